@@ -1,0 +1,38 @@
+import { bookSchema, type Book } from '../model/book.ts';
+import { bookFaults, catalogueFaults } from '../model/book-fault.ts';
+import { fault, type Fault, type Result } from '../model/fault.ts';
+import { catalogueSchema, type Catalogue } from '../model/good.ts';
+import { quoteRequestSchema, type QuoteRequest } from '../model/request.ts';
+import { parseWith } from '../model/schema-fault.ts';
+import { scopeFaults } from '../model/scope.ts';
+import { trialsSchema, type Trial } from '../model/trial.ts';
+
+/** The value of a JSON text, or where it stops being JSON. */
+export const readJson = (text: string): Result<unknown> => {
+  try {
+    return { ok: true, value: JSON.parse(text.replace(/^\uFEFF/, '')) as unknown };
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    return { ok: false, faults: [fault('not-json', '', { reason })] };
+  }
+};
+
+const checked = <T>(parsed: Result<T>, faultsOf: (value: T) => Fault[]): Result<T> => {
+  if (!parsed.ok) return parsed;
+  const faults = faultsOf(parsed.value);
+  return faults.length === 0 ? parsed : { ok: false, faults };
+};
+
+/** A whole, sound book out of untrusted data, or every fault with its path. */
+export const readBook = (value: unknown): Result<Book> =>
+  checked(parseWith(bookSchema, value), (book) => [...bookFaults(book), ...scopeFaults(book)]);
+
+/** A sound catalogue out of untrusted data; with a book, its references into that book too. */
+export const readCatalogue = (value: unknown, book?: Book): Result<Catalogue> =>
+  checked(parseWith(catalogueSchema, value), (catalogue) => catalogueFaults(catalogue, book));
+
+/** A request of the right shape. Whether its goods are known is for `requestFaults` of the compiled book. */
+export const readRequest = (value: unknown): Result<QuoteRequest> => parseWith(quoteRequestSchema, value);
+
+/** A list of trials of the right shape. */
+export const readTrials = (value: unknown): Result<Trial[]> => parseWith(trialsSchema, value);

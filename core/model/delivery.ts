@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { countrySchema, postalPatternSchema } from './place.ts';
+import { limitsSchema, priceSchema } from './price.ts';
+import { preparationSchema, timingSchema } from './time.ts';
+import { idSchema, metresSchema, moneySchema, nameSchema, noteSchema } from './unit.ts';
+
+const positionSchema = z.tuple([z.number().min(-180).max(180), z.number().min(-90).max(90)]);
+
+const coverageSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('postal'),
+    country: countrySchema,
+    patterns: z.array(postalPatternSchema).max(50_000),
+  }),
+  z.strictObject({ kind: z.literal('radius'), metres: metresSchema }),
+  z.strictObject({ kind: z.literal('shape'), ring: z.array(positionSchema).min(3).max(10_000) }),
+]);
+
+const waySchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  add: moneySchema,
+  timing: timingSchema,
+  limits: limitsSchema.optional(),
+  withinDays: z.int().min(0).max(366).optional(),
+});
+
+export const deliveryAreaSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  active: z.boolean(),
+  locationId: idSchema,
+  covers: coverageSchema,
+  price: priceSchema,
+  ways: z.array(waySchema).min(1).max(50),
+  preparation: preparationSchema,
+  minSubtotal: moneySchema.optional(),
+  freeFrom: moneySchema.optional(),
+  serviceFee: z.strictObject({ name: nameSchema, amount: moneySchema }).optional(),
+  limits: limitsSchema.optional(),
+  instructions: noteSchema.optional(),
+  taxable: z.boolean(),
+});
+
+export const pickupPointSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  active: z.boolean(),
+  locationId: idSchema,
+  charge: moneySchema,
+  minSubtotal: moneySchema.optional(),
+  maxDistance: metresSchema.optional(),
+  preparation: preparationSchema,
+  timing: timingSchema,
+  kerbside: z.boolean(),
+  instructions: noteSchema.optional(),
+  limits: limitsSchema.optional(),
+  taxable: z.boolean(),
+});
+
+/** One line of the list of postal codes the merchant serves. */
+export const postalRuleSchema = z.strictObject({
+  country: countrySchema,
+  pattern: postalPatternSchema,
+  served: z.boolean(),
+  cashOnDelivery: z.boolean(),
+  days: z.int().min(0).max(365).optional(),
+});

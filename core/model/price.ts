@@ -1,0 +1,134 @@
+import { z } from 'zod';
+import { countrySchema, postalPatternSchema, subdivisionSchema } from './place.ts';
+import {
+  countSchema, GREATEST_SUM, idSchema, moneySchema, nameSchema, pointsSchema, signedMoneySchema, signedPointsSchema,
+  tokenSchema,
+} from './unit.ts';
+
+export const measureSchema = z.enum(['weight', 'subtotal', 'units', 'volume', 'distance']);
+export type Measure = z.infer<typeof measureSchema>;
+
+/** A measured value: grams, minor units, units, cubic millimetres or metres, by its measure. */
+const valueSchema = z.int().min(0).max(GREATEST_SUM);
+
+/** Added for what lies above a step's `from`. */
+export const eachSchema = z.strictObject({
+  size: z.int().min(1).max(GREATEST_SUM),
+  amount: moneySchema,
+  count: z.enum(['started', 'exact']),
+});
+export type Each = z.infer<typeof eachSchema>;
+
+export const stepSchema = z.strictObject({
+  from: valueSchema,
+  amount: moneySchema,
+  each: eachSchema.optional(),
+  percent: pointsSchema.optional(),
+});
+export type Step = z.infer<typeof stepSchema>;
+
+export const flatPriceSchema = z.strictObject({
+  kind: z.literal('flat'),
+  amount: moneySchema,
+  per: z.enum(['order', 'parcel', 'unit', 'line']),
+  first: moneySchema.optional(),
+});
+export type FlatPrice = z.infer<typeof flatPriceSchema>;
+
+export const tiersPriceSchema = z.strictObject({
+  kind: z.literal('tiers'),
+  basis: measureSchema,
+  per: z.enum(['order', 'parcel']),
+  steps: z.array(stepSchema).min(1).max(2_000),
+  until: valueSchema.optional(),
+});
+export type TiersPrice = z.infer<typeof tiersPriceSchema>;
+
+export const fallbackSchema = z.strictObject({
+  amount: moneySchema,
+  per: z.enum(['order', 'parcel']),
+  label: nameSchema.optional(),
+});
+const otherwiseSchema = z.union([z.literal('withhold'), fallbackSchema]);
+
+export const carrierPriceSchema = z.strictObject({
+  kind: z.literal('carrier'),
+  accountId: idSchema,
+  services: z
+    .array(
+      z.strictObject({
+        code: tokenSchema,
+        label: nameSchema.optional(),
+        change: z
+          .strictObject({ amount: signedMoneySchema.optional(), points: signedPointsSchema.optional() })
+          .optional(),
+        override: moneySchema.optional(),
+        freeFrom: moneySchema.optional(),
+      }),
+    )
+    .max(100),
+  show: z.enum(['all', 'cheapest', 'fastest']),
+  onError: otherwiseSchema,
+  onNone: otherwiseSchema,
+});
+
+export const priceSchema = z.discriminatedUnion('kind', [
+  flatPriceSchema,
+  tiersPriceSchema,
+  z.strictObject({
+    kind: z.literal('percent'),
+    points: pointsSchema,
+    min: moneySchema.optional(),
+    max: moneySchema.optional(),
+  }),
+  z.strictObject({
+    kind: z.literal('by-goods'),
+    otherwise: moneySchema.nullable(),
+    per: z.enum(['unit', 'line']),
+  }),
+  z.strictObject({ kind: z.literal('table'), tableId: idSchema }),
+  carrierPriceSchema,
+]);
+export type Price = z.infer<typeof priceSchema>;
+
+/** A large table, usually imported: the most specific place wins, then the row whose range holds the value. */
+export const rateTableSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  basis: measureSchema,
+  rows: z
+    .array(
+      z.strictObject({
+        country: countrySchema.optional(),
+        subdivision: subdivisionSchema.optional(),
+        postal: postalPatternSchema.optional(),
+        from: valueSchema,
+        to: valueSchema.optional(),
+        amount: moneySchema,
+        each: eachSchema.optional(),
+      }),
+    )
+    .max(200_000),
+});
+
+/** `points` of the charge so far, plus `amount` for each of `per`. */
+export const handlingSchema = z.strictObject({
+  amount: moneySchema.optional(),
+  points: pointsSchema.optional(),
+  per: z.enum(['order', 'parcel', 'unit']),
+});
+export type Handling = z.infer<typeof handlingSchema>;
+
+const between = <T extends z.ZodType>(figure: T) =>
+  z.strictObject({ min: figure.optional(), max: figure.optional() }).optional();
+
+/** What a basket may measure, both ends included. */
+export const limitsSchema = z.strictObject({
+  weight: between(valueSchema),
+  subtotal: between(valueSchema),
+  units: between(countSchema),
+  volume: between(valueSchema),
+  longestSide: z.strictObject({ max: valueSchema.optional() }).optional(),
+});
+export type Limits = z.infer<typeof limitsSchema>;
+export type LimitMeasure = keyof Limits;

@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { packPlanSchema } from './pack.ts';
+import { sellsToSchema } from './place.ts';
+import { handlingSchema } from './price.ts';
+import { gramsSchema, localDateSchema, moneySchema, nameSchema, noteSchema } from './unit.ts';
+
+const isTimeZone = (name: string): boolean => {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== '';
+  } catch {
+    return false;
+  }
+};
+
+/** What holds for the whole shop. */
+export const storeSchema = z.strictObject({
+  name: nameSchema,
+  currency: z.string().regex(/^[A-Z]{3}$/, 'currency'),
+  timeZone: z.string().min(1).max(60).refine(isTimeZone, { error: 'time-zone' }),
+  units: z.enum(['metric', 'imperial']),
+  pricesIncludeTax: z.boolean(),
+  sellsTo: sellsToSchema,
+  unlistedPostalCodes: z.enum(['served', 'not-served']),
+  postalDaysMargin: z.int().min(0).max(365),
+  defaultWeight: gramsSchema.optional(),
+  packing: packPlanSchema,
+  handling: handlingSchema.optional(),
+  rounding: z.union([
+    z.literal('none'),
+    z.strictObject({ to: moneySchema.min(1), mode: z.enum(['nearest', 'up']) }),
+  ]),
+  pause: z
+    .strictObject({ from: localDateSchema, to: localDateSchema, message: noteSchema, keepPickup: z.boolean() })
+    .optional(),
+  choiceOrder: z.enum(['listed', 'cheapest']),
+});
+export type Store = z.infer<typeof storeSchema>;

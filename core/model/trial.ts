@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { choiceKindSchema } from './adjustment.ts';
+import { carrierAnswerSchema } from './carrier.ts';
+import { withheldCodeSchema } from './quote.ts';
+import { quoteRequestSchema } from './request.ts';
+import { idSchema, moneySchema, nameSchema } from './unit.ts';
+
+const expectationSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('offered'),
+    choiceId: z.string().max(250),
+    charge: z.union([moneySchema, z.strictObject({ min: moneySchema, max: moneySchema })]).optional(),
+  }),
+  z.strictObject({ kind: z.literal('withheld'), id: z.string().max(250), code: withheldCodeSchema.optional() }),
+  z.strictObject({
+    kind: z.literal('how-many'),
+    of: choiceKindSchema,
+    min: z.int().min(0).max(1_000).optional(),
+    max: z.int().min(0).max(1_000).optional(),
+  }),
+  z.strictObject({ kind: z.literal('cheapest'), choiceId: z.string().max(250) }),
+]);
+
+/** A saved test order with what it should give. */
+export const trialSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  request: quoteRequestSchema,
+  answers: z.array(carrierAnswerSchema).max(200).optional(),
+  expects: z.array(expectationSchema).max(200),
+  pinned: z.boolean().optional(),
+});
+export type Trial = z.infer<typeof trialSchema>;
+export const trialsSchema = z.array(trialSchema).max(2_000);

@@ -1,0 +1,72 @@
+/**
+ * Postal codes and the patterns over them.
+ *
+ * A pattern is one of four forms: 'B3H4R2' exact; 'B3H*' any ending; 'B3?1*' where ? is one
+ * character; '90200..90299' a range whose ends have one length, compared on a code's first
+ * characters of that length.
+ */
+
+export type PostalPattern =
+  | { kind: 'exact'; code: string; fixed: number }
+  | { kind: 'shape'; text: string; wild: readonly number[]; open: boolean; fixed: number }
+  | { kind: 'range'; from: string; to: string; fixed: number };
+
+const squeeze = (text: string): string => text.toUpperCase().replace(/[\s-]+/g, '');
+
+/** A code in the form patterns are compared with: upper case, no blanks or hyphens; a US code has five digits. */
+export const normaliseCode = (country: string, code: string): string => {
+  const squeezed = squeeze(code);
+  return country === 'US' ? squeezed.slice(0, 5) : squeezed;
+};
+
+const commonLength = (a: string, b: string): number => {
+  let length = 0;
+  while (length < a.length && a[length] === b[length]) length += 1;
+  return length;
+};
+
+const parseRange = (text: string): PostalPattern | null => {
+  const [from = '', to = '', ...rest] = text.split('..');
+  if (rest.length > 0 || from.length !== to.length || from > to) return null;
+  if (!/^[A-Z0-9]+$/.test(from) || !/^[A-Z0-9]+$/.test(to)) return null;
+  return { kind: 'range', from, to, fixed: commonLength(from, to) };
+};
+
+/**
+ * A pattern's meaning, or null where it is none of the four forms. `fixed` is the length of the
+ * beginning that every code it takes has in common: the longer, the more specific.
+ */
+export const parsePattern = (country: string, pattern: string): PostalPattern | null => {
+  const text = squeeze(pattern);
+  if (text.includes('..')) return parseRange(text);
+  const match = /^([A-Z0-9?]*)(\*?)$/.exec(text);
+  const body = match?.[1] ?? '';
+  if (!match || text === '') return null;
+  const open = match[2] === '*';
+  const wild = [...body].flatMap((character, at) => (character === '?' ? [at] : []));
+  if (!open && wild.length === 0) {
+    const code = normaliseCode(country, body);
+    return { kind: 'exact', code, fixed: code.length };
+  }
+  return { kind: 'shape', text: body, wild, open, fixed: wild[0] ?? body.length };
+};
+
+/** The first characters of a code with those at the wild positions blanked, as a shape is filed. */
+export const maskedKey = (code: string, length: number, wild: readonly number[]): string => {
+  if (wild.length === 0) return code.length === length ? code : code.slice(0, length);
+  let key = '';
+  for (let at = 0; at < length; at += 1) key += wild.includes(at) ? '?' : code[at];
+  return key;
+};
+
+/** Whether a pattern takes a normalised code. */
+export const patternTakes = (pattern: PostalPattern, code: string): boolean => {
+  if (pattern.kind === 'exact') return code === pattern.code;
+  if (pattern.kind === 'range') {
+    const start = code.slice(0, pattern.from.length);
+    return start.length === pattern.from.length && pattern.from <= start && start <= pattern.to;
+  }
+  const { length } = pattern.text;
+  if (pattern.open ? code.length < length : code.length !== length) return false;
+  return maskedKey(code, length, pattern.wild) === pattern.text;
+};

@@ -1,0 +1,66 @@
+import type { SellsTo, Zone } from '../model/place.ts';
+import type { Place } from './place.ts';
+import { buildPlaceIndex, decidingClaim, holdsPlace, type PlaceIndex } from './place-index.ts';
+
+/** Where the shop sells, ready to be asked. */
+export interface SellsToIndex {
+  mode: SellsTo['mode'];
+  countries: ReadonlySet<string>;
+  closed: PlaceIndex<'closed'>;
+}
+
+export interface ZoneIndex {
+  places: PlaceIndex<Zone>;
+  /** The places each zone leaves out; only zones that leave any out are in it. */
+  excluded: ReadonlyMap<string, PlaceIndex<Zone>>;
+  remainder: Zone | null;
+}
+
+export interface ZoneFound {
+  zone: Zone;
+  /** The entry that decides: a pattern, a subdivision, a country, or 'all remaining places'. */
+  because: string;
+}
+
+export const REMAINDER = 'all remaining places';
+
+/** An index of where the shop sells. */
+export const indexSellsTo = (sellsTo: SellsTo): SellsToIndex => ({
+  mode: sellsTo.mode,
+  countries: new Set(sellsTo.countries),
+  closed: buildPlaceIndex([{ owner: 'closed', regions: sellsTo.closedRegions }]),
+});
+
+/** Whether the shop sells to a place at all. */
+export const sellsThere = (index: SellsToIndex, place: Place): boolean => {
+  const named = index.countries.has(place.country);
+  if (named !== (index.mode === 'listed')) return false;
+  return !holdsPlace(index.closed, place);
+};
+
+/** An index of the active zones. */
+export const indexZones = (zones: readonly Zone[]): ZoneIndex => {
+  const active = zones.filter((zone) => zone.active);
+  return {
+    places: buildPlaceIndex(active.map((zone) => ({ owner: zone, regions: zone.includes }))),
+    excluded: new Map(
+      active
+        .filter((zone) => zone.excludes.length > 0)
+        .map((zone) => [zone.id, buildPlaceIndex([{ owner: zone, regions: zone.excludes }])]),
+    ),
+    remainder: active.find((zone) => zone.remainder) ?? null,
+  };
+};
+
+const takes = (index: ZoneIndex, zone: Zone, place: Place): boolean => {
+  const excluded = index.excluded.get(zone.id);
+  return !excluded || !holdsPlace(excluded, place);
+};
+
+/** The one zone a place falls to: its most specific match, else the zone of all remaining places. */
+export const findZone = (index: ZoneIndex, place: Place): ZoneFound | null => {
+  const claim = decidingClaim(index.places, place, (zone) => takes(index, zone, place));
+  if (claim) return { zone: claim.owner, because: claim.entry };
+  const { remainder } = index;
+  return remainder && takes(index, remainder, place) ? { zone: remainder, because: REMAINDER } : null;
+};

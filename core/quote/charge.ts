@@ -1,0 +1,120 @@
+import { singleParcelCount } from '../pack/single.ts';
+import type { Handling } from '../model/price.ts';
+import type { Rate } from '../model/rate.ts';
+import type { Source } from '../model/quote.ts';
+import type { Store } from '../model/store.ts';
+import { unknownRefusal, type Refusal } from '../price/limits.ts';
+import { pointsOf, toMultiple } from '../price/rounding.ts';
+import { priceByTiers } from '../price/tiers.ts';
+import type { Basket } from './basket.ts';
+import type { CompiledBook, CompiledRate } from './compile.ts';
+import { Ledger } from './ledger.ts';
+
+const STORE: Source = { kind: 'store', id: 'store' };
+
+/** How many of `per` a price or a handling counts, of the goods charged for. */
+const countOf = (per: Handling['per'], basket: Basket): number => {
+  if (per === 'order') return 1;
+  return per === 'unit' ? basket.charged.units : singleParcelCount(basket.chargeable);
+};
+
+/** The price itself, written into the ledger; a refusal where it cannot be known or does not hold. */
+const addPrice = (ledger: Ledger, { rate, tiers }: CompiledRate, basket: Basket, from: Source): Refusal | null => {
+  if (basket.chargeable.length === 0) {
+    ledger.add('price', 0, from, { code: 'goes-free' });
+    return null;
+  }
+  if (rate.price.kind === 'flat') {
+    ledger.add('price', rate.price.amount, from, { code: 'flat', amount: rate.price.amount });
+    return null;
+  }
+  if (!tiers) throw new Error(`rate ${rate.id}: a ${rate.price.kind} price was let through by the reader`);
+  const value = tierValue(tiers.basis, basket);
+  if (typeof value !== 'number') return value;
+  const priced = priceByTiers(tiers, value, basket.subtotal);
+  if (!priced.ok) return { code: priced.code, say: priced.say };
+  ledger.add('price', priced.amount, from, priced.say);
+  return null;
+};
+
+const tierValue = (basis: NonNullable<CompiledRate['tiers']>['basis'], basket: Basket): number | Refusal => {
+  if (basis === 'subtotal') return basket.subtotal;
+  if (basis === 'units') return basket.charged.units;
+  if (basis === 'distance') throw new Error('tiers by distance were let through by the reader');
+  const known = basket.charged[basis];
+  return known.unknown.length > 0 ? unknownRefusal(basis, known) : known.value;
+};
+
+const addGoodsFees = (ledger: Ledger, basket: Basket): void => {
+  for (const line of basket.physical) {
+    if (!line.onceFee) continue;
+    const from: Source = { kind: 'good', id: line.sku };
+    ledger.add('goods-fee', line.onceFee, from, { code: 'once-fee', good: line.name, amount: line.onceFee });
+  }
+};
+
+const addHandling = (
+  ledger: Ledger,
+  whose: 'rate' | 'store',
+  handling: Handling | undefined,
+  basket: Basket,
+  from: Source,
+): void => {
+  if (!handling) return;
+  const { points = 0, amount = 0, per } = handling;
+  const of = ledger.running;
+  const count = countOf(per, basket);
+  const share = pointsOf(of, points);
+  const change = share + amount * count;
+  if (change === 0) return;
+  const step = whose === 'rate' ? 'handling' : 'store-handling';
+  ledger.add(step, change, from, { code: 'handling', whose, points, of, share, amount, count, per });
+};
+
+/** The subtotal reaches the free threshold: the charge becomes 0. */
+const addFreeFrom = (ledger: Ledger, rate: Rate, subtotal: number, from: Source): boolean => {
+  if (rate.freeFrom === undefined || subtotal < rate.freeFrom) return false;
+  ledger.add('free-from', -ledger.running, from, { code: 'free-reached', subtotal, from: rate.freeFrom });
+  return true;
+};
+
+const addRounding = (ledger: Ledger, rounding: Store['rounding']): void => {
+  if (rounding === 'none') return;
+  const change = toMultiple(ledger.running, rounding.to, rounding.mode) - ledger.running;
+  if (change !== 0) ledger.add('rounding', change, STORE, { code: 'rounded', to: rounding.to, mode: rounding.mode });
+};
+
+/** The rate's bounds: raised to the least, then cut to the greatest, so that where they contradict the greatest stands. */
+const addBounds = (ledger: Ledger, bounds: Rate['bounds'], from: Source): void => {
+  const { min, max } = bounds ?? {};
+  if (min !== undefined && ledger.running < min) {
+    ledger.add('bounds', min - ledger.running, from, { code: 'raised', min });
+  }
+  if (max !== undefined && ledger.running > max) {
+    ledger.add('bounds', max - ledger.running, from, { code: 'cut', max });
+  }
+};
+
+export type Charged = { ok: true; ledger: Ledger; short?: number } | { ok: false; refusal: Refusal };
+
+/**
+ * A rate's charge for a basket in minor units, with its working: price, goods' fees, the rate's and
+ * the store's handling, free-from, rounding, bounds, in that order. A threshold reached beats a
+ * minimum. `short` is how much more in the basket would make it free.
+ */
+export const chargeOf = (compiled: CompiledBook, compiledRate: CompiledRate, basket: Basket): Charged => {
+  const { rate } = compiledRate;
+  const { store } = compiled.book;
+  const from: Source = { kind: 'rate', id: rate.id };
+  const ledger = new Ledger(compiled.speech);
+  const refusal = addPrice(ledger, compiledRate, basket, from);
+  if (refusal) return { ok: false, refusal };
+  addGoodsFees(ledger, basket);
+  addHandling(ledger, 'rate', rate.handling, basket, from);
+  addHandling(ledger, 'store', store.handling, basket, STORE);
+  const free = addFreeFrom(ledger, rate, basket.subtotal, from);
+  addRounding(ledger, store.rounding);
+  if (!free) addBounds(ledger, rate.bounds, from);
+  const short = !free && rate.freeFrom !== undefined && ledger.running > 0 ? rate.freeFrom - basket.subtotal : 0;
+  return short > 0 ? { ok: true, ledger, short } : { ok: true, ledger };
+};

@@ -1,0 +1,98 @@
+import { indexTaxes, type TaxIndex } from '../duty/tax.ts';
+import type { Book } from '../model/book.ts';
+import type { Catalogue, Good } from '../model/good.ts';
+import type { Service } from '../model/rate.ts';
+import type { Rate } from '../model/rate.ts';
+import { indexSellsTo, indexZones, type SellsToIndex, type ZoneIndex } from '../place/reach.ts';
+import { sortTiers, type SortedTiers } from '../price/tiers.ts';
+import { departuresFrom, type Departure } from '../time/arrival.ts';
+import { makeClock, type Clock } from '../time/clock.ts';
+import { currencyDecimals, type Speech } from '../words/figure.ts';
+
+/** A rate with its steps in order. */
+export interface CompiledRate {
+  rate: Rate;
+  tiers: SortedTiers | null;
+}
+
+/** A service and where it is to be found in each zone. */
+export interface CompiledService {
+  service: Service;
+  byZone: ReadonlyMap<string, CompiledRate>;
+}
+
+/** A book and a catalogue made ready for many quotes. */
+export interface CompiledBook {
+  book: Book;
+  speech: Speech;
+  goods: ReadonlyMap<string, Good>;
+  sellsTo: SellsToIndex;
+  zones: ZoneIndex;
+  services: readonly CompiledService[];
+  taxes: TaxIndex;
+  clock: Clock;
+  departures: Departure | null;
+}
+
+/** A function of one object whose answer is kept as long as the object lives, so that an edit redoes only its own part. */
+const keptFor = <K extends object, V>(work: (key: K) => V): ((key: K) => V) => {
+  const known = new WeakMap<K, V>();
+  return (key) => {
+    const found = known.get(key);
+    if (found !== undefined) return found;
+    const value = work(key);
+    known.set(key, value);
+    return value;
+  };
+};
+
+const goodsBySku = keptFor((goods: readonly Good[]) => new Map(goods.map((good) => [good.sku, good])));
+const sellsToOf = keptFor(indexSellsTo);
+const zonesOf = keptFor(indexZones);
+const taxesOf = keptFor(indexTaxes);
+const rateOf = keptFor(
+  (rate: Rate): CompiledRate => ({ rate, tiers: rate.price.kind === 'tiers' ? sortTiers(rate.price) : null }),
+);
+
+const servicesOf = (book: Book): CompiledService[] => {
+  const byService = new Map(book.services.map((service) => [service.id, new Map<string, CompiledRate>()]));
+  for (const rate of book.rates) byService.get(rate.serviceId)?.set(rate.zoneId, rateOf(rate));
+  return book.services.map((service) => ({ service, byZone: byService.get(service.id) ?? new Map() }));
+};
+
+const clocks = new Map<string, Clock>();
+const clockOf = (zone: string): Clock => {
+  const clock = clocks.get(zone) ?? makeClock(zone);
+  clocks.set(zone, clock);
+  return clock;
+};
+
+/** The departures of one location, kept for each zone of time it was asked in. */
+const departuresOf = keptFor((location: Book['locations'][number]) => {
+  const byZone = new Map<string, Departure>();
+  return (clock: Clock): Departure => {
+    const known = byZone.get(clock.zone) ?? departuresFrom(location, clock);
+    byZone.set(clock.zone, known);
+    return known;
+  };
+});
+
+/**
+ * A book and its catalogue, indexed once for many quotes. Parts that are the same objects as in an
+ * earlier call are not indexed again: editing a rate leaves the place index as it is.
+ */
+export const compile = (book: Book, catalogue: Catalogue): CompiledBook => {
+  const clock = clockOf(book.store.timeZone);
+  const first = book.locations[0];
+  return {
+    book,
+    speech: { decimals: currencyDecimals(book.store.currency), units: book.store.units },
+    goods: goodsBySku(catalogue.goods),
+    sellsTo: sellsToOf(book.store.sellsTo),
+    zones: zonesOf(book.zones),
+    services: servicesOf(book),
+    taxes: taxesOf(book.taxes),
+    clock,
+    departures: first ? departuresOf(first)(clock) : null,
+  };
+};

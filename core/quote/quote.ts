@@ -1,0 +1,120 @@
+import { taxesAt, taxOn } from '../duty/tax.ts';
+import type { CarrierAnswer } from '../model/carrier.ts';
+import type { Fault } from '../model/fault.ts';
+import type { Choice, Notice, Quote, Withheld } from '../model/quote.ts';
+import type { QuoteRequest } from '../model/request.ts';
+import { singleParcels } from '../pack/single.ts';
+import type { Speech } from '../words/figure.ts';
+import { sentence } from '../words/sentence.ts';
+import { measureBasket, type Basket } from './basket.ts';
+import type { CompiledBook } from './compile.ts';
+import { Ledger } from './ledger.ts';
+import { reachOf, type Reach } from './reach.ts';
+import { shipBy } from './shipping.ts';
+import { WithheldChoice } from './withheld.ts';
+
+/** What makes a request of the right shape unusable with this book: goods that are not known, sums too large. */
+export const requestFaults = (compiled: CompiledBook, request: QuoteRequest): readonly Fault[] =>
+  measureBasket(compiled.goods, compiled.book.store.defaultWeight, request).faults;
+
+/** The notice that a weight was assumed, worded when read. */
+class WeightAssumed implements Notice {
+  readonly code = 'weight-assumed' as const;
+  readonly #weight: number;
+  readonly #goods: readonly string[];
+  readonly #speech: Speech;
+
+  constructor(weight: number, goods: readonly string[], speech: Speech) {
+    this.#weight = weight;
+    this.#goods = goods;
+    this.#speech = speech;
+  }
+
+  get text(): string {
+    return sentence({ code: 'weight-assumed', weight: this.#weight, goods: this.#goods }, this.#speech);
+  }
+
+  toJSON(): Notice {
+    return { code: this.code, text: this.text };
+  }
+}
+
+const noticesOf = ({ book, speech }: CompiledBook, basket: Basket): Notice[] =>
+  basket.assumed.length === 0
+    ? []
+    : [new WeightAssumed(book.store.defaultWeight ?? 0, basket.assumed.map((line) => line.name), speech)];
+
+/** The one choice of a basket in which nothing travels, withheld where the shop does not sell. */
+const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach): Choice | WithheldChoice => {
+  const from = { kind: 'store', id: 'store' } as const;
+  const id = 'nothing-to-ship';
+  const name = 'Nothing to ship';
+  if (reach.closed) {
+    const place = reach.place?.country ?? '';
+    const say = { code: 'not-sold-there', place } as const;
+    return new WithheldChoice({ id, kind: id, name, code: 'not-sold-there', say, tell: false, from }, speech);
+  }
+  const ledger = new Ledger(speech);
+  ledger.add('price', 0, from, { code: 'nothing-travels' });
+  return {
+    id,
+    kind: id,
+    name,
+    charge: 0,
+    tax: 0,
+    taxIncluded: book.store.pricesIncludeTax,
+    total: 0,
+    payments: [],
+    working: ledger.lines,
+  };
+};
+
+const answersOf = (
+  compiled: CompiledBook,
+  request: QuoteRequest,
+  basket: Basket,
+  reach: Reach,
+): (Choice | WithheldChoice)[] => {
+  if (basket.physical.length === 0) return [nothingToShip(compiled, reach)];
+  const shipment = {
+    compiled,
+    request,
+    basket,
+    reach,
+    taxes: taxesAt(compiled.taxes.charges, reach.place),
+    handOver: compiled.departures?.handOver(request.placedAt) ?? null,
+  };
+  return compiled.services.map((service) => shipBy(shipment, service));
+};
+
+const sorted = (choices: Choice[], order: 'listed' | 'cheapest'): Choice[] =>
+  order === 'cheapest' ? choices.sort((a, b) => a.charge - b.charge) : choices;
+
+/**
+ * What a customer would be offered for an order: every service of the book is a choice, with its
+ * charge in minor units and its working, or withheld, with the reason. Pure: no clock, no network,
+ * no randomness. `answers` are the carriers'; a book of this version asks none.
+ * The request is one that `requestFaults` finds nothing wrong with.
+ */
+export const quote = (compiled: CompiledBook, request: QuoteRequest, _answers: readonly CarrierAnswer[] = []): Quote => {
+  const { store } = compiled.book;
+  const { basket, faults } = measureBasket(compiled.goods, store.defaultWeight, request);
+  if (faults.length > 0) throw new Error(`the request was not checked: ${faults.map((found) => found.code).join(', ')}`);
+  const reach = reachOf(compiled, request);
+  const choices: Choice[] = [];
+  const withheld: Withheld[] = [];
+  for (const answer of answersOf(compiled, request, basket, reach)) {
+    if (answer instanceof WithheldChoice) withheld.push(answer);
+    else choices.push(answer);
+  }
+  return {
+    currency: store.currency,
+    subtotal: basket.subtotal,
+    goodsTax: taxOn(basket.subtotal, taxesAt(compiled.taxes.goods, reach.place), store.pricesIncludeTax),
+    zone: reach.zone && { id: reach.zone.zone.id, name: reach.zone.zone.name, because: reach.zone.because },
+    parcels: singleParcels(basket.physical, store.defaultWeight),
+    choices: sorted(choices, store.choiceOrder),
+    withheld,
+    notices: noticesOf(compiled, basket),
+  };
+};

@@ -1,0 +1,60 @@
+import type { Fault, FaultCode } from '../model/fault.ts';
+
+type Detail = Fault['detail'];
+
+const FORMATS: Record<string, string> = {
+  slug: 'an id of lower-case letters, digits, dots, hyphens and underscores',
+  country: 'a country of two capital letters, as CA',
+  subdivision: 'a subdivision such as CA-NS',
+  currency: 'a currency of three capital letters, as CAD',
+  time: 'a time as 09:30',
+  date: 'a date as 2026-03-31',
+  datetime: 'a moment with its offset, as 2026-03-31T09:30:00-03:00',
+  digits: 'digits only',
+};
+
+const expectedName = (detail: Detail): string => {
+  const names: Record<string, string> = { int: 'a whole number', object: 'an object', array: 'a list', string: 'text' };
+  const expected = String(detail.expected);
+  return names[expected] ?? `a ${expected}`;
+};
+
+const sizeUnit = (detail: Detail): string => (detail.of === 'array' ? 'entries' : 'characters');
+
+const WORDS: Record<FaultCode, (detail: Detail) => string> = {
+  'not-json': ({ reason }) => `This is not JSON: ${reason}`,
+  missing: () => 'This is missing.',
+  'wrong-type': (detail) => `This must be ${expectedName(detail)}.`,
+  'too-small': ({ limit }) => `This must be at least ${limit}.`,
+  'too-big': ({ limit }) => `This must be at most ${limit}.`,
+  'too-short': (detail) => `This needs at least ${detail.limit} ${sizeUnit(detail)}.`,
+  'too-long': (detail) => `This may have at most ${detail.limit} ${sizeUnit(detail)}.`,
+  malformed: ({ format }) => `This must be ${FORMATS[String(format)] ?? 'in the right form'}.`,
+  'not-one-of': ({ options }) => `This must be one of: ${options}.`,
+  'unknown-field': ({ field }) => `There is no field named “${field}” here.`,
+  'no-shape-fits': () => 'This has none of the shapes allowed here.',
+  'region-both': () => 'A region has a subdivision or postal patterns, not both.',
+  'subdivision-elsewhere': () => 'The subdivision must belong to the country, as CA-NS to CA.',
+  'hours-reversed': () => 'Opening hours must end after they begin.',
+  'time-zone': () => 'This must be a zone of time, as America/Halifax.',
+  'duplicate-id': ({ id, first }) => `The id “${id}” is already used by ${first}.`,
+  'duplicate-rate': ({ first }) => `This service already has a rate in this zone, at ${first}.`,
+  'second-remainder': ({ first }) => `Only one zone may take all remaining places; ${first} does.`,
+  dangling: ({ id, collection }) => `There is no “${id}” in ${collection}.`,
+  'bad-pattern': ({ pattern }) =>
+    `“${pattern}” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200..90299.`,
+  'not-worked-out': ({ what }) => `This version does not yet work out ${what}, and will not ignore it.`,
+  'good-unknown': ({ sku }) => `The catalogue has no “${sku}”; a line of its own must bring a price and a fulfilment.`,
+  'subtotal-too-big': ({ limit }) => `The goods come to more than ${limit} minor units.`,
+  'basket-too-big': () => 'The basket’s weight or volume is too large to be added up exactly.',
+};
+
+/** Every code that has words, for the test that none lacks them. */
+export const wordedFaults = Object.keys(WORDS) as FaultCode[];
+
+/** What is wrong and what would be right, in a sentence. */
+export const faultSentence = ({ code, detail }: Fault): string => WORDS[code](detail);
+
+/** A fault with its place in front: 'rates[3].price: This is missing.' */
+export const locatedSentence = (fault: Fault): string =>
+  fault.path === '' ? faultSentence(fault) : `${fault.path}: ${faultSentence(fault)}`;

@@ -1,0 +1,86 @@
+/** Figures as people read them, in the store's currency and units. */
+
+export interface Speech {
+  /** How many decimals the currency has: 2 for CAD, 0 for JPY. */
+  decimals: number;
+  units: 'metric' | 'imperial';
+}
+
+/** The decimals of a currency (ISO 4217, as the JavaScript engine's own tables give them). */
+export const currencyDecimals = (currency: string): number =>
+  new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
+
+/** Minor units as a figure without a currency sign: 1250 is '12.50'. */
+export const moneyFigure = (amount: number, decimals: number): string => {
+  const sign = amount < 0 ? '-' : '';
+  const digits = String(Math.abs(amount));
+  if (decimals === 0) return sign + digits;
+  const padded = digits.padStart(decimals + 1, '0');
+  return `${sign}${padded.slice(0, -decimals)}.${padded.slice(-decimals)}`;
+};
+
+const trimmed = (value: number, places: number): string => String(Number(value.toFixed(places)));
+
+const GRAMS_A_POUND = 453.59237;
+const GRAMS_AN_OUNCE = GRAMS_A_POUND / 16;
+const MM_AN_INCH = 25.4;
+const METRES_A_MILE = 1_609.344;
+
+const imperialWeight = (grams: number): string => {
+  const pounds = Math.floor(grams / GRAMS_A_POUND + 1e-9);
+  const ounces = trimmed((grams - pounds * GRAMS_A_POUND) / GRAMS_AN_OUNCE, 2);
+  if (pounds === 0) return `${ounces} oz`;
+  if (ounces === '16') return `${pounds + 1} lb`;
+  return ounces === '0' ? `${pounds} lb` : `${pounds} lb ${ounces} oz`;
+};
+
+/** Grams as '3.2 kg', '600 g' or '7 lb 4 oz'. */
+export const weightFigure = (grams: number, units: Speech['units']): string => {
+  if (units === 'imperial') return imperialWeight(grams);
+  return grams > 0 && grams < 1_000 ? `${grams} g` : `${grams / 1_000} kg`;
+};
+
+/** Millimetres as '30 cm', '4 mm' or '11.8 in'. */
+export const lengthFigure = (millimetres: number, units: Speech['units']): string => {
+  if (units === 'imperial') return `${trimmed(millimetres / MM_AN_INCH, 2)} in`;
+  return millimetres % 10 === 0 || millimetres >= 100 ? `${millimetres / 10} cm` : `${millimetres} mm`;
+};
+
+/** Cubic millimetres as '12.5 L' or '763 cu in'. */
+export const volumeFigure = (cubicMm: number, units: Speech['units']): string =>
+  units === 'imperial'
+    ? `${trimmed(cubicMm / MM_AN_INCH ** 3, 2)} cu in`
+    : `${trimmed(cubicMm / 1_000_000, 6)} L`;
+
+/** Metres as '25 km', '800 m' or '15.5 mi'. */
+export const distanceFigure = (metres: number, units: Speech['units']): string => {
+  if (units === 'imperial') return `${trimmed(metres / METRES_A_MILE, 2)} mi`;
+  return metres > 0 && metres < 1_000 ? `${metres} m` : `${metres / 1_000} km`;
+};
+
+/** Basis points as '12.5 %'. */
+export const percentFigure = (points: number): string => `${points / 100} %`;
+
+/** '1 unit', '3 units'. */
+export const countFigure = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
+
+export type MeasureName = 'weight' | 'subtotal' | 'units' | 'volume' | 'distance' | 'longestSide';
+
+/** A measured value with its unit: grams, minor units, units, cubic millimetres, metres or millimetres. */
+export const measureFigure = (measure: MeasureName, value: number, speech: Speech): string => {
+  switch (measure) {
+    case 'weight':
+      return weightFigure(value, speech.units);
+    case 'subtotal':
+      return moneyFigure(value, speech.decimals);
+    case 'units':
+      return countFigure(value, 'unit');
+    case 'volume':
+      return volumeFigure(value, speech.units);
+    case 'distance':
+      return distanceFigure(value, speech.units);
+    case 'longestSide':
+      return lengthFigure(value, speech.units);
+  }
+};

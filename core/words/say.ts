@@ -1,0 +1,52 @@
+import type { Each } from '../model/price.ts';
+import type { MeasureName } from './figure.ts';
+
+type Per = 'order' | 'parcel' | 'unit' | 'line';
+
+/** What a line of the working, a reason or a notice says, as a code and figures; `sentence.ts` has the words. */
+export type Say =
+  | { code: 'flat'; amount: number }
+  | { code: 'goes-free' }
+  | { code: 'nothing-travels' }
+  | {
+      code: 'tier';
+      measure: MeasureName;
+      value: number;
+      from: number;
+      amount: number;
+      each?: Each | undefined;
+      added: number;
+      percent?: number | undefined;
+      share: number;
+    }
+  | { code: 'once-fee'; good: string; amount: number }
+  | {
+      code: 'handling';
+      whose: 'rate' | 'store';
+      points: number;
+      of: number;
+      share: number;
+      amount: number;
+      count: number;
+      per: Per;
+    }
+  | { code: 'free-reached'; subtotal: number; from: number }
+  | { code: 'rounded'; to: number; mode: 'nearest' | 'up' }
+  | { code: 'raised'; min: number }
+  | { code: 'cut'; max: number }
+  | { code: 'store-paused'; message: string }
+  | { code: 'address-needed' }
+  | { code: 'not-sold-there'; place: string }
+  | { code: 'no-zone'; place: string }
+  | { code: 'no-rate'; service: string; zone: string; meant: boolean }
+  | { code: 'rate-off'; service: string; zone: string }
+  | { code: 'channel'; channel: string | null; channels: readonly string[] }
+  | { code: 'below-limit'; measure: MeasureName; value: number; limit: number }
+  | { code: 'above-limit'; measure: MeasureName; value: number; limit: number }
+  | { code: 'below-first-step'; measure: MeasureName; value: number; first: number }
+  | { code: 'above-last-step'; measure: MeasureName; value: number; until: number }
+  | { code: 'weight-unknown'; goods: readonly string[] }
+  | { code: 'size-unknown'; goods: readonly string[] }
+  | { code: 'weight-assumed'; weight: number; goods: readonly string[] };
+
+export type SayCode = Say['code'];

@@ -1,0 +1,86 @@
+import {
+  countFigure, measureFigure, moneyFigure, percentFigure, weightFigure, type MeasureName, type Speech,
+} from './figure.ts';
+import type { Say, SayCode } from './say.ts';
+
+const MEASURES: Record<MeasureName, string> = {
+  weight: 'Weight',
+  subtotal: 'Subtotal',
+  units: 'Basket',
+  volume: 'Volume',
+  distance: 'Distance',
+  longestSide: 'Longest side',
+};
+
+type Words = { [C in SayCode]: (say: Extract<Say, { code: C }>, speech: Speech) => string };
+
+const list = (names: readonly string[]): string =>
+  names.length > 3 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', ');
+
+const measured = (measure: MeasureName, value: number, speech: Speech): string =>
+  `${MEASURES[measure]} ${measureFigure(measure, value, speech)}`;
+
+const tier: Words['tier'] = (say, speech) => {
+  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
+  const start = `${measured(say.measure, say.value, speech)}, from ${measureFigure(say.measure, say.from, speech)}: ${money(say.amount)}`;
+  const each = say.each
+    ? `; ${measureFigure(say.measure, say.value - say.from, speech)} above it at ${money(say.each.amount)} for each ${
+        say.each.count === 'started' ? 'begun ' : ''
+      }${measureFigure(say.measure, say.each.size, speech)}: ${money(say.added)}`
+    : '';
+  const percent = say.percent === undefined ? '' : `; ${percentFigure(say.percent)} of the subtotal: ${money(say.share)}`;
+  return start + each + percent;
+};
+
+const handling: Words['handling'] = (say, speech) => {
+  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
+  const name = say.whose === 'rate' ? 'Handling' : 'The store’s handling';
+  const share = say.points > 0 ? `${percentFigure(say.points)} of ${money(say.of)}: ${money(say.share)}` : '';
+  const counted = say.per === 'order' ? `${money(say.amount)} an order` : `${countFigure(say.count, say.per)} at ${money(say.amount)}`;
+  const amount = say.amount > 0 && say.count > 0 ? counted : '';
+  return `${name}, ${[share, amount].filter(Boolean).join(', and ')}`;
+};
+
+const WORDS: Words = {
+  flat: ({ amount }, { decimals }) =>
+    amount === 0 ? `Price set to ${moneyFigure(0, decimals)}` : `Flat price: ${moneyFigure(amount, decimals)}`,
+  'goes-free': () => 'All goods that travel here travel free',
+  'nothing-travels': () => 'Nothing in the basket travels, so there is nothing to charge',
+  tier,
+  'once-fee': ({ good, amount }, { decimals }) => `${good}, fee once for the line: ${moneyFigure(amount, decimals)}`,
+  handling,
+  'free-reached': ({ subtotal, from }, { decimals }) =>
+    `Subtotal ${moneyFigure(subtotal, decimals)} reaches ${moneyFigure(from, decimals)}: free`,
+  rounded: ({ to, mode }, { decimals }) =>
+    `Rounded ${mode === 'up' ? 'up ' : ''}to the ${mode === 'up' ? 'next' : 'nearest'} ${moneyFigure(to, decimals)}`,
+  raised: ({ min }, { decimals }) => `Raised to the least charge, ${moneyFigure(min, decimals)}`,
+  cut: ({ max }, { decimals }) => `Cut to the greatest charge, ${moneyFigure(max, decimals)}`,
+  'store-paused': ({ message }) => (message === '' ? 'The store is paused on that day.' : `The store is paused on that day: ${message}`),
+  'address-needed': () => 'Needs to know where the order goes.',
+  'not-sold-there': ({ place }) => `The shop does not sell to ${place}.`,
+  'no-zone': ({ place }) => `No zone takes ${place}.`,
+  'no-rate': ({ service, zone, meant }) =>
+    meant ? `${service} is deliberately not offered in ${zone}.` : `${service} has no rate in ${zone}.`,
+  'rate-off': ({ service, zone }) => `${service} in ${zone} is switched off.`,
+  channel: ({ channel, channels }) =>
+    `Offered only on ${list(channels)}; the order comes ${channel === null ? 'from no channel' : `from ${channel}`}.`,
+  'below-limit': ({ measure, value, limit }, speech) =>
+    `${measured(measure, value, speech)} is below the least of ${measureFigure(measure, limit, speech)}.`,
+  'above-limit': ({ measure, value, limit }, speech) =>
+    `${measured(measure, value, speech)} is above the greatest of ${measureFigure(measure, limit, speech)}.`,
+  'below-first-step': ({ measure, value, first }, speech) =>
+    `${measured(measure, value, speech)} is below the first step, ${measureFigure(measure, first, speech)}.`,
+  'above-last-step': ({ measure, value, until }, speech) =>
+    `${measured(measure, value, speech)}: the steps end before ${measureFigure(measure, until, speech)}.`,
+  'weight-unknown': ({ goods }) => `The weight is not known of ${list(goods)}.`,
+  'size-unknown': ({ goods }) => `The size is not known of ${list(goods)}.`,
+  'weight-assumed': ({ weight, goods }, { units }) =>
+    `Weight taken as ${weightFigure(weight, units)} for each of: ${list(goods)}.`,
+};
+
+/** Every code that has words, for the test that none lacks them. */
+export const spokenCodes = Object.keys(WORDS) as SayCode[];
+
+/** A plain English sentence for a code and its figures. */
+export const sentence = (say: Say, speech: Speech): string =>
+  (WORDS[say.code] as (say: Say, speech: Speech) => string)(say, speech);

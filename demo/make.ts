@@ -1,0 +1,16 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { demoBook } from './book.ts';
+import { demoCatalogue } from './goods.ts';
+import { demoTrials } from './trials.ts';
+
+const folder = join(__dirname, 'data');
+
+const write = (name: string, value: unknown): void => {
+  mkdirSync(folder, { recursive: true });
+  writeFileSync(join(folder, name), `${JSON.stringify(value, null, 1)}\n`);
+};
+
+write('book.json', demoBook);
+write('catalogue.json', demoCatalogue);
+write('trials.json', demoTrials);
