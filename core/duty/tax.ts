@@ -3,26 +3,44 @@ import type { Place } from '../place/place.ts';
 import { buildPlaceIndex, claimsOn, type PlaceIndex } from '../place/place-index.ts';
 import { multiplyDivide, pointsOf } from '../price/rounding.ts';
 
-/** The taxes on the goods and on the charges, ready to be asked for a place. */
-export interface TaxIndex {
-  goods: PlaceIndex<TaxRate>;
-  charges: PlaceIndex<TaxRate>;
+/** The taxes on one thing, ready to be asked for a place. */
+export interface TaxesOn {
+  index: PlaceIndex<TaxRate>;
+  /** Whether any of them depends on the postal code. */
+  byCode: boolean;
+  /** What was found by country and subdivision, where no code matters. */
+  found: Map<string, readonly TaxRate[]>;
 }
 
+export interface TaxIndex {
+  goods: TaxesOn;
+  charges: TaxesOn;
+}
+
+const indexOf = (taxes: readonly TaxRate[]): TaxesOn => ({
+  index: buildPlaceIndex(taxes.map((tax) => ({ owner: tax, regions: [tax.region] }))),
+  byCode: taxes.some((tax) => tax.region.postal !== undefined),
+  found: new Map(),
+});
+
 /** An index of the taxes by what they are on. */
-export const indexTaxes = (taxes: readonly TaxRate[]): TaxIndex => {
-  const on = (what: 'goods' | 'charges'): PlaceIndex<TaxRate> =>
-    buildPlaceIndex(
-      taxes.filter((tax) => tax.on === what || tax.on === 'both').map((tax) => ({ owner: tax, regions: [tax.region] })),
-    );
-  return { goods: on('goods'), charges: on('charges') };
-};
+export const indexTaxes = (taxes: readonly TaxRate[]): TaxIndex => ({
+  goods: indexOf(taxes.filter((tax) => tax.on !== 'charges')),
+  charges: indexOf(taxes.filter((tax) => tax.on !== 'goods')),
+});
+
+const NO_TAX: readonly TaxRate[] = [];
 
 /** Every tax whose region holds the place, each once. */
-export const taxesAt = (index: PlaceIndex<TaxRate>, place: Place | null): readonly TaxRate[] => {
-  if (!place) return [];
+export const taxesAt = ({ index, byCode, found }: TaxesOn, place: Place | null): readonly TaxRate[] => {
+  if (!place) return NO_TAX;
+  if (byCode) return [...new Set(claimsOn(index, place).map((claim) => claim.owner))];
+  const area = place.subdivision ?? place.country;
+  const known = found.get(area);
+  if (known) return known;
   const taxes = claimsOn(index, place).map((claim) => claim.owner);
-  return taxes.length < 2 ? taxes : [...new Set(taxes)];
+  found.set(area, taxes);
+  return taxes;
 };
 
 /**

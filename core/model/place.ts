@@ -5,6 +5,10 @@ export const countrySchema = z.string().regex(/^[A-Z]{2}$/, 'country');
 export const subdivisionSchema = z.string().regex(/^[A-Z]{2}-[A-Z0-9]{1,3}$/, 'subdivision');
 export const postalPatternSchema = z.string().trim().min(1).max(40);
 
+const subdivisionIsWithin = ({ country, subdivision }: { country: string; subdivision?: string | undefined }): boolean =>
+  subdivision === undefined || subdivision.startsWith(`${country}-`);
+const SUBDIVISION_ELSEWHERE = { error: 'subdivision-elsewhere', path: ['subdivision'] };
+
 /**
  * A piece of the world: a country (ISO 3166-1 alpha-2), one of its subdivisions (ISO 3166-2), or
  * postal patterns within it. A region has a subdivision or patterns, never both.
@@ -16,10 +20,7 @@ export const regionSchema = z
     postal: z.array(postalPatternSchema).min(1).max(50_000).optional(),
   })
   .refine((region) => !(region.subdivision && region.postal), { error: 'region-both' })
-  .refine((region) => !region.subdivision || region.subdivision.startsWith(`${region.country}-`), {
-    error: 'subdivision-elsewhere',
-    path: ['subdivision'],
-  });
+  .refine(subdivisionIsWithin, SUBDIVISION_ELSEWHERE);
 export type Region = z.infer<typeof regionSchema>;
 
 export const pointSchema = z.strictObject({
@@ -29,7 +30,8 @@ export const pointSchema = z.strictObject({
 export type Point = z.infer<typeof pointSchema>;
 
 /** Where an order goes. The point is found by the caller; the core never looks one up. */
-export const destinationSchema = z.strictObject({
+export const destinationSchema = z
+  .strictObject({
   country: countrySchema,
   subdivision: subdivisionSchema.optional(),
   postalCode: z.string().max(20).optional(),
@@ -37,7 +39,8 @@ export const destinationSchema = z.strictObject({
   lines: z.array(z.string().max(200)).max(6).optional(),
   point: pointSchema.optional(),
   residential: z.boolean().optional(),
-});
+})
+  .refine(subdivisionIsWithin, SUBDIVISION_ELSEWHERE);
 export type Destination = z.infer<typeof destinationSchema>;
 
 /** Where the shop sells at all; what is closed here has no choices, whatever the zones say. */

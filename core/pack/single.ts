@@ -5,43 +5,54 @@ import type { BasketLine } from '../quote/basket.ts';
 export const singleParcelCount = (lines: readonly BasketLine[]): number => {
   let alone = 0;
   let together = 0;
-  for (const line of lines) {
-    if (line.packsAlone) alone += line.quantity;
+  for (const { good, quantity } of lines) {
+    if (good.packsAlone) alone += quantity;
     else together = 1;
   }
   return alone + together;
 };
 
 const merged = (lines: readonly BasketLine[]): Parcel['contents'] => {
-  const counts = new Map<string, number>();
-  for (const { sku, quantity } of lines) counts.set(sku, (counts.get(sku) ?? 0) + quantity);
-  return [...counts].map(([sku, quantity]) => ({ sku, quantity }));
+  const [only] = lines;
+  if (only && lines.length === 1) return [{ sku: only.good.sku, quantity: only.quantity }];
+  const bySku = new Map<string, Parcel['contents'][number]>();
+  for (const { good, quantity } of lines) {
+    const known = bySku.get(good.sku);
+    if (known) known.quantity += quantity;
+    else bySku.set(good.sku, { sku: good.sku, quantity });
+  }
+  return [...bySku.values()];
 };
 
 const MOST_LISTED = 1_000;
+
+const aloneParcels = (lines: readonly BasketLine[], defaultWeight: number | undefined, parcels: Parcel[]): void => {
+  for (const { good, quantity } of lines) {
+    if (!good.packsAlone) continue;
+    const parcel: Parcel = { weight: good.weight ?? defaultWeight ?? 0, contents: [{ sku: good.sku, quantity: 1 }] };
+    if (good.size) parcel.size = good.size;
+    for (let unit = 0; unit < quantity && parcels.length < MOST_LISTED; unit += 1) parcels.push(parcel);
+  }
+};
 
 /**
  * The parcels of a basket: one for all that packs together, one for each good that packs alone, up
  * to a thousand. Where a weight is not known the parcels cannot be stated, and there are none.
  */
 export const singleParcels = (lines: readonly BasketLine[], defaultWeight: number | undefined): Parcel[] => {
-  const weightOf = (line: BasketLine): number | undefined => line.weight ?? defaultWeight;
-  if (lines.some((line) => weightOf(line) === undefined)) return [];
-  const together = lines.filter((line) => !line.packsAlone);
   const parcels: Parcel[] = [];
-  if (together.length > 0) {
-    const weight = together.reduce((total, line) => total + (weightOf(line) ?? 0) * line.quantity, 0);
-    parcels.push({ weight, contents: merged(together) });
+  let together = 0;
+  let weight = 0;
+  for (const { good, quantity } of lines) {
+    const one = good.weight ?? defaultWeight;
+    if (one === undefined) return parcels;
+    if (good.packsAlone) continue;
+    together += 1;
+    weight += one * quantity;
   }
-  for (const line of lines) {
-    if (!line.packsAlone) continue;
-    for (let unit = 0; unit < line.quantity && parcels.length < MOST_LISTED; unit += 1) {
-      parcels.push({
-        weight: weightOf(line) ?? 0,
-        ...(line.size ? { size: line.size } : {}),
-        contents: [{ sku: line.sku, quantity: 1 }],
-      });
-    }
+  if (together > 0) {
+    parcels.push({ weight, contents: merged(together === lines.length ? lines : lines.filter(({ good }) => !good.packsAlone)) });
   }
+  if (together < lines.length) aloneParcels(lines, defaultWeight, parcels);
   return parcels;
 };

@@ -1,103 +1,125 @@
 import type { Region } from '../model/place.ts';
+import { ClaimList, NONE, type Claim } from './claim-list.ts';
+import { beginningOf, codeNumber, CodeTable, LONGEST_CODE } from './code-table.ts';
 import type { Place } from './place.ts';
-import { maskedKey, parsePattern } from './postal.ts';
+import { maskedKey, parsePattern, type PostalPattern } from './postal.ts';
 import { rangeIndex, type RangeIndex } from './range-index.ts';
 
-/** One entry of a list of regions, and whose it is. */
-export interface Claim<T> {
-  owner: T;
-  /** The owner's place in the list: of equals, the first wins. */
-  order: number;
-  /** The entry as the merchant wrote it: 'B0C*', 'CA-NS', 'CA'. */
-  entry: string;
-}
+type Shape = Extract<PostalPattern, { kind: 'shape' }>;
 
-interface ShapeGroup<T> {
+/** Patterns with wild characters at the same places: from their text to a chain of claims. */
+interface ShapeGroup {
   length: number;
   wild: readonly number[];
   open: boolean;
-  claims: Map<string, Claim<T>[]>;
+  heads: Map<string, number>;
 }
 
-/** The patterns that share one length of fixed beginning. */
-interface Tier<T> {
+/** What goes on after a fixed beginning in some other way than by any ending. */
+interface Tails {
+  shapes: ShapeGroup[];
+  ranges: { length: number; spans: RangeIndex<number> }[];
+}
+
+/** The patterns whose fixed beginnings are of one length. */
+interface Tier {
   fixed: number;
-  shapes: Map<string, ShapeGroup<T>>;
-  ranges: Map<string, { length: number; prefix: string; spans: RangeIndex<Claim<T>> }>;
-  rangeLengths: Set<number>;
+  /** Beginnings that take any ending, to their chains. */
+  open: CodeTable;
+  /** Other beginnings, to their tails. */
+  tailed: CodeTable;
+  tails: Tails[];
 }
 
-interface CountryIndex<T> {
-  exact: Map<string, Claim<T>[]>;
-  tiers: Tier<T>[];
-  subdivisions: Map<string, Claim<T>[]>;
-  whole: Claim<T>[];
+interface CountryIndex {
+  exact: CodeTable;
+  tiers: Tier[];
+  subdivisions: Map<string, number>;
+  whole: number;
 }
 
 export interface PlaceIndex<T> {
-  countries: Map<string, CountryIndex<T>>;
+  claims: ClaimList<T>;
+  countries: Map<string, CountryIndex>;
 }
 
-const push = <K, V>(lists: Map<K, V[]>, key: K, value: V): void => {
-  const list = lists.get(key);
-  if (list) list.push(value);
-  else lists.set(key, [value]);
-};
-
-const countryOf = <T>(index: PlaceIndex<T>, country: string): CountryIndex<T> => {
-  const known = index.countries.get(country);
+const countryOf = (countries: Map<string, CountryIndex>, name: string): CountryIndex => {
+  const known = countries.get(name);
   if (known) return known;
-  const made: CountryIndex<T> = { exact: new Map(), tiers: [], subdivisions: new Map(), whole: [] };
-  index.countries.set(country, made);
+  const made: CountryIndex = { exact: new CodeTable(), tiers: [], subdivisions: new Map(), whole: NONE };
+  countries.set(name, made);
   return made;
 };
 
-const tierOf = <T>(country: CountryIndex<T>, fixed: number): Tier<T> => {
-  const known = country.tiers.find((tier) => tier.fixed === fixed);
+const tierOf = ({ tiers }: CountryIndex, fixed: number): Tier => {
+  const known = tiers.find((tier) => tier.fixed === fixed);
   if (known) return known;
-  const made: Tier<T> = { fixed, shapes: new Map(), ranges: new Map(), rangeLengths: new Set() };
-  country.tiers.push(made);
-  country.tiers.sort((a, b) => b.fixed - a.fixed);
+  const made: Tier = { fixed, open: new CodeTable(), tailed: new CodeTable(), tails: [] };
+  tiers.push(made);
+  tiers.sort((a, b) => b.fixed - a.fixed);
   return made;
 };
 
-const addPattern = <T>(country: CountryIndex<T>, name: string, pattern: string, claim: Claim<T>): void => {
+const tailsOf = (tier: Tier, beginning: number): Tails => {
+  const at = tier.tailed.get(beginning);
+  if (at !== NONE) return tier.tails[at] as Tails;
+  const made: Tails = { shapes: [], ranges: [] };
+  tier.tailed.set(beginning, tier.tails.push(made) - 1);
+  return made;
+};
+
+const shapeOf = ({ shapes }: Tails, { text, wild, open }: Shape): ShapeGroup => {
+  const { length } = text;
+  const known = shapes.find((shape) => shape.length === length && shape.open === open && shape.wild.join() === wild.join());
+  if (known) return known;
+  const made: ShapeGroup = { length, wild, open, heads: new Map() };
+  shapes.push(made);
+  return made;
+};
+
+const spansOf = ({ ranges }: Tails, length: number): RangeIndex<number> => {
+  const known = ranges.find((range) => range.length === length);
+  if (known) return known.spans;
+  const spans = rangeIndex<number>();
+  ranges.push({ length, spans });
+  return spans;
+};
+
+/** From the head of a key's chain to its head with one claim more. */
+type Append = (head: number) => number;
+
+const addPattern = (country: CountryIndex, name: string, pattern: string, append: Append): void => {
   const parsed = parsePattern(name, pattern);
   if (!parsed) return;
   if (parsed.kind === 'exact') {
-    push(country.exact, parsed.code, claim);
+    const key = codeNumber(parsed.code);
+    country.exact.set(key, append(country.exact.get(key)));
     return;
   }
   const tier = tierOf(country, parsed.fixed);
+  const beginning = codeNumber((parsed.kind === 'range' ? parsed.from : parsed.text).slice(0, parsed.fixed));
   if (parsed.kind === 'range') {
-    const { length } = parsed.from;
-    const prefix = parsed.from.slice(0, parsed.fixed);
-    const key = `${length}:${prefix}`;
-    const ranges = tier.ranges.get(key) ?? { length, prefix, spans: rangeIndex<Claim<T>>() };
-    ranges.spans.add(parsed.from, parsed.to, claim);
-    tier.ranges.set(key, ranges);
-    tier.rangeLengths.add(length);
-    return;
+    spansOf(tailsOf(tier, beginning), parsed.from.length).add(parsed.from, parsed.to, append(NONE));
+  } else if (parsed.wild.length === 0) {
+    tier.open.set(beginning, append(tier.open.get(beginning)));
+  } else {
+    const { heads } = shapeOf(tailsOf(tier, beginning), parsed);
+    heads.set(parsed.text, append(heads.get(parsed.text) ?? NONE));
   }
-  const form = `${parsed.text.length}:${parsed.wild.join(',')}:${parsed.open}`;
-  const group: ShapeGroup<T> = tier.shapes.get(form) ?? {
-    length: parsed.text.length,
-    wild: parsed.wild,
-    open: parsed.open,
-    claims: new Map(),
-  };
-  push(group.claims, parsed.text, claim);
-  tier.shapes.set(form, group);
 };
 
-const addRegion = <T>(index: PlaceIndex<T>, region: Region, owner: T, order: number): void => {
-  const country = countryOf(index, region.country);
-  if (region.postal) {
-    for (const pattern of region.postal) addPattern(country, region.country, pattern, { owner, order, entry: pattern });
-  } else if (region.subdivision) {
-    push(country.subdivisions, region.subdivision, { owner, order, entry: region.subdivision });
+const addRegion = <T>({ claims, countries }: PlaceIndex<T>, region: Region, order: number): void => {
+  const country = countryOf(countries, region.country);
+  const { subdivision, postal } = region;
+  if (postal) {
+    for (const pattern of postal) {
+      addPattern(country, region.country, pattern, (head) => claims.append(head, order, pattern));
+    }
+  } else if (subdivision) {
+    const head = country.subdivisions.get(subdivision) ?? NONE;
+    country.subdivisions.set(subdivision, claims.append(head, order, subdivision));
   } else {
-    country.whole.push({ owner, order, entry: region.country });
+    country.whole = claims.append(country.whole, order, region.country);
   }
 };
 
@@ -106,71 +128,94 @@ const addRegion = <T>(index: PlaceIndex<T>, region: Region, owner: T, order: num
  * and the forms of pattern cost, not what the number of patterns does.
  */
 export const buildPlaceIndex = <T>(lists: readonly { owner: T; regions: readonly Region[] }[]): PlaceIndex<T> => {
-  const index: PlaceIndex<T> = { countries: new Map() };
-  lists.forEach(({ owner, regions }, order) => {
-    for (const region of regions) addRegion(index, region, owner, order);
-  });
+  const index: PlaceIndex<T> = { claims: new ClaimList(), countries: new Map() };
+  for (const { owner, regions } of lists) {
+    const order = index.claims.addOwner(owner);
+    for (const region of regions) addRegion(index, region, order);
+  }
   return index;
 };
 
-const tierClaims = <T>(tier: Tier<T>, code: string): Claim<T>[] => {
-  let found: Claim<T>[] = [];
-  for (const group of tier.shapes.values()) {
-    if (group.open ? code.length < group.length : code.length !== group.length) continue;
-    const claims = group.claims.get(maskedKey(code, group.length, group.wild));
-    if (claims) found = found.length === 0 ? claims : [...found, ...claims];
+/** The chains of a place's code at one fixed beginning that does not take just any ending. */
+const tailHeads = ({ shapes, ranges }: Tails, code: string): number[] => {
+  const heads: number[] = [];
+  for (const shape of shapes) {
+    if (shape.open ? code.length < shape.length : code.length !== shape.length) continue;
+    const head = shape.heads.get(maskedKey(code, shape.length, shape.wild));
+    if (head !== undefined) heads.push(head);
   }
-  for (const length of tier.rangeLengths) {
-    if (code.length < length) continue;
-    const ranges = tier.ranges.get(`${length}:${code.slice(0, tier.fixed)}`);
-    const claims = ranges?.spans.holding(code.slice(0, length));
-    if (claims && claims.length > 0) found = [...found, ...claims];
+  for (const { length, spans } of ranges) {
+    if (code.length >= length) heads.push(...spans.holding(code.slice(0, length)));
   }
-  return found;
+  return heads;
 };
 
-const firstAccepted = <T>(claims: readonly Claim<T>[] | undefined, accepts: (owner: T) => boolean): Claim<T> | null => {
-  let best: Claim<T> | null = null;
-  for (const claim of claims ?? []) {
-    if ((best === null || claim.order < best.order) && accepts(claim.owner)) best = claim;
-  }
+const tailsAt = (tier: Tier, beginning: number): Tails | undefined => tier.tails[tier.tailed.get(beginning)];
+
+type Accepts<T> = (owner: T) => boolean;
+
+const bestOfTier = <T>(claims: ClaimList<T>, tier: Tier, code: string, number: number, accepts: Accepts<T>): number => {
+  if (code.length < tier.fixed) return NONE;
+  const beginning = beginningOf(number, code.length, tier.fixed);
+  let best = claims.first(tier.open.get(beginning), accepts);
+  const tails = tailsAt(tier, beginning);
+  if (tails) for (const head of tailHeads(tails, code)) best = claims.earlier(best, claims.first(head, accepts));
   return best;
+};
+
+const bestByCode = <T>(claims: ClaimList<T>, country: CountryIndex, code: string, accepts: Accepts<T>): number => {
+  const number = codeNumber(code);
+  const exact = code.length > LONGEST_CODE ? NONE : claims.first(country.exact.get(number), accepts);
+  if (exact !== NONE) return exact;
+  for (const tier of country.tiers) {
+    const best = bestOfTier(claims, tier, code, number, accepts);
+    if (best !== NONE) return best;
+  }
+  return NONE;
 };
 
 /**
  * The claim that decides a place: an exact code before a longer fixed beginning before a subdivision
  * before a country; of equals the list given first. Only owners that `accepts` agrees to count.
  */
-export const decidingClaim = <T>(
-  index: PlaceIndex<T>,
-  place: Place,
-  accepts: (owner: T) => boolean,
-): Claim<T> | null => {
+export const decidingClaim = <T>(index: PlaceIndex<T>, place: Place, accepts: Accepts<T>): Claim<T> | null => {
   const country = index.countries.get(place.country);
   if (!country) return null;
-  if (place.code !== undefined) {
-    const exact = firstAccepted(country.exact.get(place.code), accepts);
-    if (exact) return exact;
-    for (const tier of country.tiers) {
-      const claim = firstAccepted(tierClaims(tier, place.code), accepts);
-      if (claim) return claim;
-    }
+  const { claims } = index;
+  const { code, subdivision } = place;
+  let best = code === undefined ? NONE : bestByCode(claims, country, code, accepts);
+  if (best === NONE && subdivision !== undefined) {
+    best = claims.first(country.subdivisions.get(subdivision) ?? NONE, accepts);
   }
-  const subdivision = place.subdivision && firstAccepted(country.subdivisions.get(place.subdivision), accepts);
-  return subdivision || firstAccepted(country.whole, accepts);
+  if (best === NONE) best = claims.first(country.whole, accepts);
+  return best === NONE ? null : claims.read(best);
+};
+
+/** The heads of every chain that holds a code, most specific first; those of one tier together. */
+const headsByCode = (country: CountryIndex, code: string): number[][] => {
+  const number = codeNumber(code);
+  const exact = code.length > LONGEST_CODE ? NONE : country.exact.get(number);
+  const byTier = country.tiers
+    .filter((tier) => code.length >= tier.fixed)
+    .map((tier) => {
+      const beginning = beginningOf(number, code.length, tier.fixed);
+      const tails = tailsAt(tier, beginning);
+      return [tier.open.get(beginning), ...(tails ? tailHeads(tails, code) : [])];
+    });
+  return [[exact], ...byTier];
 };
 
 /** Every claim on a place, the deciding one first. */
-export const claimsOn = <T>(index: PlaceIndex<T>, place: Place): Claim<T>[] => {
-  const country = index.countries.get(place.country);
+export const claimsOn = <T>({ claims, countries }: PlaceIndex<T>, { country: name, code, subdivision }: Place): Claim<T>[] => {
+  const country = countries.get(name);
   if (!country) return [];
-  const inOrder = (claims: readonly Claim<T>[] = []): Claim<T>[] => [...claims].sort((a, b) => a.order - b.order);
-  const { code, subdivision } = place;
+  const inOrder = (heads: readonly number[]): Claim<T>[] =>
+    heads.flatMap((head) => (head === NONE ? [] : [...claims.chain(head)])).sort((a, b) => a.order - b.order);
+  const bySubdivision = subdivision === undefined ? undefined : country.subdivisions.get(subdivision);
   return [
-    ...inOrder(code === undefined ? [] : country.exact.get(code)),
-    ...(code === undefined ? [] : country.tiers.flatMap((tier) => inOrder(tierClaims(tier, code)))),
-    ...inOrder(subdivision === undefined ? [] : country.subdivisions.get(subdivision)),
-    ...inOrder(country.whole),
+    ...(code === undefined ? [] : headsByCode(country, code).flatMap(inOrder)),
+    ...inOrder([bySubdivision ?? NONE]),
+    ...inOrder([country.whole]),
   ];
 };
 

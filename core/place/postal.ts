@@ -1,3 +1,5 @@
+import { LONGEST_CODE } from './code-table.ts';
+
 /**
  * Postal codes and the patterns over them.
  *
@@ -11,7 +13,8 @@ export type PostalPattern =
   | { kind: 'shape'; text: string; wild: readonly number[]; open: boolean; fixed: number }
   | { kind: 'range'; from: string; to: string; fixed: number };
 
-const squeeze = (text: string): string => text.toUpperCase().replace(/[\s-]+/g, '');
+const squeeze = (text: string): string =>
+  /^[A-Z0-9]*$/.test(text) ? text : text.toUpperCase().replace(/[\s-]+/g, '');
 
 /** A code in the form patterns are compared with: upper case, no blanks or hyphens; a US code has five digits. */
 export const normaliseCode = (country: string, code: string): string => {
@@ -27,7 +30,7 @@ const commonLength = (a: string, b: string): number => {
 
 const parseRange = (text: string): PostalPattern | null => {
   const [from = '', to = '', ...rest] = text.split('..');
-  if (rest.length > 0 || from.length !== to.length || from > to) return null;
+  if (rest.length > 0 || from.length !== to.length || from > to || from.length > LONGEST_CODE) return null;
   if (!/^[A-Z0-9]+$/.test(from) || !/^[A-Z0-9]+$/.test(to)) return null;
   return { kind: 'range', from, to, fixed: commonLength(from, to) };
 };
@@ -41,7 +44,7 @@ export const parsePattern = (country: string, pattern: string): PostalPattern | 
   if (text.includes('..')) return parseRange(text);
   const match = /^([A-Z0-9?]*)(\*?)$/.exec(text);
   const body = match?.[1] ?? '';
-  if (!match || text === '') return null;
+  if (!match || text === '' || body.length > LONGEST_CODE) return null;
   const open = match[2] === '*';
   const wild = [...body].flatMap((character, at) => (character === '?' ? [at] : []));
   if (!open && wild.length === 0) {
@@ -53,10 +56,13 @@ export const parsePattern = (country: string, pattern: string): PostalPattern | 
 
 /** The first characters of a code with those at the wild positions blanked, as a shape is filed. */
 export const maskedKey = (code: string, length: number, wild: readonly number[]): string => {
-  if (wild.length === 0) return code.length === length ? code : code.slice(0, length);
   let key = '';
-  for (let at = 0; at < length; at += 1) key += wild.includes(at) ? '?' : code[at];
-  return key;
+  let start = 0;
+  for (const at of wild) {
+    key += `${code.slice(start, at)}?`;
+    start = at + 1;
+  }
+  return key + code.slice(start, length);
 };
 
 /** Whether a pattern takes a normalised code. */

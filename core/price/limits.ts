@@ -6,6 +6,20 @@ import type { Say } from '../words/say.ts';
 /** The order in which limits are looked at; the first that fails withholds. */
 const ORDER: readonly LimitMeasure[] = ['weight', 'subtotal', 'units', 'volume', 'longestSide'];
 
+/** One limit that is set. */
+export interface SetLimit {
+  measure: LimitMeasure;
+  min: number | undefined;
+  max: number | undefined;
+}
+
+/** The limits that are set, in the order they are looked at. */
+export const setLimits = (limits: Limits | undefined): SetLimit[] =>
+  ORDER.flatMap((measure) => {
+    const limit: { min?: number; max?: number } = limits?.[measure] ?? {};
+    return limit.min === undefined && limit.max === undefined ? [] : [{ measure, min: limit.min, max: limit.max }];
+  });
+
 export interface Refusal {
   code: WithheldCode;
   say: Say;
@@ -13,14 +27,14 @@ export interface Refusal {
   good?: string;
 }
 
-const nameOf = (line: BasketLine): string => line.name;
+const nameOf = ({ good }: BasketLine): string => good.name;
 
 /** The refusal for a weight or size that is not known, naming the goods. */
 export const unknownRefusal = (measure: 'weight' | 'volume' | 'longestSide', { unknown }: Known): Refusal => {
   const code = measure === 'weight' ? 'weight-unknown' : 'size-unknown';
   const refusal: Refusal = { code, say: { code, goods: unknown.map(nameOf) } };
   const first = unknown[0];
-  return first ? { ...refusal, good: first.sku } : refusal;
+  return first ? { ...refusal, good: first.good.sku } : refusal;
 };
 
 const measured = (measure: LimitMeasure, travels: Measures, subtotal: number): Known | number => {
@@ -28,27 +42,24 @@ const measured = (measure: LimitMeasure, travels: Measures, subtotal: number): K
   return measure === 'units' ? travels.units : travels[measure];
 };
 
-const check = (measure: LimitMeasure, limit: { min?: number; max?: number }, value: number): Refusal | null => {
-  if (limit.min !== undefined && value < limit.min) {
-    return { code: 'below-limit', say: { code: 'below-limit', measure, value, limit: limit.min } };
+const check = ({ measure, min, max }: SetLimit, value: number): Refusal | null => {
+  if (min !== undefined && value < min) {
+    return { code: 'below-limit', say: { code: 'below-limit', measure, value, limit: min } };
   }
-  if (limit.max !== undefined && value > limit.max) {
-    return { code: 'above-limit', say: { code: 'above-limit', measure, value, limit: limit.max } };
+  if (max !== undefined && value > max) {
+    return { code: 'above-limit', say: { code: 'above-limit', measure, value, limit: max } };
   }
   return null;
 };
 
 /** The first limit that a basket breaks, both ends included, or null. */
-export const limitRefusal = (limits: Limits | undefined, travels: Measures, subtotal: number): Refusal | null => {
-  if (!limits) return null;
-  for (const measure of ORDER) {
-    const limit: { min?: number; max?: number } | undefined = limits[measure];
-    if (!limit || (limit.min === undefined && limit.max === undefined)) continue;
-    const figure = measured(measure, travels, subtotal);
+export const limitRefusal = (limits: readonly SetLimit[], travels: Measures, subtotal: number): Refusal | null => {
+  for (const limit of limits) {
+    const figure = measured(limit.measure, travels, subtotal);
     if (typeof figure !== 'number' && figure.unknown.length > 0) {
-      return unknownRefusal(measure as 'weight' | 'volume' | 'longestSide', figure);
+      return unknownRefusal(limit.measure as 'weight' | 'volume' | 'longestSide', figure);
     }
-    const refusal = check(measure, limit, typeof figure === 'number' ? figure : figure.value);
+    const refusal = check(limit, typeof figure === 'number' ? figure : figure.value);
     if (refusal) return refusal;
   }
   return null;

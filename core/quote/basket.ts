@@ -3,8 +3,9 @@ import type { Good } from '../model/good.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
 import { GREATEST_SUBTOTAL, GREATEST_SUM } from '../model/unit.ts';
 
-/** A line of the basket with the catalogue's good under the line's own fields. */
-export interface BasketLine extends Good {
+/** A line of the basket: the catalogue's good, with the line's own fields over it where it has any. */
+export interface BasketLine {
+  good: Good;
   quantity: number;
 }
 
@@ -18,7 +19,6 @@ export interface Measures {
   weight: Known;
   volume: Known;
   units: number;
-  lines: number;
   longestSide: Known;
 }
 
@@ -34,53 +34,57 @@ export interface Basket {
   assumed: readonly BasketLine[];
 }
 
-const lineOf = (good: Good | undefined, line: Line): BasketLine | null => {
-  const merged = good ? { ...good, ...definedOf(line) } : line;
-  return merged.price === undefined || merged.fulfilment === undefined
-    ? null
-    : ({ ...merged, name: merged.name ?? line.sku } as BasketLine);
+const ownFields = ({ sku: _sku, quantity: _quantity, ...own }: Line): Partial<Good> =>
+  Object.fromEntries(Object.entries(own).filter(([, value]) => value !== undefined));
+
+const isPlain = (line: Line): boolean => {
+  for (const field in line) if (field !== 'sku' && field !== 'quantity') return false;
+  return true;
 };
 
-const definedOf = (line: Line): Line => {
-  for (const key in line) if (line[key as keyof Line] === undefined) return JSON.parse(JSON.stringify(line)) as Line;
-  return line;
+const lineOf = (known: Good | undefined, line: Line): BasketLine | null => {
+  const { sku, quantity } = line;
+  if (known && isPlain(line)) return { good: known, quantity };
+  const good = { name: sku, ...known, sku, ...ownFields(line) };
+  return good.price === undefined || good.fulfilment === undefined ? null : { good: good as Good, quantity };
 };
 
 const NOTHING: readonly BasketLine[] = [];
 
-const sum = (lines: readonly BasketLine[], figure: (line: BasketLine) => number | undefined): Known => {
-  let value = 0;
-  let unknown = NOTHING;
-  for (const line of lines) {
-    const one = figure(line);
-    if (one === undefined) unknown = [...unknown, line];
-    else value += one * line.quantity;
-  }
-  return { value, unknown };
-};
-
-const volumeOf = ({ size }: BasketLine): number | undefined => size && size.length * size.width * size.height;
-
-const longestOf = (lines: readonly BasketLine[]): Known => {
-  let value = 0;
-  let unknown = NOTHING;
-  for (const line of lines) {
-    if (!line.size) unknown = [...unknown, line];
-    else value = Math.max(value, line.size.length, line.size.width, line.size.height);
-  }
-  return { value, unknown };
-};
-
+/** One pass over the lines, as every quote makes it. */
 const measure = (lines: readonly BasketLine[], defaultWeight: number | undefined): Measures => {
   let units = 0;
-  for (const line of lines) units += line.quantity;
+  let weight = 0;
+  let volume = 0;
+  let longest = 0;
+  let weightless = NOTHING;
+  let sizeless = NOTHING;
+  for (const line of lines) {
+    const { good, quantity } = line;
+    const each = good.weight ?? defaultWeight;
+    units += quantity;
+    if (each === undefined) weightless = [...weightless, line];
+    else weight += each * quantity;
+    if (good.size) {
+      const { length, width, height } = good.size;
+      volume += length * width * height * quantity;
+      longest = Math.max(longest, length, width, height);
+    } else {
+      sizeless = [...sizeless, line];
+    }
+  }
   return {
-    weight: sum(lines, (line) => line.weight ?? defaultWeight),
-    volume: sum(lines, volumeOf),
     units,
-    lines: lines.length,
-    longestSide: longestOf(lines),
+    weight: { value: weight, unknown: weightless },
+    volume: { value: volume, unknown: sizeless },
+    longestSide: { value: longest, unknown: sizeless },
   };
+};
+
+/** The lines that pass, and the same list where all do. */
+const only = (lines: readonly BasketLine[], passes: (line: BasketLine) => boolean): readonly BasketLine[] => {
+  for (const line of lines) if (!passes(line)) return lines.filter(passes);
+  return lines;
 };
 
 const merge = (
@@ -99,7 +103,7 @@ const merge = (
 
 const gross = (lines: readonly BasketLine[]): number => {
   let total = 0;
-  for (const line of lines) total += line.price * line.quantity;
+  for (const line of lines) total += line.good.price * line.quantity;
   return total;
 };
 
@@ -120,8 +124,8 @@ export const measureBasket = (
   request: QuoteRequest,
 ): { basket: Basket; faults: readonly Fault[] } => {
   const { lines, faults } = merge(goods, request);
-  const physical = lines.filter((line) => line.fulfilment === 'physical');
-  const chargeable = physical.some((line) => line.chargeFree) ? physical.filter((line) => !line.chargeFree) : physical;
+  const physical = only(lines, ({ good }) => good.fulfilment === 'physical');
+  const chargeable = only(physical, ({ good }) => !good.chargeFree);
   const travels = measure(physical, defaultWeight);
   const basket: Basket = {
     lines,
@@ -130,7 +134,7 @@ export const measureBasket = (
     subtotal: Math.max(0, gross(lines) - (request.discount ?? 0)),
     travels,
     charged: chargeable === physical ? travels : measure(chargeable, defaultWeight),
-    assumed: defaultWeight === undefined ? NOTHING : physical.filter((line) => line.weight === undefined),
+    assumed: defaultWeight === undefined ? NOTHING : physical.filter(({ good }) => good.weight === undefined),
   };
   return { basket, faults: faults.length > 0 ? faults : sizeFaults(basket) };
 };

@@ -46,10 +46,10 @@ const tierValue = (basis: NonNullable<CompiledRate['tiers']>['basis'], basket: B
 };
 
 const addGoodsFees = (ledger: Ledger, basket: Basket): void => {
-  for (const line of basket.physical) {
-    if (!line.onceFee) continue;
-    const from: Source = { kind: 'good', id: line.sku };
-    ledger.add('goods-fee', line.onceFee, from, { code: 'once-fee', good: line.name, amount: line.onceFee });
+  for (const { good } of basket.physical) {
+    if (!good.onceFee) continue;
+    const from: Source = { kind: 'good', id: good.sku };
+    ledger.add('goods-fee', good.onceFee, from, { code: 'once-fee', good: good.name, amount: good.onceFee });
   }
 };
 
@@ -103,9 +103,8 @@ export type Charged = { ok: true; ledger: Ledger; short?: number } | { ok: false
  * minimum. `short` is how much more in the basket would make it free.
  */
 export const chargeOf = (compiled: CompiledBook, compiledRate: CompiledRate, basket: Basket): Charged => {
-  const { rate } = compiledRate;
+  const { rate, source: from } = compiledRate;
   const { store } = compiled.book;
-  const from: Source = { kind: 'rate', id: rate.id };
   const ledger = new Ledger(compiled.speech);
   const refusal = addPrice(ledger, compiledRate, basket, from);
   if (refusal) return { ok: false, refusal };

@@ -1,17 +1,20 @@
 import { indexTaxes, type TaxIndex } from '../duty/tax.ts';
 import type { Book } from '../model/book.ts';
 import type { Catalogue, Good } from '../model/good.ts';
-import type { Service } from '../model/rate.ts';
-import type { Rate } from '../model/rate.ts';
+import type { Source } from '../model/quote.ts';
+import type { Rate, Service } from '../model/rate.ts';
 import { indexSellsTo, indexZones, type SellsToIndex, type ZoneIndex } from '../place/reach.ts';
+import { setLimits, type SetLimit } from '../price/limits.ts';
 import { sortTiers, type SortedTiers } from '../price/tiers.ts';
 import { departuresFrom, type Departure } from '../time/arrival.ts';
 import { makeClock, type Clock } from '../time/clock.ts';
 import { currencyDecimals, type Speech } from '../words/figure.ts';
 
-/** A rate with its steps in order. */
+/** A rate with its limits and steps in order. */
 export interface CompiledRate {
   rate: Rate;
+  source: Source;
+  limits: readonly SetLimit[];
   tiers: SortedTiers | null;
 }
 
@@ -34,6 +37,13 @@ export interface CompiledBook {
   departures: Departure | null;
 }
 
+const decimalsByCurrency = new Map<string, number>();
+const decimalsOf = (currency: string): number => {
+  const decimals = decimalsByCurrency.get(currency) ?? currencyDecimals(currency);
+  decimalsByCurrency.set(currency, decimals);
+  return decimals;
+};
+
 /** A function of one object whose answer is kept as long as the object lives, so that an edit redoes only its own part. */
 const keptFor = <K extends object, V>(work: (key: K) => V): ((key: K) => V) => {
   const known = new WeakMap<K, V>();
@@ -51,7 +61,12 @@ const sellsToOf = keptFor(indexSellsTo);
 const zonesOf = keptFor(indexZones);
 const taxesOf = keptFor(indexTaxes);
 const rateOf = keptFor(
-  (rate: Rate): CompiledRate => ({ rate, tiers: rate.price.kind === 'tiers' ? sortTiers(rate.price) : null }),
+  (rate: Rate): CompiledRate => ({
+    rate,
+    source: { kind: 'rate', id: rate.id },
+    limits: setLimits(rate.limits),
+    tiers: rate.price.kind === 'tiers' ? sortTiers(rate.price) : null,
+  }),
 );
 
 const servicesOf = (book: Book): CompiledService[] => {
@@ -86,7 +101,7 @@ export const compile = (book: Book, catalogue: Catalogue): CompiledBook => {
   const first = book.locations[0];
   return {
     book,
-    speech: { decimals: currencyDecimals(book.store.currency), units: book.store.units },
+    speech: { decimals: decimalsOf(book.store.currency), units: book.store.units },
     goods: goodsBySku(catalogue.goods),
     sellsTo: sellsToOf(book.store.sellsTo),
     zones: zonesOf(book.zones),

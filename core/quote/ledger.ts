@@ -3,34 +3,19 @@ import type { Speech } from '../words/figure.ts';
 import type { Say } from '../words/say.ts';
 import { sentence } from '../words/sentence.ts';
 
-/** Something said by code and figures, put into words only when its text is read. */
-class Spoken {
-  readonly say: Say;
-  readonly #speech: Speech;
-
-  constructor(say: Say, speech: Speech) {
-    this.say = say;
-    this.#speech = speech;
-  }
+/** One line of a working; its words are made when they are read. */
+export class LedgerLine implements WorkingLine {
+  constructor(
+    readonly step: WorkingLine['step'],
+    readonly change: number,
+    readonly running: number,
+    readonly from: Source,
+    readonly say: Say,
+    private readonly speech: Speech,
+  ) {}
 
   get text(): string {
-    return sentence(this.say, this.#speech);
-  }
-}
-
-/** One line of a working. */
-export class LedgerLine extends Spoken implements WorkingLine {
-  readonly step: WorkingLine['step'];
-  readonly change: number;
-  readonly running: number;
-  readonly from: Source;
-
-  constructor(step: WorkingLine['step'], change: number, running: number, from: Source, say: Say, speech: Speech) {
-    super(say, speech);
-    this.step = step;
-    this.change = change;
-    this.running = running;
-    this.from = from;
+    return sentence(this.say, this.speech);
   }
 
   toJSON(): WorkingLine {
@@ -43,14 +28,11 @@ export class LedgerLine extends Spoken implements WorkingLine {
 export class Ledger {
   readonly lines: LedgerLine[] = [];
   running = 0;
-  readonly #speech: Speech;
 
-  constructor(speech: Speech) {
-    this.#speech = speech;
-  }
+  constructor(private readonly speech: Speech) {}
 
   add(step: WorkingLine['step'], change: number, from: Source, say: Say): void {
     this.running += change;
-    this.lines.push(new LedgerLine(step, change, this.running, from, say, this.#speech));
+    this.lines.push(new LedgerLine(step, change, this.running, from, say, this.speech));
   }
 }

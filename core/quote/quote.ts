@@ -20,18 +20,15 @@ export const requestFaults = (compiled: CompiledBook, request: QuoteRequest): re
 /** The notice that a weight was assumed, worded when read. */
 class WeightAssumed implements Notice {
   readonly code = 'weight-assumed' as const;
-  readonly #weight: number;
-  readonly #goods: readonly string[];
-  readonly #speech: Speech;
 
-  constructor(weight: number, goods: readonly string[], speech: Speech) {
-    this.#weight = weight;
-    this.#goods = goods;
-    this.#speech = speech;
-  }
+  constructor(
+    private readonly weight: number,
+    private readonly goods: readonly string[],
+    private readonly speech: Speech,
+  ) {}
 
   get text(): string {
-    return sentence({ code: 'weight-assumed', weight: this.#weight, goods: this.#goods }, this.#speech);
+    return sentence({ code: 'weight-assumed', weight: this.weight, goods: this.goods }, this.speech);
   }
 
   toJSON(): Notice {
@@ -42,7 +39,7 @@ class WeightAssumed implements Notice {
 const noticesOf = ({ book, speech }: CompiledBook, basket: Basket): Notice[] =>
   basket.assumed.length === 0
     ? []
-    : [new WeightAssumed(book.store.defaultWeight ?? 0, basket.assumed.map((line) => line.name), speech)];
+    : [new WeightAssumed(book.store.defaultWeight ?? 0, basket.assumed.map(({ good }) => good.name), speech)];
 
 /** The one choice of a basket in which nothing travels, withheld where the shop does not sell. */
 const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach): Choice | WithheldChoice => {
@@ -52,7 +49,7 @@ const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach): Choice | W
   if (reach.closed) {
     const place = reach.place?.country ?? '';
     const say = { code: 'not-sold-there', place } as const;
-    return new WithheldChoice({ id, kind: id, name, code: 'not-sold-there', say, tell: false, from }, speech);
+    return new WithheldChoice(id, id, name, 'not-sold-there', from, say, speech);
   }
   const ledger = new Ledger(speech);
   ledger.add('price', 0, from, { code: 'nothing-travels' });

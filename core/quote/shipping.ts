@@ -1,5 +1,6 @@
 import { taxOn } from '../duty/tax.ts';
 import type { Choice } from '../model/quote.ts';
+import type { Rate } from '../model/rate.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { TaxRate } from '../model/tax.ts';
 import { limitRefusal, type Refusal } from '../price/limits.ts';
@@ -21,32 +22,29 @@ export interface Shipment {
   handOver: HandOver | null;
 }
 
-const rateRefusal = ({ request, basket, reach }: Shipment, { rate }: CompiledRate, service: string): Refusal | null => {
+const rateRefusal = ({ request, basket, reach }: Shipment, { rate, limits }: CompiledRate, service: string): Refusal | null => {
   const zone = reach.zone?.zone.name ?? '';
   if (!rate.active) return { code: 'rate-off', say: { code: 'rate-off', service, zone } };
   const { channels } = rate;
   if (channels && (request.channel === undefined || !channels.includes(request.channel))) {
     return { code: 'channel', say: { code: 'channel', channel: request.channel ?? null, channels } };
   }
-  return limitRefusal(rate.limits, basket.travels, basket.subtotal);
+  return limitRefusal(limits, basket.travels, basket.subtotal);
 };
 
-const timesOf = ({ compiled, handOver }: Shipment, { rate }: CompiledRate): Pick<Choice, 'ready' | 'arrives'> => {
-  if (!handOver) return {};
-  const times: Pick<Choice, 'ready' | 'arrives'> = {};
-  if (handOver.ready !== undefined) times.ready = handOver.ready;
-  if (rate.transit && compiled.departures) times.arrives = compiled.departures.arrival(handOver.day, rate.transit);
-  return times;
+const addTimes = (choice: Choice, { compiled, handOver }: Shipment, { transit }: Rate): void => {
+  if (!handOver) return;
+  if (handOver.ready !== undefined) choice.ready = handOver.ready;
+  if (transit && compiled.departures) choice.arrives = compiled.departures.arrival(handOver.day, transit);
 };
 
 const offered = (
   shipment: Shipment,
   { service }: CompiledService,
-  compiledRate: CompiledRate,
+  { rate }: CompiledRate,
   ledger: Ledger,
   short: number | undefined,
 ): Choice => {
-  const { rate } = compiledRate;
   const charge = ledger.running;
   const taxIncluded = shipment.compiled.book.store.pricesIncludeTax;
   const tax = rate.taxable ? taxOn(charge, shipment.taxes, taxIncluded) : 0;
@@ -60,8 +58,8 @@ const offered = (
     total: taxIncluded ? charge : charge + tax,
     payments: [],
     working: ledger.lines,
-    ...timesOf(shipment, compiledRate),
   };
+  addTimes(choice, shipment, rate);
   if (service.note !== undefined) choice.note = service.note;
   if (short !== undefined) choice.hint = { kind: 'free-from', short };
   return choice;
@@ -70,24 +68,23 @@ const offered = (
 const refused = (
   { compiled }: Shipment,
   { service }: CompiledService,
-  { rate }: CompiledRate,
+  { rate, source }: CompiledRate,
   { code, say, good }: Refusal,
 ): WithheldChoice => {
   const tell = rate.whenWithheld === 'tell';
-  const from = good === undefined ? ({ kind: 'rate', id: rate.id } as const) : ({ kind: 'good', id: good } as const);
-  const about = { id: rate.id, kind: 'shipping', name: service.name, code, say, tell, from } as const;
-  return new WithheldChoice(tell && rate.message ? { ...about, message: rate.message } : about, compiled.speech);
+  const from = good === undefined ? source : ({ kind: 'good', id: good } as const);
+  return new WithheldChoice(rate.id, 'shipping', service.name, code, from, say, compiled.speech, tell, tell ? rate.message : undefined);
 };
 
 const withoutRate = (shipment: Shipment, { service }: CompiledService): WithheldChoice => {
   const { stop, zone: found } = shipment.reach;
   const { speech } = shipment.compiled;
-  const about = { id: service.id, kind: 'shipping', name: service.name, tell: false } as const;
-  if (stop) return new WithheldChoice({ ...about, code: stop.code, say: stop.say, from: stop.from }, speech);
+  const { id, name } = service;
+  if (stop) return new WithheldChoice(id, 'shipping', name, stop.code, stop.from, stop.say, speech);
   if (!found) throw new Error('a reach without a zone has a stop');
   const { zone } = found;
-  const say = { code: 'no-rate', service: service.name, zone: zone.name, meant: Boolean(zone.without?.includes(service.id)) } as const;
-  return new WithheldChoice({ ...about, code: 'no-rate', say, from: { kind: 'zone', id: zone.id } }, speech);
+  const say = { code: 'no-rate', service: name, zone: zone.name, meant: zone.without?.includes(id) === true } as const;
+  return new WithheldChoice(id, 'shipping', name, 'no-rate', { kind: 'zone', id: zone.id }, say, speech);
 };
 
 /** One service for one order: a choice with its charge, or why it is withheld. */

@@ -1,0 +1,131 @@
+import { compile, type CompiledBook } from '../core/quote/compile.ts';
+import { quote } from '../core/quote/quote.ts';
+import type { QuoteRequest } from '../core/model/request.ts';
+import type { Book } from '../core/model/book.ts';
+import type { Place } from '../core/place/place.ts';
+import { findZone, indexZones } from '../core/place/reach.ts';
+import { demoBook } from '../demo/book.ts';
+import { demoCatalogue } from '../demo/goods.ts';
+import { demoTrials } from '../demo/trials.ts';
+import { largeBook, randomRequests } from './large-book.ts';
+import { heldBy, measure, seeded, type Measured } from './measure.ts';
+import { peerRows, ruleEngine, scanRows } from './peers.ts';
+
+const PLACES = 20_000;
+const skus = demoCatalogue.goods.filter((good) => good.weight).map((good) => good.sku);
+const print = (name: string, figure: string, target = ''): void =>
+  console.log(`${name.padEnd(58)} ${figure.padStart(22)}  ${target}`);
+const micro = (measured: Measured, count: number): string => `${((measured.median / count) * 1_000).toFixed(2)} µs`;
+const perSecond = (measured: Measured, count: number): string =>
+  `${Math.round((count / measured.median) * 1_000).toLocaleString('en')} a second`;
+
+let misses = 0;
+const expect = (name: string, reached: boolean, figure: string, target: string): void => {
+  if (!reached) misses += 1;
+  print(name, figure, `${reached ? 'reached' : 'MISSED'}: ${target}`);
+};
+
+/** The demo's own trials, and orders to places all over its zones, at many moments. */
+const demoRequests = (): QuoteRequest[] => [
+  ...randomRequests(1_800, skus),
+  ...Array.from({ length: 20 }, () => demoTrials.map((trial) => trial.request)).flat(),
+];
+
+const quoteAll = (compiled: CompiledBook, requests: readonly QuoteRequest[]): number => {
+  let charges = 0;
+  for (const request of requests) for (const choice of quote(compiled, request).choices) charges += choice.charge;
+  return charges;
+};
+
+const renderAll = (compiled: CompiledBook, requests: readonly QuoteRequest[]): number => {
+  let letters = 0;
+  for (const request of requests) {
+    const { choices, withheld, notices } = quote(compiled, request);
+    for (const choice of choices) for (const line of choice.working) letters += line.text.length;
+    for (const one of withheld) letters += one.text.length;
+    for (const notice of notices) letters += notice.text.length;
+  }
+  return letters;
+};
+
+const benchDemo = async (): Promise<Measured & { count: number }> => {
+  const compiled = compile(demoBook, demoCatalogue);
+  const requests = Array.from({ length: 10 }, demoRequests).flat();
+  const plain = await measure(() => quoteAll(compiled, requests));
+  const spoken = await measure(() => renderAll(compiled, requests));
+  const speed = (measured: Measured): number => (requests.length / measured.median) * 1_000;
+  expect('demo book, charges and codes', speed(plain) >= 100_000, perSecond(plain, requests.length), '100,000');
+  expect('demo book, every sentence rendered', speed(spoken) >= 20_000, perSecond(spoken, requests.length), '20,000');
+  return { ...plain, count: requests.length };
+};
+
+const benchLarge = async (): Promise<void> => {
+  const book = largeBook(200, 6, 20, 20_000);
+  const requests = randomRequests(5_000, skus);
+  const clones = Array.from({ length: 9 }, () => structuredClone(book));
+  const fresh = (): CompiledBook => compile(clones.pop() ?? book, demoCatalogue);
+  print('large book, compile', `${(await measure(fresh)).median.toFixed(1)} ms`, '200 zones × 6 services × 20 steps, 20,000 patterns');
+  print('large book, held in memory', `${(heldBy(fresh) / 1_048_576).toFixed(1)} MB`);
+  const compiled = compile(book, demoCatalogue);
+  print('large book, charges and codes', perSecond(await measure(() => quoteAll(compiled, requests)), requests.length));
+  const edited = { ...book, rates: book.rates.with(0, { ...book.rates[0]!, freeFrom: 1 }) };
+  print('large book, compile again after editing one rate', `${(await measure(() => compile(edited, demoCatalogue))).median.toFixed(2)} ms`);
+};
+
+/** Places that a book's own patterns take, so that few patterns and many are hit alike. */
+const placesTaken = (book: Book, count: number): Place[] => {
+  const random = seeded(3);
+  const patterns = book.zones.flatMap((zone) => zone.includes.flatMap((region) => region.postal ?? []));
+  return Array.from({ length: count }, () => {
+    const pattern = patterns[Math.floor(random() * patterns.length)] ?? '';
+    const code = (pattern.split('..')[0] ?? '').replace('*', '').replace('?', '5').padEnd(6, '1');
+    return { country: 'CA', subdivision: 'CA-NS', code };
+  });
+};
+
+const benchZones = async (): Promise<void> => {
+  const lookUps = async (patterns: number): Promise<Measured> => {
+    const book = largeBook(200, 1, 1, patterns);
+    const index = indexZones(book.zones);
+    const places = placesTaken(book, PLACES);
+    return measure(() => places.reduce((sum, place) => sum + (findZone(index, place)?.because.length ?? 0), 0));
+  };
+  const few = await lookUps(200);
+  const many = await lookUps(20_000);
+  const ratio = many.median / few.median;
+  print('zone look-up, 200 patterns', micro(few, PLACES));
+  print('zone look-up, 20,000 patterns', micro(many, PLACES));
+  expect('zone look-up, 20,000 against 200 patterns', ratio < 2, `${ratio.toFixed(2)} times`, 'under 2 times');
+};
+
+const benchPeers = async (one: Measured & { count: number }): Promise<void> => {
+  const asked = Array.from({ length: 2_000 }, (_, at) => ({ zone: `zone-${at % 50}`, weight: (at * 37) % 10_000 }));
+  const scan = await measure(() => asked.reduce((sum, { zone, weight }) => sum + (scanRows(peerRows, zone, weight) ?? 0), 0));
+  const engine = ruleEngine(peerRows);
+  const runs = asked.slice(0, 20);
+  const rules = await measure(async () => {
+    for (const facts of runs) await engine.run(facts);
+  });
+  const whole = one.median / one.count;
+  print('a plain scan of 1,000 rows', micro(scan, asked.length));
+  print('json-rules-engine, the same rows as rules', micro(rules, runs.length));
+  print('a whole quote of the demo book', micro(one, one.count));
+  const againstScan = scan.median / asked.length / whole;
+  const againstRules = rules.median / runs.length / whole;
+  expect('a whole quote against the scan', againstScan > 1, `${againstScan.toFixed(2)} times as fast`, 'faster');
+  expect('a whole quote against the rules', againstRules >= 1_000, `${Math.round(againstRules)} times as fast`, '1,000 times');
+};
+
+const main = async (): Promise<void> => {
+  console.log(`Node ${process.version}, medians of seven rounds, garbage collected between them\n`);
+  const demo = await benchDemo();
+  await benchLarge();
+  await benchZones();
+  await benchPeers(demo);
+  if (misses > 0) {
+    console.log(`\n${misses} target${misses === 1 ? '' : 's'} missed`);
+    process.exitCode = 1;
+  }
+};
+
+void main();
