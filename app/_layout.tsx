@@ -1,3 +1,13 @@
 import { Slot } from 'expo-router';
-import { PaperProvider, Text } from 'react-native-paper';
-export default function L() { return <PaperProvider><Text>hi</Text><Slot /></PaperProvider>; }
+import { Root } from '../ui/shell/root.tsx';
+import { Shell } from '../ui/shell/shell.tsx';
+
+export default function Layout() {
+  return (
+    <Root>
+      <Shell>
+        <Slot />
+      </Shell>
+    </Root>
+  );
+}

@@ -1,6 +1,5 @@
-import { Text } from 'react-native-paper';
-import Svg, { Path } from 'react-native-svg';
-import { configureStore } from '@reduxjs/toolkit';
-import { z } from 'zod';
-import AsyncStorage from '@react-native-async-storage/async-storage';
-export default function I() { console.log(configureStore, z.object({}), AsyncStorage); return <Text><Svg><Path d="M0 0"/></Svg>x</Text>; }
+import { Redirect } from 'expo-router';
+
+export default function Index() {
+  return <Redirect href="/charges" />;
+}

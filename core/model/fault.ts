@@ -20,6 +20,7 @@ export type FaultCode =
   | 'second-remainder'
   | 'dangling'
   | 'bad-pattern'
+  | 'bad-region'
   | 'not-worked-out'
   | 'good-unknown'
   | 'subtotal-too-big'

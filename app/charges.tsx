@@ -1,0 +1,5 @@
+import { ChargesScreen } from '../ui/screens/charges/charges-screen.tsx';
+
+export default function Charges() {
+  return <ChargesScreen />;
+}

@@ -1,0 +1,101 @@
+import { GREATEST_MONEY } from '../model/unit.ts';
+
+/** Figures as people type them, into the integers the book keeps. */
+
+export type Typed = { ok: true; value: number } | { ok: false };
+
+const NO: Typed = { ok: false };
+const yes = (value: number): Typed => (Number.isSafeInteger(value) && value >= 0 ? { ok: true, value } : NO);
+
+/**
+ * A plain decimal number. Of '.' and ',' the one that comes last marks the decimals; a single comma
+ * before exactly three digits groups thousands unless `mark` says that the comma marks decimals.
+ */
+export const typedNumber = (text: string, mark: '.' | ',' = '.'): number | null => {
+  const bare = text.trim().replace(/[\s\u00A0\u202F']/g, '');
+  if (!/^\d[\d.,]*$/.test(bare) && !/^[.,]\d+$/.test(bare)) return null;
+  const dots = bare.split('.').length - 1;
+  const commas = bare.split(',').length - 1;
+  const grouped = /^\d{1,3}([.,]\d{3})+$/.test(bare);
+  const decimal = dots > 0 && commas > 0 ? (bare.lastIndexOf('.') > bare.lastIndexOf(',') ? '.' : ',') : dots > 0 ? '.' : ',';
+  const onlyMark = decimal === '.' ? dots : commas;
+  const isGrouping = dots + commas > 0 && (dots === 0 || commas === 0) && grouped && (onlyMark > 1 || decimal !== mark);
+  if (!isGrouping && onlyMark > 1) return null;
+  const other = decimal === '.' ? ',' : '.';
+  const plain = isGrouping ? bare.replace(/[.,]/g, '') : bare.replaceAll(other, '').replace(decimal, '.');
+  const value = Number(plain);
+  return Number.isFinite(value) ? value : null;
+};
+
+/** '12.50' or '12,50' in minor units; a currency sign or code around it is passed over. */
+export const typedMoney = (text: string, decimals: number, mark: '.' | ',' = '.'): Typed => {
+  const value = typedNumber(text.replace(/[$€£¥]|\b[A-Za-z]{3}\b/g, ''), mark);
+  if (value === null) return NO;
+  const minor = Math.round(value * 10 ** decimals);
+  return Math.abs(minor - value * 10 ** decimals) < 1e-6 && minor <= GREATEST_MONEY ? yes(minor) : NO;
+};
+
+type Unit = readonly [names: RegExp, factor: number];
+
+const WEIGHTS: readonly Unit[] = [
+  [/^(kg|kilos?|kilograms?)$/, 1_000],
+  [/^(g|grams?)$/, 1],
+  [/^(lbs?|pounds?)$/, 453.59237],
+  [/^(oz|ounces?)$/, 28.349523125],
+];
+const LENGTHS: readonly Unit[] = [
+  [/^(m|metres?|meters?)$/, 1_000],
+  [/^cm$/, 10],
+  [/^mm$/, 1],
+  [/^(in|inch|inches|")$/, 25.4],
+  [/^(ft|feet|foot|')$/, 304.8],
+];
+const VOLUMES: readonly Unit[] = [
+  [/^(l|litres?|liters?)$/, 1_000_000],
+  [/^ml$/, 1_000],
+  [/^(cm3|cm³|cc)$/, 1_000],
+  [/^(m3|m³)$/, 1_000_000_000],
+  [/^(cuin|in3|in³)$/, 16_387.064],
+];
+
+/** A sum of figures with units, '7 lb 4 oz'; one figure alone has the unit `bare`. */
+const withUnits = (text: string, units: readonly Unit[], bare: number, mark: '.' | ','): Typed => {
+  const parts = [...text.trim().toLowerCase().replace('cu in', 'cuin').matchAll(/([\d.,\s]*\d)\s*([a-z³'"]+3?)?\s*/gy)];
+  if (parts.length === 0 || parts.map((part) => part[0]).join('').length !== text.trim().replace(/cu in/i, 'cuin').length) return NO;
+  let total = 0;
+  for (const [, figure = '', name] of parts) {
+    const value = typedNumber(figure, mark);
+    const factor = name === undefined ? (parts.length === 1 ? bare : undefined) : units.find(([names]) => names.test(name))?.[1];
+    if (value === null || factor === undefined) return NO;
+    total += value * factor;
+  }
+  return yes(Math.round(total));
+};
+
+type System = 'metric' | 'imperial';
+
+/** '3.2kg', '600 g', '7 lb 4 oz' in grams; a bare figure is kilograms, or pounds. */
+export const typedWeight = (text: string, system: System, mark: '.' | ',' = '.'): Typed =>
+  withUnits(text, WEIGHTS, system === 'metric' ? 1_000 : 453.59237, mark);
+
+/** '30 cm', '1.8 m', '12 in' in millimetres; a bare figure is centimetres, or inches. */
+export const typedLength = (text: string, system: System, mark: '.' | ',' = '.'): Typed =>
+  withUnits(text, LENGTHS, system === 'metric' ? 10 : 25.4, mark);
+
+/** '12.5 L', '800 ml' in cubic millimetres; a bare figure is litres, or cubic inches. */
+export const typedVolume = (text: string, system: System, mark: '.' | ',' = '.'): Typed =>
+  withUnits(text, VOLUMES, system === 'metric' ? 1_000_000 : 16_387.064, mark);
+
+/** A whole number not below 0, with or without the word 'units' or 'days'. */
+export const typedCount = (text: string): Typed => {
+  const match = /^(\d{1,10})\s*(units?|days?)?$/i.exec(text.trim());
+  return match ? yes(Number(match[1])) : NO;
+};
+
+/** '12.5 %' in basis points, two decimals at most. */
+export const typedPercent = (text: string, mark: '.' | ',' = '.'): Typed => {
+  const value = typedNumber(text.replace('%', ''), mark);
+  if (value === null) return NO;
+  const points = Math.round(value * 100);
+  return Math.abs(points - value * 100) < 1e-6 ? yes(points) : NO;
+};

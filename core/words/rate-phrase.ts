@@ -1,0 +1,74 @@
+import type { Limits, Measure, Price } from '../model/price.ts';
+import type { Rate } from '../model/rate.ts';
+import { countFigure, measureFigure, moneyFigure, percentFigure, type MeasureName, type Speech } from './figure.ts';
+
+/** A rate in a few words, as a cell of the board shows it. */
+export interface RatePhrase {
+  price: string;
+  notes: string[];
+}
+
+const BY: Record<Measure, string> = {
+  weight: 'by weight',
+  subtotal: 'by subtotal',
+  units: 'by units',
+  volume: 'by volume',
+  distance: 'by distance',
+};
+
+const pricePhrase = (price: Price, { decimals }: Speech): { price: string; by: string | null } => {
+  if (price.kind === 'flat') return { price: moneyFigure(price.amount, decimals), by: null };
+  if (price.kind !== 'tiers') return { price: price.kind, by: null };
+  const amounts = price.steps.map((step) => step.amount);
+  const least = moneyFigure(Math.min(...amounts), decimals);
+  const most = moneyFigure(Math.max(...amounts), decimals);
+  const open = price.steps.some((step) => step.each || step.percent);
+  const range = open ? `from ${least}` : least === most ? least : `${least} to ${most}`;
+  return { price: range, by: BY[price.basis] };
+};
+
+const LIMIT_WORDS: Partial<Record<MeasureName, string>> = { longestSide: 'longest side ' };
+
+/** Limits in a few words: 'up to 30 kg', '5 kg to 450 kg'. */
+export const limitPhrases = (limits: Limits | undefined, speech: Speech): string[] =>
+  Object.entries(limits ?? {}).flatMap(([name, limit]) => {
+    const measure = name as MeasureName;
+    const { min, max } = (limit ?? {}) as { min?: number; max?: number };
+    const figure = (value: number): string => measureFigure(measure, value, speech);
+    const word = LIMIT_WORDS[measure] ?? '';
+    if (min !== undefined && max !== undefined) return [`${word}${figure(min)} to ${figure(max)}`];
+    if (max !== undefined) return [`${word}up to ${figure(max)}`];
+    return min === undefined ? [] : [`${word}from ${figure(min)}`];
+  });
+
+const handlingPhrase = ({ handling }: Rate, { decimals }: Speech): string[] => {
+  if (!handling) return [];
+  const parts = [
+    ...(handling.points ? [percentFigure(handling.points)] : []),
+    ...(handling.amount ? [`${moneyFigure(handling.amount, decimals)} ${handling.per === 'order' ? 'an' : 'a'} ${handling.per}`] : []),
+  ];
+  return parts.length > 0 ? [`handling ${parts.join(' and ')}`] : [];
+};
+
+/** What a rate costs, in a few words, and what else holds for it. */
+export const ratePhrase = (rate: Rate, speech: Speech): RatePhrase => {
+  const { price, by } = pricePhrase(rate.price, speech);
+  const { freeFrom, bounds } = rate;
+  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
+  return {
+    price,
+    notes: [
+      ...(by ? [by] : []),
+      ...limitPhrases(rate.limits, speech),
+      ...handlingPhrase(rate, speech),
+      ...(freeFrom === undefined ? [] : [`free from ${money(freeFrom)}`]),
+      ...(bounds?.min === undefined ? [] : [`at least ${money(bounds.min)}`]),
+      ...(bounds?.max === undefined ? [] : [`at most ${money(bounds.max)}`]),
+      ...(rate.transit ? [transitPhrase(rate.transit)] : []),
+    ],
+  };
+};
+
+/** '2 to 4 working days'. */
+export const transitPhrase = ({ min, max }: { min: number; max: number }): string =>
+  min === max ? countFigure(min, 'working day') : `${min} to ${countFigure(max, 'working day')}`;

@@ -1,0 +1,101 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text, TextInput } from 'react-native-paper';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import { SANS, TOUCH, type Inks } from '../theme/tokens.ts';
+import { Press } from './press.tsx';
+
+export interface Option {
+  id: string;
+  name: string;
+  note?: string;
+}
+
+interface Props {
+  label: string;
+  /** The name of what is chosen, shown until something is typed. */
+  chosen: string;
+  options: readonly Option[];
+  onChoose: (id: string) => void;
+  placeholder?: string;
+}
+
+const MOST_SHOWN = 7;
+
+const styles = (inks: Inks) => ({
+  label: { ...note(inks), marginBottom: 2 },
+  input: { backgroundColor: inks.raised, height: 36 },
+  list: { borderWidth: 1, borderTopWidth: 0, borderColor: inks.control, backgroundColor: inks.raised },
+  option: {
+    minHeight: TOUCH,
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    alignItems: 'center',
+    gap: 12,
+    paddingHorizontal: 8,
+    borderTopWidth: 1,
+    borderTopColor: inks.hairline,
+  } as const,
+  name: { flexShrink: 1 },
+  note: note(inks),
+});
+
+const matching = (options: readonly Option[], typed: string): readonly Option[] => {
+  const wanted = typed.trim().toLowerCase();
+  const rank = ({ id, name }: Option): number => {
+    const text = name.toLowerCase();
+    if (id.toLowerCase() === wanted) return 0;
+    return text.startsWith(wanted) ? 1 : text.includes(wanted) ? 2 : 3;
+  };
+  return options
+    .filter((option) => rank(option) < 3)
+    .sort((a, b) => rank(a) - rank(b))
+    .slice(0, MOST_SHOWN);
+};
+
+/** One of many, found by typing part of its name. */
+export const Chooser = ({ label, chosen, options, onChoose, placeholder }: Props) => {
+  const style = useStyles(styles);
+  const [typed, setTyped] = useState<string | null>(null);
+  const shown = typed === null ? [] : matching(options, typed);
+  const choose = (id: string): void => {
+    onChoose(id);
+    setTyped(null);
+  };
+  return (
+    <View>
+      <Text style={style.label}>{label}</Text>
+      <TextInput
+        mode="outlined"
+        dense
+        value={typed ?? chosen}
+        placeholder={placeholder}
+        onFocus={() => setTyped('')}
+        onBlur={() => setTimeout(() => setTyped(null), 200)}
+        onChangeText={setTyped}
+        onSubmitEditing={() => shown[0] && choose(shown[0].id)}
+        aria-label={label}
+        accessibilityLabel={label}
+        style={style.input}
+        contentStyle={{ fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 }}
+        autoComplete="off"
+      />
+      {typed === null ? null : (
+        <View style={style.list} role="list" aria-label={`${label}: what matches`}>
+          {shown.map((option) => (
+            <View role="listitem" key={option.id}>
+              <Press onPress={() => choose(option.id)} role="button" aria-label={option.name}>
+                <View style={style.option}>
+                  <Text style={style.name} numberOfLines={1}>{option.name}</Text>
+                  <Text style={style.note}>{option.note ?? option.id}</Text>
+                </View>
+              </Press>
+            </View>
+          ))}
+          {shown.length === 0 ? <Text style={[style.note, { padding: 8 }]}>Nothing matches “{typed}”.</Text> : null}
+        </View>
+      )}
+    </View>
+  );
+};

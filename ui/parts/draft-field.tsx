@@ -1,0 +1,109 @@
+import { useId, useRef, useState } from 'react';
+import { View, type TextStyle, type ViewStyle } from 'react-native';
+import { HelperText, Text, TextInput } from 'react-native-paper';
+import { visitBegan } from '../state/draft.ts';
+import { useAppDispatch } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { figure, note, smallFigure } from '../theme/text.ts';
+import { SANS, type Inks } from '../theme/tokens.ts';
+
+export type Read<T> = { ok: true; value: T } | { ok: false; text: string };
+
+export interface DraftFieldProps<T> {
+  label: string;
+  /** The value as it stands, written out. */
+  text: string;
+  read: (text: string) => Read<T>;
+  onChange: (value: T, visit: string) => void;
+  hideLabel?: boolean;
+  right?: boolean;
+  prose?: boolean;
+  multiline?: boolean;
+  placeholder?: string;
+  style?: ViewStyle;
+  testID?: string;
+}
+
+const styles = (inks: Inks) => ({
+  line: { flexDirection: 'row', alignItems: 'center', justifyContent: 'flex-end', gap: 6 } as const,
+  input: { backgroundColor: inks.raised, flex: 1, minWidth: 0, height: 36 } as const,
+  tall: { backgroundColor: inks.raised, flex: 1, minWidth: 0 } as const,
+  label: { ...note(inks), marginBottom: 2 },
+  struck: { ...smallFigure, color: inks.quiet, textDecorationLine: 'line-through' } as const,
+  outline: { borderRadius: 2 },
+  helper: { paddingHorizontal: 0, paddingVertical: 2 },
+});
+
+const contentStyle = (right: boolean, prose: boolean, multiline: boolean): TextStyle => ({
+  ...(prose ? { fontFamily: SANS, fontSize: 15 } : { ...figure, lineHeight: 22 }),
+  paddingHorizontal: 8,
+  textAlign: right ? 'right' : 'left',
+  ...(multiline ? { paddingVertical: 8 } : {}),
+});
+
+/**
+ * A field of the draft. What is typed goes into the draft as soon as it is sound; while the field is
+ * visited its old value stands struck beside it, and one visit is one step of undo. Left half-typed,
+ * it keeps the last sound value and says so.
+ */
+export const DraftField = <T,>(props: DraftFieldProps<T>) => {
+  const { label, text, read, onChange, hideLabel = false, right = false, prose = false, multiline = false } = props;
+  const dispatch = useAppDispatch();
+  const style = useStyles(styles);
+  const id = useId();
+  const visits = useRef(0);
+  const [typed, setTyped] = useState<string | null>(null);
+  const [before, setBefore] = useState(text);
+  const [fault, setFault] = useState<string | null>(null);
+
+  const enter = (): void => {
+    visits.current += 1;
+    setTyped(text);
+    setBefore(text);
+    setFault(null);
+    dispatch(visitBegan());
+  };
+  const type = (next: string): void => {
+    setTyped(next);
+    const value = read(next);
+    setFault(value.ok ? null : value.text);
+    if (value.ok) onChange(value.value, `${id}:${visits.current}`);
+  };
+  const leave = (): void => {
+    setTyped(null);
+    if (fault !== null) setFault(`${fault} Kept: ${text === '' ? 'nothing' : text}`);
+  };
+
+  const isChanged = typed !== null && before !== text && before !== '' && !prose;
+  return (
+    <View style={props.style}>
+      {hideLabel ? null : <Text style={style.label}>{label}</Text>}
+      <View style={style.line}>
+        {isChanged ? <Text style={style.struck}>{before}</Text> : null}
+        <TextInput
+          mode="outlined"
+          dense
+          multiline={multiline}
+          value={typed ?? text}
+          placeholder={props.placeholder}
+          onFocus={enter}
+          onBlur={leave}
+          onChangeText={type}
+          error={fault !== null}
+          aria-label={label}
+          accessibilityLabel={label}
+          testID={props.testID}
+          style={multiline ? style.tall : style.input}
+          outlineStyle={style.outline}
+          contentStyle={contentStyle(right, prose, multiline)}
+          autoComplete="off"
+        />
+      </View>
+      {fault === null ? null : (
+        <HelperText type="error" padding="none" style={style.helper} role="alert">
+          {fault}
+        </HelperText>
+      )}
+    </View>
+  );
+};

@@ -1,0 +1,76 @@
+import { typedMeasure } from '../../core/formats/measure-typed.ts';
+import { typedCount, typedMoney, typedPercent, type Typed } from '../../core/formats/typed.ts';
+import type { LimitMeasure, Measure } from '../../core/model/price.ts';
+import { localDateSchema, localTimeSchema } from '../../core/model/unit.ts';
+import type { Speech } from '../../core/words/figure.ts';
+import type { Read } from './draft-field.tsx';
+
+/** How fields read what is typed, with what to say where it cannot be read. */
+
+/** The mark of decimals where this person is. */
+export const decimalMark: '.' | ',' =
+  new Intl.NumberFormat().formatToParts(1.5).find((part) => part.type === 'decimal')?.value === ',' ? ',' : '.';
+
+const said = (typed: Typed, text: string): Read<number> =>
+  typed.ok ? { ok: true, value: typed.value } : { ok: false, text };
+
+export const readMoney =
+  (speech: Speech) =>
+  (text: string): Read<number> =>
+    said(typedMoney(text, speech.decimals, decimalMark), `Write an amount, as ${speech.decimals > 0 ? '12.50' : '1250'}.`);
+
+const EXAMPLES: Record<Measure | LimitMeasure, { metric: string; imperial: string }> = {
+  weight: { metric: 'a weight, as 3.2 kg', imperial: 'a weight, as 7 lb 4 oz' },
+  subtotal: { metric: 'an amount, as 12.50', imperial: 'an amount, as 12.50' },
+  units: { metric: 'a whole number', imperial: 'a whole number' },
+  volume: { metric: 'a volume, as 12.5 L', imperial: 'a volume, as 700 cu in' },
+  longestSide: { metric: 'a length, as 120 cm', imperial: 'a length, as 48 in' },
+  distance: { metric: 'a whole number of metres', imperial: 'a whole number of metres' },
+};
+
+export const readMeasure =
+  (measure: Measure | LimitMeasure, speech: Speech) =>
+  (text: string): Read<number> =>
+    said(typedMeasure(measure, text, speech, decimalMark), `Write ${EXAMPLES[measure][speech.units]}.`);
+
+export const readPercent = (text: string): Read<number> => said(typedPercent(text, decimalMark), 'Write a percentage, as 4.5.');
+
+export const readCount = (text: string): Read<number> => said(typedCount(text), 'Write a whole number.');
+
+/** A whole number between two others. */
+export const readCountWithin =
+  (least: number, most: number) =>
+  (text: string): Read<number> => {
+    const typed = typedCount(text);
+    const within = typed.ok && typed.value >= least && typed.value <= most;
+    return within ? typed : { ok: false, text: `Write a whole number from ${least} to ${most}.` };
+  };
+
+/** A field that may be left empty. */
+export const optional =
+  <T>(read: (text: string) => Read<T>) =>
+  (text: string): Read<T | undefined> =>
+    text.trim() === '' ? { ok: true, value: undefined } : read(text);
+
+/** A name people read: not empty, not longer than 120 characters. */
+export const readName = (text: string): Read<string> => {
+  const name = text.trim();
+  if (name === '') return { ok: false, text: 'A name is needed.' };
+  return name.length <= 120 ? { ok: true, value: name } : { ok: false, text: 'A name has at most 120 characters.' };
+};
+
+/** Words of at most so many characters; they may be empty. */
+export const readWords =
+  (most: number) =>
+  (text: string): Read<string> =>
+    text.length <= most ? { ok: true, value: text } : { ok: false, text: `At most ${most} characters.` };
+
+export const readDate = (text: string): Read<string> =>
+  localDateSchema.safeParse(text.trim()).success
+    ? { ok: true, value: text.trim() }
+    : { ok: false, text: 'Write a date, as 2026-11-24.' };
+
+export const readTime = (text: string): Read<string> =>
+  localTimeSchema.safeParse(text.trim()).success && text.trim() !== '24:00'
+    ? { ok: true, value: text.trim() }
+    : { ok: false, text: 'Write a time, as 10:15.' };

@@ -1,0 +1,132 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import type { Curve } from '../../core/price/curve.ts';
+import { measureFigure, moneyFigure, type Speech } from '../../core/words/figure.ts';
+import { useInks } from '../theme/theme.ts';
+import { SANS, SERIF_ITALIC } from '../theme/tokens.ts';
+import { curveFrame, curvePath, fallPath, type CurveFrame } from './curve-frame.ts';
+
+interface Props {
+  curve: Curve;
+  speech: Speech;
+  /** Where the trial stands on the measure, and what it is called. */
+  mark: { at: number; text: string } | null;
+  title: string;
+}
+
+const HEIGHT = 200;
+
+/** In words, what the picture shows, for those who do not see it. */
+const spoken = ({ curve, speech, title }: Props): string => {
+  const dots = curve.dots.map(
+    ({ at, amount }) => `from ${measureFigure(curve.basis, at, speech)} ${moneyFigure(amount, speech.decimals)}`,
+  );
+  const falls = curve.falls.map(
+    ({ at, by }) => `falls by ${moneyFigure(by, speech.decimals)} at ${measureFigure(curve.basis, at, speech)}`,
+  );
+  return [title, ...dots, ...falls].join('; ');
+};
+
+const Axes = ({ frame, curve, speech }: { frame: CurveFrame; curve: Curve; speech: Speech }) => {
+  const inks = useInks();
+  const label = { fontFamily: SANS, fontSize: 12, fill: inks.quiet } as const;
+  return (
+    <G>
+      {frame.amounts.map(({ value, y }) => (
+        <G key={value}>
+          <Line x1={frame.left} x2={frame.right} y1={y} y2={y} stroke={inks.hairline} strokeDasharray="1 4" />
+          <SvgText {...label} x={frame.left - 8} y={y + 4} textAnchor="end">
+            {moneyFigure(value, speech.decimals).replace(/\.00$/, '')}
+          </SvgText>
+        </G>
+      ))}
+      <Line x1={frame.left} x2={frame.left} y1={frame.top} y2={frame.bottom} stroke={inks.ink} />
+      <Line x1={frame.left} x2={frame.right} y1={frame.bottom} y2={frame.bottom} stroke={inks.ink} />
+      {frame.values.map(({ value, x }) => (
+        <SvgText {...label} key={value} x={x} y={frame.bottom + 18} textAnchor="middle">
+          {measureFigure(curve.basis, value, speech)}
+        </SvgText>
+      ))}
+    </G>
+  );
+};
+
+const Falls = ({ frame, curve, speech }: { frame: CurveFrame; curve: Curve; speech: Speech }) => {
+  const inks = useInks();
+  return (
+    <G>
+      {curve.falls.map((fall) => {
+        const x = frame.x(fall.at);
+        const onRight = x < (frame.left + frame.right) / 2;
+        const words = `falls by ${moneyFigure(fall.by, speech.decimals)} at ${measureFigure(curve.basis, fall.at, speech)}`;
+        return (
+          <G key={fall.at}>
+            <Path d={fallPath(frame, curve, fall.step)} stroke={inks.rubric} strokeWidth={2} fill="none" />
+            <Circle cx={x} cy={frame.y(curve.dots[fall.step]?.amount ?? 0)} r={4} fill={inks.rubric} />
+            <SvgText
+              x={onRight ? x + 6 : x - 6}
+              y={Math.min(frame.y(curve.dots[fall.step]?.amount ?? 0) + 20, frame.bottom - 6)}
+              textAnchor={onRight ? 'start' : 'end'}
+              fontFamily={SERIF_ITALIC}
+              fontSize={14}
+              fill={inks.rubric}
+            >
+              {words}
+            </SvgText>
+          </G>
+        );
+      })}
+    </G>
+  );
+};
+
+const Mark = ({ frame, mark }: { frame: CurveFrame; mark: Props['mark'] }) => {
+  const inks = useInks();
+  if (!mark) return null;
+  const x = frame.x(mark.at);
+  const onRight = x < (frame.left + frame.right) / 2;
+  return (
+    <G>
+      <Line x1={x} x2={x} y1={frame.top} y2={frame.bottom} stroke={inks.ink} strokeDasharray="2 3" />
+      <SvgText
+        x={onRight ? x + 6 : x - 6}
+        y={frame.top + 8}
+        textAnchor={onRight ? 'start' : 'end'}
+        fontFamily={SANS}
+        fontSize={12}
+        fill={inks.ink}
+      >
+        {mark.text}
+      </SvgText>
+    </G>
+  );
+};
+
+/** The charge against its measure: a stepped line with a dot at each step, and where the trial stands. */
+export const StepCurve = (props: Props) => {
+  const { curve, speech, mark } = props;
+  const inks = useInks();
+  const [width, setWidth] = useState(0);
+  const frame = curveFrame(curve, width, HEIGHT);
+  return (
+    <View
+      role="img"
+      aria-label={spoken(props)}
+      style={{ height: HEIGHT, alignSelf: 'stretch' }}
+      onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
+    >
+      {width > 0 ? (
+        <Svg width={width} height={HEIGHT} aria-hidden>
+          <Axes frame={frame} curve={curve} speech={speech} />
+          <Path d={curvePath(frame, curve)} stroke={inks.ink} strokeWidth={2} fill="none" />
+          {curve.dots.map(({ at, amount }) => (
+            <Circle key={at} cx={frame.x(at)} cy={frame.y(amount)} r={3.5} fill={inks.ink} />
+          ))}
+          <Falls frame={frame} curve={curve} speech={speech} />
+          <Mark frame={frame} mark={mark} />
+        </Svg>
+      ) : null}
+    </View>
+  );
+};

@@ -1,0 +1,52 @@
+import { useEffect, useState } from 'react';
+
+export interface NamedPlace {
+  code: string;
+  name: string;
+}
+
+/** The countries and subdivisions of ISO 3166, loaded when first asked for. */
+export interface WorldPlaces {
+  countries: NamedPlace[];
+  subdivisions: Map<string, NamedPlace[]>;
+}
+
+const byName = (a: NamedPlace, b: NamedPlace): number => a.name.localeCompare(b.name, 'en');
+const countryNames = new Intl.DisplayNames(['en'], { type: 'region' });
+
+/** A country's name in English, or its code where it has none. */
+export const countryName = (code: string): string => countryNames.of(code) ?? code;
+
+let loading: Promise<WorldPlaces> | null = null;
+
+const load = async (): Promise<WorldPlaces> => {
+  const { iso31661, iso31662 } = await import('iso-3166');
+  const subdivisions = new Map<string, NamedPlace[]>();
+  for (const { code, name, parent } of iso31662) {
+    const country = code.slice(0, 2);
+    if (parent !== country) continue;
+    subdivisions.set(country, [...(subdivisions.get(country) ?? []), { code, name }]);
+  }
+  for (const list of subdivisions.values()) list.sort(byName);
+  const countries = iso31661
+    .filter(({ state }) => state === 'assigned')
+    .map(({ alpha2 }) => ({ code: alpha2, name: countryName(alpha2) }))
+    .sort(byName);
+  return { countries, subdivisions };
+};
+
+/** The places of the world, null until they are loaded. */
+export const useWorldPlaces = (): WorldPlaces | null => {
+  const [places, setPlaces] = useState<WorldPlaces | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    loading ??= load();
+    void loading.then((loaded) => {
+      if (wanted) setPlaces(loaded);
+    });
+    return () => {
+      wanted = false;
+    };
+  }, []);
+  return places;
+};

@@ -1,0 +1,96 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Controller, useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { Button, HelperText, Text, TextInput } from 'react-native-paper';
+import { z } from 'zod';
+import { nameSchema } from '../../../core/model/unit.ts';
+import { edit } from '../../state/draft.ts';
+import { useAppDispatch } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS, type Inks } from '../../theme/tokens.ts';
+import { readRegions } from './zone-panel.tsx';
+
+const styles = (inks: Inks) => ({
+  form: { gap: 10, paddingVertical: 12, maxWidth: 480 },
+  note: note(inks),
+  input: { backgroundColor: inks.raised },
+});
+
+interface Values {
+  name: string;
+  places: string;
+}
+
+const placesFault = (places: string): string | null => {
+  const read = readRegions(places);
+  return read.ok ? null : read.text;
+};
+
+const schema = z
+  .object({ name: z.string(), places: z.string() })
+  .refine(({ name }) => nameSchema.safeParse(name).success, { path: ['name'], error: 'A name is needed, of at most 120 characters.' })
+  .superRefine(({ places }, context) => {
+    const fault = placesFault(places);
+    if (fault !== null) context.addIssue({ code: 'custom', path: ['places'], message: fault });
+  });
+
+interface FieldsProps {
+  what: 'zone' | 'service';
+  onDone: () => void;
+}
+
+/** A new zone with its places, or a new service, by name. */
+export const AddForm = ({ what, onDone }: FieldsProps) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { control, handleSubmit } = useForm<Values>({ resolver: zodResolver(schema), defaultValues: { name: '', places: '' } });
+  const submit = handleSubmit(({ name, places }) => {
+    const regions = readRegions(places);
+    if (what === 'service') dispatch(edit('addService', { name: name.trim() }, `New service ${name.trim()}`));
+    else if (regions.ok) dispatch(edit('addZone', { name: name.trim(), includes: regions.value }, `New zone ${name.trim()}`));
+    onDone();
+  });
+  const field = (name: keyof Values, label: string, placeholder: string) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field: { value, onChange, onBlur }, fieldState: { error } }) => (
+        <View>
+          <Text style={style.note}>{label}</Text>
+          <TextInput
+            mode="outlined"
+            dense
+            autoFocus={name === 'name'}
+            multiline={name === 'places'}
+            value={value}
+            onChangeText={onChange}
+            onBlur={onBlur}
+            onSubmitEditing={() => void submit()}
+            placeholder={placeholder}
+            error={error !== undefined}
+            aria-label={label}
+            accessibilityLabel={label}
+            style={style.input}
+            contentStyle={{ fontFamily: SANS, fontSize: 15 }}
+          />
+          {error ? <HelperText type="error" padding="none">{error.message}</HelperText> : null}
+        </View>
+      )}
+    />
+  );
+  return (
+    <View style={style.form} role="group" aria-label={`New ${what}`}>
+      {field('name', `Name of the new ${what}`, what === 'zone' ? 'Islands' : 'Courier')}
+      {what === 'zone' ? field('places', 'Its places: CA, CA-NS, or CA: B3H*, B3J*', 'may be left for later') : null}
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Button mode="outlined" onPress={() => void submit()} style={{ borderRadius: 2 }}>
+          {`Add the ${what}`}
+        </Button>
+        <Button mode="text" onPress={onDone}>
+          Leave it
+        </Button>
+      </View>
+    </View>
+  );
+};

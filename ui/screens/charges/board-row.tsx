@@ -1,0 +1,112 @@
+import { memo } from 'react';
+import { View } from 'react-native';
+import { Checkbox, Text } from 'react-native-paper';
+import { regionsPhrase } from '../../../core/place/region-phrase.ts';
+import type { Zone } from '../../../core/model/place.ts';
+import type { Rate, Service } from '../../../core/model/rate.ts';
+import type { Speech } from '../../../core/words/figure.ts';
+import { Press } from '../../parts/press.tsx';
+import { useStyles } from '../../theme/styles.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { boardStyles, ZONE_COLUMN } from './board-styles.ts';
+import { cellWords, type CellWords } from './cell-words.ts';
+
+interface CellProps {
+  words: CellWords;
+  label: string;
+  open: boolean;
+  /** Null while cells are opened rather than selected. */
+  selected: boolean | null;
+  onPress: () => void;
+  flex: boolean;
+}
+
+const styles = (inks: Inks) => boardStyles(inks);
+
+const BoardCell = ({ words, label, open, selected, onPress, flex }: CellProps) => {
+  const style = useStyles(styles);
+  const selectable = words.kind === 'rate' || words.kind === 'off';
+  const isChecking = selected !== null && selectable;
+  return (
+    <View role="cell" style={[style.cell, flex ? style.flexed : style.fixed, open ? style.openCell : null]}>
+      <Press
+        onPress={onPress}
+        disabled={selected !== null && !selectable}
+        role={isChecking ? 'checkbox' : 'button'}
+        aria-checked={isChecking ? selected : undefined}
+        aria-expanded={isChecking ? undefined : open}
+        aria-label={`${label}: ${words.main}${words.note ? `, ${words.note}` : ''}`}
+        style={style.cellPress}
+      >
+        <View style={style.cellInside}>
+          {isChecking ? <Checkbox status={selected ? 'checked' : 'unchecked'} /> : null}
+          <View style={style.words}>
+            <Text style={[style.figure, style[words.kind]]}>{words.main}</Text>
+            {words.note === '' ? null : <Text style={style.note}>{words.note}</Text>}
+          </View>
+        </View>
+      </Press>
+    </View>
+  );
+};
+
+export interface BoardRowProps {
+  zone: Zone;
+  services: readonly Service[];
+  /** The zone's rates by service, in the services' order. */
+  rates: readonly (Rate | undefined)[];
+  speech: Speech;
+  openService: string | undefined;
+  zoneOpen: boolean;
+  flex: boolean;
+  selected: ReadonlySet<string> | null;
+  onCell: (zone: string, service: string, rate: Rate | undefined) => void;
+  onZone: (zone: string) => void;
+}
+
+const placesOf = (zone: Zone): string => {
+  const places = regionsPhrase(zone.includes);
+  if (zone.remainder) return places === '' ? 'what no other zone takes' : `${places}, and what no other takes`;
+  return places === '' ? 'no places yet' : places;
+};
+
+const Row = ({ zone, services, rates, speech, openService, zoneOpen, flex, selected, onCell, onZone }: BoardRowProps) => {
+  const style = useStyles(styles);
+  return (
+    <View role="row" style={style.row}>
+      <View role="rowheader" style={[style.zone, { width: ZONE_COLUMN }, zoneOpen ? style.openCell : null]}>
+        <Press onPress={() => onZone(zone.id)} role="button" aria-expanded={zoneOpen} aria-label={`Zone ${zone.name}`} style={style.cellPress}>
+          <View style={style.zoneInside}>
+            <Text style={[style.name, zone.active ? null : style.off]}>{zone.name}</Text>
+            <Text style={style.note} numberOfLines={2}>
+              {zone.active ? placesOf(zone) : `switched off · ${placesOf(zone)}`}
+            </Text>
+          </View>
+        </Press>
+      </View>
+      {services.map((service, at) => {
+        const rate = rates[at];
+        return (
+          <BoardCell
+            key={service.id}
+            words={cellWords(zone, service.id, rate, speech)}
+            label={`${service.name} to ${zone.name}`}
+            open={openService === service.id}
+            selected={selected && rate ? selected.has(rate.id) : selected && false}
+            onPress={() => onCell(zone.id, service.id, rate)}
+            flex={flex}
+          />
+        );
+      })}
+    </View>
+  );
+};
+
+/** One zone of the board with a cell for each service; drawn again only when something of its own changed. */
+export const BoardRow = memo(Row, (a, b) => {
+  const { rates: ratesA, ...restA } = a;
+  const { rates: ratesB, ...restB } = b;
+  const sameRates = ratesA.length === ratesB.length && ratesA.every((rate, at) => rate === ratesB[at]);
+  const keys = Object.keys(restA) as (keyof typeof restA)[];
+  return sameRates && keys.every((key) => key === 'onCell' || key === 'onZone' || restA[key] === restB[key]);
+});

@@ -1,0 +1,80 @@
+import { Fragment, useState, type ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Rate } from '../../../core/model/rate.ts';
+import { Press } from '../../parts/press.tsx';
+import { selectBook, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { BoardRow } from './board-row.tsx';
+import { boardStyles, LEAST_CELL, ZONE_COLUMN } from './board-styles.ts';
+import type { Opening } from './open-cell.ts';
+
+interface Props {
+  opening: Opening;
+  selected: ReadonlySet<string> | null;
+  onToggle: (ids: string[]) => void;
+  /** What opens under the row it belongs to. */
+  under: ReactNode;
+  underHead: ReactNode;
+}
+
+/** Zones down, services across, a short phrase in each cell. */
+export const Board = ({ opening, selected, onToggle, under, underHead }: Props) => {
+  const style = useStyles(boardStyles);
+  const { zones, services } = useAppSelector(selectBook);
+  const rates = useAppSelector(selectRatesByCell);
+  const speech = useAppSelector(selectSpeech);
+  const [width, setWidth] = useState(0);
+  const needed = ZONE_COLUMN + services.length * LEAST_CELL;
+  const flex = needed <= width;
+  const idsIn = (test: (rate: Rate) => boolean): string[] => [...rates.values()].filter(test).map((rate) => rate.id);
+  const onZone = (zone: string): void => (selected ? onToggle(idsIn((rate) => rate.zoneId === zone)) : opening.openZone(zone));
+  const onService = (id: string): void => (selected ? onToggle(idsIn((rate) => rate.serviceId === id)) : opening.openService(id));
+  const onCell = (zone: string, service: string, rate: Rate | undefined): void =>
+    selected ? onToggle(rate ? [rate.id] : []) : opening.openCell(zone, service);
+  return (
+    <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+      <ScrollView horizontal scrollEnabled={!flex} contentContainerStyle={{ minWidth: '100%' }}>
+        <View role="table" aria-label="Board of rates" style={{ width: flex ? width : needed }}>
+          <View role="row" style={style.head}>
+            <View role="columnheader" style={[style.corner, { width: ZONE_COLUMN }]}>
+              <Text style={[style.headName, { paddingLeft: 0 }]}>Zone</Text>
+            </View>
+            {services.map((service) => {
+              const isOpen = opening.panel === 'service' && opening.service === service.id;
+              return (
+                <View role="columnheader" key={service.id} style={flex ? style.flexed : style.fixed}>
+                  <Press role="button" aria-expanded={isOpen} aria-label={`Service ${service.name}`} onPress={() => onService(service.id)}>
+                    <Text style={[style.headName, isOpen ? style.headOpen : null]}>{service.name}</Text>
+                  </Press>
+                </View>
+              );
+            })}
+          </View>
+          {underHead}
+          {zones.map((zone) => {
+            const isOpen = opening.zone === zone.id;
+            return (
+              <Fragment key={zone.id}>
+                <BoardRow
+                  zone={zone}
+                  services={services}
+                  rates={services.map((service) => rates.get(`${service.id}/${zone.id}`))}
+                  speech={speech}
+                  openService={isOpen && !opening.panel ? opening.service : undefined}
+                  zoneOpen={isOpen && opening.panel === 'zone'}
+                  flex={flex}
+                  selected={selected}
+                  onCell={onCell}
+                  onZone={onZone}
+                />
+                {isOpen ? under : null}
+              </Fragment>
+            );
+          })}
+        </View>
+      </ScrollView>
+    </View>
+  );
+};

@@ -1,0 +1,55 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Zone } from '../../../core/model/place.ts';
+import type { Service } from '../../../core/model/rate.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit } from '../../state/draft.ts';
+import { selectRatesByCell } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { aside } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { RateEditor } from './rate-editor.tsx';
+
+interface Props {
+  zone: Zone;
+  service: Service;
+}
+
+const styles = (inks: Inks) => ({
+  fault: { ...aside, color: inks.rubric },
+  quiet: { ...aside, color: inks.quiet },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+/** A cell without a rate: whether that is meant, and what can be done. */
+const EmptyCell = ({ zone, service }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const cell = { serviceId: service.id, zoneId: zone.id };
+  const label = `${service.name} to ${zone.name}`;
+  const isLeftOut = zone.without?.includes(service.id) === true;
+  return (
+    <View style={{ gap: 8 }}>
+      <Text style={isLeftOut ? style.quiet : style.fault}>
+        {isLeftOut
+          ? `${service.name} is deliberately not offered in ${zone.name}.`
+          : `${service.name} has no rate here: customers in ${zone.name} cannot choose it, and nobody has said that this is meant.`}
+      </Text>
+      <View style={style.actions}>
+        <TextAction main label="Add a rate" onPress={() => dispatch(edit('addRate', { cell }, `${label}: new rate`))} />
+        {isLeftOut ? (
+          <TextAction label="Not meant after all" onPress={() => dispatch(edit('putBack', { cell }, `${label}: no longer left out`))} />
+        ) : (
+          <TextAction label="Not offered here, on purpose" onPress={() => dispatch(edit('leaveOut', { cell }, `${label}: not offered`))} />
+        )}
+      </View>
+    </View>
+  );
+};
+
+/** One service in one zone: its rate, or why there is none. */
+export const CellPanel = ({ zone, service }: Props) => {
+  const rate = useAppSelector(selectRatesByCell).get(`${service.id}/${zone.id}`);
+  return rate ? <RateEditor key={rate.id} rate={rate} zone={zone} service={service} /> : <EmptyCell zone={zone} service={service} />;
+};

@@ -1,0 +1,25 @@
+import type { Zone } from '../../../core/model/place.ts';
+import type { Rate } from '../../../core/model/rate.ts';
+import type { Speech } from '../../../core/words/figure.ts';
+import { ratePhrase } from '../../../core/words/rate-phrase.ts';
+
+/** What a cell of the board says. */
+export interface CellWords {
+  kind: 'rate' | 'off' | 'missing' | 'left-out';
+  main: string;
+  note: string;
+}
+
+const MOST_NOTES = 2;
+
+/** A cell in a few words; a missing rate and a service that is left out on purpose read differently. */
+export const cellWords = (zone: Zone, serviceId: string, rate: Rate | undefined, speech: Speech): CellWords => {
+  if (!rate) {
+    return zone.without?.includes(serviceId)
+      ? { kind: 'left-out', main: 'not offered', note: '' }
+      : { kind: 'missing', main: 'no rate', note: 'cannot be chosen here' };
+  }
+  const { price, notes } = ratePhrase(rate, speech);
+  if (!rate.active) return { kind: 'off', main: price, note: 'switched off' };
+  return { kind: 'rate', main: price, note: notes.slice(0, MOST_NOTES).join(', ') };
+};

@@ -1,0 +1,124 @@
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { TextAction } from '../../parts/text-action.tsx';
+import { useWidth } from '../../parts/use-width.ts';
+import { PageHead } from '../../shell/page-head.tsx';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { PAGE_WIDTH, SPACE } from '../../theme/tokens.ts';
+import { AddForm } from './add-forms.tsx';
+import { Board } from './board.tsx';
+import { CellPanel } from './cell-panel.tsx';
+import { useOpening, type Opening } from './open-cell.ts';
+import { Panel } from './panel.tsx';
+import { PhoneZone } from './phone-zone.tsx';
+import { SelectionBar } from './selection-bar.tsx';
+import { ServicePanel } from './service-panel.tsx';
+import { SmallBoard } from './small-board.tsx';
+import { ZonePanel } from './zone-panel.tsx';
+
+const page = { width: '100%', maxWidth: PAGE_WIDTH + 2 * SPACE.page, padding: SPACE.page, paddingTop: 24, paddingBottom: 120 } as const;
+const phonePage = { padding: 20, paddingTop: 12, paddingBottom: 48 } as const;
+
+/** What the address says is open, with its title; null where nothing is, or what was is gone. */
+const useOpenPanel = (opening: Opening): { title: string; body: React.ReactNode } | null => {
+  const { zones, services } = useAppSelector(selectBook);
+  const zone = zones.find((one) => one.id === opening.zone);
+  const service = services.find((one) => one.id === opening.service);
+  if (opening.panel === 'zone' && zone) {
+    return { title: zone.name, body: <ZonePanel key={zone.id} zone={zone} onGone={opening.close} /> };
+  }
+  if (opening.panel === 'service' && service) {
+    return { title: service.name, body: <ServicePanel key={service.id} service={service} onGone={opening.close} /> };
+  }
+  if (opening.panel || !zone || !service) return null;
+  return { title: `${service.name} to ${zone.name}`, body: <CellPanel zone={zone} service={service} /> };
+};
+
+const AddActions = () => {
+  const [adding, setAdding] = useState<'zone' | 'service' | null>(null);
+  if (adding) return <AddForm key={adding} what={adding} onDone={() => setAdding(null)} />;
+  return (
+    <>
+      <TextAction label="Add a zone" onPress={() => setAdding('zone')} />
+      <TextAction label="Add a service" onPress={() => setAdding('service')} />
+    </>
+  );
+};
+
+const actionsRow = { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 12, marginLeft: -4 } as const;
+
+const PhoneCharges = ({ opening }: { opening: Opening }) => {
+  const { zones, services } = useAppSelector(selectBook);
+  const open = useOpenPanel(opening);
+  const zone = zones.find((one) => one.id === opening.zone) ?? zones[0];
+  if (open) {
+    return (
+      <ScrollView contentContainerStyle={phonePage} key={open.title}>
+        <PageHead title={open.title} back={{ name: 'Charges', onPress: opening.close }} />
+        <Panel title={open.title} onClose={opening.close}>
+          {open.body}
+        </Panel>
+      </ScrollView>
+    );
+  }
+  return (
+    <ScrollView contentContainerStyle={phonePage}>
+      <PageHead title="Charges" />
+      {zone ? <PhoneZone zone={zone} opening={opening} /> : null}
+      <View style={actionsRow}>
+        <AddActions />
+        {services.map((service) => (
+          <TextAction key={service.id} label={service.name} accessibilityLabel={`Service ${service.name}`} onPress={() => opening.openService(service.id)} />
+        ))}
+      </View>
+      <SmallBoard opening={opening} />
+    </ScrollView>
+  );
+};
+
+const WideCharges = ({ opening }: { opening: Opening }) => {
+  const open = useOpenPanel(opening);
+  const [selected, setSelected] = useState<ReadonlySet<string> | null>(null);
+  const toggle = (ids: string[]): void => {
+    const next = new Set(selected);
+    const isAll = ids.every((id) => next.has(id));
+    for (const id of ids) {
+      if (isAll) next.delete(id);
+      else next.add(id);
+    }
+    setSelected(next);
+  };
+  const panel = open ? (
+    <Panel title={open.title} onClose={opening.close}>
+      {open.body}
+    </Panel>
+  ) : null;
+  const isService = opening.panel === 'service';
+  return (
+    <ScrollView contentContainerStyle={page}>
+      <PageHead title="Charges" />
+      <Board opening={opening} selected={selected} onToggle={toggle} under={isService ? null : panel} underHead={isService ? panel : null} />
+      {selected ? (
+        <SelectionBar ids={[...selected]} onDone={() => setSelected(null)} />
+      ) : (
+        <View style={actionsRow}>
+          <AddActions />
+          <TextAction
+            label="Select rates"
+            onPress={() => {
+              opening.close();
+              setSelected(new Set());
+            }}
+          />
+        </View>
+      )}
+    </ScrollView>
+  );
+};
+
+/** What it costs: the board of zones and services, and under a cell its price and its curve. */
+export const ChargesScreen = () => {
+  const opening = useOpening();
+  return useWidth() === 'phone' ? <PhoneCharges opening={opening} /> : <WideCharges opening={opening} />;
+};

@@ -1,0 +1,37 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { IconButton, Text } from 'react-native-paper';
+import { useWidth } from '../../parts/use-width.ts';
+import { useStyles } from '../../theme/styles.ts';
+import type { Inks } from '../../theme/tokens.ts';
+
+interface Props {
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+}
+
+const styles = (inks: Inks) => ({
+  panel: { borderWidth: 1, borderColor: inks.hairline, borderTopWidth: 3, borderTopColor: inks.ink, backgroundColor: inks.raised, padding: 20, paddingTop: 12, marginBottom: 16, gap: 12 },
+  bare: { gap: 12, paddingTop: 12 },
+  head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' } as const,
+  close: { margin: 0, marginRight: -8 },
+});
+
+/** What is opened from the board: under its row when there is room, the whole page on a phone. */
+export const Panel = ({ title, onClose, children }: Props) => {
+  const style = useStyles(styles);
+  const isPhone = useWidth() === 'phone';
+  if (isPhone) return <View style={style.bare}>{children}</View>;
+  return (
+    <View style={style.panel} role="region" aria-label={title}>
+      <View style={style.head}>
+        <Text variant="titleMedium" role="heading" aria-level={2}>
+          {title}
+        </Text>
+        <IconButton icon="close" size={20} style={style.close} accessibilityLabel={`Close ${title}`} onPress={onClose} />
+      </View>
+      {children}
+    </View>
+  );
+};

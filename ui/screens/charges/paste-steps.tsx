@@ -1,0 +1,77 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button, SegmentedButtons, Text, TextInput } from 'react-native-paper';
+import { pastedSteps, type RangeNaming } from '../../../core/formats/pasted-steps.ts';
+import type { TiersPrice } from '../../../core/model/price.ts';
+import { countFigure, measureFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { decimalMark } from '../../parts/readers.ts';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { aside, note, smallFigure } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+
+interface Props {
+  price: TiersPrice;
+  onDone: (price: TiersPrice) => void;
+}
+
+const styles = (inks: Inks) => ({
+  all: { gap: 10, paddingVertical: 8 },
+  input: { backgroundColor: inks.raised, minHeight: 96 },
+  note: note(inks),
+  figure: { ...smallFigure, color: inks.ink },
+  doubt: { ...aside, color: inks.doubt },
+});
+
+const guess = (text: string): RangeNaming => (/up to|incl|max|≤|bis/i.test(text) ? 'up-to' : 'from');
+
+/** Rows from a spreadsheet or a leaflet into steps: what was read is shown before it takes the place of the steps. */
+export const PasteSteps = ({ price, onDone }: Props) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const [text, setText] = useState('');
+  const [chosen, setChosen] = useState<RangeNaming | null>(null);
+  const naming = chosen ?? guess(text);
+  const { steps, until, unread } = pastedSteps(text, price.basis, naming, speech, decimalMark);
+  const take = (): void => {
+    const { until: _, ...rest } = price;
+    onDone({ ...rest, steps, ...(until === undefined ? {} : { until }) });
+  };
+  const words = steps.map(({ from, amount }) => `${measureFigure(price.basis, from, speech)}: ${moneyFigure(amount, speech.decimals)}`);
+  return (
+    <View style={style.all}>
+      <TextInput
+        mode="outlined"
+        multiline
+        value={text}
+        onChangeText={setText}
+        aria-label="Rows to paste"
+        accessibilityLabel="Rows to paste"
+        placeholder={'A value and a charge on each line:\n2 kg\t8.50\n5 kg\t11.00'}
+        style={style.input}
+      />
+      <Text style={style.note}>A row’s value says</Text>
+      <SegmentedButtons
+        density="small"
+        value={naming}
+        onValueChange={(value) => setChosen(value as RangeNaming)}
+        buttons={[
+          { value: 'from', label: 'where it begins' },
+          { value: 'up-to', label: 'up to and including' },
+        ]}
+      />
+      {steps.length > 0 ? (
+        <Text style={style.figure}>
+          {`From ${words.join('; ')}${until === undefined ? '' : `; ends before ${measureFigure(price.basis, until, speech)}`}`}
+        </Text>
+      ) : null}
+      {unread.map(({ line, text: row }) => (
+        <Text key={line} style={style.doubt}>{`Line ${line} was not understood: ${row}`}</Text>
+      ))}
+      <Button mode="outlined" disabled={steps.length === 0} onPress={take} style={{ alignSelf: 'flex-start', borderRadius: 2 }}>
+        {steps.length === 0 ? 'Nothing to take yet' : `Put ${countFigure(steps.length, 'step')} in place of the ${price.steps.length}`}
+      </Button>
+    </View>
+  );
+};

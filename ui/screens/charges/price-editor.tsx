@@ -1,0 +1,69 @@
+import { View } from 'react-native';
+import { SegmentedButtons } from 'react-native-paper';
+import type { Measure, Price, TiersPrice } from '../../../core/model/price.ts';
+import { rebased } from '../../../core/price/rebase.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { readMoney } from '../../parts/readers.ts';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { StepsTable } from './steps-table.tsx';
+
+interface Props {
+  price: Price;
+  onChange: (price: Price, visit: string | null) => void;
+}
+
+const KINDS = [
+  { value: 'flat', label: 'Flat' },
+  { value: 'tiers', label: 'Steps' },
+];
+const BASES: { value: Measure; label: string }[] = [
+  { value: 'weight', label: 'Weight' },
+  { value: 'subtotal', label: 'Subtotal' },
+  { value: 'units', label: 'Units' },
+  { value: 'volume', label: 'Volume' },
+];
+
+const asFlat = (price: TiersPrice): Price => ({ kind: 'flat', amount: price.steps[0]?.amount ?? 0, per: 'order' });
+const asTiers = (amount: number): TiersPrice => ({
+  kind: 'tiers',
+  basis: 'weight',
+  per: 'order',
+  steps: [{ from: 0, amount }],
+});
+
+/** A price: one amount, or steps by what the basket measures. */
+export const PriceEditor = ({ price, onChange }: Props) => {
+  const speech = useAppSelector(selectSpeech);
+  if (price.kind !== 'flat' && price.kind !== 'tiers') return null;
+  const choose = (kind: string): void => {
+    if (kind === 'flat' && price.kind === 'tiers') onChange(asFlat(price), null);
+    if (kind === 'tiers' && price.kind === 'flat') onChange(asTiers(price.amount), null);
+  };
+  return (
+    <View style={{ gap: 10 }}>
+      <SegmentedButtons density="small" value={price.kind} onValueChange={choose} buttons={KINDS} />
+      {price.kind === 'flat' ? (
+        <DraftField
+          label="Charge for the order"
+          right
+          style={{ width: 180 }}
+          text={moneyFigure(price.amount, speech.decimals)}
+          read={readMoney(speech)}
+          onChange={(amount, visit) => onChange({ ...price, amount }, visit)}
+        />
+      ) : (
+        <>
+          <SegmentedButtons
+            density="small"
+            value={price.basis}
+            onValueChange={(basis) => onChange(rebased(price, basis as Measure), null)}
+            buttons={BASES}
+          />
+          <StepsTable price={price} onChange={onChange} />
+        </>
+      )}
+    </View>
+  );
+};

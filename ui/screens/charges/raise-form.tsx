@@ -1,0 +1,129 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Controller, useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { Button, HelperText, SegmentedButtons, Text, TextInput } from 'react-native-paper';
+import { z } from 'zod';
+import { typedMoney, typedPercent } from '../../../core/formats/typed.ts';
+import type { Raise } from '../../../core/price/raise.ts';
+import { countFigure, moneyFigure, type Speech } from '../../../core/words/figure.ts';
+import { decimalMark } from '../../parts/readers.ts';
+import { edit, visitBegan } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { figure, note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+
+interface Props {
+  ids: readonly string[];
+  onDone: () => void;
+}
+
+const styles = (inks: Inks) => ({
+  all: { gap: 10 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  input: { backgroundColor: inks.raised, height: 36, width: 120 },
+  note: note(inks),
+});
+
+interface Values {
+  kind: 'percent' | 'amount';
+  by: string;
+  to: string;
+  mode: 'nearest' | 'up';
+}
+
+const signed = (text: string): { sign: 1 | -1; bare: string } => {
+  const trimmed = text.trim().replace('−', '-');
+  return trimmed.startsWith('-') ? { sign: -1, bare: trimmed.slice(1) } : { sign: 1, bare: trimmed.replace(/^\+/, '') };
+};
+
+/** The raise that the form's texts say, or null. */
+const raiseOf = ({ kind, by, to, mode }: Values, speech: Speech): Raise | null => {
+  const { sign, bare } = signed(by);
+  const typed = kind === 'percent' ? typedPercent(bare, decimalMark) : typedMoney(bare, speech.decimals, decimalMark);
+  const step = to.trim() === '' ? null : typedMoney(to, speech.decimals, decimalMark);
+  if (!typed.ok || typed.value === 0 || (step && (!step.ok || step.value === 0))) return null;
+  const value = sign * typed.value;
+  return {
+    by: kind === 'percent' ? { kind, points: value } : { kind, amount: value },
+    rounding: step?.ok ? { to: step.value, mode } : null,
+  };
+};
+
+const schemaOf = (speech: Speech) =>
+  z
+    .object({ kind: z.enum(['percent', 'amount']), by: z.string(), to: z.string(), mode: z.enum(['nearest', 'up']) })
+    .refine((values) => raiseOf({ ...values, to: '' }, speech) !== null, { path: ['by'], error: 'Write by how much, as 5 or -2.5.' })
+    .refine((values) => raiseOf({ ...values, by: '1' }, speech) !== null, { path: ['to'], error: 'Write what to round to, as 0.05.' });
+
+/** Raises or lowers the prices of many rates at once, with a rounding. */
+export const RaiseForm = ({ ids, onDone }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const speech = useAppSelector(selectSpeech);
+  const { control, handleSubmit, watch } = useForm<Values>({
+    resolver: zodResolver(schemaOf(speech)),
+    defaultValues: { kind: 'percent', by: '', to: moneyFigure(speech.decimals > 0 ? 5 : 1, speech.decimals), mode: 'nearest' },
+  });
+  const rates = countFigure(ids.length, 'rate');
+  const submit = handleSubmit((values) => {
+    const raise = raiseOf(values, speech);
+    if (!raise) return;
+    dispatch(visitBegan());
+    dispatch(edit('raiseRates', { ids: [...ids], raise }, `${rates} changed by ${values.by}${values.kind === 'percent' ? ' %' : ''}`));
+    dispatch(told({ text: `${rates} changed by ${values.by.trim()}${values.kind === 'percent' ? ' %' : ''}.`, undo: true }));
+    onDone();
+  });
+  const field = (name: 'by' | 'to', label: string) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field: { value, onChange, onBlur }, fieldState: { error } }) => (
+        <View>
+          <Text style={style.note}>{label}</Text>
+          <TextInput
+            mode="outlined"
+            dense
+            value={value}
+            onChangeText={onChange}
+            onBlur={onBlur}
+            onSubmitEditing={() => void submit()}
+            error={error !== undefined}
+            aria-label={label}
+            accessibilityLabel={label}
+            style={style.input}
+            contentStyle={{ ...figure, lineHeight: 22, paddingHorizontal: 8, textAlign: 'right' }}
+          />
+          {error ? <HelperText type="error" padding="none">{error.message}</HelperText> : null}
+        </View>
+      )}
+    />
+  );
+  const choice = (name: 'kind' | 'mode', buttons: { value: string; label: string }[]) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field: { value, onChange } }) => (
+        <SegmentedButtons density="small" value={value} onValueChange={onChange} buttons={buttons} style={{ minWidth: 210 }} />
+      )}
+    />
+  );
+  return (
+    <View style={style.all} role="group" aria-label="Raise or lower">
+      <View style={style.row}>
+        {field('by', watch('kind') === 'percent' ? 'By how many %' : 'By how much')}
+        {choice('kind', [{ value: 'percent', label: 'per cent' }, { value: 'amount', label: 'an amount' }])}
+      </View>
+      <View style={style.row}>
+        {field('to', 'Rounded to')}
+        {choice('mode', [{ value: 'nearest', label: 'nearest' }, { value: 'up', label: 'upwards' }])}
+      </View>
+      <Text style={style.note}>A minus lowers. A price of 0 stays 0, and no other becomes 0.</Text>
+      <Button mode="outlined" disabled={ids.length === 0} onPress={() => void submit()} style={{ alignSelf: 'flex-start', borderRadius: 2 }}>
+        {`Change ${rates}`}
+      </Button>
+    </View>
+  );
+};

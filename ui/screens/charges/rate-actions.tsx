@@ -1,0 +1,100 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button, Checkbox, Text } from 'react-native-paper';
+import type { Zone } from '../../../core/model/place.ts';
+import type { Rate, Service } from '../../../core/model/rate.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit, visitBegan } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectBook, selectRatesByCell } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { RaiseForm } from './raise-form.tsx';
+
+interface Props {
+  rate: Rate;
+  zone: Zone;
+  service: Service;
+}
+
+const styles = (inks: Inks) => ({
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+  rule: { borderTopWidth: 1, borderTopColor: inks.hairline, paddingTop: 4, gap: 8 },
+  note: note(inks),
+});
+
+/** The whole rate into other zones of the same service, over what is there. */
+const CopyForm = ({ rate, zone, service, onDone }: Props & { onDone: () => void }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { zones } = useAppSelector(selectBook);
+  const rates = useAppSelector(selectRatesByCell);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const toggle = (id: string): void => {
+    const next = new Set(chosen);
+    if (!next.delete(id)) next.add(id);
+    setChosen(next);
+  };
+  const copy = (): void => {
+    const cells = [...chosen].map((zoneId) => ({ serviceId: service.id, zoneId }));
+    dispatch(visitBegan());
+    dispatch(edit('copyRate', { id: rate.id, cells }, `${service.name} to ${zone.name}: copied to ${countFigure(cells.length, 'zone')}`));
+    dispatch(told({ text: `Copied to ${countFigure(cells.length, 'zone')}.`, undo: true }));
+    onDone();
+  };
+  return (
+    <View role="group" aria-label="Copy to other zones">
+      {zones
+        .filter((one) => one.id !== zone.id)
+        .map((one) => (
+          <Checkbox.Item
+            key={one.id}
+            label={`${one.name}${rates.has(`${service.id}/${one.id}`) ? ', over the rate there' : ''}`}
+            status={chosen.has(one.id) ? 'checked' : 'unchecked'}
+            onPress={() => toggle(one.id)}
+            position="leading"
+            labelStyle={{ textAlign: 'left' }}
+            style={{ paddingHorizontal: 0, paddingVertical: 0 }}
+          />
+        ))}
+      <Button mode="outlined" disabled={chosen.size === 0} onPress={copy} style={{ alignSelf: 'flex-start', borderRadius: 2 }}>
+        {`Copy to ${countFigure(chosen.size, 'zone')}`}
+      </Button>
+    </View>
+  );
+};
+
+/** What can be done with a rate as a whole. */
+export const RateActions = ({ rate, zone, service }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const [doing, setDoing] = useState<'raise' | 'copy' | null>(null);
+  const cell = { serviceId: service.id, zoneId: zone.id };
+  const label = `${service.name} to ${zone.name}`;
+  const toggle = (what: 'raise' | 'copy') => () => setDoing(doing === what ? null : what);
+  const leave = (name: 'removeRate' | 'leaveOut', text: string): void => {
+    dispatch(edit(name, { cell }, `${label}: ${text}`));
+    dispatch(told({ text: `${label}: ${text}.`, undo: true }));
+  };
+  return (
+    <View style={style.rule}>
+      <View style={style.actions}>
+        {rate.active ? (
+          <TextAction
+            label="Switch off"
+            onPress={() => dispatch(edit('setRate', { id: rate.id, changes: { active: false } }, `${label}: switched off`))}
+          />
+        ) : null}
+        <TextAction label="Raise or lower" onPress={toggle('raise')} />
+        <TextAction label="Copy to other zones" onPress={toggle('copy')} />
+        <TextAction label="Not offered here, on purpose" onPress={() => leave('leaveOut', 'not offered, on purpose')} />
+        <TextAction label="Remove the rate" onPress={() => leave('removeRate', 'rate removed')} />
+      </View>
+      {doing === 'raise' ? <RaiseForm ids={[rate.id]} onDone={() => setDoing(null)} /> : null}
+      {doing === 'copy' ? <CopyForm rate={rate} zone={zone} service={service} onDone={() => setDoing(null)} /> : null}
+    </View>
+  );
+};

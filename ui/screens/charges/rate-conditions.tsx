@@ -1,0 +1,224 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { Checkbox, SegmentedButtons, Text } from 'react-native-paper';
+import type { Handling, LimitMeasure, Limits } from '../../../core/model/price.ts';
+import type { Rate } from '../../../core/model/rate.ts';
+import { measureFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { optional, readCountWithin, readMeasure, readMoney, readPercent, readWords } from '../../parts/readers.ts';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { isEmpty, withEnd, withField } from './optional-parts.ts';
+
+interface Props {
+  rate: Rate;
+  onChange: (changes: Partial<Rate>, what: string, visit?: string | null) => void;
+}
+
+const styles = (inks: Inks) => ({
+  all: { borderTopWidth: 1, borderTopColor: inks.hairline, paddingTop: 12, gap: 16 },
+  group: { gap: 6 },
+  fields: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } as const,
+  field: { width: 148 },
+  name: { ...note(inks), color: inks.ink },
+  check: { flexDirection: 'row', alignItems: 'center' } as const,
+  checkWords: { flexShrink: 1 },
+});
+
+const Group = ({ name, children }: { name: string; children: ReactNode }) => {
+  const style = useStyles(styles);
+  return (
+    <View style={style.group} role="group" aria-label={name}>
+      <Text style={style.name}>{name}</Text>
+      <View style={style.fields}>{children}</View>
+    </View>
+  );
+};
+
+const LIMITS: readonly [LimitMeasure, string, ('min' | 'max')[]][] = [
+  ['weight', 'Weight', ['min', 'max']],
+  ['subtotal', 'Subtotal', ['min', 'max']],
+  ['units', 'Units', ['min', 'max']],
+  ['volume', 'Volume', ['min', 'max']],
+  ['longestSide', 'Longest side', ['max']],
+];
+
+const LimitFields = ({ rate, onChange }: Props) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const set = (measure: LimitMeasure, end: 'min' | 'max', value: number | undefined, visit: string): void => {
+    const limits: Limits = withField(rate.limits ?? {}, measure, withEnd(rate.limits?.[measure], end, value));
+    onChange({ limits: isEmpty(limits) ? undefined : limits }, 'limits', visit);
+  };
+  return (
+    <Group name="Only for baskets of">
+      {LIMITS.flatMap(([measure, name, ends]) =>
+        ends.map((end) => {
+          const limit: { min?: number; max?: number } = rate.limits?.[measure] ?? {};
+          const value = limit[end];
+          return (
+            <DraftField
+              key={`${measure}-${end}`}
+              style={style.field}
+              label={`${name}, ${end === 'min' ? 'at least' : 'at most'}`}
+              placeholder="any"
+              text={value === undefined ? '' : measureFigure(measure, value, speech)}
+              read={optional<number>(readMeasure(measure, speech))}
+              onChange={(next, visit) => set(measure, end, next, visit)}
+            />
+          );
+        }),
+      )}
+    </Group>
+  );
+};
+
+const HandlingFields = ({ rate, onChange }: Props) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const { handling } = rate;
+  const set = (changes: Partial<Handling>, visit: string | null): void => {
+    const next: Handling = { per: 'order', ...handling, ...changes };
+    const nothing = next.amount === undefined && next.points === undefined;
+    onChange({ handling: nothing ? undefined : next }, 'handling', visit);
+  };
+  return (
+    <Group name="Handling, on top of the price">
+      <DraftField
+        right
+        style={style.field}
+        label="Handling amount"
+        placeholder="none"
+        text={handling?.amount === undefined ? '' : moneyFigure(handling.amount, speech.decimals)}
+        read={optional<number>(readMoney(speech))}
+        onChange={(amount, visit) => set({ amount }, visit)}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="% of the charge so far"
+        placeholder="none"
+        text={handling?.points === undefined ? '' : String(handling.points / 100)}
+        read={optional<number>(readPercent)}
+        onChange={(points, visit) => set({ points }, visit)}
+      />
+      {handling?.amount === undefined ? null : (
+        <SegmentedButtons
+          density="small"
+          style={{ alignSelf: 'flex-end', minWidth: 260 }}
+          value={handling.per}
+          onValueChange={(per) => set({ per: per as Handling['per'] }, null)}
+          buttons={[
+            { value: 'order', label: 'an order' },
+            { value: 'parcel', label: 'a parcel' },
+            { value: 'unit', label: 'a unit' },
+          ]}
+        />
+      )}
+    </Group>
+  );
+};
+
+const ChargeFields = ({ rate, onChange }: Props) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const money = (amount: number | undefined): string => (amount === undefined ? '' : moneyFigure(amount, speech.decimals));
+  const { bounds } = rate;
+  const bound = (end: 'min' | 'max', value: number | undefined, visit: string): void =>
+    onChange({ bounds: withEnd(bounds, end, value) }, 'bounds', visit);
+  return (
+    <Group name="The charge">
+      <DraftField
+        right
+        style={style.field}
+        label="Free from a subtotal of"
+        placeholder="never free"
+        text={money(rate.freeFrom)}
+        read={optional<number>(readMoney(speech))}
+        onChange={(freeFrom, visit) => onChange({ freeFrom }, 'free from', visit)}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="Never less than"
+        placeholder="no least"
+        text={money(bounds?.min)}
+        read={optional<number>(readMoney(speech))}
+        onChange={(value, visit) => bound('min', value, visit)}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="Never more than"
+        placeholder="no most"
+        text={money(bounds?.max)}
+        read={optional<number>(readMoney(speech))}
+        onChange={(value, visit) => bound('max', value, visit)}
+      />
+    </Group>
+  );
+};
+
+const TransitFields = ({ rate, onChange }: Props) => {
+  const style = useStyles(styles);
+  const { transit } = rate;
+  const set = (end: 'min' | 'max', days: number | undefined, visit: string): void => {
+    const next = days === undefined ? undefined : { min: transit?.min ?? days, max: transit?.max ?? days, [end]: days };
+    const ordered = next && { min: end === 'max' ? Math.min(next.min, next.max) : next.min, max: end === 'min' ? Math.max(next.min, next.max) : next.max };
+    onChange({ transit: ordered }, 'transit', visit);
+  };
+  return (
+    <Group name="Working days on the way">
+      {(['min', 'max'] as const).map((end) => (
+        <DraftField
+          key={end}
+          style={style.field}
+          label={end === 'min' ? 'At the earliest' : 'At the latest'}
+          placeholder="not said"
+          text={transit === undefined ? '' : String(transit[end])}
+          read={optional<number>(readCountWithin(0, 365))}
+          onChange={(days, visit) => set(end, days, visit)}
+        />
+      ))}
+    </Group>
+  );
+};
+
+const Check = ({ label, on, onPress }: { label: string; on: boolean; onPress: () => void }) => (
+  <Checkbox.Item label={label} status={on ? 'checked' : 'unchecked'} onPress={onPress} position="leading" style={{ paddingHorizontal: 0, paddingVertical: 4 }} labelStyle={{ textAlign: 'left' }} />
+);
+
+/** Everything about a rate besides its price: limits, handling, thresholds, bounds, transit, and what customers are told. */
+export const RateConditions = ({ rate, onChange }: Props) => {
+  const style = useStyles(styles);
+  const tells = rate.whenWithheld === 'tell';
+  return (
+    <View style={style.all}>
+      <LimitFields rate={rate} onChange={onChange} />
+      <HandlingFields rate={rate} onChange={onChange} />
+      <ChargeFields rate={rate} onChange={onChange} />
+      <TransitFields rate={rate} onChange={onChange} />
+      <View>
+        <Check label="Taxed as the destination’s charges are" on={rate.taxable} onPress={() => onChange({ taxable: !rate.taxable }, 'tax')} />
+        <Check
+          label="Tell the customer why, where it is not offered"
+          on={tells}
+          onPress={() => onChange({ whenWithheld: tells ? 'hide' : 'tell' }, 'what is told')}
+        />
+        {tells ? (
+          <DraftField
+            label="Told instead of the reason’s own words"
+            prose
+            placeholder="the reason’s own words"
+            text={rate.message ?? ''}
+            read={readWords(2_000)}
+            onChange={(message, visit) => onChange({ message: message === '' ? undefined : message }, 'what is told', visit)}
+          />
+        ) : null}
+      </View>
+    </View>
+  );
+};

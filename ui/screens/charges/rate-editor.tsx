@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { curveOf } from '../../../core/price/curve.ts';
+import type { Zone } from '../../../core/model/place.ts';
+import type { Price } from '../../../core/model/price.ts';
+import type { Rate, Service } from '../../../core/model/rate.ts';
+import { ratePhrase } from '../../../core/words/rate-phrase.ts';
+import { StepCurve } from '../../parts/step-curve.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { useWidth } from '../../parts/use-width.ts';
+import { edit } from '../../state/draft.ts';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { aside, note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { PriceEditor } from './price-editor.tsx';
+import { RateActions } from './rate-actions.tsx';
+import { RateConditions } from './rate-conditions.tsx';
+import { selectTrialMark } from './trial-mark.ts';
+
+interface Props {
+  rate: Rate;
+  zone: Zone;
+  service: Service;
+}
+
+const styles = (inks: Inks) => ({
+  columns: { flexDirection: 'row', gap: 28, alignItems: 'flex-start' } as const,
+  rows: { gap: 12 },
+  price: { flex: 5, minWidth: 0 },
+  curve: { flex: 6, minWidth: 0 },
+  note: note(inks),
+  off: { ...aside, color: inks.doubt },
+  offRow: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
+  summary: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
+  words: { ...note(inks), flexShrink: 1 },
+});
+
+const SwitchedOff = ({ rate, onSwitch }: { rate: Rate; onSwitch: () => void }) => {
+  const style = useStyles(styles);
+  const isNew = rate.price.kind === 'flat' && rate.price.amount === 0;
+  return (
+    <View style={style.offRow}>
+      <Text style={style.off}>
+        {isNew ? 'Switched off: give it a price, then switch it on.' : 'Switched off: customers do not see it.'}
+      </Text>
+      <TextAction label="Switch on" onPress={onSwitch} />
+    </View>
+  );
+};
+
+/** A rate's price and its curve together, then its conditions, then what can be done with the whole. */
+export const RateEditor = ({ rate, zone, service }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const speech = useAppSelector(selectSpeech);
+  const isPhone = useWidth() === 'phone';
+  const [conditions, setConditions] = useState(false);
+  const label = `${service.name} to ${zone.name}`;
+  const set = (changes: Partial<Rate>, what: string, visit: string | null = null): void => {
+    dispatch(edit('setRate', { id: rate.id, changes }, `${label}: ${what}`, visit));
+  };
+  const mark = useAppSelector((state) => selectTrialMark(state, rate.price.kind === 'tiers' ? rate.price.basis : 'weight'));
+  const curve = curveOf(rate.price, Math.max(mark?.at ?? 0, rate.limits?.weight?.max ?? 0, 1));
+  const picture = curve ? <StepCurve curve={curve} speech={speech} mark={mark} title={`Charge for ${label}`} /> : null;
+  const notes = ratePhrase(rate, speech).notes.filter((words) => !words.startsWith('by '));
+  return (
+    <View style={{ gap: 12 }}>
+      {rate.active ? null : <SwitchedOff rate={rate} onSwitch={() => set({ active: true }, 'switched on')} />}
+      <View style={isPhone ? style.rows : style.columns}>
+        {isPhone ? picture : null}
+        <View style={isPhone ? null : style.price}>
+          <PriceEditor price={rate.price} onChange={(price: Price, visit) => set({ price }, 'price', visit)} />
+        </View>
+        {isPhone ? null : <View style={style.curve}>{picture}</View>}
+      </View>
+      <View style={style.summary}>
+        <Text style={style.words}>{notes.length > 0 ? notes.join(' · ') : 'No limits, no handling, no free threshold.'}</Text>
+        <TextAction label={conditions ? 'Fold' : 'Limits, handling and more'} onPress={() => setConditions(!conditions)} />
+      </View>
+      {conditions ? <RateConditions rate={rate} onChange={set} /> : null}
+      <RateActions rate={rate} zone={zone} service={service} />
+    </View>
+  );
+};

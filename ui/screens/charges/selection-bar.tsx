@@ -1,0 +1,44 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { countFigure } from '../../../core/words/figure.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit, visitBegan } from '../../state/draft.ts';
+import { useAppDispatch } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { RaiseForm } from './raise-form.tsx';
+
+interface Props {
+  ids: readonly string[];
+  onDone: () => void;
+}
+
+const styles = (inks: Inks) => ({
+  bar: { borderWidth: 1, borderColor: inks.hairline, borderTopWidth: 3, borderTopColor: inks.ink, backgroundColor: inks.raised, padding: 16, gap: 8, marginTop: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
+});
+
+/** What can be done with the rates that are selected. */
+export const SelectionBar = ({ ids, onDone }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const [raising, setRaising] = useState(false);
+  const switchAll = (active: boolean) => () => {
+    dispatch(visitBegan());
+    dispatch(edit('switchRates', { ids: [...ids], active }, `${countFigure(ids.length, 'rate')} switched ${active ? 'on' : 'off'}`));
+  };
+  return (
+    <View style={style.bar} role="region" aria-label="Selected rates">
+      <View style={style.row}>
+        <Text variant="titleSmall">{countFigure(ids.length, 'rate')} selected</Text>
+        <TextAction label="Raise or lower" disabled={ids.length === 0} onPress={() => setRaising(!raising)} />
+        <TextAction label="Switch off" disabled={ids.length === 0} onPress={switchAll(false)} />
+        <TextAction label="Switch on" disabled={ids.length === 0} onPress={switchAll(true)} />
+        <TextAction label="Done selecting" onPress={onDone} />
+      </View>
+      <Text variant="bodySmall">Press cells, or a zone or a service for all its rates.</Text>
+      {raising ? <RaiseForm ids={ids} onDone={() => setRaising(false)} /> : null}
+    </View>
+  );
+};

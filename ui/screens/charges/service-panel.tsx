@@ -1,0 +1,59 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Service } from '../../../core/model/rate.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { readName, readWords } from '../../parts/readers.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { useWidth } from '../../parts/use-width.ts';
+import { edit, visitBegan } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { RaiseForm } from './raise-form.tsx';
+
+/** A service's name and note, where it stands, and what can be done with all its rates. */
+export const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => void }) => {
+  const dispatch = useAppDispatch();
+  const { services, rates } = useAppSelector(selectBook);
+  const isPhone = useWidth() === 'phone';
+  const [raising, setRaising] = useState(false);
+  const own = rates.filter((rate) => rate.serviceId === service.id);
+  const ids = own.map((rate) => rate.id);
+  const isOn = own.some((rate) => rate.active);
+  const at = services.findIndex((one) => one.id === service.id);
+  const set = (changes: Partial<Service>, what: string, visit: string): void => {
+    dispatch(edit('setService', { id: service.id, changes }, `${service.name}: ${what}`, visit));
+  };
+  const switchAll = (): void => {
+    dispatch(visitBegan());
+    dispatch(edit('switchRates', { ids, active: !isOn }, `${service.name}: switched ${isOn ? 'off' : 'on'} everywhere`));
+  };
+  const remove = (): void => {
+    dispatch(edit('removeService', { id: service.id }, `Remove ${service.name}`));
+    dispatch(told({ text: `Removed ${service.name} with ${countFigure(ids.length, 'rate')}.`, undo: true }));
+    onGone();
+  };
+  const move = (by: number) => () => dispatch(edit('moveService', { id: service.id, by }, `Move ${service.name}`));
+  return (
+    <View style={{ gap: 12 }}>
+      <DraftField label="Service, as customers see it" prose text={service.name} read={readName} onChange={(name, visit) => set({ name }, 'name', visit)} />
+      <DraftField
+        label="A note under it"
+        prose
+        placeholder="no note"
+        text={service.note ?? ''}
+        read={readWords(2_000)}
+        onChange={(note, visit) => set({ note }, 'note', visit)}
+      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>
+        <TextAction label={isPhone ? 'Move up' : 'Move left'} disabled={at === 0} onPress={move(-1)} />
+        <TextAction label={isPhone ? 'Move down' : 'Move right'} disabled={at === services.length - 1} onPress={move(1)} />
+        <TextAction label="Raise or lower all" disabled={ids.length === 0} onPress={() => setRaising(!raising)} />
+        <TextAction label={isOn ? 'Switch off everywhere' : 'Switch on everywhere'} disabled={ids.length === 0} onPress={switchAll} />
+        <TextAction label="Remove the service" onPress={remove} />
+      </View>
+      {raising ? <RaiseForm ids={ids} onDone={() => setRaising(false)} /> : null}
+    </View>
+  );
+};

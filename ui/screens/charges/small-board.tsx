@@ -1,0 +1,64 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { Press } from '../../parts/press.tsx';
+import { selectBook, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+import { cellWords, type CellWords } from './cell-words.ts';
+import type { Opening } from './open-cell.ts';
+
+const styles = (inks: Inks) => ({
+  all: { marginTop: 24 },
+  row: { flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, borderBottomColor: inks.hairline } as const,
+  name: { flex: 1, ...note(inks), color: inks.ink },
+  head: { width: 44, ...note(inks), textAlign: 'center' } as const,
+  press: { width: 44, height: 44, alignItems: 'center', justifyContent: 'center' } as const,
+  mark: { fontFamily: SANS_STRONG, fontSize: 15, color: inks.ink },
+  missing: { color: inks.rubric },
+  quiet: { color: inks.quiet },
+  note: note(inks),
+});
+
+const MARKS: Record<CellWords['kind'], string> = { rate: '●', off: '○', missing: '×', 'left-out': '–' };
+
+/** The whole board small, to pick a cell from: ● a rate, ○ switched off, × no rate, – not offered on purpose. */
+export const SmallBoard = ({ opening }: { opening: Opening }) => {
+  const style = useStyles(styles);
+  const { zones, services } = useAppSelector(selectBook);
+  const rates = useAppSelector(selectRatesByCell);
+  const speech = useAppSelector(selectSpeech);
+  return (
+    <View style={style.all} role="table" aria-label="The whole board">
+      <View style={style.row} role="row">
+        <Text style={style.name} role="columnheader">The whole board</Text>
+        {services.map((service) => (
+          <Text key={service.id} style={style.head} role="columnheader" aria-label={service.name} numberOfLines={1}>
+            {service.name.slice(0, 6)}
+          </Text>
+        ))}
+      </View>
+      {zones.map((zone) => (
+        <View key={zone.id} style={style.row} role="row">
+          <Text style={style.name} role="rowheader" numberOfLines={1}>
+            {zone.name}
+          </Text>
+          {services.map((service) => {
+            const { kind, main } = cellWords(zone, service.id, rates.get(`${service.id}/${zone.id}`), speech);
+            return (
+              <View role="cell" key={service.id}>
+                <Press role="button" aria-label={`${service.name}, ${zone.name}: ${main}`} onPress={() => opening.openCell(zone.id, service.id)}>
+                  <View style={style.press}>
+                    <Text style={[style.mark, kind === 'missing' ? style.missing : null, kind === 'left-out' ? style.quiet : null]}>{MARKS[kind]}</Text>
+                  </View>
+                </Press>
+              </View>
+            );
+          })}
+        </View>
+      ))}
+      <Text style={[style.note, { paddingTop: 8 }]}>● a rate   ○ switched off   × no rate   – not offered, on purpose</Text>
+    </View>
+  );
+};

@@ -1,0 +1,94 @@
+import { View } from 'react-native';
+import { SegmentedButtons, Text } from 'react-native-paper';
+import type { Each, Measure, Step } from '../../../core/model/price.ts';
+import { measureFigure, moneyFigure, percentFigure } from '../../../core/words/figure.ts';
+import { DraftField, type Read } from '../../parts/draft-field.tsx';
+import { optional, readMeasure, readMoney, readPercent } from '../../parts/readers.ts';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+
+interface Props {
+  step: Step;
+  basis: Measure;
+  name: string;
+  open: boolean;
+  onChange: (step: Step, visit: string | null) => void;
+}
+
+const styles = (inks: Inks) => ({
+  fields: { gap: 8, paddingTop: 8, paddingBottom: 4 },
+  row: { flexDirection: 'row', gap: 8 } as const,
+  field: { flex: 1, minWidth: 0 },
+  note: note(inks),
+});
+
+const ONE: Record<Measure, number> = { weight: 1_000, subtotal: 1_000, units: 1, volume: 1_000_000, distance: 1_000 };
+
+const withoutEach = ({ each: _, ...rest }: Step): Step => rest;
+const withoutPercent = ({ percent: _, ...rest }: Step): Step => rest;
+
+/** What a step adds for what lies above it, and its share of the subtotal: a line when folded, fields when open. */
+export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const { each, percent } = step;
+  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
+  if (!open) {
+    const words = [
+      ...(each ? [`plus ${money(each.amount)} for each ${each.count === 'started' ? 'begun ' : ''}${measureFigure(basis, each.size, speech)} above`] : []),
+      ...(percent === undefined ? [] : [`plus ${percentFigure(percent)} of the subtotal`]),
+    ];
+    return <Text style={style.note}>{words.join(', ')}</Text>;
+  }
+  const setEach = (changes: Partial<Each>, visit: string | null): void =>
+    onChange({ ...step, each: { size: ONE[basis], amount: 0, count: 'started', ...each, ...changes } }, visit);
+  const readSize = (text: string): Read<number> => {
+    const size = readMeasure(basis, speech)(text);
+    return size.ok && size.value === 0 ? { ok: false, text: 'This must be more than 0.' } : size;
+  };
+  return (
+    <View style={style.fields}>
+      <View style={style.row}>
+        <DraftField
+          right
+          style={style.field}
+          label="Plus"
+          placeholder="nothing"
+          text={each ? money(each.amount) : ''}
+          read={optional<number>(readMoney(speech))}
+          onChange={(amount, visit) => (amount === undefined ? onChange(withoutEach(step), visit) : setEach({ amount }, visit))}
+        />
+        <DraftField
+          style={style.field}
+          label={`for each, above ${name}`}
+          text={measureFigure(basis, each?.size ?? ONE[basis], speech)}
+          read={readSize}
+          onChange={(size, visit) => setEach({ size }, visit)}
+        />
+        <DraftField
+          right
+          style={style.field}
+          label="% of subtotal"
+          placeholder="0"
+          text={percent === undefined ? '' : String(percent / 100)}
+          read={optional<number>(readPercent)}
+          onChange={(points, visit) => onChange(points === undefined ? withoutPercent(step) : { ...step, percent: points }, visit)}
+        />
+      </View>
+      {each ? (
+        <SegmentedButtons
+          density="small"
+          value={each.count}
+          onValueChange={(count) => setEach({ count: count as Each['count'] }, null)}
+          buttons={[
+            { value: 'started', label: 'Each begun' },
+            { value: 'exact', label: 'In proportion' },
+          ]}
+        />
+      ) : null}
+    </View>
+  );
+};

@@ -1,0 +1,135 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { IconButton, Text } from 'react-native-paper';
+import type { Step, TiersPrice } from '../../../core/model/price.ts';
+import { measureFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { optional, readMeasure, readMoney } from '../../parts/readers.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { aside, note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { PasteSteps } from './paste-steps.tsx';
+import { StepExtras } from './step-extras.tsx';
+import { inOrder, isInOrder, nextStep } from './steps.ts';
+
+interface Props {
+  price: TiersPrice;
+  onChange: (price: TiersPrice, visit: string | null) => void;
+}
+
+const HEADS: Record<TiersPrice['basis'], string> = {
+  weight: 'Weight from',
+  subtotal: 'Subtotal from',
+  units: 'Units from',
+  volume: 'Volume from',
+  distance: 'Distance from',
+};
+
+const styles = (inks: Inks) => ({
+  head: { flexDirection: 'row', borderBottomWidth: 1, borderBottomColor: inks.ink, paddingBottom: 4, gap: 8 } as const,
+  row: { borderBottomWidth: 1, borderBottomColor: inks.hairline, paddingVertical: 4 },
+  line: { flexDirection: 'row', alignItems: 'flex-start', gap: 8 } as const,
+  field: { flex: 1, minWidth: 0 },
+  note: note(inks),
+  right: { textAlign: 'right' } as const,
+  button: { margin: 0, width: 32, height: 36 },
+  gap: { width: 64 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+  doubt: { ...aside, color: inks.doubt },
+});
+
+const StepRow = ({ price, at, onChange }: Props & { at: number }) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const [open, setOpen] = useState(false);
+  const step = price.steps[at] as Step;
+  const name = measureFigure(price.basis, step.from, speech);
+  const set = (next: Step, visit: string | null): void =>
+    onChange({ ...price, steps: price.steps.map((one, i) => (i === at ? next : one)) }, visit);
+  const hasExtras = step.each !== undefined || step.percent !== undefined;
+  return (
+    <View style={style.row} role="listitem">
+      <View style={style.line}>
+        <DraftField
+          hideLabel
+          style={style.field}
+          label={`${HEADS[price.basis]}, step ${at + 1}`}
+          text={name}
+          read={readMeasure(price.basis, speech)}
+          onChange={(from, visit) => set({ ...step, from }, visit)}
+        />
+        <DraftField
+          hideLabel
+          right
+          style={style.field}
+          label={`Charge from ${name}`}
+          text={moneyFigure(step.amount, speech.decimals)}
+          read={readMoney(speech)}
+          onChange={(amount, visit) => set({ ...step, amount }, visit)}
+        />
+        <IconButton
+          icon={open ? 'chevron-up' : 'plus'}
+          size={18}
+          style={style.button}
+          accessibilityLabel={open ? `Fold what is added from ${name}` : `Add for what lies above ${name}`}
+          onPress={() => setOpen(!open)}
+        />
+        <IconButton
+          icon="close"
+          size={18}
+          style={style.button}
+          disabled={price.steps.length === 1}
+          accessibilityLabel={`Take out the step from ${name}`}
+          onPress={() => onChange({ ...price, steps: price.steps.filter((_, i) => i !== at) }, null)}
+        />
+      </View>
+      {open || hasExtras ? <StepExtras step={step} basis={price.basis} name={name} open={open} onChange={set} /> : null}
+    </View>
+  );
+};
+
+/** The steps of a price, edited in place: values and charges, what is added above each, and where they end. */
+export const StepsTable = ({ price, onChange }: Props) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const [pasting, setPasting] = useState(false);
+  return (
+    <View style={{ gap: 8 }}>
+      <View>
+        <View style={style.head}>
+          <Text style={[style.note, style.field]}>{HEADS[price.basis]}</Text>
+          <Text style={[style.note, style.field, style.right]}>Charge</Text>
+          <View style={style.gap} />
+        </View>
+        <View role="list" aria-label="Steps">
+          {price.steps.map((_, at) => (
+            <StepRow key={at} at={at} price={price} onChange={onChange} />
+          ))}
+        </View>
+      </View>
+      {isInOrder(price.steps) ? null : <Text style={style.doubt}>The steps are not in order of value; the charge is right all the same.</Text>}
+      <View style={style.actions}>
+        <TextAction label="Add a step" onPress={() => onChange({ ...price, steps: [...price.steps, nextStep(price)] }, null)} />
+        <TextAction label={pasting ? 'Do not paste' : 'Paste rows'} onPress={() => setPasting(!pasting)} />
+        {isInOrder(price.steps) ? null : (
+          <TextAction label="Put in order" onPress={() => onChange({ ...price, steps: inOrder(price.steps) }, null)} />
+        )}
+      </View>
+      {pasting ? <PasteSteps price={price} onDone={(next) => { onChange(next, null); setPasting(false); }} /> : null}
+      <DraftField
+        style={{ width: 180 }}
+        label="Steps end before (not offered from here on)"
+        placeholder="no end"
+        text={price.until === undefined ? '' : measureFigure(price.basis, price.until, speech)}
+        read={optional<number>(readMeasure(price.basis, speech))}
+        onChange={(until, visit) => {
+          const { until: _, ...rest } = price;
+          onChange(until === undefined ? rest : { ...rest, until }, visit);
+        }}
+      />
+    </View>
+  );
+};

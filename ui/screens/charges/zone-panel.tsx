@@ -1,0 +1,91 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Checkbox } from 'react-native-paper';
+import type { Region, Zone } from '../../../core/model/place.ts';
+import { regionsFromText, regionsText } from '../../../core/place/region-phrase.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { faultSentence } from '../../../core/words/fault-sentence.ts';
+import { DraftField, type Read } from '../../parts/draft-field.tsx';
+import { readName } from '../../parts/readers.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { RaiseForm } from './raise-form.tsx';
+
+export const readRegions = (text: string): Read<Region[]> => {
+  const read = regionsFromText(text);
+  const [fault] = read.ok ? [] : read.faults;
+  return read.ok ? read : { ok: false, text: fault ? faultSentence(fault) : '' };
+};
+
+const check = { paddingHorizontal: 0, paddingVertical: 4 } as const;
+
+/** A zone's name, its places, where it stands, and what can be done with all its rates. */
+export const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
+  const dispatch = useAppDispatch();
+  const { zones, rates } = useAppSelector(selectBook);
+  const [raising, setRaising] = useState(false);
+  const ids = rates.filter((rate) => rate.zoneId === zone.id).map((rate) => rate.id);
+  const at = zones.findIndex((one) => one.id === zone.id);
+  const set = (changes: Partial<Zone>, what: string, visit: string | null = null): void => {
+    dispatch(edit('setZone', { id: zone.id, changes }, `${zone.name}: ${what}`, visit));
+  };
+  const remove = (): void => {
+    dispatch(edit('removeZone', { id: zone.id }, `Remove ${zone.name}`));
+    dispatch(told({ text: `Removed ${zone.name} with ${countFigure(ids.length, 'rate')}. Its places fall to other zones.`, undo: true }));
+    onGone();
+  };
+  const copy = (): void => {
+    dispatch(edit('copyZone', { id: zone.id }, `Copy ${zone.name}`));
+    dispatch(told({ text: `Copied ${zone.name} with its rates. The copy is switched off and has no places yet.`, undo: true }));
+  };
+  const move = (by: number) => () => dispatch(edit('moveZone', { id: zone.id, by }, `Move ${zone.name}`));
+  return (
+    <View style={{ gap: 12 }}>
+      <DraftField label="Zone" prose text={zone.name} read={readName} onChange={(name, visit) => set({ name }, 'name', visit)} />
+      <DraftField
+        label="Takes: countries as CA, subdivisions as CA-NS, codes as CA: B3H*, B3J*"
+        multiline
+        text={regionsText(zone.includes)}
+        read={readRegions}
+        onChange={(includes, visit) => set({ includes }, 'places', visit)}
+      />
+      <DraftField
+        label="But not"
+        multiline
+        placeholder="nothing left out"
+        text={regionsText(zone.excludes)}
+        read={readRegions}
+        onChange={(excludes, visit) => set({ excludes }, 'places left out', visit)}
+      />
+      <View>
+        <Checkbox.Item
+          label="Active"
+          status={zone.active ? 'checked' : 'unchecked'}
+          onPress={() => set({ active: !zone.active }, zone.active ? 'switched off' : 'switched on')}
+          position="leading"
+          labelStyle={{ textAlign: 'left' }}
+          style={check}
+        />
+        <Checkbox.Item
+          label="Takes all remaining places, which no other active zone takes"
+          status={zone.remainder ? 'checked' : 'unchecked'}
+          onPress={() => set({ remainder: !zone.remainder }, 'all remaining places')}
+          position="leading"
+          labelStyle={{ textAlign: 'left' }}
+          style={check}
+        />
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>
+        <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
+        <TextAction label="Move down" disabled={at === zones.length - 1} onPress={move(1)} />
+        <TextAction label="Raise or lower all" disabled={ids.length === 0} onPress={() => setRaising(!raising)} />
+        <TextAction label="Copy the zone" onPress={copy} />
+        <TextAction label="Remove the zone" onPress={remove} />
+      </View>
+      {raising ? <RaiseForm ids={ids} onDone={() => setRaising(false)} /> : null}
+    </View>
+  );
+};

@@ -1,0 +1,49 @@
+import { View } from 'react-native';
+import { Button, Dialog, Portal, Switch, Text } from 'react-native-paper';
+import { keysToggled, letterKeysSet } from '../state/session.ts';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { SANS_STRONG, type Inks } from '../theme/tokens.ts';
+import { KEYS } from './use-keys.ts';
+
+const styles = (inks: Inks) => ({
+  dialog: { maxWidth: 420, width: '90%', alignSelf: 'center', borderRadius: 2, backgroundColor: inks.raised, borderWidth: 1, borderColor: inks.ink } as const,
+  row: { flexDirection: 'row', paddingVertical: 6, borderBottomWidth: 1, borderBottomColor: inks.hairline } as const,
+  key: { width: 120, fontFamily: SANS_STRONG },
+  does: { flex: 1 },
+  option: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', paddingTop: 12 } as const,
+});
+
+/** The list of keys, and whether single letters count. */
+export const KeysDialog = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { keysShown, letterKeys } = useAppSelector((state) => state.session);
+  const close = (): void => void dispatch(keysToggled(false));
+  return (
+    <Portal>
+      <Dialog visible={keysShown} onDismiss={close} style={style.dialog}>
+        <Dialog.Title>Keys</Dialog.Title>
+        <Dialog.Content>
+          {KEYS.map(([key, does]) => (
+            <View style={style.row} key={key}>
+              <Text style={style.key}>{key}</Text>
+              <Text style={style.does}>{does}</Text>
+            </View>
+          ))}
+          <View style={style.option}>
+            <Text>Single letters are keys</Text>
+            <Switch
+              value={letterKeys}
+              onValueChange={(on) => void dispatch(letterKeysSet(on))}
+              accessibilityLabel="Single letters are keys"
+            />
+          </View>
+        </Dialog.Content>
+        <Dialog.Actions>
+          <Button onPress={close}>Close</Button>
+        </Dialog.Actions>
+      </Dialog>
+    </Portal>
+  );
+};

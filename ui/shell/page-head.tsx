@@ -1,0 +1,106 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { IconButton, Menu, Text } from 'react-native-paper';
+import { useWidth } from '../parts/use-width.ts';
+import { redone, undone } from '../state/draft.ts';
+import { coloursChosen, keysToggled } from '../state/session.ts';
+import { selectRedo, selectUndo } from '../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
+import { useIsDark } from './use-is-dark.ts';
+
+interface Props {
+  title: string;
+  /** The way back from a page that was opened from another. */
+  back?: { name: string; onPress: () => void };
+}
+
+const styles = (inks: Inks) => ({
+  head: { borderBottomWidth: 2, borderBottomColor: inks.ink, paddingBottom: 8 },
+  row: { flexDirection: 'row', alignItems: 'flex-end', justifyContent: 'space-between', gap: 12 } as const,
+  title: { flexShrink: 1 },
+  tools: { flexDirection: 'row', alignItems: 'center', marginRight: -8 } as const,
+  note: note(inks),
+  button: { margin: 0 },
+  back: { flexDirection: 'row', alignItems: 'center', marginLeft: -12, height: 32 } as const,
+});
+
+const keptWords = { kept: 'Draft, kept', keeping: 'Draft, keeping', failed: 'Draft, not kept' } as const;
+
+const UndoRedo = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const undo = useAppSelector(selectUndo);
+  const redo = useAppSelector(selectRedo);
+  return (
+    <>
+      <IconButton
+        icon="undo"
+        size={20}
+        style={style.button}
+        disabled={undo === null}
+        accessibilityLabel={undo === null ? 'Undo' : `Undo: ${undo}`}
+        onPress={() => dispatch(undone())}
+      />
+      <IconButton
+        icon="redo"
+        size={20}
+        style={style.button}
+        disabled={redo === null}
+        accessibilityLabel={redo === null ? 'Redo' : `Redo: ${redo}`}
+        onPress={() => dispatch(redone())}
+      />
+    </>
+  );
+};
+
+/** On a phone, what the rail holds elsewhere. */
+const PhoneMenu = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const isDark = useIsDark();
+  const [open, setOpen] = useState(false);
+  const act = (action: Parameters<typeof dispatch>[0]) => () => {
+    setOpen(false);
+    dispatch(action);
+  };
+  return (
+    <Menu
+      visible={open}
+      onDismiss={() => setOpen(false)}
+      anchor={<IconButton icon="menu" size={22} style={style.button} accessibilityLabel="Menu" onPress={() => setOpen(true)} />}
+    >
+      <Menu.Item title={isDark ? 'Paper colours' : 'Lamp colours'} onPress={act(coloursChosen(isDark ? 'light' : 'dark'))} />
+      <Menu.Item title="Keys" onPress={act(keysToggled(true))} />
+    </Menu>
+  );
+};
+
+/** The head of a page: its title over a heavy rule, how the draft stands, undo and redo. */
+export const PageHead = ({ title, back }: Props) => {
+  const style = useStyles(styles);
+  const width = useWidth();
+  const state = useAppSelector((all) => all.storage.state);
+  return (
+    <View style={style.head}>
+      {back ? (
+        <View style={style.back}>
+          <IconButton icon="arrow-left" size={20} style={style.button} accessibilityLabel={`Back to ${back.name}`} onPress={back.onPress} />
+          <Text style={style.note}>{back.name}</Text>
+        </View>
+      ) : null}
+      <View style={style.row}>
+        <Text variant={back ? 'titleLarge' : 'displaySmall'} style={style.title} role="heading" aria-level={1}>
+          {title}
+        </Text>
+        <View style={style.tools}>
+          {width === 'phone' ? null : <Text style={style.note}>{keptWords[state]}</Text>}
+          <UndoRedo />
+          {width === 'phone' ? <PhoneMenu /> : null}
+        </View>
+      </View>
+    </View>
+  );
+};

@@ -1,0 +1,2 @@
+/** The places of the program that work, in the order of the navigation; `key` follows `g`. */
+export const PLACES = [{ name: 'Charges', path: '/charges', key: 'c' }] as const;

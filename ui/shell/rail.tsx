@@ -1,0 +1,59 @@
+import { usePathname, useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { Press } from '../parts/press.tsx';
+import { coloursChosen, keysToggled } from '../state/session.ts';
+import { useAppDispatch } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { SANS_STRONG, SERIF_STRONG, RAIL_WIDTH, TOUCH, type Inks } from '../theme/tokens.ts';
+import { PLACES } from './places.ts';
+import { useIsDark } from './use-is-dark.ts';
+
+const styles = (inks: Inks) => ({
+  rail: { width: RAIL_WIDTH, borderRightWidth: 1, borderRightColor: inks.hairline, paddingVertical: 20 },
+  mark: { fontFamily: SERIF_STRONG, fontSize: 22, lineHeight: 28, paddingLeft: 22, marginBottom: 20 },
+  dot: { color: inks.rubric },
+  item: { minHeight: TOUCH, justifyContent: 'center', paddingLeft: 19, borderLeftWidth: 3, borderLeftColor: 'transparent' } as const,
+  here: { borderLeftColor: inks.ink },
+  name: { fontSize: 13, lineHeight: 18, color: inks.quiet },
+  hereName: { color: inks.ink, fontFamily: SANS_STRONG },
+  foot: { flex: 1, justifyContent: 'flex-end' } as const,
+});
+
+/** The places of the program, and at its foot what is about the program itself. */
+export const Rail = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const path = usePathname();
+  const dispatch = useAppDispatch();
+  const isDark = useIsDark();
+  return (
+    <View style={style.rail} role="navigation" aria-label="Places">
+      <Text style={style.mark} aria-label="Emporos">
+        E<Text style={[style.mark, style.dot]}>.</Text>
+      </Text>
+      {PLACES.map((place) => {
+        const isHere = path.startsWith(place.path);
+        return (
+          <Press key={place.path} role="link" aria-current={isHere ? 'page' : undefined} onPress={() => router.navigate(place.path)}>
+            <View style={[style.item, isHere ? style.here : null]}>
+              <Text style={[style.name, isHere ? style.hereName : null]}>{place.name}</Text>
+            </View>
+          </Press>
+        );
+      })}
+      <View style={style.foot}>
+        <Press role="button" onPress={() => dispatch(coloursChosen(isDark ? 'light' : 'dark'))}>
+          <View style={style.item}>
+            <Text style={style.name}>{isDark ? 'Paper' : 'Lamp'}</Text>
+          </View>
+        </Press>
+        <Press role="button" onPress={() => dispatch(keysToggled(true))}>
+          <View style={style.item}>
+            <Text style={style.name}>Keys</Text>
+          </View>
+        </Press>
+      </View>
+    </View>
+  );
+};

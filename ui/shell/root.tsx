@@ -1,0 +1,56 @@
+import AsyncStorage from '@react-native-async-storage/async-storage';
+import { useEffect, useState, type ReactNode } from 'react';
+import { useColorScheme } from 'react-native';
+import { PaperProvider } from 'react-native-paper';
+import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { Provider } from 'react-redux';
+import { demoShop } from '../state/demo.ts';
+import { keepStore } from '../state/storage/keep.ts';
+import { readStart } from '../state/storage/start.ts';
+import { makeStore, useAppSelector, type AppStore } from '../state/store.ts';
+import { useShippedFonts } from '../theme/fonts.ts';
+import { Icon } from '../theme/icon.tsx';
+import { lampTheme, paperTheme } from '../theme/theme.ts';
+
+const openStore = async (): Promise<AppStore> => {
+  const store = makeStore(await readStart(AsyncStorage, demoShop));
+  const writer = keepStore(store, AsyncStorage);
+  const flush = (): void => void writer.flush();
+  window.addEventListener('pagehide', flush);
+  document.addEventListener('visibilitychange', flush);
+  return store;
+};
+
+const Themed = ({ children }: { children: ReactNode }) => {
+  const system = useColorScheme();
+  const chosen = useAppSelector((state) => state.session.colours);
+  const theme = (chosen === 'system' ? system : chosen) === 'dark' ? lampTheme : paperTheme;
+  useEffect(() => {
+    document.documentElement.style.colorScheme = theme.dark ? 'dark' : 'light';
+    document.body.style.backgroundColor = theme.inks.ground;
+  }, [theme]);
+  return (
+    <PaperProvider theme={theme} settings={{ icon: (props) => <Icon {...props} />, rippleEffectEnabled: false }}>
+      {children}
+    </PaperProvider>
+  );
+};
+
+/** Everything that a page stands in: the store read from this device, the fonts, the theme. */
+export const Root = ({ children }: { children: ReactNode }) => {
+  const fonts = useShippedFonts();
+  const [store, setStore] = useState<AppStore | null>(null);
+  const [fault, setFault] = useState<unknown>(null);
+  useEffect(() => {
+    openStore().then(setStore, setFault);
+  }, []);
+  if (fault) throw fault;
+  if (!store || !fonts) return null;
+  return (
+    <Provider store={store}>
+      <SafeAreaProvider>
+        <Themed>{children}</Themed>
+      </SafeAreaProvider>
+    </Provider>
+  );
+};

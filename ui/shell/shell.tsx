@@ -1,0 +1,107 @@
+import { useEffect, type ReactNode } from 'react';
+import { PanResponder, ScrollView, View } from 'react-native';
+import { IconButton, Text } from 'react-native-paper';
+import { useWidth } from '../parts/use-width.ts';
+import { Slip } from '../slip/slip.tsx';
+import { SlipStrip } from '../slip/slip-strip.tsx';
+import { marksCleared } from '../state/draft.ts';
+import { slipOpened } from '../state/session.ts';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import { SLIP_WIDTH, SPACE, type Inks } from '../theme/tokens.ts';
+import { KeysDialog } from './keys-dialog.tsx';
+import { Message } from './message.tsx';
+import { Rail } from './rail.tsx';
+import { StorageBar } from './storage-bar.tsx';
+import { useKeys } from './use-keys.ts';
+
+const styles = (inks: Inks) => ({
+  all: { flex: 1, flexDirection: 'row', backgroundColor: inks.ground } as const,
+  middle: { flex: 1, minWidth: 0 },
+  page: { flex: 1 },
+  slip: { width: SLIP_WIDTH, backgroundColor: inks.raised, borderLeftWidth: 1, borderLeftColor: inks.hairline },
+  slipInside: { padding: SPACE.wide, paddingTop: SPACE.large },
+  sheet: { position: 'absolute', top: 0, bottom: 0, left: 0, right: 0, backgroundColor: inks.raised } as const,
+  sheetHead: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    paddingLeft: 20,
+    paddingRight: 8,
+    borderBottomWidth: 2,
+    borderBottomColor: inks.ink,
+  } as const,
+  sheetInside: { padding: 20, paddingTop: 8, paddingBottom: 48, maxWidth: 640, width: '100%', alignSelf: 'center' } as const,
+  note: note(inks),
+});
+
+const SWIPE = 60;
+
+/** The slip at full height over the page; Esc, the button or a swipe down closes it. */
+const SlipSheet = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const close = (): void => void dispatch(slipOpened(false));
+  const swipe = PanResponder.create({
+    onMoveShouldSetPanResponder: (_, { dy, dx }) => dy > 12 && dy > Math.abs(dx),
+    onPanResponderRelease: (_, { dy }) => {
+      if (dy > SWIPE) close();
+    },
+  });
+  return (
+    <View style={style.sheet} role="dialog" aria-modal aria-label="Slip">
+      <View style={style.sheetHead} {...swipe.panHandlers}>
+        <Text style={style.note}>What this customer is offered</Text>
+        <IconButton icon="close" size={22} accessibilityLabel="Close the slip" onPress={close} />
+      </View>
+      <ScrollView contentContainerStyle={style.sheetInside}>
+        <Slip />
+      </ScrollView>
+    </View>
+  );
+};
+
+/** A tap outside the slip and outside fields takes the marks of the last change away. */
+const useMarks = (): void => {
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    const clear = ({ target }: PointerEvent): void => {
+      const keeps = target instanceof Element && target.closest('[data-testid="slip"], [data-testid="slip-strip"], input, textarea');
+      if (!keeps) dispatch(marksCleared());
+    };
+    document.addEventListener('pointerdown', clear, true);
+    return () => document.removeEventListener('pointerdown', clear, true);
+  }, [dispatch]);
+};
+
+/** The program's frame in its three widths: rail, page and slip; rail, page and strip; page and strip. */
+export const Shell = ({ children }: { children: ReactNode }) => {
+  const style = useStyles(styles);
+  const width = useWidth();
+  const slipOpen = useAppSelector((state) => state.session.slipOpen);
+  useKeys();
+  useMarks();
+  return (
+    <View style={style.all}>
+      {width === 'phone' ? null : <Rail />}
+      <View style={style.middle}>
+        <StorageBar />
+        <View style={style.page} role="main">
+          {children}
+        </View>
+        {width === 'wide' ? null : <SlipStrip />}
+        {width !== 'wide' && slipOpen ? <SlipSheet /> : null}
+      </View>
+      {width === 'wide' ? (
+        <View style={style.slip} role="complementary" aria-label="Slip">
+          <ScrollView contentContainerStyle={style.slipInside}>
+            <Slip />
+          </ScrollView>
+        </View>
+      ) : null}
+      <Message />
+      <KeysDialog />
+    </View>
+  );
+};

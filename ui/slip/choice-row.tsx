@@ -1,0 +1,83 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Choice } from '../../core/model/quote.ts';
+import { moneyFigure } from '../../core/words/figure.ts';
+import { dateSpan } from '../parts/dates.ts';
+import { Money } from '../parts/money.tsx';
+import { Press } from '../parts/press.tsx';
+import { choiceToggled } from '../state/session.ts';
+import { useAppDispatch } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { figure, note } from '../theme/text.ts';
+import { SANS_STRONG, TOUCH, type Inks } from '../theme/tokens.ts';
+import { Working } from './working.tsx';
+
+interface Props {
+  choice: Choice;
+  decimals: number;
+  before: number | undefined;
+  gained: boolean;
+  open: boolean;
+}
+
+const styles = (inks: Inks) => ({
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  row: { flexDirection: 'row', gap: 12, paddingVertical: 8, minHeight: TOUCH, alignItems: 'flex-start' } as const,
+  words: { flex: 1 },
+  name: { fontSize: 15, lineHeight: 24 },
+  gained: { fontFamily: SANS_STRONG },
+  note: note(inks),
+  struck: { ...figure, color: inks.quiet, textDecorationLine: 'line-through' } as const,
+});
+
+const notesOf = (choice: Choice, decimals: number): string => {
+  const { arrives, hint, tax, taxIncluded } = choice;
+  const dates = !arrives ? [] : ['words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)];
+  const taxed = tax > 0 ? [`${taxIncluded ? 'with' : 'and'} ${moneyFigure(tax, decimals)} tax`] : [];
+  const short = hint ? [`${moneyFigure(hint.short, decimals)} more makes it free`] : [];
+  return [...dates, ...taxed, ...short].join(' · ');
+};
+
+/** One choice of the customer's; pressed, it opens its working. */
+export const ChoiceRow = ({ choice, decimals, before, gained, open }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  return (
+    <View style={style.item} role="listitem">
+      <Press
+        onPress={() => dispatch(choiceToggled(choice.id))}
+        role="button"
+        aria-expanded={open}
+        aria-label={`${choice.name}, ${moneyFigure(choice.charge, decimals)}${
+          before !== undefined && before !== choice.charge ? `, was ${moneyFigure(before, decimals)}` : ''
+        }: working`}
+      >
+        <View style={style.row}>
+          <View style={style.words}>
+            <Text style={[style.name, gained ? style.gained : null]}>
+              {choice.name}
+              {gained ? <Text style={style.note}>  now offered</Text> : null}
+            </Text>
+            <Text style={style.note}>{notesOf(choice, decimals)}</Text>
+          </View>
+          <Money amount={choice.charge} decimals={decimals} before={before} />
+        </View>
+      </Press>
+      {open ? <Working lines={choice.working} decimals={decimals} /> : null}
+    </View>
+  );
+};
+
+/** A choice that a change took away, struck. */
+export const LostRow = ({ choice, decimals }: Pick<Props, 'choice' | 'decimals'>) => {
+  const style = useStyles(styles);
+  return (
+    <View style={[style.item, style.row]} role="listitem" aria-label={`${choice.name} is no longer offered`}>
+      <View style={style.words}>
+        <Text style={[style.name, { textDecorationLine: 'line-through' }]}>{choice.name}</Text>
+        <Text style={style.note}>no longer offered</Text>
+      </View>
+      <Text style={style.struck}>{moneyFigure(choice.charge, decimals)}</Text>
+    </View>
+  );
+};

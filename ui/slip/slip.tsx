@@ -1,0 +1,109 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Quote } from '../../core/model/quote.ts';
+import { locatedSentence } from '../../core/words/fault-sentence.ts';
+import { moneyFigure } from '../../core/words/figure.ts';
+import { selectSlip, selectSlipBefore, selectSpeech } from '../state/selectors.ts';
+import { useAppSelector } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { aside, note } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
+import { ChoiceRow, LostRow } from './choice-row.tsx';
+import { slipChanges } from './slip-changes.ts';
+import { TrialHead } from './trial-head.tsx';
+import { WithheldList } from './withheld-list.tsx';
+
+const styles = (inks: Inks) => ({
+  rule: { borderBottomWidth: 2, borderBottomColor: inks.ink, marginTop: 8 },
+  section: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    paddingTop: 12,
+    paddingBottom: 6,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.ink,
+  } as const,
+  note: note(inks),
+  fault: { ...aside, color: inks.rubric, paddingVertical: 12 },
+  unseen: { position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 } as const,
+});
+
+/** The slip in one sentence, for those who hear it change. */
+const spokenSlip = ({ choices, withheld }: Quote, decimals: number): string => {
+  const offered = choices.map((choice) => `${choice.name} ${moneyFigure(choice.charge, decimals)}`).join(', ');
+  return `${offered === '' ? 'Nothing is offered' : `Offered: ${offered}`}. Not offered: ${withheld.length}.`;
+};
+
+const Nothing = ({ quote }: { quote: Quote }) => {
+  const style = useStyles(styles);
+  return (
+    <Text style={style.fault} role="alert">
+      {quote.zone
+        ? `This customer is in ${quote.zone.name} and has no choice: the order cannot be placed.`
+        : 'This customer has no choice: the order cannot be placed.'}
+    </Text>
+  );
+};
+
+const Choices = ({ quote }: { quote: Quote }) => {
+  const style = useStyles(styles);
+  const { decimals } = useAppSelector(selectSpeech);
+  const open = useAppSelector((state) => state.session.openChoices);
+  const now = useAppSelector(selectSlip);
+  const changes = slipChanges(useAppSelector(selectSlipBefore), now);
+  const zone = quote.zone ? `zone ${quote.zone.name}, by ${quote.zone.because}` : '';
+  return (
+    <View>
+      <View style={style.section}>
+        <Text style={style.note}>{quote.choices[0]?.kind === 'nothing-to-ship' ? 'Nothing travels' : 'Shipped'}</Text>
+        <Text style={style.note}>{zone}</Text>
+      </View>
+      <View role="list" aria-label="Choices">
+        {quote.choices.map((choice) => (
+          <ChoiceRow
+            key={choice.id}
+            choice={choice}
+            decimals={decimals}
+            before={changes.before.get(choice.id)}
+            gained={changes.gained.has(choice.id)}
+            open={open.includes(choice.id)}
+          />
+        ))}
+        {changes.lost.map((choice) => (
+          <LostRow key={choice.id} choice={choice} decimals={decimals} />
+        ))}
+      </View>
+      {quote.choices.length === 0 ? <Nothing quote={quote} /> : null}
+      {quote.notices.map((notice) => (
+        <Text key={notice.code} style={style.note}>
+          {notice.text}
+        </Text>
+      ))}
+      <WithheldList withheld={quote.withheld} alwaysOpen={quote.choices.length === 0} />
+    </View>
+  );
+};
+
+/** What the customer of the trial would see: each choice with its charge and working, and why others are not offered. */
+export const Slip = () => {
+  const style = useStyles(styles);
+  const { decimals } = useAppSelector(selectSpeech);
+  const slip = useAppSelector(selectSlip);
+  return (
+    <View testID="slip">
+      <TrialHead />
+      <View style={style.rule} />
+      <View aria-live="polite" style={style.unseen}>
+        <Text>{slip?.ok ? spokenSlip(slip.quote, decimals) : ''}</Text>
+      </View>
+      {slip?.ok ? <Choices quote={slip.quote} /> : null}
+      {slip && !slip.ok
+        ? slip.faults.map((fault) => (
+            <Text key={fault.path} style={style.fault} role="alert">
+              {locatedSentence(fault)}
+            </Text>
+          ))
+        : null}
+    </View>
+  );
+};

@@ -1,0 +1,115 @@
+import { View } from 'react-native';
+import { IconButton, Text } from 'react-native-paper';
+import { DraftField } from '../parts/draft-field.tsx';
+import { readName } from '../parts/readers.ts';
+import { TextAction } from '../parts/text-action.tsx';
+import { edit } from '../state/draft.ts';
+import { told, trialChosen, trialEditing } from '../state/session.ts';
+import { selectTrial, selectTrials } from '../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { note, smallFigure } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
+import { BasketEditor } from './basket-editor.tsx';
+import { MomentEditor } from './moment-editor.tsx';
+import { PlaceEditor } from './place-editor.tsx';
+import { selectTrialFacts } from './trial-facts.ts';
+
+const styles = (inks: Inks) => ({
+  walk: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', height: 32 } as const,
+  arrows: { flexDirection: 'row', marginRight: -8 } as const,
+  arrow: { margin: 0 },
+  note: note(inks),
+  facts: { ...smallFigure, color: inks.ink },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, marginTop: 2 } as const,
+  editor: { gap: 16, paddingTop: 8, paddingBottom: 12 },
+});
+
+/** The trials one after another, round at the ends. */
+const Walk = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const trials = useAppSelector(selectTrials);
+  const { at, count } = useAppSelector(selectTrial);
+  const go = (by: number): void => void dispatch(trialChosen(trials[(at + by + count) % count]?.id ?? null));
+  return (
+    <View style={style.walk}>
+      <Text style={style.note}>
+        Trial {at + 1} of {count}
+      </Text>
+      <View style={style.arrows}>
+        <IconButton icon="chevron-left" size={20} style={style.arrow} accessibilityLabel="Last trial" onPress={() => go(-1)} />
+        <IconButton icon="chevron-right" size={20} style={style.arrow} accessibilityLabel="Next trial" onPress={() => go(1)} />
+      </View>
+    </View>
+  );
+};
+
+const Actions = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const editing = useAppSelector((state) => state.session.editingTrial);
+  const { trial, count } = useAppSelector(selectTrial);
+  const trials = useAppSelector(selectTrials);
+  if (!trial) return null;
+  const keep = (): void => {
+    const before = new Set(trials.map((one) => one.id));
+    const name = `${trial.name}, again`.slice(0, 120);
+    dispatch((act, getState) => {
+      act(edit('copyTrial', { id: trial.id, name }, `New trial from ${trial.name}`));
+      act(trialChosen(selectTrials(getState()).find((one) => !before.has(one.id))?.id ?? null));
+      act(trialEditing(true));
+    });
+  };
+  const remove = (): void => {
+    dispatch(edit('removeTrial', { id: trial.id }, `Remove trial ${trial.name}`));
+    dispatch(told({ text: `Removed the trial “${trial.name}”.`, undo: true }));
+  };
+  return (
+    <View style={style.actions}>
+      <TextAction label={editing ? 'Done' : 'Change the trial'} onPress={() => dispatch(trialEditing(!editing))} />
+      <TextAction label="Keep as a new trial" onPress={keep} />
+      {editing && count > 1 ? <TextAction label="Remove" onPress={remove} /> : null}
+    </View>
+  );
+};
+
+/** The trial whose slip this is: its place, basket and moment, edited in place. */
+export const TrialHead = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { trial } = useAppSelector(selectTrial);
+  const facts = useAppSelector(selectTrialFacts);
+  const editing = useAppSelector((state) => state.session.editingTrial);
+  if (!trial || !facts) return null;
+  return (
+    <View>
+      <Walk />
+      {editing ? (
+        <View style={style.editor}>
+          <DraftField
+            label="Trial"
+            prose
+            text={trial.name}
+            read={readName}
+            onChange={(name, visit) => dispatch(edit('renameTrial', { id: trial.id, name }, `${trial.name}: name`, visit))}
+          />
+          <PlaceEditor key={trial.id} trial={trial} />
+          <BasketEditor key={`${trial.id}-basket`} trial={trial} />
+          <MomentEditor key={`${trial.id}-moment`} trial={trial} />
+        </View>
+      ) : (
+        <>
+          <Text variant="titleMedium" role="heading" aria-level={2}>
+            {trial.name}
+          </Text>
+          <Text style={style.facts}>
+            {facts.place} · {facts.basket}
+          </Text>
+          <Text style={style.note}>{facts.moment}</Text>
+        </>
+      )}
+      <Actions />
+    </View>
+  );
+};

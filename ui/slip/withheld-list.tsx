@@ -1,0 +1,79 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Withheld } from '../../core/model/quote.ts';
+import { Press } from '../parts/press.tsx';
+import { slipOpened, withheldToggled } from '../state/session.ts';
+import { selectBook } from '../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { aside, note } from '../theme/text.ts';
+import { TOUCH, type Inks } from '../theme/tokens.ts';
+import { ruleLink } from './rule-link.ts';
+
+const styles = (inks: Inks) => ({
+  head: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    alignItems: 'flex-end',
+    minHeight: TOUCH,
+    paddingBottom: 6,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
+  note: note(inks),
+  item: { paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  reason: { ...aside, color: inks.quiet },
+  name: { color: inks.ink },
+  linked: { textDecorationLine: 'underline', textDecorationColor: inks.control } as const,
+});
+
+/** What is not offered, folded until asked for, each with its reason and the way to the rule. */
+export const WithheldList = ({ withheld, alwaysOpen }: { withheld: readonly Withheld[]; alwaysOpen: boolean }) => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  const book = useAppSelector(selectBook);
+  const isOpen = useAppSelector((state) => state.session.withheldOpen) || alwaysOpen;
+  if (withheld.length === 0) return null;
+  return (
+    <View>
+      <Press onPress={() => dispatch(withheldToggled())} role="button" aria-expanded={isOpen} disabled={alwaysOpen}>
+        <View style={style.head}>
+          <Text style={style.note}>Not offered, {withheld.length}</Text>
+          {alwaysOpen ? null : <Text style={style.note}>{isOpen ? 'fold' : 'open'}</Text>}
+        </View>
+      </Press>
+      <View role="list" aria-label="Not offered">
+        {(isOpen ? withheld : []).map((one) => {
+          const link = ruleLink(book, one.from, one.id);
+          const words = (
+            <View style={style.item}>
+              <Text style={style.reason}>
+                <Text style={[style.reason, style.name]}>{one.name}: </Text>
+                <Text style={[style.reason, link ? style.linked : null]}>{one.text}</Text>
+              </Text>
+              {one.message ? <Text style={style.note}>The customer is told: {one.message}</Text> : null}
+            </View>
+          );
+          const go = (): void => {
+            if (!link) return;
+            dispatch(slipOpened(false));
+            router.navigate(link);
+          };
+          return (
+            <View role="listitem" key={one.id}>
+              {link ? (
+                <Press onPress={go} role="link" aria-label={`${one.name}: ${one.text} To its rule`}>
+                  {words}
+                </Press>
+              ) : (
+                words
+              )}
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+};

@@ -1,0 +1,30 @@
+import type { QuoteRequest } from '../../../core/model/request.ts';
+import type { Trial } from '../../../core/model/trial.ts';
+import type { Workbook } from '../workbook.ts';
+import { freeId } from './ids.ts';
+
+/** Changes to the trials. Each changes the workbook it is given, which is a draft of the state. */
+export const trialEdits = {
+  setRequest: ({ trials }: Workbook, { id, changes }: { id: string; changes: Partial<QuoteRequest> }): void => {
+    const trial = trials.find((one) => one.id === id);
+    if (trial) Object.assign(trial.request, changes);
+  },
+
+  renameTrial: ({ trials }: Workbook, { id, name }: { id: string; name: string }): void => {
+    const trial = trials.find((one) => one.id === id);
+    if (trial) trial.name = name;
+  },
+
+  /** A trial once more, after it, without what it should give: the copy is there to be changed. */
+  copyTrial: ({ trials }: Workbook, { id, name }: { id: string; name: string }): void => {
+    const at = trials.findIndex((one) => one.id === id);
+    const source = trials[at];
+    if (!source) return;
+    const copy: Trial = { id: freeId(name, trials), name, request: JSON.parse(JSON.stringify(source.request)), expects: [] };
+    trials.splice(at + 1, 0, copy);
+  },
+
+  removeTrial: (workbook: Workbook, { id }: { id: string }): void => {
+    workbook.trials = workbook.trials.filter((trial) => trial.id !== id);
+  },
+};

@@ -1,0 +1,65 @@
+import { createSelector } from '@reduxjs/toolkit';
+import type { Fault } from '../../core/model/fault.ts';
+import type { Quote } from '../../core/model/quote.ts';
+import type { Trial } from '../../core/model/trial.ts';
+import type { Book } from '../../core/model/book.ts';
+import type { Catalogue } from '../../core/model/good.ts';
+import { compile } from '../../core/quote/compile.ts';
+import { quote, requestFaults } from '../../core/quote/quote.ts';
+import type { Speech } from '../../core/words/figure.ts';
+import type { RootState } from './store.ts';
+
+/** What the trial gives, or what makes it unusable. */
+export type SlipQuote = { ok: true; quote: Quote } | { ok: false; faults: readonly Fault[] };
+
+export const selectBook = (state: RootState): Book => state.draft.workbook.book;
+export const selectCatalogue = (state: RootState): Catalogue => state.catalogue;
+export const selectTrials = (state: RootState): Trial[] => state.draft.workbook.trials;
+
+const selectCompiled = createSelector([selectBook, selectCatalogue], compile);
+
+/** How figures are written: the currency's decimals and the shop's units. */
+export const selectSpeech = createSelector([selectCompiled], (compiled): Speech => compiled.speech);
+
+/** The trial that the slip shows, and where it stands among the others. */
+export const selectTrial = createSelector(
+  [selectTrials, (state: RootState) => state.session.trialId],
+  (trials, id): { trial: Trial | null; at: number; count: number } => {
+    const found = trials.findIndex((trial) => trial.id === id);
+    const at = found < 0 ? 0 : found;
+    return { trial: trials[at] ?? null, at, count: trials.length };
+  },
+);
+
+const quoteOf = (book: Book, catalogue: Catalogue, trial: Trial): SlipQuote => {
+  const compiled = compile(book, catalogue);
+  const faults = requestFaults(compiled, trial.request);
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, quote: quote(compiled, trial.request, trial.answers) };
+};
+
+const selectOnlyTrial = (state: RootState): Trial | null => selectTrial(state).trial;
+
+/** What the customer of the trial would be offered. */
+export const selectSlip = createSelector([selectBook, selectCatalogue, selectOnlyTrial], (book, catalogue, trial) =>
+  trial ? quoteOf(book, catalogue, trial) : null,
+);
+
+/** What the same customer was offered before the present change, or null where nothing is marked. */
+export const selectSlipBefore = createSelector(
+  [(state: RootState) => state.draft.before, selectBook, selectCatalogue, selectOnlyTrial],
+  (before, book, catalogue, trial) =>
+    before && before !== book && trial ? quoteOf(before, catalogue, trial) : null,
+);
+
+/** The label of what undo and redo would do, or null. */
+export const selectUndo = (state: RootState): string | null => state.draft.past.at(-1)?.label ?? null;
+export const selectRedo = (state: RootState): string | null => state.draft.future.at(-1)?.label ?? null;
+
+/** Each rate by its cell, 'service/zone'. */
+export const selectRatesByCell = createSelector(
+  [(state: RootState) => selectBook(state).rates],
+  (rates) => new Map(rates.map((rate) => [`${rate.serviceId}/${rate.zoneId}`, rate])),
+);
+
+/** The goods by sku. */
+export const selectGoods = createSelector([selectCatalogue], ({ goods }) => new Map(goods.map((good) => [good.sku, good])));

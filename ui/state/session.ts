@@ -1,0 +1,71 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+/** How this person has the program set up on this device; not part of the book and not undone. */
+export interface SessionState {
+  trialId: string | null;
+  colours: 'system' | 'light' | 'dark';
+  letterKeys: boolean;
+  slipOpen: boolean;
+  editingTrial: boolean;
+  openChoices: string[];
+  withheldOpen: boolean;
+  message: { text: string; undo: boolean } | null;
+  keysShown: boolean;
+}
+
+export const initialSession: SessionState = {
+  trialId: null,
+  colours: 'system',
+  letterKeys: true,
+  slipOpen: false,
+  editingTrial: false,
+  openChoices: [],
+  withheldOpen: false,
+  message: null,
+  keysShown: false,
+};
+
+const session = createSlice({
+  name: 'session',
+  initialState: initialSession,
+  reducers: {
+    trialChosen: (state, { payload }: PayloadAction<string | null>) => {
+      state.trialId = payload;
+      state.openChoices = [];
+    },
+    coloursChosen: (state, { payload }: PayloadAction<SessionState['colours']>) => {
+      state.colours = payload;
+    },
+    letterKeysSet: (state, { payload }: PayloadAction<boolean>) => {
+      state.letterKeys = payload;
+    },
+    slipOpened: (state, { payload }: PayloadAction<boolean>) => {
+      state.slipOpen = payload;
+    },
+    trialEditing: (state, { payload }: PayloadAction<boolean>) => {
+      state.editingTrial = payload;
+    },
+    choiceToggled: (state, { payload }: PayloadAction<string>) => {
+      const without = state.openChoices.filter((id) => id !== payload);
+      state.openChoices = without.length < state.openChoices.length ? without : [...without, payload];
+    },
+    choicesOpened: (state, { payload }: PayloadAction<string[]>) => {
+      state.openChoices = payload;
+    },
+    withheldToggled: (state) => {
+      state.withheldOpen = !state.withheldOpen;
+    },
+    told: (state, { payload }: PayloadAction<SessionState['message']>) => {
+      state.message = payload;
+    },
+    keysToggled: (state, { payload }: PayloadAction<boolean>) => {
+      state.keysShown = payload;
+    },
+  },
+});
+
+export const {
+  trialChosen, coloursChosen, letterKeysSet, slipOpened, trialEditing, choiceToggled, choicesOpened, withheldToggled, told,
+  keysToggled,
+} = session.actions;
+export const sessionReducer = session.reducer;

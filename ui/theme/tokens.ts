@@ -1,0 +1,56 @@
+/** The measures and inks of the interface: a well-set printed book of rates. */
+
+export interface Inks {
+  ground: string;
+  raised: string;
+  ink: string;
+  quiet: string;
+  hairline: string;
+  control: string;
+  /** A fault, or the one main action of a page; nothing else. */
+  rubric: string;
+  sound: string;
+  doubt: string;
+}
+
+export const PAPER: Inks = {
+  ground: '#FBF8F1',
+  raised: '#FFFDF8',
+  ink: '#1D1B18',
+  quiet: '#5E574D',
+  hairline: '#D8D0C0',
+  control: '#8C8272',
+  rubric: '#A8321A',
+  sound: '#2C6650',
+  doubt: '#8A5A00',
+};
+
+export const LAMP: Inks = {
+  ground: '#191714',
+  raised: '#221F1B',
+  ink: '#EFE8DA',
+  quiet: '#B5AC9D',
+  hairline: '#3A352E',
+  control: '#7D7465',
+  rubric: '#F08A6C',
+  sound: '#7FC3A4',
+  doubt: '#E2B45C',
+};
+
+export const SERIF = 'Source Serif 4';
+export const SERIF_ITALIC = 'Source Serif 4 Italic';
+export const SERIF_STRONG = 'Source Serif 4 Semibold';
+export const SANS = 'Public Sans';
+export const SANS_STRONG = 'Public Sans Semibold';
+
+/** Spacing, in fours. */
+export const SPACE = { hair: 4, small: 8, medium: 12, large: 16, wide: 24, page: 36 } as const;
+
+/** From which width the page stands beside a rail, and from which the slip stands beside the page. */
+export const MEDIUM_FROM = 700;
+export const WIDE_FROM = 1_100;
+export const RAIL_WIDTH = 104;
+export const PAGE_WIDTH = 760;
+export const SLIP_WIDTH = 384;
+/** What a finger can hit. */
+export const TOUCH = 44;
