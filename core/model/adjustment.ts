@@ -7,7 +7,6 @@ import {
 } from './unit.ts';
 
 export const choiceKindSchema = z.enum(['shipping', 'delivery', 'pickup', 'nothing-to-ship']);
-export type ChoiceKind = z.infer<typeof choiceKindSchema>;
 
 const idsSchema = z.array(idSchema).max(2_000);
 const tokensSchema = z.array(tokenSchema).max(5_000);

@@ -27,7 +27,6 @@ export const pointSchema = z.strictObject({
   lat: z.number().min(-90).max(90),
   lng: z.number().min(-180).max(180),
 });
-export type Point = z.infer<typeof pointSchema>;
 
 /** Where an order goes. The point is found by the caller; the core never looks one up. */
 export const destinationSchema = z

@@ -33,7 +33,6 @@ export const flatPriceSchema = z.strictObject({
   per: z.enum(['order', 'parcel', 'unit', 'line']),
   first: moneySchema.optional(),
 });
-export type FlatPrice = z.infer<typeof flatPriceSchema>;
 
 export const tiersPriceSchema = z.strictObject({
   kind: z.literal('tiers'),

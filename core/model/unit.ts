@@ -12,25 +12,18 @@ export const GREATEST_SUM = Number.MAX_SAFE_INTEGER;
 
 /** A lower-case slug, unique within its collection. */
 export const idSchema = z.string().max(80).regex(/^[a-z0-9][a-z0-9._-]*$/, 'slug');
-export type Id = z.infer<typeof idSchema>;
 
 /** Minor units of the store's currency, not below 0: 1250 is 12.50. */
 export const moneySchema = z.int().min(0).max(GREATEST_MONEY);
-export type Money = z.infer<typeof moneySchema>;
 
 /** Minor units that may be negative: a reduction. */
 export const signedMoneySchema = z.int().min(-GREATEST_MONEY).max(GREATEST_MONEY);
 
 /** Integer grams. */
 export const gramsSchema = z.int().min(0).max(100_000_000);
-export type Grams = z.infer<typeof gramsSchema>;
 
 /** Integer millimetres. */
 export const millimetresSchema = z.int().min(0).max(100_000);
-export type Millimetres = z.infer<typeof millimetresSchema>;
-
-/** Integer cubic millimetres. */
-export const cubicMmSchema = z.int().min(0).max(GREATEST_SUM);
 
 /** Integer metres, no further than once around the earth. */
 export const metresSchema = z.int().min(0).max(40_100_000);
@@ -41,7 +34,6 @@ export const countSchema = z.int().min(0).max(GREATEST_MONEY);
 /** 100 is 1 %. */
 export const pointsSchema = z.int().min(0).max(100_000);
 export const signedPointsSchema = z.int().min(-100_000).max(100_000);
-export type BasisPoints = z.infer<typeof pointsSchema>;
 
 /** ISO 8601 with an offset or Z. */
 const INSTANT = new RegExp(
@@ -50,15 +42,12 @@ const INSTANT = new RegExp(
     .join('|'),
 );
 export const instantSchema = z.string().max(40).regex(INSTANT, 'instant');
-export type Instant = z.infer<typeof instantSchema>;
 
 /** YYYY-MM-DD. */
 export const localDateSchema = z.iso.date();
-export type LocalDate = z.infer<typeof localDateSchema>;
 
 /** HH:mm; 24:00 is the end of the day. */
 export const localTimeSchema = z.string().regex(/^(([01]\d|2[0-3]):[0-5]\d|24:00)$/, 'time');
-export type LocalTime = z.infer<typeof localTimeSchema>;
 
 /** ISO 8601: 1 is Monday. */
 export const weekdaySchema = z.union([

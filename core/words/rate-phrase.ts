@@ -50,7 +50,11 @@ const handlingPhrase = ({ handling }: Rate, { decimals }: Speech): string[] => {
   return parts.length > 0 ? [`handling ${parts.join(' and ')}`] : [];
 };
 
-/** What a rate costs, in a few words, and what else holds for it. */
+/** '2 to 4 working days'. */
+export const transitPhrase = ({ min, max }: { min: number; max: number }): string =>
+  min === max ? countFigure(min, 'working day') : `${min} to ${countFigure(max, 'working day')}`;
+
+/** What a rate costs, in a few words, and what else holds for it: what tells most first. */
 export const ratePhrase = (rate: Rate, speech: Speech): RatePhrase => {
   const { price, by } = pricePhrase(rate.price, speech);
   const { freeFrom, bounds } = rate;
@@ -59,16 +63,12 @@ export const ratePhrase = (rate: Rate, speech: Speech): RatePhrase => {
     price,
     notes: [
       ...(by ? [by] : []),
+      ...(freeFrom === undefined ? [] : [`free from ${money(freeFrom)}`]),
       ...limitPhrases(rate.limits, speech),
       ...handlingPhrase(rate, speech),
-      ...(freeFrom === undefined ? [] : [`free from ${money(freeFrom)}`]),
       ...(bounds?.min === undefined ? [] : [`at least ${money(bounds.min)}`]),
       ...(bounds?.max === undefined ? [] : [`at most ${money(bounds.max)}`]),
       ...(rate.transit ? [transitPhrase(rate.transit)] : []),
     ],
   };
 };
-
-/** '2 to 4 working days'. */
-export const transitPhrase = ({ min, max }: { min: number; max: number }): string =>
-  min === max ? countFigure(min, 'working day') : `${min} to ${countFigure(max, 'working day')}`;

@@ -24,6 +24,7 @@ interface Props {
 const MOST_SHOWN = 7;
 
 const styles = (inks: Inks) => ({
+  all: { flex: 1, minWidth: 0 },
   label: { ...note(inks), marginBottom: 2 },
   input: { backgroundColor: inks.raised, height: 36 },
   list: { borderWidth: 1, borderTopWidth: 0, borderColor: inks.control, backgroundColor: inks.raised },
@@ -64,7 +65,7 @@ export const Chooser = ({ label, chosen, options, onChoose, placeholder }: Props
     setTyped(null);
   };
   return (
-    <View>
+    <View style={style.all}>
       <Text style={style.label}>{label}</Text>
       <TextInput
         mode="outlined"

@@ -84,6 +84,7 @@ export const DraftField = <T,>(props: DraftFieldProps<T>) => {
           mode="outlined"
           dense
           multiline={multiline}
+          numberOfLines={multiline ? Math.min(12, Math.max(2, text.split('\n').length)) : undefined}
           value={typed ?? text}
           placeholder={props.placeholder}
           onFocus={enter}

@@ -35,8 +35,6 @@ export const readMeasure =
 
 export const readPercent = (text: string): Read<number> => said(typedPercent(text, decimalMark), 'Write a percentage, as 4.5.');
 
-export const readCount = (text: string): Read<number> => said(typedCount(text), 'Write a whole number.');
-
 /** A whole number between two others. */
 export const readCountWithin =
   (least: number, most: number) =>

@@ -44,7 +44,7 @@ const Axes = ({ frame, curve, speech }: { frame: CurveFrame; curve: Curve; speec
       <Line x1={frame.left} x2={frame.left} y1={frame.top} y2={frame.bottom} stroke={inks.ink} />
       <Line x1={frame.left} x2={frame.right} y1={frame.bottom} y2={frame.bottom} stroke={inks.ink} />
       {frame.values.map(({ value, x }) => (
-        <SvgText {...label} key={value} x={x} y={frame.bottom + 18} textAnchor="middle">
+        <SvgText {...label} key={value} x={x} y={frame.bottom + 18} textAnchor={x > frame.right - 20 ? 'end' : 'middle'}>
           {measureFigure(curve.basis, value, speech)}
         </SvgText>
       ))}

@@ -66,12 +66,10 @@ const PhoneMenu = () => {
     setOpen(false);
     dispatch(action);
   };
+  const button = <IconButton icon="menu" size={22} style={style.button} accessibilityLabel="Menu" onPress={() => setOpen(true)} />;
+  if (!open) return button;
   return (
-    <Menu
-      visible={open}
-      onDismiss={() => setOpen(false)}
-      anchor={<IconButton icon="menu" size={22} style={style.button} accessibilityLabel="Menu" onPress={() => setOpen(true)} />}
-    >
+    <Menu visible onDismiss={() => setOpen(false)} anchor={button}>
       <Menu.Item title={isDark ? 'Paper colours' : 'Lamp colours'} onPress={act(coloursChosen(isDark ? 'light' : 'dark'))} />
       <Menu.Item title="Keys" onPress={act(keysToggled(true))} />
     </Menu>

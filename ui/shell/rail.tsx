@@ -12,7 +12,7 @@ import { useIsDark } from './use-is-dark.ts';
 const styles = (inks: Inks) => ({
   rail: { width: RAIL_WIDTH, borderRightWidth: 1, borderRightColor: inks.hairline, paddingVertical: 20 },
   mark: { fontFamily: SERIF_STRONG, fontSize: 22, lineHeight: 28, paddingLeft: 22, marginBottom: 20 },
-  dot: { color: inks.rubric },
+  dot: { color: inks.rubric, fontFamily: SERIF_STRONG, fontSize: 22 },
   item: { minHeight: TOUCH, justifyContent: 'center', paddingLeft: 19, borderLeftWidth: 3, borderLeftColor: 'transparent' } as const,
   here: { borderLeftColor: inks.ink },
   name: { fontSize: 13, lineHeight: 18, color: inks.quiet },
@@ -30,7 +30,7 @@ export const Rail = () => {
   return (
     <View style={style.rail} role="navigation" aria-label="Places">
       <Text style={style.mark} aria-label="Emporos">
-        E<Text style={[style.mark, style.dot]}>.</Text>
+        E<Text style={style.dot}>.</Text>
       </Text>
       {PLACES.map((place) => {
         const isHere = path.startsWith(place.path);

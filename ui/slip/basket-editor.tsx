@@ -18,7 +18,8 @@ const styles = (inks: Inks) => ({
   words: { flex: 1, paddingVertical: 6 },
   note: note(inks),
   button: { margin: 0 },
-  discount: { width: 140 },
+  discount: { width: 104 },
+  last: { flexDirection: 'row', gap: 12 } as const,
 });
 
 /** The goods of the trial's order: quantities, what is added and taken out, and the discount. */
@@ -73,6 +74,7 @@ export const BasketEditor = ({ trial }: { trial: Trial }) => {
           );
         })}
       </View>
+      <View style={style.last}>
       <Chooser
         label="Add a good"
         chosen=""
@@ -82,7 +84,7 @@ export const BasketEditor = ({ trial }: { trial: Trial }) => {
       />
       <DraftField
         style={style.discount}
-        label="Discount on the order"
+        label="Discount"
         right
         text={discount === undefined ? '' : moneyFigure(discount, speech.decimals)}
         read={optional<number>(readMoney(speech))}
@@ -90,6 +92,7 @@ export const BasketEditor = ({ trial }: { trial: Trial }) => {
           dispatch(edit('setRequest', { id: trial.id, changes: { discount: amount } }, `${trial.name}: discount`, visit))
         }
       />
+      </View>
     </View>
   );
 };

@@ -46,21 +46,23 @@ export const PlaceEditor = ({ trial }: { trial: Trial }) => {
           onChange={(town, visit) => set({ ...destination, city: town }, visit)}
         />
       </View>
-      <Chooser
-        label="Country"
-        chosen={countryName(country)}
-        options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
-        onChoose={(code) => set({ country: code, postalCode, city })}
-      />
-      {subdivisions.length > 0 ? (
+      <View style={row}>
         <Chooser
-          label="Province, state or region"
-          chosen={subdivisionName}
-          options={options}
-          onChoose={(code) => set({ ...destination, subdivision: code === '' ? undefined : code })}
+          label="Country"
+          chosen={countryName(country)}
+          options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
+          onChoose={(code) => set({ country: code, postalCode, city })}
         />
-      ) : null}
-      <TextAction label="Without an address" onPress={() => set(null)} style={{ alignSelf: 'flex-start' }} />
+        {subdivisions.length > 0 ? (
+          <Chooser
+            label="Province or state"
+            chosen={subdivisionName}
+            options={options}
+            onChoose={(code) => set({ ...destination, subdivision: code === '' ? undefined : code })}
+          />
+        ) : null}
+      </View>
+      <TextAction label="Without an address" onPress={() => set(null)} style={{ alignSelf: 'flex-start', marginLeft: -4 }} />
     </View>
   );
 };

@@ -42,7 +42,7 @@ export const SlipStrip = () => {
               {trial.name}
             </Text>
             <Text style={style.note} numberOfLines={1}>
-              {facts.place} · {facts.basket}
+              {facts.brief}
             </Text>
           </View>
           <View>

@@ -13,6 +13,8 @@ export interface TrialFacts {
   place: string;
   basket: string;
   moment: string;
+  /** Place and basket in the fewest words. */
+  brief: string;
 }
 
 const placeText = (destination: Destination | null): string => {
@@ -35,6 +37,7 @@ const factsOf = (trial: Trial, book: Book, goods: Parameters<typeof measureBaske
         ? 'a basket that cannot be used'
         : [countFigure(units, 'item'), ...heavy, moneyFigure(basket.subtotal, speech.decimals)].join(' · '),
     moment: momentText(date, time),
+    brief: [trial.request.destination?.postalCode || placeText(trial.request.destination), [countFigure(units, 'item'), ...heavy].join(', ')].join(' · '),
   };
 };
 

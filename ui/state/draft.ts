@@ -96,9 +96,8 @@ const travel = (state: DraftState, from: 'past' | 'future'): DraftState => {
   };
 };
 
-/** The draft and its history. The state it starts from is handed to the store, which reads it from storage. */
-export const draftReducer = (state: DraftState | undefined, action: UnknownAction): DraftState => {
-  if (!state) throw new Error('the draft has no state to start from');
+/** The draft and its history. */
+export const draftReducer = (state: DraftState, action: UnknownAction): DraftState => {
   if (edited.match(action)) return applyEdit(state, action.payload);
   if (undone.match(action)) return travel(state, 'past');
   if (redone.match(action)) return travel(state, 'future');

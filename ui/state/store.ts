@@ -1,4 +1,4 @@
-import { configureStore } from '@reduxjs/toolkit';
+import { configureStore, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import type { Catalogue } from '../../core/model/good.ts';
 import { draftReducer, type DraftState } from './draft.ts';
@@ -17,7 +17,7 @@ export interface Start {
 export const makeStore = ({ draft, catalogue, session, setAside = [] }: Start) =>
   configureStore({
     reducer: {
-      draft: draftReducer,
+      draft: (state: DraftState = draft, action: UnknownAction) => draftReducer(state, action),
       catalogue: (state: Catalogue = catalogue) => state,
       session: sessionReducer,
       storage: storageReducer,

@@ -37,11 +37,11 @@ export const LAMP: Inks = {
   doubt: '#E2B45C',
 };
 
-export const SERIF = 'Source Serif 4';
-export const SERIF_ITALIC = 'Source Serif 4 Italic';
-export const SERIF_STRONG = 'Source Serif 4 Semibold';
-export const SANS = 'Public Sans';
-export const SANS_STRONG = 'Public Sans Semibold';
+export const SERIF = 'SourceSerif';
+export const SERIF_ITALIC = 'SourceSerifItalic';
+export const SERIF_STRONG = 'SourceSerifSemibold';
+export const SANS = 'PublicSans';
+export const SANS_STRONG = 'PublicSansSemibold';
 
 /** Spacing, in fours. */
 export const SPACE = { hair: 4, small: 8, medium: 12, large: 16, wide: 24, page: 36 } as const;

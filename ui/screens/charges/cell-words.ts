@@ -21,5 +21,5 @@ export const cellWords = (zone: Zone, serviceId: string, rate: Rate | undefined,
   }
   const { price, notes } = ratePhrase(rate, speech);
   if (!rate.active) return { kind: 'off', main: price, note: 'switched off' };
-  return { kind: 'rate', main: price, note: notes.slice(0, MOST_NOTES).join(', ') };
+  return { kind: 'rate', main: price, note: notes.filter((words) => !/^longest|working day/.test(words)).slice(0, MOST_NOTES).join(', ') };
 };

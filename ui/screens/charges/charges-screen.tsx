@@ -49,7 +49,7 @@ const AddActions = () => {
 const actionsRow = { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 12, marginLeft: -4 } as const;
 
 const PhoneCharges = ({ opening }: { opening: Opening }) => {
-  const { zones, services } = useAppSelector(selectBook);
+  const { zones } = useAppSelector(selectBook);
   const open = useOpenPanel(opening);
   const zone = zones.find((one) => one.id === opening.zone) ?? zones[0];
   if (open) {
@@ -68,9 +68,6 @@ const PhoneCharges = ({ opening }: { opening: Opening }) => {
       {zone ? <PhoneZone zone={zone} opening={opening} /> : null}
       <View style={actionsRow}>
         <AddActions />
-        {services.map((service) => (
-          <TextAction key={service.id} label={service.name} accessibilityLabel={`Service ${service.name}`} onPress={() => opening.openService(service.id)} />
-        ))}
       </View>
       <SmallBoard opening={opening} />
     </ScrollView>

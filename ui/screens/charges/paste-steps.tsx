@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, SegmentedButtons, Text, TextInput } from 'react-native-paper';
+import { Button, Text, TextInput } from 'react-native-paper';
 import { pastedSteps, type RangeNaming } from '../../../core/formats/pasted-steps.ts';
 import type { TiersPrice } from '../../../core/model/price.ts';
 import { countFigure, measureFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { decimalMark } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -52,11 +53,10 @@ export const PasteSteps = ({ price, onDone }: Props) => {
         style={style.input}
       />
       <Text style={style.note}>A row’s value says</Text>
-      <SegmentedButtons
-        density="small"
+      <Segments
         value={naming}
-        onValueChange={(value) => setChosen(value as RangeNaming)}
-        buttons={[
+        onChange={setChosen}
+        options={[
           { value: 'from', label: 'where it begins' },
           { value: 'up-to', label: 'up to and including' },
         ]}

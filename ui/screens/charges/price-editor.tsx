@@ -1,10 +1,10 @@
 import { View } from 'react-native';
-import { SegmentedButtons } from 'react-native-paper';
 import type { Measure, Price, TiersPrice } from '../../../core/model/price.ts';
 import { rebased } from '../../../core/price/rebase.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { readMoney } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { StepsTable } from './steps-table.tsx';
@@ -14,7 +14,7 @@ interface Props {
   onChange: (price: Price, visit: string | null) => void;
 }
 
-const KINDS = [
+const KINDS: { value: 'flat' | 'tiers'; label: string }[] = [
   { value: 'flat', label: 'Flat' },
   { value: 'tiers', label: 'Steps' },
 ];
@@ -37,13 +37,13 @@ const asTiers = (amount: number): TiersPrice => ({
 export const PriceEditor = ({ price, onChange }: Props) => {
   const speech = useAppSelector(selectSpeech);
   if (price.kind !== 'flat' && price.kind !== 'tiers') return null;
-  const choose = (kind: string): void => {
+  const choose = (kind: 'flat' | 'tiers'): void => {
     if (kind === 'flat' && price.kind === 'tiers') onChange(asFlat(price), null);
     if (kind === 'tiers' && price.kind === 'flat') onChange(asTiers(price.amount), null);
   };
   return (
     <View style={{ gap: 10 }}>
-      <SegmentedButtons density="small" value={price.kind} onValueChange={choose} buttons={KINDS} />
+      <Segments value={price.kind} onChange={choose} options={KINDS} />
       {price.kind === 'flat' ? (
         <DraftField
           label="Charge for the order"
@@ -55,12 +55,7 @@ export const PriceEditor = ({ price, onChange }: Props) => {
         />
       ) : (
         <>
-          <SegmentedButtons
-            density="small"
-            value={price.basis}
-            onValueChange={(basis) => onChange(rebased(price, basis as Measure), null)}
-            buttons={BASES}
-          />
+          <Segments value={price.basis} onChange={(basis) => onChange(rebased(price, basis), null)} options={BASES} />
           <StepsTable price={price} onChange={onChange} />
         </>
       )}

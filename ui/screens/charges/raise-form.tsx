@@ -1,12 +1,13 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { Button, HelperText, SegmentedButtons, Text, TextInput } from 'react-native-paper';
+import { Button, HelperText, Text, TextInput } from 'react-native-paper';
 import { z } from 'zod';
 import { typedMoney, typedPercent } from '../../../core/formats/typed.ts';
 import type { Raise } from '../../../core/price/raise.ts';
 import { countFigure, moneyFigure, type Speech } from '../../../core/words/figure.ts';
 import { decimalMark } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
 import { selectSpeech } from '../../state/selectors.ts';
@@ -106,7 +107,7 @@ export const RaiseForm = ({ ids, onDone }: Props) => {
       control={control}
       name={name}
       render={({ field: { value, onChange } }) => (
-        <SegmentedButtons density="small" value={value} onValueChange={onChange} buttons={buttons} style={{ minWidth: 210 }} />
+        <Segments width={220} value={value} onChange={onChange} options={buttons} />
       )}
     />
   );

@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Checkbox, Text } from 'react-native-paper';
+import { Button } from 'react-native-paper';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
 import { countFigure } from '../../../core/words/figure.ts';
+import { Check } from '../../parts/check.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
 import { selectBook, selectRatesByCell } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
-import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { RaiseForm } from './raise-form.tsx';
 
@@ -23,12 +23,10 @@ interface Props {
 const styles = (inks: Inks) => ({
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   rule: { borderTopWidth: 1, borderTopColor: inks.hairline, paddingTop: 4, gap: 8 },
-  note: note(inks),
 });
 
 /** The whole rate into other zones of the same service, over what is there. */
 const CopyForm = ({ rate, zone, service, onDone }: Props & { onDone: () => void }) => {
-  const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { zones } = useAppSelector(selectBook);
   const rates = useAppSelector(selectRatesByCell);
@@ -50,14 +48,11 @@ const CopyForm = ({ rate, zone, service, onDone }: Props & { onDone: () => void 
       {zones
         .filter((one) => one.id !== zone.id)
         .map((one) => (
-          <Checkbox.Item
+          <Check
             key={one.id}
             label={`${one.name}${rates.has(`${service.id}/${one.id}`) ? ', over the rate there' : ''}`}
-            status={chosen.has(one.id) ? 'checked' : 'unchecked'}
+            on={chosen.has(one.id)}
             onPress={() => toggle(one.id)}
-            position="leading"
-            labelStyle={{ textAlign: 'left' }}
-            style={{ paddingHorizontal: 0, paddingVertical: 0 }}
           />
         ))}
       <Button mode="outlined" disabled={chosen.size === 0} onPress={copy} style={{ alignSelf: 'flex-start', borderRadius: 2 }}>

@@ -1,11 +1,13 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { Checkbox, SegmentedButtons, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import type { Handling, LimitMeasure, Limits } from '../../../core/model/price.ts';
 import type { Rate } from '../../../core/model/rate.ts';
 import { measureFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { Check } from '../../parts/check.tsx';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { optional, readCountWithin, readMeasure, readMoney, readPercent, readWords } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -106,12 +108,11 @@ const HandlingFields = ({ rate, onChange }: Props) => {
         onChange={(points, visit) => set({ points }, visit)}
       />
       {handling?.amount === undefined ? null : (
-        <SegmentedButtons
-          density="small"
-          style={{ alignSelf: 'flex-end', minWidth: 260 }}
+        <Segments
+          width={280}
           value={handling.per}
-          onValueChange={(per) => set({ per: per as Handling['per'] }, null)}
-          buttons={[
+          onChange={(per) => set({ per }, null)}
+          options={[
             { value: 'order', label: 'an order' },
             { value: 'parcel', label: 'a parcel' },
             { value: 'unit', label: 'a unit' },
@@ -186,10 +187,6 @@ const TransitFields = ({ rate, onChange }: Props) => {
     </Group>
   );
 };
-
-const Check = ({ label, on, onPress }: { label: string; on: boolean; onPress: () => void }) => (
-  <Checkbox.Item label={label} status={on ? 'checked' : 'unchecked'} onPress={onPress} position="leading" style={{ paddingHorizontal: 0, paddingVertical: 4 }} labelStyle={{ textAlign: 'left' }} />
-);
 
 /** Everything about a rate besides its price: limits, handling, thresholds, bounds, transit, and what customers are told. */
 export const RateConditions = ({ rate, onChange }: Props) => {

@@ -12,9 +12,11 @@ import type { Opening } from './open-cell.ts';
 const styles = (inks: Inks) => ({
   all: { marginTop: 24 },
   row: { flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, borderBottomColor: inks.hairline } as const,
-  name: { flex: 1, ...note(inks), color: inks.ink },
-  head: { width: 44, ...note(inks), textAlign: 'center' } as const,
-  press: { width: 44, height: 44, alignItems: 'center', justifyContent: 'center' } as const,
+  zone: { flex: 1, minWidth: 0 },
+  zoneName: { height: 44, justifyContent: 'center' } as const,
+  name: { ...note(inks), color: inks.ink },
+  head: { ...note(inks), fontSize: 12, lineHeight: 14, textAlign: 'center', textDecorationLine: 'underline' } as const,
+  press: { width: 50, height: 44, alignItems: 'center', justifyContent: 'center' } as const,
   mark: { fontFamily: SANS_STRONG, fontSize: 15, color: inks.ink },
   missing: { color: inks.rubric },
   quiet: { color: inks.quiet },
@@ -32,18 +34,32 @@ export const SmallBoard = ({ opening }: { opening: Opening }) => {
   return (
     <View style={style.all} role="table" aria-label="The whole board">
       <View style={style.row} role="row">
-        <Text style={style.name} role="columnheader">The whole board</Text>
+        <Text style={[style.name, style.zone]} role="columnheader">
+          The whole board
+        </Text>
         {services.map((service) => (
-          <Text key={service.id} style={style.head} role="columnheader" aria-label={service.name} numberOfLines={1}>
-            {service.name.slice(0, 6)}
-          </Text>
+          <View role="columnheader" key={service.id}>
+            <Press role="button" aria-label={`Service ${service.name}`} onPress={() => opening.openService(service.id)}>
+              <View style={style.press}>
+                <Text style={style.head} numberOfLines={2}>
+                  {service.name}
+                </Text>
+              </View>
+            </Press>
+          </View>
         ))}
       </View>
       {zones.map((zone) => (
         <View key={zone.id} style={style.row} role="row">
-          <Text style={style.name} role="rowheader" numberOfLines={1}>
-            {zone.name}
-          </Text>
+          <View role="rowheader" style={style.zone}>
+            <Press role="button" aria-label={`Rates in ${zone.name}`} onPress={() => opening.showZone(zone.id)}>
+              <View style={style.zoneName}>
+                <Text style={style.name} numberOfLines={1}>
+                  {zone.name}
+                </Text>
+              </View>
+            </Press>
+          </View>
           {services.map((service) => {
             const { kind, main } = cellWords(zone, service.id, rates.get(`${service.id}/${zone.id}`), speech);
             return (

@@ -1,9 +1,10 @@
 import { View } from 'react-native';
-import { SegmentedButtons, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import type { Each, Measure, Step } from '../../../core/model/price.ts';
 import { measureFigure, moneyFigure, percentFigure } from '../../../core/words/figure.ts';
 import { DraftField, type Read } from '../../parts/draft-field.tsx';
 import { optional, readMeasure, readMoney, readPercent } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -79,11 +80,10 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
         />
       </View>
       {each ? (
-        <SegmentedButtons
-          density="small"
+        <Segments
           value={each.count}
-          onValueChange={(count) => setEach({ count: count as Each['count'] }, null)}
-          buttons={[
+          onChange={(count) => setEach({ count }, null)}
+          options={[
             { value: 'started', label: 'Each begun' },
             { value: 'exact', label: 'In proportion' },
           ]}

@@ -36,7 +36,7 @@ const styles = (inks: Inks) => ({
   note: note(inks),
   right: { textAlign: 'right' } as const,
   button: { margin: 0, width: 32, height: 36 },
-  gap: { width: 64 },
+  gap: { width: 72 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   doubt: { ...aside, color: inks.doubt },
 });
@@ -121,7 +121,7 @@ export const StepsTable = ({ price, onChange }: Props) => {
       {pasting ? <PasteSteps price={price} onDone={(next) => { onChange(next, null); setPasting(false); }} /> : null}
       <DraftField
         style={{ width: 180 }}
-        label="Steps end before (not offered from here on)"
+        label="Not offered from"
         placeholder="no end"
         text={price.until === undefined ? '' : measureFigure(price.basis, price.until, speech)}
         read={optional<number>(readMeasure(price.basis, speech))}

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Checkbox } from 'react-native-paper';
 import type { Region, Zone } from '../../../core/model/place.ts';
 import { regionsFromText, regionsText } from '../../../core/place/region-phrase.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
+import { Check } from '../../parts/check.tsx';
 import { DraftField, type Read } from '../../parts/draft-field.tsx';
 import { readName } from '../../parts/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -19,8 +19,6 @@ export const readRegions = (text: string): Read<Region[]> => {
   const [fault] = read.ok ? [] : read.faults;
   return read.ok ? read : { ok: false, text: fault ? faultSentence(fault) : '' };
 };
-
-const check = { paddingHorizontal: 0, paddingVertical: 4 } as const;
 
 /** A zone's name, its places, where it stands, and what can be done with all its rates. */
 export const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
@@ -61,21 +59,15 @@ export const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) 
         onChange={(excludes, visit) => set({ excludes }, 'places left out', visit)}
       />
       <View>
-        <Checkbox.Item
+        <Check
           label="Active"
-          status={zone.active ? 'checked' : 'unchecked'}
+          on={zone.active}
           onPress={() => set({ active: !zone.active }, zone.active ? 'switched off' : 'switched on')}
-          position="leading"
-          labelStyle={{ textAlign: 'left' }}
-          style={check}
         />
-        <Checkbox.Item
+        <Check
           label="Takes all remaining places, which no other active zone takes"
-          status={zone.remainder ? 'checked' : 'unchecked'}
+          on={zone.remainder}
           onPress={() => set({ remainder: !zone.remainder }, 'all remaining places')}
-          position="leading"
-          labelStyle={{ textAlign: 'left' }}
-          style={check}
         />
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>

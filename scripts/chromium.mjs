@@ -1,0 +1,17 @@
+import { existsSync } from 'node:fs';
+import { phase, run } from './phases.mjs';
+
+const PLACES = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+const found = () => PLACES.find((path) => path && existsSync(path)) ?? null;
+
+const mayInstall = () => process.getuid?.() === 0 && existsSync('/usr/bin/apt-get');
+
+/** The path of a Chromium for the browser tests, installed from Debian's packages where that is allowed; else null. */
+export const findChromium = async () => {
+  if (found() || !mayInstall()) return found();
+  await phase('Installing Chromium', async () => {
+    await run('apt-get', ['update', '-qq'], { quiet: true });
+    return run('apt-get', ['install', '-y', '-qq', 'chromium'], { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } });
+  });
+  return found();
+};

@@ -1,0 +1,56 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { must, phase, ROOT } from './phases.mjs';
+
+/** What the exported web app is made of; an export of the same sources is used again. */
+const SOURCES = [
+  'app', 'ui', 'core', 'demo/data', 'public', 'app.json', 'babel.config.js', 'metro.config.js', 'package-lock.json',
+  'tsconfig.json', 'tsconfig.base.json',
+];
+const DIST = join(ROOT, 'dist');
+const STAMP = join(DIST, '.sources');
+/** The most JavaScript that the first page may load, gzipped. */
+const MOST_FIRST_LOAD = 650_000;
+
+const filesOf = (path) => {
+  if (!existsSync(path)) return [];
+  if (!statSync(path).isDirectory()) return [path];
+  return readdirSync(path).sort().flatMap((name) => filesOf(join(path, name)));
+};
+
+const sourceHash = () => {
+  const hash = createHash('sha256');
+  for (const file of SOURCES.flatMap((name) => filesOf(join(ROOT, name)))) {
+    if (/\.test\.tsx?$/.test(file)) continue;
+    hash.update(relative(ROOT, file)).update(readFileSync(file));
+  }
+  return hash.digest('hex');
+};
+
+/** The bytes of JavaScript that index.html names, gzipped; more than allowed fails the export. */
+const checkFirstLoad = () => {
+  const html = readFileSync(join(DIST, 'index.html'), 'utf8');
+  const scripts = [...html.matchAll(/src="(\/[^"]+\.js)"/g)].map(([, path]) => path);
+  const size = scripts.reduce((sum, path) => sum + gzipSync(readFileSync(join(DIST, path)), { level: 9 }).length, 0);
+  console.log(`  First load: ${(size / 1000).toFixed(0)} kB of JavaScript, gzipped (at most ${MOST_FIRST_LOAD / 1000} kB)`);
+  if (scripts.length > 0 && size <= MOST_FIRST_LOAD) return;
+  console.error('The first load is too large, or no script was found in index.html.');
+  process.exit(1);
+};
+
+/** Exports the web app into dist/ unless an export of the same sources is there. */
+export const exportApp = async () => {
+  const hash = sourceHash();
+  if (!existsSync(STAMP) || readFileSync(STAMP, 'utf8') !== hash) {
+    await phase('Exporting the web app', () =>
+      must('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
+        quiet: true,
+        env: { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' },
+      }),
+    );
+    writeFileSync(STAMP, hash);
+  }
+  checkFirstLoad();
+};

@@ -1,0 +1,51 @@
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { findChromium } from './chromium.mjs';
+import { exportApp } from './export.mjs';
+import { installPackages } from './install.mjs';
+import { must, phase, ROOT, run } from './phases.mjs';
+
+const REPORTS = { jest: join(ROOT, '.emporos', 'jest.json'), playwright: join(ROOT, '.emporos', 'playwright.json') };
+
+const readReport = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null);
+
+const unitCounts = () => {
+  const report = readReport(REPORTS.jest);
+  return report
+    ? { passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites }
+    : { passed: 0, failed: 1 };
+};
+
+const browserCounts = () => {
+  const stats = readReport(REPORTS.playwright)?.stats;
+  return stats ? { passed: stats.expected + stats.flaky, failed: stats.unexpected } : { passed: 0, failed: 1 };
+};
+
+const finish = (...counts) => {
+  const passed = counts.reduce((sum, one) => sum + one.passed, 0);
+  const failed = counts.reduce((sum, one) => sum + one.failed, 0);
+  console.log(`tests: ${passed} passed, ${failed} failed`);
+  process.exit(failed > 0 || passed === 0 ? 1 : 0);
+};
+
+await installPackages();
+for (const file of Object.values(REPORTS)) rmSync(file, { force: true });
+
+await phase('Types', () => must('npm', ['run', '-s', 'types']));
+await phase('Lint', () => must('npm', ['run', '-s', 'lint']));
+await phase('Unused code and dependencies', () => must('npm', ['run', '-s', 'unused']));
+await phase('Licences', () => must('npm', ['run', '-s', 'licences']));
+await phase('Unit tests', () => run('npx', ['jest', '--json', `--outputFile=${REPORTS.jest}`]));
+const units = unitCounts();
+if (units.failed > 0) finish(units);
+
+await exportApp();
+const chromium = await findChromium();
+if (!chromium) {
+  console.error('The browser tests need Chromium: install it, as with “apt-get install chromium”, or set CHROMIUM to its path.');
+  finish(units, { passed: 0, failed: 1 });
+}
+await phase('Browser tests', () =>
+  run('npx', ['playwright', 'test'], { env: { CHROMIUM: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: REPORTS.playwright } }),
+);
+finish(units, browserCounts());

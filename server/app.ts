@@ -1,0 +1,57 @@
+import compression from 'compression';
+import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import helmet from 'helmet';
+import { join } from 'node:path';
+
+export interface ServerOptions {
+  /** The folder of the exported web app. */
+  webRoot: string;
+}
+
+const YEAR_MS = 31_536_000_000;
+
+/** What the exported app needs: its own files, and styles that its libraries write into the page. */
+const security = helmet({
+  contentSecurityPolicy: {
+    directives: {
+      defaultSrc: ["'self'"],
+      scriptSrc: ["'self'"],
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      fontSrc: ["'self'"],
+      connectSrc: ["'self'"],
+      workerSrc: ["'self'", 'blob:'],
+      objectSrc: ["'none'"],
+      frameAncestors: ["'none'"],
+      upgradeInsecureRequests: null,
+    },
+  },
+  strictTransportSecurity: false,
+});
+
+/** One origin, so that the browser's storage is one: other names of this machine lead to 127.0.0.1. */
+const oneOrigin = (request: Request, response: Response, next: NextFunction): void => {
+  const [name, port] = (request.headers.host ?? '').split(':');
+  if (name !== 'localhost') return next();
+  response.redirect(307, `http://127.0.0.1${port ? `:${port}` : ''}${request.originalUrl}`);
+};
+
+/** The server as a function of requests; it does not listen, so that tests can run it in-process. */
+export const makeServer = ({ webRoot }: ServerOptions): Express => {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(security, oneOrigin, compression());
+  app.get('/health', (_request, response) => {
+    response.json({ ok: true });
+  });
+  app.use('/_expo/static', express.static(join(webRoot, '_expo/static'), { immutable: true, maxAge: YEAR_MS, fallthrough: false }));
+  app.use(express.static(webRoot, { maxAge: 0 }));
+  app.get('/{*path}', (request, response) => {
+    if (!request.accepts('html')) {
+      response.status(404).json({ error: 'not found' });
+      return;
+    }
+    response.sendFile(join(webRoot, 'index.html'), { maxAge: 0 });
+  });
+  return app;
+};
