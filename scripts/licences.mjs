@@ -1,8 +1,7 @@
-import { createRequire } from 'node:module';
+import checker from 'license-checker-rseidelsohn';
 import { ROOT } from './phases.mjs';
 
-/** Every package that ships or builds must have a licence that permits shipping it. */
-const checker = createRequire(import.meta.url)('license-checker-rseidelsohn');
+/** Every package that ships must have a licence that permits shipping it. */
 
 const PERMITTED = [
   'MIT', 'MIT-0', 'ISC', 'BSD', 'BSD-2-Clause', 'BSD-3-Clause', '0BSD', 'Apache-2.0', 'OFL-1.1', 'CC0-1.0', 'CC-BY-4.0', 'CC-BY-3.0',

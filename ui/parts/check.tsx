@@ -1,4 +1,8 @@
-import { Checkbox } from 'react-native-paper';
+import { View } from 'react-native';
+import { Icon, Text } from 'react-native-paper';
+import { useStyles } from '../theme/styles.ts';
+import { TOUCH, type Inks } from '../theme/tokens.ts';
+import { Press } from './press.tsx';
 
 interface Props {
   label: string;
@@ -6,15 +10,23 @@ interface Props {
   onPress: () => void;
 }
 
+const styles = (_: Inks) => ({
+  row: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: TOUCH } as const,
+  label: { flexShrink: 1 },
+});
+
+/** The box of something that is ticked or not; it is named and pressed by what it stands in. */
+export const TickBox = ({ on }: { on: boolean }) => <Icon source={on ? 'checkbox-marked' : 'checkbox-blank-outline'} size={20} />;
+
 /** Something that holds or does not. */
-export const Check = ({ label, on, onPress }: Props) => (
-  <Checkbox.Item
-    label={label}
-    status={on ? 'checked' : 'unchecked'}
-    onPress={onPress}
-    position="leading"
-    labelVariant="bodyMedium"
-    labelStyle={{ textAlign: 'left' }}
-    style={{ paddingHorizontal: 0, paddingVertical: 2, marginLeft: -8 }}
-  />
-);
+export const Check = ({ label, on, onPress }: Props) => {
+  const style = useStyles(styles);
+  return (
+    <Press onPress={onPress} role="checkbox" aria-checked={on} aria-label={label}>
+      <View style={style.row}>
+        <TickBox on={on} />
+        <Text style={style.label}>{label}</Text>
+      </View>
+    </Press>
+  );
+};

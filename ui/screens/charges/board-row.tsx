@@ -1,10 +1,11 @@
 import { memo } from 'react';
 import { View } from 'react-native';
-import { Checkbox, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import { regionsPhrase } from '../../../core/place/region-phrase.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
 import type { Speech } from '../../../core/words/figure.ts';
+import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -39,7 +40,7 @@ const BoardCell = ({ words, label, open, selected, onPress, flex }: CellProps) =
         style={style.cellPress}
       >
         <View style={style.cellInside}>
-          {isChecking ? <Checkbox status={selected ? 'checked' : 'unchecked'} /> : null}
+          {isChecking ? <TickBox on={selected} /> : null}
           <View style={style.words}>
             <Text style={[style.figure, style[words.kind]]}>{words.main}</Text>
             {words.note === '' ? null : <Text style={style.note}>{words.note}</Text>}

@@ -19,7 +19,7 @@ export const boardStyles = (inks: Inks) => ({
   fixed: { width: LEAST_CELL },
   openCell: { borderTopColor: inks.ink, backgroundColor: inks.raised },
   cellPress: { flexGrow: 1 },
-  cellInside: { flexDirection: 'row', paddingVertical: 8, paddingHorizontal: 10, minHeight: TOUCH } as const,
+  cellInside: { flexDirection: 'row', gap: 8, paddingVertical: 8, paddingHorizontal: 10, minHeight: TOUCH } as const,
   words: { flex: 1 },
   figure: { ...figure, lineHeight: 22 },
   note: note(inks),

@@ -19,6 +19,13 @@ interface Props {
   underHead: ReactNode;
 }
 
+/** What is opened under a row, as a row of one cell of its own. */
+const Under = ({ children }: { children: ReactNode }) => (
+  <View role="row">
+    <View role="cell">{children}</View>
+  </View>
+);
+
 /** Zones down, services across, a short phrase in each cell. */
 export const Board = ({ opening, selected, onToggle, under, underHead }: Props) => {
   const style = useStyles(boardStyles);
@@ -52,7 +59,7 @@ export const Board = ({ opening, selected, onToggle, under, underHead }: Props) 
               );
             })}
           </View>
-          {underHead}
+          {underHead ? <Under>{underHead}</Under> : null}
           {zones.map((zone) => {
             const isOpen = opening.zone === zone.id;
             return (
@@ -69,7 +76,7 @@ export const Board = ({ opening, selected, onToggle, under, underHead }: Props) 
                   onCell={onCell}
                   onZone={onZone}
                 />
-                {isOpen ? under : null}
+                {isOpen && under ? <Under>{under}</Under> : null}
               </Fragment>
             );
           })}

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { readBook, readCatalogue, readTrials } from '../../../core/formats/read.ts';
 import type { Catalogue } from '../../../core/model/good.ts';
-import type { DraftState } from '../draft.ts';
+import type { DraftState, HistoryStep } from '../draft.ts';
 import type { SessionState } from '../session.ts';
 
 /** The documents kept on this device: one key each, each with the version of its schema. */
@@ -14,7 +14,7 @@ const VERSION = 1;
 const patchSchema = z.object({
   op: z.enum(['replace', 'remove', 'add']),
   path: z.array(z.union([z.string(), z.number()])),
-  value: z.unknown(),
+  value: z.unknown().optional(),
 });
 const stepSchema = z.object({
   label: z.string(),
@@ -26,8 +26,8 @@ const draftSchema = z.object({
   version: z.literal(VERSION),
   book: z.unknown(),
   trials: z.unknown(),
-  past: z.array(stepSchema),
-  future: z.array(stepSchema),
+  past: z.unknown(),
+  future: z.unknown(),
 });
 const catalogueSchema = z.object({ version: z.literal(VERSION), catalogue: z.unknown() });
 const sessionSchema = z.object({
@@ -46,15 +46,25 @@ const parsed = <T>(schema: z.ZodType<T>, text: string): T | null => {
   }
 };
 
-/** The draft with its history as kept, or null where the text is no sound draft. */
+/** Steps of undo; a visit to a field ends with the page it was on. What is no sound list of steps is none. */
+const readSteps = (value: unknown): HistoryStep[] => {
+  const steps = z.array(stepSchema).safeParse(value);
+  return steps.success ? steps.data.map((step) => ({ ...step, visit: null })) : [];
+};
+
+/** The draft with its history as kept, or null where the text is no sound draft. A history that cannot be read does not cost the draft. */
 export const readDraft = (text: string): DraftState | null => {
   const document = parsed(draftSchema, text);
   const book = document && readBook(document.book);
   const trials = document && readTrials(document.trials);
   if (!document || !book?.ok || !trials?.ok) return null;
-  // A visit to a field ends with the page it was on.
-  const [past, future] = [document.past, document.future].map((steps) => steps.map((step) => ({ ...step, visit: null })));
-  return { workbook: { book: book.value, trials: trials.value }, past: past ?? [], future: future ?? [], before: null, revision: 0 };
+  return {
+    workbook: { book: book.value, trials: trials.value },
+    past: readSteps(document.past),
+    future: readSteps(document.future),
+    before: null,
+    revision: 0,
+  };
 };
 
 /** The text of a draft with its history. */

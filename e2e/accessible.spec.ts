@@ -1,0 +1,46 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { openProgram, openSlip } from './program.ts';
+
+const STATES: Record<string, (page: Page) => Promise<unknown>> = {
+  'the board': (page) => openProgram(page),
+  'a rate': async (page) => {
+    await openProgram(page, '/charges?zone=west&service=parcel');
+    await page.getByRole('button', { name: 'Limits, handling and more' }).click();
+    await page.getByRole('button', { name: 'Paste rows' }).click();
+  },
+  'a missing rate': (page) => openProgram(page, '/charges?zone=north&service=parcel'),
+  'a zone': async (page) => {
+    await openProgram(page, '/charges?zone=north&panel=zone');
+    await page.getByRole('button', { name: 'Raise or lower all' }).click();
+  },
+  'a service': (page) => openProgram(page, '/charges?service=parcel&panel=service'),
+  'the slip with its working': async (page) => {
+    await openProgram(page);
+    await openSlip(page);
+    await page.keyboard.press('w');
+    await page.getByText('open', { exact: true }).click();
+  },
+  'a trial being changed': async (page) => {
+    await openProgram(page);
+    const slip = await openSlip(page);
+    await slip.getByRole('button', { name: 'Change the trial' }).click();
+  },
+  'the list of keys': async (page) => {
+    await openProgram(page);
+    await page.keyboard.press('?');
+    await expect(page.getByText('walk the trials')).toBeVisible();
+  },
+};
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  for (const [name, open] of Object.entries(STATES)) {
+    test(`axe finds nothing on ${name}, ${colorScheme}`, async ({ page }) => {
+      await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
+      await open(page);
+      await page.waitForTimeout(300);
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+      expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+    });
+  }
+}

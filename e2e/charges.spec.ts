@@ -1,0 +1,155 @@
+import { expect, test } from '@playwright/test';
+import { chooseTrial, choiceOf, closeSlip, fill, isPhone, openCell, openProgram, openSlip, waitUntilKept } from './program.ts';
+
+test('a step changed moves the slip, with the old figure struck', async ({ page }) => {
+  await openProgram(page);
+  await openCell(page, 'Parcel', 'Maritimes');
+  await fill(page, 'Charge from 5 kg', '10.50');
+  if (isPhone(page)) await expect(page.getByTestId('slip-strip')).toContainText('17.3012.30');
+  const slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Parcel')).toHaveAccessibleName('Parcel, 12.30, was 17.30: working');
+  await expect(slip.getByText('17.30', { exact: true })).toHaveCSS('text-decoration-line', 'line-through');
+  await closeSlip(page);
+  await expect(page.getByRole('img', { name: /falls by 0.50 at 5 kg/ })).toBeVisible();
+});
+
+test('a line of the working leads to its rule', async ({ page }) => {
+  await openProgram(page);
+  const slip = await openSlip(page);
+  await choiceOf(slip, 'Parcel').click();
+  await slip.getByRole('link', { name: 'Weight 6.4 kg, from 5 kg: 15.50. To its rule' }).click();
+  await expect(page.getByRole('heading', { name: 'Parcel to Maritimes' })).toBeVisible();
+  await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('15.50');
+});
+
+test('a customer in a zone without a rate is told, never charged 0', async ({ page }) => {
+  await openProgram(page);
+  const slip = await chooseTrial(page, 'An urn to Iqaluit');
+  await expect(slip.getByRole('alert')).toContainText('has no choice: the order cannot be placed');
+  await expect(slip.getByRole('list', { name: 'Choices' }).getByRole('listitem')).toHaveCount(0);
+  const reason = slip.getByRole('link', { name: /^Parcel: Parcel has no rate in North\./ });
+  await reason.click();
+  await expect(page.getByText('Parcel has no rate here: customers in North cannot choose it')).toBeVisible();
+  await page.getByRole('button', { name: 'Add a rate' }).click();
+  await expect(page.getByText('Switched off: give it a price, then switch it on.')).toBeVisible();
+  await fill(page, 'Charge for the order', '42');
+  await page.getByRole('button', { name: 'Switch on' }).click();
+  const again = await openSlip(page);
+  await expect(choiceOf(again, 'Parcel')).toHaveAccessibleName('Parcel, 48.00: working');
+  await choiceOf(again, 'Parcel').click();
+  await expect(again.getByText('Glazed urn, 48 cm, fee once for the line: 6.00')).toBeVisible();
+});
+
+test('a reload keeps the draft and its history', async ({ page }) => {
+  await openProgram(page, '/charges?zone=maritimes&service=parcel');
+  await fill(page, 'Charge from 5 kg', '10.50');
+  await waitUntilKept(page);
+  await page.reload();
+  await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('10.50');
+  await page.getByRole('button', { name: 'Undo: Parcel to Maritimes: price' }).click();
+  await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('15.50');
+  await waitUntilKept(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Redo: Parcel to Maritimes: price' })).toBeEnabled();
+  await page.keyboard.press('Control+Shift+Z');
+  await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('10.50');
+});
+
+test('a field left half-typed keeps its last sound value and says so', async ({ page }) => {
+  await openProgram(page, '/charges?zone=maritimes&service=parcel');
+  await fill(page, 'Charge from 5 kg', 'abc');
+  await page.getByRole('heading', { level: 1 }).click();
+  await expect(page.getByRole('alert')).toHaveText('Write an amount, as 12.50. Kept: 15.50');
+  await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('15.50');
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
+});
+
+test('rows from a leaflet become steps, by the last value they hold', async ({ page }) => {
+  await openProgram(page, '/charges?zone=maritimes&service=parcel');
+  await page.getByRole('button', { name: 'Paste rows' }).click();
+  await fill(page, 'Rows to paste', 'Weight\tPrice\nup to and including 2 kg\t9.10\nup to and including 7 kg\t13.20');
+  await expect(page.getByText('From 0 kg: 9.10; 2.001 kg: 13.20; ends before 7.001 kg')).toBeVisible();
+  await expect(page.getByText('Line 1 was not understood: Weight Price')).toBeVisible();
+  await page.getByRole('button', { name: 'Put 2 steps in place of the 4' }).click();
+  await expect(page.getByLabel('Charge from 2.001 kg', { exact: true })).toHaveValue('13.20');
+  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName(/^Parcel, 15.00/);
+});
+
+test('a limit, a handling and a least charge each change what the customer sees', async ({ page }) => {
+  await openProgram(page, '/charges?zone=maritimes&service=parcel');
+  await page.getByRole('button', { name: 'Limits, handling and more' }).click();
+  await fill(page, 'Handling amount', '2.30');
+  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName('Parcel, 17.80, was 17.30: working');
+  await closeSlip(page);
+  await fill(page, 'Never less than', '25');
+  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName('Parcel, 25.00, was 17.80: working');
+  await closeSlip(page);
+  await fill(page, 'Weight, at most', '6 kg');
+  const slip = await openSlip(page);
+  await expect(slip.getByText('no longer offered')).toBeVisible();
+  await expect(choiceOf(slip, 'Parcel')).toHaveCount(0);
+});
+
+test('a service and a zone are added, named, left out, and removed with a way back', async ({ page }) => {
+  await openProgram(page);
+  await page.getByRole('button', { name: 'Add a service' }).click();
+  await page.getByRole('button', { name: 'Add the service' }).click();
+  await expect(page.getByText('A name is needed, of at most 120 characters.')).toBeVisible();
+  await fill(page, 'Name of the new service', 'Courier');
+  await page.getByRole('button', { name: 'Add the service' }).click();
+  await page.getByRole('button', { name: 'Add a zone' }).click();
+  await fill(page, 'Name of the new zone', 'Halifax');
+  await fill(page, 'Its places: CA, CA-NS, or CA: B3H*, B3J*', 'Nova Scotia');
+  await page.getByRole('button', { name: 'Add the zone' }).click();
+  await expect(page.getByText('“Nova Scotia” is no place')).toBeVisible();
+  await fill(page, 'Its places: CA, CA-NS, or CA: B3H*, B3J*', 'CA: B2G*, B3H*');
+  await page.getByRole('button', { name: 'Add the zone' }).click();
+  const slip = await openSlip(page);
+  await expect(slip.getByText('zone Halifax, by B2G*')).toBeVisible();
+  await closeSlip(page);
+  await openCell(page, 'Courier', 'Halifax');
+  await page.getByRole('button', { name: 'Not offered here, on purpose' }).click();
+  await expect(page.getByRole('main').getByText('Courier is deliberately not offered in Halifax.')).toBeVisible();
+  await waitUntilKept(page);
+  await openProgram(page, '/charges?service=courier&panel=service');
+  await page.getByRole('button', { name: 'Remove the service' }).click();
+  await expect(page.getByText('Removed Courier with 0 rates.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(page.getByRole('button', { name: 'Service Courier' }).first()).toBeVisible();
+});
+
+test('a zone is renamed, copied with its rates and moved', async ({ page }) => {
+  await openProgram(page, '/charges?zone=central&panel=zone');
+  await fill(page, 'Zone', 'Middle');
+  await page.getByRole('button', { name: 'Copy the zone' }).click();
+  await expect(page.getByText('Copied Middle with its rates.', { exact: false })).toBeVisible();
+  await waitUntilKept(page);
+  await openProgram(page, '/charges?zone=middle-copy&service=parcel');
+  await expect(page.getByRole('heading', { name: 'Parcel to Middle, copy' })).toBeVisible();
+  await expect(page.getByLabel('Charge from 0 kg', { exact: true })).toHaveValue('10.50');
+});
+
+test('all rates of a zone are raised by a percentage and rounded, and one undo takes it back', async ({ page }) => {
+  await openProgram(page, '/charges?zone=maritimes&panel=zone');
+  await page.getByRole('button', { name: 'Raise or lower all' }).click();
+  await page.getByRole('button', { name: 'Change 4 rates' }).click();
+  await expect(page.getByText('Write by how much, as 5 or -2.5.')).toBeVisible();
+  await fill(page, 'By how many %', '10');
+  await page.getByRole('button', { name: 'Change 4 rates' }).click();
+  const slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Parcel')).toHaveAccessibleName('Parcel, 18.85, was 17.30: working');
+  await closeSlip(page);
+  await page.keyboard.press('Control+z');
+  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName(/^Parcel, 17.30/);
+});
+
+test('a rate is copied to other zones', async ({ page }) => {
+  await openProgram(page, '/charges?zone=maritimes&service=parcel');
+  await page.getByRole('button', { name: 'Copy to other zones' }).click();
+  await page.getByRole('checkbox', { name: 'North' }).click();
+  await page.getByRole('button', { name: 'Copy to 1 zone' }).click();
+  const slip = await chooseTrial(page, 'An urn to Iqaluit');
+  await choiceOf(slip, 'Parcel').click();
+  await expect(choiceOf(slip, 'Parcel')).toHaveAccessibleName(/^Parcel, 0.00/);
+  await expect(slip.getByText('Subtotal 119.00 reaches 85.00: free')).toBeVisible();
+});

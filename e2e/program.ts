@@ -1,0 +1,57 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** The program as a person sees it, at either width. */
+
+export const isPhone = (page: Page): boolean => (page.viewportSize()?.width ?? 0) < 700;
+
+/** Opens the program as on a fresh machine: every test has storage of its own. */
+export const openProgram = async (page: Page, path = '/'): Promise<void> => {
+  await page.goto(path);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+};
+
+/** Opens the cell of a service and a zone, from the board or, on a phone, from the zone's list. */
+export const openCell = async (page: Page, service: string, zone: string): Promise<void> => {
+  if (isPhone(page)) await page.getByRole('tab', { name: zone }).click();
+  await page.getByRole('button', { name: new RegExp(`^${service} to ${zone}:`) }).click();
+};
+
+/** The slip, brought up first where it is folded into the strip. */
+export const openSlip = async (page: Page): Promise<Locator> => {
+  const strip = page.getByTestId('slip-strip');
+  const slip = page.getByTestId('slip');
+  if (isPhone(page) && !(await slip.isVisible())) await strip.click();
+  await expect(slip).toBeVisible();
+  return slip;
+};
+
+export const closeSlip = async (page: Page): Promise<void> => {
+  if (isPhone(page)) await page.getByRole('button', { name: 'Close the slip' }).click();
+};
+
+/** A choice of the slip by its name. */
+export const choiceOf = (slip: Locator, name: string): Locator =>
+  slip.getByRole('list', { name: 'Choices' }).getByRole('button', { name: new RegExp(`^${name},`) });
+
+/** Walks the trials until the named one is shown. */
+export const chooseTrial = async (page: Page, name: string): Promise<Locator> => {
+  const slip = await openSlip(page);
+  for (let step = 0; step < 20; step += 1) {
+    if (await slip.getByRole('heading', { name }).isVisible()) return slip;
+    await slip.getByRole('button', { name: 'Next trial' }).click();
+  }
+  throw new Error(`no trial is named ${name}`);
+};
+
+/** Types into a field over what stands there. */
+export const fill = async (page: Page, label: string, text: string): Promise<void> => {
+  const field = page.getByLabel(label, { exact: true });
+  await field.click();
+  await field.fill(text);
+};
+
+/** Waits until what was changed is on the device. */
+export const waitUntilKept = async (page: Page): Promise<void> => {
+  await page.waitForTimeout(400);
+  if (!isPhone(page)) await expect(page.getByText('Draft, kept')).toBeVisible();
+};

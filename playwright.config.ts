@@ -1,0 +1,33 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4311;
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: '.emporos/test-results',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  forbidOnly: true,
+  reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.emporos/playwright.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    contextOptions: { reducedMotion: 'reduce' },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+    },
+  },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+  webServer: {
+    command: 'node --import tsx server/main.ts',
+    env: { PORT: String(PORT) },
+    url: `http://127.0.0.1:${PORT}/health`,
+    reuseExistingServer: false,
+  },
+});
