@@ -40,6 +40,13 @@ export default tseslint.config(
     },
   },
   {
+    files: ['core/**/*.test.ts'],
+    rules: {
+      // A test of the core may take the demo shop as its example.
+      'import-x/no-restricted-paths': ['error', { zones: WALLS.map((one) => (one.target === './core' ? { ...one, from: one.from.filter((folder) => folder !== './demo') } : one)) }],
+    },
+  },
+  {
     files: ['core/**/*.ts'],
     ignores: ['**/*.test.ts', 'core/testing/**'],
     rules: {

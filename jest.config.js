@@ -1,5 +1,8 @@
 const babel = { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] };
 
+/** Packages that ship as modern modules only. */
+const MODERN = 'iso-3166|temporal-|fast-check|pure-rand|immer|@reduxjs|redux|react-redux|reselect|d3-array|internmap';
+
 /** The core and the shells without an interface run in plain Node; the interface runs with jest-expo. */
 module.exports = {
   projects: [
@@ -8,12 +11,14 @@ module.exports = {
       testEnvironment: 'node',
       testMatch: ['<rootDir>/{core,carriers,server,cli,demo,scripts}/**/*.test.ts'],
       transform: babel,
-      transformIgnorePatterns: ['/node_modules/(?!(iso-3166|temporal-[a-z]+|fast-check|pure-rand)/)'],
+      transformIgnorePatterns: [`/node_modules/(?!(${MODERN}))`],
     },
     {
       displayName: 'ui',
-      preset: 'jest-expo/web',
+      preset: 'jest-expo',
+      transformIgnorePatterns: [`/node_modules/(?!(${MODERN}|(jest-)?react-native|@react-native|expo|@expo|standard-navigation))`],
       testMatch: ['<rootDir>/ui/**/*.test.{ts,tsx}'],
+      moduleNameMapper: { '^@react-native-vector-icons/material-design-icons$': '<rootDir>/ui/theme/icon-set.tsx' },
       setupFiles: ['<rootDir>/ui/testing/setup.ts'],
     },
   ],

@@ -21,10 +21,15 @@ const dropRate = ({ book }: Workbook, { serviceId, zoneId }: Cell): void => {
   book.rates = book.rates.filter((rate) => rate.serviceId !== serviceId || rate.zoneId !== zoneId);
 };
 
+/** Whether both the service and the zone of a cell are there: an edit of a cell that is gone does nothing. */
+const isCell = ({ book }: Workbook, { serviceId, zoneId }: Cell): boolean =>
+  book.services.some((service) => service.id === serviceId) && book.zones.some((zone) => zone.id === zoneId);
+
 /** Changes to rates. Each changes the workbook it is given, which is a draft of the state. */
 export const rateEdits = {
   /** A first rate in an empty cell: it is switched off until its price has been looked at. */
   addRate: (workbook: Workbook, { cell }: { cell: Cell }): void => {
+    if (!isCell(workbook, cell) || rateAt(workbook.book.rates, cell)) return;
     offerAgain(workbook, cell);
     const { rates } = workbook.book;
     rates.push({
@@ -51,6 +56,7 @@ export const rateEdits = {
 
   /** Says that a service is deliberately not offered in a zone; a rate that was there goes. */
   leaveOut: (workbook: Workbook, { cell }: { cell: Cell }): void => {
+    if (!isCell(workbook, cell)) return;
     dropRate(workbook, cell);
     const zone = workbook.book.zones.find((one) => one.id === cell.zoneId);
     if (zone && !zone.without?.includes(cell.serviceId)) zone.without = [...(zone.without ?? []), cell.serviceId];
@@ -73,7 +79,7 @@ export const rateEdits = {
     const source = book.rates.find((rate) => rate.id === id);
     if (!source) return;
     const copied = JSON.stringify(source);
-    for (const cell of cells) {
+    for (const cell of cells.filter((one) => isCell(workbook, one))) {
       const replaced = rateAt(book.rates, cell);
       offerAgain(workbook, cell);
       const copy = { ...(JSON.parse(copied) as Rate), ...cell };
