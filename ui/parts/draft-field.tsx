@@ -41,6 +41,10 @@ const contentStyle = (right: boolean, prose: boolean, multiline: boolean): TextS
   ...(multiline ? { paddingVertical: 8 } : {}),
 });
 
+/** About how many lines a text takes, between two and twelve. */
+const linesOf = (text: string): number =>
+  Math.min(12, Math.max(2, text.split('\n').reduce((lines, line) => lines + Math.max(1, Math.ceil(line.length / 34)), 0)));
+
 /**
  * A field of the draft. What is typed goes into the draft as soon as it is sound; while the field is
  * visited its old value stands struck beside it, and one visit is one step of undo. Left half-typed,
@@ -84,7 +88,7 @@ export const DraftField = <T,>(props: DraftFieldProps<T>) => {
           mode="outlined"
           dense
           multiline={multiline}
-          numberOfLines={multiline ? Math.min(12, Math.max(2, text.split('\n').length)) : undefined}
+          numberOfLines={multiline ? linesOf(text) : undefined}
           value={typed ?? text}
           placeholder={props.placeholder}
           onFocus={enter}

@@ -17,7 +17,7 @@ export const Segments = <V extends string>({ value, options, onChange, width }: 
     style={width === undefined ? undefined : { width, alignSelf: 'flex-end' }}
     buttons={options.map((option) => ({
       ...option,
-      labelStyle: { fontFamily: SANS_STRONG, fontSize: 13, marginHorizontal: 0 },
+      labelStyle: { fontFamily: SANS_STRONG, fontSize: 13, marginHorizontal: -12 },
       style: { minWidth: 0, borderRadius: 2 },
     }))}
   />

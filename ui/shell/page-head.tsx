@@ -70,7 +70,7 @@ const PhoneMenu = () => {
   if (!open) return button;
   return (
     <Menu visible onDismiss={() => setOpen(false)} anchor={button}>
-      <Menu.Item title={isDark ? 'Paper colours' : 'Lamp colours'} onPress={act(coloursChosen(isDark ? 'light' : 'dark'))} />
+      <Menu.Item title={isDark ? 'Light colours' : 'Dark colours'} onPress={act(coloursChosen(isDark ? 'light' : 'dark'))} />
       <Menu.Item title="Keys" onPress={act(keysToggled(true))} />
     </Menu>
   );

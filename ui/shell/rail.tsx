@@ -45,7 +45,7 @@ export const Rail = () => {
       <View style={style.foot}>
         <Press role="button" onPress={() => dispatch(coloursChosen(isDark ? 'light' : 'dark'))}>
           <View style={style.item}>
-            <Text style={style.name}>{isDark ? 'Paper' : 'Lamp'}</Text>
+            <Text style={style.name}>{isDark ? 'Light' : 'Dark'}</Text>
           </View>
         </Press>
         <Press role="button" onPress={() => dispatch(keysToggled(true))}>

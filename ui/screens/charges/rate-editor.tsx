@@ -78,7 +78,7 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
       </View>
       <View style={style.summary}>
         <Text style={style.words}>{notes.length > 0 ? notes.join(' · ') : 'No limits, no handling, no free threshold.'}</Text>
-        <TextAction label={conditions ? 'Fold' : 'Limits, handling and more'} onPress={() => setConditions(!conditions)} />
+        <TextAction style={{ marginLeft: -4 }} label={conditions ? 'Fold' : 'Limits, handling and more'} onPress={() => setConditions(!conditions)} />
       </View>
       {conditions ? <RateConditions rate={rate} onChange={set} /> : null}
       <RateActions rate={rate} zone={zone} service={service} />

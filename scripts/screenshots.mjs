@@ -1,0 +1,66 @@
+import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
+import { findChromium } from './chromium.mjs';
+import { exportApp } from './export.mjs';
+import { ROOT } from './phases.mjs';
+
+/** Takes the pictures of docs/screenshots from the demo shop: each main view, on a phone and wide. */
+const PORT = 4317;
+const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
+
+const fill = async (page, label, text) => {
+  await page.getByLabel(label, { exact: true }).click();
+  await page.getByLabel(label, { exact: true }).fill(text);
+};
+const slipOf = async (page) => {
+  const strip = page.getByTestId('slip-strip');
+  if (await strip.isVisible()) await strip.click();
+};
+
+const VIEWS = {
+  charges: { path: '/charges' },
+  rate: {
+    path: '/charges?zone=maritimes&service=parcel',
+    act: (page) => fill(page, 'Charge from 5 kg', '10.50'),
+  },
+  zone: { path: '/charges?zone=north&panel=zone' },
+  slip: {
+    path: '/charges',
+    act: async (page) => {
+      await slipOf(page);
+      await page.keyboard.press('w');
+      await page.getByText('open', { exact: true }).click();
+    },
+  },
+  'no-choice': {
+    path: '/charges?zone=north&service=parcel',
+    act: async (page) => {
+      await slipOf(page);
+      await page.getByRole('button', { name: 'Next trial' }).click();
+      await page.getByRole('button', { name: 'Next trial' }).click();
+    },
+  },
+};
+
+await exportApp();
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { cwd: ROOT, env: { ...process.env, PORT: String(PORT) } });
+await new Promise((resolve) => server.stdout.once('data', resolve));
+const browser = await chromium.launch({ executablePath: await findChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+
+const shoot = async (name, size, colorScheme = 'light') => {
+  const context = await browser.newContext({ viewport: SIZES[size], reducedMotion: 'reduce', colorScheme });
+  const page = await context.newPage();
+  await page.goto(`http://127.0.0.1:${PORT}${VIEWS[name].path}`);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await VIEWS[name].act?.(page);
+  await page.waitForTimeout(500);
+  const file = `docs/screenshots/${name}-${size}${colorScheme === 'dark' ? '-dark' : ''}.png`;
+  await page.screenshot({ path: file });
+  console.log(file);
+  await context.close();
+};
+
+for (const name of Object.keys(VIEWS)) for (const size of Object.keys(SIZES)) await shoot(name, size);
+await shoot('rate', 'wide', 'dark');
+await browser.close();
+server.kill();
