@@ -1,4 +1,4 @@
-import checker from 'license-checker-rseidelsohn';
+import { init } from 'license-checker-rseidelsohn';
 import { ROOT } from './phases.mjs';
 
 /** Every package that ships must have a licence that permits shipping it. */
@@ -15,7 +15,7 @@ const isPermitted = (expression) =>
     .split(' OR ')
     .some((side) => side.split(' AND ').every((name) => PERMITTED.includes(name.trim())));
 
-checker.init({ start: ROOT, production: true, excludePrivatePackages: true }, (error, packages) => {
+init({ start: ROOT, production: true, excludePrivatePackages: true }, (error, packages) => {
   if (error) {
     console.error(error.message);
     process.exit(1);
