@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { findChromium } from './chromium.mjs';
 import { exportApp } from './export.mjs';
@@ -29,6 +29,7 @@ const finish = (...counts) => {
 };
 
 await installPackages();
+mkdirSync(join(ROOT, '.emporos'), { recursive: true });
 for (const file of Object.values(REPORTS)) rmSync(file, { force: true });
 
 await phase('Types', () => must('npm', ['run', '-s', 'types']));
