@@ -3,14 +3,26 @@ import { importX } from 'eslint-plugin-import-x';
 import tseslint from 'typescript-eslint';
 
 /** Which folder may import which: the core nothing of ours, the shells the core, the routes the interface. */
-const wall = (target, from, message) => ({ target: `./${target}`, from: from.map((folder) => `./${folder}`), message });
+const wall = (target, from, message) => ({
+  target: `./${target}`,
+  from: from.map((folder) => `./${folder}`),
+  message,
+});
 const WALLS = [
-  wall('core', ['carriers', 'server', 'cli', 'ui', 'app', 'demo', 'bench'], 'The core imports nothing outside the core.'),
+  wall(
+    'core',
+    ['carriers', 'server', 'cli', 'ui', 'app', 'demo', 'bench'],
+    'The core imports nothing outside the core.',
+  ),
   wall('carriers', ['server', 'cli', 'ui', 'app'], 'The carriers import the core only.'),
   wall('server', ['cli', 'ui', 'app'], 'The server imports the core and the carriers.'),
   wall('cli', ['server', 'ui', 'app'], 'The command line imports the core and the carriers.'),
   wall('ui', ['server', 'cli', 'app'], 'The interface imports the core and the carriers.'),
-  wall('app', ['core', 'carriers', 'server', 'cli', 'demo'], 'A route picks a screen of the interface, nothing else.'),
+  wall(
+    'app',
+    ['core', 'carriers', 'server', 'cli', 'demo'],
+    'A route picks a screen of the interface, nothing else.',
+  ),
   wall('demo', ['server', 'cli', 'ui', 'app', 'bench'], 'The demo is data for the core.'),
 ];
 
@@ -26,7 +38,10 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
       '@typescript-eslint/no-explicit-any': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
+      ],
       '@typescript-eslint/explicit-module-boundary-types': 'off',
       'import-x/no-restricted-paths': ['error', { zones: WALLS }],
       'import-x/no-cycle': ['error', { ignoreExternal: true }],
@@ -35,7 +50,14 @@ export default tseslint.config(
       'max-lines': ['error', { max: 400 }],
       'no-restricted-imports': [
         'error',
-        { patterns: [{ group: ['**/utils*', '**/helpers*', '**/common*', '**/index.ts'], message: 'Import the file that has the idea.' }] },
+        {
+          patterns: [
+            {
+              group: ['**/utils*', '**/helpers*', '**/common*', '**/index.ts'],
+              message: 'Import the file that has the idea.',
+            },
+          ],
+        },
       ],
     },
   },
@@ -43,7 +65,16 @@ export default tseslint.config(
     files: ['core/**/*.test.ts'],
     rules: {
       // A test of the core may take the demo shop as its example.
-      'import-x/no-restricted-paths': ['error', { zones: WALLS.map((one) => (one.target === './core' ? { ...one, from: one.from.filter((folder) => folder !== './demo') } : one)) }],
+      'import-x/no-restricted-paths': [
+        'error',
+        {
+          zones: WALLS.map((one) =>
+            one.target === './core'
+              ? { ...one, from: one.from.filter((folder) => folder !== './demo') }
+              : one,
+          ),
+        },
+      ],
     },
   },
   {
@@ -51,7 +82,17 @@ export default tseslint.config(
     ignores: ['**/*.test.ts', 'core/testing/**'],
     rules: {
       'max-lines-per-function': ['error', { max: 40, skipBlankLines: true, skipComments: true }],
-      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'setInterval', 'localStorage', 'performance'],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'process',
+        'fetch',
+        'setTimeout',
+        'setInterval',
+        'localStorage',
+        'performance',
+      ],
       'no-restricted-properties': [
         'error',
         { object: 'Date', property: 'now', message: 'The core reads no clock.' },
@@ -59,8 +100,14 @@ export default tseslint.config(
       ],
       'no-restricted-syntax': [
         'error',
-        { selector: `ImportDeclaration[source.value=/^[^.]/]:not([source.value=/^(${CORE_LIBRARIES.join('|')})$/])`, message: 'The core imports its few libraries only.' },
-        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'The core reads no clock.' },
+        {
+          selector: `ImportDeclaration[source.value=/^[^.]/]:not([source.value=/^(${CORE_LIBRARIES.join('|')})$/])`,
+          message: 'The core imports its few libraries only.',
+        },
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'The core reads no clock.',
+        },
       ],
     },
   },

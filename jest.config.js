@@ -1,7 +1,8 @@
 const babel = { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] };
 
 /** Packages that ship as modern modules only. */
-const MODERN = 'iso-3166|temporal-|fast-check|pure-rand|immer|@reduxjs|redux|react-redux|reselect|d3-array|internmap';
+const MODERN =
+  'iso-3166|temporal-|fast-check|pure-rand|immer|@reduxjs|redux|react-redux|reselect|d3-array|internmap';
 
 /** The core and the shells without an interface run in plain Node; the interface runs with jest-expo. */
 module.exports = {
@@ -16,9 +17,13 @@ module.exports = {
     {
       displayName: 'ui',
       preset: 'jest-expo',
-      transformIgnorePatterns: [`/node_modules/(?!(${MODERN}|(jest-)?react-native|@react-native|expo|@expo|standard-navigation))`],
+      transformIgnorePatterns: [
+        `/node_modules/(?!(${MODERN}|(jest-)?react-native|@react-native|expo|@expo|standard-navigation))`,
+      ],
       testMatch: ['<rootDir>/ui/**/*.test.{ts,tsx}'],
-      moduleNameMapper: { '^@react-native-vector-icons/material-design-icons$': '<rootDir>/ui/theme/icon-set.tsx' },
+      moduleNameMapper: {
+        '^@react-native-vector-icons/material-design-icons$': '<rootDir>/ui/theme/icon-set.tsx',
+      },
       setupFiles: ['<rootDir>/ui/testing/setup.ts'],
     },
   ],

@@ -11,7 +11,10 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   forbidOnly: true,
-  reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.emporos/playwright.json' }]],
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '.emporos/playwright.json' }],
+  ],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     contextOptions: { reducedMotion: 'reduce' },

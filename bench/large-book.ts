@@ -12,7 +12,14 @@ const digit = (random: () => number): string => String(Math.floor(random() * 10)
 
 /** A made-up Canadian postal code. */
 export const postalCode = (random: () => number): string =>
-  [pick(random, LETTERS), digit(random), pick(random, LETTERS), digit(random), pick(random, LETTERS), digit(random)].join('');
+  [
+    pick(random, LETTERS),
+    digit(random),
+    pick(random, LETTERS),
+    digit(random),
+    pick(random, LETTERS),
+    digit(random),
+  ].join('');
 
 /** A pattern of one of the four forms. */
 const pattern = (random: () => number): string => {
@@ -48,7 +55,10 @@ export const largeBook = (zones: number, services: number, steps: number, patter
         kind: 'tiers' as const,
         basis: 'weight' as const,
         per: 'order' as const,
-        steps: Array.from({ length: steps }, (_, step) => ({ from: step * 500, amount: 500 + at * 100 + step * 75 })),
+        steps: Array.from({ length: steps }, (_, step) => ({
+          from: step * 500,
+          amount: 500 + at * 100 + step * 75,
+        })),
       },
       limits: { weight: { max: 30_000 } },
       freeFrom: 20_000,

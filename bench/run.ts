@@ -15,7 +15,8 @@ const PLACES = 20_000;
 const skus = demoCatalogue.goods.filter((good) => good.weight).map((good) => good.sku);
 const print = (name: string, figure: string, target = ''): void =>
   console.log(`${name.padEnd(58)} ${figure.padStart(22)}  ${target}`);
-const micro = (measured: Measured, count: number): string => `${((measured.median / count) * 1_000).toFixed(2)} µs`;
+const micro = (measured: Measured, count: number): string =>
+  `${((measured.median / count) * 1_000).toFixed(2)} µs`;
 const perSecond = (measured: Measured, count: number): string =>
   `${Math.round((count / measured.median) * 1_000).toLocaleString('en')} a second`;
 
@@ -33,7 +34,8 @@ const demoRequests = (): QuoteRequest[] => [
 
 const quoteAll = (compiled: CompiledBook, requests: readonly QuoteRequest[]): number => {
   let charges = 0;
-  for (const request of requests) for (const choice of quote(compiled, request).choices) charges += choice.charge;
+  for (const request of requests)
+    for (const choice of quote(compiled, request).choices) charges += choice.charge;
   return charges;
 };
 
@@ -54,8 +56,18 @@ const benchDemo = async (): Promise<Measured & { count: number }> => {
   const plain = await measure(() => quoteAll(compiled, requests));
   const spoken = await measure(() => renderAll(compiled, requests));
   const speed = (measured: Measured): number => (requests.length / measured.median) * 1_000;
-  expect('demo book, charges and codes', speed(plain) >= 100_000, perSecond(plain, requests.length), '100,000');
-  expect('demo book, every sentence rendered', speed(spoken) >= 20_000, perSecond(spoken, requests.length), '20,000');
+  expect(
+    'demo book, charges and codes',
+    speed(plain) >= 100_000,
+    perSecond(plain, requests.length),
+    '100,000',
+  );
+  expect(
+    'demo book, every sentence rendered',
+    speed(spoken) >= 20_000,
+    perSecond(spoken, requests.length),
+    '20,000',
+  );
   return { ...plain, count: requests.length };
 };
 
@@ -64,12 +76,22 @@ const benchLarge = async (): Promise<void> => {
   const requests = randomRequests(5_000, skus);
   const clones = Array.from({ length: 9 }, () => structuredClone(book));
   const fresh = (): CompiledBook => compile(clones.pop() ?? book, demoCatalogue);
-  print('large book, compile', `${(await measure(fresh)).median.toFixed(1)} ms`, '200 zones × 6 services × 20 steps, 20,000 patterns');
+  print(
+    'large book, compile',
+    `${(await measure(fresh)).median.toFixed(1)} ms`,
+    '200 zones × 6 services × 20 steps, 20,000 patterns',
+  );
   print('large book, held in memory', `${(heldBy(fresh) / 1_048_576).toFixed(1)} MB`);
   const compiled = compile(book, demoCatalogue);
-  print('large book, charges and codes', perSecond(await measure(() => quoteAll(compiled, requests)), requests.length));
+  print(
+    'large book, charges and codes',
+    perSecond(await measure(() => quoteAll(compiled, requests)), requests.length),
+  );
   const edited = { ...book, rates: book.rates.with(0, { ...book.rates[0]!, freeFrom: 1 }) };
-  print('large book, compile again after editing one rate', `${(await measure(() => compile(edited, demoCatalogue))).median.toFixed(2)} ms`);
+  print(
+    'large book, compile again after editing one rate',
+    `${(await measure(() => compile(edited, demoCatalogue))).median.toFixed(2)} ms`,
+  );
 };
 
 /** Places that a book's own patterns take, so that few patterns and many are hit alike. */
@@ -88,19 +110,31 @@ const benchZones = async (): Promise<void> => {
     const book = largeBook(200, 1, 1, patterns);
     const index = indexZones(book.zones);
     const places = placesTaken(book, PLACES);
-    return measure(() => places.reduce((sum, place) => sum + (findZone(index, place)?.because.length ?? 0), 0));
+    return measure(() =>
+      places.reduce((sum, place) => sum + (findZone(index, place)?.because.length ?? 0), 0),
+    );
   };
   const few = await lookUps(200);
   const many = await lookUps(20_000);
   const ratio = many.median / few.median;
   print('zone look-up, 200 patterns', micro(few, PLACES));
   print('zone look-up, 20,000 patterns', micro(many, PLACES));
-  expect('zone look-up, 20,000 against 200 patterns', ratio < 2, `${ratio.toFixed(2)} times`, 'under 2 times');
+  expect(
+    'zone look-up, 20,000 against 200 patterns',
+    ratio < 2,
+    `${ratio.toFixed(2)} times`,
+    'under 2 times',
+  );
 };
 
 const benchPeers = async (one: Measured & { count: number }): Promise<void> => {
-  const asked = Array.from({ length: 2_000 }, (_, at) => ({ zone: `zone-${at % 50}`, weight: (at * 37) % 10_000 }));
-  const scan = await measure(() => asked.reduce((sum, { zone, weight }) => sum + (scanRows(peerRows, zone, weight) ?? 0), 0));
+  const asked = Array.from({ length: 2_000 }, (_, at) => ({
+    zone: `zone-${at % 50}`,
+    weight: (at * 37) % 10_000,
+  }));
+  const scan = await measure(() =>
+    asked.reduce((sum, { zone, weight }) => sum + (scanRows(peerRows, zone, weight) ?? 0), 0),
+  );
   const engine = ruleEngine(peerRows);
   const runs = asked.slice(0, 20);
   const rules = await measure(async () => {
@@ -112,8 +146,18 @@ const benchPeers = async (one: Measured & { count: number }): Promise<void> => {
   print('a whole quote of the demo book', micro(one, one.count));
   const againstScan = scan.median / asked.length / whole;
   const againstRules = rules.median / runs.length / whole;
-  expect('a whole quote against the scan', againstScan > 1, `${againstScan.toFixed(2)} times as fast`, 'faster');
-  expect('a whole quote against the rules', againstRules >= 1_000, `${Math.round(againstRules)} times as fast`, '1,000 times');
+  expect(
+    'a whole quote against the scan',
+    againstScan > 1,
+    `${againstScan.toFixed(2)} times as fast`,
+    'faster',
+  );
+  expect(
+    'a whole quote against the rules',
+    againstRules >= 1_000,
+    `${Math.round(againstRules)} times as fast`,
+    '1,000 times',
+  );
 };
 
 const main = async (): Promise<void> => {

@@ -21,7 +21,15 @@ const write = (name: string, text: string): string => {
 const ask = async (...args: string[]): Promise<{ code: number; out: string; err: string }> => {
   let out = '';
   let err = '';
-  const code = await run(args, (text) => { out += text; }, (text) => { err += text; });
+  const code = await run(
+    args,
+    (text) => {
+      out += text;
+    },
+    (text) => {
+      err += text;
+    },
+  );
   return { code, out, err };
 };
 
@@ -32,30 +40,74 @@ describe('quote', () => {
   test('answers one request with one quote', async () => {
     const { code, out } = await ask('quote', ...SHOP, '--request', write('one.json', request));
     expect(code).toBe(0);
-    expect(quoteSchema.parse(JSON.parse(out)).choices[0]).toMatchObject({ id: 'parcel-maritimes', charge: 1_730 });
+    expect(quoteSchema.parse(JSON.parse(out)).choices[0]).toMatchObject({
+      id: 'parcel-maritimes',
+      charge: 1_730,
+    });
   });
 
   test('answers a line for a line, in order, an unusable one in its place', async () => {
     const pair = JSON.stringify({ request: demoTrials[1]?.request, answers: [] });
-    const lines = [request, '{"destination": null', pair, '', JSON.stringify({ destination: null, lines: [{ sku: 'none', quantity: 1 }], placedAt: '2026-11-24T10:15:00Z' })];
-    const { code, out } = await ask('quote', ...SHOP, '--requests', write('many.jsonl', `${lines.join('\n')}\n\n`));
-    const answers = out.trim().split('\n').map((line) => JSON.parse(line) as { error?: { line: number; path: string; text: string }; subtotal?: number });
+    const lines = [
+      request,
+      '{"destination": null',
+      pair,
+      '',
+      JSON.stringify({
+        destination: null,
+        lines: [{ sku: 'none', quantity: 1 }],
+        placedAt: '2026-11-24T10:15:00Z',
+      }),
+    ];
+    const { code, out } = await ask(
+      'quote',
+      ...SHOP,
+      '--requests',
+      write('many.jsonl', `${lines.join('\n')}\n\n`),
+    );
+    const answers = out
+      .trim()
+      .split('\n')
+      .map(
+        (line) =>
+          JSON.parse(line) as { error?: { line: number; path: string; text: string }; subtotal?: number },
+      );
     expect(code).toBe(1);
     expect(answers.map((answer) => answer.error?.line ?? answer.subtotal)).toEqual([7_100, 2, 2_150, 4, 5]);
-    expect(answers[4]?.error).toEqual({ line: 5, path: 'lines[0].sku', text: 'The catalogue has no “none”; a line of its own must bring a price and a fulfilment.' });
+    expect(answers[4]?.error).toEqual({
+      line: 5,
+      path: 'lines[0].sku',
+      text: 'The catalogue has no “none”; a line of its own must bring a price and a fulfilment.',
+    });
   });
 
   test('cannot run with a faulty file, named with the path within it', async () => {
     const book = write('book.json', JSON.stringify({ format: 'emporos-book', version: 2 }));
-    const { code, out, err } = await ask('quote', '--book', book, '--catalogue', join(DATA, 'catalogue.json'), '--request', write('one.json', request));
+    const { code, out, err } = await ask(
+      'quote',
+      '--book',
+      book,
+      '--catalogue',
+      join(DATA, 'catalogue.json'),
+      '--request',
+      write('one.json', request),
+    );
     expect([code, out]).toEqual([2, '']);
     expect(err).toContain(`${book}: version: This must be one of: 1.`);
     expect(err).toContain(`${book}: zones: This is missing.`);
   });
 
   test.each<[string, string[], string]>([
-    ['a file that is not there', ['quote', ...SHOP, '--request', '/nowhere.json'], '/nowhere.json: cannot be read (ENOENT).'],
-    ['lines that are not there', ['quote', ...SHOP, '--requests', '/nowhere.jsonl'], '/nowhere.jsonl: cannot be read (ENOENT).'],
+    [
+      'a file that is not there',
+      ['quote', ...SHOP, '--request', '/nowhere.json'],
+      '/nowhere.json: cannot be read (ENOENT).',
+    ],
+    [
+      'lines that are not there',
+      ['quote', ...SHOP, '--requests', '/nowhere.jsonl'],
+      '/nowhere.jsonl: cannot be read (ENOENT).',
+    ],
     ['no request', ['quote', ...SHOP], 'quote needs either --request or --requests.'],
     ['no book', ['quote', '--request', 'x'], 'quote needs --book and --catalogue.'],
     ['an unknown command', ['guess'], 'Unknown command: guess'],
@@ -68,6 +120,9 @@ describe('quote', () => {
   });
 
   test('says how it is used', async () => {
-    expect(await ask('--help')).toMatchObject({ code: 0, out: expect.stringContaining('emporos quote --book FILE') });
+    expect(await ask('--help')).toMatchObject({
+      code: 0,
+      out: expect.stringContaining('emporos quote --book FILE'),
+    });
   });
 });

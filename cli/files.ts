@@ -21,7 +21,9 @@ const textOf = (file: string): string => {
   try {
     return readFileSync(file, 'utf8');
   } catch (error) {
-    throw new CannotRun(`${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? String(error)}).`);
+    throw new CannotRun(
+      `${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? String(error)}).`,
+    );
   }
 };
 

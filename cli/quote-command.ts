@@ -45,7 +45,12 @@ const answer = (shop: CompiledBook, asked: Asked): Result<Quote> => {
   return { ok: true, value: quote(shop, asked.request, asked.answers) };
 };
 
-const oneQuote = (shop: CompiledBook, requestFile: string, answersFile: string | undefined, write: Write): number => {
+const oneQuote = (
+  shop: CompiledBook,
+  requestFile: string,
+  answersFile: string | undefined,
+  write: Write,
+): number => {
   const request = readFileWith(requestFile, readRequest);
   const answers = answersFile ? readFileWith(answersFile, (value) => parseWith(answersSchema, value)) : [];
   const answered = answer(shop, { request, answers });

@@ -28,14 +28,21 @@ const parse = (argv: readonly string[]) => {
 
 const quoteOptions = (values: ReturnType<typeof parse>['values']): QuoteOptions => {
   const { book, catalogue, request, requests, answers } = values;
-  if (book === undefined || catalogue === undefined) throw new CannotRun('quote needs --book and --catalogue.', USAGE);
+  if (book === undefined || catalogue === undefined)
+    throw new CannotRun('quote needs --book and --catalogue.', USAGE);
   if ((request === undefined) === (requests === undefined)) {
     throw new CannotRun('quote needs either --request or --requests.', USAGE);
   }
   if (answers !== undefined && request === undefined) {
     throw new CannotRun('--answers goes with --request; a line of --requests carries its own.', USAGE);
   }
-  return { book, catalogue, ...(request ? { request } : {}), ...(requests ? { requests } : {}), ...(answers ? { answers } : {}) };
+  return {
+    book,
+    catalogue,
+    ...(request ? { request } : {}),
+    ...(requests ? { requests } : {}),
+    ...(answers ? { answers } : {}),
+  };
 };
 
 const dispatch = async (argv: readonly string[], out: Write): Promise<number> => {
@@ -46,7 +53,10 @@ const dispatch = async (argv: readonly string[], out: Write): Promise<number> =>
   }
   const [command, ...rest] = positionals;
   if (command !== 'quote' || rest.length > 0) {
-    throw new CannotRun(command === undefined ? 'No command given.' : `Unknown command: ${positionals.join(' ')}`, USAGE);
+    throw new CannotRun(
+      command === undefined ? 'No command given.' : `Unknown command: ${positionals.join(' ')}`,
+      USAGE,
+    );
   }
   return quoteCommand(quoteOptions(values), out);
 };

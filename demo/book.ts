@@ -6,7 +6,16 @@ import { demoRates, demoServices } from './rates.ts';
 import { demoSellsTo, demoZones } from './zones.ts';
 
 const WEEK: Weekday[] = [1, 2, 3, 4, 5, 6];
-const CLOSED = ['2026-12-25', '2026-12-26', '2027-01-01', '2027-03-26', '2027-07-01', '2027-12-25', '2027-12-26', '2028-01-01'];
+const CLOSED = [
+  '2026-12-25',
+  '2026-12-26',
+  '2027-01-01',
+  '2027-03-26',
+  '2027-07-01',
+  '2027-12-25',
+  '2027-12-26',
+  '2028-01-01',
+];
 
 const locations: Location[] = [
   {

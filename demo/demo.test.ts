@@ -52,10 +52,9 @@ describe('the demo shop', () => {
     expect(demoTrials.filter((trial) => trial.pinned)).toHaveLength(2);
   });
 
-  test.each(demoTrials.flatMap((trial) => trial.expects.map((expected) => [trial.name, trial, expected] as const)))(
-    '%s gives what it should',
-    (_name, trial, expected) => {
-      expect(outcome(trial, expected)).toEqual(expected);
-    },
-  );
+  test.each(
+    demoTrials.flatMap((trial) => trial.expects.map((expected) => [trial.name, trial, expected] as const)),
+  )('%s gives what it should', (_name, trial, expected) => {
+    expect(outcome(trial, expected)).toEqual(expected);
+  });
 });

@@ -30,10 +30,26 @@ const bulbs = [
 ];
 
 const plants = [
-  physical('plant-heather', 'Heather, young', 1_250, { weight: 480, size: size(110, 110, 220), keepUpright: true }),
-  physical('plant-lavender', 'Lavender, young', 1_250, { weight: 450, size: size(110, 110, 240), keepUpright: true }),
-  physical('plant-sea-kale', 'Sea kale, young', 1_400, { weight: 520, size: size(110, 110, 200), keepUpright: true }),
-  physical('house-fern', 'Maidenhair fern', 2_600, { weight: 1_350, size: size(180, 180, 380), keepUpright: true }),
+  physical('plant-heather', 'Heather, young', 1_250, {
+    weight: 480,
+    size: size(110, 110, 220),
+    keepUpright: true,
+  }),
+  physical('plant-lavender', 'Lavender, young', 1_250, {
+    weight: 450,
+    size: size(110, 110, 240),
+    keepUpright: true,
+  }),
+  physical('plant-sea-kale', 'Sea kale, young', 1_400, {
+    weight: 520,
+    size: size(110, 110, 200),
+    keepUpright: true,
+  }),
+  physical('house-fern', 'Maidenhair fern', 2_600, {
+    weight: 1_350,
+    size: size(180, 180, 380),
+    keepUpright: true,
+  }),
   physical('house-fig', 'Fiddle fig', 5_800, { weight: 4_200, size: size(240, 240, 900), keepUpright: true }),
 ];
 
@@ -41,8 +57,16 @@ const pots = [
   physical('pot-18', 'Glazed pot, 18 cm', 2_200, { weight: 2_000, size: size(200, 200, 190) }),
   physical('pot-26', 'Glazed pot, 26 cm', 3_550, { weight: 3_200, size: size(280, 280, 260) }),
   physical('pot-34', 'Glazed pot, 34 cm', 6_400, { weight: 8_600, size: size(360, 360, 340), onceFee: 350 }),
-  physical('pot-urn', 'Glazed urn, 48 cm', 11_900, { weight: 14_000, size: size(500, 500, 520), onceFee: 600 }),
-  physical('pot-nest', 'Pot set, three nested', 9_800, { weight: 7_400, size: size(360, 360, 300), packsAlone: true }),
+  physical('pot-urn', 'Glazed urn, 48 cm', 11_900, {
+    weight: 14_000,
+    size: size(500, 500, 520),
+    onceFee: 600,
+  }),
+  physical('pot-nest', 'Pot set, three nested', 9_800, {
+    weight: 7_400,
+    size: size(360, 360, 300),
+    packsAlone: true,
+  }),
   physical('pot-salt', 'Salt-glaze planter', 7_200, { size: size(400, 300, 280) }),
   physical('saucer', 'Saucer, 26 cm', 950, { weight: 700, size: size(270, 270, 40) }),
 ];
@@ -60,7 +84,11 @@ const dry = [
   physical('gloves', 'Leather gloves', 3_200, { weight: 190 }),
   physical('can-6', 'Watering can, 6 L', 4_650, { weight: 1_450, size: size(420, 190, 340) }),
   physical('labels', 'Slate labels, 12', 1_600, { weight: 540, size: size(150, 60, 60) }),
-  physical('catalogue', 'Printed list of plants', 0, { weight: 140, size: size(240, 170, 6), chargeFree: true }),
+  physical('catalogue', 'Printed list of plants', 0, {
+    weight: 140,
+    size: size(240, 170, 6),
+    chargeFree: true,
+  }),
 ];
 
 const digital: Good[] = [

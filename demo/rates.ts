@@ -29,10 +29,15 @@ const byWeight = (...pairs: [from: number, amount: number][]): Price => ({
 });
 
 const seedMail = (zoneId: string, amount: number, min: number, max: number): Rate =>
-  rate('seed-mail', zoneId, { kind: 'flat', amount, per: 'order' }, {
-    limits: { weight: { max: 500 }, longestSide: { max: 240 } },
-    transit: { min, max },
-  });
+  rate(
+    'seed-mail',
+    zoneId,
+    { kind: 'flat', amount, per: 'order' },
+    {
+      limits: { weight: { max: 500 }, longestSide: { max: 240 } },
+      transit: { min, max },
+    },
+  );
 
 const parcel = (zoneId: string, price: Price, min: number, max: number, part: Partial<Rate> = {}): Rate =>
   rate('parcel', zoneId, price, {
@@ -45,20 +50,30 @@ const parcel = (zoneId: string, price: Price, min: number, max: number, part: Pa
 
 const express = (zoneId: string, first: number, eachKg: number, min: number, max: number): Rate => {
   const step: Step = { from: 0, amount: first, each: { size: KG, amount: eachKg, count: 'started' } };
-  return rate('express', zoneId, { kind: 'tiers', basis: 'weight', per: 'order', steps: [step], until: 12 * KG }, {
-    limits: { longestSide: { max: 1_000 } },
-    transit: { min, max },
-  });
+  return rate(
+    'express',
+    zoneId,
+    { kind: 'tiers', basis: 'weight', per: 'order', steps: [step], until: 12 * KG },
+    {
+      limits: { longestSide: { max: 1_000 } },
+      transit: { min, max },
+    },
+  );
 };
 
 const pallet = (zoneId: string, amount: number, min: number, max: number): Rate =>
-  rate('pallet', zoneId, { kind: 'flat', amount, per: 'order' }, {
-    limits: { weight: { min: 5 * KG, max: 450 * KG } },
-    handling: { points: 400, per: 'order' },
-    transit: { min, max },
-    whenWithheld: 'tell',
-    message: 'For long or heavy orders, from 5 kg.',
-  });
+  rate(
+    'pallet',
+    zoneId,
+    { kind: 'flat', amount, per: 'order' },
+    {
+      limits: { weight: { min: 5 * KG, max: 450 * KG } },
+      handling: { points: 400, per: 'order' },
+      transit: { min, max },
+      whenWithheld: 'tell',
+      message: 'For long or heavy orders, from 5 kg.',
+    },
+  );
 
 /**
  * The cells of the board. Parcel has no rate in the North, and in the West it costs less from 10 kg
@@ -73,10 +88,19 @@ export const demoRates: Rate[] = [
   seedMail('united-states', 340, 6, 12),
   seedMail('europe', 480, 8, 16),
   seedMail('remaining', 620, 10, 30),
-  parcel('maritimes', byWeight([0, 850], [2 * KG, 1_100], [5 * KG, 1_550], [10 * KG, 2_400]), 2, 4, { freeFrom: 8_500 }),
+  parcel('maritimes', byWeight([0, 850], [2 * KG, 1_100], [5 * KG, 1_550], [10 * KG, 2_400]), 2, 4, {
+    freeFrom: 8_500,
+  }),
   parcel('newfoundland', byWeight([0, 1_100], [2 * KG, 1_480], [5 * KG, 2_260], [10 * KG, 3_850]), 4, 7),
-  parcel('central', byWeight([0, 1_050], [2 * KG, 1_390], [5 * KG, 2_080], [10 * KG, 3_400]), 3, 6, { freeFrom: 14_000 }),
-  parcel('west', byWeight([0, 1_250], [2 * KG, 1_690], [5 * KG, 2_640], [10 * KG, 2_390], [20 * KG, 5_150]), 5, 9),
+  parcel('central', byWeight([0, 1_050], [2 * KG, 1_390], [5 * KG, 2_080], [10 * KG, 3_400]), 3, 6, {
+    freeFrom: 14_000,
+  }),
+  parcel(
+    'west',
+    byWeight([0, 1_250], [2 * KG, 1_690], [5 * KG, 2_640], [10 * KG, 2_390], [20 * KG, 5_150]),
+    5,
+    9,
+  ),
   parcel('united-states', byWeight([0, 1_690], [2 * KG, 2_450], [5 * KG, 3_980], [10 * KG, 6_900]), 6, 11, {
     limits: { weight: { max: 20 * KG }, longestSide: { max: 1_050 } },
     bounds: { max: 6_500 },

@@ -27,8 +27,15 @@ const trial = (
   ...part,
 });
 
-const offered = (choiceId: string, charge: number): Trial['expects'][number] => ({ kind: 'offered', choiceId, charge });
-const withheld = (id: string, code: Extract<Trial['expects'][number], { kind: 'withheld' }>['code']): Trial['expects'][number] => ({
+const offered = (choiceId: string, charge: number): Trial['expects'][number] => ({
+  kind: 'offered',
+  choiceId,
+  charge,
+});
+const withheld = (
+  id: string,
+  code: Extract<Trial['expects'][number], { kind: 'withheld' }>['code'],
+): Trial['expects'][number] => ({
   kind: 'withheld',
   id,
   code,
@@ -36,37 +43,73 @@ const withheld = (id: string, code: Extract<Trial['expects'][number], { kind: 'w
 
 /** Test orders of the made-up shop, each with what it should give. */
 export const demoTrials: Trial[] = [
-  trial('two-pots', 'Two pots to Antigonish', to('CA', 'CA-NS', 'B2G 2L2', 'Antigonish'), { 'pot-26': 2 }, [
-    offered('parcel-maritimes', 1_730),
-    { kind: 'cheapest', choiceId: 'parcel-maritimes' },
-  ], { pinned: true }),
-  trial('seeds-toronto', 'Seeds to Toronto', to('CA', 'CA-ON', 'M5V 1J1', 'Toronto'), { 'seed-lupin': 4, 'seed-kale': 2 }, [
-    offered('seed-mail-central', 210),
-    offered('parcel-central', 1_230),
+  trial(
+    'two-pots',
+    'Two pots to Antigonish',
+    to('CA', 'CA-NS', 'B2G 2L2', 'Antigonish'),
+    { 'pot-26': 2 },
+    [offered('parcel-maritimes', 1_730), { kind: 'cheapest', choiceId: 'parcel-maritimes' }],
+    { pinned: true },
+  ),
+  trial(
+    'seeds-toronto',
+    'Seeds to Toronto',
+    to('CA', 'CA-ON', 'M5V 1J1', 'Toronto'),
+    { 'seed-lupin': 4, 'seed-kale': 2 },
+    [offered('seed-mail-central', 210), offered('parcel-central', 1_230)],
+  ),
+  trial(
+    'urn-iqaluit',
+    'An urn to Iqaluit',
+    to('CA', 'CA-NU', 'X0A 0H0', 'Iqaluit'),
+    { 'pot-urn': 1 },
+    [withheld('parcel', 'no-rate'), { kind: 'how-many', of: 'shipping', max: 0 }],
+    { pinned: true },
+  ),
+  trial(
+    'nearly-free',
+    'Nearly free to Charlottetown',
+    to('CA', 'CA-PE', 'C1A 4P3', 'Charlottetown'),
+    { 'bulb-tulip': 2, trowel: 1, labels: 1 },
+    [offered('parcel-maritimes', 1_280)],
+  ),
+  trial(
+    'garden-vancouver',
+    'A garden to Vancouver',
+    to('CA', 'CA-BC', 'V6B 1A1', 'Vancouver'),
+    { 'pot-26': 2, 'bulb-daffodil': 4, 'can-6': 1 },
+    [offered('parcel-west', 2_570)],
+  ),
+  trial(
+    'canes-moncton',
+    'Canes and soil to Moncton',
+    to('CA', 'CA-NB', 'E1C 1A1', 'Moncton'),
+    { 'cane-bamboo': 2, 'soil-20': 4 },
+    [offered('pallet-maritimes', 6_656), withheld('parcel-maritimes', 'above-limit')],
+  ),
+  trial(
+    'planter-halifax',
+    'A planter of unknown weight',
+    to('CA', 'CA-NS', 'B3J 1S9', 'Halifax'),
+    { 'pot-salt': 1 },
+    [withheld('parcel-maritimes', 'weight-unknown')],
+  ),
+  trial('seeds-lyon', 'Seeds to Lyon', to('FR', null, '69002', 'Lyon'), { 'seed-sea-thrift': 3 }, [
+    offered('seed-mail-europe', 480),
   ]),
-  trial('urn-iqaluit', 'An urn to Iqaluit', to('CA', 'CA-NU', 'X0A 0H0', 'Iqaluit'), { 'pot-urn': 1 }, [
-    withheld('parcel', 'no-rate'),
-    { kind: 'how-many', of: 'shipping', max: 0 },
-  ], { pinned: true }),
-  trial('nearly-free', 'Nearly free to Charlottetown', to('CA', 'CA-PE', 'C1A 4P3', 'Charlottetown'), { 'bulb-tulip': 2, trowel: 1, labels: 1 }, [
-    offered('parcel-maritimes', 1_280),
-  ]),
-  trial('garden-vancouver', 'A garden to Vancouver', to('CA', 'CA-BC', 'V6B 1A1', 'Vancouver'), { 'pot-26': 2, 'bulb-daffodil': 4, 'can-6': 1 }, [
-    offered('parcel-west', 2_570),
-  ]),
-  trial('canes-moncton', 'Canes and soil to Moncton', to('CA', 'CA-NB', 'E1C 1A1', 'Moncton'), { 'cane-bamboo': 2, 'soil-20': 4 }, [
-    offered('pallet-maritimes', 6_656),
-    withheld('parcel-maritimes', 'above-limit'),
-  ]),
-  trial('planter-halifax', 'A planter of unknown weight', to('CA', 'CA-NS', 'B3J 1S9', 'Halifax'), { 'pot-salt': 1 }, [
-    withheld('parcel-maritimes', 'weight-unknown'),
-  ]),
-  trial('seeds-lyon', 'Seeds to Lyon', to('FR', null, '69002', 'Lyon'), { 'seed-sea-thrift': 3 }, [offered('seed-mail-europe', 480)]),
-  trial('heather-anchorage', 'Heather to Anchorage', to('US', 'US-AK', '99501', 'Anchorage'), { 'plant-heather': 2 }, [
-    { kind: 'how-many', of: 'shipping', max: 0 },
-  ]),
-  trial('fly-in', 'Seeds and snips to Kuujjuaq', to('CA', 'CA-QC', 'J0M 1C0', 'Kuujjuaq'), { snips: 1, 'seed-poppy': 3 }, [
-    offered('express-north', 4_680),
-  ]),
+  trial(
+    'heather-anchorage',
+    'Heather to Anchorage',
+    to('US', 'US-AK', '99501', 'Anchorage'),
+    { 'plant-heather': 2 },
+    [{ kind: 'how-many', of: 'shipping', max: 0 }],
+  ),
+  trial(
+    'fly-in',
+    'Seeds and snips to Kuujjuaq',
+    to('CA', 'CA-QC', 'J0M 1C0', 'Kuujjuaq'),
+    { snips: 1, 'seed-poppy': 3 },
+    [offered('express-north', 4_680)],
+  ),
   trial('gift-card', 'A gift card', null, { 'gift-card': 1 }, [offered('nothing-to-ship', 0)]),
 ];

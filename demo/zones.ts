@@ -1,7 +1,9 @@
 import type { Region, SellsTo, Zone } from '../core/model/place.ts';
 
-const province = (...codes: string[]): Region[] => codes.map((code) => ({ country: 'CA', subdivision: `CA-${code}` }));
-const states = (...codes: string[]): Region[] => codes.map((code) => ({ country: 'US', subdivision: `US-${code}` }));
+const province = (...codes: string[]): Region[] =>
+  codes.map((code) => ({ country: 'CA', subdivision: `CA-${code}` }));
+const states = (...codes: string[]): Region[] =>
+  codes.map((code) => ({ country: 'US', subdivision: `US-${code}` }));
 const countries = (...codes: string[]): Region[] => codes.map((country) => ({ country }));
 
 const zone = (id: string, name: string, includes: Region[], part: Partial<Zone> = {}): Zone => ({
@@ -29,13 +31,23 @@ export const demoZones: Zone[] = [
   zone('newfoundland', 'Newfoundland and Labrador', province('NL')),
   zone('central', 'Central', province('ON', 'QC')),
   zone('west', 'West', province('MB', 'SK', 'AB', 'BC')),
-  zone('north', 'North', [...province('YT', 'NT', 'NU'), { country: 'CA', postal: FLY_IN }], { without: ['pallet'] }),
+  zone('north', 'North', [...province('YT', 'NT', 'NU'), { country: 'CA', postal: FLY_IN }], {
+    without: ['pallet'],
+  }),
   zone('united-states', 'United States', countries('US'), {
     excludes: states('AK', 'HI', 'PR', 'GU', 'VI', 'AS', 'MP', 'UM'),
     without: ['pallet'],
   }),
-  zone('europe', 'Europe', countries('AT', 'BE', 'DE', 'DK', 'ES', 'FI', 'FR', 'GB', 'IE', 'IT', 'LU', 'NL', 'PT', 'SE'), {
+  zone(
+    'europe',
+    'Europe',
+    countries('AT', 'BE', 'DE', 'DK', 'ES', 'FI', 'FR', 'GB', 'IE', 'IT', 'LU', 'NL', 'PT', 'SE'),
+    {
+      without: ['parcel', 'express', 'pallet'],
+    },
+  ),
+  zone('remaining', 'All remaining places', [], {
+    remainder: true,
     without: ['parcel', 'express', 'pallet'],
   }),
-  zone('remaining', 'All remaining places', [], { remainder: true, without: ['parcel', 'express', 'pallet'] }),
 ];

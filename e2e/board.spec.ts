@@ -8,7 +8,10 @@ test('a selection of cells is raised together', async ({ page }) => {
   await page.getByRole('checkbox', { name: /^Parcel to Maritimes/ }).click();
   await page.getByRole('button', { name: 'Service Express' }).click();
   await expect(page.getByText('7 rates selected')).toBeVisible();
-  await page.getByRole('region', { name: 'Selected rates' }).getByRole('button', { name: 'Raise or lower' }).click();
+  await page
+    .getByRole('region', { name: 'Selected rates' })
+    .getByRole('button', { name: 'Raise or lower' })
+    .click();
   await page.getByRole('button', { name: 'an amount' }).click();
   await fill(page, 'By how much', '-1.50');
   await page.getByRole('button', { name: 'Change 7 rates' }).click();
@@ -19,14 +22,22 @@ test('a selection of cells is raised together', async ({ page }) => {
 
 test('the board tells a missing rate from one that is left out on purpose', async ({ page }) => {
   await openProgram(page, '/charges?zone=north');
-  await expect(page.getByRole('button', { name: 'Parcel to North: no rate, cannot be chosen here' })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Parcel to North: no rate, cannot be chosen here' }),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Pallet to North: not offered' })).toBeVisible();
 });
 
 test('nothing scrolls sideways but the board inside itself', async ({ page }) => {
-  for (const path of ['/charges', '/charges?zone=maritimes&service=parcel', '/charges?zone=north&panel=zone']) {
+  for (const path of [
+    '/charges',
+    '/charges?zone=maritimes&service=parcel',
+    '/charges?zone=north&panel=zone',
+  ]) {
     await openProgram(page, path);
-    const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    const over = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
     expect(over, path).toBe(0);
   }
 });
@@ -34,7 +45,10 @@ test('nothing scrolls sideways but the board inside itself', async ({ page }) =>
 test('a phone picks a cell from the whole board, and a swipe goes to the next zone', async ({ page }) => {
   test.skip(!isPhone(page), 'only on a phone');
   await openProgram(page);
-  await page.getByRole('table', { name: 'The whole board' }).getByRole('button', { name: 'Parcel, West: 12.50 to 51.50' }).click();
+  await page
+    .getByRole('table', { name: 'The whole board' })
+    .getByRole('button', { name: 'Parcel, West: 12.50 to 51.50' })
+    .click();
   await expect(page.getByRole('img', { name: /falls by 2.50 at 10 kg/ })).toBeVisible();
   await page.getByRole('button', { name: 'Back to Charges' }).click();
   await expect(page.getByRole('tab', { name: 'West' })).toHaveAttribute('aria-selected', 'true');

@@ -1,5 +1,15 @@
 import { expect, test } from '@playwright/test';
-import { chooseTrial, choiceOf, closeSlip, fill, isPhone, openCell, openProgram, openSlip, waitUntilKept } from './program.ts';
+import {
+  chooseTrial,
+  choiceOf,
+  closeSlip,
+  fill,
+  isPhone,
+  openCell,
+  openProgram,
+  openSlip,
+  waitUntilKept,
+} from './program.ts';
 
 test('a step changed moves the slip, with the old figure struck', async ({ page }) => {
   await openProgram(page);
@@ -67,7 +77,11 @@ test('a field left half-typed keeps its last sound value and says so', async ({ 
 test('rows from a leaflet become steps, by the last value they hold', async ({ page }) => {
   await openProgram(page, '/charges?zone=maritimes&service=parcel');
   await page.getByRole('button', { name: 'Paste rows' }).click();
-  await fill(page, 'Rows to paste', 'Weight\tPrice\nup to and including 2 kg\t9.10\nup to and including 7 kg\t13.20');
+  await fill(
+    page,
+    'Rows to paste',
+    'Weight\tPrice\nup to and including 2 kg\t9.10\nup to and including 7 kg\t13.20',
+  );
   await expect(page.getByText('From 0 kg: 9.10; 2.001 kg: 13.20; ends before 7.001 kg')).toBeVisible();
   await expect(page.getByText('Line 1 was not understood: Weight Price')).toBeVisible();
   await page.getByRole('button', { name: 'Put 2 steps in place of the 4' }).click();
@@ -79,10 +93,14 @@ test('a limit, a handling and a least charge each change what the customer sees'
   await openProgram(page, '/charges?zone=maritimes&service=parcel');
   await page.getByRole('button', { name: 'Limits, handling and more' }).click();
   await fill(page, 'Handling amount', '2.30');
-  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName('Parcel, 17.80, was 17.30: working');
+  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName(
+    'Parcel, 17.80, was 17.30: working',
+  );
   await closeSlip(page);
   await fill(page, 'Never less than', '25');
-  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName('Parcel, 25.00, was 17.80: working');
+  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName(
+    'Parcel, 25.00, was 17.80: working',
+  );
   await closeSlip(page);
   await fill(page, 'Weight, at most', '6 kg');
   const slip = await openSlip(page);
@@ -109,7 +127,9 @@ test('a service and a zone are added, named, left out, and removed with a way ba
   await closeSlip(page);
   await openCell(page, 'Courier', 'Halifax');
   await page.getByRole('button', { name: 'Not offered here, on purpose' }).click();
-  await expect(page.getByRole('main').getByText('Courier is deliberately not offered in Halifax.')).toBeVisible();
+  await expect(
+    page.getByRole('main').getByText('Courier is deliberately not offered in Halifax.'),
+  ).toBeVisible();
   await waitUntilKept(page);
   await openProgram(page, '/charges?service=courier&panel=service');
   await page.getByRole('button', { name: 'Remove the service' }).click();
@@ -129,7 +149,9 @@ test('a zone is renamed, copied with its rates and moved', async ({ page }) => {
   await expect(page.getByLabel('Charge from 0 kg', { exact: true })).toHaveValue('10.50');
 });
 
-test('all rates of a zone are raised by a percentage and rounded, and one undo takes it back', async ({ page }) => {
+test('all rates of a zone are raised by a percentage and rounded, and one undo takes it back', async ({
+  page,
+}) => {
   await openProgram(page, '/charges?zone=maritimes&panel=zone');
   await page.getByRole('button', { name: 'Raise or lower all' }).click();
   await page.getByRole('button', { name: 'Change 4 rates' }).click();

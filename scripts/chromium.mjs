@@ -1,7 +1,12 @@
 import { existsSync } from 'node:fs';
 import { phase, run } from './phases.mjs';
 
-const PLACES = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+const PLACES = [
+  process.env.CHROMIUM,
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+];
 const found = () => PLACES.find((path) => path && existsSync(path)) ?? null;
 
 const mayInstall = () => process.getuid?.() === 0 && existsSync('/usr/bin/apt-get');
@@ -11,7 +16,10 @@ export const findChromium = async () => {
   if (found() || !mayInstall()) return found();
   await phase('Installing Chromium', async () => {
     await run('apt-get', ['update', '-qq'], { quiet: true });
-    return run('apt-get', ['install', '-y', '-qq', 'chromium'], { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } });
+    return run('apt-get', ['install', '-y', '-qq', 'chromium'], {
+      quiet: true,
+      env: { DEBIAN_FRONTEND: 'noninteractive' },
+    });
   });
   return found();
 };

@@ -6,8 +6,17 @@ import { must, phase, ROOT } from './phases.mjs';
 
 /** What the exported web app is made of; an export of the same sources is used again. */
 const SOURCES = [
-  'app', 'ui', 'core', 'demo/data', 'public', 'app.json', 'babel.config.js', 'metro.config.js', 'package-lock.json',
-  'tsconfig.json', 'tsconfig.base.json',
+  'app',
+  'ui',
+  'core',
+  'demo/data',
+  'public',
+  'app.json',
+  'babel.config.js',
+  'metro.config.js',
+  'package-lock.json',
+  'tsconfig.json',
+  'tsconfig.base.json',
 ];
 const DIST = join(ROOT, 'dist');
 const STAMP = join(DIST, '.sources');
@@ -17,7 +26,9 @@ const MOST_FIRST_LOAD = 650_000;
 const filesOf = (path) => {
   if (!existsSync(path)) return [];
   if (!statSync(path).isDirectory()) return [path];
-  return readdirSync(path).sort().flatMap((name) => filesOf(join(path, name)));
+  return readdirSync(path)
+    .sort()
+    .flatMap((name) => filesOf(join(path, name)));
 };
 
 const sourceHash = () => {
@@ -33,8 +44,13 @@ const sourceHash = () => {
 const checkFirstLoad = () => {
   const html = readFileSync(join(DIST, 'index.html'), 'utf8');
   const scripts = [...html.matchAll(/src="(\/[^"]+\.js)"/g)].map(([, path]) => path);
-  const size = scripts.reduce((sum, path) => sum + gzipSync(readFileSync(join(DIST, path)), { level: 9 }).length, 0);
-  console.log(`  First load: ${(size / 1000).toFixed(0)} kB of JavaScript, gzipped (at most ${MOST_FIRST_LOAD / 1000} kB)`);
+  const size = scripts.reduce(
+    (sum, path) => sum + gzipSync(readFileSync(join(DIST, path)), { level: 9 }).length,
+    0,
+  );
+  console.log(
+    `  First load: ${(size / 1000).toFixed(0)} kB of JavaScript, gzipped (at most ${MOST_FIRST_LOAD / 1000} kB)`,
+  );
   if (scripts.length > 0 && size <= MOST_FIRST_LOAD) return;
   console.error('The first load is too large, or no script was found in index.html.');
   process.exit(1);

@@ -4,7 +4,10 @@ import { join } from 'node:path';
 import { must, phase, ROOT } from './phases.mjs';
 
 const STAMP = join(ROOT, 'node_modules', '.emporos-lock');
-const lockHash = () => createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
+const lockHash = () =>
+  createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
 
 /** Installs the packages of the lock file unless just those are there. */
 export const installPackages = async () => {

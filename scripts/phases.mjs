@@ -18,7 +18,11 @@ export const phase = async (name, work) => {
 /** Runs a command with its output shown; gives the exit code and all that it printed. */
 export const run = (command, args, { env = {}, quiet = false } = {}) =>
   new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     let output = '';
     const take = (stream) => (chunk) => {
       output += chunk;

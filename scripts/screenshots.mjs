@@ -43,9 +43,15 @@ const VIEWS = {
 };
 
 await exportApp();
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { cwd: ROOT, env: { ...process.env, PORT: String(PORT) } });
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  cwd: ROOT,
+  env: { ...process.env, PORT: String(PORT) },
+});
 await new Promise((resolve) => server.stdout.once('data', resolve));
-const browser = await chromium.launch({ executablePath: await findChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+const browser = await chromium.launch({
+  executablePath: await findChromium(),
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
 
 const shoot = async (name, size, colorScheme = 'light') => {
   const context = await browser.newContext({ viewport: SIZES[size], reducedMotion: 'reduce', colorScheme });

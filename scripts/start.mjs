@@ -6,6 +6,9 @@ import { ROOT } from './phases.mjs';
 await installPackages();
 await exportApp();
 
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { cwd: ROOT, stdio: 'inherit' });
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  cwd: ROOT,
+  stdio: 'inherit',
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('close', (code) => process.exit(code ?? 0));

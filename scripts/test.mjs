@@ -5,7 +5,10 @@ import { exportApp } from './export.mjs';
 import { installPackages } from './install.mjs';
 import { must, phase, ROOT, run } from './phases.mjs';
 
-const REPORTS = { jest: join(ROOT, '.emporos', 'jest.json'), playwright: join(ROOT, '.emporos', 'playwright.json') };
+const REPORTS = {
+  jest: join(ROOT, '.emporos', 'jest.json'),
+  playwright: join(ROOT, '.emporos', 'playwright.json'),
+};
 
 const readReport = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null);
 
@@ -18,7 +21,9 @@ const unitCounts = () => {
 
 const browserCounts = () => {
   const stats = readReport(REPORTS.playwright)?.stats;
-  return stats ? { passed: stats.expected + stats.flaky, failed: stats.unexpected } : { passed: 0, failed: 1 };
+  return stats
+    ? { passed: stats.expected + stats.flaky, failed: stats.unexpected }
+    : { passed: 0, failed: 1 };
 };
 
 const finish = (...counts) => {
@@ -43,10 +48,14 @@ if (units.failed > 0) finish(units);
 await exportApp();
 const chromium = await findChromium();
 if (!chromium) {
-  console.error('The browser tests need Chromium: install it, as with “apt-get install chromium”, or set CHROMIUM to its path.');
+  console.error(
+    'The browser tests need Chromium: install it, as with “apt-get install chromium”, or set CHROMIUM to its path.',
+  );
   finish(units, { passed: 0, failed: 1 });
 }
 await phase('Browser tests', () =>
-  run('npx', ['playwright', 'test'], { env: { CHROMIUM: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: REPORTS.playwright } }),
+  run('npx', ['playwright', 'test'], {
+    env: { CHROMIUM: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: REPORTS.playwright },
+  }),
 );
 finish(units, browserCounts());

@@ -44,7 +44,10 @@ export const makeServer = ({ webRoot }: ServerOptions): Express => {
   app.get('/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/_expo/static', express.static(join(webRoot, '_expo/static'), { immutable: true, maxAge: YEAR_MS, fallthrough: false }));
+  app.use(
+    '/_expo/static',
+    express.static(join(webRoot, '_expo/static'), { immutable: true, maxAge: YEAR_MS, fallthrough: false }),
+  );
   app.use(express.static(webRoot, { maxAge: 0 }));
   app.get('/{*path}', (request, response) => {
     if (!request.accepts('html')) {

@@ -36,7 +36,9 @@ test('what is no page is not found', async () => {
 });
 
 test('scripts keep for good, and the page is asked for again', async () => {
-  expect((await fetch(`${origin}/_expo/static/entry.js`)).headers.get('cache-control')).toContain('immutable');
+  expect((await fetch(`${origin}/_expo/static/entry.js`)).headers.get('cache-control')).toContain(
+    'immutable',
+  );
   expect((await fetch(origin)).headers.get('cache-control')).toBe('public, max-age=0');
 });
 
@@ -50,8 +52,14 @@ test('only its own scripts run, and nothing frames it', async () => {
 test('localhost leads to 127.0.0.1, so that the browser’s storage is one', async () => {
   const { port } = server.address() as AddressInfo;
   const response = await new Promise<IncomingMessage>((resolve, reject) => {
-    get({ host: '127.0.0.1', port, path: '/charges?zone=north', headers: { host: `localhost:${port}` } }, resolve).on('error', reject);
+    get(
+      { host: '127.0.0.1', port, path: '/charges?zone=north', headers: { host: `localhost:${port}` } },
+      resolve,
+    ).on('error', reject);
   });
   response.resume();
-  expect([response.statusCode, response.headers.location]).toEqual([307, `http://127.0.0.1:${port}/charges?zone=north`]);
+  expect([response.statusCode, response.headers.location]).toEqual([
+    307,
+    `http://127.0.0.1:${port}/charges?zone=north`,
+  ]);
 });

@@ -15,8 +15,19 @@ const sentences = (value: unknown): string[] => {
 
 describe('figures as they are typed', () => {
   test.each([
-    ['12.50', '.', 12.5], ['12,50', '.', 12.5], ['1,250', '.', 1_250], ['1,250', ',', 1.25], ['1.250,75', '.', 1_250.75],
-    ['1,250.75', ',', 1_250.75], ['1 250', '.', 1_250], ['1.250.000', '.', 1_250_000], ['.5', '.', 0.5], ['1.2.3', '.', null], ['abc', '.', null], ['-3', '.', null], ['', '.', null],
+    ['12.50', '.', 12.5],
+    ['12,50', '.', 12.5],
+    ['1,250', '.', 1_250],
+    ['1,250', ',', 1.25],
+    ['1.250,75', '.', 1_250.75],
+    ['1,250.75', ',', 1_250.75],
+    ['1 250', '.', 1_250],
+    ['1.250.000', '.', 1_250_000],
+    ['.5', '.', 0.5],
+    ['1.2.3', '.', null],
+    ['abc', '.', null],
+    ['-3', '.', null],
+    ['', '.', null],
   ] as const)('%p with the mark %p is %p', (text, mark, value) => {
     expect(typedNumber(text, mark)).toBe(value);
   });
@@ -30,17 +41,32 @@ describe('figures as they are typed', () => {
   });
 
   test.each([
-    ['3.2kg', 'metric', 3_200], ['3.2', 'metric', 3_200], ['600 g', 'metric', 600], ['7 lb 4 oz', 'metric', 3_289], ['7', 'imperial', 3_175],
-    ['2 kilograms', 'metric', 2_000], ['7 stone', 'metric', null], ['kg', 'metric', null], ['3 4', 'metric', 34_000], ['-1 kg', 'metric', null],
+    ['3.2kg', 'metric', 3_200],
+    ['3.2', 'metric', 3_200],
+    ['600 g', 'metric', 600],
+    ['7 lb 4 oz', 'metric', 3_289],
+    ['7', 'imperial', 3_175],
+    ['2 kilograms', 'metric', 2_000],
+    ['7 stone', 'metric', null],
+    ['kg', 'metric', null],
+    ['3 4', 'metric', 34_000],
+    ['-1 kg', 'metric', null],
   ] as const)('a weight of %p (%s) is %p grams', (text, units, grams) => {
     expect(typedWeight(text, units)).toEqual(grams === null ? { ok: false } : { ok: true, value: grams });
   });
 
   test('lengths, volumes and percentages', () => {
-    expect([typedLength('1.8 m', 'metric'), typedLength('12', 'imperial'), typedVolume('12.5', 'metric'), typedVolume('3 cu in', 'metric')]).toEqual(
-      [1_800, 305, 12_500_000, 49_161].map((value) => ({ ok: true, value })),
-    );
-    expect([typedPercent('12.5 %'), typedPercent('0,25'), typedPercent('1.005')]).toEqual([{ ok: true, value: 1_250 }, { ok: true, value: 25 }, { ok: false }]);
+    expect([
+      typedLength('1.8 m', 'metric'),
+      typedLength('12', 'imperial'),
+      typedVolume('12.5', 'metric'),
+      typedVolume('3 cu in', 'metric'),
+    ]).toEqual([1_800, 305, 12_500_000, 49_161].map((value) => ({ ok: true, value })));
+    expect([typedPercent('12.5 %'), typedPercent('0,25'), typedPercent('1.005')]).toEqual([
+      { ok: true, value: 1_250 },
+      { ok: true, value: 25 },
+      { ok: false },
+    ]);
   });
 });
 
@@ -48,7 +74,11 @@ describe('rows that are pasted', () => {
   test('from a spreadsheet, where each row says where it begins', () => {
     const text = '2 kg\t11.00\n0\t8,50\n\n10 kg;24.00';
     expect(pastedSteps(text, 'weight', 'from', METRIC)).toEqual({
-      steps: [{ from: 0, amount: 850 }, { from: 2_000, amount: 1_100 }, { from: 10_000, amount: 2_400 }],
+      steps: [
+        { from: 0, amount: 850 },
+        { from: 2_000, amount: 1_100 },
+        { from: 10_000, amount: 2_400 },
+      ],
       unread: [],
     });
   });
@@ -56,31 +86,47 @@ describe('rows that are pasted', () => {
   test('from a leaflet, where each row says the last value it holds', () => {
     const text = 'Up to and including 2 kg  $9.10\nover 2 kg up to 5 kg  $12.00\nPrices without tax';
     expect(pastedSteps(text, 'weight', 'up-to', METRIC)).toEqual({
-      steps: [{ from: 0, amount: 910 }, { from: 2_001, amount: 1_200 }],
+      steps: [
+        { from: 0, amount: 910 },
+        { from: 2_001, amount: 1_200 },
+      ],
       until: 5_001,
       unread: [{ line: 3, text: 'Prices without tax' }],
     });
   });
 
   test('ranges give their lower end where rows say where they begin', () => {
-    expect(pastedSteps('0 – 49.99: 6.40\n50.00 – 120: 4.10', 'subtotal', 'from', METRIC).steps).toEqual([{ from: 0, amount: 640 }, { from: 5_000, amount: 410 }]);
+    expect(pastedSteps('0 – 49.99: 6.40\n50.00 – 120: 4.10', 'subtotal', 'from', METRIC).steps).toEqual([
+      { from: 0, amount: 640 },
+      { from: 5_000, amount: 410 },
+    ]);
   });
 
   test('of nothing that is a row, nothing is made', () => {
-    expect(pastedSteps('hello\nthere 3 x', 'weight', 'up-to', METRIC)).toMatchObject({ steps: [], unread: [{ line: 1 }, { line: 2 }] });
+    expect(pastedSteps('hello\nthere 3 x', 'weight', 'up-to', METRIC)).toMatchObject({
+      steps: [],
+      unread: [{ line: 1 }, { line: 2 }],
+    });
   });
 });
 
 describe('regions as text', () => {
   test('go there and back', () => {
-    const regions = [{ country: 'US' }, { country: 'CA', subdivision: 'CA-NS' }, { country: 'CA', postal: ['B3H*', '90200..90299'] }];
+    const regions = [
+      { country: 'US' },
+      { country: 'CA', subdivision: 'CA-NS' },
+      { country: 'CA', postal: ['B3H*', '90200..90299'] },
+    ];
     expect(regionsText(regions)).toBe('US\nCA-NS\nCA: B3H*, 90200..90299');
     expect(regionsFromText(regionsText(regions))).toEqual({ ok: true, value: regions });
     expect(regionsPhrase(regions)).toBe('US, NS, 2 codes in CA');
   });
 
   test('name the entry that is none', () => {
-    expect(regionsFromText('ca, us-ny\nCA: B3*H')).toMatchObject({ ok: false, faults: [{ code: 'bad-pattern', path: 'line 2', detail: { pattern: 'B3*H' } }] });
+    expect(regionsFromText('ca, us-ny\nCA: B3*H')).toMatchObject({
+      ok: false,
+      faults: [{ code: 'bad-pattern', path: 'line 2', detail: { pattern: 'B3*H' } }],
+    });
     expect(regionsFromText('Canada')).toMatchObject({ ok: false, faults: [{ code: 'bad-region' }] });
     expect(regionsFromText(' ')).toEqual({ ok: true, value: [] });
   });
@@ -93,38 +139,161 @@ describe('a book that is read', () => {
 
   test.each<[string, (book: Book) => unknown, string]>([
     ['a missing field', (book) => ({ ...book, zones: undefined }), 'zones: This is missing.'],
-    ['a field nobody knows', (book) => ({ ...book, rates: [{ ...makeRate(), freefrom: 1 }] }), 'rates[0].freefrom: There is no field named “freefrom” here.'],
-    ['a wrong type', (book) => ({ ...book, rates: [{ ...makeRate(), price: { kind: 'flat', amount: 8.5, per: 'order' } }] }), 'rates[0].price.amount: This must be a whole number.'],
-    ['a kind that is none', (book) => ({ ...book, rates: [{ ...makeRate(), price: { kind: 'free' } }] }), 'rates[0].price.kind: This must be one of: flat, tiers, percent, by-goods, table, carrier.'],
-    ['a figure too large', (book) => ({ ...book, rates: [makeRate({ freeFrom: 2_000_000_000 })] }), 'rates[0].freeFrom: This must be at most 1000000000.'],
-    ['a figure below 0', (book) => ({ ...book, rates: [makeRate({ freeFrom: -1 })] }), 'rates[0].freeFrom: This must be at least 0.'],
-    ['an empty list of steps', (book) => ({ ...book, rates: [makeRate({ price: tiers('weight', []) })] }), 'rates[0].price.steps: This needs at least 1 entries.'],
-    ['a country that is none', (book) => ({ ...book, zones: [makeZone('country', { includes: [{ country: 'Canada' }] })] }), 'zones[0].includes[0].country: This must be a country of two capital letters, as CA.'],
-    ['a subdivision elsewhere', (book) => ({ ...book, zones: [makeZone('country', { includes: [{ country: 'CA', subdivision: 'US-NY' }] })] }), 'zones[0].includes[0].subdivision: The subdivision must belong to the country, as CA-NS to CA.'],
-    ['a subdivision with patterns', (book) => ({ ...book, zones: [makeZone('country', { includes: [{ country: 'CA', subdivision: 'CA-NS', postal: ['B*'] }] })] }), 'zones[0].includes[0]: A region has a subdivision or postal patterns, not both.'],
-    ['a pattern that is none', (book) => ({ ...book, zones: [makeZone('country', { includes: [{ country: 'CA', postal: ['B3*H'] }] })] }), 'zones[0].includes[0].postal[0]: “B3*H” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200..90299.'],
-    ['an id used twice', (book) => ({ ...book, services: [...book.services, ...book.services] }), 'services[1].id: The id “parcel” is already used by services[0].'],
-    ['a reference to nothing', (book) => ({ ...book, rates: [makeRate({ zoneId: 'moon' })] }), 'rates[0].zoneId: There is no “moon” in zones.'],
-    ['two rates in one cell', (book) => ({ ...book, rates: [makeRate(), makeRate({ id: 'again' })] }), 'rates[1]: This service already has a rate in this zone, at rates[0].'],
-    ['two zones of all remaining places', (book) => ({ ...book, zones: [makeZone('country', { remainder: true }), makeZone('b', { remainder: true })] }), 'zones[1].remainder: Only one zone may take all remaining places; zones[0] does.'],
-    ['a zone of time that is none', (book) => ({ ...book, store: { ...book.store, timeZone: 'Halifax' } }), 'store.timeZone: This must be a zone of time, as America/Halifax.'],
-    ['hours that run backwards', (book) => ({ ...book, locations: [{ id: 'a', name: 'A', address: { country: 'CA' }, hours: [{ day: 1, from: '17:00', to: '09:00' }], closedDates: [] }] }), 'locations[0].hours[0]: Opening hours must end after they begin.'],
-    ['an id that is no slug', (book) => ({ ...book, services: [{ id: 'Par cel', name: 'P' }] }), 'services[0].id: This must be an id of lower-case letters, digits, dots, hyphens and underscores.'],
+    [
+      'a field nobody knows',
+      (book) => ({ ...book, rates: [{ ...makeRate(), freefrom: 1 }] }),
+      'rates[0].freefrom: There is no field named “freefrom” here.',
+    ],
+    [
+      'a wrong type',
+      (book) => ({ ...book, rates: [{ ...makeRate(), price: { kind: 'flat', amount: 8.5, per: 'order' } }] }),
+      'rates[0].price.amount: This must be a whole number.',
+    ],
+    [
+      'a kind that is none',
+      (book) => ({ ...book, rates: [{ ...makeRate(), price: { kind: 'free' } }] }),
+      'rates[0].price.kind: This must be one of: flat, tiers, percent, by-goods, table, carrier.',
+    ],
+    [
+      'a figure too large',
+      (book) => ({ ...book, rates: [makeRate({ freeFrom: 2_000_000_000 })] }),
+      'rates[0].freeFrom: This must be at most 1000000000.',
+    ],
+    [
+      'a figure below 0',
+      (book) => ({ ...book, rates: [makeRate({ freeFrom: -1 })] }),
+      'rates[0].freeFrom: This must be at least 0.',
+    ],
+    [
+      'an empty list of steps',
+      (book) => ({ ...book, rates: [makeRate({ price: tiers('weight', []) })] }),
+      'rates[0].price.steps: This needs at least 1 entries.',
+    ],
+    [
+      'a country that is none',
+      (book) => ({ ...book, zones: [makeZone('country', { includes: [{ country: 'Canada' }] })] }),
+      'zones[0].includes[0].country: This must be a country of two capital letters, as CA.',
+    ],
+    [
+      'a subdivision elsewhere',
+      (book) => ({
+        ...book,
+        zones: [makeZone('country', { includes: [{ country: 'CA', subdivision: 'US-NY' }] })],
+      }),
+      'zones[0].includes[0].subdivision: The subdivision must belong to the country, as CA-NS to CA.',
+    ],
+    [
+      'a subdivision with patterns',
+      (book) => ({
+        ...book,
+        zones: [makeZone('country', { includes: [{ country: 'CA', subdivision: 'CA-NS', postal: ['B*'] }] })],
+      }),
+      'zones[0].includes[0]: A region has a subdivision or postal patterns, not both.',
+    ],
+    [
+      'a pattern that is none',
+      (book) => ({
+        ...book,
+        zones: [makeZone('country', { includes: [{ country: 'CA', postal: ['B3*H'] }] })],
+      }),
+      'zones[0].includes[0].postal[0]: “B3*H” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200..90299.',
+    ],
+    [
+      'an id used twice',
+      (book) => ({ ...book, services: [...book.services, ...book.services] }),
+      'services[1].id: The id “parcel” is already used by services[0].',
+    ],
+    [
+      'a reference to nothing',
+      (book) => ({ ...book, rates: [makeRate({ zoneId: 'moon' })] }),
+      'rates[0].zoneId: There is no “moon” in zones.',
+    ],
+    [
+      'two rates in one cell',
+      (book) => ({ ...book, rates: [makeRate(), makeRate({ id: 'again' })] }),
+      'rates[1]: This service already has a rate in this zone, at rates[0].',
+    ],
+    [
+      'two zones of all remaining places',
+      (book) => ({
+        ...book,
+        zones: [makeZone('country', { remainder: true }), makeZone('b', { remainder: true })],
+      }),
+      'zones[1].remainder: Only one zone may take all remaining places; zones[0] does.',
+    ],
+    [
+      'a zone of time that is none',
+      (book) => ({ ...book, store: { ...book.store, timeZone: 'Halifax' } }),
+      'store.timeZone: This must be a zone of time, as America/Halifax.',
+    ],
+    [
+      'hours that run backwards',
+      (book) => ({
+        ...book,
+        locations: [
+          {
+            id: 'a',
+            name: 'A',
+            address: { country: 'CA' },
+            hours: [{ day: 1, from: '17:00', to: '09:00' }],
+            closedDates: [],
+          },
+        ],
+      }),
+      'locations[0].hours[0]: Opening hours must end after they begin.',
+    ],
+    [
+      'an id that is no slug',
+      (book) => ({ ...book, services: [{ id: 'Par cel', name: 'P' }] }),
+      'services[0].id: This must be an id of lower-case letters, digits, dots, hyphens and underscores.',
+    ],
   ])('with %s is refused with its place', (_name, spoil, sentence) => {
     expect(sentences(JSON.parse(JSON.stringify(spoil(makeBook()))))).toContain(sentence);
   });
 
   test.each<[string, Partial<Book>, string]>([
-    ['a price by percentage', { rates: [makeRate({ price: { kind: 'percent', points: 5 } })] }, 'rates[0].price.kind'],
-    ['a flat price per unit', { rates: [makeRate({ price: { kind: 'flat', amount: 1, per: 'unit' } })] }, 'rates[0].price.per'],
-    ['tiers per parcel', { rates: [makeRate({ price: { kind: 'tiers', basis: 'weight', per: 'parcel', steps: [{ from: 0, amount: 1 }] } })] }, 'rates[0].price.per'],
-    ['tiers by distance', { rates: [makeRate({ price: tiers('distance', [{ from: 0, amount: 1 }]) })] }, 'rates[0].price.basis'],
+    [
+      'a price by percentage',
+      { rates: [makeRate({ price: { kind: 'percent', points: 5 } })] },
+      'rates[0].price.kind',
+    ],
+    [
+      'a flat price per unit',
+      { rates: [makeRate({ price: { kind: 'flat', amount: 1, per: 'unit' } })] },
+      'rates[0].price.per',
+    ],
+    [
+      'tiers per parcel',
+      {
+        rates: [
+          makeRate({
+            price: { kind: 'tiers', basis: 'weight', per: 'parcel', steps: [{ from: 0, amount: 1 }] },
+          }),
+        ],
+      },
+      'rates[0].price.per',
+    ],
+    [
+      'tiers by distance',
+      { rates: [makeRate({ price: tiers('distance', [{ from: 0, amount: 1 }]) })] },
+      'rates[0].price.basis',
+    ],
     ['groups', { groups: [{ id: 'g', name: 'G', shipping: 'any', delivery: true, pickup: true }] }, 'groups'],
-    ['a postal list', { postalList: [{ country: 'CA', pattern: 'B*', served: true, cashOnDelivery: false }] }, 'postalList'],
-    ['import charges', { duties: { show: 'estimate', terms: 'DDP', homeCountries: [], clearanceFee: 5, rates: [] } }, 'duties.clearanceFee'],
+    [
+      'a postal list',
+      { postalList: [{ country: 'CA', pattern: 'B*', served: true, cashOnDelivery: false }] },
+      'postalList',
+    ],
+    [
+      'import charges',
+      { duties: { show: 'estimate', terms: 'DDP', homeCountries: [], clearanceFee: 5, rates: [] } },
+      'duties.clearanceFee',
+    ],
   ])('with %s is refused by name, never taken without it', (_name, part, path) => {
     const read = readBook(makeBook(part));
-    expect(read.ok ? [] : read.faults).toContainEqual(expect.objectContaining({ code: 'not-worked-out', path }));
+    expect(read.ok ? [] : read.faults).toContainEqual(
+      expect.objectContaining({ code: 'not-worked-out', path }),
+    );
   });
 
   test('with another way of packing is refused by name', () => {
@@ -136,8 +305,12 @@ describe('a book that is read', () => {
 
 describe('other files', () => {
   test('a catalogue names goods used twice and groups that are none', () => {
-    expect(readCatalogue(makeCatalogue(makeGood('a'), makeGood('a')))).toMatchObject({ faults: [{ code: 'duplicate-id', path: 'goods[1].sku' }] });
-    expect(readCatalogue(makeCatalogue(makeGood('a', { groupId: 'x' })), makeBook())).toMatchObject({ faults: [{ code: 'dangling', path: 'goods[0].groupId' }] });
+    expect(readCatalogue(makeCatalogue(makeGood('a'), makeGood('a')))).toMatchObject({
+      faults: [{ code: 'duplicate-id', path: 'goods[1].sku' }],
+    });
+    expect(readCatalogue(makeCatalogue(makeGood('a', { groupId: 'x' })), makeBook())).toMatchObject({
+      faults: [{ code: 'dangling', path: 'goods[0].groupId' }],
+    });
   });
 
   test('a request needs a line, a whole quantity and a moment with its offset', () => {
@@ -145,11 +318,20 @@ describe('other files', () => {
       const read = readRequest(value);
       return read.ok ? [] : read.faults.map(({ code, path }) => `${path} ${code}`);
     };
-    expect(paths({ destination: null, lines: [], placedAt: '2026-02-30T10:00:00Z' })).toEqual(['lines too-short', 'placedAt malformed']);
-    expect(paths({ destination: null, lines: [{ sku: 'a', quantity: 0 }], placedAt: '2026-11-24T10:15Z' })).toEqual(['lines[0].quantity too-small']);
-    expect(paths({ destination: { country: 'CA', subdivision: 'US-NY' }, lines: [{ sku: 'a', quantity: 1 }], placedAt: '2026-11-24T10:15:00' })).toEqual([
-      'destination.subdivision subdivision-elsewhere', 'placedAt malformed',
+    expect(paths({ destination: null, lines: [], placedAt: '2026-02-30T10:00:00Z' })).toEqual([
+      'lines too-short',
+      'placedAt malformed',
     ]);
+    expect(
+      paths({ destination: null, lines: [{ sku: 'a', quantity: 0 }], placedAt: '2026-11-24T10:15Z' }),
+    ).toEqual(['lines[0].quantity too-small']);
+    expect(
+      paths({
+        destination: { country: 'CA', subdivision: 'US-NY' },
+        lines: [{ sku: 'a', quantity: 1 }],
+        placedAt: '2026-11-24T10:15:00',
+      }),
+    ).toEqual(['destination.subdivision subdivision-elsewhere', 'placedAt malformed']);
   });
 
   test('what is not JSON says where it stops being so', () => {

@@ -3,7 +3,12 @@ import type { Speech } from '../words/figure.ts';
 import { typedCount, typedLength, typedMoney, typedVolume, typedWeight, type Typed } from './typed.ts';
 
 /** A value of a measure as people type it, in the unit the book keeps. Distances are lengths in metres. */
-export const typedMeasure = (measure: Measure | LimitMeasure, text: string, speech: Speech, mark: '.' | ',' = '.'): Typed => {
+export const typedMeasure = (
+  measure: Measure | LimitMeasure,
+  text: string,
+  speech: Speech,
+  mark: '.' | ',' = '.',
+): Typed => {
   switch (measure) {
     case 'weight':
       return typedWeight(text, speech.units, mark);

@@ -21,11 +21,15 @@ interface Row {
   amount: number;
 }
 
-const WORDS = /\b(from|over|above|more than|up to|upto|to and including|and including|incl(uding|usive)?\.?|max(imum)?\.?|under|to|bis|ab|less than)\b|[≤≥<>:]/gi;
+const WORDS =
+  /\b(from|over|above|more than|up to|upto|to and including|and including|incl(uding|usive)?\.?|max(imum)?\.?|under|to|bis|ab|less than)\b|[≤≥<>:]/gi;
 
 /** The columns of a line: by tab, semicolon or wide gap, else the last figure apart from what stands before it. */
 const columns = (line: string): string[] => {
-  const split = line.split(/\t|;|\|| {2,}/).map((part) => part.trim()).filter(Boolean);
+  const split = line
+    .split(/\t|;|\|| {2,}/)
+    .map((part) => part.trim())
+    .filter(Boolean);
   if (split.length > 1) return split;
   const match = /^(.*?\S)[\s,]+([$€£¥]?\s?\d[\d.,]*\s?(?:[A-Za-z]{3}|[$€£¥])?)$/.exec(line.trim());
   return match ? [match[1] ?? '', match[2] ?? ''] : [line.trim()];
@@ -42,7 +46,13 @@ const values = (text: string, measure: Measure, speech: Speech, mark: '.' | ',')
       return typed.ok ? typed.value : null;
     });
 
-const readRow = (text: string, line: number, measure: Measure, speech: Speech, mark: '.' | ','): Row | null => {
+const readRow = (
+  text: string,
+  line: number,
+  measure: Measure,
+  speech: Speech,
+  mark: '.' | ',',
+): Row | null => {
   const cells = columns(text);
   const amount = typedMoney(cells.at(-1) ?? '', speech.decimals, mark);
   const range = cells.slice(0, -1).flatMap((cell) => values(cell, measure, speech, mark));

@@ -17,9 +17,17 @@ export const typedNumber = (text: string, mark: '.' | ',' = '.'): number | null 
   const dots = bare.split('.').length - 1;
   const commas = bare.split(',').length - 1;
   const grouped = /^\d{1,3}([.,]\d{3})+$/.test(bare);
-  const decimal = dots > 0 && commas > 0 ? (bare.lastIndexOf('.') > bare.lastIndexOf(',') ? '.' : ',') : dots > 0 ? '.' : ',';
+  const decimal =
+    dots > 0 && commas > 0
+      ? bare.lastIndexOf('.') > bare.lastIndexOf(',')
+        ? '.'
+        : ','
+      : dots > 0
+        ? '.'
+        : ',';
   const onlyMark = decimal === '.' ? dots : commas;
-  const isGrouping = dots + commas > 0 && (dots === 0 || commas === 0) && grouped && (onlyMark > 1 || decimal !== mark);
+  const isGrouping =
+    dots + commas > 0 && (dots === 0 || commas === 0) && grouped && (onlyMark > 1 || decimal !== mark);
   if (!isGrouping && onlyMark > 1) return null;
   const other = decimal === '.' ? ',' : '.';
   const plain = isGrouping ? bare.replace(/[.,]/g, '') : bare.replaceAll(other, '').replace(decimal, '.');
@@ -60,12 +68,27 @@ const VOLUMES: readonly Unit[] = [
 
 /** A sum of figures with units, '7 lb 4 oz'; one figure alone has the unit `bare`. */
 const withUnits = (text: string, units: readonly Unit[], bare: number, mark: '.' | ','): Typed => {
-  const parts = [...text.trim().toLowerCase().replace('cu in', 'cuin').matchAll(/([\d.,\s]*\d)\s*([a-z³'"]+3?)?\s*/gy)];
-  if (parts.length === 0 || parts.map((part) => part[0]).join('').length !== text.trim().replace(/cu in/i, 'cuin').length) return NO;
+  const parts = [
+    ...text
+      .trim()
+      .toLowerCase()
+      .replace('cu in', 'cuin')
+      .matchAll(/([\d.,\s]*\d)\s*([a-z³'"]+3?)?\s*/gy),
+  ];
+  if (
+    parts.length === 0 ||
+    parts.map((part) => part[0]).join('').length !== text.trim().replace(/cu in/i, 'cuin').length
+  )
+    return NO;
   let total = 0;
   for (const [, figure = '', name] of parts) {
     const value = typedNumber(figure, mark);
-    const factor = name === undefined ? (parts.length === 1 ? bare : undefined) : units.find(([names]) => names.test(name))?.[1];
+    const factor =
+      name === undefined
+        ? parts.length === 1
+          ? bare
+          : undefined
+        : units.find(([names]) => names.test(name))?.[1];
     if (value === null || factor === undefined) return NO;
     total += value * factor;
   }

@@ -2,8 +2,16 @@ import { z } from 'zod';
 import { regionSchema } from './place.ts';
 import { measureSchema } from './price.ts';
 import {
-  GREATEST_SUM, idSchema, localDateSchema, moneySchema, nameSchema, noteSchema, signedMoneySchema, signedPointsSchema,
-  tokenSchema, weekdaySchema,
+  GREATEST_SUM,
+  idSchema,
+  localDateSchema,
+  moneySchema,
+  nameSchema,
+  noteSchema,
+  signedMoneySchema,
+  signedPointsSchema,
+  tokenSchema,
+  weekdaySchema,
 } from './unit.ts';
 
 export const choiceKindSchema = z.enum(['shipping', 'delivery', 'pickup', 'nothing-to-ship']);
@@ -43,7 +51,11 @@ const effectSchema = z.discriminatedUnion('do', [
     per: z.enum(['order', 'parcel', 'unit', 'line']),
     goods: z.strictObject(goodsSchema).optional(),
   }),
-  z.strictObject({ do: z.literal('percent'), points: signedPointsSchema, of: z.enum(['charge', 'subtotal']) }),
+  z.strictObject({
+    do: z.literal('percent'),
+    points: signedPointsSchema,
+    of: z.enum(['charge', 'subtotal']),
+  }),
   z.strictObject({ do: z.literal('bounds'), min: moneySchema.optional(), max: moneySchema.optional() }),
   z.strictObject({ do: z.literal('withhold'), message: noteSchema.optional() }),
   z.strictObject({ do: z.literal('terms'), terms: termsSchema }),

@@ -19,12 +19,28 @@ const duplicates = (collection: string, ids: readonly string[], field = 'id'): F
 };
 
 const COLLECTIONS = [
-  'locations', 'groups', 'boxes', 'zones', 'services', 'rates', 'rateTables', 'carriers', 'areas', 'pickups', 'adjustments',
-  'payments', 'taxes',
+  'locations',
+  'groups',
+  'boxes',
+  'zones',
+  'services',
+  'rates',
+  'rateTables',
+  'carriers',
+  'areas',
+  'pickups',
+  'adjustments',
+  'payments',
+  'taxes',
 ] as const;
 
 const duplicateIds = (book: Book): Fault[] =>
-  COLLECTIONS.flatMap((name) => duplicates(name, book[name].map((item) => item.id)));
+  COLLECTIONS.flatMap((name) =>
+    duplicates(
+      name,
+      book[name].map((item) => item.id),
+    ),
+  );
 
 const dangling = (path: Path, id: string, collection: string, known: ReadonlySet<string>): Fault[] =>
   known.has(id) ? [] : [fault('dangling', path, { id, collection })];
@@ -34,7 +50,9 @@ const referenceFaults = (book: Book): Fault[] => {
   const zones = new Set(book.zones.map((zone) => zone.id));
   return [
     ...book.zones.flatMap((zone, z) =>
-      (zone.without ?? []).flatMap((id, at) => dangling(['zones', z, 'without', at], id, 'services', services)),
+      (zone.without ?? []).flatMap((id, at) =>
+        dangling(['zones', z, 'without', at], id, 'services', services),
+      ),
     ),
     ...book.rates.flatMap((rate, r) => [
       ...dangling(['rates', r, 'serviceId'], rate.serviceId, 'services', services),
@@ -57,7 +75,9 @@ const rateFaults = (book: Book): Fault[] => {
 const remainderFaults = (book: Book): Fault[] => {
   const first = book.zones.findIndex((zone) => zone.remainder);
   return book.zones.flatMap((zone, at) =>
-    zone.remainder && at !== first ? [fault('second-remainder', ['zones', at, 'remainder'], { first: `zones[${first}]` })] : [],
+    zone.remainder && at !== first
+      ? [fault('second-remainder', ['zones', at, 'remainder'], { first: `zones[${first}]` })]
+      : [],
   );
 };
 
@@ -96,5 +116,12 @@ export const catalogueFaults = (catalogue: Catalogue, book?: Book): Fault[] => {
         good.groupId === undefined ? [] : dangling(['goods', at, 'groupId'], good.groupId, 'groups', groups),
       )
     : [];
-  return [...duplicates('goods', catalogue.goods.map((good) => good.sku), 'sku'), ...groupFaults];
+  return [
+    ...duplicates(
+      'goods',
+      catalogue.goods.map((good) => good.sku),
+      'sku',
+    ),
+    ...groupFaults,
+  ];
 };

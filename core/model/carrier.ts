@@ -4,7 +4,11 @@ import { countSchema, idSchema, moneySchema, nameSchema, pointsSchema, tokenSche
 
 const credentialsSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('shared') }),
-  z.strictObject({ kind: z.literal('own'), accountNumber: tokenSchema, secret: z.string().max(500).optional() }),
+  z.strictObject({
+    kind: z.literal('own'),
+    accountNumber: tokenSchema,
+    secret: z.string().max(500).optional(),
+  }),
 ]);
 
 export const carrierAccountSchema = z.strictObject({
@@ -31,7 +35,12 @@ export const carrierAnswerSchema = z.discriminatedUnion('ok', [
     ok: z.literal(true),
     services: z
       .array(
-        z.strictObject({ code: tokenSchema, name: nameSchema, amount: moneySchema, days: transitDaysSchema.optional() }),
+        z.strictObject({
+          code: tokenSchema,
+          name: nameSchema,
+          amount: moneySchema,
+          days: transitDaysSchema.optional(),
+        }),
       )
       .max(200),
   }),

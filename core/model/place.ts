@@ -5,8 +5,13 @@ export const countrySchema = z.string().regex(/^[A-Z]{2}$/, 'country');
 export const subdivisionSchema = z.string().regex(/^[A-Z]{2}-[A-Z0-9]{1,3}$/, 'subdivision');
 export const postalPatternSchema = z.string().trim().min(1).max(40);
 
-const subdivisionIsWithin = ({ country, subdivision }: { country: string; subdivision?: string | undefined }): boolean =>
-  subdivision === undefined || subdivision.startsWith(`${country}-`);
+const subdivisionIsWithin = ({
+  country,
+  subdivision,
+}: {
+  country: string;
+  subdivision?: string | undefined;
+}): boolean => subdivision === undefined || subdivision.startsWith(`${country}-`);
 const SUBDIVISION_ELSEWHERE = { error: 'subdivision-elsewhere', path: ['subdivision'] };
 
 /**
@@ -31,14 +36,14 @@ export const pointSchema = z.strictObject({
 /** Where an order goes. The point is found by the caller; the core never looks one up. */
 export const destinationSchema = z
   .strictObject({
-  country: countrySchema,
-  subdivision: subdivisionSchema.optional(),
-  postalCode: z.string().max(20).optional(),
-  city: z.string().max(120).optional(),
-  lines: z.array(z.string().max(200)).max(6).optional(),
-  point: pointSchema.optional(),
-  residential: z.boolean().optional(),
-})
+    country: countrySchema,
+    subdivision: subdivisionSchema.optional(),
+    postalCode: z.string().max(20).optional(),
+    city: z.string().max(120).optional(),
+    lines: z.array(z.string().max(200)).max(6).optional(),
+    point: pointSchema.optional(),
+    residential: z.boolean().optional(),
+  })
   .refine(subdivisionIsWithin, SUBDIVISION_ELSEWHERE);
 export type Destination = z.infer<typeof destinationSchema>;
 

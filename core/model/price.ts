@@ -1,7 +1,14 @@
 import { z } from 'zod';
 import { countrySchema, postalPatternSchema, subdivisionSchema } from './place.ts';
 import {
-  countSchema, GREATEST_SUM, idSchema, moneySchema, nameSchema, pointsSchema, signedMoneySchema, signedPointsSchema,
+  countSchema,
+  GREATEST_SUM,
+  idSchema,
+  moneySchema,
+  nameSchema,
+  pointsSchema,
+  signedMoneySchema,
+  signedPointsSchema,
   tokenSchema,
 } from './unit.ts';
 

@@ -8,7 +8,19 @@ const amountSchema = z.int();
 /** The rule a line of the working, or a reason, leads to. */
 export const sourceSchema = z.strictObject({
   kind: z.enum([
-    'rate', 'service', 'zone', 'group', 'good', 'store', 'adjustment', 'area', 'pickup', 'carrier', 'table', 'postal', 'duty',
+    'rate',
+    'service',
+    'zone',
+    'group',
+    'good',
+    'store',
+    'adjustment',
+    'area',
+    'pickup',
+    'carrier',
+    'table',
+    'postal',
+    'duty',
   ]),
   id: z.string(),
 });
@@ -16,7 +28,16 @@ export type Source = z.infer<typeof sourceSchema>;
 
 export const workingLineSchema = z.strictObject({
   step: z.enum([
-    'price', 'way', 'goods-fee', 'handling', 'store-handling', 'adjustment', 'free-from', 'rounding', 'bounds', 'service-fee',
+    'price',
+    'way',
+    'goods-fee',
+    'handling',
+    'store-handling',
+    'adjustment',
+    'free-from',
+    'rounding',
+    'bounds',
+    'service-fee',
     'not-below-zero',
   ]),
   text: z.string(),
@@ -62,10 +83,33 @@ export const choiceSchema = z.strictObject({
 export type Choice = z.infer<typeof choiceSchema>;
 
 export const withheldCodeSchema = z.enum([
-  'store-paused', 'not-sold-there', 'postal-not-served', 'no-zone', 'no-rate', 'rate-off', 'channel',
-  'goods-not-allowed', 'below-limit', 'above-limit', 'below-first-step', 'above-last-step', 'no-table-row',
-  'weight-unknown', 'size-unknown', 'does-not-pack', 'distance-unknown', 'price-unknown', 'duty-unknown',
-  'carrier-error', 'carrier-none', 'outside-area', 'below-minimum', 'too-far', 'no-time-left', 'adjustment', 'address-needed',
+  'store-paused',
+  'not-sold-there',
+  'postal-not-served',
+  'no-zone',
+  'no-rate',
+  'rate-off',
+  'channel',
+  'goods-not-allowed',
+  'below-limit',
+  'above-limit',
+  'below-first-step',
+  'above-last-step',
+  'no-table-row',
+  'weight-unknown',
+  'size-unknown',
+  'does-not-pack',
+  'distance-unknown',
+  'price-unknown',
+  'duty-unknown',
+  'carrier-error',
+  'carrier-none',
+  'outside-area',
+  'below-minimum',
+  'too-far',
+  'no-time-left',
+  'adjustment',
+  'address-needed',
 ]);
 export type WithheldCode = z.infer<typeof withheldCodeSchema>;
 

@@ -20,7 +20,9 @@ export const quoteRequestSchema = z.strictObject({
   code: tokenSchema.optional(),
   channel: tokenSchema.optional(),
   slotsTaken: z
-    .array(z.strictObject({ id: z.string().max(170), start: instantSchema, count: z.int().min(0).max(100_000) }))
+    .array(
+      z.strictObject({ id: z.string().max(170), start: instantSchema, count: z.int().min(0).max(100_000) }),
+    )
     .max(20_000)
     .optional(),
 });

@@ -4,7 +4,12 @@ import type { Fault, FaultCode, Result } from './fault.ts';
 
 type Issue = z.core.$ZodIssue;
 
-const CUSTOM_CODES: readonly string[] = ['region-both', 'subdivision-elsewhere', 'hours-reversed', 'time-zone'];
+const CUSTOM_CODES: readonly string[] = [
+  'region-both',
+  'subdivision-elsewhere',
+  'hours-reversed',
+  'time-zone',
+];
 
 const REGEX_NAMES: readonly [RegExp, string][] = [
   [/a-z0-9\._-/, 'slug'],
@@ -62,7 +67,8 @@ const faultsOf = (issue: Issue): Fault[] => {
 /** A union told by a field that names its kind gives the kinds; any other says that no shape fits. */
 const unionFaults = (issue: Issue & { code: 'invalid_union' }, path: (string | number)[]): Fault[] => {
   if ('discriminator' in issue && typeof issue.discriminator === 'string') {
-    const options = 'options' in issue && Array.isArray(issue.options) ? issue.options.map(String).join(', ') : '';
+    const options =
+      'options' in issue && Array.isArray(issue.options) ? issue.options.map(String).join(', ') : '';
     return [fault('not-one-of', path, { options })];
   }
   return [fault('no-shape-fits', path)];

@@ -30,7 +30,12 @@ export const storeSchema = z.strictObject({
     z.strictObject({ to: moneySchema.min(1), mode: z.enum(['nearest', 'up']) }),
   ]),
   pause: z
-    .strictObject({ from: localDateSchema, to: localDateSchema, message: noteSchema, keepPickup: z.boolean() })
+    .strictObject({
+      from: localDateSchema,
+      to: localDateSchema,
+      message: noteSchema,
+      keepPickup: z.boolean(),
+    })
     .optional(),
   choiceOrder: z.enum(['listed', 'cheapest']),
 });

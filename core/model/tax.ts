@@ -23,7 +23,10 @@ export const dutyRulesSchema = z.strictObject({
     .array(
       z.strictObject({
         country: countrySchema,
-        hsPrefix: z.string().regex(/^\d{1,12}$/, 'digits').optional(),
+        hsPrefix: z
+          .string()
+          .regex(/^\d{1,12}$/, 'digits')
+          .optional(),
         duty: pointsSchema,
         importTax: pointsSchema,
         freeBelow: moneySchema,

@@ -28,7 +28,12 @@ const capacitySchema = z.int().min(0).max(100_000).optional();
 export const timingSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('words'), text: z.string().max(300) }),
   z.strictObject({ kind: z.literal('days'), min: z.int().min(0).max(365), max: z.int().min(0).max(365) }),
-  z.strictObject({ kind: z.literal('day'), hours: weekSchema, horizonDays: horizonSchema, capacity: capacitySchema }),
+  z.strictObject({
+    kind: z.literal('day'),
+    hours: weekSchema,
+    horizonDays: horizonSchema,
+    capacity: capacitySchema,
+  }),
   z.strictObject({
     kind: z.literal('slot'),
     hours: weekSchema,

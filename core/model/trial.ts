@@ -11,7 +11,11 @@ const expectationSchema = z.discriminatedUnion('kind', [
     choiceId: z.string().max(250),
     charge: z.union([moneySchema, z.strictObject({ min: moneySchema, max: moneySchema })]).optional(),
   }),
-  z.strictObject({ kind: z.literal('withheld'), id: z.string().max(250), code: withheldCodeSchema.optional() }),
+  z.strictObject({
+    kind: z.literal('withheld'),
+    id: z.string().max(250),
+    code: withheldCodeSchema.optional(),
+  }),
   z.strictObject({
     kind: z.literal('how-many'),
     of: choiceKindSchema,

@@ -11,7 +11,10 @@ export const GREATEST_QUANTITY = 99_999;
 export const GREATEST_SUM = Number.MAX_SAFE_INTEGER;
 
 /** A lower-case slug, unique within its collection. */
-export const idSchema = z.string().max(80).regex(/^[a-z0-9][a-z0-9._-]*$/, 'slug');
+export const idSchema = z
+  .string()
+  .max(80)
+  .regex(/^[a-z0-9][a-z0-9._-]*$/, 'slug');
 
 /** Minor units of the store's currency, not below 0: 1250 is 12.50. */
 export const moneySchema = z.int().min(0).max(GREATEST_MONEY);
@@ -51,7 +54,13 @@ export const localTimeSchema = z.string().regex(/^(([01]\d|2[0-3]):[0-5]\d|24:00
 
 /** ISO 8601: 1 is Monday. */
 export const weekdaySchema = z.union([
-  z.literal(1), z.literal(2), z.literal(3), z.literal(4), z.literal(5), z.literal(6), z.literal(7),
+  z.literal(1),
+  z.literal(2),
+  z.literal(3),
+  z.literal(4),
+  z.literal(5),
+  z.literal(6),
+  z.literal(7),
 ]);
 export type Weekday = z.infer<typeof weekdaySchema>;
 

@@ -26,10 +26,17 @@ const merged = (lines: readonly BasketLine[]): Parcel['contents'] => {
 
 const MOST_LISTED = 1_000;
 
-const aloneParcels = (lines: readonly BasketLine[], defaultWeight: number | undefined, parcels: Parcel[]): void => {
+const aloneParcels = (
+  lines: readonly BasketLine[],
+  defaultWeight: number | undefined,
+  parcels: Parcel[],
+): void => {
   for (const { good, quantity } of lines) {
     if (!good.packsAlone) continue;
-    const parcel: Parcel = { weight: good.weight ?? defaultWeight ?? 0, contents: [{ sku: good.sku, quantity: 1 }] };
+    const parcel: Parcel = {
+      weight: good.weight ?? defaultWeight ?? 0,
+      contents: [{ sku: good.sku, quantity: 1 }],
+    };
     if (good.size) parcel.size = good.size;
     for (let unit = 0; unit < quantity && parcels.length < MOST_LISTED; unit += 1) parcels.push(parcel);
   }
@@ -51,7 +58,10 @@ export const singleParcels = (lines: readonly BasketLine[], defaultWeight: numbe
     weight += one * quantity;
   }
   if (together > 0) {
-    parcels.push({ weight, contents: merged(together === lines.length ? lines : lines.filter(({ good }) => !good.packsAlone)) });
+    parcels.push({
+      weight,
+      contents: merged(together === lines.length ? lines : lines.filter(({ good }) => !good.packsAlone)),
+    });
   }
   if (together < lines.length) aloneParcels(lines, defaultWeight, parcels);
   return parcels;

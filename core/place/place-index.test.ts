@@ -53,7 +53,14 @@ const scanned = (zones: readonly Zone[], at: Place): string | null => {
 
 describe('the zone of a place', () => {
   test('agrees with trying every entry of every zone', () => {
-    const zones = fc.array(fc.record({ includes: fc.array(region, { maxLength: 4 }), excludes: fc.array(region, { maxLength: 1 }), active: fc.boolean() }), { maxLength: 6 });
+    const zones = fc.array(
+      fc.record({
+        includes: fc.array(region, { maxLength: 4 }),
+        excludes: fc.array(region, { maxLength: 1 }),
+        active: fc.boolean(),
+      }),
+      { maxLength: 6 },
+    );
     fc.assert(
       fc.property(zones, fc.boolean(), place, (parts, remainder, at) => {
         const made = parts.map((part, i) => makeZone(`z${i}`, { ...part, remainder: remainder && i === 0 }));
@@ -71,15 +78,26 @@ describe('the zone of a place', () => {
       makeZone('wild', { includes: [{ country: 'CA', postal: ['B2G?L*'] }] }),
     ];
     const index = indexZones(zones);
-    const found = (code?: string) => findZone(index, { country: 'CA', subdivision: undefined, code })?.because;
-    expect([found('B2G2L2'), found('B2G9L9'), found('B2K1A1'), found('C1A1A1'), found()]).toEqual(['b2g 2l2', 'B2G?L*', 'B2A..B2Z', 'CA', 'CA']);
+    const found = (code?: string) =>
+      findZone(index, { country: 'CA', subdivision: undefined, code })?.because;
+    expect([found('B2G2L2'), found('B2G9L9'), found('B2K1A1'), found('C1A1A1'), found()]).toEqual([
+      'b2g 2l2',
+      'B2G?L*',
+      'B2A..B2Z',
+      'CA',
+      'CA',
+    ]);
     const claims = claimsOn(index.places, { country: 'CA', subdivision: undefined, code: 'B2G2L2' });
     expect(claims.map((claim) => claim.owner.id)).toEqual(['exact', 'wild', 'range', 'nation']);
   });
 
   test('of two equal entries the zone listed first takes it', () => {
-    const zones = ['first', 'second'].map((id) => makeZone(id, { includes: [{ country: 'CA', postal: ['B3H*'] }] }));
-    expect(findZone(indexZones(zones), placeOf({ country: 'CA', postalCode: 'B3H 1A1' }))?.zone.id).toBe('first');
+    const zones = ['first', 'second'].map((id) =>
+      makeZone(id, { includes: [{ country: 'CA', postal: ['B3H*'] }] }),
+    );
+    expect(findZone(indexZones(zones), placeOf({ country: 'CA', postalCode: 'B3H 1A1' }))?.zone.id).toBe(
+      'first',
+    );
   });
 });
 
@@ -92,16 +110,21 @@ describe('postal patterns', () => {
     expect(normaliseCode(country, code)).toBe(normal);
   });
 
-  test.each(['', '*B3', 'B3*H', 'B3H..B3', 'B3Z..B3A', 'B3H..', 'B3#', '12345678901'])('%p is no pattern', (text) => {
-    expect(parsePattern('CA', text)).toBeNull();
-  });
+  test.each(['', '*B3', 'B3*H', 'B3H..B3', 'B3Z..B3A', 'B3H..', 'B3#', '12345678901'])(
+    '%p is no pattern',
+    (text) => {
+      expect(parsePattern('CA', text)).toBeNull();
+    },
+  );
 
   test('a longer code than any real one is held by beginnings and not by exact codes', () => {
     const index = indexZones([
       makeZone('start', { includes: [{ country: 'CA', postal: ['1234*'] }] }),
       makeZone('exact', { includes: [{ country: 'CA', postal: ['1234567890'] }] }),
     ]);
-    expect(findZone(index, { country: 'CA', subdivision: undefined, code: '12345678901' })?.zone.id).toBe('start');
+    expect(findZone(index, { country: 'CA', subdivision: undefined, code: '12345678901' })?.zone.id).toBe(
+      'start',
+    );
   });
 });
 
@@ -109,8 +132,14 @@ describe('where the shop sells', () => {
   const at = (country: string, subdivision?: string): Place => ({ country, subdivision, code: undefined });
 
   test('a list opens or closes, and a region is closed inside an open country', () => {
-    const everywhere = indexSellsTo({ mode: 'everywhere', countries: ['KP'], closedRegions: [{ country: 'NO', subdivision: 'NO-21' }] });
-    expect([at('CA'), at('KP'), at('NO'), at('NO', 'NO-21')].map((one) => sellsThere(everywhere, one))).toEqual([true, false, true, false]);
+    const everywhere = indexSellsTo({
+      mode: 'everywhere',
+      countries: ['KP'],
+      closedRegions: [{ country: 'NO', subdivision: 'NO-21' }],
+    });
+    expect(
+      [at('CA'), at('KP'), at('NO'), at('NO', 'NO-21')].map((one) => sellsThere(everywhere, one)),
+    ).toEqual([true, false, true, false]);
     const listed = indexSellsTo({ mode: 'listed', countries: ['CA'], closedRegions: [] });
     expect([at('CA'), at('US')].map((one) => sellsThere(listed, one))).toEqual([true, false]);
   });

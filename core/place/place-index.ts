@@ -70,7 +70,9 @@ const tailsOf = (tier: Tier, beginning: number): Tails => {
 
 const shapeOf = ({ shapes }: Tails, { text, wild, open }: Shape): ShapeGroup => {
   const { length } = text;
-  const known = shapes.find((shape) => shape.length === length && shape.open === open && shape.wild.join() === wild.join());
+  const known = shapes.find(
+    (shape) => shape.length === length && shape.open === open && shape.wild.join() === wild.join(),
+  );
   if (known) return known;
   const made: ShapeGroup = { length, wild, open, heads: new Map() };
   shapes.push(made);
@@ -127,7 +129,9 @@ const addRegion = <T>({ claims, countries }: PlaceIndex<T>, region: Region, orde
  * An index of regions by place, of lists in the order given. A look-up costs what the code's length
  * and the forms of pattern cost, not what the number of patterns does.
  */
-export const buildPlaceIndex = <T>(lists: readonly { owner: T; regions: readonly Region[] }[]): PlaceIndex<T> => {
+export const buildPlaceIndex = <T>(
+  lists: readonly { owner: T; regions: readonly Region[] }[],
+): PlaceIndex<T> => {
   const index: PlaceIndex<T> = { claims: new ClaimList(), countries: new Map() };
   for (const { owner, regions } of lists) {
     const order = index.claims.addOwner(owner);
@@ -154,16 +158,28 @@ const tailsAt = (tier: Tier, beginning: number): Tails | undefined => tier.tails
 
 type Accepts<T> = (owner: T) => boolean;
 
-const bestOfTier = <T>(claims: ClaimList<T>, tier: Tier, code: string, number: number, accepts: Accepts<T>): number => {
+const bestOfTier = <T>(
+  claims: ClaimList<T>,
+  tier: Tier,
+  code: string,
+  number: number,
+  accepts: Accepts<T>,
+): number => {
   if (code.length < tier.fixed) return NONE;
   const beginning = beginningOf(number, code.length, tier.fixed);
   let best = claims.first(tier.open.get(beginning), accepts);
   const tails = tailsAt(tier, beginning);
-  if (tails) for (const head of tailHeads(tails, code)) best = claims.earlier(best, claims.first(head, accepts));
+  if (tails)
+    for (const head of tailHeads(tails, code)) best = claims.earlier(best, claims.first(head, accepts));
   return best;
 };
 
-const bestByCode = <T>(claims: ClaimList<T>, country: CountryIndex, code: string, accepts: Accepts<T>): number => {
+const bestByCode = <T>(
+  claims: ClaimList<T>,
+  country: CountryIndex,
+  code: string,
+  accepts: Accepts<T>,
+): number => {
   const number = codeNumber(code);
   const exact = code.length > LONGEST_CODE ? NONE : claims.first(country.exact.get(number), accepts);
   if (exact !== NONE) return exact;
@@ -178,7 +194,11 @@ const bestByCode = <T>(claims: ClaimList<T>, country: CountryIndex, code: string
  * The claim that decides a place: an exact code before a longer fixed beginning before a subdivision
  * before a country; of equals the list given first. Only owners that `accepts` agrees to count.
  */
-export const decidingClaim = <T>(index: PlaceIndex<T>, place: Place, accepts: Accepts<T>): Claim<T> | null => {
+export const decidingClaim = <T>(
+  index: PlaceIndex<T>,
+  place: Place,
+  accepts: Accepts<T>,
+): Claim<T> | null => {
   const country = index.countries.get(place.country);
   if (!country) return null;
   const { claims } = index;
@@ -206,7 +226,10 @@ const headsByCode = (country: CountryIndex, code: string): number[][] => {
 };
 
 /** Every claim on a place, the deciding one first. */
-export const claimsOn = <T>({ claims, countries }: PlaceIndex<T>, { country: name, code, subdivision }: Place): Claim<T>[] => {
+export const claimsOn = <T>(
+  { claims, countries }: PlaceIndex<T>,
+  { country: name, code, subdivision }: Place,
+): Claim<T>[] => {
   const country = countries.get(name);
   if (!country) return [];
   const inOrder = (heads: readonly number[]): Claim<T>[] =>

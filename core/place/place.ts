@@ -11,5 +11,9 @@ export interface Place {
 /** A destination's country, subdivision and normalised postal code; a blank code is none. */
 export const placeOf = (destination: Destination): Place => {
   const code = destination.postalCode ? normaliseCode(destination.country, destination.postalCode) : '';
-  return { country: destination.country, subdivision: destination.subdivision, code: code === '' ? undefined : code };
+  return {
+    country: destination.country,
+    subdivision: destination.subdivision,
+    code: code === '' ? undefined : code,
+  };
 };

@@ -15,14 +15,18 @@ export const regionsPhrase = (regions: readonly Region[]): string => {
     if (postal) codes.set(country, (codes.get(country) ?? 0) + postal.length);
     else names.push(subdivision ? subdivision.slice(3) : country);
   }
-  const counted = [...codes].map(([country, count]) => `${count} ${count === 1 ? 'code' : 'codes'} in ${country}`);
+  const counted = [...codes].map(
+    ([country, count]) => `${count} ${count === 1 ? 'code' : 'codes'} in ${country}`,
+  );
   return [...names, ...counted].join(', ');
 };
 
 /** Regions as the text a person can edit. */
 export const regionsText = (regions: readonly Region[]): string =>
   regions
-    .map(({ country, subdivision, postal }) => (postal ? `${country}: ${postal.join(', ')}` : (subdivision ?? country)))
+    .map(({ country, subdivision, postal }) =>
+      postal ? `${country}: ${postal.join(', ')}` : (subdivision ?? country),
+    )
     .join('\n');
 
 const entryRegion = (entry: string): Region | null => {
@@ -33,16 +37,21 @@ const entryRegion = (entry: string): Region | null => {
 
 const lineRegions = (line: string, at: number): Result<Region[]> => {
   const [, country, list] = /^\s*([A-Za-z]{2})\s*:(.*)$/.exec(line) ?? [];
-  const entries = (list ?? line).split(/[,;]/).map((entry) => entry.trim()).filter(Boolean);
+  const entries = (list ?? line)
+    .split(/[,;]/)
+    .map((entry) => entry.trim())
+    .filter(Boolean);
   if (country !== undefined) {
     const postal = entries.map((entry) => entry.toUpperCase());
     const bad = postal.find((pattern) => !parsePattern(country.toUpperCase(), pattern));
-    if (bad !== undefined) return { ok: false, faults: [fault('bad-pattern', `line ${at + 1}`, { pattern: bad })] };
+    if (bad !== undefined)
+      return { ok: false, faults: [fault('bad-pattern', `line ${at + 1}`, { pattern: bad })] };
     return { ok: true, value: postal.length > 0 ? [{ country: country.toUpperCase(), postal }] : [] };
   }
   const regions = entries.map((entry) => entryRegion(entry));
   const bad = regions.indexOf(null);
-  if (bad >= 0) return { ok: false, faults: [fault('bad-region', `line ${at + 1}`, { text: entries[bad] ?? '' })] };
+  if (bad >= 0)
+    return { ok: false, faults: [fault('bad-region', `line ${at + 1}`, { text: entries[bad] ?? '' })] };
   return { ok: true, value: regions as Region[] };
 };
 

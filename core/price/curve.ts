@@ -29,7 +29,8 @@ const stairs = (tiers: SortedTiers, at: number, end: number): Piece[] => {
   if (!each) return [{ from, to: end, start: amount, end: amount }];
   const height = (value: number): number => amount + eachAmount(each, value - from);
   const count = Math.ceil((end - from) / each.size);
-  if (each.count === 'exact' || count > MOST_STAIRS) return [{ from, to: end, start: height(from), end: height(end) }];
+  if (each.count === 'exact' || count > MOST_STAIRS)
+    return [{ from, to: end, start: height(from), end: height(end) }];
   return Array.from({ length: count }, (_, stair) => {
     const to = Math.min(end, from + (stair + 1) * each.size);
     return { from: from + stair * each.size, to, start: height(to), end: height(to) };
@@ -45,7 +46,13 @@ const fallsOf = (tiers: SortedTiers): Curve['falls'] =>
     return last > step.amount ? [{ at: step.from, by: last - step.amount, step: at }] : [];
   });
 
-const LEAST_END: Record<Measure, number> = { weight: 1_000, subtotal: 1_000, units: 5, volume: 1_000_000, distance: 1_000 };
+const LEAST_END: Record<Measure, number> = {
+  weight: 1_000,
+  subtotal: 1_000,
+  units: 5,
+  volume: 1_000_000,
+  distance: 1_000,
+};
 
 /**
  * A flat or tiered price as a line from 0, without percentages of the subtotal; `reach` is a value
@@ -70,7 +77,9 @@ export const curveOf = (price: Price, reach: number): Curve | null => {
   const ends = tiers.steps.map((_, at) => Math.min(tiers.froms[at + 1] ?? end, tiers.until ?? end));
   return {
     basis: price.basis,
-    pieces: tiers.steps.flatMap((step, at) => ((ends[at] ?? end) > step.from ? stairs(tiers, at, ends[at] ?? end) : [])),
+    pieces: tiers.steps.flatMap((step, at) =>
+      (ends[at] ?? end) > step.from ? stairs(tiers, at, ends[at] ?? end) : [],
+    ),
     dots: tiers.steps.map(({ from, amount }) => ({ at: from, amount })),
     falls: fallsOf(tiers),
     until: tiers.until,

@@ -17,7 +17,9 @@ export interface SetLimit {
 export const setLimits = (limits: Limits | undefined): SetLimit[] =>
   ORDER.flatMap((measure) => {
     const limit: { min?: number; max?: number } = limits?.[measure] ?? {};
-    return limit.min === undefined && limit.max === undefined ? [] : [{ measure, min: limit.min, max: limit.max }];
+    return limit.min === undefined && limit.max === undefined
+      ? []
+      : [{ measure, min: limit.min, max: limit.max }];
   });
 
 export interface Refusal {
@@ -53,7 +55,11 @@ const check = ({ measure, min, max }: SetLimit, value: number): Refusal | null =
 };
 
 /** The first limit that a basket breaks, both ends included, or null. */
-export const limitRefusal = (limits: readonly SetLimit[], travels: Measures, subtotal: number): Refusal | null => {
+export const limitRefusal = (
+  limits: readonly SetLimit[],
+  travels: Measures,
+  subtotal: number,
+): Refusal | null => {
   for (const limit of limits) {
     const figure = measured(limit.measure, travels, subtotal);
     if (typeof figure !== 'number' && figure.unknown.length > 0) {

@@ -1,7 +1,13 @@
 import type { Measure, TiersPrice } from '../model/price.ts';
 
 /** What counts as one of each measure: a kilogram, one of the currency, a unit, a litre, a kilometre. */
-const ONE: Record<Measure, number> = { weight: 1_000, subtotal: 100, units: 1, volume: 1_000_000, distance: 1_000 };
+const ONE: Record<Measure, number> = {
+  weight: 1_000,
+  subtotal: 100,
+  units: 1,
+  volume: 1_000_000,
+  distance: 1_000,
+};
 
 /** The same steps by another measure: 2 kg becomes 2.00, 2 units or 2 litres, whole ones at least for units. */
 export const rebased = (price: TiersPrice, basis: Measure): TiersPrice => {

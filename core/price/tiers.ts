@@ -37,7 +37,9 @@ const reached = (froms: readonly number[], value: number): number => {
 
 /** What `each` adds for what lies above a step: begun sizes, or in proportion and rounded. */
 export const eachAmount = (each: Each, above: number): number =>
-  each.count === 'started' ? Math.ceil(above / each.size) * each.amount : multiplyDivide(above, each.amount, each.size);
+  each.count === 'started'
+    ? Math.ceil(above / each.size) * each.amount
+    : multiplyDivide(above, each.amount, each.size);
 
 /**
  * The price of a measured value: the step with the greatest `from` it reaches, what `each` adds, and
@@ -46,12 +48,20 @@ export const eachAmount = (each: Each, above: number): number =>
 export const priceByTiers = (tiers: SortedTiers, value: number, subtotal: number): Priced => {
   const { basis, until } = tiers;
   if (until !== undefined && value >= until) {
-    return { ok: false, code: 'above-last-step', say: { code: 'above-last-step', measure: basis, value, until } };
+    return {
+      ok: false,
+      code: 'above-last-step',
+      say: { code: 'above-last-step', measure: basis, value, until },
+    };
   }
   const step = tiers.steps[reached(tiers.froms, value) - 1];
   if (!step) {
     const first = tiers.froms[0] ?? 0;
-    return { ok: false, code: 'below-first-step', say: { code: 'below-first-step', measure: basis, value, first } };
+    return {
+      ok: false,
+      code: 'below-first-step',
+      say: { code: 'below-first-step', measure: basis, value, first },
+    };
   }
   const added = step.each ? eachAmount(step.each, value - step.from) : 0;
   const share = step.percent === undefined ? 0 : pointsOf(subtotal, step.percent);

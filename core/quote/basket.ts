@@ -108,7 +108,9 @@ const gross = (lines: readonly BasketLine[]): number => {
 };
 
 const sizeFaults = (basket: Basket): Fault[] => [
-  ...(basket.subtotal > GREATEST_SUBTOTAL ? [fault('subtotal-too-big', ['lines'], { limit: GREATEST_SUBTOTAL })] : []),
+  ...(basket.subtotal > GREATEST_SUBTOTAL
+    ? [fault('subtotal-too-big', ['lines'], { limit: GREATEST_SUBTOTAL })]
+    : []),
   ...(Math.max(basket.travels.weight.value, basket.travels.volume.value) > GREATEST_SUM
     ? [fault('basket-too-big', ['lines'])]
     : []),

@@ -19,7 +19,12 @@ const countOf = (per: Handling['per'], basket: Basket): number => {
 };
 
 /** The price itself, written into the ledger; a refusal where it cannot be known or does not hold. */
-const addPrice = (ledger: Ledger, { rate, tiers }: CompiledRate, basket: Basket, from: Source): Refusal | null => {
+const addPrice = (
+  ledger: Ledger,
+  { rate, tiers }: CompiledRate,
+  basket: Basket,
+  from: Source,
+): Refusal | null => {
   if (basket.chargeable.length === 0) {
     ledger.add('price', 0, from, { code: 'goes-free' });
     return null;
@@ -81,7 +86,8 @@ const addFreeFrom = (ledger: Ledger, rate: Rate, subtotal: number, from: Source)
 const addRounding = (ledger: Ledger, rounding: Store['rounding']): void => {
   if (rounding === 'none') return;
   const change = toMultiple(ledger.running, rounding.to, rounding.mode) - ledger.running;
-  if (change !== 0) ledger.add('rounding', change, STORE, { code: 'rounded', to: rounding.to, mode: rounding.mode });
+  if (change !== 0)
+    ledger.add('rounding', change, STORE, { code: 'rounded', to: rounding.to, mode: rounding.mode });
 };
 
 /** The rate's bounds: raised to the least, then cut to the greatest, so that where they contradict the greatest stands. */
@@ -114,6 +120,7 @@ export const chargeOf = (compiled: CompiledBook, compiledRate: CompiledRate, bas
   const free = addFreeFrom(ledger, rate, basket.subtotal, from);
   addRounding(ledger, store.rounding);
   if (!free) addBounds(ledger, rate.bounds, from);
-  const short = !free && rate.freeFrom !== undefined && ledger.running > 0 ? rate.freeFrom - basket.subtotal : 0;
+  const short =
+    !free && rate.freeFrom !== undefined && ledger.running > 0 ? rate.freeFrom - basket.subtotal : 0;
   return short > 0 ? { ok: true, ledger, short } : { ok: true, ledger };
 };

@@ -60,14 +60,12 @@ const goodsBySku = keptFor((goods: readonly Good[]) => new Map(goods.map((good) 
 const sellsToOf = keptFor(indexSellsTo);
 const zonesOf = keptFor(indexZones);
 const taxesOf = keptFor(indexTaxes);
-const rateOf = keptFor(
-  (rate: Rate): CompiledRate => ({
-    rate,
-    source: { kind: 'rate', id: rate.id },
-    limits: setLimits(rate.limits),
-    tiers: rate.price.kind === 'tiers' ? sortTiers(rate.price) : null,
-  }),
-);
+const rateOf = keptFor((rate: Rate): CompiledRate => ({
+  rate,
+  source: { kind: 'rate', id: rate.id },
+  limits: setLimits(rate.limits),
+  tiers: rate.price.kind === 'tiers' ? sortTiers(rate.price) : null,
+}));
 
 const servicesOf = (book: Book): CompiledService[] => {
   const byService = new Map(book.services.map((service) => [service.id, new Map<string, CompiledRate>()]));

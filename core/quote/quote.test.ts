@@ -4,15 +4,31 @@ import { quoteSchema } from '../model/quote.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
 import { demoBook } from '../../demo/book.ts';
 import { demoCatalogue } from '../../demo/goods.ts';
-import { makeBook, makeCatalogue, makeGood, makeRate, makeRequest, makeZone, onlyChoice, onlyWithheld, quoted, tiers } from '../testing/book.ts';
+import {
+  makeBook,
+  makeCatalogue,
+  makeGood,
+  makeRate,
+  makeRequest,
+  makeZone,
+  onlyChoice,
+  onlyWithheld,
+  quoted,
+  tiers,
+} from '../testing/book.ts';
 import { compile } from './compile.ts';
 import { quote, requestFaults } from './quote.ts';
 
 const skus = demoCatalogue.goods.map((good) => good.sku);
-const line: fc.Arbitrary<Line> = fc.record({ sku: fc.constantFrom(...skus), quantity: fc.integer({ min: 1, max: 12 }) });
+const line: fc.Arbitrary<Line> = fc.record({
+  sku: fc.constantFrom(...skus),
+  quantity: fc.integer({ min: 1, max: 12 }),
+});
 const destination: fc.Arbitrary<QuoteRequest['destination']> = fc.option(
   fc.oneof(
-    fc.constantFrom('NS', 'NB', 'ON', 'BC', 'YT').map((code) => ({ country: 'CA', subdivision: `CA-${code}` })),
+    fc
+      .constantFrom('NS', 'NB', 'ON', 'BC', 'YT')
+      .map((code) => ({ country: 'CA', subdivision: `CA-${code}` })),
     fc.constantFrom('J0M 1C0', 'B2G 2L2', 'T0P 1A3').map((postalCode) => ({ country: 'CA', postalCode })),
     fc.constantFrom('US', 'FR', 'JP', 'CU', 'NO').map((country) => ({ country })),
     fc.constant({ country: 'US', subdivision: 'US-AK' }),
@@ -26,8 +42,19 @@ const request: fc.Arbitrary<QuoteRequest> = fc.record({
 });
 const variant: fc.Arbitrary<Book> = fc
   .record({
-    handling: fc.option(fc.record({ amount: fc.nat(300), points: fc.nat(900), per: fc.constantFrom('order', 'unit', 'parcel') }), { nil: undefined }),
-    rounding: fc.constantFrom<Book['store']['rounding']>('none', { to: 5, mode: 'up' }, { to: 100, mode: 'nearest' }),
+    handling: fc.option(
+      fc.record({
+        amount: fc.nat(300),
+        points: fc.nat(900),
+        per: fc.constantFrom('order', 'unit', 'parcel'),
+      }),
+      { nil: undefined },
+    ),
+    rounding: fc.constantFrom<Book['store']['rounding']>(
+      'none',
+      { to: 5, mode: 'up' },
+      { to: 100, mode: 'nearest' },
+    ),
     pricesIncludeTax: fc.boolean(),
     defaultWeight: fc.option(fc.nat(2_000), { nil: undefined }),
   })
@@ -56,9 +83,13 @@ describe('the laws of a quote', () => {
     fc.assert(
       fc.property(variant, request, (book, asked) => {
         const { choices, withheld } = quote(compile(book, demoCatalogue), asked);
-        const travels = asked.lines.some(({ sku }) => demoCatalogue.goods.find((good) => good.sku === sku)?.fulfilment === 'physical');
+        const travels = asked.lines.some(
+          ({ sku }) => demoCatalogue.goods.find((good) => good.sku === sku)?.fulfilment === 'physical',
+        );
         const names = [...choices, ...withheld].map((one) => one.name).sort();
-        expect(names).toEqual(travels ? book.services.map((service) => service.name).sort() : ['Nothing to ship']);
+        expect(names).toEqual(
+          travels ? book.services.map((service) => service.name).sort() : ['Nothing to ship'],
+        );
         for (const one of withheld) expect(one.text).not.toBe('');
       }),
     );
@@ -70,10 +101,17 @@ describe('the laws of a quote', () => {
         const compiled = compile(book, demoCatalogue);
         const bare = (lines: Line[]) => {
           const { choices, withheld, subtotal, goodsTax } = quote(compiled, { ...asked, lines });
-          return { subtotal, goodsTax, charges: choices.map(({ id, charge, tax }) => ({ id, charge, tax })), codes: withheld.map(({ id, code }) => ({ id, code })) };
+          return {
+            subtotal,
+            goodsTax,
+            charges: choices.map(({ id, charge, tax }) => ({ id, charge, tax })),
+            codes: withheld.map(({ id, code }) => ({ id, code })),
+          };
         };
         expect(bare([...asked.lines].reverse())).toEqual(bare(asked.lines));
-        expect(JSON.stringify(quote(compiled, asked))).toBe(JSON.stringify(quote(compile(structuredClone(book), demoCatalogue), structuredClone(asked))));
+        expect(JSON.stringify(quote(compiled, asked))).toBe(
+          JSON.stringify(quote(compile(structuredClone(book), demoCatalogue), structuredClone(asked))),
+        );
       }),
     );
   });
@@ -90,13 +128,25 @@ describe('the laws of a quote', () => {
 });
 
 describe('what withholds every service', () => {
-  const withheldFor = (book: Book, part: Partial<QuoteRequest> = {}) => onlyWithheld(quoted(book, makeRequest(part)));
+  const withheldFor = (book: Book, part: Partial<QuoteRequest> = {}) =>
+    onlyWithheld(quoted(book, makeRequest(part)));
 
   test('no address, a closed country, no zone: in that order, under the id of the service', () => {
     const closed = { mode: 'listed' as const, countries: ['US'], closedRegions: [] };
-    expect(withheldFor(makeBook(), { destination: null })).toMatchObject({ id: 'parcel', code: 'address-needed', tell: false });
-    expect(withheldFor(makeBook({ store: { sellsTo: closed }, zones: [] }))).toMatchObject({ id: 'parcel', code: 'not-sold-there' });
-    expect(withheldFor(makeBook({ zones: [], rates: [] }))).toMatchObject({ id: 'parcel', code: 'no-zone', text: 'No zone takes CA-NS, B2G2L2.' });
+    expect(withheldFor(makeBook(), { destination: null })).toMatchObject({
+      id: 'parcel',
+      code: 'address-needed',
+      tell: false,
+    });
+    expect(withheldFor(makeBook({ store: { sellsTo: closed }, zones: [] }))).toMatchObject({
+      id: 'parcel',
+      code: 'not-sold-there',
+    });
+    expect(withheldFor(makeBook({ zones: [], rates: [] }))).toMatchObject({
+      id: 'parcel',
+      code: 'no-zone',
+      text: 'No zone takes CA-NS, B2G2L2.',
+    });
   });
 
   test('a pause, both days included, in the store’s zone of time', () => {
@@ -112,9 +162,16 @@ describe('what withholds every service', () => {
   test('digital goods go on through a pause, and not to a closed country', () => {
     const pause = { from: '2026-01-01', to: '2026-12-31', message: '', keepPickup: false };
     const card = makeCatalogue(makeGood('pot', { fulfilment: 'digital' }));
-    expect(onlyChoice(quoted(makeBook({ store: { pause } }), makeRequest(), card)).id).toBe('nothing-to-ship');
-    const closed = makeBook({ store: { sellsTo: { mode: 'everywhere', countries: ['CA'], closedRegions: [] } } });
-    expect(onlyWithheld(quoted(closed, makeRequest(), card))).toMatchObject({ id: 'nothing-to-ship', code: 'not-sold-there' });
+    expect(onlyChoice(quoted(makeBook({ store: { pause } }), makeRequest(), card)).id).toBe(
+      'nothing-to-ship',
+    );
+    const closed = makeBook({
+      store: { sellsTo: { mode: 'everywhere', countries: ['CA'], closedRegions: [] } },
+    });
+    expect(onlyWithheld(quoted(closed, makeRequest(), card))).toMatchObject({
+      id: 'nothing-to-ship',
+      code: 'not-sold-there',
+    });
   });
 
   test('a service left out on purpose says so', () => {
@@ -125,12 +182,21 @@ describe('what withholds every service', () => {
 
 describe('what withholds a rate', () => {
   test('switched off, a channel, then limits by their order, under the id of the rate', () => {
-    const code = (rate: Parameters<typeof makeRate>[0], part = {}) => onlyWithheld(quoted(makeBook({ rates: [makeRate(rate)] }), makeRequest(part)));
-    expect(code({ active: false, limits: { weight: { max: 1 } } })).toMatchObject({ id: 'parcel-country', code: 'rate-off' });
+    const code = (rate: Parameters<typeof makeRate>[0], part = {}) =>
+      onlyWithheld(quoted(makeBook({ rates: [makeRate(rate)] }), makeRequest(part)));
+    expect(code({ active: false, limits: { weight: { max: 1 } } })).toMatchObject({
+      id: 'parcel-country',
+      code: 'rate-off',
+    });
     expect(code({ channels: ['market'] })).toMatchObject({ code: 'channel' });
-    expect(code({ channels: ['market'] }, { channel: 'web' }).text).toBe('Offered only on market; the order comes from web.');
+    expect(code({ channels: ['market'] }, { channel: 'web' }).text).toBe(
+      'Offered only on market; the order comes from web.',
+    );
     const limits = { weight: { min: 600 }, subtotal: { max: 10 } };
-    expect(code({ limits })).toMatchObject({ code: 'below-limit', text: 'Weight 500 g is below the least of 600 g.' });
+    expect(code({ limits })).toMatchObject({
+      code: 'below-limit',
+      text: 'Weight 500 g is below the least of 600 g.',
+    });
     expect(code({ limits: { units: { min: 2 } } }).text).toBe('Basket 1 unit is below the least of 2 units.');
   });
 
@@ -142,54 +208,122 @@ describe('what withholds a rate', () => {
   });
 
   test('an unknown size is named where a limit needs it', () => {
-    const book = makeBook({ rates: [makeRate({ limits: { longestSide: { max: 10 } }, whenWithheld: 'tell', message: 'Too long for us.' })] });
-    expect(onlyWithheld(quoted(book))).toMatchObject({ code: 'size-unknown', tell: true, message: 'Too long for us.', from: { kind: 'good', id: 'pot' } });
+    const book = makeBook({
+      rates: [
+        makeRate({ limits: { longestSide: { max: 10 } }, whenWithheld: 'tell', message: 'Too long for us.' }),
+      ],
+    });
+    expect(onlyWithheld(quoted(book))).toMatchObject({
+      code: 'size-unknown',
+      tell: true,
+      message: 'Too long for us.',
+      from: { kind: 'good', id: 'pot' },
+    });
   });
 });
 
 describe('a charge', () => {
   test('goods that travel free leave a price of 0 that says so; fees and handling still apply', () => {
     const catalogue = makeCatalogue(makeGood('pot', { chargeFree: true, onceFee: 40 }));
-    const book = makeBook({ rates: [makeRate({ handling: { amount: 100, per: 'order' } })], store: { handling: { amount: 7, per: 'unit' } } });
+    const book = makeBook({
+      rates: [makeRate({ handling: { amount: 100, per: 'order' } })],
+      store: { handling: { amount: 7, per: 'unit' } },
+    });
     const choice = onlyChoice(quoted(book, makeRequest(), catalogue));
     expect(choice.charge).toBe(140);
-    expect(choice.working.map((one) => one.text)).toEqual(['All goods that travel here travel free', 'pot, fee once for the line: 0.40', 'Handling, 1.00 an order']);
+    expect(choice.working.map((one) => one.text)).toEqual([
+      'All goods that travel here travel free',
+      'pot, fee once for the line: 0.40',
+      'Handling, 1.00 an order',
+    ]);
   });
 
   test('prices leave out what travels free; handling counts chargeable parcels and units', () => {
-    const catalogue = makeCatalogue(makeGood('pot'), makeGood('leaflet', { chargeFree: true, weight: 900 }), makeGood('crate', { packsAlone: true }));
-    const lines = [{ sku: 'pot', quantity: 1 }, { sku: 'leaflet', quantity: 3 }, { sku: 'crate', quantity: 2 }];
-    const book = makeBook({ rates: [makeRate({ price: tiers('weight', [{ from: 0, amount: 1 }, { from: 1_501, amount: 9 }]), handling: { amount: 10, points: 5_000, per: 'parcel' } })] });
+    const catalogue = makeCatalogue(
+      makeGood('pot'),
+      makeGood('leaflet', { chargeFree: true, weight: 900 }),
+      makeGood('crate', { packsAlone: true }),
+    );
+    const lines = [
+      { sku: 'pot', quantity: 1 },
+      { sku: 'leaflet', quantity: 3 },
+      { sku: 'crate', quantity: 2 },
+    ];
+    const book = makeBook({
+      rates: [
+        makeRate({
+          price: tiers('weight', [
+            { from: 0, amount: 1 },
+            { from: 1_501, amount: 9 },
+          ]),
+          handling: { amount: 10, points: 5_000, per: 'parcel' },
+        }),
+      ],
+    });
     const answer = quoted(book, makeRequest({ lines }), catalogue);
     expect(onlyChoice(answer).charge).toBe(1 + 1 + 3 * 10);
     expect(answer.parcels.map((parcel) => parcel.weight)).toEqual([3_200, 500, 500]);
   });
 
   test('a discount comes off the subtotal, not below 0', () => {
-    const book = makeBook({ rates: [makeRate({ price: tiers('subtotal', [{ from: 0, amount: 5 }, { from: 900, amount: 7 }]) })] });
+    const book = makeBook({
+      rates: [
+        makeRate({
+          price: tiers('subtotal', [
+            { from: 0, amount: 5 },
+            { from: 900, amount: 7 },
+          ]),
+        }),
+      ],
+    });
     expect(quoted(book, makeRequest({ discount: 101 })).choices[0]?.charge).toBe(5);
     expect(quoted(book, makeRequest({ discount: 100 })).choices[0]?.charge).toBe(7);
     expect(quoted(book, makeRequest({ discount: 5_000 })).subtotal).toBe(0);
   });
 
   test('is rounded before its bounds, which have the last word', () => {
-    const book = makeBook({ store: { rounding: { to: 100, mode: 'up' } }, rates: [makeRate({ bounds: { max: 870 } })] });
+    const book = makeBook({
+      store: { rounding: { to: 100, mode: 'up' } },
+      rates: [makeRate({ bounds: { max: 870 } })],
+    });
     expect(onlyChoice(quoted(book)).working.map((one) => one.running)).toEqual([845, 900, 870]);
   });
 
   test('an assumed weight is noticed by name', () => {
     const catalogue = makeCatalogue(makeGood('pot', { weight: undefined }));
-    const book = makeBook({ store: { defaultWeight: 750 }, rates: [makeRate({ price: tiers('weight', [{ from: 0, amount: 3 }, { from: 750, amount: 4 }]) })] });
+    const book = makeBook({
+      store: { defaultWeight: 750 },
+      rates: [
+        makeRate({
+          price: tiers('weight', [
+            { from: 0, amount: 3 },
+            { from: 750, amount: 4 },
+          ]),
+        }),
+      ],
+    });
     const answer = quoted(book, makeRequest(), catalogue);
     expect(onlyChoice(answer).charge).toBe(4);
-    expect(answer.notices.map(({ code, text }) => [code, text])).toEqual([['weight-assumed', 'Weight taken as 750 g for each of: pot.']]);
+    expect(answer.notices.map(({ code, text }) => [code, text])).toEqual([
+      ['weight-assumed', 'Weight taken as 750 g for each of: pot.'],
+    ]);
   });
 
   test('choices come cheapest first where the store says so', () => {
-    const services = [{ id: 'dear', name: 'Dear' }, { id: 'parcel', name: 'Parcel' }];
-    const rates = [makeRate({ id: 'dear', serviceId: 'dear', price: { kind: 'flat', amount: 2_000, per: 'order' } }), makeRate()];
-    const names = (choiceOrder: 'listed' | 'cheapest') => quoted(makeBook({ services, rates, store: { choiceOrder } })).choices.map((choice) => choice.name);
-    expect([names('listed'), names('cheapest')]).toEqual([['Dear', 'Parcel'], ['Parcel', 'Dear']]);
+    const services = [
+      { id: 'dear', name: 'Dear' },
+      { id: 'parcel', name: 'Parcel' },
+    ];
+    const rates = [
+      makeRate({ id: 'dear', serviceId: 'dear', price: { kind: 'flat', amount: 2_000, per: 'order' } }),
+      makeRate(),
+    ];
+    const names = (choiceOrder: 'listed' | 'cheapest') =>
+      quoted(makeBook({ services, rates, store: { choiceOrder } })).choices.map((choice) => choice.name);
+    expect([names('listed'), names('cheapest')]).toEqual([
+      ['Dear', 'Parcel'],
+      ['Parcel', 'Dear'],
+    ]);
   });
 
   test('taxes of a country, a subdivision and a code add up, each rounded for itself', () => {
@@ -209,8 +343,13 @@ describe('a charge', () => {
 describe('a request', () => {
   test('with a good that nobody knows is unusable, unless the line brings it', () => {
     const compiled = compile(makeBook(), makeCatalogue());
-    const lines = [{ sku: 'pot', quantity: 1 }, { sku: 'new', quantity: 1 }];
-    expect(requestFaults(compiled, makeRequest({ lines }))).toMatchObject([{ code: 'good-unknown', path: 'lines[1].sku' }]);
+    const lines = [
+      { sku: 'pot', quantity: 1 },
+      { sku: 'new', quantity: 1 },
+    ];
+    expect(requestFaults(compiled, makeRequest({ lines }))).toMatchObject([
+      { code: 'good-unknown', path: 'lines[1].sku' },
+    ]);
     expect(() => quote(compiled, makeRequest({ lines }))).toThrow('good-unknown');
     const brought = [{ sku: 'new', quantity: 1, price: 5, fulfilment: 'physical' as const }];
     expect(quote(compiled, makeRequest({ lines: brought })).subtotal).toBe(5);
@@ -218,7 +357,9 @@ describe('a request', () => {
 
   test('of goods beyond what stays exact is refused', () => {
     const compiled = compile(makeBook(), makeCatalogue(makeGood('pot', { price: 1_000_000_000 })));
-    expect(requestFaults(compiled, makeRequest({ lines: [{ sku: 'pot', quantity: 91 }] }))).toMatchObject([{ code: 'subtotal-too-big' }]);
+    expect(requestFaults(compiled, makeRequest({ lines: [{ sku: 'pot', quantity: 91 }] }))).toMatchObject([
+      { code: 'subtotal-too-big' },
+    ]);
     expect(requestFaults(compiled, makeRequest({ lines: [{ sku: 'pot', quantity: 90 }] }))).toEqual([]);
   });
 });

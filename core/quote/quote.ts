@@ -39,7 +39,13 @@ class WeightAssumed implements Notice {
 const noticesOf = ({ book, speech }: CompiledBook, basket: Basket): Notice[] =>
   basket.assumed.length === 0
     ? []
-    : [new WeightAssumed(book.store.defaultWeight ?? 0, basket.assumed.map(({ good }) => good.name), speech)];
+    : [
+        new WeightAssumed(
+          book.store.defaultWeight ?? 0,
+          basket.assumed.map(({ good }) => good.name),
+          speech,
+        ),
+      ];
 
 /** The one choice of a basket in which nothing travels, withheld where the shop does not sell. */
 const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach): Choice | WithheldChoice => {
@@ -93,10 +99,15 @@ const sorted = (choices: Choice[], order: 'listed' | 'cheapest'): Choice[] =>
  * no randomness. `answers` are the carriers'; a book of this version asks none.
  * The request is one that `requestFaults` finds nothing wrong with.
  */
-export const quote = (compiled: CompiledBook, request: QuoteRequest, _answers: readonly CarrierAnswer[] = []): Quote => {
+export const quote = (
+  compiled: CompiledBook,
+  request: QuoteRequest,
+  _answers: readonly CarrierAnswer[] = [],
+): Quote => {
   const { store } = compiled.book;
   const { basket, faults } = measureBasket(compiled.goods, store.defaultWeight, request);
-  if (faults.length > 0) throw new Error(`the request was not checked: ${faults.map((found) => found.code).join(', ')}`);
+  if (faults.length > 0)
+    throw new Error(`the request was not checked: ${faults.map((found) => found.code).join(', ')}`);
   const reach = reachOf(compiled, request);
   const choices: Choice[] = [];
   const withheld: Withheld[] = [];

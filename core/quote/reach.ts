@@ -48,7 +48,8 @@ const stopOf = (
   const paused = pauseOf(compiled, request);
   if (paused) return paused;
   if (!place) return { code: 'address-needed', say: { code: 'address-needed' }, from: STORE };
-  if (closed) return { code: 'not-sold-there', say: { code: 'not-sold-there', place: placeName(place) }, from: STORE };
+  if (closed)
+    return { code: 'not-sold-there', say: { code: 'not-sold-there', place: placeName(place) }, from: STORE };
   return zone ? null : { code: 'no-zone', say: { code: 'no-zone', place: placeName(place) }, from: STORE };
 };
 

@@ -22,7 +22,11 @@ export interface Shipment {
   handOver: HandOver | null;
 }
 
-const rateRefusal = ({ request, basket, reach }: Shipment, { rate, limits }: CompiledRate, service: string): Refusal | null => {
+const rateRefusal = (
+  { request, basket, reach }: Shipment,
+  { rate, limits }: CompiledRate,
+  service: string,
+): Refusal | null => {
   const zone = reach.zone?.zone.name ?? '';
   if (!rate.active) return { code: 'rate-off', say: { code: 'rate-off', service, zone } };
   const { channels } = rate;
@@ -73,7 +77,17 @@ const refused = (
 ): WithheldChoice => {
   const tell = rate.whenWithheld === 'tell';
   const from = good === undefined ? source : ({ kind: 'good', id: good } as const);
-  return new WithheldChoice(rate.id, 'shipping', service.name, code, from, say, compiled.speech, tell, tell ? rate.message : undefined);
+  return new WithheldChoice(
+    rate.id,
+    'shipping',
+    service.name,
+    code,
+    from,
+    say,
+    compiled.speech,
+    tell,
+    tell ? rate.message : undefined,
+  );
 };
 
 const withoutRate = (shipment: Shipment, { service }: CompiledService): WithheldChoice => {
@@ -83,7 +97,12 @@ const withoutRate = (shipment: Shipment, { service }: CompiledService): Withheld
   if (stop) return new WithheldChoice(id, 'shipping', name, stop.code, stop.from, stop.say, speech);
   if (!found) throw new Error('a reach without a zone has a stop');
   const { zone } = found;
-  const say = { code: 'no-rate', service: name, zone: zone.name, meant: zone.without?.includes(id) === true } as const;
+  const say = {
+    code: 'no-rate',
+    service: name,
+    zone: zone.name,
+    meant: zone.without?.includes(id) === true,
+  } as const;
   return new WithheldChoice(id, 'shipping', name, 'no-rate', { kind: 'zone', id: zone.id }, say, speech);
 };
 

@@ -1,13 +1,27 @@
 import {
-  makeBook, makeCatalogue, makeGood, makeRate, makeRequest, makeZone, onlyChoice, onlyWithheld, quoted, tiers,
+  makeBook,
+  makeCatalogue,
+  makeGood,
+  makeRate,
+  makeRequest,
+  makeZone,
+  onlyChoice,
+  onlyWithheld,
+  quoted,
+  tiers,
 } from '../testing/book.ts';
 
 /** A basket whose goods come to a subtotal. */
-const worth = (price: number, weight = 500) => makeRequest({ lines: [{ sku: 'pot', quantity: 1, price, weight }] });
+const worth = (price: number, weight = 500) =>
+  makeRequest({ lines: [{ sku: 'pot', quantity: 1, price, weight }] });
 
 describe('worked examples', () => {
   test('1: tiers on the subtotal take the greatest step reached, and the working names it', () => {
-    const steps = [{ from: 0, amount: 640 }, { from: 4_500, amount: 1_120 }, { from: 12_000, amount: 1_890 }];
+    const steps = [
+      { from: 0, amount: 640 },
+      { from: 4_500, amount: 1_120 },
+      { from: 12_000, amount: 1_890 },
+    ];
     const book = makeBook({ rates: [makeRate({ price: tiers('subtotal', steps) })] });
     const choice = onlyChoice(quoted(book, worth(11_800)));
     expect(choice.charge).toBe(1_120);
@@ -18,7 +32,10 @@ describe('worked examples', () => {
     const step = { from: 0, amount: 410, each: { size: 1_000, amount: 65, count: 'exact' as const } };
     const book = makeBook({ rates: [makeRate({ price: tiers('weight', [step], 750) })] });
     expect(onlyChoice(quoted(book, worth(1_000, 600))).charge).toBe(410 + 39);
-    expect(onlyWithheld(quoted(book, worth(1_000, 750)))).toMatchObject({ code: 'above-last-step', id: 'parcel-country' });
+    expect(onlyWithheld(quoted(book, worth(1_000, 750)))).toMatchObject({
+      code: 'above-last-step',
+      id: 'parcel-country',
+    });
   });
 
   test('4: store handling, then the free threshold: one minor unit short, then reached', () => {
@@ -26,7 +43,10 @@ describe('worked examples', () => {
       store: { handling: { amount: 130, per: 'order' } },
       rates: [makeRate({ freeFrom: 11_000 })],
     });
-    expect(onlyChoice(quoted(book, worth(10_999)))).toMatchObject({ charge: 975, hint: { kind: 'free-from', short: 1 } });
+    expect(onlyChoice(quoted(book, worth(10_999)))).toMatchObject({
+      charge: 975,
+      hint: { kind: 'free-from', short: 1 },
+    });
     const free = onlyChoice(quoted(book, worth(11_000)));
     expect(free).toMatchObject({ charge: 0, total: 0 });
     expect(free.hint).toBeUndefined();
@@ -38,21 +58,35 @@ describe('worked examples', () => {
       makeZone('province', { name: 'Province', includes: [{ country: 'CA', subdivision: 'CA-NS' }] }),
       makeZone('islands', { name: 'Islands', includes: [{ country: 'CA', postal: ['B0C*'] }] }),
     ];
-    const rates = zones.map(({ id }, at) => makeRate({ id, zoneId: id, price: { kind: 'flat', amount: at + 1, per: 'order' } }));
-    const request = makeRequest({ destination: { country: 'CA', subdivision: 'CA-NS', postalCode: 'b0c 1a0' } });
+    const rates = zones.map(({ id }, at) =>
+      makeRate({ id, zoneId: id, price: { kind: 'flat', amount: at + 1, per: 'order' } }),
+    );
+    const request = makeRequest({
+      destination: { country: 'CA', subdivision: 'CA-NS', postalCode: 'b0c 1a0' },
+    });
     const answer = quoted(makeBook({ zones, rates }), request);
     expect(answer.zone).toEqual({ id: 'islands', name: 'Islands', because: 'B0C*' });
     expect(onlyChoice(answer).charge).toBe(3);
   });
 
   test('7: a service without a rate in the zone is withheld, never free', () => {
-    expect(onlyWithheld(quoted(makeBook({ rates: [] })))).toMatchObject({ code: 'no-rate', id: 'parcel', tell: false });
+    expect(onlyWithheld(quoted(makeBook({ rates: [] })))).toMatchObject({
+      code: 'no-rate',
+      id: 'parcel',
+      tell: false,
+    });
   });
 
   test('10: tax on a charge, added and included', () => {
-    const taxes = [{ id: 'hst', name: 'HST', region: { country: 'CA' }, points: 1_400, on: 'charges' as const }];
+    const taxes = [
+      { id: 'hst', name: 'HST', region: { country: 'CA' }, points: 1_400, on: 'charges' as const },
+    ];
     const rates = [makeRate({ price: { kind: 'flat', amount: 1_150, per: 'order' } })];
-    expect(onlyChoice(quoted(makeBook({ taxes, rates })))).toMatchObject({ tax: 161, total: 1_311, taxIncluded: false });
+    expect(onlyChoice(quoted(makeBook({ taxes, rates })))).toMatchObject({
+      tax: 161,
+      total: 1_311,
+      taxIncluded: false,
+    });
     const included = makeBook({ taxes, rates, store: { pricesIncludeTax: true } });
     expect(onlyChoice(quoted(included))).toMatchObject({ tax: 141, total: 1_150, taxIncluded: true });
   });
@@ -60,25 +94,44 @@ describe('worked examples', () => {
   test('11: a minimum does not override a free threshold that is reached', () => {
     const book = makeBook({ rates: [makeRate({ freeFrom: 1_000, bounds: { min: 700 } })] });
     expect(onlyChoice(quoted(book, worth(1_000))).charge).toBe(0);
-    expect(onlyChoice(quoted(makeBook({ rates: [makeRate({ bounds: { min: 900 } })] }), worth(1_000))).charge).toBe(900);
+    expect(
+      onlyChoice(quoted(makeBook({ rates: [makeRate({ bounds: { min: 900 } })] }), worth(1_000))).charge,
+    ).toBe(900);
   });
 
   test('14: a basket of digital goods has one choice, and it says why it is free', () => {
-    const answer = quoted(makeBook(), makeRequest(), makeCatalogue(makeGood('pot', { fulfilment: 'digital' })));
+    const answer = quoted(
+      makeBook(),
+      makeRequest(),
+      makeCatalogue(makeGood('pot', { fulfilment: 'digital' })),
+    );
     expect(answer.withheld).toEqual([]);
     expect(onlyChoice(answer)).toMatchObject({ kind: 'nothing-to-ship', id: 'nothing-to-ship', charge: 0 });
-    expect(onlyChoice(answer).working[0]?.text).toBe('Nothing in the basket travels, so there is nothing to charge');
+    expect(onlyChoice(answer).working[0]?.text).toBe(
+      'Nothing in the basket travels, so there is nothing to charge',
+    );
   });
 
   test('15: an unknown weight withholds only what needs it, naming the goods', () => {
     const book = makeBook({
-      services: [{ id: 'parcel', name: 'Parcel' }, { id: 'pallet', name: 'Pallet' }],
+      services: [
+        { id: 'parcel', name: 'Parcel' },
+        { id: 'pallet', name: 'Pallet' },
+      ],
       rates: [
         makeRate(),
-        makeRate({ id: 'pallet-country', serviceId: 'pallet', price: tiers('weight', [{ from: 0, amount: 400 }]) }),
+        makeRate({
+          id: 'pallet-country',
+          serviceId: 'pallet',
+          price: tiers('weight', [{ from: 0, amount: 400 }]),
+        }),
       ],
     });
-    const answer = quoted(book, makeRequest(), makeCatalogue(makeGood('pot', { name: 'Blue urn', weight: undefined })));
+    const answer = quoted(
+      book,
+      makeRequest(),
+      makeCatalogue(makeGood('pot', { name: 'Blue urn', weight: undefined })),
+    );
     expect(onlyChoice({ ...answer, withheld: [] }).charge).toBe(845);
     expect(answer.withheld).toMatchObject([{ id: 'pallet-country', code: 'weight-unknown' }]);
     expect(answer.withheld[0]?.text).toBe('The weight is not known of Blue urn.');

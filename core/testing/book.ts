@@ -100,19 +100,24 @@ export const makeRequest = (part: Partial<QuoteRequest> = {}): QuoteRequest => (
 });
 
 /** A quote of a book, a request and, where it matters, a catalogue. */
-export const quoted = (book: Book, request: QuoteRequest = makeRequest(), catalogue: Catalogue = makeCatalogue()): Quote =>
-  quote(compile(book, catalogue), request);
+export const quoted = (
+  book: Book,
+  request: QuoteRequest = makeRequest(),
+  catalogue: Catalogue = makeCatalogue(),
+): Quote => quote(compile(book, catalogue), request);
 
 /** The one choice of a quote that has just one. */
 export const onlyChoice = ({ choices, withheld }: Quote): Choice => {
   const [choice, ...rest] = choices;
-  if (!choice || rest.length > 0) throw new Error(`expected one choice: ${JSON.stringify({ choices, withheld })}`);
+  if (!choice || rest.length > 0)
+    throw new Error(`expected one choice: ${JSON.stringify({ choices, withheld })}`);
   return choice;
 };
 
 /** The one withheld choice of a quote that has nothing else. */
 export const onlyWithheld = ({ choices, withheld }: Quote): Withheld => {
   const [one, ...rest] = withheld;
-  if (!one || rest.length > 0 || choices.length > 0) throw new Error(`expected one withheld: ${JSON.stringify({ choices, withheld })}`);
+  if (!one || rest.length > 0 || choices.length > 0)
+    throw new Error(`expected one withheld: ${JSON.stringify({ choices, withheld })}`);
   return one;
 };

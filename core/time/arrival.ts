@@ -42,7 +42,8 @@ const handOver = (clock: Clock, days: OpenDays, location: Location, placedAt: st
   return first === null ? null : { day: first };
 };
 
-const isWorkingDay = (days: OpenDays, day: DayNumber): boolean => weekdayOf(day) <= 5 && !days.isClosedDate(day);
+const isWorkingDay = (days: OpenDays, day: DayNumber): boolean =>
+  weekdayOf(day) <= 5 && !days.isClosedDate(day);
 
 /** The day `count` working days (Monday to Friday, not the closed dates) later; 0 is that day or the next working day. */
 const workingDaysLater = (days: OpenDays, from: DayNumber, count: number): DayNumber => {
@@ -61,7 +62,10 @@ export const departuresFrom = (location: Location, clock: Clock): Departure => {
   const days = openDays(location.hours, location.closedDates);
   const arrivals = kept((key) => {
     const [from = 0, min = 0, max = 0] = key.split('/').map(Number);
-    return { earliest: dateOf(workingDaysLater(days, from, min)), latest: dateOf(workingDaysLater(days, from, max)) };
+    return {
+      earliest: dateOf(workingDaysLater(days, from, min)),
+      latest: dateOf(workingDaysLater(days, from, max)),
+    };
   });
   return {
     handOver: kept((placedAt) => handOver(clock, days, location, placedAt)),

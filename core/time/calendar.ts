@@ -15,7 +15,7 @@ export const dateOf = (day: DayNumber): string => new Date(day * MS_A_DAY).toISO
 export const dayOfLocalMs = (localMs: number): DayNumber => Math.floor(localMs / MS_A_DAY);
 
 /** ISO 8601 weekday: 1 is Monday. */
-export const weekdayOf = (day: DayNumber): Weekday => ((((day + 3) % 7) + 7) % 7 + 1) as Weekday;
+export const weekdayOf = (day: DayNumber): Weekday => (((((day + 3) % 7) + 7) % 7) + 1) as Weekday;
 
 /** Minutes since midnight of a time written HH:mm. */
 export const minutesOf = (time: string): number => Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));

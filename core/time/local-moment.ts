@@ -9,7 +9,10 @@ export interface LocalMoment {
 /** The local date and time, to the minute, of an instant. */
 export const localMoment = (instant: string, zone: string): LocalMoment => {
   const there = Temporal.Instant.from(instant).toZonedDateTimeISO(zone);
-  return { date: there.toPlainDate().toString(), time: there.toPlainTime().toString({ smallestUnit: 'minute' }) };
+  return {
+    date: there.toPlainDate().toString(),
+    time: there.toPlainTime().toString({ smallestUnit: 'minute' }),
+  };
 };
 
 /** The instant of a local date and time; a skipped time moves on by the gap, one that occurs twice is the earlier. */

@@ -31,7 +31,9 @@ const joined = (spans: OpenSpan[]): OpenSpan[] =>
 export const openDays = (hours: readonly OpeningHours[], closedDates: readonly string[]): OpenDays => {
   const week = [1, 2, 3, 4, 5, 6, 7].map((day) =>
     joined(
-      hours.filter((span) => span.day === day).map(({ from, to }) => ({ from: minutesOf(from), to: minutesOf(to) })),
+      hours
+        .filter((span) => span.day === day)
+        .map(({ from, to }) => ({ from: minutesOf(from), to: minutesOf(to) })),
     ),
   );
   const closed = new Set(closedDates.map(dayOf));

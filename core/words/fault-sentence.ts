@@ -14,7 +14,12 @@ const FORMATS: Record<string, string> = {
 };
 
 const expectedName = (detail: Detail): string => {
-  const names: Record<string, string> = { int: 'a whole number', object: 'an object', array: 'a list', string: 'text' };
+  const names: Record<string, string> = {
+    int: 'a whole number',
+    object: 'an object',
+    array: 'a list',
+    string: 'text',
+  };
   const expected = String(detail.expected);
   return names[expected] ?? `a ${expected}`;
 };
@@ -43,9 +48,11 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   dangling: ({ id, collection }) => `There is no “${id}” in ${collection}.`,
   'bad-pattern': ({ pattern }) =>
     `“${pattern}” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200..90299.`,
-  'bad-region': ({ text }) => `“${text}” is no place: write a country as CA, a subdivision as CA-NS, or codes as CA: B3H*, B3J*.`,
+  'bad-region': ({ text }) =>
+    `“${text}” is no place: write a country as CA, a subdivision as CA-NS, or codes as CA: B3H*, B3J*.`,
   'not-worked-out': ({ what }) => `This version does not yet work out ${what}, and will not ignore it.`,
-  'good-unknown': ({ sku }) => `The catalogue has no “${sku}”; a line of its own must bring a price and a fulfilment.`,
+  'good-unknown': ({ sku }) =>
+    `The catalogue has no “${sku}”; a line of its own must bring a price and a fulfilment.`,
   'subtotal-too-big': ({ limit }) => `The goods come to more than ${limit} minor units.`,
   'basket-too-big': () => 'The basket’s weight or volume is too large to be added up exactly.',
 };

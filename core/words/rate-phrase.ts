@@ -1,6 +1,13 @@
 import type { Limits, Measure, Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
-import { countFigure, measureFigure, moneyFigure, percentFigure, type MeasureName, type Speech } from './figure.ts';
+import {
+  countFigure,
+  measureFigure,
+  moneyFigure,
+  percentFigure,
+  type MeasureName,
+  type Speech,
+} from './figure.ts';
 
 /** A rate in a few words, as a cell of the board shows it. */
 export interface RatePhrase {
@@ -45,7 +52,9 @@ const handlingPhrase = ({ handling }: Rate, { decimals }: Speech): string[] => {
   if (!handling) return [];
   const parts = [
     ...(handling.points ? [percentFigure(handling.points)] : []),
-    ...(handling.amount ? [`${moneyFigure(handling.amount, decimals)} ${handling.per === 'order' ? 'an' : 'a'} ${handling.per}`] : []),
+    ...(handling.amount
+      ? [`${moneyFigure(handling.amount, decimals)} ${handling.per === 'order' ? 'an' : 'a'} ${handling.per}`]
+      : []),
   ];
   return parts.length > 0 ? [`handling ${parts.join(' and ')}`] : [];
 };

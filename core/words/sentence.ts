@@ -1,5 +1,11 @@
 import {
-  countFigure, measureFigure, moneyFigure, percentFigure, weightFigure, type MeasureName, type Speech,
+  countFigure,
+  measureFigure,
+  moneyFigure,
+  percentFigure,
+  weightFigure,
+  type MeasureName,
+  type Speech,
 } from './figure.ts';
 import type { Say, SayCode } from './say.ts';
 
@@ -28,7 +34,8 @@ const tier: Words['tier'] = (say, speech) => {
         say.each.count === 'started' ? 'begun ' : ''
       }${measureFigure(say.measure, say.each.size, speech)}: ${money(say.added)}`
     : '';
-  const percent = say.percent === undefined ? '' : `; ${percentFigure(say.percent)} of the subtotal: ${money(say.share)}`;
+  const percent =
+    say.percent === undefined ? '' : `; ${percentFigure(say.percent)} of the subtotal: ${money(say.share)}`;
   return start + each + percent;
 };
 
@@ -36,18 +43,24 @@ const handling: Words['handling'] = (say, speech) => {
   const money = (amount: number): string => moneyFigure(amount, speech.decimals);
   const name = say.whose === 'rate' ? 'Handling' : 'The store’s handling';
   const share = say.points > 0 ? `${percentFigure(say.points)} of ${money(say.of)}: ${money(say.share)}` : '';
-  const counted = say.per === 'order' ? `${money(say.amount)} an order` : `${countFigure(say.count, say.per)} at ${money(say.amount)}`;
+  const counted =
+    say.per === 'order'
+      ? `${money(say.amount)} an order`
+      : `${countFigure(say.count, say.per)} at ${money(say.amount)}`;
   const amount = say.amount > 0 && say.count > 0 ? counted : '';
   return `${name}, ${[share, amount].filter(Boolean).join(', and ')}`;
 };
 
 const WORDS: Words = {
   flat: ({ amount }, { decimals }) =>
-    amount === 0 ? `Price set to ${moneyFigure(0, decimals)}` : `Flat price: ${moneyFigure(amount, decimals)}`,
+    amount === 0
+      ? `Price set to ${moneyFigure(0, decimals)}`
+      : `Flat price: ${moneyFigure(amount, decimals)}`,
   'goes-free': () => 'All goods that travel here travel free',
   'nothing-travels': () => 'Nothing in the basket travels, so there is nothing to charge',
   tier,
-  'once-fee': ({ good, amount }, { decimals }) => `${good}, fee once for the line: ${moneyFigure(amount, decimals)}`,
+  'once-fee': ({ good, amount }, { decimals }) =>
+    `${good}, fee once for the line: ${moneyFigure(amount, decimals)}`,
   handling,
   'free-reached': ({ subtotal, from }, { decimals }) =>
     `Subtotal ${moneyFigure(subtotal, decimals)} reaches ${moneyFigure(from, decimals)}: free`,
@@ -55,7 +68,8 @@ const WORDS: Words = {
     `Rounded ${mode === 'up' ? 'up ' : ''}to the ${mode === 'up' ? 'next' : 'nearest'} ${moneyFigure(to, decimals)}`,
   raised: ({ min }, { decimals }) => `Raised to the least charge, ${moneyFigure(min, decimals)}`,
   cut: ({ max }, { decimals }) => `Cut to the greatest charge, ${moneyFigure(max, decimals)}`,
-  'store-paused': ({ message }) => (message === '' ? 'The store is paused on that day.' : `The store is paused on that day: ${message}`),
+  'store-paused': ({ message }) =>
+    message === '' ? 'The store is paused on that day.' : `The store is paused on that day: ${message}`,
   'address-needed': () => 'Needs to know where the order goes.',
   'not-sold-there': ({ place }) => `The shop does not sell to ${place}.`,
   'no-zone': ({ place }) => `No zone takes ${place}.`,

@@ -1,7 +1,14 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { makeRate, tiers } from '../testing/book.ts';
-import { distanceFigure, lengthFigure, measureFigure, moneyFigure, volumeFigure, weightFigure } from './figure.ts';
+import {
+  distanceFigure,
+  lengthFigure,
+  measureFigure,
+  moneyFigure,
+  volumeFigure,
+  weightFigure,
+} from './figure.ts';
 import { wordedFaults } from './fault-sentence.ts';
 import { ratePhrase } from './rate-phrase.ts';
 import { sentence, spokenCodes } from './sentence.ts';
@@ -25,43 +32,105 @@ const members = (file: string, start: string): string[] => {
 
 describe('the catalogue of words', () => {
   test('has a sentence for every fault', () => {
-    expect([...wordedFaults].sort()).toEqual([...new Set(members('model/fault.ts', 'export type FaultCode'))].sort());
+    expect([...wordedFaults].sort()).toEqual(
+      [...new Set(members('model/fault.ts', 'export type FaultCode'))].sort(),
+    );
   });
 
   test('has a sentence for every code that the core says', () => {
-    const said = new Set(sources(CORE).flatMap((text) => [...text.matchAll(/say: \{\s*code: '([a-z-]+)'/g)].map(([, code]) => code)));
+    const said = new Set(
+      sources(CORE).flatMap((text) =>
+        [...text.matchAll(/say: \{\s*code: '([a-z-]+)'/g)].map(([, code]) => code),
+      ),
+    );
     expect(said.size).toBeGreaterThan(8);
     for (const code of said) expect(spokenCodes).toContain(code);
   });
 
   test('puts figures in sentences', () => {
-    expect(sentence({ code: 'tier', measure: 'weight', value: 3_200, from: 2_000, amount: 1_400, added: 0, share: 0 }, METRIC)).toBe('Weight 3.2 kg, from 2 kg: 14.00');
-    expect(sentence({ code: 'handling', whose: 'store', points: 250, of: 1_000, share: 25, amount: 130, count: 3, per: 'parcel' }, METRIC)).toBe(
-      'The store’s handling, 2.5 % of 10.00: 0.25, and 3 parcels at 1.30',
+    expect(
+      sentence(
+        { code: 'tier', measure: 'weight', value: 3_200, from: 2_000, amount: 1_400, added: 0, share: 0 },
+        METRIC,
+      ),
+    ).toBe('Weight 3.2 kg, from 2 kg: 14.00');
+    expect(
+      sentence(
+        {
+          code: 'handling',
+          whose: 'store',
+          points: 250,
+          of: 1_000,
+          share: 25,
+          amount: 130,
+          count: 3,
+          per: 'parcel',
+        },
+        METRIC,
+      ),
+    ).toBe('The store’s handling, 2.5 % of 10.00: 0.25, and 3 parcels at 1.30');
+    expect(sentence({ code: 'weight-unknown', goods: ['a', 'b', 'c', 'd', 'e'] }, METRIC)).toBe(
+      'The weight is not known of a, b, c and 2 more.',
     );
-    expect(sentence({ code: 'weight-unknown', goods: ['a', 'b', 'c', 'd', 'e'] }, METRIC)).toBe('The weight is not known of a, b, c and 2 more.');
   });
 });
 
 describe('figures', () => {
   test('money by the decimals of its currency', () => {
-    expect([moneyFigure(1_250, 2), moneyFigure(-5, 2), moneyFigure(1_250, 0), moneyFigure(7, 3)]).toEqual(['12.50', '-0.05', '1250', '0.007']);
+    expect([moneyFigure(1_250, 2), moneyFigure(-5, 2), moneyFigure(1_250, 0), moneyFigure(7, 3)]).toEqual([
+      '12.50',
+      '-0.05',
+      '1250',
+      '0.007',
+    ]);
   });
 
   test('measures in the shop’s units', () => {
-    expect([weightFigure(0, 'metric'), weightFigure(600, 'metric'), weightFigure(3_289, 'imperial'), weightFigure(454, 'imperial')]).toEqual(['0 kg', '600 g', '7 lb 4.02 oz', '1 lb 0.01 oz']);
-    expect([lengthFigure(4, 'metric'), lengthFigure(305, 'metric'), lengthFigure(305, 'imperial')]).toEqual(['4 mm', '30.5 cm', '12.01 in']);
-    expect([volumeFigure(12_500_000, 'metric'), distanceFigure(800, 'metric'), distanceFigure(25_000, 'imperial')]).toEqual(['12.5 L', '800 m', '15.53 mi']);
+    expect([
+      weightFigure(0, 'metric'),
+      weightFigure(600, 'metric'),
+      weightFigure(3_289, 'imperial'),
+      weightFigure(454, 'imperial'),
+    ]).toEqual(['0 kg', '600 g', '7 lb 4.02 oz', '1 lb 0.01 oz']);
+    expect([lengthFigure(4, 'metric'), lengthFigure(305, 'metric'), lengthFigure(305, 'imperial')]).toEqual([
+      '4 mm',
+      '30.5 cm',
+      '12.01 in',
+    ]);
+    expect([
+      volumeFigure(12_500_000, 'metric'),
+      distanceFigure(800, 'metric'),
+      distanceFigure(25_000, 'imperial'),
+    ]).toEqual(['12.5 L', '800 m', '15.53 mi']);
     expect(measureFigure('units', 1, METRIC)).toBe('1 unit');
   });
 });
 
 test('a rate in a few words says what tells most first', () => {
-  const steps = [{ from: 0, amount: 850 }, { from: 2_000, amount: 2_400 }];
-  const rate = makeRate({ price: tiers('weight', steps), freeFrom: 8_500, limits: { weight: { max: 30_000 } }, transit: { min: 1, max: 1 }, handling: { amount: 180, per: 'order' }, bounds: { min: 5 } });
+  const steps = [
+    { from: 0, amount: 850 },
+    { from: 2_000, amount: 2_400 },
+  ];
+  const rate = makeRate({
+    price: tiers('weight', steps),
+    freeFrom: 8_500,
+    limits: { weight: { max: 30_000 } },
+    transit: { min: 1, max: 1 },
+    handling: { amount: 180, per: 'order' },
+    bounds: { min: 5 },
+  });
   expect(ratePhrase(rate, METRIC)).toEqual({
     price: '8.50 to 24.00',
-    notes: ['by weight', 'free from 85.00', 'up to 30 kg', 'handling 1.80 an order', 'at least 0.05', '1 working day'],
+    notes: [
+      'by weight',
+      'free from 85.00',
+      'up to 30 kg',
+      'handling 1.80 an order',
+      'at least 0.05',
+      '1 working day',
+    ],
   });
-  expect(ratePhrase(makeRate({ price: tiers('units', [{ from: 0, amount: 5, percent: 100 }]) }), METRIC).price).toBe('from 0.05');
+  expect(
+    ratePhrase(makeRate({ price: tiers('units', [{ from: 0, amount: 5, percent: 100 }]) }), METRIC).price,
+  ).toBe('from 0.05');
 });

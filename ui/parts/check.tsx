@@ -16,7 +16,9 @@ const styles = (_: Inks) => ({
 });
 
 /** The box of something that is ticked or not; it is named and pressed by what it stands in. */
-export const TickBox = ({ on }: { on: boolean }) => <Icon source={on ? 'checkbox-marked' : 'checkbox-blank-outline'} size={20} />;
+export const TickBox = ({ on }: { on: boolean }) => (
+  <Icon source={on ? 'checkbox-marked' : 'checkbox-blank-outline'} size={20} />
+);
 
 /** Something that holds or does not. */
 export const Check = ({ label, on, onPress }: Props) => {

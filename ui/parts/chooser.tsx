@@ -88,13 +88,17 @@ export const Chooser = ({ label, chosen, options, onChoose, placeholder }: Props
             <View role="listitem" key={option.id}>
               <Press onPress={() => choose(option.id)} role="button" aria-label={option.name}>
                 <View style={style.option}>
-                  <Text style={style.name} numberOfLines={1}>{option.name}</Text>
+                  <Text style={style.name} numberOfLines={1}>
+                    {option.name}
+                  </Text>
                   <Text style={style.note}>{option.note ?? option.id}</Text>
                 </View>
               </Press>
             </View>
           ))}
-          {shown.length === 0 ? <Text style={[style.note, { padding: 8 }]}>Nothing matches “{typed}”.</Text> : null}
+          {shown.length === 0 ? (
+            <Text style={[style.note, { padding: 8 }]}>Nothing matches “{typed}”.</Text>
+          ) : null}
         </View>
       )}
     </View>

@@ -42,7 +42,9 @@ export const curveFrame = (curve: Curve, width: number, height: number): CurveFr
     bottom,
     x,
     y,
-    amounts: ticks(0, most, 3).filter((value) => value > 0).map((value) => ({ value, y: y(value) })),
+    amounts: ticks(0, most, 3)
+      .filter((value) => value > 0)
+      .map((value) => ({ value, y: y(value) })),
     values: spaced(along.map((value) => ({ value, x: x(value) }))),
   };
 };
@@ -59,5 +61,8 @@ export const curvePath = (frame: CurveFrame, curve: Curve): string => through(fr
 export const fallPath = (frame: CurveFrame, curve: Curve, step: number): string => {
   const from = curve.dots[step]?.at ?? 0;
   const to = curve.dots[step + 1]?.at ?? curve.end;
-  return through(frame, curve.pieces.filter((piece) => piece.from >= from && piece.to <= to));
+  return through(
+    frame,
+    curve.pieces.filter((piece) => piece.from >= from && piece.to <= to),
+  );
 };

@@ -1,7 +1,15 @@
 import { fireEvent, screen } from '@testing-library/react-native';
 import { demoStore, renderOver } from '../testing/store.tsx';
 import { DraftField } from './draft-field.tsx';
-import { optional, readCountWithin, readDate, readMeasure, readMoney, readName, readTime } from './readers.ts';
+import {
+  optional,
+  readCountWithin,
+  readDate,
+  readMeasure,
+  readMoney,
+  readName,
+  readTime,
+} from './readers.ts';
 
 const METRIC = { decimals: 2, units: 'metric' as const };
 const changes: [unknown, string][] = [];
@@ -10,7 +18,12 @@ beforeEach(() => changes.splice(0));
 const show = (text = '8.50') =>
   renderOver(
     demoStore(),
-    <DraftField label="Charge" text={text} read={readMoney(METRIC)} onChange={(value, visit) => changes.push([value, visit])} />,
+    <DraftField
+      label="Charge"
+      text={text}
+      read={readMoney(METRIC)}
+      onChange={(value, visit) => changes.push([value, visit])}
+    />,
   );
 
 describe('a field of the draft', () => {
@@ -42,10 +55,22 @@ describe('a field of the draft', () => {
 describe('readers', () => {
   test('take what people write and say what would be right', () => {
     expect(readMeasure('weight', METRIC)('7 lb 4 oz')).toEqual({ ok: true, value: 3_289 });
-    expect(readMeasure('weight', { ...METRIC, units: 'imperial' })('x')).toEqual({ ok: false, text: 'Write a weight, as 7 lb 4 oz.' });
+    expect(readMeasure('weight', { ...METRIC, units: 'imperial' })('x')).toEqual({
+      ok: false,
+      text: 'Write a weight, as 7 lb 4 oz.',
+    });
     expect(optional(readMoney(METRIC))(' ')).toEqual({ ok: true, value: undefined });
     expect(readCountWithin(1, 9)('10')).toEqual({ ok: false, text: 'Write a whole number from 1 to 9.' });
-    expect([readDate('2026-02-30').ok, readDate('2026-02-28').ok, readTime('24:00').ok, readTime('09:30').ok]).toEqual([false, true, false, true]);
-    expect([readName('  ').ok, readName('x'.repeat(121)).ok, readName(' Parcel ')]).toEqual([false, false, { ok: true, value: 'Parcel' }]);
+    expect([
+      readDate('2026-02-30').ok,
+      readDate('2026-02-28').ok,
+      readTime('24:00').ok,
+      readTime('09:30').ok,
+    ]).toEqual([false, true, false, true]);
+    expect([readName('  ').ok, readName('x'.repeat(121)).ok, readName(' Parcel ')]).toEqual([
+      false,
+      false,
+      { ok: true, value: 'Parcel' },
+    ]);
   });
 });

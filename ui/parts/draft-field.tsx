@@ -43,7 +43,13 @@ const contentStyle = (right: boolean, prose: boolean, multiline: boolean): TextS
 
 /** About how many lines a text takes, between two and twelve. */
 const linesOf = (text: string): number =>
-  Math.min(12, Math.max(2, text.split('\n').reduce((lines, line) => lines + Math.max(1, Math.ceil(line.length / 34)), 0)));
+  Math.min(
+    12,
+    Math.max(
+      2,
+      text.split('\n').reduce((lines, line) => lines + Math.max(1, Math.ceil(line.length / 34)), 0),
+    ),
+  );
 
 /**
  * A field of the draft. What is typed goes into the draft as soon as it is sound; while the field is
@@ -51,7 +57,16 @@ const linesOf = (text: string): number =>
  * it keeps the last sound value and says so.
  */
 export const DraftField = <T,>(props: DraftFieldProps<T>) => {
-  const { label, text, read, onChange, hideLabel = false, right = false, prose = false, multiline = false } = props;
+  const {
+    label,
+    text,
+    read,
+    onChange,
+    hideLabel = false,
+    right = false,
+    prose = false,
+    multiline = false,
+  } = props;
   const dispatch = useAppDispatch();
   const style = useStyles(styles);
   const id = useId();

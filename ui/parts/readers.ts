@@ -9,7 +9,9 @@ import type { Read } from './draft-field.tsx';
 
 /** The mark of decimals where this person is. */
 export const decimalMark: '.' | ',' =
-  new Intl.NumberFormat().formatToParts(1.5).find((part) => part.type === 'decimal')?.value === ',' ? ',' : '.';
+  new Intl.NumberFormat().formatToParts(1.5).find((part) => part.type === 'decimal')?.value === ','
+    ? ','
+    : '.';
 
 const said = (typed: Typed, text: string): Read<number> =>
   typed.ok ? { ok: true, value: typed.value } : { ok: false, text };
@@ -17,7 +19,10 @@ const said = (typed: Typed, text: string): Read<number> =>
 export const readMoney =
   (speech: Speech) =>
   (text: string): Read<number> =>
-    said(typedMoney(text, speech.decimals, decimalMark), `Write an amount, as ${speech.decimals > 0 ? '12.50' : '1250'}.`);
+    said(
+      typedMoney(text, speech.decimals, decimalMark),
+      `Write an amount, as ${speech.decimals > 0 ? '12.50' : '1250'}.`,
+    );
 
 const EXAMPLES: Record<Measure | LimitMeasure, { metric: string; imperial: string }> = {
   weight: { metric: 'a weight, as 3.2 kg', imperial: 'a weight, as 7 lb 4 oz' },
@@ -33,7 +38,8 @@ export const readMeasure =
   (text: string): Read<number> =>
     said(typedMeasure(measure, text, speech, decimalMark), `Write ${EXAMPLES[measure][speech.units]}.`);
 
-export const readPercent = (text: string): Read<number> => said(typedPercent(text, decimalMark), 'Write a percentage, as 4.5.');
+export const readPercent = (text: string): Read<number> =>
+  said(typedPercent(text, decimalMark), 'Write a percentage, as 4.5.');
 
 /** A whole number between two others. */
 export const readCountWithin =
@@ -54,7 +60,9 @@ export const optional =
 export const readName = (text: string): Read<string> => {
   const name = text.trim();
   if (name === '') return { ok: false, text: 'A name is needed.' };
-  return name.length <= 120 ? { ok: true, value: name } : { ok: false, text: 'A name has at most 120 characters.' };
+  return name.length <= 120
+    ? { ok: true, value: name }
+    : { ok: false, text: 'A name has at most 120 characters.' };
 };
 
 /** Words of at most so many characters; they may be empty. */

@@ -20,10 +20,12 @@ const HEIGHT = 200;
 /** In words, what the picture shows, for those who do not see it. */
 const spoken = ({ curve, speech, title }: Props): string => {
   const dots = curve.dots.map(
-    ({ at, amount }) => `from ${measureFigure(curve.basis, at, speech)} ${moneyFigure(amount, speech.decimals)}`,
+    ({ at, amount }) =>
+      `from ${measureFigure(curve.basis, at, speech)} ${moneyFigure(amount, speech.decimals)}`,
   );
   const falls = curve.falls.map(
-    ({ at, by }) => `falls by ${moneyFigure(by, speech.decimals)} at ${measureFigure(curve.basis, at, speech)}`,
+    ({ at, by }) =>
+      `falls by ${moneyFigure(by, speech.decimals)} at ${measureFigure(curve.basis, at, speech)}`,
   );
   return [title, ...dots, ...falls].join('; ');
 };
@@ -44,7 +46,13 @@ const Axes = ({ frame, curve, speech }: { frame: CurveFrame; curve: Curve; speec
       <Line x1={frame.left} x2={frame.left} y1={frame.top} y2={frame.bottom} stroke={inks.ink} />
       <Line x1={frame.left} x2={frame.right} y1={frame.bottom} y2={frame.bottom} stroke={inks.ink} />
       {frame.values.map(({ value, x }) => (
-        <SvgText {...label} key={value} x={x} y={frame.bottom + 18} textAnchor={x > frame.right - 20 ? 'end' : 'middle'}>
+        <SvgText
+          {...label}
+          key={value}
+          x={x}
+          y={frame.bottom + 18}
+          textAnchor={x > frame.right - 20 ? 'end' : 'middle'}
+        >
           {measureFigure(curve.basis, value, speech)}
         </SvgText>
       ))}

@@ -17,7 +17,16 @@ export const TextAction = ({ label, main = false, labelStyle, style, ...props }:
       uppercase={false}
       rippleColor="transparent"
       textColor={main ? inks.rubric : inks.ink}
-      labelStyle={[{ marginHorizontal: 4, marginVertical: 8, fontSize: 13, lineHeight: 18, textDecorationLine: 'underline' }, labelStyle]}
+      labelStyle={[
+        {
+          marginHorizontal: 4,
+          marginVertical: 8,
+          fontSize: 13,
+          lineHeight: 18,
+          textDecorationLine: 'underline',
+        },
+        labelStyle,
+      ]}
       style={[{ minWidth: 0, borderRadius: 2 }, style]}
       {...props}
     >

@@ -7,11 +7,29 @@ import { SANS_STRONG, type Inks } from '../theme/tokens.ts';
 import { KEYS } from './use-keys.ts';
 
 const styles = (inks: Inks) => ({
-  dialog: { maxWidth: 420, width: '90%', alignSelf: 'center', borderRadius: 2, backgroundColor: inks.raised, borderWidth: 1, borderColor: inks.ink } as const,
-  row: { flexDirection: 'row', paddingVertical: 6, borderBottomWidth: 1, borderBottomColor: inks.hairline } as const,
+  dialog: {
+    maxWidth: 420,
+    width: '90%',
+    alignSelf: 'center',
+    borderRadius: 2,
+    backgroundColor: inks.raised,
+    borderWidth: 1,
+    borderColor: inks.ink,
+  } as const,
+  row: {
+    flexDirection: 'row',
+    paddingVertical: 6,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
   key: { width: 120, fontFamily: SANS_STRONG },
   does: { flex: 1 },
-  option: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', paddingTop: 12 } as const,
+  option: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    paddingTop: 12,
+  } as const,
 });
 
 /** The list of keys, and whether single letters count. */

@@ -66,11 +66,22 @@ const PhoneMenu = () => {
     setOpen(false);
     dispatch(action);
   };
-  const button = <IconButton icon="menu" size={22} style={style.button} accessibilityLabel="Menu" onPress={() => setOpen(true)} />;
+  const button = (
+    <IconButton
+      icon="menu"
+      size={22}
+      style={style.button}
+      accessibilityLabel="Menu"
+      onPress={() => setOpen(true)}
+    />
+  );
   if (!open) return button;
   return (
     <Menu visible onDismiss={() => setOpen(false)} anchor={button}>
-      <Menu.Item title={isDark ? 'Light colours' : 'Dark colours'} onPress={act(coloursChosen(isDark ? 'light' : 'dark'))} />
+      <Menu.Item
+        title={isDark ? 'Light colours' : 'Dark colours'}
+        onPress={act(coloursChosen(isDark ? 'light' : 'dark'))}
+      />
       <Menu.Item title="Keys" onPress={act(keysToggled(true))} />
     </Menu>
   );
@@ -85,12 +96,23 @@ export const PageHead = ({ title, back }: Props) => {
     <View style={style.head}>
       {back ? (
         <View style={style.back}>
-          <IconButton icon="arrow-left" size={20} style={style.button} accessibilityLabel={`Back to ${back.name}`} onPress={back.onPress} />
+          <IconButton
+            icon="arrow-left"
+            size={20}
+            style={style.button}
+            accessibilityLabel={`Back to ${back.name}`}
+            onPress={back.onPress}
+          />
           <Text style={style.note}>{back.name}</Text>
         </View>
       ) : null}
       <View style={style.row}>
-        <Text variant={back ? 'titleLarge' : 'displaySmall'} style={style.title} role="heading" aria-level={1}>
+        <Text
+          variant={back ? 'titleLarge' : 'displaySmall'}
+          style={style.title}
+          role="heading"
+          aria-level={1}
+        >
           {title}
         </Text>
         <View style={style.tools}>

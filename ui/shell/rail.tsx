@@ -13,7 +13,13 @@ const styles = (inks: Inks) => ({
   rail: { width: RAIL_WIDTH, borderRightWidth: 1, borderRightColor: inks.hairline, paddingVertical: 20 },
   mark: { fontFamily: SERIF_STRONG, fontSize: 22, lineHeight: 28, paddingLeft: 22, marginBottom: 20 },
   dot: { color: inks.rubric, fontFamily: SERIF_STRONG, fontSize: 22 },
-  item: { minHeight: TOUCH, justifyContent: 'center', paddingLeft: 19, borderLeftWidth: 3, borderLeftColor: 'transparent' } as const,
+  item: {
+    minHeight: TOUCH,
+    justifyContent: 'center',
+    paddingLeft: 19,
+    borderLeftWidth: 3,
+    borderLeftColor: 'transparent',
+  } as const,
   here: { borderLeftColor: inks.ink },
   name: { fontSize: 13, lineHeight: 18, color: inks.quiet },
   hereName: { color: inks.ink, fontFamily: SANS_STRONG },
@@ -35,7 +41,12 @@ export const Rail = () => {
       {PLACES.map((place) => {
         const isHere = path.startsWith(place.path);
         return (
-          <Press key={place.path} role="link" aria-current={isHere ? 'page' : undefined} onPress={() => router.navigate(place.path)}>
+          <Press
+            key={place.path}
+            role="link"
+            aria-current={isHere ? 'page' : undefined}
+            onPress={() => router.navigate(place.path)}
+          >
             <View style={[style.item, isHere ? style.here : null]}>
               <Text style={[style.name, isHere ? style.hereName : null]}>{place.name}</Text>
             </View>

@@ -30,7 +30,10 @@ const Themed = ({ children }: { children: ReactNode }) => {
     document.body.style.backgroundColor = theme.inks.ground;
   }, [theme]);
   return (
-    <PaperProvider theme={theme} settings={{ icon: (props) => <Icon {...props} />, rippleEffectEnabled: false }}>
+    <PaperProvider
+      theme={theme}
+      settings={{ icon: (props) => <Icon {...props} />, rippleEffectEnabled: false }}
+    >
       {children}
     </PaperProvider>
   );

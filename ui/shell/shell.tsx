@@ -20,9 +20,21 @@ const styles = (inks: Inks) => ({
   all: { flex: 1, flexDirection: 'row', backgroundColor: inks.ground } as const,
   middle: { flex: 1, minWidth: 0 },
   page: { flex: 1 },
-  slip: { width: SLIP_WIDTH, backgroundColor: inks.raised, borderLeftWidth: 1, borderLeftColor: inks.hairline },
+  slip: {
+    width: SLIP_WIDTH,
+    backgroundColor: inks.raised,
+    borderLeftWidth: 1,
+    borderLeftColor: inks.hairline,
+  },
   slipInside: { padding: SPACE.wide, paddingTop: SPACE.large },
-  sheet: { position: 'absolute', top: 0, bottom: 0, left: 0, right: 0, backgroundColor: inks.raised } as const,
+  sheet: {
+    position: 'absolute',
+    top: 0,
+    bottom: 0,
+    left: 0,
+    right: 0,
+    backgroundColor: inks.raised,
+  } as const,
   sheetHead: {
     flexDirection: 'row',
     alignItems: 'center',
@@ -32,7 +44,14 @@ const styles = (inks: Inks) => ({
     borderBottomWidth: 2,
     borderBottomColor: inks.ink,
   } as const,
-  sheetInside: { padding: 20, paddingTop: 8, paddingBottom: 48, maxWidth: 640, width: '100%', alignSelf: 'center' } as const,
+  sheetInside: {
+    padding: 20,
+    paddingTop: 8,
+    paddingBottom: 48,
+    maxWidth: 640,
+    width: '100%',
+    alignSelf: 'center',
+  } as const,
   note: note(inks),
 });
 
@@ -67,7 +86,9 @@ const useMarks = (): void => {
   const dispatch = useAppDispatch();
   useEffect(() => {
     const clear = ({ target }: PointerEvent): void => {
-      const keeps = target instanceof Element && target.closest('[data-testid="slip"], [data-testid="slip-strip"], input, textarea');
+      const keeps =
+        target instanceof Element &&
+        target.closest('[data-testid="slip"], [data-testid="slip-strip"], input, textarea');
       if (!keeps) dispatch(marksCleared());
     };
     document.addEventListener('pointerdown', clear, true);

@@ -14,8 +14,12 @@ export const StorageBar = () => {
   const style = useStyles(styles);
   const { state, reason, setAside } = useAppSelector((all) => all.storage);
   const lines = [
-    ...(state === 'failed' ? [`Your changes are not being kept on this device (${reason}). It is being tried again.`] : []),
-    ...(setAside.length > 0 ? [`What was kept could not be read and was set aside, not overwritten: ${setAside.join(', ')}.`] : []),
+    ...(state === 'failed'
+      ? [`Your changes are not being kept on this device (${reason}). It is being tried again.`]
+      : []),
+    ...(setAside.length > 0
+      ? [`What was kept could not be read and was set aside, not overwritten: ${setAside.join(', ')}.`]
+      : []),
   ];
   if (lines.length === 0) return null;
   return (

@@ -14,7 +14,13 @@ import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
 
 const styles = (inks: Inks) => ({
-  line: { flexDirection: 'row', alignItems: 'center', gap: 8, borderBottomWidth: 1, borderBottomColor: inks.hairline } as const,
+  line: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
   words: { flex: 1, paddingVertical: 6 },
   note: note(inks),
   button: { margin: 0 },
@@ -35,7 +41,11 @@ export const BasketEditor = ({ trial }: { trial: Trial }) => {
   };
   const add = (sku: string): void => {
     const known = lines.some((line) => line.sku === sku);
-    set(known ? lines.map((line) => (line.sku === sku ? { ...line, quantity: line.quantity + 1 } : line)) : [...lines, { sku, quantity: 1 }]);
+    set(
+      known
+        ? lines.map((line) => (line.sku === sku ? { ...line, quantity: line.quantity + 1 } : line))
+        : [...lines, { sku, quantity: 1 }],
+    );
   };
   return (
     <View style={{ gap: 8 }}>
@@ -60,7 +70,12 @@ export const BasketEditor = ({ trial }: { trial: Trial }) => {
                 label={`How many: ${name}`}
                 text={String(line.quantity)}
                 read={readCountWithin(1, 99_999)}
-                onChange={(quantity, visit) => set(lines.map((one, i) => (i === at ? { ...one, quantity } : one)), visit)}
+                onChange={(quantity, visit) =>
+                  set(
+                    lines.map((one, i) => (i === at ? { ...one, quantity } : one)),
+                    visit,
+                  )
+                }
               />
               <IconButton
                 icon="close"
@@ -75,23 +90,34 @@ export const BasketEditor = ({ trial }: { trial: Trial }) => {
         })}
       </View>
       <View style={style.last}>
-      <Chooser
-        label="Add a good"
-        chosen=""
-        placeholder="Name or stock number"
-        options={listed.map(({ sku, name, price }) => ({ id: sku, name, note: moneyFigure(price, speech.decimals) }))}
-        onChoose={add}
-      />
-      <DraftField
-        style={style.discount}
-        label="Discount"
-        right
-        text={discount === undefined ? '' : moneyFigure(discount, speech.decimals)}
-        read={optional<number>(readMoney(speech))}
-        onChange={(amount, visit) =>
-          dispatch(edit('setRequest', { id: trial.id, changes: { discount: amount } }, `${trial.name}: discount`, visit))
-        }
-      />
+        <Chooser
+          label="Add a good"
+          chosen=""
+          placeholder="Name or stock number"
+          options={listed.map(({ sku, name, price }) => ({
+            id: sku,
+            name,
+            note: moneyFigure(price, speech.decimals),
+          }))}
+          onChoose={add}
+        />
+        <DraftField
+          style={style.discount}
+          label="Discount"
+          right
+          text={discount === undefined ? '' : moneyFigure(discount, speech.decimals)}
+          read={optional<number>(readMoney(speech))}
+          onChange={(amount, visit) =>
+            dispatch(
+              edit(
+                'setRequest',
+                { id: trial.id, changes: { discount: amount } },
+                `${trial.name}: discount`,
+                visit,
+              ),
+            )
+          }
+        />
       </View>
     </View>
   );

@@ -22,7 +22,13 @@ interface Props {
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
-  row: { flexDirection: 'row', gap: 12, paddingVertical: 8, minHeight: TOUCH, alignItems: 'flex-start' } as const,
+  row: {
+    flexDirection: 'row',
+    gap: 12,
+    paddingVertical: 8,
+    minHeight: TOUCH,
+    alignItems: 'flex-start',
+  } as const,
   words: { flex: 1 },
   name: { fontSize: 15, lineHeight: 24 },
   gained: { fontFamily: SANS_STRONG },
@@ -32,7 +38,9 @@ const styles = (inks: Inks) => ({
 
 const notesOf = (choice: Choice, decimals: number): string => {
   const { arrives, hint, tax, taxIncluded } = choice;
-  const dates = !arrives ? [] : ['words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)];
+  const dates = !arrives
+    ? []
+    : ['words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)];
   const taxed = tax > 0 ? [`${taxIncluded ? 'with' : 'and'} ${moneyFigure(tax, decimals)} tax`] : [];
   const short = hint ? [`${moneyFigure(hint.short, decimals)} more makes it free`] : [];
   return [...dates, ...taxed, ...short].join(' · ');
@@ -56,7 +64,7 @@ export const ChoiceRow = ({ choice, decimals, before, gained, open }: Props) => 
           <View style={style.words}>
             <Text style={[style.name, gained ? style.gained : null]}>
               {choice.name}
-              {gained ? <Text style={style.note}>  now offered</Text> : null}
+              {gained ? <Text style={style.note}> now offered</Text> : null}
             </Text>
             <Text style={style.note}>{notesOf(choice, decimals)}</Text>
           </View>

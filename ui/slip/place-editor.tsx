@@ -18,15 +18,26 @@ export const PlaceEditor = ({ trial }: { trial: Trial }) => {
   const places = useWorldPlaces();
   const { destination } = trial.request;
   const set = (next: Destination | null, visit: string | null = null): void => {
-    dispatch(edit('setRequest', { id: trial.id, changes: { destination: next } }, `${trial.name}: place`, visit));
+    dispatch(
+      edit('setRequest', { id: trial.id, changes: { destination: next } }, `${trial.name}: place`, visit),
+    );
   };
   if (!destination) {
-    return <TextAction label="Give it an address" onPress={() => set({ country: 'CA' })} style={{ alignSelf: 'flex-start' }} />;
+    return (
+      <TextAction
+        label="Give it an address"
+        onPress={() => set({ country: 'CA' })}
+        style={{ alignSelf: 'flex-start' }}
+      />
+    );
   }
   const { country, subdivision, postalCode = '', city = '' } = destination;
   const subdivisions = places?.subdivisions.get(country) ?? [];
   const subdivisionName = subdivisions.find((one) => one.code === subdivision)?.name ?? subdivision ?? '';
-  const options = [{ id: '', name: 'Not given', note: '' }, ...subdivisions.map(({ code, name }) => ({ id: code, name }))];
+  const options = [
+    { id: '', name: 'Not given', note: '' },
+    ...subdivisions.map(({ code, name }) => ({ id: code, name })),
+  ];
   return (
     <View style={{ gap: 8 }}>
       <View style={row}>
@@ -62,7 +73,11 @@ export const PlaceEditor = ({ trial }: { trial: Trial }) => {
           />
         ) : null}
       </View>
-      <TextAction label="Without an address" onPress={() => set(null)} style={{ alignSelf: 'flex-start', marginLeft: -4 }} />
+      <TextAction
+        label="Without an address"
+        onPress={() => set(null)}
+        style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+      />
     </View>
   );
 };

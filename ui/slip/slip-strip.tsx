@@ -13,7 +13,13 @@ import { selectTrialFacts } from './trial-facts.ts';
 
 const styles = (inks: Inks) => ({
   strip: { backgroundColor: inks.raised, borderTopWidth: 2, borderTopColor: inks.ink },
-  row: { flexDirection: 'row', gap: 12, paddingHorizontal: 20, paddingVertical: 10, minHeight: TOUCH } as const,
+  row: {
+    flexDirection: 'row',
+    gap: 12,
+    paddingHorizontal: 20,
+    paddingVertical: 10,
+    minHeight: TOUCH,
+  } as const,
   words: { flex: 1, minWidth: 0 },
   name: { fontSize: 15, lineHeight: 24 },
   note: note(inks),
@@ -32,10 +38,16 @@ export const SlipStrip = () => {
   const { before } = slipChanges(useAppSelector(selectSlipBefore), slip);
   if (!trial || !facts) return null;
   const choices = slip?.ok ? slip.quote.choices : [];
-  const shown = choices.find((choice) => before.has(choice.id) && before.get(choice.id) !== choice.charge) ?? choices[0];
+  const shown =
+    choices.find((choice) => before.has(choice.id) && before.get(choice.id) !== choice.charge) ?? choices[0];
   return (
     <View style={style.strip}>
-      <Press onPress={() => dispatch(slipOpened(true))} role="button" aria-label={`Open the slip of ${trial.name}`} testID="slip-strip">
+      <Press
+        onPress={() => dispatch(slipOpened(true))}
+        role="button"
+        aria-label={`Open the slip of ${trial.name}`}
+        testID="slip-strip"
+      >
         <View style={style.row}>
           <View style={style.words}>
             <Text style={style.name} numberOfLines={1}>
@@ -52,7 +64,9 @@ export const SlipStrip = () => {
               <Text style={style.nothing}>no choice</Text>
             )}
             <Text style={[style.note, style.right]}>
-              {shown ? `${shown.name} · ${choices.length} ${choices.length === 1 ? 'choice' : 'choices'}` : 'cannot buy'}
+              {shown
+                ? `${shown.name} · ${choices.length} ${choices.length === 1 ? 'choice' : 'choices'}`
+                : 'cannot buy'}
             </Text>
           </View>
         </View>

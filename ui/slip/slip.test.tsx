@@ -42,13 +42,19 @@ describe('the slip', () => {
     const store = demoStore();
     store.dispatch(trialChosen('heather-anchorage'));
     renderOver(store, <Slip />);
-    expect(screen.getByText('This customer is in All remaining places and has no choice: the order cannot be placed.')).toBeTruthy();
+    expect(
+      screen.getByText(
+        'This customer is in All remaining places and has no choice: the order cannot be placed.',
+      ),
+    ).toBeTruthy();
     expect(screen.getByText('Parcel is deliberately not offered in All remaining places.')).toBeTruthy();
   });
 
   test('names a good that the catalogue lost, and charges nothing for it', () => {
     const store = demoStore();
-    store.dispatch(edit('setRequest', { id: 'two-pots', changes: { lines: [{ sku: 'gone', quantity: 1 }] } }, 'basket'));
+    store.dispatch(
+      edit('setRequest', { id: 'two-pots', changes: { lines: [{ sku: 'gone', quantity: 1 }] } }, 'basket'),
+    );
     renderOver(store, <Slip />);
     expect(screen.getByText(/^lines\[0\]\.sku: The catalogue has no “gone”/)).toBeTruthy();
   });

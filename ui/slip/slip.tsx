@@ -30,7 +30,9 @@ const styles = (inks: Inks) => ({
 
 /** The slip in one sentence, for those who hear it change. */
 const spokenSlip = ({ choices, withheld }: Quote, decimals: number): string => {
-  const offered = choices.map((choice) => `${choice.name} ${moneyFigure(choice.charge, decimals)}`).join(', ');
+  const offered = choices
+    .map((choice) => `${choice.name} ${moneyFigure(choice.charge, decimals)}`)
+    .join(', ');
   return `${offered === '' ? 'Nothing is offered' : `Offered: ${offered}`}. Not offered: ${withheld.length}.`;
 };
 
@@ -55,7 +57,9 @@ const Choices = ({ quote }: { quote: Quote }) => {
   return (
     <View>
       <View style={style.section}>
-        <Text style={style.note}>{quote.choices[0]?.kind === 'nothing-to-ship' ? 'Nothing travels' : 'Shipped'}</Text>
+        <Text style={style.note}>
+          {quote.choices[0]?.kind === 'nothing-to-ship' ? 'Nothing travels' : 'Shipped'}
+        </Text>
         <Text style={style.note}>{zone}</Text>
       </View>
       <View role="list" aria-label="Choices">

@@ -24,11 +24,19 @@ const placeText = (destination: Destination | null): string => {
   return [area, country].filter(Boolean).join(', ');
 };
 
-const factsOf = (trial: Trial, book: Book, goods: Parameters<typeof measureBasket>[0], speech: Speech): TrialFacts => {
+const factsOf = (
+  trial: Trial,
+  book: Book,
+  goods: Parameters<typeof measureBasket>[0],
+  speech: Speech,
+): TrialFacts => {
   const { basket, faults } = measureBasket(goods, book.store.defaultWeight, trial.request);
   const units = basket.lines.reduce((sum, line) => sum + line.quantity, 0);
   const { weight } = basket.travels;
-  const heavy = basket.physical.length === 0 ? [] : [weight.unknown.length > 0 ? 'weight not known' : weightFigure(weight.value, speech.units)];
+  const heavy =
+    basket.physical.length === 0
+      ? []
+      : [weight.unknown.length > 0 ? 'weight not known' : weightFigure(weight.value, speech.units)];
   const { date, time } = localMoment(trial.request.placedAt, book.store.timeZone);
   return {
     place: placeText(trial.request.destination),
@@ -37,7 +45,10 @@ const factsOf = (trial: Trial, book: Book, goods: Parameters<typeof measureBaske
         ? 'a basket that cannot be used'
         : [countFigure(units, 'item'), ...heavy, moneyFigure(basket.subtotal, speech.decimals)].join(' · '),
     moment: momentText(date, time),
-    brief: [trial.request.destination?.postalCode || placeText(trial.request.destination), [countFigure(units, 'item'), ...heavy].join(', ')].join(' · '),
+    brief: [
+      trial.request.destination?.postalCode || placeText(trial.request.destination),
+      [countFigure(units, 'item'), ...heavy].join(', '),
+    ].join(' · '),
   };
 };
 

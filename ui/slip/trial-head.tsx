@@ -38,8 +38,20 @@ const Walk = () => {
         Trial {at + 1} of {count}
       </Text>
       <View style={style.arrows}>
-        <IconButton icon="chevron-left" size={20} style={style.arrow} accessibilityLabel="Last trial" onPress={() => go(-1)} />
-        <IconButton icon="chevron-right" size={20} style={style.arrow} accessibilityLabel="Next trial" onPress={() => go(1)} />
+        <IconButton
+          icon="chevron-left"
+          size={20}
+          style={style.arrow}
+          accessibilityLabel="Last trial"
+          onPress={() => go(-1)}
+        />
+        <IconButton
+          icon="chevron-right"
+          size={20}
+          style={style.arrow}
+          accessibilityLabel="Next trial"
+          onPress={() => go(1)}
+        />
       </View>
     </View>
   );
@@ -67,7 +79,10 @@ const Actions = () => {
   };
   return (
     <View style={style.actions}>
-      <TextAction label={editing ? 'Done' : 'Change the trial'} onPress={() => dispatch(trialEditing(!editing))} />
+      <TextAction
+        label={editing ? 'Done' : 'Change the trial'}
+        onPress={() => dispatch(trialEditing(!editing))}
+      />
       <TextAction label="Keep as a new trial" onPress={keep} />
       {editing && count > 1 ? <TextAction label="Remove" onPress={remove} /> : null}
     </View>
@@ -92,7 +107,9 @@ export const TrialHead = () => {
             prose
             text={trial.name}
             read={readName}
-            onChange={(name, visit) => dispatch(edit('renameTrial', { id: trial.id, name }, `${trial.name}: name`, visit))}
+            onChange={(name, visit) =>
+              dispatch(edit('renameTrial', { id: trial.id, name }, `${trial.name}: name`, visit))
+            }
           />
           <PlaceEditor key={trial.id} trial={trial} />
           <BasketEditor key={`${trial.id}-basket`} trial={trial} />

@@ -29,7 +29,13 @@ const styles = (inks: Inks) => ({
 });
 
 /** What is not offered, folded until asked for, each with its reason and the way to the rule. */
-export const WithheldList = ({ withheld, alwaysOpen }: { withheld: readonly Withheld[]; alwaysOpen: boolean }) => {
+export const WithheldList = ({
+  withheld,
+  alwaysOpen,
+}: {
+  withheld: readonly Withheld[];
+  alwaysOpen: boolean;
+}) => {
   const style = useStyles(styles);
   const router = useRouter();
   const dispatch = useAppDispatch();
@@ -38,7 +44,12 @@ export const WithheldList = ({ withheld, alwaysOpen }: { withheld: readonly With
   if (withheld.length === 0) return null;
   return (
     <View>
-      <Press onPress={() => dispatch(withheldToggled())} role="button" aria-expanded={isOpen} disabled={alwaysOpen}>
+      <Press
+        onPress={() => dispatch(withheldToggled())}
+        role="button"
+        aria-expanded={isOpen}
+        disabled={alwaysOpen}
+      >
         <View style={style.head}>
           <Text style={style.note}>Not offered, {withheld.length}</Text>
           {alwaysOpen ? null : <Text style={style.note}>{isOpen ? 'fold' : 'open'}</Text>}

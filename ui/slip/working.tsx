@@ -19,7 +19,13 @@ interface Props {
 
 const styles = (inks: Inks) => ({
   ledger: { borderLeftWidth: 1, borderLeftColor: inks.hairline, marginLeft: 12, marginBottom: 12 },
-  line: { flexDirection: 'row', gap: 12, paddingLeft: 12, paddingVertical: 4, alignItems: 'flex-start' } as const,
+  line: {
+    flexDirection: 'row',
+    gap: 12,
+    paddingLeft: 12,
+    paddingVertical: 4,
+    alignItems: 'flex-start',
+  } as const,
   text: { flex: 1, fontFamily: SERIF, fontSize: 15, lineHeight: 20, color: inks.ink },
   linked: { textDecorationLine: 'underline', textDecorationColor: inks.control } as const,
   change: { ...smallFigure, color: inks.ink, minWidth: 52, textAlign: 'right' } as const,

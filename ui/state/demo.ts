@@ -6,7 +6,8 @@ import type { Result } from '../../core/model/fault.ts';
 import type { Demo } from './storage/start.ts';
 
 const sound = <T>(result: Result<T>): T => {
-  if (!result.ok) throw new Error(`the demo shop is not sound: ${result.faults.map((fault) => fault.path).join(', ')}`);
+  if (!result.ok)
+    throw new Error(`the demo shop is not sound: ${result.faults.map((fault) => fault.path).join(', ')}`);
   return result.value;
 };
 

@@ -1,12 +1,24 @@
 import fc from 'fast-check';
 import { readBook } from '../../core/formats/read.ts';
 import { demoShop } from './demo.ts';
-import { draftReducer, edit, initialDraft, marksCleared, redone, undone, visitBegan, type DraftState } from './draft.ts';
+import {
+  draftReducer,
+  edit,
+  initialDraft,
+  marksCleared,
+  redone,
+  undone,
+  visitBegan,
+  type DraftState,
+} from './draft.ts';
 
 const start = (): DraftState => initialDraft(demoShop().workbook);
-const after = (state: DraftState, ...actions: Parameters<typeof draftReducer>[1][]): DraftState => actions.reduce(draftReducer, state);
-const freeFrom = (state: DraftState): number | undefined => state.workbook.book.rates.find((rate) => rate.id === 'parcel-maritimes')?.freeFrom;
-const setFree = (amount: number | undefined, visit: string | null = null) => edit('setRate', { id: 'parcel-maritimes', changes: { freeFrom: amount } }, 'free from', visit);
+const after = (state: DraftState, ...actions: Parameters<typeof draftReducer>[1][]): DraftState =>
+  actions.reduce(draftReducer, state);
+const freeFrom = (state: DraftState): number | undefined =>
+  state.workbook.book.rates.find((rate) => rate.id === 'parcel-maritimes')?.freeFrom;
+const setFree = (amount: number | undefined, visit: string | null = null) =>
+  edit('setRate', { id: 'parcel-maritimes', changes: { freeFrom: amount } }, 'free from', visit);
 
 describe('undo', () => {
   test('takes back one visit to a field in one step, and redo makes it again', () => {
@@ -54,14 +66,18 @@ const anyEdit = (): fc.Arbitrary<ReturnType<typeof edit>> => {
     cell.map((one) => edit('removeRate', { cell: one }, '')),
     cell.map((one) => edit('leaveOut', { cell: one }, '')),
     cell.map((one) => edit('putBack', { cell: one }, '')),
-    fc.tuple(rate, fc.array(cell, { maxLength: 3 })).map(([id, cells]) => edit('copyRate', { id, cells }, '')),
+    fc
+      .tuple(rate, fc.array(cell, { maxLength: 3 }))
+      .map(([id, cells]) => edit('copyRate', { id, cells }, '')),
     fc.array(rate).map((ids) => edit('raiseRates', { ids, raise }, '')),
     fc.tuple(fc.array(rate), fc.boolean()).map(([ids, active]) => edit('switchRates', { ids, active }, '')),
     zone.map((id) => edit('copyZone', { id }, '')),
     zone.map((id) => edit('removeZone', { id }, '')),
     fc.tuple(zone, fc.integer({ min: -3, max: 3 })).map(([id, by]) => edit('moveZone', { id, by }, '')),
     zone.map((id) => edit('setZone', { id, changes: { remainder: true } }, '')),
-    fc.string({ minLength: 1, maxLength: 8 }).map((name) => edit('addService', { name: name.trim() || 'x' }, '')),
+    fc
+      .string({ minLength: 1, maxLength: 8 })
+      .map((name) => edit('addService', { name: name.trim() || 'x' }, '')),
     service.map((id) => edit('removeService', { id }, '')),
     fc.tuple(service, fc.integer({ min: -3, max: 3 })).map(([id, by]) => edit('moveService', { id, by }, '')),
   );
@@ -91,13 +107,18 @@ describe('edits of the board', () => {
 
   test('a copy of a zone takes no places and is switched off', () => {
     const { zones, rates } = after(start(), edit('copyZone', { id: 'maritimes' }, '')).workbook.book;
-    expect(zones[1]).toMatchObject({ id: 'maritimes-copy', name: 'Maritimes, copy', active: false, includes: [] });
+    expect(zones[1]).toMatchObject({
+      id: 'maritimes-copy',
+      name: 'Maritimes, copy',
+      active: false,
+      includes: [],
+    });
     expect(rates.filter((rate) => rate.zoneId === 'maritimes-copy')).toHaveLength(4);
   });
 
   test('only one zone takes all remaining places', () => {
-    const { zones } = after(start(), edit('setZone', { id: 'west', changes: { remainder: true } }, '')).workbook.book;
+    const { zones } = after(start(), edit('setZone', { id: 'west', changes: { remainder: true } }, ''))
+      .workbook.book;
     expect(zones.filter((zone) => zone.remainder).map((zone) => zone.id)).toEqual(['west']);
   });
-
 });

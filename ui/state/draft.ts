@@ -44,8 +44,12 @@ export const marksCleared = createAction('draft/marksCleared');
 export const draftReplaced = createAction<Workbook>('draft/replaced');
 
 /** The action for a change to the workbook. Edits with one `visit` are undone in one step. */
-export const edit = <N extends EditName>(name: N, payload: EditPayload<N>, label: string, visit: string | null = null) =>
-  edited({ name, payload, label, visit } as unknown as Edit);
+export const edit = <N extends EditName>(
+  name: N,
+  payload: EditPayload<N>,
+  label: string,
+  visit: string | null = null,
+) => edited({ name, payload, label, visit } as unknown as Edit);
 
 export const initialDraft = (workbook: Workbook): DraftState => ({
   workbook,
@@ -67,7 +71,9 @@ const joined = (last: HistoryStep, patches: Patch[], inverse: Patch[]): HistoryS
 
 const applyEdit = (state: DraftState, { name, payload, label, visit }: Edit): DraftState => {
   const recipe = EDITS[name] as (workbook: Workbook, payload: Edit['payload']) => void;
-  const [workbook, patches, inverse] = produceWithPatches(state.workbook, (draft) => recipe(draft as Workbook, payload));
+  const [workbook, patches, inverse] = produceWithPatches(state.workbook, (draft) =>
+    recipe(draft as Workbook, payload),
+  );
   if (patches.length === 0) return state;
   const last = state.past.at(-1);
   const joins = visit !== null && last?.visit === visit && state.future.length === 0;

@@ -34,14 +34,17 @@ export const selectTrial = createSelector(
 const quoteOf = (book: Book, catalogue: Catalogue, trial: Trial): SlipQuote => {
   const compiled = compile(book, catalogue);
   const faults = requestFaults(compiled, trial.request);
-  return faults.length > 0 ? { ok: false, faults } : { ok: true, quote: quote(compiled, trial.request, trial.answers) };
+  return faults.length > 0
+    ? { ok: false, faults }
+    : { ok: true, quote: quote(compiled, trial.request, trial.answers) };
 };
 
 const selectOnlyTrial = (state: RootState): Trial | null => selectTrial(state).trial;
 
 /** What the customer of the trial would be offered. */
-export const selectSlip = createSelector([selectBook, selectCatalogue, selectOnlyTrial], (book, catalogue, trial) =>
-  trial ? quoteOf(book, catalogue, trial) : null,
+export const selectSlip = createSelector(
+  [selectBook, selectCatalogue, selectOnlyTrial],
+  (book, catalogue, trial) => (trial ? quoteOf(book, catalogue, trial) : null),
 );
 
 /** What the same customer was offered before the present change, or null where nothing is marked. */
@@ -62,4 +65,7 @@ export const selectRatesByCell = createSelector(
 );
 
 /** The goods by sku. */
-export const selectGoods = createSelector([selectCatalogue], ({ goods }) => new Map(goods.map((good) => [good.sku, good])));
+export const selectGoods = createSelector(
+  [selectCatalogue],
+  ({ goods }) => new Map(goods.map((good) => [good.sku, good])),
+);

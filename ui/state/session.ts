@@ -65,7 +65,15 @@ const session = createSlice({
 });
 
 export const {
-  trialChosen, coloursChosen, letterKeysSet, slipOpened, trialEditing, choiceToggled, choicesOpened, withheldToggled, told,
+  trialChosen,
+  coloursChosen,
+  letterKeysSet,
+  slipOpened,
+  trialEditing,
+  choiceToggled,
+  choicesOpened,
+  withheldToggled,
+  told,
   keysToggled,
 } = session.actions;
 export const sessionReducer = session.reducer;

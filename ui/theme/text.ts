@@ -2,7 +2,12 @@ import type { TextStyle } from 'react-native';
 import { SERIF, SERIF_ITALIC, SERIF_STRONG, type Inks } from './tokens.ts';
 
 /** Figures stand in columns: tabular numerals, to the right. */
-export const figure: TextStyle = { fontFamily: SERIF, fontSize: 17, lineHeight: 24, fontVariant: ['tabular-nums'] };
+export const figure: TextStyle = {
+  fontFamily: SERIF,
+  fontSize: 17,
+  lineHeight: 24,
+  fontVariant: ['tabular-nums'],
+};
 export const smallFigure: TextStyle = { ...figure, fontSize: 15, lineHeight: 20 };
 export const strongFigure: TextStyle = { ...figure, fontFamily: SERIF_STRONG };
 export const note = (inks: Inks): TextStyle => ({ color: inks.quiet, fontSize: 13, lineHeight: 18 });

@@ -29,7 +29,10 @@ const placesFault = (places: string): string | null => {
 
 const schema = z
   .object({ name: z.string(), places: z.string() })
-  .refine(({ name }) => nameSchema.safeParse(name).success, { path: ['name'], error: 'A name is needed, of at most 120 characters.' })
+  .refine(({ name }) => nameSchema.safeParse(name).success, {
+    path: ['name'],
+    error: 'A name is needed, of at most 120 characters.',
+  })
   .superRefine(({ places }, context) => {
     const fault = placesFault(places);
     if (fault !== null) context.addIssue({ code: 'custom', path: ['places'], message: fault });
@@ -44,11 +47,15 @@ interface FieldsProps {
 export const AddForm = ({ what, onDone }: FieldsProps) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { control, handleSubmit } = useForm<Values>({ resolver: zodResolver(schema), defaultValues: { name: '', places: '' } });
+  const { control, handleSubmit } = useForm<Values>({
+    resolver: zodResolver(schema),
+    defaultValues: { name: '', places: '' },
+  });
   const submit = handleSubmit(({ name, places }) => {
     const regions = readRegions(places);
     if (what === 'service') dispatch(edit('addService', { name: name.trim() }, `New service ${name.trim()}`));
-    else if (regions.ok) dispatch(edit('addZone', { name: name.trim(), includes: regions.value }, `New zone ${name.trim()}`));
+    else if (regions.ok)
+      dispatch(edit('addZone', { name: name.trim(), includes: regions.value }, `New zone ${name.trim()}`));
     onDone();
   });
   const field = (name: keyof Values, label: string, placeholder: string) => (
@@ -74,7 +81,11 @@ export const AddForm = ({ what, onDone }: FieldsProps) => {
             style={style.input}
             contentStyle={{ fontFamily: SANS, fontSize: 15 }}
           />
-          {error ? <HelperText type="error" padding="none">{error.message}</HelperText> : null}
+          {error ? (
+            <HelperText type="error" padding="none">
+              {error.message}
+            </HelperText>
+          ) : null}
         </View>
       )}
     />
@@ -82,7 +93,9 @@ export const AddForm = ({ what, onDone }: FieldsProps) => {
   return (
     <View style={style.form} role="group" aria-label={`New ${what}`}>
       {field('name', `Name of the new ${what}`, what === 'zone' ? 'Islands' : 'Courier')}
-      {what === 'zone' ? field('places', 'Its places: CA, CA-NS, or CA: B3H*, B3J*', 'may be left for later') : null}
+      {what === 'zone'
+        ? field('places', 'Its places: CA, CA-NS, or CA: B3H*, B3J*', 'may be left for later')
+        : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Button mode="outlined" onPress={() => void submit()} style={{ borderRadius: 2 }}>
           {`Add the ${what}`}

@@ -67,16 +67,34 @@ export interface BoardRowProps {
 
 const placesOf = (zone: Zone): string => {
   const places = regionsPhrase(zone.includes);
-  if (zone.remainder) return places === '' ? 'what no other zone takes' : `${places}, and what no other takes`;
+  if (zone.remainder)
+    return places === '' ? 'what no other zone takes' : `${places}, and what no other takes`;
   return places === '' ? 'no places yet' : places;
 };
 
-const Row = ({ zone, services, rates, speech, openService, zoneOpen, flex, selected, onCell, onZone }: BoardRowProps) => {
+const Row = ({
+  zone,
+  services,
+  rates,
+  speech,
+  openService,
+  zoneOpen,
+  flex,
+  selected,
+  onCell,
+  onZone,
+}: BoardRowProps) => {
   const style = useStyles(styles);
   return (
     <View role="row" style={style.row}>
       <View role="rowheader" style={[style.zone, { width: ZONE_COLUMN }, zoneOpen ? style.openCell : null]}>
-        <Press onPress={() => onZone(zone.id)} role="button" aria-expanded={zoneOpen} aria-label={`Zone ${zone.name}`} style={style.cellPress}>
+        <Press
+          onPress={() => onZone(zone.id)}
+          role="button"
+          aria-expanded={zoneOpen}
+          aria-label={`Zone ${zone.name}`}
+          style={style.cellPress}
+        >
           <View style={style.zoneInside}>
             <Text style={[style.name, zone.active ? null : style.off]}>{zone.name}</Text>
             <Text style={style.note} numberOfLines={2}>

@@ -5,12 +5,18 @@ import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
 export const ZONE_COLUMN = 168;
 export const LEAST_CELL = 124;
 
-const sticky = Platform.OS === 'web' ? ({ position: 'sticky', left: 0, zIndex: 1 } as unknown as { zIndex: number }) : {};
+const sticky =
+  Platform.OS === 'web' ? ({ position: 'sticky', left: 0, zIndex: 1 } as unknown as { zIndex: number }) : {};
 
 /** How the board is set: heavy rule at the open cell, hairlines between rows. */
 export const boardStyles = (inks: Inks) => ({
   row: { flexDirection: 'row', borderBottomWidth: 1, borderBottomColor: inks.hairline } as const,
-  head: { flexDirection: 'row', borderBottomWidth: 1, borderBottomColor: inks.ink, alignItems: 'flex-end' } as const,
+  head: {
+    flexDirection: 'row',
+    borderBottomWidth: 1,
+    borderBottomColor: inks.ink,
+    alignItems: 'flex-end',
+  } as const,
   zone: { backgroundColor: inks.ground, borderTopWidth: 3, borderTopColor: 'transparent', ...sticky },
   zoneInside: { paddingVertical: 8, paddingRight: 12, minHeight: TOUCH },
   name: { fontFamily: SANS_STRONG, fontSize: 15, lineHeight: 22 },
@@ -19,7 +25,13 @@ export const boardStyles = (inks: Inks) => ({
   fixed: { width: LEAST_CELL },
   openCell: { borderTopColor: inks.ink, backgroundColor: inks.raised },
   cellPress: { flexGrow: 1 },
-  cellInside: { flexDirection: 'row', gap: 8, paddingVertical: 8, paddingHorizontal: 10, minHeight: TOUCH } as const,
+  cellInside: {
+    flexDirection: 'row',
+    gap: 8,
+    paddingVertical: 8,
+    paddingHorizontal: 10,
+    minHeight: TOUCH,
+  } as const,
   words: { flex: 1 },
   figure: { ...figure, lineHeight: 22 },
   note: note(inks),

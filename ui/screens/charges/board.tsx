@@ -35,9 +35,12 @@ export const Board = ({ opening, selected, onToggle, under, underHead }: Props) 
   const [width, setWidth] = useState(0);
   const needed = ZONE_COLUMN + services.length * LEAST_CELL;
   const flex = needed <= width;
-  const idsIn = (test: (rate: Rate) => boolean): string[] => [...rates.values()].filter(test).map((rate) => rate.id);
-  const onZone = (zone: string): void => (selected ? onToggle(idsIn((rate) => rate.zoneId === zone)) : opening.openZone(zone));
-  const onService = (id: string): void => (selected ? onToggle(idsIn((rate) => rate.serviceId === id)) : opening.openService(id));
+  const idsIn = (test: (rate: Rate) => boolean): string[] =>
+    [...rates.values()].filter(test).map((rate) => rate.id);
+  const onZone = (zone: string): void =>
+    selected ? onToggle(idsIn((rate) => rate.zoneId === zone)) : opening.openZone(zone);
+  const onService = (id: string): void =>
+    selected ? onToggle(idsIn((rate) => rate.serviceId === id)) : opening.openService(id);
   const onCell = (zone: string, service: string, rate: Rate | undefined): void =>
     selected ? onToggle(rate ? [rate.id] : []) : opening.openCell(zone, service);
   return (
@@ -52,7 +55,12 @@ export const Board = ({ opening, selected, onToggle, under, underHead }: Props) 
               const isOpen = opening.panel === 'service' && opening.service === service.id;
               return (
                 <View role="columnheader" key={service.id} style={flex ? style.flexed : style.fixed}>
-                  <Press role="button" aria-expanded={isOpen} aria-label={`Service ${service.name}`} onPress={() => onService(service.id)}>
+                  <Press
+                    role="button"
+                    aria-expanded={isOpen}
+                    aria-label={`Service ${service.name}`}
+                    onPress={() => onService(service.id)}
+                  >
                     <Text style={[style.headName, isOpen ? style.headOpen : null]}>{service.name}</Text>
                   </Press>
                 </View>

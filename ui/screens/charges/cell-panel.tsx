@@ -37,11 +37,21 @@ const EmptyCell = ({ zone, service }: Props) => {
           : `${service.name} has no rate here: customers in ${zone.name} cannot choose it, and nobody has said that this is meant.`}
       </Text>
       <View style={style.actions}>
-        <TextAction main label="Add a rate" onPress={() => dispatch(edit('addRate', { cell }, `${label}: new rate`))} />
+        <TextAction
+          main
+          label="Add a rate"
+          onPress={() => dispatch(edit('addRate', { cell }, `${label}: new rate`))}
+        />
         {isLeftOut ? (
-          <TextAction label="Not meant after all" onPress={() => dispatch(edit('putBack', { cell }, `${label}: no longer left out`))} />
+          <TextAction
+            label="Not meant after all"
+            onPress={() => dispatch(edit('putBack', { cell }, `${label}: no longer left out`))}
+          />
         ) : (
-          <TextAction label="Not offered here, on purpose" onPress={() => dispatch(edit('leaveOut', { cell }, `${label}: not offered`))} />
+          <TextAction
+            label="Not offered here, on purpose"
+            onPress={() => dispatch(edit('leaveOut', { cell }, `${label}: not offered`))}
+          />
         )}
       </View>
     </View>
@@ -51,5 +61,9 @@ const EmptyCell = ({ zone, service }: Props) => {
 /** One service in one zone: its rate, or why there is none. */
 export const CellPanel = ({ zone, service }: Props) => {
   const rate = useAppSelector(selectRatesByCell).get(`${service.id}/${zone.id}`);
-  return rate ? <RateEditor key={rate.id} rate={rate} zone={zone} service={service} /> : <EmptyCell zone={zone} service={service} />;
+  return rate ? (
+    <RateEditor key={rate.id} rate={rate} zone={zone} service={service} />
+  ) : (
+    <EmptyCell zone={zone} service={service} />
+  );
 };

@@ -13,7 +13,12 @@ export interface CellWords {
 const MOST_NOTES = 2;
 
 /** A cell in a few words; a missing rate and a service that is left out on purpose read differently. */
-export const cellWords = (zone: Zone, serviceId: string, rate: Rate | undefined, speech: Speech): CellWords => {
+export const cellWords = (
+  zone: Zone,
+  serviceId: string,
+  rate: Rate | undefined,
+  speech: Speech,
+): CellWords => {
   if (!rate) {
     return zone.without?.includes(serviceId)
       ? { kind: 'left-out', main: 'not offered', note: '' }
@@ -21,5 +26,12 @@ export const cellWords = (zone: Zone, serviceId: string, rate: Rate | undefined,
   }
   const { price, notes } = ratePhrase(rate, speech);
   if (!rate.active) return { kind: 'off', main: price, note: 'switched off' };
-  return { kind: 'rate', main: price, note: notes.filter((words) => !/^longest|working day/.test(words)).slice(0, MOST_NOTES).join(', ') };
+  return {
+    kind: 'rate',
+    main: price,
+    note: notes
+      .filter((words) => !/^longest|working day/.test(words))
+      .slice(0, MOST_NOTES)
+      .join(', '),
+  };
 };

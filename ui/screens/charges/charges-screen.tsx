@@ -17,7 +17,13 @@ import { ServicePanel } from './service-panel.tsx';
 import { SmallBoard } from './small-board.tsx';
 import { ZonePanel } from './zone-panel.tsx';
 
-const page = { width: '100%', maxWidth: PAGE_WIDTH + 2 * SPACE.page, padding: SPACE.page, paddingTop: 24, paddingBottom: 120 } as const;
+const page = {
+  width: '100%',
+  maxWidth: PAGE_WIDTH + 2 * SPACE.page,
+  padding: SPACE.page,
+  paddingTop: 24,
+  paddingBottom: 120,
+} as const;
 const phonePage = { padding: 20, paddingTop: 12, paddingBottom: 48 } as const;
 
 /** What the address says is open, with its title; null where nothing is, or what was is gone. */
@@ -29,7 +35,10 @@ const useOpenPanel = (opening: Opening): { title: string; body: React.ReactNode 
     return { title: zone.name, body: <ZonePanel key={zone.id} zone={zone} onGone={opening.close} /> };
   }
   if (opening.panel === 'service' && service) {
-    return { title: service.name, body: <ServicePanel key={service.id} service={service} onGone={opening.close} /> };
+    return {
+      title: service.name,
+      body: <ServicePanel key={service.id} service={service} onGone={opening.close} />,
+    };
   }
   if (opening.panel || !zone || !service) return null;
   return { title: `${service.name} to ${zone.name}`, body: <CellPanel zone={zone} service={service} /> };
@@ -95,7 +104,13 @@ const WideCharges = ({ opening }: { opening: Opening }) => {
   return (
     <ScrollView contentContainerStyle={page}>
       <PageHead title="Charges" />
-      <Board opening={opening} selected={selected} onToggle={toggle} under={isService ? null : panel} underHead={isService ? panel : null} />
+      <Board
+        opening={opening}
+        selected={selected}
+        onToggle={toggle}
+        under={isService ? null : panel}
+        underHead={isService ? panel : null}
+      />
       {selected ? (
         <SelectionBar ids={[...selected]} onDone={() => setSelected(null)} />
       ) : (

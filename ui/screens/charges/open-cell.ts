@@ -20,7 +20,11 @@ export interface Opening extends Open {
 /** What is open on the board, kept in the address so that the browser's way back works. */
 export const useOpening = (): Opening => {
   const router = useRouter();
-  const { zone, service, panel } = useLocalSearchParams<{ zone?: string; service?: string; panel?: 'zone' | 'service' }>();
+  const { zone, service, panel } = useLocalSearchParams<{
+    zone?: string;
+    service?: string;
+    panel?: 'zone' | 'service';
+  }>();
   const go = (params: Partial<Record<'zone' | 'service' | 'panel', string>>): void =>
     router.navigate({ pathname: '/charges', params });
   const set = (params: Partial<Record<'zone' | 'service' | 'panel', string>>): void => {

@@ -3,7 +3,11 @@
 export const isEmpty = (part: object): boolean => Object.values(part).every((value) => value === undefined);
 
 /** An object with one field set, or without it where the value is undefined. */
-export const withField = <T extends object, K extends keyof T>(part: T, field: K, value: T[K] | undefined): T => {
+export const withField = <T extends object, K extends keyof T>(
+  part: T,
+  field: K,
+  value: T[K] | undefined,
+): T => {
   const next = { ...part };
   if (value === undefined) delete next[field];
   else next[field] = value;

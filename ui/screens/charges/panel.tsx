@@ -12,7 +12,17 @@ interface Props {
 }
 
 const styles = (inks: Inks) => ({
-  panel: { borderWidth: 1, borderColor: inks.hairline, borderTopWidth: 3, borderTopColor: inks.ink, backgroundColor: inks.raised, padding: 20, paddingTop: 12, marginBottom: 16, gap: 12 },
+  panel: {
+    borderWidth: 1,
+    borderColor: inks.hairline,
+    borderTopWidth: 3,
+    borderTopColor: inks.ink,
+    backgroundColor: inks.raised,
+    padding: 20,
+    paddingTop: 12,
+    marginBottom: 16,
+    gap: 12,
+  },
   bare: { gap: 12, paddingTop: 12 },
   head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' } as const,
   close: { margin: 0, marginRight: -8 },
@@ -29,7 +39,13 @@ export const Panel = ({ title, onClose, children }: Props) => {
         <Text variant="titleMedium" role="heading" aria-level={2}>
           {title}
         </Text>
-        <IconButton icon="close" size={20} style={style.close} accessibilityLabel={`Close ${title}`} onPress={onClose} />
+        <IconButton
+          icon="close"
+          size={20}
+          style={style.close}
+          accessibilityLabel={`Close ${title}`}
+          onPress={onClose}
+        />
       </View>
       {children}
     </View>

@@ -39,7 +39,10 @@ export const PasteSteps = ({ price, onDone }: Props) => {
     const { until: _, ...rest } = price;
     onDone({ ...rest, steps, ...(until === undefined ? {} : { until }) });
   };
-  const words = steps.map(({ from, amount }) => `${measureFigure(price.basis, from, speech)}: ${moneyFigure(amount, speech.decimals)}`);
+  const words = steps.map(
+    ({ from, amount }) =>
+      `${measureFigure(price.basis, from, speech)}: ${moneyFigure(amount, speech.decimals)}`,
+  );
   return (
     <View style={style.all}>
       <TextInput
@@ -69,8 +72,15 @@ export const PasteSteps = ({ price, onDone }: Props) => {
       {unread.map(({ line, text: row }) => (
         <Text key={line} style={style.doubt}>{`Line ${line} was not understood: ${row}`}</Text>
       ))}
-      <Button mode="outlined" disabled={steps.length === 0} onPress={take} style={{ alignSelf: 'flex-start', borderRadius: 2 }}>
-        {steps.length === 0 ? 'Nothing to take yet' : `Put ${countFigure(steps.length, 'step')} in place of the ${price.steps.length}`}
+      <Button
+        mode="outlined"
+        disabled={steps.length === 0}
+        onPress={take}
+        style={{ alignSelf: 'flex-start', borderRadius: 2 }}
+      >
+        {steps.length === 0
+          ? 'Nothing to take yet'
+          : `Put ${countFigure(steps.length, 'step')} in place of the ${price.steps.length}`}
       </Button>
     </View>
   );

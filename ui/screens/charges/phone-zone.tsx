@@ -17,12 +17,31 @@ const styles = (inks: Inks) => ({
   ...boardStyles(inks),
   tabs: { flexDirection: 'row', gap: 20, paddingHorizontal: 20 } as const,
   tabsRule: { borderBottomWidth: 1, borderBottomColor: inks.ink, marginHorizontal: -20 },
-  tab: { minHeight: TOUCH, justifyContent: 'center', borderBottomWidth: 3, borderBottomColor: 'transparent' } as const,
+  tab: {
+    minHeight: TOUCH,
+    justifyContent: 'center',
+    borderBottomWidth: 3,
+    borderBottomColor: 'transparent',
+  } as const,
   here: { borderBottomColor: inks.ink },
   tabName: { fontSize: 13, lineHeight: 18, color: inks.quiet },
   hereName: { color: inks.ink, fontFamily: SANS_STRONG },
-  places: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8, minHeight: TOUCH } as const,
-  item: { flexDirection: 'row', justifyContent: 'space-between', gap: 12, paddingVertical: 12, minHeight: TOUCH, borderBottomWidth: 1, borderBottomColor: inks.hairline } as const,
+  places: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    gap: 8,
+    minHeight: TOUCH,
+  } as const,
+  item: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    gap: 12,
+    paddingVertical: 12,
+    minHeight: TOUCH,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
   left: { flex: 1 },
   quiet: note(inks),
 });
@@ -33,7 +52,12 @@ const Tabs = ({ zones, zone, opening }: { zones: readonly Zone[]; zone: Zone; op
   const style = useStyles(styles);
   return (
     <View style={style.tabsRule}>
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={style.tabs} role="tablist">
+      <ScrollView
+        horizontal
+        showsHorizontalScrollIndicator={false}
+        contentContainerStyle={style.tabs}
+        role="tablist"
+      >
         {zones.map((one) => {
           const isHere = one.id === zone.id;
           return (
@@ -72,9 +96,17 @@ export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) =
           {zone.remainder ? 'what no other zone takes' : places || 'no places yet'}
           {zone.active ? '' : ' · switched off'}
         </Text>
-        <TextAction label="Zone" accessibilityLabel={`Zone ${zone.name}`} onPress={() => opening.openZone(zone.id)} />
+        <TextAction
+          label="Zone"
+          accessibilityLabel={`Zone ${zone.name}`}
+          onPress={() => opening.openZone(zone.id)}
+        />
       </View>
-      <View role="list" aria-label={`Rates in ${zone.name}`} style={{ borderTopWidth: 1, borderTopColor: style.item.borderBottomColor }}>
+      <View
+        role="list"
+        aria-label={`Rates in ${zone.name}`}
+        style={{ borderTopWidth: 1, borderTopColor: style.item.borderBottomColor }}
+      >
         {services.map((service) => {
           const words = cellWords(zone, service.id, rates.get(`${service.id}/${zone.id}`), speech);
           return (

@@ -25,7 +25,11 @@ const BASES: { value: Measure; label: string }[] = [
   { value: 'volume', label: 'Volume' },
 ];
 
-const asFlat = (price: TiersPrice): Price => ({ kind: 'flat', amount: price.steps[0]?.amount ?? 0, per: 'order' });
+const asFlat = (price: TiersPrice): Price => ({
+  kind: 'flat',
+  amount: price.steps[0]?.amount ?? 0,
+  per: 'order',
+});
 const asTiers = (amount: number): TiersPrice => ({
   kind: 'tiers',
   basis: 'weight',
@@ -55,7 +59,11 @@ export const PriceEditor = ({ price, onChange }: Props) => {
         />
       ) : (
         <>
-          <Segments value={price.basis} onChange={(basis) => onChange(rebased(price, basis), null)} options={BASES} />
+          <Segments
+            value={price.basis}
+            onChange={(basis) => onChange(rebased(price, basis), null)}
+            options={BASES}
+          />
           <StepsTable price={price} onChange={onChange} />
         </>
       )}

@@ -37,13 +37,16 @@ interface Values {
 
 const signed = (text: string): { sign: 1 | -1; bare: string } => {
   const trimmed = text.trim().replace('−', '-');
-  return trimmed.startsWith('-') ? { sign: -1, bare: trimmed.slice(1) } : { sign: 1, bare: trimmed.replace(/^\+/, '') };
+  return trimmed.startsWith('-')
+    ? { sign: -1, bare: trimmed.slice(1) }
+    : { sign: 1, bare: trimmed.replace(/^\+/, '') };
 };
 
 /** The raise that the form's texts say, or null. */
 const raiseOf = ({ kind, by, to, mode }: Values, speech: Speech): Raise | null => {
   const { sign, bare } = signed(by);
-  const typed = kind === 'percent' ? typedPercent(bare, decimalMark) : typedMoney(bare, speech.decimals, decimalMark);
+  const typed =
+    kind === 'percent' ? typedPercent(bare, decimalMark) : typedMoney(bare, speech.decimals, decimalMark);
   const step = to.trim() === '' ? null : typedMoney(to, speech.decimals, decimalMark);
   if (!typed.ok || typed.value === 0 || (step && (!step.ok || step.value === 0))) return null;
   const value = sign * typed.value;
@@ -55,9 +58,20 @@ const raiseOf = ({ kind, by, to, mode }: Values, speech: Speech): Raise | null =
 
 const schemaOf = (speech: Speech) =>
   z
-    .object({ kind: z.enum(['percent', 'amount']), by: z.string(), to: z.string(), mode: z.enum(['nearest', 'up']) })
-    .refine((values) => raiseOf({ ...values, to: '' }, speech) !== null, { path: ['by'], error: 'Write by how much, as 5 or -2.5.' })
-    .refine((values) => raiseOf({ ...values, by: '1' }, speech) !== null, { path: ['to'], error: 'Write what to round to, as 0.05.' });
+    .object({
+      kind: z.enum(['percent', 'amount']),
+      by: z.string(),
+      to: z.string(),
+      mode: z.enum(['nearest', 'up']),
+    })
+    .refine((values) => raiseOf({ ...values, to: '' }, speech) !== null, {
+      path: ['by'],
+      error: 'Write by how much, as 5 or -2.5.',
+    })
+    .refine((values) => raiseOf({ ...values, by: '1' }, speech) !== null, {
+      path: ['to'],
+      error: 'Write what to round to, as 0.05.',
+    });
 
 /** Raises or lowers the prices of many rates at once, with a rounding. */
 export const RaiseForm = ({ ids, onDone }: Props) => {
@@ -66,15 +80,31 @@ export const RaiseForm = ({ ids, onDone }: Props) => {
   const speech = useAppSelector(selectSpeech);
   const { control, handleSubmit, watch } = useForm<Values>({
     resolver: zodResolver(schemaOf(speech)),
-    defaultValues: { kind: 'percent', by: '', to: moneyFigure(speech.decimals > 0 ? 5 : 1, speech.decimals), mode: 'nearest' },
+    defaultValues: {
+      kind: 'percent',
+      by: '',
+      to: moneyFigure(speech.decimals > 0 ? 5 : 1, speech.decimals),
+      mode: 'nearest',
+    },
   });
   const rates = countFigure(ids.length, 'rate');
   const submit = handleSubmit((values) => {
     const raise = raiseOf(values, speech);
     if (!raise) return;
     dispatch(visitBegan());
-    dispatch(edit('raiseRates', { ids: [...ids], raise }, `${rates} changed by ${values.by}${values.kind === 'percent' ? ' %' : ''}`));
-    dispatch(told({ text: `${rates} changed by ${values.by.trim()}${values.kind === 'percent' ? ' %' : ''}.`, undo: true }));
+    dispatch(
+      edit(
+        'raiseRates',
+        { ids: [...ids], raise },
+        `${rates} changed by ${values.by}${values.kind === 'percent' ? ' %' : ''}`,
+      ),
+    );
+    dispatch(
+      told({
+        text: `${rates} changed by ${values.by.trim()}${values.kind === 'percent' ? ' %' : ''}.`,
+        undo: true,
+      }),
+    );
     onDone();
   });
   const field = (name: 'by' | 'to', label: string) => (
@@ -97,7 +127,11 @@ export const RaiseForm = ({ ids, onDone }: Props) => {
             style={style.input}
             contentStyle={{ ...figure, lineHeight: 22, paddingHorizontal: 8, textAlign: 'right' }}
           />
-          {error ? <HelperText type="error" padding="none">{error.message}</HelperText> : null}
+          {error ? (
+            <HelperText type="error" padding="none">
+              {error.message}
+            </HelperText>
+          ) : null}
         </View>
       )}
     />
@@ -115,14 +149,25 @@ export const RaiseForm = ({ ids, onDone }: Props) => {
     <View style={style.all} role="group" aria-label="Raise or lower">
       <View style={style.row}>
         {field('by', watch('kind') === 'percent' ? 'By how many %' : 'By how much')}
-        {choice('kind', [{ value: 'percent', label: 'per cent' }, { value: 'amount', label: 'an amount' }])}
+        {choice('kind', [
+          { value: 'percent', label: 'per cent' },
+          { value: 'amount', label: 'an amount' },
+        ])}
       </View>
       <View style={style.row}>
         {field('to', 'Rounded to')}
-        {choice('mode', [{ value: 'nearest', label: 'nearest' }, { value: 'up', label: 'upwards' }])}
+        {choice('mode', [
+          { value: 'nearest', label: 'nearest' },
+          { value: 'up', label: 'upwards' },
+        ])}
       </View>
       <Text style={style.note}>A minus lowers. A price of 0 stays 0, and no other becomes 0.</Text>
-      <Button mode="outlined" disabled={ids.length === 0} onPress={() => void submit()} style={{ alignSelf: 'flex-start', borderRadius: 2 }}>
+      <Button
+        mode="outlined"
+        disabled={ids.length === 0}
+        onPress={() => void submit()}
+        style={{ alignSelf: 'flex-start', borderRadius: 2 }}
+      >
         {`Change ${rates}`}
       </Button>
     </View>

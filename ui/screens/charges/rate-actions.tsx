@@ -39,7 +39,13 @@ const CopyForm = ({ rate, zone, service, onDone }: Props & { onDone: () => void 
   const copy = (): void => {
     const cells = [...chosen].map((zoneId) => ({ serviceId: service.id, zoneId }));
     dispatch(visitBegan());
-    dispatch(edit('copyRate', { id: rate.id, cells }, `${service.name} to ${zone.name}: copied to ${countFigure(cells.length, 'zone')}`));
+    dispatch(
+      edit(
+        'copyRate',
+        { id: rate.id, cells },
+        `${service.name} to ${zone.name}: copied to ${countFigure(cells.length, 'zone')}`,
+      ),
+    );
     dispatch(told({ text: `Copied to ${countFigure(cells.length, 'zone')}.`, undo: true }));
     onDone();
   };
@@ -55,7 +61,12 @@ const CopyForm = ({ rate, zone, service, onDone }: Props & { onDone: () => void 
             onPress={() => toggle(one.id)}
           />
         ))}
-      <Button mode="outlined" disabled={chosen.size === 0} onPress={copy} style={{ alignSelf: 'flex-start', borderRadius: 2 }}>
+      <Button
+        mode="outlined"
+        disabled={chosen.size === 0}
+        onPress={copy}
+        style={{ alignSelf: 'flex-start', borderRadius: 2 }}
+      >
         {`Copy to ${countFigure(chosen.size, 'zone')}`}
       </Button>
     </View>
@@ -80,16 +91,23 @@ export const RateActions = ({ rate, zone, service }: Props) => {
         {rate.active ? (
           <TextAction
             label="Switch off"
-            onPress={() => dispatch(edit('setRate', { id: rate.id, changes: { active: false } }, `${label}: switched off`))}
+            onPress={() =>
+              dispatch(edit('setRate', { id: rate.id, changes: { active: false } }, `${label}: switched off`))
+            }
           />
         ) : null}
         <TextAction label="Raise or lower" onPress={toggle('raise')} />
         <TextAction label="Copy to other zones" onPress={toggle('copy')} />
-        <TextAction label="Not offered here, on purpose" onPress={() => leave('leaveOut', 'not offered, on purpose')} />
+        <TextAction
+          label="Not offered here, on purpose"
+          onPress={() => leave('leaveOut', 'not offered, on purpose')}
+        />
         <TextAction label="Remove the rate" onPress={() => leave('removeRate', 'rate removed')} />
       </View>
       {doing === 'raise' ? <RaiseForm ids={[rate.id]} onDone={() => setDoing(null)} /> : null}
-      {doing === 'copy' ? <CopyForm rate={rate} zone={zone} service={service} onDone={() => setDoing(null)} /> : null}
+      {doing === 'copy' ? (
+        <CopyForm rate={rate} zone={zone} service={service} onDone={() => setDoing(null)} />
+      ) : null}
     </View>
   );
 };

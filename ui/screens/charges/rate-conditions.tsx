@@ -6,7 +6,14 @@ import type { Rate } from '../../../core/model/rate.ts';
 import { measureFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
 import { DraftField } from '../../parts/draft-field.tsx';
-import { optional, readCountWithin, readMeasure, readMoney, readPercent, readWords } from '../../parts/readers.ts';
+import {
+  optional,
+  readCountWithin,
+  readMeasure,
+  readMoney,
+  readPercent,
+  readWords,
+} from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -126,7 +133,8 @@ const HandlingFields = ({ rate, onChange }: Props) => {
 const ChargeFields = ({ rate, onChange }: Props) => {
   const style = useStyles(styles);
   const speech = useAppSelector(selectSpeech);
-  const money = (amount: number | undefined): string => (amount === undefined ? '' : moneyFigure(amount, speech.decimals));
+  const money = (amount: number | undefined): string =>
+    amount === undefined ? '' : moneyFigure(amount, speech.decimals);
   const { bounds } = rate;
   const bound = (end: 'min' | 'max', value: number | undefined, visit: string): void =>
     onChange({ bounds: withEnd(bounds, end, value) }, 'bounds', visit);
@@ -167,8 +175,12 @@ const TransitFields = ({ rate, onChange }: Props) => {
   const style = useStyles(styles);
   const { transit } = rate;
   const set = (end: 'min' | 'max', days: number | undefined, visit: string): void => {
-    const next = days === undefined ? undefined : { min: transit?.min ?? days, max: transit?.max ?? days, [end]: days };
-    const ordered = next && { min: end === 'max' ? Math.min(next.min, next.max) : next.min, max: end === 'min' ? Math.max(next.min, next.max) : next.max };
+    const next =
+      days === undefined ? undefined : { min: transit?.min ?? days, max: transit?.max ?? days, [end]: days };
+    const ordered = next && {
+      min: end === 'max' ? Math.min(next.min, next.max) : next.min,
+      max: end === 'min' ? Math.max(next.min, next.max) : next.max,
+    };
     onChange({ transit: ordered }, 'transit', visit);
   };
   return (
@@ -199,7 +211,11 @@ export const RateConditions = ({ rate, onChange }: Props) => {
       <ChargeFields rate={rate} onChange={onChange} />
       <TransitFields rate={rate} onChange={onChange} />
       <View>
-        <Check label="Taxed as the destination’s charges are" on={rate.taxable} onPress={() => onChange({ taxable: !rate.taxable }, 'tax')} />
+        <Check
+          label="Taxed as the destination’s charges are"
+          on={rate.taxable}
+          onPress={() => onChange({ taxable: !rate.taxable }, 'tax')}
+        />
         <Check
           label="Tell the customer why, where it is not offered"
           on={tells}
@@ -212,7 +228,9 @@ export const RateConditions = ({ rate, onChange }: Props) => {
             placeholder="the reason’s own words"
             text={rate.message ?? ''}
             read={readWords(2_000)}
-            onChange={(message, visit) => onChange({ message: message === '' ? undefined : message }, 'what is told', visit)}
+            onChange={(message, visit) =>
+              onChange({ message: message === '' ? undefined : message }, 'what is told', visit)
+            }
           />
         ) : null}
       </View>

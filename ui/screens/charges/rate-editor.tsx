@@ -44,7 +44,9 @@ const SwitchedOff = ({ rate, onSwitch }: { rate: Rate; onSwitch: () => void }) =
   return (
     <View style={style.offRow}>
       <Text style={style.off}>
-        {isNew ? 'Switched off: give it a price, then switch it on.' : 'Switched off: customers do not see it.'}
+        {isNew
+          ? 'Switched off: give it a price, then switch it on.'
+          : 'Switched off: customers do not see it.'}
       </Text>
       <TextAction label="Switch on" onPress={onSwitch} />
     </View>
@@ -62,9 +64,13 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
   const set = (changes: Partial<Rate>, what: string, visit: string | null = null): void => {
     dispatch(edit('setRate', { id: rate.id, changes }, `${label}: ${what}`, visit));
   };
-  const mark = useAppSelector((state) => selectTrialMark(state, rate.price.kind === 'tiers' ? rate.price.basis : 'weight'));
+  const mark = useAppSelector((state) =>
+    selectTrialMark(state, rate.price.kind === 'tiers' ? rate.price.basis : 'weight'),
+  );
   const curve = curveOf(rate.price, Math.max(mark?.at ?? 0, rate.limits?.weight?.max ?? 0, 1));
-  const picture = curve ? <StepCurve curve={curve} speech={speech} mark={mark} title={`Charge for ${label}`} /> : null;
+  const picture = curve ? (
+    <StepCurve curve={curve} speech={speech} mark={mark} title={`Charge for ${label}`} />
+  ) : null;
   const notes = ratePhrase(rate, speech).notes.filter((words) => !words.startsWith('by '));
   return (
     <View style={{ gap: 12 }}>
@@ -72,13 +78,22 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
       <View style={isPhone ? style.rows : style.columns}>
         {isPhone ? picture : null}
         <View style={isPhone ? null : style.price}>
-          <PriceEditor price={rate.price} onChange={(price: Price, visit) => set({ price }, 'price', visit)} />
+          <PriceEditor
+            price={rate.price}
+            onChange={(price: Price, visit) => set({ price }, 'price', visit)}
+          />
         </View>
         {isPhone ? null : <View style={style.curve}>{picture}</View>}
       </View>
       <View style={style.summary}>
-        <Text style={style.words}>{notes.length > 0 ? notes.join(' · ') : 'No limits, no handling, no free threshold.'}</Text>
-        <TextAction style={{ marginLeft: -4 }} label={conditions ? 'Fold' : 'Limits, handling and more'} onPress={() => setConditions(!conditions)} />
+        <Text style={style.words}>
+          {notes.length > 0 ? notes.join(' · ') : 'No limits, no handling, no free threshold.'}
+        </Text>
+        <TextAction
+          style={{ marginLeft: -4 }}
+          label={conditions ? 'Fold' : 'Limits, handling and more'}
+          onPress={() => setConditions(!conditions)}
+        />
       </View>
       {conditions ? <RateConditions rate={rate} onChange={set} /> : null}
       <RateActions rate={rate} zone={zone} service={service} />

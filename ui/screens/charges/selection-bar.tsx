@@ -15,7 +15,16 @@ interface Props {
 }
 
 const styles = (inks: Inks) => ({
-  bar: { borderWidth: 1, borderColor: inks.hairline, borderTopWidth: 3, borderTopColor: inks.ink, backgroundColor: inks.raised, padding: 16, gap: 8, marginTop: 12 },
+  bar: {
+    borderWidth: 1,
+    borderColor: inks.hairline,
+    borderTopWidth: 3,
+    borderTopColor: inks.ink,
+    backgroundColor: inks.raised,
+    padding: 16,
+    gap: 8,
+    marginTop: 12,
+  },
   row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
 });
 
@@ -26,7 +35,13 @@ export const SelectionBar = ({ ids, onDone }: Props) => {
   const [raising, setRaising] = useState(false);
   const switchAll = (active: boolean) => () => {
     dispatch(visitBegan());
-    dispatch(edit('switchRates', { ids: [...ids], active }, `${countFigure(ids.length, 'rate')} switched ${active ? 'on' : 'off'}`));
+    dispatch(
+      edit(
+        'switchRates',
+        { ids: [...ids], active },
+        `${countFigure(ids.length, 'rate')} switched ${active ? 'on' : 'off'}`,
+      ),
+    );
   };
   return (
     <View style={style.bar} role="region" aria-label="Selected rates">

@@ -27,17 +27,30 @@ export const ServicePanel = ({ service, onGone }: { service: Service; onGone: ()
   };
   const switchAll = (): void => {
     dispatch(visitBegan());
-    dispatch(edit('switchRates', { ids, active: !isOn }, `${service.name}: switched ${isOn ? 'off' : 'on'} everywhere`));
+    dispatch(
+      edit(
+        'switchRates',
+        { ids, active: !isOn },
+        `${service.name}: switched ${isOn ? 'off' : 'on'} everywhere`,
+      ),
+    );
   };
   const remove = (): void => {
     dispatch(edit('removeService', { id: service.id }, `Remove ${service.name}`));
     dispatch(told({ text: `Removed ${service.name} with ${countFigure(ids.length, 'rate')}.`, undo: true }));
     onGone();
   };
-  const move = (by: number) => () => dispatch(edit('moveService', { id: service.id, by }, `Move ${service.name}`));
+  const move = (by: number) => () =>
+    dispatch(edit('moveService', { id: service.id, by }, `Move ${service.name}`));
   return (
     <View style={{ gap: 12 }}>
-      <DraftField label="Service, as customers see it" prose text={service.name} read={readName} onChange={(name, visit) => set({ name }, 'name', visit)} />
+      <DraftField
+        label="Service, as customers see it"
+        prose
+        text={service.name}
+        read={readName}
+        onChange={(name, visit) => set({ name }, 'name', visit)}
+      />
       <DraftField
         label="A note under it"
         prose
@@ -48,9 +61,21 @@ export const ServicePanel = ({ service, onGone }: { service: Service; onGone: ()
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>
         <TextAction label={isPhone ? 'Move up' : 'Move left'} disabled={at === 0} onPress={move(-1)} />
-        <TextAction label={isPhone ? 'Move down' : 'Move right'} disabled={at === services.length - 1} onPress={move(1)} />
-        <TextAction label="Raise or lower all" disabled={ids.length === 0} onPress={() => setRaising(!raising)} />
-        <TextAction label={isOn ? 'Switch off everywhere' : 'Switch on everywhere'} disabled={ids.length === 0} onPress={switchAll} />
+        <TextAction
+          label={isPhone ? 'Move down' : 'Move right'}
+          disabled={at === services.length - 1}
+          onPress={move(1)}
+        />
+        <TextAction
+          label="Raise or lower all"
+          disabled={ids.length === 0}
+          onPress={() => setRaising(!raising)}
+        />
+        <TextAction
+          label={isOn ? 'Switch off everywhere' : 'Switch on everywhere'}
+          disabled={ids.length === 0}
+          onPress={switchAll}
+        />
         <TextAction label="Remove the service" onPress={remove} />
       </View>
       {raising ? <RaiseForm ids={ids} onDone={() => setRaising(false)} /> : null}

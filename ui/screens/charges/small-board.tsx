@@ -11,11 +11,22 @@ import type { Opening } from './open-cell.ts';
 
 const styles = (inks: Inks) => ({
   all: { marginTop: 24 },
-  row: { flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, borderBottomColor: inks.hairline } as const,
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
   zone: { flex: 1, minWidth: 0 },
   zoneName: { height: 44, justifyContent: 'center' } as const,
   name: { ...note(inks), color: inks.ink },
-  head: { ...note(inks), fontSize: 12, lineHeight: 14, textAlign: 'center', textDecorationLine: 'underline' } as const,
+  head: {
+    ...note(inks),
+    fontSize: 12,
+    lineHeight: 14,
+    textAlign: 'center',
+    textDecorationLine: 'underline',
+  } as const,
   press: { width: 50, height: 44, alignItems: 'center', justifyContent: 'center' } as const,
   mark: { fontFamily: SANS_STRONG, fontSize: 15, color: inks.ink },
   missing: { color: inks.rubric },
@@ -39,7 +50,11 @@ export const SmallBoard = ({ opening }: { opening: Opening }) => {
         </Text>
         {services.map((service) => (
           <View role="columnheader" key={service.id}>
-            <Press role="button" aria-label={`Service ${service.name}`} onPress={() => opening.openService(service.id)}>
+            <Press
+              role="button"
+              aria-label={`Service ${service.name}`}
+              onPress={() => opening.openService(service.id)}
+            >
               <View style={style.press}>
                 <Text style={style.head} numberOfLines={2}>
                   {service.name}
@@ -52,7 +67,11 @@ export const SmallBoard = ({ opening }: { opening: Opening }) => {
       {zones.map((zone) => (
         <View key={zone.id} style={style.row} role="row">
           <View role="rowheader" style={style.zone}>
-            <Press role="button" aria-label={`Rates in ${zone.name}`} onPress={() => opening.showZone(zone.id)}>
+            <Press
+              role="button"
+              aria-label={`Rates in ${zone.name}`}
+              onPress={() => opening.showZone(zone.id)}
+            >
               <View style={style.zoneName}>
                 <Text style={style.name} numberOfLines={1}>
                   {zone.name}
@@ -64,9 +83,21 @@ export const SmallBoard = ({ opening }: { opening: Opening }) => {
             const { kind, main } = cellWords(zone, service.id, rates.get(`${service.id}/${zone.id}`), speech);
             return (
               <View role="cell" key={service.id}>
-                <Press role="button" aria-label={`${service.name}, ${zone.name}: ${main}`} onPress={() => opening.openCell(zone.id, service.id)}>
+                <Press
+                  role="button"
+                  aria-label={`${service.name}, ${zone.name}: ${main}`}
+                  onPress={() => opening.openCell(zone.id, service.id)}
+                >
                   <View style={style.press}>
-                    <Text style={[style.mark, kind === 'missing' ? style.missing : null, kind === 'left-out' ? style.quiet : null]}>{MARKS[kind]}</Text>
+                    <Text
+                      style={[
+                        style.mark,
+                        kind === 'missing' ? style.missing : null,
+                        kind === 'left-out' ? style.quiet : null,
+                      ]}
+                    >
+                      {MARKS[kind]}
+                    </Text>
                   </View>
                 </Press>
               </View>
@@ -74,7 +105,9 @@ export const SmallBoard = ({ opening }: { opening: Opening }) => {
           })}
         </View>
       ))}
-      <Text style={[style.note, { paddingTop: 8 }]}>● a rate   ○ switched off   × no rate   – not offered, on purpose</Text>
+      <Text style={[style.note, { paddingTop: 8 }]}>
+        ● a rate ○ switched off × no rate – not offered, on purpose
+      </Text>
     </View>
   );
 };

@@ -26,7 +26,13 @@ const styles = (inks: Inks) => ({
   note: note(inks),
 });
 
-const ONE: Record<Measure, number> = { weight: 1_000, subtotal: 1_000, units: 1, volume: 1_000_000, distance: 1_000 };
+const ONE: Record<Measure, number> = {
+  weight: 1_000,
+  subtotal: 1_000,
+  units: 1,
+  volume: 1_000_000,
+  distance: 1_000,
+};
 
 const withoutEach = ({ each: _, ...rest }: Step): Step => rest;
 const withoutPercent = ({ percent: _, ...rest }: Step): Step => rest;
@@ -39,13 +45,20 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
   const money = (amount: number): string => moneyFigure(amount, speech.decimals);
   if (!open) {
     const words = [
-      ...(each ? [`plus ${money(each.amount)} for each ${each.count === 'started' ? 'begun ' : ''}${measureFigure(basis, each.size, speech)} above`] : []),
+      ...(each
+        ? [
+            `plus ${money(each.amount)} for each ${each.count === 'started' ? 'begun ' : ''}${measureFigure(basis, each.size, speech)} above`,
+          ]
+        : []),
       ...(percent === undefined ? [] : [`plus ${percentFigure(percent)} of the subtotal`]),
     ];
     return <Text style={style.note}>{words.join(', ')}</Text>;
   }
   const setEach = (changes: Partial<Each>, visit: string | null): void =>
-    onChange({ ...step, each: { size: ONE[basis], amount: 0, count: 'started', ...each, ...changes } }, visit);
+    onChange(
+      { ...step, each: { size: ONE[basis], amount: 0, count: 'started', ...each, ...changes } },
+      visit,
+    );
   const readSize = (text: string): Read<number> => {
     const size = readMeasure(basis, speech)(text);
     return size.ok && size.value === 0 ? { ok: false, text: 'This must be more than 0.' } : size;
@@ -60,7 +73,9 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
           placeholder="nothing"
           text={each ? money(each.amount) : ''}
           read={optional<number>(readMoney(speech))}
-          onChange={(amount, visit) => (amount === undefined ? onChange(withoutEach(step), visit) : setEach({ amount }, visit))}
+          onChange={(amount, visit) =>
+            amount === undefined ? onChange(withoutEach(step), visit) : setEach({ amount }, visit)
+          }
         />
         <DraftField
           style={style.field}
@@ -76,7 +91,9 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
           placeholder="0"
           text={percent === undefined ? '' : String(percent / 100)}
           read={optional<number>(readPercent)}
-          onChange={(points, visit) => onChange(points === undefined ? withoutPercent(step) : { ...step, percent: points }, visit)}
+          onChange={(points, visit) =>
+            onChange(points === undefined ? withoutPercent(step) : { ...step, percent: points }, visit)
+          }
         />
       </View>
       {each ? (

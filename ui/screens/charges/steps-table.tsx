@@ -29,7 +29,13 @@ const HEADS: Record<TiersPrice['basis'], string> = {
 };
 
 const styles = (inks: Inks) => ({
-  head: { flexDirection: 'row', borderBottomWidth: 1, borderBottomColor: inks.ink, paddingBottom: 4, gap: 8 } as const,
+  head: {
+    flexDirection: 'row',
+    borderBottomWidth: 1,
+    borderBottomColor: inks.ink,
+    paddingBottom: 4,
+    gap: 8,
+  } as const,
   row: { borderBottomWidth: 1, borderBottomColor: inks.hairline, paddingVertical: 4 },
   line: { flexDirection: 'row', alignItems: 'flex-start', gap: 8 } as const,
   field: { flex: 1, minWidth: 0 },
@@ -86,7 +92,9 @@ const StepRow = ({ price, at, onChange }: Props & { at: number }) => {
           onPress={() => onChange({ ...price, steps: price.steps.filter((_, i) => i !== at) }, null)}
         />
       </View>
-      {open || hasExtras ? <StepExtras step={step} basis={price.basis} name={name} open={open} onChange={set} /> : null}
+      {open || hasExtras ? (
+        <StepExtras step={step} basis={price.basis} name={name} open={open} onChange={set} />
+      ) : null}
     </View>
   );
 };
@@ -110,15 +118,33 @@ export const StepsTable = ({ price, onChange }: Props) => {
           ))}
         </View>
       </View>
-      {isInOrder(price.steps) ? null : <Text style={style.doubt}>The steps are not in order of value; the charge is right all the same.</Text>}
+      {isInOrder(price.steps) ? null : (
+        <Text style={style.doubt}>
+          The steps are not in order of value; the charge is right all the same.
+        </Text>
+      )}
       <View style={style.actions}>
-        <TextAction label="Add a step" onPress={() => onChange({ ...price, steps: [...price.steps, nextStep(price)] }, null)} />
+        <TextAction
+          label="Add a step"
+          onPress={() => onChange({ ...price, steps: [...price.steps, nextStep(price)] }, null)}
+        />
         <TextAction label={pasting ? 'Do not paste' : 'Paste rows'} onPress={() => setPasting(!pasting)} />
         {isInOrder(price.steps) ? null : (
-          <TextAction label="Put in order" onPress={() => onChange({ ...price, steps: inOrder(price.steps) }, null)} />
+          <TextAction
+            label="Put in order"
+            onPress={() => onChange({ ...price, steps: inOrder(price.steps) }, null)}
+          />
         )}
       </View>
-      {pasting ? <PasteSteps price={price} onDone={(next) => { onChange(next, null); setPasting(false); }} /> : null}
+      {pasting ? (
+        <PasteSteps
+          price={price}
+          onDone={(next) => {
+            onChange(next, null);
+            setPasting(false);
+          }}
+        />
+      ) : null}
       <DraftField
         style={{ width: 180 }}
         label="Not offered from"

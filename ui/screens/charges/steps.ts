@@ -6,7 +6,13 @@ export const isInOrder = (steps: readonly Step[]): boolean =>
 
 export const inOrder = (steps: readonly Step[]): Step[] => [...steps].sort((a, b) => a.from - b.from);
 
-const ONE: Record<TiersPrice['basis'], number> = { weight: 1_000, subtotal: 1_000, units: 1, volume: 1_000_000, distance: 1_000 };
+const ONE: Record<TiersPrice['basis'], number> = {
+  weight: 1_000,
+  subtotal: 1_000,
+  units: 1,
+  volume: 1_000_000,
+  distance: 1_000,
+};
 
 /** A step to go on from the last: as far on as the last two are apart, at the last charge. */
 export const nextStep = ({ basis, steps }: TiersPrice): Step => {

@@ -32,17 +32,33 @@ export const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) 
   };
   const remove = (): void => {
     dispatch(edit('removeZone', { id: zone.id }, `Remove ${zone.name}`));
-    dispatch(told({ text: `Removed ${zone.name} with ${countFigure(ids.length, 'rate')}. Its places fall to other zones.`, undo: true }));
+    dispatch(
+      told({
+        text: `Removed ${zone.name} with ${countFigure(ids.length, 'rate')}. Its places fall to other zones.`,
+        undo: true,
+      }),
+    );
     onGone();
   };
   const copy = (): void => {
     dispatch(edit('copyZone', { id: zone.id }, `Copy ${zone.name}`));
-    dispatch(told({ text: `Copied ${zone.name} with its rates. The copy is switched off and has no places yet.`, undo: true }));
+    dispatch(
+      told({
+        text: `Copied ${zone.name} with its rates. The copy is switched off and has no places yet.`,
+        undo: true,
+      }),
+    );
   };
   const move = (by: number) => () => dispatch(edit('moveZone', { id: zone.id, by }, `Move ${zone.name}`));
   return (
     <View style={{ gap: 12 }}>
-      <DraftField label="Zone" prose text={zone.name} read={readName} onChange={(name, visit) => set({ name }, 'name', visit)} />
+      <DraftField
+        label="Zone"
+        prose
+        text={zone.name}
+        read={readName}
+        onChange={(name, visit) => set({ name }, 'name', visit)}
+      />
       <DraftField
         label="Takes: countries as CA, subdivisions as CA-NS, codes as CA: B3H*, B3J*"
         multiline
@@ -73,7 +89,11 @@ export const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) 
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>
         <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
         <TextAction label="Move down" disabled={at === zones.length - 1} onPress={move(1)} />
-        <TextAction label="Raise or lower all" disabled={ids.length === 0} onPress={() => setRaising(!raising)} />
+        <TextAction
+          label="Raise or lower all"
+          disabled={ids.length === 0}
+          onPress={() => setRaising(!raising)}
+        />
         <TextAction label="Copy the zone" onPress={copy} />
         <TextAction label="Remove the zone" onPress={remove} />
       </View>

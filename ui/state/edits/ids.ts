@@ -1,6 +1,10 @@
 /** A lower-case slug of a name that no id of the list has yet. */
 export const freeId = (name: string, taken: readonly { id: string }[]): string => {
-  const plain = name.normalize('NFKD').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '');
+  const plain = name
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '');
   const base = plain.slice(0, 60) || 'item';
   const used = new Set(taken.map((item) => item.id));
   if (!used.has(base)) return base;

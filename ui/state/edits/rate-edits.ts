@@ -59,7 +59,8 @@ export const rateEdits = {
     if (!isCell(workbook, cell)) return;
     dropRate(workbook, cell);
     const zone = workbook.book.zones.find((one) => one.id === cell.zoneId);
-    if (zone && !zone.without?.includes(cell.serviceId)) zone.without = [...(zone.without ?? []), cell.serviceId];
+    if (zone && !zone.without?.includes(cell.serviceId))
+      zone.without = [...(zone.without ?? []), cell.serviceId];
   },
 
   /** Takes back that a service is deliberately not offered: the cell is empty again. */
@@ -83,7 +84,10 @@ export const rateEdits = {
       const replaced = rateAt(book.rates, cell);
       offerAgain(workbook, cell);
       const copy = { ...(JSON.parse(copied) as Rate), ...cell };
-      if (replaced) Object.assign(book, { rates: book.rates.map((rate) => (rate === replaced ? { ...copy, id: rate.id } : rate)) });
+      if (replaced)
+        Object.assign(book, {
+          rates: book.rates.map((rate) => (rate === replaced ? { ...copy, id: rate.id } : rate)),
+        });
       else book.rates.push({ ...copy, id: freeId(`${cell.serviceId}-${cell.zoneId}`, book.rates) });
     }
   },

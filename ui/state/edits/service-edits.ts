@@ -15,7 +15,8 @@ export const serviceEdits = {
     if (!service.note) delete service.note;
   },
 
-  moveService: ({ book }: Workbook, { id, by }: { id: string; by: number }): void => moveItem(book.services, id, by),
+  moveService: ({ book }: Workbook, { id, by }: { id: string; by: number }): void =>
+    moveItem(book.services, id, by),
 
   /** A service goes with its rates, and with every word that it is not offered somewhere. */
   removeService: ({ book }: Workbook, { id }: { id: string }): void => {

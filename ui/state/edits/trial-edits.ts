@@ -5,7 +5,10 @@ import { freeId } from './ids.ts';
 
 /** Changes to the trials. Each changes the workbook it is given, which is a draft of the state. */
 export const trialEdits = {
-  setRequest: ({ trials }: Workbook, { id, changes }: { id: string; changes: Partial<QuoteRequest> }): void => {
+  setRequest: (
+    { trials }: Workbook,
+    { id, changes }: { id: string; changes: Partial<QuoteRequest> },
+  ): void => {
     const trial = trials.find((one) => one.id === id);
     if (trial) Object.assign(trial.request, changes);
   },
@@ -20,7 +23,12 @@ export const trialEdits = {
     const at = trials.findIndex((one) => one.id === id);
     const source = trials[at];
     if (!source) return;
-    const copy: Trial = { id: freeId(name, trials), name, request: JSON.parse(JSON.stringify(source.request)), expects: [] };
+    const copy: Trial = {
+      id: freeId(name, trials),
+      name,
+      request: JSON.parse(JSON.stringify(source.request)),
+      expects: [],
+    };
     trials.splice(at + 1, 0, copy);
   },
 

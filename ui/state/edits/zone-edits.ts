@@ -7,7 +7,14 @@ import { freeId, moveItem } from './ids.ts';
 export const zoneEdits = {
   /** A new zone goes before the one of all remaining places. */
   addZone: ({ book }: Workbook, { name, includes }: { name: string; includes: Region[] }): void => {
-    const zone: Zone = { id: freeId(name, book.zones), name, active: true, includes, excludes: [], remainder: false };
+    const zone: Zone = {
+      id: freeId(name, book.zones),
+      name,
+      active: true,
+      includes,
+      excludes: [],
+      remainder: false,
+    };
     const last = book.zones.findIndex((one) => one.remainder);
     book.zones.splice(last < 0 ? book.zones.length : last, 0, zone);
   },
@@ -19,7 +26,8 @@ export const zoneEdits = {
     Object.assign(zone, changes);
   },
 
-  moveZone: ({ book }: Workbook, { id, by }: { id: string; by: number }): void => moveItem(book.zones, id, by),
+  moveZone: ({ book }: Workbook, { id, by }: { id: string; by: number }): void =>
+    moveItem(book.zones, id, by),
 
   /** A zone with all its rates once more, below it, switched off and without places, so that it takes nothing yet. */
   copyZone: ({ book }: Workbook, { id }: { id: string }): void => {
@@ -27,8 +35,18 @@ export const zoneEdits = {
     const source = book.zones[at];
     if (!source) return;
     const name = `${source.name}, copy`.slice(0, 120);
-    const copy: Zone = { ...source, id: freeId(name, book.zones), name, active: false, includes: [], excludes: [], remainder: false };
-    const rates = book.rates.filter((rate) => rate.zoneId === id).map((rate) => JSON.parse(JSON.stringify(rate)) as Rate);
+    const copy: Zone = {
+      ...source,
+      id: freeId(name, book.zones),
+      name,
+      active: false,
+      includes: [],
+      excludes: [],
+      remainder: false,
+    };
+    const rates = book.rates
+      .filter((rate) => rate.zoneId === id)
+      .map((rate) => JSON.parse(JSON.stringify(rate)) as Rate);
     book.zones.splice(at + 1, 0, copy);
     for (const rate of rates) {
       book.rates.push({ ...rate, zoneId: copy.id, id: freeId(`${rate.serviceId}-${copy.id}`, book.rates) });

@@ -5,7 +5,11 @@ import type { DraftState, HistoryStep } from '../draft.ts';
 import type { SessionState } from '../session.ts';
 
 /** The documents kept on this device: one key each, each with the version of its schema. */
-export const KEYS = { draft: 'emporos/draft', catalogue: 'emporos/catalogue', session: 'emporos/session' } as const;
+export const KEYS = {
+  draft: 'emporos/draft',
+  catalogue: 'emporos/catalogue',
+  session: 'emporos/session',
+} as const;
 export type DocumentName = keyof typeof KEYS;
 export const asideKey = (name: DocumentName, at: number): string => `emporos/aside/${name}/${at}`;
 
@@ -77,7 +81,8 @@ export const readStoredCatalogue = (text: string): Catalogue | null => {
   return catalogue?.ok ? catalogue.value : null;
 };
 
-export const writeCatalogue = (catalogue: Catalogue): string => JSON.stringify({ version: VERSION, catalogue });
+export const writeCatalogue = (catalogue: Catalogue): string =>
+  JSON.stringify({ version: VERSION, catalogue });
 
 export const readSession = (text: string): Partial<SessionState> | null => {
   const document = parsed(sessionSchema, text);

@@ -23,7 +23,9 @@ export const keepStore = (store: AppStore, shelf: Shelf): Writer => {
       catalogueKept = true;
       writer.ask(KEYS.catalogue, () => writeCatalogue(store.getState().catalogue));
     }
-    const isNew = (['trialId', 'colours', 'letterKeys'] as const).some((field) => state.session[field] !== before.session[field]);
+    const isNew = (['trialId', 'colours', 'letterKeys'] as const).some(
+      (field) => state.session[field] !== before.session[field],
+    );
     if (isNew) writer.ask(KEYS.session, () => writeSession(store.getState().session));
   });
   return writer;

@@ -1,7 +1,12 @@
 import { initialDraft } from '../draft.ts';
 import type { Start } from '../store.ts';
 import {
-  asideKey, KEYS, readDraft, readSession, readStoredCatalogue, type DocumentName,
+  asideKey,
+  KEYS,
+  readDraft,
+  readSession,
+  readStoredCatalogue,
+  type DocumentName,
 } from './documents.ts';
 import type { Shelf } from './writer.ts';
 

@@ -44,7 +44,13 @@ describe('what is kept', () => {
   test('is written a moment after the change, once for many, with the catalogue it names', async () => {
     const shelf = shelfOf();
     const writes: string[] = [];
-    const counted = { ...shelf, setItem: async (key: string, text: string) => { writes.push(key); await shelf.setItem(key, text); } };
+    const counted = {
+      ...shelf,
+      setItem: async (key: string, text: string) => {
+        writes.push(key);
+        await shelf.setItem(key, text);
+      },
+    };
     const { store } = await storeOver(counted);
     for (const name of ['P', 'Pr', 'Pra']) store.dispatch(rename(name));
     expect([writes, store.getState().storage.state]).toEqual([[], 'keeping']);
@@ -72,7 +78,13 @@ describe('a write that fails', () => {
   test('is told, and tried again until it succeeds, with the newest text', async () => {
     let full = true;
     const shelf = shelfOf();
-    const failing = { ...shelf, setItem: async (key: string, text: string) => { if (full) throw new Error('the disk is full'); await shelf.setItem(key, text); } };
+    const failing = {
+      ...shelf,
+      setItem: async (key: string, text: string) => {
+        if (full) throw new Error('the disk is full');
+        await shelf.setItem(key, text);
+      },
+    };
     const { store } = await storeOver(failing);
     store.dispatch(rename('Prairies'));
     await jest.advanceTimersByTimeAsync(400);
@@ -87,11 +99,21 @@ describe('a write that fails', () => {
   test('does not lose what was asked for after it', async () => {
     const shelf = shelfOf();
     let times = 0;
-    const flaky = { ...shelf, setItem: async (key: string, text: string) => { times += 1; if (times === 1) throw new Error('busy'); await shelf.setItem(key, text); } };
+    const flaky = {
+      ...shelf,
+      setItem: async (key: string, text: string) => {
+        times += 1;
+        if (times === 1) throw new Error('busy');
+        await shelf.setItem(key, text);
+      },
+    };
     const writer = makeWriter(flaky, quiet);
     writer.ask('a', () => '1');
     writer.ask('b', () => '2');
     await jest.advanceTimersByTimeAsync(5_000);
-    expect([...shelf.kept].sort()).toEqual([['a', '1'], ['b', '2']]);
+    expect([...shelf.kept].sort()).toEqual([
+      ['a', '1'],
+      ['b', '2'],
+    ]);
   });
 });
