@@ -23,8 +23,9 @@ module.exports = {
       testMatch: ['<rootDir>/ui/**/*.test.{ts,tsx}'],
       moduleNameMapper: {
         '^@react-native-vector-icons/material-design-icons$': '<rootDir>/ui/theme/icon-set.tsx',
+        '^d3-array$': '<rootDir>/node_modules/d3-array/dist/d3-array.js',
       },
-      setupFiles: ['<rootDir>/ui/testing/setup.ts'],
+      fakeTimers: { enableGlobally: true },
     },
   ],
 };

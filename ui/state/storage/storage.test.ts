@@ -16,9 +16,6 @@ const shelfOf = (kept: Map<string, string> = new Map()): Shelf & { kept: Map<str
 });
 const quiet = { began: () => undefined, kept: () => undefined, failed: () => undefined };
 
-beforeEach(() => jest.useFakeTimers());
-afterEach(() => jest.useRealTimers());
-
 const storeOver = async (shelf: Shelf) => {
   const store = makeStore(await readStart(shelf, demoShop));
   return { store, writer: keepStore(store, shelf) };
