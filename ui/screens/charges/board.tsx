@@ -1,7 +1,6 @@
 import { Fragment, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { Rate } from '../../../core/model/rate.ts';
 import { Press } from '../../parts/press.tsx';
 import { selectBook, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -9,11 +8,11 @@ import { useStyles } from '../../theme/styles.ts';
 import { BoardRow } from './board-row.tsx';
 import { boardStyles, LEAST_CELL, ZONE_COLUMN } from './board-styles.ts';
 import type { Opening } from './open-cell.ts';
+import type { BoardPresses, Selection } from './use-selection.ts';
 
 interface Props {
   opening: Opening;
-  selected: ReadonlySet<string> | null;
-  onToggle: (ids: string[]) => void;
+  selection: Selection & BoardPresses;
   /** What opens under the row it belongs to. */
   under: ReactNode;
   underHead: ReactNode;
@@ -27,7 +26,7 @@ const Under = ({ children }: { children: ReactNode }) => (
 );
 
 /** Zones down, services across, a short phrase in each cell. */
-export const Board = ({ opening, selected, onToggle, under, underHead }: Props) => {
+export const Board = ({ opening, selection, under, underHead }: Props) => {
   const style = useStyles(boardStyles);
   const { zones, services } = useAppSelector(selectBook);
   const rates = useAppSelector(selectRatesByCell);
@@ -35,14 +34,6 @@ export const Board = ({ opening, selected, onToggle, under, underHead }: Props) 
   const [width, setWidth] = useState(0);
   const needed = ZONE_COLUMN + services.length * LEAST_CELL;
   const flex = needed <= width;
-  const idsIn = (test: (rate: Rate) => boolean): string[] =>
-    [...rates.values()].filter(test).map((rate) => rate.id);
-  const onZone = (zone: string): void =>
-    selected ? onToggle(idsIn((rate) => rate.zoneId === zone)) : opening.openZone(zone);
-  const onService = (id: string): void =>
-    selected ? onToggle(idsIn((rate) => rate.serviceId === id)) : opening.openService(id);
-  const onCell = (zone: string, service: string, rate: Rate | undefined): void =>
-    selected ? onToggle(rate ? [rate.id] : []) : opening.openCell(zone, service);
   return (
     <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
       <ScrollView horizontal scrollEnabled={!flex} contentContainerStyle={{ minWidth: '100%' }}>
@@ -59,7 +50,7 @@ export const Board = ({ opening, selected, onToggle, under, underHead }: Props) 
                     role="button"
                     aria-expanded={isOpen}
                     aria-label={`Service ${service.name}`}
-                    onPress={() => onService(service.id)}
+                    onPress={() => selection.onService(service.id)}
                   >
                     <Text style={[style.headName, isOpen ? style.headOpen : null]}>{service.name}</Text>
                   </Press>
@@ -80,9 +71,9 @@ export const Board = ({ opening, selected, onToggle, under, underHead }: Props) 
                   openService={isOpen && !opening.panel ? opening.service : undefined}
                   zoneOpen={isOpen && opening.panel === 'zone'}
                   flex={flex}
-                  selected={selected}
-                  onCell={onCell}
-                  onZone={onZone}
+                  selected={selection.ids}
+                  onCell={selection.onCell}
+                  onZone={selection.onZone}
                 />
                 {isOpen && under ? <Under>{under}</Under> : null}
               </Fragment>

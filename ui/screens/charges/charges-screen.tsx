@@ -15,6 +15,7 @@ import { PhoneZone } from './phone-zone.tsx';
 import { SelectionBar } from './selection-bar.tsx';
 import { ServicePanel } from './service-panel.tsx';
 import { SmallBoard } from './small-board.tsx';
+import { useSelection, type Selection } from './use-selection.ts';
 import { ZonePanel } from './zone-panel.tsx';
 
 const page = {
@@ -57,13 +58,28 @@ const AddActions = () => {
 
 const actionsRow = { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 12, marginLeft: -4 } as const;
 
+/** What can be done with the board as a whole, or with the rates that are selected on it. */
+const BoardActions = ({ selection }: { selection: Selection }) => {
+  if (selection.ids) return <SelectionBar ids={[...selection.ids]} onDone={selection.end} />;
+  return (
+    <View style={actionsRow}>
+      <AddActions />
+      <TextAction label="Select rates" onPress={selection.begin} />
+    </View>
+  );
+};
+
 const PhoneCharges = ({ opening }: { opening: Opening }) => {
   const { zones } = useAppSelector(selectBook);
   const open = useOpenPanel(opening);
+  const selection = useSelection(opening, opening.showZone);
   const zone = zones.find((one) => one.id === opening.zone) ?? zones[0];
   if (open) {
     return (
-      <ScrollView contentContainerStyle={phonePage} key={open.title}>
+      <ScrollView
+        contentContainerStyle={phonePage}
+        key={`${opening.zone}/${opening.service}/${opening.panel}`}
+      >
         <PageHead title={open.title} back={{ name: 'Charges', onPress: opening.close }} />
         <Panel title={open.title} onClose={opening.close}>
           {open.body}
@@ -74,27 +90,16 @@ const PhoneCharges = ({ opening }: { opening: Opening }) => {
   return (
     <ScrollView contentContainerStyle={phonePage}>
       <PageHead title="Charges" />
-      {zone ? <PhoneZone zone={zone} opening={opening} /> : null}
-      <View style={actionsRow}>
-        <AddActions />
-      </View>
-      <SmallBoard opening={opening} />
+      {zone && !selection.ids ? <PhoneZone zone={zone} opening={opening} /> : null}
+      <BoardActions selection={selection} />
+      <SmallBoard selection={selection} />
     </ScrollView>
   );
 };
 
 const WideCharges = ({ opening }: { opening: Opening }) => {
   const open = useOpenPanel(opening);
-  const [selected, setSelected] = useState<ReadonlySet<string> | null>(null);
-  const toggle = (ids: string[]): void => {
-    const next = new Set(selected);
-    const isAll = ids.every((id) => next.has(id));
-    for (const id of ids) {
-      if (isAll) next.delete(id);
-      else next.add(id);
-    }
-    setSelected(next);
-  };
+  const selection = useSelection(opening, opening.openZone);
   const panel = open ? (
     <Panel title={open.title} onClose={opening.close}>
       {open.body}
@@ -106,25 +111,11 @@ const WideCharges = ({ opening }: { opening: Opening }) => {
       <PageHead title="Charges" />
       <Board
         opening={opening}
-        selected={selected}
-        onToggle={toggle}
+        selection={selection}
         under={isService ? null : panel}
         underHead={isService ? panel : null}
       />
-      {selected ? (
-        <SelectionBar ids={[...selected]} onDone={() => setSelected(null)} />
-      ) : (
-        <View style={actionsRow}>
-          <AddActions />
-          <TextAction
-            label="Select rates"
-            onPress={() => {
-              opening.close();
-              setSelected(new Set());
-            }}
-          />
-        </View>
-      )}
+      <BoardActions selection={selection} />
     </ScrollView>
   );
 };

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
 import { selectBook, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -7,7 +8,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
 import { cellWords, type CellWords } from './cell-words.ts';
-import type { Opening } from './open-cell.ts';
+import type { BoardPresses, Selection } from './use-selection.ts';
 
 const styles = (inks: Inks) => ({
   all: { marginTop: 24 },
@@ -37,7 +38,7 @@ const styles = (inks: Inks) => ({
 const MARKS: Record<CellWords['kind'], string> = { rate: '●', off: '○', missing: '×', 'left-out': '–' };
 
 /** The whole board small, to pick a cell from: ● a rate, ○ switched off, × no rate, – not offered on purpose. */
-export const SmallBoard = ({ opening }: { opening: Opening }) => {
+export const SmallBoard = ({ selection }: { selection: Selection & BoardPresses }) => {
   const style = useStyles(styles);
   const { zones, services } = useAppSelector(selectBook);
   const rates = useAppSelector(selectRatesByCell);
@@ -53,7 +54,7 @@ export const SmallBoard = ({ opening }: { opening: Opening }) => {
             <Press
               role="button"
               aria-label={`Service ${service.name}`}
-              onPress={() => opening.openService(service.id)}
+              onPress={() => selection.onService(service.id)}
             >
               <View style={style.press}>
                 <Text style={style.head} numberOfLines={2}>
@@ -70,7 +71,7 @@ export const SmallBoard = ({ opening }: { opening: Opening }) => {
             <Press
               role="button"
               aria-label={`Rates in ${zone.name}`}
-              onPress={() => opening.showZone(zone.id)}
+              onPress={() => selection.onZone(zone.id)}
             >
               <View style={style.zoneName}>
                 <Text style={style.name} numberOfLines={1}>
@@ -80,24 +81,31 @@ export const SmallBoard = ({ opening }: { opening: Opening }) => {
             </Press>
           </View>
           {services.map((service) => {
-            const { kind, main } = cellWords(zone, service.id, rates.get(`${service.id}/${zone.id}`), speech);
+            const rate = rates.get(`${service.id}/${zone.id}`);
+            const { kind, main } = cellWords(zone, service.id, rate, speech);
+            const isTicked = rate && selection.ids ? selection.ids.has(rate.id) : null;
             return (
               <View role="cell" key={service.id}>
                 <Press
-                  role="button"
+                  role={isTicked === null ? 'button' : 'checkbox'}
+                  aria-checked={isTicked ?? undefined}
                   aria-label={`${service.name}, ${zone.name}: ${main}`}
-                  onPress={() => opening.openCell(zone.id, service.id)}
+                  onPress={() => selection.onCell(zone.id, service.id, rate)}
                 >
                   <View style={style.press}>
-                    <Text
-                      style={[
-                        style.mark,
-                        kind === 'missing' ? style.missing : null,
-                        kind === 'left-out' ? style.quiet : null,
-                      ]}
-                    >
-                      {MARKS[kind]}
-                    </Text>
+                    {isTicked === null ? (
+                      <Text
+                        style={[
+                          style.mark,
+                          kind === 'missing' ? style.missing : null,
+                          kind === 'left-out' ? style.quiet : null,
+                        ]}
+                      >
+                        {MARKS[kind]}
+                      </Text>
+                    ) : (
+                      <TickBox on={isTicked} />
+                    )}
                   </View>
                 </Press>
               </View>
