@@ -1,4 +1,8 @@
 module.exports = (api) => {
-  api.cache(true);
-  return { presets: ['babel-preset-expo'] };
+  const isTest = api.env('test');
+  return {
+    presets: ['babel-preset-expo'],
+    // The test runner has no modules that load later; there they load at once.
+    plugins: isTest ? ['@babel/plugin-transform-dynamic-import'] : [],
+  };
 };

@@ -1,0 +1,104 @@
+import { act, fireEvent, screen } from '@testing-library/react-native';
+import { edit } from '../state/draft.ts';
+import { keysToggled, told } from '../state/session.ts';
+import { keeping, keepingFailed, kept } from '../state/storage-status.ts';
+import { selectBook } from '../state/selectors.ts';
+import { makeStore, type AppStore } from '../state/store.ts';
+import { goTo } from '../testing/router.ts';
+import { demoStore, renderOver } from '../testing/store.tsx';
+import { KeysDialog } from './keys-dialog.tsx';
+import { Message } from './message.tsx';
+import { PageHead } from './page-head.tsx';
+import { Rail } from './rail.tsx';
+import { StorageBar } from './storage-bar.tsx';
+
+jest.mock('expo-router', () => jest.requireActual<object>('../testing/router.ts'));
+
+const west = (store: AppStore) => selectBook(store.getState()).zones.find((zone) => zone.id === 'west')?.name;
+const rename = (name: string) => edit('setZone', { id: 'west', changes: { name } }, 'West: name');
+
+describe('the head of a page', () => {
+  test('names what undo and redo would do, and does it', () => {
+    const store = demoStore();
+    renderOver(store, <PageHead title="Charges" />);
+    expect(screen.getByLabelText('Undo').props.accessibilityState.disabled).toBe(true);
+    act(() => void store.dispatch(rename('Prairies')));
+    fireEvent.press(screen.getByLabelText('Undo: West: name'));
+    expect(west(store)).toBe('West');
+    fireEvent.press(screen.getByLabelText('Redo: West: name'));
+    expect(west(store)).toBe('Prairies');
+  });
+
+  test('says whether the draft is kept', () => {
+    const store = demoStore();
+    renderOver(store, <PageHead title="Charges" />);
+    expect(screen.getByText('Draft, kept')).toBeTruthy();
+    act(() => void store.dispatch(keeping()));
+    expect(screen.getByText('Draft, keeping')).toBeTruthy();
+    act(() => void store.dispatch(keepingFailed('the disk is full')));
+    expect(screen.getByText('Draft, not kept')).toBeTruthy();
+  });
+
+  test('leads back where the page was opened from another', () => {
+    const back = jest.fn();
+    renderOver(demoStore(), <PageHead title="Parcel to West" back={{ name: 'Charges', onPress: back }} />);
+    fireEvent.press(screen.getByLabelText('Back to Charges'));
+    expect(back).toHaveBeenCalled();
+  });
+});
+
+describe('the bar about storage', () => {
+  test('is there only when something is wrong', () => {
+    const store = demoStore();
+    renderOver(store, <StorageBar />);
+    expect(screen.queryByRole('alert')).toBeNull();
+    act(() => void store.dispatch(keepingFailed('the disk is full')));
+    expect(screen.getByText(/not being kept on this device \(the disk is full\)/)).toBeTruthy();
+    act(() => void store.dispatch(kept()));
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  test('names what was set aside', () => {
+    const { draft, catalogue } = demoStore().getState();
+    renderOver(makeStore({ draft, catalogue, setAside: ['draft', 'session'] }), <StorageBar />);
+    expect(screen.getByText(/set aside, not overwritten: draft, session\./)).toBeTruthy();
+  });
+});
+
+describe('the rail', () => {
+  test('shows where one is, the colours and the keys', () => {
+    goTo('/charges');
+    const store = demoStore();
+    renderOver(store, <Rail />);
+    expect(screen.getByText('Charges')).toBeTruthy();
+    fireEvent.press(screen.getByText('Dark'));
+    expect(store.getState().session.colours).toBe('dark');
+    fireEvent.press(screen.getByText('Keys'));
+    expect(store.getState().session.keysShown).toBe(true);
+  });
+});
+
+describe('the list of keys', () => {
+  test('switches single letters off, and closes', () => {
+    const store = demoStore();
+    store.dispatch(keysToggled(true));
+    renderOver(store, <KeysDialog />);
+    expect(screen.getByText('walk the trials')).toBeTruthy();
+    fireEvent(screen.getByLabelText('Single letters are keys'), 'valueChange', false);
+    expect(store.getState().session.letterKeys).toBe(false);
+    fireEvent.press(screen.getByText('Close'));
+    expect(store.getState().session.keysShown).toBe(false);
+  });
+});
+
+describe('a message', () => {
+  test('offers the way back where there is one', () => {
+    const store = demoStore();
+    store.dispatch(rename('Prairies'));
+    store.dispatch(told({ text: 'Renamed.', undo: true }));
+    renderOver(store, <Message />);
+    expect(screen.getByText('Renamed.')).toBeTruthy();
+    fireEvent.press(screen.getByText('Undo'));
+    expect(west(store)).toBe('West');
+  });
+});

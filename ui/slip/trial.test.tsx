@@ -1,0 +1,171 @@
+import { act, fireEvent, screen } from '@testing-library/react-native';
+import { localMoment } from '../../core/time/local-moment.ts';
+import { selectSlip, selectTrial, selectTrials } from '../state/selectors.ts';
+import { undone } from '../state/draft.ts';
+import type { AppStore } from '../state/store.ts';
+import { demoStore, renderOver } from '../testing/store.tsx';
+import { Slip } from './slip.tsx';
+import { SlipStrip } from './slip-strip.tsx';
+
+jest.mock('expo-router', () => jest.requireActual<object>('../testing/router.ts'));
+
+/** The slip with its trial being changed, once the names of the world's places are there. */
+const open = async (): Promise<AppStore> => {
+  const store = demoStore();
+  renderOver(store, <Slip />);
+  fireEvent.press(screen.getByText('Change the trial'));
+  await act(async () => {
+    await jest.advanceTimersByTimeAsync(10);
+  });
+  return store;
+};
+const request = (store: AppStore) => selectTrial(store.getState()).trial?.request;
+const type = (label: string, text: string): void => {
+  const field = screen.getByLabelText(label);
+  fireEvent(field, 'focus');
+  fireEvent.changeText(field, text);
+  fireEvent(field, 'blur');
+};
+
+describe('the place of a trial', () => {
+  test('is typed, and the slip follows', async () => {
+    const store = await open();
+    type('Postal code', 'B3J 1S9');
+    type('Town', 'Halifax');
+    expect(request(store)?.destination).toEqual({
+      country: 'CA',
+      subdivision: 'CA-NS',
+      postalCode: 'B3J 1S9',
+      city: 'Halifax',
+    });
+  });
+
+  test('is a country and its part, found by name', async () => {
+    const store = await open();
+    const country = screen.getByLabelText('Country');
+    fireEvent(country, 'focus');
+    fireEvent.changeText(country, 'united st');
+    fireEvent.press(await screen.findByLabelText('United States'));
+    expect(request(store)?.destination).toEqual({ country: 'US', postalCode: 'B2G 2L2', city: 'Antigonish' });
+    const state = await screen.findByLabelText('Province or state');
+    fireEvent(state, 'focus');
+    fireEvent.changeText(state, 'alaska');
+    fireEvent.press(screen.getByLabelText('Alaska'));
+    expect(request(store)?.destination?.subdivision).toBe('US-AK');
+    expect(screen.getByText('zone All remaining places, by all remaining places')).toBeTruthy();
+  });
+
+  test('may not be known yet', async () => {
+    const store = await open();
+    fireEvent.press(screen.getByText('Without an address'));
+    expect(request(store)?.destination).toBeNull();
+    expect(screen.getAllByText('Needs to know where the order goes.')).toHaveLength(4);
+    fireEvent.press(screen.getByText('Give it an address'));
+    expect(request(store)?.destination).toEqual({ country: 'CA' });
+  });
+
+  test('that matches nothing says so', async () => {
+    await open();
+    const country = screen.getByLabelText('Country');
+    fireEvent(country, 'focus');
+    fireEvent.changeText(country, 'atlantis');
+    expect(await screen.findByText('Nothing matches “atlantis”.')).toBeTruthy();
+  });
+});
+
+describe('the basket of a trial', () => {
+  test('takes goods by name, once more where they are there, and lets them go', async () => {
+    const store = await open();
+    const add = (text: string, name: string): void => {
+      const field = screen.getByLabelText('Add a good');
+      fireEvent(field, 'focus');
+      fireEvent.changeText(field, text);
+      fireEvent.press(screen.getByLabelText(name));
+    };
+    add('lupin', 'Lupin seeds');
+    add('lupin', 'Lupin seeds');
+    expect(request(store)?.lines).toEqual([
+      { sku: 'pot-26', quantity: 2 },
+      { sku: 'seed-lupin', quantity: 2 },
+    ]);
+    fireEvent.press(screen.getByLabelText('Take out Glazed pot, 26 cm'));
+    expect(request(store)?.lines).toEqual([{ sku: 'seed-lupin', quantity: 2 }]);
+    expect(screen.getByLabelText('Take out Lupin seeds').props.accessibilityState.disabled).toBe(true);
+  });
+
+  test('has whole quantities, and a discount that may be taken away', async () => {
+    const store = await open();
+    type('How many: Glazed pot, 26 cm', '0');
+    expect(screen.getByText('Write a whole number from 1 to 99999. Kept: 2')).toBeTruthy();
+    type('How many: Glazed pot, 26 cm', '3');
+    type('Discount', '10');
+    const slip = selectSlip(store.getState());
+    expect(slip?.ok && slip.quote.subtotal).toBe(3 * 3_550 - 1_000);
+    type('Discount', '');
+    expect(request(store)?.discount).toBeUndefined();
+  });
+});
+
+describe('the moment of a trial', () => {
+  test('is a date and a time in the store’s zone', async () => {
+    const store = await open();
+    type('Placed on', '2026-07-01');
+    expect(request(store)?.placedAt).toBe('2026-07-01T10:15:00-03:00');
+    type('at', '23:30');
+    expect(request(store)?.placedAt).toBe('2026-07-01T23:30:00-03:00');
+    type('Placed on', '2026-02-30');
+    expect(screen.getByText('Write a date, as 2026-11-24. Kept: 2026-07-01')).toBeTruthy();
+  });
+
+  test('may be now', async () => {
+    jest.setSystemTime(new Date('2026-12-24T15:00:00Z'));
+    const store = await open();
+    fireEvent.press(screen.getByText('Now'));
+    expect(localMoment(request(store)?.placedAt ?? '', 'America/Halifax')).toEqual({
+      date: '2026-12-24',
+      time: '11:00',
+    });
+  });
+});
+
+describe('the trials', () => {
+  test('are walked round at both ends', () => {
+    const store = demoStore();
+    renderOver(store, <Slip />);
+    fireEvent.press(screen.getByLabelText('Last trial'));
+    expect(selectTrial(store.getState())).toMatchObject({ at: 10, trial: { name: 'A gift card' } });
+    expect(screen.getByText('Nothing travels')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Next trial'));
+    expect(selectTrial(store.getState()).at).toBe(0);
+  });
+
+  test('are kept as new ones, renamed, and removed with a way back', async () => {
+    const store = demoStore();
+    renderOver(store, <Slip />);
+    fireEvent.press(screen.getByText('Keep as a new trial'));
+    await act(async () => {
+      await jest.advanceTimersByTimeAsync(10);
+    });
+    expect(screen.getByText('Trial 2 of 12')).toBeTruthy();
+    type('Trial', '  ');
+    expect(screen.getByText('A name is needed. Kept: Two pots to Antigonish, again')).toBeTruthy();
+    type('Trial', 'Again');
+    expect(selectTrials(store.getState())[1]).toMatchObject({ name: 'Again', expects: [] });
+    fireEvent.press(screen.getByText('Remove'));
+    expect(selectTrials(store.getState())).toHaveLength(11);
+    expect(store.getState().session.message).toEqual({ text: 'Removed the trial “Again”.', undo: true });
+    act(() => void store.dispatch(undone()));
+    expect(selectTrials(store.getState())).toHaveLength(12);
+  });
+});
+
+describe('the strip', () => {
+  test('says place, basket and the first charge, and opens the slip', () => {
+    const store = demoStore();
+    renderOver(store, <SlipStrip />);
+    expect(screen.getByText('B2G 2L2 · 2 items, 6.4 kg')).toBeTruthy();
+    expect(screen.getByText('Parcel · 3 choices')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Open the slip of Two pots to Antigonish'));
+    expect(store.getState().session.slipOpen).toBe(true);
+  });
+});
