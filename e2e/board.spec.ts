@@ -51,10 +51,11 @@ test('a phone picks a cell from the whole board, and a swipe goes to the next zo
   await expect(page.getByRole('img', { name: /falls by 2.50 at 10 kg/ })).toBeVisible();
   await page.getByRole('button', { name: 'Back to Charges' }).click();
   await expect(page.getByRole('tab', { name: 'West' })).toHaveAttribute('aria-selected', 'true');
-  await page.mouse.move(300, 260);
-  await page.mouse.down();
-  await page.mouse.move(200, 262, { steps: 6 });
-  await page.mouse.move(120, 262, { steps: 6 });
-  await page.mouse.up();
+  const touch = await page.context().newCDPSession(page);
+  const at = (x: number) => ({ touchPoints: [{ x, y: 260 }] });
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', ...at(320) });
+  for (let x = 300; x >= 100; x -= 20)
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', ...at(x) });
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
   await expect(page.getByRole('tab', { name: 'North' })).toHaveAttribute('aria-selected', 'true');
 });
