@@ -6,6 +6,7 @@ const MODERN =
 
 /** The core and the shells without an interface run in plain Node; the interface runs with jest-expo. */
 module.exports = {
+  testTimeout: 30_000,
   projects: [
     {
       displayName: 'core',
@@ -23,7 +24,7 @@ module.exports = {
       testMatch: ['<rootDir>/ui/**/*.test.{ts,tsx}'],
       moduleNameMapper: {
         '^@react-native-vector-icons/material-design-icons$': '<rootDir>/ui/theme/icon-set.tsx',
-        '^d3-array$': '<rootDir>/node_modules/d3-array/dist/d3-array.js',
+        '^(d3-(array|geo))$': '<rootDir>/node_modules/$1/dist/$1.js',
       },
       fakeTimers: { enableGlobally: true },
     },

@@ -26,6 +26,11 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     const slip = await openSlip(page);
     await slip.getByRole('button', { name: 'Change the trial' }).click();
   },
+  'the reach': async (page) => {
+    await openProgram(page, '/reach');
+    await page.getByLabel('Where would this code fall?').fill('X0A 0H0, 00000');
+    await expect(page.getByRole('button', { name: 'Larger' })).toBeVisible();
+  },
   'the list of keys': async (page) => {
     await openProgram(page);
     await page.keyboard.press('?');

@@ -18,6 +18,13 @@ const slipOf = async (page) => {
 };
 
 const VIEWS = {
+  reach: {
+    path: '/reach',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Larger' }).waitFor();
+      await page.getByLabel('Where would this code fall?').fill('X0A 0H0, J0M 1C0');
+    },
+  },
   charges: { path: '/charges' },
   rate: {
     path: '/charges?zone=maritimes&service=parcel',

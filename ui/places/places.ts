@@ -9,6 +9,8 @@ export interface NamedPlace {
 export interface WorldPlaces {
   countries: NamedPlace[];
   subdivisions: Map<string, NamedPlace[]>;
+  /** From the numbers that maps call countries by to their codes. */
+  byNumber: Record<string, string>;
 }
 
 const byName = (a: NamedPlace, b: NamedPlace): number => a.name.localeCompare(b.name, 'en');
@@ -20,7 +22,7 @@ export const countryName = (code: string): string => countryNames.of(code) ?? co
 let loading: Promise<WorldPlaces> | null = null;
 
 const load = async (): Promise<WorldPlaces> => {
-  const { iso31661, iso31662 } = await import('iso-3166');
+  const { iso31661, iso31661NumericToAlpha2, iso31662 } = await import('iso-3166');
   const subdivisions = new Map<string, NamedPlace[]>();
   for (const { code, name, parent } of iso31662) {
     const country = code.slice(0, 2);
@@ -32,7 +34,7 @@ const load = async (): Promise<WorldPlaces> => {
     .filter(({ state }) => state === 'assigned')
     .map(({ alpha2 }) => ({ code: alpha2, name: countryName(alpha2) }))
     .sort(byName);
-  return { countries, subdivisions };
+  return { countries, subdivisions, byNumber: iso31661NumericToAlpha2 };
 };
 
 /** The places of the world, null until they are loaded. */

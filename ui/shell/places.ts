@@ -1,2 +1,5 @@
 /** The places of the program that work, in the order of the navigation; `key` follows `g`. */
-export const PLACES = [{ name: 'Charges', path: '/charges', key: 'c' }] as const;
+export const PLACES = [
+  { name: 'Reach', path: '/reach', key: 'r' },
+  { name: 'Charges', path: '/charges', key: 'c' },
+] as const;

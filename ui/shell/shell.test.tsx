@@ -4,8 +4,9 @@ import { keysToggled, told } from '../state/session.ts';
 import { keeping, keepingFailed, kept } from '../state/storage-status.ts';
 import { selectBook } from '../state/selectors.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
-import { goTo } from '../testing/router.ts';
+import { currentAddress, goTo } from '../testing/router.ts';
 import { demoStore, renderOver } from '../testing/store.tsx';
+import { BottomBar } from './bottom-bar.tsx';
 import { KeysDialog } from './keys-dialog.tsx';
 import { Message } from './message.tsx';
 import { PageHead } from './page-head.tsx';
@@ -75,6 +76,17 @@ describe('the rail', () => {
     expect(store.getState().session.colours).toBe('dark');
     fireEvent.press(screen.getByText('Keys'));
     expect(store.getState().session.keysShown).toBe(true);
+  });
+});
+
+describe('the bar along the bottom', () => {
+  test('goes to each place of the program', () => {
+    goTo('/charges');
+    renderOver(demoStore(), <BottomBar />);
+    fireEvent.press(screen.getByText('Reach'));
+    expect(currentAddress().pathname).toBe('/reach');
+    fireEvent.press(screen.getByText('Charges'));
+    expect(currentAddress().pathname).toBe('/charges');
   });
 });
 

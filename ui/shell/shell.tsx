@@ -10,6 +10,7 @@ import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import { SLIP_WIDTH, SPACE, type Inks } from '../theme/tokens.ts';
+import { BottomBar } from './bottom-bar.tsx';
 import { KeysDialog } from './keys-dialog.tsx';
 import { Message } from './message.tsx';
 import { Rail } from './rail.tsx';
@@ -112,6 +113,7 @@ export const Shell = ({ children }: { children: ReactNode }) => {
           {children}
         </View>
         {width === 'wide' ? null : <SlipStrip />}
+        {width === 'phone' ? <BottomBar /> : null}
         {width !== 'wide' && slipOpen ? <SlipSheet /> : null}
       </View>
       {width === 'wide' ? (

@@ -13,7 +13,7 @@ export const KEYS: readonly [keys: string, does: string][] = [
   ['t', 'change the trial'],
   ['[ and ]', 'walk the trials'],
   ['w', 'open or fold every working'],
-  ['g, then c', 'go to Charges'],
+  ['g, then r or c', 'go to Reach or Charges'],
   ['?', 'this list'],
   ['Esc', 'close what is open'],
 ];

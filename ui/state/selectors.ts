@@ -16,7 +16,8 @@ export const selectBook = (state: RootState): Book => state.draft.workbook.book;
 export const selectCatalogue = (state: RootState): Catalogue => state.catalogue;
 export const selectTrials = (state: RootState): Trial[] => state.draft.workbook.trials;
 
-const selectCompiled = createSelector([selectBook, selectCatalogue], compile);
+/** The draft made ready for quotes. */
+export const selectCompiled = createSelector([selectBook, selectCatalogue], compile);
 
 /** How figures are written: the currency's decimals and the shop's units. */
 export const selectSpeech = createSelector([selectCompiled], (compiled): Speech => compiled.speech);

@@ -1,10 +1,11 @@
 import { rateEdits } from './rate-edits.ts';
+import { reachEdits } from './reach-edits.ts';
 import { serviceEdits } from './service-edits.ts';
 import { trialEdits } from './trial-edits.ts';
 import { zoneEdits } from './zone-edits.ts';
 
 /** Every change that can be made to the workbook, and so undone. */
-export const EDITS = { ...rateEdits, ...zoneEdits, ...serviceEdits, ...trialEdits };
+export const EDITS = { ...rateEdits, ...zoneEdits, ...serviceEdits, ...trialEdits, ...reachEdits };
 
 export type EditName = keyof typeof EDITS;
 export type EditPayload<N extends EditName> = Parameters<(typeof EDITS)[N]>[1];

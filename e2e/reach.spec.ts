@@ -1,0 +1,72 @@
+import { expect, test } from '@playwright/test';
+import { isPhone, openProgram, openSlip, closeSlip, waitUntilKept } from './program.ts';
+
+test('a country closed is gone from the map, the slip and the answer about its codes', async ({ page }) => {
+  await openProgram(page, '/reach');
+  await expect(
+    page.getByRole('img', { name: 'The world by zones: 4 countries closed, 0 sold to without any rate' }),
+  ).toBeVisible();
+  await page.getByLabel('Find a country').fill('canada');
+  await page.getByRole('checkbox', { name: 'Canada' }).click();
+  await expect(page.getByRole('img', { name: /5 countries closed/ })).toBeVisible();
+  const slip = await openSlip(page);
+  await expect(slip.getByText('The shop does not sell to CA-NS, B2G2L2.').first()).toBeVisible();
+  await closeSlip(page);
+  await page.getByLabel('Where would this code fall?').fill('B3H 4R2');
+  await expect(page.getByText('The shop does not sell there.')).toBeVisible();
+  await waitUntilKept(page);
+  await page.reload();
+  await expect(page.getByRole('img', { name: /5 countries closed/ })).toBeVisible();
+});
+
+test('many codes pasted each fall somewhere, and those that cannot buy are named', async ({ page }) => {
+  await openProgram(page, '/reach');
+  await page.getByLabel('Where would this code fall?').fill('X0A 0H0\nB3H 4R2; j0m 1c0');
+  const answers = page.getByRole('list', { name: 'Where the codes fall' }).getByRole('listitem');
+  await expect(answers).toHaveCount(3);
+  await expect(answers.nth(0)).toContainText('Zone North, by CA-NU. Ships by Seed mail, Express.');
+  await expect(answers.nth(2)).toContainText(
+    'Zone North, by J0M*. Named too, and outranked: Central (by CA-QC).',
+  );
+});
+
+test('a zone with nothing switched on is struck on the map and told on the board', async ({ page }) => {
+  await openProgram(page, '/charges?zone=europe&service=seed-mail');
+  await page.getByRole('button', { name: 'Switch off' }).click();
+  await page.getByRole('link', { name: 'Reach' }).click();
+  await expect(
+    page.getByRole('img', { name: /4 countries closed, 14 sold to without any rate/ }),
+  ).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Europe:/ })).toContainText('0 services');
+  await page.getByRole('link', { name: /^Europe:/ }).click();
+  await expect(page.getByLabel('Zone', { exact: true })).toHaveValue('Europe');
+});
+
+test('the map grows, moves and goes back by keys and by buttons', async ({ page }) => {
+  await openProgram(page, '/reach');
+  const map = page.getByRole('img', { name: /The world by zones/ });
+  const box = () => map.locator('svg').first().getAttribute('viewBox');
+  await map.focus();
+  await expect.poll(box).toBe('0 0 720 360');
+  await page.keyboard.press('+');
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(box).not.toBe('0 0 720 360');
+  await page.getByRole('button', { name: 'The whole world' }).click();
+  await expect.poll(box).toBe('0 0 720 360');
+  await page.getByRole('button', { name: 'Larger' }).click();
+  await expect.poll(box).toBe('120 60 480 240');
+});
+
+test('the places of the program are reached by the navigation and by keys', async ({ page }) => {
+  await openProgram(page);
+  await page.getByRole('link', { name: 'Reach' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Reach' })).toBeVisible();
+  await page.keyboard.press('g');
+  await page.keyboard.press('c');
+  await expect(page.getByRole('heading', { level: 1, name: 'Charges' })).toBeVisible();
+  const over = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  expect(over).toBe(0);
+  expect(isPhone(page) ? await page.getByRole('navigation').count() : 1).toBe(1);
+});

@@ -1,0 +1,122 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text, TextInput } from 'react-native-paper';
+import { pastedCodes, whereaboutsOfCode, type Whereabouts } from '../../../core/reach/whereabouts.ts';
+import { Chooser } from '../../parts/chooser.tsx';
+import { countryName, type WorldPlaces } from '../../places/places.ts';
+import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
+import { selectBook, selectCompiled } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { figure, note } from '../../theme/text.ts';
+import { SERIF, type Inks } from '../../theme/tokens.ts';
+import { selectZoneMarks } from './reach-selectors.ts';
+
+const MOST_SHOWN = 200;
+
+const styles = (inks: Inks) => ({
+  all: { gap: 8, paddingVertical: 16 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } as const,
+  codes: { flexGrow: 2, flexBasis: 220 },
+  country: { flexGrow: 1, flexBasis: 160, flexDirection: 'row' } as const,
+  label: { ...note(inks), marginBottom: 2 },
+  input: { backgroundColor: inks.raised },
+  item: {
+    flexDirection: 'row',
+    gap: 12,
+    paddingVertical: 10,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
+  answer: { flex: 1, fontFamily: SERIF, fontSize: 15, lineHeight: 22 },
+  fault: { color: inks.rubric },
+  note: note(inks),
+});
+
+/** The answer in the order in which a quote asks: sold to or not, the zone and why, who else names it, what ships. */
+export const answerText = ({
+  sold,
+  zone,
+  alsoIn,
+  services,
+  place,
+  assumedSubdivision,
+}: Whereabouts): string[] => {
+  if (!sold) return ['The shop does not sell there.'];
+  if (!zone) return ['Sold to, but no zone takes it: the customer cannot buy.'];
+  const taken = assumedSubdivision ? `, taken as ${place.subdivision}` : '';
+  const named = alsoIn.map((one) => `${one.zone.name} (by ${one.entry})`).join(', ');
+  return [
+    `Sold to${taken}. Zone ${zone.zone.name}, by ${zone.because}.`,
+    ...(named === '' ? [] : [`Named too, and outranked: ${named}.`]),
+    services.length === 0
+      ? 'Nothing ships there: the customer cannot buy.'
+      : `Ships by ${services.map((service) => service.name).join(', ')}.`,
+  ];
+};
+
+const Answer = ({ code, found }: { code: string; found: Whereabouts }) => {
+  const style = useStyles(styles);
+  const marks = useAppSelector(selectZoneMarks);
+  const cannot = !found.sold || !found.zone || found.services.length === 0;
+  const lines = answerText(found);
+  return (
+    <View style={style.item} role="listitem">
+      <ZoneSwatch mark={found.sold && found.zone ? marks.get(found.zone.zone.id) : undefined} />
+      <Text style={style.answer}>
+        <Text style={figure}>{code}</Text>
+        {'  '}
+        {lines.slice(0, -1).join(' ')}{' '}
+        <Text style={[style.answer, cannot ? style.fault : null]}>{lines.at(-1)}</Text>
+      </Text>
+    </View>
+  );
+};
+
+/** Where would this code fall? For one code or for many that are pasted. */
+export const CodeBox = ({ places }: { places: WorldPlaces | null }) => {
+  const style = useStyles(styles);
+  const compiled = useAppSelector(selectCompiled);
+  const home = useAppSelector((state) => selectBook(state).locations[0]?.address.country ?? 'CA');
+  const [text, setText] = useState('');
+  const [country, setCountry] = useState(home);
+  const codes = pastedCodes(text);
+  return (
+    <View style={style.all}>
+      <View style={style.row}>
+        <View style={style.codes}>
+          <Text style={style.label}>Where would this code fall? One, or many pasted</Text>
+          <TextInput
+            mode="outlined"
+            dense
+            multiline
+            numberOfLines={Math.min(6, Math.max(1, text.split('\n').length))}
+            value={text}
+            onChangeText={setText}
+            placeholder="X0A 0H0"
+            aria-label="Where would this code fall?"
+            accessibilityLabel="Where would this code fall?"
+            style={style.input}
+            contentStyle={{ ...figure, paddingVertical: 8 }}
+          />
+        </View>
+        <View style={style.country}>
+          <Chooser
+            label="Country of the codes"
+            chosen={countryName(country)}
+            options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
+            onChoose={setCountry}
+          />
+        </View>
+      </View>
+      <View role="list" aria-label="Where the codes fall">
+        {codes.slice(0, MOST_SHOWN).map((code) => (
+          <Answer key={code} code={code} found={whereaboutsOfCode(compiled, country, code)} />
+        ))}
+      </View>
+      {codes.length > MOST_SHOWN ? (
+        <Text style={style.note}>{codes.length - MOST_SHOWN} more are not shown.</Text>
+      ) : null}
+    </View>
+  );
+};

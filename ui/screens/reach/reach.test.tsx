@@ -1,0 +1,162 @@
+import { act, fireEvent, screen } from '@testing-library/react-native';
+import fc from 'fast-check';
+import { edit, undone } from '../../state/draft.ts';
+import { selectBook, selectSlip } from '../../state/selectors.ts';
+import type { AppStore } from '../../state/store.ts';
+import { zoneMarks } from '../../theme/zone-marks.ts';
+import { currentAddress } from '../../testing/router.ts';
+import { demoStore, renderOver } from '../../testing/store.tsx';
+import { clampView, movedView, WHOLE_WORLD, zoomedView } from './map-view.ts';
+import { ReachScreen } from './reach-screen.tsx';
+
+jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
+
+const open = async (): Promise<AppStore> => {
+  const store = demoStore();
+  renderOver(store, <ReachScreen />);
+  await act(async () => {
+    await jest.advanceTimersByTimeAsync(50);
+  });
+  return store;
+};
+const sellsTo = (store: AppStore) => selectBook(store.getState()).store.sellsTo;
+const find = (text: string): void => fireEvent.changeText(screen.getByLabelText('Find a country'), text);
+const type = (label: string, text: string): void => {
+  const field = screen.getByLabelText(label);
+  fireEvent(field, 'focus');
+  fireEvent.changeText(field, text);
+  fireEvent(field, 'blur');
+};
+
+describe('where a code falls', () => {
+  test('is answered in the order in which a quote asks, for one code or many', async () => {
+    await open();
+    fireEvent.changeText(screen.getByLabelText('Where would this code fall?'), 'j0m 1c0, B3H 4R2');
+    expect(screen.getByText(/J0M 1C0.*Sold to, taken as CA-QC\. Zone North, by J0M\*\./)).toBeTruthy();
+    expect(screen.getByText(/Named too, and outranked: Central \(by CA-QC\)/)).toBeTruthy();
+    expect(screen.getByText(/B3H 4R2.*Zone Maritimes, by CA-NS\./)).toBeTruthy();
+  });
+
+  test('says where the customer cannot buy', async () => {
+    const store = await open();
+    act(() => void store.dispatch(edit('openCountries', { countries: ['CA'], open: false }, 'Canada')));
+    fireEvent.changeText(screen.getByLabelText('Where would this code fall?'), 'B3H');
+    expect(screen.getByText('The shop does not sell there.')).toBeTruthy();
+    act(() => void store.dispatch(undone()));
+    act(
+      () =>
+        void store.dispatch(
+          edit(
+            'switchRates',
+            { ids: selectBook(store.getState()).rates.map(({ id }) => id), active: false },
+            'all',
+          ),
+        ),
+    );
+    expect(screen.getByText('Nothing ships there: the customer cannot buy.')).toBeTruthy();
+  });
+});
+
+describe('where the shop sells', () => {
+  test('a country is opened and closed by name, and the slip follows', async () => {
+    const store = await open();
+    find('canada');
+    fireEvent.press(screen.getByLabelText('Canada'));
+    expect(sellsTo(store).countries).toEqual(['CA', 'CU', 'IR', 'KP', 'SY']);
+    const slip = selectSlip(store.getState());
+    expect(slip?.ok && slip.quote.withheld.map((one) => one.code)).toEqual(Array(4).fill('not-sold-there'));
+    fireEvent.press(screen.getByLabelText('Canada'));
+    expect(sellsTo(store).countries).toEqual(['CU', 'IR', 'KP', 'SY']);
+  });
+
+  test('many are closed at once, and one undo opens them again', async () => {
+    const store = await open();
+    find('guinea');
+    fireEvent.press(screen.getByText('Close all 4 shown'));
+    expect(sellsTo(store).countries).toEqual(['CU', 'GN', 'GQ', 'GW', 'IR', 'KP', 'PG', 'SY']);
+    act(() => void store.dispatch(undone()));
+    expect(sellsTo(store).countries).toHaveLength(4);
+    find('atlantis');
+    expect(screen.getByText('No country has that name.')).toBeTruthy();
+  });
+
+  test('goes from one list to the other without opening or closing a country', async () => {
+    const store = await open();
+    fireEvent.press(screen.getByText('Only the open ones'));
+    expect(sellsTo(store)).toMatchObject({ mode: 'listed' });
+    expect(sellsTo(store).countries).not.toContain('CU');
+    expect(sellsTo(store).countries).toContain('CA');
+    find('cuba');
+    fireEvent.press(screen.getByLabelText('Cuba'));
+    expect(sellsTo(store).countries).toContain('CU');
+    fireEvent.press(screen.getByText('Everywhere but the closed'));
+    expect(sellsTo(store)).toMatchObject({ mode: 'everywhere', countries: ['IR', 'KP', 'SY'] });
+  });
+
+  test('regions are closed inside open countries, and what is none is named', async () => {
+    const store = await open();
+    const label = 'Closed inside open countries: subdivisions as NO-21, codes as CA: X0A*';
+    type(label, 'NO-21\nCA: X0A*');
+    expect(sellsTo(store).closedRegions).toHaveLength(2);
+    type(label, 'Svalbard');
+    expect(screen.getByText(/“Svalbard” is no place/)).toBeTruthy();
+    expect(sellsTo(store).closedRegions).toHaveLength(2);
+  });
+});
+
+describe('the zones', () => {
+  test('are listed with their services, and lead to their places', async () => {
+    await open();
+    expect(screen.getAllByText('4 services')).toHaveLength(4);
+    fireEvent.press(screen.getByLabelText('North: YT, NT, NU, 8 codes in CA. To its places'));
+    expect(currentAddress()).toEqual({ pathname: '/charges', params: { zone: 'north', panel: 'zone' } });
+  });
+
+  test('that name one place are told apart by who has it', async () => {
+    const store = await open();
+    expect(screen.getByText('CA: J0M* goes to North')).toBeTruthy();
+    act(() => void store.dispatch(edit('setZone', { id: 'north', changes: { active: false } }, 'North')));
+    expect(screen.queryByText('CA: J0M* goes to North')).toBeNull();
+  });
+
+  test('have letters of their own, whatever their names', () => {
+    const names = fc.array(fc.string({ maxLength: 6 }), { maxLength: 20 });
+    fc.assert(
+      fc.property(names, (list) => {
+        const marks = [...zoneMarks(list.map((name, at) => ({ id: String(at), name }))).values()];
+        expect(new Set(marks.map((mark) => mark.letter)).size).toBe(list.length);
+      }),
+    );
+    const letters = [
+      ...zoneMarks([
+        { id: 'a', name: 'North' },
+        { id: 'b', name: 'Newfoundland' },
+      ]).values(),
+    ];
+    expect(letters.map((mark) => mark.letter)).toEqual(['N', 'Ne']);
+  });
+});
+
+describe('the view of the map', () => {
+  test('stays within the map, and grows about its middle', () => {
+    const step = fc.oneof(
+      fc.tuple(fc.constant('zoom'), fc.double({ min: 0.2, max: 4, noNaN: true }), fc.constant(0)),
+      fc.tuple(fc.constant('move'), fc.integer({ min: -900, max: 900 }), fc.integer({ min: -900, max: 900 })),
+    );
+    fc.assert(
+      fc.property(fc.array(step, { maxLength: 12 }), (steps) => {
+        const view = steps.reduce(
+          (now, [what, a, b]) =>
+            what === 'zoom' ? zoomedView(now, a, 720, 360) : movedView(now, a, b, 720, 360),
+          WHOLE_WORLD,
+        );
+        expect(view.zoom).toBeGreaterThanOrEqual(1);
+        expect(view.x).toBeGreaterThanOrEqual(0);
+        expect(view.x + 720 / view.zoom).toBeLessThanOrEqual(720.001);
+        expect(view.y + 360 / view.zoom).toBeLessThanOrEqual(360.001);
+      }),
+    );
+    expect(zoomedView(WHOLE_WORLD, 2, 720, 360)).toEqual({ zoom: 2, x: 180, y: 90 });
+    expect(clampView({ x: 0, y: 0, zoom: 99 }, 720, 360).zoom).toBe(12);
+  });
+});

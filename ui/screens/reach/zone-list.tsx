@@ -1,0 +1,95 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { regionsPhrase } from '../../../core/place/region-phrase.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { Press } from '../../parts/press.tsx';
+import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
+import { selectBook, selectRatesByCell } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { figure, note } from '../../theme/text.ts';
+import { TOUCH, type Inks } from '../../theme/tokens.ts';
+import { selectContests, selectZoneMarks } from './reach-selectors.ts';
+
+const styles = (inks: Inks) => ({
+  item: {
+    flexDirection: 'row',
+    gap: 12,
+    paddingVertical: 10,
+    minHeight: TOUCH,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
+  words: { flex: 1, minWidth: 0 },
+  note: note(inks),
+  figure: { ...figure, color: inks.ink },
+  none: { color: inks.rubric },
+  contest: { paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  head: { paddingTop: 20, paddingBottom: 6, borderBottomWidth: 1, borderBottomColor: inks.ink },
+});
+
+/** The zones with their marks, places and services; each leads to where its places are edited. */
+export const ZoneList = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const { zones, services } = useAppSelector(selectBook);
+  const rates = useAppSelector(selectRatesByCell);
+  const marks = useAppSelector(selectZoneMarks);
+  return (
+    <View role="list" aria-label="Zones">
+      {zones.map((zone) => {
+        const count = services.filter(({ id }) => rates.get(`${id}/${zone.id}`)?.active).length;
+        const places = regionsPhrase(zone.includes);
+        const words = zone.remainder ? 'what no other zone takes' : places === '' ? 'no places yet' : places;
+        return (
+          <View role="listitem" key={zone.id}>
+            <Press
+              role="link"
+              aria-label={`${zone.name}: ${words}. To its places`}
+              onPress={() =>
+                router.navigate({ pathname: '/charges', params: { zone: zone.id, panel: 'zone' } })
+              }
+            >
+              <View style={style.item}>
+                <ZoneSwatch mark={marks.get(zone.id)} />
+                <View style={style.words}>
+                  <Text>{zone.name}</Text>
+                  <Text style={style.note}>{zone.active ? words : `switched off · ${words}`}</Text>
+                </View>
+                <Text style={[style.figure, count === 0 ? style.none : null]}>
+                  {countFigure(count, 'service')}
+                </Text>
+              </View>
+            </Press>
+          </View>
+        );
+      })}
+    </View>
+  );
+};
+
+/** What more than one zone names, and which has it. */
+export const ContestList = () => {
+  const style = useStyles(styles);
+  const contests = useAppSelector(selectContests);
+  if (contests.length === 0) return null;
+  return (
+    <View>
+      <View style={style.head}>
+        <Text style={style.note}>Named by more than one zone, {contests.length}</Text>
+      </View>
+      <View role="list" aria-label="Named by more than one zone">
+        {contests.map(({ country, entry, winner, losers }) => (
+          <View role="listitem" key={`${country}:${entry}`} style={style.contest}>
+            <Text>
+              {entry === country || entry.startsWith(`${country}-`) ? entry : `${country}: ${entry}`} goes to{' '}
+              {winner.name}
+            </Text>
+            <Text style={style.note}>not to {losers.map((zone) => zone.name).join(', ')}</Text>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+};

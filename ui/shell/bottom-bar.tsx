@@ -1,0 +1,54 @@
+import { usePathname, useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { Press } from '../parts/press.tsx';
+import { useStyles } from '../theme/styles.ts';
+import { SANS_STRONG, type Inks } from '../theme/tokens.ts';
+import { PLACES } from './places.ts';
+
+const styles = (inks: Inks) => ({
+  bar: {
+    flexDirection: 'row',
+    justifyContent: 'space-around',
+    backgroundColor: inks.raised,
+    borderTopWidth: 1,
+    borderTopColor: inks.hairline,
+  } as const,
+  item: {
+    height: 50,
+    minWidth: 80,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderTopWidth: 3,
+    borderTopColor: 'transparent',
+  } as const,
+  here: { borderTopColor: inks.ink },
+  name: { fontSize: 13, lineHeight: 18, color: inks.quiet },
+  hereName: { color: inks.ink, fontFamily: SANS_STRONG },
+});
+
+/** The places of the program along the bottom of a phone. */
+export const BottomBar = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const path = usePathname();
+  return (
+    <View style={style.bar} role="navigation" aria-label="Places">
+      {PLACES.map((place) => {
+        const isHere = path.startsWith(place.path);
+        return (
+          <Press
+            key={place.path}
+            role="link"
+            aria-current={isHere ? 'page' : undefined}
+            onPress={() => router.navigate(place.path)}
+          >
+            <View style={[style.item, isHere ? style.here : null]}>
+              <Text style={[style.name, isHere ? style.hereName : null]}>{place.name}</Text>
+            </View>
+          </Press>
+        );
+      })}
+    </View>
+  );
+};
