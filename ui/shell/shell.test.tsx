@@ -60,8 +60,8 @@ describe('the bar about storage', () => {
   });
 
   test('names what was set aside', () => {
-    const { draft, catalogue } = demoStore().getState();
-    renderOver(makeStore({ draft, catalogue, setAside: ['draft', 'session'] }), <StorageBar />);
+    const { draft } = demoStore().getState();
+    renderOver(makeStore({ draft, setAside: ['draft', 'session'] }), <StorageBar />);
     expect(screen.getByText(/set aside, not overwritten: draft, session\./)).toBeTruthy();
   });
 });

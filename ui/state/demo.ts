@@ -13,6 +13,7 @@ const sound = <T>(result: Result<T>): T => {
 
 /** The demo shop that ships with the program. */
 export const demoShop: Demo = () => ({
-  workbook: { book: sound(readBook(book)), trials: sound(readTrials(trials)) },
+  book: sound(readBook(book)),
   catalogue: sound(readCatalogue(catalogue)),
+  trials: sound(readTrials(trials)),
 });

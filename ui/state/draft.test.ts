@@ -12,7 +12,7 @@ import {
   type DraftState,
 } from './draft.ts';
 
-const start = (): DraftState => initialDraft(demoShop().workbook);
+const start = (): DraftState => initialDraft(demoShop());
 const after = (state: DraftState, ...actions: Parameters<typeof draftReducer>[1][]): DraftState =>
   actions.reduce(draftReducer, state);
 const freeFrom = (state: DraftState): number | undefined =>
@@ -56,7 +56,7 @@ describe('undo', () => {
 
 /** Any edit of the board, by names and cells of the demo. */
 const anyEdit = (): fc.Arbitrary<ReturnType<typeof edit>> => {
-  const { book } = demoShop().workbook;
+  const { book } = demoShop();
   const service = fc.constantFrom(...book.services.map((one) => one.id));
   const zone = fc.constantFrom(...book.zones.map((one) => one.id));
   const rate = fc.constantFrom(...book.rates.map((one) => one.id));

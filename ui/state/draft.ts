@@ -23,6 +23,8 @@ export interface DraftState {
   before: Book | null;
   /** Counts the changes, so that storage knows what is new. */
   revision: number;
+  /** Counts the changes to the goods, which are kept apart: a history goes with the goods it was made over. */
+  goodsStamp: number;
 }
 
 export interface Edit<N extends EditName = EditName> {
@@ -41,7 +43,6 @@ export const redone = createAction('draft/redone');
 export const visitBegan = createAction('draft/visitBegan');
 /** A tap elsewhere: the marks of the last change go. */
 export const marksCleared = createAction('draft/marksCleared');
-export const draftReplaced = createAction<Workbook>('draft/replaced');
 
 /** The action for a change to the workbook. Edits with one `visit` are undone in one step. */
 export const edit = <N extends EditName>(
@@ -57,6 +58,7 @@ export const initialDraft = (workbook: Workbook): DraftState => ({
   future: [],
   before: null,
   revision: 0,
+  goodsStamp: 0,
 });
 
 const joined = (last: HistoryStep, patches: Patch[], inverse: Patch[]): HistoryStep => {
@@ -68,6 +70,9 @@ const joined = (last: HistoryStep, patches: Patch[], inverse: Patch[]): HistoryS
     ? { ...last, patches }
     : { ...last, patches: [...last.patches, ...patches], inverse: [...inverse, ...last.inverse] };
 };
+
+const stampAfter = (state: DraftState, workbook: Workbook): number =>
+  workbook.catalogue === state.workbook.catalogue ? state.goodsStamp : state.goodsStamp + 1;
 
 const applyEdit = (state: DraftState, { name, payload, label, visit }: Edit): DraftState => {
   const recipe = EDITS[name] as (workbook: Workbook, payload: Edit['payload']) => void;
@@ -84,6 +89,7 @@ const applyEdit = (state: DraftState, { name, payload, label, visit }: Edit): Dr
     future: [],
     before: state.before ?? state.workbook.book,
     revision: state.revision + 1,
+    goodsStamp: stampAfter(state, workbook),
   };
 };
 
@@ -92,9 +98,11 @@ const travel = (state: DraftState, from: 'past' | 'future'): DraftState => {
   const step = state[from].at(-1);
   if (!step) return state;
   const to = from === 'past' ? 'future' : 'past';
+  const workbook = applyPatches(state.workbook, from === 'past' ? step.inverse : step.patches);
   return {
     ...state,
-    workbook: applyPatches(state.workbook, from === 'past' ? step.inverse : step.patches),
+    workbook,
+    goodsStamp: stampAfter(state, workbook),
     [from]: state[from].slice(0, -1),
     [to]: [...state[to], { ...step, visit: null }],
     before: state.workbook.book,
@@ -109,6 +117,5 @@ export const draftReducer = (state: DraftState, action: UnknownAction): DraftSta
   if (redone.match(action)) return travel(state, 'future');
   if (visitBegan.match(action)) return { ...state, before: state.workbook.book };
   if (marksCleared.match(action)) return state.before ? { ...state, before: null } : state;
-  if (draftReplaced.match(action)) return { ...initialDraft(action.payload), revision: state.revision + 1 };
   return state;
 };

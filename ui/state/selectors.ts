@@ -13,7 +13,7 @@ import type { RootState } from './store.ts';
 export type SlipQuote = { ok: true; quote: Quote } | { ok: false; faults: readonly Fault[] };
 
 export const selectBook = (state: RootState): Book => state.draft.workbook.book;
-export const selectCatalogue = (state: RootState): Catalogue => state.catalogue;
+export const selectCatalogue = (state: RootState): Catalogue => state.draft.workbook.catalogue;
 export const selectTrials = (state: RootState): Trial[] => state.draft.workbook.trials;
 
 /** The draft made ready for quotes. */

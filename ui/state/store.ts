@@ -1,6 +1,5 @@
 import { configureStore, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
-import type { Catalogue } from '../../core/model/good.ts';
 import { draftReducer, type DraftState } from './draft.ts';
 import { initialSession, sessionReducer, type SessionState } from './session.ts';
 import { storageReducer, type StorageStatus } from './storage-status.ts';
@@ -8,23 +7,20 @@ import { storageReducer, type StorageStatus } from './storage-status.ts';
 /** What the program starts from: read from storage, or the demo shop. */
 export interface Start {
   draft: DraftState;
-  catalogue: Catalogue;
   session?: Partial<SessionState>;
   setAside?: string[];
 }
 
 /** The program's one store. The state it holds is trusted: it was parsed where it came in. */
-export const makeStore = ({ draft, catalogue, session, setAside = [] }: Start) =>
+export const makeStore = ({ draft, session, setAside = [] }: Start) =>
   configureStore({
     reducer: {
       draft: (state: DraftState = draft, action: UnknownAction) => draftReducer(state, action),
-      catalogue: (state: Catalogue = catalogue) => state,
       session: sessionReducer,
       storage: storageReducer,
     },
     preloadedState: {
       draft,
-      catalogue,
       session: { ...initialSession, ...session },
       storage: { state: 'kept', reason: null, setAside } as StorageStatus,
     },

@@ -8,10 +8,7 @@ import { makeStore, type AppStore } from '../state/store.ts';
 import { paperTheme } from '../theme/theme.ts';
 
 /** A store that starts from the demo shop. */
-export const demoStore = (): AppStore => {
-  const { workbook, catalogue } = demoShop();
-  return makeStore({ draft: initialDraft(workbook), catalogue });
-};
+export const demoStore = (): AppStore => makeStore({ draft: initialDraft(demoShop()) });
 
 /** Renders a piece of the interface as the program would, over a store. */
 export const renderOver = (store: AppStore, element: ReactElement) =>

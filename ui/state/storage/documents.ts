@@ -26,14 +26,20 @@ const stepSchema = z.object({
   patches: z.array(patchSchema),
   inverse: z.array(patchSchema),
 });
+const stampSchema = z.number().int().min(0).default(0);
 const draftSchema = z.object({
   version: z.literal(VERSION),
+  goodsStamp: stampSchema,
   book: z.unknown(),
   trials: z.unknown(),
   past: z.unknown(),
   future: z.unknown(),
 });
-const catalogueSchema = z.object({ version: z.literal(VERSION), catalogue: z.unknown() });
+const catalogueSchema = z.object({
+  version: z.literal(VERSION),
+  goodsStamp: stampSchema,
+  catalogue: z.unknown(),
+});
 const sessionSchema = z.object({
   version: z.literal(VERSION),
   trialId: z.string().nullable(),
@@ -56,33 +62,44 @@ const readSteps = (value: unknown): HistoryStep[] => {
   return steps.success ? steps.data.map((step) => ({ ...step, visit: null })) : [];
 };
 
-/** The draft with its history as kept, or null where the text is no sound draft. A history that cannot be read does not cost the draft. */
-export const readDraft = (text: string): DraftState | null => {
+/** The goods as kept, with the stamp that says which history goes with them. */
+export interface KeptGoods {
+  catalogue: Catalogue;
+  goodsStamp: number;
+}
+
+/**
+ * The draft with its history as kept, or null where the text is no sound draft. A history that cannot
+ * be read, or that was made over other goods than are kept, does not cost the draft.
+ */
+export const readDraft = (text: string, goods: KeptGoods): DraftState | null => {
   const document = parsed(draftSchema, text);
   const book = document && readBook(document.book);
   const trials = document && readTrials(document.trials);
   if (!document || !book?.ok || !trials?.ok) return null;
+  const isWhole = document.goodsStamp === goods.goodsStamp;
   return {
-    workbook: { book: book.value, trials: trials.value },
-    past: readSteps(document.past),
-    future: readSteps(document.future),
+    workbook: { book: book.value, catalogue: goods.catalogue, trials: trials.value },
+    past: isWhole ? readSteps(document.past) : [],
+    future: isWhole ? readSteps(document.future) : [],
     before: null,
     revision: 0,
+    goodsStamp: goods.goodsStamp,
   };
 };
 
-/** The text of a draft with its history. */
-export const writeDraft = ({ workbook, past, future }: DraftState): string =>
-  JSON.stringify({ version: VERSION, ...workbook, past, future });
+/** The text of a draft with its history; the goods are a document of their own. */
+export const writeDraft = ({ workbook: { book, trials }, past, future, goodsStamp }: DraftState): string =>
+  JSON.stringify({ version: VERSION, goodsStamp, book, trials, past, future });
 
-export const readStoredCatalogue = (text: string): Catalogue | null => {
+export const readGoods = (text: string): KeptGoods | null => {
   const document = parsed(catalogueSchema, text);
   const catalogue = document && readCatalogue(document.catalogue);
-  return catalogue?.ok ? catalogue.value : null;
+  return document && catalogue?.ok ? { catalogue: catalogue.value, goodsStamp: document.goodsStamp } : null;
 };
 
-export const writeCatalogue = (catalogue: Catalogue): string =>
-  JSON.stringify({ version: VERSION, catalogue });
+export const writeGoods = ({ workbook: { catalogue }, goodsStamp }: DraftState): string =>
+  JSON.stringify({ version: VERSION, goodsStamp, catalogue });
 
 export const readSession = (text: string): Partial<SessionState> | null => {
   const document = parsed(sessionSchema, text);

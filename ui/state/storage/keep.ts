@@ -1,6 +1,6 @@
 import { keeping, keepingFailed, kept } from '../storage-status.ts';
 import type { AppStore } from '../store.ts';
-import { KEYS, writeCatalogue, writeDraft, writeSession } from './documents.ts';
+import { KEYS, writeGoods, writeDraft, writeSession } from './documents.ts';
 import { makeWriter, type Shelf, type Writer } from './writer.ts';
 
 /** Keeps the store's documents on a shelf as they change, and says in the store whether that works. */
@@ -12,17 +12,17 @@ export const keepStore = (store: AppStore, shelf: Shelf): Writer => {
   });
   let last = store.getState();
   /** A draft is kept with the catalogue it names: the demo's too, once the draft is no longer the demo's. */
-  let catalogueKept = false;
+  let goodsKept = false;
   store.subscribe(() => {
     const state = store.getState();
     const before = last;
     last = state;
     const isEdited = state.draft.revision !== before.draft.revision;
-    if (isEdited) writer.ask(KEYS.draft, () => writeDraft(store.getState().draft));
-    if (state.catalogue !== before.catalogue || (isEdited && !catalogueKept)) {
-      catalogueKept = true;
-      writer.ask(KEYS.catalogue, () => writeCatalogue(store.getState().catalogue));
+    if (state.draft.goodsStamp !== before.draft.goodsStamp || (isEdited && !goodsKept)) {
+      goodsKept = true;
+      writer.ask(KEYS.catalogue, () => writeGoods(store.getState().draft));
     }
+    if (isEdited) writer.ask(KEYS.draft, () => writeDraft(store.getState().draft));
     const isNew = (['trialId', 'colours', 'letterKeys'] as const).some(
       (field) => state.session[field] !== before.session[field],
     );

@@ -1,17 +1,11 @@
 import { initialDraft } from '../draft.ts';
 import type { Start } from '../store.ts';
-import {
-  asideKey,
-  KEYS,
-  readDraft,
-  readSession,
-  readStoredCatalogue,
-  type DocumentName,
-} from './documents.ts';
+import type { Workbook } from '../workbook.ts';
+import { asideKey, KEYS, readDraft, readSession, readGoods, type DocumentName } from './documents.ts';
 import type { Shelf } from './writer.ts';
 
 /** The shop shown where nothing is kept yet. */
-export type Demo = () => Pick<Start, 'catalogue'> & { workbook: Start['draft']['workbook'] };
+export type Demo = () => Workbook;
 
 const readOr = async <T>(
   shelf: Shelf,
@@ -35,13 +29,9 @@ const readOr = async <T>(
  */
 export const readStart = async (shelf: Shelf, demo: Demo): Promise<Start> => {
   const setAside: string[] = [];
-  const draft = await readOr(shelf, 'draft', readDraft, setAside);
-  const catalogue = await readOr(shelf, 'catalogue', readStoredCatalogue, setAside);
+  const goods = await readOr(shelf, 'catalogue', readGoods, setAside);
+  const kept = goods ?? { catalogue: demo().catalogue, goodsStamp: 0 };
+  const draft = await readOr(shelf, 'draft', (text) => readDraft(text, kept), setAside);
   const session = await readOr(shelf, 'session', readSession, setAside);
-  return {
-    draft: draft ?? initialDraft(demo().workbook),
-    catalogue: catalogue ?? demo().catalogue,
-    ...(session ? { session } : {}),
-    setAside,
-  };
+  return { draft: draft ?? initialDraft(demo()), ...(session ? { session } : {}), setAside };
 };

@@ -1,0 +1,106 @@
+import { demoBook } from '../../demo/book.ts';
+import { demoCatalogue } from '../../demo/goods.ts';
+import { demoTrials } from '../../demo/trials.ts';
+import type { Book } from '../model/book.ts';
+import { makeBook, makeCatalogue, makeGood, makeZone } from '../testing/book.ts';
+import { locatedSentence } from '../words/fault-sentence.ts';
+import { shopDifference } from './shop-difference.ts';
+import { readShopFile, writeBookFile, writeGoodsFile, writeShopFile, type Shop } from './shop-file.ts';
+
+const DEMO: Shop = { book: demoBook, catalogue: demoCatalogue, trials: demoTrials };
+const HERE: Shop = { book: makeBook(), catalogue: makeCatalogue(), trials: [] };
+const SAVED = '2026-11-25T09:00:00-04:00';
+
+const sentences = (text: string): string[] => {
+  const read = readShopFile(text, HERE);
+  return read.ok ? [] : read.faults.map(locatedSentence);
+};
+
+describe('a file of the whole shop', () => {
+  test('gives the same shop back, and says when it was saved', () => {
+    const read = readShopFile(writeShopFile(DEMO, SAVED), HERE);
+    expect(read).toEqual({ ok: true, value: { holds: 'shop', shop: DEMO, savedAt: SAVED } });
+  });
+
+  test('that is faulty is refused whole, each fault with its place', () => {
+    const book = { ...demoBook, rates: [{ ...demoBook.rates[0], freeFrom: -1 }] };
+    const catalogue = { ...demoCatalogue, goods: [{ ...demoCatalogue.goods[0], price: 'free' }] };
+    const text = JSON.stringify({
+      format: 'emporos-shop',
+      version: 1,
+      savedAt: SAVED,
+      book,
+      catalogue,
+      trials: [{}],
+    });
+    expect(sentences(text)).toEqual([
+      'book.rates[0].freeFrom: This must be at least 0.',
+      'catalogue.goods[0].price: This must be a number.',
+      'trials[0].id: This is missing.',
+      'trials[0].name: This is missing.',
+      'trials[0].request: This is missing.',
+      'trials[0].expects: This is missing.',
+    ]);
+  });
+
+  test('whose goods name a group that its book lacks is refused', () => {
+    const catalogue = makeCatalogue(makeGood('pot', { groupId: 'pots' }));
+    expect(sentences(writeShopFile({ ...HERE, catalogue }, SAVED))).toEqual([
+      'catalogue.goods[0].groupId: There is no “pots” in groups.',
+    ]);
+  });
+
+  test('is told from what is no such file', () => {
+    const expected = ['format: This must be one of: emporos-shop, emporos-book, emporos-catalogue.'];
+    expect(sentences('{"format": "other"}')).toEqual(expected);
+    expect(sentences('[]')).toEqual(expected);
+    expect(sentences('{"format": ')[0]).toMatch(/^This is not JSON/);
+  });
+
+  test('holds no secret of a carrier account', () => {
+    const account = {
+      id: 'tern',
+      credentials: { kind: 'own', accountNumber: '77', secret: 'hush' },
+    } as unknown as Book['carriers'][number];
+    const text = writeShopFile({ ...DEMO, book: { ...demoBook, carriers: [account] } }, SAVED);
+    expect(text).toContain('"accountNumber": "77"');
+    expect(text).not.toContain('hush');
+  });
+});
+
+describe('a file of the book or of the goods alone', () => {
+  test('goes with what is here', () => {
+    expect(readShopFile(writeBookFile(demoBook), HERE)).toEqual({
+      ok: true,
+      value: { holds: 'book', shop: { ...HERE, book: demoBook }, savedAt: null },
+    });
+    expect(readShopFile(writeGoodsFile(demoCatalogue), HERE)).toEqual({
+      ok: true,
+      value: { holds: 'goods', shop: { ...HERE, catalogue: demoCatalogue }, savedAt: null },
+    });
+  });
+
+  test('is checked against what is here', () => {
+    const catalogue = makeCatalogue(makeGood('pot', { groupId: 'pots' }));
+    expect(sentences(writeGoodsFile(catalogue))).toEqual(['goods[0].groupId: There is no “pots” in groups.']);
+  });
+});
+
+describe('what differs between two shops', () => {
+  test('is nothing for a shop and its copy', () => {
+    expect(shopDifference(DEMO, structuredClone(DEMO))).toEqual([]);
+  });
+
+  test('is told kind by kind and by name', () => {
+    const zones = [...demoBook.zones.slice(1), makeZone('islands', { name: 'Islands' })];
+    const rates = demoBook.rates.map((rate, at) => (at === 9 ? { ...rate, active: false } : rate));
+    const book = { ...demoBook, zones, rates, store: { ...demoBook.store, pricesIncludeTax: true } };
+    const catalogue = { ...demoCatalogue, goods: demoCatalogue.goods.slice(1) };
+    expect(shopDifference(DEMO, { ...DEMO, book, catalogue })).toEqual([
+      { what: 'store', added: [], removed: [], changed: ['Wrack & Thistle'] },
+      { what: 'zones', added: ['Islands'], removed: ['Maritimes'], changed: [] },
+      { what: 'rates', added: [], removed: [], changed: ['Parcel to Newfoundland and Labrador'] },
+      { what: 'goods', added: [], removed: ['Lupin seeds'], changed: [] },
+    ]);
+  });
+});

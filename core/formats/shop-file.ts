@@ -1,0 +1,111 @@
+import { z } from 'zod';
+import type { Book } from '../model/book.ts';
+import { fault, type Fault, type Result } from '../model/fault.ts';
+import type { Catalogue } from '../model/good.ts';
+import { parseWith } from '../model/schema-fault.ts';
+import type { Trial } from '../model/trial.ts';
+import { instantSchema } from '../model/unit.ts';
+import { readBook, readCatalogue, readJson, readTrials } from './read.ts';
+
+/** A whole shop, as one file carries it to another device. */
+export interface Shop {
+  book: Book;
+  catalogue: Catalogue;
+  trials: Trial[];
+}
+
+const shopSchema = z.strictObject({
+  format: z.literal('emporos-shop'),
+  version: z.literal(1),
+  savedAt: instantSchema,
+  book: z.unknown(),
+  catalogue: z.unknown(),
+  trials: z.unknown(),
+});
+const headSchema = z.object({ format: z.enum(['emporos-shop', 'emporos-book', 'emporos-catalogue']) });
+
+/** What a file holds: a whole shop, or a book or goods that go with what is here. */
+export interface ShopFile {
+  holds: 'shop' | 'book' | 'goods';
+  shop: Shop;
+  savedAt: string | null;
+}
+
+const within = (name: string, faults: readonly Fault[]): Fault[] =>
+  faults.map((found) => ({
+    ...found,
+    path: found.path === '' || found.path.startsWith('[') ? name + found.path : `${name}.${found.path}`,
+  }));
+
+const faultsOf = (name: string, result: Result<unknown>): Fault[] =>
+  result.ok ? [] : within(name, result.faults);
+
+/** Goods against the book they would go with: a group that the book lacks is a fault of the goods. */
+const together = (holds: ShopFile['holds'], shop: Shop, savedAt: string | null): Result<ShopFile> => {
+  const catalogue = readCatalogue(shop.catalogue, shop.book);
+  if (!catalogue.ok) return { ok: false, faults: within('catalogue', catalogue.faults) };
+  return { ok: true, value: { holds, shop, savedAt } };
+};
+
+const readWhole = (value: unknown): Result<ShopFile> => {
+  const file = parseWith(shopSchema, value);
+  if (!file.ok) return file;
+  const book = readBook(file.value.book);
+  const catalogue = readCatalogue(file.value.catalogue);
+  const trials = readTrials(file.value.trials);
+  if (!book.ok || !catalogue.ok || !trials.ok) {
+    const faults = [
+      ...faultsOf('book', book),
+      ...faultsOf('catalogue', catalogue),
+      ...faultsOf('trials', trials),
+    ];
+    return { ok: false, faults };
+  }
+  const shop = { book: book.value, catalogue: catalogue.value, trials: trials.value };
+  return together('shop', shop, file.value.savedAt);
+};
+
+/**
+ * What a file's text holds, over the shop that is here: a whole shop, or its book or its goods alone.
+ * A faulty file is refused whole, every fault with its path.
+ */
+export const readShopFile = (text: string, here: Shop): Result<ShopFile> => {
+  const json = readJson(text);
+  if (!json.ok) return json;
+  const head = parseWith(headSchema, json.value);
+  if (!head.ok) {
+    return {
+      ok: false,
+      faults: [fault('not-one-of', 'format', { options: headSchema.shape.format.options.join(', ') })],
+    };
+  }
+  if (head.value.format === 'emporos-shop') return readWhole(json.value);
+  if (head.value.format === 'emporos-book') {
+    const book = readBook(json.value);
+    return book.ok ? together('book', { ...here, book: book.value }, null) : book;
+  }
+  const catalogue = readCatalogue(json.value, here.book);
+  return catalogue.ok ? together('goods', { ...here, catalogue: catalogue.value }, null) : catalogue;
+};
+
+/** A book without the secrets of its carrier accounts, which leave the device in no file. */
+export const withoutSecrets = (book: Book): Book => ({
+  ...book,
+  carriers: book.carriers.map((account) =>
+    account.credentials.kind === 'own'
+      ? { ...account, credentials: { kind: 'own', accountNumber: account.credentials.accountNumber } }
+      : account,
+  ),
+});
+
+const json = (value: unknown): string => `${JSON.stringify(value, null, 1)}\n`;
+
+/** The text of a file that holds the whole shop, saved at a moment. */
+export const writeShopFile = ({ book, catalogue, trials }: Shop, savedAt: string): string =>
+  json({ format: 'emporos-shop', version: 1, savedAt, book: withoutSecrets(book), catalogue, trials });
+
+/** The text of a file that holds the book alone. */
+export const writeBookFile = (book: Book): string => json(withoutSecrets(book));
+
+/** The text of a file that holds the goods alone. */
+export const writeGoodsFile = (catalogue: Catalogue): string => json(catalogue);
