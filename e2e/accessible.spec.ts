@@ -31,6 +31,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByLabel('Where would this code fall?').fill('X0A 0H0, 00000');
     await expect(page.getByRole('button', { name: 'Larger' })).toBeVisible();
   },
+  'the settings': (page) => openProgram(page, '/settings'),
   'the list of keys': async (page) => {
     await openProgram(page);
     await page.keyboard.press('?');

@@ -26,6 +26,7 @@ const VIEWS = {
     },
   },
   charges: { path: '/charges' },
+  settings: { path: '/settings' },
   rate: {
     path: '/charges?zone=maritimes&service=parcel',
     act: (page) => fill(page, 'Charge from 5 kg', '10.50'),

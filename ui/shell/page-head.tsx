@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { IconButton, Menu, Text } from 'react-native-paper';
@@ -61,6 +62,7 @@ const PhoneMenu = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const isDark = useIsDark();
+  const router = useRouter();
   const [open, setOpen] = useState(false);
   const act = (action: Parameters<typeof dispatch>[0]) => () => {
     setOpen(false);
@@ -81,6 +83,13 @@ const PhoneMenu = () => {
       <Menu.Item
         title={isDark ? 'Light colours' : 'Dark colours'}
         onPress={act(coloursChosen(isDark ? 'light' : 'dark'))}
+      />
+      <Menu.Item
+        title="Settings"
+        onPress={() => {
+          setOpen(false);
+          router.navigate('/settings');
+        }}
       />
       <Menu.Item title="Keys" onPress={act(keysToggled(true))} />
     </Menu>

@@ -26,11 +26,22 @@ const styles = (inks: Inks) => ({
   foot: { flex: 1, justifyContent: 'flex-end' } as const,
 });
 
+const RailLink = ({ name, path }: { name: string; path: '/reach' | '/charges' | '/settings' }) => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const isHere = usePathname().startsWith(path);
+  return (
+    <Press role="link" aria-current={isHere ? 'page' : undefined} onPress={() => router.navigate(path)}>
+      <View style={[style.item, isHere ? style.here : null]}>
+        <Text style={[style.name, isHere ? style.hereName : null]}>{name}</Text>
+      </View>
+    </Press>
+  );
+};
+
 /** The places of the program, and at its foot what is about the program itself. */
 export const Rail = () => {
   const style = useStyles(styles);
-  const router = useRouter();
-  const path = usePathname();
   const dispatch = useAppDispatch();
   const isDark = useIsDark();
   return (
@@ -38,22 +49,11 @@ export const Rail = () => {
       <Text style={style.mark} aria-label="Emporos">
         E<Text style={style.dot}>.</Text>
       </Text>
-      {PLACES.map((place) => {
-        const isHere = path.startsWith(place.path);
-        return (
-          <Press
-            key={place.path}
-            role="link"
-            aria-current={isHere ? 'page' : undefined}
-            onPress={() => router.navigate(place.path)}
-          >
-            <View style={[style.item, isHere ? style.here : null]}>
-              <Text style={[style.name, isHere ? style.hereName : null]}>{place.name}</Text>
-            </View>
-          </Press>
-        );
-      })}
+      {PLACES.map((place) => (
+        <RailLink key={place.path} name={place.name} path={place.path} />
+      ))}
       <View style={style.foot}>
+        <RailLink name="Settings" path="/settings" />
         <Press role="button" onPress={() => dispatch(coloursChosen(isDark ? 'light' : 'dark'))}>
           <View style={style.item}>
             <Text style={style.name}>{isDark ? 'Light' : 'Dark'}</Text>

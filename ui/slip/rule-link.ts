@@ -1,22 +1,31 @@
 import type { Book } from '../../core/model/book.ts';
-import type { Source } from '../../core/model/quote.ts';
+import type { Source, Withheld, WithheldCode } from '../../core/model/quote.ts';
 
 /** Where a rule is edited: the address of its page. */
 export interface RuleLink {
-  pathname: '/charges';
+  pathname: '/charges' | '/settings' | '/reach';
   params: { zone?: string; service?: string; panel?: 'zone' | 'service' };
 }
 
+/** Reasons that are about where the shop sells, not about one rule. */
+const ABOUT_REACH: readonly WithheldCode[] = ['not-sold-there', 'no-zone'];
+
 /** The page of the rule that a line of a working or a reason leads to; null where the rule has none. */
-export const ruleLink = (book: Book, from: Source, withheldId?: string): RuleLink | null => {
+export const ruleLink = (
+  book: Book,
+  from: Source,
+  withheld?: Pick<Withheld, 'id' | 'code'>,
+): RuleLink | null => {
+  if (withheld && ABOUT_REACH.includes(withheld.code)) return { pathname: '/reach', params: {} };
   if (from.kind === 'rate') {
     const rate = book.rates.find((one) => one.id === from.id);
     return rate ? { pathname: '/charges', params: { zone: rate.zoneId, service: rate.serviceId } } : null;
   }
+  if (from.kind === 'store') return { pathname: '/settings', params: {} };
   if (from.kind !== 'zone') return null;
-  const isService = withheldId !== undefined && book.services.some((service) => service.id === withheldId);
+  const isService = withheld !== undefined && book.services.some((service) => service.id === withheld.id);
   return {
     pathname: '/charges',
-    params: isService ? { zone: from.id, service: withheldId } : { zone: from.id, panel: 'zone' },
+    params: isService ? { zone: from.id, service: withheld.id } : { zone: from.id, panel: 'zone' },
   };
 };

@@ -64,10 +64,24 @@ describe('the way to a rule', () => {
   const book = selectBook(demoStore().getState());
   test.each([
     [{ kind: 'rate', id: 'parcel-west' } as const, undefined, { zone: 'west', service: 'parcel' }],
-    [{ kind: 'zone', id: 'north' } as const, 'parcel', { zone: 'north', service: 'parcel' }],
+    [
+      { kind: 'zone', id: 'north' } as const,
+      { id: 'parcel', code: 'no-rate' } as const,
+      { zone: 'north', service: 'parcel' },
+    ],
     [{ kind: 'zone', id: 'north' } as const, undefined, { zone: 'north', panel: 'zone' }],
-  ])('%p leads to its page', (from, withheldId, params) => {
-    expect(ruleLink(book, from, withheldId)).toEqual({ pathname: '/charges', params });
+  ])('%p leads to its page', (from, withheld, params) => {
+    expect(ruleLink(book, from, withheld)).toEqual({ pathname: '/charges', params });
+  });
+  test('a place that is not sold to leads to the reach', () => {
+    const withheld = { id: 'parcel', code: 'not-sold-there' } as const;
+    expect(ruleLink(book, { kind: 'store', id: 'store' }, withheld)).toEqual({
+      pathname: '/reach',
+      params: {},
+    });
+  });
+  test('the store leads to the settings', () => {
+    expect(ruleLink(book, { kind: 'store', id: 'store' })).toEqual({ pathname: '/settings', params: {} });
   });
   test('what has no page leads nowhere', () => {
     expect(ruleLink(book, { kind: 'good', id: 'pot-26' })).toBeNull();

@@ -57,7 +57,7 @@ export const WithheldList = ({
       </Press>
       <View role="list" aria-label="Not offered">
         {(isOpen ? withheld : []).map((one) => {
-          const link = ruleLink(book, one.from, one.id);
+          const link = ruleLink(book, one.from, one);
           const words = (
             <View style={style.item}>
               <Text style={style.reason}>

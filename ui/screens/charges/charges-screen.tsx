@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
+import { Page } from '../../parts/page.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { PageHead } from '../../shell/page-head.tsx';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { PAGE_WIDTH, SPACE } from '../../theme/tokens.ts';
 import { AddForm } from './add-forms.tsx';
 import { Board } from './board.tsx';
 import { CellPanel } from './cell-panel.tsx';
@@ -17,15 +17,6 @@ import { ServicePanel } from './service-panel.tsx';
 import { SmallBoard } from './small-board.tsx';
 import { useSelection, type Selection } from './use-selection.ts';
 import { ZonePanel } from './zone-panel.tsx';
-
-const page = {
-  width: '100%',
-  maxWidth: PAGE_WIDTH + 2 * SPACE.page,
-  padding: SPACE.page,
-  paddingTop: 24,
-  paddingBottom: 120,
-} as const;
-const phonePage = { padding: 20, paddingTop: 12, paddingBottom: 48 } as const;
 
 /** What the address says is open, with its title; null where nothing is, or what was is gone. */
 const useOpenPanel = (opening: Opening): { title: string; body: React.ReactNode } | null => {
@@ -76,24 +67,21 @@ const PhoneCharges = ({ opening }: { opening: Opening }) => {
   const zone = zones.find((one) => one.id === opening.zone) ?? zones[0];
   if (open) {
     return (
-      <ScrollView
-        contentContainerStyle={phonePage}
-        key={`${opening.zone}/${opening.service}/${opening.panel}`}
-      >
+      <Page key={`${opening.zone}/${opening.service}/${opening.panel}`}>
         <PageHead title={open.title} back={{ name: 'Charges', onPress: opening.close }} />
         <Panel title={open.title} onClose={opening.close}>
           {open.body}
         </Panel>
-      </ScrollView>
+      </Page>
     );
   }
   return (
-    <ScrollView contentContainerStyle={phonePage}>
+    <Page>
       <PageHead title="Charges" />
       {zone && !selection.ids ? <PhoneZone zone={zone} opening={opening} /> : null}
       <BoardActions selection={selection} />
       <SmallBoard selection={selection} />
-    </ScrollView>
+    </Page>
   );
 };
 
@@ -107,7 +95,7 @@ const WideCharges = ({ opening }: { opening: Opening }) => {
   ) : null;
   const isService = opening.panel === 'service';
   return (
-    <ScrollView contentContainerStyle={page}>
+    <Page>
       <PageHead title="Charges" />
       <Board
         opening={opening}
@@ -116,7 +104,7 @@ const WideCharges = ({ opening }: { opening: Opening }) => {
         underHead={isService ? panel : null}
       />
       <BoardActions selection={selection} />
-    </ScrollView>
+    </Page>
   );
 };
 

@@ -1,16 +1,9 @@
-import type { Workbook } from '../workbook.ts';
 import { rateEdits } from './rate-edits.ts';
 import { reachEdits } from './reach-edits.ts';
 import { serviceEdits } from './service-edits.ts';
+import { storeEdits } from './store-edits.ts';
 import { trialEdits } from './trial-edits.ts';
 import { zoneEdits } from './zone-edits.ts';
-
-const shopEdits = {
-  /** Another shop in place of this one: its book, its goods and its trials. */
-  replaceShop: (workbook: Workbook, { book, catalogue, trials }: Workbook): void => {
-    Object.assign(workbook, { book, catalogue, trials });
-  },
-};
 
 /** Every change that can be made to the workbook, and so undone. */
 export const EDITS = {
@@ -19,7 +12,7 @@ export const EDITS = {
   ...serviceEdits,
   ...trialEdits,
   ...reachEdits,
-  ...shopEdits,
+  ...storeEdits,
 };
 
 export type EditName = keyof typeof EDITS;

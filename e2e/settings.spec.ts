@@ -1,0 +1,85 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { choiceOf, closeSlip, fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
+
+/** Saves the whole shop and gives the path of the file. */
+const saveShop = async (page: Page): Promise<string> => {
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the whole shop' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toMatch(/^wrack-thistle-shop-\d{4}-\d\d-\d\d\.json$/);
+  return file.path();
+};
+
+const openFile = async (page: Page, path: string): Promise<void> => {
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Open a file' }).click();
+  await (await chooser).setFiles(path);
+};
+
+test('settings of the store move every charge', async ({ page }) => {
+  await openProgram(page);
+  if (isPhone(page)) {
+    await page.getByRole('button', { name: 'Menu' }).click();
+    await page.getByRole('menuitem', { name: 'Settings' }).click();
+  } else await page.getByRole('link', { name: 'Settings' }).click();
+  await fill(page, 'Handling on every charge', '1.23');
+  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName(
+    'Parcel, 18.53, was 17.30: working',
+  );
+  await closeSlip(page);
+  await fill(page, 'Round charges to', '0.25');
+  await page.getByRole('button', { name: 'upwards' }).click();
+  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName(/^Parcel, 18.75/);
+  await closeSlip(page);
+  await page.getByRole('checkbox', { name: 'Prices and charges include tax' }).click();
+  await expect(choiceOf(await openSlip(page), 'Parcel')).toContainText('with 2.30 tax');
+});
+
+test('the shop goes out as a file, and a broken file is refused with its places', async ({ page }, info) => {
+  await openProgram(page, '/settings');
+  const path = await saveShop(page);
+  const shop = JSON.parse(readFileSync(path, 'utf8')) as {
+    book: { rates: Record<string, unknown>[]; zones: { name: string }[] };
+  };
+  const broken = info.outputPath('broken.json');
+  writeFileSync(
+    broken,
+    JSON.stringify({ ...shop, book: { ...shop.book, rates: [{ ...shop.book.rates[0], freefrom: 1 }] } }),
+  );
+  await openFile(page, broken);
+  await expect(page.getByRole('alert')).toContainText('broken.json was not taken; nothing here has changed');
+  await expect(page.getByRole('alert')).toContainText(
+    'book.rates[0].freefrom: There is no field named “freefrom” here.',
+  );
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName('Parcel, 17.30: working');
+});
+
+test('a sound file is reviewed before it is taken, and one undo takes it back', async ({ page }, info) => {
+  await openProgram(page, '/settings');
+  const path = await saveShop(page);
+  const shop = JSON.parse(readFileSync(path, 'utf8')) as {
+    book: { zones: { name: string }[] };
+    catalogue: { goods: unknown[] };
+  };
+  const other = info.outputPath('other.json');
+  const zones = shop.book.zones.map((zone, at) => (at === 0 ? { ...zone, name: 'The coast' } : zone));
+  const goods = shop.catalogue.goods.filter((_, at) => at > 0);
+  writeFileSync(
+    other,
+    JSON.stringify({ ...shop, book: { ...shop.book, zones }, catalogue: { ...shop.catalogue, goods } }),
+  );
+  await openFile(page, other);
+  const review = page.getByRole('region', { name: 'Review of the file' });
+  await expect(review).toContainText('zones 1 changed: The coast');
+  await expect(review).toContainText('goods 1 gone: Lupin seeds');
+  await review.getByRole('button', { name: 'Take it into the draft' }).click();
+  await waitUntilKept(page);
+  await page.reload();
+  const slip = await openSlip(page);
+  await expect(slip.getByText('zone The coast, by CA-NS')).toBeVisible();
+  await closeSlip(page);
+  await page.getByRole('button', { name: 'Undo: Took other.json' }).click();
+  await expect((await openSlip(page)).getByText('zone Maritimes, by CA-NS')).toBeVisible();
+});

@@ -1,0 +1,208 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Handling } from '../../../core/model/price.ts';
+import type { Store } from '../../../core/model/store.ts';
+import { moneyFigure, weightFigure } from '../../../core/words/figure.ts';
+import { Check } from '../../parts/check.tsx';
+import { Chooser } from '../../parts/chooser.tsx';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { optional, readMeasure, readMoney, readName, readPercent } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
+import { edit } from '../../state/draft.ts';
+import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+
+const styles = (inks: Inks) => ({
+  all: { gap: 14, paddingTop: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  field: { width: 168 },
+  chooser: { width: 230, flexDirection: 'row' } as const,
+  note: note(inks),
+});
+
+const currencyNames = new Intl.DisplayNames(['en'], { type: 'currency' });
+const CURRENCIES = Intl.supportedValuesOf('currency').map((id) => ({ id, name: currencyNames.of(id) ?? id }));
+const ZONES = Intl.supportedValuesOf('timeZone').map((id) => ({
+  id,
+  name: id.replaceAll('_', ' '),
+  note: '',
+}));
+
+type SetStore = (changes: Partial<Store>, what: string, visit?: string | null) => void;
+
+const useSetStore = (): SetStore => {
+  const dispatch = useAppDispatch();
+  return (changes, what, visit = null) => dispatch(edit('setStore', { changes }, `Store: ${what}`, visit));
+};
+
+const Place = ({ store }: { store: Store }) => {
+  const style = useStyles(styles);
+  const set = useSetStore();
+  return (
+    <>
+      <DraftField
+        label="Name of the shop"
+        prose
+        text={store.name}
+        read={readName}
+        onChange={(name, visit) => set({ name }, 'name', visit)}
+      />
+      <View style={style.row}>
+        <View style={style.chooser}>
+          <Chooser
+            label="Currency"
+            chosen={`${currencyNames.of(store.currency) ?? ''}, ${store.currency}`}
+            options={CURRENCIES}
+            onChoose={(currency) => set({ currency }, 'currency')}
+          />
+        </View>
+        <View style={style.chooser}>
+          <Chooser
+            label="Zone of time"
+            chosen={store.timeZone}
+            options={ZONES}
+            onChoose={(timeZone) => set({ timeZone }, 'zone of time')}
+          />
+        </View>
+        <Segments
+          width={220}
+          value={store.units}
+          onChange={(units) => set({ units }, 'units')}
+          options={[
+            { value: 'metric', label: 'kg and cm' },
+            { value: 'imperial', label: 'lb and in' },
+          ]}
+        />
+      </View>
+      <Text style={style.note}>
+        Another currency keeps the digits of every amount: it changes what they are called, not what they are
+        worth.
+      </Text>
+    </>
+  );
+};
+
+const StoreHandling = ({ store }: { store: Store }) => {
+  const style = useStyles(styles);
+  const set = useSetStore();
+  const speech = useAppSelector(selectSpeech);
+  const { handling } = store;
+  const change = (changes: Partial<Handling>, visit: string | null): void => {
+    const next: Handling = { per: 'order', ...handling, ...changes };
+    const nothing = next.amount === undefined && next.points === undefined;
+    set({ handling: nothing ? undefined : next }, 'handling', visit);
+  };
+  return (
+    <View style={style.row} role="group" aria-label="Handling on every shipping charge">
+      <DraftField
+        right
+        style={style.field}
+        label="Handling on every charge"
+        placeholder="none"
+        text={handling?.amount === undefined ? '' : moneyFigure(handling.amount, speech.decimals)}
+        read={optional<number>(readMoney(speech))}
+        onChange={(amount, visit) => change({ amount }, visit)}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="and % of the charge"
+        placeholder="none"
+        text={handling?.points === undefined ? '' : String(handling.points / 100)}
+        read={optional<number>(readPercent)}
+        onChange={(points, visit) => change({ points }, visit)}
+      />
+      {handling?.amount === undefined ? null : (
+        <Segments
+          width={280}
+          value={handling.per}
+          onChange={(per) => change({ per }, null)}
+          options={[
+            { value: 'order', label: 'an order' },
+            { value: 'parcel', label: 'a parcel' },
+            { value: 'unit', label: 'a unit' },
+          ]}
+        />
+      )}
+    </View>
+  );
+};
+
+const Figures = ({ store }: { store: Store }) => {
+  const style = useStyles(styles);
+  const set = useSetStore();
+  const speech = useAppSelector(selectSpeech);
+  const { rounding } = store;
+  const mode = rounding === 'none' ? 'nearest' : rounding.mode;
+  return (
+    <View style={style.row}>
+      <DraftField
+        right
+        style={style.field}
+        label="Round charges to"
+        placeholder="no rounding"
+        text={rounding === 'none' ? '' : moneyFigure(rounding.to, speech.decimals)}
+        read={optional<number>((text) => {
+          const to = readMoney(speech)(text);
+          return to.ok && to.value === 0 ? { ok: false, text: 'This must be more than 0.' } : to;
+        })}
+        onChange={(to, visit) =>
+          set({ rounding: to === undefined ? 'none' : { to, mode } }, 'rounding', visit)
+        }
+      />
+      {rounding === 'none' ? null : (
+        <Segments
+          width={200}
+          value={mode}
+          onChange={(next) => set({ rounding: { ...rounding, mode: next } }, 'rounding')}
+          options={[
+            { value: 'nearest', label: 'nearest' },
+            { value: 'up', label: 'upwards' },
+          ]}
+        />
+      )}
+      <DraftField
+        style={style.field}
+        label="Weight of goods without one"
+        placeholder="not assumed"
+        text={store.defaultWeight === undefined ? '' : weightFigure(store.defaultWeight, speech.units)}
+        read={optional<number>(readMeasure('weight', speech))}
+        onChange={(defaultWeight, visit) => set({ defaultWeight }, 'assumed weight', visit)}
+      />
+    </View>
+  );
+};
+
+/** What holds for the whole shop: name, currency, units, time, handling, rounding, tax, the order of choices. */
+export const StoreSettings = () => {
+  const style = useStyles(styles);
+  const set = useSetStore();
+  const { store } = useAppSelector(selectBook);
+  return (
+    <View style={style.all}>
+      <Place store={store} />
+      <StoreHandling store={store} />
+      <Figures store={store} />
+      <Check
+        label="Prices and charges include tax"
+        on={store.pricesIncludeTax}
+        onPress={() => set({ pricesIncludeTax: !store.pricesIncludeTax }, 'tax')}
+      />
+      <View style={style.row}>
+        <Text>Choices come</Text>
+        <Segments
+          width={260}
+          value={store.choiceOrder}
+          onChange={(choiceOrder) => set({ choiceOrder }, 'order of choices')}
+          options={[
+            { value: 'listed', label: 'as listed' },
+            { value: 'cheapest', label: 'cheapest first' },
+          ]}
+        />
+      </View>
+    </View>
+  );
+};
