@@ -5,6 +5,7 @@ import { moneyFigure } from '../../../core/words/figure.ts';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { readMoney } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
+import { useWidth } from '../../parts/use-width.ts';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { StepsTable } from './steps-table.tsx';
@@ -37,36 +38,42 @@ const asTiers = (amount: number): TiersPrice => ({
   steps: [{ from: 0, amount }],
 });
 
-/** A price: one amount, or steps by what the basket measures. */
-export const PriceEditor = ({ price, onChange }: Props) => {
-  const speech = useAppSelector(selectSpeech);
+/** What kind of price it is: one amount, or steps by what the basket measures. */
+export const PriceKind = ({ price, onChange }: Props) => {
+  const isPhone = useWidth() === 'phone';
   if (price.kind !== 'flat' && price.kind !== 'tiers') return null;
   const choose = (kind: 'flat' | 'tiers'): void => {
     if (kind === 'flat' && price.kind === 'tiers') onChange(asFlat(price), null);
     if (kind === 'tiers' && price.kind === 'flat') onChange(asTiers(price.amount), null);
   };
   return (
-    <View style={{ gap: 10 }}>
-      <Segments value={price.kind} onChange={choose} options={KINDS} />
-      {price.kind === 'flat' ? (
-        <DraftField
-          label="Charge for the order"
-          right
-          style={{ width: 180 }}
-          text={moneyFigure(price.amount, speech.decimals)}
-          read={readMoney(speech)}
-          onChange={(amount, visit) => onChange({ ...price, amount }, visit)}
+    <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', gap: 12 }}>
+      <Segments width={isPhone ? undefined : 200} value={price.kind} onChange={choose} options={KINDS} />
+      {price.kind === 'tiers' ? (
+        <Segments
+          width={isPhone ? undefined : 420}
+          value={price.basis}
+          onChange={(basis) => onChange(rebased(price, basis), null)}
+          options={BASES}
         />
-      ) : (
-        <>
-          <Segments
-            value={price.basis}
-            onChange={(basis) => onChange(rebased(price, basis), null)}
-            options={BASES}
-          />
-          <StepsTable price={price} onChange={onChange} />
-        </>
-      )}
+      ) : null}
     </View>
+  );
+};
+
+/** A price's figures: one amount, or steps. */
+export const PriceEditor = ({ price, onChange }: Props) => {
+  const speech = useAppSelector(selectSpeech);
+  if (price.kind === 'tiers') return <StepsTable price={price} onChange={onChange} />;
+  if (price.kind !== 'flat') return null;
+  return (
+    <DraftField
+      label="Charge for the order"
+      right
+      style={{ width: 180 }}
+      text={moneyFigure(price.amount, speech.decimals)}
+      read={readMoney(speech)}
+      onChange={(amount, visit) => onChange({ ...price, amount }, visit)}
+    />
   );
 };

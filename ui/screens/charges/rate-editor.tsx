@@ -15,7 +15,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { aside, note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { PriceEditor } from './price-editor.tsx';
+import { PriceEditor, PriceKind } from './price-editor.tsx';
 import { RateActions } from './rate-actions.tsx';
 import { RateConditions } from './rate-conditions.tsx';
 import { selectTrialMark } from './trial-mark.ts';
@@ -75,6 +75,7 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
   return (
     <View style={{ gap: 12 }}>
       {rate.active ? null : <SwitchedOff rate={rate} onSwitch={() => set({ active: true }, 'switched on')} />}
+      <PriceKind price={rate.price} onChange={(price, visit) => set({ price }, 'price', visit)} />
       <View style={isPhone ? style.rows : style.columns}>
         {isPhone ? picture : null}
         <View style={isPhone ? null : style.price}>

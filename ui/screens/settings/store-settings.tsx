@@ -166,7 +166,7 @@ const Figures = ({ store }: { store: Store }) => {
       )}
       <DraftField
         style={style.field}
-        label="Weight of goods without one"
+        label="Weight where unknown"
         placeholder="not assumed"
         text={store.defaultWeight === undefined ? '' : weightFigure(store.defaultWeight, speech.units)}
         read={optional<number>(readMeasure('weight', speech))}

@@ -74,6 +74,26 @@ describe('what is kept', () => {
   });
 });
 
+describe('a history', () => {
+  test('goes with the goods it was made over: over other goods it is dropped and the draft kept', async () => {
+    const shelf = shelfOf();
+    const { store, writer } = await storeOver(shelf);
+    const { book, catalogue, trials } = demoShop();
+    const goods = { ...catalogue, goods: catalogue.goods.slice(1) };
+    store.dispatch(rename('Prairies'));
+    await writer.flush();
+    const before = shelf.kept.get(KEYS.catalogue) ?? '';
+    store.dispatch(edit('replaceShop', { book, catalogue: goods, trials }, 'fewer goods'));
+    await writer.flush();
+    const whole = (await storeOver(shelf)).store.getState().draft;
+    expect([whole.past.length, whole.workbook.catalogue]).toEqual([2, goods]);
+    shelf.kept.set(KEYS.catalogue, before);
+    const torn = (await storeOver(shelf)).store.getState();
+    expect([torn.draft.past.length, torn.draft.workbook.catalogue]).toEqual([0, catalogue]);
+    expect(torn.storage.setAside).toEqual([]);
+  });
+});
+
 describe('a write that fails', () => {
   test('is told, and tried again until it succeeds, with the newest text', async () => {
     let full = true;
