@@ -1,15 +1,15 @@
-import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Withheld } from '../../core/model/quote.ts';
 import { Press } from '../parts/press.tsx';
-import { slipOpened, withheldToggled } from '../state/session.ts';
+import { withheldToggled } from '../state/session.ts';
 import { selectBook } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { aside, note } from '../theme/text.ts';
 import { TOUCH, type Inks } from '../theme/tokens.ts';
 import { ruleLink } from './rule-link.ts';
+import { RuleRow } from './rule-row.tsx';
 
 const styles = (inks: Inks) => ({
   head: {
@@ -37,7 +37,6 @@ export const WithheldList = ({
   alwaysOpen: boolean;
 }) => {
   const style = useStyles(styles);
-  const router = useRouter();
   const dispatch = useAppDispatch();
   const book = useAppSelector(selectBook);
   const isOpen = useAppSelector((state) => state.session.withheldOpen) || alwaysOpen;
@@ -58,30 +57,16 @@ export const WithheldList = ({
       <View role="list" aria-label="Not offered">
         {(isOpen ? withheld : []).map((one) => {
           const link = ruleLink(book, one.from, one);
-          const words = (
-            <View style={style.item}>
-              <Text style={style.reason}>
-                <Text style={[style.reason, style.name]}>{one.name}: </Text>
-                <Text style={[style.reason, link ? style.linked : null]}>{one.text}</Text>
-              </Text>
-              {one.message ? <Text style={style.note}>The customer is told: {one.message}</Text> : null}
-            </View>
-          );
-          const go = (): void => {
-            if (!link) return;
-            dispatch(slipOpened(false));
-            router.navigate(link);
-          };
           return (
-            <View role="listitem" key={one.id}>
-              {link ? (
-                <Press onPress={go} role="link" aria-label={`${one.name}: ${one.text} To its rule`}>
-                  {words}
-                </Press>
-              ) : (
-                words
-              )}
-            </View>
+            <RuleRow key={one.id} link={link} label={`${one.name}: ${one.text}`}>
+              <View style={style.item}>
+                <Text style={style.reason}>
+                  <Text style={[style.reason, style.name]}>{one.name}: </Text>
+                  <Text style={[style.reason, link ? style.linked : null]}>{one.text}</Text>
+                </Text>
+                {one.message ? <Text style={style.note}>The customer is told: {one.message}</Text> : null}
+              </View>
+            </RuleRow>
           );
         })}
       </View>

@@ -1,16 +1,14 @@
-import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { WorkingLine } from '../../core/model/quote.ts';
 import { moneyFigure } from '../../core/words/figure.ts';
-import { Press } from '../parts/press.tsx';
-import { slipOpened } from '../state/session.ts';
 import { selectBook } from '../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { smallFigure } from '../theme/text.ts';
 import { SERIF, type Inks } from '../theme/tokens.ts';
 import { ruleLink } from './rule-link.ts';
+import { RuleRow } from './rule-row.tsx';
 
 interface Props {
   lines: readonly WorkingLine[];
@@ -35,35 +33,19 @@ const styles = (inks: Inks) => ({
 /** How a charge came about: each line with its change and the running total, leading to its rule. */
 export const Working = ({ lines, decimals }: Props) => {
   const style = useStyles(styles);
-  const router = useRouter();
-  const dispatch = useAppDispatch();
   const book = useAppSelector(selectBook);
   return (
     <View style={style.ledger} role="list" aria-label="Working">
       {lines.map((line, at) => {
         const link = ruleLink(book, line.from);
-        const row = (
-          <View style={style.line}>
-            <Text style={[style.text, link ? style.linked : null]}>{line.text}</Text>
-            <Text style={style.change}>{moneyFigure(line.change, decimals)}</Text>
-            <Text style={style.running}>{moneyFigure(line.running, decimals)}</Text>
-          </View>
-        );
-        const go = (): void => {
-          if (!link) return;
-          dispatch(slipOpened(false));
-          router.navigate(link);
-        };
         return (
-          <View role="listitem" key={`${line.step}-${at}`}>
-            {link ? (
-              <Press onPress={go} role="link" aria-label={`${line.text}. To its rule`}>
-                {row}
-              </Press>
-            ) : (
-              row
-            )}
-          </View>
+          <RuleRow key={`${line.step}-${at}`} link={link} label={`${line.text}.`}>
+            <View style={style.line}>
+              <Text style={[style.text, link ? style.linked : null]}>{line.text}</Text>
+              <Text style={style.change}>{moneyFigure(line.change, decimals)}</Text>
+              <Text style={style.running}>{moneyFigure(line.running, decimals)}</Text>
+            </View>
+          </RuleRow>
         );
       })}
     </View>

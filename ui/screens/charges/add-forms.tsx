@@ -1,20 +1,18 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { Controller, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { Button, HelperText, Text, TextInput } from 'react-native-paper';
+import { Button } from 'react-native-paper';
 import { z } from 'zod';
 import { nameSchema } from '../../../core/model/unit.ts';
+import { FormField } from '../../parts/form-field.tsx';
 import { edit } from '../../state/draft.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
-import { note } from '../../theme/text.ts';
 import { SANS, type Inks } from '../../theme/tokens.ts';
 import { readRegions } from './zone-panel.tsx';
 
-const styles = (inks: Inks) => ({
+const styles = (_: Inks) => ({
   form: { gap: 10, paddingVertical: 12, maxWidth: 480 },
-  note: note(inks),
-  input: { backgroundColor: inks.raised },
 });
 
 interface Values {
@@ -59,35 +57,15 @@ export const AddForm = ({ what, onDone }: FieldsProps) => {
     onDone();
   });
   const field = (name: keyof Values, label: string, placeholder: string) => (
-    <Controller
+    <FormField
       control={control}
       name={name}
-      render={({ field: { value, onChange, onBlur }, fieldState: { error } }) => (
-        <View>
-          <Text style={style.note}>{label}</Text>
-          <TextInput
-            mode="outlined"
-            dense
-            autoFocus={name === 'name'}
-            multiline={name === 'places'}
-            value={value}
-            onChangeText={onChange}
-            onBlur={onBlur}
-            onSubmitEditing={() => void submit()}
-            placeholder={placeholder}
-            error={error !== undefined}
-            aria-label={label}
-            accessibilityLabel={label}
-            style={style.input}
-            contentStyle={{ fontFamily: SANS, fontSize: 15 }}
-          />
-          {error ? (
-            <HelperText type="error" padding="none">
-              {error.message}
-            </HelperText>
-          ) : null}
-        </View>
-      )}
+      label={label}
+      placeholder={placeholder}
+      autoFocus={name === 'name'}
+      multiline={name === 'places'}
+      onSubmit={() => void submit()}
+      contentStyle={{ fontFamily: SANS, fontSize: 15 }}
     />
   );
   return (

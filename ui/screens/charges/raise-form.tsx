@@ -1,12 +1,13 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { Button, HelperText, Text, TextInput } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import { z } from 'zod';
 import { typedMoney, typedPercent } from '../../../core/formats/typed.ts';
 import type { Raise } from '../../../core/price/raise.ts';
 import { countFigure, moneyFigure, type Speech } from '../../../core/words/figure.ts';
 import { decimalMark } from '../../parts/readers.ts';
+import { FormField } from '../../parts/form-field.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
@@ -24,7 +25,7 @@ interface Props {
 const styles = (inks: Inks) => ({
   all: { gap: 10 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
-  input: { backgroundColor: inks.raised, height: 36, width: 120 },
+  input: { height: 36, width: 120 },
   note: note(inks),
 });
 
@@ -108,32 +109,13 @@ export const RaiseForm = ({ ids, onDone }: Props) => {
     onDone();
   });
   const field = (name: 'by' | 'to', label: string) => (
-    <Controller
+    <FormField
       control={control}
       name={name}
-      render={({ field: { value, onChange, onBlur }, fieldState: { error } }) => (
-        <View>
-          <Text style={style.note}>{label}</Text>
-          <TextInput
-            mode="outlined"
-            dense
-            value={value}
-            onChangeText={onChange}
-            onBlur={onBlur}
-            onSubmitEditing={() => void submit()}
-            error={error !== undefined}
-            aria-label={label}
-            accessibilityLabel={label}
-            style={style.input}
-            contentStyle={{ ...figure, lineHeight: 22, paddingHorizontal: 8, textAlign: 'right' }}
-          />
-          {error ? (
-            <HelperText type="error" padding="none">
-              {error.message}
-            </HelperText>
-          ) : null}
-        </View>
-      )}
+      label={label}
+      onSubmit={() => void submit()}
+      style={style.input}
+      contentStyle={{ ...figure, lineHeight: 22, paddingHorizontal: 8, textAlign: 'right' }}
     />
   );
   const choice = (name: 'kind' | 'mode', buttons: { value: string; label: string }[]) => (

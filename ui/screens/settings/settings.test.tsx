@@ -1,0 +1,157 @@
+import { act, fireEvent, screen } from '@testing-library/react-native';
+import { writeShopFile } from '../../../core/formats/shop-file.ts';
+import { demoShop } from '../../state/demo.ts';
+import { undone } from '../../state/draft.ts';
+import { selectBook, selectSlip } from '../../state/selectors.ts';
+import type { AppStore } from '../../state/store.ts';
+import { demoStore, renderOver } from '../../testing/store.tsx';
+import { fileName, openFile, saveFile } from './files.ts';
+import { SettingsScreen } from './settings-screen.tsx';
+
+jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
+jest.mock('./files.ts', () => ({
+  ...jest.requireActual<object>('./files.ts'),
+  saveFile: jest.fn(),
+  openFile: jest.fn(),
+}));
+
+const saved = saveFile as jest.MockedFunction<typeof saveFile>;
+const opened = openFile as jest.MockedFunction<typeof openFile>;
+beforeEach(() => saved.mockClear());
+
+const open = (): AppStore => {
+  const store = demoStore();
+  renderOver(store, <SettingsScreen />);
+  return store;
+};
+const storeOf = (store: AppStore) => selectBook(store.getState()).store;
+const type = (label: string, text: string): void => {
+  const field = screen.getByLabelText(label);
+  fireEvent(field, 'focus');
+  fireEvent.changeText(field, text);
+  fireEvent(field, 'blur');
+};
+const choose = (label: string, text: string, name: string): void => {
+  const field = screen.getByLabelText(label);
+  fireEvent(field, 'focus');
+  fireEvent.changeText(field, text);
+  fireEvent.press(screen.getByLabelText(name));
+};
+const openText = async (text: string | null): Promise<void> => {
+  opened.mockResolvedValueOnce({ name: 'shop.json', text });
+  fireEvent.press(screen.getByText('Open a file'));
+  await act(async () => {
+    await jest.advanceTimersByTimeAsync(10);
+  });
+};
+
+describe('what holds for the whole shop', () => {
+  test('is its name, currency, zone of time and units', () => {
+    const store = open();
+    type('Name of the shop', 'Kelp & Thistle');
+    choose('Currency', 'yen', 'Japanese Yen');
+    choose('Zone of time', 'tokyo', 'Asia/Tokyo');
+    fireEvent.press(screen.getByText('lb and in'));
+    expect(storeOf(store)).toMatchObject({
+      name: 'Kelp & Thistle',
+      currency: 'JPY',
+      timeZone: 'Asia/Tokyo',
+      units: 'imperial',
+    });
+    const slip = selectSlip(store.getState());
+    expect(slip?.ok && slip.quote.choices[0]?.working[0]?.text).toBe(
+      'Weight 14 lb 1.75 oz, from 11 lb 0.37 oz: 1550',
+    );
+  });
+
+  test('is a handling on every charge, taken out when emptied', () => {
+    const store = open();
+    type('Handling on every charge', '1.30');
+    fireEvent.press(screen.getByText('a unit'));
+    type('and % of the charge', '10');
+    expect(storeOf(store).handling).toEqual({ amount: 130, points: 1_000, per: 'unit' });
+    type('Handling on every charge', '');
+    type('and % of the charge', '');
+    expect(storeOf(store)).not.toHaveProperty('handling');
+  });
+
+  test('is a rounding, an assumed weight, tax and the order of choices', () => {
+    const store = open();
+    type('Round charges to', '0');
+    expect(screen.getByText('This must be more than 0. Kept: nothing')).toBeTruthy();
+    type('Round charges to', '0.25');
+    fireEvent.press(screen.getByText('upwards'));
+    expect(storeOf(store).rounding).toEqual({ to: 25, mode: 'up' });
+    type('Round charges to', '');
+    expect(storeOf(store).rounding).toBe('none');
+    type('Weight where unknown', '750 g');
+    expect(storeOf(store).defaultWeight).toBe(750);
+    type('Weight where unknown', '');
+    expect(storeOf(store)).not.toHaveProperty('defaultWeight');
+    fireEvent.press(screen.getByLabelText('Prices and charges include tax'));
+    fireEvent.press(screen.getByText('cheapest first'));
+    expect(storeOf(store)).toMatchObject({ pricesIncludeTax: true, choiceOrder: 'cheapest' });
+  });
+});
+
+describe('the data of the shop', () => {
+  test('goes out whole and in parts, under names that say what and when', () => {
+    jest.setSystemTime(new Date('2026-11-25T12:00:00Z'));
+    open();
+    for (const name of ['Save the whole shop', 'Save the book', 'Save the goods'])
+      fireEvent.press(screen.getByText(name));
+    expect(saved.mock.calls.map(([name]) => name)).toEqual([
+      'wrack-thistle-shop-2026-11-25.json',
+      'wrack-thistle-book-2026-11-25.json',
+      'wrack-thistle-goods-2026-11-25.json',
+    ]);
+    expect(JSON.parse(saved.mock.calls[0]?.[1] ?? '')).toMatchObject({
+      format: 'emporos-shop',
+      savedAt: '2026-11-25T12:00:00.000Z',
+    });
+    expect(fileName('№', 'shop', '2026-11-25')).toBe('shop-shop-2026-11-25.json');
+  });
+
+  test('comes in after a review, and one undo takes it back', async () => {
+    const store = open();
+    const shop = demoShop();
+    const zones = shop.book.zones.map((zone) => (zone.id === 'west' ? { ...zone, name: 'Prairies' } : zone));
+    await openText(writeShopFile({ ...shop, book: { ...shop.book, zones } }, '2026-11-25T09:00:00-04:00'));
+    expect(screen.getByText('shop.json holds a whole shop')).toBeTruthy();
+    expect(screen.getByText('Saved 2026-11-25, 09:00')).toBeTruthy();
+    expect(screen.getByText(/zones.*1 changed: Prairies/)).toBeTruthy();
+    expect(selectBook(store.getState()).zones[3]?.name).toBe('West');
+    fireEvent.press(screen.getByText('Take it into the draft'));
+    expect(selectBook(store.getState()).zones[3]?.name).toBe('Prairies');
+    act(() => void store.dispatch(undone()));
+    expect(selectBook(store.getState()).zones[3]?.name).toBe('West');
+  });
+
+  test('that is the same, or is left, changes nothing', async () => {
+    const store = open();
+    await openText(writeShopFile(demoShop(), '2026-11-25T09:00:00-04:00'));
+    expect(screen.getByText('It is the same as what is here.')).toBeTruthy();
+    fireEvent.press(screen.getByText('Leave it'));
+    expect(screen.queryByText('It is the same as what is here.')).toBeNull();
+    expect(store.getState().draft.past).toEqual([]);
+  });
+
+  test('that is faulty is refused with its places, and one too large is told', async () => {
+    const store = open();
+    await openText('{"format": "emporos-book", "version": 1}');
+    expect(screen.getByText('shop.json was not taken; nothing here has changed')).toBeTruthy();
+    expect(screen.getByText('store: This is missing.')).toBeTruthy();
+    fireEvent.press(screen.getByText('Close'));
+    await openText(null);
+    expect(store.getState().session.message?.text).toBe('shop.json is larger than 200 MB and was not read.');
+    expect(store.getState().draft.past).toEqual([]);
+  });
+
+  test('goes back to the demo', () => {
+    const store = open();
+    type('Name of the shop', 'Other');
+    fireEvent.press(screen.getByText('Back to the demo'));
+    expect(store.getState().draft.workbook).toEqual(demoShop());
+    expect(store.getState().session.message).toEqual({ text: 'Back to the demo shop.', undo: true });
+  });
+});
