@@ -6,7 +6,7 @@ const MODERN =
 
 /** The core and the shells without an interface run in plain Node; the interface runs with jest-expo. */
 module.exports = {
-  testTimeout: 30_000,
+  testTimeout: 90_000,
   projects: [
     {
       displayName: 'core',

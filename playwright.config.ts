@@ -5,8 +5,8 @@ const PORT = 4311;
 export default defineConfig({
   testDir: 'e2e',
   outputDir: '.emporos/test-results',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   fullyParallel: true,
   workers: 2,
   retries: 0,
@@ -32,5 +32,6 @@ export default defineConfig({
     env: { PORT: String(PORT) },
     url: `http://127.0.0.1:${PORT}/health`,
     reuseExistingServer: false,
+    timeout: 180_000,
   },
 });
