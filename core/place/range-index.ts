@@ -35,7 +35,7 @@ const begunBy = <T>(spans: readonly Span<T>[], key: string): number => {
   return low;
 };
 
-/** An index over ranges: a binary search, then a walk back only as far as any range still reaches. */
+/** An index over ranges: a binary search, then a walk back only as far as some range still reaches. */
 export const rangeIndex = <T>(): RangeIndex<T> => {
   let spans: Span<T>[] = [];
   let ready = false;

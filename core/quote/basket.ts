@@ -3,7 +3,7 @@ import type { Good } from '../model/good.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
 import { GREATEST_SUBTOTAL, GREATEST_SUM } from '../model/unit.ts';
 
-/** A line of the basket: the catalogue's good, with the line's own fields over it where it has any. */
+/** A line of the basket: the catalogue's good, with the line's own fields over it where it has some. */
 export interface BasketLine {
   good: Good;
   quantity: number;
