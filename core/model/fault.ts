@@ -24,7 +24,14 @@ export type FaultCode =
   | 'not-worked-out'
   | 'good-unknown'
   | 'subtotal-too-big'
-  | 'basket-too-big';
+  | 'basket-too-big'
+  | 'column-missing'
+  | 'column-twice'
+  | 'cell-missing'
+  | 'cell-unread'
+  | 'cell-duplicate'
+  | 'row-too-long'
+  | 'sides-incomplete';
 
 export interface Fault {
   code: FaultCode;

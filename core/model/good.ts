@@ -6,6 +6,7 @@ export const sizeSchema = z.strictObject({
   width: millimetresSchema,
   height: millimetresSchema,
 });
+export type Size = z.infer<typeof sizeSchema>;
 
 /** Goods that travel alike: which services may carry them, and where. */
 export const handlingGroupSchema = z.strictObject({

@@ -54,6 +54,13 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'good-unknown': ({ sku }) =>
     `The catalogue has no “${sku}”; a line of its own must bring a price and a fulfilment.`,
   'subtotal-too-big': ({ limit }) => `The goods come to more than ${limit} minor units.`,
+  'column-missing': ({ column }) => `No column is taken as “${column}”, and each good needs one.`,
+  'column-twice': ({ column }) => `Two columns are taken as “${column}”.`,
+  'cell-missing': () => 'This is empty, and a good that is not here yet needs it.',
+  'cell-unread': ({ text, expected }) => `“${text}” was not understood: write ${expected}.`,
+  'cell-duplicate': ({ text, row }) => `“${text}” is already in row ${row}.`,
+  'row-too-long': ({ cells, columns }) => `This row has ${cells} cells for ${columns} columns.`,
+  'sides-incomplete': () => 'A size needs length, width and height.',
   'basket-too-big': () => 'The basket’s weight or volume is too large to be added up exactly.',
 };
 

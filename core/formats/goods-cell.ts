@@ -1,0 +1,132 @@
+import {
+  COLUMN_NAMES,
+  type GoodsColumn,
+  type LengthUnit,
+  type Mapped,
+  type WeightUnit,
+} from '../goods/columns.ts';
+import { fault, type Fault } from '../model/fault.ts';
+import { goodSchema, type Good } from '../model/good.ts';
+import type { Speech } from '../words/figure.ts';
+import { typedSize } from './size-typed.ts';
+import { typedLength, typedMoney, typedNumber, typedWeight, type Typed } from './typed.ts';
+
+/** How a table's cells are read: the currency and units of the shop, its marks, and its groups by id and name. */
+export interface CellReading {
+  speech: Speech;
+  mark: '.' | ',';
+  groups: readonly { id: string; name: string }[];
+}
+
+/** The part of a good that one cell holds: a field of it, or one side of its size. */
+export type CellValue = Partial<Good> & { side?: { of: 'length' | 'width' | 'height'; value: number } };
+type Cell = { ok: true; value: CellValue } | { ok: false; expected: string };
+type Reader = (text: string, unit: string, reading: CellReading) => Cell;
+
+const YES = ['yes', 'y', 'true', '1', 'x'];
+const NO = ['no', 'n', 'false', '0', '-'];
+
+const isBare = (text: string, mark: '.' | ','): boolean => typedNumber(text, mark) !== null;
+
+const measured = (
+  text: string,
+  unit: string,
+  mark: '.' | ',',
+  read: (text: string, system: 'metric', mark: '.' | ',') => Typed,
+): Typed => read(isBare(text, mark) ? `${text} ${unit}` : text, 'metric', mark);
+
+const money =
+  (field: 'price' | 'shippingPrice' | 'onceFee'): Reader =>
+  (text, _, { speech, mark }) => {
+    const typed = typedMoney(text, speech.decimals, mark);
+    if (typed.ok) return { ok: true, value: { [field]: typed.value } };
+    return { ok: false, expected: `an amount, as ${speech.decimals > 0 ? '12.50' : '1250'}` };
+  };
+
+const side =
+  (of: 'length' | 'width' | 'height'): Reader =>
+  (text, unit, { mark }) => {
+    const typed = measured(text, unit, mark, typedLength);
+    if (typed.ok && typed.value <= 100_000) return { ok: true, value: { side: { of, value: typed.value } } };
+    return { ok: false, expected: 'a length up to 100 m, as 30 cm or 12 in' };
+  };
+
+const yesNo =
+  (field: 'chargeFree' | 'packsAlone' | 'keepUpright'): Reader =>
+  (text) => {
+    const word = text.toLowerCase();
+    if (YES.includes(word)) return { ok: true, value: { [field]: true } };
+    if (NO.includes(word)) return { ok: true, value: { [field]: undefined } };
+    return { ok: false, expected: 'yes or no' };
+  };
+
+const words =
+  (field: 'sku' | 'name' | 'hsCode' | 'madeIn', most: number): Reader =>
+  (text) =>
+    goodSchema.shape[field].safeParse(text).success
+      ? { ok: true, value: { [field]: text } }
+      : { ok: false, expected: `at most ${most} characters` };
+
+const fulfilment: Reader = (text) => {
+  const word = text.toLowerCase();
+  if (['physical', 'yes', 'true', 'goods'].includes(word))
+    return { ok: true, value: { fulfilment: 'physical' } };
+  if (['digital', 'no', 'false', 'download', 'virtual', 'service'].includes(word))
+    return { ok: true, value: { fulfilment: 'digital' } };
+  return { ok: false, expected: 'physical or digital' };
+};
+
+const READERS: Record<GoodsColumn, Reader> = {
+  sku: words('sku', 120),
+  name: words('name', 120),
+  price: money('price'),
+  fulfilment,
+  weight: (text, unit, { mark }) => {
+    const typed = measured(text, unit, mark, typedWeight);
+    if (typed.ok && typed.value <= 100_000_000) return { ok: true, value: { weight: typed.value } };
+    return { ok: false, expected: 'a weight, as 2.5 kg or 7 lb 4 oz' };
+  },
+  size: (text, unit, { mark }) => {
+    const size = typedSize(text, unit, mark);
+    return size ? { ok: true, value: { size } } : { ok: false, expected: 'three sides, as 30x20x15 cm' };
+  },
+  length: side('length'),
+  width: side('width'),
+  height: side('height'),
+  groupId: (text, _, { groups }) => {
+    const wanted = text.toLowerCase();
+    const group = groups.find(({ id, name }) => id === wanted || name.toLowerCase() === wanted);
+    if (group) return { ok: true, value: { groupId: group.id } };
+    return {
+      ok: false,
+      expected:
+        groups.length > 0 ? groups.map(({ name }) => name).join(', ') : 'nothing: there are no groups',
+    };
+  },
+  chargeFree: yesNo('chargeFree'),
+  shippingPrice: money('shippingPrice'),
+  onceFee: money('onceFee'),
+  packsAlone: yesNo('packsAlone'),
+  keepUpright: yesNo('keepUpright'),
+  hsCode: words('hsCode', 20),
+  madeIn: words('madeIn', 60),
+};
+
+const DEFAULT_UNIT: Partial<Record<GoodsColumn, WeightUnit | LengthUnit>> = { weight: 'kg' };
+
+/** Where a cell is, as a fault names it: 'row 12, Weight'. Rows count from 1, the headings being row 1. */
+export const cellPlace = (row: number, column: GoodsColumn | null): string =>
+  column === null ? `row ${row}` : `row ${row}, ${COLUMN_NAMES[column]}`;
+
+/** What one filled cell holds, or the fault of it, located by row and column. */
+export const readCell = (
+  text: string,
+  { column, unit }: Mapped & { column: GoodsColumn },
+  row: number,
+  reading: CellReading,
+): { value: CellValue } | { fault: Fault } => {
+  const cell = READERS[column](text.trim(), unit ?? DEFAULT_UNIT[column] ?? 'cm', reading);
+  if (cell.ok) return { value: cell.value };
+  const shown = text.length > 40 ? `${text.slice(0, 40)}…` : text;
+  return { fault: fault('cell-unread', cellPlace(row, column), { text: shown, expected: cell.expected }) };
+};

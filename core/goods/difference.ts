@@ -1,0 +1,78 @@
+import type { Good } from '../model/good.ts';
+import { lengthFigure, moneyFigure, weightFigure, type Speech } from '../words/figure.ts';
+import { COLUMN_NAMES, type GoodsColumn } from './columns.ts';
+
+type Field = Exclude<keyof Good, 'sku'>;
+const FIELDS: readonly Field[] = [
+  'name',
+  'price',
+  'fulfilment',
+  'weight',
+  'size',
+  'groupId',
+  'chargeFree',
+  'shippingPrice',
+  'onceFee',
+  'packsAlone',
+  'keepUpright',
+  'hsCode',
+  'madeIn',
+];
+
+export interface ChangedGood {
+  sku: string;
+  name: string;
+  fields: { name: string; from: string; to: string }[];
+}
+
+export interface GoodsDifference {
+  added: Good[];
+  removed: Good[];
+  changed: ChangedGood[];
+}
+
+/** Three sides as people read them: '30 × 20 × 15 cm'. */
+export const sizeFigure = (size: NonNullable<Good['size']>, units: Speech['units']): string => {
+  const sides = [size.length, size.width, size.height].map((side) => lengthFigure(side, units));
+  const unit = sides[0]?.split(' ')[1] ?? '';
+  const isOneUnit = sides.every((side) => side.endsWith(` ${unit}`));
+  return isOneUnit ? `${sides.map((side) => side.split(' ')[0]).join(' × ')} ${unit}` : sides.join(' × ');
+};
+
+/** A field of a good as people read it; empty where the good has none. */
+export const goodFigure = (good: Good, field: Field, { decimals, units }: Speech): string => {
+  const value = good[field];
+  if (value === undefined) return '';
+  if (field === 'weight') return weightFigure(value as number, units);
+  if (field === 'size') return sizeFigure(value as NonNullable<Good['size']>, units);
+  if (typeof value === 'number') return moneyFigure(value, decimals);
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  return value as string;
+};
+
+const fieldsOf = (from: Good, to: Good, speech: Speech): ChangedGood['fields'] =>
+  FIELDS.filter((field) => JSON.stringify(from[field]) !== JSON.stringify(to[field])).map((field) => ({
+    name: COLUMN_NAMES[field as GoodsColumn].toLowerCase(),
+    from: goodFigure(from, field, speech) || 'none',
+    to: goodFigure(to, field, speech) || 'none',
+  }));
+
+/** What taking other goods in place of these would change, good by good and field by field. */
+export const goodsDifference = (
+  from: readonly Good[],
+  to: readonly Good[],
+  speech: Speech,
+): GoodsDifference => {
+  const before = new Map(from.map((good) => [good.sku, good]));
+  const after = new Set(to.map(({ sku }) => sku));
+  const changed = to.flatMap((good) => {
+    const old = before.get(good.sku);
+    const fields = old && old !== good ? fieldsOf(old, good, speech) : [];
+    return fields.length > 0 ? [{ sku: good.sku, name: good.name, fields }] : [];
+  });
+  return {
+    added: to.filter(({ sku }) => !before.has(sku)),
+    removed: from.filter(({ sku }) => !after.has(sku)),
+    changed,
+  };
+};
