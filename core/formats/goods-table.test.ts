@@ -34,9 +34,9 @@ describe('a size as people write it', () => {
     (text) => expect(typedSize(text, 'cm')).toBeNull(),
   );
 
-  test('is shown with one unit where one fits all sides', () => {
+  test('is shown in one unit', () => {
     expect(sizeFigure({ length: 300, width: 200, height: 150 }, 'metric')).toBe('30 × 20 × 15 cm');
-    expect(sizeFigure({ length: 110, width: 80, height: 3 }, 'metric')).toBe('11 cm × 8 cm × 3 mm');
+    expect(sizeFigure({ length: 110, width: 80, height: 3 }, 'metric')).toBe('11 × 8 × 0.3 cm');
   });
 });
 

@@ -31,12 +31,11 @@ export interface GoodsDifference {
   changed: ChangedGood[];
 }
 
-/** Three sides as people read them: '30 × 20 × 15 cm'. */
+/** Three sides as people read them, in one unit: '30 × 20 × 15 cm'. */
 export const sizeFigure = (size: NonNullable<Good['size']>, units: Speech['units']): string => {
-  const sides = [size.length, size.width, size.height].map((side) => lengthFigure(side, units));
-  const unit = sides[0]?.split(' ')[1] ?? '';
-  const isOneUnit = sides.every((side) => side.endsWith(` ${unit}`));
-  return isOneUnit ? `${sides.map((side) => side.split(' ')[0]).join(' × ')} ${unit}` : sides.join(' × ');
+  const sides = [size.length, size.width, size.height];
+  if (units === 'metric') return `${sides.map((side) => side / 10).join(' × ')} cm`;
+  return `${sides.map((side) => lengthFigure(side, units).split(' ')[0]).join(' × ')} in`;
 };
 
 /** A field of a good as people read it; empty where the good has none. */

@@ -31,6 +31,7 @@ export type FaultCode =
   | 'cell-unread'
   | 'cell-duplicate'
   | 'row-too-long'
+  | 'quotes-open'
   | 'sides-incomplete';
 
 export interface Fault {

@@ -60,6 +60,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'cell-unread': ({ text, expected }) => `“${text}” was not understood: write ${expected}.`,
   'cell-duplicate': ({ text, row }) => `“${text}” is already in row ${row}.`,
   'row-too-long': ({ cells, columns }) => `This row has ${cells} cells for ${columns} columns.`,
+  'quotes-open': () => 'A quoted cell is not closed as it should be.',
   'sides-incomplete': () => 'A size needs length, width and height.',
   'basket-too-big': () => 'The basket’s weight or volume is too large to be added up exactly.',
 };
