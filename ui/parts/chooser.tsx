@@ -19,6 +19,7 @@ interface Props {
   options: readonly Option[];
   onChoose: (id: string) => void;
   placeholder?: string;
+  hideLabel?: boolean;
 }
 
 const MOST_SHOWN = 7;
@@ -56,7 +57,7 @@ const matching = (options: readonly Option[], typed: string): readonly Option[] 
 };
 
 /** One of many, found by typing part of its name. */
-export const Chooser = ({ label, chosen, options, onChoose, placeholder }: Props) => {
+export const Chooser = ({ label, chosen, options, onChoose, placeholder, hideLabel = false }: Props) => {
   const style = useStyles(styles);
   const [typed, setTyped] = useState<string | null>(null);
   const shown = typed === null ? [] : matching(options, typed);
@@ -66,7 +67,7 @@ export const Chooser = ({ label, chosen, options, onChoose, placeholder }: Props
   };
   return (
     <View style={style.all}>
-      <Text style={style.label}>{label}</Text>
+      {hideLabel ? null : <Text style={style.label}>{label}</Text>}
       <TextInput
         mode="outlined"
         dense

@@ -21,6 +21,11 @@ export interface DraftFieldProps<T> {
   multiline?: boolean;
   placeholder?: string;
   style?: ViewStyle;
+  autoFocus?: boolean;
+  /** The person is done with the field by its Enter key. */
+  onSubmit?: () => void;
+  /** The field is left; where what was typed could not be read, with what to say. */
+  onLeave?: (fault: string | null) => void;
   testID?: string;
 }
 
@@ -90,7 +95,9 @@ export const DraftField = <T,>(props: DraftFieldProps<T>) => {
   };
   const leave = (): void => {
     setTyped(null);
-    if (fault !== null) setFault(`${fault} Kept: ${text === '' ? 'nothing' : text}`);
+    const said = fault === null ? null : `${fault} Kept: ${text === '' ? 'nothing' : text}`;
+    setFault(said);
+    props.onLeave?.(said);
   };
 
   const isChanged = typed !== null && before !== text && before !== '' && !prose;
@@ -109,6 +116,8 @@ export const DraftField = <T,>(props: DraftFieldProps<T>) => {
           onFocus={enter}
           onBlur={leave}
           onChangeText={type}
+          onSubmitEditing={props.onSubmit}
+          autoFocus={props.autoFocus}
           error={fault !== null}
           aria-label={label}
           accessibilityLabel={label}

@@ -1,5 +1,7 @@
 import { typedMeasure } from '../../core/formats/measure-typed.ts';
+import { typedSize } from '../../core/formats/size-typed.ts';
 import { typedCount, typedMoney, typedPercent, type Typed } from '../../core/formats/typed.ts';
+import type { Size } from '../../core/model/good.ts';
 import type { LimitMeasure, Measure } from '../../core/model/price.ts';
 import { localDateSchema, localTimeSchema } from '../../core/model/unit.ts';
 import type { Speech } from '../../core/words/figure.ts';
@@ -37,6 +39,16 @@ export const readMeasure =
   (measure: Measure | LimitMeasure, speech: Speech) =>
   (text: string): Read<number> =>
     said(typedMeasure(measure, text, speech, decimalMark), `Write ${EXAMPLES[measure][speech.units]}.`);
+
+/** Three sides, in the shop's units where they have none of their own. */
+export const readSize =
+  ({ units }: Speech) =>
+  (text: string): Read<Size> => {
+    const metric = units === 'metric';
+    const size = typedSize(text, metric ? 'cm' : 'in', decimalMark);
+    const example = metric ? '30 x 20 x 15 cm' : '12 x 8 x 6 in';
+    return size ? { ok: true, value: size } : { ok: false, text: `Write three sides, as ${example}.` };
+  };
 
 export const readPercent = (text: string): Read<number> =>
   said(typedPercent(text, decimalMark), 'Write a percentage, as 4.5.');

@@ -65,7 +65,7 @@ const coloursOf = (base: MD3Theme, inks: Inks): MD3Theme['colors'] => ({
 
 const made = (base: MD3Theme, inks: Inks): AppTheme => ({
   ...base,
-  roundness: 1,
+  roundness: 0.4,
   fonts,
   inks,
   colors: coloursOf(base, inks),

@@ -12,7 +12,7 @@ import { selectBook, selectRatesByCell } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { RaiseForm } from './raise-form.tsx';
+import { RaiseRates } from './raise-rates.tsx';
 
 interface Props {
   rate: Rate;
@@ -104,7 +104,7 @@ export const RateActions = ({ rate, zone, service }: Props) => {
         />
         <TextAction label="Remove the rate" onPress={() => leave('removeRate', 'rate removed')} />
       </View>
-      {doing === 'raise' ? <RaiseForm ids={[rate.id]} onDone={() => setDoing(null)} /> : null}
+      {doing === 'raise' ? <RaiseRates ids={[rate.id]} onDone={() => setDoing(null)} /> : null}
       {doing === 'copy' ? (
         <CopyForm rate={rate} zone={zone} service={service} onDone={() => setDoing(null)} />
       ) : null}

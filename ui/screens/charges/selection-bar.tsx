@@ -7,7 +7,7 @@ import { edit, visitBegan } from '../../state/draft.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { RaiseForm } from './raise-form.tsx';
+import { RaiseRates } from './raise-rates.tsx';
 
 interface Props {
   ids: readonly string[];
@@ -53,7 +53,7 @@ export const SelectionBar = ({ ids, onDone }: Props) => {
         <TextAction label="Done selecting" onPress={onDone} />
       </View>
       <Text variant="bodySmall">Press cells, or a zone or a service for all its rates.</Text>
-      {raising ? <RaiseForm ids={ids} onDone={() => setRaising(false)} /> : null}
+      {raising ? <RaiseRates ids={ids} onDone={() => setRaising(false)} /> : null}
     </View>
   );
 };

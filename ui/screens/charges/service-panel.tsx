@@ -10,7 +10,7 @@ import { edit, visitBegan } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { RaiseForm } from './raise-form.tsx';
+import { RaiseRates } from './raise-rates.tsx';
 
 /** A service's name and note, where it stands, and what can be done with all its rates. */
 export const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => void }) => {
@@ -78,7 +78,7 @@ export const ServicePanel = ({ service, onGone }: { service: Service; onGone: ()
         />
         <TextAction label="Remove the service" onPress={remove} />
       </View>
-      {raising ? <RaiseForm ids={ids} onDone={() => setRaising(false)} /> : null}
+      {raising ? <RaiseRates ids={ids} onDone={() => setRaising(false)} /> : null}
     </View>
   );
 };

@@ -12,7 +12,7 @@ import { edit } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { RaiseForm } from './raise-form.tsx';
+import { RaiseRates } from './raise-rates.tsx';
 
 export const readRegions = (text: string): Read<Region[]> => {
   const read = regionsFromText(text);
@@ -97,7 +97,7 @@ export const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) 
         <TextAction label="Copy the zone" onPress={copy} />
         <TextAction label="Remove the zone" onPress={remove} />
       </View>
-      {raising ? <RaiseForm ids={ids} onDone={() => setRaising(false)} /> : null}
+      {raising ? <RaiseRates ids={ids} onDone={() => setRaising(false)} /> : null}
     </View>
   );
 };

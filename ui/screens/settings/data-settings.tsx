@@ -20,7 +20,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
-import { fileName, openFile, saveFile } from './files.ts';
+import { fileName, openFile, saveFile } from '../../parts/files.ts';
 
 const styles = (inks: Inks) => ({
   all: { gap: 10, paddingTop: 8 },
@@ -144,7 +144,7 @@ export const DataSettings = () => {
     saveFile(fileName(shop.book.store.name, what, now.slice(0, 10)), text(now));
   };
   const open = async (): Promise<void> => {
-    const chosen = await openFile();
+    const chosen = await openFile('json');
     if (!chosen) return;
     if (chosen.text === null) {
       dispatch(told({ text: `${chosen.name} is larger than 200 MB and was not read.`, undo: false }));

@@ -5,12 +5,12 @@ import { undone } from '../../state/draft.ts';
 import { selectBook, selectSlip } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
-import { fileName, openFile, saveFile } from './files.ts';
+import { fileName, openFile, saveFile } from '../../parts/files.ts';
 import { SettingsScreen } from './settings-screen.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
-jest.mock('./files.ts', () => ({
-  ...jest.requireActual<object>('./files.ts'),
+jest.mock('../../parts/files.ts', () => ({
+  ...jest.requireActual<object>('../../parts/files.ts'),
   saveFile: jest.fn(),
   openFile: jest.fn(),
 }));

@@ -3,23 +3,26 @@ import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { z } from 'zod';
-import { typedMoney, typedPercent } from '../../../core/formats/typed.ts';
-import type { Raise } from '../../../core/price/raise.ts';
-import { countFigure, moneyFigure, type Speech } from '../../../core/words/figure.ts';
-import { decimalMark } from '../../parts/readers.ts';
-import { FormField } from '../../parts/form-field.tsx';
-import { Segments } from '../../parts/segments.tsx';
-import { edit, visitBegan } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
-import { selectSpeech } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { useStyles } from '../../theme/styles.ts';
-import { figure, note } from '../../theme/text.ts';
-import type { Inks } from '../../theme/tokens.ts';
+import { typedMoney, typedPercent } from '../../core/formats/typed.ts';
+import type { Raise } from '../../core/price/raise.ts';
+import { moneyFigure, type Speech } from '../../core/words/figure.ts';
+import { decimalMark } from './readers.ts';
+import { FormField } from './form-field.tsx';
+import { Segments } from './segments.tsx';
+import { visitBegan } from '../state/draft.ts';
+import { told } from '../state/session.ts';
+import { selectSpeech } from '../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { figure, note } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
 
 interface Props {
-  ids: readonly string[];
-  onDone: () => void;
+  /** What is changed, with its number: '3 rates'. */
+  what: string;
+  disabled: boolean;
+  /** Makes the change, which `label` describes for undo. */
+  onRaise: (raise: Raise, label: string) => void;
 }
 
 const styles = (inks: Inks) => ({
@@ -74,8 +77,8 @@ const schemaOf = (speech: Speech) =>
       error: 'Write what to round to, as 0.05.',
     });
 
-/** Raises or lowers the prices of many rates at once, with a rounding. */
-export const RaiseForm = ({ ids, onDone }: Props) => {
+/** Raises or lowers many amounts at once, with a rounding. */
+export const RaiseForm = ({ what, disabled, onRaise }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const speech = useAppSelector(selectSpeech);
@@ -88,25 +91,13 @@ export const RaiseForm = ({ ids, onDone }: Props) => {
       mode: 'nearest',
     },
   });
-  const rates = countFigure(ids.length, 'rate');
   const submit = handleSubmit((values) => {
     const raise = raiseOf(values, speech);
     if (!raise) return;
+    const label = `${what} changed by ${values.by.trim()}${values.kind === 'percent' ? ' %' : ''}`;
     dispatch(visitBegan());
-    dispatch(
-      edit(
-        'raiseRates',
-        { ids: [...ids], raise },
-        `${rates} changed by ${values.by}${values.kind === 'percent' ? ' %' : ''}`,
-      ),
-    );
-    dispatch(
-      told({
-        text: `${rates} changed by ${values.by.trim()}${values.kind === 'percent' ? ' %' : ''}.`,
-        undo: true,
-      }),
-    );
-    onDone();
+    onRaise(raise, label);
+    dispatch(told({ text: `${label}.`, undo: true }));
   });
   const field = (name: 'by' | 'to', label: string) => (
     <FormField
@@ -146,11 +137,11 @@ export const RaiseForm = ({ ids, onDone }: Props) => {
       <Text style={style.note}>A minus lowers. A price of 0 stays 0, and no other becomes 0.</Text>
       <Button
         mode="outlined"
-        disabled={ids.length === 0}
+        disabled={disabled}
         onPress={() => void submit()}
         style={{ alignSelf: 'flex-start', borderRadius: 2 }}
       >
-        {`Change ${rates}`}
+        {`Change ${what}`}
       </Button>
     </View>
   );

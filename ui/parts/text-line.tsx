@@ -1,0 +1,44 @@
+import { View } from 'react-native';
+import { Text, TextInput } from 'react-native-paper';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import { SANS, type Inks } from '../theme/tokens.ts';
+
+interface Props {
+  label: string;
+  value: string;
+  onChange: (text: string) => void;
+  onSubmit?: () => void;
+  placeholder?: string;
+  hideLabel?: boolean;
+  autoFocus?: boolean;
+}
+
+const styles = (inks: Inks) => ({
+  label: { ...note(inks), marginBottom: 2 },
+  input: { backgroundColor: inks.raised, height: 36 },
+});
+
+/** A line of text that is not part of the draft: what is looked for, or what is about to be set. */
+export const TextLine = ({ label, value, onChange, onSubmit, placeholder, hideLabel, autoFocus }: Props) => {
+  const style = useStyles(styles);
+  return (
+    <View>
+      {hideLabel ? null : <Text style={style.label}>{label}</Text>}
+      <TextInput
+        mode="outlined"
+        dense
+        value={value}
+        placeholder={placeholder}
+        autoFocus={autoFocus}
+        onChangeText={onChange}
+        onSubmitEditing={onSubmit}
+        aria-label={label}
+        accessibilityLabel={label}
+        style={style.input}
+        contentStyle={{ fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 }}
+        autoComplete="off"
+      />
+    </View>
+  );
+};
