@@ -1,3 +1,4 @@
+import { goodEdits } from './good-edits.ts';
 import { rateEdits } from './rate-edits.ts';
 import { reachEdits } from './reach-edits.ts';
 import { serviceEdits } from './service-edits.ts';
@@ -13,6 +14,7 @@ export const EDITS = {
   ...trialEdits,
   ...reachEdits,
   ...storeEdits,
+  ...goodEdits,
 };
 
 export type EditName = keyof typeof EDITS;
