@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { openProgram, openSlip } from './program.ts';
+import { isPhone, openProgram, openSlip } from './program.ts';
 
 const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   'the board': (page) => openProgram(page),
@@ -30,6 +30,10 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await openProgram(page, '/reach');
     await page.getByLabel('Where would this code fall?').fill('X0A 0H0, 00000');
     await expect(page.getByRole('button', { name: 'Larger' })).toBeVisible();
+  },
+  'the goods': async (page) => {
+    await openProgram(page, '/goods?good=seed-lupin');
+    if (!isPhone(page)) await page.getByRole('checkbox', { name: 'Choose Foxglove seeds' }).click();
   },
   'the settings': (page) => openProgram(page, '/settings'),
   'the list of keys': async (page) => {

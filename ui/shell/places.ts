@@ -2,4 +2,6 @@
 export const PLACES = [
   { name: 'Reach', path: '/reach', key: 'r' },
   { name: 'Charges', path: '/charges', key: 'c' },
+  { name: 'Goods', path: '/goods', key: 'g' },
 ] as const;
+export type Place = (typeof PLACES)[number]['path'];

@@ -6,7 +6,7 @@ import { coloursChosen, keysToggled } from '../state/session.ts';
 import { useAppDispatch } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { SANS_STRONG, SERIF_STRONG, RAIL_WIDTH, TOUCH, type Inks } from '../theme/tokens.ts';
-import { PLACES } from './places.ts';
+import { PLACES, type Place } from './places.ts';
 import { useIsDark } from './use-is-dark.ts';
 
 const styles = (inks: Inks) => ({
@@ -26,7 +26,7 @@ const styles = (inks: Inks) => ({
   foot: { flex: 1, justifyContent: 'flex-end' } as const,
 });
 
-const RailLink = ({ name, path }: { name: string; path: '/reach' | '/charges' | '/settings' }) => {
+const RailLink = ({ name, path }: { name: string; path: Place | '/settings' }) => {
   const style = useStyles(styles);
   const router = useRouter();
   const isHere = usePathname().startsWith(path);

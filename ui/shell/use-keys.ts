@@ -13,7 +13,10 @@ export const KEYS: readonly [keys: string, does: string][] = [
   ['t', 'change the trial'],
   ['[ and ]', 'walk the trials'],
   ['w', 'open or fold every working'],
-  ['g, then r or c', 'go to Reach or Charges'],
+  [
+    `g, then ${PLACES.map(({ key }) => key).join(', ')}`,
+    `go to ${PLACES.map(({ name }) => name).join(', ')}`,
+  ],
   ['?', 'this list'],
   ['Esc', 'close what is open'],
 ];
@@ -21,6 +24,10 @@ export const KEYS: readonly [keys: string, does: string][] = [
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+
+/** A table has its own Escape: it goes from the field back to the cell. */
+const isInGrid = (target: EventTarget | null): boolean =>
+  isTyping(target) && (target as HTMLElement).closest('[role=grid]') !== null;
 
 interface Actions {
   undo: () => void;
@@ -36,6 +43,7 @@ const onKey = (event: KeyboardEvent, letters: boolean, { undo, redo, close, lett
     if (isTyping(event.target)) (event.target as HTMLElement).blur();
     (event.shiftKey ? redo : undo)();
   } else if (event.key === 'Escape') {
+    if (isInGrid(event.target)) return;
     if (isTyping(event.target)) (event.target as HTMLElement).blur();
     else close();
   } else if (letters && !isCommand && !event.altKey && !isTyping(event.target) && letter(event.key)) {
@@ -79,7 +87,7 @@ export const useKeys = (): void => {
   };
   const letter = (key: string): boolean => {
     const place = going.current ? PLACES.find((one) => one.key === key) : undefined;
-    going.current = key === 'g';
+    going.current = key === 'g' && !place;
     if (place) router.navigate(place.path);
     else byLetter[key]?.();
     return place !== undefined || key === 'g' || key in byLetter;
@@ -100,7 +108,8 @@ export const useKeys = (): void => {
     const listen = (event: KeyboardEvent): void => {
       if (latest.current) onKey(event, letters, latest.current);
     };
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
+    // On the way down: a text field lets no key past it on the way up.
+    window.addEventListener('keydown', listen, true);
+    return () => window.removeEventListener('keydown', listen, true);
   }, [letters]);
 };

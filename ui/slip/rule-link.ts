@@ -3,12 +3,15 @@ import type { Source, Withheld, WithheldCode } from '../../core/model/quote.ts';
 
 /** Where a rule is edited: the address of its page. */
 export interface RuleLink {
-  pathname: '/charges' | '/settings' | '/reach';
-  params: { zone?: string; service?: string; panel?: 'zone' | 'service' };
+  pathname: '/charges' | '/settings' | '/reach' | '/goods';
+  params: { zone?: string; service?: string; panel?: 'zone' | 'service'; good?: string; only?: 'missing' };
 }
 
 /** Reasons that are about where the shop sells, not about one rule. */
 const ABOUT_REACH: readonly WithheldCode[] = ['not-sold-there', 'no-zone'];
+
+/** Reasons that are about goods, not about the rule that asked for their figures. */
+const ABOUT_GOODS: readonly WithheldCode[] = ['weight-unknown', 'size-unknown'];
 
 /** The page of the rule that a line of a working or a reason leads to; null where the rule has none. */
 export const ruleLink = (
@@ -17,10 +20,13 @@ export const ruleLink = (
   withheld?: Pick<Withheld, 'id' | 'code'>,
 ): RuleLink | null => {
   if (withheld && ABOUT_REACH.includes(withheld.code)) return { pathname: '/reach', params: {} };
+  if (withheld && ABOUT_GOODS.includes(withheld.code))
+    return { pathname: '/goods', params: { only: 'missing' } };
   if (from.kind === 'rate') {
     const rate = book.rates.find((one) => one.id === from.id);
     return rate ? { pathname: '/charges', params: { zone: rate.zoneId, service: rate.serviceId } } : null;
   }
+  if (from.kind === 'good') return { pathname: '/goods', params: { good: from.id } };
   if (from.kind === 'store') return { pathname: '/settings', params: {} };
   if (from.kind !== 'zone') return null;
   const isService = withheld !== undefined && book.services.some((service) => service.id === withheld.id);

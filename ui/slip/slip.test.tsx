@@ -83,8 +83,14 @@ describe('the way to a rule', () => {
   test('the store leads to the settings', () => {
     expect(ruleLink(book, { kind: 'store', id: 'store' })).toEqual({ pathname: '/settings', params: {} });
   });
+  test('a good leads to its page, and a weight that is not known to the goods that lack one', () => {
+    const good = { pathname: '/goods', params: { good: 'pot-26' } };
+    expect(ruleLink(book, { kind: 'good', id: 'pot-26' })).toEqual(good);
+    const unknown = { id: 'parcel-maritimes', code: 'weight-unknown' } as const;
+    const lacking = { pathname: '/goods', params: { only: 'missing' } };
+    expect(ruleLink(book, { kind: 'rate', id: 'parcel-maritimes' }, unknown)).toEqual(lacking);
+  });
   test('what has no page leads nowhere', () => {
-    expect(ruleLink(book, { kind: 'good', id: 'pot-26' })).toBeNull();
     expect(ruleLink(book, { kind: 'rate', id: 'gone' })).toBeNull();
   });
 });

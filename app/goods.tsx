@@ -1,0 +1,12 @@
+import { lazy } from 'react';
+import { Later } from '../ui/shell/later.tsx';
+
+const GoodsScreen = lazy(() => import('../ui/screens/goods/goods-screen.tsx'));
+
+export default function Goods() {
+  return (
+    <Later>
+      <GoodsScreen />
+    </Later>
+  );
+}

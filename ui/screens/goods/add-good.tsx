@@ -1,0 +1,111 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { z } from 'zod';
+import type { Good } from '../../../core/model/good.ts';
+import { nameSchema, tokenSchema } from '../../../core/model/unit.ts';
+import type { Speech } from '../../../core/words/figure.ts';
+import { FormField } from '../../parts/form-field.tsx';
+import { optional, readMeasure, readMoney, readSize } from '../../parts/readers.ts';
+import { edit } from '../../state/draft.ts';
+import { selectGoods, selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { SANS } from '../../theme/tokens.ts';
+
+interface Values {
+  name: string;
+  sku: string;
+  price: string;
+  weight: string;
+  size: string;
+}
+
+const EMPTY: Values = { name: '', sku: '', price: '', weight: '', size: '' };
+
+const readersOf = (speech: Speech) => ({
+  price: readMoney(speech),
+  weight: optional<number>(readMeasure('weight', speech)),
+  size: optional(readSize(speech)),
+});
+
+const schemaOf = (speech: Speech, taken: ReadonlyMap<string, Good>) =>
+  z
+    .object({ name: z.string(), sku: z.string(), price: z.string(), weight: z.string(), size: z.string() })
+    .superRefine((values, context) => {
+      const say = (path: keyof Values, message: string): void =>
+        context.addIssue({ code: 'custom', path: [path], message });
+      if (!nameSchema.safeParse(values.name).success)
+        say('name', 'A name is needed, of at most 120 characters.');
+      const sku = values.sku.trim();
+      if (!tokenSchema.safeParse(sku).success)
+        say('sku', 'A stock number is needed, of at most 120 characters.');
+      if (taken.has(sku)) say('sku', `${taken.get(sku)?.name} has this number.`);
+      for (const [field, read] of Object.entries(readersOf(speech))) {
+        const result = read(values[field as 'price' | 'weight' | 'size']);
+        if (!result.ok) say(field as keyof Values, result.text);
+      }
+    });
+
+const FIELDS: readonly [keyof Values, string, string, number][] = [
+  ['name', 'Name of the new good', 'Terracotta saucer', 260],
+  ['sku', 'Its stock number', 'saucer-18', 160],
+  ['price', 'Its price', '12.50', 110],
+  ['weight', 'Its weight', 'may be left', 110],
+  ['size', 'Its size', 'may be left', 180],
+];
+
+/** A new good; what is not known yet of its weight and size is marked until it is. */
+export const AddGood = ({ onDone }: { onDone: () => void }) => {
+  const dispatch = useAppDispatch();
+  const speech = useAppSelector(selectSpeech);
+  const goods = useAppSelector(selectGoods);
+  const { control, handleSubmit } = useForm<Values>({
+    resolver: zodResolver(schemaOf(speech, goods)),
+    defaultValues: EMPTY,
+  });
+  const submit = handleSubmit((values) => {
+    const readers = readersOf(speech);
+    const price = readers.price(values.price);
+    const weight = readers.weight(values.weight);
+    const size = readers.size(values.size);
+    const name = values.name.trim();
+    const good: Good = {
+      sku: values.sku.trim(),
+      name,
+      price: price.ok ? price.value : 0,
+      fulfilment: 'physical',
+      ...(weight.ok && weight.value !== undefined ? { weight: weight.value } : {}),
+      ...(size.ok && size.value ? { size: size.value } : {}),
+    };
+    dispatch(edit('addGood', { good }, `New good ${name}`));
+    onDone();
+  });
+  return (
+    <View style={{ gap: 10, paddingVertical: 12 }} role="group" aria-label="New good">
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        {FIELDS.map(([name, label, placeholder, width]) => (
+          <FormField
+            key={name}
+            control={control}
+            name={name}
+            label={label}
+            placeholder={placeholder}
+            autoFocus={name === 'name'}
+            onSubmit={() => void submit()}
+            style={{ width, height: 36 }}
+            contentStyle={{ fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 }}
+          />
+        ))}
+      </View>
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Button mode="outlined" onPress={() => void submit()}>
+          Add the good
+        </Button>
+        <Button mode="text" onPress={onDone}>
+          Leave it
+        </Button>
+      </View>
+    </View>
+  );
+};

@@ -1,0 +1,37 @@
+import type { Good } from '../../../core/model/good.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { edit } from '../../state/draft.ts';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { cellText, readCellText, TITLES, type Column } from './goods-columns.ts';
+
+interface Props {
+  good: Good;
+  column: Column;
+  onNext: () => void;
+  onLeave: (fault: string | null) => void;
+}
+
+/** A cell of the table while it is edited. */
+export const CellField = ({ good, column, onNext, onLeave }: Props) => {
+  const dispatch = useAppDispatch();
+  const speech = useAppSelector(selectSpeech);
+  return (
+    <DraftField
+      hideLabel
+      autoFocus
+      right={column !== 'name'}
+      prose={column === 'name'}
+      label={`${TITLES[column]} of ${good.name}`}
+      text={cellText(good, column, speech)}
+      read={readCellText(column, speech)}
+      onChange={(changes, visit) =>
+        dispatch(
+          edit('setGood', { sku: good.sku, changes }, `${good.name}: ${TITLES[column].toLowerCase()}`, visit),
+        )
+      }
+      onSubmit={onNext}
+      onLeave={onLeave}
+    />
+  );
+};

@@ -1,0 +1,113 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { readGoodsTable, type TableTaking } from '../../../core/formats/goods-table.ts';
+import { guessColumns } from '../../../core/goods/columns.ts';
+import { goodsDifference } from '../../../core/goods/difference.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { parseCsv } from '../../parts/csv.ts';
+import { Page } from '../../parts/page.tsx';
+import { decimalMark } from '../../parts/readers.ts';
+import { Section } from '../../parts/section.tsx';
+import { Segments } from '../../parts/segments.tsx';
+import { PageHead } from '../../shell/page-head.tsx';
+import { edit } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectBook, selectCatalogue, selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { CsvColumns } from './csv-columns.tsx';
+import { CsvReview } from './csv-review.tsx';
+
+interface Props {
+  name: string;
+  text: string;
+  onDone: () => void;
+}
+
+const styles = (inks: Inks) => ({
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'center', paddingTop: 12 } as const,
+  note: note(inks),
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 16 } as const,
+});
+
+/** The file as read, its columns as they are taken, and what taking it would do. */
+const useTable = (text: string) => {
+  const { rows, faults } = useMemo(() => parseCsv(text), [text]);
+  const book = useAppSelector(selectBook);
+  const { goods: here } = useAppSelector(selectCatalogue);
+  const speech = useAppSelector(selectSpeech);
+  const [mapped, setMapped] = useState(() => guessColumns(rows[0] ?? [], speech.units));
+  const [taking, setTaking] = useState<TableTaking>({ empty: 'leaves', others: 'kept' });
+  const later = useDeferredValue(mapped);
+  const table = useMemo(() => {
+    const read = readGoodsTable(
+      rows,
+      later,
+      here,
+      { speech, mark: decimalMark, groups: book.groups },
+      taking,
+    );
+    return { ...read, faults: [...faults, ...read.faults] };
+  }, [rows, faults, later, here, speech, book.groups, taking]);
+  const difference = useMemo(() => goodsDifference(here, table.goods, speech), [here, table.goods, speech]);
+  return { rows, mapped, setMapped, taking, setTaking, table, difference };
+};
+
+/** A table of goods from a file: what its columns are, and what would change, before anything does. */
+export const CsvPage = ({ name, text, onDone }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { rows, mapped, setMapped, taking, setTaking, table, difference } = useTable(text);
+  const changes = difference.added.length + difference.changed.length + difference.removed.length;
+  const take = (): void => {
+    dispatch(edit('replaceGoods', { goods: table.goods }, `Took ${name}`));
+    const left = table.faulty > 0 ? ` ${countFigure(table.faulty, 'row')} left out.` : '';
+    dispatch(told({ text: `Took ${countFigure(table.sound, 'row')} of ${name}.${left}`, undo: true }));
+    onDone();
+  };
+  return (
+    <Page>
+      <PageHead title={name} back={{ name: 'Goods', onPress: onDone }} />
+      <Section title="Its columns" />
+      <CsvColumns rows={rows} mapped={mapped} onChange={setMapped} />
+      <View style={style.row}>
+        <Text style={style.note}>An empty cell</Text>
+        <Segments
+          width={280}
+          value={taking.empty}
+          onChange={(empty) => setTaking({ ...taking, empty })}
+          options={[
+            { value: 'leaves', label: 'changes nothing' },
+            { value: 'clears', label: 'takes it out' },
+          ]}
+        />
+      </View>
+      <View style={style.row}>
+        <Text style={style.note}>Goods that the file lacks</Text>
+        <Segments
+          width={200}
+          value={taking.others}
+          onChange={(others) => setTaking({ ...taking, others })}
+          options={[
+            { value: 'kept', label: 'stay' },
+            { value: 'removed', label: 'go' },
+          ]}
+        />
+      </View>
+      <Section title="What would change" />
+      <CsvReview table={table} difference={difference} />
+      {changes === 0 ? <Text style={style.note}>Nothing would change.</Text> : null}
+      <View style={style.buttons}>
+        <Button mode="contained" disabled={changes === 0} onPress={take}>
+          {table.faulty > 0 ? `Take the ${countFigure(table.sound, 'sound row')}` : 'Take it into the draft'}
+        </Button>
+        <Button mode="text" onPress={onDone}>
+          Leave it
+        </Button>
+      </View>
+    </Page>
+  );
+};

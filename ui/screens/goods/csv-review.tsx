@@ -1,0 +1,108 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { GoodsTable } from '../../../core/formats/goods-table.ts';
+import type { GoodsDifference } from '../../../core/goods/difference.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { locatedSentence } from '../../../core/words/fault-sentence.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { figure, note } from '../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+
+interface Props {
+  table: GoodsTable;
+  difference: GoodsDifference;
+}
+
+const MOST_LINES = 40;
+
+const styles = (inks: Inks) => ({
+  all: { gap: 4 },
+  sums: { flexDirection: 'row', flexWrap: 'wrap', gap: 20, paddingVertical: 8 } as const,
+  sum: { ...figure, color: inks.ink },
+  note: note(inks),
+  head: { fontFamily: SANS_STRONG, paddingTop: 12, paddingBottom: 4 },
+  fault: { color: inks.rubric, paddingVertical: 2 },
+  item: { paddingVertical: 6, borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  from: { textDecorationLine: 'line-through', color: inks.quiet } as const,
+  to: { fontFamily: SANS_STRONG },
+});
+
+const Sum = ({ count, what }: { count: number; what: string }) => {
+  const style = useStyles(styles);
+  return (
+    <View>
+      <Text style={style.sum}>{count}</Text>
+      <Text style={style.note}>{what}</Text>
+    </View>
+  );
+};
+
+const More = ({ count }: { count: number }) => {
+  const style = useStyles(styles);
+  return count > 0 ? <Text style={style.note}>and {count} more</Text> : null;
+};
+
+const Faults = ({ table }: { table: GoodsTable }) => {
+  const style = useStyles(styles);
+  if (table.faults.length === 0) return null;
+  return (
+    <View role="alert">
+      <Text style={style.head}>
+        {table.faulty > 0 ? `${countFigure(table.faulty, 'row')} left out` : 'What is wrong'}
+      </Text>
+      {table.faults.slice(0, MOST_LINES).map((fault, at) => (
+        <Text key={`${fault.path}-${at}`} style={style.fault}>
+          {locatedSentence(fault)}
+        </Text>
+      ))}
+      <More count={table.faults.length - MOST_LINES} />
+    </View>
+  );
+};
+
+const Named = ({ title, names }: { title: string; names: readonly string[] }) => {
+  const style = useStyles(styles);
+  if (names.length === 0) return null;
+  return (
+    <View>
+      <Text style={style.head}>{title}</Text>
+      <Text>{names.slice(0, MOST_LINES).join(', ')}</Text>
+      <More count={names.length - MOST_LINES} />
+    </View>
+  );
+};
+
+const nameOf = ({ name }: { name: string }): string => name;
+
+/** What taking the table would do: how many rows are sound, what is wrong with the rest, and every change. */
+export const CsvReview = ({ table, difference }: Props) => {
+  const style = useStyles(styles);
+  const { added, removed, changed } = difference;
+  return (
+    <View style={style.all} role="region" aria-label="What would change">
+      <View style={style.sums}>
+        <Sum count={table.sound} what="rows understood" />
+        <Sum count={table.faulty} what="rows with a fault" />
+        <Sum count={added.length} what="new goods" />
+        <Sum count={changed.length} what="changed" />
+        <Sum count={removed.length} what="gone" />
+      </View>
+      <Faults table={table} />
+      <Named title="New" names={added.map(nameOf)} />
+      <Named title="Gone" names={removed.map(nameOf)} />
+      {changed.length > 0 ? <Text style={style.head}>Changed</Text> : null}
+      {changed.slice(0, MOST_LINES).map(({ sku, name, fields }) => (
+        <View key={sku} style={style.item}>
+          <Text>{name}</Text>
+          {fields.map((field) => (
+            <Text key={field.name} style={style.note}>
+              {field.name} <Text style={[style.note, style.from]}>{field.from}</Text>{' '}
+              <Text style={[style.note, style.to]}>{field.to}</Text>
+            </Text>
+          ))}
+        </View>
+      ))}
+      <More count={changed.length - MOST_LINES} />
+    </View>
+  );
+};

@@ -1,0 +1,174 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Good } from '../../../core/model/good.ts';
+import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { Check } from '../../parts/check.tsx';
+import { DraftField, type Read } from '../../parts/draft-field.tsx';
+import { optional, readMoney, readWords } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectGoods, selectSpeech, selectTrials } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { cellText, COLUMNS, readCellText, TITLES } from './goods-columns.ts';
+
+interface Props {
+  good: Good;
+  onGone: () => void;
+  onRenumbered: (sku: string) => void;
+}
+
+const styles = (inks: Inks) => ({
+  all: { gap: 12, paddingVertical: 12, paddingHorizontal: 4 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } as const,
+  flags: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 } as const,
+  wide: { minWidth: 240, flex: 2 },
+  sku: { width: 240 },
+  field: { minWidth: 120, flex: 1 },
+  note: note(inks),
+});
+
+type Change = (changes: Partial<Omit<Good, 'sku'>>, what: string, visit?: string | null) => void;
+
+const useChange = (good: Good): Change => {
+  const dispatch = useAppDispatch();
+  return (changes, what, visit = null) =>
+    dispatch(edit('setGood', { sku: good.sku, changes }, `${good.name}: ${what}`, visit));
+};
+
+/** The stock number: it must be nobody else's, and trials follow it. */
+const SkuField = ({ good, onRenumbered }: Pick<Props, 'good' | 'onRenumbered'>) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const goods = useAppSelector(selectGoods);
+  const read = (text: string): Read<string> => {
+    const sku = text.trim();
+    if (sku === '' || sku.length > 120) return { ok: false, text: 'A stock number has 1 to 120 characters.' };
+    if (sku !== good.sku && goods.has(sku))
+      return { ok: false, text: `${goods.get(sku)?.name} has this number.` };
+    return { ok: true, value: sku };
+  };
+  return (
+    <DraftField
+      style={style.sku}
+      label="Stock number"
+      text={good.sku}
+      read={read}
+      onChange={(to, visit) => {
+        dispatch(edit('renumberGood', { sku: good.sku, to }, `${good.name}: stock number`, visit));
+        onRenumbered(to);
+      }}
+    />
+  );
+};
+
+const FLAGS = [
+  ['chargeFree', 'Travels free, although limits count it'],
+  ['packsAlone', 'Packs alone'],
+  ['keepUpright', 'Keep upright'],
+] as const;
+
+const Travels = ({ good, change }: { good: Good; change: Change }) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  return (
+    <>
+      <View style={style.flags}>
+        {FLAGS.map(([field, label]) => (
+          <Check
+            key={field}
+            label={label}
+            on={good[field] === true}
+            onPress={() => change({ [field]: good[field] ? undefined : true }, label.split(',')[0] ?? label)}
+          />
+        ))}
+      </View>
+      <View style={style.row}>
+        <DraftField
+          right
+          style={style.field}
+          label="Fee once a line"
+          placeholder="none"
+          text={good.onceFee === undefined ? '' : moneyFigure(good.onceFee, speech.decimals)}
+          read={optional<number>(readMoney(speech))}
+          onChange={(onceFee, visit) => change({ onceFee }, 'fee', visit)}
+        />
+        <DraftField
+          style={style.field}
+          label="HS code"
+          text={good.hsCode ?? ''}
+          read={readWords(20)}
+          onChange={(code, visit) => change({ hsCode: code.trim() || undefined }, 'HS code', visit)}
+        />
+        <DraftField
+          style={style.field}
+          label="Made in"
+          prose
+          text={good.madeIn ?? ''}
+          read={readWords(60)}
+          onChange={(place, visit) => change({ madeIn: place.trim() || undefined }, 'made in', visit)}
+        />
+      </View>
+    </>
+  );
+};
+
+/** All that is known of one good. */
+export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const speech = useAppSelector(selectSpeech);
+  const trials = useAppSelector(selectTrials);
+  const change = useChange(good);
+  const naming = trials.filter(({ request }) => request.lines.some(({ sku }) => sku === good.sku)).length;
+  const remove = (): void => {
+    dispatch(edit('removeGoods', { skus: [good.sku] }, `Remove ${good.name}`));
+    const broken = naming > 0 ? ` ${countFigure(naming, 'trial')} named it and cannot be used now.` : '';
+    dispatch(told({ text: `Removed ${good.name}.${broken}`, undo: true }));
+    onGone();
+  };
+  return (
+    <View style={style.all} role="region" aria-label={good.name}>
+      <View style={style.row}>
+        {COLUMNS.filter(
+          (column) => good.fulfilment === 'physical' || column === 'name' || column === 'price',
+        ).map((column) => (
+          <DraftField
+            key={column}
+            right={column === 'price' || column === 'weight'}
+            prose={column === 'name'}
+            style={column === 'name' ? style.wide : style.field}
+            label={TITLES[column]}
+            placeholder={column === 'name' ? undefined : 'not known'}
+            text={cellText(good, column, speech)}
+            read={readCellText(column, speech)}
+            onChange={(changes, visit) => change(changes, TITLES[column].toLowerCase(), visit)}
+          />
+        ))}
+      </View>
+      <View style={style.row}>
+        <SkuField good={good} onRenumbered={onRenumbered} />
+        <Segments
+          width={220}
+          value={good.fulfilment}
+          onChange={(fulfilment) => change({ fulfilment }, 'fulfilment')}
+          options={[
+            { value: 'physical', label: 'it travels' },
+            { value: 'digital', label: 'it is digital' },
+          ]}
+        />
+      </View>
+      {good.fulfilment === 'physical' ? <Travels good={good} change={change} /> : null}
+      <View style={style.row}>
+        <Text style={[style.note, { alignSelf: 'center' }]}>
+          {naming === 0 ? 'In no trial.' : `In ${countFigure(naming, 'trial')}.`}
+        </Text>
+        <TextAction label={`Remove ${good.name}`} onPress={remove} />
+      </View>
+    </View>
+  );
+};

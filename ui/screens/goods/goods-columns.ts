@@ -1,0 +1,52 @@
+import { gapsOf } from '../../../core/goods/gaps.ts';
+import { goodFigure, sizeFigure } from '../../../core/goods/difference.ts';
+import type { Good } from '../../../core/model/good.ts';
+import { moneyFigure, weightFigure, type Speech } from '../../../core/words/figure.ts';
+import type { Read } from '../../parts/draft-field.tsx';
+import { optional, readMeasure, readMoney, readName, readSize } from '../../parts/readers.ts';
+
+/** The columns that are edited where they stand. */
+export const COLUMNS = ['name', 'price', 'weight', 'size'] as const;
+export type Column = (typeof COLUMNS)[number];
+
+export const TITLES: Record<Column, string> = {
+  name: 'Good',
+  price: 'Price',
+  weight: 'Weight',
+  size: 'Size',
+};
+
+/** What a cell shows: its figure, or that it is missing. */
+export const cellWords = (good: Good, column: Column, speech: Speech): { text: string; missing: boolean } => {
+  const isGap = (column === 'weight' || column === 'size') && gapsOf(good).includes(column);
+  if (isGap) return { text: 'missing', missing: true };
+  return { text: goodFigure(good, column, speech) || '–', missing: false };
+};
+
+/** A cell as it is written while it is edited. */
+export const cellText = (good: Good, column: Column, speech: Speech): string => {
+  if (column === 'name') return good.name;
+  if (column === 'price') return moneyFigure(good.price, speech.decimals);
+  if (column === 'weight') return good.weight === undefined ? '' : weightFigure(good.weight, speech.units);
+  return good.size ? sizeFigure(good.size, speech.units) : '';
+};
+
+const readWeight =
+  (speech: Speech) =>
+  (text: string): Read<number> => {
+    const read = readMeasure('weight', speech)(text);
+    return read.ok && read.value > 100_000_000 ? { ok: false, text: 'At most 100,000 kg.' } : read;
+  };
+
+/** What is typed into a cell, as the change to its good. */
+export const readCellText =
+  (column: Column, speech: Speech) =>
+  (text: string): Read<Partial<Good>> => {
+    const read: Read<unknown> = {
+      name: readName,
+      price: readMoney(speech),
+      weight: optional<number>(readWeight(speech)),
+      size: optional(readSize(speech)),
+    }[column](text);
+    return read.ok ? { ok: true, value: { [column]: read.value } } : read;
+  };

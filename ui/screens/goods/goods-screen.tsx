@@ -1,0 +1,115 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { GoodsView } from '../../../core/goods/sort.ts';
+import { openFile } from '../../parts/files.ts';
+import { Page } from '../../parts/page.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { useWidth } from '../../parts/use-width.ts';
+import { PageHead } from '../../shell/page-head.tsx';
+import { told } from '../../state/session.ts';
+import { selectGoods } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { PAGE_WIDTH, SPACE, type Inks } from '../../theme/tokens.ts';
+import { AddGood } from './add-good.tsx';
+import { CsvPage } from './csv-page.tsx';
+import { GoodPanel } from './good-panel.tsx';
+import { GoodsTable } from './goods-table.tsx';
+import { GoodsTools } from './goods-tools.tsx';
+import { ManyGoods } from './many-goods.tsx';
+import { useGoods } from './use-goods.ts';
+
+const styles = (inks: Inks) => ({
+  wide: {
+    flex: 1,
+    width: '100%',
+    maxWidth: PAGE_WIDTH + 2 * SPACE.page,
+    paddingHorizontal: SPACE.page,
+    paddingTop: 24,
+    overflow: 'auto' as 'scroll',
+  } as const,
+  phone: { flex: 1, paddingHorizontal: 20, paddingTop: 12, overflow: 'auto' as 'scroll' },
+  empty: { gap: 8, paddingTop: 24, alignItems: 'flex-start' } as const,
+  note: note(inks),
+});
+
+interface OpenFile {
+  name: string;
+  text: string;
+}
+
+interface AllProps {
+  only: GoodsView['only'];
+  open: string | null;
+  onOpen: (sku: string) => void;
+  onCsv: () => void;
+}
+
+/** The whole list: its tools, what is being added or changed at once, and the table. */
+const AllGoods = ({ only, open, onOpen, onCsv }: AllProps) => {
+  const style = useStyles(styles);
+  const isPhone = useWidth() === 'phone';
+  const goods = useGoods(only);
+  const [adding, setAdding] = useState(false);
+  const { chosen } = goods;
+  return (
+    <View style={isPhone ? style.phone : style.wide}>
+      <PageHead title="Goods" />
+      {goods.all.length === 0 && !adding ? (
+        <View style={style.empty}>
+          <Text>Here stand the goods that the shop sends, with their weights and sizes.</Text>
+          <TextAction main label="Open a CSV of goods" onPress={onCsv} />
+          <TextAction label="Add a good" onPress={() => setAdding(true)} />
+        </View>
+      ) : (
+        <GoodsTools goods={goods} onAdd={() => setAdding(true)} onOpenCsv={onCsv} />
+      )}
+      {adding ? <AddGood onDone={() => setAdding(false)} /> : null}
+      {chosen.size > 0 ? <ManyGoods skus={[...chosen]} onDone={goods.clear} /> : null}
+      {goods.all.length > 0 ? <GoodsTable goods={goods} open={open} onOpen={onOpen} /> : null}
+    </View>
+  );
+};
+
+/** What is sent: the catalogue as a dense table; one good's page on a phone; a CSV that is being taken in. */
+export default function GoodsScreen() {
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  const isPhone = useWidth() === 'phone';
+  const { good: open, only } = useLocalSearchParams<{ good?: string; only?: string }>();
+  const good = useAppSelector(selectGoods).get(open ?? '');
+  const [file, setFile] = useState<OpenFile | null>(null);
+  const go = useCallback(
+    (sku: string | null) =>
+      router.navigate({ pathname: '/goods', params: sku === null ? {} : { good: sku } }),
+    [router],
+  );
+  const openCsv = async (): Promise<void> => {
+    const chosen = await openFile('csv');
+    if (!chosen) return;
+    if (chosen.text === null)
+      dispatch(told({ text: `${chosen.name} is larger than 200 MB and was not read.`, undo: false }));
+    else setFile({ name: chosen.name, text: chosen.text });
+  };
+  if (file) return <CsvPage {...file} onDone={() => setFile(null)} />;
+  if (isPhone && good) {
+    return (
+      <Page>
+        <PageHead title={good.name} back={{ name: 'Goods', onPress: () => go(null) }} />
+        <GoodPanel good={good} onGone={() => go(null)} onRenumbered={go} />
+      </Page>
+    );
+  }
+  return (
+    <AllGoods
+      key={only}
+      only={only === 'missing' ? 'missing' : 'all'}
+      open={open ?? null}
+      onOpen={(sku) => go(sku === open ? null : sku)}
+      onCsv={() => void openCsv()}
+    />
+  );
+}

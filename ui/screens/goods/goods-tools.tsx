@@ -1,0 +1,78 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { countFigure } from '../../../core/words/figure.ts';
+import { csvText } from '../../parts/csv.ts';
+import { fileName, saveFile } from '../../parts/files.ts';
+import { Segments } from '../../parts/segments.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { TextLine } from '../../parts/text-line.tsx';
+import { useWidth } from '../../parts/use-width.ts';
+import { writeGoodsTable } from '../../../core/formats/goods-table.ts';
+import { selectBook, selectCatalogue, selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import type { Goods } from './use-goods.ts';
+
+interface Props {
+  goods: Goods;
+  onAdd: () => void;
+  onOpenCsv: () => void;
+}
+
+const styles = (inks: Inks) => ({
+  all: { gap: 8, paddingTop: 12, paddingBottom: 8 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'center' } as const,
+  across: { width: '100%' } as const,
+  find: { flexGrow: 1, minWidth: 180, maxWidth: 300 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+  note: note(inks),
+});
+
+/** What is looked for among the goods, and what can be done with all of them. */
+export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
+  const style = useStyles(styles);
+  const isPhone = useWidth() === 'phone';
+  const { store } = useAppSelector(selectBook);
+  const catalogue = useAppSelector(selectCatalogue);
+  const speech = useAppSelector(selectSpeech);
+  const { view, setView, missing, shown, all } = goods;
+  const save = (): void =>
+    saveFile(
+      fileName(store.name, 'goods', new Date().toISOString().slice(0, 10), 'csv'),
+      csvText(writeGoodsTable(catalogue.goods, speech)),
+    );
+  return (
+    <View style={style.all}>
+      <View style={style.row}>
+        <View style={isPhone ? style.across : style.find}>
+          <TextLine
+            hideLabel
+            label="Find goods"
+            placeholder="Name or stock number"
+            value={view.find}
+            onChange={(find) => setView({ find })}
+          />
+        </View>
+        <Segments
+          width={isPhone ? 350 : 240}
+          value={view.only}
+          onChange={(only) => setView({ only })}
+          options={[
+            { value: 'all', label: `all ${all.length}` },
+            { value: 'missing', label: `lacking, ${missing}` },
+          ]}
+        />
+        {shown.length === all.length ? null : (
+          <Text style={style.note}>{countFigure(shown.length, 'good')} shown</Text>
+        )}
+      </View>
+      <View style={style.actions}>
+        <TextAction label="Add a good" onPress={onAdd} />
+        <TextAction label="Open a CSV" onPress={onOpenCsv} />
+        <TextAction label="Save as CSV" disabled={all.length === 0} onPress={save} />
+      </View>
+    </View>
+  );
+};

@@ -1,0 +1,133 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button, HelperText, Text } from 'react-native-paper';
+import type { Good } from '../../../core/model/good.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { RaiseForm } from '../../parts/raise-form.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { TextLine } from '../../parts/text-line.tsx';
+import { edit, visitBegan } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { readCellText, TITLES } from './goods-columns.ts';
+
+interface Props {
+  skus: readonly string[];
+  onDone: () => void;
+}
+
+const styles = (inks: Inks) => ({
+  bar: {
+    borderWidth: 1,
+    borderColor: inks.hairline,
+    borderTopWidth: 3,
+    borderTopColor: inks.ink,
+    backgroundColor: inks.raised,
+    padding: 12,
+    gap: 8,
+    marginBottom: 8,
+  },
+  row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
+  field: { width: 200 },
+});
+
+type Doing = 'price' | 'weight' | 'size' | 'kind' | null;
+type Changes = Partial<Omit<Good, 'sku'>>;
+
+const KINDS: readonly [label: string, changes: Changes][] = [
+  ['they pack alone', { packsAlone: true }],
+  ['they pack together', { packsAlone: undefined }],
+  ['kept upright', { keepUpright: true }],
+  ['any way up', { keepUpright: undefined }],
+  ['they travel free', { chargeFree: true }],
+  ['they are charged for', { chargeFree: undefined }],
+  ['they travel', { fulfilment: 'physical' }],
+  ['they are digital', { fulfilment: 'digital' }],
+];
+
+/** Weight or size of many goods, typed once. */
+const SetFigure = ({ column, onSet }: { column: 'weight' | 'size'; onSet: (changes: Changes) => void }) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const [text, setText] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const set = (): void => {
+    const read = readCellText(column, speech)(text);
+    if (!read.ok) setFault(read.text);
+    else if (text.trim() === '') setFault(`Write the ${column} that each of them has.`);
+    else onSet(read.value);
+  };
+  return (
+    <View style={[style.row, { alignItems: 'flex-end' }]}>
+      <View style={style.field}>
+        <TextLine label={`${TITLES[column]} of each`} value={text} onChange={setText} onSubmit={set} />
+        {fault ? (
+          <HelperText type="error" padding="none" role="alert">
+            {fault}
+          </HelperText>
+        ) : null}
+      </View>
+      <Button mode="outlined" onPress={set}>
+        Set it
+      </Button>
+    </View>
+  );
+};
+
+/** What can be done with the goods that are chosen. */
+export const ManyGoods = ({ skus, onDone }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const [doing, setDoing] = useState<Doing>(null);
+  const goods = countFigure(skus.length, 'good');
+  const set = (changes: Changes, what: string): void => {
+    dispatch(visitBegan());
+    dispatch(edit('setGoods', { skus: [...skus], changes }, `${goods}: ${what}`));
+    dispatch(told({ text: `${goods}: ${what}.`, undo: true }));
+    setDoing(null);
+  };
+  const remove = (): void => {
+    dispatch(edit('removeGoods', { skus: [...skus] }, `Remove ${goods}`));
+    dispatch(told({ text: `Removed ${goods}. Trials that name them cannot be used now.`, undo: true }));
+    onDone();
+  };
+  const action = (name: Doing, label: string) => (
+    <TextAction label={label} onPress={() => setDoing(doing === name ? null : name)} />
+  );
+  return (
+    <View style={style.bar} role="region" aria-label="Chosen goods">
+      <View style={style.row}>
+        <Text variant="titleSmall">{goods} chosen</Text>
+        {action('price', 'Prices')}
+        {action('weight', 'Weight')}
+        {action('size', 'Size')}
+        {action('kind', 'How they travel')}
+        <TextAction label="Remove" onPress={remove} />
+        <TextAction label="Choose none" onPress={onDone} />
+      </View>
+      {doing === 'price' ? (
+        <RaiseForm
+          what={goods}
+          disabled={false}
+          onRaise={(raise, label) => {
+            dispatch(edit('raisePrices', { skus: [...skus], raise }, label));
+            setDoing(null);
+          }}
+        />
+      ) : null}
+      {doing === 'weight' || doing === 'size' ? (
+        <SetFigure key={doing} column={doing} onSet={(changes) => set(changes, `${doing} set`)} />
+      ) : null}
+      {doing === 'kind' ? (
+        <View style={style.row}>
+          {KINDS.map(([label, changes]) => (
+            <TextAction key={label} label={label} onPress={() => set(changes, label)} />
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+};
