@@ -43,16 +43,30 @@ export const taxesAt = ({ index, byCode, found }: TaxesOn, place: Place | null):
   return taxes;
 };
 
+const allPoints = (taxes: readonly TaxRate[]): number => {
+  let all = 0;
+  for (const tax of taxes) all += tax.points;
+  return all;
+};
+
+const part = (amount: number, points: number, all: number, included: boolean): number =>
+  included ? multiplyDivide(amount, points, 10_000 + all) : pointsOf(amount, points);
+
 /**
  * The tax on an amount: each rate rounded for itself. With `included`, the part of the amount that
  * is tax: amount × p ÷ (10,000 + Σp).
  */
 export const taxOn = (amount: number, taxes: readonly TaxRate[], included: boolean): number => {
-  let all = 0;
-  for (const tax of taxes) all += tax.points;
+  const all = allPoints(taxes);
   let total = 0;
-  for (const { points } of taxes) {
-    total += included ? multiplyDivide(amount, points, 10_000 + all) : pointsOf(amount, points);
-  }
+  for (const { points } of taxes) total += part(amount, points, all, included);
   return total;
 };
+
+/** What one of the taxes on an amount comes to; 0 for a tax that is not among them. */
+export const taxPart = (
+  amount: number,
+  tax: TaxRate,
+  taxes: readonly TaxRate[],
+  included: boolean,
+): number => (taxes.includes(tax) ? part(amount, tax.points, allPoints(taxes), included) : 0);

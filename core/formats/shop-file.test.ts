@@ -2,13 +2,21 @@ import { demoBook } from '../../demo/book.ts';
 import { demoCatalogue } from '../../demo/goods.ts';
 import { demoTrials } from '../../demo/trials.ts';
 import type { Book } from '../model/book.ts';
-import { makeBook, makeCatalogue, makeGood, makeZone } from '../testing/book.ts';
+import type { PastOrder } from '../model/order.ts';
+import { makeBook, makeCatalogue, makeGood, makeRequest, makeZone } from '../testing/book.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
 import { shopDifference } from './shop-difference.ts';
 import { readShopFile, writeBookFile, writeGoodsFile, writeShopFile, type Shop } from './shop-file.ts';
 
 const DEMO: Shop = { book: demoBook, catalogue: demoCatalogue, trials: demoTrials };
 const HERE: Shop = { book: makeBook(), catalogue: makeCatalogue(), trials: [] };
+const ORDER: PastOrder = {
+  number: '1001',
+  request: makeRequest(),
+  chosen: { id: 'parcel-country', kind: 'shipping', name: 'Parcel', charge: 845, total: 845 },
+  status: 'placed',
+  history: [{ status: 'placed', at: '2026-11-24T10:15:00-04:00' }],
+};
 const SAVED = '2026-11-25T09:00:00-04:00';
 
 const sentences = (text: string): string[] => {
@@ -18,8 +26,23 @@ const sentences = (text: string): string[] => {
 
 describe('a file of the whole shop', () => {
   test('gives the same shop back, and says when it was saved', () => {
-    const read = readShopFile(writeShopFile(DEMO, SAVED), HERE);
-    expect(read).toEqual({ ok: true, value: { holds: 'shop', shop: DEMO, savedAt: SAVED } });
+    const read = readShopFile(writeShopFile(DEMO, [ORDER], SAVED), HERE);
+    expect(read).toEqual({ ok: true, value: { holds: 'shop', shop: DEMO, orders: [ORDER], savedAt: SAVED } });
+  });
+
+  test('from before there were orders has none', () => {
+    const { orders: _, ...older } = JSON.parse(writeShopFile(DEMO, [ORDER], SAVED)) as Record<
+      string,
+      unknown
+    >;
+    const read = readShopFile(JSON.stringify(older), HERE);
+    expect(read.ok && read.value.orders).toEqual([]);
+  });
+
+  test('with a number given to two orders is refused', () => {
+    expect(sentences(writeShopFile(DEMO, [ORDER, ORDER], SAVED))).toEqual([
+      'orders[1].number: The order number “1001” is already used by [0].',
+    ]);
   });
 
   test('that is faulty is refused whole, each fault with its place', () => {
@@ -45,7 +68,7 @@ describe('a file of the whole shop', () => {
 
   test('whose goods name a group that its book lacks is refused', () => {
     const catalogue = makeCatalogue(makeGood('pot', { groupId: 'pots' }));
-    expect(sentences(writeShopFile({ ...HERE, catalogue }, SAVED))).toEqual([
+    expect(sentences(writeShopFile({ ...HERE, catalogue }, [], SAVED))).toEqual([
       'catalogue.goods[0].groupId: There is no “pots” in groups.',
     ]);
   });
@@ -62,7 +85,7 @@ describe('a file of the whole shop', () => {
       id: 'tern',
       credentials: { kind: 'own', accountNumber: '77', secret: 'hush' },
     } as unknown as Book['carriers'][number];
-    const text = writeShopFile({ ...DEMO, book: { ...demoBook, carriers: [account] } }, SAVED);
+    const text = writeShopFile({ ...DEMO, book: { ...demoBook, carriers: [account] } }, [], SAVED);
     expect(text).toContain('"accountNumber": "77"');
     expect(text).not.toContain('hush');
   });
@@ -72,11 +95,11 @@ describe('a file of the book or of the goods alone', () => {
   test('goes with what is here', () => {
     expect(readShopFile(writeBookFile(demoBook), HERE)).toEqual({
       ok: true,
-      value: { holds: 'book', shop: { ...HERE, book: demoBook }, savedAt: null },
+      value: { holds: 'book', shop: { ...HERE, book: demoBook }, orders: [], savedAt: null },
     });
     expect(readShopFile(writeGoodsFile(demoCatalogue), HERE)).toEqual({
       ok: true,
-      value: { holds: 'goods', shop: { ...HERE, catalogue: demoCatalogue }, savedAt: null },
+      value: { holds: 'goods', shop: { ...HERE, catalogue: demoCatalogue }, orders: [], savedAt: null },
     });
   });
 

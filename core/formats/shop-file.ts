@@ -3,8 +3,10 @@ import type { Book } from '../model/book.ts';
 import { fault, type Fault, type Result } from '../model/fault.ts';
 import type { Catalogue } from '../model/good.ts';
 import { parseWith } from '../model/schema-fault.ts';
+import type { PastOrder } from '../model/order.ts';
 import type { Trial } from '../model/trial.ts';
 import { instantSchema } from '../model/unit.ts';
+import { readOrders } from './orders.ts';
 import { readBook, readCatalogue, readJson, readTrials } from './read.ts';
 
 /** A whole shop, as one file carries it to another device. */
@@ -21,6 +23,7 @@ const shopSchema = z.strictObject({
   book: z.unknown(),
   catalogue: z.unknown(),
   trials: z.unknown(),
+  orders: z.unknown().optional(),
 });
 const headSchema = z.object({ format: z.enum(['emporos-shop', 'emporos-book', 'emporos-catalogue']) });
 
@@ -28,6 +31,8 @@ const headSchema = z.object({ format: z.enum(['emporos-shop', 'emporos-book', 'e
 export interface ShopFile {
   holds: 'shop' | 'book' | 'goods';
   shop: Shop;
+  /** The orders of a whole shop; files from before there were any have none. */
+  orders: PastOrder[];
   savedAt: string | null;
 }
 
@@ -41,11 +46,13 @@ const faultsOf = (name: string, result: Result<unknown>): Fault[] =>
   result.ok ? [] : within(name, result.faults);
 
 /** Goods against the book they would go with: a group that the book lacks is a fault of the goods. */
-const together = (holds: ShopFile['holds'], shop: Shop, savedAt: string | null): Result<ShopFile> => {
-  const catalogue = readCatalogue(shop.catalogue, shop.book);
+const together = (file: ShopFile): Result<ShopFile> => {
+  const catalogue = readCatalogue(file.shop.catalogue, file.shop.book);
   if (!catalogue.ok) return { ok: false, faults: within('catalogue', catalogue.faults) };
-  return { ok: true, value: { holds, shop, savedAt } };
+  return { ok: true, value: file };
 };
+
+const part = (holds: 'book' | 'goods', shop: Shop): ShopFile => ({ holds, shop, orders: [], savedAt: null });
 
 const readWhole = (value: unknown): Result<ShopFile> => {
   const file = parseWith(shopSchema, value);
@@ -53,16 +60,18 @@ const readWhole = (value: unknown): Result<ShopFile> => {
   const book = readBook(file.value.book);
   const catalogue = readCatalogue(file.value.catalogue);
   const trials = readTrials(file.value.trials);
-  if (!book.ok || !catalogue.ok || !trials.ok) {
+  const orders = readOrders(file.value.orders ?? []);
+  if (!book.ok || !catalogue.ok || !trials.ok || !orders.ok) {
     const faults = [
       ...faultsOf('book', book),
       ...faultsOf('catalogue', catalogue),
       ...faultsOf('trials', trials),
+      ...faultsOf('orders', orders),
     ];
     return { ok: false, faults };
   }
   const shop = { book: book.value, catalogue: catalogue.value, trials: trials.value };
-  return together('shop', shop, file.value.savedAt);
+  return together({ holds: 'shop', shop, orders: orders.value, savedAt: file.value.savedAt });
 };
 
 /**
@@ -82,10 +91,10 @@ export const readShopFile = (text: string, here: Shop): Result<ShopFile> => {
   if (head.value.format === 'emporos-shop') return readWhole(json.value);
   if (head.value.format === 'emporos-book') {
     const book = readBook(json.value);
-    return book.ok ? together('book', { ...here, book: book.value }, null) : book;
+    return book.ok ? together(part('book', { ...here, book: book.value })) : book;
   }
   const catalogue = readCatalogue(json.value, here.book);
-  return catalogue.ok ? together('goods', { ...here, catalogue: catalogue.value }, null) : catalogue;
+  return catalogue.ok ? together(part('goods', { ...here, catalogue: catalogue.value })) : catalogue;
 };
 
 /** A book without the secrets of its carrier accounts, which leave the device in no file. */
@@ -101,8 +110,20 @@ export const withoutSecrets = (book: Book): Book => ({
 const json = (value: unknown): string => `${JSON.stringify(value, null, 1)}\n`;
 
 /** The text of a file that holds the whole shop, saved at a moment. */
-export const writeShopFile = ({ book, catalogue, trials }: Shop, savedAt: string): string =>
-  json({ format: 'emporos-shop', version: 1, savedAt, book: withoutSecrets(book), catalogue, trials });
+export const writeShopFile = (
+  { book, catalogue, trials }: Shop,
+  orders: readonly PastOrder[],
+  savedAt: string,
+): string =>
+  json({
+    format: 'emporos-shop',
+    version: 1,
+    savedAt,
+    book: withoutSecrets(book),
+    catalogue,
+    trials,
+    orders,
+  });
 
 /** The text of a file that holds the book alone. */
 export const writeBookFile = (book: Book): string => json(withoutSecrets(book));

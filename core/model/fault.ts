@@ -32,7 +32,10 @@ export type FaultCode =
   | 'cell-duplicate'
   | 'row-too-long'
   | 'quotes-open'
-  | 'sides-incomplete';
+  | 'sides-incomplete'
+  | 'choice-gone'
+  | 'charge-changed'
+  | 'duplicate-number';
 
 export interface Fault {
   code: FaultCode;

@@ -62,6 +62,9 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'row-too-long': ({ cells, columns }) => `This row has ${cells} cells for ${columns} columns.`,
   'quotes-open': () => 'A quoted cell is not closed as it should be.',
   'sides-incomplete': () => 'A size needs length, width and height.',
+  'choice-gone': () => 'This way of getting it is no longer offered: choose another.',
+  'charge-changed': () => 'The charge has changed since it was shown: look at it again before ordering.',
+  'duplicate-number': ({ number, first }) => `The order number “${number}” is already used by ${first}.`,
   'basket-too-big': () => 'The basket’s weight or volume is too large to be added up exactly.',
 };
 

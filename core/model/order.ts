@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { choiceKindSchema } from './adjustment.ts';
+import { destinationSchema } from './place.ts';
+import { quoteRequestSchema } from './request.ts';
+import { idSchema, instantSchema, moneySchema, nameSchema } from './unit.ts';
+
+const statusSchema = z.enum([
+  'placed',
+  'packed',
+  'booked',
+  'on-its-way',
+  'ready',
+  'handed-over',
+  'cancelled',
+]);
+
+/** An order that was placed: what was asked, which choice was taken and what was charged for it, in minor units. */
+export const pastOrderSchema = z.strictObject({
+  number: z.string().min(1).max(40),
+  request: quoteRequestSchema,
+  chosen: z.strictObject({
+    id: z.string().max(250),
+    kind: choiceKindSchema,
+    name: nameSchema,
+    charge: moneySchema,
+    total: moneySchema,
+    slot: z.strictObject({ start: instantSchema, end: instantSchema }).optional(),
+  }),
+  cost: moneySchema.optional(),
+  payment: idSchema.optional(),
+  status: statusSchema,
+  history: z
+    .array(z.strictObject({ status: statusSchema, at: instantSchema }))
+    .min(1)
+    .max(100),
+  /** Who receives it, and where the bill goes if elsewhere. */
+  recipient: nameSchema.optional(),
+  billing: z.strictObject({ name: nameSchema, address: destinationSchema }).optional(),
+  /** What the goods came to, the taxes on all of it, and what the customer paid. */
+  sums: z.strictObject({ goods: moneySchema, taxes: moneySchema, total: moneySchema }).optional(),
+});
+export type PastOrder = z.infer<typeof pastOrderSchema>;
+export const pastOrdersSchema = z.array(pastOrderSchema).max(200_000);

@@ -1,0 +1,38 @@
+import { taxesAt, taxPart } from '../duty/tax.ts';
+import type { Choice, Quote } from '../model/quote.ts';
+import type { QuoteRequest } from '../model/request.ts';
+import type { CompiledBook } from './compile.ts';
+import { reachOf } from './reach.ts';
+
+/** One tax of an order, on the goods and on the charge together, in minor units. */
+export interface TaxLine {
+  id: string;
+  name: string;
+  points: number;
+  amount: number;
+}
+
+/**
+ * Every tax of an order on a line of its own, in the book's order; they add up to the quote's goods tax
+ * and the choice's tax. A charge that bears no tax takes part in none.
+ */
+export const taxLines = (
+  compiled: CompiledBook,
+  request: QuoteRequest,
+  { subtotal }: Pick<Quote, 'subtotal'>,
+  choice: Choice | null,
+): TaxLine[] => {
+  const { place } = reachOf(compiled, request);
+  const included = compiled.book.store.pricesIncludeTax;
+  const onGoods = taxesAt(compiled.taxes.goods, place);
+  const onCharge = choice && choice.tax > 0 ? taxesAt(compiled.taxes.charges, place) : [];
+  return compiled.book.taxes
+    .filter((tax) => onGoods.includes(tax) || onCharge.includes(tax))
+    .map((tax) => ({
+      id: tax.id,
+      name: tax.name,
+      points: tax.points,
+      amount:
+        taxPart(subtotal, tax, onGoods, included) + taxPart(choice?.charge ?? 0, tax, onCharge, included),
+    }));
+};

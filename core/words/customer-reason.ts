@@ -1,0 +1,106 @@
+import { measureFigure, moneyFigure, type MeasureName, type Speech } from './figure.ts';
+import type { Say } from './say.ts';
+
+/** Why a customer is not offered something, in the customer's words, and what would help. */
+export interface CustomerReason {
+  /** What stands in the way: the basket, the address, the moment, or only the shop's own rules. */
+  because: 'basket' | 'place' | 'moment' | 'shop';
+  why: string;
+  /** What would help, or nothing where the merchant's own words say all. */
+  help: string;
+}
+
+const ELSEWHERE: CustomerReason = {
+  because: 'place',
+  why: 'We do not send to this address.',
+  help: 'Check the country and the postal code, or give another address.',
+};
+const ASK: CustomerReason = {
+  because: 'shop',
+  why: 'We cannot offer a way to send this order to this address.',
+  help: 'Write to us with your address and we will see what can be done.',
+};
+
+const COMES_TO: Record<MeasureName, string> = {
+  weight: 'your basket weighs',
+  subtotal: 'your goods come to',
+  units: 'you have',
+  volume: 'your basket takes up',
+  distance: 'you are away by',
+  longestSide: 'your longest item measures',
+};
+
+const unknown = (what: string, goods: readonly string[]): CustomerReason => ({
+  because: 'basket',
+  why: `We do not have the ${what} of ${goods.join(', ')} on record, so we cannot say what sending it costs.`,
+  help: 'Order without it, or write to us.',
+});
+
+const tooLittle = (
+  name: string,
+  say: Extract<Say, { code: 'below-limit' }>,
+  speech: Speech,
+): CustomerReason => {
+  const { measure, value, limit } = say;
+  const figure = (amount: number): string => measureFigure(measure, amount, speech);
+  const short = measure === 'subtotal' ? moneyFigure(limit - value, speech.decimals) : figure(limit - value);
+  return {
+    because: 'basket',
+    why: `${name} is for ${figure(limit)} or more; ${COMES_TO[measure]} ${figure(value)}.`,
+    help: measure === 'longestSide' ? 'Choose another way.' : `Add ${short} more to the basket.`,
+  };
+};
+
+const tooMuch = (
+  name: string,
+  measure: MeasureName,
+  value: number,
+  most: string,
+  speech: Speech,
+): CustomerReason => ({
+  because: 'basket',
+  why: `${name} takes ${most}; ${COMES_TO[measure]} ${measureFigure(measure, value, speech)}.`,
+  help:
+    measure === 'longestSide'
+      ? 'Order without the longest item.'
+      : 'Take something out, or place two smaller orders.',
+});
+
+/** What a reason for withholding a service says to the customer. `name` is the service's. */
+export const customerReason = (say: Say, name: string, speech: Speech): CustomerReason => {
+  switch (say.code) {
+    case 'store-paused':
+      return {
+        because: 'moment',
+        why: say.message === '' ? 'We are taking no orders at present.' : say.message,
+        help: 'Your basket stays as it is; come back later.',
+      };
+    case 'address-needed':
+      return {
+        because: 'place',
+        why: 'The charge depends on where the order goes.',
+        help: 'Write the address first.',
+      };
+    case 'not-sold-there':
+    case 'no-zone':
+      return ELSEWHERE;
+    case 'below-limit':
+      return tooLittle(name, say, speech);
+    case 'below-first-step':
+      return tooLittle(name, { ...say, code: 'below-limit', limit: say.first }, speech);
+    case 'above-limit': {
+      const most = `up to ${measureFigure(say.measure, say.limit, speech)}`;
+      return tooMuch(name, say.measure, say.value, most, speech);
+    }
+    case 'above-last-step': {
+      const most = `less than ${measureFigure(say.measure, say.until, speech)}`;
+      return tooMuch(name, say.measure, say.value, most, speech);
+    }
+    case 'weight-unknown':
+      return unknown('weight', say.goods);
+    case 'size-unknown':
+      return unknown('size', say.goods);
+    default:
+      return ASK;
+  }
+};
