@@ -6,6 +6,7 @@ import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
 import { demoShop } from '../state/demo.ts';
 import { keepStore } from '../state/storage/keep.ts';
+import { browserTabs } from '../state/storage/tabs.ts';
 import { readStart } from '../state/storage/start.ts';
 import { makeStore, useAppSelector, type AppStore } from '../state/store.ts';
 import { useShippedFonts } from '../theme/fonts.ts';
@@ -13,8 +14,10 @@ import { Icon } from '../theme/icon.tsx';
 import { lampTheme, paperTheme } from '../theme/theme.ts';
 
 const openStore = async (): Promise<AppStore> => {
-  const store = makeStore(await readStart(AsyncStorage, demoShop));
-  const writer = keepStore(store, AsyncStorage);
+  const tabs = browserTabs();
+  const start = await tabs.alone(() => readStart(AsyncStorage, demoShop));
+  const store = makeStore(start);
+  const writer = keepStore(store, AsyncStorage, tabs, demoShop, start.stamp ?? null);
   const flush = (): void => void writer.flush();
   window.addEventListener('pagehide', flush);
   document.addEventListener('visibilitychange', flush);

@@ -1,7 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { edit } from '../state/draft.ts';
 import { keysToggled, told } from '../state/session.ts';
-import { keeping, keepingFailed, kept } from '../state/storage-status.ts';
+import { keeping, keepingFailed, kept, type Aside } from '../state/storage-status.ts';
 import { selectBook } from '../state/selectors.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
 import { currentAddress, goTo } from '../testing/router.ts';
@@ -61,8 +61,19 @@ describe('the bar about storage', () => {
 
   test('names what was set aside', () => {
     const { draft } = demoStore().getState();
-    renderOver(makeStore({ draft, setAside: ['draft', 'session'] }), <StorageBar />);
-    expect(screen.getByText(/set aside, not overwritten: draft, session\./)).toBeTruthy();
+    const aside = (document: string, why: Aside['why']): Aside => ({ key: document, document, why, at: '' });
+    const news = [
+      aside('draft', 'unreadable'),
+      aside('session', 'unreadable'),
+      aside('catalogue', 'other-tab'),
+    ];
+    renderOver(makeStore({ draft, storage: { news } }), <StorageBar />);
+    expect(
+      screen.getByText(/could not be read and was set aside, not overwritten: draft, session\./),
+    ).toBeTruthy();
+    expect(screen.getByText(/Another tab changed the shop.*: catalogue\./)).toBeTruthy();
+    fireEvent.press(screen.getByText('Understood'));
+    expect(screen.queryByRole('alert')).toBeNull();
   });
 });
 

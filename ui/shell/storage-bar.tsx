@@ -1,25 +1,33 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { useAppSelector } from '../state/store.ts';
+import { newsRead, type Aside } from '../state/storage-status.ts';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { TextAction } from '../parts/text-action.tsx';
 import { useStyles } from '../theme/styles.ts';
 import type { Inks } from '../theme/tokens.ts';
 
 const styles = (inks: Inks) => ({
   bar: { paddingHorizontal: 20, paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: inks.rubric },
+  read: { alignSelf: 'flex-start', marginLeft: -4 } as const,
   text: { color: inks.rubric, fontSize: 13, lineHeight: 18 },
 });
+
+const told = (why: Aside['why'], news: readonly Aside[], what: string): string[] => {
+  const names = news.filter((aside) => aside.why === why).map(({ document }) => document);
+  return names.length > 0 ? [`${what}: ${names.join(', ')}. It is under Settings, Data.`] : [];
+};
 
 /** Says when work is not being kept, and what was set aside when the program opened. */
 export const StorageBar = () => {
   const style = useStyles(styles);
-  const { state, reason, setAside } = useAppSelector((all) => all.storage);
+  const dispatch = useAppDispatch();
+  const { state, reason, news } = useAppSelector((all) => all.storage);
   const lines = [
     ...(state === 'failed'
       ? [`Your changes are not being kept on this device (${reason}). It is being tried again.`]
       : []),
-    ...(setAside.length > 0
-      ? [`What was kept could not be read and was set aside, not overwritten: ${setAside.join(', ')}.`]
-      : []),
+    ...told('unreadable', news, 'What was kept could not be read and was set aside, not overwritten'),
+    ...told('other-tab', news, 'Another tab changed the shop at the same time; what it kept was set aside'),
   ];
   if (lines.length === 0) return null;
   return (
@@ -29,6 +37,9 @@ export const StorageBar = () => {
           {line}
         </Text>
       ))}
+      {news.length > 0 ? (
+        <TextAction label="Understood" style={style.read} onPress={() => dispatch(newsRead())} />
+      ) : null}
     </View>
   );
 };

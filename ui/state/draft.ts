@@ -37,6 +37,8 @@ export interface Edit<N extends EditName = EditName> {
 const MOST_STEPS = 400;
 
 const edited = createAction<Edit>('draft/edited');
+/** The draft as another tab kept it takes the place of this one. */
+export const draftTaken = createAction<DraftState>('draft/taken');
 export const undone = createAction('draft/undone');
 export const redone = createAction('draft/redone');
 /** A field is entered, or a change to many begins: what the slip shows from here on is compared with now. */
@@ -113,6 +115,7 @@ const travel = (state: DraftState, from: 'past' | 'future'): DraftState => {
 /** The draft and its history. */
 export const draftReducer = (state: DraftState, action: UnknownAction): DraftState => {
   if (edited.match(action)) return applyEdit(state, action.payload);
+  if (draftTaken.match(action)) return { ...action.payload, revision: state.revision };
   if (undone.match(action)) return travel(state, 'past');
   if (redone.match(action)) return travel(state, 'future');
   if (visitBegan.match(action)) return { ...state, before: state.workbook.book };

@@ -1,17 +1,40 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
+/** A document that was copied aside instead of being lost, under a key of its own. */
+export interface Aside {
+  key: string;
+  document: string;
+  /** It could not be read, or another tab kept it while this one had changes of its own. */
+  why: 'unreadable' | 'other-tab';
+  at: string;
+}
+
 /** Whether what is on the screen is also kept. */
 export interface StorageStatus {
   state: 'kept' | 'keeping' | 'failed';
   /** Why the last write failed. */
   reason: string | null;
-  /** Documents that could not be read at the start and were set aside. */
-  setAside: string[];
+  aside: Aside[];
+  /** The documents set aside since the program was opened, of which the person is to be told. */
+  news: Aside[];
+  /** When the draft was last changed on this device. */
+  changedAt: string | null;
+  /** When the whole shop was last saved as a file. */
+  savedAt: string | null;
 }
+
+export const initialStorage: StorageStatus = {
+  state: 'kept',
+  reason: null,
+  aside: [],
+  news: [],
+  changedAt: null,
+  savedAt: null,
+};
 
 const status = createSlice({
   name: 'storage',
-  initialState: { state: 'kept', reason: null, setAside: [] } as StorageStatus,
+  initialState: initialStorage,
   reducers: {
     keeping: (state) => {
       if (state.state === 'kept') state.state = 'keeping';
@@ -24,8 +47,26 @@ const status = createSlice({
       state.state = 'failed';
       state.reason = payload;
     },
+    changedNow: (state, { payload }: PayloadAction<string | null>) => {
+      state.changedAt = payload;
+    },
+    savedNow: (state, { payload }: PayloadAction<string>) => {
+      state.savedAt = payload;
+    },
+    asideMade: (state, { payload }: PayloadAction<Aside[]>) => {
+      state.aside.push(...payload);
+      state.news.push(...payload);
+    },
+    asideGone: (state, { payload }: PayloadAction<string>) => {
+      state.aside = state.aside.filter(({ key }) => key !== payload);
+      state.news = state.news.filter(({ key }) => key !== payload);
+    },
+    newsRead: (state) => {
+      state.news = [];
+    },
   },
 });
 
-export const { keeping, kept, keepingFailed } = status.actions;
+export const { keeping, kept, keepingFailed, changedNow, savedNow, asideMade, asideGone, newsRead } =
+  status.actions;
 export const storageReducer = status.reducer;

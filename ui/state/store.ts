@@ -2,27 +2,38 @@ import { configureStore, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { draftReducer, type DraftState } from './draft.ts';
 import { initialSession, sessionReducer, type SessionState } from './session.ts';
-import { storageReducer, type StorageStatus } from './storage-status.ts';
+import { basketReducer, type BasketLine } from './basket.ts';
+import { ordersReducer } from './orders.ts';
+import { initialStorage, storageReducer, type StorageStatus } from './storage-status.ts';
+import type { PastOrder } from '../../core/model/order.ts';
 
 /** What the program starts from: read from storage, or the demo shop. */
 export interface Start {
   draft: DraftState;
   session?: Partial<SessionState>;
-  setAside?: string[];
+  basket?: BasketLine[];
+  orders?: PastOrder[];
+  storage?: Partial<StorageStatus>;
+  /** The stamp of the tab that wrote the draft last. */
+  stamp?: string | null;
 }
 
 /** The program's one store. The state it holds is trusted: it was parsed where it came in. */
-export const makeStore = ({ draft, session, setAside = [] }: Start) =>
+export const makeStore = ({ draft, session, basket = [], orders = [], storage }: Start) =>
   configureStore({
     reducer: {
       draft: (state: DraftState = draft, action: UnknownAction) => draftReducer(state, action),
       session: sessionReducer,
+      basket: basketReducer,
+      orders: ordersReducer,
       storage: storageReducer,
     },
     preloadedState: {
       draft,
       session: { ...initialSession, ...session },
-      storage: { state: 'kept', reason: null, setAside } as StorageStatus,
+      basket,
+      orders,
+      storage: { ...initialStorage, ...storage },
     },
     middleware: (middleware) => middleware({ serializableCheck: false, immutableCheck: false }),
   });

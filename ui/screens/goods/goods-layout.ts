@@ -1,5 +1,5 @@
 /** The measures of the table, known beforehand so that a row is placed without being drawn. */
-export const ROW_HEIGHT = 44;
+export const ROW_HEIGHT = 38;
 export const PHONE_ROW_HEIGHT = 64;
 /** The height of a good that is opened under its row. */
 export const OPEN_HEIGHT = 344;

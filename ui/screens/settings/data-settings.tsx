@@ -138,6 +138,7 @@ export const DataSettings = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const shop: Shop = useAppSelector((state) => state.draft.workbook);
+  const orders = useAppSelector((state) => state.orders);
   const [opened, setOpened] = useState<Opened | null>(null);
   const save = (what: string, text: (now: string) => string): void => {
     const now = new Date().toISOString();
@@ -170,7 +171,7 @@ export const DataSettings = () => {
       <View style={style.actions}>
         <TextAction
           label="Save the whole shop"
-          onPress={() => save('shop', (now) => writeShopFile(shop, now))}
+          onPress={() => save('shop', (now) => writeShopFile(shop, orders, now))}
         />
         <TextAction label="Save the book" onPress={() => save('book', () => writeBookFile(shop.book))} />
         <TextAction

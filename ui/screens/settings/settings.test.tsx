@@ -116,7 +116,9 @@ describe('the data of the shop', () => {
     const store = open();
     const shop = demoShop();
     const zones = shop.book.zones.map((zone) => (zone.id === 'west' ? { ...zone, name: 'Prairies' } : zone));
-    await openText(writeShopFile({ ...shop, book: { ...shop.book, zones } }, '2026-11-25T09:00:00-04:00'));
+    await openText(
+      writeShopFile({ ...shop, book: { ...shop.book, zones } }, [], '2026-11-25T09:00:00-04:00'),
+    );
     expect(screen.getByText('shop.json holds a whole shop')).toBeTruthy();
     expect(screen.getByText('Saved 2026-11-25, 09:00')).toBeTruthy();
     expect(screen.getByText(/zones.*1 changed: Prairies/)).toBeTruthy();
@@ -129,7 +131,7 @@ describe('the data of the shop', () => {
 
   test('that is the same, or is left, changes nothing', async () => {
     const store = open();
-    await openText(writeShopFile(demoShop(), '2026-11-25T09:00:00-04:00'));
+    await openText(writeShopFile(demoShop(), [], '2026-11-25T09:00:00-04:00'));
     expect(screen.getByText('It is the same as what is here.')).toBeTruthy();
     fireEvent.press(screen.getByText('Leave it'));
     expect(screen.queryByText('It is the same as what is here.')).toBeNull();

@@ -1,19 +1,27 @@
 import { z } from 'zod';
+import { readOrders } from '../../../core/formats/orders.ts';
 import { readBook, readCatalogue, readTrials } from '../../../core/formats/read.ts';
 import type { Catalogue } from '../../../core/model/good.ts';
+import type { PastOrder } from '../../../core/model/order.ts';
 import type { DraftState, HistoryStep } from '../draft.ts';
+import type { BasketLine } from '../basket.ts';
 import type { SessionState } from '../session.ts';
+import { upToDate, VERSIONS, type DocumentKind } from './versions.ts';
 
 /** The documents kept on this device: one key each, each with the version of its schema. */
 export const KEYS = {
   draft: 'emporos/draft',
   catalogue: 'emporos/catalogue',
   session: 'emporos/session',
+  /** Which tab wrote the draft and the goods last, so that another finds out before it writes over them. */
+  stamp: 'emporos/stamp',
 } as const;
-export type DocumentName = keyof typeof KEYS;
-export const asideKey = (name: DocumentName, at: number): string => `emporos/aside/${name}/${at}`;
 
-const VERSION = 1;
+const ORDERS = 'emporos/orders/';
+/** The key of the month an order was placed in. */
+export const ordersKey = ({ request }: Pick<PastOrder, 'request'>): string =>
+  ORDERS + new Date(request.placedAt).toISOString().slice(0, 7);
+export const isOrdersKey = (key: string): boolean => key.startsWith(ORDERS);
 
 const patchSchema = z.object({
   op: z.enum(['replace', 'remove', 'add']),
@@ -28,28 +36,32 @@ const stepSchema = z.object({
 });
 const stampSchema = z.number().int().min(0).default(0);
 const draftSchema = z.object({
-  version: z.literal(VERSION),
+  version: z.literal(VERSIONS.draft),
   goodsStamp: stampSchema,
+  changedAt: z.string().nullable(),
   book: z.unknown(),
   trials: z.unknown(),
   past: z.unknown(),
   future: z.unknown(),
 });
 const catalogueSchema = z.object({
-  version: z.literal(VERSION),
+  version: z.literal(VERSIONS.catalogue),
   goodsStamp: stampSchema,
   catalogue: z.unknown(),
 });
 const sessionSchema = z.object({
-  version: z.literal(VERSION),
+  version: z.literal(VERSIONS.session),
   trialId: z.string().nullable(),
   colours: z.enum(['system', 'light', 'dark']),
   letterKeys: z.boolean(),
+  basket: z.array(z.object({ sku: z.string(), quantity: z.int().min(1) })),
+  savedAt: z.string().nullable(),
 });
+const ordersSchema = z.object({ version: z.literal(VERSIONS.orders), orders: z.unknown() });
 
-const parsed = <T>(schema: z.ZodType<T>, text: string): T | null => {
+const parsed = <T>(kind: DocumentKind, schema: z.ZodType<T>, text: string): T | null => {
   try {
-    const read = schema.safeParse(JSON.parse(text));
+    const read = schema.safeParse(upToDate(kind, JSON.parse(text)));
     return read.success ? read.data : null;
   } catch {
     return null;
@@ -68,17 +80,22 @@ export interface KeptGoods {
   goodsStamp: number;
 }
 
+export interface KeptDraft {
+  draft: DraftState;
+  changedAt: string | null;
+}
+
 /**
  * The draft with its history as kept, or null where the text is no sound draft. A history that cannot
  * be read, or that was made over other goods than are kept, does not cost the draft.
  */
-export const readDraft = (text: string, goods: KeptGoods): DraftState | null => {
-  const document = parsed(draftSchema, text);
+export const readDraft = (text: string, goods: KeptGoods): KeptDraft | null => {
+  const document = parsed('draft', draftSchema, text);
   const book = document && readBook(document.book);
   const trials = document && readTrials(document.trials);
   if (!document || !book?.ok || !trials?.ok) return null;
   const isWhole = document.goodsStamp === goods.goodsStamp;
-  return {
+  const draft: DraftState = {
     workbook: { book: book.value, catalogue: goods.catalogue, trials: trials.value },
     past: isWhole ? readSteps(document.past) : [],
     future: isWhole ? readSteps(document.future) : [],
@@ -86,27 +103,51 @@ export const readDraft = (text: string, goods: KeptGoods): DraftState | null => 
     revision: 0,
     goodsStamp: goods.goodsStamp,
   };
+  return { draft, changedAt: document.changedAt };
 };
 
 /** The text of a draft with its history; the goods are a document of their own. */
-export const writeDraft = ({ workbook: { book, trials }, past, future, goodsStamp }: DraftState): string =>
-  JSON.stringify({ version: VERSION, goodsStamp, book, trials, past, future });
+export const writeDraft = (
+  { workbook: { book, trials }, past, future, goodsStamp }: DraftState,
+  changedAt: string | null,
+): string => JSON.stringify({ version: VERSIONS.draft, goodsStamp, changedAt, book, trials, past, future });
 
 export const readGoods = (text: string): KeptGoods | null => {
-  const document = parsed(catalogueSchema, text);
+  const document = parsed('catalogue', catalogueSchema, text);
   const catalogue = document && readCatalogue(document.catalogue);
   return document && catalogue?.ok ? { catalogue: catalogue.value, goodsStamp: document.goodsStamp } : null;
 };
 
 export const writeGoods = ({ workbook: { catalogue }, goodsStamp }: DraftState): string =>
-  JSON.stringify({ version: VERSION, goodsStamp, catalogue });
+  JSON.stringify({ version: VERSIONS.catalogue, goodsStamp, catalogue });
 
-export const readSession = (text: string): Partial<SessionState> | null => {
-  const document = parsed(sessionSchema, text);
+/** How this device has the program: the person's settings, the shopfront's basket, the last file saved. */
+export interface KeptSession {
+  session: Pick<SessionState, 'trialId' | 'colours' | 'letterKeys'>;
+  basket: BasketLine[];
+  savedAt: string | null;
+}
+
+export const readSession = (text: string): KeptSession | null => {
+  const document = parsed('session', sessionSchema, text);
   if (!document) return null;
-  const { trialId, colours, letterKeys } = document;
-  return { trialId, colours, letterKeys };
+  const { version: _, basket, savedAt, ...session } = document;
+  return { session, basket, savedAt };
 };
 
-export const writeSession = ({ trialId, colours, letterKeys }: SessionState): string =>
-  JSON.stringify({ version: VERSION, trialId, colours, letterKeys });
+export const writeSession = ({
+  session: { trialId, colours, letterKeys },
+  basket,
+  savedAt,
+}: KeptSession): string =>
+  JSON.stringify({ version: VERSIONS.session, trialId, colours, letterKeys, basket, savedAt });
+
+/** The orders of one month. */
+export const readMonth = (text: string): PastOrder[] | null => {
+  const document = parsed('orders', ordersSchema, text);
+  const orders = document && readOrders(document.orders);
+  return orders?.ok ? orders.value : null;
+};
+
+export const writeMonth = (orders: readonly PastOrder[]): string =>
+  JSON.stringify({ version: VERSIONS.orders, orders });

@@ -1,32 +1,129 @@
-import { keeping, keepingFailed, kept } from '../storage-status.ts';
-import type { AppStore } from '../store.ts';
-import { KEYS, writeGoods, writeDraft, writeSession } from './documents.ts';
+import { mergeOrders } from '../../../core/order/merge-orders.ts';
+import { draftTaken } from '../draft.ts';
+import { ordersTaken } from '../orders.ts';
+import { told } from '../session.ts';
+import { asideMade, changedNow, keeping, keepingFailed, kept, type Aside } from '../storage-status.ts';
+import type { AppStore, RootState } from '../store.ts';
+import { setAside } from './aside.ts';
+import { KEYS, ordersKey, readMonth, writeDraft, writeGoods, writeMonth, writeSession } from './documents.ts';
+import { readStart, type Demo } from './start.ts';
+import type { Tabs } from './tabs.ts';
 import { makeWriter, type Shelf, type Writer } from './writer.ts';
 
-/** Keeps the store's documents on a shelf as they change, and says in the store whether that works. */
-export const keepStore = (store: AppStore, shelf: Shelf): Writer => {
-  const writer = makeWriter(shelf, {
+interface Keeper {
+  store: AppStore;
+  shelf: Shelf;
+  tabs: Tabs;
+  /** The stamp under which this tab last read or wrote the draft. */
+  stamp: string | null;
+  /** The goods as last written, so that they are written only when they change. */
+  goodsWritten: number | null;
+}
+
+/** What another tab kept since this one last looked is copied aside before it is written over. */
+const yieldNothing = async ({ store, shelf, tabs, stamp }: Keeper): Promise<void> => {
+  const there = await shelf.getItem(KEYS.stamp);
+  if (there === stamp || there?.startsWith(`${tabs.id}:`)) return;
+  const at = new Date().toISOString();
+  const made: (Aside | null)[] = [];
+  for (const key of [KEYS.draft, KEYS.catalogue]) made.push(await setAside(shelf, key, 'other-tab', at));
+  store.dispatch(asideMade(made.filter((aside) => aside !== null)));
+};
+
+/** The stamp goes first: a crash after it makes another tab look twice, never write blindly. */
+const keepWorkbook = async (keeper: Keeper): Promise<void> => {
+  const { store, shelf, tabs } = keeper;
+  await tabs.alone(async () => {
+    await yieldNothing(keeper);
+    const { draft, storage } = store.getState();
+    const mine = `${tabs.id}:${draft.revision}`;
+    await shelf.setItem(KEYS.stamp, mine);
+    keeper.stamp = mine;
+    if (keeper.goodsWritten !== draft.goodsStamp) {
+      await shelf.setItem(KEYS.catalogue, writeGoods(draft));
+      keeper.goodsWritten = draft.goodsStamp;
+    }
+    await shelf.setItem(KEYS.draft, writeDraft(draft, storage.changedAt));
+  });
+  tabs.announce();
+};
+
+/** The orders of a month beside those that another tab kept there. */
+const keepMonth = async ({ store, shelf, tabs }: Keeper, key: string): Promise<void> => {
+  await tabs.alone(async () => {
+    const there = await shelf.getItem(key);
+    const ours = store.getState().orders.filter((order) => ordersKey(order) === key);
+    await shelf.setItem(key, writeMonth(mergeOrders((there && readMonth(there)) || [], ours)));
+  });
+  tabs.announce();
+};
+
+const keepSession = async ({ store, shelf }: Keeper): Promise<void> => {
+  const { session, basket, storage } = store.getState();
+  await shelf.setItem(KEYS.session, writeSession({ session, basket, savedAt: storage.savedAt }));
+};
+
+const isSessionNew = (now: RootState, before: RootState): boolean =>
+  now.basket !== before.basket ||
+  now.storage.savedAt !== before.storage.savedAt ||
+  (['trialId', 'colours', 'letterKeys'] as const).some(
+    (field) => now.session[field] !== before.session[field],
+  );
+
+/** Another tab kept something: an idle tab shows it; a tab with changes of its own finds out when it writes. */
+const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
+  const { store, shelf, tabs } = keeper;
+  const follow = async (): Promise<void> => {
+    const start = await readStart(shelf, demo);
+    store.dispatch(ordersTaken(start.orders ?? []));
+    if (writer.isBusy() || start.stamp === keeper.stamp) return;
+    keeper.stamp = start.stamp ?? null;
+    keeper.goodsWritten = start.draft.goodsStamp;
+    store.dispatch(draftTaken(start.draft));
+    store.dispatch(changedNow(start.storage?.changedAt ?? null));
+    store.dispatch(told({ text: 'The draft was changed in another tab, and is shown here.', undo: false }));
+  };
+  tabs.onNews(() => {
+    tabs.alone(follow).catch((error: unknown) => store.dispatch(keepingFailed(String(error))));
+  });
+};
+
+/** What changed in the store asks for its document to be written. */
+const watch = (keeper: Keeper, writer: Writer): void => {
+  const { store } = keeper;
+  let last = store.getState();
+  store.subscribe(() => {
+    const now = store.getState();
+    const before = last;
+    last = now;
+    if (now.draft.revision !== before.draft.revision) {
+      writer.ask('workbook', () => keepWorkbook(keeper));
+      store.dispatch(changedNow(new Date().toISOString()));
+    }
+    if (now.orders !== before.orders) {
+      const known = new Set(before.orders);
+      const months = new Set(now.orders.filter((order) => !known.has(order)).map(ordersKey));
+      for (const key of months) writer.ask(key, () => keepMonth(keeper, key));
+    }
+    if (isSessionNew(now, before)) writer.ask('session', () => keepSession(keeper));
+  });
+};
+
+/** Keeps the store's documents on a shelf as they change, says in the store whether that works, and follows other tabs. */
+export const keepStore = (
+  store: AppStore,
+  shelf: Shelf,
+  tabs: Tabs,
+  demo: Demo,
+  stamp: string | null,
+): Writer => {
+  const writer = makeWriter({
     began: () => store.dispatch(keeping()),
     kept: () => store.dispatch(kept()),
     failed: (reason) => store.dispatch(keepingFailed(reason)),
   });
-  let last = store.getState();
-  /** A draft is kept with the catalogue it names: the demo's too, once the draft is no longer the demo's. */
-  let goodsKept = false;
-  store.subscribe(() => {
-    const state = store.getState();
-    const before = last;
-    last = state;
-    const isEdited = state.draft.revision !== before.draft.revision;
-    if (state.draft.goodsStamp !== before.draft.goodsStamp || (isEdited && !goodsKept)) {
-      goodsKept = true;
-      writer.ask(KEYS.catalogue, () => writeGoods(store.getState().draft));
-    }
-    if (isEdited) writer.ask(KEYS.draft, () => writeDraft(store.getState().draft));
-    const isNew = (['trialId', 'colours', 'letterKeys'] as const).some(
-      (field) => state.session[field] !== before.session[field],
-    );
-    if (isNew) writer.ask(KEYS.session, () => writeSession(store.getState().session));
-  });
+  const keeper: Keeper = { store, shelf, tabs, stamp, goodsWritten: null };
+  watch(keeper, writer);
+  followOthers(keeper, writer, demo);
   return writer;
 };

@@ -1,37 +1,58 @@
+import { mergeOrders } from '../../../core/order/merge-orders.ts';
+import type { PastOrder } from '../../../core/model/order.ts';
 import { initialDraft } from '../draft.ts';
+import type { Aside } from '../storage-status.ts';
 import type { Start } from '../store.ts';
 import type { Workbook } from '../workbook.ts';
-import { asideKey, KEYS, readDraft, readSession, readGoods, type DocumentName } from './documents.ts';
+import { asideList, setAside } from './aside.ts';
+import { isOrdersKey, KEYS, readDraft, readGoods, readMonth, readSession } from './documents.ts';
 import type { Shelf } from './writer.ts';
 
 /** The shop shown where nothing is kept yet. */
 export type Demo = () => Workbook;
 
-const readOr = async <T>(
-  shelf: Shelf,
-  name: DocumentName,
-  read: (text: string) => T | null,
-  setAside: string[],
-): Promise<T | null> => {
-  const text = await shelf.getItem(KEYS[name]);
-  if (text === null) return null;
-  const document = read(text);
-  if (document !== null) return document;
-  const key = asideKey(name, Date.now());
-  await shelf.setItem(key, text);
-  setAside.push(name);
-  return null;
+type Read = <T>(key: string, read: (text: string) => T | null) => Promise<T | null>;
+
+/** Reads documents; one that no longer parses is copied aside before anything is written over it. */
+const reader = (shelf: Shelf, at: string, aside: Aside[]): Read => {
+  return async (key, read) => {
+    const text = await shelf.getItem(key);
+    const document = text === null ? null : read(text);
+    if (text !== null && document === null) {
+      const made = await setAside(shelf, key, 'unreadable', at);
+      if (made) aside.push(made);
+    }
+    return document;
+  };
 };
 
-/**
- * What the program starts from: what is kept on this device, or the demo. A document that no longer
- * parses is copied aside before anything is written over it, and named.
- */
+const readAllOrders = async (keys: readonly string[], read: Read): Promise<PastOrder[]> => {
+  let orders: PastOrder[] = [];
+  for (const key of keys.filter(isOrdersKey).sort())
+    orders = mergeOrders(orders, (await read(key, readMonth)) ?? []);
+  return orders;
+};
+
+/** What the program starts from: what is kept on this device, or the demo; what had to be set aside is named. */
 export const readStart = async (shelf: Shelf, demo: Demo): Promise<Start> => {
-  const setAside: string[] = [];
-  const goods = await readOr(shelf, 'catalogue', readGoods, setAside);
+  const keys = await shelf.getAllKeys();
+  const news: Aside[] = [];
+  const read = reader(shelf, new Date().toISOString(), news);
+  const stamp = await shelf.getItem(KEYS.stamp);
+  const goods = await read(KEYS.catalogue, readGoods);
   const kept = goods ?? { catalogue: demo().catalogue, goodsStamp: 0 };
-  const draft = await readOr(shelf, 'draft', (text) => readDraft(text, kept), setAside);
-  const session = await readOr(shelf, 'session', readSession, setAside);
-  return { draft: draft ?? initialDraft(demo()), ...(session ? { session } : {}), setAside };
+  const found = await read(KEYS.draft, (text) => readDraft(text, kept));
+  const device = await read(KEYS.session, readSession);
+  return {
+    draft: found?.draft ?? initialDraft(demo()),
+    orders: await readAllOrders(keys, read),
+    storage: {
+      changedAt: found?.changedAt ?? null,
+      savedAt: device?.savedAt ?? null,
+      aside: [...asideList(keys), ...news],
+      news,
+    },
+    stamp,
+    ...(device ? { session: device.session, basket: device.basket } : {}),
+  };
 };

@@ -1,139 +1,290 @@
+import type { PastOrder } from '../../../core/model/order.ts';
+import { makeShelf, makeTabs, type TestShelf } from '../../testing/shelf.ts';
+import { added } from '../basket.ts';
 import { demoShop } from '../demo.ts';
 import { edit, initialDraft, undone } from '../draft.ts';
+import { orderPlaced } from '../orders.ts';
 import { coloursChosen } from '../session.ts';
-import { makeStore } from '../store.ts';
-import { KEYS, readDraft, writeDraft } from './documents.ts';
+import { savedNow } from '../storage-status.ts';
+import { makeStore, type AppStore } from '../store.ts';
+import { KEYS, readDraft, readSession, writeDraft } from './documents.ts';
 import { keepStore } from './keep.ts';
 import { readStart } from './start.ts';
-import { makeWriter, type Shelf } from './writer.ts';
+import type { Tabs } from './tabs.ts';
+import { upToDate, VERSIONS, type DocumentKind } from './versions.ts';
+import type { Writer } from './writer.ts';
 
-const shelfOf = (kept: Map<string, string> = new Map()): Shelf & { kept: Map<string, string> } => ({
-  kept,
-  getItem: async (key) => kept.get(key) ?? null,
-  setItem: async (key, text) => {
-    kept.set(key, text);
-  },
-});
-const quiet = { began: () => undefined, kept: () => undefined, failed: () => undefined };
+interface Opened {
+  store: AppStore;
+  writer: Writer;
+}
 
-const storeOver = async (shelf: Shelf) => {
-  const store = makeStore(await readStart(shelf, demoShop));
-  return { store, writer: keepStore(store, shelf) };
+const open = async (shelf: TestShelf, tabs: Tabs = makeTabs()('one')): Promise<Opened> => {
+  const start = await readStart(shelf, demoShop);
+  const store = makeStore(start);
+  return { store, writer: keepStore(store, shelf, tabs, demoShop, start.stamp ?? null) };
 };
+
 const rename = (name: string) => edit('setZone', { id: 'west', changes: { name } }, 'West: name');
+const west = (store: AppStore) =>
+  store.getState().draft.workbook.book.zones.find((zone) => zone.id === 'west')?.name;
+
+const order = (number: string, at: string): PastOrder => ({
+  number,
+  request: { destination: null, lines: [{ sku: 'seed-lupin', quantity: 1 }], placedAt: at },
+  chosen: { id: 'parcel-west', kind: 'shipping', name: 'Parcel', charge: 845, total: 845 },
+  status: 'placed',
+  history: [{ status: 'placed', at }],
+});
+const NOVEMBER = order('1001', '2026-11-30T22:00:00Z');
+const DECEMBER = order('1002', '2026-12-01T09:00:00Z');
 
 describe('what is kept', () => {
-  test('comes back with its history, and the trials and colours with it', async () => {
-    const shelf = shelfOf();
-    const { store, writer } = await storeOver(shelf);
+  test('comes back with its history, the trials, orders, basket and colours with it', async () => {
+    const shelf = makeShelf();
+    const { store, writer } = await open(shelf);
     store.dispatch(rename('Prairies'));
     store.dispatch(edit('copyTrial', { id: 'two-pots', name: 'Again' }, 'new trial'));
     store.dispatch(coloursChosen('dark'));
+    store.dispatch(added('seed-lupin'));
+    store.dispatch(savedNow('2026-11-26T09:00:00.000Z'));
+    for (const one of [DECEMBER, NOVEMBER]) store.dispatch(orderPlaced(one));
     await writer.flush();
-    const again = (await storeOver(shelf)).store;
-    expect(again.getState().draft.workbook).toEqual(store.getState().draft.workbook);
-    expect(again.getState().session.colours).toBe('dark');
+    const again = (await open(shelf)).store;
+    const { draft, orders, basket, session, storage } = again.getState();
+    expect(draft.workbook).toEqual(store.getState().draft.workbook);
+    expect([orders, basket]).toEqual([[NOVEMBER, DECEMBER], [{ sku: 'seed-lupin', quantity: 1 }]]);
+    expect([session.colours, storage.savedAt]).toEqual(['dark', '2026-11-26T09:00:00.000Z']);
+    expect(storage.changedAt).toBe(store.getState().storage.changedAt);
     again.dispatch(undone());
     again.dispatch(undone());
     expect(again.getState().draft.workbook).toEqual(demoShop());
   });
 
-  test('is written a moment after the change, once for many, with the catalogue it names', async () => {
-    const shelf = shelfOf();
-    const writes: string[] = [];
-    const counted = {
-      ...shelf,
-      setItem: async (key: string, text: string) => {
-        writes.push(key);
-        await shelf.setItem(key, text);
-      },
-    };
-    const { store } = await storeOver(counted);
+  test('is written a moment after the change, once for many, with the goods it names', async () => {
+    const shelf = makeShelf();
+    const { store } = await open(shelf);
+    const keys = () => shelf.writes.map(({ key }) => key);
     for (const name of ['P', 'Pr', 'Pra']) store.dispatch(rename(name));
-    expect([writes, store.getState().storage.state]).toEqual([[], 'keeping']);
+    expect([keys(), store.getState().storage.state]).toEqual([[], 'keeping']);
     await jest.advanceTimersByTimeAsync(400);
-    expect([writes, store.getState().storage.state]).toEqual([[KEYS.catalogue, KEYS.draft], 'kept']);
+    expect(keys()).toEqual([KEYS.stamp, KEYS.catalogue, KEYS.draft]);
+    expect(store.getState().storage.state).toBe('kept');
+    store.dispatch(rename('Prair'));
+    await jest.advanceTimersByTimeAsync(400);
+    expect(keys().slice(3)).toEqual([KEYS.stamp, KEYS.draft]);
+  });
+
+  test('keeps the orders of each month apart', async () => {
+    const shelf = makeShelf();
+    const { store, writer } = await open(shelf);
+    for (const one of [NOVEMBER, DECEMBER]) store.dispatch(orderPlaced(one));
+    await writer.flush();
+    expect([...shelf.kept.keys()].sort()).toEqual(['emporos/orders/2026-11', 'emporos/orders/2026-12']);
   });
 
   test('that no longer parses is set aside and not written over', async () => {
-    const shelf = shelfOf(new Map([[KEYS.draft, '{"version": 1, "book": {}']]));
-    const { store } = await storeOver(shelf);
-    expect(store.getState().storage.setAside).toEqual(['draft']);
+    const broken = '{"version": 1, "book": {}';
+    const shelf = makeShelf(
+      new Map([
+        [KEYS.draft, broken],
+        ['emporos/orders/2026-11', '{"version": 9}'],
+      ]),
+    );
+    const { store } = await open(shelf);
+    const { aside, news } = store.getState().storage;
+    expect(news.map(({ document, why }) => `${document} ${why}`)).toEqual([
+      'draft unreadable',
+      'orders/2026-11 unreadable',
+    ]);
     expect(store.getState().draft.workbook).toEqual(demoShop());
-    const aside = [...shelf.kept].find(([key]) => key.startsWith('emporos/aside/draft/'));
-    expect(aside?.[1]).toBe('{"version": 1, "book": {}');
+    expect(aside.map(({ key }) => shelf.kept.get(key))).toEqual([broken, '{"version": 9}']);
+    shelf.kept.delete(KEYS.draft);
+    const again = (await open(shelf)).store.getState().storage;
+    expect(again.aside.map(({ document }) => document)).toContain('draft');
   });
 
   test('a history that cannot be read does not cost the draft', () => {
     const draft = initialDraft(demoShop());
-    const text = writeDraft(draft).replace('"past":[]', '"past":[{"label":7}]');
-    expect(readDraft(text, { catalogue: draft.workbook.catalogue, goodsStamp: 0 })).toMatchObject({
+    const text = writeDraft(draft, null).replace('"past":[]', '"past":[{"label":7}]');
+    expect(readDraft(text, { catalogue: draft.workbook.catalogue, goodsStamp: 0 })?.draft).toMatchObject({
       workbook: draft.workbook,
       past: [],
     });
   });
 });
 
-describe('a history', () => {
-  test('goes with the goods it was made over: over other goods it is dropped and the draft kept', async () => {
-    const shelf = shelfOf();
-    const { store, writer } = await storeOver(shelf);
-    const { book, catalogue, trials } = demoShop();
-    const goods = { ...catalogue, goods: catalogue.goods.slice(1) };
+describe('a document of an earlier version', () => {
+  const { book, catalogue, trials } = demoShop();
+  const draft1 = { version: 1, goodsStamp: 0, book, trials, past: [], future: [] };
+  const session1 = { version: 1, trialId: 'two-pots', colours: 'dark', letterKeys: false };
+
+  test('is read as one of today: a draft', () => {
+    expect(readDraft(JSON.stringify(draft1), { catalogue, goodsStamp: 0 })).toMatchObject({
+      draft: { workbook: { book, trials } },
+      changedAt: null,
+    });
+  });
+
+  test('is read as one of today: how the device has the program', () => {
+    expect(readSession(JSON.stringify(session1))).toEqual({
+      session: { trialId: 'two-pots', colours: 'dark', letterKeys: false },
+      basket: [],
+      savedAt: null,
+    });
+  });
+
+  test('has a step to the next from every version, and no step changes what it is given', () => {
+    for (const kind of Object.keys(VERSIONS) as DocumentKind[]) {
+      for (let version = 1; version <= VERSIONS[kind]; version += 1) {
+        const old = Object.freeze({ version, mark: kind });
+        expect(upToDate(kind, old)).toMatchObject({ version: VERSIONS[kind], mark: kind });
+      }
+    }
+  });
+
+  test('from a later program, or none at all, is left for its schema to refuse', () => {
+    for (const value of [{ version: 99 }, { version: '1' }, null, 'draft'])
+      expect(upToDate('draft', value)).toBe(value);
+  });
+});
+
+/** A working day: edits of the book and of the goods, an undo, orders of two months, the device's settings. */
+const day = async ({ store, writer }: Opened): Promise<void> => {
+  const acts = [
+    rename('Prairies'),
+    edit('setGood', { sku: 'seed-lupin', changes: { price: 999 } }, 'price'),
+    orderPlaced(NOVEMBER),
+    added('seed-lupin'),
+    undone(),
+    orderPlaced(DECEMBER),
+    rename('Plains'),
+    coloursChosen('dark'),
+  ];
+  for (const act of acts) {
+    store.dispatch(act);
+    await writer.flush();
+    await jest.advanceTimersByTimeAsync(2_000);
+  }
+};
+
+describe('a crash', () => {
+  test('between any two writes leaves a draft that can be read and was on the screen', async () => {
+    const shelf = makeShelf();
+    const opened = await open(shelf);
+    const seen = [JSON.stringify(opened.store.getState().draft.workbook)];
+    opened.store.subscribe(() => seen.push(JSON.stringify(opened.store.getState().draft.workbook)));
+    await day(opened);
+    expect(shelf.writes.length).toBeGreaterThan(10);
+    for (let count = 0; count <= shelf.writes.length; count += 1) {
+      const kept = new Map(shelf.writes.slice(0, count).map(({ key, text }) => [key, text]));
+      const { store } = await open(makeShelf(kept));
+      const { workbook } = store.getState().draft;
+      expect(store.getState().storage.news).toEqual([]);
+      const parts = seen.map((text) => JSON.parse(text) as typeof workbook);
+      expect(parts.map(({ book }) => book)).toContainEqual(workbook.book);
+      expect(parts.map(({ catalogue }) => catalogue)).toContainEqual(workbook.catalogue);
+      store.dispatch(undone());
+    }
+  }, 60_000);
+
+  test('between the goods and the draft drops a history made over other goods, and keeps the draft', async () => {
+    const shelf = makeShelf();
+    const { store, writer } = await open(shelf);
+    const { catalogue } = demoShop();
     store.dispatch(rename('Prairies'));
     await writer.flush();
     const before = shelf.kept.get(KEYS.catalogue) ?? '';
-    store.dispatch(edit('replaceShop', { book, catalogue: goods, trials }, 'fewer goods'));
+    store.dispatch(edit('removeGoods', { skus: ['seed-lupin'] }, 'fewer goods'));
     await writer.flush();
-    const whole = (await storeOver(shelf)).store.getState().draft;
-    expect([whole.past.length, whole.workbook.catalogue]).toEqual([2, goods]);
+    expect((await open(shelf)).store.getState().draft.past).toHaveLength(2);
     shelf.kept.set(KEYS.catalogue, before);
-    const torn = (await storeOver(shelf)).store.getState();
+    const torn = (await open(shelf)).store.getState();
     expect([torn.draft.past.length, torn.draft.workbook.catalogue]).toEqual([0, catalogue]);
-    expect(torn.storage.setAside).toEqual([]);
+    expect(torn.storage.news).toEqual([]);
   });
 });
 
 describe('a write that fails', () => {
   test('is told, and tried again until it succeeds, with the newest text', async () => {
-    let full = true;
-    const shelf = shelfOf();
-    const failing = {
-      ...shelf,
-      setItem: async (key: string, text: string) => {
-        if (full) throw new Error('the disk is full');
-        await shelf.setItem(key, text);
-      },
-    };
-    const { store } = await storeOver(failing);
+    const shelf = makeShelf();
+    shelf.refuse = () => new Error('the disk is full');
+    const { store } = await open(shelf);
     store.dispatch(rename('Prairies'));
     await jest.advanceTimersByTimeAsync(400);
     expect(store.getState().storage).toMatchObject({ state: 'failed', reason: 'the disk is full' });
     store.dispatch(rename('Plains'));
-    full = false;
+    shelf.refuse = () => null;
     await jest.advanceTimersByTimeAsync(1_500);
     expect(store.getState().storage).toMatchObject({ state: 'kept', reason: null });
     expect(shelf.kept.get(KEYS.draft)).toContain('Plains');
   });
 
-  test('does not lose what was asked for after it', async () => {
-    const shelf = shelfOf();
-    let times = 0;
-    const flaky = {
-      ...shelf,
-      setItem: async (key: string, text: string) => {
-        times += 1;
-        if (times === 1) throw new Error('busy');
-        await shelf.setItem(key, text);
-      },
-    };
-    const writer = makeWriter(flaky, quiet);
-    writer.ask('a', () => '1');
-    writer.ask('b', () => '2');
-    await jest.advanceTimersByTimeAsync(5_000);
-    expect([...shelf.kept].sort()).toEqual([
-      ['a', '1'],
-      ['b', '2'],
+  test('whichever it is, loses nothing: each write of a day failed in turn', async () => {
+    const whole = makeShelf();
+    await day(await open(whole));
+    const plain = (shelf: TestShelf) =>
+      Object.fromEntries(
+        [...shelf.kept].map(([key, text]) => [key, text.replace(/"changedAt":"[^"]*"/, '')]),
+      );
+    for (let fails = 1; fails <= whole.writes.length; fails += 1) {
+      const shelf = makeShelf();
+      shelf.refuse = (at) => (at === fails ? new Error('blocked') : null);
+      await day(await open(shelf));
+      expect(plain(shelf)).toEqual(plain(whole));
+    }
+  }, 60_000);
+});
+
+describe('two tabs', () => {
+  const two = async () => {
+    const shelf = makeShelf();
+    const tab = makeTabs();
+    const first = await open(shelf, tab('first'));
+    const second = await open(shelf, tab('second'));
+    return { shelf, first, second };
+  };
+  const settled = () => jest.advanceTimersByTimeAsync(2_000);
+
+  test('show each other’s changes, and can take them back', async () => {
+    const { first, second } = await two();
+    first.store.dispatch(rename('Prairies'));
+    await settled();
+    expect(west(second.store)).toBe('Prairies');
+    expect(second.store.getState().session.message?.text).toContain('another tab');
+    second.store.dispatch(undone());
+    await settled();
+    expect([west(first.store), west(second.store)]).toEqual(['West', 'West']);
+    expect(second.store.getState().storage.aside).toEqual([]);
+  });
+
+  test('that change it at the same moment lose neither: one stands, the other is set aside and told', async () => {
+    const { shelf, first, second } = await two();
+    first.store.dispatch(rename('Prairies'));
+    second.store.dispatch(rename('Plains'));
+    await Promise.all([first.writer.flush(), second.writer.flush()]);
+    await settled();
+    expect([west(first.store), west(second.store)]).toEqual(['Plains', 'Plains']);
+    const { news } = second.store.getState().storage;
+    expect(news.map(({ document, why }) => `${document} ${why}`)).toEqual([
+      'draft other-tab',
+      'catalogue other-tab',
     ]);
+    expect(shelf.kept.get(news[0]?.key ?? '')).toContain('Prairies');
+  });
+
+  test('place orders side by side, each once in both, and then fall silent', async () => {
+    const { shelf, first, second } = await two();
+    first.store.dispatch(orderPlaced(NOVEMBER));
+    second.store.dispatch(orderPlaced({ ...NOVEMBER, number: '1003', recipient: 'Ada Quill' }));
+    await settled();
+    const numbers = (store: AppStore) => store.getState().orders.map(({ number }) => number);
+    expect([numbers(first.store), numbers(second.store)]).toEqual([
+      ['1001', '1003'],
+      ['1001', '1003'],
+    ]);
+    const writes = shelf.writes.length;
+    await settled();
+    expect(shelf.writes.length).toBe(writes);
   });
 });

@@ -2,6 +2,8 @@
 export interface Shelf {
   getItem: (key: string) => Promise<string | null>;
   setItem: (key: string, text: string) => Promise<void>;
+  removeItem: (key: string) => Promise<void>;
+  getAllKeys: () => Promise<readonly string[]>;
 }
 
 export interface WriterEvents {
@@ -11,8 +13,10 @@ export interface WriterEvents {
 }
 
 export interface Writer {
-  /** Asks that a document be written soon; of several askings the last text counts. */
-  ask: (key: string, text: () => string) => void;
+  /** Asks that a piece of writing be done soon; of several askings under one name the last counts. */
+  ask: (name: string, write: () => Promise<void>) => void;
+  /** Whether something that was asked for is still to be written. */
+  isBusy: () => boolean;
   /** Writes all that was asked for now. */
   flush: () => Promise<void>;
 }
@@ -23,11 +27,11 @@ const RETRY_MS = [1_000, 3_000, 10_000, 30_000];
 const reasonOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
 /**
- * Writes documents a moment after they change, one after another in the order they were asked for.
- * A write that fails is told and tried again, after longer and longer waits, until it succeeds.
+ * Does the writing a moment after it is asked for, one piece after another in the order they were asked.
+ * A piece that fails is told and tried again, after longer and longer waits, until it succeeds.
  */
-export const makeWriter = (shelf: Shelf, events: WriterEvents): Writer => {
-  const asked = new Map<string, () => string>();
+export const makeWriter = (events: WriterEvents): Writer => {
+  const asked = new Map<string, () => Promise<void>>();
   let timer: ReturnType<typeof setTimeout> | null = null;
   let running: Promise<void> | null = null;
   let failures = 0;
@@ -40,12 +44,12 @@ export const makeWriter = (shelf: Shelf, events: WriterEvents): Writer => {
   const writeNext = async (): Promise<boolean> => {
     const [next] = asked;
     if (!next) return false;
-    const [key, text] = next;
-    asked.delete(key);
+    const [name, write] = next;
+    asked.delete(name);
     try {
-      await shelf.setItem(key, text());
+      await write();
     } catch (error) {
-      if (!asked.has(key)) asked.set(key, text);
+      if (!asked.has(name)) asked.set(name, write);
       throw error;
     }
     return true;
@@ -76,11 +80,12 @@ export const makeWriter = (shelf: Shelf, events: WriterEvents): Writer => {
   };
 
   return {
-    ask: (key, text) => {
-      asked.set(key, text);
+    ask: (name, write) => {
+      asked.set(name, write);
       events.began();
       if (failures === 0) wait(DELAY_MS);
     },
+    isBusy: () => asked.size > 0 || running !== null,
     flush,
   };
 };
