@@ -20,6 +20,8 @@ const USED = [
   'minus',
   'minus-box',
   'plus',
+  'radiobox-blank',
+  'radiobox-marked',
   'redo',
   'undo',
   'alert-circle-outline',

@@ -2,7 +2,10 @@ import { z } from 'zod';
 import { choiceKindSchema } from './adjustment.ts';
 import { destinationSchema } from './place.ts';
 import { quoteRequestSchema } from './request.ts';
-import { idSchema, instantSchema, moneySchema, nameSchema } from './unit.ts';
+import { idSchema, instantSchema, nameSchema } from './unit.ts';
+
+/** Minor units, not below 0; a sum may be greater than any one amount of a book. */
+const sumSchema = z.int().min(0);
 
 const statusSchema = z.enum([
   'placed',
@@ -22,11 +25,11 @@ export const pastOrderSchema = z.strictObject({
     id: z.string().max(250),
     kind: choiceKindSchema,
     name: nameSchema,
-    charge: moneySchema,
-    total: moneySchema,
+    charge: sumSchema,
+    total: sumSchema,
     slot: z.strictObject({ start: instantSchema, end: instantSchema }).optional(),
   }),
-  cost: moneySchema.optional(),
+  cost: sumSchema.optional(),
   payment: idSchema.optional(),
   status: statusSchema,
   history: z
@@ -37,7 +40,7 @@ export const pastOrderSchema = z.strictObject({
   recipient: nameSchema.optional(),
   billing: z.strictObject({ name: nameSchema, address: destinationSchema }).optional(),
   /** What the goods came to, the taxes on all of it, and what the customer paid. */
-  sums: z.strictObject({ goods: moneySchema, taxes: moneySchema, total: moneySchema }).optional(),
+  sums: z.strictObject({ goods: sumSchema, taxes: sumSchema, total: sumSchema }).optional(),
 });
 export type PastOrder = z.infer<typeof pastOrderSchema>;
 export const pastOrdersSchema = z.array(pastOrderSchema).max(200_000);

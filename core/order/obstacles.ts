@@ -11,13 +11,32 @@ export const toldReason = (withheld: Withheld, speech: Speech): CustomerReason =
     : { because: 'shop', why: withheld.text, help: '' };
 };
 
+/** How much of a measure a service takes at most, where that is why it is withheld. */
+const most = (withheld: Withheld): { measure: string; limit: number } | null => {
+  const say = withheld instanceof WithheldChoice ? withheld.say : null;
+  if (say?.code === 'above-limit') return { measure: say.measure, limit: say.limit };
+  return say?.code === 'above-last-step' ? { measure: say.measure, limit: say.until } : null;
+};
+
+/** Whether another service takes more of what this one has too much of: to come down to that is enough. */
+const isOutdone = (withheld: Withheld, all: readonly Withheld[]): boolean => {
+  const mine = withheld.message === undefined ? most(withheld) : null;
+  return (
+    mine !== null &&
+    all.some((other) => {
+      const theirs = most(other);
+      return theirs !== null && theirs.measure === mine.measure && theirs.limit > mine.limit;
+    })
+  );
+};
+
 /**
  * Why a customer has no choice at all, each reason once. What the customer cannot do anything about is
  * left out where something else stands in the way too.
  */
 export const obstacles = ({ choices, withheld }: Quote, speech: Speech): CustomerReason[] => {
   if (choices.length > 0) return [];
-  const reasons = withheld.map((one) => toldReason(one, speech));
+  const reasons = withheld.filter((one) => !isOutdone(one, withheld)).map((one) => toldReason(one, speech));
   const once = reasons.filter(({ why }, at) => reasons.findIndex((other) => other.why === why) === at);
   const helped = once.filter(({ because, help }) => because !== 'shop' || help === '');
   return helped.length > 0 ? helped : once;

@@ -168,6 +168,20 @@ describe('a customer who is offered nothing', () => {
     ]);
   });
 
+  test('is told only of the service that takes most of what is too much', () => {
+    const limits = (max: number) => ({ limits: { weight: { max } } });
+    const book = makeBook({
+      services: ['letter', 'parcel'].map((id) => ({ id, name: id })),
+      rates: [
+        makeRate({ id: 'a', serviceId: 'letter', ...limits(500) }),
+        makeRate({ id: 'b', ...limits(30_000) }),
+      ],
+    });
+    const heavy = makeCatalogue(makeGood('pot', { weight: 40_000 }));
+    const whys = obstacles(quoted(book, makeRequest(), heavy), SPEECH).map(({ why }) => why);
+    expect(whys).toEqual(['parcel takes up to 30 kg; your basket weighs 40 kg.']);
+  });
+
   test('is told how much is lacking, in money', () => {
     const book = makeBook({ rates: [makeRate({ limits: { subtotal: { min: 2_500 } } })] });
     expect(obstacles(quoted(book), SPEECH)[0]).toMatchObject({

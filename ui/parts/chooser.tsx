@@ -20,6 +20,7 @@ interface Props {
   onChoose: (id: string) => void;
   placeholder?: string;
   hideLabel?: boolean;
+  height?: number;
 }
 
 const MOST_SHOWN = 7;
@@ -57,7 +58,15 @@ const matching = (options: readonly Option[], typed: string): readonly Option[] 
 };
 
 /** One of many, found by typing part of its name. */
-export const Chooser = ({ label, chosen, options, onChoose, placeholder, hideLabel = false }: Props) => {
+export const Chooser = ({
+  label,
+  chosen,
+  options,
+  onChoose,
+  placeholder,
+  hideLabel = false,
+  height,
+}: Props) => {
   const style = useStyles(styles);
   const [typed, setTyped] = useState<string | null>(null);
   const shown = typed === null ? [] : matching(options, typed);
@@ -79,7 +88,7 @@ export const Chooser = ({ label, chosen, options, onChoose, placeholder, hideLab
         onSubmitEditing={() => shown[0] && choose(shown[0].id)}
         aria-label={label}
         accessibilityLabel={label}
-        style={style.input}
+        style={[style.input, height === undefined ? null : { height }]}
         contentStyle={{ fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 }}
         autoComplete="off"
       />

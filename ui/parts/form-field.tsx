@@ -17,7 +17,10 @@ interface Props<V extends FieldValues> {
   contentStyle: TextStyle;
 }
 
-const styles = (inks: Inks) => ({ label: note(inks), input: { backgroundColor: inks.raised } });
+const styles = (inks: Inks) => ({
+  label: { ...note(inks), marginBottom: 2 },
+  input: { backgroundColor: inks.raised },
+});
 
 /** A field of a form that is filled in and then sent: its label, its text and what is wrong with it. */
 export const FormField = <V extends FieldValues>(props: Props<V>) => {

@@ -68,6 +68,10 @@ const PhoneMenu = () => {
     setOpen(false);
     dispatch(action);
   };
+  const go = (path: '/shop' | '/settings') => () => {
+    setOpen(false);
+    router.navigate(path);
+  };
   const button = (
     <IconButton
       icon="menu"
@@ -84,13 +88,8 @@ const PhoneMenu = () => {
         title={isDark ? 'Light colours' : 'Dark colours'}
         onPress={act(coloursChosen(isDark ? 'light' : 'dark'))}
       />
-      <Menu.Item
-        title="Settings"
-        onPress={() => {
-          setOpen(false);
-          router.navigate('/settings');
-        }}
-      />
+      <Menu.Item title="Shopfront" onPress={go('/shop')} />
+      <Menu.Item title="Settings" onPress={go('/settings')} />
       <Menu.Item title="Keys" onPress={act(keysToggled(true))} />
     </Menu>
   );

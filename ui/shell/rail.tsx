@@ -26,7 +26,7 @@ const styles = (inks: Inks) => ({
   foot: { flex: 1, justifyContent: 'flex-end' } as const,
 });
 
-const RailLink = ({ name, path }: { name: string; path: Place | '/settings' }) => {
+const RailLink = ({ name, path }: { name: string; path: Place | '/settings' | '/shop' }) => {
   const style = useStyles(styles);
   const router = useRouter();
   const isHere = usePathname().startsWith(path);
@@ -53,6 +53,7 @@ export const Rail = () => {
         <RailLink key={place.path} name={place.name} path={place.path} />
       ))}
       <View style={style.foot}>
+        <RailLink name="Shopfront" path="/shop" />
         <RailLink name="Settings" path="/settings" />
         <Press role="button" onPress={() => dispatch(coloursChosen(isDark ? 'light' : 'dark'))}>
           <View style={style.item}>

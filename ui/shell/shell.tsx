@@ -1,3 +1,4 @@
+import { usePathname } from 'expo-router';
 import { useEffect, type ReactNode } from 'react';
 import { PanResponder, ScrollView, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
@@ -97,11 +98,15 @@ const useMarks = (): void => {
   }, [dispatch]);
 };
 
-/** The program's frame in its three widths: rail, page and slip; rail, page and strip; page and strip. */
+/**
+ * The program's frame in its three widths: rail, page and slip; rail, page and strip; page and strip.
+ * The shopfront stands alone beside the rail: its checkout is the slip of its own customer.
+ */
 export const Shell = ({ children }: { children: ReactNode }) => {
   const style = useStyles(styles);
   const width = useWidth();
   const slipOpen = useAppSelector((state) => state.session.slipOpen);
+  const isShop = usePathname().startsWith('/shop');
   useKeys();
   useMarks();
   return (
@@ -112,11 +117,11 @@ export const Shell = ({ children }: { children: ReactNode }) => {
         <View style={style.page} role="main">
           {children}
         </View>
-        {width === 'wide' ? null : <SlipStrip />}
-        {width === 'phone' ? <BottomBar /> : null}
-        {width !== 'wide' && slipOpen ? <SlipSheet /> : null}
+        {width === 'wide' || isShop ? null : <SlipStrip />}
+        {width === 'phone' && !isShop ? <BottomBar /> : null}
+        {width !== 'wide' && slipOpen && !isShop ? <SlipSheet /> : null}
       </View>
-      {width === 'wide' ? (
+      {width === 'wide' && !isShop ? (
         <View style={style.slip} role="complementary" aria-label="Slip">
           <ScrollView contentContainerStyle={style.slipInside}>
             <Slip />

@@ -32,6 +32,11 @@ export const trialEdits = {
     trials.splice(at + 1, 0, copy);
   },
 
+  /** A new trial after all others. */
+  addTrial: ({ trials }: Workbook, { trial }: { trial: Omit<Trial, 'id'> }): void => {
+    trials.push({ ...trial, id: freeId(trial.name, trials) });
+  },
+
   removeTrial: (workbook: Workbook, { id }: { id: string }): void => {
     workbook.trials = workbook.trials.filter((trial) => trial.id !== id);
   },

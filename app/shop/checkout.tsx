@@ -1,0 +1,5 @@
+import { ShopRoute } from '../../ui/shell/shop-route.tsx';
+
+export default function ShopCheckout() {
+  return <ShopRoute page="checkout" />;
+}

@@ -1,0 +1,94 @@
+import { expect, test, type Page } from '@playwright/test';
+import { choiceOf, closeSlip, fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
+
+const put = async (page: Page, good: string, times = 1): Promise<void> => {
+  await page.getByLabel('Find', { exact: true }).fill(good);
+  for (let time = 0; time < times; time += 1)
+    await page.getByRole('button', { name: `Add ${good} to the basket` }).click();
+};
+
+const toCheckout = async (page: Page): Promise<void> => {
+  await page.getByRole('link', { name: /^Basket/ }).click();
+  await page.getByRole('button', { name: 'To the checkout' }).click();
+};
+
+const choose = async (page: Page, label: string, text: string, name: string): Promise<void> => {
+  await page.getByLabel(label, { exact: true }).fill(text);
+  await page.getByRole('button', { name, exact: true }).click();
+};
+
+const typeAddress = async (page: Page): Promise<void> => {
+  await page.getByLabel('Full name').fill('Ines Varga');
+  await page.getByLabel('Street and number').fill('4 Tide Lane');
+  await page.getByLabel('Town').fill('Antigonish');
+  await page.getByLabel('Postal code').fill('B2G 2L2');
+  await choose(page, 'Province or territory', 'Nova', 'Nova Scotia');
+};
+
+test('an order is placed with the very charge of the slip, and is still there after a reload', async ({
+  page,
+}) => {
+  await openProgram(page, '/charges');
+  const charge = await choiceOf(await openSlip(page), 'Parcel').innerText();
+  expect(charge).toContain('17.30');
+  await closeSlip(page);
+  if (isPhone(page)) {
+    await page.getByRole('button', { name: 'Menu' }).click();
+    await page.getByRole('menuitem', { name: 'Shopfront' }).click();
+  } else {
+    await page.getByRole('link', { name: 'Shopfront' }).click();
+  }
+  await expect(page.getByText('The shopfront, from the draft')).toBeVisible();
+  await put(page, 'Glazed pot, 26 cm', 2);
+  await toCheckout(page);
+  await typeAddress(page);
+  await expect(page.getByRole('radio', { name: 'Parcel, 17.30' })).toBeChecked();
+  const sums = page.getByRole('region', { name: 'What the order comes to' });
+  await expect(sums).toContainText('GST, 5 %');
+  await page.getByRole('radio', { name: 'Express, 26.05' }).click();
+  await expect(sums).toContainText('110.63');
+  await page.getByRole('radio', { name: 'Parcel, 17.30' }).click();
+  await page.getByRole('button', { name: 'Place the order' }).click();
+  await expect(page.getByRole('heading', { name: 'Thank you. Your order is 1001.' })).toBeVisible();
+  await expect(page.getByText('100.67')).toBeVisible();
+  await waitUntilKept(page);
+  await page.reload();
+  await expect(page.getByText('100.67')).toBeVisible();
+  await page.getByRole('button', { name: /look at it on the slip/ }).click();
+  const slip = await openSlip(page);
+  await expect(slip).toContainText('Order 1001');
+  await expect(choiceOf(slip, 'Parcel')).toContainText('17.30');
+});
+
+test('a wrong postal code is told at its field, and nothing is ordered', async ({ page }) => {
+  await openProgram(page, '/shop');
+  await put(page, 'Hand trowel');
+  await toCheckout(page);
+  await typeAddress(page);
+  await page.getByLabel('Postal code').fill('B2G 2');
+  await page.getByRole('button', { name: 'Place the order' }).click();
+  await expect(page.getByText('“B2G 2” is no postal code of this country.')).toBeVisible();
+  await page.getByLabel('Postal code').fill('M5V 1J1');
+  await expect(page.getByText('“M5V 1J1” lies in another region than the one chosen.')).toBeVisible();
+  await choose(page, 'Country', 'Germ', 'Germany');
+  await expect(page.getByLabel('Province or territory')).toBeHidden();
+  await page.getByLabel('Postal code').fill('10115');
+  await expect(page.getByText('Seed mail takes up to 24 cm; your longest item measures 32 cm.')).toBeVisible();
+});
+
+test('the customer who cannot buy is told why, and a change of the rule lets them', async ({ page }) => {
+  await openProgram(page, '/shop');
+  await put(page, 'Glazed urn, 48 cm', 40);
+  await toCheckout(page);
+  await typeAddress(page);
+  const told = page.getByRole('alert').filter({ hasText: 'We cannot take this order as it is.' });
+  await expect(told).toContainText('Parcel takes up to 30 kg; your basket weighs 560 kg.');
+  await expect(told).toContainText('Take something out, or place two smaller orders.');
+  await page.goto('/charges?service=pallet&zone=maritimes');
+  await page.getByRole('button', { name: 'Limits, handling and more' }).click();
+  await fill(page, 'Weight, at most', '900 kg');
+  await waitUntilKept(page);
+  await page.goto('/shop/checkout');
+  await typeAddress(page);
+  await expect(page.getByRole('radio', { name: /^Pallet/ })).toBeVisible();
+});

@@ -1,0 +1,112 @@
+import { Controller, type Control } from 'react-hook-form';
+import { View } from 'react-native';
+import { HelperText } from 'react-native-paper';
+import { Chooser } from '../../parts/chooser.tsx';
+import { FormField } from '../../parts/form-field.tsx';
+import { countryName, useWorldPlaces } from '../../places/places.ts';
+import { SANS } from '../../theme/tokens.ts';
+import { addressLines, type CheckoutValues, type FieldSpec } from './address-form.ts';
+
+interface Props {
+  control: Control<CheckoutValues>;
+  part: 'ship' | 'bill';
+  country: string;
+  /** Another country, whose regions are others too, or another region, in which the code may not lie. */
+  onPlace: (field: 'country' | 'subdivision') => void;
+  onSubmit: () => void;
+}
+
+const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-start' } as const;
+/** As many beside each other as there is room for. */
+const cell = { flexGrow: 1, flexShrink: 1, flexBasis: 150, minWidth: 0 } as const;
+const HEIGHT = 44;
+const content = { fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 };
+
+const Chosen = (
+  props: Pick<Props, 'control' | 'part'> & {
+    field: 'country' | 'subdivision';
+    label: string;
+    nameOf: (code: string) => string;
+    options: { id: string; name: string; note?: string }[];
+    onChosen: () => void;
+  },
+) => (
+  <Controller
+    control={props.control}
+    name={`${props.part}.${props.field}`}
+    render={({ field: { value, onChange }, fieldState: { error } }) => (
+      <View style={cell}>
+        <View style={{ flexDirection: 'row' }}>
+          <Chooser
+            label={props.label}
+            height={HEIGHT}
+            chosen={props.nameOf(value)}
+            options={props.options}
+            onChoose={(code) => {
+              onChange(code);
+              props.onChosen();
+            }}
+          />
+        </View>
+        {error ? (
+          <HelperText type="error" padding="none">
+            {error.message}
+          </HelperText>
+        ) : null}
+      </View>
+    )}
+  />
+);
+
+/** An address with the fields that its country's post asks for, in the order it writes them. */
+export const AddressFields = ({ control, part, country, onPlace, onSubmit }: Props) => {
+  const places = useWorldPlaces();
+  const regions = places?.subdivisions.get(country) ?? [];
+  const field = (spec: FieldSpec) =>
+    spec.field === 'subdivision' && regions.length > 0 ? (
+      <Chosen
+        key={spec.field}
+        control={control}
+        part={part}
+        field="subdivision"
+        label={spec.label}
+        onChosen={() => onPlace('subdivision')}
+        nameOf={(code) => regions.find((one) => one.code === code)?.name ?? ''}
+        options={[
+          ...(spec.required ? [] : [{ id: '', name: 'Not given', note: '' }]),
+          ...regions.map(({ code, name }) => ({ id: code, name, note: code.slice(3) })),
+        ]}
+      />
+    ) : spec.field === 'subdivision' ? null : (
+      <View style={cell} key={spec.field}>
+        <FormField
+          control={control}
+          name={`${part}.${spec.field}`}
+          label={spec.required ? spec.label : `${spec.label} (may be left)`}
+          onSubmit={onSubmit}
+          style={{ height: HEIGHT }}
+          contentStyle={content}
+        />
+      </View>
+    );
+  return (
+    <View style={{ gap: 12 }}>
+      <View style={row}>
+        <Chosen
+          control={control}
+          part={part}
+          field="country"
+          label="Country"
+          nameOf={(code) => (code === '' ? '' : countryName(code))}
+          options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name, note: '' }))}
+          onChosen={() => onPlace('country')}
+        />
+      </View>
+      {addressLines(country).map((line) => (
+        <View style={row} key={line.map((spec) => spec.field).join()}>
+          {line.map(field)}
+        </View>
+      ))}
+    </View>
+  );
+};

@@ -1,0 +1,99 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Button, IconButton, Text } from 'react-native-paper';
+import type { Good } from '../../../core/model/good.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
+import { counted } from '../../state/basket.ts';
+import { selectBasket } from '../../state/customer-view.ts';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { ShopPage } from './shop-page.tsx';
+import { shopStyles } from './shop-styles.ts';
+
+const styles = (inks: Inks) => ({
+  ...shopStyles(inks),
+  words: { flex: 1 },
+  count: { flexDirection: 'row', alignItems: 'center' } as const,
+  number: { ...shopStyles(inks).figure, minWidth: 32, textAlign: 'center' } as const,
+  amount: { ...shopStyles(inks).figure, minWidth: 84, textAlign: 'right' } as const,
+  go: { alignSelf: 'flex-end', marginTop: 20 } as const,
+});
+
+const Line = ({ good, quantity, amount }: { good: Good; quantity: number; amount: number }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { decimals } = useAppSelector(selectSpeech);
+  const set = (next: number): void => void dispatch(counted({ sku: good.sku, quantity: next }));
+  return (
+    <View style={[style.row, style.line]} role="listitem">
+      <View style={style.words}>
+        <Text style={style.name}>{good.name}</Text>
+        <View style={[style.count, { marginLeft: -12 }]}>
+          <IconButton
+            icon="minus"
+            size={18}
+            accessibilityLabel={`One ${good.name} less`}
+            onPress={() => set(quantity - 1)}
+          />
+          <Text style={style.number}>{quantity}</Text>
+          <IconButton
+            icon="plus"
+            size={18}
+            accessibilityLabel={`One ${good.name} more`}
+            onPress={() => set(quantity + 1)}
+          />
+          <Text style={style.quiet}>at {moneyFigure(good.price, decimals)}</Text>
+        </View>
+      </View>
+      <Text style={style.amount}>{moneyFigure(amount, decimals)}</Text>
+      <IconButton
+        icon="close"
+        size={18}
+        style={{ margin: 0 }}
+        accessibilityLabel={`Take out ${good.name}`}
+        onPress={() => set(0)}
+      />
+    </View>
+  );
+};
+
+/** What the customer is about to order. */
+export const BasketPage = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const { lines, subtotal } = useAppSelector(selectBasket);
+  const { decimals } = useAppSelector(selectSpeech);
+  if (lines.length === 0) {
+    return (
+      <ShopPage title="Basket">
+        <Text style={style.quiet}>The basket is empty.</Text>
+        <Button
+          mode="contained"
+          style={{ alignSelf: 'flex-start', marginTop: 16 }}
+          onPress={() => router.navigate('/shop')}
+        >
+          Look at the goods
+        </Button>
+      </ShopPage>
+    );
+  }
+  return (
+    <ShopPage title="Basket">
+      <View role="list" aria-label="Basket">
+        {lines.map((line) => (
+          <Line key={line.good.sku} {...line} />
+        ))}
+      </View>
+      <View style={[style.row, { paddingTop: 16, paddingRight: 46 }]}>
+        <Text style={style.strong}>Goods</Text>
+        <Text style={style.strong}>{moneyFigure(subtotal, decimals)}</Text>
+      </View>
+      <Text style={style.quiet}>What getting it to you costs is worked out from your address.</Text>
+      <Button mode="contained" style={style.go} onPress={() => router.navigate('/shop/checkout')}>
+        To the checkout
+      </Button>
+    </ShopPage>
+  );
+};

@@ -1,0 +1,144 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { faultSentence } from '../../../core/words/fault-sentence.ts';
+import { Check } from '../../parts/check.tsx';
+import { useWidth } from '../../parts/use-width.ts';
+import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { AddressFields } from './address-fields.tsx';
+import { ChoiceList, NothingOffered } from './choice-list.tsx';
+import { ShopPage } from './shop-page.tsx';
+import { shopStyles } from './shop-styles.ts';
+import { Summary } from './summary.tsx';
+import { useCheckout, type Checkout } from './use-checkout.ts';
+
+const styles = (inks: Inks) => ({
+  ...shopStyles(inks),
+  sides: { flexDirection: 'row', gap: 48, alignItems: 'flex-start' } as const,
+  form: { flex: 1 },
+  aside: { width: 320 },
+  place: { marginTop: 16 },
+});
+
+const Addresses = ({ checkout: { form, values, place } }: { checkout: Checkout }) => {
+  const style = useStyles(styles);
+  const moved = (part: 'ship' | 'bill') => (field: 'country' | 'subdivision') => {
+    if (field === 'country') form.setValue(`${part}.subdivision`, '');
+    if (form.getValues(`${part}.postalCode`) !== '') void form.trigger(`${part}.postalCode`);
+  };
+  return (
+    <View>
+      <Text style={style.heading} role="heading" aria-level={2}>
+        Where to
+      </Text>
+      <AddressFields
+        control={form.control}
+        part="ship"
+        country={values.ship.country}
+        onPlace={moved('ship')}
+        onSubmit={place}
+      />
+      <Check
+        label="The bill goes to the same address"
+        on={values.billSame}
+        onPress={() => form.setValue('billSame', !values.billSame)}
+      />
+      {values.billSame ? null : (
+        <View role="group" aria-label="Billing address">
+          <AddressFields
+            control={form.control}
+            part="bill"
+            country={values.bill.country}
+            onPlace={moved('bill')}
+            onSubmit={place}
+          />
+        </View>
+      )}
+    </View>
+  );
+};
+
+const Ways = ({ checkout: { view, chosen, choose } }: { checkout: Checkout }) => {
+  const style = useStyles(styles);
+  const { decimals } = useAppSelector(selectSpeech);
+  return (
+    <View>
+      <Text style={style.heading} role="heading" aria-level={2}>
+        How it gets to you
+      </Text>
+      {view === null ? (
+        <Text style={style.quiet}>Shown as soon as the address says where.</Text>
+      ) : view.quote.choices.length === 0 ? (
+        <NothingOffered view={view} />
+      ) : (
+        <ChoiceList view={view} decimals={decimals} chosen={chosen?.id ?? null} onChoose={choose} />
+      )}
+    </View>
+  );
+};
+
+const Order = ({ checkout: { view, chosen, faults, place } }: { checkout: Checkout }) => {
+  const style = useStyles(styles);
+  const { decimals } = useAppSelector(selectSpeech);
+  const { currency } = useAppSelector(selectBook).store;
+  const sums = chosen ? view?.sums.get(chosen.id) : undefined;
+  return (
+    <View>
+      <Text style={style.heading} role="heading" aria-level={2}>
+        What it comes to
+      </Text>
+      {chosen && sums ? (
+        <Summary sums={sums} name={chosen.name} currency={currency} decimals={decimals} />
+      ) : (
+        <Text style={style.quiet}>Worked out once it is known how it gets to you.</Text>
+      )}
+      {faults.map((fault) => (
+        <Text key={fault.code} style={style.fault} role="alert">
+          {faultSentence(fault)}
+        </Text>
+      ))}
+      <Button mode="contained" style={style.place} disabled={view !== null && !chosen} onPress={place}>
+        Place the order
+      </Button>
+    </View>
+  );
+};
+
+/** The checkout: address, ways, sums and the order itself. */
+export const CheckoutPage = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const isNarrow = useWidth() === 'phone';
+  const isEmpty = useAppSelector((state) => state.basket.length === 0);
+  const checkout = useCheckout();
+  if (isEmpty) {
+    return (
+      <ShopPage title="Checkout">
+        <Text style={style.quiet}>The basket is empty, so there is nothing to order.</Text>
+        <Button
+          mode="contained"
+          style={{ alignSelf: 'flex-start', marginTop: 16 }}
+          onPress={() => router.navigate('/shop')}
+        >
+          Look at the goods
+        </Button>
+      </ShopPage>
+    );
+  }
+  return (
+    <ShopPage title="Checkout">
+      <View style={isNarrow ? null : style.sides}>
+        <View style={isNarrow ? null : style.form}>
+          <Addresses checkout={checkout} />
+          <Ways checkout={checkout} />
+        </View>
+        <View style={isNarrow ? null : style.aside}>
+          <Order checkout={checkout} />
+        </View>
+      </View>
+    </ShopPage>
+  );
+};

@@ -1,0 +1,126 @@
+import { View } from 'react-native';
+import { Icon, Text } from 'react-native-paper';
+import type { Choice } from '../../../core/model/quote.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
+import { dateSpan } from '../../parts/dates.ts';
+import { Press } from '../../parts/press.tsx';
+import type { CustomerView } from '../../state/customer-view.ts';
+import { useStyles } from '../../theme/styles.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { shopStyles } from './shop-styles.ts';
+
+interface Props {
+  view: CustomerView;
+  decimals: number;
+  chosen: string | null;
+  onChoose: (id: string) => void;
+}
+
+const styles = (inks: Inks) => ({
+  ...shopStyles(inks),
+  choice: {
+    flexDirection: 'row',
+    gap: 12,
+    alignItems: 'center',
+    borderWidth: 1,
+    borderColor: inks.hairline,
+    paddingHorizontal: 12,
+    paddingVertical: 10,
+    minHeight: 56,
+    marginBottom: 8,
+  } as const,
+  here: { borderColor: inks.ink },
+  words: { flex: 1 },
+});
+
+const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
+  ['shipping', 'Sent to you'],
+  ['delivery', 'Brought to you'],
+  ['pickup', 'Collected by you'],
+  ['nothing-to-ship', 'Nothing to send'],
+];
+
+const notesOf = ({ arrives, hint, note, name }: Choice, decimals: number): string => {
+  const when = !arrives
+    ? []
+    : [`arrives ${'words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)}`];
+  const free = hint ? [`goods for ${moneyFigure(hint.short, decimals)} more make ${name} free`] : [];
+  return [...(note ? [note] : []), ...when, ...free].join(' · ');
+};
+
+const Row = ({
+  choice,
+  decimals,
+  on,
+  onPress,
+}: {
+  choice: Choice;
+  decimals: number;
+  on: boolean;
+  onPress: () => void;
+}) => {
+  const style = useStyles(styles);
+  const charge = choice.charge === 0 ? 'free' : moneyFigure(choice.charge, decimals);
+  const name = choice.kind === 'nothing-to-ship' ? 'By email, at once' : choice.name;
+  return (
+    <Press role="radio" aria-checked={on} aria-label={`${name}, ${charge}`} onPress={onPress}>
+      <View style={[style.choice, on ? style.here : null]}>
+        <Icon source={on ? 'radiobox-marked' : 'radiobox-blank'} size={20} />
+        <View style={style.words}>
+          <Text style={style.name}>{name}</Text>
+          <Text style={style.quiet}>{notesOf(choice, decimals)}</Text>
+        </View>
+        <Text style={style.figure}>{charge}</Text>
+      </View>
+    </Press>
+  );
+};
+
+/** The ways an order can get to the customer, by kind, and those of which they are told that they cannot be had. */
+export const ChoiceList = ({ view, decimals, chosen, onChoose }: Props) => {
+  const style = useStyles(styles);
+  return (
+    <View>
+      {GROUPS.map(([kind, title]) => {
+        const choices = view.quote.choices.filter((choice) => choice.kind === kind);
+        return choices.length === 0 ? null : (
+          <View key={kind} role="radiogroup" aria-label={title}>
+            <Text style={[style.quiet, { marginBottom: 6 }]}>{title}</Text>
+            {choices.map((choice) => (
+              <Row
+                key={choice.id}
+                choice={choice}
+                decimals={decimals}
+                on={choice.id === chosen}
+                onPress={() => onChoose(choice.id)}
+              />
+            ))}
+          </View>
+        );
+      })}
+      {view.quote.choices.length === 0
+        ? null
+        : view.told.map(({ id, name, reason }) => (
+            <Text key={id} style={[style.quiet, { marginTop: 4 }]}>
+              {name} is not offered: {reason.why} {reason.help}
+            </Text>
+          ))}
+    </View>
+  );
+};
+
+/** Why the customer cannot order, in their words, and what would help. */
+export const NothingOffered = ({ view }: { view: CustomerView }) => {
+  const style = useStyles(styles);
+  return (
+    <View role="alert" style={{ gap: 8 }}>
+      <Text style={style.strong}>We cannot take this order as it is.</Text>
+      {view.obstacles.map(({ why, help }) => (
+        <View key={why}>
+          <Text style={style.name}>{why}</Text>
+          {help === '' ? null : <Text style={style.quiet}>{help}</Text>}
+        </View>
+      ))}
+    </View>
+  );
+};

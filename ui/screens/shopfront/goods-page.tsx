@@ -1,0 +1,107 @@
+import { useState } from 'react';
+import { FlatList, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import type { Good } from '../../../core/model/good.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
+import { TextLine } from '../../parts/text-line.tsx';
+import { useWidth } from '../../parts/use-width.ts';
+import { added } from '../../state/basket.ts';
+import { selectCatalogue, selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { ShopHead } from './shop-head.tsx';
+import { shopStyles } from './shop-styles.ts';
+
+const MANY = 12;
+
+const styles = (inks: Inks) => ({
+  ...shopStyles(inks),
+  find: { maxWidth: 320, marginBottom: 12 },
+  cell: {
+    flex: 1,
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    gap: 12,
+    paddingVertical: 12,
+    borderTopWidth: 1,
+    borderTopColor: inks.hairline,
+  } as const,
+  words: { flex: 1 },
+  headGround: { backgroundColor: inks.raised },
+});
+
+const Product = ({ good, decimals }: { good: Good; decimals: number }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const count = useAppSelector((state) => state.basket.find(({ sku }) => sku === good.sku)?.quantity ?? 0);
+  return (
+    <View style={style.cell}>
+      <View style={style.words}>
+        <Text style={style.name}>{good.name}</Text>
+        <Text style={style.quiet}>
+          {moneyFigure(good.price, decimals)}
+          {good.fulfilment === 'digital' ? ' · by email' : ''}
+        </Text>
+      </View>
+      <Button
+        mode="outlined"
+        accessibilityLabel={`Add ${good.name} to the basket`}
+        onPress={() => dispatch(added(good.sku))}
+      >
+        {count === 0 ? 'Add' : `Add, has ${count}`}
+      </Button>
+    </View>
+  );
+};
+
+/** All that the shop sells, found by name. */
+export const GoodsPage = () => {
+  const style = useStyles(styles);
+  const { goods } = useAppSelector(selectCatalogue);
+  const { decimals } = useAppSelector(selectSpeech);
+  const columns = useWidth() === 'phone' ? 1 : 2;
+  const [sought, setSought] = useState('');
+  const shown = goods.filter(({ name }) => name.toLowerCase().includes(sought.trim().toLowerCase()));
+  return (
+    <View style={{ flex: 1 }}>
+      <View style={style.headGround}>
+        <ShopHead />
+      </View>
+      <FlatList
+        key={columns}
+        style={style.page}
+        data={shown}
+        numColumns={columns}
+        keyExtractor={({ sku }) => sku}
+        renderItem={({ item }) => <Product good={item} decimals={decimals} />}
+        columnWrapperStyle={columns > 1 ? { gap: 40 } : undefined}
+        contentContainerStyle={style.column}
+        ListHeaderComponent={
+          <>
+            <Text style={style.title} role="heading" aria-level={1}>
+              All goods
+            </Text>
+            {goods.length > MANY ? (
+              <View style={style.find}>
+                <TextLine
+                  hideLabel
+                  label="Find"
+                  placeholder="Find by name"
+                  value={sought}
+                  onChange={setSought}
+                />
+              </View>
+            ) : null}
+            {shown.length === 0 ? (
+              <Text style={style.quiet}>
+                {goods.length === 0 ? 'Nothing is sold here yet.' : 'Nothing by that name.'}
+              </Text>
+            ) : null}
+          </>
+        }
+      />
+    </View>
+  );
+};

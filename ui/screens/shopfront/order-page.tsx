@@ -1,0 +1,89 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import type { PastOrder } from '../../../core/model/order.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { countryName } from '../../places/places.ts';
+import { useKeepAsTrial } from '../../parts/keep-as-trial.ts';
+import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { writtenAddress } from './address-form.ts';
+import { ShopPage } from './shop-page.tsx';
+import { shopStyles } from './shop-styles.ts';
+
+const Sums = ({ order }: { order: PastOrder }) => {
+  const style = useStyles(shopStyles);
+  const { decimals } = useAppSelector(selectSpeech);
+  const { currency } = useAppSelector(selectBook).store;
+  const { chosen, sums } = order;
+  const lines: [string, number][] = [
+    ['Goods', sums?.goods ?? 0],
+    [chosen.name, chosen.charge],
+    ['Taxes', sums?.taxes ?? 0],
+    [`Total, ${currency}`, sums?.total ?? chosen.total],
+  ];
+  return (
+    <View style={{ maxWidth: 400 }}>
+      {lines.map(([label, amount]) => (
+        <View key={label} style={style.row}>
+          <Text style={style.name}>{label}</Text>
+          <Text style={style.figure}>{moneyFigure(amount, decimals)}</Text>
+        </View>
+      ))}
+    </View>
+  );
+};
+
+const Placed = ({ order }: { order: PastOrder }) => {
+  const style = useStyles(shopStyles);
+  const router = useRouter();
+  const keep = useKeepAsTrial();
+  const { destination, lines } = order.request;
+  return (
+    <ShopPage title={`Thank you. Your order is ${order.number}.`}>
+      {lines.map(({ sku, name, quantity }) => (
+        <Text key={sku} style={style.name}>
+          {quantity} × {name ?? sku}
+        </Text>
+      ))}
+      <Text style={style.heading} role="heading" aria-level={2}>
+        To
+      </Text>
+      {destination
+        ? [...writtenAddress(order.recipient ?? '', destination), countryName(destination.country)].map(
+            (line) => (
+              <Text key={line} style={style.name}>
+                {line}
+              </Text>
+            ),
+          )
+        : null}
+      <Text style={style.heading} role="heading" aria-level={2}>
+        What it comes to
+      </Text>
+      <Sums order={order} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12, marginTop: 20 }}>
+        <Button mode="contained" onPress={() => router.navigate('/shop')}>
+          Back to the goods
+        </Button>
+        <TextAction label="For you, the merchant: look at it on the slip" onPress={() => keep(order)} />
+      </View>
+    </ShopPage>
+  );
+};
+
+/** An order that was placed. */
+export const OrderPage = () => {
+  const style = useStyles(shopStyles);
+  const { number } = useLocalSearchParams<{ number?: string }>();
+  const order = useAppSelector((state) => state.orders.find((one) => one.number === number));
+  return order ? (
+    <Placed order={order} />
+  ) : (
+    <ShopPage title="No such order">
+      <Text style={style.quiet}>There is no order {number ?? ''} on this device.</Text>
+    </ShopPage>
+  );
+};

@@ -1,0 +1,69 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { countFigure } from '../../../core/words/figure.ts';
+import { Press } from '../../parts/press.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { selectBasket } from '../../state/customer-view.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS, SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
+
+const styles = (inks: Inks) => ({
+  notice: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    paddingHorizontal: 20,
+    backgroundColor: inks.ground,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
+  note: { ...note(inks), paddingVertical: 6 },
+  head: {
+    width: '100%',
+    maxWidth: 960,
+    alignSelf: 'center',
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    paddingHorizontal: 20,
+    paddingTop: 12,
+  } as const,
+  shop: { fontFamily: SANS_STRONG, fontSize: 22, lineHeight: 28 },
+  link: { minHeight: TOUCH, justifyContent: 'center' } as const,
+  basket: { fontFamily: SANS, fontSize: 15, lineHeight: 22, textDecorationLine: 'underline' } as const,
+});
+
+/** The head of every page of the shop, under the merchant's own line that says what is served. */
+export const ShopHead = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const { name } = useAppSelector(selectBook).store;
+  const { units } = useAppSelector(selectBasket);
+  return (
+    <>
+      <View style={style.notice} role="note">
+        <Text style={style.note}>The shopfront, from the draft</Text>
+        <TextAction label="Back to the book" onPress={() => router.navigate('/charges')} />
+      </View>
+      <View style={style.head}>
+        <Press role="link" aria-label={`${name}: all goods`} onPress={() => router.navigate('/shop')}>
+          <View style={style.link}>
+            <Text style={style.shop}>{name}</Text>
+          </View>
+        </Press>
+        <Press role="link" onPress={() => router.navigate('/shop/basket')}>
+          <View style={style.link}>
+            <Text style={style.basket}>
+              {units === 0 ? 'Basket' : `Basket, ${countFigure(units, 'item')}`}
+            </Text>
+          </View>
+        </Press>
+      </View>
+    </>
+  );
+};

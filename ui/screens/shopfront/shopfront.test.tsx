@@ -1,0 +1,240 @@
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { added } from '../../state/basket.ts';
+import { edit } from '../../state/draft.ts';
+import { selectSlip, selectTrial } from '../../state/selectors.ts';
+import type { AppStore } from '../../state/store.ts';
+import { currentAddress, goTo } from '../../testing/router.ts';
+import { demoStore, renderOver } from '../../testing/store.tsx';
+import {
+  addressFaults,
+  addressLines,
+  destinationOf,
+  EMPTY_ADDRESS,
+  writtenAddress,
+  type AddressValues,
+} from './address-form.ts';
+import Shopfront from './shopfront.tsx';
+
+jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
+jest.setTimeout(60_000);
+
+const HALIFAX: AddressValues = {
+  country: 'CA',
+  name: 'Ines Varga',
+  line1: '4 Tide Lane',
+  line2: '',
+  city: 'Halifax',
+  subdivision: 'CA-NS',
+  postalCode: 'b3h 4r2',
+};
+
+describe('an address', () => {
+  const fields = (country: string) =>
+    addressLines(country).map((line) => line.map(({ field }) => field).join(' '));
+
+  test('has the fields of its country, in the order its post writes them', () => {
+    expect(fields('CA')).toEqual(['name', 'line1', 'line2', 'city subdivision postalCode']);
+    expect(fields('DE')).toEqual(['name', 'line1', 'line2', 'postalCode city']);
+    expect(fields('GB')).toEqual(['name', 'line1', 'line2', 'city', 'postalCode']);
+    const label = (country: string, field: string) =>
+      addressLines(country)
+        .flat()
+        .find((spec) => spec.field === field)?.label;
+    expect([label('US', 'postalCode'), label('US', 'subdivision'), label('JP', 'subdivision')]).toEqual([
+      'ZIP code',
+      'State',
+      'Prefecture',
+    ]);
+  });
+
+  test('is sound when what its country needs is there, whatever the case of the code', () => {
+    expect(addressFaults(HALIFAX)).toEqual({});
+    expect(
+      addressFaults({ country: 'HK', ...EMPTY_ADDRESS, name: 'A', line1: 'B', city: 'C', subdivision: 'D' }),
+    ).toEqual({});
+  });
+
+  test('says of each field what is wrong with it', () => {
+    expect(addressFaults({ country: 'CA', ...EMPTY_ADDRESS })).toEqual({
+      name: 'Full name is needed.',
+      line1: 'Street and number is needed.',
+      city: 'Town is needed.',
+      subdivision: 'Province or territory is needed.',
+      postalCode: 'Postal code is needed.',
+    });
+    expect(addressFaults({ ...HALIFAX, postalCode: 'B3H 4R' })).toEqual({
+      postalCode: '“B3H 4R” is no postal code of this country.',
+    });
+    expect(addressFaults({ ...HALIFAX, subdivision: 'CA-ON' })).toEqual({
+      postalCode: '“b3h 4r2” lies in another region than the one chosen.',
+    });
+    expect(addressFaults({ ...HALIFAX, city: 'x'.repeat(121) }).city).toBe('At most 120 characters.');
+  });
+
+  test('says where the order goes as soon as country, region and code can be trusted', () => {
+    expect(destinationOf({ ...HALIFAX, name: '', line1: '', city: '' })).toEqual({
+      country: 'CA',
+      subdivision: 'CA-NS',
+      postalCode: 'b3h 4r2',
+    });
+    expect(destinationOf({ ...HALIFAX, postalCode: '' })).toBeNull();
+    expect(destinationOf({ ...HALIFAX, country: 'DE', postalCode: '10115' })).toEqual({
+      country: 'DE',
+      postalCode: '10115',
+      city: 'Halifax',
+      lines: ['4 Tide Lane'],
+    });
+  });
+
+  test('is read again as its post writes it', () => {
+    const destination = destinationOf(HALIFAX);
+    expect(destination && writtenAddress('Ines Varga', destination)).toEqual([
+      'Ines Varga',
+      '4 Tide Lane',
+      'Halifax NS b3h 4r2',
+    ]);
+  });
+});
+
+const fill = (label: string, text: string): void => fireEvent.changeText(screen.getByLabelText(label), text);
+
+const choose = async (label: string, text: string, name: string): Promise<void> => {
+  fireEvent(await screen.findByLabelText(label), 'focus');
+  await waitFor(() => {
+    fireEvent.changeText(screen.getByLabelText(label), text);
+    screen.getByLabelText(name);
+  });
+  fireEvent.press(screen.getByLabelText(name));
+};
+
+const typeAddress = async (): Promise<void> => {
+  fill('Full name', 'Ines Varga');
+  fill('Street and number', '4 Tide Lane');
+  fill('Town', 'Antigonish');
+  fill('Postal code', 'B2G 2L2');
+  await choose('Province or territory', 'nova', 'Nova Scotia');
+};
+
+const openCheckout = (skus: readonly string[]): AppStore => {
+  const store = demoStore();
+  for (const sku of skus) store.dispatch(added(sku));
+  goTo('/shop/checkout');
+  renderOver(store, <Shopfront page="checkout" />);
+  return store;
+};
+
+describe('the goods and the basket', () => {
+  test('are found by name, added, counted and taken out', () => {
+    goTo('/shop');
+    const store = demoStore();
+    const view = renderOver(store, <Shopfront page="goods" />);
+    fill('Find', 'pot 26');
+    expect(screen.getByText('Nothing by that name.')).toBeTruthy();
+    fill('Find', '26 cm');
+    fireEvent.press(screen.getByLabelText('Add Glazed pot, 26 cm to the basket'));
+    fireEvent.press(screen.getByLabelText('Add Glazed pot, 26 cm to the basket'));
+    fireEvent.press(screen.getByLabelText('Add Saucer, 26 cm to the basket'));
+    expect(screen.getByText('Basket, 3 items')).toBeTruthy();
+    view.unmount();
+    renderOver(store, <Shopfront page="basket" />);
+    expect(screen.getByText('80.50')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('One Saucer, 26 cm less'));
+    fireEvent.press(screen.getByLabelText('One Glazed pot, 26 cm more'));
+    expect(store.getState().basket).toEqual([{ sku: 'pot-26', quantity: 3 }]);
+    fireEvent.press(screen.getByLabelText('Take out Glazed pot, 26 cm'));
+    expect(screen.getByText('The basket is empty.')).toBeTruthy();
+    fireEvent.press(screen.getByText('Look at the goods'));
+    expect(currentAddress().pathname).toBe('/shop');
+  });
+});
+
+describe('the checkout', () => {
+  test('places an order with the charge of the slip, every tax on its line', async () => {
+    const store = openCheckout(['pot-26', 'pot-26']);
+    expect(screen.getByText('Shown as soon as the address says where.')).toBeTruthy();
+    await typeAddress();
+    await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
+    for (const text of ['GST, 5 %', 'HST, provincial part, 9 %', '4.42', '7.95', '100.67'])
+      expect(screen.getByText(text)).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Express, 26.05'));
+    expect(screen.getByText('110.63')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Parcel, 17.30'));
+    fireEvent.press(screen.getByText('Place the order'));
+    await waitFor(() =>
+      expect(currentAddress()).toEqual({ pathname: '/shop/order', params: { number: '1001' } }),
+    );
+    const [order] = store.getState().orders;
+    expect(order).toMatchObject({
+      chosen: { id: 'parcel-maritimes', charge: 1730 },
+      recipient: 'Ines Varga',
+      sums: { goods: 7100, taxes: 1237, total: 10067 },
+    });
+    expect(store.getState().basket).toEqual([]);
+  });
+
+  test('shows the order again, and its slip gives the same charge', async () => {
+    const store = openCheckout(['pot-26', 'pot-26']);
+    await typeAddress();
+    await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
+    fireEvent.press(screen.getByText('Place the order'));
+    await waitFor(() => expect(currentAddress().pathname).toBe('/shop/order'));
+    screen.unmount();
+    renderOver(store, <Shopfront page="order" />);
+    expect(screen.getByText('Thank you. Your order is 1001.')).toBeTruthy();
+    expect(screen.getByText('Antigonish NS B2G 2L2')).toBeTruthy();
+    fireEvent.press(screen.getByText('For you, the merchant: look at it on the slip'));
+    const { trial } = selectTrial(store.getState());
+    expect(trial).toMatchObject({
+      name: 'Order 1001',
+      request: { lines: [{ sku: 'pot-26', quantity: 2 }] },
+      expects: [{ kind: 'offered', choiceId: 'parcel-maritimes', charge: 1730 }],
+    });
+    const slip = selectSlip(store.getState());
+    expect(slip?.ok && slip.quote.choices[0]?.charge).toBe(1730);
+    expect(currentAddress().pathname).toBe('/charges');
+  });
+
+  test('names what is wrong with the address and places nothing', async () => {
+    const store = openCheckout(['pot-26']);
+    fill('Postal code', 'B2G');
+    fireEvent.press(screen.getByText('Place the order'));
+    await waitFor(() => screen.getByText('“B2G” is no postal code of this country.'));
+    expect(screen.getByText('Full name is needed.')).toBeTruthy();
+    expect(store.getState().orders).toEqual([]);
+  });
+
+  test('asks for a billing address only where it is another', async () => {
+    const store = openCheckout(['pot-26']);
+    await typeAddress();
+    fireEvent.press(screen.getByLabelText('The bill goes to the same address'));
+    expect(screen.getAllByLabelText('Full name')).toHaveLength(2);
+    fireEvent.press(screen.getByText('Place the order'));
+    await waitFor(() => screen.getByText('Full name is needed.'));
+    expect(store.getState().orders).toEqual([]);
+  });
+
+  test('tells the customer who cannot buy why, and what would help', async () => {
+    openCheckout(['pot-salt']);
+    await typeAddress();
+    await waitFor(() => screen.getByText('We cannot take this order as it is.'));
+    expect(screen.getByText(/We do not have the weight of Salt-glaze planter on record/)).toBeTruthy();
+    expect(screen.getByText('Order without it, or write to us.')).toBeTruthy();
+  });
+
+  test('follows the draft', async () => {
+    const store = openCheckout(['pot-26', 'pot-26']);
+    await typeAddress();
+    await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
+    act(() => void store.dispatch(edit('openCountries', { countries: ['CA'], open: false }, 'close')));
+    expect(screen.getByText('We do not send to this address.')).toBeTruthy();
+  });
+
+  test('of an empty basket, or of an order that is not here, says so', () => {
+    openCheckout([]);
+    expect(screen.getByText('The basket is empty, so there is nothing to order.')).toBeTruthy();
+    screen.unmount();
+    goTo({ pathname: '/shop/order', params: { number: '77' } });
+    renderOver(demoStore(), <Shopfront page="order" />);
+    expect(screen.getByText('There is no order 77 on this device.')).toBeTruthy();
+  });
+});

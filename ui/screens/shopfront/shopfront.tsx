@@ -1,0 +1,13 @@
+import { BasketPage } from './basket-page.tsx';
+import { CheckoutPage } from './checkout-page.tsx';
+import { GoodsPage } from './goods-page.tsx';
+import { OrderPage } from './order-page.tsx';
+
+const PAGES = { goods: GoodsPage, basket: BasketPage, checkout: CheckoutPage, order: OrderPage };
+
+/** The customer's side of the shop, served from the draft. */
+const Shopfront = ({ page }: { page: keyof typeof PAGES }) => {
+  const Page = PAGES[page];
+  return <Page />;
+};
+export default Shopfront;

@@ -1,0 +1,51 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { moneyFigure, percentFigure } from '../../../core/words/figure.ts';
+import type { Sums } from '../../state/customer-view.ts';
+import { useStyles } from '../../theme/styles.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { shopStyles } from './shop-styles.ts';
+
+interface Props {
+  sums: Sums;
+  /** The choice that the charge is for. */
+  name: string;
+  currency: string;
+  decimals: number;
+}
+
+const styles = (inks: Inks) => ({
+  ...shopStyles(inks),
+  total: { borderTopWidth: 1, borderTopColor: inks.ink, paddingTop: 10, marginTop: 10 },
+});
+
+/** What the order comes to: goods, charge, each tax on a line of its own, and all of it. */
+export const Summary = ({ sums, name, currency, decimals }: Props) => {
+  const style = useStyles(styles);
+  const line = (key: string, label: string, amount: number, quiet = false) => (
+    <View style={style.row} key={key}>
+      <Text style={quiet ? style.quiet : style.name}>{label}</Text>
+      <Text style={quiet ? style.quiet : style.figure}>{moneyFigure(amount, decimals)}</Text>
+    </View>
+  );
+  const taxes = sums.taxes.map(({ id, name: tax, points, amount }) =>
+    line(
+      id,
+      `${sums.taxIncluded ? 'of which ' : ''}${tax}, ${percentFigure(points)}`,
+      amount,
+      sums.taxIncluded,
+    ),
+  );
+  return (
+    <View aria-live="polite" role="region" aria-label="What the order comes to">
+      {line('goods', 'Goods', sums.goods)}
+      {line('charge', name, sums.charge)}
+      {sums.taxIncluded ? null : taxes}
+      <View style={[style.row, style.total]}>
+        <Text style={style.strong}>Total, {currency}</Text>
+        <Text style={[style.strong, style.figure]}>{moneyFigure(sums.total, decimals)}</Text>
+      </View>
+      {sums.taxIncluded ? taxes : null}
+    </View>
+  );
+};

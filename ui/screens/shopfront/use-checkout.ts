@@ -1,0 +1,78 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
+import type { Fault } from '../../../core/model/fault.ts';
+import type { Choice } from '../../../core/model/quote.ts';
+import type { QuoteRequest } from '../../../core/model/request.ts';
+import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
+import { emptied } from '../../state/basket.ts';
+import { selectCustomerView, type CustomerView } from '../../state/customer-view.ts';
+import { orderPlaced } from '../../state/orders.ts';
+import { selectBook, selectCompiled } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { checkoutSchema, destinationOf, EMPTY_ADDRESS, type CheckoutValues } from './address-form.ts';
+
+export interface Checkout {
+  form: UseFormReturn<CheckoutValues>;
+  values: CheckoutValues;
+  /** What is offered; null until the address says where. */
+  view: CustomerView | null;
+  chosen: Choice | null;
+  choose: (id: string) => void;
+  faults: readonly Fault[];
+  place: () => void;
+}
+
+/** The checkout: an address that is typed, what is offered there, what is chosen, and the order placed. */
+export const useCheckout = (): Checkout => {
+  const dispatch = useAppDispatch();
+  const router = useRouter();
+  const book = useAppSelector(selectBook);
+  const compiled = useAppSelector(selectCompiled);
+  const basket = useAppSelector((state) => state.basket);
+  const orders = useAppSelector((state) => state.orders);
+  const home = book.locations[0]?.address.country ?? '';
+  const [opened] = useState(() => new Date().toISOString());
+  const [wanted, setWanted] = useState<string | null>(null);
+  const [faults, setFaults] = useState<readonly Fault[]>([]);
+  const form = useForm<CheckoutValues>({
+    resolver: zodResolver(checkoutSchema),
+    mode: 'onTouched',
+    defaultValues: {
+      ship: { country: home, ...EMPTY_ADDRESS },
+      billSame: true,
+      bill: { country: home, ...EMPTY_ADDRESS },
+    },
+  });
+  const values = useWatch({ control: form.control }) as CheckoutValues;
+  const where = JSON.stringify(destinationOf(values.ship));
+  const request = useMemo((): QuoteRequest | null => {
+    const destination = JSON.parse(where) as QuoteRequest['destination'];
+    const lines = basket.filter(({ sku }) => compiled.goods.has(sku));
+    return destination && lines.length > 0 ? { destination, lines, placedAt: opened } : null;
+  }, [where, basket, compiled, opened]);
+  const view = useAppSelector((state) => selectCustomerView(state, request));
+  const choices = view?.quote.choices ?? [];
+  const chosen = choices.find(({ id }) => id === wanted) ?? choices[0] ?? null;
+  const place = form.handleSubmit(({ ship, billSame, bill }) => {
+    const address = billSame ? null : destinationOf(bill);
+    if (!request || !chosen) return;
+    const placed = placeOrder(compiled, {
+      request: { ...request, placedAt: new Date().toISOString() },
+      choiceId: chosen.id,
+      shown: chosen.charge,
+      number: nextNumber(orders),
+      recipient: ship.name.trim(),
+      ...(address ? { billing: { name: bill.name.trim(), address } } : {}),
+    });
+    if (!placed.ok) {
+      setFaults(placed.faults);
+      return;
+    }
+    dispatch(orderPlaced(placed.value));
+    router.navigate({ pathname: '/shop/order', params: { number: placed.value.number } });
+    dispatch(emptied());
+  });
+  return { form, values, view, chosen, choose: setWanted, faults, place: () => void place() };
+};

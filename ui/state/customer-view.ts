@@ -1,0 +1,77 @@
+import { createSelector } from '@reduxjs/toolkit';
+import type { Choice, Quote } from '../../core/model/quote.ts';
+import type { QuoteRequest } from '../../core/model/request.ts';
+import { obstacles, toldReason } from '../../core/order/obstacles.ts';
+import type { CompiledBook } from '../../core/quote/compile.ts';
+import { quote, requestFaults } from '../../core/quote/quote.ts';
+import { taxLines, type TaxLine } from '../../core/quote/tax-lines.ts';
+import type { CustomerReason } from '../../core/words/customer-reason.ts';
+import { selectCompiled, selectGoods } from './selectors.ts';
+import type { RootState } from './store.ts';
+
+/** What a choice would make of the order: its taxes line by line, and all of it, in minor units. */
+export interface Sums {
+  goods: number;
+  charge: number;
+  taxes: TaxLine[];
+  taxIncluded: boolean;
+  total: number;
+}
+
+/** What the shopfront's customer is shown for a request. */
+export interface CustomerView {
+  quote: Quote;
+  sums: ReadonlyMap<string, Sums>;
+  /** Why there is no choice at all. */
+  obstacles: CustomerReason[];
+  /** Choices that are not offered and of which the customer is told. */
+  told: { id: string; name: string; reason: CustomerReason }[];
+}
+
+const sumsOf = (compiled: CompiledBook, request: QuoteRequest, quoted: Quote, choice: Choice): Sums => {
+  const taxes = taxLines(compiled, request, quoted, choice);
+  const due = choice.taxIncluded ? 0 : taxes.reduce((sum, { amount }) => sum + amount, 0);
+  return {
+    goods: quoted.subtotal,
+    charge: choice.charge,
+    taxes,
+    taxIncluded: choice.taxIncluded,
+    total: quoted.subtotal + choice.charge + due,
+  };
+};
+
+const viewOf = (compiled: CompiledBook, request: QuoteRequest | null): CustomerView | null => {
+  if (!request || requestFaults(compiled, request).length > 0) return null;
+  const quoted = quote(compiled, request);
+  return {
+    quote: quoted,
+    sums: new Map(quoted.choices.map((choice) => [choice.id, sumsOf(compiled, request, quoted, choice)])),
+    obstacles: obstacles(quoted, compiled.speech),
+    told: quoted.withheld
+      .filter(({ tell }) => tell)
+      .map((one) => ({ id: one.id, name: one.name, reason: toldReason(one, compiled.speech) })),
+  };
+};
+
+/** What the customer is shown for a request; null where there is none yet. */
+export const selectCustomerView = createSelector(
+  [selectCompiled, (_: RootState, request: QuoteRequest | null) => request],
+  viewOf,
+);
+
+/** The basket's lines with their goods, and what they come to; goods that are no longer sold are left out. */
+export const selectBasket = createSelector(
+  [(state: RootState) => state.basket, selectGoods],
+  (basket, goods) => {
+    const lines = basket.flatMap(({ sku, quantity }) => {
+      const good = goods.get(sku);
+      return good ? [{ good, quantity, amount: good.price * quantity }] : [];
+    });
+    return {
+      lines,
+      units: lines.reduce((sum, { quantity }) => sum + quantity, 0),
+      subtotal: lines.reduce((sum, { amount }) => sum + amount, 0),
+      travels: lines.some(({ good }) => good.fulfilment === 'physical'),
+    };
+  },
+);
