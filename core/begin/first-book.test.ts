@@ -1,0 +1,120 @@
+import fc from 'fast-check';
+import { readBook, readCatalogue, readTrials } from '../formats/read.ts';
+import { compile } from '../quote/compile.ts';
+import { quote } from '../quote/quote.ts';
+import {
+  emptyBook,
+  firstBook,
+  firstCatalogue,
+  firstTrials,
+  firstZones,
+  GOODS_KINDS,
+  type FirstAnswers,
+} from './first-book.ts';
+
+const HOURS = [{ day: 1, from: '09:00', to: '17:00' } as const];
+const answersOf = (part: Partial<FirstAnswers> = {}): FirstAnswers => ({
+  name: 'Sedge & Slate',
+  currency: 'EUR',
+  timeZone: 'Europe/Dublin',
+  units: 'metric',
+  from: { country: 'IE', city: 'Sligo', postalCode: 'F91 A1B2' },
+  fromName: 'Workshop',
+  homeName: 'Ireland',
+  reach: 'home',
+  countries: [],
+  kinds: ['parcels'],
+  charges: { home: { parcels: 750 } },
+  good: { sku: 'slate-1', name: 'Slate board', price: 3_200, weight: 1_200 },
+  hours: HOURS,
+  ...part,
+});
+
+const money = fc.integer({ min: 1, max: 20_000 });
+const everyCharge = fc.record({ letters: money, parcels: money, heavy: money });
+const someAnswers = fc
+  .record({
+    reach: fc.constantFrom('home', 'listed', 'everywhere'),
+    countries: fc.subarray(['FR', 'DE', 'US']),
+    kinds: fc.subarray([...GOODS_KINDS], { minLength: 1 }),
+    charges: fc.record({ home: everyCharge, abroad: everyCharge, rest: everyCharge }),
+    nearby: fc.option(fc.constant({ patterns: ['F91*'], charge: 400, minSubtotal: 2_000 }), {
+      nil: undefined,
+    }),
+    tax: fc.option(fc.constant({ name: 'VAT', points: 2_300 }), { nil: undefined }),
+  })
+  .map(({ nearby, tax, ...rest }) =>
+    answersOf({ ...rest, ...(nearby ? { nearby } : {}), ...(tax ? { tax } : {}) }),
+  );
+
+describe('the book of the five questions', () => {
+  test('is sound, whatever the answers, with its goods and trials', () => {
+    fc.assert(
+      fc.property(someAnswers, (answers) => {
+        const book = firstBook(answers);
+        expect(readBook(book)).toEqual({ ok: true, value: book });
+        expect(readCatalogue(firstCatalogue(answers), book).ok).toBe(true);
+        expect(readTrials(firstTrials(answers, '2026-11-26T10:00:00Z')).ok).toBe(true);
+      }),
+    );
+  });
+
+  test('offers every place it sells to a choice that is not free, whatever the weight', () => {
+    const weights = fc.constantFrom(1, 499, 500, 501, 29_999, 30_001, 900_000);
+    const places = fc.constantFrom('IE', 'FR', 'DE', 'US', 'AU');
+    fc.assert(
+      fc.property(someAnswers, weights, places, (answers, weight, country) => {
+        const compiled = compile(firstBook(answers), firstCatalogue(answers));
+        const { choices, withheld } = quote(compiled, {
+          destination: { country, ...(country === 'IE' ? { postalCode: 'F91 A1B2' } : {}) },
+          lines: [{ sku: answers.good.sku, quantity: 1, weight }],
+          placedAt: '2026-11-26T10:00:00Z',
+        });
+        const isSold =
+          country === 'IE' ||
+          answers.reach === 'everywhere' ||
+          (answers.reach === 'listed' && answers.countries.includes(country));
+        expect(choices.length > 0).toBe(isSold);
+        expect(choices.every(({ charge }) => charge > 0)).toBe(true);
+        if (!isSold) expect(withheld.every(({ code }) => code === 'not-sold-there')).toBe(true);
+      }),
+    );
+  });
+
+  test('brings what is near for its own charge, and nowhere else', () => {
+    const answers = answersOf({ nearby: { patterns: ['F91*'], charge: 400, minSubtotal: 2_000 } });
+    const compiled = compile(firstBook(answers), firstCatalogue(answers));
+    const namesAt = (postalCode: string, quantity = 1, price = 3_200) =>
+      quote(compiled, {
+        destination: { country: 'IE', postalCode },
+        lines: [{ sku: 'slate-1', quantity, price }],
+        placedAt: '2026-11-26T10:00:00Z',
+      }).choices.map(({ name, charge }) => `${name} ${charge}`);
+    expect(namesAt('F91 X0X0')).toEqual(['Parcel 750', 'Brought by us 400']);
+    expect(namesAt('F91 X0X0', 1, 500)).toEqual(['Parcel 750']);
+    expect(namesAt('D02 AF30')).toEqual(['Parcel 750']);
+  });
+
+  test('has the zones that the answers make, and a trial for home and for the first country abroad', () => {
+    expect(firstZones({ reach: 'home', countries: ['FR'] })).toEqual(['home']);
+    expect(firstZones({ reach: 'everywhere', countries: ['FR'] })).toEqual(['home', 'abroad', 'rest']);
+    const trials = firstTrials(answersOf({ reach: 'listed', countries: ['FR'] }), '2026-11-26T10:00:00Z');
+    expect(trials.map(({ name, request }) => [name, request.destination?.country])).toEqual([
+      ['Slate board, Ireland', 'IE'],
+      ['Slate board, abroad', 'FR'],
+    ]);
+  });
+});
+
+test('an empty book is sound and offers nothing, saying that no zone takes the place', () => {
+  const book = emptyBook({ name: 'New shop', currency: 'CAD', timeZone: 'America/Halifax' });
+  expect(readBook(book).ok).toBe(true);
+  const compiled = compile(book, { format: 'emporos-catalogue', version: 1, goods: [] });
+  const line = { sku: 'a', name: 'a', price: 1, fulfilment: 'physical', quantity: 1 } as const;
+  const { choices } = quote(compiled, {
+    destination: { country: 'CA' },
+    lines: [line],
+    placedAt: '2026-11-26T10:00:00Z',
+  });
+  expect(choices).toEqual([]);
+});

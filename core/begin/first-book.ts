@@ -1,0 +1,201 @@
+import type { Book } from '../model/book.ts';
+import type { Catalogue, Good } from '../model/good.ts';
+import type { Destination, Zone } from '../model/place.ts';
+import type { Limits } from '../model/price.ts';
+import type { Rate } from '../model/rate.ts';
+import type { Trial } from '../model/trial.ts';
+import type { OpeningHours } from '../model/time.ts';
+
+/** What the first goods are like to send; each becomes a service. */
+export type GoodsKind = 'letters' | 'parcels' | 'heavy';
+export const GOODS_KINDS: readonly GoodsKind[] = ['letters', 'parcels', 'heavy'];
+
+/** The parts of the world that a first book tells apart. */
+export type FirstZone = 'home' | 'abroad' | 'rest';
+
+/** The answers to the five questions. Money in minor units, weights in grams. */
+export interface FirstAnswers {
+  name: string;
+  currency: string;
+  timeZone: string;
+  units: 'metric' | 'imperial';
+  from: Destination;
+  fromName: string;
+  homeName: string;
+  tax?: { name: string; points: number };
+  reach: 'home' | 'listed' | 'everywhere';
+  /** Further countries where `reach` is 'listed', or that have charges of their own where it is 'everywhere'. */
+  countries: string[];
+  kinds: GoodsKind[];
+  /** What sending one order costs, by zone and kind. */
+  charges: Partial<Record<FirstZone, Partial<Record<GoodsKind, number>>>>;
+  good: Pick<Good, 'sku' | 'name' | 'price'> & { weight: number };
+  hours: OpeningHours[];
+  nearby?: { patterns: string[]; charge: number; minSubtotal?: number };
+}
+
+export const SERVICE_NAMES: Record<GoodsKind | 'own', string> = {
+  letters: 'Letter',
+  parcels: 'Parcel',
+  heavy: 'Freight',
+  own: 'Brought by us',
+};
+const MOST_WEIGHT: Record<GoodsKind, number> = { letters: 500, parcels: 30_000, heavy: 0 };
+
+/** The zones that the answers make, before the one for what is nearby. */
+export const firstZones = ({ reach, countries }: Pick<FirstAnswers, 'reach' | 'countries'>): FirstZone[] => [
+  'home',
+  ...(reach !== 'home' && countries.length > 0 ? (['abroad'] as const) : []),
+  ...(reach === 'everywhere' ? (['rest'] as const) : []),
+];
+
+const zone = (id: string, name: string, part: Partial<Zone>): Zone => ({
+  id,
+  name,
+  active: true,
+  includes: [],
+  excludes: [],
+  remainder: false,
+  ...part,
+});
+
+const zonesOf = (answers: FirstAnswers): Zone[] => {
+  const { from, homeName, nearby, countries } = answers;
+  const without = nearby ? { without: ['own'] } : {};
+  const made: Record<FirstZone, Zone> = {
+    home: zone('home', homeName, { includes: [{ country: from.country }], ...without }),
+    abroad: zone('abroad', 'Abroad', { includes: countries.map((country) => ({ country })), ...without }),
+    rest: zone('rest', 'All remaining places', { remainder: true, ...without }),
+  };
+  const near = nearby
+    ? [zone('nearby', 'Nearby', { includes: [{ country: from.country, postal: nearby.patterns }] })]
+    : [];
+  return [...near, ...firstZones(answers).map((id) => made[id])];
+};
+
+/** The last kind has no greatest weight: whatever the others do not take, it does. */
+const limitsOf = (kind: GoodsKind, kinds: readonly GoodsKind[]): Limits | undefined =>
+  kind === kinds.at(-1) ? undefined : { weight: { max: MOST_WEIGHT[kind] } };
+
+const rate = (serviceId: string, zoneId: string, amount: number, limits: Limits | undefined): Rate => ({
+  id: `${serviceId}-${zoneId}`,
+  serviceId,
+  zoneId,
+  active: true,
+  price: { kind: 'flat', amount, per: 'order' },
+  ...(limits ? { limits } : {}),
+  whenWithheld: 'tell',
+  taxable: true,
+});
+
+const ratesOf = (answers: FirstAnswers, kinds: readonly GoodsKind[]): Rate[] => {
+  const { charges, nearby } = answers;
+  const ratesIn = (zoneId: string, from: FirstZone): Rate[] =>
+    kinds.flatMap((kind) => {
+      const amount = charges[from]?.[kind];
+      return amount === undefined ? [] : [rate(kind, zoneId, amount, limitsOf(kind, kinds))];
+    });
+  const own = nearby
+    ? rate(
+        'own',
+        'nearby',
+        nearby.charge,
+        nearby.minSubtotal ? { subtotal: { min: nearby.minSubtotal } } : undefined,
+      )
+    : null;
+  return [
+    ...(nearby ? ratesIn('nearby', 'home') : []),
+    ...(own ? [own] : []),
+    ...firstZones(answers).flatMap((id) => ratesIn(id, id)),
+  ];
+};
+
+/** A book without any rule yet: it sells everywhere and has no zone, no service and no rate. */
+export const emptyBook = (
+  store: Pick<Book['store'], 'name' | 'currency' | 'timeZone'> & Partial<Book['store']>,
+): Book => ({
+  format: 'emporos-book',
+  version: 1,
+  store: {
+    units: 'metric',
+    pricesIncludeTax: false,
+    sellsTo: { mode: 'everywhere', countries: [], closedRegions: [] },
+    unlistedPostalCodes: 'served',
+    postalDaysMargin: 0,
+    packing: { kind: 'single' },
+    rounding: 'none',
+    choiceOrder: 'listed',
+    ...store,
+  },
+  locations: [],
+  groups: [],
+  boxes: [],
+  zones: [],
+  services: [],
+  rates: [],
+  rateTables: [],
+  carriers: [],
+  areas: [],
+  pickups: [],
+  postalList: [],
+  adjustments: [],
+  payments: [],
+  taxes: [],
+  duties: { show: 'hide', terms: 'DAP', homeCountries: [], clearanceFee: 0, rates: [] },
+});
+
+const sellsToOf = ({ reach, from, countries }: FirstAnswers): Book['store']['sellsTo'] => ({
+  mode: reach === 'everywhere' ? 'everywhere' : 'listed',
+  countries: reach === 'everywhere' ? [] : [from.country, ...(reach === 'listed' ? countries : [])],
+  closedRegions: [],
+});
+
+/** The book that the answers to the five questions make. */
+export const firstBook = (answers: FirstAnswers): Book => {
+  const { name, currency, timeZone, units, from, fromName, hours, tax, nearby } = answers;
+  const kinds = GOODS_KINDS.filter((kind) => answers.kinds.includes(kind));
+  const services = [...kinds, ...(nearby ? (['own'] as const) : [])];
+  const empty = emptyBook({ name, currency, timeZone, units, sellsTo: sellsToOf(answers) });
+  return {
+    ...empty,
+    locations: [{ id: 'home', name: fromName, address: from, hours, closedDates: [] }],
+    zones: zonesOf(answers),
+    services: services.map((id) => ({ id, name: SERVICE_NAMES[id] })),
+    rates: ratesOf(answers, kinds),
+    taxes: tax
+      ? [{ id: 'home', name: tax.name, region: { country: from.country }, points: tax.points, on: 'both' }]
+      : [],
+    duties: { ...empty.duties, homeCountries: [from.country] },
+  };
+};
+
+/** The catalogue of the first good. */
+export const firstCatalogue = ({ good }: FirstAnswers): Catalogue => ({
+  format: 'emporos-catalogue',
+  version: 1,
+  goods: [{ ...good, fulfilment: 'physical' }],
+});
+
+/** A first trial for each country that the answers name: the first good sent there. */
+export const firstTrials = (answers: FirstAnswers, placedAt: string): Trial[] => {
+  const { from, good, homeName, countries, reach } = answers;
+  const trial = (id: string, name: string, destination: Destination, pinned: boolean): Trial => ({
+    id,
+    name,
+    request: { destination, lines: [{ sku: good.sku, quantity: 1 }], placedAt },
+    expects: [],
+    ...(pinned ? { pinned } : {}),
+  });
+  const { country, subdivision, postalCode, city } = from;
+  const home = {
+    country,
+    ...(subdivision ? { subdivision } : {}),
+    ...(postalCode ? { postalCode } : {}),
+    ...(city ? { city } : {}),
+  };
+  const [first] = reach === 'home' ? [] : countries;
+  return [
+    trial('home', `${good.name}, ${homeName}`.slice(0, 120), home, true),
+    ...(first ? [trial('abroad', `${good.name}, abroad`.slice(0, 120), { country: first }, false)] : []),
+  ];
+};

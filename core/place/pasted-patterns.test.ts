@@ -1,0 +1,42 @@
+import fc from 'fast-check';
+import { pastedPatterns } from './pasted-patterns.ts';
+import { parsePattern } from './postal.ts';
+
+const wholeOf: Record<string, RegExp> = { CA: /^[A-Z]\d[A-Z]\d[A-Z]\d$/, US: /^\d{5}$/, JP: /^\d{7}$/ };
+const pasted = (country: string, text: string) =>
+  pastedPatterns(country, text, (code) => wholeOf[country]?.test(code) ?? true);
+
+describe('postal codes pasted in any shape', () => {
+  test.each([
+    ['CA', 'B3H 4R2, b3j1s9; B3K-2T5\nB3L', ['B3H4R2', 'B3J1S9', 'B3K2T5', 'B3L*']],
+    ['CA', 'B3H B3J B3K', ['B3H*', 'B3J*', 'B3K*']],
+    ['CA', 'B3H 4R2 B3J 1S9', ['B3H4R2', 'B3J1S9']],
+    ['CA', '• B3H*\n• "B3?1*"\n- X0A%\n B3H…', ['B3H*', 'B3?1*', 'X0A*']],
+    ['CA', 'B3H-B3K', ['B3H..B3K']],
+    ['US', '90200-90299, 10001 to 10099, 90210-1234', ['90200..90299', '10001..10099', '90210']],
+    ['US', '90210 90211\t90212|90213.', ['90210', '90211', '90212', '90213']],
+    ['JP', '100-0001', ['1000001']],
+  ])('%s: %j', (country, text, patterns) => {
+    expect(pasted(country, text)).toMatchObject({ patterns, unread: [] });
+  });
+
+  test('say what was there twice, what was taken as a beginning and what was not understood', () => {
+    expect(pasted('CA', 'B3H, b3h*, Halifax & around, B3H 4R2, 90299..90200')).toEqual({
+      patterns: ['B3H*', 'B3H4R2'],
+      repeated: 1,
+      beginnings: 1,
+      unread: ['Halifax & around', '90299..90200'],
+    });
+    expect(pasted('CA', ' \n,;')).toEqual({ patterns: [], repeated: 0, beginnings: 0, unread: [] });
+  });
+
+  test('never give a pattern that the book would refuse, whatever is pasted', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 60 }), fc.constantFrom('CA', 'US', 'JP', 'GB'), (text, country) => {
+        const { patterns } = pasted(country, text);
+        expect(patterns.every((pattern) => parsePattern(country, pattern) !== null)).toBe(true);
+        expect(new Set(patterns).size).toBe(patterns.length);
+      }),
+    );
+  });
+});
