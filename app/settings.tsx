@@ -1,5 +1,12 @@
-import { SettingsScreen } from '../ui/screens/settings/settings-screen.tsx';
+import { lazy } from 'react';
+import { Later } from '../ui/shell/later.tsx';
+
+const SettingsScreen = lazy(() => import('../ui/screens/settings/settings-screen.tsx'));
 
 export default function Settings() {
-  return <SettingsScreen />;
+  return (
+    <Later>
+      <SettingsScreen />
+    </Later>
+  );
 }

@@ -32,12 +32,13 @@ test('settings of the store move every charge', async ({ page }) => {
   await page.getByRole('button', { name: 'upwards' }).click();
   await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName(/^Parcel, 18.75/);
   await closeSlip(page);
+  await page.getByRole('tab', { name: 'Taxes' }).click();
   await page.getByRole('checkbox', { name: 'Prices and charges include tax' }).click();
   await expect(choiceOf(await openSlip(page), 'Parcel')).toContainText('with 2.30 tax');
 });
 
 test('the shop goes out as a file, and a broken file is refused with its places', async ({ page }, info) => {
-  await openProgram(page, '/settings');
+  await openProgram(page, '/settings?part=data');
   const path = await saveShop(page);
   const shop = JSON.parse(readFileSync(path, 'utf8')) as {
     book: { rates: Record<string, unknown>[]; zones: { name: string }[] };
@@ -57,7 +58,7 @@ test('the shop goes out as a file, and a broken file is refused with its places'
 });
 
 test('a sound file is reviewed before it is taken, and one undo takes it back', async ({ page }, info) => {
-  await openProgram(page, '/settings');
+  await openProgram(page, '/settings?part=data');
   const path = await saveShop(page);
   const shop = JSON.parse(readFileSync(path, 'utf8')) as {
     book: { zones: { name: string }[] };

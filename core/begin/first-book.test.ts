@@ -38,9 +38,12 @@ const someAnswers = fc
     countries: fc.subarray(['FR', 'DE', 'US']),
     kinds: fc.subarray([...GOODS_KINDS], { minLength: 1 }),
     charges: fc.record({ home: everyCharge, abroad: everyCharge, rest: everyCharge }),
-    nearby: fc.option(fc.constant({ patterns: ['F91*'], charge: 400, minSubtotal: 2_000 }), {
-      nil: undefined,
-    }),
+    nearby: fc.option(
+      fc.constant<FirstAnswers['nearby'] & object>({ patterns: ['F91*'], charge: 400, minSubtotal: 2_000 }),
+      {
+        nil: undefined,
+      },
+    ),
     tax: fc.option(fc.constant({ name: 'VAT', points: 2_300 }), { nil: undefined }),
   })
   .map(({ nearby, tax, ...rest }) =>

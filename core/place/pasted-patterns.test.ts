@@ -21,11 +21,11 @@ describe('postal codes pasted in any shape', () => {
   });
 
   test('say what was there twice, what was taken as a beginning and what was not understood', () => {
-    expect(pasted('CA', 'B3H, b3h*, Halifax & around, B3H 4R2, 90299..90200')).toEqual({
+    expect(pasted('CA', 'B3H, b3h*, Halifax & around, the village, B3H 4R2, 90299..90200')).toEqual({
       patterns: ['B3H*', 'B3H4R2'],
       repeated: 1,
       beginnings: 1,
-      unread: ['Halifax & around', '90299..90200'],
+      unread: ['Halifax & around', 'the village', '90299..90200'],
     });
     expect(pasted('CA', ' \n,;')).toEqual({ patterns: [], repeated: 0, beginnings: 0, unread: [] });
   });

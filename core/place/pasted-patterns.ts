@@ -23,12 +23,15 @@ const rangeEnds = (text: string): [string, string] | null => {
   return more.length === 0 && isAlike(ends) ? ends : null;
 };
 
+/** Four letters and more without a figure are a word, not a code. */
+const isWord = (pattern: string): boolean => /^[A-Z]{4,}\*?$/.test(pattern);
+
 const patternOf = (country: string, text: string): string | null => {
   const ends = rangeEnds(text);
   const pattern = ends
     ? ends.map((end) => normaliseCode(country, end)).join('..')
     : normaliseCode(country, text.replace(/[%…*]+$/, '*'));
-  return parsePattern(country, pattern) ? pattern : null;
+  return parsePattern(country, pattern) && !isWord(pattern) ? pattern : null;
 };
 
 /** 'B3H B3J' is two beginnings and 'B3H 4R2 B3J 1S9' two codes: blanks part what has one shape. */

@@ -20,3 +20,14 @@ export const dateSpan = (earliest: string, latest: string): string => {
 /** 'Tue 24 Nov, 10:15', from a local date and time. */
 export const momentText = (date: string, time: string): string =>
   `${plain(WEEKDAY_DAY_MONTH.format(dateAt(date)))}, ${time}`;
+
+const DAY_TIME = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+
+/** '25 Nov 2026, 09:00': a moment as this device's clock has it. */
+export const dayTimeText = (instant: string): string => DAY_TIME.format(new Date(instant));

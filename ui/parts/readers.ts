@@ -1,6 +1,11 @@
 import { typedMeasure } from '../../core/formats/measure-typed.ts';
+import { typedDates } from '../../core/formats/dates-typed.ts';
+import { typedSpans, type Span } from '../../core/formats/hours-typed.ts';
 import { typedSize } from '../../core/formats/size-typed.ts';
 import { typedCount, typedMoney, typedPercent, type Typed } from '../../core/formats/typed.ts';
+import type { Region } from '../../core/model/place.ts';
+import { regionsFromText } from '../../core/place/region-phrase.ts';
+import { faultSentence } from '../../core/words/fault-sentence.ts';
 import type { Size } from '../../core/model/good.ts';
 import type { LimitMeasure, Measure } from '../../core/model/price.ts';
 import { localDateSchema, localTimeSchema } from '../../core/model/unit.ts';
@@ -92,3 +97,32 @@ export const readTime = (text: string): Read<string> =>
   localTimeSchema.safeParse(text.trim()).success && text.trim() !== '24:00'
     ? { ok: true, value: text.trim() }
     : { ok: false, text: 'Write a time, as 10:15.' };
+
+const SPAN_FAULTS = {
+  unread: 'is not understood: write hours as 09:00–12:00, 13:00–17:30, or nothing where it is closed.',
+  reversed: 'ends before it begins.',
+  overlap: 'overlaps the hours before it.',
+} as const;
+
+/** The opening hours of one day. */
+export const readSpans = (text: string): Read<Span[]> => {
+  const typed = typedSpans(text);
+  return typed.ok
+    ? { ok: true, value: typed.spans }
+    : { ok: false, text: `“${typed.text}” ${SPAN_FAULTS[typed.why]}` };
+};
+
+/** Dates and ranges of dates. */
+export const readDates = (text: string): Read<string[]> => {
+  const typed = typedDates(text);
+  return typed.ok
+    ? { ok: true, value: typed.dates }
+    : { ok: false, text: `“${typed.text}” is no date: write 2026-12-25 or 2026-12-24..2026-12-26.` };
+};
+
+/** Regions as a line of text: 'CA-NS', 'US', 'CA: B3H*'. */
+export const readRegions = (text: string): Read<Region[]> => {
+  const read = regionsFromText(text);
+  const [fault] = read.ok ? [] : read.faults;
+  return read.ok ? read : { ok: false, text: fault ? faultSentence(fault) : '' };
+};

@@ -13,12 +13,22 @@ import { useShippedFonts } from '../theme/fonts.ts';
 import { Icon } from '../theme/icon.tsx';
 import { lampTheme, paperTheme } from '../theme/theme.ts';
 
+/** With the first change there is something to lose: the browser is asked not to clear it by itself. */
+const askToPersist = (store: AppStore): void => {
+  const stop = store.subscribe(() => {
+    if (store.getState().draft.revision === 0) return;
+    stop();
+    void navigator.storage?.persist?.();
+  });
+};
+
 const openStore = async (): Promise<AppStore> => {
   const tabs = browserTabs();
   const start = await tabs.alone(() => readStart(AsyncStorage, demoShop));
   const store = makeStore(start);
   const writer = keepStore(store, AsyncStorage, tabs, demoShop, start.stamp ?? null);
   const flush = (): void => void writer.flush();
+  askToPersist(store);
   window.addEventListener('pagehide', flush);
   document.addEventListener('visibilitychange', flush);
   return store;

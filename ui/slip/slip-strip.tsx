@@ -36,7 +36,22 @@ export const SlipStrip = () => {
   const facts = useAppSelector(selectTrialFacts);
   const slip = useAppSelector(selectSlip);
   const { before } = slipChanges(useAppSelector(selectSlipBefore), slip);
-  if (!trial || !facts) return null;
+  if (!trial || !facts) {
+    return (
+      <View style={style.strip}>
+        <Press
+          onPress={() => dispatch(slipOpened(true))}
+          role="button"
+          aria-label="Open the slip"
+          testID="slip-strip"
+        >
+          <View style={style.row}>
+            <Text style={style.note}>No trial yet: make a test order to see what a customer would see.</Text>
+          </View>
+        </Press>
+      </View>
+    );
+  }
   const choices = slip?.ok ? slip.quote.choices : [];
   const shown =
     choices.find((choice) => before.has(choice.id) && before.get(choice.id) !== choice.charge) ?? choices[0];

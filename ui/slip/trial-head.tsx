@@ -1,11 +1,12 @@
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
+import { Button, IconButton, Text } from 'react-native-paper';
 import { DraftField } from '../parts/draft-field.tsx';
 import { readName } from '../parts/readers.ts';
 import { TextAction } from '../parts/text-action.tsx';
 import { edit } from '../state/draft.ts';
 import { told, trialChosen, trialEditing } from '../state/session.ts';
-import { selectTrial, selectTrials } from '../state/selectors.ts';
+import { selectBook, selectCatalogue, selectTrial, selectTrials } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note, smallFigure } from '../theme/text.ts';
@@ -22,6 +23,7 @@ const styles = (inks: Inks) => ({
   note: note(inks),
   facts: { ...smallFigure, color: inks.ink },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, marginTop: 2 } as const,
+  begin: { alignSelf: 'flex-start' } as const,
   editor: { gap: 16, paddingTop: 8, paddingBottom: 12 },
 });
 
@@ -61,7 +63,7 @@ const Actions = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const editing = useAppSelector((state) => state.session.editingTrial);
-  const { trial, count } = useAppSelector(selectTrial);
+  const { trial } = useAppSelector(selectTrial);
   const trials = useAppSelector(selectTrials);
   if (!trial) return null;
   const keep = (): void => {
@@ -84,7 +86,44 @@ const Actions = () => {
         onPress={() => dispatch(trialEditing(!editing))}
       />
       <TextAction label="Keep as a new trial" onPress={keep} />
-      {editing && count > 1 ? <TextAction label="Remove" onPress={remove} /> : null}
+      {editing ? <TextAction label="Remove" onPress={remove} /> : null}
+    </View>
+  );
+};
+
+/** Where there is no trial yet: what belongs here, and the first one. */
+const FirstTrial = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const router = useRouter();
+  const [good] = useAppSelector(selectCatalogue).goods;
+  const { locations, store } = useAppSelector(selectBook);
+  const country = locations[0]?.address.country ?? store.sellsTo.countries[0] ?? 'CA';
+  const begin = (sku: string): void => {
+    const request = {
+      destination: { country },
+      lines: [{ sku, quantity: 1 }],
+      placedAt: new Date().toISOString(),
+    };
+    dispatch(edit('addTrial', { trial: { name: 'First trial', request, expects: [] } }, 'First trial'));
+    dispatch(trialEditing(true));
+  };
+  return (
+    <View style={{ gap: 8, paddingTop: 8 }}>
+      <Text variant="titleMedium">No trial yet</Text>
+      <Text style={style.note}>
+        A trial is a saved test order. What its customer would be offered stands here, with how each charge
+        came about.
+      </Text>
+      {good ? (
+        <Button mode="outlined" style={style.begin} onPress={() => begin(good.sku)}>
+          Make a first trial
+        </Button>
+      ) : (
+        <Button mode="outlined" style={style.begin} onPress={() => router.navigate('/goods')}>
+          Add a good first
+        </Button>
+      )}
     </View>
   );
 };
@@ -96,7 +135,7 @@ export const TrialHead = () => {
   const { trial } = useAppSelector(selectTrial);
   const facts = useAppSelector(selectTrialFacts);
   const editing = useAppSelector((state) => state.session.editingTrial);
-  if (!trial || !facts) return null;
+  if (!trial || !facts) return <FirstTrial />;
   return (
     <View>
       <Walk />

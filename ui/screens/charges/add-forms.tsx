@@ -6,10 +6,10 @@ import { z } from 'zod';
 import { nameSchema } from '../../../core/model/unit.ts';
 import { FormField } from '../../parts/form-field.tsx';
 import { edit } from '../../state/draft.ts';
+import { readRegions } from '../../parts/readers.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { SANS, type Inks } from '../../theme/tokens.ts';
-import { readRegions } from './zone-panel.tsx';
 
 const styles = (_: Inks) => ({
   form: { gap: 10, paddingVertical: 12, maxWidth: 480 },

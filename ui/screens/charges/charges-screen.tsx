@@ -1,11 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { Text } from 'react-native-paper';
 import { Page } from '../../parts/page.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { PageHead } from '../../shell/page-head.tsx';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { useInks } from '../../theme/theme.ts';
+import { note } from '../../theme/text.ts';
 import { AddForm } from './add-forms.tsx';
 import { Board } from './board.tsx';
 import { CellPanel } from './cell-panel.tsx';
@@ -34,6 +37,23 @@ const useOpenPanel = (opening: Opening): { title: string; body: React.ReactNode 
   }
   if (opening.panel || !zone || !service) return null;
   return { title: `${service.name} to ${zone.name}`, body: <CellPanel zone={zone} service={service} /> };
+};
+
+/** What belongs on a board that is still empty. */
+const EmptyBoard = () => {
+  const { zones, services } = useAppSelector(selectBook);
+  const quiet = { ...note(useInks()), paddingTop: 16 };
+  if (zones.length > 0 && services.length > 0) return null;
+  const lacking = [
+    ...(zones.length === 0 ? ['a zone'] : []),
+    ...(services.length === 0 ? ['a service'] : []),
+  ];
+  return (
+    <Text style={quiet}>
+      The board has zones down and services across, and in each cell what the service costs in the zone. It
+      still lacks {lacking.join(' and ')}.
+    </Text>
+  );
 };
 
 const AddActions = () => {
@@ -79,6 +99,7 @@ const PhoneCharges = ({ opening }: { opening: Opening }) => {
     <Page>
       <PageHead title="Charges" />
       {zone && !selection.ids ? <PhoneZone zone={zone} opening={opening} /> : null}
+      <EmptyBoard />
       <BoardActions selection={selection} />
       <SmallBoard selection={selection} />
     </Page>
@@ -103,6 +124,7 @@ const WideCharges = ({ opening }: { opening: Opening }) => {
         under={isService ? null : panel}
         underHead={isService ? panel : null}
       />
+      <EmptyBoard />
       <BoardActions selection={selection} />
     </Page>
   );

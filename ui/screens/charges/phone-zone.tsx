@@ -1,31 +1,21 @@
-import { PanResponder, ScrollView, View } from 'react-native';
+import { PanResponder, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Zone } from '../../../core/model/place.ts';
 import { Press } from '../../parts/press.tsx';
+import { Tabs } from '../../parts/tabs.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { regionsPhrase } from '../../../core/place/region-phrase.ts';
 import { selectBook, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
-import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
+import { TOUCH, type Inks } from '../../theme/tokens.ts';
 import { boardStyles } from './board-styles.ts';
 import { cellWords } from './cell-words.ts';
 import type { Opening } from './open-cell.ts';
 
 const styles = (inks: Inks) => ({
   ...boardStyles(inks),
-  tabs: { flexDirection: 'row', gap: 20, paddingHorizontal: 20 } as const,
-  tabsRule: { borderBottomWidth: 1, borderBottomColor: inks.ink, marginHorizontal: -20 },
-  tab: {
-    minHeight: TOUCH,
-    justifyContent: 'center',
-    borderBottomWidth: 3,
-    borderBottomColor: 'transparent',
-  } as const,
-  here: { borderBottomColor: inks.ink },
-  tabName: { fontSize: 13, lineHeight: 18, color: inks.quiet },
-  hereName: { color: inks.ink, fontFamily: SANS_STRONG },
   places: {
     flexDirection: 'row',
     alignItems: 'center',
@@ -48,31 +38,6 @@ const styles = (inks: Inks) => ({
 
 const SWIPE = 50;
 
-const Tabs = ({ zones, zone, opening }: { zones: readonly Zone[]; zone: Zone; opening: Opening }) => {
-  const style = useStyles(styles);
-  return (
-    <View style={style.tabsRule}>
-      <ScrollView
-        horizontal
-        showsHorizontalScrollIndicator={false}
-        contentContainerStyle={style.tabs}
-        role="tablist"
-      >
-        {zones.map((one) => {
-          const isHere = one.id === zone.id;
-          return (
-            <Press key={one.id} role="tab" aria-selected={isHere} onPress={() => opening.showZone(one.id)}>
-              <View style={[style.tab, isHere ? style.here : null]}>
-                <Text style={[style.tabName, isHere ? style.hereName : null]}>{one.name}</Text>
-              </View>
-            </Press>
-          );
-        })}
-      </ScrollView>
-    </View>
-  );
-};
-
 /** One zone of the board on a phone: its services, each with its rate; the next zone is a swipe away. */
 export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) => {
   const style = useStyles(styles);
@@ -90,7 +55,13 @@ export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) =
   const places = regionsPhrase(zone.includes);
   return (
     <View {...swipe.panHandlers}>
-      <Tabs zones={zones} zone={zone} opening={opening} />
+      <Tabs
+        label="Zones"
+        bleed={20}
+        value={zone.id}
+        options={zones.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={opening.showZone}
+      />
       <View style={style.places}>
         <Text style={[style.quiet, style.left]} numberOfLines={2}>
           {zone.remainder ? 'what no other zone takes' : places || 'no places yet'}

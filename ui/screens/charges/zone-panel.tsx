@@ -1,24 +1,17 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Region, Zone } from '../../../core/model/place.ts';
-import { regionsFromText, regionsText } from '../../../core/place/region-phrase.ts';
+import type { Zone } from '../../../core/model/place.ts';
+import { regionsText } from '../../../core/place/region-phrase.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import { faultSentence } from '../../../core/words/fault-sentence.ts';
 import { Check } from '../../parts/check.tsx';
-import { DraftField, type Read } from '../../parts/draft-field.tsx';
-import { readName } from '../../parts/readers.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { readName, readRegions } from '../../parts/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { RaiseRates } from './raise-rates.tsx';
-
-export const readRegions = (text: string): Read<Region[]> => {
-  const read = regionsFromText(text);
-  const [fault] = read.ok ? [] : read.faults;
-  return read.ok ? read : { ok: false, text: fault ? faultSentence(fault) : '' };
-};
 
 /** A zone's name, its places, where it stands, and what can be done with all its rates. */
 export const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {

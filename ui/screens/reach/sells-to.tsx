@@ -16,7 +16,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS, TOUCH, type Inks } from '../../theme/tokens.ts';
-import { readRegions } from '../charges/zone-panel.tsx';
+import { readRegions } from '../../parts/readers.ts';
 
 interface Props {
   countries: readonly NamedPlace[];

@@ -1,134 +1,64 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Button, Text } from 'react-native-paper';
-import { shopDifference, type Difference } from '../../../core/formats/shop-difference.ts';
+import { Text } from 'react-native-paper';
+import { shopDifference } from '../../../core/formats/shop-difference.ts';
 import {
   readShopFile,
   writeBookFile,
   writeGoodsFile,
   writeShopFile,
   type Shop,
-  type ShopFile,
 } from '../../../core/formats/shop-file.ts';
 import type { Fault } from '../../../core/model/fault.ts';
-import { locatedSentence } from '../../../core/words/fault-sentence.ts';
+import { mergeOrders } from '../../../core/order/merge-orders.ts';
+import { dayTimeText } from '../../parts/dates.ts';
+import { fileName, openFile, saveFile } from '../../parts/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { demoShop } from '../../state/demo.ts';
 import { edit } from '../../state/draft.ts';
+import { ordersTaken } from '../../state/orders.ts';
 import { told } from '../../state/session.ts';
+import { savedNow } from '../../state/storage-status.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
-import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
-import { fileName, openFile, saveFile } from '../../parts/files.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { AsideList } from './aside-list.tsx';
+import { Refused, Review, type SoundFile } from './file-review.tsx';
+import { usePersistence } from './use-persistence.ts';
 
 const styles = (inks: Inks) => ({
-  all: { gap: 10, paddingTop: 8 },
+  all: { gap: 12, paddingTop: 16 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   note: note(inks),
-  review: {
-    borderWidth: 1,
-    borderColor: inks.hairline,
-    borderTopWidth: 3,
-    borderTopColor: inks.ink,
-    backgroundColor: inks.raised,
-    padding: 16,
-    gap: 8,
-  },
-  fault: { color: inks.rubric },
-  what: { fontFamily: SANS_STRONG },
-  buttons: { flexDirection: 'row', gap: 8, flexWrap: 'wrap' } as const,
 });
 
 /** A file that was opened: what it holds, or what is wrong with it. */
-type Opened = { name: string; file: ShopFile; differences: Difference[] } | { name: string; faults: Fault[] };
+type Opened = SoundFile | { name: string; faults: Fault[] };
 
-const HOLDS: Record<ShopFile['holds'], string> = {
-  shop: 'a whole shop',
-  book: 'a book; the goods and trials here stay',
-  goods: 'goods; the book and trials here stay',
-};
-const MOST_NAMED = 6;
-
-const namesText = (names: readonly string[]): string =>
-  names.length > MOST_NAMED
-    ? `${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more`
-    : names.join(', ');
-
-const DifferenceLine = ({ difference }: { difference: Difference }) => {
+/** Where the data is kept, and how well. */
+const Kept = () => {
   const style = useStyles(styles);
-  const { what, added, removed, changed } = difference;
-  const parts = [
-    ...(added.length > 0 ? [`${added.length} new: ${namesText(added)}`] : []),
-    ...(removed.length > 0 ? [`${removed.length} gone: ${namesText(removed)}`] : []),
-    ...(changed.length > 0 ? [`${changed.length} changed: ${namesText(changed)}`] : []),
-  ];
+  const savedAt = useAppSelector((state) => state.storage.savedAt);
+  const persistence = usePersistence();
   return (
-    <Text>
-      <Text style={style.what}>{what}</Text> {parts.join('; ')}
-    </Text>
-  );
-};
-
-const Refused = ({
-  name,
-  faults,
-  onDone,
-}: {
-  name: string;
-  faults: readonly Fault[];
-  onDone: () => void;
-}) => {
-  const style = useStyles(styles);
-  return (
-    <View style={style.review} role="alert">
-      <Text variant="titleMedium">{name} was not taken; nothing here has changed</Text>
-      {faults.slice(0, 20).map((fault, at) => (
-        <Text key={`${fault.path}-${at}`} style={style.fault}>
-          {locatedSentence(fault)}
-        </Text>
-      ))}
-      {faults.length > 20 ? <Text style={style.note}>{faults.length - 20} more faults.</Text> : null}
-      <View style={style.buttons}>
-        <Button mode="outlined" onPress={onDone}>
-          Close
-        </Button>
-      </View>
-    </View>
-  );
-};
-
-const Review = ({
-  opened,
-  onTake,
-  onLeave,
-}: {
-  opened: Extract<Opened, { file: ShopFile }>;
-  onTake: () => void;
-  onLeave: () => void;
-}) => {
-  const style = useStyles(styles);
-  const { name, file, differences } = opened;
-  return (
-    <View style={style.review} role="region" aria-label="Review of the file">
-      <Text variant="titleMedium">
-        {name} holds {HOLDS[file.holds]}
+    <View>
+      <Text style={style.note}>
+        Everything is kept in this browser alone. A file carries it elsewhere, and is your copy.
       </Text>
-      {file.savedAt ? (
-        <Text style={style.note}>Saved {file.savedAt.slice(0, 16).replace('T', ', ')}</Text>
-      ) : null}
-      {differences.length === 0 ? <Text>It is the same as what is here.</Text> : null}
-      {differences.map((difference) => (
-        <DifferenceLine key={difference.what} difference={difference} />
-      ))}
-      <View style={style.buttons}>
-        <Button mode="outlined" disabled={differences.length === 0} onPress={onTake}>
-          Take it into the draft
-        </Button>
-        <Button mode="text" onPress={onLeave}>
-          Leave it
-        </Button>
-      </View>
+      <Text style={style.note}>
+        {savedAt === null
+          ? 'The whole shop was not saved as a file yet.'
+          : `The whole shop was last saved as a file on ${dayTimeText(savedAt)}.`}
+      </Text>
+      {persistence === null ? null : (
+        <Text style={style.note}>
+          {persistence
+            ? 'The browser has promised not to clear it by itself.'
+            : 'The browser may clear it by itself when the disk is nearly full: save a file now and then.'}
+        </Text>
+      )}
     </View>
   );
 };
@@ -137,26 +67,32 @@ const Review = ({
 export const DataSettings = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
+  const router = useRouter();
   const shop: Shop = useAppSelector((state) => state.draft.workbook);
   const orders = useAppSelector((state) => state.orders);
+  const changedAt = useAppSelector((state) => state.storage.changedAt);
   const [opened, setOpened] = useState<Opened | null>(null);
   const save = (what: string, text: (now: string) => string): void => {
     const now = new Date().toISOString();
     saveFile(fileName(shop.book.store.name, what, now.slice(0, 10)), text(now));
+    if (what === 'shop') dispatch(savedNow(now));
   };
   const open = async (): Promise<void> => {
     const chosen = await openFile('json');
     if (!chosen) return;
-    if (chosen.text === null) {
-      dispatch(told({ text: `${chosen.name} is larger than 200 MB and was not read.`, undo: false }));
+    const { name, text } = chosen;
+    if (text === null) {
+      dispatch(told({ text: `${name} is larger than 200 MB and was not read.`, undo: false }));
       return;
     }
-    const read = readShopFile(chosen.text, shop);
-    setOpened(
-      read.ok
-        ? { name: chosen.name, file: read.value, differences: shopDifference(shop, read.value.shop) }
-        : { name: chosen.name, faults: read.faults },
-    );
+    const read = readShopFile(text, shop);
+    if (!read.ok) {
+      setOpened({ name, faults: read.faults });
+      return;
+    }
+    const differences = shopDifference(shop, read.value.shop);
+    const newOrders = mergeOrders(orders, read.value.orders).length - orders.length;
+    setOpened({ name, file: read.value, differences, newOrders, changedAt });
   };
   const take = (next: Shop, label: string): void => {
     dispatch(edit('replaceShop', next, label));
@@ -165,9 +101,7 @@ export const DataSettings = () => {
   };
   return (
     <View style={style.all}>
-      <Text style={style.note}>
-        Everything is kept in this browser alone. A file carries it elsewhere, and is your copy.
-      </Text>
+      <Kept />
       <View style={style.actions}>
         <TextAction
           label="Save the whole shop"
@@ -179,7 +113,6 @@ export const DataSettings = () => {
           onPress={() => save('goods', () => writeGoodsFile(shop.catalogue))}
         />
         <TextAction label="Open a file" onPress={() => void open()} />
-        <TextAction label="Back to the demo" onPress={() => take(demoShop(), 'Back to the demo shop')} />
       </View>
       {opened && 'faults' in opened ? (
         <Refused name={opened.name} faults={opened.faults} onDone={() => setOpened(null)} />
@@ -187,10 +120,18 @@ export const DataSettings = () => {
       {opened && 'file' in opened ? (
         <Review
           opened={opened}
-          onTake={() => take(opened.file.shop, `Took ${opened.name}`)}
+          onTake={() => {
+            dispatch(ordersTaken(opened.file.orders));
+            take(opened.file.shop, `Took ${opened.name}`);
+          }}
           onLeave={() => setOpened(null)}
         />
       ) : null}
+      <AsideList />
+      <View style={style.actions}>
+        <TextAction label="Start a shop of your own" onPress={() => router.navigate('/begin')} />
+        <TextAction label="Back to the demo" onPress={() => take(demoShop(), 'Back to the demo shop')} />
+      </View>
     </View>
   );
 };

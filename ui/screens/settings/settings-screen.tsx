@@ -1,16 +1,45 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import type { ComponentType } from 'react';
 import { Page } from '../../parts/page.tsx';
-import { Section } from '../../parts/section.tsx';
+import { Tabs } from '../../parts/tabs.tsx';
+import { useWidth } from '../../parts/use-width.ts';
 import { PageHead } from '../../shell/page-head.tsx';
 import { DataSettings } from './data-settings.tsx';
+import { Locations } from './locations.tsx';
+import { Orders } from './orders.tsx';
 import { StoreSettings } from './store-settings.tsx';
+import { Taxes } from './taxes.tsx';
 
-/** What holds for the whole shop, and its data out and in. */
-export const SettingsScreen = () => (
-  <Page>
-    <PageHead title="Settings" />
-    <Section title="Store" />
-    <StoreSettings />
-    <Section title="Data" />
-    <DataSettings />
-  </Page>
-);
+const PARTS = {
+  store: { label: 'Store', Part: StoreSettings },
+  locations: { label: 'Locations', Part: Locations },
+  taxes: { label: 'Taxes', Part: Taxes },
+  orders: { label: 'Orders', Part: Orders },
+  data: { label: 'Data', Part: DataSettings },
+} satisfies Record<string, { label: string; Part: ComponentType }>;
+type PartName = keyof typeof PARTS;
+
+const OPTIONS = (Object.keys(PARTS) as PartName[]).map((value) => ({ value, label: PARTS[value].label }));
+
+/** What holds for the whole shop, in parts: the store, its locations, taxes, the orders placed, its data out and in. */
+const SettingsScreen = () => {
+  const router = useRouter();
+  const isPhone = useWidth() === 'phone';
+  const { part } = useLocalSearchParams<{ part?: string }>();
+  const name: PartName = part !== undefined && part in PARTS ? (part as PartName) : 'store';
+  const { Part } = PARTS[name];
+  return (
+    <Page>
+      <PageHead title="Settings" />
+      <Tabs
+        label="Settings"
+        bleed={isPhone ? 20 : 0}
+        value={name}
+        options={OPTIONS}
+        onChange={(next) => router.navigate({ pathname: '/settings', params: { part: next } })}
+      />
+      <Part />
+    </Page>
+  );
+};
+export default SettingsScreen;

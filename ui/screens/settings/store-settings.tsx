@@ -3,11 +3,11 @@ import { Text } from 'react-native-paper';
 import type { Handling } from '../../../core/model/price.ts';
 import type { Store } from '../../../core/model/store.ts';
 import { moneyFigure, weightFigure } from '../../../core/words/figure.ts';
-import { Check } from '../../parts/check.tsx';
 import { Chooser } from '../../parts/chooser.tsx';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { optional, readMeasure, readMoney, readName, readPercent } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
+import { CURRENCIES, currencyName, TIME_ZONES } from '../../places/money-and-time.ts';
 import { edit } from '../../state/draft.ts';
 import { selectBook, selectSpeech } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -22,14 +22,6 @@ const styles = (inks: Inks) => ({
   chooser: { width: 230, flexDirection: 'row' } as const,
   note: note(inks),
 });
-
-const currencyNames = new Intl.DisplayNames(['en'], { type: 'currency' });
-const CURRENCIES = Intl.supportedValuesOf('currency').map((id) => ({ id, name: currencyNames.of(id) ?? id }));
-const ZONES = Intl.supportedValuesOf('timeZone').map((id) => ({
-  id,
-  name: id.replaceAll('_', ' '),
-  note: '',
-}));
 
 type SetStore = (changes: Partial<Store>, what: string, visit?: string | null) => void;
 
@@ -54,7 +46,7 @@ const Place = ({ store }: { store: Store }) => {
         <View style={style.chooser}>
           <Chooser
             label="Currency"
-            chosen={`${currencyNames.of(store.currency) ?? ''}, ${store.currency}`}
+            chosen={`${currencyName(store.currency)}, ${store.currency}`}
             options={CURRENCIES}
             onChoose={(currency) => set({ currency }, 'currency')}
           />
@@ -63,7 +55,7 @@ const Place = ({ store }: { store: Store }) => {
           <Chooser
             label="Zone of time"
             chosen={store.timeZone}
-            options={ZONES}
+            options={TIME_ZONES}
             onChoose={(timeZone) => set({ timeZone }, 'zone of time')}
           />
         </View>
@@ -176,7 +168,7 @@ const Figures = ({ store }: { store: Store }) => {
   );
 };
 
-/** What holds for the whole shop: name, currency, units, time, handling, rounding, tax, the order of choices. */
+/** What holds for the whole shop: name, currency, units, time, handling, rounding, the order of choices. */
 export const StoreSettings = () => {
   const style = useStyles(styles);
   const set = useSetStore();
@@ -186,11 +178,6 @@ export const StoreSettings = () => {
       <Place store={store} />
       <StoreHandling store={store} />
       <Figures store={store} />
-      <Check
-        label="Prices and charges include tax"
-        on={store.pricesIncludeTax}
-        onPress={() => set({ pricesIncludeTax: !store.pricesIncludeTax }, 'tax')}
-      />
       <View style={style.row}>
         <Text>Choices come</Text>
         <Segments

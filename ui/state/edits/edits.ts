@@ -1,8 +1,10 @@
 import { goodEdits } from './good-edits.ts';
+import { locationEdits } from './location-edits.ts';
 import { rateEdits } from './rate-edits.ts';
 import { reachEdits } from './reach-edits.ts';
 import { serviceEdits } from './service-edits.ts';
 import { storeEdits } from './store-edits.ts';
+import { taxEdits } from './tax-edits.ts';
 import { trialEdits } from './trial-edits.ts';
 import { zoneEdits } from './zone-edits.ts';
 
@@ -15,6 +17,8 @@ export const EDITS = {
   ...reachEdits,
   ...storeEdits,
   ...goodEdits,
+  ...locationEdits,
+  ...taxEdits,
 };
 
 export type EditName = keyof typeof EDITS;

@@ -1,0 +1,12 @@
+import { lazy } from 'react';
+import { Later } from '../ui/shell/later.tsx';
+
+const BeginScreen = lazy(() => import('../ui/screens/begin/begin-screen.tsx'));
+
+export default function Begin() {
+  return (
+    <Later>
+      <BeginScreen />
+    </Later>
+  );
+}

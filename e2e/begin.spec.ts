@@ -1,0 +1,77 @@
+import { expect, test, type Page } from '@playwright/test';
+import { choiceOf, closeSlip, fill, openProgram, openSlip } from './program.ts';
+
+const choose = async (page: Page, label: string, text: string, name: string): Promise<void> => {
+  await page.getByLabel(label, { exact: true }).fill(text);
+  await page.getByRole('button', { name, exact: true }).click();
+};
+const on = async (page: Page, then: string): Promise<void> => {
+  await page.getByRole('button', { name: /^(On|Look at the book)$/ }).click();
+  await expect(page.getByRole('heading', { level: 1, name: then })).toBeVisible();
+};
+
+test('five questions lead to a book, and the book to a first order', async ({ page }) => {
+  await openProgram(page, '/settings?part=data');
+  await page.getByRole('button', { name: 'Start a shop of your own' }).click();
+  await page.getByRole('button', { name: 'On', exact: true }).click();
+  await expect(page.getByText('Choose the country that you send from.')).toBeVisible();
+  await page.getByLabel('Name of the shop').fill('Sedge & Slate');
+  await choose(page, 'Country', 'irel', 'Ireland');
+  await choose(page, 'Currency', 'EUR', 'Euro');
+  await page.getByLabel('Tax on sales at home (may be left)').fill('VAT');
+  await page.getByLabel('its percentage').fill('23');
+  await on(page, 'Where to?');
+  await page.getByRole('button', { name: 'Everywhere' }).click();
+  await on(page, 'What do you sell?');
+  await page.getByLabel('A good that you sell').fill('Slate board');
+  await page.getByLabel('Its price').fill('32');
+  await page.getByLabel('Its weight').fill('1.2 kg');
+  await page.getByLabel('Parcel, Ireland').fill('7.50');
+  await page.getByRole('button', { name: 'On', exact: true }).click();
+  await expect(page.getByText('Write an amount, as 12.50.')).toBeVisible();
+  await page.getByLabel('Parcel, All remaining places').fill('19');
+  await on(page, 'When are you open?');
+  await on(page, 'Do you bring orders to people nearby?');
+  await page.getByRole('button', { name: 'Yes' }).click();
+  await page.getByLabel('Postal codes nearby').fill('F91, F92 A1B2');
+  await expect(page.getByText('2 patterns: F91*, F92A1B2')).toBeVisible();
+  await page.getByLabel('Charge', { exact: true }).fill('4');
+  await on(page, 'Your first book');
+  await expect(page.getByRole('region', { name: 'The first book' })).toContainText('Brought by us');
+  await page.getByRole('button', { name: 'Use this book' }).click();
+  await expect(choiceOf(await openSlip(page), 'Parcel')).toContainText('7.50');
+  await closeSlip(page);
+
+  await page.goto('/shop');
+  await page.getByRole('button', { name: 'Add Slate board to the basket' }).click();
+  await page.getByRole('link', { name: /^Basket/ }).click();
+  await page.getByRole('button', { name: 'To the checkout' }).click();
+  await page.getByLabel('Full name').fill('Orla Finch');
+  await page.getByLabel('Street and number').fill('9 Weir Row');
+  await page.getByLabel('Town').fill('Sligo');
+  await page.getByLabel('Eircode').fill('F91 X2Y3');
+  await page.getByRole('radio', { name: 'Brought by us, 4.00' }).click();
+  await expect(page.getByRole('region', { name: 'What the order comes to' })).toContainText('44.28');
+  await page.getByRole('button', { name: 'Place the order' }).click();
+  await expect(page.getByRole('heading', { name: 'Thank you. Your order is 1001.' })).toBeVisible();
+});
+
+test('an empty book says what it lacks on every page', async ({ page }) => {
+  await openProgram(page, '/begin');
+  await page.getByRole('button', { name: 'Skip the questions: an empty book' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Reach' })).toBeVisible();
+  await page.getByRole('link', { name: 'Charges' }).click();
+  await expect(page.getByText('It still lacks a zone and a service.')).toBeVisible();
+  await page.getByRole('link', { name: 'Goods' }).click();
+  await expect(page.getByRole('button', { name: 'Add a good' }).first()).toBeVisible();
+  await expect(await openSlip(page)).toContainText('No trial yet');
+  await closeSlip(page);
+  await page.goto('/shop');
+  await expect(page.getByText('Nothing is sold here yet.')).toBeVisible();
+  await page.goto('/settings?part=locations');
+  await expect(page.getByText(/A location is a place of yours/)).toBeVisible();
+  await page.getByRole('button', { name: 'Add a location' }).click();
+  await page.getByRole('button', { name: /^New location/ }).click();
+  await fill(page, 'Open on Monday', '9am-5pm');
+  await expect(page.getByLabel('Open on Monday')).toHaveValue('9am-5pm');
+});

@@ -1,0 +1,76 @@
+import { View } from 'react-native';
+import type { Destination } from '../../core/model/place.ts';
+import { countryName, useWorldPlaces } from '../places/places.ts';
+import { Chooser } from './chooser.tsx';
+import { DraftField } from './draft-field.tsx';
+import { readWords } from './readers.ts';
+
+interface Props {
+  destination: Destination;
+  onChange: (next: Destination, visit: string | null) => void;
+  /** Whether the street is asked for too. */
+  street?: boolean;
+}
+
+const row = { flexDirection: 'row', gap: 12 } as const;
+const half = { flex: 1 } as const;
+
+/** A place in the draft, edited where it stands: code, town, country, region and, where wanted, street. */
+export const PlaceFields = ({ destination, onChange, street = false }: Props) => {
+  const places = useWorldPlaces();
+  const { country, subdivision, postalCode = '', city = '', lines = [] } = destination;
+  const subdivisions = places?.subdivisions.get(country) ?? [];
+  return (
+    <View style={{ gap: 8 }}>
+      {street ? (
+        <DraftField
+          label="Street and number"
+          prose
+          text={lines.join(', ')}
+          read={readWords(200)}
+          onChange={(text, visit) =>
+            onChange({ ...destination, lines: text.trim() === '' ? undefined : [text] }, visit)
+          }
+        />
+      ) : null}
+      <View style={row}>
+        <DraftField
+          style={half}
+          label="Postal code"
+          text={postalCode}
+          read={readWords(20)}
+          onChange={(code, visit) => onChange({ ...destination, postalCode: code }, visit)}
+        />
+        <DraftField
+          style={half}
+          label="Town"
+          prose
+          text={city}
+          read={readWords(120)}
+          onChange={(town, visit) => onChange({ ...destination, city: town }, visit)}
+        />
+      </View>
+      <View style={row}>
+        <Chooser
+          label="Country"
+          chosen={countryName(country)}
+          options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
+          onChoose={(code) => onChange({ country: code, postalCode, city }, null)}
+        />
+        {subdivisions.length > 0 ? (
+          <Chooser
+            label="Province or state"
+            chosen={subdivisions.find((one) => one.code === subdivision)?.name ?? subdivision ?? ''}
+            options={[
+              { id: '', name: 'Not given', note: '' },
+              ...subdivisions.map(({ code, name }) => ({ id: code, name })),
+            ]}
+            onChoose={(code) =>
+              onChange({ ...destination, subdivision: code === '' ? undefined : code }, null)
+            }
+          />
+        ) : null}
+      </View>
+    </View>
+  );
+};

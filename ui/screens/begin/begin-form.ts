@@ -1,0 +1,233 @@
+import { postcodeValidator, postcodeValidatorExistsForCountry } from 'postcode-validator';
+import {
+  firstZones,
+  GOODS_KINDS,
+  type FirstAnswers,
+  type FirstZone,
+  type GoodsKind,
+} from '../../../core/begin/first-book.ts';
+import { withDay } from '../../../core/formats/hours-typed.ts';
+import type { OpeningHours } from '../../../core/model/time.ts';
+import { normaliseCode } from '../../../core/place/postal.ts';
+import { pastedPatterns, type PastedPatterns } from '../../../core/place/pasted-patterns.ts';
+import { currencyDecimals, type Speech } from '../../../core/words/figure.ts';
+import { optional, readMeasure, readMoney, readName, readPercent, readSpans } from '../../parts/readers.ts';
+import { countryName } from '../../places/places.ts';
+
+/** The answers to the five questions as they are typed. */
+export interface BeginValues {
+  shop: string;
+  place: string;
+  country: string;
+  subdivision: string;
+  postalCode: string;
+  city: string;
+  currency: string;
+  timeZone: string;
+  units: 'metric' | 'imperial';
+  taxName: string;
+  taxPercent: string;
+  reach: FirstAnswers['reach'];
+  countries: string[];
+  goodName: string;
+  goodPrice: string;
+  goodWeight: string;
+  kinds: GoodsKind[];
+  charges: Record<FirstZone, Record<GoodsKind, string>>;
+  hours: string[];
+  near: boolean;
+  nearCodes: string;
+  nearCharge: string;
+  nearLeast: string;
+}
+
+const NO_CHARGES = { letters: '', parcels: '', heavy: '' };
+
+export const emptyValues = (timeZone: string): BeginValues => ({
+  shop: '',
+  place: '',
+  country: '',
+  subdivision: '',
+  postalCode: '',
+  city: '',
+  currency: '',
+  timeZone,
+  units: 'metric',
+  taxName: '',
+  taxPercent: '',
+  reach: 'home',
+  countries: [],
+  goodName: '',
+  goodPrice: '',
+  goodWeight: '',
+  kinds: ['parcels'],
+  charges: { home: NO_CHARGES, abroad: NO_CHARGES, rest: NO_CHARGES },
+  hours: ['9-17', '9-17', '9-17', '9-17', '9-17', '', ''],
+  near: false,
+  nearCodes: '',
+  nearCharge: '',
+  nearLeast: '',
+});
+
+export type Faults = Record<string, string>;
+
+const speechOf = ({ currency, units }: BeginValues): Speech => ({
+  decimals: currency === '' ? 2 : currencyDecimals(currency),
+  units,
+});
+
+const isWhole =
+  (country: string) =>
+  (code: string): boolean =>
+    !postcodeValidatorExistsForCountry(country) || postcodeValidator(code, country);
+
+/** The codes nearby, as they were pasted. */
+export const nearPatterns = ({ country, nearCodes }: BeginValues): PastedPatterns =>
+  pastedPatterns(country, nearCodes, isWhole(country));
+
+const fromFaults = (values: BeginValues): Faults => {
+  const faults: Faults = {};
+  const name = readName(values.shop);
+  if (!name.ok) faults.shop = name.text;
+  if (values.country === '') faults.country = 'Choose the country that you send from.';
+  if (values.currency === '') faults.currency = 'Choose the currency of your prices.';
+  const code = normaliseCode(values.country, values.postalCode);
+  if (code !== '' && !isWhole(values.country)(values.postalCode.trim()))
+    faults.postalCode = `“${values.postalCode.trim()}” is no postal code of this country.`;
+  const points = optional<number>(readPercent)(values.taxPercent);
+  if (!points.ok) faults.taxPercent = points.text;
+  else if (points.value !== undefined && values.taxName.trim() === '')
+    faults.taxName = 'Name the tax, as customers know it.';
+  return faults;
+};
+
+const reachFaults = ({ reach, countries }: BeginValues): Faults =>
+  reach === 'listed' && countries.length === 0
+    ? { countries: 'Add a country, or choose another answer.' }
+    : {};
+
+const goodsFaults = (values: BeginValues): Faults => {
+  const faults: Faults = {};
+  const speech = speechOf(values);
+  const name = readName(values.goodName);
+  const price = readMoney(speech)(values.goodPrice);
+  const weight = readMeasure('weight', speech)(values.goodWeight);
+  if (!name.ok) faults.goodName = name.text;
+  if (!price.ok) faults.goodPrice = price.text;
+  if (!weight.ok) faults.goodWeight = weight.text;
+  if (values.kinds.length === 0) faults.kinds = 'Choose at least one.';
+  for (const zone of firstZones(values)) {
+    for (const kind of values.kinds) {
+      const charge = readMoney(speech)(values.charges[zone][kind]);
+      const path = `charges.${zone}.${kind}`;
+      if (!charge.ok) faults[path] = charge.text;
+      else if (charge.value === 0) faults[path] = 'Nothing would be charged.';
+    }
+  }
+  return faults;
+};
+
+const hoursFaults = ({ hours }: BeginValues): Faults =>
+  Object.fromEntries(
+    hours.flatMap((text, at) => {
+      const spans = readSpans(text);
+      return spans.ok ? [] : [[`hours.${at}`, spans.text]];
+    }),
+  );
+
+const nearFaults = (values: BeginValues): Faults => {
+  if (!values.near) return {};
+  const faults: Faults = {};
+  const speech = speechOf(values);
+  const { patterns, unread } = nearPatterns(values);
+  if (unread.length > 0) faults.nearCodes = `Not understood: ${unread.slice(0, 5).join(', ')}.`;
+  else if (patterns.length === 0) faults.nearCodes = 'Paste the postal codes that you bring orders to.';
+  const charge = readMoney(speech)(values.nearCharge);
+  if (!charge.ok) faults.nearCharge = charge.text;
+  else if (charge.value === 0) faults.nearCharge = 'Nothing would be charged.';
+  const least = optional<number>(readMoney(speech))(values.nearLeast);
+  if (!least.ok) faults.nearLeast = least.text;
+  return faults;
+};
+
+const STEPS = [fromFaults, reachFaults, goodsFaults, hoursFaults, nearFaults];
+export const QUESTIONS = [
+  'Where do you send from?',
+  'Where to?',
+  'What do you sell?',
+  'When are you open?',
+  'Do you bring orders to people nearby?',
+] as const;
+
+/** What is wrong with the answers to one question, by field. */
+export const faultsOfStep = (values: BeginValues, step: number): Faults => STEPS[step]?.(values) ?? {};
+
+const figure = (read: { ok: true; value: number } | { ok: false }): number => (read.ok ? read.value : 0);
+
+const chargesOf = (values: BeginValues, speech: Speech): FirstAnswers['charges'] =>
+  Object.fromEntries(
+    firstZones(values).map((zone) => [
+      zone,
+      Object.fromEntries(
+        values.kinds.map((kind) => [kind, figure(readMoney(speech)(values.charges[zone][kind]))]),
+      ),
+    ]),
+  );
+
+const hoursOf = ({ hours }: BeginValues): OpeningHours[] =>
+  hours.reduce<OpeningHours[]>((week, text, at) => {
+    const spans = readSpans(text);
+    return spans.ok ? withDay(week, (at + 1) as OpeningHours['day'], spans.value) : week;
+  }, []);
+
+const nearbyOf = (values: BeginValues, speech: Speech): FirstAnswers['nearby'] => {
+  if (!values.near) return undefined;
+  const least = figure(readMoney(speech)(values.nearLeast));
+  return {
+    patterns: nearPatterns(values).patterns,
+    charge: figure(readMoney(speech)(values.nearCharge)),
+    ...(least > 0 ? { minSubtotal: least } : {}),
+  };
+};
+
+const skuOf = (name: string): string =>
+  name
+    .trim()
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .slice(0, 60) || 'good';
+
+/** The answers, once nothing is wrong with any of them. */
+export const answersOf = (values: BeginValues): FirstAnswers => {
+  const speech = speechOf(values);
+  const { country, subdivision, postalCode, city, taxName, taxPercent, kinds } = values;
+  const nearby = nearbyOf(values, speech);
+  const points = figure(readPercent(taxPercent));
+  return {
+    name: values.shop.trim(),
+    currency: values.currency,
+    timeZone: values.timeZone,
+    units: values.units,
+    from: {
+      country,
+      ...(subdivision === '' ? {} : { subdivision }),
+      ...(postalCode.trim() === '' ? {} : { postalCode: postalCode.trim() }),
+      ...(city.trim() === '' ? {} : { city: city.trim() }),
+    },
+    fromName: values.place.trim() || values.shop.trim(),
+    homeName: countryName(country),
+    ...(points > 0 ? { tax: { name: taxName.trim(), points } } : {}),
+    reach: values.reach,
+    countries: values.countries.filter((one) => one !== country),
+    kinds: GOODS_KINDS.filter((kind) => kinds.includes(kind)),
+    charges: chargesOf(values, speech),
+    good: {
+      sku: skuOf(values.goodName),
+      name: values.goodName.trim(),
+      price: figure(readMoney(speech)(values.goodPrice)),
+      weight: figure(readMeasure('weight', speech)(values.goodWeight)),
+    },
+    hours: hoursOf(values),
+    ...(nearby ? { nearby } : {}),
+  };
+};

@@ -1,0 +1,62 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Book } from '../../../core/model/book.ts';
+import { regionsPhrase } from '../../../core/place/region-phrase.ts';
+import { countFigure, currencyDecimals } from '../../../core/words/figure.ts';
+import { ratePhrase } from '../../../core/words/rate-phrase.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { figure, note } from '../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+
+const styles = (inks: Inks) => ({
+  zone: { paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  name: { fontFamily: SANS_STRONG },
+  note: note(inks),
+  row: { flexDirection: 'row', justifyContent: 'space-between', gap: 12 } as const,
+  figure,
+});
+
+const reachText = ({ store, zones }: Book): string =>
+  store.sellsTo.mode === 'everywhere'
+    ? 'It sells everywhere.'
+    : `It sells to ${countFigure(store.sellsTo.countries.length, 'country', 'countries')}; all others cannot order.` +
+      (zones.length === 0 ? ' No zone has a rate yet.' : '');
+
+/** The book that the answers make, in the words of the board, before it is used. */
+export const BeginReview = ({ book }: { book: Book }) => {
+  const style = useStyles(styles);
+  const speech = { decimals: currencyDecimals(book.store.currency), units: book.store.units };
+  const nameOf = new Map(book.services.map(({ id, name }) => [id, name]));
+  const days = new Set(book.locations.flatMap(({ hours }) => hours.map(({ day }) => day))).size;
+  return (
+    <View role="region" aria-label="The first book">
+      <Text>
+        {reachText(book)} Orders leave from {book.locations[0]?.name ?? 'nowhere yet'}, open{' '}
+        {countFigure(days, 'day')} a week.
+      </Text>
+      {book.zones.map((zone) => (
+        <View key={zone.id} style={style.zone}>
+          <Text>
+            <Text style={style.name}>{zone.name}</Text>{' '}
+            <Text style={style.note}>
+              {zone.remainder ? 'what no other zone takes' : regionsPhrase(zone.includes)}
+            </Text>
+          </Text>
+          {book.rates
+            .filter((rate) => rate.zoneId === zone.id)
+            .map((rate) => (
+              <View key={rate.id} style={style.row}>
+                <Text>{[nameOf.get(rate.serviceId), ...ratePhrase(rate, speech).notes].join(', ')}</Text>
+                <Text style={style.figure}>{ratePhrase(rate, speech).price}</Text>
+              </View>
+            ))}
+        </View>
+      ))}
+      {book.taxes.map((tax) => (
+        <Text key={tax.id} style={style.note}>
+          {tax.name}, {tax.points / 100} %, on goods and charges at home.
+        </Text>
+      ))}
+    </View>
+  );
+};

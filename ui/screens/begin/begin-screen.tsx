@@ -1,0 +1,108 @@
+import { useRouter } from 'expo-router';
+import { useState, type ComponentType } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { emptyBook, firstBook, firstCatalogue, firstTrials } from '../../../core/begin/first-book.ts';
+import { Page } from '../../parts/page.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { PageHead } from '../../shell/page-head.tsx';
+import { edit } from '../../state/draft.ts';
+import { told, trialChosen } from '../../state/session.ts';
+import { useAppDispatch } from '../../state/store.ts';
+import type { Workbook } from '../../state/workbook.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { answersOf, emptyValues, faultsOfStep, QUESTIONS, type BeginValues } from './begin-form.ts';
+import { beginStyles, type StepProps } from './begin-parts.tsx';
+import { BeginReview } from './begin-review.tsx';
+import { StepFrom } from './step-from.tsx';
+import { StepGoods } from './step-goods.tsx';
+import { StepHours } from './step-hours.tsx';
+import { StepNear } from './step-near.tsx';
+import { StepReach } from './step-reach.tsx';
+
+const STEPS: readonly ComponentType<StepProps>[] = [StepFrom, StepReach, StepGoods, StepHours, StepNear];
+
+/** Takes a new shop into the draft, which one step of undo takes back. */
+const useTake = () => {
+  const dispatch = useAppDispatch();
+  const router = useRouter();
+  return (shop: Workbook, path: '/charges' | '/reach'): void => {
+    dispatch(edit('replaceShop', shop, `New shop ${shop.book.store.name}`));
+    dispatch(trialChosen(null));
+    dispatch(told({ text: `The draft is now ${shop.book.store.name}.`, undo: true }));
+    router.navigate(path);
+  };
+};
+
+/** Moves through the questions: forward only past sound answers. */
+const useSteps = () => {
+  const [step, setStep] = useState(0);
+  const form = useForm<BeginValues>({
+    defaultValues: emptyValues(Intl.DateTimeFormat().resolvedOptions().timeZone),
+  });
+  const values = useWatch({ control: form.control }) as BeginValues;
+  const next = (): void => {
+    const faults = Object.entries(faultsOfStep(form.getValues(), step));
+    form.clearErrors();
+    for (const [path, message] of faults) form.setError(path as keyof BeginValues, { message });
+    if (faults.length === 0) setStep(step + 1);
+  };
+  return { step, form, values, next, back: () => setStep(step - 1) };
+};
+
+/** Five questions that make a sound first book, reviewed before it is used. */
+const BeginScreen = () => {
+  const style = useStyles(beginStyles);
+  const take = useTake();
+  const { step, form, values, next, back } = useSteps();
+  const Step = STEPS[step];
+  const skip = (): void =>
+    take(
+      {
+        book: emptyBook({ name: 'New shop', currency: values.currency || 'EUR', timeZone: values.timeZone }),
+        catalogue: { format: 'emporos-catalogue', version: 1, goods: [] },
+        trials: [],
+      },
+      '/reach',
+    );
+  const use = (): void => {
+    const answers = answersOf(values);
+    const trials = firstTrials(answers, new Date().toISOString());
+    take({ book: firstBook(answers), catalogue: firstCatalogue(answers), trials }, '/charges');
+  };
+  return (
+    <Page>
+      <PageHead title={QUESTIONS[step] ?? 'Your first book'} />
+      <View style={{ gap: 16, paddingTop: 12 }}>
+        <Text style={style.note}>
+          {Step ? `Question ${step + 1} of ${QUESTIONS.length}.` : 'Everything here can be changed later.'}{' '}
+          What is here now stays until you use the new book, and comes back with undo.
+        </Text>
+        {Step ? (
+          <Step form={form} values={values} onSubmit={next} />
+        ) : (
+          <BeginReview book={firstBook(answersOf(values))} />
+        )}
+        <View style={[style.row, { alignItems: 'center' }]}>
+          {Step ? (
+            <Button mode="contained" onPress={next}>
+              {step + 1 < QUESTIONS.length ? 'On' : 'Look at the book'}
+            </Button>
+          ) : (
+            <Button mode="contained" onPress={use}>
+              Use this book
+            </Button>
+          )}
+          {step > 0 ? (
+            <Button mode="text" onPress={back}>
+              Back
+            </Button>
+          ) : null}
+          {step === 0 ? <TextAction label="Skip the questions: an empty book" onPress={skip} /> : null}
+        </View>
+      </View>
+    </Page>
+  );
+};
+export default BeginScreen;

@@ -1,0 +1,138 @@
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { undone } from '../../state/draft.ts';
+import { selectBook, selectSlip } from '../../state/selectors.ts';
+import { Slip } from '../../slip/slip.tsx';
+import { currentAddress, goTo } from '../../testing/router.ts';
+import { demoStore, renderOver } from '../../testing/store.tsx';
+import { answersOf, emptyValues, faultsOfStep, nearPatterns, type BeginValues } from './begin-form.ts';
+import BeginScreen from './begin-screen.tsx';
+
+jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
+jest.setTimeout(60_000);
+
+const VALUES: BeginValues = {
+  ...emptyValues('Europe/Dublin'),
+  shop: 'Sedge & Slate',
+  country: 'IE',
+  currency: 'EUR',
+  goodName: 'Slate board',
+  goodPrice: '32.00',
+  goodWeight: '1.2 kg',
+  charges: { ...emptyValues('').charges, home: { letters: '', parcels: '7.50', heavy: '' } },
+};
+
+describe('the answers as they are typed', () => {
+  test('are sound, question by question', () => {
+    for (let step = 0; step < 5; step += 1) expect(faultsOfStep(VALUES, step)).toEqual({});
+    expect(answersOf(VALUES)).toMatchObject({
+      name: 'Sedge & Slate',
+      fromName: 'Sedge & Slate',
+      homeName: 'Ireland',
+      charges: { home: { parcels: 750 } },
+      good: { sku: 'slate-board', price: 3_200, weight: 1_200 },
+    });
+    expect(answersOf(VALUES).hours).toHaveLength(5);
+  });
+
+  test('say what is wrong with each', () => {
+    const faults = (step: number, part: Partial<BeginValues>) => faultsOfStep({ ...VALUES, ...part }, step);
+    expect(faults(0, { shop: ' ', country: '', currency: '' })).toEqual({
+      shop: 'A name is needed.',
+      country: 'Choose the country that you send from.',
+      currency: 'Choose the currency of your prices.',
+    });
+    expect(faults(0, { postalCode: 'ZZ' }).postalCode).toMatch(/no postal code of this country/);
+    expect(faults(0, { taxPercent: '23' })).toEqual({ taxName: 'Name the tax, as customers know it.' });
+    expect(faults(1, { reach: 'listed' })).toHaveProperty('countries');
+    expect(faults(2, { goodWeight: 'heavy', kinds: [] })).toEqual({
+      goodWeight: 'Write a weight, as 3.2 kg.',
+      kinds: 'Choose at least one.',
+    });
+    const nothing = { ...VALUES.charges, home: { letters: '', parcels: '0', heavy: '' } };
+    expect(faults(2, { charges: nothing })).toEqual({ 'charges.home.parcels': 'Nothing would be charged.' });
+    expect(faults(2, { reach: 'everywhere' })).toHaveProperty(['charges.rest.parcels']);
+    expect(faults(3, { hours: ['9-17', '17-9', '', '', '', '', ''] })).toHaveProperty(['hours.1']);
+    expect(faults(4, { near: true, nearCodes: 'F91, the village', nearCharge: '' })).toEqual({
+      nearCodes: 'Not understood: the village.',
+      nearCharge: 'Write an amount, as 12.50.',
+    });
+  });
+
+  test('take the beginning of a code for all that begin so', () => {
+    expect(nearPatterns({ ...VALUES, nearCodes: 'F91 F92; D02 AF30' }).patterns).toEqual([
+      'F91*',
+      'F92*',
+      'D02AF30',
+    ]);
+  });
+});
+
+const fill = (label: string, text: string): void => fireEvent.changeText(screen.getByLabelText(label), text);
+const choose = async (label: string, text: string, name: string): Promise<void> => {
+  const field = await screen.findByLabelText(label);
+  fireEvent(field, 'focus');
+  await waitFor(() => {
+    fireEvent.changeText(screen.getByLabelText(label), text);
+    screen.getByLabelText(name);
+  });
+  fireEvent.press(screen.getByLabelText(name));
+};
+const on = async (then: string): Promise<void> => {
+  fireEvent.press(screen.getByText(/^(On|Look at the book)$/));
+  await waitFor(() => screen.getByText(then));
+};
+
+describe('the five questions', () => {
+  test('lead to a book that is reviewed, used, and taken back by one undo', async () => {
+    goTo('/begin');
+    const store = demoStore();
+    renderOver(store, <BeginScreen />);
+    fireEvent.press(screen.getByText('On'));
+    await waitFor(() => screen.getByText('Choose the country that you send from.'));
+    fill('Name of the shop', 'Sedge & Slate');
+    await choose('Country', 'irel', 'Ireland');
+    await choose('Currency', 'eur', 'Euro');
+    await on('Where to?');
+    fireEvent.press(screen.getByText('Some countries'));
+    await choose('Add a country', 'fra', 'France');
+    await on('What do you sell?');
+    fill('A good that you sell', 'Slate board');
+    fill('Its price', '32');
+    fill('Its weight', '1.2 kg');
+    fill('Parcel, Ireland', '7.50');
+    fill('Parcel, Abroad', '14');
+    await on('When are you open?');
+    await on('Do you bring orders to people nearby?');
+    await on('Your first book');
+    expect(
+      screen.getByText(
+        /It sells to 2 countries; all others cannot order\. Orders leave from Sedge & Slate, open 5 days/,
+      ),
+    ).toBeTruthy();
+    expect(screen.getByText('14.00')).toBeTruthy();
+    expect(selectBook(store.getState()).store.name).toBe('Wrack & Thistle');
+    fireEvent.press(screen.getByText('Use this book'));
+    expect(selectBook(store.getState()).store.name).toBe('Sedge & Slate');
+    expect(currentAddress().pathname).toBe('/charges');
+    const slip = selectSlip(store.getState());
+    expect(slip?.ok && slip.quote.choices.map(({ name, charge }) => `${name} ${charge}`)).toEqual([
+      'Parcel 750',
+    ]);
+    act(() => void store.dispatch(undone()));
+    expect(selectBook(store.getState()).store.name).toBe('Wrack & Thistle');
+  });
+
+  test('can be skipped; the slip of an empty shop says what belongs there', () => {
+    goTo('/begin');
+    const store = demoStore();
+    const view = renderOver(store, <BeginScreen />);
+    fireEvent.press(screen.getByText('Skip the questions: an empty book'));
+    const { book, catalogue, trials } = store.getState().draft.workbook;
+    expect([book.zones, catalogue.goods, trials]).toEqual([[], [], []]);
+    view.unmount();
+    renderOver(store, <Slip />);
+    expect(screen.getByText('No trial yet')).toBeTruthy();
+    fireEvent.press(screen.getByText('Add a good first'));
+    expect(currentAddress().pathname).toBe('/goods');
+  });
+});

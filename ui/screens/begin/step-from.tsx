@@ -1,0 +1,68 @@
+import { View } from 'react-native';
+import { Segments } from '../../parts/segments.tsx';
+import { countryName, useWorldPlaces } from '../../places/places.ts';
+import { CURRENCIES, currencyName, TIME_ZONES } from '../../places/money-and-time.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { Answer, beginStyles, Choice, Why, type StepProps } from './begin-parts.tsx';
+
+/** The first question: the shop, the place it sends from, its currency and the tax at home. */
+export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
+  const style = useStyles(beginStyles);
+  const places = useWorldPlaces();
+  const regions = places?.subdivisions.get(values.country) ?? [];
+  const text = { form, onSubmit };
+  return (
+    <View style={{ gap: 12 }}>
+      <Why text="Your own place decides what is home and what is abroad, and on which days orders leave." />
+      <View style={style.row}>
+        <Answer {...text} name="shop" label="Name of the shop" />
+        <Answer {...text} name="place" label="Name of the place you send from" placeholder="Workshop" />
+      </View>
+      <View style={style.row}>
+        <Choice
+          form={form}
+          name="country"
+          label="Country"
+          nameOf={countryName}
+          options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
+        />
+        {regions.length > 0 ? (
+          <Choice
+            form={form}
+            name="subdivision"
+            label="Region (may be left)"
+            nameOf={(code) => regions.find((one) => one.code === code)?.name ?? ''}
+            options={regions.map(({ code, name }) => ({ id: code, name }))}
+          />
+        ) : null}
+      </View>
+      <View style={style.row}>
+        <Answer {...text} name="postalCode" label="Postal code (may be left)" />
+        <Answer {...text} name="city" label="Town (may be left)" />
+      </View>
+      <View style={style.row}>
+        <Choice form={form} name="currency" label="Currency" nameOf={currencyName} options={CURRENCIES} />
+        <Choice
+          form={form}
+          name="timeZone"
+          label="Zone of time"
+          nameOf={(id) => id.replaceAll('_', ' ')}
+          options={TIME_ZONES}
+        />
+      </View>
+      <View style={style.row}>
+        <Answer {...text} name="taxName" label="Tax on sales at home (may be left)" placeholder="VAT" />
+        <Answer {...text} name="taxPercent" label="its percentage" placeholder="none" />
+      </View>
+      <Segments
+        width={240}
+        value={values.units}
+        onChange={(units) => form.setValue('units', units)}
+        options={[
+          { value: 'metric', label: 'kg and cm' },
+          { value: 'imperial', label: 'lb and in' },
+        ]}
+      />
+    </View>
+  );
+};

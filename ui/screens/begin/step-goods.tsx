@@ -1,0 +1,71 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import {
+  firstZones,
+  GOODS_KINDS,
+  SERVICE_NAMES,
+  type FirstZone,
+  type GoodsKind,
+} from '../../../core/begin/first-book.ts';
+import { Check } from '../../parts/check.tsx';
+import { countryName } from '../../places/places.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { Answer, beginStyles, FaultText, Why, type StepProps } from './begin-parts.tsx';
+
+const KINDS: Record<GoodsKind, string> = {
+  letters: 'Small and flat, to 500 g: sent as a letter',
+  parcels: 'What fits a parcel, to 30 kg',
+  heavy: 'Long or heavy, sent as freight',
+};
+
+const zoneName = (zone: FirstZone, country: string): string =>
+  ({ home: countryName(country), abroad: 'Abroad', rest: 'All remaining places' })[zone];
+
+/** The third question: a first good, what the goods are like to send, and what sending costs. */
+export const StepGoods = ({ form, values, onSubmit }: StepProps) => {
+  const style = useStyles(beginStyles);
+  const text = { form, onSubmit };
+  const { kinds, country } = values;
+  const toggle = (kind: GoodsKind): void =>
+    form.setValue('kinds', kinds.includes(kind) ? kinds.filter((one) => one !== kind) : [...kinds, kind]);
+  const chosen = GOODS_KINDS.filter((kind) => kinds.includes(kind));
+  return (
+    <View style={{ gap: 12 }}>
+      <Why text="Begin with one good; the others follow by hand or as a CSV." />
+      <View style={style.row}>
+        <Answer {...text} name="goodName" label="A good that you sell" placeholder="Slate board" />
+        <Answer {...text} name="goodPrice" label="Its price" placeholder="32.00" />
+        <Answer
+          {...text}
+          name="goodWeight"
+          label="Its weight"
+          placeholder={values.units === 'metric' ? '1.2 kg' : '2 lb 10 oz'}
+        />
+      </View>
+      <View role="group" aria-label="What your goods are like to send">
+        <Text>Your goods are</Text>
+        {GOODS_KINDS.map((kind) => (
+          <Check key={kind} label={KINDS[kind]} on={kinds.includes(kind)} onPress={() => toggle(kind)} />
+        ))}
+        <FaultText text={form.formState.errors.kinds?.message} />
+      </View>
+      <Text>What you charge for sending one order</Text>
+      {firstZones(values).map((zone) => (
+        <View key={zone} role="group" aria-label={`Charges: ${zoneName(zone, country)}`}>
+          <Text style={style.note}>{zoneName(zone, country)}</Text>
+          <View style={style.row}>
+            {chosen.map((kind) => (
+              <Answer
+                {...text}
+                key={kind}
+                name={`charges.${zone}.${kind}`}
+                label={`${SERVICE_NAMES[kind]}, ${zoneName(zone, country)}`}
+                placeholder="7.50"
+              />
+            ))}
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+};

@@ -1,0 +1,21 @@
+import { View } from 'react-native';
+import { DAYS } from '../settings/week-fields.tsx';
+import { Answer, Why, type StepProps } from './begin-parts.tsx';
+
+/** The fourth question: the week in which orders are made ready. */
+export const StepHours = ({ form, onSubmit }: StepProps) => (
+  <View style={{ gap: 8 }}>
+    <Why text="Orders are handed over on open days only. Write 9-12, 13-17:30, or nothing for a closed day." />
+    {DAYS.map((day, at) => (
+      <Answer
+        key={day}
+        form={form}
+        onSubmit={onSubmit}
+        name={`hours.${at}`}
+        label={day}
+        placeholder="closed"
+        style={{ maxWidth: 320 }}
+      />
+    ))}
+  </View>
+);

@@ -1,0 +1,148 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { datesText } from '../../../core/formats/dates-typed.ts';
+import type { Location } from '../../../core/model/location.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { PlaceFields } from '../../parts/place-fields.tsx';
+import { Press } from '../../parts/press.tsx';
+import { readDates, readName } from '../../parts/readers.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
+import { PreparationFields } from './preparation-fields.tsx';
+import { WeekFields } from './week-fields.tsx';
+
+const styles = (inks: Inks) => ({
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    gap: 12,
+    minHeight: TOUCH + 12,
+  } as const,
+  words: { flex: 1 },
+  name: { fontFamily: SANS_STRONG },
+  note: note(inks),
+  panel: { gap: 16, paddingTop: 4, paddingBottom: 20 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+const whereText = ({ address: { lines = [], city, postalCode, country } }: Location): string =>
+  [...lines, [postalCode, city].filter(Boolean).join(' '), country].filter(Boolean).join(', ');
+
+const openText = ({ hours }: Location): string => {
+  const days = new Set(hours.map(({ day }) => day)).size;
+  return days === 0 ? 'never open' : `open ${countFigure(days, 'day')} a week`;
+};
+
+const LocationPanel = ({ location, first }: { location: Location; first: boolean }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { id, name, hours, closedDates, preparation } = location;
+  const set = (changes: Partial<Location>, what: string, visit: string | null = null): void => {
+    dispatch(edit('setLocation', { id, changes }, `${name}: ${what}`, visit));
+  };
+  const remove = (): void => {
+    dispatch(edit('removeLocation', { id }, `Remove ${name}`));
+    const then = first ? ' Orders are sent from the next one, if there is one.' : '';
+    dispatch(told({ text: `Removed ${name}.${then}`, undo: true }));
+  };
+  return (
+    <View style={style.panel} role="group" aria-label={name}>
+      <DraftField
+        label="Location"
+        prose
+        text={name}
+        read={readName}
+        onChange={(next, visit) => set({ name: next }, 'name', visit)}
+      />
+      <PlaceFields
+        street
+        destination={location.address}
+        onChange={(address, visit) => set({ address }, 'address', visit)}
+      />
+      <WeekFields
+        hours={hours}
+        cutoff={preparation?.kind === 'batch' ? preparation.cutoff : undefined}
+        onChange={(next, visit) => set({ hours: next }, 'hours', visit)}
+      />
+      <DraftField
+        label="Closed on: dates as 2026-12-25, stretches as 2026-12-24..2026-12-26"
+        multiline
+        placeholder="no closed dates"
+        text={datesText(closedDates)}
+        read={readDates}
+        onChange={(next, visit) => set({ closedDates: next }, 'closed dates', visit)}
+      />
+      <PreparationFields
+        preparation={preparation}
+        onChange={(next, visit) => set({ preparation: next }, 'preparation', visit)}
+      />
+      <View style={style.actions}>
+        {first ? null : (
+          <TextAction
+            label="Send orders from here"
+            onPress={() => dispatch(edit('sendFrom', { id }, `Send from ${name}`))}
+          />
+        )}
+        <TextAction label="Remove the location" onPress={remove} />
+      </View>
+    </View>
+  );
+};
+
+/** The merchant's own places: where orders are made ready and handed over, and when. */
+export const Locations = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { locations, store } = useAppSelector(selectBook);
+  const [open, setOpen] = useState<string | null>(null);
+  const add = (): void => {
+    const country = locations[0]?.address.country ?? store.sellsTo.countries[0] ?? 'CA';
+    dispatch(edit('addLocation', { name: 'New location', country }, 'New location'));
+  };
+  return (
+    <View role="list" aria-label="Locations">
+      {locations.length === 0 ? (
+        <Text style={[style.note, { paddingVertical: 16 }]}>
+          A location is a place of yours: where orders are made ready. Without one, no day of arrival can be
+          told.
+        </Text>
+      ) : null}
+      {locations.map((location, at) => (
+        <View style={style.item} role="listitem" key={location.id}>
+          <Press
+            role="button"
+            aria-expanded={open === location.id}
+            onPress={() => setOpen(open === location.id ? null : location.id)}
+          >
+            <View style={style.row}>
+              <View style={style.words}>
+                <Text style={style.name}>{location.name}</Text>
+                <Text style={style.note}>{whereText(location)}</Text>
+              </View>
+              <Text style={style.note}>
+                {at === 0 ? 'orders are sent from here · ' : ''}
+                {openText(location)}
+              </Text>
+            </View>
+          </Press>
+          {open === location.id ? <LocationPanel location={location} first={at === 0} /> : null}
+        </View>
+      ))}
+      <TextAction
+        label="Add a location"
+        style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
+        onPress={add}
+      />
+    </View>
+  );
+};

@@ -1,0 +1,74 @@
+import { FlatList, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { PastOrder } from '../../../core/model/order.ts';
+import { localMoment } from '../../../core/time/local-moment.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
+import { momentText } from '../../parts/dates.ts';
+import { useKeepAsTrial } from '../../parts/keep-as-trial.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { figure, note } from '../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+
+const styles = (inks: Inks) => ({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    paddingVertical: 8,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
+  words: { flex: 1 },
+  name: { fontFamily: SANS_STRONG },
+  note: note(inks),
+  figure,
+  none: { ...note(inks), paddingVertical: 16 },
+});
+
+const Row = ({ order }: { order: PastOrder }) => {
+  const style = useStyles(styles);
+  const keep = useKeepAsTrial();
+  const { decimals } = useAppSelector(selectSpeech);
+  const { timeZone } = useAppSelector(selectBook).store;
+  const { number, request, chosen, recipient } = order;
+  const { date, time } = localMoment(request.placedAt, timeZone);
+  const place = [request.destination?.city, request.destination?.country].filter(Boolean).join(', ');
+  return (
+    <View style={style.row} role="listitem" aria-label={`Order ${number}`}>
+      <View style={style.words}>
+        <Text style={style.name}>
+          {number} {recipient ?? ''}
+        </Text>
+        <Text style={style.note}>
+          {momentText(date, time)} · {place} · {chosen.name}
+        </Text>
+      </View>
+      <Text style={style.figure}>{moneyFigure(chosen.charge, decimals)}</Text>
+      <TextAction label="Keep as a trial" onPress={() => keep(order)} />
+    </View>
+  );
+};
+
+/** The orders that were placed, newest first, with what was charged for getting them there. */
+export const Orders = () => {
+  const style = useStyles(styles);
+  const orders = useAppSelector((state) => state.orders);
+  return (
+    <View role="list" aria-label="Orders">
+      {orders.length === 0 ? (
+        <Text style={style.none}>Orders placed in the shopfront stand here with what was charged.</Text>
+      ) : null}
+      <FlatList
+        data={[...orders].reverse()}
+        keyExtractor={({ number }) => number}
+        renderItem={({ item }) => <Row order={item} />}
+        scrollEnabled={false}
+        initialNumToRender={40}
+        role="none"
+      />
+    </View>
+  );
+};

@@ -1,0 +1,94 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Preparation } from '../../../core/model/time.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { readCountWithin, readTime } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+
+interface Props {
+  preparation: Preparation | undefined;
+  onChange: (next: Preparation | undefined, visit: string | null) => void;
+}
+
+type Kind = Preparation['kind'] | 'none';
+
+const FIRST: Record<Preparation['kind'], Preparation> = {
+  'as-received': { kind: 'as-received', minutes: 60 },
+  'working-days': { kind: 'working-days', days: 1 },
+  batch: { kind: 'batch', cutoff: '13:00', readyAt: '15:00', days: 0 },
+};
+const MEANING: Record<Kind, string> = {
+  none: 'Handed over on the day it is placed, while it is open; else on the next open day.',
+  'as-received': 'The minutes are counted only while it is open.',
+  'working-days': 'Ready at opening, that many open days later.',
+  batch: 'Orders are made up together after the cut-off; later ones wait for the next open day.',
+};
+
+const styles = (inks: Inks) => ({
+  note: note(inks),
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } as const,
+  field: { width: 150 },
+});
+
+const Figures = ({ preparation, onChange }: { preparation: Preparation; onChange: Props['onChange'] }) => {
+  const style = useStyles(styles);
+  const count = (label: string, most: number, value: number, set: (value: number) => Preparation) => (
+    <DraftField
+      right
+      style={style.field}
+      label={label}
+      text={String(value)}
+      read={readCountWithin(0, most)}
+      onChange={(next, visit) => onChange(set(next), visit)}
+    />
+  );
+  const time = (label: string, value: string, set: (value: string) => Preparation) => (
+    <DraftField
+      right
+      style={style.field}
+      label={label}
+      text={value}
+      read={readTime}
+      onChange={(next, visit) => onChange(set(next), visit)}
+    />
+  );
+  if (preparation.kind === 'as-received') {
+    return count('Minutes', 100_000, preparation.minutes, (minutes) => ({ ...preparation, minutes }));
+  }
+  if (preparation.kind === 'working-days') {
+    return count('Open days', 365, preparation.days, (days) => ({ ...preparation, days }));
+  }
+  return (
+    <View style={style.row}>
+      {time('Cut-off', preparation.cutoff, (cutoff) => ({ ...preparation, cutoff }))}
+      {time('Ready at', preparation.readyAt, (readyAt) => ({ ...preparation, readyAt }))}
+      {count('Open days later', 365, preparation.days, (days) => ({ ...preparation, days }))}
+    </View>
+  );
+};
+
+/** When an order is ready to be handed over at a location. */
+export const PreparationFields = ({ preparation, onChange }: Props) => {
+  const kind: Kind = preparation?.kind ?? 'none';
+  const style = useStyles(styles);
+  return (
+    <View style={{ gap: 8 }} role="group" aria-label="When orders are ready">
+      <Text>When orders are ready</Text>
+      <Segments<Kind>
+        value={kind}
+        onChange={(next) => onChange(next === 'none' ? undefined : FIRST[next], null)}
+        options={[
+          { value: 'none', label: 'that day' },
+          { value: 'as-received', label: 'minutes' },
+          { value: 'working-days', label: 'days' },
+          { value: 'batch', label: 'cut-off' },
+        ]}
+      />
+      <Text style={style.note}>{MEANING[kind]}</Text>
+      {preparation ? <Figures preparation={preparation} onChange={onChange} /> : null}
+    </View>
+  );
+};

@@ -1,0 +1,136 @@
+import { View } from 'react-native';
+import { IconButton, Text } from 'react-native-paper';
+import { regionsText } from '../../../core/place/region-phrase.ts';
+import type { Region } from '../../../core/model/place.ts';
+import type { TaxRate } from '../../../core/model/tax.ts';
+import { Check } from '../../parts/check.tsx';
+import { DraftField, type Read } from '../../parts/draft-field.tsx';
+import { readName, readPercent, readRegions } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingVertical: 8 },
+  row: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'flex-end',
+    gap: 12,
+    paddingVertical: 10,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
+  name: { flexGrow: 1, flexBasis: 150 },
+  region: { flexGrow: 1, flexBasis: 120 },
+  points: { width: 76 },
+});
+
+const readRegion = (text: string): Read<Region> => {
+  const read = readRegions(text);
+  const [region, ...more] = read.ok ? read.value : [];
+  if (!read.ok) return read;
+  return region && more.length === 0
+    ? { ok: true, value: region }
+    : { ok: false, text: 'Write one place: CA, CA-NS, or codes as CA: X0A*.' };
+};
+
+const Tax = ({ tax }: { tax: TaxRate }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { id, name } = tax;
+  const set = (changes: Partial<TaxRate>, what: string, visit: string | null = null): void => {
+    dispatch(edit('setTax', { id, changes }, `${name}: ${what}`, visit));
+  };
+  const place = regionsText([tax.region]);
+  const remove = (): void => {
+    dispatch(edit('removeTax', { id }, `Remove ${name}`));
+    dispatch(told({ text: `Removed ${name}, ${place}.`, undo: true }));
+  };
+  return (
+    <View style={style.row} role="listitem" aria-label={`${name}, ${place}`}>
+      <DraftField
+        style={style.name}
+        label="Tax"
+        prose
+        text={name}
+        read={readName}
+        onChange={(next, visit) => set({ name: next }, 'name', visit)}
+      />
+      <DraftField
+        style={style.region}
+        label="Where"
+        text={place}
+        read={readRegion}
+        onChange={(region, visit) => set({ region }, 'place', visit)}
+      />
+      <DraftField
+        right
+        style={style.points}
+        label="%"
+        text={String(tax.points / 100)}
+        read={readPercent}
+        onChange={(points, visit) => set({ points }, 'percentage', visit)}
+      />
+      <Segments
+        width={220}
+        value={tax.on}
+        onChange={(on) => set({ on }, 'what it is on')}
+        options={[
+          { value: 'goods', label: 'goods' },
+          { value: 'charges', label: 'charges' },
+          { value: 'both', label: 'both' },
+        ]}
+      />
+      <IconButton
+        icon="close"
+        size={18}
+        style={{ margin: 0 }}
+        accessibilityLabel={`Remove ${name}, ${place}`}
+        onPress={remove}
+      />
+    </View>
+  );
+};
+
+/** The taxes on goods and on charges, by place; all that match an address add up. */
+export const Taxes = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { taxes, store, locations } = useAppSelector(selectBook);
+  const add = (): void => {
+    const country = locations[0]?.address.country ?? 'CA';
+    const tax = { name: 'Tax', region: { country }, points: 0, on: 'both' as const };
+    dispatch(edit('addTax', { tax }, 'New tax'));
+  };
+  return (
+    <View>
+      <Text style={style.note}>
+        Every tax whose place holds the address counts; they add up, each rounded for itself.
+      </Text>
+      <Check
+        label="Prices and charges include tax"
+        on={store.pricesIncludeTax}
+        onPress={() =>
+          dispatch(edit('setStore', { changes: { pricesIncludeTax: !store.pricesIncludeTax } }, 'Store: tax'))
+        }
+      />
+      <View role="list" aria-label="Taxes">
+        {taxes.map((tax) => (
+          <Tax key={tax.id} tax={tax} />
+        ))}
+      </View>
+      <TextAction
+        label="Add a tax"
+        style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
+        onPress={add}
+      />
+    </View>
+  );
+};

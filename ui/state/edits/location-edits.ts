@@ -1,0 +1,33 @@
+import type { Location } from '../../../core/model/location.ts';
+import type { Workbook } from '../workbook.ts';
+import { freeId, moveItem } from './ids.ts';
+
+/** Changes to the merchant's own places. Each changes the workbook it is given, which is a draft of the state. */
+export const locationEdits = {
+  /** A new location stands where the last one does until its address is written. */
+  addLocation: ({ book }: Workbook, { name, country }: { name: string; country: string }): void => {
+    const id = freeId(name, book.locations);
+    book.locations.push({ id, name, address: { country }, hours: [], closedDates: [] });
+  },
+
+  /** Some fields of a location; a field given as undefined is taken out. */
+  setLocation: (
+    { book }: Workbook,
+    { id, changes }: { id: string; changes: Partial<Omit<Location, 'id'>> },
+  ): void => {
+    const location = book.locations.find((one) => one.id === id);
+    if (!location) return;
+    for (const [field, value] of Object.entries(changes)) {
+      if (value === undefined) delete location[field as keyof Location];
+      else Object.assign(location, { [field]: value });
+    }
+  },
+
+  /** Orders are sent from the first location. */
+  sendFrom: ({ book }: Workbook, { id }: { id: string }): void =>
+    moveItem(book.locations, id, -book.locations.length),
+
+  removeLocation: ({ book }: Workbook, { id }: { id: string }): void => {
+    book.locations = book.locations.filter((one) => one.id !== id);
+  },
+};
