@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
+import { FIELD_OUTLINE } from '../theme/text.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import { SANS, TOUCH, type Inks } from '../theme/tokens.ts';
@@ -79,6 +80,7 @@ export const Chooser = ({
       {hideLabel ? null : <Text style={style.label}>{label}</Text>}
       <TextInput
         mode="outlined"
+        outlineStyle={FIELD_OUTLINE}
         dense
         value={typed ?? chosen}
         placeholder={placeholder}

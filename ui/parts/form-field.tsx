@@ -1,6 +1,7 @@
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { View, type TextStyle, type ViewStyle } from 'react-native';
 import { HelperText, Text, TextInput } from 'react-native-paper';
+import { FIELD_OUTLINE } from '../theme/text.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
@@ -35,6 +36,7 @@ export const FormField = <V extends FieldValues>(props: Props<V>) => {
           <Text style={style.label}>{label}</Text>
           <TextInput
             mode="outlined"
+            outlineStyle={FIELD_OUTLINE}
             dense
             value={value as string}
             onChangeText={onChange}

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
+import { FIELD_OUTLINE } from '../theme/text.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import { SANS, type Inks } from '../theme/tokens.ts';
@@ -27,6 +28,7 @@ export const TextLine = ({ label, value, onChange, onSubmit, placeholder, hideLa
       {hideLabel ? null : <Text style={style.label}>{label}</Text>}
       <TextInput
         mode="outlined"
+        outlineStyle={FIELD_OUTLINE}
         dense
         value={value}
         placeholder={placeholder}

@@ -1,4 +1,4 @@
-import type { TextStyle } from 'react-native';
+import type { TextStyle, ViewStyle } from 'react-native';
 import { SERIF, SERIF_ITALIC, SERIF_STRONG, type Inks } from './tokens.ts';
 
 /** Figures stand in columns: tabular numerals, to the right. */
@@ -12,3 +12,6 @@ export const smallFigure: TextStyle = { ...figure, fontSize: 15, lineHeight: 20 
 export const strongFigure: TextStyle = { ...figure, fontFamily: SERIF_STRONG };
 export const note = (inks: Inks): TextStyle => ({ color: inks.quiet, fontSize: 13, lineHeight: 18 });
 export const aside: TextStyle = { fontFamily: SERIF_ITALIC, fontSize: 15, lineHeight: 22 };
+
+/** The corners of what can be typed in. */
+export const FIELD_OUTLINE: ViewStyle = { borderRadius: 2 };

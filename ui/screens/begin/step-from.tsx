@@ -54,15 +54,17 @@ export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
         <Answer {...text} name="taxName" label="Tax on sales at home (may be left)" placeholder="VAT" />
         <Answer {...text} name="taxPercent" label="its percentage" placeholder="none" />
       </View>
-      <Segments
-        width={240}
-        value={values.units}
-        onChange={(units) => form.setValue('units', units)}
-        options={[
-          { value: 'metric', label: 'kg and cm' },
-          { value: 'imperial', label: 'lb and in' },
-        ]}
-      />
+      <View style={style.row}>
+        <Segments
+          width={240}
+          value={values.units}
+          onChange={(units) => form.setValue('units', units)}
+          options={[
+            { value: 'metric', label: 'kg and cm' },
+            { value: 'imperial', label: 'lb and in' },
+          ]}
+        />
+      </View>
     </View>
   );
 };

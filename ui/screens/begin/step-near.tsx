@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Segments } from '../../parts/segments.tsx';
+import { FIELD_OUTLINE } from '../../theme/text.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { nearPatterns } from './begin-form.ts';
 import { Answer, beginStyles, FaultText, Why, type StepProps } from './begin-parts.tsx';
@@ -13,15 +14,17 @@ export const StepNear = ({ form, values, onSubmit }: StepProps) => {
   const { patterns } = nearPatterns(values);
   return (
     <View style={{ gap: 12 }}>
-      <Segments
-        width={200}
-        value={values.near ? 'yes' : 'no'}
-        onChange={(answer) => form.setValue('near', answer === 'yes')}
-        options={[
-          { value: 'no', label: 'No' },
-          { value: 'yes', label: 'Yes' },
-        ]}
-      />
+      <View style={style.row}>
+        <Segments
+          width={200}
+          value={values.near ? 'yes' : 'no'}
+          onChange={(answer) => form.setValue('near', answer === 'yes')}
+          options={[
+            { value: 'no', label: 'No' },
+            { value: 'yes', label: 'Yes' },
+          ]}
+        />
+      </View>
       {values.near ? (
         <>
           <Why text="The postal codes, pasted in any shape: lists, ranges, the beginnings of codes." />
@@ -32,6 +35,7 @@ export const StepNear = ({ form, values, onSubmit }: StepProps) => {
               <View>
                 <TextInput
                   mode="outlined"
+                  outlineStyle={FIELD_OUTLINE}
                   multiline
                   numberOfLines={3}
                   value={value}

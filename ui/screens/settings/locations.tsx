@@ -21,14 +21,7 @@ import { WeekFields } from './week-fields.tsx';
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
-  row: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    justifyContent: 'space-between',
-    gap: 12,
-    minHeight: TOUCH + 12,
-  } as const,
-  words: { flex: 1 },
+  row: { paddingVertical: 10, minHeight: TOUCH },
   name: { fontFamily: SANS_STRONG },
   note: note(inks),
   panel: { gap: 16, paddingTop: 4, paddingBottom: 20 },
@@ -125,10 +118,8 @@ export const Locations = () => {
             onPress={() => setOpen(open === location.id ? null : location.id)}
           >
             <View style={style.row}>
-              <View style={style.words}>
-                <Text style={style.name}>{location.name}</Text>
-                <Text style={style.note}>{whereText(location)}</Text>
-              </View>
+              <Text style={style.name}>{location.name}</Text>
+              <Text style={style.note}>{whereText(location)}</Text>
               <Text style={style.note}>
                 {at === 0 ? 'orders are sent from here · ' : ''}
                 {openText(location)}

@@ -8,6 +8,7 @@ import { DraftField, type Read } from '../../parts/draft-field.tsx';
 import { readName, readPercent, readRegions } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
+import { useWidth } from '../../parts/use-width.ts';
 import { edit } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
@@ -41,7 +42,8 @@ const readRegion = (text: string): Read<Region> => {
     : { ok: false, text: 'Write one place: CA, CA-NS, or codes as CA: X0A*.' };
 };
 
-const Tax = ({ tax }: { tax: TaxRate }) => {
+/** On a wide page the labels stand over the first row only, as the headings of columns. */
+const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { id, name } = tax;
@@ -56,6 +58,7 @@ const Tax = ({ tax }: { tax: TaxRate }) => {
   return (
     <View style={style.row} role="listitem" aria-label={`${name}, ${place}`}>
       <DraftField
+        hideLabel={!headed}
         style={style.name}
         label="Tax"
         prose
@@ -64,6 +67,7 @@ const Tax = ({ tax }: { tax: TaxRate }) => {
         onChange={(next, visit) => set({ name: next }, 'name', visit)}
       />
       <DraftField
+        hideLabel={!headed}
         style={style.region}
         label="Where"
         text={place}
@@ -72,6 +76,7 @@ const Tax = ({ tax }: { tax: TaxRate }) => {
       />
       <DraftField
         right
+        hideLabel={!headed}
         style={style.points}
         label="%"
         text={String(tax.points / 100)}
@@ -79,7 +84,7 @@ const Tax = ({ tax }: { tax: TaxRate }) => {
         onChange={(points, visit) => set({ points }, 'percentage', visit)}
       />
       <Segments
-        width={220}
+        width={264}
         value={tax.on}
         onChange={(on) => set({ on }, 'what it is on')}
         options={[
@@ -103,6 +108,7 @@ const Tax = ({ tax }: { tax: TaxRate }) => {
 export const Taxes = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
+  const isPhone = useWidth() === 'phone';
   const { taxes, store, locations } = useAppSelector(selectBook);
   const add = (): void => {
     const country = locations[0]?.address.country ?? 'CA';
@@ -122,8 +128,8 @@ export const Taxes = () => {
         }
       />
       <View role="list" aria-label="Taxes">
-        {taxes.map((tax) => (
-          <Tax key={tax.id} tax={tax} />
+        {taxes.map((tax, at) => (
+          <Tax key={tax.id} tax={tax} headed={at === 0 || isPhone} />
         ))}
       </View>
       <TextAction
