@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Locator } from '@playwright/test';
 import { isPhone, openProgram, openSlip, closeSlip, waitUntilKept } from './program.ts';
 
 test('a country closed is gone from the map, the slip and the answer about its codes', async ({ page }) => {
@@ -17,6 +17,60 @@ test('a country closed is gone from the map, the slip and the answer about its c
   await waitUntilKept(page);
   await page.reload();
   await expect(page.getByRole('img', { name: /5 countries closed/ })).toBeVisible();
+});
+
+test('a country closed and opened is followed by the board and the shopfront', async ({ page }) => {
+  const offered = async (): Promise<Locator> => {
+    await page.goto('/shop/checkout');
+    await page.getByLabel('Country', { exact: true }).fill('France');
+    await page.getByRole('button', { name: 'France', exact: true }).click();
+    await page.getByLabel('Postal code').fill('69002');
+    return page.getByRole('main');
+  };
+  await openProgram(page, '/shop');
+  await page.getByRole('button', { name: 'Add Lupin seeds to the basket' }).click();
+  await waitUntilKept(page);
+  await expect(await offered()).toContainText('Seed mail');
+  await page.goto('/reach');
+  await page.getByRole('button', { name: /^Close all \d+ shown/ }).click();
+  await waitUntilKept(page);
+  await page.goto('/charges');
+  const europe = isPhone(page)
+    ? page.getByText(/^closed, not sold to · AT/)
+    : page.getByRole('rowheader', { name: /Europe/ });
+  if (isPhone(page)) await page.getByRole('tab', { name: 'Europe' }).click();
+  await expect(europe).toContainText('closed, not sold to');
+  await expect(await offered()).toContainText('We do not send to this address.');
+  await page.goto('/reach');
+  await page.getByLabel('Find a country').fill('france');
+  await page.getByRole('checkbox', { name: 'France', exact: true }).click();
+  await waitUntilKept(page);
+  await expect(await offered()).toContainText('Seed mail');
+});
+
+test('postal codes of every shape are pasted into a zone and decide at once', async ({ page }) => {
+  await openProgram(page, '/charges?zone=north&panel=zone');
+  const takes = page.getByRole('group', { name: 'Takes', exact: true });
+  await takes.getByRole('button', { name: 'Paste codes' }).click();
+  await takes
+    .getByLabel('Postal codes to add')
+    .fill('B2G\nb2h 1a1; B2J-B2K\t"B2L*"\nAntigonish Landing, a0p');
+  await takes.getByRole('button', { name: 'Add the codes' }).click();
+  await expect(
+    takes.getByText('4 patterns added, 1 there already, 2 shorter than a code taken as beginnings.'),
+  ).toBeVisible();
+  await expect(takes.getByText('Not understood, and left above: Antigonish Landing.')).toBeVisible();
+  await expect(takes.getByText('12 codes in Canada')).toBeVisible();
+  await expect(await openSlip(page)).toContainText('zone North, by B2G*');
+});
+
+test('a region closed inside an open country, by name', async ({ page }) => {
+  await openProgram(page, '/reach');
+  await page.getByLabel('Find a country').fill('canada');
+  await page.getByRole('button', { name: 'Regions of Canada' }).click();
+  await page.getByRole('checkbox', { name: 'Nova Scotia' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Nova Scotia' }).first()).toContainText('closed');
+  await expect(await openSlip(page)).toContainText('The shop does not sell to CA-NS, B2G2L2.');
 });
 
 test('many codes pasted each fall somewhere, and those that cannot buy are named', async ({ page }) => {

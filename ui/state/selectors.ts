@@ -6,6 +6,7 @@ import type { Book } from '../../core/model/book.ts';
 import type { Catalogue } from '../../core/model/good.ts';
 import { compile } from '../../core/quote/compile.ts';
 import { quote, requestFaults } from '../../core/quote/quote.ts';
+import { closedZones } from '../../core/reach/closed-zones.ts';
 import type { Speech } from '../../core/words/figure.ts';
 import type { RootState } from './store.ts';
 
@@ -64,6 +65,9 @@ export const selectRatesByCell = createSelector(
   [(state: RootState) => selectBook(state).rates],
   (rates) => new Map(rates.map((rate) => [`${rate.serviceId}/${rate.zoneId}`, rate])),
 );
+
+/** The zones that the shop sells nothing to. */
+export const selectClosedZones = createSelector([selectBook], closedZones);
 
 /** The goods by sku. */
 export const selectGoods = createSelector(

@@ -1,7 +1,6 @@
 import { memo } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { regionsPhrase } from '../../../core/place/region-phrase.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
 import type { Speech } from '../../../core/words/figure.ts';
@@ -9,6 +8,7 @@ import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { zoneWords } from './zone-words.ts';
 import { boardStyles, ZONE_COLUMN } from './board-styles.ts';
 import { cellWords, type CellWords } from './cell-words.ts';
 
@@ -53,6 +53,8 @@ const BoardCell = ({ words, label, open, selected, onPress, flex }: CellProps) =
 
 export interface BoardRowProps {
   zone: Zone;
+  /** Whether the shop sells to none of its places. */
+  closed: boolean;
   services: readonly Service[];
   /** The zone's rates by service, in the services' order. */
   rates: readonly (Rate | undefined)[];
@@ -65,15 +67,9 @@ export interface BoardRowProps {
   onZone: (zone: string) => void;
 }
 
-const placesOf = (zone: Zone): string => {
-  const places = regionsPhrase(zone.includes);
-  if (zone.remainder)
-    return places === '' ? 'what no other zone takes' : `${places}, and what no other takes`;
-  return places === '' ? 'no places yet' : places;
-};
-
 const Row = ({
   zone,
+  closed,
   services,
   rates,
   speech,
@@ -98,7 +94,7 @@ const Row = ({
           <View style={style.zoneInside}>
             <Text style={[style.name, zone.active ? null : style.off]}>{zone.name}</Text>
             <Text style={style.note} numberOfLines={2}>
-              {zone.active ? placesOf(zone) : `switched off · ${placesOf(zone)}`}
+              {zoneWords(zone, closed)}
             </Text>
           </View>
         </Press>

@@ -2,7 +2,7 @@ import { Fragment, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Press } from '../../parts/press.tsx';
-import { selectBook, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectClosedZones, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { BoardRow } from './board-row.tsx';
@@ -29,6 +29,7 @@ const Under = ({ children }: { children: ReactNode }) => (
 export const Board = ({ opening, selection, under, underHead }: Props) => {
   const style = useStyles(boardStyles);
   const { zones, services } = useAppSelector(selectBook);
+  const closed = useAppSelector(selectClosedZones);
   const rates = useAppSelector(selectRatesByCell);
   const speech = useAppSelector(selectSpeech);
   const [width, setWidth] = useState(0);
@@ -65,6 +66,7 @@ export const Board = ({ opening, selection, under, underHead }: Props) => {
               <Fragment key={zone.id}>
                 <BoardRow
                   zone={zone}
+                  closed={closed.has(zone.id)}
                   services={services}
                   rates={services.map((service) => rates.get(`${service.id}/${zone.id}`))}
                   speech={speech}

@@ -231,8 +231,10 @@ describe('a zone', () => {
     const store = open({ zone: 'west', panel: 'zone' });
     const zoneAt = () => selectBook(store.getState()).zones.findIndex((zone) => zone.id === 'west');
     type('Zone', 'Prairies and coast');
-    type('But not', 'CA-BC');
-    type('But not', 'British Columbia');
+    const label = 'But not: CA, CA-NS, or codes as CA: B3H*, B3J*';
+    fireEvent.press(screen.getAllByText('As text')[1] as never);
+    type(label, 'CA-BC');
+    type(label, 'British Columbia');
     expect(screen.getByText(/^“British Columbia” is no place.*Kept: CA-BC$/)).toBeTruthy();
     expect(selectBook(store.getState()).zones[zoneAt()]).toMatchObject({
       name: 'Prairies and coast',

@@ -4,8 +4,7 @@ import type { Zone } from '../../../core/model/place.ts';
 import { Press } from '../../parts/press.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { regionsPhrase } from '../../../core/place/region-phrase.ts';
-import { selectBook, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectClosedZones, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -13,6 +12,7 @@ import { TOUCH, type Inks } from '../../theme/tokens.ts';
 import { boardStyles } from './board-styles.ts';
 import { cellWords } from './cell-words.ts';
 import type { Opening } from './open-cell.ts';
+import { zoneWords } from './zone-words.ts';
 
 const styles = (inks: Inks) => ({
   ...boardStyles(inks),
@@ -42,6 +42,7 @@ const SWIPE = 50;
 export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) => {
   const style = useStyles(styles);
   const { zones, services } = useAppSelector(selectBook);
+  const closed = useAppSelector(selectClosedZones);
   const rates = useAppSelector(selectRatesByCell);
   const speech = useAppSelector(selectSpeech);
   const at = zones.findIndex((one) => one.id === zone.id);
@@ -52,7 +53,6 @@ export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) =
       if (next) opening.showZone(next.id);
     },
   });
-  const places = regionsPhrase(zone.includes);
   return (
     <View {...swipe.panHandlers}>
       <Tabs
@@ -64,8 +64,7 @@ export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) =
       />
       <View style={style.places}>
         <Text style={[style.quiet, style.left]} numberOfLines={2}>
-          {zone.remainder ? 'what no other zone takes' : places || 'no places yet'}
-          {zone.active ? '' : ' · switched off'}
+          {zoneWords(zone, closed.has(zone.id))}
         </Text>
         <TextAction
           label="Zone"

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Zone } from '../../../core/model/place.ts';
-import { regionsText } from '../../../core/place/region-phrase.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
 import { DraftField } from '../../parts/draft-field.tsx';
-import { readName, readRegions } from '../../parts/readers.ts';
+import { readName } from '../../parts/readers.ts';
+import { RegionList } from '../../parts/region-list.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
@@ -52,19 +52,16 @@ export const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) 
         read={readName}
         onChange={(name, visit) => set({ name }, 'name', visit)}
       />
-      <DraftField
-        label="Takes: countries as CA, subdivisions as CA-NS, codes as CA: B3H*, B3J*"
-        multiline
-        text={regionsText(zone.includes)}
-        read={readRegions}
+      <RegionList
+        label="Takes"
+        none={zone.remainder ? 'nothing by name: what no other zone takes' : 'no places yet'}
+        regions={zone.includes}
         onChange={(includes, visit) => set({ includes }, 'places', visit)}
       />
-      <DraftField
+      <RegionList
         label="But not"
-        multiline
-        placeholder="nothing left out"
-        text={regionsText(zone.excludes)}
-        read={readRegions}
+        none="nothing left out"
+        regions={zone.excludes}
         onChange={(excludes, visit) => set({ excludes }, 'places left out', visit)}
       />
       <View>

@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
-import { pastedCodes, whereaboutsOfCode, type Whereabouts } from '../../../core/reach/whereabouts.ts';
+import type { Whereabouts } from '../../../core/reach/whereabouts.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { countryName, type WorldPlaces } from '../../places/places.ts';
 import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
-import { selectBook, selectCompiled } from '../../state/selectors.ts';
+import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
 import { SERIF, type Inks } from '../../theme/tokens.ts';
-import { selectZoneMarks } from './reach-selectors.ts';
+import { selectWhereabouts, selectZoneMarks } from './reach-selectors.ts';
 
 const MOST_SHOWN = 200;
 
@@ -76,11 +76,10 @@ const Answer = ({ code, found }: { code: string; found: Whereabouts }) => {
 /** Where would this code fall? For one code or for many that are pasted. */
 export const CodeBox = ({ places }: { places: WorldPlaces | null }) => {
   const style = useStyles(styles);
-  const compiled = useAppSelector(selectCompiled);
   const home = useAppSelector((state) => selectBook(state).locations[0]?.address.country ?? 'CA');
   const [text, setText] = useState('');
   const [country, setCountry] = useState(home);
-  const codes = pastedCodes(text);
+  const found = useAppSelector((state) => selectWhereabouts(state, country, text));
   return (
     <View style={style.all}>
       <View style={style.row}>
@@ -103,6 +102,7 @@ export const CodeBox = ({ places }: { places: WorldPlaces | null }) => {
         <View style={style.country}>
           <Chooser
             label="Country of the codes"
+            height={48}
             chosen={countryName(country)}
             options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
             onChoose={setCountry}
@@ -110,12 +110,12 @@ export const CodeBox = ({ places }: { places: WorldPlaces | null }) => {
         </View>
       </View>
       <View role="list" aria-label="Where the codes fall">
-        {codes.slice(0, MOST_SHOWN).map((code) => (
-          <Answer key={code} code={code} found={whereaboutsOfCode(compiled, country, code)} />
+        {found.slice(0, MOST_SHOWN).map(({ code, where }) => (
+          <Answer key={code} code={code} found={where} />
         ))}
       </View>
-      {codes.length > MOST_SHOWN ? (
-        <Text style={style.note}>{codes.length - MOST_SHOWN} more are not shown.</Text>
+      {found.length > MOST_SHOWN ? (
+        <Text style={style.note}>{found.length - MOST_SHOWN} more are not shown.</Text>
       ) : null}
     </View>
   );

@@ -1,7 +1,14 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { countryReach, type CountryReach } from '../../../core/reach/country-reach.ts';
+import {
+  splitCountries,
+  subdivisionReach,
+  type SubdivisionReach,
+} from '../../../core/reach/subdivision-reach.ts';
+import { pastedCodes, whereaboutsOfCode, type Whereabouts } from '../../../core/reach/whereabouts.ts';
 import { contestedEntries } from '../../../core/reach/contested.ts';
 import { selectBook, selectCompiled } from '../../state/selectors.ts';
+import type { NamedPlace } from '../../places/places.ts';
 import type { RootState } from '../../state/store.ts';
 import { zoneMarks } from '../../theme/zone-marks.ts';
 
@@ -19,4 +26,25 @@ export const selectCountryReach = createSelector(
 export const selectContests = createSelector(
   [(state: RootState) => selectBook(state).zones],
   contestedEntries,
+);
+
+/** The countries whose subdivisions the map draws each for itself. */
+export const selectSplitCountries = createSelector([selectBook], splitCountries);
+
+/** How each subdivision of a list stands, by its code. */
+export const selectSubdivisionReach = createSelector(
+  [selectCompiled, (_: RootState, regions: readonly NamedPlace[]) => regions],
+  (compiled, regions): ReadonlyMap<string, SubdivisionReach> =>
+    new Map(regions.map(({ code }) => [code, subdivisionReach(compiled, code)])),
+);
+
+/** Where each of the codes in a pasted text falls. */
+export const selectWhereabouts = createSelector(
+  [
+    selectCompiled,
+    (_: RootState, country: string) => country,
+    (_: RootState, __: string, text: string) => text,
+  ],
+  (compiled, country, text): { code: string; where: Whereabouts }[] =>
+    pastedCodes(text).map((code) => ({ code, where: whereaboutsOfCode(compiled, country, code) })),
 );

@@ -1,4 +1,5 @@
-import { act, fireEvent, screen } from '@testing-library/react-native';
+import { iso31662 } from 'iso-3166';
+import { act, fireEvent, screen, within } from '@testing-library/react-native';
 import fc from 'fast-check';
 import { edit, undone } from '../../state/draft.ts';
 import { selectBook, selectSlip } from '../../state/selectors.ts';
@@ -6,6 +7,7 @@ import type { AppStore } from '../../state/store.ts';
 import { zoneMarks } from '../../theme/zone-marks.ts';
 import { currentAddress } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
+import { MAP_WIDTH, subdivisionShapes, worldShapes } from './map-shapes.ts';
 import { clampView, movedView, WHOLE_WORLD, zoomedView } from './map-view.ts';
 import { ReachScreen } from './reach-screen.tsx';
 
@@ -95,12 +97,70 @@ describe('where the shop sells', () => {
 
   test('regions are closed inside open countries, and what is none is named', async () => {
     const store = await open();
-    const label = 'Closed inside open countries: subdivisions as NO-21, codes as CA: X0A*';
+    fireEvent.press(screen.getByText('As text'));
+    const label = 'Closed inside open countries: CA, CA-NS, or codes as CA: B3H*, B3J*';
     type(label, 'NO-21\nCA: X0A*');
     expect(sellsTo(store).closedRegions).toHaveLength(2);
     type(label, 'Svalbard');
     expect(screen.getByText(/“Svalbard” is no place/)).toBeTruthy();
     expect(sellsTo(store).closedRegions).toHaveLength(2);
+  });
+});
+
+describe('the regions of a country', () => {
+  test('stand by name with their zones, and are closed and opened one by one', async () => {
+    const store = await open();
+    find('canada');
+    fireEvent.press(screen.getByLabelText('Regions of Canada'));
+    const region = (name: string) => screen.getByLabelText(name);
+    expect(within(region('Nova Scotia')).getByText('Maritimes')).toBeTruthy();
+    fireEvent.press(region('Nova Scotia'));
+    expect(sellsTo(store).closedRegions).toContainEqual({ country: 'CA', subdivision: 'CA-NS' });
+    expect(within(region('Nova Scotia')).getByText('closed')).toBeTruthy();
+    const slip = selectSlip(store.getState());
+    expect(slip?.ok && slip.quote.withheld.every(({ code }) => code === 'not-sold-there')).toBe(true);
+    fireEvent.press(region('Nova Scotia'));
+    expect(sellsTo(store).closedRegions).not.toContainEqual({ country: 'CA', subdivision: 'CA-NS' });
+  });
+
+  test('are found and added by name, pasted as codes, and taken out', async () => {
+    const store = await open();
+    const field = screen.getByLabelText('Closed inside open countries: add a country or region');
+    fireEvent(field, 'focus');
+    fireEvent.changeText(field, 'nunavut');
+    fireEvent.press(screen.getByLabelText('Nunavut, Canada'));
+    fireEvent.press(screen.getByText('Paste codes'));
+    fireEvent.changeText(screen.getByLabelText('Postal codes to add'), 'X0A; x0a, B3H 4R2\nthe harbour');
+    fireEvent.press(screen.getByText('Add the codes'));
+    expect(
+      screen.getByText('2 patterns added, 1 there already, 1 shorter than a code taken as beginnings.'),
+    ).toBeTruthy();
+    expect(screen.getByText('Not understood, and left above: the harbour.')).toBeTruthy();
+    expect(screen.getByLabelText('Postal codes to add').props.value).toBe('the harbour');
+    expect(sellsTo(store).closedRegions.slice(1)).toEqual([
+      { country: 'CA', subdivision: 'CA-NU' },
+      { country: 'CA', postal: ['X0A*', 'B3H4R2'] },
+    ]);
+    fireEvent.press(screen.getByLabelText('Take out 2 codes in Canada'));
+    expect(sellsTo(store).closedRegions).toHaveLength(2);
+  });
+});
+
+describe('the outlines of the map', () => {
+  test('are of countries and subdivisions that ISO 3166 has, on one plane', async () => {
+    const known = new Set(iso31662.map(({ code }) => code));
+    const shapes = [...(await subdivisionShapes()).values()].flat();
+    expect(shapes.filter(({ code }) => !known.has(code))).toEqual([]);
+    expect(shapes.filter(({ code }) => code.startsWith('CA-'))).toHaveLength(13);
+    for (const { centre } of shapes) {
+      expect(centre[0]).toBeGreaterThan(0);
+      expect(centre[0]).toBeLessThan(MAP_WIDTH);
+    }
+    expect(
+      worldShapes({ 124: 'CA', 250: 'FR' })
+        .map(({ code }) => code)
+        .sort(),
+    ).toEqual(['CA', 'FR']);
   });
 });
 

@@ -1,10 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Searchbar, Text } from 'react-native-paper';
-import { regionsText } from '../../../core/place/region-phrase.ts';
 import type { CountryReach } from '../../../core/reach/country-reach.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import { DraftField } from '../../parts/draft-field.tsx';
 import { Press } from '../../parts/press.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -16,14 +14,17 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS, TOUCH, type Inks } from '../../theme/tokens.ts';
-import { readRegions } from '../../parts/readers.ts';
+import { RegionList } from '../../parts/region-list.tsx';
+import { CountryRegions } from './country-regions.tsx';
 
 interface Props {
   countries: readonly NamedPlace[];
+  subdivisions: ReadonlyMap<string, readonly NamedPlace[]>;
   reach: ReadonlyMap<string, CountryReach>;
 }
 
 const MOST_SHOWN = 40;
+const NO_REGIONS: readonly NamedPlace[] = [];
 
 const styles = (inks: Inks) => ({
   all: { gap: 10, paddingTop: 8 },
@@ -40,6 +41,11 @@ const styles = (inks: Inks) => ({
     alignItems: 'center',
     gap: 10,
     minHeight: TOUCH,
+  } as const,
+  line: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 10,
     borderBottomWidth: 1,
     borderBottomColor: inks.hairline,
   } as const,
@@ -64,11 +70,12 @@ const standing = (one: CountryReach | undefined): string => {
 };
 
 /** Where the shop sells at all: countries opened and closed by name, many at once, and regions closed in open ones. */
-export const SellsToEditor = ({ countries, reach }: Props) => {
+export const SellsToEditor = ({ countries, subdivisions, reach }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { sellsTo } = useAppSelector((state) => selectBook(state).store);
   const [typed, setTyped] = useState('');
+  const [unfolded, setUnfolded] = useState<string | null>(null);
   const found = matching(countries, typed);
   const open = (list: readonly NamedPlace[], isOpen: boolean): void => {
     const label = list.length === 1 ? (list[0]?.name ?? '') : `${list.length} countries`;
@@ -123,20 +130,32 @@ export const SellsToEditor = ({ countries, reach }: Props) => {
       <View role="list" aria-label="Countries">
         {found.slice(0, MOST_SHOWN).map((country) => {
           const isOpen = reach.get(country.code)?.sold === true;
+          const regions = subdivisions.get(country.code) ?? NO_REGIONS;
           return (
             <View role="listitem" key={country.code}>
-              <Press
-                role="checkbox"
-                aria-checked={isOpen}
-                aria-label={country.name}
-                onPress={() => open([country], !isOpen)}
-              >
-                <View style={style.row}>
-                  <TickBox on={isOpen} />
-                  <Text style={style.name}>{country.name}</Text>
-                  <Text style={style.note}>{standing(reach.get(country.code))}</Text>
-                </View>
-              </Press>
+              <View style={style.line}>
+                <Press
+                  role="checkbox"
+                  aria-checked={isOpen}
+                  aria-label={country.name}
+                  style={style.name}
+                  onPress={() => open([country], !isOpen)}
+                >
+                  <View style={style.row}>
+                    <TickBox on={isOpen} />
+                    <Text style={style.name}>{country.name}</Text>
+                    <Text style={style.note}>{standing(reach.get(country.code))}</Text>
+                  </View>
+                </Press>
+                {regions.length > 0 ? (
+                  <TextAction
+                    label={unfolded === country.code ? 'fold' : 'regions'}
+                    accessibilityLabel={`Regions of ${country.name}`}
+                    onPress={() => setUnfolded(unfolded === country.code ? null : country.code)}
+                  />
+                ) : null}
+              </View>
+              {unfolded === country.code ? <CountryRegions country={country} regions={regions} /> : null}
             </View>
           );
         })}
@@ -145,12 +164,10 @@ export const SellsToEditor = ({ countries, reach }: Props) => {
         <Text style={style.note}>{found.length - MOST_SHOWN} more: find them by name.</Text>
       ) : null}
       {found.length === 0 ? <Text style={style.note}>No country has that name.</Text> : null}
-      <DraftField
-        label="Closed inside open countries: subdivisions as NO-21, codes as CA: X0A*"
-        multiline
-        placeholder="nothing closed"
-        text={regionsText(sellsTo.closedRegions)}
-        read={readRegions}
+      <RegionList
+        label="Closed inside open countries"
+        none="nothing closed"
+        regions={sellsTo.closedRegions}
         onChange={(closedRegions, visit) =>
           dispatch(edit('setClosedRegions', { closedRegions }, 'Closed regions', visit))
         }

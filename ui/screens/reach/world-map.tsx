@@ -1,50 +1,33 @@
-import { geoNaturalEarth1, geoPath } from 'd3-geo';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { PanResponder, View } from 'react-native';
 import { IconButton } from 'react-native-paper';
 import Svg, { Defs, G, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
-import { feature } from 'topojson-client';
-import type { GeometryCollection, Topology } from 'topojson-specification';
-import atlas from 'world-atlas/countries-110m.json';
 import type { CountryReach } from '../../../core/reach/country-reach.ts';
+import type { SubdivisionReach } from '../../../core/reach/subdivision-reach.ts';
 import { useInks } from '../../theme/theme.ts';
 import { PAPER, SANS_STRONG } from '../../theme/tokens.ts';
 import type { ZoneMark } from '../../theme/zone-marks.ts';
+import { MAP_HEIGHT, MAP_WIDTH, subdivisionShapes, worldShapes, type Shape } from './map-shapes.ts';
 import { clampView, movedView, WHOLE_WORLD, zoomedView, type MapView } from './map-view.ts';
 
 interface Props {
   reach: ReadonlyMap<string, CountryReach>;
+  /** The subdivisions of the countries that are split. */
+  subdivisions: ReadonlyMap<string, SubdivisionReach>;
+  split: readonly string[];
   marks: ReadonlyMap<string, ZoneMark>;
   title: string;
   /** From the map's numbers of countries to their codes. */
   byNumber: Readonly<Record<string, string>>;
 }
 
-interface Shape {
-  country: string;
-  path: string;
-  centre: [number, number];
-  area: number;
-}
-
-const topology = atlas as unknown as Topology<{ countries: GeometryCollection }>;
-const WIDTH = 720;
-const HEIGHT = 360;
-/** The size of a letter, and the least country that gets one, in pixels of the screen. */
+const WIDTH = MAP_WIDTH;
+const HEIGHT = MAP_HEIGHT;
+/** The size of a letter, and the least area that gets one, in pixels of the screen. */
 const LETTER = 11;
 const LETTER_FROM = 900;
-
-/** The countries' outlines on a plane of 720 by 360. Antarctica is left out. */
-const shapesOf = (byNumber: Props['byNumber']): Shape[] => {
-  const world = feature(topology, topology.objects.countries);
-  const shown = { ...world, features: world.features.filter(({ id }) => id !== '010') };
-  const path = geoPath(geoNaturalEarth1().fitSize([WIDTH, HEIGHT], shown)).digits(1);
-  return shown.features.flatMap((one) => {
-    const country = byNumber[String(one.id)];
-    const text = path(one);
-    return country && text ? [{ country, path: text, centre: path.centroid(one), area: path.area(one) }] : [];
-  });
-};
+/** A part of a country stands for all of its zone there, and so gets a letter when it is smaller. */
+const PART_LETTER_FROM = 300;
 
 /** The zones of a country that are drawn: the parts where it is split, else its own. */
 const zonesDrawn = ({ zone, parts }: CountryReach): string[] =>
@@ -84,6 +67,41 @@ const fillOf = (stands: CountryReach | undefined, marks: Props['marks']): string
   return zones.length === 1 ? (marks.get(zones[0] ?? '')?.ink ?? 'none') : `url(#split-${stands.country})`;
 };
 
+const partFill = (stands: SubdivisionReach | undefined, marks: Props['marks']): string => {
+  if (!stands?.sold) return 'url(#closed)';
+  if (!stands.zone || stands.withoutRate) return 'url(#without-rate)';
+  return marks.get(stands.zone.id)?.ink ?? 'none';
+};
+
+/** The subdivisions that are drawn: those of split countries, once their outlines are loaded. */
+const useParts = (split: readonly string[]): Shape[] => {
+  const [shapes, setShapes] = useState<ReadonlyMap<string, Shape[]>>(new Map());
+  const isNeeded = split.length > 0;
+  useEffect(() => {
+    let wanted = isNeeded;
+    if (isNeeded)
+      void subdivisionShapes().then((loaded) => {
+        if (wanted) setShapes(loaded);
+      });
+    return () => {
+      wanted = false;
+    };
+  }, [isNeeded]);
+  return useMemo(() => split.flatMap((country) => shapes.get(country) ?? []), [split, shapes]);
+};
+
+/** One letter a zone and country, on the largest of its parts. */
+const lettered = (parts: readonly Shape[], subdivisions: Props['subdivisions']): Shape[] => {
+  const largest = new Map<string, Shape>();
+  for (const shape of parts) {
+    const stands = subdivisions.get(shape.code);
+    if (!stands?.sold || !stands.zone) continue;
+    const key = `${shape.code.slice(0, 2)}/${stands.zone.id}`;
+    if ((largest.get(key)?.area ?? 0) < shape.area) largest.set(key, shape);
+  }
+  return [...largest.values()];
+};
+
 const splitOf = (reach: Props['reach']): CountryReach[] =>
   [...reach.values()].filter((one) => one.sold && zonesDrawn(one).length > 1);
 
@@ -116,10 +134,117 @@ const KEYS: Record<string, (view: MapView) => MapView> = {
   ArrowDown: (view) => movedView(view, 0, 40, WIDTH, HEIGHT),
 };
 
-/** The world, each country in its zone's ink and letter; closed ones hatched, those that nothing ships to struck. */
-const WorldMap = ({ reach, marks, title, byNumber }: Props) => {
+interface Drawing extends Omit<Props, 'title' | 'byNumber'> {
+  countries: readonly Shape[];
+  parts: readonly Shape[];
+  zoom: number;
+  /** Pixels of the screen for one of the map's units. */
+  scale: number;
+}
+
+const Fills = ({ reach, subdivisions, marks, countries, parts, zoom }: Drawing) => {
   const inks = useInks();
-  const shapes = useMemo(() => shapesOf(byNumber), [byNumber]);
+  return (
+    <>
+      <Defs>
+        <Hatches quiet={inks.control} rubric={inks.rubric} ground={inks.ground} />
+        {splitOf(reach).map((one) => (
+          <SplitPattern
+            key={one.country}
+            id={`split-${one.country}`}
+            inks={zonesDrawn(one).map((id) => marks.get(id)?.ink ?? inks.control)}
+          />
+        ))}
+      </Defs>
+      {countries.map(({ code, path }) => (
+        <Path
+          key={code}
+          d={path}
+          fill={fillOf(reach.get(code), marks)}
+          stroke={inks.ground}
+          strokeWidth={0.6 / zoom}
+        />
+      ))}
+      {parts.map(({ code, path }) => (
+        <Path
+          key={code}
+          d={path}
+          fill={partFill(subdivisions.get(code), marks)}
+          stroke={inks.ground}
+          strokeWidth={0.3 / zoom}
+        />
+      ))}
+    </>
+  );
+};
+
+const Letters = ({ reach, subdivisions, marks, countries, parts, scale }: Drawing) => {
+  const size = LETTER / scale;
+  const inParts = new Set(parts.map(({ code }) => code.slice(0, 2)));
+  const hasRoom =
+    (from: number) =>
+    ({ area }: Shape): boolean =>
+      area * scale ** 2 >= from;
+  const letterOf = (zone: string): string => marks.get(zone)?.letter ?? '';
+  const letters = [
+    ...countries
+      .filter(
+        (shape) => hasRoom(LETTER_FROM)(shape) && !inParts.has(shape.code) && reach.get(shape.code)?.sold,
+      )
+      .map((shape) => {
+        const stands = reach.get(shape.code);
+        return { ...shape, text: stands ? zonesDrawn(stands).map(letterOf).join(' ') : '' };
+      }),
+    ...lettered(parts, subdivisions)
+      .filter(hasRoom(PART_LETTER_FROM))
+      .map((shape) => ({ ...shape, text: letterOf(subdivisions.get(shape.code)?.zone?.id ?? '') })),
+  ];
+  return (
+    <G>
+      {letters.map(({ code, centre, text }) => (
+        <SvgText
+          key={code}
+          x={centre[0]}
+          y={centre[1] + size / 3}
+          textAnchor="middle"
+          fontFamily={SANS_STRONG}
+          fontSize={size}
+          fill={PAPER.ink}
+        >
+          {text}
+        </SvgText>
+      ))}
+    </G>
+  );
+};
+
+const Zooms = ({ view, setView }: { view: MapView; setView: (view: MapView) => void }) => {
+  const button = (icon: string, label: string, next: MapView, disabled = false) => (
+    <IconButton
+      icon={icon}
+      size={18}
+      accessibilityLabel={label}
+      disabled={disabled}
+      style={{ margin: 0 }}
+      onPress={() => setView(next)}
+    />
+  );
+  return (
+    <View style={{ flexDirection: 'row', justifyContent: 'flex-end' }}>
+      {button('minus', 'Smaller', zoomedView(view, 1 / 1.5, WIDTH, HEIGHT))}
+      {button('plus', 'Larger', zoomedView(view, 1.5, WIDTH, HEIGHT))}
+      {button('close', 'The whole world', WHOLE_WORLD, view.zoom === 1)}
+    </View>
+  );
+};
+
+/**
+ * The world, each country in its zone's ink and letter, and where zones split a country, each of its
+ * subdivisions; closed places are hatched, those that nothing ships to struck.
+ */
+const WorldMap = ({ title, byNumber, ...stands }: Props) => {
+  const countries = useMemo(() => worldShapes(byNumber), [byNumber]);
+  const parts = useParts(stands.split);
   const [view, setView] = useState<MapView>(WHOLE_WORLD);
   const [width, setWidth] = useState(0);
   const pan = usePan(view, setView, width);
@@ -130,79 +255,18 @@ const WorldMap = ({ reach, marks, title, byNumber }: Props) => {
     setView(move(view));
   };
   const box = `${view.x} ${view.y} ${WIDTH / view.zoom} ${HEIGHT / view.zoom}`;
-  /** Pixels of the screen for one of the map's units. */
-  const scale = (Math.max(width, 1) / WIDTH) * view.zoom;
-  const letterSize = LETTER / scale;
   const keys = { onKeyDown, tabIndex: 0 } as object;
+  const scale = (Math.max(width, 1) / WIDTH) * view.zoom;
+  const drawing = { ...stands, countries, parts, zoom: view.zoom, scale };
   return (
     <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
       <View role="img" aria-label={title} {...keys} {...pan.panHandlers}>
         <Svg width="100%" height={(width * HEIGHT) / WIDTH} viewBox={box} aria-hidden>
-          <Defs>
-            <Hatches quiet={inks.control} rubric={inks.rubric} ground={inks.ground} />
-            {splitOf(reach).map((one) => (
-              <SplitPattern
-                key={one.country}
-                id={`split-${one.country}`}
-                inks={zonesDrawn(one).map((id) => marks.get(id)?.ink ?? inks.control)}
-              />
-            ))}
-          </Defs>
-          {shapes.map(({ country, path }) => (
-            <Path
-              key={country}
-              d={path}
-              fill={fillOf(reach.get(country), marks)}
-              stroke={inks.ground}
-              strokeWidth={0.6 / view.zoom}
-            />
-          ))}
-          <G>
-            {shapes.map(({ country, centre, area }) => {
-              const stands = reach.get(country);
-              if (!stands?.sold || area * scale ** 2 < LETTER_FROM) return null;
-              const letters = zonesDrawn(stands).map((id) => marks.get(id)?.letter ?? '');
-              return (
-                <SvgText
-                  key={country}
-                  x={centre[0]}
-                  y={centre[1] + letterSize / 3}
-                  textAnchor="middle"
-                  fontFamily={SANS_STRONG}
-                  fontSize={letterSize}
-                  fill={PAPER.ink}
-                >
-                  {letters.join(' ')}
-                </SvgText>
-              );
-            })}
-          </G>
+          <Fills {...drawing} />
+          <Letters {...drawing} />
         </Svg>
       </View>
-      <View style={{ flexDirection: 'row', justifyContent: 'flex-end' }}>
-        <IconButton
-          icon="minus"
-          size={18}
-          accessibilityLabel="Smaller"
-          style={{ margin: 0 }}
-          onPress={() => setView(zoomedView(view, 1 / 1.5, WIDTH, HEIGHT))}
-        />
-        <IconButton
-          icon="plus"
-          size={18}
-          accessibilityLabel="Larger"
-          style={{ margin: 0 }}
-          onPress={() => setView(zoomedView(view, 1.5, WIDTH, HEIGHT))}
-        />
-        <IconButton
-          icon="close"
-          size={18}
-          accessibilityLabel="The whole world"
-          disabled={view.zoom === 1}
-          style={{ margin: 0 }}
-          onPress={() => setView(WHOLE_WORLD)}
-        />
-      </View>
+      <Zooms view={view} setView={setView} />
     </View>
   );
 };

@@ -21,6 +21,17 @@ export const reachEdits = {
     sellsTo.countries = all.filter((country) => !listed.has(country)).sort();
   },
 
+  /** Opens or closes one subdivision inside its country. */
+  openSubdivision: (
+    { book }: Workbook,
+    { subdivision, open }: { subdivision: string; open: boolean },
+  ): void => {
+    const { sellsTo } = book.store;
+    const others = sellsTo.closedRegions.filter((region) => region.subdivision !== subdivision);
+    const closed = open ? [] : [{ country: subdivision.slice(0, 2), subdivision }];
+    sellsTo.closedRegions = [...others, ...closed];
+  },
+
   setClosedRegions: ({ book }: Workbook, { closedRegions }: Pick<SellsTo, 'closedRegions'>): void => {
     book.store.sellsTo.closedRegions = closedRegions;
   },

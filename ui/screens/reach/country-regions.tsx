@@ -1,0 +1,65 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { SubdivisionReach } from '../../../core/reach/subdivision-reach.ts';
+import { TickBox } from '../../parts/check.tsx';
+import { Press } from '../../parts/press.tsx';
+import type { NamedPlace } from '../../places/places.ts';
+import { edit, visitBegan } from '../../state/draft.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { selectSubdivisionReach } from './reach-selectors.ts';
+
+interface Props {
+  country: NamedPlace;
+  regions: readonly NamedPlace[];
+}
+
+const styles = (inks: Inks) => ({
+  all: { marginLeft: 30, borderLeftWidth: 1, borderLeftColor: inks.hairline, paddingLeft: 12 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: 36 } as const,
+  name: { flex: 1 },
+  note: note(inks),
+});
+
+const standing = ({ sold, zone, withoutRate }: SubdivisionReach): string => {
+  if (!sold) return 'closed';
+  if (!zone) return 'no zone';
+  return withoutRate ? `${zone.name}, nothing ships there` : zone.name;
+};
+
+/** The regions of a country: each with its zone, opened and closed inside the country. */
+export const CountryRegions = ({ country, regions }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const reach = useAppSelector((state) => selectSubdivisionReach(state, regions));
+  const set = ({ code, name }: NamedPlace, open: boolean): void => {
+    dispatch(visitBegan());
+    dispatch(edit('openSubdivision', { subdivision: code, open }, `${name}: ${open ? 'opened' : 'closed'}`));
+  };
+  return (
+    <View style={style.all} role="list" aria-label={`Regions of ${country.name}`}>
+      {regions.map((region) => {
+        const stands = reach.get(region.code);
+        const isOpen = stands?.sold === true;
+        return (
+          <View role="listitem" key={region.code}>
+            <Press
+              role="checkbox"
+              aria-checked={isOpen}
+              aria-label={region.name}
+              onPress={() => set(region, !isOpen)}
+            >
+              <View style={style.row}>
+                <TickBox on={isOpen} />
+                <Text style={style.name}>{region.name}</Text>
+                <Text style={style.note}>{stands ? standing(stands) : ''}</Text>
+              </View>
+            </Press>
+          </View>
+        );
+      })}
+    </View>
+  );
+};
