@@ -35,7 +35,43 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await openProgram(page, '/goods?good=seed-lupin');
     if (!isPhone(page)) await page.getByRole('checkbox', { name: 'Choose Foxglove seeds' }).click();
   },
+  'a CSV before it is taken': async (page) => {
+    await openProgram(page, '/goods');
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Open a CSV' }).click();
+    const buffer = Buffer.from('Article;Title;Price\nurn;Garden urn;88\nbad;Broken;twelve');
+    await (await chooser).setFiles({ name: 'stock.csv', mimeType: 'text/csv', buffer });
+    await expect(page.getByRole('region', { name: 'What would change' })).toBeVisible();
+  },
+  'the regions of a country': async (page) => {
+    await openProgram(page, '/reach');
+    await page.getByLabel('Find a country').fill('canada');
+    await page.getByRole('button', { name: 'Regions of Canada' }).click();
+    await page.getByRole('button', { name: 'Paste codes' }).click();
+  },
   'the settings': (page) => openProgram(page, '/settings'),
+  'a location': async (page) => {
+    await openProgram(page, '/settings?part=locations');
+    await page.getByRole('button', { name: /^The Nursery/ }).click();
+  },
+  'the taxes': (page) => openProgram(page, '/settings?part=taxes'),
+  'the data': (page) => openProgram(page, '/settings?part=data'),
+  'the first question': async (page) => {
+    await openProgram(page, '/begin');
+    await page.getByRole('button', { name: 'On', exact: true }).click();
+  },
+  'the shop’s goods': (page) => openProgram(page, '/shop'),
+  'the checkout': async (page) => {
+    await openProgram(page, '/shop');
+    await page.getByRole('button', { name: 'Add Lupin seeds to the basket' }).click();
+    await page.getByRole('link', { name: /^Basket/ }).click();
+    await page.getByRole('button', { name: 'To the checkout' }).click();
+    await page.getByLabel('Postal code').fill('B2G 2L2');
+    await page.getByLabel('Province or territory').fill('Nova');
+    await page.getByRole('button', { name: 'Nova Scotia', exact: true }).click();
+    await page.getByRole('button', { name: 'Place the order' }).click();
+    await expect(page.getByText('Full name is needed.')).toBeVisible();
+  },
   'the list of keys': async (page) => {
     await openProgram(page);
     await page.keyboard.press('?');

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { writeWorker } from './offline/write-worker.mjs';
 import { must, phase, ROOT } from './phases.mjs';
 
 /** What the exported web app is made of; an export of the same sources is used again. */
@@ -11,6 +12,7 @@ const SOURCES = [
   'core',
   'demo/data',
   'public',
+  'scripts/offline',
   'app.json',
   'babel.config.js',
   'metro.config.js',
@@ -66,6 +68,7 @@ export const exportApp = async () => {
         env: { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' },
       }),
     );
+    console.log(`  Kept for use without a network: ${await writeWorker(DIST)} files`);
     writeFileSync(STAMP, hash);
   }
   checkFirstLoad();

@@ -28,7 +28,12 @@ const styles = (inks: Inks) => ({
   back: { flexDirection: 'row', alignItems: 'center', marginLeft: -12, height: 32 } as const,
 });
 
-const keptWords = { kept: 'Draft, kept', keeping: 'Draft, keeping', failed: 'Draft, not kept' } as const;
+const keptWords = {
+  kept: 'Draft, kept',
+  keeping: 'Draft, keeping',
+  failed: 'Draft, not kept',
+  off: 'Draft, not kept',
+} as const;
 
 const UndoRedo = () => {
   const style = useStyles(styles);

@@ -1,14 +1,17 @@
-import AsyncStorage from '@react-native-async-storage/async-storage';
 import { useEffect, useState, type ReactNode } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
 import { demoShop } from '../state/demo.ts';
+import { initialDraft } from '../state/draft.ts';
+import { carryOver, deviceShelf, smallShelf } from '../state/storage/shelf.ts';
+import { StartFault } from './start-fault.tsx';
 import { keepStore } from '../state/storage/keep.ts';
 import { browserTabs } from '../state/storage/tabs.ts';
 import { readStart } from '../state/storage/start.ts';
 import { makeStore, useAppSelector, type AppStore } from '../state/store.ts';
+import { keepOffline } from './offline.ts';
 import { useShippedFonts } from '../theme/fonts.ts';
 import { Icon } from '../theme/icon.tsx';
 import { lampTheme, paperTheme } from '../theme/theme.ts';
@@ -24,15 +27,22 @@ const askToPersist = (store: AppStore): void => {
 
 const openStore = async (): Promise<AppStore> => {
   const tabs = browserTabs();
-  const start = await tabs.alone(() => readStart(AsyncStorage, demoShop));
+  const start = await tabs.alone(async () => {
+    await carryOver(smallShelf, deviceShelf);
+    return readStart(deviceShelf, demoShop);
+  });
   const store = makeStore(start);
-  const writer = keepStore(store, AsyncStorage, tabs, demoShop, start.stamp ?? null);
+  const writer = keepStore(store, deviceShelf, tabs, demoShop, start.stamp ?? null);
   const flush = (): void => void writer.flush();
   askToPersist(store);
   window.addEventListener('pagehide', flush);
   document.addEventListener('visibilitychange', flush);
   return store;
 };
+
+/** A store of the demo that is kept nowhere, and says so. */
+const storeWithoutShelf = (): AppStore =>
+  makeStore({ draft: initialDraft(demoShop()), storage: { state: 'off' } });
 
 const Themed = ({ children }: { children: ReactNode }) => {
   const system = useColorScheme();
@@ -52,16 +62,35 @@ const Themed = ({ children }: { children: ReactNode }) => {
   );
 };
 
+const useStore = () => {
+  const [store, setStore] = useState<AppStore | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const open = (): void => {
+    setFault(null);
+    openStore().then(setStore, (error: unknown) =>
+      setFault(error instanceof Error ? error.message : String(error)),
+    );
+  };
+  useEffect(() => {
+    open();
+    keepOffline();
+  }, []);
+  return { store, fault, open, goWithout: () => setStore(storeWithoutShelf()) };
+};
+
 /** Everything that a page stands in: the store read from this device, the fonts, the theme. */
 export const Root = ({ children }: { children: ReactNode }) => {
   const fonts = useShippedFonts();
-  const [store, setStore] = useState<AppStore | null>(null);
-  const [fault, setFault] = useState<unknown>(null);
-  useEffect(() => {
-    openStore().then(setStore, setFault);
-  }, []);
-  if (fault) throw fault;
-  if (!store || !fonts) return null;
+  const { store, fault, open, goWithout } = useStore();
+  if (!fonts) return null;
+  if (!store && fault !== null) {
+    return (
+      <PaperProvider theme={paperTheme}>
+        <StartFault reason={fault} onAgain={open} onWithout={goWithout} />
+      </PaperProvider>
+    );
+  }
+  if (!store) return null;
   return (
     <Provider store={store}>
       <SafeAreaProvider>

@@ -11,6 +11,7 @@ import { KeysDialog } from './keys-dialog.tsx';
 import { Message } from './message.tsx';
 import { PageHead } from './page-head.tsx';
 import { Rail } from './rail.tsx';
+import { StartFault } from './start-fault.tsx';
 import { StorageBar } from './storage-bar.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../testing/router.ts'));
@@ -74,6 +75,17 @@ describe('the bar about storage', () => {
     expect(screen.getByText(/Another tab changed the shop.*: catalogue\./)).toBeTruthy();
     fireEvent.press(screen.getByText('Understood'));
     expect(screen.queryByRole('alert')).toBeNull();
+  });
+});
+
+describe('a device whose storage cannot be opened', () => {
+  test('is told with the reason, and offers to try again or to go on without', () => {
+    const acts = { onAgain: jest.fn(), onWithout: jest.fn() };
+    renderOver(demoStore(), <StartFault reason="the database is blocked" {...acts} />);
+    expect(screen.getByText('The browser says: the database is blocked')).toBeTruthy();
+    fireEvent.press(screen.getByText('Try again'));
+    fireEvent.press(screen.getByText('Go on with the demo, keeping nothing'));
+    expect([acts.onAgain.mock.calls.length, acts.onWithout.mock.calls.length]).toEqual([1, 1]);
   });
 });
 

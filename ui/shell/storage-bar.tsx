@@ -23,6 +23,9 @@ export const StorageBar = () => {
   const dispatch = useAppDispatch();
   const { state, reason, news } = useAppSelector((all) => all.storage);
   const lines = [
+    ...(state === 'off'
+      ? ['Nothing is kept on this device: save a file under Settings, Data, before you close.']
+      : []),
     ...(state === 'failed'
       ? [`Your changes are not being kept on this device (${reason}). It is being tried again.`]
       : []),

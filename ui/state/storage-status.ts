@@ -11,7 +11,8 @@ export interface Aside {
 
 /** Whether what is on the screen is also kept. */
 export interface StorageStatus {
-  state: 'kept' | 'keeping' | 'failed';
+  /** 'off' where the person goes on without a storage that could not be opened. */
+  state: 'kept' | 'keeping' | 'failed' | 'off';
   /** Why the last write failed. */
   reason: string | null;
   aside: Aside[];

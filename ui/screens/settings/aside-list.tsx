@@ -1,10 +1,10 @@
-import AsyncStorage from '@react-native-async-storage/async-storage';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { dayTimeText } from '../../parts/dates.ts';
 import { saveFile } from '../../parts/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { told } from '../../state/session.ts';
+import { deviceShelf } from '../../state/storage/shelf.ts';
 import { asideGone, type Aside } from '../../state/storage-status.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -37,12 +37,12 @@ export const AsideList = () => {
   const aside = useAppSelector((state) => state.storage.aside);
   if (aside.length === 0) return null;
   const save = async ({ key, document, at }: Aside): Promise<void> => {
-    const text = await AsyncStorage.getItem(key);
+    const text = await deviceShelf.getItem(key);
     if (text === null) return;
     saveFile(`set-aside-${document.replaceAll('/', '-')}-${at.slice(0, 10)}.json`, text);
   };
   const drop = async ({ key, document }: Aside): Promise<void> => {
-    await AsyncStorage.removeItem(key);
+    await deviceShelf.removeItem(key);
     dispatch(asideGone(key));
     dispatch(told({ text: `Threw away what was set aside of ${document}.`, undo: false }));
   };

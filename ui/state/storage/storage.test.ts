@@ -9,6 +9,7 @@ import { savedNow } from '../storage-status.ts';
 import { makeStore, type AppStore } from '../store.ts';
 import { KEYS, readDraft, readSession, writeDraft } from './documents.ts';
 import { keepStore } from './keep.ts';
+import { carryOver } from './shelf.ts';
 import { readStart } from './start.ts';
 import type { Tabs } from './tabs.ts';
 import { upToDate, VERSIONS, type DocumentKind } from './versions.ts';
@@ -234,6 +235,29 @@ describe('a write that fails', () => {
       expect(plain(shelf)).toEqual(plain(whole));
     }
   }, 60_000);
+});
+
+describe('documents that were kept in the small storage before', () => {
+  test('are carried over once, each copied before it is taken away', async () => {
+    const from = makeShelf(
+      new Map([
+        ['emporos/draft', 'old'],
+        ['emporos/session', 'old'],
+        ['other', 'not ours'],
+      ]),
+    );
+    const to = makeShelf(new Map([['emporos/session', 'new']]));
+    to.refuse = () => new Error('blocked');
+    await expect(carryOver(from, to)).rejects.toThrow('blocked');
+    expect(from.kept.get('emporos/draft')).toBe('old');
+    to.refuse = () => null;
+    await carryOver(from, to);
+    expect([...to.kept].sort()).toEqual([
+      ['emporos/draft', 'old'],
+      ['emporos/session', 'new'],
+    ]);
+    expect([...from.kept.keys()]).toEqual(['other']);
+  });
 });
 
 describe('two tabs', () => {

@@ -1,0 +1,155 @@
+import { expect, test, type Page } from '@playwright/test';
+import { fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
+
+const NAME = 'Name of the shop';
+const SCREENS = ['/reach', '/charges?zone=west&service=parcel', '/goods', '/shop', '/settings', '/begin'];
+
+const lastChanged = (page: Page) => page.getByLabel(NAME, { exact: true });
+
+test.describe('without a network', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('the program opens again, on any of its pages, with what was kept', async ({ page, context }) => {
+    await openProgram(page, '/settings');
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+      if (!navigator.serviceWorker.controller)
+        await new Promise((resolve) => navigator.serviceWorker.addEventListener('controllerchange', resolve));
+    });
+    await fill(page, NAME, 'Kelp & Thistle');
+    await waitUntilKept(page);
+    await context.setOffline(true);
+    await page.reload();
+    await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
+    for (const screen of SCREENS) {
+      await page.goto(screen);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    }
+    await page.goto('/reach');
+    await expect(page.getByRole('img', { name: /The world by zones/ })).toBeVisible();
+  });
+});
+
+test('it can be installed: a manifest with icons that are there', async ({ page, request }) => {
+  await openProgram(page);
+  const path = await page.locator('link[rel=manifest]').getAttribute('href');
+  const manifest = (await (await request.get(path ?? '')).json()) as {
+    start_url: string;
+    display: string;
+    icons: { src: string; sizes: string; purpose: string }[];
+  };
+  expect([manifest.display, manifest.start_url]).toEqual(['standalone', '/charges']);
+  expect(manifest.icons.map(({ purpose }) => purpose)).toContain('maskable');
+  for (const { src } of manifest.icons) expect((await request.get(src)).ok()).toBe(true);
+});
+
+test('every page runs under the security policy that the server sets', async ({ page }) => {
+  const refused: string[] = [];
+  page.on('console', (message) => {
+    if (/Content Security Policy|Refused to/.test(message.text())) refused.push(message.text());
+  });
+  page.on('pageerror', (error) => refused.push(error.message));
+  for (const screen of SCREENS) await openProgram(page, screen);
+  const response = await page.goto('/reach');
+  await expect(page.getByRole('img', { name: /The world by zones/ })).toBeVisible();
+  expect(response?.headers()['content-security-policy']).toContain("script-src 'self'");
+  expect(refused).toEqual([]);
+});
+
+test('two tabs show each other’s changes, and one undo in either takes a change back', async ({
+  page,
+  context,
+}) => {
+  await openProgram(page, '/settings');
+  const other = await context.newPage();
+  await openProgram(other, '/settings');
+  await fill(page, NAME, 'Kelp & Thistle');
+  await page.getByLabel('Zone of time').focus();
+  await expect(lastChanged(other)).toHaveValue('Kelp & Thistle');
+  await expect(other.getByText('The draft was changed in another tab, and is shown here.')).toBeVisible();
+  await other.getByRole('button', { name: 'Undo: Store: name' }).click();
+  await expect(lastChanged(page)).toHaveValue('Wrack & Thistle');
+});
+
+test('two tabs that change the draft at the same moment lose neither change', async ({ page, context }) => {
+  await openProgram(page, '/settings');
+  const other = await context.newPage();
+  await openProgram(other, '/settings');
+  // Each tab is held by the other's lock until both have typed.
+  await page.evaluate(() => {
+    void navigator.locks.request('emporos', () => new Promise((free) => setTimeout(free, 3_000)));
+  });
+  await fill(page, NAME, 'Kelp & Thistle');
+  await fill(other, NAME, 'Moss & Thistle');
+  const told = /Another tab changed the shop at the same time; what it kept was set aside/;
+  await expect
+    .poll(async () => (await page.getByText(told).count()) + (await other.getByText(told).count()))
+    .toBe(1);
+  const second = (await other.getByText(told).count()) > 0 ? other : page;
+  await second.goto('/settings?part=data');
+  const aside = second.getByRole('list', { name: 'Set aside' }).getByRole('listitem');
+  await expect(aside.first()).toContainText('another tab kept it while this one had changes');
+  const download = second.waitForEvent('download');
+  await aside.filter({ hasText: 'draft' }).getByRole('button', { name: 'Save as a file' }).click();
+  expect((await download).suggestedFilename()).toMatch(/^set-aside-draft-\d{4}-\d\d-\d\d\.json$/);
+});
+
+test('a disk that is full is told, and what was typed is kept once there is room', async ({ page }) => {
+  await page.addInitScript(() => {
+    const put = IDBObjectStore.prototype.put;
+    Object.assign(window, { isDiskFull: false });
+    IDBObjectStore.prototype.put = function (...args) {
+      if ((window as unknown as { isDiskFull: boolean }).isDiskFull)
+        throw new DOMException('The disk is full', 'QuotaExceededError');
+      return put.apply(this, args);
+    };
+  });
+  await openProgram(page, '/settings');
+  await page.evaluate(() => Object.assign(window, { isDiskFull: true }));
+  await fill(page, NAME, 'Kelp & Thistle');
+  await expect(page.getByText(/Your changes are not being kept on this device/)).toBeVisible();
+  await fill(page, NAME, 'Moss & Thistle');
+  await page.evaluate(() => Object.assign(window, { isDiskFull: false }));
+  await expect(page.getByText(/Your changes are not being kept on this device/)).toBeHidden();
+  await page.reload();
+  await expect(lastChanged(page)).toHaveValue('Moss & Thistle');
+});
+
+test('a device whose database is blocked says so, and opens once it is free', async ({ page }) => {
+  await page.addInitScript(() => {
+    const open = IDBFactory.prototype.open;
+    Object.assign(window, { isBlocked: true });
+    IDBFactory.prototype.open = function (...args) {
+      if ((window as unknown as { isBlocked: boolean }).isBlocked)
+        throw new DOMException('The database is blocked', 'SecurityError');
+      return open.apply(this, args);
+    };
+  });
+  await openProgram(page, '/settings');
+  await expect(page.getByRole('alert')).toContainText('The browser says: The database is blocked');
+  await page.evaluate(() => Object.assign(window, { isBlocked: false }));
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(lastChanged(page)).toHaveValue('Wrack & Thistle');
+});
+
+test('a document that cannot be read is set aside, told, and the rest opens', async ({ page }) => {
+  await openProgram(page, '/settings');
+  await fill(page, NAME, 'Kelp & Thistle');
+  await waitUntilKept(page);
+  await page.evaluate(async () => {
+    const opening = indexedDB.open('emporos');
+    await new Promise((resolve) => opening.addEventListener('success', resolve));
+    const written = opening.result.transaction('entries', 'readwrite');
+    written.objectStore('entries').put('{"version": 1,', 'emporos/draft');
+    await new Promise((resolve) => written.addEventListener('complete', resolve));
+    opening.result.close();
+  });
+  await page.reload();
+  await expect(page.getByText(/could not be read and was set aside, not overwritten: draft/)).toBeVisible();
+  await expect(lastChanged(page)).toHaveValue('Wrack & Thistle');
+  await page.getByRole('button', { name: 'Understood' }).click();
+  await page.getByRole('tab', { name: 'Data' }).click();
+  await page.getByRole('button', { name: 'Throw away' }).click();
+  await expect(page.getByText('Set aside', { exact: true })).toBeHidden();
+  if (!isPhone(page)) await expect(await openSlip(page)).toContainText('Two pots to Antigonish');
+});

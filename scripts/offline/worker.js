@@ -1,0 +1,14 @@
+import { clientsClaim } from 'workbox-core';
+import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching';
+import { NavigationRoute, registerRoute } from 'workbox-routing';
+
+/* global EXPORTED_FILES */
+
+/**
+ * Keeps every file of the program, so that it opens without a network. A new version is fetched beside the
+ * old one and takes its place when all tabs of the program are closed: no page mixes the two.
+ */
+precacheAndRoute(EXPORTED_FILES);
+cleanupOutdatedCaches();
+registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html')));
+clientsClaim();
