@@ -26,26 +26,37 @@ const VIEWS = {
     },
   },
   charges: { path: '/charges' },
-  settings: { path: '/settings' },
+  goods: { path: '/goods' },
+  checkout: {
+    path: '/shop',
+    act: async (page) => {
+      for (const good of ['Glazed pot, 26 cm', 'Glazed pot, 26 cm', 'Lupin seeds'])
+        await page.getByRole('button', { name: `Add ${good} to the basket` }).click();
+      await page.getByRole('link', { name: /^Basket/ }).click();
+      await page.getByRole('button', { name: 'To the checkout' }).click();
+      await page.getByLabel('Full name').fill('Ines Varga');
+      await page.getByLabel('Street and number').fill('4 Tide Lane');
+      await page.getByLabel('Town').fill('Antigonish');
+      await page.getByLabel('Postal code').fill('B2G 2L2');
+      await page.getByLabel('Province or territory').fill('Nova');
+      await page.getByRole('button', { name: 'Nova Scotia', exact: true }).click();
+    },
+  },
+  settings: {
+    path: '/settings?part=locations',
+    act: (page) => page.getByRole('button', { name: /^The Nursery/ }).click(),
+  },
+  begin: { path: '/begin' },
   rate: {
     path: '/charges?zone=maritimes&service=parcel',
     act: (page) => fill(page, 'Charge from 5 kg', '10.50'),
   },
-  zone: { path: '/charges?zone=north&panel=zone' },
   slip: {
     path: '/charges',
     act: async (page) => {
       await slipOf(page);
       await page.keyboard.press('w');
       await page.getByText('open', { exact: true }).click();
-    },
-  },
-  'no-choice': {
-    path: '/charges?zone=north&service=parcel',
-    act: async (page) => {
-      await slipOf(page);
-      await page.getByRole('button', { name: 'Next trial' }).click();
-      await page.getByRole('button', { name: 'Next trial' }).click();
     },
   },
 };

@@ -56,6 +56,9 @@ const keptFor = <K extends object, V>(work: (key: K) => V): ((key: K) => V) => {
   };
 };
 
+const speechOf = keptFor(
+  ({ currency, units }: Book['store']): Speech => ({ decimals: decimalsOf(currency), units }),
+);
 const goodsBySku = keptFor((goods: readonly Good[]) => new Map(goods.map((good) => [good.sku, good])));
 const sellsToOf = keptFor(indexSellsTo);
 const zonesOf = keptFor(indexZones);
@@ -99,7 +102,7 @@ export const compile = (book: Book, catalogue: Catalogue): CompiledBook => {
   const first = book.locations[0];
   return {
     book,
-    speech: { decimals: decimalsOf(book.store.currency), units: book.store.units },
+    speech: speechOf(book.store),
     goods: goodsBySku(catalogue.goods),
     sellsTo: sellsToOf(book.store.sellsTo),
     zones: zonesOf(book.zones),

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import type { Curve } from '../../core/price/curve.ts';
@@ -112,7 +112,7 @@ const Mark = ({ frame, mark }: { frame: CurveFrame; mark: Props['mark'] }) => {
 };
 
 /** The charge against its measure: a stepped line with a dot at each step, and where the trial stands. */
-export const StepCurve = (props: Props) => {
+export const StepCurve = memo(function StepCurve(props: Props) {
   const { curve, speech, mark } = props;
   const inks = useInks();
   const [width, setWidth] = useState(0);
@@ -137,4 +137,4 @@ export const StepCurve = (props: Props) => {
       ) : null}
     </View>
   );
-};
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Choice } from '../../core/model/quote.ts';
@@ -46,8 +47,7 @@ const notesOf = (choice: Choice, decimals: number): string => {
   return [...dates, ...taxed, ...short].join(' · ');
 };
 
-/** One choice of the customer's; pressed, it opens its working. */
-export const ChoiceRow = ({ choice, decimals, before, gained, open }: Props) => {
+const Row = ({ choice, decimals, before, gained, open }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   return (
@@ -75,6 +75,21 @@ export const ChoiceRow = ({ choice, decimals, before, gained, open }: Props) => 
     </View>
   );
 };
+
+/** Whether a row would look the same: a quote gives new choices each time, mostly with the same figures. */
+const looksSame = (a: Props, b: Props): boolean =>
+  !a.open &&
+  !b.open &&
+  a.before === b.before &&
+  a.gained === b.gained &&
+  a.decimals === b.decimals &&
+  a.choice.id === b.choice.id &&
+  a.choice.name === b.choice.name &&
+  a.choice.charge === b.choice.charge &&
+  notesOf(a.choice, a.decimals) === notesOf(b.choice, b.decimals);
+
+/** One choice of the customer's; pressed, it opens its working. */
+export const ChoiceRow = memo(Row, looksSame);
 
 /** A choice that a change took away, struck. */
 export const LostRow = ({ choice, decimals }: Pick<Props, 'choice' | 'decimals'>) => {

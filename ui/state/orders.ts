@@ -1,17 +1,17 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import type { PastOrder } from '../../core/model/order.ts';
 import { mergeOrders } from '../../core/order/merge-orders.ts';
 
-/** The orders that were placed, oldest first. They are facts, not part of the draft: undo leaves them. */
-const orders = createSlice({
-  name: 'orders',
-  initialState: [] as PastOrder[],
-  reducers: {
-    orderPlaced: (state, { payload }: PayloadAction<PastOrder>) => mergeOrders(state, [payload]),
-    /** Orders from a file or from another tab, beside those that are here. */
-    ordersTaken: (state, { payload }: PayloadAction<readonly PastOrder[]>) => mergeOrders(state, payload),
-  },
-});
+export const orderPlaced = createAction<PastOrder>('orders/placed');
+/** Orders from a file, from another tab, or from the device, beside those that are here. */
+export const ordersTaken = createAction<readonly PastOrder[]>('orders/taken');
 
-export const { orderPlaced, ordersTaken } = orders.actions;
-export const ordersReducer = orders.reducer;
+/**
+ * The orders that were placed, oldest first. They are facts, not part of the draft: undo leaves them. There
+ * may be a hundred thousand, so they are never copied into drafts of the state.
+ */
+export const ordersReducer = (state: PastOrder[], action: UnknownAction): PastOrder[] => {
+  if (orderPlaced.match(action)) return mergeOrders(state, [action.payload]);
+  if (ordersTaken.match(action)) return mergeOrders(state, action.payload);
+  return state;
+};

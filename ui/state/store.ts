@@ -25,7 +25,7 @@ export const makeStore = ({ draft, session, basket = [], orders = [], storage }:
       draft: (state: DraftState = draft, action: UnknownAction) => draftReducer(state, action),
       session: sessionReducer,
       basket: basketReducer,
-      orders: ordersReducer,
+      orders: (state: PastOrder[] = orders, action: UnknownAction) => ordersReducer(state, action),
       storage: storageReducer,
     },
     preloadedState: {

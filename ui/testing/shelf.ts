@@ -31,7 +31,7 @@ export const makeShelf = (kept = new Map<string, string>()): TestShelf => {
 
 /** Tabs for tests that hear of each other at once and wait for each other as the browser's do. */
 export const makeTabs = () => {
-  const hears: { id: string; hear: () => void }[] = [];
+  const hears: { id: string; hear: (what: string) => void }[] = [];
   let line: Promise<unknown> = Promise.resolve();
   return (id: string): Tabs => ({
     id,
@@ -40,8 +40,8 @@ export const makeTabs = () => {
       line = turn.catch(() => undefined);
       return turn;
     },
-    announce: () => {
-      for (const one of hears) if (one.id !== id) one.hear();
+    announce: (what) => {
+      for (const one of hears) if (one.id !== id) one.hear(what);
     },
     onNews: (hear) => void hears.push({ id, hear }),
   });

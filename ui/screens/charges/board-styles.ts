@@ -10,7 +10,11 @@ const sticky =
 
 /** How the board is set: heavy rule at the open cell, hairlines between rows. */
 export const boardStyles = (inks: Inks) => ({
-  row: { flexDirection: 'row', borderBottomWidth: 1, borderBottomColor: inks.hairline } as const,
+  row: {
+    flexDirection: 'row',
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
   head: {
     flexDirection: 'row',
     borderBottomWidth: 1,

@@ -1,6 +1,8 @@
 import { Fragment, useState, type ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
+import { ScrollView, View, type ViewProps } from 'react-native';
 import { Text } from 'react-native-paper';
+import type { Zone } from '../../../core/model/place.ts';
+import { InSight } from '../../parts/in-sight.tsx';
 import { Press } from '../../parts/press.tsx';
 import { selectBook, selectClosedZones, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -9,6 +11,10 @@ import { BoardRow } from './board-row.tsx';
 import { boardStyles, LEAST_CELL, ZONE_COLUMN } from './board-styles.ts';
 import type { Opening } from './open-cell.ts';
 import type { BoardPresses, Selection } from './use-selection.ts';
+
+/** How many rows are drawn together, and about how tall one is. */
+const LOT = 8;
+const ROW_HEIGHT = 62;
 
 interface Props {
   opening: Opening;
@@ -25,7 +31,11 @@ const Under = ({ children }: { children: ReactNode }) => (
   </View>
 );
 
-/** Zones down, services across, a short phrase in each cell. */
+/** The zones in lots that are drawn together; a board of a few zones is one lot. */
+const chunked = (zones: readonly Zone[]): Zone[][] =>
+  Array.from({ length: Math.ceil(zones.length / LOT) }, (_, at) => zones.slice(at * LOT, (at + 1) * LOT));
+
+/** Zones down, services across, a short phrase in each cell. Rows far out of sight are not drawn. */
 export const Board = ({ opening, selection, under, underHead }: Props) => {
   const style = useStyles(boardStyles);
   const { zones, services } = useAppSelector(selectBook);
@@ -35,10 +45,36 @@ export const Board = ({ opening, selection, under, underHead }: Props) => {
   const [width, setWidth] = useState(0);
   const needed = ZONE_COLUMN + services.length * LEAST_CELL;
   const flex = needed <= width;
+  const row = (zone: Zone) => {
+    const isOpen = opening.zone === zone.id;
+    return (
+      <Fragment key={zone.id}>
+        <BoardRow
+          zone={zone}
+          closed={closed.has(zone.id)}
+          services={services}
+          rates={services.map((service) => rates.get(`${service.id}/${zone.id}`))}
+          speech={speech}
+          openService={isOpen && !opening.panel ? opening.service : undefined}
+          zoneOpen={isOpen && opening.panel === 'zone'}
+          flex={flex}
+          selected={selection.ids}
+          onCell={selection.onCell}
+          onZone={selection.onZone}
+        />
+        {isOpen && under ? <Under>{under}</Under> : null}
+      </Fragment>
+    );
+  };
   return (
     <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
       <ScrollView horizontal scrollEnabled={!flex} contentContainerStyle={{ minWidth: '100%' }}>
-        <View role="table" aria-label="Board of rates" style={{ width: flex ? width : needed }}>
+        <View
+          role="table"
+          aria-label="Board of rates"
+          {...({ 'aria-rowcount': zones.length + 1 } as ViewProps)}
+          style={{ width: flex ? width : needed }}
+        >
           <View role="row" style={style.head}>
             <View role="columnheader" style={[style.corner, { width: ZONE_COLUMN }]}>
               <Text style={[style.headName, { paddingLeft: 0 }]}>Zone</Text>
@@ -60,27 +96,15 @@ export const Board = ({ opening, selection, under, underHead }: Props) => {
             })}
           </View>
           {underHead ? <Under>{underHead}</Under> : null}
-          {zones.map((zone) => {
-            const isOpen = opening.zone === zone.id;
-            return (
-              <Fragment key={zone.id}>
-                <BoardRow
-                  zone={zone}
-                  closed={closed.has(zone.id)}
-                  services={services}
-                  rates={services.map((service) => rates.get(`${service.id}/${zone.id}`))}
-                  speech={speech}
-                  openService={isOpen && !opening.panel ? opening.service : undefined}
-                  zoneOpen={isOpen && opening.panel === 'zone'}
-                  flex={flex}
-                  selected={selection.ids}
-                  onCell={selection.onCell}
-                  onZone={selection.onZone}
-                />
-                {isOpen && under ? <Under>{under}</Under> : null}
-              </Fragment>
-            );
-          })}
+          {chunked(zones).map((some) => (
+            <InSight
+              key={some[0]?.id}
+              height={some.length * ROW_HEIGHT}
+              keep={some.some(({ id }) => id === opening.zone)}
+            >
+              {() => some.map(row)}
+            </InSight>
+          ))}
         </View>
       </ScrollView>
     </View>

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import type { Measure, Price, TiersPrice } from '../../../core/model/price.ts';
 import { rebased } from '../../../core/price/rebase.ts';
@@ -39,7 +40,7 @@ const asTiers = (amount: number): TiersPrice => ({
 });
 
 /** What kind of price it is: one amount, or steps by what the basket measures. */
-export const PriceKind = ({ price, onChange }: Props) => {
+export const PriceKind = memo(function PriceKind({ price, onChange }: Props) {
   const isPhone = useWidth() === 'phone';
   if (price.kind !== 'flat' && price.kind !== 'tiers') return null;
   const choose = (kind: 'flat' | 'tiers'): void => {
@@ -59,7 +60,7 @@ export const PriceKind = ({ price, onChange }: Props) => {
       ) : null}
     </View>
   );
-};
+});
 
 /** A price's figures: one amount, or steps. */
 export const PriceEditor = ({ price, onChange }: Props) => {

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from 'react-native-paper';
 import type { Zone } from '../../../core/model/place.ts';
@@ -15,7 +15,8 @@ import type { Inks } from '../../theme/tokens.ts';
 import { RaiseRates } from './raise-rates.tsx';
 
 interface Props {
-  rate: Rate;
+  rateId: Rate['id'];
+  active: boolean;
   zone: Zone;
   service: Service;
 }
@@ -26,7 +27,7 @@ const styles = (inks: Inks) => ({
 });
 
 /** The whole rate into other zones of the same service, over what is there. */
-const CopyForm = ({ rate, zone, service, onDone }: Props & { onDone: () => void }) => {
+const CopyForm = ({ rateId, zone, service, onDone }: Omit<Props, 'active'> & { onDone: () => void }) => {
   const dispatch = useAppDispatch();
   const { zones } = useAppSelector(selectBook);
   const rates = useAppSelector(selectRatesByCell);
@@ -42,7 +43,7 @@ const CopyForm = ({ rate, zone, service, onDone }: Props & { onDone: () => void 
     dispatch(
       edit(
         'copyRate',
-        { id: rate.id, cells },
+        { id: rateId, cells },
         `${service.name} to ${zone.name}: copied to ${countFigure(cells.length, 'zone')}`,
       ),
     );
@@ -74,7 +75,7 @@ const CopyForm = ({ rate, zone, service, onDone }: Props & { onDone: () => void 
 };
 
 /** What can be done with a rate as a whole. */
-export const RateActions = ({ rate, zone, service }: Props) => {
+export const RateActions = memo(function RateActions({ rateId, active, zone, service }: Props) {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const [doing, setDoing] = useState<'raise' | 'copy' | null>(null);
@@ -88,11 +89,11 @@ export const RateActions = ({ rate, zone, service }: Props) => {
   return (
     <View style={style.rule}>
       <View style={style.actions}>
-        {rate.active ? (
+        {active ? (
           <TextAction
             label="Switch off"
             onPress={() =>
-              dispatch(edit('setRate', { id: rate.id, changes: { active: false } }, `${label}: switched off`))
+              dispatch(edit('setRate', { id: rateId, changes: { active: false } }, `${label}: switched off`))
             }
           />
         ) : null}
@@ -104,10 +105,10 @@ export const RateActions = ({ rate, zone, service }: Props) => {
         />
         <TextAction label="Remove the rate" onPress={() => leave('removeRate', 'rate removed')} />
       </View>
-      {doing === 'raise' ? <RaiseRates ids={[rate.id]} onDone={() => setDoing(null)} /> : null}
+      {doing === 'raise' ? <RaiseRates ids={[rateId]} onDone={() => setDoing(null)} /> : null}
       {doing === 'copy' ? (
-        <CopyForm rate={rate} zone={zone} service={service} onDone={() => setDoing(null)} />
+        <CopyForm rateId={rateId} zone={zone} service={service} onDone={() => setDoing(null)} />
       ) : null}
     </View>
   );
-};
+});

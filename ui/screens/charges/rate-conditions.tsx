@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Handling, LimitMeasure, Limits } from '../../../core/model/price.ts';
@@ -15,6 +15,7 @@ import {
   readWords,
 } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
+import { useSteady } from '../../parts/use-steady.ts';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -22,10 +23,15 @@ import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { isEmpty, withEnd, withField } from './optional-parts.ts';
 
+type Change = (changes: Partial<Rate>, what: string, visit?: string | null) => void;
+
 interface Props {
   rate: Rate;
-  onChange: (changes: Partial<Rate>, what: string, visit?: string | null) => void;
+  onChange: Change;
 }
+
+/** A part of a rate with its fields, drawn again only when that part is another. */
+type PartProps<F extends keyof Rate> = Pick<Rate, F> & { onChange: Change };
 
 const styles = (inks: Inks) => ({
   all: { borderTopWidth: 1, borderTopColor: inks.hairline, paddingTop: 12, gap: 16 },
@@ -55,18 +61,18 @@ const LIMITS: readonly [LimitMeasure, string, ('min' | 'max')[]][] = [
   ['longestSide', 'Longest side', ['max']],
 ];
 
-const LimitFields = ({ rate, onChange }: Props) => {
+const LimitFields = memo(function LimitFields({ limits: current, onChange }: PartProps<'limits'>) {
   const style = useStyles(styles);
   const speech = useAppSelector(selectSpeech);
   const set = (measure: LimitMeasure, end: 'min' | 'max', value: number | undefined, visit: string): void => {
-    const limits: Limits = withField(rate.limits ?? {}, measure, withEnd(rate.limits?.[measure], end, value));
+    const limits: Limits = withField(current ?? {}, measure, withEnd(current?.[measure], end, value));
     onChange({ limits: isEmpty(limits) ? undefined : limits }, 'limits', visit);
   };
   return (
     <Group name="Only for baskets of">
       {LIMITS.flatMap(([measure, name, ends]) =>
         ends.map((end) => {
-          const limit: { min?: number; max?: number } = rate.limits?.[measure] ?? {};
+          const limit: { min?: number; max?: number } = current?.[measure] ?? {};
           const value = limit[end];
           return (
             <DraftField
@@ -83,12 +89,11 @@ const LimitFields = ({ rate, onChange }: Props) => {
       )}
     </Group>
   );
-};
+});
 
-const HandlingFields = ({ rate, onChange }: Props) => {
+const HandlingFields = memo(function HandlingFields({ handling, onChange }: PartProps<'handling'>) {
   const style = useStyles(styles);
   const speech = useAppSelector(selectSpeech);
-  const { handling } = rate;
   const set = (changes: Partial<Handling>, visit: string | null): void => {
     const next: Handling = { per: 'order', ...handling, ...changes };
     const nothing = next.amount === undefined && next.points === undefined;
@@ -128,14 +133,17 @@ const HandlingFields = ({ rate, onChange }: Props) => {
       )}
     </Group>
   );
-};
+});
 
-const ChargeFields = ({ rate, onChange }: Props) => {
+const ChargeFields = memo(function ChargeFields({
+  freeFrom: current,
+  bounds,
+  onChange,
+}: PartProps<'freeFrom' | 'bounds'>) {
   const style = useStyles(styles);
   const speech = useAppSelector(selectSpeech);
   const money = (amount: number | undefined): string =>
     amount === undefined ? '' : moneyFigure(amount, speech.decimals);
-  const { bounds } = rate;
   const bound = (end: 'min' | 'max', value: number | undefined, visit: string): void =>
     onChange({ bounds: withEnd(bounds, end, value) }, 'bounds', visit);
   return (
@@ -145,7 +153,7 @@ const ChargeFields = ({ rate, onChange }: Props) => {
         style={style.field}
         label="Free from a subtotal of"
         placeholder="never free"
-        text={money(rate.freeFrom)}
+        text={money(current)}
         read={optional<number>(readMoney(speech))}
         onChange={(freeFrom, visit) => onChange({ freeFrom }, 'free from', visit)}
       />
@@ -169,11 +177,10 @@ const ChargeFields = ({ rate, onChange }: Props) => {
       />
     </Group>
   );
-};
+});
 
-const TransitFields = ({ rate, onChange }: Props) => {
+const TransitFields = memo(function TransitFields({ transit, onChange }: PartProps<'transit'>) {
   const style = useStyles(styles);
-  const { transit } = rate;
   const set = (end: 'min' | 'max', days: number | undefined, visit: string): void => {
     const next =
       days === undefined ? undefined : { min: transit?.min ?? days, max: transit?.max ?? days, [end]: days };
@@ -198,18 +205,19 @@ const TransitFields = ({ rate, onChange }: Props) => {
       ))}
     </Group>
   );
-};
+});
 
 /** Everything about a rate besides its price: limits, handling, thresholds, bounds, transit, and what customers are told. */
 export const RateConditions = ({ rate, onChange }: Props) => {
   const style = useStyles(styles);
   const tells = rate.whenWithheld === 'tell';
+  const change = useSteady(onChange);
   return (
     <View style={style.all}>
-      <LimitFields rate={rate} onChange={onChange} />
-      <HandlingFields rate={rate} onChange={onChange} />
-      <ChargeFields rate={rate} onChange={onChange} />
-      <TransitFields rate={rate} onChange={onChange} />
+      <LimitFields limits={rate.limits} onChange={change} />
+      <HandlingFields handling={rate.handling} onChange={change} />
+      <ChargeFields freeFrom={rate.freeFrom} bounds={rate.bounds} onChange={change} />
+      <TransitFields transit={rate.transit} onChange={change} />
       <View>
         <Check
           label="Taxed as the destination’s charges are"

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { curveOf } from '../../../core/price/curve.ts';
@@ -8,6 +8,7 @@ import type { Rate, Service } from '../../../core/model/rate.ts';
 import { ratePhrase } from '../../../core/words/rate-phrase.ts';
 import { StepCurve } from '../../parts/step-curve.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
+import { useSteady } from '../../parts/use-steady.ts';
 import { useWidth } from '../../parts/use-width.ts';
 import { edit } from '../../state/draft.ts';
 import { selectSpeech } from '../../state/selectors.ts';
@@ -64,10 +65,12 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
   const set = (changes: Partial<Rate>, what: string, visit: string | null = null): void => {
     dispatch(edit('setRate', { id: rate.id, changes }, `${label}: ${what}`, visit));
   };
+  const setPrice = useSteady((price: Price, visit: string | null) => set({ price }, 'price', visit));
   const mark = useAppSelector((state) =>
     selectTrialMark(state, rate.price.kind === 'tiers' ? rate.price.basis : 'weight'),
   );
-  const curve = curveOf(rate.price, Math.max(mark?.at ?? 0, rate.limits?.weight?.max ?? 0, 1));
+  const extent = Math.max(mark?.at ?? 0, rate.limits?.weight?.max ?? 0, 1);
+  const curve = useMemo(() => curveOf(rate.price, extent), [rate.price, extent]);
   const picture = curve ? (
     <StepCurve curve={curve} speech={speech} mark={mark} title={`Charge for ${label}`} />
   ) : null;
@@ -75,14 +78,11 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
   return (
     <View style={{ gap: 12 }}>
       {rate.active ? null : <SwitchedOff rate={rate} onSwitch={() => set({ active: true }, 'switched on')} />}
-      <PriceKind price={rate.price} onChange={(price, visit) => set({ price }, 'price', visit)} />
+      <PriceKind price={rate.price} onChange={setPrice} />
       <View style={isPhone ? style.rows : style.columns}>
         {isPhone ? picture : null}
         <View style={isPhone ? null : style.price}>
-          <PriceEditor
-            price={rate.price}
-            onChange={(price: Price, visit) => set({ price }, 'price', visit)}
-          />
+          <PriceEditor price={rate.price} onChange={setPrice} />
         </View>
         {isPhone ? null : <View style={style.curve}>{picture}</View>}
       </View>
@@ -97,7 +97,7 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
         />
       </View>
       {conditions ? <RateConditions rate={rate} onChange={set} /> : null}
-      <RateActions rate={rate} zone={zone} service={service} />
+      <RateActions rateId={rate.id} active={rate.active} zone={zone} service={service} />
     </View>
   );
 };

@@ -1,10 +1,11 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 import type { Step, TiersPrice } from '../../../core/model/price.ts';
 import { measureFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { optional, readMeasure, readMoney } from '../../parts/readers.ts';
+import { useSteady } from '../../parts/use-steady.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -47,14 +48,23 @@ const styles = (inks: Inks) => ({
   doubt: { ...aside, color: inks.doubt },
 });
 
-const StepRow = ({ price, at, onChange }: Props & { at: number }) => {
+interface RowProps {
+  step: Step;
+  at: number;
+  basis: TiersPrice['basis'];
+  /** Whether it is the only step, which cannot be taken out. */
+  only: boolean;
+  /** Another step in its place; null takes it out. */
+  onStep: (at: number, next: Step | null, visit: string | null) => void;
+}
+
+/** One step; drawn again only when it is another. */
+const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProps) {
   const style = useStyles(styles);
   const speech = useAppSelector(selectSpeech);
   const [open, setOpen] = useState(false);
-  const step = price.steps[at] as Step;
-  const name = measureFigure(price.basis, step.from, speech);
-  const set = (next: Step, visit: string | null): void =>
-    onChange({ ...price, steps: price.steps.map((one, i) => (i === at ? next : one)) }, visit);
+  const name = measureFigure(basis, step.from, speech);
+  const set = (next: Step, visit: string | null): void => onStep(at, next, visit);
   const hasExtras = step.each !== undefined || step.percent !== undefined;
   return (
     <View style={style.row} role="listitem">
@@ -62,9 +72,9 @@ const StepRow = ({ price, at, onChange }: Props & { at: number }) => {
         <DraftField
           hideLabel
           style={style.field}
-          label={`${HEADS[price.basis]}, step ${at + 1}`}
+          label={`${HEADS[basis]}, step ${at + 1}`}
           text={name}
-          read={readMeasure(price.basis, speech)}
+          read={readMeasure(basis, speech)}
           onChange={(from, visit) => set({ ...step, from }, visit)}
         />
         <DraftField
@@ -87,23 +97,27 @@ const StepRow = ({ price, at, onChange }: Props & { at: number }) => {
           icon="close"
           size={18}
           style={style.button}
-          disabled={price.steps.length === 1}
+          disabled={only}
           accessibilityLabel={`Take out the step from ${name}`}
-          onPress={() => onChange({ ...price, steps: price.steps.filter((_, i) => i !== at) }, null)}
+          onPress={() => onStep(at, null, null)}
         />
       </View>
       {open || hasExtras ? (
-        <StepExtras step={step} basis={price.basis} name={name} open={open} onChange={set} />
+        <StepExtras step={step} basis={basis} name={name} open={open} onChange={set} />
       ) : null}
     </View>
   );
-};
+});
 
 /** The steps of a price, edited in place: values and charges, what is added above each, and where they end. */
-export const StepsTable = ({ price, onChange }: Props) => {
+export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
   const style = useStyles(styles);
   const speech = useAppSelector(selectSpeech);
   const [pasting, setPasting] = useState(false);
+  const onStep = useSteady((at: number, next: Step | null, visit: string | null) => {
+    const steps = price.steps.flatMap((one, i) => (i === at ? (next ?? []) : one));
+    onChange({ ...price, steps }, visit);
+  });
   return (
     <View style={{ gap: 8 }}>
       <View>
@@ -113,8 +127,15 @@ export const StepsTable = ({ price, onChange }: Props) => {
           <View style={style.gap} />
         </View>
         <View role="list" aria-label="Steps">
-          {price.steps.map((_, at) => (
-            <StepRow key={at} at={at} price={price} onChange={onChange} />
+          {price.steps.map((step, at) => (
+            <StepRow
+              key={at}
+              at={at}
+              step={step}
+              basis={price.basis}
+              only={price.steps.length === 1}
+              onStep={onStep}
+            />
           ))}
         </View>
       </View>
@@ -158,4 +179,4 @@ export const StepsTable = ({ price, onChange }: Props) => {
       />
     </View>
   );
-};
+});

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import type { Speech } from '../../../core/words/figure.ts';
@@ -82,7 +82,7 @@ const Cell = ({
   }
   const isTabStop = isHere || (first && column === 'name');
   return (
-    <Press
+    <Pressable
       id={cellId(good.sku, column)}
       role={GRIDCELL}
       tabIndex={isTabStop ? 0 : -1}
@@ -107,7 +107,7 @@ const Cell = ({
           </Text>
         )}
       </View>
-    </Press>
+    </Pressable>
   );
 };
 

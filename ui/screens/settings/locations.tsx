@@ -103,32 +103,34 @@ export const Locations = () => {
     dispatch(edit('addLocation', { name: 'New location', country }, 'New location'));
   };
   return (
-    <View role="list" aria-label="Locations">
+    <View>
       {locations.length === 0 ? (
         <Text style={[style.note, { paddingVertical: 16 }]}>
           A location is a place of yours: where orders are made ready. Without one, no day of arrival can be
           told.
         </Text>
       ) : null}
-      {locations.map((location, at) => (
-        <View style={style.item} role="listitem" key={location.id}>
-          <Press
-            role="button"
-            aria-expanded={open === location.id}
-            onPress={() => setOpen(open === location.id ? null : location.id)}
-          >
-            <View style={style.row}>
-              <Text style={style.name}>{location.name}</Text>
-              <Text style={style.note}>{whereText(location)}</Text>
-              <Text style={style.note}>
-                {at === 0 ? 'orders are sent from here · ' : ''}
-                {openText(location)}
-              </Text>
-            </View>
-          </Press>
-          {open === location.id ? <LocationPanel location={location} first={at === 0} /> : null}
-        </View>
-      ))}
+      <View role="list" aria-label="Locations">
+        {locations.map((location, at) => (
+          <View style={style.item} role="listitem" key={location.id}>
+            <Press
+              role="button"
+              aria-expanded={open === location.id}
+              onPress={() => setOpen(open === location.id ? null : location.id)}
+            >
+              <View style={style.row}>
+                <Text style={style.name}>{location.name}</Text>
+                <Text style={style.note}>{whereText(location)}</Text>
+                <Text style={style.note}>
+                  {at === 0 ? 'orders are sent from here · ' : ''}
+                  {openText(location)}
+                </Text>
+              </View>
+            </Press>
+            {open === location.id ? <LocationPanel location={location} first={at === 0} /> : null}
+          </View>
+        ))}
+      </View>
       <TextAction
         label="Add a location"
         style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}

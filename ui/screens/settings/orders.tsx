@@ -1,4 +1,5 @@
-import { FlatList, View } from 'react-native';
+import { useState } from 'react';
+import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { localMoment } from '../../../core/time/local-moment.ts';
@@ -11,6 +12,8 @@ import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+
+const PAGE = 60;
 
 const styles = (inks: Inks) => ({
   row: {
@@ -56,19 +59,27 @@ const Row = ({ order }: { order: PastOrder }) => {
 export const Orders = () => {
   const style = useStyles(styles);
   const orders = useAppSelector((state) => state.orders);
+  const [shown, setShown] = useState(PAGE);
   return (
-    <View role="list" aria-label="Orders">
+    <View>
       {orders.length === 0 ? (
         <Text style={style.none}>Orders placed in the shopfront stand here with what was charged.</Text>
       ) : null}
-      <FlatList
-        data={[...orders].reverse()}
-        keyExtractor={({ number }) => number}
-        renderItem={({ item }) => <Row order={item} />}
-        scrollEnabled={false}
-        initialNumToRender={40}
-        role="none"
-      />
+      <View role="list" aria-label="Orders">
+        {orders
+          .slice(-shown)
+          .reverse()
+          .map((order) => (
+            <Row key={order.number} order={order} />
+          ))}
+      </View>
+      {orders.length > shown ? (
+        <TextAction
+          label={`Show ${PAGE} more of ${orders.length}`}
+          style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+          onPress={() => setShown(shown + PAGE)}
+        />
+      ) : null}
     </View>
   );
 };

@@ -1,11 +1,12 @@
-import { mergeOrders } from '../../../core/order/merge-orders.ts';
+import type { PastOrder } from '../../../core/model/order.ts';
 import { draftTaken } from '../draft.ts';
 import { ordersTaken } from '../orders.ts';
 import { told } from '../session.ts';
 import { asideMade, changedNow, keeping, keepingFailed, kept, type Aside } from '../storage-status.ts';
 import type { AppStore, RootState } from '../store.ts';
 import { setAside } from './aside.ts';
-import { KEYS, ordersKey, readMonth, writeDraft, writeGoods, writeMonth, writeSession } from './documents.ts';
+import { KEYS, ordersKey, writeDraft, writeGoods, writeMonth, writeSession } from './documents.ts';
+import { loadMonth, loadOrders, type OrdersFound } from './load-orders.ts';
 import { readStart, type Demo } from './start.ts';
 import type { Tabs } from './tabs.ts';
 import { makeWriter, type Shelf, type Writer } from './writer.ts';
@@ -18,7 +19,11 @@ interface Keeper {
   stamp: string | null;
   /** The goods as last written, so that they are written only when they change. */
   goodsWritten: number | null;
+  /** The orders that are on the shelf as they are here. */
+  keptOrders: WeakSet<PastOrder>;
 }
+
+const WORKBOOK = 'workbook';
 
 /** What another tab kept since this one last looked is copied aside before it is written over. */
 const yieldNothing = async ({ store, shelf, tabs, stamp }: Keeper): Promise<void> => {
@@ -45,17 +50,27 @@ const keepWorkbook = async (keeper: Keeper): Promise<void> => {
     }
     await shelf.setItem(KEYS.draft, writeDraft(draft, storage.changedAt));
   });
-  tabs.announce();
+  tabs.announce(WORKBOOK);
 };
 
+const found = ({ store, keptOrders }: Keeper): OrdersFound => ({
+  orders: (orders) => {
+    for (const order of orders) keptOrders.add(order);
+    store.dispatch(ordersTaken(orders));
+  },
+  aside: (made) => store.dispatch(asideMade([made])),
+});
+
 /** The orders of a month beside those that another tab kept there. */
-const keepMonth = async ({ store, shelf, tabs }: Keeper, key: string): Promise<void> => {
+const keepMonth = async (keeper: Keeper, key: string): Promise<void> => {
+  const { store, shelf, tabs, keptOrders } = keeper;
   await tabs.alone(async () => {
-    const there = await shelf.getItem(key);
-    const ours = store.getState().orders.filter((order) => ordersKey(order) === key);
-    await shelf.setItem(key, writeMonth(mergeOrders((there && readMonth(there)) || [], ours)));
+    await loadMonth(shelf, key, found(keeper));
+    const orders = store.getState().orders.filter((order) => ordersKey(order) === key);
+    await shelf.setItem(key, writeMonth(orders));
+    for (const order of orders) keptOrders.add(order);
   });
-  tabs.announce();
+  tabs.announce(key);
 };
 
 const keepSession = async ({ store, shelf }: Keeper): Promise<void> => {
@@ -73,9 +88,8 @@ const isSessionNew = (now: RootState, before: RootState): boolean =>
 /** Another tab kept something: an idle tab shows it; a tab with changes of its own finds out when it writes. */
 const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
   const { store, shelf, tabs } = keeper;
-  const follow = async (): Promise<void> => {
+  const followWorkbook = async (): Promise<void> => {
     const start = await readStart(shelf, demo);
-    store.dispatch(ordersTaken(start.orders ?? []));
     if (writer.isBusy() || start.stamp === keeper.stamp) return;
     keeper.stamp = start.stamp ?? null;
     keeper.goodsWritten = start.draft.goodsStamp;
@@ -83,7 +97,8 @@ const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
     store.dispatch(changedNow(start.storage?.changedAt ?? null));
     store.dispatch(told({ text: 'The draft was changed in another tab, and is shown here.', undo: false }));
   };
-  tabs.onNews(() => {
+  tabs.onNews((what) => {
+    const follow = what === WORKBOOK ? followWorkbook : () => loadMonth(shelf, what, found(keeper));
     tabs.alone(follow).catch((error: unknown) => store.dispatch(keepingFailed(String(error))));
   });
 };
@@ -97,12 +112,11 @@ const watch = (keeper: Keeper, writer: Writer): void => {
     const before = last;
     last = now;
     if (now.draft.revision !== before.draft.revision) {
-      writer.ask('workbook', () => keepWorkbook(keeper));
+      writer.ask(WORKBOOK, () => keepWorkbook(keeper));
       store.dispatch(changedNow(new Date().toISOString()));
     }
     if (now.orders !== before.orders) {
-      const known = new Set(before.orders);
-      const months = new Set(now.orders.filter((order) => !known.has(order)).map(ordersKey));
+      const months = new Set(now.orders.filter((order) => !keeper.keptOrders.has(order)).map(ordersKey));
       for (const key of months) writer.ask(key, () => keepMonth(keeper, key));
     }
     if (isSessionNew(now, before)) writer.ask('session', () => keepSession(keeper));
@@ -122,8 +136,9 @@ export const keepStore = (
     kept: () => store.dispatch(kept()),
     failed: (reason) => store.dispatch(keepingFailed(reason)),
   });
-  const keeper: Keeper = { store, shelf, tabs, stamp, goodsWritten: null };
+  const keeper: Keeper = { store, shelf, tabs, stamp, goodsWritten: null, keptOrders: new WeakSet() };
   watch(keeper, writer);
   followOthers(keeper, writer, demo);
+  loadOrders(shelf, found(keeper)).catch((error: unknown) => store.dispatch(keepingFailed(String(error))));
   return writer;
 };

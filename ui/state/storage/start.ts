@@ -1,11 +1,9 @@
-import { mergeOrders } from '../../../core/order/merge-orders.ts';
-import type { PastOrder } from '../../../core/model/order.ts';
 import { initialDraft } from '../draft.ts';
 import type { Aside } from '../storage-status.ts';
 import type { Start } from '../store.ts';
 import type { Workbook } from '../workbook.ts';
 import { asideList, setAside } from './aside.ts';
-import { isOrdersKey, KEYS, readDraft, readGoods, readMonth, readSession } from './documents.ts';
+import { KEYS, readDraft, readGoods, readSession } from './documents.ts';
 import type { Shelf } from './writer.ts';
 
 /** The shop shown where nothing is kept yet. */
@@ -26,14 +24,10 @@ const reader = (shelf: Shelf, at: string, aside: Aside[]): Read => {
   };
 };
 
-const readAllOrders = async (keys: readonly string[], read: Read): Promise<PastOrder[]> => {
-  let orders: PastOrder[] = [];
-  for (const key of keys.filter(isOrdersKey).sort())
-    orders = mergeOrders(orders, (await read(key, readMonth)) ?? []);
-  return orders;
-};
-
-/** What the program starts from: what is kept on this device, or the demo; what had to be set aside is named. */
+/**
+ * What the program starts from: what is kept on this device, or the demo; what had to be set aside is named.
+ * The orders, of which there may be many, are read after the page is there.
+ */
 export const readStart = async (shelf: Shelf, demo: Demo): Promise<Start> => {
   const keys = await shelf.getAllKeys();
   const news: Aside[] = [];
@@ -45,7 +39,6 @@ export const readStart = async (shelf: Shelf, demo: Demo): Promise<Start> => {
   const device = await read(KEYS.session, readSession);
   return {
     draft: found?.draft ?? initialDraft(demo()),
-    orders: await readAllOrders(keys, read),
     storage: {
       changedAt: found?.changedAt ?? null,
       savedAt: device?.savedAt ?? null,

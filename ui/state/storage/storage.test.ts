@@ -23,7 +23,9 @@ interface Opened {
 const open = async (shelf: TestShelf, tabs: Tabs = makeTabs()('one')): Promise<Opened> => {
   const start = await readStart(shelf, demoShop);
   const store = makeStore(start);
-  return { store, writer: keepStore(store, shelf, tabs, demoShop, start.stamp ?? null) };
+  const writer = keepStore(store, shelf, tabs, demoShop, start.stamp ?? null);
+  await jest.advanceTimersByTimeAsync(20);
+  return { store, writer };
 };
 
 const rename = (name: string) => edit('setZone', { id: 'west', changes: { name } }, 'West: name');

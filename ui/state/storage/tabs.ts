@@ -4,10 +4,10 @@ export interface Tabs {
   id: string;
   /** Runs while no other tab runs anything of this kind. */
   alone: <T>(run: () => Promise<T>) => Promise<T>;
-  /** Tells the others that something was kept. */
-  announce: () => void;
+  /** Tells the others what was kept: the workbook, or the key of a month of orders. */
+  announce: (what: string) => void;
   /** Calls back when another tab has kept something. */
-  onNews: (hear: () => void) => void;
+  onNews: (hear: (what: string) => void) => void;
 }
 
 const CHANNEL = 'emporos';
@@ -18,7 +18,7 @@ export const browserTabs = (): Tabs => {
   return {
     id: Math.random().toString(36).slice(2, 10),
     alone: async (run) => (navigator.locks ? await navigator.locks.request(CHANNEL, run) : await run()),
-    announce: () => channel?.postMessage('kept'),
-    onNews: (hear) => channel?.addEventListener('message', hear),
+    announce: (what) => channel?.postMessage(what),
+    onNews: (hear) => channel?.addEventListener('message', ({ data }) => hear(String(data))),
   };
 };

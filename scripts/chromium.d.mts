@@ -1,0 +1,1 @@
+export function findChromium(): Promise<string | null>;

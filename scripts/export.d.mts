@@ -1,0 +1,1 @@
+export function exportApp(): Promise<void>;
