@@ -175,3 +175,14 @@ test('a rate is copied to other zones', async ({ page }) => {
   await expect(choiceOf(slip, 'Parcel')).toHaveAccessibleName(/^Parcel, 0.00/);
   await expect(slip.getByText('Subtotal 119.00 reaches 85.00: free')).toBeVisible();
 });
+
+test('undo by keys while a field is being typed in takes the whole visit back', async ({ page }) => {
+  await openProgram(page, '/charges?zone=maritimes&service=parcel');
+  await fill(page, 'Charge from 5 kg', '10.50');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('15.50');
+  await fill(page, 'Charge from 5 kg', '9');
+  await page.keyboard.press('Escape');
+  await expect(page.getByLabel('Charge from 5 kg', { exact: true })).not.toBeFocused();
+  await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('9.00');
+});
