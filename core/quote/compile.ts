@@ -56,9 +56,10 @@ const keptFor = <K extends object, V>(work: (key: K) => V): ((key: K) => V) => {
   };
 };
 
-const speechOf = keptFor(
-  ({ currency, units }: Book['store']): Speech => ({ decimals: decimalsOf(currency), units }),
-);
+const speechOf = keptFor(({ currency, units }: Book['store']): Speech => ({
+  decimals: decimalsOf(currency),
+  units,
+}));
 const goodsBySku = keptFor((goods: readonly Good[]) => new Map(goods.map((good) => [good.sku, good])));
 const sellsToOf = keptFor(indexSellsTo);
 const zonesOf = keptFor(indexZones);

@@ -1,3 +1,4 @@
+import { emptyBook } from '../begin/first-book.ts';
 import type { Book } from '../model/book.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { Zone } from '../model/place.ts';
@@ -51,40 +52,17 @@ export const makeGood = (sku: string, part: Partial<Good> = {}): Good => ({
 type Part = Partial<Omit<Book, 'store'>> & { store?: Partial<Book['store']> };
 
 /** A book of one zone, one service and one flat rate, with parts replaced. */
-export const makeBook = ({ store, ...part }: Part = {}): Book => ({
-  format: 'emporos-book',
-  version: 1,
-  store: {
-    name: 'Test yard',
-    currency: 'CAD',
-    timeZone: 'America/Halifax',
-    units: 'metric',
-    pricesIncludeTax: false,
-    sellsTo: { mode: 'everywhere', countries: [], closedRegions: [] },
-    unlistedPostalCodes: 'served',
-    postalDaysMargin: 0,
-    packing: { kind: 'single' },
-    rounding: 'none',
-    choiceOrder: 'listed',
-    ...store,
-  },
-  locations: [],
-  groups: [],
-  boxes: [],
-  zones: [makeZone('country')],
-  services: [{ id: 'parcel', name: 'Parcel' }],
-  rates: [makeRate()],
-  rateTables: [],
-  carriers: [],
-  areas: [],
-  pickups: [],
-  postalList: [],
-  adjustments: [],
-  payments: [],
-  taxes: [],
-  duties: { show: 'hide', terms: 'DAP', homeCountries: ['CA'], clearanceFee: 0, rates: [] },
-  ...part,
-});
+export const makeBook = ({ store, ...part }: Part = {}): Book => {
+  const empty = emptyBook({ name: 'Test yard', currency: 'CAD', timeZone: 'America/Halifax', ...store });
+  return {
+    ...empty,
+    zones: [makeZone('country')],
+    services: [{ id: 'parcel', name: 'Parcel' }],
+    rates: [makeRate()],
+    duties: { ...empty.duties, homeCountries: ['CA'] },
+    ...part,
+  };
+};
 
 export const makeCatalogue = (...goods: Good[]): Catalogue => ({
   format: 'emporos-catalogue',

@@ -15,3 +15,12 @@ export const aside: TextStyle = { fontFamily: SERIF_ITALIC, fontSize: 15, lineHe
 
 /** The corners of what can be typed in. */
 export const FIELD_OUTLINE: ViewStyle = { borderRadius: 2 };
+
+/** What is opened over the page to be decided on: raised, under a heavy rule. */
+export const raisedPanel = (inks: Inks): ViewStyle => ({
+  borderWidth: 1,
+  borderColor: inks.hairline,
+  borderTopWidth: 3,
+  borderTopColor: inks.ink,
+  backgroundColor: inks.raised,
+});

@@ -5,6 +5,7 @@ import { countFigure } from '../../../core/words/figure.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
 import { useAppDispatch } from '../../state/store.ts';
+import { raisedPanel } from '../../theme/text.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { RaiseRates } from './raise-rates.tsx';
@@ -16,11 +17,7 @@ interface Props {
 
 const styles = (inks: Inks) => ({
   bar: {
-    borderWidth: 1,
-    borderColor: inks.hairline,
-    borderTopWidth: 3,
-    borderTopColor: inks.ink,
-    backgroundColor: inks.raised,
+    ...raisedPanel(inks),
     padding: 16,
     gap: 8,
     marginTop: 12,

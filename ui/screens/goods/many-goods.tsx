@@ -10,6 +10,7 @@ import { edit, visitBegan } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { raisedPanel } from '../../theme/text.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { readCellText, TITLES } from './goods-columns.ts';
@@ -21,11 +22,7 @@ interface Props {
 
 const styles = (inks: Inks) => ({
   bar: {
-    borderWidth: 1,
-    borderColor: inks.hairline,
-    borderTopWidth: 3,
-    borderTopColor: inks.ink,
-    backgroundColor: inks.raised,
+    ...raisedPanel(inks),
     padding: 12,
     gap: 8,
     marginBottom: 8,

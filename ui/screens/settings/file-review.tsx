@@ -7,7 +7,7 @@ import { countFigure } from '../../../core/words/figure.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { dayTimeText } from '../../parts/dates.ts';
 import { useStyles } from '../../theme/styles.ts';
-import { note } from '../../theme/text.ts';
+import { note, raisedPanel } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
 
 /** A sound file that was opened, against what is here. */
@@ -24,11 +24,7 @@ export interface SoundFile {
 const styles = (inks: Inks) => ({
   note: note(inks),
   review: {
-    borderWidth: 1,
-    borderColor: inks.hairline,
-    borderTopWidth: 3,
-    borderTopColor: inks.ink,
-    backgroundColor: inks.raised,
+    ...raisedPanel(inks),
     padding: 16,
     gap: 8,
   },

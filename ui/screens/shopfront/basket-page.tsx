@@ -9,7 +9,7 @@ import { selectSpeech } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { ShopPage } from './shop-page.tsx';
+import { EmptyBasket, ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
 
 const styles = (inks: Inks) => ({
@@ -65,20 +65,7 @@ export const BasketPage = () => {
   const router = useRouter();
   const { lines, subtotal } = useAppSelector(selectBasket);
   const { decimals } = useAppSelector(selectSpeech);
-  if (lines.length === 0) {
-    return (
-      <ShopPage title="Basket">
-        <Text style={style.quiet}>The basket is empty.</Text>
-        <Button
-          mode="contained"
-          style={{ alignSelf: 'flex-start', marginTop: 16 }}
-          onPress={() => router.navigate('/shop')}
-        >
-          Look at the goods
-        </Button>
-      </ShopPage>
-    );
-  }
+  if (lines.length === 0) return <EmptyBasket title="Basket" text="The basket is empty." />;
   return (
     <ShopPage title="Basket">
       <View role="list" aria-label="Basket">

@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
@@ -10,7 +9,7 @@ import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { AddressFields } from './address-fields.tsx';
 import { ChoiceList, NothingOffered } from './choice-list.tsx';
-import { ShopPage } from './shop-page.tsx';
+import { EmptyBasket, ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
 import { Summary } from './summary.tsx';
 import { useCheckout, type Checkout } from './use-checkout.ts';
@@ -110,23 +109,11 @@ const Order = ({ checkout: { view, chosen, faults, place } }: { checkout: Checko
 /** The checkout: address, ways, sums and the order itself. */
 export const CheckoutPage = () => {
   const style = useStyles(styles);
-  const router = useRouter();
   const isNarrow = useWidth() === 'phone';
   const isEmpty = useAppSelector((state) => state.basket.length === 0);
   const checkout = useCheckout();
   if (isEmpty) {
-    return (
-      <ShopPage title="Checkout">
-        <Text style={style.quiet}>The basket is empty, so there is nothing to order.</Text>
-        <Button
-          mode="contained"
-          style={{ alignSelf: 'flex-start', marginTop: 16 }}
-          onPress={() => router.navigate('/shop')}
-        >
-          Look at the goods
-        </Button>
-      </ShopPage>
-    );
+    return <EmptyBasket title="Checkout" text="The basket is empty, so there is nothing to order." />;
   }
   return (
     <ShopPage title="Checkout">

@@ -1,6 +1,7 @@
+import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
-import { Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import { useStyles } from '../../theme/styles.ts';
 import { ShopHead } from './shop-head.tsx';
 import { shopStyles } from './shop-styles.ts';
@@ -18,5 +19,23 @@ export const ShopPage = ({ title, children }: { title: string; children: ReactNo
         {children}
       </View>
     </ScrollView>
+  );
+};
+
+/** A page that has nothing to show until something is in the basket. */
+export const EmptyBasket = ({ title, text }: { title: string; text: string }) => {
+  const style = useStyles(shopStyles);
+  const router = useRouter();
+  return (
+    <ShopPage title={title}>
+      <Text style={style.quiet}>{text}</Text>
+      <Button
+        mode="contained"
+        style={{ alignSelf: 'flex-start', marginTop: 16 }}
+        onPress={() => router.navigate('/shop')}
+      >
+        Look at the goods
+      </Button>
+    </ShopPage>
   );
 };
