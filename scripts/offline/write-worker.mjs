@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
-import { build } from 'esbuild';
 import { ROOT } from '../phases.mjs';
 
 const KEPT = /\.(html|js|css|json|woff2|png|svg|ico|webmanifest)$/;
@@ -16,6 +15,8 @@ const filesOf = (folder) =>
 
 /** Writes dist/sw.js, which keeps all exported files on the device; returns how many they are. */
 export const writeWorker = async (dist) => {
+  // Loaded here, for this file is read before the packages are installed.
+  const { build } = await import('esbuild');
   const files = filesOf(dist).map((file) => ({
     url: `/${relative(dist, file)}`,
     revision: NAMED_BY_CONTENT.test(file)
