@@ -186,3 +186,21 @@ test('undo by keys while a field is being typed in takes the whole visit back', 
   await expect(page.getByLabel('Charge from 5 kg', { exact: true })).not.toBeFocused();
   await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('9.00');
 });
+
+test('a price of another kind, and the parcels it counts, move the slip at once', async ({ page }) => {
+  await openProgram(page, '/settings');
+  await page.getByRole('button', { name: 'by count' }).click();
+  await fill(page, 'Units to a parcel', '1');
+  await waitUntilKept(page);
+  await page.goto('/charges?zone=maritimes&service=pallet');
+  await page.getByRole('button', { name: 'parcel', exact: true }).click();
+  await fill(page, 'Charge for a parcel', '40');
+  await fill(page, 'The first parcel, where it costs something else', '50');
+  const slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Pallet')).toContainText('93.60');
+  await choiceOf(slip, 'Pallet').click();
+  await expect(slip.getByText('First parcel: 50.00, 1 more at 40.00')).toBeVisible();
+  await closeSlip(page);
+  await page.getByRole('button', { name: 'Percent', exact: true }).click();
+  await expect(page.getByLabel('but at least', { exact: true })).toHaveValue('40.00');
+});

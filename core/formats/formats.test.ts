@@ -13,6 +13,8 @@ const sentences = (value: unknown): string[] => {
   return read.ok ? [] : read.faults.map(locatedSentence);
 };
 
+const TABLE = { id: 'far', name: 'Far', basis: 'weight' as const, rows: [] };
+
 describe('figures as they are typed', () => {
   test.each([
     ['12.50', '.', 12.5],
@@ -253,25 +255,9 @@ describe('a book that is read', () => {
 
   test.each<[string, Partial<Book>, string]>([
     [
-      'a price by percentage',
-      { rates: [makeRate({ price: { kind: 'percent', points: 5 } })] },
+      'a price from a table',
+      { rates: [makeRate({ price: { kind: 'table', tableId: 'far' } })], rateTables: [TABLE] },
       'rates[0].price.kind',
-    ],
-    [
-      'a flat price per unit',
-      { rates: [makeRate({ price: { kind: 'flat', amount: 1, per: 'unit' } })] },
-      'rates[0].price.per',
-    ],
-    [
-      'tiers per parcel',
-      {
-        rates: [
-          makeRate({
-            price: { kind: 'tiers', basis: 'weight', per: 'parcel', steps: [{ from: 0, amount: 1 }] },
-          }),
-        ],
-      },
-      'rates[0].price.per',
     ],
     [
       'tiers by distance',
@@ -297,8 +283,8 @@ describe('a book that is read', () => {
   });
 
   test('with another way of packing is refused by name', () => {
-    expect(sentences(makeBook({ store: { packing: { kind: 'by-count', maxUnits: 3 } } }))).toEqual([
-      'store.packing.kind: This version does not yet work out packing of the kind “by-count”, and will not ignore it.',
+    expect(sentences(makeBook({ store: { packing: { kind: 'boxes', boxIds: [] } } }))).toEqual([
+      'store.packing.kind: This version does not yet work out packing into boxes, and will not ignore it.',
     ]);
   });
 });

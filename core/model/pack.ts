@@ -20,3 +20,4 @@ export const packPlanSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('by-count'), maxUnits: z.int().min(1).max(99_999) }),
   z.strictObject({ kind: z.literal('boxes'), boxIds: z.array(idSchema).max(200) }),
 ]);
+export type PackPlan = z.infer<typeof packPlanSchema>;

@@ -19,9 +19,7 @@ const COLLECTIONS: Partial<Record<keyof Book, string>> = {
   payments: 'payment options',
 };
 
-const PRICE_KINDS: Record<Exclude<Price['kind'], 'flat' | 'tiers'>, string> = {
-  percent: 'prices as a percentage',
-  'by-goods': 'prices by goods',
+const PRICE_KINDS: Partial<Record<Price['kind'], string>> = {
   table: 'prices from a table',
   carrier: 'carrier-calculated rates',
 };
@@ -29,25 +27,14 @@ const PRICE_KINDS: Record<Exclude<Price['kind'], 'flat' | 'tiers'>, string> = {
 const beyond = (path: string, what: string): Fault => fault('not-worked-out', path, { what });
 
 const priceFaults = (price: Price, path: string): Fault[] => {
-  if (price.kind === 'flat') {
-    return [
-      ...(price.per === 'order' ? [] : [beyond(`${path}.per`, `flat prices per ${price.per}`)]),
-      ...(price.first === undefined ? [] : [beyond(`${path}.first`, 'a price of its own for the first one')]),
-    ];
-  }
-  if (price.kind === 'tiers') {
-    return [
-      ...(price.per === 'order' ? [] : [beyond(`${path}.per`, 'tiers per parcel')]),
-      ...(price.basis === 'distance' ? [beyond(`${path}.basis`, 'tiers by distance')] : []),
-    ];
-  }
-  return [beyond(`${path}.kind`, PRICE_KINDS[price.kind])];
+  if (price.kind === 'tiers' && price.basis === 'distance')
+    return [beyond(`${path}.basis`, 'tiers by distance')];
+  const what = PRICE_KINDS[price.kind];
+  return what === undefined ? [] : [beyond(`${path}.kind`, what)];
 };
 
 const storeFaults = ({ store }: Book): Fault[] =>
-  store.packing.kind === 'single'
-    ? []
-    : [beyond('store.packing.kind', `packing of the kind “${store.packing.kind}”`)];
+  store.packing.kind === 'boxes' ? [beyond('store.packing.kind', 'packing into boxes')] : [];
 
 const dutyFaults = ({ duties }: Book): Fault[] => [
   ...(duties.rates.length > 0 ? [beyond('duties.rates', 'import charges')] : []),

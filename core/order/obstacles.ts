@@ -11,16 +11,17 @@ export const toldReason = (withheld: Withheld, speech: Speech): CustomerReason =
     : { because: 'shop', why: withheld.text, help: '' };
 };
 
-/** How much of a measure a service takes at most, where that is why it is withheld. */
+/** How much of a measure a service takes at most, where that is why it is withheld and what the customer is told. */
 const most = (withheld: Withheld): { measure: string; limit: number } | null => {
-  const say = withheld instanceof WithheldChoice ? withheld.say : null;
+  const isTold = withheld instanceof WithheldChoice && withheld.message === undefined;
+  const say = isTold ? withheld.say : null;
   if (say?.code === 'above-limit') return { measure: say.measure, limit: say.limit };
   return say?.code === 'above-last-step' ? { measure: say.measure, limit: say.until } : null;
 };
 
 /** Whether another service takes more of what this one has too much of: to come down to that is enough. */
 const isOutdone = (withheld: Withheld, all: readonly Withheld[]): boolean => {
-  const mine = withheld.message === undefined ? most(withheld) : null;
+  const mine = most(withheld);
   return (
     mine !== null &&
     all.some((other) => {

@@ -180,6 +180,19 @@ describe('a customer who is offered nothing', () => {
     const heavy = makeCatalogue(makeGood('pot', { weight: 40_000 }));
     const whys = obstacles(quoted(book, makeRequest(), heavy), SPEECH).map(({ why }) => why);
     expect(whys).toEqual(['parcel takes up to 30 kg; your basket weighs 40 kg.']);
+    const message = 'Ring us for freight.';
+    const worded = {
+      ...book,
+      services: [...book.services, { id: 'freight', name: 'freight' }],
+      rates: [
+        ...book.rates,
+        makeRate({ id: 'c', serviceId: 'freight', ...limits(35_000), whenWithheld: 'tell', message }),
+      ],
+    };
+    expect(obstacles(quoted(worded, makeRequest(), heavy), SPEECH).map(({ why }) => why)).toEqual([
+      ...whys,
+      message,
+    ]);
   });
 
   test('is told how much is lacking, in money', () => {

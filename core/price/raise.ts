@@ -1,4 +1,4 @@
-import type { Price } from '../model/price.ts';
+import type { Price, TiersPrice } from '../model/price.ts';
 import { GREATEST_MONEY } from '../model/unit.ts';
 import { pointsOf, toMultiple } from './rounding.ts';
 
@@ -19,16 +19,44 @@ export const raisedAmount = (amount: number, { by, rounding }: Raise): number =>
   return Math.min(Math.max(rounded, 1), GREATEST_MONEY);
 };
 
-/** A flat or tiered price with each of its amounts raised; what `each` adds is raised by a percentage only. */
-export const raisedPrice = (price: Price, raise: Raise): Price => {
-  if (price.kind === 'flat') return { ...price, amount: raisedAmount(price.amount, raise) };
-  if (price.kind !== 'tiers') return price;
-  const steps = price.steps.map((step) => ({
+const raisedIf = (amount: number | undefined, raise: Raise): number | undefined =>
+  amount === undefined ? undefined : raisedAmount(amount, raise);
+
+const raisedTiers = (price: TiersPrice, raise: Raise): TiersPrice => ({
+  ...price,
+  steps: price.steps.map((step) => ({
     ...step,
     amount: raisedAmount(step.amount, raise),
     ...(step.each && raise.by.kind === 'percent'
       ? { each: { ...step.each, amount: raisedAmount(step.each.amount, { by: raise.by, rounding: null }) } }
       : {}),
-  }));
-  return { ...price, steps };
+  })),
+});
+
+/**
+ * A price with each of its amounts raised; what `each` adds is raised by a percentage only. A percentage of
+ * the subtotal stays as it is, with its least and greatest raised; tables and carriers have no amount here.
+ */
+export const raisedPrice = (price: Price, raise: Raise): Price => {
+  switch (price.kind) {
+    case 'flat': {
+      const first = raisedIf(price.first, raise);
+      return {
+        ...price,
+        amount: raisedAmount(price.amount, raise),
+        ...(first === undefined ? {} : { first }),
+      };
+    }
+    case 'tiers':
+      return raisedTiers(price, raise);
+    case 'percent': {
+      const min = raisedIf(price.min, raise);
+      const max = raisedIf(price.max, raise);
+      return { ...price, ...(min === undefined ? {} : { min }), ...(max === undefined ? {} : { max }) };
+    }
+    case 'by-goods':
+      return price.otherwise === null ? price : { ...price, otherwise: raisedAmount(price.otherwise, raise) };
+    default:
+      return price;
+  }
 };

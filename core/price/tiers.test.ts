@@ -99,7 +99,7 @@ describe('the curve of a price', () => {
     expect(curveOf({ kind: 'flat', amount: 5, per: 'order' }, 3)?.pieces).toEqual([
       { from: 0, to: 3, start: 5, end: 5 },
     ]);
-    expect(curveOf({ kind: 'percent', points: 5 }, 3)).toBeNull();
+    expect(curveOf({ kind: 'by-goods', otherwise: 5, per: 'line' }, 3)).toBeNull();
   });
 });
 

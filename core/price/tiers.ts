@@ -11,7 +11,7 @@ export interface SortedTiers {
 }
 
 export type Priced =
-  | { ok: true; amount: number; say: Say }
+  | { ok: true; amount: number; say: Extract<Say, { code: 'tier' }> }
   | { ok: false; code: 'below-first-step' | 'above-last-step'; say: Say };
 
 /** The steps of a price in order, ready to be searched. */

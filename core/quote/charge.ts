@@ -1,54 +1,15 @@
-import { singleParcelCount } from '../pack/single.ts';
 import type { Handling } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import type { Source } from '../model/quote.ts';
 import type { Store } from '../model/store.ts';
-import { unknownRefusal, type Refusal } from '../price/limits.ts';
+import type { Refusal } from '../price/limits.ts';
 import { pointsOf, toMultiple } from '../price/rounding.ts';
-import { priceByTiers } from '../price/tiers.ts';
 import type { Basket } from './basket.ts';
 import type { CompiledBook, CompiledRate } from './compile.ts';
 import { Ledger } from './ledger.ts';
+import { addPrice, countOf, type Priceable } from './pricing.ts';
 
 const STORE: Source = { kind: 'store', id: 'store' };
-
-/** How many of `per` a price or a handling counts, of the goods charged for. */
-const countOf = (per: Handling['per'], basket: Basket): number => {
-  if (per === 'order') return 1;
-  return per === 'unit' ? basket.charged.units : singleParcelCount(basket.chargeable);
-};
-
-/** The price itself, written into the ledger; a refusal where it cannot be known or does not hold. */
-const addPrice = (
-  ledger: Ledger,
-  { rate, tiers }: CompiledRate,
-  basket: Basket,
-  from: Source,
-): Refusal | null => {
-  if (basket.chargeable.length === 0) {
-    ledger.add('price', 0, from, { code: 'goes-free' });
-    return null;
-  }
-  if (rate.price.kind === 'flat') {
-    ledger.add('price', rate.price.amount, from, { code: 'flat', amount: rate.price.amount });
-    return null;
-  }
-  if (!tiers) throw new Error(`rate ${rate.id}: a ${rate.price.kind} price was let through by the reader`);
-  const value = tierValue(tiers.basis, basket);
-  if (typeof value !== 'number') return value;
-  const priced = priceByTiers(tiers, value, basket.subtotal);
-  if (!priced.ok) return { code: priced.code, say: priced.say };
-  ledger.add('price', priced.amount, from, priced.say);
-  return null;
-};
-
-const tierValue = (basis: NonNullable<CompiledRate['tiers']>['basis'], basket: Basket): number | Refusal => {
-  if (basis === 'subtotal') return basket.subtotal;
-  if (basis === 'units') return basket.charged.units;
-  if (basis === 'distance') throw new Error('tiers by distance were let through by the reader');
-  const known = basket.charged[basis];
-  return known.unknown.length > 0 ? unknownRefusal(basis, known) : known.value;
-};
 
 const addGoodsFees = (ledger: Ledger, basket: Basket): void => {
   for (const { good } of basket.physical) {
@@ -62,18 +23,20 @@ const addHandling = (
   ledger: Ledger,
   whose: 'rate' | 'store',
   handling: Handling | undefined,
-  basket: Basket,
+  priceable: Priceable,
   from: Source,
-): void => {
-  if (!handling) return;
+): Refusal | null => {
+  if (!handling) return null;
   const { points = 0, amount = 0, per } = handling;
   const of = ledger.running;
-  const count = countOf(per, basket);
+  const count = amount === 0 ? 0 : countOf(per, priceable);
+  if (typeof count !== 'number') return count;
   const share = pointsOf(of, points);
   const change = share + amount * count;
-  if (change === 0) return;
+  if (change === 0) return null;
   const step = whose === 'rate' ? 'handling' : 'store-handling';
   ledger.add(step, change, from, { code: 'handling', whose, points, of, share, amount, count, per });
+  return null;
 };
 
 /** The subtotal reaches the free threshold: the charge becomes 0. */
@@ -108,15 +71,22 @@ export type Charged = { ok: true; ledger: Ledger; short?: number } | { ok: false
  * the store's handling, free-from, rounding, bounds, in that order. A threshold reached beats a
  * minimum. `short` is how much more in the basket would make it free.
  */
-export const chargeOf = (compiled: CompiledBook, compiledRate: CompiledRate, basket: Basket): Charged => {
+export const chargeOf = (
+  compiled: CompiledBook,
+  compiledRate: CompiledRate,
+  priceable: Priceable,
+): Charged => {
+  const { basket } = priceable;
   const { rate, source: from } = compiledRate;
   const { store } = compiled.book;
   const ledger = new Ledger(compiled.speech);
-  const refusal = addPrice(ledger, compiledRate, basket, from);
-  if (refusal) return { ok: false, refusal };
+  const unpriced = addPrice(ledger, compiledRate, priceable, from);
+  if (unpriced) return { ok: false, refusal: unpriced };
   addGoodsFees(ledger, basket);
-  addHandling(ledger, 'rate', rate.handling, basket, from);
-  addHandling(ledger, 'store', store.handling, basket, STORE);
+  const refusal =
+    addHandling(ledger, 'rate', rate.handling, priceable, from) ??
+    addHandling(ledger, 'store', store.handling, priceable, STORE);
+  if (refusal) return { ok: false, refusal };
   const free = addFreeFrom(ledger, rate, basket.subtotal, from);
   addRounding(ledger, store.rounding);
   if (!free) addBounds(ledger, rate.bounds, from);

@@ -3,7 +3,8 @@ import type { CarrierAnswer } from '../model/carrier.ts';
 import type { Fault } from '../model/fault.ts';
 import type { Choice, Notice, Quote, Withheld } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
-import { singleParcels } from '../pack/single.ts';
+import { listParcels } from '../pack/list.ts';
+import { Parcels } from '../pack/parcels.ts';
 import type { Speech } from '../words/figure.ts';
 import { sentence } from '../words/sentence.ts';
 import { measureBasket, type Basket } from './basket.ts';
@@ -79,10 +80,12 @@ const answersOf = (
   reach: Reach,
 ): (Choice | WithheldChoice)[] => {
   if (basket.physical.length === 0) return [nothingToShip(compiled, reach)];
+  const { store } = compiled.book;
   const shipment = {
     compiled,
     request,
     basket,
+    parcels: new Parcels(store.packing, basket.chargeable, store.defaultWeight),
     reach,
     taxes: taxesAt(compiled.taxes.charges, reach.place),
     handOver: compiled.departures?.handOver(request.placedAt) ?? null,
@@ -120,7 +123,7 @@ export const quote = (
     subtotal: basket.subtotal,
     goodsTax: taxOn(basket.subtotal, taxesAt(compiled.taxes.goods, reach.place), store.pricesIncludeTax),
     zone: reach.zone && { id: reach.zone.zone.id, name: reach.zone.zone.name, because: reach.zone.because },
-    parcels: singleParcels(basket.physical, store.defaultWeight),
+    parcels: listParcels(store.packing, basket.physical, store.defaultWeight),
     choices: sorted(choices, store.choiceOrder),
     withheld,
     notices: noticesOf(compiled, basket),

@@ -4,6 +4,7 @@ import type { Rate } from '../model/rate.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { TaxRate } from '../model/tax.ts';
 import { limitRefusal, type Refusal } from '../price/limits.ts';
+import type { Parcels } from '../pack/parcels.ts';
 import type { HandOver } from '../time/arrival.ts';
 import type { Basket } from './basket.ts';
 import { chargeOf } from './charge.ts';
@@ -17,6 +18,7 @@ export interface Shipment {
   compiled: CompiledBook;
   request: QuoteRequest;
   basket: Basket;
+  parcels: Parcels;
   reach: Reach;
   taxes: readonly TaxRate[];
   handOver: HandOver | null;
@@ -113,7 +115,7 @@ export const shipBy = (shipment: Shipment, service: CompiledService): Choice | W
   if (!rate) return withoutRate(shipment, service);
   const refusal = rateRefusal(shipment, rate, service.service.name);
   if (refusal) return refused(shipment, service, rate, refusal);
-  const charged = chargeOf(shipment.compiled, rate, shipment.basket);
+  const charged = chargeOf(shipment.compiled, rate, shipment);
   if (!charged.ok) return refused(shipment, service, rate, charged.refusal);
   return offered(shipment, service, rate, charged.ledger, charged.short);
 };

@@ -16,6 +16,33 @@ const worth = (price: number, weight = 500) =>
   makeRequest({ lines: [{ sku: 'pot', quantity: 1, price, weight }] });
 
 describe('worked examples', () => {
+  test('3: the first unit has a price of its own, each further one another', () => {
+    const price = { kind: 'flat', amount: 430, per: 'unit', first: 1_150 } as const;
+    const book = makeBook({ rates: [makeRate({ price })] });
+    const choice = onlyChoice(quoted(book, makeRequest({ lines: [{ sku: 'pot', quantity: 3 }] })));
+    expect(choice.charge).toBe(2_010);
+    expect(choice.working[0]?.text).toBe('First unit: 11.50, 2 more at 4.30');
+  });
+
+  test('5: goods’ own prices once a line, others at the rate’s, then its greatest charge', () => {
+    const price = { kind: 'by-goods', otherwise: 560, per: 'line' } as const;
+    const goods = makeCatalogue(makeGood('a', { shippingPrice: 420 }), makeGood('b'));
+    const request = makeRequest({
+      lines: [
+        { sku: 'a', quantity: 3 },
+        { sku: 'b', quantity: 1 },
+      ],
+    });
+    const plain = onlyChoice(quoted(makeBook({ rates: [makeRate({ price })] }), request, goods));
+    expect(plain.charge).toBe(980);
+    expect(plain.working.map(({ text, from }) => `${text} (${from.kind})`)).toEqual([
+      'a, its own price: 4.20 (good)',
+      'b, the price of other goods: 5.60 (rate)',
+    ]);
+    const capped = makeBook({ rates: [makeRate({ price, bounds: { max: 880 } })] });
+    expect(onlyChoice(quoted(capped, request, goods)).charge).toBe(880);
+  });
+
   test('1: tiers on the subtotal take the greatest step reached, and the working names it', () => {
     const steps = [
       { from: 0, amount: 640 },

@@ -1,5 +1,5 @@
 import { measureFigure, moneyFigure, type MeasureName, type Speech } from './figure.ts';
-import type { Say } from './say.ts';
+import type { Say, SayCode } from './say.ts';
 
 /** Why a customer is not offered something, in the customer's words, and what would help. */
 export interface CustomerReason {
@@ -66,41 +66,47 @@ const tooMuch = (
       : 'Take something out, or place two smaller orders.',
 });
 
+type Reasons = {
+  [C in SayCode]?: (say: Extract<Say, { code: C }>, name: string, speech: Speech) => CustomerReason;
+};
+
+const REASONS: Reasons = {
+  'store-paused': ({ message }) => ({
+    because: 'moment',
+    why: message === '' ? 'We are taking no orders at present.' : message,
+    help: 'Your basket stays as it is; come back later.',
+  }),
+  'address-needed': () => ({
+    because: 'place',
+    why: 'The charge depends on where the order goes.',
+    help: 'Write the address first.',
+  }),
+  'not-sold-there': () => ELSEWHERE,
+  'no-zone': () => ELSEWHERE,
+  'below-limit': (say, name, speech) => tooLittle(name, say, speech),
+  'below-first-step': (say, name, speech) =>
+    tooLittle(name, { ...say, code: 'below-limit', limit: say.first }, speech),
+  'above-limit': ({ measure, value, limit }, name, speech) =>
+    tooMuch(name, measure, value, `up to ${measureFigure(measure, limit, speech)}`, speech),
+  'above-last-step': ({ measure, value, until }, name, speech) =>
+    tooMuch(name, measure, value, `less than ${measureFigure(measure, until, speech)}`, speech),
+  'weight-unknown': ({ goods }) => unknown('weight', goods),
+  'size-unknown': ({ goods }) => unknown('size', goods),
+  'does-not-pack': ({ good }, name) => ({
+    because: 'basket',
+    why: `${good} is too heavy for a parcel of ${name}.`,
+    help: `Order without ${good}, or write to us.`,
+  }),
+  'price-unknown': ({ goods }) => ({
+    because: 'basket',
+    why: `We have no charge on record for sending ${goods.join(', ')}.`,
+    help: 'Order without it, or write to us.',
+  }),
+};
+
 /** What a reason for withholding a service says to the customer. `name` is the service's. */
 export const customerReason = (say: Say, name: string, speech: Speech): CustomerReason => {
-  switch (say.code) {
-    case 'store-paused':
-      return {
-        because: 'moment',
-        why: say.message === '' ? 'We are taking no orders at present.' : say.message,
-        help: 'Your basket stays as it is; come back later.',
-      };
-    case 'address-needed':
-      return {
-        because: 'place',
-        why: 'The charge depends on where the order goes.',
-        help: 'Write the address first.',
-      };
-    case 'not-sold-there':
-    case 'no-zone':
-      return ELSEWHERE;
-    case 'below-limit':
-      return tooLittle(name, say, speech);
-    case 'below-first-step':
-      return tooLittle(name, { ...say, code: 'below-limit', limit: say.first }, speech);
-    case 'above-limit': {
-      const most = `up to ${measureFigure(say.measure, say.limit, speech)}`;
-      return tooMuch(name, say.measure, say.value, most, speech);
-    }
-    case 'above-last-step': {
-      const most = `less than ${measureFigure(say.measure, say.until, speech)}`;
-      return tooMuch(name, say.measure, say.value, most, speech);
-    }
-    case 'weight-unknown':
-      return unknown('weight', say.goods);
-    case 'size-unknown':
-      return unknown('size', say.goods);
-    default:
-      return ASK;
-  }
+  const reason = REASONS[say.code] as
+    ((say: Say, name: string, speech: Speech) => CustomerReason) | undefined;
+  return reason ? reason(say, name, speech) : ASK;
 };

@@ -1,4 +1,4 @@
-import type { Limits, Measure, Price } from '../model/price.ts';
+import type { Limits, Measure, Price, TiersPrice } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import {
   countFigure,
@@ -23,15 +23,58 @@ const BY: Record<Measure, string> = {
   distance: 'by distance',
 };
 
-const pricePhrase = (price: Price, { decimals }: Speech): { price: string; by: string | null } => {
-  if (price.kind === 'flat') return { price: moneyFigure(price.amount, decimals), by: null };
-  if (price.kind !== 'tiers') return { price: price.kind, by: null };
+interface PricePhrase {
+  price: string;
+  by: string | null;
+}
+
+const flatPhrase = (
+  { amount, per, first }: Extract<Price, { kind: 'flat' }>,
+  { decimals }: Speech,
+): PricePhrase => {
+  const money = (sum: number): string => moneyFigure(sum, decimals);
+  if (per === 'order') return { price: money(first ?? amount), by: null };
+  return first === undefined
+    ? { price: money(amount), by: `a ${per}` }
+    : { price: money(first), by: `then ${money(amount)} a ${per}` };
+};
+
+const tiersPhrase = (price: TiersPrice, { decimals }: Speech): PricePhrase => {
   const amounts = price.steps.map((step) => step.amount);
   const least = moneyFigure(Math.min(...amounts), decimals);
   const most = moneyFigure(Math.max(...amounts), decimals);
   const open = price.steps.some((step) => step.each || step.percent);
   const range = open ? `from ${least}` : least === most ? least : `${least} to ${most}`;
-  return { price: range, by: BY[price.basis] };
+  return { price: range, by: `${BY[price.basis]}${price.per === 'parcel' ? ', each parcel' : ''}` };
+};
+
+const percentPhrase = (
+  { points, min, max }: Extract<Price, { kind: 'percent' }>,
+  { decimals }: Speech,
+): PricePhrase => {
+  const ends = [
+    ...(min === undefined ? [] : [`at least ${moneyFigure(min, decimals)}`]),
+    ...(max === undefined ? [] : [`at most ${moneyFigure(max, decimals)}`]),
+  ];
+  return { price: percentFigure(points), by: ['by subtotal', ...ends].join(', ') };
+};
+
+const pricePhrase = (price: Price, speech: Speech): PricePhrase => {
+  switch (price.kind) {
+    case 'flat':
+      return flatPhrase(price, speech);
+    case 'tiers':
+      return tiersPhrase(price, speech);
+    case 'percent':
+      return percentPhrase(price, speech);
+    case 'by-goods': {
+      const others =
+        price.otherwise === null ? 'each its own' : moneyFigure(price.otherwise, speech.decimals);
+      return { price: others, by: `by goods, a ${price.per}` };
+    }
+    default:
+      return { price: price.kind, by: null };
+  }
 };
 
 const LIMIT_WORDS: Partial<Record<MeasureName, string>> = { longestSide: 'longest side ' };

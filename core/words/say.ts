@@ -6,6 +6,22 @@ type Per = 'order' | 'parcel' | 'unit' | 'line';
 /** What a line of the working, a reason or a notice says, as a code and figures; `sentence.ts` has the words. */
 export type Say =
   | { code: 'flat'; amount: number }
+  | {
+      code: 'flat-count';
+      per: 'parcel' | 'unit' | 'line';
+      count: number;
+      amount: number;
+      first?: number | undefined;
+    }
+  | {
+      code: 'percent-price';
+      points: number;
+      subtotal: number;
+      min?: number | undefined;
+      max?: number | undefined;
+    }
+  | { code: 'good-price'; good: string; per: 'unit' | 'line'; count: number; each: number; own: boolean }
+  | { code: 'parcels-tier'; count: number; tier: Extract<Say, { code: 'tier' }> }
   | { code: 'goes-free' }
   | { code: 'nothing-travels' }
   | {
@@ -47,6 +63,8 @@ export type Say =
   | { code: 'above-last-step'; measure: MeasureName; value: number; until: number }
   | { code: 'weight-unknown'; goods: readonly string[] }
   | { code: 'size-unknown'; goods: readonly string[] }
+  | { code: 'does-not-pack'; good: string; weight: number; most: number }
+  | { code: 'price-unknown'; goods: readonly string[] }
   | { code: 'weight-assumed'; weight: number; goods: readonly string[] };
 
 export type SayCode = Say['code'];

@@ -56,6 +56,25 @@ const WORDS: Words = {
     amount === 0
       ? `Price set to ${moneyFigure(0, decimals)}`
       : `Flat price: ${moneyFigure(amount, decimals)}`,
+  'flat-count': ({ per, count, amount, first }, { decimals }) => {
+    const money = (sum: number): string => moneyFigure(sum, decimals);
+    if (first === undefined) return `${countFigure(count, per)} at ${money(amount)}`;
+    const more = count > 1 ? `, ${count - 1} more at ${money(amount)}` : '';
+    return `First ${per}: ${money(first)}${more}`;
+  },
+  'percent-price': ({ points, subtotal, min, max }, { decimals }) => {
+    const money = (sum: number): string => moneyFigure(sum, decimals);
+    const least = min === undefined ? '' : `, at least ${money(min)}`;
+    const most = max === undefined ? '' : `, at most ${money(max)}`;
+    return `${percentFigure(points)} of the subtotal ${money(subtotal)}${least}${most}`;
+  },
+  'good-price': ({ good, per, count, each, own }, { decimals }) => {
+    const whose = own ? 'its own price' : 'the price of other goods';
+    const times = per === 'unit' && count > 1 ? `${count} at ` : '';
+    return `${good}, ${whose}: ${times}${moneyFigure(each, decimals)}`;
+  },
+  'parcels-tier': ({ count, tier: each }, speech) =>
+    `${count === 1 ? 'A parcel' : `${count} parcels alike, each`}: ${tier(each, speech)}`,
   'goes-free': () => 'All goods that travel here travel free',
   'nothing-travels': () => 'Nothing in the basket travels, so there is nothing to charge',
   tier,
@@ -88,6 +107,9 @@ const WORDS: Words = {
     `${measured(measure, value, speech)}: the steps end before ${measureFigure(measure, until, speech)}.`,
   'weight-unknown': ({ goods }) => `The weight is not known of ${list(goods)}.`,
   'size-unknown': ({ goods }) => `The size is not known of ${list(goods)}.`,
+  'does-not-pack': ({ good, weight, most }, { units }) =>
+    `${good} weighs ${weightFigure(weight, units)}; a parcel may weigh ${weightFigure(most, units)}.`,
+  'price-unknown': ({ goods }) => `No price for sending: ${list(goods)}.`,
   'weight-assumed': ({ weight, goods }, { units }) =>
     `Weight taken as ${weightFigure(weight, units)} for each of: ${list(goods)}.`,
 };

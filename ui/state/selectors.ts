@@ -74,3 +74,10 @@ export const selectGoods = createSelector(
   [selectCatalogue],
   ({ goods }) => new Map(goods.map((good) => [good.sku, good])),
 );
+
+/** How many goods that travel have a price of their own for sending them, and how many have none. */
+export const selectPricedGoods = createSelector([selectCatalogue], ({ goods }) => {
+  const travelling = goods.filter(({ fulfilment, chargeFree }) => fulfilment === 'physical' && !chargeFree);
+  const own = travelling.filter(({ shippingPrice }) => shippingPrice !== undefined).length;
+  return { own, without: travelling.length - own };
+});

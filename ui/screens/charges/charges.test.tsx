@@ -301,3 +301,39 @@ describe('what is added', () => {
     expect(selectBook(store.getState()).services.at(-1)).toEqual({ id: 'courier', name: 'Courier' });
   });
 });
+
+describe('the kinds of price', () => {
+  const priceOf = (store: AppStore) =>
+    selectBook(store.getState()).rates.find(({ id }) => id === 'seed-mail-maritimes')?.price;
+  const openFlat = () => open({ zone: 'maritimes', service: 'seed-mail' });
+
+  test('count units, lines and parcels, with the first at its own price', () => {
+    const store = openFlat();
+    pressText('unit');
+    type('Charge for a unit', '1.50');
+    type('The first unit, where it costs something else', '4');
+    expect(priceOf(store)).toEqual({ kind: 'flat', amount: 150, per: 'unit', first: 400 });
+    pressText('order');
+    expect(priceOf(store)).toEqual({ kind: 'flat', amount: 150, per: 'order' });
+  });
+
+  test('change into each other, and never into nothing', () => {
+    const store = openFlat();
+    pressText('Percent');
+    expect(priceOf(store)).toEqual({ kind: 'percent', points: 1_000, min: 210 });
+    type('% of the subtotal', '7.5');
+    type('but at least', '');
+    type('and at most', '30');
+    expect(priceOf(store)).toEqual({ kind: 'percent', points: 750, max: 3_000 });
+    pressText('Goods');
+    pressText('once a line');
+    type('Goods without a price of their own', '');
+    expect(priceOf(store)).toEqual({ kind: 'by-goods', otherwise: null, per: 'line' });
+    expect(
+      screen.getByText(/0 goods with a price of their own, 30 without: a basket that holds one/),
+    ).toBeTruthy();
+    pressText('Steps');
+    pressText('each parcel');
+    expect(priceOf(store)).toMatchObject({ kind: 'tiers', per: 'parcel' });
+  });
+});

@@ -1,14 +1,13 @@
 import { memo } from 'react';
 import { View } from 'react-native';
-import type { Measure, Price, TiersPrice } from '../../../core/model/price.ts';
+import { asKind, type WrittenKind } from '../../../core/price/price-kind.ts';
+import type { Measure, Price } from '../../../core/model/price.ts';
 import { rebased } from '../../../core/price/rebase.ts';
-import { moneyFigure } from '../../../core/words/figure.ts';
-import { DraftField } from '../../parts/draft-field.tsx';
-import { readMoney } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { useWidth } from '../../parts/use-width.ts';
-import { selectSpeech } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
+import { ByGoodsFields } from './by-goods-fields.tsx';
+import { FlatFields } from './flat-fields.tsx';
+import { PercentFields } from './percent-fields.tsx';
 import { StepsTable } from './steps-table.tsx';
 
 interface Props {
@@ -16,9 +15,11 @@ interface Props {
   onChange: (price: Price, visit: string | null) => void;
 }
 
-const KINDS: { value: 'flat' | 'tiers'; label: string }[] = [
+const KINDS: { value: WrittenKind; label: string }[] = [
   { value: 'flat', label: 'Flat' },
   { value: 'tiers', label: 'Steps' },
+  { value: 'percent', label: 'Percent' },
+  { value: 'by-goods', label: 'Goods' },
 ];
 const BASES: { value: Measure; label: string }[] = [
   { value: 'weight', label: 'Weight' },
@@ -27,54 +28,55 @@ const BASES: { value: Measure; label: string }[] = [
   { value: 'volume', label: 'Volume' },
 ];
 
-const asFlat = (price: TiersPrice): Price => ({
-  kind: 'flat',
-  amount: price.steps[0]?.amount ?? 0,
-  per: 'order',
-});
-const asTiers = (amount: number): TiersPrice => ({
-  kind: 'tiers',
-  basis: 'weight',
-  per: 'order',
-  steps: [{ from: 0, amount }],
-});
+const isWritten = (kind: Price['kind']): kind is WrittenKind => KINDS.some(({ value }) => value === kind);
 
-/** What kind of price it is: one amount, or steps by what the basket measures. */
+/** What kind of price it is: one amount, steps, a percentage, or each good's own. */
 export const PriceKind = memo(function PriceKind({ price, onChange }: Props) {
   const isPhone = useWidth() === 'phone';
-  if (price.kind !== 'flat' && price.kind !== 'tiers') return null;
-  const choose = (kind: 'flat' | 'tiers'): void => {
-    if (kind === 'flat' && price.kind === 'tiers') onChange(asFlat(price), null);
-    if (kind === 'tiers' && price.kind === 'flat') onChange(asTiers(price.amount), null);
-  };
+  if (!isWritten(price.kind)) return null;
   return (
-    <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', gap: 12 }}>
-      <Segments width={isPhone ? undefined : 200} value={price.kind} onChange={choose} options={KINDS} />
+    <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+      <Segments
+        width={isPhone ? undefined : 340}
+        value={price.kind}
+        onChange={(kind) => onChange(asKind(price, kind), null)}
+        options={KINDS}
+      />
       {price.kind === 'tiers' ? (
-        <Segments
-          width={isPhone ? undefined : 420}
-          value={price.basis}
-          onChange={(basis) => onChange(rebased(price, basis), null)}
-          options={BASES}
-        />
+        <>
+          <Segments
+            width={isPhone ? undefined : 320}
+            value={price.basis}
+            onChange={(basis) => onChange(rebased(price, basis), null)}
+            options={BASES}
+          />
+          <Segments
+            width={isPhone ? undefined : 240}
+            value={price.per}
+            onChange={(per) => onChange({ ...price, per }, null)}
+            options={[
+              { value: 'order', label: 'the order' },
+              { value: 'parcel', label: 'each parcel' },
+            ]}
+          />
+        </>
       ) : null}
     </View>
   );
 });
 
-/** A price's figures: one amount, or steps. */
+/** A price's figures. */
 export const PriceEditor = ({ price, onChange }: Props) => {
-  const speech = useAppSelector(selectSpeech);
-  if (price.kind === 'tiers') return <StepsTable price={price} onChange={onChange} />;
-  if (price.kind !== 'flat') return null;
-  return (
-    <DraftField
-      label="Charge for the order"
-      right
-      style={{ width: 180 }}
-      text={moneyFigure(price.amount, speech.decimals)}
-      read={readMoney(speech)}
-      onChange={(amount, visit) => onChange({ ...price, amount }, visit)}
-    />
-  );
+  switch (price.kind) {
+    case 'tiers':
+      return <StepsTable price={price} onChange={onChange} />;
+    case 'flat':
+      return <FlatFields price={price} onChange={onChange} />;
+    case 'percent':
+      return <PercentFields price={price} onChange={onChange} />;
+    case 'by-goods':
+      return <ByGoodsFields price={price} onChange={onChange} />;
+    default:
+      return null;
+  }
 };

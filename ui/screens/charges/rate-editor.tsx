@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { curveOf } from '../../../core/price/curve.ts';
+import { curveBasis, curveOf } from '../../../core/price/curve.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Price } from '../../../core/model/price.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
@@ -66,9 +66,7 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
     dispatch(edit('setRate', { id: rate.id, changes }, `${label}: ${what}`, visit));
   };
   const setPrice = useSteady((price: Price, visit: string | null) => set({ price }, 'price', visit));
-  const mark = useAppSelector((state) =>
-    selectTrialMark(state, rate.price.kind === 'tiers' ? rate.price.basis : 'weight'),
-  );
+  const mark = useAppSelector((state) => selectTrialMark(state, curveBasis(rate.price)));
   const extent = Math.max(mark?.at ?? 0, rate.limits?.weight?.max ?? 0, 1);
   const curve = useMemo(() => curveOf(rate.price, extent), [rate.price, extent]);
   const picture = curve ? (

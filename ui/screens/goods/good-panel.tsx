@@ -91,6 +91,14 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
         <DraftField
           right
           style={style.field}
+          label="Own price for sending"
+          placeholder="none"
+          text={good.shippingPrice === undefined ? '' : moneyFigure(good.shippingPrice, speech.decimals)}
+          read={optional<number>(readMoney(speech))}
+          onChange={(shippingPrice, visit) => change({ shippingPrice }, 'price for sending', visit)}
+        />
+        <DraftField
+          style={style.field}
           label="Fee once a line"
           placeholder="none"
           text={good.onceFee === undefined ? '' : moneyFigure(good.onceFee, speech.decimals)}

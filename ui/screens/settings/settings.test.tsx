@@ -76,6 +76,24 @@ describe('what holds for the whole shop', () => {
     expect(storeOf(store)).not.toHaveProperty('handling');
   });
 
+  test('is how a basket becomes parcels, which prices per parcel count', () => {
+    const store = open();
+    fireEvent.press(screen.getByText('by weight'));
+    type('A parcel weighs at most', '0');
+    expect(screen.getByText('This must be more than 0. Kept: 20 kg')).toBeTruthy();
+    type('A parcel weighs at most', '4 kg');
+    expect(storeOf(store).packing).toEqual({ kind: 'by-weight', maxWeight: 4_000 });
+    const slip = selectSlip(store.getState());
+    expect(slip?.ok && slip.quote.parcels.map(({ weight }) => weight)).toEqual([3_200, 3_200]);
+    fireEvent.press(screen.getByText('by count'));
+    type('Units to a parcel', '1');
+    expect(storeOf(store).packing).toEqual({ kind: 'by-count', maxUnits: 1 });
+    fireEvent.press(screen.getByText('even ones'));
+    expect(storeOf(store).packing).toEqual({ kind: 'even', maxWeight: 20_000 });
+    fireEvent.press(screen.getByText('one parcel'));
+    expect(storeOf(store).packing).toEqual({ kind: 'single' });
+  });
+
   test('is a rounding, an assumed weight, tax and the order of choices', () => {
     const store = open();
     type('Round charges to', '0');

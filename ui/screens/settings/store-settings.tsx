@@ -8,6 +8,7 @@ import { DraftField } from '../../parts/draft-field.tsx';
 import { optional, readMeasure, readMoney, readName, readPercent } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { CURRENCIES, currencyName, TIME_ZONES } from '../../places/money-and-time.ts';
+import { PackingFields } from './packing-fields.tsx';
 import { edit } from '../../state/draft.ts';
 import { selectBook, selectSpeech } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -178,6 +179,10 @@ export const StoreSettings = () => {
       <Place store={store} />
       <StoreHandling store={store} />
       <Figures store={store} />
+      <PackingFields
+        packing={store.packing}
+        onChange={(packing, visit) => set({ packing }, 'parcels', visit)}
+      />
       <View style={style.row}>
         <Text>Choices come</Text>
         <Segments

@@ -1,0 +1,155 @@
+import type { PackPlan } from '../model/pack.ts';
+import type { Refusal } from '../price/limits.ts';
+import { unknownRefusal } from '../price/limits.ts';
+import type { BasketLine } from '../quote/basket.ts';
+import { spreadEvenly } from './even.ts';
+
+/** So many parcels alike: what each holds, by line of the basket, and what each weighs in grams. */
+export interface ParcelRun {
+  count: number;
+  weight: number;
+  units: number;
+  contents: { line: number; quantity: number }[];
+}
+
+export type Packed = { ok: true; runs: ParcelRun[] } | { ok: false; refusal: Refusal };
+
+/** The units of one line that pack with others: their weight each, 0 where the plan does not look at it. */
+export interface Lot {
+  line: number;
+  quantity: number;
+  weight: number;
+  name: string;
+  sku: string;
+}
+
+const empty = (): ParcelRun => ({ count: 1, weight: 0, units: 0, contents: [] });
+
+/** A parcel with so many units of a lot more in it. */
+const withUnits = (run: ParcelRun, count: number, lot: Lot, quantity: number): ParcelRun => ({
+  count,
+  weight: run.weight + lot.weight * quantity,
+  units: run.units + quantity,
+  contents: [...run.contents, { line: lot.line, quantity }],
+});
+
+const tooHeavy = ({ name, sku, weight }: Lot, most: number): Packed => ({
+  ok: false,
+  refusal: {
+    code: 'does-not-pack',
+    say: { code: 'does-not-pack', good: name, weight, most },
+    good: sku,
+  },
+});
+
+/** Puts units into parcels alike, the first filled before the next; gives the parcels and how many units are left. */
+const fillRun = (run: ParcelRun, lot: Lot, quantity: number, room: number): [ParcelRun[], number] => {
+  if (room < 1) return [[run], quantity];
+  const full = Math.min(run.count, Math.floor(quantity / room));
+  const rest = quantity - full * room;
+  const partly = full < run.count && rest > 0 ? 1 : 0;
+  const untouched = run.count - full - partly;
+  const parts = [
+    ...(full > 0 ? [withUnits(run, full, lot, room)] : []),
+    ...(partly > 0 ? [withUnits(run, 1, lot, rest)] : []),
+    ...(untouched > 0 ? [{ ...run, count: untouched }] : []),
+  ];
+  return [parts, partly > 0 ? 0 : rest];
+};
+
+const roomFor = (room: number, { weight, quantity }: Lot): number =>
+  weight === 0 ? quantity : Math.floor(room / weight);
+
+/** Units by falling weight, equals in line order, each into the first parcel that has room for it. */
+const byWeight = (lots: readonly Lot[], most: number): Packed => {
+  let runs: ParcelRun[] = [];
+  for (const lot of [...lots].sort((a, b) => b.weight - a.weight)) {
+    if (lot.weight > most) return tooHeavy(lot, most);
+    let left = lot.quantity;
+    runs = runs.flatMap((run) => {
+      const [parts, after] = left > 0 ? fillRun(run, lot, left, roomFor(most - run.weight, lot)) : [[run], 0];
+      left = after;
+      return parts;
+    });
+    const each = Math.max(1, roomFor(most, lot));
+    const full = Math.floor(left / each);
+    if (full > 0) runs.push({ ...withUnits(empty(), full, lot, each) });
+    if (left % each > 0) runs.push(withUnits(empty(), 1, lot, left % each));
+  }
+  return { ok: true, runs };
+};
+
+/** Units in line order, so many to a parcel. */
+const byCount = (lots: readonly Lot[], most: number): ParcelRun[] => {
+  const runs: ParcelRun[] = [];
+  for (const lot of lots) {
+    let left = lot.quantity;
+    const last = runs.at(-1);
+    const room = last && last.count === 1 ? Math.min(most - last.units, left) : 0;
+    if (last && room > 0) {
+      runs[runs.length - 1] = withUnits(last, 1, lot, room);
+      left -= room;
+    }
+    if (left >= most) runs.push(withUnits(empty(), Math.floor(left / most), lot, most));
+    if (left % most > 0) runs.push(withUnits(empty(), 1, lot, left % most));
+  }
+  return runs;
+};
+
+const together = (lots: readonly Lot[]): ParcelRun[] =>
+  lots.length === 0 ? [] : [lots.reduce((run, lot) => withUnits(run, 1, lot, lot.quantity), empty())];
+
+/** Beyond so many units, parcels of one weight are not sought: they are filled one after another. */
+const MOST_SPREAD = 50_000;
+
+const spread = (plan: PackPlan, lots: readonly Lot[]): Packed => {
+  if (plan.kind === 'by-weight') return byWeight(lots, plan.maxWeight);
+  if (plan.kind === 'by-count') return { ok: true, runs: byCount(lots, plan.maxUnits) };
+  if (plan.kind !== 'even') return { ok: true, runs: together(lots) };
+  const heavy = lots.find(({ weight }) => weight > plan.maxWeight);
+  if (heavy) return tooHeavy(heavy, plan.maxWeight);
+  const units = lots.reduce((sum, { quantity }) => sum + quantity, 0);
+  if (units > MOST_SPREAD) return byWeight(lots, plan.maxWeight);
+  return { ok: true, runs: spreadEvenly(lots, plan.maxWeight) };
+};
+
+/** Whether a plan has to know what every unit weighs. */
+const weighs = ({ kind }: PackPlan): boolean => kind === 'by-weight' || kind === 'even';
+
+/**
+ * A basket's lines as parcels under a plan, alike ones together; goods that are their own carton come last,
+ * each a parcel of its own. Refused: `weight-unknown` where the plan needs a weight that is not known,
+ * `does-not-pack` where one unit is heavier than a parcel may be. Weights in grams.
+ */
+export const pack = (
+  plan: PackPlan,
+  lines: readonly BasketLine[],
+  defaultWeight: number | undefined,
+): Packed => {
+  const unknown = lines.filter(({ good }) => (good.weight ?? defaultWeight) === undefined);
+  if (weighs(plan) && unknown.length > 0)
+    return { ok: false, refusal: unknownRefusal('weight', { value: 0, unknown }) };
+  const lots = lines.map(({ good, quantity }, line) => ({
+    lot: { line, quantity, weight: good.weight ?? defaultWeight ?? 0, name: good.name, sku: good.sku },
+    alone: good.packsAlone === true,
+  }));
+  const alone = lots.filter((one) => one.alone).map(({ lot }) => lot);
+  const heavy = weighs(plan) ? alone.find(({ weight }) => weight > mostOf(plan)) : undefined;
+  if (heavy) return tooHeavy(heavy, mostOf(plan));
+  const packed = spread(
+    plan,
+    lots.filter((one) => !one.alone).map(({ lot }) => lot),
+  );
+  if (!packed.ok) return packed;
+  return {
+    ok: true,
+    runs: [...packed.runs, ...alone.map((lot) => withUnits(empty(), lot.quantity, lot, 1))],
+  };
+};
+
+const mostOf = (plan: PackPlan): number =>
+  plan.kind === 'by-weight' || plan.kind === 'even' ? plan.maxWeight : Number.MAX_SAFE_INTEGER;
+
+/** How many parcels there are. */
+export const countParcels = (runs: readonly ParcelRun[]): number =>
+  runs.reduce((sum, { count }) => sum + count, 0);

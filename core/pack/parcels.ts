@@ -1,0 +1,28 @@
+import type { PackPlan } from '../model/pack.ts';
+import type { Refusal } from '../price/limits.ts';
+import type { BasketLine } from '../quote/basket.ts';
+import { countParcels, pack, type Packed } from './pack.ts';
+import { singleParcelCount } from './single.ts';
+
+/** The parcels of one basket, packed when they are first asked for. */
+export class Parcels {
+  private packed: Packed | null = null;
+
+  constructor(
+    private readonly plan: PackPlan,
+    private readonly lines: readonly BasketLine[],
+    private readonly defaultWeight: number | undefined,
+  ) {}
+
+  all(): Packed {
+    this.packed ??= pack(this.plan, this.lines, this.defaultWeight);
+    return this.packed;
+  }
+
+  /** How many there are, or why that cannot be said. */
+  count(): number | Refusal {
+    if (this.plan.kind === 'single') return singleParcelCount(this.lines);
+    const packed = this.all();
+    return packed.ok ? countParcels(packed.runs) : packed.refusal;
+  }
+}

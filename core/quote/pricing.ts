@@ -1,0 +1,152 @@
+import type { Parcels } from '../pack/parcels.ts';
+import type { ParcelRun } from '../pack/pack.ts';
+import type { Measure, Price } from '../model/price.ts';
+import type { Source } from '../model/quote.ts';
+import { unknownRefusal, type Refusal } from '../price/limits.ts';
+import { pointsOf } from '../price/rounding.ts';
+import { priceByTiers, type SortedTiers } from '../price/tiers.ts';
+import type { Basket, BasketLine } from './basket.ts';
+import type { CompiledRate } from './compile.ts';
+import type { Ledger } from './ledger.ts';
+
+/** A basket with its parcels, as prices see it. */
+export interface Priceable {
+  basket: Basket;
+  parcels: Parcels;
+}
+
+type Flat = Extract<Price, { kind: 'flat' }>;
+type ByGoods = Extract<Price, { kind: 'by-goods' }>;
+type Percent = Extract<Price, { kind: 'percent' }>;
+type Per = Flat['per'];
+
+/** How many of `per` there are among the goods charged for, or why that cannot be said. */
+export const countOf = (per: Per, { basket, parcels }: Priceable): number | Refusal => {
+  if (per === 'order') return 1;
+  if (per === 'parcel') return parcels.count();
+  return per === 'unit' ? basket.charged.units : basket.chargeable.length;
+};
+
+const addFlat = (ledger: Ledger, price: Flat, priceable: Priceable, from: Source): Refusal | null => {
+  const { amount, per, first } = price;
+  if (per === 'order') {
+    ledger.add('price', first ?? amount, from, { code: 'flat', amount: first ?? amount });
+    return null;
+  }
+  const count = countOf(per, priceable);
+  if (typeof count !== 'number') return count;
+  const total = first === undefined ? count * amount : first + (count - 1) * amount;
+  ledger.add('price', total, from, { code: 'flat-count', per, count, amount, first });
+  return null;
+};
+
+const measureOf = (basis: Measure, basket: Basket): number | Refusal => {
+  if (basis === 'subtotal') return basket.subtotal;
+  if (basis === 'units') return basket.charged.units;
+  if (basis === 'distance') throw new Error('tiers by distance were let through by the reader');
+  const known = basket.charged[basis];
+  return known.unknown.length > 0 ? unknownRefusal(basis, known) : known.value;
+};
+
+const addTiers = (
+  ledger: Ledger,
+  tiers: SortedTiers,
+  { basket }: Priceable,
+  from: Source,
+): Refusal | null => {
+  const value = measureOf(tiers.basis, basket);
+  if (typeof value !== 'number') return value;
+  const priced = priceByTiers(tiers, value, basket.subtotal);
+  if (!priced.ok) return { code: priced.code, say: priced.say };
+  ledger.add('price', priced.amount, from, priced.say);
+  return null;
+};
+
+const volumeOf = ({ contents }: ParcelRun, lines: readonly BasketLine[]): number =>
+  contents.reduce((sum, { line, quantity }) => {
+    const size = lines[line]?.good.size;
+    return size ? sum + size.length * size.width * size.height * quantity : sum;
+  }, 0);
+
+/** A parcel's own weight, units or volume; the subtotal is the order's, for it has no parts. */
+const measureOfParcel = (basis: Measure, run: ParcelRun, basket: Basket): number => {
+  if (basis === 'weight') return run.weight;
+  if (basis === 'units') return run.units;
+  return basis === 'volume' ? volumeOf(run, basket.chargeable) : basket.subtotal;
+};
+
+/** Each parcel priced and rounded for itself, then added. */
+const addTiersByParcel = (
+  ledger: Ledger,
+  tiers: SortedTiers,
+  { basket, parcels }: Priceable,
+  from: Source,
+): Refusal | null => {
+  const known = measureOf(tiers.basis, basket);
+  if (typeof known !== 'number') return known;
+  const packed = parcels.all();
+  if (!packed.ok) return packed.refusal;
+  for (const run of packed.runs) {
+    const priced = priceByTiers(tiers, measureOfParcel(tiers.basis, run, basket), basket.subtotal);
+    if (!priced.ok) return { code: priced.code, say: priced.say };
+    const { count } = run;
+    ledger.add('price', priced.amount * count, from, { code: 'parcels-tier', count, tier: priced.say });
+  }
+  return null;
+};
+
+const addPercent = (ledger: Ledger, { points, min, max }: Percent, basket: Basket, from: Source): void => {
+  const { subtotal } = basket;
+  const raised = Math.max(pointsOf(subtotal, points), min ?? 0);
+  const amount = Math.min(raised, max ?? raised);
+  ledger.add('price', amount, from, { code: 'percent-price', points, subtotal, min, max });
+};
+
+/** Each good's own price for sending it, else the rate's for other goods; a line of the working each. */
+const addByGoods = (ledger: Ledger, price: ByGoods, basket: Basket, from: Source): Refusal | null => {
+  const { otherwise, per } = price;
+  const without = basket.chargeable.filter(({ good }) => (good.shippingPrice ?? otherwise) === null);
+  const [first] = without;
+  if (first) {
+    const goods = without.map(({ good }) => good.name);
+    return { code: 'price-unknown', say: { code: 'price-unknown', goods }, good: first.good.sku };
+  }
+  for (const { good, quantity } of basket.chargeable) {
+    const own = good.shippingPrice !== undefined;
+    const each = good.shippingPrice ?? otherwise ?? 0;
+    const count = per === 'unit' ? quantity : 1;
+    const source: Source = own ? { kind: 'good', id: good.sku } : from;
+    ledger.add('price', each * count, source, { code: 'good-price', good: good.name, per, count, each, own });
+  }
+  return null;
+};
+
+/** The price itself, written into the ledger; a refusal where it cannot be known or does not hold. */
+export const addPrice = (
+  ledger: Ledger,
+  { rate: { id, price }, tiers }: CompiledRate,
+  priceable: Priceable,
+  from: Source,
+): Refusal | null => {
+  const { basket } = priceable;
+  if (basket.chargeable.length === 0) {
+    ledger.add('price', 0, from, { code: 'goes-free' });
+    return null;
+  }
+  switch (price.kind) {
+    case 'flat':
+      return addFlat(ledger, price, priceable, from);
+    case 'tiers': {
+      if (!tiers) throw new Error(`rate ${id}: its steps were not sorted`);
+      const add = price.per === 'parcel' ? addTiersByParcel : addTiers;
+      return add(ledger, tiers, priceable, from);
+    }
+    case 'percent':
+      addPercent(ledger, price, basket, from);
+      return null;
+    case 'by-goods':
+      return addByGoods(ledger, price, basket, from);
+    default:
+      throw new Error(`rate ${id}: a ${price.kind} price was let through by the reader`);
+  }
+};

@@ -1,0 +1,65 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Price } from '../../../core/model/price.ts';
+import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { optional, readMoney } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { selectPricedGoods, selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+
+type ByGoods = Extract<Price, { kind: 'by-goods' }>;
+
+interface Props {
+  price: ByGoods;
+  onChange: (price: Price, visit: string | null) => void;
+}
+
+const styles = (inks: Inks) => ({ all: { gap: 12 }, note: note(inks) });
+
+/** Each good's own price for sending it, and what goods without one are charged. */
+export const ByGoodsFields = ({ price, onChange }: Props) => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const speech = useAppSelector(selectSpeech);
+  const { own, without } = useAppSelector(selectPricedGoods);
+  const { otherwise } = price;
+  const rest =
+    otherwise === null
+      ? 'a basket that holds one of them is not offered this service'
+      : `they are charged ${moneyFigure(otherwise, speech.decimals)}`;
+  return (
+    <View style={style.all}>
+      <Segments
+        value={price.per}
+        onChange={(per) => onChange({ ...price, per }, null)}
+        options={[
+          { value: 'unit', label: 'each unit' },
+          { value: 'line', label: 'once a line' },
+        ]}
+      />
+      <DraftField
+        label="Goods without a price of their own"
+        right
+        style={{ width: 220 }}
+        placeholder="not offered"
+        text={otherwise === null ? '' : moneyFigure(otherwise, speech.decimals)}
+        read={optional<number>(readMoney(speech))}
+        onChange={(next, visit) => onChange({ ...price, otherwise: next ?? null }, visit)}
+      />
+      <Text style={style.note}>
+        {countFigure(own, 'good')} with a price of their own, {without} without: {rest}.
+      </Text>
+      <TextAction
+        label="To the goods"
+        style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+        onPress={() => router.navigate('/goods')}
+      />
+    </View>
+  );
+};

@@ -1,0 +1,64 @@
+import { View } from 'react-native';
+import type { Price } from '../../../core/model/price.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { optional, readMoney } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+
+type Flat = Extract<Price, { kind: 'flat' }>;
+
+interface Props {
+  price: Flat;
+  onChange: (price: Price, visit: string | null) => void;
+}
+
+const NAMES: Record<Flat['per'], string> = {
+  order: 'Charge for the order',
+  parcel: 'Charge for a parcel',
+  unit: 'Charge for a unit',
+  line: 'Charge for a line of the basket',
+};
+
+/** A flat price: what it counts, its amount, and what the first one costs where that differs. */
+export const FlatFields = ({ price, onChange }: Props) => {
+  const speech = useAppSelector(selectSpeech);
+  const { amount, per, first } = price;
+  const { first: _, ...single } = price;
+  return (
+    <View style={{ gap: 12 }}>
+      <DraftField
+        label={NAMES[per]}
+        right
+        style={{ width: 200 }}
+        text={moneyFigure(amount, speech.decimals)}
+        read={readMoney(speech)}
+        onChange={(next, visit) => onChange({ ...price, amount: next }, visit)}
+      />
+      <Segments
+        value={per}
+        onChange={(next) =>
+          onChange(next === 'order' ? { ...single, per: next } : { ...price, per: next }, null)
+        }
+        options={[
+          { value: 'order', label: 'order' },
+          { value: 'parcel', label: 'parcel' },
+          { value: 'unit', label: 'unit' },
+          { value: 'line', label: 'line' },
+        ]}
+      />
+      {per === 'order' ? null : (
+        <DraftField
+          label={`The first ${per}, where it costs something else`}
+          right
+          style={{ width: 200 }}
+          placeholder="the same"
+          text={first === undefined ? '' : moneyFigure(first, speech.decimals)}
+          read={optional<number>(readMoney(speech))}
+          onChange={(next, visit) => onChange(next === undefined ? single : { ...price, first: next }, visit)}
+        />
+      )}
+    </View>
+  );
+};
