@@ -9,6 +9,7 @@ import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useInks } from '../../theme/theme.ts';
 import { note } from '../../theme/text.ts';
+import { DemoNote } from './demo-note.tsx';
 import { AddForm } from './add-forms.tsx';
 import { Board } from './board.tsx';
 import { CellPanel } from './cell-panel.tsx';
@@ -102,6 +103,7 @@ const PhoneCharges = ({ opening }: { opening: Opening }) => {
       <EmptyBoard />
       <BoardActions selection={selection} />
       <SmallBoard selection={selection} />
+      <DemoNote />
     </Page>
   );
 };
@@ -126,6 +128,7 @@ const WideCharges = ({ opening }: { opening: Opening }) => {
       />
       <EmptyBoard />
       <BoardActions selection={selection} />
+      <DemoNote />
     </Page>
   );
 };

@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import { selectBook, selectSlip, selectUndo } from '../../state/selectors.ts';
-import { undone } from '../../state/draft.ts';
+import { edit, undone } from '../../state/draft.ts';
 import type { AppStore } from '../../state/store.ts';
 import { currentAddress, goTo } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
@@ -336,4 +336,13 @@ describe('the kinds of price', () => {
     pressText('each parcel');
     expect(priceOf(store)).toMatchObject({ kind: 'tiers', per: 'parcel' });
   });
+});
+
+test('the made-up shop says what it is until something is changed', () => {
+  const store = open({});
+  expect(screen.getByText('A made-up shop to try things on.')).toBeTruthy();
+  fireEvent.press(screen.getByText('Start a shop of your own'));
+  expect(currentAddress().pathname).toBe('/begin');
+  act(() => void store.dispatch(edit('setZone', { id: 'west', changes: { name: 'Prairies' } }, 'West')));
+  expect(screen.queryByText('A made-up shop to try things on.')).toBeNull();
 });
