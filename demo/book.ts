@@ -1,4 +1,5 @@
 import type { Book } from '../core/model/book.ts';
+import type { HandlingGroup } from '../core/model/good.ts';
 import type { Location } from '../core/model/location.ts';
 import type { TaxRate } from '../core/model/tax.ts';
 import type { Weekday } from '../core/model/unit.ts';
@@ -49,6 +50,25 @@ const locations: Location[] = [
   },
 ];
 
+const group = (id: string, name: string, part: Partial<HandlingGroup> = {}): HandlingGroup => ({
+  id,
+  name,
+  shipping: 'any',
+  delivery: true,
+  pickup: true,
+  ...part,
+});
+
+const CANADA = ['maritimes', 'newfoundland', 'central', 'west', 'north'];
+const demoGroups: HandlingGroup[] = [
+  group('seeds', 'Seeds'),
+  group('live-plants', 'Live plants', { onlyZones: CANADA }),
+  group('pots', 'Pots'),
+  group('long-goods', 'Long goods', { shipping: ['pallet'] }),
+  group('soil', 'Soil', { shipping: ['parcel', 'pallet'] }),
+  group('dry-goods', 'Dry goods'),
+];
+
 const tax = (code: string, name: string, points: number, on: TaxRate['on']): TaxRate => ({
   id: `tax-${code.toLowerCase()}`,
   name,
@@ -87,7 +107,7 @@ export const demoBook: Book = {
     choiceOrder: 'listed',
   },
   locations,
-  groups: [],
+  groups: demoGroups,
   boxes: [],
   zones: demoZones,
   services: demoServices,

@@ -96,9 +96,25 @@ const digital: Good[] = [
   { sku: 'plan-pdf', name: 'Planting plan, PDF', price: 1_800, fulfilment: 'digital' },
 ];
 
+const inGroup = (groupId: string, goods: readonly Good[]): Good[] =>
+  goods.map((good) => ({ ...good, groupId }));
+const isLong = ({ size: sides }: Good): boolean => (sides?.length ?? 0) > 1_500;
+
 /** What the made-up nursery and pottery yard sells. One good has no weight and one no size, on purpose. */
 export const demoCatalogue: Catalogue = {
   format: 'emporos-catalogue',
   version: 1,
-  goods: [...seeds, ...bulbs, ...plants, ...pots, ...yard, ...dry, ...digital],
+  goods: [
+    ...inGroup('seeds', seeds),
+    ...inGroup('dry-goods', bulbs),
+    ...inGroup('live-plants', plants),
+    ...inGroup('pots', pots),
+    ...inGroup('long-goods', yard.filter(isLong)),
+    ...inGroup(
+      'soil',
+      yard.filter((good) => !isLong(good)),
+    ),
+    ...inGroup('dry-goods', dry),
+    ...digital,
+  ],
 };

@@ -85,7 +85,7 @@ export const demoTrials: Trial[] = [
     'Canes and soil to Moncton',
     to('CA', 'CA-NB', 'E1C 1A1', 'Moncton'),
     { 'cane-bamboo': 2, 'soil-20': 4 },
-    [offered('pallet-maritimes', 6_656), withheld('parcel-maritimes', 'above-limit')],
+    [offered('pallet-maritimes', 6_656), withheld('parcel-maritimes', 'goods-not-allowed')],
   ),
   trial(
     'planter-halifax',

@@ -35,6 +35,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await openProgram(page, '/goods?good=seed-lupin');
     if (!isPhone(page)) await page.getByRole('checkbox', { name: 'Choose Foxglove seeds' }).click();
   },
+  'a handling group': (page) => openProgram(page, '/goods?panel=groups&group=live-plants'),
   'a CSV before it is taken': async (page) => {
     await openProgram(page, '/goods');
     const chooser = page.waitForEvent('filechooser');

@@ -97,3 +97,18 @@ test('a reason about a weight leads to the goods that lack one', async ({ page }
   await expect(page.getByRole('button', { name: /^lacking, 3/ })).toBeVisible();
   await expect(page.getByText(isPhone(page) ? /weight missing/ : 'missing').first()).toBeVisible();
 });
+
+test('a group keeps its goods from a service, and the reason leads back to the group', async ({ page }) => {
+  await openProgram(page, '/goods');
+  await page.getByRole('button', { name: 'Handling groups' }).click();
+  await page.getByRole('button', { name: /^Pots/ }).click();
+  await page.getByRole('button', { name: 'some', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Parcel' }).click();
+  const slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Parcel')).toHaveCount(0);
+  await expect(choiceOf(slip, 'Pallet')).toBeVisible();
+  const fold = slip.getByText('open', { exact: true });
+  if (await fold.isVisible()) await fold.click();
+  await slip.getByRole('link', { name: /^Parcel: Pots are not carried by Parcel/ }).click();
+  await expect(page.getByLabel('Handling group', { exact: true })).toHaveValue('Pots');
+});

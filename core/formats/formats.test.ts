@@ -264,7 +264,6 @@ describe('a book that is read', () => {
       { rates: [makeRate({ price: tiers('distance', [{ from: 0, amount: 1 }]) })] },
       'rates[0].price.basis',
     ],
-    ['groups', { groups: [{ id: 'g', name: 'G', shipping: 'any', delivery: true, pickup: true }] }, 'groups'],
     [
       'a postal list',
       { postalList: [{ country: 'CA', pattern: 'B*', served: true, cashOnDelivery: false }] },

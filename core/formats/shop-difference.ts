@@ -38,6 +38,7 @@ const parts = ({ book, catalogue, trials }: Shop): Record<string, Named> => {
     locations: byId(book.locations),
     zones: byId(book.zones),
     services: byId(book.services),
+    'handling groups': byId(book.groups),
     rates: named(
       book.rates,
       ({ serviceId, zoneId }) => `${serviceId}/${zoneId}`,

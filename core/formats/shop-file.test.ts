@@ -9,7 +9,7 @@ import { shopDifference } from './shop-difference.ts';
 import { readShopFile, writeBookFile, writeGoodsFile, writeShopFile, type Shop } from './shop-file.ts';
 
 const DEMO: Shop = { book: demoBook, catalogue: demoCatalogue, trials: demoTrials };
-const HERE: Shop = { book: makeBook(), catalogue: makeCatalogue(), trials: [] };
+const HERE: Shop = { book: makeBook({ groups: demoBook.groups }), catalogue: makeCatalogue(), trials: [] };
 const ORDER: PastOrder = {
   number: '1001',
   request: makeRequest(),
@@ -67,9 +67,9 @@ describe('a file of the whole shop', () => {
   });
 
   test('whose goods name a group that its book lacks is refused', () => {
-    const catalogue = makeCatalogue(makeGood('pot', { groupId: 'pots' }));
+    const catalogue = makeCatalogue(makeGood('pot', { groupId: 'vases' }));
     expect(sentences(writeShopFile({ ...HERE, catalogue }, [], SAVED))).toEqual([
-      'catalogue.goods[0].groupId: There is no “pots” in groups.',
+      'catalogue.goods[0].groupId: There is no “vases” in groups.',
     ]);
   });
 
@@ -104,8 +104,10 @@ describe('a file of the book or of the goods alone', () => {
   });
 
   test('is checked against what is here', () => {
-    const catalogue = makeCatalogue(makeGood('pot', { groupId: 'pots' }));
-    expect(sentences(writeGoodsFile(catalogue))).toEqual(['goods[0].groupId: There is no “pots” in groups.']);
+    const catalogue = makeCatalogue(makeGood('pot', { groupId: 'vases' }));
+    expect(sentences(writeGoodsFile(catalogue))).toEqual([
+      'goods[0].groupId: There is no “vases” in groups.',
+    ]);
   });
 });
 

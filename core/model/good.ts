@@ -19,6 +19,8 @@ export const handlingGroupSchema = z.strictObject({
   neverZones: z.array(idSchema).max(2_000).optional(),
 });
 
+export type HandlingGroup = z.infer<typeof handlingGroupSchema>;
+
 /** One thing the shop sells. An absent weight or size is unknown, never zero. */
 export const goodSchema = z.strictObject({
   sku: tokenSchema,

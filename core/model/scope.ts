@@ -8,7 +8,6 @@ import type { Price } from './price.ts';
  */
 
 const COLLECTIONS: Partial<Record<keyof Book, string>> = {
-  groups: 'handling groups',
   boxes: 'boxes',
   rateTables: 'rate tables',
   carriers: 'carrier accounts',

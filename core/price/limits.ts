@@ -27,6 +27,8 @@ export interface Refusal {
   say: Say;
   /** The good at fault, where one is. */
   good?: string;
+  /** The handling group at fault, where one is. */
+  group?: string;
 }
 
 const nameOf = ({ good }: BasketLine): string => good.name;

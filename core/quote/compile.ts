@@ -8,6 +8,7 @@ import { setLimits, type SetLimit } from '../price/limits.ts';
 import { sortTiers, type SortedTiers } from '../price/tiers.ts';
 import { departuresFrom, type Departure } from '../time/arrival.ts';
 import { makeClock, type Clock } from '../time/clock.ts';
+import { indexGroups, type GroupIndex } from './groups.ts';
 import { currencyDecimals, type Speech } from '../words/figure.ts';
 
 /** A rate with its limits and steps in order. */
@@ -33,6 +34,7 @@ export interface CompiledBook {
   zones: ZoneIndex;
   services: readonly CompiledService[];
   taxes: TaxIndex;
+  groups: GroupIndex;
   clock: Clock;
   departures: Departure | null;
 }
@@ -64,6 +66,7 @@ const goodsBySku = keptFor((goods: readonly Good[]) => new Map(goods.map((good) 
 const sellsToOf = keptFor(indexSellsTo);
 const zonesOf = keptFor(indexZones);
 const taxesOf = keptFor(indexTaxes);
+const groupsOf = keptFor(indexGroups);
 const rateOf = keptFor((rate: Rate): CompiledRate => ({
   rate,
   source: { kind: 'rate', id: rate.id },
@@ -109,6 +112,7 @@ export const compile = (book: Book, catalogue: Catalogue): CompiledBook => {
     zones: zonesOf(book.zones),
     services: servicesOf(book),
     taxes: taxesOf(book.taxes),
+    groups: groupsOf(book.groups),
     clock,
     departures: first ? departuresOf(first)(clock) : null,
   };

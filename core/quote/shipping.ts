@@ -1,6 +1,7 @@
 import { taxOn } from '../duty/tax.ts';
-import type { Choice } from '../model/quote.ts';
-import type { Rate } from '../model/rate.ts';
+import type { Zone } from '../model/place.ts';
+import type { Choice, Source } from '../model/quote.ts';
+import type { Rate, Service } from '../model/rate.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { TaxRate } from '../model/tax.ts';
 import { limitRefusal, type Refusal } from '../price/limits.ts';
@@ -9,6 +10,7 @@ import type { HandOver } from '../time/arrival.ts';
 import type { Basket } from './basket.ts';
 import { chargeOf } from './charge.ts';
 import type { CompiledBook, CompiledRate, CompiledService } from './compile.ts';
+import { groupRefusal } from './groups.ts';
 import type { Ledger } from './ledger.ts';
 import type { Reach } from './reach.ts';
 import { WithheldChoice } from './withheld.ts';
@@ -25,17 +27,21 @@ export interface Shipment {
 }
 
 const rateRefusal = (
-  { request, basket, reach }: Shipment,
+  { compiled, request, basket }: Shipment,
   { rate, limits }: CompiledRate,
-  service: string,
+  service: Service,
+  zone: Zone,
 ): Refusal | null => {
-  const zone = reach.zone?.zone.name ?? '';
-  if (!rate.active) return { code: 'rate-off', say: { code: 'rate-off', service, zone } };
+  if (!rate.active)
+    return { code: 'rate-off', say: { code: 'rate-off', service: service.name, zone: zone.name } };
   const { channels } = rate;
   if (channels && (request.channel === undefined || !channels.includes(request.channel))) {
     return { code: 'channel', say: { code: 'channel', channel: request.channel ?? null, channels } };
   }
-  return limitRefusal(limits, basket.travels, basket.subtotal);
+  return (
+    groupRefusal(compiled.groups, basket.physical, service, zone) ??
+    limitRefusal(limits, basket.travels, basket.subtotal)
+  );
 };
 
 const addTimes = (choice: Choice, { compiled, handOver }: Shipment, { transit }: Rate): void => {
@@ -75,10 +81,15 @@ const refused = (
   { compiled }: Shipment,
   { service }: CompiledService,
   { rate, source }: CompiledRate,
-  { code, say, good }: Refusal,
+  { code, say, good, group }: Refusal,
 ): WithheldChoice => {
   const tell = rate.whenWithheld === 'tell';
-  const from = good === undefined ? source : ({ kind: 'good', id: good } as const);
+  const from: Source =
+    group !== undefined
+      ? { kind: 'group', id: group }
+      : good === undefined
+        ? source
+        : { kind: 'good', id: good };
   return new WithheldChoice(
     rate.id,
     'shipping',
@@ -112,8 +123,8 @@ const withoutRate = (shipment: Shipment, { service }: CompiledService): Withheld
 export const shipBy = (shipment: Shipment, service: CompiledService): Choice | WithheldChoice => {
   const { stop, zone } = shipment.reach;
   const rate = stop || !zone ? undefined : service.byZone.get(zone.zone.id);
-  if (!rate) return withoutRate(shipment, service);
-  const refusal = rateRefusal(shipment, rate, service.service.name);
+  if (!rate || !zone) return withoutRate(shipment, service);
+  const refusal = rateRefusal(shipment, rate, service.service, zone.zone);
   if (refusal) return refused(shipment, service, rate, refusal);
   const charged = chargeOf(shipment.compiled, rate, shipment);
   if (!charged.ok) return refused(shipment, service, rate, charged.refusal);

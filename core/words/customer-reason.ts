@@ -92,6 +92,11 @@ const REASONS: Reasons = {
     tooMuch(name, measure, value, `less than ${measureFigure(measure, until, speech)}`, speech),
   'weight-unknown': ({ goods }) => unknown('weight', goods),
   'size-unknown': ({ goods }) => unknown('size', goods),
+  'goods-not-allowed': ({ goods, by }, name) => ({
+    because: 'basket',
+    why: `${goods.join(', ')} cannot be sent ${by === 'service' ? `by ${name}` : 'to this address'}.`,
+    help: 'Order without it, or give another address.',
+  }),
   'does-not-pack': ({ good }, name) => ({
     because: 'basket',
     why: `${good} is too heavy for a parcel of ${name}.`,

@@ -63,6 +63,7 @@ export type Say =
   | { code: 'above-last-step'; measure: MeasureName; value: number; until: number }
   | { code: 'weight-unknown'; goods: readonly string[] }
   | { code: 'size-unknown'; goods: readonly string[] }
+  | { code: 'goods-not-allowed'; goods: readonly string[]; group: string; by: 'service' | 'zone'; to: string }
   | { code: 'does-not-pack'; good: string; weight: number; most: number }
   | { code: 'price-unknown'; goods: readonly string[] }
   | { code: 'weight-assumed'; weight: number; goods: readonly string[] };

@@ -107,6 +107,8 @@ const WORDS: Words = {
     `${measured(measure, value, speech)}: the steps end before ${measureFigure(measure, until, speech)}.`,
   'weight-unknown': ({ goods }) => `The weight is not known of ${list(goods)}.`,
   'size-unknown': ({ goods }) => `The size is not known of ${list(goods)}.`,
+  'goods-not-allowed': ({ goods, group, by, to }) =>
+    `${group} ${by === 'service' ? `are not carried by ${to}` : `do not go to ${to}`}: ${list(goods)}.`,
   'does-not-pack': ({ good, weight, most }, { units }) =>
     `${good} weighs ${weightFigure(weight, units)}; a parcel may weigh ${weightFigure(most, units)}.`,
   'price-unknown': ({ goods }) => `No price for sending: ${list(goods)}.`,

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { makeRate, tiers } from '../testing/book.ts';
+import type { HandlingGroup } from '../model/good.ts';
+import { makeRate, makeZone, tiers } from '../testing/book.ts';
 import {
   distanceFigure,
   lengthFigure,
@@ -9,6 +10,7 @@ import {
   volumeFigure,
   weightFigure,
 } from './figure.ts';
+import { groupPhrase } from './group-phrase.ts';
 import { wordedFaults } from './fault-sentence.ts';
 import { ratePhrase } from './rate-phrase.ts';
 import { sentence, spokenCodes } from './sentence.ts';
@@ -29,6 +31,25 @@ const members = (file: string, start: string): string[] => {
   const body = text.slice(text.indexOf(start), text.indexOf(';\n', text.indexOf(start) + start.length));
   return [...body.matchAll(/(?:\| |code: )'([a-z-]+)'/g)].map(([, code]) => code ?? '');
 };
+
+describe('the phrase of a handling group', () => {
+  const book = {
+    services: [{ id: 'parcel', name: 'Parcel' }],
+    zones: [makeZone('north', { name: 'North' }), makeZone('south', { name: 'South' })],
+  };
+  const group = { id: 'g', name: 'G', delivery: true, pickup: true };
+
+  test.each<[Partial<HandlingGroup>, string]>([
+    [{ shipping: 'any' }, 'by any service'],
+    [{ shipping: [] }, 'not shipped'],
+    [{ shipping: ['parcel'], onlyZones: ['north'] }, 'by Parcel; only to North'],
+    [{ shipping: 'any', onlyZones: [] }, 'by any service; to no zone'],
+    [{ shipping: 'any', neverZones: ['north', 'south'] }, 'by any service; never to North, South'],
+    [{ shipping: 'any', neverZones: [] }, 'by any service'],
+  ])('%j', (part, words) => {
+    expect(groupPhrase({ ...group, shipping: 'any', ...part }, book)).toBe(words);
+  });
+});
 
 describe('the catalogue of words', () => {
   test('has a sentence for every fault', () => {

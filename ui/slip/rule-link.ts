@@ -4,7 +4,14 @@ import type { Source, Withheld, WithheldCode } from '../../core/model/quote.ts';
 /** Where a rule is edited: the address of its page. */
 export interface RuleLink {
   pathname: '/charges' | '/settings' | '/reach' | '/goods';
-  params: { zone?: string; service?: string; panel?: 'zone' | 'service'; good?: string; only?: 'missing' };
+  params: {
+    zone?: string;
+    service?: string;
+    panel?: 'zone' | 'service' | 'groups';
+    good?: string;
+    group?: string;
+    only?: 'missing';
+  };
 }
 
 /** Reasons that are about where the shop sells, not about one rule. */
@@ -27,6 +34,7 @@ export const ruleLink = (
     return rate ? { pathname: '/charges', params: { zone: rate.zoneId, service: rate.serviceId } } : null;
   }
   if (from.kind === 'good') return { pathname: '/goods', params: { good: from.id } };
+  if (from.kind === 'group') return { pathname: '/goods', params: { panel: 'groups', group: from.id } };
   if (from.kind === 'store') return { pathname: '/settings', params: {} };
   if (from.kind !== 'zone') return null;
   const isService = withheld !== undefined && book.services.some((service) => service.id === withheld.id);

@@ -81,3 +81,11 @@ export const selectPricedGoods = createSelector([selectCatalogue], ({ goods }) =
   const own = travelling.filter(({ shippingPrice }) => shippingPrice !== undefined).length;
   return { own, without: travelling.length - own };
 });
+
+/** How many goods each handling group has. */
+export const selectGroupSizes = createSelector([selectCatalogue], ({ goods }) => {
+  const sizes = new Map<string, number>();
+  for (const { groupId } of goods)
+    if (groupId !== undefined) sizes.set(groupId, (sizes.get(groupId) ?? 0) + 1);
+  return sizes as ReadonlyMap<string, number>;
+});

@@ -3,13 +3,14 @@ import { Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
+import { Chooser } from '../../parts/chooser.tsx';
 import { DraftField, type Read } from '../../parts/draft-field.tsx';
 import { optional, readMoney, readWords } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
-import { selectGoods, selectSpeech, selectTrials } from '../../state/selectors.ts';
+import { selectBook, selectGoods, selectSpeech, selectTrials } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -38,6 +39,29 @@ const useChange = (good: Good): Change => {
   const dispatch = useAppDispatch();
   return (changes, what, visit = null) =>
     dispatch(edit('setGood', { sku: good.sku, changes }, `${good.name}: ${what}`, visit));
+};
+
+/** The handling group that the good travels with. */
+const GroupField = ({ good }: { good: Good }) => {
+  const style = useStyles(styles);
+  const change = useChange(good);
+  const { groups } = useAppSelector(selectBook);
+  if (groups.length === 0) return null;
+  const chosen = groups.find(({ id }) => id === good.groupId)?.name ?? '';
+  return (
+    <View style={[style.field, { flexDirection: 'row' }]}>
+      <Chooser
+        label="Handling group"
+        placeholder="none"
+        chosen={chosen}
+        options={[
+          { id: '', name: 'No group', note: '' },
+          ...groups.map(({ id, name }) => ({ id, name, note: '' })),
+        ]}
+        onChoose={(id) => change({ groupId: id === '' ? undefined : id }, 'group')}
+      />
+    </View>
+  );
 };
 
 /** The stock number: it must be nobody else's, and trials follow it. */
@@ -105,6 +129,7 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
           read={optional<number>(readMoney(speech))}
           onChange={(onceFee, visit) => change({ onceFee }, 'fee', visit)}
         />
+        <GroupField good={good} />
         <DraftField
           style={style.field}
           label="HS code"

@@ -17,6 +17,7 @@ import { PAGE_WIDTH, SPACE, type Inks } from '../../theme/tokens.ts';
 import { AddGood } from './add-good.tsx';
 import { CsvPage } from './csv-page.tsx';
 import { GoodPanel } from './good-panel.tsx';
+import { GroupsPage } from './groups-page.tsx';
 import { GoodsTable } from './goods-table.tsx';
 import { GoodsTools } from './goods-tools.tsx';
 import { ManyGoods } from './many-goods.tsx';
@@ -79,7 +80,17 @@ export default function GoodsScreen() {
   const router = useRouter();
   const dispatch = useAppDispatch();
   const isPhone = useWidth() === 'phone';
-  const { good: open, only } = useLocalSearchParams<{ good?: string; only?: string }>();
+  const {
+    good: open,
+    only,
+    panel,
+    group,
+  } = useLocalSearchParams<{
+    good?: string;
+    only?: string;
+    panel?: string;
+    group?: string;
+  }>();
   const good = useAppSelector(selectGoods).get(open ?? '');
   const [file, setFile] = useState<OpenFile | null>(null);
   const go = useCallback(
@@ -94,6 +105,7 @@ export default function GoodsScreen() {
       dispatch(told({ text: `${chosen.name} is larger than 200 MB and was not read.`, undo: false }));
     else setFile({ name: chosen.name, text: chosen.text });
   };
+  if (panel === 'groups') return <GroupsPage open={group ?? null} />;
   if (file) return <CsvPage {...file} onDone={() => setFile(null)} />;
   if (isPhone && good) {
     return (

@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { countFigure } from '../../../core/words/figure.ts';
@@ -33,6 +34,7 @@ const styles = (inks: Inks) => ({
 /** What is looked for among the goods, and what can be done with all of them. */
 export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
   const style = useStyles(styles);
+  const router = useRouter();
   const isPhone = useWidth() === 'phone';
   const { store } = useAppSelector(selectBook);
   const catalogue = useAppSelector(selectCatalogue);
@@ -72,6 +74,10 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
         <TextAction label="Add a good" onPress={onAdd} />
         <TextAction label="Open a CSV" onPress={onOpenCsv} />
         <TextAction label="Save as CSV" disabled={all.length === 0} onPress={save} />
+        <TextAction
+          label="Handling groups"
+          onPress={() => router.navigate({ pathname: '/goods', params: { panel: 'groups' } })}
+        />
       </View>
     </View>
   );

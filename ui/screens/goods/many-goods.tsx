@@ -8,7 +8,7 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
-import { selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectSpeech } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { raisedPanel } from '../../theme/text.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -31,7 +31,7 @@ const styles = (inks: Inks) => ({
   field: { width: 200 },
 });
 
-type Doing = 'price' | 'weight' | 'size' | 'kind' | null;
+type Doing = 'price' | 'weight' | 'size' | 'kind' | 'group' | null;
 type Changes = Partial<Omit<Good, 'sku'>>;
 
 const KINDS: readonly [label: string, changes: Changes][] = [
@@ -79,6 +79,7 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const [doing, setDoing] = useState<Doing>(null);
+  const { groups } = useAppSelector(selectBook);
   const goods = countFigure(skus.length, 'good');
   const set = (changes: Changes, what: string): void => {
     dispatch(visitBegan());
@@ -102,6 +103,7 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
         {action('weight', 'Weight')}
         {action('size', 'Size')}
         {action('kind', 'How they travel')}
+        {groups.length > 0 ? action('group', 'Group') : null}
         <TextAction label="Remove" onPress={remove} />
         <TextAction label="Choose none" onPress={onDone} />
       </View>
@@ -117,6 +119,14 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
       ) : null}
       {doing === 'weight' || doing === 'size' ? (
         <SetFigure key={doing} column={doing} onSet={(changes) => set(changes, `${doing} set`)} />
+      ) : null}
+      {doing === 'group' ? (
+        <View style={style.row}>
+          {groups.map(({ id, name }) => (
+            <TextAction key={id} label={name} onPress={() => set({ groupId: id }, `put into ${name}`)} />
+          ))}
+          <TextAction label="no group" onPress={() => set({ groupId: undefined }, 'put into no group')} />
+        </View>
       ) : null}
       {doing === 'kind' ? (
         <View style={style.row}>

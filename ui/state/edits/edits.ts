@@ -1,4 +1,5 @@
 import { goodEdits } from './good-edits.ts';
+import { groupEdits } from './group-edits.ts';
 import { locationEdits } from './location-edits.ts';
 import { rateEdits } from './rate-edits.ts';
 import { reachEdits } from './reach-edits.ts';
@@ -17,6 +18,7 @@ export const EDITS = {
   ...reachEdits,
   ...storeEdits,
   ...goodEdits,
+  ...groupEdits,
   ...locationEdits,
   ...taxEdits,
 };

@@ -1,0 +1,30 @@
+import type { HandlingGroup } from '../../../core/model/good.ts';
+import type { Workbook } from '../workbook.ts';
+import { freeId } from './ids.ts';
+
+/** Changes to the handling groups. Each changes the workbook it is given, which is a draft of the state. */
+export const groupEdits = {
+  /** A new group travels by anything, anywhere, until it is said otherwise. */
+  addGroup: ({ book }: Workbook, { name }: { name: string }): void => {
+    book.groups.push({ id: freeId(name, book.groups), name, shipping: 'any', delivery: true, pickup: true });
+  },
+
+  /** Some fields of a group; a field given as undefined is taken out. */
+  setGroup: (
+    { book }: Workbook,
+    { id, changes }: { id: string; changes: Partial<Omit<HandlingGroup, 'id'>> },
+  ): void => {
+    const group = book.groups.find((one) => one.id === id);
+    if (!group) return;
+    for (const [field, value] of Object.entries(changes)) {
+      if (value === undefined) delete group[field as 'onlyZones' | 'neverZones'];
+      else Object.assign(group, { [field]: value });
+    }
+  },
+
+  /** A group goes; its goods stay, in no group. */
+  removeGroup: ({ book, catalogue }: Workbook, { id }: { id: string }): void => {
+    book.groups = book.groups.filter((one) => one.id !== id);
+    for (const good of catalogue.goods) if (good.groupId === id) delete good.groupId;
+  },
+};
