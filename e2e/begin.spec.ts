@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choiceOf, closeSlip, fill, openProgram, openSlip } from './program.ts';
+import { choiceOf, closeSlip, fill, openProgram, openSlip, waitUntilKept } from './program.ts';
 
 const choose = async (page: Page, label: string, text: string, name: string): Promise<void> => {
   await page.getByLabel(label, { exact: true }).fill(text);
@@ -41,6 +41,7 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await page.getByRole('button', { name: 'Use this book' }).click();
   await expect(choiceOf(await openSlip(page), 'Parcel')).toContainText('7.50');
   await closeSlip(page);
+  await waitUntilKept(page);
 
   await page.goto('/shop');
   await page.getByRole('button', { name: 'Add Slate board to the basket' }).click();
@@ -66,6 +67,7 @@ test('an empty book says what it lacks on every page', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Add a good' }).first()).toBeVisible();
   await expect(await openSlip(page)).toContainText('No trial yet');
   await closeSlip(page);
+  await waitUntilKept(page);
   await page.goto('/shop');
   await expect(page.getByText('Nothing is sold here yet.')).toBeVisible();
   await page.goto('/settings?part=locations');
