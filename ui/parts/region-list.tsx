@@ -1,4 +1,3 @@
-import { postcodeValidator, postcodeValidatorExistsForCountry } from 'postcode-validator';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, IconButton, Text, TextInput } from 'react-native-paper';
@@ -8,6 +7,7 @@ import { withoutRegion, withPatterns, withRegion } from '../../core/place/region
 import { regionsText } from '../../core/place/region-phrase.ts';
 import { countFigure } from '../../core/words/figure.ts';
 import { countryName, useWorldPlaces, type WorldPlaces } from '../places/places.ts';
+import { isWholeCode } from '../places/whole-code.ts';
 import { useStyles } from '../theme/styles.ts';
 import { FIELD_OUTLINE, note } from '../theme/text.ts';
 import { SANS_STRONG, SERIF, type Inks } from '../theme/tokens.ts';
@@ -92,11 +92,6 @@ const Entries = ({ regions, onChange }: Pick<Props, 'regions' | 'onChange'>) => 
     );
   });
 };
-
-const isWholeCode =
-  (country: string) =>
-  (code: string): boolean =>
-    !postcodeValidatorExistsForCountry(country) || postcodeValidator(code, country);
 
 /** Postal codes pasted in any shape; what they gave is told, what was not understood stays to be mended. */
 const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | 'onChange'>) => {

@@ -20,6 +20,8 @@ export interface StorageStatus {
   news: Aside[];
   /** When the draft was last changed on this device. */
   changedAt: string | null;
+  /** Whether all orders that are kept have been read: they come after the page. */
+  ordersRead: boolean;
   /** When the whole shop was last saved as a file. */
   savedAt: string | null;
 }
@@ -30,6 +32,7 @@ export const initialStorage: StorageStatus = {
   aside: [],
   news: [],
   changedAt: null,
+  ordersRead: true,
   savedAt: null,
 };
 
@@ -47,6 +50,9 @@ const status = createSlice({
     keepingFailed: (state, { payload }: PayloadAction<string>) => {
       state.state = 'failed';
       state.reason = payload;
+    },
+    readingOrders: (state, { payload }: PayloadAction<boolean>) => {
+      state.ordersRead = !payload;
     },
     changedNow: (state, { payload }: PayloadAction<string | null>) => {
       state.changedAt = payload;
@@ -68,6 +74,15 @@ const status = createSlice({
   },
 });
 
-export const { keeping, kept, keepingFailed, changedNow, savedNow, asideMade, asideGone, newsRead } =
-  status.actions;
+export const {
+  keeping,
+  kept,
+  keepingFailed,
+  changedNow,
+  readingOrders,
+  savedNow,
+  asideMade,
+  asideGone,
+  newsRead,
+} = status.actions;
 export const storageReducer = status.reducer;

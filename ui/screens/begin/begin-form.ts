@@ -1,4 +1,3 @@
-import { postcodeValidator, postcodeValidatorExistsForCountry } from 'postcode-validator';
 import {
   firstZones,
   GOODS_KINDS,
@@ -12,6 +11,7 @@ import { normaliseCode } from '../../../core/place/postal.ts';
 import { pastedPatterns, type PastedPatterns } from '../../../core/place/pasted-patterns.ts';
 import { currencyDecimals, type Speech } from '../../../core/words/figure.ts';
 import { optional, readMeasure, readMoney, readName, readPercent, readSpans } from '../../parts/readers.ts';
+import { isWholeCode } from '../../places/whole-code.ts';
 import { countryName } from '../../places/places.ts';
 
 /** The answers to the five questions as they are typed. */
@@ -76,14 +76,9 @@ const speechOf = ({ currency, units }: BeginValues): Speech => ({
   units,
 });
 
-const isWhole =
-  (country: string) =>
-  (code: string): boolean =>
-    !postcodeValidatorExistsForCountry(country) || postcodeValidator(code, country);
-
 /** The codes nearby, as they were pasted. */
 export const nearPatterns = ({ country, nearCodes }: BeginValues): PastedPatterns =>
-  pastedPatterns(country, nearCodes, isWhole(country));
+  pastedPatterns(country, nearCodes, isWholeCode(country));
 
 const fromFaults = (values: BeginValues): Faults => {
   const faults: Faults = {};
@@ -92,7 +87,7 @@ const fromFaults = (values: BeginValues): Faults => {
   if (values.country === '') faults.country = 'Choose the country that you send from.';
   if (values.currency === '') faults.currency = 'Choose the currency of your prices.';
   const code = normaliseCode(values.country, values.postalCode);
-  if (code !== '' && !isWhole(values.country)(values.postalCode.trim()))
+  if (code !== '' && !isWholeCode(values.country)(values.postalCode.trim()))
     faults.postalCode = `“${values.postalCode.trim()}” is no postal code of this country.`;
   const points = optional<number>(readPercent)(values.taxPercent);
   if (!points.ok) faults.taxPercent = points.text;

@@ -70,6 +70,7 @@ export const DataSettings = () => {
   const router = useRouter();
   const shop: Shop = useAppSelector((state) => state.draft.workbook);
   const orders = useAppSelector((state) => state.orders);
+  const ordersRead = useAppSelector((state) => state.storage.ordersRead);
   const changedAt = useAppSelector((state) => state.storage.changedAt);
   const [opened, setOpened] = useState<Opened | null>(null);
   const save = (what: string, text: (now: string) => string): void => {
@@ -105,6 +106,7 @@ export const DataSettings = () => {
       <View style={style.actions}>
         <TextAction
           label="Save the whole shop"
+          disabled={!ordersRead}
           onPress={() => save('shop', (now) => writeShopFile(shop, orders, now))}
         />
         <TextAction label="Save the book" onPress={() => save('book', () => writeBookFile(shop.book))} />
@@ -112,8 +114,9 @@ export const DataSettings = () => {
           label="Save the goods"
           onPress={() => save('goods', () => writeGoodsFile(shop.catalogue))}
         />
-        <TextAction label="Open a file" onPress={() => void open()} />
+        <TextAction label="Open a file" disabled={!ordersRead} onPress={() => void open()} />
       </View>
+      {ordersRead ? null : <Text style={style.note}>The orders are still being read from this device.</Text>}
       {opened && 'faults' in opened ? (
         <Refused name={opened.name} faults={opened.faults} onDone={() => setOpened(null)} />
       ) : null}

@@ -4,6 +4,7 @@ import { demoShop } from '../../state/demo.ts';
 import { edit, undone } from '../../state/draft.ts';
 import { selectBook, selectSlip } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
+import { readingOrders } from '../../state/storage-status.ts';
 import { goTo } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
 import { fileName, openFile, saveFile } from '../../parts/files.ts';
@@ -128,6 +129,17 @@ describe('the data of the shop', () => {
       savedAt: '2026-11-25T12:00:00.000Z',
     });
     expect(fileName('№', 'shop', '2026-11-25')).toBe('shop-shop-2026-11-25.json');
+  });
+
+  test('is not saved as a whole before all its orders are read', () => {
+    const store = demoStore();
+    store.dispatch(readingOrders(true));
+    open('data', store);
+    fireEvent.press(screen.getByText('Save the whole shop'));
+    expect(saved).not.toHaveBeenCalled();
+    act(() => void store.dispatch(readingOrders(false)));
+    fireEvent.press(screen.getByText('Save the whole shop'));
+    expect(saved).toHaveBeenCalledTimes(1);
   });
 
   test('comes in after a review, and one undo takes it back', async () => {

@@ -1,9 +1,9 @@
 import { formatAddress, type Address } from 'localized-address-format';
-import { postcodeValidator, postcodeValidatorExistsForCountry } from 'postcode-validator';
 import { z } from 'zod';
 import type { Destination } from '../../../core/model/place.ts';
 import { normaliseCode } from '../../../core/place/postal.ts';
 import { subdivisionOfCode } from '../../../core/place/subdivision-of-code.ts';
+import { hasCodeForm, isWholeCode } from '../../places/whole-code.ts';
 
 /** An address as it is typed. */
 export interface AddressValues {
@@ -79,7 +79,7 @@ const specOf = (country: string, field: AddressField): FieldSpec => {
   const required: Partial<Record<AddressField, boolean>> = {
     line2: false,
     subdivision: NEED_SUBDIVISION.has(country),
-    postalCode: postcodeValidatorExistsForCountry(country),
+    postalCode: hasCodeForm(country),
   };
   return { field, label: labels[field], required: required[field] ?? true };
 };
@@ -95,8 +95,7 @@ export const addressLines = (country: string): FieldSpec[][] =>
   });
 
 const codeFault = (country: string, code: string, label: string): string | null => {
-  if (!postcodeValidatorExistsForCountry(country)) return null;
-  return postcodeValidator(code.trim(), country) ? null : `“${code.trim()}” is no ${label} of this country.`;
+  return isWholeCode(country)(code) ? null : `“${code.trim()}” is no ${label} of this country.`;
 };
 
 /** The subdivision that the code itself names, against the one chosen. */

@@ -2,7 +2,15 @@ import type { PastOrder } from '../../../core/model/order.ts';
 import { draftTaken } from '../draft.ts';
 import { ordersTaken } from '../orders.ts';
 import { told } from '../session.ts';
-import { asideMade, changedNow, keeping, keepingFailed, kept, type Aside } from '../storage-status.ts';
+import {
+  asideMade,
+  changedNow,
+  keeping,
+  keepingFailed,
+  kept,
+  readingOrders,
+  type Aside,
+} from '../storage-status.ts';
 import type { AppStore, RootState } from '../store.ts';
 import { setAside } from './aside.ts';
 import { KEYS, ordersKey, writeDraft, writeGoods, writeMonth, writeSession } from './documents.ts';
@@ -139,6 +147,9 @@ export const keepStore = (
   const keeper: Keeper = { store, shelf, tabs, stamp, goodsWritten: null, keptOrders: new WeakSet() };
   watch(keeper, writer);
   followOthers(keeper, writer, demo);
-  loadOrders(shelf, found(keeper)).catch((error: unknown) => store.dispatch(keepingFailed(String(error))));
+  store.dispatch(readingOrders(true));
+  loadOrders(shelf, found(keeper))
+    .then(() => store.dispatch(readingOrders(false)))
+    .catch((error: unknown) => store.dispatch(keepingFailed(String(error))));
   return writer;
 };
