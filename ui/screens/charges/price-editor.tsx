@@ -45,7 +45,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange }: Props) {
       {price.kind === 'tiers' ? (
         <>
           <Segments
-            width={isPhone ? undefined : 320}
+            width={isPhone ? undefined : 420}
             value={price.basis}
             onChange={(basis) => onChange(rebased(price, basis), null)}
             options={BASES}

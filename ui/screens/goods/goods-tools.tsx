@@ -75,7 +75,8 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
         <TextAction label="Open a CSV" onPress={onOpenCsv} />
         <TextAction label="Save as CSV" disabled={all.length === 0} onPress={save} />
         <TextAction
-          label="Handling groups"
+          label="Groups"
+          accessibilityLabel="Handling groups"
           onPress={() => router.navigate({ pathname: '/goods', params: { panel: 'groups' } })}
         />
       </View>
