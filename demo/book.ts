@@ -3,6 +3,7 @@ import type { HandlingGroup } from '../core/model/good.ts';
 import type { Location } from '../core/model/location.ts';
 import type { TaxRate } from '../core/model/tax.ts';
 import type { Weekday } from '../core/model/unit.ts';
+import { demoAdjustments } from './adjustments.ts';
 import { demoRates, demoServices } from './rates.ts';
 import { demoSellsTo, demoZones } from './zones.ts';
 
@@ -117,7 +118,7 @@ export const demoBook: Book = {
   areas: [],
   pickups: [],
   postalList: [],
-  adjustments: [],
+  adjustments: demoAdjustments,
   payments: [],
   taxes,
   duties: { show: 'hide', terms: 'DAP', homeCountries: ['CA'], clearanceFee: 0, rates: [] },

@@ -3,29 +3,14 @@ import { join } from 'node:path';
 import { iso31662 } from 'iso-3166';
 import { readBook, readCatalogue, readTrials } from '../core/formats/read.ts';
 import type { Region } from '../core/model/place.ts';
-import type { Trial } from '../core/model/trial.ts';
+import { checkTrial } from '../core/proof/check-trial.ts';
 import { compile } from '../core/quote/compile.ts';
-import { quote } from '../core/quote/quote.ts';
 import { demoBook } from './book.ts';
 import { demoCatalogue } from './goods.ts';
 import { demoTrials } from './trials.ts';
 
 const file = (name: string): unknown => JSON.parse(readFileSync(join(__dirname, 'data', name), 'utf8'));
 const compiled = compile(demoBook, demoCatalogue);
-
-const outcome = (trial: Trial, expected: Trial['expects'][number]): unknown => {
-  const { choices, withheld } = quote(compiled, trial.request);
-  switch (expected.kind) {
-    case 'offered':
-      return { ...expected, charge: choices.find((choice) => choice.id === expected.choiceId)?.charge };
-    case 'withheld':
-      return { ...expected, code: withheld.find((one) => one.id === expected.id)?.code };
-    case 'how-many':
-      return { ...expected, max: choices.filter((choice) => choice.kind === expected.of).length };
-    case 'cheapest':
-      return { ...expected, choiceId: [...choices].sort((a, b) => a.charge - b.charge)[0]?.id };
-  }
-};
 
 describe('the demo shop', () => {
   test('its files are what the script makes, and read without a fault', () => {
@@ -52,9 +37,14 @@ describe('the demo shop', () => {
     expect(demoTrials.filter((trial) => trial.pinned)).toHaveLength(2);
   });
 
-  test.each(
-    demoTrials.flatMap((trial) => trial.expects.map((expected) => [trial.name, trial, expected] as const)),
-  )('%s gives what it should', (_name, trial, expected) => {
-    expect(outcome(trial, expected)).toEqual(expected);
-  });
+  test.each(demoTrials.map((trial) => [trial.name, trial] as const))(
+    '%s gives what it should',
+    (_name, trial) => {
+      expect(trial.expects.length).toBeGreaterThan(0);
+      expect(checkTrial(compiled, trial).result).toMatchObject({
+        kept: true,
+        outcomes: trial.expects.map((expects) => ({ expects, came: null })),
+      });
+    },
+  );
 });

@@ -27,6 +27,12 @@ const trial = (
   ...part,
 });
 
+/** A trial whose order says more of who places it. */
+const ordered = (one: Trial, part: Partial<Trial['request']>): Trial => ({
+  ...one,
+  request: { ...one.request, ...part },
+});
+
 const offered = (choiceId: string, charge: number): Trial['expects'][number] => ({
   kind: 'offered',
   choiceId,
@@ -110,6 +116,33 @@ export const demoTrials: Trial[] = [
     to('CA', 'CA-QC', 'J0M 1C0', 'Kuujjuaq'),
     { snips: 1, 'seed-poppy': 3 },
     [offered('express-north', 4_680)],
+  ),
+  trial(
+    'heather-winnipeg',
+    'Heather to Winnipeg in the frost',
+    to('CA', 'CA-MB', 'R3C 0V8', 'Winnipeg'),
+    { 'plant-heather': 3, 'seed-poppy': 2 },
+    [withheld('parcel-west', 'adjustment'), { kind: 'how-many', of: 'shipping', max: 0 }],
+  ),
+  ordered(
+    trial(
+      'trade-sydney',
+      'A garden firm in Sydney',
+      to('CA', 'CA-NS', 'B1P 6K1', 'Sydney'),
+      { 'pot-18': 3 },
+      [offered('parcel-maritimes', 0)],
+    ),
+    { customer: 'trade' },
+  ),
+  ordered(
+    trial(
+      'trade-ottawa',
+      'A garden firm in Ottawa',
+      to('CA', 'CA-ON', 'K1P 1J1', 'Ottawa'),
+      { 'pot-34': 1 },
+      [offered('parcel-central', 2_889)],
+    ),
+    { customer: 'trade' },
   ),
   trial('gift-card', 'A gift card', null, { 'gift-card': 1 }, [offered('nothing-to-ship', 0)]),
 ];

@@ -15,6 +15,7 @@ const USED = [
   'chevron-up',
   'close',
   'magnify',
+  'drag-horizontal-variant',
   'menu',
   'menu-down',
   'minus',

@@ -245,6 +245,51 @@ describe('a book that is read', () => {
       'locations[0].hours[0]: Opening hours must end after they begin.',
     ],
     [
+      'a group that is carried to no zone there is',
+      (book) => ({
+        ...book,
+        groups: [{ id: 'g', name: 'G', shipping: 'any', onlyZones: ['moon'], delivery: true, pickup: true }],
+      }),
+      'groups[0].onlyZones[0]: There is no “moon” in zones.',
+    ],
+    [
+      'an adjustment for a service that is gone',
+      (book) => ({
+        ...book,
+        adjustments: [
+          {
+            id: 'a',
+            name: 'A',
+            active: true,
+            when: [],
+            to: { serviceIds: ['gone'] },
+            effect: { do: 'free' },
+          },
+        ],
+      }),
+      'adjustments[0].to.serviceIds[0]: There is no “gone” in services.',
+    ],
+    [
+      'an adjustment for goods of no group',
+      (book) => ({
+        ...book,
+        adjustments: [
+          {
+            id: 'a',
+            name: 'A',
+            active: true,
+            when: [
+              { test: 'goods', match: 'any', groupIds: ['gone'] },
+              { test: 'destination', in: [{ country: 'CA', postal: ['B**'] }] },
+            ],
+            to: {},
+            effect: { do: 'free' },
+          },
+        ],
+      }),
+      'adjustments[0].when[0].groupIds[0]: There is no “gone” in groups.',
+    ],
+    [
       'an id that is no slug',
       (book) => ({ ...book, services: [{ id: 'Par cel', name: 'P' }] }),
       'services[0].id: This must be an id of lower-case letters, digits, dots, hyphens and underscores.',
@@ -260,9 +305,13 @@ describe('a book that is read', () => {
       'rates[0].price.kind',
     ],
     [
-      'tiers by distance',
-      { rates: [makeRate({ price: tiers('distance', [{ from: 0, amount: 1 }]) })] },
-      'rates[0].price.basis',
+      'an adjustment of import terms',
+      {
+        adjustments: [
+          { id: 'a', name: 'A', active: true, when: [], to: {}, effect: { do: 'terms', terms: 'DDP' } },
+        ],
+      },
+      'adjustments[0].effect',
     ],
     [
       'a postal list',

@@ -9,7 +9,14 @@ import { shopDifference } from './shop-difference.ts';
 import { readShopFile, writeBookFile, writeGoodsFile, writeShopFile, type Shop } from './shop-file.ts';
 
 const DEMO: Shop = { book: demoBook, catalogue: demoCatalogue, trials: demoTrials };
-const HERE: Shop = { book: makeBook({ groups: demoBook.groups }), catalogue: makeCatalogue(), trials: [] };
+const ANY_WAY = demoBook.groups.map(({ id, name }) => ({
+  id,
+  name,
+  shipping: 'any' as const,
+  delivery: true,
+  pickup: true,
+}));
+const HERE: Shop = { book: makeBook({ groups: ANY_WAY }), catalogue: makeCatalogue(), trials: [] };
 const ORDER: PastOrder = {
   number: '1001',
   request: makeRequest(),

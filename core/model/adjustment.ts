@@ -15,6 +15,7 @@ import {
 } from './unit.ts';
 
 export const choiceKindSchema = z.enum(['shipping', 'delivery', 'pickup', 'nothing-to-ship']);
+export type ChoiceKind = z.infer<typeof choiceKindSchema>;
 
 const idsSchema = z.array(idSchema).max(2_000);
 const tokensSchema = z.array(tokenSchema).max(5_000);
@@ -42,6 +43,8 @@ const conditionSchema = z.discriminatedUnion('test', [
   z.strictObject({ test: z.literal('channel'), in: tokensSchema }),
 ]);
 
+export type Condition = z.infer<typeof conditionSchema>;
+
 const effectSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('free') }),
   z.strictObject({ do: z.literal('set'), amount: moneySchema }),
@@ -61,6 +64,8 @@ const effectSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('terms'), terms: termsSchema }),
 ]);
 
+export type Effect = z.infer<typeof effectSchema>;
+
 /** A change to a charge under conditions. */
 export const adjustmentSchema = z.strictObject({
   id: idSchema,
@@ -78,3 +83,4 @@ export const adjustmentSchema = z.strictObject({
   effect: effectSchema,
   last: z.boolean().optional(),
 });
+export type Adjustment = z.infer<typeof adjustmentSchema>;

@@ -45,19 +45,64 @@ const duplicateIds = (book: Book): Fault[] =>
 const dangling = (path: Path, id: string, collection: string, known: ReadonlySet<string>): Fault[] =>
   known.has(id) ? [] : [fault('dangling', path, { id, collection })];
 
-const referenceFaults = (book: Book): Fault[] => {
-  const services = new Set(book.services.map((service) => service.id));
-  const zones = new Set(book.zones.map((zone) => zone.id));
-  return [
-    ...book.zones.flatMap((zone, z) =>
-      (zone.without ?? []).flatMap((id, at) =>
-        dangling(['zones', z, 'without', at], id, 'services', services),
-      ),
+type Known = Record<(typeof COLLECTIONS)[number], ReadonlySet<string>>;
+
+const knownIds = (book: Book): Known =>
+  Object.fromEntries(
+    COLLECTIONS.map((name) => [name, new Set(book[name].map((item) => item.id))]),
+  ) as unknown as Known;
+
+/** Faults for each id of a list that names nothing. */
+const danglingIds = (
+  path: Path,
+  ids: readonly string[] | undefined,
+  collection: keyof Known,
+  known: Known,
+): Fault[] => (ids ?? []).flatMap((id, at) => dangling([...path, at], id, collection, known[collection]));
+
+const groupFaults = (book: Book, known: Known): Fault[] =>
+  book.groups.flatMap(({ shipping, onlyZones, neverZones }, at) => [
+    ...danglingIds(
+      ['groups', at, 'shipping'],
+      typeof shipping === 'string' ? [] : shipping,
+      'services',
+      known,
     ),
+    ...danglingIds(['groups', at, 'onlyZones'], onlyZones, 'zones', known),
+    ...danglingIds(['groups', at, 'neverZones'], neverZones, 'zones', known),
+  ]);
+
+const adjustmentFaults = (book: Book, known: Known): Fault[] =>
+  book.adjustments.flatMap(({ to, when, effect }, at) => {
+    const path: Path = ['adjustments', at];
+    const goods = effect.do === 'add' ? effect.goods : undefined;
+    return [
+      ...danglingIds([...path, 'to', 'serviceIds'], to.serviceIds, 'services', known),
+      ...danglingIds([...path, 'to', 'zoneIds'], to.zoneIds, 'zones', known),
+      ...danglingIds([...path, 'to', 'areaIds'], to.areaIds, 'areas', known),
+      ...danglingIds([...path, 'to', 'pickupIds'], to.pickupIds, 'pickups', known),
+      ...danglingIds([...path, 'effect', 'goods', 'groupIds'], goods?.groupIds, 'groups', known),
+      ...when.flatMap((condition, c) =>
+        condition.test === 'goods'
+          ? danglingIds([...path, 'when', c, 'groupIds'], condition.groupIds, 'groups', known)
+          : [],
+      ),
+    ];
+  });
+
+const referenceFaults = (book: Book): Fault[] => {
+  const known = knownIds(book);
+  return [
+    ...book.zones.flatMap((zone, z) => danglingIds(['zones', z, 'without'], zone.without, 'services', known)),
     ...book.rates.flatMap((rate, r) => [
-      ...dangling(['rates', r, 'serviceId'], rate.serviceId, 'services', services),
-      ...dangling(['rates', r, 'zoneId'], rate.zoneId, 'zones', zones),
+      ...dangling(['rates', r, 'serviceId'], rate.serviceId, 'services', known.services),
+      ...dangling(['rates', r, 'zoneId'], rate.zoneId, 'zones', known.zones),
+      ...(rate.price.kind === 'table'
+        ? dangling(['rates', r, 'price', 'tableId'], rate.price.tableId, 'rateTables', known.rateTables)
+        : []),
     ]),
+    ...groupFaults(book, known),
+    ...adjustmentFaults(book, known),
   ];
 };
 
@@ -96,6 +141,11 @@ const regionFaults = (book: Book): Fault[] => {
       ...listed(['zones', z, 'excludes'], zone.excludes),
     ]),
     ...book.taxes.flatMap((tax, at) => patternFaults(['taxes', at, 'region'], tax.region)),
+    ...book.adjustments.flatMap(({ when }, at) =>
+      when.flatMap((condition, c) =>
+        condition.test === 'destination' ? listed(['adjustments', at, 'when', c, 'in'], condition.in) : [],
+      ),
+    ),
   ];
 };
 

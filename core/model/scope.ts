@@ -14,7 +14,6 @@ const COLLECTIONS: Partial<Record<keyof Book, string>> = {
   areas: 'delivery areas',
   pickups: 'pickup points',
   postalList: 'a postal list',
-  adjustments: 'adjustments',
   payments: 'payment options',
 };
 
@@ -26,8 +25,6 @@ const PRICE_KINDS: Partial<Record<Price['kind'], string>> = {
 const beyond = (path: string, what: string): Fault => fault('not-worked-out', path, { what });
 
 const priceFaults = (price: Price, path: string): Fault[] => {
-  if (price.kind === 'tiers' && price.basis === 'distance')
-    return [beyond(`${path}.basis`, 'tiers by distance')];
   const what = PRICE_KINDS[price.kind];
   return what === undefined ? [] : [beyond(`${path}.kind`, what)];
 };
@@ -49,5 +46,8 @@ export const scopeFaults = (book: Book): Fault[] => [
     (book[name as keyof Book] as readonly unknown[]).length > 0 ? [beyond(name, what)] : [],
   ),
   ...book.rates.flatMap((rate, at) => priceFaults(rate.price, `rates[${at}].price`)),
+  ...book.adjustments.flatMap(({ effect }, at) =>
+    effect.do === 'terms' ? [beyond(`adjustments[${at}].effect`, 'who pays import charges')] : [],
+  ),
   ...dutyFaults(book),
 ];

@@ -113,11 +113,15 @@ describe('a basket in parcels', () => {
     for (const kind of ['by-weight', 'even'] as const) {
       const plan = { kind, maxWeight: 2_000 };
       expect(pack(plan, [line('urn', 1, { weight: 2_001 })], undefined)).toMatchObject({
-        refusal: { code: 'does-not-pack', good: 'urn', say: { weight: 2_001, most: 2_000 } },
+        refusal: {
+          code: 'does-not-pack',
+          from: { kind: 'good', id: 'urn' },
+          say: { weight: 2_001, most: 2_000 },
+        },
       });
       expect(pack(plan, [line('urn', 1, { weight: 2_001, packsAlone: true })], undefined).ok).toBe(false);
       expect(pack(plan, [line('fog', 1, { weight: undefined })], undefined)).toMatchObject({
-        refusal: { code: 'weight-unknown', good: 'fog' },
+        refusal: { code: 'weight-unknown', from: { kind: 'good', id: 'fog' } },
       });
       expect(pack(plan, [line('fog', 3, { weight: undefined })], 900).ok).toBe(true);
     }

@@ -38,7 +38,7 @@ const tooHeavy = ({ name, sku, weight }: Lot, most: number): Packed => ({
   refusal: {
     code: 'does-not-pack',
     say: { code: 'does-not-pack', good: name, weight, most },
-    good: sku,
+    from: { kind: 'good', id: sku },
   },
 });
 

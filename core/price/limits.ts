@@ -1,5 +1,5 @@
 import type { LimitMeasure, Limits } from '../model/price.ts';
-import type { WithheldCode } from '../model/quote.ts';
+import type { Source, WithheldCode } from '../model/quote.ts';
 import type { BasketLine, Known, Measures } from '../quote/basket.ts';
 import type { Say } from '../words/say.ts';
 
@@ -25,10 +25,10 @@ export const setLimits = (limits: Limits | undefined): SetLimit[] =>
 export interface Refusal {
   code: WithheldCode;
   say: Say;
-  /** The good at fault, where one is. */
-  good?: string;
-  /** The handling group at fault, where one is. */
-  group?: string;
+  /** The rule at fault, where it is not the rate itself. */
+  from?: Source;
+  /** What the customer is told instead of the reason's own words. */
+  message?: string;
 }
 
 const nameOf = ({ good }: BasketLine): string => good.name;
@@ -38,7 +38,7 @@ export const unknownRefusal = (measure: 'weight' | 'volume' | 'longestSide', { u
   const code = measure === 'weight' ? 'weight-unknown' : 'size-unknown';
   const refusal: Refusal = { code, say: { code, goods: unknown.map(nameOf) } };
   const first = unknown[0];
-  return first ? { ...refusal, good: first.good.sku } : refusal;
+  return first ? { ...refusal, from: { kind: 'good', id: first.good.sku } } : refusal;
 };
 
 const measured = (measure: LimitMeasure, travels: Measures, subtotal: number): Known | number => {

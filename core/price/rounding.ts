@@ -18,7 +18,7 @@ export const multiplyDivide = (a: number, b: number, c: number): number => {
   const top = Math.abs(product);
   const rest = top % c;
   const whole = (top - rest) / c + (rest * 2 >= c ? 1 : 0);
-  return product < 0 ? -whole : whole;
+  return product < 0 ? 0 - whole : whole;
 };
 
 /** So many basis points of an amount. */

@@ -116,11 +116,11 @@ describe('limits', () => {
     const urn = basketOf({ lines: [{ sku: 'urn', quantity: 1 }] }).travels;
     expect(limitRefusal(setLimits({ weight: { max: 1 } }), urn, 0)).toMatchObject({
       code: 'weight-unknown',
-      good: 'urn',
+      from: { kind: 'good', id: 'urn' },
     });
     expect(limitRefusal(setLimits({ volume: { max: 1 } }), urn, 0)).toMatchObject({
       code: 'size-unknown',
-      good: 'urn',
+      from: { kind: 'good', id: 'urn' },
     });
     expect(limitRefusal(setLimits({ units: { max: 1 } }), urn, 0)).toBeNull();
   });

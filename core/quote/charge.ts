@@ -4,8 +4,10 @@ import type { Source } from '../model/quote.ts';
 import type { Store } from '../model/store.ts';
 import type { Refusal } from '../price/limits.ts';
 import { pointsOf, toMultiple } from '../price/rounding.ts';
+import { adjust } from './adjust.ts';
 import type { Basket } from './basket.ts';
-import type { CompiledBook, CompiledRate } from './compile.ts';
+import type { CompiledRate } from './compile.ts';
+import type { Circumstances } from './conditions.ts';
 import { Ledger } from './ledger.ts';
 import { addPrice, countOf, type Priceable } from './pricing.ts';
 
@@ -42,7 +44,7 @@ const addHandling = (
 /** The subtotal reaches the free threshold: the charge becomes 0. */
 const addFreeFrom = (ledger: Ledger, rate: Rate, subtotal: number, from: Source): boolean => {
   if (rate.freeFrom === undefined || subtotal < rate.freeFrom) return false;
-  ledger.add('free-from', -ledger.running, from, { code: 'free-reached', subtotal, from: rate.freeFrom });
+  ledger.add('free-from', 0 - ledger.running, from, { code: 'free-reached', subtotal, from: rate.freeFrom });
   return true;
 };
 
@@ -66,31 +68,34 @@ const addBounds = (ledger: Ledger, bounds: Rate['bounds'], from: Source): void =
 
 export type Charged = { ok: true; ledger: Ledger; short?: number } | { ok: false; refusal: Refusal };
 
+const addNotBelowZero = (ledger: Ledger, from: Source): void => {
+  if (ledger.running < 0) ledger.add('not-below-zero', -ledger.running, from, { code: 'not-below-zero' });
+};
+
 /**
- * A rate's charge for a basket in minor units, with its working: price, goods' fees, the rate's and
- * the store's handling, free-from, rounding, bounds, in that order. A threshold reached beats a
- * minimum. `short` is how much more in the basket would make it free.
+ * A rate's charge for an order in minor units, with its working: price, goods' fees, the rate's and
+ * the store's handling, adjustments, free-from, rounding, bounds, in that order, and never below 0. A
+ * charge made free beats a minimum. `short` is how much more in the basket would make it free.
  */
-export const chargeOf = (
-  compiled: CompiledBook,
-  compiledRate: CompiledRate,
-  priceable: Priceable,
-): Charged => {
-  const { basket } = priceable;
+export const chargeOf = (compiledRate: CompiledRate, order: Circumstances): Charged => {
+  const { basket, compiled } = order;
   const { rate, source: from } = compiledRate;
   const { store } = compiled.book;
   const ledger = new Ledger(compiled.speech);
-  const unpriced = addPrice(ledger, compiledRate, priceable, from);
+  const unpriced = addPrice(ledger, compiledRate, order, from);
   if (unpriced) return { ok: false, refusal: unpriced };
   addGoodsFees(ledger, basket);
   const refusal =
-    addHandling(ledger, 'rate', rate.handling, priceable, from) ??
-    addHandling(ledger, 'store', store.handling, priceable, STORE);
+    addHandling(ledger, 'rate', rate.handling, order, from) ??
+    addHandling(ledger, 'store', store.handling, order, STORE);
   if (refusal) return { ok: false, refusal };
-  const free = addFreeFrom(ledger, rate, basket.subtotal, from);
+  const { serviceId, zoneId } = rate;
+  const adjusted = adjust(ledger, compiled.adjustments, { kind: 'shipping', serviceId, zoneId }, order);
+  if (!adjusted.ok) return adjusted;
+  const free = addFreeFrom(ledger, rate, basket.subtotal, from) || (adjusted.free && ledger.running === 0);
   addRounding(ledger, store.rounding);
   if (!free) addBounds(ledger, rate.bounds, from);
-  const short =
-    !free && rate.freeFrom !== undefined && ledger.running > 0 ? rate.freeFrom - basket.subtotal : 0;
+  addNotBelowZero(ledger, from);
+  const short = rate.freeFrom !== undefined && ledger.running > 0 ? rate.freeFrom - basket.subtotal : 0;
   return short > 0 ? { ok: true, ledger, short } : { ok: true, ledger };
 };

@@ -8,6 +8,7 @@ import { setLimits, type SetLimit } from '../price/limits.ts';
 import { sortTiers, type SortedTiers } from '../price/tiers.ts';
 import { departuresFrom, type Departure } from '../time/arrival.ts';
 import { makeClock, type Clock } from '../time/clock.ts';
+import { compileAdjustment, type CompiledAdjustment } from './adjust.ts';
 import { indexGroups, type GroupIndex } from './groups.ts';
 import { currencyDecimals, type Speech } from '../words/figure.ts';
 
@@ -35,6 +36,8 @@ export interface CompiledBook {
   services: readonly CompiledService[];
   taxes: TaxIndex;
   groups: GroupIndex;
+  /** The adjustments that are switched on, in their order. */
+  adjustments: readonly CompiledAdjustment[];
   clock: Clock;
   departures: Departure | null;
 }
@@ -67,6 +70,10 @@ const sellsToOf = keptFor(indexSellsTo);
 const zonesOf = keptFor(indexZones);
 const taxesOf = keptFor(indexTaxes);
 const groupsOf = keptFor(indexGroups);
+const adjustmentOf = keptFor(compileAdjustment);
+const adjustmentsOf = keptFor((adjustments: Book['adjustments']) =>
+  adjustments.filter(({ active }) => active).map(adjustmentOf),
+);
 const rateOf = keptFor((rate: Rate): CompiledRate => ({
   rate,
   source: { kind: 'rate', id: rate.id },
@@ -113,6 +120,7 @@ export const compile = (book: Book, catalogue: Catalogue): CompiledBook => {
     services: servicesOf(book),
     taxes: taxesOf(book.taxes),
     groups: groupsOf(book.groups),
+    adjustments: adjustmentsOf(book.adjustments),
     clock,
     departures: first ? departuresOf(first)(clock) : null,
   };

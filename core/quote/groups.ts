@@ -51,6 +51,6 @@ export const groupRefusal = (
   return {
     code: 'goods-not-allowed',
     say: { code: 'goods-not-allowed', goods, group: group.name, by, to },
-    group: group.id,
+    from: { kind: 'group', id: group.id },
   };
 };

@@ -13,6 +13,8 @@ import type { Ledger } from './ledger.ts';
 export interface Priceable {
   basket: Basket;
   parcels: Parcels;
+  /** Metres from where it leaves to where it goes, or null. */
+  distance: number | null;
 }
 
 type Flat = Extract<Price, { kind: 'flat' }>;
@@ -21,7 +23,10 @@ type Percent = Extract<Price, { kind: 'percent' }>;
 type Per = Flat['per'];
 
 /** How many of `per` there are among the goods charged for, or why that cannot be said. */
-export const countOf = (per: Per, { basket, parcels }: Priceable): number | Refusal => {
+export const countOf = (
+  per: Per,
+  { basket, parcels }: Pick<Priceable, 'basket' | 'parcels'>,
+): number | Refusal => {
   if (per === 'order') return 1;
   if (per === 'parcel') return parcels.count();
   return per === 'unit' ? basket.charged.units : basket.chargeable.length;
@@ -40,21 +45,18 @@ const addFlat = (ledger: Ledger, price: Flat, priceable: Priceable, from: Source
   return null;
 };
 
-const measureOf = (basis: Measure, basket: Basket): number | Refusal => {
+const measureOf = (basis: Measure, { basket, distance }: Priceable): number | Refusal => {
   if (basis === 'subtotal') return basket.subtotal;
   if (basis === 'units') return basket.charged.units;
-  if (basis === 'distance') throw new Error('tiers by distance were let through by the reader');
+  if (basis === 'distance')
+    return distance ?? { code: 'distance-unknown', say: { code: 'distance-unknown' } };
   const known = basket.charged[basis];
   return known.unknown.length > 0 ? unknownRefusal(basis, known) : known.value;
 };
 
-const addTiers = (
-  ledger: Ledger,
-  tiers: SortedTiers,
-  { basket }: Priceable,
-  from: Source,
-): Refusal | null => {
-  const value = measureOf(tiers.basis, basket);
+const addTiers = (ledger: Ledger, tiers: SortedTiers, priceable: Priceable, from: Source): Refusal | null => {
+  const { basket } = priceable;
+  const value = measureOf(tiers.basis, priceable);
   if (typeof value !== 'number') return value;
   const priced = priceByTiers(tiers, value, basket.subtotal);
   if (!priced.ok) return { code: priced.code, say: priced.say };
@@ -69,9 +71,10 @@ const volumeOf = ({ contents }: ParcelRun, lines: readonly BasketLine[]): number
   }, 0);
 
 /** A parcel's own weight, units or volume; the subtotal is the order's, for it has no parts. */
-const measureOfParcel = (basis: Measure, run: ParcelRun, basket: Basket): number => {
+const measureOfParcel = (basis: Measure, run: ParcelRun, { basket, distance }: Priceable): number => {
   if (basis === 'weight') return run.weight;
   if (basis === 'units') return run.units;
+  if (basis === 'distance') return distance ?? 0;
   return basis === 'volume' ? volumeOf(run, basket.chargeable) : basket.subtotal;
 };
 
@@ -79,15 +82,16 @@ const measureOfParcel = (basis: Measure, run: ParcelRun, basket: Basket): number
 const addTiersByParcel = (
   ledger: Ledger,
   tiers: SortedTiers,
-  { basket, parcels }: Priceable,
+  priceable: Priceable,
   from: Source,
 ): Refusal | null => {
-  const known = measureOf(tiers.basis, basket);
+  const { basket, parcels } = priceable;
+  const known = measureOf(tiers.basis, priceable);
   if (typeof known !== 'number') return known;
   const packed = parcels.all();
   if (!packed.ok) return packed.refusal;
   for (const run of packed.runs) {
-    const priced = priceByTiers(tiers, measureOfParcel(tiers.basis, run, basket), basket.subtotal);
+    const priced = priceByTiers(tiers, measureOfParcel(tiers.basis, run, priceable), basket.subtotal);
     if (!priced.ok) return { code: priced.code, say: priced.say };
     const { count } = run;
     ledger.add('price', priced.amount * count, from, { code: 'parcels-tier', count, tier: priced.say });
@@ -109,7 +113,11 @@ const addByGoods = (ledger: Ledger, price: ByGoods, basket: Basket, from: Source
   const [first] = without;
   if (first) {
     const goods = without.map(({ good }) => good.name);
-    return { code: 'price-unknown', say: { code: 'price-unknown', goods }, good: first.good.sku };
+    return {
+      code: 'price-unknown',
+      say: { code: 'price-unknown', goods },
+      from: { kind: 'good', id: first.good.sku },
+    };
   }
   for (const { good, quantity } of basket.chargeable) {
     const own = good.shippingPrice !== undefined;

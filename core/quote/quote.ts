@@ -7,6 +7,7 @@ import { listParcels } from '../pack/list.ts';
 import { Parcels } from '../pack/parcels.ts';
 import type { Speech } from '../words/figure.ts';
 import { sentence } from '../words/sentence.ts';
+import { distanceFrom } from './asked.ts';
 import { measureBasket, type Basket } from './basket.ts';
 import type { CompiledBook } from './compile.ts';
 import { Ledger } from './ledger.ts';
@@ -87,6 +88,7 @@ const answersOf = (
     basket,
     parcels: new Parcels(store.packing, basket.chargeable, store.defaultWeight),
     reach,
+    distance: distanceFrom(compiled.book.locations[0], request),
     taxes: taxesAt(compiled.taxes.charges, reach.place),
     handOver: compiled.departures?.handOver(request.placedAt) ?? null,
   };

@@ -4,6 +4,7 @@ import { placeOf, type Place } from '../place/place.ts';
 import { findZone, sellsThere, type ZoneFound } from '../place/reach.ts';
 import { dateOf } from '../time/calendar.ts';
 import type { Say } from '../words/say.ts';
+import { placedDay } from './placed-day.ts';
 import type { CompiledBook } from './compile.ts';
 
 /** Why nothing ships to a destination at all. */
@@ -33,7 +34,7 @@ const placeName = ({ country, subdivision, code }: Place): string => {
 const pauseOf = (compiled: CompiledBook, request: QuoteRequest): Stop | null => {
   const { pause } = compiled.book.store;
   if (!pause) return null;
-  const date = dateOf(compiled.clock.local(Date.parse(request.placedAt)).day);
+  const date = dateOf(placedDay({ compiled, request }));
   if (date < pause.from || date > pause.to) return null;
   return { code: 'store-paused', say: { code: 'store-paused', message: pause.message }, from: STORE };
 };

@@ -1,27 +1,19 @@
 import { taxOn } from '../duty/tax.ts';
 import type { Zone } from '../model/place.ts';
-import type { Choice, Source } from '../model/quote.ts';
+import type { Choice } from '../model/quote.ts';
 import type { Rate, Service } from '../model/rate.ts';
-import type { QuoteRequest } from '../model/request.ts';
 import type { TaxRate } from '../model/tax.ts';
 import { limitRefusal, type Refusal } from '../price/limits.ts';
-import type { Parcels } from '../pack/parcels.ts';
 import type { HandOver } from '../time/arrival.ts';
-import type { Basket } from './basket.ts';
 import { chargeOf } from './charge.ts';
-import type { CompiledBook, CompiledRate, CompiledService } from './compile.ts';
+import type { CompiledRate, CompiledService } from './compile.ts';
+import type { Circumstances } from './conditions.ts';
 import { groupRefusal } from './groups.ts';
 import type { Ledger } from './ledger.ts';
-import type { Reach } from './reach.ts';
 import { WithheldChoice } from './withheld.ts';
 
 /** What one quote's services share. */
-export interface Shipment {
-  compiled: CompiledBook;
-  request: QuoteRequest;
-  basket: Basket;
-  parcels: Parcels;
-  reach: Reach;
+export interface Shipment extends Circumstances {
   taxes: readonly TaxRate[];
   handOver: HandOver | null;
 }
@@ -81,15 +73,9 @@ const refused = (
   { compiled }: Shipment,
   { service }: CompiledService,
   { rate, source }: CompiledRate,
-  { code, say, good, group }: Refusal,
+  { code, say, from = source, message }: Refusal,
 ): WithheldChoice => {
   const tell = rate.whenWithheld === 'tell';
-  const from: Source =
-    group !== undefined
-      ? { kind: 'group', id: group }
-      : good === undefined
-        ? source
-        : { kind: 'good', id: good };
   return new WithheldChoice(
     rate.id,
     'shipping',
@@ -99,7 +85,7 @@ const refused = (
     say,
     compiled.speech,
     tell,
-    tell ? rate.message : undefined,
+    tell ? (message ?? rate.message) : undefined,
   );
 };
 
@@ -126,7 +112,7 @@ export const shipBy = (shipment: Shipment, service: CompiledService): Choice | W
   if (!rate || !zone) return withoutRate(shipment, service);
   const refusal = rateRefusal(shipment, rate, service.service, zone.zone);
   if (refusal) return refused(shipment, service, rate, refusal);
-  const charged = chargeOf(shipment.compiled, rate, shipment);
+  const charged = chargeOf(rate, shipment);
   if (!charged.ok) return refused(shipment, service, rate, charged.refusal);
   return offered(shipment, service, rate, charged.ledger, charged.short);
 };

@@ -90,6 +90,11 @@ const REASONS: Reasons = {
     tooMuch(name, measure, value, `up to ${measureFigure(measure, limit, speech)}`, speech),
   'above-last-step': ({ measure, value, until }, name, speech) =>
     tooMuch(name, measure, value, `less than ${measureFigure(measure, until, speech)}`, speech),
+  'distance-unknown': () => ({
+    because: 'place',
+    why: 'We could not tell how far away this address is.',
+    help: 'Check the postal code, or write to us.',
+  }),
   'weight-unknown': ({ goods }) => unknown('weight', goods),
   'size-unknown': ({ goods }) => unknown('size', goods),
   'goods-not-allowed': ({ goods, by }, name) => ({

@@ -1,8 +1,6 @@
 import type { Book } from '../model/book.ts';
 import type { HandlingGroup } from '../model/good.ts';
-
-const named = (ids: readonly string[], all: readonly { id: string; name: string }[]): string =>
-  ids.map((id) => all.find((one) => one.id === id)?.name ?? id).join(', ');
+import { namesOf } from './names.ts';
 
 /** What may carry a handling group and where it goes, in a few words. */
 export const groupPhrase = (
@@ -14,12 +12,14 @@ export const groupPhrase = (
     ? 'not shipped'
     : shipping === 'any'
       ? 'by any service'
-      : `by ${named(shipping, services)}`;
+      : `by ${namesOf(shipping, services).join(', ')}`;
   const only =
     onlyZones === undefined
       ? []
-      : [onlyZones.length === 0 ? 'to no zone' : `only to ${named(onlyZones, zones)}`];
+      : [onlyZones.length === 0 ? 'to no zone' : `only to ${namesOf(onlyZones, zones).join(', ')}`];
   const never =
-    neverZones === undefined || neverZones.length === 0 ? [] : [`never to ${named(neverZones, zones)}`];
+    neverZones === undefined || neverZones.length === 0
+      ? []
+      : [`never to ${namesOf(neverZones, zones).join(', ')}`];
   return [carried, ...only, ...never].join('; ');
 };

@@ -1,3 +1,4 @@
+import type { Effect } from '../model/adjustment.ts';
 import type { Each } from '../model/price.ts';
 import type { MeasureName } from './figure.ts';
 
@@ -50,6 +51,11 @@ export type Say =
   | { code: 'rounded'; to: number; mode: 'nearest' | 'up' }
   | { code: 'raised'; min: number }
   | { code: 'cut'; max: number }
+  | { code: 'not-below-zero' }
+  /** `change`: what the effect came to; `count`: how many times an amount was added; `of`: what a percentage is of. */
+  | { code: 'adjusted'; name: string; effect: Effect; change: number; count: number; of: number }
+  | { code: 'adjustment'; name: string; message: string }
+  | { code: 'distance-unknown' }
   | { code: 'store-paused'; message: string }
   | { code: 'address-needed' }
   | { code: 'not-sold-there'; place: string }

@@ -51,7 +51,36 @@ const handling: Words['handling'] = (say, speech) => {
   return `${name}, ${[share, amount].filter(Boolean).join(', and ')}`;
 };
 
+const adjusted: Words['adjusted'] = ({ name, effect, change, count, of }, { decimals }) => {
+  const money = (amount: number): string => moneyFigure(Math.abs(amount), decimals);
+  const way = change < 0 ? ' off' : ' more';
+  switch (effect.do) {
+    case 'free':
+      return `${name}: free`;
+    case 'set':
+      return `${name}: set to ${money(effect.amount)}`;
+    case 'bounds':
+      return change === 0
+        ? `${name}: within its bounds`
+        : `${name}: ${change > 0 ? `raised to ${money(effect.min ?? 0)}` : `cut to ${money(effect.max ?? 0)}`}`;
+    case 'percent':
+      return `${name}: ${percentFigure(Math.abs(effect.points))} of ${effect.of === 'charge' ? '' : 'the subtotal '}${moneyFigure(of, decimals)}${effect.points < 0 ? ' off' : ' more'}`;
+    case 'add':
+      return effect.per === 'order'
+        ? `${name}: ${money(change)}${way}`
+        : `${name}: ${countFigure(count, effect.per)} at ${money(effect.amount)}${effect.amount < 0 ? ' off' : ''}`;
+    default:
+      return name;
+  }
+};
+
 const WORDS: Words = {
+  adjusted,
+  adjustment: ({ name, message }) =>
+    message === '' ? `Withheld by “${name}”.` : `Withheld by “${name}”: ${message}`,
+  'distance-unknown': () =>
+    'The distance is not known: it takes a point for the location and for the address.',
+  'not-below-zero': () => 'A charge is never below 0',
   flat: ({ amount }, { decimals }) =>
     amount === 0
       ? `Price set to ${moneyFigure(0, decimals)}`

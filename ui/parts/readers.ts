@@ -126,3 +126,21 @@ export const readRegions = (text: string): Read<Region[]> => {
   const [fault] = read.ok ? [] : read.faults;
   return read.ok ? read : { ok: false, text: fault ? faultSentence(fault) : '' };
 };
+
+const LONGEST_TOKEN = 120;
+
+/** Words parted by commas or lines, each once: customer groups, codes, channels. */
+export const readTokens = (text: string): Read<string[]> => {
+  const tokens = [
+    ...new Set(
+      text
+        .split(/[,;\n]/)
+        .map((token) => token.trim())
+        .filter(Boolean),
+    ),
+  ];
+  const long = tokens.find((token) => token.length > LONGEST_TOKEN);
+  return long === undefined
+    ? { ok: true, value: tokens }
+    : { ok: false, text: `“${long.slice(0, 20)}…” is longer than ${LONGEST_TOKEN} characters.` };
+};

@@ -8,6 +8,7 @@ import { initialDraft } from '../state/draft.ts';
 import { carryOver, deviceShelf, smallShelf } from '../state/storage/shelf.ts';
 import { StartFault } from './start-fault.tsx';
 import { keepStore } from '../state/storage/keep.ts';
+import { keepProved } from '../work/keep-proved.ts';
 import { browserTabs } from '../state/storage/tabs.ts';
 import { readStart } from '../state/storage/start.ts';
 import { makeStore, useAppSelector, type AppStore } from '../state/store.ts';
@@ -35,6 +36,7 @@ const openStore = async (): Promise<AppStore> => {
   const writer = keepStore(store, deviceShelf, tabs, demoShop, start.stamp ?? null);
   const flush = (): void => void writer.flush();
   askToPersist(store);
+  void import('../work/prover-worker.ts').then(({ startProver }) => keepProved(store, startProver()));
   window.addEventListener('pagehide', flush);
   document.addEventListener('visibilitychange', flush);
   return store;

@@ -8,6 +8,8 @@ export interface RuleLink {
     zone?: string;
     service?: string;
     panel?: 'zone' | 'service' | 'groups';
+    part?: 'adjustments';
+    adjustment?: string;
     good?: string;
     group?: string;
     only?: 'missing';
@@ -33,6 +35,8 @@ export const ruleLink = (
     const rate = book.rates.find((one) => one.id === from.id);
     return rate ? { pathname: '/charges', params: { zone: rate.zoneId, service: rate.serviceId } } : null;
   }
+  if (from.kind === 'adjustment')
+    return { pathname: '/charges', params: { part: 'adjustments', adjustment: from.id } };
   if (from.kind === 'good') return { pathname: '/goods', params: { good: from.id } };
   if (from.kind === 'group') return { pathname: '/goods', params: { panel: 'groups', group: from.id } };
   if (from.kind === 'store') return { pathname: '/settings', params: {} };

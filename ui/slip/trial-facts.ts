@@ -24,6 +24,13 @@ const placeText = (destination: Destination | null): string => {
   return [area, country].filter(Boolean).join(', ');
 };
 
+/** Who orders, with what code and through which channel, where that is said. */
+const whoOf = ({ customer, code, channel }: Trial['request']): string[] => [
+  ...(customer ? [`customer ${customer}`] : []),
+  ...(code ? [`code ${code}`] : []),
+  ...(channel ? [`from ${channel}`] : []),
+];
+
 const factsOf = (
   trial: Trial,
   book: Book,
@@ -44,7 +51,7 @@ const factsOf = (
       faults.length > 0
         ? 'a basket that cannot be used'
         : [countFigure(units, 'item'), ...heavy, moneyFigure(basket.subtotal, speech.decimals)].join(' · '),
-    moment: momentText(date, time),
+    moment: [momentText(date, time), ...whoOf(trial.request)].join(' · '),
     brief: [
       trial.request.destination?.postalCode || placeText(trial.request.destination),
       [countFigure(units, 'item'), ...heavy].join(', '),

@@ -12,6 +12,7 @@ import { useStyles } from '../theme/styles.ts';
 import { note, smallFigure } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
 import { BasketEditor } from './basket-editor.tsx';
+import { CustomerEditor } from './customer-editor.tsx';
 import { MomentEditor } from './moment-editor.tsx';
 import { PlaceEditor } from './place-editor.tsx';
 import { selectTrialFacts } from './trial-facts.ts';
@@ -153,6 +154,7 @@ export const TrialHead = () => {
           <PlaceEditor key={trial.id} trial={trial} />
           <BasketEditor key={`${trial.id}-basket`} trial={trial} />
           <MomentEditor key={`${trial.id}-moment`} trial={trial} />
+          <CustomerEditor key={`${trial.id}-customer`} trial={trial} />
         </View>
       ) : (
         <>

@@ -1,9 +1,10 @@
 import { configureStore, type UnknownAction } from '@reduxjs/toolkit';
-import { useDispatch, useSelector } from 'react-redux';
+import { useDispatch, useSelector, useStore } from 'react-redux';
 import { draftReducer, type DraftState } from './draft.ts';
 import { initialSession, sessionReducer, type SessionState } from './session.ts';
 import { basketReducer, type BasketLine } from './basket.ts';
 import { ordersReducer } from './orders.ts';
+import { proofReducer } from './proof.ts';
 import { initialStorage, storageReducer, type StorageStatus } from './storage-status.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 
@@ -27,6 +28,7 @@ export const makeStore = ({ draft, session, basket = [], orders = [], storage }:
       basket: basketReducer,
       orders: (state: PastOrder[] = orders, action: UnknownAction) => ordersReducer(state, action),
       storage: storageReducer,
+      proof: proofReducer,
     },
     preloadedState: {
       draft,
@@ -41,4 +43,5 @@ export const makeStore = ({ draft, session, basket = [], orders = [], storage }:
 export type AppStore = ReturnType<typeof makeStore>;
 export type RootState = ReturnType<AppStore['getState']>;
 export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();
+export const useAppStore = useStore.withTypes<AppStore>();
 export const useAppSelector = useSelector.withTypes<RootState>();

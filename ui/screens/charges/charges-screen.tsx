@@ -1,9 +1,12 @@
-import { useState } from 'react';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { lazy, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Page } from '../../parts/page.tsx';
+import { Tabs } from '../../parts/tabs.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
+import { Later } from '../../shell/later.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -21,6 +24,8 @@ import { ServicePanel } from './service-panel.tsx';
 import { SmallBoard } from './small-board.tsx';
 import { useSelection, type Selection } from './use-selection.ts';
 import { ZonePanel } from './zone-panel.tsx';
+
+const AdjustmentsPart = lazy(() => import('./adjustments/adjustments-part.tsx'));
 
 /** What the address says is open, with its title; null where nothing is, or what was is gone. */
 const useOpenPanel = (opening: Opening): { title: string; body: React.ReactNode } | null => {
@@ -81,34 +86,22 @@ const BoardActions = ({ selection }: { selection: Selection }) => {
   );
 };
 
-const PhoneCharges = ({ opening }: { opening: Opening }) => {
+const PhoneBoard = ({ opening }: { opening: Opening }) => {
   const { zones } = useAppSelector(selectBook);
-  const open = useOpenPanel(opening);
   const selection = useSelection(opening, opening.showZone);
   const zone = zones.find((one) => one.id === opening.zone) ?? zones[0];
-  if (open) {
-    return (
-      <Page key={`${opening.zone}/${opening.service}/${opening.panel}`}>
-        <PageHead title={open.title} back={{ name: 'Charges', onPress: opening.close }} />
-        <Panel title={open.title} onClose={opening.close}>
-          {open.body}
-        </Panel>
-      </Page>
-    );
-  }
   return (
-    <Page>
-      <PageHead title="Charges" />
+    <>
       {zone && !selection.ids ? <PhoneZone zone={zone} opening={opening} /> : null}
       <EmptyBoard />
       <BoardActions selection={selection} />
       <SmallBoard selection={selection} />
       <DemoNote />
-    </Page>
+    </>
   );
 };
 
-const WideCharges = ({ opening }: { opening: Opening }) => {
+const WideBoard = ({ opening }: { opening: Opening }) => {
   const open = useOpenPanel(opening);
   const selection = useSelection(opening, opening.openZone);
   const panel = open ? (
@@ -118,8 +111,7 @@ const WideCharges = ({ opening }: { opening: Opening }) => {
   ) : null;
   const isService = opening.panel === 'service';
   return (
-    <Page>
-      <PageHead title="Charges" />
+    <>
       <Board
         opening={opening}
         selection={selection}
@@ -129,12 +121,57 @@ const WideCharges = ({ opening }: { opening: Opening }) => {
       <EmptyBoard />
       <BoardActions selection={selection} />
       <DemoNote />
+    </>
+  );
+};
+
+const PARTS = [
+  { value: 'board', label: 'Board' },
+  { value: 'adjustments', label: 'Adjustments' },
+] as const;
+type PartName = (typeof PARTS)[number]['value'];
+
+const Parts = ({ opening, part }: { opening: Opening; part: PartName }) => {
+  const router = useRouter();
+  const isPhone = useWidth() === 'phone';
+  const choose = (next: PartName): void =>
+    router.navigate({ pathname: '/charges', params: next === 'board' ? {} : { part: next } });
+  return (
+    <Page key={part}>
+      <PageHead title="Charges" />
+      <Tabs label="Charges" bleed={isPhone ? 20 : 0} value={part} options={PARTS} onChange={choose} />
+      {part === 'adjustments' ? (
+        <Later>
+          <AdjustmentsPart />
+        </Later>
+      ) : isPhone ? (
+        <PhoneBoard opening={opening} />
+      ) : (
+        <WideBoard opening={opening} />
+      )}
     </Page>
   );
 };
 
-/** What it costs: the board of zones and services, and under a cell its price and its curve. */
+/** On a phone, what is open takes the page. */
+const PhonePanel = ({ opening }: { opening: Opening }) => {
+  const open = useOpenPanel(opening);
+  if (!open) return <Parts opening={opening} part="board" />;
+  return (
+    <Page key={`${opening.zone}/${opening.service}/${opening.panel}`}>
+      <PageHead title={open.title} back={{ name: 'Charges', onPress: opening.close }} />
+      <Panel title={open.title} onClose={opening.close}>
+        {open.body}
+      </Panel>
+    </Page>
+  );
+};
+
+/** What it costs: the board of zones and services with each rate's price and curve, and the adjustments. */
 export const ChargesScreen = () => {
   const opening = useOpening();
-  return useWidth() === 'phone' ? <PhoneCharges opening={opening} /> : <WideCharges opening={opening} />;
+  const isPhone = useWidth() === 'phone';
+  const { part } = useLocalSearchParams<{ part?: string }>();
+  if (part === 'adjustments') return <Parts opening={opening} part={part} />;
+  return isPhone ? <PhonePanel opening={opening} /> : <Parts opening={opening} part="board" />;
 };

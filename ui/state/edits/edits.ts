@@ -1,3 +1,4 @@
+import { adjustmentEdits } from './adjustment-edits.ts';
 import { goodEdits } from './good-edits.ts';
 import { groupEdits } from './group-edits.ts';
 import { locationEdits } from './location-edits.ts';
@@ -21,6 +22,7 @@ export const EDITS = {
   ...groupEdits,
   ...locationEdits,
   ...taxEdits,
+  ...adjustmentEdits,
 };
 
 export type EditName = keyof typeof EDITS;

@@ -1,5 +1,6 @@
 import type { HandlingGroup } from '../../../core/model/good.ts';
 import type { Workbook } from '../workbook.ts';
+import { forget } from './forget.ts';
 import { freeId } from './ids.ts';
 
 /** Changes to the handling groups. Each changes the workbook it is given, which is a draft of the state. */
@@ -25,6 +26,7 @@ export const groupEdits = {
   /** A group goes; its goods stay, in no group. */
   removeGroup: ({ book, catalogue }: Workbook, { id }: { id: string }): void => {
     book.groups = book.groups.filter((one) => one.id !== id);
+    forget(book, 'groups', id);
     for (const good of catalogue.goods) if (good.groupId === id) delete good.groupId;
   },
 };

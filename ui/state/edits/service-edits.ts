@@ -1,5 +1,6 @@
 import type { Service } from '../../../core/model/rate.ts';
 import type { Workbook } from '../workbook.ts';
+import { forget } from './forget.ts';
 import { freeId, moveItem } from './ids.ts';
 
 /** Changes to services. Each changes the workbook it is given, which is a draft of the state. */
@@ -22,6 +23,7 @@ export const serviceEdits = {
   removeService: ({ book }: Workbook, { id }: { id: string }): void => {
     book.services = book.services.filter((service) => service.id !== id);
     book.rates = book.rates.filter((rate) => rate.serviceId !== id);
+    forget(book, 'services', id);
     for (const zone of book.zones) {
       if (zone.without?.includes(id)) zone.without = zone.without.filter((without) => without !== id);
     }

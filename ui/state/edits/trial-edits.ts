@@ -5,12 +5,17 @@ import { freeId } from './ids.ts';
 
 /** Changes to the trials. Each changes the workbook it is given, which is a draft of the state. */
 export const trialEdits = {
+  /** Some fields of a trial's order; a field given as undefined is taken out. */
   setRequest: (
     { trials }: Workbook,
     { id, changes }: { id: string; changes: Partial<QuoteRequest> },
   ): void => {
     const trial = trials.find((one) => one.id === id);
-    if (trial) Object.assign(trial.request, changes);
+    if (!trial) return;
+    for (const [field, value] of Object.entries(changes)) {
+      if (value === undefined) delete trial.request[field as 'discount'];
+      else Object.assign(trial.request, { [field]: value });
+    }
   },
 
   renameTrial: ({ trials }: Workbook, { id, name }: { id: string; name: string }): void => {

@@ -1,6 +1,7 @@
 import type { Region, Zone } from '../../../core/model/place.ts';
 import type { Rate } from '../../../core/model/rate.ts';
 import type { Workbook } from '../workbook.ts';
+import { forget } from './forget.ts';
 import { freeId, moveItem } from './ids.ts';
 
 /** Changes to zones. Each changes the workbook it is given, which is a draft of the state. */
@@ -53,9 +54,10 @@ export const zoneEdits = {
     }
   },
 
-  /** A zone goes with its rates. */
+  /** A zone goes with its rates, and out of every rule that names it. */
   removeZone: ({ book }: Workbook, { id }: { id: string }): void => {
     book.zones = book.zones.filter((zone) => zone.id !== id);
     book.rates = book.rates.filter((rate) => rate.zoneId !== id);
+    forget(book, 'zones', id);
   },
 };

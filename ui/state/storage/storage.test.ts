@@ -129,6 +129,17 @@ describe('a document of an earlier version', () => {
     });
   });
 
+  test('that names a zone which is gone is read without the name', () => {
+    const [group] = book.groups;
+    const groups = [{ ...group, shipping: ['gone', 'parcel'], onlyZones: ['maritimes', 'gone'] }];
+    const draft2 = { ...draft1, version: 2, changedAt: null, book: { ...book, groups, adjustments: [] } };
+    const bare = { ...catalogue, goods: catalogue.goods.map(({ groupId: _, ...good }) => good) };
+    const kept = readDraft(JSON.stringify(draft2), { catalogue: bare, goodsStamp: 0 });
+    expect(kept?.draft.workbook.book.groups).toEqual([
+      { ...group, shipping: ['parcel'], onlyZones: ['maritimes'] },
+    ]);
+  });
+
   test('is read as one of today: how the device has the program', () => {
     expect(readSession(JSON.stringify(session1))).toEqual({
       session: { trialId: 'two-pots', colours: 'dark', letterKeys: false },

@@ -1,16 +1,51 @@
 import { z } from 'zod';
 
 /** The kinds of document kept on this device, and the version of each that this program writes. */
-export const VERSIONS = { draft: 2, catalogue: 1, session: 2, orders: 1 } as const;
+export const VERSIONS = { draft: 3, catalogue: 1, session: 2, orders: 1 } as const;
 export type DocumentKind = keyof typeof VERSIONS;
 
 type Fields = Record<string, unknown>;
 type Migration = (document: Fields) => Fields;
 
+const withIds = z.looseObject({ id: z.string() });
+const groupsAndWhatTheyName = z.looseObject({
+  zones: z.array(withIds),
+  services: z.array(withIds),
+  groups: z.array(
+    z.looseObject({
+      shipping: z.union([z.string(), z.array(z.string())]),
+      onlyZones: z.array(z.string()).optional(),
+      neverZones: z.array(z.string()).optional(),
+    }),
+  ),
+});
+
+/** A book whose handling groups name only zones and services that are there. */
+const withoutGone = (value: unknown): unknown => {
+  const read = groupsAndWhatTheyName.safeParse(value);
+  if (!read.success) return value;
+  const { zones, services, groups } = read.data;
+  const there = (ids: readonly string[], list: readonly { id: string }[]): string[] =>
+    ids.filter((id) => list.some((one) => one.id === id));
+  return {
+    ...read.data,
+    groups: groups.map((group) => ({
+      ...group,
+      ...(Array.isArray(group.shipping) ? { shipping: there(group.shipping, services) } : {}),
+      ...(group.onlyZones ? { onlyZones: there(group.onlyZones, zones) } : {}),
+      ...(group.neverZones ? { neverZones: there(group.neverZones, zones) } : {}),
+    })),
+  };
+};
+
 /** The step from each version to the next: the first is from version 1. */
 const MIGRATIONS: Record<DocumentKind, readonly Migration[]> = {
-  // The draft says when it was last changed.
-  draft: [(document) => ({ ...document, changedAt: null })],
+  draft: [
+    // The draft says when it was last changed.
+    (document) => ({ ...document, changedAt: null }),
+    // A zone or service that went stayed named in the handling groups; now such a name is refused.
+    (document) => ({ ...document, book: withoutGone(document.book) }),
+  ],
   catalogue: [],
   // The device keeps the shopfront's basket and when the shop was last saved as a file.
   session: [(document) => ({ ...document, basket: [], savedAt: null })],

@@ -1,0 +1,102 @@
+import type { Condition } from '../model/adjustment.ts';
+import type { Good } from '../model/good.ts';
+import { buildPlaceIndex, holdsPlace } from '../place/place-index.ts';
+import { unknownRefusal, type Refusal } from '../price/limits.ts';
+import { dateOf, weekdayOf } from '../time/calendar.ts';
+import type { Asked } from './asked.ts';
+import { placedDay } from './placed-day.ts';
+
+/** An order, and how far it goes from the location that its choice leaves from. */
+export interface Circumstances extends Asked {
+  distance: number | null;
+}
+
+/** Whether a condition holds; a refusal where it turns on a weight or size that is not known. */
+export type Test = (order: Circumstances) => boolean | Refusal;
+
+type Of<T extends Condition['test']> = Extract<Condition, { test: T }>;
+
+/** Whether a good is among those that are named, by its group or by itself. */
+export const namesGood = (
+  { groupIds, skus }: { groupIds?: readonly string[] | undefined; skus?: readonly string[] | undefined },
+  { groupId, sku }: Good,
+): boolean => (groupId !== undefined && groupIds?.includes(groupId) === true) || skus?.includes(sku) === true;
+
+const testMeasure =
+  ({ of, min, max }: Of<'measure'>): Test =>
+  ({ basket, distance }) => {
+    const within = (value: number): boolean =>
+      (min === undefined || value >= min) && (max === undefined || value < max);
+    if (of === 'subtotal') return within(basket.subtotal);
+    if (of === 'units') return within(basket.charged.units);
+    if (of === 'distance') return distance !== null && within(distance);
+    const known = basket.charged[of];
+    return known.unknown.length > 0 ? unknownRefusal(of, known) : within(known.value);
+  };
+
+const testGoods =
+  (goods: Of<'goods'>): Test =>
+  ({ basket: { physical } }) => {
+    const isNamed = ({ good }: { good: Good }): boolean => namesGood(goods, good);
+    if (goods.match === 'every') return physical.every(isNamed);
+    return physical.some(isNamed) === (goods.match === 'any');
+  };
+
+const testDestination = ({ in: regions, not = false }: Of<'destination'>): Test => {
+  const index = buildPlaceIndex([{ owner: null, regions }]);
+  return ({ reach: { place } }) => place !== null && holdsPlace(index, place) !== not;
+};
+
+/** Whether a date lies between two others, both included; `from` after `to` runs over the end of the year. */
+const isBetween = (
+  date: string,
+  from: string | undefined,
+  to: string | undefined,
+  wraps: boolean,
+): boolean => {
+  const begun = from === undefined || date >= from;
+  const goesOn = to === undefined || date <= to;
+  return wraps && from !== undefined && to !== undefined && from > to ? begun || goesOn : begun && goesOn;
+};
+
+const testDates = ({ from, to, everyYear = false }: Of<'dates'>): Test => {
+  const part = (date: string | undefined): string | undefined => (everyYear ? date?.slice(5) : date);
+  return (order) => isBetween(part(dateOf(placedDay(order))) as string, part(from), part(to), everyYear);
+};
+
+/** A condition made ready to be asked of many orders. Codes are compared whatever their case. */
+export const compileCondition = (condition: Condition): Test => {
+  switch (condition.test) {
+    case 'measure':
+      return testMeasure(condition);
+    case 'goods':
+      return testGoods(condition);
+    case 'destination':
+      return testDestination(condition);
+    case 'dates':
+      return testDates(condition);
+    case 'weekday':
+      return (order) => condition.days.includes(weekdayOf(placedDay(order)));
+    case 'code': {
+      const codes = new Set(condition.in.map((code) => code.trim().toUpperCase()));
+      return ({ request: { code } }) => code !== undefined && codes.has(code.trim().toUpperCase());
+    }
+    case 'customer':
+    case 'channel': {
+      const names = new Set(condition.in);
+      const field = condition.test;
+      return ({ request }) => names.has(request[field] ?? '');
+    }
+  }
+};
+
+/** Whether all conditions hold; a refusal where all that can be judged hold and one turns on an unknown figure. */
+export const allHold = (tests: readonly Test[], order: Circumstances): boolean | Refusal => {
+  let refusal: Refusal | null = null;
+  for (const test of tests) {
+    const held = test(order);
+    if (held === false) return false;
+    if (held !== true) refusal ??= held;
+  }
+  return refusal ?? true;
+};

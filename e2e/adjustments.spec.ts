@@ -1,0 +1,56 @@
+import { expect, test } from '@playwright/test';
+import { choiceOf, chooseTrial, closeSlip, fill, isPhone, openProgram, openSlip } from './program.ts';
+
+test('an adjustment is written as a sentence, acts on the slip, and is moved by dragging and by keys', async ({
+  page,
+}) => {
+  await openProgram(page, '/charges?part=adjustments');
+  const list = page.getByRole('list', { name: 'Adjustments' });
+  await expect(list.getByRole('listitem')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Add an adjustment' }).click();
+  await fill(page, 'Adjustment', 'Moss week');
+  await fill(page, 'Amount', '3');
+  await page.getByRole('button', { name: 'less', exact: true }).click();
+  await page.getByLabel('Add a condition').click();
+  await page.getByRole('button', { name: 'What the basket measures' }).click();
+  await fill(page, 'From', '50');
+  await page.getByRole('checkbox', { name: 'Active' }).click();
+  await expect(list).toContainText('When the goods come to 50.00 or more: every choice costs 3.00 less.');
+  const slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Parcel')).toHaveAccessibleName(/Parcel, 14\.30/);
+  await choiceOf(slip, 'Parcel').click();
+  await expect(slip.getByRole('link', { name: /Moss week: 3\.00 off/ })).toBeVisible();
+  await closeSlip(page);
+
+  await page.getByRole('button', { name: /^Moss week\. / }).click();
+  const handle = page.getByLabel('Move Moss week');
+  await handle.focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(100);
+  await page.keyboard.press('ArrowUp');
+  await page.waitForTimeout(300);
+  await page.keyboard.press('Space');
+  await expect(list.getByRole('listitem').nth(3)).toContainText('Moss week');
+
+  const from = await page.getByLabel('Move Moss week').boundingBox();
+  const to = await page.getByLabel('Move Frost on the road').boundingBox();
+  if (!from || !to) throw new Error('the handles have no place');
+  await page.mouse.move(from.x + 10, from.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 10, from.y - 20, { steps: 4 });
+  await page.mouse.move(to.x + 10, to.y + 5, { steps: 8 });
+  await page.mouse.up();
+  await expect(list.getByRole('listitem').nth(0)).toContainText('Moss week');
+});
+
+test('what an adjustment withholds says so in its own words and leads to it', async ({ page }) => {
+  await openProgram(page);
+  const slip = await chooseTrial(page, 'Heather to Winnipeg in the frost');
+  const reason = slip.getByRole('link', { name: /^Parcel: Withheld by “Frost on the road”/ });
+  await expect(reason).toBeVisible();
+  await expect(slip.getByText(/^The customer is told: Live plants do not travel this far/)).toBeVisible();
+  await reason.click();
+  await expect(page.getByRole('tab', { name: 'Adjustments' })).toHaveAttribute('aria-selected', 'true');
+  await expect(page.getByLabel('Adjustment', { exact: true })).toHaveValue('Frost on the road');
+  if (!isPhone(page)) await expect(page.getByText(/^On the slip: Parcel withheld/)).toBeVisible();
+});

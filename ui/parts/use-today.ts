@@ -1,0 +1,8 @@
+import { useState } from 'react';
+import { localMoment } from '../../core/time/local-moment.ts';
+
+/** The date where the shop is, as it was when the page was opened. */
+export const useToday = (timeZone: string): string => {
+  const [now] = useState(() => new Date().toISOString());
+  return localMoment(now, timeZone).date;
+};

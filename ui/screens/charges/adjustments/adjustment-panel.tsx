@@ -1,0 +1,171 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { IconButton, Text } from 'react-native-paper';
+import type { Adjustment, Condition } from '../../../../core/model/adjustment.ts';
+import { Check } from '../../../parts/check.tsx';
+import { Chooser } from '../../../parts/chooser.tsx';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { readName } from '../../../parts/readers.ts';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { useShown } from '../../../parts/use-shown.ts';
+import { edit } from '../../../state/draft.ts';
+import { told } from '../../../state/session.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+import { ConditionFields } from './condition-fields.tsx';
+import { EffectFields } from './effect-fields.tsx';
+import { SubjectFields } from './subject-fields.tsx';
+
+type Changes = Partial<Omit<Adjustment, 'id'>>;
+
+const styles = (inks: Inks) => ({
+  all: { gap: 16, paddingTop: 4, paddingBottom: 20 },
+  part: { gap: 8 },
+  title: { fontFamily: SANS_STRONG, fontSize: 13, lineHeight: 18 },
+  note: note(inks),
+  condition: {
+    flexDirection: 'row',
+    alignItems: 'flex-start',
+    gap: 8,
+    borderLeftWidth: 1,
+    borderLeftColor: inks.hairline,
+    paddingLeft: 12,
+  } as const,
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+const NEW: Record<Condition['test'], { name: string; condition: Condition }> = {
+  measure: { name: 'What the basket measures', condition: { test: 'measure', of: 'subtotal' } },
+  goods: { name: 'Which goods', condition: { test: 'goods', match: 'any' } },
+  destination: { name: 'Where it goes', condition: { test: 'destination', in: [] } },
+  dates: { name: 'Dates', condition: { test: 'dates' } },
+  weekday: { name: 'Days of the week', condition: { test: 'weekday', days: [] } },
+  customer: { name: 'Who orders', condition: { test: 'customer', in: [] } },
+  code: { name: 'A code typed at checkout', condition: { test: 'code', in: [] } },
+  channel: { name: 'The channel', condition: { test: 'channel', in: [] } },
+};
+
+const Part = ({ title, children }: { title: string; children: ReactNode }) => {
+  const style = useStyles(styles);
+  return (
+    <View style={style.part} role="group" aria-label={title}>
+      <Text style={style.title}>{title}</Text>
+      {children}
+    </View>
+  );
+};
+
+const Conditions = ({
+  when,
+  onChange,
+}: {
+  when: Condition[];
+  onChange: (when: Condition[], visit: string | null) => void;
+}) => {
+  const style = useStyles(styles);
+  return (
+    <Part title="When all of these hold">
+      {when.length === 0 ? <Text style={style.note}>No condition: it holds always.</Text> : null}
+      {when.map((condition, at) => (
+        <View style={style.condition} key={`${condition.test}-${at}`}>
+          <View style={{ flex: 1, gap: 4 }}>
+            <Text style={style.note}>{NEW[condition.test].name}</Text>
+            <ConditionFields
+              condition={condition}
+              onChange={(next, visit) =>
+                onChange(
+                  when.map((one, i) => (i === at ? next : one)),
+                  visit,
+                )
+              }
+            />
+          </View>
+          <IconButton
+            icon="close"
+            size={18}
+            style={{ margin: 0 }}
+            accessibilityLabel={`Remove the condition: ${NEW[condition.test].name}`}
+            onPress={() =>
+              onChange(
+                when.filter((_, i) => i !== at),
+                null,
+              )
+            }
+          />
+        </View>
+      ))}
+      <View style={{ flexDirection: 'row', maxWidth: 320 }}>
+        <Chooser
+          hideLabel
+          label="Add a condition"
+          placeholder="Add a condition"
+          chosen=""
+          options={Object.entries(NEW).map(([id, { name }]) => ({ id, name, note: '' }))}
+          onChoose={(id) => onChange([...when, NEW[id as Condition['test']].condition], null)}
+        />
+      </View>
+    </Part>
+  );
+};
+
+/** An adjustment: what it does, when, and to what; with its place in the order. */
+export const AdjustmentPanel = ({
+  adjustment,
+  at,
+  count,
+}: {
+  adjustment: Adjustment;
+  at: number;
+  count: number;
+}) => {
+  const style = useStyles(styles);
+  const shown = useShown(true);
+  const dispatch = useAppDispatch();
+  const { id, name, active, when, to, effect, last } = adjustment;
+  const set = (changes: Changes, what: string, visit: string | null = null): void => {
+    dispatch(edit('setAdjustment', { id, changes }, `${name}: ${what}`, visit));
+  };
+  const move = (by: number) => () => dispatch(edit('moveAdjustment', { id, by }, `Move ${name}`));
+  const remove = (): void => {
+    dispatch(edit('removeAdjustment', { id }, `Remove ${name}`));
+    dispatch(told({ text: `Removed ${name}.`, undo: true }));
+  };
+  return (
+    <View style={style.all} ref={shown}>
+      <DraftField
+        label="Adjustment"
+        prose
+        text={name}
+        read={readName}
+        onChange={(next, visit) => set({ name: next }, 'name', visit)}
+      />
+      <Part title="What it does">
+        <EffectFields effect={effect} onChange={(next, visit) => set({ effect: next }, 'effect', visit)} />
+      </Part>
+      <Conditions when={when} onChange={(next, visit) => set({ when: next }, 'conditions', visit)} />
+      <Part title="To these choices">
+        <SubjectFields to={to} onChange={(next) => set({ to: next }, 'what it is for')} />
+      </Part>
+      <View>
+        <Check
+          label="Active"
+          on={active}
+          onPress={() => set({ active: !active }, active ? 'switched off' : 'switched on')}
+        />
+        <Check
+          label="The last for what it touches: no later adjustment changes it again"
+          on={last === true}
+          onPress={() => set({ last: last ? undefined : true }, 'last')}
+        />
+      </View>
+      <View style={style.actions}>
+        <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
+        <TextAction label="Move down" disabled={at === count - 1} onPress={move(1)} />
+        <TextAction label="Copy" onPress={() => dispatch(edit('copyAdjustment', { id }, `Copy ${name}`))} />
+        <TextAction label="Remove the adjustment" onPress={remove} />
+      </View>
+    </View>
+  );
+};

@@ -1,0 +1,97 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Adjustment } from '../../../../core/model/adjustment.ts';
+import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { Press } from '../../../parts/press.tsx';
+import { selectSpeech } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note, smallFigure } from '../../../theme/text.ts';
+import { SANS_STRONG, SERIF, type Inks } from '../../../theme/tokens.ts';
+import { selectSlipWitness, type AdjustmentLine } from './selectors.ts';
+
+interface Props {
+  adjustment: Adjustment;
+  at: number;
+  line: AdjustmentLine;
+  isOpen: boolean;
+  handle: ReactNode;
+  onPress: () => void;
+}
+
+const styles = (inks: Inks) => ({
+  row: { flexDirection: 'row', alignItems: 'flex-start' } as const,
+  words: { flex: 1, paddingVertical: 10, gap: 2 },
+  head: { flexDirection: 'row', gap: 8, alignItems: 'baseline' } as const,
+  number: { ...smallFigure, color: inks.quiet, minWidth: 18 } as const,
+  name: { fontFamily: SANS_STRONG, flexShrink: 1 },
+  off: { textDecorationLine: 'line-through', color: inks.quiet } as const,
+  sentence: { fontFamily: SERIF, fontSize: 15, lineHeight: 22 },
+  note: note(inks),
+  fault: { ...note(inks), color: inks.rubric },
+});
+
+/** Which trials and past orders the adjustment touches. */
+const Touched = ({ id }: { id: string }) => {
+  const style = useStyles(styles);
+  const proof = useAppSelector((state) => state.proof.proof);
+  const trials = useAppSelector((state) => state.draft.workbook.trials.length);
+  const orders = useAppSelector((state) => state.orders.length);
+  const touches = proof?.touches[id];
+  if (!touches) return null;
+  const past = orders === 0 ? '' : `, ${touches.orders} of ${countFigure(orders, 'past order')}`;
+  return (
+    <Text style={style.note}>
+      Touches {touches.trials} of {countFigure(trials, 'trial')}
+      {past}
+    </Text>
+  );
+};
+
+/** What it did to the order that the slip shows. */
+const OnSlip = ({ id }: { id: string }) => {
+  const style = useStyles(styles);
+  const witness = useAppSelector(selectSlipWitness).get(id);
+  const { decimals } = useAppSelector(selectSpeech);
+  if (!witness) return null;
+  const signed = (by: number): string => `${by > 0 ? '+' : ''}${moneyFigure(by, decimals)}`;
+  const parts = [
+    ...witness.changed.map(({ name, by }) => `${name} ${signed(by)}`),
+    ...witness.withheld.map((name) => `${name} withheld`),
+  ];
+  return <Text style={style.note}>On the slip: {parts.join(', ')}</Text>;
+};
+
+/** One adjustment in the order: its sentence, what it touches, and why it can never act where that is so. */
+export const AdjustmentRow = ({ adjustment, at, line, isOpen, handle, onPress }: Props) => {
+  const style = useStyles(styles);
+  const { id, name, active } = adjustment;
+  return (
+    <View style={style.row}>
+      {handle}
+      <Press
+        role="button"
+        aria-expanded={isOpen}
+        aria-label={`${name}. ${line.sentence}`}
+        onPress={onPress}
+        style={{ flex: 1 }}
+      >
+        <View style={style.words}>
+          <View style={style.head}>
+            <Text style={style.number}>{at + 1}</Text>
+            <Text style={[style.name, active ? null : style.off]}>{name}</Text>
+            {active ? null : <Text style={style.note}>off</Text>}
+          </View>
+          <Text style={style.sentence}>{line.sentence}</Text>
+          {line.idle && line.idle.why !== 'off' ? (
+            <Text style={style.fault}>{line.idle.text}</Text>
+          ) : active ? (
+            <Touched id={id} />
+          ) : null}
+          <OnSlip id={id} />
+        </View>
+      </Press>
+    </View>
+  );
+};

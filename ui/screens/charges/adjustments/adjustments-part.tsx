@@ -1,0 +1,85 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { SortableList } from '../../../parts/sortable-list.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { useToday } from '../../../parts/use-today.ts';
+import { edit } from '../../../state/draft.ts';
+import { selectBook } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import { AdjustmentPanel } from './adjustment-panel.tsx';
+import { AdjustmentRow } from './adjustment-row.tsx';
+import { selectAdjustmentLines } from './selectors.ts';
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingVertical: 12 },
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  panel: { paddingLeft: 32 },
+});
+
+/** The adjustments in the order in which they act on a charge. */
+const AdjustmentsPart = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const { adjustment: open } = useLocalSearchParams<{ adjustment?: string }>();
+  const { adjustments, store: shop } = useAppSelector(selectBook);
+  const today = useToday(shop.timeZone);
+  const lines = useAppSelector((state) => selectAdjustmentLines(state, today));
+  const go = (id: string | null): void =>
+    router.navigate({
+      pathname: '/charges',
+      params: { part: 'adjustments', ...(id === null ? {} : { adjustment: id }) },
+    });
+  const add = (): void => {
+    dispatch(edit('addAdjustment', { name: 'New adjustment' }, 'New adjustment'));
+    go(selectBook(store.getState()).adjustments.at(-1)?.id ?? null);
+  };
+  return (
+    <View>
+      <Text style={style.note}>
+        {adjustments.length === 0
+          ? 'A change to a charge under conditions: free for some customers from an amount, a surcharge for heavy goods, nothing that freezes sent in winter.'
+          : 'Each acts on the charge that those above it left, after handling and before a free threshold.'}
+      </Text>
+      <SortableList
+        label="Adjustments"
+        items={adjustments}
+        onMove={(id, by) => dispatch(edit('moveAdjustment', { id, by }, 'Move an adjustment'))}
+      >
+        {(adjustment, handle) => {
+          const at = adjustments.indexOf(adjustment);
+          const line = lines.get(adjustment.id);
+          const isOpen = open === adjustment.id;
+          return line ? (
+            <View style={style.item}>
+              <AdjustmentRow
+                adjustment={adjustment}
+                at={at}
+                line={line}
+                isOpen={isOpen}
+                handle={handle}
+                onPress={() => go(isOpen ? null : adjustment.id)}
+              />
+              {isOpen ? (
+                <View style={style.panel}>
+                  <AdjustmentPanel adjustment={adjustment} at={at} count={adjustments.length} />
+                </View>
+              ) : null}
+            </View>
+          ) : null;
+        }}
+      </SortableList>
+      <TextAction
+        label="Add an adjustment"
+        style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
+        onPress={add}
+      />
+    </View>
+  );
+};
+export default AdjustmentsPart;

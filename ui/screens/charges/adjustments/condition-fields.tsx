@@ -1,0 +1,174 @@
+import { View } from 'react-native';
+import type { Condition } from '../../../../core/model/adjustment.ts';
+import type { Measure } from '../../../../core/model/price.ts';
+import type { Weekday } from '../../../../core/model/unit.ts';
+import { measureFigure } from '../../../../core/words/figure.ts';
+import { Check } from '../../../parts/check.tsx';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { optional, readDate, readMeasure, readTokens } from '../../../parts/readers.ts';
+import { RegionList } from '../../../parts/region-list.tsx';
+import { Segments } from '../../../parts/segments.tsx';
+import { selectSpeech } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { NamedGoods } from './named-goods.tsx';
+
+interface Props {
+  condition: Condition;
+  onChange: (condition: Condition, visit: string | null) => void;
+}
+type Of<T extends Condition['test']> = Extract<Condition, { test: T }>;
+type PartProps<T extends Condition['test']> = Omit<Props, 'condition'> & { condition: Of<T> };
+
+const MEASURES: { value: Measure; label: string }[] = [
+  { value: 'subtotal', label: 'Subtotal' },
+  { value: 'weight', label: 'Weight' },
+  { value: 'units', label: 'Units' },
+  { value: 'volume', label: 'Volume' },
+];
+const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } as const;
+const field = { width: 148 } as const;
+
+/** A condition with one of its optional fields put in, or taken out where it is undefined. */
+const put = <C extends Condition>(condition: C, name: string, value: unknown): C => {
+  const { [name as keyof C]: _, ...rest } = condition;
+  return (value === undefined ? rest : { ...rest, [name]: value }) as C;
+};
+
+const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
+  const speech = useAppSelector(selectSpeech);
+  const { of } = condition;
+  return (
+    <View style={{ gap: 8 }}>
+      {of === 'distance' ? null : (
+        <Segments
+          value={of}
+          options={MEASURES}
+          onChange={(next) => onChange({ test: 'measure', of: next }, null)}
+        />
+      )}
+      <View style={row}>
+        {(['min', 'max'] as const).map((end) => (
+          <DraftField
+            key={`${of}-${end}`}
+            right
+            style={field}
+            label={end === 'min' ? 'From' : 'To less than'}
+            placeholder="any"
+            text={condition[end] === undefined ? '' : measureFigure(of, condition[end], speech)}
+            read={optional<number>(readMeasure(of, speech))}
+            onChange={(value, visit) => onChange(put(condition, end, value), visit)}
+          />
+        ))}
+      </View>
+    </View>
+  );
+};
+
+const GoodsFields = ({ condition, onChange }: PartProps<'goods'>) => (
+  <View style={{ gap: 8 }}>
+    <Segments
+      value={condition.match}
+      options={[
+        { value: 'any', label: 'some are' },
+        { value: 'every', label: 'all are' },
+        { value: 'none', label: 'none is' },
+      ]}
+      onChange={(match) => onChange({ ...condition, match }, null)}
+    />
+    <NamedGoods
+      label="Among these goods"
+      named={condition}
+      onChange={(named) => onChange({ test: 'goods', match: condition.match, ...named }, null)}
+    />
+  </View>
+);
+
+const DestinationFields = ({ condition, onChange }: PartProps<'destination'>) => (
+  <View>
+    <RegionList
+      label={condition.not ? 'Not in' : 'In'}
+      none="no place yet"
+      regions={condition.in}
+      onChange={(regions, visit) => onChange({ ...condition, in: regions }, visit)}
+    />
+    <Check
+      label="Holds everywhere else instead"
+      on={condition.not === true}
+      onPress={() => onChange(put(condition, 'not', condition.not ? undefined : true), null)}
+    />
+  </View>
+);
+
+const DatesFields = ({ condition, onChange }: PartProps<'dates'>) => (
+  <View>
+    <View style={row}>
+      {(['from', 'to'] as const).map((end) => (
+        <DraftField
+          key={end}
+          style={field}
+          label={end === 'from' ? 'First day' : 'Last day'}
+          placeholder="any"
+          text={condition[end] ?? ''}
+          read={optional<string>(readDate)}
+          onChange={(value, visit) => onChange(put(condition, end, value), visit)}
+        />
+      ))}
+    </View>
+    <Check
+      label="Every year: only month and day count"
+      on={condition.everyYear === true}
+      onPress={() => onChange(put(condition, 'everyYear', condition.everyYear ? undefined : true), null)}
+    />
+  </View>
+);
+
+const WeekdayFields = ({ condition, onChange }: PartProps<'weekday'>) => (
+  <View style={{ ...row, rowGap: 0 }}>
+    {DAYS.map((name, at) => {
+      const day = (at + 1) as Weekday;
+      const isOn = condition.days.includes(day);
+      const days = isOn ? condition.days.filter((one) => one !== day) : [...condition.days, day];
+      return (
+        <Check
+          key={name}
+          label={name}
+          on={isOn}
+          onPress={() => onChange({ ...condition, days: [...days].sort() }, null)}
+        />
+      );
+    })}
+  </View>
+);
+
+const TOKENS = {
+  customer: 'Customer groups, parted by commas',
+  code: 'Codes typed at checkout, parted by commas',
+  channel: 'Channels, parted by commas',
+} as const;
+
+/** The fields of one condition of an adjustment. */
+export const ConditionFields = ({ condition, onChange }: Props) => {
+  switch (condition.test) {
+    case 'measure':
+      return <MeasureFields condition={condition} onChange={onChange} />;
+    case 'goods':
+      return <GoodsFields condition={condition} onChange={onChange} />;
+    case 'destination':
+      return <DestinationFields condition={condition} onChange={onChange} />;
+    case 'dates':
+      return <DatesFields condition={condition} onChange={onChange} />;
+    case 'weekday':
+      return <WeekdayFields condition={condition} onChange={onChange} />;
+    default:
+      return (
+        <DraftField
+          prose
+          label={TOKENS[condition.test]}
+          text={condition.in.join(', ')}
+          read={readTokens}
+          onChange={(tokens, visit) => onChange({ ...condition, in: tokens }, visit)}
+        />
+      );
+  }
+};

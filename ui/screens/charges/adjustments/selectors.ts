@@ -1,0 +1,58 @@
+import { createSelector } from '@reduxjs/toolkit';
+import { neverActs, type Idle } from '../../../../core/audit/never-acts.ts';
+import { adjustmentSentence, type Naming } from '../../../../core/words/adjustment-phrase.ts';
+import { idleSentence } from '../../../../core/words/idle-sentence.ts';
+import { selectBook, selectGoods, selectSlip, selectSpeech } from '../../../state/selectors.ts';
+import type { RootState } from '../../../state/store.ts';
+
+/** What the ids in the rules of the draft name. */
+export const selectNaming = createSelector(
+  [selectBook, selectGoods, selectSpeech],
+  (book, goods, speech): Naming => ({ book, goods, speech }),
+);
+
+/** One adjustment as its list says it. */
+export interface AdjustmentLine {
+  sentence: string;
+  /** Why it can never act, or null. */
+  idle: { why: Idle['why']; text: string } | null;
+}
+
+/** What is said of each adjustment; `on` is the day from which it may act. */
+export const selectAdjustmentLines = createSelector(
+  [selectNaming, selectBook, (_: RootState, on: string) => on],
+  (naming, book, on): ReadonlyMap<string, AdjustmentLine> =>
+    new Map(
+      book.adjustments.map((adjustment) => {
+        const idle = neverActs(adjustment, book, on);
+        const line = {
+          sentence: adjustmentSentence(adjustment, naming),
+          idle: idle && { why: idle.why, text: idleSentence(idle) },
+        };
+        return [adjustment.id, line];
+      }),
+    ),
+);
+
+/** What an adjustment did on the slip: which choices it changed and by how much, which it withheld. */
+export interface SlipWitness {
+  changed: { name: string; by: number }[];
+  withheld: string[];
+}
+
+/** What each adjustment did to the order that the slip shows. */
+export const selectSlipWitness = createSelector([selectSlip], (slip): ReadonlyMap<string, SlipWitness> => {
+  const seen = new Map<string, SlipWitness>();
+  const of = (id: string): SlipWitness => {
+    const known = seen.get(id) ?? { changed: [], withheld: [] };
+    seen.set(id, known);
+    return known;
+  };
+  if (!slip?.ok) return seen;
+  for (const { name, working } of slip.quote.choices)
+    for (const { step, from, change } of working)
+      if (step === 'adjustment') of(from.id).changed.push({ name, by: change });
+  for (const { name, from } of slip.quote.withheld)
+    if (from.kind === 'adjustment') of(from.id).withheld.push(name);
+  return seen;
+});

@@ -1,0 +1,60 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Adjustment } from '../../../../core/model/adjustment.ts';
+import { Check } from '../../../parts/check.tsx';
+import { Segments } from '../../../parts/segments.tsx';
+import { selectBook } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+
+type To = Adjustment['to'];
+
+interface Props {
+  to: To;
+  onChange: (to: To) => void;
+}
+
+interface PartProps extends Props {
+  name: string;
+  field: 'serviceIds' | 'zoneIds';
+  all: readonly { id: string; name: string }[];
+}
+
+const toggled = (ids: readonly string[], id: string): string[] =>
+  ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id];
+
+const Some = ({ name, field, all, to, onChange }: PartProps) => {
+  const chosen = to[field];
+  const put = (ids: string[] | undefined): void => {
+    const { [field]: _, ...rest } = to;
+    onChange(ids === undefined ? rest : { ...rest, [field]: ids });
+  };
+  return (
+    <View style={{ gap: 4, flexGrow: 1, flexBasis: 200 }} role="group" aria-label={name}>
+      <Text>{name}</Text>
+      <Segments<'every' | 'some'>
+        value={chosen ? 'some' : 'every'}
+        onChange={(next) => put(next === 'some' ? [] : undefined)}
+        options={[
+          { value: 'every', label: 'every one' },
+          { value: 'some', label: 'some' },
+        ]}
+      />
+      {chosen
+        ? all.map(({ id, name: label }) => (
+            <Check key={id} label={label} on={chosen.includes(id)} onPress={() => put(toggled(chosen, id))} />
+          ))
+        : null}
+    </View>
+  );
+};
+
+/** Which choices an adjustment is for: services and zones, each of them or some. */
+export const SubjectFields = ({ to, onChange }: Props) => {
+  const { services, zones } = useAppSelector(selectBook);
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 20 }}>
+      <Some name="Services" field="serviceIds" all={services} to={to} onChange={onChange} />
+      <Some name="Zones" field="zoneIds" all={zones} to={to} onChange={onChange} />
+    </View>
+  );
+};

@@ -1,0 +1,42 @@
+import type { Adjustment } from '../../../core/model/adjustment.ts';
+import type { Workbook } from '../workbook.ts';
+import { freeId, moveItem } from './ids.ts';
+
+/** Changes to the adjustments. Each changes the workbook it is given, which is a draft of the state. */
+export const adjustmentEdits = {
+  /** A new adjustment comes last and is switched off, so that nothing is charged otherwise before it is finished. */
+  addAdjustment: ({ book }: Workbook, { name }: { name: string }): void => {
+    const id = freeId(name, book.adjustments);
+    const effect = { do: 'add', amount: 0, per: 'order' } as const;
+    book.adjustments.push({ id, name, active: false, when: [], to: {}, effect });
+  },
+
+  /** Some fields of an adjustment; a field given as undefined is taken out. */
+  setAdjustment: (
+    { book }: Workbook,
+    { id, changes }: { id: string; changes: Partial<Omit<Adjustment, 'id'>> },
+  ): void => {
+    const adjustment = book.adjustments.find((one) => one.id === id);
+    if (!adjustment) return;
+    for (const [field, value] of Object.entries(changes)) {
+      if (value === undefined) delete adjustment[field as 'last'];
+      else Object.assign(adjustment, { [field]: value });
+    }
+  },
+
+  moveAdjustment: ({ book }: Workbook, { id, by }: { id: string; by: number }): void =>
+    moveItem(book.adjustments, id, by),
+
+  copyAdjustment: ({ book }: Workbook, { id }: { id: string }): void => {
+    const at = book.adjustments.findIndex((one) => one.id === id);
+    const source = book.adjustments[at];
+    if (!source) return;
+    const name = `${source.name}, copy`.slice(0, 120);
+    const copy = JSON.parse(JSON.stringify(source)) as Adjustment;
+    book.adjustments.splice(at + 1, 0, { ...copy, id: freeId(name, book.adjustments), name, active: false });
+  },
+
+  removeAdjustment: ({ book }: Workbook, { id }: { id: string }): void => {
+    book.adjustments = book.adjustments.filter((one) => one.id !== id);
+  },
+};

@@ -1,0 +1,63 @@
+import type { Remote } from 'comlink';
+import type { Book } from '../../core/model/book.ts';
+import { proofCame, proofOutdated } from '../state/proof.ts';
+import type { AppStore, RootState } from '../state/store.ts';
+import type { Prover, ShopParts } from './prover.ts';
+
+/** Edits that follow each other within this time are proved together. */
+const PAUSE_MS = 60;
+
+interface Held {
+  book: Book | null;
+  catalogue: unknown;
+  trials: unknown;
+  orders: unknown;
+}
+
+const changedFields = (book: Book, before: Book | null): Partial<Book> =>
+  Object.fromEntries(
+    Object.entries(book).filter(([field, value]) => value !== before?.[field as keyof Book]),
+  );
+
+/** What of the shop is not as it was handed over last. */
+const changes = ({ draft: { workbook }, orders }: RootState, held: Held): ShopParts => ({
+  ...(workbook.book === held.book ? {} : { book: changedFields(workbook.book, held.book) }),
+  ...(workbook.catalogue === held.catalogue ? {} : { catalogue: workbook.catalogue }),
+  ...(workbook.trials === held.trials ? {} : { trials: workbook.trials }),
+  ...(orders === held.orders ? {} : { orders }),
+});
+
+/**
+ * Has the trials run over the draft after every change, beside the page, and the outcome put into the
+ * store. Only what changed is handed over. Gives a function that ends it.
+ */
+export const keepProved = (store: AppStore, prover: Prover | Remote<Prover>): (() => void) => {
+  let held: Held = { book: null, catalogue: null, trials: null, orders: null };
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let isBusy = false;
+  const run = async (): Promise<void> => {
+    const state = store.getState();
+    const parts = changes(state, held);
+    if (isBusy || Object.keys(parts).length === 0) return;
+    isBusy = true;
+    const { workbook } = state.draft;
+    held = { ...workbook, orders: state.orders };
+    await prover.take(parts);
+    const proof = await prover.prove();
+    isBusy = false;
+    store.dispatch(proofCame(proof));
+    later();
+  };
+  const later = (): void => {
+    if (Object.keys(changes(store.getState(), held)).length === 0) return;
+    if (!store.getState().proof.isOld) store.dispatch(proofOutdated());
+    clearTimeout(timer);
+    timer = setTimeout(() => void run(), PAUSE_MS);
+  };
+  const stop = store.subscribe(later);
+  later();
+  return () => {
+    stop();
+    clearTimeout(timer);
+  };
+};

@@ -1,0 +1,40 @@
+import type { Book } from '../../core/model/book.ts';
+import type { Catalogue } from '../../core/model/good.ts';
+import type { PastOrder } from '../../core/model/order.ts';
+import type { Trial } from '../../core/model/trial.ts';
+import { prove, type Proof } from '../../core/proof/prove.ts';
+import { compile } from '../../core/quote/compile.ts';
+
+/** The parts of the shop that changed since they were last handed over; a book part by part. */
+export interface ShopParts {
+  book?: Partial<Book>;
+  catalogue?: Catalogue;
+  trials?: Trial[];
+  orders?: PastOrder[];
+}
+
+/** What proves the draft, beside the page: it holds a copy of the shop, and is handed what changes. */
+export interface Prover {
+  take: (parts: ShopParts) => void;
+  prove: () => Proof;
+}
+
+/** A prover with nothing in it yet. It runs in a worker; tests run it where they are. */
+export const makeProver = (): Prover => {
+  let book: Partial<Book> = {};
+  let catalogue: Catalogue | null = null;
+  let trials: Trial[] = [];
+  let orders: PastOrder[] = [];
+  return {
+    take: (parts) => {
+      if (parts.book) book = { ...book, ...parts.book };
+      catalogue = parts.catalogue ?? catalogue;
+      trials = parts.trials ?? trials;
+      orders = parts.orders ?? orders;
+    },
+    prove: () => {
+      if (!catalogue) throw new Error('there is no shop to prove yet');
+      return prove(compile(book as Book, catalogue), trials, orders);
+    },
+  };
+};

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { makeProver } from './prover.ts';
+
+expose(makeProver());
