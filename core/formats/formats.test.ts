@@ -13,8 +13,6 @@ const sentences = (value: unknown): string[] => {
   return read.ok ? [] : read.faults.map(locatedSentence);
 };
 
-const TABLE = { id: 'far', name: 'Far', basis: 'weight' as const, rows: [] };
-
 describe('figures as they are typed', () => {
   test.each([
     ['12.50', '.', 12.5],
@@ -253,6 +251,27 @@ describe('a book that is read', () => {
       'groups[0].onlyZones[0]: There is no “moon” in zones.',
     ],
     [
+      'a line of the postal list that is no pattern',
+      (book) => ({
+        ...book,
+        postalList: [{ country: 'CA', pattern: 'B**', served: true, cashOnDelivery: false }],
+      }),
+      'postalList[0].pattern: “B**” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200..90299.',
+    ],
+    [
+      'a price from a table that is gone',
+      (book) => ({ ...book, rates: [makeRate({ price: { kind: 'table', tableId: 'gone' } })] }),
+      'rates[0].price.tableId: There is no “gone” in rateTables.',
+    ],
+    [
+      'a row of a table that is no pattern',
+      (book) => ({
+        ...book,
+        rateTables: [{ id: 't', name: 'T', basis: 'weight', rows: [{ postal: '..', from: 0, amount: 1 }] }],
+      }),
+      'rateTables[0].rows[0].postal: “..” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200..90299.',
+    ],
+    [
       'an adjustment for a service that is gone',
       (book) => ({
         ...book,
@@ -300,11 +319,6 @@ describe('a book that is read', () => {
 
   test.each<[string, Partial<Book>, string]>([
     [
-      'a price from a table',
-      { rates: [makeRate({ price: { kind: 'table', tableId: 'far' } })], rateTables: [TABLE] },
-      'rates[0].price.kind',
-    ],
-    [
       'an adjustment of import terms',
       {
         adjustments: [
@@ -312,11 +326,6 @@ describe('a book that is read', () => {
         ],
       },
       'adjustments[0].effect',
-    ],
-    [
-      'a postal list',
-      { postalList: [{ country: 'CA', pattern: 'B*', served: true, cashOnDelivery: false }] },
-      'postalList',
     ],
     [
       'import charges',

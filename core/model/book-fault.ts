@@ -141,6 +141,18 @@ const regionFaults = (book: Book): Fault[] => {
       ...listed(['zones', z, 'excludes'], zone.excludes),
     ]),
     ...book.taxes.flatMap((tax, at) => patternFaults(['taxes', at, 'region'], tax.region)),
+    ...book.postalList.flatMap(({ country, pattern }, at) =>
+      parsePattern(country, pattern)
+        ? []
+        : [fault('bad-pattern', ['postalList', at, 'pattern'], { pattern })],
+    ),
+    ...book.rateTables.flatMap(({ rows }, t) =>
+      rows.flatMap(({ country, postal }, at) =>
+        postal === undefined || parsePattern(country ?? '', postal)
+          ? []
+          : [fault('bad-pattern', ['rateTables', t, 'rows', at, 'postal'], { pattern: postal })],
+      ),
+    ),
     ...book.adjustments.flatMap(({ when }, at) =>
       when.flatMap((condition, c) =>
         condition.test === 'destination' ? listed(['adjustments', at, 'when', c, 'in'], condition.in) : [],

@@ -66,3 +66,4 @@ export const postalRuleSchema = z.strictObject({
   cashOnDelivery: z.boolean(),
   days: z.int().min(0).max(365).optional(),
 });
+export type PostalRule = z.infer<typeof postalRuleSchema>;

@@ -97,25 +97,25 @@ export const priceSchema = z.discriminatedUnion('kind', [
 ]);
 export type Price = z.infer<typeof priceSchema>;
 
+const tableRowSchema = z.strictObject({
+  country: countrySchema.optional(),
+  subdivision: subdivisionSchema.optional(),
+  postal: postalPatternSchema.optional(),
+  from: valueSchema,
+  to: valueSchema.optional(),
+  amount: moneySchema,
+  each: eachSchema.optional(),
+});
+export type TableRow = z.infer<typeof tableRowSchema>;
+
 /** A large table, usually imported: the most specific place wins, then the row whose range holds the value. */
 export const rateTableSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   basis: measureSchema,
-  rows: z
-    .array(
-      z.strictObject({
-        country: countrySchema.optional(),
-        subdivision: subdivisionSchema.optional(),
-        postal: postalPatternSchema.optional(),
-        from: valueSchema,
-        to: valueSchema.optional(),
-        amount: moneySchema,
-        each: eachSchema.optional(),
-      }),
-    )
-    .max(200_000),
+  rows: z.array(tableRowSchema).max(200_000),
 });
+export type RateTable = z.infer<typeof rateTableSchema>;
 
 /** `points` of the charge so far, plus `amount` for each of `per`. */
 export const handlingSchema = z.strictObject({

@@ -9,16 +9,12 @@ import type { Price } from './price.ts';
 
 const COLLECTIONS: Partial<Record<keyof Book, string>> = {
   boxes: 'boxes',
-  rateTables: 'rate tables',
   carriers: 'carrier accounts',
   areas: 'delivery areas',
   pickups: 'pickup points',
-  postalList: 'a postal list',
-  payments: 'payment options',
 };
 
 const PRICE_KINDS: Partial<Record<Price['kind'], string>> = {
-  table: 'prices from a table',
   carrier: 'carrier-calculated rates',
 };
 

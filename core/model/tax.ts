@@ -45,3 +45,4 @@ export const paymentOptionSchema = z.strictObject({
   countries: z.array(countrySchema).max(300).optional(),
   instructions: noteSchema.optional(),
 });
+export type PaymentOption = z.infer<typeof paymentOptionSchema>;

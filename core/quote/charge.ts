@@ -9,7 +9,7 @@ import type { Basket } from './basket.ts';
 import type { CompiledRate } from './compile.ts';
 import type { Circumstances } from './conditions.ts';
 import { Ledger } from './ledger.ts';
-import { addPrice, countOf, type Priceable } from './pricing.ts';
+import { addPrice, countOf } from './pricing.ts';
 
 const STORE: Source = { kind: 'store', id: 'store' };
 
@@ -25,13 +25,13 @@ const addHandling = (
   ledger: Ledger,
   whose: 'rate' | 'store',
   handling: Handling | undefined,
-  priceable: Priceable,
+  order: Circumstances,
   from: Source,
 ): Refusal | null => {
   if (!handling) return null;
   const { points = 0, amount = 0, per } = handling;
   const of = ledger.running;
-  const count = amount === 0 ? 0 : countOf(per, priceable);
+  const count = amount === 0 ? 0 : countOf(per, order);
   if (typeof count !== 'number') return count;
   const share = pointsOf(of, points);
   const change = share + amount * count;

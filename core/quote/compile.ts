@@ -1,14 +1,17 @@
 import { indexTaxes, type TaxIndex } from '../duty/tax.ts';
 import type { Book } from '../model/book.ts';
 import type { Catalogue, Good } from '../model/good.ts';
+import type { RateTable } from '../model/price.ts';
 import type { Source } from '../model/quote.ts';
 import type { Rate, Service } from '../model/rate.ts';
+import { indexPostalList, type PostalIndex } from '../place/postal-list.ts';
 import { indexSellsTo, indexZones, type SellsToIndex, type ZoneIndex } from '../place/reach.ts';
 import { setLimits, type SetLimit } from '../price/limits.ts';
 import { sortTiers, type SortedTiers } from '../price/tiers.ts';
 import { departuresFrom, type Departure } from '../time/arrival.ts';
 import { makeClock, type Clock } from '../time/clock.ts';
 import { compileAdjustment, type CompiledAdjustment } from './adjust.ts';
+import { keptFor } from './kept-for.ts';
 import { indexGroups, type GroupIndex } from './groups.ts';
 import { currencyDecimals, type Speech } from '../words/figure.ts';
 
@@ -38,6 +41,8 @@ export interface CompiledBook {
   groups: GroupIndex;
   /** The adjustments that are switched on, in their order. */
   adjustments: readonly CompiledAdjustment[];
+  postalList: PostalIndex;
+  tables: ReadonlyMap<string, RateTable>;
   clock: Clock;
   departures: Departure | null;
 }
@@ -49,18 +54,6 @@ const decimalsOf = (currency: string): number => {
   return decimals;
 };
 
-/** A function of one object whose answer is kept as long as the object lives, so that an edit redoes only its own part. */
-const keptFor = <K extends object, V>(work: (key: K) => V): ((key: K) => V) => {
-  const known = new WeakMap<K, V>();
-  return (key) => {
-    const found = known.get(key);
-    if (found !== undefined) return found;
-    const value = work(key);
-    known.set(key, value);
-    return value;
-  };
-};
-
 const speechOf = keptFor(({ currency, units }: Book['store']): Speech => ({
   decimals: decimalsOf(currency),
   units,
@@ -70,6 +63,8 @@ const sellsToOf = keptFor(indexSellsTo);
 const zonesOf = keptFor(indexZones);
 const taxesOf = keptFor(indexTaxes);
 const groupsOf = keptFor(indexGroups);
+const postalListOf = keptFor(indexPostalList);
+const tablesOf = keptFor((tables: Book['rateTables']) => new Map(tables.map((table) => [table.id, table])));
 const adjustmentOf = keptFor(compileAdjustment);
 const adjustmentsOf = keptFor((adjustments: Book['adjustments']) =>
   adjustments.filter(({ active }) => active).map(adjustmentOf),
@@ -121,6 +116,8 @@ export const compile = (book: Book, catalogue: Catalogue): CompiledBook => {
     taxes: taxesOf(book.taxes),
     groups: groupsOf(book.groups),
     adjustments: adjustmentsOf(book.adjustments),
+    postalList: postalListOf(book.postalList),
+    tables: tablesOf(book.rateTables),
     clock,
     departures: first ? departuresOf(first)(clock) : null,
   };

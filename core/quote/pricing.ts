@@ -1,21 +1,15 @@
-import type { Parcels } from '../pack/parcels.ts';
 import type { ParcelRun } from '../pack/pack.ts';
 import type { Measure, Price } from '../model/price.ts';
 import type { Source } from '../model/quote.ts';
 import { unknownRefusal, type Refusal } from '../price/limits.ts';
 import { pointsOf } from '../price/rounding.ts';
-import { priceByTiers, type SortedTiers } from '../price/tiers.ts';
+import { findTableRow, indexTable } from '../price/table.ts';
+import { eachAmount, priceByTiers, type SortedTiers } from '../price/tiers.ts';
 import type { Basket, BasketLine } from './basket.ts';
 import type { CompiledRate } from './compile.ts';
+import { keptFor } from './kept-for.ts';
+import type { Circumstances } from './conditions.ts';
 import type { Ledger } from './ledger.ts';
-
-/** A basket with its parcels, as prices see it. */
-export interface Priceable {
-  basket: Basket;
-  parcels: Parcels;
-  /** Metres from where it leaves to where it goes, or null. */
-  distance: number | null;
-}
 
 type Flat = Extract<Price, { kind: 'flat' }>;
 type ByGoods = Extract<Price, { kind: 'by-goods' }>;
@@ -25,27 +19,27 @@ type Per = Flat['per'];
 /** How many of `per` there are among the goods charged for, or why that cannot be said. */
 export const countOf = (
   per: Per,
-  { basket, parcels }: Pick<Priceable, 'basket' | 'parcels'>,
+  { basket, parcels }: Pick<Circumstances, 'basket' | 'parcels'>,
 ): number | Refusal => {
   if (per === 'order') return 1;
   if (per === 'parcel') return parcels.count();
   return per === 'unit' ? basket.charged.units : basket.chargeable.length;
 };
 
-const addFlat = (ledger: Ledger, price: Flat, priceable: Priceable, from: Source): Refusal | null => {
+const addFlat = (ledger: Ledger, price: Flat, order: Circumstances, from: Source): Refusal | null => {
   const { amount, per, first } = price;
   if (per === 'order') {
     ledger.add('price', first ?? amount, from, { code: 'flat', amount: first ?? amount });
     return null;
   }
-  const count = countOf(per, priceable);
+  const count = countOf(per, order);
   if (typeof count !== 'number') return count;
   const total = first === undefined ? count * amount : first + (count - 1) * amount;
   ledger.add('price', total, from, { code: 'flat-count', per, count, amount, first });
   return null;
 };
 
-const measureOf = (basis: Measure, { basket, distance }: Priceable): number | Refusal => {
+const measureOf = (basis: Measure, { basket, distance }: Circumstances): number | Refusal => {
   if (basis === 'subtotal') return basket.subtotal;
   if (basis === 'units') return basket.charged.units;
   if (basis === 'distance')
@@ -54,9 +48,9 @@ const measureOf = (basis: Measure, { basket, distance }: Priceable): number | Re
   return known.unknown.length > 0 ? unknownRefusal(basis, known) : known.value;
 };
 
-const addTiers = (ledger: Ledger, tiers: SortedTiers, priceable: Priceable, from: Source): Refusal | null => {
-  const { basket } = priceable;
-  const value = measureOf(tiers.basis, priceable);
+const addTiers = (ledger: Ledger, tiers: SortedTiers, order: Circumstances, from: Source): Refusal | null => {
+  const { basket } = order;
+  const value = measureOf(tiers.basis, order);
   if (typeof value !== 'number') return value;
   const priced = priceByTiers(tiers, value, basket.subtotal);
   if (!priced.ok) return { code: priced.code, say: priced.say };
@@ -71,7 +65,7 @@ const volumeOf = ({ contents }: ParcelRun, lines: readonly BasketLine[]): number
   }, 0);
 
 /** A parcel's own weight, units or volume; the subtotal is the order's, for it has no parts. */
-const measureOfParcel = (basis: Measure, run: ParcelRun, { basket, distance }: Priceable): number => {
+const measureOfParcel = (basis: Measure, run: ParcelRun, { basket, distance }: Circumstances): number => {
   if (basis === 'weight') return run.weight;
   if (basis === 'units') return run.units;
   if (basis === 'distance') return distance ?? 0;
@@ -82,16 +76,16 @@ const measureOfParcel = (basis: Measure, run: ParcelRun, { basket, distance }: P
 const addTiersByParcel = (
   ledger: Ledger,
   tiers: SortedTiers,
-  priceable: Priceable,
+  order: Circumstances,
   from: Source,
 ): Refusal | null => {
-  const { basket, parcels } = priceable;
-  const known = measureOf(tiers.basis, priceable);
+  const { basket, parcels } = order;
+  const known = measureOf(tiers.basis, order);
   if (typeof known !== 'number') return known;
   const packed = parcels.all();
   if (!packed.ok) return packed.refusal;
   for (const run of packed.runs) {
-    const priced = priceByTiers(tiers, measureOfParcel(tiers.basis, run, priceable), basket.subtotal);
+    const priced = priceByTiers(tiers, measureOfParcel(tiers.basis, run, order), basket.subtotal);
     if (!priced.ok) return { code: priced.code, say: priced.say };
     const { count } = run;
     ledger.add('price', priced.amount * count, from, { code: 'parcels-tier', count, tier: priced.say });
@@ -129,31 +123,62 @@ const addByGoods = (ledger: Ledger, price: ByGoods, basket: Basket, from: Source
   return null;
 };
 
+/** A table's index, made when the first order is priced by it. */
+const tableIndexOf = keptFor(indexTable);
+
+/** The row of a table for the destination and what the basket measures. */
+const addFromTable = (ledger: Ledger, tableId: string, order: Circumstances): Refusal | null => {
+  const table = order.compiled.tables.get(tableId);
+  if (!table) throw new Error(`the table ${tableId} was not missed by the reader`);
+  const from: Source = { kind: 'table', id: tableId };
+  const value = measureOf(table.basis, order);
+  if (typeof value !== 'number') return value;
+  const found = findTableRow(tableIndexOf(table), order.reach.place, value);
+  const said = { table: table.name, measure: table.basis, value, place: found.place };
+  if (!found.ok) return { code: 'no-table-row', say: { code: 'no-table-row', ...said }, from };
+  const { amount, each, from: start, to } = found.row;
+  const added = each ? eachAmount(each, value - start) : 0;
+  const say = {
+    ...said,
+    code: 'table-row',
+    row: found.at + 1,
+    from: start,
+    to,
+    amount,
+    each,
+    added,
+  } as const;
+  ledger.add('price', amount + added, from, say);
+  return null;
+};
+
 /** The price itself, written into the ledger; a refusal where it cannot be known or does not hold. */
 export const addPrice = (
   ledger: Ledger,
   { rate: { id, price }, tiers }: CompiledRate,
-  priceable: Priceable,
+  order: Circumstances,
   from: Source,
 ): Refusal | null => {
-  const { basket } = priceable;
+  const { basket } = order;
   if (basket.chargeable.length === 0) {
     ledger.add('price', 0, from, { code: 'goes-free' });
     return null;
   }
   switch (price.kind) {
     case 'flat':
-      return addFlat(ledger, price, priceable, from);
+      return addFlat(ledger, price, order, from);
     case 'tiers': {
       if (!tiers) throw new Error(`rate ${id}: its steps were not sorted`);
       const add = price.per === 'parcel' ? addTiersByParcel : addTiers;
-      return add(ledger, tiers, priceable, from);
+      return add(ledger, tiers, order, from);
     }
     case 'percent':
       addPercent(ledger, price, basket, from);
       return null;
     case 'by-goods':
       return addByGoods(ledger, price, basket, from);
+    case 'table':
+      return addFromTable(ledger, price.tableId, order);
     default:
       throw new Error(`rate ${id}: a ${price.kind} price was let through by the reader`);
   }

@@ -11,6 +11,7 @@ import { distanceFrom } from './asked.ts';
 import { measureBasket, type Basket } from './basket.ts';
 import type { CompiledBook } from './compile.ts';
 import { Ledger } from './ledger.ts';
+import { paymentsFor } from './payments.ts';
 import { reachOf, type Reach } from './reach.ts';
 import { shipBy } from './shipping.ts';
 import { WithheldChoice } from './withheld.ts';
@@ -95,6 +96,13 @@ const answersOf = (
   return compiled.services.map((service) => shipBy(shipment, service));
 };
 
+const addPayments = ({ book }: CompiledBook, reach: Reach, goods: number, choices: Choice[]): void => {
+  if (book.payments.length === 0) return;
+  const country = reach.place?.country ?? book.locations[0]?.address.country;
+  const payable = { options: book.payments, goods, country, postal: reach.postal };
+  for (const choice of choices) choice.payments = paymentsFor(payable, choice);
+};
+
 const sorted = (choices: Choice[], order: 'listed' | 'cheapest'): Choice[] =>
   order === 'cheapest' ? choices.sort((a, b) => a.charge - b.charge) : choices;
 
@@ -114,16 +122,18 @@ export const quote = (
   if (faults.length > 0)
     throw new Error(`the request was not checked: ${faults.map((found) => found.code).join(', ')}`);
   const reach = reachOf(compiled, request);
+  const goodsTax = taxOn(basket.subtotal, taxesAt(compiled.taxes.goods, reach.place), store.pricesIncludeTax);
   const choices: Choice[] = [];
   const withheld: Withheld[] = [];
   for (const answer of answersOf(compiled, request, basket, reach)) {
     if (answer instanceof WithheldChoice) withheld.push(answer);
     else choices.push(answer);
   }
+  addPayments(compiled, reach, basket.subtotal + (store.pricesIncludeTax ? 0 : goodsTax), choices);
   return {
     currency: store.currency,
     subtotal: basket.subtotal,
-    goodsTax: taxOn(basket.subtotal, taxesAt(compiled.taxes.goods, reach.place), store.pricesIncludeTax),
+    goodsTax,
     zone: reach.zone && { id: reach.zone.zone.id, name: reach.zone.zone.name, because: reach.zone.because },
     parcels: listParcels(store.packing, basket.physical, store.defaultWeight),
     choices: sorted(choices, store.choiceOrder),

@@ -36,7 +36,16 @@ const rateRefusal = (
   );
 };
 
-const addTimes = (choice: Choice, { compiled, handOver }: Shipment, { transit }: Rate): void => {
+/** The days on the way, the latest as the postal list says where it does, with the store's margin. */
+const transitOf = ({ compiled, reach: { postal } }: Shipment, transit: Rate['transit']): Rate['transit'] => {
+  if (!transit || postal?.days === undefined) return transit;
+  const max = postal.days + compiled.book.store.postalDaysMargin;
+  return { min: Math.min(transit.min, max), max };
+};
+
+const addTimes = (choice: Choice, shipment: Shipment, rate: Rate): void => {
+  const { compiled, handOver } = shipment;
+  const transit = transitOf(shipment, rate.transit);
   if (!handOver) return;
   if (handOver.ready !== undefined) choice.ready = handOver.ready;
   if (transit && compiled.departures) choice.arrives = compiled.departures.arrival(handOver.day, transit);

@@ -83,6 +83,8 @@ const REASONS: Reasons = {
   }),
   'not-sold-there': () => ELSEWHERE,
   'no-zone': () => ELSEWHERE,
+  'postal-not-served': () => ELSEWHERE,
+  'no-table-row': () => ASK,
   'below-limit': (say, name, speech) => tooLittle(name, say, speech),
   'below-first-step': (say, name, speech) =>
     tooLittle(name, { ...say, code: 'below-limit', limit: say.first }, speech),

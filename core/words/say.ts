@@ -56,6 +56,21 @@ export type Say =
   | { code: 'adjusted'; name: string; effect: Effect; change: number; count: number; of: number }
   | { code: 'adjustment'; name: string; message: string }
   | { code: 'distance-unknown' }
+  | { code: 'postal-not-served'; place: string; line: string | null }
+  | {
+      code: 'table-row';
+      table: string;
+      row: number;
+      measure: MeasureName;
+      value: number;
+      place: string | null;
+      from: number;
+      to?: number | undefined;
+      amount: number;
+      each?: Each | undefined;
+      added: number;
+    }
+  | { code: 'no-table-row'; table: string; measure: MeasureName; value: number; place: string | null }
   | { code: 'store-paused'; message: string }
   | { code: 'address-needed' }
   | { code: 'not-sold-there'; place: string }

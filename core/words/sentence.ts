@@ -26,14 +26,35 @@ const list = (names: readonly string[]): string =>
 const measured = (measure: MeasureName, value: number, speech: Speech): string =>
   `${MEASURES[measure]} ${measureFigure(measure, value, speech)}`;
 
+/** What is added for what lies above a step or a row's beginning. */
+const aboveIt = (
+  {
+    each,
+    measure,
+    value,
+    from,
+    added,
+  }: Pick<Extract<Say, { code: 'tier' }>, 'each' | 'measure' | 'value' | 'from' | 'added'>,
+  speech: Speech,
+): string => {
+  if (!each) return '';
+  const above = measureFigure(measure, value - from, speech);
+  const size = `${each.count === 'started' ? 'begun ' : ''}${measureFigure(measure, each.size, speech)}`;
+  return `; ${above} above it at ${moneyFigure(each.amount, speech.decimals)} for each ${size}: ${moneyFigure(added, speech.decimals)}`;
+};
+
+const tableRow: Words['table-row'] = (say, speech) => {
+  const { table, row, measure, from, to, place, amount } = say;
+  const start = measureFigure(measure, from, speech);
+  const range =
+    to === undefined ? `from ${start}` : `${start} to less than ${measureFigure(measure, to, speech)}`;
+  return `${table}, row ${row}, ${place}, ${range}: ${moneyFigure(amount, speech.decimals)}${aboveIt(say, speech)}`;
+};
+
 const tier: Words['tier'] = (say, speech) => {
   const money = (amount: number): string => moneyFigure(amount, speech.decimals);
   const start = `${measured(say.measure, say.value, speech)}, from ${measureFigure(say.measure, say.from, speech)}: ${money(say.amount)}`;
-  const each = say.each
-    ? `; ${measureFigure(say.measure, say.value - say.from, speech)} above it at ${money(say.each.amount)} for each ${
-        say.each.count === 'started' ? 'begun ' : ''
-      }${measureFigure(say.measure, say.each.size, speech)}: ${money(say.added)}`
-    : '';
+  const each = aboveIt(say, speech);
   const percent =
     say.percent === undefined ? '' : `; ${percentFigure(say.percent)} of the subtotal: ${money(say.share)}`;
   return start + each + percent;
@@ -76,6 +97,15 @@ const adjusted: Words['adjusted'] = ({ name, effect, change, count, of }, { deci
 
 const WORDS: Words = {
   adjusted,
+  'table-row': tableRow,
+  'no-table-row': ({ table, measure, value, place }, speech) =>
+    place === null
+      ? `${table} has no row for this place.`
+      : `${table} has no row for ${place} and ${measureFigure(measure, value, speech)}.`,
+  'postal-not-served': ({ place, line }) =>
+    line === null
+      ? `${place} is not on the postal list, and what is not listed is not served.`
+      : `The postal list does not serve ${place}, by its line ${line}.`,
   adjustment: ({ name, message }) =>
     message === '' ? `Withheld by “${name}”.` : `Withheld by “${name}”: ${message}`,
   'distance-unknown': () =>
