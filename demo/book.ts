@@ -5,6 +5,7 @@ import type { TaxRate } from '../core/model/tax.ts';
 import type { Weekday } from '../core/model/unit.ts';
 import { demoAdjustments } from './adjustments.ts';
 import { demoRates, demoServices } from './rates.ts';
+import { demoPayments, demoPostalList, demoTables } from './tables.ts';
 import { demoSellsTo, demoZones } from './zones.ts';
 
 const WEEK: Weekday[] = [1, 2, 3, 4, 5, 6];
@@ -113,13 +114,13 @@ export const demoBook: Book = {
   zones: demoZones,
   services: demoServices,
   rates: demoRates,
-  rateTables: [],
+  rateTables: demoTables,
   carriers: [],
   areas: [],
   pickups: [],
-  postalList: [],
+  postalList: demoPostalList,
   adjustments: demoAdjustments,
-  payments: [],
+  payments: demoPayments,
   taxes,
   duties: { show: 'hide', terms: 'DAP', homeCountries: ['CA'], clearanceFee: 0, rates: [] },
 };

@@ -114,5 +114,5 @@ export const demoRates: Rate[] = [
   pallet('maritimes', 6_400, 2, 5),
   pallet('newfoundland', 11_800, 5, 9),
   pallet('central', 9_600, 3, 7),
-  pallet('west', 15_800, 6, 12),
+  { ...pallet('west', 0, 6, 12), price: { kind: 'table', tableId: 'pallets-west' } },
 ];

@@ -144,5 +144,12 @@ export const demoTrials: Trial[] = [
     ),
     { customer: 'trade' },
   ),
+  trial(
+    'pallet-victoria',
+    'A yard of soil to Victoria',
+    to('CA', 'CA-BC', 'V8W 1A1', 'Victoria'),
+    { 'soil-20': 8 },
+    [offered('pallet-west', 25_688)],
+  ),
   trial('gift-card', 'A gift card', null, { 'gift-card': 1 }, [offered('nothing-to-ship', 0)]),
 ];

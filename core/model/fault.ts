@@ -35,6 +35,7 @@ export type FaultCode =
   | 'sides-incomplete'
   | 'choice-gone'
   | 'charge-changed'
+  | 'payment-gone'
   | 'duplicate-number';
 
 export interface Fault {

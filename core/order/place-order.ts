@@ -13,6 +13,7 @@ export interface Ordering {
   number: string;
   recipient: string;
   billing?: PastOrder['billing'];
+  payment?: string;
 }
 
 const FIRST_NUMBER = 1001;
@@ -42,15 +43,17 @@ const asSold = (compiled: CompiledBook, line: Line): Line => {
 
 /**
  * The order as it is kept, quoted once more. Faults: the request cannot be used, the choice is gone, or
- * its charge is no longer the one that was shown.
+ * its charge is no longer the one that was shown, or it can no longer be paid so.
  */
 export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<PastOrder> => {
-  const { request, choiceId, shown, number, recipient, billing } = ordering;
+  const { request, choiceId, shown, number, recipient, billing, payment } = ordering;
   const faults = requestFaults(compiled, request);
   if (faults.length > 0) return { ok: false, faults: [...faults] };
   const quoted = quote(compiled, request);
   const choice = quoted.choices.find(({ id }) => id === choiceId);
   if (!choice) return { ok: false, faults: [fault('choice-gone', '')] };
+  if (payment !== undefined && !choice.payments.includes(payment))
+    return { ok: false, faults: [fault('payment-gone', '')] };
   if (choice.charge !== shown) return { ok: false, faults: [fault('charge-changed', '')] };
   const { id, kind, name, charge, total } = choice;
   const taxes = taxLines(compiled, request, quoted, choice).reduce((sum, line) => sum + line.amount, 0);
@@ -62,6 +65,7 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
     status: 'placed',
     history: [{ status: 'placed', at: request.placedAt }],
     recipient,
+    ...(payment === undefined ? {} : { payment }),
     ...(billing ? { billing } : {}),
     sums: { goods, taxes, total: goods + charge + (choice.taxIncluded ? 0 : taxes) },
   };

@@ -3,6 +3,9 @@ import type { Price } from '../model/price.ts';
 /** The kinds of price that a merchant writes directly, without a table or a carrier. */
 export type WrittenKind = 'flat' | 'tiers' | 'percent' | 'by-goods';
 
+/** A written price, or one from a table. */
+export type ChosenKind = WrittenKind | 'table';
+
 /** One figure that stands for a price: what most like it charges. Minor units. */
 const figureOf = (price: Price): number => {
   switch (price.kind) {

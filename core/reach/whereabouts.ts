@@ -2,6 +2,7 @@ import type { Zone } from '../model/place.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { claimsOn } from '../place/place-index.ts';
 import { placeOf, type Place } from '../place/place.ts';
+import { askPostalList, type PostalAnswer } from '../place/postal-list.ts';
 import { findZone, sellsThere, type ZoneFound } from '../place/reach.ts';
 import { subdivisionOfCode } from '../place/subdivision-of-code.ts';
 
@@ -11,6 +12,8 @@ export interface Whereabouts {
   /** Whether the subdivision was taken from the code, not given. */
   assumedSubdivision: boolean;
   sold: boolean;
+  /** What the postal list says of it. */
+  postal: PostalAnswer;
   zone: ZoneFound | null;
   /** The other active zones that name the place too, with their entries; the deciding one is not among them. */
   alsoIn: { zone: Zone; entry: string }[];
@@ -39,6 +42,7 @@ export const whereabouts = (
     place,
     assumedSubdivision,
     sold: sellsThere(compiled.sellsTo, place),
+    postal: askPostalList(compiled.postalList, place, compiled.book.store.unlistedPostalCodes),
     zone,
     alsoIn,
     services: zone ? servicesIn(compiled, zone.zone) : [],

@@ -54,7 +54,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'good-unknown': ({ sku }) =>
     `The catalogue has no “${sku}”; a line of its own must bring a price and a fulfilment.`,
   'subtotal-too-big': ({ limit }) => `The goods come to more than ${limit} minor units.`,
-  'column-missing': ({ column }) => `No column is taken as “${column}”, and each good needs one.`,
+  'column-missing': ({ column }) => `No column is taken as “${column}”, and each row needs one.`,
   'column-twice': ({ column }) => `Two columns are taken as “${column}”.`,
   'cell-missing': () => 'This is empty, and a good that is not here yet needs it.',
   'cell-unread': ({ text, expected }) => `“${text}” was not understood: write ${expected}.`,
@@ -63,6 +63,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'quotes-open': () => 'A quoted cell is not closed as it should be.',
   'sides-incomplete': () => 'A size needs length, width and height.',
   'choice-gone': () => 'This way of getting it is no longer offered: choose another.',
+  'payment-gone': () => 'It can no longer be paid that way: choose another.',
   'charge-changed': () => 'The charge has changed since it was shown: look at it again before ordering.',
   'duplicate-number': ({ number, first }) => `The order number “${number}” is already used by ${first}.`,
   'basket-too-big': () => 'The basket’s weight or volume is too large to be added up exactly.',

@@ -72,8 +72,10 @@ const pricePhrase = (price: Price, speech: Speech): PricePhrase => {
         price.otherwise === null ? 'each its own' : moneyFigure(price.otherwise, speech.decimals);
       return { price: others, by: `by goods, a ${price.per}` };
     }
-    default:
-      return { price: price.kind, by: null };
+    case 'table':
+      return { price: 'table', by: null };
+    case 'carrier':
+      return { price: 'carrier', by: null };
   }
 };
 

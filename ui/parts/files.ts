@@ -3,16 +3,19 @@
 const TYPES = { json: 'application/json', csv: 'text/csv' } as const;
 export type FileKind = keyof typeof TYPES;
 
-/** Hands a text to the person as a file. */
-export const saveFile = (name: string, text: string): void => {
+/** Hands a text that is in parts to the person as a file. */
+export const saveParts = (name: string, parts: readonly string[]): void => {
   const kind: FileKind = name.endsWith('.csv') ? 'csv' : 'json';
-  const address = URL.createObjectURL(new Blob([text], { type: TYPES[kind] }));
+  const address = URL.createObjectURL(new Blob([...parts], { type: TYPES[kind] }));
   const link = document.createElement('a');
   link.href = address;
   link.download = name;
   link.click();
   setTimeout(() => URL.revokeObjectURL(address), 10_000);
 };
+
+/** Hands a text to the person as a file. */
+export const saveFile = (name: string, text: string): void => saveParts(name, [text]);
 
 /** The largest file that is read, in bytes. */
 const LARGEST_FILE = 200_000_000;
@@ -26,21 +29,26 @@ export const decoded = (bytes: ArrayBuffer): string => {
   }
 };
 
-/** Asks for a file and reads it; null where none is chosen. The text of one that is too large is null. */
-export const openFile = (kind: FileKind): Promise<{ name: string; text: string | null } | null> =>
+/** Asks for a file; null where none is chosen. */
+export const chooseFile = (kind: FileKind): Promise<File | null> =>
   new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = `.${kind},${TYPES[kind]}${kind === 'csv' ? ',.tsv,.txt,text/plain' : ''}`;
     input.addEventListener('cancel', () => resolve(null));
-    input.addEventListener('change', () => {
-      const file = input.files?.[0];
-      if (!file) resolve(null);
-      else if (file.size > LARGEST_FILE) resolve({ name: file.name, text: null });
-      else void file.arrayBuffer().then((bytes) => resolve({ name: file.name, text: decoded(bytes) }));
-    });
+    input.addEventListener('change', () => resolve(input.files?.[0] ?? null));
     input.click();
   });
+
+/** Whether a file is too large to be read. */
+export const isTooLarge = ({ size }: File): boolean => size > LARGEST_FILE;
+
+/** Asks for a file and reads it; null where none is chosen. The text of one that is too large is null. */
+export const openFile = async (kind: FileKind): Promise<{ name: string; text: string | null } | null> => {
+  const file = await chooseFile(kind);
+  if (!file) return null;
+  return { name: file.name, text: isTooLarge(file) ? null : decoded(await file.arrayBuffer()) };
+};
 
 /** A plain file name out of the shop's name and a day. */
 export const fileName = (shop: string, what: string, day: string, kind: FileKind = 'json'): string => {

@@ -8,7 +8,8 @@ export interface RuleLink {
     zone?: string;
     service?: string;
     panel?: 'zone' | 'service' | 'groups';
-    part?: 'adjustments';
+    part?: 'adjustments' | 'tables' | 'postal';
+    table?: string;
     adjustment?: string;
     good?: string;
     group?: string;
@@ -37,6 +38,9 @@ export const ruleLink = (
   }
   if (from.kind === 'adjustment')
     return { pathname: '/charges', params: { part: 'adjustments', adjustment: from.id } };
+  if (from.kind === 'table') return { pathname: '/charges', params: { part: 'tables', table: from.id } };
+  if (from.kind === 'postal' || withheld?.code === 'postal-not-served')
+    return { pathname: '/reach', params: { part: 'postal' } };
   if (from.kind === 'good') return { pathname: '/goods', params: { good: from.id } };
   if (from.kind === 'group') return { pathname: '/goods', params: { panel: 'groups', group: from.id } };
   if (from.kind === 'store') return { pathname: '/settings', params: {} };

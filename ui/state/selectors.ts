@@ -89,3 +89,15 @@ export const selectGroupSizes = createSelector([selectCatalogue], ({ goods }) =>
     if (groupId !== undefined) sizes.set(groupId, (sizes.get(groupId) ?? 0) + 1);
   return sizes as ReadonlyMap<string, number>;
 });
+
+/** The customer groups that some adjustment asks for. */
+export const selectCustomerGroups = createSelector(
+  [(state: RootState) => selectBook(state).adjustments],
+  (adjustments) => [
+    ...new Set(
+      adjustments.flatMap(({ when }) =>
+        when.flatMap((condition) => (condition.test === 'customer' ? condition.in : [])),
+      ),
+    ),
+  ],
+);

@@ -11,6 +11,8 @@ export interface SessionState {
   withheldOpen: boolean;
   message: { text: string; undo: boolean } | null;
   keysShown: boolean;
+  /** The customer group as whose member the shopfront is seen. */
+  seenAs: string | null;
 }
 
 export const initialSession: SessionState = {
@@ -23,6 +25,7 @@ export const initialSession: SessionState = {
   withheldOpen: false,
   message: null,
   keysShown: false,
+  seenAs: null,
 };
 
 const session = createSlice({
@@ -58,6 +61,9 @@ const session = createSlice({
     told: (state, { payload }: PayloadAction<SessionState['message']>) => {
       state.message = payload;
     },
+    shopSeenAs: (state, { payload }: PayloadAction<string | null>) => {
+      state.seenAs = payload;
+    },
     keysToggled: (state, { payload }: PayloadAction<boolean>) => {
       state.keysShown = payload;
     },
@@ -75,5 +81,6 @@ export const {
   withheldToggled,
   told,
   keysToggled,
+  shopSeenAs,
 } = session.actions;
 export const sessionReducer = session.reducer;

@@ -27,6 +27,9 @@ import { ZonePanel } from './zone-panel.tsx';
 
 const AdjustmentsPart = lazy(() => import('./adjustments/adjustments-part.tsx'));
 
+const TablesPart = lazy(() => import('./tables/tables-part.tsx'));
+const TablePage = lazy(() => import('./tables/table-page.tsx'));
+
 /** What the address says is open, with its title; null where nothing is, or what was is gone. */
 const useOpenPanel = (opening: Opening): { title: string; body: React.ReactNode } | null => {
   const { zones, services } = useAppSelector(selectBook);
@@ -128,6 +131,7 @@ const WideBoard = ({ opening }: { opening: Opening }) => {
 const PARTS = [
   { value: 'board', label: 'Board' },
   { value: 'adjustments', label: 'Adjustments' },
+  { value: 'tables', label: 'Tables' },
 ] as const;
 type PartName = (typeof PARTS)[number]['value'];
 
@@ -143,6 +147,12 @@ const Parts = ({ opening, part }: { opening: Opening; part: PartName }) => {
       {part === 'adjustments' ? (
         <Later>
           <AdjustmentsPart />
+        </Later>
+      ) : part === 'tables' ? (
+        <Later>
+          <TablesPart
+            onOpen={(table) => router.navigate({ pathname: '/charges', params: { part: 'tables', table } })}
+          />
         </Later>
       ) : isPhone ? (
         <PhoneBoard opening={opening} />
@@ -171,7 +181,19 @@ const PhonePanel = ({ opening }: { opening: Opening }) => {
 export const ChargesScreen = () => {
   const opening = useOpening();
   const isPhone = useWidth() === 'phone';
-  const { part } = useLocalSearchParams<{ part?: string }>();
-  if (part === 'adjustments') return <Parts opening={opening} part={part} />;
+  const router = useRouter();
+  const { part, table: tableId } = useLocalSearchParams<{ part?: string; table?: string }>();
+  const table = useAppSelector(selectBook).rateTables.find(({ id }) => id === tableId);
+  if (part === 'tables' && table) {
+    return (
+      <Later>
+        <TablePage
+          table={table}
+          onBack={() => router.navigate({ pathname: '/charges', params: { part: 'tables' } })}
+        />
+      </Later>
+    );
+  }
+  if (part === 'adjustments' || part === 'tables') return <Parts opening={opening} part={part} />;
   return isPhone ? <PhonePanel opening={opening} /> : <Parts opening={opening} part="board" />;
 };

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { View } from 'react-native';
-import { asKind, type WrittenKind } from '../../../core/price/price-kind.ts';
+import { asKind, type ChosenKind } from '../../../core/price/price-kind.ts';
 import type { Measure, Price } from '../../../core/model/price.ts';
 import { rebased } from '../../../core/price/rebase.ts';
 import { Segments } from '../../parts/segments.tsx';
@@ -8,6 +8,9 @@ import { useWidth } from '../../parts/use-width.ts';
 import { ByGoodsFields } from './by-goods-fields.tsx';
 import { FlatFields } from './flat-fields.tsx';
 import { PercentFields } from './percent-fields.tsx';
+import { TableFields } from './table-fields.tsx';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { StepsTable } from './steps-table.tsx';
 
 interface Props {
@@ -15,11 +18,12 @@ interface Props {
   onChange: (price: Price, visit: string | null) => void;
 }
 
-const KINDS: { value: WrittenKind; label: string }[] = [
+const KINDS: { value: ChosenKind; label: string }[] = [
   { value: 'flat', label: 'Flat' },
   { value: 'tiers', label: 'Steps' },
   { value: 'percent', label: 'Percent' },
   { value: 'by-goods', label: 'Goods' },
+  { value: 'table', label: 'Table' },
 ];
 const BASES: { value: Measure; label: string }[] = [
   { value: 'weight', label: 'Weight' },
@@ -28,19 +32,24 @@ const BASES: { value: Measure; label: string }[] = [
   { value: 'volume', label: 'Volume' },
 ];
 
-const isWritten = (kind: Price['kind']): kind is WrittenKind => KINDS.some(({ value }) => value === kind);
+const isChosen = (kind: Price['kind']): kind is ChosenKind => KINDS.some(({ value }) => value === kind);
 
 /** What kind of price it is: one amount, steps, a percentage, or each good's own. */
 export const PriceKind = memo(function PriceKind({ price, onChange }: Props) {
   const isPhone = useWidth() === 'phone';
-  if (!isWritten(price.kind)) return null;
+  const [table] = useAppSelector(selectBook).rateTables;
+  if (!isChosen(price.kind)) return null;
+  const choose = (kind: ChosenKind): void => {
+    if (kind !== 'table') onChange(asKind(price, kind), null);
+    else if (table) onChange({ kind, tableId: table.id }, null);
+  };
   return (
     <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
       <Segments
-        width={isPhone ? undefined : 340}
+        width={isPhone ? undefined : 400}
         value={price.kind}
-        onChange={(kind) => onChange(asKind(price, kind), null)}
-        options={KINDS}
+        onChange={choose}
+        options={table ? KINDS : KINDS.filter(({ value }) => value !== 'table')}
       />
       {price.kind === 'tiers' ? (
         <>
@@ -76,6 +85,8 @@ export const PriceEditor = ({ price, onChange }: Props) => {
       return <PercentFields price={price} onChange={onChange} />;
     case 'by-goods':
       return <ByGoodsFields price={price} onChange={onChange} />;
+    case 'table':
+      return <TableFields price={price} onChange={onChange} />;
     default:
       return null;
   }

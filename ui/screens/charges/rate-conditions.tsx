@@ -12,6 +12,7 @@ import {
   readMeasure,
   readMoney,
   readPercent,
+  readTokens,
   readWords,
 } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
@@ -218,6 +219,16 @@ export const RateConditions = ({ rate, onChange }: Props) => {
       <HandlingFields handling={rate.handling} onChange={change} />
       <ChargeFields freeFrom={rate.freeFrom} bounds={rate.bounds} onChange={change} />
       <TransitFields transit={rate.transit} onChange={change} />
+      <DraftField
+        prose
+        label="Only for orders from these channels, parted by commas"
+        placeholder="every channel"
+        text={rate.channels?.join(', ') ?? ''}
+        read={readTokens}
+        onChange={(channels, visit) =>
+          onChange({ channels: channels.length > 0 ? channels : undefined }, 'channels', visit)
+        }
+      />
       <View>
         <Check
           label="Taxed as the destination’s charges are"

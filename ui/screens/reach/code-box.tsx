@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
 import type { Whereabouts } from '../../../core/reach/whereabouts.ts';
+import { countFigure } from '../../../core/words/figure.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { countryName, type WorldPlaces } from '../../places/places.ts';
 import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
@@ -33,6 +34,15 @@ const styles = (inks: Inks) => ({
   note: note(inks),
 });
 
+/** What the postal list says, where it has lines for the country. */
+const postalText = ({ served, rule, isListed }: Whereabouts['postal']): string | null => {
+  if (!isListed) return null;
+  if (!rule) return served ? 'Not on the postal list, and served.' : 'Not on the postal list: not served.';
+  if (!served) return `Not served, by ${rule.pattern} of the postal list.`;
+  const days = rule.days === undefined ? '' : `, ${countFigure(rule.days, 'day')}`;
+  return `Served by ${rule.pattern} of the postal list${days}${rule.cashOnDelivery ? ', cash on delivery' : ''}.`;
+};
+
 /** The answer in the order in which a quote asks: sold to or not, the zone and why, who else names it, what ships. */
 export const answerText = ({
   sold,
@@ -41,13 +51,16 @@ export const answerText = ({
   services,
   place,
   assumedSubdivision,
+  postal,
 }: Whereabouts): string[] => {
   if (!sold) return ['The shop does not sell there.'];
+  const listed = postalText(postal);
+  if (!postal.served) return [listed ?? ''];
   if (!zone) return ['Sold to, but no zone takes it: the customer cannot buy.'];
   const taken = assumedSubdivision ? `, taken as ${place.subdivision}` : '';
   const named = alsoIn.map((one) => `${one.zone.name} (by ${one.entry})`).join(', ');
   return [
-    `Sold to${taken}. Zone ${zone.zone.name}, by ${zone.because}.`,
+    `Sold to${taken}.${listed === null ? '' : ` ${listed}`} Zone ${zone.zone.name}, by ${zone.because}.`,
     ...(named === '' ? [] : [`Named too, and outranked: ${named}.`]),
     services.length === 0
       ? 'Nothing ships there: the customer cannot buy.'
@@ -58,7 +71,7 @@ export const answerText = ({
 const Answer = ({ code, found }: { code: string; found: Whereabouts }) => {
   const style = useStyles(styles);
   const marks = useAppSelector(selectZoneMarks);
-  const cannot = !found.sold || !found.zone || found.services.length === 0;
+  const cannot = !found.sold || !found.postal.served || !found.zone || found.services.length === 0;
   const lines = answerText(found);
   return (
     <View style={style.item} role="listitem">

@@ -1,9 +1,13 @@
-import { lazy, Suspense, useMemo } from 'react';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Page } from '../../parts/page.tsx';
 import { Section } from '../../parts/section.tsx';
+import { Tabs } from '../../parts/tabs.tsx';
+import { useWidth } from '../../parts/use-width.ts';
 import { useWorldPlaces } from '../../places/places.ts';
+import { Later } from '../../shell/later.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -20,6 +24,8 @@ import { SellsToEditor } from './sells-to.tsx';
 import { ContestList, ZoneList } from './zone-list.tsx';
 
 const WorldMap = lazy(() => import('./world-map.tsx'));
+const PostalPart = lazy(() => import('./postal/postal-part.tsx'));
+const PostalImport = lazy(() => import('./postal/postal-import.tsx'));
 const NONE: string[] = [];
 
 const styles = (inks: Inks) => ({
@@ -27,8 +33,8 @@ const styles = (inks: Inks) => ({
   legend: note(inks),
 });
 
-/** Where the shop sells and how far: the world by zones, where a code falls, the zones, and what is closed. */
-export const ReachScreen = () => {
+/** The world by zones, where a code falls, the zones, and what is closed. */
+const World = () => {
   const style = useStyles(styles);
   const places = useWorldPlaces();
   const codes = useMemo(() => places?.countries.map(({ code }) => code) ?? NONE, [places]);
@@ -44,8 +50,7 @@ export const ReachScreen = () => {
   const bare = [...reach.values()].filter((one) => one.sold && one.withoutRate).length;
   const title = `The world by zones: ${closed} countries closed, ${bare} sold to without any rate`;
   return (
-    <Page>
-      <PageHead title="Reach" />
+    <View>
       <View style={style.map}>
         <Suspense fallback={<Text style={style.legend}>Drawing the map …</Text>}>
           {places ? (
@@ -71,6 +76,49 @@ export const ReachScreen = () => {
       {places ? (
         <SellsToEditor countries={places.countries} subdivisions={places.subdivisions} reach={reach} />
       ) : null}
+    </View>
+  );
+};
+
+const PARTS = [
+  { value: 'world', label: 'Zones' },
+  { value: 'postal', label: 'Postal list' },
+] as const;
+type PartName = (typeof PARTS)[number]['value'];
+
+/** Where the shop sells and how far: the world by zones, and the list of postal codes that are served. */
+export const ReachScreen = () => {
+  const router = useRouter();
+  const isPhone = useWidth() === 'phone';
+  const { part } = useLocalSearchParams<{ part?: string }>();
+  const [file, setFile] = useState<File | null>(null);
+  const name: PartName = part === 'postal' ? part : 'world';
+  if (file) {
+    return (
+      <Later>
+        <PostalImport file={file} onDone={() => setFile(null)} />
+      </Later>
+    );
+  }
+  return (
+    <Page key={name}>
+      <PageHead title="Reach" />
+      <Tabs
+        label="Reach"
+        bleed={isPhone ? 20 : 0}
+        value={name}
+        options={PARTS}
+        onChange={(next) =>
+          router.navigate({ pathname: '/reach', params: next === 'world' ? {} : { part: next } })
+        }
+      />
+      {name === 'world' ? (
+        <World />
+      ) : (
+        <Later>
+          <PostalPart onFile={setFile} />
+        </Later>
+      )}
     </Page>
   );
 };

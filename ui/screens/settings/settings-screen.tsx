@@ -7,6 +7,7 @@ import { PageHead } from '../../shell/page-head.tsx';
 import { DataSettings } from './data-settings.tsx';
 import { Locations } from './locations.tsx';
 import { Orders } from './orders.tsx';
+import { Payments } from './payments.tsx';
 import { StoreSettings } from './store-settings.tsx';
 import { Taxes } from './taxes.tsx';
 
@@ -14,6 +15,7 @@ const PARTS = {
   store: { label: 'Store', Part: StoreSettings },
   locations: { label: 'Locations', Part: Locations },
   taxes: { label: 'Taxes', Part: Taxes },
+  payments: { label: 'Payments', Part: Payments },
   orders: { label: 'Orders', Part: Orders },
   data: { label: 'Data', Part: DataSettings },
 } satisfies Record<string, { label: string; Part: ComponentType }>;

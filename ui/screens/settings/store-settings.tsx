@@ -3,10 +3,20 @@ import { Text } from 'react-native-paper';
 import type { Handling } from '../../../core/model/price.ts';
 import type { Store } from '../../../core/model/store.ts';
 import { moneyFigure, weightFigure } from '../../../core/words/figure.ts';
+import { Check } from '../../parts/check.tsx';
 import { Chooser } from '../../parts/chooser.tsx';
 import { DraftField } from '../../parts/draft-field.tsx';
-import { optional, readMeasure, readMoney, readName, readPercent } from '../../parts/readers.ts';
+import {
+  optional,
+  readDate,
+  readMeasure,
+  readMoney,
+  readName,
+  readPercent,
+  readWords,
+} from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
+import { useToday } from '../../parts/use-today.ts';
 import { CURRENCIES, currencyName, TIME_ZONES } from '../../places/money-and-time.ts';
 import { PackingFields } from './packing-fields.tsx';
 import { edit } from '../../state/draft.ts';
@@ -169,6 +179,68 @@ const Figures = ({ store }: { store: Store }) => {
   );
 };
 
+/** Days on which nothing is shipped or delivered, and what the customer is told then. */
+const Pause = ({ store }: { store: Store }) => {
+  const style = useStyles(styles);
+  const set = useSetStore();
+  const { pause } = store;
+  const today = useToday(store.timeZone);
+  const begin = (): void =>
+    set({ pause: { from: today, to: today, message: '', keepPickup: true } }, 'pause');
+  if (!pause) {
+    return (
+      <View style={style.row}>
+        <Check label="Paused for some days" on={false} onPress={begin} />
+      </View>
+    );
+  }
+  const change = (changes: Partial<typeof pause>, visit: string | null): void =>
+    set({ pause: { ...pause, ...changes } }, 'pause', visit);
+  return (
+    <View style={{ gap: 8 }} role="group" aria-label="Pause">
+      <Check
+        label="Paused for some days: nothing is shipped or delivered"
+        on
+        onPress={() => set({ pause: undefined }, 'no pause')}
+      />
+      <View style={style.row}>
+        <DraftField
+          style={style.field}
+          label="First day of the pause"
+          text={pause.from}
+          read={readDate}
+          onChange={(from, visit) => change({ from, to: pause.to < from ? from : pause.to }, visit)}
+        />
+        <DraftField
+          style={style.field}
+          label="Last day of the pause"
+          text={pause.to}
+          read={(text) => {
+            const to = readDate(text);
+            return to.ok && to.value < pause.from
+              ? { ok: false, text: 'The last day is not before the first.' }
+              : to;
+          }}
+          onChange={(to, visit) => change({ to }, visit)}
+        />
+      </View>
+      <DraftField
+        prose
+        label="What customers are told"
+        placeholder="We are taking no orders at present."
+        text={pause.message}
+        read={readWords(2_000)}
+        onChange={(message, visit) => change({ message }, visit)}
+      />
+      <Check
+        label="Orders can still be collected"
+        on={pause.keepPickup}
+        onPress={() => change({ keepPickup: !pause.keepPickup }, null)}
+      />
+    </View>
+  );
+};
+
 /** What holds for the whole shop: name, currency, units, time, handling, rounding, the order of choices. */
 export const StoreSettings = () => {
   const style = useStyles(styles);
@@ -195,6 +267,7 @@ export const StoreSettings = () => {
           ]}
         />
       </View>
+      <Pause store={store} />
     </View>
   );
 };

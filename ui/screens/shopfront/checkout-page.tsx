@@ -1,7 +1,10 @@
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
+import { promiseSentence } from '../../../core/words/promise-sentence.ts';
 import { Check } from '../../parts/check.tsx';
+import { TextLine } from '../../parts/text-line.tsx';
+import { useToday } from '../../parts/use-today.ts';
 import { useWidth } from '../../parts/use-width.ts';
 import { selectBook, selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -9,6 +12,7 @@ import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { AddressFields } from './address-fields.tsx';
 import { ChoiceList, NothingOffered } from './choice-list.tsx';
+import { RadioRow } from './radio-row.tsx';
 import { EmptyBasket, ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
 import { Summary } from './summary.tsx';
@@ -20,6 +24,7 @@ const styles = (inks: Inks) => ({
   form: { flex: 1 },
   aside: { width: 320 },
   place: { marginTop: 16 },
+  code: { maxWidth: 260, marginTop: 12 },
 });
 
 const Addresses = ({ checkout: { form, values, place } }: { checkout: Checkout }) => {
@@ -60,9 +65,13 @@ const Addresses = ({ checkout: { form, values, place } }: { checkout: Checkout }
   );
 };
 
-const Ways = ({ checkout: { view, chosen, choose } }: { checkout: Checkout }) => {
+const Ways = ({ checkout: { view, chosen, choose, code, setCode } }: { checkout: Checkout }) => {
   const style = useStyles(styles);
-  const { decimals } = useAppSelector(selectSpeech);
+  const speech = useAppSelector(selectSpeech);
+  const { decimals } = speech;
+  const book = useAppSelector(selectBook);
+  const today = useToday(book.store.timeZone);
+  const promise = view ? promiseSentence(view.quote, book, today, speech) : '';
   return (
     <View>
       <Text style={style.heading} role="heading" aria-level={2}>
@@ -73,17 +82,50 @@ const Ways = ({ checkout: { view, chosen, choose } }: { checkout: Checkout }) =>
       ) : view.quote.choices.length === 0 ? (
         <NothingOffered view={view} />
       ) : (
-        <ChoiceList view={view} decimals={decimals} chosen={chosen?.id ?? null} onChoose={choose} />
+        <>
+          <Text style={style.quiet} aria-live="polite">
+            {promise}
+          </Text>
+          <ChoiceList view={view} decimals={decimals} chosen={chosen?.id ?? null} onChoose={choose} />
+        </>
       )}
+      <View style={style.code}>
+        <TextLine label="A code, if you have one" value={code} onChange={setCode} />
+      </View>
     </View>
   );
 };
 
-const Order = ({ checkout: { view, chosen, faults, place } }: { checkout: Checkout }) => {
+/** How it is paid, where the shop has said how it can be. */
+const Payments = ({ checkout: { chosen, payments, payment, pay } }: { checkout: Checkout }) => {
+  const style = useStyles(styles);
+  const options = useAppSelector(selectBook).payments;
+  if (!chosen || options.length === 0) return null;
+  return (
+    <View role="radiogroup" aria-label="How you pay">
+      <Text style={style.heading} role="heading" aria-level={2}>
+        How you pay
+      </Text>
+      {payments.length === 0 ? (
+        <Text style={style.fault}>No way to pay fits this order. Choose another way of getting it.</Text>
+      ) : null}
+      {payments.map(({ id, name, instructions }) => (
+        <View key={id}>
+          <RadioRow name={name} on={id === payment?.id} onPress={() => pay(id)} />
+          {id === payment?.id && instructions ? <Text style={style.quiet}>{instructions}</Text> : null}
+        </View>
+      ))}
+    </View>
+  );
+};
+
+const Order = ({ checkout: { view, chosen, payments, faults, place } }: { checkout: Checkout }) => {
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectSpeech);
   const { currency } = useAppSelector(selectBook).store;
   const sums = chosen ? view?.sums.get(chosen.id) : undefined;
+  const cannotPay =
+    useAppSelector(selectBook).payments.length > 0 && chosen !== null && payments.length === 0;
   return (
     <View>
       <Text style={style.heading} role="heading" aria-level={2}>
@@ -99,7 +141,12 @@ const Order = ({ checkout: { view, chosen, faults, place } }: { checkout: Checko
           {faultSentence(fault)}
         </Text>
       ))}
-      <Button mode="contained" style={style.place} disabled={view !== null && !chosen} onPress={place}>
+      <Button
+        mode="contained"
+        style={style.place}
+        disabled={(view !== null && !chosen) || cannotPay}
+        onPress={place}
+      >
         Place the order
       </Button>
     </View>
@@ -121,6 +168,7 @@ export const CheckoutPage = () => {
         <View style={isNarrow ? null : style.form}>
           <Addresses checkout={checkout} />
           <Ways checkout={checkout} />
+          <Payments checkout={checkout} />
         </View>
         <View style={isNarrow ? null : style.aside}>
           <Order checkout={checkout} />

@@ -1,8 +1,10 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { FlatList, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
+import { Press } from '../../parts/press.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { added } from '../../state/basket.ts';
@@ -29,22 +31,31 @@ const styles = (inks: Inks) => ({
     borderTopColor: inks.hairline,
   } as const,
   words: { flex: 1 },
+  linked: { textDecorationLine: 'underline', textDecorationColor: inks.hairline } as const,
   headGround: { backgroundColor: inks.raised },
 });
 
 const Product = ({ good, decimals }: { good: Good; decimals: number }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
+  const router = useRouter();
   const count = useAppSelector((state) => state.basket.find(({ sku }) => sku === good.sku)?.quantity ?? 0);
   return (
     <View style={style.cell}>
-      <View style={style.words}>
-        <Text style={style.name}>{good.name}</Text>
-        <Text style={style.quiet}>
-          {moneyFigure(good.price, decimals)}
-          {good.fulfilment === 'digital' ? ' · by email' : ''}
-        </Text>
-      </View>
+      <Press
+        role="link"
+        aria-label={good.name}
+        style={style.words}
+        onPress={() => router.navigate({ pathname: '/shop/product', params: { sku: good.sku } })}
+      >
+        <View>
+          <Text style={[style.name, style.linked]}>{good.name}</Text>
+          <Text style={style.quiet}>
+            {moneyFigure(good.price, decimals)}
+            {good.fulfilment === 'digital' ? ' · by email' : ''}
+          </Text>
+        </View>
+      </Press>
       <Button
         mode="outlined"
         accessibilityLabel={`Add ${good.name} to the basket`}

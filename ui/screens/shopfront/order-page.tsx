@@ -41,6 +41,7 @@ const Placed = ({ order }: { order: PastOrder }) => {
   const router = useRouter();
   const keep = useKeepAsTrial();
   const { destination, lines } = order.request;
+  const payment = useAppSelector(selectBook).payments.find(({ id }) => id === order.payment);
   return (
     <ShopPage title={`Thank you. Your order is ${order.number}.`}>
       {lines.map(({ sku, name, quantity }) => (
@@ -64,6 +65,15 @@ const Placed = ({ order }: { order: PastOrder }) => {
         What it comes to
       </Text>
       <Sums order={order} />
+      {payment ? (
+        <>
+          <Text style={style.heading} role="heading" aria-level={2}>
+            How you pay
+          </Text>
+          <Text style={style.name}>{payment.name}</Text>
+          {payment.instructions ? <Text style={style.quiet}>{payment.instructions}</Text> : null}
+        </>
+      ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12, marginTop: 20 }}>
         <Button mode="contained" onPress={() => router.navigate('/shop')}>
           Back to the goods

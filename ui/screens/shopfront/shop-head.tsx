@@ -2,11 +2,13 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { countFigure } from '../../../core/words/figure.ts';
+import { Chooser } from '../../parts/chooser.tsx';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectBasket } from '../../state/customer-view.ts';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
+import { selectBook, selectCustomerGroups } from '../../state/selectors.ts';
+import { shopSeenAs } from '../../state/session.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS, SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
@@ -38,6 +40,30 @@ const styles = (inks: Inks) => ({
   basket: { fontFamily: SANS, fontSize: 15, lineHeight: 22, textDecorationLine: 'underline' } as const,
 });
 
+const ANYONE = '';
+
+/** As whose customer the shop is seen, where some rule asks for a customer group. */
+const SeenAs = () => {
+  const dispatch = useAppDispatch();
+  const seenAs = useAppSelector((state) => state.session.seenAs);
+  const groups = useAppSelector(selectCustomerGroups);
+  if (groups.length === 0) return null;
+  return (
+    <View style={{ flexDirection: 'row', width: 220 }}>
+      <Chooser
+        hideLabel
+        label="Seen as"
+        chosen={seenAs === null ? 'Seen as anyone' : `Seen as ${seenAs}`}
+        options={[
+          { id: ANYONE, name: 'anyone', note: '' },
+          ...groups.map((name) => ({ id: name, name, note: 'customer group' })),
+        ]}
+        onChoose={(id) => dispatch(shopSeenAs(id === ANYONE ? null : id))}
+      />
+    </View>
+  );
+};
+
 /** The head of every page of the shop, under the merchant's own line that says what is served. */
 export const ShopHead = () => {
   const style = useStyles(styles);
@@ -48,6 +74,7 @@ export const ShopHead = () => {
     <>
       <View style={style.notice} role="note">
         <Text style={style.note}>The shopfront, from the draft</Text>
+        <SeenAs />
         <TextAction label="Back to the book" onPress={() => router.navigate('/charges')} />
       </View>
       <View style={style.head}>

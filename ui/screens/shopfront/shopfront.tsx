@@ -2,8 +2,15 @@ import { BasketPage } from './basket-page.tsx';
 import { CheckoutPage } from './checkout-page.tsx';
 import { GoodsPage } from './goods-page.tsx';
 import { OrderPage } from './order-page.tsx';
+import { ProductPage } from './product-page.tsx';
 
-const PAGES = { goods: GoodsPage, basket: BasketPage, checkout: CheckoutPage, order: OrderPage };
+const PAGES = {
+  goods: GoodsPage,
+  basket: BasketPage,
+  checkout: CheckoutPage,
+  order: OrderPage,
+  product: ProductPage,
+};
 
 /** The customer's side of the shop, served from the draft. */
 const Shopfront = ({ page }: { page: keyof typeof PAGES }) => {

@@ -5,6 +5,7 @@ import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import type { Fault } from '../../../core/model/fault.ts';
 import type { Choice } from '../../../core/model/quote.ts';
 import type { QuoteRequest } from '../../../core/model/request.ts';
+import type { PaymentOption } from '../../../core/model/tax.ts';
 import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
 import { emptied } from '../../state/basket.ts';
 import { selectCustomerView, type CustomerView } from '../../state/customer-view.ts';
@@ -13,6 +14,19 @@ import { selectBook, selectCompiled } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { checkoutSchema, destinationOf, EMPTY_ADDRESS, type CheckoutValues } from './address-form.ts';
 
+/** The channel that orders of the shopfront come by. */
+export const SHOP_CHANNEL = 'shopfront';
+
+/** What an order says of who places it. */
+export const shopperOf = (
+  customer: string | null,
+  code: string,
+): Pick<QuoteRequest, 'channel' | 'customer' | 'code'> => ({
+  channel: SHOP_CHANNEL,
+  ...(customer === null ? {} : { customer }),
+  ...(code.trim() === '' ? {} : { code: code.trim() }),
+});
+
 export interface Checkout {
   form: UseFormReturn<CheckoutValues>;
   values: CheckoutValues;
@@ -20,6 +34,13 @@ export interface Checkout {
   view: CustomerView | null;
   chosen: Choice | null;
   choose: (id: string) => void;
+  /** A code that was typed; '' is none. */
+  code: string;
+  setCode: (code: string) => void;
+  /** The ways to pay that fit the choice, and the one taken. */
+  payments: readonly PaymentOption[];
+  payment: PaymentOption | null;
+  pay: (id: string) => void;
   faults: readonly Fault[];
   place: () => void;
 }
@@ -35,6 +56,9 @@ export const useCheckout = (): Checkout => {
   const home = book.locations[0]?.address.country ?? '';
   const [opened] = useState(() => new Date().toISOString());
   const [wanted, setWanted] = useState<string | null>(null);
+  const [code, setCode] = useState('');
+  const [paying, setPaying] = useState<string | null>(null);
+  const customer = useAppSelector((state) => state.session.seenAs);
   const [faults, setFaults] = useState<readonly Fault[]>([]);
   const form = useForm<CheckoutValues>({
     resolver: zodResolver(checkoutSchema),
@@ -50,11 +74,15 @@ export const useCheckout = (): Checkout => {
   const request = useMemo((): QuoteRequest | null => {
     const destination = JSON.parse(where) as QuoteRequest['destination'];
     const lines = basket.filter(({ sku }) => compiled.goods.has(sku));
-    return destination && lines.length > 0 ? { destination, lines, placedAt: opened } : null;
-  }, [where, basket, compiled, opened]);
+    return destination && lines.length > 0
+      ? { destination, lines, placedAt: opened, ...shopperOf(customer, code) }
+      : null;
+  }, [where, basket, compiled, opened, customer, code]);
   const view = useAppSelector((state) => selectCustomerView(state, request));
   const choices = view?.quote.choices ?? [];
   const chosen = choices.find(({ id }) => id === wanted) ?? choices[0] ?? null;
+  const payments = book.payments.filter(({ id }) => chosen?.payments.includes(id));
+  const payment = payments.find(({ id }) => id === paying) ?? payments[0] ?? null;
   const place = form.handleSubmit(({ ship, billSame, bill }) => {
     const address = billSame ? null : destinationOf(bill);
     if (!request || !chosen) return;
@@ -64,6 +92,7 @@ export const useCheckout = (): Checkout => {
       shown: chosen.charge,
       number: nextNumber(orders),
       recipient: ship.name.trim(),
+      ...(payment ? { payment: payment.id } : {}),
       ...(address ? { billing: { name: bill.name.trim(), address } } : {}),
     });
     if (!placed.ok) {
@@ -74,5 +103,18 @@ export const useCheckout = (): Checkout => {
     router.navigate({ pathname: '/shop/order', params: { number: placed.value.number } });
     dispatch(emptied());
   });
-  return { form, values, view, chosen, choose: setWanted, faults, place: () => void place() };
+  return {
+    form,
+    values,
+    view,
+    chosen,
+    choose: setWanted,
+    code,
+    setCode,
+    payments,
+    payment,
+    pay: setPaying,
+    faults,
+    place: () => void place(),
+  };
 };

@@ -3,9 +3,12 @@ import { goodEdits } from './good-edits.ts';
 import { groupEdits } from './group-edits.ts';
 import { locationEdits } from './location-edits.ts';
 import { rateEdits } from './rate-edits.ts';
+import { paymentEdits } from './payment-edits.ts';
+import { postalEdits } from './postal-edits.ts';
 import { reachEdits } from './reach-edits.ts';
 import { serviceEdits } from './service-edits.ts';
 import { storeEdits } from './store-edits.ts';
+import { tableEdits } from './table-edits.ts';
 import { taxEdits } from './tax-edits.ts';
 import { trialEdits } from './trial-edits.ts';
 import { zoneEdits } from './zone-edits.ts';
@@ -23,6 +26,9 @@ export const EDITS = {
   ...locationEdits,
   ...taxEdits,
   ...adjustmentEdits,
+  ...tableEdits,
+  ...postalEdits,
+  ...paymentEdits,
 };
 
 export type EditName = keyof typeof EDITS;

@@ -1,0 +1,193 @@
+import fc from 'fast-check';
+import type { PostalRule } from '../model/delivery.ts';
+import type { Measure, TableRow } from '../model/price.ts';
+import { locatedSentence } from '../words/fault-sentence.ts';
+import { guessMapping, guessUnit } from './list-columns.ts';
+import { POSTAL_COLUMNS, postalHeadings, postalLineCells, readPostalLines } from './postal-list-csv.ts';
+import {
+  ownMeaning,
+  readTableRows,
+  TABLE_COLUMNS,
+  TABLE_UNITS,
+  tableHeadings,
+  tableRowCells,
+  type TableMeaning,
+} from './rate-table-csv.ts';
+
+const KILOS: TableMeaning = { basis: 'weight', unit: 'kg', includesTo: false, decimals: 2, mark: '.' };
+const read = (rows: string[][], meaning: TableMeaning = KILOS) =>
+  readTableRows(rows, guessMapping(rows[0] ?? [], TABLE_COLUMNS), meaning);
+const HEAD = ['Country', 'Region', 'Postcode', 'Min weight', 'Max weight', 'Price'];
+
+describe('the columns of a list', () => {
+  test('are guessed by their headings, with the unit that they name', () => {
+    const headings = ['country_code', 'ZIP Code', 'From (lb)', 'Max', 'Charge', 'Remarks', 'Amount'];
+    const mapping = guessMapping(headings, TABLE_COLUMNS);
+    expect(mapping).toEqual(['country', 'postal', 'from', 'to', 'amount', null, null]);
+    const units = Object.keys(TABLE_UNITS.weight);
+    expect(guessUnit(headings, mapping, TABLE_COLUMNS, units)).toBe('lb');
+    expect(guessUnit(['From'], ['from'], TABLE_COLUMNS, units)).toBeNull();
+  });
+
+  test('that are needed and missing, or there twice, are said before any row is read', () => {
+    const missing = readTableRows([['From'], ['1']], ['from'], KILOS);
+    expect([missing.items, missing.faulty, missing.faults.map(locatedSentence)]).toEqual([
+      [],
+      1,
+      ['row 1: No column is taken as “Amount”, and each row needs one.'],
+    ]);
+    const twice = readTableRows(
+      [
+        ['A', 'B', 'C'],
+        ['1', '2', '3'],
+      ],
+      ['from', 'amount', 'amount'],
+      KILOS,
+    );
+    expect(twice.faults[0]?.code).toBe('column-twice');
+  });
+});
+
+describe('a rate table in a file', () => {
+  test('is read with its places, its unit and its marks', () => {
+    const { items, rows, faulty } = read([
+      HEAD,
+      ['ca', 'ns', '', '0', '1.5', '7.00'],
+      [],
+      ['CA', '', 'b3h*', '1.5', '', '$8.25'],
+    ]);
+    expect(items).toEqual([
+      { country: 'CA', subdivision: 'CA-NS', from: 0, to: 1_500, amount: 700 },
+      { country: 'CA', postal: 'B3H*', from: 1_500, amount: 825 },
+    ]);
+    expect([rows, faulty]).toEqual([[2, 4], 0]);
+  });
+
+  test('says what is wrong by row and column, and takes the rest', () => {
+    const { items, faults, faulty } = read([
+      HEAD,
+      ['Canada', '', '', '0', '1', '7'],
+      ['CA', 'US-NY', 'B3**', '-1', 'x', 'free'],
+      ['CA', '', '', '', '', ''],
+      ['CA', '', '', '0', '', '5'],
+    ]);
+    expect(items).toEqual([{ country: 'CA', from: 0, amount: 500 }]);
+    expect(faulty).toBe(3);
+    expect(faults.map(({ path }) => path)).toEqual([
+      'row 2, Country',
+      'row 3, Subdivision',
+      'row 3, Postal code',
+      'row 3, From',
+      'row 3, To, less than',
+      'row 3, Amount',
+      'row 4, From',
+      'row 4, Amount',
+    ]);
+  });
+
+  test('may say up to and including, other units, and what each further size costs', () => {
+    const rows = [
+      ['From', 'To', 'Amount', 'Each', 'Amount for each', 'Counted'],
+      ['0', '2', '4', '', '', ''],
+      ['2', '', '6', '1', '0,50', 'exact'],
+      ['3', '', '6', '1', '', ''],
+      ['4', '', '6', '0', '1', ''],
+    ];
+    const { items, faults } = read(rows, { ...KILOS, unit: 'lb', includesTo: true, mark: ',' });
+    expect(items).toEqual([
+      { from: 0, to: 908, amount: 400 },
+      { from: 907, amount: 600, each: { size: 454, amount: 50, count: 'exact' } },
+    ]);
+    expect(faults.map(({ path }) => path)).toEqual(['row 4, Amount for each', 'row 5, Each']);
+  });
+
+  test('with hostile cells is refused cell by cell, and nothing else happens', () => {
+    const { items, faulty } = read([
+      ['__proto__', 'From', 'Amount', 'constructor'],
+      ['x'.repeat(100_000), '0', '1e9999', '{}'],
+      ['\u0000', '=1+1', '5', ''],
+      ['__proto__', '0', '5', '__proto__'],
+    ]);
+    expect([items, faulty]).toEqual([[{ from: 0, amount: 500 }], 2]);
+    expect(({} as Record<string, unknown>).polluted).toBeUndefined();
+  });
+
+  test('that is written and read again is the same, row by row and cell by cell', () => {
+    const each = fc.record({
+      size: fc.integer({ min: 1, max: 9_999 }),
+      amount: fc.nat(99_999),
+      count: fc.constantFrom('started' as const, 'exact' as const),
+    });
+    const rows = fc.array(
+      fc.record(
+        {
+          country: fc.constantFrom('CA', 'US'),
+          postal: fc.constantFrom('B3H*', '90200..90299', 'B3?1*'),
+          from: fc.nat(1_000_000),
+          to: fc.nat(1_000_000),
+          amount: fc.nat(1_000_000),
+          each,
+        },
+        { requiredKeys: ['from', 'amount'] },
+      ),
+      { minLength: 1, maxLength: 20 },
+    );
+    const basis = fc.constantFrom<Measure>('weight', 'subtotal', 'units', 'volume', 'distance');
+    fc.assert(
+      fc.property(rows, basis, fc.constantFrom(0, 2, 3), (drawn, measure, decimals) => {
+        const written = [
+          tableHeadings(measure),
+          ...drawn.map((row) => tableRowCells(row as TableRow, measure, decimals)),
+        ];
+        const mapping = guessMapping(written[0] ?? [], TABLE_COLUMNS);
+        const again = readTableRows(written, mapping, ownMeaning(measure, decimals));
+        expect(again.items).toEqual(drawn);
+        expect(again.items.map((row) => tableRowCells(row, measure, decimals))).toEqual(written.slice(1));
+      }),
+    );
+  });
+});
+
+describe('a postal list in a file', () => {
+  const lines = (rows: string[][]) =>
+    readPostalLines(rows, guessMapping(rows[0] ?? [], POSTAL_COLUMNS), 'CA');
+
+  test('is read with what is usual where a cell is empty', () => {
+    expect(
+      lines([
+        ['Pincode', 'PIN code', 'COD', 'Serviceable', 'Delivery days'],
+        ['', 'b3h 4r2', 'Y', '', '2'],
+        ['', 'B2*', '', 'no', ''],
+      ]).items,
+    ).toEqual([
+      { country: 'CA', pattern: 'B3H 4R2', served: true, cashOnDelivery: true, days: 2 },
+      { country: 'CA', pattern: 'B2*', served: false, cashOnDelivery: false },
+    ]);
+  });
+
+  test('says what is wrong by row and column, and a code that is there twice', () => {
+    const { items, faults } = lines([
+      ['Country', 'Postal code', 'Served', 'Cash on delivery', 'Days'],
+      ['CA', 'B3H4R2', 'yes', 'no', '3'],
+      ['CA', 'b3h 4r2', 'no', 'no', '3'],
+      ['Canada', '', 'perhaps', 'maybe', '400'],
+    ]);
+    expect(items).toHaveLength(1);
+    expect(faults.map(({ code, path }) => `${path}: ${code}`)).toEqual([
+      'row 3, Postal code: cell-duplicate',
+      'row 4, Country: cell-unread',
+      'row 4, Postal code: cell-unread',
+      'row 4, Served: cell-unread',
+      'row 4, Cash on delivery: cell-unread',
+      'row 4, Days: cell-unread',
+    ]);
+  });
+
+  test('that is written and read again is the same', () => {
+    const list: PostalRule[] = [
+      { country: 'US', pattern: '90200..90299', served: true, cashOnDelivery: true, days: 0 },
+      { country: 'CA', pattern: 'B3H*', served: false, cashOnDelivery: false },
+    ];
+    expect(lines([postalHeadings(), ...list.map(postalLineCells)]).items).toEqual(list);
+  });
+});

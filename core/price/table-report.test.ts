@@ -1,0 +1,51 @@
+import fc from 'fast-check';
+import type { TableRow } from '../model/price.ts';
+import { odditySentence } from '../words/oddity-sentence.ts';
+import { tableOddities } from './table-report.ts';
+
+const row = (from: number, to?: number, part: Partial<TableRow> = {}): TableRow => ({
+  country: 'CA',
+  from,
+  ...(to === undefined ? {} : { to }),
+  amount: 1,
+  ...part,
+});
+const said = (rows: TableRow[]): string[] =>
+  tableOddities(rows).map((odd) =>
+    odditySentence(odd, 'weight', { decimals: 2, units: 'metric' }, (at) => at + 2),
+  );
+
+test('what is odd about the rows of a place is said by row', () => {
+  expect(said([row(0, 1_000), row(1_000)])).toEqual([]);
+  expect(said([row(500, 1_000), row(2_000, 3_000)])).toEqual([
+    'No row of the place of row 2 holds from 0 kg to less than 500 g: withheld there.',
+    'No row of the place of row 3 holds from 1 kg to less than 2 kg: withheld there.',
+    'No row of the place of row 3 holds from 3 kg on: withheld there.',
+  ]);
+  expect(said([row(0), row(1_000, 2_000), row(0)])).toEqual([
+    'Row 4 is for the same place and range as row 2, which stands.',
+    'Rows 2 and 3 both hold from 1 kg to less than 2 kg; row 2 stands.',
+  ]);
+  expect(said([row(0), row(700, 700)])).toEqual(['Row 3 ends where it begins, or before, and never holds.']);
+  expect(said([row(0, 100), row(100, undefined, { country: 'US' }), row(100)])).toEqual([
+    'No row of the place of row 3 holds from 0 kg to less than 100 g: withheld there.',
+  ]);
+});
+
+test('rows without oddities hold every value exactly once, and the others do not', () => {
+  const drawn = fc.array(fc.tuple(fc.nat(6), fc.option(fc.integer({ min: 0, max: 8 }), { nil: undefined })), {
+    minLength: 1,
+    maxLength: 6,
+  });
+  fc.assert(
+    fc.property(drawn, (pairs) => {
+      const rows = pairs.map(([from, to]) => row(from, to));
+      const holders = (value: number): number =>
+        rows.filter(({ from, to }) => from <= value && (to === undefined || value < to)).length;
+      const isExact = Array.from({ length: 10 }, (_, value) => holders(value)).every((count) => count === 1);
+      const odd = tableOddities(rows).filter(({ kind }) => kind !== 'empty');
+      expect(odd.length === 0).toBe(isExact);
+    }),
+    { numRuns: 500 },
+  );
+});

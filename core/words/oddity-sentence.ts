@@ -1,0 +1,25 @@
+import type { Measure } from '../model/price.ts';
+import type { TableOddity } from '../price/table-report.ts';
+import { measureFigure, type Speech } from './figure.ts';
+
+/** What is odd about a table's rows, in a sentence; `rowOf` gives the number under which a row is known. */
+export const odditySentence = (
+  odd: TableOddity,
+  basis: Measure,
+  speech: Speech,
+  rowOf: (at: number) => number,
+): string => {
+  const figure = (value: number): string => measureFigure(basis, value, speech);
+  const range = (from: number, to: number | undefined): string =>
+    to === undefined ? `from ${figure(from)} on` : `from ${figure(from)} to less than ${figure(to)}`;
+  switch (odd.kind) {
+    case 'duplicate':
+      return `Row ${rowOf(odd.row)} is for the same place and range as row ${rowOf(odd.with)}, which stands.`;
+    case 'overlap':
+      return `Rows ${rowOf(odd.with)} and ${rowOf(odd.row)} both hold ${range(odd.from, odd.to)}; row ${rowOf(odd.with)} stands.`;
+    case 'hole':
+      return `No row of the place of row ${rowOf(odd.row)} holds ${range(odd.from, odd.to)}: withheld there.`;
+    case 'empty':
+      return `Row ${rowOf(odd.row)} ends where it begins, or before, and never holds.`;
+  }
+};

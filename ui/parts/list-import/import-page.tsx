@@ -1,0 +1,109 @@
+import { useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { Button, ProgressBar, Text } from 'react-native-paper';
+import type { ListColumn } from '../../../core/formats/list-columns.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import type { ListItem, ListSummary } from '../../work/list-reader.ts';
+import { PageHead } from '../../shell/page-head.tsx';
+import { useInks } from '../../theme/theme.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { Page } from '../page.tsx';
+import { Section } from '../section.tsx';
+import { ImportColumns } from './import-columns.tsx';
+import { ImportReview } from './import-review.tsx';
+import type { ListImport } from './use-list-import.ts';
+
+interface Props<C extends string> {
+  name: string;
+  back: { name: string; onPress: () => void };
+  columns: readonly ListColumn<C>[];
+  work: ListImport<C>;
+  /** What else says how the file is meant, under its columns. */
+  settings: ReactNode;
+  oddWords: (summary: ListSummary) => string[];
+  /** What taking it does: 'replaces the 12 rows that are there'. */
+  effect: string;
+  onTake: (items: readonly ListItem[], summary: ListSummary) => void;
+}
+
+const styles = (inks: Inks) => ({
+  note: note(inks),
+  fault: { color: inks.rubric, paddingVertical: 12 },
+  wait: { paddingVertical: 24, gap: 12 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 16 } as const,
+});
+
+/** While the file is read: how far it is, and a way to stop. */
+const Reading = ({ share, onStop }: { share: number; onStop: () => void }) => {
+  const style = useStyles(styles);
+  const inks = useInks();
+  return (
+    <View style={style.wait}>
+      <Text style={style.note}>Reading the file, {Math.round(share * 100)} %</Text>
+      <ProgressBar progress={share} color={inks.ink} style={{ backgroundColor: inks.hairline }} />
+      <Button mode="outlined" style={{ alignSelf: 'flex-start' }} onPress={onStop}>
+        Stop
+      </Button>
+    </View>
+  );
+};
+
+/** A list from a file: what its columns are, what is wrong with it, and only then what it replaces. */
+export const ImportPage = <C extends string>(props: Props<C>) => {
+  const { name, back, columns, work, settings, effect } = props;
+  const style = useStyles(styles);
+  const [taking, setTaking] = useState(false);
+  const { opened, summary, fault } = work;
+  const take = async (): Promise<void> => {
+    if (!summary) return;
+    setTaking(true);
+    props.onTake(await work.take(), summary);
+  };
+  return (
+    <Page>
+      <PageHead title={name} back={back} />
+      {fault === null ? null : (
+        <Text style={style.fault} role="alert">
+          The file could not be read: {fault}. Nothing was changed.
+        </Text>
+      )}
+      {!opened && fault === null ? <Reading share={work.progress} onStop={back.onPress} /> : null}
+      {opened ? (
+        <>
+          <Section title="Its columns" />
+          <ImportColumns
+            columns={columns}
+            opened={opened}
+            mapping={work.mapping}
+            onChange={work.setMapping}
+          />
+          {settings}
+          <Section title="What it holds" />
+          {summary ? (
+            <ImportReview summary={summary} odd={props.oddWords(summary)} />
+          ) : (
+            <Text style={style.note}>Reading {countFigure(opened.rows, 'row')} …</Text>
+          )}
+          <Text style={style.note}>Taking it {effect}.</Text>
+          <View style={style.buttons}>
+            <Button
+              mode="contained"
+              disabled={!summary || summary.sound === 0 || taking}
+              loading={taking}
+              onPress={() => void take()}
+            >
+              {summary && summary.faulty > 0
+                ? `Take the ${countFigure(summary.sound, 'sound row')}`
+                : 'Take it into the draft'}
+            </Button>
+            <Button mode="text" onPress={back.onPress}>
+              Leave it
+            </Button>
+          </View>
+        </>
+      ) : null}
+    </Page>
+  );
+};

@@ -1,0 +1,87 @@
+import { useEffect, useRef, useState } from 'react';
+import { guessMapping, type ListColumn, type ListMapping } from '../../../core/formats/list-columns.ts';
+import type { ListItem, ListSummary, Opened } from '../../work/list-reader.ts';
+import { startListReader, type ListWork } from '../../work/list-reader-worker.ts';
+
+export type ReadList<C extends string> = (
+  reader: ListWork['reader'],
+  mapping: ListMapping<C>,
+) => Promise<ListSummary>;
+
+interface Options<C extends string> {
+  file: File;
+  columns: readonly ListColumn<C>[];
+  /** How the file is read; another function reads it again. */
+  read: ReadList<C>;
+  onOpened: (headings: readonly string[], mapping: ListMapping<C>) => void;
+}
+
+export interface ListImport<C extends string> {
+  /** How much of the file is read, from 0 to 1. */
+  progress: number;
+  opened: Opened | null;
+  mapping: ListMapping<C>;
+  setMapping: (mapping: ListMapping<C>) => void;
+  /** What the rows gave; null while they are read. */
+  summary: ListSummary | null;
+  /** Why the file could not be read, or null. */
+  fault: string | null;
+  take: <T extends ListItem>() => Promise<readonly T[]>;
+}
+
+const wordsOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+
+/** A list being read from a file in a worker: opened, its columns guessed, read again as they are changed. */
+export const useListImport = <C extends string>({
+  file,
+  columns,
+  read,
+  onOpened,
+}: Options<C>): ListImport<C> => {
+  const work = useRef<ListWork | null>(null);
+  const [progress, setProgress] = useState(0);
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [mapping, setMapping] = useState<ListMapping<C>>([]);
+  const [summary, setSummary] = useState<ListSummary | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const told = useRef(onOpened);
+  told.current = onOpened;
+  useEffect(() => {
+    const started = startListReader();
+    work.current = started;
+    const open = async (): Promise<void> => {
+      const found = await started.open(await file.arrayBuffer(), setProgress);
+      const guessed = guessMapping(found.headings, columns);
+      setMapping(guessed);
+      told.current(found.headings, guessed);
+      setOpened(found);
+    };
+    open().catch((error: unknown) => setFault(wordsOf(error)));
+    return () => started.stop();
+  }, [file, columns]);
+  useEffect(() => {
+    const started = work.current;
+    if (!opened || !started) return undefined;
+    let isLatest = true;
+    setSummary(null);
+    read(started.reader, mapping).then(
+      (found) => void (isLatest && setSummary(found)),
+      (error: unknown) => void (isLatest && setFault(wordsOf(error))),
+    );
+    return () => {
+      isLatest = false;
+    };
+  }, [opened, mapping, read]);
+  return {
+    progress,
+    opened,
+    mapping,
+    setMapping,
+    summary,
+    fault,
+    take: async () => {
+      if (!work.current || !summary) return [];
+      return work.current.take(summary.sound);
+    },
+  };
+};

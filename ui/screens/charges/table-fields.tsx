@@ -1,0 +1,51 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Price } from '../../../core/model/price.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { Chooser } from '../../parts/chooser.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useInks } from '../../theme/theme.ts';
+import { note } from '../../theme/text.ts';
+
+interface Props {
+  price: Extract<Price, { kind: 'table' }>;
+  onChange: (price: Price, visit: string | null) => void;
+}
+
+/** The table that a rate is priced by. */
+export const TableFields = ({ price, onChange }: Props) => {
+  const router = useRouter();
+  const quiet = note(useInks());
+  const { rateTables } = useAppSelector(selectBook);
+  const table = rateTables.find(({ id }) => id === price.tableId);
+  return (
+    <View style={{ gap: 8 }}>
+      <View style={{ flexDirection: 'row', maxWidth: 300 }}>
+        <Chooser
+          label="Priced by the table"
+          chosen={table?.name ?? ''}
+          options={rateTables.map(({ id, name, rows }) => ({
+            id,
+            name,
+            note: countFigure(rows.length, 'row'),
+          }))}
+          onChoose={(tableId) => onChange({ kind: 'table', tableId }, null)}
+        />
+      </View>
+      <Text style={quiet}>
+        By {table?.basis ?? 'weight'}. A place or a range that the table has no row for is withheld, never
+        free.
+      </Text>
+      <TextAction
+        label="To the table"
+        style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+        onPress={() =>
+          router.navigate({ pathname: '/charges', params: { part: 'tables', table: price.tableId } })
+        }
+      />
+    </View>
+  );
+};

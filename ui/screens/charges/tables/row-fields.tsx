@@ -1,0 +1,132 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { parsePattern } from '../../../../core/place/postal.ts';
+import { countrySchema, subdivisionSchema } from '../../../../core/model/place.ts';
+import type { RateTable, TableRow } from '../../../../core/model/price.ts';
+import { measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { DraftField, type Read } from '../../../parts/draft-field.tsx';
+import { optional, readMeasure, readMoney } from '../../../parts/readers.ts';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { edit } from '../../../state/draft.ts';
+import { told } from '../../../state/session.ts';
+import { selectSpeech } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { raisedPanel } from '../../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+
+interface Props {
+  table: RateTable;
+  row: TableRow;
+  at: number;
+  onGone: () => void;
+}
+
+const styles = (inks: Inks) => ({
+  panel: { ...raisedPanel(inks), padding: 12, gap: 8, marginBottom: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  field: { width: 124 },
+  title: { fontFamily: SANS_STRONG },
+});
+
+const readAs =
+  (isSound: (text: string) => boolean, words: string) =>
+  (text: string): Read<string> => {
+    const upper = text.trim().toUpperCase();
+    return isSound(upper) ? { ok: true, value: upper } : { ok: false, text: words };
+  };
+
+const readCountry = readAs((text) => countrySchema.safeParse(text).success, 'Write two letters, as CA.');
+const readSubdivision = readAs(
+  (text) => subdivisionSchema.safeParse(text).success,
+  'Write a subdivision, as CA-NS.',
+);
+const readPattern = (country: string | undefined) =>
+  readAs(
+    (text) => text.length <= 40 && parsePattern(country ?? '', text) !== null,
+    'Write B3H4R2, B3H*, B3?1* or 90200..90299.',
+  );
+
+/** One row of a table: its place, its range and what it charges. */
+export const RowFields = ({ table, row, at, onGone }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const speech = useAppSelector(selectSpeech);
+  const { id, basis } = table;
+  const set = (changes: Partial<TableRow>, visit: string): void => {
+    const next = Object.fromEntries(
+      Object.entries({ ...row, ...changes }).filter(([, value]) => value !== undefined),
+    ) as unknown as TableRow;
+    dispatch(edit('setRow', { id, at, row: next }, `${table.name}: row ${at + 1}`, visit));
+  };
+  const figure = (value: number | undefined): string =>
+    value === undefined ? '' : measureFigure(basis, value, speech);
+  const remove = (): void => {
+    dispatch(edit('removeRow', { id, at }, `${table.name}: remove row ${at + 1}`));
+    dispatch(told({ text: `Removed row ${at + 1} of ${table.name}.`, undo: true }));
+    onGone();
+  };
+  return (
+    <View style={style.panel} role="group" aria-label={`Row ${at + 1}`}>
+      <Text style={style.title}>Row {at + 1}</Text>
+      <View style={style.row}>
+        <DraftField
+          style={style.field}
+          label="Country"
+          placeholder="any"
+          text={row.country ?? ''}
+          read={optional<string>(readCountry)}
+          onChange={(country, visit) => set({ country }, visit)}
+        />
+        <DraftField
+          style={style.field}
+          label="Subdivision"
+          placeholder="any"
+          text={row.subdivision ?? ''}
+          read={optional<string>(readSubdivision)}
+          onChange={(subdivision, visit) => set({ subdivision }, visit)}
+        />
+        <DraftField
+          style={style.field}
+          label="Postal code"
+          placeholder="any"
+          text={row.postal ?? ''}
+          read={optional<string>(readPattern(row.country))}
+          onChange={(postal, visit) => set({ postal }, visit)}
+        />
+      </View>
+      <View style={style.row}>
+        <DraftField
+          right
+          style={style.field}
+          label="From"
+          text={figure(row.from)}
+          read={readMeasure(basis, speech)}
+          onChange={(from, visit) => set({ from }, visit)}
+        />
+        <DraftField
+          right
+          style={style.field}
+          label="To less than"
+          placeholder="any"
+          text={figure(row.to)}
+          read={optional<number>(readMeasure(basis, speech))}
+          onChange={(to, visit) => set({ to }, visit)}
+        />
+        <DraftField
+          right
+          style={style.field}
+          label="Amount"
+          text={moneyFigure(row.amount, speech.decimals)}
+          read={readMoney(speech)}
+          onChange={(amount, visit) => set({ amount }, visit)}
+        />
+      </View>
+      <TextAction
+        label="Remove the row"
+        style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+        onPress={remove}
+      />
+    </View>
+  );
+};

@@ -1,0 +1,132 @@
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { guessUnit } from '../../../../core/formats/list-columns.ts';
+import { TABLE_COLUMNS, TABLE_UNITS } from '../../../../core/formats/rate-table-csv.ts';
+import type { Measure, RateTable, TableRow } from '../../../../core/model/price.ts';
+import { countFigure } from '../../../../core/words/figure.ts';
+import { odditySentence } from '../../../../core/words/oddity-sentence.ts';
+import { Check } from '../../../parts/check.tsx';
+import { ImportPage } from '../../../parts/list-import/import-page.tsx';
+import { useListImport, type ReadList } from '../../../parts/list-import/use-list-import.ts';
+import { decimalMark } from '../../../parts/readers.ts';
+import { Segments } from '../../../parts/segments.tsx';
+import { edit } from '../../../state/draft.ts';
+import { told } from '../../../state/session.ts';
+import { selectSpeech } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+
+type Column = (typeof TABLE_COLUMNS)[number]['column'];
+
+export const MEASURES: { value: Measure; label: string }[] = [
+  { value: 'weight', label: 'Weight' },
+  { value: 'subtotal', label: 'Subtotal' },
+  { value: 'units', label: 'Units' },
+  { value: 'volume', label: 'Volume' },
+];
+
+const USUAL: Record<'metric' | 'imperial', Partial<Record<Measure, string>>> = {
+  metric: { weight: 'kg', volume: 'L', distance: 'km' },
+  imperial: { weight: 'lb', volume: 'cu in', distance: 'mi' },
+};
+
+const row = {
+  flexDirection: 'row',
+  flexWrap: 'wrap',
+  gap: 12,
+  alignItems: 'center',
+  paddingTop: 12,
+} as const;
+
+/** How the file is meant, and the function that reads it so. */
+const useMeaning = (table: RateTable) => {
+  const speech = useAppSelector(selectSpeech);
+  const [basis, setBasis] = useState<Measure>(table.basis);
+  const [unit, setUnit] = useState<string | null>(USUAL[speech.units][table.basis] ?? null);
+  const [includesTo, setIncludesTo] = useState(false);
+  const { decimals } = speech;
+  const read: ReadList<Column> = useCallback(
+    (reader, mapping) => reader.readTable(mapping, { basis, unit, includesTo, decimals, mark: decimalMark }),
+    [basis, unit, includesTo, decimals],
+  );
+  const chooseBasis = (next: Measure): void => {
+    setBasis(next);
+    setUnit(USUAL[speech.units][next] ?? null);
+  };
+  return { speech, basis, chooseBasis, unit, setUnit, includesTo, setIncludesTo, read };
+};
+
+/** A rate table out of a CSV: its columns and units, what is wrong with it, and then in place of the rows there. */
+export const TableImport = ({
+  table,
+  file,
+  onDone,
+}: {
+  table: RateTable;
+  file: File;
+  onDone: () => void;
+}) => {
+  const dispatch = useAppDispatch();
+  const meaning = useMeaning(table);
+  const { basis, unit, speech } = meaning;
+  const units = Object.keys(TABLE_UNITS[basis]);
+  const work = useListImport<Column>({
+    file,
+    columns: TABLE_COLUMNS,
+    read: meaning.read,
+    onOpened: (headings, mapping) => {
+      const named = guessUnit(headings, mapping, TABLE_COLUMNS, units);
+      if (named !== null) meaning.setUnit(named);
+    },
+  });
+  const settings = (
+    <View>
+      <View style={row}>
+        <Text>It goes by</Text>
+        <Segments width={320} value={basis} options={MEASURES} onChange={meaning.chooseBasis} />
+      </View>
+      {units.length > 0 && unit !== null ? (
+        <View style={row}>
+          <Text>Its figures are in</Text>
+          <Segments
+            width={units.length * 64}
+            value={unit}
+            options={units.map((one) => ({ value: one, label: one }))}
+            onChange={meaning.setUnit}
+          />
+        </View>
+      ) : null}
+      <Check
+        label="“To” is still within the row: up to and including"
+        on={meaning.includesTo}
+        onPress={() => meaning.setIncludesTo(!meaning.includesTo)}
+      />
+    </View>
+  );
+  return (
+    <ImportPage
+      name={file.name}
+      back={{ name: table.name, onPress: onDone }}
+      columns={TABLE_COLUMNS}
+      work={work}
+      settings={settings}
+      effect={
+        table.rows.length === 0
+          ? 'fills the empty table'
+          : `replaces the ${countFigure(table.rows.length, 'row')} that are there`
+      }
+      oddWords={({ odd, oddRows }) =>
+        odd.map((one) => odditySentence(one, basis, speech, (at) => oddRows[at] ?? at + 1))
+      }
+      onTake={(items, { faulty }) => {
+        const rows = items as readonly TableRow[];
+        dispatch(edit('replaceRows', { id: table.id, basis, rows }, `${table.name}: took ${file.name}`));
+        const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} left out.` : '';
+        dispatch(
+          told({ text: `Took ${countFigure(rows.length, 'row')} of ${file.name}.${left}`, undo: true }),
+        );
+        onDone();
+      }}
+    />
+  );
+};

@@ -1,0 +1,190 @@
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { tableHeadings, tableRowCells } from '../../../../core/formats/rate-table-csv.ts';
+import type { RateTable, TableRow } from '../../../../core/model/price.ts';
+import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { chooseFile, fileName, isTooLarge } from '../../../parts/files.ts';
+import { LongList } from '../../../parts/long-list.tsx';
+import { Page } from '../../../parts/page.tsx';
+import { readName } from '../../../parts/readers.ts';
+import { saveList } from '../../../parts/save-list.ts';
+import { Segments } from '../../../parts/segments.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { PageHead } from '../../../shell/page-head.tsx';
+import { edit } from '../../../state/draft.ts';
+import { told } from '../../../state/session.ts';
+import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note, smallFigure } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import { RowFields } from './row-fields.tsx';
+import { MEASURES, TableImport } from './table-import.tsx';
+
+const styles = (inks: Inks) => ({
+  head: { gap: 8, paddingTop: 12 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+  note: note(inks),
+  number: { ...smallFigure, color: inks.quiet, width: 56 } as const,
+  place: { flex: 1, minWidth: 0 },
+  range: { ...smallFigure, flex: 1, textAlign: 'right', color: inks.ink } as const,
+  amount: { ...smallFigure, width: 88, textAlign: 'right', color: inks.ink } as const,
+});
+
+const placeWords = ({ country, subdivision, postal }: TableRow): string =>
+  [subdivision ?? country, postal].filter(Boolean).join(' ') || 'anywhere';
+
+/** The rates that are priced by a table, by the names of their cells. */
+const useUsers = (id: string): string[] => {
+  const { rates, services, zones } = useAppSelector(selectBook);
+  const nameOf = (list: readonly { id: string; name: string }[], wanted: string): string =>
+    list.find((one) => one.id === wanted)?.name ?? wanted;
+  return rates
+    .filter(({ price }) => price.kind === 'table' && price.tableId === id)
+    .map(({ serviceId, zoneId }) => `${nameOf(services, serviceId)} to ${nameOf(zones, zoneId)}`);
+};
+
+const Actions = ({
+  table,
+  onFile,
+  onGone,
+}: {
+  table: RateTable;
+  onFile: (file: File) => void;
+  onGone: () => void;
+}) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { decimals } = useAppSelector(selectSpeech);
+  const users = useUsers(table.id);
+  const { id, name, basis, rows } = table;
+  const choose = async (): Promise<void> => {
+    const file = await chooseFile('csv');
+    if (file && isTooLarge(file))
+      dispatch(told({ text: `${file.name} is larger than 200 MB and was not read.`, undo: false }));
+    else if (file) onFile(file);
+  };
+  const save = (what: string, saved: readonly TableRow[]): void => {
+    const day = new Date().toISOString().slice(0, 10);
+    void saveList(fileName(name, what, day, 'csv'), tableHeadings(basis), saved, (row) =>
+      tableRowCells(row, basis, decimals),
+    );
+  };
+  const template = (): void =>
+    save('template', [
+      { country: 'CA', from: 0, to: 1_000, amount: 900 },
+      { country: 'CA', subdivision: 'CA-NS', from: 0, amount: 700 },
+      { country: 'CA', postal: 'B3H*', from: 0, amount: 500 },
+    ]);
+  const remove = (): void => {
+    dispatch(edit('removeTable', { id }, `Remove ${name}`));
+    dispatch(told({ text: `Removed ${name}.`, undo: true }));
+    onGone();
+  };
+  return (
+    <View style={style.head}>
+      <Text style={style.note}>
+        {users.length === 0 ? 'No rate is priced by it yet.' : `Prices ${users.join(', ')}.`}
+      </Text>
+      <View style={style.actions}>
+        <TextAction main label="Open a CSV" onPress={() => void choose()} />
+        <TextAction label="Save as CSV" disabled={rows.length === 0} onPress={() => save('rates', rows)} />
+        <TextAction label="Save a template" onPress={template} />
+        <TextAction label="Add a row" onPress={() => dispatch(edit('addRow', { id }, `${name}: new row`))} />
+        <TextAction label="Remove the table" disabled={users.length > 0} onPress={remove} />
+      </View>
+    </View>
+  );
+};
+
+/** A rate table: its rows, searched and edited, out of a file and into one. */
+const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const speech = useAppSelector(selectSpeech);
+  const [file, setFile] = useState<File | null>(null);
+  const [open, setOpen] = useState<number | null>(null);
+  const { id, name, basis, rows } = table;
+  const rangeWords = useCallback(
+    ({ from, to }: TableRow): string => {
+      const start = measureFigure(basis, from, speech);
+      return to === undefined ? `from ${start}` : `${start} to ${measureFigure(basis, to, speech)}`;
+    },
+    [basis, speech],
+  );
+  const textOf = useCallback(
+    (row: TableRow, at: number): string =>
+      `${at + 1}: ${placeWords(row)}, ${rangeWords(row)}: ${moneyFigure(row.amount, speech.decimals)}`,
+    [rangeWords, speech],
+  );
+  const row = open === null ? undefined : rows[open];
+  if (file) return <TableImport table={table} file={file} onDone={() => setFile(null)} />;
+  return (
+    <Page>
+      <PageHead title={name} back={{ name: 'Tables', onPress: onBack }} />
+      <View style={style.head}>
+        <DraftField
+          label="Table"
+          prose
+          text={name}
+          read={readName}
+          onChange={(next, visit) =>
+            dispatch(edit('setTable', { id, changes: { name: next } }, `${name}: name`, visit))
+          }
+        />
+        {rows.length === 0 ? (
+          <Segments
+            width={320}
+            value={basis}
+            options={MEASURES}
+            onChange={(next) =>
+              dispatch(edit('setTable', { id, changes: { basis: next } }, `${name}: measure`))
+            }
+          />
+        ) : (
+          <Text style={style.note}>
+            By {basis}, {countFigure(rows.length, 'row')}. The most specific place decides, then the range.
+          </Text>
+        )}
+      </View>
+      <Actions table={table} onFile={setFile} onGone={onBack} />
+      {row && open !== null ? (
+        <RowFields key={open} table={table} row={row} at={open} onGone={() => setOpen(null)} />
+      ) : null}
+      {rows.length === 0 ? (
+        <Text style={style.note}>
+          Rows of a place, a range and an amount belong here: out of a carrier’s list, say.
+        </Text>
+      ) : (
+        <LongList
+          label={`Rows of ${name}`}
+          one="row"
+          items={rows}
+          textOf={textOf}
+          findLabel="Find a place or an amount"
+          open={open}
+          onOpen={(at) => setOpen(open === at ? null : at)}
+        >
+          {(one, at) => (
+            <>
+              <Text style={style.number}>{at + 1}</Text>
+              <Text style={style.place} numberOfLines={1}>
+                {placeWords(one)}
+              </Text>
+              <Text style={style.range} numberOfLines={1}>
+                {rangeWords(one)}
+              </Text>
+              <Text style={style.amount}>
+                {moneyFigure(one.amount, speech.decimals)}
+                {one.each ? ' +' : ''}
+              </Text>
+            </>
+          )}
+        </LongList>
+      )}
+    </Page>
+  );
+};
+export default TablePage;

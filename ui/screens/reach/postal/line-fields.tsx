@@ -1,0 +1,102 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { PostalRule } from '../../../../core/model/delivery.ts';
+import { countrySchema } from '../../../../core/model/place.ts';
+import { parsePattern } from '../../../../core/place/postal.ts';
+import { Check } from '../../../parts/check.tsx';
+import { DraftField, type Read } from '../../../parts/draft-field.tsx';
+import { optional, readCountWithin } from '../../../parts/readers.ts';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { edit } from '../../../state/draft.ts';
+import { told } from '../../../state/session.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { raisedPanel } from '../../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+
+interface Props {
+  line: PostalRule;
+  at: number;
+  onGone: () => void;
+}
+
+const styles = (inks: Inks) => ({
+  panel: { ...raisedPanel(inks), padding: 12, gap: 8, marginVertical: 8 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  field: { width: 124 },
+  title: { fontFamily: SANS_STRONG },
+});
+
+const readCountry = (text: string): Read<string> => {
+  const country = text.trim().toUpperCase();
+  return countrySchema.safeParse(country).success
+    ? { ok: true, value: country }
+    : { ok: false, text: 'Write two letters, as CA.' };
+};
+
+const readPattern =
+  (country: string) =>
+  (text: string): Read<string> => {
+    const pattern = text.trim().toUpperCase();
+    return pattern.length <= 40 && parsePattern(country, pattern)
+      ? { ok: true, value: pattern }
+      : { ok: false, text: 'Write B3H4R2, B3H*, B3?1* or 90200..90299.' };
+  };
+
+/** One line of the postal list: which codes, whether they are served, cash on delivery, days. */
+export const LineFields = ({ line, at, onGone }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { country, pattern, served, cashOnDelivery, days } = line;
+  const set = (changes: Partial<PostalRule>, visit: string | null = null): void => {
+    dispatch(edit('setPostalLine', { at, changes }, `Postal list, ${pattern}`, visit));
+  };
+  const remove = (): void => {
+    dispatch(edit('removePostalLine', { at }, `Postal list: remove ${pattern}`));
+    dispatch(told({ text: `Removed ${pattern} from the postal list.`, undo: true }));
+    onGone();
+  };
+  return (
+    <View style={style.panel} role="group" aria-label={`Line ${at + 1}`}>
+      <Text style={style.title}>Line {at + 1}</Text>
+      <View style={style.row}>
+        <DraftField
+          style={style.field}
+          label="Country"
+          text={country}
+          read={readCountry}
+          onChange={(next, visit) => set({ country: next }, visit)}
+        />
+        <DraftField
+          style={style.field}
+          label="Postal code"
+          text={pattern}
+          read={readPattern(country)}
+          onChange={(next, visit) => set({ pattern: next }, visit)}
+        />
+        <DraftField
+          right
+          style={style.field}
+          label="Days"
+          placeholder="as the rate"
+          text={days === undefined ? '' : String(days)}
+          read={optional<number>(readCountWithin(0, 365))}
+          onChange={(next, visit) => set({ days: next }, visit)}
+        />
+      </View>
+      <View style={style.row}>
+        <Check label="Served" on={served} onPress={() => set({ served: !served })} />
+        <Check
+          label="Cash on delivery"
+          on={cashOnDelivery}
+          onPress={() => set({ cashOnDelivery: !cashOnDelivery })}
+        />
+      </View>
+      <TextAction
+        label="Remove the line"
+        style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+        onPress={remove}
+      />
+    </View>
+  );
+};

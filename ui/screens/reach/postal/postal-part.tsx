@@ -1,0 +1,150 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { postalHeadings, postalLineCells } from '../../../../core/formats/postal-list-csv.ts';
+import type { PostalRule } from '../../../../core/model/delivery.ts';
+import { countFigure } from '../../../../core/words/figure.ts';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { chooseFile, fileName, isTooLarge } from '../../../parts/files.ts';
+import { LongList } from '../../../parts/long-list.tsx';
+import { readCountWithin } from '../../../parts/readers.ts';
+import { saveList } from '../../../parts/save-list.ts';
+import { Segments } from '../../../parts/segments.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { edit } from '../../../state/draft.ts';
+import { told } from '../../../state/session.ts';
+import { selectBook } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note, smallFigure } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import { LineFields } from './line-fields.tsx';
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingVertical: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end', paddingBottom: 8 } as const,
+  field: { width: 190 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+  country: { ...smallFigure, width: 44, color: inks.quiet } as const,
+  pattern: { ...smallFigure, flex: 1, color: inks.ink } as const,
+  words: { ...note(inks), flex: 2, textAlign: 'right' } as const,
+  not: { color: inks.rubric },
+});
+
+const wordsOf = ({ served, cashOnDelivery, days }: PostalRule): string =>
+  served
+    ? [
+        'served',
+        ...(cashOnDelivery ? ['cash on delivery'] : []),
+        ...(days === undefined ? [] : [countFigure(days, 'day')]),
+      ].join(' · ')
+    : 'not served';
+
+const textOf = (line: PostalRule): string => `${line.country} ${line.pattern}: ${wordsOf(line)}`;
+
+/** What holds beside the lines: codes that are not listed, and days put on top of those that are. */
+const Beside = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { store } = useAppSelector(selectBook);
+  return (
+    <View style={style.row}>
+      <View>
+        <Text style={style.note}>Codes that are not listed, in countries that have lines</Text>
+        <Segments
+          width={220}
+          value={store.unlistedPostalCodes}
+          onChange={(unlistedPostalCodes) =>
+            dispatch(edit('setStore', { changes: { unlistedPostalCodes } }, 'Postal list: codes not listed'))
+          }
+          options={[
+            { value: 'served', label: 'are served' },
+            { value: 'not-served', label: 'are not' },
+          ]}
+        />
+      </View>
+      <DraftField
+        right
+        style={style.field}
+        label="Days on top of a line’s days"
+        text={String(store.postalDaysMargin)}
+        read={readCountWithin(0, 365)}
+        onChange={(postalDaysMargin, visit) =>
+          dispatch(edit('setStore', { changes: { postalDaysMargin } }, 'Postal list: margin', visit))
+        }
+      />
+    </View>
+  );
+};
+
+/** The postal list: which codes are served, with cash on delivery or not, in how many days. */
+const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { postalList, store, locations } = useAppSelector(selectBook);
+  const [open, setOpen] = useState<number | null>(null);
+  const choose = async (): Promise<void> => {
+    const file = await chooseFile('csv');
+    if (file && isTooLarge(file))
+      dispatch(told({ text: `${file.name} is larger than 200 MB and was not read.`, undo: false }));
+    else if (file) onFile(file);
+  };
+  const save = (): void => {
+    const name = fileName(store.name, 'postal-list', new Date().toISOString().slice(0, 10), 'csv');
+    void saveList(name, postalHeadings(), postalList, postalLineCells);
+  };
+  const add = (): void => {
+    const country = postalList.at(-1)?.country ?? locations[0]?.address.country ?? 'CA';
+    dispatch(edit('addPostalLine', { country, pattern: 'A*' }, 'Postal list: new line'));
+    setOpen(postalList.length);
+  };
+  const line = open === null ? undefined : postalList[open];
+  return (
+    <View>
+      <Text style={style.note}>
+        {postalList.length === 0
+          ? 'Where couriers reach only some codes, list them here: which are served, where the customer can pay at the door, in how many days. The most specific line decides, before any zone.'
+          : 'The most specific line decides, before any zone.'}
+      </Text>
+      {postalList.length > 0 ? <Beside /> : null}
+      <View style={style.actions}>
+        <TextAction main={postalList.length === 0} label="Open a CSV" onPress={() => void choose()} />
+        <TextAction label="Save as CSV" disabled={postalList.length === 0} onPress={save} />
+        <TextAction label="Add a line" onPress={add} />
+        <TextAction
+          label="Clear the list"
+          disabled={postalList.length === 0}
+          onPress={() => {
+            dispatch(edit('replacePostalList', { lines: [] }, 'Clear the postal list'));
+            dispatch(told({ text: 'Cleared the postal list.', undo: true }));
+          }}
+        />
+      </View>
+      {line && open !== null ? (
+        <LineFields key={open} line={line} at={open} onGone={() => setOpen(null)} />
+      ) : null}
+      {postalList.length > 0 ? (
+        <LongList
+          label="Postal list"
+          one="line"
+          items={postalList}
+          textOf={textOf}
+          findLabel="Find a code"
+          open={open}
+          onOpen={(at) => setOpen(open === at ? null : at)}
+        >
+          {(one) => (
+            <>
+              <Text style={style.country}>{one.country}</Text>
+              <Text style={style.pattern}>{one.pattern}</Text>
+              <Text style={[style.words, one.served ? null : style.not]} numberOfLines={1}>
+                {wordsOf(one)}
+              </Text>
+            </>
+          )}
+        </LongList>
+      ) : null}
+    </View>
+  );
+};
+export default PostalPart;

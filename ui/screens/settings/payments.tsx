@@ -1,0 +1,173 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { ChoiceKind } from '../../../core/model/adjustment.ts';
+import type { PaymentOption } from '../../../core/model/tax.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
+import { Check } from '../../parts/check.tsx';
+import { DraftField, type Read } from '../../parts/draft-field.tsx';
+import { optional, readMoney, readName, readTokens, readWords } from '../../parts/readers.ts';
+import { Segments } from '../../parts/segments.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+
+type Changes = Partial<Omit<PaymentOption, 'id'>>;
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingVertical: 8 },
+  item: { gap: 8, paddingVertical: 12, borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  checks: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 } as const,
+  name: { flexGrow: 1, flexBasis: 180 },
+  field: { width: 148 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+const FOR: { kind: ChoiceKind; label: string }[] = [
+  { kind: 'shipping', label: 'shipped' },
+  { kind: 'delivery', label: 'delivered' },
+  { kind: 'pickup', label: 'collected' },
+  { kind: 'nothing-to-ship', label: 'nothing to send' },
+];
+
+const readCountries = (text: string): Read<string[]> => {
+  const tokens = readTokens(text.toUpperCase());
+  const bad = tokens.ok ? tokens.value.find((token) => !/^[A-Z]{2}$/.test(token)) : undefined;
+  return bad === undefined
+    ? tokens
+    : { ok: false, text: `“${bad}” is no country: write two letters, as CA.` };
+};
+
+const Conditions = ({
+  payment,
+  set,
+}: {
+  payment: PaymentOption;
+  set: (changes: Changes, visit?: string) => void;
+}) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const { maxTotal, countries } = payment;
+  const toggled = (kind: ChoiceKind): ChoiceKind[] =>
+    payment.for.includes(kind) ? payment.for.filter((one) => one !== kind) : [...payment.for, kind];
+  return (
+    <>
+      <View style={style.checks} role="group" aria-label={`${payment.name}: for orders that are`}>
+        {FOR.map(({ kind, label }) => (
+          <Check
+            key={kind}
+            label={label}
+            on={payment.for.includes(kind)}
+            onPress={() => set({ for: toggled(kind) })}
+          />
+        ))}
+      </View>
+      <View style={style.row}>
+        <DraftField
+          right
+          style={style.field}
+          label="Up to a total of"
+          placeholder="any"
+          text={maxTotal === undefined ? '' : moneyFigure(maxTotal, speech.decimals)}
+          read={optional<number>(readMoney(speech))}
+          onChange={(value, visit) => set({ maxTotal: value }, visit)}
+        />
+        <DraftField
+          style={style.name}
+          label="Only in these countries"
+          placeholder="every country"
+          text={countries?.join(', ') ?? ''}
+          read={readCountries}
+          onChange={(list, visit) => set({ countries: list.length > 0 ? list : undefined }, visit)}
+        />
+      </View>
+    </>
+  );
+};
+
+const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; count: number }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { id, name } = payment;
+  const set = (changes: Changes, visit: string | null = null): void => {
+    dispatch(edit('setPayment', { id, changes }, `Payment, ${name}`, visit));
+  };
+  const remove = (): void => {
+    dispatch(edit('removePayment', { id }, `Remove ${name}`));
+    dispatch(told({ text: `Removed ${name}.`, undo: true }));
+  };
+  const move = (by: number) => () => dispatch(edit('movePayment', { id, by }, `Move ${name}`));
+  return (
+    <View style={style.item} role="listitem" aria-label={name}>
+      <View style={style.row}>
+        <DraftField
+          style={style.name}
+          label="Way to pay"
+          prose
+          text={name}
+          read={readName}
+          onChange={(next, visit) => set({ name: next }, visit)}
+        />
+        <Segments
+          width={300}
+          value={payment.kind}
+          onChange={(kind) => set({ kind })}
+          options={[
+            { value: 'online', label: 'online' },
+            { value: 'on-delivery', label: 'at the door' },
+            { value: 'at-pickup', label: 'collecting' },
+          ]}
+        />
+      </View>
+      <Conditions payment={payment} set={set} />
+      <DraftField
+        prose
+        label="What the customer is told"
+        placeholder="nothing"
+        text={payment.instructions ?? ''}
+        read={readWords(2_000)}
+        onChange={(text, visit) => set({ instructions: text === '' ? undefined : text }, visit)}
+      />
+      <View style={style.actions}>
+        <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
+        <TextAction label="Move down" disabled={at === count - 1} onPress={move(1)} />
+        <TextAction label={`Remove ${name}`} onPress={remove} />
+      </View>
+    </View>
+  );
+};
+
+/** How orders can be paid, and which choices and totals each way fits. */
+export const Payments = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { payments } = useAppSelector(selectBook);
+  const add = (): void => {
+    const payment = { name: 'Card', kind: 'online' as const, for: FOR.map(({ kind }) => kind) };
+    dispatch(edit('addPayment', { payment }, 'New way to pay'));
+  };
+  return (
+    <View>
+      <Text style={style.note}>
+        {payments.length === 0
+          ? 'No way to pay is said, so the shopfront asks for none. Each fits some choices, countries and totals.'
+          : 'At the door counts only where the postal list allows cash on delivery, in the places it names.'}
+      </Text>
+      <View role="list" aria-label="Ways to pay">
+        {payments.map((payment, at) => (
+          <Payment key={payment.id} payment={payment} at={at} count={payments.length} />
+        ))}
+      </View>
+      <TextAction
+        label="Add a way to pay"
+        style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
+        onPress={add}
+      />
+    </View>
+  );
+};

@@ -1,0 +1,134 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import type { Good } from '../../../core/model/good.ts';
+import type { QuoteRequest } from '../../../core/model/request.ts';
+import { subdivisionOfCode } from '../../../core/place/subdivision-of-code.ts';
+import { normaliseCode } from '../../../core/place/postal.ts';
+import { lengthFigure, moneyFigure, weightFigure } from '../../../core/words/figure.ts';
+import { promiseSentence } from '../../../core/words/promise-sentence.ts';
+import { Chooser } from '../../parts/chooser.tsx';
+import { TextLine } from '../../parts/text-line.tsx';
+import { useToday } from '../../parts/use-today.ts';
+import { countryName, useWorldPlaces } from '../../places/places.ts';
+import { isWholeCode } from '../../places/whole-code.ts';
+import { added } from '../../state/basket.ts';
+import { selectCustomerView } from '../../state/customer-view.ts';
+import { selectBook, selectGoods, selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { ShopPage } from './shop-page.tsx';
+import { shopStyles } from './shop-styles.ts';
+import { shopperOf } from './use-checkout.ts';
+
+const styles = (inks: Inks) => ({
+  ...shopStyles(inks),
+  fields: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, maxWidth: 420 } as const,
+  field: { flexGrow: 1, flexBasis: 150, flexDirection: 'row' } as const,
+  code: { flexGrow: 1, flexBasis: 150 },
+  answer: { ...shopStyles(inks).name, marginTop: 12 },
+  add: { alignSelf: 'flex-start', marginTop: 16 } as const,
+});
+
+/** The request of one of a good, to a code that was typed; null until it is a whole one. */
+const useCheck = (sku: string, country: string, code: string): QuoteRequest | null => {
+  const [now] = useState(() => new Date().toISOString());
+  const customer = useAppSelector((state) => state.session.seenAs);
+  return useMemo(() => {
+    const postalCode = code.trim();
+    if (country === '' || !isWholeCode(country)(postalCode)) return null;
+    const subdivision = subdivisionOfCode(country, normaliseCode(country, postalCode));
+    return {
+      destination: { country, postalCode, ...(subdivision === undefined ? {} : { subdivision }) },
+      lines: [{ sku, quantity: 1 }],
+      placedAt: now,
+      ...shopperOf(customer, ''),
+    };
+  }, [sku, country, code, now, customer]);
+};
+
+/** Whether the good reaches a postal code, by when and for how much, in one sentence. */
+const PostalCheck = ({ good }: { good: Good }) => {
+  const style = useStyles(styles);
+  const places = useWorldPlaces();
+  const book = useAppSelector(selectBook);
+  const speech = useAppSelector(selectSpeech);
+  const today = useToday(book.store.timeZone);
+  const [country, setCountry] = useState(book.locations[0]?.address.country ?? '');
+  const [code, setCode] = useState('');
+  const request = useCheck(good.sku, country, code);
+  const view = useAppSelector((state) => selectCustomerView(state, request));
+  return (
+    <View role="group" aria-label="Does it reach you?">
+      <Text style={style.heading} role="heading" aria-level={2}>
+        Does it reach you?
+      </Text>
+      <View style={style.fields}>
+        <View style={style.field}>
+          <Chooser
+            label="Country"
+            chosen={country === '' ? '' : countryName(country)}
+            options={(places?.countries ?? []).map((one) => ({ id: one.code, name: one.name, note: '' }))}
+            onChoose={setCountry}
+          />
+        </View>
+        <View style={style.code}>
+          <TextLine label="Your postal code" value={code} onChange={setCode} />
+        </View>
+      </View>
+      <Text style={style.answer} aria-live="polite">
+        {view ? promiseSentence(view.quote, book, today, speech) : 'Write the whole code and we will say.'}
+      </Text>
+    </View>
+  );
+};
+
+const Facts = ({ good }: { good: Good }) => {
+  const style = useStyles(styles);
+  const { units } = useAppSelector(selectSpeech);
+  if (good.fulfilment === 'digital') return <Text style={style.quiet}>Comes by email.</Text>;
+  const { weight, size } = good;
+  const sides =
+    size && [size.length, size.width, size.height].map((side) => lengthFigure(side, units)).join(' × ');
+  const facts = [weight === undefined ? null : weightFigure(weight, units), sides].filter(Boolean);
+  return facts.length > 0 ? <Text style={style.quiet}>{facts.join(' · ')}</Text> : null;
+};
+
+/** One good, with what it costs and whether it reaches the customer. */
+export const ProductPage = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  const { sku = '' } = useLocalSearchParams<{ sku?: string }>();
+  const good = useAppSelector(selectGoods).get(sku);
+  const { decimals } = useAppSelector(selectSpeech);
+  if (!good) {
+    return (
+      <ShopPage title="No such good">
+        <Text style={style.quiet}>It is no longer sold here.</Text>
+        <Button mode="contained" style={style.add} onPress={() => router.navigate('/shop')}>
+          Back to the goods
+        </Button>
+      </ShopPage>
+    );
+  }
+  return (
+    <ShopPage title={good.name}>
+      <Text style={style.strong}>{moneyFigure(good.price, decimals)}</Text>
+      <Facts good={good} />
+      {good.fulfilment === 'physical' ? <PostalCheck good={good} /> : null}
+      <Button
+        mode="contained"
+        style={style.add}
+        onPress={() => {
+          dispatch(added(good.sku));
+          router.navigate('/shop/basket');
+        }}
+      >
+        Add to the basket
+      </Button>
+    </ShopPage>
+  );
+};

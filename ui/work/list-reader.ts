@@ -1,0 +1,83 @@
+import type { ListMapping, ListReading } from '../../core/formats/list-columns.ts';
+import { readPostalLines, type PostalColumn } from '../../core/formats/postal-list-csv.ts';
+import { readTableRows, type TableColumn, type TableMeaning } from '../../core/formats/rate-table-csv.ts';
+import type { PostalRule } from '../../core/model/delivery.ts';
+import type { Fault } from '../../core/model/fault.ts';
+import type { TableRow } from '../../core/model/price.ts';
+import { tableOddities, type TableOddity } from '../../core/price/table-report.ts';
+import { parseCsvInParts } from '../parts/csv.ts';
+import { decoded } from '../parts/files.ts';
+
+/** What stands in a file before its columns are known. */
+export interface Opened {
+  headings: string[];
+  samples: string[][];
+  rows: number;
+}
+
+/** What a file gave: how many rows are sound, and the first of what is wrong or odd, with how much there is. */
+export interface ListSummary {
+  sound: number;
+  faulty: number;
+  faults: Fault[];
+  faultCount: number;
+  odd: TableOddity[];
+  oddCount: number;
+  /** The row of the file that each item of an oddity is from. */
+  oddRows: Record<number, number>;
+}
+
+export type ListItem = TableRow | PostalRule;
+
+const SAMPLES = 4;
+const MOST_SAID = 100;
+
+/** Reads a list out of a file's bytes, beside the page; the items are then fetched in parts. */
+export interface ListReader {
+  open: (bytes: ArrayBuffer, onProgress: (share: number) => void) => Opened;
+  readTable: (mapping: ListMapping<TableColumn>, meaning: TableMeaning) => ListSummary;
+  readPostal: (mapping: ListMapping<PostalColumn>, home: string) => ListSummary;
+  items: (from: number, count: number) => ListItem[];
+}
+
+const summary = ({ items, faults, faulty, rows }: ListReading<ListItem>, odd: TableOddity[]): ListSummary => {
+  const told = odd.slice(0, MOST_SAID);
+  const named = told.flatMap((one) => ('with' in one ? [one.row, one.with] : [one.row]));
+  return {
+    sound: items.length,
+    faulty,
+    faults: faults.slice(0, MOST_SAID),
+    faultCount: faults.length,
+    odd: told,
+    oddCount: odd.length,
+    oddRows: Object.fromEntries(named.map((at) => [at, rows[at] ?? at])),
+  };
+};
+
+/** A reader with no file yet. It runs in a worker; tests run it where they are. */
+export const makeListReader = (): ListReader => {
+  let rows: string[][] = [];
+  let broken: Fault[] = [];
+  let items: ListItem[] = [];
+  const keep = <T extends ListItem>(reading: ListReading<T>, odd: TableOddity[]): ListSummary => {
+    items = reading.items;
+    return summary({ ...reading, faults: [...broken, ...reading.faults] }, odd);
+  };
+  return {
+    open: (bytes, onProgress) => {
+      ({ rows, faults: broken } = parseCsvInParts(decoded(bytes), onProgress));
+      const filled = rows.filter((cells) => cells.some((cell) => cell.trim() !== '')).length;
+      return {
+        headings: rows[0] ?? [],
+        samples: rows.slice(1, 1 + SAMPLES),
+        rows: Math.max(0, filled - 1),
+      };
+    },
+    readTable: (mapping, meaning) => {
+      const reading = readTableRows(rows, mapping, meaning);
+      return keep(reading, tableOddities(reading.items));
+    },
+    readPostal: (mapping, home) => keep(readPostalLines(rows, mapping, home), []),
+    items: (from, count) => items.slice(from, from + count),
+  };
+};

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { makeListReader } from './list-reader.ts';
+
+expose(makeListReader());
