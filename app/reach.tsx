@@ -1,5 +1,12 @@
-import { ReachScreen } from '../ui/screens/reach/reach-screen.tsx';
+import { lazy } from 'react';
+import { Later } from '../ui/shell/later.tsx';
+
+const ReachScreen = lazy(() => import('../ui/screens/reach/reach-screen.tsx'));
 
 export default function Reach() {
-  return <ReachScreen />;
+  return (
+    <Later>
+      <ReachScreen />
+    </Later>
+  );
 }

@@ -42,6 +42,9 @@ const withoutUnits = (text: string): string =>
     .replace(/\s+/g, ' ')
     .trim();
 
+const isNamed = ({ name, aliases }: ListColumn<string>, wanted: string): boolean =>
+  [plain(name), ...aliases].some((alias) => alias === wanted || alias.replaceAll(' ', '') === wanted);
+
 /** What the columns of a file most likely hold, by their headings; each column once. */
 export const guessMapping = <C extends string>(
   headings: readonly string[],
@@ -50,10 +53,8 @@ export const guessMapping = <C extends string>(
   const taken = new Set<C>();
   return headings.map((heading) => {
     const text = plain(heading);
-    const found = [text, withoutUnits(text)]
-      .map((wanted) =>
-        columns.find(({ name, aliases }) => plain(name) === wanted || aliases.includes(wanted)),
-      )
+    const found = [text, withoutUnits(text), text.replaceAll(' ', '')]
+      .map((wanted) => columns.find((column) => isNamed(column, wanted)))
       .find(Boolean);
     if (!found || taken.has(found.column)) return null;
     taken.add(found.column);

@@ -23,7 +23,10 @@ export interface DraftState {
   before: Book | null;
   /** Counts the changes, so that storage knows what is new. */
   revision: number;
-  /** Counts the changes to the goods, which are kept apart: a history goes with the goods it was made over. */
+  /**
+   * Counts the changes to the goods and the long lists, which are kept apart: a history goes with the goods it
+   * was made over.
+   */
   goodsStamp: number;
 }
 
@@ -73,8 +76,13 @@ const joined = (last: HistoryStep, patches: Patch[], inverse: Patch[]): HistoryS
     : { ...last, patches: [...last.patches, ...patches], inverse: [...inverse, ...last.inverse] };
 };
 
-const stampAfter = (state: DraftState, workbook: Workbook): number =>
-  workbook.catalogue === state.workbook.catalogue ? state.goodsStamp : state.goodsStamp + 1;
+const stampAfter = ({ workbook: before, goodsStamp }: DraftState, after: Workbook): number => {
+  const isSame =
+    after.catalogue === before.catalogue &&
+    after.book.rateTables === before.book.rateTables &&
+    after.book.postalList === before.book.postalList;
+  return isSame ? goodsStamp : goodsStamp + 1;
+};
 
 const applyEdit = (state: DraftState, { name, payload, label, visit }: Edit): DraftState => {
   const recipe = EDITS[name] as (workbook: Workbook, payload: Edit['payload']) => void;

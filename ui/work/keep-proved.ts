@@ -2,7 +2,8 @@ import type { Remote } from 'comlink';
 import type { Book } from '../../core/model/book.ts';
 import { proofCame, proofOutdated } from '../state/proof.ts';
 import type { AppStore, RootState } from '../state/store.ts';
-import type { Prover, ShopParts } from './prover.ts';
+import { listText } from '../state/lists-text.ts';
+import type { LongList, Prover, ShopParts } from './prover.ts';
 
 /** Edits that follow each other within this time are proved together. */
 const PAUSE_MS = 60;
@@ -14,18 +15,32 @@ interface Held {
   orders: unknown;
 }
 
-const changedFields = (book: Book, before: Book | null): Partial<Book> =>
-  Object.fromEntries(
-    Object.entries(book).filter(([field, value]) => value !== before?.[field as keyof Book]),
-  );
+const LISTS: readonly LongList[] = ['rateTables', 'postalList'];
+const isList = (field: string): field is LongList => LISTS.includes(field as LongList);
+
+/** The fields of a book that are not as they were handed over last; long lists as text. */
+const changedFields = (book: Book, before: Book | null): Pick<ShopParts, 'book' | 'lists'> => {
+  const changed = Object.entries(book).filter(([field, value]) => value !== before?.[field as keyof Book]);
+  const lists = LISTS.filter((list) => book[list] !== before?.[list]);
+  return {
+    book: Object.fromEntries(changed.filter(([field]) => !isList(field))),
+    lists: Object.fromEntries(lists.map((list) => [list, listText(book[list])])),
+  };
+};
 
 /** What of the shop is not as it was handed over last. */
 const changes = ({ draft: { workbook }, orders }: RootState, held: Held): ShopParts => ({
-  ...(workbook.book === held.book ? {} : { book: changedFields(workbook.book, held.book) }),
+  ...(workbook.book === held.book ? {} : changedFields(workbook.book, held.book)),
   ...(workbook.catalogue === held.catalogue ? {} : { catalogue: workbook.catalogue }),
   ...(workbook.trials === held.trials ? {} : { trials: workbook.trials }),
   ...(orders === held.orders ? {} : { orders }),
 });
+
+const hasChanged = ({ draft: { workbook }, orders }: RootState, held: Held): boolean =>
+  workbook.book !== held.book ||
+  workbook.catalogue !== held.catalogue ||
+  workbook.trials !== held.trials ||
+  orders !== held.orders;
 
 /**
  * Has the trials run over the draft after every change, beside the page, and the outcome put into the
@@ -37,9 +52,9 @@ export const keepProved = (store: AppStore, prover: Prover | Remote<Prover>): ((
   let isBusy = false;
   const run = async (): Promise<void> => {
     const state = store.getState();
-    const parts = changes(state, held);
-    if (isBusy || Object.keys(parts).length === 0) return;
+    if (isBusy || !hasChanged(state, held)) return;
     isBusy = true;
+    const parts = changes(state, held);
     const { workbook } = state.draft;
     held = { ...workbook, orders: state.orders };
     await prover.take(parts);
@@ -49,7 +64,7 @@ export const keepProved = (store: AppStore, prover: Prover | Remote<Prover>): ((
     later();
   };
   const later = (): void => {
-    if (Object.keys(changes(store.getState(), held)).length === 0) return;
+    if (!hasChanged(store.getState(), held)) return;
     if (!store.getState().proof.isOld) store.dispatch(proofOutdated());
     clearTimeout(timer);
     timer = setTimeout(() => void run(), PAUSE_MS);

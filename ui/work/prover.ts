@@ -5,9 +5,14 @@ import type { Trial } from '../../core/model/trial.ts';
 import { prove, type Proof } from '../../core/proof/prove.ts';
 import { compile } from '../../core/quote/compile.ts';
 
+/** The parts of a book that may have a hundred thousand entries. */
+export type LongList = 'rateTables' | 'postalList';
+
 /** The parts of the shop that changed since they were last handed over; a book part by part. */
 export interface ShopParts {
   book?: Partial<Book>;
+  /** The long lists that changed, as JSON. */
+  lists?: Partial<Record<LongList, string>>;
   catalogue?: Catalogue;
   trials?: Trial[];
   orders?: PastOrder[];
@@ -27,7 +32,8 @@ export const makeProver = (): Prover => {
   let orders: PastOrder[] = [];
   return {
     take: (parts) => {
-      if (parts.book) book = { ...book, ...parts.book };
+      const lists = Object.entries(parts.lists ?? {}).map(([name, text]) => [name, JSON.parse(text)]);
+      book = { ...book, ...parts.book, ...Object.fromEntries(lists) };
       catalogue = parts.catalogue ?? catalogue;
       trials = parts.trials ?? trials;
       orders = parts.orders ?? orders;

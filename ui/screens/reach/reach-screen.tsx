@@ -87,7 +87,7 @@ const PARTS = [
 type PartName = (typeof PARTS)[number]['value'];
 
 /** Where the shop sells and how far: the world by zones, and the list of postal codes that are served. */
-export const ReachScreen = () => {
+const ReachScreen = () => {
   const router = useRouter();
   const isPhone = useWidth() === 'phone';
   const { part } = useLocalSearchParams<{ part?: string }>();
@@ -122,3 +122,4 @@ export const ReachScreen = () => {
     </Page>
   );
 };
+export default ReachScreen;

@@ -9,7 +9,7 @@ import { currentAddress } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
 import { MAP_WIDTH, subdivisionShapes, worldShapes } from './map-shapes.ts';
 import { clampView, movedView, WHOLE_WORLD, zoomedView } from './map-view.ts';
-import { ReachScreen } from './reach-screen.tsx';
+import ReachScreen from './reach-screen.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 
@@ -34,7 +34,11 @@ describe('where a code falls', () => {
   test('is answered in the order in which a quote asks, for one code or many', async () => {
     await open();
     fireEvent.changeText(screen.getByLabelText('Where would this code fall?'), 'j0m 1c0, B3H 4R2');
-    expect(screen.getByText(/J0M 1C0.*Sold to, taken as CA-QC\. Zone North, by J0M\*\./)).toBeTruthy();
+    expect(
+      screen.getByText(
+        /J0M 1C0.*Sold to, taken as CA-QC\. Not on the postal list, and served\. Zone North, by J0M\*\./,
+      ),
+    ).toBeTruthy();
     expect(screen.getByText(/Named too, and outranked: Central \(by CA-QC\)/)).toBeTruthy();
     expect(screen.getByText(/B3H 4R2.*Zone Maritimes, by CA-NS\./)).toBeTruthy();
   });

@@ -4,6 +4,7 @@ import { readBook, readCatalogue, readTrials } from '../../../core/formats/read.
 import type { Catalogue } from '../../../core/model/good.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import type { DraftState, HistoryStep } from '../draft.ts';
+import { listText } from '../lists-text.ts';
 import type { BasketLine } from '../basket.ts';
 import type { SessionState } from '../session.ts';
 import { upToDate, VERSIONS, type DocumentKind } from './versions.ts';
@@ -48,6 +49,8 @@ const catalogueSchema = z.object({
   version: z.literal(VERSIONS.catalogue),
   goodsStamp: stampSchema,
   catalogue: z.unknown(),
+  rateTables: z.unknown(),
+  postalList: z.unknown(),
 });
 const sessionSchema = z.object({
   version: z.literal(VERSIONS.session),
@@ -78,12 +81,29 @@ const readSteps = (value: unknown): HistoryStep[] => {
 export interface KeptGoods {
   catalogue: Catalogue;
   goodsStamp: number;
+  /** The long lists of the book, which are kept beside the goods and read with the book. */
+  lists?: { rateTables: unknown; postalList: unknown };
 }
+
+/** The most entries that a change may hold to be undone after the page was left. */
+const MOST_ENTRIES = 2_000;
+
+const isLong = ({ value }: HistoryStep['patches'][number]): boolean =>
+  Array.isArray(value) && value.length > MOST_ENTRIES;
+
+/** The steps after the last that holds a long list: one that was taken in whole is not written again with every edit. */
+const shortSteps = (steps: readonly HistoryStep[]): readonly HistoryStep[] => {
+  const last = steps.findLastIndex(({ patches, inverse }) => patches.some(isLong) || inverse.some(isLong));
+  return steps.slice(last + 1);
+};
 
 export interface KeptDraft {
   draft: DraftState;
   changedAt: string | null;
 }
+
+const withLists = (book: unknown, lists: object): unknown =>
+  typeof book === 'object' && book !== null ? { ...book, ...lists } : book;
 
 /**
  * The draft with its history as kept, or null where the text is no sound draft. A history that cannot
@@ -91,7 +111,8 @@ export interface KeptDraft {
  */
 export const readDraft = (text: string, goods: KeptGoods): KeptDraft | null => {
   const document = parsed('draft', draftSchema, text);
-  const book = document && readBook(document.book);
+  const lists = goods.lists ?? {};
+  const book = document && readBook(withLists(document.book, lists));
   const trials = document && readTrials(document.trials);
   if (!document || !book?.ok || !trials?.ok) return null;
   const isWhole = document.goodsStamp === goods.goodsStamp;
@@ -106,20 +127,35 @@ export const readDraft = (text: string, goods: KeptGoods): KeptDraft | null => {
   return { draft, changedAt: document.changedAt };
 };
 
-/** The text of a draft with its history; the goods are a document of their own. */
+/** The text of a draft with its history; the goods and the long lists are a document of their own. */
 export const writeDraft = (
   { workbook: { book, trials }, past, future, goodsStamp }: DraftState,
   changedAt: string | null,
-): string => JSON.stringify({ version: VERSIONS.draft, goodsStamp, changedAt, book, trials, past, future });
+): string =>
+  JSON.stringify({
+    version: VERSIONS.draft,
+    goodsStamp,
+    changedAt,
+    book: { ...book, rateTables: [], postalList: [] },
+    trials,
+    past: shortSteps(past),
+    future: shortSteps(future),
+  });
 
 export const readGoods = (text: string): KeptGoods | null => {
   const document = parsed('catalogue', catalogueSchema, text);
   const catalogue = document && readCatalogue(document.catalogue);
-  return document && catalogue?.ok ? { catalogue: catalogue.value, goodsStamp: document.goodsStamp } : null;
+  if (!document || !catalogue?.ok) return null;
+  const { goodsStamp, rateTables, postalList } = document;
+  return { catalogue: catalogue.value, goodsStamp, lists: { rateTables, postalList } };
 };
 
-export const writeGoods = ({ workbook: { catalogue }, goodsStamp }: DraftState): string =>
-  JSON.stringify({ version: VERSIONS.catalogue, goodsStamp, catalogue });
+/** The text of the goods and of the book's long lists. */
+export const writeGoods = ({ workbook: { catalogue, book }, goodsStamp }: DraftState): string => {
+  const { rateTables, postalList } = book;
+  const rest = JSON.stringify({ version: VERSIONS.catalogue, goodsStamp, catalogue });
+  return `${rest.slice(0, -1)},"rateTables":${listText(rateTables)},"postalList":${listText(postalList)}}`;
+};
 
 /** How this device has the program: the person's settings, the shopfront's basket, the last file saved. */
 export interface KeptSession {

@@ -7,7 +7,7 @@ import { orderPlaced } from '../orders.ts';
 import { coloursChosen } from '../session.ts';
 import { savedNow } from '../storage-status.ts';
 import { makeStore, type AppStore } from '../store.ts';
-import { KEYS, readDraft, readSession, writeDraft } from './documents.ts';
+import { KEYS, readDraft, readGoods, readSession, writeDraft, writeGoods } from './documents.ts';
 import { keepStore } from './keep.ts';
 import { carryOver } from './shelf.ts';
 import { readStart } from './start.ts';
@@ -110,10 +110,44 @@ describe('what is kept', () => {
   test('a history that cannot be read does not cost the draft', () => {
     const draft = initialDraft(demoShop());
     const text = writeDraft(draft, null).replace('"past":[]', '"past":[{"label":7}]');
-    expect(readDraft(text, { catalogue: draft.workbook.catalogue, goodsStamp: 0 })?.draft).toMatchObject({
+    const goods = readGoods(writeGoods(draft));
+    if (!goods) throw new Error('the goods were not read');
+    expect(readDraft(text, goods)?.draft).toMatchObject({
       workbook: draft.workbook,
       past: [],
     });
+  });
+});
+
+describe('a long list of the book', () => {
+  const rows = Array.from({ length: 3_000 }, (_, at) => ({ country: 'CA', from: at, amount: 1 }));
+  const taken = (): AppStore => {
+    const store = makeStore({ draft: initialDraft(demoShop()) });
+    store.dispatch(edit('setStore', { changes: { name: 'Before' } }, 'name'));
+    store.dispatch(edit('replaceRows', { id: 'pallets-west', basis: 'weight', rows }, 'rows'));
+    store.dispatch(edit('setStore', { changes: { name: 'After' } }, 'name'));
+    return store;
+  };
+
+  test('is kept beside the goods, and comes back with the book', () => {
+    const { draft } = taken().getState();
+    const text = writeDraft(draft, null);
+    expect(text).not.toContain('"from":2999');
+    const goods = readGoods(writeGoods(draft));
+    if (!goods) throw new Error('the goods were not read');
+    expect(readDraft(text, goods)?.draft.workbook.book).toEqual(draft.workbook.book);
+  });
+
+  test('that was taken in whole is undone while the page is open, and not after', () => {
+    const store = taken();
+    const { draft } = store.getState();
+    const goods = readGoods(writeGoods(draft));
+    if (!goods) throw new Error('the goods were not read');
+    const again = readDraft(writeDraft(draft, null), goods)?.draft;
+    expect(again?.past.map(({ label }) => label)).toEqual(['name']);
+    store.dispatch(undone());
+    store.dispatch(undone());
+    expect(store.getState().draft.workbook.book.rateTables[0]?.rows).toHaveLength(30);
   });
 });
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** The kinds of document kept on this device, and the version of each that this program writes. */
-export const VERSIONS = { draft: 3, catalogue: 1, session: 2, orders: 1 } as const;
+export const VERSIONS = { draft: 3, catalogue: 2, session: 2, orders: 1 } as const;
 export type DocumentKind = keyof typeof VERSIONS;
 
 type Fields = Record<string, unknown>;
@@ -46,7 +46,8 @@ const MIGRATIONS: Record<DocumentKind, readonly Migration[]> = {
     // A zone or service that went stayed named in the handling groups; now such a name is refused.
     (document) => ({ ...document, book: withoutGone(document.book) }),
   ],
-  catalogue: [],
+  // The long lists of the book, which are written as seldom as the goods, are kept with them.
+  catalogue: [(document) => ({ ...document, rateTables: [], postalList: [] })],
   // The device keeps the shopfront's basket and when the shop was last saved as a file.
   session: [(document) => ({ ...document, basket: [], savedAt: null })],
   orders: [],

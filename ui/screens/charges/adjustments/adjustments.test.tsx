@@ -51,7 +51,7 @@ describe('the adjustments', () => {
       trade: { trials: 2, orders: 0 },
       'trade-free': { trials: 1, orders: 0 },
     });
-    expect(screen.getByText('Touches 2 of 14 trials')).toBeTruthy();
+    expect(screen.getByText('Touches 2 of 15 trials')).toBeTruthy();
   });
 
   test('are made switched off, given an effect, and then change the slip', () => {

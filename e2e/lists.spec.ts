@@ -1,0 +1,101 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { openProgram, openSlip, waitUntilKept } from './program.ts';
+
+const ROWS = 100_000;
+
+/** A carrier's list of so many rows, ten weights for each code. */
+const bigTable = (rows: number): string =>
+  [
+    'country,postal code,from (kg),to (kg),price',
+    ...Array.from({ length: rows }, (_, at) => {
+      const step = at % 10;
+      const code = 10_000 + Math.floor(at / 10);
+      return `US,${code},${step},${step === 9 ? '' : step + 1},${(5 + step + (code % 7) / 4).toFixed(2)}`;
+    }),
+  ].join('\n');
+
+const giveFile = async (page: Page, button: string, name: string, text: string): Promise<void> => {
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: button }).click();
+  await (await chooser).setFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+};
+
+test('a table of 100,000 rows is read beside the page, prices a rate, and comes out as it was', async ({
+  page,
+}) => {
+  await openProgram(page, '/charges?part=tables');
+  await page.getByRole('button', { name: 'Add a table' }).click();
+  await giveFile(page, 'Open a CSV', 'leaflet.csv', bigTable(ROWS));
+  await expect(page.getByText('rows understood')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('region', { name: 'What it holds' })).toContainText(String(ROWS));
+  await page.getByRole('button', { name: 'Take it into the draft' }).click();
+  await expect(page.getByText(`By weight, ${ROWS} rows.`)).toBeVisible({ timeout: 30_000 });
+  await page.getByLabel('Find a place or an amount').fill('US 10123');
+  await expect(page.getByText(`10 of ${ROWS} rows`)).toBeVisible();
+  await waitUntilKept(page);
+
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  const first = readFileSync(await (await saved).path(), 'utf8');
+  expect(first.split('\r\n')).toHaveLength(ROWS + 2);
+  await giveFile(page, 'Open a CSV', 'again.csv', first);
+  await page.getByRole('button', { name: 'Take it into the draft' }).click({ timeout: 30_000 });
+  await expect(page.getByText(`Took ${ROWS} rows of again.csv.`)).toBeVisible({ timeout: 30_000 });
+  const again = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  expect(readFileSync(await (await again).path(), 'utf8') === first).toBe(true);
+
+  await page.reload();
+  await expect(page.getByText(`By weight, ${ROWS} rows.`)).toBeVisible({ timeout: 30_000 });
+});
+
+test('the reading of a file can be stopped, and nothing has changed', async ({ page }) => {
+  await openProgram(page, '/charges?part=tables&table=pallets-west');
+  await giveFile(page, 'Open a CSV', 'huge.csv', bigTable(600_000));
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('By weight, 30 rows.')).toBeVisible();
+});
+
+test('a postal list out of a file is used at once, on the slip and where a code would fall', async ({
+  page,
+}) => {
+  await openProgram(page, '/reach?part=postal');
+  await giveFile(
+    page,
+    'Open a CSV',
+    'pins.csv',
+    'Pincode,COD,Serviceable,Delivery days\nB2G*,Y,yes,2\nB3*,N,no,\nwhat?!,N,no,\n',
+  );
+  await expect(page.getByRole('alert')).toContainText('row 4, Postal code');
+  await page.getByRole('button', { name: 'Take the 2 sound rows' }).click();
+  await expect(page.getByRole('list', { name: 'Postal list' }).getByRole('listitem')).toHaveCount(2);
+  const slip = await openSlip(page);
+  await expect(slip.getByText(/^Thu 26 to Fri 27 Nov/)).toBeVisible();
+});
+
+test('what the shop says of a postal code on a good’s page is true at the checkout', async ({ page }) => {
+  await openProgram(page, '/shop');
+  await page.getByRole('link', { name: 'Trowel', exact: false }).first().click();
+  const check = page.getByRole('group', { name: 'Does it reach you?' });
+  await check.getByLabel('Your postal code').fill('B3H 4R2');
+  await expect(check).toContainText(/Reaches you by \w+.*, from \d+\.\d\d; you can pay at the door\./);
+  await check.getByLabel('Your postal code').fill('B3S 0B9');
+  await expect(check).toContainText('We do not send to this address.');
+  await page.getByRole('button', { name: 'Add to the basket' }).click();
+  await page.getByRole('button', { name: 'To the checkout' }).click();
+  await page.getByLabel('Full name').fill('Ada Larch');
+  await page.getByLabel('Street and number').fill('4 Kelp Row');
+  await page.getByLabel('Town').fill('Halifax');
+  await page.getByLabel('Postal code').fill('B3H 4R2');
+  await page.getByLabel('Province or territory').fill('Nova');
+  await page.getByRole('button', { name: 'Nova Scotia' }).click();
+  await expect(page.getByText(/^Reaches you by .*; you can pay at the door\.$/)).toBeVisible();
+  await page
+    .getByRole('radiogroup', { name: 'How you pay' })
+    .getByRole('radio', { name: 'At the door' })
+    .click();
+  await page.getByRole('button', { name: 'Place the order' }).click();
+  await expect(page.getByRole('heading', { name: /Your order is \d+/ })).toBeVisible();
+  await expect(page.getByText('At the door')).toBeVisible();
+});
