@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { quoteSchema } from '../core/model/quote.ts';
@@ -124,5 +124,90 @@ describe('quote', () => {
       code: 0,
       out: expect.stringContaining('emporos quote --book FILE'),
     });
+  });
+});
+
+describe('check', () => {
+  const check = (trials: unknown) =>
+    ask('check', ...SHOP, '--trials', write('trials.json', JSON.stringify(trials)));
+
+  test('says of each trial that it is kept', async () => {
+    const { code, out } = await check(demoTrials);
+    const checked = JSON.parse(out) as { kept: boolean; why: string[] }[];
+    expect([code, checked.length, checked.every(({ kept }) => kept)]).toEqual([0, demoTrials.length, true]);
+  });
+
+  test('says of a broken one why, and exits with 1', async () => {
+    const [first, second] = demoTrials;
+    const expects = [
+      { kind: 'offered', choiceId: 'parcel-maritimes', charge: 1_700 },
+      { kind: 'withheld', id: 'express-maritimes' },
+    ];
+    const { code, out } = await check([{ ...first, expects }, second]);
+    expect(code).toBe(1);
+    expect(JSON.parse(out)).toMatchObject([
+      {
+        id: 'two-pots',
+        kept: false,
+        why: [
+          'Expected: Parcel to Maritimes costs 17.00. Came: costs 17.30.',
+          'Expected: Express to Maritimes is withheld. Came: offered for 26.05.',
+        ],
+      },
+      { id: 'seeds-toronto', kept: true, why: [] },
+    ]);
+  });
+
+  test('refuses trials that are none, by file and place', async () => {
+    const { code, err } = await check([{ id: 'x' }]);
+    expect(code).toBe(2);
+    expect(err).toContain('[0].name: This is missing.');
+  });
+
+  test('refuses options that it would ignore', async () => {
+    const { code, err } = await ask('check', ...SHOP, '--trials', 'x', '--orders', 'y');
+    expect([code, err]).toEqual([2, expect.stringContaining('check takes no --orders.')]);
+  });
+});
+
+describe('replay', () => {
+  const ORDERS = ['--orders', join(DATA, 'orders.json')];
+
+  test('sums up what past orders would cost now', async () => {
+    const { code, out } = await ask('replay', ...SHOP, ...ORDERS);
+    expect(code).toBe(0);
+    expect(JSON.parse(out)).toMatchObject({ orders: 600, unusable: 0, gone: 0, stranded: 0 });
+  });
+
+  test('against another book says whose charge changes', async () => {
+    const book = JSON.parse(readFileSync(join(DATA, 'book.json'), 'utf8')) as {
+      rates: { active: boolean }[];
+    };
+    const other = write(
+      'other.json',
+      JSON.stringify({ ...book, rates: book.rates.map((rate) => ({ ...rate, active: false })) }),
+    );
+    const { out } = await ask(
+      'replay',
+      '--book',
+      other,
+      '--against',
+      join(DATA, 'book.json'),
+      ...SHOP.slice(2),
+      ...ORDERS,
+    );
+    expect(JSON.parse(out)).toMatchObject({ orders: 600, stranded: 600, gone: 600 });
+  });
+
+  test('exits with 1 where an order cannot be used', async () => {
+    const [first] = JSON.parse(readFileSync(join(DATA, 'orders.json'), 'utf8')) as { request: object }[];
+    const broken = { ...first, request: { ...first?.request, lines: [{ sku: 'gone', quantity: 1 }] } };
+    const { code, out } = await ask(
+      'replay',
+      ...SHOP,
+      '--orders',
+      write('orders.json', JSON.stringify([broken])),
+    );
+    expect([code, JSON.parse(out).unusable]).toEqual([1, 1]);
   });
 });

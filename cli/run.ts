@@ -1,12 +1,15 @@
 import { parseArgs } from 'node:util';
 import { CannotRun } from './files.ts';
+import { checkCommand, replayCommand } from './proof-commands.ts';
 import { quoteCommand, type QuoteOptions, type Write } from './quote-command.ts';
 
 const USAGE = [
   'Usage:',
   '  emporos quote --book FILE --catalogue FILE --request FILE [--answers FILE]',
   '  emporos quote --book FILE --catalogue FILE --requests FILE.jsonl',
-  'Exit: 0 well; 1 a line of the requests was unusable; 2 the command could not run.',
+  '  emporos check --book FILE --catalogue FILE --trials FILE',
+  '  emporos replay --book FILE [--against FILE] --catalogue FILE --orders FILE',
+  'Exit: 0 well; 1 it found something wrong, such as a broken trial or an unusable line; 2 it could not run.',
 ].join('\n');
 
 const OPTIONS = {
@@ -15,6 +18,9 @@ const OPTIONS = {
   request: { type: 'string' },
   requests: { type: 'string' },
   answers: { type: 'string' },
+  trials: { type: 'string' },
+  orders: { type: 'string' },
+  against: { type: 'string' },
   help: { type: 'boolean', short: 'h' },
 } as const;
 
@@ -26,10 +32,32 @@ const parse = (argv: readonly string[]) => {
   }
 };
 
-const quoteOptions = (values: ReturnType<typeof parse>['values']): QuoteOptions => {
-  const { book, catalogue, request, requests, answers } = values;
-  if (book === undefined || catalogue === undefined)
-    throw new CannotRun('quote needs --book and --catalogue.', USAGE);
+type Values = ReturnType<typeof parse>['values'];
+type Option = keyof typeof OPTIONS;
+
+/** The options that a command needs and those it may have; any other is refused, as one that would be ignored. */
+const taken = <N extends Option, M extends Option = never>(
+  command: string,
+  values: Values,
+  needed: readonly N[],
+  may: readonly M[] = [],
+): Record<N, string> & Partial<Record<M, string>> => {
+  const missing = needed.filter((name) => values[name] === undefined);
+  if (missing.length > 0)
+    throw new CannotRun(`${command} needs ${missing.map((name) => `--${name}`).join(' and ')}.`, USAGE);
+  const allowed: readonly Option[] = [...needed, ...may];
+  const other = (Object.keys(values) as Option[]).find((name) => !allowed.includes(name));
+  if (other !== undefined) throw new CannotRun(`${command} takes no --${other}.`, USAGE);
+  return values as Record<N, string> & Partial<Record<M, string>>;
+};
+
+const quoteOptions = (values: Values): QuoteOptions => {
+  const { book, catalogue, request, requests, answers } = taken(
+    'quote',
+    values,
+    ['book', 'catalogue'],
+    ['request', 'requests', 'answers'],
+  );
   if ((request === undefined) === (requests === undefined)) {
     throw new CannotRun('quote needs either --request or --requests.', USAGE);
   }
@@ -45,6 +73,13 @@ const quoteOptions = (values: ReturnType<typeof parse>['values']): QuoteOptions 
   };
 };
 
+const COMMANDS: Record<string, (values: Values, out: Write) => number | Promise<number>> = {
+  quote: (values, out) => quoteCommand(quoteOptions(values), out),
+  check: (values, out) => checkCommand(taken('check', values, ['book', 'catalogue', 'trials']), out),
+  replay: (values, out) =>
+    replayCommand(taken('replay', values, ['book', 'catalogue', 'orders'], ['against']), out),
+};
+
 const dispatch = async (argv: readonly string[], out: Write): Promise<number> => {
   const { values, positionals } = parse(argv);
   if (values.help) {
@@ -52,13 +87,14 @@ const dispatch = async (argv: readonly string[], out: Write): Promise<number> =>
     return 0;
   }
   const [command, ...rest] = positionals;
-  if (command !== 'quote' || rest.length > 0) {
+  const work = rest.length === 0 ? COMMANDS[command ?? ''] : undefined;
+  if (!work) {
     throw new CannotRun(
       command === undefined ? 'No command given.' : `Unknown command: ${positionals.join(' ')}`,
       USAGE,
     );
   }
-  return quoteCommand(quoteOptions(values), out);
+  return work(values, out);
 };
 
 /** Runs a command line, writing to the two outputs; gives the exit code and never throws for bad input. */

@@ -1,12 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { iso31662 } from 'iso-3166';
+import { readOrders } from '../core/formats/orders.ts';
 import { readBook, readCatalogue, readTrials } from '../core/formats/read.ts';
 import type { Region } from '../core/model/place.ts';
 import { checkTrial } from '../core/proof/check-trial.ts';
 import { compile } from '../core/quote/compile.ts';
 import { demoBook } from './book.ts';
 import { demoCatalogue } from './goods.ts';
+import { demoOrders } from './orders.ts';
 import { demoTrials } from './trials.ts';
 
 const file = (name: string): unknown => JSON.parse(readFileSync(join(__dirname, 'data', name), 'utf8'));
@@ -17,6 +19,7 @@ describe('the demo shop', () => {
     expect(readBook(file('book.json'))).toEqual({ ok: true, value: demoBook });
     expect(readCatalogue(file('catalogue.json'), demoBook)).toEqual({ ok: true, value: demoCatalogue });
     expect(readTrials(file('trials.json'))).toEqual({ ok: true, value: demoTrials });
+    expect(readOrders(file('orders.json'))).toEqual({ ok: true, value: demoOrders });
   });
 
   test('every subdivision it names is a real one', () => {
@@ -35,6 +38,7 @@ describe('the demo shop', () => {
     expect(demoCatalogue.goods.length).toBeGreaterThanOrEqual(24);
     expect(demoBook.zones).toHaveLength(8);
     expect(demoTrials.filter((trial) => trial.pinned)).toHaveLength(2);
+    expect(demoOrders).toHaveLength(600);
   });
 
   test.each(demoTrials.map((trial) => [trial.name, trial] as const))(

@@ -2,6 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { demoBook } from './book.ts';
 import { demoCatalogue } from './goods.ts';
+import { demoOrders } from './orders.ts';
 import { demoTrials } from './trials.ts';
 
 const folder = join(__dirname, 'data');
@@ -14,3 +15,7 @@ const write = (name: string, value: unknown): void => {
 write('book.json', demoBook);
 write('catalogue.json', demoCatalogue);
 write('trials.json', demoTrials);
+writeFileSync(
+  join(folder, 'orders.json'),
+  `[\n${demoOrders.map((order) => JSON.stringify(order)).join(',\n')}\n]\n`,
+);

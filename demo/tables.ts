@@ -35,18 +35,18 @@ export const demoTables: RateTable[] = [
   },
 ];
 
-const line = (pattern: string, days: number, cashOnDelivery: boolean, served = true): PostalRule => ({
+const line = (pattern: string, days: number | null, cashOnDelivery: boolean): PostalRule => ({
   country: 'CA',
   pattern,
-  served,
+  served: true,
   cashOnDelivery,
-  days,
+  ...(days === null ? {} : { days }),
 });
 
 /** Codes of which the made-up shop knows more: near ones that can pay at the door, far ones that take long. */
 export const demoPostalList: PostalRule[] = [
   ...['B3H*', 'B3J*', 'B3K*', 'B3L*', 'B3M*', 'B2Y*', 'B2W*'].map((pattern) => line(pattern, 1, true)),
-  ...['B1P*', 'B2G*', 'B2N*'].map((pattern) => line(pattern, 4, true)),
+  ...['B1P*', 'B2G*', 'B2N*'].map((pattern) => line(pattern, null, true)),
   ...['X0A*', 'X0B*', 'X0C*'].map((pattern) => line(pattern, 14, false)),
   { country: 'CA', pattern: 'B3S 0B9', served: false, cashOnDelivery: false },
 ];

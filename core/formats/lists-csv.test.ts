@@ -155,7 +155,7 @@ describe('a postal list in a file', () => {
   test('is read with what is usual where a cell is empty', () => {
     expect(
       lines([
-        ['Pincode', 'PIN code', 'COD', 'Serviceable', 'Delivery days'],
+        ['Land', 'PIN code', 'COD', 'Serviceable', 'Delivery days'],
         ['', 'b3h 4r2', 'Y', '', '2'],
         ['', 'B2*', '', 'no', ''],
       ]).items,

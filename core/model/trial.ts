@@ -33,6 +33,8 @@ export const trialSchema = z.strictObject({
   answers: z.array(carrierAnswerSchema).max(200).optional(),
   expects: z.array(expectationSchema).max(200),
   pinned: z.boolean().optional(),
+  /** The heading under which it stands among the trials. */
+  group: nameSchema.optional(),
 });
 export type Trial = z.infer<typeof trialSchema>;
 export const trialsSchema = z.array(trialSchema).max(2_000);

@@ -11,6 +11,7 @@ import { useAppDispatch } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { figure, note } from '../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../theme/tokens.ts';
+import { ExpectActions, StandingMark } from './expect-actions.tsx';
 import { Working } from './working.tsx';
 
 interface Props {
@@ -67,11 +68,17 @@ const Row = ({ choice, decimals, before, gained, open }: Props) => {
               {gained ? <Text style={style.note}> now offered</Text> : null}
             </Text>
             <Text style={style.note}>{notesOf(choice, decimals)}</Text>
+            <StandingMark one={choice} />
           </View>
           <Money amount={choice.charge} decimals={decimals} before={before} />
         </View>
       </Press>
-      {open ? <Working lines={choice.working} decimals={decimals} /> : null}
+      {open ? (
+        <>
+          <Working lines={choice.working} decimals={decimals} />
+          <ExpectActions one={choice} />
+        </>
+      ) : null}
     </View>
   );
 };

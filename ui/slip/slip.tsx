@@ -9,6 +9,7 @@ import { useStyles } from '../theme/styles.ts';
 import { aside, note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
 import { ChoiceRow, LostRow } from './choice-row.tsx';
+import { AllRight } from './expect-actions.tsx';
 import { slipChanges } from './slip-changes.ts';
 import { TrialHead } from './trial-head.tsx';
 import { WithheldList } from './withheld-list.tsx';
@@ -84,6 +85,7 @@ const Choices = ({ quote }: { quote: Quote }) => {
         </Text>
       ))}
       <WithheldList withheld={quote.withheld} alwaysOpen={quote.choices.length === 0} />
+      <AllRight quote={quote} />
     </View>
   );
 };

@@ -9,6 +9,7 @@ import { useStyles } from '../theme/styles.ts';
 import { aside, note } from '../theme/text.ts';
 import { TOUCH, type Inks } from '../theme/tokens.ts';
 import { ruleLink } from './rule-link.ts';
+import { ExpectActions, StandingMark } from './expect-actions.tsx';
 import { RuleRow } from './rule-row.tsx';
 
 const styles = (inks: Inks) => ({
@@ -58,15 +59,19 @@ export const WithheldList = ({
         {(isOpen ? withheld : []).map((one) => {
           const link = ruleLink(book, one.from, one);
           return (
-            <RuleRow key={one.id} link={link} label={`${one.name}: ${one.text}`}>
-              <View style={style.item}>
-                <Text style={style.reason}>
-                  <Text style={[style.reason, style.name]}>{one.name}: </Text>
-                  <Text style={[style.reason, link ? style.linked : null]}>{one.text}</Text>
-                </Text>
-                {one.message ? <Text style={style.note}>The customer is told: {one.message}</Text> : null}
-              </View>
-            </RuleRow>
+            <View key={one.id} style={style.item}>
+              <RuleRow link={link} label={`${one.name}: ${one.text}`}>
+                <View>
+                  <Text style={style.reason}>
+                    <Text style={[style.reason, style.name]}>{one.name}: </Text>
+                    <Text style={[style.reason, link ? style.linked : null]}>{one.text}</Text>
+                  </Text>
+                  {one.message ? <Text style={style.note}>The customer is told: {one.message}</Text> : null}
+                </View>
+              </RuleRow>
+              <StandingMark one={one} />
+              <ExpectActions one={one} />
+            </View>
           );
         })}
       </View>

@@ -7,6 +7,8 @@ import type { Catalogue } from '../../core/model/good.ts';
 import { compile } from '../../core/quote/compile.ts';
 import { quote, requestFaults } from '../../core/quote/quote.ts';
 import { closedZones } from '../../core/reach/closed-zones.ts';
+import type { PastOrder } from '../../core/model/order.ts';
+import { isDemoBook } from './demo.ts';
 import type { Speech } from '../../core/words/figure.ts';
 import type { RootState } from './store.ts';
 
@@ -100,4 +102,14 @@ export const selectCustomerGroups = createSelector(
       ),
     ),
   ],
+);
+
+/** The orders that were placed, with the made-up ones of the demo shop as long as the book is its. */
+export const selectPastOrders = createSelector(
+  [
+    (state: RootState) => state.orders,
+    (state: RootState) => state.demoOrders,
+    (state: RootState) => isDemoBook(selectBook(state)),
+  ],
+  (orders, demo, isDemo): PastOrder[] => (isDemo && demo.length > 0 ? [...demo, ...orders] : orders),
 );

@@ -3,7 +3,7 @@ import { useDispatch, useSelector, useStore } from 'react-redux';
 import { draftReducer, type DraftState } from './draft.ts';
 import { initialSession, sessionReducer, type SessionState } from './session.ts';
 import { basketReducer, type BasketLine } from './basket.ts';
-import { ordersReducer } from './orders.ts';
+import { demoOrdersReducer, ordersReducer } from './orders.ts';
 import { proofReducer } from './proof.ts';
 import { initialStorage, storageReducer, type StorageStatus } from './storage-status.ts';
 import type { PastOrder } from '../../core/model/order.ts';
@@ -19,6 +19,8 @@ export interface Start {
   stamp?: string | null;
 }
 
+const NO_ORDERS: PastOrder[] = [];
+
 /** The program's one store. The state it holds is trusted: it was parsed where it came in. */
 export const makeStore = ({ draft, session, basket = [], orders = [], storage }: Start) =>
   configureStore({
@@ -27,6 +29,7 @@ export const makeStore = ({ draft, session, basket = [], orders = [], storage }:
       session: sessionReducer,
       basket: basketReducer,
       orders: (state: PastOrder[] = orders, action: UnknownAction) => ordersReducer(state, action),
+      demoOrders: (state: PastOrder[] = NO_ORDERS, action: UnknownAction) => demoOrdersReducer(state, action),
       storage: storageReducer,
       proof: proofReducer,
     },

@@ -1,5 +1,6 @@
 import type { Remote } from 'comlink';
 import type { Book } from '../../core/model/book.ts';
+import { selectPastOrders } from '../state/selectors.ts';
 import { proofCame, proofOutdated } from '../state/proof.ts';
 import type { AppStore, RootState } from '../state/store.ts';
 import { listText } from '../state/lists-text.ts';
@@ -29,18 +30,26 @@ const changedFields = (book: Book, before: Book | null): Pick<ShopParts, 'book' 
 };
 
 /** What of the shop is not as it was handed over last. */
-const changes = ({ draft: { workbook }, orders }: RootState, held: Held): ShopParts => ({
-  ...(workbook.book === held.book ? {} : changedFields(workbook.book, held.book)),
-  ...(workbook.catalogue === held.catalogue ? {} : { catalogue: workbook.catalogue }),
-  ...(workbook.trials === held.trials ? {} : { trials: workbook.trials }),
-  ...(orders === held.orders ? {} : { orders }),
-});
+const changes = (state: RootState, held: Held): ShopParts => {
+  const { workbook } = state.draft;
+  const orders = selectPastOrders(state);
+  return {
+    ...(workbook.book === held.book ? {} : changedFields(workbook.book, held.book)),
+    ...(workbook.catalogue === held.catalogue ? {} : { catalogue: workbook.catalogue }),
+    ...(workbook.trials === held.trials ? {} : { trials: workbook.trials }),
+    ...(orders === held.orders ? {} : { orders }),
+  };
+};
 
-const hasChanged = ({ draft: { workbook }, orders }: RootState, held: Held): boolean =>
-  workbook.book !== held.book ||
-  workbook.catalogue !== held.catalogue ||
-  workbook.trials !== held.trials ||
-  orders !== held.orders;
+const hasChanged = (state: RootState, held: Held): boolean => {
+  const { workbook } = state.draft;
+  return (
+    workbook.book !== held.book ||
+    workbook.catalogue !== held.catalogue ||
+    workbook.trials !== held.trials ||
+    selectPastOrders(state) !== held.orders
+  );
+};
 
 /**
  * Has the trials run over the draft after every change, beside the page, and the outcome put into the
@@ -56,7 +65,7 @@ export const keepProved = (store: AppStore, prover: Prover | Remote<Prover>): ((
     isBusy = true;
     const parts = changes(state, held);
     const { workbook } = state.draft;
-    held = { ...workbook, orders: state.orders };
+    held = { ...workbook, orders: selectPastOrders(state) };
     await prover.take(parts);
     const proof = await prover.prove();
     isBusy = false;

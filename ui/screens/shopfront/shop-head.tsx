@@ -20,11 +20,12 @@ const styles = (inks: Inks) => ({
     alignItems: 'center',
     justifyContent: 'space-between',
     paddingHorizontal: 20,
+    paddingVertical: 6,
     backgroundColor: inks.ground,
     borderBottomWidth: 1,
     borderBottomColor: inks.hairline,
   } as const,
-  note: { ...note(inks), paddingVertical: 6 },
+  note: note(inks),
   head: {
     width: '100%',
     maxWidth: 960,

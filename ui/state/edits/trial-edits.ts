@@ -1,7 +1,7 @@
 import type { QuoteRequest } from '../../../core/model/request.ts';
 import type { Trial } from '../../../core/model/trial.ts';
 import type { Workbook } from '../workbook.ts';
-import { freeId } from './ids.ts';
+import { freeId, moveItem } from './ids.ts';
 
 /** Changes to the trials. Each changes the workbook it is given, which is a draft of the state. */
 export const trialEdits = {
@@ -16,6 +16,37 @@ export const trialEdits = {
       if (value === undefined) delete trial.request[field as 'discount'];
       else Object.assign(trial.request, { [field]: value });
     }
+  },
+
+  /** What a trial should give. */
+  setExpects: ({ trials }: Workbook, { id, expects }: { id: string; expects: Trial['expects'] }): void => {
+    const trial = trials.find((one) => one.id === id);
+    if (trial) trial.expects = expects;
+  },
+
+  /** Whether a trial is pinned, and under which heading it stands; a heading of '' is none. */
+  placeTrial: (
+    { trials }: Workbook,
+    { id, pinned, group }: { id: string; pinned?: boolean; group?: string },
+  ): void => {
+    const trial = trials.find((one) => one.id === id);
+    if (!trial) return;
+    if (pinned !== undefined) trial.pinned = pinned;
+    if (trial.pinned === false) delete trial.pinned;
+    if (group !== undefined) trial.group = group;
+    if (trial.group === '') delete trial.group;
+  },
+
+  moveTrial: ({ trials }: Workbook, { id, by }: { id: string; by: number }): void => moveItem(trials, id, by),
+
+  /** Trials out of a file beside those that are here; one with an id that is here takes its place. */
+  takeTrials: (workbook: Workbook, { trials }: { trials: readonly Trial[] }): void => {
+    const taken = new Map(trials.map((trial) => [trial.id, trial]));
+    const known = new Set(workbook.trials.map(({ id }) => id));
+    workbook.trials = [
+      ...workbook.trials.map((trial) => taken.get(trial.id) ?? trial),
+      ...trials.filter(({ id }) => !known.has(id)),
+    ];
   },
 
   renameTrial: ({ trials }: Workbook, { id, name }: { id: string; name: string }): void => {

@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import type { Adjustment } from '../../../../core/model/adjustment.ts';
 import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { Press } from '../../../parts/press.tsx';
-import { selectSpeech } from '../../../state/selectors.ts';
+import { selectPastOrders, selectSpeech } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
@@ -37,7 +37,7 @@ const Touched = ({ id }: { id: string }) => {
   const style = useStyles(styles);
   const proof = useAppSelector((state) => state.proof.proof);
   const trials = useAppSelector((state) => state.draft.workbook.trials.length);
-  const orders = useAppSelector((state) => state.orders.length);
+  const orders = useAppSelector((state) => selectPastOrders(state).length);
   const touches = proof?.touches[id];
   if (!touches) return null;
   const past = orders === 0 ? '' : `, ${touches.orders} of ${countFigure(orders, 'past order')}`;

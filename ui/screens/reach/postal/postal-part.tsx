@@ -22,6 +22,7 @@ import { LineFields } from './line-fields.tsx';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 12 },
+  label: { ...note(inks), marginBottom: 2 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end', paddingBottom: 8 } as const,
   field: { width: 190 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
@@ -50,18 +51,22 @@ const Beside = () => {
   return (
     <View style={style.row}>
       <View>
-        <Text style={style.note}>Codes that are not listed, in countries that have lines</Text>
-        <Segments
-          width={220}
-          value={store.unlistedPostalCodes}
-          onChange={(unlistedPostalCodes) =>
-            dispatch(edit('setStore', { changes: { unlistedPostalCodes } }, 'Postal list: codes not listed'))
-          }
-          options={[
-            { value: 'served', label: 'are served' },
-            { value: 'not-served', label: 'are not' },
-          ]}
-        />
+        <Text style={style.label}>Codes that are not listed, in countries that have lines</Text>
+        <View style={{ flexDirection: 'row' }}>
+          <Segments
+            width={220}
+            value={store.unlistedPostalCodes}
+            onChange={(unlistedPostalCodes) =>
+              dispatch(
+                edit('setStore', { changes: { unlistedPostalCodes } }, 'Postal list: codes not listed'),
+              )
+            }
+            options={[
+              { value: 'served', label: 'are served' },
+              { value: 'not-served', label: 'are not' },
+            ]}
+          />
+        </View>
       </View>
       <DraftField
         right

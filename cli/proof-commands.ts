@@ -1,0 +1,56 @@
+import { readOrders } from '../core/formats/orders.ts';
+import { readCatalogue, readBook, readTrials } from '../core/formats/read.ts';
+import { checkTrial } from '../core/proof/check-trial.ts';
+import { compile } from '../core/quote/compile.ts';
+import { replay } from '../core/replay/replay.ts';
+import { locatedSentence } from '../core/words/fault-sentence.ts';
+import { choiceNames, outcomeSentence } from '../core/words/outcome-sentence.ts';
+import { readFileWith, readShop } from './files.ts';
+import type { Write } from './quote-command.ts';
+
+export interface CheckOptions {
+  book: string;
+  catalogue: string;
+  trials: string;
+}
+
+/** Runs every trial; writes each, kept or broken and why, as JSON. Exit: 0 all are kept, 1 one is broken. */
+export const checkCommand = (options: CheckOptions, write: Write): number => {
+  const shop = readShop(options.book, options.catalogue);
+  const trials = readFileWith(options.trials, readTrials);
+  const names = choiceNames(shop.book);
+  const checked = trials.map((trial) => {
+    const { id, name, kept, outcomes, faults } = checkTrial(shop, trial).result;
+    const broken = outcomes.filter(({ came }) => came !== null);
+    const why = [
+      ...faults.map(locatedSentence),
+      ...broken.map((outcome) => outcomeSentence(outcome, names, shop.speech)),
+    ];
+    return { id, name, kept, why };
+  });
+  write(`${JSON.stringify(checked, null, 2)}\n`);
+  return checked.every(({ kept }) => kept) ? 0 : 1;
+};
+
+export interface ReplayOptions {
+  book: string;
+  catalogue: string;
+  orders: string;
+  against?: string;
+}
+
+/** Puts past orders through a book; writes sums and distribution as JSON. Exit: 0, or 1 where an order is unusable. */
+export const replayCommand = ({ book, catalogue, orders, against }: ReplayOptions, write: Write): number => {
+  const shop = readShop(book, catalogue);
+  const past = readFileWith(orders, readOrders);
+  const other = against === undefined ? null : readFileWith(against, readBook);
+  const otherShop =
+    other &&
+    compile(
+      other,
+      readFileWith(catalogue, (value) => readCatalogue(value, other)),
+    );
+  const result = replay(shop, otherShop, past);
+  write(`${JSON.stringify(result, null, 2)}\n`);
+  return result.unusable > 0 ? 1 : 0;
+};

@@ -1,0 +1,123 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { Check } from '../../parts/check.tsx';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { Press } from '../../parts/press.tsx';
+import { readName, readWords } from '../../parts/readers.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit } from '../../state/draft.ts';
+import { slipOpened, told } from '../../state/session.ts';
+import { useAppDispatch } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS_STRONG, SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
+import type { TrialLine } from './trials-selectors.ts';
+
+interface Props {
+  line: TrialLine;
+  isOpen: boolean;
+  onPress: () => void;
+}
+
+const styles = (inks: Inks) => ({
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  row: { flexDirection: 'row', gap: 12, paddingVertical: 10, minHeight: TOUCH } as const,
+  words: { flex: 1, minWidth: 0 },
+  name: { fontFamily: SANS_STRONG },
+  note: note(inks),
+  kept: { ...note(inks), color: inks.sound, minWidth: 76, textAlign: 'right' } as const,
+  broken: {
+    ...note(inks),
+    color: inks.rubric,
+    fontFamily: SANS_STRONG,
+    minWidth: 76,
+    textAlign: 'right',
+  } as const,
+  quiet: { ...note(inks), minWidth: 76, textAlign: 'right' } as const,
+  fault: { fontFamily: SERIF, fontSize: 15, lineHeight: 22, color: inks.rubric },
+  panel: { gap: 8, paddingBottom: 16 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+const WORDS: Record<TrialLine['state'], string> = {
+  kept: 'kept',
+  broken: 'broken',
+  empty: 'expects nothing',
+  unproved: 'not run yet',
+};
+
+const Panel = ({ line: { trial, expects } }: { line: TrialLine }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { id, name, pinned = false, group = '' } = trial;
+  const remove = (): void => {
+    dispatch(edit('removeTrial', { id }, `Remove trial ${name}`));
+    dispatch(told({ text: `Removed the trial “${name}”.`, undo: true }));
+  };
+  const move = (by: number) => () => dispatch(edit('moveTrial', { id, by }, `Move ${name}`));
+  return (
+    <View style={style.panel}>
+      <DraftField
+        label="Trial"
+        prose
+        text={name}
+        read={readName}
+        onChange={(next, visit) => dispatch(edit('renameTrial', { id, name: next }, `${name}: name`, visit))}
+      />
+      <DraftField
+        label="Stands under the heading"
+        prose
+        placeholder="none"
+        text={group}
+        read={readWords(120)}
+        onChange={(next, visit) =>
+          dispatch(edit('placeTrial', { id, group: next.trim() }, `${name}: heading`, visit))
+        }
+      />
+      <Check
+        label="Pinned: first under its heading"
+        on={pinned}
+        onPress={() => dispatch(edit('placeTrial', { id, pinned: !pinned }, `${name}: pinned`))}
+      />
+      <Text style={style.note}>
+        {expects.length === 0
+          ? 'It expects nothing yet. On its slip, point at what is right.'
+          : `Expects: ${expects.join('; ')}.`}
+      </Text>
+      <View style={style.actions}>
+        <TextAction label="Show its slip" onPress={() => dispatch(slipOpened(true))} />
+        <TextAction label="Move up" onPress={move(-1)} />
+        <TextAction label="Move down" onPress={move(1)} />
+        <TextAction label="Remove the trial" onPress={remove} />
+      </View>
+    </View>
+  );
+};
+
+/** A trial with how it stands; pressed, its slip is shown and what can be done with it. */
+export const TrialRow = ({ line, isOpen, onPress }: Props) => {
+  const style = useStyles(styles);
+  const { trial, state, broken } = line;
+  const mark = state === 'kept' ? style.kept : state === 'broken' ? style.broken : style.quiet;
+  return (
+    <View style={style.item} role="listitem" aria-label={`${trial.name}: ${WORDS[state]}`}>
+      <Press role="button" aria-expanded={isOpen} onPress={onPress}>
+        <View style={style.row}>
+          <View style={style.words}>
+            <Text style={style.name}>
+              {trial.name}
+              {trial.pinned ? <Text style={style.note}> · pinned</Text> : null}
+            </Text>
+            {broken.map((sentence) => (
+              <Text key={sentence} style={style.fault}>
+                {sentence}
+              </Text>
+            ))}
+          </View>
+          <Text style={mark}>{WORDS[state]}</Text>
+        </View>
+      </Press>
+      {isOpen ? <Panel line={line} /> : null}
+    </View>
+  );
+};
