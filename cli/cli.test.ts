@@ -211,3 +211,27 @@ describe('replay', () => {
     expect([code, JSON.parse(out).unusable]).toEqual([1, 1]);
   });
 });
+
+describe('audit', () => {
+  test('lists every fault with its rules and an order that shows it, and exits with 1', async () => {
+    const { code, out } = await ask('audit', ...SHOP, '--on', '2026-11-24');
+    const errata = JSON.parse(out) as { code: string; gravity: string; where: object[]; example?: object }[];
+    expect(code).toBe(1);
+    expect(errata.map((one) => one.code)).toEqual(
+      expect.arrayContaining(['no-choice', 'price-falls', 'weight-missing', 'size-missing']),
+    );
+    expect(errata.every(({ where }) => where.length > 0)).toBe(true);
+    expect(
+      errata
+        .filter(({ gravity }) => gravity === 'stops' || gravity === 'leaks')
+        .every(({ example }) => example),
+    ).toBe(true);
+  });
+
+  test('is told a day that is none', async () => {
+    expect(await ask('audit', ...SHOP, '--on', 'today')).toMatchObject({
+      code: 2,
+      err: '--on is a date, as 2026-03-31.\n',
+    });
+  });
+});

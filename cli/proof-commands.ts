@@ -1,11 +1,13 @@
+import { audit } from '../core/audit/audit.ts';
 import { readOrders } from '../core/formats/orders.ts';
 import { readCatalogue, readBook, readTrials } from '../core/formats/read.ts';
+import { localDateSchema } from '../core/model/unit.ts';
 import { checkTrial } from '../core/proof/check-trial.ts';
 import { compile } from '../core/quote/compile.ts';
 import { replay } from '../core/replay/replay.ts';
 import { locatedSentence } from '../core/words/fault-sentence.ts';
 import { choiceNames, outcomeSentence } from '../core/words/outcome-sentence.ts';
-import { readFileWith, readShop } from './files.ts';
+import { CannotRun, readFileWith, readShop } from './files.ts';
 import type { Write } from './quote-command.ts';
 
 export interface CheckOptions {
@@ -53,4 +55,19 @@ export const replayCommand = ({ book, catalogue, orders, against }: ReplayOption
   const result = replay(shop, otherShop, past);
   write(`${JSON.stringify(result, null, 2)}\n`);
   return result.unusable > 0 ? 1 : 0;
+};
+
+export interface AuditOptions {
+  book: string;
+  catalogue: string;
+  on?: string;
+}
+
+/** Every fault of a book as JSON, judged from a day on. Exit: 0, or 1 where one stops customers or leaks money. */
+export const auditCommand = ({ book, catalogue, on }: AuditOptions, write: Write): number => {
+  const day = on ?? new Date().toISOString().slice(0, 10);
+  if (!localDateSchema.safeParse(day).success) throw new CannotRun('--on is a date, as 2026-03-31.');
+  const errata = audit(readShop(book, catalogue), day);
+  write(`${JSON.stringify(errata, null, 2)}\n`);
+  return errata.some(({ gravity }) => gravity === 'stops' || gravity === 'leaks') ? 1 : 0;
 };

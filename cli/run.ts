@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { CannotRun } from './files.ts';
-import { checkCommand, replayCommand } from './proof-commands.ts';
+import { auditCommand, checkCommand, replayCommand } from './proof-commands.ts';
 import { quoteCommand, type QuoteOptions, type Write } from './quote-command.ts';
 
 const USAGE = [
@@ -9,6 +9,7 @@ const USAGE = [
   '  emporos quote --book FILE --catalogue FILE --requests FILE.jsonl',
   '  emporos check --book FILE --catalogue FILE --trials FILE',
   '  emporos replay --book FILE [--against FILE] --catalogue FILE --orders FILE',
+  '  emporos audit --book FILE --catalogue FILE [--on YYYY-MM-DD]',
   'Exit: 0 well; 1 it found something wrong, such as a broken trial or an unusable line; 2 it could not run.',
 ].join('\n');
 
@@ -21,6 +22,7 @@ const OPTIONS = {
   trials: { type: 'string' },
   orders: { type: 'string' },
   against: { type: 'string' },
+  on: { type: 'string' },
   help: { type: 'boolean', short: 'h' },
 } as const;
 
@@ -75,6 +77,7 @@ const quoteOptions = (values: Values): QuoteOptions => {
 
 const COMMANDS: Record<string, (values: Values, out: Write) => number | Promise<number>> = {
   quote: (values, out) => quoteCommand(quoteOptions(values), out),
+  audit: (values, out) => auditCommand(taken('audit', values, ['book', 'catalogue'], ['on']), out),
   check: (values, out) => checkCommand(taken('check', values, ['book', 'catalogue', 'trials']), out),
   replay: (values, out) =>
     replayCommand(taken('replay', values, ['book', 'catalogue', 'orders'], ['against']), out),

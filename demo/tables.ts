@@ -13,7 +13,7 @@ const pallet = (place: Pick<TableRow, 'subdivision' | 'postal'>, first: number, 
       country: 'CA',
       ...place,
       from: from * KG,
-      ...(to === undefined ? { to: 450 * KG } : { to: to * KG }),
+      ...(to === undefined ? {} : { to: to * KG }),
       amount: first + at * more,
     };
   });

@@ -38,7 +38,7 @@ const stairs = (tiers: SortedTiers, at: number, end: number): Piece[] => {
 };
 
 /** Where the charge just before a step is above the charge at it. */
-const fallsOf = (tiers: SortedTiers): Curve['falls'] =>
+export const fallsOf = (tiers: SortedTiers): Curve['falls'] =>
   tiers.steps.flatMap((step, at) => {
     const before = tiers.steps[at - 1];
     if (!before) return [];

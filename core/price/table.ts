@@ -144,6 +144,22 @@ const placeRowsAt = (index: TableIndex, place: Place | null): PlaceRows | null =
   return found ?? any ?? index.rest;
 };
 
+const rowLists = new WeakMap<PlaceRows, readonly TableRow[]>();
+
+/** All rows of the most specific place of a table that holds a place, by `from`; null where none holds it. */
+export const tableRowsAt = (index: TableIndex, place: Place): readonly TableRow[] | null => {
+  const found = placeRowsAt(index, place);
+  if (!found) return null;
+  const known = rowLists.get(found);
+  if (known) return known;
+  const rows = Array.from(
+    index.order.subarray(found.start, found.end),
+    (at) => index.table.rows[at] as TableRow,
+  );
+  rowLists.set(found, rows);
+  return rows;
+};
+
 /** The last row of a place whose `from` the value reaches, as its position in the order; -1 where none is. */
 const lastReached = ({ froms }: TableIndex, { start, end }: PlaceRows, value: number): number => {
   let low = start;

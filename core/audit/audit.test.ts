@@ -1,0 +1,332 @@
+import type { Adjustment } from '../model/adjustment.ts';
+import type { Book } from '../model/book.ts';
+import type { Erratum } from '../model/erratum.ts';
+import type { Good } from '../model/good.ts';
+import type { Rate } from '../model/rate.ts';
+import { compile } from '../quote/compile.ts';
+import { makeBook, makeCatalogue, makeGood, makeRate, makeZone, tiers } from '../testing/book.ts';
+import { audit } from './audit.ts';
+import { GRAVITIES, type FindingCode } from './finding.ts';
+
+const ON = '2026-11-24';
+type Part = Parameters<typeof makeBook>[0];
+
+const auditOf = (part: Part, ...goods: Good[]): Erratum[] =>
+  audit(compile(makeBook(part), makeCatalogue(...goods)), ON);
+const sized = { length: 300, width: 200, height: 100 };
+const POT = makeGood('pot', { size: sized });
+/** A book in which the whole world is one zone with one flat rate: nothing is wrong with it. */
+const WORLD: Part = { zones: [makeZone('country', { remainder: true })] };
+const services = ['Parcel', 'van'].map((name) => ({ id: name.toLowerCase(), name }));
+const rates = (...parts: Partial<Rate>[]): Part => ({
+  ...WORLD,
+  services,
+  rates: parts.map((part) => makeRate(part)),
+});
+const rule = (part: Partial<Adjustment>): Part => ({
+  ...WORLD,
+  adjustments: [
+    { id: 'rule', name: 'Rule', active: true, when: [], to: {}, effect: { do: 'free' }, ...part },
+  ],
+});
+const zones = (...made: ReturnType<typeof makeZone>[]): Part => ({
+  zones: made,
+  rates: made.map(({ id }) => makeRate({ id: `rate-${id}`, zoneId: id })),
+});
+const table = (rows: Book['rateTables'][number]['rows']): Part => ({
+  ...rates({ price: { kind: 'table', tableId: 'far' } }),
+  rateTables: [{ id: 'far', name: 'Far', basis: 'weight', rows }],
+});
+
+test('a sound book has no errata', () => {
+  expect(auditOf(WORLD, POT)).toEqual([]);
+});
+
+const CASES: [FindingCode, Part, string, string][] = [
+  [
+    'no-zone',
+    {},
+    'store:store zone:country',
+    'The shop sells to NZ, and no zone takes it: nothing can be bought there.',
+  ],
+  [
+    'postal-not-served',
+    { ...WORLD, postalList: [{ country: 'CA', pattern: 'B3*', served: false, cashOnDelivery: false }] },
+    'postal:CA:B3*',
+    'The shop sells to B3A1A1 (CA), and the postal list does not serve it.',
+  ],
+  [
+    'zone-without-rate',
+    { ...WORLD, rates: [] },
+    'zone:country',
+    'country has no rate that is switched on (CA): nothing can be bought there.',
+  ],
+  [
+    'goods-not-sent',
+    rates({ limits: { weight: { max: 100 } } }),
+    'zone:country',
+    'In country nothing takes pot, even one alone.',
+  ],
+  [
+    'withheld-by-adjustment',
+    rule({ when: [{ test: 'measure', of: 'units', min: 5 }], effect: { do: 'withhold' } }),
+    'adjustment:rule zone:country',
+    '“Rule” leaves some orders of country without any choice (CA).',
+  ],
+  [
+    'no-choice',
+    rates({ limits: { weight: { max: 30_000 } } }),
+    'zone:country',
+    'Some orders of country have no choice (CA, above 30 kg).',
+  ],
+  [
+    'free-price',
+    rates({ price: { kind: 'flat', amount: 0, per: 'order' } }),
+    'rate:parcel-country',
+    'Parcel to country charges nothing, and no rule says that it is free (CA).',
+  ],
+  [
+    'free-price',
+    rates({
+      price: tiers('weight', [
+        { from: 0, amount: 500 },
+        { from: 5_000, amount: 0 },
+      ]),
+    }),
+    'rate:parcel-country:5000',
+    'Parcel to country charges nothing, and no rule says that it is free (CA).',
+  ],
+  [
+    'free-price',
+    table([{ from: 0, amount: 0 }]),
+    'table:far:1 rate:parcel-country',
+    'Far charges nothing, and no rule says that it is free (CA).',
+  ],
+  [
+    'free-by-adjustment',
+    rule({ effect: { do: 'add', amount: -9_000, per: 'order' } }),
+    'adjustment:rule rate:parcel-country',
+    '“Rule” takes the charge of Parcel to country down to nothing without saying free (CA).',
+  ],
+  [
+    'free-by-rounding',
+    { ...WORLD, store: { rounding: { to: 5_000, mode: 'nearest' } } },
+    'store:store rate:parcel-country',
+    'Rounding takes a small charge of Parcel to country down to nothing (CA).',
+  ],
+  [
+    'below-handling',
+    rates({ handling: { amount: 900, per: 'order' }, bounds: { max: 500 } }),
+    'rate:parcel-country',
+    'Parcel to country can charge less than its handling costs (CA).',
+  ],
+  [
+    'always-free',
+    rates({ freeFrom: 1_000 }),
+    'rate:parcel-country',
+    'Parcel to country is free for every order: its threshold is not above the cheapest good, 10.00.',
+  ],
+  [
+    'discount-meets-free',
+    {
+      ...rule({ effect: { do: 'percent', points: -1_000, of: 'charge' } }),
+      rates: [makeRate({ freeFrom: 5_000 })],
+    },
+    'adjustment:rule rate:parcel-country',
+    '“Rule” takes money off Parcel to country, which can be free as well (CA).',
+  ],
+  [
+    'price-falls',
+    rates({
+      price: tiers('weight', [
+        { from: 0, amount: 900 },
+        { from: 2_000, amount: 700 },
+      ]),
+    }),
+    'rate:parcel-country:2000',
+    'Parcel to country falls by 2.00 at 2 kg, where more is sent.',
+  ],
+  [
+    'step-never-acts',
+    rates({
+      price: tiers('weight', [
+        { from: 0, amount: 500 },
+        { from: 40_000, amount: 900 },
+      ]),
+      limits: { weight: { max: 30_000 } },
+    }),
+    'rate:parcel-country:40000',
+    'The step of Parcel to country from 40 kg never acts: the rate’s limit ends before it.',
+  ],
+  [
+    'row-never-acts',
+    table([
+      { from: 0, amount: 5 },
+      { from: 0, amount: 6 },
+    ]),
+    'table:far:2',
+    'Row 2 of Far never acts.',
+  ],
+  [
+    'rows-overlap',
+    table([
+      { from: 0, amount: 5 },
+      { from: 10, amount: 6 },
+    ]),
+    'table:far:2',
+    'Rows 1 and 2 of Far hold one value; the first stands.',
+  ],
+  [
+    'table-gap',
+    table([
+      { from: 0, to: 10, amount: 5 },
+      { from: 20, amount: 6 },
+    ]),
+    'table:far:2',
+    'Far has no row from 10 g to 20 g for the place of row 2.',
+  ],
+  [
+    'zone-never-decides',
+    zones(makeZone('country', { remainder: true }), makeZone('again')),
+    'zone:again',
+    'again takes no place: other zones take all that it names.',
+  ],
+  [
+    'entry-never-decides',
+    zones(
+      makeZone('country', { remainder: true, includes: [{ country: 'CA', postal: ['B3H*'] }] }),
+      makeZone('other', { includes: [{ country: 'CA', postal: ['B3H*', 'B2*'] }] }),
+    ),
+    'zone:other:B3H*',
+    'B3H* in other never decides: other entries take all its places.',
+  ],
+  [
+    'zones-contest',
+    zones(
+      makeZone('country', { remainder: true }),
+      makeZone('other', { includes: [{ country: 'CA' }, { country: 'US' }] }),
+    ),
+    'zone:country:CA zone:other:CA',
+    'country and other both name CA; country has it, for it is listed first.',
+  ],
+  [
+    'zone-off',
+    zones(makeZone('country', { remainder: true }), makeZone('off', { active: false })),
+    'zone:off zone:country',
+    'off is switched off, and its customers fall to country.',
+  ],
+  [
+    'wide-pattern',
+    zones(
+      makeZone('country', { remainder: true, includes: [{ country: 'CA', postal: ['B*'] }] }),
+      makeZone('province', { includes: [{ country: 'CA', subdivision: 'CA-NS' }] }),
+    ),
+    'zone:country:B* zone:province',
+    'B* in country outranks the provinces or states that province names.',
+  ],
+  [
+    'adjustment-never-acts',
+    rule({ when: [{ test: 'dates', to: '2020-01-01' }] }),
+    'adjustment:rule',
+    '“Rule” never acts. It ended on 2020-01-01, so it can never act again.',
+  ],
+  [
+    'minimum-above-free',
+    rates({ freeFrom: 2_000, bounds: { min: 2_500 } }),
+    'rate:parcel-country',
+    'Parcel to country never costs less than 25.00, more than the 20.00 from which it is free.',
+  ],
+  [
+    'minimum-decides',
+    rates({ bounds: { min: 900 } }),
+    'rate:parcel-country',
+    'Parcel to country always costs its least, 9.00: no price of it is above that.',
+  ],
+  [
+    'maximum-below-first',
+    rates({ bounds: { max: 800 } }),
+    'rate:parcel-country',
+    'Parcel to country always costs its greatest, 8.00: every price of it is above that.',
+  ],
+  [
+    'bounds-contradict',
+    rates({ bounds: { min: 300, max: 200 } }),
+    'rate:parcel-country',
+    'Parcel to country is to cost at least 3.00 and at most 2.00; the greatest stands.',
+  ],
+  [
+    'limits-contradict',
+    rates({}, { id: 'odd', serviceId: 'van', limits: { weight: { min: 9, max: 3 } } }),
+    'rate:odd:weight',
+    'The weight limits of van to country contradict themselves: no basket meets them.',
+  ],
+  [
+    'group-unused',
+    { ...WORLD, groups: [{ id: 'g', name: 'Vases', shipping: 'any', delivery: true, pickup: true }] },
+    'group:g',
+    'No good is in the group Vases.',
+  ],
+  [
+    'location-unused',
+    {
+      ...WORLD,
+      locations: ['yard', 'stall'].map((id) => ({
+        id,
+        name: id,
+        address: { country: 'CA' },
+        hours: [],
+        closedDates: [],
+      })),
+    },
+    'location:stall',
+    'Nothing leaves from stall.',
+  ],
+];
+
+describe('the audit finds, with the rules to open', () => {
+  test.each(CASES)('%s in %#', (code, part, where, text) => {
+    const errata = auditOf(part, POT);
+    const found = errata
+      .filter((one) => one.code === code)
+      .map((one) => [one.where.map(({ kind, id }) => `${kind}:${id}`).join(' '), one.text]);
+    expect(found).toContainEqual([where, text]);
+    for (const one of errata) expect(one.gravity).toBe(GRAVITIES[one.code as FindingCode]);
+  });
+
+  test('a gap between rates that begins above one unit', () => {
+    const part = rates(
+      { limits: { units: { max: 2 } } },
+      { id: 'van', serviceId: 'van', price: tiers('units', [{ from: 5, amount: 500 }]) },
+    );
+    expect(auditOf(part, POT).find(({ code }) => code === 'measure-gap')?.where).toEqual([
+      { kind: 'rate', id: 'van' },
+      { kind: 'zone', id: 'country' },
+    ]);
+  });
+
+  test('what the goods lack, where some rate needs it', () => {
+    const codes = (part: Part, good: Good): string[] => auditOf(part, good).map(({ code }) => code);
+    const bare = makeGood('bare', { weight: undefined });
+    const byWeight = rates({ price: tiers('weight', [{ from: 0, amount: 500 }]) });
+    const bySide = rates({ limits: { longestSide: { max: 1_000 } } });
+    expect(codes(byWeight, bare)).toContain('weight-missing');
+    expect(codes(WORLD, bare)).not.toContain('weight-missing');
+    expect(codes({ ...byWeight, store: { defaultWeight: 100 } }, bare)).not.toContain('weight-missing');
+    expect(codes(bySide, makeGood('bare'))).toContain('size-missing');
+    expect(codes(WORLD, makeGood('odd', { weight: 6, size: sized }))).toContain('figures-improbable');
+    expect(codes(WORLD, makeGood('odd', { weight: 150_000, size: sized }))).toContain('figures-improbable');
+  });
+
+  test('that a class is not settled, where goods are many and no order proves anything', () => {
+    const goods = Array.from({ length: 9 }, (_, at) => makeGood(`good-${at}`, { price: 100 }));
+    const part = rates({ limits: { subtotal: { max: 80_000_000_000 } } });
+    expect(auditOf(part, ...goods).map(({ code }) => code)).toContain('not-settled');
+  });
+
+  test('nothing about places that are closed, and says how far it is', () => {
+    const shares: number[] = [];
+    const part: Part = { store: { sellsTo: { mode: 'listed', countries: ['CA'], closedRegions: [] } } };
+    expect(audit(compile(makeBook(part), makeCatalogue(POT)), ON, (share) => shares.push(share))).toEqual([]);
+    expect(shares.at(-1)).toBe(1);
+  });
+});

@@ -1,0 +1,132 @@
+import type { Erratum } from '../model/erratum.ts';
+import type { CompiledBook } from '../quote/compile.ts';
+import { quote, requestFaults } from '../quote/quote.ts';
+import { erratumSentence } from '../words/erratum-sentence.ts';
+import { dataFaults } from './data-faults.ts';
+import { GRAVITIES, type Finding, type Gravity, type Where } from './finding.ts';
+import { addUnsent, Findings, judgeClass, reachWords, triallingOf, type Unsent } from './judge.ts';
+import { contextsOf, type Context } from './moments.ts';
+import { oddLists } from './odd-lists.ts';
+import { oddPlaces } from './odd-places.ts';
+import { oddRates } from './odd-rates.ts';
+import { placeClasses, type PlaceClass } from './place-classes.ts';
+
+const ORDER: readonly Gravity[] = ['stops', 'leaks', 'odd', 'data'];
+const STORE: Where = { kind: 'store', id: 'store' };
+const MOST_NEAREST = 3;
+
+/** The zones that name a place's country, or else take all remaining places. */
+const nearestZones = ({ book }: CompiledBook, country: string): Where[] => {
+  const active = book.zones.filter((zone) => zone.active);
+  const near = active.filter(({ includes }) => includes.some((region) => region.country === country));
+  return (near.length > 0 ? near : active).slice(0, MOST_NEAREST).map(({ id }) => ({ kind: 'zone', id }));
+};
+
+const anyLine = ({ goods }: CompiledBook) =>
+  [...goods.values()]
+    .filter(({ fulfilment }) => fulfilment === 'physical')
+    .slice(0, 1)
+    .map(({ sku }) => ({ sku, quantity: 1 }));
+
+/** Places that are sold to and served by nothing: not on the postal list, or in no zone. */
+const addUnserved = (
+  compiled: CompiledBook,
+  place: PlaceClass,
+  context: Context,
+  findings: Findings,
+): void => {
+  const lines = anyLine(compiled);
+  if (lines.length === 0) return;
+  const example = { destination: place.destination, lines, ...context };
+  const reach = reachWords(place);
+  if (!place.served) {
+    const line: Where = place.postalLine ? { kind: 'postal', id: place.postalLine } : STORE;
+    findings.add({ code: 'postal-not-served', where: [line], detail: { place: reach }, example, reach });
+  } else if (!place.zone) {
+    const where: [Where, ...Where[]] = [STORE, ...nearestZones(compiled, place.destination.country)];
+    findings.add({ code: 'no-zone', where, detail: { place: reach }, example, reach });
+  }
+};
+
+/** A threshold that the cheapest good alone reaches, so that nothing is ever charged. */
+const addAlwaysFree = (
+  compiled: CompiledBook,
+  classes: readonly PlaceClass[],
+  context: Context,
+  findings: Findings,
+): void => {
+  const cheapest = [...compiled.goods.values()]
+    .filter(({ fulfilment }) => fulfilment === 'physical')
+    .sort((a, b) => a.price - b.price)[0];
+  if (!cheapest) return;
+  const free = new Set(
+    compiled.book.rates.flatMap(({ id, freeFrom }) =>
+      freeFrom !== undefined && freeFrom <= cheapest.price ? [id] : [],
+    ),
+  );
+  if (free.size === 0) return;
+  for (const place of classes) {
+    for (const { sku } of compiled.goods.values()) {
+      const example = { destination: place.destination, lines: [{ sku, quantity: 1 }], ...context };
+      if (requestFaults(compiled, example).length > 0) continue;
+      for (const { id, charge, name } of quote(compiled, example).choices)
+        if (free.has(id) && charge === 0)
+          findings.add({
+            code: 'always-free',
+            where: [{ kind: 'rate', id }],
+            detail: { name, price: cheapest.price },
+            example,
+            reach: reachWords(place),
+          });
+    }
+  }
+};
+
+const toErratum = (compiled: CompiledBook, finding: Finding): Erratum => {
+  const { code, where, example, reach } = finding;
+  return {
+    code,
+    gravity: GRAVITIES[code],
+    text: erratumSentence(finding, compiled),
+    where: where.map(({ kind, id }) => ({ kind, id })),
+    ...(example ? { example } : {}),
+    ...(reach === undefined ? {} : { reach }),
+  };
+};
+
+/**
+ * Every fault of a book, judged from a day on (YYYY-MM-DD). It cuts the world into the classes of places that
+ * the book tells apart and judges, in each, orders that reach every step, limit and threshold; an order that
+ * shows it goes with every fault that stops a customer or leaks money. What joint limits leave open is listed
+ * as not settled. `onProgress` is told the share of classes judged, from 0 to 1.
+ */
+export const audit = (
+  compiled: CompiledBook,
+  on: string,
+  onProgress: (share: number) => void = () => undefined,
+): Erratum[] => {
+  const { classes, deciding } = placeClasses(compiled);
+  const { contexts } = contextsOf(compiled, on);
+  const [plainest] = contexts;
+  if (!plainest) return [];
+  const findings = new Findings();
+  const unsent = new Map<string, Unsent>();
+  const trialling = triallingOf(compiled, contexts);
+  classes.forEach((place, at) => {
+    if (place.served && place.zone) judgeClass(trialling, place, findings, unsent);
+    else addUnserved(compiled, place, plainest, findings);
+    onProgress((at + 1) / classes.length);
+  });
+  addUnsent(unsent, findings);
+  addAlwaysFree(compiled, classes, plainest, findings);
+  const all = [
+    ...findings.all,
+    ...oddRates(compiled.book),
+    ...oddPlaces(compiled.book, deciding),
+    ...oddLists(compiled.book, on),
+    ...dataFaults(compiled),
+  ];
+  return all
+    .sort((a, b) => ORDER.indexOf(GRAVITIES[a.code]) - ORDER.indexOf(GRAVITIES[b.code]))
+    .map((finding) => toErratum(compiled, finding));
+};

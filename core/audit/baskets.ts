@@ -1,0 +1,185 @@
+import type { Good } from '../model/good.ts';
+import type { Measure } from '../model/price.ts';
+import type { Rate } from '../model/rate.ts';
+import type { QuoteRequest } from '../model/request.ts';
+import { GREATEST_QUANTITY } from '../model/unit.ts';
+import type { CompiledBook } from '../quote/compile.ts';
+
+/** Goods and a discount that are put to a book. */
+export type Basket = Pick<QuoteRequest, 'lines' | 'discount'>;
+
+/** Values at which a rule changes its mind, by measure. */
+export type Thresholds = Partial<Record<Measure, readonly number[]>>;
+
+const MEASURES: readonly Measure[] = ['weight', 'subtotal', 'units', 'volume'];
+
+const priceThresholds = (
+  { price }: Rate,
+  { tables }: CompiledBook,
+  add: (of: Measure, value: number) => void,
+): void => {
+  if (price.kind === 'tiers') {
+    for (const { from } of price.steps) add(price.basis, from);
+    if (price.until !== undefined) add(price.basis, price.until);
+  }
+  const table = price.kind === 'table' ? tables.get(price.tableId) : undefined;
+  const ends = new Set(table?.rows.flatMap(({ from, to }) => (to === undefined ? [from] : [from, to])));
+  if (table) for (const value of ends) add(table.basis, value);
+};
+
+/** Every value at which a step, a limit, a threshold or a condition begins or ends to hold, for some rates. */
+export const thresholdsOf = (compiled: CompiledBook, rates: readonly Rate[]): Thresholds => {
+  const found = new Map<Measure, Set<number>>(MEASURES.map((measure) => [measure, new Set()]));
+  const add = (of: Measure, value: number): void => void found.get(of)?.add(value);
+  for (const rate of rates) {
+    priceThresholds(rate, compiled, add);
+    if (rate.freeFrom !== undefined) add('subtotal', rate.freeFrom);
+    for (const measure of ['weight', 'subtotal', 'units', 'volume'] as const) {
+      const { min, max } = rate.limits?.[measure] ?? {};
+      if (min !== undefined) add(measure, min);
+      if (max !== undefined) add(measure, max + 1);
+    }
+  }
+  for (const { adjustment } of compiled.adjustments)
+    for (const condition of adjustment.when)
+      if (condition.test === 'measure')
+        for (const end of [condition.min, condition.max]) if (end !== undefined) add(condition.of, end);
+  return Object.fromEntries(
+    [...found].map(([measure, values]) => [measure, [...values].sort((a, b) => a - b)]),
+  );
+};
+
+const volumeOf = ({ size }: Good): number | undefined => size && size.length * size.width * size.height;
+
+const eachOf = (good: Good, measure: Measure, defaultWeight: number | undefined): number | undefined => {
+  if (measure === 'weight') return good.weight ?? defaultWeight;
+  if (measure === 'volume') return volumeOf(good);
+  return measure === 'units' ? 1 : good.price;
+};
+
+const MOST_QUANTITIES = 40;
+
+/** The quantities of a good that bring it just below, to, and just above each threshold; one, and very many. */
+const quantitiesOf = (good: Good, thresholds: Thresholds, defaultWeight: number | undefined): number[] => {
+  const found = new Set([1, 2, GREATEST_QUANTITY]);
+  for (const measure of MEASURES) {
+    const each = eachOf(good, measure, defaultWeight);
+    if (!each) continue;
+    for (const threshold of thresholds[measure] ?? []) {
+      const at = Math.floor(threshold / each);
+      for (const quantity of [at - 1, at, at + 1])
+        if (quantity >= 1 && quantity <= GREATEST_QUANTITY) found.add(quantity);
+    }
+  }
+  return [...found].sort((a, b) => a - b).slice(0, MOST_QUANTITIES);
+};
+
+/** The goods that stand for all of a group: the lightest, heaviest, cheapest, dearest, and those of which a figure is missing. */
+const extremes = (goods: readonly Good[]): Good[] => {
+  const by = (value: (good: Good) => number | undefined): Good[] => {
+    const known = goods.filter((good) => value(good) !== undefined);
+    const sorted = [...known].sort((a, b) => (value(a) ?? 0) - (value(b) ?? 0));
+    return [sorted[0], sorted.at(-1)].filter((good) => good !== undefined);
+  };
+  const missing = [
+    goods.find(({ weight }) => weight === undefined),
+    goods.find(({ size }) => size === undefined),
+    goods.find(({ chargeFree }) => chargeFree),
+    goods.find(({ shippingPrice }) => shippingPrice === 0),
+  ].filter((good) => good !== undefined);
+  const lean = (good: Good): number | undefined => (good.weight ? good.price / good.weight : undefined);
+  return [...new Set([...by((good) => good.weight), ...by(({ price }) => price), ...by(lean), ...missing])];
+};
+
+const SMALL = 6;
+
+/** The goods that are tried in every quantity: all of a small catalogue, else the extremes of each group. */
+export const probesOf = (goods: readonly Good[]): Good[] => {
+  const physical = goods.filter(({ fulfilment }) => fulfilment === 'physical');
+  if (physical.length <= SMALL) return physical;
+  const groups = new Map<string, Good[]>();
+  for (const good of physical)
+    groups.set(good.groupId ?? '', [...(groups.get(good.groupId ?? '') ?? []), good]);
+  return [...groups.values()].flatMap(extremes);
+};
+
+/** The probes that come nearest to any threshold: the lightest and the leanest of each group, or all of a few. */
+const finest = (probes: readonly Good[]): ReadonlySet<Good> => {
+  if (probes.length <= SMALL) return new Set(probes);
+  const least = (goods: readonly Good[], value: (good: Good) => number): Good | undefined =>
+    [...goods].filter(({ weight }) => weight).sort((a, b) => value(a) - value(b))[0];
+  const groups = new Set(probes.map(({ groupId }) => groupId));
+  return new Set(
+    [...groups].flatMap((group) => {
+      const goods = probes.filter(({ groupId }) => groupId === group);
+      const light = least(goods, ({ weight = 1 }) => weight);
+      const lean = least(goods, ({ weight = 1, price }) => price / weight);
+      return [light, lean].filter((good) => good !== undefined);
+    }),
+  );
+};
+
+const line = ({ sku }: Good, quantity: number): Basket['lines'][number] => ({ sku, quantity });
+
+/** Pairs of goods, one of each, that different rules may be for: of every two groups, or every two of a few goods. */
+const pairs = (probes: readonly Good[]): Basket[] => {
+  const groups =
+    probes.length <= SMALL ? probes : [...new Map(probes.map((good) => [good.groupId ?? '', good])).values()];
+  return groups.flatMap((one, at) =>
+    groups.slice(at + 1).map((other) => ({ lines: [line(one, 1), line(other, 1)] })),
+  );
+};
+
+/** A basket with the discounts that bring its subtotal just below, to and above each threshold, and to nothing. */
+const discounted = (basket: Basket, gross: number, thresholds: readonly number[]): Basket[] =>
+  [...new Set([gross, ...thresholds.flatMap((threshold) => [gross - threshold, gross - threshold + 1])])]
+    .filter((discount) => discount > 0 && discount <= gross)
+    .map((discount) => ({ ...basket, discount }));
+
+/**
+ * Baskets that reach every threshold: each good alone, the probes in the quantities that bring them to each
+ * threshold, pairs that different rules may be for, and discounts that bring the subtotal to each.
+ */
+export const basketsFor = (
+  compiled: CompiledBook,
+  probes: readonly Good[],
+  thresholds: Thresholds,
+): Basket[] => {
+  const physical = [...compiled.goods.values()].filter(({ fulfilment }) => fulfilment === 'physical');
+  const { defaultWeight } = compiled.book.store;
+  const alone = physical.map((good) => ({ lines: [line(good, 1)] }));
+  const fine = finest(probes);
+  const many = probes.flatMap((good) =>
+    quantitiesOf(good, fine.has(good) ? thresholds : {}, defaultWeight)
+      .filter((quantity) => quantity > 1)
+      .map((quantity) => ({ lines: [line(good, quantity)] })),
+  );
+  const cut = probes.flatMap((good) => {
+    const quantities = [
+      1,
+      ...quantitiesOf(good, { weight: thresholds.weight ?? [] }, defaultWeight).slice(-1),
+    ];
+    return quantities.flatMap((quantity) =>
+      discounted({ lines: [line(good, quantity)] }, good.price * quantity, thresholds.subtotal ?? []),
+    );
+  });
+  return [...alone, ...many, ...pairs(probes), ...cut];
+};
+
+const FEW_EACH = 6;
+const MOST_MIXES = 20_000;
+
+/** Every mix of a small catalogue's goods, up to six of each; null where there are too many to try. */
+export const allMixes = (goods: readonly Good[]): Basket[] | null => {
+  if ((FEW_EACH + 1) ** goods.length > MOST_MIXES) return null;
+  const mixes = goods.reduce<Basket['lines'][]>(
+    (made, good) =>
+      made.flatMap((lines) =>
+        Array.from({ length: FEW_EACH + 1 }, (_, quantity) =>
+          quantity === 0 ? lines : [...lines, line(good, quantity)],
+        ),
+      ),
+    [[]],
+  );
+  return mixes.filter((lines) => lines.length > 0).map((lines) => ({ lines }));
+};

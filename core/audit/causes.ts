@@ -1,0 +1,110 @@
+import type { Choice, Quote } from '../model/quote.ts';
+import { LedgerLine } from '../quote/ledger.ts';
+import { WithheldChoice } from '../quote/withheld.ts';
+import type { Say } from '../words/say.ts';
+import type { FindingCode, Where } from './finding.ts';
+
+/** Why a charge is what it should not be, and the rules that make it so. */
+export interface Cause {
+  code: FindingCode;
+  where: [Where, ...Where[]];
+}
+
+const sayOf = (line: Choice['working'][number]): Say | null => (line instanceof LedgerLine ? line.say : null);
+
+/** Whether a line makes a charge free by a rule that says so. */
+const isFreeRule = (line: Choice['working'][number]): boolean => {
+  if (line.step === 'free-from') return true;
+  const say = sayOf(line);
+  return say?.code === 'adjusted' && say.effect.do === 'free';
+};
+
+const rateOf = ({ id }: Choice): Where => ({ kind: 'rate', id });
+const adjustmentOf = (id: string): Where => ({ kind: 'adjustment', id });
+
+/** A price that came to nothing: its rate, with the step where it has steps. */
+const freePrice = (choice: Choice): Cause | null => {
+  const price = choice.working.find(({ step }) => step === 'price');
+  const say = price ? sayOf(price) : null;
+  if (!say || say.code === 'goes-free' || say.code === 'nothing-travels') return null;
+  if (say.code === 'tier')
+    return { code: 'free-price', where: [{ kind: 'rate', id: `${choice.id}:${say.from}` }] };
+  if (say.code === 'table-row' && price?.from.kind === 'table')
+    return {
+      code: 'free-price',
+      where: [{ kind: 'table', id: `${price.from.id}:${say.row}` }, rateOf(choice)],
+    };
+  return { code: 'free-price', where: [rateOf(choice)] };
+};
+
+/** Why a charge of 0 came about, where no rule says that it is free; null where one does. */
+const freeCause = (choice: Choice): Cause | null => {
+  const { working } = choice;
+  const last = working.findLastIndex(({ change, step }) => change !== 0 && step !== 'not-below-zero');
+  if (working.slice(Math.max(last, 0)).some(isFreeRule)) return null;
+  const line = working[last];
+  if (!line || line.step === 'price' || line.step === 'bounds') return freePrice(choice);
+  if (line.step === 'rounding')
+    return { code: 'free-by-rounding', where: [{ kind: 'store', id: 'store' }, rateOf(choice)] };
+  return line.step === 'adjustment'
+    ? { code: 'free-by-adjustment', where: [adjustmentOf(line.from.id), rateOf(choice)] }
+    : freePrice(choice);
+};
+
+/** What handling came to, in minor units. */
+const handlingIn = ({ working }: Choice): number =>
+  working.reduce(
+    (sum, { step, change }) => (step === 'handling' || step === 'store-handling' ? sum + change : sum),
+    0,
+  );
+
+/** The reduction and the free rule that both touched a choice, if both did. */
+const discountAndFree = (choice: Choice): Cause | null => {
+  const reduced = choice.working.find(
+    (line) => line.step === 'adjustment' && line.change < 0 && !isFreeRule(line),
+  );
+  if (!reduced || choice.charge !== 0 || !choice.working.some(isFreeRule)) return null;
+  return { code: 'discount-meets-free', where: [adjustmentOf(reduced.from.id), rateOf(choice)] };
+};
+
+/** Every way in which a choice loses money: free by accident, less than its handling, reduced and free at once. */
+export const leaksIn = (choice: Choice): Cause[] => {
+  if (choice.kind === 'nothing-to-ship') return [];
+  const causes: (Cause | null)[] = [discountAndFree(choice)];
+  if (choice.charge === 0) causes.push(freeCause(choice));
+  else if (choice.charge < handlingIn(choice))
+    causes.push({ code: 'below-handling', where: [rateOf(choice)] });
+  return causes.filter((cause) => cause !== null);
+};
+
+const NOT_OFFERED = ['no-rate', 'rate-off', 'channel'];
+const GAPS = ['below-first-step', 'no-table-row'];
+
+/** Why an order has no choice at all, and the rules to open. */
+export const stopIn = ({ withheld }: Quote, zone: string): Cause => {
+  const where: Where = { kind: 'zone', id: zone };
+  if (withheld.every(({ code }) => NOT_OFFERED.includes(code)))
+    return { code: 'zone-without-rate', where: [where] };
+  const gap = withheld.find(({ code }) => GAPS.includes(code));
+  if (gap) return { code: 'measure-gap', where: [{ kind: 'rate', id: gap.id }, where] };
+  const adjusted = withheld.find(({ code }) => code === 'adjustment');
+  if (adjusted) return { code: 'withheld-by-adjustment', where: [adjustmentOf(adjusted.from.id), where] };
+  return { code: 'no-choice', where: [where] };
+};
+
+/** The widest limit that an order breaks, as the reason says it: a measure and the figure. */
+export const widestLimit = ({
+  withheld,
+}: Quote): Extract<Say, { code: 'above-limit' | 'below-limit' }> | null => {
+  const limits = withheld.flatMap((one) => {
+    const say = one instanceof WithheldChoice ? one.say : null;
+    if (say?.code === 'above-limit' || say?.code === 'below-limit') return [say];
+    return say?.code === 'above-last-step'
+      ? [{ code: 'above-limit' as const, measure: say.measure, value: say.value, limit: say.until }]
+      : [];
+  });
+  const above = limits.filter(
+    ({ code, measure }) => code === 'above-limit' && measure === limits[0]?.measure,
+  );
+  return above.sort((a, b) => b.limit - a.limit)[0] ?? limits[0] ?? null;
+};

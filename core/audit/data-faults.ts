@@ -1,0 +1,72 @@
+import type { Book } from '../model/book.ts';
+import type { Good } from '../model/good.ts';
+import type { CompiledBook } from '../quote/compile.ts';
+import type { Finding, Where } from './finding.ts';
+
+const goodAt = ({ sku }: Good): Where => ({ kind: 'good', id: sku });
+
+/** Whether some rate, condition or plan needs to know what goods weigh or measure. */
+const needs = ({ rates, rateTables, adjustments, store }: Book): { weight: boolean; size: boolean } => {
+  const measures = new Set<string>();
+  for (const { active, price, limits } of rates) {
+    if (!active) continue;
+    if (price.kind === 'tiers') measures.add(price.basis);
+    if (price.kind === 'table') measures.add(rateTables.find(({ id }) => id === price.tableId)?.basis ?? '');
+    for (const measure of Object.keys(limits ?? {})) measures.add(measure);
+  }
+  for (const { active, when } of adjustments)
+    if (active) for (const one of when) if (one.test === 'measure') measures.add(one.of);
+  const packs = store.packing.kind === 'by-weight' || store.packing.kind === 'even';
+  return {
+    weight: measures.has('weight') || packs,
+    size: measures.has('volume') || measures.has('longestSide'),
+  };
+};
+
+/** The densest a good may be, as heavy metals are, and the lightest, in grams a litre. */
+const DENSEST = 20_000;
+const LIGHTEST = 5;
+const CUBIC_MM_A_LITRE = 1_000_000;
+
+const isImprobable = ({ weight, size }: Good): boolean => {
+  if (weight === undefined || !size) return false;
+  const litres = (size.length * size.width * size.height) / CUBIC_MM_A_LITRE;
+  return litres > 0 && (weight / litres > DENSEST || (litres >= 1 && weight / litres < LIGHTEST));
+};
+
+const oddGoods = ({ book, goods }: CompiledBook): Finding[] => {
+  const needed = needs(book);
+  return [...goods.values()]
+    .filter(({ fulfilment }) => fulfilment === 'physical')
+    .flatMap((good): Finding[] => {
+      const where: [Where] = [goodAt(good)];
+      const detail = { good: good.name };
+      const hasWeight = good.weight !== undefined || book.store.defaultWeight !== undefined;
+      return [
+        ...(needed.weight && !hasWeight ? [{ code: 'weight-missing' as const, where, detail }] : []),
+        ...(needed.size && !good.size ? [{ code: 'size-missing' as const, where, detail }] : []),
+        ...(isImprobable(good) ? [{ code: 'figures-improbable' as const, where, detail }] : []),
+      ];
+    });
+};
+
+const unused = ({ book, goods }: CompiledBook): Finding[] => {
+  const groups = new Set([...goods.values()].map(({ groupId }) => groupId));
+  return [
+    ...book.groups
+      .filter(({ id }) => !groups.has(id))
+      .map(({ id, name }): Finding => ({
+        code: 'group-unused',
+        where: [{ kind: 'group', id }],
+        detail: { name },
+      })),
+    ...book.locations.slice(1).map(({ id, name }): Finding => ({
+      code: 'location-unused',
+      where: [{ kind: 'location', id }],
+      detail: { name },
+    })),
+  ];
+};
+
+/** What the catalogue lacks that some rule needs, figures that are improbable, and what nothing uses. */
+export const dataFaults = (compiled: CompiledBook): Finding[] => [...oddGoods(compiled), ...unused(compiled)];

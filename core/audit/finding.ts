@@ -1,0 +1,71 @@
+import type { QuoteRequest } from '../model/request.ts';
+
+export type Gravity = 'stops' | 'leaks' | 'odd' | 'data';
+
+/** A rule, by its kind and id; a part of it is appended to the id after a colon. */
+export interface Where {
+  kind:
+    | 'rate'
+    | 'service'
+    | 'zone'
+    | 'table'
+    | 'adjustment'
+    | 'group'
+    | 'location'
+    | 'good'
+    | 'store'
+    | 'postal'
+    | 'box';
+  id: string;
+}
+
+/** A fault that the audit found, as a code and figures; `words/erratum-sentence.ts` has the words. */
+export interface Finding {
+  code: FindingCode;
+  where: readonly [Where, ...Where[]];
+  detail: Readonly<Record<string, string | number>>;
+  /** An order that shows it. */
+  example?: QuoteRequest;
+  /** For whom it holds, in a few words. */
+  reach?: string;
+}
+
+/** Every code with its gravity; codes are stable. */
+export const GRAVITIES = {
+  'no-zone': 'stops',
+  'postal-not-served': 'stops',
+  'zone-without-rate': 'stops',
+  'goods-not-sent': 'stops',
+  'measure-gap': 'stops',
+  'withheld-by-adjustment': 'stops',
+  'no-choice': 'stops',
+  'free-price': 'leaks',
+  'free-by-adjustment': 'leaks',
+  'free-by-rounding': 'leaks',
+  'below-handling': 'leaks',
+  'always-free': 'leaks',
+  'discount-meets-free': 'leaks',
+  'not-settled': 'odd',
+  'price-falls': 'odd',
+  'step-never-acts': 'odd',
+  'row-never-acts': 'odd',
+  'rows-overlap': 'odd',
+  'table-gap': 'odd',
+  'zone-never-decides': 'odd',
+  'entry-never-decides': 'odd',
+  'zones-contest': 'odd',
+  'zone-off': 'odd',
+  'wide-pattern': 'odd',
+  'adjustment-never-acts': 'odd',
+  'minimum-above-free': 'odd',
+  'minimum-decides': 'odd',
+  'maximum-below-first': 'odd',
+  'bounds-contradict': 'odd',
+  'limits-contradict': 'odd',
+  'weight-missing': 'data',
+  'size-missing': 'data',
+  'figures-improbable': 'data',
+  'group-unused': 'data',
+  'location-unused': 'data',
+} as const satisfies Record<string, Gravity>;
+export type FindingCode = keyof typeof GRAVITIES;

@@ -1,0 +1,87 @@
+import type { Adjustment, Condition } from '../model/adjustment.ts';
+import type { QuoteRequest } from '../model/request.ts';
+import type { CompiledBook } from '../quote/compile.ts';
+import { dateOf, dayOf, weekdayOf, type DayNumber } from '../time/calendar.ts';
+
+/** Who orders, with what code, by what channel, and when, in so far as rules tell them apart. */
+export type Context = Pick<QuoteRequest, 'placedAt' | 'customer' | 'code' | 'channel'>;
+
+/** Days are told apart as far ahead as this; what repeats every year has come round by then. */
+const DAYS_AHEAD = 400;
+const MOST_CONTEXTS = 96;
+const NOON = 720;
+
+type Of<T extends Condition['test']> = Extract<Condition, { test: T }>;
+
+const conditionsOf = <T extends Condition['test']>(adjustments: readonly Adjustment[], test: T): Of<T>[] =>
+  adjustments.flatMap(({ when }) => when.filter((one): one is Of<T> => one.test === test));
+
+const inDates = ({ from, to, everyYear }: Of<'dates'>, date: string): boolean => {
+  const part = (text: string | undefined): string | undefined => (everyYear ? text?.slice(5) : text);
+  const [day, first, last] = [part(date) ?? '', part(from), part(to)];
+  const begun = first === undefined || day >= first;
+  const goesOn = last === undefined || day <= last;
+  const wraps = everyYear && first !== undefined && last !== undefined && first > last;
+  return wraps ? begun || goesOn : begun && goesOn;
+};
+
+/** One day for each way in which the dates and weekdays of the adjustments hold, from a day on. */
+const days = (adjustments: readonly Adjustment[], on: DayNumber): DayNumber[] => {
+  const dates = conditionsOf(adjustments, 'dates');
+  const weekdays = conditionsOf(adjustments, 'weekday');
+  const far = dates.flatMap(({ from, to }) =>
+    [from, to].flatMap((date) => (date ? [dayOf(date), dayOf(date) + 1] : [])),
+  );
+  const found = new Map<string, DayNumber>();
+  const look = (day: DayNumber): void => {
+    const date = dateOf(day);
+    const key = [
+      ...dates.map((one) => inDates(one, date)),
+      ...weekdays.map((one) => one.days.includes(weekdayOf(day))),
+    ].join();
+    if (!found.has(key)) found.set(key, day);
+  };
+  if (dates.length + weekdays.length === 0) return [on];
+  for (let day = on; day < on + DAYS_AHEAD; day += 1) look(day);
+  for (const day of far) for (let week = 0; week < 7; week += 1) if (day + week >= on) look(day + week);
+  return [...found.values()];
+};
+
+const named = (adjustments: readonly Adjustment[], test: 'customer' | 'code' | 'channel'): string[] => [
+  ...new Set(conditionsOf(adjustments, test).flatMap((condition) => condition.in)),
+];
+
+/** The channels to judge: none where some rate is for all of them, and each that a rule names. */
+const channelsOf = ({ book }: CompiledBook, adjustments: readonly Adjustment[]): (string | undefined)[] => {
+  const active = book.rates.filter(({ active: isOn }) => isOn);
+  const byRates = new Set(active.flatMap(({ channels = [] }) => channels));
+  const isBare = active.length === 0 || active.some(({ channels }) => !channels);
+  return [...(isBare ? [undefined] : []), ...new Set([...byRates, ...named(adjustments, 'channel')])];
+};
+
+/**
+ * Every mix of day, customer, code and channel that some rule tells apart, the plainest first. Beyond a
+ * bound only the plainest day is mixed with each of the others; `whole` says whether all mixes are there.
+ */
+export const contextsOf = (compiled: CompiledBook, on: string): { contexts: Context[]; whole: boolean } => {
+  const adjustments = compiled.book.adjustments.filter(({ active }) => active);
+  const customers = [undefined, ...named(adjustments, 'customer')];
+  const codes = [undefined, ...named(adjustments, 'code')];
+  const channels = channelsOf(compiled, adjustments);
+  const moments = days(adjustments, dayOf(on)).map((day) =>
+    compiled.clock.text(compiled.clock.moment(day, NOON)),
+  );
+  const made: Context[] = [];
+  for (const placedAt of moments)
+    for (const customer of customers)
+      for (const code of codes)
+        for (const channel of channels)
+          if (made.length <= MOST_CONTEXTS)
+            made.push({
+              placedAt,
+              ...(customer === undefined ? {} : { customer }),
+              ...(code === undefined ? {} : { code }),
+              ...(channel === undefined ? {} : { channel }),
+            });
+  return { contexts: made.slice(0, MOST_CONTEXTS), whole: made.length <= MOST_CONTEXTS };
+};

@@ -1,0 +1,101 @@
+import type { Book } from '../model/book.ts';
+import type { Rate } from '../model/rate.ts';
+import { fallsOf } from '../price/curve.ts';
+import { sortTiers } from '../price/tiers.ts';
+import type { Finding, Where } from './finding.ts';
+
+const rateAt = (id: string | number, part?: string | number): Where => ({
+  kind: 'rate',
+  id: part === undefined ? String(id) : `${id}:${part}`,
+});
+
+/** Steps that no basket reaches: one more with the same beginning, one at or beyond the end, one beyond the limit. */
+const idleSteps = ({ id, price, limits }: Rate): Finding[] => {
+  if (price.kind !== 'tiers') return [];
+  const limit: { min?: number; max?: number } =
+    price.basis === 'distance' || price.per === 'parcel' ? {} : (limits?.[price.basis] ?? {});
+  const sorted = [...price.steps].sort((a, b) => a.from - b.from);
+  const seen = new Set<number>();
+  return price.steps.flatMap(({ from }): Finding[] => {
+    const isAgain = seen.has(from);
+    seen.add(from);
+    const next = sorted.find((step) => step.from > from);
+    const why = isAgain
+      ? 'again'
+      : price.until !== undefined && from >= price.until
+        ? 'until'
+        : limit.max !== undefined && from > limit.max
+          ? 'limit'
+          : limit.min !== undefined && next && next.from <= limit.min
+            ? 'least'
+            : null;
+    return why === null
+      ? []
+      : [{ code: 'step-never-acts', where: [rateAt(id, from)], detail: { from, basis: price.basis, why } }];
+  });
+};
+
+const falls = ({ id, price }: Rate): Finding[] =>
+  price.kind !== 'tiers'
+    ? []
+    : fallsOf(sortTiers(price)).map(({ at, by }) => ({
+        code: 'price-falls',
+        where: [rateAt(id, at)],
+        detail: { at, by, basis: price.basis },
+      }));
+
+/** The least and the greatest that a price comes to before thresholds and bounds, where that is plain. */
+const extentOf = ({ price }: Rate): { least: number; most: number } | null => {
+  if (price.kind === 'flat' && price.per === 'order') {
+    const amount = price.first ?? price.amount;
+    return { least: amount, most: amount };
+  }
+  if (price.kind !== 'tiers' || price.per === 'parcel') return null;
+  const amounts = price.steps.map(({ amount }) => amount);
+  const isOpen = price.steps.some(({ each, percent }) => each !== undefined || percent !== undefined);
+  return { least: Math.min(...amounts), most: isOpen ? Number.POSITIVE_INFINITY : Math.max(...amounts) };
+};
+
+const handlingOf = ({ handling }: Rate, { store }: Book): { least: number; isOpen: boolean } => {
+  const both = [handling, store.handling];
+  return {
+    least: both.reduce((sum, one) => sum + (one?.per === 'order' ? (one.amount ?? 0) : 0), 0),
+    isOpen: both.some((one) => one !== undefined && (one.points !== undefined || one.per !== 'order')),
+  };
+};
+
+/** Bounds that contradict themselves, the free threshold, or every price the rate can have. */
+const oddBounds = (rate: Rate, book: Book): Finding[] => {
+  const { id, bounds: { min, max } = {}, freeFrom } = rate;
+  const where: [Where] = [rateAt(id)];
+  const found: Finding[] = [];
+  const add = (code: Finding['code'], detail: Finding['detail']): void =>
+    void found.push({ code, where, detail });
+  const extent = extentOf(rate);
+  const { least, isOpen } = handlingOf(rate, book);
+  if (min !== undefined && max !== undefined && min > max) add('bounds-contradict', { min, max });
+  if (min !== undefined && freeFrom !== undefined && min > freeFrom)
+    add('minimum-above-free', { min, freeFrom });
+  if (min !== undefined && extent && !isOpen && min > 0 && min >= extent.most + least)
+    add('minimum-decides', { min, most: extent.most + least });
+  if (max !== undefined && extent && max < extent.least + least)
+    add('maximum-below-first', { max, least: extent.least + least });
+  return found;
+};
+
+const MEASURES = ['weight', 'subtotal', 'units', 'volume'] as const;
+
+const oddLimits = ({ id, limits }: Rate): Finding[] =>
+  MEASURES.flatMap((measure): Finding[] => {
+    const { min, max } = limits?.[measure] ?? {};
+    const isOdd = min !== undefined && max !== undefined && min > max;
+    return isOdd
+      ? [{ code: 'limits-contradict', where: [rateAt(id, measure)], detail: { measure, min, max } }]
+      : [];
+  });
+
+/** What is odd about the rates that are switched on, rate by rate. */
+export const oddRates = (book: Book): Finding[] =>
+  book.rates
+    .filter(({ active }) => active)
+    .flatMap((rate) => [...falls(rate), ...idleSteps(rate), ...oddBounds(rate, book), ...oddLimits(rate)]);

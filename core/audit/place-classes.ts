@@ -1,0 +1,164 @@
+import type { Region } from '../model/place.ts';
+import type { RateTable } from '../model/price.ts';
+import { holdsPlace, buildPlaceIndex } from '../place/place-index.ts';
+import { placeOf, type Place } from '../place/place.ts';
+import { askPostalList } from '../place/postal-list.ts';
+import { findZone, sellsThere, type ZoneFound } from '../place/reach.ts';
+import { indexTable, tableRowsAt, type TableIndex } from '../price/table.ts';
+import type { CompiledBook } from '../quote/compile.ts';
+import { keptFor } from '../quote/kept-for.ts';
+import { codeClasses } from './code-classes.ts';
+
+/** Places that every rule of a book treats alike, with one that stands for them. */
+export interface PlaceClass {
+  place: Place;
+  /** The place as an address. */
+  destination: { country: string; subdivision?: string; postalCode?: string };
+  sold: boolean;
+  served: boolean;
+  /** The line of the postal list that says so, where one does. */
+  postalLine: string | null;
+  zone: ZoneFound | null;
+}
+
+/** Countries of which one that no rule names stands for all that none does. */
+const OTHERS =
+  'NZ JP BR ZA IS TH PE KE NO CH MX IN SG AE CL KR TR EG MA FJ AQ BV TF HM GS PN TK NU NR TV'.split(' ');
+
+const listsOf = ({ book }: CompiledBook): readonly (readonly Region[])[] => [
+  book.store.sellsTo.closedRegions,
+  book.store.sellsTo.countries.map((country) => ({ country })),
+  ...book.zones.flatMap(({ includes, excludes }) => [includes, excludes]),
+  book.postalList.map(({ country, pattern }) => ({ country, postal: [pattern] })),
+  ...book.adjustments.flatMap(({ when }) =>
+    when.flatMap((condition) => (condition.test === 'destination' ? [condition.in] : [])),
+  ),
+  ...book.rateTables.map(({ rows }) => tableRegions(rows)),
+];
+
+const tableRegions = (rows: RateTable['rows']): Region[] =>
+  rows.flatMap(({ country, subdivision, postal }) => {
+    const home = country ?? subdivision?.slice(0, 2);
+    if (home === undefined) return [];
+    return [
+      ...(subdivision === undefined ? [{ country: home }] : [{ country: home, subdivision }]),
+      ...(postal === undefined ? [] : [{ country: home, postal: [postal] }]),
+    ];
+  });
+
+/** What rules name within each country. */
+const namedIn = (
+  compiled: CompiledBook,
+): Map<string, { subdivisions: Set<string>; patterns: Set<string> }> => {
+  const named = new Map<string, { subdivisions: Set<string>; patterns: Set<string> }>();
+  for (const regions of listsOf(compiled)) {
+    for (const { country, subdivision, postal } of regions) {
+      const known = named.get(country) ?? { subdivisions: new Set<string>(), patterns: new Set<string>() };
+      named.set(country, known);
+      if (subdivision) known.subdivisions.add(subdivision);
+      for (const pattern of postal ?? []) known.patterns.add(pattern);
+    }
+  }
+  const other = OTHERS.find((country) => !named.has(country));
+  if (other) named.set(other, { subdivisions: new Set(), patterns: new Set() });
+  return named;
+};
+
+const anywherePatterns = ({ book }: CompiledBook): string[] => [
+  ...new Set(
+    book.rateTables.flatMap(({ rows }) =>
+      rows.flatMap(({ country, subdivision, postal }) =>
+        country === undefined && subdivision === undefined && postal !== undefined ? [postal] : [],
+      ),
+    ),
+  ),
+];
+
+type Destination = PlaceClass['destination'];
+
+/** A destination for each country, subdivision and class of codes that rules tell apart, and their remainders. */
+function* destinations(compiled: CompiledBook): Generator<Destination> {
+  const anywhere = anywherePatterns(compiled);
+  for (const [country, { subdivisions, patterns }] of namedIn(compiled)) {
+    const codes = codeClasses(country, [...new Set([...patterns, ...anywhere])]);
+    for (const subdivision of [undefined, ...subdivisions]) {
+      const area = { country, ...(subdivision === undefined ? {} : { subdivision }) };
+      yield area;
+      for (const postalCode of codes) yield { ...area, postalCode };
+    }
+  }
+}
+
+/** The rows of a table's place in so far as they differ: their ranges, and which of them charge nothing. */
+const shapeOf = keptFor((rows: NonNullable<ReturnType<typeof tableRowsAt>>): string =>
+  rows
+    .map(({ from, to, amount, each }) => `${from}-${to ?? ''}${amount === 0 ? '!' : ''}${each ? '+' : ''}`)
+    .join(),
+);
+
+/** What the tables and the destination conditions of a book say of a place, as text. */
+const judgesOf = (compiled: CompiledBook): ((place: Place, zone: ZoneFound | null) => string) => {
+  const conditions = compiled.book.adjustments.flatMap(({ when }) =>
+    when.flatMap((condition) =>
+      condition.test === 'destination' ? [buildPlaceIndex([{ owner: null, regions: condition.in }])] : [],
+    ),
+  );
+  const tables = new Map<string, TableIndex>(
+    compiled.book.rateTables.map((table) => [table.id, indexTable(table)]),
+  );
+  const usedIn = keptFor((zone: ZoneFound['zone']): TableIndex[] =>
+    compiled.services.flatMap(({ byZone }) => {
+      const price = byZone.get(zone.id)?.rate.price;
+      const table = price?.kind === 'table' ? tables.get(price.tableId) : undefined;
+      return table ? [table] : [];
+    }),
+  );
+  return (place, zone) => {
+    const held = conditions.map((index) => (holdsPlace(index, place) ? '1' : '0')).join('');
+    const shapes = zone
+      ? usedIn(zone.zone).map((table) => {
+          const rows = tableRowsAt(table, place);
+          return rows ? shapeOf(rows) : 'none';
+        })
+      : [];
+    return `${held}/${shapes.join('/')}`;
+  };
+};
+
+/** All that a walk over the places of a book found. */
+export interface PlacesFound {
+  classes: PlaceClass[];
+  /** The entries that decide some place, as 'zone id/entry'. */
+  deciding: ReadonlySet<string>;
+}
+
+/**
+ * The places of the world cut into classes that a book tells apart: every country, subdivision and postal
+ * pattern that any rule names, and the remainder of each, brought together where all rules agree.
+ */
+export const placeClasses = (compiled: CompiledBook): PlacesFound => {
+  const judge = judgesOf(compiled);
+  const classes = new Map<string, PlaceClass>();
+  const deciding = new Set<string>();
+  const { unlistedPostalCodes } = compiled.book.store;
+  for (const destination of destinations(compiled)) {
+    const place = placeOf(destination);
+    const sold = sellsThere(compiled.sellsTo, place);
+    const { served, rule } = askPostalList(compiled.postalList, place, unlistedPostalCodes);
+    const zone = findZone(compiled.zones, place);
+    if (zone) deciding.add(`${zone.zone.id}/${zone.because}`);
+    if (!sold) continue;
+    const postalLine = served ? null : rule ? `${rule.country}:${rule.pattern}` : '';
+    const found = { place, destination, sold, served, postalLine, zone };
+    const key = served
+      ? `${zone?.zone.id ?? `-${place.country}`}/${judge(place, zone)}`
+      : `postal/${postalLine}`;
+    const known = classes.get(key);
+    if (!known || isPlainer(found, known)) classes.set(key, found);
+  }
+  return { classes: [...classes.values()], deciding };
+};
+
+/** Of two places of one class, the one that needs fewer words stands for it. */
+const isPlainer = ({ destination: a }: PlaceClass, { destination: b }: PlaceClass): boolean =>
+  Object.keys(a).length < Object.keys(b).length;

@@ -1,0 +1,15 @@
+import type { QuoteRequest } from './request.ts';
+
+/** A fault that the audit found. */
+export interface Erratum {
+  code: string;
+  /** A customer cannot buy · money is lost · surprising · the catalogue lacks something. */
+  gravity: 'stops' | 'leaks' | 'odd' | 'data';
+  text: string;
+  /** The rules to open, never empty; parts of a rule are appended to its id after a colon. */
+  where: { kind: string; id: string }[];
+  /** An order that shows it. */
+  example?: QuoteRequest;
+  /** For whom it holds. */
+  reach?: string;
+}
