@@ -1,3 +1,9 @@
+import Papa from 'papaparse';
+import { audit } from '../core/audit/audit.ts';
+import { tableRowCells } from '../core/formats/rate-table-csv.ts';
+import type { Adjustment } from '../core/model/adjustment.ts';
+import type { RateTable } from '../core/model/price.ts';
+import { findTableRow, indexTable } from '../core/price/table.ts';
 import { compile, type CompiledBook } from '../core/quote/compile.ts';
 import { quote } from '../core/quote/quote.ts';
 import type { QuoteRequest } from '../core/model/request.ts';
@@ -8,7 +14,8 @@ import { demoBook } from '../demo/book.ts';
 import { demoCatalogue } from '../demo/goods.ts';
 import { demoTrials } from '../demo/trials.ts';
 import { largeBook, randomRequests } from './large-book.ts';
-import { heldBy, measure, seeded, type Measured } from './measure.ts';
+import { seeded } from '../core/testing/seeded.ts';
+import { heldBy, measure, type Measured } from './measure.ts';
 import { peerRows, ruleEngine, scanRows } from './peers.ts';
 
 const PLACES = 20_000;
@@ -160,11 +167,122 @@ const benchPeers = async (one: Measured & { count: number }): Promise<void> => {
   );
 };
 
+/** A table of so many rows, ten ranges for each code. */
+const tableOf = (rows: number): RateTable => ({
+  id: 'far',
+  name: 'Far',
+  basis: 'weight',
+  rows: Array.from({ length: rows }, (_, at) => ({
+    country: 'US',
+    postal: String(10_000 + Math.floor(at / 10)),
+    from: (at % 10) * 1_000,
+    ...(at % 10 === 9 ? {} : { to: ((at % 10) + 1) * 1_000 }),
+    amount: 500 + (at % 10) * 75,
+  })),
+});
+
+const TABLE_ROWS = 100_000;
+
+const benchTables = async (): Promise<void> => {
+  const asked = (rows: number) =>
+    Array.from({ length: 20_000 }, (_, at) => ({
+      place: { country: 'US', subdivision: undefined, code: String(10_000 + ((at * 37) % (rows / 10))) },
+      weight: (at * 7_919) % 12_000,
+    }));
+  const lookUps = (table: RateTable): Promise<Measured> => {
+    const index = indexTable(table);
+    const questions = asked(table.rows.length);
+    return measure(() =>
+      questions.reduce((sum, { place, weight }) => sum + (findTableRow(index, place, weight).ok ? 1 : 0), 0),
+    );
+  };
+  const [small, large] = [tableOf(1_000), tableOf(TABLE_ROWS)];
+  const few = await lookUps(small);
+  const many = await lookUps(large);
+  const questions = asked(TABLE_ROWS).slice(0, 200);
+  const scan = await measure(() =>
+    questions.reduce((sum, { place, weight }) => {
+      const row = large.rows.find(
+        ({ postal, from, to }) =>
+          postal === place.code && from <= weight && (to === undefined || weight < to),
+      );
+      return sum + (row?.amount ?? 0);
+    }, 0),
+  );
+  print('table look-up, 1,000 rows', micro(few, 20_000));
+  print('table look-up, 100,000 rows', micro(many, 20_000));
+  print('a scan of 100,000 rows', micro(scan, questions.length));
+  const ratio = many.median / few.median;
+  const against = scan.median / questions.length / (many.median / 20_000);
+  expect(
+    'table look-up, 100,000 against 1,000 rows',
+    ratio < 2,
+    `${ratio.toFixed(2)} times`,
+    'under 2 times',
+  );
+  expect(
+    'table look-up against the scan',
+    against >= 500,
+    `${Math.round(against)} times as fast`,
+    '500 times',
+  );
+  await benchTableIndex(large);
+};
+
+/** The index of a table against papaparse reading the file it came out of, and what both hold in memory. */
+const benchTableIndex = async (table: RateTable): Promise<void> => {
+  const text = Papa.unparse(table.rows.map((row) => tableRowCells(row, 'weight', 2)));
+  const reading = await measure(() => Papa.parse<string[]>(text).data.length);
+  const indexing = await measure(() => indexTable({ ...table }));
+  const held = heldBy(() => {
+    const made = tableOf(TABLE_ROWS);
+    return { made, index: indexTable(made) };
+  });
+  print('papaparse, the file of 100,000 rows', `${reading.median.toFixed(0)} ms`);
+  expect(
+    'index of 100,000 rows',
+    indexing.median < reading.median,
+    `${indexing.median.toFixed(0)} ms`,
+    'less than papaparse reading the file',
+  );
+  expect('rows and index in memory', held < 120 * 1_048_576, `${(held / 1_048_576).toFixed(0)} MB`, '120 MB');
+};
+
+/** Adjustments by weight and by customer, spread over the services. */
+const manyAdjustments = (count: number, services: number): Adjustment[] =>
+  Array.from({ length: count }, (_, at) => ({
+    id: `adjustment-${at}`,
+    name: `Adjustment ${at}`,
+    active: true,
+    when: [
+      { test: 'measure', of: 'weight', min: at * 500 },
+      ...(at % 5 === 0 ? [{ test: 'customer' as const, in: [`group-${at % 3}`] }] : []),
+    ],
+    to: { serviceIds: [`service-${at % services}`] },
+    effect: { do: 'percent', points: at % 2 === 0 ? -300 : 500, of: 'charge' },
+  }));
+
+const benchAudit = async (): Promise<void> => {
+  const demo = compile(demoBook, demoCatalogue);
+  const small = await measure(() => audit(demo, '2026-11-24'));
+  expect('audit, demo book', small.median < 300, `${small.median.toFixed(0)} ms`, '300 ms');
+  const book = { ...largeBook(200, 6, 20, 5_000), adjustments: manyAdjustments(50, 6), groups: [] };
+  const goods = demoCatalogue.goods.map(({ groupId: _, ...good }) => good);
+  const large = compile({ ...book, rateTables: [], postalList: [] }, { ...demoCatalogue, goods });
+  const start = performance.now();
+  const errata = audit(large, '2026-11-24').length;
+  const taken = performance.now() - start;
+  print('audit, large book, errata found', String(errata), '5,000 patterns, 50 adjustments');
+  expect('audit, large book', taken < 10_000, `${(taken / 1_000).toFixed(1)} s`, '10 s');
+};
+
 const main = async (): Promise<void> => {
   console.log(`Node ${process.version}, medians of seven rounds, garbage collected between them\n`);
   const demo = await benchDemo();
   await benchLarge();
   await benchZones();
+  await benchTables();
+  await benchAudit();
   await benchPeers(demo);
   if (misses > 0) {
     console.log(`\n${misses} target${misses === 1 ? '' : 's'} missed`);

@@ -4,6 +4,8 @@ import { iso31662 } from 'iso-3166';
 import { readOrders } from '../core/formats/orders.ts';
 import { readBook, readCatalogue, readTrials } from '../core/formats/read.ts';
 import type { Region } from '../core/model/place.ts';
+import { quote } from '../core/quote/quote.ts';
+import { moneyFigure } from '../core/words/figure.ts';
 import { checkTrial } from '../core/proof/check-trial.ts';
 import { compile } from '../core/quote/compile.ts';
 import { demoBook } from './book.ts';
@@ -51,4 +53,20 @@ describe('the demo shop', () => {
       });
     },
   );
+
+  test('the order worked out in the docs comes out as it is written there', () => {
+    const request = {
+      destination: { country: 'CA', subdivision: 'CA-NS', postalCode: 'B1P 6K1' },
+      lines: [{ sku: 'pot-34', quantity: 1 }],
+      placedAt: '2026-11-24T10:15:00-04:00',
+      customer: 'trade',
+    };
+    const parcel = quote(compiled, request).choices.find(({ id }) => id === 'parcel-maritimes');
+    const rows = parcel?.working.map(
+      ({ text, change, running }) => `| ${text} | ${moneyFigure(change, 2)} | ${moneyFigure(running, 2)} |`,
+    );
+    const docs = readFileSync(join(__dirname, '..', 'docs', 'rating.md'), 'utf8');
+    expect(rows).toHaveLength(6);
+    for (const row of rows ?? []) expect(docs).toContain(row);
+  });
 });

@@ -2,19 +2,9 @@ import type { Destination } from '../core/model/place.ts';
 import type { PastOrder } from '../core/model/order.ts';
 import { compile } from '../core/quote/compile.ts';
 import { quote } from '../core/quote/quote.ts';
+import { seeded } from '../core/testing/seeded.ts';
 import { demoBook } from './book.ts';
 import { demoCatalogue } from './goods.ts';
-
-/** A repeatable source of figures from 0 to less than 1 (mulberry32). */
-const makeDice = (seed: number): (() => number) => {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
-};
 
 const to = (country: string, subdivision: string | null, postalCode: string, city: string): Destination => ({
   country,
@@ -125,7 +115,7 @@ const orderOf = (dice: () => number, number: number, daysAgo: number): PastOrder
 
 /** Six hundred made-up orders over twelve months, with what was charged and what the carrier took. */
 export const demoOrders = ((): PastOrder[] => {
-  const dice = makeDice(1_846);
+  const dice = seeded(1_846);
   const orders: PastOrder[] = [];
   const first = 400;
   for (let tried = 0; orders.length < COUNT && tried < COUNT * 4; tried += 1) {

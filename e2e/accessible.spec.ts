@@ -44,6 +44,36 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await (await chooser).setFiles({ name: 'stock.csv', mimeType: 'text/csv', buffer });
     await expect(page.getByRole('region', { name: 'What would change' })).toBeVisible();
   },
+  'an adjustment': (page) => openProgram(page, '/charges?part=adjustments&adjustment=winter'),
+  'a rate table': async (page) => {
+    await openProgram(page, '/charges?part=tables&table=pallets-west');
+    await page.getByRole('button', { name: /^1: CA-MB/ }).click();
+  },
+  'a rate table before it is taken': async (page) => {
+    await openProgram(page, '/charges?part=tables&table=pallets-west');
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Open a CSV' }).click();
+    const buffer = Buffer.from('Province,From (kg),To,Price\nCA-MB,0,10,1\nCA-MB,5,20,2\nCA-MB,x,,3');
+    await (await chooser).setFiles({ name: 'leaflet.csv', mimeType: 'text/csv', buffer });
+    await expect(page.getByText('rows understood')).toBeVisible();
+  },
+  'the postal list': async (page) => {
+    await openProgram(page, '/reach?part=postal');
+    await page.getByRole('button', { name: /^CA B3H/ }).click();
+  },
+  'the ways to pay': (page) => openProgram(page, '/settings?part=payments'),
+  'the trials': async (page) => {
+    await openProgram(page, '/proof');
+    await page.getByRole('button', { name: 'Seeds to Lyon' }).click();
+  },
+  'the errata': async (page) => {
+    await openProgram(page, '/proof?part=errata');
+    await page.getByRole('list', { name: 'Stops' }).getByRole('button').first().click({ timeout: 60_000 });
+  },
+  'a good of the shop': async (page) => {
+    await openProgram(page, '/shop/product?sku=pot-26');
+    await page.getByLabel('Your postal code').fill('B3H 4R2');
+  },
   'the regions of a country': async (page) => {
     await openProgram(page, '/reach');
     await page.getByLabel('Find a country').fill('canada');

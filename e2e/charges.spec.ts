@@ -45,7 +45,7 @@ test('a customer in a zone without a rate is told, never charged 0', async ({ pa
   await fill(page, 'Charge for the order', '42');
   await page.getByRole('button', { name: 'Switch on' }).click();
   const again = await openSlip(page);
-  await expect(choiceOf(again, 'Parcel')).toHaveAccessibleName('Parcel, 48.00: working');
+  await expect(choiceOf(again, 'Parcel')).toHaveAccessibleName('Parcel, 54.00: working');
   await choiceOf(again, 'Parcel').click();
   await expect(again.getByText('Glazed urn, 48 cm, fee once for the line: 6.00')).toBeVisible();
 });

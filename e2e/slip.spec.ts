@@ -5,7 +5,7 @@ test('the trial is changed in place and kept as a new one', async ({ page }) => 
   await openProgram(page);
   const slip = await openSlip(page);
   await slip.getByRole('button', { name: 'Keep as a new trial' }).click();
-  await expect(slip.getByText('Trial 2 of 12')).toBeVisible();
+  await expect(slip.getByText('Trial 2 of 16')).toBeVisible();
   await fill(page, 'Trial', 'Two pots to Vancouver');
   await page.getByLabel('Province or state', { exact: true }).click();
   await page.keyboard.type('british');

@@ -46,7 +46,11 @@ const VIEWS = {
     path: '/settings?part=locations',
     act: (page) => page.getByRole('button', { name: /^The Nursery/ }).click(),
   },
-  begin: { path: '/begin' },
+  adjustments: { path: '/charges?part=adjustments' },
+  errata: {
+    path: '/proof?part=errata',
+    act: (page) => page.getByRole('list', { name: 'Stops' }).getByRole('button').first().click(),
+  },
   rate: {
     path: '/charges?zone=maritimes&service=parcel',
     act: (page) => fill(page, 'Charge from 5 kg', '10.50'),

@@ -42,12 +42,15 @@ export const reachWords = ({ zone, destination }: PlaceClass): string => {
   return zone && zone.because !== place ? `${place} (${zone.because})` : place;
 };
 
-const limitWords = (compiled: CompiledBook, quoted: Quote): string => {
+/** Beyond which figure nothing takes an order, as the widest of the limits says it: 'above 450 kg'. */
+const limitWords = (compiled: CompiledBook, quoted: Quote): string | null => {
   const limit = widestLimit(quoted);
-  if (!limit) return '';
+  if (!limit) return null;
   const figure = measureFigure(limit.measure, limit.limit, compiled.speech);
-  return `, ${limit.code === 'above-limit' ? 'above' : 'below'} ${figure}`;
+  return `${limit.code === 'above-limit' ? 'above' : 'below'} ${figure}`;
 };
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Judges orders of one class of places, and keeps what it finds. */
 class Judge {
@@ -88,7 +91,9 @@ class Judge {
       this.unsent.set(this.zone, known);
       return;
     }
-    this.keep(cause, request, {}, limitWords(this.compiled, quoted));
+    const limit = limitWords(this.compiled, quoted);
+    const detail: Finding['detail'] = limit === null ? {} : { limit: capital(limit) };
+    this.keep(cause, request, detail, limit === null ? '' : `, ${limit}`);
   }
 }
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { acceptedListSchema, type Accepted } from '../audit/accepted.ts';
 import type { Book } from '../model/book.ts';
 import { fault, type Fault, type Result } from '../model/fault.ts';
 import type { Catalogue } from '../model/good.ts';
@@ -14,6 +15,8 @@ export interface Shop {
   book: Book;
   catalogue: Catalogue;
   trials: Trial[];
+  /** The errata that are accepted, with why. */
+  accepted?: Accepted[];
 }
 
 const shopSchema = z.strictObject({
@@ -24,6 +27,7 @@ const shopSchema = z.strictObject({
   catalogue: z.unknown(),
   trials: z.unknown(),
   orders: z.unknown().optional(),
+  accepted: acceptedListSchema.optional(),
 });
 const headSchema = z.object({ format: z.enum(['emporos-shop', 'emporos-book', 'emporos-catalogue']) });
 
@@ -70,7 +74,13 @@ const readWhole = (value: unknown): Result<ShopFile> => {
     ];
     return { ok: false, faults };
   }
-  const shop = { book: book.value, catalogue: catalogue.value, trials: trials.value };
+  const { accepted } = file.value;
+  const shop = {
+    book: book.value,
+    catalogue: catalogue.value,
+    trials: trials.value,
+    ...(accepted ? { accepted } : {}),
+  };
   return together({ holds: 'shop', shop, orders: orders.value, savedAt: file.value.savedAt });
 };
 
@@ -111,7 +121,7 @@ const json = (value: unknown): string => `${JSON.stringify(value, null, 1)}\n`;
 
 /** The text of a file that holds the whole shop, saved at a moment. */
 export const writeShopFile = (
-  { book, catalogue, trials }: Shop,
+  { book, catalogue, trials, accepted }: Shop,
   orders: readonly PastOrder[],
   savedAt: string,
 ): string =>
@@ -122,6 +132,7 @@ export const writeShopFile = (
     book: withoutSecrets(book),
     catalogue,
     trials,
+    ...(accepted ? { accepted } : {}),
     orders,
   });
 

@@ -17,8 +17,6 @@ interface Told {
 
 type Words = Record<FindingCode, (told: Told) => string>;
 
-const to = (reach: string): string => (reach === '' ? '' : ` (${reach})`);
-
 const STEP_WHY: Record<string, string> = {
   again: 'another step begins there',
   until: 'the steps end before it',
@@ -29,25 +27,22 @@ const STEP_WHY: Record<string, string> = {
 const WORDS: Words = {
   'no-zone': ({ reach }) => `The shop sells to ${reach}, and no zone takes it: nothing can be bought there.`,
   'postal-not-served': ({ reach }) => `The shop sells to ${reach}, and the postal list does not serve it.`,
-  'zone-without-rate': ({ a, reach }) =>
-    `${a} has no rate that is switched on${to(reach)}: nothing can be bought there.`,
+  'zone-without-rate': ({ a }) => `${a} has no rate that is switched on: nothing can be bought there.`,
   'goods-not-sent': ({ a, detail: { goods, count } }) =>
     `In ${a} nothing takes ${goods}${Number(count) > 3 ? ` and ${Number(count) - 3} more` : ''}, even one alone.`,
-  'measure-gap': ({ a, b, reach }) => `${a} has a gap that no other choice of ${b} fills${to(reach)}.`,
-  'withheld-by-adjustment': ({ a, b, reach }) =>
-    `“${a}” leaves some orders of ${b} without any choice${to(reach)}.`,
-  'no-choice': ({ a, reach }) => `Some orders of ${a} have no choice${to(reach)}.`,
-  'free-price': ({ a, reach }) => `${a} charges nothing, and no rule says that it is free${to(reach)}.`,
-  'free-by-adjustment': ({ a, b, reach }) =>
-    `“${a}” takes the charge of ${b} down to nothing without saying free${to(reach)}.`,
-  'free-by-rounding': ({ b, reach }) => `Rounding takes a small charge of ${b} down to nothing${to(reach)}.`,
-  'below-handling': ({ a, reach }) => `${a} can charge less than its handling costs${to(reach)}.`,
+  'measure-gap': ({ a, b }) => `${a} has a gap that no other choice of ${b} fills.`,
+  'withheld-by-adjustment': ({ a, b }) => `“${a}” leaves some orders of ${b} without any choice.`,
+  'no-choice': ({ a, detail: { limit } }) =>
+    limit ? `${limit}, nothing takes an order to ${a}.` : `Nothing takes some orders to ${a}.`,
+  'free-price': ({ a }) => `${a} charges nothing, and no rule says that it is free.`,
+  'free-by-adjustment': ({ a, b }) => `“${a}” takes the charge of ${b} down to nothing without saying free.`,
+  'free-by-rounding': ({ b }) => `Rounding takes a small charge of ${b} down to nothing.`,
+  'below-handling': ({ a }) => `${a} can charge less than its handling costs.`,
   'always-free': ({ a, detail: { price }, money }) =>
     `${a} is free for every order: its threshold is not above the cheapest good, ${money(price)}.`,
-  'discount-meets-free': ({ a, b, reach }) =>
-    `“${a}” takes money off ${b}, which can be free as well${to(reach)}.`,
-  'not-settled': ({ a, reach }) =>
-    `Whether every order of ${a} has a choice is not settled${to(reach)}: no order without one was found, and nothing proves that there is none.`,
+  'discount-meets-free': ({ a, b }) => `“${a}” takes money off ${b}, which can be free as well.`,
+  'not-settled': ({ a }) =>
+    `Whether every order of ${a} has a choice is not settled: no order without one was found, and nothing proves that there is none.`,
   'price-falls': ({ a, detail: { at, by }, money, figure }) =>
     `${a} falls by ${money(by)} at ${figure(at)}, where more is sent.`,
   'step-never-acts': ({ a, detail: { from, why }, figure }) =>

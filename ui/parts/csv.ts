@@ -11,9 +11,19 @@ const quoteFaults = (errors: readonly Papa.ParseError[], before = 0): Fault[] =>
     .filter(({ type }) => type === 'Quotes')
     .map(({ row }) => fault('quotes-open', `row ${before + (row ?? 0) + 1}`));
 
+const SAMPLE_LENGTH = 20_000;
+const SAMPLE_ROWS = 50;
+
+/** What parts the cells, judged by the first filled rows: blank ones would speak for a single column. */
+const delimiterOf = (text: string): string =>
+  Papa.parse(text.slice(0, SAMPLE_LENGTH), { preview: SAMPLE_ROWS, skipEmptyLines: 'greedy' }).meta.delimiter;
+
 /** The rows of a text of comma, semicolon or tab separated values, and where its quotes do not close. */
 export const parseCsv = (text: string): { rows: string[][]; faults: Fault[] } => {
-  const { data, errors } = Papa.parse<string[]>(text, { skipEmptyLines: false });
+  const { data, errors } = Papa.parse<string[]>(text, {
+    skipEmptyLines: false,
+    delimiter: delimiterOf(text),
+  });
   return {
     rows: data.map((cells) => cells.map(withoutMark)),
     faults: quoteFaults(errors),
@@ -34,7 +44,13 @@ export const parseCsvInParts = (
     for (const cells of data) rows.push(cells.map(withoutMark));
     onProgress(Math.min(1, meta.cursor / Math.max(1, text.length)));
   };
-  Papa.parse(text, { skipEmptyLines: false, chunkSize: PART_LENGTH, chunk: take, complete: () => undefined });
+  Papa.parse(text, {
+    skipEmptyLines: false,
+    delimiter: delimiterOf(text),
+    chunkSize: PART_LENGTH,
+    chunk: take,
+    complete: () => undefined,
+  });
   return { rows, faults };
 };
 

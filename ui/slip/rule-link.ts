@@ -8,7 +8,7 @@ export interface RuleLink {
     zone?: string;
     service?: string;
     panel?: 'zone' | 'service' | 'groups';
-    part?: 'adjustments' | 'tables' | 'postal';
+    part?: 'adjustments' | 'tables' | 'postal' | 'locations';
     table?: string;
     adjustment?: string;
     good?: string;
@@ -22,6 +22,16 @@ const ABOUT_REACH: readonly WithheldCode[] = ['not-sold-there', 'no-zone'];
 
 /** Reasons that are about goods, not about the rule that asked for their figures. */
 const ABOUT_GOODS: readonly WithheldCode[] = ['weight-unknown', 'size-unknown'];
+
+/** The kinds of rule that a link leads to, beside those of the working's lines. */
+type Linked = Source['kind'] | 'location' | 'box';
+
+/** The page of one of an erratum's rules: a part after a colon is left off the id. */
+export const whereLink = (book: Book, { kind, id: whole }: { kind: string; id: string }): RuleLink | null => {
+  const id = kind === 'good' || kind === 'postal' ? whole : (whole.split(':')[0] ?? whole);
+  if ((kind as Linked) === 'location') return { pathname: '/settings', params: { part: 'locations' } };
+  return ruleLink(book, { kind: kind as Source['kind'], id });
+};
 
 /** The page of the rule that a line of a working or a reason leads to; null where the rule has none. */
 export const ruleLink = (

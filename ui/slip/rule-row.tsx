@@ -10,20 +10,23 @@ interface Props {
   link: RuleLink | null;
   /** What is said of the rule, for those who hear it. */
   label: string;
+  /** Whether it stands in an item of the list that holds more than it. */
+  inItem?: boolean;
   children: ReactElement;
 }
 
 /** A row of a list that leads to its rule, where the rule has a page; the slip makes way for it. */
-export const RuleRow = ({ link, label, children }: Props) => {
+export const RuleRow = ({ link, label, inItem = false, children }: Props) => {
   const router = useRouter();
   const dispatch = useAppDispatch();
-  if (!link) return <View role="listitem">{children}</View>;
+  const role = inItem ? undefined : 'listitem';
+  if (!link) return <View role={role}>{children}</View>;
   const go = (): void => {
     dispatch(slipOpened(false));
     router.navigate(link);
   };
   return (
-    <View role="listitem">
+    <View role={role}>
       <Press onPress={go} role="link" aria-label={`${label} To its rule`}>
         {children}
       </Press>

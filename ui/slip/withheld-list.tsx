@@ -59,8 +59,8 @@ export const WithheldList = ({
         {(isOpen ? withheld : []).map((one) => {
           const link = ruleLink(book, one.from, one);
           return (
-            <View key={one.id} style={style.item}>
-              <RuleRow link={link} label={`${one.name}: ${one.text}`}>
+            <View key={one.id} style={style.item} role="listitem">
+              <RuleRow inItem link={link} label={`${one.name}: ${one.text}`}>
                 <View>
                   <Text style={style.reason}>
                     <Text style={[style.reason, style.name]}>{one.name}: </Text>

@@ -1,23 +1,33 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Book } from '../../core/model/book.ts';
+import type { Erratum } from '../../core/model/erratum.ts';
+import type { Catalogue } from '../../core/model/good.ts';
 import type { Proof } from '../../core/proof/prove.ts';
 
-/** What the trials gave when they were last run over the draft; null until they have been. */
+/** What an audit found, and what it was of. */
+export interface AuditDone {
+  errata: Erratum[];
+  book: Book;
+  catalogue: Catalogue;
+}
+
 export interface ProofState {
+  /** What the trials gave when they were last run over the draft; null until they have been. */
   proof: Proof | null;
   /** Whether the draft has changed since. */
   isOld: boolean;
+  audit: AuditDone | null;
 }
 
 const proofSlice = createSlice({
   name: 'proof',
-  initialState: { proof: null, isOld: true } as ProofState,
+  initialState: { proof: null, isOld: true, audit: null } as ProofState,
   reducers: {
-    proofCame: (_, { payload }: PayloadAction<Proof>) => ({ proof: payload, isOld: false }),
-    proofOutdated: (state) => {
-      state.isOld = true;
-    },
+    proofCame: (state, { payload }: PayloadAction<Proof>) => ({ ...state, proof: payload, isOld: false }),
+    proofOutdated: (state) => ({ ...state, isOld: true }),
+    auditCame: (state, { payload }: PayloadAction<AuditDone>) => ({ ...state, audit: payload }),
   },
 });
 
-export const { proofCame, proofOutdated } = proofSlice.actions;
+export const { proofCame, proofOutdated, auditCame } = proofSlice.actions;
 export const proofReducer = proofSlice.reducer;

@@ -1,3 +1,4 @@
+import type { Accepted } from '../../core/audit/accepted.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Catalogue } from '../../core/model/good.ts';
 import type { Trial } from '../../core/model/trial.ts';
@@ -7,4 +8,6 @@ export interface Workbook {
   book: Book;
   catalogue: Catalogue;
   trials: Trial[];
+  /** The errata that are accepted, with why. */
+  accepted?: Accepted[];
 }

@@ -4,19 +4,7 @@ import type { PastOrder } from '../../core/model/order.ts';
 import type { Trial } from '../../core/model/trial.ts';
 import { prove, type Proof } from '../../core/proof/prove.ts';
 import { compile } from '../../core/quote/compile.ts';
-
-/** The parts of a book that may have a hundred thousand entries. */
-export type LongList = 'rateTables' | 'postalList';
-
-/** The parts of the shop that changed since they were last handed over; a book part by part. */
-export interface ShopParts {
-  book?: Partial<Book>;
-  /** The long lists that changed, as JSON. */
-  lists?: Partial<Record<LongList, string>>;
-  catalogue?: Catalogue;
-  trials?: Trial[];
-  orders?: PastOrder[];
-}
+import { withParts, type ShopParts } from './shop-parts.ts';
 
 /** What proves the draft, beside the page: it holds a copy of the shop, and is handed what changes. */
 export interface Prover {
@@ -32,8 +20,7 @@ export const makeProver = (): Prover => {
   let orders: PastOrder[] = [];
   return {
     take: (parts) => {
-      const lists = Object.entries(parts.lists ?? {}).map(([name, text]) => [name, JSON.parse(text)]);
-      book = { ...book, ...parts.book, ...Object.fromEntries(lists) };
+      book = withParts(book, parts);
       catalogue = parts.catalogue ?? catalogue;
       trials = parts.trials ?? trials;
       orders = parts.orders ?? orders;

@@ -1,3 +1,4 @@
+import { acceptEdits } from './accept-edits.ts';
 import { adjustmentEdits } from './adjustment-edits.ts';
 import { goodEdits } from './good-edits.ts';
 import { groupEdits } from './group-edits.ts';
@@ -29,6 +30,7 @@ export const EDITS = {
   ...tableEdits,
   ...postalEdits,
   ...paymentEdits,
+  ...acceptEdits,
 };
 
 export type EditName = keyof typeof EDITS;

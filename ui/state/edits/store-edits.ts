@@ -11,8 +11,10 @@ export const storeEdits = {
     }
   },
 
-  /** Another shop in place of this one: its book, its goods and its trials. */
-  replaceShop: (workbook: Workbook, { book, catalogue, trials }: Workbook): void => {
+  /** Another shop in place of this one: its book, its goods, its trials, and what is accepted. */
+  replaceShop: (workbook: Workbook, { book, catalogue, trials, accepted }: Workbook): void => {
     Object.assign(workbook, { book, catalogue, trials });
+    if (accepted) workbook.accepted = accepted;
+    else delete workbook.accepted;
   },
 };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { acceptedListSchema } from '../../../core/audit/accepted.ts';
 import { readOrders } from '../../../core/formats/orders.ts';
 import { readBook, readCatalogue, readTrials } from '../../../core/formats/read.ts';
 import type { Catalogue } from '../../../core/model/good.ts';
@@ -42,6 +43,7 @@ const draftSchema = z.object({
   changedAt: z.string().nullable(),
   book: z.unknown(),
   trials: z.unknown(),
+  accepted: z.unknown().optional(),
   past: z.unknown(),
   future: z.unknown(),
 });
@@ -102,6 +104,12 @@ export interface KeptDraft {
   changedAt: string | null;
 }
 
+/** What is accepted of the errata; what cannot be read is none, and the errata come back. */
+const readAccepted = (value: unknown): Pick<DraftState['workbook'], 'accepted'> => {
+  const read = acceptedListSchema.safeParse(value);
+  return read.success ? { accepted: read.data } : {};
+};
+
 const withLists = (book: unknown, lists: object): unknown =>
   typeof book === 'object' && book !== null ? { ...book, ...lists } : book;
 
@@ -117,7 +125,12 @@ export const readDraft = (text: string, goods: KeptGoods): KeptDraft | null => {
   if (!document || !book?.ok || !trials?.ok) return null;
   const isWhole = document.goodsStamp === goods.goodsStamp;
   const draft: DraftState = {
-    workbook: { book: book.value, catalogue: goods.catalogue, trials: trials.value },
+    workbook: {
+      book: book.value,
+      catalogue: goods.catalogue,
+      trials: trials.value,
+      ...readAccepted(document.accepted),
+    },
     past: isWhole ? readSteps(document.past) : [],
     future: isWhole ? readSteps(document.future) : [],
     before: null,
@@ -129,7 +142,7 @@ export const readDraft = (text: string, goods: KeptGoods): KeptDraft | null => {
 
 /** The text of a draft with its history; the goods and the long lists are a document of their own. */
 export const writeDraft = (
-  { workbook: { book, trials }, past, future, goodsStamp }: DraftState,
+  { workbook: { book, trials, accepted }, past, future, goodsStamp }: DraftState,
   changedAt: string | null,
 ): string =>
   JSON.stringify({
@@ -138,6 +151,7 @@ export const writeDraft = (
     changedAt,
     book: { ...book, rateTables: [], postalList: [] },
     trials,
+    accepted,
     past: shortSteps(past),
     future: shortSteps(future),
   });

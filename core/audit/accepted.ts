@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import type { Book } from '../model/book.ts';
+import type { Erratum } from '../model/erratum.ts';
+import type { Catalogue } from '../model/good.ts';
+import { nameSchema, noteSchema } from '../model/unit.ts';
+
+/** An erratum that the merchant accepts, with a note why; it holds as long as the rules it is about stay as they are. */
+export const acceptedSchema = z.strictObject({
+  code: nameSchema,
+  /** The rules it is about, as 'zone:north rate:parcel-north'. */
+  where: z.string().min(1).max(2_000),
+  note: noteSchema,
+  /** What those rules were, in short. */
+  print: z.string().max(80),
+});
+export type Accepted = z.infer<typeof acceptedSchema>;
+export const acceptedListSchema = z.array(acceptedSchema).max(5_000);
+
+/** The rules of an erratum as one text. */
+export const whereKey = ({ where }: Pick<Erratum, 'where'>): string =>
+  where.map(({ kind, id }) => `${kind}:${id}`).join(' ');
+
+/** A text in short: two sums over its characters (Fowler, Noll and Vo's, 32 bits, from two beginnings). */
+const inShort = (text: string): string => {
+  const sum = (start: number): number => {
+    let value = start;
+    for (let at = 0; at < text.length; at += 1) value = Math.imul(value ^ text.charCodeAt(at), 0x01000193);
+    return value >>> 0;
+  };
+  return `${sum(0x811c9dc5).toString(36)}-${sum(0x1000193).toString(36)}-${text.length}`;
+};
+
+const byId = <T extends { id: string }>(list: readonly T[], id: string): T | undefined =>
+  list.find((one) => one.id === id);
+
+/** What one of an erratum's rules says, with what decides together with it: the rates of a zone, the row of a table. */
+const ruleAt = ({ kind, id: whole }: Erratum['where'][number], book: Book, { goods }: Catalogue): unknown => {
+  const [id = '', part] = whole.split(':');
+  switch (kind) {
+    case 'rate':
+      return byId(book.rates, id);
+    case 'zone':
+      return [byId(book.zones, id), book.rates.filter(({ zoneId }) => zoneId === id), book.groups];
+    case 'adjustment':
+      return byId(book.adjustments, id);
+    case 'table':
+      return byId(book.rateTables, id)?.rows[Number(part) - 1];
+    case 'group':
+      return byId(book.groups, id);
+    case 'location':
+      return byId(book.locations, id);
+    case 'good':
+      return goods.find(({ sku }) => sku === whole);
+    case 'postal':
+      return book.postalList.filter(({ country, pattern }) => `${country}:${pattern}` === whole);
+    default:
+      return [book.store.rounding, book.store.sellsTo, book.store.unlistedPostalCodes];
+  }
+};
+
+/** The rules of an erratum in short, so that it comes back when they change. */
+export const printOf = ({ where }: Pick<Erratum, 'where'>, book: Book, catalogue: Catalogue): string =>
+  inShort(JSON.stringify(where.map((one) => ruleAt(one, book, catalogue))));
+
+/** The acceptance of an erratum, or null where there is none or its rules have changed since. */
+export const acceptanceOf = (
+  erratum: Erratum,
+  accepted: readonly Accepted[],
+  book: Book,
+  catalogue: Catalogue,
+): Accepted | null => {
+  const key = whereKey(erratum);
+  const found = accepted.find(({ code, where }) => code === erratum.code && where === key);
+  return found && found.print === printOf(erratum, book, catalogue) ? found : null;
+};

@@ -1,0 +1,52 @@
+import { expect, test } from '@playwright/test';
+import {
+  choiceOf,
+  closeSlip,
+  fill,
+  isPhone,
+  openCell,
+  openProgram,
+  openSlip,
+  waitUntilKept,
+} from './program.ts';
+
+test('a trial is told what is right on its slip, and breaks when a rule changes it', async ({ page }) => {
+  await openProgram(page);
+  const slip = await openSlip(page);
+  await choiceOf(slip, 'Express').click();
+  await slip.getByRole('button', { name: 'Express: this is right' }).click();
+  await expect(slip.getByText('as it should be')).toHaveCount(2);
+  await closeSlip(page);
+  await openCell(page, 'Parcel', 'Maritimes');
+  await fill(page, 'Charge from 5 kg', '10.50');
+  await waitUntilKept(page);
+  await page.goto('/proof');
+  const broken = page.getByRole('listitem', { name: 'Two pots to Antigonish: broken' });
+  await expect(broken).toContainText('Expected: Parcel to Maritimes costs 17.30. Came: costs 12.30.');
+  await expect(page.getByText(/^14 of 15 trials kept, 1 broken\.$/)).toBeVisible();
+  if (isPhone(page)) await expect(page.getByRole('tab', { name: 'Trials' })).toBeVisible();
+});
+
+test('the audit finds what the demo leaves open, shows an order, leads to the rule, and lets it be meant', async ({
+  page,
+}) => {
+  await openProgram(page, '/proof?part=errata');
+  const stops = page.getByRole('list', { name: 'Stops' });
+  const heavy = stops.getByRole('button', { name: /Above 450 kg, nothing takes an order to Maritimes\./ });
+  await heavy.click({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Show an order' }).click();
+  const slip = await openSlip(page);
+  await expect(slip.getByRole('alert')).toContainText('has no choice: the order cannot be placed');
+  await closeSlip(page);
+  await page.getByRole('button', { name: 'It is meant: accept it' }).click();
+  await expect(page.getByRole('button', { name: 'Accept it' })).toBeDisabled();
+  await page.getByLabel('Why it is meant').fill('Asked for by telephone');
+  await page.getByRole('button', { name: 'Accept it' }).click();
+  await expect(page.getByRole('list', { name: 'Accepted' })).toContainText(
+    'Accepted: Asked for by telephone',
+  );
+  const falls = page.getByRole('button', { name: /Parcel to West falls by 2\.50 at 10 kg/ });
+  await falls.click();
+  await page.getByRole('button', { name: 'To Parcel to West' }).click();
+  await expect(page.getByRole('heading', { name: 'Parcel to West' })).toBeVisible();
+});

@@ -1,0 +1,135 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ProgressBar, Text } from 'react-native-paper';
+import { TextAction } from '../../parts/text-action.tsx';
+import { useToday } from '../../parts/use-today.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useInks } from '../../theme/theme.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+import { ErratumRow } from './erratum-row.tsx';
+import { GRAVITY_ORDER, selectErrata, type ErratumLine, type Gravity } from './errata-selectors.ts';
+import { useAudit, type AuditRun } from './use-audit.ts';
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingVertical: 12 },
+  head: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    alignItems: 'baseline',
+    gap: 12,
+    paddingTop: 20,
+    paddingBottom: 6,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.ink,
+  } as const,
+  title: { fontFamily: SANS_STRONG },
+  grave: { color: inks.rubric },
+  aside: note(inks),
+  run: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 44 } as const,
+  bar: { flex: 1, maxWidth: 240, backgroundColor: inks.hairline },
+});
+
+const TITLES: Record<Gravity, { title: string; means: string }> = {
+  stops: { title: 'Stops', means: 'a customer cannot buy' },
+  leaks: { title: 'Leaks', means: 'money is lost' },
+  odd: { title: 'Odd', means: 'probably not meant' },
+  data: { title: 'Data', means: 'something is missing' },
+};
+
+const Running = ({ run }: { run: AuditRun }) => {
+  const style = useStyles(styles);
+  const inks = useInks();
+  if (run.fault !== null)
+    return (
+      <Text style={[style.note, style.grave]} role="alert">
+        The audit could not be made: {run.fault}
+      </Text>
+    );
+  if (run.stopped) {
+    return (
+      <View style={style.run}>
+        <Text style={style.aside}>Stopped. What is listed is from the last audit.</Text>
+        <TextAction label="Audit again" onPress={run.again} />
+      </View>
+    );
+  }
+  if (run.share === null) return null;
+  return (
+    <View style={style.run}>
+      <Text style={style.aside}>Judging every place and order, {Math.round(run.share * 100)} %</Text>
+      <ProgressBar progress={run.share} color={inks.ink} style={style.bar} />
+      <TextAction label="Stop" onPress={run.stop} />
+    </View>
+  );
+};
+
+const Group = ({
+  title,
+  means,
+  grave,
+  lines,
+}: {
+  title: string;
+  means: string;
+  grave: boolean;
+  lines: readonly ErratumLine[];
+}) => {
+  const style = useStyles(styles);
+  const [open, setOpen] = useState<string | null>(null);
+  if (lines.length === 0) return null;
+  return (
+    <View>
+      <View style={style.head}>
+        <Text style={[style.title, grave ? style.grave : null]} role="heading" aria-level={2}>
+          {title}, {lines.length}
+        </Text>
+        <Text style={style.aside}>{means}</Text>
+      </View>
+      <View role="list" aria-label={title}>
+        {lines.map((line) => (
+          <ErratumRow
+            key={line.key}
+            line={line}
+            isOpen={open === line.key}
+            onPress={() => setOpen(open === line.key ? null : line.key)}
+          />
+        ))}
+      </View>
+    </View>
+  );
+};
+
+/** Every fault that the audit finds in the draft, the gravest first; those that are accepted come last. */
+export const ErrataPart = () => {
+  const style = useStyles(styles);
+  const today = useToday(useAppSelector(selectBook).store.timeZone);
+  const run = useAudit(today);
+  const lines = useAppSelector(selectErrata);
+  const isAudited = useAppSelector(({ proof }) => proof.audit !== null);
+  const standing = lines.filter(({ accepted }) => !accepted);
+  return (
+    <View>
+      <Running run={run} />
+      {isAudited && lines.length === 0 ? (
+        <Text style={style.note}>No erratum: every order that the book tells apart was judged.</Text>
+      ) : null}
+      {GRAVITY_ORDER.map((gravity) => (
+        <Group
+          key={gravity}
+          {...TITLES[gravity]}
+          grave={gravity === 'stops' || gravity === 'leaks'}
+          lines={standing.filter(({ erratum }) => erratum.gravity === gravity)}
+        />
+      ))}
+      <Group
+        title="Accepted"
+        means="until the rules change"
+        grave={false}
+        lines={lines.filter(({ accepted }) => accepted)}
+      />
+    </View>
+  );
+};

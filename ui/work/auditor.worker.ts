@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { makeAuditor } from './auditor.ts';
+
+expose(makeAuditor());

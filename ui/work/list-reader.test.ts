@@ -1,0 +1,82 @@
+import { TextDecoder as NodeDecoder } from 'node:util';
+import fc from 'fast-check';
+import Papa from 'papaparse';
+import { guessMapping } from '../../core/formats/list-columns.ts';
+import { TABLE_COLUMNS } from '../../core/formats/rate-table-csv.ts';
+import { csvText, parseCsvInParts } from '../parts/csv.ts';
+import { makeListReader } from './list-reader.ts';
+
+// The test's own decoder knows one encoding only; a browser's knows those of older spreadsheets.
+globalThis.TextDecoder = NodeDecoder as typeof TextDecoder;
+
+const KILOS = { basis: 'weight', unit: 'kg', includesTo: false, decimals: 2, mark: '.' } as const;
+const bytesOf = (text: string): ArrayBuffer => new TextEncoder().encode(text).buffer as ArrayBuffer;
+const nothing = (): void => undefined;
+
+describe('a list out of a file', () => {
+  test('tells its headings, the first rows, and how far it is', () => {
+    const reader = makeListReader();
+    const shares: number[] = [];
+    const opened = reader.open(bytesOf('From;Amount\n0;5\n1;6\n\n'), (share) => shares.push(share));
+    expect(opened).toEqual({
+      headings: ['From', 'Amount'],
+      samples: [['0', '5'], ['1', '6'], [''], ['']],
+      rows: 2,
+    });
+    expect(shares.at(-1)).toBe(1);
+    const summary = reader.readTable(['from', 'amount'], KILOS);
+    expect(summary).toMatchObject({ sound: 2, faulty: 0, oddCount: 1 });
+    expect(reader.items(1, 5)).toEqual([{ from: 1_000, amount: 600 }]);
+  });
+
+  test('says so many faults and oddities as can be read, and how many there are', () => {
+    const reader = makeListReader();
+    const rows = Array.from({ length: 300 }, (_, at) => `${at * 10},${at % 2 === 0 ? 'x' : at * 10 + 5},1`);
+    reader.open(bytesOf(['From,To,Amount', ...rows].join('\n')), nothing);
+    const summary = reader.readTable(['from', 'to', 'amount'], KILOS);
+    expect([summary.faults.length, summary.faultCount, summary.odd.length]).toEqual([100, 150, 100]);
+    expect(summary.oddCount).toBeGreaterThan(100);
+    expect(summary.oddRows[0]).toBe(3);
+  });
+
+  test('of older spreadsheets is read in their writing', () => {
+    const reader = makeListReader();
+    const bytes = Uint8Array.from([...'From,Amount,Cit'].map((one) => one.charCodeAt(0)).concat(0xe9));
+    expect(reader.open(bytes.buffer as ArrayBuffer, nothing).headings).toEqual(['From', 'Amount', 'Cité']);
+  });
+
+  test('of any bytes whatever is read or refused row by row, and never more than is there', () => {
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 400 }), (bytes) => {
+        const reader = makeListReader();
+        const { headings, rows } = reader.open(bytes.slice().buffer as ArrayBuffer, nothing);
+        const table = reader.readTable(guessMapping(headings, TABLE_COLUMNS), KILOS);
+        const postal = reader.readPostal(
+          headings.map((_, at) => (at === 0 ? 'pattern' : null)),
+          'CA',
+        );
+        for (const { sound, faulty } of [table, postal])
+          expect(sound + faulty).toBeLessThanOrEqual(Math.max(rows, faulty));
+        expect(reader.items(0, 1_000)).toHaveLength(postal.sound);
+      }),
+      { numRuns: 200 },
+    );
+  });
+});
+
+test('cells that a spreadsheet would run are made harmless, and are themselves again when they are read', () => {
+  const cell = fc.string({ maxLength: 12 }).map((text) => text.replace(/[\r\n\0]/g, ''));
+  const dangerous = fc.tuple(fc.constantFrom('=', '+', '-', '@'), cell).map(([mark, text]) => mark + text);
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(fc.constant('a'), fc.oneof(cell, dangerous)), { minLength: 1, maxLength: 8 }),
+      (rows) => {
+        const text = csvText(rows);
+        for (const cells of Papa.parse<string[]>(text, { delimiter: ',' }).data)
+          for (const written of cells) expect(written).not.toMatch(/^[=+@-]/);
+        const again = parseCsvInParts(text, nothing).rows.slice(0, rows.length);
+        expect(again.map(([, held]) => held)).toEqual(rows.map(([, held]) => held));
+      },
+    ),
+  );
+});
