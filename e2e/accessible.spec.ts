@@ -70,6 +70,10 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await openProgram(page, '/proof?part=errata');
     await page.getByRole('list', { name: 'Stops' }).getByRole('button').first().click({ timeout: 60_000 });
   },
+  publishing: async (page) => {
+    await openProgram(page, '/proof?part=publish');
+    await page.getByRole('button', { name: /^Edition 1/ }).click();
+  },
   'a good of the shop': async (page) => {
     await openProgram(page, '/shop/product?sku=pot-26');
     await page.getByLabel('Your postal code').fill('B3H 4R2');

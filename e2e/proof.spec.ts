@@ -50,3 +50,32 @@ test('the audit finds what the demo leaves open, shows an order, leads to the ru
   await page.getByRole('button', { name: 'To Parcel to West' }).click();
   await expect(page.getByRole('heading', { name: 'Parcel to West' })).toBeVisible();
 });
+
+test('a draft is published with a note, serves the shop, and an edition is gone back to', async ({
+  page,
+}) => {
+  await openProgram(page, '/proof?part=publish');
+  await expect(page.getByRole('list', { name: 'What the draft changes' }).getByRole('listitem')).toHaveCount(
+    2,
+  );
+  await expect(page.getByRole('group', { name: 'Past orders' })).toContainText('Of 600 past orders', {
+    timeout: 30_000,
+  });
+  const publish = page.getByRole('button', { name: 'Publish the draft' });
+  await expect(publish).toBeDisabled();
+  await page.getByLabel('A note for this edition').fill('Heavy pots cost more');
+  await page.getByLabel('Why it is published all the same').fill('Large orders are asked for by telephone');
+  await expect(publish).toBeEnabled({ timeout: 60_000 });
+  await publish.click();
+  const editions = page.getByRole('list', { name: 'Editions' });
+  await expect(editions.getByRole('listitem')).toHaveCount(2);
+  await waitUntilKept(page);
+  await page.goto('/shop');
+  await expect(page.getByText('The shopfront, edition 2')).toBeVisible();
+  await page.getByRole('button', { name: 'Serve the draft' }).click();
+  await expect(page.getByText('The shopfront, from the draft')).toBeVisible();
+  await page.goto('/proof?part=publish');
+  await editions.getByRole('button', { name: /^Edition 1/ }).click();
+  await page.getByRole('button', { name: 'Make it the draft again' }).click();
+  await expect(page.getByText('The draft changes 2 things of it.', { exact: false })).toBeVisible();
+});

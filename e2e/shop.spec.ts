@@ -38,7 +38,7 @@ test('an order is placed with the very charge of the slip, and is still there af
   } else {
     await page.getByRole('link', { name: 'Shopfront' }).click();
   }
-  await expect(page.getByText('The shopfront, from the draft')).toBeVisible();
+  await expect(page.getByText('The shopfront, edition 1')).toBeVisible();
   await put(page, 'Glazed pot, 26 cm', 2);
   await toCheckout(page);
   await typeAddress(page);
@@ -92,5 +92,7 @@ test('the customer who cannot buy is told why, and a change of the rule lets the
   await waitUntilKept(page);
   await page.goto('/shop/checkout');
   await typeAddress(page);
+  await expect(told).toBeVisible();
+  await page.getByRole('button', { name: 'Serve the draft' }).click();
   await expect(page.getByRole('radio', { name: /^Pallet/ })).toBeVisible();
 });

@@ -42,14 +42,14 @@ const VIEWS = {
       await page.getByRole('button', { name: 'Nova Scotia', exact: true }).click();
     },
   },
-  settings: {
-    path: '/settings?part=locations',
-    act: (page) => page.getByRole('button', { name: /^The Nursery/ }).click(),
-  },
   adjustments: { path: '/charges?part=adjustments' },
   errata: {
     path: '/proof?part=errata',
     act: (page) => page.getByRole('list', { name: 'Stops' }).getByRole('button').first().click(),
+  },
+  publish: {
+    path: '/proof?part=publish',
+    act: (page) => page.getByRole('group', { name: 'Past orders' }).waitFor({ timeout: 60_000 }),
   },
   rate: {
     path: '/charges?zone=maritimes&service=parcel',

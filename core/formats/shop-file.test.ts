@@ -5,6 +5,7 @@ import type { Book } from '../model/book.ts';
 import type { PastOrder } from '../model/order.ts';
 import { makeBook, makeCatalogue, makeGood, makeRequest, makeZone } from '../testing/book.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
+import { nextEdition } from '../publish/edition.ts';
 import { shopDifference } from './shop-difference.ts';
 import { readShopFile, writeBookFile, writeGoodsFile, writeShopFile, type Shop } from './shop-file.ts';
 
@@ -34,7 +35,21 @@ const sentences = (text: string): string[] => {
 describe('a file of the whole shop', () => {
   test('gives the same shop back, and says when it was saved', () => {
     const read = readShopFile(writeShopFile(DEMO, [ORDER], SAVED), HERE);
-    expect(read).toEqual({ ok: true, value: { holds: 'shop', shop: DEMO, orders: [ORDER], savedAt: SAVED } });
+    expect(read).toEqual({
+      ok: true,
+      value: { holds: 'shop', shop: DEMO, orders: [ORDER], editions: [], savedAt: SAVED },
+    });
+  });
+
+  test('gives its editions and what is accepted back', () => {
+    const accepted = [{ code: 'no-choice', where: 'zone:north', note: 'By telephone', print: 'x' }];
+    const edition = nextEdition([], demoBook, demoCatalogue, { publishedAt: SAVED, note: 'First' });
+    const read = readShopFile(writeShopFile({ ...DEMO, accepted }, [], SAVED, [edition]), HERE);
+    expect(read).toMatchObject({ ok: true, value: { shop: { accepted }, editions: [edition] } });
+    const bad = JSON.parse(writeShopFile(DEMO, [], SAVED, [edition])) as { editions: object[] };
+    expect(sentences(JSON.stringify({ ...bad, editions: [{ ...bad.editions[0], number: 0 }] }))).toEqual([
+      'editions[0].number: This must be at least 1.',
+    ]);
   });
 
   test('from before there were orders has none', () => {
@@ -102,11 +117,17 @@ describe('a file of the book or of the goods alone', () => {
   test('goes with what is here', () => {
     expect(readShopFile(writeBookFile(demoBook), HERE)).toEqual({
       ok: true,
-      value: { holds: 'book', shop: { ...HERE, book: demoBook }, orders: [], savedAt: null },
+      value: { holds: 'book', shop: { ...HERE, book: demoBook }, orders: [], editions: [], savedAt: null },
     });
     expect(readShopFile(writeGoodsFile(demoCatalogue), HERE)).toEqual({
       ok: true,
-      value: { holds: 'goods', shop: { ...HERE, catalogue: demoCatalogue }, orders: [], savedAt: null },
+      value: {
+        holds: 'goods',
+        shop: { ...HERE, catalogue: demoCatalogue },
+        orders: [],
+        editions: [],
+        savedAt: null,
+      },
     });
   });
 

@@ -5,6 +5,7 @@ import { fault, type Fault, type Result } from '../model/fault.ts';
 import type { Catalogue } from '../model/good.ts';
 import { parseWith } from '../model/schema-fault.ts';
 import type { PastOrder } from '../model/order.ts';
+import { readEditions, type Edition } from '../publish/edition.ts';
 import type { Trial } from '../model/trial.ts';
 import { instantSchema } from '../model/unit.ts';
 import { readOrders } from './orders.ts';
@@ -28,6 +29,7 @@ const shopSchema = z.strictObject({
   trials: z.unknown(),
   orders: z.unknown().optional(),
   accepted: acceptedListSchema.optional(),
+  editions: z.unknown().optional(),
 });
 const headSchema = z.object({ format: z.enum(['emporos-shop', 'emporos-book', 'emporos-catalogue']) });
 
@@ -37,6 +39,8 @@ export interface ShopFile {
   shop: Shop;
   /** The orders of a whole shop; files from before there were any have none. */
   orders: PastOrder[];
+  /** The editions of a whole shop; files from before there were any have none. */
+  editions: Edition[];
   savedAt: string | null;
 }
 
@@ -56,7 +60,13 @@ const together = (file: ShopFile): Result<ShopFile> => {
   return { ok: true, value: file };
 };
 
-const part = (holds: 'book' | 'goods', shop: Shop): ShopFile => ({ holds, shop, orders: [], savedAt: null });
+const part = (holds: 'book' | 'goods', shop: Shop): ShopFile => ({
+  holds,
+  shop,
+  orders: [],
+  editions: [],
+  savedAt: null,
+});
 
 const readWhole = (value: unknown): Result<ShopFile> => {
   const file = parseWith(shopSchema, value);
@@ -65,12 +75,14 @@ const readWhole = (value: unknown): Result<ShopFile> => {
   const catalogue = readCatalogue(file.value.catalogue);
   const trials = readTrials(file.value.trials);
   const orders = readOrders(file.value.orders ?? []);
-  if (!book.ok || !catalogue.ok || !trials.ok || !orders.ok) {
+  const editions = readEditions(file.value.editions ?? []);
+  if (!book.ok || !catalogue.ok || !trials.ok || !orders.ok || !editions.ok) {
     const faults = [
       ...faultsOf('book', book),
       ...faultsOf('catalogue', catalogue),
       ...faultsOf('trials', trials),
       ...faultsOf('orders', orders),
+      ...faultsOf('editions', editions),
     ];
     return { ok: false, faults };
   }
@@ -81,7 +93,13 @@ const readWhole = (value: unknown): Result<ShopFile> => {
     trials: trials.value,
     ...(accepted ? { accepted } : {}),
   };
-  return together({ holds: 'shop', shop, orders: orders.value, savedAt: file.value.savedAt });
+  return together({
+    holds: 'shop',
+    shop,
+    orders: orders.value,
+    editions: editions.value,
+    savedAt: file.value.savedAt,
+  });
 };
 
 /**
@@ -124,6 +142,7 @@ export const writeShopFile = (
   { book, catalogue, trials, accepted }: Shop,
   orders: readonly PastOrder[],
   savedAt: string,
+  editions: readonly Edition[] = [],
 ): string =>
   json({
     format: 'emporos-shop',
@@ -134,6 +153,9 @@ export const writeShopFile = (
     trials,
     ...(accepted ? { accepted } : {}),
     orders,
+    ...(editions.length > 0
+      ? { editions: editions.map((one) => ({ ...one, book: withoutSecrets(one.book) })) }
+      : {}),
   });
 
 /** The text of a file that holds the book alone. */

@@ -4,6 +4,7 @@ import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
 import { demoShop } from '../state/demo.ts';
+import { demoEditionCame } from '../state/editions.ts';
 import { demoOrdersCame } from '../state/orders.ts';
 import { initialDraft } from '../state/draft.ts';
 import { carryOver, deviceShelf, smallShelf } from '../state/storage/shelf.ts';
@@ -37,9 +38,11 @@ const openStore = async (): Promise<AppStore> => {
   const writer = keepStore(store, deviceShelf, tabs, demoShop, start.stamp ?? null);
   const flush = (): void => void writer.flush();
   askToPersist(store);
-  void import('../state/demo-orders.ts').then(({ demoOrders }) =>
-    store.dispatch(demoOrdersCame(demoOrders(new Date().toISOString()))),
-  );
+  void import('../state/demo-orders.ts').then(({ demoOrders, demoEdition }) => {
+    const now = new Date().toISOString();
+    store.dispatch(demoOrdersCame(demoOrders(now)));
+    store.dispatch(demoEditionCame(demoEdition(now)));
+  });
   void import('../work/prover-worker.ts').then(({ startProver }) => keepProved(store, startProver()));
   window.addEventListener('pagehide', flush);
   document.addEventListener('visibilitychange', flush);

@@ -6,7 +6,7 @@ import type { CompiledBook } from '../../core/quote/compile.ts';
 import { quote, requestFaults } from '../../core/quote/quote.ts';
 import { taxLines, type TaxLine } from '../../core/quote/tax-lines.ts';
 import type { CustomerReason } from '../../core/words/customer-reason.ts';
-import { selectCompiled, selectGoods } from './selectors.ts';
+import { selectServedCompiled, selectServedGoods } from './served.ts';
 import type { RootState } from './store.ts';
 
 /** What a choice would make of the order: its taxes line by line, and all of it, in minor units. */
@@ -55,13 +55,13 @@ const viewOf = (compiled: CompiledBook, request: QuoteRequest | null): CustomerV
 
 /** What the customer is shown for a request; null where there is none yet. */
 export const selectCustomerView = createSelector(
-  [selectCompiled, (_: RootState, request: QuoteRequest | null) => request],
+  [selectServedCompiled, (_: RootState, request: QuoteRequest | null) => request],
   viewOf,
 );
 
 /** The basket's lines with their goods, and what they come to; goods that are no longer sold are left out. */
 export const selectBasket = createSelector(
-  [(state: RootState) => state.basket, selectGoods],
+  [(state: RootState) => state.basket, selectServedGoods],
   (basket, goods) => {
     const lines = basket.flatMap(({ sku, quantity }) => {
       const good = goods.get(sku);

@@ -2,10 +2,46 @@ import orders from '../../demo/data/orders.json';
 import { readOrders } from '../../core/formats/orders.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import { movedTo } from '../../core/order/moved-orders.ts';
+import type { Edition } from '../../core/publish/edition.ts';
+import { demoShop } from './demo.ts';
 
 /** The made-up orders of the demo shop, the newest of them today's. */
 export const demoOrders = (now: string): PastOrder[] => {
   const read = readOrders(orders);
   if (!read.ok) throw new Error('the orders of the demo shop are not sound');
   return movedTo(read.value, now);
+};
+
+const LIVE_SINCE_DAYS = 31;
+const DAY_MS = 86_400_000;
+
+/**
+ * The edition that the demo shop is served by: the book as it was a month ago, before heavy pots cost more
+ * and before the heaviest parcels to the Maritimes became dearer.
+ */
+export const demoEdition = (now: string): Edition => {
+  const { book, catalogue } = demoShop();
+  return {
+    number: 1,
+    publishedAt: new Date(Date.parse(now) - LIVE_SINCE_DAYS * DAY_MS).toISOString(),
+    note: 'The book for the autumn.',
+    book: {
+      ...book,
+      adjustments: book.adjustments.filter(({ id }) => id !== 'heavy-pots'),
+      rates: book.rates.map((rate) =>
+        rate.id === 'parcel-maritimes' && rate.price.kind === 'tiers'
+          ? {
+              ...rate,
+              price: {
+                ...rate.price,
+                steps: rate.price.steps.map((step) =>
+                  step.from === 10_000 ? { ...step, amount: step.amount - 300 } : step,
+                ),
+              },
+            }
+          : rate,
+      ),
+    },
+    catalogue,
+  };
 };

@@ -13,6 +13,8 @@ export interface SessionState {
   keysShown: boolean;
   /** The customer group as whose member the shopfront is seen. */
   seenAs: string | null;
+  /** What the shopfront serves. */
+  shopFrom: 'live' | 'draft';
 }
 
 export const initialSession: SessionState = {
@@ -26,6 +28,7 @@ export const initialSession: SessionState = {
   message: null,
   keysShown: false,
   seenAs: null,
+  shopFrom: 'live',
 };
 
 const session = createSlice({
@@ -61,6 +64,9 @@ const session = createSlice({
     told: (state, { payload }: PayloadAction<SessionState['message']>) => {
       state.message = payload;
     },
+    shopServed: (state, { payload }: PayloadAction<SessionState['shopFrom']>) => {
+      state.shopFrom = payload;
+    },
     shopSeenAs: (state, { payload }: PayloadAction<string | null>) => {
       state.seenAs = payload;
     },
@@ -82,5 +88,6 @@ export const {
   told,
   keysToggled,
   shopSeenAs,
+  shopServed,
 } = session.actions;
 export const sessionReducer = session.reducer;

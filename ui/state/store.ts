@@ -3,9 +3,11 @@ import { useDispatch, useSelector, useStore } from 'react-redux';
 import { draftReducer, type DraftState } from './draft.ts';
 import { initialSession, sessionReducer, type SessionState } from './session.ts';
 import { basketReducer, type BasketLine } from './basket.ts';
+import { demoEditionReducer, editionsReducer } from './editions.ts';
 import { demoOrdersReducer, ordersReducer } from './orders.ts';
 import { proofReducer } from './proof.ts';
 import { initialStorage, storageReducer, type StorageStatus } from './storage-status.ts';
+import type { Edition } from '../../core/publish/edition.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 
 /** What the program starts from: read from storage, or the demo shop. */
@@ -20,6 +22,7 @@ export interface Start {
 }
 
 const NO_ORDERS: PastOrder[] = [];
+const NO_EDITIONS: Edition[] = [];
 
 /** The program's one store. The state it holds is trusted: it was parsed where it came in. */
 export const makeStore = ({ draft, session, basket = [], orders = [], storage }: Start) =>
@@ -30,6 +33,8 @@ export const makeStore = ({ draft, session, basket = [], orders = [], storage }:
       basket: basketReducer,
       orders: (state: PastOrder[] = orders, action: UnknownAction) => ordersReducer(state, action),
       demoOrders: (state: PastOrder[] = NO_ORDERS, action: UnknownAction) => demoOrdersReducer(state, action),
+      editions: (state: Edition[] = NO_EDITIONS, action: UnknownAction) => editionsReducer(state, action),
+      demoEdition: (state: Edition | null = null, action: UnknownAction) => demoEditionReducer(state, action),
       storage: storageReducer,
       proof: proofReducer,
     },

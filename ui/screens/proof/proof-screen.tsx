@@ -4,20 +4,25 @@ import { Tabs } from '../../parts/tabs.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { PageHead } from '../../shell/page-head.tsx';
 import { ErrataPart } from './errata-part.tsx';
+import { PublishPart } from './publish-part.tsx';
 import { TrialsPart } from './trials-part.tsx';
 
 const PARTS = [
   { value: 'trials', label: 'Trials' },
   { value: 'errata', label: 'Errata' },
+  { value: 'publish', label: 'Publish' },
 ] as const;
 type PartName = (typeof PARTS)[number]['value'];
 
-/** Whether the draft is right: its trials, and the errata that an audit finds. */
+const SHOWN = { trials: TrialsPart, errata: ErrataPart, publish: PublishPart };
+
+/** Whether the draft is right: its trials, the errata that an audit finds, and what publishing it would do. */
 const ProofScreen = () => {
   const router = useRouter();
   const isPhone = useWidth() === 'phone';
   const { part } = useLocalSearchParams<{ part?: string }>();
-  const name: PartName = part === 'errata' ? part : 'trials';
+  const name: PartName = part === 'errata' || part === 'publish' ? part : 'trials';
+  const Part = SHOWN[name];
   return (
     <Page key={name}>
       <PageHead title="Proof" />
@@ -30,7 +35,7 @@ const ProofScreen = () => {
           router.navigate({ pathname: '/proof', params: next === 'trials' ? {} : { part: next } })
         }
       />
-      {name === 'trials' ? <TrialsPart /> : <ErrataPart />}
+      <Part />
     </Page>
   );
 };

@@ -17,6 +17,7 @@ import { fileName, openFile, saveFile } from '../../parts/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { demoShop } from '../../state/demo.ts';
 import { edit } from '../../state/draft.ts';
+import { editionsTaken } from '../../state/editions.ts';
 import { ordersTaken } from '../../state/orders.ts';
 import { told } from '../../state/session.ts';
 import { savedNow } from '../../state/storage-status.ts';
@@ -70,6 +71,7 @@ export const DataSettings = () => {
   const router = useRouter();
   const shop: Shop = useAppSelector((state) => state.draft.workbook);
   const orders = useAppSelector((state) => state.orders);
+  const editions = useAppSelector((state) => state.editions);
   const ordersRead = useAppSelector((state) => state.storage.ordersRead);
   const changedAt = useAppSelector((state) => state.storage.changedAt);
   const [opened, setOpened] = useState<Opened | null>(null);
@@ -107,7 +109,7 @@ export const DataSettings = () => {
         <TextAction
           label="Save the whole shop"
           disabled={!ordersRead}
-          onPress={() => save('shop', (now) => writeShopFile(shop, orders, now))}
+          onPress={() => save('shop', (now) => writeShopFile(shop, orders, now, editions))}
         />
         <TextAction label="Save the book" onPress={() => save('book', () => writeBookFile(shop.book))} />
         <TextAction
@@ -125,6 +127,7 @@ export const DataSettings = () => {
           opened={opened}
           onTake={() => {
             dispatch(ordersTaken(opened.file.orders));
+            dispatch(editionsTaken(opened.file.editions));
             take(opened.file.shop, `Took ${opened.name}`);
           }}
           onLeave={() => setOpened(null)}

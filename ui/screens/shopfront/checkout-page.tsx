@@ -6,7 +6,7 @@ import { Check } from '../../parts/check.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { useWidth } from '../../parts/use-width.ts';
-import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { selectServedBook, selectServedSpeech } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -67,9 +67,9 @@ const Addresses = ({ checkout: { form, values, place } }: { checkout: Checkout }
 
 const Ways = ({ checkout: { view, chosen, choose, code, setCode } }: { checkout: Checkout }) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const speech = useAppSelector(selectServedSpeech);
   const { decimals } = speech;
-  const book = useAppSelector(selectBook);
+  const book = useAppSelector(selectServedBook);
   const today = useToday(book.store.timeZone);
   const promise = view ? promiseSentence(view.quote, book, today, speech) : '';
   return (
@@ -99,7 +99,7 @@ const Ways = ({ checkout: { view, chosen, choose, code, setCode } }: { checkout:
 /** How it is paid, where the shop has said how it can be. */
 const Payments = ({ checkout: { chosen, payments, payment, pay } }: { checkout: Checkout }) => {
   const style = useStyles(styles);
-  const options = useAppSelector(selectBook).payments;
+  const options = useAppSelector(selectServedBook).payments;
   if (!chosen || options.length === 0) return null;
   return (
     <View role="radiogroup" aria-label="How you pay">
@@ -121,11 +121,11 @@ const Payments = ({ checkout: { chosen, payments, payment, pay } }: { checkout: 
 
 const Order = ({ checkout: { view, chosen, payments, faults, place } }: { checkout: Checkout }) => {
   const style = useStyles(styles);
-  const { decimals } = useAppSelector(selectSpeech);
-  const { currency } = useAppSelector(selectBook).store;
+  const { decimals } = useAppSelector(selectServedSpeech);
+  const { currency } = useAppSelector(selectServedBook).store;
   const sums = chosen ? view?.sums.get(chosen.id) : undefined;
   const cannotPay =
-    useAppSelector(selectBook).payments.length > 0 && chosen !== null && payments.length === 0;
+    useAppSelector(selectServedBook).payments.length > 0 && chosen !== null && payments.length === 0;
   return (
     <View>
       <Text style={style.heading} role="heading" aria-level={2}>

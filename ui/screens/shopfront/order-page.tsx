@@ -6,7 +6,7 @@ import { moneyFigure } from '../../../core/words/figure.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { countryName } from '../../places/places.ts';
 import { useKeepAsTrial } from '../../parts/keep-as-trial.ts';
-import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { selectServedBook, selectServedSpeech } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { writtenAddress } from './address-form.ts';
@@ -15,8 +15,8 @@ import { shopStyles } from './shop-styles.ts';
 
 const Sums = ({ order }: { order: PastOrder }) => {
   const style = useStyles(shopStyles);
-  const { decimals } = useAppSelector(selectSpeech);
-  const { currency } = useAppSelector(selectBook).store;
+  const { decimals } = useAppSelector(selectServedSpeech);
+  const { currency } = useAppSelector(selectServedBook).store;
   const { chosen, sums } = order;
   const lines: [string, number][] = [
     ['Goods', sums?.goods ?? 0],
@@ -41,7 +41,7 @@ const Placed = ({ order }: { order: PastOrder }) => {
   const router = useRouter();
   const keep = useKeepAsTrial();
   const { destination, lines } = order.request;
-  const payment = useAppSelector(selectBook).payments.find(({ id }) => id === order.payment);
+  const payment = useAppSelector(selectServedBook).payments.find(({ id }) => id === order.payment);
   return (
     <ShopPage title={`Thank you. Your order is ${order.number}.`}>
       {lines.map(({ sku, name, quantity }) => (

@@ -15,7 +15,7 @@ import { countryName, useWorldPlaces } from '../../places/places.ts';
 import { isWholeCode } from '../../places/whole-code.ts';
 import { added } from '../../state/basket.ts';
 import { selectCustomerView } from '../../state/customer-view.ts';
-import { selectBook, selectGoods, selectSpeech } from '../../state/selectors.ts';
+import { selectServedBook, selectServedGoods, selectServedSpeech } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -53,8 +53,8 @@ const useCheck = (sku: string, country: string, code: string): QuoteRequest | nu
 const PostalCheck = ({ good }: { good: Good }) => {
   const style = useStyles(styles);
   const places = useWorldPlaces();
-  const book = useAppSelector(selectBook);
-  const speech = useAppSelector(selectSpeech);
+  const book = useAppSelector(selectServedBook);
+  const speech = useAppSelector(selectServedSpeech);
   const today = useToday(book.store.timeZone);
   const [country, setCountry] = useState(book.locations[0]?.address.country ?? '');
   const [code, setCode] = useState('');
@@ -87,7 +87,7 @@ const PostalCheck = ({ good }: { good: Good }) => {
 
 const Facts = ({ good }: { good: Good }) => {
   const style = useStyles(styles);
-  const { units } = useAppSelector(selectSpeech);
+  const { units } = useAppSelector(selectServedSpeech);
   if (good.fulfilment === 'digital') return <Text style={style.quiet}>Comes by email.</Text>;
   const { weight, size } = good;
   const sides =
@@ -102,8 +102,8 @@ export const ProductPage = () => {
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { sku = '' } = useLocalSearchParams<{ sku?: string }>();
-  const good = useAppSelector(selectGoods).get(sku);
-  const { decimals } = useAppSelector(selectSpeech);
+  const good = useAppSelector(selectServedGoods).get(sku);
+  const { decimals } = useAppSelector(selectServedSpeech);
   if (!good) {
     return (
       <ShopPage title="No such good">

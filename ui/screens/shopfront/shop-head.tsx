@@ -6,8 +6,9 @@ import { Chooser } from '../../parts/chooser.tsx';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectBasket } from '../../state/customer-view.ts';
-import { selectBook, selectCustomerGroups } from '../../state/selectors.ts';
-import { shopSeenAs } from '../../state/session.ts';
+import { selectCustomerGroups } from '../../state/selectors.ts';
+import { selectLive, selectServesLive, selectServedBook } from '../../state/served.ts';
+import { shopSeenAs, shopServed } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -41,6 +42,27 @@ const styles = (inks: Inks) => ({
   basket: { fontFamily: SANS, fontSize: 15, lineHeight: 22, textDecorationLine: 'underline' } as const,
 });
 
+/** What is served: the live edition, or the draft; with the switch where there are both. */
+const Served = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const live = useAppSelector(selectLive);
+  const isLive = useAppSelector(selectServesLive);
+  return (
+    <>
+      <Text style={style.note}>
+        {isLive ? `The shopfront, edition ${live?.number ?? ''}` : 'The shopfront, from the draft'}
+      </Text>
+      {live ? (
+        <TextAction
+          label={isLive ? 'Serve the draft' : 'Serve the live edition'}
+          onPress={() => dispatch(shopServed(isLive ? 'draft' : 'live'))}
+        />
+      ) : null}
+    </>
+  );
+};
+
 const ANYONE = '';
 
 /** As whose customer the shop is seen, where some rule asks for a customer group. */
@@ -69,12 +91,12 @@ const SeenAs = () => {
 export const ShopHead = () => {
   const style = useStyles(styles);
   const router = useRouter();
-  const { name } = useAppSelector(selectBook).store;
+  const { name } = useAppSelector(selectServedBook).store;
   const { units } = useAppSelector(selectBasket);
   return (
     <>
       <View style={style.notice} role="note">
-        <Text style={style.note}>The shopfront, from the draft</Text>
+        <Served />
         <SeenAs />
         <TextAction label="Back to the book" onPress={() => router.navigate('/charges')} />
       </View>

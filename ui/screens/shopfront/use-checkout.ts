@@ -10,7 +10,7 @@ import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
 import { emptied } from '../../state/basket.ts';
 import { selectCustomerView, type CustomerView } from '../../state/customer-view.ts';
 import { orderPlaced } from '../../state/orders.ts';
-import { selectBook, selectCompiled } from '../../state/selectors.ts';
+import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { checkoutSchema, destinationOf, EMPTY_ADDRESS, type CheckoutValues } from './address-form.ts';
 
@@ -49,8 +49,8 @@ export interface Checkout {
 export const useCheckout = (): Checkout => {
   const dispatch = useAppDispatch();
   const router = useRouter();
-  const book = useAppSelector(selectBook);
-  const compiled = useAppSelector(selectCompiled);
+  const book = useAppSelector(selectServedBook);
+  const compiled = useAppSelector(selectServedCompiled);
   const basket = useAppSelector((state) => state.basket);
   const orders = useAppSelector((state) => state.orders);
   const home = book.locations[0]?.address.country ?? '';

@@ -1,5 +1,7 @@
 import type { PastOrder } from '../../../core/model/order.ts';
+import type { Edition } from '../../../core/publish/edition.ts';
 import { draftTaken } from '../draft.ts';
+import { editionsTaken } from '../editions.ts';
 import { ordersTaken } from '../orders.ts';
 import { told } from '../session.ts';
 import {
@@ -14,6 +16,14 @@ import {
 import type { AppStore, RootState } from '../store.ts';
 import { setAside } from './aside.ts';
 import { KEYS, ordersKey, writeDraft, writeGoods, writeMonth, writeSession } from './documents.ts';
+import {
+  editionKey,
+  isEditionKey,
+  loadEdition,
+  loadEditions,
+  writeEdition,
+  type EditionsFound,
+} from './load-editions.ts';
 import { loadMonth, loadOrders, type OrdersFound } from './load-orders.ts';
 import { readStart, type Demo } from './start.ts';
 import type { Tabs } from './tabs.ts';
@@ -29,6 +39,8 @@ interface Keeper {
   goodsWritten: number | null;
   /** The orders that are on the shelf as they are here. */
   keptOrders: WeakSet<PastOrder>;
+  /** The editions that are on the shelf. */
+  keptEditions: WeakSet<Edition>;
 }
 
 const WORKBOOK = 'workbook';
@@ -81,6 +93,25 @@ const keepMonth = async (keeper: Keeper, key: string): Promise<void> => {
   tabs.announce(key);
 };
 
+const editionsFound = ({ store, keptEditions }: Keeper): EditionsFound => ({
+  editions: (editions) => {
+    for (const edition of editions) keptEditions.add(edition);
+    store.dispatch(editionsTaken(editions));
+  },
+  aside: (made) => store.dispatch(asideMade([made])),
+});
+
+/** An edition is written once; what another tab published under its number is taken in place of it. */
+const keepEdition = async (keeper: Keeper, edition: Edition): Promise<void> => {
+  const { shelf, tabs, keptEditions } = keeper;
+  const key = editionKey(edition);
+  await tabs.alone(async () => {
+    if ((await shelf.getItem(key)) === null) await shelf.setItem(key, writeEdition(edition));
+    keptEditions.add(edition);
+  });
+  tabs.announce(key);
+};
+
 const keepSession = async ({ store, shelf }: Keeper): Promise<void> => {
   const { session, basket, storage } = store.getState();
   await shelf.setItem(KEYS.session, writeSession({ session, basket, savedAt: storage.savedAt }));
@@ -106,7 +137,12 @@ const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
     store.dispatch(told({ text: 'The draft was changed in another tab, and is shown here.', undo: false }));
   };
   tabs.onNews((what) => {
-    const follow = what === WORKBOOK ? followWorkbook : () => loadMonth(shelf, what, found(keeper));
+    const follow =
+      what === WORKBOOK
+        ? followWorkbook
+        : isEditionKey(what)
+          ? () => loadEdition(shelf, what, editionsFound(keeper))
+          : () => loadMonth(shelf, what, found(keeper));
     tabs.alone(follow).catch((error: unknown) => store.dispatch(keepingFailed(String(error))));
   });
 };
@@ -127,6 +163,11 @@ const watch = (keeper: Keeper, writer: Writer): void => {
       const months = new Set(now.orders.filter((order) => !keeper.keptOrders.has(order)).map(ordersKey));
       for (const key of months) writer.ask(key, () => keepMonth(keeper, key));
     }
+    if (now.editions !== before.editions) {
+      for (const edition of now.editions)
+        if (!keeper.keptEditions.has(edition))
+          writer.ask(editionKey(edition), () => keepEdition(keeper, edition));
+    }
     if (isSessionNew(now, before)) writer.ask('session', () => keepSession(keeper));
   });
 };
@@ -144,11 +185,20 @@ export const keepStore = (
     kept: () => store.dispatch(kept()),
     failed: (reason) => store.dispatch(keepingFailed(reason)),
   });
-  const keeper: Keeper = { store, shelf, tabs, stamp, goodsWritten: null, keptOrders: new WeakSet() };
+  const keeper: Keeper = {
+    store,
+    shelf,
+    tabs,
+    stamp,
+    goodsWritten: null,
+    keptOrders: new WeakSet(),
+    keptEditions: new WeakSet(),
+  };
   watch(keeper, writer);
   followOthers(keeper, writer, demo);
   store.dispatch(readingOrders(true));
-  loadOrders(shelf, found(keeper))
+  loadEditions(shelf, editionsFound(keeper))
+    .then(() => loadOrders(shelf, found(keeper)))
     .then(() => store.dispatch(readingOrders(false)))
     .catch((error: unknown) => store.dispatch(keepingFailed(String(error))));
   return writer;

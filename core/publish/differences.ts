@@ -1,0 +1,212 @@
+import type { Book } from '../model/book.ts';
+import { goodsDifference } from '../goods/difference.ts';
+import type { Catalogue, Good } from '../model/good.ts';
+import type { Region, Zone } from '../model/place.ts';
+import { regionsText } from '../place/region-phrase.ts';
+import { adjustmentSentence, type Naming } from '../words/adjustment-phrase.ts';
+import { ruleName } from '../words/erratum-sentence.ts';
+import { countFigure, currencyDecimals, type Speech } from '../words/figure.ts';
+import { groupPhrase } from '../words/group-phrase.ts';
+import { ratePhrase } from '../words/rate-phrase.ts';
+import type { Where } from '../audit/finding.ts';
+import { rateChanges } from './rate-changes.ts';
+import { storeChanges } from './store-changes.ts';
+
+/** One change of a rule, in a sentence, with the rule. */
+export interface Change {
+  where: Where;
+  text: string;
+}
+
+/** A book and its goods, as they are compared. */
+export interface Side {
+  book: Book;
+  catalogue: Catalogue;
+}
+
+const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
+
+interface Named {
+  id: string;
+  name: string;
+}
+
+/** Items that came, went and changed between two lists, and whether those in both stand in another order. */
+const listChanges = <T extends { id: string }>(
+  kind: Where['kind'],
+  before: readonly T[],
+  after: readonly T[],
+  say: { name: (item: T) => string; isNew?: (item: T) => string; changed: (was: T, is: T) => string[] },
+): Change[] => {
+  const old = new Map(before.map((item) => [item.id, item]));
+  const now = new Map(after.map((item) => [item.id, item]));
+  const at = (id: string): Where => ({ kind, id });
+  const come = after
+    .filter(({ id }) => !old.has(id))
+    .map((item) => ({
+      where: at(item.id),
+      text: `${say.name(item)} is new${say.isNew ? `: ${say.isNew(item)}` : ''}.`,
+    }));
+  const gone = before
+    .filter(({ id }) => !now.has(id))
+    .map((item) => ({ where: at(item.id), text: `${say.name(item)} is gone.` }));
+  const changed = after.flatMap((item) => {
+    const was = old.get(item.id);
+    const words = was && !same(was, item) ? say.changed(was, item) : [];
+    return words.length === 0
+      ? []
+      : [{ where: at(item.id), text: `${say.name(item)}: ${words.join('; ')}.` }];
+  });
+  return [...come, ...gone, ...changed];
+};
+
+const inOtherOrder = (before: readonly { id: string }[], after: readonly { id: string }[]): boolean => {
+  const shared = (list: readonly { id: string }[], other: readonly { id: string }[]): string[] =>
+    list.map(({ id }) => id).filter((id) => other.some((one) => one.id === id));
+  return !same(shared(before, after), shared(after, before));
+};
+
+const STORE: Where = { kind: 'store', id: 'store' };
+
+const orderChanges = (before: Book, after: Book): Change[] =>
+  (['zones', 'services', 'adjustments'] as const).flatMap((list) =>
+    inOtherOrder(before[list], after[list])
+      ? [{ where: STORE, text: `The ${list} stand in another order.` }]
+      : [],
+  );
+
+const entryChanges = (
+  before: readonly Region[],
+  after: readonly Region[],
+  come: string,
+  gone: string,
+): string[] => {
+  const entries = (regions: readonly Region[]): string[] =>
+    regions.flatMap((region) => region.postal?.map((pattern) => pattern) ?? [regionsText([region])]);
+  const [was, is] = [entries(before), entries(after)];
+  const few = (list: readonly string[]): string =>
+    list.length > 8 ? `${list.slice(0, 8).join(', ')} and ${list.length - 8} more` : list.join(', ');
+  const added = is.filter((entry) => !was.includes(entry));
+  const taken = was.filter((entry) => !is.includes(entry));
+  return [
+    ...(added.length > 0 ? [`${come} ${few(added)}`] : []),
+    ...(taken.length > 0 ? [`${gone} ${few(taken)}`] : []),
+  ];
+};
+
+const zoneChanges = (was: Zone, is: Zone): string[] => [
+  ...(was.name === is.name ? [] : [`was named ${was.name}`]),
+  ...(was.active === is.active ? [] : [is.active ? 'is switched on' : 'is switched off']),
+  ...(was.remainder === is.remainder
+    ? []
+    : [is.remainder ? 'takes all remaining places' : 'no longer takes all remaining places']),
+  ...entryChanges(was.includes, is.includes, 'takes', 'no longer takes'),
+  ...entryChanges(was.excludes, is.excludes, 'leaves out', 'no longer leaves out'),
+  ...(same(was.without ?? [], is.without ?? []) ? [] : ['what is left out on purpose changes']),
+];
+
+const fieldChanges = (was: object, is: object): string[] => {
+  const names = new Set([...Object.keys(was), ...Object.keys(is)]);
+  return [...names]
+    .filter((name) => !same(was[name as never], is[name as never]))
+    .map((name) => `${name.replace(/([A-Z])/g, ' $1').toLowerCase()} changes`);
+};
+
+const byName = ({ name }: Named): string => name;
+
+const adjustmentChanges = (old: Book, now: Book, naming: Naming): Change[] =>
+  listChanges('adjustment', old.adjustments, now.adjustments, {
+    name: ({ name }) => `“${name}”`,
+    isNew: (one) => adjustmentSentence(one, naming).replace(/\.$/, ''),
+    changed: (was, is) => [
+      ...(was.active === is.active ? [] : [is.active ? 'is switched on' : 'is switched off']),
+      ...(adjustmentSentence(was, naming) === adjustmentSentence(is, naming)
+        ? []
+        : [adjustmentSentence(is, naming).replace(/\.$/, '')]),
+      ...(was.last === is.last ? [] : [is.last ? 'ends the list' : 'no longer ends the list']),
+    ],
+  });
+
+const ruleChanges = (before: Side, after: Side, speech: Speech): Change[] => {
+  const [old, now] = [before.book, after.book];
+  const goods = new Map(after.catalogue.goods.map((good) => [good.sku, good]));
+  const naming: Naming = { book: now, goods, speech };
+  const nameOfRate =
+    (book: Book) =>
+    (rate: Book['rates'][number]): string =>
+      ruleName(
+        { kind: 'rate', id: rate.id },
+        book.rates.some(({ id }) => id === rate.id) ? book : old,
+        goods,
+      );
+  return [
+    ...listChanges('zone', old.zones, now.zones, { name: byName, changed: zoneChanges }),
+    ...listChanges('service', old.services, now.services, { name: byName, changed: fieldChanges }),
+    ...listChanges('rate', old.rates, now.rates, {
+      name: nameOfRate(now),
+      isNew: (rate) => [ratePhrase(rate, speech).price, ...ratePhrase(rate, speech).notes].join(', '),
+      changed: (was, is) => rateChanges(was, is, speech),
+    }),
+    ...adjustmentChanges(old, now, naming),
+    ...listChanges('group', old.groups, now.groups, {
+      name: byName,
+      changed: (was, is) =>
+        groupPhrase(was, old) === groupPhrase(is, now) ? fieldChanges(was, is) : [groupPhrase(is, now)],
+    }),
+    ...listChanges('location', old.locations, now.locations, { name: byName, changed: fieldChanges }),
+    ...listChanges('store', old.taxes, now.taxes, { name: byName, changed: fieldChanges }),
+    ...listChanges('store', old.payments, now.payments, { name: byName, changed: fieldChanges }),
+  ];
+};
+
+const longListChanges = (old: Book, now: Book): Change[] => [
+  ...listChanges('table', old.rateTables, now.rateTables, {
+    name: byName,
+    isNew: ({ rows }) => countFigure(rows.length, 'row'),
+    changed: (was, is) => {
+      const kept = new Set(was.rows.map((row) => JSON.stringify(row)));
+      const changed = is.rows.filter((row) => !kept.has(JSON.stringify(row))).length;
+      return [
+        ...(was.name === is.name ? [] : [`was named ${was.name}`]),
+        ...(was.rows.length === is.rows.length ? [] : [`${was.rows.length} rows become ${is.rows.length}`]),
+        ...(changed > 0 ? [`${countFigure(changed, 'row')} changed or new`] : []),
+      ];
+    },
+  }),
+  ...(same(old.postalList, now.postalList)
+    ? []
+    : [
+        {
+          where: { kind: 'postal', id: 'list' } as const,
+          text: `The postal list changes: ${countFigure(old.postalList.length, 'line')} before, ${countFigure(now.postalList.length, 'line')} now.`,
+        },
+      ]),
+];
+
+const goodChanges = (before: readonly Good[], after: readonly Good[], speech: Speech): Change[] => {
+  const { added, removed, changed } = goodsDifference(before, after, speech);
+  const at = (sku: string): Where => ({ kind: 'good', id: sku });
+  return [
+    ...added.map(({ sku, name }) => ({ where: at(sku), text: `${name} is a new good.` })),
+    ...removed.map(({ sku, name }) => ({ where: at(sku), text: `${name} is no longer sold.` })),
+    ...changed.map(({ sku, name, fields }) => ({
+      where: at(sku),
+      text: `${name}: ${fields.map(({ name: field, from, to }) => `${field} ${from || 'none'} becomes ${to || 'none'}`).join('; ')}.`,
+    })),
+  ];
+};
+
+/** What changed between two states of the shop, rule by rule, in sentences. */
+export const differences = (before: Side, after: Side): Change[] => {
+  const { store } = after.book;
+  const speech: Speech = { decimals: currencyDecimals(store.currency), units: store.units };
+  return [
+    ...storeChanges(before.book.store, store, speech).map((text) => ({ where: STORE, text })),
+    ...ruleChanges(before, after, speech),
+    ...longListChanges(before.book, after.book),
+    ...orderChanges(before.book, after.book),
+    ...(before.catalogue === after.catalogue
+      ? []
+      : goodChanges(before.catalogue.goods, after.catalogue.goods, speech)),
+  ];
+};

@@ -1,0 +1,74 @@
+import type { Price, Step } from '../model/price.ts';
+import type { Rate } from '../model/rate.ts';
+import { measureFigure, moneyFigure, type Speech } from '../words/figure.ts';
+import { ratePhrase } from '../words/rate-phrase.ts';
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+type Tiers = Extract<Price, { kind: 'tiers' }>;
+
+const stepChanges = (before: Tiers, after: Tiers, speech: Speech): string[] => {
+  const at = (from: number): string => `from ${measureFigure(after.basis, from, speech)}`;
+  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
+  const old = new Map(before.steps.map((step) => [step.from, step]));
+  const now = new Set(after.steps.map(({ from }) => from));
+  const changed = after.steps.flatMap((step): string[] => {
+    const was: Step | undefined = old.get(step.from);
+    if (!was) return [`${at(step.from)}: ${money(step.amount)} is new`];
+    if (same(was, step)) return [];
+    return was.amount === step.amount
+      ? [`${at(step.from)}: what is added above it changes`]
+      : [`${at(step.from)}: ${money(was.amount)} becomes ${money(step.amount)}`];
+  });
+  const gone = before.steps
+    .filter(({ from }) => !now.has(from))
+    .map(({ from }) => `${at(from)}: the step is gone`);
+  const until =
+    before.until === after.until
+      ? []
+      : [
+          after.until === undefined
+            ? 'the steps no longer end'
+            : `the steps end before ${measureFigure(after.basis, after.until, speech)}`,
+        ];
+  return [...changed, ...gone, ...until];
+};
+
+const priceChanges = (before: Rate, after: Rate, speech: Speech): string[] => {
+  if (same(before.price, after.price)) return [];
+  const [was, is] = [before.price, after.price];
+  if (was.kind === 'tiers' && is.kind === 'tiers' && was.basis === is.basis && was.per === is.per)
+    return stepChanges(was, is, speech);
+  const words = (rate: Rate): string => {
+    const { price, notes } = ratePhrase(rate, speech);
+    const by = notes[0] !== undefined && /^(by|a|then) /.test(notes[0]) ? ` ${notes[0]}` : '';
+    return `${price}${by}`;
+  };
+  return [`${words(before)} becomes ${words(after)}`];
+};
+
+/** What else a rate says in its phrase: what is no longer so, and what is now. */
+const noteChanges = (before: Rate, after: Rate, speech: Speech): string[] => {
+  const notes = (rate: Rate): string[] => ratePhrase({ ...rate, price: after.price }, speech).notes;
+  const [was, is] = [notes(before), notes(after)];
+  const gone = was.filter((words) => !is.includes(words));
+  const come = is.filter((words) => !was.includes(words));
+  return [
+    ...(gone.length > 0 ? [`no longer ${gone.join(', ')}`] : []),
+    ...(come.length > 0 ? [`now ${come.join(', ')}`] : []),
+  ];
+};
+
+/** What changed about a rate, a few words each. */
+export const rateChanges = (before: Rate, after: Rate, speech: Speech): string[] => [
+  ...(before.active === after.active ? [] : [after.active ? 'is switched on' : 'is switched off']),
+  ...priceChanges(before, after, speech),
+  ...noteChanges(before, after, speech),
+  ...(same(before.channels, after.channels)
+    ? []
+    : [after.channels ? `only for ${after.channels.join(', ')}` : 'for every channel']),
+  ...(before.taxable === after.taxable ? [] : [after.taxable ? 'is taxed' : 'is not taxed']),
+  ...(before.whenWithheld === after.whenWithheld && before.message === after.message
+    ? []
+    : ['what customers are told where it is not offered changes']),
+];

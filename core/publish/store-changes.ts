@@ -1,0 +1,64 @@
+import type { Store } from '../model/store.ts';
+import { moneyFigure, weightFigure, type Speech } from '../words/figure.ts';
+
+/** What each field of the store is called. */
+const NAMES: Record<keyof Store, string> = {
+  name: 'its name',
+  currency: 'the currency',
+  timeZone: 'the zone of time',
+  units: 'the units',
+  pricesIncludeTax: 'whether prices include tax',
+  sellsTo: 'where it sells',
+  unlistedPostalCodes: 'codes that are not on the postal list',
+  postalDaysMargin: 'the days on top of the postal list',
+  defaultWeight: 'the weight where none is known',
+  packing: 'how goods are packed',
+  handling: 'handling on every charge',
+  rounding: 'the rounding of charges',
+  pause: 'the pause',
+  choiceOrder: 'the order of choices',
+};
+
+const wordsOf = (field: keyof Store, value: unknown, speech: Speech): string | null => {
+  if (value === undefined) return 'none';
+  if (field === 'defaultWeight') return weightFigure(value as number, speech.units);
+  if (field === 'rounding') {
+    const rounding = value as Store['rounding'];
+    return rounding === 'none' ? 'none' : `to ${moneyFigure(rounding.to, speech.decimals)}, ${rounding.mode}`;
+  }
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : null;
+};
+
+const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo']): string[] => {
+  const [come, gone] = is.mode === 'listed' ? ['opened', 'closed'] : ['closed', 'opened'];
+  if (was.mode !== is.mode)
+    return [
+      is.mode === 'listed'
+        ? 'only listed countries are sold to'
+        : 'every country but those listed is sold to',
+    ];
+  const added = is.countries.filter((country) => !was.countries.includes(country));
+  const taken = was.countries.filter((country) => !is.countries.includes(country));
+  const regions = JSON.stringify(was.closedRegions) === JSON.stringify(is.closedRegions);
+  return [
+    ...(added.length > 0 ? [`${added.join(', ')} ${come}`] : []),
+    ...(taken.length > 0 ? [`${taken.join(', ')} ${gone}`] : []),
+    ...(regions ? [] : ['the regions that are closed change']),
+  ];
+};
+
+/** What changed about the store, a sentence for each field. */
+export const storeChanges = (before: Store, after: Store, speech: Speech): string[] =>
+  (Object.keys(NAMES) as (keyof Store)[]).flatMap((field) => {
+    const [was, is] = [before[field], after[field]];
+    if (JSON.stringify(was) === JSON.stringify(is)) return [];
+    if (field === 'sellsTo')
+      return sellsToChanges(before.sellsTo, after.sellsTo).map(
+        (words) => `The store, where it sells: ${words}.`,
+      );
+    const [old, now] = [wordsOf(field, was, speech), wordsOf(field, is, speech)];
+    return old === null || now === null
+      ? [`The store: ${NAMES[field]} changes.`]
+      : [`The store, ${NAMES[field]}: ${old} becomes ${now}.`];
+  });

@@ -1,0 +1,82 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { nextEdition } from '../../../core/publish/edition.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { TextLine } from '../../parts/text-line.tsx';
+import { editionPublished } from '../../state/editions.ts';
+import { selectBook, selectCatalogue } from '../../state/selectors.ts';
+import { selectEditions } from '../../state/served.ts';
+import { told } from '../../state/session.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { selectIsProved, selectObstacles } from './publish-selectors.ts';
+
+const styles = (inks: Inks) => ({
+  all: { gap: 12, paddingTop: 12, maxWidth: 520 },
+  obstacle: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
+  fault: { color: inks.rubric, flexShrink: 1 },
+  note: note(inks),
+});
+
+/** The note of the next edition, and where something stands against it, why it is published all the same. */
+export const PublishForm = ({ changes }: { changes: number }) => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  const editions = useAppSelector(selectEditions);
+  const book = useAppSelector(selectBook);
+  const catalogue = useAppSelector(selectCatalogue);
+  const obstacles = useAppSelector(selectObstacles);
+  const isProved = useAppSelector(selectIsProved);
+  const [words, setWords] = useState('');
+  const [why, setWhy] = useState('');
+  const isBlocked = obstacles.length > 0 && why.trim() === '';
+  const cannot = !isProved || words.trim() === '' || isBlocked || changes === 0;
+  const publish = (): void => {
+    const edition = nextEdition(editions, book, catalogue, {
+      publishedAt: new Date().toISOString(),
+      note: words.trim(),
+      ...(obstacles.length > 0 ? { despite: why.trim() } : {}),
+    });
+    dispatch(editionPublished(edition));
+    dispatch(told({ text: `Edition ${edition.number} is live.`, undo: false }));
+    setWords('');
+    setWhy('');
+  };
+  return (
+    <View style={style.all}>
+      {obstacles.map(({ text, part }) => (
+        <View style={style.obstacle} key={part} role="alert">
+          <Text style={style.fault}>{text}</Text>
+          <TextAction
+            label={part === 'trials' ? 'To the trials' : 'To the errata'}
+            onPress={() => router.navigate({ pathname: '/proof', params: part === 'trials' ? {} : { part } })}
+          />
+        </View>
+      ))}
+      <TextLine
+        label="A note for this edition"
+        placeholder="What changes, and why"
+        value={words}
+        onChange={setWords}
+      />
+      {obstacles.length > 0 ? (
+        <TextLine label="Why it is published all the same" value={why} onChange={setWhy} />
+      ) : null}
+      <Button mode="contained" style={{ alignSelf: 'flex-start' }} disabled={cannot} onPress={publish}>
+        Publish the draft
+      </Button>
+      <Text style={style.note} aria-live="polite">
+        {!isProved
+          ? 'The draft is being proved: its trials are run and it is audited.'
+          : changes === 0
+            ? 'The draft is the live edition; there is nothing to publish.'
+            : 'Customers are served by it from then on. It can be gone back from at any time.'}
+      </Text>
+    </View>
+  );
+};

@@ -1,0 +1,124 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { TrialChange } from '../../../core/publish/trial-changes.ts';
+import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { Press } from '../../parts/press.tsx';
+import { Section } from '../../parts/section.tsx';
+import { useToday } from '../../parts/use-today.ts';
+import { trialChosen } from '../../state/session.ts';
+import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { selectLive } from '../../state/served.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SERIF, type Inks } from '../../theme/tokens.ts';
+import { EditionList } from './edition-list.tsx';
+import { PublishForm } from './publish-form.tsx';
+import { selectDraftChanges, type ChangeLine } from './publish-selectors.ts';
+import { ReplayFigures } from './replay-figures.tsx';
+import { useAudit } from './use-audit.ts';
+import { useComparison } from './use-comparison.ts';
+
+const MOST_SHOWN = 60;
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingVertical: 12 },
+  quiet: { ...note(inks), paddingVertical: 8 },
+  change: {
+    fontFamily: SERIF,
+    fontSize: 15,
+    lineHeight: 22,
+    paddingVertical: 8,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  },
+  linked: { textDecorationLine: 'underline', textDecorationColor: inks.control } as const,
+});
+
+const Changes = ({ lines }: { lines: readonly ChangeLine[] }) => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  return (
+    <View role="list" aria-label="What the draft changes">
+      {lines.slice(0, MOST_SHOWN).map(({ text, link }, at) => (
+        <View role="listitem" key={at}>
+          {link ? (
+            <Press role="link" onPress={() => router.navigate(link)}>
+              <Text style={[style.change, style.linked]}>{text}</Text>
+            </Press>
+          ) : (
+            <Text style={style.change}>{text}</Text>
+          )}
+        </View>
+      ))}
+      {lines.length > MOST_SHOWN ? (
+        <Text style={style.quiet}>and {lines.length - MOST_SHOWN} more</Text>
+      ) : null}
+    </View>
+  );
+};
+
+const changeWords = ({ charges, lost, gained }: TrialChange, decimals: number): string =>
+  [
+    ...charges.map(
+      ({ name, was, now }) => `${name} ${moneyFigure(was, decimals)} becomes ${moneyFigure(now, decimals)}`,
+    ),
+    ...lost.map((name) => `loses ${name}`),
+    ...gained.map((name) => `gains ${name}`),
+  ].join('; ');
+
+const Trials = ({ trials }: { trials: readonly TrialChange[] }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { decimals } = useAppSelector(selectSpeech);
+  if (trials.length === 0) return <Text style={style.quiet}>No trial pays or is offered anything else.</Text>;
+  return (
+    <View role="list" aria-label="Trials that change">
+      {trials.map((trial) => (
+        <View role="listitem" key={trial.id}>
+          <Press role="button" onPress={() => dispatch(trialChosen(trial.id))}>
+            <Text style={style.change}>
+              {trial.name}: {changeWords(trial, decimals)}.
+            </Text>
+          </Press>
+        </View>
+      ))}
+    </View>
+  );
+};
+
+/** The draft against the live edition: what changes, whom it touches, and the way to publish it. */
+export const PublishPart = () => {
+  const style = useStyles(styles);
+  const live = useAppSelector(selectLive);
+  const changes = useAppSelector(selectDraftChanges);
+  const compared = useComparison(live);
+  useAudit(useToday(useAppSelector(selectBook).store.timeZone));
+  return (
+    <View>
+      <Text style={style.note}>
+        {live
+          ? `Edition ${live.number} is live: ${live.note} The draft changes ${countFigure(changes?.length ?? 0, 'thing')} of it.`
+          : 'Nothing is published yet: the shopfront shows the draft. The first edition is numbered 1.'}
+      </Text>
+      {changes && changes.length > 0 ? <Changes lines={changes} /> : null}
+      {live && changes && changes.length > 0 ? (
+        <>
+          <Section title="Whom it touches" />
+          {compared ? (
+            <>
+              <Trials trials={compared.trials} />
+              {compared.replay.orders > 0 ? <ReplayFigures replay={compared.replay} /> : null}
+            </>
+          ) : (
+            <Text style={style.quiet}>Putting the trials and past orders through both …</Text>
+          )}
+        </>
+      ) : null}
+      <Section title="Publish" />
+      <PublishForm changes={live ? (changes?.length ?? 0) : 1} />
+      <EditionList />
+    </View>
+  );
+};

@@ -1,0 +1,68 @@
+import { createSelector } from '@reduxjs/toolkit';
+import { differences, type Change } from '../../../core/publish/differences.ts';
+import type { Edition } from '../../../core/publish/edition.ts';
+import { whereLink, type RuleLink } from '../../slip/rule-link.ts';
+import { selectBook, selectCatalogue } from '../../state/selectors.ts';
+import { selectLive } from '../../state/served.ts';
+import type { RootState } from '../../state/store.ts';
+import { selectErrata } from './errata-selectors.ts';
+import { selectTrialCounts } from './trials-selectors.ts';
+
+/** A change in a sentence, with the way to its rule. */
+export interface ChangeLine {
+  text: string;
+  link: RuleLink | null;
+}
+
+/** What the draft changes against the live edition, rule by rule; null where nothing is live. */
+export const selectDraftChanges = createSelector(
+  [selectLive, selectBook, selectCatalogue],
+  (live, book, catalogue): ChangeLine[] | null =>
+    live &&
+    differences(live, { book, catalogue }).map(({ text, where }: Change) => ({
+      text,
+      link: whereLink(book, where),
+    })),
+);
+
+/** What keeps the draft from being published without a reason. */
+export interface Obstacle {
+  text: string;
+  part: 'trials' | 'errata';
+}
+
+/** Broken trials and errata that stop; an audit that is not of this draft is none yet. */
+export const selectObstacles = createSelector(
+  [selectTrialCounts, selectErrata],
+  ({ broken }, errata): Obstacle[] => {
+    const stops = errata.filter(({ erratum, accepted }) => erratum.gravity === 'stops' && !accepted).length;
+    return [
+      ...(broken > 0
+        ? [{ text: `${broken} ${broken === 1 ? 'trial is' : 'trials are'} broken.`, part: 'trials' as const }]
+        : []),
+      ...(stops > 0
+        ? [
+            {
+              text: `${stops} ${stops === 1 ? 'erratum stands' : 'errata stand'} for which a customer cannot buy.`,
+              part: 'errata' as const,
+            },
+          ]
+        : []),
+    ];
+  },
+);
+
+/** Whether the last audit and the last run of the trials were of the draft as it stands. */
+export const selectIsProved = (state: RootState): boolean => {
+  const { audit, isOld, proof } = state.proof;
+  return (
+    proof !== null &&
+    !isOld &&
+    audit?.book === selectBook(state) &&
+    audit.catalogue === selectCatalogue(state)
+  );
+};
+
+/** What changed between two editions, in sentences. */
+export const changesBetween = (before: Edition, after: Edition): string[] =>
+  differences(before, after).map(({ text }) => text);
