@@ -14,9 +14,22 @@ const said = (part: Parameters<typeof makeBook>[0]): string => {
 
 test('says by when it comes, for how much, and whether it can be paid at the door', () => {
   const rates = [makeRate({ transit: { min: 2, max: 4 } })];
-  expect(said({ rates, payments: door })).toBe('Reaches you by Friday, from 8.45; you can pay at the door.');
-  expect(said({ rates })).toBe('Reaches you by Friday, from 8.45.');
-  expect(said({ rates: [makeRate({ freeFrom: 0 })] })).toBe('We bring it to you, free.');
+  expect(said({ rates, payments: door })).toBe('Reaches you by Friday for 8.45; you can pay at the door.');
+  expect(said({ rates })).toBe('Reaches you by Friday for 8.45.');
+  expect(said({ rates: [makeRate({ freeFrom: 0 })] })).toBe('We bring it to you free.');
+});
+
+test('says the date of the cheapest way, and what a sooner one costs', () => {
+  const services = ['parcel', 'letter', 'van'].map((id) => ({ id, name: id }));
+  const way = (serviceId: string, amount: number, days: number) =>
+    makeRate({
+      id: serviceId,
+      serviceId,
+      price: { kind: 'flat', amount, per: 'order' },
+      transit: { min: days, max: days },
+    });
+  const rates = [way('parcel', 845, 4), way('letter', 845, 3), way('van', 2_000, 1)];
+  expect(said({ services, rates })).toBe('Reaches you by Thursday for 8.45, sooner for 20.00.');
 });
 
 test('says why where nothing comes', () => {

@@ -19,17 +19,28 @@ export const spokenDate = (date: string, today: string): string => {
   return `${day} ${MONTHS[month - 1] ?? ''}`;
 };
 
-const soonestLatest = ({ choices }: Quote): string | null =>
-  choices.reduce<string | null>((soonest, { arrives }) => {
-    if (!arrives || 'words' in arrives) return soonest;
-    return soonest === null || arrives.latest < soonest ? arrives.latest : soonest;
-  }, null);
+type Choice = Quote['choices'][number];
 
-const cheapest = ({ choices }: Quote): number => Math.min(...choices.map(({ charge }) => charge));
+/** By when a choice is there at the latest; null where that is not said. */
+const latestOf = ({ arrives }: Choice): string | null =>
+  arrives && !('words' in arrives) ? arrives.latest : null;
+
+/** The cheapest choice; of equals the one that is there first. */
+const cheapestOf = ([first, ...more]: readonly Choice[]): Choice | undefined =>
+  more.reduce((best, choice) => {
+    if (best === undefined || choice.charge !== best.charge)
+      return best && best.charge < choice.charge ? best : choice;
+    return (latestOf(choice) ?? '9999') < (latestOf(best) ?? '9999') ? choice : best;
+  }, first);
+
+/** The cheapest of the choices that are there before a date. */
+const soonerThan = (choices: readonly Choice[], latest: string): Choice | undefined =>
+  cheapestOf(choices.filter((choice) => (latestOf(choice) ?? latest) < latest));
 
 /**
- * In one sentence whether goods reach a customer, by when, for how much and whether they can be paid at the
- * door: 'Reaches you by Friday, from 8.50; you can pay at the door.' Where nothing is offered, why.
+ * In one sentence whether goods reach a customer, by when and for how much at the least, for how much sooner,
+ * and whether they can be paid at the door: 'Reaches you by Friday for 8.50, sooner for 14.50; you can pay at the
+ * door.' Where nothing is offered, why.
  */
 export const promiseSentence = (
   quoted: Quote,
@@ -37,15 +48,22 @@ export const promiseSentence = (
   today: string,
   speech: Speech,
 ): string => {
-  if (quoted.choices.length === 0) {
+  const cheapest = cheapestOf(quoted.choices);
+  if (!cheapest) {
     const [first] = obstacles(quoted, speech);
     return first ? [first.why, first.help].filter(Boolean).join(' ') : 'We cannot send this to you.';
   }
-  const latest = soonestLatest(quoted);
-  const least = cheapest(quoted);
-  const price = least === 0 ? 'free' : `from ${moneyFigure(least, speech.decimals)}`;
+  const price = ({ charge }: Choice): string =>
+    charge === 0 ? 'free' : `for ${moneyFigure(charge, speech.decimals)}`;
+  const latest = latestOf(cheapest);
   const reaches = latest === null ? 'We bring it to you' : `Reaches you by ${spokenDate(latest, today)}`;
+  const sooner = latest === null ? undefined : soonerThan(quoted.choices, latest);
   const atDoor = new Set(payments.filter(({ kind }) => kind === 'on-delivery').map(({ id }) => id));
   const canPay = quoted.choices.some(({ payments: ids }) => ids.some((id) => atDoor.has(id)));
-  return `${reaches}, ${price}${canPay ? '; you can pay at the door' : ''}.`;
+  return [
+    `${reaches} ${price(cheapest)}`,
+    sooner ? `, sooner ${price(sooner)}` : '',
+    canPay ? '; you can pay at the door' : '',
+    '.',
+  ].join('');
 };

@@ -25,6 +25,7 @@ const styles = (inks: Inks) => ({
   aside: { width: 320 },
   place: { marginTop: 16 },
   code: { maxWidth: 260, marginTop: 12 },
+  promise: { ...shopStyles(inks).name, marginBottom: 12 },
 });
 
 const Addresses = ({ checkout: { form, values, place } }: { checkout: Checkout }) => {
@@ -83,7 +84,7 @@ const Ways = ({ checkout: { view, chosen, choose, code, setCode } }: { checkout:
         <NothingOffered view={view} />
       ) : (
         <>
-          <Text style={style.quiet} aria-live="polite">
+          <Text style={style.promise} aria-live="polite">
             {promise}
           </Text>
           <ChoiceList view={view} decimals={decimals} chosen={chosen?.id ?? null} onChoose={choose} />

@@ -19,7 +19,7 @@ const styles = (inks: Inks) => ({
     flexDirection: 'row',
     flexWrap: 'wrap',
     alignItems: 'center',
-    justifyContent: 'space-between',
+    columnGap: 12,
     paddingHorizontal: 20,
     paddingVertical: 6,
     backgroundColor: inks.ground,
@@ -98,7 +98,11 @@ export const ShopHead = () => {
       <View style={style.notice} role="note">
         <Served />
         <SeenAs />
-        <TextAction label="Back to the book" onPress={() => router.navigate('/charges')} />
+        <TextAction
+          label="Back to the book"
+          style={{ marginLeft: 'auto' }}
+          onPress={() => router.navigate('/charges')}
+        />
       </View>
       <View style={style.head}>
         <Press role="link" aria-label={`${name}: all goods`} onPress={() => router.navigate('/shop')}>
