@@ -47,8 +47,22 @@ const withheld = (
   code,
 });
 
-/** Test orders of the made-up shop, each with what it should give. */
-export const demoTrials: Trial[] = [
+/** The headings under which the trials stand. */
+const GROUPS: [group: string, ids: string[]][] = [
+  [
+    'Across Canada',
+    ['seeds-toronto', 'garden-vancouver', 'urn-iqaluit', 'fly-in', 'heather-winnipeg', 'pallet-victoria'],
+  ],
+  ['Abroad', ['seeds-lyon', 'heather-anchorage']],
+  ['Trade', ['trade-sydney', 'trade-ottawa']],
+];
+
+const grouped = (one: Trial): Trial => {
+  const group = GROUPS.find(([, ids]) => ids.includes(one.id))?.[0];
+  return group === undefined ? one : { ...one, group };
+};
+
+const trials: Trial[] = [
   trial(
     'two-pots',
     'Two pots to Antigonish',
@@ -153,3 +167,6 @@ export const demoTrials: Trial[] = [
   ),
   trial('gift-card', 'A gift card', null, { 'gift-card': 1 }, [offered('nothing-to-ship', 0)]),
 ];
+
+/** Test orders of the made-up shop, each with what it should give, under their headings. */
+export const demoTrials: Trial[] = trials.map(grouped);

@@ -3,7 +3,8 @@ import { typedDates } from '../../core/formats/dates-typed.ts';
 import { typedSpans, type Span } from '../../core/formats/hours-typed.ts';
 import { typedSize } from '../../core/formats/size-typed.ts';
 import { typedCount, typedMoney, typedPercent, type Typed } from '../../core/formats/typed.ts';
-import type { Region } from '../../core/model/place.ts';
+import { countrySchema, subdivisionSchema, type Region } from '../../core/model/place.ts';
+import { parsePattern } from '../../core/place/postal.ts';
 import { regionsFromText } from '../../core/place/region-phrase.ts';
 import { faultSentence } from '../../core/words/fault-sentence.ts';
 import type { Size } from '../../core/model/good.ts';
@@ -144,3 +145,29 @@ export const readTokens = (text: string): Read<string[]> => {
     ? { ok: true, value: tokens }
     : { ok: false, text: `“${long.slice(0, 20)}…” is longer than ${LONGEST_TOKEN} characters.` };
 };
+
+const readUpper =
+  (isSound: (text: string) => boolean, words: string) =>
+  (text: string): Read<string> => {
+    const upper = text.trim().toUpperCase();
+    return isSound(upper) ? { ok: true, value: upper } : { ok: false, text: words };
+  };
+
+/** A country's two letters. */
+export const readCountry = readUpper(
+  (text) => countrySchema.safeParse(text).success,
+  'Write two letters, as CA.',
+);
+
+/** A subdivision's code. */
+export const readSubdivision = readUpper(
+  (text) => subdivisionSchema.safeParse(text).success,
+  'Write a subdivision, as CA-NS.',
+);
+
+/** A postal code or a pattern of codes of a country; '' stands for any country. */
+export const readPattern = (country: string) =>
+  readUpper(
+    (text) => text.length <= 40 && parsePattern(country, text) !== null,
+    'Write B3H4R2, B3H*, B3?1* or 90200..90299.',
+  );

@@ -2,8 +2,9 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import type { ListSummary } from '../../work/list-reader.ts';
+import { Sum } from '../sum.tsx';
 import { useStyles } from '../../theme/styles.ts';
-import { figure, note } from '../../theme/text.ts';
+import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
 
 interface Props {
@@ -15,22 +16,11 @@ const MOST_LINES = 30;
 
 const styles = (inks: Inks) => ({
   sums: { flexDirection: 'row', flexWrap: 'wrap', gap: 20, paddingVertical: 8 } as const,
-  sum: { ...figure, color: inks.ink },
   note: note(inks),
   head: { fontFamily: SANS_STRONG, paddingTop: 12, paddingBottom: 4 },
   fault: { color: inks.rubric, paddingVertical: 2 },
   line: { paddingVertical: 2 },
 });
-
-const Sum = ({ count, what }: { count: number; what: string }) => {
-  const style = useStyles(styles);
-  return (
-    <View>
-      <Text style={style.sum}>{count}</Text>
-      <Text style={style.note}>{what}</Text>
-    </View>
-  );
-};
 
 const Lines = ({
   title,

@@ -4,8 +4,9 @@ import type { GoodsTable } from '../../../core/formats/goods-table.ts';
 import type { GoodsDifference } from '../../../core/goods/difference.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
+import { Sum } from '../../parts/sum.tsx';
 import { useStyles } from '../../theme/styles.ts';
-import { figure, note } from '../../theme/text.ts';
+import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
 
 interface Props {
@@ -18,7 +19,6 @@ const MOST_LINES = 40;
 const styles = (inks: Inks) => ({
   all: { gap: 4 },
   sums: { flexDirection: 'row', flexWrap: 'wrap', gap: 20, paddingVertical: 8 } as const,
-  sum: { ...figure, color: inks.ink },
   note: note(inks),
   head: { fontFamily: SANS_STRONG, paddingTop: 12, paddingBottom: 4 },
   fault: { color: inks.rubric, paddingVertical: 2 },
@@ -26,16 +26,6 @@ const styles = (inks: Inks) => ({
   from: { textDecorationLine: 'line-through', color: inks.quiet } as const,
   to: { fontFamily: SANS_STRONG },
 });
-
-const Sum = ({ count, what }: { count: number; what: string }) => {
-  const style = useStyles(styles);
-  return (
-    <View>
-      <Text style={style.sum}>{count}</Text>
-      <Text style={style.note}>{what}</Text>
-    </View>
-  );
-};
 
 const More = ({ count }: { count: number }) => {
   const style = useStyles(styles);

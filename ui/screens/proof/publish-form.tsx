@@ -34,8 +34,10 @@ export const PublishForm = ({ changes }: { changes: number }) => {
   const isProved = useAppSelector(selectIsProved);
   const [words, setWords] = useState('');
   const [why, setWhy] = useState('');
+  // The editions are read before the orders are: a number must not be given twice.
+  const isRead = useAppSelector(({ storage }) => storage.ordersRead);
   const isBlocked = obstacles.length > 0 && why.trim() === '';
-  const cannot = !isProved || words.trim() === '' || isBlocked || changes === 0;
+  const cannot = !isRead || !isProved || words.trim() === '' || isBlocked || changes === 0;
   const publish = (): void => {
     const edition = nextEdition(editions, book, catalogue, {
       publishedAt: new Date().toISOString(),

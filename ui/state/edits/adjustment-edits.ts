@@ -1,6 +1,7 @@
 import type { Adjustment } from '../../../core/model/adjustment.ts';
 import type { Workbook } from '../workbook.ts';
 import { freeId, moveItem } from './ids.ts';
+import { setFields } from './set-fields.ts';
 
 /** Changes to the adjustments. Each changes the workbook it is given, which is a draft of the state. */
 export const adjustmentEdits = {
@@ -16,12 +17,10 @@ export const adjustmentEdits = {
     { book }: Workbook,
     { id, changes }: { id: string; changes: Partial<Omit<Adjustment, 'id'>> },
   ): void => {
-    const adjustment = book.adjustments.find((one) => one.id === id);
-    if (!adjustment) return;
-    for (const [field, value] of Object.entries(changes)) {
-      if (value === undefined) delete adjustment[field as 'last'];
-      else Object.assign(adjustment, { [field]: value });
-    }
+    setFields(
+      book.adjustments.find((one) => one.id === id),
+      changes,
+    );
   },
 
   moveAdjustment: ({ book }: Workbook, { id, by }: { id: string; by: number }): void =>

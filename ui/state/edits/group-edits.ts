@@ -2,6 +2,7 @@ import type { HandlingGroup } from '../../../core/model/good.ts';
 import type { Workbook } from '../workbook.ts';
 import { forget } from './forget.ts';
 import { freeId } from './ids.ts';
+import { setFields } from './set-fields.ts';
 
 /** Changes to the handling groups. Each changes the workbook it is given, which is a draft of the state. */
 export const groupEdits = {
@@ -15,12 +16,10 @@ export const groupEdits = {
     { book }: Workbook,
     { id, changes }: { id: string; changes: Partial<Omit<HandlingGroup, 'id'>> },
   ): void => {
-    const group = book.groups.find((one) => one.id === id);
-    if (!group) return;
-    for (const [field, value] of Object.entries(changes)) {
-      if (value === undefined) delete group[field as 'onlyZones' | 'neverZones'];
-      else Object.assign(group, { [field]: value });
-    }
+    setFields(
+      book.groups.find((one) => one.id === id),
+      changes,
+    );
   },
 
   /** A group goes; its goods stay, in no group. */

@@ -1,6 +1,7 @@
 import type { Location } from '../../../core/model/location.ts';
 import type { Workbook } from '../workbook.ts';
 import { freeId, moveItem } from './ids.ts';
+import { setFields } from './set-fields.ts';
 
 /** Changes to the merchant's own places. Each changes the workbook it is given, which is a draft of the state. */
 export const locationEdits = {
@@ -15,12 +16,10 @@ export const locationEdits = {
     { book }: Workbook,
     { id, changes }: { id: string; changes: Partial<Omit<Location, 'id'>> },
   ): void => {
-    const location = book.locations.find((one) => one.id === id);
-    if (!location) return;
-    for (const [field, value] of Object.entries(changes)) {
-      if (value === undefined) delete location[field as keyof Location];
-      else Object.assign(location, { [field]: value });
-    }
+    setFields(
+      book.locations.find((one) => one.id === id),
+      changes,
+    );
   },
 
   /** Orders are sent from the first location. */

@@ -1,6 +1,7 @@
 import type { PaymentOption } from '../../../core/model/tax.ts';
 import type { Workbook } from '../workbook.ts';
 import { freeId, moveItem } from './ids.ts';
+import { setFields } from './set-fields.ts';
 
 /** Changes to the payment options. Each changes the workbook it is given, which is a draft of the state. */
 export const paymentEdits = {
@@ -13,12 +14,10 @@ export const paymentEdits = {
     { book }: Workbook,
     { id, changes }: { id: string; changes: Partial<Omit<PaymentOption, 'id'>> },
   ): void => {
-    const payment = book.payments.find((one) => one.id === id);
-    if (!payment) return;
-    for (const [field, value] of Object.entries(changes)) {
-      if (value === undefined) delete payment[field as 'maxTotal'];
-      else Object.assign(payment, { [field]: value });
-    }
+    setFields(
+      book.payments.find((one) => one.id === id),
+      changes,
+    );
   },
 
   movePayment: ({ book }: Workbook, { id, by }: { id: string; by: number }): void =>

@@ -1,14 +1,12 @@
 import type { Store } from '../../../core/model/store.ts';
 import type { Workbook } from '../workbook.ts';
+import { setFields } from './set-fields.ts';
 
 /** Changes to what holds for the whole shop. Each changes the workbook it is given, which is a draft of the state. */
 export const storeEdits = {
   /** Some fields of the store; a field given as undefined is taken out. */
   setStore: ({ book }: Workbook, { changes }: { changes: Partial<Store> }): void => {
-    for (const [field, value] of Object.entries(changes)) {
-      if (value === undefined) delete book.store[field as keyof Store];
-      else Object.assign(book.store, { [field]: value });
-    }
+    setFields(book.store, changes);
   },
 
   /** Another shop in place of this one: its book, its goods, its trials, and what is accepted. */

@@ -2,6 +2,7 @@ import type { QuoteRequest } from '../../../core/model/request.ts';
 import type { Trial } from '../../../core/model/trial.ts';
 import type { Workbook } from '../workbook.ts';
 import { freeId, moveItem } from './ids.ts';
+import { setFields } from './set-fields.ts';
 
 /** Changes to the trials. Each changes the workbook it is given, which is a draft of the state. */
 export const trialEdits = {
@@ -10,12 +11,7 @@ export const trialEdits = {
     { trials }: Workbook,
     { id, changes }: { id: string; changes: Partial<QuoteRequest> },
   ): void => {
-    const trial = trials.find((one) => one.id === id);
-    if (!trial) return;
-    for (const [field, value] of Object.entries(changes)) {
-      if (value === undefined) delete trial.request[field as 'discount'];
-      else Object.assign(trial.request, { [field]: value });
-    }
+    setFields(trials.find((one) => one.id === id)?.request, changes);
   },
 
   /** What a trial should give. */

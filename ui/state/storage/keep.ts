@@ -1,7 +1,7 @@
 import type { PastOrder } from '../../../core/model/order.ts';
 import type { Edition } from '../../../core/publish/edition.ts';
 import { draftTaken } from '../draft.ts';
-import { editionsTaken } from '../editions.ts';
+import { editionRenumbered, editionsTaken } from '../editions.ts';
 import { ordersTaken } from '../orders.ts';
 import { told } from '../session.ts';
 import {
@@ -101,15 +101,25 @@ const editionsFound = ({ store, keptEditions }: Keeper): EditionsFound => ({
   aside: (made) => store.dispatch(asideMade([made])),
 });
 
-/** An edition is written once; what another tab published under its number is taken in place of it. */
+/**
+ * An edition is written once. Where another tab has published under its number meanwhile, it is written
+ * under the next that is free, and both are taken as they are on the shelf.
+ */
 const keepEdition = async (keeper: Keeper, edition: Edition): Promise<void> => {
-  const { shelf, tabs, keptEditions } = keeper;
-  const key = editionKey(edition);
+  const { store, shelf, tabs, keptEditions } = keeper;
+  const text = writeEdition(edition);
+  let kept = edition;
   await tabs.alone(async () => {
-    if ((await shelf.getItem(key)) === null) await shelf.setItem(key, writeEdition(edition));
-    keptEditions.add(edition);
+    for (let there = await shelf.getItem(editionKey(kept)); there !== null && there !== text;) {
+      kept = { ...kept, number: kept.number + 1 };
+      there = await shelf.getItem(editionKey(kept));
+    }
+    await shelf.setItem(editionKey(kept), writeEdition(kept));
+    keptEditions.add(kept);
+    if (kept !== edition) store.dispatch(editionRenumbered({ from: edition, to: kept }));
+    if (kept !== edition) await loadEdition(shelf, editionKey(edition), editionsFound(keeper));
   });
-  tabs.announce(key);
+  tabs.announce(editionKey(kept));
 };
 
 const keepSession = async ({ store, shelf }: Keeper): Promise<void> => {

@@ -1,14 +1,17 @@
 import type { PastOrder } from '../../../core/model/order.ts';
 import { makeShelf, makeTabs, type TestShelf } from '../../testing/shelf.ts';
+import { nextEdition } from '../../../core/publish/edition.ts';
 import { added } from '../basket.ts';
 import { demoShop } from '../demo.ts';
 import { edit, initialDraft, undone } from '../draft.ts';
+import { editionPublished } from '../editions.ts';
 import { orderPlaced } from '../orders.ts';
 import { coloursChosen } from '../session.ts';
 import { savedNow } from '../storage-status.ts';
 import { makeStore, type AppStore } from '../store.ts';
 import { KEYS, readDraft, readGoods, readSession, writeDraft, writeGoods } from './documents.ts';
 import { keepStore } from './keep.ts';
+import { editionKey, writeEdition } from './load-editions.ts';
 import { carryOver } from './shelf.ts';
 import { readStart } from './start.ts';
 import type { Tabs } from './tabs.ts';
@@ -116,6 +119,35 @@ describe('what is kept', () => {
       workbook: draft.workbook,
       past: [],
     });
+  });
+});
+
+describe('an edition', () => {
+  const published = (note: string, publishedAt = '2026-11-24T12:00:00Z') => {
+    const { book, catalogue } = demoShop();
+    return nextEdition([], book, catalogue, { note, publishedAt });
+  };
+
+  test('is kept once published, and is there when the program is opened again', async () => {
+    const shelf = makeShelf();
+    const { store, writer } = await open(shelf);
+    store.dispatch(editionPublished(published('First')));
+    await writer.flush();
+    const again = await open(shelf);
+    expect(again.store.getState().editions.map(({ note }) => note)).toEqual(['First']);
+  });
+
+  test('of another tab under the same number is kept beside it', async () => {
+    const shelf = makeShelf();
+    const { store, writer } = await open(shelf);
+    const other = published('From the other tab');
+    await shelf.setItem(editionKey(other), writeEdition(other));
+    store.dispatch(editionPublished(published('Mine')));
+    await writer.flush();
+    await jest.advanceTimersByTimeAsync(50);
+    const kept = (of: AppStore) => of.getState().editions.map(({ number, note }) => `${number} ${note}`);
+    expect(kept(store)).toEqual(['1 From the other tab', '2 Mine']);
+    expect(kept((await open(shelf)).store)).toEqual(['1 From the other tab', '2 Mine']);
   });
 });
 

@@ -1,11 +1,17 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { parsePattern } from '../../../../core/place/postal.ts';
-import { countrySchema, subdivisionSchema } from '../../../../core/model/place.ts';
 import type { RateTable, TableRow } from '../../../../core/model/price.ts';
 import { measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
-import { DraftField, type Read } from '../../../parts/draft-field.tsx';
-import { optional, readMeasure, readMoney } from '../../../parts/readers.ts';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import {
+  optional,
+  readCountry,
+  readMeasure,
+  readMoney,
+  readPattern,
+  readSubdivision,
+} from '../../../parts/readers.ts';
+import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
 import { told } from '../../../state/session.ts';
@@ -29,23 +35,60 @@ const styles = (inks: Inks) => ({
   title: { fontFamily: SANS_STRONG },
 });
 
-const readAs =
-  (isSound: (text: string) => boolean, words: string) =>
-  (text: string): Read<string> => {
-    const upper = text.trim().toUpperCase();
-    return isSound(upper) ? { ok: true, value: upper } : { ok: false, text: words };
+/** What is added for each further piece above the beginning of the row. */
+const EachFields = ({
+  row: { each },
+  basis,
+  onChange,
+}: {
+  row: TableRow;
+  basis: RateTable['basis'];
+  onChange: (each: TableRow['each'], visit: string | null) => void;
+}) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const start = { size: 1, amount: 0, count: 'started' as const };
+  const readSize = (text: string): ReturnType<ReturnType<typeof readMeasure>> => {
+    const size = readMeasure(basis, speech)(text);
+    return size.ok && size.value === 0 ? { ok: false, text: 'This must be more than 0.' } : size;
   };
-
-const readCountry = readAs((text) => countrySchema.safeParse(text).success, 'Write two letters, as CA.');
-const readSubdivision = readAs(
-  (text) => subdivisionSchema.safeParse(text).success,
-  'Write a subdivision, as CA-NS.',
-);
-const readPattern = (country: string | undefined) =>
-  readAs(
-    (text) => text.length <= 40 && parsePattern(country ?? '', text) !== null,
-    'Write B3H4R2, B3H*, B3?1* or 90200..90299.',
+  return (
+    <View style={style.row}>
+      <DraftField
+        right
+        style={style.field}
+        label="And for each"
+        placeholder="nothing"
+        text={each ? measureFigure(basis, each.size, speech) : ''}
+        read={optional<number>(readSize)}
+        onChange={(size, visit) =>
+          onChange(size === undefined ? undefined : { ...start, ...each, size }, visit)
+        }
+      />
+      {each ? (
+        <>
+          <DraftField
+            right
+            style={style.field}
+            label="above it"
+            text={moneyFigure(each.amount, speech.decimals)}
+            read={readMoney(speech)}
+            onChange={(amount, visit) => onChange({ ...each, amount }, visit)}
+          />
+          <Segments
+            width={200}
+            value={each.count}
+            onChange={(count) => onChange({ ...each, count }, null)}
+            options={[
+              { value: 'started', label: 'begun' },
+              { value: 'exact', label: 'exactly' },
+            ]}
+          />
+        </>
+      ) : null}
+    </View>
   );
+};
 
 /** One row of a table: its place, its range and what it charges. */
 export const RowFields = ({ table, row, at, onGone }: Props) => {
@@ -53,7 +96,7 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
   const dispatch = useAppDispatch();
   const speech = useAppSelector(selectSpeech);
   const { id, basis } = table;
-  const set = (changes: Partial<TableRow>, visit: string): void => {
+  const set = (changes: Partial<TableRow>, visit: string | null): void => {
     const next = Object.fromEntries(
       Object.entries({ ...row, ...changes }).filter(([, value]) => value !== undefined),
     ) as unknown as TableRow;
@@ -91,7 +134,7 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
           label="Postal code"
           placeholder="any"
           text={row.postal ?? ''}
-          read={optional<string>(readPattern(row.country))}
+          read={optional<string>(readPattern(row.country ?? ''))}
           onChange={(postal, visit) => set({ postal }, visit)}
         />
       </View>
@@ -122,6 +165,7 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
           onChange={(amount, visit) => set({ amount }, visit)}
         />
       </View>
+      <EachFields row={row} basis={basis} onChange={(each, visit) => set({ each }, visit)} />
       <TextAction
         label="Remove the row"
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}

@@ -5,7 +5,8 @@ import { tableHeadings, tableRowCells } from '../../../../core/formats/rate-tabl
 import type { RateTable, TableRow } from '../../../../core/model/price.ts';
 import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { DraftField } from '../../../parts/draft-field.tsx';
-import { chooseFile, fileName, isTooLarge } from '../../../parts/files.ts';
+import { fileName } from '../../../parts/files.ts';
+import { useChosenList } from '../../../parts/list-import/use-chosen-list.ts';
 import { LongList } from '../../../parts/long-list.tsx';
 import { Page } from '../../../parts/page.tsx';
 import { readName } from '../../../parts/readers.ts';
@@ -60,12 +61,7 @@ const Actions = ({
   const { decimals } = useAppSelector(selectSpeech);
   const users = useUsers(table.id);
   const { id, name, basis, rows } = table;
-  const choose = async (): Promise<void> => {
-    const file = await chooseFile('csv');
-    if (file && isTooLarge(file))
-      dispatch(told({ text: `${file.name} is larger than 200 MB and was not read.`, undo: false }));
-    else if (file) onFile(file);
-  };
+  const choose = useChosenList(onFile);
   const save = (what: string, saved: readonly TableRow[]): void => {
     const day = new Date().toISOString().slice(0, 10);
     void saveList(fileName(name, what, day, 'csv'), tableHeadings(basis), saved, (row) =>
@@ -89,7 +85,7 @@ const Actions = ({
         {users.length === 0 ? 'No rate is priced by it yet.' : `Prices ${users.join(', ')}.`}
       </Text>
       <View style={style.actions}>
-        <TextAction main label="Open a CSV" onPress={() => void choose()} />
+        <TextAction main label="Open a CSV" onPress={choose} />
         <TextAction label="Save as CSV" disabled={rows.length === 0} onPress={() => save('rates', rows)} />
         <TextAction label="Save a template" onPress={template} />
         <TextAction label="Add a row" onPress={() => dispatch(edit('addRow', { id }, `${name}: new row`))} />

@@ -81,6 +81,14 @@ describe('the rate tables', () => {
     fireEvent.changeText(amount, '199');
     fireEvent(amount, 'blur');
     expect(tableOf(store).rows[20]?.amount).toBe(19_900);
+    const each = screen.getByLabelText('And for each');
+    fireEvent(each, 'focus');
+    fireEvent.changeText(each, '0');
+    expect(screen.getByText('This must be more than 0.')).toBeTruthy();
+    fireEvent.changeText(each, '10 kg');
+    fireEvent(each, 'blur');
+    fireEvent.press(screen.getByText('exactly'));
+    expect(tableOf(store).rows[20]?.each).toEqual({ size: 10_000, amount: 0, count: 'exact' });
     fireEvent.press(screen.getByText('Remove the row'));
     expect(tableOf(store).rows).toHaveLength(29);
     act(() => void store.dispatch(undone()));

@@ -1,11 +1,9 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { PostalRule } from '../../../../core/model/delivery.ts';
-import { countrySchema } from '../../../../core/model/place.ts';
-import { parsePattern } from '../../../../core/place/postal.ts';
 import { Check } from '../../../parts/check.tsx';
-import { DraftField, type Read } from '../../../parts/draft-field.tsx';
-import { optional, readCountWithin } from '../../../parts/readers.ts';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { optional, readCountry, readCountWithin, readPattern } from '../../../parts/readers.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
 import { told } from '../../../state/session.ts';
@@ -26,22 +24,6 @@ const styles = (inks: Inks) => ({
   field: { width: 124 },
   title: { fontFamily: SANS_STRONG },
 });
-
-const readCountry = (text: string): Read<string> => {
-  const country = text.trim().toUpperCase();
-  return countrySchema.safeParse(country).success
-    ? { ok: true, value: country }
-    : { ok: false, text: 'Write two letters, as CA.' };
-};
-
-const readPattern =
-  (country: string) =>
-  (text: string): Read<string> => {
-    const pattern = text.trim().toUpperCase();
-    return pattern.length <= 40 && parsePattern(country, pattern)
-      ? { ok: true, value: pattern }
-      : { ok: false, text: 'Write B3H4R2, B3H*, B3?1* or 90200..90299.' };
-  };
 
 /** One line of the postal list: which codes, whether they are served, cash on delivery, days. */
 export const LineFields = ({ line, at, onGone }: Props) => {

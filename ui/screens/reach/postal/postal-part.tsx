@@ -5,7 +5,8 @@ import { postalHeadings, postalLineCells } from '../../../../core/formats/postal
 import type { PostalRule } from '../../../../core/model/delivery.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
 import { DraftField } from '../../../parts/draft-field.tsx';
-import { chooseFile, fileName, isTooLarge } from '../../../parts/files.ts';
+import { fileName } from '../../../parts/files.ts';
+import { useChosenList } from '../../../parts/list-import/use-chosen-list.ts';
 import { LongList } from '../../../parts/long-list.tsx';
 import { readCountWithin } from '../../../parts/readers.ts';
 import { saveList } from '../../../parts/save-list.ts';
@@ -88,12 +89,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
   const dispatch = useAppDispatch();
   const { postalList, store, locations } = useAppSelector(selectBook);
   const [open, setOpen] = useState<number | null>(null);
-  const choose = async (): Promise<void> => {
-    const file = await chooseFile('csv');
-    if (file && isTooLarge(file))
-      dispatch(told({ text: `${file.name} is larger than 200 MB and was not read.`, undo: false }));
-    else if (file) onFile(file);
-  };
+  const choose = useChosenList(onFile);
   const save = (): void => {
     const name = fileName(store.name, 'postal-list', new Date().toISOString().slice(0, 10), 'csv');
     void saveList(name, postalHeadings(), postalList, postalLineCells);
@@ -113,7 +109,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
       </Text>
       {postalList.length > 0 ? <Beside /> : null}
       <View style={style.actions}>
-        <TextAction main={postalList.length === 0} label="Open a CSV" onPress={() => void choose()} />
+        <TextAction main={postalList.length === 0} label="Open a CSV" onPress={choose} />
         <TextAction label="Save as CSV" disabled={postalList.length === 0} onPress={save} />
         <TextAction label="Add a line" onPress={add} />
         <TextAction
