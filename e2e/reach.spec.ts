@@ -22,6 +22,7 @@ test('a country closed is gone from the map, the slip and the answer about its c
 test('a country closed and opened is followed by the board and the shopfront', async ({ page }) => {
   const offered = async (): Promise<Locator> => {
     await page.goto('/shop/checkout');
+    await page.getByRole('button', { name: 'Serve the draft' }).click();
     await page.getByLabel('Country', { exact: true }).fill('France');
     await page.getByRole('button', { name: 'France', exact: true }).click();
     await page.getByLabel('Postal code').fill('69002');

@@ -1,15 +1,15 @@
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { Button, ProgressBar, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import type { ListColumn } from '../../../core/formats/list-columns.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import type { ListItem, ListSummary } from '../../work/list-reader.ts';
 import { PageHead } from '../../shell/page-head.tsx';
-import { useInks } from '../../theme/theme.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { Page } from '../page.tsx';
+import { Progress } from '../progress.tsx';
 import { Section } from '../section.tsx';
 import { ImportColumns } from './import-columns.tsx';
 import { ImportReview } from './import-review.tsx';
@@ -38,11 +38,10 @@ const styles = (inks: Inks) => ({
 /** While the file is read: how far it is, and a way to stop. */
 const Reading = ({ share, onStop }: { share: number; onStop: () => void }) => {
   const style = useStyles(styles);
-  const inks = useInks();
   return (
     <View style={style.wait}>
       <Text style={style.note}>Reading the file, {Math.round(share * 100)} %</Text>
-      <ProgressBar progress={share} color={inks.ink} style={{ backgroundColor: inks.hairline }} />
+      <Progress label="How much of the file is read" share={share} />
       <Button mode="outlined" style={{ alignSelf: 'flex-start' }} onPress={onStop}>
         Stop
       </Button>

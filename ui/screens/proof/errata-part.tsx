@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ProgressBar, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
+import { Progress } from '../../parts/progress.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { useInks } from '../../theme/theme.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
@@ -29,7 +29,7 @@ const styles = (inks: Inks) => ({
   grave: { color: inks.rubric },
   aside: note(inks),
   run: { flexDirection: 'row', alignItems: 'center', gap: 12, minHeight: 44 } as const,
-  bar: { flex: 1, maxWidth: 240, backgroundColor: inks.hairline },
+  bar: { flex: 1, maxWidth: 240 },
 });
 
 const TITLES: Record<Gravity, { title: string; means: string }> = {
@@ -41,7 +41,6 @@ const TITLES: Record<Gravity, { title: string; means: string }> = {
 
 const Running = ({ run }: { run: AuditRun }) => {
   const style = useStyles(styles);
-  const inks = useInks();
   if (run.fault !== null)
     return (
       <Text style={[style.note, style.grave]} role="alert">
@@ -60,7 +59,9 @@ const Running = ({ run }: { run: AuditRun }) => {
   return (
     <View style={style.run}>
       <Text style={style.aside}>Judging every place and order, {Math.round(run.share * 100)} %</Text>
-      <ProgressBar progress={run.share} color={inks.ink} style={style.bar} />
+      <View style={style.bar}>
+        <Progress label="How far the audit is" share={run.share} />
+      </View>
       <TextAction label="Stop" onPress={run.stop} />
     </View>
   );
