@@ -3,7 +3,7 @@ import type { RateTable } from '../../../../core/model/price.ts';
 import { makeListReader as mockMakeReader, type ListItem } from '../../../work/list-reader.ts';
 import { undone } from '../../../state/draft.ts';
 import { selectBook } from '../../../state/selectors.ts';
-import type { AppStore } from '../../../state/store.ts';
+import { useAppSelector, type AppStore } from '../../../state/store.ts';
 import { goTo } from '../../../testing/router.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
 import { ChargesScreen } from '../charges-screen.tsx';
@@ -47,9 +47,14 @@ const fileOf = (text: string): File =>
   }) as unknown as File;
 const settle = (): Promise<void> => act(() => jest.advanceTimersByTimeAsync(100));
 
+const FirstTable = () => {
+  const [table] = useAppSelector(selectBook).rateTables;
+  return table ? <TablePage table={table} onBack={() => undefined} /> : null;
+};
+
 const openTable = (): AppStore => {
   const store = demoStore();
-  renderOver(store, <TablePage table={tableOf(store)} onBack={() => undefined} />);
+  renderOver(store, <FirstTable />);
   return store;
 };
 const take = async (text: string): Promise<AppStore> => {
