@@ -99,9 +99,9 @@ const keep = async (page: Page, documents: [key: string, text: string][]): Promi
 };
 
 const draftDocument = (book: Book, trials: unknown[]): string =>
-  JSON.stringify({ version: 2, goodsStamp: 1, changedAt: null, book, trials, past: [], future: [] });
-const goodsDocument = (catalogue: Catalogue): string =>
-  JSON.stringify({ version: 1, goodsStamp: 1, catalogue });
+  JSON.stringify({ version: 3, goodsStamp: 1, changedAt: null, book, trials, past: [], future: [] });
+const goodsDocument = (catalogue: Catalogue, { rateTables, postalList }: Book): string =>
+  JSON.stringify({ version: 2, goodsStamp: 1, catalogue, rateTables, postalList });
 
 const opened = async (page: Page, path: string): Promise<void> => {
   await page.goto(path);
@@ -160,7 +160,7 @@ const benchScroll = async (browser: Browser, origin: string): Promise<void> => {
   const { book, trials } = largeWorkbook();
   await keep(page, [
     ['emporos/draft', draftDocument(book, trials)],
-    ['emporos/catalogue', goodsDocument(manyGoods())],
+    ['emporos/catalogue', goodsDocument(manyGoods(), book)],
   ]);
   await page.goto('/goods');
   await page
@@ -228,7 +228,7 @@ const benchKeystroke = async (browser: Browser, origin: string): Promise<void> =
   const { book, trials, path } = largeWorkbook();
   await keep(page, [
     ['emporos/draft', draftDocument(book, trials)],
-    ['emporos/catalogue', goodsDocument(demoCatalogue)],
+    ['emporos/catalogue', goodsDocument(demoCatalogue, book)],
   ]);
   await opened(page, path);
   const field = page.getByLabel('Free from a subtotal of', { exact: true });

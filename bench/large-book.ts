@@ -66,7 +66,15 @@ export const largeBook = (zones: number, services: number, steps: number, patter
       taxable: true,
     })),
   );
-  return { ...demoBook, zones: made, services: list, rates };
+  /** The demo's groups and adjustments name its own zones and services, which are not in this book. */
+  const groups = demoBook.groups.map(({ id, name, delivery, pickup }) => ({
+    id,
+    name,
+    shipping: 'any' as const,
+    delivery,
+    pickup,
+  }));
+  return { ...demoBook, groups, adjustments: [], zones: made, services: list, rates };
 };
 
 /** Orders to made-up codes, of two goods of the demo catalogue. */
