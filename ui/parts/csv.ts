@@ -1,8 +1,12 @@
 import Papa from 'papaparse';
 import { fault, type Fault } from '../../core/model/fault.ts';
 
-/** A cell that a spreadsheet would take for a formula is written with an apostrophe before it. */
-const ESCAPED = /^'(?=[=+\-@\t\r])/;
+/**
+ * A cell that a spreadsheet would take for a formula is written with an apostrophe before it, numbers excepted;
+ * one that has such an apostrophe of its own is given one more, so that each is read as it was.
+ */
+const FORMULA = /^'*(?:[=@\t\r]|[+-](?!\d+(?:[.,]\d+)?$))/;
+const ESCAPED = new RegExp(`^'(?=${FORMULA.source.slice(1)})`);
 
 const withoutMark = (cell: string): string => cell.replace(ESCAPED, '');
 
@@ -56,4 +60,4 @@ export const parseCsvInParts = (
 
 /** Rows of cells as comma separated values (RFC 4180), safe to open in a spreadsheet. */
 export const csvText = (rows: readonly string[][]): string =>
-  `${Papa.unparse(rows as string[][], { escapeFormulae: true })}\r\n`;
+  `${Papa.unparse(rows as string[][], { escapeFormulae: FORMULA })}\r\n`;

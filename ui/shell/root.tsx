@@ -10,7 +10,7 @@ import { initialDraft } from '../state/draft.ts';
 import { carryOver, deviceShelf, smallShelf } from '../state/storage/shelf.ts';
 import { StartFault } from './start-fault.tsx';
 import { keepStore } from '../state/storage/keep.ts';
-import { keepProved } from '../work/keep-proved.ts';
+import { keepProved } from '../workers/keep-proved.ts';
 import { browserTabs } from '../state/storage/tabs.ts';
 import { readStart } from '../state/storage/start.ts';
 import { makeStore, useAppSelector, type AppStore } from '../state/store.ts';
@@ -43,7 +43,7 @@ const openStore = async (): Promise<AppStore> => {
     store.dispatch(demoOrdersCame(demoOrders(now)));
     store.dispatch(demoEditionCame(demoEdition(now)));
   });
-  void import('../work/prover-worker.ts').then(({ startProver }) => keepProved(store, startProver()));
+  void import('../workers/start-prover.ts').then(({ startProver }) => keepProved(store, startProver()));
   window.addEventListener('pagehide', flush);
   document.addEventListener('visibilitychange', flush);
   return store;

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { ListColumn, ListMapping } from '../../../core/formats/list-columns.ts';
-import type { Opened } from '../../work/list-reader.ts';
+import type { Opened } from '../../workers/list-reader.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';

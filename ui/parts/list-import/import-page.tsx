@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { ListColumn } from '../../../core/formats/list-columns.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import type { ListItem, ListSummary } from '../../work/list-reader.ts';
+import type { ListItem, ListSummary } from '../../workers/list-reader.ts';
 import { PageHead } from '../../shell/page-head.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
-import type { ListSummary } from '../../work/list-reader.ts';
+import type { ListSummary } from '../../workers/list-reader.ts';
 import { Sum } from '../sum.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';

@@ -11,17 +11,17 @@ import type { AppStore } from '../../state/store.ts';
 import { goTo } from '../../testing/router.ts';
 import { makeShelf } from '../../testing/shelf.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
-import { makeAuditor as mockAuditor } from '../../work/auditor.ts';
-import { keepProved } from '../../work/keep-proved.ts';
-import { makeProver } from '../../work/prover.ts';
-import type { ShopParts } from '../../work/shop-parts.ts';
+import { makeAuditor as mockAuditor } from '../../workers/auditor.ts';
+import { keepProved } from '../../workers/keep-proved.ts';
+import { makeProver } from '../../workers/prover.ts';
+import type { ShopParts } from '../../workers/shop-parts.ts';
 import ProofScreen from './proof-screen.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 
 /** The auditor where the test is, in place of the worker. */
-jest.mock('../../work/auditor-worker.ts', () => ({
+jest.mock('../../workers/start-audit.ts', () => ({
   startAudit: (shop: ShopParts, on: string, onProgress: (share: number) => void) => ({
     errata: Promise.resolve().then(() => mockAuditor().audit(shop, on, onProgress)),
     stop: () => undefined,

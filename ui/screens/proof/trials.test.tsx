@@ -6,8 +6,8 @@ import { choiceToggled, withheldToggled } from '../../state/session.ts';
 import { selectTrials } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
-import { keepProved } from '../../work/keep-proved.ts';
-import { makeProver } from '../../work/prover.ts';
+import { keepProved } from '../../workers/keep-proved.ts';
+import { makeProver } from '../../workers/prover.ts';
 import ProofScreen from './proof-screen.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));

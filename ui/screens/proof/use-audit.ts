@@ -2,8 +2,8 @@ import { useCallback, useEffect, useState } from 'react';
 import { auditCame } from '../../state/proof.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store.ts';
-import { startAudit } from '../../work/auditor-worker.ts';
-import { changedParts, NOTHING_HELD } from '../../work/shop-parts.ts';
+import { startAudit } from '../../workers/start-audit.ts';
+import { changedParts, NOTHING_HELD } from '../../workers/shop-parts.ts';
 
 /** Edits that follow each other within this time are audited together. */
 const PAUSE_MS = 500;

@@ -2,9 +2,9 @@ import { useEffect, useState } from 'react';
 import type { Edition } from '../../../core/publish/edition.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
 import { useAppSelector, useAppStore } from '../../state/store.ts';
-import { startComparison } from '../../work/auditor-worker.ts';
-import type { Comparison } from '../../work/auditor.ts';
-import { changedParts, NOTHING_HELD } from '../../work/shop-parts.ts';
+import { startComparison } from '../../workers/start-audit.ts';
+import type { Comparison } from '../../workers/auditor.ts';
+import { changedParts, NOTHING_HELD } from '../../workers/shop-parts.ts';
 
 const PAUSE_MS = 300;
 

@@ -6,8 +6,8 @@ import { selectBook, selectSlip } from '../../../state/selectors.ts';
 import type { AppStore } from '../../../state/store.ts';
 import { goTo } from '../../../testing/router.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
-import { keepProved } from '../../../work/keep-proved.ts';
-import { makeProver } from '../../../work/prover.ts';
+import { keepProved } from '../../../workers/keep-proved.ts';
+import { makeProver } from '../../../workers/prover.ts';
 import { ruleLink } from '../../../slip/rule-link.ts';
 import AdjustmentsPart from './adjustments-part.tsx';
 

@@ -1,6 +1,6 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import type { RateTable } from '../../../../core/model/price.ts';
-import { makeListReader as mockMakeReader, type ListItem } from '../../../work/list-reader.ts';
+import { makeListReader as mockMakeReader, type ListItem } from '../../../workers/list-reader.ts';
 import { undone } from '../../../state/draft.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppSelector, type AppStore } from '../../../state/store.ts';
@@ -22,7 +22,7 @@ jest.mock('../../../parts/files.ts', () => ({
 }));
 
 /** The reader where the test is, in place of the worker. */
-jest.mock('../../../work/list-reader-worker.ts', () => ({
+jest.mock('../../../workers/start-list-reader.ts', () => ({
   startListReader: () => {
     const reader = mockMakeReader();
     const later =

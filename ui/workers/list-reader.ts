@@ -66,11 +66,11 @@ export const makeListReader = (): ListReader => {
   return {
     open: (bytes, onProgress) => {
       ({ rows, faults: broken } = parseCsvInParts(decoded(bytes), onProgress));
-      const filled = rows.filter((cells) => cells.some((cell) => cell.trim() !== '')).length;
+      const filled = rows.slice(1).filter((cells) => cells.some((cell) => cell.trim() !== '')).length;
       return {
         headings: rows[0] ?? [],
         samples: rows.slice(1, 1 + SAMPLES),
-        rows: Math.max(0, filled - 1),
+        rows: filled,
       };
     },
     readTable: (mapping, meaning) => {
