@@ -56,6 +56,10 @@ export class ClaimList<T> {
     for (let claim = head; claim !== NONE; claim = this.#next[claim] as number) yield this.read(claim);
   }
 
+  ownerOf(claim: number): T {
+    return this.#owners[this.#orders[claim] as number] as T;
+  }
+
   read(claim: number): Claim<T> {
     const order = this.#orders[claim] as number;
     return { owner: this.#owners[order] as T, order, entry: this.#entries[claim] as string };

@@ -190,6 +190,20 @@ const bestByCode = <T>(
   return NONE;
 };
 
+const decidingNumber = <T>(
+  { claims, countries }: PlaceIndex<T>,
+  { country: name, code, subdivision }: Place,
+  accepts: Accepts<T>,
+): number => {
+  const country = countries.get(name);
+  if (!country) return NONE;
+  let best = code === undefined ? NONE : bestByCode(claims, country, code, accepts);
+  if (best === NONE && subdivision !== undefined) {
+    best = claims.first(country.subdivisions.get(subdivision) ?? NONE, accepts);
+  }
+  return best === NONE ? claims.first(country.whole, accepts) : best;
+};
+
 /**
  * The claim that decides a place: an exact code before a longer fixed beginning before a subdivision
  * before a country; of equals the list given first. Only owners that `accepts` agrees to count.
@@ -199,16 +213,14 @@ export const decidingClaim = <T>(
   place: Place,
   accepts: Accepts<T>,
 ): Claim<T> | null => {
-  const country = index.countries.get(place.country);
-  if (!country) return null;
-  const { claims } = index;
-  const { code, subdivision } = place;
-  let best = code === undefined ? NONE : bestByCode(claims, country, code, accepts);
-  if (best === NONE && subdivision !== undefined) {
-    best = claims.first(country.subdivisions.get(subdivision) ?? NONE, accepts);
-  }
-  if (best === NONE) best = claims.first(country.whole, accepts);
-  return best === NONE ? null : claims.read(best);
+  const best = decidingNumber(index, place, accepts);
+  return best === NONE ? null : index.claims.read(best);
+};
+
+/** Whose the claim is that decides a place, without reading the entry. */
+export const decidingOwner = <T>(index: PlaceIndex<T>, place: Place, accepts: Accepts<T>): T | undefined => {
+  const best = decidingNumber(index, place, accepts);
+  return best === NONE ? undefined : index.claims.ownerOf(best);
 };
 
 /** The heads of every chain that holds a code, most specific first; those of one tier together. */

@@ -1,6 +1,6 @@
 import type { RateTable, TableRow } from '../model/price.ts';
 import type { Region } from '../model/place.ts';
-import { buildPlaceIndex, decidingClaim, type PlaceIndex } from '../place/place-index.ts';
+import { buildPlaceIndex, decidingOwner, type PlaceIndex } from '../place/place-index.ts';
 import type { Place } from '../place/place.ts';
 import { normaliseCode, parsePattern } from '../place/postal.ts';
 
@@ -11,21 +11,34 @@ interface PlaceRows {
   postal: string | undefined;
   start: number;
   end: number;
-  /** Whether some of its rows hold one value, so that the first listed has to be sought. */
-  overlaps: boolean;
 }
 
-/** A table made ready: its rows by place and by `from`, its places in an index. */
+/**
+ * A table made ready. A look-up among a hundred thousand rows is mostly waiting for memory, so what it reads
+ * lies in flat lists: places are numbers until they are named.
+ */
 export interface TableIndex {
   table: RateTable;
   /** Row numbers, place by place, each place's by `from`. */
   order: Int32Array;
-  froms: Float64Array;
-  places: PlaceIndex<PlaceRows>;
-  /** Patterns of rows that name no country, and the rows that name no place at all. */
-  anywhere: PlaceIndex<PlaceRows> | null;
-  rest: PlaceRows | null;
+  /** Each row's from and to, side by side, in that order. */
+  ranges: Float64Array;
+  placeList: readonly PlaceRows[];
+  /** For each place: where its rows start, where they end, and what is special about it. */
+  stretches: Int32Array;
+  places: PlaceIndex<number>;
+  /** Patterns of rows that name no country. */
+  anywhere: PlaceIndex<number> | null;
+  /** The place of the rows that name none. */
+  rest: number;
 }
+
+/** Some of a place's rows hold one value, so that the first listed has to be sought. */
+const OVERLAPS = 1;
+/** A place of both a pattern and a subdivision: both must hold. */
+const BOTH = 2;
+
+const NOWHERE = -1;
 
 /** The country under which patterns are filed that hold in every country. */
 const ANY = '*';
@@ -35,8 +48,6 @@ export const placeKey = ({ country, subdivision, postal }: TableRow): string => 
   const code = postal === undefined ? '' : normaliseCode(country === 'US' ? '' : (country ?? ''), postal);
   return `${country ?? subdivision?.slice(0, 2) ?? ''}|${subdivision ?? ''}|${code}`;
 };
-
-const toOf = (row: TableRow): number => row.to ?? Number.POSITIVE_INFINITY;
 
 /** The numbers of the rows, place by place in the order in which places are first named, and by `from` within. */
 const sortedRows = (rows: readonly TableRow[]): { order: Int32Array; sizes: number[] } => {
@@ -68,32 +79,50 @@ const sortedRows = (rows: readonly TableRow[]): { order: Int32Array; sizes: numb
   return { order, sizes };
 };
 
-const overlapsIn = (rows: readonly TableRow[], order: Int32Array, start: number, end: number): boolean => {
+const overlapsIn = (ranges: Float64Array, start: number, end: number): boolean => {
   let reached = Number.NEGATIVE_INFINITY;
   for (let at = start; at < end; at += 1) {
-    const row = rows[order[at] as number] as TableRow;
-    if (row.from < reached) return true;
-    reached = Math.max(reached, toOf(row));
+    if ((ranges[at * 2] as number) < reached) return true;
+    reached = Math.max(reached, ranges[at * 2 + 1] as number);
   }
   return false;
+};
+
+const rangesOf = (rows: readonly TableRow[], order: Int32Array): Float64Array => {
+  const ranges = new Float64Array(rows.length * 2);
+  order.forEach((row, at) => {
+    const { from, to } = rows[row] as TableRow;
+    ranges[at * 2] = from;
+    ranges[at * 2 + 1] = to ?? Number.POSITIVE_INFINITY;
+  });
+  return ranges;
 };
 
 const placesOf = (rows: readonly TableRow[], order: Int32Array, sizes: readonly number[]): PlaceRows[] => {
   let start = 0;
   return sizes.map((size) => {
     const { country, subdivision, postal } = rows[order[start] as number] as TableRow;
-    const place: PlaceRows = {
+    const place = {
       country: country ?? subdivision?.slice(0, 2),
       subdivision,
       postal,
       start,
       end: start + size,
-      overlaps: overlapsIn(rows, order, start, start + size),
     };
     start += size;
     return place;
   });
 };
+
+const stretchesOf = (places: readonly PlaceRows[], ranges: Float64Array): Int32Array =>
+  Int32Array.from(
+    places.flatMap(({ subdivision, postal, start, end }) => [
+      start,
+      end,
+      (overlapsIn(ranges, start, end) ? OVERLAPS : 0) |
+        (postal !== undefined && subdivision !== undefined ? BOTH : 0),
+    ]),
+  );
 
 const regionOf = ({ country = ANY, subdivision, postal }: PlaceRows): Region =>
   postal !== undefined
@@ -102,21 +131,30 @@ const regionOf = ({ country = ANY, subdivision, postal }: PlaceRows): Region =>
       ? { country, subdivision }
       : { country };
 
-const indexOf = (places: readonly PlaceRows[]): PlaceIndex<PlaceRows> =>
-  buildPlaceIndex(places.map((place) => ({ owner: place, regions: [regionOf(place)] })));
+const indexOf = (
+  places: readonly PlaceRows[],
+  isIn: (place: PlaceRows) => boolean,
+): PlaceIndex<number> | null => {
+  const lists = places.flatMap((place, at) =>
+    isIn(place) ? [{ owner: at, regions: [regionOf(place)] }] : [],
+  );
+  return lists.length > 0 ? buildPlaceIndex(lists) : null;
+};
 
 /** A table with its rows in order and its places in an index. */
 export const indexTable = (table: RateTable): TableIndex => {
   const { order, sizes } = sortedRows(table.rows);
-  const places = placesOf(table.rows, order, sizes);
-  const anywhere = places.filter(({ country, postal }) => country === undefined && postal !== undefined);
+  const ranges = rangesOf(table.rows, order);
+  const placeList = placesOf(table.rows, order, sizes);
   return {
     table,
     order,
-    froms: Float64Array.from(order, (row) => (table.rows[row] as TableRow).from),
-    places: indexOf(places.filter(({ country }) => country !== undefined)),
-    anywhere: anywhere.length > 0 ? indexOf(anywhere) : null,
-    rest: places.find(({ country, postal }) => country === undefined && postal === undefined) ?? null,
+    ranges,
+    placeList,
+    stretches: stretchesOf(placeList, ranges),
+    places: indexOf(placeList, ({ country }) => country !== undefined) ?? buildPlaceIndex<number>([]),
+    anywhere: indexOf(placeList, ({ country, postal }) => country === undefined && postal !== undefined),
+    rest: placeList.findIndex(({ country, postal }) => country === undefined && postal === undefined),
   };
 };
 
@@ -127,28 +165,33 @@ const rankOf = ({ country = '', subdivision, postal }: PlaceRows): number => {
   return subdivision === undefined ? 1 : 2;
 };
 
-const better = (a: PlaceRows, b: PlaceRows): PlaceRows => {
-  const [rankA, rankB] = [rankOf(a), rankOf(b)];
+const better = ({ placeList }: TableIndex, a: number, b: number): number => {
+  const [placeA, placeB] = [placeList[a] as PlaceRows, placeList[b] as PlaceRows];
+  const [rankA, rankB] = [rankOf(placeA), rankOf(placeB)];
   if (rankA !== rankB) return rankA > rankB ? a : b;
-  return a.start <= b.start ? a : b;
+  return placeA.start <= placeB.start ? a : b;
 };
 
-/** The most specific place of the table that holds a place, or null. */
-const placeRowsAt = (index: TableIndex, place: Place | null): PlaceRows | null => {
+/** The number of the most specific place of the table that holds a place, or -1. */
+const placeAt = (index: TableIndex, place: Place | null): number => {
   if (!place) return index.rest;
-  const accepts = ({ subdivision, postal }: PlaceRows): boolean =>
-    postal === undefined || subdivision === undefined || subdivision === place.subdivision;
-  const found = decidingClaim(index.places, place, accepts)?.owner ?? null;
-  const any = index.anywhere && decidingClaim(index.anywhere, { ...place, country: ANY }, accepts)?.owner;
-  if (found && any) return better(found, any);
-  return found ?? any ?? index.rest;
+  const { stretches, placeList } = index;
+  const accepts = (at: number): boolean =>
+    ((stretches[at * 3 + 2] as number) & BOTH) === 0 ||
+    (placeList[at] as PlaceRows).subdivision === place.subdivision;
+  const found = decidingOwner(index.places, place, accepts) ?? NOWHERE;
+  const any = index.anywhere
+    ? (decidingOwner(index.anywhere, { ...place, country: ANY }, accepts) ?? NOWHERE)
+    : NOWHERE;
+  if (found !== NOWHERE && any !== NOWHERE) return better(index, found, any);
+  return Math.max(found, any) === NOWHERE ? index.rest : Math.max(found, any);
 };
 
 const rowLists = new WeakMap<PlaceRows, readonly TableRow[]>();
 
 /** All rows of the most specific place of a table that holds a place, by `from`; null where none holds it. */
 export const tableRowsAt = (index: TableIndex, place: Place): readonly TableRow[] | null => {
-  const found = placeRowsAt(index, place);
+  const found = index.placeList[placeAt(index, place)];
   if (!found) return null;
   const known = rowLists.get(found);
   if (known) return known;
@@ -160,42 +203,47 @@ export const tableRowsAt = (index: TableIndex, place: Place): readonly TableRow[
   return rows;
 };
 
-/** The last row of a place whose `from` the value reaches, as its position in the order; -1 where none is. */
-const lastReached = ({ froms }: TableIndex, { start, end }: PlaceRows, value: number): number => {
+/** The last position from `start` to `end` whose `from` the value reaches; -1 where none is. */
+const lastReached = (ranges: Float64Array, start: number, end: number, value: number): number => {
   let low = start;
   let high = end;
   while (low < high) {
     const middle = (low + high) >>> 1;
-    if ((froms[middle] as number) <= value) low = middle + 1;
+    if ((ranges[middle * 2] as number) <= value) low = middle + 1;
     else high = middle;
   }
   return low > start ? low - 1 : -1;
 };
 
-/** A place of a table in the fewest words that name it. */
-const entryOf = ({ country, subdivision, postal }: PlaceRows): string =>
-  postal ?? subdivision ?? country ?? 'anywhere';
+/** A row counted from 0, or -1 where none holds the value; the place in which it was sought, or -1 where there is none. */
+export interface TableFound {
+  row: number;
+  place: number;
+}
 
-export type TableFound =
-  { ok: true; row: TableRow; at: number; place: string } | { ok: false; place: string | null };
+/** A place of a table in the fewest words that name it; null for no place. */
+export const tablePlaceName = ({ placeList }: TableIndex, at: number): string | null => {
+  const place = placeList[at];
+  return place ? (place.postal ?? place.subdivision ?? place.country ?? 'anywhere') : null;
+};
 
 /**
  * The row of a table for a place and a measured value: the most specific place that holds it, and there
  * the row with from ≤ value < to; of rows that overlap, the first listed. There is no falling through to a
- * wider place. `at` counts rows from 0.
+ * wider place.
  */
 export const findTableRow = (index: TableIndex, place: Place | null, value: number): TableFound => {
-  const rows = placeRowsAt(index, place);
-  if (!rows) return { ok: false, place: null };
-  const entry = entryOf(rows);
-  const row = (at: number): TableRow => index.table.rows[at] as TableRow;
-  const last = lastReached(index, rows, value);
-  if (last < 0) return { ok: false, place: entry };
-  let best = -1;
-  for (let position = last; position >= rows.start; position -= 1) {
-    const at = index.order[position] as number;
-    if (value < toOf(row(at)) && (best < 0 || at < best)) best = at;
-    if (!rows.overlaps) break;
+  const { ranges, order, stretches } = index;
+  const found = placeAt(index, place);
+  if (found === NOWHERE) return { row: -1, place: found };
+  const start = stretches[found * 3] as number;
+  const overlaps = ((stretches[found * 3 + 2] as number) & OVERLAPS) !== 0;
+  const last = lastReached(ranges, start, stretches[found * 3 + 1] as number, value);
+  let row = -1;
+  for (let at = last; at >= start; at -= 1) {
+    const here = order[at] as number;
+    if (value < (ranges[at * 2 + 1] as number) && (row < 0 || here < row)) row = here;
+    if (!overlaps) break;
   }
-  return best < 0 ? { ok: false, place: entry } : { ok: true, row: row(best), at: best, place: entry };
+  return { row, place: found };
 };

@@ -3,7 +3,7 @@ import type { Measure, Price } from '../model/price.ts';
 import type { Source } from '../model/quote.ts';
 import { unknownRefusal, type Refusal } from '../price/limits.ts';
 import { pointsOf } from '../price/rounding.ts';
-import { findTableRow, indexTable } from '../price/table.ts';
+import { findTableRow, indexTable, tablePlaceName } from '../price/table.ts';
 import { eachAmount, priceByTiers, type SortedTiers } from '../price/tiers.ts';
 import type { Basket, BasketLine } from './basket.ts';
 import type { CompiledRate } from './compile.ts';
@@ -133,15 +133,22 @@ const addFromTable = (ledger: Ledger, tableId: string, order: Circumstances): Re
   const from: Source = { kind: 'table', id: tableId };
   const value = measureOf(table.basis, order);
   if (typeof value !== 'number') return value;
-  const found = findTableRow(tableIndexOf(table), order.reach.place, value);
-  const said = { table: table.name, measure: table.basis, value, place: found.place };
-  if (!found.ok) return { code: 'no-table-row', say: { code: 'no-table-row', ...said }, from };
-  const { amount, each, from: start, to } = found.row;
+  const index = tableIndexOf(table);
+  const found = findTableRow(index, order.reach.place, value);
+  const said = {
+    table: table.name,
+    measure: table.basis,
+    value,
+    place: tablePlaceName(index, found.place),
+  };
+  const row = table.rows[found.row];
+  if (!row) return { code: 'no-table-row', say: { code: 'no-table-row', ...said }, from };
+  const { amount, each, from: start, to } = row;
   const added = each ? eachAmount(each, value - start) : 0;
   const say = {
     ...said,
     code: 'table-row',
-    row: found.at + 1,
+    row: found.row + 1,
     from: start,
     to,
     amount,

@@ -12,6 +12,8 @@ type LongList = 'rateTables' | 'postalList';
 /** The parts of the shop that changed since they were last handed over; a book part by part. */
 export interface ShopParts {
   book?: Partial<Book>;
+  /** Of lists as long as before, the entries that changed, by their places. */
+  entries?: Partial<Record<keyof Book, [at: number, entry: unknown][]>>;
   /** The long lists that changed, as JSON. */
   lists?: Partial<Record<LongList, string>>;
   catalogue?: Catalogue;
@@ -32,14 +34,33 @@ export const NOTHING_HELD: Held = { book: null, catalogue: null, trials: null, o
 const LISTS: readonly LongList[] = ['rateTables', 'postalList'];
 const isList = (field: string): field is LongList => LISTS.includes(field as LongList);
 
-/** The fields of a book that are not as they were handed over last; long lists as text. */
-const changedFields = (book: Book, before: Book | null): Pick<ShopParts, 'book' | 'lists'> => {
-  const changed = Object.entries(book).filter(([field, value]) => value !== before?.[field as keyof Book]);
-  const lists = LISTS.filter((list) => book[list] !== before?.[list]);
-  return {
-    book: Object.fromEntries(changed.filter(([field]) => !isList(field))),
-    lists: Object.fromEntries(lists.map((list) => [list, listText(book[list])])),
-  };
+/** More changed entries than this part of a list, and the list goes over whole. */
+const MOST_OF_A_LIST = 0.25;
+
+/** The entries of a list that are not those of before; null where the list is of another length, or new for the most part. */
+const changedEntries = (now: unknown, before: unknown): [number, unknown][] | null => {
+  if (!Array.isArray(now) || !Array.isArray(before) || now.length !== before.length) return null;
+  const changed = now.flatMap((entry, at): [number, unknown][] =>
+    entry === before[at] ? [] : [[at, entry]],
+  );
+  return changed.length > now.length * MOST_OF_A_LIST ? null : changed;
+};
+
+/** The fields of a book that are not as they were handed over last: of lists the entries, long lists as text. */
+const changedFields = (book: Book, held: Book | null): Pick<ShopParts, 'book' | 'entries' | 'lists'> => {
+  const whole: Partial<Record<string, unknown>> = {};
+  const entries: ShopParts['entries'] = {};
+  const lists: ShopParts['lists'] = {};
+  for (const [name, value] of Object.entries(book)) {
+    const field = name as keyof Book;
+    const before = held?.[field];
+    if (value === before) continue;
+    const few = changedEntries(value, before);
+    if (few) entries[field] = few;
+    else if (isList(field)) lists[field] = listText(book[field]);
+    else whole[field] = value;
+  }
+  return { book: whole as Partial<Book>, entries, lists };
 };
 
 /** What is to be held once the present state is handed over. */
@@ -65,9 +86,21 @@ export const hasChanged = (state: RootState, held: Held): boolean => {
   return (Object.keys(now) as (keyof Held)[]).some((part) => now[part] !== held[part]);
 };
 
+const withEntries = (list: unknown, entries: readonly [number, unknown][]): unknown[] => {
+  const changed = [...(list as unknown[])];
+  for (const [at, entry] of entries) changed[at] = entry;
+  return changed;
+};
+
 /** Parts of a book put over those that were there. */
-export const withParts = (book: Partial<Book>, { book: fields, lists = {} }: ShopParts): Partial<Book> => ({
+export const withParts = (
+  book: Partial<Book>,
+  { book: fields, entries = {}, lists = {} }: ShopParts,
+): Partial<Book> => ({
   ...book,
   ...fields,
   ...Object.fromEntries(Object.entries(lists).map(([name, text]) => [name, JSON.parse(text)])),
+  ...Object.fromEntries(
+    Object.entries(entries).map(([name, few]) => [name, withEntries(book[name as keyof Book], few)]),
+  ),
 });

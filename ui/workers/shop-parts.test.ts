@@ -1,0 +1,55 @@
+import type { Book } from '../../core/model/book.ts';
+import { makeBook, makeRate } from '../../core/testing/book.ts';
+import type { RootState } from '../state/store.ts';
+import { changedParts, heldOf, NOTHING_HELD, withParts } from './shop-parts.ts';
+
+const stateOf = (book: Book): RootState =>
+  ({
+    draft: { workbook: { book, catalogue: { goods: [] }, trials: [] }, bookId: 'own' },
+    orders: { list: [] },
+    demoOrders: { list: [] },
+  }) as unknown as RootState;
+
+const rates = Array.from({ length: 8 }, (_, at) => makeRate({ id: `r${at}`, zoneId: `z${at}` }));
+const book = makeBook({ rates });
+
+describe('what is handed to a worker', () => {
+  test('is the whole shop first, and of one changed rate that rate alone', () => {
+    const first = changedParts(stateOf(book), NOTHING_HELD);
+    const there = withParts({}, first);
+    expect(there).toEqual(book);
+    const dearer = rates.map((rate, at) => (at === 3 ? { ...rate, message: 'dearer' } : rate));
+    const changed = { ...book, rates: dearer };
+    const parts = changedParts(stateOf(changed), heldOf(stateOf(book)));
+    expect(parts).toMatchObject({ book: {}, lists: {}, entries: { rates: [[3, dearer[3]]] } });
+    expect(withParts(there, parts)).toEqual(changed);
+  });
+
+  test('is a whole list where it grew, shrank, or most of it changed', () => {
+    for (const next of [
+      rates.slice(1),
+      [...rates, makeRate({ id: 'more' })],
+      rates.map((rate) => ({ ...rate })),
+    ]) {
+      const changed = { ...book, rates: next };
+      const parts = changedParts(stateOf(changed), heldOf(stateOf(book)));
+      expect(parts.book?.rates).toBe(next);
+      expect(withParts(book, parts)).toEqual(changed);
+    }
+  });
+
+  test('of a long list is text, or the few rows that changed', () => {
+    const rule = { country: 'CA', pattern: 'B3H*', served: true, cashOnDelivery: false };
+    const listed = { ...book, postalList: Array.from({ length: 9 }, () => rule) };
+    const parts = changedParts(stateOf(listed), heldOf(stateOf(book)));
+    expect(parts.lists?.postalList).toBe(JSON.stringify(listed.postalList));
+    const there = withParts(book, parts);
+    const edited = {
+      ...listed,
+      postalList: listed.postalList.map((one, at) => (at === 8 ? { ...one, served: false } : one)),
+    };
+    const few = changedParts(stateOf(edited), heldOf(stateOf(listed)));
+    expect(few.lists).toEqual({});
+    expect(withParts(there, few)).toEqual(edited);
+  });
+});
