@@ -3,7 +3,7 @@ import type { Zone } from '../core/model/place.ts';
 import type { Rate } from '../core/model/rate.ts';
 import type { QuoteRequest } from '../core/model/request.ts';
 import { demoBook } from '../demo/book.ts';
-import { seeded } from '../core/testing/seeded.ts';
+import { seeded } from '../core/seeded.ts';
 
 const LETTERS = 'ABCEGHJKLMNPRSTVXY';
 

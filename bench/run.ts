@@ -14,7 +14,7 @@ import { demoBook } from '../demo/book.ts';
 import { demoCatalogue } from '../demo/goods.ts';
 import { demoTrials } from '../demo/trials.ts';
 import { largeBook, randomRequests } from './large-book.ts';
-import { seeded } from '../core/testing/seeded.ts';
+import { seeded } from '../core/seeded.ts';
 import { heldBy, measure, type Measured } from './measure.ts';
 import { peerRows, ruleEngine, scanRows } from './peers.ts';
 

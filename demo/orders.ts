@@ -2,7 +2,7 @@ import type { Destination } from '../core/model/place.ts';
 import type { PastOrder } from '../core/model/order.ts';
 import { compile } from '../core/quote/compile.ts';
 import { quote } from '../core/quote/quote.ts';
-import { seeded } from '../core/testing/seeded.ts';
+import { seeded } from '../core/seeded.ts';
 import { demoBook } from './book.ts';
 import { demoCatalogue } from './goods.ts';
 

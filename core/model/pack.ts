@@ -12,6 +12,8 @@ export const boxSchema = z.strictObject({
   carrierBox: z.strictObject({ carrier: idSchema, code: tokenSchema }).optional(),
 });
 
+export type Box = z.infer<typeof boxSchema>;
+
 /** How a basket becomes parcels. */
 export const packPlanSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('single') }),

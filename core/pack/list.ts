@@ -1,7 +1,8 @@
-import type { PackPlan } from '../model/pack.ts';
 import type { Parcel } from '../model/quote.ts';
 import type { BasketLine } from '../quote/basket.ts';
-import { pack, type ParcelRun } from './pack.ts';
+import { volumeOf } from './cuboid.ts';
+import { pack, type PackedBox, type ParcelRun } from './pack.ts';
+import type { Packing } from './packing.ts';
 import { singleParcels } from './single.ts';
 
 const MOST_LISTED = 1_000;
@@ -21,28 +22,57 @@ const cartonOf = ({ units, contents }: ParcelRun, lines: readonly BasketLine[]):
   return line?.good.packsAlone ? line : undefined;
 };
 
+/** Every unit of a packed box where it lies, block by block. */
+const placedOf = ({ blocks }: PackedBox, lines: readonly BasketLine[]): NonNullable<Parcel['placed']> =>
+  blocks.flatMap(({ line, turn: [length, width, height], across: [nx, ny, nz], x, y, z }) =>
+    Array.from({ length: nx * ny * nz }, (_, at) => ({
+      sku: lines[line]?.good.sku ?? '',
+      x: x + (at % nx) * length,
+      y: y + (Math.floor(at / nx) % ny) * width,
+      z: z + Math.floor(at / (nx * ny)) * height,
+      size: { length, width, height },
+    })),
+  );
+
+/** What is known of a parcel's box: which, its size, what lies where, and how full it is. */
+const boxOf = (packed: PackedBox, lines: readonly BasketLine[]): Partial<Parcel> => ({
+  boxId: packed.box.id,
+  size: packed.box.inside,
+  placed: placedOf(packed, lines),
+  fill: packed.volume / volumeOf(packed.box.inside),
+});
+
+const parcelOf = (run: ParcelRun, lines: readonly BasketLine[]): Parcel => {
+  const size = cartonOf(run, lines)?.good.size;
+  return {
+    weight: run.weight,
+    contents: contentsOf(run, lines),
+    ...(size ? { size } : {}),
+    ...(run.packed ? boxOf(run.packed, lines) : {}),
+  };
+};
+
+/** Runs of parcels alike as the parcels one by one, up to a thousand. */
+export const parcelsOf = (runs: readonly ParcelRun[], lines: readonly BasketLine[]): Parcel[] => {
+  const parcels: Parcel[] = [];
+  for (const run of runs) {
+    const parcel = parcelOf(run, lines);
+    for (let one = 0; one < run.count && parcels.length < MOST_LISTED; one += 1) parcels.push(parcel);
+  }
+  return parcels;
+};
+
 /**
  * The parcels of a basket as a quote lists them, up to a thousand. Where a weight is not known, or a unit
  * fits no parcel, the parcels cannot be stated, and there are none.
  */
 export const listParcels = (
-  plan: PackPlan,
+  packing: Packing,
   lines: readonly BasketLine[],
   defaultWeight: number | undefined,
 ): Parcel[] => {
-  if (plan.kind === 'single') return singleParcels(lines, defaultWeight);
+  if (packing.plan.kind === 'single') return singleParcels(lines, defaultWeight);
   if (lines.some(({ good }) => (good.weight ?? defaultWeight) === undefined)) return [];
-  const packed = pack(plan, lines, defaultWeight);
-  if (!packed.ok) return [];
-  const parcels: Parcel[] = [];
-  for (const run of packed.runs) {
-    const size = cartonOf(run, lines)?.good.size;
-    const parcel: Parcel = {
-      weight: run.weight,
-      contents: contentsOf(run, lines),
-      ...(size ? { size } : {}),
-    };
-    for (let one = 0; one < run.count && parcels.length < MOST_LISTED; one += 1) parcels.push(parcel);
-  }
-  return parcels;
+  const packed = pack(packing, lines, defaultWeight);
+  return packed.ok ? parcelsOf(packed.runs, lines) : [];
 };

@@ -4,8 +4,11 @@ import type { Good } from '../model/good.ts';
 import type { BasketLine } from '../quote/basket.ts';
 import { makeGood } from '../testing/book.ts';
 import { listParcels } from './list.ts';
-import { countParcels, pack, type ParcelRun } from './pack.ts';
+import { countParcels, pack as packWith, type Packed, type ParcelRun } from './pack.ts';
 
+const without = (plan: PackPlan) => ({ plan, boxes: [] });
+const pack = (plan: PackPlan, lines: readonly BasketLine[], defaultWeight: number | undefined): Packed =>
+  packWith(without(plan), lines, defaultWeight);
 const line = (sku: string, quantity: number, part: Partial<Good> = {}): BasketLine => ({
   good: makeGood(sku, part),
   quantity,
@@ -153,7 +156,7 @@ describe('the parcels that a quote lists', () => {
       line('pot', 1),
       line('crate', 1, { packsAlone: true, weight: 4_000, size }),
     ];
-    expect(listParcels({ kind: 'by-weight', maxWeight: 5_000 }, lines, undefined)).toEqual([
+    expect(listParcels(without({ kind: 'by-weight', maxWeight: 5_000 }), lines, undefined)).toEqual([
       { weight: 1_500, contents: [{ sku: 'pot', quantity: 3 }] },
       { weight: 4_000, contents: [{ sku: 'crate', quantity: 1 }], size },
     ]);
@@ -161,8 +164,8 @@ describe('the parcels that a quote lists', () => {
 
   test('are none where they cannot be stated, and a thousand at most', () => {
     const plan = { kind: 'by-count', maxUnits: 1 } as const;
-    expect(listParcels(plan, [line('fog', 1, { weight: undefined })], undefined)).toEqual([]);
-    expect(listParcels({ kind: 'even', maxWeight: 100 }, [line('pot', 1)], undefined)).toEqual([]);
-    expect(listParcels(plan, [line('pot', 2_000)], undefined)).toHaveLength(1_000);
+    expect(listParcels(without(plan), [line('fog', 1, { weight: undefined })], undefined)).toEqual([]);
+    expect(listParcels(without({ kind: 'even', maxWeight: 100 }), [line('pot', 1)], undefined)).toEqual([]);
+    expect(listParcels(without(plan), [line('pot', 2_000)], undefined)).toHaveLength(1_000);
   });
 });

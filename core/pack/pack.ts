@@ -1,15 +1,25 @@
-import type { PackPlan } from '../model/pack.ts';
+import type { Box, PackPlan } from '../model/pack.ts';
 import type { Refusal } from '../price/limits.ts';
 import { unknownRefusal } from '../price/limits.ts';
 import type { BasketLine } from '../quote/basket.ts';
+import { packIntoBoxes, type PlacedBlock } from './box-runs.ts';
 import { spreadEvenly } from './even.ts';
+import type { Packing } from './packing.ts';
 
-/** So many parcels alike: what each holds, by line of the basket, and what each weighs in grams. */
+/** What is in which box: the blocks of units, and the volume they take up. */
+export interface PackedBox {
+  box: Box;
+  volume: number;
+  blocks: readonly PlacedBlock[];
+}
+
+/** So many parcels alike: what each holds, by line of the basket, and what each weighs in grams, its box included. */
 export interface ParcelRun {
   count: number;
   weight: number;
   units: number;
   contents: { line: number; quantity: number }[];
+  packed?: PackedBox;
 }
 
 export type Packed = { ok: true; runs: ParcelRun[] } | { ok: false; refusal: Refusal };
@@ -102,7 +112,9 @@ const together = (lots: readonly Lot[]): ParcelRun[] =>
 /** Beyond so many units, parcels of one weight are not sought: they are filled one after another. */
 const MOST_SPREAD = 50_000;
 
-const spread = (plan: PackPlan, lots: readonly Lot[]): Packed => {
+const spread = (packing: Packing, lots: readonly Lot[], lines: readonly BasketLine[]): Packed => {
+  const { plan } = packing;
+  if (plan.kind === 'boxes') return packIntoBoxes(lots, packing, lines);
   if (plan.kind === 'by-weight') return byWeight(lots, plan.maxWeight);
   if (plan.kind === 'by-count') return { ok: true, runs: byCount(lots, plan.maxUnits) };
   if (plan.kind !== 'even') return { ok: true, runs: together(lots) };
@@ -114,21 +126,36 @@ const spread = (plan: PackPlan, lots: readonly Lot[]): Packed => {
 };
 
 /** Whether a plan has to know what every unit weighs. */
-const weighs = ({ kind }: PackPlan): boolean => kind === 'by-weight' || kind === 'even';
+const weighs = ({ kind }: PackPlan): boolean => kind === 'by-weight' || kind === 'even' || kind === 'boxes';
 
-/**
- * A basket's lines as parcels under a plan, alike ones together; goods that are their own carton come last,
- * each a parcel of its own. Refused: `weight-unknown` where the plan needs a weight that is not known,
- * `does-not-pack` where one unit is heavier than a parcel may be. Weights in grams.
- */
-export const pack = (
+/** The refusal for a weight or a size that the plan needs and that is not known. */
+const unknownOf = (
   plan: PackPlan,
   lines: readonly BasketLine[],
   defaultWeight: number | undefined,
+): Refusal | null => {
+  const weightless = lines.filter(({ good }) => (good.weight ?? defaultWeight) === undefined);
+  if (weighs(plan) && weightless.length > 0)
+    return unknownRefusal('weight', { value: 0, unknown: weightless });
+  const sizeless = lines.filter(({ good }) => !good.size && !good.packsAlone);
+  return plan.kind === 'boxes' && sizeless.length > 0
+    ? unknownRefusal('volume', { value: 0, unknown: sizeless })
+    : null;
+};
+
+/**
+ * A basket's lines as parcels under a plan, alike ones together; goods that are their own carton come last,
+ * each a parcel of its own. Refused: `weight-unknown` and `size-unknown` where the plan needs a figure that is
+ * not known, `does-not-pack` where one unit is heavier than a parcel may be or goes into no box. Weights in grams.
+ */
+export const pack = (
+  packing: Packing,
+  lines: readonly BasketLine[],
+  defaultWeight: number | undefined,
 ): Packed => {
-  const unknown = lines.filter(({ good }) => (good.weight ?? defaultWeight) === undefined);
-  if (weighs(plan) && unknown.length > 0)
-    return { ok: false, refusal: unknownRefusal('weight', { value: 0, unknown }) };
+  const { plan } = packing;
+  const unknown = unknownOf(plan, lines, defaultWeight);
+  if (unknown) return { ok: false, refusal: unknown };
   const lots = lines.map(({ good, quantity }, line) => ({
     lot: { line, quantity, weight: good.weight ?? defaultWeight ?? 0, name: good.name, sku: good.sku },
     alone: good.packsAlone === true,
@@ -137,8 +164,9 @@ export const pack = (
   const heavy = weighs(plan) ? alone.find(({ weight }) => weight > mostOf(plan)) : undefined;
   if (heavy) return tooHeavy(heavy, mostOf(plan));
   const packed = spread(
-    plan,
+    packing,
     lots.filter((one) => !one.alone).map(({ lot }) => lot),
+    lines,
   );
   if (!packed.ok) return packed;
   return {

@@ -1,7 +1,7 @@
-import type { PackPlan } from '../model/pack.ts';
 import type { Refusal } from '../price/limits.ts';
 import type { BasketLine } from '../quote/basket.ts';
 import { countParcels, pack, type Packed } from './pack.ts';
+import type { Packing } from './packing.ts';
 import { singleParcelCount } from './single.ts';
 
 /** The parcels of one basket, packed when they are first asked for. */
@@ -9,19 +9,19 @@ export class Parcels {
   private packed: Packed | null = null;
 
   constructor(
-    private readonly plan: PackPlan,
+    private readonly packing: Packing,
     private readonly lines: readonly BasketLine[],
     private readonly defaultWeight: number | undefined,
   ) {}
 
   all(): Packed {
-    this.packed ??= pack(this.plan, this.lines, this.defaultWeight);
+    this.packed ??= pack(this.packing, this.lines, this.defaultWeight);
     return this.packed;
   }
 
   /** How many there are, or why that cannot be said. */
   count(): number | Refusal {
-    if (this.plan.kind === 'single') return singleParcelCount(this.lines);
+    if (this.packing.plan.kind === 'single') return singleParcelCount(this.lines);
     const packed = this.all();
     return packed.ok ? countParcels(packed.runs) : packed.refusal;
   }

@@ -6,6 +6,7 @@ import type { Source } from '../model/quote.ts';
 import type { Rate, Service } from '../model/rate.ts';
 import { indexPostalList, type PostalIndex } from '../place/postal-list.ts';
 import { indexSellsTo, indexZones, type SellsToIndex, type ZoneIndex } from '../place/reach.ts';
+import { packingOf, type Packing } from '../pack/packing.ts';
 import { setLimits, type SetLimit } from '../price/limits.ts';
 import { sortTiers, type SortedTiers } from '../price/tiers.ts';
 import { departuresFrom, type Departure } from '../time/arrival.ts';
@@ -45,6 +46,8 @@ export interface CompiledBook {
   tables: ReadonlyMap<string, RateTable>;
   clock: Clock;
   departures: Departure | null;
+  /** How the store packs, with its boxes. */
+  packing: Packing;
 }
 
 const decimalsByCurrency = new Map<string, number>();
@@ -119,6 +122,7 @@ export const compile = (book: Book, catalogue: Catalogue): CompiledBook => {
     postalList: postalListOf(book.postalList),
     tables: tablesOf(book.rateTables),
     clock,
+    packing: packingOf(book.store.packing, book.boxes),
     departures: first ? departuresOf(first)(clock) : null,
   };
 };

@@ -109,6 +109,11 @@ const REASONS: Reasons = {
     why: `${good} is too heavy for a parcel of ${name}.`,
     help: `Order without ${good}, or write to us.`,
   }),
+  'fits-no-box': ({ good }, name) => ({
+    because: 'basket',
+    why: `${good} is too large or too heavy for the boxes of ${name}.`,
+    help: `Order without ${good}, or write to us.`,
+  }),
   'price-unknown': ({ goods }) => ({
     because: 'basket',
     why: `We have no charge on record for sending ${goods.join(', ')}.`,

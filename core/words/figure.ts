@@ -46,6 +46,17 @@ export const lengthFigure = (millimetres: number, units: Speech['units']): strin
   return millimetres % 10 === 0 || millimetres >= 100 ? `${millimetres / 10} cm` : `${millimetres} mm`;
 };
 
+/** A size as '60 x 45 x 45 cm' in one unit, or each side in its own where they differ. */
+export const sizeFigure = (
+  { length, width, height }: { length: number; width: number; height: number },
+  units: Speech['units'],
+): string => {
+  const sides = [length, width, height].map((side) => lengthFigure(side, units));
+  const unit = sides[0]?.split(' ')[1] ?? '';
+  const same = sides.every((side) => side.endsWith(` ${unit}`));
+  return same ? `${sides.map((side) => side.split(' ')[0]).join(' × ')} ${unit}` : sides.join(' × ');
+};
+
 /** Cubic millimetres as '12.5 L' or '763 cu in'. */
 export const volumeFigure = (cubicMm: number, units: Speech['units']): string =>
   units === 'imperial'

@@ -1,4 +1,5 @@
 import type { Effect } from '../model/adjustment.ts';
+import type { Size } from '../model/good.ts';
 import type { Each } from '../model/price.ts';
 import type { MeasureName } from './figure.ts';
 
@@ -86,6 +87,7 @@ export type Say =
   | { code: 'size-unknown'; goods: readonly string[] }
   | { code: 'goods-not-allowed'; goods: readonly string[]; group: string; by: 'service' | 'zone'; to: string }
   | { code: 'does-not-pack'; good: string; weight: number; most: number }
+  | { code: 'fits-no-box'; good: string; size: Size; weight: number }
   | { code: 'price-unknown'; goods: readonly string[] }
   | { code: 'weight-assumed'; weight: number; goods: readonly string[] };
 

@@ -3,6 +3,7 @@ import {
   measureFigure,
   moneyFigure,
   percentFigure,
+  sizeFigure,
   weightFigure,
   type MeasureName,
   type Speech,
@@ -170,6 +171,8 @@ const WORDS: Words = {
     `${group} ${by === 'service' ? `are not carried by ${to}` : `do not go to ${to}`}: ${list(goods)}.`,
   'does-not-pack': ({ good, weight, most }, { units }) =>
     `${good} weighs ${weightFigure(weight, units)}; a parcel may weigh ${weightFigure(most, units)}.`,
+  'fits-no-box': ({ good, size, weight }, { units }) =>
+    `${good}, ${sizeFigure(size, units)} and ${weightFigure(weight, units)}, goes into none of the boxes.`,
   'price-unknown': ({ goods }) => `No price for sending: ${list(goods)}.`,
   'weight-assumed': ({ weight, goods }, { units }) =>
     `Weight taken as ${weightFigure(weight, units)} for each of: ${list(goods)}.`,

@@ -1,0 +1,94 @@
+import type { Box } from '../model/pack.ts';
+import type { BasketLine } from '../quote/basket.ts';
+import { makeKind, type Block, type Kind } from './cuboid.ts';
+import { intoBoxes, tooLarge, type BoxRun } from './into-boxes.ts';
+import type { Packed, ParcelRun, Lot } from './pack.ts';
+import type { Packing } from './packing.ts';
+
+/** A unit of a lot with what placing it needs. */
+export interface SizedLot extends Lot {
+  kind: Kind;
+}
+
+/** Lines of the basket as kinds to place; every one has a size. */
+export const sizedLots = (lots: readonly Lot[], lines: readonly BasketLine[]): SizedLot[] =>
+  lots.flatMap((lot) => {
+    const good = lines[lot.line]?.good;
+    if (!good?.size) return [];
+    return [{ ...lot, kind: makeKind(good.size, lot.quantity, lot.weight, good.keepUpright === true) }];
+  });
+
+/** A block of units in a box, and the line of the basket it is of. */
+export interface PlacedBlock extends Omit<Block, 'kind'> {
+  line: number;
+}
+
+const runOf = (
+  { box: at, count, filling }: BoxRun,
+  lots: readonly SizedLot[],
+  boxes: readonly Box[],
+): ParcelRun => {
+  const box = boxes[at] as Box;
+  const contents = lots.flatMap(({ line }, kind) =>
+    filling.used[kind] ? [{ line, quantity: filling.used[kind] }] : [],
+  );
+  const goods = lots.reduce((sum, { weight }, kind) => sum + weight * (filling.used[kind] ?? 0), 0);
+  return {
+    count,
+    weight: goods + box.tare,
+    units: contents.reduce((sum, { quantity }) => sum + quantity, 0),
+    contents,
+    packed: {
+      box,
+      volume: filling.volume,
+      blocks: filling.blocks.map(({ kind, ...block }) => ({ ...block, line: (lots[kind] as Lot).line })),
+    },
+  };
+};
+
+const fitsNone = ({ name, sku, weight }: Lot, size: BasketLine['good']['size']): Packed => ({
+  ok: false,
+  refusal: {
+    code: 'does-not-pack',
+    say: { code: 'fits-no-box', good: name, size: size ?? { length: 0, width: 0, height: 0 }, weight },
+    from: { kind: 'good', id: sku },
+  },
+});
+
+const MOST_KEPT = 2_000;
+
+const keyOf = ({ kind, quantity, line }: SizedLot): string =>
+  `${line}:${quantity}:${kind.weight}:${kind.turns.length}:${kind.turns[0]?.join('x') ?? ''}`;
+
+/** What was packed before, for each plan: checkout asks the same basket again and again. */
+const kept = new WeakMap<Packing, Map<string, Packed>>();
+
+const packedAnew = (lots: readonly SizedLot[], { boxes }: Packing, lines: readonly BasketLine[]): Packed => {
+  const kinds = lots.map(({ kind }) => kind);
+  const room = boxes.map(({ inside, maxWeight, cost = 0 }) => ({ ...inside, maxWeight, cost }));
+  const [large] = tooLarge(kinds, room);
+  if (large !== undefined) {
+    const lot = lots[large] as SizedLot;
+    return fitsNone(lot, lines[lot.line]?.good.size);
+  }
+  return { ok: true, runs: intoBoxes(kinds, room).map((run) => runOf(run, lots, boxes)) };
+};
+
+/** Lots in the boxes of a plan, each unit really placed; `does-not-pack` for a unit that goes into none. */
+export const packIntoBoxes = (
+  lots: readonly Lot[],
+  packing: Packing,
+  lines: readonly BasketLine[],
+): Packed => {
+  if (lots.length === 0) return { ok: true, runs: [] };
+  const sized = sizedLots(lots, lines);
+  const known = kept.get(packing) ?? new Map<string, Packed>();
+  kept.set(packing, known);
+  const key = sized.map(keyOf).join();
+  const before = known.get(key);
+  if (before?.ok) return before;
+  const packed = packedAnew(sized, packing, lines);
+  if (known.size >= MOST_KEPT) known.clear();
+  known.set(key, packed);
+  return packed;
+};
