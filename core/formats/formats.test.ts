@@ -317,32 +317,49 @@ describe('a book that is read', () => {
     expect(sentences(JSON.parse(JSON.stringify(spoil(makeBook()))))).toContain(sentence);
   });
 
-  test.each<[string, Partial<Book>, string]>([
+  test.each<[string, (book: Book) => Book, string]>([
     [
-      'an adjustment of import terms',
-      {
-        adjustments: [
-          { id: 'a', name: 'A', active: true, when: [], to: {}, effect: { do: 'terms', terms: 'DDP' } },
-        ],
-      },
-      'adjustments[0].effect',
+      'a rate priced by an account that is gone',
+      (book) => ({
+        ...book,
+        rates: book.rates.map((rate) => ({
+          ...rate,
+          price: {
+            kind: 'carrier',
+            accountId: 'gone',
+            services: [],
+            show: 'all',
+            onError: 'withhold',
+            onNone: 'withhold',
+          },
+        })),
+      }),
+      'rates[0].price.accountId: There is no “gone” in carriers.',
     ],
     [
-      'import charges',
-      { duties: { show: 'estimate', terms: 'DDP', homeCountries: [], clearanceFee: 5, rates: [] } },
-      'duties.clearanceFee',
+      'packing into boxes that are gone',
+      (book) => ({ ...book, store: { ...book.store, packing: { kind: 'boxes', boxIds: ['gone'] } } }),
+      'store.packing.boxIds[0]: There is no “gone” in boxes.',
     ],
-  ])('with %s is refused by name, never taken without it', (_name, part, path) => {
-    const read = readBook(makeBook(part));
-    expect(read.ok ? [] : read.faults).toContainEqual(
-      expect.objectContaining({ code: 'not-worked-out', path }),
-    );
+  ])('with %s is refused with its place', (_name, spoil, sentence) => {
+    expect(sentences(spoil(makeBook()))).toContain(sentence);
   });
 
-  test('with another way of packing is refused by name', () => {
-    expect(sentences(makeBook({ store: { packing: { kind: 'boxes', boxIds: [] } } }))).toEqual([
-      'store.packing.kind: This version does not yet work out packing into boxes, and will not ignore it.',
-    ]);
+  test('with what this version does not work out is refused by name, never taken without it', () => {
+    const pickup = {
+      id: 'yard',
+      name: 'Yard',
+      active: true,
+      locationId: 'yard',
+      charge: 0,
+      preparation: { kind: 'as-received', minutes: 60 },
+      timing: { kind: 'words', text: 'today' },
+      kerbside: false,
+      taxable: false,
+    } as const;
+    expect(sentences(makeBook({ pickups: [pickup] }))).toContain(
+      'pickups: This version does not yet work out pickup points, and will not ignore it.',
+    );
   });
 });
 

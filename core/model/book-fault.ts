@@ -2,7 +2,9 @@ import { parsePattern } from '../place/postal.ts';
 import type { Book } from './book.ts';
 import { fault, type Fault } from './fault.ts';
 import type { Catalogue } from './good.ts';
+import type { PackPlan } from './pack.ts';
 import type { Region } from './place.ts';
+import type { Price } from './price.ts';
 
 type Path = readonly (string | number)[];
 
@@ -90,6 +92,17 @@ const adjustmentFaults = (book: Book, known: Known): Fault[] =>
     ];
   });
 
+const priceReferences = (path: Path, price: Price, known: Known): Fault[] => {
+  if (price.kind === 'table')
+    return dangling([...path, 'tableId'], price.tableId, 'rateTables', known.rateTables);
+  return price.kind === 'carrier'
+    ? dangling([...path, 'accountId'], price.accountId, 'carriers', known.carriers)
+    : [];
+};
+
+const packReferences = (path: Path, plan: PackPlan, known: Known): Fault[] =>
+  plan.kind === 'boxes' ? danglingIds([...path, 'boxIds'], plan.boxIds, 'boxes', known) : [];
+
 const referenceFaults = (book: Book): Fault[] => {
   const known = knownIds(book);
   return [
@@ -97,9 +110,12 @@ const referenceFaults = (book: Book): Fault[] => {
     ...book.rates.flatMap((rate, r) => [
       ...dangling(['rates', r, 'serviceId'], rate.serviceId, 'services', known.services),
       ...dangling(['rates', r, 'zoneId'], rate.zoneId, 'zones', known.zones),
-      ...(rate.price.kind === 'table'
-        ? dangling(['rates', r, 'price', 'tableId'], rate.price.tableId, 'rateTables', known.rateTables)
-        : []),
+      ...priceReferences(['rates', r, 'price'], rate.price, known),
+    ]),
+    ...packReferences(['store', 'packing'], book.store.packing, known),
+    ...book.carriers.flatMap((account, at) => [
+      ...dangling(['carriers', at, 'locationId'], account.locationId, 'locations', known.locations),
+      ...packReferences(['carriers', at, 'packing'], account.packing, known),
     ]),
     ...groupFaults(book, known),
     ...adjustmentFaults(book, known),

@@ -1,6 +1,18 @@
 import { z } from 'zod';
+import { sizeSchema } from './good.ts';
 import { packPlanSchema } from './pack.ts';
-import { countSchema, idSchema, moneySchema, nameSchema, pointsSchema, tokenSchema } from './unit.ts';
+import { destinationSchema } from './place.ts';
+import {
+  countSchema,
+  GREATEST_SUBTOTAL,
+  gramsSchema,
+  idSchema,
+  localDateSchema,
+  moneySchema,
+  nameSchema,
+  pointsSchema,
+  tokenSchema,
+} from './unit.ts';
 
 const credentialsSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('shared') }),
@@ -25,6 +37,30 @@ export const carrierAccountSchema = z.strictObject({
   booking: z.enum(['rate-only', 'rate-and-book']),
   timeoutMs: z.int().min(100).max(60_000),
 });
+
+export type CarrierAccount = z.infer<typeof carrierAccountSchema>;
+
+/** What a carrier is asked for one account: one question for each account that a quote needs. */
+export const carrierQuestionSchema = z.strictObject({
+  key: idSchema,
+  carrier: idSchema,
+  mode: z.enum(['sandbox', 'live']),
+  credentials: credentialsSchema,
+  from: destinationSchema,
+  to: destinationSchema,
+  parcels: z
+    .array(
+      z.strictObject({ weight: gramsSchema, size: sizeSchema.optional(), boxCode: tokenSchema.optional() }),
+    )
+    .min(1)
+    .max(1_000),
+  residential: z.boolean(),
+  handover: z.enum(['collected', 'dropped-off']),
+  insured: z.int().min(0).max(GREATEST_SUBTOTAL),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'currency'),
+  shipDate: localDateSchema,
+});
+export type CarrierQuestion = z.infer<typeof carrierQuestionSchema>;
 
 const transitDaysSchema = z.strictObject({ min: countSchema, max: countSchema });
 
@@ -52,3 +88,7 @@ export const carrierAnswerSchema = z.discriminatedUnion('ok', [
   }),
 ]);
 export type CarrierAnswer = z.infer<typeof carrierAnswerSchema>;
+/** How a carrier failed to answer. */
+export type CarrierFailure = Extract<CarrierAnswer, { ok: false }>['error'];
+/** One service in a carrier's sound answer. */
+export type AnsweredService = Extract<CarrierAnswer, { ok: true }>['services'][number];

@@ -55,6 +55,7 @@ export const fallbackSchema = z.strictObject({
   per: z.enum(['order', 'parcel']),
   label: nameSchema.optional(),
 });
+export type Fallback = z.infer<typeof fallbackSchema>;
 const otherwiseSchema = z.union([z.literal('withhold'), fallbackSchema]);
 
 export const carrierPriceSchema = z.strictObject({
@@ -77,6 +78,9 @@ export const carrierPriceSchema = z.strictObject({
   onError: otherwiseSchema,
   onNone: otherwiseSchema,
 });
+
+export type CarrierPrice = z.infer<typeof carrierPriceSchema>;
+export type CarrierService = CarrierPrice['services'][number];
 
 export const priceSchema = z.discriminatedUnion('kind', [
   flatPriceSchema,

@@ -36,6 +36,9 @@ export const dutyRulesSchema = z.strictObject({
     .max(20_000),
 });
 
+export type DutyRules = z.infer<typeof dutyRulesSchema>;
+export type DutyRate = DutyRules['rates'][number];
+
 export const paymentOptionSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,

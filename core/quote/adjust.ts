@@ -1,5 +1,6 @@
 import type { Adjustment, ChoiceKind, Effect } from '../model/adjustment.ts';
 import type { Source } from '../model/quote.ts';
+import type { DutyRules } from '../model/tax.ts';
 import type { Refusal } from '../price/limits.ts';
 import { pointsOf } from '../price/rounding.ts';
 import { allHold, compileCondition, namesGood, type Circumstances, type Test } from './conditions.ts';
@@ -97,7 +98,8 @@ const apply = (
       return null;
     }
     case 'terms':
-      throw new Error(`adjustment ${source.id}: terms were let through by the reader`);
+      add(0);
+      return null;
   }
 };
 
@@ -107,8 +109,12 @@ const withheldBy = ({ source, adjustment: { effect } }: CompiledAdjustment, refu
   ...(effect.do === 'withhold' && effect.message ? { message: effect.message } : {}),
 });
 
-/** What the adjustments did to a charge: `free` where the last that changed it made it free. */
-export type Adjusted = { ok: true; free: boolean } | { ok: false; refusal: Refusal };
+/**
+ * What the adjustments did to a charge: `free` where the last that changed it made it free; `terms` where one
+ * says who pays import charges, the last that does.
+ */
+export type Adjusted =
+  { ok: true; free: boolean; terms?: DutyRules['terms'] | undefined } | { ok: false; refusal: Refusal };
 
 /**
  * The adjustments in list order, on the charge so far, a line of the working each; one that adds for
@@ -123,6 +129,7 @@ export const adjust = (
   order: Circumstances,
 ): Adjusted => {
   let free = false;
+  let terms: DutyRules['terms'] | undefined;
   for (const one of adjustments) {
     const { adjustment, tests } = one;
     if (!isFor(adjustment, subject)) continue;
@@ -133,9 +140,10 @@ export const adjust = (
     const refusal = apply(ledger, one, order);
     if (refusal) return { ok: false, refusal: withheldBy(one, refusal) };
     const { effect } = adjustment;
+    if (effect.do === 'terms') terms = effect.terms;
     if (effect.do === 'free') free = true;
     else if (effect.do === 'set' || ledger.running !== before) free = false;
     if (adjustment.last) break;
   }
-  return { ok: true, free };
+  return { ok: true, free, terms };
 };

@@ -1,10 +1,11 @@
 import type { Handling } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import type { Source } from '../model/quote.ts';
+import type { DutyRules } from '../model/tax.ts';
 import type { Store } from '../model/store.ts';
 import type { Refusal } from '../price/limits.ts';
 import { pointsOf, toMultiple } from '../price/rounding.ts';
-import { adjust } from './adjust.ts';
+import { adjust, type Subject } from './adjust.ts';
 import type { Basket } from './basket.ts';
 import type { CompiledRate } from './compile.ts';
 import type { Circumstances } from './conditions.ts';
@@ -42,9 +43,14 @@ const addHandling = (
 };
 
 /** The subtotal reaches the free threshold: the charge becomes 0. */
-const addFreeFrom = (ledger: Ledger, rate: Rate, subtotal: number, from: Source): boolean => {
-  if (rate.freeFrom === undefined || subtotal < rate.freeFrom) return false;
-  ledger.add('free-from', 0 - ledger.running, from, { code: 'free-reached', subtotal, from: rate.freeFrom });
+const addFreeFrom = (
+  ledger: Ledger,
+  freeFrom: number | undefined,
+  subtotal: number,
+  from: Source,
+): boolean => {
+  if (freeFrom === undefined || subtotal < freeFrom) return false;
+  ledger.add('free-from', 0 - ledger.running, from, { code: 'free-reached', subtotal, from: freeFrom });
   return true;
 };
 
@@ -66,36 +72,68 @@ const addBounds = (ledger: Ledger, bounds: Rate['bounds'], from: Source): void =
   }
 };
 
-export type Charged = { ok: true; ledger: Ledger; short?: number } | { ok: false; refusal: Refusal };
+/** A charge with its working; `terms` where an adjustment says who pays import charges. */
+export type Charged =
+  { ok: true; ledger: Ledger; short?: number; terms?: DutyRules['terms'] } | { ok: false; refusal: Refusal };
+
+/** Writes the price itself into the ledger; a refusal where it cannot be known. */
+export type PriceStep = (ledger: Ledger) => Refusal | null;
+
+/** What one of a carrier's services brings of its own. */
+export interface OwnTerms {
+  code?: string;
+  freeFrom?: number | undefined;
+}
 
 const addNotBelowZero = (ledger: Ledger, from: Source): void => {
   if (ledger.running < 0) ledger.add('not-below-zero', -ledger.running, from, { code: 'not-below-zero' });
 };
 
+/** The lower of two thresholds, where there is one. */
+const lower = (a: number | undefined, b: number | undefined): number | undefined =>
+  a === undefined || b === undefined ? (a ?? b) : Math.min(a, b);
+
 /**
- * A rate's charge for an order in minor units, with its working: price, goods' fees, the rate's and
- * the store's handling, adjustments, free-from, rounding, bounds, in that order, and never below 0. A
+ * A charge for an order in minor units, with its working: the price that a step writes, goods' fees, the rate's
+ * and the store's handling, adjustments, free-from, rounding, bounds, in that order, and never below 0. A
  * charge made free beats a minimum. `short` is how much more in the basket would make it free.
  */
-export const chargeOf = (compiledRate: CompiledRate, order: Circumstances): Charged => {
+export const chargeBy = (
+  { rate, source: from }: CompiledRate,
+  order: Circumstances,
+  price: PriceStep,
+  own: OwnTerms = {},
+): Charged => {
   const { basket, compiled } = order;
-  const { rate, source: from } = compiledRate;
   const { store } = compiled.book;
   const ledger = new Ledger(compiled.speech);
-  const unpriced = addPrice(ledger, compiledRate, order, from);
+  const unpriced = price(ledger);
   if (unpriced) return { ok: false, refusal: unpriced };
   addGoodsFees(ledger, basket);
   const refusal =
     addHandling(ledger, 'rate', rate.handling, order, from) ??
     addHandling(ledger, 'store', store.handling, order, STORE);
   if (refusal) return { ok: false, refusal };
-  const { serviceId, zoneId } = rate;
-  const adjusted = adjust(ledger, compiled.adjustments, { kind: 'shipping', serviceId, zoneId }, order);
+  const adjusted = adjust(ledger, compiled.adjustments, subjectOf(rate, own), order);
   if (!adjusted.ok) return adjusted;
-  const free = addFreeFrom(ledger, rate, basket.subtotal, from) || (adjusted.free && ledger.running === 0);
+  const freeFrom = lower(rate.freeFrom, own.freeFrom);
+  const free =
+    addFreeFrom(ledger, freeFrom, basket.subtotal, from) || (adjusted.free && ledger.running === 0);
   addRounding(ledger, store.rounding);
   if (!free) addBounds(ledger, rate.bounds, from);
   addNotBelowZero(ledger, from);
-  const short = rate.freeFrom !== undefined && ledger.running > 0 ? rate.freeFrom - basket.subtotal : 0;
-  return short > 0 ? { ok: true, ledger, short } : { ok: true, ledger };
+  const charged: Charged = { ok: true, ledger };
+  const short = freeFrom !== undefined && ledger.running > 0 ? freeFrom - basket.subtotal : 0;
+  if (short > 0) charged.short = short;
+  if (adjusted.terms) charged.terms = adjusted.terms;
+  return charged;
 };
+
+const subjectOf = ({ serviceId, zoneId }: Rate, { code }: OwnTerms): Subject =>
+  code === undefined
+    ? { kind: 'shipping', serviceId, zoneId }
+    : { kind: 'shipping', serviceId, zoneId, carrierCode: code };
+
+/** The charge of a rate that prices by itself. */
+export const chargeOf = (rate: CompiledRate, order: Circumstances): Charged =>
+  chargeBy(rate, order, (ledger) => addPrice(ledger, rate, order, rate.source));

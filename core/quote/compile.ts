@@ -1,3 +1,4 @@
+import { indexDuties, type DutyIndex } from '../duty/import-charges.ts';
 import { indexTaxes, type TaxIndex } from '../duty/tax.ts';
 import type { Book } from '../model/book.ts';
 import type { Catalogue, Good } from '../model/good.ts';
@@ -11,6 +12,7 @@ import { setLimits, type SetLimit } from '../price/limits.ts';
 import { sortTiers, type SortedTiers } from '../price/tiers.ts';
 import { departuresFrom, type Departure } from '../time/arrival.ts';
 import { makeClock, type Clock } from '../time/clock.ts';
+import type { CompiledAccount } from './account.ts';
 import { compileAdjustment, type CompiledAdjustment } from './adjust.ts';
 import { keptFor } from './kept-for.ts';
 import { indexGroups, type GroupIndex } from './groups.ts';
@@ -46,6 +48,9 @@ export interface CompiledBook {
   tables: ReadonlyMap<string, RateTable>;
   clock: Clock;
   departures: Departure | null;
+  /** The carrier accounts by id, in the order of the book. */
+  accounts: ReadonlyMap<string, CompiledAccount>;
+  duties: DutyIndex;
   /** How the store packs, with its boxes. */
   packing: Packing;
 }
@@ -65,6 +70,7 @@ const goodsBySku = keptFor((goods: readonly Good[]) => new Map(goods.map((good) 
 const sellsToOf = keptFor(indexSellsTo);
 const zonesOf = keptFor(indexZones);
 const taxesOf = keptFor(indexTaxes);
+const dutiesOf = keptFor(indexDuties);
 const groupsOf = keptFor(indexGroups);
 const postalListOf = keptFor(indexPostalList);
 const tablesOf = keptFor((tables: Book['rateTables']) => new Map(tables.map((table) => [table.id, table])));
@@ -102,6 +108,23 @@ const departuresOf = keptFor((location: Book['locations'][number]) => {
   };
 });
 
+/** Accounts with their locations; one whose location is gone is left out by the reader's refusal. */
+const accountsOf = (book: Book, clock: Clock): Map<string, CompiledAccount> =>
+  new Map(
+    book.carriers.flatMap((account): [string, CompiledAccount][] => {
+      const location = book.locations.find(({ id }) => id === account.locationId);
+      if (!location) return [];
+      const compiled = {
+        account,
+        source: { kind: 'carrier', id: account.id } as const,
+        location,
+        departures: departuresOf(location)(clock),
+        packing: packingOf(account.packing, book.boxes, account.carrier),
+      };
+      return [[account.id, compiled]];
+    }),
+  );
+
 /**
  * A book and its catalogue, indexed once for many quotes. Parts that are the same objects as in an
  * earlier call are not indexed again: editing a rate leaves the place index as it is.
@@ -122,6 +145,8 @@ export const compile = (book: Book, catalogue: Catalogue): CompiledBook => {
     postalList: postalListOf(book.postalList),
     tables: tablesOf(book.rateTables),
     clock,
+    accounts: accountsOf(book, clock),
+    duties: dutiesOf(book.duties),
     packing: packingOf(book.store.packing, book.boxes),
     departures: first ? departuresOf(first)(clock) : null,
   };

@@ -1,37 +1,43 @@
 import { taxesAt, taxOn } from '../duty/tax.ts';
 import type { CarrierAnswer } from '../model/carrier.ts';
 import type { Fault } from '../model/fault.ts';
-import type { Choice, Notice, Quote, Withheld } from '../model/quote.ts';
+import type { Choice, Notice, Quote } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { listParcels } from '../pack/list.ts';
 import { Parcels } from '../pack/parcels.ts';
 import type { Speech } from '../words/figure.ts';
+import type { Say } from '../words/say.ts';
 import { sentence } from '../words/sentence.ts';
+import { Answers } from './answers.ts';
 import { distanceFrom } from './asked.ts';
 import { measureBasket, type Basket } from './basket.ts';
 import type { CompiledBook } from './compile.ts';
 import { Ledger } from './ledger.ts';
 import { paymentsFor } from './payments.ts';
 import { reachOf, type Reach } from './reach.ts';
-import { shipBy } from './shipping.ts';
+import { shipBy } from './services.ts';
+import type { Shipment } from './shipment.ts';
 import { WithheldChoice } from './withheld.ts';
 
 /** What makes a request of the right shape unusable with this book: goods that are not known, sums too large. */
 export const requestFaults = (compiled: CompiledBook, request: QuoteRequest): readonly Fault[] =>
   measureBasket(compiled.goods, compiled.book.store.defaultWeight, request).faults;
 
-/** The notice that a weight was assumed, worded when read. */
-class WeightAssumed implements Notice {
-  readonly code = 'weight-assumed' as const;
+type NoticeSay = Extract<Say, { code: Notice['code'] }>;
 
+/** A notice, worded when read. */
+class SpokenNotice implements Notice {
   constructor(
-    private readonly weight: number,
-    private readonly goods: readonly string[],
+    private readonly say: NoticeSay,
     private readonly speech: Speech,
   ) {}
 
+  get code(): Notice['code'] {
+    return this.say.code;
+  }
+
   get text(): string {
-    return sentence({ code: 'weight-assumed', weight: this.weight, goods: this.goods }, this.speech);
+    return sentence(this.say, this.speech);
   }
 
   toJSON(): Notice {
@@ -39,30 +45,32 @@ class WeightAssumed implements Notice {
   }
 }
 
-const noticesOf = ({ book, speech }: CompiledBook, basket: Basket): Notice[] =>
-  basket.assumed.length === 0
-    ? []
-    : [
-        new WeightAssumed(
-          book.store.defaultWeight ?? 0,
-          basket.assumed.map(({ good }) => good.name),
-          speech,
-        ),
-      ];
+const noticesOf = ({ book, speech }: CompiledBook, basket: Basket, answers: Answers): Notice[] => {
+  const notices: Notice[] = [];
+  const add = (say: NoticeSay): void => void notices.push(new SpokenNotice(say, speech));
+  const { assumed } = basket;
+  const goods = assumed.map(({ good }) => good.name);
+  if (goods.length > 0) add({ code: 'weight-assumed', weight: book.store.defaultWeight ?? 0, goods });
+  if (answers.fallbacks.length > 0) add({ code: 'fallback-used', services: answers.fallbacks });
+  if (answers.sandboxes.size > 0) add({ code: 'sandbox-rates', accounts: [...answers.sandboxes] });
+  if (answers.dutiable !== null) add({ code: 'prices-exclude-duty', country: answers.dutiable });
+  return notices;
+};
 
 /** The one choice of a basket in which nothing travels, withheld where the shop does not sell. */
-const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach): Choice | WithheldChoice => {
+const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach, answers: Answers): void => {
   const from = { kind: 'store', id: 'store' } as const;
   const id = 'nothing-to-ship';
   const name = 'Nothing to ship';
   if (reach.closed) {
     const place = reach.place?.country ?? '';
     const say = { code: 'not-sold-there', place } as const;
-    return new WithheldChoice(id, id, name, 'not-sold-there', from, say, speech);
+    answers.withheld.push(new WithheldChoice(id, id, name, 'not-sold-there', from, say, speech));
+    return;
   }
   const ledger = new Ledger(speech);
   ledger.add('price', 0, from, { code: 'nothing-travels' });
-  return {
+  answers.choices.push({
     id,
     kind: id,
     name,
@@ -72,28 +80,37 @@ const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach): Choice | W
     total: 0,
     payments: [],
     working: ledger.lines,
-  };
+  });
 };
 
-const answersOf = (
+const NO_ANSWERS: ReadonlyMap<string, CarrierAnswer> = new Map();
+
+const answer = (
   compiled: CompiledBook,
   request: QuoteRequest,
   basket: Basket,
   reach: Reach,
-): (Choice | WithheldChoice)[] => {
-  if (basket.physical.length === 0) return [nothingToShip(compiled, reach)];
-  const { store } = compiled.book;
-  const shipment = {
+  carriers: readonly CarrierAnswer[],
+): Answers => {
+  const answers = new Answers();
+  if (basket.physical.length === 0) {
+    nothingToShip(compiled, reach, answers);
+    return answers;
+  }
+  const shipment: Shipment = {
     compiled,
     request,
     basket,
-    parcels: new Parcels(compiled.packing, basket.chargeable, store.defaultWeight),
+    parcels: new Parcels(compiled.packing, basket.chargeable, compiled.book.store.defaultWeight),
     reach,
     distance: distanceFrom(compiled.book.locations[0], request),
     taxes: taxesAt(compiled.taxes.charges, reach.place),
+    departures: compiled.departures,
     handOver: compiled.departures?.handOver(request.placedAt) ?? null,
+    answers: carriers.length === 0 ? NO_ANSWERS : new Map(carriers.map((one) => [one.key, one])),
   };
-  return compiled.services.map((service) => shipBy(shipment, service));
+  for (const service of compiled.services) shipBy(shipment, service, answers);
+  return answers;
 };
 
 const addPayments = ({ book }: CompiledBook, reach: Reach, goods: number, choices: Choice[]): void => {
@@ -109,13 +126,14 @@ const sorted = (choices: Choice[], order: 'listed' | 'cheapest'): Choice[] =>
 /**
  * What a customer would be offered for an order: every service of the book is a choice, with its
  * charge in minor units and its working, or withheld, with the reason. Pure: no clock, no network,
- * no randomness. `answers` are the carriers'; a book of this version asks none.
+ * no randomness. `carriers` are the answers to `carrierQuestions`; an account that was asked and has none
+ * counts as not reached.
  * The request is one that `requestFaults` finds nothing wrong with.
  */
 export const quote = (
   compiled: CompiledBook,
   request: QuoteRequest,
-  _answers: readonly CarrierAnswer[] = [],
+  carriers: readonly CarrierAnswer[] = [],
 ): Quote => {
   const { store } = compiled.book;
   const { basket, faults } = measureBasket(compiled.goods, store.defaultWeight, request);
@@ -123,12 +141,8 @@ export const quote = (
     throw new Error(`the request was not checked: ${faults.map((found) => found.code).join(', ')}`);
   const reach = reachOf(compiled, request);
   const goodsTax = taxOn(basket.subtotal, taxesAt(compiled.taxes.goods, reach.place), store.pricesIncludeTax);
-  const choices: Choice[] = [];
-  const withheld: Withheld[] = [];
-  for (const answer of answersOf(compiled, request, basket, reach)) {
-    if (answer instanceof WithheldChoice) withheld.push(answer);
-    else choices.push(answer);
-  }
+  const answers = answer(compiled, request, basket, reach, carriers);
+  const { choices, withheld } = answers;
   addPayments(compiled, reach, basket.subtotal + (store.pricesIncludeTax ? 0 : goodsTax), choices);
   return {
     currency: store.currency,
@@ -138,6 +152,6 @@ export const quote = (
     parcels: listParcels(compiled.packing, basket.physical, store.defaultWeight),
     choices: sorted(choices, store.choiceOrder),
     withheld,
-    notices: noticesOf(compiled, basket),
+    notices: noticesOf(compiled, basket, answers),
   };
 };

@@ -1,4 +1,5 @@
 import type { Effect } from '../model/adjustment.ts';
+import type { CarrierFailure } from '../model/carrier.ts';
 import type { Size } from '../model/good.ts';
 import type { Each } from '../model/price.ts';
 import type { MeasureName } from './figure.ts';
@@ -55,6 +56,24 @@ export type Say =
   | { code: 'not-below-zero' }
   /** `change`: what the effect came to; `count`: how many times an amount was added; `of`: what a percentage is of. */
   | { code: 'adjusted'; name: string; effect: Effect; change: number; count: number; of: number }
+  | { code: 'carrier-price'; account: string; service: string; amount: number; sandbox: boolean }
+  | { code: 'carrier-points'; points: number; of: number }
+  | { code: 'carrier-amount'; amount: number }
+  | { code: 'carrier-override'; asked: number; amount: number }
+  | {
+      code: 'fallback';
+      why: 'error' | 'none';
+      account: string;
+      amount: number;
+      per: 'order' | 'parcel';
+      count: number;
+    }
+  | { code: 'carrier-error'; account: string; error: CarrierFailure; text: string }
+  | { code: 'carrier-none'; account: string; services: readonly string[] }
+  | { code: 'duty-unknown'; country: string; goods: readonly string[] }
+  | { code: 'fallback-used'; services: readonly string[] }
+  | { code: 'sandbox-rates'; accounts: readonly string[] }
+  | { code: 'prices-exclude-duty'; country: string }
   | { code: 'adjustment'; name: string; message: string }
   | { code: 'distance-unknown' }
   | { code: 'postal-not-served'; place: string; line: string | null }

@@ -1,3 +1,4 @@
+import type { CarrierFailure } from '../model/carrier.ts';
 import {
   countFigure,
   measureFigure,
@@ -17,6 +18,13 @@ const MEASURES: Record<MeasureName, string> = {
   volume: 'Volume',
   distance: 'Distance',
   longestSide: 'Longest side',
+};
+
+const FAILURES: Record<CarrierFailure, string> = {
+  unreachable: 'could not be reached',
+  'timed-out': 'did not answer in time',
+  refused: 'refused the question',
+  malformed: 'answered what cannot be read',
 };
 
 type Words = { [C in SayCode]: (say: Extract<Say, { code: C }>, speech: Speech) => string };
@@ -109,6 +117,28 @@ const WORDS: Words = {
       : `The postal list does not serve ${place}, by its line ${line}.`,
   adjustment: ({ name, message }) =>
     message === '' ? `Withheld by “${name}”.` : `Withheld by “${name}”: ${message}`,
+  'carrier-price': ({ account, service, amount, sandbox }, { decimals }) =>
+    `${account}${sandbox ? ', sandbox' : ''}, ${service}: ${moneyFigure(amount, decimals)}`,
+  'carrier-points': ({ points, of }, { decimals }) =>
+    `${percentFigure(Math.abs(points))} of ${moneyFigure(of, decimals)} ${points < 0 ? 'off' : 'more'}`,
+  'carrier-amount': ({ amount }, { decimals }) =>
+    `${moneyFigure(Math.abs(amount), decimals)} ${amount < 0 ? 'off' : 'more'}`,
+  'carrier-override': ({ asked, amount }, { decimals }) =>
+    `Price set to ${moneyFigure(amount, decimals)}, whatever the carrier asks (${moneyFigure(asked, decimals)})`,
+  fallback: ({ why, account, amount, per, count }, { decimals }) => {
+    const reason = why === 'error' ? `${account} gave no answer` : `${account} offers none of the services`;
+    const times = per === 'parcel' ? `${countFigure(count, 'parcel')} at ` : '';
+    return `Fallback, as ${reason}: ${times}${moneyFigure(amount, decimals)}`;
+  },
+  'carrier-error': ({ account, error, text }) =>
+    `${account} ${FAILURES[error]}${text === '' ? '.' : `: ${text}`}`,
+  'carrier-none': ({ account, services }) => `${account} does not offer ${list(services)} for this order.`,
+  'duty-unknown': ({ country, goods }) =>
+    `The import charges in ${country} are not known for ${list(goods)}, so they cannot be prepaid.`,
+  'fallback-used': ({ services }) => `Charged by the fallback, not by the carrier: ${list(services)}.`,
+  'sandbox-rates': ({ accounts }) => `Sandbox prices, for trying out only: ${list(accounts)}.`,
+  'prices-exclude-duty': ({ country }) =>
+    `Import charges in ${country} are not part of these charges; they are paid on arrival.`,
   'distance-unknown': () =>
     'The distance is not known: it takes a point for the location and for the address.',
   'not-below-zero': () => 'A charge is never below 0',

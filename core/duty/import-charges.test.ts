@@ -1,0 +1,154 @@
+import fc from 'fast-check';
+import type { Adjustment } from '../model/adjustment.ts';
+import type { DutyRules } from '../model/tax.ts';
+import type { Good } from '../model/good.ts';
+import type { Quote } from '../model/quote.ts';
+import { compile } from '../quote/compile.ts';
+import { quote } from '../quote/quote.ts';
+import {
+  makeBook,
+  makeCatalogue,
+  makeGood,
+  makeRate,
+  makeRequest,
+  makeZone,
+  onlyChoice,
+} from '../testing/book.ts';
+import { valuedLines } from './import-charges.ts';
+
+type Rate = DutyRules['rates'][number];
+
+const rate = (part: Partial<Rate> = {}): Rate => ({
+  country: 'US',
+  duty: 500,
+  importTax: 1_000,
+  freeBelow: 0,
+  valueBasis: 'goods',
+  ...part,
+});
+const rules = (part: Partial<DutyRules> = {}): DutyRules => ({
+  show: 'estimate',
+  terms: 'DAP',
+  homeCountries: ['CA'],
+  clearanceFee: 0,
+  rates: [rate()],
+  ...part,
+});
+const toUs = makeRequest({ destination: { country: 'US', postalCode: '04401' } });
+const quoted = (
+  duties: DutyRules,
+  goods: Partial<Good> = {},
+  request = toUs,
+  adjustments: Adjustment[] = [],
+): Quote =>
+  quote(
+    compile(
+      makeBook({
+        zones: [makeZone('country', { includes: [{ country: 'CA' }, { country: 'US' }] })],
+        rates: [makeRate({ price: { kind: 'flat', amount: 1_000, per: 'order' } })],
+        duties,
+        adjustments,
+      }),
+      makeCatalogue(makeGood('pot', { price: 10_000, hsCode: '6912.00', ...goods })),
+    ),
+    request,
+  );
+
+describe('import charges', () => {
+  test('are duty on the value and import tax on both, shown and not charged under DAP', () => {
+    const found = quoted(rules());
+    expect(onlyChoice(found)).toMatchObject({
+      id: 'parcel-country',
+      total: 1_000,
+      duties: { terms: 'DAP', show: 'estimate', duty: 500, importTax: 1_050, clearance: 0 },
+    });
+    expect(found.notices.map(({ code }) => code)).toEqual(['prices-exclude-duty']);
+  });
+
+  test('join the total under DDP, with the clearance fee where anything is due', () => {
+    const prepaid = rules({ terms: 'DDP', clearanceFee: 700 });
+    expect(onlyChoice(quoted(prepaid))).toMatchObject({
+      charge: 1_000,
+      total: 1_000 + 500 + 1_050 + 700,
+      duties: { terms: 'DDP', clearance: 700 },
+    });
+    const free = { ...prepaid, rates: [rate({ freeBelow: 10_001 })] };
+    expect(onlyChoice(quoted(free))).toMatchObject({ total: 1_000, duties: { duty: 0, clearance: 0 } });
+    expect(onlyChoice(quoted({ ...prepaid, rates: [rate({ freeBelow: 10_000 })] })).total).toBe(3_250);
+  });
+
+  test('are offered both ways side by side, each under an id of its own', () => {
+    const { choices } = quoted(rules({ terms: 'both' }));
+    expect(choices.map(({ id, total }) => [id, total])).toEqual([
+      ['parcel-country:DAP', 1_000],
+      ['parcel-country:DDP', 2_550],
+    ]);
+  });
+
+  test('count the charge in where the country does', () => {
+    const found = quoted(rules({ rates: [rate({ valueBasis: 'goods-and-shipping' })] }));
+    expect(onlyChoice(found).duties).toMatchObject({ duty: 550, importTax: 1_155 });
+  });
+
+  test('are those of the longest prefix of the code', () => {
+    const rates = [rate(), rate({ hsPrefix: '69', duty: 200 }), rate({ hsPrefix: '6912', duty: 0 })];
+    const duty = (hsCode?: string) => onlyChoice(quoted(rules({ rates }), { hsCode })).duties?.duty;
+    expect([duty('6912.00'), duty('69-01'), duty('44'), duty(undefined)]).toEqual([0, 200, 500, 500]);
+  });
+
+  test('that no rate covers withhold DDP, and make of the estimate a notice', () => {
+    const { choices, withheld } = quoted(rules({ terms: 'both', rates: [rate({ hsPrefix: '44' })] }));
+    expect(choices).toMatchObject([{ id: 'parcel-country:DAP', duties: { show: 'notice', duty: 0 } }]);
+    expect(withheld).toMatchObject([
+      { id: 'parcel-country:DDP', code: 'duty-unknown', from: { kind: 'duty', id: 'US' } },
+    ]);
+  });
+
+  test('are none at home, nor where the rules are silent', () => {
+    expect(onlyChoice(quoted(rules(), {}, makeRequest())).duties).toBeUndefined();
+    expect(onlyChoice(quoted(rules({ rates: [], show: 'hide' }))).duties).toBeUndefined();
+  });
+
+  test('are paid by whom an adjustment says', () => {
+    const prepay = (terms: DutyRules['terms']): Adjustment => ({
+      id: 'prepay',
+      name: 'We pay',
+      active: true,
+      when: [{ test: 'measure', of: 'subtotal', min: 5_000 }],
+      to: {},
+      effect: { do: 'terms', terms },
+    });
+    const choice = onlyChoice(quoted(rules(), {}, toUs, [prepay('DDP')]));
+    expect(choice).toMatchObject({ total: 2_550, duties: { terms: 'DDP' } });
+    expect(choice.working.at(-1)).toMatchObject({ step: 'adjustment', change: 0 });
+    const ids = quoted(rules(), {}, toUs, [prepay('both')]).choices.map(({ id }) => id);
+    expect(ids).toEqual(['parcel-country:DAP', 'parcel-country:DDP']);
+  });
+
+  test('leave the choice free to be bought, with what the goods are worth less the discount', () => {
+    const found = quoted(rules(), {}, { ...toUs, discount: 2_500 });
+    expect(onlyChoice(found).duties).toMatchObject({ duty: 375 });
+  });
+});
+
+test('a discount shared by value takes no line below 0, and about as much as was given', () => {
+  const line = fc.record({
+    price: fc.integer({ min: 0, max: 10_000 }),
+    quantity: fc.integer({ min: 1, max: 9 }),
+  });
+  fc.assert(
+    fc.property(fc.array(line, { minLength: 1, maxLength: 6 }), fc.nat(200_000), (some, discount) => {
+      const lines = some.map(({ price, quantity }, at) => ({
+        good: makeGood(`g${at}`, { price }),
+        quantity,
+      }));
+      const whole = some.reduce((sum, { price, quantity }) => sum + price * quantity, 0);
+      const values = valuedLines(lines, lines, discount).map(({ value }) => value);
+      expect(Math.min(...values)).toBeGreaterThanOrEqual(0);
+      const left = Math.max(0, whole - discount);
+      expect(Math.abs(values.reduce((sum, value) => sum + value, 0) - left)).toBeLessThanOrEqual(
+        lines.length,
+      );
+    }),
+  );
+});

@@ -1,0 +1,109 @@
+import { valuedLines } from '../duty/import-charges.ts';
+import type { CarrierQuestion } from '../model/carrier.ts';
+import type { Destination } from '../model/place.ts';
+import type { QuoteRequest } from '../model/request.ts';
+import { parcelsOf } from '../pack/list.ts';
+import { Parcels } from '../pack/parcels.ts';
+import { pointsOf } from '../price/rounding.ts';
+import { dateOf } from '../time/calendar.ts';
+import type { CompiledAccount } from './account.ts';
+import { measureBasket, type Basket } from './basket.ts';
+import type { CompiledBook } from './compile.ts';
+import { placedDay } from './placed-day.ts';
+import { rateRefusal } from './rate-refusal.ts';
+import { reachOf, type Reach } from './reach.ts';
+
+/** What a basket's goods are declared to be worth: `insure` points of the physical goods' value. */
+const insuredValue = (basket: Basket, discount: number, points: number): number =>
+  pointsOf(
+    valuedLines(basket.lines, basket.physical, discount).reduce((sum, { value }) => sum + value, 0),
+    points,
+  );
+
+const shipDateOf = (compiled: CompiledBook, { departures }: CompiledAccount, request: QuoteRequest): string =>
+  dateOf(departures.handOver(request.placedAt)?.day ?? placedDay({ compiled, request }));
+
+type QuestionParcel = CarrierQuestion['parcels'][number];
+
+/** The parcels as the carrier is told of them, or none where they cannot be stated. */
+const questionParcels = (
+  compiled: CompiledBook,
+  { packing }: CompiledAccount,
+  basket: Basket,
+): QuestionParcel[] => {
+  const { defaultWeight } = compiled.book.store;
+  if (basket.charged.weight.unknown.length > 0) return [];
+  const packed = new Parcels(packing, basket.chargeable, defaultWeight).all();
+  if (!packed.ok) return [];
+  const codes = new Map(packing.boxes.map(({ id, carrierBox }) => [id, carrierBox?.code]));
+  return parcelsOf(packed.runs, basket.chargeable).map(({ weight, size, boxId }) => {
+    const boxCode = boxId === undefined ? undefined : codes.get(boxId);
+    return { weight, ...(size ? { size } : {}), ...(boxCode === undefined ? {} : { boxCode }) };
+  });
+};
+
+const residential = (address: CompiledAccount['account']['address'], to: Destination): boolean =>
+  address === 'as-given' ? (to.residential ?? false) : address === 'residential';
+
+const questionFor = (
+  compiled: CompiledBook,
+  compiledAccount: CompiledAccount,
+  request: QuoteRequest,
+  basket: Basket,
+  to: Destination,
+): CarrierQuestion | null => {
+  const { account, location } = compiledAccount;
+  const parcels = questionParcels(compiled, compiledAccount, basket);
+  if (parcels.length === 0) return null;
+  return {
+    key: account.id,
+    carrier: account.carrier,
+    mode: account.mode,
+    credentials: account.credentials,
+    from: location.address,
+    to,
+    parcels,
+    residential: residential(account.address, to),
+    handover: account.handover,
+    insured: insuredValue(basket, request.discount ?? 0, account.insure ?? 0),
+    currency: compiled.book.store.currency,
+    shipDate: shipDateOf(compiled, compiledAccount, request),
+  };
+};
+
+/** The accounts that price a service which may carry this order into its zone. */
+const accountsAsked = (
+  compiled: CompiledBook,
+  request: QuoteRequest,
+  basket: Basket,
+  { stop, zone }: Reach,
+): ReadonlySet<string> => {
+  const asked = new Set<string>();
+  if (stop || !zone || basket.chargeable.length === 0) return asked;
+  for (const service of compiled.services) {
+    const rate = service.byZone.get(zone.zone.id);
+    if (rate?.rate.price.kind !== 'carrier') continue;
+    if (!rateRefusal({ compiled, request, basket }, rate, service.service, zone.zone))
+      asked.add(rate.rate.price.accountId);
+  }
+  return asked;
+};
+
+/**
+ * What has to be asked of carriers before an order can be quoted: one question for each account that prices a
+ * service of the order's zone, in the order of the book. None where nothing travels, nothing is charged for,
+ * the place is not known or not reached, or the parcels cannot be stated.
+ * The request is one that `requestFaults` finds nothing wrong with.
+ */
+export const carrierQuestions = (compiled: CompiledBook, request: QuoteRequest): CarrierQuestion[] => {
+  const { destination } = request;
+  if (compiled.accounts.size === 0 || !destination) return [];
+  const { basket } = measureBasket(compiled.goods, compiled.book.store.defaultWeight, request);
+  const asked = accountsAsked(compiled, request, basket, reachOf(compiled, request));
+  return [...compiled.accounts.values()].flatMap((account) => {
+    const question = asked.has(account.account.id)
+      ? questionFor(compiled, account, request, basket, destination)
+      : null;
+    return question ? [question] : [];
+  });
+};

@@ -1,0 +1,82 @@
+import { importCharges, isAbroad, valuedLines, type ImportCharges } from '../duty/import-charges.ts';
+import type { Choice } from '../model/quote.ts';
+import type { DutyRules } from '../model/tax.ts';
+import type { Refusal } from '../price/limits.ts';
+import type { Answers } from './answers.ts';
+import { withhold, type Shipment, type Way } from './shipment.ts';
+
+type Terms = DutyRules['terms'];
+
+const NOTHING_DUE = { duty: 0, importTax: 0 };
+
+/** The choice with the import charges that the customer pays on arrival. */
+const withDap = (choice: Choice, { show }: DutyRules, charges: ImportCharges): Choice => ({
+  ...choice,
+  duties: {
+    terms: 'DAP',
+    show: charges.ok || show === 'hide' ? show : 'notice',
+    duty: charges.ok ? charges.duty : 0,
+    importTax: charges.ok ? charges.importTax : 0,
+    clearance: 0,
+  },
+});
+
+/** The choice with the import charges in its total, and the clearance fee where anything is due. */
+const withDdp = (
+  choice: Choice,
+  { show, clearanceFee }: DutyRules,
+  { duty, importTax }: Extract<ImportCharges, { ok: true }>,
+): Choice => {
+  const clearance = duty + importTax > 0 ? clearanceFee : 0;
+  return {
+    ...choice,
+    duties: { terms: 'DDP', show, duty, importTax, clearance },
+    total: choice.total + duty + importTax + clearance,
+  };
+};
+
+const unknownDuty = (country: string, { uncovered }: Extract<ImportCharges, { ok: false }>): Refusal => ({
+  code: 'duty-unknown',
+  say: { code: 'duty-unknown', country, goods: uncovered.map(({ good }) => good.name) },
+  from: { kind: 'duty', id: country },
+});
+
+const chargesOn = (
+  { compiled, basket, request }: Shipment,
+  country: string,
+  charge: number,
+): ImportCharges => {
+  const lines = valuedLines(basket.lines, basket.physical, request.discount ?? 0);
+  return lines.length === 0
+    ? { ok: true, ...NOTHING_DUE }
+    : importCharges(compiled.duties, country, lines, charge);
+};
+
+/**
+ * A choice put among the answers, with the import charges where it crosses a border: DAP, DDP, or one of each
+ * (with `:DAP` and `:DDP` after the id). A line that no rate covers withholds DDP and makes of a DAP estimate a notice.
+ */
+export const addByTerms = (
+  shipment: Shipment,
+  way: Way,
+  choice: Choice,
+  own: Terms | undefined,
+  answers: Answers,
+): void => {
+  const { duties } = shipment.compiled;
+  const country = shipment.reach.place?.country;
+  if (country === undefined || !isAbroad(duties, country) || !(duties.applies || own)) {
+    answers.choices.push(choice);
+    return;
+  }
+  const terms = own ?? duties.rules.terms;
+  const charges = chargesOn(shipment, country, choice.charge);
+  const idOf = (of: 'DAP' | 'DDP'): string => (terms === 'both' ? `${choice.id}:${of}` : choice.id);
+  if (terms !== 'DDP') {
+    answers.choices.push({ ...withDap(choice, duties.rules, charges), id: idOf('DAP') });
+    if (duties.rules.show !== 'hide') answers.dutiable = country;
+  }
+  if (terms === 'DAP') return;
+  if (charges.ok) answers.choices.push({ ...withDdp(choice, duties.rules, charges), id: idOf('DDP') });
+  else withhold(shipment, { ...way, id: idOf('DDP') }, unknownDuty(country, charges), answers);
+};
