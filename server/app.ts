@@ -2,10 +2,20 @@ import compression from 'compression';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
+import { askerHere } from '../carriers/ask-here.ts';
+import { Troubles, type Misbehaviour } from '../carriers/misbehaviour.ts';
+import type { CompiledBook } from '../core/quote/compile.ts';
+import { carrierRoutes } from './carrier-routes.ts';
+import { quoteRoutes } from './quote-routes.ts';
 
 export interface ServerOptions {
   /** The folder of the exported web app. */
   webRoot: string;
+  /** Shops that can be quoted from the start, by name. */
+  shops?: ReadonlyMap<string, CompiledBook>;
+  /** What carriers get wrong from the start. */
+  troubles?: readonly Misbehaviour[];
+  now?: () => Date;
 }
 
 const YEAR_MS = 31_536_000_000;
@@ -37,13 +47,22 @@ const oneOrigin = (request: Request, response: Response, next: NextFunction): vo
 };
 
 /** The server as a function of requests; it does not listen, so that tests can run it in-process. */
-export const makeServer = ({ webRoot }: ServerOptions): Express => {
+export const makeServer = ({
+  webRoot,
+  shops = new Map(),
+  troubles: first = [],
+  now = () => new Date(),
+}: ServerOptions): Express => {
+  const troubles = new Troubles();
+  troubles.set(first);
   const app = express();
   app.disable('x-powered-by');
   app.use(security, oneOrigin, compression());
   app.get('/health', (_request, response) => {
     response.json({ ok: true });
   });
+  app.use('/api/carriers', carrierRoutes(troubles, now));
+  app.use('/api/shops', quoteRoutes(askerHere(troubles), shops));
   app.use(
     '/_expo/static',
     express.static(join(webRoot, '_expo/static'), { immutable: true, maxAge: YEAR_MS, fallthrough: false }),

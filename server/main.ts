@@ -1,4 +1,8 @@
 import { join } from 'node:path';
+import { readTroubles } from '../carriers/misbehaviour.ts';
+import { compile } from '../core/quote/compile.ts';
+import { demoBook } from '../demo/book.ts';
+import { demoCatalogue } from '../demo/goods.ts';
 import { makeServer } from './app.ts';
 
 const port = Number(process.env.PORT ?? 4310);
@@ -9,7 +13,11 @@ if (!Number.isInteger(port) || port < 0 || port > 65_535) {
   process.exit(2);
 }
 
-const server = makeServer({ webRoot: join(__dirname, '..', 'dist') }).listen(port, host, (error?: Error) => {
+const server = makeServer({
+  webRoot: join(__dirname, '..', 'dist'),
+  shops: new Map([['demo', compile(demoBook, demoCatalogue)]]),
+  troubles: readTroubles(process.env.CARRIER_TROUBLES ?? ''),
+}).listen(port, host, (error?: Error) => {
   if (error) return;
   const address = server.address();
   const taken = typeof address === 'object' && address ? address.port : port;
