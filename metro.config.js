@@ -4,15 +4,23 @@ const { getDefaultConfig } = require('expo/metro-config');
 const config = getDefaultConfig(__dirname);
 config.resolver.assetExts.push('woff2');
 
-/** Zod's own messages in fifty languages are never shown: every fault is worded by the core. */
-const isZodLocales = (from, name) => /node_modules\/zod\//.test(from) && /locales\/index\.js$/.test(name);
+/** Zod's own messages in fifty languages are never shown, for every fault is worded by the core; nor are JSON schemas made. */
+const isUnusedZod = (from, name) =>
+  /node_modules\/zod\//.test(from) &&
+  /(locales\/index|json-schema-processors|from-json-schema)\.js$/.test(name);
+
+/** One library of colours is enough: the router's and Paper's copies are alike in all that they use. */
+const COLOURS = /^color(-convert|-name|-string)?$/;
+const HERE = join(__dirname, 'package.json');
 
 /** Where Paper's controls look for an icon font; ours are outlines, and only those that are used. */
 const ICON_FONT = '@react-native-vector-icons/material-design-icons';
 const ICON_SET = join(__dirname, 'ui', 'theme', 'icon-set.tsx');
 
 config.resolver.resolveRequest = (context, name, platform) => {
-  if (isZodLocales(context.originModulePath, name)) return { type: 'empty' };
+  if (isUnusedZod(context.originModulePath, name)) return { type: 'empty' };
+  if (COLOURS.test(name))
+    return context.resolveRequest({ ...context, originModulePath: HERE }, name, platform);
   if (name === ICON_FONT) return { type: 'sourceFile', filePath: ICON_SET };
   return context.resolveRequest(context, name, platform);
 };
