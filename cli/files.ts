@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { answersAtOnce } from '../carriers/stand-ins.ts';
 import { readBook, readCatalogue, readJson } from '../core/formats/read.ts';
 import type { Fault, Result } from '../core/model/fault.ts';
 import { compile, type CompiledBook } from '../core/quote/compile.ts';
@@ -35,9 +36,9 @@ export const readFileWith = <T>(file: string, reader: (value: unknown) => Result
   return read.value;
 };
 
-/** The book and catalogue that two options name, compiled. */
-export const readShop = (bookFile: string, catalogueFile: string): CompiledBook => {
+/** The book and catalogue that two options name, compiled; with the stand-ins, carriers' answers are theirs. */
+export const readShop = (bookFile: string, catalogueFile: string, standIns = false): CompiledBook => {
   const book = readFileWith(bookFile, readBook);
   const catalogue = readFileWith(catalogueFile, (value) => readCatalogue(value, book));
-  return compile(book, catalogue);
+  return compile(book, catalogue, standIns ? answersAtOnce : null);
 };

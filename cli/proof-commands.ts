@@ -5,6 +5,7 @@ import { localDateSchema } from '../core/model/unit.ts';
 import { checkTrial } from '../core/proof/check-trial.ts';
 import { compile } from '../core/quote/compile.ts';
 import { replay } from '../core/replay/replay.ts';
+import { answersAtOnce } from '../carriers/stand-ins.ts';
 import { locatedSentence } from '../core/words/fault-sentence.ts';
 import { choiceNames, outcomeSentence } from '../core/words/outcome-sentence.ts';
 import { CannotRun, readFileWith, readShop } from './files.ts';
@@ -14,11 +15,12 @@ export interface CheckOptions {
   book: string;
   catalogue: string;
   trials: string;
+  'stand-ins'?: boolean;
 }
 
 /** Runs every trial; writes each, kept or broken and why, as JSON. Exit: 0 all are kept, 1 one is broken. */
 export const checkCommand = (options: CheckOptions, write: Write): number => {
-  const shop = readShop(options.book, options.catalogue);
+  const shop = readShop(options.book, options.catalogue, options['stand-ins']);
   const trials = readFileWith(options.trials, readTrials);
   const names = choiceNames(shop.book);
   const checked = trials.map((trial) => {
@@ -39,11 +41,13 @@ export interface ReplayOptions {
   catalogue: string;
   orders: string;
   against?: string;
+  'stand-ins'?: boolean;
 }
 
 /** Puts past orders through a book; writes sums and distribution as JSON. Exit: 0, or 1 where an order is unusable. */
-export const replayCommand = ({ book, catalogue, orders, against }: ReplayOptions, write: Write): number => {
-  const shop = readShop(book, catalogue);
+export const replayCommand = (options: ReplayOptions, write: Write): number => {
+  const { book, catalogue, orders, against, 'stand-ins': standIns } = options;
+  const shop = readShop(book, catalogue, standIns);
   const past = readFileWith(orders, readOrders);
   const other = against === undefined ? null : readFileWith(against, readBook);
   const otherShop =
@@ -51,6 +55,7 @@ export const replayCommand = ({ book, catalogue, orders, against }: ReplayOption
     compile(
       other,
       readFileWith(catalogue, (value) => readCatalogue(value, other)),
+      standIns ? answersAtOnce : null,
     );
   const result = replay(shop, otherShop, past);
   write(`${JSON.stringify(result, null, 2)}\n`);
@@ -61,13 +66,15 @@ export interface AuditOptions {
   book: string;
   catalogue: string;
   on?: string;
+  'stand-ins'?: boolean;
 }
 
 /** Every fault of a book as JSON, judged from a day on. Exit: 0, or 1 where one stops customers or leaks money. */
-export const auditCommand = ({ book, catalogue, on }: AuditOptions, write: Write): number => {
+export const auditCommand = (options: AuditOptions, write: Write): number => {
+  const { book, catalogue, on } = options;
   const day = on ?? new Date().toISOString().slice(0, 10);
   if (!localDateSchema.safeParse(day).success) throw new CannotRun('--on is a date, as 2026-03-31.');
-  const errata = audit(readShop(book, catalogue), day);
+  const errata = audit(readShop(book, catalogue, options['stand-ins']), day);
   write(`${JSON.stringify(errata, null, 2)}\n`);
   return errata.some(({ gravity }) => gravity === 'stops' || gravity === 'leaks') ? 1 : 0;
 };

@@ -20,6 +20,7 @@ export interface QuoteOptions {
   request?: string;
   requests?: string;
   answers?: string;
+  'stand-ins'?: boolean;
 }
 
 const answersSchema = z.array(carrierAnswerSchema).max(200);
@@ -27,16 +28,16 @@ const pairSchema = z.strictObject({ request: quoteRequestSchema, answers: answer
 
 interface Asked {
   request: QuoteRequest;
-  answers: readonly CarrierAnswer[];
+  answers?: readonly CarrierAnswer[] | undefined;
 }
 
 const readAsked = (value: unknown): Result<Asked> => {
   if (typeof value === 'object' && value !== null && 'request' in value) {
     const pair = parseWith(pairSchema, value);
-    return pair.ok ? { ok: true, value: { answers: [], ...pair.value } } : pair;
+    return pair.ok ? { ok: true, value: pair.value } : pair;
   }
   const request = readRequest(value);
-  return request.ok ? { ok: true, value: { request: request.value, answers: [] } } : request;
+  return request.ok ? { ok: true, value: { request: request.value } } : request;
 };
 
 const answer = (shop: CompiledBook, asked: Asked): Result<Quote> => {
@@ -52,7 +53,9 @@ const oneQuote = (
   write: Write,
 ): number => {
   const request = readFileWith(requestFile, readRequest);
-  const answers = answersFile ? readFileWith(answersFile, (value) => parseWith(answersSchema, value)) : [];
+  const answers = answersFile
+    ? readFileWith(answersFile, (value) => parseWith(answersSchema, value))
+    : undefined;
   const answered = answer(shop, { request, answers });
   if (!answered.ok) {
     throw new CannotRun(...answered.faults.map((fault) => `${requestFile}: ${locatedSentence(fault)}`));
@@ -99,7 +102,7 @@ const manyQuotes = async (shop: CompiledBook, file: string, write: Write): Promi
 
 /** Quotes one request, or one a line; gives the exit code: 0 well, 1 a line was unusable. */
 export const quoteCommand = async (options: QuoteOptions, write: Write): Promise<number> => {
-  const shop = readShop(options.book, options.catalogue);
+  const shop = readShop(options.book, options.catalogue, options['stand-ins']);
   if (options.request !== undefined) return oneQuote(shop, options.request, options.answers, write);
   return manyQuotes(shop, options.requests ?? '', write);
 };

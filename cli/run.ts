@@ -10,6 +10,7 @@ const USAGE = [
   '  emporos check --book FILE --catalogue FILE --trials FILE',
   '  emporos replay --book FILE [--against FILE] --catalogue FILE --orders FILE',
   '  emporos audit --book FILE --catalogue FILE [--on YYYY-MM-DD]',
+  'With --stand-ins, the made-up carriers answer where no answers are handed in; without, a carrier counts as not reached.',
   'Exit: 0 well; 1 it found something wrong, such as a broken trial or an unusable line; 2 it could not run.',
 ].join('\n');
 
@@ -23,6 +24,7 @@ const OPTIONS = {
   orders: { type: 'string' },
   against: { type: 'string' },
   on: { type: 'string' },
+  'stand-ins': { type: 'boolean' },
   help: { type: 'boolean', short: 'h' },
 } as const;
 
@@ -43,23 +45,25 @@ const taken = <N extends Option, M extends Option = never>(
   values: Values,
   needed: readonly N[],
   may: readonly M[] = [],
-): Record<N, string> & Partial<Record<M, string>> => {
+): Record<N, string> & Partial<Record<M, string>> & { 'stand-ins'?: boolean } => {
   const missing = needed.filter((name) => values[name] === undefined);
   if (missing.length > 0)
     throw new CannotRun(`${command} needs ${missing.map((name) => `--${name}`).join(' and ')}.`, USAGE);
-  const allowed: readonly Option[] = [...needed, ...may];
+  const allowed: readonly Option[] = [...needed, ...may, 'stand-ins'];
   const other = (Object.keys(values) as Option[]).find((name) => !allowed.includes(name));
   if (other !== undefined) throw new CannotRun(`${command} takes no --${other}.`, USAGE);
-  return values as Record<N, string> & Partial<Record<M, string>>;
+  return values as Record<N, string> & Partial<Record<M, string>> & { 'stand-ins'?: boolean };
 };
 
 const quoteOptions = (values: Values): QuoteOptions => {
-  const { book, catalogue, request, requests, answers } = taken(
-    'quote',
-    values,
-    ['book', 'catalogue'],
-    ['request', 'requests', 'answers'],
-  );
+  const {
+    book,
+    catalogue,
+    request,
+    requests,
+    answers,
+    'stand-ins': standIns,
+  } = taken('quote', values, ['book', 'catalogue'], ['request', 'requests', 'answers']);
   if ((request === undefined) === (requests === undefined)) {
     throw new CannotRun('quote needs either --request or --requests.', USAGE);
   }
@@ -72,6 +76,7 @@ const quoteOptions = (values: Values): QuoteOptions => {
     ...(request ? { request } : {}),
     ...(requests ? { requests } : {}),
     ...(answers ? { answers } : {}),
+    ...(standIns ? { 'stand-ins': true } : {}),
   };
 };
 

@@ -1,4 +1,5 @@
 import type { Adjustment } from '../core/model/adjustment.ts';
+import { prepaidToUs } from './duties.ts';
 
 const TRADE: Adjustment['when'][number] = { test: 'customer', in: ['trade'] };
 
@@ -52,4 +53,5 @@ export const demoAdjustments: Adjustment[] = [
     effect: { do: 'free' },
     last: true,
   },
+  prepaidToUs,
 ];

@@ -4,6 +4,8 @@ import type { Location } from '../core/model/location.ts';
 import type { TaxRate } from '../core/model/tax.ts';
 import type { Weekday } from '../core/model/unit.ts';
 import { demoAdjustments } from './adjustments.ts';
+import { demoBoxes, demoCarriers, demoPacking } from './carriers.ts';
+import { demoDuties } from './duties.ts';
 import { demoRates, demoServices } from './rates.ts';
 import { demoPayments, demoPostalList, demoTables } from './tables.ts';
 import { demoSellsTo, demoZones } from './zones.ts';
@@ -104,23 +106,23 @@ export const demoBook: Book = {
     sellsTo: demoSellsTo,
     unlistedPostalCodes: 'served',
     postalDaysMargin: 0,
-    packing: { kind: 'single' },
+    packing: demoPacking,
     rounding: 'none',
     choiceOrder: 'listed',
   },
   locations,
   groups: demoGroups,
-  boxes: [],
+  boxes: demoBoxes,
   zones: demoZones,
   services: demoServices,
   rates: demoRates,
   rateTables: demoTables,
-  carriers: [],
+  carriers: demoCarriers,
   areas: [],
   pickups: [],
   postalList: demoPostalList,
   adjustments: demoAdjustments,
   payments: demoPayments,
   taxes,
-  duties: { show: 'hide', terms: 'DAP', homeCountries: ['CA'], clearanceFee: 0, rates: [] },
+  duties: demoDuties,
 };

@@ -54,8 +54,18 @@ const plants = [
 ];
 
 const pots = [
-  physical('pot-18', 'Glazed pot, 18 cm', 2_200, { weight: 2_000, size: size(200, 200, 190) }),
-  physical('pot-26', 'Glazed pot, 26 cm', 3_550, { weight: 3_200, size: size(280, 280, 260) }),
+  physical('pot-18', 'Glazed pot, 18 cm', 2_200, {
+    weight: 2_000,
+    size: size(200, 200, 190),
+    hsCode: '6912.00',
+    madeIn: 'CA',
+  }),
+  physical('pot-26', 'Glazed pot, 26 cm', 3_550, {
+    weight: 3_200,
+    size: size(280, 280, 260),
+    hsCode: '6912.00',
+    madeIn: 'CA',
+  }),
   physical('pot-34', 'Glazed pot, 34 cm', 6_400, { weight: 8_600, size: size(360, 360, 340), onceFee: 350 }),
   physical('pot-urn', 'Glazed urn, 48 cm', 11_900, {
     weight: 14_000,

@@ -1,5 +1,6 @@
 import type { Destination } from '../core/model/place.ts';
 import type { PastOrder } from '../core/model/order.ts';
+import { answersAtOnce } from '../carriers/stand-ins.ts';
 import { compile } from '../core/quote/compile.ts';
 import { quote } from '../core/quote/quote.ts';
 import { seeded } from '../core/seeded.ts';
@@ -67,7 +68,7 @@ const pickPlace = (dice: () => number): Destination => {
   return (PLACES[0] as (typeof PLACES)[number])[1];
 };
 
-const compiled = compile(demoBook, demoCatalogue);
+const compiled = compile(demoBook, demoCatalogue, answersAtOnce);
 const sold = demoCatalogue.goods.filter(({ fulfilment }) => fulfilment === 'physical');
 
 const basket = (dice: () => number): { sku: string; quantity: number }[] => {
@@ -102,7 +103,7 @@ const orderOf = (dice: () => number, number: number, daysAgo: number): PastOrder
     number: String(number),
     request,
     chosen: { id, kind, name, charge, total: charge },
-    cost: Math.round((choice.charge === 0 ? 900 : choice.charge) * (0.55 + dice() * 0.6)),
+    cost: choice.cost ?? Math.round((choice.charge === 0 ? 900 : choice.charge) * (0.55 + dice() * 0.6)),
     payment: 'card',
     status: 'handed-over',
     history: [

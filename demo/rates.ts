@@ -1,5 +1,6 @@
 import type { Price, Step } from '../core/model/price.ts';
 import type { Rate, Service } from '../core/model/rate.ts';
+import { byCairn, byGannet, byTern } from './carriers.ts';
 
 export const demoServices: Service[] = [
   { id: 'seed-mail', name: 'Seed mail', note: 'A letter, without tracking' },
@@ -61,6 +62,10 @@ const express = (zoneId: string, first: number, eachKg: number, min: number, max
   );
 };
 
+/** Express by a carrier's own prices, with one of the shop's for when it does not answer. */
+const expressBy = (zoneId: string, price: Price): Rate =>
+  rate('express', zoneId, price, { limits: { longestSide: { max: 1_200 } } });
+
 const pallet = (zoneId: string, amount: number, min: number, max: number): Rate =>
   rate(
     'pallet',
@@ -105,14 +110,14 @@ export const demoRates: Rate[] = [
     limits: { weight: { max: 20 * KG }, longestSide: { max: 1_050 } },
     bounds: { max: 6_500 },
   }),
-  express('maritimes', 1_450, 165, 1, 1),
+  expressBy('maritimes', byTern(2_400)),
   express('newfoundland', 2_150, 310, 1, 2),
-  express('central', 1_850, 240, 1, 2),
-  express('west', 2_250, 335, 2, 3),
+  expressBy('central', byTern(3_200)),
+  expressBy('west', byTern(4_500)),
   express('north', 3_900, 780, 2, 5),
-  express('united-states', 3_450, 520, 2, 4),
+  expressBy('united-states', byGannet(5_400)),
   pallet('maritimes', 6_400, 2, 5),
   pallet('newfoundland', 11_800, 5, 9),
-  pallet('central', 9_600, 3, 7),
+  { ...pallet('central', 0, 3, 7), price: byCairn },
   { ...pallet('west', 0, 6, 12), price: { kind: 'table', tableId: 'pallets-west' } },
 ];

@@ -338,7 +338,7 @@ describe('a book that is read', () => {
     ],
     [
       'packing into boxes that are gone',
-      (book) => ({ ...book, store: { ...book.store, packing: { kind: 'boxes', boxIds: ['gone'] } } }),
+      () => makeBook({ store: { packing: { kind: 'boxes', boxIds: ['gone'] } } }),
       'store.packing.boxIds[0]: There is no “gone” in boxes.',
     ],
   ])('with %s is refused with its place', (_name, spoil, sentence) => {

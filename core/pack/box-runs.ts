@@ -6,12 +6,12 @@ import type { Packed, ParcelRun, Lot } from './pack.ts';
 import type { Packing } from './packing.ts';
 
 /** A unit of a lot with what placing it needs. */
-export interface SizedLot extends Lot {
+interface SizedLot extends Lot {
   kind: Kind;
 }
 
 /** Lines of the basket as kinds to place; every one has a size. */
-export const sizedLots = (lots: readonly Lot[], lines: readonly BasketLine[]): SizedLot[] =>
+const sizedLots = (lots: readonly Lot[], lines: readonly BasketLine[]): SizedLot[] =>
   lots.flatMap((lot) => {
     const good = lines[lot.line]?.good;
     if (!good?.size) return [];
@@ -55,6 +55,14 @@ const fitsNone = ({ name, sku, weight }: Lot, size: BasketLine['good']['size']):
   },
 });
 
+/** The largest first, so that the order of the lines makes no difference. */
+const byKind = ({ kind: a }: SizedLot, { kind: b }: SizedLot): number =>
+  b.volume - a.volume ||
+  b.weight - a.weight ||
+  b.quantity - a.quantity ||
+  a.turns.length - b.turns.length ||
+  (a.turns.join() < b.turns.join() ? -1 : 1);
+
 const MOST_KEPT = 2_000;
 
 const keyOf = ({ kind, quantity, line }: SizedLot): string =>
@@ -81,7 +89,7 @@ export const packIntoBoxes = (
   lines: readonly BasketLine[],
 ): Packed => {
   if (lots.length === 0) return { ok: true, runs: [] };
-  const sized = sizedLots(lots, lines);
+  const sized = sizedLots(lots, lines).sort(byKind);
   const known = kept.get(packing) ?? new Map<string, Packed>();
   kept.set(packing, known);
   const key = sized.map(keyOf).join();

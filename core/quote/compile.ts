@@ -1,6 +1,7 @@
 import { indexDuties, type DutyIndex } from '../duty/import-charges.ts';
 import { indexTaxes, type TaxIndex } from '../duty/tax.ts';
 import type { Book } from '../model/book.ts';
+import type { CarrierAnswer, CarrierQuestion } from '../model/carrier.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { RateTable } from '../model/price.ts';
 import type { Source } from '../model/quote.ts';
@@ -32,6 +33,9 @@ export interface CompiledService {
   byZone: ReadonlyMap<string, CompiledRate>;
 }
 
+/** What carriers say to questions, in a pure function. */
+export type Ask = (questions: readonly CarrierQuestion[]) => readonly CarrierAnswer[];
+
 /** A book and a catalogue made ready for many quotes. */
 export interface CompiledBook {
   book: Book;
@@ -53,6 +57,8 @@ export interface CompiledBook {
   duties: DutyIndex;
   /** How the store packs, with its boxes. */
   packing: Packing;
+  /** Answers carriers' questions at once where none are handed in: stand-ins, for proofs and replays. */
+  ask: Ask | null;
 }
 
 const decimalsByCurrency = new Map<string, number>();
@@ -129,7 +135,7 @@ const accountsOf = (book: Book, clock: Clock): Map<string, CompiledAccount> =>
  * A book and its catalogue, indexed once for many quotes. Parts that are the same objects as in an
  * earlier call are not indexed again: editing a rate leaves the place index as it is.
  */
-export const compile = (book: Book, catalogue: Catalogue): CompiledBook => {
+export const compile = (book: Book, catalogue: Catalogue, ask: Ask | null = null): CompiledBook => {
   const clock = clockOf(book.store.timeZone);
   const first = book.locations[0];
   return {
@@ -145,6 +151,7 @@ export const compile = (book: Book, catalogue: Catalogue): CompiledBook => {
     postalList: postalListOf(book.postalList),
     tables: tablesOf(book.rateTables),
     clock,
+    ask,
     accounts: accountsOf(book, clock),
     duties: dutiesOf(book.duties),
     packing: packingOf(book.store.packing, book.boxes),

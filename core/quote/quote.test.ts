@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { Book } from '../model/book.ts';
 import { quoteSchema } from '../model/quote.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
+import { answersAtOnce } from '../../carriers/stand-ins.ts';
 import { demoBook } from '../../demo/book.ts';
 import { demoCatalogue } from '../../demo/goods.ts';
 import {
@@ -60,18 +61,22 @@ const variant: fc.Arbitrary<Book> = fc
   })
   .map((store) => ({ ...demoBook, store: { ...demoBook.store, ...store } as Book['store'] }));
 
+const NO_DUTIES = { duty: 0, importTax: 0, clearance: 0, terms: 'DAP' } as const;
+
 describe('the laws of a quote', () => {
   test('running totals add up to the charge, and a charge of 0 says why', () => {
     fc.assert(
       fc.property(variant, request, (book, asked) => {
-        for (const choice of quote(compile(book, demoCatalogue), asked).choices) {
+        for (const choice of quote(compile(book, demoCatalogue, answersAtOnce), asked).choices) {
           let running = 0;
           for (const one of choice.working) {
             running += one.change;
             expect(one.running).toBe(running);
           }
           expect(choice.charge).toBe(running);
-          expect(choice.total).toBe(choice.charge + (choice.taxIncluded ? 0 : choice.tax));
+          const { duty, importTax, clearance, terms } = choice.duties ?? NO_DUTIES;
+          const prepaid = terms === 'DDP' ? duty + importTax + clearance : 0;
+          expect(choice.total).toBe(choice.charge + (choice.taxIncluded ? 0 : choice.tax) + prepaid);
           const reasons = /free|Nothing in the basket travels|Price set to 0.00|: 0.00|Rounded/;
           if (choice.charge === 0) expect(choice.working.some((one) => reasons.test(one.text))).toBe(true);
         }
@@ -82,13 +87,18 @@ describe('the laws of a quote', () => {
   test('every service is offered or withheld, once', () => {
     fc.assert(
       fc.property(variant, request, (book, asked) => {
-        const { choices, withheld } = quote(compile(book, demoCatalogue), asked);
+        const { choices, withheld } = quote(compile(book, demoCatalogue, answersAtOnce), asked);
         const travels = asked.lines.some(
           ({ sku }) => demoCatalogue.goods.find((good) => good.sku === sku)?.fulfilment === 'physical',
         );
-        const names = [...choices, ...withheld].map((one) => one.name).sort();
-        expect(names).toEqual(
-          travels ? book.services.map((service) => service.name).sort() : ['Nothing to ship'],
+        const ids = [...choices, ...withheld].map(({ id }) => id);
+        expect(new Set(ids).size).toBe(ids.length);
+        const services = ids.map((id) => {
+          const [rateId] = id.split(':');
+          return book.rates.find((rate) => rate.id === rateId)?.serviceId ?? id;
+        });
+        expect([...new Set(services)].sort()).toEqual(
+          travels ? book.services.map((service) => service.id).sort() : ['nothing-to-ship'],
         );
         for (const one of withheld) expect(one.text).not.toBe('');
       }),
@@ -98,7 +108,7 @@ describe('the laws of a quote', () => {
   test('the order of the lines does not matter, and the same goes in as comes out', () => {
     fc.assert(
       fc.property(variant, request, (book, asked) => {
-        const compiled = compile(book, demoCatalogue);
+        const compiled = compile(book, demoCatalogue, answersAtOnce);
         const bare = (lines: Line[]) => {
           const { choices, withheld, subtotal, goodsTax } = quote(compiled, { ...asked, lines });
           return {
@@ -110,7 +120,9 @@ describe('the laws of a quote', () => {
         };
         expect(bare([...asked.lines].reverse())).toEqual(bare(asked.lines));
         expect(JSON.stringify(quote(compiled, asked))).toBe(
-          JSON.stringify(quote(compile(structuredClone(book), demoCatalogue), structuredClone(asked))),
+          JSON.stringify(
+            quote(compile(structuredClone(book), demoCatalogue, answersAtOnce), structuredClone(asked)),
+          ),
         );
       }),
     );
@@ -119,7 +131,9 @@ describe('the laws of a quote', () => {
   test('what it gives is of the public shape', () => {
     fc.assert(
       fc.property(variant, request, (book, asked) => {
-        const json: unknown = JSON.parse(JSON.stringify(quote(compile(book, demoCatalogue), asked)));
+        const json: unknown = JSON.parse(
+          JSON.stringify(quote(compile(book, demoCatalogue, answersAtOnce), asked)),
+        );
         expect(quoteSchema.safeParse(json).error).toBeUndefined();
       }),
       { numRuns: 50 },

@@ -1,7 +1,7 @@
 import { taxesAt, taxOn } from '../duty/tax.ts';
 import type { CarrierAnswer } from '../model/carrier.ts';
 import type { Fault } from '../model/fault.ts';
-import type { Choice, Notice, Quote } from '../model/quote.ts';
+import type { Choice, Notice, Parcel, Quote } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { listParcels } from '../pack/list.ts';
 import { Parcels } from '../pack/parcels.ts';
@@ -14,6 +14,7 @@ import { measureBasket, type Basket } from './basket.ts';
 import type { CompiledBook } from './compile.ts';
 import { Ledger } from './ledger.ts';
 import { paymentsFor } from './payments.ts';
+import { carrierQuestions } from './questions.ts';
 import { reachOf, type Reach } from './reach.ts';
 import { shipBy } from './services.ts';
 import type { Shipment } from './shipment.ts';
@@ -123,17 +124,20 @@ const addPayments = ({ book }: CompiledBook, reach: Reach, goods: number, choice
 const sorted = (choices: Choice[], order: 'listed' | 'cheapest'): Choice[] =>
   order === 'cheapest' ? choices.sort((a, b) => a.charge - b.charge) : choices;
 
+const askedAtOnce = (compiled: CompiledBook, request: QuoteRequest): readonly CarrierAnswer[] =>
+  compiled.ask ? compiled.ask(carrierQuestions(compiled, request)) : [];
+
 /**
  * What a customer would be offered for an order: every service of the book is a choice, with its
  * charge in minor units and its working, or withheld, with the reason. Pure: no clock, no network,
  * no randomness. `carriers` are the answers to `carrierQuestions`; an account that was asked and has none
- * counts as not reached.
+ * counts as not reached. Without any, they are those of the compiled book's own `ask`, where it has one.
  * The request is one that `requestFaults` finds nothing wrong with.
  */
 export const quote = (
   compiled: CompiledBook,
   request: QuoteRequest,
-  carriers: readonly CarrierAnswer[] = [],
+  carriers: readonly CarrierAnswer[] = askedAtOnce(compiled, request),
 ): Quote => {
   const { store } = compiled.book;
   const { basket, faults } = measureBasket(compiled.goods, store.defaultWeight, request);
@@ -144,12 +148,15 @@ export const quote = (
   const answers = answer(compiled, request, basket, reach, carriers);
   const { choices, withheld } = answers;
   addPayments(compiled, reach, basket.subtotal + (store.pricesIncludeTax ? 0 : goodsTax), choices);
+  let parcels: Parcel[] | undefined;
   return {
     currency: store.currency,
     subtotal: basket.subtotal,
     goodsTax,
     zone: reach.zone && { id: reach.zone.zone.id, name: reach.zone.zone.name, because: reach.zone.because },
-    parcels: listParcels(compiled.packing, basket.physical, store.defaultWeight),
+    get parcels() {
+      return (parcels ??= listParcels(compiled.packing, basket.physical, store.defaultWeight));
+    },
     choices: sorted(choices, store.choiceOrder),
     withheld,
     notices: noticesOf(compiled, basket, answers),

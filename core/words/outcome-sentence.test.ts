@@ -9,6 +9,8 @@ test('every choice that a book can give has a name', () => {
   expect(Object.fromEntries(names)).toEqual({
     parcel: 'Parcel',
     'parcel-country': 'Parcel to Home',
+    'parcel-country:DAP': 'Parcel to Home, DAP',
+    'parcel-country:DDP': 'Parcel to Home, DDP',
     'nothing-to-ship': 'Nothing to ship',
   });
 });

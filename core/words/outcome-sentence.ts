@@ -9,11 +9,19 @@ export type ChoiceNames = ReadonlyMap<string, string>;
 export const choiceNames = ({ rates, services, zones, areas, pickups }: Book): ChoiceNames => {
   const nameOf = (list: readonly { id: string; name: string }[], id: string): string =>
     list.find((one) => one.id === id)?.name ?? id;
+  const shipped = rates.flatMap(({ id, serviceId, zoneId, price }): [string, string][] => {
+    const zone = nameOf(zones, zoneId);
+    const offers = price.kind === 'carrier' ? price.services : [];
+    return [
+      [id, `${nameOf(services, serviceId)} to ${zone}`],
+      ...offers.map(({ code, label }): [string, string] => [`${id}:${code}`, `${label ?? code} to ${zone}`]),
+    ];
+  });
   return new Map([
     ...services.map(({ id, name }) => [id, name] as const),
-    ...rates.map(
-      ({ id, serviceId, zoneId }) =>
-        [id, `${nameOf(services, serviceId)} to ${nameOf(zones, zoneId)}`] as const,
+    ...shipped,
+    ...shipped.flatMap(([id, name]) =>
+      (['DAP', 'DDP'] as const).map((terms) => [`${id}:${terms}`, `${name}, ${terms}`] as const),
     ),
     ...areas.flatMap((area) =>
       area.ways.map((way) => [`${area.id}:${way.id}`, `${area.name}, ${way.name}`] as const),
