@@ -17,10 +17,17 @@ const HERE = join(__dirname, 'package.json');
 const ICON_FONT = '@react-native-vector-icons/material-design-icons';
 const ICON_SET = join(__dirname, 'ui', 'theme', 'icon-set.tsx');
 
+/** Paper carries a palette of three hundred colours of which nine are named. */
+const isFormerPalette = (from, name) =>
+  /node_modules\/react-native-paper\//.test(from) && /(v2\/colors|^\.\/colors)$/.test(name);
+const FORMER_COLOURS = join(__dirname, 'ui', 'theme', 'former-colours.ts');
+
 config.resolver.resolveRequest = (context, name, platform) => {
   if (isUnusedZod(context.originModulePath, name)) return { type: 'empty' };
   if (COLOURS.test(name))
     return context.resolveRequest({ ...context, originModulePath: HERE }, name, platform);
+  if (isFormerPalette(context.originModulePath, name))
+    return { type: 'sourceFile', filePath: FORMER_COLOURS };
   if (name === ICON_FONT) return { type: 'sourceFile', filePath: ICON_SET };
   return context.resolveRequest(context, name, platform);
 };

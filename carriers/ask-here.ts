@@ -13,7 +13,7 @@ const never = (signal: AbortSignal): Promise<never> =>
   });
 
 /** One question to a stand-in in this process, with the trouble it meets. */
-const sendTo =
+export const askHere =
   (troubles: Troubles) =>
   async (question: CarrierQuestion, signal: AbortSignal): Promise<unknown> => {
     const trouble = troubles.meet(question.carrier);
@@ -28,4 +28,4 @@ const sendTo =
 
 /** An asker of the stand-ins in this process. */
 export const askerHere = (troubles: Troubles): Asker =>
-  makeAsker({ send: sendTo(troubles), now: () => performance.now(), random: Math.random });
+  makeAsker({ send: askHere(troubles), now: () => performance.now(), random: Math.random });

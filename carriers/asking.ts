@@ -23,6 +23,8 @@ export interface Asker {
   known: (question: CarrierQuestion) => CarrierAnswer | null;
   /** The carriers that are rested after failing again and again, until when. */
   resting: () => ReadonlyMap<string, number>;
+  /** Forgets every answer and every failure. */
+  forget: () => void;
 }
 
 const FRESH_MS = 10 * 60_000;
@@ -80,6 +82,12 @@ class Conversation {
     if (this.world.now() - found.at < FRESH_MS) return found.answer;
     this.kept.delete(key);
     return null;
+  }
+
+  forget(): void {
+    this.kept.clear();
+    this.failures.clear();
+    this.restingUntil.clear();
   }
 
   answer(asked: Asked, signal: AbortSignal | undefined): Promise<CarrierAnswer> {
@@ -194,6 +202,7 @@ export const makeAsker = (world: AskingWorld): Asker => {
   return {
     ask: (asked, signal) => Promise.all(asked.map((one) => conversation.answer(one, signal))),
     known: (question) => conversation.known(question),
+    forget: () => conversation.forget(),
     resting: () => {
       const now = world.now();
       return new Map([...conversation.restingUntil].filter(([, until]) => until > now));

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { carrierAnswerSchema, type CarrierAnswer, type CarrierQuestion } from '../core/model/carrier.ts';
 import { billedWeight, ratesBy } from './rates.ts';
-import { answersAtOnce, CARRIERS } from './stand-ins.ts';
+import { answersAtOnce, STAND_INS } from './stand-ins.ts';
 import { cairnFreight } from './tariffs/cairn-freight.ts';
 import { gannetPost } from './tariffs/gannet-post.ts';
 import { ternParcel } from './tariffs/tern-parcel.ts';
@@ -160,7 +160,7 @@ describe('prices by the tariff', () => {
 
   test('come from every carrier at once, and a carrier that is none is not reached', () => {
     const questions = [
-      ...CARRIERS.map(({ id }) => makeQuestion({ key: id, carrier: id })),
+      ...STAND_INS.map(({ id }) => makeQuestion({ key: id, carrier: id })),
       makeQuestion({ carrier: 'auk' }),
     ];
     const answers = answersAtOnce(questions);

@@ -1,11 +1,9 @@
 import type { CarrierAnswer, CarrierQuestion } from '../core/model/carrier.ts';
 import type { Carrier } from './carrier.ts';
+import { TARIFFS } from './directory.ts';
 import { ratesBy } from './rates.ts';
 import { bookBy, cancelBy, trackBy } from './shipment.ts';
 import type { Tariff } from './tariff.ts';
-import { cairnFreight } from './tariffs/cairn-freight.ts';
-import { gannetPost } from './tariffs/gannet-post.ts';
-import { ternParcel } from './tariffs/tern-parcel.ts';
 
 /** A made-up carrier that answers by its tariff at once, wherever it runs. */
 export interface StandIn extends Carrier {
@@ -18,9 +16,6 @@ export interface StandIn extends Carrier {
 const standIn = (tariff: Tariff): StandIn => ({
   id: tariff.id,
   name: tariff.name,
-  about: tariff.about,
-  services: tariff.services,
-  boxes: tariff.onePrice?.boxes ?? [],
   rate: (question) => ratesBy(tariff, question),
   book: (booking) => bookBy(tariff, booking),
   cancel: cancelBy,
@@ -28,9 +23,10 @@ const standIn = (tariff: Tariff): StandIn => ({
 });
 
 /** The carriers there are. */
-export const CARRIERS: readonly StandIn[] = [gannetPost, ternParcel, cairnFreight].map(standIn);
+export const STAND_INS: readonly StandIn[] = TARIFFS.map(standIn);
 
-export const carrierById = (id: string): StandIn | undefined => CARRIERS.find((carrier) => carrier.id === id);
+export const carrierById = (id: string): StandIn | undefined =>
+  STAND_INS.find((carrier) => carrier.id === id);
 
 /** The answers to questions, at once and without a network: what proofs, audits and replays are worked out with. */
 export const answersAtOnce = (questions: readonly CarrierQuestion[]): CarrierAnswer[] =>

@@ -8,6 +8,7 @@ import { must, phase, ROOT } from './phases.mjs';
 /** What the exported web app is made of; an export of the same sources is used again. */
 const SOURCES = [
   'app',
+  'carriers',
   'ui',
   'core',
   'demo/data',

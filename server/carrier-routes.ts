@@ -4,14 +4,14 @@ import { z } from 'zod';
 import { labelPdf } from '../carriers/label.ts';
 import { misbehaviourSchema, SLOW_MS, type Troubles } from '../carriers/misbehaviour.ts';
 import { bookingSchema, type CarrierShipment } from '../carriers/shipment.ts';
-import { carrierById, CARRIERS, type StandIn } from '../carriers/stand-ins.ts';
+import { carrierById, STAND_INS, type StandIn } from '../carriers/stand-ins.ts';
 import { carrierQuestionSchema } from '../core/model/carrier.ts';
 import { jsonBody, parsedBody, readable } from './body.ts';
 
 const MOST_SHIPMENTS = 10_000;
 const REQUESTS_A_MINUTE = 6_000;
 
-const troublesSchema = z.strictObject({ troubles: z.array(misbehaviourSchema).max(CARRIERS.length) });
+const troublesSchema = z.strictObject({ troubles: z.array(misbehaviourSchema).max(STAND_INS.length) });
 
 /** The carrier that a path names, once it has met its trouble; without one, the answer is given here. */
 type Met = Request & { carrier?: StandIn };

@@ -39,8 +39,10 @@ export const pastOrderSchema = z.strictObject({
   /** Who receives it, and where the bill goes if elsewhere. */
   recipient: nameSchema.optional(),
   billing: z.strictObject({ name: nameSchema, address: destinationSchema }).optional(),
-  /** What the goods came to, the taxes on all of it, and what the customer paid. */
-  sums: z.strictObject({ goods: sumSchema, taxes: sumSchema, total: sumSchema }).optional(),
+  /** What the goods came to, the taxes on all of it, what the customer paid, and the import charges among it. */
+  sums: z
+    .strictObject({ goods: sumSchema, taxes: sumSchema, total: sumSchema, prepaid: sumSchema.optional() })
+    .optional(),
 });
 export type PastOrder = z.infer<typeof pastOrderSchema>;
 export const pastOrdersSchema = z.array(pastOrderSchema).max(200_000);

@@ -1,3 +1,5 @@
+import { prepaidOf } from '../duty/prepaid.ts';
+import type { CarrierAnswer } from '../model/carrier.ts';
 import { fault, type Result } from '../model/fault.ts';
 import type { PastOrder } from '../model/order.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
@@ -14,6 +16,8 @@ export interface Ordering {
   recipient: string;
   billing?: PastOrder['billing'];
   payment?: string;
+  /** What the carriers answered. */
+  answers?: readonly CarrierAnswer[];
 }
 
 const FIRST_NUMBER = 1001;
@@ -46,16 +50,17 @@ const asSold = (compiled: CompiledBook, line: Line): Line => {
  * its charge is no longer the one that was shown, or it can no longer be paid so.
  */
 export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<PastOrder> => {
-  const { request, choiceId, shown, number, recipient, billing, payment } = ordering;
+  const { request, choiceId, shown, number, recipient, billing, payment, answers } = ordering;
   const faults = requestFaults(compiled, request);
   if (faults.length > 0) return { ok: false, faults: [...faults] };
-  const quoted = quote(compiled, request);
+  const quoted = quote(compiled, request, answers);
   const choice = quoted.choices.find(({ id }) => id === choiceId);
   if (!choice) return { ok: false, faults: [fault('choice-gone', '')] };
   if (payment !== undefined && !choice.payments.includes(payment))
     return { ok: false, faults: [fault('payment-gone', '')] };
   if (choice.charge !== shown) return { ok: false, faults: [fault('charge-changed', '')] };
-  const { id, kind, name, charge, total } = choice;
+  const { id, kind, name, charge, total, cost } = choice;
+  const prepaid = prepaidOf(choice);
   const taxes = taxLines(compiled, request, quoted, choice).reduce((sum, line) => sum + line.amount, 0);
   const goods = quoted.subtotal;
   const order: PastOrder = {
@@ -65,9 +70,15 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
     status: 'placed',
     history: [{ status: 'placed', at: request.placedAt }],
     recipient,
+    ...(cost === undefined ? {} : { cost }),
     ...(payment === undefined ? {} : { payment }),
     ...(billing ? { billing } : {}),
-    sums: { goods, taxes, total: goods + charge + (choice.taxIncluded ? 0 : taxes) },
+    sums: {
+      goods,
+      taxes,
+      total: goods + charge + (choice.taxIncluded ? 0 : taxes) + prepaid,
+      ...(prepaid > 0 ? { prepaid } : {}),
+    },
   };
   return { ok: true, value: order };
 };

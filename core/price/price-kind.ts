@@ -3,8 +3,8 @@ import type { Price } from '../model/price.ts';
 /** The kinds of price that a merchant writes directly, without a table or a carrier. */
 export type WrittenKind = 'flat' | 'tiers' | 'percent' | 'by-goods';
 
-/** A written price, or one from a table. */
-export type ChosenKind = WrittenKind | 'table';
+/** A written price, one from a table, or a carrier's. */
+export type ChosenKind = WrittenKind | 'table' | 'carrier';
 
 /** One figure that stands for a price: what most like it charges. Minor units. */
 const figureOf = (price: Price): number => {
@@ -17,6 +17,8 @@ const figureOf = (price: Price): number => {
       return price.min ?? 0;
     case 'by-goods':
       return price.otherwise ?? 0;
+    case 'carrier':
+      return price.onError === 'withhold' ? 0 : price.onError.amount;
     default:
       return 0;
   }

@@ -1,4 +1,4 @@
-import type { Limits, Measure, Price, TiersPrice } from '../model/price.ts';
+import type { CarrierPrice, Limits, Measure, Price, TiersPrice } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import {
   countFigure,
@@ -59,6 +59,13 @@ const percentPhrase = (
   return { price: percentFigure(points), by: ['by subtotal', ...ends].join(', ') };
 };
 
+/** What a customer sees of a carrier's services, and what is charged where it does not answer. */
+const carrierNote = ({ show, onError }: CarrierPrice, { decimals }: Speech): string => {
+  const shown = show === 'all' ? [] : [`the ${show}`];
+  const fallback = onError === 'withhold' ? 'no fallback' : `else ${moneyFigure(onError.amount, decimals)}`;
+  return ['by carrier', ...shown, fallback].join(', ');
+};
+
 const pricePhrase = (price: Price, speech: Speech): PricePhrase => {
   switch (price.kind) {
     case 'flat':
@@ -75,7 +82,7 @@ const pricePhrase = (price: Price, speech: Speech): PricePhrase => {
     case 'table':
       return { price: 'table', by: null };
     case 'carrier':
-      return { price: 'carrier', by: null };
+      return { price: `carrier, ${price.services.length}`, by: carrierNote(price, speech) };
   }
 };
 

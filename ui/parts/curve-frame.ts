@@ -57,6 +57,10 @@ const through = ({ x, y }: CurveFrame, pieces: readonly Piece[]): string =>
 /** The whole curve as an SVG path. */
 export const curvePath = (frame: CurveFrame, curve: Curve): string => through(frame, curve.pieces);
 
+/** A line through what something costs, from figure to figure. */
+export const costPath = ({ x, y }: CurveFrame, costs: readonly { at: number; amount: number }[]): string =>
+  costs.map(({ at, amount }, first) => `${first === 0 ? 'M' : 'L'}${x(at)} ${y(amount)}`).join('');
+
 /** The part of the curve from a step on to the next. */
 export const fallPath = (frame: CurveFrame, curve: Curve, step: number): string => {
   const from = curve.dots[step]?.at ?? 0;

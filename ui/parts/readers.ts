@@ -59,6 +59,15 @@ export const readSize =
 export const readPercent = (text: string): Read<number> =>
   said(typedPercent(text, decimalMark), 'Write a percentage, as 4.5.');
 
+/** A figure that may take something off: '-5', '+5' or '5'. */
+export const signed =
+  (read: (text: string) => Read<number>) =>
+  (text: string): Read<number> => {
+    const [, sign = '', rest = ''] = /^\s*([-−+]?)\s*(.*)$/.exec(text) ?? [];
+    const found = read(rest);
+    return found.ok && sign !== '' && sign !== '+' ? { ok: true, value: 0 - found.value } : found;
+  };
+
 /** A whole number between two others. */
 export const readCountWithin =
   (least: number, most: number) =>
@@ -171,3 +180,12 @@ export const readPattern = (country: string) =>
     (text) => text.length <= 40 && parsePattern(country, text) !== null,
     'Write B3H4R2, B3H*, B3?1* or 90200..90299.',
   );
+
+/** Countries by their two letters, in any order. */
+export const readCountries = (text: string): Read<string[]> => {
+  const tokens = readTokens(text.toUpperCase());
+  const bad = tokens.ok ? tokens.value.find((token) => !/^[A-Z]{2}$/.test(token)) : undefined;
+  return bad === undefined
+    ? tokens
+    : { ok: false, text: `“${bad}” is no country: write two letters, as CA.` };
+};

@@ -5,7 +5,7 @@ import type { Curve } from '../../core/price/curve.ts';
 import { measureFigure, moneyFigure, type Speech } from '../../core/words/figure.ts';
 import { useInks } from '../theme/theme.ts';
 import { SANS, SERIF_ITALIC } from '../theme/tokens.ts';
-import { curveFrame, curvePath, fallPath, type CurveFrame } from './curve-frame.ts';
+import { costPath, curveFrame, curvePath, fallPath, type CurveFrame } from './curve-frame.ts';
 
 interface Props {
   curve: Curve;
@@ -13,12 +13,14 @@ interface Props {
   /** Where the trial stands on the measure, and what it is called. */
   mark: { at: number; text: string } | null;
   title: string;
+  /** What it costs the merchant, as a second, thin line. */
+  costs?: readonly { at: number; amount: number }[];
 }
 
 const HEIGHT = 200;
 
 /** In words, what the picture shows, for those who do not see it. */
-const spoken = ({ curve, speech, title }: Props): string => {
+const spoken = ({ curve, speech, title, costs }: Props): string => {
   const dots = curve.dots.map(
     ({ at, amount }) =>
       `from ${measureFigure(curve.basis, at, speech)} ${moneyFigure(amount, speech.decimals)}`,
@@ -27,7 +29,11 @@ const spoken = ({ curve, speech, title }: Props): string => {
     ({ at, by }) =>
       `falls by ${moneyFigure(by, speech.decimals)} at ${measureFigure(curve.basis, at, speech)}`,
   );
-  return [title, ...dots, ...falls].join('; ');
+  const taken = (costs ?? []).map(
+    ({ at, amount }) =>
+      `the carrier takes ${moneyFigure(amount, speech.decimals)} at ${measureFigure(curve.basis, at, speech)}`,
+  );
+  return [title, ...dots, ...falls, ...taken].join('; ');
 };
 
 const Axes = ({ frame, curve, speech }: { frame: CurveFrame; curve: Curve; speech: Speech }) => {
@@ -113,7 +119,7 @@ const Mark = ({ frame, mark }: { frame: CurveFrame; mark: Props['mark'] }) => {
 
 /** The charge against its measure: a stepped line with a dot at each step, and where the trial stands. */
 export const StepCurve = memo(function StepCurve(props: Props) {
-  const { curve, speech, mark } = props;
+  const { curve, speech, mark, costs } = props;
   const inks = useInks();
   const [width, setWidth] = useState(0);
   const frame = curveFrame(curve, width, HEIGHT);
@@ -128,6 +134,9 @@ export const StepCurve = memo(function StepCurve(props: Props) {
         <Svg width={width} height={HEIGHT} aria-hidden>
           <Axes frame={frame} curve={curve} speech={speech} />
           <Path d={curvePath(frame, curve)} stroke={inks.ink} strokeWidth={2} fill="none" />
+          {costs ? (
+            <Path d={costPath(frame, costs)} stroke={inks.control} strokeWidth={1} fill="none" />
+          ) : null}
           {curve.dots.map(({ at, amount }) => (
             <Circle key={at} cx={frame.x(at)} cy={frame.y(amount)} r={3.5} fill={inks.ink} />
           ))}

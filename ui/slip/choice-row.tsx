@@ -38,6 +38,17 @@ const styles = (inks: Inks) => ({
   struck: { ...figure, color: inks.quiet, textDecorationLine: 'line-through' } as const,
 });
 
+/** Who pays import charges, and how much where that is known. */
+const dutyNotes = ({ duties }: Choice, decimals: number): string[] => {
+  if (!duties) return [];
+  const due = moneyFigure(duties.duty + duties.importTax + duties.clearance, decimals);
+  if (duties.terms === 'DDP') return [`DDP: import charges of ${due} paid now`];
+  if (duties.show === 'estimate') return [`DAP: about ${due} import charges on arrival`];
+  return duties.show === 'notice'
+    ? ['DAP: import charges on arrival']
+    : [`DAP, not told: about ${due} on arrival`];
+};
+
 const notesOf = (choice: Choice, decimals: number): string => {
   const { arrives, hint, tax, taxIncluded } = choice;
   const dates = !arrives
@@ -45,7 +56,7 @@ const notesOf = (choice: Choice, decimals: number): string => {
     : ['words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)];
   const taxed = tax > 0 ? [`${taxIncluded ? 'with' : 'and'} ${moneyFigure(tax, decimals)} tax`] : [];
   const short = hint ? [`${moneyFigure(hint.short, decimals)} more makes it free`] : [];
-  return [...dates, ...taxed, ...short].join(' · ');
+  return [...dates, ...taxed, ...dutyNotes(choice, decimals), ...short].join(' · ');
 };
 
 const Row = ({ choice, decimals, before, gained, open }: Props) => {

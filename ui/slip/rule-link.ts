@@ -7,8 +7,10 @@ export interface RuleLink {
   params: {
     zone?: string;
     service?: string;
-    panel?: 'zone' | 'service' | 'groups';
-    part?: 'adjustments' | 'tables' | 'postal' | 'locations';
+    panel?: 'zone' | 'service' | 'groups' | 'boxes';
+    part?: 'adjustments' | 'tables' | 'postal' | 'locations' | 'carriers' | 'duties';
+    account?: string;
+    box?: string;
     table?: string;
     adjustment?: string;
     good?: string;
@@ -30,6 +32,7 @@ type Linked = Source['kind'] | 'location' | 'box';
 export const whereLink = (book: Book, { kind, id: whole }: { kind: string; id: string }): RuleLink | null => {
   const id = kind === 'good' || kind === 'postal' ? whole : (whole.split(':')[0] ?? whole);
   if ((kind as Linked) === 'location') return { pathname: '/settings', params: { part: 'locations' } };
+  if ((kind as Linked) === 'box') return { pathname: '/goods', params: { panel: 'boxes', box: id } };
   return ruleLink(book, { kind: kind as Source['kind'], id });
 };
 
@@ -48,6 +51,9 @@ export const ruleLink = (
   }
   if (from.kind === 'adjustment')
     return { pathname: '/charges', params: { part: 'adjustments', adjustment: from.id } };
+  if (from.kind === 'carrier')
+    return { pathname: '/charges', params: { part: 'carriers', account: from.id } };
+  if (from.kind === 'duty') return { pathname: '/charges', params: { part: 'duties' } };
   if (from.kind === 'table') return { pathname: '/charges', params: { part: 'tables', table: from.id } };
   if (from.kind === 'postal' || withheld?.code === 'postal-not-served')
     return { pathname: '/reach', params: { part: 'postal' } };

@@ -1,13 +1,18 @@
+import { lazy } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Quote } from '../../core/model/quote.ts';
 import { locatedSentence } from '../../core/words/fault-sentence.ts';
 import { moneyFigure } from '../../core/words/figure.ts';
-import { selectSlip, selectSlipBefore, selectSpeech } from '../state/selectors.ts';
+import { useCarriers } from '../carriers/use-carriers.ts';
+import { Later } from '../shell/later.tsx';
+import type { AskedQuote } from '../state/answers.ts';
+import { selectCompiled, selectSlip, selectSlipBefore, selectSpeech } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { aside, note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
+import { AnswersLine, PendingRows } from './carrier-lines.tsx';
 import { ChoiceRow, LostRow } from './choice-row.tsx';
 import { AllRight } from './expect-actions.tsx';
 import { slipChanges } from './slip-changes.ts';
@@ -29,6 +34,8 @@ const styles = (inks: Inks) => ({
   unseen: { position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 } as const,
 });
 
+const NO_QUESTIONS: AskedQuote['questions'] = [];
+
 /** The slip in one sentence, for those who hear it change. */
 const spokenSlip = ({ choices, withheld }: Quote, decimals: number): string => {
   const offered = choices
@@ -48,7 +55,10 @@ const Nothing = ({ quote }: { quote: Quote }) => {
   );
 };
 
-const Choices = ({ quote }: { quote: Quote }) => {
+const ParcelList = lazy(() => import('./parcel-list.tsx'));
+
+const Choices = ({ asked }: { asked: AskedQuote }) => {
+  const { quote, pending } = asked;
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectSpeech);
   const open = useAppSelector((state) => state.session.openChoices);
@@ -74,17 +84,22 @@ const Choices = ({ quote }: { quote: Quote }) => {
             open={open.includes(choice.id)}
           />
         ))}
+        <PendingRows pending={pending} />
         {changes.lost.map((choice) => (
           <LostRow key={choice.id} choice={choice} decimals={decimals} />
         ))}
       </View>
-      {quote.choices.length === 0 ? <Nothing quote={quote} /> : null}
+      {quote.choices.length === 0 && pending.length === 0 ? <Nothing quote={quote} /> : null}
       {quote.notices.map((notice) => (
         <Text key={notice.code} style={style.note}>
           {notice.text}
         </Text>
       ))}
       <WithheldList withheld={quote.withheld} alwaysOpen={quote.choices.length === 0} />
+      <Later>
+        <ParcelList parcels={quote.parcels} />
+      </Later>
+      <AnswersLine asked={asked} />
       <AllRight quote={quote} />
     </View>
   );
@@ -95,6 +110,7 @@ export const Slip = () => {
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectSpeech);
   const slip = useAppSelector(selectSlip);
+  useCarriers(slip?.ok ? slip.questions : NO_QUESTIONS, useAppSelector(selectCompiled));
   return (
     <View testID="slip">
       <TrialHead />
@@ -102,7 +118,7 @@ export const Slip = () => {
       <View aria-live="polite" style={style.unseen}>
         <Text>{slip?.ok ? spokenSlip(slip.quote, decimals) : ''}</Text>
       </View>
-      {slip?.ok ? <Choices quote={slip.quote} /> : null}
+      {slip?.ok ? <Choices asked={slip} /> : null}
       {slip && !slip.ok
         ? slip.faults.map((fault) => (
             <Text key={fault.path} style={style.fault} role="alert">

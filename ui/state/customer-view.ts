@@ -1,11 +1,13 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { Choice, Quote } from '../../core/model/quote.ts';
 import type { QuoteRequest } from '../../core/model/request.ts';
+import { prepaidOf } from '../../core/duty/prepaid.ts';
 import { obstacles, toldReason } from '../../core/order/obstacles.ts';
 import type { CompiledBook } from '../../core/quote/compile.ts';
-import { quote, requestFaults } from '../../core/quote/quote.ts';
+import { requestFaults } from '../../core/quote/quote.ts';
 import { taxLines, type TaxLine } from '../../core/quote/tax-lines.ts';
 import type { CustomerReason } from '../../core/words/customer-reason.ts';
+import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';
 import { selectServedCompiled, selectServedGoods } from './served.ts';
 import type { RootState } from './store.ts';
 
@@ -16,11 +18,15 @@ export interface Sums {
   taxes: TaxLine[];
   taxIncluded: boolean;
   total: number;
+  /** Import charges paid at checkout. */
+  prepaid: number;
 }
 
 /** What the shopfront's customer is shown for a request. */
 export interface CustomerView {
   quote: Quote;
+  /** Services that wait for their carrier, and what has to be asked and was answered. */
+  asked: AskedQuote;
   sums: ReadonlyMap<string, Sums>;
   /** Why there is no choice at all. */
   obstacles: CustomerReason[];
@@ -36,15 +42,22 @@ const sumsOf = (compiled: CompiledBook, request: QuoteRequest, quoted: Quote, ch
     charge: choice.charge,
     taxes,
     taxIncluded: choice.taxIncluded,
-    total: quoted.subtotal + choice.charge + due,
+    prepaid: prepaidOf(choice),
+    total: quoted.subtotal + choice.charge + due + prepaidOf(choice),
   };
 };
 
-const viewOf = (compiled: CompiledBook, request: QuoteRequest | null): CustomerView | null => {
+const viewOf = (
+  compiled: CompiledBook,
+  request: QuoteRequest | null,
+  known: AnswersState,
+): CustomerView | null => {
   if (!request || requestFaults(compiled, request).length > 0) return null;
-  const quoted = quote(compiled, request);
+  const asked = quoteWithKnown(compiled, request, known);
+  const { quote: quoted } = asked;
   return {
     quote: quoted,
+    asked,
     sums: new Map(quoted.choices.map((choice) => [choice.id, sumsOf(compiled, request, quoted, choice)])),
     obstacles: obstacles(quoted, compiled.speech),
     told: quoted.withheld
@@ -55,7 +68,11 @@ const viewOf = (compiled: CompiledBook, request: QuoteRequest | null): CustomerV
 
 /** What the customer is shown for a request; null where there is none yet. */
 export const selectCustomerView = createSelector(
-  [selectServedCompiled, (_: RootState, request: QuoteRequest | null) => request],
+  [
+    selectServedCompiled,
+    (_: RootState, request: QuoteRequest | null) => request,
+    (state: RootState) => state.answers,
+  ],
   viewOf,
 );
 

@@ -1,19 +1,19 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { Fault } from '../../core/model/fault.ts';
-import type { Quote } from '../../core/model/quote.ts';
 import type { Trial } from '../../core/model/trial.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Catalogue } from '../../core/model/good.ts';
 import { compile } from '../../core/quote/compile.ts';
-import { quote, requestFaults } from '../../core/quote/quote.ts';
+import { requestFaults } from '../../core/quote/quote.ts';
 import { closedZones } from '../../core/reach/closed-zones.ts';
 import type { PastOrder } from '../../core/model/order.ts';
+import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';
 import { isDemoBook } from './demo.ts';
 import type { Speech } from '../../core/words/figure.ts';
 import type { RootState } from './store.ts';
 
 /** What the trial gives, or what makes it unusable. */
-export type SlipQuote = { ok: true; quote: Quote } | { ok: false; faults: readonly Fault[] };
+export type SlipQuote = ({ ok: true } & AskedQuote) | { ok: false; faults: readonly Fault[] };
 
 export const selectBook = (state: RootState): Book => state.draft.workbook.book;
 export const selectCatalogue = (state: RootState): Catalogue => state.draft.workbook.catalogue;
@@ -35,27 +35,29 @@ export const selectTrial = createSelector(
   },
 );
 
-const quoteOf = (book: Book, catalogue: Catalogue, trial: Trial): SlipQuote => {
+const quoteOf = (book: Book, catalogue: Catalogue, trial: Trial, known: AnswersState): SlipQuote => {
   const compiled = compile(book, catalogue);
   const faults = requestFaults(compiled, trial.request);
   return faults.length > 0
     ? { ok: false, faults }
-    : { ok: true, quote: quote(compiled, trial.request, trial.answers) };
+    : { ok: true, ...quoteWithKnown(compiled, trial.request, known, trial.answers) };
 };
+
+const selectAnswers = (state: RootState): AnswersState => state.answers;
 
 const selectOnlyTrial = (state: RootState): Trial | null => selectTrial(state).trial;
 
 /** What the customer of the trial would be offered. */
 export const selectSlip = createSelector(
-  [selectBook, selectCatalogue, selectOnlyTrial],
-  (book, catalogue, trial) => (trial ? quoteOf(book, catalogue, trial) : null),
+  [selectBook, selectCatalogue, selectOnlyTrial, selectAnswers],
+  (book, catalogue, trial, known) => (trial ? quoteOf(book, catalogue, trial, known) : null),
 );
 
 /** What the same customer was offered before the present change, or null where nothing is marked. */
 export const selectSlipBefore = createSelector(
-  [(state: RootState) => state.draft.before, selectBook, selectCatalogue, selectOnlyTrial],
-  (before, book, catalogue, trial) =>
-    before && before !== book && trial ? quoteOf(before, catalogue, trial) : null,
+  [(state: RootState) => state.draft.before, selectBook, selectCatalogue, selectOnlyTrial, selectAnswers],
+  (before, book, catalogue, trial, known) =>
+    before && before !== book && trial ? quoteOf(before, catalogue, trial, known) : null,
 );
 
 /** The label of what undo and redo would do, or null. */

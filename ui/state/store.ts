@@ -2,6 +2,7 @@ import { configureStore, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector, useStore } from 'react-redux';
 import { draftReducer, type DraftState } from './draft.ts';
 import { initialSession, sessionReducer, type SessionState } from './session.ts';
+import { answersReducer } from './answers.ts';
 import { basketReducer, type BasketLine } from './basket.ts';
 import { demoEditionReducer, editionsReducer } from './editions.ts';
 import { demoOrdersReducer, ordersReducer } from './orders.ts';
@@ -37,6 +38,7 @@ export const makeStore = ({ draft, session, basket = [], orders = [], storage }:
       demoEdition: (state: Edition | null = null, action: UnknownAction) => demoEditionReducer(state, action),
       storage: storageReducer,
       proof: proofReducer,
+      answers: answersReducer,
     },
     preloadedState: {
       draft,

@@ -5,7 +5,16 @@ export interface ZoneMark {
 }
 
 /** Eight muted inks of like lightness, on which dark letters can be read; the same serve both themes. */
-const INKS = ['#8FB09A', '#D0AE86', '#93AACB', '#CC9F9A', '#AFA1C6', '#BFB67F', '#84B5B5', '#C3A0B8'];
+export const SORT_INKS = [
+  '#8FB09A',
+  '#D0AE86',
+  '#93AACB',
+  '#CC9F9A',
+  '#AFA1C6',
+  '#BFB67F',
+  '#84B5B5',
+  '#C3A0B8',
+];
 
 const letterFor = (name: string, taken: ReadonlySet<string>): string => {
   const words = name.replace(/[^\p{L}\p{N} ]/gu, '').trim();
@@ -24,7 +33,7 @@ export const zoneMarks = (zones: readonly { id: string; name: string }[]): Reado
     zones.map(({ id, name }, at) => {
       const letter = letterFor(name, taken);
       taken.add(letter);
-      return [id, { ink: INKS[at % INKS.length] ?? '#999999', letter }];
+      return [id, { ink: SORT_INKS[at % SORT_INKS.length] ?? '#999999', letter }];
     }),
   );
 };

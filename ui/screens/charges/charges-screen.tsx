@@ -28,6 +28,9 @@ import { ZonePanel } from './zone-panel.tsx';
 const AdjustmentsPart = lazy(() => import('./adjustments/adjustments-part.tsx'));
 
 const TablesPart = lazy(() => import('./tables/tables-part.tsx'));
+const CarriersPart = lazy(() => import('./carriers/carriers-part.tsx'));
+const AccountPage = lazy(() => import('./carriers/account-page.tsx'));
+const DutiesPart = lazy(() => import('./duties/duties-part.tsx'));
 const TablePage = lazy(() => import('./tables/table-page.tsx'));
 
 /** What the address says is open, with its title; null where nothing is, or what was is gone. */
@@ -132,8 +135,28 @@ const PARTS = [
   { value: 'board', label: 'Board' },
   { value: 'adjustments', label: 'Adjustments' },
   { value: 'tables', label: 'Tables' },
+  { value: 'carriers', label: 'Carriers' },
+  { value: 'duties', label: 'Duties' },
 ] as const;
 type PartName = (typeof PARTS)[number]['value'];
+
+/** A part of the page that stands by itself, or null for the board. */
+const LaterPart = ({ part }: { part: PartName }) => {
+  const router = useRouter();
+  if (part === 'adjustments') return <AdjustmentsPart />;
+  if (part === 'duties') return <DutiesPart />;
+  if (part === 'carriers')
+    return (
+      <CarriersPart
+        onOpen={(account) => router.navigate({ pathname: '/charges', params: { part: 'carriers', account } })}
+      />
+    );
+  return (
+    <TablesPart
+      onOpen={(table) => router.navigate({ pathname: '/charges', params: { part: 'tables', table } })}
+    />
+  );
+};
 
 const Parts = ({ opening, part }: { opening: Opening; part: PartName }) => {
   const router = useRouter();
@@ -144,15 +167,9 @@ const Parts = ({ opening, part }: { opening: Opening; part: PartName }) => {
     <Page key={part}>
       <PageHead title="Charges" />
       <Tabs label="Charges" bleed={isPhone ? 20 : 0} value={part} options={PARTS} onChange={choose} />
-      {part === 'adjustments' ? (
+      {part !== 'board' ? (
         <Later>
-          <AdjustmentsPart />
-        </Later>
-      ) : part === 'tables' ? (
-        <Later>
-          <TablesPart
-            onOpen={(table) => router.navigate({ pathname: '/charges', params: { part: 'tables', table } })}
-          />
+          <LaterPart part={part} />
         </Later>
       ) : isPhone ? (
         <PhoneBoard opening={opening} />
@@ -182,18 +199,24 @@ export const ChargesScreen = () => {
   const opening = useOpening();
   const isPhone = useWidth() === 'phone';
   const router = useRouter();
-  const { part, table: tableId } = useLocalSearchParams<{ part?: string; table?: string }>();
-  const table = useAppSelector(selectBook).rateTables.find(({ id }) => id === tableId);
-  if (part === 'tables' && table) {
+  const { part, ...named } = useLocalSearchParams<{ part?: string; table?: string; account?: string }>();
+  const { rateTables, carriers } = useAppSelector(selectBook);
+  const table = rateTables.find(({ id }) => id === named.table);
+  const account = carriers.find(({ id }) => id === named.account);
+  const back = (to: PartName) => () => router.navigate({ pathname: '/charges', params: { part: to } });
+  const known = PARTS.find(({ value }) => value === part)?.value ?? 'board';
+  if (known === 'tables' && table)
     return (
       <Later>
-        <TablePage
-          table={table}
-          onBack={() => router.navigate({ pathname: '/charges', params: { part: 'tables' } })}
-        />
+        <TablePage table={table} onBack={back('tables')} />
       </Later>
     );
-  }
-  if (part === 'adjustments' || part === 'tables') return <Parts opening={opening} part={part} />;
+  if (known === 'carriers' && account)
+    return (
+      <Later>
+        <AccountPage account={account} onBack={back('carriers')} />
+      </Later>
+    );
+  if (known !== 'board') return <Parts opening={opening} part={known} />;
   return isPhone ? <PhonePanel opening={opening} /> : <Parts opening={opening} part="board" />;
 };

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { lazy, memo } from 'react';
 import { View } from 'react-native';
 import { asKind, type ChosenKind } from '../../../core/price/price-kind.ts';
 import type { Measure, Price } from '../../../core/model/price.ts';
@@ -6,12 +6,15 @@ import { rebased } from '../../../core/price/rebase.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { ByGoodsFields } from './by-goods-fields.tsx';
+import { Later } from '../../shell/later.tsx';
 import { FlatFields } from './flat-fields.tsx';
 import { PercentFields } from './percent-fields.tsx';
 import { TableFields } from './table-fields.tsx';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { StepsTable } from './steps-table.tsx';
+
+const CarrierFields = lazy(() => import('./carriers/carrier-fields.tsx'));
 
 interface Props {
   price: Price;
@@ -24,6 +27,7 @@ const KINDS: { value: ChosenKind; label: string }[] = [
   { value: 'percent', label: 'Percent' },
   { value: 'by-goods', label: 'Goods' },
   { value: 'table', label: 'Table' },
+  { value: 'carrier', label: 'Carrier' },
 ];
 const BASES: { value: Measure; label: string }[] = [
   { value: 'weight', label: 'Weight' },
@@ -32,24 +36,41 @@ const BASES: { value: Measure; label: string }[] = [
   { value: 'volume', label: 'Volume' },
 ];
 
+/** A carrier's price to begin with: nothing is offered until services are ticked, and nothing is charged by guess. */
+const firstCarrierPrice = (accountId: string): Price => ({
+  kind: 'carrier',
+  accountId,
+  services: [],
+  show: 'all',
+  onError: 'withhold',
+  onNone: 'withhold',
+});
+
 const isChosen = (kind: Price['kind']): kind is ChosenKind => KINDS.some(({ value }) => value === kind);
 
 /** What kind of price it is: one amount, steps, a percentage, or each good's own. */
 export const PriceKind = memo(function PriceKind({ price, onChange }: Props) {
   const isPhone = useWidth() === 'phone';
-  const [table] = useAppSelector(selectBook).rateTables;
+  const { rateTables, carriers } = useAppSelector(selectBook);
+  const [[table], [account]] = [rateTables, carriers];
   if (!isChosen(price.kind)) return null;
   const choose = (kind: ChosenKind): void => {
-    if (kind !== 'table') onChange(asKind(price, kind), null);
-    else if (table) onChange({ kind, tableId: table.id }, null);
+    if (kind === price.kind) return;
+    if (kind === 'table') {
+      if (table) onChange({ kind, tableId: table.id }, null);
+    } else if (kind === 'carrier') {
+      if (account) onChange(firstCarrierPrice(account.id), null);
+    } else onChange(asKind(price, kind), null);
   };
+  const can = ({ value }: { value: ChosenKind }): boolean =>
+    (value !== 'table' || table !== undefined) && (value !== 'carrier' || account !== undefined);
   return (
     <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
       <Segments
-        width={isPhone ? undefined : 400}
+        width={isPhone ? undefined : 460}
         value={price.kind}
         onChange={choose}
-        options={table ? KINDS : KINDS.filter(({ value }) => value !== 'table')}
+        options={KINDS.filter(can)}
       />
       {price.kind === 'tiers' ? (
         <>
@@ -87,7 +108,11 @@ export const PriceEditor = ({ price, onChange }: Props) => {
       return <ByGoodsFields price={price} onChange={onChange} />;
     case 'table':
       return <TableFields price={price} onChange={onChange} />;
-    default:
-      return null;
+    case 'carrier':
+      return (
+        <Later>
+          <CarrierFields price={price} onChange={onChange} />
+        </Later>
+      );
   }
 };

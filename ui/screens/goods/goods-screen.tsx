@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useCallback, useState } from 'react';
+import { lazy, useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { GoodsView } from '../../../core/goods/sort.ts';
@@ -7,6 +7,7 @@ import { openFile } from '../../parts/files.ts';
 import { Page } from '../../parts/page.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
+import { Later } from '../../shell/later.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { told } from '../../state/session.ts';
 import { selectGoods } from '../../state/selectors.ts';
@@ -22,6 +23,8 @@ import { GoodsTable } from './goods-table.tsx';
 import { GoodsTools } from './goods-tools.tsx';
 import { ManyGoods } from './many-goods.tsx';
 import { useGoods } from './use-goods.ts';
+
+const BoxesPage = lazy(() => import('./boxes-page.tsx'));
 
 const styles = (inks: Inks) => ({
   wide: {
@@ -85,11 +88,13 @@ export default function GoodsScreen() {
     only,
     panel,
     group,
+    box,
   } = useLocalSearchParams<{
     good?: string;
     only?: string;
     panel?: string;
     group?: string;
+    box?: string;
   }>();
   const good = useAppSelector(selectGoods).get(open ?? '');
   const [file, setFile] = useState<OpenFile | null>(null);
@@ -105,6 +110,12 @@ export default function GoodsScreen() {
       dispatch(told({ text: `${chosen.name} is larger than 200 MB and was not read.`, undo: false }));
     else setFile({ name: chosen.name, text: chosen.text });
   };
+  if (panel === 'boxes')
+    return (
+      <Later>
+        <BoxesPage open={box ?? null} />
+      </Later>
+    );
   if (panel === 'groups') return <GroupsPage open={group ?? null} />;
   if (file) return <CsvPage {...file} onDone={() => setFile(null)} />;
   if (isPhone && good) {

@@ -79,6 +79,10 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
           accessibilityLabel="Handling groups"
           onPress={() => router.navigate({ pathname: '/goods', params: { panel: 'groups' } })}
         />
+        <TextAction
+          label="Boxes"
+          onPress={() => router.navigate({ pathname: '/goods', params: { panel: 'boxes' } })}
+        />
       </View>
     </View>
   );

@@ -4,8 +4,8 @@ import type { ChoiceKind } from '../../../core/model/adjustment.ts';
 import type { PaymentOption } from '../../../core/model/tax.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
-import { DraftField, type Read } from '../../parts/draft-field.tsx';
-import { optional, readMoney, readName, readTokens, readWords } from '../../parts/readers.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { optional, readCountries, readMoney, readName, readWords } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
@@ -34,14 +34,6 @@ const FOR: { kind: ChoiceKind; label: string }[] = [
   { kind: 'pickup', label: 'collected' },
   { kind: 'nothing-to-ship', label: 'nothing to send' },
 ];
-
-const readCountries = (text: string): Read<string[]> => {
-  const tokens = readTokens(text.toUpperCase());
-  const bad = tokens.ok ? tokens.value.find((token) => !/^[A-Z]{2}$/.test(token)) : undefined;
-  return bad === undefined
-    ? tokens
-    : { ok: false, text: `“${bad}” is no country: write two letters, as CA.` };
-};
 
 const Conditions = ({
   payment,

@@ -18,7 +18,7 @@ import {
 import { Segments } from '../../parts/segments.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { CURRENCIES, currencyName, TIME_ZONES } from '../../places/money-and-time.ts';
-import { PackingFields } from './packing-fields.tsx';
+import { PackingFields } from '../../parts/packing-fields.tsx';
 import { edit } from '../../state/draft.ts';
 import { selectBook, selectSpeech } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';

@@ -80,7 +80,7 @@ const Ways = ({ checkout: { view, chosen, choose, code, setCode } }: { checkout:
       </Text>
       {view === null ? (
         <Text style={style.quiet}>Shown as soon as the address says where.</Text>
-      ) : view.quote.choices.length === 0 ? (
+      ) : view.quote.choices.length === 0 && view.asked.pending.length === 0 ? (
         <NothingOffered view={view} />
       ) : (
         <>

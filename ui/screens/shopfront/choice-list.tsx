@@ -48,6 +48,20 @@ const notesOf = ({ arrives, hint, note, name }: Choice, decimals: number): strin
   return [...(note ? [note] : []), ...when, ...free].join(' · ');
 };
 
+/** Who pays import charges and when, in the customer's words. */
+const dutyWords = ({ duties }: Choice, decimals: number): string | null => {
+  if (!duties) return null;
+  const due = duties.duty + duties.importTax + duties.clearance;
+  if (duties.terms === 'DDP')
+    return due === 0
+      ? 'No import charges fall due.'
+      : `Import charges of ${moneyFigure(due, decimals)} are paid now, with the order. Nothing more is due on arrival.`;
+  if (duties.show === 'hide') return null;
+  return duties.show === 'estimate'
+    ? `You pay import charges to the carrier on arrival, about ${moneyFigure(due, decimals)}.`
+    : 'You may have to pay import charges to the carrier on arrival.';
+};
+
 const Row = ({
   choice,
   decimals,
@@ -61,6 +75,7 @@ const Row = ({
 }) => {
   const style = useStyles(styles);
   const charge = choice.charge === 0 ? 'free' : moneyFigure(choice.charge, decimals);
+  const duties = dutyWords(choice, decimals);
   const name = choice.kind === 'nothing-to-ship' ? 'By email, at once' : choice.name;
   return (
     <Press role="radio" aria-checked={on} aria-label={`${name}, ${charge}`} onPress={onPress}>
@@ -69,6 +84,7 @@ const Row = ({
         <View style={style.words}>
           <Text style={style.name}>{name}</Text>
           <Text style={style.quiet}>{notesOf(choice, decimals)}</Text>
+          {duties === null ? null : <Text style={style.name}>{duties}</Text>}
         </View>
         <Text style={style.figure}>{charge}</Text>
       </View>
@@ -98,6 +114,16 @@ export const ChoiceList = ({ view, decimals, chosen, onChoose }: Props) => {
           </View>
         );
       })}
+      {view.asked.pending.map(({ rateId, name, account }) => (
+        <Text key={rateId} style={[style.quiet, { marginBottom: 8 }]} aria-live="polite">
+          {name}: {account} is asked what it costs …
+        </Text>
+      ))}
+      {view.quote.notices.some(({ code }) => code === 'sandbox-rates') ? (
+        <Text style={style.fault}>
+          Some of these charges are a carrier’s sandbox prices, for trying out only.
+        </Text>
+      ) : null}
       {view.quote.choices.length === 0
         ? null
         : view.told.map(({ id, name, reason }) => (

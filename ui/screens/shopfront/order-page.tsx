@@ -22,6 +22,7 @@ const Sums = ({ order }: { order: PastOrder }) => {
     ['Goods', sums?.goods ?? 0],
     [chosen.name, chosen.charge],
     ['Taxes', sums?.taxes ?? 0],
+    ...(sums?.prepaid ? [['Import charges, paid now', sums.prepaid] as [string, number]] : []),
     [`Total, ${currency}`, sums?.total ?? chosen.total],
   ];
   return (

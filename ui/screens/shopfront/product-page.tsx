@@ -14,8 +14,14 @@ import { useToday } from '../../parts/use-today.ts';
 import { countryName, useWorldPlaces } from '../../places/places.ts';
 import { isWholeCode } from '../../places/whole-code.ts';
 import { added } from '../../state/basket.ts';
-import { selectCustomerView } from '../../state/customer-view.ts';
-import { selectServedBook, selectServedGoods, selectServedSpeech } from '../../state/served.ts';
+import { useCarriers } from '../../carriers/use-carriers.ts';
+import { selectCustomerView, type CustomerView } from '../../state/customer-view.ts';
+import {
+  selectServedBook,
+  selectServedCompiled,
+  selectServedGoods,
+  selectServedSpeech,
+} from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -49,6 +55,8 @@ const useCheck = (sku: string, country: string, code: string): QuoteRequest | nu
   }, [sku, country, code, now, customer]);
 };
 
+const NO_QUESTIONS: CustomerView['asked']['questions'] = [];
+
 /** Whether the good reaches a postal code, by when and for how much, in one sentence. */
 const PostalCheck = ({ good }: { good: Good }) => {
   const style = useStyles(styles);
@@ -60,6 +68,7 @@ const PostalCheck = ({ good }: { good: Good }) => {
   const [code, setCode] = useState('');
   const request = useCheck(good.sku, country, code);
   const view = useAppSelector((state) => selectCustomerView(state, request));
+  useCarriers(view?.asked.questions ?? NO_QUESTIONS, useAppSelector(selectServedCompiled));
   return (
     <View role="group" aria-label="Does it reach you?">
       <Text style={style.heading} role="heading" aria-level={2}>

@@ -41,6 +41,7 @@ export const Summary = ({ sums, name, currency, decimals }: Props) => {
       {line('goods', 'Goods', sums.goods)}
       {line('charge', name, sums.charge)}
       {sums.taxIncluded ? null : taxes}
+      {sums.prepaid > 0 ? line('prepaid', 'Import charges, paid now', sums.prepaid) : null}
       <View style={[style.row, style.total]}>
         <Text style={style.strong}>Total, {currency}</Text>
         <Text style={[style.strong, style.figure]}>{moneyFigure(sums.total, decimals)}</Text>

@@ -7,6 +7,7 @@ import type { Choice } from '../../../core/model/quote.ts';
 import type { QuoteRequest } from '../../../core/model/request.ts';
 import type { PaymentOption } from '../../../core/model/tax.ts';
 import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
+import { useCarriers } from '../../carriers/use-carriers.ts';
 import { emptied } from '../../state/basket.ts';
 import { selectCustomerView, type CustomerView } from '../../state/customer-view.ts';
 import { orderPlaced } from '../../state/orders.ts';
@@ -26,6 +27,8 @@ export const shopperOf = (
   ...(customer === null ? {} : { customer }),
   ...(code.trim() === '' ? {} : { code: code.trim() }),
 });
+
+const NO_QUESTIONS: CustomerView['asked']['questions'] = [];
 
 export interface Checkout {
   form: UseFormReturn<CheckoutValues>;
@@ -79,6 +82,7 @@ export const useCheckout = (): Checkout => {
       : null;
   }, [where, basket, compiled, opened, customer, code]);
   const view = useAppSelector((state) => selectCustomerView(state, request));
+  useCarriers(view?.asked.questions ?? NO_QUESTIONS, compiled);
   const choices = view?.quote.choices ?? [];
   const chosen = choices.find(({ id }) => id === wanted) ?? choices[0] ?? null;
   const payments = book.payments.filter(({ id }) => chosen?.payments.includes(id));
@@ -92,6 +96,7 @@ export const useCheckout = (): Checkout => {
       shown: chosen.charge,
       number: nextNumber(orders),
       recipient: ship.name.trim(),
+      answers: view?.asked.answers ?? [],
       ...(payment ? { payment: payment.id } : {}),
       ...(address ? { billing: { name: bill.name.trim(), address } } : {}),
     });

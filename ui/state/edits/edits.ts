@@ -1,5 +1,8 @@
 import { acceptEdits } from './accept-edits.ts';
 import { adjustmentEdits } from './adjustment-edits.ts';
+import { boxEdits } from './box-edits.ts';
+import { carrierEdits } from './carrier-edits.ts';
+import { dutyEdits } from './duty-edits.ts';
 import { goodEdits } from './good-edits.ts';
 import { groupEdits } from './group-edits.ts';
 import { locationEdits } from './location-edits.ts';
@@ -31,6 +34,9 @@ export const EDITS = {
   ...postalEdits,
   ...paymentEdits,
   ...acceptEdits,
+  ...boxEdits,
+  ...carrierEdits,
+  ...dutyEdits,
 };
 
 export type EditName = keyof typeof EDITS;

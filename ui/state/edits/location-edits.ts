@@ -26,7 +26,13 @@ export const locationEdits = {
   sendFrom: ({ book }: Workbook, { id }: { id: string }): void =>
     moveItem(book.locations, id, -book.locations.length),
 
+  /** A location goes; what a carrier took there it takes at the first of the others. The last one stays while there is an account. */
   removeLocation: ({ book }: Workbook, { id }: { id: string }): void => {
-    book.locations = book.locations.filter((one) => one.id !== id);
+    const others = book.locations.filter((one) => one.id !== id);
+    const [first] = others;
+    if (!first && book.carriers.length > 0) return;
+    book.locations = others;
+    for (const account of book.carriers)
+      if (first && account.locationId === id) account.locationId = first.id;
   },
 };

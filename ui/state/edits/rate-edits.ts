@@ -1,3 +1,4 @@
+import type { Price } from '../../../core/model/price.ts';
 import type { Rate } from '../../../core/model/rate.ts';
 import { raisedPrice, type Raise } from '../../../core/price/raise.ts';
 import type { Workbook } from '../workbook.ts';
@@ -40,6 +41,15 @@ export const rateEdits = {
       whenWithheld: 'hide',
       taxable: true,
     });
+  },
+
+  /** A price for a cell, whether it had a rate or not; a new rate is switched on. */
+  takePrice: (workbook: Workbook, { cell, price }: { cell: Cell; price: Price }): void => {
+    if (!rateAt(workbook.book.rates, cell)) rateEdits.addRate(workbook, { cell });
+    const rate = rateAt(workbook.book.rates, cell);
+    if (!rate) return;
+    if (rate.price.kind === 'flat' && rate.price.amount === 0) rate.active = true;
+    rate.price = price;
   },
 
   /** Some fields of a rate; a field given as undefined is taken out. */

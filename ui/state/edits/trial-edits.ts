@@ -1,3 +1,4 @@
+import type { CarrierAnswer } from '../../../core/model/carrier.ts';
 import type { QuoteRequest } from '../../../core/model/request.ts';
 import type { Trial } from '../../../core/model/trial.ts';
 import type { Workbook } from '../workbook.ts';
@@ -6,12 +7,25 @@ import { setFields } from './set-fields.ts';
 
 /** Changes to the trials. Each changes the workbook it is given, which is a draft of the state. */
 export const trialEdits = {
-  /** Some fields of a trial's order; a field given as undefined is taken out. */
+  /** Some fields of a trial's order; a field given as undefined is taken out. Answers that were kept are to another order. */
   setRequest: (
     { trials }: Workbook,
     { id, changes }: { id: string; changes: Partial<QuoteRequest> },
   ): void => {
-    setFields(trials.find((one) => one.id === id)?.request, changes);
+    const trial = trials.find((one) => one.id === id);
+    setFields(trial?.request, changes);
+    delete trial?.answers;
+  },
+
+  /** What the carriers are taken to answer to a trial; without any they are asked each time. */
+  setAnswers: (
+    { trials }: Workbook,
+    { id, answers }: { id: string; answers: CarrierAnswer[] | undefined },
+  ): void => {
+    setFields(
+      trials.find((one) => one.id === id),
+      { answers },
+    );
   },
 
   /** What a trial should give. */

@@ -1,0 +1,136 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Box, PackPlan } from '../../core/model/pack.ts';
+import { weightFigure } from '../../core/words/figure.ts';
+import { Check } from './check.tsx';
+import { DraftField, type Read } from './draft-field.tsx';
+import { readCountWithin, readMeasure } from './readers.ts';
+import { Segments } from './segments.tsx';
+import { selectBook, selectSpeech } from '../state/selectors.ts';
+import { useAppSelector } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
+
+type Kind = PackPlan['kind'];
+
+interface Props {
+  packing: PackPlan;
+  onChange: (packing: PackPlan, visit: string | null) => void;
+  /** Whose boxes may be used beside the shop's own: a carrier's, or with undefined any. */
+  carrier?: string;
+}
+
+const FIRST: Record<Exclude<Kind, 'boxes'>, PackPlan> = {
+  single: { kind: 'single' },
+  'by-weight': { kind: 'by-weight', maxWeight: 20_000 },
+  even: { kind: 'even', maxWeight: 20_000 },
+  'by-count': { kind: 'by-count', maxUnits: 10 },
+};
+const MEANING: Record<PackPlan['kind'], string> = {
+  single: 'All in one parcel; goods that pack alone are parcels of their own.',
+  'by-weight': 'The heaviest units first, each into the first parcel with room for it.',
+  even: 'The fewest parcels under the weight, all of about one weight.',
+  'by-count': 'Units in the order of the basket, so many to a parcel.',
+  boxes: 'Really placed, in three dimensions: the fewest boxes, then the smallest, then the cheapest.',
+};
+
+/** The shop's own boxes: a carrier's are used where the merchant ticks them. */
+const ownBoxes = (boxes: readonly Box[]): string[] =>
+  boxes.filter(({ carrierBox }) => !carrierBox).map(({ id }) => id);
+
+const styles = (inks: Inks) => ({
+  all: { gap: 8 },
+  field: { width: 168 },
+  note: note(inks),
+  wrap: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 } as const,
+});
+
+/** Which boxes the plan packs into. */
+const PlanBoxes = ({ packing, onChange, carrier }: Props) => {
+  const style = useStyles(styles);
+  const { boxes } = useAppSelector(selectBook);
+  if (packing.kind !== 'boxes') return null;
+  const usable = boxes.filter(
+    ({ carrierBox }) => carrier === undefined || !carrierBox || carrierBox.carrier === carrier,
+  );
+  const { boxIds } = packing;
+  if (usable.length === 0)
+    return <Text style={style.note}>There are no boxes yet: add them under Goods, Boxes.</Text>;
+  return (
+    <>
+      <View style={style.wrap} role="group" aria-label="Boxes packed into">
+        {usable.map(({ id, name }) => (
+          <Check
+            key={id}
+            label={name}
+            on={boxIds.includes(id)}
+            onPress={() =>
+              onChange(
+                {
+                  kind: 'boxes',
+                  boxIds: boxIds.includes(id) ? boxIds.filter((one) => one !== id) : [...boxIds, id],
+                },
+                null,
+              )
+            }
+          />
+        ))}
+      </View>
+      {boxIds.length === 0 ? (
+        <Text style={style.note}>No box is ticked, so nothing can be packed.</Text>
+      ) : null}
+    </>
+  );
+};
+
+/** How a basket becomes parcels: what prices and handling per parcel count. */
+export const PackingFields = ({ packing, onChange, carrier }: Props) => {
+  const { boxes } = useAppSelector(selectBook);
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const readMost = (text: string): Read<number> => {
+    const weight = readMeasure('weight', speech)(text);
+    return weight.ok && weight.value === 0 ? { ok: false, text: 'This must be more than 0.' } : weight;
+  };
+  return (
+    <View style={style.all} role="group" aria-label="Parcels">
+      <Text>A basket becomes</Text>
+      <Segments
+        value={packing.kind}
+        onChange={(kind) =>
+          onChange(kind === 'boxes' ? { kind, boxIds: ownBoxes(boxes) } : FIRST[kind], null)
+        }
+        options={[
+          { value: 'single', label: 'one parcel' },
+          { value: 'by-weight', label: 'by weight' },
+          { value: 'even', label: 'even ones' },
+          { value: 'by-count', label: 'by count' },
+          { value: 'boxes', label: 'boxes' },
+        ]}
+      />
+      <Text style={style.note}>{MEANING[packing.kind]}</Text>
+      {packing.kind === 'by-weight' || packing.kind === 'even' ? (
+        <DraftField
+          right
+          style={style.field}
+          label="A parcel weighs at most"
+          text={weightFigure(packing.maxWeight, speech.units)}
+          read={readMost}
+          onChange={(maxWeight, visit) => onChange({ ...packing, maxWeight }, visit)}
+        />
+      ) : null}
+      <PlanBoxes packing={packing} onChange={onChange} carrier={carrier} />
+      {packing.kind === 'by-count' ? (
+        <DraftField
+          right
+          style={style.field}
+          label="Units to a parcel"
+          text={String(packing.maxUnits)}
+          read={readCountWithin(1, 99_999)}
+          onChange={(maxUnits, visit) => onChange({ ...packing, maxUnits }, visit)}
+        />
+      ) : null}
+    </View>
+  );
+};

@@ -1,0 +1,203 @@
+import { lazy } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { listedCarrier } from '../../../../carriers/directory.ts';
+import type { CarrierAccount } from '../../../../core/model/carrier.ts';
+import { countFigure, percentFigure } from '../../../../core/words/figure.ts';
+import { Chooser } from '../../../parts/chooser.tsx';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { PackingFields } from '../../../parts/packing-fields.tsx';
+import { Page } from '../../../parts/page.tsx';
+import { optional, readCountWithin, readName, readPercent } from '../../../parts/readers.ts';
+import { Section } from '../../../parts/section.tsx';
+import { Segments } from '../../../parts/segments.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { Later } from '../../../shell/later.tsx';
+import { PageHead } from '../../../shell/page-head.tsx';
+import { edit } from '../../../state/draft.ts';
+import { told } from '../../../state/session.ts';
+import { selectBook } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import { Credentials } from './credentials.tsx';
+
+const Samples = lazy(() => import('./samples.tsx'));
+const Proposal = lazy(() => import('./proposal.tsx'));
+const BookTrial = lazy(() => import('./book-trial.tsx'));
+
+type Changes = Partial<Omit<CarrierAccount, 'id'>>;
+export type SetAccount = (changes: Changes, visit?: string | null) => void;
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingTop: 8 },
+  sandbox: { ...note(inks), color: inks.doubt, paddingTop: 8 },
+  rows: { gap: 12, paddingTop: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  name: { flexGrow: 1, flexBasis: 200 },
+  field: { width: 168 },
+  choice: { flexDirection: 'row', width: 240 } as const,
+});
+
+/** Where parcels leave from, to what kind of address, what they are declared to be worth, and how long to wait. */
+const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }) => {
+  const style = useStyles(styles);
+  const { locations } = useAppSelector(selectBook);
+  return (
+    <View style={style.rows}>
+      <View style={style.row}>
+        <View style={style.choice}>
+          <Chooser
+            label="Ships from"
+            chosen={locations.find(({ id }) => id === account.locationId)?.name ?? ''}
+            options={locations.map(({ id, name, address }) => ({ id, name, note: address.postalCode ?? '' }))}
+            onChoose={(locationId) => set({ locationId })}
+          />
+        </View>
+        <Segments
+          width={260}
+          value={account.handover}
+          onChange={(handover) => set({ handover })}
+          options={[
+            { value: 'collected', label: 'collected' },
+            { value: 'dropped-off', label: 'dropped off' },
+          ]}
+        />
+      </View>
+      <Text>Addresses count as</Text>
+      <Segments
+        value={account.address}
+        onChange={(address) => set({ address })}
+        options={[
+          { value: 'residential', label: 'homes' },
+          { value: 'business', label: 'businesses' },
+          { value: 'as-given', label: 'as the order says' },
+        ]}
+      />
+      <View style={style.row}>
+        <DraftField
+          right
+          style={style.field}
+          label="Declared value, of the goods"
+          placeholder="none"
+          text={account.insure === undefined ? '' : percentFigure(account.insure)}
+          read={optional<number>(readPercent)}
+          onChange={(insure, visit) => set({ insure }, visit)}
+        />
+        <DraftField
+          right
+          style={style.field}
+          label="Waits at most, milliseconds"
+          text={String(account.timeoutMs)}
+          read={readCountWithin(100, 60_000)}
+          onChange={(timeoutMs, visit) => set({ timeoutMs }, visit)}
+        />
+        <Segments
+          width={260}
+          value={account.booking}
+          onChange={(booking) => set({ booking })}
+          options={[
+            { value: 'rate-only', label: 'prices only' },
+            { value: 'rate-and-book', label: 'prices and booking' },
+          ]}
+        />
+      </View>
+      <PackingFields
+        packing={account.packing}
+        carrier={account.carrier}
+        onChange={(packing, visit) => set({ packing }, visit)}
+      />
+    </View>
+  );
+};
+
+const Remove = ({ account, onBack }: { account: CarrierAccount; onBack: () => void }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { rates } = useAppSelector(selectBook);
+  const { id, name } = account;
+  const used = rates.filter(({ price }) => price.kind === 'carrier' && price.accountId === id).length;
+  const remove = (): void => {
+    dispatch(edit('removeAccount', { id }, `Remove ${name}`));
+    dispatch(told({ text: `Removed ${name}.`, undo: true }));
+    onBack();
+  };
+  if (used > 0)
+    return (
+      <Text style={style.note}>
+        It prices {countFigure(used, 'rate')}: give those another price before it can be removed.
+      </Text>
+    );
+  return (
+    <TextAction
+      style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+      label="Remove the account"
+      onPress={remove}
+    />
+  );
+};
+
+/** One account with a carrier: credentials, shipping and packing, what it would cost to sample places, and a shipment booked. */
+const AccountPage = ({ account, onBack }: { account: CarrierAccount; onBack: () => void }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { id, name, mode } = account;
+  const set: SetAccount = (changes, visit = null) =>
+    void dispatch(edit('setAccount', { id, changes }, `Account, ${name}`, visit));
+  return (
+    <Page key={id}>
+      <PageHead title={name} back={{ name: 'Carriers', onPress: onBack }} />
+      <Text style={style.note}>{listedCarrier(account.carrier)?.about ?? account.carrier}</Text>
+      <View style={style.rows}>
+        <View style={style.row}>
+          <DraftField
+            prose
+            style={style.name}
+            label="Name"
+            text={name}
+            read={readName}
+            onChange={(next, visit) => set({ name: next }, visit)}
+          />
+          <Segments
+            width={220}
+            value={mode}
+            onChange={(next) => set({ mode: next })}
+            options={[
+              { value: 'sandbox', label: 'sandbox' },
+              { value: 'live', label: 'live' },
+            ]}
+          />
+        </View>
+        {mode === 'sandbox' ? (
+          <Text style={style.sandbox}>
+            Sandbox prices are for trying out: the slip and the shopfront mark them, and labels are not for
+            shipping.
+          </Text>
+        ) : null}
+        <Credentials account={account} set={set} />
+      </View>
+      <Section title="Shipping and packing" />
+      <Shipping account={account} set={set} />
+      <Section title="What it would cost" />
+      <Later>
+        <Samples account={account} />
+      </Later>
+      <Section title="A table from the carrier" />
+      <Later>
+        <Proposal account={account} />
+      </Later>
+      {account.booking === 'rate-and-book' ? (
+        <>
+          <Section title="Book a shipment" />
+          <Later>
+            <BookTrial account={account} />
+          </Later>
+        </>
+      ) : null}
+      <Section title="Remove" />
+      <Remove account={account} onBack={onBack} />
+    </Page>
+  );
+};
+export default AccountPage;

@@ -1,0 +1,108 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { listedCarrier } from '../../../../carriers/directory.ts';
+import type { CarrierPrice, CarrierService } from '../../../../core/model/price.ts';
+import { Chooser } from '../../../parts/chooser.tsx';
+import { Segments } from '../../../parts/segments.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { selectBook } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+import { FallbackFields } from './fallback-fields.tsx';
+import { ServiceOffer } from './service-offer.tsx';
+
+interface Props {
+  price: CarrierPrice;
+  onChange: (price: CarrierPrice, visit: string | null) => void;
+}
+
+const styles = (inks: Inks) => ({
+  all: { gap: 12 },
+  note: note(inks),
+  head: { fontFamily: SANS_STRONG, fontSize: 13, lineHeight: 18 },
+  link: { alignSelf: 'flex-start', marginLeft: -4 } as const,
+});
+
+/** The services of a carrier's that can be offered: its own, and any that the rate lists beside them. */
+const listed = (carrier: string, services: readonly CarrierService[]): { code: string; name: string }[] => {
+  const own = listedCarrier(carrier)?.services ?? [];
+  const more = services.filter(({ code }) => !own.some((one) => one.code === code));
+  return [...own, ...more.map(({ code, label }) => ({ code, name: label ?? code }))];
+};
+
+/** A price that a carrier works out: which of its services are offered, how their prices are changed, and what if it does not answer. */
+const CarrierFields = ({ price, onChange }: Props) => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const { carriers } = useAppSelector(selectBook);
+  const account = carriers.find(({ id }) => id === price.accountId);
+  const setServices = (services: CarrierService[], visit: string | null): void =>
+    onChange({ ...price, services }, visit);
+  return (
+    <View style={style.all}>
+      <View style={{ flexDirection: 'row', maxWidth: 300 }}>
+        <Chooser
+          label="Priced by the account"
+          chosen={account?.name ?? ''}
+          options={carriers.map(({ id, name, mode }) => ({ id, name, note: mode }))}
+          onChoose={(accountId) => onChange({ ...price, accountId, services: [] }, null)}
+        />
+      </View>
+      <TextAction
+        style={style.link}
+        label="To the account"
+        onPress={() =>
+          router.navigate({ pathname: '/charges', params: { part: 'carriers', account: price.accountId } })
+        }
+      />
+      <Text style={style.head}>Services offered</Text>
+      <View role="group" aria-label="Services offered">
+        {listed(account?.carrier ?? '', price.services).map(({ code, name }) => (
+          <ServiceOffer
+            key={code}
+            code={code}
+            name={name}
+            offered={price.services.find((one) => one.code === code)}
+            onToggle={() =>
+              setServices(
+                price.services.some((one) => one.code === code)
+                  ? price.services.filter((one) => one.code !== code)
+                  : [...price.services, { code }],
+                null,
+              )
+            }
+            onChange={(next, visit) =>
+              setServices(
+                price.services.map((one) => (one.code === code ? next : one)),
+                visit,
+              )
+            }
+          />
+        ))}
+      </View>
+      <Segments
+        value={price.show}
+        onChange={(show) => onChange({ ...price, show }, null)}
+        options={[
+          { value: 'all', label: 'show all' },
+          { value: 'cheapest', label: 'the cheapest' },
+          { value: 'fastest', label: 'the fastest' },
+        ]}
+      />
+      <FallbackFields
+        title="If the carrier does not answer"
+        fallback={price.onError}
+        onChange={(onError, visit) => onChange({ ...price, onError }, visit)}
+      />
+      <FallbackFields
+        title="If it offers none of these services"
+        fallback={price.onNone}
+        onChange={(onNone, visit) => onChange({ ...price, onNone }, visit)}
+      />
+    </View>
+  );
+};
+export default CarrierFields;

@@ -1,0 +1,98 @@
+import { lazy, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { listedCarrier, CARRIERS } from '../../../../carriers/directory.ts';
+import type { CarrierAccount } from '../../../../core/model/carrier.ts';
+import { countFigure } from '../../../../core/words/figure.ts';
+import { Press } from '../../../parts/press.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { edit } from '../../../state/draft.ts';
+import { selectBook } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import { SANS_STRONG, TOUCH, type Inks } from '../../../theme/tokens.ts';
+import { Later } from '../../../shell/later.tsx';
+
+const Troubles = lazy(() => import('./troubles.tsx'));
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingTop: 12 },
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  row: { paddingVertical: 10, minHeight: TOUCH },
+  name: { fontFamily: SANS_STRONG },
+  about: note(inks),
+  sandbox: { color: inks.doubt },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, marginTop: 8 } as const,
+});
+
+const AccountRow = ({ account, onOpen }: { account: CarrierAccount; onOpen: () => void }) => {
+  const style = useStyles(styles);
+  const { rates, locations } = useAppSelector(selectBook);
+  const priced = rates.filter(
+    ({ price }) => price.kind === 'carrier' && price.accountId === account.id,
+  ).length;
+  const from = locations.find(({ id }) => id === account.locationId)?.name ?? '';
+  return (
+    <View style={style.item} role="listitem">
+      <Press role="link" aria-label={account.name} onPress={onOpen}>
+        <View style={style.row}>
+          <Text style={style.name}>{account.name}</Text>
+          <Text style={style.about}>
+            {listedCarrier(account.carrier)?.about ?? account.carrier} · from {from} ·{' '}
+            {priced === 0 ? 'prices no rate' : `prices ${countFigure(priced, 'rate')}`}
+            {account.mode === 'sandbox' ? <Text style={style.sandbox}> · sandbox</Text> : ' · live'}
+          </Text>
+        </View>
+      </Press>
+    </View>
+  );
+};
+
+/** The accounts with carriers, and how to add one. */
+const CarriersPart = ({ onOpen }: { onOpen: (id: string) => void }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { carriers, locations } = useAppSelector(selectBook);
+  const [troubles, setTroubles] = useState(false);
+  return (
+    <View>
+      <Text style={style.note}>
+        {carriers.length === 0
+          ? 'A carrier prices each order by itself: what is in it, how it is packed and where it goes. Add an account, then price a rate of the board by it.'
+          : 'Each account is one contract with a carrier: where parcels leave from, how they are packed, and whether its prices are for trying out or real.'}
+      </Text>
+      <View role="list" aria-label="Carrier accounts">
+        {carriers.map((account) => (
+          <AccountRow key={account.id} account={account} onOpen={() => onOpen(account.id)} />
+        ))}
+      </View>
+      {locations.length === 0 ? (
+        <Text style={style.note}>
+          An account ships from a location, and there is none yet: add one under Settings first.
+        </Text>
+      ) : (
+        <View style={style.actions}>
+          {CARRIERS.map(({ id, name }) => (
+            <TextAction
+              key={id}
+              label={`Add ${name}`}
+              onPress={() => dispatch(edit('addAccount', { name, carrier: id }, `New account with ${name}`))}
+            />
+          ))}
+        </View>
+      )}
+      <TextAction
+        style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+        label={troubles ? 'Fold' : 'Let a carrier fail, to see what happens'}
+        onPress={() => setTroubles(!troubles)}
+      />
+      {troubles ? (
+        <Later>
+          <Troubles />
+        </Later>
+      ) : null}
+    </View>
+  );
+};
+export default CarriersPart;

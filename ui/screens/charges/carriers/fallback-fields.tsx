@@ -1,0 +1,87 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { CarrierPrice, Fallback } from '../../../../core/model/price.ts';
+import { moneyFigure } from '../../../../core/words/figure.ts';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { optional, readMoney, readName } from '../../../parts/readers.ts';
+import { Segments } from '../../../parts/segments.tsx';
+import { selectSpeech } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+
+interface Props {
+  title: string;
+  fallback: CarrierPrice['onError'];
+  onChange: (fallback: CarrierPrice['onError'], visit: string | null) => void;
+}
+
+const styles = (inks: Inks) => ({
+  all: { gap: 8 },
+  head: { fontFamily: SANS_STRONG, fontSize: 13, lineHeight: 18 },
+  note: note(inks),
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'flex-end' } as const,
+  field: { width: 112 },
+  name: { flexGrow: 1, flexBasis: 160 },
+});
+
+/** What is charged where the carrier's price cannot be had: an amount of the merchant's own, or the choice is withheld. */
+export const FallbackFields = ({ title, fallback, onChange }: Props) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const charged = fallback === 'withhold' ? null : fallback;
+  const set = (changes: Partial<Fallback>, visit: string | null): void => {
+    if (!charged) return;
+    const { label, ...rest } = { ...charged, ...changes };
+    onChange({ ...rest, ...(label === undefined ? {} : { label }) }, visit);
+  };
+  return (
+    <View style={style.all} role="group" aria-label={title}>
+      <Text style={style.head}>{title}</Text>
+      <Segments
+        value={charged ? 'charge' : 'withhold'}
+        onChange={(kind) =>
+          onChange(kind === 'withhold' ? 'withhold' : (charged ?? { amount: 0, per: 'order' }), null)
+        }
+        options={[
+          { value: 'withhold', label: 'withhold it' },
+          { value: 'charge', label: 'charge an amount' },
+        ]}
+      />
+      {charged ? (
+        <View style={style.row}>
+          <DraftField
+            right
+            style={style.field}
+            label="Amount"
+            text={moneyFigure(charged.amount, speech.decimals)}
+            read={readMoney(speech)}
+            onChange={(amount, visit) => set({ amount }, visit)}
+          />
+          <Segments
+            width={200}
+            value={charged.per}
+            onChange={(per) => set({ per }, null)}
+            options={[
+              { value: 'order', label: 'an order' },
+              { value: 'parcel', label: 'a parcel' },
+            ]}
+          />
+          <DraftField
+            prose
+            style={style.name}
+            label="Under the name"
+            placeholder="the service’s"
+            text={charged.label ?? ''}
+            read={optional<string>(readName)}
+            onChange={(label, visit) => set({ label }, visit)}
+          />
+        </View>
+      ) : null}
+      {charged?.amount === 0 ? (
+        <Text style={style.note}>An amount of 0 lets the order go free: write what it should cost.</Text>
+      ) : null}
+    </View>
+  );
+};

@@ -1,0 +1,228 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { listedCarrier } from '../../../../carriers/directory.ts';
+import type { CarrierAccount } from '../../../../core/model/carrier.ts';
+import { curveOf } from '../../../../core/price/curve.ts';
+import type { TiersPrice } from '../../../../core/model/price.ts';
+import { proposeSteps, type CostPoint, type ProposedSteps } from '../../../../core/price/propose-steps.ts';
+import { moneyFigure, percentFigure, weightFigure, type Speech } from '../../../../core/words/figure.ts';
+import { askCarriers } from '../../../carriers/reach-carriers.ts';
+import { sampleQuestion } from '../../../carriers/sample-question.ts';
+import { Chooser } from '../../../parts/chooser.tsx';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { readCountWithin, readPercent } from '../../../parts/readers.ts';
+import { StepCurve } from '../../../parts/step-curve.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { edit } from '../../../state/draft.ts';
+import { told } from '../../../state/session.ts';
+import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import { costPoints, gridOf, selectOrderGrid } from './order-grid.ts';
+import { selectSamplePlaces } from './sample-places.ts';
+
+const styles = (inks: Inks) => ({
+  all: { gap: 12, paddingTop: 8 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  choice: { flexDirection: 'row', flexGrow: 1, flexBasis: 180 } as const,
+  field: { width: 132 },
+  note: note(inks),
+  fault: { ...note(inks), color: inks.rubric },
+});
+
+interface Wanted {
+  zoneId: string;
+  code: string;
+  serviceId: string;
+  steps: number;
+  share: number;
+}
+
+interface Proposed {
+  points: CostPoint[];
+  assumed: boolean;
+  steps: ProposedSteps;
+}
+
+const priceOf = ({ steps }: ProposedSteps): TiersPrice => ({
+  kind: 'tiers',
+  basis: 'weight',
+  per: 'order',
+  steps,
+  until: 30_001,
+});
+
+/** The carrier's cost by weight: the mean over the places, as a second, thin line. */
+const meanCosts = (points: readonly CostPoint[]): { at: number; amount: number }[] => {
+  const weights = [...new Set(points.map(({ weight }) => weight))].sort((a, b) => a - b);
+  return weights.map((at) => {
+    const here = points.filter(({ weight }) => weight === at);
+    const orders = here.reduce((sum, point) => sum + Math.max(1, point.orders), 0);
+    const cost = here.reduce((sum, point) => sum + point.cost * Math.max(1, point.orders), 0);
+    return { at, amount: Math.round(cost / orders) };
+  });
+};
+
+const summary = (
+  { steps: { covered, orders, over, under }, assumed }: Proposed,
+  { decimals }: Speech,
+): string => {
+  const money = (amount: number): string => moneyFigure(amount, decimals);
+  const what = assumed ? 'weights and places, for no past order went there' : 'past orders';
+  return `Covers ${covered} of ${orders} ${what}: ${money(over)} above the carrier’s cost in all, ${money(under)} below it.`;
+};
+
+const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Wanted; onTake: () => void }) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const { zones, services } = useAppSelector(selectBook);
+  const zone = zones.find(({ id }) => id === wanted.zoneId)?.name ?? '';
+  const service = services.find(({ id }) => id === wanted.serviceId)?.name ?? '';
+  const { steps } = proposed.steps;
+  if (steps.length === 0)
+    return <Text style={style.fault}>The carrier has no such service to any place of this zone.</Text>;
+  const curve = curveOf(priceOf(proposed.steps), 30_000);
+  return (
+    <View style={{ gap: 8 }}>
+      {curve ? (
+        <StepCurve
+          curve={curve}
+          speech={speech}
+          mark={null}
+          costs={meanCosts(proposed.points)}
+          title={`Proposed charge for ${service} to ${zone}, against the carrier’s mean cost`}
+        />
+      ) : null}
+      <Text>
+        {steps
+          .map(
+            ({ from, amount }) =>
+              `from ${weightFigure(from, speech.units)} ${moneyFigure(amount, speech.decimals)}`,
+          )
+          .join(' · ')}
+      </Text>
+      <Text style={style.note}>
+        {summary(proposed, speech)} The thin line is what the carrier takes on average.
+      </Text>
+      <TextAction
+        style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+        label={`Take it into the draft: ${service} to ${zone}`}
+        onPress={onTake}
+      />
+    </View>
+  );
+};
+
+/** Asks the carrier for every place of the zone and every weight of the grid, and works out the best steps. */
+const usePropose = (account: CarrierAccount, wanted: Wanted) => {
+  const { locations, store } = useAppSelector(selectBook);
+  const places = useAppSelector(selectSamplePlaces);
+  const orders = useAppSelector(selectOrderGrid);
+  const [proposed, setProposed] = useState<Proposed | 'asking' | null>(null);
+  const propose = async (): Promise<void> => {
+    const location = locations.find(({ id }) => id === account.locationId);
+    if (!location) return;
+    setProposed('asking');
+    const cells = gridOf(places.filter(({ zoneId }) => zoneId === wanted.zoneId));
+    const asked = cells.map(({ place, weight }) => ({
+      question: sampleQuestion(account, location, place.destination, weight, store.currency),
+      timeoutMs: account.timeoutMs,
+    }));
+    const answers = await askCarriers(asked, new AbortController().signal);
+    const { points, assumed } = costPoints(cells, answers, wanted.code, orders);
+    setProposed({ points, assumed, steps: proposeSteps(points, wanted.steps, wanted.share) });
+  };
+  return { proposed, propose, forget: () => setProposed(null) };
+};
+
+/** Weight steps for a zone out of what the carrier takes there: chosen, looked at, and taken into the draft. */
+const Proposal = ({ account }: { account: CarrierAccount }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { zones, services } = useAppSelector(selectBook);
+  const own = listedCarrier(account.carrier)?.services ?? [];
+  const [wanted, setWanted] = useState<Wanted>({
+    zoneId: zones[0]?.id ?? '',
+    code: own[0]?.code ?? '',
+    serviceId: services[0]?.id ?? '',
+    steps: 5,
+    share: 9_500,
+  });
+  const { proposed, propose, forget } = usePropose(account, wanted);
+  const set = (changes: Partial<Wanted>): void => {
+    setWanted({ ...wanted, ...changes });
+    forget();
+  };
+  const nameIn = (list: readonly { id: string; name: string }[], id: string): string =>
+    list.find((one) => one.id === id)?.name ?? '';
+  const take = (): void => {
+    if (proposed === null || proposed === 'asking') return;
+    const cell = { serviceId: wanted.serviceId, zoneId: wanted.zoneId };
+    const label = `${nameIn(services, cell.serviceId)} to ${nameIn(zones, cell.zoneId)}`;
+    dispatch(edit('takePrice', { cell, price: priceOf(proposed.steps) }, `${label}: steps from the carrier`));
+    dispatch(told({ text: `${label} has the proposed steps.`, undo: true }));
+  };
+  return (
+    <View style={style.all}>
+      <Text style={style.note}>
+        Weight steps of your own that cover what the carrier takes for most past orders, and charge as little
+        above it as can be.
+      </Text>
+      <View style={style.row}>
+        <View style={style.choice}>
+          <Chooser
+            label="Zone"
+            chosen={nameIn(zones, wanted.zoneId)}
+            options={zones.map(({ id, name }) => ({ id, name }))}
+            onChoose={(zoneId) => set({ zoneId })}
+          />
+        </View>
+        <View style={style.choice}>
+          <Chooser
+            label="The carrier’s service"
+            chosen={own.find(({ code }) => code === wanted.code)?.name ?? ''}
+            options={own.map(({ code, name }) => ({ id: code, name }))}
+            onChoose={(code) => set({ code })}
+          />
+        </View>
+        <View style={style.choice}>
+          <Chooser
+            label="For your service"
+            chosen={nameIn(services, wanted.serviceId)}
+            options={services.map(({ id, name }) => ({ id, name }))}
+            onChoose={(serviceId) => set({ serviceId })}
+          />
+        </View>
+      </View>
+      <View style={style.row}>
+        <DraftField
+          right
+          style={style.field}
+          label="Steps, at most"
+          text={String(wanted.steps)}
+          read={readCountWithin(1, 10)}
+          onChange={(steps) => set({ steps })}
+        />
+        <DraftField
+          right
+          style={style.field}
+          label="Covers, of orders"
+          text={percentFigure(wanted.share)}
+          read={readPercent}
+          onChange={(share) => set({ share: Math.min(10_000, share) })}
+        />
+        <TextAction label="Ask the carrier" disabled={proposed === 'asking'} onPress={() => void propose()} />
+      </View>
+      {proposed === 'asking' ? (
+        <Text style={style.note}>Asking {account.name} about every place and weight …</Text>
+      ) : null}
+      {proposed && proposed !== 'asking' ? (
+        <Result proposed={proposed} wanted={wanted} onTake={take} />
+      ) : null}
+    </View>
+  );
+};
+export default Proposal;

@@ -1,0 +1,171 @@
+import { useEffect, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { CarrierAccount, CarrierAnswer } from '../../../../core/model/carrier.ts';
+import { moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
+import { askCarriers } from '../../../carriers/reach-carriers.ts';
+import { sampleQuestion } from '../../../carriers/sample-question.ts';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { readMeasure } from '../../../parts/readers.ts';
+import { countryName } from '../../../places/places.ts';
+import { selectSamplePlaces, type SamplePlace } from './sample-places.ts';
+import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { figure, note } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingVertical: 8 },
+  scroll: { overflow: 'auto' as 'scroll' },
+  row: {
+    flexDirection: 'row',
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+    paddingVertical: 6,
+    minWidth: 460,
+  } as const,
+  head: { borderBottomColor: inks.ink },
+  place: { flex: 3, minWidth: 150 },
+  cell: { flex: 1, minWidth: 76, textAlign: 'right' } as const,
+  small: note(inks),
+  figure: { ...figure, fontSize: 15, lineHeight: 20, color: inks.ink },
+  none: { ...note(inks), color: inks.rubric },
+  field: { width: 140 },
+});
+
+/** What each service would cost to each sample place; null until the carrier has answered. */
+const useSamples = (
+  account: CarrierAccount,
+  places: readonly SamplePlace[],
+  weight: number,
+): CarrierAnswer[] | null => {
+  const { locations, store } = useAppSelector(selectBook);
+  const [answers, setAnswers] = useState<CarrierAnswer[] | null>(null);
+  const location = locations.find(({ id }) => id === account.locationId);
+  const asked = useMemo(
+    () =>
+      location
+        ? places.map(({ destination }) => ({
+            question: sampleQuestion(account, location, destination, weight, store.currency),
+            timeoutMs: account.timeoutMs,
+          }))
+        : [],
+    [account, location, places, weight, store.currency],
+  );
+  useEffect(() => {
+    const controller = new AbortController();
+    const timer = setTimeout(() => {
+      void askCarriers(asked, controller.signal).then((came) => {
+        if (!controller.signal.aborted) setAnswers(came);
+      });
+    }, 250);
+    return () => {
+      clearTimeout(timer);
+      controller.abort();
+    };
+  }, [asked]);
+  return answers;
+};
+
+const SampleRow = ({
+  place,
+  answer,
+  codes,
+}: {
+  place: SamplePlace;
+  answer: CarrierAnswer | undefined;
+  codes: readonly string[];
+}) => {
+  const style = useStyles(styles);
+  const { decimals } = useAppSelector(selectSpeech);
+  const { destination, zone } = place;
+  const where = [destination.city, destination.postalCode, countryName(destination.country)]
+    .filter(Boolean)
+    .join(', ');
+  const failed = answer && !answer.ok ? answer.text || answer.error : null;
+  return (
+    <View style={style.row} role="row">
+      <View style={style.place} role="rowheader">
+        <Text>{where}</Text>
+        <Text style={style.small}>{zone ?? 'in no zone'}</Text>
+      </View>
+      {failed === null ? (
+        codes.map((code) => {
+          const service = answer?.ok ? answer.services.find((one) => one.code === code) : undefined;
+          return (
+            <View key={code} role="cell" style={style.cell}>
+              <Text style={[service ? style.figure : style.none, { textAlign: 'right' }]}>
+                {service ? moneyFigure(service.amount, decimals) : 'no service'}
+              </Text>
+              <Text style={[style.small, { textAlign: 'right' }]}>
+                {service?.days ? `${service.days.min} to ${service.days.max} d` : ''}
+              </Text>
+            </View>
+          );
+        })
+      ) : (
+        <View role="cell" style={style.place}>
+          <Text style={style.none}>{failed}</Text>
+        </View>
+      )}
+    </View>
+  );
+};
+
+/** What each of the carrier's services would cost today to places of every zone, and where it has none. */
+const Samples = ({ account }: { account: CarrierAccount }) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const places = useAppSelector(selectSamplePlaces);
+  const [weight, setWeight] = useState(2_000);
+  const answers = useSamples(account, places, weight);
+  const services = useMemo(() => {
+    const named = (answers ?? []).flatMap((answer) => (answer.ok ? answer.services : []));
+    return [...new Map(named.map(({ code, name }) => [code, name]))];
+  }, [answers]);
+  const codes = services.map(([code]) => code);
+  return (
+    <View>
+      <Text style={style.note}>
+        One parcel of {weightFigure(weight, speech.units)}, today, to places of every zone: those of your past
+        orders first.
+      </Text>
+      <DraftField
+        right
+        style={style.field}
+        label="Weight of the parcel"
+        text={weightFigure(weight, speech.units)}
+        read={readMeasure('weight', speech)}
+        onChange={setWeight}
+      />
+      {answers === null ? (
+        <Text style={style.note}>Asking {account.name} …</Text>
+      ) : (
+        <View style={style.scroll} tabIndex={0} role="region" aria-label="Sample prices">
+          <View role="table" aria-label="What each service would cost">
+            <View style={[style.row, style.head]} role="row">
+              <Text style={[style.place, style.small]} role="columnheader">
+                Place
+              </Text>
+              {services.map(([code, name]) => (
+                <Text key={code} style={[style.cell, style.small]} role="columnheader">
+                  {name}
+                </Text>
+              ))}
+            </View>
+            {places.map((place, at) => (
+              <SampleRow
+                key={`${place.destination.country}${place.destination.postalCode ?? at}`}
+                place={place}
+                answer={answers[at]}
+                codes={codes}
+              />
+            ))}
+          </View>
+        </View>
+      )}
+    </View>
+  );
+};
+export default Samples;

@@ -1,0 +1,97 @@
+import { View } from 'react-native';
+import type { CarrierService } from '../../../../core/model/price.ts';
+import { moneyFigure, percentFigure } from '../../../../core/words/figure.ts';
+import { Check } from '../../../parts/check.tsx';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { optional, readMoney, readName, readPercent, signed } from '../../../parts/readers.ts';
+import { selectSpeech } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+
+interface Props {
+  code: string;
+  name: string;
+  offered: CarrierService | undefined;
+  onToggle: () => void;
+  onChange: (service: CarrierService, visit: string) => void;
+}
+
+const styles = (inks: Inks) => ({
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline, paddingBottom: 8 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingLeft: 28 } as const,
+  name: { flexGrow: 1, flexBasis: 160 },
+  field: { width: 104 },
+});
+
+/** A service without the fields that say nothing. */
+const tidied = ({ code, ...fields }: CarrierService): CarrierService => {
+  const { change, ...rest } = fields;
+  const set = Object.fromEntries(Object.entries(change ?? {}).filter(([, value]) => value !== undefined));
+  const kept = Object.fromEntries(Object.entries(rest).filter(([, value]) => value !== undefined));
+  return { code, ...kept, ...(Object.keys(set).length > 0 ? { change: set } : {}) };
+};
+
+/** One of a carrier's services: offered or not, under which name, and how its price is changed. */
+export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const set = (changes: Partial<CarrierService>, visit: string): void =>
+    onChange(tidied({ ...offered, ...changes, code }), visit);
+  const money = (amount: number | undefined): string =>
+    amount === undefined ? '' : moneyFigure(amount, speech.decimals);
+  return (
+    <View style={style.item}>
+      <Check label={name} on={offered !== undefined} onPress={onToggle} />
+      {offered ? (
+        <View style={style.row} role="group" aria-label={name}>
+          <DraftField
+            prose
+            style={style.name}
+            label="Under the name"
+            placeholder={name}
+            text={offered.label ?? ''}
+            read={optional<string>(readName)}
+            onChange={(label, visit) => set({ label }, visit)}
+          />
+          <DraftField
+            right
+            style={style.field}
+            label="More or less, %"
+            placeholder="as asked"
+            text={offered.change?.points === undefined ? '' : percentFigure(offered.change.points)}
+            read={optional<number>(signed(readPercent))}
+            onChange={(points, visit) => set({ change: { ...offered.change, points } }, visit)}
+          />
+          <DraftField
+            right
+            style={style.field}
+            label="then, amount"
+            placeholder="nothing"
+            text={money(offered.change?.amount)}
+            read={optional<number>(signed(readMoney(speech)))}
+            onChange={(amount, visit) => set({ change: { ...offered.change, amount } }, visit)}
+          />
+          <DraftField
+            right
+            style={style.field}
+            label="or set to"
+            placeholder="not set"
+            text={money(offered.override)}
+            read={optional<number>(readMoney(speech))}
+            onChange={(override, visit) => set({ override }, visit)}
+          />
+          <DraftField
+            right
+            style={style.field}
+            label="Free from"
+            placeholder="never"
+            text={money(offered.freeFrom)}
+            read={optional<number>(readMoney(speech))}
+            onChange={(freeFrom, visit) => set({ freeFrom }, visit)}
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+};

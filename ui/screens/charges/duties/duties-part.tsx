@@ -1,0 +1,97 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { DutyRules } from '../../../../core/model/tax.ts';
+import { moneyFigure } from '../../../../core/words/figure.ts';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { readCountries, readMoney } from '../../../parts/readers.ts';
+import { Section } from '../../../parts/section.tsx';
+import { Segments } from '../../../parts/segments.tsx';
+import { edit } from '../../../state/draft.ts';
+import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import { DutyRates } from './duty-rates.tsx';
+
+type Changes = Partial<Omit<DutyRules, 'rates'>>;
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingTop: 12 },
+  rows: { gap: 12, paddingTop: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  wide: { flexGrow: 1, flexBasis: 200 },
+  field: { width: 160 },
+});
+
+const TERMS: Record<DutyRules['terms'], string> = {
+  DAP: 'Delivered at place: the customer pays the import charges to the carrier on arrival.',
+  DDP: 'Delivered duty paid: the import charges are part of what is paid at checkout.',
+  both: 'Each way stands beside the other at checkout, and the customer chooses.',
+};
+const SHOWN: Record<DutyRules['show'], string> = {
+  estimate: 'The customer is told about how much it will be.',
+  notice: 'The customer is told that charges may fall due, not how much.',
+  hide: 'The customer is told nothing: they may be surprised, and refuse the parcel.',
+};
+
+/** Import charges: who pays them, what the customer is told, and the rates by country and code of goods. */
+const DutiesPart = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const speech = useAppSelector(selectSpeech);
+  const { duties } = useAppSelector(selectBook);
+  const set = (changes: Changes, visit: string | null = null): void =>
+    void dispatch(edit('setDuties', { changes }, 'Import charges', visit));
+  return (
+    <View>
+      <Text style={style.note}>
+        What falls due when an order crosses a border: duty on the goods, import tax on both. It counts for
+        orders to every country but the home ones; what is collected has none.
+      </Text>
+      <View style={style.rows}>
+        <Segments
+          value={duties.terms}
+          onChange={(terms) => set({ terms })}
+          options={[
+            { value: 'DAP', label: 'DAP' },
+            { value: 'DDP', label: 'DDP' },
+            { value: 'both', label: 'both' },
+          ]}
+        />
+        <Text>{TERMS[duties.terms]}</Text>
+        <Segments
+          value={duties.show}
+          onChange={(show) => set({ show })}
+          options={[
+            { value: 'estimate', label: 'tell an estimate' },
+            { value: 'notice', label: 'give a notice' },
+            { value: 'hide', label: 'say nothing' },
+          ]}
+        />
+        <Text>{SHOWN[duties.show]}</Text>
+        <View style={style.row}>
+          <DraftField
+            style={style.wide}
+            label="Home countries: no border is crossed"
+            placeholder="none"
+            text={duties.homeCountries.join(', ')}
+            read={readCountries}
+            onChange={(homeCountries, visit) => set({ homeCountries }, visit)}
+          />
+          <DraftField
+            right
+            style={style.field}
+            label="Clearance fee, where prepaid"
+            text={moneyFigure(duties.clearanceFee, speech.decimals)}
+            read={readMoney(speech)}
+            onChange={(clearanceFee, visit) => set({ clearanceFee }, visit)}
+          />
+        </View>
+      </View>
+      <Section title="Rates by country" />
+      <DutyRates rates={duties.rates} />
+    </View>
+  );
+};
+export default DutiesPart;

@@ -1,0 +1,164 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { DutyRate } from '../../../../core/model/tax.ts';
+import { countFigure, moneyFigure, percentFigure, type Speech } from '../../../../core/words/figure.ts';
+import { Press } from '../../../parts/press.tsx';
+import { DraftField, type Read } from '../../../parts/draft-field.tsx';
+import { readCountry, readMoney, readPercent } from '../../../parts/readers.ts';
+import { Segments } from '../../../parts/segments.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { countryName } from '../../../places/places.ts';
+import { edit } from '../../../state/draft.ts';
+import { told } from '../../../state/session.ts';
+import { selectSpeech } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import { SANS_STRONG, TOUCH, type Inks } from '../../../theme/tokens.ts';
+
+const styles = (inks: Inks) => ({
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  row: { paddingVertical: 10, minHeight: TOUCH },
+  name: { fontFamily: SANS_STRONG },
+  note: note(inks),
+  fields: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    gap: 12,
+    alignItems: 'flex-end',
+    paddingBottom: 12,
+  } as const,
+  field: { width: 116 },
+  link: { alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 } as const,
+});
+
+const readPrefix = (text: string): Read<string | undefined> => {
+  const digits = text.replace(/[\s.-]/g, '');
+  if (digits === '') return { ok: true, value: undefined };
+  return /^\d{1,12}$/.test(digits)
+    ? { ok: true, value: digits }
+    : { ok: false, text: 'Write the beginning of an HS code, as 6912.' };
+};
+
+const phrase = (rate: DutyRate, { decimals }: Speech): string =>
+  [
+    rate.hsPrefix === undefined ? 'all other goods' : `HS codes that begin with ${rate.hsPrefix}`,
+    `duty ${percentFigure(rate.duty)}`,
+    `import tax ${percentFigure(rate.importTax)}`,
+    ...(rate.freeBelow > 0 ? [`nothing below ${moneyFigure(rate.freeBelow, decimals)}`] : []),
+    rate.valueBasis === 'goods' ? 'on the goods' : 'on goods and shipping',
+  ].join(' · ');
+
+const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const speech = useAppSelector(selectSpeech);
+  const set = (changes: Partial<DutyRate>, visit: string | null = null): void =>
+    void dispatch(edit('setDutyRate', { at, changes }, `Duty, ${rate.country}`, visit));
+  const remove = (): void => {
+    dispatch(edit('removeDutyRate', { at }, `Remove a duty of ${rate.country}`));
+    dispatch(told({ text: 'Removed a rate of duty.', undo: true }));
+  };
+  return (
+    <View style={style.fields} role="group" aria-label={`Duty, ${rate.country}`}>
+      <DraftField
+        style={style.field}
+        label="Country"
+        text={rate.country}
+        read={readCountry}
+        onChange={(country, visit) => set({ country }, visit)}
+      />
+      <DraftField
+        style={style.field}
+        label="HS code begins"
+        placeholder="any"
+        text={rate.hsPrefix ?? ''}
+        read={readPrefix}
+        onChange={(hsPrefix, visit) => set({ hsPrefix }, visit)}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="Duty"
+        text={percentFigure(rate.duty)}
+        read={readPercent}
+        onChange={(duty, visit) => set({ duty }, visit)}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="Import tax"
+        text={percentFigure(rate.importTax)}
+        read={readPercent}
+        onChange={(importTax, visit) => set({ importTax }, visit)}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="Nothing below"
+        text={moneyFigure(rate.freeBelow, speech.decimals)}
+        read={readMoney(speech)}
+        onChange={(freeBelow, visit) => set({ freeBelow }, visit)}
+      />
+      <Segments
+        width={280}
+        value={rate.valueBasis}
+        onChange={(valueBasis) => set({ valueBasis })}
+        options={[
+          { value: 'goods', label: 'on the goods' },
+          { value: 'goods-and-shipping', label: 'and shipping' },
+        ]}
+      />
+      <TextAction label="Remove this rate" onPress={remove} />
+    </View>
+  );
+};
+
+/** Rates of duty and import tax, one country under the other, each opened under itself. */
+export const DutyRates = ({ rates }: { rates: readonly DutyRate[] }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const speech = useAppSelector(selectSpeech);
+  const [open, setOpen] = useState<number | null>(null);
+  const add = (): void => {
+    const rate: DutyRate = {
+      country: rates.at(-1)?.country ?? 'US',
+      duty: 0,
+      importTax: 0,
+      freeBelow: 0,
+      valueBasis: 'goods-and-shipping',
+    };
+    dispatch(edit('addDutyRate', { rate }, 'New rate of duty'));
+    setOpen(rates.length);
+  };
+  return (
+    <View>
+      {rates.length === 0 ? (
+        <Text style={[style.note, { paddingVertical: 12 }]}>
+          No rates yet. Without one for the country and the code of the goods, import charges cannot be
+          prepaid, and an estimate becomes a notice.
+        </Text>
+      ) : (
+        <Text style={[style.note, { paddingVertical: 8 }]}>
+          {countFigure(rates.length, 'rate')}. Of a country’s, the longest beginning of the good’s HS code
+          counts.
+        </Text>
+      )}
+      <View role="list" aria-label="Rates of duty">
+        {rates.map((rate, at) => (
+          <View key={at} style={style.item} role="listitem">
+            <Press role="button" aria-expanded={open === at} onPress={() => setOpen(open === at ? null : at)}>
+              <View style={style.row}>
+                <Text style={style.name}>{countryName(rate.country)}</Text>
+                <Text style={style.note}>{phrase(rate, speech)}</Text>
+              </View>
+            </Press>
+            {open === at ? <RateFields rate={rate} at={at} /> : null}
+          </View>
+        ))}
+      </View>
+      <TextAction style={style.link} label="Add a rate" onPress={add} />
+    </View>
+  );
+};

@@ -1,0 +1,113 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Box } from '../../../core/model/pack.ts';
+import { moneyFigure, sizeFigure, weightFigure } from '../../../core/words/figure.ts';
+import { DraftField, type Read } from '../../parts/draft-field.tsx';
+import { optional, readMeasure, readMoney, readName, readSize } from '../../parts/readers.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+
+const styles = (inks: Inks) => ({
+  all: { gap: 12, paddingBottom: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  name: { flexGrow: 1, flexBasis: 200 },
+  field: { width: 132 },
+  size: { width: 200 },
+  note: note(inks),
+});
+
+type Size = Box['inside'];
+
+const above0 =
+  (read: (text: string) => Read<Size>) =>
+  (text: string): Read<Size> => {
+    const size = read(text);
+    return size.ok && Math.min(size.value.length, size.value.width, size.value.height) === 0
+      ? { ok: false, text: 'Each side must be more than 0.' }
+      : size;
+  };
+
+/** One box: its name, inside, greatest weight of contents, own weight and cost. */
+export const BoxPanel = ({ box }: { box: Box }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const speech = useAppSelector(selectSpeech);
+  const { store, carriers } = useAppSelector(selectBook);
+  const { id, name } = box;
+  const set = (changes: Partial<Omit<Box, 'id'>>, visit: string): void =>
+    void dispatch(edit('setBox', { id, changes }, `Box, ${name}`, visit));
+  const remove = (): void => {
+    dispatch(edit('removeBox', { id }, `Remove ${name}`));
+    dispatch(told({ text: `Removed ${name}.`, undo: true }));
+  };
+  const users = [
+    ...(store.packing.kind === 'boxes' && store.packing.boxIds.includes(id) ? ['the store'] : []),
+    ...carriers.flatMap(({ name: account, packing }) =>
+      packing.kind === 'boxes' && packing.boxIds.includes(id) ? [account] : [],
+    ),
+  ];
+  return (
+    <View style={style.all} role="group" aria-label={name}>
+      <View style={style.row}>
+        <DraftField
+          prose
+          style={style.name}
+          label="Name"
+          text={name}
+          read={readName}
+          onChange={(next, visit) => set({ name: next }, visit)}
+        />
+        <DraftField
+          style={style.size}
+          label="Inside: length, width, height"
+          text={sizeFigure(box.inside, speech.units)}
+          read={above0(readSize(speech))}
+          onChange={(inside, visit) => set({ inside }, visit)}
+        />
+      </View>
+      <View style={style.row}>
+        <DraftField
+          right
+          style={style.field}
+          label="Holds at most"
+          text={weightFigure(box.maxWeight, speech.units)}
+          read={readMeasure('weight', speech)}
+          onChange={(maxWeight, visit) => set({ maxWeight }, visit)}
+        />
+        <DraftField
+          right
+          style={style.field}
+          label="Weighs itself"
+          text={weightFigure(box.tare, speech.units)}
+          read={readMeasure('weight', speech)}
+          onChange={(tare, visit) => set({ tare }, visit)}
+        />
+        <DraftField
+          right
+          style={style.field}
+          label="Costs"
+          placeholder="nothing"
+          text={box.cost === undefined ? '' : moneyFigure(box.cost, speech.decimals)}
+          read={optional<number>(readMoney(speech))}
+          onChange={(cost, visit) => set({ cost }, visit)}
+        />
+      </View>
+      <Text style={style.note}>
+        {users.length > 0
+          ? `Packed into by ${users.join(', ')}.`
+          : 'No plan packs into it: tick it under an account, or under Settings.'}
+      </Text>
+      <TextAction
+        style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+        label={`Remove ${name}`}
+        onPress={remove}
+      />
+    </View>
+  );
+};

@@ -1,0 +1,158 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { CARRIERS } from '../../../carriers/directory.ts';
+import type { Box } from '../../../core/model/pack.ts';
+import {
+  moneyFigure,
+  sizeFigure,
+  volumeFigure,
+  weightFigure,
+  type Speech,
+} from '../../../core/words/figure.ts';
+import { Page } from '../../parts/page.tsx';
+import { ParcelDrawing } from '../../parts/parcel-drawing.tsx';
+import { Press } from '../../parts/press.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { PageHead } from '../../shell/page-head.tsx';
+import { edit } from '../../state/draft.ts';
+import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
+import { BoxPanel } from './box-panel.tsx';
+
+const styles = (inks: Inks) => ({
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  row: {
+    flexDirection: 'row',
+    gap: 16,
+    alignItems: 'center',
+    paddingVertical: 10,
+    minHeight: TOUCH,
+  } as const,
+  picture: { width: 132, alignItems: 'center' } as const,
+  words: { flex: 1, minWidth: 0 },
+  name: { fontFamily: SANS_STRONG },
+  note: note(inks),
+  none: { ...note(inks), paddingVertical: 16 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, marginTop: 4 } as const,
+});
+
+/** The widest picture, in pixels; all are of one scale. */
+const WIDEST = 130;
+
+const scaleOf = (boxes: readonly Box[]): number =>
+  WIDEST / Math.max(1, ...boxes.map(({ inside }) => (inside.length + inside.width) * 0.87));
+
+const phraseOf = ({ inside, maxWeight, tare, cost, carrierBox }: Box, speech: Speech): string =>
+  [
+    sizeFigure(inside, speech.units),
+    volumeFigure(inside.length * inside.width * inside.height, speech.units),
+    `up to ${weightFigure(maxWeight, speech.units)}`,
+    `weighs ${weightFigure(tare, speech.units)}`,
+    ...(cost === undefined ? [] : [`costs ${moneyFigure(cost, speech.decimals)}`]),
+    ...(carrierBox
+      ? [`one price at ${CARRIERS.find(({ id }) => id === carrierBox.carrier)?.name ?? carrierBox.carrier}`]
+      : []),
+  ].join(' · ');
+
+const AddBoxes = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { boxes } = useAppSelector(selectBook);
+  const add = (): void =>
+    void dispatch(
+      edit(
+        'addBox',
+        {
+          box: {
+            name: 'New box',
+            inside: { length: 300, width: 200, height: 150 },
+            maxWeight: 20_000,
+            tare: 150,
+          },
+        },
+        'New box',
+      ),
+    );
+  const offered = CARRIERS.flatMap((carrier) =>
+    carrier.boxes.map((box) => ({ carrier: carrier.id, ...box })),
+  ).filter(
+    ({ carrier, code }) =>
+      !boxes.some(({ carrierBox }) => carrierBox?.carrier === carrier && carrierBox.code === code),
+  );
+  return (
+    <View style={style.actions}>
+      <TextAction label="Add a box" onPress={add} />
+      {offered.map(({ carrier, code, name, inside, maxWeight }) => (
+        <TextAction
+          key={`${carrier}${code}`}
+          label={`Add ${name}`}
+          onPress={() =>
+            dispatch(
+              edit(
+                'addBox',
+                { box: { name, inside, maxWeight, tare: 0, carrierBox: { carrier, code } } },
+                `New box, ${name}`,
+              ),
+            )
+          }
+        />
+      ))}
+    </View>
+  );
+};
+
+/** The boxes that goods are packed into, drawn to one scale. */
+const BoxesPage = ({ open }: { open: string | null }) => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const speech = useAppSelector(selectSpeech);
+  const { boxes } = useAppSelector(selectBook);
+  const scale = scaleOf(boxes);
+  const go = (box: string | null): void =>
+    router.navigate({ pathname: '/goods', params: { panel: 'boxes', ...(box ? { box } : {}) } });
+  return (
+    <Page>
+      <PageHead title="Boxes" back={{ name: 'Goods', onPress: () => router.navigate('/goods') }} />
+      {boxes.length === 0 ? (
+        <Text style={style.none}>
+          What goods are packed into. With boxes, baskets are really placed in three dimensions, so that
+          carriers are asked about the parcels you will hand them.
+        </Text>
+      ) : null}
+      <View role="list" aria-label="Boxes">
+        {boxes.map((box) => (
+          <View style={style.item} role="listitem" key={box.id}>
+            <Press
+              role="button"
+              aria-label={box.name}
+              aria-expanded={open === box.id}
+              onPress={() => go(open === box.id ? null : box.id)}
+            >
+              <View style={style.row}>
+                <View style={style.picture}>
+                  <ParcelDrawing
+                    box={box.inside}
+                    cuboids={[]}
+                    scale={scale}
+                    label={`${box.name}, to scale`}
+                  />
+                </View>
+                <View style={style.words}>
+                  <Text style={style.name}>{box.name}</Text>
+                  <Text style={style.note}>{phraseOf(box, speech)}</Text>
+                </View>
+              </View>
+            </Press>
+            {open === box.id ? <BoxPanel box={box} /> : null}
+          </View>
+        ))}
+      </View>
+      <AddBoxes />
+    </Page>
+  );
+};
+export default BoxesPage;
