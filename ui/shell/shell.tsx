@@ -4,6 +4,7 @@ import { PanResponder, ScrollView, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 import { useWidth } from '../parts/use-width.ts';
 import { Slip } from '../slip/slip.tsx';
+import { AskForSlip } from '../slip/ask-for-slip.tsx';
 import { SlipStrip } from '../slip/slip-strip.tsx';
 import { marksCleared } from '../state/draft.ts';
 import { slipOpened } from '../state/session.ts';
@@ -130,6 +131,7 @@ export const Shell = ({ children }: { children: ReactNode }) => {
       ) : null}
       <Message />
       <KeysDialog />
+      {isShop ? null : <AskForSlip />}
     </View>
   );
 };

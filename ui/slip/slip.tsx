@@ -4,10 +4,9 @@ import { Text } from 'react-native-paper';
 import type { Quote } from '../../core/model/quote.ts';
 import { locatedSentence } from '../../core/words/fault-sentence.ts';
 import { moneyFigure } from '../../core/words/figure.ts';
-import { useCarriers } from '../carriers/use-carriers.ts';
 import { Later } from '../shell/later.tsx';
 import type { AskedQuote } from '../state/answers.ts';
-import { selectCompiled, selectSlip, selectSlipBefore, selectSpeech } from '../state/selectors.ts';
+import { selectSlip, selectSlipBefore, selectSpeech } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { aside, note } from '../theme/text.ts';
@@ -33,8 +32,6 @@ const styles = (inks: Inks) => ({
   fault: { ...aside, color: inks.rubric, paddingVertical: 12 },
   unseen: { position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 } as const,
 });
-
-const NO_QUESTIONS: AskedQuote['questions'] = [];
 
 /** The slip in one sentence, for those who hear it change. */
 const spokenSlip = ({ choices, withheld }: Quote, decimals: number): string => {
@@ -110,7 +107,6 @@ export const Slip = () => {
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectSpeech);
   const slip = useAppSelector(selectSlip);
-  useCarriers(slip?.ok ? slip.questions : NO_QUESTIONS, useAppSelector(selectCompiled));
   return (
     <View testID="slip">
       <TrialHead />

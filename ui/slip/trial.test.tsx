@@ -164,7 +164,7 @@ describe('the strip', () => {
     const store = demoStore();
     renderOver(store, <SlipStrip />);
     expect(screen.getByText('B2G 2L2 · 2 items, 6.4 kg')).toBeTruthy();
-    expect(screen.getByText('Parcel · 3 choices')).toBeTruthy();
+    expect(screen.getByText('Parcel · 4 choices')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Open the slip of Two pots to Antigonish'));
     expect(store.getState().session.slipOpen).toBe(true);
   });

@@ -1,3 +1,8 @@
+import { answersAtOnce } from '../../carriers/stand-ins.ts';
+import type { CarrierAnswer } from '../../core/model/carrier.ts';
+import { carrierQuestions } from '../../core/quote/questions.ts';
+import { answersCame, questionKey } from '../state/answers.ts';
+import { selectCompiled, selectTrials } from '../state/selectors.ts';
 import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { Provider } from 'react-redux';
@@ -7,8 +12,19 @@ import { initialDraft } from '../state/draft.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
 import { paperTheme } from '../theme/theme.ts';
 
-/** A store that starts from the demo shop. */
-export const demoStore = (): AppStore => makeStore({ draft: initialDraft(demoShop()) });
+/** A store that starts from the demo shop, its carriers having answered for every trial. */
+export const demoStore = (): AppStore => {
+  const store = makeStore({ draft: initialDraft(demoShop()) });
+  const compiled = selectCompiled(store.getState());
+  const questions = selectTrials(store.getState()).flatMap(({ request }) =>
+    carrierQuestions(compiled, request),
+  );
+  const answers = answersAtOnce(questions);
+  store.dispatch(
+    answersCame(questions.map((question, at) => [questionKey(question), answers[at] as CarrierAnswer])),
+  );
+  return store;
+};
 
 /** Renders a piece of the interface as the program would, over a store. */
 export const renderOver = (store: AppStore, element: ReactElement) =>

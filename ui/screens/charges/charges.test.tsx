@@ -266,9 +266,9 @@ describe('a service', () => {
     pressText('Move left');
     expect(ids()).toEqual(['seed-mail', 'express', 'parcel', 'pallet']);
     pressText('Switch off everywhere');
-    expect(chargeOf(store, 'express-maritimes')).toBeUndefined();
+    expect(chargeOf(store, 'express-maritimes:two-day')).toBeUndefined();
     pressText('Switch on everywhere');
-    expect(chargeOf(store, 'express-maritimes')).toBe(2_605);
+    expect(chargeOf(store, 'express-maritimes:two-day')).toBe(3_367);
     pressText('Remove the service');
     expect(ids()).toEqual(['seed-mail', 'parcel', 'pallet']);
     expect(store.getState().session.message?.text).toBe('Removed Courier with 6 rates.');

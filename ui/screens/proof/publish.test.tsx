@@ -97,7 +97,7 @@ describe('publishing', () => {
 describe('the errata', () => {
   test('are listed by gravity, accepted with a note, and come back when their rules change', async () => {
     const store = await open('errata');
-    fireEvent.press(screen.getByText('Above 450 kg, nothing takes an order to Maritimes.'));
+    fireEvent.press(screen.getByText('Above 450 kg, nothing takes an order to Newfoundland and Labrador.'));
     fireEvent.press(screen.getByText('It is meant: accept it'));
     type('Why it is meant', 'By telephone');
     fireEvent.press(screen.getByText('Accept it'));
@@ -106,22 +106,22 @@ describe('the errata', () => {
     act(
       () =>
         void store.dispatch(
-          edit('setRate', { id: 'pallet-maritimes', changes: { freeFrom: 90_000 } }, 'rate'),
+          edit('setRate', { id: 'pallet-newfoundland', changes: { freeFrom: 90_000 } }, 'rate'),
         ),
     );
     await settle();
     expect(screen.queryByText('Accepted: By telephone')).toBeNull();
-    expect(screen.getByText('Above 450 kg, nothing takes an order to Maritimes.')).toBeTruthy();
+    expect(screen.getByText('Above 450 kg, nothing takes an order to Newfoundland and Labrador.')).toBeTruthy();
   });
 
   test('show an order on the slip, and lead to their rules', async () => {
     const store = await open('errata');
     fireEvent.press(screen.getByText('Parcel to West falls by 2.50 at 10 kg, where more is sent.'));
     expect(screen.getByText('To Parcel to West')).toBeTruthy();
-    fireEvent.press(screen.getByText('Above 450 kg, nothing takes an order to Central.'));
+    fireEvent.press(screen.getByText('Above 450 kg, nothing takes an order to Newfoundland and Labrador.'));
     fireEvent.press(screen.getByText('Show an order'));
     const trials = store.getState().draft.workbook.trials;
-    expect(trials.at(-1)?.name).toBe('Shows: Above 450 kg, nothing takes an order to Central.');
+    expect(trials.at(-1)?.name).toBe('Shows: Above 450 kg, nothing takes an order to Newfoundland and Labrador.');
     expect(store.getState().session.trialId).toBe(trials.at(-1)?.id);
   });
 });
@@ -130,7 +130,7 @@ test('the shopfront serves the live edition, or the draft when it is told to', (
   const store = demoStore();
   expect(selectServesLive(store.getState())).toBe(false);
   store.dispatch(demoEditionCame(demoEdition(NOW)));
-  expect(selectServedBook(store.getState()).adjustments).toHaveLength(3);
+  expect(selectServedBook(store.getState()).adjustments).toHaveLength(4);
   store.dispatch(shopServed('draft'));
   expect(selectServedBook(store.getState())).toBe(selectBook(store.getState()));
   store.dispatch(edit('setStore', { changes: { name: 'A shop of my own' } }, 'name'));

@@ -97,25 +97,25 @@ describe('what a trial expects', () => {
 
   test('is set by pointing at the slip, choice by choice', () => {
     const store = demoStore();
-    store.dispatch(choiceToggled('express-maritimes'));
+    store.dispatch(choiceToggled('express-maritimes:two-day'));
     renderOver(store, <Slip />);
     expect(screen.getAllByText('as it should be')).toHaveLength(1);
-    fireEvent.press(screen.getByLabelText('Express: this is right'));
+    fireEvent.press(screen.getByLabelText('Express, two days: this is right'));
     expect(expectsOf(store)).toContainEqual({
       kind: 'offered',
-      choiceId: 'express-maritimes',
-      charge: 2_605,
+      choiceId: 'express-maritimes:two-day',
+      charge: 3_367,
     });
     expect(screen.getAllByText('as it should be')).toHaveLength(2);
     act(() => dearer(store));
     expect(screen.getAllByText('not as it should be')).toHaveLength(2);
-    fireEvent.press(screen.getByLabelText('Express: this is right'));
+    fireEvent.press(screen.getByLabelText('Express, two days: this is right'));
     expect(expectsOf(store)).toContainEqual({
       kind: 'offered',
-      choiceId: 'express-maritimes',
-      charge: 2_705,
+      choiceId: 'express-maritimes:two-day',
+      charge: 3_467,
     });
-    fireEvent.press(screen.getByLabelText('Express: expect nothing of it'));
+    fireEvent.press(screen.getByLabelText('Express, two days: expect nothing of it'));
     expect(screen.getAllByText('not as it should be')).toHaveLength(1);
   });
 
@@ -130,7 +130,7 @@ describe('what a trial expects', () => {
       code: 'above-limit',
     });
     fireEvent.press(screen.getByText('All of this is right'));
-    expect(expectsOf(store)).toHaveLength(5);
+    expect(expectsOf(store)).toHaveLength(6);
     expect(screen.queryByText('All of this is right')).toBeNull();
     expect(expectsOf(store)?.[0]).toEqual({ kind: 'cheapest', choiceId: 'parcel-maritimes' });
   });

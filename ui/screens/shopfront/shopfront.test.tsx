@@ -156,8 +156,8 @@ describe('the checkout', () => {
     await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
     for (const text of ['GST, 5 %', 'HST, provincial part, 9 %', '4.42', '7.95', '100.67'])
       expect(screen.getByText(text)).toBeTruthy();
-    fireEvent.press(screen.getByLabelText('Express, 26.05'));
-    expect(screen.getByText('110.63')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('Pallet, 66.56'));
+    expect(screen.getByText('156.82')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Parcel, 17.30'));
     fireEvent.press(screen.getByText('Place the order'));
     await waitFor(() =>

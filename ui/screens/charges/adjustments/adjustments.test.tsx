@@ -50,6 +50,7 @@ describe('the adjustments', () => {
       'heavy-pots': { trials: 1, orders: 0 },
       trade: { trials: 2, orders: 0 },
       'trade-free': { trials: 1, orders: 0 },
+      'prepaid-us': { trials: 0, orders: 0 },
     });
     expect(screen.getByText('Touches 2 of 15 trials')).toBeTruthy();
   });
@@ -64,7 +65,7 @@ describe('the adjustments', () => {
     expect(charges(store)).toEqual(before);
     fireEvent.press(screen.getByLabelText('Active'));
     expect(charges(store)).toEqual(before.map((charge) => charge + 250));
-    expect(screen.getByText('On the slip: Parcel +2.50, Express +2.50, Pallet +2.50')).toBeTruthy();
+    expect(screen.getByText('On the slip: Parcel +2.50, Express, two days +2.50, Express, overnight +2.50, Pallet +2.50')).toBeTruthy();
     fireEvent.press(screen.getByText('less'));
     expect(charges(store)).toEqual(before.map((charge) => charge - 250));
     act(() => void store.dispatch(undone()));

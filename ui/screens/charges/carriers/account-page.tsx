@@ -65,22 +65,22 @@ const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }
           ]}
         />
       </View>
-      <Text>Addresses count as</Text>
+      <Text>Addresses count as homes, businesses, or as each order says</Text>
       <Segments
         value={account.address}
         onChange={(address) => set({ address })}
         options={[
           { value: 'residential', label: 'homes' },
           { value: 'business', label: 'businesses' },
-          { value: 'as-given', label: 'as the order says' },
+          { value: 'as-given', label: 'as given' },
         ]}
       />
       <View style={style.row}>
         <DraftField
           right
           style={style.field}
-          label="Declared value, of the goods"
-          placeholder="none"
+          label="Declared value"
+          placeholder="of the goods, %"
           text={account.insure === undefined ? '' : percentFigure(account.insure)}
           read={optional<number>(readPercent)}
           onChange={(insure, visit) => set({ insure }, visit)}
@@ -98,8 +98,8 @@ const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }
           value={account.booking}
           onChange={(booking) => set({ booking })}
           options={[
-            { value: 'rate-only', label: 'prices only' },
-            { value: 'rate-and-book', label: 'prices and booking' },
+            { value: 'rate-only', label: 'price only' },
+            { value: 'rate-and-book', label: 'also book' },
           ]}
         />
       </View>
