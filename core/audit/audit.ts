@@ -6,6 +6,8 @@ import { dataFaults } from './data-faults.ts';
 import { GRAVITIES, type Finding, type Gravity, type Where } from './finding.ts';
 import { addUnsent, Findings, judgeClass, reachWords, triallingOf, type Unsent } from './judge.ts';
 import { contextsOf, type Context } from './moments.ts';
+import { oddBoxes } from './odd-boxes.ts';
+import { oddCarriers } from './odd-carriers.ts';
 import { oddLists } from './odd-lists.ts';
 import { oddPlaces } from './odd-places.ts';
 import { oddRates } from './odd-rates.ts';
@@ -124,6 +126,8 @@ export const audit = (
     ...oddRates(compiled.book),
     ...oddPlaces(compiled.book, deciding),
     ...oddLists(compiled.book, on),
+    ...oddCarriers(compiled, classes, plainest),
+    ...oddBoxes(compiled),
     ...dataFaults(compiled),
   ];
   return all

@@ -89,6 +89,12 @@ export const stopIn = ({ withheld }: Quote, zone: string): Cause => {
   if (gap) return { code: 'measure-gap', where: [{ kind: 'rate', id: gap.id }, where] };
   const adjusted = withheld.find(({ code }) => code === 'adjustment');
   if (adjusted) return { code: 'withheld-by-adjustment', where: [adjustmentOf(adjusted.from.id), where] };
+  const carrier = withheld.find(({ code }) => code === 'carrier-none' || code === 'carrier-error');
+  const isLast = withheld.every(({ code }) =>
+    [...NOT_OFFERED, 'carrier-none', 'carrier-error'].includes(code),
+  );
+  if (carrier && isLast)
+    return { code: 'carrier-serves-nothing', where: [where, { kind: 'carrier', id: carrier.from.id }] };
   return { code: 'no-choice', where: [where] };
 };
 

@@ -6,7 +6,13 @@ import type { Finding, Where } from './finding.ts';
 const goodAt = ({ sku }: Good): Where => ({ kind: 'good', id: sku });
 
 /** Whether some rate, condition or plan needs to know what goods weigh or measure. */
-const needs = ({ rates, rateTables, adjustments, store }: Book): { weight: boolean; size: boolean } => {
+const needs = ({
+  rates,
+  rateTables,
+  adjustments,
+  store,
+  carriers,
+}: Book): { weight: boolean; size: boolean } => {
   const measures = new Set<string>();
   for (const { active, price, limits } of rates) {
     if (!active) continue;
@@ -16,10 +22,12 @@ const needs = ({ rates, rateTables, adjustments, store }: Book): { weight: boole
   }
   for (const { active, when } of adjustments)
     if (active) for (const one of when) if (one.test === 'measure') measures.add(one.of);
-  const packs = store.packing.kind === 'by-weight' || store.packing.kind === 'even';
+  const asked = rates.some(({ active, price }) => active && price.kind === 'carrier');
+  const plans = [store, ...(asked ? carriers : [])].map(({ packing }) => packing.kind);
+  const packs = plans.some((kind) => kind === 'by-weight' || kind === 'even' || kind === 'boxes');
   return {
-    weight: measures.has('weight') || packs,
-    size: measures.has('volume') || measures.has('longestSide'),
+    weight: measures.has('weight') || packs || asked,
+    size: measures.has('volume') || measures.has('longestSide') || plans.includes('boxes'),
   };
 };
 
@@ -60,11 +68,14 @@ const unused = ({ book, goods }: CompiledBook): Finding[] => {
         where: [{ kind: 'group', id }],
         detail: { name },
       })),
-    ...book.locations.slice(1).map(({ id, name }): Finding => ({
-      code: 'location-unused',
-      where: [{ kind: 'location', id }],
-      detail: { name },
-    })),
+    ...book.locations
+      .slice(1)
+      .filter(({ id }) => !book.carriers.some((account) => account.locationId === id))
+      .map(({ id, name }): Finding => ({
+        code: 'location-unused',
+        where: [{ kind: 'location', id }],
+        detail: { name },
+      })),
   ];
 };
 

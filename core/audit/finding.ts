@@ -15,7 +15,9 @@ export interface Where {
     | 'good'
     | 'store'
     | 'postal'
-    | 'box';
+    | 'box'
+    | 'carrier'
+    | 'duty';
   id: string;
 }
 
@@ -39,7 +41,9 @@ export const GRAVITIES = {
   'measure-gap': 'stops',
   'withheld-by-adjustment': 'stops',
   'no-choice': 'stops',
+  'carrier-serves-nothing': 'stops',
   'free-price': 'leaks',
+  'free-fallback': 'leaks',
   'free-by-adjustment': 'leaks',
   'free-by-rounding': 'leaks',
   'below-handling': 'leaks',
@@ -62,9 +66,15 @@ export const GRAVITIES = {
   'maximum-below-first': 'odd',
   'bounds-contradict': 'odd',
   'limits-contradict': 'odd',
+  'no-fallback': 'odd',
+  'fallback-below-usual': 'odd',
+  'sandbox-account': 'odd',
+  'room-above-weight': 'odd',
   'weight-missing': 'data',
   'size-missing': 'data',
   'figures-improbable': 'data',
+  'fits-no-box': 'data',
+  'box-unused': 'data',
   'group-unused': 'data',
   'location-unused': 'data',
 } as const satisfies Record<string, Gravity>;

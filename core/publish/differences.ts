@@ -1,11 +1,21 @@
 import type { Book } from '../model/book.ts';
+import type { CarrierAccount } from '../model/carrier.ts';
+import type { Box } from '../model/pack.ts';
+import type { DutyRules } from '../model/tax.ts';
 import { goodsDifference } from '../goods/difference.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { Region, Zone } from '../model/place.ts';
 import { regionsText } from '../place/region-phrase.ts';
 import { adjustmentSentence, type Naming } from '../words/adjustment-phrase.ts';
 import { ruleName } from '../words/erratum-sentence.ts';
-import { countFigure, currencyDecimals, type Speech } from '../words/figure.ts';
+import {
+  countFigure,
+  currencyDecimals,
+  moneyFigure,
+  sizeFigure,
+  weightFigure,
+  type Speech,
+} from '../words/figure.ts';
 import { groupPhrase } from '../words/group-phrase.ts';
 import { ratePhrase } from '../words/rate-phrase.ts';
 import type { Where } from '../audit/finding.ts';
@@ -159,6 +169,59 @@ const ruleChanges = (before: Side, after: Side, speech: Speech): Change[] => {
   ];
 };
 
+const MODE = { sandbox: 'is a sandbox', live: 'is live' } as const;
+
+/** What changed in an account; a secret is only said to have changed. */
+const accountChanges = (was: CarrierAccount, is: CarrierAccount): string[] => [
+  ...(was.name === is.name ? [] : [`was named ${was.name}`]),
+  ...(was.mode === is.mode ? [] : [MODE[is.mode]]),
+  ...(same(was.credentials, is.credentials) ? [] : ['has other credentials']),
+  ...(was.locationId === is.locationId ? [] : ['ships from another location']),
+  ...(same(was.packing, is.packing) ? [] : ['packs in another way']),
+  ...(['handover', 'address', 'insure', 'booking', 'timeoutMs', 'carrier'] as const)
+    .filter((field) => was[field] !== is[field])
+    .map((field) => `${field} ${was[field] ?? 'none'} becomes ${is[field] ?? 'none'}`),
+];
+
+const boxPhrase = ({ inside, maxWeight }: Box, { units }: Speech): string =>
+  `${sizeFigure(inside, units)}, up to ${weightFigure(maxWeight, units)}`;
+
+const dutyChanges = (was: DutyRules, is: DutyRules, { decimals }: Speech): Change[] => {
+  const where = { kind: 'duty', id: 'rules' } as const;
+  const told = [
+    ...(was.terms === is.terms ? [] : [`Import charges go ${is.terms}, not ${was.terms}.`]),
+    ...(was.show === is.show ? [] : [`Of import charges customers are told: ${is.show}, not ${was.show}.`]),
+    ...(was.clearanceFee === is.clearanceFee
+      ? []
+      : [
+          `The clearance fee is ${moneyFigure(is.clearanceFee, decimals)}, not ${moneyFigure(was.clearanceFee, decimals)}.`,
+        ]),
+    ...(same(was.homeCountries, is.homeCountries)
+      ? []
+      : [
+          `The home countries are ${is.homeCountries.join(', ') || 'none'}, not ${was.homeCountries.join(', ') || 'none'}.`,
+        ]),
+    ...(same(was.rates, is.rates)
+      ? []
+      : [
+          `The rates of duty change: ${countFigure(was.rates.length, 'rate')} before, ${countFigure(is.rates.length, 'rate')} now.`,
+        ]),
+  ];
+  return told.map((text) => ({ where, text }));
+};
+
+/** What changed in the carrier accounts, the boxes and the import charges. */
+const carrierChanges = (old: Book, now: Book, speech: Speech): Change[] => [
+  ...listChanges('carrier', old.carriers, now.carriers, { name: byName, changed: accountChanges }),
+  ...listChanges('box', old.boxes, now.boxes, {
+    name: byName,
+    isNew: (box) => boxPhrase(box, speech),
+    changed: (was, is) =>
+      boxPhrase(was, speech) === boxPhrase(is, speech) ? fieldChanges(was, is) : [boxPhrase(is, speech)],
+  }),
+  ...dutyChanges(old.duties, now.duties, speech),
+];
+
 const longListChanges = (old: Book, now: Book): Change[] => [
   ...listChanges('table', old.rateTables, now.rateTables, {
     name: byName,
@@ -203,6 +266,7 @@ export const differences = (before: Side, after: Side): Change[] => {
   return [
     ...storeChanges(before.book.store, store, speech).map((text) => ({ where: STORE, text })),
     ...ruleChanges(before, after, speech),
+    ...carrierChanges(before.book, after.book, speech),
     ...longListChanges(before.book, after.book),
     ...orderChanges(before.book, after.book),
     ...(before.catalogue === after.catalogue

@@ -212,3 +212,48 @@ test('trials whose charges or choices differ say by how much, what is lost and w
   ]);
   expect(trialChanges(before, before, [trial])).toEqual([]);
 });
+
+test('changes of carriers, boxes and import charges are told, and never a secret', () => {
+  const box = {
+    id: 'crate',
+    name: 'Crate',
+    inside: { length: 400, width: 300, height: 200 },
+    maxWeight: 9_000,
+    tare: 90,
+  };
+  const account = {
+    id: 'tern',
+    name: 'Tern',
+    carrier: 'tern',
+    mode: 'sandbox' as const,
+    credentials: { kind: 'own' as const, accountNumber: 'T1', secret: 'hush' },
+    locationId: 'yard',
+    handover: 'collected' as const,
+    address: 'as-given' as const,
+    packing: { kind: 'single' as const },
+    booking: 'rate-only' as const,
+    timeoutMs: 2_000,
+  };
+  const before = makeBook({ boxes: [box], carriers: [account] });
+  const after = {
+    ...before,
+    boxes: [{ ...box, maxWeight: 12_000 }],
+    carriers: [
+      {
+        ...account,
+        mode: 'live' as const,
+        credentials: { ...account.credentials, secret: 'louder' },
+        timeoutMs: 900,
+      },
+    ],
+    duties: { ...before.duties, terms: 'DDP' as const, clearanceFee: 700 },
+  };
+  const catalogue = makeCatalogue();
+  const told = differences({ book: before, catalogue }, { book: after, catalogue }).map(({ text }) => text);
+  expect(told.join(' ')).toMatch(/Tern.*is live.*has other credentials.*timeoutMs 2000 becomes 900/);
+  expect(told.join(' ')).toContain('40 × 30 × 20 cm, up to 12 kg');
+  expect(told).toEqual(
+    expect.arrayContaining(['Import charges go DDP, not DAP.', 'The clearance fee is 7.00, not 0.00.']),
+  );
+  expect(told.join(' ')).not.toMatch(/hush|louder/);
+});

@@ -34,6 +34,18 @@ const WORDS: Words = {
   'withheld-by-adjustment': ({ a, b }) => `“${a}” leaves some orders of ${b} without any choice.`,
   'no-choice': ({ a, detail: { limit } }) =>
     limit ? `${limit}, nothing takes an order to ${a}.` : `Nothing takes some orders to ${a}.`,
+  'carrier-serves-nothing': ({ a, b }) =>
+    `In ${a} some orders have no choice: ${b} serves nothing there, or does not answer, and there is nothing to fall back on.`,
+  'free-fallback': ({ a }) => `${a} charges nothing where its carrier does not answer.`,
+  'no-fallback': ({ a, b, detail: { account } }) =>
+    `If ${account} does not answer, nothing is offered in ${a}: ${b} has no fallback.`,
+  'fallback-below-usual': ({ a, detail: { fallback, usual }, money }) =>
+    `The fallback of ${a}, ${money(fallback)}, is below what its carrier usually asks, ${money(usual)}.`,
+  'sandbox-account': ({ a }) => `${a} prices rates from its sandbox: what customers are charged is made up.`,
+  'room-above-weight': ({ a, detail: { dearer, asked } }) =>
+    `${a} charges for the room they take, not their weight, for ${dearer} of ${asked} goods: smaller boxes would cost less.`,
+  'fits-no-box': ({ a, detail: { plans } }) => `${a} goes into none of the boxes of ${plans}.`,
+  'box-unused': ({ a }) => `No plan packs into ${a}.`,
   'free-price': ({ a }) => `${a} charges nothing, and no rule says that it is free.`,
   'free-by-adjustment': ({ a, b }) => `“${a}” takes the charge of ${b} down to nothing without saying free.`,
   'free-by-rounding': ({ b }) => `Rounding takes a small charge of ${b} down to nothing.`,
@@ -100,6 +112,7 @@ export const ruleName = ({ kind, id: whole }: Where, book: Book, goods: Compiled
     group: book.groups,
     location: book.locations,
     box: book.boxes,
+    carrier: book.carriers,
   };
   return nameIn(lists[kind] ?? [], id);
 };

@@ -111,7 +111,9 @@ describe('the errata', () => {
     );
     await settle();
     expect(screen.queryByText('Accepted: By telephone')).toBeNull();
-    expect(screen.getByText('Above 450 kg, nothing takes an order to Newfoundland and Labrador.')).toBeTruthy();
+    expect(
+      screen.getByText('Above 450 kg, nothing takes an order to Newfoundland and Labrador.'),
+    ).toBeTruthy();
   });
 
   test('show an order on the slip, and lead to their rules', async () => {
@@ -121,7 +123,9 @@ describe('the errata', () => {
     fireEvent.press(screen.getByText('Above 450 kg, nothing takes an order to Newfoundland and Labrador.'));
     fireEvent.press(screen.getByText('Show an order'));
     const trials = store.getState().draft.workbook.trials;
-    expect(trials.at(-1)?.name).toBe('Shows: Above 450 kg, nothing takes an order to Newfoundland and Labrador.');
+    expect(trials.at(-1)?.name).toBe(
+      'Shows: Above 450 kg, nothing takes an order to Newfoundland and Labrador.',
+    );
     expect(store.getState().session.trialId).toBe(trials.at(-1)?.id);
   });
 });

@@ -30,6 +30,9 @@ const WHY: Record<Aside['why'], string> = {
   'other-tab': 'another tab kept it while this one had changes',
 };
 
+/** A carrier account's secret in a document that may no longer be read: it leaves the device in no file. */
+const SECRET = /"secret"\s*:\s*"(?:[^"\\]|\\.)*"/g;
+
 /** What was set aside instead of being lost: it can be saved as a file, and thrown away. */
 export const AsideList = () => {
   const style = useStyles(styles);
@@ -39,7 +42,10 @@ export const AsideList = () => {
   const save = async ({ key, document, at }: Aside): Promise<void> => {
     const text = await deviceShelf.getItem(key);
     if (text === null) return;
-    saveFile(`set-aside-${document.replaceAll('/', '-')}-${at.slice(0, 10)}.json`, text);
+    saveFile(
+      `set-aside-${document.replaceAll('/', '-')}-${at.slice(0, 10)}.json`,
+      text.replace(SECRET, '"secret":""'),
+    );
   };
   const drop = async ({ key, document }: Aside): Promise<void> => {
     await deviceShelf.removeItem(key);

@@ -65,7 +65,11 @@ describe('the adjustments', () => {
     expect(charges(store)).toEqual(before);
     fireEvent.press(screen.getByLabelText('Active'));
     expect(charges(store)).toEqual(before.map((charge) => charge + 250));
-    expect(screen.getByText('On the slip: Parcel +2.50, Express, two days +2.50, Express, overnight +2.50, Pallet +2.50')).toBeTruthy();
+    expect(
+      screen.getByText(
+        'On the slip: Parcel +2.50, Express, two days +2.50, Express, overnight +2.50, Pallet +2.50',
+      ),
+    ).toBeTruthy();
     fireEvent.press(screen.getByText('less'));
     expect(charges(store)).toEqual(before.map((charge) => charge - 250));
     act(() => void store.dispatch(undone()));

@@ -1,0 +1,123 @@
+import type { Book } from '../model/book.ts';
+import type { CarrierAccount } from '../model/carrier.ts';
+import type { Erratum } from '../model/erratum.ts';
+import type { CarrierPrice } from '../model/price.ts';
+import { compile, type Ask } from '../quote/compile.ts';
+import { quote } from '../quote/quote.ts';
+import { makeBook, makeCatalogue, makeGood, makeRate } from '../testing/book.ts';
+import { audit } from './audit.ts';
+
+const ON = '2026-11-24';
+const SIZE = { length: 400, width: 300, height: 300 };
+
+const account: CarrierAccount = {
+  id: 'tern',
+  name: 'Tern',
+  carrier: 'tern',
+  mode: 'live',
+  credentials: { kind: 'shared' },
+  locationId: 'yard',
+  handover: 'collected',
+  address: 'as-given',
+  packing: { kind: 'boxes', boxIds: ['crate'] },
+  booking: 'rate-only',
+  timeoutMs: 2_000,
+};
+const yard = { id: 'yard', name: 'Yard', address: { country: 'CA' }, hours: [], closedDates: [] };
+const crate = { id: 'crate', name: 'Crate', inside: SIZE, maxWeight: 20_000, tare: 0 };
+
+/** A carrier that asks ten, and twenty where it is told how large a parcel is. */
+const bySize: Ask = (questions) =>
+  questions.map(({ key, parcels }) => ({
+    key,
+    ok: true,
+    services: [{ code: 'ground', name: 'Ground', amount: parcels.some(({ size }) => size) ? 2_000 : 1_000 }],
+  }));
+const nothing: Ask = (questions) => questions.map(({ key }) => ({ key, ok: true, services: [] }));
+
+const bookOf = (by: Partial<CarrierPrice> = {}, part: Partial<Book> = {}): Book =>
+  makeBook({
+    locations: [yard],
+    boxes: [crate],
+    carriers: [account],
+    rates: [
+      makeRate({
+        price: {
+          kind: 'carrier',
+          accountId: 'tern',
+          services: [{ code: 'ground' }],
+          show: 'all',
+          onError: 'withhold',
+          onNone: 'withhold',
+          ...by,
+        },
+      }),
+    ],
+    ...part,
+  });
+const catalogue = makeCatalogue(
+  makeGood('pot', { size: SIZE }),
+  makeGood('cup', { size: { ...SIZE, height: 90 } }),
+);
+const found = (book: Book, ask: Ask = bySize, goods = catalogue): Erratum[] =>
+  audit(compile(book, goods, ask), ON);
+const codes = (errata: readonly Erratum[]): string[] => errata.map(({ code }) => code);
+
+describe('what the audit says of carriers', () => {
+  test('a zone whose only rate is a carrier’s that serves nothing there', () => {
+    const erratum = found(bookOf(), nothing).find(({ code }) => code === 'carrier-serves-nothing');
+    expect(erratum).toMatchObject({
+      gravity: 'stops',
+      where: [
+        { kind: 'zone', id: 'country' },
+        { kind: 'carrier', id: 'tern' },
+      ],
+    });
+    const shown = quote(compile(bookOf(), catalogue, nothing), erratum!.example!);
+    expect(shown.choices).toEqual([]);
+  });
+
+  test('a zone with nothing to fall back on', () => {
+    expect(codes(found(bookOf()))).toContain('no-fallback');
+    const onError = { amount: 5_000, per: 'order' } as const;
+    expect(codes(found(bookOf({ onError })))).not.toContain('no-fallback');
+  });
+
+  test('a fallback below what the carrier usually asks, with both figures', () => {
+    const at = (amount: number) => found(bookOf({ onError: { amount, per: 'order' } }));
+    const erratum = at(1_500).find(({ code }) => code === 'fallback-below-usual');
+    expect(erratum?.text).toBe(
+      'The fallback of Parcel to country, 15.00, is below what its carrier usually asks, 20.00.',
+    );
+    expect(codes(at(2_000))).not.toContain('fallback-below-usual');
+  });
+
+  test('a fallback of nothing leaks, and is shown by an order that goes free', () => {
+    const book = bookOf({ onError: { amount: 0, per: 'order' } });
+    const erratum = found(book).find(({ code }) => code === 'free-fallback');
+    expect(erratum?.gravity).toBe('leaks');
+    expect(quote(compile(book, catalogue), erratum!.example!).choices[0]?.charge).toBe(0);
+  });
+
+  test('a sandbox that prices rates, and room that counts for more than weight', () => {
+    const sandbox = found(bookOf({}, { carriers: [{ ...account, mode: 'sandbox' }] }));
+    expect(codes(sandbox)).toEqual(expect.arrayContaining(['sandbox-account', 'room-above-weight']));
+    const flat: Ask = (questions) =>
+      questions.map(({ key }) => ({ key, ok: true, services: [{ code: 'ground', name: 'G', amount: 900 }] }));
+    expect(codes(found(bookOf(), flat))).not.toContain('room-above-weight');
+    expect(codes(found(bookOf()))).not.toContain('sandbox-account');
+  });
+
+  test('goods that fit no box, and boxes that no plan packs into', () => {
+    const goods = makeCatalogue(makeGood('cane', { size: { length: 1_800, width: 20, height: 20 } }));
+    const errata = found(
+      bookOf({}, { boxes: [crate, { ...crate, id: 'spare', name: 'Spare' }] }),
+      bySize,
+      goods,
+    );
+    expect(errata.filter(({ gravity }) => gravity === 'data').map(({ text }) => text)).toEqual(
+      expect.arrayContaining(['cane goes into none of the boxes of Tern.', 'No plan packs into Spare.']),
+    );
+    expect(codes(found(bookOf()))).not.toContain('fits-no-box');
+  });
+});
