@@ -22,12 +22,16 @@ const isFormerPalette = (from, name) =>
   /node_modules\/react-native-paper\//.test(from) && /(v2\/colors|^\.\/colors)$/.test(name);
 const FORMER_COLOURS = join(__dirname, 'ui', 'theme', 'former-colours.ts');
 
+/** The plain module of tslib: its wrapper takes a default that Metro does not make. */
+const TSLIB = join(__dirname, 'node_modules', 'tslib', 'tslib.es6.js');
+
 config.resolver.resolveRequest = (context, name, platform) => {
   if (isUnusedZod(context.originModulePath, name)) return { type: 'empty' };
   if (COLOURS.test(name))
     return context.resolveRequest({ ...context, originModulePath: HERE }, name, platform);
   if (isFormerPalette(context.originModulePath, name))
     return { type: 'sourceFile', filePath: FORMER_COLOURS };
+  if (name === 'tslib') return { type: 'sourceFile', filePath: TSLIB };
   if (name === ICON_FONT) return { type: 'sourceFile', filePath: ICON_SET };
   return context.resolveRequest(context, name, platform);
 };

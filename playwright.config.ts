@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test';
 
-const PORT = 4311;
+const PORT = Number(process.env.E2E_PORT ?? 4311);
 
 export default defineConfig({
   testDir: 'e2e',

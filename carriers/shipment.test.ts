@@ -28,6 +28,13 @@ describe('a shipment', () => {
     expect(JSON.stringify(one)).not.toContain('credentials');
   });
 
+  test('leaves no earlier than it was booked', () => {
+    expect(booked({ bookedAt: '2026-11-30T14:00:00.000Z' })).toMatchObject({
+      shipDate: '2026-11-30',
+      due: '2026-12-03',
+    });
+  });
+
   test('is not booked for a service that does not take it, nor with wrong credentials', () => {
     expect(bookBy(ternParcel, booking({ service: 'overnight' }))).toMatchObject({ ok: true });
     const far = makeQuestion({ to: { country: 'US', postalCode: '90210' } });

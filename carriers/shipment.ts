@@ -56,6 +56,9 @@ const trackingOf = ({ id }: Tariff, { question, service, reference }: Booking): 
   return `${id.slice(0, 2).toUpperCase()}${withCheck(String(hash).padStart(10, '0'))}`;
 };
 
+/** Nothing leaves before it was booked. */
+const laterOf = (a: string, b: string): string => (a > b ? a : b);
+
 /** Books a service for parcels: the shipment with its tracking number, or why it is not taken. */
 export const bookBy = (tariff: Tariff, booking: Booking): Booked => {
   const { question, service: code, reference, bookedAt } = booking;
@@ -63,7 +66,8 @@ export const bookBy = (tariff: Tariff, booking: Booking): Booked => {
   if (!answer.ok) return { ok: false, text: answer.text };
   const service = answer.services.find((one) => one.code === code);
   if (!service) return { ok: false, text: `the service ${code} does not take this shipment` };
-  const { from, to, parcels, shipDate, mode, currency } = question;
+  const { from, to, parcels, mode, currency } = question;
+  const shipDate = laterOf(question.shipDate, bookedAt.slice(0, 10));
   return {
     ok: true,
     shipment: {

@@ -19,7 +19,8 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await openProgram(page);
     await openSlip(page);
     await page.keyboard.press('w');
-    await page.getByText('open', { exact: true }).click();
+    await page.getByText('open', { exact: true }).first().click();
+    await page.getByRole('button', { name: /^1 parcel/ }).click();
   },
   'a trial being changed': async (page) => {
     await openProgram(page);
@@ -57,6 +58,25 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await (await chooser).setFiles({ name: 'leaflet.csv', mimeType: 'text/csv', buffer });
     await expect(page.getByText('rows understood')).toBeVisible();
   },
+  'the carriers': async (page) => {
+    await openProgram(page, '/charges?part=carriers');
+    await page.getByRole('button', { name: /Let a carrier fail/ }).click();
+  },
+  'a carrier account': async (page) => {
+    await openProgram(page, '/charges?part=carriers&account=tern');
+    await page.getByRole('button', { name: 'Ask the carrier' }).click();
+    await expect(page.getByText(/^Covers \d+/)).toBeVisible();
+    await expect(page.getByRole('table', { name: 'What each service would cost' })).toBeVisible();
+  },
+  'a rate by carrier': (page) => openProgram(page, '/charges?zone=maritimes&service=express'),
+  'the import charges': async (page) => {
+    await openProgram(page, '/charges?part=duties');
+    await page
+      .getByRole('button', { name: /^Austria/ })
+      .first()
+      .click();
+  },
+  'the boxes': (page) => openProgram(page, '/goods?panel=boxes&box=medium'),
   'the postal list': async (page) => {
     await openProgram(page, '/reach?part=postal');
     await page.getByRole('button', { name: /^CA B3H/ }).click();

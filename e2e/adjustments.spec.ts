@@ -6,7 +6,7 @@ test('an adjustment is written as a sentence, acts on the slip, and is moved by 
 }) => {
   await openProgram(page, '/charges?part=adjustments');
   const list = page.getByRole('list', { name: 'Adjustments' });
-  await expect(list.getByRole('listitem')).toHaveCount(4);
+  await expect(list.getByRole('listitem')).toHaveCount(5);
   await page.getByRole('button', { name: 'Add an adjustment' }).click();
   await fill(page, 'Adjustment', 'Moss week');
   await fill(page, 'Amount', '3');
@@ -30,7 +30,7 @@ test('an adjustment is written as a sentence, acts on the slip, and is moved by 
   await page.keyboard.press('ArrowUp');
   await page.waitForTimeout(300);
   await page.keyboard.press('Space');
-  await expect(list.getByRole('listitem').nth(3)).toContainText('Moss week');
+  await expect(list.getByRole('listitem').nth(4)).toContainText('Moss week');
 
   const from = await page.getByLabel('Move Moss week').boundingBox();
   const to = await page.getByLabel('Move Frost on the road').boundingBox();

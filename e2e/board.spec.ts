@@ -16,7 +16,9 @@ test('a selection of cells is raised together', async ({ page }) => {
   await page.getByRole('button', { name: 'Change 7 rates' }).click();
   const slip = await openSlip(page);
   await expect(choiceOf(slip, 'Parcel')).toHaveAccessibleName('Parcel, 15.80, was 17.30: working');
-  await expect(choiceOf(slip, 'Express')).toHaveAccessibleName('Express, 24.55, was 26.05: working');
+  await expect(choiceOf(slip, 'Express, two days')).toHaveAccessibleName(
+    'Express, two days, 32.17, was 33.67: working',
+  );
 });
 
 test('the board tells a missing rate from one that is left out on purpose', async ({ page }) => {

@@ -13,8 +13,8 @@ import {
 test('a trial is told what is right on its slip, and breaks when a rule changes it', async ({ page }) => {
   await openProgram(page);
   const slip = await openSlip(page);
-  await choiceOf(slip, 'Express').click();
-  await slip.getByRole('button', { name: 'Express: this is right' }).click();
+  await choiceOf(slip, 'Express, two days').click();
+  await slip.getByRole('button', { name: 'Express, two days: this is right' }).click();
   await expect(slip.getByText('as it should be')).toHaveCount(2);
   await closeSlip(page);
   await openCell(page, 'Parcel', 'Maritimes');
@@ -32,7 +32,9 @@ test('the audit finds what the demo leaves open, shows an order, leads to the ru
 }) => {
   await openProgram(page, '/proof?part=errata');
   const stops = page.getByRole('list', { name: 'Stops' });
-  const heavy = stops.getByRole('button', { name: /Above 450 kg, nothing takes an order to Maritimes\./ });
+  const heavy = stops.getByRole('button', {
+    name: /Above 450 kg, nothing takes an order to Newfoundland and Labrador\./,
+  });
   await heavy.click({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Show an order' }).click();
   const slip = await openSlip(page);

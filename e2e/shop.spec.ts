@@ -45,8 +45,8 @@ test('an order is placed with the very charge of the slip, and is still there af
   await expect(page.getByRole('radio', { name: 'Parcel, 17.30' })).toBeChecked();
   const sums = page.getByRole('region', { name: 'What the order comes to' });
   await expect(sums).toContainText('GST, 5 %');
-  await page.getByRole('radio', { name: 'Express, 26.05' }).click();
-  await expect(sums).toContainText('110.63');
+  await page.getByRole('radio', { name: 'Pallet, 66.56' }).click();
+  await expect(sums).toContainText('156.82');
   await page.getByRole('radio', { name: 'Parcel, 17.30' }).click();
   await page.getByRole('button', { name: 'Place the order' }).click();
   await expect(page.getByRole('heading', { name: 'Thank you. Your order is 1001.' })).toBeVisible();
@@ -78,20 +78,28 @@ test('a wrong postal code is told at its field, and nothing is ordered', async (
   ).toBeVisible();
 });
 
+/** To Newfoundland, where no carrier prices a rate. */
+const overTheStrait = async (page: Page): Promise<void> => {
+  await page.getByLabel('Postal code').fill('A1C 1A1');
+  await choose(page, 'Province or territory', 'Newf', 'Newfoundland and Labrador');
+};
+
 test('the customer who cannot buy is told why, and a change of the rule lets them', async ({ page }) => {
   await openProgram(page, '/shop');
   await put(page, 'Glazed urn, 48 cm', 40);
   await toCheckout(page);
   await typeAddress(page);
+  await overTheStrait(page);
   const told = page.getByRole('alert').filter({ hasText: 'We cannot take this order as it is.' });
   await expect(told).toContainText('Parcel takes up to 30 kg; your basket weighs 560 kg.');
   await expect(told).toContainText('Take something out, or place two smaller orders.');
-  await page.goto('/charges?service=pallet&zone=maritimes');
+  await page.goto('/charges?service=pallet&zone=newfoundland');
   await page.getByRole('button', { name: 'Limits, handling and more' }).click();
   await fill(page, 'Weight, at most', '900 kg');
   await waitUntilKept(page);
   await page.goto('/shop/checkout');
   await typeAddress(page);
+  await overTheStrait(page);
   await expect(told).toBeVisible();
   await page.getByRole('button', { name: 'Serve the draft' }).click();
   await expect(page.getByRole('radio', { name: /^Pallet/ })).toBeVisible();

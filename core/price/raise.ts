@@ -1,4 +1,4 @@
-import type { Price, TiersPrice } from '../model/price.ts';
+import type { CarrierPrice, CarrierService, Fallback, Price, TiersPrice } from '../model/price.ts';
 import { GREATEST_MONEY } from '../model/unit.ts';
 import { pointsOf, toMultiple } from './rounding.ts';
 
@@ -33,9 +33,43 @@ const raisedTiers = (price: TiersPrice, raise: Raise): TiersPrice => ({
   })),
 });
 
+const GREATEST_POINTS = 100_000;
+const WHOLE = 10_000;
+
+const within = (value: number, most: number): number => Math.min(most, Math.max(-most, value));
+
+/** The change to a carrier's price with a raise on top: what the carrier asks is not known here, so it is not rounded. */
+const raisedChange = ({ points = 0, amount = 0 }: NonNullable<CarrierService['change']>, { by }: Raise) =>
+  by.kind === 'amount'
+    ? { points, amount: within(amount + by.amount, GREATEST_MONEY) }
+    : {
+        points: within(pointsOf(WHOLE + points, WHOLE + by.points) - WHOLE, GREATEST_POINTS),
+        amount: within(amount + pointsOf(amount, by.points), GREATEST_MONEY),
+      };
+
+const raisedService = (service: CarrierService, raise: Raise): CarrierService => {
+  if (service.override !== undefined) return { ...service, override: raisedAmount(service.override, raise) };
+  const { points, amount } = raisedChange(service.change ?? {}, raise);
+  return {
+    ...service,
+    change: { ...(points === 0 ? {} : { points }), ...(amount === 0 ? {} : { amount }) },
+  };
+};
+
+const raisedFallback = (fallback: Fallback | 'withhold', raise: Raise): Fallback | 'withhold' =>
+  fallback === 'withhold' ? fallback : { ...fallback, amount: raisedAmount(fallback.amount, raise) };
+
+const raisedCarrier = (price: CarrierPrice, raise: Raise): CarrierPrice => ({
+  ...price,
+  services: price.services.map((service) => raisedService(service, raise)),
+  onError: raisedFallback(price.onError, raise),
+  onNone: raisedFallback(price.onNone, raise),
+});
+
 /**
  * A price with each of its amounts raised; what `each` adds is raised by a percentage only. A percentage of
- * the subtotal stays as it is, with its least and greatest raised; tables and carriers have no amount here.
+ * the subtotal stays as it is, with its least and greatest raised; of a carrier's price the merchant's changes and
+ * fallbacks are raised; a table has no amount here.
  */
 export const raisedPrice = (price: Price, raise: Raise): Price => {
   switch (price.kind) {
@@ -56,6 +90,8 @@ export const raisedPrice = (price: Price, raise: Raise): Price => {
     }
     case 'by-goods':
       return price.otherwise === null ? price : { ...price, otherwise: raisedAmount(price.otherwise, raise) };
+    case 'carrier':
+      return raisedCarrier(price, raise);
     default:
       return price;
   }

@@ -68,7 +68,7 @@ const Row = ({ choice, decimals, before, gained, open }: Props) => {
         onPress={() => dispatch(choiceToggled(choice.id))}
         role="button"
         aria-expanded={open}
-        aria-label={`${choice.name}, ${moneyFigure(choice.charge, decimals)}${
+        aria-label={`${choice.name}, ${choice.duties ? `${choice.duties.terms}, ` : ''}${moneyFigure(choice.charge, decimals)}${
           before !== undefined && before !== choice.charge ? `, was ${moneyFigure(before, decimals)}` : ''
         }: working`}
       >

@@ -62,6 +62,12 @@ const dutyWords = ({ duties }: Choice, decimals: number): string | null => {
     : 'You may have to pay import charges to the carrier on arrival.';
 };
 
+/** What tells apart two choices of one name and charge. */
+const termsWords = ({ duties }: Choice): string => {
+  if (!duties || duties.show === 'hide') return '';
+  return duties.terms === 'DDP' ? ', import charges paid now' : ', import charges on arrival';
+};
+
 const Row = ({
   choice,
   decimals,
@@ -78,7 +84,12 @@ const Row = ({
   const duties = dutyWords(choice, decimals);
   const name = choice.kind === 'nothing-to-ship' ? 'By email, at once' : choice.name;
   return (
-    <Press role="radio" aria-checked={on} aria-label={`${name}, ${charge}`} onPress={onPress}>
+    <Press
+      role="radio"
+      aria-checked={on}
+      aria-label={`${name}, ${charge}${termsWords(choice)}`}
+      onPress={onPress}
+    >
       <View style={[style.choice, on ? style.here : null]}>
         <Icon source={on ? 'radiobox-marked' : 'radiobox-blank'} size={20} />
         <View style={style.words}>

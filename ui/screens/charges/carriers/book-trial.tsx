@@ -55,7 +55,7 @@ const Booked = ({
   const cancel = async (): Promise<void> => {
     const cancelled = await cancelShipment(shipment);
     if (cancelled.ok) onChange(cancelled.shipment);
-    else onFault(cancelled.text);
+    else onFault(`It was not cancelled: ${cancelled.text}`);
   };
   return (
     <View role="group" aria-label="The shipment">
@@ -95,7 +95,7 @@ const BookTrial = ({ account }: { account: CarrierAccount }) => {
       reference: trial.id,
       bookedAt: new Date().toISOString(),
     });
-    setFault(booked.ok ? null : booked.text);
+    setFault(booked.ok ? null : `It was not booked: ${booked.text}`);
     if (booked.ok) setShipment(booked.shipment);
   };
   return (
@@ -116,7 +116,7 @@ const BookTrial = ({ account }: { account: CarrierAccount }) => {
       </View>
       {fault === null ? null : (
         <Text style={style.fault} role="alert">
-          It was not booked: {fault}.
+          {fault}.
         </Text>
       )}
       {shipment ? <Booked shipment={shipment} onChange={setShipment} onFault={setFault} /> : null}

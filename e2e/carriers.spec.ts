@@ -1,0 +1,193 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { choiceOf, closeSlip, openProgram, openSlip, waitUntilKept } from './program.ts';
+
+const TERN = '/charges?part=carriers&account=tern';
+
+const toCheckout = async (page: Page, good: string): Promise<void> => {
+  await openProgram(page, '/shop');
+  await page.getByLabel('Find', { exact: true }).fill(good);
+  await page.getByRole('button', { name: `Add ${good} to the basket` }).click();
+  await page.getByRole('link', { name: /^Basket/ }).click();
+  await page.getByRole('button', { name: 'To the checkout' }).click();
+};
+
+const sendTo = async (
+  page: Page,
+  code: string,
+  region: string,
+  regionLabel = 'Province or territory',
+): Promise<void> => {
+  await page.getByLabel(/^(Postal|ZIP) code$/).fill(code);
+  await page.getByLabel(regionLabel, { exact: true }).fill(region.slice(0, 4));
+  await page.getByRole('button', { name: region, exact: true }).click();
+};
+
+/** Writes over what stands in a field, and leaves it. */
+const write = async (field: Locator, text: string): Promise<void> => {
+  await field.click();
+  await field.fill(text);
+  await field.blur();
+};
+
+/** Has a carrier fail for this page alone. */
+const failing = async (page: Page, carrier: string): Promise<void> => {
+  await page.route(`**/api/carriers/${carrier}/rates`, (route) => route.abort('connectionrefused'));
+};
+
+test('a carrier’s services stand on the slip with their working, and the parcels are drawn', async ({
+  page,
+}) => {
+  await openProgram(page, '/charges');
+  const slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Express, two days')).toContainText('33.67');
+  await choiceOf(slip, 'Express, two days').click();
+  await expect(slip).toContainText('Tern Parcel, Tern two-day: 32.07');
+  await expect(slip).toContainText('5 % of 32.07 more');
+  await slip.getByRole('button', { name: /1 parcel/ }).click();
+  await expect(slip.getByRole('img', { name: /Twin pot carton, .*\d+ % full/ })).toBeVisible();
+});
+
+test('an account is connected: refused with the wrong secret, then answered', async ({ page }) => {
+  await openProgram(page, TERN);
+  await page.getByRole('button', { name: 'an account of our own' }).click();
+  await write(page.getByLabel('Account number'), 'T7-55208');
+  await write(page.getByLabel('Secret'), 'guess');
+  await page.getByRole('button', { name: 'Test the connection' }).click();
+  await expect(
+    page.getByText(/refused the question: the account number and the secret do not go together/),
+  ).toBeVisible();
+  await write(page.getByLabel('Secret'), 'skerry');
+  await page.getByRole('button', { name: 'Test the connection' }).click();
+  await expect(page.getByText(/It answered: 3 services/)).toBeVisible();
+  await expect(page.getByText('skerry')).toHaveCount(0);
+  await expect(page.getByLabel('Secret')).toHaveValue('');
+  const slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Express, two days')).not.toContainText('33.67');
+});
+
+test('a service is offered under another name, dearer, and free from a subtotal', async ({ page }) => {
+  await openProgram(page, '/charges?zone=maritimes&service=express');
+  const twoDay = page.getByRole('group', { name: 'Tern two-day' });
+  await write(twoDay.getByLabel('Under the name'), 'Quick');
+  await write(twoDay.getByLabel('More or less, %'), '10 %');
+  let slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Quick')).toContainText('35.28');
+  await closeSlip(page);
+  await write(twoDay.getByLabel('Free from'), '70');
+  slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Quick')).toContainText('0.00');
+  await closeSlip(page);
+  await page.getByRole('button', { name: 'the cheapest', exact: true }).click();
+  slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Express, overnight')).toHaveCount(0);
+});
+
+test('a rate becomes a carrier’s, and offers nothing until a service is ticked', async ({ page }) => {
+  await openProgram(page, '/charges?zone=maritimes&service=pallet');
+  await page.getByRole('button', { name: 'Carrier', exact: true }).click();
+  await expect(page.getByText('Services offered')).toBeVisible();
+  let slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Pallet')).toHaveCount(0);
+  await closeSlip(page);
+  await page.getByRole('checkbox', { name: 'Tern ground' }).click();
+  slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Tern ground')).toBeVisible();
+});
+
+test('a carrier that is down falls back to the shop’s own price at checkout', async ({ page }) => {
+  await failing(page, 'tern');
+  await toCheckout(page, 'Hand trowel');
+  await sendTo(page, 'B2G 2L2', 'Nova Scotia');
+  await expect(page.getByRole('radio', { name: 'Express, 24.00' })).toBeVisible();
+  await expect(page.getByRole('radio', { name: /two days/ })).toHaveCount(0);
+});
+
+test('without a fallback a carrier that is down is withheld, never free', async ({ page }) => {
+  await failing(page, 'cairn');
+  await toCheckout(page, 'Bamboo canes, 1.8 m, 20');
+  await sendTo(page, 'M5V 1J1', 'Ontario');
+  await expect(page.getByText('We cannot take this order as it is.')).toBeVisible();
+  await expect(page.getByText('free', { exact: true })).toHaveCount(0);
+});
+
+test('sandbox prices are marked at checkout and on the slip', async ({ page }) => {
+  await toCheckout(page, 'Bamboo canes, 1.8 m, 20');
+  await sendTo(page, 'M5V 1J1', 'Ontario');
+  await expect(page.getByRole('radio', { name: /Cairn pallet/ })).toBeVisible();
+  await expect(page.getByText(/sandbox prices, for trying out only/)).toBeVisible();
+});
+
+test('import charges are paid on arrival or now, side by side, and the sum says which', async ({ page }) => {
+  await toCheckout(page, 'Glazed pot, 26 cm');
+  await page.getByLabel('Country', { exact: true }).fill('United St');
+  await page.getByRole('button', { name: 'United States', exact: true }).click();
+  await sendTo(page, '04101', 'Maine', 'State');
+  const onArrival = page.getByRole('radio', { name: /^Parcel, .*import charges on arrival/ });
+  const paidNow = page.getByRole('radio', { name: /^Parcel, .*import charges paid now/ });
+  await expect(onArrival).toContainText('about 2.20');
+  await expect(paidNow).toContainText('Import charges of 11.70 are paid now');
+  const sums = page.getByRole('region', { name: 'What the order comes to' });
+  await onArrival.click();
+  await expect(sums).not.toContainText('Import charges');
+  await paidNow.click();
+  await expect(sums).toContainText('Import charges, paid now');
+  await expect(sums).toContainText('11.70');
+});
+
+test('the trial’s parcels are booked, their label opened, and the shipment cancelled', async ({ page }) => {
+  await openProgram(page, TERN);
+  await page.getByRole('button', { name: /^Book Tern ground/ }).click();
+  const shipment = page.getByRole('group', { name: 'The shipment' });
+  await expect(shipment).toContainText(/TE\d{10}[\dX]/);
+  const download = page.waitForEvent('download');
+  await shipment.getByRole('button', { name: 'Open the label' }).click();
+  expect((await download).suggestedFilename()).toMatch(/^label-TE.*\.pdf$/);
+  await shipment.getByRole('button', { name: 'Cancel the shipment' }).click();
+  await expect(shipment).toContainText('Cancelled');
+});
+
+test('steps out of what the carrier takes are proposed, and taken into the draft', async ({ page }) => {
+  await openProgram(page, TERN);
+  await page.getByLabel('For your service').fill('Parc');
+  await page.getByRole('button', { name: 'Parcel', exact: true }).click();
+  await write(page.getByLabel('Steps, at most'), '3');
+  await page.getByRole('button', { name: 'Ask the carrier' }).click();
+  await expect(page.getByText(/^Covers \d+ of \d+ past orders/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take it into the draft: Parcel to Maritimes' }).click();
+  const slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Parcel')).toContainText('not as it should be');
+});
+
+test('a carrier is told to fail, and the connection says so until it is sound again', async ({ page }) => {
+  await openProgram(page, '/charges?part=carriers');
+  await page.getByRole('button', { name: /Let a carrier fail/ }).click();
+  const gannet = page.getByRole('group', { name: 'Gannet Post' });
+  await gannet.getByRole('button', { name: 'refuses' }).click();
+  await page.getByRole('link', { name: 'Gannet Post' }).click();
+  const test = page.getByRole('button', { name: 'Test the connection' });
+  await test.click();
+  await expect(page.getByText(/Gannet Post refused the question/)).toBeVisible();
+  await page.getByRole('button', { name: 'Carriers' }).first().click();
+  await page.getByRole('button', { name: /Let a carrier fail/ }).click();
+  await page.getByRole('group', { name: 'Gannet Post' }).getByRole('button', { name: 'sound' }).click();
+  await page.getByRole('link', { name: 'Gannet Post' }).click();
+  await page.getByRole('button', { name: 'Test the connection' }).click();
+  await expect(page.getByText(/It answered/)).toBeVisible();
+});
+
+test('a box is added, sized and packed into', async ({ page }) => {
+  await openProgram(page, '/goods?panel=boxes');
+  await page.getByRole('button', { name: 'Add a box' }).click();
+  await page.getByRole('button', { name: 'New box', exact: true }).click();
+  const panel = page.getByRole('group', { name: 'New box' });
+  await write(panel.getByLabel(/^Inside/), '0 x 20 x 10 cm');
+  await expect(panel.getByText('Each side must be more than 0.')).toBeVisible();
+  await write(panel.getByLabel(/^Inside/), '57 x 29 x 26 cm');
+  await expect(panel.getByText(/No plan packs into it/)).toBeVisible();
+  await waitUntilKept(page);
+  await page.goto(TERN);
+  await page.getByRole('checkbox', { name: 'New box' }).click();
+  await expect(page.getByRole('checkbox', { name: 'New box' })).toBeChecked();
+  const slip = await openSlip(page);
+  await expect(choiceOf(slip, 'Express, two days')).toBeVisible();
+});
