@@ -1,7 +1,8 @@
+import type { Good } from '../model/good.ts';
 import type { Box } from '../model/pack.ts';
 import type { BasketLine } from '../quote/basket.ts';
 import { makeKind, type Block, type Kind } from './cuboid.ts';
-import { intoBoxes, tooLarge, type BoxRun } from './into-boxes.ts';
+import { intoBoxes, tooLarge, type BoxRun, type PackBox } from './into-boxes.ts';
 import type { Packed, ParcelRun, Lot } from './pack.ts';
 import type { Packing } from './packing.ts';
 
@@ -46,7 +47,10 @@ const runOf = (
   };
 };
 
-const fitsNone = ({ name, sku, weight }: Lot, size: BasketLine['good']['size']): Packed => ({
+const fitsNone = (
+  { name, sku, weight }: Lot,
+  size: BasketLine['good']['size'],
+): Extract<Packed, { ok: false }> => ({
   ok: false,
   refusal: {
     code: 'does-not-pack',
@@ -71,15 +75,43 @@ const keyOf = ({ kind, quantity, line }: SizedLot): string =>
 /** What was packed before, for each plan: checkout asks the same basket again and again. */
 const kept = new WeakMap<Packing, Map<string, Packed>>();
 
-const packedAnew = (lots: readonly SizedLot[], { boxes }: Packing, lines: readonly BasketLine[]): Packed => {
-  const kinds = lots.map(({ kind }) => kind);
-  const room = boxes.map(({ inside, maxWeight, cost = 0 }) => ({ ...inside, maxWeight, cost }));
-  const [large] = tooLarge(kinds, room);
-  if (large !== undefined) {
-    const lot = lots[large] as SizedLot;
-    return fitsNone(lot, lines[lot.line]?.good.size);
+const roomIn = ({ boxes }: Packing): PackBox[] =>
+  boxes.map(({ inside, maxWeight, cost = 0 }) => ({ ...inside, maxWeight, cost }));
+
+/** Which goods go into some box of a plan, as it was found before: the same goods are asked for again and again. */
+const fitting = new WeakMap<Packing, WeakMap<Good, boolean>>();
+
+const goesIntoSome = (packing: Packing, good: Good, weight: number): boolean => {
+  const known = fitting.get(packing) ?? new WeakMap<Good, boolean>();
+  fitting.set(packing, known);
+  const before = known.get(good);
+  if (before !== undefined) return before;
+  const fits =
+    good.size === undefined ||
+    tooLarge([makeKind(good.size, 1, weight, good.keepUpright === true)], roomIn(packing)).length === 0;
+  known.set(good, fits);
+  return fits;
+};
+
+/** The refusal for the first unit that goes into none of a plan's boxes; null where each goes into some. No unit is placed. */
+export const boxRefusal = (
+  lots: readonly Lot[],
+  packing: Packing,
+  lines: readonly BasketLine[],
+): Extract<Packed, { ok: false }> | null => {
+  for (const lot of lots) {
+    const good = lines[lot.line]?.good;
+    if (good && !goesIntoSome(packing, good, lot.weight)) return fitsNone(lot, good.size);
   }
-  return { ok: true, runs: intoBoxes(kinds, room).map((run) => runOf(run, lots, boxes)) };
+  return null;
+};
+
+const packedAnew = (lots: readonly SizedLot[], packing: Packing): Packed => {
+  const runs = intoBoxes(
+    lots.map(({ kind }) => kind),
+    roomIn(packing),
+  );
+  return { ok: true, runs: runs.map((run) => runOf(run, lots, packing.boxes)) };
 };
 
 /** Lots in the boxes of a plan, each unit really placed; `does-not-pack` for a unit that goes into none. */
@@ -89,13 +121,15 @@ export const packIntoBoxes = (
   lines: readonly BasketLine[],
 ): Packed => {
   if (lots.length === 0) return { ok: true, runs: [] };
+  const refused = boxRefusal(lots, packing, lines);
+  if (refused) return refused;
   const sized = sizedLots(lots, lines).sort(byKind);
   const known = kept.get(packing) ?? new Map<string, Packed>();
   kept.set(packing, known);
   const key = sized.map(keyOf).join();
   const before = known.get(key);
-  if (before?.ok) return before;
-  const packed = packedAnew(sized, packing, lines);
+  if (before) return before;
+  const packed = packedAnew(sized, packing);
   if (known.size >= MOST_KEPT) known.clear();
   known.set(key, packed);
   return packed;

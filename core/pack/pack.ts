@@ -2,7 +2,7 @@ import type { Box, PackPlan } from '../model/pack.ts';
 import type { Refusal } from '../price/limits.ts';
 import { unknownRefusal } from '../price/limits.ts';
 import type { BasketLine } from '../quote/basket.ts';
-import { packIntoBoxes, type PlacedBlock } from './box-runs.ts';
+import { boxRefusal, packIntoBoxes, type PlacedBlock } from './box-runs.ts';
 import { spreadEvenly } from './even.ts';
 import type { Packing } from './packing.ts';
 
@@ -143,6 +143,34 @@ const unknownOf = (
     : null;
 };
 
+interface Sorted {
+  together: Lot[];
+  alone: Lot[];
+}
+
+const sortedLots = (lines: readonly BasketLine[], defaultWeight: number | undefined): Sorted => {
+  const lots = lines.map(({ good, quantity }, line) => ({
+    lot: { line, quantity, weight: good.weight ?? defaultWeight ?? 0, name: good.name, sku: good.sku },
+    alone: good.packsAlone === true,
+  }));
+  const only = (alone: boolean): Lot[] => lots.filter((one) => one.alone === alone).map(({ lot }) => lot);
+  return { together: only(false), alone: only(true) };
+};
+
+/**
+ * Why a basket cannot be packed into a plan's boxes, or null, without placing a unit: a weight or size that is
+ * not known, a unit that goes into none.
+ */
+export const boxesRefusal = (
+  packing: Packing,
+  lines: readonly BasketLine[],
+  defaultWeight: number | undefined,
+): Refusal | null => {
+  const unknown = unknownOf(packing.plan, lines, defaultWeight);
+  if (unknown) return unknown;
+  return boxRefusal(sortedLots(lines, defaultWeight).together, packing, lines)?.refusal ?? null;
+};
+
 /**
  * A basket's lines as parcels under a plan, alike ones together; goods that are their own carton come last,
  * each a parcel of its own. Refused: `weight-unknown` and `size-unknown` where the plan needs a figure that is
@@ -156,18 +184,10 @@ export const pack = (
   const { plan } = packing;
   const unknown = unknownOf(plan, lines, defaultWeight);
   if (unknown) return { ok: false, refusal: unknown };
-  const lots = lines.map(({ good, quantity }, line) => ({
-    lot: { line, quantity, weight: good.weight ?? defaultWeight ?? 0, name: good.name, sku: good.sku },
-    alone: good.packsAlone === true,
-  }));
-  const alone = lots.filter((one) => one.alone).map(({ lot }) => lot);
+  const { together: lots, alone } = sortedLots(lines, defaultWeight);
   const heavy = weighs(plan) ? alone.find(({ weight }) => weight > mostOf(plan)) : undefined;
   if (heavy) return tooHeavy(heavy, mostOf(plan));
-  const packed = spread(
-    packing,
-    lots.filter((one) => !one.alone).map(({ lot }) => lot),
-    lines,
-  );
+  const packed = spread(packing, lots, lines);
   if (!packed.ok) return packed;
   return {
     ok: true,

@@ -1,6 +1,6 @@
 import type { Refusal } from '../price/limits.ts';
 import type { BasketLine } from '../quote/basket.ts';
-import { countParcels, pack, type Packed } from './pack.ts';
+import { boxesRefusal, countParcels, pack, type Packed } from './pack.ts';
 import type { Packing } from './packing.ts';
 import { singleParcelCount } from './single.ts';
 
@@ -17,6 +17,13 @@ export class Parcels {
   all(): Packed {
     this.packed ??= pack(this.packing, this.lines, this.defaultWeight);
     return this.packed;
+  }
+
+  /** Why the basket cannot be packed, or null; boxes are not filled for it. */
+  refusal(): Refusal | null {
+    if (this.packing.plan.kind === 'boxes') return boxesRefusal(this.packing, this.lines, this.defaultWeight);
+    const packed = this.all();
+    return packed.ok ? null : packed.refusal;
   }
 
   /** How many there are, or why that cannot be said. */

@@ -83,9 +83,7 @@ const addFallback = (
 /** What keeps the parcels from being stated to a carrier, or null. */
 const parcelRefusal = ({ basket }: Shipment, parcels: Parcels): Refusal | null => {
   const { weight } = basket.charged;
-  if (weight.unknown.length > 0) return unknownRefusal('weight', weight);
-  const packed = parcels.all();
-  return packed.ok ? null : packed.refusal;
+  return weight.unknown.length > 0 ? unknownRefusal('weight', weight) : parcels.refusal();
 };
 
 /** One carrier's services under a rate, with what they need. */

@@ -38,6 +38,7 @@ export const withoutPending = (
   return {
     quote: {
       ...quoted,
+      parcels: quoted.parcels,
       choices: quoted.choices.filter((choice) => !fallbacks.includes(choice)),
       withheld: quoted.withheld.filter((one) => !failed.includes(one)),
       notices: quoted.notices.filter(({ code }) => code !== 'fallback-used'),

@@ -1,9 +1,8 @@
 import { taxesAt, taxOn } from '../duty/tax.ts';
 import type { CarrierAnswer } from '../model/carrier.ts';
 import type { Fault } from '../model/fault.ts';
-import type { Choice, Notice, Parcel, Quote } from '../model/quote.ts';
+import type { Choice, Notice, Quote } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
-import { listParcels } from '../pack/list.ts';
 import { Parcels } from '../pack/parcels.ts';
 import type { Speech } from '../words/figure.ts';
 import type { Say } from '../words/say.ts';
@@ -15,6 +14,7 @@ import type { CompiledBook } from './compile.ts';
 import { Ledger } from './ledger.ts';
 import { paymentsFor } from './payments.ts';
 import { carrierQuestions } from './questions.ts';
+import { Quoted } from './quoted.ts';
 import { reachOf, type Reach } from './reach.ts';
 import { shipBy } from './services.ts';
 import type { Shipment } from './shipment.ts';
@@ -148,17 +148,13 @@ export const quote = (
   const answers = answer(compiled, request, basket, reach, carriers);
   const { choices, withheld } = answers;
   addPayments(compiled, reach, basket.subtotal + (store.pricesIncludeTax ? 0 : goodsTax), choices);
-  let parcels: Parcel[] | undefined;
-  return {
+  return new Quoted(compiled, basket, {
     currency: store.currency,
     subtotal: basket.subtotal,
     goodsTax,
     zone: reach.zone && { id: reach.zone.zone.id, name: reach.zone.zone.name, because: reach.zone.because },
-    get parcels() {
-      return (parcels ??= listParcels(compiled.packing, basket.physical, store.defaultWeight));
-    },
     choices: sorted(choices, store.choiceOrder),
     withheld,
     notices: noticesOf(compiled, basket, answers),
-  };
+  });
 };
