@@ -55,12 +55,20 @@ const VIEWS = {
     path: '/charges?zone=maritimes&service=parcel',
     act: (page) => fill(page, 'Charge from 5 kg', '10.50'),
   },
+  account: {
+    path: '/charges?part=carriers&account=tern',
+    sizes: ['wide'],
+    act: async (page) => {
+      await page.getByRole('table', { name: 'What each service would cost' }).waitFor();
+      await page.getByText('What it would cost').scrollIntoViewIfNeeded();
+    },
+  },
   slip: {
     path: '/charges',
     act: async (page) => {
       await slipOf(page);
       await page.keyboard.press('w');
-      await page.getByText('open', { exact: true }).click();
+      await page.getByRole('button', { name: /^1 parcel/ }).click();
     },
   },
 };
@@ -76,20 +84,20 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 
-const shoot = async (name, size, colorScheme = 'light') => {
-  const context = await browser.newContext({ viewport: SIZES[size], reducedMotion: 'reduce', colorScheme });
+const shoot = async (name, size) => {
+  const context = await browser.newContext({ viewport: SIZES[size], reducedMotion: 'reduce' });
   const page = await context.newPage();
   await page.goto(`http://127.0.0.1:${PORT}${VIEWS[name].path}`);
   await page.getByRole('heading', { level: 1 }).waitFor();
   await VIEWS[name].act?.(page);
   await page.waitForTimeout(500);
-  const file = `docs/screenshots/${name}-${size}${colorScheme === 'dark' ? '-dark' : ''}.png`;
+  const file = `docs/screenshots/${name}-${size}.png`;
   await page.screenshot({ path: file });
   console.log(file);
   await context.close();
 };
 
-for (const name of Object.keys(VIEWS)) for (const size of Object.keys(SIZES)) await shoot(name, size);
-await shoot('rate', 'wide', 'dark');
+for (const [name, { sizes = Object.keys(SIZES) }] of Object.entries(VIEWS))
+  for (const size of sizes) await shoot(name, size);
 await browser.close();
 server.kill();
