@@ -69,6 +69,7 @@ const VIEWS = {
       await slipOf(page);
       await page.keyboard.press('w');
       await page.getByRole('button', { name: /^1 parcel/ }).click();
+      await page.getByRole('list', { name: 'Parcels' }).scrollIntoViewIfNeeded();
     },
   },
 };
