@@ -63,7 +63,7 @@ const percentPhrase = (
 const carrierNote = ({ show, onError }: CarrierPrice, { decimals }: Speech): string => {
   const shown = show === 'all' ? [] : [`the ${show}`];
   const fallback = onError === 'withhold' ? 'no fallback' : `else ${moneyFigure(onError.amount, decimals)}`;
-  return ['by carrier', ...shown, fallback].join(', ');
+  return [...shown, fallback].join(', ');
 };
 
 const pricePhrase = (price: Price, speech: Speech): PricePhrase => {

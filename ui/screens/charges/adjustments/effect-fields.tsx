@@ -10,7 +10,7 @@ import { selectSpeech } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { NamedGoods } from './named-goods.tsx';
 
-type Kind = Exclude<Effect['do'], 'terms'>;
+type Kind = Effect['do'];
 
 interface Props {
   effect: Effect;
@@ -25,6 +25,7 @@ const KINDS: { value: Kind; label: string }[] = [
   { value: 'free', label: 'Free' },
   { value: 'bounds', label: 'Bounds' },
   { value: 'withhold', label: 'Withhold' },
+  { value: 'terms', label: 'Duties' },
 ];
 
 /** Each kind of effect as it begins; none of them changes a charge until it is given a figure. */
@@ -35,6 +36,7 @@ const BEGIN: Record<Kind, Effect> = {
   free: { do: 'free' },
   bounds: { do: 'bounds' },
   withhold: { do: 'withhold' },
+  terms: { do: 'terms', terms: 'DAP' },
 };
 
 const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const;
@@ -184,6 +186,18 @@ const Figures = ({ effect, onChange }: Props) => {
           }
         />
       );
+    case 'terms':
+      return (
+        <Segments
+          value={effect.terms}
+          options={[
+            { value: 'DAP', label: 'DAP, on arrival' },
+            { value: 'DDP', label: 'DDP, prepaid' },
+            { value: 'both', label: 'both' },
+          ]}
+          onChange={(terms) => onChange({ do: 'terms', terms }, null)}
+        />
+      );
     default:
       return null;
   }
@@ -192,13 +206,12 @@ const Figures = ({ effect, onChange }: Props) => {
 /** What an adjustment does to a charge. */
 export const EffectFields = ({ effect, onChange }: Props) => {
   const isPhone = useWidth() === 'phone';
-  if (effect.do === 'terms') return null;
   const choose = (kind: Kind): void => onChange(BEGIN[kind], null);
-  const parts = isPhone ? [KINDS.slice(0, 3), KINDS.slice(3)] : [KINDS];
+  const parts = isPhone ? [KINDS.slice(0, 4), KINDS.slice(4)] : [KINDS];
   return (
     <View style={{ gap: 8 }}>
       {parts.map((options) => (
-        <Segments key={options[0]?.value} value={effect.do as Kind} options={options} onChange={choose} />
+        <Segments key={options[0]?.value} value={effect.do} options={options} onChange={choose} />
       ))}
       <Figures effect={effect} onChange={onChange} />
     </View>

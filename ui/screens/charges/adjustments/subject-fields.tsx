@@ -1,3 +1,4 @@
+import { createSelector } from '@reduxjs/toolkit';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Adjustment } from '../../../../core/model/adjustment.ts';
@@ -15,7 +16,7 @@ interface Props {
 
 interface PartProps extends Props {
   name: string;
-  field: 'serviceIds' | 'zoneIds';
+  field: 'serviceIds' | 'zoneIds' | 'carrierCodes';
   all: readonly { id: string; name: string }[];
 }
 
@@ -48,13 +49,23 @@ const Some = ({ name, field, all, to, onChange }: PartProps) => {
   );
 };
 
-/** Which choices an adjustment is for: services and zones, each of them or some. */
+/** The carriers' services that some rate offers, by their codes. */
+const selectCarrierServices = createSelector([selectBook], ({ rates }) => {
+  const offered = rates.flatMap(({ price }) => (price.kind === 'carrier' ? price.services : []));
+  return [...new Map(offered.map(({ code, label }) => [code, { id: code, name: label ?? code }])).values()];
+});
+
+/** Which choices an adjustment is for: services, zones and carriers' services, each of them or some. */
 export const SubjectFields = ({ to, onChange }: Props) => {
   const { services, zones } = useAppSelector(selectBook);
+  const carried = useAppSelector(selectCarrierServices);
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 20 }}>
       <Some name="Services" field="serviceIds" all={services} to={to} onChange={onChange} />
       <Some name="Zones" field="zoneIds" all={zones} to={to} onChange={onChange} />
+      {carried.length > 0 || to.carrierCodes ? (
+        <Some name="Carriers’ services" field="carrierCodes" all={carried} to={to} onChange={onChange} />
+      ) : null}
     </View>
   );
 };

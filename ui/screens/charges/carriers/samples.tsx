@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { CarrierAccount, CarrierAnswer } from '../../../../core/model/carrier.ts';
-import { moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
+import { countFigure, moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
 import { askCarriers } from '../../../carriers/reach-carriers.ts';
 import { sampleQuestion } from '../../../carriers/sample-question.ts';
 import { DraftField } from '../../../parts/draft-field.tsx';
@@ -68,6 +68,9 @@ const useSamples = (
   return answers;
 };
 
+const daysWords = ({ min, max }: { min: number; max: number }): string =>
+  min === max ? countFigure(max, 'day') : `${min} to ${max} days`;
+
 const SampleRow = ({
   place,
   answer,
@@ -99,7 +102,7 @@ const SampleRow = ({
                 {service ? moneyFigure(service.amount, decimals) : 'no service'}
               </Text>
               <Text style={[style.small, { textAlign: 'right' }]}>
-                {service?.days ? `${service.days.min} to ${service.days.max} d` : ''}
+                {service?.days ? daysWords(service.days) : ''}
               </Text>
             </View>
           );
