@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { makeQuestion } from '../carriers/testing/question.ts';
 import { compile } from '../core/quote/compile.ts';
-import { makeBook, makeCatalogue, makeRequest } from '../core/testing/book.ts';
+import { makeAccount, makeBook, makeCarrierPrice, makeCatalogue, makeRequest } from '../core/testing/book.ts';
 import { makeServer } from './app.ts';
 
 let server: Server;
@@ -156,27 +156,8 @@ describe('quotes over HTTP', () => {
   });
 
   test('ask the carriers, and say so where one is down', async () => {
-    const account = {
-      id: 'tern',
-      name: 'Tern',
-      carrier: 'tern',
-      mode: 'live',
-      credentials: { kind: 'shared' },
-      locationId: 'yard',
-      handover: 'collected',
-      address: 'as-given',
-      packing: { kind: 'single' },
-      booking: 'rate-only',
-      timeoutMs: 300,
-    };
-    const price = {
-      kind: 'carrier',
-      accountId: 'tern',
-      services: [{ code: 'ground' }],
-      show: 'all',
-      onError: 'withhold',
-      onNone: 'withhold',
-    };
+    const account = makeAccount({ timeoutMs: 300 });
+    const price = makeCarrierPrice();
     const plain = makeBook();
     const book = {
       ...plain,

@@ -1,28 +1,22 @@
 import type { Book } from '../model/book.ts';
-import type { CarrierAccount } from '../model/carrier.ts';
 import type { Erratum } from '../model/erratum.ts';
 import type { CarrierPrice } from '../model/price.ts';
 import { compile, type Ask } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
-import { makeBook, makeCatalogue, makeGood, makeRate } from '../testing/book.ts';
+import {
+  makeAccount,
+  makeBook,
+  makeCarrierPrice,
+  makeCatalogue,
+  makeGood,
+  makeRate,
+} from '../testing/book.ts';
 import { audit } from './audit.ts';
 
 const ON = '2026-11-24';
 const SIZE = { length: 400, width: 300, height: 300 };
 
-const account: CarrierAccount = {
-  id: 'tern',
-  name: 'Tern',
-  carrier: 'tern',
-  mode: 'live',
-  credentials: { kind: 'shared' },
-  locationId: 'yard',
-  handover: 'collected',
-  address: 'as-given',
-  packing: { kind: 'boxes', boxIds: ['crate'] },
-  booking: 'rate-only',
-  timeoutMs: 2_000,
-};
+const account = makeAccount({ packing: { kind: 'boxes', boxIds: ['crate'] } });
 const yard = { id: 'yard', name: 'Yard', address: { country: 'CA' }, hours: [], closedDates: [] };
 const crate = { id: 'crate', name: 'Crate', inside: SIZE, maxWeight: 20_000, tare: 0 };
 
@@ -42,15 +36,7 @@ const bookOf = (by: Partial<CarrierPrice> = {}, part: Partial<Book> = {}): Book 
     carriers: [account],
     rates: [
       makeRate({
-        price: {
-          kind: 'carrier',
-          accountId: 'tern',
-          services: [{ code: 'ground' }],
-          show: 'all',
-          onError: 'withhold',
-          onNone: 'withhold',
-          ...by,
-        },
+        price: makeCarrierPrice(by),
       }),
     ],
     ...part,

@@ -3,6 +3,7 @@ import type { Good } from '../model/good.ts';
 import type { Rate } from '../model/rate.ts';
 import { compile } from '../quote/compile.ts';
 import {
+  makeAccount,
   makeBook,
   makeCatalogue,
   makeGood,
@@ -221,19 +222,8 @@ test('changes of carriers, boxes and import charges are told, and never a secret
     maxWeight: 9_000,
     tare: 90,
   };
-  const account = {
-    id: 'tern',
-    name: 'Tern',
-    carrier: 'tern',
-    mode: 'sandbox' as const,
-    credentials: { kind: 'own' as const, accountNumber: 'T1', secret: 'hush' },
-    locationId: 'yard',
-    handover: 'collected' as const,
-    address: 'as-given' as const,
-    packing: { kind: 'single' as const },
-    booking: 'rate-only' as const,
-    timeoutMs: 2_000,
-  };
+  const own = { kind: 'own' as const, accountNumber: 'T1' };
+  const account = makeAccount({ mode: 'sandbox', credentials: { ...own, secret: 'hush' } });
   const before = makeBook({ boxes: [box], carriers: [account] });
   const after = {
     ...before,
@@ -242,7 +232,7 @@ test('changes of carriers, boxes and import charges are told, and never a secret
       {
         ...account,
         mode: 'live' as const,
-        credentials: { ...account.credentials, secret: 'louder' },
+        credentials: { ...own, secret: 'louder' },
         timeoutMs: 900,
       },
     ],

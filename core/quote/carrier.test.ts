@@ -1,10 +1,12 @@
 import type { Book } from '../model/book.ts';
-import type { CarrierAccount, CarrierAnswer } from '../model/carrier.ts';
+import type { CarrierAnswer } from '../model/carrier.ts';
 import type { CarrierPrice } from '../model/price.ts';
 import type { Quote } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import {
+  makeAccount,
   makeBook,
+  makeCarrierPrice,
   makeCatalogue,
   makeGood,
   makeRate,
@@ -16,20 +18,6 @@ import { compile } from './compile.ts';
 import { carrierQuestions } from './questions.ts';
 import { quote } from './quote.ts';
 
-const account = (part: Partial<CarrierAccount> = {}): CarrierAccount => ({
-  id: 'tern',
-  name: 'Tern',
-  carrier: 'tern',
-  mode: 'live',
-  credentials: { kind: 'shared' },
-  locationId: 'yard',
-  handover: 'collected',
-  address: 'as-given',
-  packing: { kind: 'single' },
-  booking: 'rate-only',
-  timeoutMs: 2_000,
-  ...part,
-});
 const yard = {
   id: 'yard',
   name: 'Yard',
@@ -37,20 +25,11 @@ const yard = {
   hours: [1, 2, 3, 4, 5].map((day) => ({ day: day as 1, from: '09:00', to: '17:00' })),
   closedDates: [],
 };
-const price = (part: Partial<CarrierPrice> = {}): CarrierPrice => ({
-  kind: 'carrier',
-  accountId: 'tern',
-  services: [{ code: 'ground' }],
-  show: 'all',
-  onError: 'withhold',
-  onNone: 'withhold',
-  ...part,
-});
 const bookOf = (by: Partial<CarrierPrice> = {}, part: Partial<Book> = {}, rate = {}): Book =>
   makeBook({
     locations: [yard],
-    carriers: [account()],
-    rates: [makeRate({ id: 'express', price: price(by), ...rate })],
+    carriers: [makeAccount()],
+    rates: [makeRate({ id: 'express', price: makeCarrierPrice(by), ...rate })],
     ...part,
   });
 const answer = (
@@ -170,7 +149,7 @@ describe('a charge that a carrier works out', () => {
     const onNone = { amount: 700, per: 'parcel' } as const;
     const packing = { kind: 'by-count', maxUnits: 2 } as const;
     const request = makeRequest({ lines: [{ sku: 'pot', quantity: 5 }] });
-    const book = bookOf({ onNone }, { carriers: [account({ packing })] });
+    const book = bookOf({ onNone }, { carriers: [makeAccount({ packing })] });
     expect(onlyChoice(asked(book, [answer(['sea', 400])], request)).charge).toBe(2_100);
     expect(onlyWithheld(asked(bookOf(), [answer(['sea', 400])]))).toMatchObject({
       id: 'express',
@@ -179,7 +158,7 @@ describe('a charge that a carrier works out', () => {
   });
 
   test('from a sandbox is marked as such', () => {
-    const book = bookOf({}, { carriers: [account({ mode: 'sandbox' })] });
+    const book = bookOf({}, { carriers: [makeAccount({ mode: 'sandbox' })] });
     const { notices, choices } = asked(book, [answer(['ground', 1_000])]);
     expect(notices.map(({ code, text }) => [code, text])).toEqual([
       ['sandbox-rates', 'Sandbox prices, for trying out only: Tern.'],
@@ -213,7 +192,11 @@ describe('what a carrier is asked', () => {
     {
       boxes: [box('s', 100, { carrierBox: { carrier: 'tern', code: 'T-S' } }), box('m', 200)],
       carriers: [
-        account({ packing: { kind: 'boxes', boxIds: ['s', 'm'] }, insure: 5_000, address: 'residential' }),
+        makeAccount({
+          packing: { kind: 'boxes', boxIds: ['s', 'm'] },
+          insure: 5_000,
+          address: 'residential',
+        }),
       ],
     },
   );
@@ -248,7 +231,10 @@ describe('what a carrier is asked', () => {
     expect(questions({ destination: null })).toBe(0);
     expect(questions({ destination: { country: 'FR' } })).toBe(0);
     expect(questions({ lines: [{ sku: 'fog', quantity: 1 }] })).toBe(0);
-    const limited = { ...book, rates: [makeRate({ price: price(), limits: { weight: { max: 100 } } })] };
+    const limited = {
+      ...book,
+      rates: [makeRate({ price: makeCarrierPrice(), limits: { weight: { max: 100 } } })],
+    };
     expect(questions({}, limited)).toBe(0);
     const fog = onlyWithheld(
       quote(compile(book, catalogue), makeRequest({ lines: [{ sku: 'fog', quantity: 1 }] })),
@@ -260,7 +246,7 @@ describe('what a carrier is asked', () => {
     const two = {
       ...book,
       services: [...book.services, { id: 'express', name: 'Express' }],
-      rates: [...book.rates, makeRate({ id: 'other', serviceId: 'express', price: price() })],
+      rates: [...book.rates, makeRate({ id: 'other', serviceId: 'express', price: makeCarrierPrice() })],
     };
     expect(carrierQuestions(compile(two, catalogue), makeRequest())).toHaveLength(1);
   });

@@ -1,8 +1,9 @@
 import { emptyBook } from '../begin/first-book.ts';
 import type { Book } from '../model/book.ts';
+import type { CarrierAccount } from '../model/carrier.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { Zone } from '../model/place.ts';
-import type { Step, TiersPrice } from '../model/price.ts';
+import type { CarrierPrice, Step, TiersPrice } from '../model/price.ts';
 import type { Choice, Quote, Withheld } from '../model/quote.ts';
 import type { Rate } from '../model/rate.ts';
 import type { QuoteRequest } from '../model/request.ts';
@@ -29,6 +30,33 @@ export const makeRate = (part: Partial<Rate> = {}): Rate => ({
   price: { kind: 'flat', amount: 845, per: 'order' },
   whenWithheld: 'hide',
   taxable: true,
+  ...part,
+});
+
+/** An account with a carrier that ships from the location `yard`. */
+export const makeAccount = (part: Partial<CarrierAccount> = {}): CarrierAccount => ({
+  id: 'tern',
+  name: 'Tern',
+  carrier: 'tern',
+  mode: 'live',
+  credentials: { kind: 'shared' },
+  locationId: 'yard',
+  handover: 'collected',
+  address: 'as-given',
+  packing: { kind: 'single' },
+  booking: 'rate-only',
+  timeoutMs: 2_000,
+  ...part,
+});
+
+/** A price by that account's carrier, for its ground service, withheld where it cannot be had. */
+export const makeCarrierPrice = (part: Partial<CarrierPrice> = {}): CarrierPrice => ({
+  kind: 'carrier',
+  accountId: 'tern',
+  services: [{ code: 'ground' }],
+  show: 'all',
+  onError: 'withhold',
+  onNone: 'withhold',
   ...part,
 });
 
