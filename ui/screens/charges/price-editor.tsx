@@ -67,7 +67,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange }: Props) {
   return (
     <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
       <Segments
-        width={isPhone ? undefined : 460}
+        width={isPhone ? undefined : 540}
         value={price.kind}
         onChange={choose}
         options={KINDS.filter(can)}

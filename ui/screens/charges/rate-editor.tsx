@@ -82,7 +82,7 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
         <View style={isPhone ? null : style.price}>
           <PriceEditor price={rate.price} onChange={setPrice} />
         </View>
-        {isPhone ? null : <View style={style.curve}>{picture}</View>}
+        {isPhone || !picture ? null : <View style={style.curve}>{picture}</View>}
       </View>
       <View style={style.summary}>
         <Text style={style.words}>

@@ -60,13 +60,14 @@ const DutiesPart = () => {
           ]}
         />
         <Text>{TERMS[duties.terms]}</Text>
+        <Text>What the customer is told of it</Text>
         <Segments
           value={duties.show}
           onChange={(show) => set({ show })}
           options={[
-            { value: 'estimate', label: 'tell an estimate' },
-            { value: 'notice', label: 'give a notice' },
-            { value: 'hide', label: 'say nothing' },
+            { value: 'estimate', label: 'estimate' },
+            { value: 'notice', label: 'notice' },
+            { value: 'hide', label: 'nothing' },
           ]}
         />
         <Text>{SHOWN[duties.show]}</Text>
@@ -82,7 +83,7 @@ const DutiesPart = () => {
           <DraftField
             right
             style={style.field}
-            label="Clearance fee, where prepaid"
+            label="Clearance fee"
             text={moneyFigure(duties.clearanceFee, speech.decimals)}
             read={readMoney(speech)}
             onChange={(clearanceFee, visit) => set({ clearanceFee }, visit)}
