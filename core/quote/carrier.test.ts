@@ -15,7 +15,7 @@ import {
   onlyWithheld,
 } from '../testing/book.ts';
 import { compile } from './compile.ts';
-import { carrierQuestions } from './questions.ts';
+import { carrierQuestions, shipmentQuestion } from './questions.ts';
 import { quote } from './quote.ts';
 
 const yard = {
@@ -240,6 +240,21 @@ describe('what a carrier is asked', () => {
       quote(compile(book, catalogue), makeRequest({ lines: [{ sku: 'fog', quantity: 1 }] })),
     );
     expect(fog).toMatchObject({ id: 'express', code: 'weight-unknown', from: { kind: 'good', id: 'fog' } });
+  });
+
+  test('is asked for the goods charged for, and booked with all that travel', () => {
+    const gift = makeCatalogue(...catalogue.goods, makeGood('gift', { chargeFree: true, weight: 300 }));
+    const single = { ...book, carriers: [makeAccount()] };
+    const compiled = compile(single, gift);
+    const lines = [
+      { sku: 'pot', quantity: 1 },
+      { sku: 'gift', quantity: 1 },
+    ];
+    const request = makeRequest({ lines });
+    expect(carrierQuestions(compiled, request)[0]?.parcels).toEqual([{ weight: 900 }]);
+    expect(shipmentQuestion(compiled, request, 'tern')?.parcels).toEqual([{ weight: 1_200 }]);
+    expect(shipmentQuestion(compiled, request, 'none')).toBeNull();
+    expect(shipmentQuestion(compiled, { ...request, destination: null }, 'tern')).toBeNull();
   });
 
   test('is asked once for an account, however many rates it prices', () => {

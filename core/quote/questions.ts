@@ -7,7 +7,7 @@ import { Parcels } from '../pack/parcels.ts';
 import { pointsOf } from '../price/rounding.ts';
 import { dateOf } from '../time/calendar.ts';
 import type { CompiledAccount } from './account.ts';
-import { measureBasket, type Basket } from './basket.ts';
+import { measureBasket, type Basket, type BasketLine } from './basket.ts';
 import type { CompiledBook } from './compile.ts';
 import { placedDay } from './placed-day.ts';
 import { rateRefusal } from './rate-refusal.ts';
@@ -29,14 +29,14 @@ type QuestionParcel = CarrierQuestion['parcels'][number];
 const questionParcels = (
   compiled: CompiledBook,
   { packing }: CompiledAccount,
-  basket: Basket,
+  lines: readonly BasketLine[],
 ): QuestionParcel[] => {
   const { defaultWeight } = compiled.book.store;
-  if (basket.charged.weight.unknown.length > 0) return [];
-  const packed = new Parcels(packing, basket.chargeable, defaultWeight).all();
+  if (lines.some(({ good }) => (good.weight ?? defaultWeight) === undefined)) return [];
+  const packed = new Parcels(packing, lines, defaultWeight).all();
   if (!packed.ok) return [];
   const codes = new Map(packing.boxes.map(({ id, carrierBox }) => [id, carrierBox?.code]));
-  return parcelsOf(packed.runs, basket.chargeable).map(({ weight, size, boxId }) => {
+  return parcelsOf(packed.runs, lines).map(({ weight, size, boxId }) => {
     const boxCode = boxId === undefined ? undefined : codes.get(boxId);
     return { weight, ...(size ? { size } : {}), ...(boxCode === undefined ? {} : { boxCode }) };
   });
@@ -51,9 +51,10 @@ const questionFor = (
   request: QuoteRequest,
   basket: Basket,
   to: Destination,
+  lines: readonly BasketLine[] = basket.chargeable,
 ): CarrierQuestion | null => {
   const { account, location } = compiledAccount;
-  const parcels = questionParcels(compiled, compiledAccount, basket);
+  const parcels = questionParcels(compiled, compiledAccount, lines);
   if (parcels.length === 0) return null;
   return {
     key: account.id,
@@ -106,4 +107,20 @@ export const carrierQuestions = (compiled: CompiledBook, request: QuoteRequest):
       : null;
     return question ? [question] : [];
   });
+};
+
+/**
+ * What a shipment of an order is booked with: as the order is asked about, but with all goods that travel in its
+ * parcels, those that are not charged for too. Null where the address is not known or the parcels cannot be stated.
+ */
+export const shipmentQuestion = (
+  compiled: CompiledBook,
+  request: QuoteRequest,
+  accountId: string,
+): CarrierQuestion | null => {
+  const account = compiled.accounts.get(accountId);
+  const { destination } = request;
+  if (!account || !destination) return null;
+  const { basket } = measureBasket(compiled.goods, compiled.book.store.defaultWeight, request);
+  return questionFor(compiled, account, request, basket, destination, basket.physical);
 };

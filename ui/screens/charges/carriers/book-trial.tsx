@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { CarrierShipment, TrackedStep } from '../../../../carriers/shipment.ts';
 import type { AnsweredService, CarrierAccount, CarrierQuestion } from '../../../../core/model/carrier.ts';
-import { carrierQuestions } from '../../../../core/quote/questions.ts';
+import { carrierQuestions, shipmentQuestion } from '../../../../core/quote/questions.ts';
 import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { trackShipment } from '../../../carriers/reach-carriers.ts';
 import { bookShipment, cancelShipment, openLabel } from '../../../carriers/shipments.ts';
@@ -83,14 +83,16 @@ const Booked = ({
 const BookTrial = ({ account }: { account: CarrierAccount }) => {
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectSpeech);
+  const compiled = useAppSelector(selectCompiled);
   const { trial } = useAppSelector(selectTrial);
   const { question, services } = useTrialQuestion(account);
   const [shipment, setShipment] = useState<CarrierShipment | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const book = async (service: string): Promise<void> => {
-    if (!question || !trial) return;
+    const shipped = trial && shipmentQuestion(compiled, trial.request, account.id);
+    if (!shipped) return;
     const booked = await bookShipment({
-      question,
+      question: shipped,
       service,
       reference: trial.id,
       bookedAt: new Date().toISOString(),
