@@ -52,4 +52,20 @@ describe('what is handed to a worker', () => {
     expect(few.lists).toEqual({});
     expect(withParts(there, few)).toEqual(edited);
   });
+
+  test('of a rate table is text, even where one of many changed', () => {
+    const table = (id: string) => ({
+      id,
+      name: id,
+      basis: 'weight' as const,
+      rows: [{ from: 0, amount: 500 }],
+    });
+    const tables = ['a', 'b', 'c', 'd', 'e'].map(table);
+    const before = { ...book, rateTables: tables };
+    const after = { ...book, rateTables: tables.with(2, { ...table('c'), name: 'Other' }) };
+    const parts = changedParts(stateOf(after), heldOf(stateOf(before)));
+    expect(parts.entries).toEqual({});
+    expect(parts.lists?.rateTables).toBe(JSON.stringify(after.rateTables));
+    expect(withParts(before, parts)).toEqual(after);
+  });
 });

@@ -46,7 +46,10 @@ const changedEntries = (now: unknown, before: unknown): [number, unknown][] | nu
   return changed.length > now.length * MOST_OF_A_LIST ? null : changed;
 };
 
-/** The fields of a book that are not as they were handed over last: of lists the entries, long lists as text. */
+/**
+ * The fields of a book that are not as they were handed over last: of lists the entries, long lists as text. A
+ * rate table is one entry of a hundred thousand rows, so tables always go as text.
+ */
 const changedFields = (book: Book, held: Book | null): Pick<ShopParts, 'book' | 'entries' | 'lists'> => {
   const whole: Partial<Record<string, unknown>> = {};
   const entries: ShopParts['entries'] = {};
@@ -55,7 +58,7 @@ const changedFields = (book: Book, held: Book | null): Pick<ShopParts, 'book' | 
     const field = name as keyof Book;
     const before = held?.[field];
     if (value === before) continue;
-    const few = changedEntries(value, before);
+    const few = field === 'rateTables' ? null : changedEntries(value, before);
     if (few) entries[field] = few;
     else if (isList(field)) lists[field] = listText(book[field]);
     else whole[field] = value;
