@@ -91,7 +91,7 @@ test('a reason about a weight leads to the goods that lack one', async ({ page }
   await fill(page, 'Weight', '');
   const slip = await openSlip(page);
   await expect(choiceOf(slip, 'Parcel')).toHaveCount(0);
-  const fold = slip.getByText('open', { exact: true });
+  const fold = slip.getByText('open', { exact: true }).first();
   if (await fold.isVisible()) await fold.click();
   await slip.getByRole('link', { name: /^Parcel: The weight is not known of Glazed pot, 26 cm/ }).click();
   await expect(page.getByRole('button', { name: /^lacking, 3/ })).toBeVisible();
@@ -107,7 +107,7 @@ test('a group keeps its goods from a service, and the reason leads back to the g
   const slip = await openSlip(page);
   await expect(choiceOf(slip, 'Parcel')).toHaveCount(0);
   await expect(choiceOf(slip, 'Pallet')).toBeVisible();
-  const fold = slip.getByText('open', { exact: true });
+  const fold = slip.getByText('open', { exact: true }).first();
   if (await fold.isVisible()) await fold.click();
   await slip.getByRole('link', { name: /^Parcel: Pots are not carried by Parcel/ }).click();
   await expect(page.getByLabel('Handling group', { exact: true })).toHaveValue('Pots');
