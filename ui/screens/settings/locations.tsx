@@ -43,6 +43,10 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
   const set = (changes: Partial<Location>, what: string, visit: string | null = null): void => {
     dispatch(edit('setLocation', { id, changes }, `${name}: ${what}`, visit));
   };
+  const isNeeded = useAppSelector((state) => {
+    const { locations, carriers } = selectBook(state);
+    return locations.length === 1 && carriers.length > 0;
+  });
   const remove = (): void => {
     dispatch(edit('removeLocation', { id }, `Remove ${name}`));
     const then = first ? ' Orders are sent from the next one, if there is one.' : '';
@@ -86,8 +90,9 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
             onPress={() => dispatch(edit('sendFrom', { id }, `Send from ${name}`))}
           />
         )}
-        <TextAction label="Remove the location" onPress={remove} />
+        <TextAction label="Remove the location" disabled={isNeeded} onPress={remove} />
       </View>
+      {isNeeded ? <Text style={style.note}>The carrier accounts ship from here, so it stays.</Text> : null}
     </View>
   );
 };
