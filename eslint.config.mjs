@@ -26,7 +26,7 @@ const WALLS = [
   wall('demo', ['server', 'cli', 'ui', 'app', 'bench'], 'The demo is data for the core.'),
 ];
 
-const CORE_LIBRARIES = ['zod', 'temporal-polyfill'];
+const CORE_LIBRARIES = ['zod', 'temporal-polyfill', 'flatbush'];
 
 export default tseslint.config(
   { ignores: ['dist', 'node_modules', '.emporos', '.expo', 'coverage', '*.config.js', 'test-results'] },

@@ -1,6 +1,16 @@
 import { demoBook } from '../../demo/book.ts';
 import type { Book } from '../model/book.ts';
-import { makeBook, makeCatalogue, makeGood, makeRate, makeZone, tiers } from '../testing/book.ts';
+import {
+  makeArea,
+  makeBook,
+  makeCatalogue,
+  makeGood,
+  makePickup,
+  makeRate,
+  makeYard,
+  makeZone,
+  tiers,
+} from '../testing/book.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
 import { pastedSteps } from './pasted-steps.ts';
 import { readBook, readCatalogue, readJson, readRequest } from './read.ts';
@@ -345,20 +355,25 @@ describe('a book that is read', () => {
     expect(sentences(spoil(makeBook()))).toContain(sentence);
   });
 
-  test('with what this version does not work out is refused by name, never taken without it', () => {
-    const pickup = {
-      id: 'yard',
-      name: 'Yard',
-      active: true,
-      locationId: 'yard',
-      charge: 0,
-      preparation: { kind: 'as-received', minutes: 60 },
-      timing: { kind: 'words', text: 'today' },
-      kerbside: false,
-      taxable: false,
-    } as const;
-    const [said] = sentences(makeBook({ pickups: [pickup] }));
-    expect(said).toBe('pickups: This version does not yet work out pickup points, and will not ignore it.');
+  test('names areas and points without a location, patterns that are none, and ways used twice', () => {
+    const gone = makeBook({
+      areas: [
+        makeArea({ locationId: 'gone', covers: { kind: 'postal', country: 'CA', patterns: ['B3H*', '**'] } }),
+      ],
+      pickups: [makePickup({ locationId: 'gone' })],
+    });
+    expect(readBook(gone)).toMatchObject({
+      faults: [
+        { code: 'dangling', path: 'areas[0].locationId' },
+        { code: 'dangling', path: 'pickups[0].locationId' },
+        { code: 'bad-pattern', path: 'areas[0].covers.patterns[1]' },
+      ],
+    });
+    const [way] = makeArea().ways;
+    const twice = makeBook({ locations: [makeYard()], areas: [makeArea({ ways: way ? [way, way] : [] })] });
+    expect(readBook(twice)).toMatchObject({
+      faults: [{ code: 'duplicate-id', path: 'areas[0].ways[1].id' }],
+    });
   });
 });
 

@@ -4,7 +4,6 @@ import { fault, type Fault, type Result } from '../model/fault.ts';
 import { catalogueSchema, type Catalogue } from '../model/good.ts';
 import { quoteRequestSchema, type QuoteRequest } from '../model/request.ts';
 import { parseWith } from '../model/schema-fault.ts';
-import { scopeFaults } from '../model/scope.ts';
 import { trialsSchema, type Trial } from '../model/trial.ts';
 
 /** The value of a JSON text, or where it stops being JSON. */
@@ -24,8 +23,7 @@ const checked = <T>(parsed: Result<T>, faultsOf: (value: T) => Fault[]): Result<
 };
 
 /** A whole, sound book out of untrusted data, or every fault with its path. */
-export const readBook = (value: unknown): Result<Book> =>
-  checked(parseWith(bookSchema, value), (book) => [...bookFaults(book), ...scopeFaults(book)]);
+export const readBook = (value: unknown): Result<Book> => checked(parseWith(bookSchema, value), bookFaults);
 
 /** A sound catalogue out of untrusted data; with a book, its references into that book too. */
 export const readCatalogue = (value: unknown, book?: Book): Result<Catalogue> =>

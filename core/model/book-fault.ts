@@ -103,6 +103,16 @@ const priceReferences = (path: Path, price: Price, known: Known): Fault[] => {
 const packReferences = (path: Path, plan: PackPlan, known: Known): Fault[] =>
   plan.kind === 'boxes' ? danglingIds([...path, 'boxIds'], plan.boxIds, 'boxes', known) : [];
 
+const nearbyReferences = (book: Book, known: Known): Fault[] => [
+  ...book.areas.flatMap((area, at) => [
+    ...dangling(['areas', at, 'locationId'], area.locationId, 'locations', known.locations),
+    ...priceReferences(['areas', at, 'price'], area.price, known),
+  ]),
+  ...book.pickups.flatMap((point, at) =>
+    dangling(['pickups', at, 'locationId'], point.locationId, 'locations', known.locations),
+  ),
+];
+
 const referenceFaults = (book: Book): Fault[] => {
   const known = knownIds(book);
   return [
@@ -117,6 +127,7 @@ const referenceFaults = (book: Book): Fault[] => {
       ...dangling(['carriers', at, 'locationId'], account.locationId, 'locations', known.locations),
       ...packReferences(['carriers', at, 'packing'], account.packing, known),
     ]),
+    ...nearbyReferences(book, known),
     ...groupFaults(book, known),
     ...adjustmentFaults(book, known),
   ];
@@ -147,6 +158,17 @@ const patternFaults = (path: Path, region: Region): Fault[] =>
     parsePattern(region.country, pattern) ? [] : [fault('bad-pattern', [...path, 'postal', at], { pattern })],
   );
 
+const coverageFaults = ({ areas }: Book): Fault[] =>
+  areas.flatMap(({ covers }, at) =>
+    covers.kind === 'postal'
+      ? covers.patterns.flatMap((pattern, p) =>
+          parsePattern(covers.country, pattern)
+            ? []
+            : [fault('bad-pattern', ['areas', at, 'covers', 'patterns', p], { pattern })],
+        )
+      : [],
+  );
+
 const regionFaults = (book: Book): Fault[] => {
   const listed = (path: Path, regions: readonly Region[]): Fault[] =>
     regions.flatMap((region, at) => patternFaults([...path, at], region));
@@ -162,6 +184,7 @@ const regionFaults = (book: Book): Fault[] => {
         ? []
         : [fault('bad-pattern', ['postalList', at, 'pattern'], { pattern })],
     ),
+    ...coverageFaults(book),
     ...book.rateTables.flatMap(({ rows }, t) =>
       rows.flatMap(({ country, postal }, at) =>
         postal === undefined || parsePattern(country ?? '', postal)
@@ -180,6 +203,12 @@ const regionFaults = (book: Book): Fault[] => {
 /** What a book of the right shape still has wrong with it: ids used twice, references to nothing, patterns that are none. */
 export const bookFaults = (book: Book): Fault[] => [
   ...duplicateIds(book),
+  ...book.areas.flatMap(({ ways }, at) =>
+    duplicates(
+      `areas[${at}].ways`,
+      ways.map(({ id }) => id),
+    ),
+  ),
   ...referenceFaults(book),
   ...rateFaults(book),
   ...remainderFaults(book),

@@ -6,7 +6,7 @@ import { idSchema, metresSchema, moneySchema, nameSchema, noteSchema } from './u
 
 const positionSchema = z.tuple([z.number().min(-180).max(180), z.number().min(-90).max(90)]);
 
-const coverageSchema = z.discriminatedUnion('kind', [
+export const coverageSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('postal'),
     country: countrySchema,
@@ -15,6 +15,9 @@ const coverageSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('radius'), metres: metresSchema }),
   z.strictObject({ kind: z.literal('shape'), ring: z.array(positionSchema).min(3).max(10_000) }),
 ]);
+
+export type Coverage = z.infer<typeof coverageSchema>;
+export type Position = z.infer<typeof positionSchema>;
 
 const waySchema = z.strictObject({
   id: idSchema,
@@ -41,6 +44,9 @@ export const deliveryAreaSchema = z.strictObject({
   instructions: noteSchema.optional(),
   taxable: z.boolean(),
 });
+export type DeliveryArea = z.infer<typeof deliveryAreaSchema>;
+/** One way that an area's deliveries can come: by van, by cargo bike, the same day. */
+export type DeliveryWay = DeliveryArea['ways'][number];
 
 export const pickupPointSchema = z.strictObject({
   id: idSchema,
@@ -57,6 +63,7 @@ export const pickupPointSchema = z.strictObject({
   limits: limitsSchema.optional(),
   taxable: z.boolean(),
 });
+export type PickupPoint = z.infer<typeof pickupPointSchema>;
 
 /** One line of the list of postal codes the merchant serves. */
 export const postalRuleSchema = z.strictObject({

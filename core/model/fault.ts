@@ -21,7 +21,6 @@ export type FaultCode =
   | 'dangling'
   | 'bad-pattern'
   | 'bad-region'
-  | 'not-worked-out'
   | 'good-unknown'
   | 'subtotal-too-big'
   | 'basket-too-big'

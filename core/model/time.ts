@@ -42,3 +42,4 @@ export const timingSchema = z.discriminatedUnion('kind', [
     capacity: capacitySchema,
   }),
 ]);
+export type Timing = z.infer<typeof timingSchema>;

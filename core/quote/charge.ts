@@ -14,7 +14,8 @@ import { addPrice, countOf } from './pricing.ts';
 
 const STORE: Source = { kind: 'store', id: 'store' };
 
-const addGoodsFees = (ledger: Ledger, basket: Basket): void => {
+/** The fees of goods that have one, once for their line. */
+export const addGoodsFees = (ledger: Ledger, basket: Basket): void => {
   for (const { good } of basket.physical) {
     if (!good.onceFee) continue;
     const from: Source = { kind: 'good', id: good.sku };
@@ -54,7 +55,8 @@ const addFreeFrom = (
   return true;
 };
 
-const addRounding = (ledger: Ledger, rounding: Store['rounding']): void => {
+/** The store's rounding. */
+export const addRounding = (ledger: Ledger, rounding: Store['rounding']): void => {
   if (rounding === 'none') return;
   const change = toMultiple(ledger.running, rounding.to, rounding.mode) - ledger.running;
   if (change !== 0)
@@ -85,7 +87,8 @@ export interface OwnTerms {
   freeFrom?: number | undefined;
 }
 
-const addNotBelowZero = (ledger: Ledger, from: Source): void => {
+/** A charge that went below 0 is 0. */
+export const addNotBelowZero = (ledger: Ledger, from: Source): void => {
   if (ledger.running < 0) ledger.add('not-below-zero', -ledger.running, from, { code: 'not-below-zero' });
 };
 

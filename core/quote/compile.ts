@@ -6,6 +6,8 @@ import type { Catalogue, Good } from '../model/good.ts';
 import type { RateTable } from '../model/price.ts';
 import type { Source } from '../model/quote.ts';
 import type { Rate, Service } from '../model/rate.ts';
+import type { Location } from '../model/location.ts';
+import { indexAreas, type AreaIndex } from '../place/area-index.ts';
 import { indexPostalList, type PostalIndex } from '../place/postal-list.ts';
 import { indexSellsTo, indexZones, type SellsToIndex, type ZoneIndex } from '../place/reach.ts';
 import { packingOf, type Packing } from '../pack/packing.ts';
@@ -16,6 +18,7 @@ import { makeClock, type Clock } from '../time/clock.ts';
 import type { CompiledAccount } from './account.ts';
 import { compileAdjustment, type CompiledAdjustment } from './adjust.ts';
 import { keptFor } from './kept-for.ts';
+import { compileArea, compilePickup, type CompiledArea, type CompiledPickup } from './nearby.ts';
 import { indexGroups, type GroupIndex } from './groups.ts';
 import { currencyDecimals, type Speech } from '../words/figure.ts';
 
@@ -55,6 +58,9 @@ export interface CompiledBook {
   /** The carrier accounts by id, in the order of the book. */
   accounts: ReadonlyMap<string, CompiledAccount>;
   duties: DutyIndex;
+  areas: readonly CompiledArea[];
+  areaIndex: AreaIndex;
+  pickups: readonly CompiledPickup[];
   /** How the store packs, with its boxes. */
   packing: Packing;
   /** Answers carriers' questions at once where none are handed in: stand-ins, for proofs and replays. */
@@ -114,6 +120,31 @@ const departuresOf = keptFor((location: Book['locations'][number]) => {
   };
 });
 
+/** A part of the book with the location it names, kept for each zone of time; the reader refuses one whose location is gone. */
+const atLocation = <P extends { locationId: string }, C>(
+  work: (part: P, location: Location, clock: Clock) => C,
+): ((parts: readonly P[], locations: readonly Location[], clock: Clock) => C[]) => {
+  const known = keptFor((_part: P) => new Map<string, { location: Location; made: C }>());
+  const make = (part: P, location: Location, clock: Clock): C => {
+    const found = known(part).get(clock.zone);
+    if (found?.location === location) return found.made;
+    const made = work(part, location, clock);
+    known(part).set(clock.zone, { location, made });
+    return made;
+  };
+  return (parts, locations, clock) =>
+    parts.flatMap((part) => {
+      const location = locations.find(({ id }) => id === part.locationId);
+      return location ? [make(part, location, clock)] : [];
+    });
+};
+
+const areasOf = atLocation(compileArea);
+const pickupsOf = atLocation(compilePickup);
+const areaIndexOf = keptFor((areas: Book['areas']) =>
+  keptFor((locations: Book['locations']) => indexAreas(areas, locations)),
+);
+
 /** Accounts with their locations; one whose location is gone is left out by the reader's refusal. */
 const accountsOf = (book: Book, clock: Clock): Map<string, CompiledAccount> =>
   new Map(
@@ -153,6 +184,9 @@ export const compile = (book: Book, catalogue: Catalogue, ask: Ask | null = null
     clock,
     ask,
     accounts: accountsOf(book, clock),
+    areas: areasOf(book.areas, book.locations, clock),
+    areaIndex: areaIndexOf(book.areas)(book.locations),
+    pickups: pickupsOf(book.pickups, book.locations, clock),
     duties: dutiesOf(book.duties),
     packing: packingOf(book.store.packing, book.boxes),
     departures: first ? departuresOf(first)(clock) : null,

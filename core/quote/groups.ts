@@ -54,3 +54,22 @@ export const groupRefusal = (
     from: { kind: 'group', id: group.id },
   };
 };
+
+/** The refusal for goods whose handling group may not go out by local delivery, or be collected, naming them. */
+export const nearbyRefusal = (
+  groups: GroupIndex,
+  lines: readonly BasketLine[],
+  by: 'delivery' | 'pickup',
+): Refusal | null => {
+  for (const { good } of lines) {
+    const group = good.groupId === undefined ? undefined : groups.get(good.groupId);
+    if (!group || group[by]) continue;
+    const goods = lines.filter((line) => line.good.groupId === group.id).map((line) => line.good.name);
+    return {
+      code: 'goods-not-allowed',
+      say: { code: 'goods-not-allowed', goods, group: group.name, by, to: '' },
+      from: { kind: 'group', id: group.id },
+    };
+  }
+  return null;
+};

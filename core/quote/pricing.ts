@@ -6,7 +6,6 @@ import { pointsOf } from '../price/rounding.ts';
 import { findTableRow, indexTable, tablePlaceName } from '../price/table.ts';
 import { eachAmount, priceByTiers, type SortedTiers } from '../price/tiers.ts';
 import type { Basket, BasketLine } from './basket.ts';
-import type { CompiledRate } from './compile.ts';
 import { keptFor } from './kept-for.ts';
 import type { Circumstances } from './conditions.ts';
 import type { Ledger } from './ledger.ts';
@@ -162,7 +161,7 @@ const addFromTable = (ledger: Ledger, tableId: string, order: Circumstances): Re
 /** The price itself, written into the ledger; a refusal where it cannot be known or does not hold. */
 export const addPrice = (
   ledger: Ledger,
-  { rate: { id, price }, tiers }: CompiledRate,
+  { rate: { id, price }, tiers }: { rate: { id: string; price: Price }; tiers: SortedTiers | null },
   order: Circumstances,
   from: Source,
 ): Refusal | null => {
@@ -175,7 +174,7 @@ export const addPrice = (
     case 'flat':
       return addFlat(ledger, price, order, from);
     case 'tiers': {
-      if (!tiers) throw new Error(`rate ${id}: its steps were not sorted`);
+      if (!tiers) throw new Error(`${id}: its steps were not sorted`);
       const add = price.per === 'parcel' ? addTiersByParcel : addTiers;
       return add(ledger, tiers, order, from);
     }
@@ -187,6 +186,6 @@ export const addPrice = (
     case 'table':
       return addFromTable(ledger, price.tableId, order);
     default:
-      throw new Error(`rate ${id}: a ${price.kind} price was let through by the reader`);
+      throw new Error(`${id}: a ${price.kind} price was let through by the reader`);
   }
 };

@@ -8,7 +8,12 @@ import type { Speech } from '../words/figure.ts';
 import type { Say } from '../words/say.ts';
 import { sentence } from '../words/sentence.ts';
 import { Answers } from './answers.ts';
+import { areasAt, bestAreas } from '../place/area-index.ts';
+import { indexTaken } from '../time/taken.ts';
 import { distanceFrom } from './asked.ts';
+import { collectAt } from './collecting.ts';
+import { deliverBy } from './delivering.ts';
+import { keptFor } from './kept-for.ts';
 import { measureBasket, type Basket } from './basket.ts';
 import type { CompiledBook } from './compile.ts';
 import { Ledger } from './ledger.ts';
@@ -84,6 +89,9 @@ const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach, answers: An
   });
 };
 
+/** The slots taken, counted once for the same list. */
+const takenOf = keptFor(indexTaken);
+
 const NO_ANSWERS: ReadonlyMap<string, CarrierAnswer> = new Map();
 
 const answer = (
@@ -109,16 +117,36 @@ const answer = (
     departures: compiled.departures,
     handOver: compiled.departures?.handOver(request.placedAt) ?? null,
     answers: carriers.length === 0 ? NO_ANSWERS : new Map(carriers.map((one) => [one.key, one])),
+    taken: request.slotsTaken ? takenOf(request.slotsTaken) : null,
   };
   for (const service of compiled.services) shipBy(shipment, service, answers);
+  if (compiled.areas.length > 0) deliver(shipment, answers);
+  for (const pickup of compiled.pickups) collectAt(shipment, pickup, answers);
   return answers;
 };
 
-const addPayments = ({ book }: CompiledBook, reach: Reach, goods: number, choices: Choice[]): void => {
-  if (book.payments.length === 0) return;
-  const country = reach.place?.country ?? book.locations[0]?.address.country;
-  const payable = { options: book.payments, goods, country, postal: reach.postal };
-  for (const choice of choices) choice.payments = paymentsFor(payable, choice);
+const deliver = (shipment: Shipment, answers: Answers): void => {
+  const { compiled, request, reach } = shipment;
+  const found = reach.place ? areasAt(compiled.areaIndex, reach.place, request.destination?.point) : [];
+  const best = bestAreas(found);
+  for (const area of compiled.areas) deliverBy(shipment, area, best, answers);
+};
+
+const countryOf = (compiled: CompiledBook, reach: Reach, { kind, id }: Choice): string | undefined => {
+  const location =
+    kind === 'pickup'
+      ? compiled.pickups.find(({ point }) => point.id === id)?.location
+      : compiled.book.locations[0];
+  return reach.place?.country ?? location?.address.country;
+};
+
+const addPayments = (compiled: CompiledBook, reach: Reach, goods: number, choices: Choice[]): void => {
+  const { payments: options } = compiled.book;
+  if (options.length === 0) return;
+  for (const choice of choices) {
+    const country = countryOf(compiled, reach, choice);
+    choice.payments = paymentsFor({ options, goods, country, postal: reach.postal }, choice);
+  }
 };
 
 const sorted = (choices: Choice[], order: 'listed' | 'cheapest'): Choice[] =>

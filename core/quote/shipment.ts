@@ -2,6 +2,7 @@ import type { CarrierAnswer } from '../model/carrier.ts';
 import type { Rate } from '../model/rate.ts';
 import type { TaxRate } from '../model/tax.ts';
 import type { Refusal } from '../price/limits.ts';
+import type { Taken } from '../time/taken.ts';
 import type { Departure, HandOver } from '../time/arrival.ts';
 import type { Answers } from './answers.ts';
 import type { CompiledRate, CompiledService } from './compile.ts';
@@ -15,6 +16,8 @@ export interface Shipment extends Circumstances {
   handOver: HandOver | null;
   /** What the carriers said, by account. */
   answers: ReadonlyMap<string, CarrierAnswer>;
+  /** The slots that other orders took, by pickup point or 'area:way'; null where none are said to be. */
+  taken: ReadonlyMap<string, Taken> | null;
 }
 
 /** A way of shipping that an order may go by: a rate's, or one of a carrier's services under it. */

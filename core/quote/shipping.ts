@@ -55,7 +55,10 @@ const offered = (
  */
 export const offer = (shipment: Shipment, way: Way, charged: Charged, answers: Answers): boolean => {
   if (!charged.ok) withhold(shipment, way, charged.refusal, answers);
-  else addByTerms(shipment, way, offered(shipment, way, charged), charged.terms, answers);
+  else
+    addByTerms(shipment, offered(shipment, way, charged), charged.terms, answers, (id, refusal) =>
+      withhold(shipment, { ...way, id }, refusal, answers),
+    );
   return charged.ok;
 };
 

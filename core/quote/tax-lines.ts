@@ -1,6 +1,7 @@
 import { taxesAt, taxPart } from '../duty/tax.ts';
 import type { Choice, Quote } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
+import { placeOf, type Place } from '../place/place.ts';
 import type { CompiledBook } from './compile.ts';
 import { reachOf } from './reach.ts';
 
@@ -11,6 +12,17 @@ export interface TaxLine {
   points: number;
   amount: number;
 }
+
+/** Where a charge is taxed: a collection at the place of its location, all else at the destination. */
+const placeTaxed = (
+  { pickups }: CompiledBook,
+  destination: Place | null,
+  { kind, id }: Choice,
+): Place | null => {
+  if (kind !== 'pickup') return destination;
+  const pickup = pickups.find(({ point }) => point.id === id);
+  return pickup ? placeOf(pickup.location.address) : null;
+};
 
 /**
  * Every tax of an order on a line of its own, in the book's order; they add up to the quote's goods tax
@@ -25,7 +37,8 @@ export const taxLines = (
   const { place } = reachOf(compiled, request);
   const included = compiled.book.store.pricesIncludeTax;
   const onGoods = taxesAt(compiled.taxes.goods, place);
-  const onCharge = choice && choice.tax > 0 ? taxesAt(compiled.taxes.charges, place) : [];
+  const onCharge =
+    choice && choice.tax > 0 ? taxesAt(compiled.taxes.charges, placeTaxed(compiled, place, choice)) : [];
   return compiled.book.taxes
     .filter((tax) => onGoods.includes(tax) || onCharge.includes(tax))
     .map((tax) => ({

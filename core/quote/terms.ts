@@ -3,7 +3,7 @@ import type { Choice } from '../model/quote.ts';
 import type { DutyRules } from '../model/tax.ts';
 import type { Refusal } from '../price/limits.ts';
 import type { Answers } from './answers.ts';
-import { withhold, type Shipment, type Way } from './shipment.ts';
+import type { Asked } from './asked.ts';
 
 type Terms = DutyRules['terms'];
 
@@ -41,11 +41,7 @@ const unknownDuty = (country: string, { uncovered }: Extract<ImportCharges, { ok
   from: { kind: 'duty', id: country },
 });
 
-const chargesOn = (
-  { compiled, basket, request }: Shipment,
-  country: string,
-  charge: number,
-): ImportCharges => {
+const chargesOn = ({ compiled, basket, request }: Asked, country: string, charge: number): ImportCharges => {
   const lines = valuedLines(basket.lines, basket.physical, request.discount ?? 0);
   return lines.length === 0
     ? { ok: true, ...NOTHING_DUE }
@@ -54,23 +50,24 @@ const chargesOn = (
 
 /**
  * A choice put among the answers, with the import charges where it crosses a border: DAP, DDP, or one of each
- * (with `:DAP` and `:DDP` after the id). A line that no rate covers withholds DDP and makes of a DAP estimate a notice.
+ * (with `:DAP` and `:DDP` after the id). A line that no rate covers withholds DDP, by `withholdAs`, and makes of a
+ * DAP estimate a notice.
  */
 export const addByTerms = (
-  shipment: Shipment,
-  way: Way,
+  asked: Asked,
   choice: Choice,
   own: Terms | undefined,
   answers: Answers,
+  withholdAs: (id: string, refusal: Refusal) => void,
 ): void => {
-  const { duties } = shipment.compiled;
-  const country = shipment.reach.place?.country;
+  const { duties } = asked.compiled;
+  const country = asked.reach.place?.country;
   if (country === undefined || !isAbroad(duties, country) || !(duties.applies || own)) {
     answers.choices.push(choice);
     return;
   }
   const terms = own ?? duties.rules.terms;
-  const charges = chargesOn(shipment, country, choice.charge);
+  const charges = chargesOn(asked, country, choice.charge);
   const idOf = (of: 'DAP' | 'DDP'): string => (terms === 'both' ? `${choice.id}:${of}` : choice.id);
   if (terms !== 'DDP') {
     answers.choices.push({ ...withDap(choice, duties.rules, charges), id: idOf('DAP') });
@@ -78,5 +75,5 @@ export const addByTerms = (
   }
   if (terms === 'DAP') return;
   if (charges.ok) answers.choices.push({ ...withDdp(choice, duties.rules, charges), id: idOf('DDP') });
-  else withhold(shipment, { ...way, id: idOf('DDP') }, unknownDuty(country, charges), answers);
+  else withholdAs(idOf('DDP'), unknownDuty(country, charges));
 };

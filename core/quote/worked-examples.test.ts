@@ -1,9 +1,11 @@
 import {
+  makeArea,
   makeBook,
   makeCatalogue,
   makeGood,
   makeRate,
   makeRequest,
+  makeYard,
   makeZone,
   onlyChoice,
   onlyWithheld,
@@ -102,6 +104,33 @@ describe('worked examples', () => {
       id: 'parcel',
       tell: false,
     });
+  });
+
+  test('9: a delivery that an adjustment makes free still bears its service fee', () => {
+    const book = makeBook({
+      locations: [makeYard()],
+      services: [],
+      rates: [],
+      areas: [makeArea({ serviceFee: { name: 'Crate', amount: 85 } })],
+      adjustments: [
+        {
+          id: 'free',
+          name: 'Free from 62.00',
+          active: true,
+          when: [{ test: 'measure', of: 'subtotal', min: 6_200 }],
+          to: { kinds: ['delivery'] },
+          effect: { do: 'free' },
+        },
+      ],
+    });
+    expect(onlyChoice(quoted(book, worth(6_199))).charge).toBe(640 + 85);
+    const free = onlyChoice(quoted(book, worth(6_200)));
+    expect(free).toMatchObject({ id: 'ring:van', kind: 'delivery', charge: 85 });
+    expect(free.working.map(({ step, change }) => [step, change])).toEqual([
+      ['price', 640],
+      ['adjustment', -640],
+      ['service-fee', 85],
+    ]);
   });
 
   test('10: tax on a charge, added and included', () => {

@@ -2,6 +2,8 @@ import { emptyBook } from '../begin/first-book.ts';
 import type { Book } from '../model/book.ts';
 import type { CarrierAccount } from '../model/carrier.ts';
 import type { Catalogue, Good } from '../model/good.ts';
+import type { DeliveryArea, PickupPoint } from '../model/delivery.ts';
+import type { Location } from '../model/location.ts';
 import type { Zone } from '../model/place.ts';
 import type { CarrierPrice, Step, TiersPrice } from '../model/price.ts';
 import type { Choice, Quote, Withheld } from '../model/quote.ts';
@@ -74,6 +76,51 @@ export const makeGood = (sku: string, part: Partial<Good> = {}): Good => ({
   price: 1_000,
   fulfilment: 'physical',
   weight: 500,
+  ...part,
+});
+
+/** A point in Halifax, and one so many metres north of it. */
+export const YARD_POINT = { lat: 44.65, lng: -63.6 };
+export const northOfYard = (metres: number): { lat: number; lng: number } => ({
+  ...YARD_POINT,
+  lat: YARD_POINT.lat + (metres / 6_371_008.8) * (180 / Math.PI),
+});
+
+/** A location that is open on weekdays from 08:30 to 16:30. */
+export const makeYard = (part: Partial<Location> = {}): Location => ({
+  id: 'yard',
+  name: 'Yard',
+  address: { country: 'CA', subdivision: 'CA-NS', postalCode: 'B3K 1A1', point: YARD_POINT },
+  hours: ([1, 2, 3, 4, 5] as const).map((day) => ({ day, from: '08:30', to: '16:30' })),
+  closedDates: [],
+  ...part,
+});
+
+/** A delivery area around that location: B2G*, 6.40, by van, ready at once. */
+export const makeArea = (part: Partial<DeliveryArea> = {}): DeliveryArea => ({
+  id: 'ring',
+  name: 'Ring',
+  active: true,
+  locationId: 'yard',
+  covers: { kind: 'postal', country: 'CA', patterns: ['B2G*'] },
+  price: { kind: 'flat', amount: 640, per: 'order' },
+  ways: [{ id: 'van', name: 'Van', add: 0, timing: { kind: 'words', text: 'within two days' } }],
+  preparation: { kind: 'as-received', minutes: 0 },
+  taxable: true,
+  ...part,
+});
+
+/** A pickup point at that location, without a charge. */
+export const makePickup = (part: Partial<PickupPoint> = {}): PickupPoint => ({
+  id: 'counter',
+  name: 'Counter',
+  active: true,
+  locationId: 'yard',
+  charge: 0,
+  preparation: { kind: 'as-received', minutes: 60 },
+  timing: { kind: 'words', text: 'when we write' },
+  kerbside: false,
+  taxable: true,
   ...part,
 });
 

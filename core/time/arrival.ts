@@ -1,6 +1,7 @@
 import type { Location } from '../model/location.ts';
 import { dateOf, weekdayOf, type DayNumber } from './calendar.ts';
 import type { Clock } from './clock.ts';
+import { kept } from './kept.ts';
 import { firstDayOf, openDays, type OpenDays } from './open-days.ts';
 import { readyAt } from './preparation.ts';
 
@@ -15,21 +16,6 @@ export interface Departure {
   handOver: (placedAt: string) => HandOver | null;
   arrival: (day: DayNumber, transit: { min: number; max: number }) => { earliest: string; latest: string };
 }
-
-const MOST_KEPT = 10_000;
-
-/** A function whose answers are kept, up to a bound. */
-const kept = <V>(work: (key: string) => V): ((key: string) => V) => {
-  const known = new Map<string, V>();
-  return (key) => {
-    const found = known.get(key);
-    if (found !== undefined) return found;
-    const value = work(key);
-    if (known.size >= MOST_KEPT) known.clear();
-    known.set(key, value);
-    return value;
-  };
-};
 
 const handOver = (clock: Clock, days: OpenDays, location: Location, placedAt: string): HandOver | null => {
   const placed = Date.parse(placedAt);

@@ -15,6 +15,13 @@ export interface Clock {
 const QUARTER_HOUR = 900_000;
 const MOST_KEPT = 50_000;
 
+/** An offset from UTC in milliseconds as '-04:00'. */
+const offsetText = (offset: number): string => {
+  const minutes = Math.round(Math.abs(offset) / 60_000);
+  const two = (part: number): string => String(part).padStart(2, '0');
+  return `${offset < 0 ? '-' : '+'}${two(Math.floor(minutes / 60))}:${two(minutes % 60)}`;
+};
+
 /** A clock of an IANA zone. Offsets are kept by quarter hour: no zone changes within one. */
 export const makeClock = (zone: string): Clock => {
   const offsets = new Map<number, number>();
@@ -42,10 +49,9 @@ export const makeClock = (zone: string): Clock => {
       const time = Temporal.PlainTime.from({ hour: Math.floor(whole / 60), minute: whole % 60 });
       return date.toZonedDateTime({ timeZone: zone, plainTime: time }).epochMilliseconds;
     },
-    text: (epochMs) =>
-      Temporal.Instant.fromEpochMilliseconds(epochMs).toZonedDateTimeISO(zone).toString({
-        timeZoneName: 'never',
-        smallestUnit: 'second',
-      }),
+    text: (epochMs) => {
+      const offset = offsetAt(epochMs);
+      return new Date(epochMs + offset).toISOString().slice(0, 19) + offsetText(offset);
+    },
   };
 };

@@ -1,4 +1,5 @@
-import { measureFigure, moneyFigure, type MeasureName, type Speech } from './figure.ts';
+import { distanceFigure, measureFigure, moneyFigure, type MeasureName, type Speech } from './figure.ts';
+import { momentFigure } from './moment-figure.ts';
 import type { Say, SayCode } from './say.ts';
 
 /** Why a customer is not offered something, in the customer's words, and what would help. */
@@ -66,6 +67,13 @@ const tooMuch = (
       : 'Take something out, or place two smaller orders.',
 });
 
+const GOES: Record<Extract<Say, { code: 'goods-not-allowed' }>['by'], (name: string) => string> = {
+  service: (name) => `sent by ${name}`,
+  zone: () => 'sent to this address',
+  delivery: () => 'brought by us',
+  pickup: () => 'collected',
+};
+
 type Reasons = {
   [C in SayCode]?: (say: Extract<Say, { code: C }>, name: string, speech: Speech) => CustomerReason;
 };
@@ -101,8 +109,31 @@ const REASONS: Reasons = {
   'size-unknown': ({ goods }) => unknown('size', goods),
   'goods-not-allowed': ({ goods, by }, name) => ({
     because: 'basket',
-    why: `${goods.join(', ')} cannot be sent ${by === 'service' ? `by ${name}` : 'to this address'}.`,
-    help: 'Order without it, or give another address.',
+    why: `${goods.join(', ')} cannot be ${GOES[by](name)}.`,
+    help: by === 'pickup' ? 'Order without it.' : 'Order without it, or give another address.',
+  }),
+  'outside-area': () => ({
+    because: 'place',
+    why: 'This address is outside the area where we deliver ourselves.',
+    help: 'Check the postal code, or choose another way.',
+  }),
+  'below-minimum': ({ subtotal, least }, name, { decimals }) => ({
+    because: 'basket',
+    why: `${name} is for orders from ${moneyFigure(least, decimals)}.`,
+    help: `Add ${moneyFigure(least - subtotal, decimals)} more to the basket.`,
+  }),
+  'too-far': ({ distance, most }, name, { units }) => ({
+    because: 'place',
+    why: `${name} is for customers up to ${distanceFigure(most, units)} away; you are ${distanceFigure(distance, units)} away.`,
+    help: 'Check the postal code, or choose another way.',
+  }),
+  'no-time-left': ({ next }, name) => ({
+    because: 'moment',
+    why: `${name}: every time that could be chosen is gone.`,
+    help:
+      next === null
+        ? 'Choose another way.'
+        : `The next would be ${momentFigure(next)}; come back nearer to it.`,
   }),
   'does-not-pack': ({ good }, name) => ({
     because: 'basket',

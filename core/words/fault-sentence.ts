@@ -50,7 +50,6 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
     `“${pattern}” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200..90299.`,
   'bad-region': ({ text }) =>
     `“${text}” is no place: write a country as CA, a subdivision as CA-NS, or codes as CA: B3H*, B3J*.`,
-  'not-worked-out': ({ what }) => `This version does not yet work out ${what}, and will not ignore it.`,
   'good-unknown': ({ sku }) =>
     `The catalogue has no “${sku}”; a line of its own must bring a price and a fulfilment.`,
   'subtotal-too-big': ({ limit }) => `The goods come to more than ${limit} minor units.`,

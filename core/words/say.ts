@@ -104,10 +104,35 @@ export type Say =
   | { code: 'above-last-step'; measure: MeasureName; value: number; until: number }
   | { code: 'weight-unknown'; goods: readonly string[] }
   | { code: 'size-unknown'; goods: readonly string[] }
-  | { code: 'goods-not-allowed'; goods: readonly string[]; group: string; by: 'service' | 'zone'; to: string }
+  | {
+      code: 'goods-not-allowed';
+      goods: readonly string[];
+      group: string;
+      by: 'service' | 'zone' | 'delivery' | 'pickup';
+      to: string;
+    }
   | { code: 'does-not-pack'; good: string; weight: number; most: number }
   | { code: 'fits-no-box'; good: string; size: Size; weight: number }
   | { code: 'price-unknown'; goods: readonly string[] }
+  | { code: 'way'; way: string; amount: number }
+  | { code: 'service-fee'; name: string; amount: number }
+  | { code: 'area-free'; subtotal: number; from: number; taken: number; left: number }
+  | { code: 'pickup-charge'; amount: number }
+  | { code: 'area-off'; area: string }
+  | { code: 'area-by-carrier'; area: string }
+  | { code: 'pickup-off'; point: string }
+  /** `beyond`: metres to the edge, where known; `instead`: the area of the location that takes the place. */
+  | {
+      code: 'outside-area';
+      area: string;
+      beyond: number | null;
+      instead: string | null;
+      pointless: boolean;
+    }
+  | { code: 'below-minimum'; subtotal: number; least: number }
+  | { code: 'too-far'; distance: number; most: number }
+  /** `next`: the first date or moment there would be, past what may be chosen. */
+  | { code: 'no-time-left'; next: string | null }
   | { code: 'weight-assumed'; weight: number; goods: readonly string[] };
 
 export type SayCode = Say['code'];

@@ -1,6 +1,7 @@
 import type { CarrierFailure } from '../model/carrier.ts';
 import {
   countFigure,
+  distanceFigure,
   measureFigure,
   moneyFigure,
   percentFigure,
@@ -9,6 +10,7 @@ import {
   type MeasureName,
   type Speech,
 } from './figure.ts';
+import { momentFigure } from './moment-figure.ts';
 import type { Say, SayCode } from './say.ts';
 
 const MEASURES: Record<MeasureName, string> = {
@@ -104,6 +106,21 @@ const adjusted: Words['adjusted'] = ({ name, effect, change, count, of }, { deci
   }
 };
 
+const BARRIERS: Record<Extract<Say, { code: 'goods-not-allowed' }>['by'], (to: string) => string> = {
+  service: (to) => `are not carried by ${to}`,
+  zone: (to) => `do not go to ${to}`,
+  delivery: () => 'do not go out by local delivery',
+  pickup: () => 'cannot be collected',
+};
+
+const outsideArea: Words['outside-area'] = ({ area, beyond, instead, pointless }, { units }) => {
+  if (instead !== null) return `${instead} takes this address, not ${area}.`;
+  if (pointless) return `Whether the address is inside ${area} cannot be told: its point is not known.`;
+  return beyond === null
+    ? `The address is outside ${area}.`
+    : `The address is outside ${area}, ${distanceFigure(beyond, units)} past its edge.`;
+};
+
 const WORDS: Words = {
   adjusted,
   'table-row': tableRow,
@@ -197,8 +214,28 @@ const WORDS: Words = {
     `${measured(measure, value, speech)}: the steps end before ${measureFigure(measure, until, speech)}.`,
   'weight-unknown': ({ goods }) => `The weight is not known of ${list(goods)}.`,
   'size-unknown': ({ goods }) => `The size is not known of ${list(goods)}.`,
-  'goods-not-allowed': ({ goods, group, by, to }) =>
-    `${group} ${by === 'service' ? `are not carried by ${to}` : `do not go to ${to}`}: ${list(goods)}.`,
+  'goods-not-allowed': (say) => `${say.group} ${BARRIERS[say.by](say.to)}: ${list(say.goods)}.`,
+  way: ({ way, amount }, { decimals }) => `By ${way}: ${moneyFigure(amount, decimals)} more`,
+  'service-fee': ({ name, amount }, { decimals }) => `${name}: ${moneyFigure(amount, decimals)}`,
+  'area-free': ({ subtotal, from, taken, left }, { decimals }) =>
+    `Subtotal ${moneyFigure(subtotal, decimals)} reaches ${moneyFigure(from, decimals)}: ${
+      left === 0 ? 'the delivery is free' : `${moneyFigure(taken, decimals)} for the delivery taken off`
+    }`,
+  'pickup-charge': ({ amount }, { decimals }) =>
+    amount === 0 ? 'Collecting is free' : `For collecting: ${moneyFigure(amount, decimals)}`,
+  'area-off': ({ area }) => `Deliveries in ${area} are switched off.`,
+  'area-by-carrier': ({ area }) =>
+    `${area} is priced by a carrier, and a carrier does not price local delivery.`,
+  'pickup-off': ({ point }) => `${point} is switched off.`,
+  'outside-area': outsideArea,
+  'below-minimum': ({ subtotal, least }, { decimals }) =>
+    `Takes orders from ${moneyFigure(least, decimals)}; ${moneyFigure(least - subtotal, decimals)} is missing.`,
+  'too-far': ({ distance, most }, { units }) =>
+    `For customers up to ${distanceFigure(most, units)} away; this address is ${distanceFigure(distance, units)} away.`,
+  'no-time-left': ({ next }) =>
+    next === null
+      ? 'There is no time left to choose, and none later.'
+      : `There is no time left to choose; the next would be ${momentFigure(next)}.`,
   'does-not-pack': ({ good, weight, most }, { units }) =>
     `${good} weighs ${weightFigure(weight, units)}; a parcel may weigh ${weightFigure(most, units)}.`,
   'fits-no-box': ({ good, size, weight }, { units }) =>

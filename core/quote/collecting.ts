@@ -1,0 +1,83 @@
+import { taxesAt } from '../duty/tax.ts';
+import { placeOf } from '../place/place.ts';
+import { limitRefusal, type Refusal } from '../price/limits.ts';
+import { adjust } from './adjust.ts';
+import type { Answers } from './answers.ts';
+import { distanceFrom } from './asked.ts';
+import { addNotBelowZero, addRounding } from './charge.ts';
+import type { Circumstances } from './conditions.ts';
+import { nearbyRefusal } from './groups.ts';
+import { Ledger } from './ledger.ts';
+import { minimumRefusal, nearbyChoice, timeRefusal, type CompiledPickup } from './nearby.ts';
+import type { Shipment } from './shipment.ts';
+import { WithheldChoice } from './withheld.ts';
+
+const TOLD: readonly string[] = ['below-minimum', 'too-far', 'no-time-left'];
+
+const withhold = (
+  { compiled }: Shipment,
+  { point, source }: CompiledPickup,
+  { code, say, from = source }: Refusal,
+  answers: Answers,
+): void => {
+  const tell = TOLD.includes(code);
+  answers.withheld.push(
+    new WithheldChoice(point.id, 'pickup', point.name, code, from, say, compiled.speech, tell),
+  );
+};
+
+/** A greatest distance holds off those that are known to be further; an unknown distance is allowed. */
+const farRefusal = (most: number | undefined, distance: number | null): Refusal | null =>
+  most === undefined || distance === null || distance <= most
+    ? null
+    : { code: 'too-far', say: { code: 'too-far', distance, most } };
+
+const pointRefusal = (
+  { compiled, reach: { stop }, basket }: Shipment,
+  { point, limits }: CompiledPickup,
+  distance: number | null,
+): Refusal | null => {
+  const { store } = compiled.book;
+  if (stop?.code === 'store-paused' && !store.pause?.keepPickup) return stop;
+  if (!point.active) return { code: 'rate-off', say: { code: 'pickup-off', point: point.name } };
+  return (
+    nearbyRefusal(compiled.groups, basket.physical, 'pickup') ??
+    limitRefusal(limits, basket.travels, basket.subtotal) ??
+    minimumRefusal(point.minSubtotal, basket.subtotal) ??
+    farRefusal(point.maxDistance, distance)
+  );
+};
+
+/** What collecting costs: the point's charge, adjustments, the store's rounding; not below 0. */
+const chargeOf = (
+  { point, source }: CompiledPickup,
+  order: Circumstances,
+): { ok: true; ledger: Ledger } | { ok: false; refusal: Refusal } => {
+  const { adjustments, book, speech } = order.compiled;
+  const ledger = new Ledger(speech);
+  ledger.add('price', point.charge, source, { code: 'pickup-charge', amount: point.charge });
+  const adjusted = adjust(ledger, adjustments, { kind: 'pickup', pickupId: point.id }, order);
+  if (!adjusted.ok) return adjusted;
+  addNotBelowZero(ledger, source);
+  addRounding(ledger, book.store.rounding);
+  return { ok: true, ledger };
+};
+
+/** One pickup point for one order, put among the answers: as a choice, or why it is withheld. */
+export const collectAt = (shipment: Shipment, pickup: CompiledPickup, answers: Answers): void => {
+  const { point, location, times: plan } = pickup;
+  const { compiled, request, taken } = shipment;
+  const distance = distanceFrom(location, request);
+  const refuse = (refusal: Refusal): void => withhold(shipment, pickup, refusal, answers);
+  const early = pointRefusal(shipment, pickup, distance);
+  if (early) return refuse(early);
+  const charged = chargeOf(pickup, { ...shipment, distance });
+  if (!charged.ok) return refuse(charged.refusal);
+  const times = plan.at(request.placedAt, taken?.get(point.id) ?? null);
+  if (!times.ok) return refuse(timeRefusal(times));
+  const taxes = point.taxable ? taxesAt(compiled.taxes.charges, placeOf(location.address)) : [];
+  const named = { id: point.id, kind: 'pickup', name: point.name, note: point.instructions } as const;
+  answers.choices.push(
+    nearbyChoice(named, charged.ledger, taxes, compiled.book.store.pricesIncludeTax, times),
+  );
+};

@@ -1,0 +1,155 @@
+import { metresOutside, type AreaFound } from '../place/area-index.ts';
+import { limitRefusal, type Refusal } from '../price/limits.ts';
+import { adjust, type Adjusted } from './adjust.ts';
+import type { Answers } from './answers.ts';
+import { distanceFrom } from './asked.ts';
+import { addGoodsFees, addNotBelowZero, addRounding } from './charge.ts';
+import type { Circumstances } from './conditions.ts';
+import { nearbyRefusal } from './groups.ts';
+import { Ledger } from './ledger.ts';
+import { minimumRefusal, nearbyChoice, timeRefusal, type CompiledArea, type CompiledWay } from './nearby.ts';
+import { addPrice } from './pricing.ts';
+import type { Shipment } from './shipment.ts';
+import { addByTerms } from './terms.ts';
+import { WithheldChoice } from './withheld.ts';
+
+const TOLD: readonly string[] = ['below-minimum', 'no-time-left'];
+
+const withhold = (
+  { compiled }: Shipment,
+  { source }: CompiledArea,
+  { id, name }: { id: string; name: string },
+  { code, say, from = source }: Refusal,
+  answers: Answers,
+): void => {
+  const tell = TOLD.includes(code);
+  answers.withheld.push(new WithheldChoice(id, 'delivery', name, code, from, say, compiled.speech, tell));
+};
+
+/** The refusal for a destination that an area does not take: outside it, or another of its location's takes it. */
+const outsideRefusal = (
+  { request: { destination } }: Shipment,
+  { area, location }: CompiledArea,
+  found: AreaFound | undefined,
+): Refusal | null => {
+  if (found?.area === area) return null;
+  const point = destination?.point;
+  const beyond = metresOutside(area, location.address.point, point);
+  const say = {
+    code: 'outside-area',
+    area: area.name,
+    beyond: beyond !== null && beyond > 0 ? beyond : null,
+    instead: found?.area.name ?? null,
+    pointless: area.covers.kind !== 'postal' && beyond === null,
+  } as const;
+  return { code: 'outside-area', say };
+};
+
+/** Why none of an area's ways is offered, or null. */
+const areaRefusal = (
+  shipment: Shipment,
+  compiled: CompiledArea,
+  found: ReadonlyMap<string, AreaFound>,
+): Refusal | null => {
+  const { area, limits } = compiled;
+  const { stop } = shipment.reach;
+  const { basket } = shipment;
+  if (stop && stop.code !== 'no-zone') return stop;
+  if (!area.active) return { code: 'rate-off', say: { code: 'area-off', area: area.name } };
+  return (
+    outsideRefusal(shipment, compiled, found.get(area.locationId)) ??
+    nearbyRefusal(shipment.compiled.groups, basket.physical, 'delivery') ??
+    limitRefusal(limits, basket.travels, basket.subtotal)
+  );
+};
+
+type Charged =
+  | ({ ok: true; ledger: Ledger; short: number } & Pick<Extract<Adjusted, { ok: true }>, 'terms'>)
+  | { ok: false; refusal: Refusal };
+
+/** A subtotal that reaches the free threshold takes what the delivery itself costs off, not below 0. */
+const addFreeFrom = (
+  ledger: Ledger,
+  { area, source }: CompiledArea,
+  subtotal: number,
+  price: number,
+): number => {
+  const { freeFrom } = area;
+  if (freeFrom === undefined) return 0;
+  if (subtotal < freeFrom) return ledger.running > 0 ? freeFrom - subtotal : 0;
+  const taken = Math.min(price, Math.max(0, ledger.running));
+  const left = ledger.running - taken;
+  ledger.add('free-from', -taken, source, { code: 'area-free', subtotal, from: freeFrom, taken, left });
+  return 0;
+};
+
+/**
+ * The charge of one way in minor units: the area's price and what the way adds, goods' fees, adjustments,
+ * free-from, the service fee, the store's rounding. `short` is how much more in the basket would make it free.
+ */
+const chargeOf = (compiled: CompiledArea, { way }: CompiledWay, order: Circumstances): Charged => {
+  const { area, tiers, source } = compiled;
+  const { basket } = order;
+  const { adjustments, book, speech } = order.compiled;
+  const ledger = new Ledger(speech);
+  if (area.price.kind === 'carrier' && basket.chargeable.length > 0)
+    return {
+      ok: false,
+      refusal: { code: 'carrier-none', say: { code: 'area-by-carrier', area: area.name } },
+    };
+  const unpriced = addPrice(ledger, { rate: area, tiers }, order, source);
+  if (unpriced) return { ok: false, refusal: unpriced };
+  if (way.add > 0) ledger.add('way', way.add, source, { code: 'way', way: way.name, amount: way.add });
+  const price = ledger.running;
+  addGoodsFees(ledger, basket);
+  const adjusted = adjust(ledger, adjustments, { kind: 'delivery', areaId: area.id }, order);
+  if (!adjusted.ok) return adjusted;
+  const short = addFreeFrom(ledger, compiled, basket.subtotal, price);
+  addNotBelowZero(ledger, source);
+  const { serviceFee: fee } = area;
+  if (fee && fee.amount > 0)
+    ledger.add('service-fee', fee.amount, source, {
+      code: 'service-fee',
+      name: fee.name,
+      amount: fee.amount,
+    });
+  addRounding(ledger, book.store.rounding);
+  return { ok: true, ledger, short, terms: adjusted.terms };
+};
+
+const offer = (shipment: Shipment, compiled: CompiledArea, one: CompiledWay, answers: Answers): void => {
+  const { area, location } = compiled;
+  const { basket, request, taken } = shipment;
+  const { way, id, limits } = one;
+  const refuse = (refusal: Refusal, as = id): void =>
+    withhold(shipment, compiled, { id: as, name: way.name }, refusal, answers);
+  const early =
+    limitRefusal(limits, basket.travels, basket.subtotal) ??
+    minimumRefusal(area.minSubtotal, basket.subtotal);
+  if (early) return refuse(early);
+  const order = { ...shipment, distance: distanceFrom(location, request) };
+  const charged = chargeOf(compiled, one, order);
+  if (!charged.ok) return refuse(charged.refusal);
+  const times = one.times.at(request.placedAt, taken?.get(id) ?? null);
+  if (!times.ok) return refuse(timeRefusal(times));
+  const { pricesIncludeTax } = shipment.compiled.book.store;
+  const named = { id, kind: 'delivery', name: way.name, note: area.instructions } as const;
+  const taxes = area.taxable ? shipment.taxes : [];
+  const choice = nearbyChoice(named, charged.ledger, taxes, pricesIncludeTax, times);
+  if (charged.short > 0) choice.hint = { kind: 'free-from', short: charged.short };
+  addByTerms(shipment, choice, charged.terms, answers, (as, refusal) => refuse(refusal, as));
+};
+
+/** One delivery area for one order, put among the answers: each of its ways as a choice, or why it is withheld. */
+export const deliverBy = (
+  shipment: Shipment,
+  compiled: CompiledArea,
+  found: ReadonlyMap<string, AreaFound>,
+  answers: Answers,
+): void => {
+  const refusal = areaRefusal(shipment, compiled, found);
+  for (const one of compiled.ways) {
+    if (refusal) withhold(shipment, compiled, { id: one.id, name: one.way.name }, refusal, answers);
+    else offer(shipment, compiled, one, answers);
+  }
+};

@@ -1,0 +1,106 @@
+import { taxOn } from '../duty/tax.ts';
+import type { DeliveryArea, DeliveryWay, PickupPoint } from '../model/delivery.ts';
+import type { Location } from '../model/location.ts';
+import type { Choice, Source } from '../model/quote.ts';
+import type { TaxRate } from '../model/tax.ts';
+import { setLimits, type Refusal, type SetLimit } from '../price/limits.ts';
+import { sortTiers, type SortedTiers } from '../price/tiers.ts';
+import type { Clock } from '../time/clock.ts';
+import { timePlan, type TimePlan, type Times } from '../time/times.ts';
+import type { Ledger } from './ledger.ts';
+
+/** One way of an area, with its times. */
+export interface CompiledWay {
+  way: DeliveryWay;
+  /** 'area:way'. */
+  id: string;
+  limits: readonly SetLimit[];
+  times: TimePlan;
+}
+
+/** A delivery area with what is made ready of it. */
+export interface CompiledArea {
+  area: DeliveryArea;
+  location: Location;
+  source: Source;
+  limits: readonly SetLimit[];
+  tiers: SortedTiers | null;
+  ways: readonly CompiledWay[];
+}
+
+/** A pickup point with what is made ready of it. */
+export interface CompiledPickup {
+  point: PickupPoint;
+  location: Location;
+  source: Source;
+  limits: readonly SetLimit[];
+  times: TimePlan;
+}
+
+/** An area made ready for many orders. */
+export const compileArea = (area: DeliveryArea, location: Location, clock: Clock): CompiledArea => ({
+  area,
+  location,
+  source: { kind: 'area', id: area.id },
+  limits: setLimits(area.limits),
+  tiers: area.price.kind === 'tiers' ? sortTiers(area.price) : null,
+  ways: area.ways.map((way) => ({
+    way,
+    id: `${area.id}:${way.id}`,
+    limits: setLimits(way.limits),
+    times: timePlan(location, area.preparation, way.timing, clock, way.withinDays),
+  })),
+});
+
+/** A pickup point made ready for many orders. */
+export const compilePickup = (point: PickupPoint, location: Location, clock: Clock): CompiledPickup => ({
+  point,
+  location,
+  source: { kind: 'pickup', id: point.id },
+  limits: setLimits(point.limits),
+  times: timePlan(location, point.preparation, point.timing, clock),
+});
+
+/** The refusal for a subtotal below the least one an area or a point takes, or null. */
+export const minimumRefusal = (least: number | undefined, subtotal: number): Refusal | null =>
+  least === undefined || subtotal >= least
+    ? null
+    : { code: 'below-minimum', say: { code: 'below-minimum', subtotal, least } };
+
+/** The refusal for an order that no time is left for. */
+export const timeRefusal = ({ next }: Extract<Times, { ok: false }>): Refusal => ({
+  code: 'no-time-left',
+  say: { code: 'no-time-left', next },
+});
+
+/** The choice that a delivery or a collection with its charge comes to, before import charges. */
+export const nearbyChoice = (
+  {
+    id,
+    kind,
+    name,
+    note,
+  }: { id: string; kind: 'delivery' | 'pickup'; name: string; note: string | undefined },
+  ledger: Ledger,
+  taxes: readonly TaxRate[],
+  taxIncluded: boolean,
+  { ready, arrives, slots }: Pick<Choice, 'ready' | 'arrives' | 'slots'>,
+): Choice => {
+  const charge = ledger.running;
+  const tax = taxOn(charge, taxes, taxIncluded);
+  return {
+    id,
+    kind,
+    name,
+    ...(note ? { note } : {}),
+    charge,
+    tax,
+    taxIncluded,
+    total: taxIncluded ? charge : charge + tax,
+    ...(ready === undefined ? {} : { ready }),
+    ...(arrives ? { arrives } : {}),
+    ...(slots ? { slots } : {}),
+    payments: [],
+    working: ledger.lines,
+  };
+};

@@ -1,0 +1,43 @@
+import type { QuoteRequest } from '../model/request.ts';
+
+/** How many orders are taken that begin in [from, to), in milliseconds since 1970. */
+export type Taken = (from: number, to: number) => number;
+
+/** The first place of a sorted list whose value is not below `value`. */
+const firstNotBelow = (sorted: Float64Array, value: number): number => {
+  let low = 0;
+  let high = sorted.length;
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if ((sorted[middle] as number) < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+};
+
+const counter = (orders: readonly { at: number; count: number }[]): Taken => {
+  const sorted = [...orders].sort((a, b) => a.at - b.at);
+  const starts = Float64Array.from(sorted, ({ at }) => at);
+  const before = new Float64Array(sorted.length + 1);
+  sorted.forEach(({ count }, at) => (before[at + 1] = (before[at] as number) + count));
+  return (from, to) =>
+    (before[firstNotBelow(starts, to)] as number) - (before[firstNotBelow(starts, from)] as number);
+};
+
+/**
+ * The orders that were taken, by what they were taken for (a pickup point's id, or 'area:way'), ready to be
+ * counted: a look-up costs what the logarithm of their number does.
+ */
+export const indexTaken = (taken: NonNullable<QuoteRequest['slotsTaken']>): ReadonlyMap<string, Taken> => {
+  const byId = new Map<string, { at: number; count: number }[]>();
+  for (const { id, start, count } of taken) {
+    const list = byId.get(id);
+    const order = { at: Date.parse(start), count };
+    if (list) list.push(order);
+    else byId.set(id, [order]);
+  }
+  return new Map([...byId].map(([id, orders]) => [id, counter(orders)]));
+};
+
+/** Nothing was taken. */
+export const NOTHING_TAKEN: Taken = () => 0;
