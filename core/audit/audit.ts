@@ -3,27 +3,29 @@ import type { CompiledBook } from '../quote/compile.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
 import { erratumSentence } from '../words/erratum-sentence.ts';
 import { dataFaults } from './data-faults.ts';
-import { GRAVITIES, type Finding, type Gravity, type Where } from './finding.ts';
-import { addUnsent, Findings, judgeClass, reachWords, triallingOf, type Unsent } from './judge.ts';
+import { GRAVITIES, type Finding, type Gravity } from './finding.ts';
+import {
+  addUnsent,
+  Findings,
+  judgeClass,
+  judgeDrawn,
+  triallingOf,
+  type Trialling,
+  type Unsent,
+} from './judge.ts';
 import { contextsOf, type Context } from './moments.ts';
 import { oddBoxes } from './odd-boxes.ts';
 import { oddCarriers } from './odd-carriers.ts';
 import { oddLists } from './odd-lists.ts';
 import { oddPlaces } from './odd-places.ts';
 import { oddRates } from './odd-rates.ts';
-import { placeClasses, type PlaceClass } from './place-classes.ts';
+import { hasNearby } from './nearby-places.ts';
+import { oddNearby } from './odd-nearby.ts';
+import { placeClasses, reachWords, type PlaceClass } from './place-classes.ts';
+import { unservedCause } from './unserved.ts';
+import { dayOf } from '../time/calendar.ts';
 
 const ORDER: readonly Gravity[] = ['stops', 'leaks', 'odd', 'data'];
-const STORE: Where = { kind: 'store', id: 'store' };
-const MOST_NEAREST = 3;
-
-/** The zones that name a place's country, or else take all remaining places. */
-const nearestZones = ({ book }: CompiledBook, country: string): Where[] => {
-  const active = book.zones.filter((zone) => zone.active);
-  const near = active.filter(({ includes }) => includes.some((region) => region.country === country));
-  return (near.length > 0 ? near : active).slice(0, MOST_NEAREST).map(({ id }) => ({ kind: 'zone', id }));
-};
-
 const anyLine = ({ goods }: CompiledBook) =>
   [...goods.values()]
     .filter(({ fulfilment }) => fulfilment === 'physical')
@@ -32,22 +34,17 @@ const anyLine = ({ goods }: CompiledBook) =>
 
 /** Places that are sold to and served by nothing: not on the postal list, or in no zone. */
 const addUnserved = (
-  compiled: CompiledBook,
+  { compiled, far }: Trialling,
   place: PlaceClass,
   context: Context,
   findings: Findings,
 ): void => {
   const lines = anyLine(compiled);
   if (lines.length === 0) return;
-  const example = { destination: place.destination, lines, ...context };
+  const destination = far ? { ...place.destination, point: far } : place.destination;
+  const example = { destination, lines, ...context };
   const reach = reachWords(place);
-  if (!place.served) {
-    const line: Where = place.postalLine ? { kind: 'postal', id: place.postalLine } : STORE;
-    findings.add({ code: 'postal-not-served', where: [line], detail: { place: reach }, example, reach });
-  } else if (!place.zone) {
-    const where: [Where, ...Where[]] = [STORE, ...nearestZones(compiled, place.destination.country)];
-    findings.add({ code: 'no-zone', where, detail: { place: reach }, example, reach });
-  }
+  findings.add({ ...unservedCause(compiled, place, null), detail: { place: reach }, example, reach });
 };
 
 /** A threshold that the cheapest good alone reaches, so that nothing is ever charged. */
@@ -62,7 +59,7 @@ const addAlwaysFree = (
     .sort((a, b) => a.price - b.price)[0];
   if (!cheapest) return;
   const free = new Set(
-    compiled.book.rates.flatMap(({ id, freeFrom }) =>
+    [...compiled.book.rates, ...compiled.book.areas].flatMap(({ id, freeFrom }) =>
       freeFrom !== undefined && freeFrom <= cheapest.price ? [id] : [],
     ),
   );
@@ -71,11 +68,11 @@ const addAlwaysFree = (
     for (const { sku } of compiled.goods.values()) {
       const example = { destination: place.destination, lines: [{ sku, quantity: 1 }], ...context };
       if (requestFaults(compiled, example).length > 0) continue;
-      for (const { id, charge, name } of quote(compiled, example).choices)
-        if (free.has(id) && charge === 0)
+      for (const { id, kind, charge, name } of quote(compiled, example).choices)
+        if (free.has(id.split(':')[0] ?? id) && charge === 0)
           findings.add({
             code: 'always-free',
-            where: [{ kind: 'rate', id }],
+            where: [{ kind: kind === 'delivery' ? 'area' : 'rate', id: id.split(':')[0] ?? id }],
             detail: { name, price: cheapest.price },
             example,
             reach: reachWords(place),
@@ -115,10 +112,12 @@ export const audit = (
   const unsent = new Map<string, Unsent>();
   const trialling = triallingOf(compiled, contexts);
   classes.forEach((place, at) => {
-    if (place.served && place.zone) judgeClass(trialling, place, findings, unsent);
-    else addUnserved(compiled, place, plainest, findings);
+    if ((place.served && place.zone) || hasNearby(compiled, place))
+      judgeClass(trialling, place, findings, unsent);
+    else addUnserved(trialling, place, plainest, findings);
     onProgress((at + 1) / classes.length);
   });
+  for (const area of compiled.areas) if (area.area.active) judgeDrawn(trialling, area, findings);
   addUnsent(unsent, findings);
   addAlwaysFree(compiled, classes, plainest, findings);
   const all = [
@@ -128,6 +127,7 @@ export const audit = (
     ...oddLists(compiled.book, on),
     ...oddCarriers(compiled, classes, plainest),
     ...oddBoxes(compiled),
+    ...oddNearby(compiled, compiled.clock.moment(dayOf(on), 0)),
     ...dataFaults(compiled),
   ];
   return all

@@ -1,6 +1,5 @@
 import type { Good } from '../model/good.ts';
-import type { Measure } from '../model/price.ts';
-import type { Rate } from '../model/rate.ts';
+import type { Limits, Measure, Price } from '../model/price.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { GREATEST_QUANTITY } from '../model/unit.ts';
 import type { CompiledBook } from '../quote/compile.ts';
@@ -13,8 +12,16 @@ export type Thresholds = Partial<Record<Measure, readonly number[]>>;
 
 const MEASURES: readonly Measure[] = ['weight', 'subtotal', 'units', 'volume'];
 
+/** What of a rate, an area or a pickup point changes its mind at some value. */
+export interface Ruled {
+  price?: Price;
+  freeFrom?: number | undefined;
+  minSubtotal?: number | undefined;
+  limits?: Limits | undefined;
+}
+
 const priceThresholds = (
-  { price }: Rate,
+  price: Price,
   { tables }: CompiledBook,
   add: (of: Measure, value: number) => void,
 ): void => {
@@ -27,15 +34,15 @@ const priceThresholds = (
   if (table) for (const value of ends) add(table.basis, value);
 };
 
-/** Every value at which a step, a limit, a threshold or a condition begins or ends to hold, for some rates. */
-export const thresholdsOf = (compiled: CompiledBook, rates: readonly Rate[]): Thresholds => {
+/** Every value at which a step, a limit, a threshold or a condition begins or ends to hold, for some rules. */
+export const thresholdsOf = (compiled: CompiledBook, rules: readonly Ruled[]): Thresholds => {
   const found = new Map<Measure, Set<number>>(MEASURES.map((measure) => [measure, new Set()]));
   const add = (of: Measure, value: number): void => void found.get(of)?.add(value);
-  for (const rate of rates) {
-    priceThresholds(rate, compiled, add);
-    if (rate.freeFrom !== undefined) add('subtotal', rate.freeFrom);
+  for (const { price, freeFrom, minSubtotal, limits } of rules) {
+    if (price) priceThresholds(price, compiled, add);
+    for (const value of [freeFrom, minSubtotal]) if (value !== undefined) add('subtotal', value);
     for (const measure of ['weight', 'subtotal', 'units', 'volume'] as const) {
-      const { min, max } = rate.limits?.[measure] ?? {};
+      const { min, max } = limits?.[measure] ?? {};
       if (min !== undefined) add(measure, min);
       if (max !== undefined) add(measure, max + 1);
     }

@@ -19,7 +19,13 @@ const isFreeRule = (line: Choice['working'][number]): boolean => {
   return say?.code === 'adjusted' && say.effect.do === 'free';
 };
 
-const rateOf = ({ id }: Choice): Where => ({ kind: 'rate', id });
+const KINDS = { shipping: 'rate', delivery: 'area', pickup: 'pickup', 'nothing-to-ship': 'store' } as const;
+
+/** The rule that a choice comes from: a rate, an area or a pickup point. */
+const ruleOf = ({ id, kind }: Choice, part?: number): Where => ({
+  kind: KINDS[kind],
+  id: part === undefined ? id : `${kind === 'delivery' ? (id.split(':')[0] ?? id) : id}:${part}`,
+});
 const adjustmentOf = (id: string): Where => ({ kind: 'adjustment', id });
 
 /** A price that came to nothing: its rate, with the step where it has steps. */
@@ -27,14 +33,14 @@ const freePrice = (choice: Choice): Cause | null => {
   const price = choice.working.find(({ step }) => step === 'price');
   const say = price ? sayOf(price) : null;
   if (!say || say.code === 'goes-free' || say.code === 'nothing-travels') return null;
-  if (say.code === 'tier')
-    return { code: 'free-price', where: [{ kind: 'rate', id: `${choice.id}:${say.from}` }] };
+  if (say.code === 'pickup-charge') return null;
+  if (say.code === 'tier') return { code: 'free-price', where: [ruleOf(choice, say.from)] };
   if (say.code === 'table-row' && price?.from.kind === 'table')
     return {
       code: 'free-price',
-      where: [{ kind: 'table', id: `${price.from.id}:${say.row}` }, rateOf(choice)],
+      where: [{ kind: 'table', id: `${price.from.id}:${say.row}` }, ruleOf(choice)],
     };
-  return { code: 'free-price', where: [rateOf(choice)] };
+  return { code: 'free-price', where: [ruleOf(choice)] };
 };
 
 /** Why a charge of 0 came about, where no rule says that it is free; null where one does. */
@@ -45,9 +51,9 @@ const freeCause = (choice: Choice): Cause | null => {
   const line = working[last];
   if (!line || line.step === 'price' || line.step === 'bounds') return freePrice(choice);
   if (line.step === 'rounding')
-    return { code: 'free-by-rounding', where: [{ kind: 'store', id: 'store' }, rateOf(choice)] };
+    return { code: 'free-by-rounding', where: [{ kind: 'store', id: 'store' }, ruleOf(choice)] };
   return line.step === 'adjustment'
-    ? { code: 'free-by-adjustment', where: [adjustmentOf(line.from.id), rateOf(choice)] }
+    ? { code: 'free-by-adjustment', where: [adjustmentOf(line.from.id), ruleOf(choice)] }
     : freePrice(choice);
 };
 
@@ -64,7 +70,7 @@ const discountAndFree = (choice: Choice): Cause | null => {
     (line) => line.step === 'adjustment' && line.change < 0 && !isFreeRule(line),
   );
   if (!reduced || choice.charge !== 0 || !choice.working.some(isFreeRule)) return null;
-  return { code: 'discount-meets-free', where: [adjustmentOf(reduced.from.id), rateOf(choice)] };
+  return { code: 'discount-meets-free', where: [adjustmentOf(reduced.from.id), ruleOf(choice)] };
 };
 
 /** Every way in which a choice loses money: free by accident, less than its handling, reduced and free at once. */
@@ -73,7 +79,7 @@ export const leaksIn = (choice: Choice): Cause[] => {
   const causes: (Cause | null)[] = [discountAndFree(choice)];
   if (choice.charge === 0) causes.push(freeCause(choice));
   else if (choice.charge < handlingIn(choice))
-    causes.push({ code: 'below-handling', where: [rateOf(choice)] });
+    causes.push({ code: 'below-handling', where: [ruleOf(choice)] });
   return causes.filter((cause) => cause !== null);
 };
 
@@ -81,7 +87,8 @@ const NOT_OFFERED = ['no-rate', 'rate-off', 'channel'];
 const GAPS = ['below-first-step', 'no-table-row'];
 
 /** Why an order has no choice at all, and the rules to open. */
-export const stopIn = ({ withheld }: Quote, zone: string): Cause => {
+export const stopIn = ({ withheld: all }: Quote, zone: string): Cause => {
+  const withheld = all.filter(({ kind }) => kind === 'shipping');
   const where: Where = { kind: 'zone', id: zone };
   if (withheld.every(({ code }) => NOT_OFFERED.includes(code)))
     return { code: 'zone-without-rate', where: [where] };

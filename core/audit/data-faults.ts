@@ -12,13 +12,20 @@ const needs = ({
   adjustments,
   store,
   carriers,
+  areas,
+  pickups,
 }: Book): { weight: boolean; size: boolean } => {
   const measures = new Set<string>();
-  for (const { active, price, limits } of rates) {
+  const nearby = [...areas, ...pickups.map(({ active, limits }) => ({ active, limits, price: null }))];
+  const byWays = areas.flatMap(({ active, ways }) =>
+    ways.map(({ limits }) => ({ active, limits, price: null })),
+  );
+  for (const { active, price, limits } of [...rates, ...nearby, ...byWays]) {
     if (!active) continue;
+    for (const measure of Object.keys(limits ?? {})) measures.add(measure);
+    if (!price) continue;
     if (price.kind === 'tiers') measures.add(price.basis);
     if (price.kind === 'table') measures.add(rateTables.find(({ id }) => id === price.tableId)?.basis ?? '');
-    for (const measure of Object.keys(limits ?? {})) measures.add(measure);
   }
   for (const { active, when } of adjustments)
     if (active) for (const one of when) if (one.test === 'measure') measures.add(one.of);
@@ -70,7 +77,9 @@ const unused = ({ book, goods }: CompiledBook): Finding[] => {
       })),
     ...book.locations
       .slice(1)
-      .filter(({ id }) => !book.carriers.some((account) => account.locationId === id))
+      .filter(({ id }) =>
+        [book.carriers, book.areas, book.pickups].every((list) => list.every((one) => one.locationId !== id)),
+      )
       .map(({ id, name }): Finding => ({
         code: 'location-unused',
         where: [{ kind: 'location', id }],

@@ -17,7 +17,9 @@ export interface Where {
     | 'postal'
     | 'box'
     | 'carrier'
-    | 'duty';
+    | 'duty'
+    | 'area'
+    | 'pickup';
   id: string;
 }
 
@@ -70,6 +72,10 @@ export const GRAVITIES = {
   'fallback-below-usual': 'odd',
   'sandbox-account': 'odd',
   'room-above-weight': 'odd',
+  'never-in-time': 'odd',
+  'areas-contest': 'odd',
+  'area-covers-nothing': 'odd',
+  'location-without-point': 'odd',
   'weight-missing': 'data',
   'size-missing': 'data',
   'figures-improbable': 'data',

@@ -1,4 +1,9 @@
+import type { Adjustment } from '../model/adjustment.ts';
+import type { Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
+import type { Timing } from '../model/time.ts';
+import { isFor, type Subject } from '../quote/adjust.ts';
+import type { CompiledArea, CompiledPickup } from '../quote/nearby.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 
 /** Whether every good is one of which a figure is known. */
@@ -11,7 +16,7 @@ const allKnown = (compiled: CompiledBook, measure: 'weight' | 'volume'): boolean
         : size !== undefined),
   );
 
-const isPricedForAll = (compiled: CompiledBook, { price }: Rate): boolean => {
+const isPricedForAll = (compiled: CompiledBook, price: Price): boolean => {
   const isSingle = compiled.book.store.packing.kind === 'single';
   switch (price.kind) {
     case 'percent':
@@ -31,15 +36,15 @@ const isPricedForAll = (compiled: CompiledBook, { price }: Rate): boolean => {
   }
 };
 
-const mayWithhold = ({ adjustments, book }: CompiledBook, { serviceId, zoneId }: Rate): boolean =>
-  adjustments.some(
-    ({ adjustment: { to, effect, when } }) =>
-      (to.serviceIds?.includes(serviceId) ?? true) &&
-      (to.zoneIds?.includes(zoneId) ?? true) &&
-      (to.kinds?.includes('shipping') ?? true) &&
-      (effect.do === 'withhold' ||
-        (effect.do === 'add' && effect.per === 'parcel' && book.store.packing.kind !== 'single') ||
-        when.some((one) => one.test === 'measure' && (one.of === 'weight' || one.of === 'volume'))),
+/** Whether an adjustment may withhold what it is for. */
+const withholds = ({ book }: CompiledBook, { effect, when }: Adjustment): boolean =>
+  effect.do === 'withhold' ||
+  (effect.do === 'add' && effect.per === 'parcel' && book.store.packing.kind !== 'single') ||
+  when.some((one) => one.test === 'measure' && (one.of === 'weight' || one.of === 'volume'));
+
+const mayWithhold = (compiled: CompiledBook, subject: Subject): boolean =>
+  compiled.adjustments.some(
+    ({ adjustment }) => isFor(adjustment, subject) && withholds(compiled, adjustment),
   );
 
 const handlesParcels = ({ book }: CompiledBook, { handling }: Rate): boolean =>
@@ -54,8 +59,8 @@ const handlesParcels = ({ book }: CompiledBook, { handling }: Rate): boolean =>
 export const isForAll = (compiled: CompiledBook, rate: Rate): boolean =>
   !rate.limits &&
   !rate.channels &&
-  isPricedForAll(compiled, rate) &&
-  !mayWithhold(compiled, rate) &&
+  isPricedForAll(compiled, rate.price) &&
+  !mayWithhold(compiled, { kind: 'shipping', serviceId: rate.serviceId, zoneId: rate.zoneId }) &&
   !handlesParcels(compiled, rate) &&
   compiled.book.groups.every(
     ({ shipping, onlyZones, neverZones }) =>
@@ -63,3 +68,25 @@ export const isForAll = (compiled: CompiledBook, rate: Rate): boolean =>
       (onlyZones?.includes(rate.zoneId) ?? true) &&
       !neverZones?.includes(rate.zoneId),
   );
+
+const isAlways = ({ kind }: Timing): boolean => kind === 'words';
+
+/** Whether collecting at a point is offered for every order: no limit, no least order, goods of all groups, at any time. */
+export const isPickupForAll = (compiled: CompiledBook, { point }: CompiledPickup): boolean =>
+  point.active &&
+  point.minSubtotal === undefined &&
+  !point.limits &&
+  isAlways(point.timing) &&
+  compiled.book.groups.every(({ pickup }) => pickup) &&
+  !mayWithhold(compiled, { kind: 'pickup', pickupId: point.id });
+
+/** Whether some way of an area is offered for every order to where it covers. */
+export const isAreaForAll = (compiled: CompiledBook, { area }: CompiledArea): boolean =>
+  area.minSubtotal === undefined &&
+  !area.limits &&
+  area.ways.some(
+    ({ limits, timing, withinDays }) => !limits && isAlways(timing) && withinDays === undefined,
+  ) &&
+  isPricedForAll(compiled, area.price) &&
+  compiled.book.groups.every(({ delivery }) => delivery) &&
+  !mayWithhold(compiled, { kind: 'delivery', areaId: area.id });

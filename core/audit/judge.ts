@@ -1,16 +1,20 @@
 import type { Good } from '../model/good.ts';
 import type { Quote } from '../model/quote.ts';
 import type { Rate } from '../model/rate.ts';
+import type { Destination } from '../model/place.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { CompiledBook, CompiledService } from '../quote/compile.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
 import { measureFigure } from '../words/figure.ts';
-import { allMixes, basketsFor, probesOf, thresholdsOf, type Basket } from './baskets.ts';
+import type { CompiledArea } from '../quote/nearby.ts';
+import { allMixes, basketsFor, probesOf, thresholdsOf, type Basket, type Ruled } from './baskets.ts';
 import { leaksIn, stopIn, widestLimit, type Cause } from './causes.ts';
 import type { Finding, Where } from './finding.ts';
 import type { Context } from './moments.ts';
-import type { PlaceClass } from './place-classes.ts';
-import { isForAll } from './for-all.ts';
+import { reachWords, type PlaceClass } from './place-classes.ts';
+import { isAreaForAll, isForAll, isPickupForAll } from './for-all.ts';
+import { addressesIn, areasOf, countsFrom, farPoint, isNear } from './nearby-places.ts';
+import { unservedCause } from './unserved.ts';
 
 /** Findings by code and place; the first that is found stands, for the plainest orders are judged first. */
 export class Findings {
@@ -36,12 +40,6 @@ interface Unsent {
 const isOneUnit = ({ lines, discount }: QuoteRequest): boolean =>
   discount === undefined && lines.length === 1 && lines[0]?.quantity === 1;
 
-/** A class of places in a few words: the entry that decides, and the zone. */
-export const reachWords = ({ zone, destination }: PlaceClass): string => {
-  const place = destination.postalCode ?? destination.subdivision ?? destination.country;
-  return zone && zone.because !== place ? `${place} (${zone.because})` : place;
-};
-
 /** Beyond which figure nothing takes an order, as the widest of the limits says it: 'above 450 kg'. */
 const limitWords = (compiled: CompiledBook, quoted: Quote): string | null => {
   const limit = widestLimit(quoted);
@@ -56,19 +54,25 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 class Judge {
   readonly unsent = new Map<string, Unsent>();
   stopped = false;
+  readonly #zone: string | null;
 
   constructor(
     private readonly compiled: CompiledBook,
     private readonly findings: Findings,
     private readonly place: PlaceClass,
-    private readonly zone: string,
-  ) {}
+    private readonly far: Trialling['far'],
+  ) {
+    this.#zone = place.served && place.zone ? place.zone.zone.id : null;
+  }
 
   judge(basket: Basket, context: Context): void {
-    const request: QuoteRequest = { destination: this.place.destination, ...basket, ...context };
+    const { country } = this.place.destination;
+    const destination = this.far ? { ...this.place.destination, point: this.far } : this.place.destination;
+    const request: QuoteRequest = { destination, ...basket, ...context };
     if (requestFaults(this.compiled, request).length > 0) return;
     const quoted = quote(this.compiled, request);
-    if (quoted.choices.length === 0) this.stops(quoted, request);
+    if (!quoted.choices.some((choice) => countsFrom(this.compiled, choice, country)))
+      this.stops(quoted, request);
     for (const choice of quoted.choices)
       for (const cause of leaksIn(choice)) this.keep(cause, request, { name: choice.name });
   }
@@ -79,16 +83,22 @@ class Judge {
 
   private stops(quoted: Quote, request: QuoteRequest): void {
     this.stopped = true;
-    const cause = stopIn(quoted, this.zone);
+    const zone = this.#zone;
+    if (zone === null) {
+      const cause = unservedCause(this.compiled, this.place, quoted);
+      this.keep(cause, request, { place: reachWords(this.place) });
+      return;
+    }
+    const cause = stopIn(quoted, zone);
     const sku = request.lines[0]?.sku ?? '';
     if (cause.code !== 'zone-without-rate' && isOneUnit(request)) {
-      const known = this.unsent.get(this.zone) ?? {
+      const known = this.unsent.get(zone) ?? {
         goods: new Map(),
         example: request,
         reach: reachWords(this.place),
       };
       known.goods.set(sku, this.compiled.goods.get(sku)?.name ?? sku);
-      this.unsent.set(this.zone, known);
+      this.unsent.set(zone, known);
       return;
     }
     const limit = limitWords(this.compiled, quoted);
@@ -138,6 +148,8 @@ export interface Trialling {
   probes: readonly Good[];
   /** Every mix of a catalogue that is small enough; null where it is not. */
   mixes: readonly Basket[] | null;
+  /** A point that no area that is drawn holds, and that is too far for every pickup point with a greatest distance. */
+  far: NonNullable<Destination['point']> | null;
 }
 
 export const triallingOf = (compiled: CompiledBook, contexts: readonly Context[]): Trialling => ({
@@ -145,31 +157,71 @@ export const triallingOf = (compiled: CompiledBook, contexts: readonly Context[]
   contexts,
   probes: probesOf([...compiled.goods.values()]),
   mixes: allMixes([...compiled.goods.values()].filter(({ fulfilment }) => fulfilment === 'physical')),
+  far: farPoint(compiled),
 });
 
-/** Judges every order that the rules of a zone tell apart, for one class of places that falls to it. */
+/** What the areas and pickup points have that changes its mind at some value. */
+const nearbyRules = ({ areas, pickups }: CompiledBook): Ruled[] => [
+  ...areas.flatMap(({ area: { price, freeFrom, minSubtotal, limits, ways } }) => [
+    { price, freeFrom, minSubtotal, limits },
+    ...ways.map((way) => ({ limits: way.limits })),
+  ]),
+  ...pickups.map(({ point: { minSubtotal, limits } }) => ({ minSubtotal, limits })),
+];
+
+/** Whether some choice of a class is offered for every order to it. */
+const isSettled = (compiled: CompiledBook, place: PlaceClass, rates: readonly Rate[]): boolean =>
+  rates.some((rate) => isForAll(compiled, rate)) ||
+  compiled.pickups.some(
+    (pickup) => isPickupForAll(compiled, pickup) && isNear(pickup, place.destination.country),
+  ) ||
+  (place.served && areasOf(compiled, place).some((area) => isAreaForAll(compiled, area)));
+
+/** Judges every order that the rules tell apart, for one class of places. */
 export const judgeClass = (
-  { compiled, contexts, probes, mixes }: Trialling,
+  { compiled, contexts, probes, mixes, far }: Trialling,
   place: PlaceClass,
   findings: Findings,
   unsent: Map<string, Unsent>,
 ): void => {
-  if (!place.zone) return;
-  const zone: Where = { kind: 'zone', id: place.zone.zone.id };
-  const rates = ratesIn(compiled, zone.id);
-  const judge = new Judge(compiled, findings, place, zone.id);
-  const baskets = basketsFor(compiled, probes, thresholdsOf(compiled, rates));
+  const zone = place.served && place.zone ? place.zone.zone.id : null;
+  const rates = zone === null ? [] : ratesIn(compiled, zone);
+  const judge = new Judge(compiled, findings, place, far);
+  const baskets = basketsFor(compiled, probes, thresholdsOf(compiled, [...rates, ...nearbyRules(compiled)]));
   const few = fewOf(baskets, probes);
   judgeAll(judge, baskets, few, contexts);
   for (const context of mixes ? contexts.slice(0, MOST_MIXED) : [])
     for (const mix of mixes ?? []) judge.judge(mix, context);
-  if (!judge.stopped && !rates.some((rate) => isForAll(compiled, rate)))
-    findings.add({ code: 'not-settled', where: [zone], detail: {}, reach: reachWords(place) });
+  if (!judge.stopped && !isSettled(compiled, place, rates)) {
+    const where: Where = zone === null ? { kind: 'store', id: 'store' } : { kind: 'zone', id: zone };
+    findings.add({ code: 'not-settled', where: [where], detail: {}, reach: reachWords(place) });
+  }
   for (const [id, found] of judge.unsent) {
     const known = unsent.get(id);
     if (!known) unsent.set(id, found);
     else for (const [sku, name] of found.goods) known.goods.set(sku, name);
   }
+};
+
+/** Judges what deliveries to addresses inside an area that is drawn cost: whether any of them leaks. */
+export const judgeDrawn = (
+  { compiled, contexts, probes }: Trialling,
+  area: CompiledArea,
+  findings: Findings,
+): void => {
+  const { price, freeFrom, minSubtotal, limits } = area.area;
+  const thresholds = thresholdsOf(compiled, [{ price, freeFrom, minSubtotal, limits }]);
+  const few = fewOf(basketsFor(compiled, probes, thresholds), probes);
+  for (const destination of addressesIn(area))
+    for (const context of contexts)
+      for (const basket of few) {
+        const example: QuoteRequest = { destination, ...basket, ...context };
+        if (requestFaults(compiled, example).length > 0) continue;
+        for (const choice of quote(compiled, example).choices)
+          if (choice.kind === 'delivery' && choice.id.startsWith(`${area.area.id}:`))
+            for (const { code, where } of leaksIn(choice))
+              findings.add({ code, where, detail: { name: choice.name }, example, reach: area.area.name });
+      }
 };
 
 /** The goods that each zone sends by no service, one finding a zone. */

@@ -9,8 +9,7 @@ import { carrierQuestions } from '../quote/questions.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
 import type { Finding } from './finding.ts';
 import type { Context } from './moments.ts';
-import { reachWords } from './judge.ts';
-import type { PlaceClass } from './place-classes.ts';
+import { reachWords, type PlaceClass } from './place-classes.ts';
 
 /** A rate that a carrier prices. */
 type CarrierRate = Rate & { price: CarrierPrice };

@@ -1,4 +1,5 @@
 import type { Book } from '../model/book.ts';
+import type { Limits, Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { fallsOf } from '../price/curve.ts';
 import { sortTiers } from '../price/tiers.ts';
@@ -35,12 +36,13 @@ const idleSteps = ({ id, price, limits }: Rate): Finding[] => {
   });
 };
 
-const falls = ({ id, price }: Rate): Finding[] =>
+/** The steps of a price at which it falls though more is sent. */
+export const stepsThatFall = (where: (part: number) => Where, price: Price): Finding[] =>
   price.kind !== 'tiers'
     ? []
     : fallsOf(sortTiers(price)).map(({ at, by }) => ({
         code: 'price-falls',
-        where: [rateAt(id, at)],
+        where: [where(at)],
         detail: { at, by, basis: price.basis },
       }));
 
@@ -85,12 +87,13 @@ const oddBounds = (rate: Rate, book: Book): Finding[] => {
 
 const MEASURES = ['weight', 'subtotal', 'units', 'volume'] as const;
 
-const oddLimits = ({ id, limits }: Rate): Finding[] =>
+/** Limits of which the least is above the greatest. */
+export const limitsThatContradict = (where: (part: string) => Where, limits: Limits | undefined): Finding[] =>
   MEASURES.flatMap((measure): Finding[] => {
     const { min, max } = limits?.[measure] ?? {};
     const isOdd = min !== undefined && max !== undefined && min > max;
     return isOdd
-      ? [{ code: 'limits-contradict', where: [rateAt(id, measure)], detail: { measure, min, max } }]
+      ? [{ code: 'limits-contradict', where: [where(measure)], detail: { measure, min, max } }]
       : [];
   });
 
@@ -98,4 +101,12 @@ const oddLimits = ({ id, limits }: Rate): Finding[] =>
 export const oddRates = (book: Book): Finding[] =>
   book.rates
     .filter(({ active }) => active)
-    .flatMap((rate) => [...falls(rate), ...idleSteps(rate), ...oddBounds(rate, book), ...oddLimits(rate)]);
+    .flatMap((rate) => {
+      const at = (part: string | number): Where => rateAt(rate.id, part);
+      return [
+        ...stepsThatFall(at, rate.price),
+        ...idleSteps(rate),
+        ...oddBounds(rate, book),
+        ...limitsThatContradict(at, rate.limits),
+      ];
+    });

@@ -1,5 +1,6 @@
 import type { Region } from '../model/place.ts';
 import type { RateTable } from '../model/price.ts';
+import { areasAt, bestAreas } from '../place/area-index.ts';
 import { holdsPlace, buildPlaceIndex } from '../place/place-index.ts';
 import { placeOf, type Place } from '../place/place.ts';
 import { askPostalList } from '../place/postal-list.ts';
@@ -34,6 +35,9 @@ const listsOf = ({ book }: CompiledBook): readonly (readonly Region[])[] => [
     when.flatMap((condition) => (condition.test === 'destination' ? [condition.in] : [])),
   ),
   ...book.rateTables.map(({ rows }) => tableRegions(rows)),
+  ...book.areas.map(({ active, covers }) =>
+    active && covers.kind === 'postal' ? [{ country: covers.country, postal: covers.patterns }] : [],
+  ),
 ];
 
 const tableRegions = (rows: RateTable['rows']): Region[] =>
@@ -121,7 +125,10 @@ const judgesOf = (compiled: CompiledBook): ((place: Place, zone: ZoneFound | nul
           return rows ? shapeOf(rows) : 'none';
         })
       : [];
-    return `${held}/${shapes.join('/')}`;
+    const areas = [...bestAreas(areasAt(compiled.areaIndex, place, undefined)).values()].map(
+      ({ area }) => area.id,
+    );
+    return `${held}/${shapes.join('/')}/${areas.join('/')}`;
   };
 };
 
@@ -152,7 +159,7 @@ export const placeClasses = (compiled: CompiledBook): PlacesFound => {
     const found = { place, destination, sold, served, postalLine, zone };
     const key = served
       ? `${zone?.zone.id ?? `-${place.country}`}/${judge(place, zone)}`
-      : `postal/${postalLine}`;
+      : `postal/${postalLine}/${place.country}`;
     const known = classes.get(key);
     if (!known || isPlainer(found, known)) classes.set(key, found);
   }
@@ -162,3 +169,9 @@ export const placeClasses = (compiled: CompiledBook): PlacesFound => {
 /** Of two places of one class, the one that needs fewer words stands for it. */
 const isPlainer = ({ destination: a }: PlaceClass, { destination: b }: PlaceClass): boolean =>
   Object.keys(a).length < Object.keys(b).length;
+
+/** A class of places in a few words: the entry that decides, and the zone. */
+export const reachWords = ({ zone, destination }: PlaceClass): string => {
+  const place = destination.postalCode ?? destination.subdivision ?? destination.country;
+  return zone && zone.because !== place ? `${place} (${zone.because})` : place;
+};

@@ -1,16 +1,6 @@
 import { demoBook } from '../../demo/book.ts';
 import type { Book } from '../model/book.ts';
-import {
-  makeArea,
-  makeBook,
-  makeCatalogue,
-  makeGood,
-  makePickup,
-  makeRate,
-  makeYard,
-  makeZone,
-  tiers,
-} from '../testing/book.ts';
+import { makeBook, makeCatalogue, makeGood, makeRate, makeZone, tiers } from '../testing/book.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
 import { pastedSteps } from './pasted-steps.ts';
 import { readBook, readCatalogue, readJson, readRequest } from './read.ts';
@@ -353,27 +343,6 @@ describe('a book that is read', () => {
     ],
   ])('with %s is refused with its place', (_name, spoil, sentence) => {
     expect(sentences(spoil(makeBook()))).toContain(sentence);
-  });
-
-  test('names areas and points without a location, patterns that are none, and ways used twice', () => {
-    const gone = makeBook({
-      areas: [
-        makeArea({ locationId: 'gone', covers: { kind: 'postal', country: 'CA', patterns: ['B3H*', '**'] } }),
-      ],
-      pickups: [makePickup({ locationId: 'gone' })],
-    });
-    expect(readBook(gone)).toMatchObject({
-      faults: [
-        { code: 'dangling', path: 'areas[0].locationId' },
-        { code: 'dangling', path: 'pickups[0].locationId' },
-        { code: 'bad-pattern', path: 'areas[0].covers.patterns[1]' },
-      ],
-    });
-    const [way] = makeArea().ways;
-    const twice = makeBook({ locations: [makeYard()], areas: [makeArea({ ways: way ? [way, way] : [] })] });
-    expect(readBook(twice)).toMatchObject({
-      faults: [{ code: 'duplicate-id', path: 'areas[0].ways[1].id' }],
-    });
   });
 });
 

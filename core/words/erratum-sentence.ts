@@ -32,8 +32,12 @@ const WORDS: Words = {
     `In ${a} nothing takes ${goods}${Number(count) > 3 ? ` and ${Number(count) - 3} more` : ''}, even one alone.`,
   'measure-gap': ({ a, b }) => `${a} has a gap that no other choice of ${b} fills.`,
   'withheld-by-adjustment': ({ a, b }) => `“${a}” leaves some orders of ${b} without any choice.`,
-  'no-choice': ({ a, detail: { limit } }) =>
-    limit ? `${limit}, nothing takes an order to ${a}.` : `Nothing takes some orders to ${a}.`,
+  'no-choice': ({ a, detail: { limit, place } }) =>
+    place
+      ? `The shop sells to ${place}; only ${a} might take orders there, and leaves some without a choice.`
+      : limit
+        ? `${limit}, nothing takes an order to ${a}.`
+        : `Nothing takes some orders to ${a}.`,
   'carrier-serves-nothing': ({ a, b }) =>
     `In ${a} some orders have no choice: ${b} serves nothing there, or does not answer, and there is nothing to fall back on.`,
   'free-fallback': ({ a }) => `${a} charges nothing where its carrier does not answer.`,
@@ -55,6 +59,13 @@ const WORDS: Words = {
   'discount-meets-free': ({ a, b }) => `“${a}” takes money off ${b}, which can be free as well.`,
   'not-settled': ({ a }) =>
     `Whether every order of ${a} has a choice is not settled: no order without one was found, and nothing proves that there is none.`,
+  'never-in-time': ({ a, detail: { way } }) =>
+    `${way ? `${way} of ${a}` : a} is never offered: no time can be chosen, whenever an order is placed.`,
+  'areas-contest': ({ detail: { entry, winner, loser } }) =>
+    `${winner} and ${loser} both name ${entry}; ${winner} has it, for it is listed first.`,
+  'area-covers-nothing': ({ a }) => `${a} names no postal code, so it covers nothing.`,
+  'location-without-point': ({ a, b }) =>
+    `${a} goes by distance, and the point of ${b} is not known: the distance never is.`,
   'price-falls': ({ a, detail: { at, by }, money, figure }) =>
     `${a} falls by ${money(by)} at ${figure(at)}, where more is sent.`,
   'step-never-acts': ({ a, detail: { from, why }, figure }) =>
@@ -113,6 +124,8 @@ export const ruleName = ({ kind, id: whole }: Where, book: Book, goods: Compiled
     location: book.locations,
     box: book.boxes,
     carrier: book.carriers,
+    area: book.areas,
+    pickup: book.pickups,
   };
   return nameIn(lists[kind] ?? [], id);
 };

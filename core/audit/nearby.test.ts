@@ -1,0 +1,196 @@
+import type { Book } from '../model/book.ts';
+import type { Erratum } from '../model/erratum.ts';
+import type { Catalogue, HandlingGroup } from '../model/good.ts';
+import { compile } from '../quote/compile.ts';
+import { quote } from '../quote/quote.ts';
+import {
+  makeArea,
+  makeBook,
+  makeCatalogue,
+  makeGood,
+  makePickup,
+  makeRate,
+  makeYard,
+} from '../testing/book.ts';
+import { audit } from './audit.ts';
+
+const ON = '2026-11-24';
+const SELLS = { mode: 'listed', countries: ['CA'], closedRegions: [] } as Book['store']['sellsTo'];
+
+const nearby = (parts: Partial<Book>, store: Partial<Book['store']> = {}): Book =>
+  makeBook({
+    locations: [makeYard()],
+    services: [],
+    rates: [],
+    zones: [],
+    ...parts,
+    store: { sellsTo: SELLS, ...store },
+  });
+const found = (book: Book, catalogue: Catalogue = makeCatalogue()): Erratum[] =>
+  audit(compile(book, catalogue), ON);
+const grave = (errata: readonly Erratum[]): string[] =>
+  errata.filter(({ gravity }) => gravity === 'stops' || gravity === 'leaks').map(({ code }) => code);
+const codes = (errata: readonly Erratum[]): string[] => errata.map(({ code }) => code);
+
+describe('a shop without zones', () => {
+  test('that only does pickup in its own country is sound', () => {
+    expect(codes(found(nearby({ pickups: [makePickup()] })))).toEqual([]);
+  });
+
+  test('whose pickup point is limited stops the orders that it does not take, and shows one', () => {
+    const book = nearby({ pickups: [makePickup({ minSubtotal: 5_000 })] });
+    const [stop] = found(book);
+    expect(stop).toMatchObject({
+      code: 'no-choice',
+      gravity: 'stops',
+      where: [{ kind: 'pickup', id: 'counter' }],
+    });
+    expect(stop?.text).toContain('Counter');
+    const request = stop?.example as NonNullable<Erratum['example']>;
+    expect(quote(compile(book, makeCatalogue()), request).choices).toEqual([]);
+  });
+
+  test('counts a pickup point within its greatest distance alone, and shows an order from beyond it', () => {
+    const book = nearby({ pickups: [makePickup({ maxDistance: 25_000 })] });
+    const [stop] = found(book).filter(({ gravity }) => gravity === 'stops');
+    expect(stop?.code).toBe('no-zone');
+    const request = stop?.example as NonNullable<Erratum['example']>;
+    expect(quote(compile(book, makeCatalogue()), request)).toMatchObject({
+      choices: [],
+      withheld: [{ code: 'too-far' }],
+    });
+  });
+
+  test('does not count a pickup point for customers of another country', () => {
+    const abroad = nearby({ pickups: [makePickup()] }, { sellsTo: { ...SELLS, countries: ['CA', 'US'] } });
+    expect(found(abroad).filter(({ code }) => code === 'no-zone')).toMatchObject([{ reach: 'US' }]);
+  });
+
+  test('that delivers to some codes stops the rest', () => {
+    const errata = found(nearby({ areas: [makeArea()] }));
+    expect(grave(errata)).toEqual(['no-zone']);
+    expect(errata[0]?.reach).toBe('CA');
+  });
+});
+
+test('a pickup point takes what the zone and the postal list leave', () => {
+  const postalList = [{ country: 'CA', pattern: 'B3*', served: false, cashOnDelivery: false }];
+  const book = makeBook({ locations: [makeYard()], postalList, store: { sellsTo: SELLS } });
+  expect(grave(found(book))).toEqual(['postal-not-served']);
+  expect(grave(found({ ...book, pickups: [makePickup()] }))).toEqual([]);
+});
+
+test('goods of a group that is only collected are no stop, unless collecting them is not allowed', () => {
+  const group = (pickup: boolean): HandlingGroup => ({
+    id: 'soil',
+    name: 'Soil',
+    shipping: 'none',
+    delivery: false,
+    pickup,
+  });
+  const catalogue = makeCatalogue(makeGood('pot', { groupId: 'soil' }));
+  const errata = (pickup: boolean) =>
+    grave(
+      found(
+        makeBook({
+          locations: [makeYard()],
+          groups: [group(pickup)],
+          pickups: [makePickup()],
+          store: { sellsTo: SELLS },
+        }),
+        catalogue,
+      ),
+    );
+  expect(errata(true)).toEqual([]);
+  expect(errata(false)).toContain('goods-not-sent');
+});
+
+describe('leaks', () => {
+  const sound = { zones: makeBook().zones, services: makeBook().services, rates: [makeRate()] };
+
+  test('are deliveries that cost nothing by no free rule, in listed areas and in drawn ones', () => {
+    const price = { kind: 'flat', amount: 0, per: 'order' } as const;
+    expect(found(nearby({ ...sound, areas: [makeArea({ price })] }))).toMatchObject([
+      { code: 'free-price', where: [{ kind: 'area', id: 'ring:van' }] },
+    ]);
+    const drawn = makeArea({ price, covers: { kind: 'radius', metres: 2_000 } });
+    const [leak] = found(nearby({ ...sound, areas: [drawn] }));
+    expect(leak).toMatchObject({
+      code: 'free-price',
+      where: [{ kind: 'area', id: 'ring:van' }],
+      reach: 'Ring',
+    });
+    const request = leak?.example as NonNullable<Erratum['example']>;
+    const free = quote(compile(nearby({ ...sound, areas: [drawn] }), makeCatalogue()), request);
+    expect(free.choices.find(({ kind }) => kind === 'delivery')?.charge).toBe(0);
+  });
+
+  test('are not collections that are free, nor deliveries that a threshold frees', () => {
+    const book = nearby({ ...sound, areas: [makeArea({ freeFrom: 9_000 })], pickups: [makePickup()] });
+    expect(grave(found(book))).toEqual([]);
+  });
+
+  test('are thresholds below the cheapest good', () => {
+    expect(codes(found(nearby({ ...sound, areas: [makeArea({ freeFrom: 900 })] })))).toContain('always-free');
+  });
+});
+
+describe('oddities', () => {
+  const odd = (parts: Partial<Book>): string[] =>
+    found(nearby({ zones: makeBook().zones, services: makeBook().services, rates: [makeRate()], ...parts }))
+      .filter(({ gravity }) => gravity === 'odd')
+      .map(({ code, where: [first] }) => `${code} ${first?.kind} ${first?.id}`);
+
+  test('are times that never come', () => {
+    const timing = {
+      kind: 'slot',
+      hours: [{ day: 7, from: '10:00', to: '12:00' }],
+      minutes: 60,
+      horizonDays: 14,
+    } as const;
+    const sunday = { ...timing, hours: [{ day: 7 as const, from: '10:00', to: '12:00' }] };
+    expect(odd({ pickups: [makePickup({ timing: sunday })] })).toEqual(['never-in-time pickup counter']);
+    const late = {
+      id: 'van',
+      name: 'Van',
+      add: 0,
+      timing: { kind: 'words', text: 'today' },
+      withinDays: 0,
+    } as const;
+    const batch = { kind: 'batch', cutoff: '11:00', readyAt: '14:00', days: 1 } as const;
+    expect(odd({ areas: [makeArea({ preparation: batch, ways: [late] })] })).toEqual([
+      'never-in-time area ring:van',
+    ]);
+    expect(odd({ areas: [makeArea({ preparation: { ...batch, days: 0 }, ways: [late] })] })).toEqual([]);
+  });
+
+  test('are distances from a location that has no point, empty lists, and one entry in two areas', () => {
+    const nowhere = [makeYard({ address: { country: 'CA' } })];
+    expect(odd({ locations: nowhere, areas: [makeArea({ covers: { kind: 'radius', metres: 5 } })] })).toEqual(
+      ['location-without-point area ring'],
+    );
+    expect(odd({ areas: [makeArea({ covers: { kind: 'postal', country: 'CA', patterns: [] } })] })).toEqual([
+      'area-covers-nothing area ring',
+    ]);
+    expect(odd({ areas: [makeArea(), makeArea({ id: 'twin', name: 'Twin' })] })).toEqual([
+      'areas-contest area twin:B2G*',
+    ]);
+  });
+
+  test('are limits that contradict and prices that fall', () => {
+    const price = {
+      kind: 'tiers',
+      basis: 'weight',
+      per: 'order',
+      steps: [
+        { from: 0, amount: 9 },
+        { from: 5, amount: 4 },
+      ],
+    } as const;
+    const area = makeArea({
+      price: { ...price, steps: [...price.steps] },
+      limits: { units: { min: 3, max: 2 } },
+    });
+    expect(odd({ areas: [area] })).toEqual(['price-falls area ring:5', 'limits-contradict area ring:units']);
+  });
+});
