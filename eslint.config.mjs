@@ -11,16 +11,17 @@ const wall = (target, from, message) => ({
 const WALLS = [
   wall(
     'core',
-    ['carriers', 'server', 'cli', 'ui', 'app', 'demo', 'bench'],
+    ['carriers', 'gazetteer', 'server', 'cli', 'ui', 'app', 'demo', 'bench'],
     'The core imports nothing outside the core.',
   ),
   wall('carriers', ['server', 'cli', 'ui', 'app'], 'The carriers import the core only.'),
+  wall('gazetteer', ['carriers', 'server', 'cli', 'ui', 'app'], 'The gazetteer imports the core only.'),
   wall('server', ['cli', 'ui', 'app'], 'The server imports the core and the carriers.'),
   wall('cli', ['server', 'ui', 'app'], 'The command line imports the core and the carriers.'),
   wall('ui', ['server', 'cli', 'app'], 'The interface imports the core and the carriers.'),
   wall(
     'app',
-    ['core', 'carriers', 'server', 'cli', 'demo'],
+    ['core', 'carriers', 'gazetteer', 'server', 'cli', 'demo'],
     'A route picks a screen of the interface, nothing else.',
   ),
   wall('demo', ['server', 'cli', 'ui', 'app', 'bench'], 'The demo is data for the core.'),

@@ -11,7 +11,7 @@ module.exports = {
     {
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/{core,carriers,server,cli,demo,scripts}/**/*.test.ts'],
+      testMatch: ['<rootDir>/{core,carriers,gazetteer,server,cli,demo,scripts}/**/*.test.ts'],
       transform: babel,
       transformIgnorePatterns: [`/node_modules/(?!(${MODERN}))`],
     },

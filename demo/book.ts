@@ -6,6 +6,7 @@ import type { Weekday } from '../core/model/unit.ts';
 import { demoAdjustments } from './adjustments.ts';
 import { demoBoxes, demoCarriers, demoPacking } from './carriers.ts';
 import { demoDuties } from './duties.ts';
+import { demoAreas, demoPickups } from './nearby.ts';
 import { demoRates, demoServices } from './rates.ts';
 import { demoPayments, demoPostalList, demoTables } from './tables.ts';
 import { demoSellsTo, demoZones } from './zones.ts';
@@ -68,8 +69,8 @@ const demoGroups: HandlingGroup[] = [
   group('seeds', 'Seeds'),
   group('live-plants', 'Live plants', { onlyZones: CANADA }),
   group('pots', 'Pots'),
-  group('long-goods', 'Long goods', { shipping: ['pallet'] }),
-  group('soil', 'Soil', { shipping: ['parcel', 'pallet'] }),
+  group('long-goods', 'Long goods', { shipping: ['pallet'], delivery: false }),
+  group('soil', 'Soil', { shipping: 'none' }),
   group('dry-goods', 'Dry goods'),
 ];
 
@@ -118,8 +119,8 @@ export const demoBook: Book = {
   rates: demoRates,
   rateTables: demoTables,
   carriers: demoCarriers,
-  areas: [],
-  pickups: [],
+  areas: demoAreas,
+  pickups: demoPickups,
   postalList: demoPostalList,
   adjustments: demoAdjustments,
   payments: demoPayments,

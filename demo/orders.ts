@@ -1,18 +1,14 @@
 import type { Destination } from '../core/model/place.ts';
 import type { PastOrder } from '../core/model/order.ts';
 import { answersAtOnce } from '../carriers/stand-ins.ts';
+import type { Choice, Quote } from '../core/model/quote.ts';
+import { metresBetween } from '../core/place/distance.ts';
 import { compile } from '../core/quote/compile.ts';
 import { quote } from '../core/quote/quote.ts';
 import { seeded } from '../core/seeded.ts';
 import { demoBook } from './book.ts';
 import { demoCatalogue } from './goods.ts';
-
-const to = (country: string, subdivision: string | null, postalCode: string, city: string): Destination => ({
-  country,
-  ...(subdivision === null ? {} : { subdivision }),
-  postalCode,
-  city,
-});
+import { to } from './places.ts';
 
 /** Where the orders go: near places oftener than far ones. */
 const PLACES: [weight: number, destination: Destination][] = [
@@ -83,6 +79,22 @@ const RISE_AT = 210;
 const thenCharge = (charge: number, daysAgo: number): number =>
   daysAgo > RISE_AT ? Math.round((charge * 0.94) / 5) * 5 : charge;
 
+const FAR_TO_COLLECT = 25_000;
+const [nursery] = demoBook.locations;
+
+const isNear = ({ point }: Destination): boolean =>
+  point !== undefined &&
+  nursery?.address.point !== undefined &&
+  metresBetween(nursery.address.point, point) < FAR_TO_COLLECT;
+
+/** Mostly the cheapest; of those nearby, some come and collect. */
+const chosen = (dice: () => number, { choices }: Quote, destination: Destination): Choice | undefined => {
+  const collects = isNear(destination) && dice() < 0.25;
+  const apt = choices.filter(({ kind }) => (kind === 'pickup') === collects);
+  const byCharge = [...apt].sort((a, b) => a.charge - b.charge);
+  return dice() < 0.8 ? byCharge[0] : pick(dice, byCharge);
+};
+
 const orderOf = (dice: () => number, number: number, daysAgo: number): PastOrder | null => {
   const placedAt = new Date(NEWEST - Math.round(daysAgo * DAY_MS)).toISOString();
   const isTrade = dice() < 0.12;
@@ -93,9 +105,7 @@ const orderOf = (dice: () => number, number: number, daysAgo: number): PastOrder
     ...(isTrade ? { customer: 'trade' } : {}),
     channel: 'shopfront',
   };
-  const { choices } = quote(compiled, request);
-  const byCharge = [...choices].sort((a, b) => a.charge - b.charge);
-  const choice = dice() < 0.8 ? byCharge[0] : pick(dice, byCharge);
+  const choice = chosen(dice, quote(compiled, request), request.destination);
   if (!choice) return null;
   const { id, kind, name } = choice;
   const charge = thenCharge(choice.charge, daysAgo);
@@ -103,7 +113,10 @@ const orderOf = (dice: () => number, number: number, daysAgo: number): PastOrder
     number: String(number),
     request,
     chosen: { id, kind, name, charge, total: charge },
-    cost: choice.cost ?? Math.round((choice.charge === 0 ? 900 : choice.charge) * (0.55 + dice() * 0.6)),
+    cost:
+      choice.kind === 'pickup'
+        ? 60
+        : (choice.cost ?? Math.round((choice.charge === 0 ? 900 : choice.charge) * (0.55 + dice() * 0.6))),
     payment: 'card',
     status: 'handed-over',
     history: [

@@ -1,12 +1,6 @@
 import type { Destination } from '../core/model/place.ts';
 import type { Trial } from '../core/model/trial.ts';
-
-const to = (country: string, subdivision: string | null, postalCode: string, city: string): Destination => ({
-  country,
-  ...(subdivision ? { subdivision } : {}),
-  postalCode,
-  city,
-});
+import { to } from './places.ts';
 
 const trial = (
   id: string,
@@ -54,6 +48,7 @@ const GROUPS: [group: string, ids: string[]][] = [
     ['seeds-toronto', 'garden-vancouver', 'urn-iqaluit', 'fly-in', 'heather-winnipeg', 'pallet-victoria'],
   ],
   ['Abroad', ['seeds-lyon', 'heather-anchorage']],
+  ['Nearby', ['soil-north-end', 'too-late-today', 'van-cole-harbour', 'soil-sydney']],
   ['Trade', ['trade-sydney', 'trade-ottawa']],
 ];
 
@@ -68,7 +63,7 @@ const trials: Trial[] = [
     'Two pots to Antigonish',
     to('CA', 'CA-NS', 'B2G 2L2', 'Antigonish'),
     { 'pot-26': 2 },
-    [offered('parcel-maritimes', 1_730), { kind: 'cheapest', choiceId: 'parcel-maritimes' }],
+    [offered('parcel-maritimes', 1_730), { kind: 'cheapest', choiceId: 'nursery-yard' }],
     { pinned: true },
   ),
   trial(
@@ -102,10 +97,10 @@ const trials: Trial[] = [
   ),
   trial(
     'canes-moncton',
-    'Canes and soil to Moncton',
+    'Canes and an urn to Moncton',
     to('CA', 'CA-NB', 'E1C 1A1', 'Moncton'),
-    { 'cane-bamboo': 2, 'soil-20': 4 },
-    [offered('pallet-maritimes', 6_656), withheld('parcel-maritimes', 'goods-not-allowed')],
+    { 'cane-bamboo': 2, 'pot-urn': 2 },
+    [offered('pallet-maritimes', 8_480), withheld('parcel-maritimes', 'goods-not-allowed')],
   ),
   trial(
     'planter-halifax',
@@ -158,13 +153,43 @@ const trials: Trial[] = [
     ),
     { customer: 'trade' },
   ),
+  trial('pallet-victoria', 'Urns to Victoria', to('CA', 'CA-BC', 'V8W 1A1', 'Victoria'), { 'pot-urn': 4 }, [
+    offered('pallet-west', 28_712),
+  ]),
   trial(
-    'pallet-victoria',
-    'A yard of soil to Victoria',
-    to('CA', 'CA-BC', 'V8W 1A1', 'Victoria'),
-    { 'soil-20': 8 },
-    [offered('pallet-west', 25_688)],
+    'soil-north-end',
+    'Soil to the North End',
+    to('CA', 'CA-NS', 'B3K 1V5', 'Halifax'),
+    { 'soil-20': 3 },
+    [
+      offered('peninsula:bike', 625),
+      offered('peninsula:today', 875),
+      offered('nursery-yard', 0),
+      withheld('market-stall', 'above-limit'),
+    ],
   ),
+  ordered(
+    trial(
+      'too-late-today',
+      'Too late for the bike today',
+      to('CA', 'CA-NS', 'B3H 2Y9', 'Halifax'),
+      { 'plant-heather': 4, trowel: 1 },
+      [withheld('peninsula:today', 'no-time-left'), offered('peninsula:bike', 625)],
+    ),
+    { placedAt: '2026-11-24T11:00:00-04:00' },
+  ),
+  trial(
+    'van-cole-harbour',
+    'By van to Cole Harbour',
+    to('CA', 'CA-NS', 'B2V 1B4', 'Dartmouth'),
+    { 'pot-26': 1, 'plant-heather': 2 },
+    [offered('harbour-ring:van', 1_115), withheld('peninsula:bike', 'outside-area')],
+  ),
+  trial('soil-sydney', 'Soil to Sydney', to('CA', 'CA-NS', 'B1P 6K1', 'Sydney'), { 'soil-20': 1 }, [
+    { kind: 'how-many', of: 'shipping', max: 0 },
+    withheld('harbour-ring:van', 'outside-area'),
+    offered('nursery-yard', 0),
+  ]),
   trial('gift-card', 'A gift card', null, { 'gift-card': 1 }, [offered('nothing-to-ship', 0)]),
 ];
 

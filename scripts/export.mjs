@@ -9,6 +9,7 @@ import { must, phase, ROOT } from './phases.mjs';
 const SOURCES = [
   'app',
   'carriers',
+  'gazetteer',
   'ui',
   'core',
   'demo/data',

@@ -110,7 +110,7 @@ export const audit = (
   if (!plainest) return [];
   const findings = new Findings();
   const unsent = new Map<string, Unsent>();
-  const trialling = triallingOf(compiled, contexts);
+  const trialling = triallingOf(compiled, contexts, on);
   classes.forEach((place, at) => {
     if ((place.served && place.zone) || hasNearby(compiled, place))
       judgeClass(trialling, place, findings, unsent);

@@ -1,7 +1,6 @@
 import type { Adjustment } from '../model/adjustment.ts';
 import type { Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
-import type { Timing } from '../model/time.ts';
 import { isFor, type Subject } from '../quote/adjust.ts';
 import type { CompiledArea, CompiledPickup } from '../quote/nearby.ts';
 import type { CompiledBook } from '../quote/compile.ts';
@@ -69,24 +68,28 @@ export const isForAll = (compiled: CompiledBook, rate: Rate): boolean =>
       !neverZones?.includes(rate.zoneId),
   );
 
-const isAlways = ({ kind }: Timing): boolean => kind === 'words';
-
 /** Whether collecting at a point is offered for every order: no limit, no least order, goods of all groups, at any time. */
-export const isPickupForAll = (compiled: CompiledBook, { point }: CompiledPickup): boolean =>
+export const isPickupForAll = (
+  compiled: CompiledBook,
+  { point }: CompiledPickup,
+  steady: ReadonlySet<string>,
+): boolean =>
   point.active &&
   point.minSubtotal === undefined &&
   !point.limits &&
-  isAlways(point.timing) &&
+  steady.has(point.id) &&
   compiled.book.groups.every(({ pickup }) => pickup) &&
   !mayWithhold(compiled, { kind: 'pickup', pickupId: point.id });
 
 /** Whether some way of an area is offered for every order to where it covers. */
-export const isAreaForAll = (compiled: CompiledBook, { area }: CompiledArea): boolean =>
+export const isAreaForAll = (
+  compiled: CompiledBook,
+  { area, ways }: CompiledArea,
+  steady: ReadonlySet<string>,
+): boolean =>
   area.minSubtotal === undefined &&
   !area.limits &&
-  area.ways.some(
-    ({ limits, timing, withinDays }) => !limits && isAlways(timing) && withinDays === undefined,
-  ) &&
+  ways.some(({ limits, id }) => limits.length === 0 && steady.has(id)) &&
   isPricedForAll(compiled, area.price) &&
   compiled.book.groups.every(({ delivery }) => delivery) &&
   !mayWithhold(compiled, { kind: 'delivery', areaId: area.id });

@@ -14,6 +14,8 @@ import type { Context } from './moments.ts';
 import { reachWords, type PlaceClass } from './place-classes.ts';
 import { isAreaForAll, isForAll, isPickupForAll } from './for-all.ts';
 import { addressesIn, areasOf, countsFrom, farPoint, isNear } from './nearby-places.ts';
+import { dayOf } from '../time/calendar.ts';
+import { steadyTimes } from './steady-times.ts';
 import { unservedCause } from './unserved.ts';
 
 /** Findings by code and place; the first that is found stands, for the plainest orders are judged first. */
@@ -150,14 +152,17 @@ export interface Trialling {
   mixes: readonly Basket[] | null;
   /** A point that no area that is drawn holds, and that is too far for every pickup point with a greatest distance. */
   far: NonNullable<Destination['point']> | null;
+  /** The pickup points and ways of areas of which a time can be chosen on every day. */
+  steady: ReadonlySet<string>;
 }
 
-export const triallingOf = (compiled: CompiledBook, contexts: readonly Context[]): Trialling => ({
+export const triallingOf = (compiled: CompiledBook, contexts: readonly Context[], on: string): Trialling => ({
   compiled,
   contexts,
   probes: probesOf([...compiled.goods.values()]),
   mixes: allMixes([...compiled.goods.values()].filter(({ fulfilment }) => fulfilment === 'physical')),
   far: farPoint(compiled),
+  steady: steadyTimes(compiled, dayOf(on)),
 });
 
 /** What the areas and pickup points have that changes its mind at some value. */
@@ -170,20 +175,21 @@ const nearbyRules = ({ areas, pickups }: CompiledBook): Ruled[] => [
 ];
 
 /** Whether some choice of a class is offered for every order to it. */
-const isSettled = (compiled: CompiledBook, place: PlaceClass, rates: readonly Rate[]): boolean =>
+const isSettled = ({ compiled, steady }: Trialling, place: PlaceClass, rates: readonly Rate[]): boolean =>
   rates.some((rate) => isForAll(compiled, rate)) ||
   compiled.pickups.some(
-    (pickup) => isPickupForAll(compiled, pickup) && isNear(pickup, place.destination.country),
+    (pickup) => isPickupForAll(compiled, pickup, steady) && isNear(pickup, place.destination.country),
   ) ||
-  (place.served && areasOf(compiled, place).some((area) => isAreaForAll(compiled, area)));
+  (place.served && areasOf(compiled, place).some((area) => isAreaForAll(compiled, area, steady)));
 
 /** Judges every order that the rules tell apart, for one class of places. */
 export const judgeClass = (
-  { compiled, contexts, probes, mixes, far }: Trialling,
+  trialling: Trialling,
   place: PlaceClass,
   findings: Findings,
   unsent: Map<string, Unsent>,
 ): void => {
+  const { compiled, contexts, probes, mixes, far } = trialling;
   const zone = place.served && place.zone ? place.zone.zone.id : null;
   const rates = zone === null ? [] : ratesIn(compiled, zone);
   const judge = new Judge(compiled, findings, place, far);
@@ -192,7 +198,7 @@ export const judgeClass = (
   judgeAll(judge, baskets, few, contexts);
   for (const context of mixes ? contexts.slice(0, MOST_MIXED) : [])
     for (const mix of mixes ?? []) judge.judge(mix, context);
-  if (!judge.stopped && !isSettled(compiled, place, rates)) {
+  if (!judge.stopped && !isSettled(trialling, place, rates)) {
     const where: Where = zone === null ? { kind: 'store', id: 'store' } : { kind: 'zone', id: zone };
     findings.add({ code: 'not-settled', where: [where], detail: {}, reach: reachWords(place) });
   }

@@ -1,6 +1,14 @@
 import type { LimitMeasure, Measure } from '../model/price.ts';
 import type { Speech } from '../words/figure.ts';
-import { typedCount, typedLength, typedMoney, typedVolume, typedWeight, type Typed } from './typed.ts';
+import {
+  typedCount,
+  typedDistance,
+  typedLength,
+  typedMoney,
+  typedVolume,
+  typedWeight,
+  type Typed,
+} from './typed.ts';
 
 /** A value of a measure as people type it, in the unit the book keeps. Distances are lengths in metres. */
 export const typedMeasure = (
@@ -21,6 +29,6 @@ export const typedMeasure = (
     case 'longestSide':
       return typedLength(text, speech.units, mark);
     case 'distance':
-      return typedCount(text);
+      return typedDistance(text, speech.units, mark);
   }
 };

@@ -109,6 +109,17 @@ export const typedLength = (text: string, system: System, mark: '.' | ',' = '.')
 export const typedVolume = (text: string, system: System, mark: '.' | ',' = '.'): Typed =>
   withUnits(text, VOLUMES, system === 'metric' ? 1_000_000 : 16_387.064, mark);
 
+const DISTANCES: readonly Unit[] = [
+  [/^(m|metres?|meters?)$/, 1],
+  [/^(km|kilometres?|kilometers?)$/, 1_000],
+  [/^(mi|miles?)$/, 1_609.344],
+  [/^(ft|feet)$/, 0.3048],
+];
+
+/** '3 km', '800 m', '2.5 mi' in metres; a bare figure is kilometres, or miles. */
+export const typedDistance = (text: string, system: System, mark: '.' | ',' = '.'): Typed =>
+  withUnits(text, DISTANCES, system === 'metric' ? 1_000 : 1_609.344, mark);
+
 /** A whole number not below 0, with or without the word 'units' or 'days'. */
 export const typedCount = (text: string): Typed => {
   const match = /^(\d{1,10})\s*(units?|days?)?$/i.exec(text.trim());

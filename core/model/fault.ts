@@ -35,7 +35,8 @@ export type FaultCode =
   | 'choice-gone'
   | 'charge-changed'
   | 'payment-gone'
-  | 'duplicate-number';
+  | 'duplicate-number'
+  | 'no-shape';
 
 export interface Fault {
   code: FaultCode;

@@ -26,6 +26,8 @@ export interface TimePlan {
   at: (placedAt: string, taken: Taken | null) => Times;
   /** Every span or slot of the days it may be chosen on, those that are full with none left. */
   all: (placedAt: string, taken: Taken | null) => TimeSlot[];
+  /** When an order placed at a moment is ready; null where no open day is near. */
+  ready: (placedAt: string) => string | null;
 }
 
 interface Plan {
@@ -128,9 +130,10 @@ export const timePlan = (
   const days = openDays(location.hours, location.closedDates);
   const plan: Plan = { clock, days, preparation, timing, withinDays };
   const placedOn = kept((placedAt) => placedOf(plan, placedAt));
+  const ready = (placedAt: string): string | null => placedOn(placedAt)?.readyText ?? null;
   if (timing.kind === 'words' || timing.kind === 'days') {
     const said = kept((placedAt) => saidTimes(plan, placedOn(placedAt)));
-    return { at: said, all: () => [] };
+    return { at: said, all: () => [], ready };
   }
   const openings = openingsOf(timing, days, clock);
   const timesWith = (placedAt: string, taken: Taken): Times => {
@@ -139,6 +142,7 @@ export const timePlan = (
   };
   const untaken = kept((placedAt) => timesWith(placedAt, NOTHING_TAKEN));
   return {
+    ready,
     at: (placedAt, taken) => (taken ? timesWith(placedAt, taken) : untaken(placedAt)),
     all: (placedAt, taken) => {
       const placed = placedOn(placedAt);

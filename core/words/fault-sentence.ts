@@ -64,6 +64,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'choice-gone': () => 'This way of getting it is no longer offered: choose another.',
   'payment-gone': () => 'It can no longer be paid that way: choose another.',
   'charge-changed': () => 'The charge has changed since it was shown: look at it again before ordering.',
+  'no-shape': () => 'The file holds no polygon, and an area is one.',
   'duplicate-number': ({ number, first }) => `The order number “${number}” is already used by ${first}.`,
   'basket-too-big': () => 'The basket’s weight or volume is too large to be added up exactly.',
 };

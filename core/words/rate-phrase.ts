@@ -66,7 +66,8 @@ const carrierNote = ({ show, onError }: CarrierPrice, { decimals }: Speech): str
   return [...shown, fallback].join(', ');
 };
 
-const pricePhrase = (price: Price, speech: Speech): PricePhrase => {
+/** A price in a few words, and what it goes by: '4.00 to 21.00', 'by weight'. */
+export const pricePhrase = (price: Price, speech: Speech): PricePhrase => {
   switch (price.kind) {
     case 'flat':
       return flatPhrase(price, speech);

@@ -1,11 +1,22 @@
 /** Files out of and into the browser. */
 
-const TYPES = { json: 'application/json', csv: 'text/csv' } as const;
+const TYPES = {
+  json: 'application/json',
+  csv: 'text/csv',
+  geojson: 'application/geo+json',
+  ics: 'text/calendar',
+} as const;
 export type FileKind = keyof typeof TYPES;
+/** What such files are called besides. */
+const MORE: Partial<Record<FileKind, string>> = {
+  csv: ',.tsv,.txt,text/plain',
+  geojson: ',.json,application/json',
+};
 
 /** Hands a text that is in parts to the person as a file. */
 export const saveParts = (name: string, parts: readonly string[]): void => {
-  const kind: FileKind = name.endsWith('.csv') ? 'csv' : 'json';
+  const ending = name.slice(name.lastIndexOf('.') + 1);
+  const kind: FileKind = ending in TYPES ? (ending as FileKind) : 'json';
   const address = URL.createObjectURL(new Blob([...parts], { type: TYPES[kind] }));
   const link = document.createElement('a');
   link.href = address;
@@ -34,7 +45,7 @@ export const chooseFile = (kind: FileKind): Promise<File | null> =>
   new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
-    input.accept = `.${kind},${TYPES[kind]}${kind === 'csv' ? ',.tsv,.txt,text/plain' : ''}`;
+    input.accept = `.${kind},${TYPES[kind]}${MORE[kind] ?? ''}`;
     input.addEventListener('cancel', () => resolve(null));
     input.addEventListener('change', () => resolve(input.files?.[0] ?? null));
     input.click();

@@ -1,6 +1,12 @@
 import { View } from 'react-native';
+import { Text } from 'react-native-paper';
 import type { Destination } from '../../core/model/place.ts';
+import { locate, type Gazetteer } from '../../gazetteer/locate.ts';
 import { countryName, useWorldPlaces } from '../places/places.ts';
+import { located, useGazetteer } from '../places/use-gazetteer.ts';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
 import { Chooser } from './chooser.tsx';
 import { DraftField } from './draft-field.tsx';
 import { readWords } from './readers.ts';
@@ -12,13 +18,26 @@ interface Props {
   street?: boolean;
 }
 
+const styles = (inks: Inks) => ({ note: note(inks) });
+
+/** What the gazetteer knows of an address, and what is told by where it is on the map. */
+const knownText = (gazetteer: Gazetteer, destination: Destination): string => {
+  const found = locate(gazetteer, destination);
+  if (found) return `On the map at ${found.name} (${found.code}).`;
+  return destination.point
+    ? 'The gazetteer does not know this code; its point was written by hand.'
+    : 'The gazetteer does not know this code: no distance can be told, and no area drawn on the map takes it.';
+};
+
 const row = { flexDirection: 'row', gap: 12 } as const;
 const half = { flex: 1 } as const;
 
 /** A place in the draft, edited where it stands: code, town, country, region and, where wanted, street. */
 export const PlaceFields = ({ destination, onChange, street = false }: Props) => {
   const places = useWorldPlaces();
+  const style = useStyles(styles);
   const { country, subdivision, postalCode = '', city = '', lines = [] } = destination;
+  const gazetteer = useGazetteer(country);
   const subdivisions = places?.subdivisions.get(country) ?? [];
   return (
     <View style={{ gap: 8 }}>
@@ -39,7 +58,7 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
           label="Postal code"
           text={postalCode}
           read={readWords(20)}
-          onChange={(code, visit) => onChange({ ...destination, postalCode: code }, visit)}
+          onChange={(code, visit) => onChange(located({ ...destination, postalCode: code }), visit)}
         />
         <DraftField
           style={half}
@@ -55,7 +74,7 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
           label="Country"
           chosen={countryName(country)}
           options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
-          onChoose={(code) => onChange({ country: code, postalCode, city }, null)}
+          onChoose={(code) => onChange(located({ country: code, postalCode, city }), null)}
         />
         {subdivisions.length > 0 ? (
           <Chooser
@@ -71,6 +90,9 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
           />
         ) : null}
       </View>
+      {gazetteer === null || postalCode === '' ? null : (
+        <Text style={style.note}>{knownText(gazetteer, destination)}</Text>
+      )}
     </View>
   );
 };

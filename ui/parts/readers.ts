@@ -38,7 +38,7 @@ const EXAMPLES: Record<Measure | LimitMeasure, { metric: string; imperial: strin
   units: { metric: 'a whole number', imperial: 'a whole number' },
   volume: { metric: 'a volume, as 12.5 L', imperial: 'a volume, as 700 cu in' },
   longestSide: { metric: 'a length, as 120 cm', imperial: 'a length, as 48 in' },
-  distance: { metric: 'a whole number of metres', imperial: 'a whole number of metres' },
+  distance: { metric: 'a distance, as 3 km', imperial: 'a distance, as 2 mi' },
 };
 
 export const readMeasure =
@@ -188,4 +188,14 @@ export const readCountries = (text: string): Read<string[]> => {
   return bad === undefined
     ? tokens
     : { ok: false, text: `“${bad}” is no country: write two letters, as CA.` };
+};
+
+/** A point of the earth: latitude and longitude in degrees. */
+export const readPoint = (text: string): Read<{ lat: number; lng: number }> => {
+  const [, north = '', east = ''] =
+    /^\s*(-?\d{1,3}(?:\.\d+)?)\s*[,;\s]\s*(-?\d{1,3}(?:\.\d+)?)\s*$/.exec(text) ?? [];
+  const [lat, lng] = [Number(north), Number(east)];
+  return north !== '' && Math.abs(lat) <= 90 && Math.abs(lng) <= 180
+    ? { ok: true, value: { lat, lng } }
+    : { ok: false, text: 'Write latitude and longitude, as 44.6592, -63.5987.' };
 };

@@ -1,4 +1,3 @@
-import { csvText } from './csv.ts';
 import { saveParts } from './files.ts';
 
 const PART = 5_000;
@@ -10,6 +9,7 @@ export const saveList = async <T>(
   items: readonly T[],
   cells: (item: T) => string[],
 ): Promise<void> => {
+  const { csvText } = await import('./csv.ts');
   const parts = [csvText([headings])];
   for (let from = 0; from < items.length; from += PART) {
     parts.push(csvText(items.slice(from, from + PART).map(cells)));

@@ -3,7 +3,7 @@ import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
-import { demoShop } from '../state/demo.ts';
+import { loadDemoShop } from '../state/demo.ts';
 import { demoEditionCame } from '../state/editions.ts';
 import { demoOrdersCame } from '../state/orders.ts';
 import { initialDraft } from '../state/draft.ts';
@@ -32,17 +32,19 @@ const openStore = async (): Promise<AppStore> => {
   const tabs = browserTabs();
   const start = await tabs.alone(async () => {
     await carryOver(smallShelf, deviceShelf);
-    return readStart(deviceShelf, demoShop);
+    return readStart(deviceShelf, loadDemoShop);
   });
   const store = makeStore(start);
-  const writer = keepStore(store, deviceShelf, tabs, demoShop, start.stamp ?? null);
+  const writer = keepStore(store, deviceShelf, tabs, loadDemoShop, start.stamp ?? null);
   const flush = (): void => void writer.flush();
   askToPersist(store);
-  void import('../state/demo-orders.ts').then(({ demoOrders, demoEdition }) => {
-    const now = new Date().toISOString();
-    store.dispatch(demoOrdersCame(demoOrders(now)));
-    store.dispatch(demoEditionCame(demoEdition(now)));
-  });
+  void Promise.all([import('../state/demo-orders.ts'), loadDemoShop()]).then(
+    ([{ demoOrders, demoEdition }, demo]) => {
+      const now = new Date().toISOString();
+      store.dispatch(demoOrdersCame(demoOrders(now)));
+      store.dispatch(demoEditionCame(demoEdition(now, demo)));
+    },
+  );
   void import('../workers/start-prover.ts').then(({ startProver }) => keepProved(store, startProver()));
   window.addEventListener('pagehide', flush);
   document.addEventListener('visibilitychange', flush);
@@ -50,8 +52,8 @@ const openStore = async (): Promise<AppStore> => {
 };
 
 /** A store of the demo that is kept nowhere, and says so. */
-const storeWithoutShelf = (): AppStore =>
-  makeStore({ draft: initialDraft(demoShop()), storage: { state: 'off' } });
+const storeWithoutShelf = async (): Promise<AppStore> =>
+  makeStore({ draft: initialDraft(await loadDemoShop()), storage: { state: 'off' } });
 
 const Themed = ({ children }: { children: ReactNode }) => {
   const system = useColorScheme();
@@ -84,7 +86,7 @@ const useStore = () => {
     open();
     keepOffline();
   }, []);
-  return { store, fault, open, goWithout: () => setStore(storeWithoutShelf()) };
+  return { store, fault, open, goWithout: () => void storeWithoutShelf().then(setStore) };
 };
 
 /** Everything that a page stands in: the store read from this device, the fonts, the theme. */

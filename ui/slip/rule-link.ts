@@ -8,7 +8,9 @@ export interface RuleLink {
     zone?: string;
     service?: string;
     panel?: 'zone' | 'service' | 'groups' | 'boxes';
-    part?: 'adjustments' | 'tables' | 'postal' | 'locations' | 'carriers' | 'duties';
+    part?: 'adjustments' | 'tables' | 'postal' | 'nearby' | 'locations' | 'carriers' | 'duties';
+    area?: string;
+    pickup?: string;
     account?: string;
     box?: string;
     table?: string;
@@ -53,6 +55,8 @@ export const ruleLink = (
     return { pathname: '/charges', params: { part: 'adjustments', adjustment: from.id } };
   if (from.kind === 'carrier')
     return { pathname: '/charges', params: { part: 'carriers', account: from.id } };
+  if (from.kind === 'area') return { pathname: '/reach', params: { part: 'nearby', area: from.id } };
+  if (from.kind === 'pickup') return { pathname: '/reach', params: { part: 'nearby', pickup: from.id } };
   if (from.kind === 'duty') return { pathname: '/charges', params: { part: 'duties' } };
   if (from.kind === 'table') return { pathname: '/charges', params: { part: 'tables', table: from.id } };
   if (from.kind === 'postal' || withheld?.code === 'postal-not-served')

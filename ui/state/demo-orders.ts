@@ -3,7 +3,7 @@ import { readOrders } from '../../core/formats/orders.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import { movedTo } from '../../core/order/moved-orders.ts';
 import type { Edition } from '../../core/publish/edition.ts';
-import { demoShop } from './demo.ts';
+import type { Workbook } from './workbook.ts';
 
 /** The made-up orders of the demo shop, the newest of them today's. */
 export const demoOrders = (now: string): PastOrder[] => {
@@ -19,8 +19,7 @@ const DAY_MS = 86_400_000;
  * The edition that the demo shop is served by: the book as it was a month ago, before heavy pots cost more
  * and before the heaviest parcels to the Maritimes became dearer.
  */
-export const demoEdition = (now: string): Edition => {
-  const { book, catalogue } = demoShop();
+export const demoEdition = (now: string, { book, catalogue }: Workbook): Edition => {
   return {
     number: 1,
     publishedAt: new Date(Date.parse(now) - LIVE_SINCE_DAYS * DAY_MS).toISOString(),

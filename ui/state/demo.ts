@@ -1,24 +1,12 @@
-import book from '../../demo/data/book.json';
-import catalogue from '../../demo/data/catalogue.json';
-import trials from '../../demo/data/trials.json';
-import { readBook, readCatalogue, readTrials } from '../../core/formats/read.ts';
 import type { Book } from '../../core/model/book.ts';
-import type { Result } from '../../core/model/fault.ts';
-import type { Demo } from './storage/start.ts';
+import type { Workbook } from './workbook.ts';
 
-const sound = <T>(result: Result<T>): T => {
-  if (!result.ok)
-    throw new Error(`the demo shop is not sound: ${result.faults.map((fault) => fault.path).join(', ')}`);
-  return result.value;
-};
-
-/** The demo shop that ships with the program. */
-export const demoShop: Demo = () => ({
-  book: sound(readBook(book)),
-  catalogue: sound(readCatalogue(catalogue)),
-  trials: sound(readTrials(trials)),
-});
+/** What tells the demo shop's book from others. */
+export const DEMO = { shop: 'Wrack & Thistle', location: 'nursery' } as const;
 
 /** Whether a book is still the demo shop's, changed or not: its made-up orders belong to it and to no other. */
 export const isDemoBook = ({ store, locations }: Book): boolean =>
-  store.name === book.store.name && locations[0]?.id === book.locations[0]?.id;
+  store.name === DEMO.shop && locations[0]?.id === DEMO.location;
+
+/** The demo shop that ships with the program, read when it is first needed. */
+export const loadDemoShop = async (): Promise<Workbook> => (await import('./demo-shop.ts')).demoShop();

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { readBook } from '../../core/formats/read.ts';
-import { demoShop } from './demo.ts';
+import { demoShop } from './demo-shop.ts';
 import {
   draftReducer,
   edit,

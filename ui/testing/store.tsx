@@ -7,7 +7,7 @@ import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { Provider } from 'react-redux';
 import { render } from '@testing-library/react-native';
-import { demoShop } from '../state/demo.ts';
+import { demoShop } from '../state/demo-shop.ts';
 import { initialDraft } from '../state/draft.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
 import { paperTheme } from '../theme/theme.ts';

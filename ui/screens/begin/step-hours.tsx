@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { DAYS } from '../settings/week-fields.tsx';
+import { DAYS } from '../../parts/week-fields.tsx';
 import { Answer, Why, type StepProps } from './begin-parts.tsx';
 
 /** The fourth question: the week in which orders are made ready. */

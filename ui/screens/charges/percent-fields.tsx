@@ -5,7 +5,7 @@ import { DraftField } from '../../parts/draft-field.tsx';
 import { optional, readMoney, readPercent } from '../../parts/readers.ts';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { withEnd } from './optional-parts.ts';
+import { withEnd } from '../../parts/optional-parts.ts';
 
 type Percent = Extract<Price, { kind: 'percent' }>;
 

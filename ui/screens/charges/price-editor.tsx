@@ -19,6 +19,8 @@ const CarrierFields = lazy(() => import('./carriers/carrier-fields.tsx'));
 interface Props {
   price: Price;
   onChange: (price: Price, visit: string | null) => void;
+  /** A delivery area's price: it can go by distance, and no carrier gives it. */
+  nearby?: boolean;
 }
 
 const KINDS: { value: ChosenKind; label: string }[] = [
@@ -49,7 +51,7 @@ const firstCarrierPrice = (accountId: string): Price => ({
 const isChosen = (kind: Price['kind']): kind is ChosenKind => KINDS.some(({ value }) => value === kind);
 
 /** What kind of price it is: one amount, steps, a percentage, or each good's own. */
-export const PriceKind = memo(function PriceKind({ price, onChange }: Props) {
+export const PriceKind = memo(function PriceKind({ price, onChange, nearby = false }: Props) {
   const isPhone = useWidth() === 'phone';
   const { rateTables, carriers } = useAppSelector(selectBook);
   const [[table], [account]] = [rateTables, carriers];
@@ -63,7 +65,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange }: Props) {
     } else onChange(asKind(price, kind), null);
   };
   const can = ({ value }: { value: ChosenKind }): boolean =>
-    (value !== 'table' || table !== undefined) && (value !== 'carrier' || account !== undefined);
+    (value !== 'table' || table !== undefined) && (value !== 'carrier' || (account !== undefined && !nearby));
   return (
     <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
       <Segments
@@ -78,7 +80,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange }: Props) {
             width={isPhone ? undefined : 420}
             value={price.basis}
             onChange={(basis) => onChange(rebased(price, basis), null)}
-            options={BASES}
+            options={nearby ? [...BASES, { value: 'distance', label: 'Distance' }] : BASES}
           />
           <Segments
             width={isPhone ? undefined : 240}
@@ -96,7 +98,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange }: Props) {
 });
 
 /** A price's figures. */
-export const PriceEditor = ({ price, onChange }: Props) => {
+export const PriceEditor = ({ price, onChange }: Omit<Props, 'nearby'>) => {
   switch (price.kind) {
     case 'tiers':
       return <StepsTable price={price} onChange={onChange} />;

@@ -1,28 +1,27 @@
-import { memo, type ReactNode } from 'react';
+import { memo } from 'react';
 import { View } from 'react-native';
-import { Text } from 'react-native-paper';
-import type { Handling, LimitMeasure, Limits } from '../../../core/model/price.ts';
+import type { Handling } from '../../../core/model/price.ts';
 import type { Rate } from '../../../core/model/rate.ts';
-import { measureFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
 import { DraftField } from '../../parts/draft-field.tsx';
 import {
   optional,
   readCountWithin,
-  readMeasure,
   readMoney,
   readPercent,
   readTokens,
   readWords,
 } from '../../parts/readers.ts';
+import { FieldGroup } from '../../parts/field-group.tsx';
+import { LimitFields } from '../../parts/limit-fields.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { useSteady } from '../../parts/use-steady.ts';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
-import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { isEmpty, withEnd, withField } from './optional-parts.ts';
+import { withEnd } from '../../parts/optional-parts.ts';
 
 type Change = (changes: Partial<Rate>, what: string, visit?: string | null) => void;
 
@@ -36,60 +35,9 @@ type PartProps<F extends keyof Rate> = Pick<Rate, F> & { onChange: Change };
 
 const styles = (inks: Inks) => ({
   all: { borderTopWidth: 1, borderTopColor: inks.hairline, paddingTop: 12, gap: 16 },
-  group: { gap: 6 },
-  fields: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } as const,
   field: { width: 148 },
-  name: { ...note(inks), color: inks.ink },
   check: { flexDirection: 'row', alignItems: 'center' } as const,
   checkWords: { flexShrink: 1 },
-});
-
-const Group = ({ name, children }: { name: string; children: ReactNode }) => {
-  const style = useStyles(styles);
-  return (
-    <View style={style.group} role="group" aria-label={name}>
-      <Text style={style.name}>{name}</Text>
-      <View style={style.fields}>{children}</View>
-    </View>
-  );
-};
-
-const LIMITS: readonly [LimitMeasure, string, ('min' | 'max')[]][] = [
-  ['weight', 'Weight', ['min', 'max']],
-  ['subtotal', 'Subtotal', ['min', 'max']],
-  ['units', 'Units', ['min', 'max']],
-  ['volume', 'Volume', ['min', 'max']],
-  ['longestSide', 'Longest side', ['max']],
-];
-
-const LimitFields = memo(function LimitFields({ limits: current, onChange }: PartProps<'limits'>) {
-  const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
-  const set = (measure: LimitMeasure, end: 'min' | 'max', value: number | undefined, visit: string): void => {
-    const limits: Limits = withField(current ?? {}, measure, withEnd(current?.[measure], end, value));
-    onChange({ limits: isEmpty(limits) ? undefined : limits }, 'limits', visit);
-  };
-  return (
-    <Group name="Only for baskets of">
-      {LIMITS.flatMap(([measure, name, ends]) =>
-        ends.map((end) => {
-          const limit: { min?: number; max?: number } = current?.[measure] ?? {};
-          const value = limit[end];
-          return (
-            <DraftField
-              key={`${measure}-${end}`}
-              style={style.field}
-              label={`${name}, ${end === 'min' ? 'at least' : 'at most'}`}
-              placeholder="any"
-              text={value === undefined ? '' : measureFigure(measure, value, speech)}
-              read={optional<number>(readMeasure(measure, speech))}
-              onChange={(next, visit) => set(measure, end, next, visit)}
-            />
-          );
-        }),
-      )}
-    </Group>
-  );
 });
 
 const HandlingFields = memo(function HandlingFields({ handling, onChange }: PartProps<'handling'>) {
@@ -101,7 +49,7 @@ const HandlingFields = memo(function HandlingFields({ handling, onChange }: Part
     onChange({ handling: nothing ? undefined : next }, 'handling', visit);
   };
   return (
-    <Group name="Handling, on top of the price">
+    <FieldGroup name="Handling, on top of the price">
       <DraftField
         right
         style={style.field}
@@ -132,7 +80,7 @@ const HandlingFields = memo(function HandlingFields({ handling, onChange }: Part
           ]}
         />
       )}
-    </Group>
+    </FieldGroup>
   );
 });
 
@@ -148,7 +96,7 @@ const ChargeFields = memo(function ChargeFields({
   const bound = (end: 'min' | 'max', value: number | undefined, visit: string): void =>
     onChange({ bounds: withEnd(bounds, end, value) }, 'bounds', visit);
   return (
-    <Group name="The charge">
+    <FieldGroup name="The charge">
       <DraftField
         right
         style={style.field}
@@ -176,7 +124,7 @@ const ChargeFields = memo(function ChargeFields({
         read={optional<number>(readMoney(speech))}
         onChange={(value, visit) => bound('max', value, visit)}
       />
-    </Group>
+    </FieldGroup>
   );
 });
 
@@ -192,7 +140,7 @@ const TransitFields = memo(function TransitFields({ transit, onChange }: PartPro
     onChange({ transit: ordered }, 'transit', visit);
   };
   return (
-    <Group name="Working days on the way">
+    <FieldGroup name="Working days on the way">
       {(['min', 'max'] as const).map((end) => (
         <DraftField
           key={end}
@@ -204,7 +152,7 @@ const TransitFields = memo(function TransitFields({ transit, onChange }: PartPro
           onChange={(days, visit) => set(end, days, visit)}
         />
       ))}
-    </Group>
+    </FieldGroup>
   );
 });
 
@@ -215,7 +163,7 @@ export const RateConditions = ({ rate, onChange }: Props) => {
   const change = useSteady(onChange);
   return (
     <View style={style.all}>
-      <LimitFields limits={rate.limits} onChange={change} />
+      <LimitFields limits={rate.limits} onChange={(limits, visit) => change({ limits }, 'limits', visit)} />
       <HandlingFields handling={rate.handling} onChange={change} />
       <ChargeFields freeFrom={rate.freeFrom} bounds={rate.bounds} onChange={change} />
       <TransitFields transit={rate.transit} onChange={change} />

@@ -2,10 +2,10 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { readGoodsTable, type TableTaking } from '../../../core/formats/goods-table.ts';
+import type { Fault } from '../../../core/model/fault.ts';
 import { guessColumns } from '../../../core/goods/columns.ts';
 import { goodsDifference } from '../../../core/goods/difference.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import { parseCsv } from '../../parts/csv.ts';
 import { Page } from '../../parts/page.tsx';
 import { decimalMark } from '../../parts/readers.ts';
 import { Section } from '../../parts/section.tsx';
@@ -23,7 +23,8 @@ import { CsvReview } from './csv-review.tsx';
 
 interface Props {
   name: string;
-  text: string;
+  /** The rows of the file, and where its quotes do not close. */
+  parsed: { rows: string[][]; faults: Fault[] };
   onDone: () => void;
 }
 
@@ -34,8 +35,7 @@ const styles = (inks: Inks) => ({
 });
 
 /** The file as read, its columns as they are taken, and what taking it would do. */
-const useTable = (text: string) => {
-  const { rows, faults } = useMemo(() => parseCsv(text), [text]);
+const useTable = ({ rows, faults }: Props['parsed']) => {
   const book = useAppSelector(selectBook);
   const { goods: here } = useAppSelector(selectCatalogue);
   const speech = useAppSelector(selectSpeech);
@@ -57,10 +57,10 @@ const useTable = (text: string) => {
 };
 
 /** A table of goods from a file: what its columns are, and what would change, before anything does. */
-export const CsvPage = ({ name, text, onDone }: Props) => {
+export const CsvPage = ({ name, parsed, onDone }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { rows, mapped, setMapped, taking, setTaking, table, difference } = useTable(text);
+  const { rows, mapped, setMapped, taking, setTaking, table, difference } = useTable(parsed);
   const changes = difference.added.length + difference.changed.length + difference.removed.length;
   const take = (): void => {
     dispatch(edit('replaceGoods', { goods: table.goods }, `Took ${name}`));

@@ -2,6 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { lazy, useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import type { Fault } from '../../../core/model/fault.ts';
 import type { GoodsView } from '../../../core/goods/sort.ts';
 import { openFile } from '../../parts/files.ts';
 import { Page } from '../../parts/page.tsx';
@@ -42,7 +43,7 @@ const styles = (inks: Inks) => ({
 
 interface OpenFile {
   name: string;
-  text: string;
+  parsed: { rows: string[][]; faults: Fault[] };
 }
 
 interface AllProps {
@@ -108,7 +109,10 @@ export default function GoodsScreen() {
     if (!chosen) return;
     if (chosen.text === null)
       dispatch(told({ text: `${chosen.name} is larger than 200 MB and was not read.`, undo: false }));
-    else setFile({ name: chosen.name, text: chosen.text });
+    else {
+      const { parseCsv } = await import('../../parts/csv.ts');
+      setFile({ name: chosen.name, parsed: parseCsv(chosen.text) });
+    }
   };
   if (panel === 'boxes')
     return (

@@ -2,7 +2,6 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { countFigure } from '../../../core/words/figure.ts';
-import { csvText } from '../../parts/csv.ts';
 import { fileName, saveFile } from '../../parts/files.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -40,11 +39,11 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
   const catalogue = useAppSelector(selectCatalogue);
   const speech = useAppSelector(selectSpeech);
   const { view, setView, missing, shown, all } = goods;
-  const save = (): void =>
-    saveFile(
-      fileName(store.name, 'goods', new Date().toISOString().slice(0, 10), 'csv'),
-      csvText(writeGoodsTable(catalogue.goods, speech)),
-    );
+  const save = async (): Promise<void> => {
+    const { csvText } = await import('../../parts/csv.ts');
+    const day = new Date().toISOString().slice(0, 10);
+    saveFile(fileName(store.name, 'goods', day, 'csv'), csvText(writeGoodsTable(catalogue.goods, speech)));
+  };
   return (
     <View style={style.all}>
       <View style={style.row}>
@@ -73,7 +72,7 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
       <View style={style.actions}>
         <TextAction label="Add a good" onPress={onAdd} />
         <TextAction label="Open a CSV" onPress={onOpenCsv} />
-        <TextAction label="Save as CSV" disabled={all.length === 0} onPress={save} />
+        <TextAction label="Save as CSV" disabled={all.length === 0} onPress={() => void save()} />
         <TextAction
           label="Groups"
           accessibilityLabel="Handling groups"

@@ -1,5 +1,6 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { demoEdition, demoOrders } from '../../state/demo-orders.ts';
+import { demoShop } from '../../state/demo-shop.ts';
 import { edit } from '../../state/draft.ts';
 import { demoEditionCame, editionPublished } from '../../state/editions.ts';
 import { demoOrdersCame } from '../../state/orders.ts';
@@ -41,7 +42,7 @@ const open = async (part: string): Promise<AppStore> => {
   goTo({ pathname: '/proof', params: { part } });
   const store = demoStore();
   store.dispatch(demoOrdersCame(demoOrders(NOW)));
-  store.dispatch(demoEditionCame(demoEdition(NOW)));
+  store.dispatch(demoEditionCame(demoEdition(NOW, demoShop())));
   stop = keepProved(store, makeProver());
   renderOver(store, <ProofScreen />);
   await settle();
@@ -133,7 +134,7 @@ describe('the errata', () => {
 test('the shopfront serves the live edition, or the draft when it is told to', () => {
   const store = demoStore();
   expect(selectServesLive(store.getState())).toBe(false);
-  store.dispatch(demoEditionCame(demoEdition(NOW)));
+  store.dispatch(demoEditionCame(demoEdition(NOW, demoShop())));
   expect(selectServedBook(store.getState()).adjustments).toHaveLength(4);
   store.dispatch(shopServed('draft'));
   expect(selectServedBook(store.getState())).toBe(selectBook(store.getState()));
@@ -143,7 +144,7 @@ test('the shopfront serves the live edition, or the draft when it is told to', (
 
 test('an edition is kept as it was, and one that cannot be read is set aside', async () => {
   const shelf = makeShelf();
-  const edition = demoEdition(NOW);
+  const edition = demoEdition(NOW, demoShop());
   await shelf.setItem(editionKey(edition), writeEdition(edition));
   await shelf.setItem(editionKey({ number: 2 }), '[{}]');
   const store = demoStore();

@@ -23,7 +23,8 @@ import {
 import { SellsToEditor } from './sells-to.tsx';
 import { ContestList, ZoneList } from './zone-list.tsx';
 
-const WorldMap = lazy(() => import('./world-map.tsx'));
+const WorldMap = lazy(async () => ({ default: (await import('./maps.ts')).WorldMap }));
+const NearbyPart = lazy(() => import('./nearby/nearby-part.tsx'));
 const PostalPart = lazy(() => import('./postal/postal-part.tsx'));
 const PostalImport = lazy(() => import('./postal/postal-import.tsx'));
 const NONE: string[] = [];
@@ -82,17 +83,18 @@ const World = () => {
 
 const PARTS = [
   { value: 'world', label: 'Zones' },
+  { value: 'nearby', label: 'Neighbourhood' },
   { value: 'postal', label: 'Postal list' },
 ] as const;
 type PartName = (typeof PARTS)[number]['value'];
 
-/** Where the shop sells and how far: the world by zones, and the list of postal codes that are served. */
+/** Where the shop sells and how far: the world by zones, the neighbourhood, and the list of postal codes that are served. */
 const ReachScreen = () => {
   const router = useRouter();
   const isPhone = useWidth() === 'phone';
   const { part } = useLocalSearchParams<{ part?: string }>();
   const [file, setFile] = useState<File | null>(null);
-  const name: PartName = part === 'postal' ? part : 'world';
+  const name: PartName = part === 'postal' || part === 'nearby' ? part : 'world';
   if (file) {
     return (
       <Later>
@@ -115,9 +117,7 @@ const ReachScreen = () => {
       {name === 'world' ? (
         <World />
       ) : (
-        <Later>
-          <PostalPart onFile={setFile} />
-        </Later>
+        <Later>{name === 'nearby' ? <NearbyPart /> : <PostalPart onFile={setFile} />}</Later>
       )}
     </Page>
   );

@@ -15,7 +15,7 @@ import { mergeOrders } from '../../../core/order/merge-orders.ts';
 import { dayTimeText } from '../../parts/dates.ts';
 import { fileName, openFile, saveFile } from '../../parts/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
-import { demoShop } from '../../state/demo.ts';
+import { loadDemoShop } from '../../state/demo.ts';
 import { edit } from '../../state/draft.ts';
 import { editionsTaken } from '../../state/editions.ts';
 import { ordersTaken } from '../../state/orders.ts';
@@ -136,7 +136,10 @@ export const DataSettings = () => {
       <AsideList />
       <View style={style.actions}>
         <TextAction label="Start a shop of your own" onPress={() => router.navigate('/begin')} />
-        <TextAction label="Back to the demo" onPress={() => take(demoShop(), 'Back to the demo shop')} />
+        <TextAction
+          label="Back to the demo"
+          onPress={() => void loadDemoShop().then((demo) => take(demo, 'Back to the demo shop'))}
+        />
       </View>
     </View>
   );

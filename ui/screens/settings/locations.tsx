@@ -6,9 +6,11 @@ import type { Location } from '../../../core/model/location.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { PlaceFields } from '../../parts/place-fields.tsx';
+import { PreparationFields } from '../../parts/preparation-fields.tsx';
 import { Press } from '../../parts/press.tsx';
-import { readDates, readName } from '../../parts/readers.ts';
+import { optional, readDates, readName, readPoint } from '../../parts/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
+import { WeekFields } from '../../parts/week-fields.tsx';
 import { edit } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
@@ -16,8 +18,8 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
-import { PreparationFields } from './preparation-fields.tsx';
-import { WeekFields } from './week-fields.tsx';
+
+type Point = NonNullable<Location['address']['point']>;
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
@@ -39,13 +41,13 @@ const openText = ({ hours }: Location): string => {
 const LocationPanel = ({ location, first }: { location: Location; first: boolean }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { id, name, hours, closedDates, preparation } = location;
+  const { id, name, address, hours, closedDates, preparation } = location;
   const set = (changes: Partial<Location>, what: string, visit: string | null = null): void => {
     dispatch(edit('setLocation', { id, changes }, `${name}: ${what}`, visit));
   };
   const isNeeded = useAppSelector((state) => {
-    const { locations, carriers } = selectBook(state);
-    return locations.length === 1 && carriers.length > 0;
+    const { locations, carriers, areas, pickups } = selectBook(state);
+    return locations.length === 1 && [carriers, areas, pickups].some(({ length }) => length > 0);
   });
   const remove = (): void => {
     dispatch(edit('removeLocation', { id }, `Remove ${name}`));
@@ -63,8 +65,16 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
       />
       <PlaceFields
         street
-        destination={location.address}
-        onChange={(address, visit) => set({ address }, 'address', visit)}
+        destination={address}
+        onChange={(next, visit) => set({ address: next }, 'address', visit)}
+      />
+      <DraftField
+        style={{ maxWidth: 260 }}
+        label="Point: latitude, longitude"
+        placeholder="not known"
+        text={address.point ? `${address.point.lat}, ${address.point.lng}` : ''}
+        read={optional<Point>(readPoint)}
+        onChange={(point, visit) => set({ address: { ...address, point } }, 'point', visit)}
       />
       <WeekFields
         hours={hours}
@@ -92,7 +102,9 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
         )}
         <TextAction label="Remove the location" disabled={isNeeded} onPress={remove} />
       </View>
-      {isNeeded ? <Text style={style.note}>The carrier accounts ship from here, so it stays.</Text> : null}
+      {isNeeded ? (
+        <Text style={style.note}>Carriers, delivery areas or pickup points need it, so it stays.</Text>
+      ) : null}
     </View>
   );
 };

@@ -1,6 +1,6 @@
-import { act, fireEvent, screen } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { writeShopFile } from '../../../core/formats/shop-file.ts';
-import { demoShop } from '../../state/demo.ts';
+import { demoShop } from '../../state/demo-shop.ts';
 import { edit, undone } from '../../state/draft.ts';
 import { selectBook, selectSlip } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
@@ -179,12 +179,12 @@ describe('the data of the shop', () => {
     expect(store.getState().draft.past).toEqual([]);
   });
 
-  test('goes back to the demo', () => {
+  test('goes back to the demo', async () => {
     const store = demoStore();
     store.dispatch(edit('setStore', { changes: { name: 'Other' } }, 'name'));
     open('data', store);
     fireEvent.press(screen.getByText('Back to the demo'));
-    expect(store.getState().draft.workbook).toEqual(demoShop());
+    await waitFor(() => expect(store.getState().draft.workbook).toEqual(demoShop()));
     expect(store.getState().session.message).toEqual({ text: 'Back to the demo shop.', undo: true });
   });
 });

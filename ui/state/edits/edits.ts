@@ -8,6 +8,7 @@ import { groupEdits } from './group-edits.ts';
 import { locationEdits } from './location-edits.ts';
 import { rateEdits } from './rate-edits.ts';
 import { paymentEdits } from './payment-edits.ts';
+import { nearbyEdits } from './nearby-edits.ts';
 import { postalEdits } from './postal-edits.ts';
 import { reachEdits } from './reach-edits.ts';
 import { serviceEdits } from './service-edits.ts';
@@ -37,6 +38,7 @@ export const EDITS = {
   ...boxEdits,
   ...carrierEdits,
   ...dutyEdits,
+  ...nearbyEdits,
 };
 
 export type EditName = keyof typeof EDITS;

@@ -1,6 +1,6 @@
 import type { Book } from '../../../core/model/book.ts';
 
-type Named = 'services' | 'zones' | 'groups';
+type Named = 'services' | 'zones' | 'groups' | 'areas' | 'pickups';
 
 const without = (ids: string[] | undefined, id: string): void => {
   const at = ids?.indexOf(id) ?? -1;
@@ -25,6 +25,8 @@ export const forget = (book: Book, what: Named, id: string): void => {
   for (const { to, when, effect } of book.adjustments) {
     if (what === 'services') without(to.serviceIds, id);
     if (what === 'zones') without(to.zoneIds, id);
+    if (what === 'areas') without(to.areaIds, id);
+    if (what === 'pickups') without(to.pickupIds, id);
     if (what !== 'groups') continue;
     if (effect.do === 'add') without(effect.goods?.groupIds, id);
     for (const condition of when) if (condition.test === 'goods') without(condition.groupIds, id);

@@ -26,13 +26,16 @@ export const locationEdits = {
   sendFrom: ({ book }: Workbook, { id }: { id: string }): void =>
     moveItem(book.locations, id, -book.locations.length),
 
-  /** A location goes; what a carrier took there it takes at the first of the others. The last one stays while there is an account. */
+  /**
+   * A location goes; what carriers took, what was delivered and collected there is so at the first of the others.
+   * The last one stays while there is any of these.
+   */
   removeLocation: ({ book }: Workbook, { id }: { id: string }): void => {
     const others = book.locations.filter((one) => one.id !== id);
     const [first] = others;
-    if (!first && book.carriers.length > 0) return;
+    if (!first && [book.carriers, book.areas, book.pickups].some(({ length }) => length > 0)) return;
     book.locations = others;
-    for (const account of book.carriers)
-      if (first && account.locationId === id) account.locationId = first.id;
+    for (const one of [...book.carriers, ...book.areas, ...book.pickups])
+      if (first && one.locationId === id) one.locationId = first.id;
   },
 };

@@ -48,9 +48,11 @@ export const tableEdits = {
     tableOf(workbook, id)?.rows.splice(at, 1);
   },
 
-  /** A table goes, unless a rate is priced by it. */
+  /** A table goes, unless a rate or a delivery area is priced by it. */
   removeTable: ({ book }: Workbook, { id }: { id: string }): void => {
-    const isUsed = book.rates.some(({ price }) => price.kind === 'table' && price.tableId === id);
+    const isUsed = [...book.rates, ...book.areas].some(
+      ({ price }) => price.kind === 'table' && price.tableId === id,
+    );
     if (!isUsed) book.rateTables = book.rateTables.filter((one) => one.id !== id);
   },
 };

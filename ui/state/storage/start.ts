@@ -7,7 +7,7 @@ import { KEYS, readDraft, readGoods, readSession } from './documents.ts';
 import type { Shelf } from './writer.ts';
 
 /** The shop shown where nothing is kept yet. */
-export type Demo = () => Workbook;
+export type Demo = () => Promise<Workbook>;
 
 type Read = <T>(key: string, read: (text: string) => T | null) => Promise<T | null>;
 
@@ -34,11 +34,11 @@ export const readStart = async (shelf: Shelf, demo: Demo): Promise<Start> => {
   const read = reader(shelf, new Date().toISOString(), news);
   const stamp = await shelf.getItem(KEYS.stamp);
   const goods = await read(KEYS.catalogue, readGoods);
-  const kept = goods ?? { catalogue: demo().catalogue, goodsStamp: 0 };
+  const kept = goods ?? { catalogue: (await demo()).catalogue, goodsStamp: 0 };
   const found = await read(KEYS.draft, (text) => readDraft(text, kept));
   const device = await read(KEYS.session, readSession);
   return {
-    draft: found?.draft ?? initialDraft(demo()),
+    draft: found?.draft ?? initialDraft(await demo()),
     storage: {
       changedAt: found?.changedAt ?? null,
       savedAt: device?.savedAt ?? null,

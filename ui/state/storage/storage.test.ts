@@ -2,7 +2,8 @@ import type { PastOrder } from '../../../core/model/order.ts';
 import { makeShelf, makeTabs, type TestShelf } from '../../testing/shelf.ts';
 import { nextEdition } from '../../../core/publish/edition.ts';
 import { added } from '../basket.ts';
-import { demoShop } from '../demo.ts';
+import { isDemoBook, loadDemoShop } from '../demo.ts';
+import { demoShop } from '../demo-shop.ts';
 import { edit, initialDraft, undone } from '../draft.ts';
 import { editionPublished } from '../editions.ts';
 import { orderPlaced } from '../orders.ts';
@@ -24,9 +25,9 @@ interface Opened {
 }
 
 const open = async (shelf: TestShelf, tabs: Tabs = makeTabs()('one')): Promise<Opened> => {
-  const start = await readStart(shelf, demoShop);
+  const start = await readStart(shelf, loadDemoShop);
   const store = makeStore(start);
-  const writer = keepStore(store, shelf, tabs, demoShop, start.stamp ?? null);
+  const writer = keepStore(store, shelf, tabs, loadDemoShop, start.stamp ?? null);
   await jest.advanceTimersByTimeAsync(20);
   return { store, writer };
 };
@@ -44,6 +45,12 @@ const order = (number: string, at: string): PastOrder => ({
 });
 const NOVEMBER = order('1001', '2026-11-30T22:00:00Z');
 const DECEMBER = order('1002', '2026-12-01T09:00:00Z');
+
+test('the demo shop’s book is told from others by its name and its first location', () => {
+  const { book } = demoShop();
+  expect(isDemoBook(book)).toBe(true);
+  expect(isDemoBook({ ...book, locations: [] })).toBe(false);
+});
 
 describe('what is kept', () => {
   test('comes back with its history, the trials, orders, basket and colours with it', async () => {

@@ -1,16 +1,18 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { Preparation } from '../../../core/model/time.ts';
-import { DraftField } from '../../parts/draft-field.tsx';
-import { readCountWithin, readTime } from '../../parts/readers.ts';
-import { Segments } from '../../parts/segments.tsx';
-import { useStyles } from '../../theme/styles.ts';
-import { note } from '../../theme/text.ts';
-import type { Inks } from '../../theme/tokens.ts';
+import type { Preparation } from '../../core/model/time.ts';
+import { DraftField } from './draft-field.tsx';
+import { readCountWithin, readTime } from './readers.ts';
+import { Segments } from './segments.tsx';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
 
 interface Props {
   preparation: Preparation | undefined;
   onChange: (next: Preparation | undefined, visit: string | null) => void;
+  /** Whether it has to be said: then it cannot be left out. */
+  needed?: boolean;
 }
 
 type Kind = Preparation['kind'] | 'none';
@@ -71,7 +73,7 @@ const Figures = ({ preparation, onChange }: { preparation: Preparation; onChange
 };
 
 /** When an order is ready to be handed over at a location. */
-export const PreparationFields = ({ preparation, onChange }: Props) => {
+export const PreparationFields = ({ preparation, onChange, needed = false }: Props) => {
   const kind: Kind = preparation?.kind ?? 'none';
   const style = useStyles(styles);
   return (
@@ -81,7 +83,7 @@ export const PreparationFields = ({ preparation, onChange }: Props) => {
         value={kind}
         onChange={(next) => onChange(next === 'none' ? undefined : FIRST[next], null)}
         options={[
-          { value: 'none', label: 'that day' },
+          ...(needed ? [] : [{ value: 'none' as const, label: 'that day' }]),
           { value: 'as-received', label: 'minutes' },
           { value: 'working-days', label: 'days' },
           { value: 'batch', label: 'cut-off' },

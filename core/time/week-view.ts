@@ -1,0 +1,72 @@
+import type { CompiledBook } from '../quote/compile.ts';
+import { dateOf } from './calendar.ts';
+import { openDays, type OpenSpan } from './open-days.ts';
+import { indexTaken } from './taken.ts';
+import type { TimeSlot } from './times.ts';
+import type { QuoteRequest } from '../model/request.ts';
+
+/** A day as a strip shows it: when the location is open, and what could be chosen. */
+export interface DayView {
+  date: string;
+  /** Minutes of the day. */
+  open: readonly OpenSpan[];
+  isClosedDate: boolean;
+  slots: TimeSlot[];
+}
+
+/** The days after an order, what could be chosen on each, and when it would be ready. */
+export interface WeekView {
+  days: DayView[];
+  /** Where in the first day the order is placed, in minutes. */
+  placed: number;
+  ready: string | null;
+  cutoff: string | null;
+}
+
+const LEAST_DAYS = 7;
+const MOST_DAYS = 14;
+
+/**
+ * The week from an order's day on, for a pickup point or a way ('area:way'): at least seven days, up to the last
+ * that can be chosen. Null where the book has no such thing.
+ */
+export const weekView = (
+  { areas, pickups, clock }: CompiledBook,
+  id: string,
+  { placedAt, slotsTaken }: Pick<QuoteRequest, 'placedAt' | 'slotsTaken'>,
+): WeekView | null => {
+  const pickup = pickups.find(({ point }) => point.id === id);
+  const area = areas.find(({ ways }) => ways.some((way) => way.id === id));
+  const way = area?.ways.find((one) => one.id === id);
+  const times = pickup?.times ?? way?.times;
+  const location = pickup?.location ?? area?.location;
+  const preparation = pickup?.point.preparation ?? area?.area.preparation;
+  if (!times || !location || !preparation) return null;
+  const taken = slotsTaken ? (indexTaken(slotsTaken).get(id) ?? null) : null;
+  const all = times.all(placedAt, taken);
+  const { day: first, minutes } = clock.local(Date.parse(placedAt));
+  const hours = openDays(location.hours, location.closedDates);
+  const byDate = new Map<string, TimeSlot[]>();
+  for (const slot of all) {
+    const date = slot.start.slice(0, 10);
+    byDate.set(date, [...(byDate.get(date) ?? []), slot]);
+  }
+  const last = [...byDate.keys()].sort().at(-1);
+  const count = Array.from({ length: MOST_DAYS }, (_, at) => at).filter(
+    (at) => at < LEAST_DAYS || (last !== undefined && dateOf(first + at) <= last),
+  );
+  return {
+    placed: minutes,
+    ready: times.ready(placedAt),
+    cutoff: preparation.kind === 'batch' ? preparation.cutoff : null,
+    days: count.map((at) => {
+      const date = dateOf(first + at);
+      return {
+        date,
+        open: hours.spans(first + at),
+        isClosedDate: hours.isClosedDate(first + at),
+        slots: byDate.get(date) ?? [],
+      };
+    }),
+  };
+};

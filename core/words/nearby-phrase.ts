@@ -1,0 +1,81 @@
+import type { Coverage, DeliveryArea, PickupPoint } from '../model/delivery.ts';
+import type { Preparation, Timing } from '../model/time.ts';
+import { countFigure, distanceFigure, moneyFigure, type Speech } from './figure.ts';
+import { pricePhrase } from './rate-phrase.ts';
+
+/** Delivery areas and pickup points in a few words, as their lists show them. */
+
+const COVERS_SHOWN = 4;
+
+/** 'B3H*, B3J* and 2 more', 'within 18 km', 'a shape of 6 corners'. */
+export const coveragePhrase = (covers: Coverage, { units }: Speech): string => {
+  if (covers.kind === 'radius') return `within ${distanceFigure(covers.metres, units)}`;
+  if (covers.kind === 'shape') return `a shape of ${covers.ring.length} corners`;
+  const { patterns } = covers;
+  if (patterns.length === 0) return 'no postal code';
+  const shown = patterns.slice(0, COVERS_SHOWN).join(', ');
+  return patterns.length > COVERS_SHOWN ? `${shown} and ${patterns.length - COVERS_SHOWN} more` : shown;
+};
+
+/** '1 to 2 open days after it is ready', 'a day of the next 14', 'a slot of 60 minutes in the next 7 days'. */
+export const timingPhrase = (timing: Timing): string => {
+  const ahead = (days: number): string =>
+    days === 0 ? 'of the same day' : `in the next ${countFigure(days, 'day')}`;
+  switch (timing.kind) {
+    case 'words':
+      return timing.text;
+    case 'days': {
+      const { min, max } = timing;
+      if (max === 0) return 'on the day it is ready';
+      return `${min === max ? countFigure(min, 'open day') : `${min} to ${max} open days`} after it is ready`;
+    }
+    case 'day':
+      return `a day ${ahead(timing.horizonDays)}`;
+    case 'slot':
+      return `a slot of ${timing.minutes} minutes ${ahead(timing.horizonDays)}`;
+  }
+};
+
+/** 'ready after 120 open minutes', 'ready at 14:00 for orders before 11:00'. */
+export const preparationPhrase = (preparation: Preparation): string => {
+  switch (preparation.kind) {
+    case 'as-received':
+      return `ready after ${countFigure(preparation.minutes, 'open minute')}`;
+    case 'working-days':
+      return preparation.days === 0
+        ? 'ready at opening of the same or the next open day'
+        : `ready ${countFigure(preparation.days, 'open day')} later`;
+    case 'batch': {
+      const { cutoff, readyAt, days } = preparation;
+      return `ready at ${readyAt}${days === 0 ? '' : `, ${countFigure(days, 'open day')} later`}, for orders before ${cutoff}`;
+    }
+  }
+};
+
+/** What an area costs in a few words: '5.50 · free from 75.00 · orders from 20.00'. */
+export const areaPricePhrase = (
+  { price, freeFrom, minSubtotal, serviceFee }: DeliveryArea,
+  speech: Speech,
+): string => {
+  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
+  const { price: figure, by } = pricePhrase(price, speech);
+  return [
+    by === null ? figure : `${figure} ${by}`,
+    ...(freeFrom === undefined ? [] : [`free from ${money(freeFrom)}`]),
+    ...(serviceFee ? [`${serviceFee.name} ${money(serviceFee.amount)}`] : []),
+    ...(minSubtotal === undefined ? [] : [`orders from ${money(minSubtotal)}`]),
+  ].join(' · ');
+};
+
+/** What collecting at a point costs and how it goes. */
+export const pickupPhrase = (
+  { charge, timing, kerbside, minSubtotal, maxDistance }: PickupPoint,
+  { decimals, units }: Speech,
+): string =>
+  [
+    charge === 0 ? 'free' : moneyFigure(charge, decimals),
+    timingPhrase(timing),
+    ...(kerbside ? ['kerbside'] : []),
+    ...(minSubtotal === undefined ? [] : [`orders from ${moneyFigure(minSubtotal, decimals)}`]),
+    ...(maxDistance === undefined ? [] : [`up to ${distanceFigure(maxDistance, units)} away`]),
+  ].join(' · ');

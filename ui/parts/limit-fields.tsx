@@ -1,0 +1,59 @@
+import { memo } from 'react';
+import type { LimitMeasure, Limits } from '../../core/model/price.ts';
+import { measureFigure } from '../../core/words/figure.ts';
+import { selectSpeech } from '../state/selectors.ts';
+import { useAppSelector } from '../state/store.ts';
+import { DraftField } from './draft-field.tsx';
+import { FieldGroup } from './field-group.tsx';
+import { isEmpty, withEnd, withField } from './optional-parts.ts';
+import { optional, readMeasure } from './readers.ts';
+
+interface Props {
+  limits: Limits | undefined;
+  onChange: (limits: Limits | undefined, visit: string) => void;
+  name?: string;
+}
+
+const FIELD = { width: 148 };
+
+const LIMITS: readonly [LimitMeasure, string, ('min' | 'max')[]][] = [
+  ['weight', 'Weight', ['min', 'max']],
+  ['subtotal', 'Subtotal', ['min', 'max']],
+  ['units', 'Units', ['min', 'max']],
+  ['volume', 'Volume', ['min', 'max']],
+  ['longestSide', 'Longest side', ['max']],
+];
+
+/** The limits of what takes a basket: both ends included. */
+export const LimitFields = memo(function LimitFields({
+  limits: current,
+  onChange,
+  name = 'Only for baskets of',
+}: Props) {
+  const speech = useAppSelector(selectSpeech);
+  const set = (measure: LimitMeasure, end: 'min' | 'max', value: number | undefined, visit: string): void => {
+    const limits: Limits = withField(current ?? {}, measure, withEnd(current?.[measure], end, value));
+    onChange(isEmpty(limits) ? undefined : limits, visit);
+  };
+  return (
+    <FieldGroup name={name}>
+      {LIMITS.flatMap(([measure, what, ends]) =>
+        ends.map((end) => {
+          const limit: { min?: number; max?: number } = current?.[measure] ?? {};
+          const value = limit[end];
+          return (
+            <DraftField
+              key={`${measure}-${end}`}
+              style={FIELD}
+              label={`${what}, ${end === 'min' ? 'at least' : 'at most'}`}
+              placeholder="any"
+              text={value === undefined ? '' : measureFigure(measure, value, speech)}
+              read={optional<number>(readMeasure(measure, speech))}
+              onChange={(next, visit) => set(measure, end, next, visit)}
+            />
+          );
+        }),
+      )}
+    </FieldGroup>
+  );
+});

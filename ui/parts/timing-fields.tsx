@@ -1,0 +1,165 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { OpeningHours, Timing } from '../../core/model/time.ts';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
+import { DraftField } from './draft-field.tsx';
+import { optional, readCountWithin, readWords } from './readers.ts';
+import { Segments } from './segments.tsx';
+import { WeekFields } from './week-fields.tsx';
+
+interface Props {
+  timing: Timing;
+  onChange: (timing: Timing, visit: string | null) => void;
+  /** The hours that a new choice of days or slots begins with: the location's. */
+  hours: readonly OpeningHours[];
+}
+
+type Chosen = Extract<Timing, { kind: 'day' | 'slot' }>;
+
+const MEANING: Record<Timing['kind'], string> = {
+  words: 'The customer is told these words.',
+  days: 'The customer is told by when: open days after the day it is ready; 0 is that day.',
+  day: 'The customer chooses a day, within its hours.',
+  slot: 'The customer chooses a time: the hours are cut into slots.',
+};
+
+const styles = (inks: Inks) => ({
+  note: note(inks),
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } as const,
+  field: { width: 132 },
+});
+
+const asKind = (kind: Timing['kind'], timing: Timing, hours: readonly OpeningHours[]): Timing => {
+  const chosen: Pick<Chosen, 'hours' | 'horizonDays'> =
+    'hours' in timing
+      ? { hours: timing.hours, horizonDays: timing.horizonDays }
+      : { hours: [...hours], horizonDays: 7 };
+  const capacity = 'capacity' in timing && timing.capacity !== undefined ? { capacity: timing.capacity } : {};
+  switch (kind) {
+    case 'words':
+      return { kind, text: 'We write as soon as it is ready.' };
+    case 'days':
+      return { kind, min: 0, max: 1 };
+    case 'day':
+      return { kind, ...chosen, ...capacity };
+    case 'slot':
+      return { kind, ...chosen, ...capacity, minutes: 60 };
+  }
+};
+
+const Count = ({
+  label,
+  value,
+  most,
+  least = 0,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  most: number;
+  least?: number;
+  onChange: (value: number, visit: string) => void;
+}) => {
+  const style = useStyles(styles);
+  return (
+    <DraftField
+      right
+      style={style.field}
+      label={label}
+      text={String(value)}
+      read={readCountWithin(least, most)}
+      onChange={onChange}
+    />
+  );
+};
+
+const ChosenFields = ({ timing, onChange }: { timing: Chosen; onChange: Props['onChange'] }) => {
+  const style = useStyles(styles);
+  const { capacity, horizonDays } = timing;
+  return (
+    <View style={{ gap: 8 }}>
+      <View style={style.row}>
+        {timing.kind === 'slot' ? (
+          <Count
+            label="Minutes a slot"
+            value={timing.minutes}
+            least={5}
+            most={1_440}
+            onChange={(minutes, visit) => onChange({ ...timing, minutes }, visit)}
+          />
+        ) : null}
+        <Count
+          label="Days ahead at most"
+          value={horizonDays}
+          most={366}
+          onChange={(next, visit) => onChange({ ...timing, horizonDays: next }, visit)}
+        />
+        <DraftField
+          right
+          style={style.field}
+          label={timing.kind === 'slot' ? 'Orders a slot' : 'Orders a day'}
+          placeholder="any number"
+          text={capacity === undefined ? '' : String(capacity)}
+          read={optional<number>(readCountWithin(0, 100_000))}
+          onChange={(next, visit) => {
+            const { capacity: _, ...rest } = timing;
+            onChange(next === undefined ? rest : { ...rest, capacity: next }, visit);
+          }}
+        />
+      </View>
+      <WeekFields
+        hours={timing.hours}
+        verb="Offered on"
+        onChange={(hours, visit) => onChange({ ...timing, hours }, visit)}
+      />
+    </View>
+  );
+};
+
+/** What the customer is told, or may choose, about time. */
+export const TimingFields = ({ timing, onChange, hours }: Props) => {
+  const style = useStyles(styles);
+  return (
+    <View style={{ gap: 8 }} role="group" aria-label="Time">
+      <Segments<Timing['kind']>
+        value={timing.kind}
+        onChange={(kind) => (kind === timing.kind ? undefined : onChange(asKind(kind, timing, hours), null))}
+        options={[
+          { value: 'words', label: 'words' },
+          { value: 'days', label: 'by when' },
+          { value: 'day', label: 'a day' },
+          { value: 'slot', label: 'a slot' },
+        ]}
+      />
+      <Text style={style.note}>{MEANING[timing.kind]}</Text>
+      {timing.kind === 'words' ? (
+        <DraftField
+          prose
+          label="Words about the time"
+          text={timing.text}
+          read={readWords(300)}
+          onChange={(text, visit) => onChange({ kind: 'words', text }, visit)}
+        />
+      ) : null}
+      {timing.kind === 'days' ? (
+        <View style={style.row}>
+          <Count
+            label="At the earliest"
+            value={timing.min}
+            most={365}
+            onChange={(min, visit) => onChange({ ...timing, min, max: Math.max(min, timing.max) }, visit)}
+          />
+          <Count
+            label="At the latest"
+            value={timing.max}
+            most={365}
+            onChange={(max, visit) => onChange({ ...timing, max, min: Math.min(max, timing.min) }, visit)}
+          />
+        </View>
+      ) : null}
+      {'hours' in timing ? <ChosenFields timing={timing} onChange={onChange} /> : null}
+    </View>
+  );
+};

@@ -1,0 +1,3 @@
+/** Both maps, loaded together: they are drawn by the same library. */
+export { default as WorldMap } from './world-map.tsx';
+export { default as NearbyMap } from './nearby/nearby-map.tsx';

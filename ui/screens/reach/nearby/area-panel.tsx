@@ -1,0 +1,183 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { DeliveryArea } from '../../../../core/model/delivery.ts';
+import { moneyFigure } from '../../../../core/words/figure.ts';
+import { Check } from '../../../parts/check.tsx';
+import { Chooser } from '../../../parts/chooser.tsx';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { FieldGroup } from '../../../parts/field-group.tsx';
+import { LimitFields } from '../../../parts/limit-fields.tsx';
+import { PreparationFields } from '../../../parts/preparation-fields.tsx';
+import { optional, readMoney, readName, readWords } from '../../../parts/readers.ts';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { edit } from '../../../state/draft.ts';
+import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { told } from '../../../state/session.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { aside, note } from '../../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+import { PriceEditor, PriceKind } from '../../charges/price-editor.tsx';
+import { CoverageFields } from './coverage-fields.tsx';
+import { WaysFields } from './way-fields.tsx';
+
+const styles = (inks: Inks) => ({
+  panel: { gap: 20, paddingTop: 4, paddingBottom: 24 },
+  off: { ...aside, color: inks.doubt },
+  offRow: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
+  title: { fontFamily: SANS_STRONG },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  half: { flexGrow: 1, flexBasis: 180 },
+  field: { width: 148 },
+  note: note(inks),
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+type Set = (changes: Partial<DeliveryArea>, what: string, visit?: string | null) => void;
+
+/** What stands beside the price: least order, free threshold, service fee. */
+const ChargeFields = ({ area, set }: { area: DeliveryArea; set: Set }) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  const { serviceFee: fee } = area;
+  const money = (amount: number | undefined): string =>
+    amount === undefined ? '' : moneyFigure(amount, speech.decimals);
+  const field = (label: string, value: number | undefined, none: string, key: 'freeFrom' | 'minSubtotal') => (
+    <DraftField
+      right
+      style={style.field}
+      label={label}
+      placeholder={none}
+      text={money(value)}
+      read={optional<number>(readMoney(speech))}
+      onChange={(next, visit) => set({ [key]: next }, label.toLowerCase(), visit)}
+    />
+  );
+  return (
+    <FieldGroup name="The charge">
+      {field('Free from a subtotal of', area.freeFrom, 'never free', 'freeFrom')}
+      {field('Orders from', area.minSubtotal, 'any order', 'minSubtotal')}
+      <DraftField
+        right
+        style={style.field}
+        label="Service fee, always"
+        placeholder="none"
+        text={money(fee?.amount)}
+        read={optional<number>(readMoney(speech))}
+        onChange={(amount, visit) =>
+          set(
+            { serviceFee: amount === undefined ? undefined : { name: fee?.name ?? 'Service fee', amount } },
+            'service fee',
+            visit,
+          )
+        }
+      />
+      {fee ? (
+        <DraftField
+          prose
+          style={style.half}
+          label="The fee is called"
+          text={fee.name}
+          read={readName}
+          onChange={(name, visit) => set({ serviceFee: { ...fee, name } }, 'service fee', visit)}
+        />
+      ) : null}
+    </FieldGroup>
+  );
+};
+
+const Actions = ({ area }: { area: DeliveryArea }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { areas } = useAppSelector(selectBook);
+  const at = areas.findIndex(({ id }) => id === area.id);
+  const move = (by: number) => () => dispatch(edit('moveArea', { id: area.id, by }, `Move ${area.name}`));
+  const remove = (): void => {
+    dispatch(edit('removeArea', { id: area.id }, `Remove ${area.name}`));
+    dispatch(told({ text: `Removed ${area.name}.`, undo: true }));
+  };
+  return (
+    <View style={style.actions}>
+      <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
+      <TextAction label="Move down" disabled={at === areas.length - 1} onPress={move(1)} />
+      <TextAction label="Remove the area" onPress={remove} />
+    </View>
+  );
+};
+
+/** Everything about a delivery area: where, what it costs, when it is ready, the ways it comes. */
+export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { locations } = useAppSelector(selectBook);
+  const location = locations.find(({ id }) => id === area.locationId) ?? locations[0];
+  const set: Set = (changes, what, visit = null) =>
+    void dispatch(edit('setArea', { id: area.id, changes }, `${area.name}: ${what}`, visit));
+  if (!location) return null;
+  return (
+    <View style={style.panel} role="group" aria-label={area.name}>
+      <View style={style.offRow}>
+        {area.active ? null : <Text style={style.off}>Switched off: customers do not see it.</Text>}
+        <TextAction
+          label={area.active ? 'Switch off' : 'Switch on'}
+          onPress={() => set({ active: !area.active }, area.active ? 'switched off' : 'switched on')}
+        />
+      </View>
+      <View style={style.row}>
+        <DraftField
+          prose
+          style={style.half}
+          label="Delivery area"
+          text={area.name}
+          read={readName}
+          onChange={(name, visit) => set({ name }, 'name', visit)}
+        />
+        <View style={[style.half, { flexDirection: 'row' }]}>
+          <Chooser
+            label="Leaves from"
+            chosen={location.name}
+            options={locations.map(({ id, name }) => ({ id, name, note: '' }))}
+            onChoose={(locationId) => set({ locationId }, 'location')}
+          />
+        </View>
+      </View>
+      <CoverageFields
+        area={area}
+        location={location}
+        onChange={(covers, visit) => set({ covers }, 'where', visit)}
+      />
+      <View style={{ gap: 12 }} role="group" aria-label="Price">
+        <Text style={style.title}>Price</Text>
+        <PriceKind nearby price={area.price} onChange={(price, visit) => set({ price }, 'price', visit)} />
+        <PriceEditor price={area.price} onChange={(price, visit) => set({ price }, 'price', visit)} />
+      </View>
+      <ChargeFields area={area} set={set} />
+      <PreparationFields
+        needed
+        preparation={area.preparation}
+        onChange={(preparation, visit) =>
+          preparation ? set({ preparation }, 'preparation', visit) : undefined
+        }
+      />
+      <WaysFields area={area} hours={location.hours} />
+      <LimitFields limits={area.limits} onChange={(limits, visit) => set({ limits }, 'limits', visit)} />
+      <DraftField
+        prose
+        multiline
+        label="Told to the customer at checkout"
+        placeholder="nothing"
+        text={area.instructions ?? ''}
+        read={readWords(2_000)}
+        onChange={(text, visit) =>
+          set({ instructions: text === '' ? undefined : text }, 'instructions', visit)
+        }
+      />
+      <Check
+        label="Taxed as the destination’s charges are"
+        on={area.taxable}
+        onPress={() => set({ taxable: !area.taxable }, 'tax')}
+      />
+      <Actions area={area} />
+    </View>
+  );
+};

@@ -1,0 +1,207 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { readShapes } from '../../../../core/formats/area-geojson.ts';
+import type { Coverage, DeliveryArea } from '../../../../core/model/delivery.ts';
+import type { Location } from '../../../../core/model/location.ts';
+import { postalAreasIn, type PostalArea } from '../../../../core/reach/neighbourhood.ts';
+import { pastedPatterns } from '../../../../core/place/pasted-patterns.ts';
+import { faultSentence } from '../../../../core/words/fault-sentence.ts';
+import { countFigure, distanceFigure } from '../../../../core/words/figure.ts';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { openFile } from '../../../parts/files.ts';
+import { readCountry, readMeasure } from '../../../parts/readers.ts';
+import { Segments } from '../../../parts/segments.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { usePostalAreas } from '../../../places/use-gazetteer.ts';
+import { isWholeCode } from '../../../places/whole-code.ts';
+import { selectSpeech } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import { firstCoverage, patternsOf } from './coverage.ts';
+
+interface Props {
+  area: DeliveryArea;
+  location: Location;
+  onChange: (covers: Coverage, visit: string | null) => void;
+}
+
+const styles = (inks: Inks) => ({
+  note: note(inks),
+  fault: { ...note(inks), color: inks.rubric },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+const LISTED = 14;
+const codesText = (areas: readonly PostalArea[]): string => {
+  const codes = areas.map(({ code }) => code).sort();
+  return codes.length > LISTED
+    ? `${codes.slice(0, LISTED).join(', ')} and ${codes.length - LISTED} more`
+    : codes.join(', ');
+};
+
+const PostalFields = ({
+  covers,
+  onChange,
+}: {
+  covers: Extract<Coverage, { kind: 'postal' }>;
+  onChange: Props['onChange'];
+}) => {
+  const style = useStyles(styles);
+  const [unread, setUnread] = useState<string[]>([]);
+  const { country, patterns } = covers;
+  return (
+    <View style={{ gap: 8 }}>
+      <View style={style.row}>
+        <DraftField
+          style={{ width: 90 }}
+          label="Country"
+          text={country}
+          read={readCountry}
+          onChange={(next, visit) => onChange({ ...covers, country: next }, visit)}
+        />
+        <DraftField
+          multiline
+          style={{ flexGrow: 1, flexBasis: 220 }}
+          label="Postal codes: B3H*, B3H 4R2, 90200..90299; paste a list of any shape"
+          placeholder="no code yet"
+          text={patterns.join(', ')}
+          read={(text) => ({ ok: true, value: pastedPatterns(country, text, isWholeCode(country)) })}
+          onChange={(pasted, visit) => {
+            setUnread(pasted.unread);
+            onChange({ ...covers, patterns: pasted.patterns }, visit);
+          }}
+        />
+      </View>
+      {unread.length > 0 ? (
+        <Text style={style.fault} role="alert">
+          Not understood: {unread.slice(0, 8).join(', ')}
+          {unread.length > 8 ? ` and ${unread.length - 8} more` : ''}.
+        </Text>
+      ) : null}
+    </View>
+  );
+};
+
+/** Which postal areas a drawn coverage holds and cuts through, and the list it can be turned into. */
+const CutCodes = ({ area, location, onChange }: Props) => {
+  const style = useStyles(styles);
+  const { country, point } = location.address;
+  const postal = usePostalAreas(country);
+  const { whole, cut } = postalAreasIn(area, point, postal);
+  const turn = (areas: readonly PostalArea[]) => (): void =>
+    onChange({ kind: 'postal', country, patterns: patternsOf(country, areas) }, null);
+  if (area.covers.kind === 'radius' && !point)
+    return (
+      <Text style={style.fault} role="alert">
+        The point of {location.name} is not known, so a radius covers nothing: write its postal code or its
+        point under Settings, Locations.
+      </Text>
+    );
+  return (
+    <View>
+      <Text style={style.note}>
+        {whole.length === 0 ? 'Holds no postal area as a whole.' : `Holds ${codesText(whole)}.`}
+      </Text>
+      {cut.length === 0 ? null : <Text style={style.note}>Its edge cuts through {codesText(cut)}.</Text>}
+      <View style={style.actions}>
+        <TextAction
+          label={`Turn into the ${countFigure(whole.length, 'code')} it holds`}
+          disabled={whole.length === 0}
+          onPress={turn(whole)}
+        />
+        {cut.length === 0 ? null : (
+          <TextAction
+            label={`Turn into ${countFigure(whole.length + cut.length, 'code')}, those it cuts too`}
+            onPress={turn([...whole, ...cut])}
+          />
+        )}
+      </View>
+    </View>
+  );
+};
+
+const ShapeFields = ({
+  covers,
+  onChange,
+}: {
+  covers: Extract<Coverage, { kind: 'shape' }>;
+  onChange: Props['onChange'];
+}) => {
+  const style = useStyles(styles);
+  const [fault, setFault] = useState<string | null>(null);
+  const open = async (): Promise<void> => {
+    const file = await openFile('geojson');
+    if (file?.text == null) {
+      if (file) setFault(`${file.name} is too large to be read.`);
+      return;
+    }
+    let value: unknown;
+    try {
+      value = JSON.parse(file.text);
+    } catch {
+      setFault(`${file.name} is no JSON.`);
+      return;
+    }
+    const read = readShapes(value);
+    const [shape] = read.ok ? read.value : [];
+    const [first] = read.ok ? [] : read.faults;
+    setFault(first ? `${file.name}: ${faultSentence(first)}` : null);
+    if (shape) onChange({ kind: 'shape', ring: shape.ring }, null);
+    if (shape?.hasHoles) setFault('The holes of the shape were left out: an area has none.');
+  };
+  return (
+    <View>
+      <Text style={style.note}>
+        {countFigure(covers.ring.length, 'corner')}. Move them on the map by mouse, or by the arrow keys; a
+        press on a small mark between two of them makes one more, Delete takes one out.
+      </Text>
+      <View style={style.actions}>
+        <TextAction label="Take the shape from a GeoJSON file" onPress={() => void open()} />
+      </View>
+      {fault === null ? null : (
+        <Text style={style.fault} role="alert">
+          {fault}
+        </Text>
+      )}
+    </View>
+  );
+};
+
+/** Where an area delivers: by postal codes, by a radius, or by a shape on the map. */
+export const CoverageFields = (props: Props) => {
+  const { area, location, onChange } = props;
+  const { covers } = area;
+  const speech = useAppSelector(selectSpeech);
+  return (
+    <View style={{ gap: 8 }} role="group" aria-label="Where it delivers">
+      <Segments<Coverage['kind']>
+        value={covers.kind}
+        onChange={(kind) =>
+          kind === covers.kind ? undefined : onChange(firstCoverage(kind, location), null)
+        }
+        options={[
+          { value: 'postal', label: 'postal codes' },
+          { value: 'radius', label: 'a radius' },
+          { value: 'shape', label: 'a shape' },
+        ]}
+      />
+      {covers.kind === 'postal' ? <PostalFields covers={covers} onChange={onChange} /> : null}
+      {covers.kind === 'radius' ? (
+        <DraftField
+          right
+          style={{ width: 160 }}
+          label={`From ${location.name}, up to`}
+          text={distanceFigure(covers.metres, speech.units)}
+          read={readMeasure('distance', speech)}
+          onChange={(metres, visit) => onChange({ kind: 'radius', metres }, visit)}
+        />
+      ) : null}
+      {covers.kind === 'shape' ? <ShapeFields covers={covers} onChange={onChange} /> : null}
+      {covers.kind === 'postal' ? null : <CutCodes {...props} />}
+    </View>
+  );
+};

@@ -1,0 +1,29 @@
+import type { Coverage } from '../../../../core/model/delivery.ts';
+import type { Location } from '../../../../core/model/location.ts';
+import type { PostalArea } from '../../../../core/reach/neighbourhood.ts';
+import { METRES_A_DEGREE } from '../../../../core/place/ring.ts';
+
+const FIRST_METRES = 3_000;
+const FIRST_CORNERS = 6;
+const SOMEWHERE = { lat: 44.65, lng: -63.58 };
+
+/** A coverage of a kind to begin with: no code, three kilometres, or six corners about the location. */
+export const firstCoverage = (kind: Coverage['kind'], { address }: Location): Coverage => {
+  if (kind === 'postal') return { kind, country: address.country, patterns: [] };
+  if (kind === 'radius') return { kind, metres: FIRST_METRES };
+  const { lat, lng } = address.point ?? SOMEWHERE;
+  const tall = FIRST_METRES / METRES_A_DEGREE;
+  const wide = tall / Math.cos((lat * Math.PI) / 180);
+  const round = (degrees: number): number => Math.round(degrees * 100_000) / 100_000;
+  return {
+    kind,
+    ring: Array.from({ length: FIRST_CORNERS }, (_, at) => {
+      const angle = (at / FIRST_CORNERS) * 2 * Math.PI;
+      return [round(lng + wide * Math.cos(angle)), round(lat + tall * Math.sin(angle))];
+    }),
+  };
+};
+
+/** The patterns for postal areas: in Canada an area is the beginning of its codes. */
+export const patternsOf = (country: string, areas: readonly PostalArea[]): string[] =>
+  areas.map(({ code }) => (country === 'CA' ? `${code}*` : code)).sort();

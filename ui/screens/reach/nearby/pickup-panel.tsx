@@ -1,0 +1,183 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { PickupPoint } from '../../../../core/model/delivery.ts';
+import { distanceFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { Check } from '../../../parts/check.tsx';
+import { Chooser } from '../../../parts/chooser.tsx';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { FieldGroup } from '../../../parts/field-group.tsx';
+import { LimitFields } from '../../../parts/limit-fields.tsx';
+import { MarkedText } from '../../../parts/marked-text.tsx';
+import { PreparationFields } from '../../../parts/preparation-fields.tsx';
+import { optional, readMeasure, readMoney, readName, readWords } from '../../../parts/readers.ts';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { TimingFields } from '../../../parts/timing-fields.tsx';
+import { edit } from '../../../state/draft.ts';
+import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { told } from '../../../state/session.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { aside, note } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import { WeekStrip } from './week-strip.tsx';
+
+const styles = (inks: Inks) => ({
+  panel: { gap: 20, paddingTop: 4, paddingBottom: 24 },
+  off: { ...aside, color: inks.doubt },
+  offRow: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  half: { flexGrow: 1, flexBasis: 180 },
+  field: { width: 160 },
+  note: note(inks),
+  seen: { borderLeftWidth: 3, borderLeftColor: inks.hairline, paddingLeft: 12 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+type Set = (changes: Partial<PickupPoint>, what: string, visit?: string | null) => void;
+
+const ChargeFields = ({ point, set }: { point: PickupPoint; set: Set }) => {
+  const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
+  return (
+    <FieldGroup name="What it costs, and for whom">
+      <DraftField
+        right
+        style={style.field}
+        label="Charge for collecting"
+        text={moneyFigure(point.charge, speech.decimals)}
+        read={readMoney(speech)}
+        onChange={(charge, visit) => set({ charge }, 'charge', visit)}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="Orders from"
+        placeholder="any order"
+        text={point.minSubtotal === undefined ? '' : moneyFigure(point.minSubtotal, speech.decimals)}
+        read={optional<number>(readMoney(speech))}
+        onChange={(minSubtotal, visit) => set({ minSubtotal }, 'least order', visit)}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="Customers up to"
+        placeholder="any distance"
+        text={point.maxDistance === undefined ? '' : distanceFigure(point.maxDistance, speech.units)}
+        read={optional<number>(readMeasure('distance', speech))}
+        onChange={(maxDistance, visit) => set({ maxDistance }, 'greatest distance', visit)}
+      />
+    </FieldGroup>
+  );
+};
+
+const Instructions = ({ point, set }: { point: PickupPoint; set: Set }) => {
+  const style = useStyles(styles);
+  const { instructions = '' } = point;
+  return (
+    <View style={{ gap: 8 }}>
+      <DraftField
+        prose
+        multiline
+        label="How to collect; *leaning*, **strong**, lists and links as in CommonMark"
+        placeholder="nothing"
+        text={instructions}
+        read={readWords(2_000)}
+        onChange={(text, visit) =>
+          set({ instructions: text === '' ? undefined : text }, 'instructions', visit)
+        }
+      />
+      {instructions === '' ? null : (
+        <View style={style.seen} role="group" aria-label="As customers see it">
+          <MarkedText text={instructions} />
+        </View>
+      )}
+    </View>
+  );
+};
+
+const Actions = ({ point }: { point: PickupPoint }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { pickups } = useAppSelector(selectBook);
+  const at = pickups.findIndex(({ id }) => id === point.id);
+  const move = (by: number) => () => dispatch(edit('movePickup', { id: point.id, by }, `Move ${point.name}`));
+  const remove = (): void => {
+    dispatch(edit('removePickup', { id: point.id }, `Remove ${point.name}`));
+    dispatch(told({ text: `Removed ${point.name}.`, undo: true }));
+  };
+  return (
+    <View style={style.actions}>
+      <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
+      <TextAction label="Move down" disabled={at === pickups.length - 1} onPress={move(1)} />
+      <TextAction label="Remove the pickup point" onPress={remove} />
+    </View>
+  );
+};
+
+/** Everything about a pickup point: where, what it costs, when it is ready, how it is collected. */
+export const PickupPanel = ({ point }: { point: PickupPoint }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { locations } = useAppSelector(selectBook);
+  const location = locations.find(({ id }) => id === point.locationId) ?? locations[0];
+  const set: Set = (changes, what, visit = null) =>
+    void dispatch(edit('setPickup', { id: point.id, changes }, `${point.name}: ${what}`, visit));
+  return (
+    <View style={style.panel} role="group" aria-label={point.name}>
+      <View style={style.offRow}>
+        {point.active ? null : <Text style={style.off}>Switched off: customers do not see it.</Text>}
+        <TextAction
+          label={point.active ? 'Switch off' : 'Switch on'}
+          onPress={() => set({ active: !point.active }, point.active ? 'switched off' : 'switched on')}
+        />
+      </View>
+      <View style={style.row}>
+        <DraftField
+          prose
+          style={style.half}
+          label="Pickup point, as customers see it"
+          text={point.name}
+          read={readName}
+          onChange={(name, visit) => set({ name }, 'name', visit)}
+        />
+        <View style={[style.half, { flexDirection: 'row' }]}>
+          <Chooser
+            label="Is at"
+            chosen={location?.name ?? ''}
+            options={locations.map(({ id, name }) => ({ id, name, note: '' }))}
+            onChoose={(locationId) => set({ locationId }, 'location')}
+          />
+        </View>
+      </View>
+      <ChargeFields point={point} set={set} />
+      <PreparationFields
+        needed
+        preparation={point.preparation}
+        onChange={(preparation, visit) =>
+          preparation ? set({ preparation }, 'preparation', visit) : undefined
+        }
+      />
+      <TimingFields
+        timing={point.timing}
+        hours={location?.hours ?? []}
+        onChange={(timing, visit) => set({ timing }, 'time', visit)}
+      />
+      <WeekStrip id={point.id} />
+      <LimitFields limits={point.limits} onChange={(limits, visit) => set({ limits }, 'limits', visit)} />
+      <Instructions point={point} set={set} />
+      <View>
+        <Check
+          label="Kerbside: the order is brought out to the customer’s car"
+          on={point.kerbside}
+          onPress={() => set({ kerbside: !point.kerbside }, 'kerbside')}
+        />
+        <Check
+          label="The charge is taxed as charges here are"
+          on={point.taxable}
+          onPress={() => set({ taxable: !point.taxable }, 'tax')}
+        />
+      </View>
+      <Actions point={point} />
+    </View>
+  );
+};

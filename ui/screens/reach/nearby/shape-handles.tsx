@@ -1,0 +1,165 @@
+import { useRef, useState } from 'react';
+import { PanResponder, View, type GestureResponderHandlers } from 'react-native';
+import type { DeliveryArea, Position } from '../../../../core/model/delivery.ts';
+import { edit } from '../../../state/draft.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import { at, pointAt, type Plane } from './map-plane.ts';
+
+interface Props {
+  areas: readonly DeliveryArea[];
+  open: string | null;
+  plane: Plane;
+}
+
+type Shape = Extract<DeliveryArea['covers'], { kind: 'shape' }>;
+
+const REACH = 22;
+const STEPS: Record<string, readonly [dx: number, dy: number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+const LEAST_CORNERS = 3;
+
+const styles = (inks: Inks) => ({
+  hold: {
+    position: 'absolute',
+    width: REACH,
+    height: REACH,
+    alignItems: 'center',
+    justifyContent: 'center',
+  } as const,
+  corner: { width: 12, height: 12, borderWidth: 2, borderColor: inks.ink, backgroundColor: inks.raised },
+  between: {
+    width: 8,
+    height: 8,
+    borderWidth: 1,
+    borderColor: inks.ink,
+    backgroundColor: inks.ground,
+    borderRadius: 4,
+  },
+});
+
+interface HandleProps {
+  name: string;
+  x: number;
+  y: number;
+  isCorner: boolean;
+  onMove: (x: number, y: number) => void;
+  onPress?: () => void;
+  onDelete?: () => void;
+}
+
+/** One corner: it follows the mouse or the finger, and the arrow keys; with Shift ten times as far. */
+const Handle = ({ name, x, y, isCorner, onMove, onPress, onDelete }: HandleProps) => {
+  const style = useStyles(styles);
+  const from = useRef({ x, y });
+  const [responder] = useState(() => ({ handlers: null as GestureResponderHandlers | null }));
+  responder.handlers = PanResponder.create({
+    onStartShouldSetPanResponder: () => true,
+    onMoveShouldSetPanResponder: () => true,
+    onPanResponderTerminationRequest: () => false,
+    onPanResponderGrant: () => {
+      from.current = { x, y };
+      onPress?.();
+    },
+    onPanResponderMove: (_, { dx, dy }) => {
+      if (isCorner) onMove(from.current.x + dx, from.current.y + dy);
+    },
+  }).panHandlers;
+  const onKeyDown = (event: { key: string; shiftKey: boolean; preventDefault: () => void }): void => {
+    const step = STEPS[event.key];
+    if (step && isCorner) {
+      event.preventDefault();
+      const by = event.shiftKey ? 20 : 2;
+      onMove(x + step[0] * by, y + step[1] * by);
+    } else if ((event.key === 'Delete' || event.key === 'Backspace') && onDelete) {
+      event.preventDefault();
+      onDelete();
+    } else if ((event.key === 'Enter' || event.key === ' ') && onPress) {
+      event.preventDefault();
+      onPress();
+    }
+  };
+  const keys = { onKeyDown, tabIndex: 0 } as object;
+  return (
+    <View
+      role="button"
+      aria-label={name}
+      style={[style.hold, { left: x - REACH / 2, top: y - REACH / 2 }]}
+      {...keys}
+      {...responder.handlers}
+    >
+      <View style={isCorner ? style.corner : style.between} />
+    </View>
+  );
+};
+
+/** The corners of the open area's shape, to be moved, put in and taken out. */
+export const ShapeHandles = ({ areas, open, plane }: Props) => {
+  const dispatch = useAppDispatch();
+  const area = areas.find(({ id }) => id === open);
+  if (area?.covers.kind !== 'shape') return null;
+  const { ring } = area.covers;
+  const set = (next: Shape['ring'], visit: string | null): void =>
+    void dispatch(
+      edit(
+        'setArea',
+        { id: area.id, changes: { covers: { kind: 'shape', ring: next } } },
+        `${area.name}: shape`,
+        visit,
+      ),
+    );
+  const place = (corner: number) => (x: number, y: number) => {
+    const { lat, lng } = pointAt(plane, x, y);
+    set(
+      ring.map((one, n): Position => (n === corner ? [lng, lat] : one)),
+      `corner ${area.id} ${corner}`,
+    );
+  };
+  const pixel = ([lng, lat]: Position): [number, number] => at(plane, { lat, lng });
+  const put = (after: number, x: number, y: number): void => {
+    const { lat, lng } = pointAt(plane, x, y);
+    set([...ring.slice(0, after + 1), [lng, lat], ...ring.slice(after + 1)], null);
+  };
+  return (
+    <>
+      {ring.map((corner, n) => {
+        const [x, y] = pixel(corner);
+        const [nextX, nextY] = pixel(ring[(n + 1) % ring.length] as Position);
+        const middle = [(x + nextX) / 2, (y + nextY) / 2] as const;
+        return (
+          <View key={n}>
+            <Handle
+              name={`Between corner ${n + 1} and the next: one more`}
+              x={middle[0]}
+              y={middle[1]}
+              isCorner={false}
+              onMove={() => undefined}
+              onPress={() => put(n, ...middle)}
+            />
+            <Handle
+              name={`Corner ${n + 1} of ${area.name}`}
+              x={x}
+              y={y}
+              isCorner
+              onMove={place(n)}
+              {...(ring.length > LEAST_CORNERS
+                ? {
+                    onDelete: () =>
+                      set(
+                        ring.filter((_, other) => other !== n),
+                        null,
+                      ),
+                  }
+                : {})}
+            />
+          </View>
+        );
+      })}
+    </>
+  );
+};

@@ -1,0 +1,160 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import Svg, { Line, Rect } from 'react-native-svg';
+import { minutesOf } from '../../../../core/time/calendar.ts';
+import { instantOf, localMoment } from '../../../../core/time/local-moment.ts';
+import { weekView, type DayView, type WeekView } from '../../../../core/time/week-view.ts';
+import { countFigure } from '../../../../core/words/figure.ts';
+import { dayFigure, momentFigure } from '../../../../core/words/moment-figure.ts';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { edit } from '../../../state/draft.ts';
+import { selectCompiled, selectTrial } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useInks } from '../../../theme/theme.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note, smallFigure } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+
+const DAY = 1_440;
+const HEIGHT = 20;
+const HOUR_MS = 3_600_000;
+
+const styles = (inks: Inks) => ({
+  all: { gap: 2 },
+  note: note(inks),
+  row: { flexDirection: 'row', alignItems: 'center', gap: 8 } as const,
+  day: { ...smallFigure, width: 78 },
+  strip: { flex: 1 },
+  said: { ...note(inks), width: 96, textAlign: 'right' } as const,
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 4, marginLeft: -4 } as const,
+});
+
+const isFull = ({ left }: DayView['slots'][number]): boolean => left === 0;
+
+const saidOf = ({ slots, isClosedDate, open }: DayView): string => {
+  if (slots.length > 0) {
+    const free = slots.filter((slot) => !isFull(slot)).length;
+    return free === 0 ? 'full' : `${free} of ${slots.length}`;
+  }
+  return isClosedDate ? 'closed date' : open.length === 0 ? 'closed' : '–';
+};
+
+const minuteOf = (instant: string): number => minutesOf(instant.slice(11, 16));
+
+/** A day from midnight to midnight: hours as a thin bar, what can be chosen as boxes, what is full as empty ones. */
+const Strip = ({ day, cutoff, marks }: { day: DayView; cutoff: string | null; marks: readonly number[] }) => {
+  const inks = useInks();
+  return (
+    <Svg width="100%" height={HEIGHT} viewBox={`0 0 ${DAY} ${HEIGHT}`} preserveAspectRatio="none" aria-hidden>
+      <Rect x={0} y={16} width={DAY} height={1} fill={inks.hairline} />
+      {day.open.map(({ from, to }) => (
+        <Rect key={from} x={from} y={14} width={to - from} height={4} fill={inks.control} />
+      ))}
+      {day.slots.map((slot) => {
+        const from = minuteOf(slot.start);
+        const to = minuteOf(slot.end) || DAY;
+        return (
+          <Rect
+            key={slot.start}
+            x={from + 3}
+            y={3}
+            width={Math.max(4, to - from - 6)}
+            height={9}
+            fill={isFull(slot) ? 'none' : inks.ink}
+            stroke={inks.ink}
+            strokeWidth={1}
+            vectorEffect="non-scaling-stroke"
+          />
+        );
+      })}
+      {cutoff === null || day.open.length === 0 ? null : (
+        <Line
+          x1={minutesOf(cutoff)}
+          x2={minutesOf(cutoff)}
+          y1={0}
+          y2={HEIGHT}
+          stroke={inks.doubt}
+          strokeWidth={2}
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+      {marks.map((at) => (
+        <Line
+          key={at}
+          x1={at}
+          x2={at}
+          y1={0}
+          y2={HEIGHT}
+          stroke={inks.sound}
+          strokeWidth={2}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+    </Svg>
+  );
+};
+
+const headOf = (placedAt: string, { ready, days, cutoff }: WeekView): string => {
+  const free = days.flatMap(({ slots }) => slots).filter((slot) => !isFull(slot)).length;
+  const when = ready === null ? 'never ready' : `ready ${momentFigure(ready)}`;
+  const choice = free > 0 ? `; ${countFigure(free, 'time')} to choose from` : '';
+  return `Ordered ${momentFigure(placedAt)}: ${when}${choice}${cutoff === null ? '' : `; cut-off ${cutoff}`}.`;
+};
+
+/** Moves the trial's moment along the strip. */
+const Moves = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const trial = useAppSelector(selectTrial)?.trial;
+  const { zone } = useAppSelector(selectCompiled).clock;
+  if (!trial) return null;
+  const move = (hours: number) => (): void => {
+    const moved = new Date(Date.parse(trial.request.placedAt) + hours * HOUR_MS).toISOString();
+    const placedAt = instantOf(localMoment(moved, zone), zone);
+    dispatch(
+      edit('setRequest', { id: trial.id, changes: { placedAt } }, `${trial.name}: moment`, 'moment moved'),
+    );
+  };
+  return (
+    <View style={style.actions} role="group" aria-label="Move the trial’s moment">
+      <TextAction label="A day earlier" onPress={move(-24)} />
+      <TextAction label="An hour earlier" onPress={move(-1)} />
+      <TextAction label="An hour later" onPress={move(1)} />
+      <TextAction label="A day later" onPress={move(24)} />
+    </View>
+  );
+};
+
+/** The week from the trial's moment on: hours, cut-off, closed dates, and what could be chosen if it were ordered then. */
+export const WeekStrip = ({ id }: { id: string }) => {
+  const style = useStyles(styles);
+  const compiled = useAppSelector(selectCompiled);
+  const request = useAppSelector(selectTrial)?.trial?.request;
+  const view = request ? weekView(compiled, id, request) : null;
+  if (!request || !view) return null;
+  const placedAt = instantOf(localMoment(request.placedAt, compiled.clock.zone), compiled.clock.zone);
+  const readyDay = view.ready?.slice(0, 10);
+  return (
+    <View style={style.all} role="group" aria-label="The week">
+      <Text style={style.note} aria-live="polite">
+        {headOf(placedAt, view)}
+      </Text>
+      {view.days.map((day, at) => {
+        const marks = [
+          ...(at === 0 ? [view.placed] : []),
+          ...(view.ready !== null && day.date === readyDay ? [minuteOf(view.ready)] : []),
+        ];
+        return (
+          <View key={day.date} style={style.row}>
+            <Text style={style.day}>{dayFigure(day.date)}</Text>
+            <View style={style.strip}>
+              <Strip day={day} cutoff={view.cutoff} marks={marks} />
+            </View>
+            <Text style={style.said}>{saidOf(day)}</Text>
+          </View>
+        );
+      })}
+      <Moves />
+    </View>
+  );
+};

@@ -1,0 +1,19 @@
+import book from '../../demo/data/book.json';
+import catalogue from '../../demo/data/catalogue.json';
+import trials from '../../demo/data/trials.json';
+import { readBook, readCatalogue, readTrials } from '../../core/formats/read.ts';
+import type { Result } from '../../core/model/fault.ts';
+import type { Workbook } from './workbook.ts';
+
+const sound = <T>(result: Result<T>): T => {
+  if (!result.ok)
+    throw new Error(`the demo shop is not sound: ${result.faults.map((fault) => fault.path).join(', ')}`);
+  return result.value;
+};
+
+/** The demo shop that ships with the program. */
+export const demoShop = (): Workbook => ({
+  book: sound(readBook(book)),
+  catalogue: sound(readCatalogue(catalogue)),
+  trials: sound(readTrials(trials)),
+});
