@@ -63,7 +63,7 @@ const trials: Trial[] = [
     'Two pots to Antigonish',
     to('CA', 'CA-NS', 'B2G 2L2', 'Antigonish'),
     { 'pot-26': 2 },
-    [offered('parcel-maritimes', 1_730), { kind: 'cheapest', choiceId: 'nursery-yard' }],
+    [offered('parcel-maritimes', 1_730), { kind: 'cheapest', choiceId: 'parcel-maritimes' }],
     { pinned: true },
   ),
   trial(
@@ -188,7 +188,7 @@ const trials: Trial[] = [
   trial('soil-sydney', 'Soil to Sydney', to('CA', 'CA-NS', 'B1P 6K1', 'Sydney'), { 'soil-20': 1 }, [
     { kind: 'how-many', of: 'shipping', max: 0 },
     withheld('harbour-ring:van', 'outside-area'),
-    offered('nursery-yard', 0),
+    withheld('nursery-yard', 'too-far'),
   ]),
   trial('gift-card', 'A gift card', null, { 'gift-card': 1 }, [offered('nothing-to-ship', 0)]),
 ];

@@ -31,7 +31,9 @@ export const closeSlip = async (page: Page): Promise<void> => {
 
 /** A choice of the slip by its name. */
 export const choiceOf = (slip: Locator, name: string): Locator =>
-  slip.getByRole('list', { name: 'Choices' }).getByRole('button', { name: new RegExp(`^${name},`) });
+  slip
+    .getByRole('list', { name: /^(Shipped|Delivered|Collected|Nothing travels)$/ })
+    .getByRole('button', { name: new RegExp(`^${name},`) });
 
 /** Walks the trials until the named one is shown. */
 export const chooseTrial = async (page: Page, name: string): Promise<Locator> => {

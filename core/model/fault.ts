@@ -36,7 +36,11 @@ export type FaultCode =
   | 'charge-changed'
   | 'payment-gone'
   | 'duplicate-number'
-  | 'no-shape';
+  | 'no-shape'
+  | 'slot-needed'
+  | 'slot-gone'
+  | 'no-calendar'
+  | 'no-calendar-dates';
 
 export interface Fault {
   code: FaultCode;

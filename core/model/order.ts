@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { choiceKindSchema } from './adjustment.ts';
 import { destinationSchema } from './place.ts';
 import { quoteRequestSchema } from './request.ts';
-import { idSchema, instantSchema, nameSchema } from './unit.ts';
+import { idSchema, instantSchema, localDateSchema, nameSchema } from './unit.ts';
 
 /** Minor units, not below 0; a sum may be greater than any one amount of a book. */
 const sumSchema = z.int().min(0);
@@ -36,6 +36,18 @@ export const pastOrderSchema = z.strictObject({
     .array(z.strictObject({ status: statusSchema, at: instantSchema }))
     .min(1)
     .max(100),
+  /** What the customer was told of the time when it was placed. */
+  promise: z
+    .strictObject({
+      ready: instantSchema.optional(),
+      latest: localDateSchema.optional(),
+      words: z.string().max(300).optional(),
+    })
+    .optional(),
+  /** The shipment that was booked with a carrier for it. */
+  shipment: z
+    .strictObject({ accountId: idSchema, carrier: idSchema, tracking: z.string().max(60) })
+    .optional(),
   /** Who receives it, and where the bill goes if elsewhere. */
   recipient: nameSchema.optional(),
   billing: z.strictObject({ name: nameSchema, address: destinationSchema }).optional(),
@@ -44,5 +56,6 @@ export const pastOrderSchema = z.strictObject({
     .strictObject({ goods: sumSchema, taxes: sumSchema, total: sumSchema, prepaid: sumSchema.optional() })
     .optional(),
 });
+export type OrderStatus = z.infer<typeof statusSchema>;
 export type PastOrder = z.infer<typeof pastOrderSchema>;
 export const pastOrdersSchema = z.array(pastOrderSchema).max(200_000);

@@ -1,7 +1,8 @@
 import { prepaidOf } from '../duty/prepaid.ts';
 import type { CarrierAnswer } from '../model/carrier.ts';
-import { fault, type Result } from '../model/fault.ts';
+import { fault, type Fault, type Result } from '../model/fault.ts';
 import type { PastOrder } from '../model/order.ts';
+import type { Choice } from '../model/quote.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
@@ -16,6 +17,8 @@ export interface Ordering {
   recipient: string;
   billing?: PastOrder['billing'];
   payment?: string;
+  /** The day or time that was chosen, where there is one to choose. */
+  slot?: { start: string; end: string };
   /** What the carriers answered. */
   answers?: readonly CarrierAnswer[];
 }
@@ -45,12 +48,27 @@ const asSold = (compiled: CompiledBook, line: Line): Line => {
   };
 };
 
+/** What is wrong with the time that was chosen: none where one is needed, or one that is not to be had any more. */
+const slotFault = ({ slots }: Choice, slot: Ordering['slot']): Fault | null => {
+  if (!slots) return slot ? fault('slot-gone', '') : null;
+  if (!slot) return fault('slot-needed', '');
+  const isThere = slots.some(({ end }) => Date.parse(end) === Date.parse(slot.end));
+  return isThere ? null : fault('slot-gone', '');
+};
+
+/** What the customer is told of the time. */
+const promiseOf = ({ ready, arrives }: Choice): Pick<PastOrder, 'promise'> => {
+  const said = arrives && ('words' in arrives ? { words: arrives.words } : { latest: arrives.latest });
+  const promise = { ...(ready === undefined ? {} : { ready }), ...said };
+  return Object.keys(promise).length > 0 ? { promise } : {};
+};
+
 /**
  * The order as it is kept, quoted once more. Faults: the request cannot be used, the choice is gone, or
- * its charge is no longer the one that was shown, or it can no longer be paid so.
+ * its charge is no longer the one that was shown, it can no longer be paid so, or its time is gone.
  */
 export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<PastOrder> => {
-  const { request, choiceId, shown, number, recipient, billing, payment, answers } = ordering;
+  const { request, choiceId, shown, number, recipient, billing, payment, answers, slot } = ordering;
   const faults = requestFaults(compiled, request);
   if (faults.length > 0) return { ok: false, faults: [...faults] };
   const quoted = quote(compiled, request, answers);
@@ -59,17 +77,21 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
   if (payment !== undefined && !choice.payments.includes(payment))
     return { ok: false, faults: [fault('payment-gone', '')] };
   if (choice.charge !== shown) return { ok: false, faults: [fault('charge-changed', '')] };
+  const timing = slotFault(choice, slot);
+  if (timing) return { ok: false, faults: [timing] };
   const { id, kind, name, charge, total, cost } = choice;
   const prepaid = prepaidOf(choice);
   const taxes = taxLines(compiled, request, quoted, choice).reduce((sum, line) => sum + line.amount, 0);
   const goods = quoted.subtotal;
+  const { slotsTaken: _, ...asked } = request;
   const order: PastOrder = {
     number,
-    request: { ...request, lines: request.lines.map((line) => asSold(compiled, line)) },
-    chosen: { id, kind, name, charge, total },
+    request: { ...asked, lines: request.lines.map((line) => asSold(compiled, line)) },
+    chosen: { id, kind, name, charge, total, ...(slot ? { slot } : {}) },
     status: 'placed',
     history: [{ status: 'placed', at: request.placedAt }],
     recipient,
+    ...promiseOf(choice),
     ...(cost === undefined ? {} : { cost }),
     ...(payment === undefined ? {} : { payment }),
     ...(billing ? { billing } : {}),

@@ -1,5 +1,5 @@
 import type { Book } from '../model/book.ts';
-import { makeBook, makeRate, makeRequest, quoted } from '../testing/book.ts';
+import { makeArea, makeBook, makePickup, makeRate, makeRequest, makeYard, quoted } from '../testing/book.ts';
 import { promiseSentence, spokenDate } from './promise-sentence.ts';
 
 const SPEECH = { decimals: 2, units: 'metric' as const };
@@ -30,6 +30,25 @@ test('says the date of the cheapest way, and what a sooner one costs', () => {
     });
   const rates = [way('parcel', 845, 4), way('letter', 845, 3), way('van', 2_000, 1)];
   expect(said({ services, rates })).toBe('Reaches you by Thursday for 8.45, sooner for 20.00.');
+});
+
+test('says from when it can be collected, beside what is brought or alone', () => {
+  const pickups = [makePickup()];
+  const rates = [makeRate({ transit: { min: 2, max: 4 } })];
+  const hours = { locations: [{ ...makeYard(), hours: HOURS }] };
+  expect(said({ ...hours, rates, pickups })).toBe(
+    'Reaches you by Friday for 8.45; you can collect it from today free.',
+  );
+  expect(said({ ...hours, zones: [], rates: [], pickups })).toBe('You can collect it from today free.');
+  const timing = {
+    kind: 'day',
+    hours: [{ day: 4 as const, from: '12:00', to: '17:00' }],
+    horizonDays: 7,
+  } as const;
+  const van = makeArea({
+    ways: [{ id: 'van', name: 'Van', add: 0, timing: { ...timing, hours: [...timing.hours] } }],
+  });
+  expect(said({ ...hours, zones: [], rates: [], areas: [van] })).toBe('Reaches you by Thursday for 6.40.');
 });
 
 test('says why where nothing comes', () => {

@@ -21,9 +21,25 @@ export const spokenDate = (date: string, today: string): string => {
 
 type Choice = Quote['choices'][number];
 
-/** By when a choice is there at the latest; null where that is not said. */
-const latestOf = ({ arrives }: Choice): string | null =>
-  arrives && !('words' in arrives) ? arrives.latest : null;
+/** By when a choice is there at the latest, or can be where a time is chosen; null where that is not said. */
+const latestOf = ({ arrives, slots }: Choice): string | null => {
+  const [first] = slots ?? [];
+  if (first) return first.start.slice(0, 10);
+  return arrives && !('words' in arrives) ? arrives.latest : null;
+};
+
+/** From when it can be collected somewhere, and for how much; '' where it cannot. */
+const collectWords = (
+  points: readonly Choice[],
+  today: string,
+  price: (choice: Choice) => string,
+): string => {
+  const cheapest = cheapestOf(points);
+  if (!cheapest) return '';
+  const from = cheapest.slots?.[0]?.start ?? cheapest.ready;
+  const day = from === undefined ? '' : ` from ${spokenDate(from.slice(0, 10), today)}`;
+  return `you can collect it${day} ${price(cheapest)}`;
+};
 
 /** The cheapest choice; of equals the one that is there first. */
 const cheapestOf = ([first, ...more]: readonly Choice[]): Choice | undefined =>
@@ -48,22 +64,27 @@ export const promiseSentence = (
   today: string,
   speech: Speech,
 ): string => {
-  const cheapest = cheapestOf(quoted.choices);
-  if (!cheapest) {
+  const points = quoted.choices.filter(({ kind }) => kind === 'pickup');
+  const brought = quoted.choices.filter(({ kind }) => kind !== 'pickup');
+  const cheapest = cheapestOf(brought);
+  if (quoted.choices.length === 0) {
     const [first] = obstacles(quoted, speech);
     return first ? [first.why, first.help].filter(Boolean).join(' ') : 'We cannot send this to you.';
   }
   const price = ({ charge }: Choice): string =>
     charge === 0 ? 'free' : `for ${moneyFigure(charge, speech.decimals)}`;
+  const collected = collectWords(points, today, price);
+  if (!cheapest) return `${collected.charAt(0).toUpperCase()}${collected.slice(1)}.`;
   const latest = latestOf(cheapest);
   const reaches = latest === null ? 'We bring it to you' : `Reaches you by ${spokenDate(latest, today)}`;
-  const sooner = latest === null ? undefined : soonerThan(quoted.choices, latest);
+  const sooner = latest === null ? undefined : soonerThan(brought, latest);
   const atDoor = new Set(payments.filter(({ kind }) => kind === 'on-delivery').map(({ id }) => id));
   const canPay = quoted.choices.some(({ payments: ids }) => ids.some((id) => atDoor.has(id)));
   return [
     `${reaches} ${price(cheapest)}`,
     sooner ? `, sooner ${price(sooner)}` : '',
     canPay ? '; you can pay at the door' : '',
+    collected === '' ? '' : `; ${collected}`,
     '.',
   ].join('');
 };

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Choice } from '../../core/model/quote.ts';
 import { moneyFigure } from '../../core/words/figure.ts';
+import { slotsPhrase } from '../../core/words/slot-phrase.ts';
 import { dateSpan } from '../parts/dates.ts';
 import { Money } from '../parts/money.tsx';
 import { Press } from '../parts/press.tsx';
@@ -50,13 +51,20 @@ const dutyNotes = ({ duties }: Choice, decimals: number): string[] => {
 };
 
 const notesOf = (choice: Choice, decimals: number): string => {
-  const { arrives, hint, tax, taxIncluded } = choice;
+  const { arrives, hint, tax, taxIncluded, slots } = choice;
+  const times = slotsPhrase(slots);
   const dates = !arrives
     ? []
     : ['words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)];
   const taxed = tax > 0 ? [`${taxIncluded ? 'with' : 'and'} ${moneyFigure(tax, decimals)} tax`] : [];
   const short = hint ? [`${moneyFigure(hint.short, decimals)} more makes it free`] : [];
-  return [...dates, ...taxed, ...dutyNotes(choice, decimals), ...short].join(' · ');
+  return [
+    ...dates,
+    ...(times === '' ? [] : [times]),
+    ...taxed,
+    ...dutyNotes(choice, decimals),
+    ...short,
+  ].join(' · ');
 };
 
 const Row = ({ choice, decimals, before, gained, open }: Props) => {

@@ -1,7 +1,7 @@
 import { lazy } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { Quote } from '../../core/model/quote.ts';
+import type { Choice, Quote } from '../../core/model/quote.ts';
 import { locatedSentence } from '../../core/words/fault-sentence.ts';
 import { moneyFigure } from '../../core/words/figure.ts';
 import { Later } from '../shell/later.tsx';
@@ -52,6 +52,14 @@ const Nothing = ({ quote }: { quote: Quote }) => {
   );
 };
 
+/** The customer's choices, grouped as the customer thinks of them. */
+const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
+  ['shipping', 'Shipped'],
+  ['delivery', 'Delivered'],
+  ['pickup', 'Collected'],
+  ['nothing-to-ship', 'Nothing travels'],
+];
+
 const ParcelList = lazy(() => import('./parcel-list.tsx'));
 
 const Choices = ({ asked }: { asked: AskedQuote }) => {
@@ -64,28 +72,36 @@ const Choices = ({ asked }: { asked: AskedQuote }) => {
   const zone = quote.zone ? `zone ${quote.zone.name}, by ${quote.zone.because}` : '';
   return (
     <View>
-      <View style={style.section}>
-        <Text style={style.note}>
-          {quote.choices[0]?.kind === 'nothing-to-ship' ? 'Nothing travels' : 'Shipped'}
-        </Text>
-        <Text style={style.note}>{zone}</Text>
-      </View>
-      <View role="list" aria-label="Choices">
-        {quote.choices.map((choice) => (
-          <ChoiceRow
-            key={choice.id}
-            choice={choice}
-            decimals={decimals}
-            before={changes.before.get(choice.id)}
-            gained={changes.gained.has(choice.id)}
-            open={open.includes(choice.id)}
-          />
-        ))}
-        <PendingRows pending={pending} />
-        {changes.lost.map((choice) => (
-          <LostRow key={choice.id} choice={choice} decimals={decimals} />
-        ))}
-      </View>
+      {GROUPS.map(([kind, title]) => {
+        const choices = quote.choices.filter((choice) => choice.kind === kind);
+        const lost = changes.lost.filter((choice) => choice.kind === kind);
+        const waiting = kind === 'shipping' ? pending : [];
+        if (choices.length + lost.length + waiting.length === 0) return null;
+        return (
+          <View key={kind}>
+            <View style={style.section}>
+              <Text style={style.note}>{title}</Text>
+              <Text style={style.note}>{kind === 'shipping' ? zone : ''}</Text>
+            </View>
+            <View role="list" aria-label={title}>
+              {choices.map((choice) => (
+                <ChoiceRow
+                  key={choice.id}
+                  choice={choice}
+                  decimals={decimals}
+                  before={changes.before.get(choice.id)}
+                  gained={changes.gained.has(choice.id)}
+                  open={open.includes(choice.id)}
+                />
+              ))}
+              <PendingRows pending={waiting} />
+              {lost.map((choice) => (
+                <LostRow key={choice.id} choice={choice} decimals={decimals} />
+              ))}
+            </View>
+          </View>
+        );
+      })}
       {quote.choices.length === 0 && pending.length === 0 ? <Nothing quote={quote} /> : null}
       {quote.notices.map((notice) => (
         <Text key={notice.code} style={style.note}>

@@ -4,6 +4,7 @@ import { Text } from 'react-native-paper';
 import { datesText } from '../../../core/formats/dates-typed.ts';
 import type { Location } from '../../../core/model/location.ts';
 import { countFigure } from '../../../core/words/figure.ts';
+import { CalendarImport } from './calendar-import.tsx';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { PlaceFields } from '../../parts/place-fields.tsx';
 import { PreparationFields } from '../../parts/preparation-fields.tsx';
@@ -88,6 +89,10 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
         text={datesText(closedDates)}
         read={readDates}
         onChange={(next, visit) => set({ closedDates: next }, 'closed dates', visit)}
+      />
+      <CalendarImport
+        closed={closedDates}
+        onTaken={(next) => set({ closedDates: next }, 'closed dates from a calendar')}
       />
       <PreparationFields
         preparation={preparation}

@@ -15,6 +15,7 @@ import { ChoiceList, NothingOffered } from './choice-list.tsx';
 import { RadioRow } from './radio-row.tsx';
 import { EmptyBasket, ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
+import { SlotPicker } from './slot-picker.tsx';
 import { Summary } from './summary.tsx';
 import { useCheckout, type Checkout } from './use-checkout.ts';
 
@@ -66,7 +67,8 @@ const Addresses = ({ checkout: { form, values, place } }: { checkout: Checkout }
   );
 };
 
-const Ways = ({ checkout: { view, chosen, choose, code, setCode } }: { checkout: Checkout }) => {
+const Ways = ({ checkout }: { checkout: Checkout }) => {
+  const { view, chosen, choose, code, setCode, days, slot, pick, released } = checkout;
   const style = useStyles(styles);
   const speech = useAppSelector(selectServedSpeech);
   const { decimals } = speech;
@@ -87,7 +89,13 @@ const Ways = ({ checkout: { view, chosen, choose, code, setCode } }: { checkout:
           <Text style={style.promise} aria-live="polite">
             {promise}
           </Text>
-          <ChoiceList view={view} decimals={decimals} chosen={chosen?.id ?? null} onChoose={choose} />
+          <ChoiceList
+            view={view}
+            decimals={decimals}
+            chosen={chosen?.id ?? null}
+            onChoose={choose}
+            picker={<SlotPicker days={days} slot={slot} released={released} onPick={pick} />}
+          />
         </>
       )}
       <View style={style.code}>

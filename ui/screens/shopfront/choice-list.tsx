@@ -1,8 +1,11 @@
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import type { Choice } from '../../../core/model/quote.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
+import { slotFigure } from '../../../core/words/slot-phrase.ts';
 import { dateSpan } from '../../parts/dates.ts';
+import { MarkedText } from '../../parts/marked-text.tsx';
 import { Press } from '../../parts/press.tsx';
 import type { CustomerView } from '../../state/customer-view.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -14,6 +17,8 @@ interface Props {
   decimals: number;
   chosen: string | null;
   onChoose: (id: string) => void;
+  /** The days and times of the one chosen. */
+  picker: ReactNode;
 }
 
 const styles = (inks: Inks) => ({
@@ -40,12 +45,13 @@ const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
   ['nothing-to-ship', 'Nothing to send'],
 ];
 
-const notesOf = ({ arrives, hint, note, name }: Choice, decimals: number): string => {
+const notesOf = ({ arrives, hint, note, name, kind, slots }: Choice, decimals: number): string => {
   const when = !arrives
     ? []
     : [`arrives ${'words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)}`];
   const free = hint ? [`goods for ${moneyFigure(hint.short, decimals)} more make ${name} free`] : [];
-  return [...(note ? [note] : []), ...when, ...free].join(' · ');
+  const first = slots?.[0] ? [`from ${slotFigure(slots[0])}`] : [];
+  return [...(note && kind === 'shipping' ? [note] : []), ...when, ...first, ...free].join(' · ');
 };
 
 /** Who pays import charges and when, in the customer's words. */
@@ -103,8 +109,23 @@ const Row = ({
   );
 };
 
+/** What belongs to the choice that is taken: its time, and what the customer has to know. */
+const Chosen = ({ choice, picker }: { choice: Choice; picker: ReactNode }) => {
+  const { note, kind, slots } = choice;
+  return (
+    <View>
+      {slots ? picker : null}
+      {note && kind !== 'shipping' ? (
+        <View style={{ paddingBottom: 12, paddingHorizontal: 12 }}>
+          <MarkedText text={note} />
+        </View>
+      ) : null}
+    </View>
+  );
+};
+
 /** The ways an order can get to the customer, by kind, and those of which they are told that they cannot be had. */
-export const ChoiceList = ({ view, decimals, chosen, onChoose }: Props) => {
+export const ChoiceList = ({ view, decimals, chosen, onChoose, picker }: Props) => {
   const style = useStyles(styles);
   return (
     <View>
@@ -114,13 +135,15 @@ export const ChoiceList = ({ view, decimals, chosen, onChoose }: Props) => {
           <View key={kind} role="radiogroup" aria-label={title}>
             <Text style={[style.quiet, { marginBottom: 6 }]}>{title}</Text>
             {choices.map((choice) => (
-              <Row
-                key={choice.id}
-                choice={choice}
-                decimals={decimals}
-                on={choice.id === chosen}
-                onPress={() => onChoose(choice.id)}
-              />
+              <View key={choice.id}>
+                <Row
+                  choice={choice}
+                  decimals={decimals}
+                  on={choice.id === chosen}
+                  onPress={() => onChoose(choice.id)}
+                />
+                {choice.id === chosen ? <Chosen choice={choice} picker={picker} /> : null}
+              </View>
             ))}
           </View>
         );

@@ -2,7 +2,11 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { PastOrder } from '../../../core/model/order.ts';
+import { nearbyOf } from '../../../core/order/nearby-of.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
+import { slotFigure } from '../../../core/words/slot-phrase.ts';
+import { saveCalendar } from '../../parts/calendar-file.ts';
+import { MarkedText } from '../../parts/marked-text.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { countryName } from '../../places/places.ts';
 import { useKeepAsTrial } from '../../parts/keep-as-trial.ts';
@@ -37,6 +41,51 @@ const Sums = ({ order }: { order: PastOrder }) => {
   );
 };
 
+/** When and where it is to be had, how, and the file for a calendar. */
+const Time = ({ order }: { order: PastOrder }) => {
+  const style = useStyles(shopStyles);
+  const book = useAppSelector(selectServedBook);
+  const { slot, kind, name } = order.chosen;
+  const { pickup, area, location } = nearbyOf(book, order);
+  const text = pickup?.instructions ?? area?.instructions ?? '';
+  if (kind !== 'delivery' && kind !== 'pickup') return null;
+  const where = location
+    ? [...(location.address.lines ?? []), location.address.city].filter(Boolean).join(', ')
+    : '';
+  const title = `${book.store.name}: order ${order.number}, ${name}`;
+  return (
+    <View style={{ gap: 4 }}>
+      <Text style={style.heading} role="heading" aria-level={2}>
+        {kind === 'pickup' ? 'You collect it' : 'We bring it'}
+      </Text>
+      <Text style={style.name}>{name}</Text>
+      {slot ? <Text style={style.strong}>{slotFigure(slot)}</Text> : null}
+      {!slot && order.promise?.words ? <Text style={style.name}>{order.promise.words}</Text> : null}
+      {kind === 'pickup' && location ? (
+        <Text style={style.name}>
+          {location.name}, {where}
+        </Text>
+      ) : null}
+      {text === '' ? null : <MarkedText text={text} />}
+      {slot ? (
+        <TextAction
+          label="Into your calendar"
+          style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+          onPress={() =>
+            void saveCalendar(`order-${order.number}.ics`, {
+              ...slot,
+              uid: `order-${order.number}@emporos.invalid`,
+              title,
+              where: kind === 'pickup' ? where : '',
+              text,
+            })
+          }
+        />
+      ) : null}
+    </View>
+  );
+};
+
 const Placed = ({ order }: { order: PastOrder }) => {
   const style = useStyles(shopStyles);
   const router = useRouter();
@@ -50,8 +99,9 @@ const Placed = ({ order }: { order: PastOrder }) => {
           {quantity} × {name ?? sku}
         </Text>
       ))}
+      <Time order={order} />
       <Text style={style.heading} role="heading" aria-level={2}>
-        To
+        {order.chosen.kind === 'pickup' ? 'For' : 'To'}
       </Text>
       {destination
         ? [...writtenAddress(order.recipient ?? '', destination), countryName(destination.country)].map(

@@ -7,12 +7,18 @@ import type { Choice } from '../../../core/model/quote.ts';
 import type { QuoteRequest } from '../../../core/model/request.ts';
 import type { PaymentOption } from '../../../core/model/tax.ts';
 import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
+import { slotsTaken } from '../../../core/order/slots-taken.ts';
+import { slotDays, type SlotDay } from '../../../core/time/slot-days.ts';
+import type { TimeSlot } from '../../../core/time/times.ts';
 import { useCarriers } from '../../carriers/use-carriers.ts';
+import { located, useGazetteer } from '../../places/use-gazetteer.ts';
 import { emptied } from '../../state/basket.ts';
 import { selectCustomerView, type CustomerView } from '../../state/customer-view.ts';
 import { orderPlaced } from '../../state/orders.ts';
+import { selectPastOrders } from '../../state/selectors.ts';
 import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useHeldSlot } from './held-slot.ts';
 import { checkoutSchema, destinationOf, EMPTY_ADDRESS, type CheckoutValues } from './address-form.ts';
 
 /** The channel that orders of the shopfront come by. */
@@ -28,6 +34,7 @@ export const shopperOf = (
   ...(code.trim() === '' ? {} : { code: code.trim() }),
 });
 
+const NO_DAYS: readonly SlotDay[] = [];
 const NO_QUESTIONS: CustomerView['asked']['questions'] = [];
 
 export interface Checkout {
@@ -37,6 +44,12 @@ export interface Checkout {
   view: CustomerView | null;
   chosen: Choice | null;
   choose: (id: string) => void;
+  /** The days and times of the choice, those that are full too; the one picked, kept while the customer finishes. */
+  days: readonly SlotDay[];
+  slot: TimeSlot | null;
+  pick: (slot: TimeSlot) => void;
+  /** Why a time that was picked is no longer kept. */
+  released: 'time' | 'taken' | null;
   /** A code that was typed; '' is none. */
   code: string;
   setCode: (code: string) => void;
@@ -55,7 +68,8 @@ export const useCheckout = (): Checkout => {
   const book = useAppSelector(selectServedBook);
   const compiled = useAppSelector(selectServedCompiled);
   const basket = useAppSelector((state) => state.basket);
-  const orders = useAppSelector((state) => state.orders);
+  const orders = useAppSelector(selectPastOrders);
+  const taken = useMemo(() => slotsTaken(orders), [orders]);
   const home = book.locations[0]?.address.country ?? '';
   const [opened] = useState(() => new Date().toISOString());
   const [wanted, setWanted] = useState<string | null>(null);
@@ -73,30 +87,38 @@ export const useCheckout = (): Checkout => {
     },
   });
   const values = useWatch({ control: form.control }) as CheckoutValues;
+  const gazetteer = useGazetteer(values.ship.country);
   const where = JSON.stringify(destinationOf(values.ship));
   const request = useMemo((): QuoteRequest | null => {
-    const destination = JSON.parse(where) as QuoteRequest['destination'];
+    const typed = JSON.parse(where) as QuoteRequest['destination'];
+    const destination = typed && gazetteer ? located(typed) : typed;
     const lines = basket.filter(({ sku }) => compiled.goods.has(sku));
     return destination && lines.length > 0
-      ? { destination, lines, placedAt: opened, ...shopperOf(customer, code) }
+      ? { destination, lines, placedAt: opened, slotsTaken: taken, ...shopperOf(customer, code) }
       : null;
-  }, [where, basket, compiled, opened, customer, code]);
+  }, [where, gazetteer, basket, compiled, opened, taken, customer, code]);
   const view = useAppSelector((state) => selectCustomerView(state, request));
   useCarriers(view?.asked.questions ?? NO_QUESTIONS, compiled);
   const choices = view?.quote.choices ?? [];
   const chosen = choices.find(({ id }) => id === wanted) ?? choices[0] ?? null;
+  const days = useMemo(
+    () => (chosen?.slots && request ? slotDays(compiled, chosen.id, request) : NO_DAYS),
+    [compiled, chosen, request],
+  );
+  const { slot, pick, released } = useHeldSlot(chosen?.id ?? null, days);
   const payments = book.payments.filter(({ id }) => chosen?.payments.includes(id));
   const payment = payments.find(({ id }) => id === paying) ?? payments[0] ?? null;
   const place = form.handleSubmit(({ ship, billSame, bill }) => {
     const address = billSame ? null : destinationOf(bill);
     if (!request || !chosen) return;
     const placed = placeOrder(compiled, {
-      request: { ...request, placedAt: new Date().toISOString() },
+      request: { ...request, placedAt: new Date().toISOString(), slotsTaken: taken },
       choiceId: chosen.id,
       shown: chosen.charge,
       number: nextNumber(orders),
       recipient: ship.name.trim(),
       answers: view?.asked.answers ?? [],
+      ...(slot ? { slot: { start: slot.start, end: slot.end } } : {}),
       ...(payment ? { payment: payment.id } : {}),
       ...(address ? { billing: { name: bill.name.trim(), address } } : {}),
     });
@@ -113,6 +135,10 @@ export const useCheckout = (): Checkout => {
     values,
     view,
     chosen,
+    days,
+    slot,
+    pick,
+    released,
     choose: setWanted,
     code,
     setCode,

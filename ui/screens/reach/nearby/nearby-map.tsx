@@ -4,7 +4,7 @@ import { IconButton, Text } from 'react-native-paper';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Book } from '../../../../core/model/book.ts';
 import type { NearbyCode } from '../../../../core/reach/neighbourhood.ts';
-import { distanceFigure } from '../../../../core/words/figure.ts';
+import { distanceFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { selectSpeech } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useInks } from '../../../theme/theme.ts';
@@ -13,7 +13,18 @@ import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import type { ZoneMark } from '../../../theme/zone-marks.ts';
 import { landPath, readLand, type Land } from './coast.ts';
-import { at, circlePath, moved, planeOf, wholeView, zoomed, type NearView, type Plane } from './map-plane.ts';
+import {
+  at,
+  circlePath,
+  moved,
+  planeOf,
+  wholeView,
+  zoomed,
+  type NearView,
+  type Plane,
+  type Point,
+} from './map-plane.ts';
+import { placedLabels, type Label } from './map-labels.ts';
 import { ShapeHandles } from './shape-handles.tsx';
 
 interface Props {
@@ -35,6 +46,78 @@ const styles = (inks: Inks) => ({
 const CODES_UP_TO = 110;
 const MAP_RATIO = 0.72;
 const TALLEST = 460;
+
+const isSeen = ({ width, height }: Plane, x: number, y: number): boolean =>
+  x >= 0 && y >= 0 && x <= width && y <= height;
+
+/** Where a price by distance changes, about its location; the first ring has the price from the location on. */
+const ringsOf = ({
+  areas,
+  locations,
+}: Book): { key: string; centre: Point; metres: number; amount: number }[] =>
+  areas.flatMap(({ id, price, locationId, covers }) => {
+    const centre = locations.find((one) => one.id === locationId)?.address.point;
+    if (!centre || price.kind !== 'tiers' || price.basis !== 'distance') return [];
+    const steps = [...price.steps].sort((a, b) => a.from - b.from);
+    const end = covers.kind === 'radius' ? covers.metres : undefined;
+    return steps.flatMap(({ from, amount }, n) => {
+      const metres = steps[n + 1]?.from ?? end;
+      return metres === undefined || metres <= from ? [] : [{ key: `${id}-${from}`, centre, metres, amount }];
+    });
+  });
+
+const marksOf = ({ book, codes, plane }: Drawing): [number, number][] => [
+  ...book.locations.flatMap(({ address }) => (address.point ? [at(plane, address.point)] : [])),
+  ...codes.map(({ postal }) => at(plane, postal.point)),
+];
+
+const around = ([x, y]: readonly [number, number], width: number): [number, number][] => [
+  [x + 10, y + 4],
+  [x - 10 - width, y + 4],
+  [x - width / 2, y - 12],
+  [x - width / 2, y + 22],
+];
+
+const labelsOf = ({ book, codes, marks, plane }: Drawing, decimals: number): Label[] => {
+  const isNear = plane.view.metresAPixel <= CODES_UP_TO;
+  const seen = codes.filter(({ postal }) => isNear && isSeen(plane, ...at(plane, postal.point)));
+  return [
+    ...book.locations.flatMap(({ id, name, address }): Label[] =>
+      address.point
+        ? [
+            {
+              key: id,
+              text: name,
+              size: 13,
+              isNeeded: true,
+              places: around(at(plane, address.point), name.length * 8),
+            },
+          ]
+        : [],
+    ),
+    ...ringsOf(book).map(({ key, centre, metres, amount }): Label => {
+      const [x, y] = at(plane, centre);
+      const text = moneyFigure(amount, decimals);
+      const top = y + metres / plane.view.metresAPixel - 6;
+      return { key, text, size: 12, isNeeded: false, places: [[x - text.length * 3.6, top]] };
+    }),
+    ...seen.map(({ postal, takes }): Label => {
+      const letter = takes[0] ? ` ${marks.get(takes[0].id)?.letter ?? ''}` : '';
+      const [x, y] = at(plane, postal.point);
+      const text = `${postal.code}${letter}`;
+      return {
+        key: postal.code,
+        text,
+        size: 11,
+        isNeeded: false,
+        places: [
+          [x + 8, y + 4],
+          [x - 8 - text.length * 7, y + 4],
+        ],
+      };
+    }),
+  ];
+};
 
 /** A round distance that is about a fifth of the map's width. */
 const scaleMetres = (metresAPixel: number, width: number): number => {
@@ -91,35 +174,45 @@ const Areas = ({ book, marks, open, plane }: Drawing) => {
   );
 };
 
+/** The rings at which a price by distance changes. */
+const Rings = ({ book, plane }: Drawing) => {
+  const inks = useInks();
+  return (
+    <G>
+      {ringsOf(book).map(({ key, centre, metres }) => (
+        <Path
+          key={key}
+          d={circlePath(plane, centre, metres)}
+          fill="none"
+          stroke={inks.quiet}
+          strokeWidth={1}
+          strokeDasharray="2 3"
+        />
+      ))}
+    </G>
+  );
+};
+
 /** Postal areas as marks in the ink of the area that takes them; those that nothing covers are empty. */
 const Codes = ({ codes, marks, plane }: Drawing) => {
   const inks = useInks();
-  const isNear = plane.view.metresAPixel <= CODES_UP_TO;
   return (
     <G>
       {codes.map(({ postal, takes, also }) => {
         const [x, y] = at(plane, postal.point);
-        if (x < 0 || y < 0 || x > plane.width || y > plane.height) return null;
         const [first] = takes;
         const ink = first ? (marks.get(first.id)?.ink ?? inks.control) : inks.ground;
-        return (
-          <G key={postal.code}>
-            <Circle
-              cx={x}
-              cy={y}
-              r={5}
-              fill={ink}
-              stroke={inks.ink}
-              strokeWidth={also.length > 0 ? 2.5 : 1}
-            />
-            {isNear ? (
-              <SvgText x={x + 8} y={y + 4} fontFamily={SANS_STRONG} fontSize={11} fill={inks.ink}>
-                {postal.code}
-                {first ? ` ${marks.get(first.id)?.letter ?? ''}` : ''}
-              </SvgText>
-            ) : null}
-          </G>
-        );
+        return isSeen(plane, x, y) ? (
+          <Circle
+            key={postal.code}
+            cx={x}
+            cy={y}
+            r={5}
+            fill={ink}
+            stroke={inks.ink}
+            strokeWidth={also.length > 0 ? 2.5 : 1}
+          />
+        ) : null;
       })}
     </G>
   );
@@ -129,7 +222,7 @@ const Places = ({ book, plane }: Drawing) => {
   const inks = useInks();
   return (
     <G>
-      {book.locations.map(({ id, name, address }) => {
+      {book.locations.map(({ id, address }) => {
         if (!address.point) return null;
         const [x, y] = at(plane, address.point);
         const collects = book.pickups.some((point) => point.active && point.locationId === id);
@@ -137,12 +230,36 @@ const Places = ({ book, plane }: Drawing) => {
           <G key={id}>
             <Rect x={x - 6} y={y - 6} width={12} height={12} fill={inks.ink} />
             {collects ? <Rect x={x - 3} y={y - 3} width={6} height={6} fill={inks.ground} /> : null}
-            <SvgText x={x + 10} y={y - 8} fontFamily={SANS_STRONG} fontSize={13} fill={inks.ink}>
-              {name}
-            </SvgText>
           </G>
         );
       })}
+    </G>
+  );
+};
+
+/** The words of the map, where they have room: locations, prices of rings, codes. */
+const Words = (drawing: Drawing) => {
+  const inks = useInks();
+  const { decimals } = useAppSelector(selectSpeech);
+  const placed = placedLabels(labelsOf(drawing, decimals), marksOf(drawing));
+  return (
+    <G>
+      {placed.map(({ key, text, size, x, y }) => (
+        <SvgText
+          key={key}
+          x={x}
+          y={y}
+          fontFamily={SANS_STRONG}
+          fontSize={size}
+          fill={inks.ink}
+          stroke={inks.raised}
+          strokeWidth={3}
+          strokeLinejoin="round"
+          {...({ paintOrder: 'stroke' } as object)}
+        >
+          {text}
+        </SvgText>
+      ))}
     </G>
   );
 };
@@ -246,11 +363,13 @@ const NearbyMap = ({ title, ...stands }: Props) => {
       <View style={[style.map, { height: height + 2 }]}>
         <View role="img" aria-label={title} {...keys} {...pan.panHandlers}>
           <Svg width={width} height={height} aria-hidden>
-            <Rect width={width} height={height} fill={inks.ground} />
+            <Rect width={width} height={height} fill={inks.hairline} fillOpacity={0.55} />
             <Path d={coast} fill={inks.raised} stroke={inks.control} strokeWidth={1} />
             <Areas {...drawing} />
+            <Rings {...drawing} />
             <Codes {...drawing} />
             <Places {...drawing} />
+            <Words {...drawing} />
             <Scale plane={plane} />
           </Svg>
         </View>

@@ -1,0 +1,120 @@
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { SlotDay } from '../../../core/time/slot-days.ts';
+import type { TimeSlot } from '../../../core/time/times.ts';
+import { dayFigure } from '../../../core/words/moment-figure.ts';
+import { Press } from '../../parts/press.tsx';
+import { useStyles } from '../../theme/styles.ts';
+import { TOUCH, type Inks } from '../../theme/tokens.ts';
+import { shopStyles } from './shop-styles.ts';
+
+interface Props {
+  days: readonly SlotDay[];
+  slot: TimeSlot | null;
+  released: 'time' | 'taken' | null;
+  onPick: (slot: TimeSlot) => void;
+}
+
+const styles = (inks: Inks) => ({
+  ...shopStyles(inks),
+  all: { gap: 10, paddingBottom: 12 },
+  days: { flexDirection: 'row', gap: 8 } as const,
+  day: {
+    borderWidth: 1,
+    borderColor: inks.hairline,
+    paddingHorizontal: 12,
+    minHeight: 56,
+    justifyContent: 'center',
+  } as const,
+  here: { borderColor: inks.ink, borderWidth: 2 },
+  times: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 } as const,
+  time: {
+    borderWidth: 1,
+    borderColor: inks.hairline,
+    paddingHorizontal: 12,
+    minHeight: TOUCH,
+    justifyContent: 'center',
+  } as const,
+  full: { textDecorationLine: 'line-through', color: inks.quiet } as const,
+});
+
+const isFull = ({ left }: TimeSlot): boolean => left === 0;
+const timeOf = ({ start, end }: TimeSlot): string => `${start.slice(11, 16)}–${end.slice(11, 16)}`;
+
+const RELEASED = {
+  time: 'The time you picked was kept for a quarter of an hour. Pick one again.',
+  taken: 'The time you picked has just been taken by another order. Pick another.',
+};
+
+const Day = ({ day, on, onPress }: { day: SlotDay; on: boolean; onPress: () => void }) => {
+  const style = useStyles(styles);
+  const free = day.slots.filter((slot) => !isFull(slot)).length;
+  const name = dayFigure(day.date);
+  const words = free === 0 ? 'full' : free === 1 ? '1 time' : `${free} times`;
+  return (
+    <Press role="radio" aria-checked={on} aria-label={`${name}, ${words}`} onPress={onPress}>
+      <View style={[style.day, on ? style.here : null]}>
+        <Text style={[style.name, free === 0 ? style.full : null]}>{name}</Text>
+        <Text style={style.quiet}>{words}</Text>
+      </View>
+    </Press>
+  );
+};
+
+const Time = ({ slot, on, onPress }: { slot: TimeSlot; on: boolean; onPress: () => void }) => {
+  const style = useStyles(styles);
+  const full = isFull(slot);
+  const left = slot.left !== undefined && slot.left > 0 && slot.left < 3 ? `, ${slot.left} left` : '';
+  const label = `${timeOf(slot)}${full ? ', full' : left}`;
+  return (
+    <Press
+      role="radio"
+      aria-checked={on}
+      aria-label={label}
+      aria-disabled={full}
+      disabled={full}
+      onPress={onPress}
+    >
+      <View style={[style.time, on ? style.here : null]}>
+        <Text style={[style.name, full ? style.full : null]}>{timeOf(slot)}</Text>
+        {full ? <Text style={style.quiet}>full: all orders for it are taken</Text> : null}
+      </View>
+    </Press>
+  );
+};
+
+/** A day, then a time: what is full is struck, with why. */
+export const SlotPicker = ({ days, slot, released, onPick }: Props) => {
+  const style = useStyles(styles);
+  const [looked, setLooked] = useState<string | null>(null);
+  const first = days.find(({ slots }) => slots.some((one) => !isFull(one)));
+  const date = looked ?? slot?.start.slice(0, 10) ?? first?.date;
+  const day = days.find((one) => one.date === date) ?? first;
+  return (
+    <View style={style.all}>
+      {released === null ? null : (
+        <Text style={style.fault} role="alert">
+          {RELEASED[released]}
+        </Text>
+      )}
+      <ScrollView horizontal showsHorizontalScrollIndicator={false}>
+        <View style={style.days} role="radiogroup" aria-label="The day">
+          {days.map((one) => (
+            <Day key={one.date} day={one} on={one === day} onPress={() => setLooked(one.date)} />
+          ))}
+        </View>
+      </ScrollView>
+      <View style={style.times} role="radiogroup" aria-label="The time">
+        {day?.slots.map((one) => (
+          <Time
+            key={one.start}
+            slot={one}
+            on={one.start === slot?.start && one.end === slot.end}
+            onPress={() => onPick(one)}
+          />
+        ))}
+      </View>
+    </View>
+  );
+};
