@@ -1,7 +1,9 @@
 import { lazy } from 'react';
 import { Later } from '../ui/shell/later.tsx';
 
-const ProofScreen = lazy(() => import('../ui/screens/proof/proof-screen.tsx'));
+const ProofScreen = lazy(async () => ({
+  default: (await import('../ui/screens/proof/proof-parts.ts')).ProofScreen,
+}));
 
 export default function Proof() {
   return (

@@ -131,7 +131,7 @@ const orderOf = (dice: () => number, number: number, daysAgo: number): PastOrder
 export const demoOrders = ((): PastOrder[] => {
   const dice = seeded(1_846);
   const orders: PastOrder[] = [];
-  const first = 400;
+  const first = 388;
   for (let tried = 0; orders.length < COUNT && tried < COUNT * 4; tried += 1) {
     const daysAgo = DAYS * (1 - (orders.length + dice()) / COUNT);
     const order = orderOf(dice, first + orders.length, Math.max(0, daysAgo));

@@ -16,9 +16,6 @@ export interface Located {
   point: Point;
 }
 
-/** The countries that the gazetteer has. */
-export const GAZETTEER_COUNTRIES: readonly string[] = ['CA', 'US'];
-
 /** The part of a postal code that the gazetteer goes by. */
 export const areaCodeOf = (country: string, postalCode: string): string => {
   const code = normaliseCode(country, postalCode);

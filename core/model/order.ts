@@ -44,10 +44,8 @@ export const pastOrderSchema = z.strictObject({
       words: z.string().max(300).optional(),
     })
     .optional(),
-  /** The shipment that was booked with a carrier for it. */
-  shipment: z
-    .strictObject({ accountId: idSchema, carrier: idSchema, tracking: z.string().max(60) })
-    .optional(),
+  /** The shipment that was booked for it, as its carrier keeps it. */
+  shipment: z.looseObject({ carrier: idSchema, tracking: z.string().max(120) }).optional(),
   /** Who receives it, and where the bill goes if elsewhere. */
   recipient: nameSchema.optional(),
   billing: z.strictObject({ name: nameSchema, address: destinationSchema }).optional(),
@@ -56,6 +54,7 @@ export const pastOrderSchema = z.strictObject({
     .strictObject({ goods: sumSchema, taxes: sumSchema, total: sumSchema, prepaid: sumSchema.optional() })
     .optional(),
 });
+/** Where an order stands on its way to the customer. */
 export type OrderStatus = z.infer<typeof statusSchema>;
 export type PastOrder = z.infer<typeof pastOrderSchema>;
 export const pastOrdersSchema = z.array(pastOrderSchema).max(200_000);

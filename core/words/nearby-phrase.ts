@@ -1,5 +1,5 @@
 import type { Coverage, DeliveryArea, PickupPoint } from '../model/delivery.ts';
-import type { Preparation, Timing } from '../model/time.ts';
+import type { Timing } from '../model/time.ts';
 import { countFigure, distanceFigure, moneyFigure, type Speech } from './figure.ts';
 import { pricePhrase } from './rate-phrase.ts';
 
@@ -33,22 +33,6 @@ export const timingPhrase = (timing: Timing): string => {
       return `a day ${ahead(timing.horizonDays)}`;
     case 'slot':
       return `a slot of ${timing.minutes} minutes ${ahead(timing.horizonDays)}`;
-  }
-};
-
-/** 'ready after 120 open minutes', 'ready at 14:00 for orders before 11:00'. */
-export const preparationPhrase = (preparation: Preparation): string => {
-  switch (preparation.kind) {
-    case 'as-received':
-      return `ready after ${countFigure(preparation.minutes, 'open minute')}`;
-    case 'working-days':
-      return preparation.days === 0
-        ? 'ready at opening of the same or the next open day'
-        : `ready ${countFigure(preparation.days, 'open day')} later`;
-    case 'batch': {
-      const { cutoff, readyAt, days } = preparation;
-      return `ready at ${readyAt}${days === 0 ? '' : `, ${countFigure(days, 'open day')} later`}, for orders before ${cutoff}`;
-    }
   }
 };
 

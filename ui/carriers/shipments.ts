@@ -1,4 +1,5 @@
 import { listedCarrier } from '../../carriers/directory.ts';
+import { saveBytes } from '../parts/files.ts';
 import type { Booking, CarrierShipment } from '../../carriers/shipment.ts';
 
 export type BookedHere = { ok: true; shipment: CarrierShipment } | { ok: false; text: string };
@@ -44,12 +45,7 @@ export const cancelShipment = async ({ carrier, tracking }: CarrierShipment): Pr
 
 /** The labels of a shipment, made in this page and opened as a file. */
 export const openLabel = async (shipment: CarrierShipment): Promise<void> => {
-  const { labelPdf } = await import('../../carriers/label.ts');
+  const { labelPdf } = await import('./papers.ts');
   const bytes = await labelPdf(shipment, listedCarrier(shipment.carrier)?.name ?? shipment.carrier);
-  const address = URL.createObjectURL(new Blob([bytes as BlobPart], { type: 'application/pdf' }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = `label-${shipment.tracking}.pdf`;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(address), 10_000);
+  saveBytes(`label-${shipment.tracking}.pdf`, bytes);
 };

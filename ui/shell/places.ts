@@ -1,5 +1,6 @@
 /** The places of the program that work, in the order of the navigation; `key` follows `g`. */
 export const PLACES = [
+  { name: 'Today', path: '/today', key: 't' },
   { name: 'Reach', path: '/reach', key: 'r' },
   { name: 'Charges', path: '/charges', key: 'c' },
   { name: 'Goods', path: '/goods', key: 'g' },

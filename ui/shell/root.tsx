@@ -41,7 +41,7 @@ const openStore = async (): Promise<AppStore> => {
   void Promise.all([import('../state/demo-orders.ts'), loadDemoShop()]).then(
     ([{ demoOrders, demoEdition }, demo]) => {
       const now = new Date().toISOString();
-      store.dispatch(demoOrdersCame(demoOrders(now)));
+      store.dispatch(demoOrdersCame(demoOrders(now, demo)));
       store.dispatch(demoEditionCame(demoEdition(now, demo)));
     },
   );

@@ -76,7 +76,8 @@ const Choices = ({ asked }: { asked: AskedQuote }) => {
         const choices = quote.choices.filter((choice) => choice.kind === kind);
         const lost = changes.lost.filter((choice) => choice.kind === kind);
         const waiting = kind === 'shipping' ? pending : [];
-        if (choices.length + lost.length + waiting.length === 0) return null;
+        const isBare = choices.length + lost.length + waiting.length === 0;
+        if (isBare && (kind !== 'shipping' || quote.choices[0]?.kind === 'nothing-to-ship')) return null;
         return (
           <View key={kind}>
             <View style={style.section}>

@@ -37,6 +37,7 @@ describe('the place of a trial', () => {
       subdivision: 'CA-NS',
       postalCode: 'B3J 1S9',
       city: 'Halifax',
+      point: { lat: 44.641, lng: -63.5682 },
     });
   });
 
@@ -59,7 +60,9 @@ describe('the place of a trial', () => {
     const store = await open();
     fireEvent.press(screen.getByText('Without an address'));
     expect(request(store)?.destination).toBeNull();
-    expect(screen.getAllByText('Needs to know where the order goes.')).toHaveLength(4);
+    fireEvent.press(screen.getByText('Not offered, 7'));
+    expect(screen.getAllByText('Needs to know where the order goes.')).toHaveLength(7);
+    expect(screen.getByText('Collect at the Nursery')).toBeTruthy();
     fireEvent.press(screen.getByText('Give it an address'));
     expect(request(store)?.destination).toEqual({ country: 'CA' });
   });
@@ -133,7 +136,7 @@ describe('the trials', () => {
     const store = demoStore();
     renderOver(store, <Slip />);
     fireEvent.press(screen.getByLabelText('Last trial'));
-    expect(selectTrial(store.getState())).toMatchObject({ at: 14, trial: { name: 'A gift card' } });
+    expect(selectTrial(store.getState())).toMatchObject({ at: 18, trial: { name: 'A gift card' } });
     expect(screen.getByText('Nothing travels')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Next trial'));
     expect(selectTrial(store.getState()).at).toBe(0);
@@ -146,7 +149,7 @@ describe('the trials', () => {
     await act(async () => {
       await jest.advanceTimersByTimeAsync(10);
     });
-    expect(screen.getByText('Trial 2 of 16')).toBeTruthy();
+    expect(screen.getByText('Trial 2 of 20')).toBeTruthy();
     type('Trial', '  ');
     expect(screen.getByText('A name is needed. Kept: Two pots to Antigonish, again')).toBeTruthy();
     type('Trial', 'Again');

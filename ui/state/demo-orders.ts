@@ -1,15 +1,16 @@
 import orders from '../../demo/data/orders.json';
 import { readOrders } from '../../core/formats/orders.ts';
 import type { PastOrder } from '../../core/model/order.ts';
+import { openDemoOrders } from '../../demo/open-orders.ts';
 import { movedTo } from '../../core/order/moved-orders.ts';
 import type { Edition } from '../../core/publish/edition.ts';
 import type { Workbook } from './workbook.ts';
 
-/** The made-up orders of the demo shop, the newest of them today's. */
-export const demoOrders = (now: string): PastOrder[] => {
+/** The made-up orders of the demo shop: a year of them, and those that have to be handed over from today on. */
+export const demoOrders = (now: string, { book, catalogue }: Workbook): PastOrder[] => {
   const read = readOrders(orders);
   if (!read.ok) throw new Error('the orders of the demo shop are not sound');
-  return movedTo(read.value, now);
+  return [...movedTo(read.value, now), ...openDemoOrders(book, catalogue, now)];
 };
 
 const LIVE_SINCE_DAYS = 31;

@@ -113,5 +113,9 @@ export const selectPastOrders = createSelector(
     (state: RootState) => state.demoOrders,
     (state: RootState) => isDemoBook(selectBook(state)),
   ],
-  (orders, demo, isDemo): PastOrder[] => (isDemo && demo.length > 0 ? [...demo, ...orders] : orders),
+  (orders, demo, isDemo): PastOrder[] => {
+    if (!isDemo || demo.length === 0) return orders;
+    const own = new Set(orders.map(({ number }) => number));
+    return [...demo.filter(({ number }) => !own.has(number)), ...orders];
+  },
 );

@@ -86,7 +86,7 @@ test('the last location stays while a carrier account ships from it', () => {
   act(() => void store.dispatch(edit('removeLocation', { id: 'market-stall' }, 'remove')));
   renderOver(store, <Locations />);
   fireEvent.press(screen.getByText('The Nursery'));
-  expect(screen.getByText('The carrier accounts ship from here, so it stays.')).toBeTruthy();
+  expect(screen.getByText('Carriers, delivery areas or pickup points need it, so it stays.')).toBeTruthy();
   fireEvent.press(screen.getByText('Remove the location'));
   expect(bookOf(store).locations).toHaveLength(1);
 });

@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, within } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import { gapsOf } from '../../../core/goods/gaps.ts';
 import type { Good } from '../../../core/model/good.ts';
 import { openFile, saveFile } from '../../parts/files.ts';
@@ -212,6 +212,7 @@ describe('a CSV', () => {
     const store = open();
     const before = goodsOf(store);
     fireEvent.press(screen.getByText('Save as CSV'));
+    await waitFor(() => expect(saved).toHaveBeenCalled());
     const [name, text] = saved.mock.calls.at(-1)!;
     expect(name).toMatch(/-goods-.*\.csv$/);
     await openCsv(text);

@@ -41,7 +41,7 @@ const settle = (): Promise<void> => act(() => jest.advanceTimersByTimeAsync(2_00
 const open = async (part: string): Promise<AppStore> => {
   goTo({ pathname: '/proof', params: { part } });
   const store = demoStore();
-  store.dispatch(demoOrdersCame(demoOrders(NOW)));
+  store.dispatch(demoOrdersCame(demoOrders(NOW, demoShop())));
   store.dispatch(demoEditionCame(demoEdition(NOW, demoShop())));
   stop = keepProved(store, makeProver());
   renderOver(store, <ProofScreen />);

@@ -47,12 +47,12 @@ describe('the adjustments', () => {
     expect(screen.getByText(/^When the customer is trade and the goods come to 60.00 or more/)).toBeTruthy();
     expect(store.getState().proof.proof?.touches).toEqual({
       winter: { trials: 1, orders: 0 },
-      'heavy-pots': { trials: 1, orders: 0 },
+      'heavy-pots': { trials: 3, orders: 0 },
       trade: { trials: 2, orders: 0 },
       'trade-free': { trials: 1, orders: 0 },
       'prepaid-us': { trials: 0, orders: 0 },
     });
-    expect(screen.getByText('Touches 2 of 15 trials')).toBeTruthy();
+    expect(screen.getByText('Touches 2 of 19 trials')).toBeTruthy();
   });
 
   test('are made switched off, given an effect, and then change the slip', () => {

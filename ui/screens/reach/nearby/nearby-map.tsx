@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { PanResponder, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -12,7 +12,7 @@ import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import type { ZoneMark } from '../../../theme/zone-marks.ts';
-import { landPath, readLand, type Land } from './coast.ts';
+import { landPath } from './coast.ts';
 import {
   at,
   circlePath,
@@ -25,6 +25,7 @@ import {
   type Point,
 } from './map-plane.ts';
 import { placedLabels, type Label } from './map-labels.ts';
+import { useLand } from './use-land.ts';
 import { ShapeHandles } from './shape-handles.tsx';
 
 interface Props {
@@ -125,20 +126,6 @@ const scaleMetres = (metresAPixel: number, width: number): number => {
   const power = 10 ** Math.floor(Math.log10(about));
   const round = [1, 2, 5, 10].find((one) => one * power >= about) ?? 10;
   return round * power;
-};
-
-const useLand = (): Land[] => {
-  const [land, setLand] = useState<Land[]>([]);
-  useEffect(() => {
-    let wanted = true;
-    void readLand().then((read) => {
-      if (wanted) setLand(read);
-    });
-    return () => {
-      wanted = false;
-    };
-  }, []);
-  return land;
 };
 
 type Drawing = Pick<Props, 'book' | 'codes' | 'marks' | 'open'> & { plane: Plane };

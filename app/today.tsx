@@ -1,0 +1,12 @@
+import { lazy } from 'react';
+import { Later } from '../ui/shell/later.tsx';
+
+const TodayScreen = lazy(() => import('../ui/screens/today/today-screen.tsx'));
+
+export default function Today() {
+  return (
+    <Later>
+      <TodayScreen />
+    </Later>
+  );
+}

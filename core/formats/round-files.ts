@@ -1,0 +1,62 @@
+import type { PastOrder } from '../model/order.ts';
+import type { Destination } from '../model/place.ts';
+
+type Point = NonNullable<Destination['point']>;
+
+/** A stop of a delivery round, with how far it is from the one before it. */
+export interface RoundStop {
+  order: PastOrder;
+  point: Point;
+  metres: number;
+}
+
+export const ROUND_HEADINGS = [
+  'stop',
+  'order',
+  'recipient',
+  'address',
+  'postal code',
+  'town',
+  'from',
+  'to',
+  'latitude',
+  'longitude',
+  'metres from the last',
+] as const;
+
+/** The cells of a stop as a line of a CSV file. */
+export const roundCells =
+  (stops: readonly RoundStop[]) =>
+  ({ order, point, metres }: RoundStop): string[] => {
+    const { lines = [], postalCode = '', city = '' } = order.request.destination ?? {};
+    const { slot } = order.chosen;
+    const at = stops.findIndex((stop) => stop.order === order) + 1;
+    return [
+      String(at),
+      order.number,
+      order.recipient ?? '',
+      lines.join(', '),
+      postalCode,
+      city,
+      slot?.start ?? '',
+      slot?.end ?? '',
+      String(point.lat),
+      String(point.lng),
+      String(metres),
+    ];
+  };
+
+/** A round as GeoJSON (RFC 7946): the way from the start past every stop and back, and each stop with its order. */
+export const roundGeoJson = (start: Point, stops: readonly RoundStop[]): string => {
+  const position = ({ lat, lng }: Point): [number, number] => [lng, lat];
+  const way = [start, ...stops.map(({ point }) => point), start].map(position);
+  const features = [
+    { type: 'Feature', properties: { kind: 'round' }, geometry: { type: 'LineString', coordinates: way } },
+    ...stops.map(({ order, point }, at) => ({
+      type: 'Feature',
+      properties: { kind: 'stop', stop: at + 1, order: order.number, recipient: order.recipient ?? '' },
+      geometry: { type: 'Point', coordinates: position(point) },
+    })),
+  ];
+  return `${JSON.stringify({ type: 'FeatureCollection', features }, null, 1)}\n`;
+};

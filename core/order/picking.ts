@@ -1,0 +1,27 @@
+import type { Good } from '../model/good.ts';
+import type { PastOrder } from '../model/order.ts';
+
+/** A good and how many of it some orders need. */
+export interface Picked {
+  sku: string;
+  name: string;
+  quantity: number;
+  orders: string[];
+}
+
+/** What has to be fetched for some orders, by the goods' names, each with the orders it is for. */
+export const pickingList = (orders: readonly PastOrder[], goods: ReadonlyMap<string, Good>): Picked[] => {
+  const picked = new Map<string, Picked>();
+  for (const { number, request } of orders)
+    for (const { sku, name, quantity, fulfilment } of request.lines) {
+      if ((fulfilment ?? goods.get(sku)?.fulfilment) === 'digital') continue;
+      const known = picked.get(sku) ?? {
+        sku,
+        name: name ?? goods.get(sku)?.name ?? sku,
+        quantity: 0,
+        orders: [],
+      };
+      picked.set(sku, { ...known, quantity: known.quantity + quantity, orders: [...known.orders, number] });
+    }
+  return [...picked.values()].sort((a, b) => (a.name < b.name ? -1 : 1));
+};

@@ -1,0 +1,71 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { countFigure } from '../../../core/words/figure.ts';
+import { STATUS_ACTIONS, STATUS_WORDS } from '../../../core/words/order-message.ts';
+import { Press } from '../../parts/press.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { selectServedCompiled } from '../../state/served.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note, smallFigure } from '../../theme/text.ts';
+import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
+import { OrderPanel } from './order-panel.tsx';
+import type { OpenOrder } from './today-selectors.ts';
+import { useOrderActions } from './use-order-actions.ts';
+
+const styles = (inks: Inks) => ({
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  row: { flexDirection: 'row', alignItems: 'center', gap: 12 } as const,
+  press: { flex: 1, minWidth: 0 },
+  facts: { flexDirection: 'row', gap: 12, paddingVertical: 10, minHeight: TOUCH } as const,
+  time: { ...smallFigure, width: 48, lineHeight: 22 } as const,
+  words: { flex: 1, minWidth: 0 },
+  name: { fontFamily: SANS_STRONG },
+  note: note(inks),
+  late: { ...note(inks), color: inks.rubric },
+});
+
+/** One order to hand over: when, who, how, where it stands, and the next thing to do with it. */
+export const OrderRow = ({ open: { order, due, late } }: { open: OpenOrder }) => {
+  const style = useStyles(styles);
+  const { clock } = useAppSelector(selectServedCompiled);
+  const [isOpen, setOpen] = useState(false);
+  const actions = useOrderActions(order);
+  const { number, recipient = '', chosen, request, status } = order;
+  const units = request.lines.reduce((sum, { quantity }) => sum + quantity, 0);
+  const time = due && order.chosen.slot ? clock.text(Date.parse(order.chosen.slot.start)).slice(11, 16) : '–';
+  const facts = [chosen.name, request.destination?.city, countFigure(units, 'item')]
+    .filter(Boolean)
+    .join(' · ');
+  const [next] = actions.next;
+  return (
+    <View style={style.item} role="listitem" aria-label={`Order ${number}`}>
+      <View style={style.row}>
+        <Press style={style.press} role="button" aria-expanded={isOpen} onPress={() => setOpen(!isOpen)}>
+          <View style={style.facts}>
+            <Text style={style.time}>{time}</Text>
+            <View style={style.words}>
+              <Text style={style.name} numberOfLines={1}>
+                {number} {recipient}
+              </Text>
+              <Text style={style.note}>{facts}</Text>
+              <Text style={late ? style.late : style.note}>
+                {late ? 'late: ' : ''}
+                {STATUS_WORDS[status]}
+              </Text>
+            </View>
+          </View>
+        </Press>
+        {next && next !== 'cancelled' ? (
+          <TextAction
+            label={STATUS_ACTIONS[next]}
+            aria-label={`${STATUS_ACTIONS[next]}: order ${number}`}
+            onPress={() => actions.go(next)}
+          />
+        ) : null}
+      </View>
+      {isOpen ? <OrderPanel order={order} actions={actions} /> : null}
+    </View>
+  );
+};

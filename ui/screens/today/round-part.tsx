@@ -1,0 +1,143 @@
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Location } from '../../../core/model/location.ts';
+import type { PastOrder } from '../../../core/model/order.ts';
+import { sensibleRound } from '../../../core/order/round.ts';
+import { metresBetween } from '../../../core/place/distance.ts';
+import { countFigure, distanceFigure } from '../../../core/words/figure.ts';
+import {
+  roundCells,
+  roundGeoJson,
+  ROUND_HEADINGS,
+  type RoundStop,
+} from '../../../core/formats/round-files.ts';
+import { fileName, saveFile } from '../../parts/files.ts';
+import { saveList } from '../../parts/save-list.ts';
+import { Section } from '../../parts/section.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { selectServedBook, selectServedSpeech } from '../../state/served.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note, smallFigure } from '../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+
+const RoundMap = lazy(async () => ({ default: (await import('../reach/maps.ts')).RoundMap }));
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingVertical: 8 },
+  plain: note(inks),
+  row: {
+    flexDirection: 'row',
+    gap: 12,
+    paddingVertical: 8,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
+  at: { ...smallFigure, width: 24, textAlign: 'right' } as const,
+  words: { flex: 1, minWidth: 0 },
+  name: { fontFamily: SANS_STRONG },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+/** The stops of a round in its order, with how far each is from the one before, and how long all of it is. */
+const useRound = (orders: readonly PastOrder[], location: Location): { stops: RoundStop[]; metres: number } =>
+  useMemo(() => {
+    const start = location.address.point;
+    const known = orders.flatMap((order) => {
+      const point = order.request.destination?.point;
+      return point ? [{ order, point }] : [];
+    });
+    if (!start) return { stops: [], metres: 0 };
+    const round = sensibleRound(
+      start,
+      known.map(({ point }) => point),
+    );
+    let here = start;
+    const stops = round.order.flatMap((at): RoundStop[] => {
+      const stop = known[at];
+      if (!stop) return [];
+      const metres = metresBetween(here, stop.point);
+      here = stop.point;
+      return [{ ...stop, metres }];
+    });
+    return { stops, metres: round.metres };
+  }, [orders, location]);
+
+/** The deliveries of a day in a sensible order, as a list, on the map and as files. */
+export const RoundPart = ({
+  orders,
+  location,
+  date,
+}: {
+  orders: readonly PastOrder[];
+  location: Location;
+  date: string;
+}) => {
+  const style = useStyles(styles);
+  const { units } = useAppSelector(selectServedSpeech);
+  const { store } = useAppSelector(selectServedBook);
+  const { stops, metres } = useRound(orders, location);
+  const [isOnMap, setOnMap] = useState(false);
+  const missing = orders.length - stops.length;
+  const name = (kind: 'csv' | 'geojson'): string => fileName(store.name, 'round', date, kind);
+  const start = location.address.point;
+  return (
+    <View>
+      <Section title={`The round from ${location.name}`} />
+      {start ? (
+        <Text style={style.note}>
+          {countFigure(stops.length, 'stop')}, {distanceFigure(Math.round(metres / 100) * 100, units)} there
+          and back as the crow flies.
+          {missing > 0
+            ? ` ${countFigure(missing, 'address', 'addresses')} without a point are left out.`
+            : ''}
+        </Text>
+      ) : (
+        <Text style={style.note}>
+          The point of {location.name} is not known: write it under Settings, Locations.
+        </Text>
+      )}
+      <View role="list" aria-label={`Stops of the round from ${location.name}`}>
+        {stops.map(({ order, metres: away }, at) => (
+          <View key={order.number} role="listitem" style={style.row}>
+            <Text style={style.at}>{at + 1}</Text>
+            <View style={style.words}>
+              <Text style={style.name}>
+                {order.number} {order.recipient ?? ''}
+              </Text>
+              <Text style={style.plain}>
+                {[...(order.request.destination?.lines ?? []), order.request.destination?.city]
+                  .filter(Boolean)
+                  .join(', ')}
+              </Text>
+            </View>
+            <Text style={style.plain}>{distanceFigure(away, units)}</Text>
+          </View>
+        ))}
+      </View>
+      <View style={style.actions}>
+        <TextAction label={isOnMap ? 'Fold the map' : 'On the map'} onPress={() => setOnMap(!isOnMap)} />
+        <TextAction
+          label="Save as CSV"
+          disabled={stops.length === 0}
+          onPress={() => void saveList(name('csv'), [...ROUND_HEADINGS], stops, roundCells(stops))}
+        />
+        <TextAction
+          label="Save as GeoJSON"
+          disabled={stops.length === 0 || !start}
+          onPress={() => (start ? saveFile(name('geojson'), roundGeoJson(start, stops)) : undefined)}
+        />
+      </View>
+      {isOnMap && start ? (
+        <Suspense fallback={<Text style={style.note}>Drawing the map …</Text>}>
+          <RoundMap
+            start={start}
+            stops={stops.map(({ point }) => point)}
+            title={`The round: ${countFigure(stops.length, 'stop')}`}
+          />
+        </Suspense>
+      ) : null}
+    </View>
+  );
+};

@@ -1,0 +1,132 @@
+import { lazy, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Location } from '../../../core/model/location.ts';
+import { localMoment } from '../../../core/time/local-moment.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { dayFigure } from '../../../core/words/moment-figure.ts';
+import { Page } from '../../parts/page.tsx';
+import { Section } from '../../parts/section.tsx';
+import { Segments } from '../../parts/segments.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { useNow } from '../../parts/use-now.ts';
+import { Later } from '../../shell/later.tsx';
+import { PageHead } from '../../shell/page-head.tsx';
+import { selectServedBook, selectServedGoods } from '../../state/served.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+import { OrderRow } from './order-row.tsx';
+import { printPacking, printPicking } from './print-lists.ts';
+import { RoundPart } from './round-part.tsx';
+import { byDay, selectOpenOrders, type DayOfOrders, type OpenOrder } from './today-selectors.ts';
+
+const ProofSummary = lazy(async () => ({ default: (await import('../proof/proof-parts.ts')).ProofSummary }));
+
+const styles = (inks: Inks) => ({
+  head: { ...note(inks), paddingTop: 12 },
+  late: { color: inks.rubric },
+  none: { ...note(inks), paddingVertical: 16 },
+  filter: { paddingTop: 12, alignItems: 'flex-start' } as const,
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+const ALL = 'all';
+
+const Day = ({ day: { title, orders } }: { day: DayOfOrders }) => (
+  <View>
+    <Section title={title} />
+    <View role="list" aria-label={`To hand over: ${title}`}>
+      {orders.map((open) => (
+        <OrderRow key={open.order.number} open={open} />
+      ))}
+    </View>
+  </View>
+);
+
+/** The lists that are printed for the orders that are not packed yet. */
+const Papers = ({ orders, today }: { orders: readonly OpenOrder[]; today: string }) => {
+  const style = useStyles(styles);
+  const goods = useAppSelector(selectServedGoods);
+  const unpacked = orders.filter(({ order }) => order.status === 'placed').map(({ order }) => order);
+  if (unpacked.length === 0) return null;
+  return (
+    <View style={style.actions}>
+      <TextAction
+        label={`Picking list for ${countFigure(unpacked.length, 'order')}`}
+        onPress={() => void printPicking(unpacked, goods, today)}
+      />
+      <TextAction label="Pack lists" onPress={() => void printPacking(unpacked, goods, today)} />
+    </View>
+  );
+};
+
+/** A round for each location that has deliveries on the first day that has any. */
+const Rounds = ({ days, locations }: { days: readonly DayOfOrders[]; locations: readonly Location[] }) => {
+  const day = days.find(({ orders }) => orders.some(({ order }) => order.chosen.kind === 'delivery'));
+  const rounds = useMemo(
+    () =>
+      locations.flatMap((location) => {
+        const orders = (day?.orders ?? [])
+          .filter(({ order, locationId }) => order.chosen.kind === 'delivery' && locationId === location.id)
+          .map(({ order }) => order);
+        return orders.length > 0 ? [{ location, orders }] : [];
+      }),
+    [day, locations],
+  );
+  return (
+    <>
+      {rounds.map(({ location, orders }) => (
+        <RoundPart key={location.id} location={location} orders={orders} date={day?.date ?? ''} />
+      ))}
+    </>
+  );
+};
+
+/** What needs a person now: orders to hand over, the round, and how the draft stands. */
+const TodayScreen = () => {
+  const style = useStyles(styles);
+  const now = useNow();
+  const { locations, store } = useAppSelector(selectServedBook);
+  const open = useAppSelector((state) => selectOpenOrders(state, now));
+  const [where, setWhere] = useState<string>(ALL);
+  const { date: today, time } = localMoment(now, store.timeZone);
+  const days = byDay(open, today, where === ALL ? null : where);
+  const late = open.filter((one) => one.late).length;
+  const used = locations.filter(({ id }) => open.some(({ locationId }) => locationId === id));
+  return (
+    <Page>
+      <PageHead title="Today" />
+      <Text style={style.head}>
+        {dayFigure(today)}, {time}. {open.length === 0 ? 'Nothing' : countFigure(open.length, 'order')} to
+        hand over
+        {late > 0 ? <Text style={[style.head, style.late]}>, {late} late</Text> : null}.
+      </Text>
+      {used.length > 1 ? (
+        <View style={style.filter}>
+          <Segments
+            value={where}
+            onChange={setWhere}
+            options={[
+              { value: ALL, label: 'All' },
+              ...used.map(({ id, name }) => ({ value: id, label: name })),
+            ]}
+          />
+        </View>
+      ) : null}
+      {open.length === 0 ? (
+        <Text style={style.none}>Orders placed in the shopfront stand here until they are handed over.</Text>
+      ) : null}
+      {days.map((day) => (
+        <Day key={day.date} day={day} />
+      ))}
+      <Papers orders={days.flatMap(({ orders }) => orders)} today={today} />
+      <Rounds days={days} locations={locations} />
+      <Later>
+        <ProofSummary />
+      </Later>
+    </Page>
+  );
+};
+export default TodayScreen;
