@@ -184,10 +184,18 @@ describe('replay', () => {
   test('against another book says whose charge changes', async () => {
     const book = JSON.parse(readFileSync(join(DATA, 'book.json'), 'utf8')) as {
       rates: { active: boolean }[];
+      areas: { active: boolean }[];
+      pickups: { active: boolean }[];
     };
+    const off = (list: { active: boolean }[]) => list.map((one) => ({ ...one, active: false }));
     const other = write(
       'other.json',
-      JSON.stringify({ ...book, rates: book.rates.map((rate) => ({ ...rate, active: false })) }),
+      JSON.stringify({
+        ...book,
+        rates: off(book.rates),
+        areas: off(book.areas),
+        pickups: off(book.pickups),
+      }),
     );
     const { out } = await ask(
       'replay',

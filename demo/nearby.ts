@@ -96,6 +96,7 @@ export const demoPickups: PickupPoint[] = [
     maxDistance: 80_000,
     preparation: { kind: 'as-received', minutes: 120 },
     timing: { kind: 'slot', hours: hours(WEEK, '09:00', '17:30'), minutes: 30, horizonDays: 7, capacity: 4 },
+    limits: { weight: { max: 60_000 } },
     kerbside: true,
     instructions:
       'Come in by **Kelp Row**, not by the lane.\n\n1. Park in a bay marked *Thistle*.\n2. Ring the brass bell; we bring the order out.\n\nHave the order number ready.',

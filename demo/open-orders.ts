@@ -117,6 +117,14 @@ const RECIPES: readonly Recipe[] = [
     states: [],
   },
   {
+    recipient: 'Ines Quill',
+    destination: near('B2Y 1N4', '17 Ferry Steps', 44.6668, -63.5661, 'Dartmouth'),
+    goods: { 'seed-lupin': 4, 'plant-heather': 1 },
+    choiceId: 'market-stall',
+    ago: 30,
+    states: [],
+  },
+  {
     recipient: 'Finn Wren',
     destination: far('CA-NB', 'E1C 1A1', 'Moncton', '14 Dyke Street'),
     goods: { 'pot-26': 2 },
@@ -143,7 +151,7 @@ const RECIPES: readonly Recipe[] = [
 ];
 
 const HOUR_MS = 3_600_000;
-const FIRST_NUMBER = 989;
+const FIRST_NUMBER = 988;
 
 type Ask = Parameters<typeof compile>[2];
 

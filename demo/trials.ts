@@ -48,7 +48,7 @@ const GROUPS: [group: string, ids: string[]][] = [
     ['seeds-toronto', 'garden-vancouver', 'urn-iqaluit', 'fly-in', 'heather-winnipeg', 'pallet-victoria'],
   ],
   ['Abroad', ['seeds-lyon', 'heather-anchorage']],
-  ['Nearby', ['soil-north-end', 'too-late-today', 'van-cole-harbour', 'soil-sydney']],
+  ['Nearby', ['soil-north-end', 'too-late-today', 'van-cole-harbour', 'soil-sydney', 'in-two-parts']],
   ['Trade', ['trade-sydney', 'trade-ottawa']],
 ];
 
@@ -190,6 +190,17 @@ const trials: Trial[] = [
     withheld('harbour-ring:van', 'outside-area'),
     withheld('nursery-yard', 'too-far'),
   ]),
+  trial(
+    'in-two-parts',
+    'Canes and much soil, in two parts',
+    to('CA', 'CA-NS', 'B2W 3T7', 'Dartmouth'),
+    { 'cane-bamboo': 2, 'soil-20': 7 },
+    [
+      { kind: 'how-many', of: 'shipping', max: 0 },
+      withheld('harbour-ring:van', 'goods-not-allowed'),
+      withheld('nursery-yard', 'above-limit'),
+    ],
+  ),
   trial('gift-card', 'A gift card', null, { 'gift-card': 1 }, [offered('nothing-to-ship', 0)]),
 ];
 

@@ -38,7 +38,7 @@ export const choiceOf = (slip: Locator, name: string): Locator =>
 /** Walks the trials until the named one is shown. */
 export const chooseTrial = async (page: Page, name: string): Promise<Locator> => {
   const slip = await openSlip(page);
-  for (let step = 0; step < 20; step += 1) {
+  for (let step = 0; step < 30; step += 1) {
     if (await slip.getByRole('heading', { name }).isVisible()) return slip;
     await slip.getByRole('button', { name: 'Next trial' }).click();
   }

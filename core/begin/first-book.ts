@@ -4,6 +4,7 @@ import type { Destination, Zone } from '../model/place.ts';
 import type { Limits } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import type { Trial } from '../model/trial.ts';
+import type { DeliveryArea, PickupPoint } from '../model/delivery.ts';
 import type { OpeningHours } from '../model/time.ts';
 
 /** What the first goods are like to send; each becomes a service. */
@@ -31,18 +32,19 @@ export interface FirstAnswers {
   charges: Partial<Record<FirstZone, Partial<Record<GoodsKind, number>>>>;
   good: Pick<Good, 'sku' | 'name' | 'price'> & { weight: number };
   hours: OpeningHours[];
+  /** Whether customers may collect where the orders are made ready. */
+  collect?: boolean;
   nearby?: { patterns: string[]; charge: number; minSubtotal?: number };
 }
 
-export const SERVICE_NAMES: Record<GoodsKind | 'own', string> = {
+export const SERVICE_NAMES: Record<GoodsKind, string> = {
   letters: 'Letter',
   parcels: 'Parcel',
   heavy: 'Freight',
-  own: 'Brought by us',
 };
 const MOST_WEIGHT: Record<GoodsKind, number> = { letters: 500, parcels: 30_000, heavy: 0 };
 
-/** The zones that the answers make, before the one for what is nearby. */
+/** The zones that the answers make. */
 export const firstZones = ({ reach, countries }: Pick<FirstAnswers, 'reach' | 'countries'>): FirstZone[] => [
   'home',
   ...(reach !== 'home' && countries.length > 0 ? (['abroad'] as const) : []),
@@ -60,17 +62,13 @@ const zone = (id: string, name: string, part: Partial<Zone>): Zone => ({
 });
 
 const zonesOf = (answers: FirstAnswers): Zone[] => {
-  const { from, homeName, nearby, countries } = answers;
-  const without = nearby ? { without: ['own'] } : {};
+  const { from, homeName, countries } = answers;
   const made: Record<FirstZone, Zone> = {
-    home: zone('home', homeName, { includes: [{ country: from.country }], ...without }),
-    abroad: zone('abroad', 'Abroad', { includes: countries.map((country) => ({ country })), ...without }),
-    rest: zone('rest', 'All remaining places', { remainder: true, ...without }),
+    home: zone('home', homeName, { includes: [{ country: from.country }] }),
+    abroad: zone('abroad', 'Abroad', { includes: countries.map((country) => ({ country })) }),
+    rest: zone('rest', 'All remaining places', { remainder: true }),
   };
-  const near = nearby
-    ? [zone('nearby', 'Nearby', { includes: [{ country: from.country, postal: nearby.patterns }] })]
-    : [];
-  return [...near, ...firstZones(answers).map((id) => made[id])];
+  return firstZones(answers).map((id) => made[id]);
 };
 
 /** The last kind has no greatest weight: whatever the others do not take, it does. */
@@ -89,26 +87,53 @@ const rate = (serviceId: string, zoneId: string, amount: number, limits: Limits 
 });
 
 const ratesOf = (answers: FirstAnswers, kinds: readonly GoodsKind[]): Rate[] => {
-  const { charges, nearby } = answers;
-  const ratesIn = (zoneId: string, from: FirstZone): Rate[] =>
+  const { charges } = answers;
+  return firstZones(answers).flatMap((zoneId) =>
     kinds.flatMap((kind) => {
-      const amount = charges[from]?.[kind];
+      const amount = charges[zoneId]?.[kind];
       return amount === undefined ? [] : [rate(kind, zoneId, amount, limitsOf(kind, kinds))];
-    });
-  const own = nearby
-    ? rate(
-        'own',
-        'nearby',
-        nearby.charge,
-        nearby.minSubtotal ? { subtotal: { min: nearby.minSubtotal } } : undefined,
-      )
-    : null;
-  return [
-    ...(nearby ? ratesIn('nearby', 'home') : []),
-    ...(own ? [own] : []),
-    ...firstZones(answers).flatMap((id) => ratesIn(id, id)),
-  ];
+    }),
+  );
 };
+
+/** Where the shop brings orders itself, within two open days. */
+const areasOf = ({ nearby, from }: FirstAnswers): DeliveryArea[] =>
+  nearby
+    ? [
+        {
+          id: 'nearby',
+          name: 'Nearby',
+          active: true,
+          locationId: 'home',
+          covers: { kind: 'postal', country: from.country, patterns: nearby.patterns },
+          price: { kind: 'flat', amount: nearby.charge, per: 'order' },
+          ways: [{ id: 'own', name: 'Brought by us', add: 0, timing: { kind: 'days', min: 0, max: 2 } }],
+          preparation: { kind: 'working-days', days: 0 },
+          ...(nearby.minSubtotal === undefined ? {} : { minSubtotal: nearby.minSubtotal }),
+          taxable: true,
+        },
+      ]
+    : [];
+
+const OPEN_MINUTES = 120;
+
+/** Collecting where the orders are made ready, free, two open hours after the order. */
+const pickupsOf = ({ collect, fromName }: FirstAnswers): PickupPoint[] =>
+  collect
+    ? [
+        {
+          id: 'home',
+          name: `Collect at ${fromName}`.slice(0, 120),
+          active: true,
+          locationId: 'home',
+          charge: 0,
+          preparation: { kind: 'as-received', minutes: OPEN_MINUTES },
+          timing: { kind: 'words', text: 'We write as soon as it is ready.' },
+          kerbside: false,
+          taxable: true,
+        },
+      ]
+    : [];
 
 /** A book without any rule yet: it sells everywhere and has no zone, no service and no rate. */
 export const emptyBook = (
@@ -152,16 +177,17 @@ const sellsToOf = ({ reach, from, countries }: FirstAnswers): Book['store']['sel
 
 /** The book that the answers to the five questions make. */
 export const firstBook = (answers: FirstAnswers): Book => {
-  const { name, currency, timeZone, units, from, fromName, hours, tax, nearby } = answers;
+  const { name, currency, timeZone, units, from, fromName, hours, tax } = answers;
   const kinds = GOODS_KINDS.filter((kind) => answers.kinds.includes(kind));
-  const services = [...kinds, ...(nearby ? (['own'] as const) : [])];
   const empty = emptyBook({ name, currency, timeZone, units, sellsTo: sellsToOf(answers) });
   return {
     ...empty,
     locations: [{ id: 'home', name: fromName, address: from, hours, closedDates: [] }],
     zones: zonesOf(answers),
-    services: services.map((id) => ({ id, name: SERVICE_NAMES[id] })),
+    services: kinds.map((id) => ({ id, name: SERVICE_NAMES[id] })),
     rates: ratesOf(answers, kinds),
+    areas: areasOf(answers),
+    pickups: pickupsOf(answers),
     taxes: tax
       ? [{ id: 'home', name: tax.name, region: { country: from.country }, points: tax.points, on: 'both' }]
       : [],

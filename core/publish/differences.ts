@@ -1,4 +1,5 @@
 import type { Book } from '../model/book.ts';
+import type { Coverage, DeliveryArea } from '../model/delivery.ts';
 import type { CarrierAccount } from '../model/carrier.ts';
 import type { Box } from '../model/pack.ts';
 import type { DutyRules } from '../model/tax.ts';
@@ -17,6 +18,7 @@ import {
   type Speech,
 } from '../words/figure.ts';
 import { groupPhrase } from '../words/group-phrase.ts';
+import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../words/nearby-phrase.ts';
 import { ratePhrase } from '../words/rate-phrase.ts';
 import type { Where } from '../audit/finding.ts';
 import { rateChanges } from './rate-changes.ts';
@@ -164,10 +166,71 @@ const ruleChanges = (before: Side, after: Side, speech: Speech): Change[] => {
         groupPhrase(was, old) === groupPhrase(is, now) ? fieldChanges(was, is) : [groupPhrase(is, now)],
     }),
     ...listChanges('location', old.locations, now.locations, { name: byName, changed: fieldChanges }),
+    ...nearbyChanges(old, now, speech),
     ...listChanges('store', old.taxes, now.taxes, { name: byName, changed: fieldChanges }),
     ...listChanges('store', old.payments, now.payments, { name: byName, changed: fieldChanges }),
   ];
 };
+
+const coverageChanges = (was: Coverage, is: Coverage, speech: Speech): string[] => {
+  if (was.kind === 'postal' && is.kind === 'postal' && was.country === is.country) {
+    const regions = (covers: typeof was): Region[] => [{ country: covers.country, postal: covers.patterns }];
+    return entryChanges(regions(was), regions(is), 'takes', 'no longer takes');
+  }
+  if (same(was, is)) return [];
+  return is.kind === 'shape' && was.kind === 'shape'
+    ? ['its shape changes']
+    : [`delivers ${coveragePhrase(is, speech)}, not ${coveragePhrase(was, speech)}`];
+};
+
+const areaChanges = (was: DeliveryArea, is: DeliveryArea, speech: Speech): string[] => {
+  const { active, covers, price, freeFrom, minSubtotal, serviceFee, ...rest } = is;
+  const old = areaPricePhrase(was, speech);
+  const now = areaPricePhrase(is, speech);
+  const {
+    active: _,
+    covers: __,
+    price: ___,
+    freeFrom: ____,
+    minSubtotal: _____,
+    serviceFee: ______,
+    ...restWas
+  } = was;
+  return [
+    ...(was.active === active ? [] : [active ? 'is switched on' : 'is switched off']),
+    ...coverageChanges(was.covers, covers, speech),
+    ...(old === now ? [] : [`${old} becomes ${now}`]),
+    ...(old === now &&
+    !same(
+      [was.price, was.freeFrom, was.minSubtotal, was.serviceFee],
+      [price, freeFrom, minSubtotal, serviceFee],
+    )
+      ? ['its price changes']
+      : []),
+    ...fieldChanges(restWas, rest),
+  ];
+};
+
+/** What changed in local delivery and collection. */
+const nearbyChanges = (old: Book, now: Book, speech: Speech): Change[] => [
+  ...listChanges('area', old.areas, now.areas, {
+    name: byName,
+    isNew: (area) => `${coveragePhrase(area.covers, speech)}, ${areaPricePhrase(area, speech)}`,
+    changed: (was, is) => areaChanges(was, is, speech),
+  }),
+  ...listChanges('pickup', old.pickups, now.pickups, {
+    name: byName,
+    isNew: (point) => pickupPhrase(point, speech),
+    changed: (was, is) => {
+      const [before, after] = [pickupPhrase(was, speech), pickupPhrase(is, speech)];
+      return [
+        ...(was.active === is.active ? [] : [is.active ? 'is switched on' : 'is switched off']),
+        ...(before === after ? [] : [`${before} becomes ${after}`]),
+        ...(before === after && was.active === is.active ? fieldChanges(was, is) : []),
+      ];
+    },
+  }),
+];
 
 const MODE = { sandbox: 'is a sandbox', live: 'is live' } as const;
 

@@ -1,4 +1,8 @@
-import type { Zone } from '../model/place.ts';
+import type { PickupPoint } from '../model/delivery.ts';
+import type { Destination, Zone } from '../model/place.ts';
+import { areasAt, bestAreas, type AreaFound } from '../place/area-index.ts';
+import { metresBetween } from '../place/distance.ts';
+import type { CompiledPickup } from '../quote/nearby.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { claimsOn } from '../place/place-index.ts';
 import { placeOf, type Place } from '../place/place.ts';
@@ -17,6 +21,10 @@ export interface Whereabouts {
   zone: ZoneFound | null;
   /** The other active zones that name the place too, with their entries; the deciding one is not among them. */
   alsoIn: { zone: Zone; entry: string }[];
+  /** The delivery areas that take it, one a location, and why. */
+  areas: AreaFound[];
+  /** The pickup points whose greatest distance it is within, or of which it is not known. */
+  pickups: PickupPoint[];
   /** The services with a rate that is switched on in the zone. */
   services: { id: string; name: string }[];
 }
@@ -26,11 +34,20 @@ const servicesIn = (compiled: CompiledBook, zone: Zone): Whereabouts['services']
     .filter(({ byZone }) => byZone.get(zone.id)?.rate.active)
     .map(({ service: { id, name } }) => ({ id, name }));
 
+const isWithin = (
+  { point: { active, maxDistance }, location }: CompiledPickup,
+  to: Destination['point'],
+): boolean => {
+  const here = location.address.point;
+  return active && (maxDistance === undefined || !here || !to || metresBetween(here, to) <= maxDistance);
+};
+
 /** Where a place falls: sold to or not, the zone and the entry that decides, who else names it, what ships there. */
 export const whereabouts = (
   compiled: CompiledBook,
   place: Place,
   assumedSubdivision = false,
+  point?: Destination['point'],
 ): Whereabouts => {
   const zone = findZone(compiled.zones, place);
   const alsoIn = claimsOn(compiled.zones.places, place)
@@ -46,6 +63,8 @@ export const whereabouts = (
     zone,
     alsoIn,
     services: zone ? servicesIn(compiled, zone.zone) : [],
+    areas: [...bestAreas(areasAt(compiled.areaIndex, place, point)).values()],
+    pickups: compiled.pickups.filter((pickup) => isWithin(pickup, point)).map((pickup) => pickup.point),
   };
 };
 
@@ -54,10 +73,11 @@ export const whereaboutsOfCode = (
   compiled: CompiledBook,
   country: string,
   postalCode: string,
+  point?: Destination['point'],
 ): Whereabouts => {
   const place = placeOf({ country, postalCode });
   const subdivision = place.code === undefined ? undefined : subdivisionOfCode(country, place.code);
-  return whereabouts(compiled, { ...place, subdivision }, subdivision !== undefined);
+  return whereabouts(compiled, { ...place, subdivision }, subdivision !== undefined, point);
 };
 
 /** The codes of a pasted text: parted by lines, commas, semicolons or tabs; each once. */

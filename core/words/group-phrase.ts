@@ -2,9 +2,15 @@ import type { Book } from '../model/book.ts';
 import type { HandlingGroup } from '../model/good.ts';
 import { namesOf } from './names.ts';
 
+const NEARBY: Record<string, string> = {
+  'true-false': 'not collected',
+  'false-true': 'collected, not delivered',
+  'false-false': 'neither delivered nor collected',
+};
+
 /** What may carry a handling group and where it goes, in a few words. */
 export const groupPhrase = (
-  { shipping, onlyZones, neverZones }: HandlingGroup,
+  { shipping, onlyZones, neverZones, delivery, pickup }: HandlingGroup,
   { services, zones }: Pick<Book, 'services' | 'zones'>,
 ): string => {
   const isNone = shipping === 'none' || shipping.length === 0;
@@ -21,5 +27,6 @@ export const groupPhrase = (
     neverZones === undefined || neverZones.length === 0
       ? []
       : [`never to ${namesOf(neverZones, zones).join(', ')}`];
-  return [carried, ...only, ...never].join('; ');
+  const nearby = delivery && pickup ? [] : [NEARBY[`${delivery}-${pickup}`] ?? ''];
+  return [carried, ...only, ...never, ...nearby].join('; ');
 };

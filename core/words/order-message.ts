@@ -17,11 +17,11 @@ export const STATUS_WORDS: Record<OrderStatus, string> = {
 /** What is done to bring an order to a state. */
 export const STATUS_ACTIONS: Record<OrderStatus, string> = {
   placed: 'Back to placed',
-  packed: 'Packed',
-  booked: 'Book it',
-  'on-its-way': 'On its way',
-  ready: 'Ready to collect',
-  'handed-over': 'Handed over',
+  packed: 'Pack',
+  booked: 'Book',
+  'on-its-way': 'Set off',
+  ready: 'Set ready',
+  'handed-over': 'Hand over',
   cancelled: 'Cancel the order',
 };
 

@@ -3,10 +3,10 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Choice, Quote } from '../../core/model/quote.ts';
 import { locatedSentence } from '../../core/words/fault-sentence.ts';
-import { moneyFigure } from '../../core/words/figure.ts';
+import { countFigure, moneyFigure } from '../../core/words/figure.ts';
 import { Later } from '../shell/later.tsx';
 import type { AskedQuote } from '../state/answers.ts';
-import { selectSlip, selectSlipBefore, selectSpeech } from '../state/selectors.ts';
+import { selectSlip, selectSlipBefore, selectSpeech, selectSplit } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { aside, note } from '../theme/text.ts';
@@ -60,6 +60,26 @@ const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
   ['nothing-to-ship', 'Nothing travels'],
 ];
 
+/** In how many parts the trial's basket could be had, where no one choice takes all of it. */
+const InParts = () => {
+  const style = useStyles(styles);
+  const split = useAppSelector(selectSplit);
+  const { decimals } = useAppSelector(selectSpeech);
+  if (!split) return null;
+  const words = split.parts.map(
+    ({ request, choice }) =>
+      `${countFigure(
+        request.lines.reduce((sum, { quantity }) => sum + quantity, 0),
+        'item',
+      )} by ${choice.name}, ${moneyFigure(choice.charge, decimals)}`,
+  );
+  return (
+    <Text style={style.note}>
+      In {split.parts.length} parts the checkout offers it: {words.join('; ')}.
+    </Text>
+  );
+};
+
 const ParcelList = lazy(() => import('./parcel-list.tsx'));
 
 const Choices = ({ asked }: { asked: AskedQuote }) => {
@@ -103,7 +123,12 @@ const Choices = ({ asked }: { asked: AskedQuote }) => {
           </View>
         );
       })}
-      {quote.choices.length === 0 && pending.length === 0 ? <Nothing quote={quote} /> : null}
+      {quote.choices.length === 0 && pending.length === 0 ? (
+        <>
+          <Nothing quote={quote} />
+          <InParts />
+        </>
+      ) : null}
       {quote.notices.map((notice) => (
         <Text key={notice.code} style={style.note}>
           {notice.text}

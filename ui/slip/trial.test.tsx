@@ -136,7 +136,7 @@ describe('the trials', () => {
     const store = demoStore();
     renderOver(store, <Slip />);
     fireEvent.press(screen.getByLabelText('Last trial'));
-    expect(selectTrial(store.getState())).toMatchObject({ at: 18, trial: { name: 'A gift card' } });
+    expect(selectTrial(store.getState())).toMatchObject({ at: 19, trial: { name: 'A gift card' } });
     expect(screen.getByText('Nothing travels')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Next trial'));
     expect(selectTrial(store.getState()).at).toBe(0);
@@ -149,13 +149,13 @@ describe('the trials', () => {
     await act(async () => {
       await jest.advanceTimersByTimeAsync(10);
     });
-    expect(screen.getByText('Trial 2 of 20')).toBeTruthy();
+    expect(screen.getByText('Trial 2 of 21')).toBeTruthy();
     type('Trial', '  ');
     expect(screen.getByText('A name is needed. Kept: Two pots to Antigonish, again')).toBeTruthy();
     type('Trial', 'Again');
     expect(selectTrials(store.getState())[1]).toMatchObject({ name: 'Again', expects: [] });
     fireEvent.press(screen.getByText('Remove'));
-    expect(selectTrials(store.getState())).toHaveLength(15);
+    expect(selectTrials(store.getState())).toHaveLength(20);
     expect(store.getState().session.message).toEqual({ text: 'Removed the trial “Again”.', undo: true });
     act(() => void store.dispatch(undone()));
     expect(selectTrials(store.getState())).toHaveLength(16);

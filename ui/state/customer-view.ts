@@ -5,6 +5,7 @@ import { prepaidOf } from '../../core/duty/prepaid.ts';
 import { obstacles, toldReason } from '../../core/order/obstacles.ts';
 import type { CompiledBook } from '../../core/quote/compile.ts';
 import { requestFaults } from '../../core/quote/quote.ts';
+import { splitBasket, type Split } from '../../core/quote/split.ts';
 import { taxLines, type TaxLine } from '../../core/quote/tax-lines.ts';
 import type { CustomerReason } from '../../core/words/customer-reason.ts';
 import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';
@@ -30,6 +31,8 @@ export interface CustomerView {
   sums: ReadonlyMap<string, Sums>;
   /** Why there is no choice at all. */
   obstacles: CustomerReason[];
+  /** The fewest parts the basket can be had in, where no one choice takes all of it. */
+  split: Split | null;
   /** Choices that are not offered and of which the customer is told. */
   told: { id: string; name: string; reason: CustomerReason }[];
 }
@@ -60,6 +63,7 @@ const viewOf = (
     asked,
     sums: new Map(quoted.choices.map((choice) => [choice.id, sumsOf(compiled, request, quoted, choice)])),
     obstacles: obstacles(quoted, compiled.speech),
+    split: quoted.choices.length === 0 && asked.pending.length === 0 ? splitBasket(compiled, request) : null,
     told: quoted.withheld
       .filter(({ tell }) => tell)
       .map((one) => ({ id: one.id, name: one.name, reason: toldReason(one, compiled.speech) })),

@@ -35,6 +35,7 @@ export interface BeginValues {
   kinds: GoodsKind[];
   charges: Record<FirstZone, Record<GoodsKind, string>>;
   hours: string[];
+  collect: boolean;
   near: boolean;
   nearCodes: string;
   nearCharge: string;
@@ -63,6 +64,7 @@ export const emptyValues = (timeZone: string): BeginValues => ({
   kinds: ['parcels'],
   charges: { home: NO_CHARGES, abroad: NO_CHARGES, rest: NO_CHARGES },
   hours: ['9-17', '9-17', '9-17', '9-17', '9-17', '', ''],
+  collect: false,
   near: false,
   nearCodes: '',
   nearCharge: '',
@@ -150,7 +152,7 @@ export const QUESTIONS = [
   'Where do you send from?',
   'Where to?',
   'What do you sell?',
-  'When are you open?',
+  'When are you open, and do people collect?',
   'Do you bring orders to people nearby?',
 ] as const;
 
@@ -223,6 +225,7 @@ export const answersOf = (values: BeginValues): FirstAnswers => {
       weight: figure(readMeasure('weight', speech)(values.goodWeight)),
     },
     hours: hoursOf(values),
+    collect: values.collect,
     ...(nearby ? { nearby } : {}),
   };
 };

@@ -3,6 +3,7 @@ import { Text } from 'react-native-paper';
 import type { Book } from '../../../core/model/book.ts';
 import { regionsPhrase } from '../../../core/place/region-phrase.ts';
 import { countFigure, currencyDecimals } from '../../../core/words/figure.ts';
+import { areaPricePhrase, coveragePhrase } from '../../../core/words/nearby-phrase.ts';
 import { ratePhrase } from '../../../core/words/rate-phrase.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
@@ -50,6 +51,24 @@ export const BeginReview = ({ book }: { book: Book }) => {
                 <Text style={style.figure}>{ratePhrase(rate, speech).price}</Text>
               </View>
             ))}
+        </View>
+      ))}
+      {book.areas.map((area) => (
+        <View key={area.id} style={style.zone}>
+          <Text>
+            <Text style={style.name}>{area.name}</Text>{' '}
+            <Text style={style.note}>{coveragePhrase(area.covers, speech)}</Text>
+          </Text>
+          <View style={style.row}>
+            <Text>{area.ways.map(({ name }) => name).join(', ')}</Text>
+            <Text style={style.figure}>{areaPricePhrase(area, speech)}</Text>
+          </View>
+        </View>
+      ))}
+      {book.pickups.map((point) => (
+        <View key={point.id} style={[style.zone, style.row]}>
+          <Text style={style.name}>{point.name}</Text>
+          <Text style={style.figure}>free</Text>
         </View>
       ))}
       {book.taxes.map((tax) => (

@@ -110,6 +110,18 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
       />
       <CarriedBy group={group} onChange={set} />
       <GoesTo group={group} onChange={set} />
+      <View role="group" aria-label="Nearby">
+        <Check
+          label="Goes out by local delivery"
+          on={group.delivery}
+          onPress={() => set({ delivery: !group.delivery }, 'local delivery')}
+        />
+        <Check
+          label="Can be collected"
+          on={group.pickup}
+          onPress={() => set({ pickup: !group.pickup }, 'collecting')}
+        />
+      </View>
       <TextAction
         label="Remove the group"
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}

@@ -36,14 +36,14 @@ describe('the trials', () => {
     const store = proved();
     renderOver(store, <ProofScreen />);
     await settle();
-    expect(screen.getByText('19 of 19 trials kept.')).toBeTruthy();
+    expect(screen.getByText('20 of 20 trials kept.')).toBeTruthy();
     act(() => dearer(store));
     await settle();
-    expect(screen.getByText('10 of 19 trials kept, 9 broken.')).toBeTruthy();
+    expect(screen.getByText('11 of 20 trials kept, 9 broken.')).toBeTruthy();
     expect(screen.getByText('Expected: Parcel to Maritimes costs 17.30. Came: costs 18.30.')).toBeTruthy();
     act(() => void store.dispatch(undone()));
     await settle();
-    expect(screen.getByText('19 of 19 trials kept.')).toBeTruthy();
+    expect(screen.getByText('20 of 20 trials kept.')).toBeTruthy();
   });
 
   test('are pinned, put under a heading, moved and removed', async () => {
@@ -63,7 +63,7 @@ describe('the trials', () => {
     });
     expect(screen.getByLabelText('Trials: Far away')).toBeTruthy();
     fireEvent.press(screen.getByText('Remove the trial'));
-    expect(selectTrials(store.getState())).toHaveLength(18);
+    expect(selectTrials(store.getState())).toHaveLength(19);
   });
 
   test('come out of a file in place of those with their ids; a faulty file changes nothing', async () => {
@@ -83,7 +83,7 @@ describe('the trials', () => {
     fireEvent.press(screen.getByText('Open trials'));
     await settle();
     expect(selectTrials(store.getState()).map(({ name }) => name)).toContain('Renamed');
-    expect(selectTrials(store.getState())).toHaveLength(20);
+    expect(selectTrials(store.getState())).toHaveLength(21);
   });
 });
 
@@ -130,7 +130,7 @@ describe('what a trial expects', () => {
       code: 'above-limit',
     });
     fireEvent.press(screen.getByText('All of this is right'));
-    expect(expectsOf(store)).toHaveLength(6);
+    expect(expectsOf(store)).toHaveLength(11);
     expect(screen.queryByText('All of this is right')).toBeNull();
     expect(expectsOf(store)?.[0]).toEqual({ kind: 'cheapest', choiceId: 'parcel-maritimes' });
   });

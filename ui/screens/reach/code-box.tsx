@@ -5,6 +5,7 @@ import type { Whereabouts } from '../../../core/reach/whereabouts.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { countryName, type WorldPlaces } from '../../places/places.ts';
+import { useGazetteer } from '../../places/use-gazetteer.ts';
 import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -52,26 +53,42 @@ export const answerText = ({
   place,
   assumedSubdivision,
   postal,
+  areas,
+  pickups,
 }: Whereabouts): string[] => {
-  if (!sold) return ['The shop does not sell there.'];
+  const collected = pickups.length > 0 ? [`Collected: ${pickups.map(({ name }) => name).join(', ')}.`] : [];
+  const brought = areas.map(
+    ({ area, because }) =>
+      `Delivered by ${area.name}, by ${because === 'shape' ? 'its shape' : because === 'radius' ? 'its radius' : because}.`,
+  );
+  if (!sold) return ['The shop does not sell there.', ...collected];
   const listed = postalText(postal);
-  if (!postal.served) return [listed ?? ''];
-  if (!zone) return ['Sold to, but no zone takes it: the customer cannot buy.'];
+  if (!postal.served) return [listed ?? '', ...collected];
+  const nearby = [...brought, ...collected];
+  if (!zone)
+    return nearby.length > 0
+      ? ['Sold to; no zone takes it.', ...nearby]
+      : ['Sold to, but no zone takes it: the customer cannot buy.'];
   const taken = assumedSubdivision ? `, taken as ${place.subdivision}` : '';
   const named = alsoIn.map((one) => `${one.zone.name} (by ${one.entry})`).join(', ');
   return [
     `Sold to${taken}.${listed === null ? '' : ` ${listed}`} Zone ${zone.zone.name}, by ${zone.because}.`,
     ...(named === '' ? [] : [`Named too, and outranked: ${named}.`]),
-    services.length === 0
-      ? 'Nothing ships there: the customer cannot buy.'
-      : `Ships by ${services.map((service) => service.name).join(', ')}.`,
+    ...nearby,
+    services.length > 0
+      ? `Ships by ${services.map((service) => service.name).join(', ')}.`
+      : nearby.length > 0
+        ? 'Nothing ships there.'
+        : 'Nothing ships there: the customer cannot buy.',
   ];
 };
 
 const Answer = ({ code, found }: { code: string; found: Whereabouts }) => {
   const style = useStyles(styles);
   const marks = useAppSelector(selectZoneMarks);
-  const cannot = !found.sold || !found.postal.served || !found.zone || found.services.length === 0;
+  const nearby = found.pickups.length + found.areas.length;
+  const cannot =
+    nearby === 0 && (!found.sold || !found.postal.served || !found.zone || found.services.length === 0);
   const lines = answerText(found);
   return (
     <View style={style.item} role="listitem">
@@ -92,7 +109,8 @@ export const CodeBox = ({ places }: { places: WorldPlaces | null }) => {
   const home = useAppSelector((state) => selectBook(state).locations[0]?.address.country ?? 'CA');
   const [text, setText] = useState('');
   const [country, setCountry] = useState(home);
-  const found = useAppSelector((state) => selectWhereabouts(state, country, text));
+  const gazetteer = useGazetteer(country);
+  const found = useAppSelector((state) => selectWhereabouts(state, country, text, gazetteer));
   return (
     <View style={style.all}>
       <View style={style.row}>

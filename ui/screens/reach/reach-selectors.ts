@@ -5,6 +5,7 @@ import {
   subdivisionReach,
   type SubdivisionReach,
 } from '../../../core/reach/subdivision-reach.ts';
+import { locate, type Gazetteer } from '../../../gazetteer/locate.ts';
 import { pastedCodes, whereaboutsOfCode, type Whereabouts } from '../../../core/reach/whereabouts.ts';
 import { contestedEntries } from '../../../core/reach/contested.ts';
 import { selectBook, selectCompiled } from '../../state/selectors.ts';
@@ -44,7 +45,11 @@ export const selectWhereabouts = createSelector(
     selectCompiled,
     (_: RootState, country: string) => country,
     (_: RootState, __: string, text: string) => text,
+    (_: RootState, __: string, ___: string, gazetteer: Gazetteer | null) => gazetteer,
   ],
-  (compiled, country, text): { code: string; where: Whereabouts }[] =>
-    pastedCodes(text).map((code) => ({ code, where: whereaboutsOfCode(compiled, country, code) })),
+  (compiled, country, text, gazetteer): { code: string; where: Whereabouts }[] =>
+    pastedCodes(text).map((code) => {
+      const point = locate(gazetteer ?? {}, { country, postalCode: code })?.point;
+      return { code, where: whereaboutsOfCode(compiled, country, code, point) };
+    }),
 );

@@ -15,6 +15,7 @@ import { ChoiceList, NothingOffered } from './choice-list.tsx';
 import { RadioRow } from './radio-row.tsx';
 import { EmptyBasket, ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
+import { SplitOffer } from './split-offer.tsx';
 import { SlotPicker } from './slot-picker.tsx';
 import { Summary } from './summary.tsx';
 import { useCheckout, type Checkout } from './use-checkout.ts';
@@ -83,7 +84,14 @@ const Ways = ({ checkout }: { checkout: Checkout }) => {
       {view === null ? (
         <Text style={style.quiet}>Shown as soon as the address says where.</Text>
       ) : view.quote.choices.length === 0 && view.asked.pending.length === 0 ? (
-        <NothingOffered view={view} />
+        <>
+          <NothingOffered view={view} />
+          {view.split ? (
+            <View style={{ marginTop: 20 }}>
+              <SplitOffer split={view.split} form={checkout.form} />
+            </View>
+          ) : null}
+        </>
       ) : (
         <>
           <Text style={style.promise} aria-live="polite">

@@ -86,7 +86,9 @@ const Time = ({ order }: { order: PastOrder }) => {
   );
 };
 
-const Placed = ({ order }: { order: PastOrder }) => {
+const NONE: string[] = [];
+
+const Placed = ({ order, others }: { order: PastOrder; others: string[] }) => {
   const style = useStyles(shopStyles);
   const router = useRouter();
   const keep = useKeepAsTrial();
@@ -94,6 +96,20 @@ const Placed = ({ order }: { order: PastOrder }) => {
   const payment = useAppSelector(selectServedBook).payments.find(({ id }) => id === order.payment);
   return (
     <ShopPage title={`Thank you. Your order is ${order.number}.`}>
+      {others.length > 0 ? (
+        <View
+          style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8, marginBottom: 12 }}
+        >
+          <Text style={style.quiet}>The rest comes as</Text>
+          {others.map((other) => (
+            <TextAction
+              key={other}
+              label={`order ${other}`}
+              onPress={() => router.navigate({ pathname: '/shop/order', params: { number: other } })}
+            />
+          ))}
+        </View>
+      ) : null}
       {lines.map(({ sku, name, quantity }) => (
         <Text key={sku} style={style.name}>
           {quantity} × {name ?? sku}
@@ -138,10 +154,10 @@ const Placed = ({ order }: { order: PastOrder }) => {
 /** An order that was placed. */
 export const OrderPage = () => {
   const style = useStyles(shopStyles);
-  const { number } = useLocalSearchParams<{ number?: string }>();
+  const { number, others } = useLocalSearchParams<{ number?: string; others?: string }>();
   const order = useAppSelector((state) => state.orders.find((one) => one.number === number));
   return order ? (
-    <Placed order={order} />
+    <Placed order={order} others={others ? others.split(',') : NONE} />
   ) : (
     <ShopPage title="No such order">
       <Text style={style.quiet}>There is no order {number ?? ''} on this device.</Text>

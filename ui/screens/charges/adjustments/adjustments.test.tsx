@@ -52,7 +52,7 @@ describe('the adjustments', () => {
       'trade-free': { trials: 1, orders: 0 },
       'prepaid-us': { trials: 0, orders: 0 },
     });
-    expect(screen.getByText('Touches 2 of 19 trials')).toBeTruthy();
+    expect(screen.getByText('Touches 2 of 20 trials')).toBeTruthy();
   });
 
   test('are made switched off, given an effect, and then change the slip', () => {

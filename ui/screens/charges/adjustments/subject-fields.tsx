@@ -16,7 +16,7 @@ interface Props {
 
 interface PartProps extends Props {
   name: string;
-  field: 'serviceIds' | 'zoneIds' | 'carrierCodes';
+  field: 'serviceIds' | 'zoneIds' | 'areaIds' | 'pickupIds' | 'carrierCodes';
   all: readonly { id: string; name: string }[];
 }
 
@@ -57,12 +57,18 @@ const selectCarrierServices = createSelector([selectBook], ({ rates }) => {
 
 /** Which choices an adjustment is for: services, zones and carriers' services, each of them or some. */
 export const SubjectFields = ({ to, onChange }: Props) => {
-  const { services, zones } = useAppSelector(selectBook);
+  const { services, zones, areas, pickups } = useAppSelector(selectBook);
   const carried = useAppSelector(selectCarrierServices);
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 20 }}>
       <Some name="Services" field="serviceIds" all={services} to={to} onChange={onChange} />
       <Some name="Zones" field="zoneIds" all={zones} to={to} onChange={onChange} />
+      {areas.length > 0 || to.areaIds ? (
+        <Some name="Delivery areas" field="areaIds" all={areas} to={to} onChange={onChange} />
+      ) : null}
+      {pickups.length > 0 || to.pickupIds ? (
+        <Some name="Pickup points" field="pickupIds" all={pickups} to={to} onChange={onChange} />
+      ) : null}
       {carried.length > 0 || to.carrierCodes ? (
         <Some name="Carriers’ services" field="carrierCodes" all={carried} to={to} onChange={onChange} />
       ) : null}

@@ -1,0 +1,194 @@
+import fc from 'fast-check';
+import type { OrderStatus, PastOrder } from '../model/order.ts';
+import { metresBetween } from '../place/distance.ts';
+import { makeClock } from '../time/clock.ts';
+import { makeGood, makeRequest, makeYard, YARD_POINT } from '../testing/book.ts';
+import { orderMessage } from '../words/order-message.ts';
+import { dueOf, isLate, toHandOver } from './due.ts';
+import { movedTo, nextStatuses, steppedBack } from './hand-over.ts';
+import { pickingList } from './picking.ts';
+import { sensibleRound } from './round.ts';
+import { slotsTaken } from './slots-taken.ts';
+
+const clock = makeClock('America/Halifax');
+const SLOT = { start: '2026-11-27T15:00:00-04:00', end: '2026-11-27T16:00:00-04:00' };
+
+const makeOrder = (kind: PastOrder['chosen']['kind'], part: Partial<PastOrder> = {}): PastOrder => ({
+  number: '1001',
+  request: makeRequest(),
+  chosen: { id: 'ring:van', kind, name: 'Van', charge: 640, total: 640 },
+  status: 'placed',
+  history: [{ status: 'placed', at: '2026-11-24T10:15:00-04:00' }],
+  recipient: 'Ines Varga',
+  ...part,
+});
+const timed = (kind: PastOrder['chosen']['kind'], status: OrderStatus = 'placed'): PastOrder => ({
+  ...makeOrder(kind),
+  chosen: { ...makeOrder(kind).chosen, slot: SLOT },
+  status,
+});
+
+const walk = (order: PastOrder): OrderStatus[] => {
+  const [next] = nextStatuses(order);
+  if (!next || next === 'cancelled') return [order.status];
+  const moved = movedTo(order, next, '2026-11-27T12:00:00Z');
+  return moved.ok ? [order.status, ...walk(moved.value)] : [order.status];
+};
+
+describe('the states of an order', () => {
+  test.each<[PastOrder['chosen']['kind'], string]>([
+    ['shipping', 'placed packed booked handed-over'],
+    ['delivery', 'placed packed on-its-way handed-over'],
+    ['pickup', 'placed packed ready handed-over'],
+    ['nothing-to-ship', 'placed handed-over'],
+  ])('of what is for %s', (kind, states) => {
+    expect(walk(makeOrder(kind)).join(' ')).toBe(states);
+  });
+
+  test('follow each other: none is passed over, and what is over stays over', () => {
+    expect(movedTo(makeOrder('delivery'), 'on-its-way', 'x')).toMatchObject({
+      ok: false,
+      faults: [{ code: 'status-not-next' }],
+    });
+    expect(nextStatuses(makeOrder('pickup', { status: 'cancelled' }))).toEqual([]);
+    expect(nextStatuses(makeOrder('shipping', { status: 'packed' }))).toEqual([
+      'booked',
+      'handed-over',
+      'cancelled',
+    ]);
+  });
+
+  test('are undone step by step, and all that happened stays in the history', () => {
+    const at = '2026-11-27T12:00:00Z';
+    const go = (order: PastOrder, status: OrderStatus): PastOrder => {
+      const moved = movedTo(order, status, at);
+      if (!moved.ok) throw new Error(status);
+      return moved.value;
+    };
+    const ready = go(go(makeOrder('pickup'), 'packed'), 'ready');
+    const packed = steppedBack(ready, at);
+    expect(packed?.status).toBe('packed');
+    const placed = packed && steppedBack(packed, at);
+    expect(placed?.status).toBe('placed');
+    expect(placed && steppedBack(placed, at)).toBeNull();
+    expect(placed?.history.map(({ status }) => status)).toEqual([
+      'placed',
+      'packed',
+      'ready',
+      'packed',
+      'placed',
+    ]);
+    expect(steppedBack(go(ready, 'cancelled'), at)?.status).toBe('ready');
+  });
+});
+
+describe('what was promised', () => {
+  test('is a collection ready by its time, a delivery handed over by its end, a parcel on its way the day it is ready', () => {
+    expect(dueOf(timed('pickup'), clock)).toEqual({ at: SLOT.start, by: 'ready' });
+    expect(dueOf(timed('delivery'), clock)).toEqual({ at: SLOT.end, by: 'handed-over' });
+    const parcel = makeOrder('shipping', { promise: { ready: '2026-11-27T15:30:00-04:00' } });
+    expect(dueOf(parcel, clock)).toEqual({ at: '2026-11-27T23:59:00-04:00', by: 'booked' });
+    expect(dueOf(makeOrder('delivery', { promise: { latest: '2026-11-28' } }), clock)?.at).toBe(
+      '2026-11-28T23:59:00-04:00',
+    );
+    expect(dueOf(makeOrder('shipping'), clock)).toBeNull();
+  });
+
+  test('is late once its moment is over and it has not happened', () => {
+    const late = (order: PastOrder, now: string): boolean => isLate(order, dueOf(order, clock), now);
+    expect(late(timed('pickup'), '2026-11-27T14:59:00-04:00')).toBe(false);
+    expect(late(timed('pickup'), '2026-11-27T15:01:00-04:00')).toBe(true);
+    expect(late(timed('pickup', 'ready'), '2026-11-27T19:00:00-04:00')).toBe(false);
+    expect(late(timed('delivery', 'on-its-way'), '2026-11-27T16:01:00-04:00')).toBe(true);
+    expect(late(timed('delivery', 'cancelled'), '2026-11-28T16:01:00-04:00')).toBe(false);
+  });
+
+  test('puts open orders in their order, those without a promise by when they were placed', () => {
+    const plain = makeOrder('shipping', { number: '7' });
+    const done = makeOrder('pickup', { number: '8', status: 'handed-over' });
+    const list = toHandOver([timed('delivery'), plain, done], clock, '2026-11-27T12:00:00Z');
+    expect(list.map(({ order, date, late }) => [order.number, date, late])).toEqual([
+      ['7', '2026-11-24', false],
+      ['1001', '2026-11-27', false],
+    ]);
+  });
+});
+
+test('slots are taken by orders that are not cancelled, import terms aside', () => {
+  const dap = { ...timed('delivery'), chosen: { ...timed('delivery').chosen, id: 'ring:van:DAP' } };
+  expect(slotsTaken([timed('delivery'), dap, timed('delivery', 'cancelled'), makeOrder('pickup')])).toEqual([
+    { id: 'ring:van', start: SLOT.start, count: 2 },
+  ]);
+});
+
+test('the picking list adds up what several orders need, without what needs no sending', () => {
+  const goods = new Map(
+    [makeGood('pot', { name: 'Pot' }), makeGood('card', { fulfilment: 'digital' })].map((good) => [
+      good.sku,
+      good,
+    ]),
+  );
+  const order = (number: string, quantity: number): PastOrder =>
+    makeOrder('pickup', {
+      number,
+      request: makeRequest({
+        lines: [
+          { sku: 'pot', quantity },
+          { sku: 'card', quantity: 1 },
+        ],
+      }),
+    });
+  expect(pickingList([order('1', 2), order('2', 3)], goods)).toEqual([
+    { sku: 'pot', name: 'Pot', quantity: 5, orders: ['1', '2'] },
+  ]);
+});
+
+test('the message says where the order stands, to whom and from whom', () => {
+  const text = orderMessage(timed('pickup', 'ready'), 'Wrack & Thistle', makeYard({ name: 'The Yard' }));
+  expect(text).toContain('Dear Ines Varga,');
+  expect(text).toContain('can be collected at The Yard, Fri 27 Nov, 15:00 to 16:00.');
+  expect(text).toContain('Order 1001.');
+  const booked = makeOrder('shipping', { status: 'booked', shipment: { carrier: 'tern', tracking: 'TE1' } });
+  expect(orderMessage(booked, 'Shop', undefined)).toContain('Its tracking number is TE1.');
+});
+
+describe('a delivery round', () => {
+  const point = fc
+    .record({ lat: fc.integer({ min: 0, max: 200 }), lng: fc.integer({ min: 0, max: 200 }) })
+    .map(({ lat, lng }) => ({ lat: YARD_POINT.lat + lat / 1_000, lng: YARD_POINT.lng + lng / 1_000 }));
+
+  /** The shortest of all orders (Held and Karp's dynamic programming). */
+  const exact = (stops: { lat: number; lng: number }[]): number => {
+    const all = [YARD_POINT, ...stops];
+    const leg = (a: number, b: number): number => metresBetween(all[a] ?? YARD_POINT, all[b] ?? YARD_POINT);
+    const best = new Map<string, number>();
+    const from = (here: number, left: number): number => {
+      if (left === 0) return leg(here, 0);
+      const key = `${here}/${left}`;
+      const known = best.get(key);
+      if (known !== undefined) return known;
+      let least = Number.POSITIVE_INFINITY;
+      for (let next = 1; next < all.length; next += 1)
+        if ((left >> next) & 1) least = Math.min(least, leg(here, next) + from(next, left & ~(1 << next)));
+      best.set(key, least);
+      return least;
+    };
+    return from(0, (1 << all.length) - 2);
+  };
+
+  test('passes every stop once, and is for up to nine stops within a twentieth of the shortest', () => {
+    fc.assert(
+      fc.property(fc.array(point, { minLength: 1, maxLength: 9 }), (stops) => {
+        const round = sensibleRound(YARD_POINT, stops);
+        expect([...round.order].sort((a, b) => a - b)).toEqual(stops.map((_, at) => at));
+        expect(round.metres).toBeLessThanOrEqual(exact(stops) * 1.05 + 1);
+        expect(round.metres).toBeGreaterThanOrEqual(exact(stops));
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  test('of no stop is no way at all', () => {
+    expect(sensibleRound(YARD_POINT, [])).toEqual({ order: [], metres: 0 });
+  });
+});
