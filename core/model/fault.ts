@@ -39,6 +39,7 @@ export type FaultCode =
   | 'no-shape'
   | 'slot-needed'
   | 'slot-gone'
+  | 'orders-columns'
   | 'status-not-next'
   | 'no-calendar'
   | 'no-calendar-dates';

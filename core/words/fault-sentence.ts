@@ -69,6 +69,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'no-calendar': () => 'The file is no calendar that can be read.',
   'no-calendar-dates': () => 'The calendar has no entry from today on.',
   'status-not-next': () => 'The order stands elsewhere by now: look at it again.',
+  'orders-columns': ({ columns }) => `The first row lacks the columns ${columns}.`,
   'no-shape': () => 'The file holds no polygon, and an area is one.',
   'duplicate-number': ({ number, first }) => `The order number “${number}” is already used by ${first}.`,
   'basket-too-big': () => 'The basket’s weight or volume is too large to be added up exactly.',

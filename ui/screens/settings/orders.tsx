@@ -9,6 +9,7 @@ import { useKeepAsTrial } from '../../parts/keep-as-trial.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectBook, selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { OrdersFiles } from './orders-files.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
@@ -62,6 +63,7 @@ export const Orders = () => {
   const [shown, setShown] = useState(PAGE);
   return (
     <View>
+      <OrdersFiles orders={orders} />
       {orders.length === 0 ? (
         <Text style={style.none}>Orders placed in the shopfront stand here with what was charged.</Text>
       ) : null}

@@ -1,0 +1,79 @@
+import type { PastOrder } from '../model/order.ts';
+import { locatedSentence } from '../words/fault-sentence.ts';
+import { ORDER_HEADINGS, orderCells, readOrderRows } from './orders-csv.ts';
+
+const AT = '2026-11-24T10:15:00-04:00';
+const order: PastOrder = {
+  number: '1001',
+  request: {
+    destination: {
+      country: 'CA',
+      subdivision: 'CA-NS',
+      postalCode: 'B3H 2Y9',
+      city: 'Halifax',
+      lines: ['4 Tide Lane'],
+    },
+    lines: [
+      { sku: 'pot-26', quantity: 2 },
+      { sku: 'trowel', quantity: 1 },
+    ],
+    placedAt: AT,
+    discount: 150,
+    channel: 'shopfront',
+  },
+  chosen: {
+    id: 'peninsula:bike',
+    kind: 'delivery',
+    name: 'Cargo bike',
+    charge: 625,
+    total: 712,
+    slot: { start: '2026-11-25T10:00:00-04:00', end: '2026-11-25T11:00:00-04:00' },
+  },
+  cost: 300,
+  payment: 'card',
+  status: 'handed-over',
+  history: [{ status: 'handed-over', at: AT }],
+  recipient: 'Ines Varga',
+};
+
+test('orders go into a table and come out the same', () => {
+  expect(readOrderRows([[...ORDER_HEADINGS], orderCells(order)])).toEqual({ orders: [order], faults: [] });
+});
+
+test('headings may be written otherwise and in any order; what may be left out may be missing', () => {
+  const rows = [
+    ['Choice', 'Number', 'Placed at', 'Kind', 'Charge', 'Goods'],
+    ['parcel', '7', AT, 'shipping', '845', 'pot-26; 3 × trowel'],
+    ['', '', '', '', '', ''],
+  ];
+  expect(readOrderRows(rows)).toMatchObject({
+    orders: [
+      {
+        number: '7',
+        status: 'handed-over',
+        request: {
+          destination: null,
+          lines: [
+            { sku: 'pot-26', quantity: 1 },
+            { sku: 'trowel', quantity: 3 },
+          ],
+        },
+        chosen: { name: 'parcel', total: 845 },
+      },
+    ],
+    faults: [],
+  });
+});
+
+test('a row that is no order is named with its column and left out; a number that comes again too', () => {
+  const cells = orderCells(order);
+  const spoilt = cells.map((cell, at) => (ORDER_HEADINGS[at] === 'charge' ? 'six' : cell));
+  const { orders, faults } = readOrderRows([[...ORDER_HEADINGS], spoilt, cells, cells]);
+  expect(orders).toHaveLength(1);
+  expect(faults.map(({ path }) => path)).toEqual(['row 2, chosen.charge', 'row 4']);
+});
+
+test('missing headings are named', () => {
+  const { faults } = readOrderRows([['number', 'goods']]);
+  expect(faults.map(locatedSentence).join()).toContain('placed_at, kind, choice, charge');
+});

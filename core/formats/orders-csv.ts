@@ -1,0 +1,178 @@
+import { fault, type Fault } from '../model/fault.ts';
+import { pastOrderSchema, type PastOrder } from '../model/order.ts';
+import { parseWith } from '../model/schema-fault.ts';
+
+/** Orders in and out as a table: one row an order, its goods as '2 x pot-26; 1 x trowel', amounts in minor units. */
+
+export const ORDER_HEADINGS = [
+  'number',
+  'placed_at',
+  'status',
+  'recipient',
+  'kind',
+  'choice',
+  'choice_name',
+  'charge',
+  'total',
+  'slot_start',
+  'slot_end',
+  'country',
+  'subdivision',
+  'postal_code',
+  'town',
+  'address',
+  'goods',
+  'discount',
+  'customer',
+  'channel',
+  'cost',
+  'payment',
+] as const;
+type Heading = (typeof ORDER_HEADINGS)[number];
+
+const text = (value: string | number | undefined): string => (value === undefined ? '' : String(value));
+
+/** The cells of an order, in the order of the headings. */
+export const orderCells = ({
+  number,
+  status,
+  recipient,
+  chosen,
+  request,
+  cost,
+  payment,
+}: PastOrder): string[] => {
+  const { destination, lines, placedAt, discount, customer, channel } = request;
+  const cells: Record<Heading, string> = {
+    number,
+    placed_at: placedAt,
+    status,
+    recipient: text(recipient),
+    kind: chosen.kind,
+    choice: chosen.id,
+    choice_name: chosen.name,
+    charge: text(chosen.charge),
+    total: text(chosen.total),
+    slot_start: text(chosen.slot?.start),
+    slot_end: text(chosen.slot?.end),
+    country: text(destination?.country),
+    subdivision: text(destination?.subdivision),
+    postal_code: text(destination?.postalCode),
+    town: text(destination?.city),
+    address: (destination?.lines ?? []).join(', '),
+    goods: lines.map(({ sku, quantity }) => `${quantity} x ${sku}`).join('; '),
+    discount: text(discount),
+    customer: text(customer),
+    channel: text(channel),
+    cost: text(cost),
+    payment: text(payment),
+  };
+  return ORDER_HEADINGS.map((heading) => cells[heading]);
+};
+
+type Cell = (heading: Heading) => string;
+
+/** Fields that are there; an empty cell is none. */
+const given = (fields: Record<string, string>): Record<string, string> =>
+  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== ''));
+
+const amount = (cell: string): number | string | undefined =>
+  cell === '' ? undefined : /^-?\d{1,15}$/.test(cell) ? Number(cell) : cell;
+
+const amounts = (fields: Record<string, string>): Record<string, number | string> =>
+  Object.fromEntries(
+    Object.entries(fields).flatMap(([name, cell]) => {
+      const value = amount(cell);
+      return value === undefined ? [] : [[name, value]];
+    }),
+  );
+
+const goodsOf = (cell: string): { sku: string; quantity: number }[] =>
+  cell
+    .split(';')
+    .map((part) => part.trim())
+    .filter(Boolean)
+    .map((part) => {
+      const [, quantity = '', sku = ''] = /^(\d{1,5})\s*[x×]\s*(.+)$/i.exec(part) ?? [];
+      return { sku: sku === '' ? part : sku.trim(), quantity: quantity === '' ? 1 : Number(quantity) };
+    });
+
+/** A row as an order of the shape of the files, not yet checked. */
+const asOrder = (cell: Cell): unknown => {
+  const address = cell('address');
+  const destination = {
+    ...given({
+      country: cell('country').toUpperCase(),
+      subdivision: cell('subdivision'),
+      postalCode: cell('postal_code'),
+      city: cell('town'),
+    }),
+    ...(address === '' ? {} : { lines: [address] }),
+  };
+  const slot = given({ start: cell('slot_start'), end: cell('slot_end') });
+  return {
+    number: cell('number'),
+    request: {
+      destination: cell('country') === '' ? null : destination,
+      lines: goodsOf(cell('goods')),
+      placedAt: cell('placed_at'),
+      ...given({ customer: cell('customer'), channel: cell('channel') }),
+      ...amounts({ discount: cell('discount') }),
+    },
+    chosen: {
+      id: cell('choice'),
+      kind: cell('kind'),
+      name: cell('choice_name') || cell('choice'),
+      ...amounts({ charge: cell('charge'), total: cell('total') || cell('charge') }),
+      ...(Object.keys(slot).length > 0 ? { slot } : {}),
+    },
+    status: cell('status') || 'handed-over',
+    history: [{ status: cell('status') || 'handed-over', at: cell('placed_at') }],
+    ...given({ recipient: cell('recipient'), payment: cell('payment') }),
+    ...amounts({ cost: cell('cost') }),
+  };
+};
+
+/** Orders read from a table, and what is wrong with the rows that could not be. */
+export interface OrdersRead {
+  orders: PastOrder[];
+  faults: Fault[];
+}
+
+const NEEDED: readonly Heading[] = ['number', 'placed_at', 'kind', 'choice', 'charge', 'goods'];
+
+const plain = (heading: string): string =>
+  heading
+    .trim()
+    .toLowerCase()
+    .replace(/[\s-]+/g, '_');
+
+/**
+ * The orders of a table whose first row has the headings. Faults: a heading is missing; a row that is no sound order is
+ * left out, and named with what is wrong.
+ */
+export const readOrderRows = ([headings = [], ...rows]: readonly string[][]): OrdersRead => {
+  const at = new Map(headings.map((heading, index) => [plain(heading), index]));
+  const missing = NEEDED.filter((heading) => !at.has(heading));
+  if (missing.length > 0)
+    return { orders: [], faults: [fault('orders-columns', 'row 1', { columns: missing.join(', ') })] };
+  const read: OrdersRead = { orders: [], faults: [] };
+  const seen = new Set<string>();
+  rows.forEach((cells, index) => {
+    if (cells.every((cell) => cell.trim() === '')) return;
+    const row = `row ${index + 2}`;
+    const cell: Cell = (heading) => (cells[at.get(heading) ?? -1] ?? '').trim();
+    const order = parseWith(pastOrderSchema, asOrder(cell));
+    if (!order.ok) {
+      read.faults.push(...order.faults.map((one) => ({ ...one, path: `${row}, ${one.path}` })));
+    } else if (seen.has(order.value.number)) {
+      read.faults.push(
+        fault('duplicate-number', row, { number: order.value.number, first: 'a row before it' }),
+      );
+    } else {
+      seen.add(order.value.number);
+      read.orders.push(order.value);
+    }
+  });
+  return read;
+};

@@ -1,0 +1,111 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { readOrders } from '../../../core/formats/orders.ts';
+import { ORDER_HEADINGS, orderCells, readOrderRows } from '../../../core/formats/orders-csv.ts';
+import type { Fault } from '../../../core/model/fault.ts';
+import type { PastOrder } from '../../../core/model/order.ts';
+import { locatedSentence } from '../../../core/words/fault-sentence.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { fileName, openFile, saveFile, type FileKind } from '../../parts/files.ts';
+import { saveList } from '../../parts/save-list.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { ordersTaken } from '../../state/orders.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import type { Inks } from '../../theme/tokens.ts';
+
+const MOST_SHOWN = 6;
+
+const styles = (inks: Inks) => ({
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, paddingTop: 8 } as const,
+  said: note(inks),
+  fault: { ...note(inks), color: inks.rubric },
+});
+
+interface Read {
+  orders: readonly PastOrder[];
+  faults: readonly Fault[];
+}
+
+const readJson = (text: string): Read | string => {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return 'it is no JSON.';
+  }
+  const read = readOrders(value);
+  return read.ok ? { orders: read.value, faults: [] } : { orders: [], faults: read.faults };
+};
+
+const readCsv = async (text: string): Promise<Read> => {
+  const { parseCsv } = await import('../../parts/csv.ts');
+  const { rows, faults } = parseCsv(text);
+  const read = readOrderRows(rows);
+  return { orders: read.orders, faults: [...faults, ...read.faults] };
+};
+
+/** The orders out as a file, and orders of a file beside those that are there. */
+export const OrdersFiles = ({ orders }: { orders: readonly PastOrder[] }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { store } = useAppSelector(selectBook);
+  const [said, setSaid] = useState<string | null>(null);
+  const [faults, setFaults] = useState<readonly string[]>([]);
+  const day = new Date().toISOString().slice(0, 10);
+  const name = (kind: FileKind): string => fileName(store.name, 'orders', day, kind);
+  const take = async (kind: 'csv' | 'json'): Promise<void> => {
+    const file = await openFile(kind);
+    if (!file) return;
+    const read =
+      file.text === null
+        ? 'it is too large.'
+        : kind === 'csv'
+          ? await readCsv(file.text)
+          : readJson(file.text);
+    if (typeof read === 'string') {
+      setSaid(null);
+      setFaults([`${file.name} was not read: ${read}`]);
+      return;
+    }
+    if (read.orders.length > 0) dispatch(ordersTaken(read.orders));
+    setSaid(
+      read.orders.length > 0 ? `Took ${countFigure(read.orders.length, 'order')} of ${file.name}.` : null,
+    );
+    setFaults(read.faults.map(locatedSentence));
+  };
+  return (
+    <View>
+      <View style={style.actions}>
+        <TextAction
+          label="Save as CSV"
+          disabled={orders.length === 0}
+          onPress={() => void saveList(name('csv'), [...ORDER_HEADINGS], orders, orderCells)}
+        />
+        <TextAction
+          label="Save as JSON"
+          disabled={orders.length === 0}
+          onPress={() => saveFile(name('json'), `${JSON.stringify(orders, null, 1)}\n`)}
+        />
+        <TextAction label="Take orders from a CSV" onPress={() => void take('csv')} />
+        <TextAction label="from JSON" onPress={() => void take('json')} />
+      </View>
+      {said === null ? null : (
+        <Text style={style.said} role="status">
+          {said}
+        </Text>
+      )}
+      {faults.slice(0, MOST_SHOWN).map((text) => (
+        <Text key={text} style={style.fault} role="alert">
+          {text}
+        </Text>
+      ))}
+      {faults.length > MOST_SHOWN ? (
+        <Text style={style.fault}>{faults.length - MOST_SHOWN} more are not shown.</Text>
+      ) : null}
+    </View>
+  );
+};
