@@ -27,6 +27,20 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     const slip = await openSlip(page);
     await slip.getByRole('button', { name: 'Change the trial' }).click();
   },
+  'today, with an order open': async (page) => {
+    await openProgram(page, '/today');
+    await page.getByRole('listitem', { name: 'Order 996' }).getByRole('button').first().click();
+    await page.getByRole('button', { name: 'On the map' }).click();
+    await expect(page.getByRole('img', { name: /^The round: / })).toBeVisible();
+  },
+  'a delivery area': async (page) => {
+    await openProgram(page, '/reach?part=nearby&area=peninsula');
+    await expect(page.getByRole('img', { name: /^The neighbourhood: / })).toBeVisible();
+  },
+  'a pickup point': async (page) => {
+    await openProgram(page, '/reach?part=nearby&pickup=nursery-yard');
+    await expect(page.getByRole('group', { name: 'As customers see it' })).toBeVisible();
+  },
   'the reach': async (page) => {
     await openProgram(page, '/reach');
     await page.getByLabel('Where would this code fall?').fill('X0A 0H0, 00000');

@@ -30,7 +30,7 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await page.getByRole('button', { name: 'On', exact: true }).click();
   await expect(page.getByText('Write an amount, as 12.50.')).toBeVisible();
   await page.getByLabel('Parcel, All remaining places').fill('19');
-  await on(page, 'When are you open?');
+  await on(page, 'When are you open, and do people collect?');
   await on(page, 'Do you bring orders to people nearby?');
   await page.getByRole('button', { name: 'Yes' }).click();
   await page.getByLabel('Postal codes nearby').fill('F91, F92 A1B2');

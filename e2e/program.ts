@@ -5,7 +5,7 @@ import { expect, type Locator, type Page } from '@playwright/test';
 export const isPhone = (page: Page): boolean => (page.viewportSize()?.width ?? 0) < 700;
 
 /** Opens the program as on a fresh machine: every test has storage of its own. */
-export const openProgram = async (page: Page, path = '/'): Promise<void> => {
+export const openProgram = async (page: Page, path = '/charges'): Promise<void> => {
   await page.goto(path);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
 };

@@ -23,7 +23,7 @@ export interface Whereabouts {
   alsoIn: { zone: Zone; entry: string }[];
   /** The delivery areas that take it, one a location, and why. */
   areas: AreaFound[];
-  /** The pickup points whose greatest distance it is within, or of which it is not known. */
+  /** The pickup points for customers of any distance, or of one that it is within. */
   pickups: PickupPoint[];
   /** The services with a rate that is switched on in the zone. */
   services: { id: string; name: string }[];
@@ -39,7 +39,8 @@ const isWithin = (
   to: Destination['point'],
 ): boolean => {
   const here = location.address.point;
-  return active && (maxDistance === undefined || !here || !to || metresBetween(here, to) <= maxDistance);
+  if (!active || maxDistance === undefined) return active;
+  return here !== undefined && to !== undefined && metresBetween(here, to) <= maxDistance;
 };
 
 /** Where a place falls: sold to or not, the zone and the entry that decides, who else names it, what ships there. */

@@ -158,7 +158,7 @@ describe('the trials', () => {
     expect(selectTrials(store.getState())).toHaveLength(20);
     expect(store.getState().session.message).toEqual({ text: 'Removed the trial “Again”.', undo: true });
     act(() => void store.dispatch(undone()));
-    expect(selectTrials(store.getState())).toHaveLength(16);
+    expect(selectTrials(store.getState())).toHaveLength(21);
   });
 });
 

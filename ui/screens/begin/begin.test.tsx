@@ -101,7 +101,8 @@ describe('the five questions', () => {
     fill('Its weight', '1.2 kg');
     fill('Parcel, Ireland', '7.50');
     fill('Parcel, Abroad', '14');
-    await on('When are you open?');
+    await on('When are you open, and do people collect?');
+    fireEvent.press(screen.getByLabelText('People may collect their orders here, free of charge'));
     await on('Do you bring orders to people nearby?');
     await on('Your first book');
     expect(
@@ -117,6 +118,7 @@ describe('the five questions', () => {
     const slip = selectSlip(store.getState());
     expect(slip?.ok && slip.quote.choices.map(({ name, charge }) => `${name} ${charge}`)).toEqual([
       'Parcel 750',
+      'Collect at Sedge & Slate 0',
     ]);
     act(() => void store.dispatch(undone()));
     expect(selectBook(store.getState()).store.name).toBe('Wrack & Thistle');

@@ -12,6 +12,7 @@ import { Section } from '../../../parts/section.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { ZoneSwatch } from '../../../parts/zone-swatch.tsx';
 import { usePostalAreas } from '../../../places/use-gazetteer.ts';
+import { freeId } from '../../../state/edits/ids.ts';
 import { edit } from '../../../state/draft.ts';
 import { selectBook, selectSpeech } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
@@ -114,6 +115,7 @@ const AreaList = ({ open, setOpen }: { open: string | null; setOpen: (id: string
   const [location] = locations;
   const add = (kind: 'postal' | 'radius' | 'shape', name: string) => () => {
     if (!location) return;
+    setOpen(freeId(name, areas));
     dispatch(
       edit(
         'addArea',
@@ -199,15 +201,11 @@ const PickupList = ({ open, setOpen }: { open: string | null; setOpen: (id: stri
         <TextAction
           label="Add a pickup point"
           style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
-          onPress={() =>
-            dispatch(
-              edit(
-                'addPickup',
-                { name: `Collect at ${location.name}`, locationId: location.id },
-                'New pickup point',
-              ),
-            )
-          }
+          onPress={() => {
+            const name = `Collect at ${location.name}`;
+            setOpen(freeId(name, pickups));
+            dispatch(edit('addPickup', { name, locationId: location.id }, 'New pickup point'));
+          }}
         />
       ) : null}
     </View>

@@ -28,7 +28,7 @@ test('a line that is not served keeps everything from its codes, at once', () =>
   const store = open();
   fireEvent.press(screen.getByLabelText('CA B2G*: served · cash on delivery'));
   fireEvent.press(screen.getByLabelText('Served'));
-  expect(codes(store)).toEqual(['postal-not-served']);
+  expect(codes(store)).toEqual(['postal-not-served', 'too-far']);
   type('Postal code', 'B2H*');
   expect(codes(store)).not.toContain('postal-not-served');
   type('Days', '900');
@@ -41,7 +41,7 @@ test('codes that are not listed are served or not, as is said', () => {
   fireEvent.press(screen.getByText('Remove the line'));
   expect(codes(store)).not.toContain('postal-not-served');
   fireEvent.press(screen.getByText('are not'));
-  expect(codes(store)).toEqual(['postal-not-served']);
+  expect(codes(store)).toEqual(['postal-not-served', 'too-far']);
 });
 
 test('a line is added, and the list cleared with a way back', () => {

@@ -1,0 +1,191 @@
+import { expect, test, type Page } from '@playwright/test';
+import {
+  chooseTrial,
+  choiceOf,
+  closeSlip,
+  fill,
+  isPhone,
+  openProgram,
+  openSlip,
+  waitUntilKept,
+} from './program.ts';
+
+const openNearby = async (page: Page, more = ''): Promise<void> => {
+  await openProgram(page, `/reach?part=nearby${more}`);
+  await expect(page.getByRole('img', { name: /^The neighbourhood: / })).toBeVisible();
+};
+
+test('a code says which areas bring orders to it and where they can be collected', async ({ page }) => {
+  await openProgram(page, '/reach');
+  await page.getByLabel('Where would this code fall?').fill('B3H 2Y9, B2V 1B4, B1P 6K1');
+  const answers = page.getByRole('list', { name: 'Where the codes fall' });
+  await expect(answers).toContainText('Delivered by Peninsula, by B3H*.');
+  await expect(answers).toContainText('Delivered by Harbour ring, by its radius.');
+  const sydney = answers.getByRole('listitem').nth(2);
+  await expect(sydney).not.toContainText('Delivered by');
+  await expect(sydney).not.toContainText('Collected');
+});
+
+test('a shape is drawn, moved by mouse and by keys, and undone', async ({ page }) => {
+  await openNearby(page);
+  await page.getByRole('button', { name: 'by shape' }).click();
+  const corner = page.getByRole('button', { name: 'Corner 1 of New shape' });
+  await corner.scrollIntoViewIfNeeded();
+  const before = await corner.boundingBox();
+  if (!before) throw new Error('the corner is not drawn');
+  await page.mouse.move(before.x + 11, before.y + 11);
+  await page.mouse.down();
+  await page.mouse.move(before.x + 41, before.y + 1, { steps: 5 });
+  await page.mouse.up();
+  await expect
+    .poll(async () => Math.round((await corner.boundingBox())?.x ?? 0))
+    .toBeGreaterThan(before.x + 20);
+  const moved = await corner.boundingBox();
+  await corner.focus();
+  for (let press = 0; press < 4; press += 1) await page.keyboard.press('ArrowLeft');
+  await expect.poll(async () => (await corner.boundingBox())?.x ?? 0).toBeLessThan((moved?.x ?? 0) - 5);
+  await page.getByRole('button', { name: 'Between corner 1 and the next: one more' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^7 corners\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Corner 2 of New shape' }).focus();
+  await page.keyboard.press('Delete');
+  await expect(page.getByText(/^6 corners\./)).toBeVisible();
+});
+
+test('a radius says what its edge cuts through, and becomes the list of its codes', async ({ page }) => {
+  await openNearby(page, '&area=harbour-ring');
+  const panel = page.getByRole('group', { name: 'Where it delivers' });
+  await expect(panel).toContainText(/Its edge cuts through .*B3E/);
+  await panel.getByRole('button', { name: /^Turn into the \d+ codes it holds$/ }).click();
+  await expect(panel.getByLabel(/^Postal codes: /)).toHaveValue(/B2V\*/);
+  const slip = await chooseTrial(page, 'By van to Cole Harbour');
+  await expect(choiceOf(slip, 'Van')).toContainText('11.15');
+});
+
+test('the bike comes today before the cut-off, and not at it', async ({ page }) => {
+  await openProgram(page);
+  const slip = await chooseTrial(page, 'Soil to the North End');
+  await expect(choiceOf(slip, 'Cargo bike, today')).toContainText('8.75');
+  await expect(choiceOf(slip, 'Collect at the Nursery')).toContainText('0.00');
+  await slip.getByRole('button', { name: 'Change the trial' }).click();
+  await fill(page, 'at', '11:00');
+  await expect(choiceOf(slip, 'Cargo bike, today')).toHaveCount(0);
+  await expect(choiceOf(slip, 'Cargo bike')).toContainText('6.25');
+});
+
+test('a delivery area is priced, switched off, and gone from the slip at once', async ({ page }) => {
+  await openNearby(page, '&area=peninsula');
+  await fill(page, 'Charge for the order', '7.00');
+  const slip = await chooseTrial(page, 'Soil to the North End');
+  await expect(choiceOf(slip, 'Cargo bike')).toContainText('7.75');
+  await closeSlip(page);
+  await page.getByRole('button', { name: 'Switch off', exact: true }).click();
+  await openSlip(page);
+  await expect(choiceOf(slip, 'Cargo bike')).toHaveCount(0);
+});
+
+test('the week follows the moment of the trial', async ({ page }) => {
+  await openNearby(page, '&area=peninsula');
+  const week = page
+    .getByRole('group', { name: 'Way Cargo bike, today' })
+    .getByRole('group', { name: 'The week' });
+  await expect(week).toContainText(
+    'Ordered Tue 24 Nov, 10:15: ready Tue 24 Nov, 14:00; 3 times to choose from',
+  );
+  await week.getByRole('button', { name: 'An hour later' }).click();
+  await expect(week).toContainText('Ordered Tue 24 Nov, 11:15: ready Wed 25 Nov, 14:00; cut-off 11:00.');
+});
+
+test('a pickup point shows how it is to be collected, as customers see it', async ({ page }) => {
+  await openNearby(page, '&pickup=nursery-yard');
+  await fill(page, 'Charge for collecting', '1.50');
+  const seen = page.getByRole('group', { name: 'As customers see it' });
+  await expect(seen.getByRole('listitem')).toHaveCount(2);
+  await expect(seen).toContainText('Kelp Row');
+  const slip = await chooseTrial(page, 'Soil to the North End');
+  await expect(choiceOf(slip, 'Collect at the Nursery')).toContainText('1.50');
+});
+
+test('closed dates come out of a calendar file', async ({ page }) => {
+  await openProgram(page, '/settings?part=locations');
+  await page.getByRole('button', { name: /^The Nursery/ }).click();
+  const year = new Date().getFullYear() + 1;
+  const calendar = (entry: string): Buffer =>
+    Buffer.from(`BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//y//EN\r\n${entry}END:VCALENDAR\r\n`);
+  const entry =
+    `BEGIN:VEVENT\r\nUID:1\r\nDTSTAMP:${year}0101T000000Z\r\nDTSTART;VALUE=DATE:${year}0801\r\n` +
+    `DTEND;VALUE=DATE:${year}0803\r\nSUMMARY:Away\r\nEND:VEVENT\r\n`;
+  const take = async (buffer: Buffer): Promise<void> => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Take closed dates from a calendar file' }).click();
+    await (await chooser).setFiles({ name: 'away.ics', mimeType: 'text/calendar', buffer });
+  };
+  await take(Buffer.from('no calendar'));
+  await expect(page.getByRole('alert')).toContainText('no calendar that can be read');
+  await take(calendar(entry));
+  await expect(page.getByText('2 closed dates more, out of away.ics.')).toBeVisible();
+  await expect(page.getByLabel(/^Closed on: dates/)).toHaveValue(
+    new RegExp(`${year}-08-01\\.\\.${year}-08-02`),
+  );
+});
+
+const put = async (page: Page, good: string, times: number): Promise<void> => {
+  await page.getByLabel('Find', { exact: true }).fill(good);
+  for (let time = 0; time < times; time += 1)
+    await page.getByRole('button', { name: `Add ${good} to the basket` }).click();
+};
+
+const toCheckout = async (page: Page, code: string, town: string): Promise<void> => {
+  await page.getByRole('link', { name: /^Basket/ }).click();
+  await page.getByRole('button', { name: 'To the checkout' }).click();
+  await page.getByLabel('Full name').fill('Ines Varga');
+  await page.getByLabel('Street and number').fill('4 Tide Lane');
+  await page.getByLabel('Town').fill(town);
+  await page.getByLabel('Postal code').fill(code);
+  await page.getByLabel('Province or territory', { exact: true }).fill('Nova');
+  await page.getByRole('button', { name: 'Nova Scotia', exact: true }).click();
+};
+
+test('a day and a time are chosen at the checkout, and stand on the order with a calendar file', async ({
+  page,
+}) => {
+  await openProgram(page, '/shop');
+  await put(page, 'Heather, young', 2);
+  await toCheckout(page, 'B3H 2Y9', 'Halifax');
+  await page.getByRole('radio', { name: /^Cargo bike, \d/ }).click();
+  await page.getByRole('button', { name: 'Place the order' }).click();
+  await expect(page.getByRole('alert')).toContainText('Choose a day and a time first.');
+  await page.getByRole('radiogroup', { name: 'The day' }).getByRole('radio').nth(1).click();
+  await page
+    .getByRole('radiogroup', { name: 'The time' })
+    .getByRole('radio', { disabled: false })
+    .last()
+    .click();
+  await page.getByRole('button', { name: 'Place the order' }).click();
+  await expect(page.getByRole('heading', { name: /^Thank you\. Your order is/ })).toBeVisible();
+  await expect(page.getByText(/^\w{3} \d+ \w{3}, \d\d:00 to \d\d:00$/)).toBeVisible();
+  await expect(page.getByText('We ring twice. The crate goes back with the next order.')).toBeVisible();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Into your calendar' }).click();
+  expect((await saved).suggestedFilename()).toMatch(/^order-\d+\.ics$/);
+  await waitUntilKept(page);
+  await page.goto('/today');
+  await expect(page.getByRole('list', { name: /^To hand over/ }).getByText('Ines Varga')).toBeVisible();
+});
+
+test('a basket that no one way takes is offered and ordered in parts', async ({ page }) => {
+  await openProgram(page, '/shop');
+  await put(page, 'Potting soil, 20 L', 7);
+  await put(page, 'Bamboo canes, 1.8 m, 20', 1);
+  await toCheckout(page, 'B2W 3T7', 'Dartmouth');
+  const parts = page.getByRole('region', { name: 'In parts' });
+  await expect(parts.getByRole('listitem')).toHaveCount(2);
+  await expect(parts).toContainText('brought by Van');
+  await expect(parts).toContainText('Collect at');
+  for (const group of await parts.getByRole('radiogroup', { name: 'The time' }).all())
+    await group.getByRole('radio', { disabled: false }).first().click();
+  await parts.getByRole('button', { name: 'Order in 2 parts' }).click();
+  await expect(page.getByRole('heading', { name: /^Thank you\. Your order is/ })).toBeVisible();
+  await page.getByRole('button', { name: /^order \d+$/ }).click();
+  await expect(page.getByText(isPhone(page) ? /./ : /Potting soil|Bamboo canes/).first()).toBeVisible();
+});
