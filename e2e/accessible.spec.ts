@@ -29,7 +29,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   },
   'today, with an order open': async (page) => {
     await openProgram(page, '/today');
-    await page.getByRole('listitem', { name: 'Order 996' }).getByRole('button').first().click();
+    await page.getByRole('listitem', { name: 'Order 995' }).getByRole('button').first().click();
     await page.getByRole('button', { name: 'On the map' }).click();
     await expect(page.getByRole('img', { name: /^The round: / })).toBeVisible();
   },

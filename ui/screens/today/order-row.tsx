@@ -60,7 +60,7 @@ export const OrderRow = ({ open: { order, due, late } }: { open: OpenOrder }) =>
         {next && next !== 'cancelled' ? (
           <TextAction
             label={STATUS_ACTIONS[next]}
-            aria-label={`${STATUS_ACTIONS[next]}: order ${number}`}
+            accessibilityLabel={`${STATUS_ACTIONS[next]}: order ${number}`}
             onPress={() => actions.go(next)}
           />
         ) : null}

@@ -112,7 +112,7 @@ export const RoundPart = ({
                   .join(', ')}
               </Text>
             </View>
-            <Text style={style.plain}>{distanceFigure(away, units)}</Text>
+            <Text style={style.plain}>{distanceFigure(Math.round(away / 100) * 100, units)}</Text>
           </View>
         ))}
       </View>

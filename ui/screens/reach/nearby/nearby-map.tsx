@@ -1,5 +1,5 @@
-import { useMemo, useState } from 'react';
-import { PanResponder, View } from 'react-native';
+import { useMemo, useRef, useState } from 'react';
+import { View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Book } from '../../../../core/model/book.ts';
@@ -25,6 +25,7 @@ import {
   type Point,
 } from './map-plane.ts';
 import { placedLabels, type Label } from './map-labels.ts';
+import { useDrag } from './use-drag.ts';
 import { useLand } from './use-land.ts';
 import { ShapeHandles } from './shape-handles.tsx';
 
@@ -279,16 +280,6 @@ const KEYS: Record<string, (plane: Plane) => NearView> = {
   ArrowDown: (plane) => moved(plane, 0, 40),
 };
 
-const usePan = (plane: Plane, setView: (view: NearView) => void) => {
-  const [from, setFrom] = useState(plane);
-  return PanResponder.create({
-    onMoveShouldSetPanResponder: (_, { dx, dy, numberActiveTouches }) =>
-      numberActiveTouches < 2 && Math.abs(dx) + Math.abs(dy) > 6,
-    onPanResponderGrant: () => setFrom(plane),
-    onPanResponderMove: (_, { dx, dy }) => setView(moved(from, -dx, -dy)),
-  });
-};
-
 const Zooms = ({
   view,
   whole,
@@ -327,11 +318,21 @@ const NearbyMap = ({ title, ...stands }: Props) => {
     [stands.book, width, height],
   );
   const [chosen, setView] = useState<NearView | null>(null);
-  const view = chosen ?? whole;
+  // What the map opened with stays, however areas are moved on it.
+  const first = useRef<NearView | null>(null);
+  if (width > 0) first.current ??= whole;
+  const view = chosen ?? first.current ?? whole;
   const plane = useMemo(() => planeOf(view, width, height), [view, width, height]);
   const land = useLand();
   const coast = useMemo(() => (width > 0 ? landPath(land, plane) : ''), [land, plane, width]);
-  const pan = usePan(plane, setView);
+  const from = useRef(plane);
+  const pan = useDrag({
+    from: 6,
+    onStart: () => {
+      from.current = plane;
+    },
+    onMove: (dx, dy) => setView(moved(from.current, -dx, -dy)),
+  });
   const onKeyDown = (event: {
     key: string;
     preventDefault: () => void;
@@ -348,7 +349,7 @@ const NearbyMap = ({ title, ...stands }: Props) => {
   return (
     <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width - 2)}>
       <View style={[style.map, { height: height + 2 }]}>
-        <View role="img" aria-label={title} {...keys} {...pan.panHandlers}>
+        <View role="img" aria-label={title} {...keys} {...pan}>
           <Svg width={width} height={height} aria-hidden>
             <Rect width={width} height={height} fill={inks.hairline} fillOpacity={0.55} />
             <Path d={coast} fill={inks.raised} stroke={inks.control} strokeWidth={1} />

@@ -1,11 +1,12 @@
-import { useRef, useState } from 'react';
-import { PanResponder, View, type GestureResponderHandlers } from 'react-native';
+import { useRef } from 'react';
+import { View } from 'react-native';
 import type { DeliveryArea, Position } from '../../../../core/model/delivery.ts';
 import { edit } from '../../../state/draft.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { at, pointAt, type Plane } from './map-plane.ts';
+import { useDrag } from './use-drag.ts';
 
 interface Props {
   areas: readonly DeliveryArea[];
@@ -56,20 +57,17 @@ interface HandleProps {
 /** One corner: it follows the mouse or the finger, and the arrow keys; with Shift ten times as far. */
 const Handle = ({ name, x, y, isCorner, onMove, onPress, onDelete }: HandleProps) => {
   const style = useStyles(styles);
-  const from = useRef({ x, y });
-  const [responder] = useState(() => ({ handlers: null as GestureResponderHandlers | null }));
-  responder.handlers = PanResponder.create({
-    onStartShouldSetPanResponder: () => true,
-    onMoveShouldSetPanResponder: () => true,
-    onPanResponderTerminationRequest: () => false,
-    onPanResponderGrant: () => {
-      from.current = { x, y };
+  const start = useRef({ x, y });
+  const handlers = useDrag({
+    from: 0,
+    onStart: () => {
+      start.current = { x, y };
       onPress?.();
     },
-    onPanResponderMove: (_, { dx, dy }) => {
-      if (isCorner) onMove(from.current.x + dx, from.current.y + dy);
+    onMove: (dx, dy) => {
+      if (isCorner) onMove(start.current.x + dx, start.current.y + dy);
     },
-  }).panHandlers;
+  });
   const onKeyDown = (event: { key: string; shiftKey: boolean; preventDefault: () => void }): void => {
     const step = STEPS[event.key];
     if (step && isCorner) {
@@ -91,7 +89,7 @@ const Handle = ({ name, x, y, isCorner, onMove, onPress, onDelete }: HandleProps
       aria-label={name}
       style={[style.hold, { left: x - REACH / 2, top: y - REACH / 2 }]}
       {...keys}
-      {...responder.handlers}
+      {...handlers}
     >
       <View style={isCorner ? style.corner : style.between} />
     </View>
