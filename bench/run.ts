@@ -15,6 +15,7 @@ import { demoCatalogue } from '../demo/goods.ts';
 import { demoTrials } from '../demo/trials.ts';
 import { largeBook, randomRequests } from './large-book.ts';
 import { seeded } from '../core/seeded.ts';
+import { benchNearby } from './nearby.ts';
 import { benchPacking } from './packing.ts';
 import { heldBy, measure, type Measured } from './measure.ts';
 import { peerRows, ruleEngine, scanRows } from './peers.ts';
@@ -287,6 +288,7 @@ const main = async (): Promise<void> => {
   await benchZones();
   await benchTables();
   benchPacking({ print, expect });
+  await benchNearby(expect);
   await benchAudit();
   await benchPeers(demo);
   if (misses > 0) {

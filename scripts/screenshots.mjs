@@ -18,6 +18,15 @@ const slipOf = async (page) => {
 };
 
 const VIEWS = {
+  today: { path: '/today', act: (page) => page.getByText('Today', { exact: true }).last().waitFor() },
+  nearby: {
+    path: '/reach?part=nearby',
+    act: async (page) => {
+      await page.getByRole('img', { name: /^The neighbourhood: [1-9]/ }).waitFor();
+      await page.getByRole('button', { name: 'Larger' }).click();
+      await page.waitForTimeout(1_500);
+    },
+  },
   reach: {
     path: '/reach',
     act: async (page) => {
@@ -30,38 +39,36 @@ const VIEWS = {
   checkout: {
     path: '/shop',
     act: async (page) => {
-      for (const good of ['Glazed pot, 26 cm', 'Glazed pot, 26 cm', 'Lupin seeds'])
+      for (const good of ['Heather, young', 'Heather, young', 'Lupin seeds'])
         await page.getByRole('button', { name: `Add ${good} to the basket` }).click();
       await page.getByRole('link', { name: /^Basket/ }).click();
       await page.getByRole('button', { name: 'To the checkout' }).click();
       await page.getByLabel('Full name').fill('Ines Varga');
       await page.getByLabel('Street and number').fill('4 Tide Lane');
-      await page.getByLabel('Town').fill('Antigonish');
-      await page.getByLabel('Postal code').fill('B2G 2L2');
+      await page.getByLabel('Town').fill('Halifax');
+      await page.getByLabel('Postal code').fill('B3H 2Y9');
       await page.getByLabel('Province or territory').fill('Nova');
       await page.getByRole('button', { name: 'Nova Scotia', exact: true }).click();
+      const bike = page.getByRole('radio', { name: /^Cargo bike, \d/ });
+      await bike.click();
+      await page.getByRole('radiogroup', { name: 'The time' }).getByRole('radio').first().click();
+      await bike.evaluate((element) => element.scrollIntoView({ block: 'center' }));
     },
   },
-  adjustments: { path: '/charges?part=adjustments' },
+  adjustments: { path: '/charges?part=adjustments', sizes: ['wide'] },
   errata: {
     path: '/proof?part=errata',
+    sizes: ['wide'],
     act: (page) => page.getByRole('list', { name: 'Stops' }).getByRole('button').first().click(),
   },
   publish: {
     path: '/proof?part=publish',
+    sizes: ['wide'],
     act: (page) => page.getByRole('group', { name: 'Past orders' }).waitFor({ timeout: 60_000 }),
   },
   rate: {
     path: '/charges?zone=maritimes&service=parcel',
     act: (page) => fill(page, 'Charge from 5 kg', '10.50'),
-  },
-  account: {
-    path: '/charges?part=carriers&account=tern',
-    sizes: ['wide'],
-    act: async (page) => {
-      await page.getByRole('table', { name: 'What each service would cost' }).waitFor();
-      await page.getByText('What it would cost').scrollIntoViewIfNeeded();
-    },
   },
   slip: {
     path: '/charges',

@@ -6,6 +6,7 @@ import { askerHere } from '../carriers/ask-here.ts';
 import { Troubles, type Misbehaviour } from '../carriers/misbehaviour.ts';
 import type { CompiledBook } from '../core/quote/compile.ts';
 import { carrierRoutes } from './carrier-routes.ts';
+import { placeRoutes } from './place-routes.ts';
 import { quoteRoutes } from './quote-routes.ts';
 
 export interface ServerOptions {
@@ -62,6 +63,7 @@ export const makeServer = ({
     response.json({ ok: true });
   });
   app.use('/api/carriers', carrierRoutes(troubles, now));
+  app.use('/api/places', placeRoutes());
   app.use('/api/shops', quoteRoutes(askerHere(troubles), shops));
   app.use(
     '/_expo/static',

@@ -63,3 +63,12 @@ test('localhost leads to 127.0.0.1, so that the browser’s storage is one', asy
     `http://127.0.0.1:${port}/charges?zone=north`,
   ]);
 });
+
+test('a postal code is found in the gazetteer, and one that is not known is told as such', async () => {
+  const known = await fetch(`${origin}/api/places/ca/b3h%202y9`);
+  expect(await known.json()).toMatchObject({ code: 'B3H', point: { lat: 44.6224, lng: -63.5736 } });
+  const unknown = await fetch(`${origin}/api/places/CA/Z9Z9Z9`);
+  expect(unknown.status).toBe(404);
+  expect(await unknown.json()).toEqual({ error: 'The gazetteer does not know Z9Z9Z9 in CA.' });
+  expect((await fetch(`${origin}/api/places/Canada/B3H`)).status).toBe(400);
+});

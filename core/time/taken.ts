@@ -26,17 +26,21 @@ const counter = (orders: readonly { at: number; count: number }[]): Taken => {
 
 /**
  * The orders that were taken, by what they were taken for (a pickup point's id, or 'area:way'), ready to be
- * counted: a look-up costs what the logarithm of their number does.
+ * counted: a look-up costs what the logarithm of their number does. Orders for one moment are added up first.
  */
 export const indexTaken = (taken: NonNullable<QuoteRequest['slotsTaken']>): ReadonlyMap<string, Taken> => {
-  const byId = new Map<string, { at: number; count: number }[]>();
+  const byId = new Map<string, Map<string, number>>();
   for (const { id, start, count } of taken) {
-    const list = byId.get(id);
-    const order = { at: Date.parse(start), count };
-    if (list) list.push(order);
-    else byId.set(id, [order]);
+    const counts = byId.get(id) ?? new Map<string, number>();
+    if (counts.size === 0) byId.set(id, counts);
+    counts.set(start, (counts.get(start) ?? 0) + count);
   }
-  return new Map([...byId].map(([id, orders]) => [id, counter(orders)]));
+  return new Map(
+    [...byId].map(([id, counts]) => [
+      id,
+      counter([...counts].map(([start, count]) => ({ at: Date.parse(start), count }))),
+    ]),
+  );
 };
 
 /** Nothing was taken. */

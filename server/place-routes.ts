@@ -1,0 +1,32 @@
+import { Router } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import { z } from 'zod';
+import { countrySchema } from '../core/model/place.ts';
+import { locate } from '../gazetteer/locate.ts';
+import { readGazetteer } from '../gazetteer/read-gazetteer.ts';
+
+const REQUESTS_A_MINUTE = 6_000;
+const askedSchema = z.object({ country: countrySchema, code: z.string().min(1).max(20) });
+
+/** Where a postal code lies, out of the open gazetteer: `GET /:country/:code`. */
+export const placeRoutes = (): Router => {
+  const router = Router();
+  router.use(
+    rateLimit({ windowMs: 60_000, limit: REQUESTS_A_MINUTE, standardHeaders: true, legacyHeaders: false }),
+  );
+  router.get('/:country/:code', async (request, response) => {
+    const asked = askedSchema.safeParse({
+      country: request.params.country.toUpperCase(),
+      code: request.params.code,
+    });
+    if (!asked.success) {
+      response.status(400).json({ error: 'Write a country of two letters and a postal code: /CA/B3H2Y9.' });
+      return;
+    }
+    const { country, code } = asked.data;
+    const found = locate(await readGazetteer(country), { country, postalCode: code });
+    if (found) response.json(found);
+    else response.status(404).json({ error: `The gazetteer does not know ${code} in ${country}.` });
+  });
+  return router;
+};
