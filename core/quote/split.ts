@@ -1,3 +1,4 @@
+import type { HandlingGroup } from '../model/good.ts';
 import type { Choice } from '../model/quote.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
 import { multiplyDivide } from '../price/rounding.ts';
@@ -64,6 +65,31 @@ const cheapestFor = (compiled: CompiledBook, request: QuoteRequest): Choice | nu
       null,
     );
 
+/** Whether a collection of sets may go together at all, as far as the groups say: by one service, by delivery, or collected. */
+const mayGo = (
+  { groups, services, areas, pickups, goods }: CompiledBook,
+  sets: readonly Set[],
+): ((part: number) => boolean) => {
+  const groupOf = (set: Set): HandlingGroup | undefined => {
+    const [line] = set;
+    const id = line?.groupId ?? goods.get(line?.sku ?? '')?.groupId;
+    return id === undefined ? undefined : groups.get(id);
+  };
+  const maskOf = (goes: (group: HandlingGroup) => boolean): number =>
+    sets.reduce((mask, set, at) => {
+      const group = groupOf(set);
+      return !group || goes(group) ? mask | (1 << at) : mask;
+    }, 0);
+  const masks = [
+    ...services.map(({ service: { id } }) =>
+      maskOf(({ shipping }) => shipping === 'any' || (shipping !== 'none' && shipping.includes(id))),
+    ),
+    ...(areas.length > 0 ? [maskOf(({ delivery }) => delivery)] : []),
+    ...(pickups.length > 0 ? [maskOf(({ pickup }) => pickup)] : []),
+  ];
+  return (part) => masks.some((mask) => (part & ~mask) === 0);
+};
+
 interface Plan {
   parts: number;
   charge: number;
@@ -99,8 +125,9 @@ export const splitBasket = (compiled: CompiledBook, request: QuoteRequest): Spli
   const { sets, still } = setsOf(compiled, request.lines);
   if (sets.length < 2 || sets.length > MOST_SETS) return null;
   const linesOf = (part: number): Line[] => sets.flatMap((set, at) => ((part >> at) & 1 ? [...set] : []));
+  const goes = mayGo(compiled, sets);
   const found = Array.from({ length: 2 ** sets.length }, (_, part) =>
-    part === 0 ? null : cheapestFor(compiled, requestOf(compiled, request, linesOf(part))),
+    part === 0 || !goes(part) ? null : cheapestFor(compiled, requestOf(compiled, request, linesOf(part))),
   );
   const plans = plansFor(found.map((choice) => choice?.charge ?? null));
   const whole = found.length - 1;
