@@ -2,7 +2,7 @@ const babel = { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }
 
 /** Packages that ship as modern modules only. */
 const MODERN =
-  'iso-3166|temporal-|fast-check|pure-rand|immer|@reduxjs|redux|react-redux|reselect|d3-array|internmap|flatbush|flatqueue';
+  'iso-3166|temporal-|fast-check|pure-rand|immer|@reduxjs|redux|react-redux|reselect|d3-array|internmap|flatbush|flatqueue|ical|mdast-util-|micromark|decode-named-character-reference|character-entities|unist-util-|devlop|dequal';
 
 /** The core and the shells without an interface run in plain Node; the interface runs with jest-expo. */
 module.exports = {

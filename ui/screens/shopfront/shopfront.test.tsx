@@ -1,5 +1,8 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
+import type { PastOrder } from '../../../core/model/order.ts';
 import { added } from '../../state/basket.ts';
+import { ordersTaken } from '../../state/orders.ts';
+import { HELD_MS } from './held-slot.ts';
 import { edit } from '../../state/draft.ts';
 import { selectSlip, selectTrial } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
@@ -192,6 +195,59 @@ describe('the checkout', () => {
     const slip = selectSlip(store.getState());
     expect(slip?.ok && slip.quote.choices[0]?.charge).toBe(1730);
     expect(currentAddress().pathname).toBe('/charges');
+  });
+
+  test('has a day and a time chosen; one that others take meanwhile is released, and said to be', async () => {
+    jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
+    const store = openCheckout(['plant-heather']);
+    fill('Full name', 'Ines Varga');
+    fill('Street and number', '4 Tide Lane');
+    fill('Town', 'Halifax');
+    fill('Postal code', 'B3H 2Y9');
+    await choose('Province or territory', 'nova', 'Nova Scotia');
+    await waitFor(() => screen.getByLabelText('Cargo bike, 6.25'));
+    fireEvent.press(screen.getByLabelText('Cargo bike, 6.25'));
+    fireEvent.press(screen.getByText('Place the order'));
+    await waitFor(() => screen.getByText('Choose a day and a time first.'));
+    fireEvent.press(screen.getByLabelText('16:00–17:00'));
+    const slot = { start: '2026-11-24T16:00:00-04:00', end: '2026-11-24T17:00:00-04:00' };
+    const other = (number: string): PastOrder => ({
+      number,
+      request: {
+        destination: null,
+        lines: [{ sku: 'trowel', quantity: 1 }],
+        placedAt: '2026-11-24T12:00:00Z',
+      },
+      chosen: { id: 'peninsula:bike', kind: 'delivery', name: 'Cargo bike', charge: 625, total: 625, slot },
+      status: 'placed',
+      history: [{ status: 'placed', at: '2026-11-24T12:00:00Z' }],
+    });
+    act(() => void store.dispatch(ordersTaken(['1', '2', '3'].map(other))));
+    expect(screen.getByText(/has just been taken by another order\. Pick another/)).toBeTruthy();
+    expect(screen.getByLabelText('16:00–17:00, full')).toBeTruthy();
+    fireEvent.press(screen.getByLabelText('17:00–18:00'));
+    fireEvent.press(screen.getByText('Place the order'));
+    await waitFor(() => expect(currentAddress().pathname).toBe('/shop/order'));
+    const placed = store.getState().orders.find(({ recipient }) => recipient === 'Ines Varga');
+    expect(placed?.chosen).toMatchObject({
+      id: 'peninsula:bike',
+      slot: { start: '2026-11-24T17:00:00-04:00', end: '2026-11-24T18:00:00-04:00' },
+    });
+    expect(placed?.request.slotsTaken).toBeUndefined();
+  });
+
+  test('keeps a time for a quarter of an hour', async () => {
+    jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
+    openCheckout(['plant-heather']);
+    fill('Postal code', 'B3H 2Y9');
+    await choose('Province or territory', 'nova', 'Nova Scotia');
+    await waitFor(() => screen.getByLabelText('Cargo bike, 6.25'));
+    fireEvent.press(screen.getByLabelText('Cargo bike, 6.25'));
+    fireEvent.press(screen.getByLabelText('16:00–17:00'));
+    act(() => jest.advanceTimersByTime(HELD_MS - 1_000));
+    expect(screen.queryByText(/was kept for a quarter of an hour/)).toBeNull();
+    act(() => jest.advanceTimersByTime(2_000));
+    expect(screen.getByText(/was kept for a quarter of an hour\. Pick one again/)).toBeTruthy();
   });
 
   test('names what is wrong with the address and places nothing', async () => {

@@ -222,7 +222,7 @@ const NearbyPart = () => {
   const codes = useAppSelector((state) => selectNearbyCodes(state, postal));
   const marks = useAppSelector(selectAreaMarks);
   const show = (params: { area?: string; pickup?: string }): void => {
-    router.setParams({ area: undefined, pickup: undefined, ...params });
+    router.navigate({ pathname: '/reach', params: { part: 'nearby', ...params } });
   };
   const openArea = area ?? null;
   const served = codes.filter(({ takes }) => takes.length > 0).length;

@@ -1,0 +1,70 @@
+import type { Timing } from '../model/time.ts';
+import { compile } from '../quote/compile.ts';
+import { makeArea, makeBook, makeCatalogue, makePickup, makeYard } from '../testing/book.ts';
+import { slotDays } from './slot-days.ts';
+import { weekView } from './week-view.ts';
+
+const TUESDAY = '2026-11-24T10:15:00-04:00';
+const slots: Timing = {
+  kind: 'slot',
+  hours: ([2, 4] as const).map((day) => ({ day, from: '13:00', to: '15:00' })),
+  minutes: 60,
+  horizonDays: 9,
+  capacity: 1,
+};
+const compiled = compile(
+  makeBook({
+    locations: [makeYard({ closedDates: ['2026-11-26'] })],
+    areas: [
+      makeArea({
+        preparation: { kind: 'batch', cutoff: '11:00', readyAt: '12:00', days: 0 },
+        ways: [{ id: 'van', name: 'Van', add: 0, timing: slots }],
+      }),
+    ],
+    pickups: [makePickup()],
+  }),
+  makeCatalogue(),
+);
+const taken = [{ id: 'ring:van', start: '2026-11-24T13:00:00-04:00', count: 1 }];
+
+describe('the week after an order', () => {
+  test('has hours, closed dates and slots day by day, those that are full too, up to the last that can be chosen', () => {
+    const view = weekView(compiled, 'ring:van', { placedAt: TUESDAY, slotsTaken: taken });
+    expect(view).toMatchObject({ placed: 615, ready: '2026-11-24T12:00:00-04:00', cutoff: '11:00' });
+    expect(
+      view?.days.map(({ date, open, slots: free, isClosedDate }) => [
+        date.slice(8),
+        open.length,
+        free.length,
+        isClosedDate,
+      ]),
+    ).toEqual([
+      ['24', 1, 2, false],
+      ['25', 1, 0, false],
+      ['26', 0, 0, true],
+      ['27', 1, 0, false],
+      ['28', 0, 0, false],
+      ['29', 0, 0, false],
+      ['30', 1, 0, false],
+      ['01', 1, 2, false],
+      ['02', 1, 0, false],
+      ['03', 1, 2, false],
+    ]);
+    expect(view?.days[0]?.slots.map(({ left }) => left)).toEqual([0, 1]);
+  });
+
+  test('is a plain week where nothing can be chosen, and none of what the book has not', () => {
+    expect(weekView(compiled, 'counter', { placedAt: TUESDAY })?.days).toHaveLength(7);
+    expect(weekView(compiled, 'gone', { placedAt: TUESDAY })).toBeNull();
+  });
+});
+
+test('the days of a choice are those with times, whatever its import terms', () => {
+  const days = slotDays(compiled, 'ring:van:DAP', { placedAt: TUESDAY, slotsTaken: taken });
+  expect(days.map(({ date, slots: times }) => [date, times.map(({ left }) => left)])).toEqual([
+    ['2026-11-24', [0, 1]],
+    ['2026-12-01', [1, 1]],
+    ['2026-12-03', [1, 1]],
+  ]);
+  expect(slotDays(compiled, 'counter', { placedAt: TUESDAY })).toEqual([]);
+});
