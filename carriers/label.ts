@@ -1,20 +1,13 @@
 import JsBarcode from 'jsbarcode';
-import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
+import { PDFDocument, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
 import type { Destination } from '../core/model/place.ts';
+import { INK, printable } from './print.ts';
 import type { CarrierShipment } from './shipment.ts';
 
 /** A label of 100 by 150 mm, in points of 1/72 inch. */
 const WIDTH = 283;
 const HEIGHT = 425;
 const MARGIN = 16;
-const INK = rgb(0.11, 0.1, 0.09);
-
-/** What the fonts of a PDF can write; anything else becomes a question mark. */
-const printable = (text: string): string =>
-  text
-    .replaceAll('’', "'")
-    .replaceAll('–', '-')
-    .replace(/[^\x20-\x7e\xa0-\xff]/g, '?');
 
 const addressLines = ({ lines = [], city, subdivision, postalCode, country }: Destination): string[] =>
   [...lines, [city, subdivision, postalCode].filter(Boolean).join('  '), country].filter(

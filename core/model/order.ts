@@ -54,6 +54,8 @@ export const pastOrderSchema = z.strictObject({
     .strictObject({ goods: sumSchema, taxes: sumSchema, total: sumSchema, prepaid: sumSchema.optional() })
     .optional(),
 });
+/** The states of an order, the earlier first; one may be passed over. */
+export const ORDER_STATUSES = statusSchema.options;
 /** Where an order stands on its way to the customer. */
 export type OrderStatus = z.infer<typeof statusSchema>;
 export type PastOrder = z.infer<typeof pastOrderSchema>;

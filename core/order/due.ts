@@ -1,4 +1,4 @@
-import type { OrderStatus, PastOrder } from '../model/order.ts';
+import { ORDER_STATUSES, type OrderStatus, type PastOrder } from '../model/order.ts';
 import type { Clock } from '../time/clock.ts';
 import { dayOf } from '../time/calendar.ts';
 
@@ -8,15 +8,6 @@ export interface Due {
   by: OrderStatus;
 }
 
-const RANK: readonly OrderStatus[] = [
-  'placed',
-  'packed',
-  'booked',
-  'on-its-way',
-  'ready',
-  'handed-over',
-  'cancelled',
-];
 const LAST_MINUTE = 1_439;
 
 const endOfDay = (date: string, clock: Clock): string => clock.text(clock.moment(dayOf(date), LAST_MINUTE));
@@ -44,7 +35,7 @@ export const dueOf = ({ chosen: { kind, slot }, promise = {} }: PastOrder, clock
 export const isLate = (order: PastOrder, due: Due | null, now: string): boolean =>
   due !== null &&
   order.status !== 'cancelled' &&
-  RANK.indexOf(order.status) < RANK.indexOf(due.by) &&
+  ORDER_STATUSES.indexOf(order.status) < ORDER_STATUSES.indexOf(due.by) &&
   Date.parse(due.at) < Date.parse(now);
 
 /** An order that has to be handed over, with when it is due. */

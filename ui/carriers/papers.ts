@@ -1,4 +1,5 @@
-import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
+import { PDFDocument, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
+import { INK, printable } from '../../carriers/print.ts';
 
 /** Papers to print, as PDF; they and the labels are made by one library, which is loaded once. */
 export { labelPdf } from '../../carriers/label.ts';
@@ -16,14 +17,6 @@ const WIDTH = 595;
 const HEIGHT = 842;
 const MARGIN = 48;
 const LINE = 18;
-const INK = rgb(0.11, 0.1, 0.09);
-
-/** What the fonts of a PDF can write; anything else becomes a question mark. */
-const printable = (text: string): string =>
-  text
-    .replaceAll('’', "'")
-    .replaceAll('–', '-')
-    .replace(/[^\x20-\x7e\xa0-\xff]/g, '?');
 
 interface Fonts {
   plain: PDFFont;
