@@ -23,7 +23,7 @@ test('a trial is told what is right on its slip, and breaks when a rule changes 
   await page.goto('/proof');
   const broken = page.getByRole('listitem', { name: 'Two pots to Antigonish: broken' });
   await expect(broken).toContainText('Expected: Parcel to Maritimes costs 17.30. Came: costs 12.30.');
-  await expect(page.getByText(/^14 of 15 trials kept, 1 broken\.$/)).toBeVisible();
+  await expect(page.getByText(/^19 of 20 trials kept, 1 broken\.$/)).toBeVisible();
   if (isPhone(page)) await expect(page.getByRole('tab', { name: 'Trials' })).toBeVisible();
 });
 
@@ -60,7 +60,7 @@ test('a draft is published with a note, serves the shop, and an edition is gone 
   await expect(page.getByRole('list', { name: 'What the draft changes' }).getByRole('listitem')).toHaveCount(
     2,
   );
-  await expect(page.getByRole('group', { name: 'Past orders' })).toContainText('Of 600 past orders', {
+  await expect(page.getByRole('group', { name: 'Past orders' })).toContainText(/Of 61\d past orders/, {
     timeout: 30_000,
   });
   const publish = page.getByRole('button', { name: 'Publish the draft' });

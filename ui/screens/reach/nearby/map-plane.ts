@@ -57,6 +57,24 @@ export const circlePath = ({ projection }: Plane, { lat, lng }: Point, metres: n
       .precision(2)(),
   ) ?? '';
 
+const LEAST_ACROSS = 1_500;
+const ROOM = 1.35;
+
+/** The view that holds some points, with room about them. */
+export const viewOfPoints = (points: readonly Point[], width: number, height: number): NearView => {
+  const lats = points.map(({ lat }) => lat);
+  const lngs = points.map(({ lng }) => lng);
+  const middle = {
+    lat: (Math.min(...lats) + Math.max(...lats)) / 2,
+    lng: (Math.min(...lngs) + Math.max(...lngs)) / 2,
+  };
+  const tall = (Math.max(...lats) - Math.min(...lats)) * METRES_A_DEGREE;
+  const wide =
+    (Math.max(...lngs) - Math.min(...lngs)) * METRES_A_DEGREE * Math.cos((middle.lat * Math.PI) / 180);
+  const scale = Math.max(tall / height, wide / Math.max(width, 1), LEAST_ACROSS / height);
+  return { middle, metresAPixel: scale * ROOM };
+};
+
 /** The view that holds all that the book draws nearby, with room about it. */
 export const wholeView = ({ locations, areas }: Book, width: number, height: number): NearView => {
   const points = locations.flatMap(({ address }) => address.point ?? []);

@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -18,6 +18,7 @@ import {
   circlePath,
   moved,
   planeOf,
+  viewOfPoints,
   wholeView,
   zoomed,
   type NearView,
@@ -322,6 +323,20 @@ const NearbyMap = ({ title, ...stands }: Props) => {
   const first = useRef<NearView | null>(null);
   if (width > 0) first.current ??= whole;
   const view = chosen ?? first.current ?? whole;
+  const { open, book } = stands;
+  useEffect(() => {
+    const covers = book.areas.find(({ id }) => id === open)?.covers;
+    if (covers?.kind !== 'shape' || width === 0) return;
+    setView(
+      viewOfPoints(
+        covers.ring.map(([lng, lat]) => ({ lat, lng })),
+        width,
+        height,
+      ),
+    );
+    // Brought into view when it is opened or becomes a shape, not while it is moved.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [open, width, book.areas.find(({ id }) => id === open)?.covers.kind]);
   const plane = useMemo(() => planeOf(view, width, height), [view, width, height]);
   const land = useLand();
   const coast = useMemo(() => (width > 0 ? landPath(land, plane) : ''), [land, plane, width]);

@@ -1,12 +1,11 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { METRES_A_DEGREE } from '../../../../core/place/ring.ts';
 import { useInks } from '../../../theme/theme.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import { landPath } from './coast.ts';
-import { at, planeOf, type NearView, type Point } from './map-plane.ts';
+import { at, planeOf, viewOfPoints, type Point } from './map-plane.ts';
 import { useLand } from './use-land.ts';
 
 interface Props {
@@ -16,26 +15,10 @@ interface Props {
 }
 
 const HEIGHT = 300;
-const LEAST_ACROSS = 1_500;
 
 const styles = (inks: Inks) => ({
   map: { borderWidth: 1, borderColor: inks.hairline, height: HEIGHT + 2, marginTop: 8 },
 });
-
-/** The view that holds all of a round. */
-const viewOf = (points: readonly Point[], width: number): NearView => {
-  const lats = points.map(({ lat }) => lat);
-  const lngs = points.map(({ lng }) => lng);
-  const middle = {
-    lat: (Math.min(...lats) + Math.max(...lats)) / 2,
-    lng: (Math.min(...lngs) + Math.max(...lngs)) / 2,
-  };
-  const tall = (Math.max(...lats) - Math.min(...lats)) * METRES_A_DEGREE;
-  const wide =
-    (Math.max(...lngs) - Math.min(...lngs)) * METRES_A_DEGREE * Math.cos((middle.lat * Math.PI) / 180);
-  const scale = Math.max(tall / HEIGHT, wide / Math.max(width, 1), LEAST_ACROSS / HEIGHT);
-  return { middle, metresAPixel: scale * 1.25 };
-};
 
 /** A round on the map: the way past the stops, numbered in their order. */
 const RoundMap = ({ start, stops, title }: Props) => {
@@ -43,7 +26,7 @@ const RoundMap = ({ start, stops, title }: Props) => {
   const inks = useInks();
   const [width, setWidth] = useState(0);
   const plane = useMemo(
-    () => planeOf(viewOf([start, ...stops], width), width, HEIGHT),
+    () => planeOf(viewOfPoints([start, ...stops], width, HEIGHT), width, HEIGHT),
     [start, stops, width],
   );
   const land = useLand();

@@ -130,32 +130,37 @@ export const ShapeHandles = ({ areas, open, plane }: Props) => {
         const [nextX, nextY] = pixel(ring[(n + 1) % ring.length] as Position);
         const middle = [(x + nextX) / 2, (y + nextY) / 2] as const;
         return (
-          <View key={n}>
-            <Handle
-              name={`Between corner ${n + 1} and the next: one more`}
-              x={middle[0]}
-              y={middle[1]}
-              isCorner={false}
-              onMove={() => undefined}
-              onPress={() => put(n, ...middle)}
-            />
-            <Handle
-              name={`Corner ${n + 1} of ${area.name}`}
-              x={x}
-              y={y}
-              isCorner
-              onMove={place(n)}
-              {...(ring.length > LEAST_CORNERS
-                ? {
-                    onDelete: () =>
-                      set(
-                        ring.filter((_, other) => other !== n),
-                        null,
-                      ),
-                  }
-                : {})}
-            />
-          </View>
+          <Handle
+            key={`between-${n}`}
+            name={`Between corner ${n + 1} and the next: one more`}
+            x={middle[0]}
+            y={middle[1]}
+            isCorner={false}
+            onMove={() => undefined}
+            onPress={() => put(n, ...middle)}
+          />
+        );
+      })}
+      {ring.map((corner, n) => {
+        const [x, y] = pixel(corner);
+        return (
+          <Handle
+            key={n}
+            name={`Corner ${n + 1} of ${area.name}`}
+            x={x}
+            y={y}
+            isCorner
+            onMove={place(n)}
+            {...(ring.length > LEAST_CORNERS
+              ? {
+                  onDelete: () =>
+                    set(
+                      ring.filter((_, other) => other !== n),
+                      null,
+                    ),
+                }
+              : {})}
+          />
         );
       })}
     </>
