@@ -19,25 +19,30 @@ const most = (withheld: Withheld): { measure: string; limit: number } | null => 
   return say?.code === 'above-last-step' ? { measure: say.measure, limit: say.until } : null;
 };
 
-/** Whether another service takes more of what this one has too much of: to come down to that is enough. */
+/** Whether another of its kind takes more of what this one has too much of: to come down to that is enough. */
 const isOutdone = (withheld: Withheld, all: readonly Withheld[]): boolean => {
   const mine = most(withheld);
   return (
     mine !== null &&
     all.some((other) => {
-      const theirs = most(other);
+      const theirs = other.kind === withheld.kind ? most(other) : null;
       return theirs !== null && theirs.measure === mine.measure && theirs.limit > mine.limit;
     })
   );
 };
 
+/** Reasons that only say that an address is not nearby. */
+const ELSEWHERE: readonly string[] = ['outside-area', 'too-far'];
+
 /**
- * Why a customer has no choice at all, each reason once. What the customer cannot do anything about is
- * left out where something else stands in the way too.
+ * Why a customer has no choice at all, each reason once. What the customer cannot do anything about, and that the
+ * address is not nearby, is left out where something else stands in the way too.
  */
 export const obstacles = ({ choices, withheld }: Quote, speech: Speech): CustomerReason[] => {
   if (choices.length > 0) return [];
-  const reasons = withheld.filter((one) => !isOutdone(one, withheld)).map((one) => toldReason(one, speech));
+  const near = withheld.filter(({ code }) => !ELSEWHERE.includes(code));
+  const apt = near.length > 0 ? near : withheld;
+  const reasons = apt.filter((one) => !isOutdone(one, apt)).map((one) => toldReason(one, speech));
   const once = reasons.filter(({ why }, at) => reasons.findIndex((other) => other.why === why) === at);
   const helped = once.filter(({ because, help }) => because !== 'shop' || help === '');
   return helped.length > 0 ? helped : once;
