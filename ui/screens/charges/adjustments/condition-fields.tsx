@@ -24,6 +24,7 @@ const MEASURES: { value: Measure; label: string }[] = [
   { value: 'weight', label: 'Weight' },
   { value: 'units', label: 'Units' },
   { value: 'volume', label: 'Volume' },
+  { value: 'distance', label: 'Distance' },
 ];
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } as const;
@@ -40,13 +41,11 @@ const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
   const { of } = condition;
   return (
     <View style={{ gap: 8 }}>
-      {of === 'distance' ? null : (
-        <Segments
-          value={of}
-          options={MEASURES}
-          onChange={(next) => onChange({ test: 'measure', of: next }, null)}
-        />
-      )}
+      <Segments
+        value={of}
+        options={MEASURES}
+        onChange={(next) => onChange({ test: 'measure', of: next }, null)}
+      />
       <View style={row}>
         {(['min', 'max'] as const).map((end) => (
           <DraftField
