@@ -28,7 +28,7 @@ const styles = (inks: Inks) => ({
   head: { ...note(inks), paddingTop: 12 },
   late: { color: inks.rubric },
   none: { ...note(inks), paddingVertical: 16 },
-  filter: { paddingTop: 12, alignItems: 'flex-start' } as const,
+  filter: { paddingTop: 12, maxWidth: 480 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
@@ -62,7 +62,7 @@ const Papers = ({ orders, today }: { orders: readonly OpenOrder[]; today: string
   );
 };
 
-/** A round for each location that has deliveries on the first day that has any. */
+/** A round for each location with deliveries, on the first day on which there are some. */
 const Rounds = ({ days, locations }: { days: readonly DayOfOrders[]; locations: readonly Location[] }) => {
   const day = days.find(({ orders }) => orders.some(({ order }) => order.chosen.kind === 'delivery'));
   const rounds = useMemo(
