@@ -43,6 +43,7 @@ export const GRAVITIES = {
   'measure-gap': 'stops',
   'withheld-by-adjustment': 'stops',
   'no-choice': 'stops',
+  'only-in-parts': 'stops',
   'carrier-serves-nothing': 'stops',
   'free-price': 'leaks',
   'free-fallback': 'leaks',

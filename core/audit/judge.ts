@@ -8,6 +8,7 @@ import { quote, requestFaults } from '../quote/quote.ts';
 import { measureFigure } from '../words/figure.ts';
 import type { CompiledArea } from '../quote/nearby.ts';
 import { allMixes, basketsFor, probesOf, thresholdsOf, type Basket, type Ruled } from './baskets.ts';
+import { inParts } from './in-parts.ts';
 import { leaksIn, stopIn, widestLimit, type Cause } from './causes.ts';
 import type { Finding, Where } from './finding.ts';
 import type { Context } from './moments.ts';
@@ -86,12 +87,16 @@ class Judge {
   private stops(quoted: Quote, request: QuoteRequest): void {
     this.stopped = true;
     const zone = this.#zone;
+    const cause = zone === null ? unservedCause(this.compiled, this.place, quoted) : stopIn(quoted, zone);
+    const parts = inParts(this.compiled, request);
+    if (parts !== null) {
+      this.keep({ code: 'only-in-parts', where: cause.where }, request, { parts });
+      return;
+    }
     if (zone === null) {
-      const cause = unservedCause(this.compiled, this.place, quoted);
       this.keep(cause, request, { place: reachWords(this.place) });
       return;
     }
-    const cause = stopIn(quoted, zone);
     const sku = request.lines[0]?.sku ?? '';
     if (cause.code !== 'zone-without-rate' && isOneUnit(request)) {
       const known = this.unsent.get(zone) ?? {

@@ -105,6 +105,49 @@ test('goods of a group that is only collected are no stop, unless collecting the
   expect(errata(false)).toContain('goods-not-sent');
 });
 
+describe('a basket that no one choice takes', () => {
+  const group = (id: string, goes: Partial<HandlingGroup>): HandlingGroup => ({
+    id,
+    name: id,
+    shipping: 'none',
+    delivery: false,
+    pickup: false,
+    ...goes,
+  });
+  const catalogue = makeCatalogue(
+    makeGood('plant', { groupId: 'live', name: 'Sea thrift' }),
+    makeGood('pot', { groupId: 'pots', name: 'Tall jar' }),
+  );
+  const book = (live: Partial<HandlingGroup>, parts: Partial<Book> = {}): Book =>
+    makeBook({
+      locations: [makeYard()],
+      groups: [group('live', live), group('pots', { shipping: 'any' })],
+      pickups: [makePickup()],
+      store: { sellsTo: SELLS },
+      ...parts,
+    });
+
+  test('stops, and the erratum says how it can be had in parts', () => {
+    const errata = found(book({ pickup: true }), catalogue).filter(({ gravity }) => gravity === 'stops');
+    expect(errata).toMatchObject([{ code: 'only-in-parts', where: [{ kind: 'zone', id: 'country' }] }]);
+    expect(errata[0]?.text).toContain('Sea thrift by “Counter”, Tall jar by “Parcel”');
+    const request = errata[0]?.example as NonNullable<Erratum['example']>;
+    expect(quote(compile(book({ pickup: true }), catalogue), request).choices).toEqual([]);
+  });
+
+  test('has no parts where one of them cannot be had', () => {
+    expect(grave(found(book({}), catalogue))).toEqual(['no-choice', 'goods-not-sent']);
+  });
+
+  test('has no parts that customers of another country would have to collect', () => {
+    const SOLD = { ...SELLS, countries: ['US'] };
+    const zones = makeBook().zones.map((zone) => ({ ...zone, includes: [{ country: 'US' }] }));
+    const abroad = book({ pickup: true }, { zones });
+    const errata = found({ ...abroad, store: { ...abroad.store, sellsTo: SOLD } }, catalogue);
+    expect(grave(errata)).toEqual(['no-choice', 'goods-not-sent']);
+  });
+});
+
 describe('leaks', () => {
   const sound = { zones: makeBook().zones, services: makeBook().services, rates: [makeRate()] };
 

@@ -50,20 +50,26 @@ const requestOf = (compiled: CompiledBook, request: QuoteRequest, lines: Line[])
   return { ...rest, lines, discount: share };
 };
 
-/** A choice that its carrier was not asked for says nothing of what a part would cost. */
-const isKnown = ({ book, ask }: CompiledBook, { id, kind }: Choice): boolean =>
-  kind !== 'shipping' ||
-  ask !== null ||
-  book.rates.find((rate) => rate.id === (id.split(':')[0] ?? id))?.price.kind !== 'carrier';
+/** What may be taken for the order of a part. */
+export type Offer = (request: QuoteRequest) => readonly Choice[];
 
-/** The cheapest choice of a part; of equals the one that is listed first. */
-const cheapestFor = (compiled: CompiledBook, request: QuoteRequest): Choice | null =>
-  quote(compiled, request)
-    .choices.filter((choice) => isKnown(compiled, choice))
-    .reduce<Choice | null>(
-      (best, choice) => (best === null || choice.charge < best.charge ? choice : best),
-      null,
+/** What a book offers by itself: without what goes by a carrier that was not asked, which says nothing of its cost. */
+export const offeredUnasked =
+  (compiled: CompiledBook): Offer =>
+  (request) =>
+    quote(compiled, request).choices.filter(
+      ({ id, kind }) =>
+        kind !== 'shipping' ||
+        compiled.ask !== null ||
+        compiled.book.rates.find((rate) => rate.id === (id.split(':')[0] ?? id))?.price.kind !== 'carrier',
     );
+
+/** The cheapest choice; of equals the one that is listed first. */
+const cheapest = (choices: readonly Choice[]): Choice | null =>
+  choices.reduce<Choice | null>(
+    (best, choice) => (best === null || choice.charge < best.charge ? choice : best),
+    null,
+  );
 
 /** Whether a collection of sets may go together at all, as far as the groups say: by one service, by delivery, or collected. */
 const mayGo = (
@@ -120,14 +126,19 @@ const plansFor = (charges: readonly (number | null)[]): (Plan | undefined)[] => 
  * The fewest parts in which a basket can be had where no one choice takes all of it; of equally few, those that
  * cost least. Goods of one handling group stay together; what needs no sending goes with the first part. An exact
  * search over all ways to part the groups. Null where some goods cannot be had at all, or nothing has to be parted.
+ * `offer` says what may be taken for a part.
  */
-export const splitBasket = (compiled: CompiledBook, request: QuoteRequest): Split | null => {
+export const splitBasket = (
+  compiled: CompiledBook,
+  request: QuoteRequest,
+  offer: Offer = offeredUnasked(compiled),
+): Split | null => {
   const { sets, still } = setsOf(compiled, request.lines);
   if (sets.length < 2 || sets.length > MOST_SETS) return null;
   const linesOf = (part: number): Line[] => sets.flatMap((set, at) => ((part >> at) & 1 ? [...set] : []));
   const goes = mayGo(compiled, sets);
   const found = Array.from({ length: 2 ** sets.length }, (_, part) =>
-    part === 0 || !goes(part) ? null : cheapestFor(compiled, requestOf(compiled, request, linesOf(part))),
+    part === 0 || !goes(part) ? null : cheapest(offer(requestOf(compiled, request, linesOf(part)))),
   );
   const plans = plansFor(found.map((choice) => choice?.charge ?? null));
   const whole = found.length - 1;
@@ -138,7 +149,7 @@ export const splitBasket = (compiled: CompiledBook, request: QuoteRequest): Spli
   const chosen = parts.map((part, at): SplitPart | null => {
     const lines = at === 0 ? [...linesOf(part), ...still] : linesOf(part);
     const asked = requestOf(compiled, request, lines);
-    const choice = cheapestFor(compiled, asked);
+    const choice = cheapest(offer(asked));
     return choice && { request: asked, choice };
   });
   const sound = chosen.filter((part) => part !== null);

@@ -38,6 +38,8 @@ const WORDS: Words = {
       : limit
         ? `${limit}, nothing takes an order to ${a}.`
         : `Nothing takes some orders to ${a}.`,
+  'only-in-parts': ({ reach, detail: { parts } }) =>
+    `No one choice takes some baskets to ${reach}: they can be had only in parts, as ${parts}.`,
   'carrier-serves-nothing': ({ a, b }) =>
     `In ${a} some orders have no choice: ${b} serves nothing there, or does not answer, and there is nothing to fall back on.`,
   'free-fallback': ({ a }) => `${a} charges nothing where its carrier does not answer.`,
