@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { readFileSync, writeFileSync } from 'node:fs';
 import {
   chooseTrial,
   choiceOf,
@@ -184,8 +185,79 @@ test('a basket that no one way takes is offered and ordered in parts', async ({ 
   await expect(parts).toContainText('Collect at');
   for (const group of await parts.getByRole('radiogroup', { name: 'The time' }).all())
     await group.getByRole('radio', { disabled: false }).first().click();
-  await parts.getByRole('button', { name: 'Order in 2 parts' }).click();
+  const sums = page.getByRole('region', { name: 'What the order comes to' });
+  await expect(sums).toContainText('Getting it to you, in 2 parts');
+  await page.getByRole('button', { name: 'Order in 2 parts' }).click();
   await expect(page.getByRole('heading', { name: /^Thank you\. Your order is/ })).toBeVisible();
   await page.getByRole('button', { name: /^order \d+$/ }).click();
   await expect(page.getByText(isPhone(page) ? /./ : /Potting soil|Bamboo canes/).first()).toBeVisible();
+});
+
+test('a time that a customer holds is full in another tab until it is given up', async ({
+  page,
+  context,
+}) => {
+  const last = async (at: Page): Promise<Locator> => {
+    await at.getByRole('radio', { name: /^Cargo bike, \d/ }).click();
+    await at.getByRole('radiogroup', { name: 'The day' }).getByRole('radio').nth(1).click();
+    return at.getByRole('radiogroup', { name: 'The time' }).getByRole('radio').last();
+  };
+  const other = await context.newPage();
+  for (const at of [page, other]) {
+    await openProgram(at, '/shop');
+    await put(at, 'Heather, young', 2);
+    await toCheckout(at, 'B3H 2Y9', 'Halifax');
+  }
+  const theirs = await last(other);
+  const left = /, (\d) left$/.exec((await theirs.getAttribute('aria-label')) ?? '')?.[1];
+  await (await last(page)).click();
+  await expect(theirs).toHaveAccessibleName(left === '1' ? /, full$/ : /, \d left$/);
+  const kept = await theirs.getAttribute('aria-label');
+  await page.close();
+  await expect(theirs).not.toHaveAccessibleName(kept ?? '');
+});
+
+test('cash on delivery is not offered where the postal list refuses it', async ({ page }) => {
+  await openProgram(page, '/shop');
+  await put(page, 'Hand trowel', 1);
+  await toCheckout(page, 'B2W 3T7', 'Dartmouth');
+  const ways = page.getByRole('radiogroup', { name: 'How you pay' });
+  await expect(ways.getByRole('radio', { name: 'At the door' })).toBeVisible();
+  await page.getByLabel('Province or territory', { exact: true }).fill('Nunavut');
+  await page.getByRole('button', { name: 'Nunavut', exact: true }).click();
+  await page.getByLabel('Postal code').fill('X0A 0H0');
+  await expect(ways.getByRole('radio', { name: 'By card' })).toBeVisible();
+  await expect(ways.getByRole('radio', { name: 'At the door' })).toHaveCount(0);
+});
+
+test('a shop that only does pickup works with no zone at all', async ({ page }, info) => {
+  await openProgram(page, '/settings?part=data');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the whole shop' }).click();
+  const shop = JSON.parse(readFileSync(await (await download).path(), 'utf8')) as {
+    book: { groups: { id: string; name: string }[] };
+  };
+  const none = Object.fromEntries(
+    ['zones', 'services', 'rates', 'areas', 'adjustments', 'carriers'].map((part) => [part, []]),
+  );
+  const groups = shop.book.groups.map(({ id, name }) => ({
+    id,
+    name,
+    shipping: 'any',
+    delivery: true,
+    pickup: true,
+  }));
+  const path = info.outputPath('pickup.json');
+  writeFileSync(path, JSON.stringify({ ...shop, book: { ...shop.book, ...none, groups }, trials: [] }));
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Open a file' }).click();
+  await (await chooser).setFiles(path);
+  await page.getByRole('button', { name: 'Take it into the draft' }).click();
+  await waitUntilKept(page);
+  await page.goto('/shop');
+  await put(page, 'Hand trowel', 1);
+  await toCheckout(page, 'B3H 2Y9', 'Halifax');
+  await expect(page.getByRole('radio', { name: /^Collect at the Nursery, / })).toBeVisible();
+  await page.getByRole('button', { name: 'Place the order' }).click();
+  await expect(page.getByRole('heading', { name: /^Thank you\. Your order is/ })).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
 import { FIELD_OUTLINE } from '../theme/text.ts';
@@ -58,6 +58,25 @@ const matching = (options: readonly Option[], typed: string): readonly Option[] 
     .slice(0, MOST_SHOWN);
 };
 
+/** How long the list stays after the field is left, so that a press on it still counts. */
+const LINGER_MS = 200;
+
+/** What is typed, null while nothing is; it goes a moment after the field is left, unless one is back by then. */
+const useTyped = () => {
+  const [typed, setTyped] = useState<string | null>(null);
+  const leaving = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => () => clearTimeout(leaving.current), []);
+  const type = (text: string | null): void => {
+    clearTimeout(leaving.current);
+    setTyped(text);
+  };
+  const leave = (): void => {
+    clearTimeout(leaving.current);
+    leaving.current = setTimeout(() => setTyped(null), LINGER_MS);
+  };
+  return { typed, type, leave };
+};
+
 /** One of many, found by typing part of its name. */
 export const Chooser = ({
   label,
@@ -69,11 +88,11 @@ export const Chooser = ({
   height,
 }: Props) => {
   const style = useStyles(styles);
-  const [typed, setTyped] = useState<string | null>(null);
+  const { typed, type, leave } = useTyped();
   const shown = typed === null ? [] : matching(options, typed);
   const choose = (id: string): void => {
     onChoose(id);
-    setTyped(null);
+    type(null);
   };
   return (
     <View style={style.all}>
@@ -84,9 +103,9 @@ export const Chooser = ({
         dense
         value={typed ?? chosen}
         placeholder={placeholder}
-        onFocus={() => setTyped('')}
-        onBlur={() => setTimeout(() => setTyped(null), 200)}
-        onChangeText={setTyped}
+        onFocus={() => type('')}
+        onBlur={leave}
+        onChangeText={type}
         onSubmitEditing={() => shown[0] && choose(shown[0].id)}
         aria-label={label}
         accessibilityLabel={label}

@@ -46,6 +46,11 @@ const openStore = async (): Promise<AppStore> => {
     },
   );
   void import('../workers/start-prover.ts').then(({ startProver }) => keepProved(store, startProver()));
+  void import('../state/share-holds.ts').then(({ browserLine, shareHolds }) => {
+    const { tell, leave } = shareHolds(store, tabs.id, browserLine());
+    window.addEventListener('pageshow', tell);
+    window.addEventListener('pagehide', leave);
+  });
   window.addEventListener('pagehide', flush);
   document.addEventListener('visibilitychange', flush);
   return store;

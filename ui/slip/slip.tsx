@@ -63,8 +63,10 @@ const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
 /** In how many parts the trial's basket could be had, where no one choice takes all of it. */
 const InParts = () => {
   const style = useStyles(styles);
-  const split = useAppSelector(selectSplit);
+  const asked = useAppSelector(selectSplit);
   const { decimals } = useAppSelector(selectSpeech);
+  if (asked?.waits) return <Text style={style.note}>Carriers are asked what it would cost in parts …</Text>;
+  const split = asked?.split;
   if (!split) return null;
   const words = split.parts.map(
     ({ request, choice }) =>

@@ -5,9 +5,10 @@ import { prepaidOf } from '../../core/duty/prepaid.ts';
 import { obstacles, toldReason } from '../../core/order/obstacles.ts';
 import type { CompiledBook } from '../../core/quote/compile.ts';
 import { requestFaults } from '../../core/quote/quote.ts';
-import { splitBasket, type Split } from '../../core/quote/split.ts';
+import type { Split } from '../../core/quote/split.ts';
 import { taxLines, type TaxLine } from '../../core/quote/tax-lines.ts';
 import type { CustomerReason } from '../../core/words/customer-reason.ts';
+import { splitWithKnown, type AskedSplit } from './asked-split.ts';
 import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';
 import { selectServedCompiled, selectServedGoods } from './served.ts';
 import type { RootState } from './store.ts';
@@ -26,13 +27,17 @@ export interface Sums {
 /** What the shopfront's customer is shown for a request. */
 export interface CustomerView {
   quote: Quote;
-  /** Services that wait for their carrier, and what has to be asked and was answered. */
+  /** Services that wait for their carrier, and what was answered. */
   asked: AskedQuote;
+  /** What has to be asked of carriers, for the whole or for its parts. */
+  questions: AskedQuote['questions'];
   sums: ReadonlyMap<string, Sums>;
   /** Why there is no choice at all. */
   obstacles: CustomerReason[];
-  /** The fewest parts the basket can be had in, where no one choice takes all of it. */
-  split: Split | null;
+  /** The fewest parts the basket can be had in, where no one choice takes all of it, and what they come to together. */
+  parts: { split: Split; sums: Sums } | null;
+  /** Carriers are still asked what some part would cost. */
+  partsWait: boolean;
   /** Choices that are not offered and of which the customer is told. */
   told: { id: string; name: string; reason: CustomerReason }[];
 }
@@ -50,6 +55,33 @@ const sumsOf = (compiled: CompiledBook, request: QuoteRequest, quoted: Quote, ch
   };
 };
 
+const NO_SPLIT: AskedSplit = { split: null, waits: false, questions: [] };
+
+const addTaxes = (all: readonly TaxLine[], more: readonly TaxLine[]): TaxLine[] =>
+  more.reduce<TaxLine[]>(
+    (sum, line) => {
+      const same = sum.find(({ id, points }) => id === line.id && points === line.points);
+      if (!same) return [...sum, line];
+      return sum.map((one) => (one === same ? { ...one, amount: one.amount + line.amount } : one));
+    },
+    [...all],
+  );
+
+/** What all parts come to, as one order would. */
+const sumsOfParts = (compiled: CompiledBook, { parts }: Split, known: AnswersState): Sums =>
+  parts
+    .map(({ request, choice }) =>
+      sumsOf(compiled, request, quoteWithKnown(compiled, request, known).quote, choice),
+    )
+    .reduce((all, part) => ({
+      goods: all.goods + part.goods,
+      charge: all.charge + part.charge,
+      taxes: addTaxes(all.taxes, part.taxes),
+      taxIncluded: all.taxIncluded,
+      prepaid: all.prepaid + part.prepaid,
+      total: all.total + part.total,
+    }));
+
 const viewOf = (
   compiled: CompiledBook,
   request: QuoteRequest | null,
@@ -58,12 +90,16 @@ const viewOf = (
   if (!request || requestFaults(compiled, request).length > 0) return null;
   const asked = quoteWithKnown(compiled, request, known);
   const { quote: quoted } = asked;
+  const isStuck = quoted.choices.length === 0 && asked.pending.length === 0;
+  const { split, waits, questions } = isStuck ? splitWithKnown(compiled, request, known) : NO_SPLIT;
   return {
     quote: quoted,
     asked,
     sums: new Map(quoted.choices.map((choice) => [choice.id, sumsOf(compiled, request, quoted, choice)])),
     obstacles: obstacles(quoted, compiled.speech),
-    split: quoted.choices.length === 0 && asked.pending.length === 0 ? splitBasket(compiled, request) : null,
+    questions: [...asked.questions, ...questions],
+    parts: split && { split, sums: sumsOfParts(compiled, split, known) },
+    partsWait: waits,
     told: quoted.withheld
       .filter(({ tell }) => tell)
       .map((one) => ({ id: one.id, name: one.name, reason: toldReason(one, compiled.speech) })),

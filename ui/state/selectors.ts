@@ -5,9 +5,9 @@ import type { Book } from '../../core/model/book.ts';
 import type { Catalogue } from '../../core/model/good.ts';
 import { compile } from '../../core/quote/compile.ts';
 import { requestFaults } from '../../core/quote/quote.ts';
-import { splitBasket } from '../../core/quote/split.ts';
 import { closedZones } from '../../core/reach/closed-zones.ts';
 import type { PastOrder } from '../../core/model/order.ts';
+import { splitWithKnown } from './asked-split.ts';
 import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';
 import { isDemoBook } from './demo.ts';
 import type { Speech } from '../../core/words/figure.ts';
@@ -61,16 +61,16 @@ export const selectSlipBefore = createSelector(
     before && before !== book && trial ? quoteOf(before, catalogue, trial, known) : null,
 );
 
-/** The label of what undo and redo would do, or null. */
 /** The fewest parts in which the trial's basket could be had, where no one choice takes all of it. */
 export const selectSplit = createSelector(
-  [selectSlip, selectTrial, selectCompiled],
-  (slip, { trial }, compiled) =>
+  [selectSlip, selectTrial, selectCompiled, (state: RootState) => state.answers],
+  (slip, { trial }, compiled, known) =>
     slip?.ok && trial && slip.quote.choices.length === 0 && slip.pending.length === 0
-      ? splitBasket(compiled, trial.request)
+      ? splitWithKnown(compiled, trial.request, known)
       : null,
 );
 
+/** The label of what undo and redo would do, or null. */
 export const selectUndo = (state: RootState): string | null => state.draft.past.at(-1)?.label ?? null;
 export const selectRedo = (state: RootState): string | null => state.draft.future.at(-1)?.label ?? null;
 

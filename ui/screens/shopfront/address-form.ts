@@ -1,5 +1,6 @@
 import { formatAddress, type Address } from 'localized-address-format';
 import { z } from 'zod';
+import type { PastOrder } from '../../../core/model/order.ts';
 import type { Destination } from '../../../core/model/place.ts';
 import { normaliseCode } from '../../../core/place/postal.ts';
 import { subdivisionOfCode } from '../../../core/place/subdivision-of-code.ts';
@@ -149,6 +150,12 @@ export interface CheckoutValues {
   billSame: boolean;
   bill: AddressValues;
 }
+
+/** Whom the bill goes to, where that is another address than the goods'. */
+export const billingOf = ({ billSame, bill }: CheckoutValues): Pick<PastOrder, 'billing'> => {
+  const address = billSame ? null : destinationOf(bill);
+  return address ? { billing: { name: bill.name.trim(), address } } : {};
+};
 
 const addressShape = z.object({
   country: z.string(),

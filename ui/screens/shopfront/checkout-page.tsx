@@ -6,16 +6,17 @@ import { Check } from '../../parts/check.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { useWidth } from '../../parts/use-width.ts';
+import type { Sums } from '../../state/customer-view.ts';
 import { selectServedBook, selectServedSpeech } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { AddressFields } from './address-fields.tsx';
 import { ChoiceList, NothingOffered } from './choice-list.tsx';
-import { RadioRow } from './radio-row.tsx';
+import { Paying } from './paying.tsx';
 import { EmptyBasket, ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
-import { SplitOffer } from './split-offer.tsx';
+import { PartsOffer } from './parts-offer.tsx';
 import { SlotPicker } from './slot-picker.tsx';
 import { Summary } from './summary.tsx';
 import { useCheckout, type Checkout } from './use-checkout.ts';
@@ -69,7 +70,7 @@ const Addresses = ({ checkout: { form, values, place } }: { checkout: Checkout }
 };
 
 const Ways = ({ checkout }: { checkout: Checkout }) => {
-  const { view, chosen, choose, code, setCode, days, slot, pick, released } = checkout;
+  const { view, chosen, choose, code, setCode, days, slot, pick, released, parts } = checkout;
   const style = useStyles(styles);
   const speech = useAppSelector(selectServedSpeech);
   const { decimals } = speech;
@@ -86,9 +87,12 @@ const Ways = ({ checkout }: { checkout: Checkout }) => {
       ) : view.quote.choices.length === 0 && view.asked.pending.length === 0 ? (
         <>
           <NothingOffered view={view} />
-          {view.split ? (
+          {view.partsWait ? (
+            <Text style={style.quiet}>Carriers are asked what it would cost in parts …</Text>
+          ) : null}
+          {parts ? (
             <View style={{ marginTop: 20 }}>
-              <SplitOffer split={view.split} form={checkout.form} />
+              <PartsOffer checkout={parts} />
             </View>
           ) : null}
         </>
@@ -113,60 +117,65 @@ const Ways = ({ checkout }: { checkout: Checkout }) => {
   );
 };
 
-/** How it is paid, where the shop has said how it can be. */
-const Payments = ({ checkout: { chosen, payments, payment, pay } }: { checkout: Checkout }) => {
-  const style = useStyles(styles);
-  const options = useAppSelector(selectServedBook).payments;
-  if (!chosen || options.length === 0) return null;
-  return (
-    <View role="radiogroup" aria-label="How you pay">
-      <Text style={style.heading} role="heading" aria-level={2}>
-        How you pay
-      </Text>
-      {payments.length === 0 ? (
-        <Text style={style.fault}>No way to pay fits this order. Choose another way of getting it.</Text>
-      ) : null}
-      {payments.map(({ id, name, instructions }) => (
-        <View key={id}>
-          <RadioRow name={name} on={id === payment?.id} onPress={() => pay(id)} />
-          {id === payment?.id && instructions ? <Text style={style.quiet}>{instructions}</Text> : null}
-        </View>
-      ))}
-    </View>
-  );
-};
+interface OrderProps {
+  sums: Sums | undefined;
+  /** What the charge is for. */
+  name: string;
+  faults: readonly string[];
+  button: string;
+  disabled: boolean;
+  onPlace: () => void;
+}
 
-const Order = ({ checkout: { view, chosen, payments, faults, place } }: { checkout: Checkout }) => {
+const Order = ({ sums, name, faults, button, disabled, onPlace }: OrderProps) => {
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectServedSpeech);
   const { currency } = useAppSelector(selectServedBook).store;
-  const sums = chosen ? view?.sums.get(chosen.id) : undefined;
-  const cannotPay =
-    useAppSelector(selectServedBook).payments.length > 0 && chosen !== null && payments.length === 0;
   return (
     <View>
       <Text style={style.heading} role="heading" aria-level={2}>
         What it comes to
       </Text>
-      {chosen && sums ? (
-        <Summary sums={sums} name={chosen.name} currency={currency} decimals={decimals} />
+      {sums ? (
+        <Summary sums={sums} name={name} currency={currency} decimals={decimals} />
       ) : (
         <Text style={style.quiet}>Worked out once it is known how it gets to you.</Text>
       )}
-      {faults.map((fault) => (
-        <Text key={fault.code} style={style.fault} role="alert">
-          {faultSentence(fault)}
+      {faults.map((text) => (
+        <Text key={text} style={style.fault} role="alert">
+          {text}
         </Text>
       ))}
-      <Button
-        mode="contained"
-        style={style.place}
-        disabled={(view !== null && !chosen) || cannotPay}
-        onPress={place}
-      >
-        Place the order
+      <Button mode="contained" style={style.place} disabled={disabled} onPress={onPlace}>
+        {button}
       </Button>
     </View>
+  );
+};
+
+/** The order as a whole, or in its parts. */
+const Ordering = ({ checkout }: { checkout: Checkout }) => {
+  const { view, chosen, parts, payments, faults, place } = checkout;
+  const cannotPay =
+    useAppSelector(selectServedBook).payments.length > 0 && chosen !== null && payments.length === 0;
+  return parts ? (
+    <Order
+      sums={parts.sums}
+      name={`Getting it to you, in ${parts.parts.length} parts`}
+      faults={parts.faults}
+      button={`Order in ${parts.parts.length} parts`}
+      disabled={parts.cannotPay}
+      onPlace={parts.place}
+    />
+  ) : (
+    <Order
+      sums={chosen ? view?.sums.get(chosen.id) : undefined}
+      name={chosen?.name ?? ''}
+      faults={faults.map((fault) => faultSentence(fault))}
+      button="Place the order"
+      disabled={(view !== null && !chosen) || cannotPay}
+      onPlace={place}
+    />
   );
 };
 
@@ -185,10 +194,10 @@ export const CheckoutPage = () => {
         <View style={isNarrow ? null : style.form}>
           <Addresses checkout={checkout} />
           <Ways checkout={checkout} />
-          <Payments checkout={checkout} />
+          <Paying checkout={checkout} />
         </View>
         <View style={isNarrow ? null : style.aside}>
-          <Order checkout={checkout} />
+          <Ordering checkout={checkout} />
         </View>
       </View>
     </ShopPage>

@@ -55,7 +55,7 @@ const useCheck = (sku: string, country: string, code: string): QuoteRequest | nu
   }, [sku, country, code, now, customer]);
 };
 
-const NO_QUESTIONS: CustomerView['asked']['questions'] = [];
+const NO_QUESTIONS: CustomerView['questions'] = [];
 
 /** Whether the good reaches a postal code, by when and for how much, in one sentence. */
 const PostalCheck = ({ good }: { good: Good }) => {
@@ -68,7 +68,7 @@ const PostalCheck = ({ good }: { good: Good }) => {
   const [code, setCode] = useState('');
   const request = useCheck(good.sku, country, code);
   const view = useAppSelector((state) => selectCustomerView(state, request));
-  useCarriers(view?.asked.questions ?? NO_QUESTIONS, useAppSelector(selectServedCompiled));
+  useCarriers(view?.questions ?? NO_QUESTIONS, useAppSelector(selectServedCompiled));
   return (
     <View role="group" aria-label="Does it reach you?">
       <Text style={style.heading} role="heading" aria-level={2}>

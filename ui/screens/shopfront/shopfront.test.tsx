@@ -2,7 +2,7 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { added } from '../../state/basket.ts';
 import { ordersTaken } from '../../state/orders.ts';
-import { HELD_MS } from './held-slot.ts';
+import { HELD_MS } from '../../state/holds.ts';
 import { edit } from '../../state/draft.ts';
 import { selectSlip, selectTrial } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';

@@ -7,19 +7,26 @@ import type { Choice } from '../../../core/model/quote.ts';
 import type { QuoteRequest } from '../../../core/model/request.ts';
 import type { PaymentOption } from '../../../core/model/tax.ts';
 import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
-import { slotsTaken } from '../../../core/order/slots-taken.ts';
 import { slotDays, type SlotDay } from '../../../core/time/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
 import { useCarriers } from '../../carriers/use-carriers.ts';
 import { located, useGazetteer } from '../../places/use-gazetteer.ts';
 import { emptied } from '../../state/basket.ts';
 import { selectCustomerView, type CustomerView } from '../../state/customer-view.ts';
+import { holdsEnded, slotsTakenOrHeld } from '../../state/holds.ts';
 import { orderPlaced } from '../../state/orders.ts';
 import { selectPastOrders } from '../../state/selectors.ts';
 import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { useHeldSlot } from './held-slot.ts';
-import { checkoutSchema, destinationOf, EMPTY_ADDRESS, type CheckoutValues } from './address-form.ts';
+import { useHeldSlots } from './held-slots.ts';
+import { useParts, type PartsCheckout } from './use-parts.ts';
+import {
+  billingOf,
+  checkoutSchema,
+  destinationOf,
+  EMPTY_ADDRESS,
+  type CheckoutValues,
+} from './address-form.ts';
 
 /** The channel that orders of the shopfront come by. */
 export const SHOP_CHANNEL = 'shopfront';
@@ -34,8 +41,10 @@ export const shopperOf = (
   ...(code.trim() === '' ? {} : { code: code.trim() }),
 });
 
+/** Under which a time for the whole basket is held. */
+const WHOLE = 'whole';
 const NO_DAYS: readonly SlotDay[] = [];
-const NO_QUESTIONS: CustomerView['asked']['questions'] = [];
+const NO_QUESTIONS: CustomerView['questions'] = [];
 
 export interface Checkout {
   form: UseFormReturn<CheckoutValues>;
@@ -57,6 +66,8 @@ export interface Checkout {
   payments: readonly PaymentOption[];
   payment: PaymentOption | null;
   pay: (id: string) => void;
+  /** The basket in parts, where no one choice takes all of it. */
+  parts: PartsCheckout | null;
   faults: readonly Fault[];
   place: () => void;
 }
@@ -69,7 +80,8 @@ export const useCheckout = (): Checkout => {
   const compiled = useAppSelector(selectServedCompiled);
   const basket = useAppSelector((state) => state.basket);
   const orders = useAppSelector(selectPastOrders);
-  const taken = useMemo(() => slotsTaken(orders), [orders]);
+  const holds = useAppSelector((state) => state.holds);
+  const taken = useMemo(() => slotsTakenOrHeld(orders, holds), [orders, holds]);
   const home = book.locations[0]?.address.country ?? '';
   const [opened] = useState(() => new Date().toISOString());
   const [wanted, setWanted] = useState<string | null>(null);
@@ -98,29 +110,30 @@ export const useCheckout = (): Checkout => {
       : null;
   }, [where, gazetteer, basket, compiled, opened, taken, customer, code]);
   const view = useAppSelector((state) => selectCustomerView(state, request));
-  useCarriers(view?.asked.questions ?? NO_QUESTIONS, compiled);
+  useCarriers(view?.questions ?? NO_QUESTIONS, compiled);
   const choices = view?.quote.choices ?? [];
   const chosen = choices.find(({ id }) => id === wanted) ?? choices[0] ?? null;
   const days = useMemo(
     () => (chosen?.slots && request ? slotDays(compiled, chosen.id, request) : NO_DAYS),
     [compiled, chosen, request],
   );
-  const { slot, pick, released } = useHeldSlot(chosen?.id ?? null, days);
+  const { look, pick } = useHeldSlots();
+  const { slot, released } = look(WHOLE, chosen?.id ?? null, days);
+  const parts = useParts(view, form, taken);
   const payments = book.payments.filter(({ id }) => chosen?.payments.includes(id));
   const payment = payments.find(({ id }) => id === paying) ?? payments[0] ?? null;
-  const place = form.handleSubmit(({ ship, billSame, bill }) => {
-    const address = billSame ? null : destinationOf(bill);
+  const place = form.handleSubmit((typed) => {
     if (!request || !chosen) return;
     const placed = placeOrder(compiled, {
       request: { ...request, placedAt: new Date().toISOString(), slotsTaken: taken },
       choiceId: chosen.id,
       shown: chosen.charge,
       number: nextNumber(orders),
-      recipient: ship.name.trim(),
+      recipient: typed.ship.name.trim(),
       answers: view?.asked.answers ?? [],
       ...(slot ? { slot: { start: slot.start, end: slot.end } } : {}),
       ...(payment ? { payment: payment.id } : {}),
-      ...(address ? { billing: { name: bill.name.trim(), address } } : {}),
+      ...billingOf(typed),
     });
     if (!placed.ok) {
       setFaults(placed.faults);
@@ -128,6 +141,7 @@ export const useCheckout = (): Checkout => {
     }
     dispatch(orderPlaced(placed.value));
     router.navigate({ pathname: '/shop/order', params: { number: placed.value.number } });
+    dispatch(holdsEnded());
     dispatch(emptied());
   });
   return {
@@ -137,7 +151,9 @@ export const useCheckout = (): Checkout => {
     chosen,
     days,
     slot,
-    pick,
+    pick: (picked) => {
+      if (chosen) pick(WHOLE, chosen.id, picked);
+    },
     released,
     choose: setWanted,
     code,
@@ -145,6 +161,7 @@ export const useCheckout = (): Checkout => {
     payments,
     payment,
     pay: setPaying,
+    parts,
     faults,
     place: () => void place(),
   };

@@ -1,0 +1,131 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import type { UseFormReturn } from 'react-hook-form';
+import type { PastOrder } from '../../../core/model/order.ts';
+import type { QuoteRequest } from '../../../core/model/request.ts';
+import type { PaymentOption } from '../../../core/model/tax.ts';
+import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
+import type { SplitPart } from '../../../core/quote/split.ts';
+import { slotDays, type SlotDay } from '../../../core/time/slot-days.ts';
+import type { TimeSlot } from '../../../core/time/times.ts';
+import { faultSentence } from '../../../core/words/fault-sentence.ts';
+import { quoteWithKnown } from '../../state/answers.ts';
+import { emptied } from '../../state/basket.ts';
+import type { CustomerView, Sums } from '../../state/customer-view.ts';
+import { holdsEnded } from '../../state/holds.ts';
+import { orderPlaced } from '../../state/orders.ts';
+import { selectPastOrders } from '../../state/selectors.ts';
+import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { billingOf, type CheckoutValues } from './address-form.ts';
+import { useHeldSlots, type HeldSlot } from './held-slots.ts';
+
+/** A part of the basket as it is shown, with the times it can be had at. */
+export interface PartShown extends SplitPart, HeldSlot {
+  key: string;
+  days: readonly SlotDay[];
+  pick: (slot: TimeSlot) => void;
+}
+
+/** The checkout of a basket in parts. */
+export interface PartsCheckout {
+  parts: readonly PartShown[];
+  sums: Sums;
+  /** The ways to pay that fit every part; where none does, each part is paid in the first way that fits it. */
+  payments: readonly PaymentOption[];
+  payment: PaymentOption | null;
+  /** Some part cannot be paid at all. */
+  cannotPay: boolean;
+  pay: (id: string) => void;
+  faults: readonly string[];
+  place: () => void;
+}
+
+const keyOf = ({ choice, request }: SplitPart): string =>
+  `${choice.id} ${request.lines.map(({ sku }) => sku).join()}`;
+
+type Shown = NonNullable<CustomerView['parts']>['split']['parts'];
+const NO_PARTS: Shown = [];
+
+/** The parts with their days and what is held of each. */
+const usePartsShown = (split: Shown, taken: QuoteRequest['slotsTaken']): PartShown[] => {
+  const compiled = useAppSelector(selectServedCompiled);
+  const { look, pick } = useHeldSlots();
+  const dated = useMemo(
+    () =>
+      split.map((part) => ({
+        ...part,
+        key: keyOf(part),
+        days: part.choice.slots
+          ? slotDays(compiled, part.choice.id, { ...part.request, ...(taken ? { slotsTaken: taken } : {}) })
+          : [],
+      })),
+    [split, compiled, taken],
+  );
+  return dated.map((part) => ({
+    ...part,
+    ...look(part.key, part.choice.id, part.days),
+    pick: (slot) => pick(part.key, part.choice.id, slot),
+  }));
+};
+
+/** How the parts can be paid: all in one way, as far as the shop says how it is paid. */
+const usePartsPayment = (parts: Shown) => {
+  const all = useAppSelector(selectServedBook).payments;
+  const [paying, setPaying] = useState<string | null>(null);
+  const payments = all.filter(({ id }) => parts.every(({ choice }) => choice.payments.includes(id)));
+  return {
+    payments,
+    payment: payments.find(({ id }) => id === paying) ?? payments[0] ?? null,
+    cannotPay: all.length > 0 && parts.some(({ choice }) => choice.payments.length === 0),
+    pay: setPaying,
+  };
+};
+
+/**
+ * A basket that goes in parts: a time for each, a way to pay, and each part placed as an order of its own, one
+ * number after the other. A fault of any keeps all of them from being placed. Null where nothing is parted.
+ */
+export const useParts = (
+  view: CustomerView | null,
+  form: UseFormReturn<CheckoutValues>,
+  taken: QuoteRequest['slotsTaken'],
+): PartsCheckout | null => {
+  const dispatch = useAppDispatch();
+  const router = useRouter();
+  const compiled = useAppSelector(selectServedCompiled);
+  const orders = useAppSelector(selectPastOrders);
+  const known = useAppSelector((state) => state.answers);
+  const [faults, setFaults] = useState<readonly string[]>([]);
+  const split = view?.parts?.split.parts ?? NO_PARTS;
+  const parts = usePartsShown(split, taken);
+  const paying = usePartsPayment(split);
+  const place = form.handleSubmit((values) => {
+    const placed: PastOrder[] = [];
+    for (const { request, choice, slot } of parts) {
+      const payment = paying.payment?.id ?? choice.payments[0];
+      const made = placeOrder(compiled, {
+        request: { ...request, placedAt: new Date().toISOString(), ...(taken ? { slotsTaken: taken } : {}) },
+        choiceId: choice.id,
+        shown: choice.charge,
+        number: nextNumber([...orders, ...placed]),
+        recipient: values.ship.name.trim(),
+        answers: quoteWithKnown(compiled, request, known).answers,
+        ...(payment === undefined ? {} : { payment }),
+        ...(slot ? { slot: { start: slot.start, end: slot.end } } : {}),
+        ...billingOf(values),
+      });
+      if (!made.ok) {
+        setFaults(made.faults.map((fault) => `${choice.name}: ${faultSentence(fault)}`));
+        return;
+      }
+      placed.push(made.value);
+    }
+    for (const order of placed) dispatch(orderPlaced(order));
+    const [number = '', ...others] = placed.map((order) => order.number);
+    router.navigate({ pathname: '/shop/order', params: { number, others: others.join(',') } });
+    dispatch(holdsEnded());
+    dispatch(emptied());
+  });
+  return view?.parts ? { parts, sums: view.parts.sums, ...paying, faults, place: () => void place() } : null;
+};

@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { othersHold } from './holds.ts';
+import type { AppStore } from './store.ts';
+
+/** What tabs tell each other: what one holds, or that one has opened and asks. */
+const message = z.union([
+  z.object({ asks: z.literal(true) }),
+  z.object({
+    tab: z.string(),
+    holds: z.array(z.object({ choiceId: z.string(), start: z.string(), end: z.string(), until: z.number() })),
+  }),
+]);
+type Message = z.infer<typeof message>;
+
+/** A line between the tabs of one device. */
+export interface HoldsLine {
+  say: (what: Message) => void;
+  hear: (heard: (what: unknown) => void) => void;
+}
+
+const CHANNEL = 'emporos-holds';
+
+/** The browser's channel between pages; a browser without one has one tab. */
+export const browserLine = (): HoldsLine => {
+  const channel = 'BroadcastChannel' in window ? new BroadcastChannel(CHANNEL) : null;
+  return {
+    say: (what) => channel?.postMessage(what),
+    hear: (heard) => channel?.addEventListener('message', ({ data }) => heard(data)),
+  };
+};
+
+/** Tells other tabs which times this one's customer holds, and takes what theirs do; gives them up when it is left. */
+export const shareHolds = (
+  store: AppStore,
+  tab: string,
+  line: HoldsLine,
+): { tell: () => void; leave: () => void } => {
+  let told = store.getState().holds.mine;
+  const tell = (): void => {
+    const holds = Object.values(told).filter(({ over }) => !over);
+    line.say({
+      tab,
+      holds: holds.map(({ choiceId, start, end, until }) => ({ choiceId, start, end, until })),
+    });
+  };
+  store.subscribe(() => {
+    const { mine } = store.getState().holds;
+    if (mine === told) return;
+    told = mine;
+    tell();
+  });
+  line.hear((what) => {
+    const heard = message.safeParse(what);
+    if (!heard.success) return;
+    if ('asks' in heard.data) tell();
+    else store.dispatch(othersHold(heard.data));
+  });
+  line.say({ asks: true });
+  return { tell, leave: () => line.say({ tab, holds: [] }) };
+};
