@@ -53,6 +53,27 @@ test('a shape is drawn, moved by mouse and by keys, and undone', async ({ page }
   await expect(page.getByText(/^6 corners\./)).toBeVisible();
 });
 
+test('a shape is drawn anew on the map, corner by corner', async ({ page }) => {
+  await openNearby(page);
+  await page.getByRole('button', { name: 'by shape' }).click();
+  await page.getByRole('button', { name: 'Draw it anew on the map' }).click();
+  const sheet = page.getByRole('application', { name: /^Drawing a shape/ });
+  const box = await sheet.boundingBox();
+  if (!box) throw new Error('there is no sheet to draw on');
+  const corners = [
+    [0.3, 0.3],
+    [0.6, 0.35],
+    [0.7, 0.6],
+    [0.35, 0.7],
+  ] as const;
+  for (const [x, y] of corners) await page.mouse.click(box.x + box.width * x, box.y + box.height * y);
+  await expect(page.getByText(/^4 corners\. Press where/)).toBeVisible();
+  await page.mouse.click(box.x + box.width * 0.3 + 3, box.y + box.height * 0.3 + 3);
+  await expect(sheet).toHaveCount(0);
+  await expect(page.getByText(/^4 corners\. Move them/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Corner 4 of New shape' })).toBeVisible();
+});
+
 test('a radius says what its edge cuts through, and becomes the list of its codes', async ({ page }) => {
   await openNearby(page, '&area=harbour-ring');
   const panel = page.getByRole('group', { name: 'Where it delivers' });

@@ -1,7 +1,8 @@
 import type { DeliveryArea } from '../model/delivery.ts';
 import { indexAreas } from '../place/area-index.ts';
 import { makeArea, makeYard, northOfYard, YARD_POINT } from '../testing/book.ts';
-import { nearbyCodes, postalAreasIn, postalAreasNear, type PostalArea } from './neighbourhood.ts';
+import { nearbyCodes, postalAreasIn, postalAreasNear } from './neighbourhood.ts';
+import type { PostalArea } from './postal-reach.ts';
 
 const area = (code: string, metres: number): PostalArea => ({ code, name: code, point: northOfYard(metres) });
 /** Postal areas a kilometre apart, northward from the yard. */

@@ -5,15 +5,9 @@ import { areasAt, bestAreas, metresOutside, type AreaIndex } from '../place/area
 import { metresBetween } from '../place/distance.ts';
 import { placeOf } from '../place/place.ts';
 import { ringHolds } from '../place/ring.ts';
+import { postalReach, type PostalArea } from './postal-reach.ts';
 
 type Point = NonNullable<Destination['point']>;
-
-/** A postal area as a gazetteer knows it: by its code and its middle. */
-export interface PostalArea {
-  code: string;
-  name: string;
-  point: Point;
-}
 
 /** How a shape or a radius stands to the postal areas around it. */
 export interface Covered {
@@ -22,14 +16,6 @@ export interface Covered {
   /** Areas that its edge cuts through. */
   cut: PostalArea[];
 }
-
-/** How far a postal area reaches about its middle: half the way to the nearest other one. */
-const reachOf = ({ code, point }: PostalArea, all: readonly PostalArea[]): number => {
-  let nearest = Number.POSITIVE_INFINITY;
-  for (const other of all)
-    if (other.code !== code) nearest = Math.min(nearest, metresBetween(point, other.point));
-  return Number.isFinite(nearest) ? nearest / 2 : 0;
-};
 
 /**
  * The postal areas that a coverage drawn on the map holds as a whole, and those that its edge cuts through. A
@@ -45,9 +31,7 @@ export const postalAreasIn = (
     const beyond = metresOutside(area as DeliveryArea, centre, one.point);
     if (beyond === null) continue;
     const isInside = isHeld(area.covers, beyond, centre, one.point);
-    const reach = reachOf(one, postal);
-    const toEdge = Math.abs(beyond);
-    if (toEdge < reach) covered.cut.push(one);
+    if (Math.abs(beyond) < postalReach(one, postal)) covered.cut.push(one);
     else if (isInside) covered.whole.push(one);
   }
   return covered;

@@ -10,27 +10,33 @@ const FIRST_TIMING: Timing = { kind: 'days', min: 0, max: 1 };
 const areaOf = ({ book }: Workbook, id: string): DeliveryArea | undefined =>
   book.areas.find((one) => one.id === id);
 
+type NewArea = Pick<DeliveryArea, 'name' | 'locationId' | 'covers'>;
+
+const addArea = (book: Workbook['book'], { name, locationId, covers }: NewArea): void => {
+  book.areas.push({
+    id: freeId(name, book.areas),
+    name,
+    active: false,
+    locationId,
+    covers,
+    price: { kind: 'flat', amount: 0, per: 'order' },
+    ways: [{ id: 'van', name: 'Van', add: 0, timing: FIRST_TIMING }],
+    preparation: { kind: 'working-days', days: 1 },
+    taxable: true,
+  });
+};
+
 /** Changes to local delivery and collection. Each changes the workbook it is given, which is a draft of the state. */
 export const nearbyEdits = {
   /**
    * A new area, switched off until it is looked at: it covers nothing by its list, or a radius of three kilometres,
    * and charges nothing yet.
    */
-  addArea: (
-    { book }: Workbook,
-    { name, locationId, covers }: Pick<DeliveryArea, 'name' | 'locationId' | 'covers'>,
-  ): void => {
-    book.areas.push({
-      id: freeId(name, book.areas),
-      name,
-      active: false,
-      locationId,
-      covers,
-      price: { kind: 'flat', amount: 0, per: 'order' },
-      ways: [{ id: 'van', name: 'Van', add: 0, timing: FIRST_TIMING }],
-      preparation: { kind: 'working-days', days: 1 },
-      taxable: true,
-    });
+  addArea: ({ book }: Workbook, area: NewArea): void => addArea(book, area),
+
+  /** Areas out of a file, each as a new one. */
+  addAreas: ({ book }: Workbook, { areas }: { areas: readonly NewArea[] }): void => {
+    for (const area of areas) addArea(book, area);
   },
 
   /** Some fields of an area; a field given as undefined is taken out. */

@@ -1,15 +1,15 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { readShapes } from '../../../../core/formats/area-geojson.ts';
+import type { ReadShape } from '../../../../core/formats/area-geojson.ts';
 import type { Coverage, DeliveryArea } from '../../../../core/model/delivery.ts';
 import type { Location } from '../../../../core/model/location.ts';
-import { postalAreasIn, type PostalArea } from '../../../../core/reach/neighbourhood.ts';
+import { postalAreasIn } from '../../../../core/reach/neighbourhood.ts';
+import type { PostalArea } from '../../../../core/reach/postal-reach.ts';
 import { pastedPatterns } from '../../../../core/place/pasted-patterns.ts';
-import { faultSentence } from '../../../../core/words/fault-sentence.ts';
 import { countFigure, distanceFigure } from '../../../../core/words/figure.ts';
 import { DraftField } from '../../../parts/draft-field.tsx';
-import { openFile } from '../../../parts/files.ts';
 import { readCountry, readMeasure } from '../../../parts/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -21,6 +21,7 @@ import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { firstCoverage, patternsOf } from './coverage.ts';
+import { holesNote, openShapes, shapeName } from './open-shapes.ts';
 
 interface Props {
   area: DeliveryArea;
@@ -124,35 +125,34 @@ const CutCodes = ({ area, location, onChange }: Props) => {
   );
 };
 
-const ShapeFields = ({
-  covers,
-  onChange,
-}: {
+interface ShapeProps {
+  areaId: string;
   covers: Extract<Coverage, { kind: 'shape' }>;
   onChange: Props['onChange'];
-}) => {
+}
+
+const ShapeFields = ({ areaId, covers, onChange }: ShapeProps) => {
   const style = useStyles(styles);
+  const router = useRouter();
   const [fault, setFault] = useState<string | null>(null);
-  const open = async (): Promise<void> => {
-    const file = await openFile('geojson');
-    if (file?.text == null) {
-      if (file) setFault(`${file.name} is too large to be read.`);
-      return;
-    }
-    let value: unknown;
-    try {
-      value = JSON.parse(file.text);
-    } catch {
-      setFault(`${file.name} is no JSON.`);
-      return;
-    }
-    const read = readShapes(value);
-    const [shape] = read.ok ? read.value : [];
-    const [first] = read.ok ? [] : read.faults;
-    setFault(first ? `${file.name}: ${faultSentence(first)}` : null);
-    if (shape) onChange({ kind: 'shape', ring: shape.ring }, null);
-    if (shape?.hasHoles) setFault('The holes of the shape were left out: an area has none.');
+  const [several, setSeveral] = useState<readonly ReadShape[]>([]);
+  const take = (shape: ReadShape): void => {
+    setSeveral([]);
+    setFault(holesNote([shape]) || null);
+    onChange({ kind: 'shape', ring: shape.ring }, null);
   };
+  const open = async (): Promise<void> => {
+    const opened = await openShapes();
+    if (!opened) return;
+    setSeveral([]);
+    if (!opened.ok) return setFault(opened.reason);
+    setFault(null);
+    const [only, ...more] = opened.shapes;
+    if (more.length > 0) setSeveral(opened.shapes);
+    else if (only) take(only);
+  };
+  const draw = (): void =>
+    router.navigate({ pathname: '/reach', params: { part: 'nearby', area: areaId, draw: '1' } });
   return (
     <View>
       <Text style={style.note}>
@@ -160,8 +160,19 @@ const ShapeFields = ({
         press on a small mark between two of them makes one more, Delete takes one out.
       </Text>
       <View style={style.actions}>
+        <TextAction label="Draw it anew on the map" onPress={draw} />
         <TextAction label="Take the shape from a GeoJSON file" onPress={() => void open()} />
       </View>
+      {several.length === 0 ? null : (
+        <View role="group" aria-label="Shapes of the file">
+          <Text style={style.note}>The file has {several.length} shapes. Which is it?</Text>
+          <View style={style.actions}>
+            {several.map((shape, n) => (
+              <TextAction key={n} label={shapeName(shape, n)} onPress={() => take(shape)} />
+            ))}
+          </View>
+        </View>
+      )}
       {fault === null ? null : (
         <Text style={style.fault} role="alert">
           {fault}
@@ -200,7 +211,7 @@ export const CoverageFields = (props: Props) => {
           onChange={(metres, visit) => onChange({ kind: 'radius', metres }, visit)}
         />
       ) : null}
-      {covers.kind === 'shape' ? <ShapeFields covers={covers} onChange={onChange} /> : null}
+      {covers.kind === 'shape' ? <ShapeFields areaId={area.id} covers={covers} onChange={onChange} /> : null}
       {covers.kind === 'postal' ? null : <CutCodes {...props} />}
     </View>
   );

@@ -1,6 +1,6 @@
 import type { Coverage } from '../../../../core/model/delivery.ts';
 import type { Location } from '../../../../core/model/location.ts';
-import type { PostalArea } from '../../../../core/reach/neighbourhood.ts';
+import type { PostalArea } from '../../../../core/reach/postal-reach.ts';
 import { METRES_A_DEGREE } from '../../../../core/place/ring.ts';
 
 const FIRST_METRES = 3_000;

@@ -1,74 +1,26 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { lazy, Suspense, type ReactNode } from 'react';
+import { lazy, Suspense } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { shapesText } from '../../../../core/formats/area-geojson.ts';
-import type { DeliveryArea, PickupPoint } from '../../../../core/model/delivery.ts';
+import type { Position } from '../../../../core/model/delivery.ts';
 import type { NearbyCode } from '../../../../core/reach/neighbourhood.ts';
-import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../../../../core/words/nearby-phrase.ts';
-import { fileName, saveFile } from '../../../parts/files.ts';
-import { Press } from '../../../parts/press.tsx';
 import { Section } from '../../../parts/section.tsx';
-import { TextAction } from '../../../parts/text-action.tsx';
-import { ZoneSwatch } from '../../../parts/zone-swatch.tsx';
 import { usePostalAreas } from '../../../places/use-gazetteer.ts';
-import { freeId } from '../../../state/edits/ids.ts';
 import { edit } from '../../../state/draft.ts';
-import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
-import { SANS_STRONG, TOUCH, type Inks } from '../../../theme/tokens.ts';
-import { AreaPanel } from './area-panel.tsx';
-import { firstCoverage } from './coverage.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import { AreaList, PickupList } from './nearby-lists.tsx';
 import { selectAreaMarks, selectNearbyCodes } from './nearby-selectors.ts';
-import { PickupPanel } from './pickup-panel.tsx';
 
 const NearbyMap = lazy(async () => ({ default: (await import('../maps.ts')).NearbyMap }));
 
 const styles = (inks: Inks) => ({
   map: { paddingTop: 12, minHeight: 240 },
-  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
-  row: { flexDirection: 'row', gap: 12, paddingVertical: 10, minHeight: TOUCH } as const,
-  words: { flex: 1 },
-  name: { fontFamily: SANS_STRONG },
   note: note(inks),
-  none: { ...note(inks), paddingVertical: 16 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, marginTop: 4 } as const,
 });
-
-interface ItemProps {
-  name: string;
-  active: boolean;
-  lines: readonly string[];
-  mark?: ReactNode;
-  isOpen: boolean;
-  onPress: () => void;
-  children: ReactNode;
-}
-
-const Item = ({ name, active, lines, mark, isOpen, onPress, children }: ItemProps) => {
-  const style = useStyles(styles);
-  return (
-    <View style={style.item} role="listitem">
-      <Press role="button" aria-expanded={isOpen} onPress={onPress}>
-        <View style={style.row}>
-          {mark}
-          <View style={style.words}>
-            <Text style={style.name}>{name}</Text>
-            {active ? null : <Text style={style.note}>switched off</Text>}
-            {lines.map((line) => (
-              <Text key={line} style={style.note}>
-                {line}
-              </Text>
-            ))}
-          </View>
-        </View>
-      </Press>
-      {isOpen ? children : null}
-    </View>
-  );
-};
 
 /** Codes that two areas cover, and codes between them that none does. */
 const CodeFacts = ({ codes }: { codes: readonly NearbyCode[] }) => {
@@ -101,123 +53,13 @@ const CodeFacts = ({ codes }: { codes: readonly NearbyCode[] }) => {
   );
 };
 
-const areaLines = (area: DeliveryArea, speech: Parameters<typeof coveragePhrase>[1]): string[] => [
-  `${coveragePhrase(area.covers, speech)} · ${area.ways.map(({ name }) => name).join(', ')}`,
-  areaPricePhrase(area, speech),
-];
-
-const AreaList = ({ open, setOpen }: { open: string | null; setOpen: (id: string | null) => void }) => {
-  const style = useStyles(styles);
-  const dispatch = useAppDispatch();
-  const { areas, locations, store } = useAppSelector(selectBook);
-  const speech = useAppSelector(selectSpeech);
-  const marks = useAppSelector(selectAreaMarks);
-  const [location] = locations;
-  const add = (kind: 'postal' | 'radius' | 'shape', name: string) => () => {
-    if (!location) return;
-    setOpen(freeId(name, areas));
-    dispatch(
-      edit(
-        'addArea',
-        { name, locationId: location.id, covers: firstCoverage(kind, location) },
-        `New area: ${name}`,
-      ),
-    );
-  };
-  const day = new Date().toISOString().slice(0, 10);
-  const hasShapes = areas.some(({ covers }) => covers.kind === 'shape');
-  return (
-    <View>
-      {areas.length === 0 ? (
-        <Text style={style.none}>
-          A delivery area is where you bring orders yourself: a list of postal codes, a radius, or a shape on
-          the map.
-        </Text>
-      ) : null}
-      <View role="list" aria-label="Delivery areas">
-        {areas.map((area) => (
-          <Item
-            key={area.id}
-            name={area.name}
-            active={area.active}
-            lines={areaLines(area, speech)}
-            mark={<ZoneSwatch mark={marks.get(area.id)} />}
-            isOpen={open === area.id}
-            onPress={() => setOpen(open === area.id ? null : area.id)}
-          >
-            <AreaPanel area={area} />
-          </Item>
-        ))}
-      </View>
-      {location ? (
-        <View style={style.actions}>
-          <TextAction label="Add an area by codes" onPress={add('postal', 'New area')} />
-          <TextAction label="by radius" onPress={add('radius', 'New radius')} />
-          <TextAction label="by shape" onPress={add('shape', 'New shape')} />
-          {hasShapes ? (
-            <TextAction
-              label="Save the shapes as GeoJSON"
-              onPress={() => saveFile(fileName(store.name, 'areas', day, 'geojson'), shapesText(areas))}
-            />
-          ) : null}
-        </View>
-      ) : (
-        <Text style={style.none}>First write where you are, under Settings, Locations.</Text>
-      )}
-    </View>
-  );
-};
-
-const PickupList = ({ open, setOpen }: { open: string | null; setOpen: (id: string | null) => void }) => {
-  const style = useStyles(styles);
-  const dispatch = useAppDispatch();
-  const { pickups, locations } = useAppSelector(selectBook);
-  const speech = useAppSelector(selectSpeech);
-  const [location] = locations;
-  const whereOf = ({ locationId }: PickupPoint): string =>
-    locations.find(({ id }) => id === locationId)?.name ?? locationId;
-  return (
-    <View>
-      {pickups.length === 0 ? (
-        <Text style={style.none}>
-          A pickup point is where customers collect their orders: free, or for a charge.
-        </Text>
-      ) : null}
-      <View role="list" aria-label="Pickup points">
-        {pickups.map((point) => (
-          <Item
-            key={point.id}
-            name={point.name}
-            active={point.active}
-            lines={[`at ${whereOf(point)}`, pickupPhrase(point, speech)]}
-            isOpen={open === point.id}
-            onPress={() => setOpen(open === point.id ? null : point.id)}
-          >
-            <PickupPanel point={point} />
-          </Item>
-        ))}
-      </View>
-      {location ? (
-        <TextAction
-          label="Add a pickup point"
-          style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
-          onPress={() => {
-            const name = `Collect at ${location.name}`;
-            setOpen(freeId(name, pickups));
-            dispatch(edit('addPickup', { name, locationId: location.id }, 'New pickup point'));
-          }}
-        />
-      ) : null}
-    </View>
-  );
-};
-
 /** The neighbourhood: where the shop delivers by itself, and where customers collect. */
 const NearbyPart = () => {
   const style = useStyles(styles);
   const router = useRouter();
   const book = useAppSelector(selectBook);
-  const { area, pickup } = useLocalSearchParams<{ area?: string; pickup?: string }>();
+  const dispatch = useAppDispatch();
+  const { area, pickup, draw } = useLocalSearchParams<{ area?: string; pickup?: string; draw?: string }>();
   const postal = usePostalAreas(book.locations[0]?.address.country ?? '');
   const codes = useAppSelector((state) => selectNearbyCodes(state, postal));
   const marks = useAppSelector(selectAreaMarks);
@@ -225,13 +67,29 @@ const NearbyPart = () => {
     router.navigate({ pathname: '/reach', params: { part: 'nearby', ...params } });
   };
   const openArea = area ?? null;
+  const opened = book.areas.find(({ id }) => id === openArea);
+  const onDrawn = (ring: Position[] | null): void => {
+    if (ring && opened) {
+      const changes = { covers: { kind: 'shape' as const, ring } };
+      dispatch(edit('setArea', { id: opened.id, changes }, `${opened.name}: shape`));
+    }
+    if (opened) show({ area: opened.id });
+  };
   const served = codes.filter(({ takes }) => takes.length > 0).length;
   const title = `The neighbourhood: ${served} of ${codes.length} postal areas nearby are delivered to`;
   return (
     <View>
       <View style={style.map}>
         <Suspense fallback={<Text style={style.note}>Drawing the map …</Text>}>
-          <NearbyMap book={book} codes={codes} marks={marks} open={openArea} title={title} />
+          <NearbyMap
+            book={book}
+            codes={codes}
+            marks={marks}
+            open={openArea}
+            title={title}
+            draws={draw === '1' && opened?.covers.kind === 'shape'}
+            onDrawn={onDrawn}
+          />
         </Suspense>
       </View>
       <CodeFacts codes={codes} />

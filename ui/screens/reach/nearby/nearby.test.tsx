@@ -1,5 +1,5 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
-import type { DeliveryArea, PickupPoint } from '../../../../core/model/delivery.ts';
+import type { DeliveryArea, PickupPoint, Position } from '../../../../core/model/delivery.ts';
 import { undone } from '../../../state/draft.ts';
 import { selectBook, selectSlip } from '../../../state/selectors.ts';
 import { trialChosen } from '../../../state/session.ts';
@@ -45,6 +45,49 @@ const type = (label: string | RegExp, text: string, nth = 0): void => {
   fireEvent(field, 'blur');
 };
 
+const SECOND: Position[] = [
+  [0, 0],
+  [2, 0],
+  [2, 2],
+];
+const hole = [
+  [0.5, 0.2],
+  [1, 0.2],
+  [1, 0.5],
+  [0.5, 0.2],
+];
+const TWO_SHAPES = JSON.stringify({
+  type: 'FeatureCollection',
+  features: [
+    {
+      type: 'Feature',
+      properties: { name: null },
+      geometry: {
+        type: 'MultiPolygon',
+        coordinates: [
+          [
+            [
+              [0, 0],
+              [1, 0],
+              [1, 1],
+              [0, 0],
+            ],
+          ],
+          [[...SECOND, [0, 0]], hole],
+        ],
+      },
+    },
+  ],
+});
+
+const pickFile = async (label: string, text: string): Promise<void> => {
+  jest.mocked(openFile).mockResolvedValueOnce({ name: 'area.geojson', text });
+  fireEvent.press(screen.getByText(label));
+  await act(async () => {
+    await jest.advanceTimersByTimeAsync(10);
+  });
+};
+
 describe('the lists', () => {
   test('say in a line where each area delivers, how and for what, and where orders are collected', async () => {
     await open();
@@ -53,6 +96,21 @@ describe('the lists', () => {
     expect(
       screen.getByText(/^free · a slot of 30 minutes in the next 7 days · kerbside · up to 80 km away/),
     ).toBeTruthy();
+  });
+
+  test('take every shape of a GeoJSON file as an area of its own, which one undo takes back', async () => {
+    const store = await open();
+    await pickFile('Areas from a GeoJSON file', '[]');
+    expect(screen.getByText(/^area\.geojson: /)).toBeTruthy();
+    await pickFile('Areas from a GeoJSON file', TWO_SHAPES);
+    const areas = () => selectBook(store.getState()).areas.map(({ name, active }) => [name, active]);
+    expect(areas().slice(2)).toEqual([
+      ['Shape 1', false],
+      ['Shape 2', false],
+    ]);
+    expect(screen.getByText('Shape 2')).toBeTruthy();
+    act(() => void store.dispatch(undone()));
+    expect(areas()).toHaveLength(2);
   });
 
   test('name the codes that two areas cover', async () => {
@@ -109,13 +167,7 @@ describe('an area', () => {
     fireEvent.press(screen.getByText('a shape'));
     const before = areaOf(store, 'peninsula')?.covers;
     expect(before?.kind).toBe('shape');
-    const take = async (text: string): Promise<void> => {
-      jest.mocked(openFile).mockResolvedValueOnce({ name: 'area.geojson', text });
-      fireEvent.press(screen.getByText('Take the shape from a GeoJSON file'));
-      await act(async () => {
-        await jest.advanceTimersByTimeAsync(10);
-      });
-    };
+    const take = (text: string): Promise<void> => pickFile('Take the shape from a GeoJSON file', text);
     await take('not json');
     expect(screen.getByText('area.geojson is no JSON.')).toBeTruthy();
     await take('{"type":"Point","coordinates":[0,0]}');
@@ -129,6 +181,52 @@ describe('an area', () => {
         [1, 1],
       ],
     });
+  });
+
+  test('is asked which of several shapes of a file it has', async () => {
+    const store = await open({ area: 'peninsula' });
+    fireEvent.press(screen.getByText('a shape'));
+    await pickFile('Take the shape from a GeoJSON file', TWO_SHAPES);
+    expect(screen.getByText('The file has 2 shapes. Which is it?')).toBeTruthy();
+    fireEvent.press(screen.getByText('Shape 2'));
+    expect(areaOf(store, 'peninsula')?.covers).toEqual({ kind: 'shape', ring: SECOND });
+    expect(screen.queryByText(/Which is it/)).toBeNull();
+    expect(screen.getByText('Holes were left out: an area has none.')).toBeTruthy();
+  });
+
+  test('is drawn corner by corner with the keys, taken back, given up, and closed', async () => {
+    const store = await open({ area: 'peninsula' });
+    fireEvent.press(screen.getByText('a shape'));
+    const before = areaOf(store, 'peninsula')?.covers;
+    const draw = async (): Promise<void> => {
+      fireEvent.press(screen.getByText('Draw it anew on the map'));
+      await waitFor(() => screen.getByLabelText(/^Drawing a shape/));
+    };
+    const press = (...keys: string[]): void => {
+      for (const key of keys)
+        fireEvent(screen.getByLabelText(/^Drawing a shape/), 'keyDown', {
+          key,
+          shiftKey: true,
+          preventDefault: () => undefined,
+        });
+    };
+    await draw();
+    fireEvent(screen.getByLabelText(/^Drawing a shape/), 'layout', {
+      nativeEvent: { layout: { width: 602 } },
+    });
+    press('Enter', 'Escape');
+    expect(screen.queryByLabelText(/^Drawing a shape/)).toBeNull();
+    expect(areaOf(store, 'peninsula')?.covers).toBe(before);
+    await draw();
+    press('Enter', 'ArrowRight', 'Enter', 'ArrowLeft', 'Enter', 'Backspace');
+    expect(screen.getByText(/^2 corners\. Press where/)).toBeTruthy();
+    press('ArrowDown', ' ');
+    fireEvent.press(screen.getByText('Close the shape'));
+    const covers = areaOf(store, 'peninsula')?.covers;
+    const ring = covers?.kind === 'shape' ? covers.ring : [];
+    expect(ring).toHaveLength(3);
+    const [[lngA, latA], [lngB, latB], [lngC, latC]] = ring as [Position, Position, Position];
+    expect([lngB > lngA, latB === latA, lngC === lngA, latC < latA]).toEqual([true, true, true, true]);
   });
 
   test('has its shape moved by the arrow keys, and corners put in and taken out', async () => {

@@ -23,7 +23,8 @@ const STEPS: Record<string, readonly [dx: number, dy: number]> = {
   ArrowUp: [0, -1],
   ArrowDown: [0, 1],
 };
-const LEAST_CORNERS = 3;
+/** A shape has no fewer corners. */
+export const LEAST_CORNERS = 3;
 
 const styles = (inks: Inks) => ({
   hold: {
