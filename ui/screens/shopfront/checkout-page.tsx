@@ -86,15 +86,14 @@ const Ways = ({ checkout }: { checkout: Checkout }) => {
         <Text style={style.quiet}>Shown as soon as the address says where.</Text>
       ) : view.quote.choices.length === 0 && view.asked.pending.length === 0 ? (
         <>
-          <NothingOffered view={view} />
           {view.partsWait ? (
             <Text style={style.quiet}>Carriers are asked what it would cost in parts …</Text>
           ) : null}
-          {parts ? (
-            <View style={{ marginTop: 20 }}>
-              <PartsOffer checkout={parts} />
-            </View>
-          ) : null}
+          {parts ? <PartsOffer checkout={parts} /> : null}
+          <NothingOffered
+            view={view}
+            title={parts ? 'Why no one way takes it' : 'We cannot take this order as it is.'}
+          />
         </>
       ) : (
         <>

@@ -170,11 +170,11 @@ export const ChoiceList = ({ view, decimals, chosen, onChoose, picker }: Props) 
 };
 
 /** Why the customer cannot order, in their words, and what would help. */
-export const NothingOffered = ({ view }: { view: CustomerView }) => {
+export const NothingOffered = ({ view, title }: { view: CustomerView; title: string }) => {
   const style = useStyles(styles);
   return (
     <View role="alert" style={{ gap: 8 }}>
-      <Text style={style.strong}>We cannot take this order as it is.</Text>
+      <Text style={style.strong}>{title}</Text>
       {view.obstacles.map(({ why, help }) => (
         <View key={why}>
           <Text style={style.name}>{why}</Text>

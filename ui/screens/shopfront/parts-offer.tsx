@@ -42,7 +42,7 @@ const Part = ({ part: { request, choice, days, slot, released, pick } }: { part:
 export const PartsOffer = ({ checkout: { parts } }: { checkout: PartsCheckout }) => {
   const style = useStyles(styles);
   return (
-    <View role="region" aria-label="In parts">
+    <View role="region" aria-label="In parts" style={{ marginBottom: 16 }}>
       <Text style={style.strong}>
         No one way takes all of it, but in {parts.length} parts you can have it.
       </Text>
