@@ -19,13 +19,20 @@ import { dayOf } from '../time/calendar.ts';
 import { steadyTimes } from './steady-times.ts';
 import { unservedCause } from './unserved.ts';
 
+const keyOf = ({ code, where }: Pick<Finding, 'code' | 'where'>): string =>
+  `${code}|${where.map(({ kind, id }) => `${kind}:${id}`).join('|')}`;
+
 /** Findings by code and place; the first that is found stands, for the plainest orders are judged first. */
 export class Findings {
   readonly #found = new Map<string, Finding>();
 
   add(finding: Finding): void {
-    const key = `${finding.code}|${finding.where.map(({ kind, id }) => `${kind}:${id}`).join('|')}`;
+    const key = keyOf(finding);
     if (!this.#found.has(key)) this.#found.set(key, finding);
+  }
+
+  has(cause: Pick<Finding, 'code' | 'where'>): boolean {
+    return this.#found.has(keyOf(cause));
   }
 
   get all(): Finding[] {
@@ -88,26 +95,34 @@ class Judge {
     this.stopped = true;
     const zone = this.#zone;
     const cause = zone === null ? unservedCause(this.compiled, this.place, quoted) : stopIn(quoted, zone);
-    const parts = inParts(this.compiled, request);
-    if (parts !== null) {
-      this.keep({ code: 'only-in-parts', where: cause.where }, request, { parts });
-      return;
-    }
-    if (zone === null) {
-      this.keep(cause, request, { place: reachWords(this.place) });
-      return;
-    }
+    if (zone !== null && cause.code !== 'zone-without-rate' && isOneUnit(request)) this.lacks(zone, request);
+    else if (request.lines.length < 2 || !this.goesInParts(cause, request)) this.tell(cause, quoted, request);
+  }
+
+  /** A good of which one alone is sent by nothing. */
+  private lacks(zone: string, request: QuoteRequest): void {
+    const known = this.unsent.get(zone) ?? {
+      goods: new Map(),
+      example: request,
+      reach: reachWords(this.place),
+    };
     const sku = request.lines[0]?.sku ?? '';
-    if (cause.code !== 'zone-without-rate' && isOneUnit(request)) {
-      const known = this.unsent.get(zone) ?? {
-        goods: new Map(),
-        example: request,
-        reach: reachWords(this.place),
-      };
-      known.goods.set(sku, this.compiled.goods.get(sku)?.name ?? sku);
-      this.unsent.set(zone, known);
-      return;
-    }
+    known.goods.set(sku, this.compiled.goods.get(sku)?.name ?? sku);
+    this.unsent.set(zone, known);
+  }
+
+  /** Whether an order of several goods is known to be had in parts, or both that and the fault itself are told already. */
+  private goesInParts({ code, where }: Cause, request: QuoteRequest): boolean {
+    const inPart: Cause = { code: 'only-in-parts', where };
+    if (this.findings.has(inPart) && this.findings.has({ code, where })) return true;
+    const parts = inParts(this.compiled, request);
+    if (parts !== null) this.keep(inPart, request, { parts });
+    return parts !== null;
+  }
+
+  private tell(cause: Cause, quoted: Quote, request: QuoteRequest): void {
+    if (this.findings.has(cause)) return;
+    if (this.#zone === null) return this.keep(cause, request, { place: reachWords(this.place) });
     const limit = limitWords(this.compiled, quoted);
     const detail: Finding['detail'] = limit === null ? {} : { limit: capital(limit) };
     this.keep(cause, request, detail, limit === null ? '' : `, ${limit}`);

@@ -7,20 +7,18 @@ const DAYS_AHEAD = 400;
 const LAST_MINUTE = 1_439;
 
 /**
- * Whether an order placed at any moment of the coming days has a time to choose, nothing being taken. The later on a
- * day it is placed, the less is left of the same days: the last minute of each day speaks for all of it.
+ * The last minute of each of the coming days. The later on a day an order is placed, the less is left of the same
+ * days, so that this minute speaks for all of its day.
  */
-const isSteady = ({ clock }: CompiledBook, { at }: TimePlan, from: DayNumber): boolean => {
-  for (let day = from; day < from + DAYS_AHEAD; day += 1)
-    if (!at(clock.text(clock.moment(day, LAST_MINUTE)), null).ok) return false;
-  return true;
-};
+const lastMinutes = ({ clock }: CompiledBook, from: DayNumber): string[] =>
+  Array.from({ length: DAYS_AHEAD }, (_, ahead) => clock.text(clock.moment(from + ahead, LAST_MINUTE)));
 
 /** The ids of the pickup points, and of the ways as 'area:way', of which a time can be chosen whenever an order is placed. */
-export const steadyTimes = (compiled: CompiledBook, from: DayNumber): ReadonlySet<string> =>
-  new Set([
-    ...compiled.pickups.filter(({ times }) => isSteady(compiled, times, from)).map(({ point }) => point.id),
-    ...compiled.areas.flatMap(({ ways }) =>
-      ways.filter(({ times }) => isSteady(compiled, times, from)).map(({ id }) => id),
-    ),
+export const steadyTimes = (compiled: CompiledBook, from: DayNumber): ReadonlySet<string> => {
+  const moments = lastMinutes(compiled, from);
+  const isSteady = ({ at }: TimePlan): boolean => moments.every((placedAt) => at(placedAt, null).ok);
+  return new Set([
+    ...compiled.pickups.filter(({ times }) => isSteady(times)).map(({ point }) => point.id),
+    ...compiled.areas.flatMap(({ ways }) => ways.filter(({ times }) => isSteady(times)).map(({ id }) => id)),
   ]);
+};

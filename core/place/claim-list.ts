@@ -51,9 +51,9 @@ export class ClaimList<T> {
     return NONE;
   }
 
-  /** Each claim of a chain, in order. */
-  *chain(head: number): Generator<Claim<T>> {
-    for (let claim = head; claim !== NONE; claim = this.#next[claim] as number) yield this.read(claim);
+  /** Puts each claim of a chain, in order, after those found so far. */
+  collect(head: number, found: Claim<T>[]): void {
+    for (let claim = head; claim !== NONE; claim = this.#next[claim] as number) found.push(this.read(claim));
   }
 
   ownerOf(claim: number): T {

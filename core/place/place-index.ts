@@ -223,18 +223,21 @@ export const decidingOwner = <T>(index: PlaceIndex<T>, place: Place, accepts: Ac
   return best === NONE ? undefined : index.claims.ownerOf(best);
 };
 
-/** The heads of every chain that holds a code, most specific first; those of one tier together. */
-const headsByCode = (country: CountryIndex, code: string): number[][] => {
-  const number = codeNumber(code);
-  const exact = code.length > LONGEST_CODE ? NONE : country.exact.get(number);
-  const byTier = country.tiers
-    .filter((tier) => code.length >= tier.fixed)
-    .map((tier) => {
-      const beginning = beginningOf(number, code.length, tier.fixed);
-      const tails = tailsAt(tier, beginning);
-      return [tier.open.get(beginning), ...(tails ? tailHeads(tails, code) : [])];
-    });
-  return [[exact], ...byTier];
+/** Puts the claims at one fixed beginning after those found so far, by the order of their owners. */
+const collectTier = <T>(
+  claims: ClaimList<T>,
+  tier: Tier,
+  code: string,
+  number: number,
+  found: Claim<T>[],
+): void => {
+  const from = found.length;
+  const beginning = beginningOf(number, code.length, tier.fixed);
+  claims.collect(tier.open.get(beginning), found);
+  const tails = tailsAt(tier, beginning);
+  if (!tails) return;
+  for (const head of tailHeads(tails, code)) claims.collect(head, found);
+  if (found.length - from > 1) found.push(...found.splice(from).sort((a, b) => a.order - b.order));
 };
 
 /** Every claim on a place, the deciding one first. */
@@ -242,16 +245,18 @@ export const claimsOn = <T>(
   { claims, countries }: PlaceIndex<T>,
   { country: name, code, subdivision }: Place,
 ): Claim<T>[] => {
+  const found: Claim<T>[] = [];
   const country = countries.get(name);
-  if (!country) return [];
-  const inOrder = (heads: readonly number[]): Claim<T>[] =>
-    heads.flatMap((head) => (head === NONE ? [] : [...claims.chain(head)])).sort((a, b) => a.order - b.order);
-  const bySubdivision = subdivision === undefined ? undefined : country.subdivisions.get(subdivision);
-  return [
-    ...(code === undefined ? [] : headsByCode(country, code).flatMap(inOrder)),
-    ...inOrder([bySubdivision ?? NONE]),
-    ...inOrder([country.whole]),
-  ];
+  if (!country) return found;
+  if (code !== undefined) {
+    const number = codeNumber(code);
+    if (code.length <= LONGEST_CODE) claims.collect(country.exact.get(number), found);
+    for (const tier of country.tiers)
+      if (code.length >= tier.fixed) collectTier(claims, tier, code, number, found);
+  }
+  if (subdivision !== undefined) claims.collect(country.subdivisions.get(subdivision) ?? NONE, found);
+  claims.collect(country.whole, found);
+  return found;
 };
 
 /** Whether any region of the index holds the place. */

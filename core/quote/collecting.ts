@@ -1,5 +1,4 @@
 import { taxesAt } from '../duty/tax.ts';
-import { placeOf } from '../place/place.ts';
 import { limitRefusal, type Refusal } from '../price/limits.ts';
 import { adjust } from './adjust.ts';
 import type { Answers } from './answers.ts';
@@ -9,7 +8,7 @@ import type { Circumstances } from './conditions.ts';
 import { nearbyRefusal } from './groups.ts';
 import { Ledger } from './ledger.ts';
 import { minimumRefusal, nearbyChoice, timeRefusal, type CompiledPickup } from './nearby.ts';
-import type { Shipment } from './shipment.ts';
+import { fromThere, type Shipment } from './shipment.ts';
 import { WithheldChoice } from './withheld.ts';
 
 const TOLD: readonly string[] = ['below-minimum', 'too-far', 'no-time-left'];
@@ -65,17 +64,17 @@ const chargeOf = (
 
 /** One pickup point for one order, put among the answers: as a choice, or why it is withheld. */
 export const collectAt = (shipment: Shipment, pickup: CompiledPickup, answers: Answers): void => {
-  const { point, location, times: plan } = pickup;
+  const { point, location, place, times: plan } = pickup;
   const { compiled, request, taken } = shipment;
   const distance = distanceFrom(location, request);
   const refuse = (refusal: Refusal): void => withhold(shipment, pickup, refusal, answers);
   const early = pointRefusal(shipment, pickup, distance);
   if (early) return refuse(early);
-  const charged = chargeOf(pickup, { ...shipment, distance });
+  const charged = chargeOf(pickup, fromThere(shipment, distance));
   if (!charged.ok) return refuse(charged.refusal);
   const times = plan.at(request.placedAt, taken?.get(point.id) ?? null);
   if (!times.ok) return refuse(timeRefusal(times));
-  const taxes = point.taxable ? taxesAt(compiled.taxes.charges, placeOf(location.address)) : [];
+  const taxes = point.taxable ? taxesAt(compiled.taxes.charges, place) : [];
   const named = { id: point.id, kind: 'pickup', name: point.name, note: point.instructions } as const;
   answers.choices.push(
     nearbyChoice(named, charged.ledger, taxes, compiled.book.store.pricesIncludeTax, times),

@@ -9,7 +9,7 @@ import { nearbyRefusal } from './groups.ts';
 import { Ledger } from './ledger.ts';
 import { minimumRefusal, nearbyChoice, timeRefusal, type CompiledArea, type CompiledWay } from './nearby.ts';
 import { addPrice } from './pricing.ts';
-import type { Shipment } from './shipment.ts';
+import { fromThere, type Shipment } from './shipment.ts';
 import { addByTerms } from './terms.ts';
 import { WithheldChoice } from './withheld.ts';
 
@@ -127,7 +127,7 @@ const offer = (shipment: Shipment, compiled: CompiledArea, one: CompiledWay, ans
     limitRefusal(limits, basket.travels, basket.subtotal) ??
     minimumRefusal(area.minSubtotal, basket.subtotal);
   if (early) return refuse(early);
-  const order = { ...shipment, distance: distanceFrom(location, request) };
+  const order = fromThere(shipment, distanceFrom(location, request));
   const charged = chargeOf(compiled, one, order);
   if (!charged.ok) return refuse(charged.refusal);
   const times = one.times.at(request.placedAt, taken?.get(id) ?? null);

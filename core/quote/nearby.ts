@@ -3,6 +3,7 @@ import type { DeliveryArea, DeliveryWay, PickupPoint } from '../model/delivery.t
 import type { Location } from '../model/location.ts';
 import type { Choice, Source } from '../model/quote.ts';
 import type { TaxRate } from '../model/tax.ts';
+import { placeOf, type Place } from '../place/place.ts';
 import { setLimits, type Refusal, type SetLimit } from '../price/limits.ts';
 import { sortTiers, type SortedTiers } from '../price/tiers.ts';
 import type { Clock } from '../time/clock.ts';
@@ -32,6 +33,8 @@ export interface CompiledArea {
 export interface CompiledPickup {
   point: PickupPoint;
   location: Location;
+  /** Where orders are collected, for the taxes on what collecting costs. */
+  place: Place;
   source: Source;
   limits: readonly SetLimit[];
   times: TimePlan;
@@ -56,6 +59,7 @@ export const compileArea = (area: DeliveryArea, location: Location, clock: Clock
 export const compilePickup = (point: PickupPoint, location: Location, clock: Clock): CompiledPickup => ({
   point,
   location,
+  place: placeOf(location.address),
   source: { kind: 'pickup', id: point.id },
   limits: setLimits(point.limits),
   times: timePlan(location, point.preparation, point.timing, clock),
@@ -88,19 +92,20 @@ export const nearbyChoice = (
 ): Choice => {
   const charge = ledger.running;
   const tax = taxOn(charge, taxes, taxIncluded);
-  return {
+  const choice: Choice = {
     id,
     kind,
     name,
-    ...(note ? { note } : {}),
     charge,
     tax,
     taxIncluded,
     total: taxIncluded ? charge : charge + tax,
-    ...(ready === undefined ? {} : { ready }),
-    ...(arrives ? { arrives } : {}),
-    ...(slots ? { slots } : {}),
     payments: [],
     working: ledger.lines,
   };
+  if (note) choice.note = note;
+  if (ready !== undefined) choice.ready = ready;
+  if (arrives) choice.arrives = arrives;
+  if (slots) choice.slots = slots;
+  return choice;
 };

@@ -20,13 +20,15 @@ export interface Payable {
 export const paymentsFor = (
   { options, goods, country, postal }: Payable,
   { kind, total }: Pick<Choice, 'kind' | 'total'>,
-): string[] =>
-  options
-    .filter(
-      (option) =>
-        option.for.includes(kind) &&
-        (option.maxTotal === undefined || option.maxTotal >= goods + total) &&
-        (!option.countries || (country !== undefined && option.countries.includes(country))) &&
-        (option.kind !== 'on-delivery' || postal === null || postal.cashOnDelivery),
+): string[] => {
+  const ids: string[] = [];
+  for (const option of options)
+    if (
+      option.for.includes(kind) &&
+      (option.maxTotal === undefined || option.maxTotal >= goods + total) &&
+      (!option.countries || (country !== undefined && option.countries.includes(country))) &&
+      (option.kind !== 'on-delivery' || postal === null || postal.cashOnDelivery)
     )
-    .map(({ id }) => id);
+      ids.push(option.id);
+  return ids;
+};

@@ -132,12 +132,14 @@ const deliver = (shipment: Shipment, answers: Answers): void => {
   for (const area of compiled.areas) deliverBy(shipment, area, best, answers);
 };
 
+/** The destination's country, else that of the location that hands the order over. */
 const countryOf = (compiled: CompiledBook, reach: Reach, { kind, id }: Choice): string | undefined => {
+  if (reach.place) return reach.place.country;
   const location =
     kind === 'pickup'
       ? compiled.pickups.find(({ point }) => point.id === id)?.location
       : compiled.book.locations[0];
-  return reach.place?.country ?? location?.address.country;
+  return location?.address.country;
 };
 
 const addPayments = (compiled: CompiledBook, reach: Reach, goods: number, choices: Choice[]): void => {

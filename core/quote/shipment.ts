@@ -20,6 +20,10 @@ export interface Shipment extends Circumstances {
   taken: ReadonlyMap<string, Taken> | null;
 }
 
+/** The same order as it is asked from another location, so many metres away; null where that is not known. */
+export const fromThere = (shipment: Shipment, distance: number | null): Shipment =>
+  distance === shipment.distance ? shipment : { ...shipment, distance };
+
 /** A way of shipping that an order may go by: a rate's, or one of a carrier's services under it. */
 export interface Way {
   id: string;
