@@ -20,6 +20,7 @@ const countryNames = new Intl.DisplayNames(['en'], { type: 'region' });
 export const countryName = (code: string): string => countryNames.of(code) ?? code;
 
 let loading: Promise<WorldPlaces> | null = null;
+let loaded: WorldPlaces | null = null;
 
 const load = async (): Promise<WorldPlaces> => {
   const { iso31661, iso31661NumericToAlpha2, iso31662 } = await import('iso-3166');
@@ -37,14 +38,20 @@ const load = async (): Promise<WorldPlaces> => {
   return { countries, subdivisions, byNumber: iso31661NumericToAlpha2 };
 };
 
+/** The places of the world, loaded once. */
+export const loadWorldPlaces = async (): Promise<WorldPlaces> => {
+  loading ??= load();
+  loaded = await loading;
+  return loaded;
+};
+
 /** The places of the world, null until they are loaded. */
 export const useWorldPlaces = (): WorldPlaces | null => {
-  const [places, setPlaces] = useState<WorldPlaces | null>(null);
+  const [places, setPlaces] = useState<WorldPlaces | null>(loaded);
   useEffect(() => {
     let wanted = true;
-    loading ??= load();
-    void loading.then((loaded) => {
-      if (wanted) setPlaces(loaded);
+    void loadWorldPlaces().then((found) => {
+      if (wanted) setPlaces(found);
     });
     return () => {
       wanted = false;

@@ -2,13 +2,15 @@ import { screen } from '@testing-library/react-native';
 import { edit, visitBegan } from '../state/draft.ts';
 import { choiceToggled, trialChosen } from '../state/session.ts';
 import { selectBook, selectSlip, selectSlipBefore } from '../state/selectors.ts';
-import { demoStore, renderOver } from '../testing/store.tsx';
+import { demoStore, renderOver, placesAtHand } from '../testing/store.tsx';
 import { dateSpan, momentText } from '../parts/dates.ts';
 import { ruleLink } from './rule-link.ts';
 import { Slip } from './slip.tsx';
 import { slipChanges } from './slip-changes.ts';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: jest.fn() }) }));
+
+beforeAll(placesAtHand);
 
 const off = (active: boolean) => edit('setRate', { id: 'parcel-maritimes', changes: { active } }, 'Parcel');
 

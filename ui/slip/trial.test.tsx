@@ -3,13 +3,15 @@ import { localMoment } from '../../core/time/local-moment.ts';
 import { selectSlip, selectTrial, selectTrials } from '../state/selectors.ts';
 import { undone } from '../state/draft.ts';
 import type { AppStore } from '../state/store.ts';
-import { demoStore, renderOver } from '../testing/store.tsx';
+import { demoStore, renderOver, placesAtHand } from '../testing/store.tsx';
 import { Slip } from './slip.tsx';
 import { SlipStrip } from './slip-strip.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../testing/router.ts'));
 
 /** The slip with its trial being changed, once the names of the world's places are there. */
+beforeAll(placesAtHand);
+
 const open = async (): Promise<AppStore> => {
   const store = demoStore();
   renderOver(store, <Slip />);

@@ -1,6 +1,8 @@
 import { answersAtOnce } from '../../carriers/stand-ins.ts';
 import type { CarrierAnswer } from '../../core/model/carrier.ts';
 import { carrierQuestions } from '../../core/quote/questions.ts';
+import { loadWorldPlaces } from '../places/places.ts';
+import { loadGazetteer } from '../places/use-gazetteer.ts';
 import { answersCame, questionKey } from '../state/answers.ts';
 import { selectCompiled, selectTrials } from '../state/selectors.ts';
 import type { ReactElement } from 'react';
@@ -24,6 +26,11 @@ export const demoStore = (): AppStore => {
     answersCame(questions.map((question, at) => [questionKey(question), answers[at] as CarrierAnswer])),
   );
   return store;
+};
+
+/** Has the lists of places in hand before a screen asks for them, so that it does not change once it is drawn. */
+export const placesAtHand = async (): Promise<void> => {
+  await Promise.all([loadWorldPlaces(), loadGazetteer('CA')]);
 };
 
 /** Renders a piece of the interface as the program would, over a store. */

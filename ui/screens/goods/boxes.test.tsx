@@ -9,9 +9,11 @@ import ParcelList from '../../slip/parcel-list.tsx';
 import { edit } from '../../state/draft.ts';
 import { selectBook, selectSlip } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
-import { demoStore, renderOver } from '../../testing/store.tsx';
+import { demoStore, renderOver, placesAtHand } from '../../testing/store.tsx';
 import { BoxPanel } from './box-panel.tsx';
 import BoxesPage from './boxes-page.tsx';
+
+beforeAll(placesAtHand);
 
 const bookOf = (store: AppStore): Book => selectBook(store.getState());
 const type = (label: string | RegExp, text: string): void => {

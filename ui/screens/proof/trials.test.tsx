@@ -5,13 +5,15 @@ import { edit, undone } from '../../state/draft.ts';
 import { choiceToggled, withheldToggled } from '../../state/session.ts';
 import { selectTrials } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
-import { demoStore, renderOver } from '../../testing/store.tsx';
+import { demoStore, renderOver, placesAtHand } from '../../testing/store.tsx';
 import { keepProved } from '../../workers/keep-proved.ts';
 import { makeProver } from '../../workers/prover.ts';
 import ProofScreen from './proof-screen.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
+
+beforeAll(placesAtHand);
 
 const mockOpen = jest.fn<Promise<{ name: string; text: string | null } | null>, []>();
 jest.mock('../../parts/files.ts', () => ({

@@ -6,12 +6,14 @@ import { selectBook, selectSlip } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { zoneMarks } from '../../theme/zone-marks.ts';
 import { currentAddress } from '../../testing/router.ts';
-import { demoStore, renderOver } from '../../testing/store.tsx';
+import { demoStore, renderOver, placesAtHand } from '../../testing/store.tsx';
 import { MAP_WIDTH, subdivisionShapes, worldShapes } from './map-shapes.ts';
 import { clampView, movedView, WHOLE_WORLD, zoomedView } from './map-view.ts';
 import ReachScreen from './reach-screen.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
+
+beforeAll(placesAtHand);
 
 const open = async (): Promise<AppStore> => {
   const store = demoStore();

@@ -5,13 +5,15 @@ import { trialEditing } from '../../state/session.ts';
 import { selectBook, selectSlip, selectTrials } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { goTo } from '../../testing/router.ts';
-import { demoStore, renderOver } from '../../testing/store.tsx';
+import { demoStore, renderOver, placesAtHand } from '../../testing/store.tsx';
 import { RateConditions } from '../charges/rate-conditions.tsx';
 import { edit } from '../../state/draft.ts';
 import SettingsScreen from './settings-screen.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
+
+beforeAll(placesAtHand);
 
 const open = (part: string): AppStore => {
   goTo({ pathname: '/settings', params: { part } });

@@ -5,10 +5,12 @@ import { orderPlaced } from '../../state/orders.ts';
 import { selectBook, selectSlip, selectTrial } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { goTo } from '../../testing/router.ts';
-import { demoStore, renderOver } from '../../testing/store.tsx';
+import { demoStore, renderOver, placesAtHand } from '../../testing/store.tsx';
 import SettingsScreen from './settings-screen.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
+
+beforeAll(placesAtHand);
 
 const open = (part: string, store = demoStore()): AppStore => {
   goTo({ pathname: '/settings', params: { part } });

@@ -1,5 +1,4 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
-import type { ReactNode } from 'react';
 import type { Adjustment } from '../../../../core/model/adjustment.ts';
 import { undone } from '../../../state/draft.ts';
 import { selectBook, selectSlip } from '../../../state/selectors.ts';
@@ -13,11 +12,9 @@ import AdjustmentsPart from './adjustments-part.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
 jest.mock('../../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
-// Dragging needs a page; it is tried in a browser.
-jest.mock('../../../parts/sortable-list.tsx', () => ({
-  SortableList: ({ items, children }: { items: object[]; children: (item: object) => ReactNode }) =>
-    items.map((item) => children(item)),
-}));
+jest.mock('../../../parts/sortable-list.tsx', () =>
+  jest.requireActual<object>('../../../testing/plain-list.tsx'),
+);
 
 const open = (adjustment?: string): AppStore => {
   goTo({ pathname: '/charges', params: { part: 'adjustments', ...(adjustment ? { adjustment } : {}) } });
