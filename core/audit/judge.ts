@@ -5,6 +5,7 @@ import type { Destination } from '../model/place.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { CompiledBook, CompiledService } from '../quote/compile.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
+import { subdivisionOfCode } from '../place/subdivision-of-code.ts';
 import { measureFigure } from '../words/figure.ts';
 import type { CompiledArea } from '../quote/nearby.ts';
 import { allMixes, basketsFor, probesOf, thresholdsOf, type Basket, type Ruled } from './baskets.ts';
@@ -60,6 +61,12 @@ const limitWords = (compiled: CompiledBook, quoted: Quote): string | null => {
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
+/** Whether a place's code lies in another province than the one it names: it is judged, but nobody lives there. */
+const isContradictory = ({ place: { country, subdivision, code } }: PlaceClass): boolean => {
+  const said = code === undefined ? undefined : subdivisionOfCode(country, code);
+  return said !== undefined && subdivision !== undefined && said !== subdivision;
+};
+
 /** Judges orders of one class of places, and keeps what it finds. */
 class Judge {
   readonly unsent = new Map<string, Unsent>();
@@ -113,6 +120,7 @@ class Judge {
 
   /** Whether an order of several goods is known to be had in parts, or both that and the fault itself are told already. */
   private goesInParts({ code, where }: Cause, request: QuoteRequest): boolean {
+    if (isContradictory(this.place)) return false;
     const inPart: Cause = { code: 'only-in-parts', where };
     if (this.findings.has(inPart) && this.findings.has({ code, where })) return true;
     const parts = inParts(this.compiled, request);

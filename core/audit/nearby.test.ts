@@ -130,7 +130,7 @@ describe('a basket that no one choice takes', () => {
   test('stops, and the erratum says how it can be had in parts', () => {
     const errata = found(book({ pickup: true }), catalogue).filter(({ gravity }) => gravity === 'stops');
     expect(errata).toMatchObject([{ code: 'only-in-parts', where: [{ kind: 'zone', id: 'country' }] }]);
-    expect(errata[0]?.text).toContain('Sea thrift by “Counter”, Tall jar by “Parcel”');
+    expect(errata[0]?.text).toContain('Sea thrift by “Counter”; Tall jar by “Parcel”');
     const request = errata[0]?.example as NonNullable<Erratum['example']>;
     expect(quote(compile(book({ pickup: true }), catalogue), request).choices).toEqual([]);
   });

@@ -30,17 +30,24 @@ const boxOf = ({ text, size }: Label, [x, y]: readonly [number, number]): Box =>
 
 const meet = (a: Box, b: Box): boolean => a[0] < b[2] && b[0] < a[2] && a[1] < b[3] && b[1] < a[3];
 
-/** The words that have room, those listed first before the others; marks, as points, are kept free. */
+/**
+ * The words that have room, those listed first before the others; marks, as points, are kept free. A needed word
+ * stands over marks before it stands over another word.
+ */
 export const placedLabels = (
   labels: readonly Label[],
   marks: readonly (readonly [x: number, y: number])[],
 ): PlacedLabel[] => {
-  const taken: Box[] = marks.map(([x, y]) => [x - 5, y - 5, x + 5, y + 5]);
+  const points = marks.map(([x, y]): Box => [x - 5, y - 5, x + 5, y + 5]);
+  const words: Box[] = [];
   return labels.flatMap((label) => {
-    const free = label.places.find((place) => !taken.some((box) => meet(box, boxOf(label, place))));
-    const place = free ?? (label.isNeeded ? label.places[0] : undefined);
+    const isClear = (of: readonly Box[]) => (place: Label['places'][number]) =>
+      !of.some((box) => meet(box, boxOf(label, place)));
+    const free = label.places.find(isClear([...points, ...words]));
+    const needed = label.isNeeded ? (label.places.find(isClear(words)) ?? label.places[0]) : undefined;
+    const place = free ?? needed;
     if (!place) return [];
-    taken.push(boxOf(label, place));
+    words.push(boxOf(label, place));
     return [{ key: label.key, text: label.text, size: label.size, x: place[0], y: place[1] }];
   });
 };

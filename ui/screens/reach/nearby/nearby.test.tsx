@@ -380,5 +380,7 @@ describe('the map', () => {
       ],
     };
     expect(placedLabels([label('a', true), beside], [])[1]).toMatchObject({ key: 'e', x: 60 });
+    const needed = { ...beside, isNeeded: true };
+    expect(placedLabels([label('a', true), needed], [[60, 10]])[1]).toMatchObject({ key: 'e', x: 60 });
   });
 });
