@@ -98,6 +98,7 @@ const shoot = async (name, size) => {
   await page.goto(`http://127.0.0.1:${PORT}${VIEWS[name].path}`);
   await page.getByRole('heading', { level: 1 }).waitFor();
   await VIEWS[name].act?.(page);
+  await page.mouse.move(0, 0);
   await page.waitForTimeout(500);
   const file = `docs/screenshots/${name}-${size}.png`;
   await page.screenshot({ path: file });

@@ -25,7 +25,8 @@ const styles = (inks: Inks) => ({
   ...shopStyles(inks),
   sides: { flexDirection: 'row', gap: 48, alignItems: 'flex-start' } as const,
   form: { flex: 1 },
-  aside: { width: 320 },
+  // Stays in sight beside a long list of ways; React Native has no word for it.
+  aside: { width: 320, position: 'sticky' as 'relative', top: 24 },
   place: { marginTop: 16 },
   code: { maxWidth: 260, marginTop: 12 },
   promise: { ...shopStyles(inks).name, marginBottom: 12 },

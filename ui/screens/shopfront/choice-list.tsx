@@ -116,7 +116,7 @@ const Chosen = ({ choice, picker }: { choice: Choice; picker: ReactNode }) => {
     <View>
       {slots ? picker : null}
       {note && kind !== 'shipping' ? (
-        <View style={{ paddingBottom: 12, paddingHorizontal: 12 }}>
+        <View style={{ paddingBottom: 12 }}>
           <MarkedText text={note} />
         </View>
       ) : null}

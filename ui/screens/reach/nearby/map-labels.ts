@@ -30,6 +30,18 @@ const boxOf = ({ text, size }: Label, [x, y]: readonly [number, number]): Box =>
 
 const meet = (a: Box, b: Box): boolean => a[0] < b[2] && b[0] < a[2] && a[1] < b[3] && b[1] < a[3];
 
+/** Of a word's places the one that stands over the fewest words, then the fewest marks. */
+const leastOver = (
+  label: Label,
+  points: readonly Box[],
+  words: readonly Box[],
+): Label['places'][number] | undefined => {
+  const over = (boxes: readonly Box[], place: Label['places'][number]): number =>
+    boxes.filter((box) => meet(box, boxOf(label, place))).length;
+  const cost = (place: Label['places'][number]): number => over(words, place) * 1_000 + over(points, place);
+  return [...label.places].sort((a, b) => cost(a) - cost(b))[0];
+};
+
 /**
  * The words that have room, those listed first before the others; marks, as points, are kept free. A needed word
  * stands over marks before it stands over another word.
@@ -44,7 +56,7 @@ export const placedLabels = (
     const isClear = (of: readonly Box[]) => (place: Label['places'][number]) =>
       !of.some((box) => meet(box, boxOf(label, place)));
     const free = label.places.find(isClear([...points, ...words]));
-    const needed = label.isNeeded ? (label.places.find(isClear(words)) ?? label.places[0]) : undefined;
+    const needed = label.isNeeded ? leastOver(label, points, words) : undefined;
     const place = free ?? needed;
     if (!place) return [];
     words.push(boxOf(label, place));

@@ -235,7 +235,7 @@ const Scale = ({ plane }: { plane: Plane }) => {
   const y = plane.height - 14;
   return (
     <G>
-      <Rect x={6} y={y - 24} width={length + 14} height={32} fill={inks.raised} fillOpacity={0.9} />
+      <Rect x={6} y={y - 24} width={length + 14} height={32} fill={inks.raised} />
       <Line x1={12} x2={12 + length} y1={y} y2={y} stroke={inks.ink} strokeWidth={2} />
       <Line x1={12} x2={12} y1={y - 4} y2={y} stroke={inks.ink} strokeWidth={2} />
       <Line x1={12 + length} x2={12 + length} y1={y - 4} y2={y} stroke={inks.ink} strokeWidth={2} />
