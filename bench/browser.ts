@@ -105,7 +105,7 @@ const goodsDocument = (catalogue: Catalogue, { rateTables, postalList }: Book): 
 
 const opened = async (page: Page, path: string): Promise<void> => {
   await page.goto(path);
-  await page.getByTestId('slip').getByRole('list', { name: 'Choices' }).waitFor();
+  await page.getByTestId('slip').getByRole('list', { name: 'Shipped' }).waitFor();
 };
 
 /** The time until a page shows its slip, in a browser that has the program's files. */
