@@ -19,6 +19,8 @@ export interface Ordering {
   payment?: string;
   /** The day or time that was chosen, where there is one to choose. */
   slot?: { start: string; end: string };
+  /** When it is placed, where a time was held and the order is worked out as of then; else the request's moment. */
+  at?: string;
   /** What the carriers answered. */
   answers?: readonly CarrierAnswer[];
 }
@@ -68,7 +70,7 @@ const promiseOf = ({ ready, arrives }: Choice): Pick<PastOrder, 'promise'> => {
  * its charge is no longer the one that was shown, it can no longer be paid so, or its time is gone.
  */
 export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<PastOrder> => {
-  const { request, choiceId, shown, number, recipient, billing, payment, answers, slot } = ordering;
+  const { request, choiceId, shown, number, recipient, billing, payment, answers, slot, at } = ordering;
   const faults = requestFaults(compiled, request);
   if (faults.length > 0) return { ok: false, faults: [...faults] };
   const quoted = quote(compiled, request, answers);
@@ -89,7 +91,7 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
     request: { ...asked, lines: request.lines.map((line) => asSold(compiled, line)) },
     chosen: { id, kind, name, charge, total, ...(slot ? { slot } : {}) },
     status: 'placed',
-    history: [{ status: 'placed', at: request.placedAt }],
+    history: [{ status: 'placed', at: at ?? request.placedAt }],
     recipient,
     ...promiseOf(choice),
     ...(cost === undefined ? {} : { cost }),

@@ -65,7 +65,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'payment-gone': () => 'It can no longer be paid that way: choose another.',
   'charge-changed': () => 'The charge has changed since it was shown: look at it again before ordering.',
   'slot-needed': () => 'Choose a day and a time first.',
-  'slot-gone': () => 'That time has just been taken by another order. Choose another.',
+  'slot-gone': () => 'That time is not to be had any more. Choose another.',
   'no-calendar': () => 'The file is no calendar that can be read.',
   'no-calendar-dates': () => 'The calendar has no entry from today on.',
   'status-not-next': () => 'The order stands elsewhere by now: look at it again.',

@@ -2,7 +2,10 @@ import { fault, type Result } from '../../core/model/fault.ts';
 import { dateOf, dayOf } from '../../core/time/calendar.ts';
 
 const MOST_DATES = 5_000;
-const MOST_REPEATS = 400;
+/** How often an entry that repeats is followed from its first time on: daily for some eighty years. */
+const MOST_REPEATS = 30_000;
+/** An entry that begins so many days before the first that is wanted may still reach it. */
+const LONGEST_DAYS = 366;
 
 const whole = (day: { year: number; month: number; day: number }): string =>
   `${day.year}-${String(day.month).padStart(2, '0')}-${String(day.day).padStart(2, '0')}`;
@@ -14,6 +17,7 @@ const whole = (day: { year: number; month: number; day: number }): string =>
 export const datesOfCalendar = async (text: string, from: string, to: string): Promise<Result<string[]>> => {
   const { default: ical } = await import('ical.js');
   const dates = new Set<string>();
+  const early = dateOf(dayOf(from) - LONGEST_DAYS);
   const add = (first: string, last: string): void => {
     for (let day = dayOf(first); day <= dayOf(last) && dates.size < MOST_DATES; day += 1) {
       const date = dateOf(day);
@@ -37,6 +41,7 @@ export const datesOfCalendar = async (text: string, from: string, to: string): P
       for (let count = 0; count < MOST_REPEATS; count += 1) {
         const next = repeats.next();
         if (!next || whole(next) > to) break;
+        if (whole(next) < early) continue;
         const { startDate, endDate } = event.getOccurrenceDetails(next);
         span(startDate, endDate);
       }

@@ -34,6 +34,15 @@ describe('closed dates out of a calendar', () => {
     expect(await dates(text)).toEqual({ ok: true, value: ['2026-12-25', '2027-12-25', '2028-12-25'] });
   });
 
+  test('repeat on however long ago the first of them was', async () => {
+    const weekly = calendar(entry('DTSTART;VALUE=DATE:20050103', 'RRULE:FREQ=WEEKLY'));
+    const found = await datesOfCalendar(weekly, '2026-11-01', '2026-11-30');
+    expect(found).toEqual({
+      ok: true,
+      value: ['2026-11-02', '2026-11-09', '2026-11-16', '2026-11-23', '2026-11-30'],
+    });
+  });
+
   test('that are past, or none, are told; so is a file that is no calendar', async () => {
     const past = calendar(entry('DTSTART;VALUE=DATE:20200101', 'DTEND;VALUE=DATE:20200102'));
     expect(await dates(past)).toMatchObject({ ok: false, faults: [{ code: 'no-calendar-dates' }] });

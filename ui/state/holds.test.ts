@@ -15,6 +15,7 @@ const hold = (until: number, part: Partial<Hold> = {}): Hold => ({
   choiceId: 'peninsula:bike',
   start: '2026-11-24T16:00:00-04:00',
   end: '2026-11-24T17:00:00-04:00',
+  asOf: '2026-11-24T13:00:00Z',
   until,
   ...part,
 });

@@ -8,6 +8,8 @@ export interface Hold {
   choiceId: string;
   start: string;
   end: string;
+  /** The moment as of which it was to be had. */
+  asOf: string;
   until: number;
   /** It was kept for as long as it could be. */
   over?: true;

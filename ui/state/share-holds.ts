@@ -2,12 +2,20 @@ import { z } from 'zod';
 import { othersHold } from './holds.ts';
 import type { AppStore } from './store.ts';
 
+const hold = z.object({
+  choiceId: z.string(),
+  start: z.string(),
+  end: z.string(),
+  asOf: z.string(),
+  until: z.number(),
+});
+
 /** What tabs tell each other: what one holds, or that one has opened and asks. */
 const message = z.union([
   z.object({ asks: z.literal(true) }),
   z.object({
     tab: z.string(),
-    holds: z.array(z.object({ choiceId: z.string(), start: z.string(), end: z.string(), until: z.number() })),
+    holds: z.array(hold),
   }),
 ]);
 type Message = z.infer<typeof message>;
@@ -37,11 +45,7 @@ export const shareHolds = (
 ): { tell: () => void; leave: () => void } => {
   let told = store.getState().holds.mine;
   const tell = (): void => {
-    const holds = Object.values(told).filter(({ over }) => !over);
-    line.say({
-      tab,
-      holds: holds.map(({ choiceId, start, end, until }) => ({ choiceId, start, end, until })),
-    });
+    line.say({ tab, holds: Object.values(told).filter(({ over }) => !over) });
   };
   store.subscribe(() => {
     const { mine } = store.getState().holds;

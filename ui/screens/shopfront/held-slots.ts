@@ -1,20 +1,39 @@
 import { useEffect } from 'react';
 import type { SlotDay } from '../../../core/time/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
-import { HELD_MS, holdsLapsed, nextLapse, slotHeld } from '../../state/holds.ts';
+import { HELD_MS, holdsLapsed, nextLapse, slotHeld, type HoldsState } from '../../state/holds.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
 export interface HeldSlot {
   slot: TimeSlot | null;
+  /** The moment as of which the order is worked out, so that no minute that passes takes the time away. */
+  asOf: string | null;
   /** Why a time that was picked is no longer kept. */
   released: 'time' | 'taken' | null;
 }
 
+const NOTHING_HELD: HeldSlot = { slot: null, asOf: null, released: null };
+
 export interface HeldSlots {
   /** What is held under a key, which is what it is for, while the choice is still the same. */
   look: (key: string, choiceId: string | null, days: readonly SlotDay[]) => HeldSlot;
-  pick: (key: string, choiceId: string, slot: TimeSlot) => void;
+  /** Holds a time that was to be had as of a moment. */
+  pick: (key: string, choiceId: string, slot: TimeSlot, asOf: string) => void;
 }
+
+/** The key of a time for the whole basket. */
+export const WHOLE = 'whole';
+
+/**
+ * The moment as of which a checkout is worked out: now, or, while a time is held for the choice that is wanted or for
+ * a part, the moment at which that was to be had.
+ */
+export const checkoutMoment = (mine: HoldsState['mine'], wanted: string | null, now: string): string => {
+  const held = Object.entries(mine)
+    .filter(([key, { over, choiceId }]) => !over && (key !== WHOLE || wanted === null || wanted === choiceId))
+    .map(([, { asOf }]) => asOf);
+  return [...held, now].sort()[0] ?? now;
+};
 
 /**
  * The times a customer picked, kept for a quarter of an hour and for no one else meanwhile. One that others took
@@ -33,15 +52,15 @@ export const useHeldSlots = (): HeldSlots => {
   return {
     look: (key, choiceId, days) => {
       const own = holds.mine[key];
-      if (!own || own.choiceId !== choiceId) return { slot: null, released: null };
+      if (!own || own.choiceId !== choiceId) return NOTHING_HELD;
       const found = days
         .flatMap(({ slots }) => slots)
         .find(({ start, end }) => start === own.start && end === own.end);
-      if (found?.left === 0) return { slot: null, released: 'taken' };
-      if (own.over) return { slot: null, released: 'time' };
-      return { slot: found ?? null, released: null };
+      if (found?.left === 0) return { ...NOTHING_HELD, released: 'taken' };
+      if (own.over) return { ...NOTHING_HELD, released: 'time' };
+      return { slot: found ?? { start: own.start, end: own.end }, asOf: own.asOf, released: null };
     },
-    pick: (key, choiceId, { start, end }) =>
-      dispatch(slotHeld({ key, hold: { choiceId, start, end, until: Date.now() + HELD_MS } })),
+    pick: (key, choiceId, { start, end }, asOf) =>
+      dispatch(slotHeld({ key, hold: { choiceId, start, end, asOf, until: Date.parse(asOf) + HELD_MS } })),
   };
 };

@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { added } from '../../state/basket.ts';
 import { ordersTaken } from '../../state/orders.ts';
@@ -17,6 +17,7 @@ import {
   type AddressValues,
 } from './address-form.ts';
 import Shopfront from './shopfront.tsx';
+import { otherClock } from './slot-picker.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.setTimeout(60_000);
@@ -248,6 +249,80 @@ describe('the checkout', () => {
     expect(screen.queryByText(/was kept for a quarter of an hour/)).toBeNull();
     act(() => jest.advanceTimersByTime(2_000));
     expect(screen.getByText(/was kept for a quarter of an hour\. Pick one again/)).toBeTruthy();
+  });
+
+  test('holds a time past the cut-off, as of when it was picked, and says that the order was placed later', async () => {
+    jest.setSystemTime(new Date('2026-11-24T14:55:00Z'));
+    const store = openCheckout(['plant-heather']);
+    fill('Full name', 'Ines Varga');
+    fill('Street and number', '4 Tide Lane');
+    fill('Town', 'Halifax');
+    fill('Postal code', 'B3H 2Y9');
+    await choose('Province or territory', 'nova', 'Nova Scotia');
+    await waitFor(() => screen.getByLabelText('Cargo bike, today, 8.75'));
+    fireEvent.press(screen.getByLabelText('Cargo bike, today, 8.75'));
+    const [first] = within(screen.getByLabelText('The time')).getAllByRole('radio');
+    if (first) fireEvent.press(first);
+    act(() => jest.advanceTimersByTime(10 * 60_000));
+    fireEvent.press(screen.getByText('Place the order'));
+    await waitFor(() => expect(currentAddress().pathname).toBe('/shop/order'));
+    const [order] = store.getState().orders;
+    expect(order?.chosen.name).toBe('Cargo bike, today');
+    expect(order?.request.placedAt.slice(0, 16)).toBe('2026-11-24T14:55');
+    expect(order?.history?.[0]?.at.slice(0, 16)).toBe('2026-11-24T15:05');
+  });
+
+  test('no longer offers what its cut-off took meanwhile, where nothing was picked', async () => {
+    jest.setSystemTime(new Date('2026-11-24T14:55:00Z'));
+    openCheckout(['plant-heather']);
+    fill('Postal code', 'B3H 2Y9');
+    await choose('Province or territory', 'nova', 'Nova Scotia');
+    await waitFor(() => screen.getByLabelText('Cargo bike, today, 8.75'));
+    act(() => jest.advanceTimersByTime(10 * 60_000));
+    expect(screen.queryByLabelText('Cargo bike, today, 8.75')).toBeNull();
+    expect(screen.getByLabelText('Cargo bike, 6.25')).toBeTruthy();
+  });
+
+  test('offers a basket that no one way takes in parts: paid in one way, billed to one address, held in time', async () => {
+    jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
+    const store = openCheckout([...Array<string>(7).fill('soil-20'), 'cane-bamboo']);
+    fill('Full name', 'Ines Varga');
+    fill('Street and number', '4 Tide Lane');
+    fill('Town', 'Dartmouth');
+    fill('Postal code', 'B2W 3T7');
+    await choose('Province or territory', 'nova', 'Nova Scotia');
+    await waitFor(() => screen.getByText('No one way takes all of it, but in 2 parts you can have it.'));
+    expect(screen.getByText('Why no one way takes it')).toBeTruthy();
+    expect(screen.getByText('Getting it to you, in 2 parts')).toBeTruthy();
+    fireEvent.press(screen.getByText('Order in 2 parts'));
+    await waitFor(() => screen.getByText(/: Choose a day and a time first\.$/));
+    expect(store.getState().orders).toEqual([]);
+    for (const times of screen.getAllByLabelText('The time')) {
+      const [first] = within(times).getAllByRole('radio');
+      if (first) fireEvent.press(first);
+    }
+    expect(Object.keys(store.getState().holds.mine)).toHaveLength(2);
+    fireEvent.press(screen.getByLabelText('By card'));
+    fireEvent.press(screen.getByText('Order in 2 parts'));
+    await waitFor(() => expect(currentAddress().pathname).toBe('/shop/order'));
+    const placed = store.getState().orders;
+    expect(placed.map(({ payment }) => payment)).toEqual(['card', 'card']);
+    expect(placed.map(({ chosen }) => chosen.slot !== undefined)).toEqual([true, true]);
+    expect(placed.flatMap(({ request }) => request.lines.map(({ quantity }) => quantity)).sort()).toEqual([
+      1, 7,
+    ]);
+    expect(store.getState()).toMatchObject({ basket: [], holds: { mine: {} } });
+  });
+
+  test('says by which clocks its times go, where the customer’s show another', () => {
+    const here = (offset: number): string => {
+      const sign = offset < 0 ? '-' : '+';
+      const two = (part: number): string => String(Math.trunc(part)).padStart(2, '0');
+      return `2026-11-24T16:00:00${sign}${two(Math.abs(offset) / 60)}:${two(Math.abs(offset) % 60)}`;
+    };
+    const local = -new Date('2026-11-24T16:00:00Z').getTimezoneOffset();
+    expect(otherClock(here(local), 'America/Halifax')).toBeNull();
+    expect(otherClock(here(local - 210), 'America/St_Johns')).toBe('St Johns');
   });
 
   test('names what is wrong with the address and places nothing', async () => {

@@ -5,6 +5,8 @@ import type { SlotDay } from '../../../core/time/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
 import { dayFigure } from '../../../core/words/moment-figure.ts';
 import { Press } from '../../parts/press.tsx';
+import { selectServedBook } from '../../state/served.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { TOUCH, type Inks } from '../../theme/tokens.ts';
 import { shopStyles } from './shop-styles.ts';
@@ -84,6 +86,14 @@ const Time = ({ slot, on, onPress }: { slot: TimeSlot; on: boolean; onPress: () 
   );
 };
 
+/** Where the shop's clocks are, where they show another time than the customer's; else null. */
+export const otherClock = (start: string, timeZone: string): string | null => {
+  const [, sign, hours, minutes] = /([+-])(\d\d):(\d\d)$/.exec(start) ?? [];
+  const there = (Number(hours) * 60 + Number(minutes)) * (sign === '-' ? -1 : 1);
+  const here = -new Date(start).getTimezoneOffset();
+  return there === here ? null : (timeZone.split('/').at(-1) ?? timeZone).replaceAll('_', ' ');
+};
+
 /** A day, then a time: what is full is struck, with why. */
 export const SlotPicker = ({ days, slot, released, onPick }: Props) => {
   const style = useStyles(styles);
@@ -91,6 +101,8 @@ export const SlotPicker = ({ days, slot, released, onPick }: Props) => {
   const first = days.find(({ slots }) => slots.some((one) => !isFull(one)));
   const date = looked ?? slot?.start.slice(0, 10) ?? first?.date;
   const day = days.find((one) => one.date === date) ?? first;
+  const { timeZone } = useAppSelector(selectServedBook).store;
+  const clock = day?.slots[0] ? otherClock(day.slots[0].start, timeZone) : null;
   return (
     <View style={style.all}>
       {released === null ? null : (
@@ -115,6 +127,7 @@ export const SlotPicker = ({ days, slot, released, onPick }: Props) => {
           />
         ))}
       </View>
+      {clock === null ? null : <Text style={style.quiet}>Times as the clocks in {clock} show them.</Text>}
     </View>
   );
 };

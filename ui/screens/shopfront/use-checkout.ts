@@ -10,6 +10,7 @@ import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
 import { slotDays, type SlotDay } from '../../../core/time/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
 import { useCarriers } from '../../carriers/use-carriers.ts';
+import { useNow } from '../../parts/use-now.ts';
 import { located, useGazetteer } from '../../places/use-gazetteer.ts';
 import { emptied } from '../../state/basket.ts';
 import { selectCustomerView, type CustomerView } from '../../state/customer-view.ts';
@@ -18,7 +19,7 @@ import { orderPlaced } from '../../state/orders.ts';
 import { selectPastOrders } from '../../state/selectors.ts';
 import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { useHeldSlots } from './held-slots.ts';
+import { checkoutMoment, useHeldSlots, WHOLE } from './held-slots.ts';
 import { useParts, type PartsCheckout } from './use-parts.ts';
 import {
   billingOf,
@@ -41,8 +42,6 @@ export const shopperOf = (
   ...(code.trim() === '' ? {} : { code: code.trim() }),
 });
 
-/** Under which a time for the whole basket is held. */
-const WHOLE = 'whole';
 const NO_DAYS: readonly SlotDay[] = [];
 const NO_QUESTIONS: CustomerView['questions'] = [];
 
@@ -83,8 +82,8 @@ export const useCheckout = (): Checkout => {
   const holds = useAppSelector((state) => state.holds);
   const taken = useMemo(() => slotsTakenOrHeld(orders, holds), [orders, holds]);
   const home = book.locations[0]?.address.country ?? '';
-  const [opened] = useState(() => new Date().toISOString());
   const [wanted, setWanted] = useState<string | null>(null);
+  const moment = checkoutMoment(holds.mine, wanted, useNow());
   const [code, setCode] = useState('');
   const [paying, setPaying] = useState<string | null>(null);
   const customer = useAppSelector((state) => state.session.seenAs);
@@ -106,9 +105,9 @@ export const useCheckout = (): Checkout => {
     const destination = typed && gazetteer ? located(typed) : typed;
     const lines = basket.filter(({ sku }) => compiled.goods.has(sku));
     return destination && lines.length > 0
-      ? { destination, lines, placedAt: opened, slotsTaken: taken, ...shopperOf(customer, code) }
+      ? { destination, lines, placedAt: moment, slotsTaken: taken, ...shopperOf(customer, code) }
       : null;
-  }, [where, gazetteer, basket, compiled, opened, taken, customer, code]);
+  }, [where, gazetteer, basket, compiled, moment, taken, customer, code]);
   const view = useAppSelector((state) => selectCustomerView(state, request));
   useCarriers(view?.questions ?? NO_QUESTIONS, compiled);
   const choices = view?.quote.choices ?? [];
@@ -118,14 +117,15 @@ export const useCheckout = (): Checkout => {
     [compiled, chosen, request],
   );
   const { look, pick } = useHeldSlots();
-  const { slot, released } = look(WHOLE, chosen?.id ?? null, days);
+  const { slot, asOf, released } = look(WHOLE, chosen?.id ?? null, days);
   const parts = useParts(view, form, taken);
   const payments = book.payments.filter(({ id }) => chosen?.payments.includes(id));
   const payment = payments.find(({ id }) => id === paying) ?? payments[0] ?? null;
   const place = form.handleSubmit((typed) => {
     if (!request || !chosen) return;
     const placed = placeOrder(compiled, {
-      request: { ...request, placedAt: new Date().toISOString(), slotsTaken: taken },
+      request: { ...request, placedAt: asOf ?? new Date().toISOString(), slotsTaken: taken },
+      at: new Date().toISOString(),
       choiceId: chosen.id,
       shown: chosen.charge,
       number: nextNumber(orders),
@@ -152,7 +152,7 @@ export const useCheckout = (): Checkout => {
     days,
     slot,
     pick: (picked) => {
-      if (chosen) pick(WHOLE, chosen.id, picked);
+      if (chosen) pick(WHOLE, chosen.id, picked, moment);
     },
     released,
     choose: setWanted,

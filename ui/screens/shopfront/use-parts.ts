@@ -65,7 +65,7 @@ const usePartsShown = (split: Shown, taken: QuoteRequest['slotsTaken']): PartSho
   return dated.map((part) => ({
     ...part,
     ...look(part.key, part.choice.id, part.days),
-    pick: (slot) => pick(part.key, part.choice.id, slot),
+    pick: (slot) => pick(part.key, part.choice.id, slot, part.request.placedAt),
   }));
 };
 
@@ -102,10 +102,12 @@ export const useParts = (
   const paying = usePartsPayment(split);
   const place = form.handleSubmit((values) => {
     const placed: PastOrder[] = [];
-    for (const { request, choice, slot } of parts) {
+    const at = new Date().toISOString();
+    for (const { request, choice, slot, asOf } of parts) {
       const payment = paying.payment?.id ?? choice.payments[0];
       const made = placeOrder(compiled, {
-        request: { ...request, placedAt: new Date().toISOString(), ...(taken ? { slotsTaken: taken } : {}) },
+        request: { ...request, placedAt: asOf ?? at, ...(taken ? { slotsTaken: taken } : {}) },
+        at,
         choiceId: choice.id,
         shown: choice.charge,
         number: nextNumber([...orders, ...placed]),
