@@ -8,6 +8,7 @@ import {
   makeBook,
   makeCatalogue,
   makeGood,
+  makeGroup,
   makePickup,
   makeRate,
   makeYard,
@@ -81,20 +82,13 @@ test('a pickup point takes what the zone and the postal list leave', () => {
 });
 
 test('goods of a group that is only collected are no stop, unless collecting them is not allowed', () => {
-  const group = (pickup: boolean): HandlingGroup => ({
-    id: 'soil',
-    name: 'Soil',
-    shipping: 'none',
-    delivery: false,
-    pickup,
-  });
   const catalogue = makeCatalogue(makeGood('pot', { groupId: 'soil' }));
   const errata = (pickup: boolean) =>
     grave(
       found(
         makeBook({
           locations: [makeYard()],
-          groups: [group(pickup)],
+          groups: [makeGroup('soil', { pickup })],
           pickups: [makePickup()],
           store: { sellsTo: SELLS },
         }),
@@ -106,14 +100,6 @@ test('goods of a group that is only collected are no stop, unless collecting the
 });
 
 describe('a basket that no one choice takes', () => {
-  const group = (id: string, goes: Partial<HandlingGroup>): HandlingGroup => ({
-    id,
-    name: id,
-    shipping: 'none',
-    delivery: false,
-    pickup: false,
-    ...goes,
-  });
   const catalogue = makeCatalogue(
     makeGood('plant', { groupId: 'live', name: 'Sea thrift' }),
     makeGood('pot', { groupId: 'pots', name: 'Tall jar' }),
@@ -121,7 +107,7 @@ describe('a basket that no one choice takes', () => {
   const book = (live: Partial<HandlingGroup>, parts: Partial<Book> = {}): Book =>
     makeBook({
       locations: [makeYard()],
-      groups: [group('live', live), group('pots', { shipping: 'any' })],
+      groups: [makeGroup('live', live), makeGroup('pots', { shipping: 'any' })],
       pickups: [makePickup()],
       store: { sellsTo: SELLS },
       ...parts,

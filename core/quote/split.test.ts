@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import type { HandlingGroup } from '../model/good.ts';
 import type { Book } from '../model/book.ts';
 import {
   makeArea,
   makeBook,
   makeCatalogue,
   makeGood,
+  makeGroup,
   makePickup,
   makeRate,
   makeRequest,
@@ -16,15 +16,6 @@ import { compile } from './compile.ts';
 import { quote } from './quote.ts';
 import { splitBasket } from './split.ts';
 
-const group = (id: string, part: Partial<HandlingGroup>): HandlingGroup => ({
-  id,
-  name: id,
-  shipping: 'none',
-  delivery: false,
-  pickup: false,
-  ...part,
-});
-
 const shop = (parts: Partial<Book>): Book =>
   makeBook({
     locations: [makeYard()],
@@ -33,10 +24,10 @@ const shop = (parts: Partial<Book>): Book =>
     ...parts,
   });
 const groups = [
-  group('pots', { shipping: 'any' }),
-  group('plants', { delivery: true }),
-  group('soil', { pickup: true }),
-  group('tools', { shipping: 'any', delivery: true, pickup: true }),
+  makeGroup('pots', { shipping: 'any' }),
+  makeGroup('plants', { delivery: true }),
+  makeGroup('soil', { pickup: true }),
+  makeGroup('tools', { shipping: 'any', delivery: true, pickup: true }),
 ];
 const catalogue = makeCatalogue(
   ...groups.map(({ id }) => makeGood(id, { groupId: id })),
@@ -75,7 +66,7 @@ test('what needs no sending goes with the first part, and a discount is shared b
 test('nothing is parted that one choice takes, that cannot be had at all, or that is of one group', () => {
   expect(split('pots', 'tools')).toBeNull();
   expect(split('pots')).toBeNull();
-  const never = shop({ groups: [...groups.slice(1), group('pots', {})] });
+  const never = shop({ groups: [...groups.slice(1), makeGroup('pots', {})] });
   expect(splitBasket(compile(never, catalogue), order('pots', 'plants'))).toBeNull();
 });
 
@@ -102,7 +93,7 @@ describe('against trying every way to part the goods', () => {
         fc.array(flags, { minLength: 2, maxLength: 5 }),
         fc.array(fc.integer({ min: 1, max: 900 }), { minLength: 5, maxLength: 5 }),
         (list, amounts) => {
-          const made = list.map((part, at) => group(`g${at}`, part));
+          const made = list.map((part, at) => makeGroup(`g${at}`, part));
           const book = makeBook({
             locations: [makeYard()],
             zones: [makeZone('country')],

@@ -1,7 +1,7 @@
 import { emptyBook } from '../begin/first-book.ts';
 import type { Book } from '../model/book.ts';
 import type { CarrierAccount } from '../model/carrier.ts';
-import type { Catalogue, Good } from '../model/good.ts';
+import type { Catalogue, Good, HandlingGroup } from '../model/good.ts';
 import type { DeliveryArea, PickupPoint } from '../model/delivery.ts';
 import type { Location } from '../model/location.ts';
 import type { Zone } from '../model/place.ts';
@@ -76,6 +76,16 @@ export const makeGood = (sku: string, part: Partial<Good> = {}): Good => ({
   price: 1_000,
   fulfilment: 'physical',
   weight: 500,
+  ...part,
+});
+
+/** A handling group named after its id, whose goods go in no way but those given. */
+export const makeGroup = (id: string, part: Partial<HandlingGroup> = {}): HandlingGroup => ({
+  id,
+  name: id,
+  shipping: 'none',
+  delivery: false,
+  pickup: false,
   ...part,
 });
 

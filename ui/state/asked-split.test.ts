@@ -7,6 +7,7 @@ import {
   makeCarrierPrice,
   makeCatalogue,
   makeGood,
+  makeGroup,
   makePickup,
   makeRate,
   makeRequest,
@@ -15,14 +16,6 @@ import {
 import { questionKey, type AnswersState } from './answers.ts';
 import { splitWithKnown } from './asked-split.ts';
 
-const group = (id: string, part: Partial<HandlingGroup>): HandlingGroup => ({
-  id,
-  name: id,
-  shipping: 'none',
-  delivery: false,
-  pickup: false,
-  ...part,
-});
 const shop = (groups: HandlingGroup[], heaviest?: number) => {
   const limits = heaviest === undefined ? {} : { limits: { weight: { max: heaviest } } };
   const compiled = compile(
@@ -38,7 +31,7 @@ const shop = (groups: HandlingGroup[], heaviest?: number) => {
   const request = makeRequest({ lines: groups.map(({ id }) => ({ sku: id, quantity: 1 })) });
   return { compiled, request };
 };
-const potsAndSoil = [group('pots', { shipping: 'any' }), group('soil', { pickup: true })];
+const potsAndSoil = [makeGroup('pots', { shipping: 'any' }), makeGroup('soil', { pickup: true })];
 const NOTHING: AnswersState = {};
 
 test('parts that a carrier prices wait for its answer, and are had once it has come', () => {
@@ -73,7 +66,7 @@ test('parts whose carrier cannot be reached are not to be had', () => {
 
 test('a basket that would take too many questions asks none', () => {
   const pots = (count: number) =>
-    Array.from({ length: count }, (_, at) => group(`pots-${at}`, { shipping: 'any' }));
+    Array.from({ length: count }, (_, at) => makeGroup(`pots-${at}`, { shipping: 'any' }));
   const few = shop(pots(4), 1_000);
   expect(splitWithKnown(few.compiled, few.request, NOTHING).questions).toHaveLength(10);
   const many = shop(pots(7), 12_000);

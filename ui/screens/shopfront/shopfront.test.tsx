@@ -111,11 +111,11 @@ const choose = async (label: string, text: string, name: string): Promise<void> 
   fireEvent.press(screen.getByLabelText(name));
 };
 
-const typeAddress = async (): Promise<void> => {
+const typeAddress = async (town = 'Antigonish', code = 'B2G 2L2'): Promise<void> => {
   fill('Full name', 'Ines Varga');
   fill('Street and number', '4 Tide Lane');
-  fill('Town', 'Antigonish');
-  fill('Postal code', 'B2G 2L2');
+  fill('Town', town);
+  fill('Postal code', code);
   await choose('Province or territory', 'nova', 'Nova Scotia');
 };
 
@@ -201,11 +201,7 @@ describe('the checkout', () => {
   test('has a day and a time chosen; one that others take meanwhile is released, and said to be', async () => {
     jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
     const store = openCheckout(['plant-heather']);
-    fill('Full name', 'Ines Varga');
-    fill('Street and number', '4 Tide Lane');
-    fill('Town', 'Halifax');
-    fill('Postal code', 'B3H 2Y9');
-    await choose('Province or territory', 'nova', 'Nova Scotia');
+    await typeAddress('Halifax', 'B3H 2Y9');
     await waitFor(() => screen.getByLabelText('Cargo bike, 6.25'));
     fireEvent.press(screen.getByLabelText('Cargo bike, 6.25'));
     fireEvent.press(screen.getByText('Place the order'));
@@ -254,11 +250,7 @@ describe('the checkout', () => {
   test('holds a time past the cut-off, as of when it was picked, and says that the order was placed later', async () => {
     jest.setSystemTime(new Date('2026-11-24T14:55:00Z'));
     const store = openCheckout(['plant-heather']);
-    fill('Full name', 'Ines Varga');
-    fill('Street and number', '4 Tide Lane');
-    fill('Town', 'Halifax');
-    fill('Postal code', 'B3H 2Y9');
-    await choose('Province or territory', 'nova', 'Nova Scotia');
+    await typeAddress('Halifax', 'B3H 2Y9');
     await waitFor(() => screen.getByLabelText('Cargo bike, today, 8.75'));
     fireEvent.press(screen.getByLabelText('Cargo bike, today, 8.75'));
     const [first] = within(screen.getByLabelText('The time')).getAllByRole('radio');
@@ -286,11 +278,7 @@ describe('the checkout', () => {
   test('offers a basket that no one way takes in parts: paid in one way, billed to one address, held in time', async () => {
     jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
     const store = openCheckout([...Array<string>(7).fill('soil-20'), 'cane-bamboo']);
-    fill('Full name', 'Ines Varga');
-    fill('Street and number', '4 Tide Lane');
-    fill('Town', 'Dartmouth');
-    fill('Postal code', 'B2W 3T7');
-    await choose('Province or territory', 'nova', 'Nova Scotia');
+    await typeAddress('Dartmouth', 'B2W 3T7');
     await waitFor(() => screen.getByText('No one way takes all of it, but in 2 parts you can have it.'));
     expect(screen.getByText('Why no one way takes it')).toBeTruthy();
     expect(screen.getByText('Getting it to you, in 2 parts')).toBeTruthy();
