@@ -17,7 +17,7 @@ interface Props<V extends string> {
 
 /** How wide a letter of a label is about, and what stands beside the label, in pixels. */
 const LETTER = 7.4;
-const BESIDE = 12;
+const BESIDE = 28;
 
 /** The options in as many rows as let every label be read; all are as wide as the widest. */
 export const rowsOf = <T extends { label: string }>(options: readonly T[], width: number): T[][] => {

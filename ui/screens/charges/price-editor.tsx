@@ -77,7 +77,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
       {price.kind === 'tiers' ? (
         <>
           <Segments
-            width={isPhone ? undefined : 420}
+            width={isPhone ? undefined : nearby ? 460 : 420}
             value={price.basis}
             onChange={(basis) => onChange(rebased(price, basis), null)}
             options={nearby ? [...BASES, { value: 'distance', label: 'Distance' }] : BASES}
