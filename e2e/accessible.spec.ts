@@ -41,6 +41,13 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await openProgram(page, '/reach?part=nearby&pickup=nursery-yard');
     await expect(page.getByRole('group', { name: 'As customers see it' })).toBeVisible();
   },
+  'a shape being drawn': async (page) => {
+    await openProgram(page, '/reach?part=nearby');
+    await page.getByRole('button', { name: 'by shape' }).click();
+    await page.getByRole('button', { name: 'Draw it anew on the map' }).click();
+    await page.getByRole('application', { name: /^Drawing a shape/ }).press('Enter');
+    await expect(page.getByText(/^1 corner\. Press where/)).toBeVisible();
+  },
   'the reach': async (page) => {
     await openProgram(page, '/reach');
     await page.getByLabel('Where would this code fall?').fill('X0A 0H0, 00000');
@@ -140,6 +147,18 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByRole('button', { name: 'Nova Scotia', exact: true }).click();
     await page.getByRole('button', { name: 'Place the order' }).click();
     await expect(page.getByText('Full name is needed.')).toBeVisible();
+  },
+  'a basket in parts': async (page) => {
+    await openProgram(page, '/shop');
+    for (let time = 0; time < 7; time += 1)
+      await page.getByRole('button', { name: 'Add Potting soil, 20 L to the basket' }).click();
+    await page.getByRole('button', { name: 'Add Bamboo canes, 1.8 m, 20 to the basket' }).click();
+    await page.getByRole('link', { name: /^Basket/ }).click();
+    await page.getByRole('button', { name: 'To the checkout' }).click();
+    await page.getByLabel('Postal code').fill('B2W 3T7');
+    await page.getByLabel('Province or territory').fill('Nova');
+    await page.getByRole('button', { name: 'Nova Scotia', exact: true }).click();
+    await expect(page.getByRole('region', { name: 'In parts' })).toBeVisible();
   },
   'the list of keys': async (page) => {
     await openProgram(page);

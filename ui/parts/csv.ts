@@ -18,9 +18,35 @@ const quoteFaults = (errors: readonly Papa.ParseError[], before = 0): Fault[] =>
 const SAMPLE_LENGTH = 20_000;
 const SAMPLE_ROWS = 50;
 
-/** What parts the cells, judged by the first filled rows: blank ones would speak for a single column. */
-const delimiterOf = (text: string): string =>
-  Papa.parse(text.slice(0, SAMPLE_LENGTH), { preview: SAMPLE_ROWS, skipEmptyLines: 'greedy' }).meta.delimiter;
+/** A comma last: it stands in numbers and words too, so that of equals it is the least likely. */
+const DELIMITERS = [';', '\t', ','];
+const QUOTED = /"(?:[^"]|"")*"/g;
+
+/** How often each delimiter stands outside quotes in the first filled line, which has the headings. */
+const inHeadings = (sample: string): { delimiter: string; count: number }[] => {
+  const [line = ''] = sample
+    .replace(QUOTED, '')
+    .split(/\r\n|\r|\n/)
+    .filter((one) => one.trim() !== '');
+  return DELIMITERS.map((delimiter) => ({ delimiter, count: line.split(delimiter).length - 1 })).sort(
+    (a, b) => b.count - a.count,
+  );
+};
+
+/**
+ * What parts the cells: the delimiter that the headings have most of; where two are there equally often, the one that
+ * makes the first filled rows most alike (blank rows would speak for a single column).
+ */
+const delimiterOf = (text: string): string => {
+  const sample = text.slice(0, SAMPLE_LENGTH);
+  const [first, second] = inHeadings(sample);
+  if (first && second && first.count > second.count) return first.delimiter;
+  return Papa.parse(sample, {
+    preview: SAMPLE_ROWS,
+    skipEmptyLines: 'greedy',
+    delimitersToGuess: DELIMITERS,
+  }).meta.delimiter;
+};
 
 /** The rows of a text of comma, semicolon or tab separated values, and where its quotes do not close. */
 export const parseCsv = (text: string): { rows: string[][]; faults: Fault[] } => {
@@ -58,6 +84,11 @@ export const parseCsvInParts = (
   return { rows, faults };
 };
 
+/** What other programs may part cells by: a cell that has one is quoted. */
+const OTHER_DELIMITER = /[;\t|]/;
+
 /** Rows of cells as comma separated values (RFC 4180), safe to open in a spreadsheet. */
-export const csvText = (rows: readonly string[][]): string =>
-  `${Papa.unparse(rows as string[][], { escapeFormulae: FORMULA })}\r\n`;
+export const csvText = (rows: readonly string[][]): string => {
+  const quotes = (cell: unknown): boolean => OTHER_DELIMITER.test(String(cell));
+  return `${Papa.unparse(rows as string[][], { escapeFormulae: FORMULA, quotes })}\r\n`;
+};

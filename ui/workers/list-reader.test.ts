@@ -78,7 +78,24 @@ test('cells that a spreadsheet would run are made harmless, and are themselves a
         expect(again.map(([, held]) => held)).toEqual(rows.map(([, held]) => held));
       },
     ),
+    { numRuns: 2_000, examples: [[[['a', '=||']]], [[['a', '=;;']]]] },
   );
+});
+
+test('what parts the cells is read off the headings; a cell may hold any of the others', () => {
+  const read = (text: string): string[][] =>
+    parseCsvInParts(text, nothing).rows.filter(([cell]) => cell !== '');
+  expect(read('a,"\'=||"')).toEqual([['a', '=||']]);
+  expect(read('name,note\nx,one; two; three')).toEqual([
+    ['name', 'note'],
+    ['x', 'one; two; three'],
+  ]);
+  expect(read('\n"A, B";Preis\n"x;y";1,50')).toEqual([
+    ['A, B', 'Preis'],
+    ['x;y', '1,50'],
+  ]);
+  expect(read('Artikel;Preis, EUR\nTopf;1,50\nUrne;2,50')[1]).toEqual(['Topf', '1,50']);
+  expect(read('a\tb\n1\t2')[1]).toEqual(['1', '2']);
 });
 
 test('an apostrophe that stands before a formula is kept, and a number is left as it is', () => {
