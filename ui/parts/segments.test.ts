@@ -1,14 +1,18 @@
+import { textWidth } from '../theme/text-width.ts';
 import { rowsOf } from './segments.tsx';
 
-const labels = (...all: string[]) => all.map((label) => ({ label }));
-const shown = (width: number, ...all: string[]): string[] =>
-  rowsOf(labels(...all), width).map((row) => row.map(({ label }) => label).join(' '));
+const SIX = ['Flat', 'Steps', 'Percent', 'Goods', 'Table', 'Carrier'];
+const shown = (room: number): string[] => rowsOf(SIX, 80, room).map((row) => row.join(' '));
 
 test('segments stand in one row where there is room, else in as few even rows as let each be read', () => {
-  const six = ['Flat', 'Steps', 'Percent', 'Goods', 'Table', 'Carrier'];
-  expect(shown(Number.POSITIVE_INFINITY, ...six)).toEqual([six.join(' ')]);
-  expect(shown(500, ...six)).toEqual([six.join(' ')]);
-  expect(shown(350, ...six)).toEqual(['Flat Steps Percent', 'Goods Table Carrier']);
-  expect(shown(170, ...six)).toEqual(['Flat Steps', 'Percent Goods', 'Table Carrier']);
-  expect(shown(10, 'all 33', 'lacking, 2')).toEqual(['all 33', 'lacking, 2']);
+  expect(shown(Number.POSITIVE_INFINITY)).toEqual([SIX.join(' ')]);
+  expect(shown(480)).toEqual([SIX.join(' ')]);
+  expect(shown(479)).toEqual(['Flat Steps Percent', 'Goods Table Carrier']);
+  expect(shown(170)).toEqual(['Flat Steps', 'Percent Goods', 'Table Carrier']);
+  expect(shown(10)).toEqual(SIX);
+});
+
+test('a longer text is wider, a larger one too, where nothing can be measured', () => {
+  expect(textWidth('Percent', 'Any', 13)).toBeGreaterThan(textWidth('Flat', 'Any', 13));
+  expect(textWidth('Flat', 'Any', 26)).toBe(2 * textWidth('Flat', 'Any', 13));
 });

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { SegmentedButtons } from 'react-native-paper';
+import { textWidth } from '../theme/text-width.ts';
 import { SANS_STRONG } from '../theme/tokens.ts';
 
 interface Option<V extends string> {
@@ -15,19 +16,21 @@ interface Props<V extends string> {
   width?: number;
 }
 
-/** How wide a letter of a label is about, and what stands beside the label, in pixels. */
-const LETTER = 7.4;
-const BESIDE = 28;
+const SIZE = 13;
+/** What stands beside the label of a segment, in pixels. */
+const BESIDE = 34;
 
-/** The options in as many rows as let every label be read; all are as wide as the widest. */
-export const rowsOf = <T extends { label: string }>(options: readonly T[], width: number): T[][] => {
-  const widest = Math.max(...options.map(({ label }) => label.length * LETTER + BESIDE));
-  const most = Math.min(options.length, Math.max(1, Math.floor(width / widest)));
+/** The options in as few even rows as let every label be read; `widest` is how wide the widest segment has to be. */
+export const rowsOf = <T,>(options: readonly T[], widest: number, room: number): T[][] => {
+  const most = Math.min(options.length, Math.max(1, Math.floor(room / widest)));
   const each = Math.ceil(options.length / Math.ceil(options.length / most));
   return Array.from({ length: Math.ceil(options.length / each) }, (_, row) =>
     options.slice(row * each, (row + 1) * each),
   );
 };
+
+const widestOf = (options: readonly { label: string }[]): number =>
+  Math.max(...options.map(({ label }) => textWidth(label, SANS_STRONG, SIZE))) + BESIDE;
 
 /** One of a few, side by side; in several rows where there is no room for all labels in one. */
 export const Segments = <V extends string>({ value, options, onChange, width }: Props<V>) => {
@@ -37,7 +40,7 @@ export const Segments = <V extends string>({ value, options, onChange, width }: 
       style={[{ gap: 4 }, width === undefined ? null : { width, alignSelf: 'flex-end' }]}
       onLayout={({ nativeEvent: { layout } }) => setRoom(layout.width)}
     >
-      {rowsOf(options, room).map((row) => (
+      {rowsOf(options, widestOf(options), room).map((row) => (
         <SegmentedButtons
           key={row[0]?.value ?? ''}
           density="small"
@@ -45,8 +48,9 @@ export const Segments = <V extends string>({ value, options, onChange, width }: 
           onValueChange={(chosen) => onChange(chosen as V)}
           buttons={row.map((option) => ({
             ...option,
-            labelStyle: { fontFamily: SANS_STRONG, fontSize: 13, marginHorizontal: -12 },
-            style: { minWidth: 0, borderRadius: 2 },
+            labelStyle: { fontFamily: SANS_STRONG, fontSize: SIZE, marginHorizontal: -12 },
+            // One that is alone in its row is the first of it, which has no edge towards a second.
+            style: { minWidth: 0, borderRadius: 2, ...(row.length === 1 ? { borderEndWidth: 1 } : {}) },
           }))}
         />
       ))}

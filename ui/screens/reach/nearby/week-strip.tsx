@@ -23,7 +23,7 @@ const styles = (inks: Inks) => ({
   all: { gap: 2 },
   note: note(inks),
   row: { flexDirection: 'row', alignItems: 'center', gap: 8 } as const,
-  day: { ...smallFigure, width: 78 },
+  day: { ...smallFigure, width: 88 },
   strip: { flex: 1 },
   said: { ...note(inks), width: 96, textAlign: 'right' } as const,
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 4, marginLeft: -4 } as const,
