@@ -67,11 +67,18 @@ const isContradictory = ({ place: { country, subdivision, code } }: PlaceClass):
   return said !== undefined && subdivision !== undefined && said !== subdivision;
 };
 
+/**
+ * So many orders of a class are tried in parts without success; the rest are told by what stops them, as these are. To
+ * part an order takes far longer than to quote it.
+ */
+const MOST_IN_VAIN = 500;
+
 /** Judges orders of one class of places, and keeps what it finds. */
 class Judge {
   readonly unsent = new Map<string, Unsent>();
   stopped = false;
   readonly #zone: string | null;
+  #inVain = 0;
 
   constructor(
     private readonly compiled: CompiledBook,
@@ -123,8 +130,10 @@ class Judge {
     if (isContradictory(this.place)) return false;
     const inPart: Cause = { code: 'only-in-parts', where };
     if (this.findings.has(inPart) && this.findings.has({ code, where })) return true;
+    if (this.#inVain >= MOST_IN_VAIN) return false;
     const parts = inParts(this.compiled, request);
-    if (parts !== null) this.keep(inPart, request, { parts });
+    if (parts === null) this.#inVain += 1;
+    else this.keep(inPart, request, { parts });
     return parts !== null;
   }
 
