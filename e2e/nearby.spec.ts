@@ -214,14 +214,14 @@ test('a basket that no one way takes is offered and ordered in parts', async ({ 
   await expect(page.getByText(isPhone(page) ? /./ : /Potting soil|Bamboo canes/).first()).toBeVisible();
 });
 
-test('a time that a customer holds is full in another tab until it is given up', async ({
+test('a time is taken for other tabs while it is held and once it is ordered, and free again once it is given up', async ({
   page,
   context,
 }) => {
-  const last = async (at: Page): Promise<Locator> => {
+  const times = async (at: Page): Promise<Locator> => {
     await at.getByRole('radio', { name: /^Cargo bike, \d/ }).click();
     await at.getByRole('radiogroup', { name: 'The day' }).getByRole('radio').nth(1).click();
-    return at.getByRole('radiogroup', { name: 'The time' }).getByRole('radio').last();
+    return at.getByRole('radiogroup', { name: 'The time' }).getByRole('radio');
   };
   const other = await context.newPage();
   for (const at of [page, other]) {
@@ -229,13 +229,22 @@ test('a time that a customer holds is full in another tab until it is given up',
     await put(at, 'Heather, young', 2);
     await toCheckout(at, 'B3H 2Y9', 'Halifax');
   }
-  const theirs = await last(other);
-  const left = /, (\d) left$/.exec((await theirs.getAttribute('aria-label')) ?? '')?.[1];
-  await (await last(page)).click();
-  await expect(theirs).toHaveAccessibleName(left === '1' ? /, full$/ : /, \d left$/);
-  const kept = await theirs.getAttribute('aria-label');
+  const theirs = (await times(other)).last();
+  const mine = await times(page);
+  const free = (await theirs.getAttribute('aria-label')) ?? '';
+  await mine.last().click();
+  await expect(theirs).not.toHaveAccessibleName(free);
+  await expect(theirs).toHaveAccessibleName(/, (full|\d left)$/);
+  const taken = (await theirs.getAttribute('aria-label')) ?? '';
+  await mine.first().click();
+  await expect(theirs).toHaveAccessibleName(free);
+  await mine.last().click();
+  await expect(theirs).toHaveAccessibleName(taken);
+  await page.getByRole('button', { name: 'Place the order' }).click();
+  await expect(page.getByRole('heading', { name: /^Thank you\. Your order is/ })).toBeVisible();
+  await waitUntilKept(page);
   await page.close();
-  await expect(theirs).not.toHaveAccessibleName(kept ?? '');
+  await expect(theirs).toHaveAccessibleName(taken);
 });
 
 test('cash on delivery is not offered where the postal list refuses it', async ({ page }) => {
