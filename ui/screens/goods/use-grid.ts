@@ -52,6 +52,9 @@ export const cellAfter = (
   return good && column ? { sku: good.sku, column } : null;
 };
 
+/** How long a row is waited for, in frames. */
+const MOST_FRAMES = 120;
+
 /**
  * The cursor of the table: arrows move it, Enter or F2 edits the cell under it, Enter goes on to the cell
  * below, Tab to the one beside, Escape leaves the cell. `show` brings a row into view.
@@ -60,15 +63,17 @@ export const useGrid = (goods: readonly Good[], show: (index: number) => void): 
   const [cursor, setCursor] = useState<Cursor | null>(null);
   const wantsFocus = useRef(false);
   useLayoutEffect(() => {
-    if (!wantsFocus.current || !cursor || cursor.editing) return;
+    if (!wantsFocus.current || !cursor || cursor.editing) return undefined;
     wantsFocus.current = false;
-    const focus = (): HTMLElement | null => {
+    let frame = 0;
+    // A row that was out of sight is drawn some frames after it is scrolled to.
+    const focus = (framesLeft: number): void => {
       const cell = document.getElementById(cellId(cursor.sku, cursor.column));
       cell?.focus();
-      return cell;
+      if (!cell && framesLeft > 0) frame = requestAnimationFrame(() => focus(framesLeft - 1));
     };
-    // A row that was out of sight is drawn a frame after it is scrolled to.
-    if (!focus()) requestAnimationFrame(() => requestAnimationFrame(focus));
+    focus(MOST_FRAMES);
+    return () => cancelAnimationFrame(frame);
   }, [cursor]);
 
   const go = (to: Pick<Cursor, 'sku' | 'column'>, editing: boolean): void => {
