@@ -32,7 +32,7 @@ const knownOf = (all: readonly PostalArea[]): Known => {
   return found;
 };
 
-/** So many of the nearest in degrees are looked at first; among them is one about as near as any in metres. */
+/** So many of the nearest in degrees are looked at first: one of them is about the nearest in metres too. */
 const FIRST_LOOK = 4;
 /** A distance is rounded to a metre. */
 const ROUNDED = 1;

@@ -116,9 +116,9 @@ export const useCheckout = (): Checkout => {
     () => (chosen?.slots && request ? slotDays(compiled, chosen.id, request) : NO_DAYS),
     [compiled, chosen, request],
   );
-  const { look, pick } = useHeldSlots();
-  const { slot, asOf, released } = look(WHOLE, chosen?.id ?? null, days);
-  const parts = useParts(view, form, taken);
+  const held = useHeldSlots();
+  const { slot, asOf, released } = held.look(WHOLE, chosen?.id ?? null, days);
+  const parts = useParts(view, form, held);
   const payments = book.payments.filter(({ id }) => chosen?.payments.includes(id));
   const payment = payments.find(({ id }) => id === paying) ?? payments[0] ?? null;
   const place = form.handleSubmit((typed) => {
@@ -152,7 +152,7 @@ export const useCheckout = (): Checkout => {
     days,
     slot,
     pick: (picked) => {
-      if (chosen) pick(WHOLE, chosen.id, picked, moment);
+      if (chosen) held.pick(WHOLE, chosen.id, picked, moment);
     },
     released,
     choose: setWanted,

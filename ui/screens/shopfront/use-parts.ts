@@ -2,9 +2,9 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { PastOrder } from '../../../core/model/order.ts';
-import type { QuoteRequest } from '../../../core/model/request.ts';
 import type { PaymentOption } from '../../../core/model/tax.ts';
 import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
+import { slotsTaken } from '../../../core/order/slots-taken.ts';
 import type { SplitPart } from '../../../core/quote/split.ts';
 import { slotDays, type SlotDay } from '../../../core/time/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
@@ -18,7 +18,7 @@ import { selectPastOrders } from '../../state/selectors.ts';
 import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { billingOf, type CheckoutValues } from './address-form.ts';
-import { useHeldSlots, type HeldSlot } from './held-slots.ts';
+import type { HeldSlot, HeldSlots } from './held-slots.ts';
 
 /** A part of the basket as it is shown, with the times it can be had at. */
 export interface PartShown extends SplitPart, HeldSlot {
@@ -48,19 +48,16 @@ type Shown = NonNullable<CustomerView['parts']>['split']['parts'];
 const NO_PARTS: Shown = [];
 
 /** The parts with their days and what is held of each. */
-const usePartsShown = (split: Shown, taken: QuoteRequest['slotsTaken']): PartShown[] => {
+const usePartsShown = (split: Shown, { look, pick }: HeldSlots): PartShown[] => {
   const compiled = useAppSelector(selectServedCompiled);
-  const { look, pick } = useHeldSlots();
   const dated = useMemo(
     () =>
       split.map((part) => ({
         ...part,
         key: keyOf(part),
-        days: part.choice.slots
-          ? slotDays(compiled, part.choice.id, { ...part.request, ...(taken ? { slotsTaken: taken } : {}) })
-          : [],
+        days: part.choice.slots ? slotDays(compiled, part.choice.id, part.request) : [],
       })),
-    [split, compiled, taken],
+    [split, compiled],
   );
   return dated.map((part) => ({
     ...part,
@@ -89,7 +86,7 @@ const usePartsPayment = (parts: Shown) => {
 export const useParts = (
   view: CustomerView | null,
   form: UseFormReturn<CheckoutValues>,
-  taken: QuoteRequest['slotsTaken'],
+  held: HeldSlots,
 ): PartsCheckout | null => {
   const dispatch = useAppDispatch();
   const router = useRouter();
@@ -98,7 +95,7 @@ export const useParts = (
   const known = useAppSelector((state) => state.answers);
   const [faults, setFaults] = useState<readonly string[]>([]);
   const split = view?.parts?.split.parts ?? NO_PARTS;
-  const parts = usePartsShown(split, taken);
+  const parts = usePartsShown(split, held);
   const paying = usePartsPayment(split);
   const place = form.handleSubmit((values) => {
     const placed: PastOrder[] = [];
@@ -106,7 +103,12 @@ export const useParts = (
     for (const { request, choice, slot, asOf } of parts) {
       const payment = paying.payment?.id ?? choice.payments[0];
       const made = placeOrder(compiled, {
-        request: { ...request, placedAt: asOf ?? at, ...(taken ? { slotsTaken: taken } : {}) },
+        request: {
+          ...request,
+          placedAt: asOf ?? at,
+          // Two parts may go in one way: the first takes a place of its slot from the second.
+          slotsTaken: [...(request.slotsTaken ?? []), ...slotsTaken(placed)],
+        },
         at,
         choiceId: choice.id,
         shown: choice.charge,

@@ -30,6 +30,6 @@ export const openShapes = async (): Promise<OpenedShapes | null> => {
 /** What a shape is called where its file does not say. */
 export const shapeName = ({ name }: ReadShape, at: number): string => name ?? `Shape ${at + 1}`;
 
-/** What is said of shapes whose holes are left out; empty where none has any. */
+/** What is said of shapes whose holes are left out; empty where there are no holes. */
 export const holesNote = (shapes: readonly ReadShape[]): string =>
   shapes.some(({ hasHoles }) => hasHoles) ? 'Holes were left out: an area has none.' : '';
