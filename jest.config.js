@@ -1,23 +1,38 @@
-const babel = { '\\.[jt]sx?$': ['babel-jest', { presets: ['babel-preset-expo'] }] };
+/** Our own code runs as it is written: only types, JSX and modules are turned into what Jest reads. */
+const plain = [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx: true },
+      transform: { react: { runtime: 'automatic' } },
+    },
+    module: { type: 'commonjs' },
+  },
+];
 
 /** Packages that ship as modern modules only. */
 const MODERN =
   'iso-3166|temporal-|fast-check|pure-rand|immer|@reduxjs|redux|react-redux|reselect|d3-array|internmap|flatbush|flatqueue|ical|mdast-util-|micromark|decode-named-character-reference|character-entities|unist-util-|devlop|dequal';
 
+const preset = require('jest-expo/jest-preset');
+
 /** The core and the shells without an interface run in plain Node; the interface runs with jest-expo. */
 module.exports = {
   testTimeout: 90_000,
+  maxWorkers: '100%',
   projects: [
     {
       displayName: 'core',
       testEnvironment: 'node',
       testMatch: ['<rootDir>/{core,carriers,gazetteer,server,cli,demo,scripts}/**/*.test.ts'],
-      transform: babel,
+      transform: { '\\.m?[jt]sx?$': plain },
       transformIgnorePatterns: [`/node_modules/(?!(${MODERN}))`],
     },
     {
       displayName: 'ui',
       preset: 'jest-expo',
+      transform: { '<rootDir>/(core|carriers|gazetteer|demo|ui)/.*\\.tsx?$': plain, ...preset.transform },
       transformIgnorePatterns: [
         `/node_modules/(?!(${MODERN}|(jest-)?react-native|@react-native|expo|@expo|standard-navigation))`,
       ],

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './browser.ts';
 import { choiceOf, chooseTrial, closeSlip, fill, isPhone, openProgram, openSlip } from './program.ts';
 
 test('an adjustment is written as a sentence, acts on the slip, and is moved by dragging and by keys', async ({
@@ -25,10 +25,11 @@ test('an adjustment is written as a sentence, acts on the slip, and is moved by 
   await page.getByRole('button', { name: /^Moss week\. / }).click();
   const handle = page.getByLabel('Move Moss week');
   await handle.focus();
+  const spoken = page.locator('[id^=DndLiveRegion]');
   await page.keyboard.press('Space');
-  await page.waitForTimeout(100);
+  await expect(spoken).toContainText('Picked up');
   await page.keyboard.press('ArrowUp');
-  await page.waitForTimeout(300);
+  await expect(spoken).toContainText(/moved over droppable area (?!moss-week)/);
   await page.keyboard.press('Space');
   await expect(list.getByRole('listitem').nth(4)).toContainText('Moss week');
 

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './browser.ts';
 import { choiceOf, closeSlip, fill, openProgram, openSlip, waitUntilKept } from './program.ts';
 
 const choose = async (page: Page, label: string, text: string, name: string): Promise<void> => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './browser.ts';
 import { choiceOf, fill, isPhone, openProgram, openSlip } from './program.ts';
 
 test('a selection of cells is raised together', async ({ page }) => {

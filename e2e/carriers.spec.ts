@@ -1,4 +1,4 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from './browser.ts';
 import { choiceOf, closeSlip, openProgram, openSlip, waitUntilKept } from './program.ts';
 
 const TERN = '/charges?part=carriers&account=tern';

@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './browser.ts';
 import { choiceOf, closeSlip, fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
 
 const openCsv = async (page: Page, path: string): Promise<void> => {

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { test as freshTest } from '@playwright/test';
+import { expect, test, type Page } from './browser.ts';
 import { fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
 
 const NAME = 'Name of the shop';
@@ -6,10 +7,10 @@ const SCREENS = ['/reach', '/charges?zone=west&service=parcel', '/goods', '/shop
 
 const lastChanged = (page: Page) => page.getByLabel(NAME, { exact: true });
 
-test.describe('without a network', () => {
-  test.use({ serviceWorkers: 'allow' });
+freshTest.describe('without a network', () => {
+  freshTest.use({ serviceWorkers: 'allow' });
 
-  test('the program opens again, on any of its pages, with what was kept', async ({ page, context }) => {
+  freshTest('the program opens again, on any of its pages, with what was kept', async ({ page, context }) => {
     await openProgram(page, '/settings');
     await page.evaluate(async () => {
       await navigator.serviceWorker.ready;

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './browser.ts';
 import { choiceOf, openProgram, openSlip, waitUntilKept } from './program.ts';
 
 const ROWS = 100_000;

@@ -1,4 +1,4 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from './browser.ts';
 import { readFileSync, writeFileSync } from 'node:fs';
 import {
   chooseTrial,

@@ -1,4 +1,4 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from './browser.ts';
 
 /** The program as a person sees it, at either width. */
 
@@ -53,8 +53,5 @@ export const fill = async (page: Page, label: string, text: string): Promise<voi
 };
 
 /** Waits until what was changed is on the device. */
-export const waitUntilKept = async (page: Page): Promise<void> => {
-  await page.waitForTimeout(400);
-  if ((await page.getByText(/^Draft, /).count()) > 0)
-    await expect(page.getByText('Draft, kept')).toBeVisible();
-};
+export const waitUntilKept = (page: Page): Promise<void> =>
+  expect(page.locator('html')).toHaveAttribute('data-storage', 'kept');

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './browser.ts';
 import {
   choiceOf,
   closeSlip,

@@ -1,4 +1,4 @@
-import { expect, test, type Locator } from '@playwright/test';
+import { expect, test, type Locator } from './browser.ts';
 import { isPhone, openProgram, openSlip, closeSlip, waitUntilKept } from './program.ts';
 
 test('a country closed is gone from the map, the slip and the answer about its codes', async ({ page }) => {

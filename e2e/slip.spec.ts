@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './browser.ts';
 import { chooseTrial, choiceOf, fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
 
 test('the trial is changed in place and kept as a new one', async ({ page }) => {

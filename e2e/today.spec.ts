@@ -1,4 +1,4 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from './browser.ts';
 import { openProgram, waitUntilKept } from './program.ts';
 
 const orderOf = (page: Page, number: string): Locator =>

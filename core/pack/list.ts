@@ -52,15 +52,33 @@ const parcelOf = (run: ParcelRun, lines: readonly BasketLine[]): Parcel => {
   };
 };
 
-/** Runs of parcels alike as the parcels one by one, up to a thousand. */
-export const parcelsOf = (runs: readonly ParcelRun[], lines: readonly BasketLine[]): Parcel[] => {
-  const parcels: Parcel[] = [];
+/** What `make` gives for each run of parcels alike, once for each parcel of the run, up to a thousand. */
+const eachParcel = <T>(runs: readonly ParcelRun[], make: (run: ParcelRun) => T): T[] => {
+  const parcels: T[] = [];
   for (const run of runs) {
-    const parcel = parcelOf(run, lines);
+    const parcel = make(run);
     for (let one = 0; one < run.count && parcels.length < MOST_LISTED; one += 1) parcels.push(parcel);
   }
   return parcels;
 };
+
+/** Runs of parcels alike as the parcels one by one, up to a thousand. */
+export const parcelsOf = (runs: readonly ParcelRun[], lines: readonly BasketLine[]): Parcel[] =>
+  eachParcel(runs, (run) => parcelOf(run, lines));
+
+/** The same parcels as a carrier is told of them: weight, size and box, without what lies where in them. */
+export const outsidesOf = (
+  runs: readonly ParcelRun[],
+  lines: readonly BasketLine[],
+): Pick<Parcel, 'weight' | 'size' | 'boxId'>[] =>
+  eachParcel(runs, (run) => {
+    const size = run.packed ? run.packed.box.inside : cartonOf(run, lines)?.good.size;
+    return {
+      weight: run.weight,
+      ...(size ? { size } : {}),
+      ...(run.packed ? { boxId: run.packed.box.id } : {}),
+    };
+  });
 
 /**
  * The parcels of a basket as a quote lists them, up to a thousand. Where a weight is not known, or a unit

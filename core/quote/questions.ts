@@ -2,7 +2,7 @@ import { valuedLines } from '../duty/import-charges.ts';
 import type { CarrierQuestion } from '../model/carrier.ts';
 import type { Destination } from '../model/place.ts';
 import type { QuoteRequest } from '../model/request.ts';
-import { parcelsOf } from '../pack/list.ts';
+import { outsidesOf } from '../pack/list.ts';
 import { Parcels } from '../pack/parcels.ts';
 import { pointsOf } from '../price/rounding.ts';
 import { dateOf } from '../time/calendar.ts';
@@ -36,7 +36,7 @@ const questionParcels = (
   const packed = new Parcels(packing, lines, defaultWeight).all();
   if (!packed.ok) return [];
   const codes = new Map(packing.boxes.map(({ id, carrierBox }) => [id, carrierBox?.code]));
-  return parcelsOf(packed.runs, lines).map(({ weight, size, boxId }) => {
+  return outsidesOf(packed.runs, lines).map(({ weight, size, boxId }) => {
     const boxCode = boxId === undefined ? undefined : codes.get(boxId);
     return { weight, ...(size ? { size } : {}), ...(boxCode === undefined ? {} : { boxCode }) };
   });

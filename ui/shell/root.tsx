@@ -38,6 +38,7 @@ const openStore = async (): Promise<AppStore> => {
   const writer = keepStore(store, deviceShelf, tabs, loadDemoShop, start.stamp ?? null);
   const flush = (): void => void writer.flush();
   askToPersist(store);
+  markStorage(store);
   void Promise.all([import('../state/demo-orders.ts'), loadDemoShop()]).then(
     ([{ demoOrders, demoEdition }, demo]) => {
       const now = new Date().toISOString();
@@ -76,6 +77,15 @@ const Themed = ({ children }: { children: ReactNode }) => {
       {children}
     </PaperProvider>
   );
+};
+
+/** Marks the document with whether what was changed is on the device, for whoever must wait for it. */
+const markStorage = (store: AppStore): void => {
+  const mark = (): void => {
+    document.documentElement.dataset['storage'] = store.getState().storage.state;
+  };
+  mark();
+  store.subscribe(mark);
 };
 
 const useStore = () => {

@@ -21,14 +21,22 @@ import ProofScreen from './proof-screen.tsx';
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 
+/** What was worked out once for a shop is not worked out again for the next test. */
+const mockKnown = new Map<string, unknown>();
+const mockOnce = <T,>(asked: unknown, make: () => T): T => {
+  const key = JSON.stringify(asked);
+  if (!mockKnown.has(key)) mockKnown.set(key, make());
+  return mockKnown.get(key) as T;
+};
+
 /** The auditor where the test is, in place of the worker. */
 jest.mock('../../workers/start-audit.ts', () => ({
   startAudit: (shop: ShopParts, on: string, onProgress: (share: number) => void) => ({
-    errata: Promise.resolve().then(() => mockAuditor().audit(shop, on, onProgress)),
+    errata: Promise.resolve().then(() => mockOnce([shop, on], () => mockAuditor().audit(shop, on, onProgress))),
     stop: () => undefined,
   }),
   startComparison: (shop: ShopParts, live: ShopParts) => ({
-    compared: Promise.resolve().then(() => mockAuditor().compare(shop, live)),
+    compared: Promise.resolve().then(() => mockOnce([shop, live], () => mockAuditor().compare(shop, live))),
     stop: () => undefined,
   }),
 }));

@@ -23,8 +23,7 @@ const boxOf = ([outer = []]: Polygon): Box => {
   return box;
 };
 
-/** All land of the earth, read when a map of a neighbourhood is first drawn. */
-export const readLand = async (): Promise<Land[]> => {
+const read = async (): Promise<Land[]> => {
   const { default: data } = await import('world-atlas/land-10m.json');
   const topology = data as unknown as Topology<{ land: GeometryCollection }>;
   return feature(topology, topology.objects.land)
@@ -38,11 +37,16 @@ export const readLand = async (): Promise<Land[]> => {
     .map((polygon) => ({ polygon, box: boxOf(polygon) }));
 };
 
+let land: Promise<Land[]> | undefined;
+
+/** All land of the earth, read once, when a map of a neighbourhood is first drawn. */
+export const readLand = (): Promise<Land[]> => (land ??= read());
+
 /** The land that a plane shows, as one path. */
-export const landPath = (land: readonly Land[], { projection, width, height }: Plane): string => {
+export const landPath = (lands: readonly Land[], { projection, width, height }: Plane): string => {
   const [west = -180, north = 90] = projection.invert?.([0, 0]) ?? [];
   const [east = 180, south = -90] = projection.invert?.([width, height]) ?? [];
-  const seen = land.filter(
+  const seen = lands.filter(
     ({ box }) => box[0] <= east && box[2] >= west && box[1] <= north && box[3] >= south,
   );
   const coordinates = seen.map(({ polygon }) => polygon);
