@@ -1,5 +1,4 @@
 import { useEffect, useState, type ReactNode } from 'react';
-import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
@@ -18,6 +17,7 @@ import { keepOffline } from './offline.ts';
 import { useShippedFonts } from '../theme/fonts.ts';
 import { Icon } from '../theme/icon.tsx';
 import { lampTheme, paperTheme } from '../theme/theme.ts';
+import { usePrefersDark } from '../theme/use-prefers-dark.ts';
 
 /** With the first change there is something to lose: the browser is asked not to clear it by itself. */
 const askToPersist = (store: AppStore): void => {
@@ -62,9 +62,9 @@ const storeWithoutShelf = async (): Promise<AppStore> =>
   makeStore({ draft: initialDraft(await loadDemoShop()), storage: { state: 'off' } });
 
 const Themed = ({ children }: { children: ReactNode }) => {
-  const system = useColorScheme();
+  const prefersDark = usePrefersDark();
   const chosen = useAppSelector((state) => state.session.colours);
-  const theme = (chosen === 'system' ? system : chosen) === 'dark' ? lampTheme : paperTheme;
+  const theme = (chosen === 'system' ? prefersDark : chosen === 'dark') ? lampTheme : paperTheme;
   useEffect(() => {
     document.documentElement.style.colorScheme = theme.dark ? 'dark' : 'light';
     document.body.style.backgroundColor = theme.inks.ground;
