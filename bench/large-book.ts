@@ -52,7 +52,7 @@ export const largeBook = (zones: number, services: number, steps: number, patter
       zoneId: zone.id,
       active: true,
       price: {
-        kind: 'tiers' as const,
+        kind: 'steps' as const,
         basis: 'weight' as const,
         per: 'order' as const,
         steps: Array.from({ length: steps }, (_, step) => ({

@@ -77,7 +77,7 @@ const slots = (): (() => unknown) => {
   const timing = { kind: 'slot', hours: everyDay, minutes: 30, horizonDays: 14, capacity: 30 } as const;
   const plan = timePlan(
     makeYard({ hours: everyDay }),
-    { kind: 'as-received', minutes: 60 },
+    { kind: 'open-minutes', minutes: 60 },
     { ...timing, hours: everyDay },
     clock,
   );
@@ -95,10 +95,10 @@ const split = (): (() => unknown) => {
     id: `g${at}`,
     name: `g${at}`,
     shipping: at % 3 === 0 ? 'any' : 'none',
-    delivery: at % 3 === 1,
-    pickup: at % 3 === 2,
+    delivery: at % 3 === 1 ? 'any' : 'none',
+    pickup: at % 3 === 2 ? 'any' : 'none',
   }));
-  const goods = Array.from({ length: 20 }, (_, at) => makeGood(`s${at}`, { groupId: `g${at % 8}` }));
+  const goods = Array.from({ length: 20 }, (_, at) => makeGood(`s${at}`, { groupIds: [`g${at % 8}`] }));
   const book = makeBook({ locations: [makeYard()], areas: [makeArea()], pickups: [makePickup()], groups });
   const compiled = compile(book, makeCatalogue(...goods));
   const lines = goods.map(({ sku }) => ({ sku, quantity: 1 }));

@@ -272,7 +272,7 @@ const benchAudit = async (): Promise<void> => {
   const small = await measure(() => audit(demo, '2026-11-24'));
   expect('audit, demo book', small.median < 300, `${small.median.toFixed(0)} ms`, '300 ms');
   const book = { ...largeBook(200, 6, 20, 5_000), adjustments: manyAdjustments(50, 6), groups: [] };
-  const goods = demoCatalogue.goods.map(({ groupId: _, ...good }) => good);
+  const goods = demoCatalogue.goods.map(({ groupIds: _, ...good }) => good);
   const large = compile({ ...book, rateTables: [], postalList: [] }, { ...demoCatalogue, goods });
   const start = performance.now();
   const errata = audit(large, '2026-11-24').length;

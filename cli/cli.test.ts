@@ -82,7 +82,7 @@ describe('quote', () => {
   });
 
   test('cannot run with a faulty file, named with the path within it', async () => {
-    const book = write('book.json', JSON.stringify({ format: 'emporos-book', version: 2 }));
+    const book = write('book.json', JSON.stringify({ format: 'emporos-book', version: 3 }));
     const { code, out, err } = await ask(
       'quote',
       '--book',
@@ -93,7 +93,7 @@ describe('quote', () => {
       write('one.json', request),
     );
     expect([code, out]).toEqual([2, '']);
-    expect(err).toContain(`${book}: version: This must be one of: 1.`);
+    expect(err).toContain(`${book}: version: This must be one of: 2.`);
     expect(err).toContain(`${book}: zones: This is missing.`);
   });
 

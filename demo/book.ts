@@ -37,7 +37,7 @@ const locations: Location[] = [
     },
     hours: WEEK.map((day) => ({ day, from: '09:00', to: '17:30' })),
     closedDates: CLOSED,
-    preparation: { kind: 'batch', cutoff: '13:00', readyAt: '15:30', days: 0 },
+    preparation: { kind: 'cut-off', cutoff: '13:00', readyAt: '15:30', days: 0 },
   },
   {
     id: 'market-stall',
@@ -59,8 +59,8 @@ const group = (id: string, name: string, part: Partial<HandlingGroup> = {}): Han
   id,
   name,
   shipping: 'any',
-  delivery: true,
-  pickup: true,
+  delivery: 'any',
+  pickup: 'any',
   ...part,
 });
 
@@ -69,7 +69,7 @@ const demoGroups: HandlingGroup[] = [
   group('seeds', 'Seeds'),
   group('live-plants', 'Live plants', { onlyZones: CANADA }),
   group('pots', 'Pots'),
-  group('long-goods', 'Long goods', { shipping: ['pallet'], delivery: false }),
+  group('long-goods', 'Long goods', { shipping: ['pallet'], delivery: 'none' }),
   group('soil', 'Soil', { shipping: 'none' }),
   group('dry-goods', 'Dry goods'),
 ];
@@ -97,7 +97,7 @@ const taxes: TaxRate[] = [
 /** The book of the made-up shop Wrack & Thistle in Halifax, Nova Scotia. */
 export const demoBook: Book = {
   format: 'emporos-book',
-  version: 1,
+  version: 2,
   store: {
     name: 'Wrack & Thistle',
     currency: 'CAD',
@@ -106,7 +106,7 @@ export const demoBook: Book = {
     pricesIncludeTax: false,
     sellsTo: demoSellsTo,
     unlistedPostalCodes: 'served',
-    postalDaysMargin: 0,
+    postalSpareDays: 0,
     packing: demoPacking,
     rounding: 'none',
     choiceOrder: 'listed',

@@ -41,7 +41,7 @@ const account = (id: string, name: string, part: Partial<CarrierAccount>): Carri
   handover: 'collected',
   address: 'as-given',
   packing: demoPacking,
-  booking: 'rate-and-book',
+  books: true,
   timeoutMs: 2_000,
   ...part,
 });
@@ -55,7 +55,7 @@ export const demoCarriers: CarrierAccount[] = [
   }),
   account('cairn', 'Cairn Freight', {
     mode: 'sandbox',
-    booking: 'rate-only',
+    books: false,
     insure: 10_000,
     packing: { kind: 'boxes', boxIds: ['tube', 'flat', 'pallet'] },
     timeoutMs: 3_000,

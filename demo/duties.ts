@@ -29,7 +29,7 @@ const VALUE_ADDED: [country: string, points: number][] = [
 
 /** Import charges with made-up rates: seeds are free of duty, all else pays some; the United States takes no tax. */
 export const demoDuties: DutyRules = {
-  show: 'estimate',
+  show: 'amount',
   terms: 'DAP',
   homeCountries: ['CA'],
   clearanceFee: 950,

@@ -107,7 +107,7 @@ const digital: Good[] = [
 ];
 
 const inGroup = (groupId: string, goods: readonly Good[]): Good[] =>
-  goods.map((good) => ({ ...good, groupId }));
+  goods.map((good) => ({ ...good, groupIds: [groupId] }));
 const isLong = ({ size: sides }: Good): boolean => (sides?.length ?? 0) > 1_500;
 
 /** What the made-up nursery and pottery yard sells. One good has no weight and one no size, on purpose. */

@@ -17,7 +17,7 @@ export const demoAreas: DeliveryArea[] = [
     locationId: 'nursery',
     covers: { kind: 'postal', country: 'CA', patterns: ['B3H*', 'B3J*', 'B3K*', 'B3L*'] },
     price: { kind: 'flat', amount: 550, per: 'order' },
-    ways: [
+    methods: [
       {
         id: 'today',
         name: 'Cargo bike, today',
@@ -46,7 +46,7 @@ export const demoAreas: DeliveryArea[] = [
         limits: { weight: { max: 40_000 } },
       },
     ],
-    preparation: { kind: 'batch', cutoff: '11:00', readyAt: '14:00', days: 0 },
+    preparation: { kind: 'cut-off', cutoff: '11:00', readyAt: '14:00', days: 0 },
     freeFrom: 7_500,
     serviceFee: crate,
     instructions: 'We ring twice. The crate goes back with the next order.',
@@ -59,7 +59,7 @@ export const demoAreas: DeliveryArea[] = [
     locationId: 'nursery',
     covers: { kind: 'radius', metres: 18_000 },
     price: {
-      kind: 'tiers',
+      kind: 'steps',
       basis: 'distance',
       per: 'order',
       steps: [
@@ -68,7 +68,7 @@ export const demoAreas: DeliveryArea[] = [
         { from: 12_000, amount: 1_380 },
       ],
     },
-    ways: [
+    methods: [
       {
         id: 'van',
         name: 'Van',
@@ -94,7 +94,7 @@ export const demoPickups: PickupPoint[] = [
     locationId: 'nursery',
     charge: 0,
     maxDistance: 80_000,
-    preparation: { kind: 'as-received', minutes: 120 },
+    preparation: { kind: 'open-minutes', minutes: 120 },
     timing: { kind: 'slot', hours: hours(WEEK, '09:00', '17:30'), minutes: 30, horizonDays: 7, capacity: 4 },
     limits: { weight: { max: 60_000 } },
     kerbside: true,

@@ -107,12 +107,12 @@ const orderOf = (dice: () => number, number: number, daysAgo: number): PastOrder
   };
   const choice = chosen(dice, quote(compiled, request), request.destination);
   if (!choice) return null;
-  const { id, kind, name } = choice;
+  const { id, kind, of, name } = choice;
   const charge = thenCharge(choice.charge, daysAgo);
   return {
     number: String(number),
     request,
-    chosen: { id, kind, name, charge, total: charge },
+    chosen: { id, kind, of, name, charge, total: charge },
     cost:
       choice.kind === 'pickup'
         ? 60

@@ -23,7 +23,7 @@ const rate = (serviceId: string, zoneId: string, price: Price, part: Partial<Rat
 });
 
 const byWeight = (...pairs: [from: number, amount: number][]): Price => ({
-  kind: 'tiers',
+  kind: 'steps',
   basis: 'weight',
   per: 'order',
   steps: pairs.map(([from, amount]) => ({ from, amount })),
@@ -54,7 +54,7 @@ const express = (zoneId: string, first: number, eachKg: number, min: number, max
   return rate(
     'express',
     zoneId,
-    { kind: 'tiers', basis: 'weight', per: 'order', steps: [step], until: 12 * KG },
+    { kind: 'steps', basis: 'weight', per: 'order', steps: [step], until: 12 * KG },
     {
       limits: { longestSide: { max: 1_000 } },
       transit: { min, max },

@@ -19,7 +19,7 @@ const STORED = 'cookies,indexeddb,local_storage,session_storage,cache_storage,se
  */
 export const test = base.extend<object, { profile: Profile }>({
   profile: [
-    async ({ playwright }, use, { project }) => {
+    async ({ playwright }, give, { project }) => {
       const { viewport, hasTouch, launchOptions, contextOptions, baseURL, serviceWorkers } = project.use;
       const folder = mkdtempSync(join(tmpdir(), 'emporos-browser-'));
       const context = await playwright.chromium.launchPersistentContext(folder, {
@@ -31,16 +31,16 @@ export const test = base.extend<object, { profile: Profile }>({
         serviceWorkers,
       });
       const page = context.pages()[0] ?? (await context.newPage());
-      await use({ context, devtools: await context.newCDPSession(page) });
+      await give({ context, devtools: await context.newCDPSession(page) });
       await context.close();
       rmSync(folder, { recursive: true, force: true });
     },
     { scope: 'worker' },
   ],
-  context: async ({ profile: { context, devtools }, baseURL }, use) => {
+  context: async ({ profile: { context, devtools }, baseURL }, give) => {
     const [keeper] = context.pages();
     await devtools.send('Storage.clearDataForOrigin', { origin: baseURL ?? '', storageTypes: STORED });
-    await use(context);
+    await give(context);
     for (const page of context.pages()) if (page !== keeper) await page.close();
   },
 });

@@ -42,7 +42,7 @@ const price: fc.Arbitrary<Rate['price']> = fc.oneof(
   fc
     .record({ from: fc.constantFrom(0, 500), amount: money, until: maybe(fc.constantFrom(1_000, 4_000)) })
     .map(({ from, amount, until }) => ({
-      kind: 'tiers' as const,
+      kind: 'steps' as const,
       basis: 'weight' as const,
       per: 'order' as const,
       steps: [
@@ -53,7 +53,7 @@ const price: fc.Arbitrary<Rate['price']> = fc.oneof(
     })),
   fc
     .constantFrom(null, 0, 300)
-    .map((otherwise) => ({ kind: 'by-goods' as const, otherwise, per: 'unit' as const })),
+    .map((otherwise) => ({ kind: 'per-product' as const, otherwise, per: 'unit' as const })),
 );
 const limits = fc.record(
   {
@@ -102,7 +102,7 @@ const good: fc.Arbitrary<Partial<Good>> = fc.record(
   {
     price: fc.constantFrom(300, 1_000),
     weight: fc.constantFrom(100, 450, 1_200),
-    groupId: fc.constantFrom('one', 'two'),
+    groupIds: fc.subarray(['one', 'two'], { minLength: 1 }),
     shippingPrice: fc.constantFrom(0, 250),
   },
   { requiredKeys: ['price'] },
@@ -131,8 +131,8 @@ const drawn: fc.Arbitrary<Drawn> = zones.chain((made) =>
           id,
           name: id,
           shipping: id === 'one' ? shipping : 'any',
-          delivery: true,
-          pickup: true,
+          delivery: 'any',
+          pickup: 'any',
         })),
         services: [0, 1].map((at) => ({ id: `service-${at}`, name: `Service ${at}` })),
         rates: made.flatMap((zone, z) =>

@@ -262,7 +262,7 @@ const CASES: [FindingCode, Part, string, string][] = [
   ],
   [
     'group-unused',
-    { ...WORLD, groups: [{ id: 'g', name: 'Vases', shipping: 'any', delivery: true, pickup: true }] },
+    { ...WORLD, groups: [{ id: 'g', name: 'Vases', shipping: 'any', delivery: 'any', pickup: 'any' }] },
     'group:g',
     'No good is in the group Vases.',
   ],

@@ -68,15 +68,17 @@ const addAlwaysFree = (
     for (const { sku } of compiled.goods.values()) {
       const example = { destination: place.destination, lines: [{ sku, quantity: 1 }], ...context };
       if (requestFaults(compiled, example).length > 0) continue;
-      for (const { id, kind, charge, name } of quote(compiled, example).choices)
-        if (free.has(id.split(':')[0] ?? id) && charge === 0)
+      for (const { of, kind, charge, name } of quote(compiled, example).choices) {
+        const id = of.rateId ?? of.areaId ?? '';
+        if (free.has(id) && charge === 0)
           findings.add({
             code: 'always-free',
-            where: [{ kind: kind === 'delivery' ? 'area' : 'rate', id: id.split(':')[0] ?? id }],
+            where: [{ kind: kind === 'delivery' ? 'area' : 'rate', id }],
             detail: { name, price: cheapest.price },
             example,
             reach: reachWords(place),
           });
+      }
     }
   }
 };

@@ -25,7 +25,7 @@ const priceThresholds = (
   { tables }: CompiledBook,
   add: (of: Measure, value: number) => void,
 ): void => {
-  if (price.kind === 'tiers') {
+  if (price.kind === 'steps') {
     for (const { from } of price.steps) add(price.basis, from);
     if (price.until !== undefined) add(price.basis, price.until);
   }
@@ -100,13 +100,15 @@ const extremes = (goods: readonly Good[]): Good[] => {
 
 const SMALL = 6;
 
+/** The handling groups of a good, as one name for all that travel like it. */
+const groupsOf = ({ groupIds }: Good): string => [...(groupIds ?? [])].sort().join();
+
 /** The goods that are tried in every quantity: all of a small catalogue, else the extremes of each group. */
 export const probesOf = (goods: readonly Good[]): Good[] => {
   const physical = goods.filter(({ fulfilment }) => fulfilment === 'physical');
   if (physical.length <= SMALL) return physical;
   const groups = new Map<string, Good[]>();
-  for (const good of physical)
-    groups.set(good.groupId ?? '', [...(groups.get(good.groupId ?? '') ?? []), good]);
+  for (const good of physical) groups.set(groupsOf(good), [...(groups.get(groupsOf(good)) ?? []), good]);
   return [...groups.values()].flatMap(extremes);
 };
 
@@ -115,10 +117,10 @@ const finest = (probes: readonly Good[]): ReadonlySet<Good> => {
   if (probes.length <= SMALL) return new Set(probes);
   const least = (goods: readonly Good[], value: (good: Good) => number): Good | undefined =>
     [...goods].filter(({ weight }) => weight).sort((a, b) => value(a) - value(b))[0];
-  const groups = new Set(probes.map(({ groupId }) => groupId));
+  const groups = new Set(probes.map(groupsOf));
   return new Set(
     [...groups].flatMap((group) => {
-      const goods = probes.filter(({ groupId }) => groupId === group);
+      const goods = probes.filter((good) => groupsOf(good) === group);
       const light = least(goods, ({ weight = 1 }) => weight);
       const lean = least(goods, ({ weight = 1, price }) => price / weight);
       return [light, lean].filter((good) => good !== undefined);
@@ -131,7 +133,7 @@ const line = ({ sku }: Good, quantity: number): Basket['lines'][number] => ({ sk
 /** Pairs of goods, one of each, that different rules may be for: of every two groups, or every two of a few goods. */
 const pairs = (probes: readonly Good[]): Basket[] => {
   const groups =
-    probes.length <= SMALL ? probes : [...new Map(probes.map((good) => [good.groupId ?? '', good])).values()];
+    probes.length <= SMALL ? probes : [...new Map(probes.map((good) => [groupsOf(good), good])).values()];
   return groups.flatMap((one, at) =>
     groups.slice(at + 1).map((other) => ({ lines: [line(one, 1), line(other, 1)] })),
   );

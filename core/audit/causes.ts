@@ -22,9 +22,9 @@ const isFreeRule = (line: Choice['working'][number]): boolean => {
 const KINDS = { shipping: 'rate', delivery: 'area', pickup: 'pickup', 'nothing-to-ship': 'store' } as const;
 
 /** The rule that a choice comes from: a rate, an area or a pickup point. */
-const ruleOf = ({ id, kind }: Choice, part?: number): Where => ({
+const ruleOf = ({ id, kind, of }: Choice, part?: number): Where => ({
   kind: KINDS[kind],
-  id: part === undefined ? id : `${kind === 'delivery' ? (id.split(':')[0] ?? id) : id}:${part}`,
+  id: part === undefined ? id : `${of.areaId ?? id}:${part}`,
 });
 const adjustmentOf = (id: string): Where => ({ kind: 'adjustment', id });
 

@@ -17,14 +17,14 @@ const needs = ({
 }: Book): { weight: boolean; size: boolean } => {
   const measures = new Set<string>();
   const nearby = [...areas, ...pickups.map(({ active, limits }) => ({ active, limits, price: null }))];
-  const byWays = areas.flatMap(({ active, ways }) =>
-    ways.map(({ limits }) => ({ active, limits, price: null })),
+  const byMethod = areas.flatMap(({ active, methods }) =>
+    methods.map(({ limits }) => ({ active, limits, price: null })),
   );
-  for (const { active, price, limits } of [...rates, ...nearby, ...byWays]) {
+  for (const { active, price, limits } of [...rates, ...nearby, ...byMethod]) {
     if (!active) continue;
     for (const measure of Object.keys(limits ?? {})) measures.add(measure);
     if (!price) continue;
-    if (price.kind === 'tiers') measures.add(price.basis);
+    if (price.kind === 'steps') measures.add(price.basis);
     if (price.kind === 'table') measures.add(rateTables.find(({ id }) => id === price.tableId)?.basis ?? '');
   }
   for (const { active, when } of adjustments)
@@ -66,7 +66,7 @@ const oddGoods = ({ book, goods }: CompiledBook): Finding[] => {
 };
 
 const unused = ({ book, goods }: CompiledBook): Finding[] => {
-  const groups = new Set([...goods.values()].map(({ groupId }) => groupId));
+  const groups = new Set([...goods.values()].flatMap(({ groupIds }) => groupIds ?? []));
   return [
     ...book.groups
       .filter(({ id }) => !groups.has(id))

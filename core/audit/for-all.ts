@@ -1,3 +1,4 @@
+import { lets } from '../quote/groups.ts';
 import type { Adjustment } from '../model/adjustment.ts';
 import type { Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
@@ -22,9 +23,9 @@ const isPricedForAll = (compiled: CompiledBook, price: Price): boolean => {
       return true;
     case 'flat':
       return price.per !== 'parcel' || isSingle;
-    case 'by-goods':
+    case 'per-product':
       return price.otherwise !== null;
-    case 'tiers': {
+    case 'steps': {
       const { basis, steps, until, per } = price;
       if (basis === 'distance' || per === 'parcel' || until !== undefined) return false;
       if ((basis === 'weight' || basis === 'volume') && !allKnown(compiled, basis)) return false;
@@ -78,18 +79,18 @@ export const isPickupForAll = (
   point.minSubtotal === undefined &&
   !point.limits &&
   steady.has(point.id) &&
-  compiled.book.groups.every(({ pickup }) => pickup) &&
+  compiled.book.groups.every(({ pickup }) => lets(pickup, point.id)) &&
   !mayWithhold(compiled, { kind: 'pickup', pickupId: point.id });
 
-/** Whether some way of an area is offered for every order to where it covers. */
+/** Whether some method of an area is offered for every order to where it covers. */
 export const isAreaForAll = (
   compiled: CompiledBook,
-  { area, ways }: CompiledArea,
+  { area, methods }: CompiledArea,
   steady: ReadonlySet<string>,
 ): boolean =>
   area.minSubtotal === undefined &&
   !area.limits &&
-  ways.some(({ limits, id }) => limits.length === 0 && steady.has(id)) &&
+  methods.some(({ limits, id }) => limits.length === 0 && steady.has(id)) &&
   isPricedForAll(compiled, area.price) &&
-  compiled.book.groups.every(({ delivery }) => delivery) &&
+  compiled.book.groups.every(({ delivery }) => lets(delivery, area.id)) &&
   !mayWithhold(compiled, { kind: 'delivery', areaId: area.id });

@@ -204,9 +204,9 @@ export const triallingOf = (compiled: CompiledBook, contexts: readonly Context[]
 
 /** What the areas and pickup points have that changes its mind at some value. */
 const nearbyRules = ({ areas, pickups }: CompiledBook): Ruled[] => [
-  ...areas.flatMap(({ area: { price, freeFrom, minSubtotal, limits, ways } }) => [
+  ...areas.flatMap(({ area: { price, freeFrom, minSubtotal, limits, methods } }) => [
     { price, freeFrom, minSubtotal, limits },
-    ...ways.map((way) => ({ limits: way.limits })),
+    ...methods.map((method) => ({ limits: method.limits })),
   ]),
   ...pickups.map(({ point: { minSubtotal, limits } }) => ({ minSubtotal, limits })),
 ];

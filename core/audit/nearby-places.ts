@@ -72,7 +72,7 @@ export const hasNearby = (compiled: CompiledBook, place: PlaceClass): boolean =>
 const distancesOf = ({ area: { covers, price } }: CompiledArea): number[] => {
   if (covers.kind !== 'radius') return [];
   const steps =
-    price.kind === 'tiers' && price.basis === 'distance' ? price.steps.map(({ from }) => from) : [];
+    price.kind === 'steps' && price.basis === 'distance' ? price.steps.map(({ from }) => from) : [];
   return [0, ...steps.filter((from) => from < covers.metres), covers.metres * 0.99];
 };
 

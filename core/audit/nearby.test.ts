@@ -82,8 +82,8 @@ test('a pickup point takes what the zone and the postal list leave', () => {
 });
 
 test('goods of a group that is only collected are no stop, unless collecting them is not allowed', () => {
-  const catalogue = makeCatalogue(makeGood('pot', { groupId: 'soil' }));
-  const errata = (pickup: boolean) =>
+  const catalogue = makeCatalogue(makeGood('pot', { groupIds: ['soil'] }));
+  const errata = (pickup: 'any' | 'none') =>
     grave(
       found(
         makeBook({
@@ -95,14 +95,14 @@ test('goods of a group that is only collected are no stop, unless collecting the
         catalogue,
       ),
     );
-  expect(errata(true)).toEqual([]);
-  expect(errata(false)).toContain('goods-not-sent');
+  expect(errata('any')).toEqual([]);
+  expect(errata('none')).toContain('goods-not-sent');
 });
 
 describe('a basket that no one choice takes', () => {
   const catalogue = makeCatalogue(
-    makeGood('plant', { groupId: 'live', name: 'Sea thrift' }),
-    makeGood('pot', { groupId: 'pots', name: 'Tall jar' }),
+    makeGood('plant', { groupIds: ['live'], name: 'Sea thrift' }),
+    makeGood('pot', { groupIds: ['pots'], name: 'Tall jar' }),
   );
   const book = (live: Partial<HandlingGroup>, parts: Partial<Book> = {}): Book =>
     makeBook({
@@ -114,11 +114,11 @@ describe('a basket that no one choice takes', () => {
     });
 
   test('stops, and the erratum says how it can be had in parts', () => {
-    const errata = found(book({ pickup: true }), catalogue).filter(({ gravity }) => gravity === 'stops');
+    const errata = found(book({ pickup: 'any' }), catalogue).filter(({ gravity }) => gravity === 'stops');
     expect(errata).toMatchObject([{ code: 'only-in-parts', where: [{ kind: 'zone', id: 'country' }] }]);
     expect(errata[0]?.text).toContain('Sea thrift by “Counter”; Tall jar by “Parcel”');
     const request = errata[0]?.example as NonNullable<Erratum['example']>;
-    expect(quote(compile(book({ pickup: true }), catalogue), request).choices).toEqual([]);
+    expect(quote(compile(book({ pickup: 'any' }), catalogue), request).choices).toEqual([]);
   });
 
   test('has no parts where one of them cannot be had', () => {
@@ -128,7 +128,7 @@ describe('a basket that no one choice takes', () => {
   test('has no parts that customers of another country would have to collect', () => {
     const SOLD = { ...SELLS, countries: ['US'] };
     const zones = makeBook().zones.map((zone) => ({ ...zone, includes: [{ country: 'US' }] }));
-    const abroad = book({ pickup: true }, { zones });
+    const abroad = book({ pickup: 'any' }, { zones });
     const errata = found({ ...abroad, store: { ...abroad.store, sellsTo: SOLD } }, catalogue);
     expect(grave(errata)).toEqual(['no-choice', 'goods-not-sent']);
   });
@@ -186,11 +186,11 @@ describe('oddities', () => {
       timing: { kind: 'words', text: 'today' },
       withinDays: 0,
     } as const;
-    const batch = { kind: 'batch', cutoff: '11:00', readyAt: '14:00', days: 1 } as const;
-    expect(odd({ areas: [makeArea({ preparation: batch, ways: [late] })] })).toEqual([
+    const batch = { kind: 'cut-off', cutoff: '11:00', readyAt: '14:00', days: 1 } as const;
+    expect(odd({ areas: [makeArea({ preparation: batch, methods: [late] })] })).toEqual([
       'never-in-time area ring:van',
     ]);
-    expect(odd({ areas: [makeArea({ preparation: { ...batch, days: 0 }, ways: [late] })] })).toEqual([]);
+    expect(odd({ areas: [makeArea({ preparation: { ...batch, days: 0 }, methods: [late] })] })).toEqual([]);
   });
 
   test('are distances from a location that has no point, empty lists, and one entry in two areas', () => {
@@ -208,7 +208,7 @@ describe('oddities', () => {
 
   test('are limits that contradict and prices that fall', () => {
     const price = {
-      kind: 'tiers',
+      kind: 'steps',
       basis: 'weight',
       per: 'order',
       steps: [

@@ -28,7 +28,7 @@ const pointless = (compiled: CompiledBook): Finding[] => {
   const areas = compiled.areas.filter(
     ({ area: { covers, price }, location }) =>
       !location.address.point &&
-      (covers.kind === 'radius' || (price.kind === 'tiers' && price.basis === 'distance')),
+      (covers.kind === 'radius' || (price.kind === 'steps' && price.basis === 'distance')),
   );
   const points = compiled.pickups.filter(
     ({ point, location }) => !location.address.point && point.maxDistance !== undefined,
@@ -89,17 +89,17 @@ export const oddNearby = (compiled: CompiledBook, on: number): Finding[] => {
   return [
     ...pointless(compiled),
     ...oddLists(compiled),
-    ...areas.flatMap(({ area, ways }) => [
+    ...areas.flatMap(({ area, methods }) => [
       ...oddPrice((part) => areaAt(area.id, part), area.price, [
         area.limits,
-        ...area.ways.map((way) => way.limits),
+        ...area.methods.map((method) => method.limits),
       ]),
-      ...ways
+      ...methods
         .filter(({ times }) => !isEverInTime(compiled, times, on))
-        .map(({ way }): Finding => ({
+        .map(({ method }): Finding => ({
           code: 'never-in-time',
-          where: [areaAt(area.id, way.id)],
-          detail: { way: way.name },
+          where: [areaAt(area.id, method.id)],
+          detail: { method: method.name },
         })),
     ]),
     ...pickups.flatMap(({ point, times }) => [

@@ -12,7 +12,7 @@ const rateAt = (id: string | number, part?: string | number): Where => ({
 
 /** Steps that no basket reaches: one more with the same beginning, one at or beyond the end, one beyond the limit. */
 const idleSteps = ({ id, price, limits }: Rate): Finding[] => {
-  if (price.kind !== 'tiers') return [];
+  if (price.kind !== 'steps') return [];
   const limit: { min?: number; max?: number } =
     price.basis === 'distance' || price.per === 'parcel' ? {} : (limits?.[price.basis] ?? {});
   const sorted = [...price.steps].sort((a, b) => a.from - b.from);
@@ -38,7 +38,7 @@ const idleSteps = ({ id, price, limits }: Rate): Finding[] => {
 
 /** The steps of a price at which it falls though more is sent. */
 export const stepsThatFall = (where: (part: number) => Where, price: Price): Finding[] =>
-  price.kind !== 'tiers'
+  price.kind !== 'steps'
     ? []
     : fallsOf(sortTiers(price)).map(({ at, by }) => ({
         code: 'price-falls',
@@ -52,7 +52,7 @@ const extentOf = ({ price }: Rate): { least: number; most: number } | null => {
     const amount = price.first ?? price.amount;
     return { least: amount, most: amount };
   }
-  if (price.kind !== 'tiers' || price.per === 'parcel') return null;
+  if (price.kind !== 'steps' || price.per === 'parcel') return null;
   const amounts = price.steps.map(({ amount }) => amount);
   const isOpen = price.steps.some(({ each, percent }) => each !== undefined || percent !== undefined);
   return { least: Math.min(...amounts), most: isOpen ? Number.POSITIVE_INFINITY : Math.max(...amounts) };

@@ -13,12 +13,14 @@ const LAST_MINUTE = 1_439;
 const lastMinutes = ({ clock }: CompiledBook, from: DayNumber): string[] =>
   Array.from({ length: DAYS_AHEAD }, (_, ahead) => clock.text(clock.moment(from + ahead, LAST_MINUTE)));
 
-/** The ids of the pickup points, and of the ways as 'area:way', of which a time can be chosen whenever an order is placed. */
+/** The ids of the pickup points, and of the methods as 'area:method', of which a time can be chosen whenever an order is placed. */
 export const steadyTimes = (compiled: CompiledBook, from: DayNumber): ReadonlySet<string> => {
   const moments = lastMinutes(compiled, from);
   const isSteady = ({ at }: TimePlan): boolean => moments.every((placedAt) => at(placedAt, null).ok);
   return new Set([
     ...compiled.pickups.filter(({ times }) => isSteady(times)).map(({ point }) => point.id),
-    ...compiled.areas.flatMap(({ ways }) => ways.filter(({ times }) => isSteady(times)).map(({ id }) => id)),
+    ...compiled.areas.flatMap(({ methods }) =>
+      methods.filter(({ times }) => isSteady(times)).map(({ id }) => id),
+    ),
   ]);
 };

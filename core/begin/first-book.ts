@@ -107,7 +107,7 @@ const areasOf = ({ nearby, from }: FirstAnswers): DeliveryArea[] =>
           locationId: 'home',
           covers: { kind: 'postal', country: from.country, patterns: nearby.patterns },
           price: { kind: 'flat', amount: nearby.charge, per: 'order' },
-          ways: [{ id: 'own', name: 'Brought by us', add: 0, timing: { kind: 'days', min: 0, max: 2 } }],
+          methods: [{ id: 'own', name: 'Brought by us', add: 0, timing: { kind: 'days', min: 0, max: 2 } }],
           preparation: { kind: 'working-days', days: 0 },
           ...(nearby.minSubtotal === undefined ? {} : { minSubtotal: nearby.minSubtotal }),
           taxable: true,
@@ -127,7 +127,7 @@ const pickupsOf = ({ collect, fromName }: FirstAnswers): PickupPoint[] =>
           active: true,
           locationId: 'home',
           charge: 0,
-          preparation: { kind: 'as-received', minutes: OPEN_MINUTES },
+          preparation: { kind: 'open-minutes', minutes: OPEN_MINUTES },
           timing: { kind: 'words', text: 'We write as soon as it is ready.' },
           kerbside: false,
           taxable: true,
@@ -140,13 +140,13 @@ export const emptyBook = (
   store: Pick<Book['store'], 'name' | 'currency' | 'timeZone'> & Partial<Book['store']>,
 ): Book => ({
   format: 'emporos-book',
-  version: 1,
+  version: 2,
   store: {
     units: 'metric',
     pricesIncludeTax: false,
     sellsTo: { mode: 'everywhere', countries: [], closedRegions: [] },
     unlistedPostalCodes: 'served',
-    postalDaysMargin: 0,
+    postalSpareDays: 0,
     packing: { kind: 'single' },
     rounding: 'none',
     choiceOrder: 'listed',
@@ -166,7 +166,7 @@ export const emptyBook = (
   adjustments: [],
   payments: [],
   taxes: [],
-  duties: { show: 'hide', terms: 'DAP', homeCountries: [], clearanceFee: 0, rates: [] },
+  duties: { show: 'nothing', terms: 'DAP', homeCountries: [], clearanceFee: 0, rates: [] },
 });
 
 const sellsToOf = ({ reach, from, countries }: FirstAnswers): Book['store']['sellsTo'] => ({

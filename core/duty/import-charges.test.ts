@@ -27,7 +27,7 @@ const rate = (part: Partial<Rate> = {}): Rate => ({
   ...part,
 });
 const rules = (part: Partial<DutyRules> = {}): DutyRules => ({
-  show: 'estimate',
+  show: 'amount',
   terms: 'DAP',
   homeCountries: ['CA'],
   clearanceFee: 0,
@@ -60,7 +60,7 @@ describe('import charges', () => {
     expect(onlyChoice(found)).toMatchObject({
       id: 'parcel-country',
       total: 1_000,
-      duties: { terms: 'DAP', show: 'estimate', duty: 500, importTax: 1_050, clearance: 0 },
+      duties: { terms: 'DAP', show: 'amount', duty: 500, importTax: 1_050, clearance: 0 },
     });
     expect(found.notices.map(({ code }) => code)).toEqual(['prices-exclude-duty']);
   });
@@ -98,7 +98,7 @@ describe('import charges', () => {
 
   test('that no rate covers withhold DDP, and make of the estimate a notice', () => {
     const { choices, withheld } = quoted(rules({ terms: 'both', rates: [rate({ hsPrefix: '44' })] }));
-    expect(choices).toMatchObject([{ id: 'parcel-country:DAP', duties: { show: 'notice', duty: 0 } }]);
+    expect(choices).toMatchObject([{ id: 'parcel-country:DAP', duties: { show: 'mention', duty: 0 } }]);
     expect(withheld).toMatchObject([
       { id: 'parcel-country:DDP', code: 'duty-unknown', from: { kind: 'duty', id: 'US' } },
     ]);
@@ -106,7 +106,7 @@ describe('import charges', () => {
 
   test('are none at home, nor where the rules are silent', () => {
     expect(onlyChoice(quoted(rules(), {}, makeRequest())).duties).toBeUndefined();
-    expect(onlyChoice(quoted(rules({ rates: [], show: 'hide' }))).duties).toBeUndefined();
+    expect(onlyChoice(quoted(rules({ rates: [], show: 'nothing' }))).duties).toBeUndefined();
   });
 
   test('are paid by whom an adjustment says', () => {

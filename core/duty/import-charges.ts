@@ -22,7 +22,7 @@ export const indexDuties = (rules: DutyRules): DutyIndex => {
     rules,
     home: new Set(rules.homeCountries),
     byCountry,
-    applies: rules.rates.length > 0 || rules.terms !== 'DAP' || rules.show !== 'hide',
+    applies: rules.rates.length > 0 || rules.terms !== 'DAP' || rules.show !== 'nothing',
   };
 };
 

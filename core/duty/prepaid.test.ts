@@ -1,6 +1,6 @@
 import { prepaidOf } from './prepaid.ts';
 
-const charged = { duty: 500, importTax: 1_050, clearance: 700, show: 'estimate' as const };
+const charged = { duty: 500, importTax: 1_050, clearance: 700, show: 'amount' as const };
 
 test('import charges are paid at checkout under DDP only, clearance with them', () => {
   expect(prepaidOf({ duties: { ...charged, terms: 'DDP' } })).toBe(2_250);
@@ -9,6 +9,6 @@ test('import charges are paid at checkout under DDP only, clearance with them', 
 });
 
 test('where nothing falls due nothing is prepaid', () => {
-  const nothing = { duty: 0, importTax: 0, clearance: 0, show: 'hide' as const };
+  const nothing = { duty: 0, importTax: 0, clearance: 0, show: 'nothing' as const };
   expect(prepaidOf({ duties: { ...nothing, terms: 'DDP' } })).toBe(0);
 });

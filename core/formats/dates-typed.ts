@@ -15,7 +15,7 @@ const rangeOf = (text: string): string[] | null => {
   return Array.from({ length: count }, (_, at) => dateOf(dayOf(from) + at));
 };
 
-/** '2026-12-25, 2027-08-01..2027-08-14' as single dates, in order and each once. */
+/** '2026-12-25, 2027-08-01 to 2027-08-14' as single dates, in order and each once. */
 export const typedDates = (text: string): TypedDates => {
   const dates = new Set<string>();
   for (const part of text.split(/[,;\n]/).map((one) => one.trim())) {
@@ -35,5 +35,5 @@ export const datesText = (dates: readonly string[]): string => {
     if (last && dayOf(date) === dayOf(last.to) + 1) last.to = date;
     else runs.push({ from: date, to: date });
   }
-  return runs.map(({ from, to }) => (from === to ? from : `${from}..${to}`)).join(', ');
+  return runs.map(({ from, to }) => (from === to ? from : `${from} to ${to}`)).join(', ');
 };

@@ -115,9 +115,9 @@ describe('regions as text', () => {
     const regions = [
       { country: 'US' },
       { country: 'CA', subdivision: 'CA-NS' },
-      { country: 'CA', postal: ['B3H*', '90200..90299'] },
+      { country: 'CA', postal: ['B3H*', '90200 to 90299'] },
     ];
-    expect(regionsText(regions)).toBe('US\nCA-NS\nCA: B3H*, 90200..90299');
+    expect(regionsText(regions)).toBe('US\nCA-NS\nCA: B3H*, 90200 to 90299');
     expect(regionsFromText(regionsText(regions))).toEqual({ ok: true, value: regions });
     expect(regionsPhrase(regions)).toBe('US, NS, 2 codes in CA');
   });
@@ -152,7 +152,7 @@ describe('a book that is read', () => {
     [
       'a kind that is none',
       (book) => ({ ...book, rates: [{ ...makeRate(), price: { kind: 'free' } }] }),
-      'rates[0].price.kind: This must be one of: flat, tiers, percent, by-goods, table, carrier.',
+      'rates[0].price.kind: This must be one of: flat, steps, percent, per-product, table, carrier.',
     ],
     [
       'a figure too large',
@@ -196,7 +196,7 @@ describe('a book that is read', () => {
         ...book,
         zones: [makeZone('country', { includes: [{ country: 'CA', postal: ['B3*H'] }] })],
       }),
-      'zones[0].includes[0].postal[0]: “B3*H” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200..90299.',
+      'zones[0].includes[0].postal[0]: “B3*H” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200 to 90299.',
     ],
     [
       'an id used twice',
@@ -246,7 +246,9 @@ describe('a book that is read', () => {
       'a group that is carried to no zone there is',
       (book) => ({
         ...book,
-        groups: [{ id: 'g', name: 'G', shipping: 'any', onlyZones: ['moon'], delivery: true, pickup: true }],
+        groups: [
+          { id: 'g', name: 'G', shipping: 'any', onlyZones: ['moon'], delivery: 'any', pickup: 'any' },
+        ],
       }),
       'groups[0].onlyZones[0]: There is no “moon” in zones.',
     ],
@@ -256,7 +258,7 @@ describe('a book that is read', () => {
         ...book,
         postalList: [{ country: 'CA', pattern: 'B**', served: true, cashOnDelivery: false }],
       }),
-      'postalList[0].pattern: “B**” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200..90299.',
+      'postalList[0].pattern: “B**” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200 to 90299.',
     ],
     [
       'a price from a table that is gone',
@@ -269,7 +271,7 @@ describe('a book that is read', () => {
         ...book,
         rateTables: [{ id: 't', name: 'T', basis: 'weight', rows: [{ postal: '..', from: 0, amount: 1 }] }],
       }),
-      'rateTables[0].rows[0].postal: “..” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200..90299.',
+      'rateTables[0].rows[0].postal: “..” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200 to 90299.',
     ],
     [
       'an adjustment for a service that is gone',
@@ -351,8 +353,8 @@ describe('other files', () => {
     expect(readCatalogue(makeCatalogue(makeGood('a'), makeGood('a')))).toMatchObject({
       faults: [{ code: 'duplicate-id', path: 'goods[1].sku' }],
     });
-    expect(readCatalogue(makeCatalogue(makeGood('a', { groupId: 'x' })), makeBook())).toMatchObject({
-      faults: [{ code: 'dangling', path: 'goods[0].groupId' }],
+    expect(readCatalogue(makeCatalogue(makeGood('a', { groupIds: ['x'] })), makeBook())).toMatchObject({
+      faults: [{ code: 'dangling', path: 'goods[0].groupIds[0]' }],
     });
   });
 

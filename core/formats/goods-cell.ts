@@ -93,14 +93,18 @@ const READERS: Record<GoodsColumn, Reader> = {
   length: side('length'),
   width: side('width'),
   height: side('height'),
-  groupId: (text, _, { groups }) => {
-    const wanted = text.toLowerCase();
-    const group = groups.find(({ id, name }) => id === wanted || name.toLowerCase() === wanted);
-    if (group) return { ok: true, value: { groupId: group.id } };
+  groupIds: (text, _, { groups }) => {
+    const ids = text
+      .split(/[;,|]/)
+      .map((part) => part.trim().toLowerCase())
+      .filter(Boolean)
+      .map((part) => groups.find(({ id, name }) => id === part || name.toLowerCase() === part)?.id);
+    const known = ids.filter((id) => id !== undefined);
+    if (known.length === ids.length) return { ok: true, value: { groupIds: [...new Set(known)] } };
     return {
       ok: false,
       expected:
-        groups.length > 0 ? groups.map(({ name }) => name).join(', ') : 'nothing: there are no groups',
+        groups.length > 0 ? groups.map(({ name }) => name).join('; ') : 'nothing: there are no groups',
     };
   },
   chargeFree: yesNo('chargeFree'),

@@ -93,7 +93,7 @@ describe('a table of goods', () => {
         weight: 2_500,
         size: { length: 300, width: 200, height: 150 },
         keepUpright: true,
-        groupId: 'pots',
+        groupIds: ['pots'],
       },
       { sku: 'can', name: 'Watering can', price: 3_900, fulfilment: 'physical', weight: 3_289 },
       { sku: 'bag', name: 'Soil', price: 1_200, fulfilment: 'physical', weight: 9_000 },
@@ -238,7 +238,7 @@ const anyGood = fc
   })
   .map(
     (good) =>
-      Object.fromEntries(Object.entries(good).filter(([, value]) => value !== undefined)) as Omit<
+      Object.fromEntries(Object.entries(good).filter(([, value]) => value !== undefined)) as unknown as Omit<
         Good,
         'sku'
       >,

@@ -200,6 +200,8 @@ const cellText = (good: Good, column: GoodsColumn, { decimals }: Speech): string
     case 'packsAlone':
     case 'keepUpright':
       return yes(good[column]);
+    case 'groupIds':
+      return (good.groupIds ?? []).join('; ');
     case 'length':
     case 'width':
     case 'height':

@@ -39,15 +39,15 @@ describe('opening hours as they are typed', () => {
 
 describe('closed dates as they are typed', () => {
   test('are single dates and ranges, each once, and written back as they were', () => {
-    const typed = typedDates('2027-01-01, 2026-12-30..2027-01-02\n2026-12-25; ');
+    const typed = typedDates('2027-01-01, 2026-12-30 to 2027-01-02\n2026-12-25; ');
     expect(typed).toEqual({
       ok: true,
       dates: ['2026-12-25', '2026-12-30', '2026-12-31', '2027-01-01', '2027-01-02'],
     });
-    expect(typed.ok && datesText(typed.dates)).toBe('2026-12-25, 2026-12-30..2027-01-02');
+    expect(typed.ok && datesText(typed.dates)).toBe('2026-12-25, 2026-12-30 to 2027-01-02');
   });
 
-  test.each(['25 December', '2026-02-30', '2026-12-26..2026-12-25', '2020-01-01..2026-01-01'])(
+  test.each(['25 December', '2026-02-30', '2026-12-26 to 2026-12-25', '2020-01-01 to 2026-01-01'])(
     'that cannot be read are named: %s',
     (text) => {
       expect(typedDates(`2026-12-25, ${text}`)).toEqual({ ok: false, text });

@@ -16,10 +16,13 @@ describe('a book that is read', () => {
         { code: 'bad-pattern', path: 'areas[0].covers.patterns[1]' },
       ],
     });
-    const [way] = makeArea().ways;
-    const twice = makeBook({ locations: [makeYard()], areas: [makeArea({ ways: way ? [way, way] : [] })] });
+    const [way] = makeArea().methods;
+    const twice = makeBook({
+      locations: [makeYard()],
+      areas: [makeArea({ methods: way ? [way, way] : [] })],
+    });
     expect(readBook(twice)).toMatchObject({
-      faults: [{ code: 'duplicate-id', path: 'areas[0].ways[1].id' }],
+      faults: [{ code: 'duplicate-id', path: 'areas[0].methods[1].id' }],
     });
   });
 });

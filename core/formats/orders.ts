@@ -1,6 +1,7 @@
 import { fault, type Fault, type Result } from '../model/fault.ts';
 import { pastOrdersSchema, type PastOrder } from '../model/order.ts';
 import { parseWith } from '../model/schema-fault.ts';
+import { ordersUpToDate } from './version-1.ts';
 
 const numberFaults = (orders: readonly PastOrder[]): Fault[] => {
   const first = new Map<string, number>();
@@ -16,7 +17,7 @@ const numberFaults = (orders: readonly PastOrder[]): Fault[] => {
 
 /** A list of past orders of the right shape, each number once. */
 export const readOrders = (value: unknown): Result<PastOrder[]> => {
-  const orders = parseWith(pastOrdersSchema, value);
+  const orders = parseWith(pastOrdersSchema, ordersUpToDate(value));
   if (!orders.ok) return orders;
   const faults = numberFaults(orders.value);
   return faults.length === 0 ? orders : { ok: false, faults };

@@ -1,7 +1,7 @@
 import { fault, type Fault } from '../model/fault.ts';
 import type { PostalRule } from '../model/delivery.ts';
 import { countrySchema } from '../model/place.ts';
-import { normaliseCode, parsePattern } from '../place/postal.ts';
+import { normaliseCode, parsePattern, writtenPattern } from '../place/postal.ts';
 import {
   cellAt,
   cellsBy,
@@ -77,12 +77,12 @@ const lineReader = (
   return (cell, row) => {
     const faults: Fault[] = [];
     const country = (cell('country') || home).toUpperCase();
-    const pattern = cell('pattern').toUpperCase();
+    const pattern = writtenPattern(cell('pattern'));
     if (!countrySchema.safeParse(country).success)
       faults.push(unread(row, NAMES.country, cell('country'), 'a country of two letters, as CA'));
     if (pattern.length > 40 || !parsePattern(country, pattern))
       faults.push(
-        unread(row, NAMES.pattern, pattern, 'a postal code or pattern: B3H4R2, B3H*, 90200..90299'),
+        unread(row, NAMES.pattern, pattern, 'a postal code or pattern: B3H4R2, B3H*, 90200 to 90299'),
       );
     const served = yesNo(cell, 'served', true, row, faults);
     const cashOnDelivery = yesNo(cell, 'cashOnDelivery', false, row, faults);

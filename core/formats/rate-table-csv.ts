@@ -2,7 +2,7 @@ import type { Fault } from '../model/fault.ts';
 import { countrySchema, subdivisionSchema } from '../model/place.ts';
 import type { Each, Measure, RateTable, TableRow } from '../model/price.ts';
 import { GREATEST_SUM } from '../model/unit.ts';
-import { parsePattern } from '../place/postal.ts';
+import { parsePattern, writtenPattern } from '../place/postal.ts';
 import { moneyFigure } from '../words/figure.ts';
 import {
   cellsBy,
@@ -81,7 +81,7 @@ export interface TableMeaning {
 const EXPECTED = {
   country: 'a country of two letters, as CA',
   subdivision: 'a subdivision, as CA-NS',
-  postal: 'a postal pattern: B3H4R2, B3H*, B3?1* or 90200..90299',
+  postal: 'a postal pattern: B3H4R2, B3H*, B3?1* or 90200 to 90299',
   value: 'a figure that is not below 0',
   amount: 'an amount, as 12.50',
   size: 'a figure above 0',
@@ -148,7 +148,7 @@ const placeOf = (reader: RowReader): Pick<TableRow, 'country' | 'subdivision' | 
     return isWithin && subdivisionSchema.safeParse(whole).success ? whole : null;
   });
   const postal = reader.read('postal', EXPECTED.postal, (text) =>
-    text.length <= 40 && parsePattern(country ?? '', text) ? text.toUpperCase() : null,
+    text.length <= 40 && parsePattern(country ?? '', text) ? writtenPattern(text) : null,
   );
   return {
     ...(country === undefined ? {} : { country }),

@@ -5,6 +5,7 @@ import { catalogueSchema, type Catalogue } from '../model/good.ts';
 import { quoteRequestSchema, type QuoteRequest } from '../model/request.ts';
 import { parseWith } from '../model/schema-fault.ts';
 import { trialsSchema, type Trial } from '../model/trial.ts';
+import { bookUpToDate, catalogueUpToDate, requestUpToDate, trialsUpToDate } from './version-1.ts';
 
 /** The value of a JSON text, or where it stops being JSON. */
 export const readJson = (text: string): Result<unknown> => {
@@ -22,15 +23,19 @@ const checked = <T>(parsed: Result<T>, faultsOf: (value: T) => Fault[]): Result<
   return faults.length === 0 ? parsed : { ok: false, faults };
 };
 
-/** A whole, sound book out of untrusted data, or every fault with its path. */
-export const readBook = (value: unknown): Result<Book> => checked(parseWith(bookSchema, value), bookFaults);
+/** A whole, sound book out of untrusted data, of version 1 or 2, or every fault with its path. */
+export const readBook = (value: unknown): Result<Book> =>
+  checked(parseWith(bookSchema, bookUpToDate(value)), bookFaults);
 
 /** A sound catalogue out of untrusted data; with a book, its references into that book too. */
 export const readCatalogue = (value: unknown, book?: Book): Result<Catalogue> =>
-  checked(parseWith(catalogueSchema, value), (catalogue) => catalogueFaults(catalogue, book));
+  checked(parseWith(catalogueSchema, catalogueUpToDate(value)), (catalogue) =>
+    catalogueFaults(catalogue, book),
+  );
 
 /** A request of the right shape. Whether its goods are known is for `requestFaults` of the compiled book. */
-export const readRequest = (value: unknown): Result<QuoteRequest> => parseWith(quoteRequestSchema, value);
+export const readRequest = (value: unknown): Result<QuoteRequest> =>
+  parseWith(quoteRequestSchema, requestUpToDate(value));
 
 /** A list of trials of the right shape. */
-export const readTrials = (value: unknown): Result<Trial[]> => parseWith(trialsSchema, value);
+export const readTrials = (value: unknown): Result<Trial[]> => parseWith(trialsSchema, trialsUpToDate(value));

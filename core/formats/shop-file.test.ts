@@ -14,14 +14,21 @@ const ANY_WAY = demoBook.groups.map(({ id, name }) => ({
   id,
   name,
   shipping: 'any' as const,
-  delivery: true,
-  pickup: true,
+  delivery: 'any' as const,
+  pickup: 'any' as const,
 }));
 const HERE: Shop = { book: makeBook({ groups: ANY_WAY }), catalogue: makeCatalogue(), trials: [] };
 const ORDER: PastOrder = {
   number: '1001',
   request: makeRequest(),
-  chosen: { id: 'parcel-country', kind: 'shipping', name: 'Parcel', charge: 845, total: 845 },
+  chosen: {
+    id: 'parcel-country',
+    kind: 'shipping',
+    of: { rateId: 'parcel-country' },
+    name: 'Parcel',
+    charge: 845,
+    total: 845,
+  },
   status: 'placed',
   history: [{ status: 'placed', at: '2026-11-24T10:15:00-04:00' }],
 };
@@ -89,9 +96,9 @@ describe('a file of the whole shop', () => {
   });
 
   test('whose goods name a group that its book lacks is refused', () => {
-    const catalogue = makeCatalogue(makeGood('pot', { groupId: 'vases' }));
+    const catalogue = makeCatalogue(makeGood('pot', { groupIds: ['vases'] }));
     expect(sentences(writeShopFile({ ...HERE, catalogue }, [], SAVED))).toEqual([
-      'catalogue.goods[0].groupId: There is no “vases” in groups.',
+      'catalogue.goods[0].groupIds[0]: There is no “vases” in groups.',
     ]);
   });
 
@@ -132,9 +139,9 @@ describe('a file of the book or of the goods alone', () => {
   });
 
   test('is checked against what is here', () => {
-    const catalogue = makeCatalogue(makeGood('pot', { groupId: 'vases' }));
+    const catalogue = makeCatalogue(makeGood('pot', { groupIds: ['vases'] }));
     expect(sentences(writeGoodsFile(catalogue))).toEqual([
-      'goods[0].groupId: There is no “vases” in groups.',
+      'goods[0].groupIds[0]: There is no “vases” in groups.',
     ]);
   });
 });

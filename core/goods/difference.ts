@@ -9,7 +9,7 @@ const FIELDS: readonly Field[] = [
   'fulfilment',
   'weight',
   'size',
-  'groupId',
+  'groupIds',
   'chargeFree',
   'shippingPrice',
   'onceFee',
@@ -46,7 +46,7 @@ export const goodFigure = (good: Good, field: Field, { decimals, units }: Speech
   if (field === 'size') return sizeFigure(value as NonNullable<Good['size']>, units);
   if (typeof value === 'number') return moneyFigure(value, decimals);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  return value as string;
+  return Array.isArray(value) ? value.join(', ') : (value as string);
 };
 
 const fieldsOf = (from: Good, to: Good, speech: Speech): ChangedGood['fields'] =>

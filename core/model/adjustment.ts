@@ -20,7 +20,7 @@ export type ChoiceKind = z.infer<typeof choiceKindSchema>;
 const idsSchema = z.array(idSchema).max(2_000);
 const tokensSchema = z.array(tokenSchema).max(5_000);
 const goodsSchema = { groupIds: idsSchema.optional(), skus: tokensSchema.optional() };
-const figureSchema = z.int().min(0).max(GREATEST_SUM).optional();
+const figureSchema = z.number().min(0).max(GREATEST_SUM).optional();
 export const termsSchema = z.enum(['DAP', 'DDP', 'both']);
 
 const conditionSchema = z.discriminatedUnion('test', [
@@ -79,6 +79,10 @@ export const adjustmentSchema = z.strictObject({
     areaIds: idsSchema.optional(),
     pickupIds: idsSchema.optional(),
     carrierCodes: tokensSchema.optional(),
+    methods: z
+      .array(z.strictObject({ areaId: idSchema, methodId: idSchema }))
+      .max(2_000)
+      .optional(),
   }),
   effect: effectSchema,
   last: z.boolean().optional(),

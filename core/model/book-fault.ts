@@ -1,7 +1,8 @@
 import { parsePattern } from '../place/postal.ts';
+import type { Adjustment } from './adjustment.ts';
 import type { Book } from './book.ts';
 import { fault, type Fault } from './fault.ts';
-import type { Catalogue } from './good.ts';
+import type { AnyNoneSome, Catalogue } from './good.ts';
 import type { PackPlan } from './pack.ts';
 import type { Region } from './place.ts';
 import type { Price } from './price.ts';
@@ -62,17 +63,31 @@ const danglingIds = (
   known: Known,
 ): Fault[] => (ids ?? []).flatMap((id, at) => dangling([...path, at], id, collection, known[collection]));
 
+const namedOf = (allowed: AnyNoneSome): readonly string[] => (typeof allowed === 'string' ? [] : allowed);
+
 const groupFaults = (book: Book, known: Known): Fault[] =>
-  book.groups.flatMap(({ shipping, onlyZones, neverZones }, at) => [
-    ...danglingIds(
-      ['groups', at, 'shipping'],
-      typeof shipping === 'string' ? [] : shipping,
-      'services',
-      known,
-    ),
+  book.groups.flatMap(({ shipping, delivery, pickup, onlyZones, neverZones }, at) => [
+    ...danglingIds(['groups', at, 'shipping'], namedOf(shipping), 'services', known),
+    ...danglingIds(['groups', at, 'delivery'], namedOf(delivery), 'areas', known),
+    ...danglingIds(['groups', at, 'pickup'], namedOf(pickup), 'pickups', known),
     ...danglingIds(['groups', at, 'onlyZones'], onlyZones, 'zones', known),
     ...danglingIds(['groups', at, 'neverZones'], neverZones, 'zones', known),
   ]);
+
+/** Faults for each method that an adjustment aims at and that is not there. */
+const methodFaults = (path: Path, methods: Adjustment['to']['methods'], { areas }: Book): Fault[] =>
+  (methods ?? []).flatMap(({ areaId, methodId }, at) => {
+    const area = areas.find(({ id }) => id === areaId);
+    if (!area) return [fault('dangling', [...path, at, 'areaId'], { id: areaId, collection: 'areas' })];
+    return area.methods.some(({ id }) => id === methodId)
+      ? []
+      : [
+          fault('dangling', [...path, at, 'methodId'], {
+            id: methodId,
+            collection: `areas.${areaId}.methods`,
+          }),
+        ];
+  });
 
 const adjustmentFaults = (book: Book, known: Known): Fault[] =>
   book.adjustments.flatMap(({ to, when, effect }, at) => {
@@ -83,6 +98,7 @@ const adjustmentFaults = (book: Book, known: Known): Fault[] =>
       ...danglingIds([...path, 'to', 'zoneIds'], to.zoneIds, 'zones', known),
       ...danglingIds([...path, 'to', 'areaIds'], to.areaIds, 'areas', known),
       ...danglingIds([...path, 'to', 'pickupIds'], to.pickupIds, 'pickups', known),
+      ...methodFaults([...path, 'to', 'methods'], to.methods, book),
       ...danglingIds([...path, 'effect', 'goods', 'groupIds'], goods?.groupIds, 'groups', known),
       ...when.flatMap((condition, c) =>
         condition.test === 'goods'
@@ -174,6 +190,7 @@ const regionFaults = (book: Book): Fault[] => {
     regions.flatMap((region, at) => patternFaults([...path, at], region));
   return [
     ...listed(['store', 'sellsTo', 'closedRegions'], book.store.sellsTo.closedRegions),
+    ...listed(['store', 'sellsTo', 'onlyRegions'], book.store.sellsTo.onlyRegions ?? []),
     ...book.zones.flatMap((zone, z) => [
       ...listed(['zones', z, 'includes'], zone.includes),
       ...listed(['zones', z, 'excludes'], zone.excludes),
@@ -203,10 +220,10 @@ const regionFaults = (book: Book): Fault[] => {
 /** What a book of the right shape still has wrong with it: ids used twice, references to nothing, patterns that are none. */
 export const bookFaults = (book: Book): Fault[] => [
   ...duplicateIds(book),
-  ...book.areas.flatMap(({ ways }, at) =>
+  ...book.areas.flatMap(({ methods }, at) =>
     duplicates(
-      `areas[${at}].ways`,
-      ways.map(({ id }) => id),
+      `areas[${at}].methods`,
+      methods.map(({ id }) => id),
     ),
   ),
   ...referenceFaults(book),
@@ -220,7 +237,9 @@ export const catalogueFaults = (catalogue: Catalogue, book?: Book): Fault[] => {
   const groups = new Set(book?.groups.map((group) => group.id));
   const groupFaults = book
     ? catalogue.goods.flatMap((good, at) =>
-        good.groupId === undefined ? [] : dangling(['goods', at, 'groupId'], good.groupId, 'groups', groups),
+        (good.groupIds ?? []).flatMap((id, g) =>
+          dangling(['goods', at, 'groupIds', g], id, 'groups', groups),
+        ),
       )
     : [];
   return [

@@ -14,7 +14,7 @@ import { dutyRulesSchema, paymentOptionSchema, taxRateSchema } from './tax.ts';
 /** All that the merchant defines about reach and charges. */
 export const bookSchema = z.strictObject({
   format: z.literal('emporos-book'),
-  version: z.literal(1),
+  version: z.literal(2),
   store: storeSchema,
   locations: z.array(locationSchema).max(2_000),
   groups: z.array(handlingGroupSchema).max(2_000),

@@ -34,7 +34,10 @@ export const carrierAccountSchema = z.strictObject({
   address: z.enum(['residential', 'business', 'as-given']),
   insure: pointsSchema.optional(),
   packing: packPlanSchema,
-  booking: z.enum(['rate-only', 'rate-and-book']),
+  /** A lighter parcel is asked about at this weight. */
+  leastParcelWeight: gramsSchema.optional(),
+  /** Whether shipments are booked with it too, not only priced. */
+  books: z.boolean(),
   timeoutMs: z.int().min(100).max(60_000),
 });
 

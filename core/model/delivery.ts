@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { countrySchema, postalPatternSchema } from './place.ts';
 import { limitsSchema, priceSchema } from './price.ts';
-import { preparationSchema, timingSchema } from './time.ts';
+import { closedDatesSchema, preparationSchema, timingSchema } from './time.ts';
 import { idSchema, metresSchema, moneySchema, nameSchema, noteSchema } from './unit.ts';
 
 const positionSchema = z.tuple([z.number().min(-180).max(180), z.number().min(-90).max(90)]);
@@ -19,10 +19,12 @@ export const coverageSchema = z.discriminatedUnion('kind', [
 export type Coverage = z.infer<typeof coverageSchema>;
 export type Position = z.infer<typeof positionSchema>;
 
-const waySchema = z.strictObject({
+const methodSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   add: moneySchema,
+  /** Whether what it adds is due even when the delivery is free. */
+  addStays: z.boolean().optional(),
   timing: timingSchema,
   limits: limitsSchema.optional(),
   withinDays: z.int().min(0).max(366).optional(),
@@ -35,18 +37,20 @@ export const deliveryAreaSchema = z.strictObject({
   locationId: idSchema,
   covers: coverageSchema,
   price: priceSchema,
-  ways: z.array(waySchema).min(1).max(50),
+  methods: z.array(methodSchema).min(1).max(50),
   preparation: preparationSchema,
   minSubtotal: moneySchema.optional(),
   freeFrom: moneySchema.optional(),
   serviceFee: z.strictObject({ name: nameSchema, amount: moneySchema }).optional(),
   limits: limitsSchema.optional(),
   instructions: noteSchema.optional(),
+  /** Besides the location's, for what this area delivers. */
+  closedDates: closedDatesSchema.optional(),
   taxable: z.boolean(),
 });
 export type DeliveryArea = z.infer<typeof deliveryAreaSchema>;
-/** One way that an area's deliveries can come: by van, by cargo bike, the same day. */
-export type DeliveryWay = DeliveryArea['ways'][number];
+/** One method that an area's deliveries can come by: by van, by cargo bike, the same day. */
+export type DeliveryMethod = DeliveryArea['methods'][number];
 
 export const pickupPointSchema = z.strictObject({
   id: idSchema,
@@ -59,6 +63,8 @@ export const pickupPointSchema = z.strictObject({
   preparation: preparationSchema,
   timing: timingSchema,
   kerbside: z.boolean(),
+  /** Besides the location's, for what is collected here. */
+  closedDates: closedDatesSchema.optional(),
   instructions: noteSchema.optional(),
   limits: limitsSchema.optional(),
   taxable: z.boolean(),

@@ -8,18 +8,23 @@ export const sizeSchema = z.strictObject({
 });
 export type Size = z.infer<typeof sizeSchema>;
 
-/** Goods that travel alike: which services may carry them, and where. */
+const anyNoneSome = (most: number) =>
+  z.union([z.literal('any'), z.literal('none'), z.array(idSchema).max(most)]);
+
+/** Goods that travel alike: which services may carry them and where, which areas deliver them, where they are collected. */
 export const handlingGroupSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  shipping: z.union([z.literal('any'), z.literal('none'), z.array(idSchema).max(200)]),
-  delivery: z.boolean(),
-  pickup: z.boolean(),
+  shipping: anyNoneSome(200),
+  delivery: anyNoneSome(20_000),
+  pickup: anyNoneSome(5_000),
   onlyZones: z.array(idSchema).max(2_000).optional(),
   neverZones: z.array(idSchema).max(2_000).optional(),
 });
 
 export type HandlingGroup = z.infer<typeof handlingGroupSchema>;
+/** Everything of a kind, nothing of it, or those that are named. */
+export type AnyNoneSome = HandlingGroup['shipping'];
 
 /** One thing the shop sells. An absent weight or size is unknown, never zero. */
 export const goodSchema = z.strictObject({
@@ -29,7 +34,8 @@ export const goodSchema = z.strictObject({
   fulfilment: z.enum(['physical', 'digital']),
   weight: gramsSchema.optional(),
   size: sizeSchema.optional(),
-  groupId: idSchema.optional(),
+  /** Each of them must let it through. */
+  groupIds: z.array(idSchema).max(50).optional(),
   chargeFree: z.boolean().optional(),
   shippingPrice: moneySchema.optional(),
   onceFee: moneySchema.optional(),

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { choiceKindSchema } from './adjustment.ts';
 import { destinationSchema } from './place.ts';
+import { choicePartsSchema } from './quote.ts';
 import { quoteRequestSchema } from './request.ts';
 import { idSchema, instantSchema, localDateSchema, nameSchema } from './unit.ts';
 
@@ -24,6 +25,7 @@ export const pastOrderSchema = z.strictObject({
   chosen: z.strictObject({
     id: z.string().max(250),
     kind: choiceKindSchema,
+    of: choicePartsSchema.optional(),
     name: nameSchema,
     charge: sumSchema,
     total: sumSchema,
@@ -31,6 +33,10 @@ export const pastOrderSchema = z.strictObject({
   }),
   cost: sumSchema.optional(),
   payment: idSchema.optional(),
+  /** How the customer is reached; checkout asks for one of them. */
+  contact: z
+    .strictObject({ email: z.string().max(254).optional(), phone: z.string().max(40).optional() })
+    .optional(),
   status: statusSchema,
   history: z
     .array(z.strictObject({ status: statusSchema, at: instantSchema }))

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { countrySchema, postalPatternSchema, subdivisionSchema } from './place.ts';
+import { transitSchema } from './time.ts';
 import {
   countSchema,
   GREATEST_SUM,
@@ -15,12 +16,12 @@ import {
 export const measureSchema = z.enum(['weight', 'subtotal', 'units', 'volume', 'distance']);
 export type Measure = z.infer<typeof measureSchema>;
 
-/** A measured value: grams, minor units, units, cubic millimetres or metres, by its measure. */
-const valueSchema = z.int().min(0).max(GREATEST_SUM);
+/** A measured value: grams, minor units, units, cubic millimetres or metres, by its measure; whole but for imperial units. */
+const valueSchema = z.number().min(0).max(GREATEST_SUM);
 
 /** Added for what lies above a step's `from`. */
 export const eachSchema = z.strictObject({
-  size: z.int().min(1).max(GREATEST_SUM),
+  size: z.number().min(0.001).max(GREATEST_SUM),
   amount: moneySchema,
   count: z.enum(['started', 'exact']),
 });
@@ -41,14 +42,14 @@ export const flatPriceSchema = z.strictObject({
   first: moneySchema.optional(),
 });
 
-export const tiersPriceSchema = z.strictObject({
-  kind: z.literal('tiers'),
+export const stepsPriceSchema = z.strictObject({
+  kind: z.literal('steps'),
   basis: measureSchema,
   per: z.enum(['order', 'parcel']),
   steps: z.array(stepSchema).min(1).max(2_000),
   until: valueSchema.optional(),
 });
-export type TiersPrice = z.infer<typeof tiersPriceSchema>;
+export type StepsPrice = z.infer<typeof stepsPriceSchema>;
 
 export const fallbackSchema = z.strictObject({
   amount: moneySchema,
@@ -71,6 +72,8 @@ export const carrierPriceSchema = z.strictObject({
           .optional(),
         override: moneySchema.optional(),
         freeFrom: moneySchema.optional(),
+        /** Working days after hand-over, in place of the carrier's own. */
+        transit: transitSchema.optional(),
       }),
     )
     .max(100),
@@ -84,7 +87,7 @@ export type CarrierService = CarrierPrice['services'][number];
 
 export const priceSchema = z.discriminatedUnion('kind', [
   flatPriceSchema,
-  tiersPriceSchema,
+  stepsPriceSchema,
   z.strictObject({
     kind: z.literal('percent'),
     points: pointsSchema,
@@ -92,7 +95,7 @@ export const priceSchema = z.discriminatedUnion('kind', [
     max: moneySchema.optional(),
   }),
   z.strictObject({
-    kind: z.literal('by-goods'),
+    kind: z.literal('per-product'),
     otherwise: moneySchema.nullable(),
     per: z.enum(['unit', 'line']),
   }),

@@ -29,7 +29,7 @@ export type Source = z.infer<typeof sourceSchema>;
 export const workingLineSchema = z.strictObject({
   step: z.enum([
     'price',
-    'way',
+    'method',
     'goods-fee',
     'handling',
     'store-handling',
@@ -47,9 +47,21 @@ export const workingLineSchema = z.strictObject({
 });
 export type WorkingLine = z.infer<typeof workingLineSchema>;
 
+/** What a choice's id is made of, so that nobody takes an id apart. */
+export const choicePartsSchema = z.strictObject({
+  rateId: z.string().max(80).optional(),
+  serviceCode: z.string().max(120).optional(),
+  areaId: z.string().max(80).optional(),
+  methodId: z.string().max(80).optional(),
+  pickupId: z.string().max(80).optional(),
+  terms: z.enum(['DAP', 'DDP']).optional(),
+});
+export type ChoiceParts = z.infer<typeof choicePartsSchema>;
+
 export const choiceSchema = z.strictObject({
   id: z.string(),
   kind: choiceKindSchema,
+  of: choicePartsSchema,
   name: nameSchema,
   note: z.string().optional(),
   charge: amountSchema,
@@ -58,7 +70,7 @@ export const choiceSchema = z.strictObject({
   duties: z
     .strictObject({
       terms: z.enum(['DAP', 'DDP']),
-      show: z.enum(['estimate', 'notice', 'hide']),
+      show: z.enum(['amount', 'mention', 'nothing']),
       duty: amountSchema,
       importTax: amountSchema,
       clearance: amountSchema,
@@ -118,6 +130,8 @@ export const withheldSchema = z.strictObject({
   kind: choiceKindSchema,
   name: nameSchema,
   code: withheldCodeSchema,
+  /** The figures and names of the sentence, one fixed shape for each code. */
+  detail: z.record(z.string(), z.unknown()),
   text: z.string(),
   tell: z.boolean(),
   /** The merchant's own words for the customer, where the rate has some and tells. */
@@ -132,7 +146,7 @@ export const parcelSchema = z.strictObject({
   size: sizeSchema.optional(),
   contents: z.array(z.strictObject({ sku: z.string(), quantity: z.int() })),
   placed: z
-    .array(z.strictObject({ sku: z.string(), x: z.int(), y: z.int(), z: z.int(), size: sizeSchema }))
+    .array(z.strictObject({ sku: z.string(), x: z.number(), y: z.number(), z: z.number(), size: sizeSchema }))
     .optional(),
   fill: z.number().min(0).max(1).optional(),
 });

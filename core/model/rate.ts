@@ -1,13 +1,11 @@
 import { z } from 'zod';
 import { handlingSchema, limitsSchema, priceSchema } from './price.ts';
+import { transitSchema } from './time.ts';
 import { idSchema, moneySchema, nameSchema, noteSchema, tokenSchema } from './unit.ts';
 
 /** A way of shipping that the merchant names. */
 export const serviceSchema = z.strictObject({ id: idSchema, name: nameSchema, note: noteSchema.optional() });
 export type Service = z.infer<typeof serviceSchema>;
-
-/** Working days after hand-over, earliest and latest. */
-const transitSchema = z.strictObject({ min: z.int().min(0).max(365), max: z.int().min(0).max(365) });
 
 /** One cell of the board: what one service costs in one zone. At most one for each pair. */
 export const rateSchema = z.strictObject({

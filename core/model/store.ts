@@ -21,7 +21,17 @@ export const storeSchema = z.strictObject({
   pricesIncludeTax: z.boolean(),
   sellsTo: sellsToSchema,
   unlistedPostalCodes: z.enum(['served', 'not-served']),
-  postalDaysMargin: z.int().min(0).max(365),
+  postalSpareDays: z.int().min(0).max(365),
+  /** The product page's postal check, in the merchant's words. */
+  codeCheck: z
+    .strictObject({
+      active: z.boolean(),
+      label: nameSchema.optional(),
+      served: noteSchema.optional(),
+      notServed: noteSchema.optional(),
+      noCash: noteSchema.optional(),
+    })
+    .optional(),
   defaultWeight: gramsSchema.optional(),
   packing: packPlanSchema,
   handling: handlingSchema.optional(),

@@ -15,7 +15,7 @@ export type TaxRate = z.infer<typeof taxRateSchema>;
 
 /** Import charges; `terms` are those of Incoterms 2020: who pays them. */
 export const dutyRulesSchema = z.strictObject({
-  show: z.enum(['estimate', 'notice', 'hide']),
+  show: z.enum(['amount', 'mention', 'nothing']),
   terms: termsSchema,
   homeCountries: z.array(countrySchema).max(300),
   clearanceFee: moneySchema,

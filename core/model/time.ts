@@ -10,16 +10,19 @@ export const closedDatesSchema = z.array(localDateSchema).max(5_000);
 
 /** When an order is ready to leave its location. */
 export const preparationSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('as-received'), minutes: z.int().min(0).max(100_000) }),
+  z.strictObject({ kind: z.literal('open-minutes'), minutes: z.int().min(0).max(100_000) }),
   z.strictObject({ kind: z.literal('working-days'), days: z.int().min(0).max(365) }),
   z.strictObject({
-    kind: z.literal('batch'),
+    kind: z.literal('cut-off'),
     cutoff: localTimeSchema,
     readyAt: localTimeSchema,
     days: z.int().min(0).max(365),
   }),
 ]);
 export type Preparation = z.infer<typeof preparationSchema>;
+
+/** Working days after hand-over, earliest and latest. */
+export const transitSchema = z.strictObject({ min: z.int().min(0).max(365), max: z.int().min(0).max(365) });
 
 const horizonSchema = z.int().min(0).max(366);
 const capacitySchema = z.int().min(0).max(100_000).optional();

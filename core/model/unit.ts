@@ -22,14 +22,14 @@ export const moneySchema = z.int().min(0).max(GREATEST_MONEY);
 /** Minor units that may be negative: a reduction. */
 export const signedMoneySchema = z.int().min(-GREATEST_MONEY).max(GREATEST_MONEY);
 
-/** Integer grams. */
-export const gramsSchema = z.int().min(0).max(100_000_000);
+/** Grams: whole where metric was typed, with decimals where imperial was (3 lb is 1360.77711). */
+export const gramsSchema = z.number().min(0).max(100_000_000);
 
-/** Integer millimetres. */
-export const millimetresSchema = z.int().min(0).max(100_000);
+/** Millimetres: whole where metric was typed, with decimals where imperial was (1 in is 25.4). */
+export const millimetresSchema = z.number().min(0).max(100_000);
 
-/** Integer metres, no further than once around the earth. */
-export const metresSchema = z.int().min(0).max(40_100_000);
+/** Metres, no further than once around the earth: whole where metric was typed, with decimals where imperial was. */
+export const metresSchema = z.number().min(0).max(40_100_000);
 
 /** A count of units. */
 export const countSchema = z.int().min(0).max(GREATEST_MONEY);

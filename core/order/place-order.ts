@@ -81,7 +81,7 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
   if (choice.charge !== shown) return { ok: false, faults: [fault('charge-changed', '')] };
   const timing = slotFault(choice, slot);
   if (timing) return { ok: false, faults: [timing] };
-  const { id, kind, name, charge, total, cost } = choice;
+  const { id, kind, of, name, charge, total, cost } = choice;
   const prepaid = prepaidOf(choice);
   const taxes = taxLines(compiled, request, quoted, choice).reduce((sum, line) => sum + line.amount, 0);
   const goods = quoted.subtotal;
@@ -89,7 +89,7 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
   const order: PastOrder = {
     number,
     request: { ...asked, lines: request.lines.map((line) => asSold(compiled, line)) },
-    chosen: { id, kind, name, charge, total, ...(slot ? { slot } : {}) },
+    chosen: { id, kind, of, name, charge, total, ...(slot ? { slot } : {}) },
     status: 'placed',
     history: [{ status: 'placed', at: at ?? request.placedAt }],
     recipient,

@@ -74,12 +74,38 @@ const shorter = (legs: Legs, path: readonly number[], length: number): number[] 
   return null;
 };
 
+const MOST_EXACT = 9;
+
 /**
- * A sensible order of stops from a place and back to it: always the nearest next, then made shorter by turning
- * stretches round (2-opt) and moving stops (Or-opt) as long as that helps. Distances are as the crow flies.
+ * The shortest way past a few stops, exactly: for every set of stops left and every stop to start from, the best
+ * next one (Held and Karp, 1962).
  */
-export const sensibleRound = (start: Point, stops: readonly Point[]): Round => {
-  const legs = legsOf(start, stops);
+const shortestPath = (legs: Legs): number[] => {
+  const best = new Map<number, { metres: number; next: number }>();
+  const from = (here: number, left: number): { metres: number; next: number } => {
+    if (left === 0) return { metres: leg(legs, here, 0), next: 0 };
+    const key = left * legs.length + here;
+    const known = best.get(key);
+    if (known) return known;
+    let found = { metres: Number.POSITIVE_INFINITY, next: 0 };
+    for (let next = 1; next < legs.length; next += 1) {
+      if (((left >> next) & 1) === 0) continue;
+      const metres = leg(legs, here, next) + from(next, left & ~(1 << next)).metres;
+      if (metres < found.metres) found = { metres, next };
+    }
+    best.set(key, found);
+    return found;
+  };
+  const path: number[] = [];
+  let here = 0;
+  for (let left = 2 ** legs.length - 2; left > 0; left &= ~(1 << here)) {
+    here = from(here, left).next;
+    path.push(here);
+  }
+  return path;
+};
+
+const improvedPath = (legs: Legs): number[] => {
   let path = nearestFirst(legs);
   for (
     let next = shorter(legs, path, lengthOf(legs, path));
@@ -87,5 +113,16 @@ export const sensibleRound = (start: Point, stops: readonly Point[]): Round => {
     next = shorter(legs, path, lengthOf(legs, path))
   )
     path = next;
+  return path;
+};
+
+/**
+ * A sensible order of stops from a place and back to it: the shortest for up to nine stops; for more, always the
+ * nearest next, then made shorter by turning stretches round (2-opt) and moving stops (Or-opt) as long as that
+ * helps. Distances are as the crow flies.
+ */
+export const sensibleRound = (start: Point, stops: readonly Point[]): Round => {
+  const legs = legsOf(start, stops);
+  const path = stops.length <= MOST_EXACT ? shortestPath(legs) : improvedPath(legs);
   return { order: path.map((one) => one - 1), metres: lengthOf(legs, path) };
 };

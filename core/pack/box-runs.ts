@@ -5,6 +5,7 @@ import { makeKind, type Block, type Kind } from './cuboid.ts';
 import { intoBoxes, tooLarge, type BoxRun, type PackBox } from './into-boxes.ts';
 import type { Packed, ParcelRun, Lot } from './pack.ts';
 import type { Packing } from './packing.ts';
+import { inParts, sizeInParts, type Scale } from './scale.ts';
 
 /** A unit of a lot with what placing it needs. */
 interface SizedLot extends Lot {
@@ -12,11 +13,12 @@ interface SizedLot extends Lot {
 }
 
 /** Lines of the basket as kinds to place; every one has a size. */
-const sizedLots = (lots: readonly Lot[], lines: readonly BasketLine[]): SizedLot[] =>
+const sizedLots = (lots: readonly Lot[], lines: readonly BasketLine[], { size }: Scale): SizedLot[] =>
   lots.flatMap((lot) => {
     const good = lines[lot.line]?.good;
     if (!good?.size) return [];
-    return [{ ...lot, kind: makeKind(good.size, lot.quantity, lot.weight, good.keepUpright === true) }];
+    const sides = sizeInParts(good.size, size);
+    return [{ ...lot, kind: makeKind(sides, lot.quantity, lot.weight, good.keepUpright === true) }];
   });
 
 /** A block of units in a box, and the line of the basket it is of. */
@@ -24,10 +26,25 @@ export interface PlacedBlock extends Omit<Block, 'kind'> {
   line: number;
 }
 
+/** A block in millimetres, and the line of the basket it is of. */
+const placedBlock = (
+  { kind, turn: [length, width, height], across, x, y, z }: Block,
+  lots: readonly Lot[],
+  { size }: Scale,
+): PlacedBlock => ({
+  turn: [length / size, width / size, height / size],
+  across,
+  x: x / size,
+  y: y / size,
+  z: z / size,
+  line: (lots[kind] as Lot).line,
+});
+
 const runOf = (
   { box: at, count, filling }: BoxRun,
   lots: readonly SizedLot[],
   boxes: readonly Box[],
+  scale: Scale,
 ): ParcelRun => {
   const box = boxes[at] as Box;
   const contents = lots.flatMap(({ line }, kind) =>
@@ -36,25 +53,31 @@ const runOf = (
   const goods = lots.reduce((sum, { weight }, kind) => sum + weight * (filling.used[kind] ?? 0), 0);
   return {
     count,
-    weight: goods + box.tare,
+    weight: goods + inParts(box.tare, scale.weight),
     units: contents.reduce((sum, { quantity }) => sum + quantity, 0),
     contents,
     packed: {
       box,
-      volume: filling.volume,
-      blocks: filling.blocks.map(({ kind, ...block }) => ({ ...block, line: (lots[kind] as Lot).line })),
+      volume: filling.volume / scale.size ** 3,
+      blocks: filling.blocks.map((block) => placedBlock(block, lots, scale)),
     },
   };
 };
 
 const fitsNone = (
-  { name, sku, weight }: Lot,
+  { name, sku, weight: parts }: Lot,
   size: BasketLine['good']['size'],
+  scale: Scale,
 ): Extract<Packed, { ok: false }> => ({
   ok: false,
   refusal: {
     code: 'does-not-pack',
-    say: { code: 'fits-no-box', good: name, size: size ?? { length: 0, width: 0, height: 0 }, weight },
+    say: {
+      code: 'fits-no-box',
+      good: name,
+      size: size ?? { length: 0, width: 0, height: 0 },
+      weight: parts / scale.weight,
+    },
     from: { kind: 'good', id: sku },
   },
 });
@@ -75,20 +98,27 @@ const keyOf = ({ kind, quantity, line }: SizedLot): string =>
 /** What was packed before, for each plan: checkout asks the same basket again and again. */
 const kept = new WeakMap<Packing, Map<string, Packed>>();
 
-const roomIn = ({ boxes }: Packing): PackBox[] =>
-  boxes.map(({ inside, maxWeight, cost = 0 }) => ({ ...inside, maxWeight, cost }));
+const roomIn = ({ boxes }: Packing, scale: Scale): PackBox[] =>
+  boxes.map(({ inside, maxWeight, cost = 0 }) => ({
+    ...sizeInParts(inside, scale.size),
+    maxWeight: inParts(maxWeight, scale.weight),
+    cost,
+  }));
 
 /** Which goods go into some box of a plan, as it was found before: the same goods are asked for again and again. */
 const fitting = new WeakMap<Packing, WeakMap<Good, boolean>>();
 
-const goesIntoSome = (packing: Packing, good: Good, weight: number): boolean => {
+const goesIntoSome = (packing: Packing, good: Good, weight: number, scale: Scale): boolean => {
   const known = fitting.get(packing) ?? new WeakMap<Good, boolean>();
   fitting.set(packing, known);
   const before = known.get(good);
   if (before !== undefined) return before;
   const fits =
     good.size === undefined ||
-    tooLarge([makeKind(good.size, 1, weight, good.keepUpright === true)], roomIn(packing)).length === 0;
+    tooLarge(
+      [makeKind(sizeInParts(good.size, scale.size), 1, weight, good.keepUpright === true)],
+      roomIn(packing, scale),
+    ).length === 0;
   known.set(good, fits);
   return fits;
 };
@@ -98,20 +128,21 @@ export const boxRefusal = (
   lots: readonly Lot[],
   packing: Packing,
   lines: readonly BasketLine[],
+  scale: Scale,
 ): Extract<Packed, { ok: false }> | null => {
   for (const lot of lots) {
     const good = lines[lot.line]?.good;
-    if (good && !goesIntoSome(packing, good, lot.weight)) return fitsNone(lot, good.size);
+    if (good && !goesIntoSome(packing, good, lot.weight, scale)) return fitsNone(lot, good.size, scale);
   }
   return null;
 };
 
-const packedAnew = (lots: readonly SizedLot[], packing: Packing): Packed => {
+const packedAnew = (lots: readonly SizedLot[], packing: Packing, scale: Scale): Packed => {
   const runs = intoBoxes(
     lots.map(({ kind }) => kind),
-    roomIn(packing),
+    roomIn(packing, scale),
   );
-  return { ok: true, runs: runs.map((run) => runOf(run, lots, packing.boxes)) };
+  return { ok: true, runs: runs.map((run) => runOf(run, lots, packing.boxes, scale)) };
 };
 
 /** Lots in the boxes of a plan, each unit really placed; `does-not-pack` for a unit that goes into none. */
@@ -119,17 +150,18 @@ export const packIntoBoxes = (
   lots: readonly Lot[],
   packing: Packing,
   lines: readonly BasketLine[],
+  scale: Scale,
 ): Packed => {
   if (lots.length === 0) return { ok: true, runs: [] };
-  const refused = boxRefusal(lots, packing, lines);
+  const refused = boxRefusal(lots, packing, lines, scale);
   if (refused) return refused;
-  const sized = sizedLots(lots, lines).sort(byKind);
+  const sized = sizedLots(lots, lines, scale).sort(byKind);
   const known = kept.get(packing) ?? new Map<string, Packed>();
   kept.set(packing, known);
-  const key = sized.map(keyOf).join();
+  const key = `${scale.weight}/${scale.size}:${sized.map(keyOf).join()}`;
   const before = known.get(key);
   if (before) return before;
-  const packed = packedAnew(sized, packing);
+  const packed = packedAnew(sized, packing, scale);
   if (known.size >= MOST_KEPT) known.clear();
   known.set(key, packed);
   return packed;

@@ -1,3 +1,4 @@
+import { toThousandth } from '../model/measured.ts';
 import type { Parcel } from '../model/quote.ts';
 import type { BasketLine } from '../quote/basket.ts';
 import { volumeOf } from './cuboid.ts';
@@ -27,9 +28,9 @@ const placedOf = ({ blocks }: PackedBox, lines: readonly BasketLine[]): NonNulla
   blocks.flatMap(({ line, turn: [length, width, height], across: [nx, ny, nz], x, y, z }) =>
     Array.from({ length: nx * ny * nz }, (_, at) => ({
       sku: lines[line]?.good.sku ?? '',
-      x: x + (at % nx) * length,
-      y: y + (Math.floor(at / nx) % ny) * width,
-      z: z + Math.floor(at / (nx * ny)) * height,
+      x: toThousandth(x + (at % nx) * length),
+      y: toThousandth(y + (Math.floor(at / nx) % ny) * width),
+      z: toThousandth(z + Math.floor(at / (nx * ny)) * height),
       size: { length, width, height },
     })),
   );
@@ -45,7 +46,7 @@ const boxOf = (packed: PackedBox, lines: readonly BasketLine[]): Partial<Parcel>
 const parcelOf = (run: ParcelRun, lines: readonly BasketLine[]): Parcel => {
   const size = cartonOf(run, lines)?.good.size;
   return {
-    weight: run.weight,
+    weight: toThousandth(run.weight),
     contents: contentsOf(run, lines),
     ...(size ? { size } : {}),
     ...(run.packed ? boxOf(run.packed, lines) : {}),

@@ -5,6 +5,7 @@ import type { BasketLine } from '../quote/basket.ts';
 import { boxRefusal, packIntoBoxes, type PlacedBlock } from './box-runs.ts';
 import { spreadEvenly } from './even.ts';
 import type { Packing } from './packing.ts';
+import { inParts, scaleOf, type Scale } from './scale.ts';
 
 /** What is in which box: the blocks of units, and the volume they take up. */
 export interface PackedBox {
@@ -24,7 +25,7 @@ export interface ParcelRun {
 
 export type Packed = { ok: true; runs: ParcelRun[] } | { ok: false; refusal: Refusal };
 
-/** The units of one line that pack with others: their weight each, 0 where the plan does not look at it. */
+/** The units of one line that pack with others: their weight each in parts of the scale, 0 where the plan does not look at it. */
 export interface Lot {
   line: number;
   quantity: number;
@@ -43,11 +44,11 @@ const withUnits = (run: ParcelRun, count: number, lot: Lot, quantity: number): P
   contents: [...run.contents, { line: lot.line, quantity }],
 });
 
-const tooHeavy = ({ name, sku, weight }: Lot, most: number): Packed => ({
+const tooHeavy = ({ name, sku, weight }: Lot, most: number, scale: Scale): Packed => ({
   ok: false,
   refusal: {
     code: 'does-not-pack',
-    say: { code: 'does-not-pack', good: name, weight, most },
+    say: { code: 'does-not-pack', good: name, weight: weight / scale.weight, most: most / scale.weight },
     from: { kind: 'good', id: sku },
   },
 });
@@ -71,10 +72,10 @@ const roomFor = (room: number, { weight, quantity }: Lot): number =>
   weight === 0 ? quantity : Math.floor(room / weight);
 
 /** Units by falling weight, equals in line order, each into the first parcel that has room for it. */
-const byWeight = (lots: readonly Lot[], most: number): Packed => {
+const byWeight = (lots: readonly Lot[], most: number, scale: Scale): Packed => {
   let runs: ParcelRun[] = [];
   for (const lot of [...lots].sort((a, b) => b.weight - a.weight)) {
-    if (lot.weight > most) return tooHeavy(lot, most);
+    if (lot.weight > most) return tooHeavy(lot, most, scale);
     let left = lot.quantity;
     runs = runs.flatMap((run) => {
       const [parts, after] = left > 0 ? fillRun(run, lot, left, roomFor(most - run.weight, lot)) : [[run], 0];
@@ -112,17 +113,23 @@ const together = (lots: readonly Lot[]): ParcelRun[] =>
 /** Beyond so many units, parcels of one weight are not sought: they are filled one after another. */
 const MOST_SPREAD = 50_000;
 
-const spread = (packing: Packing, lots: readonly Lot[], lines: readonly BasketLine[]): Packed => {
+const spread = (
+  packing: Packing,
+  lots: readonly Lot[],
+  lines: readonly BasketLine[],
+  scale: Scale,
+): Packed => {
   const { plan } = packing;
-  if (plan.kind === 'boxes') return packIntoBoxes(lots, packing, lines);
-  if (plan.kind === 'by-weight') return byWeight(lots, plan.maxWeight);
+  if (plan.kind === 'boxes') return packIntoBoxes(lots, packing, lines, scale);
   if (plan.kind === 'by-count') return { ok: true, runs: byCount(lots, plan.maxUnits) };
-  if (plan.kind !== 'even') return { ok: true, runs: together(lots) };
-  const heavy = lots.find(({ weight }) => weight > plan.maxWeight);
-  if (heavy) return tooHeavy(heavy, plan.maxWeight);
+  if (plan.kind === 'single') return { ok: true, runs: together(lots) };
+  const most = inParts(plan.maxWeight, scale.weight);
+  if (plan.kind === 'by-weight') return byWeight(lots, most, scale);
+  const heavy = lots.find(({ weight }) => weight > most);
+  if (heavy) return tooHeavy(heavy, most, scale);
   const units = lots.reduce((sum, { quantity }) => sum + quantity, 0);
-  if (units > MOST_SPREAD) return byWeight(lots, plan.maxWeight);
-  return { ok: true, runs: spreadEvenly(lots, plan.maxWeight) };
+  if (units > MOST_SPREAD) return byWeight(lots, most, scale);
+  return { ok: true, runs: spreadEvenly(lots, most) };
 };
 
 /** Whether a plan has to know what every unit weighs. */
@@ -148,9 +155,19 @@ interface Sorted {
   alone: Lot[];
 }
 
-const sortedLots = (lines: readonly BasketLine[], defaultWeight: number | undefined): Sorted => {
+const sortedLots = (
+  lines: readonly BasketLine[],
+  defaultWeight: number | undefined,
+  scale: Scale,
+): Sorted => {
   const lots = lines.map(({ good, quantity }, line) => ({
-    lot: { line, quantity, weight: good.weight ?? defaultWeight ?? 0, name: good.name, sku: good.sku },
+    lot: {
+      line,
+      quantity,
+      weight: inParts(good.weight ?? defaultWeight ?? 0, scale.weight),
+      name: good.name,
+      sku: good.sku,
+    },
     alone: good.packsAlone === true,
   }));
   const only = (alone: boolean): Lot[] => lots.filter((one) => one.alone === alone).map(({ lot }) => lot);
@@ -168,7 +185,8 @@ export const boxesRefusal = (
 ): Refusal | null => {
   const unknown = unknownOf(packing.plan, lines, defaultWeight);
   if (unknown) return unknown;
-  return boxRefusal(sortedLots(lines, defaultWeight).together, packing, lines)?.refusal ?? null;
+  const scale = scaleOf(packing, lines, defaultWeight);
+  return boxRefusal(sortedLots(lines, defaultWeight, scale).together, packing, lines, scale)?.refusal ?? null;
 };
 
 /**
@@ -184,19 +202,24 @@ export const pack = (
   const { plan } = packing;
   const unknown = unknownOf(plan, lines, defaultWeight);
   if (unknown) return { ok: false, refusal: unknown };
-  const { together: lots, alone } = sortedLots(lines, defaultWeight);
-  const heavy = weighs(plan) ? alone.find(({ weight }) => weight > mostOf(plan)) : undefined;
-  if (heavy) return tooHeavy(heavy, mostOf(plan));
-  const packed = spread(packing, lots, lines);
+  const scale = scaleOf(packing, lines, defaultWeight);
+  const { together: lots, alone } = sortedLots(lines, defaultWeight, scale);
+  const most = mostOf(plan, scale);
+  const heavy = weighs(plan) ? alone.find(({ weight }) => weight > most) : undefined;
+  if (heavy) return tooHeavy(heavy, most, scale);
+  const packed = spread(packing, lots, lines, scale);
   if (!packed.ok) return packed;
-  return {
-    ok: true,
-    runs: [...packed.runs, ...alone.map((lot) => withUnits(empty(), lot.quantity, lot, 1))],
-  };
+  const runs = [...packed.runs, ...alone.map((lot) => withUnits(empty(), lot.quantity, lot, 1))];
+  return { ok: true, runs: inGrams(runs, scale) };
 };
 
-const mostOf = (plan: PackPlan): number =>
-  plan.kind === 'by-weight' || plan.kind === 'even' ? plan.maxWeight : Number.MAX_SAFE_INTEGER;
+const inGrams = (runs: ParcelRun[], { weight: parts }: Scale): ParcelRun[] =>
+  parts === 1 ? runs : runs.map((run) => ({ ...run, weight: run.weight / parts }));
+
+const mostOf = (plan: PackPlan, scale: Scale): number =>
+  plan.kind === 'by-weight' || plan.kind === 'even'
+    ? inParts(plan.maxWeight, scale.weight)
+    : Number.MAX_SAFE_INTEGER;
 
 /** How many parcels there are. */
 export const countParcels = (runs: readonly ParcelRun[]): number =>

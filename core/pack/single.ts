@@ -1,3 +1,4 @@
+import { toThousandth } from '../model/measured.ts';
 import type { Parcel } from '../model/quote.ts';
 import type { BasketLine } from '../quote/basket.ts';
 
@@ -59,7 +60,7 @@ export const singleParcels = (lines: readonly BasketLine[], defaultWeight: numbe
   }
   if (together > 0) {
     parcels.push({
-      weight,
+      weight: toThousandth(weight),
       contents: merged(together === lines.length ? lines : lines.filter(({ good }) => !good.packsAlone)),
     });
   }

@@ -1,4 +1,4 @@
-import { normaliseCode, parsePattern } from './postal.ts';
+import { normaliseCode, parsePattern, rangeText } from './postal.ts';
 
 /** What a pasted list of codes gave: sound patterns, each once, and what was not understood. */
 export interface PastedPatterns {
@@ -29,7 +29,7 @@ const isWord = (pattern: string): boolean => /^[A-Z]{4,}\*?$/.test(pattern);
 const patternOf = (country: string, text: string): string | null => {
   const ends = rangeEnds(text);
   const pattern = ends
-    ? ends.map((end) => normaliseCode(country, end)).join('..')
+    ? rangeText(normaliseCode(country, ends[0]), normaliseCode(country, ends[1]))
     : normaliseCode(country, text.replace(/[%…*]+$/, '*'));
   return parsePattern(country, pattern) && !isWord(pattern) ? pattern : null;
 };

@@ -73,7 +73,7 @@ describe('the zone of a place', () => {
   test('is named by the entry that decides, the most specific first', () => {
     const zones = [
       makeZone('nation'),
-      makeZone('range', { includes: [{ country: 'CA', postal: ['B2A..B2Z'] }] }),
+      makeZone('range', { includes: [{ country: 'CA', postal: ['B2A to B2Z'] }] }),
       makeZone('exact', { includes: [{ country: 'CA', postal: ['b2g 2l2'] }] }),
       makeZone('wild', { includes: [{ country: 'CA', postal: ['B2G?L*'] }] }),
     ];
@@ -83,7 +83,7 @@ describe('the zone of a place', () => {
     expect([found('B2G2L2'), found('B2G9L9'), found('B2K1A1'), found('C1A1A1'), found()]).toEqual([
       'b2g 2l2',
       'B2G?L*',
-      'B2A..B2Z',
+      'B2A to B2Z',
       'CA',
       'CA',
     ]);
@@ -110,7 +110,7 @@ describe('postal patterns', () => {
     expect(normaliseCode(country, code)).toBe(normal);
   });
 
-  test.each(['', '*B3', 'B3*H', 'B3H..B3', 'B3Z..B3A', 'B3H..', 'B3#', '12345678901'])(
+  test.each(['', '*B3', 'B3*H', 'B3H to B3', 'B3Z to B3A', 'B3H..', 'B3#', '12345678901'])(
     '%p is no pattern',
     (text) => {
       expect(parsePattern('CA', text)).toBeNull();

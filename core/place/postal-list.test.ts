@@ -59,7 +59,7 @@ describe('the postal list', () => {
   test('its days, with the margin, replace the latest and cut the earliest', () => {
     const arrives = (days: number | undefined, margin = 0) =>
       onlyChoice(
-        quoted(book([line('B*', days === undefined ? {} : { days })], { postalDaysMargin: margin }), {
+        quoted(book([line('B*', days === undefined ? {} : { days })], { postalSpareDays: margin }), {
           ...to('B3H 1A1'),
           placedAt: '2026-11-23T10:00:00-04:00',
         }),

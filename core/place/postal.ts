@@ -4,7 +4,7 @@ import { LONGEST_CODE } from './code-table.ts';
  * Postal codes and the patterns over them.
  *
  * A pattern is one of four forms: 'B3H4R2' exact; 'B3H*' any ending; 'B3?1*' where ? is one
- * character; '90200..90299' a range whose ends have one length, compared on a code's first
+ * character; '90200 to 90299' a range whose ends have one length, compared on a code's first
  * characters of that length.
  */
 
@@ -28,8 +28,20 @@ const commonLength = (a: string, b: string): number => {
   return length;
 };
 
-const parseRange = (text: string): PostalPattern | null => {
-  const [from = '', to = '', ...rest] = text.split('..');
+const TO = /\s+to\s+/i;
+
+/** The ends of a range as they are compared, or null for a pattern that is none. */
+const rangeEnds = (pattern: string): string[] | null =>
+  TO.test(pattern) ? pattern.split(TO).map(squeeze) : null;
+
+/** A pattern as it is written everywhere: upper case, the ends of a range joined by 'to'. */
+export const writtenPattern = (text: string): string => text.trim().toUpperCase().replace(TO, ' to ');
+
+/** A range of codes as it is written everywhere: '04101 to 04199'. */
+export const rangeText = (from: string, to: string): string => `${from} to ${to}`;
+
+const parseRange = (ends: readonly string[]): PostalPattern | null => {
+  const [from = '', to = '', ...rest] = ends;
   if (rest.length > 0 || from.length !== to.length || from > to || from.length > LONGEST_CODE) return null;
   if (!/^[A-Z0-9]+$/.test(from) || !/^[A-Z0-9]+$/.test(to)) return null;
   return { kind: 'range', from, to, fixed: commonLength(from, to) };
@@ -40,8 +52,9 @@ const parseRange = (text: string): PostalPattern | null => {
  * beginning that every code it takes has in common: the longer, the more specific.
  */
 export const parsePattern = (country: string, pattern: string): PostalPattern | null => {
+  const ends = rangeEnds(pattern);
+  if (ends) return parseRange(ends);
   const text = squeeze(pattern);
-  if (text.includes('..')) return parseRange(text);
   const match = /^([A-Z0-9?]*)(\*?)$/.exec(text);
   const body = match?.[1] ?? '';
   if (!match || text === '' || body.length > LONGEST_CODE) return null;

@@ -7,6 +7,9 @@ export interface SellsToIndex {
   mode: SellsTo['mode'];
   countries: ReadonlySet<string>;
   closed: PlaceIndex<'closed'>;
+  /** The countries of which only some regions are open, and those regions. */
+  partly: ReadonlySet<string>;
+  open: PlaceIndex<'open'>;
 }
 
 export interface ZoneIndex {
@@ -29,12 +32,15 @@ export const indexSellsTo = (sellsTo: SellsTo): SellsToIndex => ({
   mode: sellsTo.mode,
   countries: new Set(sellsTo.countries),
   closed: buildPlaceIndex([{ owner: 'closed', regions: sellsTo.closedRegions }]),
+  partly: new Set(sellsTo.onlyRegions?.map(({ country }) => country)),
+  open: buildPlaceIndex([{ owner: 'open', regions: sellsTo.onlyRegions ?? [] }]),
 });
 
 /** Whether the shop sells to a place at all. */
 export const sellsThere = (index: SellsToIndex, place: Place): boolean => {
   const named = index.countries.has(place.country);
   if (named !== (index.mode === 'listed')) return false;
+  if (index.partly.has(place.country) && !holdsPlace(index.open, place)) return false;
   return !holdsPlace(index.closed, place);
 };
 

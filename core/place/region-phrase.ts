@@ -1,6 +1,6 @@
 import type { Region } from '../model/place.ts';
 import { fault, type Result } from '../model/fault.ts';
-import { parsePattern } from './postal.ts';
+import { parsePattern, writtenPattern } from './postal.ts';
 
 /**
  * Regions as a line of text and back: 'CA-NS', 'US', 'CA: B3H*, B3J*'. Entries are parted by commas
@@ -42,7 +42,7 @@ const lineRegions = (line: string, at: number): Result<Region[]> => {
     .map((entry) => entry.trim())
     .filter(Boolean);
   if (country !== undefined) {
-    const postal = entries.map((entry) => entry.toUpperCase());
+    const postal = entries.map(writtenPattern);
     const bad = postal.find((pattern) => !parsePattern(country.toUpperCase(), pattern));
     if (bad !== undefined)
       return { ok: false, faults: [fault('bad-pattern', `line ${at + 1}`, { pattern: bad })] };

@@ -1,4 +1,4 @@
-import type { Measure, Price, TiersPrice } from '../model/price.ts';
+import type { Measure, Price, StepsPrice } from '../model/price.ts';
 import { eachAmount, sortTiers, type SortedTiers } from './tiers.ts';
 
 /** One straight piece of a price drawn against its measure. */
@@ -101,7 +101,7 @@ const percentCurve = ({ points, min, max }: Extract<Price, { kind: 'percent' }>)
   return plain('subtotal', pieces, end);
 };
 
-const tiersCurve = (price: TiersPrice, reach: number): Curve => {
+const tiersCurve = (price: StepsPrice, reach: number): Curve => {
   const tiers = sortTiers(price);
   const last = tiers.froms.at(-1) ?? 0;
   const end = Math.max(tiers.until ?? 0, reach, Math.ceil(last * 1.5), LEAST_END[price.basis]);
@@ -120,7 +120,7 @@ const tiersCurve = (price: TiersPrice, reach: number): Curve => {
 
 /** The measure that a price's line is drawn against. */
 export const curveBasis = (price: Price): Measure => {
-  if (price.kind === 'tiers') return price.basis;
+  if (price.kind === 'steps') return price.basis;
   if (price.kind === 'percent') return 'subtotal';
   return price.kind === 'flat' && price.per === 'unit' ? 'units' : 'weight';
 };
@@ -133,5 +133,5 @@ export const curveBasis = (price: Price): Measure => {
 export const curveOf = (price: Price, reach: number): Curve | null => {
   if (price.kind === 'flat') return flatCurve(price, reach);
   if (price.kind === 'percent') return percentCurve(price);
-  return price.kind === 'tiers' ? tiersCurve(price, reach) : null;
+  return price.kind === 'steps' ? tiersCurve(price, reach) : null;
 };

@@ -1,3 +1,4 @@
+import { roundedBound } from '../model/measured.ts';
 import type { LimitMeasure, Limits } from '../model/price.ts';
 import type { Source, WithheldCode } from '../model/quote.ts';
 import type { BasketLine, Known, Measures } from '../quote/basket.ts';
@@ -19,7 +20,7 @@ export const setLimits = (limits: Limits | undefined): SetLimit[] =>
     const limit: { min?: number; max?: number } = limits?.[measure] ?? {};
     return limit.min === undefined && limit.max === undefined
       ? []
-      : [{ measure, min: limit.min, max: limit.max }];
+      : [{ measure, min: roundedBound(measure, limit.min), max: roundedBound(measure, limit.max) }];
   });
 
 export interface Refusal {

@@ -9,12 +9,12 @@ import { raisedPrice } from './raise.ts';
 const METRIC = { decimals: 2, units: 'metric' as const };
 const FLAT: Price = { kind: 'flat', amount: 850, per: 'order' };
 const PERCENT: Price = { kind: 'percent', points: 750, min: 500, max: 2_000 };
-const BY_GOODS: Price = { kind: 'by-goods', otherwise: 560, per: 'line' };
+const BY_GOODS: Price = { kind: 'per-product', otherwise: 560, per: 'line' };
 const UNIT: Price = { kind: 'flat', amount: 430, per: 'unit', first: 1_150 };
 
 describe('a price of another kind', () => {
   test('charges about the same, and is never nothing where the first was something', () => {
-    const kinds: WrittenKind[] = ['flat', 'tiers', 'percent', 'by-goods'];
+    const kinds: WrittenKind[] = ['flat', 'steps', 'percent', 'per-product'];
     for (const price of [FLAT, PERCENT, BY_GOODS, UNIT, tiers('weight', [{ from: 0, amount: 640 }])]) {
       for (const kind of kinds) {
         const other = asKind(price, kind);
@@ -39,7 +39,7 @@ describe('the phrase of a rate', () => {
     [{ kind: 'flat', amount: 300, per: 'parcel' }, '3.00 · a parcel'],
     [PERCENT, '7.5 % · by subtotal, at least 5.00, at most 20.00'],
     [BY_GOODS, '5.60 · by goods, a line'],
-    [{ kind: 'by-goods', otherwise: null, per: 'unit' }, 'each its own · by goods, a unit'],
+    [{ kind: 'per-product', otherwise: null, per: 'unit' }, 'each its own · by goods, a unit'],
     [{ ...tiers('weight', [{ from: 0, amount: 640 }]), per: 'parcel' }, '6.40 · by weight, each parcel'],
   ])('of %j', (price, words) => expect(phrase(price)).toBe(words));
 });

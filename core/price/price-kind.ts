@@ -1,7 +1,7 @@
 import type { Price } from '../model/price.ts';
 
 /** The kinds of price that a merchant writes directly, without a table or a carrier. */
-export type WrittenKind = 'flat' | 'tiers' | 'percent' | 'by-goods';
+export type WrittenKind = 'flat' | 'steps' | 'percent' | 'per-product';
 
 /** A written price, one from a table, or a carrier's. */
 export type ChosenKind = WrittenKind | 'table' | 'carrier';
@@ -11,11 +11,11 @@ const figureOf = (price: Price): number => {
   switch (price.kind) {
     case 'flat':
       return price.amount;
-    case 'tiers':
+    case 'steps':
       return price.steps[0]?.amount ?? 0;
     case 'percent':
       return price.min ?? 0;
-    case 'by-goods':
+    case 'per-product':
       return price.otherwise ?? 0;
     case 'carrier':
       return price.onError === 'withhold' ? 0 : price.onError.amount;
@@ -36,11 +36,11 @@ export const asKind = (price: Price, kind: WrittenKind): Price => {
   switch (kind) {
     case 'flat':
       return { kind, amount, per: 'order' };
-    case 'tiers':
+    case 'steps':
       return { kind, basis: 'weight', per: 'order', steps: [{ from: 0, amount }] };
     case 'percent':
       return { kind, points: TENTH, min: amount };
-    case 'by-goods':
+    case 'per-product':
       return { kind, otherwise: amount, per: 'unit' };
   }
 };

@@ -1,4 +1,4 @@
-import type { CarrierPrice, CarrierService, Fallback, Price, TiersPrice } from '../model/price.ts';
+import type { CarrierPrice, CarrierService, Fallback, Price, StepsPrice } from '../model/price.ts';
 import { GREATEST_MONEY } from '../model/unit.ts';
 import { pointsOf, toMultiple } from './rounding.ts';
 
@@ -22,7 +22,7 @@ export const raisedAmount = (amount: number, { by, rounding }: Raise): number =>
 const raisedIf = (amount: number | undefined, raise: Raise): number | undefined =>
   amount === undefined ? undefined : raisedAmount(amount, raise);
 
-const raisedTiers = (price: TiersPrice, raise: Raise): TiersPrice => ({
+const raisedTiers = (price: StepsPrice, raise: Raise): StepsPrice => ({
   ...price,
   steps: price.steps.map((step) => ({
     ...step,
@@ -81,14 +81,14 @@ export const raisedPrice = (price: Price, raise: Raise): Price => {
         ...(first === undefined ? {} : { first }),
       };
     }
-    case 'tiers':
+    case 'steps':
       return raisedTiers(price, raise);
     case 'percent': {
       const min = raisedIf(price.min, raise);
       const max = raisedIf(price.max, raise);
       return { ...price, ...(min === undefined ? {} : { min }), ...(max === undefined ? {} : { max }) };
     }
-    case 'by-goods':
+    case 'per-product':
       return price.otherwise === null ? price : { ...price, otherwise: raisedAmount(price.otherwise, raise) };
     case 'carrier':
       return raisedCarrier(price, raise);

@@ -1,4 +1,4 @@
-import type { Measure, TiersPrice } from '../model/price.ts';
+import type { Measure, StepsPrice } from '../model/price.ts';
 
 /** What counts as one of each measure: a kilogram, one of the currency, a unit, a litre, a kilometre. */
 const ONE: Record<Measure, number> = {
@@ -10,7 +10,7 @@ const ONE: Record<Measure, number> = {
 };
 
 /** The same steps by another measure: 2 kg becomes 2.00, 2 units or 2 litres, whole ones at least for units. */
-export const rebased = (price: TiersPrice, basis: Measure): TiersPrice => {
+export const rebased = (price: StepsPrice, basis: Measure): StepsPrice => {
   if (basis === price.basis) return price;
   const scaled = (value: number): number => Math.round((value / ONE[price.basis]) * ONE[basis]);
   const steps = price.steps.map((step) => ({

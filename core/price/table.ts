@@ -1,3 +1,4 @@
+import { roundedMeasure } from '../model/measured.ts';
 import type { RateTable, TableRow } from '../model/price.ts';
 import type { Region } from '../model/place.ts';
 import { buildPlaceIndex, decidingOwner, type PlaceIndex } from '../place/place-index.ts';
@@ -88,12 +89,12 @@ const overlapsIn = (ranges: Float64Array, start: number, end: number): boolean =
   return false;
 };
 
-const rangesOf = (rows: readonly TableRow[], order: Int32Array): Float64Array => {
+const rangesOf = ({ rows, basis }: RateTable, order: Int32Array): Float64Array => {
   const ranges = new Float64Array(rows.length * 2);
   order.forEach((row, at) => {
     const { from, to } = rows[row] as TableRow;
-    ranges[at * 2] = from;
-    ranges[at * 2 + 1] = to ?? Number.POSITIVE_INFINITY;
+    ranges[at * 2] = roundedMeasure(basis, from);
+    ranges[at * 2 + 1] = to === undefined ? Number.POSITIVE_INFINITY : roundedMeasure(basis, to);
   });
   return ranges;
 };
@@ -144,7 +145,7 @@ const indexOf = (
 /** A table with its rows in order and its places in an index. */
 export const indexTable = (table: RateTable): TableIndex => {
   const { order, sizes } = sortedRows(table.rows);
-  const ranges = rangesOf(table.rows, order);
+  const ranges = rangesOf(table, order);
   const placeList = placesOf(table.rows, order, sizes);
   return {
     table,

@@ -33,7 +33,7 @@ describe('rounding', () => {
   });
 });
 
-describe('tiers', () => {
+describe('steps', () => {
   test('agree with a plain scan of the steps', () => {
     fc.assert(
       fc.property(
@@ -99,7 +99,7 @@ describe('the curve of a price', () => {
     expect(curveOf({ kind: 'flat', amount: 5, per: 'order' }, 3)?.pieces).toEqual([
       { from: 0, to: 3, start: 5, end: 5 },
     ]);
-    expect(curveOf({ kind: 'by-goods', otherwise: 5, per: 'line' }, 3)).toBeNull();
+    expect(curveOf({ kind: 'per-product', otherwise: 5, per: 'line' }, 3)).toBeNull();
   });
 });
 

@@ -1,4 +1,5 @@
-import type { Each, Measure, Step, TiersPrice } from '../model/price.ts';
+import { roundedBound, roundedMeasure } from '../model/measured.ts';
+import type { Each, Measure, Step, StepsPrice } from '../model/price.ts';
 import type { Say } from '../words/say.ts';
 import { multiplyDivide, pointsOf } from './rounding.ts';
 
@@ -15,12 +16,19 @@ export type Priced =
   | { ok: false; code: 'below-first-step' | 'above-last-step'; say: Say };
 
 /** The steps of a price in order, ready to be searched. */
-export const sortTiers = (price: TiersPrice): SortedTiers => {
+export const sortTiers = (price: StepsPrice): SortedTiers => {
+  const { basis } = price;
   const seen = new Set<number>();
-  const steps = [...price.steps]
+  const steps = price.steps
+    .map((step) => ({ step, from: roundedMeasure(basis, step.from) }))
     .sort((a, b) => a.from - b.from)
-    .filter((step) => !seen.has(step.from) && seen.add(step.from));
-  return { basis: price.basis, froms: steps.map((step) => step.from), steps, until: price.until };
+    .filter(({ from }) => !seen.has(from) && seen.add(from));
+  return {
+    basis,
+    froms: steps.map(({ from }) => from),
+    steps: steps.map(({ step }) => step),
+    until: roundedBound(basis, price.until),
+  };
 };
 
 /** How many steps begin at or below the value. */
@@ -35,11 +43,24 @@ const reached = (froms: readonly number[], value: number): number => {
   return low;
 };
 
+/** A difference of two figures that were rounded to 0.001 may be off by so much. */
+const SLACK = 0.0015;
+/** Imperial units are whole numbers of these parts of a gram or a millimetre. */
+const PARTS = 100_000;
+
+const begunSizes = (above: number, size: number): number =>
+  Number.isInteger(above) && Number.isInteger(size)
+    ? Math.ceil(above / size)
+    : Math.max(0, Math.ceil((above - SLACK) / size));
+
+const inProportion = (above: number, amount: number, size: number): number =>
+  Number.isInteger(above) && Number.isInteger(size)
+    ? multiplyDivide(above, amount, size)
+    : multiplyDivide(Math.round(above * PARTS), amount, Math.round(size * PARTS));
+
 /** What `each` adds for what lies above a step: begun sizes, or in proportion and rounded. */
-export const eachAmount = (each: Each, above: number): number =>
-  each.count === 'started'
-    ? Math.ceil(above / each.size) * each.amount
-    : multiplyDivide(above, each.amount, each.size);
+export const eachAmount = ({ count, size, amount }: Each, above: number): number =>
+  count === 'started' ? begunSizes(above, size) * amount : inProportion(above, amount, size);
 
 /**
  * The price of a measured value: the step with the greatest `from` it reaches, what `each` adds, and

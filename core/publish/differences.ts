@@ -241,7 +241,7 @@ const accountChanges = (was: CarrierAccount, is: CarrierAccount): string[] => [
   ...(same(was.credentials, is.credentials) ? [] : ['has other credentials']),
   ...(was.locationId === is.locationId ? [] : ['ships from another location']),
   ...(same(was.packing, is.packing) ? [] : ['packs in another way']),
-  ...(['handover', 'address', 'insure', 'booking', 'timeoutMs', 'carrier'] as const)
+  ...(['handover', 'address', 'insure', 'books', 'leastParcelWeight', 'timeoutMs', 'carrier'] as const)
     .filter((field) => was[field] !== is[field])
     .map((field) => `${field} ${was[field] ?? 'none'} becomes ${is[field] ?? 'none'}`),
 ];

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { editionsUpToDate } from '../formats/version-1.ts';
 import { catalogueFaults } from '../model/book-fault.ts';
 import { bookSchema, type Book } from '../model/book.ts';
 import type { Result } from '../model/fault.ts';
@@ -22,7 +23,7 @@ const editionsSchema = z.array(editionSchema).max(10_000);
 
 /** Editions of the right shape, whose goods go with their books. */
 export const readEditions = (value: unknown): Result<Edition[]> => {
-  const editions = parseWith(editionsSchema, value);
+  const editions = parseWith(editionsSchema, editionsUpToDate(value));
   if (!editions.ok) return editions;
   const faults = editions.value.flatMap(({ book, catalogue }, at) =>
     catalogueFaults(catalogue, book).map((found) => ({ ...found, path: `[${at}].catalogue.${found.path}` })),

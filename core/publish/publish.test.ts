@@ -174,12 +174,12 @@ describe('editions', () => {
   test('are read as they are written, and refused with their places', () => {
     const one = nextEdition([], makeBook(), catalogue, note);
     expect(readEditions(JSON.parse(JSON.stringify([one])))).toEqual({ ok: true, value: [one] });
-    const bad = { ...one, note: '', catalogue: makeCatalogue(makeGood('pot', { groupId: 'gone' })) };
+    const bad = { ...one, note: '', catalogue: makeCatalogue(makeGood('pot', { groupIds: ['gone'] })) };
     const read = readEditions([bad]);
     expect(read.ok ? [] : read.faults.map(({ path }) => path)).toEqual(['[0].note']);
     const dangling = readEditions([{ ...bad, note: 'x' }]);
     expect(dangling.ok ? [] : dangling.faults.map(({ path }) => path)).toEqual([
-      '[0].catalogue.goods[0].groupId',
+      '[0].catalogue.goods[0].groupIds[0]',
     ]);
   });
 });

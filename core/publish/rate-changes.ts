@@ -5,7 +5,7 @@ import { ratePhrase } from '../words/rate-phrase.ts';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-type Tiers = Extract<Price, { kind: 'tiers' }>;
+type Tiers = Extract<Price, { kind: 'steps' }>;
 
 const stepChanges = (before: Tiers, after: Tiers, speech: Speech): string[] => {
   const at = (from: number): string => `from ${measureFigure(after.basis, from, speech)}`;
@@ -37,7 +37,7 @@ const stepChanges = (before: Tiers, after: Tiers, speech: Speech): string[] => {
 const priceChanges = (before: Rate, after: Rate, speech: Speech): string[] => {
   if (same(before.price, after.price)) return [];
   const [was, is] = [before.price, after.price];
-  if (was.kind === 'tiers' && is.kind === 'tiers' && was.basis === is.basis && was.per === is.per)
+  if (was.kind === 'steps' && is.kind === 'steps' && was.basis === is.basis && was.per === is.per)
     return stepChanges(was, is, speech);
   const words = (rate: Rate): string => {
     const { price, notes } = ratePhrase(rate, speech);

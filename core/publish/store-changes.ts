@@ -10,7 +10,8 @@ const NAMES: Record<keyof Store, string> = {
   pricesIncludeTax: 'whether prices include tax',
   sellsTo: 'where it sells',
   unlistedPostalCodes: 'codes that are not on the postal list',
-  postalDaysMargin: 'the days on top of the postal list',
+  postalSpareDays: 'the days on top of the postal list',
+  codeCheck: 'the postal check on the product page',
   defaultWeight: 'the weight where none is known',
   packing: 'how goods are packed',
   handling: 'handling on every charge',
@@ -40,11 +41,20 @@ const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo']): string[] =
     ];
   const added = is.countries.filter((country) => !was.countries.includes(country));
   const taken = was.countries.filter((country) => !is.countries.includes(country));
-  const regions = JSON.stringify(was.closedRegions) === JSON.stringify(is.closedRegions);
+  const same = (field: 'closedRegions' | 'onlyRegions'): boolean =>
+    JSON.stringify(was[field] ?? []) === JSON.stringify(is[field] ?? []);
   return [
     ...(added.length > 0 ? [`${added.join(', ')} ${come}`] : []),
     ...(taken.length > 0 ? [`${taken.join(', ')} ${gone}`] : []),
-    ...(regions ? [] : ['the regions that are closed change']),
+    ...(same('closedRegions') ? [] : ['the regions that are closed change']),
+    ...(same('onlyRegions') ? [] : ['the only regions that are open change']),
+    ...((was.digitalEverywhere ?? false) === (is.digitalEverywhere ?? false)
+      ? []
+      : [
+          is.digitalEverywhere
+            ? 'what does not travel is sold to every country'
+            : 'what does not travel is sold only to countries that are open',
+        ]),
   ];
 };
 

@@ -13,17 +13,17 @@ import {
 } from '../testing/book.ts';
 
 const catalogue = makeCatalogue(
-  makeGood('pot', { groupId: 'pots', weight: 9_000, size: { length: 300, width: 300, height: 300 } }),
-  makeGood('seed', { groupId: 'seeds', weight: 12 }),
+  makeGood('pot', { groupIds: ['pots'], weight: 9_000, size: { length: 300, width: 300, height: 300 } }),
+  makeGood('seed', { groupIds: ['seeds'], weight: 12 }),
   makeGood('mystery', { weight: undefined }),
-  makeGood('sample', { groupId: 'pots', chargeFree: true }),
+  makeGood('sample', { groupIds: ['pots'], chargeFree: true }),
 );
 const groups = ['pots', 'seeds'].map((id) => ({
   id,
   name: id,
   shipping: 'any' as const,
-  delivery: true,
-  pickup: true,
+  delivery: 'any' as const,
+  pickup: 'any' as const,
 }));
 
 const adjustment = (effect: Effect, when: Condition[] = [], part: Partial<Adjustment> = {}): Adjustment => ({

@@ -13,6 +13,7 @@ export interface Subject {
   serviceId?: string;
   zoneId?: string;
   areaId?: string;
+  methodId?: string;
   pickupId?: string;
   carrierCode?: string;
 }
@@ -41,7 +42,9 @@ export const isFor = ({ to }: Adjustment, subject: Subject): boolean =>
   isAmong(to.zoneIds, subject.zoneId) &&
   isAmong(to.areaIds, subject.areaId) &&
   isAmong(to.pickupIds, subject.pickupId) &&
-  isAmong(to.carrierCodes, subject.carrierCode);
+  isAmong(to.carrierCodes, subject.carrierCode) &&
+  (to.methods === undefined ||
+    to.methods.some(({ areaId, methodId }) => areaId === subject.areaId && methodId === subject.methodId));
 
 type Add = Extract<Effect, { do: 'add' }>;
 

@@ -1,3 +1,4 @@
+import { toThousandth } from '../model/measured.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import type { Good } from '../model/good.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
@@ -75,9 +76,9 @@ const measure = (lines: readonly BasketLine[], defaultWeight: number | undefined
   }
   return {
     units,
-    weight: { value: weight, unknown: weightless },
-    volume: { value: volume, unknown: sizeless },
-    longestSide: { value: longest, unknown: sizeless },
+    weight: { value: toThousandth(weight), unknown: weightless },
+    volume: { value: Math.round(volume), unknown: sizeless },
+    longestSide: { value: toThousandth(longest), unknown: sizeless },
   };
 };
 

@@ -1,5 +1,6 @@
 import type { AnsweredService, CarrierAnswer } from '../model/carrier.ts';
 import type { CarrierPrice, CarrierService, Fallback } from '../model/price.ts';
+import type { Rate } from '../model/rate.ts';
 import type { Refusal } from '../price/limits.ts';
 import { pointsOf } from '../price/rounding.ts';
 
@@ -8,6 +9,8 @@ export interface CarrierOffer {
   service: CarrierService;
   answered: AnsweredService;
   price: number;
+  /** Its own working days, else the carrier's, else the rate's. */
+  days: Rate['transit'];
 }
 
 /** What a carrier's answer comes to for one rate. */
@@ -23,7 +26,7 @@ export const changedPrice = (
 ): number => override ?? Math.max(0, amount + pointsOf(amount, change?.points ?? 0) + (change?.amount ?? 0));
 
 const UNKNOWN = Number.POSITIVE_INFINITY;
-const byDays = ({ answered: { days: a } }: CarrierOffer, { answered: { days: b } }: CarrierOffer): number => {
+const byDays = ({ days: a }: CarrierOffer, { days: b }: CarrierOffer): number => {
   const latest = compare(a?.max ?? UNKNOWN, b?.max ?? UNKNOWN);
   return latest === 0 ? compare(a?.min ?? UNKNOWN, b?.min ?? UNKNOWN) : latest;
 };
@@ -47,12 +50,14 @@ const nameOf = ({ label, code }: CarrierService): string => label ?? code;
 
 /**
  * What an account's answer comes to for a rate: the services offered with their prices and those it lacks, the
- * fallback the merchant named, or why the whole is withheld. No answer counts as a carrier not reached.
+ * fallback the merchant named, or why the whole is withheld. No answer counts as a carrier not reached. `transit` is
+ * the rate's, for services of which neither the merchant nor the carrier says the days.
  */
 export const carrierOutcome = (
   price: CarrierPrice,
   account: string,
   answer: CarrierAnswer | undefined,
+  transit?: Rate['transit'],
 ): CarrierOutcome => {
   if (!answer?.ok) {
     if (price.onError !== 'withhold') return { kind: 'fallback', why: 'error', fallback: price.onError };
@@ -64,7 +69,9 @@ export const carrierOutcome = (
   const answers = new Map([...answer.services].reverse().map((service) => [service.code, service]));
   const offers = services.flatMap((service): CarrierOffer[] => {
     const answered = answers.get(service.code);
-    return answered ? [{ service, answered, price: changedPrice(service, answered.amount) }] : [];
+    if (!answered) return [];
+    const days = service.transit ?? answered.days ?? transit;
+    return [{ service, answered, price: changedPrice(service, answered.amount), days }];
   });
   if (offers.length > 0) {
     const missing = services.filter(({ code }) => !answers.has(code));

@@ -15,9 +15,14 @@ import { offer } from './shipping.ts';
 
 type FallbackOutcome = Extract<CarrierOutcome, { kind: 'fallback' }>;
 
-/** The shipment as it leaves from the account's location. */
-const leavingFrom = (shipment: Shipment, { location, departures }: CompiledAccount): Shipment => ({
+/** The shipment as it leaves from the account's location, in the parcels that the carrier is asked about. */
+const leavingFrom = (
+  shipment: Shipment,
+  { location, departures }: CompiledAccount,
+  parcels: Parcels,
+): Shipment => ({
   ...shipment,
+  parcels,
   distance: distanceFrom(location, shipment.request),
   departures,
   handOver: departures.handOver(shipment.request.placedAt),
@@ -107,10 +112,10 @@ class CarrierRun {
     withhold(this.shipment, this.way(), { ...refusal, from }, this.answers);
   }
 
-  fallback(outcome: FallbackOutcome, parcels: Parcels): void {
+  fallback(outcome: FallbackOutcome): void {
     const way = this.way(outcome.fallback.label === undefined ? {} : { name: outcome.fallback.label });
     const price = (ledger: Ledger): Refusal | null =>
-      addFallback(ledger, outcome, parcels, this.account, this.rate.source);
+      addFallback(ledger, outcome, this.shipment.parcels, this.account, this.rate.source);
     const isOffered = offer(this.shipment, way, chargeBy(this.rate, this.shipment, price), this.answers);
     if (isOffered) this.answers.fallbacks.push(way.name);
   }
@@ -128,9 +133,14 @@ class CarrierRun {
   private offer(one: CarrierOffer): void {
     const { rate, account } = this;
     const { code, label, freeFrom } = one.service;
-    const { name, amount, days } = one.answered;
-    const transit = days ?? rate.rate.transit;
-    const way = this.way({ id: `${rate.rate.id}:${code}`, name: label ?? name, transit, cost: amount });
+    const { name, amount } = one.answered;
+    const way = this.way({
+      id: `${rate.rate.id}:${code}`,
+      serviceCode: code,
+      name: label ?? name,
+      transit: one.days ?? rate.rate.transit,
+      cost: amount,
+    });
     const price = (ledger: Ledger): null => {
       addOffer(ledger, one, account, rate.source);
       return null;
@@ -152,15 +162,20 @@ export const shipByCarrier = (
   const { compiled, basket } = shipment;
   const account = compiled.accounts.get(price.accountId);
   if (!account) throw new Error(`the account ${price.accountId} was not missed by the reader`);
-  const run = new CarrierRun(leavingFrom(shipment, account), service, rate, account, answers);
   const parcels = new Parcels(account.packing, basket.chargeable, compiled.book.store.defaultWeight);
+  const run = new CarrierRun(leavingFrom(shipment, account, parcels), service, rate, account, answers);
   const unstated = parcelRefusal(shipment, parcels);
   if (unstated) {
     run.refused(unstated);
     return;
   }
-  const outcome = carrierOutcome(price, account.account.name, shipment.answers.get(price.accountId));
+  const outcome = carrierOutcome(
+    price,
+    account.account.name,
+    shipment.answers.get(price.accountId),
+    rate.rate.transit,
+  );
   if (outcome.kind === 'refused') run.refused(outcome.refusal);
-  else if (outcome.kind === 'fallback') run.fallback(outcome, parcels);
+  else if (outcome.kind === 'fallback') run.fallback(outcome);
   else run.offers(outcome);
 };

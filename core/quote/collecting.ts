@@ -1,3 +1,4 @@
+import { toThousandth } from '../model/measured.ts';
 import { taxesAt } from '../duty/tax.ts';
 import { limitRefusal, type Refusal } from '../price/limits.ts';
 import { adjust } from './adjust.ts';
@@ -7,11 +8,12 @@ import { addNotBelowZero, addRounding } from './charge.ts';
 import type { Circumstances } from './conditions.ts';
 import { nearbyRefusal } from './groups.ts';
 import { Ledger } from './ledger.ts';
+import { notSoldThere } from './reach.ts';
 import { minimumRefusal, nearbyChoice, timeRefusal, type CompiledPickup } from './nearby.ts';
 import { fromThere, type Shipment } from './shipment.ts';
 import { WithheldChoice } from './withheld.ts';
 
-const TOLD: readonly string[] = ['below-minimum', 'too-far', 'no-time-left'];
+const TOLD: readonly string[] = ['below-minimum', 'too-far', 'distance-unknown', 'no-time-left'];
 
 const withhold = (
   { compiled }: Shipment,
@@ -25,25 +27,33 @@ const withhold = (
   );
 };
 
-/** A greatest distance holds off those that are known to be further; an unknown distance is allowed. */
-const farRefusal = (most: number | undefined, distance: number | null): Refusal | null =>
-  most === undefined || distance === null || distance <= most
+/** A greatest distance holds off an address that is further, or of which it is not known; who gives none may collect. */
+const farRefusal = (
+  most: number | undefined,
+  distance: number | null,
+  hasAddress: boolean,
+): Refusal | null => {
+  if (most === undefined || !hasAddress) return null;
+  if (distance === null) return { code: 'distance-unknown', say: { code: 'distance-unknown' } };
+  return distance <= toThousandth(most)
     ? null
     : { code: 'too-far', say: { code: 'too-far', distance, most } };
+};
 
 const pointRefusal = (
-  { compiled, reach: { stop }, basket }: Shipment,
+  { compiled, reach: { stop, place, closed }, basket }: Shipment,
   { point, limits }: CompiledPickup,
   distance: number | null,
 ): Refusal | null => {
   const { store } = compiled.book;
   if (stop?.code === 'store-paused' && !store.pause?.keepPickup) return stop;
   if (!point.active) return { code: 'rate-off', say: { code: 'pickup-off', point: point.name } };
+  if (place && closed) return notSoldThere(place);
   return (
-    nearbyRefusal(compiled.groups, basket.physical, 'pickup') ??
+    nearbyRefusal(compiled.groups, basket.physical, 'pickup', point) ??
     limitRefusal(limits, basket.travels, basket.subtotal) ??
     minimumRefusal(point.minSubtotal, basket.subtotal) ??
-    farRefusal(point.maxDistance, distance)
+    farRefusal(point.maxDistance, distance, place !== null)
   );
 };
 
@@ -54,7 +64,8 @@ const chargeOf = (
 ): { ok: true; ledger: Ledger } | { ok: false; refusal: Refusal } => {
   const { adjustments, book, speech } = order.compiled;
   const ledger = new Ledger(speech);
-  ledger.add('price', point.charge, source, { code: 'pickup-charge', amount: point.charge });
+  if (order.basket.chargeable.length === 0) ledger.add('price', 0, source, { code: 'goes-free' });
+  else ledger.add('price', point.charge, source, { code: 'pickup-charge', amount: point.charge });
   const adjusted = adjust(ledger, adjustments, { kind: 'pickup', pickupId: point.id }, order);
   if (!adjusted.ok) return adjusted;
   addNotBelowZero(ledger, source);
@@ -75,7 +86,8 @@ export const collectAt = (shipment: Shipment, pickup: CompiledPickup, answers: A
   const times = plan.at(request.placedAt, taken?.get(point.id) ?? null);
   if (!times.ok) return refuse(timeRefusal(times));
   const taxes = point.taxable ? taxesAt(compiled.taxes.charges, place) : [];
-  const named = { id: point.id, kind: 'pickup', name: point.name, note: point.instructions } as const;
+  const of = { pickupId: point.id };
+  const named = { id: point.id, kind: 'pickup', of, name: point.name, note: point.instructions } as const;
   answers.choices.push(
     nearbyChoice(named, charged.ledger, taxes, compiled.book.store.pricesIncludeTax, times),
   );

@@ -94,7 +94,7 @@ const rateOf = keptFor((rate: Rate): CompiledRate => ({
   rate,
   source: { kind: 'rate', id: rate.id },
   limits: setLimits(rate.limits),
-  tiers: rate.price.kind === 'tiers' ? sortTiers(rate.price) : null,
+  tiers: rate.price.kind === 'steps' ? sortTiers(rate.price) : null,
 }));
 
 const servicesOf = (book: Book): CompiledService[] => {

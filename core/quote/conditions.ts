@@ -1,4 +1,5 @@
 import type { Condition } from '../model/adjustment.ts';
+import { roundedBound } from '../model/measured.ts';
 import type { Good } from '../model/good.ts';
 import { buildPlaceIndex, holdsPlace } from '../place/place-index.ts';
 import { unknownRefusal, type Refusal } from '../price/limits.ts';
@@ -16,23 +17,25 @@ export type Test = (order: Circumstances) => boolean | Refusal;
 
 type Of<T extends Condition['test']> = Extract<Condition, { test: T }>;
 
-/** Whether a good is among those that are named, by its group or by itself. */
+/** Whether a good is among those that are named, by any of its groups or by itself. */
 export const namesGood = (
-  { groupIds, skus }: { groupIds?: readonly string[] | undefined; skus?: readonly string[] | undefined },
-  { groupId, sku }: Good,
-): boolean => (groupId !== undefined && groupIds?.includes(groupId) === true) || skus?.includes(sku) === true;
+  named: { groupIds?: readonly string[] | undefined; skus?: readonly string[] | undefined },
+  { groupIds, sku }: Good,
+): boolean =>
+  groupIds?.some((id) => named.groupIds?.includes(id)) === true || named.skus?.includes(sku) === true;
 
-const testMeasure =
-  ({ of, min, max }: Of<'measure'>): Test =>
-  ({ basket, distance }) => {
-    const within = (value: number): boolean =>
-      (min === undefined || value >= min) && (max === undefined || value < max);
+const testMeasure = ({ of, ...bounds }: Of<'measure'>): Test => {
+  const min = roundedBound(of, bounds.min) ?? Number.NEGATIVE_INFINITY;
+  const max = roundedBound(of, bounds.max) ?? Number.POSITIVE_INFINITY;
+  const within = (value: number): boolean => value >= min && value < max;
+  return ({ basket, distance }) => {
     if (of === 'subtotal') return within(basket.subtotal);
     if (of === 'units') return within(basket.charged.units);
     if (of === 'distance') return distance !== null && within(distance);
     const known = basket.charged[of];
     return known.unknown.length > 0 ? unknownRefusal(of, known) : within(known.value);
   };
+};
 
 const testGoods =
   (goods: Of<'goods'>): Test =>

@@ -7,7 +7,13 @@ import { addGoodsFees, addNotBelowZero, addRounding } from './charge.ts';
 import type { Circumstances } from './conditions.ts';
 import { nearbyRefusal } from './groups.ts';
 import { Ledger } from './ledger.ts';
-import { minimumRefusal, nearbyChoice, timeRefusal, type CompiledArea, type CompiledWay } from './nearby.ts';
+import {
+  minimumRefusal,
+  nearbyChoice,
+  timeRefusal,
+  type CompiledArea,
+  type CompiledMethod,
+} from './nearby.ts';
 import { addPrice } from './pricing.ts';
 import { fromThere, type Shipment } from './shipment.ts';
 import { addByTerms } from './terms.ts';
@@ -45,7 +51,7 @@ const outsideRefusal = (
   return { code: 'outside-area', say };
 };
 
-/** Why none of an area's ways is offered, or null. */
+/** Why none of an area's methods is offered, or null. */
 const areaRefusal = (
   shipment: Shipment,
   compiled: CompiledArea,
@@ -58,7 +64,7 @@ const areaRefusal = (
   if (!area.active) return { code: 'rate-off', say: { code: 'area-off', area: area.name } };
   return (
     outsideRefusal(shipment, compiled, found.get(area.locationId)) ??
-    nearbyRefusal(shipment.compiled.groups, basket.physical, 'delivery') ??
+    nearbyRefusal(shipment.compiled.groups, basket.physical, 'delivery', area) ??
     limitRefusal(limits, basket.travels, basket.subtotal)
   );
 };
@@ -73,21 +79,23 @@ const addFreeFrom = (
   { area, source }: CompiledArea,
   subtotal: number,
   price: number,
-): number => {
+): void => {
   const { freeFrom } = area;
-  if (freeFrom === undefined) return 0;
-  if (subtotal < freeFrom) return ledger.running > 0 ? freeFrom - subtotal : 0;
+  if (freeFrom === undefined || subtotal < freeFrom) return;
   const taken = Math.min(price, Math.max(0, ledger.running));
   const left = ledger.running - taken;
   ledger.add('free-from', -taken, source, { code: 'area-free', subtotal, from: freeFrom, taken, left });
-  return 0;
 };
 
+/** How much more in the basket would reach the free threshold, where the customer pays something; else 0. */
+const shortOf = ({ running }: Ledger, freeFrom: number | undefined, subtotal: number): number =>
+  freeFrom !== undefined && running > 0 ? Math.max(0, freeFrom - subtotal) : 0;
+
 /**
- * The charge of one way in minor units: the area's price and what the way adds, goods' fees, adjustments,
+ * The charge of one method in minor units: the area's price and what the method adds, goods' fees, adjustments,
  * free-from, the service fee, the store's rounding. `short` is how much more in the basket would make it free.
  */
-const chargeOf = (compiled: CompiledArea, { way }: CompiledWay, order: Circumstances): Charged => {
+const chargeOf = (compiled: CompiledArea, { method }: CompiledMethod, order: Circumstances): Charged => {
   const { area, tiers, source } = compiled;
   const { basket } = order;
   const { adjustments, book, speech } = order.compiled;
@@ -99,12 +107,18 @@ const chargeOf = (compiled: CompiledArea, { way }: CompiledWay, order: Circumsta
     };
   const unpriced = addPrice(ledger, { rate: area, tiers }, order, source);
   if (unpriced) return { ok: false, refusal: unpriced };
-  if (way.add > 0) ledger.add('way', way.add, source, { code: 'way', way: way.name, amount: way.add });
-  const price = ledger.running;
+  const { name, add, addStays = false } = method;
+  if (add > 0) ledger.add('method', add, source, { code: 'method', method: name, amount: add });
+  const price = ledger.running - (addStays ? add : 0);
   addGoodsFees(ledger, basket);
-  const adjusted = adjust(ledger, adjustments, { kind: 'delivery', areaId: area.id }, order);
+  const adjusted = adjust(
+    ledger,
+    adjustments,
+    { kind: 'delivery', areaId: area.id, methodId: method.id },
+    order,
+  );
   if (!adjusted.ok) return adjusted;
-  const short = addFreeFrom(ledger, compiled, basket.subtotal, price);
+  addFreeFrom(ledger, compiled, basket.subtotal, price);
   addNotBelowZero(ledger, source);
   const { serviceFee: fee } = area;
   if (fee && fee.amount > 0)
@@ -114,15 +128,16 @@ const chargeOf = (compiled: CompiledArea, { way }: CompiledWay, order: Circumsta
       amount: fee.amount,
     });
   addRounding(ledger, book.store.rounding);
+  const short = shortOf(ledger, area.freeFrom, basket.subtotal);
   return { ok: true, ledger, short, terms: adjusted.terms };
 };
 
-const offer = (shipment: Shipment, compiled: CompiledArea, one: CompiledWay, answers: Answers): void => {
+const offer = (shipment: Shipment, compiled: CompiledArea, one: CompiledMethod, answers: Answers): void => {
   const { area, location } = compiled;
   const { basket, request, taken } = shipment;
-  const { way, id, limits } = one;
+  const { method, id, limits } = one;
   const refuse = (refusal: Refusal, as = id): void =>
-    withhold(shipment, compiled, { id: as, name: way.name }, refusal, answers);
+    withhold(shipment, compiled, { id: as, name: method.name }, refusal, answers);
   const early =
     limitRefusal(limits, basket.travels, basket.subtotal) ??
     minimumRefusal(area.minSubtotal, basket.subtotal);
@@ -133,14 +148,15 @@ const offer = (shipment: Shipment, compiled: CompiledArea, one: CompiledWay, ans
   const times = one.times.at(request.placedAt, taken?.get(id) ?? null);
   if (!times.ok) return refuse(timeRefusal(times));
   const { pricesIncludeTax } = shipment.compiled.book.store;
-  const named = { id, kind: 'delivery', name: way.name, note: area.instructions } as const;
+  const of = { areaId: area.id, methodId: method.id };
+  const named = { id, kind: 'delivery', of, name: method.name, note: area.instructions } as const;
   const taxes = area.taxable ? shipment.taxes : [];
   const choice = nearbyChoice(named, charged.ledger, taxes, pricesIncludeTax, times);
   if (charged.short > 0) choice.hint = { kind: 'free-from', short: charged.short };
   addByTerms(shipment, choice, charged.terms, answers, (as, refusal) => refuse(refusal, as));
 };
 
-/** One delivery area for one order, put among the answers: each of its ways as a choice, or why it is withheld. */
+/** One delivery area for one order, put among the answers: each of its methods as a choice, or why it is withheld. */
 export const deliverBy = (
   shipment: Shipment,
   compiled: CompiledArea,
@@ -148,8 +164,8 @@ export const deliverBy = (
   answers: Answers,
 ): void => {
   const refusal = areaRefusal(shipment, compiled, found);
-  for (const one of compiled.ways) {
-    if (refusal) withhold(shipment, compiled, { id: one.id, name: one.way.name }, refusal, answers);
+  for (const one of compiled.methods) {
+    if (refusal) withhold(shipment, compiled, { id: one.id, name: one.method.name }, refusal, answers);
     else offer(shipment, compiled, one, answers);
   }
 };

@@ -15,13 +15,13 @@ const group = (part: Partial<HandlingGroup> = {}): HandlingGroup => ({
   id: 'plants',
   name: 'Live plants',
   shipping: 'any',
-  delivery: true,
-  pickup: true,
+  delivery: 'any',
+  pickup: 'any',
   ...part,
 });
 const goods = makeCatalogue(
-  makeGood('heather', { groupId: 'plants' }),
-  makeGood('fern', { groupId: 'plants' }),
+  makeGood('heather', { groupIds: ['plants'] }),
+  makeGood('fern', { groupIds: ['plants'] }),
   makeGood('pot'),
 );
 const both = makeRequest({
@@ -74,7 +74,7 @@ describe('a handling group', () => {
   });
 
   test('that the book does not have lets the good travel', () => {
-    const stray = makeCatalogue(makeGood('pot', { groupId: 'gone' }));
+    const stray = makeCatalogue(makeGood('pot', { groupIds: ['gone'] }));
     expect(onlyChoice(quoted(bookOf({ shipping: 'none' }), makeRequest(), stray)).charge).toBe(845);
   });
 });

@@ -25,13 +25,13 @@ const collecting = (point: Partial<PickupPoint>, parts: Parts = {}): Book =>
   nearby({ pickups: [makePickup(point)], ...parts });
 const worth = (price: number, more: Partial<QuoteRequest> = {}): QuoteRequest =>
   makeRequest({ lines: [{ sku: 'pot', quantity: 1, price }], ...more });
-const van = (part: Partial<DeliveryArea['ways'][number]>): DeliveryArea['ways'] =>
-  makeArea().ways.map((way) => ({ ...way, ...part }));
+const van = (part: Partial<DeliveryArea['methods'][number]>): DeliveryArea['methods'] =>
+  makeArea().methods.map((way) => ({ ...way, ...part }));
 
 describe('a delivery', () => {
   test('needs no zone, and has its price, what its way adds, goods’ fees and the tax of the destination', () => {
     const book = delivering(
-      { ways: van({ add: 150 }), instructions: 'Leave it dry' },
+      { methods: van({ add: 150 }), instructions: 'Leave it dry' },
       {
         taxes: [{ id: 'hst', name: 'HST', region: { country: 'CA' }, points: 1_500, on: 'charges' }],
       },
@@ -51,7 +51,7 @@ describe('a delivery', () => {
 
   test('free from a subtotal takes price and addition off, not the fee of the goods nor the service fee', () => {
     const book = delivering({
-      ways: van({ add: 150 }),
+      methods: van({ add: 150 }),
       freeFrom: 7_500,
       serviceFee: { name: 'Crate', amount: 85 },
     });
@@ -66,7 +66,7 @@ describe('a delivery', () => {
 
   test('by goods that all travel free is price 0 with a line that says so, and the addition still counts', () => {
     const request = makeRequest({ lines: [{ sku: 'pot', quantity: 1, chargeFree: true }] });
-    const choice = onlyChoice(quoted(delivering({ ways: van({ add: 150 }) }), request));
+    const choice = onlyChoice(quoted(delivering({ methods: van({ add: 150 }) }), request));
     expect(choice.charge).toBe(150);
     expect(choice.working[0]).toMatchObject({
       step: 'price',
@@ -117,14 +117,14 @@ describe('a delivery', () => {
     ],
     [
       'above-limit',
-      [{ ways: van({ limits: { units: { max: 0 } } }) }],
+      [{ methods: van({ limits: { units: { max: 0 } } }) }],
       {},
       'Basket 1 unit is above the greatest of 0 units.',
     ],
     ['below-minimum', [{ minSubtotal: 1_001 }], {}, 'Takes orders from 10.01; 0.01 is missing.'],
     [
       'distance-unknown',
-      [{ price: { kind: 'tiers', basis: 'distance', per: 'order', steps: [{ from: 0, amount: 1 }] } }],
+      [{ price: { kind: 'steps', basis: 'distance', per: 'order', steps: [{ from: 0, amount: 1 }] } }],
       {},
       'The distance is not known: it takes a point for the location and for the address.',
     ],
@@ -153,9 +153,9 @@ describe('a delivery', () => {
 
   test('goes by the flag of the goods’ group, and stops with the store’s pause', () => {
     const groups: Book['groups'] = [
-      { id: 'live', name: 'Live plants', shipping: 'none', delivery: false, pickup: true },
+      { id: 'live', name: 'Live plants', shipping: 'none', delivery: 'none', pickup: 'any' },
     ];
-    const catalogue = makeCatalogue(makeGood('pot', { groupId: 'live' }));
+    const catalogue = makeCatalogue(makeGood('pot', { groupIds: ['live'] }));
     expect(onlyWithheld(quoted(delivering({}, { groups }), makeRequest(), catalogue))).toMatchObject({
       code: 'goods-not-allowed',
       text: 'Live plants do not go out by local delivery: pot.',
@@ -169,7 +169,7 @@ describe('a delivery', () => {
       { country: 'CA', duty: 1_000, importTax: 0, freeBelow: 0, valueBasis: 'goods' },
     ];
     const duties = {
-      show: 'estimate',
+      show: 'amount',
       terms: 'both',
       homeCountries: ['US'],
       clearanceFee: 100,
@@ -189,16 +189,16 @@ describe('a delivery', () => {
 describe('a collection', () => {
   const weekday = { placedAt: '2026-11-24T10:15:00-04:00' };
 
-  test('goes on without an address, where the shop does not sell, and off the postal list', () => {
+  test('goes on without an address and off the postal list, but not where the shop does not sell', () => {
     const book = collecting({}, {});
     const open = (request: Partial<QuoteRequest>, store: Partial<Book['store']> = {}): string[] =>
       quoted({ ...book, store: { ...book.store, ...store } }, makeRequest(request)).choices.map(
         ({ id }) => id,
       );
     expect(open({ destination: null })).toEqual(['counter']);
-    expect(open({}, { sellsTo: { mode: 'listed', countries: ['US'], closedRegions: [] } })).toEqual([
-      'counter',
-    ]);
+    const american = { sellsTo: { mode: 'listed' as const, countries: ['US'], closedRegions: [] } };
+    expect(open({}, american)).toEqual([]);
+    expect(open({ destination: null }, american)).toEqual(['counter']);
     const listed = {
       ...book,
       postalList: [{ country: 'CA', pattern: 'B2G*', served: false, cashOnDelivery: false }],
@@ -269,13 +269,14 @@ describe('a collection', () => {
     });
   });
 
-  test('is for customers up to a distance; one that is not known is allowed', () => {
+  test('is for customers up to a distance that is known, and for those who give no address', () => {
     const book = collecting({ maxDistance: 2_000 });
     const from = (metres: number) =>
       quoted(book, makeRequest({ destination: { country: 'CA', point: northOfYard(metres) } }));
     expect(onlyChoice(from(2_000)).id).toBe('counter');
     expect(onlyWithheld(from(2_001))).toMatchObject({ code: 'too-far', tell: true });
-    expect(onlyChoice(quoted(book)).id).toBe('counter');
+    expect(onlyWithheld(quoted(book))).toMatchObject({ code: 'distance-unknown', tell: true });
+    expect(onlyChoice(quoted(book, makeRequest({ destination: null }))).id).toBe('counter');
   });
 
   test('offers slots from when it is ready, without those that others filled, and says when the next would be', () => {

@@ -1,5 +1,5 @@
 import { taxOn } from '../duty/tax.ts';
-import type { DeliveryArea, DeliveryWay, PickupPoint } from '../model/delivery.ts';
+import type { DeliveryArea, DeliveryMethod, PickupPoint } from '../model/delivery.ts';
 import type { Location } from '../model/location.ts';
 import type { Choice, Source } from '../model/quote.ts';
 import type { TaxRate } from '../model/tax.ts';
@@ -10,10 +10,10 @@ import type { Clock } from '../time/clock.ts';
 import { timePlan, type TimePlan, type Times } from '../time/times.ts';
 import type { Ledger } from './ledger.ts';
 
-/** One way of an area, with its times. */
-export interface CompiledWay {
-  way: DeliveryWay;
-  /** 'area:way'. */
+/** One method of an area, with its times. */
+export interface CompiledMethod {
+  method: DeliveryMethod;
+  /** 'area:method'. */
   id: string;
   limits: readonly SetLimit[];
   times: TimePlan;
@@ -22,16 +22,18 @@ export interface CompiledWay {
 /** A delivery area with what is made ready of it. */
 export interface CompiledArea {
   area: DeliveryArea;
+  /** Where it leaves from, closed on the area's own dates too. */
   location: Location;
   source: Source;
   limits: readonly SetLimit[];
   tiers: SortedTiers | null;
-  ways: readonly CompiledWay[];
+  methods: readonly CompiledMethod[];
 }
 
 /** A pickup point with what is made ready of it. */
 export interface CompiledPickup {
   point: PickupPoint;
+  /** Where it is collected, closed on the point's own dates too. */
   location: Location;
   /** Where orders are collected, for the taxes on what collecting costs. */
   place: Place;
@@ -40,30 +42,42 @@ export interface CompiledPickup {
   times: TimePlan;
 }
 
+/** A location that is closed on further dates too. */
+const closedToo = (location: Location, dates: readonly string[] | undefined): Location =>
+  dates === undefined || dates.length === 0
+    ? location
+    : { ...location, closedDates: [...location.closedDates, ...dates] };
+
 /** An area made ready for many orders. */
-export const compileArea = (area: DeliveryArea, location: Location, clock: Clock): CompiledArea => ({
-  area,
-  location,
-  source: { kind: 'area', id: area.id },
-  limits: setLimits(area.limits),
-  tiers: area.price.kind === 'tiers' ? sortTiers(area.price) : null,
-  ways: area.ways.map((way) => ({
-    way,
-    id: `${area.id}:${way.id}`,
-    limits: setLimits(way.limits),
-    times: timePlan(location, area.preparation, way.timing, clock, way.withinDays),
-  })),
-});
+export const compileArea = (area: DeliveryArea, at: Location, clock: Clock): CompiledArea => {
+  const location = closedToo(at, area.closedDates);
+  return {
+    area,
+    location,
+    source: { kind: 'area', id: area.id },
+    limits: setLimits(area.limits),
+    tiers: area.price.kind === 'steps' ? sortTiers(area.price) : null,
+    methods: area.methods.map((method) => ({
+      method,
+      id: `${area.id}:${method.id}`,
+      limits: setLimits(method.limits),
+      times: timePlan(location, area.preparation, method.timing, clock, method.withinDays),
+    })),
+  };
+};
 
 /** A pickup point made ready for many orders. */
-export const compilePickup = (point: PickupPoint, location: Location, clock: Clock): CompiledPickup => ({
-  point,
-  location,
-  place: placeOf(location.address),
-  source: { kind: 'pickup', id: point.id },
-  limits: setLimits(point.limits),
-  times: timePlan(location, point.preparation, point.timing, clock),
-});
+export const compilePickup = (point: PickupPoint, at: Location, clock: Clock): CompiledPickup => {
+  const location = closedToo(at, point.closedDates);
+  return {
+    point,
+    location,
+    place: placeOf(location.address),
+    source: { kind: 'pickup', id: point.id },
+    limits: setLimits(point.limits),
+    times: timePlan(location, point.preparation, point.timing, clock),
+  };
+};
 
 /** The refusal for a subtotal below the least one an area or a point takes, or null. */
 export const minimumRefusal = (least: number | undefined, subtotal: number): Refusal | null =>
@@ -82,9 +96,10 @@ export const nearbyChoice = (
   {
     id,
     kind,
+    of,
     name,
     note,
-  }: { id: string; kind: 'delivery' | 'pickup'; name: string; note: string | undefined },
+  }: { id: string; kind: 'delivery' | 'pickup'; of: Choice['of']; name: string; note: string | undefined },
   ledger: Ledger,
   taxes: readonly TaxRate[],
   taxIncluded: boolean,
@@ -95,6 +110,7 @@ export const nearbyChoice = (
   const choice: Choice = {
     id,
     kind,
+    of,
     name,
     charge,
     tax,

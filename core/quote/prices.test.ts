@@ -1,4 +1,4 @@
-import type { Price, TiersPrice } from '../model/price.ts';
+import type { Price, StepsPrice } from '../model/price.ts';
 import type { Book } from '../model/book.ts';
 import type { Rate } from '../model/rate.ts';
 import {
@@ -68,7 +68,7 @@ describe('a price by percentage', () => {
 
 describe('a price by goods', () => {
   const byGoods = (otherwise: number | null, per: 'unit' | 'line' = 'unit'): Price => ({
-    kind: 'by-goods',
+    kind: 'per-product',
     otherwise,
     per,
   });
@@ -90,7 +90,7 @@ describe('a price by goods', () => {
 });
 
 describe('tiers per parcel', () => {
-  const perParcel: TiersPrice = {
+  const perParcel: StepsPrice = {
     ...tiers('weight', [
       { from: 0, amount: 500 },
       { from: 3_000, amount: 900 },
@@ -109,7 +109,7 @@ describe('tiers per parcel', () => {
   });
 
   test('by units and by volume look at what a parcel holds', () => {
-    const byUnits: TiersPrice = {
+    const byUnits: StepsPrice = {
       ...tiers('units', [
         { from: 1, amount: 100 },
         { from: 2, amount: 160 },
@@ -117,7 +117,7 @@ describe('tiers per parcel', () => {
       per: 'parcel',
     };
     expect(chargeOf(byUnits, {}, BY_COUNT)).toBe(160 + 160 + 100);
-    const byVolume: TiersPrice = { ...tiers('volume', [{ from: 0, amount: 100 }]), per: 'parcel' };
+    const byVolume: StepsPrice = { ...tiers('volume', [{ from: 0, amount: 100 }]), per: 'parcel' };
     expect(onlyWithheld(quoted(bookOf(byVolume), request, goods)).code).toBe('size-unknown');
   });
 

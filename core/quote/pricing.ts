@@ -1,3 +1,4 @@
+import { toThousandth } from '../model/measured.ts';
 import type { ParcelRun } from '../pack/pack.ts';
 import type { Measure, Price } from '../model/price.ts';
 import type { Source } from '../model/quote.ts';
@@ -11,7 +12,7 @@ import type { Circumstances } from './conditions.ts';
 import type { Ledger } from './ledger.ts';
 
 type Flat = Extract<Price, { kind: 'flat' }>;
-type ByGoods = Extract<Price, { kind: 'by-goods' }>;
+type PerProduct = Extract<Price, { kind: 'per-product' }>;
 type Percent = Extract<Price, { kind: 'percent' }>;
 type Per = Flat['per'];
 
@@ -58,14 +59,16 @@ const addTiers = (ledger: Ledger, tiers: SortedTiers, order: Circumstances, from
 };
 
 const volumeOf = ({ contents }: ParcelRun, lines: readonly BasketLine[]): number =>
-  contents.reduce((sum, { line, quantity }) => {
-    const size = lines[line]?.good.size;
-    return size ? sum + size.length * size.width * size.height * quantity : sum;
-  }, 0);
+  Math.round(
+    contents.reduce((sum, { line, quantity }) => {
+      const size = lines[line]?.good.size;
+      return size ? sum + size.length * size.width * size.height * quantity : sum;
+    }, 0),
+  );
 
 /** A parcel's own weight, units or volume; the subtotal is the order's, for it has no parts. */
 const measureOfParcel = (basis: Measure, run: ParcelRun, { basket, distance }: Circumstances): number => {
-  if (basis === 'weight') return run.weight;
+  if (basis === 'weight') return toThousandth(run.weight);
   if (basis === 'units') return run.units;
   if (basis === 'distance') return distance ?? 0;
   return basis === 'volume' ? volumeOf(run, basket.chargeable) : basket.subtotal;
@@ -100,7 +103,7 @@ const addPercent = (ledger: Ledger, { points, min, max }: Percent, basket: Baske
 };
 
 /** Each good's own price for sending it, else the rate's for other goods; a line of the working each. */
-const addByGoods = (ledger: Ledger, price: ByGoods, basket: Basket, from: Source): Refusal | null => {
+const addPerProduct = (ledger: Ledger, price: PerProduct, basket: Basket, from: Source): Refusal | null => {
   const { otherwise, per } = price;
   const without = basket.chargeable.filter(({ good }) => (good.shippingPrice ?? otherwise) === null);
   const [first] = without;
@@ -173,7 +176,7 @@ export const addPrice = (
   switch (price.kind) {
     case 'flat':
       return addFlat(ledger, price, order, from);
-    case 'tiers': {
+    case 'steps': {
       if (!tiers) throw new Error(`${id}: its steps were not sorted`);
       const add = price.per === 'parcel' ? addTiersByParcel : addTiers;
       return add(ledger, tiers, order, from);
@@ -181,8 +184,8 @@ export const addPrice = (
     case 'percent':
       addPercent(ledger, price, basket, from);
       return null;
-    case 'by-goods':
-      return addByGoods(ledger, price, basket, from);
+    case 'per-product':
+      return addPerProduct(ledger, price, basket, from);
     case 'table':
       return addFromTable(ledger, price.tableId, order);
     default:

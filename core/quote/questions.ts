@@ -1,5 +1,6 @@
 import { valuedLines } from '../duty/import-charges.ts';
 import type { CarrierQuestion } from '../model/carrier.ts';
+import { toThousandth } from '../model/measured.ts';
 import type { Destination } from '../model/place.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { outsidesOf } from '../pack/list.ts';
@@ -28,7 +29,7 @@ type QuestionParcel = CarrierQuestion['parcels'][number];
 /** The parcels as the carrier is told of them, or none where they cannot be stated. */
 const questionParcels = (
   compiled: CompiledBook,
-  { packing }: CompiledAccount,
+  { packing, account: { leastParcelWeight = 0 } }: CompiledAccount,
   lines: readonly BasketLine[],
 ): QuestionParcel[] => {
   const { defaultWeight } = compiled.book.store;
@@ -38,7 +39,11 @@ const questionParcels = (
   const codes = new Map(packing.boxes.map(({ id, carrierBox }) => [id, carrierBox?.code]));
   return outsidesOf(packed.runs, lines).map(({ weight, size, boxId }) => {
     const boxCode = boxId === undefined ? undefined : codes.get(boxId);
-    return { weight, ...(size ? { size } : {}), ...(boxCode === undefined ? {} : { boxCode }) };
+    return {
+      weight: toThousandth(Math.max(weight, leastParcelWeight)),
+      ...(size ? { size } : {}),
+      ...(boxCode === undefined ? {} : { boxCode }),
+    };
   });
 };
 

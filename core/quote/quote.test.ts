@@ -63,11 +63,11 @@ const variant: fc.Arbitrary<Book> = fc
 
 const NO_DUTIES = { duty: 0, importTax: 0, clearance: 0, terms: 'DAP' } as const;
 
-/** Every service, way of an area and pickup point of a book. */
+/** Every service, method of an area and pickup point of a book. */
 const idsOf = ({ services, areas, pickups }: Book): string[] =>
   [
     ...services.map(({ id }) => id),
-    ...areas.flatMap(({ id, ways }) => ways.map((way) => `${id}:${way.id}`)),
+    ...areas.flatMap(({ id, methods }) => methods.map((method) => `${id}:${method.id}`)),
     ...pickups.map(({ id }) => id),
   ].sort();
 

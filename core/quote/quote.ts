@@ -68,7 +68,7 @@ const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach, answers: An
   const from = { kind: 'store', id: 'store' } as const;
   const id = 'nothing-to-ship';
   const name = 'Nothing to ship';
-  if (reach.closed) {
+  if (reach.closed && !book.store.sellsTo.digitalEverywhere) {
     const place = reach.place?.country ?? '';
     const say = { code: 'not-sold-there', place } as const;
     answers.withheld.push(new WithheldChoice(id, id, name, 'not-sold-there', from, say, speech));
@@ -79,6 +79,7 @@ const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach, answers: An
   answers.choices.push({
     id,
     kind: id,
+    of: {},
     name,
     charge: 0,
     tax: 0,

@@ -43,6 +43,13 @@ const pauseOf = (compiled: CompiledBook, request: QuoteRequest): Stop | null => 
   return { code: 'store-paused', say: { code: 'store-paused', message: pause.message }, from: STORE };
 };
 
+/** The stop for a place where the shop does not sell at all. */
+export const notSoldThere = (place: Place): Stop => ({
+  code: 'not-sold-there',
+  say: { code: 'not-sold-there', place: placeName(place) },
+  from: STORE,
+});
+
 const postalStop = (place: Place, { rule }: PostalAnswer): Stop => ({
   code: 'postal-not-served',
   say: { code: 'postal-not-served', place: placeName(place), line: rule?.pattern ?? null },
@@ -58,8 +65,7 @@ const stopOf = (
   const paused = pauseOf(compiled, request);
   if (paused) return paused;
   if (!place) return { code: 'address-needed', say: { code: 'address-needed' }, from: STORE };
-  if (closed)
-    return { code: 'not-sold-there', say: { code: 'not-sold-there', place: placeName(place) }, from: STORE };
+  if (closed) return notSoldThere(place);
   if (postal && !postal.served) return postalStop(place, postal);
   return zone ? null : { code: 'no-zone', say: { code: 'no-zone', place: placeName(place) }, from: STORE };
 };

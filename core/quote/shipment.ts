@@ -16,7 +16,7 @@ export interface Shipment extends Circumstances {
   handOver: HandOver | null;
   /** What the carriers said, by account. */
   answers: ReadonlyMap<string, CarrierAnswer>;
-  /** The slots that other orders took, by pickup point or 'area:way'; null where none are said to be. */
+  /** The slots that other orders took, by pickup point or 'area:method'; null where none are said to be. */
   taken: ReadonlyMap<string, Taken> | null;
 }
 
@@ -31,6 +31,8 @@ export interface Way {
   service: CompiledService;
   rate: CompiledRate;
   transit: Rate['transit'];
+  /** The carrier's service, where it is one. */
+  serviceCode?: string;
   cost?: number;
 }
 

@@ -10,7 +10,7 @@ import { addByTerms } from './terms.ts';
 /** The days on the way, the latest as the postal list says where it does, with the store's margin. */
 const transitOf = ({ compiled, reach: { postal } }: Shipment, transit: Rate['transit']): Rate['transit'] => {
   if (!transit || postal?.days === undefined) return transit;
-  const max = postal.days + compiled.book.store.postalDaysMargin;
+  const max = postal.days + compiled.book.store.postalSpareDays;
   return { min: Math.min(transit.min, max), max };
 };
 
@@ -25,7 +25,7 @@ const addTimes = (choice: Choice, shipment: Shipment, days: Rate['transit']): vo
 /** The choice that a way with its charge comes to, before import charges. */
 const offered = (
   shipment: Shipment,
-  { id, name, service: { service }, rate: { rate }, transit, cost }: Way,
+  { id, name, service: { service }, rate: { rate }, transit, serviceCode, cost }: Way,
   { ledger, short }: Extract<Charged, { ok: true }>,
 ): Choice => {
   const charge = ledger.running;
@@ -34,6 +34,7 @@ const offered = (
   const choice: Choice = {
     id,
     kind: 'shipping',
+    of: serviceCode === undefined ? { rateId: rate.id } : { rateId: rate.id, serviceCode },
     name,
     charge,
     tax,

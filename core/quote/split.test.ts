@@ -25,12 +25,12 @@ const shop = (parts: Partial<Book>): Book =>
   });
 const groups = [
   makeGroup('pots', { shipping: 'any' }),
-  makeGroup('plants', { delivery: true }),
-  makeGroup('soil', { pickup: true }),
-  makeGroup('tools', { shipping: 'any', delivery: true, pickup: true }),
+  makeGroup('plants', { delivery: 'any' }),
+  makeGroup('soil', { pickup: 'any' }),
+  makeGroup('tools', { shipping: 'any', delivery: 'any', pickup: 'any' }),
 ];
 const catalogue = makeCatalogue(
-  ...groups.map(({ id }) => makeGood(id, { groupId: id })),
+  ...groups.map(({ id }) => makeGood(id, { groupIds: [id] })),
   makeGood('card', { fulfilment: 'digital' }),
 );
 const order = (...skus: string[]) => makeRequest({ lines: skus.map((sku) => ({ sku, quantity: 1 })) });
@@ -74,8 +74,8 @@ describe('against trying every way to part the goods', () => {
   const ways = ['parcel', 'letter', 'freight'];
   const flags = fc.record({
     shipping: fc.subarray(ways),
-    delivery: fc.boolean(),
-    pickup: fc.boolean(),
+    delivery: fc.constantFrom<'any' | 'none'>('any', 'none'),
+    pickup: fc.constantFrom<'any' | 'none'>('any', 'none'),
   });
 
   /** Every partition of a list. */
@@ -111,7 +111,7 @@ describe('against trying every way to part the goods', () => {
           });
           const compiled = compile(
             book,
-            makeCatalogue(...made.map(({ id }) => makeGood(id, { groupId: id }))),
+            makeCatalogue(...made.map(({ id }) => makeGood(id, { groupIds: [id] }))),
           );
           const costOf = (skus: string[]): number | null => {
             const charges = quote(compiled, order(...skus)).choices.map(({ charge }) => charge);

@@ -1,6 +1,7 @@
 import type { HandlingGroup } from '../model/good.ts';
 import type { Choice } from '../model/quote.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
+import { lets } from './groups.ts';
 import { multiplyDivide } from '../price/rounding.ts';
 import type { CompiledBook } from './compile.ts';
 import { quote } from './quote.ts';
@@ -17,13 +18,13 @@ export interface Split {
   charge: number;
 }
 
-/** Goods that travel alike: of one handling group, or of none. */
-type Set = readonly Line[];
+/** Goods that travel alike: of the same handling groups, or of none. */
+type LineSet = readonly Line[];
 
 /** Beyond so many sets the search would take too long; no shop's basket is known to need it. */
 const MOST_SETS = 11;
 
-const setsOf = ({ goods }: CompiledBook, lines: readonly Line[]): { sets: Set[]; still: Line[] } => {
+const setsOf = ({ goods }: CompiledBook, lines: readonly Line[]): { sets: LineSet[]; still: Line[] } => {
   const sets = new Map<string, Line[]>();
   const still: Line[] = [];
   for (const line of lines) {
@@ -32,8 +33,8 @@ const setsOf = ({ goods }: CompiledBook, lines: readonly Line[]): { sets: Set[];
       still.push(line);
       continue;
     }
-    const group = line.groupId ?? good?.groupId ?? '';
-    sets.set(group, [...(sets.get(group) ?? []), line]);
+    const groups = [...(line.groupIds ?? good?.groupIds ?? [])].sort().join();
+    sets.set(groups, [...(sets.get(groups) ?? []), line]);
   }
   return { sets: [...sets.values()], still };
 };
@@ -58,10 +59,10 @@ export const offeredUnasked =
   (compiled: CompiledBook): Offer =>
   (request) =>
     quote(compiled, request).choices.filter(
-      ({ id, kind }) =>
+      ({ kind, of }) =>
         kind !== 'shipping' ||
         compiled.ask !== null ||
-        compiled.book.rates.find((rate) => rate.id === (id.split(':')[0] ?? id))?.price.kind !== 'carrier',
+        compiled.book.rates.find((rate) => rate.id === of.rateId)?.price.kind !== 'carrier',
     );
 
 /** The cheapest choice; of equals the one that is listed first. */
@@ -71,29 +72,25 @@ const cheapest = (choices: readonly Choice[]): Choice | null =>
     null,
   );
 
-/** Whether a collection of sets may go together at all, as far as the groups say: by one service, by delivery, or collected. */
+/** Whether a collection of sets may go together at all, as far as the groups say: by one service, area or point. */
 const mayGo = (
   { groups, services, areas, pickups, goods }: CompiledBook,
-  sets: readonly Set[],
+  sets: readonly LineSet[],
 ): ((part: number) => boolean) => {
-  const groupOf = (set: Set): HandlingGroup | undefined => {
-    const [line] = set;
-    const id = line?.groupId ?? goods.get(line?.sku ?? '')?.groupId;
-    return id === undefined ? undefined : groups.get(id);
-  };
-  const maskOf = (goes: (group: HandlingGroup) => boolean): number =>
-    sets.reduce((mask, set, at) => {
-      const group = groupOf(set);
-      return !group || goes(group) ? mask | (1 << at) : mask;
-    }, 0);
+  const groupsOf = ([line]: LineSet): HandlingGroup[] =>
+    (line?.groupIds ?? goods.get(line?.sku ?? '')?.groupIds ?? []).flatMap((id) => groups.get(id) ?? []);
+  const maskOf = (by: 'shipping' | 'delivery' | 'pickup', id: string): number =>
+    sets.reduce(
+      (mask, set, at) => (groupsOf(set).every((group) => lets(group[by], id)) ? mask | (1 << at) : mask),
+      0,
+    );
   const masks = [
-    ...services.map(({ service: { id } }) =>
-      maskOf(({ shipping }) => shipping === 'any' || (shipping !== 'none' && shipping.includes(id))),
-    ),
-    ...(areas.length > 0 ? [maskOf(({ delivery }) => delivery)] : []),
-    ...(pickups.length > 0 ? [maskOf(({ pickup }) => pickup)] : []),
+    ...services.map(({ service }) => maskOf('shipping', service.id)),
+    ...areas.map(({ area }) => maskOf('delivery', area.id)),
+    ...pickups.map(({ point }) => maskOf('pickup', point.id)),
   ];
-  return (part) => masks.some((mask) => (part & ~mask) === 0);
+  const known = [...new Set(masks)];
+  return (part) => known.some((mask) => (part & ~mask) === 0);
 };
 
 interface Plan {
@@ -124,7 +121,7 @@ const plansFor = (charges: readonly (number | null)[]): (Plan | undefined)[] => 
 
 /**
  * The fewest parts in which a basket can be had where no one choice takes all of it; of equally few, those that
- * cost least. Goods of one handling group stay together; what needs no sending goes with the first part. An exact
+ * cost least. Goods of the same handling groups stay together; what needs no sending goes with the first part. An exact
  * search over all ways to part the groups. Null where some goods cannot be had at all, or nothing has to be parted.
  * `offer` says what may be taken for a part.
  */

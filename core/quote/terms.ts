@@ -14,7 +14,7 @@ const withDap = (choice: Choice, { show }: DutyRules, charges: ImportCharges): C
   ...choice,
   duties: {
     terms: 'DAP',
-    show: charges.ok || show === 'hide' ? show : 'notice',
+    show: charges.ok || show === 'nothing' ? show : 'mention',
     duty: charges.ok ? charges.duty : 0,
     importTax: charges.ok ? charges.importTax : 0,
     clearance: 0,
@@ -51,7 +51,7 @@ const chargesOn = ({ compiled, basket, request }: Asked, country: string, charge
 /**
  * A choice put among the answers, with the import charges where it crosses a border: DAP, DDP, or one of each
  * (with `:DAP` and `:DDP` after the id). A line that no rate covers withholds DDP, by `withholdAs`, and makes of a
- * DAP estimate a notice.
+ * DAP amount a mention.
  */
 export const addByTerms = (
   asked: Asked,
@@ -69,11 +69,15 @@ export const addByTerms = (
   const terms = own ?? duties.rules.terms;
   const charges = chargesOn(asked, country, choice.charge);
   const idOf = (of: 'DAP' | 'DDP'): string => (terms === 'both' ? `${choice.id}:${of}` : choice.id);
+  const named = (of: 'DAP' | 'DDP'): Pick<Choice, 'id' | 'of'> => ({
+    id: idOf(of),
+    of: terms === 'both' ? { ...choice.of, terms: of } : choice.of,
+  });
   if (terms !== 'DDP') {
-    answers.choices.push({ ...withDap(choice, duties.rules, charges), id: idOf('DAP') });
-    if (duties.rules.show !== 'hide') answers.dutiable = country;
+    answers.choices.push({ ...withDap(choice, duties.rules, charges), ...named('DAP') });
+    if (duties.rules.show !== 'nothing') answers.dutiable = country;
   }
   if (terms === 'DAP') return;
-  if (charges.ok) answers.choices.push({ ...withDdp(choice, duties.rules, charges), id: idOf('DDP') });
+  if (charges.ok) answers.choices.push({ ...withDdp(choice, duties.rules, charges), ...named('DDP') });
   else withholdAs(idOf('DDP'), unknownDuty(country, charges));
 };

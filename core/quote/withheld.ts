@@ -2,6 +2,7 @@ import type { Source, Withheld, WithheldCode } from '../model/quote.ts';
 import type { Speech } from '../words/figure.ts';
 import type { Say } from '../words/say.ts';
 import { sentence } from '../words/sentence.ts';
+import { withheldDetail } from './withheld-detail.ts';
 
 /** A choice that is not offered, and why; the words are made when they are read. */
 export class WithheldChoice implements Withheld {
@@ -17,12 +18,16 @@ export class WithheldChoice implements Withheld {
     readonly message: string | undefined = undefined,
   ) {}
 
+  get detail(): Withheld['detail'] {
+    return withheldDetail(this.say);
+  }
+
   get text(): string {
     return sentence(this.say, this.speech);
   }
 
   toJSON(): Withheld {
-    const { id, kind, name, code, text, tell, message, from } = this;
-    return { id, kind, name, code, text, tell, ...(message === undefined ? {} : { message }), from };
+    const { id, kind, name, code, detail, text, tell, message, from } = this;
+    return { id, kind, name, code, detail, text, tell, ...(message === undefined ? {} : { message }), from };
   }
 }

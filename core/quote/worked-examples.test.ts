@@ -1,8 +1,13 @@
+import type { QuoteRequest } from '../model/request.ts';
+import type { Preparation } from '../model/time.ts';
 import {
+  makeAccount,
   makeArea,
   makeBook,
+  makeCarrierPrice,
   makeCatalogue,
   makeGood,
+  makePickup,
   makeRate,
   makeRequest,
   makeYard,
@@ -12,6 +17,8 @@ import {
   quoted,
   tiers,
 } from '../testing/book.ts';
+import { compile } from './compile.ts';
+import { quote } from './quote.ts';
 
 /** A basket whose goods come to a subtotal. */
 const worth = (price: number, weight = 500) =>
@@ -27,7 +34,7 @@ describe('worked examples', () => {
   });
 
   test('5: goods’ own prices once a line, others at the rate’s, then its greatest charge', () => {
-    const price = { kind: 'by-goods', otherwise: 560, per: 'line' } as const;
+    const price = { kind: 'per-product', otherwise: 560, per: 'line' } as const;
     const goods = makeCatalogue(makeGood('a', { shippingPrice: 420 }), makeGood('b'));
     const request = makeRequest({
       lines: [
@@ -147,6 +154,49 @@ describe('worked examples', () => {
     expect(onlyChoice(quoted(included))).toMatchObject({ tax: 141, total: 1_150, taxIncluded: true });
   });
 
+  test('8: a change by points, then by an amount, of what the carrier answers', () => {
+    const price = makeCarrierPrice({ services: [{ code: 'ground', change: { points: 400, amount: 90 } }] });
+    const book = makeBook({
+      locations: [makeYard()],
+      carriers: [makeAccount()],
+      rates: [makeRate({ price })],
+    });
+    const services = [{ code: 'ground', name: 'Ground', amount: 1_370 }];
+    const answer = quote(compile(book, makeCatalogue()), makeRequest(), [
+      { key: 'tern', ok: true, services },
+    ]);
+    expect(onlyChoice(answer)).toMatchObject({
+      charge: 1_515,
+      id: 'parcel-country:ground',
+      of: { rateId: 'parcel-country', serviceCode: 'ground' },
+    });
+  });
+
+  const readyOf = (preparation: Preparation, closedDates: string[], placedAt: string) =>
+    onlyChoice(
+      quoted(
+        makeBook({
+          zones: [],
+          services: [],
+          rates: [],
+          locations: [makeYard({ closedDates })],
+          pickups: [makePickup({ preparation })],
+        }),
+        makeRequest({ placedAt }),
+      ),
+    ).ready;
+
+  test('12: minutes tick only while the location is open', () => {
+    expect(readyOf({ kind: 'open-minutes', minutes: 150 }, [], '2026-11-27T15:00:00-04:00')).toBe(
+      '2026-11-30T09:30:00-04:00',
+    );
+  });
+
+  test('13: at the cut-off it is too late for the day', () => {
+    const cutOff = { kind: 'cut-off', cutoff: '13:00', readyAt: '15:30', days: 0 } as const;
+    expect(readyOf(cutOff, ['2026-11-25'], '2026-11-24T13:00:00-04:00')).toBe('2026-11-26T15:30:00-04:00');
+  });
+
   test('11: a minimum does not override a free threshold that is reached', () => {
     const book = makeBook({ rates: [makeRate({ freeFrom: 1_000, bounds: { min: 700 } })] });
     expect(onlyChoice(quoted(book, worth(1_000))).charge).toBe(0);
@@ -191,5 +241,87 @@ describe('worked examples', () => {
     expect(onlyChoice({ ...answer, withheld: [] }).charge).toBe(845);
     expect(answer.withheld).toMatchObject([{ id: 'pallet-country', code: 'weight-unknown' }]);
     expect(answer.withheld[0]?.text).toBe('The weight is not known of Blue urn.');
+  });
+
+  test('16: three goods of 3 lb are within a limit of 9 lb', () => {
+    const rates = [makeRate({ limits: { weight: { max: 4_082.33133 } } })];
+    const three = makeRequest({ lines: [{ sku: 'pot', quantity: 3, weight: 1_360.77711 }] });
+    expect(onlyChoice(quoted(makeBook({ rates }), three)).charge).toBe(845);
+    const more = makeRequest({ lines: [{ sku: 'pot', quantity: 3, weight: 1_360.778 }] });
+    expect(onlyWithheld(quoted(makeBook({ rates }), more)).code).toBe('above-limit');
+  });
+
+  test('17: handling counts the parcels that the carrier is asked about', () => {
+    const account = makeAccount({ packing: { kind: 'by-count', maxUnits: 1 } });
+    const book = makeBook({
+      locations: [makeYard()],
+      carriers: [account],
+      rates: [
+        makeRate({
+          price: makeCarrierPrice(),
+          handling: { amount: 150, per: 'parcel' },
+        }),
+      ],
+    });
+    const services = [{ code: 'ground', name: 'Ground', amount: 1_200 }];
+    const request = makeRequest({ lines: [{ sku: 'pot', quantity: 3 }] });
+    const answer = quote(compile(book, makeCatalogue(makeGood('pot'))), request, [
+      { key: account.id, ok: true, services },
+    ]);
+    expect(onlyChoice(answer).charge).toBe(1_650);
+  });
+
+  test('18: a pickup with a greatest distance goes by where the customer is, if that is said', () => {
+    const book = makeBook({
+      zones: [],
+      services: [],
+      rates: [],
+      locations: [makeYard()],
+      pickups: [makePickup({ charge: 0, maxDistance: 40_000 })],
+      store: { sellsTo: { mode: 'listed', countries: ['CA'], closedRegions: [] } },
+    });
+    const to = (destination: QuoteRequest['destination']) => quoted(book, makeRequest({ destination }));
+    expect(onlyWithheld(to({ country: 'BR' })).code).toBe('not-sold-there');
+    expect(onlyWithheld(to({ country: 'CA' })).code).toBe('distance-unknown');
+    expect(onlyChoice(to(null))).toMatchObject({ charge: 0, of: { pickupId: 'counter' } });
+  });
+
+  test('19: what a method adds and keeps adding is due when the delivery is free', () => {
+    const method = {
+      id: 'night',
+      name: 'Night mail',
+      add: 260,
+      timing: { kind: 'words', text: '' },
+    } as const;
+    const charge = (addStays: boolean): number => {
+      const area = makeArea({
+        price: { kind: 'flat', amount: 520, per: 'order' },
+        freeFrom: 1_000,
+        methods: [{ ...method, addStays }],
+      });
+      const book = makeBook({ zones: [], services: [], rates: [], locations: [makeYard()], areas: [area] });
+      return onlyChoice(quoted(book, worth(1_000))).charge;
+    };
+    expect(charge(true)).toBe(260);
+    expect(charge(false)).toBe(0);
+  });
+
+  test('20: only some regions of a country are open, while what does not travel goes everywhere', () => {
+    const sellsTo = {
+      mode: 'listed' as const,
+      countries: ['US'],
+      closedRegions: [],
+      onlyRegions: [{ country: 'US', subdivision: 'US-OR' }],
+      digitalEverywhere: true,
+    };
+    const book = makeBook({ zones: [makeZone('us', { includes: [{ country: 'US' }] })], store: { sellsTo } });
+    const to = (country: string, subdivision?: string) =>
+      makeRequest({ destination: { country, ...(subdivision ? { subdivision } : {}) } });
+    expect(onlyWithheld(quoted(book, to('US', 'US-WA'))).code).toBe('not-sold-there');
+    expect(onlyWithheld(quoted(book, to('US', 'US-OR'))).code).toBe('no-rate');
+    const digital = makeCatalogue(makeGood('pot', { fulfilment: 'digital' }));
+    expect(onlyChoice(quoted(book, to('FR'), digital)).id).toBe('nothing-to-ship');
+    const closed = makeBook({ store: { sellsTo: { ...sellsTo, digitalEverywhere: false } } });
+    expect(onlyWithheld(quoted(closed, to('FR'), digital)).code).toBe('not-sold-there');
   });
 });

@@ -91,7 +91,7 @@ describe('what two zones name', () => {
   });
 
   test('counts excludes, the order of equals, and only active zones', () => {
-    const postal = [{ country: 'CA', postal: ['B3?1*', '100..199'] }];
+    const postal = [{ country: 'CA', postal: ['B3?1*', '100 to 199'] }];
     const zones = [
       makeZone('first', { includes: postal, excludes: [{ country: 'CA', postal: ['B311'] }] }),
       makeZone('second', { includes: postal }),
@@ -99,7 +99,7 @@ describe('what two zones name', () => {
     ];
     expect(contestedEntries(zones)).toMatchObject([
       { entry: 'B3?1*', winner: { id: 'second' }, losers: [{ id: 'first' }] },
-      { entry: '100..199', winner: { id: 'first' }, losers: [{ id: 'second' }] },
+      { entry: '100 to 199', winner: { id: 'first' }, losers: [{ id: 'second' }] },
     ]);
     expect(contestedEntries([makeZone('alone')])).toEqual([]);
   });

@@ -5,7 +5,7 @@ import type { Catalogue, Good, HandlingGroup } from '../model/good.ts';
 import type { DeliveryArea, PickupPoint } from '../model/delivery.ts';
 import type { Location } from '../model/location.ts';
 import type { Zone } from '../model/place.ts';
-import type { CarrierPrice, Step, TiersPrice } from '../model/price.ts';
+import type { CarrierPrice, Step, StepsPrice } from '../model/price.ts';
 import type { Choice, Quote, Withheld } from '../model/quote.ts';
 import type { Rate } from '../model/rate.ts';
 import type { QuoteRequest } from '../model/request.ts';
@@ -46,7 +46,7 @@ export const makeAccount = (part: Partial<CarrierAccount> = {}): CarrierAccount 
   handover: 'collected',
   address: 'as-given',
   packing: { kind: 'single' },
-  booking: 'rate-only',
+  books: false,
   timeoutMs: 2_000,
   ...part,
 });
@@ -62,8 +62,8 @@ export const makeCarrierPrice = (part: Partial<CarrierPrice> = {}): CarrierPrice
   ...part,
 });
 
-export const tiers = (basis: TiersPrice['basis'], steps: Step[], until?: number): TiersPrice => ({
-  kind: 'tiers',
+export const tiers = (basis: StepsPrice['basis'], steps: Step[], until?: number): StepsPrice => ({
+  kind: 'steps',
   basis,
   per: 'order',
   steps,
@@ -84,8 +84,8 @@ export const makeGroup = (id: string, part: Partial<HandlingGroup> = {}): Handli
   id,
   name: id,
   shipping: 'none',
-  delivery: false,
-  pickup: false,
+  delivery: 'none',
+  pickup: 'none',
   ...part,
 });
 
@@ -114,8 +114,8 @@ export const makeArea = (part: Partial<DeliveryArea> = {}): DeliveryArea => ({
   locationId: 'yard',
   covers: { kind: 'postal', country: 'CA', patterns: ['B2G*'] },
   price: { kind: 'flat', amount: 640, per: 'order' },
-  ways: [{ id: 'van', name: 'Van', add: 0, timing: { kind: 'words', text: 'within two days' } }],
-  preparation: { kind: 'as-received', minutes: 0 },
+  methods: [{ id: 'van', name: 'Van', add: 0, timing: { kind: 'words', text: 'within two days' } }],
+  preparation: { kind: 'open-minutes', minutes: 0 },
   taxable: true,
   ...part,
 });
@@ -127,7 +127,7 @@ export const makePickup = (part: Partial<PickupPoint> = {}): PickupPoint => ({
   active: true,
   locationId: 'yard',
   charge: 0,
-  preparation: { kind: 'as-received', minutes: 60 },
+  preparation: { kind: 'open-minutes', minutes: 60 },
   timing: { kind: 'words', text: 'when we write' },
   kerbside: false,
   taxable: true,

@@ -33,7 +33,7 @@ const batch = (
   clock: Clock,
   days: OpenDays,
   placed: number,
-  plan: Extract<Preparation, { kind: 'batch' }>,
+  plan: Extract<Preparation, { kind: 'cut-off' }>,
 ): number | null => {
   const { day, minutes } = clock.local(placed);
   const inTime = days.spans(day).length > 0 && minutes < minutesOf(plan.cutoff);
@@ -43,11 +43,11 @@ const batch = (
 
 const planned = (clock: Clock, days: OpenDays, placed: number, plan: Preparation): number | null => {
   switch (plan.kind) {
-    case 'as-received':
+    case 'open-minutes':
       return asReceived(clock, days, placed, plan.minutes);
     case 'working-days':
       return workingDays(clock, days, placed, plan.days);
-    case 'batch':
+    case 'cut-off':
       return batch(clock, days, placed, plan);
   }
 };

@@ -1,3 +1,4 @@
+import type { ChoiceParts } from '../model/quote.ts';
 import { timedId } from '../order/slots-taken.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { CompiledBook } from '../quote/compile.ts';
@@ -13,13 +14,13 @@ export interface SlotDay {
 /** The days of a choice that has times to choose, in order; none for one that has not. */
 export const slotDays = (
   { areas, pickups }: CompiledBook,
-  choiceId: string,
+  of: ChoiceParts,
   { placedAt, slotsTaken }: Pick<QuoteRequest, 'placedAt' | 'slotsTaken'>,
 ): SlotDay[] => {
-  const id = timedId(choiceId);
+  const id = timedId(of);
   const times =
     pickups.find(({ point }) => point.id === id)?.times ??
-    areas.flatMap(({ ways }) => ways).find((way) => way.id === id)?.times;
+    areas.flatMap(({ methods }) => methods).find((method) => method.id === id)?.times;
   const taken = slotsTaken ? (indexTaken(slotsTaken).get(id) ?? null) : null;
   const days: SlotDay[] = [];
   for (const slot of times?.all(placedAt, taken) ?? []) {

@@ -19,14 +19,14 @@ const OFFICE = week([1, 2, 3, 4, 5], '08:30', '16:30');
 
 describe('when an order is ready', () => {
   test('worked example 12: minutes tick only while the location is open', () => {
-    expect(ready(OFFICE, [], '2026-11-27T15:00:00-04:00', { kind: 'as-received', minutes: 150 })).toBe(
+    expect(ready(OFFICE, [], '2026-11-27T15:00:00-04:00', { kind: 'open-minutes', minutes: 150 })).toBe(
       '2026-11-30T09:30:00-04:00',
     );
   });
 
   test('worked example 13: at the cut-off is too late, and a closed day does not count', () => {
     const hours = week([1, 2, 4, 5], '08:30', '16:30');
-    const batch: Preparation = { kind: 'batch', cutoff: '13:00', readyAt: '15:30', days: 0 };
+    const batch: Preparation = { kind: 'cut-off', cutoff: '13:00', readyAt: '15:30', days: 0 };
     expect(ready(hours, [], '2026-11-24T13:00:00-04:00', batch)).toBe('2026-11-26T15:30:00-04:00');
     expect(ready(hours, [], '2026-11-24T12:59:59-04:00', batch)).toBe('2026-11-24T15:30:00-04:00');
     expect(ready(hours, ['2026-11-26'], '2026-11-24T13:00:00-04:00', batch)).toBe(
@@ -42,13 +42,13 @@ describe('when an order is ready', () => {
   });
 
   test('running out at closing is ready at closing; a place that never opens is never ready', () => {
-    expect(ready(OFFICE, [], '2026-11-27T15:00:00-04:00', { kind: 'as-received', minutes: 90 })).toBe(
+    expect(ready(OFFICE, [], '2026-11-27T15:00:00-04:00', { kind: 'open-minutes', minutes: 90 })).toBe(
       '2026-11-27T16:30:00-04:00',
     );
     for (const plan of [
-      { kind: 'as-received', minutes: 1 },
+      { kind: 'open-minutes', minutes: 1 },
       { kind: 'working-days', days: 0 },
-      { kind: 'batch', cutoff: '13:00', readyAt: '15:30', days: 0 },
+      { kind: 'cut-off', cutoff: '13:00', readyAt: '15:30', days: 0 },
     ] as const) {
       expect(ready([], [], '2026-11-27T15:00:00-04:00', plan)).toBeNull();
     }
@@ -56,10 +56,10 @@ describe('when an order is ready', () => {
 
   test('real minutes are counted across a change of the clocks', () => {
     const night = week([7], '00:00', '06:00');
-    expect(ready(night, [], '2026-11-01T00:30:00-03:00', { kind: 'as-received', minutes: 120 })).toBe(
+    expect(ready(night, [], '2026-11-01T00:30:00-03:00', { kind: 'open-minutes', minutes: 120 })).toBe(
       '2026-11-01T01:30:00-04:00',
     );
-    expect(ready(night, [], '2026-03-08T01:30:00-04:00', { kind: 'as-received', minutes: 60 })).toBe(
+    expect(ready(night, [], '2026-03-08T01:30:00-04:00', { kind: 'open-minutes', minutes: 60 })).toBe(
       '2026-03-08T03:30:00-03:00',
     );
   });
@@ -97,7 +97,7 @@ describe('when an order is ready', () => {
           };
           let at = placed;
           for (let left = minutes; left > 0; at += 60_000) if (isOpen(at)) left -= 1;
-          expect(readyAt(clock, openDays(hours, []), placed, { kind: 'as-received', minutes })).toBe(at);
+          expect(readyAt(clock, openDays(hours, []), placed, { kind: 'open-minutes', minutes })).toBe(at);
         },
       ),
       { numRuns: 40 },

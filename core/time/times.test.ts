@@ -10,7 +10,7 @@ import { timePlan, type Times } from './times.ts';
 const clock = makeClock('America/Halifax');
 const everyDay = (from: string, to: string): OpeningHours[] =>
   ([1, 2, 3, 4, 5, 6, 7] as Weekday[]).map((day) => ({ day, from, to }));
-const AT_ONCE: Preparation = { kind: 'as-received', minutes: 0 };
+const AT_ONCE: Preparation = { kind: 'open-minutes', minutes: 0 };
 
 const timesOf = (
   timing: Timing,
@@ -80,7 +80,7 @@ describe('slots', () => {
 
   test('before and after the cut-off of the same day', () => {
     const sameDay = {
-      preparation: { kind: 'batch', cutoff: '11:00', readyAt: '14:00', days: 0 } as const,
+      preparation: { kind: 'cut-off', cutoff: '11:00', readyAt: '14:00', days: 0 } as const,
       withinDays: 0,
     };
     const evening = slots({ hours: everyDay('15:00', '18:00'), horizonDays: 5 });

@@ -17,8 +17,8 @@ const compiled = compile(
     locations: [makeYard({ closedDates: ['2026-11-26'] })],
     areas: [
       makeArea({
-        preparation: { kind: 'batch', cutoff: '11:00', readyAt: '12:00', days: 0 },
-        ways: [{ id: 'van', name: 'Van', add: 0, timing: slots }],
+        preparation: { kind: 'cut-off', cutoff: '11:00', readyAt: '12:00', days: 0 },
+        methods: [{ id: 'van', name: 'Van', add: 0, timing: slots }],
       }),
     ],
     pickups: [makePickup()],
@@ -60,11 +60,15 @@ describe('the week after an order', () => {
 });
 
 test('the days of a choice are those with times, whatever its import terms', () => {
-  const days = slotDays(compiled, 'ring:van:DAP', { placedAt: TUESDAY, slotsTaken: taken });
+  const days = slotDays(
+    compiled,
+    { areaId: 'ring', methodId: 'van', terms: 'DAP' },
+    { placedAt: TUESDAY, slotsTaken: taken },
+  );
   expect(days.map(({ date, slots: times }) => [date, times.map(({ left }) => left)])).toEqual([
     ['2026-11-24', [0, 1]],
     ['2026-12-01', [1, 1]],
     ['2026-12-03', [1, 1]],
   ]);
-  expect(slotDays(compiled, 'counter', { placedAt: TUESDAY })).toEqual([]);
+  expect(slotDays(compiled, { rateId: 'counter' }, { placedAt: TUESDAY })).toEqual([]);
 });

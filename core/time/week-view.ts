@@ -27,7 +27,7 @@ const LEAST_DAYS = 7;
 const MOST_DAYS = 14;
 
 /**
- * The week from an order's day on, for a pickup point or a way ('area:way'): at least seven days, up to the last
+ * The week from an order's day on, for a pickup point or a delivery method ('area:method'): at least seven days, up to the last
  * that can be chosen. Null where the book has no such thing.
  */
 export const weekView = (
@@ -36,9 +36,9 @@ export const weekView = (
   { placedAt, slotsTaken }: Pick<QuoteRequest, 'placedAt' | 'slotsTaken'>,
 ): WeekView | null => {
   const pickup = pickups.find(({ point }) => point.id === id);
-  const area = areas.find(({ ways }) => ways.some((way) => way.id === id));
-  const way = area?.ways.find((one) => one.id === id);
-  const times = pickup?.times ?? way?.times;
+  const area = areas.find(({ methods }) => methods.some((one) => one.id === id));
+  const method = area?.methods.find((one) => one.id === id);
+  const times = pickup?.times ?? method?.times;
   const location = pickup?.location ?? area?.location;
   const preparation = pickup?.point.preparation ?? area?.area.preparation;
   if (!times || !location || !preparation) return null;
@@ -58,7 +58,7 @@ export const weekView = (
   return {
     placed: minutes,
     ready: times.ready(placedAt),
-    cutoff: preparation.kind === 'batch' ? preparation.cutoff : null,
+    cutoff: preparation.kind === 'cut-off' ? preparation.cutoff : null,
     days: count.map((at) => {
       const date = dateOf(first + at);
       return {

@@ -6,7 +6,7 @@ import { idleSentence } from './idle-sentence.ts';
 
 const book = makeBook({
   zones: [makeZone('country', { name: 'Country' }), makeZone('far', { name: 'Far' })],
-  groups: [{ id: 'plants', name: 'Live plants', shipping: 'any', delivery: true, pickup: true }],
+  groups: [{ id: 'plants', name: 'Live plants', shipping: 'any', delivery: 'any', pickup: 'any' }],
 });
 const naming = {
   book,

@@ -61,8 +61,8 @@ const WORDS: Words = {
   'discount-meets-free': ({ a, b }) => `“${a}” takes money off ${b}, which can be free as well.`,
   'not-settled': ({ a }) =>
     `Whether every order of ${a} has a choice is not settled: no order without one was found, and nothing proves that there is none.`,
-  'never-in-time': ({ a, detail: { way } }) =>
-    `${way ? `${way} of ${a}` : a} is never offered: no time can be chosen, whenever an order is placed.`,
+  'never-in-time': ({ a, detail: { method } }) =>
+    `${method ? `${method} of ${a}` : a} is never offered: no time can be chosen, whenever an order is placed.`,
   'areas-contest': ({ detail: { entry, winner, loser } }) =>
     `${winner} and ${loser} both name ${entry}; ${winner} has it, for it is listed first.`,
   'area-covers-nothing': ({ a }) => `${a} names no postal code, so it covers nothing.`,

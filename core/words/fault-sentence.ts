@@ -47,7 +47,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'second-remainder': ({ first }) => `Only one zone may take all remaining places; ${first} does.`,
   dangling: ({ id, collection }) => `There is no “${id}” in ${collection}.`,
   'bad-pattern': ({ pattern }) =>
-    `“${pattern}” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200..90299.`,
+    `“${pattern}” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200 to 90299.`,
   'bad-region': ({ text }) =>
     `“${text}” is no place: write a country as CA, a subdivision as CA-NS, or codes as CA: B3H*, B3J*.`,
   'good-unknown': ({ sku }) =>

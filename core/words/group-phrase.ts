@@ -1,17 +1,23 @@
 import type { Book } from '../model/book.ts';
-import type { HandlingGroup } from '../model/good.ts';
+import type { AnyNoneSome, HandlingGroup } from '../model/good.ts';
 import { namesOf } from './names.ts';
 
-const NEARBY: Record<string, string> = {
-  'true-false': 'not collected',
-  'false-true': 'collected, not delivered',
-  'false-false': 'neither delivered nor collected',
+/** By what nearby: nothing said where all may, 'not delivered', or the names of those that do. */
+const nearbyPhrase = (
+  allowed: AnyNoneSome,
+  words: { none: string; some: string },
+  all: readonly { id: string; name: string }[],
+): string[] => {
+  if (allowed === 'any') return [];
+  return allowed === 'none' || allowed.length === 0
+    ? [words.none]
+    : [`${words.some} ${namesOf(allowed, all).join(', ')}`];
 };
 
 /** What may carry a handling group and where it goes, in a few words. */
 export const groupPhrase = (
   { shipping, onlyZones, neverZones, delivery, pickup }: HandlingGroup,
-  { services, zones }: Pick<Book, 'services' | 'zones'>,
+  { services, zones, areas, pickups }: Pick<Book, 'services' | 'zones' | 'areas' | 'pickups'>,
 ): string => {
   const isNone = shipping === 'none' || shipping.length === 0;
   const carried = isNone
@@ -27,6 +33,9 @@ export const groupPhrase = (
     neverZones === undefined || neverZones.length === 0
       ? []
       : [`never to ${namesOf(neverZones, zones).join(', ')}`];
-  const nearby = delivery && pickup ? [] : [NEARBY[`${delivery}-${pickup}`] ?? ''];
+  const nearby = [
+    ...nearbyPhrase(delivery, { none: 'not delivered', some: 'delivered in' }, areas),
+    ...nearbyPhrase(pickup, { none: 'not collected', some: 'collected at' }, pickups),
+  ];
   return [carried, ...only, ...never, ...nearby].join('; ');
 };

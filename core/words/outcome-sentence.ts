@@ -24,7 +24,7 @@ export const choiceNames = ({ rates, services, zones, areas, pickups }: Book): C
       (['DAP', 'DDP'] as const).map((terms) => [`${id}:${terms}`, `${name}, ${terms}`] as const),
     ),
     ...areas.flatMap((area) =>
-      area.ways.map((way) => [`${area.id}:${way.id}`, `${area.name}, ${way.name}`] as const),
+      area.methods.map((way) => [`${area.id}:${way.id}`, `${area.name}, ${way.name}`] as const),
     ),
     ...pickups.map(({ id, name }) => [id, name] as const),
     ['nothing-to-ship', 'Nothing to ship'] as const,

@@ -46,7 +46,7 @@ test('says from when it can be collected, beside what is brought or alone', () =
     horizonDays: 7,
   } as const;
   const van = makeArea({
-    ways: [{ id: 'van', name: 'Van', add: 0, timing: { ...timing, hours: [...timing.hours] } }],
+    methods: [{ id: 'van', name: 'Van', add: 0, timing: { ...timing, hours: [...timing.hours] } }],
   });
   expect(said({ ...hours, zones: [], rates: [], areas: [van] })).toBe('Reaches you by Thursday for 6.40.');
 });

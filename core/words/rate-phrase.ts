@@ -1,4 +1,4 @@
-import type { CarrierPrice, Limits, Measure, Price, TiersPrice } from '../model/price.ts';
+import type { CarrierPrice, Limits, Measure, Price, StepsPrice } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import {
   countFigure,
@@ -39,7 +39,7 @@ const flatPhrase = (
     : { price: money(first), by: `then ${money(amount)} a ${per}` };
 };
 
-const tiersPhrase = (price: TiersPrice, { decimals }: Speech): PricePhrase => {
+const tiersPhrase = (price: StepsPrice, { decimals }: Speech): PricePhrase => {
   const amounts = price.steps.map((step) => step.amount);
   const least = moneyFigure(Math.min(...amounts), decimals);
   const most = moneyFigure(Math.max(...amounts), decimals);
@@ -71,11 +71,11 @@ export const pricePhrase = (price: Price, speech: Speech): PricePhrase => {
   switch (price.kind) {
     case 'flat':
       return flatPhrase(price, speech);
-    case 'tiers':
+    case 'steps':
       return tiersPhrase(price, speech);
     case 'percent':
       return percentPhrase(price, speech);
-    case 'by-goods': {
+    case 'per-product': {
       const others =
         price.otherwise === null ? 'each its own' : moneyFigure(price.otherwise, speech.decimals);
       return { price: others, by: `by goods, a ${price.per}` };

@@ -114,7 +114,7 @@ export type Say =
   | { code: 'does-not-pack'; good: string; weight: number; most: number }
   | { code: 'fits-no-box'; good: string; size: Size; weight: number }
   | { code: 'price-unknown'; goods: readonly string[] }
-  | { code: 'way'; way: string; amount: number }
+  | { code: 'method'; method: string; amount: number }
   | { code: 'service-fee'; name: string; amount: number }
   | { code: 'area-free'; subtotal: number; from: number; taken: number; left: number }
   | { code: 'pickup-charge'; amount: number }

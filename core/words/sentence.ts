@@ -215,7 +215,7 @@ const WORDS: Words = {
   'weight-unknown': ({ goods }) => `The weight is not known of ${list(goods)}.`,
   'size-unknown': ({ goods }) => `The size is not known of ${list(goods)}.`,
   'goods-not-allowed': (say) => `${say.group} ${BARRIERS[say.by](say.to)}: ${list(say.goods)}.`,
-  way: ({ way, amount }, { decimals }) => `By ${way}: ${moneyFigure(amount, decimals)} more`,
+  method: ({ method, amount }, { decimals }) => `By ${method}: ${moneyFigure(amount, decimals)} more`,
   'service-fee': ({ name, amount }, { decimals }) => `${name}: ${moneyFigure(amount, decimals)}`,
   'area-free': ({ subtotal, from, taken, left }, { decimals }) =>
     `Subtotal ${moneyFigure(subtotal, decimals)} reaches ${moneyFigure(from, decimals)}: ${

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { HandlingGroup } from '../model/good.ts';
-import { makeRate, makeZone, tiers } from '../testing/book.ts';
+import { makeArea, makePickup, makeRate, makeZone, tiers } from '../testing/book.ts';
 import {
   distanceFigure,
   lengthFigure,
@@ -36,8 +36,10 @@ describe('the phrase of a handling group', () => {
   const book = {
     services: [{ id: 'parcel', name: 'Parcel' }],
     zones: [makeZone('north', { name: 'North' }), makeZone('south', { name: 'South' })],
+    areas: [makeArea({ id: 'hill', name: 'The hill' })],
+    pickups: [makePickup({ id: 'yard', name: 'The yard' })],
   };
-  const group = { id: 'g', name: 'G', delivery: true, pickup: true };
+  const group = { id: 'g', name: 'G', delivery: 'any' as const, pickup: 'any' as const };
 
   test.each<[Partial<HandlingGroup>, string]>([
     [{ shipping: 'any' }, 'by any service'],
@@ -46,6 +48,8 @@ describe('the phrase of a handling group', () => {
     [{ shipping: 'any', onlyZones: [] }, 'by any service; to no zone'],
     [{ shipping: 'any', neverZones: ['north', 'south'] }, 'by any service; never to North, South'],
     [{ shipping: 'any', neverZones: [] }, 'by any service'],
+    [{ delivery: 'none', pickup: ['yard'] }, 'by any service; not delivered; collected at The yard'],
+    [{ delivery: ['hill'], pickup: 'none' }, 'by any service; delivered in The hill; not collected'],
   ])('%j', (part, words) => {
     expect(groupPhrase({ ...group, shipping: 'any', ...part }, book)).toBe(words);
   });

@@ -5,7 +5,7 @@ import { curveFrame, curvePath, fallPath } from './curve-frame.ts';
 const tiers = (...pairs: [from: number, amount: number][]) =>
   curveOf(
     {
-      kind: 'tiers',
+      kind: 'steps',
       basis: 'weight',
       per: 'order',
       steps: pairs.map(([from, amount]) => ({ from, amount })),

@@ -18,15 +18,15 @@ interface Props {
 type Kind = Preparation['kind'] | 'none';
 
 const FIRST: Record<Preparation['kind'], Preparation> = {
-  'as-received': { kind: 'as-received', minutes: 60 },
+  'open-minutes': { kind: 'open-minutes', minutes: 60 },
   'working-days': { kind: 'working-days', days: 1 },
-  batch: { kind: 'batch', cutoff: '13:00', readyAt: '15:00', days: 0 },
+  'cut-off': { kind: 'cut-off', cutoff: '13:00', readyAt: '15:00', days: 0 },
 };
 const MEANING: Record<Kind, string> = {
   none: 'Handed over on the day it is placed, while it is open; else on the next open day.',
-  'as-received': 'The minutes are counted only while it is open.',
+  'open-minutes': 'The minutes are counted only while it is open.',
   'working-days': 'Ready at opening, that many open days later.',
-  batch: 'Orders are made up together after the cut-off; later ones wait for the next open day.',
+  'cut-off': 'Orders are made up together after the cut-off; later ones wait for the next open day.',
 };
 
 const styles = (inks: Inks) => ({
@@ -57,7 +57,7 @@ const Figures = ({ preparation, onChange }: { preparation: Preparation; onChange
       onChange={(next, visit) => onChange(set(next), visit)}
     />
   );
-  if (preparation.kind === 'as-received') {
+  if (preparation.kind === 'open-minutes') {
     return count('Minutes', 100_000, preparation.minutes, (minutes) => ({ ...preparation, minutes }));
   }
   if (preparation.kind === 'working-days') {
@@ -84,9 +84,9 @@ export const PreparationFields = ({ preparation, onChange, needed = false }: Pro
         onChange={(next) => onChange(next === 'none' ? undefined : FIRST[next], null)}
         options={[
           ...(needed ? [] : [{ value: 'none' as const, label: 'that day' }]),
-          { value: 'as-received', label: 'minutes' },
+          { value: 'open-minutes', label: 'minutes' },
           { value: 'working-days', label: 'days' },
-          { value: 'batch', label: 'cut-off' },
+          { value: 'cut-off', label: 'cut-off' },
         ]}
       />
       <Text style={style.note}>{MEANING[kind]}</Text>

@@ -4,7 +4,7 @@ import { typedSpans, type Span } from '../../core/formats/hours-typed.ts';
 import { typedSize } from '../../core/formats/size-typed.ts';
 import { typedCount, typedMoney, typedPercent, type Typed } from '../../core/formats/typed.ts';
 import { countrySchema, subdivisionSchema, type Region } from '../../core/model/place.ts';
-import { parsePattern } from '../../core/place/postal.ts';
+import { parsePattern, writtenPattern } from '../../core/place/postal.ts';
 import { regionsFromText } from '../../core/place/region-phrase.ts';
 import { faultSentence } from '../../core/words/fault-sentence.ts';
 import type { Size } from '../../core/model/good.ts';
@@ -127,7 +127,7 @@ export const readDates = (text: string): Read<string[]> => {
   const typed = typedDates(text);
   return typed.ok
     ? { ok: true, value: typed.dates }
-    : { ok: false, text: `“${typed.text}” is no date: write 2026-12-25 or 2026-12-24..2026-12-26.` };
+    : { ok: false, text: `“${typed.text}” is no date: write 2026-12-25 or 2026-12-24 to 2026-12-26.` };
 };
 
 /** Regions as a line of text: 'CA-NS', 'US', 'CA: B3H*'. */
@@ -175,11 +175,14 @@ export const readSubdivision = readUpper(
 );
 
 /** A postal code or a pattern of codes of a country; '' stands for any country. */
-export const readPattern = (country: string) =>
-  readUpper(
-    (text) => text.length <= 40 && parsePattern(country, text) !== null,
-    'Write B3H4R2, B3H*, B3?1* or 90200..90299.',
-  );
+export const readPattern =
+  (country: string) =>
+  (text: string): Read<string> => {
+    const pattern = writtenPattern(text);
+    return pattern.length <= 40 && parsePattern(country, pattern) !== null
+      ? { ok: true, value: pattern }
+      : { ok: false, text: 'Write B3H4R2, B3H*, B3?1* or 90200 to 90299.' };
+  };
 
 /** Countries by their two letters, in any order. */
 export const readCountries = (text: string): Read<string[]> => {

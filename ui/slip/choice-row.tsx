@@ -44,8 +44,8 @@ const dutyNotes = ({ duties }: Choice, decimals: number): string[] => {
   if (!duties) return [];
   const due = moneyFigure(duties.duty + duties.importTax + duties.clearance, decimals);
   if (duties.terms === 'DDP') return [`DDP: import charges of ${due} paid now`];
-  if (duties.show === 'estimate') return [`DAP: about ${due} import charges on arrival`];
-  return duties.show === 'notice'
+  if (duties.show === 'amount') return [`DAP: about ${due} import charges on arrival`];
+  return duties.show === 'mention'
     ? ['DAP: import charges on arrival']
     : [`DAP, not told: about ${due} on arrival`];
 };

@@ -26,12 +26,12 @@ const shop = (groups: HandlingGroup[], heaviest?: number) => {
       rates: [makeRate({ price: makeCarrierPrice(), ...limits })],
       groups,
     }),
-    makeCatalogue(...groups.map(({ id }, at) => makeGood(id, { groupId: id, weight: 100 * 2 ** at }))),
+    makeCatalogue(...groups.map(({ id }, at) => makeGood(id, { groupIds: [id], weight: 100 * 2 ** at }))),
   );
   const request = makeRequest({ lines: groups.map(({ id }) => ({ sku: id, quantity: 1 })) });
   return { compiled, request };
 };
-const potsAndSoil = [makeGroup('pots', { shipping: 'any' }), makeGroup('soil', { pickup: true })];
+const potsAndSoil = [makeGroup('pots', { shipping: 'any' }), makeGroup('soil', { pickup: 'any' })];
 const NOTHING: AnswersState = {};
 
 test('parts that a carrier prices wait for its answer, and are had once it has come', () => {

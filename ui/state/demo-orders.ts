@@ -29,7 +29,7 @@ export const demoEdition = (now: string, { book, catalogue }: Workbook): Edition
       ...book,
       adjustments: book.adjustments.filter(({ id }) => id !== 'heavy-pots'),
       rates: book.rates.map((rate) =>
-        rate.id === 'parcel-maritimes' && rate.price.kind === 'tiers'
+        rate.id === 'parcel-maritimes' && rate.price.kind === 'steps'
           ? {
               ...rate,
               price: {

@@ -12,7 +12,7 @@ import {
 import { shareHolds, type HoldsLine } from './share-holds.ts';
 
 const hold = (until: number, part: Partial<Hold> = {}): Hold => ({
-  choiceId: 'peninsula:bike',
+  timeId: 'peninsula:bike',
   start: '2026-11-24T16:00:00-04:00',
   end: '2026-11-24T17:00:00-04:00',
   asOf: '2026-11-24T13:00:00Z',
@@ -36,8 +36,8 @@ describe('times that are held', () => {
     expect(nextLapse(store.getState().holds)).toBeNull();
   });
 
-  test('take a place of their slot for everyone else, whatever import terms were chosen', () => {
-    const others = { b: [hold(1_000, { choiceId: 'ring:van:DDP' })] };
+  test('take a place of their slot for everyone else', () => {
+    const others = { b: [hold(1_000, { timeId: 'ring:van' })] };
     expect(slotsTakenOrHeld(NONE, { mine: {}, others })).toEqual([
       { id: 'ring:van', start: '2026-11-24T16:00:00-04:00', count: 1 },
     ]);
@@ -98,7 +98,7 @@ describe('two tabs', () => {
     a.dispatch(slotHeld({ key: 'whole', hold: hold(1_000) }));
     a.dispatch(holdsLapsed(1_000));
     expect(heldIn(b)).toEqual([]);
-    shout({ tab: 'c', holds: [{ choiceId: 3 }] });
+    shout({ tab: 'c', holds: [{ timeId: 3 }] });
     shout('nonsense');
     expect(b.getState().holds.others).toEqual({ a: [] });
   });

@@ -1,11 +1,12 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { PastOrder } from '../../core/model/order.ts';
 import type { QuoteRequest } from '../../core/model/request.ts';
-import { slotsTaken, timedId } from '../../core/order/slots-taken.ts';
+import { slotsTaken } from '../../core/order/slots-taken.ts';
 
 /** A time that a customer picked and that is kept while the order is finished; `until` is in milliseconds since 1970. */
 export interface Hold {
-  choiceId: string;
+  /** What its times are counted under: 'area:method', or the pickup point. */
+  timeId: string;
   start: string;
   end: string;
   /** The moment as of which it was to be had. */
@@ -63,9 +64,9 @@ export const nextLapse = ({ mine, others }: HoldsState): number | null => {
 };
 
 /** Of two tabs that picked one time at once, the one that did so first has it. */
-const isFirst = (mine: HoldsState['mine'], { choiceId, start, until }: Hold): boolean =>
+const isFirst = (mine: HoldsState['mine'], { timeId, start, until }: Hold): boolean =>
   !Object.values(mine).some(
-    (own) => !own.over && own.choiceId === choiceId && own.start === start && own.until < until,
+    (own) => !own.over && own.timeId === timeId && own.start === start && own.until < until,
   );
 
 /** The days and times that orders take, and those that customers of other tabs hold. */
@@ -77,5 +78,5 @@ export const slotsTakenOrHeld = (
   ...Object.values(others)
     .flat()
     .filter((hold) => isFirst(mine, hold))
-    .map(({ choiceId, start }) => ({ id: timedId(choiceId), start, count: 1 })),
+    .map(({ timeId, start }) => ({ id: timeId, start, count: 1 })),
 ];

@@ -99,8 +99,7 @@ export const selectPricedGoods = createSelector([selectCatalogue], ({ goods }) =
 /** How many goods each handling group has. */
 export const selectGroupSizes = createSelector([selectCatalogue], ({ goods }) => {
   const sizes = new Map<string, number>();
-  for (const { groupId } of goods)
-    if (groupId !== undefined) sizes.set(groupId, (sizes.get(groupId) ?? 0) + 1);
+  for (const id of goods.flatMap(({ groupIds }) => groupIds ?? [])) sizes.set(id, (sizes.get(id) ?? 0) + 1);
   return sizes as ReadonlyMap<string, number>;
 });
 

@@ -3,7 +3,7 @@ import { othersHold } from './holds.ts';
 import type { AppStore } from './store.ts';
 
 const hold = z.object({
-  choiceId: z.string(),
+  timeId: z.string(),
   start: z.string(),
   end: z.string(),
   asOf: z.string(),

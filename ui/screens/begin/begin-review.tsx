@@ -60,7 +60,7 @@ export const BeginReview = ({ book }: { book: Book }) => {
             <Text style={style.note}>{coveragePhrase(area.covers, speech)}</Text>
           </Text>
           <View style={style.row}>
-            <Text>{area.ways.map(({ name }) => name).join(', ')}</Text>
+            <Text>{area.methods.map(({ name }) => name).join(', ')}</Text>
             <Text style={style.figure}>{areaPricePhrase(area, speech)}</Text>
           </View>
         </View>

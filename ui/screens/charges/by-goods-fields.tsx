@@ -13,7 +13,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 
-type ByGoods = Extract<Price, { kind: 'by-goods' }>;
+type ByGoods = Extract<Price, { kind: 'per-product' }>;
 
 interface Props {
   price: ByGoods;

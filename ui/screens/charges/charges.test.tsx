@@ -138,7 +138,7 @@ describe('a rate', () => {
     expect(chargeOf(store, 'parcel-maritimes')).toBe(1_080);
     pressText('Steps');
     expect(rateOf(store, 'parcel-maritimes')?.price).toMatchObject({
-      kind: 'tiers',
+      kind: 'steps',
       steps: [{ from: 0, amount: 900 }],
     });
   });
@@ -328,13 +328,13 @@ describe('the kinds of price', () => {
     pressText('Goods');
     pressText('once a line');
     type('Goods without a price of their own', '');
-    expect(priceOf(store)).toEqual({ kind: 'by-goods', otherwise: null, per: 'line' });
+    expect(priceOf(store)).toEqual({ kind: 'per-product', otherwise: null, per: 'line' });
     expect(
       screen.getByText(/0 goods with a price of their own, 30 without: a basket that holds one/),
     ).toBeTruthy();
     pressText('Steps');
     pressText('each parcel');
-    expect(priceOf(store)).toMatchObject({ kind: 'tiers', per: 'parcel' });
+    expect(priceOf(store)).toMatchObject({ kind: 'steps', per: 'parcel' });
   });
 });
 

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text, TextInput } from 'react-native-paper';
 import { pastedSteps, type RangeNaming } from '../../../core/formats/pasted-steps.ts';
-import type { TiersPrice } from '../../../core/model/price.ts';
+import type { StepsPrice } from '../../../core/model/price.ts';
 import { countFigure, measureFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { decimalMark } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
@@ -13,8 +13,8 @@ import { aside, note, smallFigure } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 
 interface Props {
-  price: TiersPrice;
-  onDone: (price: TiersPrice) => void;
+  price: StepsPrice;
+  onDone: (price: StepsPrice) => void;
 }
 
 const styles = (inks: Inks) => ({

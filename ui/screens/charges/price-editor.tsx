@@ -25,9 +25,9 @@ interface Props {
 
 const KINDS: { value: ChosenKind; label: string }[] = [
   { value: 'flat', label: 'Flat' },
-  { value: 'tiers', label: 'Steps' },
+  { value: 'steps', label: 'Steps' },
   { value: 'percent', label: 'Percent' },
-  { value: 'by-goods', label: 'Goods' },
+  { value: 'per-product', label: 'Goods' },
   { value: 'table', label: 'Table' },
   { value: 'carrier', label: 'Carrier' },
 ];
@@ -74,7 +74,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
         onChange={choose}
         options={KINDS.filter(can)}
       />
-      {price.kind === 'tiers' ? (
+      {price.kind === 'steps' ? (
         <>
           <Segments
             width={isPhone ? undefined : nearby ? 460 : 420}
@@ -100,13 +100,13 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
 /** A price's figures. */
 export const PriceEditor = ({ price, onChange }: Omit<Props, 'nearby'>) => {
   switch (price.kind) {
-    case 'tiers':
+    case 'steps':
       return <StepsTable price={price} onChange={onChange} />;
     case 'flat':
       return <FlatFields price={price} onChange={onChange} />;
     case 'percent':
       return <PercentFields price={price} onChange={onChange} />;
-    case 'by-goods':
+    case 'per-product':
       return <ByGoodsFields price={price} onChange={onChange} />;
     case 'table':
       return <TableFields price={price} onChange={onChange} />;

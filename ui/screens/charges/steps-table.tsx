@@ -1,7 +1,7 @@
 import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
-import type { Step, TiersPrice } from '../../../core/model/price.ts';
+import type { Step, StepsPrice } from '../../../core/model/price.ts';
 import { measureFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { optional, readMeasure, readMoney } from '../../parts/readers.ts';
@@ -17,11 +17,11 @@ import { StepExtras } from './step-extras.tsx';
 import { inOrder, isInOrder, nextStep } from './steps.ts';
 
 interface Props {
-  price: TiersPrice;
-  onChange: (price: TiersPrice, visit: string | null) => void;
+  price: StepsPrice;
+  onChange: (price: StepsPrice, visit: string | null) => void;
 }
 
-const HEADS: Record<TiersPrice['basis'], string> = {
+const HEADS: Record<StepsPrice['basis'], string> = {
   weight: 'Weight from',
   subtotal: 'Subtotal from',
   units: 'Units from',
@@ -51,7 +51,7 @@ const styles = (inks: Inks) => ({
 interface RowProps {
   step: Step;
   at: number;
-  basis: TiersPrice['basis'];
+  basis: StepsPrice['basis'];
   /** Whether it is the only step, which cannot be taken out. */
   only: boolean;
   /** Another step in its place; null takes it out. */

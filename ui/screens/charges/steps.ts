@@ -1,4 +1,4 @@
-import type { Step, TiersPrice } from '../../../core/model/price.ts';
+import type { Step, StepsPrice } from '../../../core/model/price.ts';
 
 /** Whether each step begins above the one before it. */
 export const isInOrder = (steps: readonly Step[]): boolean =>
@@ -6,7 +6,7 @@ export const isInOrder = (steps: readonly Step[]): boolean =>
 
 export const inOrder = (steps: readonly Step[]): Step[] => [...steps].sort((a, b) => a.from - b.from);
 
-const ONE: Record<TiersPrice['basis'], number> = {
+const ONE: Record<StepsPrice['basis'], number> = {
   weight: 1_000,
   subtotal: 1_000,
   units: 1,
@@ -15,7 +15,7 @@ const ONE: Record<TiersPrice['basis'], number> = {
 };
 
 /** A step to go on from the last: as far on as the last two are apart, at the last charge. */
-export const nextStep = ({ basis, steps }: TiersPrice): Step => {
+export const nextStep = ({ basis, steps }: StepsPrice): Step => {
   const ordered = inOrder(steps);
   const last = ordered.at(-1) ?? { from: 0, amount: 0 };
   const gap = last.from - (ordered.at(-2)?.from ?? last.from);

@@ -3,7 +3,6 @@ import { Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
-import { Chooser } from '../../parts/chooser.tsx';
 import { DraftField, type Read } from '../../parts/draft-field.tsx';
 import { optional, readMoney, readWords } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
@@ -41,25 +40,28 @@ const useChange = (good: Good): Change => {
     dispatch(edit('setGood', { sku: good.sku, changes }, `${good.name}: ${what}`, visit));
 };
 
-/** The handling group that the good travels with. */
+/** The handling groups that the good travels with. */
 const GroupField = ({ good }: { good: Good }) => {
   const style = useStyles(styles);
-  const change = useChange(good);
+  const dispatch = useAppDispatch();
   const { groups } = useAppSelector(selectBook);
   if (groups.length === 0) return null;
-  const chosen = groups.find(({ id }) => id === good.groupId)?.name ?? '';
   return (
-    <View style={[style.field, { flexDirection: 'row' }]}>
-      <Chooser
-        label="Handling group"
-        placeholder="none"
-        chosen={chosen}
-        options={[
-          { id: '', name: 'No group', note: '' },
-          ...groups.map(({ id, name }) => ({ id, name, note: '' })),
-        ]}
-        onChoose={(id) => change({ groupId: id === '' ? undefined : id }, 'group')}
-      />
+    <View style={style.flags} role="group" aria-label="Handling groups">
+      <Text style={style.note}>Handling groups</Text>
+      {groups.map(({ id, name }) => {
+        const isIn = good.groupIds?.includes(id) ?? false;
+        return (
+          <Check
+            key={id}
+            label={name}
+            on={isIn}
+            onPress={() =>
+              dispatch(edit('setInGroup', { skus: [good.sku], id, isIn: !isIn }, `${good.name}: groups`))
+            }
+          />
+        );
+      })}
     </View>
   );
 };

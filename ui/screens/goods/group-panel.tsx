@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { HandlingGroup } from '../../../core/model/good.ts';
+import type { AnyNoneSome, HandlingGroup } from '../../../core/model/good.ts';
 import { Check } from '../../parts/check.tsx';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { readName } from '../../parts/readers.ts';
@@ -23,33 +23,68 @@ interface PartProps {
   onChange: (changes: Changes, what: string) => void;
 }
 
-const CarriedBy = ({ group: { shipping }, onChange }: PartProps) => {
-  const { services } = useAppSelector(selectBook);
-  const carried: Carried = typeof shipping === 'string' ? shipping : 'some';
-  const all = services.map(({ id }) => id);
+interface AllowedProps {
+  title: string;
+  /** What is said of all, of some and of none. */
+  labels: Record<Carried, string>;
+  allowed: AnyNoneSome;
+  all: readonly { id: string; name: string }[];
+  onChange: (next: AnyNoneSome) => void;
+}
+
+/** Everything of a kind, nothing of it, or those that are ticked. */
+const Allowed = ({ title, labels, allowed, all, onChange }: AllowedProps) => (
+  <View style={{ gap: 6 }} role="group" aria-label={title}>
+    <Text>{title}</Text>
+    <Segments<Carried>
+      value={typeof allowed === 'string' ? allowed : 'some'}
+      onChange={(next) => onChange(next === 'some' ? all.map(({ id }) => id) : next)}
+      options={[
+        { value: 'any', label: labels.any },
+        { value: 'some', label: labels.some },
+        { value: 'none', label: labels.none },
+      ]}
+    />
+    {typeof allowed === 'string'
+      ? null
+      : all.map(({ id, name }) => (
+          <Check
+            key={id}
+            label={name}
+            on={allowed.includes(id)}
+            onPress={() => onChange(toggled(allowed, id))}
+          />
+        ))}
+  </View>
+);
+
+/** Which services carry the group, which areas deliver it, and where it is collected. */
+const GoesBy = ({ group, onChange }: PartProps) => {
+  const { services, areas, pickups } = useAppSelector(selectBook);
   return (
-    <View style={{ gap: 6 }} role="group" aria-label="Carried by">
-      <Text>Carried by</Text>
-      <Segments<Carried>
-        value={carried}
-        onChange={(next) => onChange({ shipping: next === 'some' ? all : next }, 'what carries it')}
-        options={[
-          { value: 'any', label: 'any service' },
-          { value: 'some', label: 'some' },
-          { value: 'none', label: 'none' },
-        ]}
+    <>
+      <Allowed
+        title="Carried by"
+        labels={{ any: 'any service', some: 'some services', none: 'no service' }}
+        allowed={group.shipping}
+        all={services}
+        onChange={(shipping) => onChange({ shipping }, 'what carries it')}
       />
-      {typeof shipping === 'string'
-        ? null
-        : services.map(({ id, name }) => (
-            <Check
-              key={id}
-              label={name}
-              on={shipping.includes(id)}
-              onPress={() => onChange({ shipping: toggled(shipping, id) }, 'what carries it')}
-            />
-          ))}
-    </View>
+      <Allowed
+        title="Delivered in"
+        labels={{ any: 'every area', some: 'some areas', none: 'no area' }}
+        allowed={group.delivery}
+        all={areas}
+        onChange={(delivery) => onChange({ delivery }, 'local delivery')}
+      />
+      <Allowed
+        title="Collected at"
+        labels={{ any: 'every point', some: 'some points', none: 'no point' }}
+        allowed={group.pickup}
+        all={pickups}
+        onChange={(pickup) => onChange({ pickup }, 'collecting')}
+      />
+    </>
   );
 };
 
@@ -88,7 +123,7 @@ const GoesTo = ({ group: { onlyZones, neverZones }, onChange }: PartProps) => {
   );
 };
 
-/** A handling group's name, what may carry it and where it goes. */
+/** A handling group's name, what may carry, deliver and hand it over, and where it goes. */
 export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: number }) => {
   const dispatch = useAppDispatch();
   const { id, name } = group;
@@ -108,20 +143,8 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
         read={readName}
         onChange={(next, visit) => set({ name: next }, 'name', visit)}
       />
-      <CarriedBy group={group} onChange={set} />
+      <GoesBy group={group} onChange={set} />
       <GoesTo group={group} onChange={set} />
-      <View role="group" aria-label="Nearby">
-        <Check
-          label="Goes out by local delivery"
-          on={group.delivery}
-          onPress={() => set({ delivery: !group.delivery }, 'local delivery')}
-        />
-        <Check
-          label="Can be collected"
-          on={group.pickup}
-          onPress={() => set({ pickup: !group.pickup }, 'collecting')}
-        />
-      </View>
       <TextAction
         label="Remove the group"
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}

@@ -19,7 +19,7 @@ const open = (params: Record<string, string>): AppStore => {
 const groupOf = (store: AppStore, id: string) =>
   selectBook(store.getState()).groups.find((group) => group.id === id);
 const goodsIn = (store: AppStore, id: string) =>
-  selectCatalogue(store.getState()).goods.filter((good) => good.groupId === id);
+  selectCatalogue(store.getState()).goods.filter((good) => good.groupIds?.includes(id));
 const withheld = (store: AppStore) => {
   const slip = selectSlip(store.getState());
   return slip?.ok ? slip.quote.withheld : [];
@@ -28,15 +28,24 @@ const withheld = (store: AppStore) => {
 describe('the handling groups', () => {
   test('stand with what carries them, where they go and how many goods they have', () => {
     open({ panel: 'groups' });
-    expect(screen.getByText(/^2 goods · by Pallet; collected, not delivered$/)).toBeTruthy();
+    expect(screen.getByText(/^2 goods · by Pallet; not delivered$/)).toBeTruthy();
     expect(
       screen.getByText(/only to Maritimes, Newfoundland and Labrador, Central, West, North/),
     ).toBeTruthy();
   });
 
+  test('name the areas that deliver them and the points where they are collected', () => {
+    const store = open({ panel: 'groups', group: 'soil' });
+    fireEvent.press(screen.getByText('some areas'));
+    fireEvent.press(screen.getByLabelText('Harbour ring'));
+    fireEvent.press(screen.getByText('no point'));
+    expect(groupOf(store, 'soil')).toMatchObject({ delivery: ['peninsula'], pickup: 'none' });
+    expect(screen.getByText(/not shipped; delivered in Peninsula; not collected$/)).toBeTruthy();
+  });
+
   test('keep goods from a service and from a zone, and the reason leads back to them', () => {
     const store = open({ panel: 'groups', group: 'pots' });
-    fireEvent.press(screen.getByText('some'));
+    fireEvent.press(screen.getByText('some services'));
     fireEvent.press(screen.getByLabelText('Parcel'));
     expect(groupOf(store, 'pots')?.shipping).toEqual(['seed-mail', 'express', 'pallet']);
     const refused = withheld(store).find(({ code }) => code === 'goods-not-allowed');

@@ -87,6 +87,11 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
     dispatch(told({ text: `${goods}: ${what}.`, undo: true }));
     setDoing(null);
   };
+  const group = (id: string, isIn: boolean, what: string): void => {
+    dispatch(edit('setInGroup', { skus: [...skus], id, isIn }, `${goods}: ${what}`));
+    dispatch(told({ text: `${goods}: ${what}.`, undo: true }));
+    setDoing(null);
+  };
   const remove = (): void => {
     dispatch(edit('removeGoods', { skus: [...skus] }, `Remove ${goods}`));
     dispatch(told({ text: `Removed ${goods}. Trials that name them cannot be used now.`, undo: true }));
@@ -123,9 +128,12 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
       {doing === 'group' ? (
         <View style={style.row}>
           {groups.map(({ id, name }) => (
-            <TextAction key={id} label={name} onPress={() => set({ groupId: id }, `put into ${name}`)} />
+            <TextAction key={id} label={name} onPress={() => group(id, true, `put into ${name}`)} />
           ))}
-          <TextAction label="no group" onPress={() => set({ groupId: undefined }, 'put into no group')} />
+          <TextAction
+            label="no group"
+            onPress={() => set({ groupIds: undefined }, 'taken out of every group')}
+          />
         </View>
       ) : null}
       {doing === 'kind' ? (

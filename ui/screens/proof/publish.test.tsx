@@ -32,7 +32,9 @@ const mockOnce = <T,>(asked: unknown, make: () => T): T => {
 /** The auditor where the test is, in place of the worker. */
 jest.mock('../../workers/start-audit.ts', () => ({
   startAudit: (shop: ShopParts, on: string, onProgress: (share: number) => void) => ({
-    errata: Promise.resolve().then(() => mockOnce([shop, on], () => mockAuditor().audit(shop, on, onProgress))),
+    errata: Promise.resolve().then(() =>
+      mockOnce([shop, on], () => mockAuditor().audit(shop, on, onProgress)),
+    ),
     stop: () => undefined,
   }),
   startComparison: (shop: ShopParts, live: ShopParts) => ({

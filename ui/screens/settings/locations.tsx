@@ -79,11 +79,11 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
       />
       <WeekFields
         hours={hours}
-        cutoff={preparation?.kind === 'batch' ? preparation.cutoff : undefined}
+        cutoff={preparation?.kind === 'cut-off' ? preparation.cutoff : undefined}
         onChange={(next, visit) => set({ hours: next }, 'hours', visit)}
       />
       <DraftField
-        label="Closed on: dates as 2026-12-25, stretches as 2026-12-24..2026-12-26"
+        label="Closed on: dates as 2026-12-25, stretches as 2026-12-24 to 2026-12-26"
         multiline
         placeholder="no closed dates"
         text={datesText(closedDates)}

@@ -39,7 +39,7 @@ describe('the locations', () => {
     type('Open on Wednesday', '10am to 2pm, 3pm-5pm');
     expect(locations(store)[0]?.hours).toContainEqual({ day: 3, from: '15:00', to: '17:00' });
     expect(arrival(store)).not.toEqual(before);
-    type('Closed on: dates as 2026-12-25, stretches as 2026-12-24..2026-12-26', '2026-12-24..2026-12-26');
+    type('Closed on: dates as 2026-12-25, stretches as 2026-12-24 to 2026-12-26', '2026-12-24 to 2026-12-26');
     expect(locations(store)[0]?.closedDates).toEqual(['2026-12-24', '2026-12-25', '2026-12-26']);
   });
 
@@ -56,13 +56,13 @@ describe('the locations', () => {
     const store = open('locations');
     fireEvent.press(screen.getByText('The Nursery'));
     type('Cut-off', '11:30');
-    expect(locations(store)[0]?.preparation).toMatchObject({ kind: 'batch', cutoff: '11:30' });
+    expect(locations(store)[0]?.preparation).toMatchObject({ kind: 'cut-off', cutoff: '11:30' });
     fireEvent.press(screen.getByText('days'));
     type('Open days', '3');
     expect(locations(store)[0]?.preparation).toEqual({ kind: 'working-days', days: 3 });
     fireEvent.press(screen.getByText('minutes'));
     type('Minutes', '90');
-    expect(locations(store)[0]?.preparation).toEqual({ kind: 'as-received', minutes: 90 });
+    expect(locations(store)[0]?.preparation).toEqual({ kind: 'open-minutes', minutes: 90 });
     fireEvent.press(screen.getByText('that day'));
     expect(locations(store)[0]).not.toHaveProperty('preparation');
   });

@@ -62,15 +62,15 @@ const dutyWords = ({ duties }: Choice, decimals: number): string | null => {
     return due === 0
       ? 'No import charges fall due.'
       : `Import charges of ${moneyFigure(due, decimals)} are paid now, with the order. Nothing more is due on arrival.`;
-  if (duties.show === 'hide') return null;
-  return duties.show === 'estimate'
+  if (duties.show === 'nothing') return null;
+  return duties.show === 'amount'
     ? `You pay import charges to the carrier on arrival, about ${moneyFigure(due, decimals)}.`
     : 'You may have to pay import charges to the carrier on arrival.';
 };
 
 /** What tells apart two choices of one name and charge. */
 const termsWords = ({ duties }: Choice): string => {
-  if (!duties || duties.show === 'hide') return '';
+  if (!duties || duties.show === 'nothing') return '';
   return duties.terms === 'DDP' ? ', import charges paid now' : ', import charges on arrival';
 };
 

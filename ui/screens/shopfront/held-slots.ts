@@ -16,9 +16,9 @@ const NOTHING_HELD: HeldSlot = { slot: null, asOf: null, released: null };
 
 export interface HeldSlots {
   /** What is held under a key, which is what it is for, while the choice is still the same. */
-  look: (key: string, choiceId: string | null, days: readonly SlotDay[]) => HeldSlot;
+  look: (key: string, timeId: string | null, days: readonly SlotDay[]) => HeldSlot;
   /** Holds a time that was to be had as of a moment. */
-  pick: (key: string, choiceId: string, slot: TimeSlot, asOf: string) => void;
+  pick: (key: string, timeId: string, slot: TimeSlot, asOf: string) => void;
 }
 
 /** The key of a time for the whole basket. */
@@ -30,7 +30,7 @@ export const WHOLE = 'whole';
  */
 export const checkoutMoment = (mine: HoldsState['mine'], wanted: string | null, now: string): string => {
   const held = Object.entries(mine)
-    .filter(([key, { over, choiceId }]) => !over && (key !== WHOLE || wanted === null || wanted === choiceId))
+    .filter(([key, { over, timeId }]) => !over && (key !== WHOLE || wanted === null || wanted === timeId))
     .map(([, { asOf }]) => asOf);
   return [...held, now].sort()[0] ?? now;
 };
@@ -50,9 +50,9 @@ export const useHeldSlots = (): HeldSlots => {
     return () => clearTimeout(timer);
   }, [lapse, dispatch]);
   return {
-    look: (key, choiceId, days) => {
+    look: (key, timeId, days) => {
       const own = holds.mine[key];
-      if (!own || own.choiceId !== choiceId) return NOTHING_HELD;
+      if (!own || own.timeId !== timeId) return NOTHING_HELD;
       const found = days
         .flatMap(({ slots }) => slots)
         .find(({ start, end }) => start === own.start && end === own.end);
@@ -60,7 +60,7 @@ export const useHeldSlots = (): HeldSlots => {
       if (own.over) return { ...NOTHING_HELD, released: 'time' };
       return { slot: found ?? { start: own.start, end: own.end }, asOf: own.asOf, released: null };
     },
-    pick: (key, choiceId, { start, end }, asOf) =>
-      dispatch(slotHeld({ key, hold: { choiceId, start, end, asOf, until: Date.parse(asOf) + HELD_MS } })),
+    pick: (key, timeId, { start, end }, asOf) =>
+      dispatch(slotHeld({ key, hold: { timeId, start, end, asOf, until: Date.parse(asOf) + HELD_MS } })),
   };
 };

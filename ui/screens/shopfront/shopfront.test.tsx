@@ -215,7 +215,15 @@ describe('the checkout', () => {
         lines: [{ sku: 'trowel', quantity: 1 }],
         placedAt: '2026-11-24T12:00:00Z',
       },
-      chosen: { id: 'peninsula:bike', kind: 'delivery', name: 'Cargo bike', charge: 625, total: 625, slot },
+      chosen: {
+        id: 'peninsula:bike',
+        kind: 'delivery',
+        of: { areaId: 'peninsula', methodId: 'bike' },
+        name: 'Cargo bike',
+        charge: 625,
+        total: 625,
+        slot,
+      },
       status: 'placed',
       history: [{ status: 'placed', at: '2026-11-24T12:00:00Z' }],
     });

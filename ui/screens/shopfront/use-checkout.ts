@@ -7,6 +7,7 @@ import type { Choice } from '../../../core/model/quote.ts';
 import type { QuoteRequest } from '../../../core/model/request.ts';
 import type { PaymentOption } from '../../../core/model/tax.ts';
 import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
+import { timedId } from '../../../core/order/slots-taken.ts';
 import { slotDays, type SlotDay } from '../../../core/time/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
 import { useCarriers } from '../../carriers/use-carriers.ts';
@@ -113,11 +114,11 @@ export const useCheckout = (): Checkout => {
   const choices = view?.quote.choices ?? [];
   const chosen = choices.find(({ id }) => id === wanted) ?? choices[0] ?? null;
   const days = useMemo(
-    () => (chosen?.slots && request ? slotDays(compiled, chosen.id, request) : NO_DAYS),
+    () => (chosen?.slots && request ? slotDays(compiled, chosen.of, request) : NO_DAYS),
     [compiled, chosen, request],
   );
   const held = useHeldSlots();
-  const { slot, asOf, released } = held.look(WHOLE, chosen?.id ?? null, days);
+  const { slot, asOf, released } = held.look(WHOLE, chosen ? timedId(chosen.of) : null, days);
   const parts = useParts(view, form, held);
   const payments = book.payments.filter(({ id }) => chosen?.payments.includes(id));
   const payment = payments.find(({ id }) => id === paying) ?? payments[0] ?? null;
@@ -152,7 +153,7 @@ export const useCheckout = (): Checkout => {
     days,
     slot,
     pick: (picked) => {
-      if (chosen) held.pick(WHOLE, chosen.id, picked, moment);
+      if (chosen) held.pick(WHOLE, timedId(chosen.of), picked, moment);
     },
     released,
     choose: setWanted,

@@ -6,6 +6,7 @@ import type { PaymentOption } from '../../../core/model/tax.ts';
 import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
 import { slotsTaken } from '../../../core/order/slots-taken.ts';
 import type { SplitPart } from '../../../core/quote/split.ts';
+import { timedId } from '../../../core/order/slots-taken.ts';
 import { slotDays, type SlotDay } from '../../../core/time/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
@@ -55,14 +56,14 @@ const usePartsShown = (split: Shown, { look, pick }: HeldSlots): PartShown[] => 
       split.map((part) => ({
         ...part,
         key: keyOf(part),
-        days: part.choice.slots ? slotDays(compiled, part.choice.id, part.request) : [],
+        days: part.choice.slots ? slotDays(compiled, part.choice.of, part.request) : [],
       })),
     [split, compiled],
   );
   return dated.map((part) => ({
     ...part,
-    ...look(part.key, part.choice.id, part.days),
-    pick: (slot) => pick(part.key, part.choice.id, slot, part.request.placedAt),
+    ...look(part.key, timedId(part.choice.of), part.days),
+    pick: (slot) => pick(part.key, timedId(part.choice.of), slot, part.request.placedAt),
   }));
 };
 

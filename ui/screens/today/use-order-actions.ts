@@ -2,7 +2,6 @@ import type { CarrierShipment } from '../../../carriers/shipment.ts';
 import type { OrderStatus, PastOrder } from '../../../core/model/order.ts';
 import type { CarrierAccount } from '../../../core/model/carrier.ts';
 import { movedTo, nextStatuses, steppedBack } from '../../../core/order/hand-over.ts';
-import { timedId } from '../../../core/order/slots-taken.ts';
 import { shipmentQuestion } from '../../../core/quote/questions.ts';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
 import { STATUS_WORDS } from '../../../core/words/order-message.ts';
@@ -27,12 +26,12 @@ const bookedBy = (
   { rates, carriers }: ReturnType<typeof selectServedBook>,
   { chosen }: PastOrder,
 ): { account: CarrierAccount; service: string } | null => {
-  const [rateId = '', code] = timedId(chosen.id).split(':');
+  const { rateId, serviceCode } = chosen.of ?? {};
   const price = rates.find(({ id }) => id === rateId)?.price;
   if (chosen.kind !== 'shipping' || price?.kind !== 'carrier') return null;
   const account = carriers.find(({ id }) => id === price.accountId);
-  const service = code ?? price.services[0]?.code;
-  return account?.booking === 'rate-and-book' && service !== undefined ? { account, service } : null;
+  const service = serviceCode ?? price.services[0]?.code;
+  return account?.books && service !== undefined ? { account, service } : null;
 };
 
 /** What can be done with an order to bring it to the customer. */

@@ -19,7 +19,7 @@ export const carrierEdits = {
       handover: 'dropped-off',
       address: 'as-given',
       packing: { kind: 'single' },
-      booking: 'rate-only',
+      books: false,
       timeoutMs: 3_000,
     });
   },

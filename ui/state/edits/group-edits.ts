@@ -8,7 +8,13 @@ import { setFields } from './set-fields.ts';
 export const groupEdits = {
   /** A new group travels by anything, anywhere, until it is said otherwise. */
   addGroup: ({ book }: Workbook, { name }: { name: string }): void => {
-    book.groups.push({ id: freeId(name, book.groups), name, shipping: 'any', delivery: true, pickup: true });
+    book.groups.push({
+      id: freeId(name, book.groups),
+      name,
+      shipping: 'any',
+      delivery: 'any',
+      pickup: 'any',
+    });
   },
 
   /** Some fields of a group; a field given as undefined is taken out. */
@@ -22,10 +28,27 @@ export const groupEdits = {
     );
   },
 
-  /** A group goes; its goods stay, in no group. */
+  /** Puts goods into a group, or takes them out of it. */
+  setInGroup: (
+    { catalogue }: Workbook,
+    { skus, id, isIn }: { skus: string[]; id: string; isIn: boolean },
+  ): void => {
+    const wanted = new Set(skus);
+    for (const good of catalogue.goods) {
+      if (!wanted.has(good.sku)) continue;
+      const others = (good.groupIds ?? []).filter((one) => one !== id);
+      setFields(good, { groupIds: isIn ? [...others, id] : others.length > 0 ? others : undefined });
+    }
+  },
+
+  /** A group goes; its goods stay, in their other groups. */
   removeGroup: ({ book, catalogue }: Workbook, { id }: { id: string }): void => {
     book.groups = book.groups.filter((one) => one.id !== id);
     forget(book, 'groups', id);
-    for (const good of catalogue.goods) if (good.groupId === id) delete good.groupId;
+    for (const good of catalogue.goods) {
+      if (!good.groupIds?.includes(id)) continue;
+      const others = good.groupIds.filter((one) => one !== id);
+      setFields(good, { groupIds: others.length > 0 ? others : undefined });
+    }
   },
 };

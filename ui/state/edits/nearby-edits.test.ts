@@ -27,7 +27,7 @@ test('an area and a point that go are left out of the adjustments that name them
 test('the last way of an area stays', () => {
   const store = demoStore();
   store.dispatch(edit('removeWay', { areaId: 'harbour-ring', id: 'van' }, 'gone'));
-  expect(selectBook(store.getState()).areas[1]?.ways).toHaveLength(1);
+  expect(selectBook(store.getState()).areas[1]?.methods).toHaveLength(1);
 });
 
 test('what is delivered and collected at a location that goes is so at the first of the others', () => {

@@ -1,4 +1,4 @@
-import type { DeliveryArea, DeliveryWay, PickupPoint } from '../../../core/model/delivery.ts';
+import type { DeliveryArea, DeliveryMethod, PickupPoint } from '../../../core/model/delivery.ts';
 import type { Timing } from '../../../core/model/time.ts';
 import type { Workbook } from '../workbook.ts';
 import { forget } from './forget.ts';
@@ -20,7 +20,7 @@ const addArea = (book: Workbook['book'], { name, locationId, covers }: NewArea):
     locationId,
     covers,
     price: { kind: 'flat', amount: 0, per: 'order' },
-    ways: [{ id: 'van', name: 'Van', add: 0, timing: FIRST_TIMING }],
+    methods: [{ id: 'van', name: 'Van', add: 0, timing: FIRST_TIMING }],
     preparation: { kind: 'working-days', days: 1 },
     taxable: true,
   });
@@ -56,23 +56,23 @@ export const nearbyEdits = {
 
   addWay: (workbook: Workbook, { areaId, name }: { areaId: string; name: string }): void => {
     const area = areaOf(workbook, areaId);
-    area?.ways.push({ id: freeId(name, area.ways), name, add: 0, timing: FIRST_TIMING });
+    area?.methods.push({ id: freeId(name, area.methods), name, add: 0, timing: FIRST_TIMING });
   },
 
   /** Some fields of a way; a field given as undefined is taken out. */
   setWay: (
     workbook: Workbook,
-    { areaId, id, changes }: { areaId: string; id: string; changes: Partial<Omit<DeliveryWay, 'id'>> },
+    { areaId, id, changes }: { areaId: string; id: string; changes: Partial<Omit<DeliveryMethod, 'id'>> },
   ): void =>
     setFields(
-      areaOf(workbook, areaId)?.ways.find((one) => one.id === id),
+      areaOf(workbook, areaId)?.methods.find((one) => one.id === id),
       changes,
     ),
 
   /** A way goes, unless it is the area's last. */
   removeWay: (workbook: Workbook, { areaId, id }: { areaId: string; id: string }): void => {
     const area = areaOf(workbook, areaId);
-    if (area && area.ways.length > 1) area.ways = area.ways.filter((one) => one.id !== id);
+    if (area && area.methods.length > 1) area.methods = area.methods.filter((one) => one.id !== id);
   },
 
   /** A new pickup point, free of charge and switched off until it is looked at. */
@@ -83,7 +83,7 @@ export const nearbyEdits = {
       active: false,
       locationId,
       charge: 0,
-      preparation: { kind: 'as-received', minutes: 60 },
+      preparation: { kind: 'open-minutes', minutes: 60 },
       timing: { kind: 'words', text: 'We write as soon as it is ready.' },
       kerbside: false,
       taxable: true,

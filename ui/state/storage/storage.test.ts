@@ -10,13 +10,12 @@ import { orderPlaced } from '../orders.ts';
 import { coloursChosen } from '../session.ts';
 import { savedNow } from '../storage-status.ts';
 import { makeStore, type AppStore } from '../store.ts';
-import { KEYS, readDraft, readGoods, readSession, writeDraft, writeGoods } from './documents.ts';
+import { KEYS, readDraft, readGoods, writeDraft, writeGoods } from './documents.ts';
 import { keepStore } from './keep.ts';
 import { editionKey, writeEdition } from './load-editions.ts';
 import { carryOver } from './shelf.ts';
 import { readStart } from './start.ts';
 import type { Tabs } from './tabs.ts';
-import { upToDate, VERSIONS, type DocumentKind } from './versions.ts';
 import type { Writer } from './writer.ts';
 
 interface Opened {
@@ -39,7 +38,14 @@ const west = (store: AppStore) =>
 const order = (number: string, at: string): PastOrder => ({
   number,
   request: { destination: null, lines: [{ sku: 'seed-lupin', quantity: 1 }], placedAt: at },
-  chosen: { id: 'parcel-west', kind: 'shipping', name: 'Parcel', charge: 845, total: 845 },
+  chosen: {
+    id: 'parcel-west',
+    kind: 'shipping',
+    of: { rateId: 'parcel-west' },
+    name: 'Parcel',
+    charge: 845,
+    total: 845,
+  },
   status: 'placed',
   history: [{ status: 'placed', at }],
 });
@@ -187,52 +193,6 @@ describe('a long list of the book', () => {
     store.dispatch(undone());
     store.dispatch(undone());
     expect(store.getState().draft.workbook.book.rateTables[0]?.rows).toHaveLength(30);
-  });
-});
-
-describe('a document of an earlier version', () => {
-  const { book, catalogue, trials } = demoShop();
-  const draft1 = { version: 1, goodsStamp: 0, book, trials, past: [], future: [] };
-  const session1 = { version: 1, trialId: 'two-pots', colours: 'dark', letterKeys: false };
-
-  test('is read as one of today: a draft', () => {
-    expect(readDraft(JSON.stringify(draft1), { catalogue, goodsStamp: 0 })).toMatchObject({
-      draft: { workbook: { book, trials } },
-      changedAt: null,
-    });
-  });
-
-  test('that names a zone which is gone is read without the name', () => {
-    const [group] = book.groups;
-    const groups = [{ ...group, shipping: ['gone', 'parcel'], onlyZones: ['maritimes', 'gone'] }];
-    const draft2 = { ...draft1, version: 2, changedAt: null, book: { ...book, groups, adjustments: [] } };
-    const bare = { ...catalogue, goods: catalogue.goods.map(({ groupId: _, ...good }) => good) };
-    const kept = readDraft(JSON.stringify(draft2), { catalogue: bare, goodsStamp: 0 });
-    expect(kept?.draft.workbook.book.groups).toEqual([
-      { ...group, shipping: ['parcel'], onlyZones: ['maritimes'] },
-    ]);
-  });
-
-  test('is read as one of today: how the device has the program', () => {
-    expect(readSession(JSON.stringify(session1))).toEqual({
-      session: { trialId: 'two-pots', colours: 'dark', letterKeys: false },
-      basket: [],
-      savedAt: null,
-    });
-  });
-
-  test('has a step to the next from every version, and no step changes what it is given', () => {
-    for (const kind of Object.keys(VERSIONS) as DocumentKind[]) {
-      for (let version = 1; version <= VERSIONS[kind]; version += 1) {
-        const old = Object.freeze({ version, mark: kind });
-        expect(upToDate(kind, old)).toMatchObject({ version: VERSIONS[kind], mark: kind });
-      }
-    }
-  });
-
-  test('from a later program, or none at all, is left for its schema to refuse', () => {
-    for (const value of [{ version: 99 }, { version: '1' }, null, 'draft'])
-      expect(upToDate('draft', value)).toBe(value);
   });
 });
 

@@ -1,7 +1,8 @@
 import { z } from 'zod';
+import { bookUpToDate, postalListUpToDate, rateTablesUpToDate } from '../../../core/formats/version-1.ts';
 
 /** The kinds of document kept on this device, and the version of each that this program writes. */
-export const VERSIONS = { draft: 3, catalogue: 2, session: 2, orders: 1 } as const;
+export const VERSIONS = { draft: 4, catalogue: 3, session: 2, orders: 1 } as const;
 export type DocumentKind = keyof typeof VERSIONS;
 
 type Fields = Record<string, unknown>;
@@ -45,9 +46,19 @@ const MIGRATIONS: Record<DocumentKind, readonly Migration[]> = {
     (document) => ({ ...document, changedAt: null }),
     // A zone or service that went stayed named in the handling groups; now such a name is refused.
     (document) => ({ ...document, book: withoutGone(document.book) }),
+    // Names of the book's parts changed, and with them where the steps of undo point.
+    (document) => ({ ...document, book: bookUpToDate(document.book), past: [], future: [] }),
   ],
   // The long lists of the book, which are written as seldom as the goods, are kept with them.
-  catalogue: [(document) => ({ ...document, rateTables: [], postalList: [] })],
+  catalogue: [
+    (document) => ({ ...document, rateTables: [], postalList: [] }),
+    // Ranges of codes are written with “to”.
+    (document) => ({
+      ...document,
+      rateTables: rateTablesUpToDate(document.rateTables),
+      postalList: postalListUpToDate(document.postalList),
+    }),
+  ],
   // The device keeps the shopfront's basket and when the shop was last saved as a file.
   session: [(document) => ({ ...document, basket: [], savedAt: null })],
   orders: [],

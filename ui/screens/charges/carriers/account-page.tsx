@@ -95,11 +95,11 @@ const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }
         />
         <Segments
           width={260}
-          value={account.booking}
-          onChange={(booking) => set({ booking })}
+          value={account.books ? 'books' : 'prices'}
+          onChange={(books) => set({ books: books === 'books' })}
           options={[
-            { value: 'rate-only', label: 'price only' },
-            { value: 'rate-and-book', label: 'also book' },
+            { value: 'prices', label: 'price only' },
+            { value: 'books', label: 'also book' },
           ]}
         />
       </View>
@@ -187,7 +187,7 @@ const AccountPage = ({ account, onBack }: { account: CarrierAccount; onBack: () 
       <Later>
         <Proposal account={account} />
       </Later>
-      {account.booking === 'rate-and-book' ? (
+      {account.books ? (
         <>
           <Section title="Book a shipment" />
           <Later>

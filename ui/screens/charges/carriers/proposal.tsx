@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { listedCarrier } from '../../../../carriers/directory.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
 import { curveOf } from '../../../../core/price/curve.ts';
-import type { TiersPrice } from '../../../../core/model/price.ts';
+import type { StepsPrice } from '../../../../core/model/price.ts';
 import { proposeSteps, type CostPoint, type ProposedSteps } from '../../../../core/price/propose-steps.ts';
 import { moneyFigure, percentFigure, weightFigure, type Speech } from '../../../../core/words/figure.ts';
 import { askCarriers } from '../../../carriers/reach-carriers.ts';
@@ -47,8 +47,8 @@ interface Proposed {
   steps: ProposedSteps;
 }
 
-const priceOf = ({ steps }: ProposedSteps): TiersPrice => ({
-  kind: 'tiers',
+const priceOf = ({ steps }: ProposedSteps): StepsPrice => ({
+  kind: 'steps',
   basis: 'weight',
   per: 'order',
   steps,

@@ -30,9 +30,9 @@ const TERMS: Record<DutyRules['terms'], string> = {
   both: 'Each way stands beside the other at checkout, and the customer chooses.',
 };
 const SHOWN: Record<DutyRules['show'], string> = {
-  estimate: 'The customer is told about how much it will be.',
-  notice: 'The customer is told that charges may fall due, not how much.',
-  hide: 'The customer is told nothing: they may be surprised, and refuse the parcel.',
+  amount: 'The customer is told about how much it will be.',
+  mention: 'The customer is told that charges may fall due, not how much.',
+  nothing: 'The customer is told nothing: they may be surprised, and refuse the parcel.',
 };
 
 /** Import charges: who pays them, what the customer is told, and the rates by country and code of goods. */
@@ -65,9 +65,9 @@ const DutiesPart = () => {
           value={duties.show}
           onChange={(show) => set({ show })}
           options={[
-            { value: 'estimate', label: 'estimate' },
-            { value: 'notice', label: 'notice' },
-            { value: 'hide', label: 'nothing' },
+            { value: 'amount', label: 'amount' },
+            { value: 'mention', label: 'mention' },
+            { value: 'nothing', label: 'nothing' },
           ]}
         />
         <Text>{SHOWN[duties.show]}</Text>

@@ -67,7 +67,7 @@ const PostalFields = ({
         <DraftField
           multiline
           style={{ flexGrow: 1, flexBasis: 220 }}
-          label="Postal codes: B3H*, B3H 4R2, 90200..90299; paste a list of any shape"
+          label="Postal codes: B3H*, B3H 4R2, 90200 to 90299; paste a list of any shape"
           placeholder="no code yet"
           text={patterns.join(', ')}
           read={(text) => ({ ok: true, value: pastedPatterns(country, text, isWholeCode(country)) })}

@@ -34,7 +34,7 @@ const ringsOf = ({
 }: Book): { key: string; centre: Point; metres: number; amount: number }[] =>
   areas.flatMap(({ id, price, locationId, covers }) => {
     const centre = locations.find((one) => one.id === locationId)?.address.point;
-    if (!centre || price.kind !== 'tiers' || price.basis !== 'distance') return [];
+    if (!centre || price.kind !== 'steps' || price.basis !== 'distance') return [];
     const steps = [...price.steps].sort((a, b) => a.from - b.from);
     const end = covers.kind === 'radius' ? covers.metres : undefined;
     return steps.flatMap(({ from, amount }, n) => {

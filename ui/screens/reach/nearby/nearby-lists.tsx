@@ -72,7 +72,7 @@ const Item = ({ name, active, lines, mark, isOpen, onPress, children }: ItemProp
 };
 
 const areaLines = (area: DeliveryArea, speech: Parameters<typeof coveragePhrase>[1]): string[] => [
-  `${coveragePhrase(area.covers, speech)} · ${area.ways.map(({ name }) => name).join(', ')}`,
+  `${coveragePhrase(area.covers, speech)} · ${area.methods.map(({ name }) => name).join(', ')}`,
   areaPricePhrase(area, speech),
 ];
 

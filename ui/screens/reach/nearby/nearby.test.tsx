@@ -138,7 +138,7 @@ describe('an area', () => {
     const store = await open({ area: 'peninsula' });
     fireEvent.press(within(screen.getByLabelText('Price')).getByText('Steps'));
     fireEvent.press(within(screen.getByLabelText('Price')).getByText('Distance'));
-    expect(areaOf(store, 'peninsula')?.price).toMatchObject({ kind: 'tiers', basis: 'distance' });
+    expect(areaOf(store, 'peninsula')?.price).toMatchObject({ kind: 'steps', basis: 'distance' });
     type('Service fee, always', '');
     expect(areaOf(store, 'peninsula')?.serviceFee).toBeUndefined();
     type('Service fee, always', '1.20');
@@ -256,19 +256,19 @@ describe('an area', () => {
   test('has ways, each with what it adds, its days and its time', async () => {
     const store = await open({ area: 'peninsula' });
     fireEvent.press(screen.getByText('Add a way'));
-    expect(areaOf(store, 'peninsula')?.ways.map(({ id }) => id)).toEqual(['today', 'bike', 'new-way']);
+    expect(areaOf(store, 'peninsula')?.methods.map(({ id }) => id)).toEqual(['today', 'bike', 'new-way']);
     const way = within(screen.getByLabelText('Way New way'));
     fireEvent.press(way.getByText('words'));
-    expect(areaOf(store, 'peninsula')?.ways[2]?.timing.kind).toBe('words');
+    expect(areaOf(store, 'peninsula')?.methods[2]?.timing.kind).toBe('words');
     expect(offered(store)).toContain('peninsula:new-way');
     fireEvent.press(way.getByText('a slot'));
-    expect(areaOf(store, 'peninsula')?.ways[2]?.timing).toMatchObject({
+    expect(areaOf(store, 'peninsula')?.methods[2]?.timing).toMatchObject({
       kind: 'slot',
       minutes: 60,
       horizonDays: 7,
     });
     fireEvent.press(way.getByText('Remove New way'));
-    expect(areaOf(store, 'peninsula')?.ways).toHaveLength(2);
+    expect(areaOf(store, 'peninsula')?.methods).toHaveLength(2);
     expect(store.getState().session.message).toEqual({ text: 'Removed New way from Peninsula.', undo: true });
   });
 

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { DeliveryArea, DeliveryWay } from '../../../../core/model/delivery.ts';
+import type { DeliveryArea, DeliveryMethod } from '../../../../core/model/delivery.ts';
 import type { OpeningHours } from '../../../../core/model/time.ts';
 import { moneyFigure } from '../../../../core/words/figure.ts';
 import { DraftField } from '../../../parts/draft-field.tsx';
@@ -26,7 +26,7 @@ const styles = (inks: Inks) => ({
 
 interface Props {
   area: DeliveryArea;
-  way: DeliveryWay;
+  way: DeliveryMethod;
   hours: readonly OpeningHours[];
 }
 
@@ -34,7 +34,7 @@ const WayFields = ({ area, way, hours }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const speech = useAppSelector(selectSpeech);
-  const set = (changes: Partial<DeliveryWay>, what: string, visit: string | null = null): void => {
+  const set = (changes: Partial<DeliveryMethod>, what: string, visit: string | null = null): void => {
     const label = `${area.name}, ${way.name}: ${what}`;
     dispatch(edit('setWay', { areaId: area.id, id: way.id, changes }, label, visit));
   };
@@ -82,7 +82,7 @@ const WayFields = ({ area, way, hours }: Props) => {
         limits={way.limits}
         onChange={(limits, visit) => set({ limits }, 'limits', visit)}
       />
-      {area.ways.length > 1 ? (
+      {area.methods.length > 1 ? (
         <TextAction
           label={`Remove ${way.name}`}
           style={{ alignSelf: 'flex-start', marginLeft: -4 }}
@@ -100,7 +100,7 @@ export const WaysFields = ({ area, hours }: Pick<Props, 'area' | 'hours'>) => {
   return (
     <View style={{ gap: 16 }}>
       <Text style={style.title}>Ways it can come</Text>
-      {area.ways.map((way) => (
+      {area.methods.map((way) => (
         <WayFields key={way.id} area={area} way={way} hours={hours} />
       ))}
       <TextAction

@@ -73,10 +73,10 @@ const Beside = () => {
         right
         style={style.field}
         label="Days on top of a line’s days"
-        text={String(store.postalDaysMargin)}
+        text={String(store.postalSpareDays)}
         read={readCountWithin(0, 365)}
-        onChange={(postalDaysMargin, visit) =>
-          dispatch(edit('setStore', { changes: { postalDaysMargin } }, 'Postal list: margin', visit))
+        onChange={(postalSpareDays, visit) =>
+          dispatch(edit('setStore', { changes: { postalSpareDays } }, 'Postal list: margin', visit))
         }
       />
     </View>
