@@ -90,7 +90,11 @@ export const isAreaForAll = (
 ): boolean =>
   area.minSubtotal === undefined &&
   !area.limits &&
-  methods.some(({ limits, id }) => limits.length === 0 && steady.has(id)) &&
+  methods.some(
+    ({ limits, id, method }) =>
+      limits.length === 0 &&
+      steady.has(id) &&
+      !mayWithhold(compiled, { kind: 'delivery', areaId: area.id, methodId: method.id }),
+  ) &&
   isPricedForAll(compiled, area.price) &&
-  compiled.book.groups.every(({ delivery }) => lets(delivery, area.id)) &&
-  !mayWithhold(compiled, { kind: 'delivery', areaId: area.id });
+  compiled.book.groups.every(({ delivery }) => lets(delivery, area.id));

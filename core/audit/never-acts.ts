@@ -55,7 +55,7 @@ const emptySubject = (adjustment: Adjustment, book: Book): Idle | null => {
   if (to.kinds?.length === 0) return { why: 'names-nothing', what: 'kinds' };
   if (to.serviceIds?.length === 0) return { why: 'names-nothing', what: 'services' };
   if (to.zoneIds?.length === 0) return { why: 'names-nothing', what: 'zones' };
-  const ships = (to.kinds?.includes('shipping') ?? true) && !to.areaIds && !to.pickupIds;
+  const ships = (to.kinds?.includes('shipping') ?? true) && !to.areaIds && !to.pickupIds && !to.methods;
   const isShippingOnly = to.serviceIds !== undefined || to.zoneIds !== undefined;
   const elsewhere =
     !isShippingOnly &&
@@ -83,6 +83,9 @@ const goodsNamed = ({
 const isWider = (wide: readonly string[] | undefined, narrow: readonly string[] | undefined): boolean =>
   wide === undefined || (narrow !== undefined && narrow.every((id) => wide.includes(id)));
 
+const methodIds = ({ to }: Adjustment): string[] | undefined =>
+  to.methods?.map(({ areaId, methodId }) => `${areaId}:${methodId}`);
+
 /** Whether an earlier adjustment ends the list for everything that this one is for. */
 const ends = (earlier: Adjustment, later: Adjustment): boolean =>
   earlier.active &&
@@ -90,6 +93,7 @@ const ends = (earlier: Adjustment, later: Adjustment): boolean =>
   (['kinds', 'serviceIds', 'zoneIds', 'areaIds', 'pickupIds', 'carrierCodes'] as const).every((field) =>
     isWider(earlier.to[field], later.to[field]),
   ) &&
+  isWider(methodIds(earlier), methodIds(later)) &&
   earlier.when.every((one) => later.when.some((other) => JSON.stringify(one) === JSON.stringify(other)));
 
 /**

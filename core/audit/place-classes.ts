@@ -28,6 +28,7 @@ const OTHERS =
 
 const listsOf = ({ book }: CompiledBook): readonly (readonly Region[])[] => [
   book.store.sellsTo.closedRegions,
+  book.store.sellsTo.onlyRegions ?? [],
   book.store.sellsTo.countries.map((country) => ({ country })),
   ...book.zones.flatMap(({ includes, excludes }) => [includes, excludes]),
   book.postalList.map(({ country, pattern }) => ({ country, postal: [pattern] })),

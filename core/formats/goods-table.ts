@@ -1,7 +1,7 @@
 import { COLUMN_NAMES, GOODS_COLUMNS, type GoodsColumn, type Mapped } from '../goods/columns.ts';
 import { fault, type Fault } from '../model/fault.ts';
-import type { Good } from '../model/good.ts';
-import { moneyFigure, type Speech } from '../words/figure.ts';
+import type { Good, Size } from '../model/good.ts';
+import { exactFigure, moneyFigure, type Speech } from '../words/figure.ts';
 import { cellPlace, readCell, type CellReading, type CellValue } from './goods-cell.ts';
 
 /** What to do with the goods that are here, as the person chose it. */
@@ -184,6 +184,11 @@ export const readGoodsTable = (
 const WRITTEN = GOODS_COLUMNS.filter((column) => !SIDES.includes(column));
 const yes = (value: boolean | undefined): string => (value ? 'yes' : '');
 
+const sizeCell = ({ length, width, height }: Size): string =>
+  [length, width, height].every(Number.isInteger)
+    ? `${length}x${width}x${height} mm`
+    : [length, width, height].map((side) => exactFigure(side, 'mm')).join(' x ');
+
 const cellText = (good: Good, column: GoodsColumn, { decimals }: Speech): string => {
   const money = (amount: number | undefined): string =>
     amount === undefined ? '' : moneyFigure(amount, decimals);
@@ -193,9 +198,9 @@ const cellText = (good: Good, column: GoodsColumn, { decimals }: Speech): string
     case 'onceFee':
       return money(good[column]);
     case 'weight':
-      return good.weight === undefined ? '' : `${good.weight} g`;
+      return good.weight === undefined ? '' : exactFigure(good.weight, 'g');
     case 'size':
-      return good.size ? `${good.size.length}x${good.size.width}x${good.size.height} mm` : '';
+      return good.size ? sizeCell(good.size) : '';
     case 'chargeFree':
     case 'packsAlone':
     case 'keepUpright':
@@ -205,7 +210,7 @@ const cellText = (good: Good, column: GoodsColumn, { decimals }: Speech): string
     case 'length':
     case 'width':
     case 'height':
-      return good.size ? `${good.size[column]} mm` : '';
+      return good.size ? exactFigure(good.size[column], 'mm') : '';
     default:
       return good[column] ?? '';
   }

@@ -1,9 +1,10 @@
 import type { Fault } from '../model/fault.ts';
+import { toThousandth } from '../model/measured.ts';
 import { countrySchema, subdivisionSchema } from '../model/place.ts';
 import type { Each, Measure, RateTable, TableRow } from '../model/price.ts';
 import { GREATEST_SUM } from '../model/unit.ts';
 import { parsePattern, writtenPattern } from '../place/postal.ts';
-import { moneyFigure } from '../words/figure.ts';
+import { exactFigure, moneyFigure } from '../words/figure.ts';
 import {
   cellsBy,
   mappingFaults,
@@ -13,6 +14,7 @@ import {
   type ListMapping,
   type ListReading,
 } from './list-columns.ts';
+import { typedMeasure } from './measure-typed.ts';
 import { typedMoney, typedNumber } from './typed.ts';
 
 /** The columns of a rate table in a file. */
@@ -88,7 +90,10 @@ const EXPECTED = {
   count: 'started or exact',
 };
 
-/** A measured figure of the file in the book's unit, rounded to a whole one; null where it is none. */
+/**
+ * A measured figure of the file in the book's unit, bare or with a unit of its own; whole unless the unit is an
+ * imperial one. Null where it is none.
+ */
 const valueOf = (text: string, { basis, unit, decimals, mark }: TableMeaning): number | null => {
   if (basis === 'subtotal') {
     const typed = typedMoney(text, decimals, mark);
@@ -96,8 +101,12 @@ const valueOf = (text: string, { basis, unit, decimals, mark }: TableMeaning): n
   }
   const factor = unit === null ? 1 : (TABLE_UNITS[basis][unit] ?? 1);
   const number = typedNumber(text, mark);
-  const value = number === null ? null : Math.round(number * factor);
-  return value !== null && value >= 0 && value <= GREATEST_SUM ? value : null;
+  if (number === null) {
+    const typed = typedMeasure(basis, text, { decimals, units: 'metric' }, mark);
+    return typed.ok ? typed.value : null;
+  }
+  const value = Number.isInteger(factor) ? Math.round(number * factor) : Number((number * factor).toFixed(9));
+  return value >= 0 && value <= GREATEST_SUM ? value : null;
 };
 
 type Cell = (column: TableColumn) => string;
@@ -171,6 +180,9 @@ const eachOf = (reader: RowReader): Each | undefined => {
   return amount === undefined ? undefined : { size, amount, count: count ?? 'started' };
 };
 
+/** What lies above 'up to and including': the next whole unit, or the next that is told apart. */
+const justAbove = (end: number): number => (Number.isInteger(end) ? end + 1 : toThousandth(end) + 0.001);
+
 const readRow = (
   cell: Cell,
   row: number,
@@ -184,7 +196,7 @@ const readRow = (
   const each = eachOf(reader);
   if (reader.faults.length > 0 || from === undefined || amount === undefined)
     return { faults: reader.faults };
-  const to = end === undefined ? undefined : end + (meaning.includesTo ? 1 : 0);
+  const to = end === undefined ? undefined : meaning.includesTo ? justAbove(end) : end;
   return { item: { ...place, from, ...(to === undefined ? {} : { to }), amount, ...(each ? { each } : {}) } };
 };
 
@@ -216,7 +228,8 @@ export const tableHeadings = (basis: Measure): string[] =>
 export const tableRowCells = (row: TableRow, basis: Measure, decimals: number): string[] => {
   const value = (figure: number | undefined): string => {
     if (figure === undefined) return '';
-    return basis === 'subtotal' ? moneyFigure(figure, decimals) : String(figure);
+    if (basis === 'subtotal') return moneyFigure(figure, decimals);
+    return Number.isInteger(figure) ? String(figure) : exactFigure(figure, basis === 'distance' ? 'm' : 'g');
   };
   const { country = '', subdivision = '', postal = '', from, to, amount, each } = row;
   return [

@@ -1,11 +1,12 @@
 import { GREATEST_MONEY } from '../model/unit.ts';
 
-/** Figures as people type them, into the integers the book keeps. */
+/** Figures as people type them, into what the book keeps: whole numbers, but exact where imperial units were typed. */
 
 export type Typed = { ok: true; value: number } | { ok: false };
 
 const NO: Typed = { ok: false };
-const yes = (value: number): Typed => (Number.isSafeInteger(value) && value >= 0 ? { ok: true, value } : NO);
+const yes = (value: number): Typed =>
+  value >= 0 && value <= Number.MAX_SAFE_INTEGER ? { ok: true, value } : NO;
 
 /**
  * A plain decimal number. Of '.' and ',' the one that comes last marks the decimals; a single comma
@@ -45,6 +46,13 @@ export const typedMoney = (text: string, decimals: number, mark: '.' | ',' = '.'
 
 type Unit = readonly [names: RegExp, factor: number];
 
+/** No imperial unit has more decimals than these in grams, millimetres or metres. */
+const DECIMALS = 9;
+
+/** A sum as the book keeps it: rounded to a whole number, unless a unit was typed that is none. */
+const kept = (total: number, factors: readonly number[]): number =>
+  factors.every((factor) => Number.isInteger(factor)) ? Math.round(total) : Number(total.toFixed(DECIMALS));
+
 const WEIGHTS: readonly Unit[] = [
   [/^(kg|kilos?|kilograms?)$/, 1_000],
   [/^(g|grams?)$/, 1],
@@ -81,6 +89,7 @@ const withUnits = (text: string, units: readonly Unit[], bare: number, mark: '.'
   )
     return NO;
   let total = 0;
+  const factors: number[] = [];
   for (const [, figure = '', name] of parts) {
     const value = typedNumber(figure, mark);
     const factor =
@@ -91,13 +100,14 @@ const withUnits = (text: string, units: readonly Unit[], bare: number, mark: '.'
         : units.find(([names]) => names.test(name))?.[1];
     if (value === null || factor === undefined) return NO;
     total += value * factor;
+    factors.push(factor);
   }
-  return yes(Math.round(total));
+  return yes(kept(total, factors));
 };
 
 type System = 'metric' | 'imperial';
 
-/** '3.2kg', '600 g', '7 lb 4 oz' in grams; a bare figure is kilograms, or pounds. */
+/** '3.2kg', '600 g', '7 lb 4 oz' in grams, pounds and ounces to the last decimal; a bare figure is kilograms, or pounds. */
 export const typedWeight = (text: string, system: System, mark: '.' | ',' = '.'): Typed =>
   withUnits(text, WEIGHTS, system === 'metric' ? 1_000 : 453.59237, mark);
 
@@ -106,8 +116,10 @@ export const typedLength = (text: string, system: System, mark: '.' | ',' = '.')
   withUnits(text, LENGTHS, system === 'metric' ? 10 : 25.4, mark);
 
 /** '12.5 L', '800 ml' in cubic millimetres; a bare figure is litres, or cubic inches. */
-export const typedVolume = (text: string, system: System, mark: '.' | ',' = '.'): Typed =>
-  withUnits(text, VOLUMES, system === 'metric' ? 1_000_000 : 16_387.064, mark);
+export const typedVolume = (text: string, system: System, mark: '.' | ',' = '.'): Typed => {
+  const typed = withUnits(text, VOLUMES, system === 'metric' ? 1_000_000 : 16_387.064, mark);
+  return typed.ok ? yes(Math.round(typed.value)) : typed;
+};
 
 const DISTANCES: readonly Unit[] = [
   [/^(m|metres?|meters?)$/, 1],

@@ -36,10 +36,13 @@ export const indexSellsTo = (sellsTo: SellsTo): SellsToIndex => ({
   open: buildPlaceIndex([{ owner: 'open', regions: sellsTo.onlyRegions ?? [] }]),
 });
 
+/** Whether the shop sells to some place of a country. */
+export const sellsToPartOf = (index: SellsToIndex, country: string): boolean =>
+  index.countries.has(country) === (index.mode === 'listed');
+
 /** Whether the shop sells to a place at all. */
 export const sellsThere = (index: SellsToIndex, place: Place): boolean => {
-  const named = index.countries.has(place.country);
-  if (named !== (index.mode === 'listed')) return false;
+  if (!sellsToPartOf(index, place.country)) return false;
   if (index.partly.has(place.country) && !holdsPlace(index.open, place)) return false;
   return !holdsPlace(index.closed, place);
 };

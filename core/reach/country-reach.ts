@@ -1,5 +1,6 @@
 import type { Region, Zone } from '../model/place.ts';
 import type { CompiledBook } from '../quote/compile.ts';
+import { sellsToPartOf } from '../place/reach.ts';
 import { whereabouts } from './whereabouts.ts';
 
 /** How a country stands: what the map draws of it. */
@@ -14,6 +15,8 @@ export interface CountryReach {
   withoutRate: boolean;
   /** How many regions are closed inside it. */
   closedRegions: number;
+  /** How many regions of it are open, where only those are; else 0. */
+  onlyRegions: number;
 }
 
 const namesPartOf =
@@ -24,11 +27,9 @@ const namesPartOf =
 /** How one country stands: sold to or closed, its zone, the zones that take parts of it. */
 export const countryReach = (compiled: CompiledBook, country: string): CountryReach => {
   const { store, zones } = compiled.book;
-  const { sold, zone, services } = whereabouts(compiled, {
-    country,
-    subdivision: undefined,
-    code: undefined,
-  });
+  const place = { country, subdivision: undefined, code: undefined };
+  const { zone, services } = whereabouts(compiled, place);
+  const sold = sellsToPartOf(compiled.sellsTo, country);
   const parts = zones.filter(
     (one) => one.active && one !== zone?.zone && one.includes.some(namesPartOf(country)),
   );
@@ -39,6 +40,7 @@ export const countryReach = (compiled: CompiledBook, country: string): CountryRe
     parts,
     withoutRate: services.length === 0 && parts.every((part) => !shipsTo(compiled, part)),
     closedRegions: store.sellsTo.closedRegions.filter((region) => region.country === country).length,
+    onlyRegions: (store.sellsTo.onlyRegions ?? []).filter((region) => region.country === country).length,
   };
 };
 

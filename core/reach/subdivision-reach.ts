@@ -21,7 +21,7 @@ export const splitCountries = ({ store, zones }: Book): string[] => [
     ...zones
       .filter(({ active }) => active)
       .flatMap(({ includes, excludes }) => subdivided([...includes, ...excludes])),
-    ...subdivided(store.sellsTo.closedRegions),
+    ...subdivided([...store.sellsTo.closedRegions, ...(store.sellsTo.onlyRegions ?? [])]),
   ]),
 ];
 

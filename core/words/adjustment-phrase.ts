@@ -108,11 +108,19 @@ const KINDS: Record<ChoiceKind, string> = {
   'nothing-to-ship': 'what needs no sending',
 };
 
+/** 'Van in Harbour ring' for each delivery method. */
+const methodNames = (methods: NonNullable<Adjustment['to']['methods']>, areas: Book['areas']): string[] =>
+  methods.map(({ areaId, methodId }) => {
+    const area = areas.find(({ id }) => id === areaId);
+    return `${area?.methods.find(({ id }) => id === methodId)?.name ?? methodId} in ${area?.name ?? areaId}`;
+  });
+
 /** What an adjustment is for, in a few words: 'Parcel', 'what is delivered', 'every choice'. */
 export const subjectWords = ({ to }: Pick<Adjustment, 'to'>, { book }: Naming): string => {
   const named = [
     ...(to.serviceIds ? [listed(namesOf(to.serviceIds, book.services), 'or')] : []),
     ...(to.areaIds ? [listed(namesOf(to.areaIds, book.areas), 'or')] : []),
+    ...(to.methods ? [listed(methodNames(to.methods, book.areas), 'or')] : []),
     ...(to.pickupIds ? [listed(namesOf(to.pickupIds, book.pickups), 'or')] : []),
   ];
   const codes = to.carrierCodes ? ` by ${listed(to.carrierCodes, 'or')}` : '';

@@ -37,13 +37,15 @@ const imperialWeight = (grams: number): string => {
 /** Grams as '3.2 kg', '600 g' or '7 lb 4 oz'. */
 export const weightFigure = (grams: number, units: Speech['units']): string => {
   if (units === 'imperial') return imperialWeight(grams);
-  return grams > 0 && grams < 1_000 ? `${grams} g` : `${grams / 1_000} kg`;
+  return grams > 0 && grams < 1_000 ? `${trimmed(grams, 3)} g` : `${trimmed(grams / 1_000, 6)} kg`;
 };
 
 /** Millimetres as '30 cm', '4 mm' or '11.8 in'. */
 export const lengthFigure = (millimetres: number, units: Speech['units']): string => {
   if (units === 'imperial') return `${trimmed(millimetres / MM_AN_INCH, 2)} in`;
-  return millimetres % 10 === 0 || millimetres >= 100 ? `${millimetres / 10} cm` : `${millimetres} mm`;
+  return millimetres % 10 === 0 || millimetres >= 100
+    ? `${trimmed(millimetres / 10, 3)} cm`
+    : `${trimmed(millimetres, 2)} mm`;
 };
 
 /** A size as '60 x 45 x 45 cm' in one unit, or each side in its own where they differ. */
@@ -66,7 +68,19 @@ export const volumeFigure = (cubicMm: number, units: Speech['units']): string =>
 /** Metres as '25 km', '800 m' or '15.5 mi'. */
 export const distanceFigure = (metres: number, units: Speech['units']): string => {
   if (units === 'imperial') return `${trimmed(metres / METRES_A_MILE, 2)} mi`;
-  return metres > 0 && metres < 1_000 ? `${metres} m` : `${metres / 1_000} km`;
+  return metres > 0 && metres < 1_000 ? `${trimmed(metres, 3)} m` : `${trimmed(metres / 1_000, 6)} km`;
+};
+
+const EXACT_UNITS = { g: ['lb', GRAMS_A_POUND], mm: ['in', MM_AN_INCH], m: ['mi', METRES_A_MILE] } as const;
+
+/**
+ * A figure with its unit as a file keeps it: whole grams, millimetres and metres as such; others, which came from
+ * pounds, inches and miles, in those, so that read again they are the same to the last decimal.
+ */
+export const exactFigure = (value: number, unit: 'g' | 'mm' | 'm'): string => {
+  if (Number.isInteger(value)) return `${value} ${unit}`;
+  const [imperial, factor] = EXACT_UNITS[unit];
+  return `${trimmed(value / factor, 12)} ${imperial}`;
 };
 
 /** Basis points as '12.5 %'. */

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Box, PackPlan } from '../../core/model/pack.ts';
-import { weightFigure } from '../../core/words/figure.ts';
+import { weightFigure, type Speech } from '../../core/words/figure.ts';
 import { Check } from './check.tsx';
 import { DraftField, type Read } from './draft-field.tsx';
 import { readCountWithin, readMeasure } from './readers.ts';
@@ -21,12 +21,15 @@ interface Props {
   carrier?: string;
 }
 
-const FIRST: Record<Exclude<Kind, 'boxes'>, PackPlan> = {
+/** Twenty kilograms, or forty pounds. */
+const FIRST_WEIGHT = { metric: 20_000, imperial: 18_143.6948 };
+
+const firstPlans = (units: Speech['units']): Record<Exclude<Kind, 'boxes'>, PackPlan> => ({
   single: { kind: 'single' },
-  'by-weight': { kind: 'by-weight', maxWeight: 20_000 },
-  even: { kind: 'even', maxWeight: 20_000 },
+  'by-weight': { kind: 'by-weight', maxWeight: FIRST_WEIGHT[units] },
+  even: { kind: 'even', maxWeight: FIRST_WEIGHT[units] },
   'by-count': { kind: 'by-count', maxUnits: 10 },
-};
+});
 const MEANING: Record<PackPlan['kind'], string> = {
   single: 'All in one parcel; goods that pack alone are parcels of their own.',
   'by-weight': 'The heaviest units first, each into the first parcel with room for it.',
@@ -99,7 +102,10 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
       <Segments
         value={packing.kind}
         onChange={(kind) =>
-          onChange(kind === 'boxes' ? { kind, boxIds: ownBoxes(boxes) } : FIRST[kind], null)
+          onChange(
+            kind === 'boxes' ? { kind, boxIds: ownBoxes(boxes) } : firstPlans(speech.units)[kind],
+            null,
+          )
         }
         options={[
           { value: 'single', label: 'one parcel' },

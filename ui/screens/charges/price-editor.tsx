@@ -5,7 +5,7 @@ import type { Measure, Price } from '../../../core/model/price.ts';
 import { rebased } from '../../../core/price/rebase.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { useWidth } from '../../parts/use-width.ts';
-import { ByGoodsFields } from './by-goods-fields.tsx';
+import { PerProductFields } from './per-product-fields.tsx';
 import { Later } from '../../shell/later.tsx';
 import { FlatFields } from './flat-fields.tsx';
 import { PercentFields } from './percent-fields.tsx';
@@ -107,7 +107,7 @@ export const PriceEditor = ({ price, onChange }: Omit<Props, 'nearby'>) => {
     case 'percent':
       return <PercentFields price={price} onChange={onChange} />;
     case 'per-product':
-      return <ByGoodsFields price={price} onChange={onChange} />;
+      return <PerProductFields price={price} onChange={onChange} />;
     case 'table':
       return <TableFields price={price} onChange={onChange} />;
     case 'carrier':

@@ -1,3 +1,4 @@
+import { withDays } from './transit.ts';
 import { memo } from 'react';
 import { View } from 'react-native';
 import type { Handling } from '../../../core/model/price.ts';
@@ -130,15 +131,8 @@ const ChargeFields = memo(function ChargeFields({
 
 const TransitFields = memo(function TransitFields({ transit, onChange }: PartProps<'transit'>) {
   const style = useStyles(styles);
-  const set = (end: 'min' | 'max', days: number | undefined, visit: string): void => {
-    const next =
-      days === undefined ? undefined : { min: transit?.min ?? days, max: transit?.max ?? days, [end]: days };
-    const ordered = next && {
-      min: end === 'max' ? Math.min(next.min, next.max) : next.min,
-      max: end === 'min' ? Math.max(next.min, next.max) : next.max,
-    };
-    onChange({ transit: ordered }, 'transit', visit);
-  };
+  const set = (end: 'min' | 'max', days: number | undefined, visit: string): void =>
+    onChange({ transit: withDays(transit, end, days) }, 'transit', visit);
   return (
     <FieldGroup name="Working days on the way">
       {(['min', 'max'] as const).map((end) => (

@@ -2,9 +2,11 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { SubdivisionReach } from '../../../core/reach/subdivision-reach.ts';
 import { TickBox } from '../../parts/check.tsx';
+import { Segments } from '../../parts/segments.tsx';
 import { Press } from '../../parts/press.tsx';
 import type { NamedPlace } from '../../places/places.ts';
 import { edit, visitBegan } from '../../state/draft.ts';
+import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -34,32 +36,53 @@ export const CountryRegions = ({ country, regions }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const reach = useAppSelector((state) => selectSubdivisionReach(state, regions));
+  const isOnly = useAppSelector((state) =>
+    (selectBook(state).store.sellsTo.onlyRegions ?? []).some((region) => region.country === country.code),
+  );
   const set = ({ code, name }: NamedPlace, open: boolean): void => {
     dispatch(visitBegan());
     dispatch(edit('openSubdivision', { subdivision: code, open }, `${name}: ${open ? 'opened' : 'closed'}`));
   };
   return (
-    <View style={style.all} role="list" aria-label={`Regions of ${country.name}`}>
-      {regions.map((region) => {
-        const stands = reach.get(region.code);
-        const isOpen = stands?.sold === true;
-        return (
-          <View role="listitem" key={region.code}>
-            <Press
-              role="checkbox"
-              aria-checked={isOpen}
-              aria-label={region.name}
-              onPress={() => set(region, !isOpen)}
-            >
-              <View style={style.row}>
-                <TickBox on={isOpen} />
-                <Text style={style.name}>{region.name}</Text>
-                <Text style={style.note}>{stands ? standing(stands) : ''}</Text>
-              </View>
-            </Press>
-          </View>
-        );
-      })}
+    <View style={style.all}>
+      <Segments<'but' | 'only'>
+        value={isOnly ? 'only' : 'but'}
+        onChange={(mode) =>
+          dispatch(
+            edit(
+              'setRegionMode',
+              { country: country.code, only: mode === 'only', all: regions.map(({ code }) => code) },
+              `${country.name}: how its regions are listed`,
+            ),
+          )
+        }
+        options={[
+          { value: 'but', label: 'All but the closed regions' },
+          { value: 'only', label: 'Only the open regions' },
+        ]}
+      />
+      <View role="list" aria-label={`Regions of ${country.name}`}>
+        {regions.map((region) => {
+          const stands = reach.get(region.code);
+          const isOpen = stands?.sold === true;
+          return (
+            <View role="listitem" key={region.code}>
+              <Press
+                role="checkbox"
+                aria-checked={isOpen}
+                aria-label={region.name}
+                onPress={() => set(region, !isOpen)}
+              >
+                <View style={style.row}>
+                  <TickBox on={isOpen} />
+                  <Text style={style.name}>{region.name}</Text>
+                  <Text style={style.note}>{stands ? standing(stands) : ''}</Text>
+                </View>
+              </Press>
+            </View>
+          );
+        })}
+      </View>
     </View>
   );
 };

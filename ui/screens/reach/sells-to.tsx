@@ -6,7 +6,7 @@ import { countFigure } from '../../../core/words/figure.ts';
 import { Press } from '../../parts/press.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { TickBox } from '../../parts/check.tsx';
+import { Check, TickBox } from '../../parts/check.tsx';
 import type { NamedPlace } from '../../places/places.ts';
 import { edit, visitBegan } from '../../state/draft.ts';
 import { selectBook } from '../../state/selectors.ts';
@@ -66,6 +66,7 @@ const standing = (one: CountryReach | undefined): string => {
   if (!one?.sold) return 'closed';
   const zones =
     one.parts.length > 0 ? one.parts.map((zone) => zone.name).join(', ') : (one.zone?.name ?? 'no zone');
+  if (one.onlyRegions > 0) return `${zones} · only ${countFigure(one.onlyRegions, 'region')}`;
   return one.closedRegions > 0 ? `${zones} · ${countFigure(one.closedRegions, 'region')} closed` : zones;
 };
 
@@ -164,6 +165,15 @@ export const SellsToEditor = ({ countries, subdivisions, reach }: Props) => {
         <Text style={style.note}>{found.length - MOST_SHOWN} more: find them by name.</Text>
       ) : null}
       {found.length === 0 ? <Text style={style.note}>No country has that name.</Text> : null}
+      <Check
+        label="What does not travel (downloads, gift cards) is sold to every country"
+        on={sellsTo.digitalEverywhere === true}
+        onPress={() =>
+          dispatch(
+            edit('setDigitalEverywhere', { on: !sellsTo.digitalEverywhere }, 'Digital products everywhere'),
+          )
+        }
+      />
       <RegionList
         label="Closed inside open countries"
         none="nothing closed"

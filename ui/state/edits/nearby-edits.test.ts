@@ -26,7 +26,7 @@ test('an area and a point that go are left out of the adjustments that name them
 
 test('the last way of an area stays', () => {
   const store = demoStore();
-  store.dispatch(edit('removeWay', { areaId: 'harbour-ring', id: 'van' }, 'gone'));
+  store.dispatch(edit('removeMethod', { areaId: 'harbour-ring', id: 'van' }, 'gone'));
   expect(selectBook(store.getState()).areas[1]?.methods).toHaveLength(1);
 });
 

@@ -1,7 +1,7 @@
 import type { DeliveryArea, DeliveryMethod, PickupPoint } from '../../../core/model/delivery.ts';
 import type { Timing } from '../../../core/model/time.ts';
 import type { Workbook } from '../workbook.ts';
-import { forget } from './forget.ts';
+import { forget, forgetMethod } from './forget.ts';
 import { freeId, moveItem } from './ids.ts';
 import { setFields } from './set-fields.ts';
 
@@ -54,13 +54,13 @@ export const nearbyEdits = {
     forget(book, 'areas', id);
   },
 
-  addWay: (workbook: Workbook, { areaId, name }: { areaId: string; name: string }): void => {
+  addMethod: (workbook: Workbook, { areaId, name }: { areaId: string; name: string }): void => {
     const area = areaOf(workbook, areaId);
     area?.methods.push({ id: freeId(name, area.methods), name, add: 0, timing: FIRST_TIMING });
   },
 
   /** Some fields of a way; a field given as undefined is taken out. */
-  setWay: (
+  setMethod: (
     workbook: Workbook,
     { areaId, id, changes }: { areaId: string; id: string; changes: Partial<Omit<DeliveryMethod, 'id'>> },
   ): void =>
@@ -70,9 +70,11 @@ export const nearbyEdits = {
     ),
 
   /** A way goes, unless it is the area's last. */
-  removeWay: (workbook: Workbook, { areaId, id }: { areaId: string; id: string }): void => {
+  removeMethod: (workbook: Workbook, { areaId, id }: { areaId: string; id: string }): void => {
     const area = areaOf(workbook, areaId);
-    if (area && area.methods.length > 1) area.methods = area.methods.filter((one) => one.id !== id);
+    if (!area || area.methods.length < 2) return;
+    area.methods = area.methods.filter((one) => one.id !== id);
+    forgetMethod(workbook.book, areaId, id);
   },
 
   /** A new pickup point, free of charge and switched off until it is looked at. */

@@ -1,4 +1,4 @@
-import type { SellsTo } from '../../../core/model/place.ts';
+import type { Region, SellsTo } from '../../../core/model/place.ts';
 import type { Workbook } from '../workbook.ts';
 
 /** Changes to where the shop sells at all. Each changes the workbook it is given, which is a draft of the state. */
@@ -23,13 +23,57 @@ export const reachEdits = {
 
   /** Opens or closes one subdivision inside its country. */
   openSubdivision: (
-    { book }: Workbook,
+    workbook: Workbook,
     { subdivision, open }: { subdivision: string; open: boolean },
   ): void => {
+    const { sellsTo } = workbook.book.store;
+    const country = subdivision.slice(0, 2);
+    const isOther = (region: Region): boolean => region.subdivision !== subdivision;
+    const only = sellsTo.onlyRegions?.filter(isOther) ?? [];
+    if (sellsTo.onlyRegions?.some((region) => region.country === country)) {
+      // The last of them closed would open the whole country: it is closed instead.
+      if (!open && !only.some((region) => region.country === country))
+        reachEdits.openCountries(workbook, { countries: [country], open: false });
+      else sellsTo.onlyRegions = open ? [...only, { country, subdivision }] : only;
+      return;
+    }
+    const others = sellsTo.closedRegions.filter(isOther);
+    sellsTo.closedRegions = open ? others : [...others, { country, subdivision }];
+  },
+
+  /**
+   * Says of a country's regions which are open, or which are closed, without opening or closing any: `all` are the
+   * codes of its subdivisions.
+   */
+  setRegionMode: (
+    { book }: Workbook,
+    { country, only, all }: { country: string; only: boolean; all: string[] },
+  ): void => {
     const { sellsTo } = book.store;
-    const others = sellsTo.closedRegions.filter((region) => region.subdivision !== subdivision);
-    const closed = open ? [] : [{ country: subdivision.slice(0, 2), subdivision }];
-    sellsTo.closedRegions = [...others, ...closed];
+    const isHere = (region: Region): boolean =>
+      region.country === country && region.subdivision !== undefined;
+    const listed = new Set(
+      (only ? sellsTo.closedRegions : (sellsTo.onlyRegions ?? []))
+        .filter(isHere)
+        .map(({ subdivision }) => subdivision),
+    );
+    const others = all
+      .filter((subdivision) => !listed.has(subdivision))
+      .map((subdivision) => ({ country, subdivision }));
+    const elsewhere = (sellsTo.onlyRegions ?? []).filter((region) => region.country !== country);
+    sellsTo.closedRegions = [
+      ...sellsTo.closedRegions.filter((region) => !isHere(region)),
+      ...(only ? [] : others),
+    ];
+    const open = [...elsewhere, ...(only ? others : [])];
+    if (open.length > 0) sellsTo.onlyRegions = open;
+    else delete sellsTo.onlyRegions;
+  },
+
+  /** Whether what does not travel is sold to every country. */
+  setDigitalEverywhere: ({ book }: Workbook, { on }: { on: boolean }): void => {
+    if (on) book.store.sellsTo.digitalEverywhere = true;
+    else delete book.store.sellsTo.digitalEverywhere;
   },
 
   setClosedRegions: ({ book }: Workbook, { closedRegions }: Pick<SellsTo, 'closedRegions'>): void => {

@@ -55,6 +55,46 @@ const selectCarrierServices = createSelector([selectBook], ({ rates }) => {
   return [...new Map(offered.map(({ code, label }) => [code, { id: code, name: label ?? code }])).values()];
 });
 
+/** The delivery methods an adjustment aims at: every one, or some by their area. */
+const SomeMethods = ({ to, onChange }: Props) => {
+  const { areas } = useAppSelector(selectBook);
+  const { methods: chosen, ...rest } = to;
+  const isChosen = (areaId: string, methodId: string): boolean =>
+    chosen?.some((one) => one.areaId === areaId && one.methodId === methodId) === true;
+  const toggle = (areaId: string, methodId: string): void => {
+    const others = (chosen ?? []).filter((one) => one.areaId !== areaId || one.methodId !== methodId);
+    onChange({
+      ...rest,
+      methods: isChosen(areaId, methodId) ? others : [...others, { areaId, methodId }],
+    });
+  };
+  return (
+    <View style={{ gap: 4, flexGrow: 1, flexBasis: 200 }} role="group" aria-label="Delivery methods">
+      <Text>Delivery methods</Text>
+      <Segments<'every' | 'some'>
+        value={chosen ? 'some' : 'every'}
+        onChange={(next) => onChange(next === 'some' ? { ...rest, methods: [] } : rest)}
+        options={[
+          { value: 'every', label: 'every one' },
+          { value: 'some', label: 'some' },
+        ]}
+      />
+      {chosen
+        ? areas.flatMap((area) =>
+            area.methods.map(({ id, name }) => (
+              <Check
+                key={`${area.id}:${id}`}
+                label={`${name}, ${area.name}`}
+                on={isChosen(area.id, id)}
+                onPress={() => toggle(area.id, id)}
+              />
+            )),
+          )
+        : null}
+    </View>
+  );
+};
+
 /** Which choices an adjustment is for: services, zones and carriers' services, each of them or some. */
 export const SubjectFields = ({ to, onChange }: Props) => {
   const { services, zones, areas, pickups } = useAppSelector(selectBook);
@@ -66,6 +106,7 @@ export const SubjectFields = ({ to, onChange }: Props) => {
       {areas.length > 0 || to.areaIds ? (
         <Some name="Delivery areas" field="areaIds" all={areas} to={to} onChange={onChange} />
       ) : null}
+      {areas.length > 0 || to.methods ? <SomeMethods to={to} onChange={onChange} /> : null}
       {pickups.length > 0 || to.pickupIds ? (
         <Some name="Pickup points" field="pickupIds" all={pickups} to={to} onChange={onChange} />
       ) : null}

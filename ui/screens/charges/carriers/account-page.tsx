@@ -3,12 +3,12 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { listedCarrier } from '../../../../carriers/directory.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
-import { countFigure, percentFigure } from '../../../../core/words/figure.ts';
+import { countFigure, percentFigure, weightFigure } from '../../../../core/words/figure.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { DraftField } from '../../../parts/draft-field.tsx';
 import { PackingFields } from '../../../parts/packing-fields.tsx';
 import { Page } from '../../../parts/page.tsx';
-import { optional, readCountWithin, readName, readPercent } from '../../../parts/readers.ts';
+import { optional, readCountWithin, readMeasure, readName, readPercent } from '../../../parts/readers.ts';
 import { Section } from '../../../parts/section.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -16,7 +16,7 @@ import { Later } from '../../../shell/later.tsx';
 import { PageHead } from '../../../shell/page-head.tsx';
 import { edit } from '../../../state/draft.ts';
 import { told } from '../../../state/session.ts';
-import { selectBook } from '../../../state/selectors.ts';
+import { selectBook, selectSpeech } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -43,6 +43,7 @@ const styles = (inks: Inks) => ({
 /** Where parcels leave from, to what kind of address, what they are declared to be worth, and how long to wait. */
 const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }) => {
   const style = useStyles(styles);
+  const speech = useAppSelector(selectSpeech);
   const { locations } = useAppSelector(selectBook);
   return (
     <View style={style.rows}>
@@ -84,6 +85,19 @@ const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }
           text={account.insure === undefined ? '' : percentFigure(account.insure)}
           read={optional<number>(readPercent)}
           onChange={(insure, visit) => set({ insure }, visit)}
+        />
+        <DraftField
+          right
+          style={style.field}
+          label="Lightest parcel asked about"
+          placeholder="as it weighs"
+          text={
+            account.leastParcelWeight === undefined
+              ? ''
+              : weightFigure(account.leastParcelWeight, speech.units)
+          }
+          read={optional<number>(readMeasure('weight', speech))}
+          onChange={(leastParcelWeight, visit) => set({ leastParcelWeight }, visit)}
         />
         <DraftField
           right

@@ -3,7 +3,15 @@ import type { CarrierService } from '../../../../core/model/price.ts';
 import { moneyFigure, percentFigure } from '../../../../core/words/figure.ts';
 import { Check } from '../../../parts/check.tsx';
 import { DraftField } from '../../../parts/draft-field.tsx';
-import { optional, readMoney, readName, readPercent, signed } from '../../../parts/readers.ts';
+import {
+  optional,
+  readCountWithin,
+  readMoney,
+  readName,
+  readPercent,
+  signed,
+} from '../../../parts/readers.ts';
+import { withDays } from '../transit.ts';
 import { selectSpeech } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -90,6 +98,18 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
             read={optional<number>(readMoney(speech))}
             onChange={(freeFrom, visit) => set({ freeFrom }, visit)}
           />
+          {(['min', 'max'] as const).map((end) => (
+            <DraftField
+              key={end}
+              right
+              style={style.field}
+              label={end === 'min' ? 'Days, at least' : 'Days, at most'}
+              placeholder="carrier’s own"
+              text={offered.transit === undefined ? '' : String(offered.transit[end])}
+              read={optional<number>(readCountWithin(0, 365))}
+              onChange={(days, visit) => set({ transit: withDays(offered.transit, end, days) }, visit)}
+            />
+          ))}
         </View>
       ) : null}
     </View>

@@ -18,8 +18,9 @@ import { useStyles } from '../../../theme/styles.ts';
 import { aside, note } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import { PriceEditor, PriceKind } from '../../charges/price-editor.tsx';
+import { ClosedDates } from './closed-dates.tsx';
 import { CoverageFields } from './coverage-fields.tsx';
-import { WaysFields } from './way-fields.tsx';
+import { MethodsFields } from './method-fields.tsx';
 
 const styles = (inks: Inks) => ({
   panel: { gap: 20, paddingTop: 4, paddingBottom: 24 },
@@ -105,7 +106,7 @@ const Actions = ({ area }: { area: DeliveryArea }) => {
   );
 };
 
-/** Everything about a delivery area: where, what it costs, when it is ready, the ways it comes. */
+/** Everything about a delivery area: where, what it costs, when it is ready, how it comes. */
 export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
@@ -159,7 +160,12 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
           preparation ? set({ preparation }, 'preparation', visit) : undefined
         }
       />
-      <WaysFields area={area} hours={location.hours} />
+      <ClosedDates
+        dates={area.closedDates}
+        location={location.name}
+        onChange={(closedDates, visit) => set({ closedDates }, 'closed dates', visit)}
+      />
+      <MethodsFields area={area} hours={location.hours} />
       <LimitFields limits={area.limits} onChange={(limits, visit) => set({ limits }, 'limits', visit)} />
       <DraftField
         prose

@@ -192,7 +192,7 @@ export const CoverageFields = (props: Props) => {
       <Segments<Coverage['kind']>
         value={covers.kind}
         onChange={(kind) =>
-          kind === covers.kind ? undefined : onChange(firstCoverage(kind, location), null)
+          kind === covers.kind ? undefined : onChange(firstCoverage(kind, location, speech.units), null)
         }
         options={[
           { value: 'postal', label: 'postal codes' },

@@ -1,18 +1,25 @@
 import type { Coverage } from '../../../../core/model/delivery.ts';
+import type { Speech } from '../../../../core/words/figure.ts';
 import type { Location } from '../../../../core/model/location.ts';
 import type { PostalArea } from '../../../../core/reach/postal-reach.ts';
 import { METRES_A_DEGREE } from '../../../../core/place/ring.ts';
 
-const FIRST_METRES = 3_000;
+/** Three kilometres, or two miles. */
+const FIRST_METRES = { metric: 3_000, imperial: 3_218.688 };
 const FIRST_CORNERS = 6;
 const SOMEWHERE = { lat: 44.65, lng: -63.58 };
 
-/** A coverage of a kind to begin with: no code, three kilometres, or six corners about the location. */
-export const firstCoverage = (kind: Coverage['kind'], { address }: Location): Coverage => {
+/** A coverage of a kind to begin with: no code, three kilometres or two miles, or six corners about the location. */
+export const firstCoverage = (
+  kind: Coverage['kind'],
+  { address }: Location,
+  units: Speech['units'],
+): Coverage => {
+  const first = FIRST_METRES[units];
   if (kind === 'postal') return { kind, country: address.country, patterns: [] };
-  if (kind === 'radius') return { kind, metres: FIRST_METRES };
+  if (kind === 'radius') return { kind, metres: first };
   const { lat, lng } = address.point ?? SOMEWHERE;
-  const tall = FIRST_METRES / METRES_A_DEGREE;
+  const tall = first / METRES_A_DEGREE;
   const wide = tall / Math.cos((lat * Math.PI) / 180);
   const round = (degrees: number): number => Math.round(degrees * 100_000) / 100_000;
   return {

@@ -91,7 +91,7 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
     dispatch(
       edit(
         'addArea',
-        { name, locationId: location.id, covers: firstCoverage(kind, location) },
+        { name, locationId: location.id, covers: firstCoverage(kind, location, speech.units) },
         `New area: ${name}`,
       ),
     );

@@ -19,6 +19,7 @@ import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { aside, note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
+import { ClosedDates } from './closed-dates.tsx';
 import { WeekStrip } from './week-strip.tsx';
 
 const styles = (inks: Inks) => ({
@@ -161,6 +162,11 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
         timing={point.timing}
         hours={location?.hours ?? []}
         onChange={(timing, visit) => set({ timing }, 'time', visit)}
+      />
+      <ClosedDates
+        dates={point.closedDates}
+        location={location?.name ?? ''}
+        onChange={(closedDates, visit) => set({ closedDates }, 'closed dates', visit)}
       />
       <WeekStrip id={point.id} />
       <LimitFields limits={point.limits} onChange={(limits, visit) => set({ limits }, 'limits', visit)} />

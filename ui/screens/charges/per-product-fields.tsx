@@ -23,7 +23,7 @@ interface Props {
 const styles = (inks: Inks) => ({ all: { gap: 12 }, note: note(inks) });
 
 /** Each good's own price for sending it, and what goods without one are charged. */
-export const ByGoodsFields = ({ price, onChange }: Props) => {
+export const PerProductFields = ({ price, onChange }: Props) => {
   const style = useStyles(styles);
   const router = useRouter();
   const speech = useAppSelector(selectSpeech);

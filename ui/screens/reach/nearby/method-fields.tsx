@@ -3,6 +3,7 @@ import { Text } from 'react-native-paper';
 import type { DeliveryArea, DeliveryMethod } from '../../../../core/model/delivery.ts';
 import type { OpeningHours } from '../../../../core/model/time.ts';
 import { moneyFigure } from '../../../../core/words/figure.ts';
+import { Check } from '../../../parts/check.tsx';
 import { DraftField } from '../../../parts/draft-field.tsx';
 import { LimitFields } from '../../../parts/limit-fields.tsx';
 import { optional, readCountWithin, readMoney, readName } from '../../../parts/readers.ts';
@@ -17,7 +18,7 @@ import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import { WeekStrip } from './week-strip.tsx';
 
 const styles = (inks: Inks) => ({
-  way: { gap: 12, borderLeftWidth: 3, borderLeftColor: inks.hairline, paddingLeft: 12 },
+  method: { gap: 12, borderLeftWidth: 3, borderLeftColor: inks.hairline, paddingLeft: 12 },
   title: { fontFamily: SANS_STRONG },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
   name: { flexGrow: 1, flexBasis: 160 },
@@ -26,30 +27,30 @@ const styles = (inks: Inks) => ({
 
 interface Props {
   area: DeliveryArea;
-  way: DeliveryMethod;
+  method: DeliveryMethod;
   hours: readonly OpeningHours[];
 }
 
-const WayFields = ({ area, way, hours }: Props) => {
+const MethodFields = ({ area, method, hours }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const speech = useAppSelector(selectSpeech);
   const set = (changes: Partial<DeliveryMethod>, what: string, visit: string | null = null): void => {
-    const label = `${area.name}, ${way.name}: ${what}`;
-    dispatch(edit('setWay', { areaId: area.id, id: way.id, changes }, label, visit));
+    const label = `${area.name}, ${method.name}: ${what}`;
+    dispatch(edit('setMethod', { areaId: area.id, id: method.id, changes }, label, visit));
   };
   const remove = (): void => {
-    dispatch(edit('removeWay', { areaId: area.id, id: way.id }, `${area.name}: remove ${way.name}`));
-    dispatch(told({ text: `Removed ${way.name} from ${area.name}.`, undo: true }));
+    dispatch(edit('removeMethod', { areaId: area.id, id: method.id }, `${area.name}: remove ${method.name}`));
+    dispatch(told({ text: `Removed ${method.name} from ${area.name}.`, undo: true }));
   };
   return (
-    <View style={style.way} role="group" aria-label={`Way ${way.name}`}>
+    <View style={style.method} role="group" aria-label={`Delivery method ${method.name}`}>
       <View style={style.row}>
         <DraftField
           prose
           style={style.name}
-          label="Way, as customers see it"
-          text={way.name}
+          label="Delivery method, as customers see it"
+          text={method.name}
           read={readName}
           onChange={(name, visit) => set({ name }, 'name', visit)}
         />
@@ -57,7 +58,7 @@ const WayFields = ({ area, way, hours }: Props) => {
           right
           style={style.field}
           label="On top of the price"
-          text={moneyFigure(way.add, speech.decimals)}
+          text={moneyFigure(method.add, speech.decimals)}
           read={readMoney(speech)}
           onChange={(add, visit) => set({ add }, 'addition', visit)}
         />
@@ -66,25 +67,32 @@ const WayFields = ({ area, way, hours }: Props) => {
           style={style.field}
           label="Only within days"
           placeholder="any time"
-          text={way.withinDays === undefined ? '' : String(way.withinDays)}
+          text={method.withinDays === undefined ? '' : String(method.withinDays)}
           read={optional<number>(readCountWithin(0, 366))}
           onChange={(withinDays, visit) => set({ withinDays }, 'within days', visit)}
         />
       </View>
+      {method.add > 0 ? (
+        <Check
+          label="Due even when the delivery is free"
+          on={method.addStays === true}
+          onPress={() => set({ addStays: method.addStays ? undefined : true }, 'addition when free')}
+        />
+      ) : null}
       <TimingFields
-        timing={way.timing}
+        timing={method.timing}
         hours={hours}
         onChange={(timing, visit) => set({ timing }, 'time', visit)}
       />
-      <WeekStrip id={`${area.id}:${way.id}`} />
+      <WeekStrip id={`${area.id}:${method.id}`} />
       <LimitFields
-        name={`By ${way.name} only baskets of`}
-        limits={way.limits}
+        name={`By ${method.name} only baskets of`}
+        limits={method.limits}
         onChange={(limits, visit) => set({ limits }, 'limits', visit)}
       />
       {area.methods.length > 1 ? (
         <TextAction
-          label={`Remove ${way.name}`}
+          label={`Remove ${method.name}`}
           style={{ alignSelf: 'flex-start', marginLeft: -4 }}
           onPress={remove}
         />
@@ -94,20 +102,20 @@ const WayFields = ({ area, way, hours }: Props) => {
 };
 
 /** The ways an area's deliveries can come, each a choice at checkout. */
-export const WaysFields = ({ area, hours }: Pick<Props, 'area' | 'hours'>) => {
+export const MethodsFields = ({ area, hours }: Pick<Props, 'area' | 'hours'>) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   return (
     <View style={{ gap: 16 }}>
-      <Text style={style.title}>Ways it can come</Text>
-      {area.methods.map((way) => (
-        <WayFields key={way.id} area={area} way={way} hours={hours} />
+      <Text style={style.title}>Delivery methods</Text>
+      {area.methods.map((method) => (
+        <MethodFields key={method.id} area={area} method={method} hours={hours} />
       ))}
       <TextAction
-        label="Add a way"
+        label="Add a delivery method"
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={() =>
-          dispatch(edit('addWay', { areaId: area.id, name: 'New way' }, `${area.name}: new way`))
+          dispatch(edit('addMethod', { areaId: area.id, name: 'New method' }, `${area.name}: new method`))
         }
       />
     </View>
