@@ -161,6 +161,7 @@ const toCheckout = async (page: Page, code: string, town: string): Promise<void>
   await page.getByRole('link', { name: /^Basket/ }).click();
   await page.getByRole('button', { name: 'To the checkout' }).click();
   await page.getByLabel('Full name').fill('Ines Varga');
+  await page.getByLabel('E-mail').fill('ines@example.org');
   await page.getByLabel('Street and number').fill('4 Tide Lane');
   await page.getByLabel('Town').fill(town);
   await page.getByLabel('Postal code').fill(code);

@@ -44,8 +44,8 @@ describe('figures as they are typed', () => {
     ['3.2kg', 'metric', 3_200],
     ['3.2', 'metric', 3_200],
     ['600 g', 'metric', 600],
-    ['7 lb 4 oz', 'metric', 3_289],
-    ['7', 'imperial', 3_175],
+    ['7 lb 4 oz', 'metric', 3_288.5446825],
+    ['7', 'imperial', 3_175.14659],
     ['2 kilograms', 'metric', 2_000],
     ['7 stone', 'metric', null],
     ['kg', 'metric', null],
@@ -61,7 +61,7 @@ describe('figures as they are typed', () => {
       typedLength('12', 'imperial'),
       typedVolume('12.5', 'metric'),
       typedVolume('3 cu in', 'metric'),
-    ]).toEqual([1_800, 305, 12_500_000, 49_161].map((value) => ({ ok: true, value })));
+    ]).toEqual([1_800, 304.8, 12_500_000, 49_161].map((value) => ({ ok: true, value })));
     expect([typedPercent('12.5 %'), typedPercent('0,25'), typedPercent('1.005')]).toEqual([
       { ok: true, value: 1_250 },
       { ok: true, value: 25 },

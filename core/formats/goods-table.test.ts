@@ -24,7 +24,7 @@ describe('a size as people write it', () => {
     ['30x20x15 cm', { length: 300, width: 200, height: 150 }],
     ['30 × 20 × 15', { length: 300, width: 200, height: 150 }],
     ['300X200x150mm', { length: 300, width: 200, height: 150 }],
-    ['12in x 8 in x 4 in', { length: 305, width: 203, height: 102 }],
+    ['12in x 8 in x 4 in', { length: 304.8, width: 203.2, height: 101.6 }],
     ['1.8 m by 5 cm by 40 mm', { length: 1_800, width: 50, height: 40 }],
     ['12,5*10*2', { length: 125, width: 100, height: 20 }],
   ])('%s', (text, size) => expect(typedSize(text, 'cm')).toEqual(size));
@@ -95,7 +95,7 @@ describe('a table of goods', () => {
         keepUpright: true,
         groupIds: ['pots'],
       },
-      { sku: 'can', name: 'Watering can', price: 3_900, fulfilment: 'physical', weight: 3_289 },
+      { sku: 'can', name: 'Watering can', price: 3_900, fulfilment: 'physical', weight: 3_288.5446825 },
       { sku: 'bag', name: 'Soil', price: 1_200, fulfilment: 'physical', weight: 9_000 },
     ]);
   });
@@ -223,14 +223,22 @@ describe('a difference between goods', () => {
   });
 });
 
-const side = fc.integer({ min: 0, max: 100_000 });
+const side = fc.oneof(
+  fc.integer({ min: 0, max: 100_000 }),
+  fc.integer({ min: 1, max: 999 }).map((tenths) => Number((tenths * 2.54).toFixed(9))),
+);
 const maybe = <T>(value: fc.Arbitrary<T>) => fc.option(value, { nil: undefined });
 const anyGood = fc
   .record({
     name: fc.string({ minLength: 1, maxLength: 60 }).filter((name) => name.trim() === name && name !== ''),
     price: fc.integer({ min: 0, max: 1_000_000_000 }),
     fulfilment: fc.constantFrom('physical' as const, 'digital' as const),
-    weight: maybe(fc.integer({ min: 0, max: 100_000_000 })),
+    weight: maybe(
+      fc.oneof(
+        fc.integer({ min: 0, max: 100_000_000 }),
+        fc.integer({ min: 1, max: 9_999 }).map((ounces) => Number((ounces * 28.349523125).toFixed(9))),
+      ),
+    ),
     size: maybe(fc.record({ length: side, width: side, height: side })),
     onceFee: maybe(fc.integer({ min: 0, max: 1_000_000_000 })),
     packsAlone: maybe(fc.constant(true)),

@@ -95,8 +95,8 @@ describe('a rate table in a file', () => {
     ];
     const { items, faults } = read(rows, { ...KILOS, unit: 'lb', includesTo: true, mark: ',' });
     expect(items).toEqual([
-      { from: 0, to: 908, amount: 400 },
-      { from: 907, amount: 600, each: { size: 454, amount: 50, count: 'exact' } },
+      { from: 0, to: 907.186, amount: 400 },
+      { from: 907.18474, amount: 600, each: { size: 453.59237, amount: 50, count: 'exact' } },
     ]);
     expect(faults.map(({ path }) => path)).toEqual(['row 4, Amount for each', 'row 5, Each']);
   });

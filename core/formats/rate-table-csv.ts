@@ -181,7 +181,7 @@ const eachOf = (reader: RowReader): Each | undefined => {
 };
 
 /** What lies above 'up to and including': the next whole unit, or the next that is told apart. */
-const justAbove = (end: number): number => (Number.isInteger(end) ? end + 1 : toThousandth(end) + 0.001);
+const justAbove = (end: number): number => (Number.isInteger(end) ? end + 1 : toThousandth(end + 0.001));
 
 const readRow = (
   cell: Cell,

@@ -38,7 +38,10 @@ const ELSEWHERE: readonly string[] = ['outside-area', 'too-far'];
  * Why a customer has no choice at all, each reason once. What the customer cannot do anything about, and that the
  * address is not nearby, is left out where something else stands in the way too.
  */
-export const obstacles = ({ choices, withheld }: Quote, speech: Speech): CustomerReason[] => {
+export const obstacles = (
+  { choices, withheld }: Pick<Quote, 'choices' | 'withheld'>,
+  speech: Speech,
+): CustomerReason[] => {
   if (choices.length > 0) return [];
   const near = withheld.filter(({ code }) => !ELSEWHERE.includes(code));
   const apt = near.length > 0 ? near : withheld;

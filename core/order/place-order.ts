@@ -16,6 +16,8 @@ export interface Ordering {
   number: string;
   recipient: string;
   billing?: PastOrder['billing'];
+  /** How the customer is reached. */
+  contact?: PastOrder['contact'];
   payment?: string;
   /** The day or time that was chosen, where there is one to choose. */
   slot?: { start: string; end: string };
@@ -70,7 +72,8 @@ const promiseOf = ({ ready, arrives }: Choice): Pick<PastOrder, 'promise'> => {
  * its charge is no longer the one that was shown, it can no longer be paid so, or its time is gone.
  */
 export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<PastOrder> => {
-  const { request, choiceId, shown, number, recipient, billing, payment, answers, slot, at } = ordering;
+  const { request, choiceId, shown, number, recipient, billing, contact, payment, answers, slot, at } =
+    ordering;
   const faults = requestFaults(compiled, request);
   if (faults.length > 0) return { ok: false, faults: [...faults] };
   const quoted = quote(compiled, request, answers);
@@ -97,6 +100,7 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
     ...(cost === undefined ? {} : { cost }),
     ...(payment === undefined ? {} : { payment }),
     ...(billing ? { billing } : {}),
+    ...(contact ? { contact } : {}),
     sums: {
       goods,
       taxes,

@@ -52,6 +52,13 @@ const tooLittle = (
   };
 };
 
+/** Nobody says a distance to the metre. */
+const HUNDRED_METRES = 100;
+const customerFigure = (measure: MeasureName, value: number, speech: Speech): string =>
+  measure === 'distance'
+    ? distanceFigure(Math.round(value / HUNDRED_METRES) * HUNDRED_METRES, speech.units)
+    : measureFigure(measure, value, speech);
+
 const tooMuch = (
   name: string,
   measure: MeasureName,
@@ -60,7 +67,7 @@ const tooMuch = (
   speech: Speech,
 ): CustomerReason => ({
   because: 'basket',
-  why: `${name} takes ${most}; ${COMES_TO[measure]} ${measureFigure(measure, value, speech)}.`,
+  why: `${name} takes ${most}; ${COMES_TO[measure]} ${customerFigure(measure, value, speech)}.`,
   help:
     measure === 'longestSide'
       ? 'Order without the longest item.'
@@ -122,9 +129,9 @@ const REASONS: Reasons = {
     why: `${name} is for orders from ${moneyFigure(least, decimals)}.`,
     help: `Add ${moneyFigure(least - subtotal, decimals)} more to the basket.`,
   }),
-  'too-far': ({ distance, most }, name, { units }) => ({
+  'too-far': ({ most }, name, { units }) => ({
     because: 'place',
-    why: `${name} is for customers up to ${distanceFigure(most, units)} away; you are ${distanceFigure(distance, units)} away.`,
+    why: `${name} is for customers up to ${distanceFigure(most, units)} away.`,
     help: 'Check the postal code, or choose another way.',
   }),
   'no-time-left': ({ next }, name) => ({

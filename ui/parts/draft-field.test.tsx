@@ -54,7 +54,7 @@ describe('a field of the draft', () => {
 
 describe('readers', () => {
   test('take what people write and say what would be right', () => {
-    expect(readMeasure('weight', METRIC)('7 lb 4 oz')).toEqual({ ok: true, value: 3_289 });
+    expect(readMeasure('weight', METRIC)('7 lb 4 oz')).toEqual({ ok: true, value: 3_288.5446825 });
     expect(readMeasure('weight', { ...METRIC, units: 'imperial' })('x')).toEqual({
       ok: false,
       text: 'Write a weight, as 7 lb 4 oz.',

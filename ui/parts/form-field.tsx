@@ -31,10 +31,11 @@ export const FormField = <V extends FieldValues>(props: Props<V>) => {
     <Controller
       control={control}
       name={name}
-      render={({ field: { value, onChange, onBlur }, fieldState: { error } }) => (
+      render={({ field: { value, onChange, onBlur, ref }, fieldState: { error } }) => (
         <View>
           <Text style={style.label}>{label}</Text>
           <TextInput
+            ref={ref}
             mode="outlined"
             outlineStyle={FIELD_OUTLINE}
             dense

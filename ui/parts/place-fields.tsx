@@ -2,7 +2,8 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Destination } from '../../core/model/place.ts';
 import { locate, type Gazetteer } from '../../gazetteer/locate.ts';
-import { countryName, useWorldPlaces } from '../places/places.ts';
+import { contradictedBy, withSubdivision } from '../../core/place/subdivision-of-code.ts';
+import { countryName, subdivisionName, useWorldPlaces } from '../places/places.ts';
 import { located, useGazetteer } from '../places/use-gazetteer.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -10,6 +11,7 @@ import type { Inks } from '../theme/tokens.ts';
 import { Chooser } from './chooser.tsx';
 import { DraftField } from './draft-field.tsx';
 import { readWords } from './readers.ts';
+import { TextAction } from './text-action.tsx';
 
 interface Props {
   destination: Destination;
@@ -18,7 +20,11 @@ interface Props {
   street?: boolean;
 }
 
-const styles = (inks: Inks) => ({ note: note(inks) });
+const styles = (inks: Inks) => ({
+  note: note(inks),
+  fault: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
+  faultText: { ...note(inks), color: inks.rubric },
+});
 
 /** What the gazetteer knows of an address, and what is told by where it is on the map. */
 const knownText = (gazetteer: Gazetteer, destination: Destination): string => {
@@ -27,6 +33,13 @@ const knownText = (gazetteer: Gazetteer, destination: Destination): string => {
   return destination.point
     ? 'The gazetteer does not know this code; its point was written by hand.'
     : 'The gazetteer does not know this code: no distance can be told, and no area drawn on the map takes it.';
+};
+
+/** An address with another postal code: a region that only followed from the code goes with it. */
+const withCode = (destination: Destination, postalCode: string): Destination => {
+  const { subdivision, ...rest } = destination;
+  const followed = withSubdivision(rest).subdivision === subdivision;
+  return { ...rest, ...(subdivision === undefined || followed ? {} : { subdivision }), postalCode };
 };
 
 const row = { flexDirection: 'row', gap: 12 } as const;
@@ -39,6 +52,7 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
   const { country, subdivision, postalCode = '', city = '', lines = [] } = destination;
   const gazetteer = useGazetteer(country);
   const subdivisions = places?.subdivisions.get(country) ?? [];
+  const contradicted = contradictedBy(destination);
   return (
     <View style={{ gap: 8 }}>
       {street ? (
@@ -58,7 +72,7 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
           label="Postal code"
           text={postalCode}
           read={readWords(20)}
-          onChange={(code, visit) => onChange(located({ ...destination, postalCode: code }), visit)}
+          onChange={(code, visit) => onChange(located(withCode(destination, code)), visit)}
         />
         <DraftField
           style={half}
@@ -90,6 +104,17 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
           />
         ) : null}
       </View>
+      {contradicted === null ? null : (
+        <View style={style.fault} role="alert">
+          <Text style={style.faultText}>
+            {postalCode} is in {subdivisionName(contradicted)}, not in {subdivisionName(subdivision ?? '')}.
+          </Text>
+          <TextAction
+            label={`Use ${subdivisionName(contradicted)}`}
+            onPress={() => onChange({ ...destination, subdivision: contradicted }, null)}
+          />
+        </View>
+      )}
       {gazetteer === null || postalCode === '' ? null : (
         <Text style={style.note}>{knownText(gazetteer, destination)}</Text>
       )}

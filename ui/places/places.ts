@@ -38,6 +38,10 @@ const load = async (): Promise<WorldPlaces> => {
   return { countries, subdivisions, byNumber: iso31661NumericToAlpha2 };
 };
 
+/** A subdivision's name once the places are loaded; its code until then, or where it has none. */
+export const subdivisionName = (code: string): string =>
+  loaded?.subdivisions.get(code.slice(0, 2))?.find((one) => one.code === code)?.name ?? code;
+
 /** The places of the world, loaded once. */
 export const loadWorldPlaces = async (): Promise<WorldPlaces> => {
   loading ??= load();

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Destination } from '../../core/model/place.ts';
+import { withSubdivision } from '../../core/place/subdivision-of-code.ts';
 import { allLocated, locate, type Gazetteer, type Located } from '../../gazetteer/locate.ts';
 import { readGazetteer } from '../../gazetteer/read-gazetteer.ts';
 
@@ -40,9 +41,12 @@ export const usePostalAreas = (country: string): Located[] => {
   return found;
 };
 
-/** An address with the point of its postal area, as far as the gazetteer of its country is read and knows it. */
+/**
+ * An address with what its postal code says: the subdivision it lies in, where none is given, and the point of its
+ * area, as far as the gazetteer of its country is read and knows it.
+ */
 export const located = (destination: Destination): Destination => {
-  const { point: _, ...address } = destination;
+  const { point: _, ...address } = withSubdivision(destination);
   const found = locate(known.get(destination.country) ?? {}, destination);
   return found ? { ...address, point: found.point } : address;
 };

@@ -34,6 +34,8 @@ export interface CustomerView {
   sums: ReadonlyMap<string, Sums>;
   /** Why there is no choice at all. */
   obstacles: CustomerReason[];
+  /** Why nothing can be collected, for someone who wants to collect. */
+  collectObstacles: CustomerReason[];
   /** The fewest parts the basket can be had in, where no one choice takes all of it, and what they come to together. */
   parts: { split: Split; sums: Sums } | null;
   /** Carriers are still asked what some part would cost. */
@@ -82,6 +84,12 @@ const sumsOfParts = (compiled: CompiledBook, { parts }: Split, known: AnswersSta
       total: all.total + part.total,
     }));
 
+const collectObstacles = ({ choices, withheld }: Quote, { speech }: CompiledBook): CustomerReason[] => {
+  const isPickup = ({ kind }: { kind: string }): boolean => kind === 'pickup';
+  const collected = { choices: choices.filter(isPickup), withheld: withheld.filter(isPickup) };
+  return obstacles(collected, speech);
+};
+
 const viewOf = (
   compiled: CompiledBook,
   request: QuoteRequest | null,
@@ -97,6 +105,7 @@ const viewOf = (
     asked,
     sums: new Map(quoted.choices.map((choice) => [choice.id, sumsOf(compiled, request, quoted, choice)])),
     obstacles: obstacles(quoted, compiled.speech),
+    collectObstacles: collectObstacles(quoted, compiled),
     questions: [...asked.questions, ...questions],
     parts: split && { split, sums: sumsOfParts(compiled, split, known) },
     partsWait: waits,

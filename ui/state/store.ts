@@ -4,6 +4,7 @@ import { draftReducer, type DraftState } from './draft.ts';
 import { initialSession, sessionReducer, type SessionState } from './session.ts';
 import { answersReducer } from './answers.ts';
 import { basketReducer, type BasketLine } from './basket.ts';
+import { checkoutDraftReducer } from './checkout-draft.ts';
 import { holdsReducer } from './holds.ts';
 import { demoEditionReducer, editionsReducer } from './editions.ts';
 import { demoOrdersReducer, ordersReducer } from './orders.ts';
@@ -34,6 +35,7 @@ export const makeStore = ({ draft, session, basket = [], orders = [], storage }:
       session: sessionReducer,
       basket: basketReducer,
       holds: holdsReducer,
+      checkoutDraft: checkoutDraftReducer,
       orders: (state: PastOrder[] = orders, action: UnknownAction) => ordersReducer(state, action),
       demoOrders: (state: PastOrder[] = NO_ORDERS, action: UnknownAction) => demoOrdersReducer(state, action),
       editions: (state: Edition[] = NO_EDITIONS, action: UnknownAction) => editionsReducer(state, action),

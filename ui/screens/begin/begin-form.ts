@@ -11,6 +11,7 @@ import { normaliseCode } from '../../../core/place/postal.ts';
 import { pastedPatterns, type PastedPatterns } from '../../../core/place/pasted-patterns.ts';
 import { currencyDecimals, type Speech } from '../../../core/words/figure.ts';
 import { optional, readMeasure, readMoney, readName, readPercent, readSpans } from '../../parts/readers.ts';
+import { located } from '../../places/use-gazetteer.ts';
 import { isWholeCode } from '../../places/whole-code.ts';
 import { countryName } from '../../places/places.ts';
 
@@ -205,12 +206,12 @@ export const answersOf = (values: BeginValues): FirstAnswers => {
     currency: values.currency,
     timeZone: values.timeZone,
     units: values.units,
-    from: {
+    from: located({
       country,
       ...(subdivision === '' ? {} : { subdivision }),
       ...(postalCode.trim() === '' ? {} : { postalCode: postalCode.trim() }),
       ...(city.trim() === '' ? {} : { city: city.trim() }),
-    },
+    }),
     fromName: values.place.trim() || values.shop.trim(),
     homeName: countryName(country),
     ...(points > 0 ? { tax: { name: taxName.trim(), points } } : {}),

@@ -12,6 +12,7 @@ import { told, trialChosen } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import type { Workbook } from '../../state/workbook.ts';
 import { useStyles } from '../../theme/styles.ts';
+import { useGazetteer } from '../../places/use-gazetteer.ts';
 import { answersOf, emptyValues, faultsOfStep, QUESTIONS, type BeginValues } from './begin-form.ts';
 import { beginStyles, type StepProps } from './begin-parts.tsx';
 import { BeginReview } from './begin-review.tsx';
@@ -42,6 +43,8 @@ const useSteps = () => {
     defaultValues: emptyValues(Intl.DateTimeFormat().resolvedOptions().timeZone),
   });
   const values = useWatch({ control: form.control }) as BeginValues;
+  // Where the codes of the country lie, for the point of the first location.
+  useGazetteer(values.country);
   const next = (): void => {
     const faults = Object.entries(faultsOfStep(form.getValues(), step));
     form.clearErrors();

@@ -5,7 +5,7 @@ import { Chooser } from '../../parts/chooser.tsx';
 import { FormField } from '../../parts/form-field.tsx';
 import { countryName, useWorldPlaces } from '../../places/places.ts';
 import { SANS } from '../../theme/tokens.ts';
-import { addressLines, type CheckoutValues, type FieldSpec } from './address-form.ts';
+import { askedLines, type Asked, type CheckoutValues, type FieldSpec } from './address-form.ts';
 
 interface Props {
   control: Control<CheckoutValues>;
@@ -14,6 +14,9 @@ interface Props {
   /** Another country, whose regions are others too, or another region, in which the code may not lie. */
   onPlace: (field: 'country' | 'subdivision') => void;
   onSubmit: () => void;
+  asked?: Asked;
+  /** The countries that may be chosen; undefined for all. */
+  sellsTo?: (country: string) => boolean;
 }
 
 const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-start' } as const;
@@ -59,7 +62,15 @@ const Chosen = (
 );
 
 /** An address with the fields that its country's post asks for, in the order it writes them. */
-export const AddressFields = ({ control, part, country, onPlace, onSubmit }: Props) => {
+export const AddressFields = ({
+  control,
+  part,
+  country,
+  onPlace,
+  onSubmit,
+  asked = 'whole',
+  sellsTo = () => true,
+}: Props) => {
   const places = useWorldPlaces();
   const regions = places?.subdivisions.get(country) ?? [];
   const field = (spec: FieldSpec) =>
@@ -82,7 +93,7 @@ export const AddressFields = ({ control, part, country, onPlace, onSubmit }: Pro
         <FormField
           control={control}
           name={`${part}.${spec.field}`}
-          label={spec.required ? spec.label : `${spec.label} (may be left)`}
+          label={spec.required ? spec.label : `${spec.label} (optional)`}
           onSubmit={onSubmit}
           style={{ height: HEIGHT }}
           contentStyle={content}
@@ -91,18 +102,22 @@ export const AddressFields = ({ control, part, country, onPlace, onSubmit }: Pro
     );
   return (
     <View style={{ gap: 12 }}>
-      <View style={row}>
-        <Chosen
-          control={control}
-          part={part}
-          field="country"
-          label="Country"
-          nameOf={(code) => (code === '' ? '' : countryName(code))}
-          options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name, note: '' }))}
-          onChosen={() => onPlace('country')}
-        />
-      </View>
-      {addressLines(country).map((line) => (
+      {asked === 'name' ? null : (
+        <View style={row}>
+          <Chosen
+            control={control}
+            part={part}
+            field="country"
+            label="Country"
+            nameOf={(code) => (code === '' ? '' : countryName(code))}
+            options={(places?.countries ?? [])
+              .filter(({ code }) => sellsTo(code))
+              .map(({ code, name }) => ({ id: code, name, note: '' }))}
+            onChosen={() => onPlace('country')}
+          />
+        </View>
+      )}
+      {askedLines(country, asked).map((line) => (
         <View style={row} key={line.map((spec) => spec.field).join()}>
           {line.map(field)}
         </View>

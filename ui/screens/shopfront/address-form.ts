@@ -2,8 +2,8 @@ import { formatAddress, type Address } from 'localized-address-format';
 import { z } from 'zod';
 import type { PastOrder } from '../../../core/model/order.ts';
 import type { Destination } from '../../../core/model/place.ts';
-import { normaliseCode } from '../../../core/place/postal.ts';
-import { subdivisionOfCode } from '../../../core/place/subdivision-of-code.ts';
+import { contradictedBy } from '../../../core/place/subdivision-of-code.ts';
+import { subdivisionName } from '../../places/places.ts';
 import { hasCodeForm, isWholeCode } from '../../places/whole-code.ts';
 
 /** An address as it is typed. */
@@ -99,23 +99,50 @@ const codeFault = (country: string, code: string, label: string): string | null 
   return isWholeCode(country)(code) ? null : `“${code.trim()}” is no ${label} of this country.`;
 };
 
-/** The subdivision that the code itself names, against the one chosen. */
-const codeElsewhere = ({ country, subdivision, postalCode }: AddressValues): string | null => {
-  const named = subdivisionOfCode(country, normaliseCode(country, postalCode));
-  return named !== undefined && subdivision !== '' && named !== subdivision
-    ? `“${postalCode.trim()}” lies in another region than the one chosen.`
-    : null;
+/** The subdivision that the code itself names, where another is chosen; else null. */
+export const codesSubdivision = ({ country, subdivision, postalCode }: AddressValues): string | null =>
+  subdivision === '' ? null : contradictedBy({ country, subdivision, postalCode });
+
+const codeElsewhere = (values: AddressValues): string | null => {
+  const named = codesSubdivision(values);
+  return named === null
+    ? null
+    : `“${values.postalCode.trim()}” is in ${subdivisionName(named)}, not in ${subdivisionName(values.subdivision)}.`;
+};
+
+/** How much of an address is asked for: all of it, the place alone for taxes, or only who it is. */
+export type Asked = 'whole' | 'place' | 'name';
+const ASKED: Record<Asked, readonly AddressField[] | null> = {
+  whole: null,
+  place: ['name', 'country', 'subdivision', 'postalCode'],
+  name: ['name'],
+};
+
+/** The lines of an address that are asked for. */
+export const askedLines = (country: string, asked: Asked): FieldSpec[][] => {
+  const fields = ASKED[asked];
+  const lines = addressLines(country);
+  return fields === null
+    ? lines
+    : lines
+        .map((line) => line.filter(({ field }) => fields.includes(field)))
+        .filter((line) => line.length > 0);
 };
 
 /** What is wrong with an address, field by field; nothing where it can be used. */
-export const addressFaults = (values: AddressValues): Partial<Record<AddressField, string>> => {
+export const addressFaults = (
+  values: AddressValues,
+  asked: Asked = 'whole',
+): Partial<Record<AddressField, string>> => {
   const faults: Partial<Record<AddressField, string>> = {};
-  for (const { field, label, required } of addressLines(values.country).flat()) {
+  const specs = askedLines(values.country, asked).flat();
+  for (const { field, label, required } of specs) {
     const text = values[field].trim();
     if (text === '' && required) faults[field] = `${label} is needed.`;
     else if (text.length > LENGTHS[field]) faults[field] = `At most ${LENGTHS[field]} characters.`;
   }
   const { country, postalCode } = values;
+  if (!specs.some(({ field }) => field === 'postalCode')) return faults;
   if (postalCode.trim() !== '' && !faults.postalCode) {
     const wrong = codeFault(
       country,
@@ -130,8 +157,8 @@ export const addressFaults = (values: AddressValues): Partial<Record<AddressFiel
 };
 
 /** Where the order goes, from what is typed so far; null until the country, region and code can be trusted. */
-export const destinationOf = (values: AddressValues): Destination | null => {
-  const faults = addressFaults(values);
+export const destinationOf = (values: AddressValues, asked: Asked = 'whole'): Destination | null => {
+  const faults = addressFaults(values, asked);
   if (values.country === '' || faults.postalCode || faults.subdivision) return null;
   const { country, subdivision, postalCode, city, line1, line2 } = values;
   const fields = new Set(addressLines(country).flatMap((line) => line.map(({ field }) => field)));
@@ -146,6 +173,10 @@ export const destinationOf = (values: AddressValues): Destination | null => {
 };
 
 export interface CheckoutValues {
+  /** Whether it is sent or brought to the customer, or the customer collects it. */
+  how: 'send' | 'collect';
+  email: string;
+  phone: string;
   ship: AddressValues;
   billSame: boolean;
   bill: AddressValues;
@@ -167,15 +198,52 @@ const addressShape = z.object({
   postalCode: z.string(),
 });
 
-/** The checkout's form: the shipping address, and a billing address where it is another. */
-export const checkoutSchema = z
-  .object({ ship: addressShape, billSame: z.boolean(), bill: addressShape })
-  .superRefine((values, context) => {
-    for (const part of values.billSame ? (['ship'] as const) : (['ship', 'bill'] as const)) {
-      for (const [field, message] of Object.entries(addressFaults(values[part])))
-        context.addIssue({ code: 'custom', path: [part, field], message });
-    }
-  });
+/** What is asked of whoever orders: all, the place for what does not travel, the name where it is collected. */
+export const askedFor = ({ how }: Pick<CheckoutValues, 'how'>, travels: boolean): Asked => {
+  if (!travels) return 'place';
+  return how === 'collect' ? 'name' : 'whole';
+};
+
+/** How the customer is reached, as the order keeps it. */
+export const contactOf = ({ email, phone }: CheckoutValues): Pick<PastOrder, 'contact'> => ({
+  contact: {
+    ...(email.trim() === '' ? {} : { email: email.trim() }),
+    ...(phone.trim() === '' ? {} : { phone: phone.trim() }),
+  },
+});
+
+const contactFaults = ({ email, phone }: CheckoutValues): Partial<Record<'email' | 'phone', string>> => {
+  const [mail, number] = [email.trim(), phone.trim()];
+  if (mail === '' && number === '') return { email: 'An e-mail address or a phone number is needed.' };
+  const faults: Partial<Record<'email' | 'phone', string>> = {};
+  if (mail !== '' && !z.email().max(254).safeParse(mail).success)
+    faults.email = `“${mail.slice(0, 40)}” is not an e-mail address.`;
+  if (number !== '' && !/^[+(]?[\d\s().\/-]{5,38}$/.test(number))
+    faults.phone = `“${number.slice(0, 40)}” is not a phone number.`;
+  return faults;
+};
+
+/** The checkout's form: who and where, how they are reached, and a billing address where it is another. */
+export const checkoutSchema = (travels: boolean) =>
+  z
+    .object({
+      how: z.enum(['send', 'collect']),
+      email: z.string(),
+      phone: z.string(),
+      ship: addressShape,
+      billSame: z.boolean(),
+      bill: addressShape,
+    })
+    .superRefine((values, context) => {
+      const add = (path: string[], message: string): void =>
+        context.addIssue({ code: 'custom', path, message });
+      for (const [field, message] of Object.entries(addressFaults(values.ship, askedFor(values, travels))))
+        add(['ship', field], message);
+      for (const [field, message] of Object.entries(contactFaults(values))) add([field], message);
+      if (values.billSame) return;
+      for (const [field, message] of Object.entries(addressFaults(values.bill)))
+        add(['bill', field], message);
+    });
 
 /** An address as its country's post writes it, for the customer to read again. */
 export const writtenAddress = (

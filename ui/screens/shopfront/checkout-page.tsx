@@ -3,6 +3,9 @@ import { Button, Text } from 'react-native-paper';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
 import { promiseSentence } from '../../../core/words/promise-sentence.ts';
 import { Check } from '../../parts/check.tsx';
+import { FormField } from '../../parts/form-field.tsx';
+import { Segments } from '../../parts/segments.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { useWidth } from '../../parts/use-width.ts';
@@ -11,7 +14,10 @@ import { selectServedBook, selectServedSpeech } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { SANS } from '../../theme/tokens.ts';
+import { subdivisionName } from '../../places/places.ts';
 import { AddressFields } from './address-fields.tsx';
+import { codesSubdivision } from './address-form.ts';
 import { ChoiceList, NothingOffered } from './choice-list.tsx';
 import { Paying } from './paying.tsx';
 import { EmptyBasket, ShopPage } from './shop-page.tsx';
@@ -29,10 +35,73 @@ const styles = (inks: Inks) => ({
   aside: { width: 320, position: 'sticky' as 'relative', top: 24 },
   place: { marginTop: 16 },
   code: { maxWidth: 260, marginTop: 12 },
+  how: { flexDirection: 'row', maxWidth: 360, marginTop: 4 } as const,
+  contact: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, marginTop: 4, marginBottom: 8 } as const,
+  contactField: { flexGrow: 1, flexBasis: 150 },
   promise: { ...shopStyles(inks).name, marginBottom: 12 },
 });
 
-const Addresses = ({ checkout: { form, values, place } }: { checkout: Checkout }) => {
+/** The region that the code names, offered where another is chosen; a region that is closed, said at once. */
+const PlaceFaults = ({ checkout: { form, values, closed } }: { checkout: Checkout }) => {
+  const style = useStyles(styles);
+  const named = codesSubdivision(values.ship);
+  return (
+    <>
+      {named ? (
+        <TextAction
+          label={`Use ${subdivisionName(named)}`}
+          style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+          onPress={() => {
+            form.setValue('ship.subdivision', named);
+            void form.trigger('ship.postalCode');
+          }}
+        />
+      ) : null}
+      {closed ? (
+        <Text style={style.fault} role="alert">
+          We do not sell to {subdivisionName(closed)}.
+        </Text>
+      ) : null}
+    </>
+  );
+};
+
+const CONTENT = { fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 };
+
+/** How the customer is reached: an e-mail address or a phone number. */
+const Contact = ({ checkout: { form, place } }: { checkout: Checkout }) => {
+  const style = useStyles(styles);
+  return (
+    <View role="group" aria-label="How we reach you">
+      <Text style={style.heading} role="heading" aria-level={2}>
+        How we reach you
+      </Text>
+      <Text style={style.quiet}>An e-mail address or a phone number; one is enough.</Text>
+      <View style={style.contact}>
+        {(
+          [
+            ['email', 'E-mail'],
+            ['phone', 'Phone'],
+          ] as const
+        ).map(([name, label]) => (
+          <View key={name} style={style.contactField}>
+            <FormField
+              control={form.control}
+              name={name}
+              label={label}
+              onSubmit={place}
+              style={{ height: 44 }}
+              contentStyle={CONTENT}
+            />
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+};
+
+const Addresses = ({ checkout }: { checkout: Checkout }) => {
+  const { form, values, place, asked, canCollect, sellsTo } = checkout;
   const style = useStyles(styles);
   const moved = (part: 'ship' | 'bill') => (field: 'country' | 'subdivision') => {
     if (field === 'country') form.setValue(`${part}.subdivision`, '');
@@ -40,8 +109,20 @@ const Addresses = ({ checkout: { form, values, place } }: { checkout: Checkout }
   };
   return (
     <View>
+      {canCollect ? (
+        <View style={style.how}>
+          <Segments
+            value={values.how}
+            onChange={(how) => form.setValue('how', how)}
+            options={[
+              { value: 'send', label: 'Send it to me' },
+              { value: 'collect', label: 'I collect it' },
+            ]}
+          />
+        </View>
+      ) : null}
       <Text style={style.heading} role="heading" aria-level={2}>
-        Where to
+        {asked === 'whole' ? 'Where to' : 'Who you are'}
       </Text>
       <AddressFields
         control={form.control}
@@ -49,13 +130,19 @@ const Addresses = ({ checkout: { form, values, place } }: { checkout: Checkout }
         country={values.ship.country}
         onPlace={moved('ship')}
         onSubmit={place}
+        asked={asked}
+        sellsTo={sellsTo}
       />
-      <Check
-        label="The bill goes to the same address"
-        on={values.billSame}
-        onPress={() => form.setValue('billSame', !values.billSame)}
-      />
-      {values.billSame ? null : (
+      <PlaceFaults checkout={checkout} />
+      <Contact checkout={checkout} />
+      {asked === 'whole' ? (
+        <Check
+          label="The bill goes to the same address"
+          on={values.billSame}
+          onPress={() => form.setValue('billSame', !values.billSame)}
+        />
+      ) : null}
+      {values.billSame || asked !== 'whole' ? null : (
         <View role="group" aria-label="Billing address">
           <AddressFields
             control={form.control}
@@ -71,38 +158,44 @@ const Addresses = ({ checkout: { form, values, place } }: { checkout: Checkout }
 };
 
 const Ways = ({ checkout }: { checkout: Checkout }) => {
-  const { view, chosen, choose, code, setCode, days, slot, pick, released, parts } = checkout;
+  const { view, chosen, choose, code, setCode, days, slot, pick, released, choices, asked } = checkout;
+  const collects = asked === 'name';
+  const parts = collects ? null : checkout.parts;
   const style = useStyles(styles);
   const speech = useAppSelector(selectServedSpeech);
   const { decimals } = speech;
   const book = useAppSelector(selectServedBook);
   const today = useToday(book.store.timeZone);
-  const promise = view ? promiseSentence(view.quote, book, today, speech) : '';
+  const promise = view && !collects ? promiseSentence(view.quote, book, today, speech) : '';
   return (
     <View>
       <Text style={style.heading} role="heading" aria-level={2}>
-        How it gets to you
+        {collects ? 'Where you collect it' : 'How it gets to you'}
       </Text>
       {view === null ? (
         <Text style={style.quiet}>Shown as soon as the address says where.</Text>
-      ) : view.quote.choices.length === 0 && view.asked.pending.length === 0 ? (
+      ) : choices.length === 0 && (collects || view.asked.pending.length === 0) ? (
         <>
-          {view.partsWait ? (
+          {view.partsWait && !collects ? (
             <Text style={style.quiet}>Carriers are asked what it would cost in parts …</Text>
           ) : null}
           {parts ? <PartsOffer checkout={parts} /> : null}
           <NothingOffered
-            view={view}
+            reasons={collects ? view.collectObstacles : view.obstacles}
             title={parts ? 'Why no one way takes it' : 'We cannot take this order as it is.'}
           />
         </>
       ) : (
         <>
-          <Text style={style.promise} aria-live="polite">
-            {promise}
-          </Text>
+          {promise === '' ? null : (
+            <Text style={style.promise} aria-live="polite">
+              {promise}
+            </Text>
+          )}
           <ChoiceList
             view={view}
+            choices={choices}
+            collects={collects}
             decimals={decimals}
             chosen={chosen?.id ?? null}
             onChoose={choose}
@@ -155,14 +248,15 @@ const Order = ({ sums, name, faults, button, disabled, onPlace }: OrderProps) =>
 
 /** The order as a whole, or in its parts. */
 const Ordering = ({ checkout }: { checkout: Checkout }) => {
-  const { view, chosen, parts, payments, faults, place } = checkout;
+  const { view, chosen, payments, faults, missing, place, asked } = checkout;
+  const parts = asked === 'name' ? null : checkout.parts;
   const cannotPay =
     useAppSelector(selectServedBook).payments.length > 0 && chosen !== null && payments.length === 0;
   return parts ? (
     <Order
       sums={parts.sums}
       name={`Getting it to you, in ${parts.parts.length} parts`}
-      faults={parts.faults}
+      faults={[...missing, ...parts.faults]}
       button={`Order in ${parts.parts.length} parts`}
       disabled={parts.cannotPay}
       onPlace={parts.place}
@@ -171,7 +265,7 @@ const Ordering = ({ checkout }: { checkout: Checkout }) => {
     <Order
       sums={chosen ? view?.sums.get(chosen.id) : undefined}
       name={chosen?.name ?? ''}
-      faults={faults.map((fault) => faultSentence(fault))}
+      faults={[...missing, ...faults.map((fault) => faultSentence(fault))]}
       button="Place the order"
       disabled={(view !== null && !chosen) || cannotPay}
       onPlace={place}

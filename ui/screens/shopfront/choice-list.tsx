@@ -14,6 +14,10 @@ import { shopStyles } from './shop-styles.ts';
 
 interface Props {
   view: CustomerView;
+  /** The choices of the view that are shown. */
+  choices: readonly Choice[];
+  /** Whether the customer wants to collect: then nothing else is told. */
+  collects: boolean;
   decimals: number;
   chosen: string | null;
   onChoose: (id: string) => void;
@@ -125,12 +129,12 @@ const Chosen = ({ choice, picker }: { choice: Choice; picker: ReactNode }) => {
 };
 
 /** The ways an order can get to the customer, by kind, and those of which they are told that they cannot be had. */
-export const ChoiceList = ({ view, decimals, chosen, onChoose, picker }: Props) => {
+export const ChoiceList = ({ view, choices: all, collects, decimals, chosen, onChoose, picker }: Props) => {
   const style = useStyles(styles);
   return (
     <View>
       {GROUPS.map(([kind, title]) => {
-        const choices = view.quote.choices.filter((choice) => choice.kind === kind);
+        const choices = all.filter((choice) => choice.kind === kind);
         return choices.length === 0 ? null : (
           <View key={kind} role="radiogroup" aria-label={title}>
             <Text style={[style.quiet, { marginBottom: 6 }]}>{title}</Text>
@@ -148,7 +152,7 @@ export const ChoiceList = ({ view, decimals, chosen, onChoose, picker }: Props) 
           </View>
         );
       })}
-      {view.asked.pending.map(({ rateId, name, account }) => (
+      {(collects ? [] : view.asked.pending).map(({ rateId, name, account }) => (
         <Text key={rateId} style={[style.quiet, { marginBottom: 8 }]} aria-live="polite">
           {name}: {account} is asked what it costs …
         </Text>
@@ -158,7 +162,7 @@ export const ChoiceList = ({ view, decimals, chosen, onChoose, picker }: Props) 
           Some of these charges are a carrier’s sandbox prices, for trying out only.
         </Text>
       ) : null}
-      {view.quote.choices.length === 0
+      {all.length === 0 || collects
         ? null
         : view.told.map(({ id, name, reason }) => (
             <Text key={id} style={[style.quiet, { marginTop: 4 }]}>
@@ -170,12 +174,12 @@ export const ChoiceList = ({ view, decimals, chosen, onChoose, picker }: Props) 
 };
 
 /** Why the customer cannot order, in their words, and what would help. */
-export const NothingOffered = ({ view, title }: { view: CustomerView; title: string }) => {
+export const NothingOffered = ({ reasons, title }: { reasons: CustomerView['obstacles']; title: string }) => {
   const style = useStyles(styles);
   return (
     <View role="alert" style={{ gap: 8 }}>
       <Text style={style.strong}>{title}</Text>
-      {view.obstacles.map(({ why, help }) => (
+      {reasons.map(({ why, help }) => (
         <View key={why}>
           <Text style={style.name}>{why}</Text>
           {help === '' ? null : <Text style={style.quiet}>{help}</Text>}

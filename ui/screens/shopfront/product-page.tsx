@@ -4,14 +4,14 @@ import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import type { QuoteRequest } from '../../../core/model/request.ts';
-import { subdivisionOfCode } from '../../../core/place/subdivision-of-code.ts';
-import { normaliseCode } from '../../../core/place/postal.ts';
+import { sellsToPartOf } from '../../../core/place/reach.ts';
 import { lengthFigure, moneyFigure, weightFigure } from '../../../core/words/figure.ts';
-import { promiseSentence } from '../../../core/words/promise-sentence.ts';
+import { codeAnswer } from '../../../core/words/code-answer.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { countryName, useWorldPlaces } from '../../places/places.ts';
+import { located, useGazetteer } from '../../places/use-gazetteer.ts';
 import { isWholeCode } from '../../places/whole-code.ts';
 import { added } from '../../state/basket.ts';
 import { useCarriers } from '../../carriers/use-carriers.ts';
@@ -38,48 +38,52 @@ const styles = (inks: Inks) => ({
   add: { alignSelf: 'flex-start', marginTop: 16 } as const,
 });
 
-/** The request of one of a good, to a code that was typed; null until it is a whole one. */
+/** The request of one of a good, to a code that was typed; null until it is a whole one and its place is known. */
 const useCheck = (sku: string, country: string, code: string): QuoteRequest | null => {
   const [now] = useState(() => new Date().toISOString());
   const customer = useAppSelector((state) => state.session.seenAs);
+  const gazetteer = useGazetteer(country);
   return useMemo(() => {
     const postalCode = code.trim();
-    if (country === '' || !isWholeCode(country)(postalCode)) return null;
-    const subdivision = subdivisionOfCode(country, normaliseCode(country, postalCode));
+    if (country === '' || gazetteer === null || !isWholeCode(country)(postalCode)) return null;
     return {
-      destination: { country, postalCode, ...(subdivision === undefined ? {} : { subdivision }) },
+      destination: located({ country, postalCode }),
       lines: [{ sku, quantity: 1 }],
       placedAt: now,
       ...shopperOf(customer, ''),
     };
-  }, [sku, country, code, now, customer]);
+  }, [sku, country, gazetteer, code, now, customer]);
 };
 
 const NO_QUESTIONS: CustomerView['questions'] = [];
 
-/** Whether the good reaches a postal code, by when and for how much, in one sentence. */
+/** Whether the good reaches a postal code, by when and for how much, in the words that the merchant gave, or in ours. */
 const PostalCheck = ({ good }: { good: Good }) => {
   const style = useStyles(styles);
   const places = useWorldPlaces();
   const book = useAppSelector(selectServedBook);
+  const compiled = useAppSelector(selectServedCompiled);
   const speech = useAppSelector(selectServedSpeech);
   const today = useToday(book.store.timeZone);
   const [country, setCountry] = useState(book.locations[0]?.address.country ?? '');
   const [code, setCode] = useState('');
   const request = useCheck(good.sku, country, code);
   const view = useAppSelector((state) => selectCustomerView(state, request));
-  useCarriers(view?.questions ?? NO_QUESTIONS, useAppSelector(selectServedCompiled));
+  useCarriers(view?.questions ?? NO_QUESTIONS, compiled);
+  const title = book.store.codeCheck?.label ?? 'Does it reach you?';
   return (
-    <View role="group" aria-label="Does it reach you?">
+    <View role="group" aria-label={title}>
       <Text style={style.heading} role="heading" aria-level={2}>
-        Does it reach you?
+        {title}
       </Text>
       <View style={style.fields}>
         <View style={style.field}>
           <Chooser
             label="Country"
             chosen={country === '' ? '' : countryName(country)}
-            options={(places?.countries ?? []).map((one) => ({ id: one.code, name: one.name, note: '' }))}
+            options={(places?.countries ?? [])
+              .filter((one) => sellsToPartOf(compiled.sellsTo, one.code))
+              .map((one) => ({ id: one.code, name: one.name, note: '' }))}
             onChoose={setCountry}
           />
         </View>
@@ -88,7 +92,9 @@ const PostalCheck = ({ good }: { good: Good }) => {
         </View>
       </View>
       <Text style={style.answer} aria-live="polite">
-        {view ? promiseSentence(view.quote, book, today, speech) : 'Write the whole code and we will say.'}
+        {view && request
+          ? codeAnswer(compiled, request, view.quote, today, speech)
+          : 'Write the whole code and we will say.'}
       </Text>
     </View>
   );
@@ -113,6 +119,7 @@ export const ProductPage = () => {
   const { sku = '' } = useLocalSearchParams<{ sku?: string }>();
   const good = useAppSelector(selectServedGoods).get(sku);
   const { decimals } = useAppSelector(selectServedSpeech);
+  const hasCheck = useAppSelector(selectServedBook).store.codeCheck?.active ?? true;
   if (!good) {
     return (
       <ShopPage title="No such good">
@@ -127,7 +134,7 @@ export const ProductPage = () => {
     <ShopPage title={good.name}>
       <Text style={style.strong}>{moneyFigure(good.price, decimals)}</Text>
       <Facts good={good} />
-      {good.fulfilment === 'physical' ? <PostalCheck good={good} /> : null}
+      {good.fulfilment === 'physical' && hasCheck ? <PostalCheck good={good} /> : null}
       <Button
         mode="contained"
         style={style.add}

@@ -4,6 +4,7 @@ import { added } from '../../state/basket.ts';
 import { ordersTaken } from '../../state/orders.ts';
 import { HELD_MS } from '../../state/holds.ts';
 import { edit } from '../../state/draft.ts';
+import { shopServed } from '../../state/session.ts';
 import { selectSlip, selectTrial } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { currentAddress, goTo } from '../../testing/router.ts';
@@ -70,7 +71,7 @@ describe('an address', () => {
       postalCode: '“B3H 4R” is no postal code of this country.',
     });
     expect(addressFaults({ ...HALIFAX, subdivision: 'CA-ON' })).toEqual({
-      postalCode: '“b3h 4r2” lies in another region than the one chosen.',
+      postalCode: '“b3h 4r2” is in CA-NS, not in CA-ON.',
     });
     expect(addressFaults({ ...HALIFAX, city: 'x'.repeat(121) }).city).toBe('At most 120 characters.');
   });
@@ -113,6 +114,7 @@ const choose = async (label: string, text: string, name: string): Promise<void> 
 
 const typeAddress = async (town = 'Antigonish', code = 'B2G 2L2'): Promise<void> => {
   fill('Full name', 'Ines Varga');
+  fill('E-mail', 'ines@example.org');
   fill('Street and number', '4 Tide Lane');
   fill('Town', town);
   fill('Postal code', code);
@@ -325,8 +327,12 @@ describe('the checkout', () => {
     const store = openCheckout(['pot-26']);
     fill('Postal code', 'B2G');
     fireEvent.press(screen.getByText('Place the order'));
-    await waitFor(() => screen.getByText('“B2G” is no postal code of this country.'));
-    expect(screen.getByText('Full name is needed.')).toBeTruthy();
+    // Once at the field, once beside the button.
+    await waitFor(() =>
+      expect(screen.getAllByText('“B2G” is no postal code of this country.')).toHaveLength(2),
+    );
+    expect(screen.getAllByText('Full name is needed.')).toHaveLength(2);
+    expect(screen.getAllByText('An e-mail address or a phone number is needed.')).toHaveLength(2);
     expect(store.getState().orders).toEqual([]);
   });
 
@@ -336,8 +342,63 @@ describe('the checkout', () => {
     fireEvent.press(screen.getByLabelText('The bill goes to the same address'));
     expect(screen.getAllByLabelText('Full name')).toHaveLength(2);
     fireEvent.press(screen.getByText('Place the order'));
-    await waitFor(() => screen.getByText('Full name is needed.'));
+    await waitFor(() => expect(screen.getAllByText('Full name is needed.')).toHaveLength(2));
     expect(store.getState().orders).toEqual([]);
+  });
+
+  test('asks who collects for a name and a way to be reached, and for no street', async () => {
+    jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
+    const store = openCheckout(['pot-26']);
+    fireEvent.press(screen.getByText('I collect it'));
+    expect(screen.queryByLabelText('Street and number')).toBeNull();
+    await waitFor(() => screen.getByLabelText(/^Collect at the Nursery, free/));
+    expect(screen.queryByLabelText(/^Parcel, /)).toBeNull();
+    fill('Full name', 'Ines Varga');
+    fill('Phone', '902 555 0123');
+    fireEvent.press(screen.getAllByLabelText(/^\d\d:\d\d–\d\d:\d\d/)[0] as never);
+    fireEvent.press(screen.getByText('Place the order'));
+    await waitFor(() => expect(store.getState().orders).toHaveLength(1));
+    const [order] = store.getState().orders;
+    expect(order).toMatchObject({
+      contact: { phone: '902 555 0123' },
+      chosen: { kind: 'pickup', of: { pickupId: 'nursery-yard' } },
+    });
+    // The goods change hands at the nursery, and are taxed as there.
+    expect(order?.request.destination).toMatchObject({ country: 'CA', subdivision: 'CA-NS' });
+    expect(order?.sums?.taxes).toBeGreaterThan(0);
+  });
+
+  test('fills in the region of a code, and proposes it where another is chosen', async () => {
+    openCheckout(['pot-26']);
+    fill('Postal code', 'B2G 2L2');
+    await waitFor(() => screen.getByDisplayValue('Nova Scotia'));
+    await choose('Province or territory', 'ontario', 'Ontario');
+    await waitFor(() => screen.getByText('“B2G 2L2” is in Nova Scotia, not in Ontario.'));
+    fireEvent.press(screen.getByText('Use Nova Scotia'));
+    await waitFor(() => screen.getByLabelText(/^Parcel, /));
+    expect(screen.queryByText(/not in Ontario/)).toBeNull();
+  });
+
+  test('lists only countries that are sold to, and says at once that a region is closed', async () => {
+    const store = openCheckout(['pot-26']);
+    act(() => void store.dispatch(shopServed('draft')));
+    act(() => void store.dispatch(edit('openSubdivision', { subdivision: 'CA-ON', open: false }, 'close')));
+    fireEvent.changeText(screen.getByLabelText('Country'), 'cuba');
+    expect(screen.queryByText('Cuba')).toBeNull();
+    fireEvent.changeText(screen.getByLabelText('Country'), 'germ');
+    expect(screen.getByText('Germany')).toBeTruthy();
+    await choose('Country', 'canada', 'Canada');
+    await choose('Province or territory', 'ontario', 'Ontario');
+    await waitFor(() => screen.getByText('We do not sell to Ontario.'));
+  });
+
+  test('keeps what was typed while the customer looks at the basket again', async () => {
+    const store = openCheckout(['pot-26']);
+    await typeAddress();
+    screen.unmount();
+    renderOver(store, <Shopfront page="checkout" />);
+    expect(screen.getByDisplayValue('4 Tide Lane')).toBeTruthy();
+    expect(screen.getByDisplayValue('ines@example.org')).toBeTruthy();
   });
 
   test('tells the customer who cannot buy why, and what would help', async () => {

@@ -1,32 +1,43 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import type { Fault } from '../../../core/model/fault.ts';
+import type { Destination } from '../../../core/model/place.ts';
 import type { Choice } from '../../../core/model/quote.ts';
 import type { QuoteRequest } from '../../../core/model/request.ts';
 import type { PaymentOption } from '../../../core/model/tax.ts';
+import { sellsThere, sellsToPartOf } from '../../../core/place/reach.ts';
+import { normaliseCode } from '../../../core/place/postal.ts';
+import { subdivisionOfCode } from '../../../core/place/subdivision-of-code.ts';
+import type { CompiledBook } from '../../../core/quote/compile.ts';
 import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
 import { timedId } from '../../../core/order/slots-taken.ts';
 import { slotDays, type SlotDay } from '../../../core/time/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
 import { useCarriers } from '../../carriers/use-carriers.ts';
 import { useNow } from '../../parts/use-now.ts';
+import { isWholeCode } from '../../places/whole-code.ts';
 import { located, useGazetteer } from '../../places/use-gazetteer.ts';
 import { emptied } from '../../state/basket.ts';
+import { checkoutDone, checkoutLeft } from '../../state/checkout-draft.ts';
 import { selectCustomerView, type CustomerView } from '../../state/customer-view.ts';
 import { holdsEnded, slotsTakenOrHeld } from '../../state/holds.ts';
 import { orderPlaced } from '../../state/orders.ts';
 import { selectPastOrders } from '../../state/selectors.ts';
 import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store.ts';
 import { checkoutMoment, useHeldSlots, WHOLE } from './held-slots.ts';
 import { useParts, type PartsCheckout } from './use-parts.ts';
 import {
+  askedFor,
   billingOf,
   checkoutSchema,
+  contactOf,
   destinationOf,
   EMPTY_ADDRESS,
+  type AddressValues,
+  type Asked,
   type CheckoutValues,
 } from './address-form.ts';
 
@@ -69,8 +80,83 @@ export interface Checkout {
   /** The basket in parts, where no one choice takes all of it. */
   parts: PartsCheckout | null;
   faults: readonly Fault[];
+  /** What the form still lacks, said beside the button. */
+  missing: readonly string[];
+  asked: Asked;
+  /** What is offered for how the customer wants it. */
+  choices: readonly Choice[];
+  /** A region that was chosen and is closed. */
+  closed: string | null;
+  /** Whether there is somewhere to collect at all. */
+  canCollect: boolean;
+  /** Whether a country may be chosen. */
+  sellsTo: (country: string) => boolean;
   place: () => void;
 }
+
+/** A whole postal code fills in the region that it lies in, where none is chosen. */
+const useRegionOfCode = (form: UseFormReturn<CheckoutValues>, { ship }: CheckoutValues): void => {
+  const { country, postalCode, subdivision } = ship;
+  useEffect(() => {
+    if (subdivision !== '' || !isWholeCode(country)(postalCode)) return;
+    const named = subdivisionOfCode(country, normaliseCode(country, postalCode));
+    if (named !== undefined) form.setValue('ship.subdivision', named);
+  }, [form, country, postalCode, subdivision]);
+};
+
+/** The place that is closed although its country is open, as far as it is typed; null where the shop sells there. */
+const closedPlace = (
+  { sellsTo }: CompiledBook,
+  { country, subdivision }: AddressValues,
+  asked: Asked,
+): string | null => {
+  if (asked === 'name' || subdivision === '') return null;
+  return sellsThere(sellsTo, { country, subdivision, code: undefined }) ? null : subdivision;
+};
+
+const emptyCheckout = (country: string): CheckoutValues => ({
+  how: 'send',
+  email: '',
+  phone: '',
+  ship: { country, ...EMPTY_ADDRESS },
+  billSame: true,
+  bill: { country, ...EMPTY_ADDRESS },
+});
+
+/** What was typed is kept when the customer looks at the basket again, until the order is placed. */
+const useKeptWhenLeft = (form: UseFormReturn<CheckoutValues>, code: string): void => {
+  const store = useAppStore();
+  const typed = useRef({ form, code });
+  typed.current = { form, code };
+  useEffect(
+    () => () => {
+      const { basket } = store.getState();
+      if (basket.length > 0)
+        store.dispatch(checkoutLeft({ values: typed.current.form.getValues(), code: typed.current.code }));
+    },
+    [store],
+  );
+};
+
+/** Where goods change hands that are collected: the location of the pickup point that is chosen, or of the first. */
+const handedOverAt = ({ pickups }: CompiledBook, wanted: string | null): Destination | null => {
+  const active = pickups.filter(({ point }) => point.active);
+  const pickup = active.find(({ point }) => point.id === wanted) ?? active[0];
+  if (!pickup) return null;
+  const { country, subdivision, point } = pickup.location.address;
+  return { country, ...(subdivision ? { subdivision } : {}), ...(point ? { point } : {}) };
+};
+
+/** The choices for someone who collects are the pickup points alone. */
+const offeredOf = (view: CustomerView | null, asked: Asked): readonly Choice[] =>
+  (view?.quote.choices ?? []).filter(({ kind }) => asked !== 'name' || kind === 'pickup');
+
+/** Every message of a form's faults, in the order of its fields. */
+const messagesOf = (errors: object): string[] =>
+  Object.values(errors).flatMap((one: unknown) => {
+    if (typeof one !== 'object' || one === null) return [];
+    return 'message' in one && typeof one.message === 'string' ? [one.message] : messagesOf(one);
+  });
 
 /** The checkout: an address that is typed, what is offered there, what is chosen, and the order placed. */
 export const useCheckout = (): Checkout => {
@@ -85,25 +171,29 @@ export const useCheckout = (): Checkout => {
   const home = book.locations[0]?.address.country ?? '';
   const [wanted, setWanted] = useState<string | null>(null);
   const moment = checkoutMoment(holds.mine, wanted, useNow());
-  const [code, setCode] = useState('');
+  const left = useAppSelector((state) => state.checkoutDraft);
+  const [code, setCode] = useState(left?.code ?? '');
   const [paying, setPaying] = useState<string | null>(null);
   const customer = useAppSelector((state) => state.session.seenAs);
   const [faults, setFaults] = useState<readonly Fault[]>([]);
+  const [missing, setMissing] = useState<readonly string[]>([]);
+  const travels = basket.some(({ sku }) => compiled.goods.get(sku)?.fulfilment === 'physical');
   const form = useForm<CheckoutValues>({
-    resolver: zodResolver(checkoutSchema),
+    resolver: useMemo(() => zodResolver(checkoutSchema(travels)), [travels]),
     mode: 'onTouched',
-    defaultValues: {
-      ship: { country: home, ...EMPTY_ADDRESS },
-      billSame: true,
-      bill: { country: home, ...EMPTY_ADDRESS },
-    },
+    defaultValues: (left?.values as CheckoutValues | undefined) ?? emptyCheckout(home),
   });
   const values = useWatch({ control: form.control }) as CheckoutValues;
+  useKeptWhenLeft(form, code);
+  useRegionOfCode(form, values);
+  const asked = askedFor(values, travels);
   const gazetteer = useGazetteer(values.ship.country);
-  const where = JSON.stringify(destinationOf(values.ship));
+  const where = JSON.stringify(
+    asked === 'name' ? handedOverAt(compiled, wanted) : destinationOf(values.ship, asked),
+  );
   const request = useMemo((): QuoteRequest | null => {
     const typed = JSON.parse(where) as QuoteRequest['destination'];
-    const destination = typed && gazetteer ? located(typed) : typed;
+    const destination = typed && gazetteer && !typed.point ? located(typed) : typed;
     const lines = basket.filter(({ sku }) => compiled.goods.has(sku));
     return destination && lines.length > 0
       ? { destination, lines, placedAt: moment, slotsTaken: taken, ...shopperOf(customer, code) }
@@ -111,7 +201,7 @@ export const useCheckout = (): Checkout => {
   }, [where, gazetteer, basket, compiled, moment, taken, customer, code]);
   const view = useAppSelector((state) => selectCustomerView(state, request));
   useCarriers(view?.questions ?? NO_QUESTIONS, compiled);
-  const choices = view?.quote.choices ?? [];
+  const choices = offeredOf(view, asked);
   const chosen = choices.find(({ id }) => id === wanted) ?? choices[0] ?? null;
   const days = useMemo(
     () => (chosen?.slots && request ? slotDays(compiled, chosen.of, request) : NO_DAYS),
@@ -122,29 +212,35 @@ export const useCheckout = (): Checkout => {
   const parts = useParts(view, form, held);
   const payments = book.payments.filter(({ id }) => chosen?.payments.includes(id));
   const payment = payments.find(({ id }) => id === paying) ?? payments[0] ?? null;
-  const place = form.handleSubmit((typed) => {
-    if (!request || !chosen) return;
-    const placed = placeOrder(compiled, {
-      request: { ...request, placedAt: asOf ?? new Date().toISOString(), slotsTaken: taken },
-      at: new Date().toISOString(),
-      choiceId: chosen.id,
-      shown: chosen.charge,
-      number: nextNumber(orders),
-      recipient: typed.ship.name.trim(),
-      answers: view?.asked.answers ?? [],
-      ...(slot ? { slot: { start: slot.start, end: slot.end } } : {}),
-      ...(payment ? { payment: payment.id } : {}),
-      ...billingOf(typed),
-    });
-    if (!placed.ok) {
-      setFaults(placed.faults);
-      return;
-    }
-    dispatch(orderPlaced(placed.value));
-    router.navigate({ pathname: '/shop/order', params: { number: placed.value.number } });
-    dispatch(holdsEnded());
-    dispatch(emptied());
-  });
+  const place = form.handleSubmit(
+    (typed) => {
+      setMissing([]);
+      if (!request || !chosen) return;
+      const placed = placeOrder(compiled, {
+        request: { ...request, placedAt: asOf ?? new Date().toISOString(), slotsTaken: taken },
+        at: new Date().toISOString(),
+        choiceId: chosen.id,
+        shown: chosen.charge,
+        number: nextNumber(orders),
+        recipient: typed.ship.name.trim(),
+        answers: view?.asked.answers ?? [],
+        ...(slot ? { slot: { start: slot.start, end: slot.end } } : {}),
+        ...(payment ? { payment: payment.id } : {}),
+        ...billingOf(typed),
+        ...contactOf(typed),
+      });
+      if (!placed.ok) {
+        setFaults(placed.faults);
+        return;
+      }
+      dispatch(checkoutDone());
+      dispatch(orderPlaced(placed.value));
+      router.navigate({ pathname: '/shop/order', params: { number: placed.value.number } });
+      dispatch(holdsEnded());
+      dispatch(emptied());
+    },
+    (errors) => setMissing(messagesOf(errors)),
+  );
   return {
     form,
     values,
@@ -164,6 +260,13 @@ export const useCheckout = (): Checkout => {
     pay: setPaying,
     parts,
     faults,
+    missing,
+    asked,
+    choices,
+    closed: closedPlace(compiled, values.ship, asked),
+    canCollect: travels && compiled.pickups.some(({ point }) => point.active),
+    sellsTo: (country) =>
+      sellsToPartOf(compiled.sellsTo, country) || (!travels && book.store.sellsTo.digitalEverywhere === true),
     place: () => void place(),
   };
 };

@@ -11,6 +11,7 @@ import { slotDays, type SlotDay } from '../../../core/time/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
 import { quoteWithKnown } from '../../state/answers.ts';
+import { checkoutDone } from '../../state/checkout-draft.ts';
 import { emptied } from '../../state/basket.ts';
 import type { CustomerView, Sums } from '../../state/customer-view.ts';
 import { holdsEnded } from '../../state/holds.ts';
@@ -18,7 +19,7 @@ import { orderPlaced } from '../../state/orders.ts';
 import { selectPastOrders } from '../../state/selectors.ts';
 import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { billingOf, type CheckoutValues } from './address-form.ts';
+import { billingOf, contactOf, type CheckoutValues } from './address-form.ts';
 import type { HeldSlot, HeldSlots } from './held-slots.ts';
 
 /** A part of the basket as it is shown, with the times it can be had at. */
@@ -119,6 +120,7 @@ export const useParts = (
         ...(payment === undefined ? {} : { payment }),
         ...(slot ? { slot: { start: slot.start, end: slot.end } } : {}),
         ...billingOf(values),
+        ...contactOf(values),
       });
       if (!made.ok) {
         setFaults(made.faults.map((fault) => `${choice.name}: ${faultSentence(fault)}`));
@@ -129,6 +131,7 @@ export const useParts = (
     for (const order of placed) dispatch(orderPlaced(order));
     const [number = '', ...others] = placed.map((order) => order.number);
     router.navigate({ pathname: '/shop/order', params: { number, others: others.join(',') } });
+    dispatch(checkoutDone());
     dispatch(holdsEnded());
     dispatch(emptied());
   });

@@ -253,23 +253,26 @@ describe('an area', () => {
     expect(ring()).toHaveLength(6);
   });
 
-  test('has ways, each with what it adds, its days and its time', async () => {
+  test('has delivery methods, each with what it adds, its days and its time', async () => {
     const store = await open({ area: 'peninsula' });
-    fireEvent.press(screen.getByText('Add a way'));
-    expect(areaOf(store, 'peninsula')?.methods.map(({ id }) => id)).toEqual(['today', 'bike', 'new-way']);
-    const way = within(screen.getByLabelText('Way New way'));
+    fireEvent.press(screen.getByText('Add a delivery method'));
+    expect(areaOf(store, 'peninsula')?.methods.map(({ id }) => id)).toEqual(['today', 'bike', 'new-method']);
+    const way = within(screen.getByLabelText('Delivery method New method'));
     fireEvent.press(way.getByText('words'));
     expect(areaOf(store, 'peninsula')?.methods[2]?.timing.kind).toBe('words');
-    expect(offered(store)).toContain('peninsula:new-way');
+    expect(offered(store)).toContain('peninsula:new-method');
     fireEvent.press(way.getByText('a slot'));
     expect(areaOf(store, 'peninsula')?.methods[2]?.timing).toMatchObject({
       kind: 'slot',
       minutes: 60,
       horizonDays: 7,
     });
-    fireEvent.press(way.getByText('Remove New way'));
+    fireEvent.press(way.getByText('Remove New method'));
     expect(areaOf(store, 'peninsula')?.methods).toHaveLength(2);
-    expect(store.getState().session.message).toEqual({ text: 'Removed New way from Peninsula.', undo: true });
+    expect(store.getState().session.message).toEqual({
+      text: 'Removed New method from Peninsula.',
+      undo: true,
+    });
   });
 
   test('is added switched off and open, moved, and removed out of the adjustments that name it', async () => {
@@ -291,7 +294,7 @@ describe('an area', () => {
 
   test('shows the week from the trial’s moment, which is moved along it', async () => {
     const store = await open({ area: 'peninsula' });
-    const week = () => within(screen.getByLabelText('Way Cargo bike, today'));
+    const week = () => within(screen.getByLabelText('Delivery method Cargo bike, today'));
     expect(
       week().getByText(
         /^Ordered Tue 24 Nov, 10:15: ready Tue 24 Nov, 14:00; 3 times to choose from; cut-off 11:00/,

@@ -19,6 +19,7 @@ import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
+import { CodeCheckFields } from './code-check-fields.tsx';
 import { LineFields } from './line-fields.tsx';
 
 const styles = (inks: Inks) => ({
@@ -145,6 +146,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
           )}
         </LongList>
       ) : null}
+      <CodeCheckFields />
     </View>
   );
 };

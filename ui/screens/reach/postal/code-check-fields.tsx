@@ -1,0 +1,67 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Store } from '../../../../core/model/store.ts';
+import { Check } from '../../../parts/check.tsx';
+import { DraftField } from '../../../parts/draft-field.tsx';
+import { readWords } from '../../../parts/readers.ts';
+import { edit } from '../../../state/draft.ts';
+import { selectBook } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+
+type CodeCheck = NonNullable<Store['codeCheck']>;
+
+const styles = (inks: Inks) => ({
+  all: { gap: 8, paddingTop: 12, paddingBottom: 16 },
+  title: { fontFamily: SANS_STRONG },
+  note: note(inks),
+});
+
+const TEXTS = [
+  ['label', 'Title of the check', 'Does it reach you?', 120],
+  ['served', 'Said first where it is delivered', 'nothing more than when and for how much', 2_000],
+  ['notServed', 'Said where it is not delivered', 'the reason in our words', 2_000],
+  ['noCash', 'Said where nothing can be paid at the door', 'You cannot pay at the door there.', 2_000],
+] as const;
+
+/** What the product page's postal code check says, in the merchant's words. */
+export const CodeCheckFields = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { codeCheck = { active: true } } = useAppSelector(selectBook).store;
+  const set = (changes: Partial<CodeCheck>, visit: string | null = null): void => {
+    const merged = Object.entries({ ...codeCheck, ...changes }).filter(([, value]) => value !== undefined);
+    const next = Object.fromEntries(merged) as CodeCheck;
+    dispatch(edit('setStore', { changes: { codeCheck: next } }, 'Postal code check', visit));
+  };
+  return (
+    <View style={style.all} role="group" aria-label="Postal code check">
+      <Text style={style.title}>The check on each product’s page</Text>
+      <Text style={style.note}>
+        Customers type their postal code there and read when it is delivered and for how much.
+      </Text>
+      <Check
+        label="Show the check"
+        on={codeCheck.active}
+        onPress={() => set({ active: !codeCheck.active })}
+      />
+      {codeCheck.active
+        ? TEXTS.map(([field, label, placeholder, most]) => (
+            <DraftField
+              key={field}
+              prose
+              label={label}
+              placeholder={placeholder}
+              text={codeCheck[field] ?? ''}
+              read={readWords(most)}
+              onChange={(text, visit) =>
+                set({ [field]: text.trim() === '' ? undefined : text.trim() }, visit)
+              }
+            />
+          ))
+        : null}
+    </View>
+  );
+};
