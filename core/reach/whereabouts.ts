@@ -51,6 +51,7 @@ export const whereabouts = (
   point?: Destination['point'],
 ): Whereabouts => {
   const zone = findZone(compiled.zones, place);
+  const sold = sellsThere(compiled.sellsTo, place);
   const alsoIn = claimsOn(compiled.zones.places, place)
     .filter(
       ({ owner }, at, all) => owner !== zone?.zone && all.findIndex((one) => one.owner === owner) === at,
@@ -59,13 +60,15 @@ export const whereabouts = (
   return {
     place,
     assumedSubdivision,
-    sold: sellsThere(compiled.sellsTo, place),
+    sold,
     postal: askPostalList(compiled.postalList, place, compiled.book.store.unlistedPostalCodes),
     zone,
     alsoIn,
     services: zone ? servicesIn(compiled, zone.zone) : [],
     areas: [...bestAreas(areasAt(compiled.areaIndex, place, point)).values()],
-    pickups: compiled.pickups.filter((pickup) => isWithin(pickup, point)).map((pickup) => pickup.point),
+    pickups: compiled.pickups
+      .filter((pickup) => sold && isWithin(pickup, point))
+      .map((pickup) => pickup.point),
   };
 };
 

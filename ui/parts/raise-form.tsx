@@ -78,7 +78,7 @@ const schemaOf = (speech: Speech) =>
     });
 
 /** Raises or lowers many amounts at once, with a rounding. */
-export const RaiseForm = ({ what, disabled, onRaise }: Props) => {
+const RaiseForm = ({ what, disabled, onRaise }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const speech = useAppSelector(selectSpeech);
@@ -146,3 +146,5 @@ export const RaiseForm = ({ what, disabled, onRaise }: Props) => {
     </View>
   );
 };
+
+export default RaiseForm;

@@ -33,7 +33,7 @@ const styles = (inks: Inks) => ({
 });
 
 /** The list of keys, and whether single letters count. */
-export const KeysDialog = () => {
+const KeysDialog = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { keysShown, letterKeys } = useAppSelector((state) => state.session);
@@ -65,3 +65,5 @@ export const KeysDialog = () => {
     </Portal>
   );
 };
+
+export default KeysDialog;

@@ -7,7 +7,7 @@ import { makeStore, type AppStore } from '../state/store.ts';
 import { currentAddress, goTo } from '../testing/router.ts';
 import { demoStore, renderOver } from '../testing/store.tsx';
 import { BottomBar } from './bottom-bar.tsx';
-import { KeysDialog } from './keys-dialog.tsx';
+import KeysDialog from './keys-dialog.tsx';
 import { Message } from './message.tsx';
 import { PageHead } from './page-head.tsx';
 import { Rail } from './rail.tsx';

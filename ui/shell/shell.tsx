@@ -1,5 +1,5 @@
 import { usePathname } from 'expo-router';
-import { useEffect, type ReactNode } from 'react';
+import { lazy, useEffect, type ReactNode } from 'react';
 import { PanResponder, ScrollView, View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 import { useWidth } from '../parts/use-width.ts';
@@ -13,11 +13,13 @@ import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import { SLIP_WIDTH, SPACE, type Inks } from '../theme/tokens.ts';
 import { BottomBar } from './bottom-bar.tsx';
-import { KeysDialog } from './keys-dialog.tsx';
+import { Later } from './later.tsx';
 import { Message } from './message.tsx';
 import { Rail } from './rail.tsx';
 import { StorageBar } from './storage-bar.tsx';
 import { useKeys } from './use-keys.ts';
+
+const KeysDialog = lazy(() => import('./keys-dialog.tsx'));
 
 const styles = (inks: Inks) => ({
   all: { flex: 1, flexDirection: 'row', backgroundColor: inks.ground } as const,
@@ -110,6 +112,7 @@ export const Shell = ({ children }: { children: ReactNode }) => {
   const isShop = usePathname().startsWith('/shop');
   useKeys();
   useMarks();
+  const keysShown = useAppSelector((state) => state.session.keysShown);
   return (
     <View style={style.all}>
       {width === 'phone' ? null : <Rail />}
@@ -130,7 +133,11 @@ export const Shell = ({ children }: { children: ReactNode }) => {
         </View>
       ) : null}
       <Message />
-      <KeysDialog />
+      {keysShown ? (
+        <Later>
+          <KeysDialog />
+        </Later>
+      ) : null}
       {isShop ? null : <AskForSlip />}
     </View>
   );

@@ -1,9 +1,11 @@
 import { useRouter } from 'expo-router';
+import { lazy } from 'react';
 import { View } from 'react-native';
 import { Button, IconButton, Text } from 'react-native-paper';
 import { DraftField } from '../parts/draft-field.tsx';
 import { readName } from '../parts/readers.ts';
 import { TextAction } from '../parts/text-action.tsx';
+import { Later } from '../shell/later.tsx';
 import { edit } from '../state/draft.ts';
 import { told, trialChosen, trialEditing } from '../state/session.ts';
 import { selectBook, selectCatalogue, selectTrial, selectTrials } from '../state/selectors.ts';
@@ -11,11 +13,9 @@ import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note, smallFigure } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
-import { BasketEditor } from './basket-editor.tsx';
-import { CustomerEditor } from './customer-editor.tsx';
-import { MomentEditor } from './moment-editor.tsx';
-import { PlaceEditor } from './place-editor.tsx';
 import { selectTrialFacts } from './trial-facts.ts';
+
+const TrialEditors = lazy(() => import('./trial-editors.tsx'));
 
 const styles = (inks: Inks) => ({
   walk: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', height: 32 } as const,
@@ -151,10 +151,9 @@ export const TrialHead = () => {
               dispatch(edit('renameTrial', { id: trial.id, name }, `${trial.name}: name`, visit))
             }
           />
-          <PlaceEditor key={trial.id} trial={trial} />
-          <BasketEditor key={`${trial.id}-basket`} trial={trial} />
-          <MomentEditor key={`${trial.id}-moment`} trial={trial} />
-          <CustomerEditor key={`${trial.id}-customer`} trial={trial} />
+          <Later>
+            <TrialEditors trial={trial} />
+          </Later>
         </View>
       ) : (
         <>

@@ -42,7 +42,7 @@ interface FieldsProps {
 }
 
 /** A new zone with its places, or a new service, by name. */
-export const AddForm = ({ what, onDone }: FieldsProps) => {
+const AddForm = ({ what, onDone }: FieldsProps) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { control, handleSubmit } = useForm<Values>({
@@ -85,3 +85,5 @@ export const AddForm = ({ what, onDone }: FieldsProps) => {
     </View>
   );
 };
+
+export default AddForm;

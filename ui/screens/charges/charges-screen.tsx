@@ -13,23 +13,23 @@ import { useAppSelector } from '../../state/store.ts';
 import { useInks } from '../../theme/theme.ts';
 import { note } from '../../theme/text.ts';
 import { DemoNote } from './demo-note.tsx';
-import { AddForm } from './add-forms.tsx';
 import { Board } from './board.tsx';
 import { CellPanel } from './cell-panel.tsx';
 import { useOpening, type Opening } from './open-cell.ts';
 import { Panel } from './panel.tsx';
 import { PhoneZone } from './phone-zone.tsx';
 import { SelectionBar } from './selection-bar.tsx';
-import { ServicePanel } from './service-panel.tsx';
 import { SmallBoard } from './small-board.tsx';
 import { useSelection, type Selection } from './use-selection.ts';
-import { ZonePanel } from './zone-panel.tsx';
 
 const AdjustmentsPart = lazy(() => import('./adjustments/adjustments-part.tsx'));
 
 const TablesPart = lazy(() => import('./tables/tables-part.tsx'));
 const CarriersPart = lazy(() => import('./carriers/carriers-part.tsx'));
 const AccountPage = lazy(() => import('./carriers/account-page.tsx'));
+const ServicePanel = lazy(() => import('./service-panel.tsx'));
+const ZonePanel = lazy(() => import('./zone-panel.tsx'));
+const AddForm = lazy(() => import('./add-forms.tsx'));
 const DutiesPart = lazy(() => import('./duties/duties-part.tsx'));
 const TablePage = lazy(() => import('./tables/table-page.tsx'));
 
@@ -39,12 +39,23 @@ const useOpenPanel = (opening: Opening): { title: string; body: React.ReactNode 
   const zone = zones.find((one) => one.id === opening.zone);
   const service = services.find((one) => one.id === opening.service);
   if (opening.panel === 'zone' && zone) {
-    return { title: zone.name, body: <ZonePanel key={zone.id} zone={zone} onGone={opening.close} /> };
+    return {
+      title: zone.name,
+      body: (
+        <Later>
+          <ZonePanel key={zone.id} zone={zone} onGone={opening.close} />
+        </Later>
+      ),
+    };
   }
   if (opening.panel === 'service' && service) {
     return {
       title: service.name,
-      body: <ServicePanel key={service.id} service={service} onGone={opening.close} />,
+      body: (
+        <Later>
+          <ServicePanel key={service.id} service={service} onGone={opening.close} />
+        </Later>
+      ),
     };
   }
   if (opening.panel || !zone || !service) return null;
@@ -70,7 +81,12 @@ const EmptyBoard = () => {
 
 const AddActions = () => {
   const [adding, setAdding] = useState<'zone' | 'service' | null>(null);
-  if (adding) return <AddForm key={adding} what={adding} onDone={() => setAdding(null)} />;
+  if (adding)
+    return (
+      <Later>
+        <AddForm key={adding} what={adding} onDone={() => setAdding(null)} />
+      </Later>
+    );
   return (
     <>
       <TextAction label="Add a zone" onPress={() => setAdding('zone')} />

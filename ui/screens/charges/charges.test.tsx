@@ -40,7 +40,7 @@ describe('the board', () => {
     expect(screen.getByText('what no other zone takes')).toBeTruthy();
   });
 
-  test('opens a cell, a zone and a service by its address, and closes it again', () => {
+  test('opens a cell, a zone and a service by its address, and closes it again', async () => {
     open();
     press(/^Parcel to West:/);
     expect(currentAddress().params).toEqual({ zone: 'west', service: 'parcel' });
@@ -52,7 +52,7 @@ describe('the board', () => {
     press('Zone West');
     expect(currentAddress().params).toEqual({});
     press('Service Express');
-    expect(screen.getByLabelText('Service, as customers see it').props.value).toBe('Express');
+    expect((await screen.findByLabelText('Service, as customers see it')).props.value).toBe('Express');
   });
 
   test('shows nothing open where the address names what is gone', () => {
@@ -72,6 +72,7 @@ describe('the board', () => {
     expect(screen.getByText('0 rates selected')).toBeTruthy();
     press('Service Pallet');
     pressText('Raise or lower');
+    await screen.findByLabelText('By how many %');
     type('By how many %', '10');
     pressText('Change 4 rates');
     await waitFor(() => expect(rateOf(store, 'pallet-maritimes')?.price).toMatchObject({ amount: 7_040 }));
@@ -153,10 +154,10 @@ describe('a rate', () => {
     expect(screen.getByLabelText('Charge from 5.00')).toBeTruthy();
   });
 
-  test('takes rows that are pasted, and shows what was read first', () => {
+  test('takes rows that are pasted, and shows what was read first', async () => {
     const store = open(PARCEL);
     pressText('Paste rows');
-    fireEvent.changeText(screen.getByLabelText('Rows to paste'), '1 kg\t5\n3 kg\t7.50\nnote');
+    fireEvent.changeText(await screen.findByLabelText('Rows to paste'), '1 kg\t5\n3 kg\t7.50\nnote');
     expect(screen.getByText('From 1 kg: 5.00; 3 kg: 7.50')).toBeTruthy();
     expect(screen.getByText('Line 3 was not understood: note')).toBeTruthy();
     pressText('up to and including');
@@ -279,7 +280,7 @@ describe('what is added', () => {
   test('a zone goes before the one of all remaining places, and a name is needed', async () => {
     const store = open();
     pressText('Add a zone');
-    const form = within(screen.getByLabelText('New zone'));
+    const form = within(await screen.findByLabelText('New zone'));
     fireEvent.press(form.getByText('Add the zone'));
     expect(await form.findByText('A name is needed, of at most 120 characters.')).toBeTruthy();
     fireEvent.changeText(form.getByLabelText('Name of the new zone'), 'Saint Pierre');

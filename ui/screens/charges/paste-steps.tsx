@@ -28,7 +28,7 @@ const styles = (inks: Inks) => ({
 const guess = (text: string): RangeNaming => (/up to|incl|max|≤|bis/i.test(text) ? 'up-to' : 'from');
 
 /** Rows from a spreadsheet or a leaflet into steps: what was read is shown before it takes the place of the steps. */
-export const PasteSteps = ({ price, onDone }: Props) => {
+const PasteSteps = ({ price, onDone }: Props) => {
   const style = useStyles(styles);
   const speech = useAppSelector(selectSpeech);
   const [text, setText] = useState('');
@@ -85,3 +85,5 @@ export const PasteSteps = ({ price, onDone }: Props) => {
     </View>
   );
 };
+
+export default PasteSteps;

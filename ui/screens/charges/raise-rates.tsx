@@ -1,19 +1,24 @@
+import { lazy } from 'react';
 import { countFigure } from '../../../core/words/figure.ts';
-import { RaiseForm } from '../../parts/raise-form.tsx';
+import { Later } from '../../shell/later.tsx';
 import { edit } from '../../state/draft.ts';
 import { useAppDispatch } from '../../state/store.ts';
+
+const RaiseForm = lazy(() => import('../../parts/raise-form.tsx'));
 
 /** Raises or lowers the prices of rates. */
 export const RaiseRates = ({ ids, onDone }: { ids: readonly string[]; onDone: () => void }) => {
   const dispatch = useAppDispatch();
   return (
-    <RaiseForm
-      what={countFigure(ids.length, 'rate')}
-      disabled={ids.length === 0}
-      onRaise={(raise, label) => {
-        dispatch(edit('raiseRates', { ids: [...ids], raise }, label));
-        onDone();
-      }}
-    />
+    <Later>
+      <RaiseForm
+        what={countFigure(ids.length, 'rate')}
+        disabled={ids.length === 0}
+        onRaise={(raise, label) => {
+          dispatch(edit('raiseRates', { ids: [...ids], raise }, label));
+          onDone();
+        }}
+      />
+    </Later>
   );
 };

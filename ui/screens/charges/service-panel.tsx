@@ -13,7 +13,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { RaiseRates } from './raise-rates.tsx';
 
 /** A service's name and note, where it stands, and what can be done with all its rates. */
-export const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => void }) => {
+const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => void }) => {
   const dispatch = useAppDispatch();
   const { services, rates } = useAppSelector(selectBook);
   const isPhone = useWidth() === 'phone';
@@ -82,3 +82,5 @@ export const ServicePanel = ({ service, onGone }: { service: Service; onGone: ()
     </View>
   );
 };
+
+export default ServicePanel;

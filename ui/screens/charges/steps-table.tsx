@@ -1,4 +1,4 @@
-import { memo, useState } from 'react';
+import { lazy, memo, useState } from 'react';
 import { View } from 'react-native';
 import { IconButton, Text } from 'react-native-paper';
 import type { Step, StepsPrice } from '../../../core/model/price.ts';
@@ -12,9 +12,11 @@ import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { aside, note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { PasteSteps } from './paste-steps.tsx';
 import { StepExtras } from './step-extras.tsx';
+import { Later } from '../../shell/later.tsx';
 import { inOrder, isInOrder, nextStep } from './steps.ts';
+
+const PasteSteps = lazy(() => import('./paste-steps.tsx'));
 
 interface Props {
   price: StepsPrice;
@@ -158,13 +160,15 @@ export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
         )}
       </View>
       {pasting ? (
-        <PasteSteps
-          price={price}
-          onDone={(next) => {
-            onChange(next, null);
-            setPasting(false);
-          }}
-        />
+        <Later>
+          <PasteSteps
+            price={price}
+            onDone={(next) => {
+              onChange(next, null);
+              setPasting(false);
+            }}
+          />
+        </Later>
       ) : null}
       <DraftField
         style={{ width: 180 }}

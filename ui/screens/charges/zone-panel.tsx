@@ -14,7 +14,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { RaiseRates } from './raise-rates.tsx';
 
 /** A zone's name, its places, where it stands, and what can be done with all its rates. */
-export const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
+const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
   const dispatch = useAppDispatch();
   const { zones, rates } = useAppSelector(selectBook);
   const [raising, setRaising] = useState(false);
@@ -91,3 +91,5 @@ export const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) 
     </View>
   );
 };
+
+export default ZonePanel;

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Button, HelperText, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import { RaiseForm } from '../../parts/raise-form.tsx';
+import RaiseForm from '../../parts/raise-form.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';

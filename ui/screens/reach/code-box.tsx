@@ -61,7 +61,7 @@ export const answerText = ({
     ({ area, because }) =>
       `Delivered by ${area.name}, by ${because === 'shape' ? 'its shape' : because === 'radius' ? 'its radius' : because}.`,
   );
-  if (!sold) return ['The shop does not sell there.', ...collected];
+  if (!sold) return ['The shop does not sell there.'];
   const listed = postalText(postal);
   if (!postal.served) return [listed ?? '', ...collected];
   const nearby = [...brought, ...collected];
