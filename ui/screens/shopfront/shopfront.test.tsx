@@ -1,13 +1,11 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import type { PastOrder } from '../../../core/model/order.ts';
-import { added } from '../../state/basket.ts';
 import { ordersTaken } from '../../state/orders.ts';
 import { HELD_MS } from '../../state/holds.ts';
 import { edit } from '../../state/draft.ts';
-import { shopServed } from '../../state/session.ts';
 import { selectSlip, selectTrial } from '../../state/selectors.ts';
-import type { AppStore } from '../../state/store.ts';
 import { currentAddress, goTo } from '../../testing/router.ts';
+import { choose, fill, openCheckout, typeAddress } from '../../testing/checkout.tsx';
 import { demoStore, renderOver } from '../../testing/store.tsx';
 import {
   addressFaults,
@@ -100,34 +98,6 @@ describe('an address', () => {
     ]);
   });
 });
-
-const fill = (label: string, text: string): void => fireEvent.changeText(screen.getByLabelText(label), text);
-
-const choose = async (label: string, text: string, name: string): Promise<void> => {
-  fireEvent(await screen.findByLabelText(label), 'focus');
-  await waitFor(() => {
-    fireEvent.changeText(screen.getByLabelText(label), text);
-    screen.getByLabelText(name);
-  });
-  fireEvent.press(screen.getByLabelText(name));
-};
-
-const typeAddress = async (town = 'Antigonish', code = 'B2G 2L2'): Promise<void> => {
-  fill('Full name', 'Ines Varga');
-  fill('E-mail', 'ines@example.org');
-  fill('Street and number', '4 Tide Lane');
-  fill('Town', town);
-  fill('Postal code', code);
-  await choose('Province or territory', 'nova', 'Nova Scotia');
-};
-
-const openCheckout = (skus: readonly string[]): AppStore => {
-  const store = demoStore();
-  for (const sku of skus) store.dispatch(added(sku));
-  goTo('/shop/checkout');
-  renderOver(store, <Shopfront page="checkout" />);
-  return store;
-};
 
 describe('the goods and the basket', () => {
   test('are found by name, added, counted and taken out', () => {
@@ -344,61 +314,6 @@ describe('the checkout', () => {
     fireEvent.press(screen.getByText('Place the order'));
     await waitFor(() => expect(screen.getAllByText('Full name is needed.')).toHaveLength(2));
     expect(store.getState().orders).toEqual([]);
-  });
-
-  test('asks who collects for a name and a way to be reached, and for no street', async () => {
-    jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
-    const store = openCheckout(['pot-26']);
-    fireEvent.press(screen.getByText('I collect it'));
-    expect(screen.queryByLabelText('Street and number')).toBeNull();
-    await waitFor(() => screen.getByLabelText(/^Collect at the Nursery, free/));
-    expect(screen.queryByLabelText(/^Parcel, /)).toBeNull();
-    fill('Full name', 'Ines Varga');
-    fill('Phone', '902 555 0123');
-    fireEvent.press(screen.getAllByLabelText(/^\d\d:\d\d–\d\d:\d\d/)[0] as never);
-    fireEvent.press(screen.getByText('Place the order'));
-    await waitFor(() => expect(store.getState().orders).toHaveLength(1));
-    const [order] = store.getState().orders;
-    expect(order).toMatchObject({
-      contact: { phone: '902 555 0123' },
-      chosen: { kind: 'pickup', of: { pickupId: 'nursery-yard' } },
-    });
-    // The goods change hands at the nursery, and are taxed as there.
-    expect(order?.request.destination).toMatchObject({ country: 'CA', subdivision: 'CA-NS' });
-    expect(order?.sums?.taxes).toBeGreaterThan(0);
-  });
-
-  test('fills in the region of a code, and proposes it where another is chosen', async () => {
-    openCheckout(['pot-26']);
-    fill('Postal code', 'B2G 2L2');
-    await waitFor(() => screen.getByDisplayValue('Nova Scotia'));
-    await choose('Province or territory', 'ontario', 'Ontario');
-    await waitFor(() => screen.getByText('“B2G 2L2” is in Nova Scotia, not in Ontario.'));
-    fireEvent.press(screen.getByText('Use Nova Scotia'));
-    await waitFor(() => screen.getByLabelText(/^Parcel, /));
-    expect(screen.queryByText(/not in Ontario/)).toBeNull();
-  });
-
-  test('lists only countries that are sold to, and says at once that a region is closed', async () => {
-    const store = openCheckout(['pot-26']);
-    act(() => void store.dispatch(shopServed('draft')));
-    act(() => void store.dispatch(edit('openSubdivision', { subdivision: 'CA-ON', open: false }, 'close')));
-    fireEvent.changeText(screen.getByLabelText('Country'), 'cuba');
-    expect(screen.queryByText('Cuba')).toBeNull();
-    fireEvent.changeText(screen.getByLabelText('Country'), 'germ');
-    expect(screen.getByText('Germany')).toBeTruthy();
-    await choose('Country', 'canada', 'Canada');
-    await choose('Province or territory', 'ontario', 'Ontario');
-    await waitFor(() => screen.getByText('We do not sell to Ontario.'));
-  });
-
-  test('keeps what was typed while the customer looks at the basket again', async () => {
-    const store = openCheckout(['pot-26']);
-    await typeAddress();
-    screen.unmount();
-    renderOver(store, <Shopfront page="checkout" />);
-    expect(screen.getByDisplayValue('4 Tide Lane')).toBeTruthy();
-    expect(screen.getByDisplayValue('ines@example.org')).toBeTruthy();
   });
 
   test('tells the customer who cannot buy why, and what would help', async () => {

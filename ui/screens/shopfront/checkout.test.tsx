@@ -1,0 +1,66 @@
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { edit } from '../../state/draft.ts';
+import { shopServed } from '../../state/session.ts';
+import { choose, fill, openCheckout, typeAddress } from '../../testing/checkout.tsx';
+import { renderOver } from '../../testing/store.tsx';
+import Shopfront from './shopfront.tsx';
+
+jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
+jest.setTimeout(60_000);
+
+describe('the checkout', () => {
+  test('asks who collects for a name and a way to be reached, and for no street', async () => {
+    jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
+    const store = openCheckout(['pot-26']);
+    fireEvent.press(screen.getByText('I collect it'));
+    expect(screen.queryByLabelText('Street and number')).toBeNull();
+    await waitFor(() => screen.getByLabelText(/^Collect at the Nursery, free/));
+    expect(screen.queryByLabelText(/^Parcel, /)).toBeNull();
+    fill('Full name', 'Ines Varga');
+    fill('Phone', '902 555 0123');
+    fireEvent.press(screen.getAllByLabelText(/^\d\d:\d\d–\d\d:\d\d/)[0] as never);
+    fireEvent.press(screen.getByText('Place the order'));
+    await waitFor(() => expect(store.getState().orders).toHaveLength(1));
+    const [order] = store.getState().orders;
+    expect(order).toMatchObject({
+      contact: { phone: '902 555 0123' },
+      chosen: { kind: 'pickup', of: { pickupId: 'nursery-yard' } },
+    });
+    // The goods change hands at the nursery, and are taxed as there.
+    expect(order?.request.destination).toMatchObject({ country: 'CA', subdivision: 'CA-NS' });
+    expect(order?.sums?.taxes).toBeGreaterThan(0);
+  });
+
+  test('fills in the region of a code, and proposes it where another is chosen', async () => {
+    openCheckout(['pot-26']);
+    fill('Postal code', 'B2G 2L2');
+    await waitFor(() => screen.getByDisplayValue('Nova Scotia'));
+    await choose('Province or territory', 'ontario', 'Ontario');
+    await waitFor(() => screen.getByText('“B2G 2L2” is in Nova Scotia, not in Ontario.'));
+    fireEvent.press(screen.getByText('Use Nova Scotia'));
+    await waitFor(() => screen.getByLabelText(/^Parcel, /));
+    await waitFor(() => expect(screen.queryByText(/not in Ontario/)).toBeNull());
+  });
+
+  test('lists only countries that are sold to, and says at once that a region is closed', async () => {
+    const store = openCheckout(['pot-26']);
+    act(() => void store.dispatch(shopServed('draft')));
+    act(() => void store.dispatch(edit('openSubdivision', { subdivision: 'CA-ON', open: false }, 'close')));
+    fireEvent.changeText(screen.getByLabelText('Country'), 'cuba');
+    expect(screen.queryByText('Cuba')).toBeNull();
+    fireEvent.changeText(screen.getByLabelText('Country'), 'germ');
+    expect(screen.getByText('Germany')).toBeTruthy();
+    await choose('Country', 'canada', 'Canada');
+    await choose('Province or territory', 'ontario', 'Ontario');
+    await waitFor(() => screen.getByText('We do not sell to Ontario.'));
+  });
+
+  test('keeps what was typed while the customer looks at the basket again', async () => {
+    const store = openCheckout(['pot-26']);
+    await typeAddress();
+    screen.unmount();
+    renderOver(store, <Shopfront page="checkout" />);
+    expect(screen.getByDisplayValue('4 Tide Lane')).toBeTruthy();
+    expect(screen.getByDisplayValue('ines@example.org')).toBeTruthy();
+  });
+});
