@@ -16,6 +16,12 @@ describe('postal codes pasted in any shape', () => {
     ['US', '90200-90299, 10001 to 10099, 90210-1234', ['90200 to 90299', '10001 to 10099', '90210']],
     ['US', '90210 90211\t90212|90213.', ['90210', '90211', '90212', '90213']],
     ['JP', '100-0001', ['1000001']],
+    ['US', '92101 922*', ['92101', '922*']],
+    ['US', '92101-92115', ['92101 to 92115']],
+    ['US', '92101 - 92115 92120 922?1', ['92101 to 92115', '92120', '922?1']],
+    ['CA', 'B3H B3J B3K*', ['B3H*', 'B3J*', 'B3K*']],
+    ['CA', 'B3H 4R2 B3J 1S9 B3K*', ['B3H4R2', 'B3J1S9', 'B3K*']],
+    ['CA', 'B3H to B3K\nB4A', ['B3H to B3K', 'B4A*']],
   ])('%s: %j', (country, text, patterns) => {
     expect(pasted(country, text)).toMatchObject({ patterns, unread: [] });
   });
@@ -27,6 +33,7 @@ describe('postal codes pasted in any shape', () => {
       beginnings: 1,
       unread: ['Halifax & around', 'the village', '90299 to 90200'],
     });
+    expect(pasted('CA', 'B3H Halifax, B3J').unread).toEqual(['B3H Halifax']);
     expect(pasted('CA', ' \n,;')).toEqual({ patterns: [], repeated: 0, beginnings: 0, unread: [] });
   });
 

@@ -34,13 +34,39 @@ const patternOf = (country: string, text: string): string | null => {
   return parsePattern(country, pattern) && !isWord(pattern) ? pattern : null;
 };
 
-/** 'B3H B3J' is two beginnings and 'B3H 4R2 B3J 1S9' two codes: blanks part what has one shape. */
-const partsOf = (entry: string): string[] => {
-  const words = entry.split(/\s+/);
-  if (words.length === 1 || rangeEnds(entry)) return [entry];
-  if (isAlike(words)) return words;
-  const pairs = words.flatMap((word, at) => (at % 2 === 0 ? [`${word}${words[at + 1] ?? ''}`] : []));
-  return words.length > 2 && words.length % 2 === 0 && isAlike(pairs) ? pairs : [entry];
+const isPlain = (word: string): boolean => /^[a-z0-9]+$/i.test(word);
+
+/** A part of a pasted entry, and whether it may be read at all. */
+interface Part {
+  text: string;
+  readable: boolean;
+}
+
+const isPattern = (country: string, text: string): boolean => patternOf(country, text) !== null;
+
+/** The blanks about a dash or a 'to' between two codes, so that a range is one word. */
+const withRangesJoined = (entry: string): string =>
+  entry.replace(/(?<=\S)\s*(?:\.\.+|–|—|\bto\b|(?<=\s)-(?=\s))\s*(?=\S)/gi, '–');
+
+/**
+ * The codes of an entry whose words are parted by blanks: two words that make a whole code are one, 'B3H 4R2'; each
+ * other word is a code of its own, 'B3H B3J B3K*'. An entry with a word that is no code is not read at all.
+ */
+const partsOf = (country: string, entry: string, isWhole: (code: string) => boolean): Part[] => {
+  const words = withRangesJoined(entry).split(/\s+/);
+  if (words.length === 1 || rangeEnds(entry)) return [{ text: entry, readable: true }];
+  const parts: string[] = [];
+  for (let at = 0; at < words.length; at += 1) {
+    const word = words[at] as string;
+    const next = words[at + 1];
+    const joined = normaliseCode(country, `${word}${next ?? ''}`);
+    const isOne = next !== undefined && !isWhole(word) && [word, next].every(isPlain) && isWhole(joined);
+    parts.push(isOne ? joined : word);
+    if (isOne) at += 1;
+  }
+  return parts.every((part) => isPattern(country, part))
+    ? parts.map((text) => ({ text, readable: true }))
+    : [{ text: entry, readable: false }];
 };
 
 /**
@@ -61,8 +87,8 @@ export const pastedPatterns = (
     .split(/[\n\r,;\t|]+/)
     .map((entry) => entry.replace(/^[\s"'•·>]+|^-\s+|[\s"'.]+$/g, ''))
     .filter(Boolean);
-  for (const part of entries.flatMap(partsOf)) {
-    const pattern = patternOf(country, part);
+  for (const { text: part, readable } of entries.flatMap((entry) => partsOf(country, entry, isWhole))) {
+    const pattern = readable ? patternOf(country, part) : null;
     if (pattern === null) {
       unread.push(part);
       continue;

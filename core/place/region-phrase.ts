@@ -1,6 +1,6 @@
 import type { Region } from '../model/place.ts';
 import { fault, type Result } from '../model/fault.ts';
-import { parsePattern, writtenPattern } from './postal.ts';
+import { pastedPatterns } from './pasted-patterns.ts';
 
 /**
  * Regions as a line of text and back: 'CA-NS', 'US', 'CA: B3H*, B3J*'. Entries are parted by commas
@@ -35,31 +35,57 @@ const entryRegion = (entry: string): Region | null => {
   return /^[A-Z]{2}-[A-Z0-9]{1,3}$/.test(text) ? { country: text.slice(0, 2), subdivision: text } : null;
 };
 
-const lineRegions = (line: string, at: number): Result<Region[]> => {
-  const [, country, list] = /^\s*([A-Za-z]{2})\s*:(.*)$/.exec(line) ?? [];
-  const entries = (list ?? line)
-    .split(/[,;]/)
+/** How places are named beside their codes, and which codes of a country are whole. */
+export interface PlaceNaming {
+  /** The regions of a name: a country's, a group's of countries; null where it names none. */
+  named: (text: string) => Region[] | null;
+  isWhole: (country: string) => (code: string) => boolean;
+}
+
+const CODES_ONLY: PlaceNaming = { named: () => null, isWhole: () => () => true };
+
+const postalRegions = (
+  country: string,
+  list: string,
+  at: number,
+  { isWhole }: PlaceNaming,
+): Result<Region[]> => {
+  const { patterns, unread } = pastedPatterns(country, list, isWhole(country));
+  const [bad] = unread;
+  if (bad !== undefined)
+    return { ok: false, faults: [fault('bad-pattern', `line ${at + 1}`, { pattern: bad })] };
+  return { ok: true, value: patterns.length > 0 ? [{ country, postal: patterns }] : [] };
+};
+
+const lineRegions = (line: string, at: number, naming: PlaceNaming): Result<Region[]> => {
+  const [, head = '', list] = /^\s*([^:]+?)\s*:(.*)$/.exec(line) ?? [];
+  if (list !== undefined) {
+    const [country] = /^[A-Za-z]{2}$/.test(head)
+      ? [{ country: head.toUpperCase() }]
+      : (naming.named(head) ?? []);
+    return country
+      ? postalRegions(country.country, list, at, naming)
+      : { ok: false, faults: [fault('bad-region', `line ${at + 1}`, { text: head })] };
+  }
+  const entries = line
+    .split(/[,;\t]/)
     .map((entry) => entry.trim())
     .filter(Boolean);
-  if (country !== undefined) {
-    const postal = entries.map(writtenPattern);
-    const bad = postal.find((pattern) => !parsePattern(country.toUpperCase(), pattern));
-    if (bad !== undefined)
-      return { ok: false, faults: [fault('bad-pattern', `line ${at + 1}`, { pattern: bad })] };
-    return { ok: true, value: postal.length > 0 ? [{ country: country.toUpperCase(), postal }] : [] };
-  }
-  const regions = entries.map((entry) => entryRegion(entry));
+  const regions = entries.map((entry) => {
+    const region = entryRegion(entry);
+    return naming.named(entry) ?? (region ? [region] : null);
+  });
   const bad = regions.indexOf(null);
   if (bad >= 0)
     return { ok: false, faults: [fault('bad-region', `line ${at + 1}`, { text: entries[bad] ?? '' })] };
-  return { ok: true, value: regions as Region[] };
+  return { ok: true, value: regions.flatMap((found) => found ?? []) };
 };
 
-/** The regions of a text as `regionsText` writes it, or the first entry that is none. */
-export const regionsFromText = (text: string): Result<Region[]> => {
+/** The regions of a text as `regionsText` writes it, places by name too, or the first entry that is none. */
+export const regionsFromText = (text: string, naming: PlaceNaming = CODES_ONLY): Result<Region[]> => {
   const regions: Region[] = [];
   for (const [at, line] of text.split('\n').entries()) {
-    const read = lineRegions(line, at);
+    const read = lineRegions(line, at, naming);
     if (!read.ok) return read;
     regions.push(...read.value);
   }

@@ -12,6 +12,8 @@ import type { LimitMeasure, Measure } from '../../core/model/price.ts';
 import { localDateSchema, localTimeSchema } from '../../core/model/unit.ts';
 import type { Speech } from '../../core/words/figure.ts';
 import type { Read } from './draft-field.tsx';
+import { regionsNamed } from '../places/named-regions.ts';
+import { isWholeCode } from '../places/whole-code.ts';
 
 /** How fields read what is typed, with what to say where it cannot be read. */
 
@@ -130,9 +132,9 @@ export const readDates = (text: string): Read<string[]> => {
     : { ok: false, text: `“${typed.text}” is no date: write 2026-12-25 or 2026-12-24 to 2026-12-26.` };
 };
 
-/** Regions as a line of text: 'CA-NS', 'US', 'CA: B3H*'. */
+/** Regions as a line of text: 'CA-NS', 'US', 'Nova Scotia', 'Luxembourg', 'EU', 'CA: B3H* B3J'. */
 export const readRegions = (text: string): Read<Region[]> => {
-  const read = regionsFromText(text);
+  const read = regionsFromText(text, { named: regionsNamed, isWhole: isWholeCode });
   const [fault] = read.ok ? [] : read.faults;
   return read.ok ? read : { ok: false, text: fault ? faultSentence(fault) : '' };
 };

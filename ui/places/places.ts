@@ -38,6 +38,9 @@ const load = async (): Promise<WorldPlaces> => {
   return { countries, subdivisions, byNumber: iso31661NumericToAlpha2 };
 };
 
+/** The places of the world as far as they are loaded. */
+export const loadedPlaces = (): WorldPlaces | null => loaded;
+
 /** A subdivision's name once the places are loaded; its code until then, or where it has none. */
 export const subdivisionName = (code: string): string =>
   loaded?.subdivisions.get(code.slice(0, 2))?.find((one) => one.code === code)?.name ?? code;

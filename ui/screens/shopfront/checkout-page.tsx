@@ -35,7 +35,7 @@ const styles = (inks: Inks) => ({
   aside: { width: 320, position: 'sticky' as 'relative', top: 24 },
   place: { marginTop: 16 },
   code: { maxWidth: 260, marginTop: 12 },
-  how: { flexDirection: 'row', maxWidth: 360, marginTop: 4 } as const,
+  how: { maxWidth: 360, marginTop: 4 },
   contact: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, marginTop: 4, marginBottom: 8 } as const,
   contactField: { flexGrow: 1, flexBasis: 150 },
   promise: { ...shopStyles(inks).name, marginBottom: 12 },
