@@ -102,7 +102,7 @@ test('a group keeps its goods from a service, and the reason leads back to the g
   await openProgram(page, '/goods');
   await page.getByRole('button', { name: 'Handling groups' }).click();
   await page.getByRole('button', { name: /^Pots/ }).click();
-  await page.getByRole('button', { name: 'some', exact: true }).click();
+  await page.getByRole('button', { name: 'some services', exact: true }).click();
   await page.getByRole('checkbox', { name: 'Parcel' }).click();
   const slip = await openSlip(page);
   await expect(choiceOf(slip, 'Parcel')).toHaveCount(0);

@@ -109,7 +109,7 @@ test('a delivery area is priced, switched off, and gone from the slip at once', 
 test('the week follows the moment of the trial', async ({ page }) => {
   await openNearby(page, '&area=peninsula');
   const week = page
-    .getByRole('group', { name: 'Way Cargo bike, today' })
+    .getByRole('group', { name: 'Delivery method Cargo bike, today' })
     .getByRole('group', { name: 'The week' });
   await expect(week).toContainText(
     'Ordered Tue 24 Nov, 10:15: ready Tue 24 Nov, 14:00; 3 times to choose from',

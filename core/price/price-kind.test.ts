@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import type { Price } from '../model/price.ts';
 import { ratePhrase } from '../words/rate-phrase.ts';
-import { makeRate, tiers } from '../testing/book.ts';
+import { makeCarrierPrice, makeRate, tiers } from '../testing/book.ts';
 import { curveBasis, curveOf } from './curve.ts';
-import { asKind, type WrittenKind } from './price-kind.ts';
+import { asKind, chargesNothing, type WrittenKind } from './price-kind.ts';
 import { raisedPrice } from './raise.ts';
 
 const METRIC = { decimals: 2, units: 'metric' as const };
@@ -25,6 +25,26 @@ describe('a price of another kind', () => {
     }
     expect(asKind(FLAT, 'percent')).toEqual({ kind: 'percent', points: 1_000, min: 850 });
     expect(asKind(FLAT, 'flat')).toBe(FLAT);
+  });
+
+  test('out of a table or a carrier is never nothing by itself', () => {
+    const rows = [400, 900, 700].map((amount, at) => ({ from: at, to: at + 1, amount }));
+    const table: Price = { kind: 'table', tableId: 't' };
+    const tables = [{ id: 't', name: 'T', basis: 'weight' as const, rows }];
+    expect(asKind(table, 'flat', tables)).toEqual({ kind: 'flat', amount: 900, per: 'order' });
+    for (const price of [table, makeCarrierPrice()])
+      expect(chargesNothing(asKind(price, 'flat'))).toBe(false);
+  });
+
+  test('that charges nothing is told from one that may charge something', () => {
+    expect(chargesNothing({ ...FLAT, amount: 0 })).toBe(true);
+    expect(chargesNothing(tiers('weight', [{ from: 0, amount: 0 }]))).toBe(true);
+    expect(chargesNothing({ kind: 'percent', points: 0 })).toBe(true);
+    expect(chargesNothing({ kind: 'per-product', otherwise: 0, per: 'unit' })).toBe(true);
+    const started = { size: 1, amount: 5, count: 'started' as const };
+    expect(chargesNothing(tiers('weight', [{ from: 0, amount: 0, each: started }]))).toBe(false);
+    for (const price of [FLAT, PERCENT, BY_GOODS, UNIT, makeCarrierPrice()])
+      expect(chargesNothing(price)).toBe(false);
   });
 });
 

@@ -8,6 +8,7 @@ import { readCountWithin, readMeasure } from './readers.ts';
 import { Segments } from './segments.tsx';
 import { selectBook, selectSpeech } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
+import { useKeptKinds } from './use-kept-kinds.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
@@ -92,6 +93,9 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
   const { boxes } = useAppSelector(selectBook);
   const style = useStyles(styles);
   const speech = useAppSelector(selectSpeech);
+  const kept = useKeptKinds<PackPlan>(packing);
+  const firstOf = (kind: Kind): PackPlan =>
+    kind === 'boxes' ? { kind, boxIds: ownBoxes(boxes) } : firstPlans(speech.units)[kind];
   const readMost = (text: string): Read<number> => {
     const weight = readMeasure('weight', speech)(text);
     return weight.ok && weight.value === 0 ? { ok: false, text: 'This must be more than 0.' } : weight;
@@ -102,10 +106,12 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
       <Segments
         value={packing.kind}
         onChange={(kind) =>
-          onChange(
-            kind === 'boxes' ? { kind, boxIds: ownBoxes(boxes) } : firstPlans(speech.units)[kind],
-            null,
-          )
+          kind === packing.kind
+            ? undefined
+            : onChange(
+                kept(kind, () => firstOf(kind) as never),
+                null,
+              )
         }
         options={[
           { value: 'single', label: 'one parcel' },

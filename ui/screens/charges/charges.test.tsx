@@ -131,17 +131,15 @@ describe('a rate', () => {
     expect(chargeOf(store, 'parcel-maritimes')).toBe(1_730);
   });
 
-  test('goes from steps to a flat price and back', () => {
+  test('goes from steps to a flat price and back to the steps it had', () => {
     const store = open(PARCEL);
+    const steps = rateOf(store, 'parcel-maritimes')?.price;
     pressText('Flat');
     expect(rateOf(store, 'parcel-maritimes')?.price).toEqual({ kind: 'flat', amount: 850, per: 'order' });
     type('Charge for the order', '9');
     expect(chargeOf(store, 'parcel-maritimes')).toBe(1_080);
     pressText('Steps');
-    expect(rateOf(store, 'parcel-maritimes')?.price).toMatchObject({
-      kind: 'steps',
-      steps: [{ from: 0, amount: 900 }],
-    });
+    expect(rateOf(store, 'parcel-maritimes')?.price).toEqual(steps);
   });
 
   test('keeps the meaning of its steps by another measure', () => {
@@ -199,6 +197,28 @@ describe('a rate', () => {
     expect(rateOf(store, 'parcel-maritimes')?.whenWithheld).toBe('hide');
     press('Taxed as the destination’s charges are');
     expect(rateOf(store, 'parcel-maritimes')?.taxable).toBe(false);
+  });
+
+  test('keeps what was typed for each kind of price while its fields are open', () => {
+    const store = open(PARCEL);
+    const before = rateOf(store, 'parcel-maritimes')?.price;
+    for (const kind of ['Percent', 'Goods', 'Table', 'Flat']) pressText(kind);
+    expect(rateOf(store, 'parcel-maritimes')?.price.kind).toBe('flat');
+    pressText('Steps');
+    expect(rateOf(store, 'parcel-maritimes')?.price).toEqual(before);
+  });
+
+  test('of 0.00 asks before it is switched on', () => {
+    const store = open(PARCEL);
+    pressText('Switch off');
+    const price = { kind: 'flat', amount: 0, per: 'order' } as const;
+    act(() => void store.dispatch(edit('setRate', { id: 'parcel-maritimes', changes: { price } }, 'price')));
+    pressText('Switch on');
+    expect(rateOf(store, 'parcel-maritimes')?.active).toBe(false);
+    pressText('Cancel');
+    pressText('Switch on');
+    pressText('Switch on at 0.00');
+    expect(rateOf(store, 'parcel-maritimes')?.active).toBe(true);
   });
 
   test('is switched off and on, copied, left out and removed', () => {

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { asKind, type ChosenKind } from '../../../core/price/price-kind.ts';
 import type { Measure, Price } from '../../../core/model/price.ts';
 import { rebased } from '../../../core/price/rebase.ts';
+import { useKeptKinds } from '../../parts/use-kept-kinds.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { PerProductFields } from './per-product-fields.tsx';
@@ -53,16 +54,22 @@ const isChosen = (kind: Price['kind']): kind is ChosenKind => KINDS.some(({ valu
 /** What kind of price it is: one amount, steps, a percentage, or each good's own. */
 export const PriceKind = memo(function PriceKind({ price, onChange, nearby = false }: Props) {
   const isPhone = useWidth() === 'phone';
+  const kept = useKeptKinds<Price>(price);
   const { rateTables, carriers } = useAppSelector(selectBook);
   const [[table], [account]] = [rateTables, carriers];
   if (!isChosen(price.kind)) return null;
+  const firstOf = (kind: ChosenKind): Price | null => {
+    if (kind === 'table') return table ? { kind, tableId: table.id } : null;
+    if (kind === 'carrier') return account ? firstCarrierPrice(account.id) : null;
+    return asKind(price, kind, rateTables);
+  };
   const choose = (kind: ChosenKind): void => {
-    if (kind === price.kind) return;
-    if (kind === 'table') {
-      if (table) onChange({ kind, tableId: table.id }, null);
-    } else if (kind === 'carrier') {
-      if (account) onChange(firstCarrierPrice(account.id), null);
-    } else onChange(asKind(price, kind), null);
+    const first = kind === price.kind ? null : firstOf(kind);
+    if (first)
+      onChange(
+        kept(kind, () => first as never),
+        null,
+      );
   };
   const can = ({ value }: { value: ChosenKind }): boolean =>
     (value !== 'table' || table !== undefined) && (value !== 'carrier' || (account !== undefined && !nearby));

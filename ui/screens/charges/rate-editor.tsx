@@ -5,6 +5,8 @@ import { curveBasis, curveOf } from '../../../core/price/curve.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Price } from '../../../core/model/price.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
+import { chargesNothing } from '../../../core/price/price-kind.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
 import { ratePhrase } from '../../../core/words/rate-phrase.ts';
 import { StepCurve } from '../../parts/step-curve.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -39,17 +41,29 @@ const styles = (inks: Inks) => ({
   words: { ...note(inks), flexShrink: 1 },
 });
 
+/** A rate that is off; one that charges nothing asks before it is switched on. */
 const SwitchedOff = ({ rate, onSwitch }: { rate: Rate; onSwitch: () => void }) => {
   const style = useStyles(styles);
-  const isNew = rate.price.kind === 'flat' && rate.price.amount === 0;
+  const { decimals } = useAppSelector(selectSpeech);
+  const [asking, setAsking] = useState(false);
+  const isFree = chargesNothing(rate.price);
+  const zero = moneyFigure(0, decimals);
+  if (asking && isFree)
+    return (
+      <View style={style.offRow} role="alert">
+        <Text style={style.off}>This rate charges {zero}: customers would get it free.</Text>
+        <TextAction label={`Switch on at ${zero}`} onPress={onSwitch} />
+        <TextAction label="Cancel" onPress={() => setAsking(false)} />
+      </View>
+    );
   return (
     <View style={style.offRow}>
       <Text style={style.off}>
-        {isNew
+        {isFree
           ? 'Switched off: give it a price, then switch it on.'
           : 'Switched off: customers do not see it.'}
       </Text>
-      <TextAction label="Switch on" onPress={onSwitch} />
+      <TextAction label="Switch on" onPress={isFree ? () => setAsking(true) : onSwitch} />
     </View>
   );
 };

@@ -11,6 +11,7 @@ import { pastedPatterns } from '../../../../core/place/pasted-patterns.ts';
 import { countFigure, distanceFigure } from '../../../../core/words/figure.ts';
 import { DraftField } from '../../../parts/draft-field.tsx';
 import { readCountry, readMeasure } from '../../../parts/readers.ts';
+import { useKeptKinds } from '../../../parts/use-kept-kinds.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { usePostalAreas } from '../../../places/use-gazetteer.ts';
@@ -186,13 +187,19 @@ const ShapeFields = ({ areaId, covers, onChange }: ShapeProps) => {
 export const CoverageFields = (props: Props) => {
   const { area, location, onChange } = props;
   const { covers } = area;
+  const kept = useKeptKinds<Coverage>(covers);
   const speech = useAppSelector(selectSpeech);
   return (
     <View style={{ gap: 8 }} role="group" aria-label="Where it delivers">
       <Segments<Coverage['kind']>
         value={covers.kind}
         onChange={(kind) =>
-          kind === covers.kind ? undefined : onChange(firstCoverage(kind, location, speech.units), null)
+          kind === covers.kind
+            ? undefined
+            : onChange(
+                kept(kind, () => firstCoverage(kind, location, speech.units) as never),
+                null,
+              )
         }
         options={[
           { value: 'postal', label: 'postal codes' },
