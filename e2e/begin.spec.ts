@@ -48,6 +48,7 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await page.getByRole('link', { name: /^Basket/ }).click();
   await page.getByRole('button', { name: 'To the checkout' }).click();
   await page.getByLabel('Full name').fill('Orla Finch');
+  await page.getByLabel('E-mail').fill('orla@example.org');
   await page.getByLabel('Street and number').fill('9 Weir Row');
   await page.getByLabel('Town').fill('Sligo');
   await page.getByLabel('Eircode').fill('F91 X2Y3');

@@ -89,6 +89,7 @@ test('what the shop says of a postal code on a good’s page is true at the chec
   await page.getByRole('button', { name: 'Add to the basket' }).click();
   await page.getByRole('button', { name: 'To the checkout' }).click();
   await page.getByLabel('Full name').fill('Ada Larch');
+  await page.getByLabel('Phone').fill('902 555 0117');
   await page.getByLabel('Street and number').fill('4 Kelp Row');
   await page.getByLabel('Town').fill('Halifax');
   await page.getByLabel('Postal code').fill('B3H 4R2');

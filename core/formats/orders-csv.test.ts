@@ -24,6 +24,7 @@ const order: PastOrder = {
   chosen: {
     id: 'peninsula:bike',
     kind: 'delivery',
+    of: { areaId: 'peninsula', methodId: 'bike' },
     name: 'Cargo bike',
     charge: 625,
     total: 712,
@@ -34,10 +35,20 @@ const order: PastOrder = {
   status: 'handed-over',
   history: [{ status: 'handed-over', at: AT }],
   recipient: 'Ines Varga',
+  contact: { email: 'ines@example.org' },
 };
 
 test('orders go into a table and come out the same', () => {
   expect(readOrderRows([[...ORDER_HEADINGS], orderCells(order)])).toEqual({ orders: [order], faults: [] });
+});
+
+test('the total of a table is the order’s, and the bill has its address', () => {
+  const sums = { goods: 9_000, taxes: 1_350, total: 11_062 };
+  const billing = { name: 'Quay & Co', address: { country: 'CA', city: 'Halifax', lines: ['1 Quay Road'] } };
+  const cells = orderCells({ ...order, sums, billing });
+  const cell = (name: (typeof ORDER_HEADINGS)[number]) => cells[ORDER_HEADINGS.indexOf(name)];
+  expect([cell('total'), cell('choice_total'), cell('charge')]).toEqual(['11062', '712', '625']);
+  expect([cell('billing_name'), cell('billing_address')]).toEqual(['Quay & Co', '1 Quay Road, Halifax, CA']);
 });
 
 test('headings may be written otherwise and in any order; what may be left out may be missing', () => {

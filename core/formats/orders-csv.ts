@@ -1,6 +1,7 @@
 import { fault, type Fault } from '../model/fault.ts';
 import { pastOrderSchema, type PastOrder } from '../model/order.ts';
 import { parseWith } from '../model/schema-fault.ts';
+import { orderUpToDate } from './version-1.ts';
 
 /** Orders in and out as a table: one row an order, its goods as '2 x pot-26; 1 x trowel', amounts in minor units. */
 
@@ -9,10 +10,15 @@ export const ORDER_HEADINGS = [
   'placed_at',
   'status',
   'recipient',
+  'email',
+  'phone',
+  'billing_name',
+  'billing_address',
   'kind',
   'choice',
   'choice_name',
   'charge',
+  'choice_total',
   'total',
   'slot_start',
   'slot_end',
@@ -32,34 +38,53 @@ type Heading = (typeof ORDER_HEADINGS)[number];
 
 const text = (value: string | number | undefined): string => (value === undefined ? '' : String(value));
 
-/** The cells of an order, in the order of the headings. */
-export const orderCells = ({
-  number,
-  status,
-  recipient,
-  chosen,
-  request,
-  cost,
-  payment,
-}: PastOrder): string[] => {
-  const { destination, lines, placedAt, discount, customer, channel } = request;
+type Cells<H extends Heading> = Record<H, string>;
+
+const billCells = ({ billing }: PastOrder): Cells<'billing_name' | 'billing_address'> => {
+  const { lines = [], postalCode, city, country } = billing?.address ?? {};
+  return {
+    billing_name: text(billing?.name),
+    billing_address: [...lines, postalCode, city, country].filter(Boolean).join(', '),
+  };
+};
+
+const whoCells = (
+  order: PastOrder,
+): Cells<'recipient' | 'email' | 'phone' | 'billing_name' | 'billing_address'> => ({
+  recipient: text(order.recipient),
+  email: text(order.contact?.email),
+  phone: text(order.contact?.phone),
+  ...billCells(order),
+});
+
+const whereCells = ({
+  request: { destination },
+}: PastOrder): Cells<'country' | 'subdivision' | 'postal_code' | 'town' | 'address'> => ({
+  country: text(destination?.country),
+  subdivision: text(destination?.subdivision),
+  postal_code: text(destination?.postalCode),
+  town: text(destination?.city),
+  address: (destination?.lines ?? []).join(', '),
+});
+
+/** The cells of an order, in the order of the headings; `total` is the order's, `choice_total` that of getting it there. */
+export const orderCells = (order: PastOrder): string[] => {
+  const { number, status, chosen, cost, payment, sums } = order;
+  const { lines, placedAt, discount, customer, channel } = order.request;
   const cells: Record<Heading, string> = {
     number,
     placed_at: placedAt,
     status,
-    recipient: text(recipient),
+    ...whoCells(order),
     kind: chosen.kind,
     choice: chosen.id,
     choice_name: chosen.name,
     charge: text(chosen.charge),
-    total: text(chosen.total),
+    choice_total: text(chosen.total),
+    total: text(sums?.total ?? chosen.total),
     slot_start: text(chosen.slot?.start),
     slot_end: text(chosen.slot?.end),
-    country: text(destination?.country),
-    subdivision: text(destination?.subdivision),
-    postal_code: text(destination?.postalCode),
-    town: text(destination?.city),
-    address: (destination?.lines ?? []).join(', '),
+    ...whereCells(order),
     goods: lines.map(({ sku, quantity }) => `${quantity} x ${sku}`).join('; '),
     discount: text(discount),
     customer: text(customer),
@@ -97,6 +122,12 @@ const goodsOf = (cell: string): { sku: string; quantity: number }[] =>
       return { sku: sku === '' ? part : sku.trim(), quantity: quantity === '' ? 1 : Number(quantity) };
     });
 
+/** How the customer is reached, where a cell says so. */
+const contactOf = (cell: Cell): { contact?: Record<string, string> } => {
+  const contact = given({ email: cell('email'), phone: cell('phone') });
+  return Object.keys(contact).length > 0 ? { contact } : {};
+};
+
 /** A row as an order of the shape of the files, not yet checked. */
 const asOrder = (cell: Cell): unknown => {
   const address = cell('address');
@@ -123,12 +154,13 @@ const asOrder = (cell: Cell): unknown => {
       id: cell('choice'),
       kind: cell('kind'),
       name: cell('choice_name') || cell('choice'),
-      ...amounts({ charge: cell('charge'), total: cell('total') || cell('charge') }),
+      ...amounts({ charge: cell('charge'), total: cell('choice_total') || cell('total') || cell('charge') }),
       ...(Object.keys(slot).length > 0 ? { slot } : {}),
     },
     status: cell('status') || 'handed-over',
     history: [{ status: cell('status') || 'handed-over', at: cell('placed_at') }],
     ...given({ recipient: cell('recipient'), payment: cell('payment') }),
+    ...contactOf(cell),
     ...amounts({ cost: cell('cost') }),
   };
 };
@@ -162,7 +194,7 @@ export const readOrderRows = ([headings = [], ...rows]: readonly string[][]): Or
     if (cells.every((cell) => cell.trim() === '')) return;
     const row = `row ${index + 2}`;
     const cell: Cell = (heading) => (cells[at.get(heading) ?? -1] ?? '').trim();
-    const order = parseWith(pastOrderSchema, asOrder(cell));
+    const order = parseWith(pastOrderSchema, orderUpToDate(asOrder(cell)));
     if (!order.ok) {
       read.faults.push(...order.faults.map((one) => ({ ...one, path: `${row}, ${one.path}` })));
     } else if (seen.has(order.value.number)) {

@@ -166,9 +166,13 @@ const chosen = (value: unknown): unknown =>
     ? { ...value, of: partsOf(value.kind, value.id) }
     : value;
 
+const upToDateOrder = (order: Fields): Fields => ({ ...withRequest(order), chosen: chosen(order.chosen) });
+
 /** Past orders of version 1: what was chosen says what its id is made of. */
-export const ordersUpToDate = (value: unknown): unknown =>
-  each(value, (order) => ({ ...withRequest(order), chosen: chosen(order.chosen) }));
+export const ordersUpToDate = (value: unknown): unknown => each(value, upToDateOrder);
+
+/** One past order of version 1. */
+export const orderUpToDate = (value: unknown): unknown => (isFields(value) ? upToDateOrder(value) : value);
 
 /** Editions whose books or goods are of version 1. */
 export const editionsUpToDate = (value: unknown): unknown =>

@@ -43,6 +43,8 @@ export const paymentOptionSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   kind: z.enum(['online', 'at-pickup', 'on-delivery']),
+  /** Absent is switched on. */
+  active: z.boolean().optional(),
   for: z.array(choiceKindSchema).max(4),
   maxTotal: moneySchema.optional(),
   countries: z.array(countrySchema).max(300).optional(),

@@ -150,7 +150,13 @@ test('the message says where the order stands, to whom and from whom', () => {
   const text = orderMessage(timed('pickup', 'ready'), 'Wrack & Thistle', makeYard({ name: 'The Yard' }));
   expect(text).toContain('Dear Ines Varga,');
   expect(text).toContain('can be collected at The Yard, Fri 27 Nov, 15:00 to 16:00.');
+  expect(text).toContain('Open Mon 08:30-16:30, ');
   expect(text).toContain('Order 1001.');
+  const packed = orderMessage(timed('pickup', 'packed'), 'Wrack & Thistle', makeYard());
+  expect(packed).toContain('You can collect it: Fri 27 Nov, 15:00 to 16:00.');
+  const placed = orderMessage(timed('pickup'), 'Shop', makeYard({ name: 'The Yard' }), 'Ring the bell.');
+  expect(placed).toMatch(/Collect it at The Yard\. Open .*\. Ring the bell\./);
+  expect(orderMessage(timed('delivery', 'packed'), 'Shop', undefined)).toContain('Expect it on Fri 27 Nov');
   const booked = makeOrder('shipping', { status: 'booked', shipment: { carrier: 'tern', tracking: 'TE1' } });
   expect(orderMessage(booked, 'Shop', undefined)).toContain('Its tracking number is TE1.');
 });

@@ -14,7 +14,7 @@ export interface Payable {
 }
 
 /**
- * The ids of the payment options that fit a choice: for its kind, up to their greatest total, in their
+ * The ids of the payment options that fit a choice: switched on, for its kind, up to their greatest total, in their
  * countries; at the door only where a line of the postal list that holds the address allows it.
  */
 export const paymentsFor = (
@@ -24,6 +24,7 @@ export const paymentsFor = (
   const ids: string[] = [];
   for (const option of options)
     if (
+      option.active !== false &&
       option.for.includes(kind) &&
       (option.maxTotal === undefined || option.maxTotal >= goods + total) &&
       (!option.countries || (country !== undefined && option.countries.includes(country))) &&

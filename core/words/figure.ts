@@ -37,7 +37,7 @@ const imperialWeight = (grams: number): string => {
 /** Grams as '3.2 kg', '600 g' or '7 lb 4 oz'. */
 export const weightFigure = (grams: number, units: Speech['units']): string => {
   if (units === 'imperial') return imperialWeight(grams);
-  return grams > 0 && grams < 1_000 ? `${trimmed(grams, 3)} g` : `${trimmed(grams / 1_000, 6)} kg`;
+  return grams > 0 && grams < 1_000 ? `${trimmed(grams, 1)} g` : `${trimmed(grams / 1_000, 3)} kg`;
 };
 
 /** Millimetres as '30 cm', '4 mm' or '11.8 in'. */
@@ -68,7 +68,7 @@ export const volumeFigure = (cubicMm: number, units: Speech['units']): string =>
 /** Metres as '25 km', '800 m' or '15.5 mi'. */
 export const distanceFigure = (metres: number, units: Speech['units']): string => {
   if (units === 'imperial') return `${trimmed(metres / METRES_A_MILE, 2)} mi`;
-  return metres > 0 && metres < 1_000 ? `${trimmed(metres, 3)} m` : `${trimmed(metres / 1_000, 6)} km`;
+  return metres > 0 && metres < 1_000 ? `${trimmed(metres, 1)} m` : `${trimmed(metres / 1_000, 3)} km`;
 };
 
 const EXACT_UNITS = { g: ['lb', GRAMS_A_POUND], mm: ['in', MM_AN_INCH], m: ['mi', METRES_A_MILE] } as const;

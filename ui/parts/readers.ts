@@ -186,13 +186,19 @@ export const readPattern =
       : { ok: false, text: 'Write B3H4R2, B3H*, B3?1* or 90200 to 90299.' };
   };
 
-/** Countries by their two letters, in any order. */
+/** Countries by name or by their two letters, in any order. */
 export const readCountries = (text: string): Read<string[]> => {
-  const tokens = readTokens(text.toUpperCase());
-  const bad = tokens.ok ? tokens.value.find((token) => !/^[A-Z]{2}$/.test(token)) : undefined;
-  return bad === undefined
-    ? tokens
-    : { ok: false, text: `“${bad}” is no country: write two letters, as CA.` };
+  const tokens = readTokens(text);
+  if (!tokens.ok) return tokens;
+  const countries: string[] = [];
+  for (const token of tokens.value) {
+    const named = regionsNamed(token)?.filter(({ subdivision }) => subdivision === undefined) ?? [];
+    const code = token.toUpperCase();
+    if (named.length > 0) countries.push(...named.map(({ country }) => country));
+    else if (/^[A-Z]{2}$/.test(code)) countries.push(code);
+    else return { ok: false, text: `“${token}” is not a country: write its name, or two letters as CA.` };
+  }
+  return { ok: true, value: [...new Set(countries)] };
 };
 
 /** A point of the earth: latitude and longitude in degrees. */

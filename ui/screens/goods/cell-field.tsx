@@ -24,7 +24,7 @@ export const CellField = ({ good, column, onNext, onLeave }: Props) => {
       prose={column === 'name'}
       label={`${TITLES[column]} of ${good.name}`}
       text={cellText(good, column, speech)}
-      read={readCellText(column, speech)}
+      read={readCellText(column, speech, cellText(good, column, speech))}
       onChange={(changes, visit) =>
         dispatch(
           edit('setGood', { sku: good.sku, changes }, `${good.name}: ${TITLES[column].toLowerCase()}`, visit),

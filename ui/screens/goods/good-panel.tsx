@@ -180,7 +180,7 @@ export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
             label={TITLES[column]}
             placeholder={column === 'name' ? undefined : 'not known'}
             text={cellText(good, column, speech)}
-            read={readCellText(column, speech)}
+            read={readCellText(column, speech, cellText(good, column, speech))}
             onChange={(changes, visit) => change(changes, TITLES[column].toLowerCase(), visit)}
           />
         ))}

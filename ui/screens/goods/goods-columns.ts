@@ -38,10 +38,17 @@ const readWeight =
     return read.ok && read.value > 100_000_000 ? { ok: false, text: 'At most 100,000 kg.' } : read;
   };
 
-/** What is typed into a cell, as the change to its good. */
+/** A bare figure typed over one with a unit has that unit: 600 over '12 g' is grams. */
+const withShownUnit = (text: string, shown: string): string => {
+  const [, unit] = /^[\d.,\s×]+\s([a-z]+)$/i.exec(shown) ?? [];
+  return unit !== undefined && /\d/.test(text) && !/[a-wyz"']/i.test(text) ? `${text} ${unit}` : text;
+};
+
+/** What is typed into a cell over what it shows, as the change to its good. */
 export const readCellText =
-  (column: Column, speech: Speech) =>
-  (text: string): Read<Partial<Good>> => {
+  (column: Column, speech: Speech, shown = '') =>
+  (typed: string): Read<Partial<Good>> => {
+    const text = column === 'weight' || column === 'size' ? withShownUnit(typed, shown) : typed;
     const read: Read<unknown> = {
       name: readName,
       price: readMoney(speech),

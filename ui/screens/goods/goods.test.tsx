@@ -309,6 +309,9 @@ describe('the pieces of the table', () => {
     const text = cellText(sized, 'size', speech);
     expect(readCellText('size', speech)(text)).toEqual({ ok: true, value: { size: sized.size } });
     expect(readCellText('weight', speech)('')).toEqual({ ok: true, value: { weight: undefined } });
+    expect(readCellText('weight', speech, '12 g')('600')).toEqual({ ok: true, value: { weight: 600 } });
+    expect(readCellText('weight', speech, '12 g')('0.6 kg')).toEqual({ ok: true, value: { weight: 600 } });
+    expect(readCellText('weight', speech, '3.2 kg')('4')).toEqual({ ok: true, value: { weight: 4_000 } });
     expect(readCellText('weight', speech)('100001 kg').ok).toBe(false);
   });
 });

@@ -4,11 +4,15 @@ import { Text } from 'react-native-paper';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { localMoment } from '../../../core/time/local-moment.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
+import { STATUS_WORDS } from '../../../core/words/order-message.ts';
+import { CancelOrder } from '../../parts/cancel-order.tsx';
 import { momentText } from '../../parts/dates.ts';
+import { OrderDetails } from '../../parts/order-details.tsx';
 import { useKeepAsTrial } from '../../parts/keep-as-trial.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectBook, selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { useOrderActions } from '../today/use-order-actions.ts';
 import { OrdersFiles } from './orders-files.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
@@ -17,14 +21,9 @@ import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
 const PAGE = 60;
 
 const styles = (inks: Inks) => ({
-  row: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: 12,
-    paddingVertical: 8,
-    borderBottomWidth: 1,
-    borderBottomColor: inks.hairline,
-  } as const,
+  item: { paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  row: { flexDirection: 'row', alignItems: 'center', gap: 12 } as const,
+  actions: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8, marginLeft: -4 } as const,
   words: { flex: 1 },
   name: { fontFamily: SANS_STRONG },
   note: note(inks),
@@ -32,26 +31,47 @@ const styles = (inks: Inks) => ({
   none: { ...note(inks), paddingVertical: 16 },
 });
 
+/** An order with where it stands; opened, what happened to it and what can still be done. */
 const Row = ({ order }: { order: PastOrder }) => {
   const style = useStyles(styles);
   const keep = useKeepAsTrial();
+  const actions = useOrderActions(order);
+  const [open, setOpen] = useState(false);
   const { decimals } = useAppSelector(selectSpeech);
   const { timeZone } = useAppSelector(selectBook).store;
-  const { number, request, chosen, recipient } = order;
+  const { number, request, chosen, recipient, status } = order;
   const { date, time } = localMoment(request.placedAt, timeZone);
   const place = [request.destination?.city, request.destination?.country].filter(Boolean).join(', ');
   return (
-    <View style={style.row} role="listitem" aria-label={`Order ${number}`}>
-      <View style={style.words}>
-        <Text style={style.name}>
-          {number} {recipient ?? ''}
-        </Text>
-        <Text style={style.note}>
-          {momentText(date, time)} · {place} · {chosen.name}
-        </Text>
+    <View style={style.item} role="listitem" aria-label={`Order ${number}`}>
+      <View style={style.row}>
+        <View style={style.words}>
+          <Text style={style.name}>
+            {number} {recipient ?? ''}
+          </Text>
+          <Text style={style.note}>
+            {momentText(date, time)} · {place} · {chosen.name} · {STATUS_WORDS[status]}
+          </Text>
+        </View>
+        <Text style={style.figure}>{moneyFigure(chosen.charge, decimals)}</Text>
+        <TextAction
+          label={open ? 'Hide' : 'More'}
+          accessibilityLabel={`${open ? 'Hide' : 'More about'} order ${number}`}
+          onPress={() => setOpen(!open)}
+        />
       </View>
-      <Text style={style.figure}>{moneyFigure(chosen.charge, decimals)}</Text>
-      <TextAction label="Keep as a trial" onPress={() => keep(order)} />
+      {open ? (
+        <View style={{ gap: 8 }}>
+          <OrderDetails order={order} />
+          <View style={style.actions}>
+            {actions.back ? <TextAction label="Undo the last step" onPress={actions.back} /> : null}
+            {actions.next.includes('cancelled') ? (
+              <CancelOrder number={number} onCancel={() => actions.go('cancelled')} />
+            ) : null}
+            <TextAction label="Keep as a trial" onPress={() => keep(order)} />
+          </View>
+        </View>
+      ) : null}
     </View>
   );
 };

@@ -8,6 +8,7 @@ import { DraftField } from '../../parts/draft-field.tsx';
 import { optional, readCountries, readMoney, readName, readWords } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
+import { countryName } from '../../places/places.ts';
 import { edit } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
 import { selectBook, selectSpeech } from '../../state/selectors.ts';
@@ -50,14 +51,16 @@ const Conditions = ({
   return (
     <>
       <View style={style.checks} role="group" aria-label={`${payment.name}: for orders that are`}>
-        {FOR.map(({ kind, label }) => (
-          <Check
-            key={kind}
-            label={label}
-            on={payment.for.includes(kind)}
-            onPress={() => set({ for: toggled(kind) })}
-          />
-        ))}
+        {FOR.filter(({ kind }) => payment.kind !== 'at-pickup' || kind === 'pickup').map(
+          ({ kind, label }) => (
+            <Check
+              key={kind}
+              label={label}
+              on={payment.for.includes(kind)}
+              onPress={() => set({ for: toggled(kind) })}
+            />
+          ),
+        )}
       </View>
       <View style={style.row}>
         <DraftField
@@ -73,7 +76,7 @@ const Conditions = ({
           style={style.name}
           label="Only in these countries"
           placeholder="every country"
-          text={countries?.join(', ') ?? ''}
+          text={countries?.map(countryName).join(', ') ?? ''}
           read={readCountries}
           onChange={(list, visit) => set({ countries: list.length > 0 ? list : undefined }, visit)}
         />
@@ -85,7 +88,7 @@ const Conditions = ({
 const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; count: number }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { id, name } = payment;
+  const { id, name, active = true } = payment;
   const set = (changes: Changes, visit: string | null = null): void => {
     dispatch(edit('setPayment', { id, changes }, `Payment, ${name}`, visit));
   };
@@ -108,7 +111,7 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
         <Segments
           width={300}
           value={payment.kind}
-          onChange={(kind) => set({ kind })}
+          onChange={(kind) => set(kind === 'at-pickup' ? { kind, for: ['pickup'] } : { kind })}
           options={[
             { value: 'online', label: 'online' },
             { value: 'on-delivery', label: 'at the door' },
@@ -125,7 +128,12 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
         read={readWords(2_000)}
         onChange={(text, visit) => set({ instructions: text === '' ? undefined : text }, visit)}
       />
+      {active ? null : <Text style={style.note}>Switched off: customers are not offered it.</Text>}
       <View style={style.actions}>
+        <TextAction
+          label={active ? 'Switch off' : 'Switch on'}
+          onPress={() => set({ active: active ? false : undefined })}
+        />
         <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
         <TextAction label="Move down" disabled={at === count - 1} onPress={move(1)} />
         <TextAction label={`Remove ${name}`} onPress={remove} />

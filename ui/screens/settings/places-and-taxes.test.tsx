@@ -141,6 +141,7 @@ test('the orders stand newest first, and each can be kept as a trial', () => {
     'Order 1002',
     'Order 1001',
   ]);
-  fireEvent.press(screen.getAllByText('Keep as a trial')[0] as never);
+  fireEvent.press(screen.getByLabelText('More about order 1002'));
+  fireEvent.press(screen.getByText('Keep as a trial'));
   expect(selectTrial(store.getState()).trial?.name).toBe('Order 1002');
 });

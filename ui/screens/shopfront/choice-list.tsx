@@ -49,11 +49,19 @@ const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
   ['nothing-to-ship', 'Nothing to send'],
 ];
 
-const notesOf = ({ arrives, hint, note, name, kind, slots }: Choice, decimals: number): string => {
+/** Whether something stays to be paid when a delivery is free: a service fee, or an addition that stays. */
+const keepsFee = ({ working }: Choice): boolean => working.some(({ step }) => step === 'service-fee');
+
+const notesOf = (choice: Choice, decimals: number): string => {
+  const { arrives, hint, note, name, kind, slots } = choice;
+  const keeps = keepsFee(choice);
   const when = !arrives
     ? []
     : [`arrives ${'words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)}`];
-  const free = hint ? [`goods for ${moneyFigure(hint.short, decimals)} more make ${name} free`] : [];
+  const more = hint ? moneyFigure(hint.short, decimals) : '';
+  const free = hint
+    ? [keeps ? `spend ${more} more for free delivery; the rest stays` : `spend ${more} more for free ${name}`]
+    : [];
   const first = slots?.[0] ? [`from ${slotFigure(slots[0])}`] : [];
   return [...(note && kind === 'shipping' ? [note] : []), ...when, ...first, ...free].join(' · ');
 };
@@ -72,9 +80,12 @@ const dutyWords = ({ duties }: Choice, decimals: number): string | null => {
     : 'You may have to pay import charges to the carrier on arrival.';
 };
 
+/** What tells apart two choices of one name where both terms are offered. */
+const TERMS = { DDP: ', import charges paid now', DAP: ', import charges on arrival' } as const;
+
 /** What tells apart two choices of one name and charge. */
-const termsWords = ({ duties }: Choice): string => {
-  if (!duties || duties.show === 'nothing') return '';
+const termsWords = ({ duties, of }: Choice): string => {
+  if (of.terms !== undefined || !duties || duties.show === 'nothing') return '';
   return duties.terms === 'DDP' ? ', import charges paid now' : ', import charges on arrival';
 };
 
@@ -92,7 +103,8 @@ const Row = ({
   const style = useStyles(styles);
   const charge = choice.charge === 0 ? 'free' : moneyFigure(choice.charge, decimals);
   const duties = dutyWords(choice, decimals);
-  const name = choice.kind === 'nothing-to-ship' ? 'By email, at once' : choice.name;
+  const terms = choice.of.terms === undefined ? '' : TERMS[choice.of.terms];
+  const name = choice.kind === 'nothing-to-ship' ? 'By email, at once' : `${choice.name}${terms}`;
   return (
     <Press
       role="radio"

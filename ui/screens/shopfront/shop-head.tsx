@@ -2,6 +2,8 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { countFigure } from '../../../core/words/figure.ts';
+import { spokenDate } from '../../../core/words/promise-sentence.ts';
+import { useToday } from '../../parts/use-today.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -27,6 +29,13 @@ const styles = (inks: Inks) => ({
     borderBottomColor: inks.hairline,
   } as const,
   note: note(inks),
+  paused: {
+    paddingHorizontal: 20,
+    paddingVertical: 10,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.rubric,
+  } as const,
+  pausedText: { fontFamily: SANS_STRONG, fontSize: 15, lineHeight: 22, color: inks.rubric },
   head: {
     width: '100%',
     maxWidth: 960,
@@ -41,6 +50,24 @@ const styles = (inks: Inks) => ({
   link: { minHeight: TOUCH, justifyContent: 'center' } as const,
   basket: { fontFamily: SANS, fontSize: 15, lineHeight: 22, textDecorationLine: 'underline' } as const,
 });
+
+/** That the shop is paused today, on every page, in the merchant's words. */
+const Paused = () => {
+  const style = useStyles(styles);
+  const { pause, timeZone } = useAppSelector(selectServedBook).store;
+  const today = useToday(timeZone);
+  if (!pause || today < pause.from || today > pause.to) return null;
+  const until = pause.to === today ? '' : ` until ${spokenDate(pause.to, today)}`;
+  const said = pause.message === '' ? `We are taking no orders${until}.` : pause.message;
+  return (
+    <View style={style.paused} role="status">
+      <Text style={style.pausedText}>
+        {said}
+        {pause.keepPickup ? ' Orders that you collect go on.' : ''}
+      </Text>
+    </View>
+  );
+};
 
 /** What is served: the live edition, or the draft; with the switch where there are both. */
 const Served = () => {
@@ -104,6 +131,7 @@ export const ShopHead = () => {
           onPress={() => router.navigate('/charges')}
         />
       </View>
+      <Paused />
       <View style={style.head}>
         <Press role="link" aria-label={`${name}: all goods`} onPress={() => router.navigate('/shop')}>
           <View style={style.link}>

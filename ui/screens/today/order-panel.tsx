@@ -3,15 +3,10 @@ import { Text } from 'react-native-paper';
 import type { CarrierShipment } from '../../../carriers/shipment.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { nearbyOf } from '../../../core/order/nearby-of.ts';
-import { localMoment } from '../../../core/time/local-moment.ts';
-import {
-  orderMessage,
-  promiseWords,
-  STATUS_ACTIONS,
-  STATUS_WORDS,
-} from '../../../core/words/order-message.ts';
+import { orderMessage, promiseWords, STATUS_ACTIONS } from '../../../core/words/order-message.ts';
 import { openLabel } from '../../carriers/shipments.ts';
-import { momentText } from '../../parts/dates.ts';
+import { CancelOrder } from '../../parts/cancel-order.tsx';
+import { OrderDetails } from '../../parts/order-details.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectServedBook, selectServedGoods } from '../../state/served.ts';
 import { told } from '../../state/session.ts';
@@ -44,29 +39,19 @@ const PackList = ({ order }: { order: PastOrder }) => {
   );
 };
 
-const History = ({ order }: { order: PastOrder }) => {
-  const style = useStyles(styles);
-  const { timeZone } = useAppSelector(selectServedBook).store;
-  const words = order.history.map(({ status, at }) => {
-    const { date, time } = localMoment(at, timeZone);
-    return `${STATUS_WORDS[status]} ${momentText(date, time)}`;
-  });
-  return <Text style={style.note}>{words.join(' · ')}</Text>;
-};
-
 /** All about an order that has to be handed over, and what can be done with it. */
 export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: OrderActions }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const book = useAppSelector(selectServedBook);
-  const { location } = nearbyOf(book, order);
+  const { location, pickup } = nearbyOf(book, order);
   const { destination } = order.request;
   const address = [...(destination?.lines ?? []), destination?.postalCode, destination?.city]
     .filter(Boolean)
     .join(', ');
   const promise = promiseWords(order);
   const copy = async (): Promise<void> => {
-    const text = orderMessage(order, book.store.name, location);
+    const text = orderMessage(order, book.store.name, location, pickup?.instructions);
     const isCopied = await navigator.clipboard.writeText(text).then(
       () => true,
       () => false,
@@ -80,11 +65,17 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
       <Text style={style.note}>{address}</Text>
       {promise === '' ? null : <Text style={style.note}>Promised: {promise}.</Text>}
       {order.shipment ? <Text style={style.note}>Tracking number {order.shipment.tracking}.</Text> : null}
-      <History order={order} />
+      <OrderDetails order={order} />
       <View style={style.actions}>
-        {actions.next.slice(1).map((status) => (
-          <TextAction key={status} label={STATUS_ACTIONS[status]} onPress={() => actions.go(status)} />
-        ))}
+        {actions.next
+          .slice(1)
+          .map((status) =>
+            status === 'cancelled' ? (
+              <CancelOrder key={status} number={order.number} onCancel={() => actions.go(status)} />
+            ) : (
+              <TextAction key={status} label={STATUS_ACTIONS[status]} onPress={() => actions.go(status)} />
+            ),
+          )}
         {actions.back ? <TextAction label="Undo the last step" onPress={actions.back} /> : null}
         {order.shipment ? (
           <>

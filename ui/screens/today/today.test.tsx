@@ -71,6 +71,10 @@ describe('orders to hand over', () => {
     expect(screen.queryByLabelText('Order 995')).toBeNull();
     unfold('990');
     fireEvent.press(row('990').getByText('Cancel the order'));
+    fireEvent.press(row('990').getByText('Keep it'));
+    expect(statusOf(store, '990')).toBe('placed');
+    fireEvent.press(row('990').getByText('Cancel the order'));
+    fireEvent.press(row('990').getByText('Yes, cancel it'));
     expect(statusOf(store, '990')).toBe('cancelled');
     expect(screen.getByText(/11 orders to hand over/)).toBeTruthy();
   });
