@@ -129,7 +129,7 @@ describe('quote', () => {
 
 describe('check', () => {
   const check = (trials: unknown) =>
-    ask('check', ...SHOP, '--stand-ins', '--trials', write('trials.json', JSON.stringify(trials)));
+    ask('check', ...SHOP, '--stand-ins', '--test-orders', write('trials.json', JSON.stringify(trials)));
 
   test('says of each trial that it is kept', async () => {
     const { code, out } = await check(demoTrials);
@@ -167,7 +167,7 @@ describe('check', () => {
   });
 
   test('refuses options that it would ignore', async () => {
-    const { code, err } = await ask('check', ...SHOP, '--trials', 'x', '--orders', 'y');
+    const { code, err } = await ask('check', ...SHOP, '--test-orders', 'x', '--orders', 'y');
     expect([code, err]).toEqual([2, expect.stringContaining('check takes no --orders.')]);
   });
 });

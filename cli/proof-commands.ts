@@ -14,14 +14,14 @@ import type { Write } from './quote-command.ts';
 export interface CheckOptions {
   book: string;
   catalogue: string;
-  trials: string;
+  'test-orders': string;
   'stand-ins'?: boolean;
 }
 
 /** Runs every trial; writes each, kept or broken and why, as JSON. Exit: 0 all are kept, 1 one is broken. */
 export const checkCommand = (options: CheckOptions, write: Write): number => {
   const shop = readShop(options.book, options.catalogue, options['stand-ins']);
-  const trials = readFileWith(options.trials, readTrials);
+  const trials = readFileWith(options['test-orders'], readTrials);
   const names = choiceNames(shop.book);
   const checked = trials.map((trial) => {
     const { id, name, kept, outcomes, faults } = checkTrial(shop, trial).result;

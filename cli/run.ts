@@ -7,11 +7,11 @@ const USAGE = [
   'Usage:',
   '  emporos quote --book FILE --catalogue FILE --request FILE [--answers FILE]',
   '  emporos quote --book FILE --catalogue FILE --requests FILE.jsonl',
-  '  emporos check --book FILE --catalogue FILE --trials FILE',
+  '  emporos check --book FILE --catalogue FILE --test-orders FILE',
   '  emporos replay --book FILE [--against FILE] --catalogue FILE --orders FILE',
   '  emporos audit --book FILE --catalogue FILE [--on YYYY-MM-DD]',
   'With --stand-ins, the made-up carriers answer where no answers are handed in; without, a carrier counts as not reached.',
-  'Exit: 0 well; 1 it found something wrong, such as a broken trial or an unusable line; 2 it could not run.',
+  'Exit: 0 well; 1 it found something wrong, such as a failed test order or an unusable line; 2 it could not run.',
 ].join('\n');
 
 const OPTIONS = {
@@ -20,7 +20,7 @@ const OPTIONS = {
   request: { type: 'string' },
   requests: { type: 'string' },
   answers: { type: 'string' },
-  trials: { type: 'string' },
+  'test-orders': { type: 'string' },
   orders: { type: 'string' },
   against: { type: 'string' },
   on: { type: 'string' },
@@ -83,7 +83,7 @@ const quoteOptions = (values: Values): QuoteOptions => {
 const COMMANDS: Record<string, (values: Values, out: Write) => number | Promise<number>> = {
   quote: (values, out) => quoteCommand(quoteOptions(values), out),
   audit: (values, out) => auditCommand(taken('audit', values, ['book', 'catalogue'], ['on']), out),
-  check: (values, out) => checkCommand(taken('check', values, ['book', 'catalogue', 'trials']), out),
+  check: (values, out) => checkCommand(taken('check', values, ['book', 'catalogue', 'test-orders']), out),
   replay: (values, out) =>
     replayCommand(taken('replay', values, ['book', 'catalogue', 'orders'], ['against']), out),
 };

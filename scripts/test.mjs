@@ -1,5 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { browserTestsFor, changedFiles } from './changed.mjs';
 import { findChromium } from './chromium.mjs';
 import { exportApp } from './export.mjs';
 import { installPackages } from './install.mjs';
@@ -30,8 +31,13 @@ const finish = (...counts) => {
   const passed = counts.reduce((sum, one) => sum + one.passed, 0);
   const failed = counts.reduce((sum, one) => sum + one.failed, 0);
   console.log(`tests: ${passed} passed, ${failed} failed`);
-  process.exit(failed > 0 || passed === 0 ? 1 : 0);
+  process.exit(failed > 0 || (passed === 0 && !changed) ? 1 : 0);
 };
+
+/** `npm test -- --changed` runs what a change touches; without it, everything runs. */
+const changed = process.argv.includes('--changed') ? changedFiles() : null;
+if (changed) console.log(`Only what these touch: ${changed.join(', ') || 'nothing'}`);
+const browserTests = changed ? browserTestsFor(changed) : null;
 
 await installPackages();
 mkdirSync(join(ROOT, '.emporos'), { recursive: true });
@@ -41,9 +47,10 @@ await phase('Types', () => must('npm', ['run', '-s', 'types']));
 await phase('Lint', () => must('npm', ['run', '-s', 'lint']));
 await phase('Unused code and dependencies', () => must('npm', ['run', '-s', 'unused']));
 await phase('Licences', () => must('npm', ['run', '-s', 'licences']));
-await phase('Unit tests', () => run('npx', ['jest', '--json', `--outputFile=${REPORTS.jest}`]));
+const related = changed ? ['--passWithNoTests', '--findRelatedTests', ...changed] : [];
+await phase('Unit tests', () => run('npx', ['jest', '--json', `--outputFile=${REPORTS.jest}`, ...related]));
 const units = unitCounts();
-if (units.failed > 0) finish(units);
+if (units.failed > 0 || browserTests?.length === 0) finish(units);
 
 await exportApp();
 const chromium = await findChromium();
@@ -54,7 +61,7 @@ if (!chromium) {
   finish(units, { passed: 0, failed: 1 });
 }
 await phase('Browser tests', () =>
-  run('npx', ['playwright', 'test'], {
+  run('npx', ['playwright', 'test', ...(browserTests ?? [])], {
     env: { CHROMIUM: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: REPORTS.playwright },
   }),
 );

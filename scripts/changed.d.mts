@@ -1,0 +1,2 @@
+export declare const changedFiles: () => string[];
+export declare const browserTestsFor: (files: readonly string[]) => string[] | null;
