@@ -107,6 +107,10 @@ export const demoBook: Book = {
     sellsTo: demoSellsTo,
     unlistedPostalCodes: 'served',
     postalSpareDays: 0,
+    codeCheck: {
+      active: true,
+      noCash: 'There we deliver only what is paid before it leaves.',
+    },
     packing: demoPacking,
     rounding: 'none',
     choiceOrder: 'listed',

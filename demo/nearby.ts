@@ -22,6 +22,7 @@ export const demoAreas: DeliveryArea[] = [
         id: 'today',
         name: 'Cargo bike, today',
         add: 250,
+        addStays: true,
         timing: {
           kind: 'slot',
           hours: hours(WEEK, '14:30', '17:30'),
@@ -114,6 +115,7 @@ export const demoPickups: PickupPoint[] = [
     kerbside: false,
     instructions: 'Stall 7 in the Thrift Hall, by the *north* door.',
     limits: { weight: { max: 15_000 } },
+    closedDates: ['2026-12-26', '2027-01-02'],
     taxable: true,
   },
 ];

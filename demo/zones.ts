@@ -21,6 +21,7 @@ export const demoSellsTo: SellsTo = {
   mode: 'everywhere',
   countries: ['CU', 'IR', 'KP', 'SY'],
   closedRegions: [{ country: 'NO', subdivision: 'NO-21' }],
+  digitalEverywhere: true,
 };
 
 /** The codes of the provinces that only an aircraft reaches. */

@@ -43,10 +43,12 @@ await installPackages();
 mkdirSync(join(ROOT, '.emporos'), { recursive: true });
 for (const file of Object.values(REPORTS)) rmSync(file, { force: true });
 
-await phase('Types', () => must('npm', ['run', '-s', 'types']));
-await phase('Lint', () => must('npm', ['run', '-s', 'lint']));
-await phase('Unused code and dependencies', () => must('npm', ['run', '-s', 'unused']));
-await phase('Licences', () => must('npm', ['run', '-s', 'licences']));
+const check = (name, script) => phase(name, () => must('npm', ['run', '-s', script]));
+await Promise.all([
+  check('Types', 'types'),
+  check('Lint', 'lint').then(() => check('Unused code and dependencies', 'unused')),
+]);
+await check('Licences', 'licences');
 const related = changed ? ['--passWithNoTests', '--findRelatedTests', ...changed] : [];
 await phase('Unit tests', () => run('npx', ['jest', '--json', `--outputFile=${REPORTS.jest}`, ...related]));
 const units = unitCounts();
