@@ -7,7 +7,12 @@ config.resolver.assetExts.push('woff2');
 /** Zod's own messages in fifty languages are never shown, for every fault is worded by the core; nor are JSON schemas made. */
 const isUnusedZod = (from, name) =>
   /node_modules\/zod\//.test(from) &&
-  /(locales\/index|json-schema-processors|from-json-schema)\.js$/.test(name);
+  /(locales\/index|json-schema-processors|json-schema-generator|from-json-schema)\.js$/.test(name);
+
+/** The methods for JSON schemas that every Zod schema is given, without what they would do. */
+const isJsonSchemaMaker = (from, name) =>
+  /node_modules\/zod\//.test(from) && /core\/to-json-schema\.js$|^\.\/to-json-schema\.js$/.test(name);
+const NO_JSON_SCHEMA = join(__dirname, 'ui', 'shell', 'no-json-schema.ts');
 
 /** One library of colours is enough: the router's and Paper's copies are alike in all that they use. */
 const COLOURS = /^color(-convert|-name|-string)?$/;
@@ -27,6 +32,8 @@ const TSLIB = join(__dirname, 'node_modules', 'tslib', 'tslib.es6.js');
 
 config.resolver.resolveRequest = (context, name, platform) => {
   if (isUnusedZod(context.originModulePath, name)) return { type: 'empty' };
+  if (isJsonSchemaMaker(context.originModulePath, name))
+    return { type: 'sourceFile', filePath: NO_JSON_SCHEMA };
   if (COLOURS.test(name))
     return context.resolveRequest({ ...context, originModulePath: HERE }, name, platform);
   if (isFormerPalette(context.originModulePath, name))
