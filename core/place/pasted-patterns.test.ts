@@ -2,7 +2,12 @@ import fc from 'fast-check';
 import { pastedPatterns } from './pasted-patterns.ts';
 import { parsePattern } from './postal.ts';
 
-const wholeOf: Record<string, RegExp> = { CA: /^[A-Z]\d[A-Z]\d[A-Z]\d$/, US: /^\d{5}$/, JP: /^\d{7}$/ };
+const wholeOf: Record<string, RegExp> = {
+  CA: /^[A-Z]\d[A-Z]\d[A-Z]\d$/,
+  US: /^\d{5}$/,
+  JP: /^\d{7}$/,
+  IE: /^[A-Z]\d\d[A-Z0-9]{4}$/,
+};
 const pasted = (country: string, text: string) =>
   pastedPatterns(country, text, (code) => wholeOf[country]?.test(code) ?? true);
 
@@ -17,6 +22,7 @@ describe('postal codes pasted in any shape', () => {
     ['US', '90210 90211\t90212|90213.', ['90210', '90211', '90212', '90213']],
     ['JP', '100-0001', ['1000001']],
     ['US', '92101 922*', ['92101', '922*']],
+    ['IE', 'F91, F92 A1X2', ['F91*', 'F92A1X2']],
     ['US', '92101-92115', ['92101 to 92115']],
     ['US', '92101 - 92115 92120 922?1', ['92101 to 92115', '92120', '922?1']],
     ['CA', 'B3H B3J B3K*', ['B3H*', 'B3J*', 'B3K*']],

@@ -34,6 +34,8 @@ const patternOf = (country: string, text: string): string | null => {
   return parsePattern(country, pattern) && !isWord(pattern) ? pattern : null;
 };
 
+const isName = (word: string): boolean => /^[a-z]{4,}$/i.test(word);
+
 const isPlain = (word: string): boolean => /^[a-z0-9]+$/i.test(word);
 
 /** A part of a pasted entry, and whether it may be read at all. */
@@ -55,6 +57,13 @@ const withRangesJoined = (entry: string): string =>
 const partsOf = (country: string, entry: string, isWhole: (code: string) => boolean): Part[] => {
   const words = withRangesJoined(entry).split(/\s+/);
   if (words.length === 1 || rangeEnds(entry)) return [{ text: entry, readable: true }];
+  const isOneCode =
+    words.length === 2 &&
+    words.every(isPlain) &&
+    !isAlike(words) &&
+    !words.some(isWhole) &&
+    !words.some(isName);
+  if (isOneCode) return [{ text: words.join(''), readable: true }];
   const parts: string[] = [];
   for (let at = 0; at < words.length; at += 1) {
     const word = words[at] as string;
