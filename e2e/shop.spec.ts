@@ -74,7 +74,8 @@ test('a wrong postal code is told at its field, and nothing is ordered', async (
   await choose(page, 'Country', 'Germ', 'Germany');
   await expect(page.getByLabel('Province or territory')).toBeHidden();
   await page.getByLabel('Postal code').fill('10115');
-  await expect(page.getByRole('radio', { name: 'Collect at the Nursery, free' })).toBeVisible();
+  await expect(page.getByText('We cannot take this order as it is.')).toBeVisible();
+  await expect(page.getByText(/is no postal code of this country/)).toBeHidden();
 });
 
 /** Over the strait, where no carrier prices a rate. */

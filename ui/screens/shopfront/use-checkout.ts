@@ -55,6 +55,7 @@ export const shopperOf = (
 });
 
 const NO_DAYS: readonly SlotDay[] = [];
+const NONE_MISSING: readonly string[] = [];
 const NO_QUESTIONS: CustomerView['questions'] = [];
 
 export interface Checkout {
@@ -176,13 +177,13 @@ export const useCheckout = (): Checkout => {
   const [paying, setPaying] = useState<string | null>(null);
   const customer = useAppSelector((state) => state.session.seenAs);
   const [faults, setFaults] = useState<readonly Fault[]>([]);
-  const [missing, setMissing] = useState<readonly string[]>([]);
   const travels = basket.some(({ sku }) => compiled.goods.get(sku)?.fulfilment === 'physical');
   const form = useForm<CheckoutValues>({
     resolver: useMemo(() => zodResolver(checkoutSchema(travels)), [travels]),
     mode: 'onTouched',
     defaultValues: (left?.values as CheckoutValues | undefined) ?? emptyCheckout(home),
   });
+  const { errors, isSubmitted } = form.formState;
   const values = useWatch({ control: form.control }) as CheckoutValues;
   useKeptWhenLeft(form, code);
   useRegionOfCode(form, values);
@@ -212,35 +213,31 @@ export const useCheckout = (): Checkout => {
   const parts = useParts(view, form, held);
   const payments = book.payments.filter(({ id }) => chosen?.payments.includes(id));
   const payment = payments.find(({ id }) => id === paying) ?? payments[0] ?? null;
-  const place = form.handleSubmit(
-    (typed) => {
-      setMissing([]);
-      if (!request || !chosen) return;
-      const placed = placeOrder(compiled, {
-        request: { ...request, placedAt: asOf ?? new Date().toISOString(), slotsTaken: taken },
-        at: new Date().toISOString(),
-        choiceId: chosen.id,
-        shown: chosen.charge,
-        number: nextNumber(orders),
-        recipient: typed.ship.name.trim(),
-        answers: view?.asked.answers ?? [],
-        ...(slot ? { slot: { start: slot.start, end: slot.end } } : {}),
-        ...(payment ? { payment: payment.id } : {}),
-        ...billingOf(typed),
-        ...contactOf(typed),
-      });
-      if (!placed.ok) {
-        setFaults(placed.faults);
-        return;
-      }
-      dispatch(checkoutDone());
-      dispatch(orderPlaced(placed.value));
-      router.navigate({ pathname: '/shop/order', params: { number: placed.value.number } });
-      dispatch(holdsEnded());
-      dispatch(emptied());
-    },
-    (errors) => setMissing(messagesOf(errors)),
-  );
+  const place = form.handleSubmit((typed) => {
+    if (!request || !chosen) return;
+    const placed = placeOrder(compiled, {
+      request: { ...request, placedAt: asOf ?? new Date().toISOString(), slotsTaken: taken },
+      at: new Date().toISOString(),
+      choiceId: chosen.id,
+      shown: chosen.charge,
+      number: nextNumber(orders),
+      recipient: typed.ship.name.trim(),
+      answers: view?.asked.answers ?? [],
+      ...(slot ? { slot: { start: slot.start, end: slot.end } } : {}),
+      ...(payment ? { payment: payment.id } : {}),
+      ...billingOf(typed),
+      ...contactOf(typed),
+    });
+    if (!placed.ok) {
+      setFaults(placed.faults);
+      return;
+    }
+    dispatch(checkoutDone());
+    dispatch(orderPlaced(placed.value));
+    router.navigate({ pathname: '/shop/order', params: { number: placed.value.number } });
+    dispatch(holdsEnded());
+    dispatch(emptied());
+  });
   return {
     form,
     values,
@@ -260,7 +257,8 @@ export const useCheckout = (): Checkout => {
     pay: setPaying,
     parts,
     faults,
-    missing,
+    // Each is gone from beside the button as soon as its field is right.
+    missing: isSubmitted ? messagesOf(errors) : NONE_MISSING,
     asked,
     choices,
     closed: closedPlace(compiled, values.ship, asked),
