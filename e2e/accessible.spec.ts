@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import type { RunOptions } from 'axe-core';
 import { expect, test, type Page } from './browser.ts';
 import { isPhone, openProgram, openSlip } from './program.ts';
 
@@ -173,23 +174,28 @@ const settled = async (page: Page, colorScheme: string): Promise<void> => {
   await page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)));
 };
 
+const LEVELS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+/** What axe finds on the page. No page of ours has frames, so the page alone is asked. */
+const violationsOf = async (page: Page, runOnly: RunOptions['runOnly']): Promise<string[]> => {
+  const { violations } = await new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .options({ runOnly, resultTypes: ['violations'] })
+    .analyze();
+  return violations.map(
+    ({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`,
+  );
+};
+
 for (const [name, open] of Object.entries(STATES)) {
   test(`axe finds nothing on ${name}, in either theme`, async ({ page }) => {
     await open(page);
-    for (const colorScheme of ['light', 'dark'] as const) {
-      await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
-      await settled(page, colorScheme);
-      const { violations } = await new AxeBuilder({ page })
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-        .analyze();
-      expect
-        .soft(
-          violations.map(
-            ({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`,
-          ),
-          colorScheme,
-        )
-        .toEqual([]);
-    }
+    await settled(page, 'light');
+    expect.soft(await violationsOf(page, { type: 'tag', values: LEVELS }), 'light').toEqual([]);
+    // The themes differ in their colours alone.
+    await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
+    await settled(page, 'dark');
+    const contrast = await violationsOf(page, { type: 'rule', values: ['color-contrast'] });
+    expect.soft(contrast, 'dark').toEqual([]);
   });
 }
