@@ -1,8 +1,7 @@
 import type { Book } from '../model/book.ts';
-import type { Coverage, DeliveryArea } from '../model/delivery.ts';
-import type { CarrierAccount } from '../model/carrier.ts';
+import type { Coverage, DeliveryArea, PickupPoint, PostalRule } from '../model/delivery.ts';
 import type { Box } from '../model/pack.ts';
-import type { DutyRules } from '../model/tax.ts';
+import type { DutyRate, DutyRules } from '../model/tax.ts';
 import { goodsDifference } from '../goods/difference.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { Region, Zone } from '../model/place.ts';
@@ -13,14 +12,17 @@ import {
   countFigure,
   currencyDecimals,
   moneyFigure,
+  percentFigure,
   sizeFigure,
   weightFigure,
   type Speech,
 } from '../words/figure.ts';
 import { groupPhrase } from '../words/group-phrase.ts';
 import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../words/nearby-phrase.ts';
+import { namesOf } from '../words/names.ts';
 import { ratePhrase } from '../words/rate-phrase.ts';
 import type { Where } from '../audit/finding.ts';
+import { fieldChanges, type FieldContext } from './field-changes.ts';
 import { rateChanges } from './rate-changes.ts';
 import { storeChanges } from './store-changes.ts';
 
@@ -87,6 +89,10 @@ const orderChanges = (before: Book, after: Book): Change[] =>
       : [],
   );
 
+/** The first few of a list, the rest counted. */
+const few = (list: readonly string[]): string =>
+  list.length > 8 ? `${list.slice(0, 8).join(', ')} and ${list.length - 8} more` : list.join(', ');
+
 const entryChanges = (
   before: readonly Region[],
   after: readonly Region[],
@@ -96,8 +102,6 @@ const entryChanges = (
   const entries = (regions: readonly Region[]): string[] =>
     regions.flatMap((region) => region.postal?.map((pattern) => pattern) ?? [regionsText([region])]);
   const [was, is] = [entries(before), entries(after)];
-  const few = (list: readonly string[]): string =>
-    list.length > 8 ? `${list.slice(0, 8).join(', ')} and ${list.length - 8} more` : list.join(', ');
   const added = is.filter((entry) => !was.includes(entry));
   const taken = was.filter((entry) => !is.includes(entry));
   return [
@@ -106,7 +110,20 @@ const entryChanges = (
   ];
 };
 
-const zoneChanges = (was: Zone, is: Zone): string[] => [
+const leftOutChanges = (was: readonly string[], is: readonly string[], book: Book): string[] => {
+  const names = (ids: readonly string[], others: readonly string[]): string =>
+    namesOf(
+      ids.filter((id) => !others.includes(id)),
+      book.services,
+    ).join(', ');
+  const [come, gone] = [names(is, was), names(was, is)];
+  return [
+    ...(come ? [`${come} left out on purpose`] : []),
+    ...(gone ? [`${gone} no longer left out on purpose`] : []),
+  ];
+};
+
+const zoneChanges = (was: Zone, is: Zone, book: Book): string[] => [
   ...(was.name === is.name ? [] : [`was named ${was.name}`]),
   ...(was.active === is.active ? [] : [is.active ? 'is switched on' : 'is switched off']),
   ...(was.remainder === is.remainder
@@ -114,15 +131,13 @@ const zoneChanges = (was: Zone, is: Zone): string[] => [
     : [is.remainder ? 'takes all remaining places' : 'no longer takes all remaining places']),
   ...entryChanges(was.includes, is.includes, 'takes', 'no longer takes'),
   ...entryChanges(was.excludes, is.excludes, 'leaves out', 'no longer leaves out'),
-  ...(same(was.without ?? [], is.without ?? []) ? [] : ['what is left out on purpose changes']),
+  ...leftOutChanges(was.without ?? [], is.without ?? [], book),
 ];
 
-const fieldChanges = (was: object, is: object): string[] => {
-  const names = new Set([...Object.keys(was), ...Object.keys(is)]);
-  return [...names]
-    .filter((name) => !same(was[name as never], is[name as never]))
-    .map((name) => `${name.replace(/([A-Z])/g, ' $1').toLowerCase()} changes`);
-};
+const fieldsWith =
+  (context: FieldContext) =>
+  (was: object, is: object): string[] =>
+    fieldChanges(was, is, context);
 
 const byName = ({ name }: Named): string => name;
 
@@ -141,6 +156,7 @@ const adjustmentChanges = (old: Book, now: Book, naming: Naming): Change[] =>
 
 const ruleChanges = (before: Side, after: Side, speech: Speech): Change[] => {
   const [old, now] = [before.book, after.book];
+  const fields = fieldsWith({ book: now, speech });
   const goods = new Map(after.catalogue.goods.map((good) => [good.sku, good]));
   const naming: Naming = { book: now, goods, speech };
   const nameOfRate =
@@ -152,23 +168,26 @@ const ruleChanges = (before: Side, after: Side, speech: Speech): Change[] => {
         goods,
       );
   return [
-    ...listChanges('zone', old.zones, now.zones, { name: byName, changed: zoneChanges }),
-    ...listChanges('service', old.services, now.services, { name: byName, changed: fieldChanges }),
+    ...listChanges('zone', old.zones, now.zones, {
+      name: byName,
+      changed: (was, is) => zoneChanges(was, is, now),
+    }),
+    ...listChanges('service', old.services, now.services, { name: byName, changed: fields }),
     ...listChanges('rate', old.rates, now.rates, {
       name: nameOfRate(now),
       isNew: (rate) => [ratePhrase(rate, speech).price, ...ratePhrase(rate, speech).notes].join(', '),
-      changed: (was, is) => rateChanges(was, is, speech),
+      changed: (was, is) => rateChanges(was, is, { book: now, speech }),
     }),
     ...adjustmentChanges(old, now, naming),
     ...listChanges('group', old.groups, now.groups, {
       name: byName,
       changed: (was, is) =>
-        groupPhrase(was, old) === groupPhrase(is, now) ? fieldChanges(was, is) : [groupPhrase(is, now)],
+        groupPhrase(was, old) === groupPhrase(is, now) ? fields(was, is) : [groupPhrase(is, now)],
     }),
-    ...listChanges('location', old.locations, now.locations, { name: byName, changed: fieldChanges }),
+    ...listChanges('location', old.locations, now.locations, { name: byName, changed: fields }),
     ...nearbyChanges(old, now, speech),
-    ...listChanges('store', old.taxes, now.taxes, { name: byName, changed: fieldChanges }),
-    ...listChanges('store', old.payments, now.payments, { name: byName, changed: fieldChanges }),
+    ...listChanges('store', old.taxes, now.taxes, { name: byName, changed: fields }),
+    ...listChanges('store', old.payments, now.payments, { name: byName, changed: fields }),
   ];
 };
 
@@ -183,31 +202,22 @@ const coverageChanges = (was: Coverage, is: Coverage, speech: Speech): string[] 
     : [`delivers ${coveragePhrase(is, speech)}, not ${coveragePhrase(was, speech)}`];
 };
 
-const areaChanges = (was: DeliveryArea, is: DeliveryArea, speech: Speech): string[] => {
-  const { active, covers, price, freeFrom, minSubtotal, serviceFee, ...rest } = is;
-  const old = areaPricePhrase(was, speech);
-  const now = areaPricePhrase(is, speech);
-  const {
-    active: _,
-    covers: __,
-    price: ___,
-    freeFrom: ____,
-    minSubtotal: _____,
-    serviceFee: ______,
-    ...restWas
-  } = was;
+const areaChanges = (was: DeliveryArea, is: DeliveryArea, context: FieldContext): string[] => {
+  const { active: wasActive, covers: wasCovers, ...old } = was;
+  const { active, covers, ...now } = is;
   return [
-    ...(was.active === active ? [] : [active ? 'is switched on' : 'is switched off']),
-    ...coverageChanges(was.covers, covers, speech),
-    ...(old === now ? [] : [`${old} becomes ${now}`]),
-    ...(old === now &&
-    !same(
-      [was.price, was.freeFrom, was.minSubtotal, was.serviceFee],
-      [price, freeFrom, minSubtotal, serviceFee],
-    )
-      ? ['its price changes']
-      : []),
-    ...fieldChanges(restWas, rest),
+    ...(wasActive === active ? [] : [active ? 'is switched on' : 'is switched off']),
+    ...coverageChanges(wasCovers, covers, context.speech),
+    ...fieldChanges(old, now, context),
+  ];
+};
+
+const pickupChanges = (was: PickupPoint, is: PickupPoint, context: FieldContext): string[] => {
+  const { active: wasActive, ...old } = was;
+  const { active, ...now } = is;
+  return [
+    ...(wasActive === active ? [] : [active ? 'is switched on' : 'is switched off']),
+    ...fieldChanges(old, now, context),
   ];
 };
 
@@ -216,38 +226,35 @@ const nearbyChanges = (old: Book, now: Book, speech: Speech): Change[] => [
   ...listChanges('area', old.areas, now.areas, {
     name: byName,
     isNew: (area) => `${coveragePhrase(area.covers, speech)}, ${areaPricePhrase(area, speech)}`,
-    changed: (was, is) => areaChanges(was, is, speech),
+    changed: (was, is) => areaChanges(was, is, { book: now, speech }),
   }),
   ...listChanges('pickup', old.pickups, now.pickups, {
     name: byName,
     isNew: (point) => pickupPhrase(point, speech),
-    changed: (was, is) => {
-      const [before, after] = [pickupPhrase(was, speech), pickupPhrase(is, speech)];
-      return [
-        ...(was.active === is.active ? [] : [is.active ? 'is switched on' : 'is switched off']),
-        ...(before === after ? [] : [`${before} becomes ${after}`]),
-        ...(before === after && was.active === is.active ? fieldChanges(was, is) : []),
-      ];
-    },
+    changed: (was, is) => pickupChanges(was, is, { book: now, speech }),
   }),
-];
-
-const MODE = { sandbox: 'is a sandbox', live: 'is live' } as const;
-
-/** What changed in an account; a secret is only said to have changed. */
-const accountChanges = (was: CarrierAccount, is: CarrierAccount): string[] => [
-  ...(was.name === is.name ? [] : [`was named ${was.name}`]),
-  ...(was.mode === is.mode ? [] : [MODE[is.mode]]),
-  ...(same(was.credentials, is.credentials) ? [] : ['has other credentials']),
-  ...(was.locationId === is.locationId ? [] : ['ships from another location']),
-  ...(same(was.packing, is.packing) ? [] : ['packs in another way']),
-  ...(['handover', 'address', 'insure', 'books', 'leastParcelWeight', 'timeoutMs', 'carrier'] as const)
-    .filter((field) => was[field] !== is[field])
-    .map((field) => `${field} ${was[field] ?? 'none'} becomes ${is[field] ?? 'none'}`),
 ];
 
 const boxPhrase = ({ inside, maxWeight }: Box, { units }: Speech): string =>
   `${sizeFigure(inside, units)}, up to ${weightFigure(maxWeight, units)}`;
+
+const dutyRatePhrase = (rate: DutyRate, decimals: number): string =>
+  `duty ${percentFigure(rate.duty)}, tax ${percentFigure(rate.importTax)}, free below ${moneyFigure(rate.freeBelow, decimals)}, on ${rate.valueBasis === 'goods' ? 'goods' : 'goods and shipping'}`;
+
+const dutyRateChanges = (was: readonly DutyRate[], is: readonly DutyRate[], decimals: number): string[] => {
+  const keyOf = ({ country, hsPrefix }: DutyRate): string => `${country}${hsPrefix ? ` ${hsPrefix}` : ''}`;
+  const old = new Map(was.map((rate) => [keyOf(rate), dutyRatePhrase(rate, decimals)]));
+  const now = new Map(is.map((rate) => [keyOf(rate), dutyRatePhrase(rate, decimals)]));
+  const lines = [
+    ...[...now].flatMap(([key, words]) => {
+      const before = old.get(key);
+      if (before === words) return [];
+      return [before === undefined ? `${key}: ${words}` : `${key}: ${before} becomes ${words}`];
+    }),
+    ...[...old.keys()].filter((key) => !now.has(key)).map((key) => `${key} is gone`),
+  ];
+  return lines.length === 0 ? [] : [`Rates of duty: ${few(lines)}.`];
+};
 
 const dutyChanges = (was: DutyRules, is: DutyRules, { decimals }: Speech): Change[] => {
   const where = { kind: 'duty', id: 'rules' } as const;
@@ -264,26 +271,64 @@ const dutyChanges = (was: DutyRules, is: DutyRules, { decimals }: Speech): Chang
       : [
           `The home countries are ${is.homeCountries.join(', ') || 'none'}, not ${was.homeCountries.join(', ') || 'none'}.`,
         ]),
-    ...(same(was.rates, is.rates)
-      ? []
-      : [
-          `The rates of duty change: ${countFigure(was.rates.length, 'rate')} before, ${countFigure(is.rates.length, 'rate')} now.`,
-        ]),
+    ...dutyRateChanges(was.rates, is.rates, decimals),
   ];
   return told.map((text) => ({ where, text }));
 };
 
 /** What changed in the carrier accounts, the boxes and the import charges. */
 const carrierChanges = (old: Book, now: Book, speech: Speech): Change[] => [
-  ...listChanges('carrier', old.carriers, now.carriers, { name: byName, changed: accountChanges }),
+  ...listChanges('carrier', old.carriers, now.carriers, {
+    name: byName,
+    changed: fieldsWith({ book: now, speech }),
+  }),
   ...listChanges('box', old.boxes, now.boxes, {
     name: byName,
     isNew: (box) => boxPhrase(box, speech),
     changed: (was, is) =>
-      boxPhrase(was, speech) === boxPhrase(is, speech) ? fieldChanges(was, is) : [boxPhrase(is, speech)],
+      boxPhrase(was, speech) === boxPhrase(is, speech)
+        ? fieldChanges(was, is, { book: now, speech })
+        : [`${boxPhrase(was, speech)} becomes ${boxPhrase(is, speech)}`],
   }),
   ...dutyChanges(old.duties, now.duties, speech),
 ];
+
+const lineChange = (was: PostalRule, is: PostalRule): string => {
+  const words = [
+    ...(was.served === is.served ? [] : [is.served ? 'served' : 'no longer served']),
+    ...(was.cashOnDelivery === is.cashOnDelivery
+      ? []
+      : [is.cashOnDelivery ? 'cash on delivery' : 'no cash on delivery']),
+    ...(was.days === is.days ? [] : [`${was.days ?? 'no'} days become ${is.days ?? 'none'}`]),
+  ];
+  return `${is.country} ${is.pattern} (${words.join(', ')})`;
+};
+
+const postalChanges = (old: readonly PostalRule[], now: readonly PostalRule[]): Change[] => {
+  const keyOf = ({ country, pattern }: PostalRule): string => `${country} ${pattern}`;
+  const before = new Map(old.map((line) => [keyOf(line), line]));
+  const after = new Set(now.map(keyOf));
+  const words = [
+    [now.filter((line) => !before.has(keyOf(line))).map(keyOf), 'new'],
+    [old.map(keyOf).filter((key) => !after.has(key)), 'gone'],
+    [
+      now
+        .filter((line) => before.has(keyOf(line)) && !same(before.get(keyOf(line)), line))
+        .map((line) => lineChange(before.get(keyOf(line)) ?? line, line)),
+      'changed',
+    ],
+  ] as const;
+  return words.flatMap(([lines, what]) =>
+    lines.length === 0
+      ? []
+      : [
+          {
+            where: { kind: 'postal', id: 'list' },
+            text: `The postal list, ${what}: ${few(lines)}.`,
+          } as const,
+        ],
+  );
+};
 
 const longListChanges = (old: Book, now: Book): Change[] => [
   ...listChanges('table', old.rateTables, now.rateTables, {
@@ -299,14 +344,7 @@ const longListChanges = (old: Book, now: Book): Change[] => [
       ];
     },
   }),
-  ...(same(old.postalList, now.postalList)
-    ? []
-    : [
-        {
-          where: { kind: 'postal', id: 'list' } as const,
-          text: `The postal list changes: ${countFigure(old.postalList.length, 'line')} before, ${countFigure(now.postalList.length, 'line')} now.`,
-        },
-      ]),
+  ...postalChanges(old.postalList, now.postalList),
 ];
 
 const goodChanges = (before: readonly Good[], after: readonly Good[], speech: Speech): Change[] => {
@@ -327,7 +365,10 @@ export const differences = (before: Side, after: Side): Change[] => {
   const { store } = after.book;
   const speech: Speech = { decimals: currencyDecimals(store.currency), units: store.units };
   return [
-    ...storeChanges(before.book.store, store, speech).map((text) => ({ where: STORE, text })),
+    ...storeChanges(before.book.store, store, { book: after.book, speech }).map((text) => ({
+      where: STORE,
+      text,
+    })),
     ...ruleChanges(before, after, speech),
     ...carrierChanges(before.book, after.book, speech),
     ...longListChanges(before.book, after.book),

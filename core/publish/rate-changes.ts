@@ -1,6 +1,7 @@
 import type { Price, Step } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
-import { measureFigure, moneyFigure, type Speech } from '../words/figure.ts';
+import { fieldChanges, type FieldContext } from './field-changes.ts';
+import { measureFigure, moneyFigure, percentFigure, type Speech } from '../words/figure.ts';
 import { ratePhrase } from '../words/rate-phrase.ts';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -10,6 +11,15 @@ type Tiers = Extract<Price, { kind: 'steps' }>;
 const stepChanges = (before: Tiers, after: Tiers, speech: Speech): string[] => {
   const at = (from: number): string => `from ${measureFigure(after.basis, from, speech)}`;
   const money = (amount: number): string => moneyFigure(amount, speech.decimals);
+  const above = ({ each, percent }: Step): string => {
+    const parts = [
+      ...(each
+        ? [`${money(each.amount)} more for each ${measureFigure(after.basis, each.size, speech)}`]
+        : []),
+      ...(percent ? [`${percentFigure(percent)} more`] : []),
+    ];
+    return parts.join(' and ') || 'nothing more';
+  };
   const old = new Map(before.steps.map((step) => [step.from, step]));
   const now = new Set(after.steps.map(({ from }) => from));
   const changed = after.steps.flatMap((step): string[] => {
@@ -17,7 +27,7 @@ const stepChanges = (before: Tiers, after: Tiers, speech: Speech): string[] => {
     if (!was) return [`${at(step.from)}: ${money(step.amount)} is new`];
     if (same(was, step)) return [];
     return was.amount === step.amount
-      ? [`${at(step.from)}: what is added above it changes`]
+      ? [`${at(step.from)}: ${above(was)} becomes ${above(step)}`]
       : [`${at(step.from)}: ${money(was.amount)} becomes ${money(step.amount)}`];
   });
   const gone = before.steps
@@ -34,7 +44,8 @@ const stepChanges = (before: Tiers, after: Tiers, speech: Speech): string[] => {
   return [...changed, ...gone, ...until];
 };
 
-const priceChanges = (before: Rate, after: Rate, speech: Speech): string[] => {
+const priceChanges = (before: Rate, after: Rate, context: FieldContext): string[] => {
+  const { speech } = context;
   if (same(before.price, after.price)) return [];
   const [was, is] = [before.price, after.price];
   if (was.kind === 'steps' && is.kind === 'steps' && was.basis === is.basis && was.per === is.per)
@@ -44,7 +55,14 @@ const priceChanges = (before: Rate, after: Rate, speech: Speech): string[] => {
     const by = notes[0] !== undefined && /^(by|a|then) /.test(notes[0]) ? ` ${notes[0]}` : '';
     return `${price}${by}`;
   };
-  return [`${words(before)} becomes ${words(after)}`];
+  return words(before) === words(after)
+    ? fieldChanges(was, is, context)
+    : [
+        `${words(before)} becomes ${words(after)}`,
+        ...(was.kind === 'carrier' && is.kind === 'carrier'
+          ? fieldChanges({ services: was.services }, { services: is.services }, context)
+          : []),
+      ];
 };
 
 /** What else a rate says in its phrase: what is no longer so, and what is now. */
@@ -60,15 +78,20 @@ const noteChanges = (before: Rate, after: Rate, speech: Speech): string[] => {
 };
 
 /** What changed about a rate, a few words each. */
-export const rateChanges = (before: Rate, after: Rate, speech: Speech): string[] => [
+export const rateChanges = (before: Rate, after: Rate, context: FieldContext): string[] => [
   ...(before.active === after.active ? [] : [after.active ? 'is switched on' : 'is switched off']),
-  ...priceChanges(before, after, speech),
-  ...noteChanges(before, after, speech),
+  ...priceChanges(before, after, context),
+  ...noteChanges(before, after, context.speech),
   ...(same(before.channels, after.channels)
     ? []
     : [after.channels ? `only for ${after.channels.join(', ')}` : 'for every channel']),
   ...(before.taxable === after.taxable ? [] : [after.taxable ? 'is taxed' : 'is not taxed']),
-  ...(before.whenWithheld === after.whenWithheld && before.message === after.message
+  ...(before.whenWithheld === after.whenWithheld
     ? []
-    : ['what customers are told where it is not offered changes']),
+    : [
+        after.whenWithheld === 'tell'
+          ? 'customers are told where it is not offered'
+          : 'customers are no longer told where it is not offered',
+      ]),
+  ...fieldChanges({ message: before.message }, { message: after.message }, context),
 ];

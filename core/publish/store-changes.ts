@@ -1,4 +1,7 @@
+import type { Region } from '../model/place.ts';
 import type { Store } from '../model/store.ts';
+import { regionsText } from '../place/region-phrase.ts';
+import { fieldChanges, type FieldContext } from './field-changes.ts';
 import { moneyFigure, weightFigure, type Speech } from '../words/figure.ts';
 
 /** What each field of the store is called. */
@@ -31,6 +34,17 @@ const wordsOf = (field: keyof Store, value: unknown, speech: Speech): string | n
   return typeof value === 'string' || typeof value === 'number' ? String(value) : null;
 };
 
+const regionChanges = (
+  was: Store['sellsTo'],
+  is: Store['sellsTo'],
+  field: 'closedRegions' | 'onlyRegions',
+  name: string,
+): string[] => {
+  const words = (regions: readonly Region[] = []): string => regionsText(regions).replaceAll('\n', ', ');
+  const [old, now] = [words(was[field]), words(is[field])];
+  return old === now ? [] : [`${name}: ${old || 'none'} becomes ${now || 'none'}`];
+};
+
 const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo']): string[] => {
   const [come, gone] = is.mode === 'listed' ? ['opened', 'closed'] : ['closed', 'opened'];
   if (was.mode !== is.mode)
@@ -41,13 +55,11 @@ const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo']): string[] =
     ];
   const added = is.countries.filter((country) => !was.countries.includes(country));
   const taken = was.countries.filter((country) => !is.countries.includes(country));
-  const same = (field: 'closedRegions' | 'onlyRegions'): boolean =>
-    JSON.stringify(was[field] ?? []) === JSON.stringify(is[field] ?? []);
   return [
     ...(added.length > 0 ? [`${added.join(', ')} ${come}`] : []),
     ...(taken.length > 0 ? [`${taken.join(', ')} ${gone}`] : []),
-    ...(same('closedRegions') ? [] : ['the regions that are closed change']),
-    ...(same('onlyRegions') ? [] : ['the only regions that are open change']),
+    ...regionChanges(was, is, 'closedRegions', 'the closed regions'),
+    ...regionChanges(was, is, 'onlyRegions', 'the only regions that are open'),
     ...((was.digitalEverywhere ?? false) === (is.digitalEverywhere ?? false)
       ? []
       : [
@@ -59,7 +71,7 @@ const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo']): string[] =
 };
 
 /** What changed about the store, a sentence for each field. */
-export const storeChanges = (before: Store, after: Store, speech: Speech): string[] =>
+export const storeChanges = (before: Store, after: Store, context: FieldContext): string[] =>
   (Object.keys(NAMES) as (keyof Store)[]).flatMap((field) => {
     const [was, is] = [before[field], after[field]];
     if (JSON.stringify(was) === JSON.stringify(is)) return [];
@@ -67,8 +79,8 @@ export const storeChanges = (before: Store, after: Store, speech: Speech): strin
       return sellsToChanges(before.sellsTo, after.sellsTo).map(
         (words) => `The store, where it sells: ${words}.`,
       );
-    const [old, now] = [wordsOf(field, was, speech), wordsOf(field, is, speech)];
+    const [old, now] = [wordsOf(field, was, context.speech), wordsOf(field, is, context.speech)];
     return old === null || now === null
-      ? [`The store: ${NAMES[field]} changes.`]
+      ? fieldChanges({ [field]: was }, { [field]: is }, context).map((words) => `The store, ${words}.`)
       : [`The store, ${NAMES[field]}: ${old} becomes ${now}.`];
   });

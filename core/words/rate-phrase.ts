@@ -1,4 +1,4 @@
-import type { CarrierPrice, Limits, Measure, Price, StepsPrice } from '../model/price.ts';
+import type { CarrierPrice, Handling, Limits, Measure, Price, StepsPrice } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import {
   countFigure,
@@ -101,14 +101,16 @@ export const limitPhrases = (limits: Limits | undefined, speech: Speech): string
     return min === undefined ? [] : [`${word}from ${figure(min)}`];
   });
 
-const handlingPhrase = ({ handling }: Rate, { decimals }: Speech): string[] => {
-  if (!handling) return [];
-  const parts = [
-    ...(handling.points ? [percentFigure(handling.points)] : []),
-    ...(handling.amount
-      ? [`${moneyFigure(handling.amount, decimals)} ${handling.per === 'order' ? 'an' : 'a'} ${handling.per}`]
-      : []),
-  ];
+/** '5 %' and '1.30 an order': what handling is made of. */
+export const handlingWords = (handling: Handling, { decimals }: Speech): string[] => [
+  ...(handling.points ? [percentFigure(handling.points)] : []),
+  ...(handling.amount
+    ? [`${moneyFigure(handling.amount, decimals)} ${handling.per === 'order' ? 'an' : 'a'} ${handling.per}`]
+    : []),
+];
+
+const handlingPhrase = ({ handling }: Rate, speech: Speech): string[] => {
+  const parts = handling ? handlingWords(handling, speech) : [];
   return parts.length > 0 ? [`handling ${parts.join(' and ')}`] : [];
 };
 

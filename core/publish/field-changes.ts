@@ -1,0 +1,159 @@
+import type { Handling, Limits, Price } from '../model/price.ts';
+import type { Book } from '../model/book.ts';
+import type { Region } from '../model/place.ts';
+import type { OpeningHours, Preparation, Timing } from '../model/time.ts';
+import type { PackPlan } from '../model/pack.ts';
+import { regionsText } from '../place/region-phrase.ts';
+import { distanceFigure, moneyFigure, percentFigure, weightFigure, type Speech } from '../words/figure.ts';
+import { namesOf } from '../words/names.ts';
+import { coveragePhrase, timingPhrase } from '../words/nearby-phrase.ts';
+import { hoursPhrase, packingPhrase, preparationPhrase } from '../words/plan-phrase.ts';
+import { handlingWords, limitPhrases, pricePhrase, transitPhrase } from '../words/rate-phrase.ts';
+
+/** What names and figures in a changed field mean. */
+export interface FieldContext {
+  book: Book;
+  speech: Speech;
+}
+
+type Figure = (value: never, context: FieldContext) => string;
+
+const money: Figure = (value: number, { speech }) => moneyFigure(value, speech.decimals);
+const weight: Figure = (value: number, { speech }) => weightFigure(value, speech.units);
+const distance: Figure = (value: number, { speech }) => distanceFigure(value, speech.units);
+const points: Figure = (value: number) => percentFigure(value);
+const from =
+  (list: 'locations' | 'carriers' | 'rateTables'): Figure =>
+  (id: string, { book }) =>
+    namesOf([id], book[list]).join();
+
+const fallback: Figure = (value: 'withhold' | { amount: number; name?: string }, { speech }) =>
+  value === 'withhold' ? 'nothing offered' : moneyFigure(value.amount, speech.decimals);
+
+/** What a field is called where its own name does not say it, and how its value reads. */
+const FIELDS: Record<string, { name?: string; figure?: Figure }> = {
+  accountId: { name: 'account', figure: from('carriers') },
+  add: { name: 'addition', figure: money },
+  addStays: { name: 'addition stays when delivery is free' },
+  address: { name: 'address' },
+  amount: { figure: money },
+  boxIds: {
+    name: 'boxes',
+    figure: (ids: string[], { book }) => namesOf(ids, book.boxes).join(', ') || 'none',
+  },
+  charge: { figure: money },
+  closedDates: { name: 'closed dates' },
+  covers: { name: 'covers', figure: (covers: never, { speech }) => coveragePhrase(covers, speech) },
+  credentials: { name: 'credentials' },
+  cost: { figure: money },
+  freeFrom: { name: 'free from', figure: money },
+  handling: {
+    figure: (value: Handling, { speech }) => handlingWords(value, speech).join(' and ') || 'none',
+  },
+  hours: { figure: (hours: OpeningHours[]) => hoursPhrase(hours) },
+  insure: { name: 'insurance', figure: points },
+  leastParcelWeight: { name: 'least weight of a parcel', figure: weight },
+  limits: { figure: (limits: Limits, { speech }) => limitPhrases(limits, speech).join(', ') || 'none' },
+  locationId: { name: 'location', figure: from('locations') },
+  maxDistance: { name: 'greatest distance', figure: distance },
+  maxTotal: { name: 'greatest total', figure: money },
+  minSubtotal: { name: 'minimum order', figure: money },
+  note: { name: 'note to customers' },
+  on: { name: 'charged on' },
+  onError: { name: 'when the carrier does not answer', figure: fallback },
+  onNone: { name: 'when no service is offered', figure: fallback },
+  override: { name: 'price in place of the carrier’s', figure: money },
+  packing: { figure: (plan: PackPlan, { speech, book }) => packingPhrase(plan, book.boxes, speech) },
+  points: { name: 'percentage', figure: points },
+  preparation: { figure: (preparation: Preparation) => preparationPhrase(preparation) },
+  price: {
+    figure: (price: Price, { speech }) => {
+      const { price: figure, by } = pricePhrase(price, speech);
+      return by === null ? figure : `${figure} ${by}`;
+    },
+  },
+  region: { name: 'place', figure: (region: Region) => regionsText([region]) },
+  tableId: { name: 'table', figure: from('rateTables') },
+  taxable: { name: 'taxed' },
+  tare: { name: 'empty weight', figure: weight },
+  timeoutMs: { name: 'time for an answer', figure: (value: number) => `${value} ms` },
+  timing: { figure: (timing: Timing) => timingPhrase(timing) },
+  transit: { name: 'days', figure: transitPhrase },
+  withinDays: { name: 'offered within days' },
+};
+
+const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
+
+const nameOf = (field: string): string =>
+  FIELDS[field]?.name ?? field.replace(/([A-Z])/g, ' $1').toLowerCase();
+
+const plainFigure = (value: unknown): string => {
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (Array.isArray(value)) return value.join(', ') || 'none';
+  if (typeof value !== 'string') return String(value);
+  return /^[a-z-]+$/.test(value) ? value.replaceAll('-', ' ') : `“${value}”`;
+};
+
+const figureOf = (field: string, value: unknown, context: FieldContext): string => {
+  if (value === undefined || value === null) return 'none';
+  const figure = FIELDS[field]?.figure;
+  return figure ? figure(value as never, context) : plainFigure(value);
+};
+
+const isPlain = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+type Item = Record<string, unknown>;
+const keyOf = (item: Item): string => String(item.id ?? item.code ?? '');
+const titleOf = (item: Item): string => String(item.name ?? item.label ?? keyOf(item));
+const isItems = (value: unknown): value is Item[] =>
+  Array.isArray(value) && value.length > 0 && value.every((item) => isPlain(item) && keyOf(item) !== '');
+
+const ofItems = (was: Item[], is: Item[], context: FieldContext): string[] => {
+  const old = new Map(was.map((item) => [keyOf(item), item]));
+  const now = new Set(is.map(keyOf));
+  return [
+    ...is.flatMap((item) => {
+      const before = old.get(keyOf(item));
+      if (!before) return [`“${titleOf(item)}” is new`];
+      return fieldChanges(before, item, context).map((words) => `“${titleOf(item)}”, ${words}`);
+    }),
+    ...was.filter((item) => !now.has(keyOf(item))).map((item) => `“${titleOf(item)}” is gone`),
+  ];
+};
+
+const ofList = (name: string, was: unknown[], is: unknown[]): string[] => {
+  const come = is.filter((one) => !was.includes(one));
+  const gone = was.filter((one) => !is.includes(one));
+  const parts = [
+    ...(come.length > 0 ? [`${come.join(', ')} added`] : []),
+    ...(gone.length > 0 ? [`${gone.join(', ')} taken out`] : []),
+  ];
+  return [`${name}: ${parts.join(', ') || 'in another order'}`];
+};
+
+const ofField = (field: string, was: unknown, is: unknown, context: FieldContext): string[] => {
+  const name = nameOf(field);
+  if (field === 'credentials') return ['has other credentials'];
+  const [old, now] = [figureOf(field, was, context), figureOf(field, is, context)];
+  if (FIELDS[field]?.figure && old !== now) return [`${name}: ${old} becomes ${now}`];
+  if ((isItems(was) || same(was, [])) && (isItems(is) || same(is, [])))
+    return ofItems(was as Item[], is as Item[], context);
+  if (Array.isArray(was) && Array.isArray(is) && [...was, ...is].every((one) => !isPlain(one)))
+    return ofList(name, was, is);
+  if (isPlain(was) && isPlain(is)) return fieldChanges(was, is, context).map((words) => `${name}, ${words}`);
+  if (isPlain(was) || isPlain(is)) return [`${name} ${is === undefined ? 'is gone' : 'is new'}`];
+  return old === now ? [`${name} changes`] : [`${name}: ${old} becomes ${now}`];
+};
+
+/**
+ * What changed between two states of a rule, field by field, with the former and the present figure: 'minimum order:
+ * 20.00 becomes 25.00'. A secret is only said to have changed.
+ */
+export const fieldChanges = (was: object, is: object, context: FieldContext): string[] => {
+  const names = new Set([...Object.keys(was), ...Object.keys(is)]);
+  return [...names].flatMap((field) => {
+    const [old, now] = [was[field as never] as unknown, is[field as never] as unknown];
+    return same(old, now) ? [] : ofField(field, old, now, context);
+  });
+};
