@@ -141,8 +141,8 @@ const ofField = (field: string, was: unknown, is: unknown, context: FieldContext
     return ofItems(was as Item[], is as Item[], context);
   if (Array.isArray(was) && Array.isArray(is) && [...was, ...is].every((one) => !isPlain(one)))
     return ofList(name, was, is);
-  if (isPlain(was) && isPlain(is)) return fieldChanges(was, is, context).map((words) => `${name}, ${words}`);
-  if (isPlain(was) || isPlain(is)) return [`${name} ${is === undefined ? 'is gone' : 'is new'}`];
+  if (isPlain(was) || isPlain(is))
+    return fieldChanges(was ?? {}, is ?? {}, context).map((words) => `${name}, ${words}`);
   return old === now ? [`${name} changes`] : [`${name}: ${old} becomes ${now}`];
 };
 
