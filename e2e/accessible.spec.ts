@@ -21,7 +21,10 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await openSlip(page);
     await page.keyboard.press('w');
     await page.getByText('open', { exact: true }).first().click();
-    await page.getByRole('button', { name: /^1 parcel/ }).click();
+    await page
+      .getByRole('button', { name: /^1 parcel/ })
+      .last()
+      .click();
   },
   'a trial being changed': async (page) => {
     await openProgram(page);

@@ -10,6 +10,7 @@ test('is what the program opens with: orders by when they are due, trials, errat
   await openProgram(page, '/');
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
   await expect(page.getByText(/13 orders to hand over/)).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Ada Moss' })).toContainText('fallback charged');
   await expect(page.getByRole('heading', { name: 'Pinned trials' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Two pots to Antigonish: onto the slip' })).toContainText(
     '17.30',

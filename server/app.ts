@@ -8,6 +8,7 @@ import type { CompiledBook } from '../core/quote/compile.ts';
 import { carrierRoutes } from './carrier-routes.ts';
 import { placeRoutes } from './place-routes.ts';
 import { quoteRoutes } from './quote-routes.ts';
+import { Visits } from './visits.ts';
 
 export interface ServerOptions {
   /** The folder of the exported web app. */
@@ -62,7 +63,7 @@ export const makeServer = ({
   app.get('/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api/carriers', carrierRoutes(troubles, now));
+  app.use('/api/carriers', carrierRoutes(new Visits(troubles), now));
   app.use('/api/places', placeRoutes());
   app.use('/api/shops', quoteRoutes(askerHere(troubles), shops));
   app.use(

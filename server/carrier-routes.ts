@@ -2,11 +2,12 @@ import { Router, type NextFunction, type Request, type Response } from 'express'
 import { rateLimit } from 'express-rate-limit';
 import { z } from 'zod';
 import { labelPdf } from '../carriers/label.ts';
-import { misbehaviourSchema, SLOW_MS, type Troubles } from '../carriers/misbehaviour.ts';
+import { misbehaviourSchema, SLOW_MS } from '../carriers/misbehaviour.ts';
 import { bookingSchema, type CarrierShipment } from '../carriers/shipment.ts';
 import { carrierById, STAND_INS, type StandIn } from '../carriers/stand-ins.ts';
 import { carrierQuestionSchema } from '../core/model/carrier.ts';
 import { jsonBody, parsedBody, readable } from './body.ts';
+import type { Visits } from './visits.ts';
 
 const MOST_SHIPMENTS = 10_000;
 const REQUESTS_A_MINUTE = 6_000;
@@ -20,7 +21,7 @@ const later = (ms: number): Promise<void> => new Promise((resolve) => setTimeout
 
 /** Finds the carrier and lets it misbehave as it was told to: slow, gone, refusing, or talking rubbish. */
 const meetCarrier =
-  (troubles: Troubles) =>
+  (visits: Visits) =>
   async (request: Met, response: Response, next: NextFunction): Promise<void> => {
     const carrier = carrierById(String(request.params.carrier));
     if (!carrier) {
@@ -28,7 +29,7 @@ const meetCarrier =
       return;
     }
     request.carrier = carrier;
-    const trouble = troubles.meet(carrier.id);
+    const trouble = visits.troublesOf(request).meet(carrier.id);
     if (trouble === 'unreachable') request.socket.destroy();
     else if (trouble === 'refusing') response.status(503).json({ error: 'the carrier takes no requests' });
     else if (trouble === 'rubbish') response.type('html').send('<h1>Scheduled maintenance</h1>');
@@ -40,9 +41,9 @@ const meetCarrier =
 
 const today = (now: () => Date): string => now().toISOString().slice(0, 10);
 
-const addShipmentRoutes = (routes: Router, troubles: Troubles, now: () => Date): void => {
+const addShipmentRoutes = (routes: Router, visits: Visits, now: () => Date): void => {
   const shipments = new Map<string, CarrierShipment>();
-  const meet = meetCarrier(troubles);
+  const meet = meetCarrier(visits);
   const found = (request: Met): CarrierShipment | undefined => {
     const shipment = shipments.get(String(request.params.tracking));
     return shipment?.carrier === request.carrier?.id ? shipment : undefined;
@@ -89,25 +90,26 @@ const addShipmentRoutes = (routes: Router, troubles: Troubles, now: () => Date):
 
 /**
  * The carriers' stand-ins over HTTP: rates, shipments with labels, tracking, and what they are told to get
- * wrong. Bodies are JSON of at most a megabyte; a visitor may ask so many times a minute.
+ * wrong by each browser session. Bodies are JSON of at most a megabyte; a visitor may ask so many times a minute.
  */
-export const carrierRoutes = (troubles: Troubles, now: () => Date): Router => {
+export const carrierRoutes = (visits: Visits, now: () => Date): Router => {
   const routes = Router();
   routes.use(
     rateLimit({ windowMs: 60_000, limit: REQUESTS_A_MINUTE, standardHeaders: true, legacyHeaders: false }),
   );
-  routes.get('/troubles', (_request, response) => void response.json({ troubles: troubles.list() }));
+  routes.get('/troubles', (request, response) => {
+    response.set('cache-control', 'no-store').json({ troubles: visits.troublesOf(request).list() });
+  });
   routes.put('/troubles', jsonBody, (request, response) => {
     const body = parsedBody(troublesSchema, request, response);
     if (!body) return;
-    troubles.set(body.troubles);
-    response.json({ troubles: troubles.list() });
+    response.json({ troubles: visits.set(request, response, body.troubles).list() });
   });
-  routes.post('/:carrier/rates', jsonBody, meetCarrier(troubles), (request: Met, response) => {
+  routes.post('/:carrier/rates', jsonBody, meetCarrier(visits), (request: Met, response) => {
     const question = parsedBody(carrierQuestionSchema, request, response);
     if (question) response.json(request.carrier?.rate(question));
   });
-  addShipmentRoutes(routes, troubles, now);
+  addShipmentRoutes(routes, visits, now);
   routes.use(readable);
   return routes;
 };

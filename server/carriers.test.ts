@@ -1,6 +1,7 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
+import type { Misbehaviour } from '../carriers/misbehaviour.ts';
 import { makeQuestion } from '../carriers/testing/question.ts';
 import { compile } from '../core/quote/compile.ts';
 import { makeAccount, makeBook, makeCarrierPrice, makeCatalogue, makeRequest } from '../core/testing/book.ts';
@@ -8,30 +9,34 @@ import { makeServer } from './app.ts';
 
 let server: Server;
 let api = '';
+/** The cookies of the browser session that the tests act as. */
+let cookie = '';
 
-beforeAll(async () => {
+const start = async (troubles: readonly Misbehaviour[] = []): Promise<void> => {
   const shops = new Map([['yard', compile(makeBook(), makeCatalogue())]]);
   const now = () => new Date('2026-11-25T14:00:00Z');
-  server = makeServer({ webRoot: tmpdir(), shops, now }).listen(0, '127.0.0.1');
+  server = makeServer({ webRoot: tmpdir(), shops, now, troubles }).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   api = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
-});
-afterAll(async () => {
+};
+const stop = async (): Promise<void> => {
   server.closeAllConnections();
   await new Promise((resolve) => server.close(resolve));
-});
+};
+
+beforeAll(() => start());
+afterAll(stop);
 afterEach(() => send('PUT', '/carriers/troubles', { troubles: [] }));
 
-const send = (method: string, path: string, body?: unknown): Promise<Response> =>
-  fetch(api + path, {
+const send = async (method: string, path: string, body?: unknown): Promise<Response> => {
+  const response = await fetch(api + path, {
     method,
-    ...(body === undefined
-      ? {}
-      : {
-          headers: { 'content-type': 'application/json' },
-          body: typeof body === 'string' ? body : JSON.stringify(body),
-        }),
+    headers: { 'content-type': 'application/json', cookie },
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
   });
+  cookie = response.headers.get('set-cookie')?.split(';')[0] ?? cookie;
+  return response;
+};
 const errorOf = async (response: Promise<Response>): Promise<[number, string]> => {
   const { status, ...rest } = await response.then(async (one) => ({
     status: one.status,
@@ -101,6 +106,23 @@ describe('a carrier over HTTP', () => {
     ]);
   });
 
+  test('misbehaves for the browser session that said so, and for no other', async () => {
+    await send('PUT', '/carriers/troubles', {
+      troubles: [{ carrier: 'tern', trouble: 'refusing', lasts: 'always' }],
+    });
+    const mine = cookie;
+    expect((await send('POST', '/carriers/tern/rates', makeQuestion())).status).toBe(503);
+    cookie = '';
+    expect((await send('POST', '/carriers/tern/rates', makeQuestion())).status).toBe(200);
+    expect(await (await send('GET', '/carriers/troubles')).json()).toEqual({ troubles: [] });
+    cookie = mine;
+    expect(await (await send('GET', '/carriers/troubles')).json()).toMatchObject({
+      troubles: [{ trouble: 'refusing' }],
+    });
+    const set = await send('PUT', '/carriers/troubles', { troubles: [] });
+    expect(set.headers.get('set-cookie')).not.toMatch(/expires|max-age/i);
+  });
+
   test('misbehaves as it is told to, once or until it is told otherwise', async () => {
     const told = (trouble: string, lasts = 'once') =>
       send('PUT', '/carriers/troubles', { troubles: [{ carrier: 'tern', trouble, lasts }] });
@@ -118,7 +140,7 @@ describe('a carrier over HTTP', () => {
     await expect(
       fetch(`${api}/carriers/tern/rates`, {
         method: 'POST',
-        headers: { 'content-type': 'application/json' },
+        headers: { 'content-type': 'application/json', cookie },
         body: JSON.stringify(makeQuestion()),
         signal: AbortSignal.timeout(300),
       }),
@@ -169,9 +191,9 @@ describe('quotes over HTTP', () => {
     expect(await (await ask('yard', makeRequest())).json()).toMatchObject({
       choices: [{ id: 'parcel-country:ground', cost: expect.any(Number) }],
     });
-    await send('PUT', '/carriers/troubles', {
-      troubles: [{ carrier: 'tern', trouble: 'slow', lasts: 'always' }],
-    });
+    await stop();
+    await start([{ carrier: 'tern', trouble: 'slow', lasts: 'always' }]);
+    await send('PUT', '/shops/yard', { book, catalogue: makeCatalogue() });
     const elsewhere = makeRequest({ destination: { country: 'CA', postalCode: 'M5V 2T6' } });
     const from = Date.now();
     expect(await (await ask('yard', elsewhere)).json()).toMatchObject({

@@ -29,6 +29,8 @@ export const pastOrderSchema = z.strictObject({
     name: nameSchema,
     charge: sumSchema,
     total: sumSchema,
+    /** Whether it was the merchant's fallback, the carrier having given no price. */
+    fallback: z.literal(true).optional(),
     slot: z.strictObject({ start: instantSchema, end: instantSchema }).optional(),
   }),
   cost: sumSchema.optional(),

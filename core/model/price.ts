@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { countrySchema, postalPatternSchema, subdivisionSchema } from './place.ts';
 import { transitSchema } from './time.ts';
 import {
+  noteSchema,
   countSchema,
   GREATEST_SUM,
   idSchema,
@@ -54,7 +55,9 @@ export type StepsPrice = z.infer<typeof stepsPriceSchema>;
 export const fallbackSchema = z.strictObject({
   amount: moneySchema,
   per: z.enum(['order', 'parcel']),
+  /** Its own name and note for customers, in place of the service's. */
   label: nameSchema.optional(),
+  note: noteSchema.optional(),
 });
 export type Fallback = z.infer<typeof fallbackSchema>;
 const otherwiseSchema = z.union([z.literal('withhold'), fallbackSchema]);

@@ -6,7 +6,18 @@ import type { TaxRate } from '../model/tax.ts';
 import { compile } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
 import { taxLines } from '../quote/tax-lines.ts';
-import { makeBook, makeCatalogue, makeGood, makeRate, makeRequest, quoted, tiers } from '../testing/book.ts';
+import {
+  makeAccount,
+  makeBook,
+  makeCarrierPrice,
+  makeCatalogue,
+  makeGood,
+  makeRate,
+  makeRequest,
+  makeYard,
+  quoted,
+  tiers,
+} from '../testing/book.ts';
 import { customerReason } from '../words/customer-reason.ts';
 import { mergeOrders } from './merge-orders.ts';
 import { obstacles, toldReason } from './obstacles.ts';
@@ -89,6 +100,22 @@ describe('placing an order', () => {
     });
     const dearer = compile(makeBook({ taxes: TAXES }), makeCatalogue(makeGood('pot', { price: 9_000 })));
     expect(placed.ok && quote(dearer, placed.value.request).subtotal).toBe(1_000);
+  });
+
+  test('remembers that a fallback was charged', () => {
+    const price = makeCarrierPrice({ onError: { amount: 845, per: 'order' } });
+    const down = compile(
+      makeBook({
+        locations: [makeYard()],
+        carriers: [makeAccount()],
+        rates: [makeRate({ price })],
+      }),
+      makeCatalogue(),
+    );
+    const placed = placeOrder(down, ordering());
+    expect(placed.ok && placed.value.chosen.fallback).toBe(true);
+    const flat = placeOrder(compiled, ordering());
+    expect(flat.ok && flat.value.chosen).not.toHaveProperty('fallback');
   });
 
   test('does not add tax that the prices include', () => {

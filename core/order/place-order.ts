@@ -60,6 +60,10 @@ const slotFault = ({ slots }: Choice, slot: Ordering['slot']): Fault | null => {
   return isThere ? null : fault('slot-gone', '');
 };
 
+/** Whether a choice of a rate that its carrier prices is none of the carrier's services. */
+const isFallback = ({ book }: CompiledBook, { of: { rateId, serviceCode } }: Choice): boolean =>
+  serviceCode === undefined && book.rates.some(({ id, price }) => id === rateId && price.kind === 'carrier');
+
 /** What the customer is told of the time. */
 const promiseOf = ({ ready, arrives }: Choice): Pick<PastOrder, 'promise'> => {
   const said = arrives && ('words' in arrives ? { words: arrives.words } : { latest: arrives.latest });
@@ -92,7 +96,11 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
   const order: PastOrder = {
     number,
     request: { ...asked, lines: request.lines.map((line) => asSold(compiled, line)) },
-    chosen: { id, kind, of, name, charge, total, ...(slot ? { slot } : {}) },
+    chosen: {
+      ...{ id, kind, of, name, charge, total },
+      ...(isFallback(compiled, choice) ? { fallback: true as const } : {}),
+      ...(slot ? { slot } : {}),
+    },
     status: 'placed',
     history: [{ status: 'placed', at: at ?? request.placedAt }],
     recipient,

@@ -113,7 +113,11 @@ class CarrierRun {
   }
 
   fallback(outcome: FallbackOutcome): void {
-    const way = this.way(outcome.fallback.label === undefined ? {} : { name: outcome.fallback.label });
+    const { label, note } = outcome.fallback;
+    const way = this.way({
+      ...(label === undefined ? {} : { name: label, note: null }),
+      ...(note === undefined ? {} : { note }),
+    });
     const price = (ledger: Ledger): Refusal | null =>
       addFallback(ledger, outcome, this.shipment.parcels, this.account, this.rate.source);
     const isOffered = offer(this.shipment, way, chargeBy(this.rate, this.shipment, price), this.answers);

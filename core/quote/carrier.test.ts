@@ -15,6 +15,7 @@ import {
   onlyWithheld,
 } from '../testing/book.ts';
 import { compile } from './compile.ts';
+import { carrierParcels } from './carrier-parcels.ts';
 import { carrierQuestions, shipmentQuestion } from './questions.ts';
 import { quote } from './quote.ts';
 
@@ -145,6 +146,17 @@ describe('a charge that a carrier works out', () => {
     expect(found.notices).toMatchObject([{ code: 'fallback-used' }]);
   });
 
+  test('says of a fallback what the merchant says of it, and the service’s note only under its name', () => {
+    const noteOf = (fallback: { label?: string; note?: string }): string | undefined => {
+      const book = bookOf({ onError: { amount: 1_200, per: 'order', ...fallback } });
+      const services = book.services.map((service) => ({ ...service, note: 'Signed for' }));
+      return onlyChoice(asked({ ...book, services }, [])).note;
+    };
+    expect(noteOf({})).toBe('Signed for');
+    expect(noteOf({ label: 'By post' })).toBeUndefined();
+    expect(noteOf({ label: 'By post', note: 'Five days' })).toBe('Five days');
+  });
+
   test('with none of the services falls back by the parcel, or is withheld', () => {
     const onNone = { amount: 700, per: 'parcel' } as const;
     const packing = { kind: 'by-count', maxUnits: 2 } as const;
@@ -222,6 +234,18 @@ describe('what a carrier is asked', () => {
         shipDate: '2026-11-24',
       },
     ]);
+  });
+
+  test('is about the parcels that the preview shows for its choices', () => {
+    const request = makeRequest({ lines: [{ sku: 'pot', quantity: 9 }] });
+    const compiled = compile(book, catalogue);
+    const rateId = book.rates.find(({ price }) => price.kind === 'carrier')?.id ?? '';
+    const shown = carrierParcels(compiled, request, rateId);
+    const [question] = carrierQuestions(compiled, request);
+    expect(shown?.account).toBe('Tern');
+    expect(shown?.parcels.map(({ weight }) => weight)).toEqual(question?.parcels.map(({ weight }) => weight));
+    expect(shown?.parcels.length).not.toBe(quote(compiled, request).parcels.length);
+    expect(carrierParcels(compiled, request, 'none')).toBeNull();
   });
 
   test('is nothing where the address, the zone, the limits or the parcels do not let it go', () => {

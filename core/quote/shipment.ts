@@ -34,6 +34,8 @@ export interface Way {
   /** The carrier's service, where it is one. */
   serviceCode?: string;
   cost?: number;
+  /** Said to customers in place of the service's note; a fallback of its own name has only its own. */
+  note?: string | null;
 }
 
 /** A way that is not offered, and why. */

@@ -25,7 +25,7 @@ const addTimes = (choice: Choice, shipment: Shipment, days: Rate['transit']): vo
 /** The choice that a way with its charge comes to, before import charges. */
 const offered = (
   shipment: Shipment,
-  { id, name, service: { service }, rate: { rate }, transit, serviceCode, cost }: Way,
+  { id, name, service: { service }, rate: { rate }, transit, serviceCode, cost, note = service.note }: Way,
   { ledger, short }: Extract<Charged, { ok: true }>,
 ): Choice => {
   const charge = ledger.running;
@@ -45,7 +45,7 @@ const offered = (
   };
   if (cost !== undefined) choice.cost = cost;
   addTimes(choice, shipment, transit);
-  if (service.note !== undefined) choice.note = service.note;
+  if (note) choice.note = note;
   if (short !== undefined) choice.hint = { kind: 'free-from', short };
   return choice;
 };

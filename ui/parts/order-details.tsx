@@ -14,7 +14,7 @@ import { momentText } from './dates.ts';
 const styles = (inks: Inks) => ({ note: note(inks) });
 
 /** What the merchant has to know of whoever ordered: how they are reached, where the bill goes, kerbside. */
-const factsOf = ({ contact, billing }: PastOrder, isKerbside: boolean): string[] => {
+const factsOf = ({ contact, billing, chosen }: PastOrder, isKerbside: boolean): string[] => {
   const { email, phone } = contact ?? {};
   const address = billing?.address;
   const reached = [email, phone].filter(Boolean).join(' · ');
@@ -24,6 +24,9 @@ const factsOf = ({ contact, billing }: PastOrder, isKerbside: boolean): string[]
         .join(', ')
     : '';
   return [
+    ...(chosen.fallback
+      ? [`${chosen.name} was charged by the fallback: the carrier gave no price when it was ordered.`]
+      : []),
     ...(reached === '' ? [] : [reached]),
     ...(billed === '' ? [] : [`Bill to ${billed}`]),
     ...(isKerbside ? ['Kerbside: bring it out to the customer’s car.'] : []),

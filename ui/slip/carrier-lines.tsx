@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { forgetAnswers } from '../carriers/reach-carriers.ts';
 import { TextAction } from '../parts/text-action.tsx';
 import { answersForgotten, questionKey, type AskedQuote } from '../state/answers.ts';
 import { edit } from '../state/draft.ts';
@@ -59,7 +60,9 @@ export const AnswersLine = ({ asked }: { asked: AskedQuote }) => {
       <TextAction
         style={style.action}
         label="Ask again"
-        onPress={() => dispatch(answersForgotten(questions.map(questionKey)))}
+        onPress={() =>
+          void forgetAnswers().then(() => dispatch(answersForgotten(questions.map(questionKey))))
+        }
       />
     </View>
   );

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { lazy, memo } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Choice } from '../../core/model/quote.ts';
@@ -7,6 +7,7 @@ import { slotsPhrase } from '../../core/words/slot-phrase.ts';
 import { dateSpan } from '../parts/dates.ts';
 import { Money } from '../parts/money.tsx';
 import { Press } from '../parts/press.tsx';
+import { Later } from '../shell/later.tsx';
 import { choiceToggled } from '../state/session.ts';
 import { useAppDispatch } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -14,6 +15,8 @@ import { figure, note } from '../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../theme/tokens.ts';
 import { ExpectActions, StandingMark } from './expect-actions.tsx';
 import { Working } from './working.tsx';
+
+const ChoiceParcels = lazy(() => import('./choice-parcels.tsx'));
 
 interface Props {
   choice: Choice;
@@ -95,6 +98,11 @@ const Row = ({ choice, decimals, before, gained, open }: Props) => {
       {open ? (
         <>
           <Working lines={choice.working} decimals={decimals} />
+          {choice.of.rateId === undefined ? null : (
+            <Later>
+              <ChoiceParcels rateId={choice.of.rateId} />
+            </Later>
+          )}
           <ExpectActions one={choice} />
         </>
       ) : null}

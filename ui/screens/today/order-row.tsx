@@ -36,6 +36,7 @@ export const OrderRow = ({ open: { order, due, late } }: { open: OpenOrder }) =>
   const units = request.lines.reduce((sum, { quantity }) => sum + quantity, 0);
   const time = due && order.chosen.slot ? clock.text(Date.parse(order.chosen.slot.start)).slice(11, 16) : '–';
   const facts = [chosen.name, request.destination?.city, countFigure(units, 'item')]
+    .concat(chosen.fallback ? 'fallback charged' : [])
     .filter(Boolean)
     .join(' · ');
   const [next] = actions.next;

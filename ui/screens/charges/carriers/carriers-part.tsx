@@ -1,9 +1,10 @@
-import { lazy, useState } from 'react';
+import { lazy, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { listedCarrier, CARRIERS } from '../../../../carriers/directory.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
+import { readTroublesSet } from '../../../carriers/reach-carriers.ts';
 import { Press } from '../../../parts/press.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
@@ -55,6 +56,9 @@ const CarriersPart = ({ onOpen }: { onOpen: (id: string) => void }) => {
   const dispatch = useAppDispatch();
   const { carriers, locations } = useAppSelector(selectBook);
   const [troubles, setTroubles] = useState(false);
+  useEffect(() => {
+    void readTroublesSet().then((set) => set.length > 0 && setTroubles(true));
+  }, []);
   return (
     <View>
       <Text style={style.note}>

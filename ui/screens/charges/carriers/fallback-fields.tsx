@@ -3,7 +3,7 @@ import { Text } from 'react-native-paper';
 import type { CarrierPrice, Fallback } from '../../../../core/model/price.ts';
 import { moneyFigure } from '../../../../core/words/figure.ts';
 import { DraftField } from '../../../parts/draft-field.tsx';
-import { optional, readMoney, readName } from '../../../parts/readers.ts';
+import { optional, readMoney, readName, readWords } from '../../../parts/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { selectSpeech } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
@@ -33,8 +33,9 @@ export const FallbackFields = ({ title, fallback, onChange }: Props) => {
   const charged = fallback === 'withhold' ? null : fallback;
   const set = (changes: Partial<Fallback>, visit: string | null): void => {
     if (!charged) return;
-    const { label, ...rest } = { ...charged, ...changes };
-    onChange({ ...rest, ...(label === undefined ? {} : { label }) }, visit);
+    const { amount, per, label, note: words } = { ...charged, ...changes };
+    const said = words === undefined ? {} : { note: words };
+    onChange({ amount, per, ...(label === undefined ? {} : { label }), ...said }, visit);
   };
   return (
     <View style={style.all} role="group" aria-label={title}>
@@ -76,6 +77,15 @@ export const FallbackFields = ({ title, fallback, onChange }: Props) => {
             text={charged.label ?? ''}
             read={optional<string>(readName)}
             onChange={(label, visit) => set({ label }, visit)}
+          />
+          <DraftField
+            prose
+            style={style.name}
+            label="Note to customers"
+            placeholder={charged.label === undefined ? 'the service’s' : ''}
+            text={charged.note ?? ''}
+            read={optional<string>(readWords(2_000))}
+            onChange={(words, visit) => set({ note: words }, visit)}
           />
         </View>
       ) : null}
