@@ -177,7 +177,7 @@ test('a day and a time are chosen at the checkout, and stand on the order with a
   await toCheckout(page, 'B3H 2Y9', 'Halifax');
   await page.getByRole('radio', { name: /^Cargo bike, \d/ }).click();
   await page.getByRole('button', { name: 'Place the order' }).click();
-  await expect(page.getByRole('alert')).toContainText('Choose a day and a time first.');
+  await expect(page.getByRole('alert')).toContainText('Pick a day or time first.');
   await page.getByRole('radiogroup', { name: 'The day' }).getByRole('radio').nth(1).click();
   await page
     .getByRole('radiogroup', { name: 'The time' })

@@ -64,6 +64,15 @@ const slotFault = ({ slots }: Choice, slot: Ordering['slot']): Fault | null => {
 const isFallback = ({ book }: CompiledBook, { of: { rateId, serviceCode } }: Choice): boolean =>
   serviceCode === undefined && book.rates.some(({ id, price }) => id === rateId && price.kind === 'carrier');
 
+const chosenOf = (compiled: CompiledBook, choice: Choice, slot: Ordering['slot']): PastOrder['chosen'] => {
+  const { id, kind, of, name, charge, total } = choice;
+  return {
+    ...{ id, kind, of, name, charge, total },
+    ...(isFallback(compiled, choice) ? { fallback: true as const } : {}),
+    ...(slot ? { slot } : {}),
+  };
+};
+
 /** What the customer is told of the time. */
 const promiseOf = ({ ready, arrives }: Choice): Pick<PastOrder, 'promise'> => {
   const said = arrives && ('words' in arrives ? { words: arrives.words } : { latest: arrives.latest });
@@ -88,7 +97,7 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
   if (choice.charge !== shown) return { ok: false, faults: [fault('charge-changed', '')] };
   const timing = slotFault(choice, slot);
   if (timing) return { ok: false, faults: [timing] };
-  const { id, kind, of, name, charge, total, cost } = choice;
+  const { charge, cost } = choice;
   const prepaid = prepaidOf(choice);
   const taxes = taxLines(compiled, request, quoted, choice).reduce((sum, line) => sum + line.amount, 0);
   const goods = quoted.subtotal;
@@ -96,11 +105,7 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
   const order: PastOrder = {
     number,
     request: { ...asked, lines: request.lines.map((line) => asSold(compiled, line)) },
-    chosen: {
-      ...{ id, kind, of, name, charge, total },
-      ...(isFallback(compiled, choice) ? { fallback: true as const } : {}),
-      ...(slot ? { slot } : {}),
-    },
+    chosen: chosenOf(compiled, choice, slot),
     status: 'placed',
     history: [{ status: 'placed', at: at ?? request.placedAt }],
     recipient,

@@ -53,6 +53,24 @@ describe('the week after an order', () => {
     expect(view?.days[0]?.slots.map(({ left }) => left)).toEqual([0, 1]);
   });
 
+  test('has the days by which it is there, where they are told', () => {
+    const timing: Timing = { kind: 'days', min: 1, max: 6 };
+    const { days, arrives } =
+      weekView(
+        compile(
+          makeBook({
+            locations: [makeYard({ closedDates: ['2026-11-26'] })],
+            pickups: [makePickup({ timing })],
+          }),
+          makeCatalogue(),
+        ),
+        'counter',
+        { placedAt: TUESDAY },
+      ) ?? {};
+    expect(arrives).toEqual({ earliest: '2026-11-25', latest: '2026-12-03' });
+    expect(days?.at(-1)?.date).toBe('2026-12-03');
+  });
+
   test('is a plain week where nothing can be chosen, and none of what the book has not', () => {
     expect(weekView(compiled, 'counter', { placedAt: TUESDAY })?.days).toHaveLength(7);
     expect(weekView(compiled, 'gone', { placedAt: TUESDAY })).toBeNull();

@@ -2,7 +2,7 @@ import type { CompiledBook } from '../quote/compile.ts';
 import { dateOf } from './calendar.ts';
 import { openDays, type OpenSpan } from './open-days.ts';
 import { indexTaken } from './taken.ts';
-import type { TimeSlot } from './times.ts';
+import type { Times, TimeSlot } from './times.ts';
 import type { QuoteRequest } from '../model/request.ts';
 
 /** A day as a strip shows it: when the location is open, and what could be chosen. */
@@ -20,8 +20,13 @@ export interface WeekView {
   /** Where in the first day the order is placed, in minutes. */
   placed: number;
   ready: string | null;
+  /** The days by which it is there, where that is told and not chosen. */
+  arrives: { earliest: string; latest: string } | null;
   cutoff: string | null;
 }
+
+const arrivesOf = (times: Times): WeekView['arrives'] =>
+  times.ok && times.arrives && 'latest' in times.arrives ? times.arrives : null;
 
 const LEAST_DAYS = 7;
 const MOST_DAYS = 14;
@@ -44,6 +49,7 @@ export const weekView = (
   if (!times || !location || !preparation) return null;
   const taken = slotsTaken ? (indexTaken(slotsTaken).get(id) ?? null) : null;
   const all = times.all(placedAt, taken);
+  const arrives = arrivesOf(times.at(placedAt, taken));
   const { day: first, minutes } = clock.local(Date.parse(placedAt));
   const hours = openDays(location.hours, location.closedDates);
   const byDate = new Map<string, TimeSlot[]>();
@@ -51,13 +57,14 @@ export const weekView = (
     const date = slot.start.slice(0, 10);
     byDate.set(date, [...(byDate.get(date) ?? []), slot]);
   }
-  const last = [...byDate.keys()].sort().at(-1);
+  const last = [...byDate.keys()].sort().at(-1) ?? arrives?.latest;
   const count = Array.from({ length: MOST_DAYS }, (_, at) => at).filter(
     (at) => at < LEAST_DAYS || (last !== undefined && dateOf(first + at) <= last),
   );
   return {
     placed: minutes,
     ready: times.ready(placedAt),
+    arrives,
     cutoff: preparation.kind === 'cut-off' ? preparation.cutoff : null,
     days: count.map((at) => {
       const date = dateOf(first + at);

@@ -64,7 +64,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'choice-gone': () => 'This way of getting it is no longer offered: choose another.',
   'payment-gone': () => 'It can no longer be paid that way: choose another.',
   'charge-changed': () => 'The charge has changed since it was shown: look at it again before ordering.',
-  'slot-needed': () => 'Choose a day and a time first.',
+  'slot-needed': () => 'Pick a day or time first.',
   'slot-gone': () => 'That time is not to be had any more. Choose another.',
   'no-calendar': () => 'The file is no calendar that can be read.',
   'no-calendar-dates': () => 'The calendar has no entry from today on.',

@@ -12,6 +12,8 @@ interface Props {
   limits: Limits | undefined;
   onChange: (limits: Limits | undefined, visit: string) => void;
   name?: string;
+  only?: LimitMeasure;
+  but?: LimitMeasure | undefined;
 }
 
 const FIELD = { width: 148 };
@@ -25,35 +27,41 @@ const LIMITS: readonly [LimitMeasure, string, ('min' | 'max')[]][] = [
 ];
 
 /** The limits of what takes a basket: both ends included. */
-export const LimitFields = memo(function LimitFields({
-  limits: current,
-  onChange,
-  name = 'Only for baskets of',
-}: Props) {
+export const LimitFields = memo(function LimitFields(props: Props) {
+  return (
+    <FieldGroup name={props.name ?? 'Only for baskets of'}>
+      <LimitEnds {...props} />
+    </FieldGroup>
+  );
+});
+
+/** The ends of limits alone, of all measures, of `only` one, or of all `but` one. */
+export const LimitEnds = ({ limits: current, onChange, only, but }: Omit<Props, 'name'>) => {
   const speech = useAppSelector(selectSpeech);
   const set = (measure: LimitMeasure, end: 'min' | 'max', value: number | undefined, visit: string): void => {
     const limits: Limits = withField(current ?? {}, measure, withEnd(current?.[measure], end, value));
     onChange(isEmpty(limits) ? undefined : limits, visit);
   };
   return (
-    <FieldGroup name={name}>
-      {LIMITS.flatMap(([measure, what, ends]) =>
-        ends.map((end) => {
-          const limit: { min?: number; max?: number } = current?.[measure] ?? {};
-          const value = limit[end];
-          return (
-            <DraftField
-              key={`${measure}-${end}`}
-              style={FIELD}
-              label={`${what}, ${end === 'min' ? 'at least' : 'at most'}`}
-              placeholder="any"
-              text={value === undefined ? '' : measureFigure(measure, value, speech)}
-              read={optional<number>(readMeasure(measure, speech))}
-              onChange={(next, visit) => set(measure, end, next, visit)}
-            />
-          );
-        }),
+    <>
+      {LIMITS.filter(([measure]) => (only ? measure === only : measure !== but)).flatMap(
+        ([measure, what, ends]) =>
+          ends.map((end) => {
+            const limit: { min?: number; max?: number } = current?.[measure] ?? {};
+            const value = limit[end];
+            return (
+              <DraftField
+                key={`${measure}-${end}`}
+                style={FIELD}
+                label={`${what}, ${end === 'min' ? 'at least' : 'at most'}`}
+                placeholder="any"
+                text={value === undefined ? '' : measureFigure(measure, value, speech)}
+                read={optional<number>(readMeasure(measure, speech))}
+                onChange={(next, visit) => set(measure, end, next, visit)}
+              />
+            );
+          }),
       )}
-    </FieldGroup>
+    </>
   );
-});
+};

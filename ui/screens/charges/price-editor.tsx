@@ -13,6 +13,7 @@ import { PercentFields } from './percent-fields.tsx';
 import { TableFields } from './table-fields.tsx';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { StepsEnd, type LimitsBeside } from './steps-end.tsx';
 import { StepsTable } from './steps-table.tsx';
 
 const CarrierFields = lazy(() => import('./carriers/carrier-fields.tsx'));
@@ -105,10 +106,15 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
 });
 
 /** A price's figures. */
-export const PriceEditor = ({ price, onChange }: Omit<Props, 'nearby'>) => {
+export const PriceEditor = ({ price, onChange, ...beside }: Omit<Props, 'nearby'> & LimitsBeside) => {
   switch (price.kind) {
     case 'steps':
-      return <StepsTable price={price} onChange={onChange} />;
+      return (
+        <View style={{ gap: 8 }}>
+          <StepsTable price={price} onChange={onChange} />
+          <StepsEnd price={price} onChange={onChange} {...beside} />
+        </View>
+      );
     case 'flat':
       return <FlatFields price={price} onChange={onChange} />;
     case 'percent':

@@ -1,6 +1,7 @@
 import { withDays } from './transit.ts';
 import { memo } from 'react';
 import { View } from 'react-native';
+import { Text } from 'react-native-paper';
 import type { Handling } from '../../../core/model/price.ts';
 import type { Rate } from '../../../core/model/rate.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
@@ -18,10 +19,12 @@ import { FieldGroup } from '../../parts/field-group.tsx';
 import { LimitFields } from '../../parts/limit-fields.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { useSteady } from '../../parts/use-steady.ts';
-import { selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { limitOf } from './steps-end.tsx';
 import { withEnd } from '../../parts/optional-parts.ts';
 
 type Change = (changes: Partial<Rate>, what: string, visit?: string | null) => void;
@@ -39,6 +42,7 @@ const styles = (inks: Inks) => ({
   field: { width: 148 },
   check: { flexDirection: 'row', alignItems: 'center' } as const,
   checkWords: { flexShrink: 1 },
+  note: note(inks),
 });
 
 const HandlingFields = memo(function HandlingFields({ handling, onChange }: PartProps<'handling'>) {
@@ -131,6 +135,7 @@ const ChargeFields = memo(function ChargeFields({
 
 const TransitFields = memo(function TransitFields({ transit, onChange }: PartProps<'transit'>) {
   const style = useStyles(styles);
+  const hasLocation = useAppSelector((state) => selectBook(state).locations.length > 0);
   const set = (end: 'min' | 'max', days: number | undefined, visit: string): void =>
     onChange({ transit: withDays(transit, end, days) }, 'transit', visit);
   return (
@@ -146,6 +151,12 @@ const TransitFields = memo(function TransitFields({ transit, onChange }: PartPro
           onChange={(days, visit) => set(end, days, visit)}
         />
       ))}
+      {transit && !hasLocation ? (
+        <Text style={style.note}>
+          Without a location nobody knows when an order leaves, so customers see these days, not a date. Add
+          one under Settings, Locations.
+        </Text>
+      ) : null}
     </FieldGroup>
   );
 });
@@ -157,7 +168,11 @@ export const RateConditions = ({ rate, onChange }: Props) => {
   const change = useSteady(onChange);
   return (
     <View style={style.all}>
-      <LimitFields limits={rate.limits} onChange={(limits, visit) => change({ limits }, 'limits', visit)} />
+      <LimitFields
+        but={limitOf(rate.price)}
+        limits={rate.limits}
+        onChange={(limits, visit) => change({ limits }, 'limits', visit)}
+      />
       <HandlingFields handling={rate.handling} onChange={change} />
       <ChargeFields freeFrom={rate.freeFrom} bounds={rate.bounds} onChange={change} />
       <TransitFields transit={rate.transit} onChange={change} />

@@ -94,7 +94,12 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
       <View style={isPhone ? style.rows : style.columns}>
         {isPhone ? picture : null}
         <View style={isPhone ? null : style.price}>
-          <PriceEditor price={rate.price} onChange={setPrice} />
+          <PriceEditor
+            price={rate.price}
+            onChange={setPrice}
+            limits={rate.limits}
+            onLimits={(limits, visit) => set({ limits }, 'limits', visit)}
+          />
         </View>
         {isPhone || !picture ? null : <View style={style.curve}>{picture}</View>}
       </View>

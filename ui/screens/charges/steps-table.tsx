@@ -4,7 +4,7 @@ import { IconButton, Text } from 'react-native-paper';
 import type { Step, StepsPrice } from '../../../core/model/price.ts';
 import { measureFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { DraftField } from '../../parts/draft-field.tsx';
-import { optional, readMeasure, readMoney } from '../../parts/readers.ts';
+import { readMeasure, readMoney } from '../../parts/readers.ts';
 import { useSteady } from '../../parts/use-steady.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectSpeech } from '../../state/selectors.ts';
@@ -111,7 +111,7 @@ const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProp
   );
 });
 
-/** The steps of a price, edited in place: values and charges, what is added above each, and where they end. */
+/** The steps of a price, edited in place: values and charges, and what is added above each. */
 export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
   const style = useStyles(styles);
   const speech = useAppSelector(selectSpeech);
@@ -170,17 +170,6 @@ export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
           />
         </Later>
       ) : null}
-      <DraftField
-        style={{ width: 180 }}
-        label="Not offered from"
-        placeholder="no end"
-        text={price.until === undefined ? '' : measureFigure(price.basis, price.until, speech)}
-        read={optional<number>(readMeasure(price.basis, speech))}
-        onChange={(until, visit) => {
-          const { until: _, ...rest } = price;
-          onChange(until === undefined ? rest : { ...rest, until }, visit);
-        }}
-      />
     </View>
   );
 });

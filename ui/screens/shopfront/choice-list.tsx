@@ -1,13 +1,17 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
+import type { Book } from '../../../core/model/book.ts';
 import type { Choice } from '../../../core/model/quote.ts';
+import { daysPhrase } from '../../../core/words/days-phrase.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
 import { slotFigure } from '../../../core/words/slot-phrase.ts';
 import { dateSpan } from '../../parts/dates.ts';
 import { MarkedText } from '../../parts/marked-text.tsx';
 import { Press } from '../../parts/press.tsx';
 import type { CustomerView } from '../../state/customer-view.ts';
+import { selectServedBook } from '../../state/served.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { shopStyles } from './shop-styles.ts';
@@ -50,13 +54,19 @@ const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
 ];
 
 /** Whether something stays to be paid when a delivery is free: a service fee, or an addition that stays. */
-const keepsFee = ({ working }: Choice): boolean => working.some(({ step }) => step === 'service-fee');
+const keepsFee = ({ areas }: Book, { working, of }: Choice): boolean => {
+  const method = areas.find(({ id }) => id === of.areaId)?.methods.find(({ id }) => id === of.methodId);
+  return working.some(({ step }) => step === 'service-fee') || (method?.addStays === true && method.add > 0);
+};
 
-const notesOf = (choice: Choice, decimals: number): string => {
+const notesOf = (choice: Choice, book: Book, decimals: number): string => {
   const { arrives, hint, note, name, kind, slots } = choice;
-  const keeps = keepsFee(choice);
+  const keeps = keepsFee(book, choice);
+  const days = daysPhrase(book, choice);
   const when = !arrives
-    ? []
+    ? days === ''
+      ? []
+      : [days]
     : [`arrives ${'words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)}`];
   const more = hint ? moneyFigure(hint.short, decimals) : '';
   const free = hint
@@ -101,6 +111,7 @@ const Row = ({
   onPress: () => void;
 }) => {
   const style = useStyles(styles);
+  const book = useAppSelector(selectServedBook);
   const charge = choice.charge === 0 ? 'free' : moneyFigure(choice.charge, decimals);
   const duties = dutyWords(choice, decimals);
   const terms = choice.of.terms === undefined ? '' : TERMS[choice.of.terms];
@@ -116,7 +127,7 @@ const Row = ({
         <Icon source={on ? 'radiobox-marked' : 'radiobox-blank'} size={20} />
         <View style={style.words}>
           <Text style={style.name}>{name}</Text>
-          <Text style={style.quiet}>{notesOf(choice, decimals)}</Text>
+          <Text style={style.quiet}>{notesOf(choice, book, decimals)}</Text>
           {duties === null ? null : <Text style={style.name}>{duties}</Text>}
         </View>
         <Text style={style.figure}>{charge}</Text>

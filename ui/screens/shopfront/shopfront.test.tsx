@@ -177,7 +177,7 @@ describe('the checkout', () => {
     await waitFor(() => screen.getByLabelText('Cargo bike, 6.25'));
     fireEvent.press(screen.getByLabelText('Cargo bike, 6.25'));
     fireEvent.press(screen.getByText('Place the order'));
-    await waitFor(() => screen.getByText('Choose a day and a time first.'));
+    await waitFor(() => screen.getByText('Pick a day or time first.'));
     fireEvent.press(screen.getByLabelText('16:00–17:00'));
     const slot = { start: '2026-11-24T16:00:00-04:00', end: '2026-11-24T17:00:00-04:00' };
     const other = (number: string): PastOrder => ({
@@ -263,10 +263,11 @@ describe('the checkout', () => {
     expect(screen.getByText('Why no one way takes it')).toBeTruthy();
     expect(screen.getByText('Getting it to you, in 2 parts')).toBeTruthy();
     fireEvent.press(screen.getByText('Order in 2 parts'));
-    await waitFor(() => screen.getByText(/: Choose a day and a time first\.$/));
+    await waitFor(() => screen.getByText(/: Pick a day or time first\.$/));
     expect(store.getState().orders).toEqual([]);
-    for (const times of screen.getAllByLabelText('The time')) {
-      const [first] = within(times).getAllByRole('radio');
+    // One part comes by the day, which is the whole choice; the other has a time besides.
+    for (const list of [...screen.getAllByLabelText('The day'), screen.getByLabelText('The time')]) {
+      const [first] = within(list).getAllByRole('radio');
       if (first) fireEvent.press(first);
     }
     expect(Object.keys(store.getState().holds.mine)).toHaveLength(2);

@@ -49,13 +49,29 @@ const RELEASED = {
   taken: 'The time you picked has just been taken by another order. Pick another.',
 };
 
-const Day = ({ day, on, onPress }: { day: SlotDay; on: boolean; onPress: () => void }) => {
+interface DayProps {
+  day: SlotDay;
+  on: boolean;
+  /** The day is the choice: it has one span, which is said in place of how many there are. */
+  whole: boolean;
+  onPress: () => void;
+}
+
+const Day = ({ day, on, whole, onPress }: DayProps) => {
   const style = useStyles(styles);
   const free = day.slots.filter((slot) => !isFull(slot)).length;
   const name = dayFigure(day.date);
-  const words = free === 0 ? 'full' : free === 1 ? '1 time' : `${free} times`;
+  const only = whole ? day.slots[0] : undefined;
+  const words = free === 0 ? 'full' : only ? timeOf(only) : free === 1 ? '1 time' : `${free} times`;
   return (
-    <Press role="radio" aria-checked={on} aria-label={`${name}, ${words}`} onPress={onPress}>
+    <Press
+      role="radio"
+      aria-checked={on}
+      aria-label={`${name}, ${words}`}
+      aria-disabled={whole && free === 0}
+      disabled={whole && free === 0}
+      onPress={onPress}
+    >
       <View style={[style.day, on ? style.here : null]}>
         <Text style={[style.name, free === 0 ? style.full : null]}>{name}</Text>
         <Text style={style.quiet}>{words}</Text>
@@ -102,6 +118,11 @@ export const SlotPicker = ({ days, slot, released, onPick }: Props) => {
   const date = looked ?? slot?.start.slice(0, 10) ?? first?.date;
   const day = days.find((one) => one.date === date) ?? first;
   const { timeZone } = useAppSelector(selectServedBook).store;
+  const whole = days.every(({ slots }) => slots.length === 1);
+  const pick = ({ date: on, slots: [only] }: SlotDay): void => {
+    if (whole && only) onPick(only);
+    else setLooked(on);
+  };
   const clock = day?.slots[0] ? otherClock(day.slots[0].start, timeZone) : null;
   return (
     <View style={style.all}>
@@ -113,20 +134,28 @@ export const SlotPicker = ({ days, slot, released, onPick }: Props) => {
       <ScrollView horizontal showsHorizontalScrollIndicator={false}>
         <View style={style.days} role="radiogroup" aria-label="The day">
           {days.map((one) => (
-            <Day key={one.date} day={one} on={one === day} onPress={() => setLooked(one.date)} />
+            <Day
+              key={one.date}
+              day={one}
+              whole={whole}
+              on={whole ? one.date === slot?.start.slice(0, 10) : one === day}
+              onPress={() => pick(one)}
+            />
           ))}
         </View>
       </ScrollView>
-      <View style={style.times} role="radiogroup" aria-label="The time">
-        {day?.slots.map((one) => (
-          <Time
-            key={one.start}
-            slot={one}
-            on={one.start === slot?.start && one.end === slot.end}
-            onPress={() => onPick(one)}
-          />
-        ))}
-      </View>
+      {whole ? null : (
+        <View style={style.times} role="radiogroup" aria-label="The time">
+          {day?.slots.map((one) => (
+            <Time
+              key={one.start}
+              slot={one}
+              on={one.start === slot?.start && one.end === slot.end}
+              onPress={() => onPick(one)}
+            />
+          ))}
+        </View>
+      )}
       {clock === null ? null : <Text style={style.quiet}>Times as the clocks in {clock} show them.</Text>}
     </View>
   );

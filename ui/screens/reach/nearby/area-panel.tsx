@@ -18,6 +18,7 @@ import { useStyles } from '../../../theme/styles.ts';
 import { aside, note } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import { PriceEditor, PriceKind } from '../../charges/price-editor.tsx';
+import { limitOf } from '../../charges/steps-end.tsx';
 import { ClosedDates } from './closed-dates.tsx';
 import { CoverageFields } from './coverage-fields.tsx';
 import { MethodsFields } from './method-fields.tsx';
@@ -150,7 +151,12 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
       <View style={{ gap: 12 }} role="group" aria-label="Price">
         <Text style={style.title}>Price</Text>
         <PriceKind nearby price={area.price} onChange={(price, visit) => set({ price }, 'price', visit)} />
-        <PriceEditor price={area.price} onChange={(price, visit) => set({ price }, 'price', visit)} />
+        <PriceEditor
+          price={area.price}
+          onChange={(price, visit) => set({ price }, 'price', visit)}
+          limits={area.limits}
+          onLimits={(limits, visit) => set({ limits }, 'limits', visit)}
+        />
       </View>
       <ChargeFields area={area} set={set} />
       <PreparationFields
@@ -166,7 +172,11 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
         onChange={(closedDates, visit) => set({ closedDates }, 'closed dates', visit)}
       />
       <MethodsFields area={area} hours={location.hours} />
-      <LimitFields limits={area.limits} onChange={(limits, visit) => set({ limits }, 'limits', visit)} />
+      <LimitFields
+        but={limitOf(area.price)}
+        limits={area.limits}
+        onChange={(limits, visit) => set({ limits }, 'limits', visit)}
+      />
       <DraftField
         prose
         multiline

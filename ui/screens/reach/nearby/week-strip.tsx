@@ -6,6 +6,7 @@ import { instantOf, localMoment } from '../../../../core/time/local-moment.ts';
 import { weekView, type DayView, type WeekView } from '../../../../core/time/week-view.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
 import { dayFigure, momentFigure } from '../../../../core/words/moment-figure.ts';
+import { dateSpan } from '../../../parts/dates.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
 import { selectCompiled, selectTrial } from '../../../state/selectors.ts';
@@ -31,7 +32,13 @@ const styles = (inks: Inks) => ({
 
 const isFull = ({ left }: DayView['slots'][number]): boolean => left === 0;
 
-const saidOf = ({ slots, isClosedDate, open }: DayView): string => {
+/** Whether an order is there on a day, or may be: within what is told, while the location is open. */
+const isTold = ({ date, open }: DayView, { arrives }: Pick<WeekView, 'arrives'>): boolean =>
+  arrives !== null && open.length > 0 && date >= arrives.earliest && date <= arrives.latest;
+
+const saidOf = (day: DayView, view: WeekView): string => {
+  const { slots, isClosedDate, open, date } = day;
+  if (isTold(day, view)) return date === view.arrives?.latest ? 'there by now' : 'may be there';
   if (slots.length > 0) {
     const free = slots.filter((slot) => !isFull(slot)).length;
     return free === 0 ? 'full' : `${free} of ${slots.length}`;
@@ -42,7 +49,15 @@ const saidOf = ({ slots, isClosedDate, open }: DayView): string => {
 const minuteOf = (instant: string): number => minutesOf(instant.slice(11, 16));
 
 /** A day from midnight to midnight: hours as a thin bar, what can be chosen as boxes, what is full as empty ones. */
-const Strip = ({ day, cutoff, marks }: { day: DayView; cutoff: string | null; marks: readonly number[] }) => {
+interface StripProps {
+  day: DayView;
+  /** Whether an order may be there that day. */
+  told: boolean;
+  cutoff: string | null;
+  marks: readonly number[];
+}
+
+const Strip = ({ day, told, cutoff, marks }: StripProps) => {
   const inks = useInks();
   return (
     <Svg width="100%" height={HEIGHT} viewBox={`0 0 ${DAY} ${HEIGHT}`} preserveAspectRatio="none" aria-hidden>
@@ -50,6 +65,18 @@ const Strip = ({ day, cutoff, marks }: { day: DayView; cutoff: string | null; ma
       {day.open.map(({ from, to }) => (
         <Rect key={from} x={from} y={14} width={to - from} height={4} fill={inks.control} />
       ))}
+      {told
+        ? day.open.map(({ from, to }) => (
+            <Rect
+              key={from}
+              x={from + 3}
+              y={3}
+              width={Math.max(4, to - from - 6)}
+              height={9}
+              fill={inks.ink}
+            />
+          ))
+        : null}
       {day.slots.map((slot) => {
         const from = minuteOf(slot.start);
         const to = minuteOf(slot.end) || DAY;
@@ -94,11 +121,12 @@ const Strip = ({ day, cutoff, marks }: { day: DayView; cutoff: string | null; ma
   );
 };
 
-const headOf = (placedAt: string, { ready, days, cutoff }: WeekView): string => {
+const headOf = (placedAt: string, { ready, days, cutoff, arrives }: WeekView): string => {
   const free = days.flatMap(({ slots }) => slots).filter((slot) => !isFull(slot)).length;
   const when = ready === null ? 'never ready' : `ready ${momentFigure(ready)}`;
   const choice = free > 0 ? `; ${countFigure(free, 'time')} to choose from` : '';
-  return `Ordered ${momentFigure(placedAt)}: ${when}${choice}${cutoff === null ? '' : `; cut-off ${cutoff}`}.`;
+  const told = arrives ? `; there ${dateSpan(arrives.earliest, arrives.latest)}` : '';
+  return `Ordered ${momentFigure(placedAt)}: ${when}${choice}${told}${cutoff === null ? '' : `; cut-off ${cutoff}`}.`;
 };
 
 /** Moves the trial's moment along the strip. */
@@ -148,9 +176,9 @@ export const WeekStrip = ({ id }: { id: string }) => {
           <View key={day.date} style={style.row}>
             <Text style={style.day}>{dayFigure(day.date)}</Text>
             <View style={style.strip}>
-              <Strip day={day} cutoff={view.cutoff} marks={marks} />
+              <Strip day={day} told={isTold(day, view)} cutoff={view.cutoff} marks={marks} />
             </View>
-            <Text style={style.said}>{saidOf(day)}</Text>
+            <Text style={style.said}>{saidOf(day, view)}</Text>
           </View>
         );
       })}

@@ -1,0 +1,45 @@
+import type { LimitMeasure, Limits, StepsPrice } from '../../../core/model/price.ts';
+import { measureFigure } from '../../../core/words/figure.ts';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { FieldGroup } from '../../parts/field-group.tsx';
+import { LimitEnds } from '../../parts/limit-fields.tsx';
+import { optional, readMeasure } from '../../parts/readers.ts';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+
+/** The limits of what a price belongs to, and how they are changed. */
+export interface LimitsBeside {
+  limits: Limits | undefined;
+  onLimits: (limits: Limits | undefined, visit: string) => void;
+}
+
+interface Props extends LimitsBeside {
+  price: StepsPrice;
+  onChange: (price: StepsPrice, visit: string | null) => void;
+}
+
+/** The limit that bounds the measure a price goes by, if there is one. */
+export const limitOf = ({ kind, ...price }: { kind: string; basis?: string }): LimitMeasure | undefined =>
+  kind === 'steps' && price.basis !== 'distance' ? (price.basis as LimitMeasure) : undefined;
+
+/** What ends the offer, side by side: the value the steps end before, and the limits of the same measure. */
+export const StepsEnd = ({ price, onChange, limits, onLimits }: Props) => {
+  const speech = useAppSelector(selectSpeech);
+  const measure = limitOf(price);
+  return (
+    <FieldGroup name="Where it is offered">
+      <DraftField
+        style={{ width: 148 }}
+        label="Not offered from"
+        placeholder="no end"
+        text={price.until === undefined ? '' : measureFigure(price.basis, price.until, speech)}
+        read={optional<number>(readMeasure(price.basis, speech))}
+        onChange={(until, visit) => {
+          const { until: _, ...rest } = price;
+          onChange(until === undefined ? rest : { ...rest, until }, visit);
+        }}
+      />
+      {measure ? <LimitEnds limits={limits} onChange={onLimits} only={measure} /> : null}
+    </FieldGroup>
+  );
+};
