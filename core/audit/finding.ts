@@ -69,6 +69,7 @@ export const GRAVITIES = {
   'maximum-below-first': 'odd',
   'bounds-contradict': 'odd',
   'limits-contradict': 'odd',
+  'service-without-rate': 'odd',
   'no-fallback': 'odd',
   'fallback-below-usual': 'odd',
   'sandbox-account': 'odd',

@@ -3,6 +3,8 @@ import type { Limits, Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { fallsOf } from '../price/curve.ts';
 import { sortTiers } from '../price/tiers.ts';
+import { closedZones } from '../reach/closed-zones.ts';
+import { listed } from '../words/names.ts';
 import type { Finding, Where } from './finding.ts';
 
 const rateAt = (id: string | number, part?: string | number): Where => ({
@@ -97,9 +99,42 @@ export const limitsThatContradict = (where: (part: string) => Where, limits: Lim
       : [];
   });
 
-/** What is odd about the rates that are switched on, rate by rate. */
-export const oddRates = (book: Book): Finding[] =>
-  book.rates
+/** Services without a rate in zones that sell by others, not left out of them on purpose. */
+const missingRates = (book: Book): Finding[] => {
+  const { zones, services, rates } = book;
+  const closed = closedZones(book);
+  const selling = zones.filter(
+    ({ id, active }) => active && !closed.has(id) && rates.some((rate) => rate.active && rate.zoneId === id),
+  );
+  return services.flatMap((service): Finding[] => {
+    const lacking = selling.filter(
+      ({ id, without }) =>
+        !(without ?? []).includes(service.id) &&
+        !rates.some(({ serviceId, zoneId }) => serviceId === service.id && zoneId === id),
+    );
+    if (lacking.length === 0) return [];
+    return [
+      {
+        code: 'service-without-rate',
+        where: [
+          { kind: 'service', id: service.id },
+          ...lacking.map(({ id }): Where => ({ kind: 'zone', id })),
+        ],
+        detail: {
+          zones: listed(
+            lacking.map(({ name }) => name),
+            'and',
+          ),
+        },
+      },
+    ];
+  });
+};
+
+/** What is odd about the rates that are switched on, rate by rate, and where a service has none. */
+export const oddRates = (book: Book): Finding[] => [
+  ...missingRates(book),
+  ...book.rates
     .filter(({ active }) => active)
     .flatMap((rate) => {
       const at = (part: string | number): Where => rateAt(rate.id, part);
@@ -109,4 +144,5 @@ export const oddRates = (book: Book): Finding[] =>
         ...oddBounds(rate, book),
         ...limitsThatContradict(at, rate.limits),
       ];
-    });
+    }),
+];

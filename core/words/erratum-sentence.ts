@@ -30,6 +30,8 @@ const WORDS: Words = {
   'zone-without-rate': ({ a }) => `${a} has no rate that is switched on: nothing can be bought there.`,
   'goods-not-sent': ({ a, detail: { goods, count } }) =>
     `In ${a} nothing takes ${goods}${Number(count) > 3 ? ` and ${Number(count) - 3} more` : ''}, even one alone.`,
+  'service-without-rate': ({ a, detail: { zones } }) =>
+    `${a} has no rate in ${zones}: it is not offered there. Set a rate, or leave it out on purpose.`,
   'measure-gap': ({ a, b }) => `${a} has a gap that no other choice of ${b} fills.`,
   'withheld-by-adjustment': ({ a, b }) => `“${a}” leaves some orders of ${b} without any choice.`,
   'no-choice': ({ a, detail: { limit, place } }) =>
