@@ -190,10 +190,28 @@ const violationsOf = async (page: Page, runOnly: RunOptions['runOnly']): Promise
   );
 };
 
+/** What is pressed or typed into and is smaller than a finger needs. */
+const tooSmall = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [
+      ...document.querySelectorAll(
+        'button, [role=button], [role=link], [role=tab], [role=checkbox], [role=radio], a, input, textarea',
+      ),
+    ].flatMap((element) => {
+      const { width, height } = element.getBoundingClientRect();
+      const name = element.getAttribute('aria-label') ?? element.textContent ?? '';
+      const isSmall = width > 1 && height > 1 && (height < 40 || width < 40);
+      return isSmall && element.closest('[aria-hidden=true], [role=img], [inert]') === null
+        ? [`${name.slice(0, 60)}: ${Math.round(width)} × ${Math.round(height)}`]
+        : [];
+    }),
+  );
+
 for (const [name, open] of Object.entries(STATES)) {
-  test(`axe finds nothing on ${name}, in either theme`, async ({ page }) => {
+  test(`${name}: axe finds nothing in either theme, and a finger hits all`, async ({ page }) => {
     await open(page);
     await settled(page, 'light');
+    if (isPhone(page)) expect.soft(await tooSmall(page), 'a finger hits all').toEqual([]);
     expect.soft(await violationsOf(page, { type: 'tag', values: LEVELS }), 'light').toEqual([]);
     // The themes differ in their colours alone.
     await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });

@@ -1,7 +1,14 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, type BrowserContext, type CDPSession } from '@playwright/test';
+import {
+  expect,
+  test as base,
+  type BrowserContext,
+  type CDPSession,
+  type ConsoleMessage,
+  type WebError,
+} from '@playwright/test';
 
 export { expect, type Locator, type Page } from '@playwright/test';
 
@@ -10,6 +17,10 @@ interface Profile {
   /** A page that stays open between the tests, with its line to the browser. */
   devtools: CDPSession;
 }
+
+const NOTED = ['error', 'warning'];
+/** What the browser itself notes: a request that a test makes fail, and the service worker that tests keep out. */
+const OUTSIDE = /Failed to load resource|Service Worker registration blocked/;
 
 const STORED = 'cookies,indexeddb,local_storage,session_storage,cache_storage,service_workers';
 
@@ -40,7 +51,18 @@ export const test = base.extend<object, { profile: Profile }>({
   context: async ({ profile: { context, devtools }, baseURL }, give) => {
     const [keeper] = context.pages();
     await devtools.send('Storage.clearDataForOrigin', { origin: baseURL ?? '', storageTypes: STORED });
+    const noted: string[] = [];
+    const listen = (message: ConsoleMessage): void => {
+      const words = `${message.type()}: ${message.text()}`;
+      if (NOTED.includes(message.type()) && !OUTSIDE.test(words)) noted.push(words);
+    };
+    const fail = (error: WebError): void => void noted.push(error.error().message);
+    context.on('console', listen);
+    context.on('weberror', fail);
     await give(context);
+    context.off('console', listen);
+    context.off('weberror', fail);
     for (const page of context.pages()) if (page !== keeper) await page.close();
+    expect(noted, 'nothing is written to the console').toEqual([]);
   },
 });

@@ -65,7 +65,7 @@ test('the keys do what their list says', async ({ page }) => {
   await expect(page.getByLabel('Postal code', { exact: true })).toBeHidden();
   await page.keyboard.press('?');
   await expect(page.getByText('walk the trials')).toBeVisible();
-  await page.getByRole('switch', { name: 'Single letters are keys' }).click();
+  await page.getByRole('checkbox', { name: 'Single letters are keys' }).click();
   await page.keyboard.press('Escape');
   await page.keyboard.press(']');
   await expect(page.getByRole('heading', { name: 'Two pots to Antigonish' })).toBeVisible();

@@ -20,6 +20,10 @@ export const acceptedListSchema = z.array(acceptedSchema).max(5_000);
 export const whereKey = ({ where }: Pick<Erratum, 'where'>): string =>
   where.map(({ kind, id }) => `${kind}:${id}`).join(' ');
 
+/** What tells an erratum from others of its book. */
+export const erratumKey = (erratum: Pick<Erratum, 'code' | 'where'>): string =>
+  `${erratum.code} ${whereKey(erratum)}`;
+
 /** A text in short: two sums over its characters (Fowler, Noll and Vo's, 32 bits, from two beginnings). */
 const inShort = (text: string): string => {
   const sum = (start: number): number => {

@@ -28,6 +28,15 @@ export interface WeekView {
 const arrivesOf = (times: Times): WeekView['arrives'] =>
   times.ok && times.arrives && 'latest' in times.arrives ? times.arrives : null;
 
+const byDateOf = (slots: readonly TimeSlot[]): Map<string, TimeSlot[]> => {
+  const byDate = new Map<string, TimeSlot[]>();
+  for (const slot of slots) {
+    const date = slot.start.slice(0, 10);
+    byDate.set(date, [...(byDate.get(date) ?? []), slot]);
+  }
+  return byDate;
+};
+
 const LEAST_DAYS = 7;
 const MOST_DAYS = 14;
 
@@ -48,15 +57,10 @@ export const weekView = (
   const preparation = pickup?.point.preparation ?? area?.area.preparation;
   if (!times || !location || !preparation) return null;
   const taken = slotsTaken ? (indexTaken(slotsTaken).get(id) ?? null) : null;
-  const all = times.all(placedAt, taken);
   const arrives = arrivesOf(times.at(placedAt, taken));
   const { day: first, minutes } = clock.local(Date.parse(placedAt));
   const hours = openDays(location.hours, location.closedDates);
-  const byDate = new Map<string, TimeSlot[]>();
-  for (const slot of all) {
-    const date = slot.start.slice(0, 10);
-    byDate.set(date, [...(byDate.get(date) ?? []), slot]);
-  }
+  const byDate = byDateOf(times.all(placedAt, taken));
   const last = [...byDate.keys()].sort().at(-1) ?? arrives?.latest;
   const count = Array.from({ length: MOST_DAYS }, (_, at) => at).filter(
     (at) => at < LEAST_DAYS || (last !== undefined && dateOf(first + at) <= last),

@@ -4,7 +4,7 @@ import { Text, TextInput } from 'react-native-paper';
 import { FIELD_OUTLINE } from '../theme/text.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
-import { SANS, TOUCH, type Inks } from '../theme/tokens.ts';
+import { FINGER, SANS, TOUCH, type Inks } from '../theme/tokens.ts';
 import { Press } from './press.tsx';
 
 export interface Option {
@@ -29,7 +29,7 @@ const MOST_SHOWN = 7;
 const styles = (inks: Inks) => ({
   all: { flex: 1, minWidth: 0 },
   label: { ...note(inks), marginBottom: 2 },
-  input: { backgroundColor: inks.raised, height: 36 },
+  input: { backgroundColor: inks.raised, height: FINGER },
   list: { borderWidth: 1, borderTopWidth: 0, borderColor: inks.control, backgroundColor: inks.raised },
   option: {
     minHeight: TOUCH,

@@ -5,7 +5,7 @@ import { visitBegan } from '../state/draft.ts';
 import { useAppDispatch } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { figure, note, smallFigure } from '../theme/text.ts';
-import { SANS, type Inks } from '../theme/tokens.ts';
+import { FINGER, SANS, type Inks } from '../theme/tokens.ts';
 
 export type Read<T> = { ok: true; value: T } | { ok: false; text: string };
 
@@ -31,7 +31,7 @@ export interface DraftFieldProps<T> {
 
 const styles = (inks: Inks) => ({
   line: { flexDirection: 'row', alignItems: 'center', justifyContent: 'flex-end', gap: 6 } as const,
-  input: { backgroundColor: inks.raised, flex: 1, minWidth: 0, height: 36 } as const,
+  input: { backgroundColor: inks.raised, flex: 1, minWidth: 0, height: FINGER } as const,
   tall: { backgroundColor: inks.raised, flex: 1, minWidth: 0 } as const,
   label: { ...note(inks), marginBottom: 2 },
   struck: { ...smallFigure, color: inks.quiet, textDecorationLine: 'line-through' } as const,

@@ -15,7 +15,7 @@ import { selectSpeech } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { figure, note } from '../theme/text.ts';
-import type { Inks } from '../theme/tokens.ts';
+import { FINGER, type Inks } from '../theme/tokens.ts';
 
 interface Props {
   /** What is changed, with its number: '3 rates'. */
@@ -28,7 +28,7 @@ interface Props {
 const styles = (inks: Inks) => ({
   all: { gap: 10 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
-  input: { height: 36, width: 120 },
+  input: { height: FINGER, width: 120 },
   note: note(inks),
 });
 

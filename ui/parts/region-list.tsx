@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { Button, IconButton, Text, TextInput } from 'react-native-paper';
+import { Button, Text, TextInput } from 'react-native-paper';
 import type { Region } from '../../core/model/place.ts';
 import { pastedPatterns } from '../../core/place/pasted-patterns.ts';
 import { withoutRegion, withPatterns, withRegion } from '../../core/place/region-list.ts';
@@ -10,11 +10,12 @@ import { countryName, useWorldPlaces, type WorldPlaces } from '../places/places.
 import { isWholeCode } from '../places/whole-code.ts';
 import { useStyles } from '../theme/styles.ts';
 import { FIELD_OUTLINE, note } from '../theme/text.ts';
-import { SANS_STRONG, SERIF, type Inks } from '../theme/tokens.ts';
+import { FINGER, SANS_STRONG, SERIF, type Inks } from '../theme/tokens.ts';
 import { Chooser, type Option } from './chooser.tsx';
 import { DraftField } from './draft-field.tsx';
 import { readRegions } from './readers.ts';
 import { TextAction } from './text-action.tsx';
+import { IconAction } from './icon-action.tsx';
 
 interface Props {
   /** What the regions are: 'Takes', 'But not'. */
@@ -34,7 +35,7 @@ const styles = (inks: Inks) => ({
     alignItems: 'center',
     borderBottomWidth: 1,
     borderBottomColor: inks.hairline,
-    minHeight: 36,
+    minHeight: FINGER,
   } as const,
   words: { flex: 1 },
   codes: { fontFamily: SERIF, fontSize: 15, lineHeight: 20 },
@@ -81,10 +82,9 @@ const Entries = ({ regions, onChange }: Pick<Props, 'regions' | 'onChange'>) => 
             </Text>
           ) : null}
         </View>
-        <IconButton
+        <IconAction
           icon="close"
           size={18}
-          style={{ margin: 0 }}
           accessibilityLabel={`Take out ${name}`}
           onPress={() => onChange(withoutRegion(regions, at), null)}
         />

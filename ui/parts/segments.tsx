@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { SegmentedButtons } from 'react-native-paper';
 import { textWidth } from '../theme/text-width.ts';
@@ -32,23 +32,37 @@ export const rowsOf = <T,>(options: readonly T[], widest: number, room: number):
 const widestOf = (options: readonly { label: string }[]): number =>
   Math.max(...options.map(({ label }) => textWidth(label, SANS_STRONG, SIZE))) + BESIDE;
 
+/** Tells who does not see it which segment is chosen: Paper's buttons say so by their colour alone. */
+const markPressed = <V extends string>(
+  all: Element | null,
+  options: readonly Option<V>[],
+  value: V,
+): void => {
+  const chosen = options.findIndex((option) => option.value === value);
+  all?.querySelectorAll?.('button').forEach((button, at) => {
+    button.setAttribute('aria-pressed', String(at === chosen));
+  });
+};
+
 /** One of a few, side by side; in several rows where there is no room for all labels in one. */
 export const Segments = <V extends string>({ value, options, onChange, width }: Props<V>) => {
   const [room, setRoom] = useState(Number.POSITIVE_INFINITY);
+  const all = useRef<View>(null);
+  useEffect(() => markPressed(all.current as unknown as Element | null, options, value));
   return (
     <View
+      ref={all}
       style={[{ gap: 4 }, width === undefined ? null : { width, alignSelf: 'flex-end' }]}
       onLayout={({ nativeEvent: { layout } }) => setRoom(layout.width)}
     >
       {rowsOf(options, widestOf(options), room).map((row) => (
         <SegmentedButtons
           key={row[0]?.value ?? ''}
-          density="small"
           value={value}
           onValueChange={(chosen) => onChange(chosen as V)}
           buttons={row.map((option) => ({
             ...option,
-            labelStyle: { fontFamily: SANS_STRONG, fontSize: SIZE, marginHorizontal: -12 },
+            labelStyle: { fontFamily: SANS_STRONG, fontSize: SIZE, lineHeight: 22, marginHorizontal: -12 },
             // One that is alone in its row is the first of it, which has no edge towards a second.
             style: { minWidth: 0, borderRadius: 2, ...(row.length === 1 ? { borderEndWidth: 1 } : {}) },
           }))}

@@ -17,6 +17,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { createElement, type ReactNode } from 'react';
 import { Icon } from 'react-native-paper';
 import { useInks } from '../theme/theme.ts';
+import { FINGER } from '../theme/tokens.ts';
 
 interface Props<T extends { id: string; name: string }> {
   label: string;
@@ -40,7 +41,7 @@ const Handle = ({ id, name }: { id: string; name: string }) => {
         display: 'flex',
         alignItems: 'center',
         justifyContent: 'center',
-        width: 32,
+        width: FINGER,
         minHeight: 44,
         touchAction: 'none',
         cursor: isDragging ? 'grabbing' : 'grab',

@@ -1,7 +1,7 @@
 import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useStyles } from '../theme/styles.ts';
-import { SANS_STRONG, TOUCH, type Inks } from '../theme/tokens.ts';
+import { FINGER, SANS_STRONG, TOUCH, type Inks } from '../theme/tokens.ts';
 import { Press } from './press.tsx';
 
 interface Props<V extends string> {
@@ -18,6 +18,7 @@ const styles = (inks: Inks) => ({
   rule: { borderBottomWidth: 1, borderBottomColor: inks.ink },
   tab: {
     minHeight: TOUCH,
+    minWidth: FINGER,
     justifyContent: 'center',
     borderBottomWidth: 3,
     borderBottomColor: 'transparent',

@@ -1,5 +1,6 @@
 import { Button, type ButtonProps } from 'react-native-paper';
 import { useInks } from '../theme/theme.ts';
+import { FINGER } from '../theme/tokens.ts';
 
 interface Props extends Omit<ButtonProps, 'mode' | 'compact' | 'children'> {
   label: string;
@@ -20,14 +21,14 @@ export const TextAction = ({ label, main = false, labelStyle, style, ...props }:
       labelStyle={[
         {
           marginHorizontal: 4,
-          marginVertical: 8,
+          marginVertical: 11,
           fontSize: 13,
           lineHeight: 18,
           textDecorationLine: 'underline',
         },
         labelStyle,
       ]}
-      style={[{ minWidth: 0, borderRadius: 2 }, style]}
+      style={[{ minWidth: FINGER, borderRadius: 2 }, style]}
       {...props}
     >
       {label}

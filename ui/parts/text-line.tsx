@@ -3,7 +3,7 @@ import { Text, TextInput } from 'react-native-paper';
 import { FIELD_OUTLINE } from '../theme/text.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
-import { SANS, type Inks } from '../theme/tokens.ts';
+import { FINGER, SANS, type Inks } from '../theme/tokens.ts';
 
 interface Props {
   label: string;
@@ -17,7 +17,7 @@ interface Props {
 
 const styles = (inks: Inks) => ({
   label: { ...note(inks), marginBottom: 2 },
-  input: { backgroundColor: inks.raised, height: 36 },
+  input: { backgroundColor: inks.raised, height: FINGER },
 });
 
 /** A line of text that is not part of the draft: what is looked for, or what is about to be set. */

@@ -1,5 +1,7 @@
 import { View } from 'react-native';
-import { Button, Dialog, Portal, Switch, Text } from 'react-native-paper';
+import { Dialog, Portal, Text } from 'react-native-paper';
+import { Check } from '../parts/check.tsx';
+import { TextAction } from '../parts/text-action.tsx';
 import { keysToggled, letterKeysSet } from '../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -24,12 +26,6 @@ const styles = (inks: Inks) => ({
   } as const,
   key: { width: 120, fontFamily: SANS_STRONG },
   does: { flex: 1 },
-  option: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    justifyContent: 'space-between',
-    paddingTop: 12,
-  } as const,
 });
 
 /** The list of keys, and whether single letters count. */
@@ -49,17 +45,14 @@ const KeysDialog = () => {
               <Text style={style.does}>{does}</Text>
             </View>
           ))}
-          <View style={style.option}>
-            <Text>Single letters are keys</Text>
-            <Switch
-              value={letterKeys}
-              onValueChange={(on) => void dispatch(letterKeysSet(on))}
-              accessibilityLabel="Single letters are keys"
-            />
-          </View>
+          <Check
+            label="Single letters are keys"
+            on={letterKeys}
+            onPress={() => void dispatch(letterKeysSet(!letterKeys))}
+          />
         </Dialog.Content>
         <Dialog.Actions>
-          <Button onPress={close}>Close</Button>
+          <TextAction label="Close" onPress={close} />
         </Dialog.Actions>
       </Dialog>
     </Portal>

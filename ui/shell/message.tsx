@@ -14,7 +14,8 @@ export const Message = () => {
       duration={8_000}
       onDismiss={() => dispatch(told(null))}
       action={action}
-      wrapperStyle={{ maxWidth: 560, alignSelf: 'center', bottom: 84 }}
+      // In the flow of the page: it takes room of its own and covers nothing.
+      wrapperStyle={{ position: 'relative', maxWidth: 560, alignSelf: 'center' }}
       style={{ borderRadius: 2 }}
     >
       {message?.text ?? ''}

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { IconButton, Menu, Text } from 'react-native-paper';
+import { Menu, Text } from 'react-native-paper';
 import { useWidth } from '../parts/use-width.ts';
 import { redone, undone } from '../state/draft.ts';
 import { coloursChosen, keysToggled } from '../state/session.ts';
@@ -11,6 +11,7 @@ import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
 import { useIsDark } from './use-is-dark.ts';
+import { IconAction } from '../parts/icon-action.tsx';
 
 interface Props {
   title: string;
@@ -42,7 +43,7 @@ const UndoRedo = () => {
   const redo = useAppSelector(selectRedo);
   return (
     <>
-      <IconButton
+      <IconAction
         icon="undo"
         size={20}
         style={style.button}
@@ -50,7 +51,7 @@ const UndoRedo = () => {
         accessibilityLabel={undo === null ? 'Undo' : `Undo: ${undo}`}
         onPress={() => dispatch(undone())}
       />
-      <IconButton
+      <IconAction
         icon="redo"
         size={20}
         style={style.button}
@@ -78,7 +79,7 @@ const PhoneMenu = () => {
     router.navigate(path);
   };
   const button = (
-    <IconButton
+    <IconAction
       icon="menu"
       size={22}
       style={style.button}
@@ -109,7 +110,7 @@ export const PageHead = ({ title, back }: Props) => {
     <View style={style.head}>
       {back ? (
         <View style={style.back}>
-          <IconButton
+          <IconAction
             icon="arrow-left"
             size={20}
             style={style.button}

@@ -13,11 +13,14 @@ import { keepProved } from '../workers/keep-proved.ts';
 import { browserTabs } from '../state/storage/tabs.ts';
 import { readStart } from '../state/storage/start.ts';
 import { makeStore, useAppSelector, type AppStore } from '../state/store.ts';
+import { animatePlainly } from './animations.ts';
 import { keepOffline } from './offline.ts';
 import { useShippedFonts } from '../theme/fonts.ts';
 import { Icon } from '../theme/icon.tsx';
 import { lampTheme, paperTheme } from '../theme/theme.ts';
 import { usePrefersDark } from '../theme/use-prefers-dark.ts';
+
+animatePlainly();
 
 /** With the first change there is something to lose: the browser is asked not to clear it by itself. */
 const askToPersist = (store: AppStore): void => {

@@ -119,7 +119,7 @@ describe('the list of keys', () => {
     store.dispatch(keysToggled(true));
     renderOver(store, <KeysDialog />);
     expect(screen.getByText('walk the trials')).toBeTruthy();
-    fireEvent(screen.getByLabelText('Single letters are keys'), 'valueChange', false);
+    fireEvent.press(screen.getByLabelText('Single letters are keys'));
     expect(store.getState().session.letterKeys).toBe(false);
     fireEvent.press(screen.getByText('Close'));
     expect(store.getState().session.keysShown).toBe(false);

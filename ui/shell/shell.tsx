@@ -1,16 +1,14 @@
 import { usePathname } from 'expo-router';
 import { lazy, useEffect, type ReactNode } from 'react';
-import { PanResponder, ScrollView, View } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
+import { ScrollView, View } from 'react-native';
 import { useWidth } from '../parts/use-width.ts';
 import { Slip } from '../slip/slip.tsx';
 import { AskForSlip } from '../slip/ask-for-slip.tsx';
+import { SlipSheet } from './slip-sheet.tsx';
 import { SlipStrip } from '../slip/slip-strip.tsx';
 import { marksCleared } from '../state/draft.ts';
-import { slipOpened } from '../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
-import { note } from '../theme/text.ts';
 import { SLIP_WIDTH, SPACE, type Inks } from '../theme/tokens.ts';
 import { BottomBar } from './bottom-bar.tsx';
 import { Later } from './later.tsx';
@@ -32,59 +30,7 @@ const styles = (inks: Inks) => ({
     borderLeftColor: inks.hairline,
   },
   slipInside: { padding: SPACE.wide, paddingTop: SPACE.large },
-  sheet: {
-    position: 'absolute',
-    top: 0,
-    bottom: 0,
-    left: 0,
-    right: 0,
-    backgroundColor: inks.raised,
-  } as const,
-  sheetHead: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    justifyContent: 'space-between',
-    paddingLeft: 20,
-    paddingRight: 8,
-    borderBottomWidth: 2,
-    borderBottomColor: inks.ink,
-  } as const,
-  sheetInside: {
-    padding: 20,
-    paddingTop: 8,
-    paddingBottom: 48,
-    maxWidth: 640,
-    width: '100%',
-    alignSelf: 'center',
-  } as const,
-  note: note(inks),
 });
-
-const SWIPE = 60;
-
-/** The slip at full height over the page; Esc, the button or a swipe down closes it. */
-const SlipSheet = () => {
-  const style = useStyles(styles);
-  const dispatch = useAppDispatch();
-  const close = (): void => void dispatch(slipOpened(false));
-  const swipe = PanResponder.create({
-    onMoveShouldSetPanResponder: (_, { dy, dx }) => dy > 12 && dy > Math.abs(dx),
-    onPanResponderRelease: (_, { dy }) => {
-      if (dy > SWIPE) close();
-    },
-  });
-  return (
-    <View style={style.sheet} role="dialog" aria-modal aria-label="Slip">
-      <View style={style.sheetHead} {...swipe.panHandlers}>
-        <Text style={style.note}>What this customer is offered</Text>
-        <IconButton icon="close" size={22} accessibilityLabel="Close the slip" onPress={close} />
-      </View>
-      <ScrollView contentContainerStyle={style.sheetInside}>
-        <Slip />
-      </ScrollView>
-    </View>
-  );
-};
 
 /** A tap outside the slip and outside fields takes the marks of the last change away. */
 const useMarks = (): void => {
@@ -121,6 +67,7 @@ export const Shell = ({ children }: { children: ReactNode }) => {
         <View style={style.page} role="main">
           {children}
         </View>
+        <Message />
         {width === 'wide' || isShop ? null : <SlipStrip />}
         {width === 'phone' && !isShop ? <BottomBar /> : null}
         {width !== 'wide' && slipOpen && !isShop ? <SlipSheet /> : null}
@@ -132,7 +79,6 @@ export const Shell = ({ children }: { children: ReactNode }) => {
           </ScrollView>
         </View>
       ) : null}
-      <Message />
       {keysShown ? (
         <Later>
           <KeysDialog />

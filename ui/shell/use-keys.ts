@@ -88,8 +88,10 @@ export const useKeys = (): void => {
   const letter = (key: string): boolean => {
     const place = going.current ? PLACES.find((one) => one.key === key) : undefined;
     going.current = key === 'g' && !place;
-    if (place) router.navigate(place.path);
-    else byLetter[key]?.();
+    if (place) {
+      dispatch(slipOpened(false));
+      router.navigate(place.path);
+    } else byLetter[key]?.();
     return place !== undefined || key === 'g' || key in byLetter;
   };
   latest.current = {

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import type { Line } from '../../core/model/request.ts';
 import type { Trial } from '../../core/model/trial.ts';
 import { moneyFigure, weightFigure } from '../../core/words/figure.ts';
@@ -12,6 +12,7 @@ import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
+import { IconAction } from '../parts/icon-action.tsx';
 
 const styles = (inks: Inks) => ({
   line: {
@@ -77,7 +78,7 @@ export const BasketEditor = ({ trial }: { trial: Trial }) => {
                   )
                 }
               />
-              <IconButton
+              <IconAction
                 icon="close"
                 size={18}
                 style={style.button}

@@ -2,8 +2,10 @@ import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { View } from 'react-native';
 import { Press } from '../parts/press.tsx';
+import { useWidth } from '../parts/use-width.ts';
 import { slipOpened } from '../state/session.ts';
 import { useAppDispatch } from '../state/store.ts';
+import { FINGER } from '../theme/tokens.ts';
 import type { RuleLink } from './rule-link.ts';
 
 interface Props {
@@ -19,6 +21,7 @@ interface Props {
 export const RuleRow = ({ link, label, inItem = false, children }: Props) => {
   const router = useRouter();
   const dispatch = useAppDispatch();
+  const isWide = useWidth() === 'wide';
   const role = inItem ? undefined : 'listitem';
   if (!link) return <View role={role}>{children}</View>;
   const go = (): void => {
@@ -28,7 +31,7 @@ export const RuleRow = ({ link, label, inItem = false, children }: Props) => {
   return (
     <View role={role}>
       <Press onPress={go} role="link" aria-label={`${label} To its rule`}>
-        {children}
+        <View style={isWide ? null : { minHeight: FINGER, justifyContent: 'center' }}>{children}</View>
       </Press>
     </View>
   );

@@ -1,19 +1,21 @@
 import { useRouter } from 'expo-router';
 import { lazy } from 'react';
 import { View } from 'react-native';
-import { Button, IconButton, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import { DraftField } from '../parts/draft-field.tsx';
 import { readName } from '../parts/readers.ts';
 import { TextAction } from '../parts/text-action.tsx';
 import { Later } from '../shell/later.tsx';
 import { edit } from '../state/draft.ts';
-import { told, trialChosen, trialEditing } from '../state/session.ts';
+import { slipOpened, told, trialChosen, trialEditing } from '../state/session.ts';
 import { selectBook, selectCatalogue, selectTrial, selectTrials } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note, smallFigure } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
 import { selectTrialFacts } from './trial-facts.ts';
+import { IconAction } from '../parts/icon-action.tsx';
+import { Opened } from '../parts/opened.tsx';
 
 const TrialEditors = lazy(() => import('./trial-editors.tsx'));
 
@@ -41,14 +43,14 @@ const Walk = () => {
         Trial {at + 1} of {count}
       </Text>
       <View style={style.arrows}>
-        <IconButton
+        <IconAction
           icon="chevron-left"
           size={20}
           style={style.arrow}
           accessibilityLabel="Last trial"
           onPress={() => go(-1)}
         />
-        <IconButton
+        <IconAction
           icon="chevron-right"
           size={20}
           style={style.arrow}
@@ -121,7 +123,14 @@ const FirstTrial = () => {
           Make a first trial
         </Button>
       ) : (
-        <Button mode="outlined" style={style.begin} onPress={() => router.navigate('/goods')}>
+        <Button
+          mode="outlined"
+          style={style.begin}
+          onPress={() => {
+            dispatch(slipOpened(false));
+            router.navigate('/goods');
+          }}
+        >
           Add a good first
         </Button>
       )}
@@ -141,7 +150,7 @@ export const TrialHead = () => {
     <View>
       <Walk />
       {editing ? (
-        <View style={style.editor}>
+        <Opened style={style.editor}>
           <DraftField
             label="Trial"
             prose
@@ -154,7 +163,7 @@ export const TrialHead = () => {
           <Later>
             <TrialEditors trial={trial} />
           </Later>
-        </View>
+        </Opened>
       ) : (
         <>
           <Text variant="titleMedium" role="heading" aria-level={2}>

@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { erratumKey } from '../../core/audit/accepted.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Erratum } from '../../core/model/erratum.ts';
 import type { Catalogue } from '../../core/model/good.ts';
@@ -17,17 +18,23 @@ export interface ProofState {
   /** Whether the draft has changed since. */
   isOld: boolean;
   audit: AuditDone | null;
+  /** What the live edition has by itself, as keys of its errata; null until it was audited. */
+  live: { number: number; keys: string[] } | null;
 }
 
 const proofSlice = createSlice({
   name: 'proof',
-  initialState: { proof: null, isOld: true, audit: null } as ProofState,
+  initialState: { proof: null, isOld: true, audit: null, live: null } as ProofState,
   reducers: {
     proofCame: (state, { payload }: PayloadAction<Proof>) => ({ ...state, proof: payload, isOld: false }),
     proofOutdated: (state) => ({ ...state, isOld: true }),
     auditCame: (state, { payload }: PayloadAction<AuditDone>) => ({ ...state, audit: payload }),
+    liveAuditCame: (state, { payload }: PayloadAction<{ number: number; errata: readonly Erratum[] }>) => ({
+      ...state,
+      live: { number: payload.number, keys: payload.errata.map(erratumKey) },
+    }),
   },
 });
 
-export const { proofCame, proofOutdated, auditCame } = proofSlice.actions;
+export const { proofCame, proofOutdated, auditCame, liveAuditCame } = proofSlice.actions;
 export const proofReducer = proofSlice.reducer;

@@ -52,5 +52,6 @@ export const WIDE_FROM = 1_100;
 export const RAIL_WIDTH = 104;
 export const PAGE_WIDTH = 760;
 export const SLIP_WIDTH = 384;
-/** What a finger can hit. */
+/** A row that a finger hits, and the least of a field or a button. */
 export const TOUCH = 44;
+export const FINGER = 40;

@@ -14,6 +14,7 @@ import { Section } from '../section.tsx';
 import { ImportColumns } from './import-columns.tsx';
 import { ImportReview } from './import-review.tsx';
 import type { ListImport } from './use-list-import.ts';
+import { TextAction } from '../text-action.tsx';
 
 interface Props<C extends string> {
   name: string;
@@ -97,9 +98,7 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
                 ? `Take the ${countFigure(summary.sound, 'sound row')}`
                 : 'Take it into the draft'}
             </Button>
-            <Button mode="text" onPress={back.onPress}>
-              Leave it
-            </Button>
+            <TextAction label="Cancel" onPress={back.onPress} />
           </View>
         </>
       ) : null}

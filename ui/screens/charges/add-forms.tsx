@@ -10,6 +10,7 @@ import { readRegions } from '../../parts/readers.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { SANS, type Inks } from '../../theme/tokens.ts';
+import { TextAction } from '../../parts/text-action.tsx';
 
 const styles = (_: Inks) => ({
   form: { gap: 10, paddingVertical: 12, maxWidth: 480 },
@@ -78,9 +79,7 @@ const AddForm = ({ what, onDone }: FieldsProps) => {
         <Button mode="outlined" onPress={() => void submit()} style={{ borderRadius: 2 }}>
           {`Add the ${what}`}
         </Button>
-        <Button mode="text" onPress={onDone}>
-          Leave it
-        </Button>
+        <TextAction label="Cancel" onPress={onDone} />
       </View>
     </View>
   );

@@ -1,5 +1,5 @@
 import { Fragment, useState, type ReactNode } from 'react';
-import { ScrollView, View, type ViewProps } from 'react-native';
+import { ScrollView, View, type ViewProps, type ViewStyle } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Zone } from '../../../core/model/place.ts';
 import { InSight } from '../../parts/in-sight.tsx';
@@ -24,10 +24,12 @@ interface Props {
   underHead: ReactNode;
 }
 
-/** What is opened under a row, as a row of one cell of its own. */
-const Under = ({ children }: { children: ReactNode }) => (
+/** What is opened under a row, as a row of one cell of its own: as wide as what is seen of the board, and there. */
+const Under = ({ width, children }: { width: number; children: ReactNode }) => (
   <View role="row">
-    <View role="cell">{children}</View>
+    <View role="cell" style={[{ left: 0, width }, { position: 'sticky' } as unknown as ViewStyle]}>
+      {children}
+    </View>
   </View>
 );
 
@@ -62,7 +64,7 @@ export const Board = ({ opening, selection, under, underHead }: Props) => {
           onCell={selection.onCell}
           onZone={selection.onZone}
         />
-        {isOpen && under ? <Under>{under}</Under> : null}
+        {isOpen && under ? <Under width={width}>{under}</Under> : null}
       </Fragment>
     );
   };
@@ -95,7 +97,7 @@ export const Board = ({ opening, selection, under, underHead }: Props) => {
               );
             })}
           </View>
-          {underHead ? <Under>{underHead}</Under> : null}
+          {underHead ? <Under width={width}>{underHead}</Under> : null}
           {chunked(zones).map((some) => (
             <InSight
               key={some[0]?.id}

@@ -59,7 +59,7 @@ const EmptyCell = ({ zone, service }: Props) => {
 };
 
 /** One service in one zone: its rate, or why there is none. */
-export const CellPanel = ({ zone, service }: Props) => {
+const CellPanel = ({ zone, service }: Props) => {
   const rate = useAppSelector(selectRatesByCell).get(`${service.id}/${zone.id}`);
   return rate ? (
     <RateEditor key={rate.id} rate={rate} zone={zone} service={service} />
@@ -67,3 +67,4 @@ export const CellPanel = ({ zone, service }: Props) => {
     <EmptyCell zone={zone} service={service} />
   );
 };
+export default CellPanel;

@@ -14,14 +14,15 @@ import { useInks } from '../../theme/theme.ts';
 import { note } from '../../theme/text.ts';
 import { DemoNote } from './demo-note.tsx';
 import { Board } from './board.tsx';
-import { CellPanel } from './cell-panel.tsx';
 import { useOpening, type Opening } from './open-cell.ts';
 import { Panel } from './panel.tsx';
 import { PhoneZone } from './phone-zone.tsx';
 import { SelectionBar } from './selection-bar.tsx';
 import { SmallBoard } from './small-board.tsx';
 import { useSelection, type Selection } from './use-selection.ts';
+import { Opened } from '../../parts/opened.tsx';
 
+const CellPanel = lazy(() => import('./cell-panel.tsx'));
 const AdjustmentsPart = lazy(() => import('./adjustments/adjustments-part.tsx'));
 
 const TablesPart = lazy(() => import('./tables/tables-part.tsx'));
@@ -59,7 +60,14 @@ const useOpenPanel = (opening: Opening): { title: string; body: React.ReactNode 
     };
   }
   if (opening.panel || !zone || !service) return null;
-  return { title: `${service.name} to ${zone.name}`, body: <CellPanel zone={zone} service={service} /> };
+  return {
+    title: `${service.name} to ${zone.name}`,
+    body: (
+      <Later>
+        <CellPanel zone={zone} service={service} />
+      </Later>
+    ),
+  };
 };
 
 /** What belongs on a board that is still empty. */
@@ -83,9 +91,11 @@ const AddActions = () => {
   const [adding, setAdding] = useState<'zone' | 'service' | null>(null);
   if (adding)
     return (
-      <Later>
-        <AddForm key={adding} what={adding} onDone={() => setAdding(null)} />
-      </Later>
+      <Opened key={adding}>
+        <Later>
+          <AddForm what={adding} onDone={() => setAdding(null)} />
+        </Later>
+      </Opened>
     );
   return (
     <>

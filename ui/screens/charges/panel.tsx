@@ -1,9 +1,11 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
+import { Opened } from '../../parts/opened.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { IconAction } from '../../parts/icon-action.tsx';
 
 interface Props {
   title: string;
@@ -24,6 +26,7 @@ const styles = (inks: Inks) => ({
     gap: 12,
   },
   bare: { gap: 12, paddingTop: 12 },
+  inside: { gap: 12 },
   head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' } as const,
   close: { margin: 0, marginRight: -8 },
 });
@@ -32,14 +35,19 @@ const styles = (inks: Inks) => ({
 export const Panel = ({ title, onClose, children }: Props) => {
   const style = useStyles(styles);
   const isPhone = useWidth() === 'phone';
-  if (isPhone) return <View style={style.bare}>{children}</View>;
+  if (isPhone)
+    return (
+      <Opened key={title} style={style.bare}>
+        {children}
+      </Opened>
+    );
   return (
     <View style={style.panel} role="region" aria-label={title}>
       <View style={style.head}>
         <Text variant="titleMedium" role="heading" aria-level={2}>
           {title}
         </Text>
-        <IconButton
+        <IconAction
           icon="close"
           size={20}
           style={style.close}
@@ -47,7 +55,9 @@ export const Panel = ({ title, onClose, children }: Props) => {
           onPress={onClose}
         />
       </View>
-      {children}
+      <Opened key={title} style={style.inside}>
+        {children}
+      </Opened>
     </View>
   );
 };

@@ -8,6 +8,7 @@ import type { Rate, Service } from '../../../core/model/rate.ts';
 import { chargesNothing } from '../../../core/price/price-kind.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
 import { ratePhrase } from '../../../core/words/rate-phrase.ts';
+import { Opened } from '../../parts/opened.tsx';
 import { StepCurve } from '../../parts/step-curve.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useSteady } from '../../parts/use-steady.ts';
@@ -113,7 +114,11 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
           onPress={() => setConditions(!conditions)}
         />
       </View>
-      {conditions ? <RateConditions rate={rate} onChange={set} /> : null}
+      {conditions ? (
+        <Opened>
+          <RateConditions rate={rate} onChange={set} />
+        </Opened>
+      ) : null}
       <RateActions rateId={rate.id} active={rate.active} zone={zone} service={service} />
     </View>
   );

@@ -1,20 +1,22 @@
 import { lazy, memo, useState } from 'react';
 import { View } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import type { Step, StepsPrice } from '../../../core/model/price.ts';
 import { measureFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { readMeasure, readMoney } from '../../parts/readers.ts';
+import { Opened } from '../../parts/opened.tsx';
 import { useSteady } from '../../parts/use-steady.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectSpeech } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { aside, note } from '../../theme/text.ts';
-import type { Inks } from '../../theme/tokens.ts';
+import { FINGER, type Inks } from '../../theme/tokens.ts';
 import { StepExtras } from './step-extras.tsx';
 import { Later } from '../../shell/later.tsx';
 import { inOrder, isInOrder, nextStep } from './steps.ts';
+import { IconAction } from '../../parts/icon-action.tsx';
 
 const PasteSteps = lazy(() => import('./paste-steps.tsx'));
 
@@ -44,8 +46,7 @@ const styles = (inks: Inks) => ({
   field: { flex: 1, minWidth: 0 },
   note: note(inks),
   right: { textAlign: 'right' } as const,
-  button: { margin: 0, width: 32, height: 36 },
-  gap: { width: 72 },
+  gap: { width: 2 * FINGER + 8 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   doubt: { ...aside, color: inks.doubt },
 });
@@ -88,17 +89,15 @@ const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProp
           read={readMoney(speech)}
           onChange={(amount, visit) => set({ ...step, amount }, visit)}
         />
-        <IconButton
+        <IconAction
           icon={open ? 'chevron-up' : 'plus'}
           size={18}
-          style={style.button}
           accessibilityLabel={open ? `Fold what is added from ${name}` : `Add for what lies above ${name}`}
           onPress={() => setOpen(!open)}
         />
-        <IconButton
+        <IconAction
           icon="close"
           size={18}
-          style={style.button}
           disabled={only}
           accessibilityLabel={`Take out the step from ${name}`}
           onPress={() => onStep(at, null, null)}
@@ -160,15 +159,17 @@ export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
         )}
       </View>
       {pasting ? (
-        <Later>
-          <PasteSteps
-            price={price}
-            onDone={(next) => {
-              onChange(next, null);
-              setPasting(false);
-            }}
-          />
-        </Later>
+        <Opened>
+          <Later>
+            <PasteSteps
+              price={price}
+              onDone={(next) => {
+                onChange(next, null);
+                setPasting(false);
+              }}
+            />
+          </Later>
+        </Opened>
       ) : null}
     </View>
   );

@@ -11,7 +11,8 @@ import { optional, readMeasure, readMoney, readSize } from '../../parts/readers.
 import { edit } from '../../state/draft.ts';
 import { selectGoods, selectSpeech } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { SANS } from '../../theme/tokens.ts';
+import { FINGER, SANS } from '../../theme/tokens.ts';
+import { TextAction } from '../../parts/text-action.tsx';
 
 interface Values {
   name: string;
@@ -93,7 +94,7 @@ export const AddGood = ({ onDone }: { onDone: () => void }) => {
             placeholder={placeholder}
             autoFocus={name === 'name'}
             onSubmit={() => void submit()}
-            style={{ width, height: 36 }}
+            style={{ width, height: FINGER }}
             contentStyle={{ fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 }}
           />
         ))}
@@ -102,9 +103,7 @@ export const AddGood = ({ onDone }: { onDone: () => void }) => {
         <Button mode="outlined" onPress={() => void submit()}>
           Add the good
         </Button>
-        <Button mode="text" onPress={onDone}>
-          Leave it
-        </Button>
+        <TextAction label="Cancel" onPress={onDone} />
       </View>
     </View>
   );

@@ -22,6 +22,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
 import { BoxPanel } from './box-panel.tsx';
+import { Opened } from '../../parts/opened.tsx';
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
@@ -147,7 +148,11 @@ const BoxesPage = ({ open }: { open: string | null }) => {
                 </View>
               </View>
             </Press>
-            {open === box.id ? <BoxPanel box={box} /> : null}
+            {open === box.id ? (
+              <Opened>
+                <BoxPanel box={box} />
+              </Opened>
+            ) : null}
           </View>
         ))}
       </View>

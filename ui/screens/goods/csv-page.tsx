@@ -20,6 +20,7 @@ import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { CsvColumns } from './csv-columns.tsx';
 import { CsvReview } from './csv-review.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
 
 interface Props {
   name: string;
@@ -104,9 +105,7 @@ export const CsvPage = ({ name, parsed, onDone }: Props) => {
         <Button mode="contained" disabled={changes === 0} onPress={take}>
           {table.faulty > 0 ? `Take the ${countFigure(table.sound, 'sound row')}` : 'Take it into the draft'}
         </Button>
-        <Button mode="text" onPress={onDone}>
-          Leave it
-        </Button>
+        <TextAction label="Cancel" onPress={onDone} />
       </View>
     </Page>
   );

@@ -14,6 +14,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
 import { GroupPanel } from './group-panel.tsx';
+import { Opened } from '../../parts/opened.tsx';
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
@@ -56,7 +57,11 @@ export const GroupsPage = ({ open }: { open: string | null }) => {
                 </Text>
               </View>
             </Press>
-            {open === group.id ? <GroupPanel group={group} goods={sizes.get(group.id) ?? 0} /> : null}
+            {open === group.id ? (
+              <Opened>
+                <GroupPanel group={group} goods={sizes.get(group.id) ?? 0} />
+              </Opened>
+            ) : null}
           </View>
         ))}
       </View>

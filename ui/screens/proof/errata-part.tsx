@@ -12,6 +12,7 @@ import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
 import { ErratumRow } from './erratum-row.tsx';
 import { GRAVITY_ORDER, selectErrata, type ErratumLine, type Gravity } from './errata-selectors.ts';
 import { useAudit, type AuditRun } from './use-audit.ts';
+import { useLiveAudit } from './use-live-audit.ts';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 12 },
@@ -108,6 +109,7 @@ export const ErrataPart = () => {
   const style = useStyles(styles);
   const today = useToday(useAppSelector(selectBook).store.timeZone);
   const run = useAudit(today);
+  useLiveAudit(today);
   const lines = useAppSelector(selectErrata);
   const isAudited = useAppSelector(({ proof }) => proof.audit !== null);
   const standing = lines.filter(({ accepted }) => !accepted);

@@ -1,9 +1,10 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { acceptanceOf, printOf, whereKey, type Accepted } from '../../../core/audit/accepted.ts';
+import { acceptanceOf, erratumKey, printOf, whereKey, type Accepted } from '../../../core/audit/accepted.ts';
 import type { Erratum } from '../../../core/model/erratum.ts';
 import { ruleName } from '../../../core/words/erratum-sentence.ts';
 import type { Where } from '../../../core/audit/finding.ts';
 import { selectBook, selectCatalogue, selectGoods } from '../../state/selectors.ts';
+import { selectLive } from '../../state/served.ts';
 import type { RootState } from '../../state/store.ts';
 import { whereLink, type RuleLink } from '../../slip/rule-link.ts';
 
@@ -13,6 +14,8 @@ export interface ErratumLine {
   erratum: Erratum;
   rules: { name: string; link: RuleLink | null }[];
   accepted: Accepted | null;
+  /** The edition that is live and has no such erratum; null where it has, or is not known to have none. */
+  newSince: number | null;
   /** What accepting it keeps, but for the note. */
   acceptance: Omit<Accepted, 'note'>;
 }
@@ -27,12 +30,16 @@ export const selectErrata = createSelector(
     selectCatalogue,
     selectGoods,
     (state: RootState) => state.draft.workbook.accepted ?? NONE,
+    (state: RootState) => state.proof.live,
+    selectLive,
   ],
-  (audit, book, catalogue, goods, accepted): ErratumLine[] =>
+  (audit, book, catalogue, goods, accepted, known, live): ErratumLine[] =>
     (audit?.errata ?? []).map((erratum) => {
       const where = whereKey(erratum);
+      const key = erratumKey(erratum);
       return {
-        key: `${erratum.code} ${where}`,
+        key,
+        newSince: known && known.number === live?.number && !known.keys.includes(key) ? known.number : null,
         erratum,
         rules: erratum.where.map((rule) => ({
           name: ruleName(rule as Where, book, goods),

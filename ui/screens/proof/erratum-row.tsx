@@ -11,7 +11,7 @@ import { selectTrials } from '../../state/selectors.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
-import { SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
+import { SANS_STRONG, SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
 import type { ErratumLine } from './errata-selectors.ts';
 
 interface Props {
@@ -26,6 +26,7 @@ const styles = (inks: Inks) => ({
   text: { fontFamily: SERIF, fontSize: 15, lineHeight: 22 },
   accepted: { color: inks.quiet },
   note: note(inks),
+  fresh: { ...note(inks), fontFamily: SANS_STRONG, color: inks.doubt },
   panel: { gap: 8, paddingBottom: 12 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
@@ -54,9 +55,7 @@ const AcceptForm = ({ line, onDone }: { line: ErratumLine; onDone: () => void })
         <Button mode="outlined" disabled={why.trim() === ''} onPress={accept}>
           Accept it
         </Button>
-        <Button mode="text" onPress={onDone}>
-          Leave it
-        </Button>
+        <TextAction label="Cancel" onPress={onDone} />
       </View>
     </View>
   );
@@ -102,12 +101,13 @@ const Actions = ({ line, onAccept }: { line: ErratumLine; onAccept: () => void }
 export const ErratumRow = ({ line, isOpen, onPress }: Props) => {
   const style = useStyles(styles);
   const [accepting, setAccepting] = useState(false);
-  const { erratum, accepted } = line;
+  const { erratum, accepted, newSince } = line;
   return (
     <View style={style.item} role="listitem">
       <Press role="button" aria-expanded={isOpen} onPress={onPress}>
         <View style={style.row}>
           <Text style={[style.text, accepted ? style.accepted : null]}>{erratum.text}</Text>
+          {newSince === null ? null : <Text style={style.fresh}>New since edition {newSince}</Text>}
           {erratum.reach ? <Text style={style.note}>For {erratum.reach}</Text> : null}
           {accepted ? <Text style={style.note}>Accepted: {accepted.note}</Text> : null}
         </View>

@@ -22,6 +22,26 @@ const styles = (inks: Inks) => ({
   note: note(inks),
 });
 
+interface Standing {
+  isRead: boolean;
+  isProved: boolean;
+  changes: number;
+  isNoted: boolean;
+  isReasoned: boolean;
+}
+
+/** Why the draft cannot be published yet, and what would help; null where it can. */
+const waitsFor = ({ isRead, isProved, changes, isNoted, isReasoned }: Standing): string | null => {
+  if (!isRead) return 'The editions and orders of this shop are still being read.';
+  if (!isProved) return 'The draft is being proved: its trials are run and it is audited.';
+  if (changes === 0) return 'The draft is the live edition; there is nothing to publish.';
+  const lacking = [
+    ...(isNoted ? [] : ['a note for this edition']),
+    ...(isReasoned ? [] : ['why it is published all the same']),
+  ];
+  return lacking.length === 0 ? null : `To publish, write ${lacking.join(' and ')}.`;
+};
+
 /** The note of the next edition, and where something stands against it, why it is published all the same. */
 export const PublishForm = ({ changes }: { changes: number }) => {
   const style = useStyles(styles);
@@ -36,8 +56,13 @@ export const PublishForm = ({ changes }: { changes: number }) => {
   const [why, setWhy] = useState('');
   // The editions are read before the orders are: a number must not be given twice.
   const isRead = useAppSelector(({ storage }) => storage.ordersRead);
-  const isBlocked = obstacles.length > 0 && why.trim() === '';
-  const cannot = !isRead || !isProved || words.trim() === '' || isBlocked || changes === 0;
+  const waits = waitsFor({
+    isRead,
+    isProved,
+    changes,
+    isNoted: words.trim() !== '',
+    isReasoned: obstacles.length === 0 || why.trim() !== '',
+  });
   const publish = (): void => {
     const edition = nextEdition(editions, book, catalogue, {
       publishedAt: new Date().toISOString(),
@@ -69,15 +94,16 @@ export const PublishForm = ({ changes }: { changes: number }) => {
       {obstacles.length > 0 ? (
         <TextLine label="Why it is published all the same" value={why} onChange={setWhy} />
       ) : null}
-      <Button mode="contained" style={{ alignSelf: 'flex-start' }} disabled={cannot} onPress={publish}>
+      <Button
+        mode="contained"
+        style={{ alignSelf: 'flex-start' }}
+        disabled={waits !== null}
+        onPress={publish}
+      >
         Publish the draft
       </Button>
       <Text style={style.note} aria-live="polite">
-        {!isProved
-          ? 'The draft is being proved: its trials are run and it is audited.'
-          : changes === 0
-            ? 'The draft is the live edition; there is nothing to publish.'
-            : 'Customers are served by it from then on. It can be gone back from at any time.'}
+        {waits ?? 'Customers are served by it from then on. It can be gone back from at any time.'}
       </Text>
     </View>
   );

@@ -18,6 +18,7 @@ import { PublishForm } from './publish-form.tsx';
 import { selectDraftChanges, type ChangeLine } from './publish-selectors.ts';
 import { ReplayFigures } from './replay-figures.tsx';
 import { useAudit } from './use-audit.ts';
+import { useLiveAudit } from './use-live-audit.ts';
 import { useComparison } from './use-comparison.ts';
 
 const MOST_SHOWN = 60;
@@ -94,7 +95,9 @@ export const PublishPart = () => {
   const live = useAppSelector(selectLive);
   const changes = useAppSelector(selectDraftChanges);
   const compared = useComparison(live);
-  useAudit(useToday(useAppSelector(selectBook).store.timeZone));
+  const today = useToday(useAppSelector(selectBook).store.timeZone);
+  useAudit(today);
+  useLiveAudit(today);
   return (
     <View>
       <Text style={style.note}>

@@ -35,7 +35,10 @@ export interface Obstacle {
 export const selectObstacles = createSelector(
   [selectTrialCounts, selectErrata],
   ({ broken }, errata): Obstacle[] => {
-    const stops = errata.filter(({ erratum, accepted }) => erratum.gravity === 'stops' && !accepted).length;
+    const standing = errata.filter(({ erratum, accepted }) => erratum.gravity === 'stops' && !accepted);
+    const stops = standing.length;
+    const since = standing.filter(({ newSince }) => newSince !== null);
+    const fresh = since.length === 0 ? '' : `, ${since.length} new since edition ${since[0]?.newSince ?? ''}`;
     return [
       ...(broken > 0
         ? [{ text: `${broken} ${broken === 1 ? 'trial is' : 'trials are'} broken.`, part: 'trials' as const }]
@@ -43,7 +46,7 @@ export const selectObstacles = createSelector(
       ...(stops > 0
         ? [
             {
-              text: `${stops} ${stops === 1 ? 'erratum stands' : 'errata stand'} for which a customer cannot buy.`,
+              text: `${stops} ${stops === 1 ? 'erratum stands' : 'errata stand'} for which a customer cannot buy${fresh}.`,
               part: 'errata' as const,
             },
           ]

@@ -74,8 +74,11 @@ describe('publishing', () => {
     const store = await open('publish');
     const button = (): void => fireEvent.press(screen.getByText('Publish the draft'));
     button();
+    const lacks = 'a note for this edition and why it is published all the same';
+    expect(screen.getByText(`To publish, write ${lacks}.`)).toBeTruthy();
     type('A note for this edition', 'Heavier pots');
     button();
+    expect(screen.getByText('To publish, write why it is published all the same.')).toBeTruthy();
     expect(selectEditions(store.getState())).toHaveLength(1);
     expect(screen.getByText(/errata stand for which a customer cannot buy\.$/)).toBeTruthy();
     type('Why it is published all the same', 'They are asked for by telephone');
@@ -106,6 +109,15 @@ describe('publishing', () => {
 });
 
 describe('the errata', () => {
+  test('are marked where the live edition has none such', async () => {
+    const store = await open('errata');
+    expect(screen.queryByText(/^New since/)).toBeNull();
+    const cell = { serviceId: 'express', zoneId: 'central' };
+    act(() => void store.dispatch(edit('removeRate', { cell }, 'gone')));
+    await settle();
+    expect(screen.getAllByText('New since edition 1').length).toBeGreaterThan(0);
+  });
+
   test('are listed by gravity, accepted with a note, and come back when their rules change', async () => {
     const store = await open('errata');
     fireEvent.press(screen.getByText('Above 450 kg, nothing takes an order to Newfoundland and Labrador.'));

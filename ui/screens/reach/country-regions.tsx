@@ -10,7 +10,7 @@ import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
-import type { Inks } from '../../theme/tokens.ts';
+import { FINGER, type Inks } from '../../theme/tokens.ts';
 import { selectSubdivisionReach } from './reach-selectors.ts';
 
 interface Props {
@@ -20,7 +20,7 @@ interface Props {
 
 const styles = (inks: Inks) => ({
   all: { marginLeft: 30, borderLeftWidth: 1, borderLeftColor: inks.hairline, paddingLeft: 12 },
-  row: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: 36 } as const,
+  row: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: FINGER } as const,
   name: { flex: 1 },
   note: note(inks),
 });

@@ -34,7 +34,7 @@ const styles = (inks: Inks) => ({
     borderWidth: 1,
     borderColor: inks.control,
     borderRadius: 2,
-    height: 40,
+    height: 42,
   },
   row: {
     flexDirection: 'row',

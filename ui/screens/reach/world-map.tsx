@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { PanResponder, View } from 'react-native';
-import { IconButton } from 'react-native-paper';
+
 import Svg, { Defs, G, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { CountryReach } from '../../../core/reach/country-reach.ts';
 import type { SubdivisionReach } from '../../../core/reach/subdivision-reach.ts';
@@ -9,6 +9,7 @@ import { PAPER, SANS_STRONG } from '../../theme/tokens.ts';
 import type { ZoneMark } from '../../theme/zone-marks.ts';
 import { MAP_HEIGHT, MAP_WIDTH, subdivisionShapes, worldShapes, type Shape } from './map-shapes.ts';
 import { clampView, movedView, WHOLE_WORLD, zoomedView, type MapView } from './map-view.ts';
+import { IconAction } from '../../parts/icon-action.tsx';
 
 interface Props {
   reach: ReadonlyMap<string, CountryReach>;
@@ -220,12 +221,11 @@ const Letters = ({ reach, subdivisions, marks, countries, parts, scale }: Drawin
 
 const Zooms = ({ view, setView }: { view: MapView; setView: (view: MapView) => void }) => {
   const button = (icon: string, label: string, next: MapView, disabled = false) => (
-    <IconButton
+    <IconAction
       icon={icon}
       size={18}
       accessibilityLabel={label}
       disabled={disabled}
-      style={{ margin: 0 }}
       onPress={() => setView(next)}
     />
   );

@@ -9,6 +9,7 @@ import { dayTimeText } from '../../parts/dates.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note, raisedPanel } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+import { TextAction } from '../../parts/text-action.tsx';
 
 /** A sound file that was opened, against what is here. */
 export interface SoundFile {
@@ -136,9 +137,7 @@ export const Review = ({
         <Button mode="outlined" disabled={isSame} onPress={onTake}>
           Take it into the draft
         </Button>
-        <Button mode="text" onPress={onLeave}>
-          Leave it
-        </Button>
+        <TextAction label="Cancel" onPress={onLeave} />
       </View>
     </View>
   );

@@ -19,6 +19,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
+import { Opened } from '../../parts/opened.tsx';
 
 type Point = NonNullable<Location['address']['point']>;
 
@@ -149,7 +150,11 @@ export const Locations = () => {
                 </Text>
               </View>
             </Press>
-            {open === location.id ? <LocationPanel location={location} first={at === 0} /> : null}
+            {open === location.id ? (
+              <Opened>
+                <LocationPanel location={location} first={at === 0} />
+              </Opened>
+            ) : null}
           </View>
         ))}
       </View>

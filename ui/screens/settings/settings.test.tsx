@@ -163,7 +163,7 @@ describe('the data of the shop', () => {
     const store = open('data');
     await openText(writeShopFile(demoShop(), [], '2026-11-25T09:00:00-04:00'));
     expect(screen.getByText('It is the same as what is here.')).toBeTruthy();
-    fireEvent.press(screen.getByText('Leave it'));
+    fireEvent.press(screen.getByText('Cancel'));
     expect(screen.queryByText('It is the same as what is here.')).toBeNull();
     expect(store.getState().draft.past).toEqual([]);
   });

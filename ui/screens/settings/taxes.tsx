@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import { regionsText } from '../../../core/place/region-phrase.ts';
 import type { Region } from '../../../core/model/place.ts';
 import type { TaxRate } from '../../../core/model/tax.ts';
@@ -16,6 +16,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { IconAction } from '../../parts/icon-action.tsx';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 8 },
@@ -93,13 +94,7 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
           { value: 'both', label: 'both' },
         ]}
       />
-      <IconButton
-        icon="close"
-        size={18}
-        style={{ margin: 0 }}
-        accessibilityLabel={`Remove ${name}, ${place}`}
-        onPress={remove}
-      />
+      <IconAction icon="close" size={18} accessibilityLabel={`Remove ${name}, ${place}`} onPress={remove} />
     </View>
   );
 };

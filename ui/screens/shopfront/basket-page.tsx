@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { Button, IconButton, Text } from 'react-native-paper';
+import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
 import { counted } from '../../state/basket.ts';
@@ -11,6 +11,7 @@ import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { EmptyBasket, ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
+import { IconAction } from '../../parts/icon-action.tsx';
 
 const styles = (inks: Inks) => ({
   ...shopStyles(inks),
@@ -31,14 +32,14 @@ const Line = ({ good, quantity, amount }: { good: Good; quantity: number; amount
       <View style={style.words}>
         <Text style={style.name}>{good.name}</Text>
         <View style={[style.count, { marginLeft: -12 }]}>
-          <IconButton
+          <IconAction
             icon="minus"
             size={18}
             accessibilityLabel={`One ${good.name} less`}
             onPress={() => set(quantity - 1)}
           />
           <Text style={style.number}>{quantity}</Text>
-          <IconButton
+          <IconAction
             icon="plus"
             size={18}
             accessibilityLabel={`One ${good.name} more`}
@@ -48,10 +49,9 @@ const Line = ({ good, quantity, amount }: { good: Good; quantity: number; amount
         </View>
       </View>
       <Text style={style.amount}>{moneyFigure(amount, decimals)}</Text>
-      <IconButton
+      <IconAction
         icon="close"
         size={18}
-        style={{ margin: 0 }}
         accessibilityLabel={`Take out ${good.name}`}
         onPress={() => set(0)}
       />

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import type { Adjustment, Condition } from '../../../../core/model/adjustment.ts';
 import { Check } from '../../../parts/check.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
@@ -17,6 +17,7 @@ import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import { ConditionFields } from './condition-fields.tsx';
 import { EffectFields } from './effect-fields.tsx';
 import { SubjectFields } from './subject-fields.tsx';
+import { IconAction } from '../../../parts/icon-action.tsx';
 
 type Changes = Partial<Omit<Adjustment, 'id'>>;
 
@@ -82,10 +83,9 @@ const Conditions = ({
               }
             />
           </View>
-          <IconButton
+          <IconAction
             icon="close"
             size={18}
-            style={{ margin: 0 }}
             accessibilityLabel={`Remove the condition: ${NEW[condition.test].name}`}
             onPress={() =>
               onChange(

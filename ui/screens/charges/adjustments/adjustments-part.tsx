@@ -13,6 +13,7 @@ import type { Inks } from '../../../theme/tokens.ts';
 import { AdjustmentPanel } from './adjustment-panel.tsx';
 import { AdjustmentRow } from './adjustment-row.tsx';
 import { selectAdjustmentLines } from './selectors.ts';
+import { Opened } from '../../../parts/opened.tsx';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 12 },
@@ -66,9 +67,9 @@ const AdjustmentsPart = () => {
                 onPress={() => go(isOpen ? null : adjustment.id)}
               />
               {isOpen ? (
-                <View style={style.panel}>
+                <Opened style={style.panel}>
                   <AdjustmentPanel adjustment={adjustment} at={at} count={adjustments.length} />
-                </View>
+                </Opened>
               ) : null}
             </View>
           ) : null;

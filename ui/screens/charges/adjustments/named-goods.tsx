@@ -1,9 +1,10 @@
 import { View } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import { namesOf } from '../../../../core/words/names.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { selectBook, selectCatalogue, selectGoods } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { IconAction } from '../../../parts/icon-action.tsx';
 
 /** Goods as a rule names them: by their handling group, or one by one. */
 export interface Named {
@@ -50,13 +51,7 @@ export const NamedGoods = ({ label, named, onChange }: Props) => {
       {entries.map(({ name, drop }) => (
         <View style={row} key={name}>
           <Text style={{ flex: 1 }}>{name}</Text>
-          <IconButton
-            icon="close"
-            size={18}
-            style={{ margin: 0 }}
-            accessibilityLabel={`Take out ${name}`}
-            onPress={drop}
-          />
+          <IconAction icon="close" size={18} accessibilityLabel={`Take out ${name}`} onPress={drop} />
         </View>
       ))}
       <View style={{ flexDirection: 'row', maxWidth: 320 }}>

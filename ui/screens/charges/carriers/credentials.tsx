@@ -15,7 +15,7 @@ import { selectBook, selectSpeech } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { FIELD_OUTLINE, note } from '../../../theme/text.ts';
-import { SANS, type Inks } from '../../../theme/tokens.ts';
+import { FINGER, SANS, type Inks } from '../../../theme/tokens.ts';
 import type { SetAccount } from './account-page.tsx';
 
 interface Props {
@@ -28,7 +28,7 @@ const styles = (inks: Inks) => ({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
   field: { flexGrow: 1, flexBasis: 168 },
   label: { ...note(inks), marginBottom: 2 },
-  input: { backgroundColor: inks.raised, height: 36, fontFamily: SANS, fontSize: 15 },
+  input: { backgroundColor: inks.raised, height: FINGER, fontFamily: SANS, fontSize: 15 },
   note: note(inks),
   sound: { ...note(inks), color: inks.sound },
   fault: { ...note(inks), color: inks.rubric },

@@ -1,4 +1,4 @@
-import { act, fireEvent, screen } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import type { RateTable } from '../../../../core/model/price.ts';
 import { makeListReader as mockMakeReader, type ListItem } from '../../../workers/list-reader.ts';
 import { undone } from '../../../state/draft.ts';
@@ -138,16 +138,16 @@ describe('the rate tables', () => {
     await settle();
     expect(screen.queryByText(/withheld there/)).not.toBeNull();
     expect(screen.queryByText(/from 10 g/)).toBeNull();
-    fireEvent.press(screen.getByText('Leave it'));
+    fireEvent.press(screen.getByText('Cancel'));
     expect(tableOf(store).rows).toHaveLength(30);
   });
 });
 
-test('a rate is priced by a table and leads to it', () => {
+test('a rate is priced by a table and leads to it', async () => {
   goTo({ pathname: '/charges', params: { zone: 'west', service: 'pallet' } });
   const store = demoStore();
   renderOver(store, <ChargesScreen />);
-  expect(screen.getByText(/withheld, never free/)).toBeTruthy();
+  await waitFor(() => screen.getByText(/withheld, never free/));
   fireEvent.press(screen.getByText('Flat'));
   const priceOf = () => selectBook(store.getState()).rates.find(({ id }) => id === 'pallet-west')?.price;
   expect(priceOf()?.kind).toBe('flat');

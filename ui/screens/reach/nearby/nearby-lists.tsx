@@ -21,6 +21,7 @@ import { firstCoverage } from './coverage.ts';
 import { selectAreaMarks } from './nearby-selectors.ts';
 import { holesNote, openShapes, shapeName } from './open-shapes.ts';
 import { PickupPanel } from './pickup-panel.tsx';
+import { Opened } from '../../../parts/opened.tsx';
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
@@ -66,7 +67,7 @@ const Item = ({ name, active, lines, mark, isOpen, onPress, children }: ItemProp
           </View>
         </View>
       </Press>
-      {isOpen ? children : null}
+      {isOpen ? <Opened>{children}</Opened> : null}
     </View>
   );
 };

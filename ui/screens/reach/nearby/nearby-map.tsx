@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { IconButton, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import type { Position } from '../../../../core/model/delivery.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -12,6 +12,7 @@ import { DrawingActions, DrawingSheet, useShapeInHand } from './shape-drawing.ts
 import { useDrag } from './use-drag.ts';
 import { useLand } from './use-land.ts';
 import { ShapeHandles } from './shape-handles.tsx';
+import { IconAction } from '../../../parts/icon-action.tsx';
 
 interface Props extends Omit<Drawing, 'plane'> {
   title: string;
@@ -49,13 +50,7 @@ const Zooms = ({
   setView: (view: NearView) => void;
 }) => {
   const button = (icon: string, label: string, next: NearView) => (
-    <IconButton
-      icon={icon}
-      size={18}
-      accessibilityLabel={label}
-      style={{ margin: 0 }}
-      onPress={() => setView(next)}
-    />
+    <IconAction icon={icon} size={18} accessibilityLabel={label} onPress={() => setView(next)} />
   );
   return (
     <View style={{ flexDirection: 'row' }}>

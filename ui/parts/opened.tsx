@@ -1,0 +1,46 @@
+import { useEffect, useRef, type ReactNode } from 'react';
+import { View, type ViewStyle } from 'react-native';
+
+/** How long what is opened may take to be drawn. */
+const PATIENCE_MS = 3_000;
+
+const focusFirst = (box: HTMLElement): boolean => {
+  const field = box.querySelector<HTMLElement>('input:not([disabled]), textarea:not([disabled])');
+  field?.focus({ preventScroll: true });
+  return field !== null;
+};
+
+/** Whether it was opened by a press or a key just now, not by the address of the page. */
+const isByPerson = (): boolean =>
+  typeof navigator !== 'undefined' && navigator.userActivation?.isActive === true;
+
+/** Brings a box into view and its first field into focus once there is one; gives how to stop waiting for it. */
+const bringUp = (box: HTMLElement): (() => void) => {
+  const show = (): void => box.scrollIntoView({ block: 'nearest' });
+  show();
+  if (focusFirst(box)) return () => undefined;
+  const watch = new MutationObserver(() => {
+    show();
+    if (focusFirst(box)) watch.disconnect();
+  });
+  watch.observe(box, { childList: true, subtree: true });
+  const timer = setTimeout(() => watch.disconnect(), PATIENCE_MS);
+  return () => {
+    clearTimeout(timer);
+    watch.disconnect();
+  };
+};
+
+/** A form that somebody opens: it comes into view, and its first field has the focus. */
+export const Opened = ({ children, style }: { children: ReactNode; style?: ViewStyle }) => {
+  const box = useRef<View>(null);
+  useEffect(() => {
+    const element = box.current as unknown as HTMLElement | null;
+    return element && isByPerson() ? bringUp(element) : undefined;
+  }, []);
+  return (
+    <View ref={box} style={style}>
+      {children}
+    </View>
+  );
+};
