@@ -1,5 +1,4 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { RunOptions } from 'axe-core';
 import { expect, test, type Page } from './browser.ts';
 import { isPhone, openProgram, openSlip } from './program.ts';
 
@@ -177,10 +176,11 @@ const settled = async (page: Page, colorScheme: string): Promise<void> => {
   await page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)));
 };
 
+type RunOnly = NonNullable<Parameters<AxeBuilder['options']>[0]>['runOnly'];
 const LEVELS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 
 /** What axe finds on the page. No page of ours has frames, so the page alone is asked. */
-const violationsOf = async (page: Page, runOnly: RunOptions['runOnly']): Promise<string[]> => {
+const violationsOf = async (page: Page, runOnly: RunOnly): Promise<string[]> => {
   const { violations } = await new AxeBuilder({ page })
     .setLegacyMode(true)
     .options({ runOnly, resultTypes: ['violations'] })
