@@ -70,10 +70,31 @@ test('a postal list out of a file is used at once, on the slip and where a code 
     'Pincode,COD,Serviceable,Delivery days\nB2G*,Y,yes,2\nB3*,N,no,\nwhat?!,N,no,\n',
   );
   await expect(page.getByRole('alert')).toContainText('row 4, Postal code');
+  await expect(page.getByLabel('Country of the codes, where a row names none')).toHaveValue('Canada');
   await page.getByRole('button', { name: 'Take the 2 sound rows' }).click();
   await expect(page.getByRole('list', { name: 'Postal list' }).getByRole('listitem')).toHaveCount(2);
   const slip = await openSlip(page);
   await expect(choiceOf(slip, 'Parcel')).toContainText('Thu 26 Nov · ');
+});
+
+test('codes of another country, and columns nobody knows, are asked about before a postal list is taken', async ({
+  page,
+}) => {
+  await openProgram(page, '/reach?part=postal');
+  const lines = page.getByRole('list', { name: 'Postal list' }).getByRole('listitem');
+  const before = await lines.count();
+  await giveFile(page, 'Open a CSV', 'hub.csv', 'Pincode,Hub,COD\n97201,PDX-2,Y\n97202,PDX-2,N\n');
+  await expect(page.getByRole('alert').filter({ hasText: '97201' })).toContainText('a postal code of CA');
+  await page.getByLabel('Country of the codes, where a row names none').fill('United States');
+  await page.getByRole('button', { name: 'United States', exact: true }).click();
+  const take = page.getByRole('button', { name: 'Take it into the draft' });
+  await expect(page.getByText('1 column is not recognised.', { exact: false })).toBeVisible();
+  await expect(page.getByText('PDX-2 · PDX-2')).toBeVisible();
+  await expect(take).toBeDisabled();
+  await page.getByRole('button', { name: 'Leave them out' }).click();
+  await page.getByRole('button', { name: 'Added to the list' }).click();
+  await take.click();
+  await expect(lines).toHaveCount(before + 2);
 });
 
 test('what the shop says of a postal code on a good’s page is true at the checkout', async ({ page }) => {

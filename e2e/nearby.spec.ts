@@ -205,8 +205,13 @@ test('a basket that no one way takes is offered and ordered in parts', async ({ 
   await expect(parts.getByRole('listitem')).toHaveCount(2);
   await expect(parts).toContainText('brought by Van');
   await expect(parts).toContainText('Collect at');
-  for (const group of await parts.getByRole('radiogroup', { name: 'The time' }).all())
-    await group.getByRole('radio', { disabled: false }).first().click();
+  // The van comes by the day, which is the whole choice; what is collected has a time besides.
+  const days = parts.getByRole('radiogroup', { name: 'The day' });
+  await expect(days).toHaveCount(2);
+  for (const group of await days.all()) await group.getByRole('radio', { disabled: false }).first().click();
+  const times = parts.getByRole('radiogroup', { name: 'The time' });
+  await expect(times).toHaveCount(1);
+  await times.getByRole('radio', { disabled: false }).first().click();
   const sums = page.getByRole('region', { name: 'What the order comes to' });
   await expect(sums).toContainText('Getting it to you, in 2 parts');
   await page.getByRole('button', { name: 'Order in 2 parts' }).click();

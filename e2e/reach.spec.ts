@@ -63,7 +63,7 @@ test('postal codes of every shape are pasted into a zone and decide at once', as
   await expect(
     takes.getByText('4 patterns added, 1 there already, 2 shorter than a code taken as beginnings.'),
   ).toBeVisible();
-  await expect(takes.getByText('Not understood, and left above: Antigonish Landing.')).toBeVisible();
+  await expect(takes.getByText('No codes of Canada, and left above: Antigonish Landing.')).toBeVisible();
   await expect(takes.getByText('12 codes in Canada')).toBeVisible();
   await expect(await openSlip(page)).toContainText('zone North, by B2G*');
 });

@@ -3,6 +3,7 @@ import type { PostalRule } from '../model/delivery.ts';
 import type { Measure, TableRow } from '../model/price.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
 import { guessMapping, guessUnit } from './list-columns.ts';
+import { beginningsOf } from '../place/code-shapes.ts';
 import { POSTAL_COLUMNS, postalHeadings, postalLineCells, readPostalLines } from './postal-list-csv.ts';
 import {
   ownMeaning,
@@ -150,7 +151,7 @@ describe('a rate table in a file', () => {
 
 describe('a postal list in a file', () => {
   const lines = (rows: string[][]) =>
-    readPostalLines(rows, guessMapping(rows[0] ?? [], POSTAL_COLUMNS), 'CA');
+    readPostalLines(rows, guessMapping(rows[0] ?? [], POSTAL_COLUMNS), { home: 'CA' });
 
   test('is read with what is usual where a cell is empty', () => {
     expect(
@@ -180,6 +181,27 @@ describe('a postal list in a file', () => {
       'row 4, Served: cell-unread',
       'row 4, Cash on delivery: cell-unread',
       'row 4, Days: cell-unread',
+    ]);
+  });
+
+  test('names codes that the country does not have, and takes countries by name', () => {
+    const isWhole = (code: string): boolean => /^[A-Z]\d[A-Z]\d[A-Z]\d$/.test(code);
+    const rows = [
+      ['Country', 'Postal code'],
+      ['Canada', 'B3H'],
+      ['', '97201'],
+      ['Nowhere', 'B3H*'],
+    ];
+    const { items, faults } = readPostalLines(rows, guessMapping(rows[0] ?? [], POSTAL_COLUMNS), {
+      home: 'CA',
+      countryOf: (text) => (text === 'Canada' ? 'CA' : null),
+      isBeginning: () => beginningsOf(isWhole),
+      isWhole: () => isWhole,
+    });
+    expect(items.map(({ country, pattern }) => `${country} ${pattern}`)).toEqual(['CA B3H*']);
+    expect(faults.map(({ path, detail }) => `${path}: ${String(detail?.text)}`)).toEqual([
+      'row 3, Postal code: 97201*',
+      'row 4, Country: Nowhere',
     ]);
   });
 

@@ -1,6 +1,7 @@
 import { fault, type Fault } from '../model/fault.ts';
 import type { PostalRule } from '../model/delivery.ts';
 import { countrySchema } from '../model/place.ts';
+import { canTakeCodes } from '../place/code-shapes.ts';
 import { normaliseCode, parsePattern, writtenPattern } from '../place/postal.ts';
 import {
   cellAt,
@@ -69,21 +70,52 @@ const daysOf = (cell: Cell, row: number, faults: Fault[]): number | undefined =>
   return undefined;
 };
 
+/** How a postal list is meant: whose codes those rows have that name no country, and what is known of codes. */
+export interface PostalMeaning {
+  home: string;
+  /** The country of a name or code, or null. */
+  countryOf?: (text: string) => string | null;
+  /** Whether some code of a country begins as a text does. */
+  isBeginning?: (country: string) => (text: string) => boolean;
+  /** Whether a text is a whole code of a country; a shorter one is taken as the beginning of codes. */
+  isWhole?: (country: string) => (code: string) => boolean;
+}
+
+const anything = (): boolean => true;
+
+/** What is wrong with a pattern: none of the forms, or no code of the country begins so. */
+const patternFault = (
+  row: number,
+  country: string,
+  pattern: string,
+  isBeginning: NonNullable<PostalMeaning['isBeginning']>,
+): Fault | null => {
+  if (pattern.length > 40 || !parsePattern(country, pattern))
+    return unread(row, NAMES.pattern, pattern, 'a postal code or pattern: B3H4R2, B3H*, 90200 to 90299');
+  return canTakeCodes(country, pattern, isBeginning(country))
+    ? null
+    : unread(row, NAMES.pattern, pattern, `a postal code of ${country}`);
+};
+
 /** Tells the first row of a pattern from its repetitions. */
-const lineReader = (
-  home: string,
-): ((cell: Cell, row: number) => { item: PostalRule } | { faults: Fault[] }) => {
+const lineReader = ({
+  home,
+  countryOf = (text) => text.toUpperCase(),
+  isBeginning = () => anything,
+  isWhole = () => anything,
+}: PostalMeaning): ((cell: Cell, row: number) => { item: PostalRule } | { faults: Fault[] }) => {
   const seen = new Map<string, number>();
   return (cell, row) => {
     const faults: Fault[] = [];
-    const country = (cell('country') || home).toUpperCase();
-    const pattern = writtenPattern(cell('pattern'));
+    const named = cell('country') === '' ? home : countryOf(cell('country'));
+    const country = named ?? '';
+    const written = writtenPattern(cell('pattern'));
+    const isShort = /^[A-Z0-9]+$/.test(written) && !isWhole(country)(written);
+    const pattern = isShort ? `${written}*` : written;
     if (!countrySchema.safeParse(country).success)
-      faults.push(unread(row, NAMES.country, cell('country'), 'a country of two letters, as CA'));
-    if (pattern.length > 40 || !parsePattern(country, pattern))
-      faults.push(
-        unread(row, NAMES.pattern, pattern, 'a postal code or pattern: B3H4R2, B3H*, 90200 to 90299'),
-      );
+      faults.push(unread(row, NAMES.country, cell('country'), 'a country by name or in two letters, as CA'));
+    const odd = patternFault(row, country, pattern, isBeginning);
+    if (odd) faults.push(odd);
     const served = yesNo(cell, 'served', true, row, faults);
     const cashOnDelivery = yesNo(cell, 'cashOnDelivery', false, row, faults);
     const days = daysOf(cell, row, faults);
@@ -98,19 +130,18 @@ const lineReader = (
 };
 
 /**
- * The lines of a postal list out of a file whose first row has the headings; `home` is the country of rows
- * that name none. An empty “served” is yes, an empty “cash on delivery” no. A code that is there twice is
+ * The lines of a postal list out of a file whose first row has the headings. An empty “served” is yes, an empty “cash on delivery” no. A code that is there twice is
  * taken once.
  */
 export const readPostalLines = (
   rows: readonly (readonly string[])[],
   mapping: ListMapping<PostalColumn>,
-  home: string,
+  meaning: PostalMeaning,
 ): ListReading<PostalRule> => {
   const faults = mappingFaults(mapping, POSTAL_COLUMNS);
   if (faults.length > 0) return { items: [], rows: [], faults, faulty: Math.max(0, rows.length - 1) };
   const cells = cellsBy(mapping);
-  const read = lineReader(home);
+  const read = lineReader(meaning);
   return readList(rows, (row, at) => read(cells(row), at));
 };
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { pastedPatterns } from './pasted-patterns.ts';
+import { beginningsOf } from './code-shapes.ts';
+import { pastedPatterns, type CodeForm } from './pasted-patterns.ts';
 import { parsePattern } from './postal.ts';
 
 const wholeOf: Record<string, RegExp> = {
@@ -8,8 +9,24 @@ const wholeOf: Record<string, RegExp> = {
   JP: /^\d{7}$/,
   IE: /^[A-Z]\d\d[A-Z0-9]{4}$/,
 };
-const pasted = (country: string, text: string) =>
-  pastedPatterns(country, text, (code) => wholeOf[country]?.test(code) ?? true);
+const formOf = (country: string): CodeForm => {
+  const isWhole = (code: string): boolean => wholeOf[country]?.test(code) ?? true;
+  return { isWhole, isBeginning: beginningsOf(isWhole) };
+};
+const pasted = (country: string, text: string) => pastedPatterns(country, text, formOf(country));
+
+test('what no code of the country begins with is not understood', () => {
+  expect(pasted('CA', '90210, B3H, 902*, BB3, B3H4R2X')).toMatchObject({
+    patterns: ['B3H*'],
+    unread: ['90210', '902*', 'BB3', 'B3H4R2X'],
+  });
+  expect(pasted('US', '90210 B3H 902*')).toMatchObject({ patterns: ['90210', '902*'], unread: ['B3H'] });
+  expect(pasted('US', '90210\n902*\nB3H 4R2')).toMatchObject({
+    patterns: ['90210', '902*'],
+    unread: ['B3H4R2'],
+  });
+  expect(pasted('CA', '*')).toMatchObject({ patterns: ['*'], unread: [] });
+});
 
 describe('postal codes pasted in any shape', () => {
   test.each([

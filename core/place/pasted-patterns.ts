@@ -1,3 +1,4 @@
+import { canTakeCodes } from './code-shapes.ts';
 import { normaliseCode, parsePattern, rangeText } from './postal.ts';
 
 /** What a pasted list of codes gave: sound patterns, each once, and what was not understood. */
@@ -8,6 +9,14 @@ export interface PastedPatterns {
   /** How many were shorter than a whole code and are taken as beginnings. */
   beginnings: number;
   unread: string[];
+}
+
+/** What is known of a country's postal codes. */
+export interface CodeForm {
+  /** Whether a text is a whole code; a shorter one is taken as the beginning of codes. */
+  isWhole: (code: string) => boolean;
+  /** Whether some code begins as a text does; what none does is not understood. */
+  isBeginning?: (text: string) => boolean;
 }
 
 /** Letters as L, digits as D: codes of one country have few shapes. */
@@ -80,13 +89,13 @@ const partsOf = (country: string, entry: string, isWhole: (code: string) => bool
 
 /**
  * Postal codes pasted in any shape: parted by commas, semicolons, tabs, lines or blanks; with ranges,
- * wildcards, quotes and bullets. `isWhole` tells a country's whole code: a shorter one is taken as the
- * beginning of codes. Nothing is dropped silently: what cannot be read is listed.
+ * wildcards, quotes and bullets. Nothing is dropped silently: what cannot be read, or no code of the country begins
+ * with, is listed.
  */
 export const pastedPatterns = (
   country: string,
   text: string,
-  isWhole: (code: string) => boolean,
+  { isWhole, isBeginning = () => true }: CodeForm,
 ): PastedPatterns => {
   const found = new Set<string>();
   const unread: string[] = [];
@@ -98,14 +107,14 @@ export const pastedPatterns = (
     .filter(Boolean);
   for (const { text: part, readable } of entries.flatMap((entry) => partsOf(country, entry, isWhole))) {
     const pattern = readable ? patternOf(country, part) : null;
-    if (pattern === null) {
+    if (pattern === null || !canTakeCodes(country, pattern, isBeginning)) {
       unread.push(part);
       continue;
     }
-    const isBeginning = /^[A-Z0-9]+$/.test(pattern) && !isWhole(pattern);
-    const taken = isBeginning ? `${pattern}*` : pattern;
+    const isShort = /^[A-Z0-9]+$/.test(pattern) && !isWhole(pattern);
+    const taken = isShort ? `${pattern}*` : pattern;
     if (found.has(taken)) repeated += 1;
-    else if (isBeginning) beginnings += 1;
+    else if (isShort) beginnings += 1;
     found.add(taken);
   }
   return { patterns: [...found], repeated, beginnings, unread };

@@ -40,6 +40,7 @@ export interface PlaceNaming {
   /** The regions of a name: a country's, a group's of countries; null where it names none. */
   named: (text: string) => Region[] | null;
   isWhole: (country: string) => (code: string) => boolean;
+  isBeginning?: (country: string) => (text: string) => boolean;
 }
 
 const CODES_ONLY: PlaceNaming = { named: () => null, isWhole: () => () => true };
@@ -48,9 +49,12 @@ const postalRegions = (
   country: string,
   list: string,
   at: number,
-  { isWhole }: PlaceNaming,
+  { isWhole, isBeginning }: PlaceNaming,
 ): Result<Region[]> => {
-  const { patterns, unread } = pastedPatterns(country, list, isWhole(country));
+  const { patterns, unread } = pastedPatterns(country, list, {
+    isWhole: isWhole(country),
+    ...(isBeginning ? { isBeginning: isBeginning(country) } : {}),
+  });
   const [bad] = unread;
   if (bad !== undefined)
     return { ok: false, faults: [fault('bad-pattern', `line ${at + 1}`, { pattern: bad })] };

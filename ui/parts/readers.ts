@@ -13,7 +13,7 @@ import { localDateSchema, localTimeSchema } from '../../core/model/unit.ts';
 import type { Speech } from '../../core/words/figure.ts';
 import type { Read } from './draft-field.tsx';
 import { regionsNamed } from '../places/named-regions.ts';
-import { isWholeCode } from '../places/whole-code.ts';
+import { KNOWN_CODES } from '../places/whole-code.ts';
 
 /** How fields read what is typed, with what to say where it cannot be read. */
 
@@ -134,7 +134,7 @@ export const readDates = (text: string): Read<string[]> => {
 
 /** Regions as a line of text: 'CA-NS', 'US', 'Nova Scotia', 'Luxembourg', 'EU', 'CA: B3H* B3J'. */
 export const readRegions = (text: string): Read<Region[]> => {
-  const read = regionsFromText(text, { named: regionsNamed, isWhole: isWholeCode });
+  const read = regionsFromText(text, { named: regionsNamed, ...KNOWN_CODES });
   const [fault] = read.ok ? [] : read.faults;
   return read.ok ? read : { ok: false, text: fault ? faultSentence(fault) : '' };
 };

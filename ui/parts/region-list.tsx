@@ -7,7 +7,9 @@ import { withoutRegion, withPatterns, withRegion } from '../../core/place/region
 import { regionsText } from '../../core/place/region-phrase.ts';
 import { countFigure } from '../../core/words/figure.ts';
 import { countryName, useWorldPlaces, type WorldPlaces } from '../places/places.ts';
-import { isWholeCode } from '../places/whole-code.ts';
+import { codeForm } from '../places/whole-code.ts';
+import { selectBook } from '../state/selectors.ts';
+import { useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { FIELD_OUTLINE, note } from '../theme/text.ts';
 import { FINGER, SANS_STRONG, SERIF, type Inks } from '../theme/tokens.ts';
@@ -54,14 +56,20 @@ const nameOf = (places: WorldPlaces | null, { country, subdivision }: Region): s
 };
 
 /** Every country and every subdivision of the world, to be found by name or code. */
-const optionsOf = (places: WorldPlaces | null): Option[] =>
-  (places?.countries ?? []).flatMap(({ code, name }) => [
+const optionsOf = (places: WorldPlaces | null): Option[] => [
+  ...(places?.groups ?? []).map(({ id, name, countries }) => ({
+    id,
+    name,
+    note: countFigure(countries.length, 'country', 'countries'),
+  })),
+  ...(places?.countries ?? []).flatMap(({ code, name }) => [
     { id: code, name },
     ...(places?.subdivisions.get(code) ?? []).map((one) => ({
       id: one.code,
       name: `${one.name}, ${name}`,
     })),
-  ]);
+  ]),
+];
 
 const Entries = ({ regions, onChange }: Pick<Props, 'regions' | 'onChange'>) => {
   const style = useStyles(styles);
@@ -93,16 +101,29 @@ const Entries = ({ regions, onChange }: Pick<Props, 'regions' | 'onChange'>) => 
   });
 };
 
+/** The country of pasted codes where there is no doubt: that of the regions, else the one the shop ships from. */
+const onlyCountry = (
+  regions: readonly Region[],
+  locations: readonly { address: { country: string } }[],
+): string | null => {
+  const known = regions.length > 0 ? regions : locations.map(({ address }) => address);
+  const [country, ...more] = new Set(known.map((one) => one.country));
+  return country !== undefined && more.length === 0 ? country : null;
+};
+
 /** Postal codes pasted in any shape; what they gave is told, what was not understood stays to be mended. */
 const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | 'onChange'>) => {
   const style = useStyles(styles);
   const places = useWorldPlaces();
-  const [country, setCountry] = useState(regions.at(-1)?.country ?? 'CA');
+  const guess = useAppSelector((state) => onlyCountry(regions, selectBook(state).locations));
+  const [chosen, setCountry] = useState<string | null>(null);
+  const country = chosen ?? guess;
   const [text, setText] = useState('');
   const [said, setSaid] = useState<string | null>(null);
   const [unread, setUnread] = useState<string[]>([]);
   const add = (): void => {
-    const pasted = pastedPatterns(country, text, isWholeCode(country));
+    if (country === null) return;
+    const pasted = pastedPatterns(country, text, codeForm(country));
     const { regions: next, added } = withPatterns(regions, country, pasted.patterns);
     if (added > 0) onChange(next, null);
     const again = pasted.repeated + pasted.patterns.length - added;
@@ -121,7 +142,8 @@ const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | '
       <View style={{ flexDirection: 'row', maxWidth: 260 }}>
         <Chooser
           label="Codes of"
-          chosen={countryName(country)}
+          chosen={country === null ? '' : countryName(country)}
+          placeholder="Which country?"
           options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
           onChoose={setCountry}
         />
@@ -138,14 +160,18 @@ const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | '
         accessibilityLabel="Postal codes to add"
       />
       <View style={style.head}>
-        <Button mode="outlined" disabled={text.trim() === ''} onPress={add}>
+        <Button mode="outlined" disabled={text.trim() === '' || country === null} onPress={add}>
           Add the codes
         </Button>
+        {country === null && text.trim() !== '' ? (
+          <Text style={style.note}>Say first which country the codes are of.</Text>
+        ) : null}
         {said === null ? null : <Text style={style.note}>{said}.</Text>}
       </View>
       {unread.length > 0 ? (
         <Text style={style.fault} role="alert">
-          Not understood, and left above: {unread.slice(0, 8).join(', ')}
+          No codes{country === null ? '' : ` of ${countryName(country)}`}, and left above:{' '}
+          {unread.slice(0, 8).join(', ')}
           {unread.length > 8 ? ` and ${unread.length - 8} more` : ''}.
         </Text>
       ) : null}
@@ -161,6 +187,14 @@ export const RegionList = ({ label, none, regions, onChange }: Props) => {
   const [way, setWay] = useState<'paste' | 'text' | null>(null);
   const toggle = (next: 'paste' | 'text') => () => setWay(way === next ? null : next);
   const add = (id: string): void => {
+    const group = places?.groups.find((one) => one.id === id);
+    if (group) {
+      onChange(
+        group.countries.reduce<Region[]>((all, one) => withRegion(all, { country: one }), [...regions]),
+        null,
+      );
+      return;
+    }
     const country = id.slice(0, 2);
     onChange(withRegion(regions, id === country ? { country } : { country, subdivision: id }), null);
   };

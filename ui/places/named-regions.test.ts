@@ -30,6 +30,14 @@ describe('regions as they are written', () => {
     expect(read.ok && read.value).toHaveLength(27);
   });
 
+  test.each(['Europe', 'north america', 'Oceania'])('of %s are its countries', (name) => {
+    const read = readRegions(name);
+    const codes = read.ok ? read.value.map(({ country }) => country) : [];
+    expect(codes.length).toBeGreaterThan(10);
+    expect(codes.includes('FR')).toBe(name === 'Europe');
+    expect(codes.includes('CA')).toBe(name === 'north america');
+  });
+
   test('that name nothing are said', () => {
     expect(readRegions('Atlantis')).toMatchObject({ ok: false });
     expect(readRegions('CA: B3H Halifax')).toMatchObject({ ok: false });

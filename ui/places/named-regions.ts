@@ -1,14 +1,6 @@
 import type { Region } from '../../core/model/place.ts';
+import { groupNamed } from './country-groups.ts';
 import { countryName, loadedPlaces } from './places.ts';
-
-/** The member states of the European Union. */
-const EUROPEAN_UNION =
-  'AT BE BG HR CY CZ DK EE FI FR DE GR HU IE IT LV LT LU MT NL PL PT RO SK SI ES SE'.split(' ');
-
-const GROUPS: Record<string, readonly string[]> = {
-  eu: EUROPEAN_UNION,
-  'european union': EUROPEAN_UNION,
-};
 
 /** Codes that the platform names although they are no countries. */
 const NO_COUNTRIES = new Set(['EU', 'EZ', 'UN', 'QO', 'XA', 'XB', 'ZZ']);
@@ -33,15 +25,15 @@ const countriesByName = (): Map<string, string> => {
 };
 
 /**
- * The regions that a name means: a country before a region of the same name, a group of countries, or a subdivision
- * once the places of the world are loaded. Null where it names none.
+ * The regions that a name means: a country before a region of the same name, a continent or the European Union, or
+ * a subdivision; continents and subdivisions once the places of the world are loaded. Null where it names none.
  */
 export const regionsNamed = (text: string): Region[] | null => {
   const name = text.trim().toLowerCase();
-  const group = GROUPS[name];
-  if (group) return group.map((country) => ({ country }));
   const country = countriesByName().get(name);
   if (country) return [{ country }];
+  const group = groupNamed(name, loadedPlaces()?.groups ?? []);
+  if (group) return group.countries.map((code) => ({ country: code }));
   for (const [of, list] of loadedPlaces()?.subdivisions ?? []) {
     const found = list.find((one) => one.name.toLowerCase() === name);
     if (found) return [{ country: of, subdivision: found.code }];

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { countryGroups, type CountryGroup } from './country-groups.ts';
 
 export interface NamedPlace {
   code: string;
@@ -9,6 +10,8 @@ export interface NamedPlace {
 export interface WorldPlaces {
   countries: NamedPlace[];
   subdivisions: Map<string, NamedPlace[]>;
+  /** Continents and the European Union. */
+  groups: CountryGroup[];
   /** From the numbers that maps call countries by to their codes. */
   byNumber: Record<string, string>;
 }
@@ -35,7 +38,8 @@ const load = async (): Promise<WorldPlaces> => {
     .filter(({ state }) => state === 'assigned')
     .map(({ alpha2 }) => ({ code: alpha2, name: countryName(alpha2) }))
     .sort(byName);
-  return { countries, subdivisions, byNumber: iso31661NumericToAlpha2 };
+  const groups = await countryGroups(countries);
+  return { countries, subdivisions, groups, byNumber: iso31661NumericToAlpha2 };
 };
 
 /** The places of the world as far as they are loaded. */

@@ -29,6 +29,10 @@ const isTyping = (target: EventTarget | null): boolean =>
 const isInGrid = (target: EventTarget | null): boolean =>
   isTyping(target) && (target as HTMLElement).closest('[role=grid]') !== null;
 
+/** The slip's own fields have the focus as it opens: one Escape closes what they belong to. */
+const isInSlip = (target: EventTarget | null): boolean =>
+  (target as HTMLElement).closest('[data-testid=slip]') !== null;
+
 interface Actions {
   undo: () => void;
   redo: () => void;
@@ -44,8 +48,9 @@ const onKey = (event: KeyboardEvent, letters: boolean, { undo, redo, close, lett
     (event.shiftKey ? redo : undo)();
   } else if (event.key === 'Escape') {
     if (isInGrid(event.target)) return;
+    const isElsewhere = isTyping(event.target) && !isInSlip(event.target);
     if (isTyping(event.target)) (event.target as HTMLElement).blur();
-    else close();
+    if (!isElsewhere) close();
   } else if (letters && !isCommand && !event.altKey && !isTyping(event.target) && letter(event.key)) {
     event.preventDefault();
   }

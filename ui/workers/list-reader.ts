@@ -5,6 +5,8 @@ import type { PostalRule } from '../../core/model/delivery.ts';
 import type { Fault } from '../../core/model/fault.ts';
 import type { TableRow } from '../../core/model/price.ts';
 import { tableOddities, type TableOddity } from '../../core/price/table-report.ts';
+import { regionsNamed } from '../places/named-regions.ts';
+import { KNOWN_CODES } from '../places/whole-code.ts';
 import { parseCsvInParts } from '../parts/csv.ts';
 import { decoded } from '../parts/files.ts';
 
@@ -28,6 +30,10 @@ export interface ListSummary {
 }
 
 export type ListItem = TableRow | PostalRule;
+
+/** A country by its code or name. */
+const countryOf = (text: string): string | null =>
+  /^[a-z]{2}$/i.test(text) ? text.toUpperCase() : (regionsNamed(text)?.[0]?.country ?? null);
 
 const SAMPLES = 4;
 const MOST_SAID = 100;
@@ -77,7 +83,8 @@ export const makeListReader = (): ListReader => {
       const reading = readTableRows(rows, mapping, meaning);
       return keep(reading, tableOddities(reading.items));
     },
-    readPostal: (mapping, home) => keep(readPostalLines(rows, mapping, home), []),
+    readPostal: (mapping, home) =>
+      keep(readPostalLines(rows, mapping, { home, countryOf, ...KNOWN_CODES }), []),
     items: (from, count) => items.slice(from, from + count),
   };
 };

@@ -5,16 +5,22 @@ import type { Opened } from '../../workers/list-reader.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { countFigure } from '../../../core/words/figure.ts';
 import { Chooser } from '../chooser.tsx';
+import { TextAction } from '../text-action.tsx';
 
 interface Props<C extends string> {
   columns: readonly ListColumn<C>[];
   opened: Opened;
   mapping: ListMapping<C>;
   onChange: (mapping: ListMapping<C>) => void;
+  /** The columns of which nobody has said yet what they hold. */
+  undecided: ReadonlySet<number>;
+  onDecide: (places: readonly number[]) => void;
 }
 
 const NOTHING = 'nothing';
+const LEFT_OUT = 'Left out';
 
 const styles = (inks: Inks) => ({
   item: {
@@ -28,18 +34,22 @@ const styles = (inks: Inks) => ({
   } as const,
   words: { flexBasis: 140, flexGrow: 1, minWidth: 0 },
   chooser: { width: 190, flexDirection: 'row' } as const,
-  note: note(inks),
+  note: { ...note(inks), flexShrink: 1 },
+  ask: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
 });
 
 /** What each column of the file is taken as, with the first of its cells. */
-export const ImportColumns = <C extends string>({ columns, opened, mapping, onChange }: Props<C>) => {
+export const ImportColumns = <C extends string>(props: Props<C>) => {
+  const { columns, opened, mapping, onChange, undecided, onDecide } = props;
   const style = useStyles(styles);
   const options = [
-    { id: NOTHING, name: 'Passed over', note: '' },
+    { id: NOTHING, name: LEFT_OUT, note: '' },
     ...columns.map(({ column, name, needed }) => ({ id: column, name, note: needed ? 'needed' : '' })),
   ];
-  const set = (at: number, id: string): void =>
+  const set = (at: number, id: string): void => {
     onChange(mapping.map((one, i) => (i === at ? (id === NOTHING ? null : (id as C)) : one)));
+    onDecide([at]);
+  };
   return (
     <View role="list" aria-label="Columns of the file">
       {opened.headings.map((text, at) => {
@@ -58,7 +68,8 @@ export const ImportColumns = <C extends string>({ columns, opened, mapping, onCh
               <Chooser
                 hideLabel
                 label={`“${heading}” is`}
-                chosen={chosen?.name ?? 'Passed over'}
+                placeholder="What is it?"
+                chosen={chosen?.name ?? (undecided.has(at) ? '' : LEFT_OUT)}
                 options={options}
                 onChoose={(id) => set(at, id)}
               />
@@ -66,6 +77,15 @@ export const ImportColumns = <C extends string>({ columns, opened, mapping, onCh
           </View>
         );
       })}
+      {undecided.size > 0 ? (
+        <View style={style.ask} role="alert">
+          <Text style={style.note}>
+            {countFigure(undecided.size, 'column is', 'columns are')} not recognised. Say what each holds, or
+            leave it out.
+          </Text>
+          <TextAction label="Leave them out" onPress={() => onDecide([...undecided])} />
+        </View>
+      ) : null}
     </View>
   );
 };

@@ -26,6 +26,8 @@ interface Props<C extends string> {
   oddWords: (summary: ListSummary) => string[];
   /** What taking it does: 'replaces the 12 rows that are there'. */
   effect: string;
+  /** What has to be said before it can be taken, or null. */
+  waits?: string | null;
   onTake: (items: readonly ListItem[], summary: ListSummary) => void;
 }
 
@@ -56,6 +58,8 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
   const style = useStyles(styles);
   const [taking, setTaking] = useState(false);
   const { opened, summary, fault } = work;
+  const waits =
+    props.waits ?? (work.undecided.size > 0 ? 'Some columns are not recognised: say what they hold.' : null);
   const take = async (): Promise<void> => {
     if (!summary) return;
     setTaking(true);
@@ -78,6 +82,8 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
             opened={opened}
             mapping={work.mapping}
             onChange={work.setMapping}
+            undecided={work.undecided}
+            onDecide={work.decide}
           />
           {settings}
           <Section title="What it holds" />
@@ -86,11 +92,11 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
           ) : (
             <Text style={style.note}>Reading {countFigure(opened.rows, 'row')} …</Text>
           )}
-          <Text style={style.note}>Taking it {effect}.</Text>
+          <Text style={style.note}>{waits ?? `Taking it ${effect}.`}</Text>
           <View style={style.buttons}>
             <Button
               mode="contained"
-              disabled={!summary || summary.sound === 0 || taking}
+              disabled={!summary || summary.sound === 0 || taking || waits !== null}
               loading={taking}
               onPress={() => void take()}
             >

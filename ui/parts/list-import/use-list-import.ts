@@ -22,6 +22,9 @@ export interface ListImport<C extends string> {
   opened: Opened | null;
   mapping: ListMapping<C>;
   setMapping: (mapping: ListMapping<C>) => void;
+  /** The columns of which nobody has said yet what they hold, by their places. */
+  undecided: ReadonlySet<number>;
+  decide: (places: readonly number[]) => void;
   /** What the rows gave; null while they are read. */
   summary: ListSummary | null;
   /** Why the file could not be read, or null. */
@@ -30,6 +33,15 @@ export interface ListImport<C extends string> {
 }
 
 const wordsOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+
+/** The columns with something in them that were not recognised by their headings. */
+const unknownColumns = ({ headings, samples }: Opened, mapping: ListMapping<string>): Set<number> =>
+  new Set(
+    headings.flatMap((heading, at) => {
+      const isEmpty = heading.trim() === '' && samples.every((cells) => (cells[at] ?? '').trim() === '');
+      return mapping[at] === null && !isEmpty ? [at] : [];
+    }),
+  );
 
 /** A list being read from a file in a worker: opened, its columns guessed, read again as they are changed. */
 export const useListImport = <C extends string>({
@@ -42,6 +54,7 @@ export const useListImport = <C extends string>({
   const [progress, setProgress] = useState(0);
   const [opened, setOpened] = useState<Opened | null>(null);
   const [mapping, setMapping] = useState<ListMapping<C>>([]);
+  const [undecided, setUndecided] = useState<ReadonlySet<number>>(new Set());
   const [summary, setSummary] = useState<ListSummary | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const told = useRef(onOpened);
@@ -53,6 +66,7 @@ export const useListImport = <C extends string>({
       const found = await started.open(await file.arrayBuffer(), setProgress);
       const guessed = guessMapping(found.headings, columns);
       setMapping(guessed);
+      setUndecided(unknownColumns(found, guessed));
       told.current(found.headings, guessed);
       setOpened(found);
     };
@@ -77,6 +91,8 @@ export const useListImport = <C extends string>({
     opened,
     mapping,
     setMapping,
+    undecided,
+    decide: (places) => setUndecided(new Set([...undecided].filter((at) => !places.includes(at)))),
     summary,
     fault,
     take: async () => {

@@ -12,7 +12,7 @@ import { pastedPatterns, type PastedPatterns } from '../../../core/place/pasted-
 import { currencyDecimals, type Speech } from '../../../core/words/figure.ts';
 import { optional, readMeasure, readMoney, readName, readPercent, readSpans } from '../../parts/readers.ts';
 import { located } from '../../places/use-gazetteer.ts';
-import { isWholeCode } from '../../places/whole-code.ts';
+import { codeForm, isWholeCode } from '../../places/whole-code.ts';
 import { countryName } from '../../places/places.ts';
 
 /** The answers to the five questions as they are typed. */
@@ -81,7 +81,7 @@ const speechOf = ({ currency, units }: BeginValues): Speech => ({
 
 /** The codes nearby, as they were pasted. */
 export const nearPatterns = ({ country, nearCodes }: BeginValues): PastedPatterns =>
-  pastedPatterns(country, nearCodes, isWholeCode(country));
+  pastedPatterns(country, nearCodes, codeForm(country));
 
 const fromFaults = (values: BeginValues): Faults => {
   const faults: Faults = {};

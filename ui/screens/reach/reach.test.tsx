@@ -69,12 +69,12 @@ describe('where the shop sells', () => {
   test('a country is opened and closed by name, and the slip follows', async () => {
     const store = await open();
     find('canada');
-    fireEvent.press(screen.getByLabelText('Canada'));
+    fireEvent.press(screen.getAllByLabelText('Canada').at(-1) as never);
     expect(sellsTo(store).countries).toEqual(['CA', 'CU', 'IR', 'KP', 'SY']);
     const slip = selectSlip(store.getState());
     const codes = slip?.ok ? slip.quote.withheld.map((one) => one.code) : [];
     expect(codes).toEqual(Array<string>(9).fill('not-sold-there'));
-    fireEvent.press(screen.getByLabelText('Canada'));
+    fireEvent.press(screen.getAllByLabelText('Canada').at(-1) as never);
     expect(sellsTo(store).countries).toEqual(['CU', 'IR', 'KP', 'SY']);
   });
 
@@ -139,11 +139,15 @@ describe('the regions of a country', () => {
     fireEvent.press(screen.getByLabelText('Nunavut, Canada'));
     fireEvent.press(screen.getByText('Paste codes'));
     fireEvent.changeText(screen.getByLabelText('Postal codes to add'), 'X0A; x0a, B3H 4R2\nthe harbour');
+    expect(screen.getByText('Say first which country the codes are of.')).toBeTruthy();
+    fireEvent(screen.getByLabelText('Codes of'), 'focus');
+    fireEvent.changeText(screen.getByLabelText('Codes of'), 'Canada');
+    fireEvent.press(screen.getAllByLabelText('Canada').at(-1) as never);
     fireEvent.press(screen.getByText('Add the codes'));
     expect(
       screen.getByText('2 patterns added, 1 there already, 1 shorter than a code taken as beginnings.'),
     ).toBeTruthy();
-    expect(screen.getByText('Not understood, and left above: the harbour.')).toBeTruthy();
+    expect(screen.getByText('No codes of Canada, and left above: the harbour.')).toBeTruthy();
     expect(screen.getByLabelText('Postal codes to add').props.value).toBe('the harbour');
     expect(sellsTo(store).closedRegions.slice(1)).toEqual([
       { country: 'CA', subdivision: 'CA-NU' },

@@ -24,6 +24,18 @@ export const postalEdits = {
     book.postalList.splice(at, 1);
   },
 
+  /** Lines of a file beside those that are there; one of the same codes takes the place of the former. */
+  mergePostalLines: ({ book }: Workbook, { lines }: { lines: readonly PostalRule[] }): void => {
+    const keyOf = ({ country, pattern }: PostalRule): string => `${country} ${pattern}`;
+    const coming = new Map(lines.map((line) => [keyOf(line), line]));
+    const kept = book.postalList.map((line) => {
+      const other = coming.get(keyOf(line));
+      coming.delete(keyOf(line));
+      return other ?? line;
+    });
+    book.postalList = [...kept, ...coming.values()];
+  },
+
   /** All lines at once, as they come out of a file. */
   replacePostalList: ({ book }: Workbook, { lines }: { lines: readonly PostalRule[] }): void => {
     book.postalList = lines as PostalRule[];

@@ -15,7 +15,7 @@ import { useKeptKinds } from '../../../parts/use-kept-kinds.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { usePostalAreas } from '../../../places/use-gazetteer.ts';
-import { isWholeCode } from '../../../places/whole-code.ts';
+import { codeForm } from '../../../places/whole-code.ts';
 import { selectSpeech } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -71,7 +71,7 @@ const PostalFields = ({
           label="Postal codes: B3H*, B3H 4R2, 90200 to 90299; paste a list of any shape"
           placeholder="no code yet"
           text={patterns.join(', ')}
-          read={(text) => ({ ok: true, value: pastedPatterns(country, text, isWholeCode(country)) })}
+          read={(text) => ({ ok: true, value: pastedPatterns(country, text, codeForm(country)) })}
           onChange={(pasted, visit) => {
             setUnread(pasted.unread);
             onChange({ ...covers, patterns: pasted.patterns }, visit);

@@ -1,47 +1,106 @@
-import { useCallback } from 'react';
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
 import { POSTAL_COLUMNS } from '../../../../core/formats/postal-list-csv.ts';
 import type { PostalRule } from '../../../../core/model/delivery.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
+import { Chooser } from '../../../parts/chooser.tsx';
 import { ImportPage } from '../../../parts/list-import/import-page.tsx';
 import { useListImport, type ReadList } from '../../../parts/list-import/use-list-import.ts';
+import { Segments } from '../../../parts/segments.tsx';
+import { countryName, useWorldPlaces } from '../../../places/places.ts';
 import { edit } from '../../../state/draft.ts';
 import { told } from '../../../state/session.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 
 type Column = (typeof POSTAL_COLUMNS)[number]['column'];
+type How = 'add' | 'replace';
 
 const nothing = (): void => undefined;
 
-/** The postal list out of a CSV, in place of the lines that are there. */
+interface SettingsProps {
+  country: string | null;
+  onCountry: (country: string) => void;
+  how: How;
+  onHow: (how: How) => void;
+  lines: number;
+}
+
+/** Whose codes they are, and what becomes of the lines that are there. */
+const Settings = ({ country, onCountry, how, onHow, lines }: SettingsProps) => {
+  const places = useWorldPlaces();
+  return (
+    <View style={{ gap: 12, paddingTop: 12, maxWidth: 420 }}>
+      <View style={{ flexDirection: 'row' }}>
+        <Chooser
+          label="Country of the codes, where a row names none"
+          placeholder="Which country?"
+          chosen={country === null ? '' : countryName(country)}
+          options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
+          onChoose={onCountry}
+        />
+      </View>
+      {lines === 0 ? null : (
+        <Segments<How>
+          value={how}
+          onChange={onHow}
+          options={[
+            { value: 'replace', label: 'In place of the list' },
+            { value: 'add', label: 'Added to the list' },
+          ]}
+        />
+      )}
+    </View>
+  );
+};
+
+const effectOf = (how: How, lines: number): string => {
+  if (lines === 0) return 'makes the postal list';
+  return how === 'add'
+    ? `adds to the ${countFigure(lines, 'line')} that are there; a line of the same codes is replaced`
+    : `replaces the ${countFigure(lines, 'line')} that are there`;
+};
+
+/** The postal list out of a CSV, in place of the lines that are there or beside them. */
 const PostalImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
   const dispatch = useAppDispatch();
   const { postalList, locations } = useAppSelector(selectBook);
-  const home = locations[0]?.address.country ?? '';
-  const read: ReadList<Column> = useCallback((reader, mapping) => reader.readPostal(mapping, home), [home]);
+  const homes = [...new Set(locations.map(({ address }) => address.country))];
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [how, setHow] = useState<How>('replace');
+  const country = chosen ?? (homes.length === 1 ? (homes[0] ?? null) : null);
+  const read: ReadList<Column> = useCallback(
+    (reader, mapping) => reader.readPostal(mapping, country ?? ''),
+    [country],
+  );
   const work = useListImport<Column>({ file, columns: POSTAL_COLUMNS, read, onOpened: nothing });
+  const namesNone = !work.mapping.includes('country');
+  const take = (lines: readonly PostalRule[], faulty: number): void => {
+    const kind = how === 'add' && postalList.length > 0 ? 'mergePostalLines' : 'replacePostalList';
+    dispatch(edit(kind, { lines }, `Postal list: took ${file.name}`));
+    const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} left out.` : '';
+    dispatch(told({ text: `Took ${countFigure(lines.length, 'line')} of ${file.name}.${left}`, undo: true }));
+    onDone();
+  };
   return (
     <ImportPage
       name={file.name}
       back={{ name: 'Postal list', onPress: onDone }}
       columns={POSTAL_COLUMNS}
       work={work}
-      settings={null}
-      oddWords={() => []}
-      effect={
-        postalList.length === 0
-          ? 'makes the postal list'
-          : `replaces the ${countFigure(postalList.length, 'line')} that are there`
+      settings={
+        <Settings
+          country={country}
+          onCountry={setChosen}
+          how={how}
+          onHow={setHow}
+          lines={postalList.length}
+        />
       }
-      onTake={(items, { faulty }) => {
-        const lines = items as readonly PostalRule[];
-        dispatch(edit('replacePostalList', { lines }, `Postal list: took ${file.name}`));
-        const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} left out.` : '';
-        dispatch(
-          told({ text: `Took ${countFigure(lines.length, 'line')} of ${file.name}.${left}`, undo: true }),
-        );
-        onDone();
-      }}
+      waits={namesNone && country === null ? 'Say first which country the codes are of.' : null}
+      oddWords={() => []}
+      effect={effectOf(how, postalList.length)}
+      onTake={(items, { faulty }) => take(items as readonly PostalRule[], faulty)}
     />
   );
 };
