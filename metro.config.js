@@ -27,17 +27,38 @@ const isFormerPalette = (from, name) =>
   /node_modules\/react-native-paper\//.test(from) && /(v2\/colors|^\.\/colors)$/.test(name);
 const FORMER_COLOURS = join(__dirname, 'ui', 'theme', 'former-colours.ts');
 
+/**
+ * The router brings navigators for stacks and tabs of native programs, and pages of its own, with its few functions
+ * that are used here: slots, addresses and redirections. What is left out is never named by us.
+ */
+const UNUSED_ROUTER = [
+  [/expo-router\/build\/index\.js$/, /^\.\/(stack|color)$/],
+  [/expo-router\/build\/exports\.js$/, /^\.\/layouts\/(Tabs|experimental-stack)$/],
+];
+const isUnusedRouter = (from, name) =>
+  UNUSED_ROUTER.some(([origin, module]) => origin.test(from) && module.test(name));
+
+/** Of the bar of tabs, the router's own pages ask only how high it is. */
+const isTabBar = (from, name) =>
+  /expo-router\/build\/views\//.test(from) && name === '../react-navigation/bottom-tabs';
+const TAB_BAR_HEIGHT = join(
+  __dirname,
+  'node_modules/expo-router/build/react-navigation/bottom-tabs/utils/BottomTabBarHeightContext.js',
+);
+
 /** The plain module of tslib: its wrapper takes a default that Metro does not make. */
 const TSLIB = join(__dirname, 'node_modules', 'tslib', 'tslib.es6.js');
 
 config.resolver.resolveRequest = (context, name, platform) => {
-  if (isUnusedZod(context.originModulePath, name)) return { type: 'empty' };
+  if (isUnusedZod(context.originModulePath, name) || isUnusedRouter(context.originModulePath, name))
+    return { type: 'empty' };
   if (isJsonSchemaMaker(context.originModulePath, name))
     return { type: 'sourceFile', filePath: NO_JSON_SCHEMA };
   if (COLOURS.test(name))
     return context.resolveRequest({ ...context, originModulePath: HERE }, name, platform);
   if (isFormerPalette(context.originModulePath, name))
     return { type: 'sourceFile', filePath: FORMER_COLOURS };
+  if (isTabBar(context.originModulePath, name)) return { type: 'sourceFile', filePath: TAB_BAR_HEIGHT };
   if (name === 'tslib') return { type: 'sourceFile', filePath: TSLIB };
   if (name === ICON_FONT) return { type: 'sourceFile', filePath: ICON_SET };
   return context.resolveRequest(context, name, platform);
