@@ -82,6 +82,7 @@ test('codes of another country, and columns nobody knows, are asked about before
 }) => {
   await openProgram(page, '/reach?part=postal');
   const lines = page.getByRole('list', { name: 'Postal list' }).getByRole('listitem');
+  await expect(lines.first()).toBeVisible();
   const before = await lines.count();
   await giveFile(page, 'Open a CSV', 'hub.csv', 'Pincode,Hub,COD\n97201,PDX-2,Y\n97202,PDX-2,N\n');
   await expect(page.getByRole('alert').filter({ hasText: '97201' })).toContainText('a postal code of CA');
