@@ -16,7 +16,7 @@ interface Props {
   but?: LimitMeasure | undefined;
 }
 
-const FIELD = { width: 148 };
+const FIELD = { flexGrow: 1, flexBasis: 120, maxWidth: 148 };
 
 const LIMITS: readonly [LimitMeasure, string, ('min' | 'max')[]][] = [
   ['weight', 'Weight', ['min', 'max']],

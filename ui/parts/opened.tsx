@@ -10,9 +10,17 @@ const focusFirst = (box: HTMLElement): boolean => {
   return field !== null;
 };
 
-/** Whether it was opened by a press or a key just now, not by the address of the page. */
-const isByPerson = (): boolean =>
-  typeof navigator !== 'undefined' && navigator.userActivation?.isActive === true;
+/** A form that opens this long after a press or a key is opened by it, and not by the address of the page. */
+const AFTER_MS = 1_500;
+let lastPress = Number.NEGATIVE_INFINITY;
+
+const noteAct = (): void => {
+  lastPress = performance.now();
+};
+if (typeof window !== 'undefined' && typeof window.addEventListener === 'function')
+  for (const kind of ['pointerdown', 'keydown'] as const) window.addEventListener(kind, noteAct, true);
+
+const isByPerson = (): boolean => performance.now() - lastPress < AFTER_MS;
 
 /** Brings a box into view and its first field into focus once there is one; gives how to stop waiting for it. */
 const bringUp = (box: HTMLElement): (() => void) => {

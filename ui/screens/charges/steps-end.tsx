@@ -29,7 +29,7 @@ export const StepsEnd = ({ price, onChange, limits, onLimits }: Props) => {
   return (
     <FieldGroup name="Where it is offered">
       <DraftField
-        style={{ width: 148 }}
+        style={{ flexGrow: 1, flexBasis: 120, maxWidth: 148 }}
         label="Not offered from"
         placeholder="no end"
         text={price.until === undefined ? '' : measureFigure(price.basis, price.until, speech)}

@@ -23,7 +23,7 @@ const styles = (inks: Inks) => ({
   row: { paddingVertical: 10, minHeight: TOUCH },
   name: { fontFamily: SANS_STRONG },
   about: note(inks),
-  sandbox: { color: inks.doubt },
+  sandbox: { ...note(inks), color: inks.doubt },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, marginTop: 8 } as const,
 });
 

@@ -1,0 +1,89 @@
+import { expect, test } from './browser.ts';
+import { isPhone, openCell, openProgram, openSlip, fill } from './program.ts';
+
+test('what is opened comes into view with its first field focused; an address alone moves nothing', async ({
+  page,
+}) => {
+  await openProgram(page, '/charges?zone=west&service=parcel');
+  await expect(page.getByLabel('Weight from, step 1')).toBeVisible();
+  await expect(page.getByLabel('Weight from, step 1')).not.toBeFocused();
+  await openProgram(page);
+  await openCell(page, 'Parcel', 'West');
+  await expect(page.getByLabel('Weight from, step 1')).toBeFocused();
+  await expect(page.getByLabel('Weight from, step 1')).toBeInViewport();
+  await page.getByRole('button', { name: 'Limits, handling and more' }).click();
+  await expect(page.getByLabel('Subtotal, at least')).toBeFocused();
+});
+
+test('the slip as a sheet holds the focus, gives it back, and closes on what leads elsewhere', async ({
+  page,
+}) => {
+  test.skip(!isPhone(page), 'elsewhere the slip stands beside the page');
+  await openProgram(page);
+  const slip = await openSlip(page);
+  const close = page.getByRole('button', { name: 'Close the slip' });
+  await expect(close).toBeFocused();
+  for (let step = 0; step < 40; step += 1) {
+    await page.keyboard.press('Tab');
+    const isUnder = await page.evaluate(() => document.activeElement?.closest('[inert]') !== null);
+    expect(isUnder).toBe(false);
+  }
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('slip-strip')).toBeFocused();
+  await openSlip(page);
+  await page.keyboard.press('w');
+  await slip
+    .getByRole('link', { name: /To its rule$/ })
+    .first()
+    .click();
+  await expect(slip).toBeHidden();
+  await openSlip(page);
+  await page.goBack();
+  await expect(slip).toBeHidden();
+});
+
+test('segments say which one is chosen', async ({ page }) => {
+  await openProgram(page, '/charges?zone=west&service=parcel');
+  await expect(page.getByRole('button', { name: 'Steps', exact: true, pressed: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Flat', exact: true, pressed: false }).click();
+  await expect(page.getByRole('button', { name: 'Flat', exact: true, pressed: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Steps', exact: true, pressed: false })).toBeVisible();
+});
+
+test('a rate’s panel stays in sight whatever the number of services', async ({ page }) => {
+  test.skip(isPhone(page), 'a phone shows one zone at a time');
+  await openProgram(page);
+  for (const name of ['Night', 'Dawn', 'Noon', 'Dusk']) {
+    await page.getByRole('button', { name: 'Add a service' }).click();
+    await fill(page, 'Name of the new service', name);
+    await page.keyboard.press('Enter');
+  }
+  await openCell(page, 'Parcel', 'West');
+  const panel = await page.getByRole('region', { name: 'Parcel to West' }).boundingBox();
+  const board = await page.getByRole('table', { name: 'Board of rates' }).boundingBox();
+  expect(board?.width).toBeGreaterThan(panel?.width ?? 0);
+  expect((panel?.x ?? 0) + (panel?.width ?? 0)).toBeLessThan(900);
+});
+
+test('a message at the foot covers no control', async ({ page }) => {
+  await openProgram(page, '/charges?part=adjustments&adjustment=winter');
+  await page
+    .getByRole('button', { name: /^Remove/ })
+    .last()
+    .click();
+  const undo = page.getByRole('button', { name: 'Undo', exact: true }).last();
+  await expect(undo).toBeVisible();
+  const covered = await page.evaluate(() =>
+    [...document.querySelectorAll('button, [role=link], [role=button], input')].flatMap((element) => {
+      const { left, top, width, height } = element.getBoundingClientRect();
+      const [x, y] = [left + width / 2, top + height / 2];
+      const hit = width > 1 ? document.elementFromPoint(x, y) : null;
+      const isUnder =
+        hit !== null && !element.contains(hit) && hit.closest('[role=alert], [aria-live]') !== null;
+      return isUnder && !hit.contains(element)
+        ? [element.getAttribute('aria-label') ?? element.textContent]
+        : [];
+    }),
+  );
+  expect(covered).toEqual([]);
+});
