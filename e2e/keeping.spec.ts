@@ -57,6 +57,41 @@ test('every page runs under the security policy that the server sets', async ({ 
   expect(refused).toEqual([]);
 });
 
+test('an edit survives leaving at the very moment it is made, by reload, address or closing', async ({
+  page,
+  context,
+}) => {
+  const typeAndLeave = async (at: Page, name: string, leave: () => Promise<unknown>): Promise<void> => {
+    await fill(at, NAME, name);
+    await leave();
+  };
+  await openProgram(page, '/settings');
+  await typeAndLeave(page, 'Kelp & Thistle', () => page.reload());
+  await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
+  await typeAndLeave(page, 'Moss & Thistle', () => page.goto('/settings?part=taxes'));
+  await page.goto('/settings');
+  await expect(lastChanged(page)).toHaveValue('Moss & Thistle');
+  await typeAndLeave(page, 'Rush & Thistle', () => page.close());
+  const next = await context.newPage();
+  await openProgram(next, '/settings');
+  await expect(lastChanged(next)).toHaveValue('Rush & Thistle');
+});
+
+test('a value that cannot be kept is refused where it is typed, and the shop stays', async ({ page }) => {
+  await openProgram(page, '/settings');
+  await fill(page, NAME, 'Kelp & Thistle');
+  await page.goto('/settings?part=taxes');
+  const percent = page.getByLabel(/%/).first();
+  await percent.fill('1250');
+  await expect(page.getByText('This may be at most 1000 %.')).toBeVisible();
+  await page.goto('/charges?zone=west&service=parcel');
+  await fill(page, 'Weight, at most', '200000 kg');
+  await expect(page.getByText('This may be at most 100000 kg.')).toBeVisible();
+  await waitUntilKept(page);
+  await page.goto('/settings');
+  await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
+});
+
 test('two tabs show each other’s changes, and one undo in either takes a change back', async ({
   page,
   context,

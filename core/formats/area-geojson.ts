@@ -6,7 +6,12 @@ import { parseWith } from '../model/schema-fault.ts';
 /** Shapes of areas in and out of GeoJSON (RFC 7946). */
 
 const positionSchema = z.tuple([z.number().min(-180).max(180), z.number().min(-90).max(90)]).rest(z.number());
-const ringSchema = z.array(positionSchema).min(4).max(10_001);
+/** The most corners of a shape; in a file the first stands again at the end. */
+const MOST_CORNERS = 10_000;
+const ringSchema = z
+  .array(positionSchema)
+  .min(4)
+  .max(MOST_CORNERS + 1);
 const polygonSchema = z.object({ type: z.literal('Polygon'), coordinates: z.array(ringSchema).min(1) });
 const multiSchema = z.object({
   type: z.literal('MultiPolygon'),
@@ -70,6 +75,8 @@ export const readShapes = (value: unknown): Result<ReadShape[]> => {
       ? geometry.coordinates.flatMap((rings) => shapeOf(name, rings))
       : [];
   });
+  const isTooLong = shapes.some(({ ring }) => ring.length > MOST_CORNERS);
+  if (isTooLong) return { ok: false, faults: [fault('too-long', '', { limit: MOST_CORNERS, of: 'array' })] };
   return shapes.length > 0 ? { ok: true, value: shapes } : { ok: false, faults: [fault('no-shape', '')] };
 };
 

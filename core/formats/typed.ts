@@ -36,12 +36,17 @@ export const typedNumber = (text: string, mark: '.' | ',' = '.'): number | null 
   return Number.isFinite(value) ? value : null;
 };
 
-/** '12.50' or '12,50' in minor units; a currency sign or code around it is passed over. */
-export const typedMoney = (text: string, decimals: number, mark: '.' | ',' = '.'): Typed => {
+/** '12.50' or '12,50' in minor units, up to `most`; a currency sign or code around it is passed over. */
+export const typedMoney = (
+  text: string,
+  decimals: number,
+  mark: '.' | ',' = '.',
+  most = GREATEST_MONEY,
+): Typed => {
   const value = typedNumber(text.replace(/[$€£¥]|\b[A-Za-z]{3}\b/g, ''), mark);
   if (value === null) return NO;
   const minor = Math.round(value * 10 ** decimals);
-  return Math.abs(minor - value * 10 ** decimals) < 1e-6 && minor <= GREATEST_MONEY ? yes(minor) : NO;
+  return Math.abs(minor - value * 10 ** decimals) < 1e-6 && minor <= most ? yes(minor) : NO;
 };
 
 type Unit = readonly [names: RegExp, factor: number];

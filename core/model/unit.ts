@@ -8,6 +8,11 @@ import { z } from 'zod';
 export const GREATEST_MONEY = 1_000_000_000;
 export const GREATEST_SUBTOTAL = 90_000_000_000;
 export const GREATEST_QUANTITY = 99_999;
+/** Grams, millimetres, metres once around the earth, and basis points. */
+export const GREATEST_WEIGHT = 100_000_000;
+export const GREATEST_LENGTH = 100_000;
+export const GREATEST_DISTANCE = 40_100_000;
+export const GREATEST_POINTS = 100_000;
 export const GREATEST_SUM = Number.MAX_SAFE_INTEGER;
 
 /** A lower-case slug, unique within its collection. */
@@ -23,20 +28,20 @@ export const moneySchema = z.int().min(0).max(GREATEST_MONEY);
 export const signedMoneySchema = z.int().min(-GREATEST_MONEY).max(GREATEST_MONEY);
 
 /** Grams: whole where metric was typed, with decimals where imperial was (3 lb is 1360.77711). */
-export const gramsSchema = z.number().min(0).max(100_000_000);
+export const gramsSchema = z.number().min(0).max(GREATEST_WEIGHT);
 
 /** Millimetres: whole where metric was typed, with decimals where imperial was (1 in is 25.4). */
-export const millimetresSchema = z.number().min(0).max(100_000);
+export const millimetresSchema = z.number().min(0).max(GREATEST_LENGTH);
 
 /** Metres, no further than once around the earth: whole where metric was typed, with decimals where imperial was. */
-export const metresSchema = z.number().min(0).max(40_100_000);
+export const metresSchema = z.number().min(0).max(GREATEST_DISTANCE);
 
 /** A count of units. */
 export const countSchema = z.int().min(0).max(GREATEST_MONEY);
 
 /** 100 is 1 %. */
-export const pointsSchema = z.int().min(0).max(100_000);
-export const signedPointsSchema = z.int().min(-100_000).max(100_000);
+export const pointsSchema = z.int().min(0).max(GREATEST_POINTS);
+export const signedPointsSchema = z.int().min(-GREATEST_POINTS).max(GREATEST_POINTS);
 
 /** ISO 8601 with an offset or Z. */
 const INSTANT = new RegExp(

@@ -9,8 +9,16 @@ import { regionsFromText } from '../../core/place/region-phrase.ts';
 import { faultSentence } from '../../core/words/fault-sentence.ts';
 import type { Size } from '../../core/model/good.ts';
 import type { LimitMeasure, Measure } from '../../core/model/price.ts';
-import { localDateSchema, localTimeSchema } from '../../core/model/unit.ts';
-import type { Speech } from '../../core/words/figure.ts';
+import {
+  GREATEST_DISTANCE,
+  GREATEST_LENGTH,
+  GREATEST_MONEY,
+  GREATEST_POINTS,
+  GREATEST_WEIGHT,
+  localDateSchema,
+  localTimeSchema,
+} from '../../core/model/unit.ts';
+import { measureFigure, moneyFigure, percentFigure, type Speech } from '../../core/words/figure.ts';
 import type { Read } from './draft-field.tsx';
 import { regionsNamed } from '../places/named-regions.ts';
 import { KNOWN_CODES } from '../places/whole-code.ts';
@@ -23,15 +31,21 @@ export const decimalMark: '.' | ',' =
     ? ','
     : '.';
 
-const said = (typed: Typed, text: string): Read<number> =>
-  typed.ok ? { ok: true, value: typed.value } : { ok: false, text };
+/** A figure, if it is understood and no greater than a book holds. */
+const said = (typed: Typed, text: string, most?: { value: number; words: string }): Read<number> => {
+  if (!typed.ok) return { ok: false, text };
+  return most && typed.value > most.value
+    ? { ok: false, text: `This may be at most ${most.words}.` }
+    : { ok: true, value: typed.value };
+};
 
 export const readMoney =
   (speech: Speech) =>
   (text: string): Read<number> =>
     said(
-      typedMoney(text, speech.decimals, decimalMark),
+      typedMoney(text, speech.decimals, decimalMark, Number.MAX_SAFE_INTEGER),
       `Write an amount, as ${speech.decimals > 0 ? '12.50' : '1250'}.`,
+      { value: GREATEST_MONEY, words: moneyFigure(GREATEST_MONEY, speech.decimals) },
     );
 
 const EXAMPLES: Record<Measure | LimitMeasure, { metric: string; imperial: string }> = {
@@ -43,10 +57,23 @@ const EXAMPLES: Record<Measure | LimitMeasure, { metric: string; imperial: strin
   distance: { metric: 'a distance, as 3 km', imperial: 'a distance, as 2 mi' },
 };
 
+/** The most of each measure that a book holds. */
+const MOST: Record<Measure | LimitMeasure, number> = {
+  weight: GREATEST_WEIGHT,
+  subtotal: GREATEST_MONEY,
+  units: GREATEST_MONEY,
+  volume: GREATEST_LENGTH ** 3,
+  longestSide: GREATEST_LENGTH,
+  distance: GREATEST_DISTANCE,
+};
+
 export const readMeasure =
   (measure: Measure | LimitMeasure, speech: Speech) =>
   (text: string): Read<number> =>
-    said(typedMeasure(measure, text, speech, decimalMark), `Write ${EXAMPLES[measure][speech.units]}.`);
+    said(typedMeasure(measure, text, speech, decimalMark), `Write ${EXAMPLES[measure][speech.units]}.`, {
+      value: MOST[measure],
+      words: measureFigure(measure, MOST[measure], speech),
+    });
 
 /** Three sides, in the shop's units where they have none of their own. */
 export const readSize =
@@ -59,7 +86,10 @@ export const readSize =
   };
 
 export const readPercent = (text: string): Read<number> =>
-  said(typedPercent(text, decimalMark), 'Write a percentage, as 4.5.');
+  said(typedPercent(text, decimalMark), 'Write a percentage, as 4.5.', {
+    value: GREATEST_POINTS,
+    words: percentFigure(GREATEST_POINTS),
+  });
 
 /** A figure that may take something off: '-5', '+5' or '5'. */
 export const signed =

@@ -8,6 +8,7 @@ import { demoOrdersCame } from '../state/orders.ts';
 import { initialDraft } from '../state/draft.ts';
 import { carryOver, deviceShelf, smallShelf } from '../state/storage/shelf.ts';
 import { StartFault } from './start-fault.tsx';
+import { makeJournal, takeUpJournals } from '../state/storage/journal.ts';
 import { keepStore } from '../state/storage/keep.ts';
 import { keepProved } from '../workers/keep-proved.ts';
 import { browserTabs } from '../state/storage/tabs.ts';
@@ -31,15 +32,26 @@ const askToPersist = (store: AppStore): void => {
   });
 };
 
+/** What may be left unwritten: edits are in the journal, and a session is no loss. */
+const NOTED = ['workbook', 'session'];
+
 const openStore = async (): Promise<AppStore> => {
   const tabs = browserTabs();
   const start = await tabs.alone(async () => {
     await carryOver(smallShelf, deviceShelf);
     return readStart(deviceShelf, loadDemoShop);
   });
-  const store = makeStore(start);
-  const writer = keepStore(store, deviceShelf, tabs, loadDemoShop, start.stamp ?? null);
+  const stamp = start.stamp ?? null;
+  const journal = makeJournal(smallShelf, tabs.id, stamp);
+  const store = makeStore(start, [journal.middleware]);
+  const writer = keepStore(store, deviceShelf, tabs, loadDemoShop, stamp, journal);
   const flush = (): void => void writer.flush();
+  const open = await tabs.open();
+  await takeUpJournals(store, smallShelf, stamp, (tab) => open.has(tab));
+  window.addEventListener('beforeunload', (event) => {
+    const [first] = writer.waiting().filter((name) => !NOTED.includes(name) || !journal.isSafe());
+    if (first !== undefined) event.preventDefault();
+  });
   askToPersist(store);
   markStorage(store);
   void Promise.all([import('../state/demo-orders.ts'), loadDemoShop()]).then(

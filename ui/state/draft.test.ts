@@ -20,6 +20,19 @@ const freeFrom = (state: DraftState): number | undefined =>
 const setFree = (amount: number | undefined, visit: string | null = null) =>
   edit('setRate', { id: 'parcel-maritimes', changes: { freeFrom: amount } }, 'free from', visit);
 
+describe('an edit that could not be read again', () => {
+  test('is not made, and says what is wrong', () => {
+    const state = after(start(), setFree(9_000), setFree(5_000_000_000));
+    expect(freeFrom(state)).toBe(9_000);
+    expect(state.past).toHaveLength(1);
+    expect(state.refused).toMatchObject({
+      label: 'free from',
+      faults: [{ code: 'too-big', path: 'rates.freeFrom' }],
+    });
+    expect(after(state, setFree(8_000)).refused).toBeNull();
+  });
+});
+
 describe('undo', () => {
   test('takes back one visit to a field in one step, and redo makes it again', () => {
     const edited = after(start(), visitBegan(), setFree(9, 'a'), setFree(90, 'a'), setFree(900, 'a'));

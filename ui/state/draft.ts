@@ -1,6 +1,8 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import type { Book } from '../../core/model/book.ts';
+import { changedFaults } from '../../core/model/changed-faults.ts';
+import type { Fault } from '../../core/model/fault.ts';
 import { EDITS, type EditName, type EditPayload } from './edits/edits.ts';
 import type { Workbook } from './workbook.ts';
 
@@ -28,6 +30,8 @@ export interface DraftState {
    * was made over.
    */
   goodsStamp: number;
+  /** The last edit that was not made, for it would have left something that cannot be read again. */
+  refused: { label: string; faults: readonly Fault[] } | null;
 }
 
 export interface Edit<N extends EditName = EditName> {
@@ -64,6 +68,7 @@ export const initialDraft = (workbook: Workbook): DraftState => ({
   before: null,
   revision: 0,
   goodsStamp: 0,
+  refused: null,
 });
 
 const joined = (last: HistoryStep, patches: Patch[], inverse: Patch[]): HistoryStep => {
@@ -90,6 +95,8 @@ const applyEdit = (state: DraftState, { name, payload, label, visit }: Edit): Dr
     recipe(draft as Workbook, payload),
   );
   if (patches.length === 0) return state;
+  const faults = changedFaults(state.workbook, workbook);
+  if (faults.length > 0) return { ...state, refused: { label, faults } };
   const last = state.past.at(-1);
   const joins = visit !== null && last?.visit === visit && state.future.length === 0;
   const step = joins ? joined(last, patches, inverse) : { label, visit, patches, inverse };
@@ -100,6 +107,7 @@ const applyEdit = (state: DraftState, { name, payload, label, visit }: Edit): Dr
     before: state.before ?? state.workbook.book,
     revision: state.revision + 1,
     goodsStamp: stampAfter(state, workbook),
+    refused: null,
   };
 };
 

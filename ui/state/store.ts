@@ -1,6 +1,7 @@
-import { configureStore, type UnknownAction } from '@reduxjs/toolkit';
+import { configureStore, type Middleware, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector, useStore } from 'react-redux';
 import { draftReducer, type DraftState } from './draft.ts';
+import { tellRefusals } from './refusals.ts';
 import { initialSession, sessionReducer, type SessionState } from './session.ts';
 import { answersReducer } from './answers.ts';
 import { basketReducer, type BasketLine } from './basket.ts';
@@ -28,7 +29,10 @@ const NO_ORDERS: PastOrder[] = [];
 const NO_EDITIONS: Edition[] = [];
 
 /** The program's one store. The state it holds is trusted: it was parsed where it came in. */
-export const makeStore = ({ draft, session, basket = [], orders = [], storage }: Start) =>
+export const makeStore = (
+  { draft, session, basket = [], orders = [], storage }: Start,
+  watchers: readonly Middleware[] = [],
+) =>
   configureStore({
     reducer: {
       draft: (state: DraftState = draft, action: UnknownAction) => draftReducer(state, action),
@@ -51,7 +55,8 @@ export const makeStore = ({ draft, session, basket = [], orders = [], storage }:
       orders,
       storage: { ...initialStorage, ...storage },
     },
-    middleware: (middleware) => middleware({ serializableCheck: false, immutableCheck: false }),
+    middleware: (middleware) =>
+      middleware({ serializableCheck: false, immutableCheck: false }).concat(tellRefusals, ...watchers),
   });
 
 export type AppStore = ReturnType<typeof makeStore>;

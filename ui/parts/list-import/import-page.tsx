@@ -52,6 +52,8 @@ const Reading = ({ share, onStop }: { share: number; onStop: () => void }) => {
   );
 };
 
+const MOST_ROWS = 200_000;
+
 /** A list from a file: what its columns are, what is wrong with it, and only then what it replaces. */
 export const ImportPage = <C extends string>(props: Props<C>) => {
   const { name, back, columns, work, settings, effect } = props;
@@ -59,7 +61,11 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
   const [taking, setTaking] = useState(false);
   const { opened, summary, fault } = work;
   const waits =
-    props.waits ?? (work.undecided.size > 0 ? 'Some columns are not recognised: say what they hold.' : null);
+    props.waits ??
+    (summary && summary.sound > MOST_ROWS
+      ? `A list holds at most ${MOST_ROWS} rows; these are ${summary.sound}.`
+      : null) ??
+    (work.undecided.size > 0 ? 'Some columns are not recognised: say what they hold.' : null);
   const take = async (): Promise<void> => {
     if (!summary) return;
     setTaking(true);

@@ -27,6 +27,8 @@ const styles = (inks: Inks) => ({
 
 const guess = (text: string): RangeNaming => (/up to|incl|max|≤|bis/i.test(text) ? 'up-to' : 'from');
 
+const MOST_STEPS = 2_000;
+
 /** Rows from a spreadsheet or a leaflet into steps: what was read is shown before it takes the place of the steps. */
 const PasteSteps = ({ price, onDone }: Props) => {
   const style = useStyles(styles);
@@ -74,13 +76,15 @@ const PasteSteps = ({ price, onDone }: Props) => {
       ))}
       <Button
         mode="outlined"
-        disabled={steps.length === 0}
+        disabled={steps.length === 0 || steps.length > MOST_STEPS}
         onPress={take}
         style={{ alignSelf: 'flex-start', borderRadius: 2 }}
       >
         {steps.length === 0
           ? 'Nothing to take yet'
-          : `Put ${countFigure(steps.length, 'step')} in place of the ${price.steps.length}`}
+          : steps.length > MOST_STEPS
+            ? `A price has at most ${MOST_STEPS} steps; these are ${steps.length}`
+            : `Put ${countFigure(steps.length, 'step')} in place of the ${price.steps.length}`}
       </Button>
     </View>
   );

@@ -136,6 +136,7 @@ export const readDraft = (text: string, goods: KeptGoods): KeptDraft | null => {
     before: null,
     revision: 0,
     goodsStamp: goods.goodsStamp,
+    refused: null,
   };
   return { draft, changedAt: document.changedAt };
 };

@@ -24,6 +24,7 @@ import {
   writeEdition,
   type EditionsFound,
 } from './load-editions.ts';
+import type { Journal } from './journal.ts';
 import { loadMonth, loadOrders, type OrdersFound } from './load-orders.ts';
 import { readStart, type Demo } from './start.ts';
 import type { Tabs } from './tabs.ts';
@@ -41,6 +42,7 @@ interface Keeper {
   keptOrders: WeakSet<PastOrder>;
   /** The editions that are on the shelf. */
   keptEditions: WeakSet<Edition>;
+  journal: Journal | undefined;
 }
 
 const WORKBOOK = 'workbook';
@@ -69,6 +71,7 @@ const keepWorkbook = async (keeper: Keeper): Promise<void> => {
       keeper.goodsWritten = draft.goodsStamp;
     }
     await shelf.setItem(KEYS.draft, writeDraft(draft, storage.changedAt));
+    keeper.journal?.keptUpTo(draft.revision, mine);
   });
   tabs.announce(WORKBOOK);
 };
@@ -142,6 +145,7 @@ const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
     if (writer.isBusy() || start.stamp === keeper.stamp) return;
     keeper.stamp = start.stamp ?? null;
     keeper.goodsWritten = start.draft.goodsStamp;
+    keeper.journal?.keptUpTo(store.getState().draft.revision, start.stamp ?? null);
     store.dispatch(draftTaken(start.draft));
     store.dispatch(changedNow(start.storage?.changedAt ?? null));
     store.dispatch(told({ text: 'The draft was changed in another tab, and is shown here.', undo: false }));
@@ -189,6 +193,7 @@ export const keepStore = (
   tabs: Tabs,
   demo: Demo,
   stamp: string | null,
+  journal?: Journal,
 ): Writer => {
   const writer = makeWriter({
     began: () => store.dispatch(keeping()),
@@ -203,6 +208,7 @@ export const keepStore = (
     goodsWritten: null,
     keptOrders: new WeakSet(),
     keptEditions: new WeakSet(),
+    journal,
   };
   watch(keeper, writer);
   followOthers(keeper, writer, demo);

@@ -17,6 +17,8 @@ export interface Writer {
   ask: (name: string, write: () => Promise<void>) => void;
   /** Whether something that was asked for is still to be written. */
   isBusy: () => boolean;
+  /** The names of what is still to be written. */
+  waiting: () => readonly string[];
   /** Writes all that was asked for now. */
   flush: () => Promise<void>;
 }
@@ -35,6 +37,7 @@ export const makeWriter = (events: WriterEvents): Writer => {
   let timer: ReturnType<typeof setTimeout> | null = null;
   let running: Promise<void> | null = null;
   let failures = 0;
+  let writing: string | null = null;
 
   const wait = (ms: number): void => {
     if (timer !== null) clearTimeout(timer);
@@ -46,11 +49,14 @@ export const makeWriter = (events: WriterEvents): Writer => {
     if (!next) return false;
     const [name, write] = next;
     asked.delete(name);
+    writing = name;
     try {
       await write();
     } catch (error) {
       if (!asked.has(name)) asked.set(name, write);
       throw error;
+    } finally {
+      writing = null;
     }
     return true;
   };
@@ -86,6 +92,7 @@ export const makeWriter = (events: WriterEvents): Writer => {
       if (failures === 0) wait(DELAY_MS);
     },
     isBusy: () => asked.size > 0 || running !== null,
+    waiting: () => [...asked.keys(), ...(writing === null ? [] : [writing])],
     flush,
   };
 };

@@ -1,0 +1,72 @@
+import { makeBook, makeCatalogue, makeGood, makeRate, makeZone } from '../testing/book.ts';
+import type { Book } from './book.ts';
+import { changedFaults } from './changed-faults.ts';
+
+const before = { book: makeBook(), catalogue: makeCatalogue(), trials: [] };
+const codes = (book: Book): string[] =>
+  changedFaults(before, { ...before, book }).map(({ code, path }) => `${path}: ${code}`);
+
+describe('what a change made unsound', () => {
+  test.each([
+    [
+      'a price above the greatest',
+      makeBook({ rates: [makeRate({ freeFrom: 2e9 })] }),
+      'rates.freeFrom: too-big',
+    ],
+    [
+      'a tax of 1250 %',
+      makeBook({ taxes: [{ id: 't', name: 'T', region: { country: 'CA' }, points: 125_000, on: 'both' }] }),
+      'taxes.points: too-big',
+    ],
+    [
+      'too many steps',
+      makeBook({
+        rates: [
+          makeRate({
+            price: {
+              kind: 'steps',
+              basis: 'weight',
+              per: 'order',
+              steps: Array.from({ length: 2_001 }, (_, from) => ({ from, amount: 1 })),
+            },
+          }),
+        ],
+      }),
+      'rates.price.steps: too-long',
+    ],
+    [
+      'a pattern that is none',
+      makeBook({ zones: [makeZone('country', { includes: [{ country: 'CA', postal: ['B3*H'] }] })] }),
+      'zones[0].includes[0].postal[0]: bad-pattern',
+    ],
+    ['a rate of no zone', makeBook({ rates: [makeRate({ zoneId: 'gone' })] }), 'rates[0].zoneId: dangling'],
+  ])('%s', (_, book, told) => expect(codes(book)).toContain(told));
+
+  test('is nothing where the change is sound, and what is not new is not read', () => {
+    expect(codes(makeBook({ rates: [makeRate({ freeFrom: 5_000 })] }))).toEqual([]);
+    const odd = { ...makeRate(), freeFrom: -1 };
+    const was = { ...before, book: { ...makeBook(), rates: [odd] } };
+    const zones = [makeZone('country', { name: 'Other' })];
+    expect(changedFaults(was, { ...was, book: { ...was.book, zones } })).toEqual([]);
+  });
+
+  test('is found in goods, trials and rows of long lists', () => {
+    const heavy = makeCatalogue(makeGood('pot', { weight: 2e8 }));
+    expect(changedFaults(before, { ...before, catalogue: heavy }).map(({ path }) => path)).toEqual([
+      'goods.weight',
+    ]);
+    const trial = {
+      id: 't',
+      name: '',
+      request: { destination: null, lines: [], placedAt: 'now' },
+      expects: [],
+    };
+    expect(changedFaults(before, { ...before, trials: [trial] }).length).toBeGreaterThan(0);
+    const line = { country: 'CA', pattern: 'B3H*', served: true, cashOnDelivery: false, days: 900 };
+    expect(codes(makeBook({ postalList: [line] }))).toEqual(['postalList.days: too-big']);
+    const rows = [{ country: 'CA', from: 0, amount: -5 }];
+    expect(codes(makeBook({ rateTables: [{ id: 't', name: 'T', basis: 'weight', rows }] }))).toEqual([
+      'rateTables.rows[0].amount: too-small',
+    ]);
+  });
+});

@@ -1,0 +1,18 @@
+import type { Middleware } from '@reduxjs/toolkit';
+import { faultSentence } from '../../core/words/fault-sentence.ts';
+import type { DraftState } from './draft.ts';
+import { told } from './session.ts';
+
+/** Says so where an edit was refused: the draft is as it was before it. */
+export const tellRefusals: Middleware = (store) => (next) => (action) => {
+  const refusedOf = (): DraftState['refused'] => (store.getState() as { draft: DraftState }).draft.refused;
+  const before = refusedOf();
+  const result = next(action);
+  const refused = refusedOf();
+  if (refused && refused !== before) {
+    const [fault] = refused.faults;
+    const why = fault ? `${fault.path.split('.').at(-1) ?? ''}: ${faultSentence(fault)}` : '';
+    store.dispatch(told({ text: `Not changed: ${refused.label}. ${why}`, undo: false }));
+  }
+  return result;
+};

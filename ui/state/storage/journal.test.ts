@@ -1,0 +1,88 @@
+import { makeShelf, makeTabs, type TestShelf } from '../../testing/shelf.ts';
+import { loadDemoShop } from '../demo.ts';
+import { edit, undone } from '../draft.ts';
+import { makeStore, type AppStore } from '../store.ts';
+import { makeJournal, takeUpJournals, type Journal } from './journal.ts';
+import { keepStore } from './keep.ts';
+import { readStart } from './start.ts';
+import type { Writer } from './writer.ts';
+
+interface Opened {
+  store: AppStore;
+  writer: Writer;
+  journal: Journal;
+  taken: number;
+}
+
+const NONE_OPEN = (_: string): boolean => false;
+
+/** Opens the program over two shelves, as the page does. */
+const open = async (shelf: TestShelf, small: TestShelf, id: string, isOpen = NONE_OPEN): Promise<Opened> => {
+  const tabs = makeTabs()(id);
+  const start = await readStart(shelf, loadDemoShop);
+  const stamp = start.stamp ?? null;
+  const journal = makeJournal(small, id, stamp);
+  const store = makeStore(start, [journal.middleware]);
+  const writer = keepStore(store, shelf, tabs, loadDemoShop, stamp, journal);
+  const taken = await takeUpJournals(store, small, stamp, isOpen);
+  return { store, writer, journal, taken };
+};
+
+const rename = (name: string) => edit('setZone', { id: 'west', changes: { name } }, 'West: name');
+const west = ({ store }: Opened): string | undefined =>
+  store.getState().draft.workbook.book.zones.find((zone) => zone.id === 'west')?.name;
+
+test('an edit is there at the next start, however soon the page is left', async () => {
+  const [shelf, small] = [makeShelf(), makeShelf()];
+  const one = await open(shelf, small, 'one');
+  one.store.dispatch(rename('Far West'));
+  // The page is gone before anything was written to the draft.
+  const two = await open(shelf, small, 'two');
+  expect([west(two), two.taken]).toEqual(['Far West', 1]);
+  two.store.dispatch(undone());
+  const three = await open(shelf, small, 'three');
+  expect(west(three)).toBe('West');
+});
+
+test('what the draft already holds is not made again', async () => {
+  const [shelf, small] = [makeShelf(), makeShelf()];
+  const one = await open(shelf, small, 'one');
+  one.store.dispatch(rename('Far West'));
+  await one.writer.flush();
+  expect(small.kept.size).toBe(0);
+  one.store.dispatch(rename('Farther West'));
+  const two = await open(shelf, small, 'two');
+  expect([west(two), two.taken]).toEqual(['Farther West', 1]);
+  await two.writer.flush();
+  const three = await open(shelf, small, 'three');
+  expect([west(three), three.taken]).toEqual(['Farther West', 0]);
+});
+
+test('a tab that is open keeps its own edits, and what another has gone on from is left', async () => {
+  const [shelf, small] = [makeShelf(), makeShelf()];
+  const one = await open(shelf, small, 'one');
+  one.store.dispatch(rename('Far West'));
+  const two = await open(shelf, small, 'two', (id) => id === 'one');
+  expect([west(two), two.taken]).toEqual(['West', 0]);
+  two.store.dispatch(rename('Wild West'));
+  await two.writer.flush();
+  const three = await open(shelf, small, 'three');
+  expect(west(three)).toBe('Wild West');
+});
+
+test('a journal that cannot be written or read is told, and harms nothing', async () => {
+  const [shelf, small] = [makeShelf(), makeShelf()];
+  small.refuse = () => new Error('full');
+  const one = await open(shelf, small, 'one');
+  one.store.dispatch(rename('Far West'));
+  await Promise.resolve();
+  await Promise.resolve();
+  expect(one.journal.isSafe()).toBe(false);
+  expect(one.writer.waiting()).toEqual(['workbook']);
+  await one.writer.flush();
+  expect([one.journal.isSafe(), one.writer.waiting()]).toEqual([true, []]);
+  small.refuse = () => null;
+  await small.setItem('emporos-journal/gone', '{"base": 3');
+  const two = await open(shelf, small, 'two');
+  expect([west(two), two.taken, small.kept.size]).toEqual(['Far West', 0, 0]);
+});

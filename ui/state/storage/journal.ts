@@ -1,0 +1,128 @@
+import type { Middleware } from '@reduxjs/toolkit';
+import { z } from 'zod';
+import { EDITS, type EditName } from '../edits/edits.ts';
+import { edit, redone, undone, type DraftState } from '../draft.ts';
+import type { AppStore } from '../store.ts';
+import type { Shelf } from './writer.ts';
+
+/**
+ * The edits that are not yet in the kept draft, written at the moment they are made into the browser's small storage,
+ * which writes at once. The next start takes them up where the page was left too soon for the draft to be kept.
+ */
+export interface Journal {
+  /** Notes each edit of the store as it is made. */
+  middleware: Middleware;
+  /** The draft is kept up to a revision, under a stamp; what is later stays noted. */
+  keptUpTo: (revision: number, stamp: string | null) => void;
+  /** Whether every edit that is not kept yet is at least noted. */
+  isSafe: () => boolean;
+}
+
+const PREFIX = 'emporos-journal/';
+
+const entrySchema = z.object({
+  revision: z.int().min(1),
+  kind: z.enum(['edit', 'undo', 'redo']),
+  name: z.string().optional(),
+  payload: z.unknown(),
+  label: z.string().optional(),
+  visit: z.string().nullable().optional(),
+});
+type Entry = z.infer<typeof entrySchema>;
+const journalSchema = z.object({ base: z.string().nullable(), entries: z.array(entrySchema).max(10_000) });
+
+interface EditAction {
+  type: string;
+  payload: { name: string; payload: unknown; label: string; visit: string | null };
+}
+
+const entryOf = (action: unknown, revision: number): Entry => {
+  if (undone.match(action)) return { revision, kind: 'undo', payload: null };
+  if (redone.match(action)) return { revision, kind: 'redo', payload: null };
+  const { name, payload, label, visit } = (action as EditAction).payload;
+  return { revision, kind: 'edit', name, payload, label, visit };
+};
+
+/** The journal of one tab; `base` is the stamp of the draft that its edits are made over. */
+export const makeJournal = (shelf: Shelf, tab: string, base: string | null): Journal => {
+  const key = PREFIX + tab;
+  let entries: Entry[] = [];
+  let over = base;
+  let isSafe = true;
+  const write = (): void => {
+    const wish =
+      entries.length === 0
+        ? shelf.removeItem(key)
+        : shelf.setItem(key, JSON.stringify({ base: over, entries }));
+    wish.then(
+      () => void (isSafe = true),
+      () => void (isSafe = entries.length === 0),
+    );
+  };
+  return {
+    middleware: (store) => (next) => (action) => {
+      const revisionOf = (): number => (store.getState() as { draft: DraftState }).draft.revision;
+      const before = revisionOf();
+      const result = next(action);
+      const revision = revisionOf();
+      if (revision !== before) {
+        entries.push(entryOf(action, revision));
+        write();
+      }
+      return result;
+    },
+    keptUpTo: (revision, stamp) => {
+      entries = entries.filter((entry) => entry.revision > revision);
+      over = stamp;
+      write();
+    },
+    isSafe: () => isSafe,
+  };
+};
+
+const isEditName = (name: string | undefined): name is EditName =>
+  name !== undefined && Object.hasOwn(EDITS, name);
+
+const replay = (store: AppStore, { kind, name, payload, label = '', visit = null }: Entry): void => {
+  if (kind === 'undo') store.dispatch(undone());
+  else if (kind === 'redo') store.dispatch(redone());
+  else if (isEditName(name)) store.dispatch(edit(name, payload as never, label, visit));
+};
+
+/** The edits of a journal that the kept draft lacks; none where it has gone another way since. */
+const missing = (text: string, tab: string, stamp: string | null): Entry[] => {
+  const read = journalSchema.safeParse(JSON.parse(text));
+  if (!read.success) return [];
+  const { base, entries } = read.data;
+  const [writer, revision] = stamp?.split(':') ?? [];
+  if (writer === tab) return entries.filter((entry) => entry.revision > Number(revision));
+  return base === stamp ? entries : [];
+};
+
+/**
+ * Makes the edits again that other tabs noted and could not keep before they were closed. `isOpen` tells which tabs
+ * still are: those keep their own. Gives how many edits were taken up.
+ */
+export const takeUpJournals = async (
+  store: AppStore,
+  shelf: Shelf,
+  stamp: string | null,
+  isOpen: (tab: string) => boolean,
+): Promise<number> => {
+  const keys = (await shelf.getAllKeys()).filter((key) => key.startsWith(PREFIX));
+  let taken = 0;
+  for (const key of keys) {
+    const tab = key.slice(PREFIX.length);
+    const text = isOpen(tab) ? null : await shelf.getItem(key);
+    if (text === null) continue;
+    const before = store.getState().draft.revision;
+    try {
+      for (const entry of missing(text, tab, stamp)) replay(store, entry);
+    } catch {
+      // What cannot be made again is left; the draft is as it was kept.
+    }
+    taken += store.getState().draft.revision - before;
+    await shelf.removeItem(key);
+  }
+  return taken;
+};
