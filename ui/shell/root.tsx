@@ -8,7 +8,7 @@ import { demoOrdersCame } from '../state/orders.ts';
 import { initialDraft } from '../state/draft.ts';
 import { carryOver, deviceShelf, smallShelf } from '../state/storage/shelf.ts';
 import { StartFault } from './start-fault.tsx';
-import { makeJournal, takeUpJournals } from '../state/storage/journal.ts';
+import { makeJournal, tabsLeft, takeUpJournals } from '../state/storage/journal.ts';
 import { keepStore } from '../state/storage/keep.ts';
 import { keepProved } from '../workers/keep-proved.ts';
 import { browserTabs } from '../state/storage/tabs.ts';
@@ -37,17 +37,18 @@ const NOTED = ['workbook', 'session'];
 
 const openStore = async (): Promise<AppStore> => {
   const tabs = browserTabs();
+  const left = await tabsLeft(smallShelf, tabs.isGone);
   const start = await tabs.alone(async () => {
     await carryOver(smallShelf, deviceShelf);
     return readStart(deviceShelf, loadDemoShop);
   });
   const stamp = start.stamp ?? null;
-  const journal = makeJournal(smallShelf, tabs.id, stamp);
+  const over = start.draftStamp ?? null;
+  const journal = makeJournal(smallShelf, tabs.id, over);
   const store = makeStore(start, [journal.middleware]);
   const writer = keepStore(store, deviceShelf, tabs, loadDemoShop, stamp, journal);
   const flush = (): void => void writer.flush();
-  const open = await tabs.open();
-  await takeUpJournals(store, smallShelf, stamp, (tab) => open.has(tab));
+  await takeUpJournals(store, smallShelf, over, left);
   window.addEventListener('beforeunload', (event) => {
     const [first] = writer.waiting().filter((name) => !NOTED.includes(name) || !journal.isSafe());
     if (first !== undefined) event.preventDefault();

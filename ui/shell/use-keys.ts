@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { choicesOpened, keysToggled, slipOpened, trialChosen, trialEditing } from '../state/session.ts';
 import { redone, undone } from '../state/draft.ts';
 import { selectSlip, selectTrials, selectTrial } from '../state/selectors.ts';
@@ -111,7 +111,8 @@ export const useKeys = (): void => {
   };
 
   const letters = session.letterKeys;
-  useEffect(() => {
+  // Before the page is seen: a key pressed at once counts.
+  useLayoutEffect(() => {
     const listen = (event: KeyboardEvent): void => {
       if (latest.current) onKey(event, letters, latest.current);
     };

@@ -23,6 +23,8 @@ export interface Start {
   storage?: Partial<StorageStatus>;
   /** The stamp of the tab that wrote the draft last. */
   stamp?: string | null;
+  /** The stamp inside the draft itself: what it was written with, where a write was cut short. */
+  draftStamp?: string | null;
 }
 
 const NO_ORDERS: PastOrder[] = [];

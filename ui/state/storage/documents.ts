@@ -41,6 +41,8 @@ const draftSchema = z.object({
   version: z.literal(VERSIONS.draft),
   goodsStamp: stampSchema,
   changedAt: z.string().nullable(),
+  /** Which tab wrote it, at which revision: what the journal of edits goes by. */
+  stamp: z.string().nullish(),
   book: z.unknown(),
   trials: z.unknown(),
   accepted: z.unknown().optional(),
@@ -102,6 +104,8 @@ const shortSteps = (steps: readonly HistoryStep[]): readonly HistoryStep[] => {
 export interface KeptDraft {
   draft: DraftState;
   changedAt: string | null;
+  /** The tab and revision that wrote it; null where none is named. */
+  stamp: string | null;
 }
 
 /** What is accepted of the errata; what cannot be read is none, and the errata come back. */
@@ -138,18 +142,20 @@ export const readDraft = (text: string, goods: KeptGoods): KeptDraft | null => {
     goodsStamp: goods.goodsStamp,
     refused: null,
   };
-  return { draft, changedAt: document.changedAt };
+  return { draft, changedAt: document.changedAt, stamp: document.stamp ?? null };
 };
 
 /** The text of a draft with its history; the goods and the long lists are a document of their own. */
 export const writeDraft = (
   { workbook: { book, trials, accepted }, past, future, goodsStamp }: DraftState,
   changedAt: string | null,
+  stamp: string | null = null,
 ): string =>
   JSON.stringify({
     version: VERSIONS.draft,
     goodsStamp,
     changedAt,
+    stamp,
     book: { ...book, rateTables: [], postalList: [] },
     trials,
     accepted,

@@ -2,7 +2,7 @@ import { makeShelf, makeTabs, type TestShelf } from '../../testing/shelf.ts';
 import { loadDemoShop } from '../demo.ts';
 import { edit, undone } from '../draft.ts';
 import { makeStore, type AppStore } from '../store.ts';
-import { makeJournal, takeUpJournals, type Journal } from './journal.ts';
+import { makeJournal, tabsLeft, takeUpJournals, type Journal } from './journal.ts';
 import { keepStore } from './keep.ts';
 import { readStart } from './start.ts';
 import type { Writer } from './writer.ts';
@@ -14,17 +14,19 @@ interface Opened {
   taken: number;
 }
 
-const NONE_OPEN = (_: string): boolean => false;
+const ALL_GONE = async (_: string): Promise<boolean> => true;
 
 /** Opens the program over two shelves, as the page does. */
-const open = async (shelf: TestShelf, small: TestShelf, id: string, isOpen = NONE_OPEN): Promise<Opened> => {
+const open = async (shelf: TestShelf, small: TestShelf, id: string, isGone = ALL_GONE): Promise<Opened> => {
   const tabs = makeTabs()(id);
+  const left = await tabsLeft(small, isGone);
   const start = await readStart(shelf, loadDemoShop);
   const stamp = start.stamp ?? null;
-  const journal = makeJournal(small, id, stamp);
+  const over = start.draftStamp ?? null;
+  const journal = makeJournal(small, id, over);
   const store = makeStore(start, [journal.middleware]);
   const writer = keepStore(store, shelf, tabs, loadDemoShop, stamp, journal);
-  const taken = await takeUpJournals(store, small, stamp, isOpen);
+  const taken = await takeUpJournals(store, small, over, left);
   return { store, writer, journal, taken };
 };
 
@@ -42,6 +44,17 @@ test('an edit is there at the next start, however soon the page is left', async 
   two.store.dispatch(undone());
   const three = await open(shelf, small, 'three');
   expect(west(three)).toBe('West');
+});
+
+test.each([1, 2, 3])('an edit survives the page being gone after write %i of keeping it', async (at) => {
+  const [shelf, small] = [makeShelf(), makeShelf()];
+  const one = await open(shelf, small, 'one');
+  one.store.dispatch(rename('Far West'));
+  shelf.refuse = (asked) => (asked > at ? new Error('gone') : null);
+  await one.writer.flush();
+  shelf.refuse = () => null;
+  const two = await open(shelf, small, 'two');
+  expect(west(two)).toBe('Far West');
 });
 
 test('what the draft already holds is not made again', async () => {
@@ -62,7 +75,7 @@ test('a tab that is open keeps its own edits, and what another has gone on from 
   const [shelf, small] = [makeShelf(), makeShelf()];
   const one = await open(shelf, small, 'one');
   one.store.dispatch(rename('Far West'));
-  const two = await open(shelf, small, 'two', (id) => id === 'one');
+  const two = await open(shelf, small, 'two', async (id) => id !== 'one');
   expect([west(two), two.taken]).toEqual(['West', 0]);
   two.store.dispatch(rename('Wild West'));
   await two.writer.flush();

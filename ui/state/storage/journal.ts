@@ -99,21 +99,30 @@ const missing = (text: string, tab: string, stamp: string | null): Entry[] => {
   return base === stamp ? entries : [];
 };
 
+/** The tabs that noted edits and are gone: what they noted is to be taken up. Asked before the draft is read. */
+export const tabsLeft = async (
+  shelf: Shelf,
+  isGone: (tab: string) => Promise<boolean>,
+): Promise<string[]> => {
+  const keys = (await shelf.getAllKeys()).filter((key) => key.startsWith(PREFIX));
+  const tabs = keys.map((key) => key.slice(PREFIX.length));
+  const gone = await Promise.all(tabs.map(isGone));
+  return tabs.filter((_, at) => gone[at]);
+};
+
 /**
- * Makes the edits again that other tabs noted and could not keep before they were closed. `isOpen` tells which tabs
- * still are: those keep their own. Gives how many edits were taken up.
+ * Makes the edits again that tabs noted and could not keep before they were closed. Gives how many were taken up.
  */
 export const takeUpJournals = async (
   store: AppStore,
   shelf: Shelf,
   stamp: string | null,
-  isOpen: (tab: string) => boolean,
+  tabs: readonly string[],
 ): Promise<number> => {
-  const keys = (await shelf.getAllKeys()).filter((key) => key.startsWith(PREFIX));
   let taken = 0;
-  for (const key of keys) {
-    const tab = key.slice(PREFIX.length);
-    const text = isOpen(tab) ? null : await shelf.getItem(key);
+  for (const tab of tabs) {
+    const key = PREFIX + tab;
+    const text = await shelf.getItem(key);
     if (text === null) continue;
     const before = store.getState().draft.revision;
     try {

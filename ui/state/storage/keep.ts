@@ -70,7 +70,7 @@ const keepWorkbook = async (keeper: Keeper): Promise<void> => {
       await shelf.setItem(KEYS.catalogue, writeGoods(draft));
       keeper.goodsWritten = draft.goodsStamp;
     }
-    await shelf.setItem(KEYS.draft, writeDraft(draft, storage.changedAt));
+    await shelf.setItem(KEYS.draft, writeDraft(draft, storage.changedAt, mine));
     keeper.journal?.keptUpTo(draft.revision, mine);
   });
   tabs.announce(WORKBOOK);
@@ -145,7 +145,7 @@ const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
     if (writer.isBusy() || start.stamp === keeper.stamp) return;
     keeper.stamp = start.stamp ?? null;
     keeper.goodsWritten = start.draft.goodsStamp;
-    keeper.journal?.keptUpTo(store.getState().draft.revision, start.stamp ?? null);
+    keeper.journal?.keptUpTo(store.getState().draft.revision, start.draftStamp ?? null);
     store.dispatch(draftTaken(start.draft));
     store.dispatch(changedNow(start.storage?.changedAt ?? null));
     store.dispatch(told({ text: 'The draft was changed in another tab, and is shown here.', undo: false }));

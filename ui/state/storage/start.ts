@@ -46,6 +46,7 @@ export const readStart = async (shelf: Shelf, demo: Demo): Promise<Start> => {
       news,
     },
     stamp,
+    draftStamp: found?.stamp ?? null,
     ...(device ? { session: device.session, basket: device.basket } : {}),
   };
 };

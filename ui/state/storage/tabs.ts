@@ -4,8 +4,8 @@ export interface Tabs {
   id: string;
   /** Runs while no other tab runs anything of this kind. */
   alone: <T>(run: () => Promise<T>) => Promise<T>;
-  /** The ids of the tabs that are open. */
-  open: () => Promise<ReadonlySet<string>>;
+  /** Whether another tab is closed; one that is just closing is waited for. */
+  isGone: (tab: string) => Promise<boolean>;
   /** Tells the others what was kept: the workbook, or the key of a month of orders. */
   announce: (what: string) => void;
   /** Calls back when another tab has kept something. */
@@ -14,6 +14,8 @@ export interface Tabs {
 
 const CHANNEL = 'emporos';
 const TAB = 'emporos-tab/';
+/** So long may a tab that was left still hold what it held. */
+const CLOSING_MS = 1_000;
 
 /** The browser's tabs, by its locks and its channel between pages; a browser without them has one tab. */
 export const browserTabs = (): Tabs => {
@@ -23,10 +25,10 @@ export const browserTabs = (): Tabs => {
   void navigator.locks?.request(TAB + id, () => new Promise(() => undefined));
   return {
     id,
-    open: async () => {
-      const { held = [] } = (await navigator.locks?.query()) ?? {};
-      const names = held.flatMap(({ name }) => (name?.startsWith(TAB) ? [name.slice(TAB.length)] : []));
-      return new Set([id, ...names]);
+    isGone: async (tab) => {
+      if (!navigator.locks) return true;
+      const signal = AbortSignal.timeout(CLOSING_MS);
+      return navigator.locks.request(TAB + tab, { signal }, () => true).catch(() => false);
     },
     alone: async (run) => (navigator.locks ? await navigator.locks.request(CHANNEL, run) : await run()),
     announce: (what) => channel?.postMessage(what),
