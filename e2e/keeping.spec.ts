@@ -168,7 +168,7 @@ test('a device whose database is blocked says so, and opens once it is free', as
   await expect(lastChanged(page)).toHaveValue('Wrack & Thistle');
 });
 
-test('a document that cannot be read is set aside, told, and the rest opens', async ({ page }) => {
+test('a shop that cannot be read is told, set aside and never silently the demo', async ({ page }) => {
   await openProgram(page, '/settings');
   await fill(page, NAME, 'Kelp & Thistle');
   await waitUntilKept(page);
@@ -181,9 +181,14 @@ test('a document that cannot be read is set aside, told, and the rest opens', as
     opening.result.close();
   });
   await page.reload();
-  await expect(page.getByText(/could not be read and was set aside, not overwritten: draft/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Your shop is kept, and cannot be read' })).toBeVisible();
+  await expect(page.getByRole('list', { name: 'What is wrong' })).toContainText('This is not JSON');
+  await expect(lastChanged(page)).toBeHidden();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a file' }).first().click();
+  expect((await saved).suggestedFilename()).toMatch(/^set-aside-draft-/);
+  await page.getByRole('button', { name: 'Go on with the demo shop for now' }).click();
   await expect(lastChanged(page)).toHaveValue('Wrack & Thistle');
-  await page.getByRole('button', { name: 'Understood' }).click();
   await page.getByRole('tab', { name: 'Data' }).click();
   await page.getByRole('button', { name: 'Throw away' }).click();
   await expect(page.getByText('Set aside', { exact: true })).toBeHidden();

@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { lazy, useEffect, useState, type ReactNode } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
@@ -15,6 +15,7 @@ import { browserTabs } from '../state/storage/tabs.ts';
 import { readStart } from '../state/storage/start.ts';
 import { makeStore, useAppSelector, type AppStore } from '../state/store.ts';
 import { animatePlainly } from './animations.ts';
+import { Later } from './later.tsx';
 import { keepOffline } from './offline.ts';
 import { useShippedFonts } from '../theme/fonts.ts';
 import { Icon } from '../theme/icon.tsx';
@@ -31,6 +32,11 @@ const askToPersist = (store: AppStore): void => {
     void navigator.storage?.persist?.();
   });
 };
+
+const UnreadShop = lazy(() => import('./unread-shop.tsx'));
+
+/** The documents that the shop consists of. */
+const SHOP = ['draft', 'catalogue'];
 
 /** What may be left unwritten: edits are in the journal, and a session is no loss. */
 const NOTED = ['workbook', 'session'];
@@ -120,6 +126,20 @@ const useStore = () => {
   return { store, fault, open, goWithout: () => void storeWithoutShelf().then(setStore) };
 };
 
+/** The program, unless the kept shop could not be read: the demo never takes its place without a word. */
+const Readable = ({ children }: { children: ReactNode }) => {
+  const [goesOn, setGoesOn] = useState(false);
+  const isUnread = useAppSelector(({ storage }) =>
+    storage.news.some(({ why, document }) => why === 'unreadable' && SHOP.includes(document)),
+  );
+  if (!isUnread || goesOn) return children;
+  return (
+    <Later>
+      <UnreadShop onGoOn={() => setGoesOn(true)} />
+    </Later>
+  );
+};
+
 /** Everything that a page stands in: the store read from this device, the fonts, the theme. */
 export const Root = ({ children }: { children: ReactNode }) => {
   const fonts = useShippedFonts();
@@ -136,7 +156,9 @@ export const Root = ({ children }: { children: ReactNode }) => {
   return (
     <Provider store={store}>
       <SafeAreaProvider>
-        <Themed>{children}</Themed>
+        <Themed>
+          <Readable>{children}</Readable>
+        </Themed>
       </SafeAreaProvider>
     </Provider>
   );

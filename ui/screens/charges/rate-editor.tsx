@@ -33,8 +33,8 @@ interface Props {
 const styles = (inks: Inks) => ({
   columns: { flexDirection: 'row', gap: 28, alignItems: 'flex-start' } as const,
   rows: { gap: 12 },
-  price: { flex: 5, minWidth: 0 },
-  curve: { flex: 6, minWidth: 0 },
+  price: { flex: 6, minWidth: 0 },
+  curve: { flex: 5, minWidth: 0 },
   note: note(inks),
   off: { ...aside, color: inks.doubt },
   offRow: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,

@@ -35,7 +35,9 @@ export const readStart = async (shelf: Shelf, demo: Demo): Promise<Start> => {
   const stamp = await shelf.getItem(KEYS.stamp);
   const goods = await read(KEYS.catalogue, readGoods);
   const kept = goods ?? { catalogue: (await demo()).catalogue, goodsStamp: 0 };
-  const found = await read(KEYS.draft, (text) => readDraft(text, kept));
+  // A book never goes with the goods of another shop: where its goods cannot be read, both are set aside.
+  const isWhole = goods !== null || news.length === 0;
+  const found = await read(KEYS.draft, (text) => (isWhole ? readDraft(text, kept) : null));
   const device = await read(KEYS.session, readSession);
   return {
     draft: found?.draft ?? initialDraft(await demo()),
