@@ -52,7 +52,7 @@ export const sellsToSchema = z.strictObject({
   mode: z.enum(['everywhere', 'listed']),
   countries: z.array(countrySchema).max(300),
   closedRegions: z.array(regionSchema).max(5_000),
-  /** In a country that has any here, only these are open. */
+  /** In a country that is named here, only these regions are open. */
   onlyRegions: z.array(regionSchema).max(5_000).optional(),
   /** Whether what does not travel is sold to every country. */
   digitalEverywhere: z.boolean().optional(),

@@ -38,7 +38,7 @@ const UnreadShop = lazy(() => import('./unread-shop.tsx'));
 /** The documents that the shop consists of. */
 const SHOP = ['draft', 'catalogue'];
 
-/** What may be left unwritten: edits are in the journal, and a session is no loss. */
+/** What the browser does not ask about: the journal holds the edits, and the rest is only this device's settings. */
 const NOTED = ['workbook', 'session'];
 
 const openStore = async (): Promise<AppStore> => {

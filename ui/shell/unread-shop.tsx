@@ -55,8 +55,8 @@ const UnreadShop = ({ onGoOn }: { onGoOn: () => void }) => {
           Your shop is kept, and cannot be read
         </Text>
         <Text>
-          Nothing of it is lost or written over: a copy is set aside on this device. Save it as a file now;
-          you can mend the file and open it again under Settings, Data.
+          Nothing of it is lost or written over: a copy is set aside on this device. Save it as a file, so
+          that it can be mended.
         </Text>
         {faults && faults.length > 0 ? (
           <View role="list" aria-label="What is wrong">
@@ -72,8 +72,8 @@ const UnreadShop = ({ onGoOn }: { onGoOn: () => void }) => {
         ) : null}
         <AsideList />
         <Text style={style.note}>
-          To look around meanwhile, or to open a file you saved earlier, go on with the made-up demo shop.
-          Your own comes back when you open its file.
+          To go on from a shop file you saved earlier, go on with the made-up demo shop and open your file
+          under Settings, Data. The copy stays there until you throw it away.
         </Text>
         <View style={style.row}>
           <Button mode="outlined" onPress={goOn}>

@@ -11,7 +11,7 @@ export const tellRefusals: Middleware = (store) => (next) => (action) => {
   const refused = refusedOf();
   if (refused && refused !== before) {
     const [fault] = refused.faults;
-    const why = fault ? `${fault.path.split('.').at(-1) ?? ''}: ${faultSentence(fault)}` : '';
+    const why = fault ? faultSentence(fault) : '';
     store.dispatch(told({ text: `Not changed: ${refused.label}. ${why}`, undo: false }));
   }
   return result;
