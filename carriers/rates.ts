@@ -6,6 +6,12 @@ import type { OnePriceBox, Surcharge, Tariff, TariffService } from './tariff.ts'
 import { isoWeekOf } from './working-days.ts';
 
 type Parcel = CarrierQuestion['parcels'][number];
+
+/** A parcel with its sides, the longest first; none where its size is not stated. */
+interface Measured {
+  parcel: Parcel;
+  sides: readonly number[];
+}
 type Refused = Extract<CarrierAnswer, { ok: false }>;
 
 const refusal = ({ key }: CarrierQuestion, text: string): Refused => ({
@@ -45,9 +51,19 @@ const isIn = (areas: readonly string[], to: Destination): boolean => {
 const sidesOf = ({ size }: Parcel): number[] =>
   size ? [size.length, size.width, size.height].sort((a, b) => b - a) : [];
 
+/** Each parcel measured; those that are one and the same, which alike parcels of an order are, only once. */
+const measuredOf = (parcels: readonly Parcel[]): Measured[] => {
+  const measured = new Map<Parcel, Measured>();
+  return parcels.map((parcel) => {
+    const known = measured.get(parcel) ?? { parcel, sides: sidesOf(parcel) };
+    measured.set(parcel, known);
+    return known;
+  });
+};
+
 /** Whether a service takes a parcel: weight, longest side, length and girth, thickness. */
-const takes = ({ greatest }: TariffService, parcel: Parcel): boolean => {
-  const [long = 0, wide = 0, thick] = sidesOf(parcel);
+const takes = ({ greatest }: TariffService, { parcel, sides }: Measured): boolean => {
+  const [long = 0, wide = 0, thick] = sides;
   if (parcel.weight > greatest.weight || long > greatest.longestSide) return false;
   if (greatest.thickness !== undefined && (thick === undefined || thick > greatest.thickness)) return false;
   return greatest.lengthAndGirth === undefined || long + 2 * (wide + (thick ?? 0)) <= greatest.lengthAndGirth;
@@ -101,10 +117,11 @@ const basicPrice = (
 
 const surchargeTimes = (
   { when, each }: Surcharge,
-  { parcels, to, residential, insured }: CarrierQuestion,
+  { to, residential, insured }: CarrierQuestion,
+  parcels: readonly Measured[],
 ): number => {
   const all = each === 'parcel' ? parcels.length : 1;
-  const some = (holds: (parcel: Parcel) => boolean): number =>
+  const some = (holds: (parcel: Measured) => boolean): number =>
     each === 'parcel' ? parcels.filter(holds).length : Number(parcels.some(holds));
   switch (when.kind) {
     case 'residential':
@@ -112,18 +129,23 @@ const surchargeTimes = (
     case 'remote':
       return isIn(when.areas, to) ? all : 0;
     case 'long-side':
-      return some((parcel) => (sidesOf(parcel)[0] ?? 0) > when.over);
+      return some(({ sides: [long = 0] }) => long > when.over);
     case 'heavy':
-      return some(({ weight }) => weight > when.over);
+      return some(({ parcel: { weight } }) => weight > when.over);
     case 'insured':
       return insured >= when.from ? all : 0;
   }
 };
 
-const surchargesOn = ({ surcharges }: Tariff, { code }: TariffService, question: CarrierQuestion): number =>
+const surchargesOn = (
+  { surcharges }: Tariff,
+  { code }: TariffService,
+  question: CarrierQuestion,
+  parcels: readonly Measured[],
+): number =>
   surcharges
     .filter(({ services }) => services === undefined || services.includes(code))
-    .reduce((sum, surcharge) => sum + surcharge.amount * surchargeTimes(surcharge, question), 0);
+    .reduce((sum, surcharge) => sum + surcharge.amount * surchargeTimes(surcharge, question, parcels), 0);
 
 const coverPrice = ({ cover }: Tariff, { insured }: CarrierQuestion): number =>
   Math.ceil(Math.max(0, insured - cover.included) / cover.step) * cover.amount;
@@ -133,14 +155,17 @@ const chargeOf = (
   tariff: Tariff,
   service: TariffService,
   question: CarrierQuestion,
-  zone: number,
-  off: number,
+  parcels: readonly Measured[],
+  { zone, off }: { zone: number; off: number },
 ): number => {
   const list = basicPrice(tariff, service, question.parcels, zone);
   const basic = list - pointsOf(list, off);
   const fuel = tariff.fuel[isoWeekOf(question.shipDate) % tariff.fuel.length] ?? 0;
   return (
-    basic + pointsOf(basic, fuel) + surchargesOn(tariff, service, question) + coverPrice(tariff, question)
+    basic +
+    pointsOf(basic, fuel) +
+    surchargesOn(tariff, service, question, parcels) +
+    coverPrice(tariff, question)
   );
 };
 
@@ -171,12 +196,14 @@ export const ratesBy = (tariff: Tariff, question: CarrierQuestion): CarrierAnswe
   const off = discountOf(tariff, question);
   if (typeof off !== 'number') return off;
   const zone = zoneOf(tariff, question);
+  const parcels = measuredOf(question.parcels);
+  const unlike = [...new Set(parcels)];
   const services = tariff.services.flatMap((service) => {
     const days = zone === null ? null : service.days[zone];
     if (zone === null || !days || isIn(service.notTo ?? [], question.to)) return [];
-    if (!question.parcels.every((parcel) => takes(service, parcel))) return [];
+    if (!unlike.every((parcel) => takes(service, parcel))) return [];
     const { code, name } = service;
-    return [{ code, name, amount: chargeOf(tariff, service, question, zone, off), days }];
+    return [{ code, name, amount: chargeOf(tariff, service, question, parcels, { zone, off }), days }];
   });
   return { key: question.key, ok: true, services };
 };

@@ -1,4 +1,6 @@
 const SIDES = 6;
+/** Room for so many spaces at first; most fillings need no more. */
+const FIRST_ROOM = 12;
 
 /**
  * What is still free in a container, as the greatest cuboids that hold nothing: they overlap, and each
@@ -6,8 +8,8 @@ const SIDES = 6;
  */
 export class FreeSpace {
   count = 1;
-  #list = new Int32Array(SIDES * 64);
-  #fresh = new Int32Array(SIDES * 64);
+  #list = new Int32Array(SIDES * FIRST_ROOM);
+  #fresh = new Int32Array(SIDES * FIRST_ROOM);
   #freshCount = 0;
 
   constructor(

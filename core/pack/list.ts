@@ -67,18 +67,22 @@ const eachParcel = <T>(runs: readonly ParcelRun[], make: (run: ParcelRun) => T):
 export const parcelsOf = (runs: readonly ParcelRun[], lines: readonly BasketLine[]): Parcel[] =>
   eachParcel(runs, (run) => parcelOf(run, lines));
 
-/** The same parcels as a carrier is told of them: weight, size and box, without what lies where in them. */
-export const outsidesOf = (
+/** The outside of a parcel: its weight in grams, its size and box, without what lies where in it. */
+type Outside = Pick<Parcel, 'weight' | 'size' | 'boxId'>;
+
+/** The same parcels as `make` tells of their outsides, once for all that are alike, up to a thousand parcels. */
+export const outsidesOf = <T>(
   runs: readonly ParcelRun[],
   lines: readonly BasketLine[],
-): Pick<Parcel, 'weight' | 'size' | 'boxId'>[] =>
+  make: (outside: Outside) => T,
+): T[] =>
   eachParcel(runs, (run) => {
     const size = run.packed ? run.packed.box.inside : cartonOf(run, lines)?.good.size;
-    return {
+    return make({
       weight: run.weight,
       ...(size ? { size } : {}),
       ...(run.packed ? { boxId: run.packed.box.id } : {}),
-    };
+    });
   });
 
 /**

@@ -11,7 +11,8 @@ export interface Scale {
   size: 1 | 100;
 }
 
-const sidesOf = (size: Size | undefined): number[] => (size ? [size.length, size.width, size.height] : []);
+const isWhole = (size: Size | undefined): boolean =>
+  !size || (Number.isInteger(size.length) && Number.isInteger(size.width) && Number.isInteger(size.height));
 
 /** The scale in which the units of a basket and what they go into are whole numbers. */
 export const scaleOf = (
@@ -19,19 +20,13 @@ export const scaleOf = (
   lines: readonly BasketLine[],
   defaultWeight: number | undefined,
 ): Scale => {
-  const weights = [
-    ...lines.map(({ good }) => good.weight ?? defaultWeight ?? 0),
-    ...boxes.flatMap(({ maxWeight, tare }) => [maxWeight, tare]),
-    'maxWeight' in plan ? plan.maxWeight : 0,
-  ];
-  const sides = [
-    ...lines.flatMap(({ good }) => sidesOf(good.size)),
-    ...boxes.flatMap(({ inside }) => sidesOf(inside)),
-  ];
-  return {
-    weight: weights.every(Number.isInteger) ? 1 : 1_000,
-    size: sides.every(Number.isInteger) ? 1 : 100,
-  };
+  const areWeightsWhole =
+    lines.every(({ good }) => Number.isInteger(good.weight ?? defaultWeight ?? 0)) &&
+    boxes.every(({ maxWeight, tare }) => Number.isInteger(maxWeight) && Number.isInteger(tare)) &&
+    (!('maxWeight' in plan) || Number.isInteger(plan.maxWeight));
+  const areSizesWhole =
+    lines.every(({ good }) => isWhole(good.size)) && boxes.every(({ inside }) => isWhole(inside));
+  return { weight: areWeightsWhole ? 1 : 1_000, size: areSizesWhole ? 1 : 100 };
 };
 
 /** A figure as a whole number of the scale's parts. */

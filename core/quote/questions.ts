@@ -37,7 +37,7 @@ const questionParcels = (
   const packed = new Parcels(packing, lines, defaultWeight).all();
   if (!packed.ok) return [];
   const codes = new Map(packing.boxes.map(({ id, carrierBox }) => [id, carrierBox?.code]));
-  return outsidesOf(packed.runs, lines).map(({ weight, size, boxId }) => {
+  return outsidesOf(packed.runs, lines, ({ weight, size, boxId }) => {
     const boxCode = boxId === undefined ? undefined : codes.get(boxId);
     return {
       weight: toThousandth(Math.max(weight, leastParcelWeight)),

@@ -3,7 +3,7 @@ import type { Weekday } from '../model/unit.ts';
 /** Days as integers, so that adding and comparing them is arithmetic: day 0 is 1970-01-01, a Thursday. */
 export type DayNumber = number;
 
-const MS_A_DAY = 86_400_000;
+export const MS_A_DAY = 86_400_000;
 
 /** The day number of a date written YYYY-MM-DD. */
 export const dayOf = (date: string): DayNumber => Date.parse(`${date}T00:00:00Z`) / MS_A_DAY;

@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import { dateOf, dayOfLocalMs, type DayNumber } from './calendar.ts';
+import { dayOfLocalMs, MS_A_DAY, type DayNumber } from './calendar.ts';
 
 /** A zone of time: between moments (milliseconds since 1970, UTC) and what its clocks show. */
 export interface Clock {
@@ -43,11 +43,11 @@ export const makeClock = (zone: string): Clock => {
       return { day, minutes: localMs / 60_000 - day * 1_440 };
     },
     moment: (day, minutes) => {
-      const ofNextDay = minutes >= 1_440;
-      const date = Temporal.PlainDate.from(dateOf(ofNextDay ? day + 1 : day));
-      const whole = ofNextDay ? minutes - 1_440 : minutes;
-      const time = Temporal.PlainTime.from({ hour: Math.floor(whole / 60), minute: whole % 60 });
-      return date.toZonedDateTime({ timeZone: zone, plainTime: time }).epochMilliseconds;
+      const localMs = day * MS_A_DAY + minutes * 60_000;
+      const before = localMs - offsetAt(localMs - MS_A_DAY);
+      const after = localMs - offsetAt(localMs + MS_A_DAY);
+      if (before === after || before + offsetAt(before) === localMs) return before;
+      return after + offsetAt(after) === localMs ? after : before;
     },
     text: (epochMs) => {
       const offset = offsetAt(epochMs);

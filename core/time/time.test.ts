@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { Temporal } from 'temporal-polyfill';
 import type { OpeningHours, Preparation } from '../model/time.ts';
 import type { Weekday } from '../model/unit.ts';
 import { makeBook, makeRate, makeRequest, onlyChoice, quoted } from '../testing/book.ts';
@@ -16,6 +17,35 @@ const ready = (hours: OpeningHours[], closed: string[], placed: string, plan: Pr
   return at === null ? null : clock.text(at);
 };
 const OFFICE = week([1, 2, 3, 4, 5], '08:30', '16:30');
+
+describe('the moment of a local time', () => {
+  test('is what the calendar of the zone says, where clocks are changed too', () => {
+    const zones = [
+      'America/Halifax',
+      'Europe/Dublin',
+      'Australia/Lord_Howe',
+      'America/St_Johns',
+      'Asia/Kolkata',
+    ];
+    const changes = ['2026-03-08', '2026-03-29', '2026-04-05', '2026-10-04', '2026-10-25', '2026-11-01'];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...zones),
+        fc.oneof(fc.constantFrom(...changes.map(dayOf)), fc.integer({ min: 0, max: 60_000 })),
+        fc.integer({ min: 0, max: 1_439 }),
+        (zone, day, minutes) => {
+          const time = Temporal.PlainTime.from({ hour: Math.floor(minutes / 60), minute: minutes % 60 });
+          const local = Temporal.PlainDate.from(dateOf(day)).toZonedDateTime({
+            timeZone: zone,
+            plainTime: time,
+          });
+          expect(makeClock(zone).moment(day, minutes)).toBe(local.epochMilliseconds);
+        },
+      ),
+      { numRuns: 500 },
+    );
+  });
+});
 
 describe('when an order is ready', () => {
   test('worked example 12: minutes tick only while the location is open', () => {
