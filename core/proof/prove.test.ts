@@ -144,4 +144,6 @@ test('each adjustment is said to touch the trials and past orders that it change
     off: { trials: 0, orders: 0 },
   });
   expect(proof.results.map(({ kept }) => kept)).toEqual([true, true]);
+  const { results } = proof;
+  expect(prove(compile(book, catalogue), trials, null)).toEqual({ results, touches: null });
 });

@@ -11,10 +11,10 @@ export interface Touches {
   orders: number;
 }
 
-/** The trials put through a book, and what each adjustment touches. */
+/** The trials put through a book, and what each adjustment touches; null where that was not asked. */
 export interface Proof {
   results: TrialResult[];
-  touches: Record<string, Touches>;
+  touches: Record<string, Touches> | null;
 }
 
 const touchedByOrders = (compiled: CompiledBook, orders: readonly PastOrder[]): Map<string, number> => {
@@ -25,11 +25,14 @@ const touchedByOrders = (compiled: CompiledBook, orders: readonly PastOrder[]): 
   return touched;
 };
 
-/** Every trial against what it should give, and how many trials and past orders each adjustment touches. */
+/**
+ * Every trial against what it should give. Where past orders are handed in, also how many trials and past orders
+ * each adjustment touches; every one of them is quoted for it.
+ */
 export const prove = (
   compiled: CompiledBook,
   trials: readonly Trial[],
-  orders: readonly PastOrder[],
+  orders: readonly PastOrder[] | null,
 ): Proof => {
   const byTrials = new Map<string, number>();
   const results = trials.map((trial) => {
@@ -37,6 +40,7 @@ export const prove = (
     if (quoted) countTouched(byTrials, quoted);
     return result;
   });
+  if (orders === null) return { results, touches: null };
   const byOrders = touchedByOrders(compiled, orders);
   const touches = Object.fromEntries(
     compiled.book.adjustments.map(({ id }) => [

@@ -17,6 +17,8 @@ export interface ProofState {
   proof: Proof | null;
   /** Whether the draft has changed since. */
   isOld: boolean;
+  /** Whether what the adjustments touch is on the screen, and so has to be worked out. */
+  areTouchesShown: boolean;
   audit: AuditDone | null;
   /** What the live edition has by itself, as keys of its errata; null until it was audited. */
   live: { number: number; keys: string[] } | null;
@@ -24,10 +26,11 @@ export interface ProofState {
 
 const proofSlice = createSlice({
   name: 'proof',
-  initialState: { proof: null, isOld: true, audit: null, live: null } as ProofState,
+  initialState: { proof: null, isOld: true, areTouchesShown: false, audit: null, live: null } as ProofState,
   reducers: {
     proofCame: (state, { payload }: PayloadAction<Proof>) => ({ ...state, proof: payload, isOld: false }),
     proofOutdated: (state) => ({ ...state, isOld: true }),
+    touchesShown: (state, { payload }: PayloadAction<boolean>) => ({ ...state, areTouchesShown: payload }),
     auditCame: (state, { payload }: PayloadAction<AuditDone>) => ({ ...state, audit: payload }),
     liveAuditCame: (state, { payload }: PayloadAction<{ number: number; errata: readonly Erratum[] }>) => ({
       ...state,
@@ -36,5 +39,5 @@ const proofSlice = createSlice({
   },
 });
 
-export const { proofCame, proofOutdated, auditCame, liveAuditCame } = proofSlice.actions;
+export const { proofCame, proofOutdated, touchesShown, auditCame, liveAuditCame } = proofSlice.actions;
 export const proofReducer = proofSlice.reducer;

@@ -15,20 +15,25 @@ export const keepProved = (store: AppStore, prover: Prover | Remote<Prover>): ((
   let held = NOTHING_HELD;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let isBusy = false;
+  const isDue = (): boolean => {
+    const state = store.getState();
+    const { areTouchesShown, proof } = state.proof;
+    return hasChanged(state, held) || (areTouchesShown && proof?.touches === null);
+  };
   const run = async (): Promise<void> => {
     const state = store.getState();
-    if (isBusy || !hasChanged(state, held)) return;
+    if (isBusy || !isDue()) return;
     isBusy = true;
     const parts = changedParts(state, held);
     held = heldOf(state);
     await prover.take(parts);
-    const proof = await prover.prove();
+    const proof = await prover.prove(state.proof.areTouchesShown);
     isBusy = false;
     store.dispatch(proofCame(proof));
     later();
   };
   const later = (): void => {
-    if (!hasChanged(store.getState(), held)) return;
+    if (!isDue()) return;
     if (!store.getState().proof.isOld) store.dispatch(proofOutdated());
     clearTimeout(timer);
     timer = setTimeout(() => void run(), PAUSE_MS);

@@ -10,7 +10,8 @@ import { withParts, type ShopParts } from './shop-parts.ts';
 /** What proves the draft, beside the page: it holds a copy of the shop, and is handed what changes. */
 export interface Prover {
   take: (parts: ShopParts) => void;
-  prove: () => Proof;
+  /** The trials; and what each adjustment touches, where that is asked. */
+  prove: (withTouches: boolean) => Proof;
 }
 
 /** A prover with nothing in it yet. It runs in a worker; tests run it where they are. */
@@ -26,9 +27,9 @@ export const makeProver = (): Prover => {
       trials = parts.trials ?? trials;
       orders = parts.orders ?? orders;
     },
-    prove: () => {
+    prove: (withTouches) => {
       if (!catalogue) throw new Error('there is no shop to prove yet');
-      return prove(compile(book as Book, catalogue, answersAtOnce), trials, orders);
+      return prove(compile(book as Book, catalogue, answersAtOnce), trials, withTouches ? orders : null);
     },
   };
 };

@@ -38,7 +38,7 @@ const Touched = ({ id }: { id: string }) => {
   const proof = useAppSelector((state) => state.proof.proof);
   const trials = useAppSelector((state) => state.draft.workbook.trials.length);
   const orders = useAppSelector((state) => selectPastOrders(state).length);
-  const touches = proof?.touches[id];
+  const touches = proof?.touches?.[id];
   if (!touches) return null;
   const past = orders === 0 ? '' : `, ${touches.orders} of ${countFigure(orders, 'past order')}`;
   return (

@@ -1,10 +1,12 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useEffect } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { SortableList } from '../../../parts/sortable-list.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useToday } from '../../../parts/use-today.ts';
 import { edit } from '../../../state/draft.ts';
+import { touchesShown } from '../../../state/proof.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -31,6 +33,10 @@ const AdjustmentsPart = () => {
   const { adjustments, store: shop } = useAppSelector(selectBook);
   const today = useToday(shop.timeZone);
   const lines = useAppSelector((state) => selectAdjustmentLines(state, today));
+  useEffect(() => {
+    dispatch(touchesShown(true));
+    return () => void dispatch(touchesShown(false));
+  }, [dispatch]);
   const go = (id: string | null): void =>
     router.navigate({
       pathname: '/charges',
