@@ -13,6 +13,7 @@ export interface Clock {
 }
 
 const QUARTER_HOUR = 900_000;
+const QUARTERS_A_DAY = 96;
 const MOST_KEPT = 50_000;
 
 /** An offset from UTC in milliseconds as '-04:00'. */
@@ -22,19 +23,34 @@ const offsetText = (offset: number): string => {
   return `${offset < 0 ? '-' : '+'}${two(Math.floor(minutes / 60))}:${two(minutes % 60)}`;
 };
 
-/** A clock of an IANA zone. Offsets are kept by quarter hour: no zone changes within one. */
+/**
+ * A clock of an IANA zone. Offsets are kept by day, and by quarter hour on days on which they change: no zone
+ * changes within a quarter, nor there and back within a day.
+ */
 export const makeClock = (zone: string): Clock => {
-  const offsets = new Map<number, number>();
-  const offsetAt = (epochMs: number): number => {
-    const quarter = Math.floor(epochMs / QUARTER_HOUR);
-    const known = offsets.get(quarter);
+  const quarters = new Map<number, number>();
+  const days = new Map<DayNumber, number | null>();
+  const offsetOfQuarter = (quarter: number): number => {
+    const known = quarters.get(quarter);
     if (known !== undefined) return known;
     const there = Temporal.Instant.fromEpochMilliseconds(quarter * QUARTER_HOUR).toZonedDateTimeISO(zone);
     const offset = there.offsetNanoseconds / 1e6;
-    if (offsets.size >= MOST_KEPT) offsets.clear();
-    offsets.set(quarter, offset);
+    if (quarters.size >= MOST_KEPT) quarters.clear();
+    quarters.set(quarter, offset);
     return offset;
   };
+  /** The offset of a whole day of UTC; null where it changes within. */
+  const offsetOfDay = (day: DayNumber): number | null => {
+    const known = days.get(day);
+    if (known !== undefined) return known;
+    const first = offsetOfQuarter(day * QUARTERS_A_DAY);
+    const offset = first === offsetOfQuarter((day + 1) * QUARTERS_A_DAY) ? first : null;
+    if (days.size >= MOST_KEPT) days.clear();
+    days.set(day, offset);
+    return offset;
+  };
+  const offsetAt = (epochMs: number): number =>
+    offsetOfDay(Math.floor(epochMs / MS_A_DAY)) ?? offsetOfQuarter(Math.floor(epochMs / QUARTER_HOUR));
   return {
     zone,
     local: (epochMs) => {

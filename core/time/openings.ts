@@ -36,11 +36,15 @@ const cut = ({ from, to }: OpenSpan, minutes: number): OpenSpan[] =>
   }));
 
 /** Of openings that clock changes made empty or alike, one of each that lasts. */
-const lasting = (openings: readonly Opening[]): Opening[] =>
-  openings.filter(
-    ({ from, to }, at) =>
-      to > from && openings.findIndex((other) => other.from === from && other.to === to) === at,
-  );
+const lasting = (openings: readonly Opening[]): Opening[] => {
+  const known = new Set<string>();
+  return openings.filter(({ from, to }) => {
+    const key = `${from}/${to}`;
+    if (to <= from || known.has(key)) return false;
+    known.add(key);
+    return true;
+  });
+};
 
 /**
  * The openings of a timing by day, on the days a location is open: the timing's spans, or the slots that fit
