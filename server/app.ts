@@ -1,13 +1,17 @@
 import compression from 'compression';
-import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import { askerHere } from '../carriers/ask-here.ts';
 import { Troubles, type Misbehaviour } from '../carriers/misbehaviour.ts';
 import type { CompiledBook } from '../core/quote/compile.ts';
 import { carrierRoutes } from './carrier-routes.ts';
+import { notFound, told } from './errors.ts';
+import { knownHosts } from './hosts.ts';
 import { placeRoutes } from './place-routes.ts';
 import { quoteRoutes } from './quote-routes.ts';
+import { readShop } from './read-shop.ts';
+import type { ShopReader } from './shop-reader.ts';
 import { Visits } from './visits.ts';
 
 export interface ServerOptions {
@@ -18,6 +22,12 @@ export interface ServerOptions {
   /** What carriers get wrong from the start. */
   troubles?: readonly Misbehaviour[];
   now?: () => Date;
+  /** Names that this machine goes by, besides its addresses. */
+  hosts?: readonly string[];
+  /** How shops that are sent are read. */
+  readShop?: ShopReader;
+  /** Takes errors that are not the request's own fault. */
+  log?: (error: unknown) => void;
 }
 
 const YEAR_MS = 31_536_000_000;
@@ -41,42 +51,39 @@ const security = helmet({
   strictTransportSecurity: false,
 });
 
-/** One origin, so that the browser's storage is one: other names of this machine lead to 127.0.0.1. */
-const oneOrigin = (request: Request, response: Response, next: NextFunction): void => {
-  const [name, port] = (request.headers.host ?? '').split(':');
-  if (name !== 'localhost') return next();
-  response.redirect(307, `http://127.0.0.1${port ? `:${port}` : ''}${request.originalUrl}`);
-};
-
 /** The server as a function of requests; it does not listen, so that tests can run it in-process. */
 export const makeServer = ({
   webRoot,
   shops = new Map(),
   troubles: first = [],
   now = () => new Date(),
+  hosts = [],
+  readShop: reader = readShop,
+  log = console.error,
 }: ServerOptions): Express => {
   const troubles = new Troubles();
   troubles.set(first);
   const app = express();
   app.disable('x-powered-by');
-  app.use(security, oneOrigin, compression());
+  app.use(security, knownHosts(hosts), compression());
   app.get('/health', (_request, response) => {
     response.json({ ok: true });
   });
   app.use('/api/carriers', carrierRoutes(new Visits(troubles), now));
   app.use('/api/places', placeRoutes());
-  app.use('/api/shops', quoteRoutes(askerHere(troubles), shops));
+  app.use('/api/shops', quoteRoutes(askerHere(troubles), shops, reader));
+  app.use('/api', notFound);
   app.use(
     '/_expo/static',
     express.static(join(webRoot, '_expo/static'), { immutable: true, maxAge: YEAR_MS, fallthrough: false }),
   );
   app.use(express.static(webRoot, { maxAge: 0 }));
-  app.get('/{*path}', (request, response) => {
-    if (!request.accepts('html')) {
-      response.status(404).json({ error: 'not found' });
-      return;
-    }
-    response.sendFile(join(webRoot, 'index.html'), { maxAge: 0 });
+  app.get('/{*path}', (request, response, next) => {
+    if (!request.accepts('html')) notFound(request, response);
+    else
+      response.sendFile(join(webRoot, 'index.html'), { maxAge: 0 }, (error?: Error) => error && next(error));
   });
+  app.use(notFound);
+  app.use(told(log));
   return app;
 };

@@ -1,12 +1,12 @@
 import { Router, type NextFunction, type Request, type Response } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import { z } from 'zod';
 import { labelPdf } from '../carriers/label.ts';
 import { misbehaviourSchema, SLOW_MS } from '../carriers/misbehaviour.ts';
 import { bookingSchema, type CarrierShipment } from '../carriers/shipment.ts';
 import { carrierById, STAND_INS, type StandIn } from '../carriers/stand-ins.ts';
 import { carrierQuestionSchema } from '../core/model/carrier.ts';
-import { jsonBody, parsedBody, readable } from './body.ts';
+import { asksAMinute } from './asks-a-minute.ts';
+import { jsonBody, parsedBody } from './body.ts';
 import type { Visits } from './visits.ts';
 
 const MOST_SHIPMENTS = 10_000;
@@ -94,9 +94,7 @@ const addShipmentRoutes = (routes: Router, visits: Visits, now: () => Date): voi
  */
 export const carrierRoutes = (visits: Visits, now: () => Date): Router => {
   const routes = Router();
-  routes.use(
-    rateLimit({ windowMs: 60_000, limit: REQUESTS_A_MINUTE, standardHeaders: true, legacyHeaders: false }),
-  );
+  routes.use(asksAMinute(REQUESTS_A_MINUTE));
   routes.get('/troubles', (request, response) => {
     response.set('cache-control', 'no-store').json({ troubles: visits.troublesOf(request).list() });
   });
@@ -110,6 +108,5 @@ export const carrierRoutes = (visits: Visits, now: () => Date): Router => {
     if (question) response.json(request.carrier?.rate(question));
   });
   addShipmentRoutes(routes, visits, now);
-  routes.use(readable);
   return routes;
 };

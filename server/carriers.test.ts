@@ -67,7 +67,7 @@ describe('a carrier over HTTP', () => {
     const [status, text] = await errorOf(send('POST', rates, { ...makeQuestion(), parcels: [] }));
     expect([status, text.startsWith('parcels:')]).toEqual([400, true]);
     const long = { ...makeQuestion(), key: 'x'.repeat(1_100_000) };
-    expect(await errorOf(send('POST', rates, long))).toEqual([413, 'the request is larger than a megabyte']);
+    expect(await errorOf(send('POST', rates, long))).toEqual([413, 'the request is larger than 1 MB']);
   });
 
   test('never repeats a secret', async () => {

@@ -1,9 +1,9 @@
 import { Router } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import { z } from 'zod';
 import { countrySchema } from '../core/model/place.ts';
 import { locate } from '../gazetteer/locate.ts';
 import { readGazetteer } from '../gazetteer/read-gazetteer.ts';
+import { asksAMinute } from './asks-a-minute.ts';
 
 const REQUESTS_A_MINUTE = 6_000;
 const askedSchema = z.object({ country: countrySchema, code: z.string().min(1).max(20) });
@@ -11,9 +11,7 @@ const askedSchema = z.object({ country: countrySchema, code: z.string().min(1).m
 /** Where a postal code lies, out of the open gazetteer: `GET /:country/:code`. */
 export const placeRoutes = (): Router => {
   const router = Router();
-  router.use(
-    rateLimit({ windowMs: 60_000, limit: REQUESTS_A_MINUTE, standardHeaders: true, legacyHeaders: false }),
-  );
+  router.use(asksAMinute(REQUESTS_A_MINUTE));
   router.get('/:country/:code', async (request, response) => {
     const asked = askedSchema.safeParse({
       country: request.params.country.toUpperCase(),

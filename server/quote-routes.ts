@@ -1,7 +1,5 @@
-import { Router } from 'express';
-import { rateLimit } from 'express-rate-limit';
+import express, { Router, type Response } from 'express';
 import type { Asker } from '../carriers/asking.ts';
-import { readBook, readCatalogue } from '../core/formats/read.ts';
 import type { Fault } from '../core/model/fault.ts';
 import { quoteRequestSchema, type QuoteRequest } from '../core/model/request.ts';
 import { compile, type CompiledBook } from '../core/quote/compile.ts';
@@ -9,22 +7,17 @@ import { carrierQuestions } from '../core/quote/questions.ts';
 import { quote, requestFaults } from '../core/quote/quote.ts';
 import type { Quote } from '../core/model/quote.ts';
 import { locatedSentence } from '../core/words/fault-sentence.ts';
-import express from 'express';
-import { jsonBody, parsedBody, readable } from './body.ts';
+import { asksAMinute } from './asks-a-minute.ts';
+import { jsonBody, parsedBody, unsaid } from './body.ts';
+import type { ShopReader } from './shop-reader.ts';
 
 const REQUESTS_A_MINUTE = 60_000;
 const MOST_SHOPS = 8;
 
 const said = (faults: readonly Fault[]): string => faults.map(locatedSentence).join(' ');
 
-/** A shop out of what was sent, or what is wrong with it. */
-const readShop = (body: unknown): CompiledBook | string => {
-  const { book: rawBook, catalogue: rawCatalogue } = (body ?? {}) as Record<string, unknown>;
-  const book = readBook(rawBook);
-  if (!book.ok) return said(book.faults);
-  const catalogue = readCatalogue(rawCatalogue, book.value);
-  return catalogue.ok ? compile(book.value, catalogue.value) : said(catalogue.faults);
-};
+const tooMany = (response: Response): void =>
+  void response.status(409).json({ error: `no more than ${MOST_SHOPS} shops are held at a time` });
 
 /** A quote with the carriers asked first, each within its account's time. */
 export const quoteWithCarriers = async (
@@ -41,28 +34,31 @@ export const quoteWithCarriers = async (
 
 /**
  * Quotes over HTTP: a shop is put under a name, held in memory and validated whole, then asked. `shops` holds
- * those there are at the start.
+ * those there are at the start; `read` reads those that are sent.
  */
-export const quoteRoutes = (asker: Asker, shops: ReadonlyMap<string, CompiledBook>): Router => {
+export const quoteRoutes = (
+  asker: Asker,
+  shops: ReadonlyMap<string, CompiledBook>,
+  read: ShopReader,
+): Router => {
   const held = new Map(shops);
   const routes = Router();
-  routes.use(
-    rateLimit({ windowMs: 60_000, limit: REQUESTS_A_MINUTE, standardHeaders: true, legacyHeaders: false }),
+  routes.use(asksAMinute(REQUESTS_A_MINUTE));
+  routes.put(
+    '/:shop',
+    express.text({ limit: '20mb', type: 'application/json' }),
+    async (request, response) => {
+      const name = String(request.params.shop);
+      const isFull = (): boolean => !held.has(name) && held.size >= MOST_SHOPS;
+      if (isFull()) return tooMany(response);
+      if (typeof request.body !== 'string') return unsaid(response);
+      const shop = await read(request.body);
+      if (!shop.ok) return void response.status(400).json({ error: shop.error });
+      if (isFull()) return tooMany(response);
+      held.set(name, compile(shop.book, shop.catalogue));
+      response.status(204).end();
+    },
   );
-  routes.put('/:shop', express.json({ limit: '20mb' }), (request, response) => {
-    const name = request.params.shop;
-    if (!held.has(name) && held.size >= MOST_SHOPS) {
-      response.status(409).json({ error: `no more than ${MOST_SHOPS} shops are held at a time` });
-      return;
-    }
-    const shop = readShop(request.body);
-    if (typeof shop === 'string') {
-      response.status(400).json({ error: shop });
-      return;
-    }
-    held.set(name, shop);
-    response.status(204).end();
-  });
   routes.post('/:shop/quotes', jsonBody, async (request, response) => {
     const shop = held.get(String(request.params.shop));
     if (!shop) {
@@ -75,6 +71,5 @@ export const quoteRoutes = (asker: Asker, shops: ReadonlyMap<string, CompiledBoo
     if (faults.length > 0) response.status(400).json({ error: said(faults) });
     else response.json(await quoteWithCarriers(shop, asked, asker));
   });
-  routes.use(readable);
   return routes;
 };

@@ -1,20 +1,26 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { get, type IncomingMessage, type Server } from 'node:http';
+import { createServer, get, type IncomingMessage, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { makeServer } from './app.ts';
+import { stop } from './stop.ts';
 
 let folder = '';
 let server: Server;
 let origin = '';
+const logged: unknown[] = [];
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'emporos-web-'));
   mkdirSync(join(folder, '_expo/static'), { recursive: true });
   writeFileSync(join(folder, 'index.html'), '<!doctype html><title>Emporos</title>');
   writeFileSync(join(folder, '_expo/static/entry.js'), '1');
-  server = makeServer({ webRoot: folder }).listen(0, '127.0.0.1');
+  server = makeServer({
+    webRoot: folder,
+    hosts: ['shop.example'],
+    log: (error) => void logged.push(error),
+  }).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 });
@@ -49,15 +55,88 @@ test('only its own scripts run, and nothing frames it', async () => {
   expect(policy).not.toContain('unsafe-eval');
 });
 
+/** What a request with a Host header of its own is answered. */
+const askAs = (host: string, path = '/health'): Promise<IncomingMessage> =>
+  new Promise((resolve, reject) => {
+    const { port } = server.address() as AddressInfo;
+    get({ host: '127.0.0.1', port, path, headers: { host } }, (response) => {
+      response.resume();
+      resolve(response);
+    }).on('error', reject);
+  });
+
+test.each([
+  ['127.0.0.1:80', 200],
+  ['[::1]:4310', 200],
+  ['192.168.4.20', 200],
+  ['shop.example:4310', 200],
+  ['SHOP.example', 200],
+  ['foreign.example', 421],
+  ['127.0.0.1.foreign.example', 421],
+  ['shop.example@foreign.example', 421],
+  ['foreign.example:80:80', 421],
+])('a request that names the host %j is answered with %i', async (host, status) => {
+  expect((await askAs(host)).statusCode).toBe(status);
+});
+
+describe('what goes wrong is told in JSON, without a trace, a path or what was sent', () => {
+  test.each([
+    ['/api/nowhere', 404, 'not found'],
+    ['/api/carriers/tern', 404, 'not found'],
+    ['/%E0%A4%A', 400, 'the request cannot be read'],
+    ['/_expo/static/gone.js', 404, 'not found'],
+    ['/_expo/static/%2e%2e%2fsecret', 403, 'the request cannot be read'],
+  ])('GET %s', async (path, status, error) => {
+    const response = await fetch(origin + path, { headers: { accept: 'text/html' } });
+    expect([response.status, await response.json()]).toEqual([status, { error }]);
+  });
+
+  test.each([
+    ['POST', '/api/shops/demo/quotes', 'x', 'text/plain', 404, 'there is no such shop'],
+    ['PUT', '/api/shops/demo', '{}', 'text/plain', 415, /content-type/],
+    ['PUT', '/api/shops/demo', '{', 'application/json', 400, 'the request is no JSON'],
+    ['PUT', '/api/shops/demo', 'null', 'application/json', 400, /./],
+    ['PUT', '/api/shops/demo', ' '.repeat(21_000_000), 'application/json', 413, /larger than 20 MB/],
+    ['PUT', '/api/carriers/troubles', ' '.repeat(1_100_000), 'application/json', 413, /larger than 1 MB/],
+    ['PUT', '/api/carriers/troubles', 'x', 'text/plain', 415, /content-type/],
+    ['PUT', '/api/carriers/troubles', '{x}', 'application/json', 400, 'the request is no JSON'],
+  ])('%s %s', async (method, path, body, type, status, error) => {
+    const response = await fetch(origin + path, { method, body, headers: { 'content-type': type } });
+    const told = (await response.json()) as { error: string };
+    expect([response.status, told]).toEqual([
+      status,
+      { error: typeof error === 'string' ? error : expect.stringMatching(error) },
+    ]);
+    expect(told.error).not.toMatch(/\.ts|node_modules| at /);
+  });
+
+  test('a page that is not there is the server’s own fault, and is logged', async () => {
+    const lost = makeServer({ webRoot: join(folder, 'gone'), log: (error) => void logged.push(error) });
+    const other = lost.listen(0, '127.0.0.1');
+    await new Promise((resolve) => other.once('listening', resolve));
+    const { port } = other.address() as AddressInfo;
+    const response = await fetch(`http://127.0.0.1:${port}/today`, { headers: { accept: 'text/html' } });
+    expect([response.status, await response.text()]).toEqual([404, '{"error":"not found"}']);
+    await stop(other);
+  });
+});
+
+test('stopping lets what is under way finish, and takes nothing new', async () => {
+  const slow = createServer((_request, response) => setTimeout(() => response.end('done'), 200));
+  slow.listen(0, '127.0.0.1');
+  await new Promise((resolve) => slow.once('listening', resolve));
+  const { port } = slow.address() as AddressInfo;
+  const underWay = fetch(`http://127.0.0.1:${port}`).then((response) => response.text());
+  await new Promise((resolve) => slow.once('request', resolve));
+  const stopped = stop(slow);
+  await expect(fetch(`http://127.0.0.1:${port}`)).rejects.toThrow();
+  expect(await underWay).toBe('done');
+  await stopped;
+});
+
 test('localhost leads to 127.0.0.1, so that the browser’s storage is one', async () => {
   const { port } = server.address() as AddressInfo;
-  const response = await new Promise<IncomingMessage>((resolve, reject) => {
-    get(
-      { host: '127.0.0.1', port, path: '/charges?zone=north', headers: { host: `localhost:${port}` } },
-      resolve,
-    ).on('error', reject);
-  });
-  response.resume();
+  const response = await askAs(`localhost:${port}`, '/charges?zone=north');
   expect([response.statusCode, response.headers.location]).toEqual([
     307,
     `http://127.0.0.1:${port}/charges?zone=north`,
