@@ -1,5 +1,6 @@
 import type { CarrierAnswer, CarrierQuestion } from '../core/model/carrier.ts';
-import type { Booked, Booking, CarrierShipment, TrackedStep } from './shipment.ts';
+import type { CarrierShipment } from '../core/model/shipment.ts';
+import type { Booked, Booking, TrackedStep } from './shipment.ts';
 
 /**
  * What a carrier is to this program. A real one is one more file with this interface: it turns the question

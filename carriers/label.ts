@@ -2,7 +2,7 @@ import JsBarcode from 'jsbarcode';
 import { PDFDocument, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
 import type { Destination } from '../core/model/place.ts';
 import { INK, printable } from './print.ts';
-import type { CarrierShipment } from './shipment.ts';
+import type { CarrierShipment } from '../core/model/shipment.ts';
 
 /** A label of 100 by 150 mm, in points of 1/72 inch. */
 const WIDTH = 283;

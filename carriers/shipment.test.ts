@@ -1,6 +1,7 @@
 import { PDFDocument } from 'pdf-lib';
 import { labelPdf } from './label.ts';
-import { bookBy, cancelBy, shipmentSchema, trackBy, type Booking, type CarrierShipment } from './shipment.ts';
+import { shipmentSchema, type CarrierShipment } from '../core/model/shipment.ts';
+import { bookBy, cancelBy, trackBy, type Booking } from './shipment.ts';
 import { ternParcel } from './tariffs/tern-parcel.ts';
 import { makeQuestion } from './testing/question.ts';
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { carrierQuestionSchema } from '../core/model/carrier.ts';
-import { idSchema, instantSchema, localDateSchema, tokenSchema } from '../core/model/unit.ts';
+import type { CarrierShipment } from '../core/model/shipment.ts';
+import { instantSchema, tokenSchema } from '../core/model/unit.ts';
 import { ratesBy } from './rates.ts';
 import type { Tariff } from './tariff.ts';
 import { workingDaysAfter } from './working-days.ts';
@@ -13,25 +14,6 @@ export const bookingSchema = z.strictObject({
   bookedAt: instantSchema,
 });
 export type Booking = z.infer<typeof bookingSchema>;
-
-/** A booked shipment as the carrier keeps it. */
-export const shipmentSchema = z.strictObject({
-  carrier: idSchema,
-  tracking: tokenSchema,
-  reference: tokenSchema,
-  service: z.strictObject({ code: tokenSchema, name: z.string() }),
-  sandbox: z.boolean(),
-  amount: z.int(),
-  currency: z.string(),
-  parcels: z.array(z.int()),
-  from: carrierQuestionSchema.shape.from,
-  to: carrierQuestionSchema.shape.to,
-  bookedAt: instantSchema,
-  shipDate: localDateSchema,
-  due: localDateSchema,
-  cancelledAt: instantSchema.optional(),
-});
-export type CarrierShipment = z.infer<typeof shipmentSchema>;
 
 export type Booked = { ok: true; shipment: CarrierShipment } | { ok: false; text: string };
 

@@ -2,7 +2,8 @@ import { Router, type NextFunction, type Request, type Response } from 'express'
 import { z } from 'zod';
 import { labelPdf } from '../carriers/label.ts';
 import { misbehaviourSchema, SLOW_MS } from '../carriers/misbehaviour.ts';
-import { bookingSchema, type CarrierShipment } from '../carriers/shipment.ts';
+import { bookingSchema } from '../carriers/shipment.ts';
+import type { CarrierShipment } from '../core/model/shipment.ts';
 import { carrierById, STAND_INS, type StandIn } from '../carriers/stand-ins.ts';
 import { carrierQuestionSchema } from '../core/model/carrier.ts';
 import { asksAMinute } from './asks-a-minute.ts';

@@ -3,7 +3,7 @@ import { sizeSchema } from './good.ts';
 import { packPlanSchema } from './pack.ts';
 import { destinationSchema } from './place.ts';
 import {
-  countSchema,
+  currencySchema,
   GREATEST_SUBTOTAL,
   gramsSchema,
   idSchema,
@@ -60,12 +60,14 @@ export const carrierQuestionSchema = z.strictObject({
   residential: z.boolean(),
   handover: z.enum(['collected', 'dropped-off']),
   insured: z.int().min(0).max(GREATEST_SUBTOTAL),
-  currency: z.string().regex(/^[A-Z]{3}$/, 'currency'),
+  currency: currencySchema,
   shipDate: localDateSchema,
 });
 export type CarrierQuestion = z.infer<typeof carrierQuestionSchema>;
 
-const transitDaysSchema = z.strictObject({ min: countSchema, max: countSchema });
+const MOST_DAYS = 400;
+const daysSchema = z.int().min(0).max(MOST_DAYS);
+const transitDaysSchema = z.strictObject({ min: daysSchema, max: daysSchema });
 
 /** What a carrier said to one question. */
 export const carrierAnswerSchema = z.discriminatedUnion('ok', [

@@ -15,6 +15,8 @@ export type FaultCode =
   | 'subdivision-elsewhere'
   | 'hours-reversed'
   | 'time-zone'
+  | 'far-from-now'
+  | 'priced-at-nothing'
   | 'duplicate-id'
   | 'duplicate-rate'
   | 'second-remainder'

@@ -3,6 +3,7 @@ import { choiceKindSchema } from './adjustment.ts';
 import { destinationSchema } from './place.ts';
 import { choicePartsSchema } from './quote.ts';
 import { quoteRequestSchema } from './request.ts';
+import { shipmentSchema } from './shipment.ts';
 import { idSchema, instantSchema, localDateSchema, nameSchema } from './unit.ts';
 
 /** Minor units, not below 0; a sum may be greater than any one amount of a book. */
@@ -53,7 +54,7 @@ export const pastOrderSchema = z.strictObject({
     })
     .optional(),
   /** The shipment that was booked for it, as its carrier keeps it. */
-  shipment: z.looseObject({ carrier: idSchema, tracking: z.string().max(120) }).optional(),
+  shipment: shipmentSchema.optional(),
   /** Who receives it, and where the bill goes if elsewhere. */
   recipient: nameSchema.optional(),
   billing: z.strictObject({ name: nameSchema, address: destinationSchema }).optional(),

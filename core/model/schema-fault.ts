@@ -9,6 +9,8 @@ const CUSTOM_CODES: readonly string[] = [
   'subdivision-elsewhere',
   'hours-reversed',
   'time-zone',
+  'far-from-now',
+  'priced-at-nothing',
 ];
 
 const REGEX_NAMES: readonly [RegExp, string][] = [

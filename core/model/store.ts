@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { packPlanSchema } from './pack.ts';
 import { sellsToSchema } from './place.ts';
 import { handlingSchema } from './price.ts';
-import { gramsSchema, localDateSchema, moneySchema, nameSchema, noteSchema } from './unit.ts';
+import { currencySchema, gramsSchema, localDateSchema, moneySchema, nameSchema, noteSchema } from './unit.ts';
 
 const isTimeZone = (name: string): boolean => {
   try {
@@ -15,7 +15,7 @@ const isTimeZone = (name: string): boolean => {
 /** What holds for the whole shop. */
 export const storeSchema = z.strictObject({
   name: nameSchema,
-  currency: z.string().regex(/^[A-Z]{3}$/, 'currency'),
+  currency: currencySchema,
   timeZone: z.string().min(1).max(60).refine(isTimeZone, { error: 'time-zone' }),
   units: z.enum(['metric', 'imperial']),
   pricesIncludeTax: z.boolean(),

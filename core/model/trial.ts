@@ -25,12 +25,18 @@ const expectationSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('cheapest'), choiceId: z.string().max(250) }),
 ]);
 
+/** A carrier's answer that is kept: as in the asking, none prices a service at nothing. */
+const keptAnswerSchema = carrierAnswerSchema.refine(
+  (answer) => !answer.ok || answer.services.every(({ amount }) => amount > 0),
+  'priced-at-nothing',
+);
+
 /** A saved test order with what it should give. */
 export const trialSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   request: quoteRequestSchema,
-  answers: z.array(carrierAnswerSchema).max(200).optional(),
+  answers: z.array(keptAnswerSchema).max(200).optional(),
   expects: z.array(expectationSchema).max(200),
   pinned: z.boolean().optional(),
   /** The heading under which it stands among the trials. */

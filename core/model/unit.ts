@@ -43,16 +43,27 @@ export const countSchema = z.int().min(0).max(GREATEST_MONEY);
 export const pointsSchema = z.int().min(0).max(GREATEST_POINTS);
 export const signedPointsSchema = z.int().min(-GREATEST_POINTS).max(GREATEST_POINTS);
 
-/** ISO 8601 with an offset or Z. */
+/** ISO 4217. */
+export const currencySchema = z.string().regex(/^[A-Z]{3}$/, 'currency');
+
+/** Times are worked out between these years, both included. */
+const FIRST_YEAR = 1970;
+const LAST_YEAR = 2200;
+const isInTime = (text: string): boolean => {
+  const year = Number(text.slice(0, 4));
+  return year >= FIRST_YEAR && year <= LAST_YEAR;
+};
+
+/** ISO 8601 with an offset or Z, from 1970 to 2200. */
 const INSTANT = new RegExp(
   [z.regexes.datetime({ offset: true }), z.regexes.datetime({ offset: true, precision: -1 })]
     .map((shape) => shape.source)
     .join('|'),
 );
-export const instantSchema = z.string().max(40).regex(INSTANT, 'instant');
+export const instantSchema = z.string().max(40).regex(INSTANT, 'instant').refine(isInTime, 'far-from-now');
 
-/** YYYY-MM-DD. */
-export const localDateSchema = z.iso.date();
+/** YYYY-MM-DD, from 1970 to 2200. */
+export const localDateSchema = z.iso.date().refine(isInTime, 'far-from-now');
 
 /** HH:mm; 24:00 is the end of the day. */
 export const localTimeSchema = z.string().regex(/^(([01]\d|2[0-3]):[0-5]\d|24:00)$/, 'time');

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { OrderStatus, PastOrder } from '../model/order.ts';
 import { metresBetween } from '../place/distance.ts';
 import { makeClock } from '../time/clock.ts';
-import { makeGood, makeRequest, makeYard, YARD_POINT } from '../testing/book.ts';
+import { makeGood, makeRequest, makeYard, YARD_POINT, makeShipment } from '../testing/book.ts';
 import { orderMessage } from '../words/order-message.ts';
 import { dueOf, isLate, toHandOver } from './due.ts';
 import { movedTo, nextStatuses, steppedBack } from './hand-over.ts';
@@ -157,7 +157,7 @@ test('the message says where the order stands, to whom and from whom', () => {
   const placed = orderMessage(timed('pickup'), 'Shop', makeYard({ name: 'The Yard' }), 'Ring the bell.');
   expect(placed).toMatch(/Collect it at The Yard\. Open .*\. Ring the bell\./);
   expect(orderMessage(timed('delivery', 'packed'), 'Shop', undefined)).toContain('Expect it on Fri 27 Nov');
-  const booked = makeOrder('shipping', { status: 'booked', shipment: { carrier: 'tern', tracking: 'TE1' } });
+  const booked = makeOrder('shipping', { status: 'booked', shipment: makeShipment() });
   expect(orderMessage(booked, 'Shop', undefined)).toContain('Its tracking number is TE1.');
 });
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { editionsUpToDate } from '../formats/version-1.ts';
-import { catalogueFaults } from '../model/book-fault.ts';
+import { bookFaults, catalogueFaults } from '../model/book-fault.ts';
 import { bookSchema, type Book } from '../model/book.ts';
 import type { Result } from '../model/fault.ts';
 import { catalogueSchema, type Catalogue } from '../model/good.ts';
@@ -21,13 +21,17 @@ export type Edition = z.infer<typeof editionSchema>;
 
 const editionsSchema = z.array(editionSchema).max(10_000);
 
-/** Editions of the right shape, whose goods go with their books. */
+/** Sound editions, whose books name nothing they lack and whose goods go with their books. */
 export const readEditions = (value: unknown): Result<Edition[]> => {
   const editions = parseWith(editionsSchema, editionsUpToDate(value));
   if (!editions.ok) return editions;
-  const faults = editions.value.flatMap(({ book, catalogue }, at) =>
-    catalogueFaults(catalogue, book).map((found) => ({ ...found, path: `[${at}].catalogue.${found.path}` })),
-  );
+  const faults = editions.value.flatMap(({ book, catalogue }, at) => [
+    ...bookFaults(book).map((found) => ({ ...found, path: `[${at}].book.${found.path}` })),
+    ...catalogueFaults(catalogue, book).map((found) => ({
+      ...found,
+      path: `[${at}].catalogue.${found.path}`,
+    })),
+  ]);
   return faults.length > 0 ? { ok: false, faults } : editions;
 };
 

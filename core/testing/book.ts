@@ -9,6 +9,7 @@ import type { CarrierPrice, Step, StepsPrice } from '../model/price.ts';
 import type { Choice, Quote, Withheld } from '../model/quote.ts';
 import type { Rate } from '../model/rate.ts';
 import type { QuoteRequest } from '../model/request.ts';
+import type { CarrierShipment } from '../model/shipment.ts';
 import { compile } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
 
@@ -184,3 +185,21 @@ export const onlyWithheld = ({ choices, withheld }: Quote): Withheld => {
     throw new Error(`expected one withheld: ${JSON.stringify({ choices, withheld })}`);
   return one;
 };
+
+/** A shipment of one parcel that a carrier booked. */
+export const makeShipment = (part: Partial<CarrierShipment> = {}): CarrierShipment => ({
+  carrier: 'tern',
+  tracking: 'TE1',
+  reference: '1001',
+  service: { code: 'ground', name: 'Ground' },
+  sandbox: false,
+  amount: 1_120,
+  currency: 'CAD',
+  parcels: [1_360.777],
+  from: { country: 'CA', postalCode: 'B3K 1A1' },
+  to: { country: 'CA', postalCode: 'B3H 4R2' },
+  bookedAt: '2026-11-24T10:15:00-04:00',
+  shipDate: '2026-11-24',
+  due: '2026-11-26',
+  ...part,
+});

@@ -41,6 +41,8 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'region-both': () => 'A region has a subdivision or postal patterns, not both.',
   'subdivision-elsewhere': () => 'The subdivision must belong to the country, as CA-NS to CA.',
   'hours-reversed': () => 'Opening hours must end after they begin.',
+  'far-from-now': () => 'This must lie between 1970 and 2200.',
+  'priced-at-nothing': () => 'A carrier’s service has a price above 0.',
   'time-zone': () => 'This must be a zone of time, as America/Halifax.',
   'duplicate-id': ({ id, first }) => `The id “${id}” is already used by ${first}.`,
   'duplicate-rate': ({ first }) => `This service already has a rate in this zone, at ${first}.`,

@@ -1,7 +1,8 @@
 import { makeAsker, type Asked, type Asker } from '../../carriers/asking.ts';
 import { askHere } from '../../carriers/ask-here.ts';
 import { Troubles } from '../../carriers/misbehaviour.ts';
-import type { CarrierShipment, TrackedStep } from '../../carriers/shipment.ts';
+import type { TrackedStep } from '../../carriers/shipment.ts';
+import type { CarrierShipment } from '../../core/model/shipment.ts';
 import { carrierById } from '../../carriers/stand-ins.ts';
 import type { CarrierAnswer, CarrierQuestion } from '../../core/model/carrier.ts';
 

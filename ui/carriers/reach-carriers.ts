@@ -1,6 +1,7 @@
 import type { Asked } from '../../carriers/asking.ts';
 import type { Misbehaviour } from '../../carriers/misbehaviour.ts';
-import type { CarrierShipment, TrackedStep } from '../../carriers/shipment.ts';
+import type { TrackedStep } from '../../carriers/shipment.ts';
+import type { CarrierShipment } from '../../core/model/shipment.ts';
 import type { CarrierAnswer } from '../../core/model/carrier.ts';
 
 /** The one way to what asks carriers: it is loaded with the first question, and by nothing else. */

@@ -1,19 +1,29 @@
+import { z } from 'zod';
 import { listedCarrier } from '../../carriers/directory.ts';
 import { saveBytes } from '../parts/files.ts';
-import type { Booking, CarrierShipment } from '../../carriers/shipment.ts';
+import type { Booking } from '../../carriers/shipment.ts';
+import { shipmentSchema, type CarrierShipment } from '../../core/model/shipment.ts';
 
 export type BookedHere = { ok: true; shipment: CarrierShipment } | { ok: false; text: string };
 
 const path = (carrier: string, tracking = ''): string =>
   `/api/carriers/${carrier}/shipments${tracking === '' ? '' : `/${tracking}`}`;
 
-const answered = async (response: Response): Promise<BookedHere> => {
-  const body = (await response.json()) as { shipment?: CarrierShipment; error?: string };
-  return body.shipment
-    ? { ok: true, shipment: body.shipment }
-    : { ok: false, text: body.error ?? 'the answer cannot be read' };
+const MOST_TOLD = 300;
+const answerSchema = z.union([
+  z.object({ shipment: shipmentSchema }),
+  z.object({ error: z.string().transform((text) => text.slice(0, MOST_TOLD)) }),
+]);
+
+/** What a carrier answers, read with suspicion: a shipment that is whole and of that carrier, or why there is none. */
+const answered = async (carrier: string, response: Response): Promise<BookedHere> => {
+  const body = answerSchema.safeParse(await response.json());
+  if (!body.success) return UNREAD;
+  if ('error' in body.data) return { ok: false, text: body.data.error };
+  return body.data.shipment.carrier === carrier ? { ok: true, shipment: body.data.shipment } : UNREAD;
 };
 
+const UNREAD: BookedHere = { ok: false, text: 'its answer cannot be read' };
 const FAILED: BookedHere = {
   ok: false,
   text: 'the carrier could not be reached, or its answer cannot be read',
@@ -23,6 +33,7 @@ const FAILED: BookedHere = {
 export const bookShipment = async (booking: Booking): Promise<BookedHere> => {
   try {
     return await answered(
+      booking.question.carrier,
       await fetch(path(booking.question.carrier), {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
@@ -37,7 +48,7 @@ export const bookShipment = async (booking: Booking): Promise<BookedHere> => {
 /** Cancels a shipment. */
 export const cancelShipment = async ({ carrier, tracking }: CarrierShipment): Promise<BookedHere> => {
   try {
-    return await answered(await fetch(path(carrier, tracking), { method: 'DELETE' }));
+    return await answered(carrier, await fetch(path(carrier, tracking), { method: 'DELETE' }));
   } catch {
     return FAILED;
   }

@@ -1,6 +1,5 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { CarrierShipment } from '../../../carriers/shipment.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { nearbyOf } from '../../../core/order/nearby-of.ts';
 import { orderMessage, promiseWords, STATUS_ACTIONS } from '../../../core/words/order-message.ts';
@@ -59,6 +58,7 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
     const said = isCopied ? 'is copied: put it where you write to customers.' : 'could not be copied.';
     dispatch(told({ text: `The message to ${order.recipient ?? 'the customer'} ${said}`, undo: false }));
   };
+  const { shipment } = order;
   return (
     <View style={style.panel} role="group" aria-label={`Order ${order.number}, more`}>
       <PackList order={order} />
@@ -77,12 +77,9 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
             ),
           )}
         {actions.back ? <TextAction label="Undo the last step" onPress={actions.back} /> : null}
-        {order.shipment ? (
+        {shipment ? (
           <>
-            <TextAction
-              label="Open the label"
-              onPress={() => void openLabel(order.shipment as CarrierShipment)}
-            />
+            <TextAction label="Open the label" onPress={() => void openLabel(shipment)} />
             <TextAction label="Cancel the shipment" onPress={actions.cancelBooking} />
           </>
         ) : null}

@@ -1,4 +1,3 @@
-import type { CarrierShipment } from '../../../carriers/shipment.ts';
 import type { OrderStatus, PastOrder } from '../../../core/model/order.ts';
 import type { CarrierAccount } from '../../../core/model/carrier.ts';
 import { movedTo, nextStatuses, steppedBack } from '../../../core/order/hand-over.ts';
@@ -56,8 +55,7 @@ export const useOrderActions = (order: PastOrder): OrderActions => {
     }
     const bookedAt = new Date().toISOString();
     const booked = await bookShipment({ question, service: by.service, reference: order.number, bookedAt });
-    if (booked.ok)
-      move({ ...order, shipment: { ...booked.shipment }, cost: booked.shipment.amount }, 'booked');
+    if (booked.ok) move({ ...order, shipment: booked.shipment, cost: booked.shipment.amount }, 'booked');
     else say(`Order ${order.number} was not booked: ${booked.text}.`);
   };
   const stepBack = (from: PastOrder): void => {
@@ -68,7 +66,7 @@ export const useOrderActions = (order: PastOrder): OrderActions => {
   };
   const cancelBooking = async (): Promise<void> => {
     if (!order.shipment) return;
-    const cancelled = await cancelShipment(order.shipment as CarrierShipment);
+    const cancelled = await cancelShipment(order.shipment);
     if (!cancelled.ok) {
       say(`The shipment was not cancelled: ${cancelled.text}.`);
       return;

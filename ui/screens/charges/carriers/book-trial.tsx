@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { CarrierShipment, TrackedStep } from '../../../../carriers/shipment.ts';
+import type { TrackedStep } from '../../../../carriers/shipment.ts';
+import type { CarrierShipment } from '../../../../core/model/shipment.ts';
 import type { AnsweredService, CarrierAccount, CarrierQuestion } from '../../../../core/model/carrier.ts';
 import { carrierQuestions, shipmentQuestion } from '../../../../core/quote/questions.ts';
 import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
