@@ -208,7 +208,8 @@ const tooSmall = (page: Page): Promise<string[]> =>
   );
 
 for (const [name, open] of Object.entries(STATES)) {
-  test(`${name}: axe finds nothing in either theme, and a finger hits all`, async ({ page }) => {
+  test(`${name}: axe finds nothing in either theme, and a finger hits all`, async ({ lookedAt: page }) => {
+    await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
     await open(page);
     await settled(page, 'light');
     if (isPhone(page)) expect.soft(await tooSmall(page), 'a finger hits all').toEqual([]);

@@ -7,6 +7,7 @@ import {
   type BrowserContext,
   type CDPSession,
   type ConsoleMessage,
+  type Page,
   type WebError,
 } from '@playwright/test';
 
@@ -16,6 +17,8 @@ interface Profile {
   context: BrowserContext;
   /** A page that stays open between the tests, with its line to the browser. */
   devtools: CDPSession;
+  /** The page of the tests that only look. */
+  lookedAt: Page | null;
 }
 
 const NOTED = ['error', 'warning'];
@@ -24,11 +27,33 @@ const OUTSIDE = /Failed to load resource|Service Worker registration blocked/;
 
 const STORED = 'cookies,indexeddb,local_storage,session_storage,cache_storage,service_workers';
 
+/** Notes what is written to the console of a context's pages until it is told to stop; gives what was. */
+const consoleOf = (context: BrowserContext): (() => string[]) => {
+  const noted: string[] = [];
+  const listen = (message: ConsoleMessage): void => {
+    const words = `${message.type()}: ${message.text()}`;
+    if (NOTED.includes(message.type()) && !OUTSIDE.test(words)) noted.push(words);
+  };
+  const fail = (error: WebError): void => void noted.push(error.error().message);
+  context.on('console', listen);
+  context.on('weberror', fail);
+  return () => {
+    context.off('console', listen);
+    context.off('weberror', fail);
+    return noted;
+  };
+};
+
+const isSilent = (noted: readonly string[]): void =>
+  expect(noted, 'nothing is written to the console').toEqual([]);
+
 /**
  * Tests of one worker share a browser profile, so that the program's files and their compiled code are read
- * once; before each test all that the program stored is deleted, which is what a fresh machine is.
+ * once; before each test all that the program stored is deleted, which is what a fresh machine is. Tests that only
+ * look at the program take `lookedAt` in place of `page`: a page that stays open from test to test, with what it
+ * stored.
  */
-export const test = base.extend<object, { profile: Profile }>({
+export const test = base.extend<{ lookedAt: Page }, { profile: Profile }>({
   profile: [
     async ({ playwright }, give, { project }) => {
       const { viewport, hasTouch, launchOptions, contextOptions, baseURL, serviceWorkers } = project.use;
@@ -42,7 +67,7 @@ export const test = base.extend<object, { profile: Profile }>({
         serviceWorkers,
       });
       const page = context.pages()[0] ?? (await context.newPage());
-      await give({ context, devtools: await context.newCDPSession(page) });
+      await give({ context, devtools: await context.newCDPSession(page), lookedAt: null });
       await context.close();
       rmSync(folder, { recursive: true, force: true });
     },
@@ -51,18 +76,18 @@ export const test = base.extend<object, { profile: Profile }>({
   context: async ({ profile: { context, devtools }, baseURL }, give) => {
     const [keeper] = context.pages();
     await devtools.send('Storage.clearDataForOrigin', { origin: baseURL ?? '', storageTypes: STORED });
-    const noted: string[] = [];
-    const listen = (message: ConsoleMessage): void => {
-      const words = `${message.type()}: ${message.text()}`;
-      if (NOTED.includes(message.type()) && !OUTSIDE.test(words)) noted.push(words);
-    };
-    const fail = (error: WebError): void => void noted.push(error.error().message);
-    context.on('console', listen);
-    context.on('weberror', fail);
+    const noted = consoleOf(context);
     await give(context);
-    context.off('console', listen);
-    context.off('weberror', fail);
+    const written = noted();
     for (const page of context.pages()) if (page !== keeper) await page.close();
-    expect(noted, 'nothing is written to the console').toEqual([]);
+    isSilent(written);
+  },
+  lookedAt: async ({ profile }, give) => {
+    const { context, lookedAt } = profile;
+    const page = lookedAt && !lookedAt.isClosed() ? lookedAt : await context.newPage();
+    profile.lookedAt = page;
+    const noted = consoleOf(context);
+    await give(page);
+    isSilent(noted());
   },
 });

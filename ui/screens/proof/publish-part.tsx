@@ -30,7 +30,7 @@ const styles = (inks: Inks) => ({
     fontFamily: SERIF,
     fontSize: 15,
     lineHeight: 22,
-    paddingVertical: 8,
+    paddingVertical: 9,
     borderBottomWidth: 1,
     borderBottomColor: inks.hairline,
   },
