@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import type { PastOrder } from '../model/order.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
 import { ORDER_HEADINGS, orderCells, readOrderRows } from './orders-csv.ts';
@@ -39,7 +40,28 @@ const order: PastOrder = {
 };
 
 test('orders go into a table and come out the same', () => {
-  expect(readOrderRows([[...ORDER_HEADINGS], orderCells(order)])).toEqual({ orders: [order], faults: [] });
+  expect(readOrderRows([[...ORDER_HEADINGS], orderCells(order)])).toEqual({
+    orders: [order],
+    stateless: new Set(),
+    faults: [],
+  });
+});
+
+test('goods with any stock number, and a fallback that was charged, come out the same', () => {
+  const sku = fc.string({ minLength: 1, maxLength: 20, unit: fc.constantFrom(...' ;"x2×\'=-ab\n,é') });
+  fc.assert(
+    fc.property(
+      fc.array(fc.record({ sku, quantity: fc.integer({ min: 1, max: 99_999 }) }), { minLength: 1 }),
+      (lines) => {
+        const sold = {
+          ...order,
+          request: { ...order.request, lines },
+          chosen: { ...order.chosen, fallback: true as const },
+        };
+        expect(readOrderRows([[...ORDER_HEADINGS], orderCells(sold)]).orders).toEqual([sold]);
+      },
+    ),
+  );
 });
 
 test('the total of a table is the order’s, and the bill has its address', () => {
@@ -72,6 +94,7 @@ test('headings may be written otherwise and in any order; what may be left out m
         chosen: { name: 'parcel', total: 845 },
       },
     ],
+    stateless: new Set(['7']),
     faults: [],
   });
 });

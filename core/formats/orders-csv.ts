@@ -19,6 +19,7 @@ export const ORDER_HEADINGS = [
   'choice_name',
   'charge',
   'choice_total',
+  'fallback_charged',
   'total',
   'slot_start',
   'slot_end',
@@ -81,11 +82,12 @@ export const orderCells = (order: PastOrder): string[] => {
     choice_name: chosen.name,
     charge: text(chosen.charge),
     choice_total: text(chosen.total),
+    fallback_charged: chosen.fallback ? 'yes' : '',
     total: text(sums?.total ?? chosen.total),
     slot_start: text(chosen.slot?.start),
     slot_end: text(chosen.slot?.end),
     ...whereCells(order),
-    goods: lines.map(({ sku, quantity }) => `${quantity} x ${sku}`).join('; '),
+    goods: lines.map(goodsText).join('; '),
     discount: text(discount),
     customer: text(customer),
     channel: text(channel),
@@ -112,15 +114,18 @@ const amounts = (fields: Record<string, string>): Record<string, number | string
     }),
   );
 
+/** So many of a good, its stock number quoted where it would be read otherwise. */
+const goodsText = ({ sku, quantity }: { sku: string; quantity: number }): string =>
+  `${quantity} x ${/[;"]/.test(sku) || sku !== sku.trim() ? `"${sku.replaceAll('"', '""')}"` : sku}`;
+
+/** A good of the cell: a quantity if there is one, then a quoted stock number or one as it stands. */
+const GOOD = /\s*(?:(\d{1,5})\s*[x×]\s*)?(?:"((?:[^"]|"")*)"\s*|([^;]+)|)(?:;|$)/giy;
+
 const goodsOf = (cell: string): { sku: string; quantity: number }[] =>
-  cell
-    .split(';')
-    .map((part) => part.trim())
-    .filter(Boolean)
-    .map((part) => {
-      const [, quantity = '', sku = ''] = /^(\d{1,5})\s*[x×]\s*(.+)$/i.exec(part) ?? [];
-      return { sku: sku === '' ? part : sku.trim(), quantity: quantity === '' ? 1 : Number(quantity) };
-    });
+  [...cell.matchAll(GOOD)].flatMap(([, quantity, quoted, plain = '']) => {
+    const sku = quoted?.replaceAll('""', '"') ?? plain.trim();
+    return sku === '' ? [] : [{ sku, quantity: quantity === undefined ? 1 : Number(quantity) }];
+  });
 
 /** How the customer is reached, where a cell says so. */
 const contactOf = (cell: Cell): { contact?: Record<string, string> } => {
@@ -155,6 +160,7 @@ const asOrder = (cell: Cell): unknown => {
       kind: cell('kind'),
       name: cell('choice_name') || cell('choice'),
       ...amounts({ charge: cell('charge'), total: cell('choice_total') || cell('total') || cell('charge') }),
+      ...(/^(yes|true|1)$/i.test(cell('fallback_charged')) ? { fallback: true } : {}),
       ...(Object.keys(slot).length > 0 ? { slot } : {}),
     },
     status: cell('status') || 'handed-over',
@@ -168,6 +174,8 @@ const asOrder = (cell: Cell): unknown => {
 /** Orders read from a table, and what is wrong with the rows that could not be. */
 export interface OrdersRead {
   orders: PastOrder[];
+  /** The numbers of orders whose row says nothing of their state; they are taken as handed over. */
+  stateless: ReadonlySet<string>;
   faults: Fault[];
 }
 
@@ -187,8 +195,13 @@ export const readOrderRows = ([headings = [], ...rows]: readonly string[][]): Or
   const at = new Map(headings.map((heading, index) => [plain(heading), index]));
   const missing = NEEDED.filter((heading) => !at.has(heading));
   if (missing.length > 0)
-    return { orders: [], faults: [fault('orders-columns', 'row 1', { columns: missing.join(', ') })] };
-  const read: OrdersRead = { orders: [], faults: [] };
+    return {
+      orders: [],
+      stateless: new Set(),
+      faults: [fault('orders-columns', 'row 1', { columns: missing.join(', ') })],
+    };
+  const stateless = new Set<string>();
+  const read: OrdersRead = { orders: [], stateless, faults: [] };
   const seen = new Set<string>();
   rows.forEach((cells, index) => {
     if (cells.every((cell) => cell.trim() === '')) return;
@@ -204,6 +217,7 @@ export const readOrderRows = ([headings = [], ...rows]: readonly string[][]): Or
     } else {
       seen.add(order.value.number);
       read.orders.push(order.value);
+      if (cell('status') === '') stateless.add(order.value.number);
     }
   });
   return read;

@@ -27,16 +27,16 @@ export const nextStatuses = (order: PastOrder): OrderStatus[] => {
 
 const MOST_HISTORY = 100;
 
-const moved = (order: PastOrder, status: OrderStatus, at: string): PastOrder => ({
-  ...order,
-  status,
-  history: [...order.history, { status, at }].slice(-MOST_HISTORY),
-});
+/** An order in a state from an instant on. Of a history of a hundred steps the first stays, and the oldest after it goes. */
+export const withStatus = (order: PastOrder, status: OrderStatus, at: string): PastOrder => {
+  const [first, ...later] = [...order.history, { status, at }];
+  return { ...order, status, history: first ? [first, ...later.slice(1 - MOST_HISTORY)] : later };
+};
 
 /** An order in its next state, at an instant. A fault where that state is not one of the next. */
 export const movedTo = (order: PastOrder, status: OrderStatus, at: string): Result<PastOrder> =>
   nextStatuses(order).includes(status)
-    ? { ok: true, value: moved(order, status, at) }
+    ? { ok: true, value: withStatus(order, status, at) }
     : { ok: false, faults: [fault('status-not-next', '')] };
 
 /**
@@ -45,7 +45,7 @@ export const movedTo = (order: PastOrder, status: OrderStatus, at: string): Resu
  */
 export const steppedBack = (order: PastOrder, at: string): PastOrder | null => {
   const earlier = statusBefore(order);
-  return earlier === null ? null : moved(order, earlier, at);
+  return earlier === null ? null : withStatus(order, earlier, at);
 };
 
 /** The last state in the history that differs from the present one and lies before it on the way. */

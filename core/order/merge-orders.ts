@@ -1,7 +1,16 @@
 import type { PastOrder } from '../model/order.ts';
 
-const isSame = (a: PastOrder, b: PastOrder): boolean =>
-  a.request.placedAt === b.request.placedAt && a.recipient === b.recipient;
+/** Whether two of one number are one order: both were placed at the same instant. */
+export const isSameOrder = (a: PastOrder, b: PastOrder): boolean =>
+  Date.parse(a.request.placedAt) === Date.parse(b.request.placedAt);
+
+const lastStep = ({ history }: PastOrder): number => Date.parse(history.at(-1)?.at ?? '');
+
+/** Whether an order is a later state of another: its last step is later, or as late after more steps. */
+export const isLater = (order: PastOrder, than: PastOrder): boolean => {
+  const [mine, other] = [lastStep(order), lastStep(than)];
+  return mine > other || (mine === other && order.history.length > than.history.length);
+};
 
 const freeNumber = (number: string, taken: ReadonlyMap<string, PastOrder>): string => {
   let at = 2;
@@ -11,7 +20,7 @@ const freeNumber = (number: string, taken: ReadonlyMap<string, PastOrder>): stri
 
 /**
  * Two lists of orders as one, oldest first; the first list itself where the second adds nothing. An order in
- * both is the one with the longer history; two orders that got one number are both kept, the second's with
+ * both is the one whose last step is later; two orders that got one number are both kept, the second's with
  * a mark.
  */
 export const mergeOrders = (first: PastOrder[], second: readonly PastOrder[]): PastOrder[] => {
@@ -19,8 +28,8 @@ export const mergeOrders = (first: PastOrder[], second: readonly PastOrder[]): P
   let changed = false;
   for (const order of second) {
     const there = orders.get(order.number);
-    if (there && isSame(there, order) && there.history.length >= order.history.length) continue;
-    const number = there && !isSame(there, order) ? freeNumber(order.number, orders) : order.number;
+    if (there && isSameOrder(there, order) && !isLater(order, there)) continue;
+    const number = there && !isSameOrder(there, order) ? freeNumber(order.number, orders) : order.number;
     orders.set(number, number === order.number ? order : { ...order, number });
     changed = true;
   }

@@ -19,7 +19,9 @@ import {
   tiers,
 } from '../testing/book.ts';
 import { customerReason } from '../words/customer-reason.ts';
+import { withStatus } from './hand-over.ts';
 import { mergeOrders } from './merge-orders.ts';
+import { takeOrders } from './take-orders.ts';
 import { obstacles, toldReason } from './obstacles.ts';
 import { nextNumber, placeOrder, type Ordering } from './place-order.ts';
 
@@ -138,6 +140,8 @@ describe('placing an order', () => {
 
   test('gives the number after the greatest', () => {
     expect(nextNumber([])).toBe('1001');
+    const most = [{ number: '999999999999' }, { number: '1000000000000' }];
+    expect(nextNumber(most)).toBe('1000000000001');
     expect(nextNumber([{ number: '1007' }, { number: 'web-2000' }, { number: '1002' }])).toBe('1008');
   });
 });
@@ -173,6 +177,68 @@ describe('orders from two places', () => {
     expect(
       mergeOrders([early, { ...other, number: '1001-2' }], [order('1001', '2026-11-04T09:00:00-04:00')]),
     ).toHaveLength(3);
+  });
+});
+
+describe('orders of a file', () => {
+  const at = '2026-11-20T09:00:00-04:00';
+  const here: PastOrder = {
+    number: '1001',
+    request: makeRequest({ placedAt: '2026-11-01T09:00:00-04:00' }),
+    chosen: { id: 'parcel-country', kind: 'shipping', name: 'Parcel', charge: 845, total: 845 },
+    status: 'packed',
+    recipient: 'Ines Varga',
+    billing: { name: 'Quay & Co', address: { country: 'CA' } },
+    history: [
+      { status: 'placed', at: '2026-11-01T09:00:00-04:00' },
+      { status: 'packed', at: '2026-11-02T09:00:00-04:00' },
+    ],
+  };
+  const row = (part: Partial<PastOrder>): PastOrder => {
+    const { billing: _, ...rest } = here;
+    const status = part.status ?? here.status;
+    return { ...rest, status, history: [{ status, at: here.request.placedAt }], ...part };
+  };
+
+  test('that are here just so add nothing', () => {
+    expect(takeOrders([here], [row({}), here], at)).toMatchObject({ orders: [], same: 2, updated: [] });
+  });
+
+  test('change the recipient and the state of those here, as a step, and keep what a table does not hold', () => {
+    const taken = takeOrders([here], [row({ status: 'handed-over', recipient: 'Tomas Oriel' })], at);
+    expect(taken).toMatchObject({ added: 0, updated: ['1001'], same: 0 });
+    const merged = mergeOrders([here], taken.orders);
+    expect(merged).toHaveLength(1);
+    expect(merged[0]).toMatchObject({
+      recipient: 'Tomas Oriel',
+      status: 'handed-over',
+      billing: here.billing,
+    });
+    expect(merged[0]?.history.at(-1)).toEqual({ status: 'handed-over', at });
+  });
+
+  test('that say nothing of the state leave it', () => {
+    const silent = row({ status: 'handed-over' });
+    expect(takeOrders([here], [silent], at, new Set(['1001'])).same).toBe(1);
+  });
+
+  test('that are others of the same number get one of their own', () => {
+    const other = row({ request: makeRequest({ placedAt: '2026-11-05T09:00:00-04:00' }) });
+    const taken = takeOrders([here], [other], at);
+    expect(taken).toMatchObject({ added: 1, renumbered: ['1001'] });
+    expect(mergeOrders([here], taken.orders).map(({ number }) => number)).toEqual(['1001', '1001-2']);
+  });
+
+  test('go on past a hundred steps', () => {
+    let order = here;
+    for (let step = 0; step < 130; step += 1) {
+      const later = new Date(Date.parse(at) + step * 60_000).toISOString();
+      const next = withStatus(order, step % 2 === 0 ? 'placed' : 'packed', later);
+      expect(mergeOrders([order], [next])).toEqual([next]);
+      order = next;
+    }
+    expect(order.history).toHaveLength(100);
+    expect(order.history[0]).toEqual(here.history[0]);
   });
 });
 

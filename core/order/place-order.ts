@@ -29,12 +29,13 @@ export interface Ordering {
 
 const FIRST_NUMBER = 1001;
 
-/** The number after the greatest given so far. */
+/** The number after the greatest given so far; none that is taken. */
 export const nextNumber = (orders: readonly Pick<PastOrder, 'number'>[]): string => {
-  let greatest = FIRST_NUMBER - 1;
-  for (const { number } of orders)
-    if (/^\d{1,12}$/.test(number)) greatest = Math.max(greatest, Number(number));
-  return String(greatest + 1);
+  const taken = new Set(orders.map(({ number }) => number));
+  let next = FIRST_NUMBER;
+  for (const number of taken) if (/^\d{1,12}$/.test(number)) next = Math.max(next, Number(number) + 1);
+  while (taken.has(String(next))) next += 1;
+  return String(next);
 };
 
 /** A line with the good's own figures, so that the order stays what it was when the catalogue changes. */

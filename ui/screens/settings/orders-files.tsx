@@ -5,6 +5,7 @@ import { readOrders } from '../../../core/formats/orders.ts';
 import { ORDER_HEADINGS, orderCells, readOrderRows } from '../../../core/formats/orders-csv.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
+import { takeOrders, type OrdersTaken } from '../../../core/order/take-orders.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { fileName, openFile, saveFile, type FileKind } from '../../parts/files.ts';
@@ -27,8 +28,29 @@ const styles = (inks: Inks) => ({
 
 interface Read {
   orders: readonly PastOrder[];
+  stateless?: ReadonlySet<string>;
   faults: readonly Fault[];
 }
+
+/** What came of a file's orders, in a sentence or a few. */
+const takenWords = ({ added, updated, renumbered, same }: OrdersTaken, name: string): string => {
+  const some = (numbers: readonly string[]): string =>
+    numbers.length > MOST_SHOWN
+      ? `${numbers.slice(0, MOST_SHOWN).join(', ')} and ${numbers.length - MOST_SHOWN} more`
+      : numbers.join(', ');
+  return [
+    added > 0 ? `Took ${countFigure(added, 'order')} of ${name}.` : '',
+    updated.length > 0 ? `Brought up to date: ${some(updated)}.` : '',
+    renumbered.length > 0
+      ? `Another order has the number, so they were given one of their own: ${some(renumbered)}.`
+      : '',
+    same > 0
+      ? `${countFigure(same, 'order')} of ${name} ${same === 1 ? 'is' : 'are'} here already, just so.`
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
+};
 
 const readJson = (text: string): Read | string => {
   let value: unknown;
@@ -45,7 +67,7 @@ const readCsv = async (text: string): Promise<Read> => {
   const { parseCsv } = await import('../../parts/csv.ts');
   const { rows, faults } = parseCsv(text);
   const read = readOrderRows(rows);
-  return { orders: read.orders, faults: [...faults, ...read.faults] };
+  return { ...read, faults: [...faults, ...read.faults] };
 };
 
 /** The orders out as a file, and orders of a file beside those that are there. */
@@ -71,10 +93,9 @@ export const OrdersFiles = ({ orders }: { orders: readonly PastOrder[] }) => {
       setFaults([`${file.name} was not read: ${read}`]);
       return;
     }
-    if (read.orders.length > 0) dispatch(ordersTaken(read.orders));
-    setSaid(
-      read.orders.length > 0 ? `Took ${countFigure(read.orders.length, 'order')} of ${file.name}.` : null,
-    );
+    const taken = takeOrders(orders, read.orders, new Date().toISOString(), read.stateless);
+    if (taken.orders.length > 0) dispatch(ordersTaken(taken.orders));
+    setSaid(read.orders.length > 0 ? takenWords(taken, file.name) : null);
     setFaults(read.faults.map(locatedSentence));
   };
   return (
