@@ -252,22 +252,25 @@ const Ordering = ({ checkout }: { checkout: Checkout }) => {
   const parts = asked === 'name' ? null : checkout.parts;
   const cannotPay =
     useAppSelector(selectServedBook).payments.length > 0 && chosen !== null && payments.length === 0;
+  // An order's number follows on all that were given.
+  const isRead = useAppSelector(({ storage }) => storage.ordersRead);
+  const waiting = isRead ? [] : ['A moment: the orders so far are still being read.'];
   return parts ? (
     <Order
       sums={parts.sums}
       name={`Getting it to you, in ${parts.parts.length} parts`}
-      faults={[...missing, ...parts.faults]}
+      faults={[...waiting, ...missing, ...parts.faults]}
       button={`Order in ${parts.parts.length} parts`}
-      disabled={parts.cannotPay}
+      disabled={parts.cannotPay || waiting.length > 0}
       onPlace={parts.place}
     />
   ) : (
     <Order
       sums={chosen ? view?.sums.get(chosen.id) : undefined}
       name={chosen?.name ?? ''}
-      faults={[...missing, ...faults.map((fault) => faultSentence(fault))]}
+      faults={[...waiting, ...missing, ...faults.map((fault) => faultSentence(fault))]}
       button="Place the order"
-      disabled={(view !== null && !chosen) || cannotPay}
+      disabled={(view !== null && !chosen) || cannotPay || waiting.length > 0}
       onPlace={place}
     />
   );
