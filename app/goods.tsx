@@ -3,6 +3,8 @@ import { Later } from '../ui/shell/later.tsx';
 
 const GoodsScreen = lazy(() => import('../ui/screens/goods/goods-screen.tsx'));
 
+export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
+
 export default function Goods() {
   return (
     <Later>

@@ -5,6 +5,8 @@ const ProofScreen = lazy(async () => ({
   default: (await import('../ui/screens/proof/proof-parts.ts')).ProofScreen,
 }));
 
+export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
+
 export default function Proof() {
   return (
     <Later>

@@ -3,6 +3,8 @@ import { Later } from '../ui/shell/later.tsx';
 
 const ReachScreen = lazy(() => import('../ui/screens/reach/reach-screen.tsx'));
 
+export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
+
 export default function Reach() {
   return (
     <Later>

@@ -3,6 +3,8 @@ import { Later } from '../ui/shell/later.tsx';
 
 const SettingsScreen = lazy(() => import('../ui/screens/settings/settings-screen.tsx'));
 
+export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
+
 export default function Settings() {
   return (
     <Later>

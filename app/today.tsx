@@ -3,6 +3,8 @@ import { Later } from '../ui/shell/later.tsx';
 
 const TodayScreen = lazy(() => import('../ui/screens/today/today-screen.tsx'));
 
+export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
+
 export default function Today() {
   return (
     <Later>

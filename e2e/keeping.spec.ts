@@ -194,3 +194,25 @@ test('a shop that cannot be read is told, set aside and never silently the demo'
   await expect(page.getByText('Set aside', { exact: true })).toBeHidden();
   if (!isPhone(page)) await expect(await openSlip(page)).toContainText('Two pots to Antigonish');
 });
+
+freshTest(
+  'a page that does not arrive says so, leaves the others working, and comes when asked again',
+  async ({ page }) => {
+    await openProgram(page, '/settings');
+    await fill(page, NAME, 'Kelp & Thistle');
+    await page.route(/reach-screen/, (route) => route.abort());
+    const places = page.getByRole('navigation');
+    await places.getByRole('link', { name: 'Reach' }).click();
+    await expect(page.getByRole('heading', { name: 'This part cannot be shown' })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Undo: / })).toBeVisible();
+    const saved = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save the whole shop as a file' }).click();
+    expect((await saved).suggestedFilename()).toMatch(/^kelp-thistle-shop-/);
+    await places.getByRole('link', { name: 'Goods' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Goods' })).toBeVisible();
+    await places.getByRole('link', { name: 'Reach' }).click();
+    await page.unroute(/reach-screen/);
+    await page.getByRole('button', { name: 'Load the program anew' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Reach' })).toBeVisible();
+  },
+);

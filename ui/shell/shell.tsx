@@ -13,6 +13,7 @@ import { SLIP_WIDTH, SPACE, type Inks } from '../theme/tokens.ts';
 import { BottomBar } from './bottom-bar.tsx';
 import { Later } from './later.tsx';
 import { Message } from './message.tsx';
+import { PageBoundary } from './page-boundary.tsx';
 import { Rail } from './rail.tsx';
 import { StorageBar } from './storage-bar.tsx';
 import { useKeys } from './use-keys.ts';
@@ -55,7 +56,8 @@ export const Shell = ({ children }: { children: ReactNode }) => {
   const style = useStyles(styles);
   const width = useWidth();
   const slipOpen = useAppSelector((state) => state.session.slipOpen);
-  const isShop = usePathname().startsWith('/shop');
+  const path = usePathname();
+  const isShop = path.startsWith('/shop');
   useKeys();
   useMarks();
   const keysShown = useAppSelector((state) => state.session.keysShown);
@@ -75,7 +77,9 @@ export const Shell = ({ children }: { children: ReactNode }) => {
       {width === 'wide' && !isShop ? (
         <View style={style.slip} role="complementary" aria-label="Slip">
           <ScrollView contentContainerStyle={style.slipInside}>
-            <Slip />
+            <PageBoundary key={path}>
+              <Slip />
+            </PageBoundary>
           </ScrollView>
         </View>
       ) : null}

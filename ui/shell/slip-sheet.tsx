@@ -8,6 +8,7 @@ import { useAppDispatch } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
+import { PageBoundary } from './page-boundary.tsx';
 
 const styles = (inks: Inks) => ({
   sheet: {
@@ -82,7 +83,9 @@ export const SlipSheet = () => {
         <IconAction icon="close" size={22} accessibilityLabel="Close the slip" onPress={close} />
       </View>
       <ScrollView contentContainerStyle={style.inside}>
-        <Slip />
+        <PageBoundary>
+          <Slip />
+        </PageBoundary>
       </ScrollView>
     </View>
   );

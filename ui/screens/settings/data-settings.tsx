@@ -3,13 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { shopDifference } from '../../../core/formats/shop-difference.ts';
-import {
-  readShopFile,
-  writeBookFile,
-  writeGoodsFile,
-  writeShopFile,
-  type Shop,
-} from '../../../core/formats/shop-file.ts';
+import { readShopFile, writeBookFile, writeGoodsFile, type Shop } from '../../../core/formats/shop-file.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import { mergeOrders } from '../../../core/order/merge-orders.ts';
 import { dayTimeText } from '../../parts/dates.ts';
@@ -20,8 +14,8 @@ import { edit } from '../../state/draft.ts';
 import { editionsTaken } from '../../state/editions.ts';
 import { ordersTaken } from '../../state/orders.ts';
 import { told } from '../../state/session.ts';
-import { savedNow } from '../../state/storage-status.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { saveShop } from '../../state/save-shop.ts';
+import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -68,17 +62,16 @@ const Kept = () => {
 export const DataSettings = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
+  const store = useAppStore();
   const router = useRouter();
   const shop: Shop = useAppSelector((state) => state.draft.workbook);
   const orders = useAppSelector((state) => state.orders);
-  const editions = useAppSelector((state) => state.editions);
   const ordersRead = useAppSelector((state) => state.storage.ordersRead);
   const changedAt = useAppSelector((state) => state.storage.changedAt);
   const [opened, setOpened] = useState<Opened | null>(null);
-  const save = (what: string, text: (now: string) => string): void => {
+  const save = (what: string, text: string): void => {
     const now = new Date().toISOString();
-    saveFile(fileName(shop.book.store.name, what, now.slice(0, 10)), text(now));
-    if (what === 'shop') dispatch(savedNow(now));
+    saveFile(fileName(shop.book.store.name, what, now.slice(0, 10)), text);
   };
   const open = async (): Promise<void> => {
     const chosen = await openFile('json');
@@ -106,16 +99,9 @@ export const DataSettings = () => {
     <View style={style.all}>
       <Kept />
       <View style={style.actions}>
-        <TextAction
-          label="Save the whole shop"
-          disabled={!ordersRead}
-          onPress={() => save('shop', (now) => writeShopFile(shop, orders, now, editions))}
-        />
-        <TextAction label="Save the book" onPress={() => save('book', () => writeBookFile(shop.book))} />
-        <TextAction
-          label="Save the goods"
-          onPress={() => save('goods', () => writeGoodsFile(shop.catalogue))}
-        />
+        <TextAction label="Save the whole shop" disabled={!ordersRead} onPress={() => saveShop(store)} />
+        <TextAction label="Save the book" onPress={() => save('book', writeBookFile(shop.book))} />
+        <TextAction label="Save the goods" onPress={() => save('goods', writeGoodsFile(shop.catalogue))} />
         <TextAction label="Open a file" disabled={!ordersRead} onPress={() => void open()} />
       </View>
       {ordersRead ? null : <Text style={style.note}>The orders are still being read from this device.</Text>}

@@ -1,0 +1,69 @@
+import { ScrollView, View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { undone } from '../state/draft.ts';
+import { selectUndo } from '../state/selectors.ts';
+import { told } from '../state/session.ts';
+import { useAppDispatch, useAppSelector, useAppStore } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
+
+interface Props {
+  error: Error;
+  /** Draws the part again. */
+  retry: () => unknown;
+}
+
+const MOST_SAID = 300;
+
+const styles = (inks: Inks) => ({
+  inside: { maxWidth: 560, gap: 12, padding: 24 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 } as const,
+  note: note(inks),
+});
+
+/** Where a part of the program cannot be shown: why, and the ways on. The shop itself is as it was. */
+export const PageFault = ({ error, retry }: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const last = useAppSelector(selectUndo);
+  const undo = (): void => {
+    dispatch(undone());
+    retry();
+  };
+  const save = async (): Promise<void> => {
+    try {
+      const { saveShop } = await import('../state/save-shop.ts');
+      saveShop(store);
+    } catch {
+      dispatch(
+        told({ text: 'The file could not be made. Load the program anew, and try again.', undo: false }),
+      );
+    }
+  };
+  return (
+    <ScrollView>
+      <View style={style.inside} role="alert">
+        <Text variant="titleLarge" role="heading" aria-level={1}>
+          This part cannot be shown
+        </Text>
+        <Text>Your shop is as it was, and every edit is kept. The other pages go on working.</Text>
+        <Text style={style.note}>What went wrong: {error.message.slice(0, MOST_SAID)}</Text>
+        <View style={style.row}>
+          <Button mode="contained" onPress={() => window.location.reload()}>
+            Load the program anew
+          </Button>
+          {last === null ? null : (
+            <Button mode="outlined" onPress={undo}>
+              Undo: {last}
+            </Button>
+          )}
+          <Button mode="outlined" onPress={() => void save()}>
+            Save the whole shop as a file
+          </Button>
+        </View>
+      </View>
+    </ScrollView>
+  );
+};
