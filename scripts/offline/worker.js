@@ -6,9 +6,12 @@ import { NavigationRoute, registerRoute } from 'workbox-routing';
 
 /**
  * Keeps every file of the program, so that it opens without a network. A new version is fetched beside the
- * old one and takes its place when all tabs of the program are closed: no page mixes the two.
+ * old one and takes its place when it is told to, or when all tabs of the program are closed: no page mixes the two.
  */
 precacheAndRoute(EXPORTED_FILES);
 cleanupOutdatedCaches();
 registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html')));
 clientsClaim();
+addEventListener('message', ({ data }) => {
+  if (data?.type === 'SKIP_WAITING') void self.skipWaiting();
+});

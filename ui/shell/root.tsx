@@ -60,6 +60,7 @@ const openStore = async (): Promise<AppStore> => {
     if (first !== undefined) event.preventDefault();
   });
   askToPersist(store);
+  keepOffline(store);
   markStorage(store);
   void Promise.all([import('../state/demo-orders.ts'), loadDemoShop()]).then(
     ([{ demoOrders, demoEdition }, demo]) => {
@@ -121,7 +122,6 @@ const useStore = () => {
   };
   useEffect(() => {
     open();
-    keepOffline();
   }, []);
   return { store, fault, open, goWithout: () => void storeWithoutShelf().then(setStore) };
 };

@@ -5,9 +5,20 @@ import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { TextAction } from '../parts/text-action.tsx';
 import { useStyles } from '../theme/styles.ts';
 import type { Inks } from '../theme/tokens.ts';
+import { takeNewVersion } from './offline.ts';
 
 const styles = (inks: Inks) => ({
   bar: { paddingHorizontal: 20, paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: inks.rubric },
+  news: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    columnGap: 8,
+    paddingHorizontal: 20,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
+  said: { fontSize: 13, lineHeight: 18 },
   read: { alignSelf: 'flex-start', marginLeft: -4 } as const,
   text: { color: inks.rubric, fontSize: 13, lineHeight: 18 },
 });
@@ -15,6 +26,23 @@ const styles = (inks: Inks) => ({
 const told = (why: Aside['why'], news: readonly Aside[], what: string): string[] => {
   const names = news.filter((aside) => aside.why === why).map(({ document }) => document);
   return names.length > 0 ? [`${what}: ${names.join(', ')}. It is under Settings, Data.`] : [];
+};
+
+/** A new version of the program, and the one press that takes it. */
+const NewVersion = () => {
+  const style = useStyles(styles);
+  const version = useAppSelector(({ storage }) => storage.version);
+  if (!version) return null;
+  return (
+    <View style={style.news} role="status">
+      <Text style={style.said}>
+        {version === 'waiting'
+          ? 'A new version of the program is here.'
+          : 'Another tab has taken a new version of the program.'}
+      </Text>
+      <TextAction label="Load it now" onPress={() => void takeNewVersion(version)} />
+    </View>
+  );
 };
 
 /** Says when work is not being kept, and what was set aside when the program opened. */
@@ -32,9 +60,10 @@ export const StorageBar = () => {
     ...told('unreadable', news, 'What was kept could not be read and was set aside, not overwritten'),
     ...told('other-tab', news, 'Another tab changed the shop at the same time; what it kept was set aside'),
   ];
-  if (lines.length === 0) return null;
+  if (lines.length === 0) return <NewVersion />;
   return (
     <View style={style.bar} role="alert">
+      <NewVersion />
       {lines.map((line) => (
         <Text key={line} style={style.text}>
           {line}

@@ -24,6 +24,8 @@ export interface StorageStatus {
   ordersRead: boolean;
   /** When the whole shop was last saved as a file. */
   savedAt: string | null;
+  /** A new version of the program: one that waits to be taken, or one that another tab has taken. */
+  version: 'waiting' | 'taken' | null;
 }
 
 export const initialStorage: StorageStatus = {
@@ -34,6 +36,7 @@ export const initialStorage: StorageStatus = {
   changedAt: null,
   ordersRead: true,
   savedAt: null,
+  version: null,
 };
 
 const status = createSlice({
@@ -56,6 +59,9 @@ const status = createSlice({
     },
     changedNow: (state, { payload }: PayloadAction<string | null>) => {
       state.changedAt = payload;
+    },
+    newVersion: (state, { payload }: PayloadAction<'waiting' | 'taken'>) => {
+      state.version = payload;
     },
     savedNow: (state, { payload }: PayloadAction<string>) => {
       state.savedAt = payload;
@@ -80,6 +86,7 @@ export const {
   keepingFailed,
   changedNow,
   readingOrders,
+  newVersion,
   savedNow,
   asideMade,
   asideGone,
