@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Book } from '../model/book.ts';
 import type { Erratum } from '../model/erratum.ts';
 import type { Catalogue } from '../model/good.ts';
+import { inShort } from '../model/in-short.ts';
 import { nameSchema, noteSchema } from '../model/unit.ts';
 
 /** An erratum that the merchant accepts, with a note why; it holds as long as the rules it is about stay as they are. */
@@ -23,16 +24,6 @@ export const whereKey = ({ where }: Pick<Erratum, 'where'>): string =>
 /** What tells an erratum from others of its book. */
 export const erratumKey = (erratum: Pick<Erratum, 'code' | 'where'>): string =>
   `${erratum.code} ${whereKey(erratum)}`;
-
-/** A text in short: two sums over its characters (Fowler, Noll and Vo's, 32 bits, from two beginnings). */
-const inShort = (text: string): string => {
-  const sum = (start: number): number => {
-    let value = start;
-    for (let at = 0; at < text.length; at += 1) value = Math.imul(value ^ text.charCodeAt(at), 0x01000193);
-    return value >>> 0;
-  };
-  return `${sum(0x811c9dc5).toString(36)}-${sum(0x1000193).toString(36)}-${text.length}`;
-};
 
 const byId = <T extends { id: string }>(list: readonly T[], id: string): T | undefined =>
   list.find((one) => one.id === id);

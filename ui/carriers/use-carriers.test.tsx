@@ -113,14 +113,15 @@ describe('carriers are asked for the slip', () => {
   });
 });
 
-test('an answer is found by its question, whatever the secret', () => {
+test('an answer is found by its question, and by its secret, which is not in the key', () => {
   const store = demoStore();
   const [trial] = selectTrials(store.getState());
   const [question] = carrierQuestions(selectCompiled(store.getState()), trial!.request);
   if (!question) throw new Error('the trial asks nothing');
   const own = (secret: string) =>
     questionKey({ ...question, credentials: { kind: 'own', accountNumber: 'T7', secret } });
-  expect(own('one')).toBe(own('two'));
+  expect(own('one')).toBe(own('one'));
+  expect(own('one')).not.toBe(own('two'));
   expect(own('one')).not.toContain('one"');
   expect(own('one')).not.toBe(questionKey(question));
 });

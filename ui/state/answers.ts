@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { CarrierAnswer, CarrierQuestion } from '../../core/model/carrier.ts';
+import { inShort } from '../../core/model/in-short.ts';
 import { withoutPending, type Pending } from '../../core/quote/pending.ts';
 import type { CompiledBook } from '../../core/quote/compile.ts';
 import { carrierQuestions } from '../../core/quote/questions.ts';
@@ -10,9 +11,11 @@ import type { QuoteRequest } from '../../core/model/request.ts';
 /** What carriers said, by the question; kept for this visit only. */
 export type AnswersState = Readonly<Record<string, CarrierAnswer>>;
 
-/** A question without its secret, as the key under which its answer is kept. */
-export const questionKey = ({ credentials, ...question }: CarrierQuestion): string =>
-  JSON.stringify([credentials.kind === 'own' ? credentials.accountNumber : '', question]);
+/** The key under which a question's answer is kept: with another secret it is another; the secret is not in it. */
+export const questionKey = ({ credentials, ...question }: CarrierQuestion): string => {
+  const secret = credentials.kind === 'own' ? inShort(credentials.secret ?? '') : '';
+  return JSON.stringify([credentials.kind === 'own' ? credentials.accountNumber : '', secret, question]);
+};
 
 const answers = createSlice({
   name: 'answers',
