@@ -44,6 +44,8 @@ export type FaultCode =
   | 'orders-columns'
   | 'status-not-next'
   | 'no-calendar'
+  | 'calendar-entry'
+  | 'calendar-repeats'
   | 'no-calendar-dates';
 
 export interface Fault {

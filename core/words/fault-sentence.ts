@@ -69,6 +69,10 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'slot-needed': () => 'Pick a day or time first.',
   'slot-gone': () => 'That time is not to be had any more. Choose another.',
   'no-calendar': () => 'The file is no calendar that can be read.',
+  'calendar-entry': ({ entry }) =>
+    `“${entry}” was left out: it has no beginning, or a rule of repeating, that can be read.`,
+  'calendar-repeats': ({ entry }) =>
+    `“${entry}” was left out in part: its rule of repeating was followed very far without coming to an end.`,
   'no-calendar-dates': () => 'The calendar has no entry from today on.',
   'status-not-next': () => 'The order stands elsewhere by now: look at it again.',
   'orders-columns': ({ columns }) => `The first row lacks the columns ${columns}.`,

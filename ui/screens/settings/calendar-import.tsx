@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { dateOf, dayOf } from '../../../core/time/calendar.ts';
+import type { Fault } from '../../../core/model/fault.ts';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { datesOfCalendar } from '../../parts/calendar-dates.ts';
@@ -11,6 +12,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 
+const MOST_SHOWN = 6;
 const YEARS_AHEAD_DAYS = 3 * 366;
 
 const styles = (inks: Inks) => ({
@@ -28,21 +30,23 @@ export const CalendarImport = ({
 }) => {
   const style = useStyles(styles);
   const [said, setSaid] = useState<{ text: string; isFault: boolean } | null>(null);
+  const [left, setLeft] = useState<readonly Fault[]>([]);
   const open = async (): Promise<void> => {
     const file = await openFile('ics');
     if (!file) return;
+    setLeft([]);
     if (file.text === null) {
       setSaid({ text: `${file.name} is too large to be read.`, isFault: true });
       return;
     }
     const today = new Date().toISOString().slice(0, 10);
     const read = await datesOfCalendar(file.text, today, dateOf(dayOf(today) + YEARS_AHEAD_DAYS));
-    const [fault] = read.ok ? [] : read.faults;
+    setLeft(read.ok ? read.value.faults : read.faults);
     if (!read.ok) {
-      setSaid({ text: `${file.name}: ${fault ? faultSentence(fault) : ''}`, isFault: true });
+      setSaid({ text: `Nothing was taken out of ${file.name}.`, isFault: true });
       return;
     }
-    const fresh = read.value.filter((date) => !closed.includes(date));
+    const fresh = read.value.dates.filter((date) => !closed.includes(date));
     if (fresh.length > 0) onTaken([...closed, ...fresh].sort());
     setSaid({
       text: `${countFigure(fresh.length, 'closed date')} more, out of ${file.name}.`,
@@ -61,6 +65,14 @@ export const CalendarImport = ({
           {said.text}
         </Text>
       )}
+      {left.slice(0, MOST_SHOWN).map((fault, at) => (
+        <Text key={at} style={style.fault} role="alert">
+          {faultSentence(fault)}
+        </Text>
+      ))}
+      {left.length > MOST_SHOWN ? (
+        <Text style={style.fault}>{left.length - MOST_SHOWN} more were left out.</Text>
+      ) : null}
     </View>
   );
 };
