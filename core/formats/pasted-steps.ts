@@ -21,6 +21,9 @@ interface Row {
   amount: number;
 }
 
+/** A longer line is no row. */
+const LONGEST_LINE = 300;
+
 const WORDS =
   /\b(from|over|above|more than|up to|upto|to and including|and including|incl(uding|usive)?\.?|max(imum)?\.?|under|to|bis|ab|less than)\b|[≤≥<>:]/gi;
 
@@ -89,7 +92,7 @@ export const pastedSteps = (
   const unread: PastedSteps['unread'] = [];
   text.split(/\r?\n/).forEach((line, at) => {
     if (line.trim() === '') return;
-    const row = readRow(line, at + 1, measure, speech, mark);
+    const row = line.length > LONGEST_LINE ? null : readRow(line, at + 1, measure, speech, mark);
     if (row) rows.push(row);
     else unread.push({ line: at + 1, text: line.trim() });
   });

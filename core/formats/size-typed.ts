@@ -1,6 +1,9 @@
 import type { Size } from '../model/good.ts';
+import { squeezed } from './blanks.ts';
 import { typedLength } from './typed.ts';
 
+/** A size in words is no longer. */
+const LONGEST = 200;
 /** How a side of a size is written: a figure with or without its unit. */
 const SIDE = /^(.*?)\s*([a-z"']+)?$/i;
 
@@ -9,8 +12,8 @@ const SIDE = /^(.*?)\s*([a-z"']+)?$/i;
  * at the end counts for the sides without one; where there is none at all, the sides are in `bare`.
  */
 export const typedSize = (text: string, bare: string, mark: '.' | ',' = '.'): Size | null => {
-  const sides = text
-    .trim()
+  if (text.length > LONGEST) return null;
+  const sides = squeezed(text)
     .split(/\s*(?:[x×*]|\bby\b)\s*/i)
     .map((side) => side.trim());
   if (sides.length !== 3 || sides.includes('')) return null;

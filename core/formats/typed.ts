@@ -4,6 +4,9 @@ import { GREATEST_MONEY } from '../model/unit.ts';
 
 export type Typed = { ok: true; value: number } | { ok: false };
 
+/** No figure is written with more characters. */
+const LONGEST = 200;
+
 const NO: Typed = { ok: false };
 const yes = (value: number): Typed =>
   value >= 0 && value <= Number.MAX_SAFE_INTEGER ? { ok: true, value } : NO;
@@ -43,6 +46,7 @@ export const typedMoney = (
   mark: '.' | ',' = '.',
   most = GREATEST_MONEY,
 ): Typed => {
+  if (text.length > LONGEST) return NO;
   const value = typedNumber(text.replace(/[$€£¥]|\b[A-Za-z]{3}\b/g, ''), mark);
   if (value === null) return NO;
   const minor = Math.round(value * 10 ** decimals);
@@ -81,6 +85,7 @@ const VOLUMES: readonly Unit[] = [
 
 /** A sum of figures with units, '7 lb 4 oz'; one figure alone has the unit `bare`. */
 const withUnits = (text: string, units: readonly Unit[], bare: number, mark: '.' | ','): Typed => {
+  if (text.length > LONGEST) return NO;
   const parts = [
     ...text
       .trim()
@@ -145,7 +150,7 @@ export const typedCount = (text: string): Typed => {
 
 /** '12.5 %' in basis points, two decimals at most. */
 export const typedPercent = (text: string, mark: '.' | ',' = '.'): Typed => {
-  const value = typedNumber(text.replace('%', ''), mark);
+  const value = text.length > LONGEST ? null : typedNumber(text.replace('%', ''), mark);
   if (value === null) return NO;
   const points = Math.round(value * 100);
   return Math.abs(points - value * 100) < 1e-6 ? yes(points) : NO;

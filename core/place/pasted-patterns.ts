@@ -1,3 +1,4 @@
+import { squeezed } from '../formats/blanks.ts';
 import { canTakeCodes } from './code-shapes.ts';
 import { normaliseCode, parsePattern, rangeText } from './postal.ts';
 
@@ -35,7 +36,11 @@ const rangeEnds = (text: string): [string, string] | null => {
 /** Four letters and more without a figure are a word, not a code. */
 const isWord = (pattern: string): boolean => /^[A-Z]{4,}\*?$/.test(pattern);
 
+/** A longer word is no code and no range. */
+const LONGEST_WORD = 80;
+
 const patternOf = (country: string, text: string): string | null => {
+  if (text.length > LONGEST_WORD) return null;
   const ends = rangeEnds(text);
   const pattern = ends
     ? rangeText(normaliseCode(country, ends[0]), normaliseCode(country, ends[1]))
@@ -53,8 +58,6 @@ interface Part {
   readable: boolean;
 }
 
-const isPattern = (country: string, text: string): boolean => patternOf(country, text) !== null;
-
 /** The blanks about a dash or a 'to' between two codes, so that a range is one word. */
 const withRangesJoined = (entry: string): string =>
   entry.replace(/(?<=\S)\s*(?:\.\.+|–|—|\bto\b|(?<=\s)-(?=\s))\s*(?=\S)/gi, '–');
@@ -63,7 +66,12 @@ const withRangesJoined = (entry: string): string =>
  * The codes of an entry whose words are parted by blanks: two words that make a whole code are one, 'B3H 4R2'; each
  * other word is a code of its own, 'B3H B3J B3K*'. An entry with a word that is no code is not read at all.
  */
-const partsOf = (country: string, entry: string, isWhole: (code: string) => boolean): Part[] => {
+const partsOf = (
+  country: string,
+  entry: string,
+  isWhole: (code: string) => boolean,
+  isPattern: (text: string) => boolean,
+): Part[] => {
   const words = withRangesJoined(entry).split(/\s+/);
   if (words.length === 1 || rangeEnds(entry)) return [{ text: entry, readable: true }];
   const isOneCode =
@@ -82,9 +90,28 @@ const partsOf = (country: string, entry: string, isWhole: (code: string) => bool
     parts.push(isOne ? joined : word);
     if (isOne) at += 1;
   }
-  return parts.every((part) => isPattern(country, part))
+  return parts.every(isPattern)
     ? parts.map((text) => ({ text, readable: true }))
     : [{ text: entry, readable: false }];
+};
+
+/** A function of a text, each worked out once. */
+const keptBy = <T>(work: (text: string) => T): ((text: string) => T) => {
+  const known = new Map<string, T>();
+  return (text) => {
+    if (!known.has(text)) known.set(text, work(text));
+    return known.get(text) as T;
+  };
+};
+
+const AFTER = ` "'.`;
+
+/** An entry without the bullets and quotes before it, and the quotes and dots after it. */
+const withoutEnds = (entry: string): string => {
+  const bare = entry.replace(/^[\s"'•·>]+|^-\s+/, '');
+  let end = bare.length;
+  while (end > 0 && AFTER.includes(bare.charAt(end - 1))) end -= 1;
+  return bare.slice(0, end);
 };
 
 /**
@@ -99,15 +126,21 @@ export const pastedPatterns = (
 ): PastedPatterns => {
   const found = new Set<string>();
   const unread: string[] = [];
+  const patternAs = keptBy((part) => patternOf(country, part));
+  const readAs = keptBy((part) => {
+    const pattern = patternAs(part);
+    return pattern !== null && canTakeCodes(country, pattern, isBeginning) ? pattern : null;
+  });
+  const split = keptBy((entry) => partsOf(country, entry, isWhole, (part) => patternAs(part) !== null));
   let repeated = 0;
   let beginnings = 0;
   const entries = text
     .split(/[\n\r,;\t|]+/)
-    .map((entry) => entry.replace(/^[\s"'•·>]+|^-\s+|[\s"'.]+$/g, ''))
+    .map((entry) => withoutEnds(squeezed(entry)))
     .filter(Boolean);
-  for (const { text: part, readable } of entries.flatMap((entry) => partsOf(country, entry, isWhole))) {
-    const pattern = readable ? patternOf(country, part) : null;
-    if (pattern === null || !canTakeCodes(country, pattern, isBeginning)) {
+  for (const { text: part, readable } of entries.flatMap(split)) {
+    const pattern = readable ? readAs(part) : null;
+    if (pattern === null) {
       unread.push(part);
       continue;
     }

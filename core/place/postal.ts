@@ -1,3 +1,4 @@
+import { squeezed } from '../formats/blanks.ts';
 import { LONGEST_CODE } from './code-table.ts';
 
 /**
@@ -22,20 +23,23 @@ export const normaliseCode = (country: string, code: string): string => {
   return country === 'US' ? squeezed.slice(0, 5) : squeezed;
 };
 
+/** Two whole codes with what may stand between and about them. */
+const LONGEST_PATTERN = 80;
+
 const commonLength = (a: string, b: string): number => {
   let length = 0;
   while (length < a.length && a[length] === b[length]) length += 1;
   return length;
 };
 
-const TO = /\s+to\s+/i;
+const TO = /\sto\s+/i;
 
 /** The ends of a range as they are compared, or null for a pattern that is none. */
 const rangeEnds = (pattern: string): string[] | null =>
   TO.test(pattern) ? pattern.split(TO).map(squeeze) : null;
 
 /** A pattern as it is written everywhere: upper case, the ends of a range joined by 'to'. */
-export const writtenPattern = (text: string): string => text.trim().toUpperCase().replace(TO, ' to ');
+export const writtenPattern = (text: string): string => squeezed(text).toUpperCase().replace(TO, ' to ');
 
 /** A range of codes as it is written everywhere: '04101 to 04199'. */
 export const rangeText = (from: string, to: string): string => `${from} to ${to}`;
@@ -52,6 +56,7 @@ const parseRange = (ends: readonly string[]): PostalPattern | null => {
  * beginning that every code it takes has in common: the longer, the more specific.
  */
 export const parsePattern = (country: string, pattern: string): PostalPattern | null => {
+  if (pattern.length > LONGEST_PATTERN) return null;
   const ends = rangeEnds(pattern);
   if (ends) return parseRange(ends);
   const text = squeeze(pattern);

@@ -62,8 +62,10 @@ const postalRegions = (
 };
 
 const lineRegions = (line: string, at: number, naming: PlaceNaming): Result<Region[]> => {
-  const [, head = '', list] = /^\s*([^:]+?)\s*:(.*)$/.exec(line) ?? [];
-  if (list !== undefined) {
+  const colon = line.indexOf(':');
+  const head = line.slice(0, Math.max(0, colon)).trim();
+  if (head !== '') {
+    const list = line.slice(colon + 1);
     const [country] = /^[A-Za-z]{2}$/.test(head)
       ? [{ country: head.toUpperCase() }]
       : (naming.named(head) ?? []);
