@@ -2,10 +2,11 @@ import Papa from 'papaparse';
 import { fault, type Fault } from '../../core/model/fault.ts';
 
 /**
- * A cell that a spreadsheet would take for a formula is written with an apostrophe before it, numbers excepted;
+ * A cell that a spreadsheet would take for a formula, after blanks and in wide characters too, is written with an
+ * apostrophe before it, numbers excepted;
  * one that has such an apostrophe of its own is given one more, so that each is read as it was.
  */
-const FORMULA = /^'*(?:[=@\t\r]|[+-](?!\d+(?:[.,]\d+)?$))/;
+const FORMULA = /^'*(?:[\t\r\n]|\s*(?:[=@|＝＠｜＋－]|[+-](?!\d+(?:[.,]\d+)?$)))/;
 const ESCAPED = new RegExp(`^'(?=${FORMULA.source.slice(1)})`);
 
 const withoutMark = (cell: string): string => cell.replace(ESCAPED, '');

@@ -39,8 +39,27 @@ export const saveFile = (name: string, text: string): void => saveParts(name, [t
 /** The largest file that is read, in bytes. */
 const LARGEST_FILE = 200_000_000;
 
-/** The text of a file's bytes: UTF-8, or what older spreadsheets write where it is not. */
-export const decoded = (bytes: ArrayBuffer): string => {
+/** The first bytes that say how a text is written. */
+const MARKS: readonly [bytes: readonly number[], encoding: string][] = [
+  [[0xff, 0xfe], 'utf-16le'],
+  [[0xfe, 0xff], 'utf-16be'],
+];
+const LOOKED_AT = 64;
+
+/** UTF-16 without a mark: in its Latin letters every other byte is 0, which no other text has. */
+const unmarked = (bytes: Uint8Array): string | null => {
+  const first = bytes.subarray(0, LOOKED_AT);
+  const zeros = (odd: number): number => first.filter((byte, at) => byte === 0 && at % 2 === odd).length;
+  if (bytes.length % 2 !== 0 || zeros(0) + zeros(1) < first.length / 4) return null;
+  return zeros(1) > zeros(0) ? 'utf-16le' : 'utf-16be';
+};
+
+/** The text of a file's bytes: UTF-16 where it is that, else UTF-8, or what older spreadsheets write where it is not. */
+export const decoded = (buffer: ArrayBuffer): string => {
+  const bytes = new Uint8Array(buffer);
+  const marked = MARKS.find(([mark]) => mark.every((byte, at) => bytes[at] === byte))?.[1];
+  const encoding = marked ?? unmarked(bytes);
+  if (encoding) return new TextDecoder(encoding).decode(bytes);
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {

@@ -4,6 +4,7 @@ import Papa from 'papaparse';
 import { guessMapping } from '../../core/formats/list-columns.ts';
 import { TABLE_COLUMNS } from '../../core/formats/rate-table-csv.ts';
 import { csvText, parseCsvInParts } from '../parts/csv.ts';
+import { decoded } from '../parts/files.ts';
 import { makeListReader } from './list-reader.ts';
 
 // The test's own decoder knows one encoding only; a browser's knows those of older spreadsheets.
@@ -66,19 +67,22 @@ describe('a list out of a file', () => {
 
 test('cells that a spreadsheet would run are made harmless, and are themselves again when they are read', () => {
   const cell = fc.string({ maxLength: 12 }).map((text) => text.replace(/[\r\n\0]/g, ''));
-  const dangerous = fc.tuple(fc.constantFrom('=', '+', '-', '@'), cell).map(([mark, text]) => mark + text);
+  const dangerous = fc
+    .tuple(fc.constantFrom('=', '+', '-', '@', '|', ' =', '  +', '＝', '＋', '＠', '\t', '\n='), cell)
+    .map(([mark, text]) => mark + text);
   fc.assert(
     fc.property(
       fc.array(fc.tuple(fc.constant('a'), fc.oneof(cell, dangerous)), { minLength: 1, maxLength: 8 }),
       (rows) => {
         const text = csvText(rows);
         for (const cells of Papa.parse<string[]>(text, { delimiter: ',' }).data)
-          for (const written of cells) expect(written).not.toMatch(/^(?![+-]\d+([.,]\d+)?$)[=+@-]/);
+          for (const written of cells)
+            expect(written).not.toMatch(/^(?!\s*[+-]\d+([.,]\d+)?$)\s*[=+@|＝＋＠-]/);
         const again = parseCsvInParts(text, nothing).rows.slice(0, rows.length);
         expect(again.map(([, held]) => held)).toEqual(rows.map(([, held]) => held));
       },
     ),
-    { numRuns: 2_000, examples: [[[['a', '=||']]], [[['a', '=;;']]]] },
+    { numRuns: 500, examples: [[[['a', '=||']]], [[['a', '=;;']]]] },
   );
 });
 
@@ -102,4 +106,20 @@ test('an apostrophe that stands before a formula is kept, and a number is left a
   const cells = ["'=1+1", "''@a", '-5', '+1.50', "'-5", "it's"];
   expect(parseCsvInParts(csvText([cells]), nothing).rows[0]).toEqual(cells);
   expect(csvText([['-5', '=1+1']])).toBe(`-5,"'=1+1"\r\n`);
+});
+
+test.each([
+  ['UTF-8', [], 'utf8'],
+  ['UTF-16, little end first', [0xff, 0xfe], 'utf16le'],
+  ['UTF-16 without a mark', [], 'utf16le'],
+] as const)('a list written in %s is read', (_, mark, encoding) => {
+  const text = 'country;postal;from;to;amount\r\nCA;B3H;0;2000;8.45\r\n';
+  const bytes = Uint8Array.from([...mark, ...Buffer.from(text, encoding)]);
+  expect(makeListReader().open(bytes.buffer, nothing).headings[0]).toBe('country');
+});
+
+test('a list in UTF-16 with the great end first is read, and Latin letters of older spreadsheets are', () => {
+  const swapped = Buffer.from('\ufeffcode;place\nH2X;Montréal', 'utf16le').swap16();
+  expect(decoded(Uint8Array.from(swapped).buffer)).toBe('code;place\nH2X;Montréal');
+  expect(decoded(Uint8Array.from(Buffer.from('Montréal', 'latin1')).buffer)).toBe('Montréal');
 });
