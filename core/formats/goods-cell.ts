@@ -9,12 +9,12 @@ import { fault, type Fault } from '../model/fault.ts';
 import { goodSchema, type Good } from '../model/good.ts';
 import type { Speech } from '../words/figure.ts';
 import { typedSize } from './size-typed.ts';
-import { typedLength, typedMoney, typedNumber, typedWeight, type Typed } from './typed.ts';
+import { typedLength, typedMoney, typedNumber, typedWeight, type Typed, type Mark } from './typed.ts';
 
 /** How a table's cells are read: the currency and units of the shop, its marks, and its groups by id and name. */
 export interface CellReading {
   speech: Speech;
-  mark: '.' | ',';
+  mark: Mark;
   groups: readonly { id: string; name: string }[];
 }
 
@@ -26,13 +26,13 @@ type Reader = (text: string, unit: string, reading: CellReading) => Cell;
 const YES = ['yes', 'y', 'true', '1', 'x'];
 const NO = ['no', 'n', 'false', '0', '-'];
 
-const isBare = (text: string, mark: '.' | ','): boolean => typedNumber(text, mark) !== null;
+const isBare = (text: string, mark: Mark): boolean => typedNumber(text, mark) !== null;
 
 const measured = (
   text: string,
   unit: string,
-  mark: '.' | ',',
-  read: (text: string, system: 'metric', mark: '.' | ',') => Typed,
+  mark: Mark,
+  read: (text: string, system: 'metric', mark: Mark) => Typed,
 ): Typed => read(isBare(text, mark) ? `${text} ${unit}` : text, 'metric', mark);
 
 const money =

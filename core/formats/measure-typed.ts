@@ -8,6 +8,7 @@ import {
   typedVolume,
   typedWeight,
   type Typed,
+  type Mark,
 } from './typed.ts';
 
 /** A value of a measure as people type it, in the unit the book keeps. Distances are lengths in metres. */
@@ -15,7 +16,7 @@ export const typedMeasure = (
   measure: Measure | LimitMeasure,
   text: string,
   speech: Speech,
-  mark: '.' | ',' = '.',
+  mark: Mark = '.',
 ): Typed => {
   switch (measure) {
     case 'weight':

@@ -1,7 +1,7 @@
 import type { Measure, Step } from '../model/price.ts';
 import type { Speech } from '../words/figure.ts';
 import { typedMeasure } from './measure-typed.ts';
-import { typedMoney } from './typed.ts';
+import { typedMoney, type Mark } from './typed.ts';
 
 /** How the rows of a pasted table name their range: by where it begins, or by the last value it holds. */
 export type RangeNaming = 'from' | 'up-to';
@@ -38,7 +38,7 @@ const columns = (line: string): string[] => {
   return match ? [match[1] ?? '', match[2] ?? ''] : [line.trim()];
 };
 
-const values = (text: string, measure: Measure, speech: Speech, mark: '.' | ','): (number | null)[] =>
+const values = (text: string, measure: Measure, speech: Speech, mark: Mark): (number | null)[] =>
   text
     .replace(WORDS, ' – ')
     .split(/\s*[–—]\s*|\s+-\s+|(?<=\d)-(?=\d)/)
@@ -49,13 +49,7 @@ const values = (text: string, measure: Measure, speech: Speech, mark: '.' | ',')
       return typed.ok ? typed.value : null;
     });
 
-const readRow = (
-  text: string,
-  line: number,
-  measure: Measure,
-  speech: Speech,
-  mark: '.' | ',',
-): Row | null => {
+const readRow = (text: string, line: number, measure: Measure, speech: Speech, mark: Mark): Row | null => {
   const cells = columns(text);
   const amount = typedMoney(cells.at(-1) ?? '', speech.decimals, mark);
   const range = cells.slice(0, -1).flatMap((cell) => values(cell, measure, speech, mark));
@@ -86,7 +80,7 @@ export const pastedSteps = (
   measure: Measure,
   naming: RangeNaming,
   speech: Speech,
-  mark: '.' | ',' = '.',
+  mark: Mark = '.',
 ): PastedSteps => {
   const rows: Row[] = [];
   const unread: PastedSteps['unread'] = [];

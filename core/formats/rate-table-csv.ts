@@ -15,7 +15,7 @@ import {
   type ListReading,
 } from './list-columns.ts';
 import { typedMeasure } from './measure-typed.ts';
-import { typedMoney, typedNumber } from './typed.ts';
+import { typedMoney, typedNumber, type Mark } from './typed.ts';
 
 /** The columns of a rate table in a file. */
 export type TableColumn =
@@ -77,7 +77,7 @@ export interface TableMeaning {
   /** Whether `to` is the last value that the row holds, 'up to and including'. */
   includesTo: boolean;
   decimals: number;
-  mark: '.' | ',';
+  mark: Mark;
 }
 
 const EXPECTED = {

@@ -1,6 +1,6 @@
 import type { Size } from '../model/good.ts';
 import { squeezed } from './blanks.ts';
-import { typedLength } from './typed.ts';
+import { typedLength, type Mark } from './typed.ts';
 
 /** A size in words is no longer. */
 const LONGEST = 200;
@@ -11,7 +11,7 @@ const SIDE = /^(.*?)\s*([a-z"']+)?$/i;
  * '30x20x15 cm', '30 × 20 × 15' or '12 in by 8 in by 4 in' in millimetres: length, width, height. A unit
  * at the end counts for the sides without one; where there is none at all, the sides are in `bare`.
  */
-export const typedSize = (text: string, bare: string, mark: '.' | ',' = '.'): Size | null => {
+export const typedSize = (text: string, bare: string, mark: Mark = '.'): Size | null => {
   if (text.length > LONGEST) return null;
   const sides = squeezed(text)
     .split(/\s*(?:[x×*]|\bby\b)\s*/i)

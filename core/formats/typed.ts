@@ -2,6 +2,9 @@ import { GREATEST_MONEY } from '../model/unit.ts';
 
 /** Figures as people type them, into what the book keeps: whole numbers, but exact where imperial units were typed. */
 
+/** What marks decimals; 'either' where the one that was typed does: then a single mark never groups thousands. */
+export type Mark = '.' | ',' | 'either';
+
 export type Typed = { ok: true; value: number } | { ok: false };
 
 /** No figure is written with more characters. */
@@ -13,9 +16,9 @@ const yes = (value: number): Typed =>
 
 /**
  * A plain decimal number. Of '.' and ',' the one that comes last marks the decimals; a single comma
- * before exactly three digits groups thousands unless `mark` says that the comma marks decimals.
+ * or dot before exactly three digits groups thousands unless `mark` says that it marks decimals.
  */
-export const typedNumber = (text: string, mark: '.' | ',' = '.'): number | null => {
+export const typedNumber = (text: string, mark: Mark = '.'): number | null => {
   const bare = text.trim().replace(/[\s\u00A0\u202F']/g, '');
   if (!/^\d[\d.,]*$/.test(bare) && !/^[.,]\d+$/.test(bare)) return null;
   const dots = bare.split('.').length - 1;
@@ -31,7 +34,10 @@ export const typedNumber = (text: string, mark: '.' | ',' = '.'): number | null 
         : ',';
   const onlyMark = decimal === '.' ? dots : commas;
   const isGrouping =
-    dots + commas > 0 && (dots === 0 || commas === 0) && grouped && (onlyMark > 1 || decimal !== mark);
+    dots + commas > 0 &&
+    (dots === 0 || commas === 0) &&
+    grouped &&
+    (onlyMark > 1 || (decimal !== mark && mark !== 'either'));
   if (!isGrouping && onlyMark > 1) return null;
   const other = decimal === '.' ? ',' : '.';
   const plain = isGrouping ? bare.replace(/[.,]/g, '') : bare.replaceAll(other, '').replace(decimal, '.');
@@ -43,7 +49,7 @@ export const typedNumber = (text: string, mark: '.' | ',' = '.'): number | null 
 export const typedMoney = (
   text: string,
   decimals: number,
-  mark: '.' | ',' = '.',
+  mark: Mark = '.',
   most = GREATEST_MONEY,
 ): Typed => {
   if (text.length > LONGEST) return NO;
@@ -84,7 +90,7 @@ const VOLUMES: readonly Unit[] = [
 ];
 
 /** A sum of figures with units, '7 lb 4 oz'; one figure alone has the unit `bare`. */
-const withUnits = (text: string, units: readonly Unit[], bare: number, mark: '.' | ','): Typed => {
+const withUnits = (text: string, units: readonly Unit[], bare: number, mark: Mark): Typed => {
   if (text.length > LONGEST) return NO;
   const parts = [
     ...text
@@ -118,15 +124,15 @@ const withUnits = (text: string, units: readonly Unit[], bare: number, mark: '.'
 type System = 'metric' | 'imperial';
 
 /** '3.2kg', '600 g', '7 lb 4 oz' in grams, pounds and ounces to the last decimal; a bare figure is kilograms, or pounds. */
-export const typedWeight = (text: string, system: System, mark: '.' | ',' = '.'): Typed =>
+export const typedWeight = (text: string, system: System, mark: Mark = '.'): Typed =>
   withUnits(text, WEIGHTS, system === 'metric' ? 1_000 : 453.59237, mark);
 
 /** '30 cm', '1.8 m', '12 in' in millimetres; a bare figure is centimetres, or inches. */
-export const typedLength = (text: string, system: System, mark: '.' | ',' = '.'): Typed =>
+export const typedLength = (text: string, system: System, mark: Mark = '.'): Typed =>
   withUnits(text, LENGTHS, system === 'metric' ? 10 : 25.4, mark);
 
 /** '12.5 L', '800 ml' in cubic millimetres; a bare figure is litres, or cubic inches. */
-export const typedVolume = (text: string, system: System, mark: '.' | ',' = '.'): Typed => {
+export const typedVolume = (text: string, system: System, mark: Mark = '.'): Typed => {
   const typed = withUnits(text, VOLUMES, system === 'metric' ? 1_000_000 : 16_387.064, mark);
   return typed.ok ? yes(Math.round(typed.value)) : typed;
 };
@@ -139,7 +145,7 @@ const DISTANCES: readonly Unit[] = [
 ];
 
 /** '3 km', '800 m', '2.5 mi' in metres; a bare figure is kilometres, or miles. */
-export const typedDistance = (text: string, system: System, mark: '.' | ',' = '.'): Typed =>
+export const typedDistance = (text: string, system: System, mark: Mark = '.'): Typed =>
   withUnits(text, DISTANCES, system === 'metric' ? 1_000 : 1_609.344, mark);
 
 /** A whole number not below 0, with or without the word 'units' or 'days'. */
@@ -149,7 +155,7 @@ export const typedCount = (text: string): Typed => {
 };
 
 /** '12.5 %' in basis points, two decimals at most. */
-export const typedPercent = (text: string, mark: '.' | ',' = '.'): Typed => {
+export const typedPercent = (text: string, mark: Mark = '.'): Typed => {
   const value = text.length > LONGEST ? null : typedNumber(text.replace('%', ''), mark);
   if (value === null) return NO;
   const points = Math.round(value * 100);

@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { typedMoney, typedPercent } from '../../core/formats/typed.ts';
 import type { Raise } from '../../core/price/raise.ts';
 import { moneyFigure, type Speech } from '../../core/words/figure.ts';
-import { decimalMark } from './readers.ts';
+import { fieldMark } from './readers.ts';
 import { FormField } from './form-field.tsx';
 import { Segments } from './segments.tsx';
 import { visitBegan } from '../state/draft.ts';
@@ -50,8 +50,8 @@ const signed = (text: string): { sign: 1 | -1; bare: string } => {
 const raiseOf = ({ kind, by, to, mode }: Values, speech: Speech): Raise | null => {
   const { sign, bare } = signed(by);
   const typed =
-    kind === 'percent' ? typedPercent(bare, decimalMark) : typedMoney(bare, speech.decimals, decimalMark);
-  const step = to.trim() === '' ? null : typedMoney(to, speech.decimals, decimalMark);
+    kind === 'percent' ? typedPercent(bare, fieldMark) : typedMoney(bare, speech.decimals, fieldMark);
+  const step = to.trim() === '' ? null : typedMoney(to, speech.decimals, fieldMark);
   if (!typed.ok || typed.value === 0 || (step && (!step.ok || step.value === 0))) return null;
   const value = sign * typed.value;
   return {

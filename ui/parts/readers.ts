@@ -2,7 +2,7 @@ import { typedMeasure } from '../../core/formats/measure-typed.ts';
 import { typedDates } from '../../core/formats/dates-typed.ts';
 import { typedSpans, type Span } from '../../core/formats/hours-typed.ts';
 import { typedSize } from '../../core/formats/size-typed.ts';
-import { typedCount, typedMoney, typedPercent, type Typed } from '../../core/formats/typed.ts';
+import { typedCount, typedMoney, typedPercent, type Mark, type Typed } from '../../core/formats/typed.ts';
 import { countrySchema, subdivisionSchema, type Region } from '../../core/model/place.ts';
 import { parsePattern, writtenPattern } from '../../core/place/postal.ts';
 import { regionsFromText } from '../../core/place/region-phrase.ts';
@@ -25,11 +25,18 @@ import { KNOWN_CODES } from '../places/whole-code.ts';
 
 /** How fields read what is typed, with what to say where it cannot be read. */
 
-/** The mark of decimals where this person is. */
-export const decimalMark: '.' | ',' =
-  new Intl.NumberFormat().formatToParts(1.5).find((part) => part.type === 'decimal')?.value === ','
-    ? ','
-    : '.';
+const markIn = (locale?: string): string =>
+  new Intl.NumberFormat(locale).formatToParts(1.5).find((part) => part.type === 'decimal')?.value ?? '.';
+
+/** The mark of decimals in files that are written where this person is. */
+export const decimalMark: '.' | ',' = markIn() === ',' ? ',' : '.';
+
+/**
+ * The mark of decimals in the fields of a locale. The program itself writes a dot, so a dot is read as it is written;
+ * where people write a comma, that too.
+ */
+export const fieldMarkIn = (locale?: string): Mark => (markIn(locale) === ',' ? 'either' : '.');
+export const fieldMark = fieldMarkIn();
 
 /** A figure, if it is understood and no greater than a book holds. */
 const said = (typed: Typed, text: string, most?: { value: number; words: string }): Read<number> => {
@@ -43,7 +50,7 @@ export const readMoney =
   (speech: Speech) =>
   (text: string): Read<number> =>
     said(
-      typedMoney(text, speech.decimals, decimalMark, Number.MAX_SAFE_INTEGER),
+      typedMoney(text, speech.decimals, fieldMark, Number.MAX_SAFE_INTEGER),
       `Write an amount, as ${speech.decimals > 0 ? '12.50' : '1250'}.`,
       { value: GREATEST_MONEY, words: moneyFigure(GREATEST_MONEY, speech.decimals) },
     );
@@ -70,7 +77,7 @@ const MOST: Record<Measure | LimitMeasure, number> = {
 export const readMeasure =
   (measure: Measure | LimitMeasure, speech: Speech) =>
   (text: string): Read<number> =>
-    said(typedMeasure(measure, text, speech, decimalMark), `Write ${EXAMPLES[measure][speech.units]}.`, {
+    said(typedMeasure(measure, text, speech, fieldMark), `Write ${EXAMPLES[measure][speech.units]}.`, {
       value: MOST[measure],
       words: measureFigure(measure, MOST[measure], speech),
     });
@@ -80,13 +87,13 @@ export const readSize =
   ({ units }: Speech) =>
   (text: string): Read<Size> => {
     const metric = units === 'metric';
-    const size = typedSize(text, metric ? 'cm' : 'in', decimalMark);
+    const size = typedSize(text, metric ? 'cm' : 'in', fieldMark);
     const example = metric ? '30 x 20 x 15 cm' : '12 x 8 x 6 in';
     return size ? { ok: true, value: size } : { ok: false, text: `Write three sides, as ${example}.` };
   };
 
 export const readPercent = (text: string): Read<number> =>
-  said(typedPercent(text, decimalMark), 'Write a percentage, as 4.5.', {
+  said(typedPercent(text, fieldMark), 'Write a percentage, as 4.5.', {
     value: GREATEST_POINTS,
     words: percentFigure(GREATEST_POINTS),
   });

@@ -1,4 +1,5 @@
 import type { ListMapping, ListReading } from '../../core/formats/list-columns.ts';
+import { markOfCells } from '../../core/formats/mark-of-cells.ts';
 import { readPostalLines, type PostalColumn } from '../../core/formats/postal-list-csv.ts';
 import { readTableRows, type TableColumn, type TableMeaning } from '../../core/formats/rate-table-csv.ts';
 import type { PostalRule } from '../../core/model/delivery.ts';
@@ -41,7 +42,8 @@ const MOST_SAID = 100;
 /** Reads a list out of a file's bytes, beside the page; the items are then fetched in parts. */
 export interface ListReader {
   open: (bytes: ArrayBuffer, onProgress: (share: number) => void) => Opened;
-  readTable: (mapping: ListMapping<TableColumn>, meaning: TableMeaning) => ListSummary;
+  /** `meaning.mark` marks decimals where the file's own cells do not show what does. */
+  readTable: (mapping: ListMapping<TableColumn>, meaning: TableMeaning & { mark: '.' | ',' }) => ListSummary;
   readPostal: (mapping: ListMapping<PostalColumn>, home: string) => ListSummary;
   items: (from: number, count: number) => ListItem[];
 }
@@ -80,7 +82,7 @@ export const makeListReader = (): ListReader => {
       };
     },
     readTable: (mapping, meaning) => {
-      const reading = readTableRows(rows, mapping, meaning);
+      const reading = readTableRows(rows, mapping, { ...meaning, mark: markOfCells(rows, meaning.mark) });
       return keep(reading, tableOddities(reading.items));
     },
     readPostal: (mapping, home) =>

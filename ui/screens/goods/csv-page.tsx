@@ -1,6 +1,7 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { markOfCells } from '../../../core/formats/mark-of-cells.ts';
 import { readGoodsTable, type TableTaking } from '../../../core/formats/goods-table.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import { guessColumns } from '../../../core/goods/columns.ts';
@@ -48,7 +49,7 @@ const useTable = ({ rows, faults }: Props['parsed']) => {
       rows,
       later,
       here,
-      { speech, mark: decimalMark, groups: book.groups },
+      { speech, mark: markOfCells(rows, decimalMark), groups: book.groups },
       taking,
     );
     return { ...read, faults: [...faults, ...read.faults] };
