@@ -11,7 +11,7 @@ const wall = (target, from, message) => ({
 const WALLS = [
   wall(
     'core',
-    ['carriers', 'gazetteer', 'server', 'cli', 'ui', 'app', 'demo', 'bench'],
+    ['carriers', 'gazetteer', 'server', 'cli', 'ui', 'app', 'demo', 'bench', 'fuzz'],
     'The core imports nothing outside the core.',
   ),
   wall('carriers', ['server', 'cli', 'ui', 'app'], 'The carriers import the core only.'),
@@ -24,7 +24,7 @@ const WALLS = [
     ['core', 'carriers', 'gazetteer', 'server', 'cli', 'demo'],
     'A route picks a screen of the interface, nothing else.',
   ),
-  wall('demo', ['server', 'cli', 'ui', 'app', 'bench'], 'The demo is data for the core.'),
+  wall('demo', ['server', 'cli', 'ui', 'app', 'bench', 'fuzz'], 'The demo is data for the core.'),
 ];
 
 const CORE_LIBRARIES = ['zod', 'temporal-polyfill', 'flatbush'];

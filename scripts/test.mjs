@@ -49,6 +49,7 @@ await Promise.all([
   check('Lint', 'lint').then(() => check('Unused code and dependencies', 'unused')),
 ]);
 await check('Licences', 'licences');
+if (!changed) await check('Data that went wrong', 'fuzz');
 const related = changed ? ['--passWithNoTests', '--findRelatedTests', ...changed] : [];
 await phase('Unit tests', () => run('npx', ['jest', '--json', `--outputFile=${REPORTS.jest}`, ...related]));
 const units = unitCounts();
