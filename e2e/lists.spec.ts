@@ -85,7 +85,7 @@ test('codes of another country, and columns nobody knows, are asked about before
   await expect(lines.first()).toBeVisible();
   const before = await lines.count();
   await giveFile(page, 'Open a CSV', 'hub.csv', 'Pincode,Hub,COD\n97201,PDX-2,Y\n97202,PDX-2,N\n');
-  await expect(page.getByRole('alert').filter({ hasText: '97201' })).toContainText('a postal code of CA');
+  await expect(page.getByRole('alert').filter({ hasText: '97201' })).toContainText('a postal code of Canada');
   await page.getByLabel('Country of the codes, where a row names none').fill('United States');
   await page.getByRole('button', { name: 'United States', exact: true }).click();
   const take = page.getByRole('button', { name: 'Take it into the draft' });

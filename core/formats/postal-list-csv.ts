@@ -81,6 +81,9 @@ export interface PostalMeaning {
   isWhole?: (country: string) => (code: string) => boolean;
 }
 
+/** Names of countries as Unicode's tables have them. */
+const countryNames = new Intl.DisplayNames(['en'], { type: 'region', fallback: 'code' });
+
 const anything = (): boolean => true;
 
 /** What is wrong with a pattern: none of the forms, or no code of the country begins so. */
@@ -94,7 +97,7 @@ const patternFault = (
     return unread(row, NAMES.pattern, pattern, 'a postal code or pattern: B3H4R2, B3H*, 90200 to 90299');
   return canTakeCodes(country, pattern, isBeginning(country))
     ? null
-    : unread(row, NAMES.pattern, pattern, `a postal code of ${country}`);
+    : unread(row, NAMES.pattern, pattern, `a postal code of ${countryNames.of(country) ?? country}`);
 };
 
 /** Tells the first row of a pattern from its repetitions. */
@@ -112,9 +115,10 @@ const lineReader = ({
     const written = writtenPattern(cell('pattern'));
     const isShort = /^[A-Z0-9]+$/.test(written) && !isWhole(country)(written);
     const pattern = isShort ? `${written}*` : written;
-    if (!countrySchema.safeParse(country).success)
+    const isCountry = countrySchema.safeParse(country).success;
+    if (!isCountry)
       faults.push(unread(row, NAMES.country, cell('country'), 'a country by name or in two letters, as CA'));
-    const odd = patternFault(row, country, pattern, isBeginning);
+    const odd = isCountry ? patternFault(row, country, pattern, isBeginning) : null;
     if (odd) faults.push(odd);
     const served = yesNo(cell, 'served', true, row, faults);
     const cashOnDelivery = yesNo(cell, 'cashOnDelivery', false, row, faults);
