@@ -82,7 +82,9 @@ export interface PostalMeaning {
 }
 
 /** Names of countries as Unicode's tables have them. */
-const countryNames = new Intl.DisplayNames(['en'], { type: 'region', fallback: 'code' });
+const countryNames = new Intl.DisplayNames(['en'], { type: 'region' });
+const nameOf = (country: string): string =>
+  (/^[A-Z]{2}$/.test(country) ? countryNames.of(country) : undefined) ?? country;
 
 const anything = (): boolean => true;
 
@@ -97,7 +99,7 @@ const patternFault = (
     return unread(row, NAMES.pattern, pattern, 'a postal code or pattern: B3H4R2, B3H*, 90200 to 90299');
   return canTakeCodes(country, pattern, isBeginning(country))
     ? null
-    : unread(row, NAMES.pattern, pattern, `a postal code of ${countryNames.of(country) ?? country}`);
+    : unread(row, NAMES.pattern, pattern, `a postal code of ${nameOf(country)}`);
 };
 
 /** Tells the first row of a pattern from its repetitions. */
@@ -115,10 +117,9 @@ const lineReader = ({
     const written = writtenPattern(cell('pattern'));
     const isShort = /^[A-Z0-9]+$/.test(written) && !isWhole(country)(written);
     const pattern = isShort ? `${written}*` : written;
-    const isCountry = countrySchema.safeParse(country).success;
-    if (!isCountry)
+    if (!countrySchema.safeParse(country).success)
       faults.push(unread(row, NAMES.country, cell('country'), 'a country by name or in two letters, as CA'));
-    const odd = isCountry ? patternFault(row, country, pattern, isBeginning) : null;
+    const odd = patternFault(row, country, pattern, isBeginning);
     if (odd) faults.push(odd);
     const served = yesNo(cell, 'served', true, row, faults);
     const cashOnDelivery = yesNo(cell, 'cashOnDelivery', false, row, faults);
