@@ -104,7 +104,13 @@ test('a row that is no order is named with its column and left out; a number tha
   const spoilt = cells.map((cell, at) => (ORDER_HEADINGS[at] === 'charge' ? 'six' : cell));
   const { orders, faults } = readOrderRows([[...ORDER_HEADINGS], spoilt, cells, cells]);
   expect(orders).toHaveLength(1);
-  expect(faults.map(({ path }) => path)).toEqual(['row 2, chosen.charge', 'row 4']);
+  expect(faults.map(({ path }) => path)).toEqual(['row 2, charge', 'row 4']);
+});
+
+test('a moment that is none is told once, by its column', () => {
+  const cells = orderCells(order).map((cell, at) => (ORDER_HEADINGS[at] === 'placed_at' ? 'soon' : cell));
+  const { faults } = readOrderRows([[...ORDER_HEADINGS], cells]);
+  expect(faults.map(({ path, code }) => [path, code])).toEqual([['row 2, placed_at', 'malformed']]);
 });
 
 test('missing headings are named', () => {

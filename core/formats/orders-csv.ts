@@ -181,6 +181,43 @@ export interface OrdersRead {
 
 const NEEDED: readonly Heading[] = ['number', 'placed_at', 'kind', 'choice', 'charge', 'goods'];
 
+/** The columns by what they fill in an order. */
+const COLUMNS: Record<string, Heading> = {
+  'request.placedAt': 'placed_at',
+  'history[0].at': 'placed_at',
+  'history[0].status': 'status',
+  'request.lines': 'goods',
+  'request.discount': 'discount',
+  'request.customer': 'customer',
+  'request.channel': 'channel',
+  'request.destination.country': 'country',
+  'request.destination.subdivision': 'subdivision',
+  'request.destination.postalCode': 'postal_code',
+  'request.destination.city': 'town',
+  'request.destination.lines[0]': 'address',
+  'chosen.id': 'choice',
+  'chosen.kind': 'kind',
+  'chosen.name': 'choice_name',
+  'chosen.charge': 'charge',
+  'chosen.total': 'choice_total',
+  'chosen.slot.start': 'slot_start',
+  'chosen.slot.end': 'slot_end',
+  'contact.email': 'email',
+  'contact.phone': 'phone',
+};
+
+/** The faults of a row by its columns, each told once. */
+const rowFaults = (faults: readonly Fault[], row: string): Fault[] => {
+  const told = new Set<string>();
+  return faults.flatMap((one) => {
+    const column = COLUMNS[one.path] ?? (one.path.startsWith('request.lines') ? 'goods' : one.path);
+    const path = `${row}, ${column}`;
+    if (told.has(`${path} ${one.code}`)) return [];
+    told.add(`${path} ${one.code}`);
+    return [{ ...one, path }];
+  });
+};
+
 const plain = (heading: string): string =>
   heading
     .trim()
@@ -209,7 +246,7 @@ export const readOrderRows = ([headings = [], ...rows]: readonly string[][]): Or
     const cell: Cell = (heading) => (cells[at.get(heading) ?? -1] ?? '').trim();
     const order = parseWith(pastOrderSchema, orderUpToDate(asOrder(cell)));
     if (!order.ok) {
-      read.faults.push(...order.faults.map((one) => ({ ...one, path: `${row}, ${one.path}` })));
+      read.faults.push(...rowFaults(order.faults, row));
     } else if (seen.has(order.value.number)) {
       read.faults.push(
         fault('duplicate-number', row, { number: order.value.number, first: 'a row before it' }),

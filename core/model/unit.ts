@@ -49,9 +49,10 @@ export const currencySchema = z.string().regex(/^[A-Z]{3}$/, 'currency');
 /** Times are worked out between these years, both included. */
 const FIRST_YEAR = 1970;
 const LAST_YEAR = 2200;
+/** What is no moment at all is told as that, not as too far off. */
 const isInTime = (text: string): boolean => {
   const year = Number(text.slice(0, 4));
-  return year >= FIRST_YEAR && year <= LAST_YEAR;
+  return Number.isNaN(year) || (year >= FIRST_YEAR && year <= LAST_YEAR);
 };
 
 /** ISO 8601 with an offset or Z, from 1970 to 2200. */

@@ -24,10 +24,10 @@ const offsetText = (offset: number): string => {
 };
 
 /**
- * A clock of an IANA zone. Offsets are kept by day, and by quarter hour on days on which they change: no zone
- * changes within a quarter, nor there and back within a day.
+ * How far a zone is from UTC at a moment, in milliseconds; kept by day, and by quarter hour on days on which it changes:
+ * no zone changes within a quarter, nor there and back within a day.
  */
-export const makeClock = (zone: string): Clock => {
+const offsetsOf = (zone: string): ((epochMs: number) => number) => {
   const quarters = new Map<number, number>();
   const days = new Map<DayNumber, number | null>();
   const offsetOfQuarter = (quarter: number): number => {
@@ -49,8 +49,13 @@ export const makeClock = (zone: string): Clock => {
     days.set(day, offset);
     return offset;
   };
-  const offsetAt = (epochMs: number): number =>
+  return (epochMs) =>
     offsetOfDay(Math.floor(epochMs / MS_A_DAY)) ?? offsetOfQuarter(Math.floor(epochMs / QUARTER_HOUR));
+};
+
+/** A clock of an IANA zone. */
+export const makeClock = (zone: string): Clock => {
+  const offsetAt = offsetsOf(zone);
   return {
     zone,
     local: (epochMs) => {

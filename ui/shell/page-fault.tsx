@@ -15,6 +15,13 @@ interface Props {
 }
 
 const MOST_SAID = 300;
+/** How browsers and the bundle say that a file did not arrive. */
+const NOT_LOADED = /^Loading (?:module|chunk)|dynamically imported module|Importing a module script failed/i;
+
+const reasonOf = ({ message }: Error): string =>
+  NOT_LOADED.test(message)
+    ? 'a file of the program did not arrive. The network or the server may be away for a moment.'
+    : message.slice(0, MOST_SAID);
 
 const styles = (inks: Inks) => ({
   inside: { maxWidth: 560, gap: 12, padding: 24 },
@@ -34,7 +41,7 @@ export const PageFault = ({ error, retry }: Props) => {
   };
   const save = async (): Promise<void> => {
     try {
-      const { saveShop } = await import('../state/save-shop.ts');
+      const { saveShop } = await import('../screens/settings/data-settings.tsx');
       saveShop(store);
     } catch {
       dispatch(
@@ -49,7 +56,7 @@ export const PageFault = ({ error, retry }: Props) => {
           This part cannot be shown
         </Text>
         <Text>Your shop is as it was, and every edit is kept. The other pages go on working.</Text>
-        <Text style={style.note}>What went wrong: {error.message.slice(0, MOST_SAID)}</Text>
+        <Text style={style.note}>What went wrong: {reasonOf(error)}</Text>
         <View style={style.row}>
           <Button mode="contained" onPress={() => window.location.reload()}>
             Load the program anew

@@ -3,7 +3,13 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { shopDifference } from '../../../core/formats/shop-difference.ts';
-import { readShopFile, writeBookFile, writeGoodsFile, type Shop } from '../../../core/formats/shop-file.ts';
+import {
+  readShopFile,
+  writeBookFile,
+  writeGoodsFile,
+  writeShopFile,
+  type Shop,
+} from '../../../core/formats/shop-file.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import { mergeOrders } from '../../../core/order/merge-orders.ts';
 import { dayTimeText } from '../../parts/dates.ts';
@@ -14,8 +20,8 @@ import { edit } from '../../state/draft.ts';
 import { editionsTaken } from '../../state/editions.ts';
 import { ordersTaken } from '../../state/orders.ts';
 import { told } from '../../state/session.ts';
-import { saveShop } from '../../state/save-shop.ts';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store.ts';
+import { savedNow } from '../../state/storage-status.ts';
+import { useAppDispatch, useAppSelector, useAppStore, type AppStore } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -31,6 +37,15 @@ const styles = (inks: Inks) => ({
 
 /** A file that was opened: what it holds, or what is wrong with it. */
 type Opened = SoundFile | { name: string; faults: Fault[] };
+
+/** Hands the whole shop to the person as a file, and notes that it was saved. */
+export const saveShop = ({ getState, dispatch }: Pick<AppStore, 'getState' | 'dispatch'>): void => {
+  const { draft, orders, editions } = getState();
+  const now = new Date().toISOString();
+  const { name } = draft.workbook.book.store;
+  saveFile(fileName(name, 'shop', now.slice(0, 10)), writeShopFile(draft.workbook, orders, now, editions));
+  dispatch(savedNow(now));
+};
 
 /** Where the data is kept, and how well. */
 const Kept = () => {
@@ -59,7 +74,7 @@ const Kept = () => {
 };
 
 /** The shop's data out of the browser and into it: as a whole or in parts, reviewed before it is taken. */
-export const DataSettings = () => {
+const DataSettings = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const store = useAppStore();
@@ -130,3 +145,4 @@ export const DataSettings = () => {
     </View>
   );
 };
+export default DataSettings;

@@ -50,7 +50,7 @@ const Row = ({ order }: { order: PastOrder }) => {
             {number} {recipient ?? ''}
           </Text>
           <Text style={style.note}>
-            {momentText(date, time)} · {place} · {chosen.name} · {STATUS_WORDS[status]}
+            {[momentText(date, time), place, chosen.name, STATUS_WORDS[status]].filter(Boolean).join(' · ')}
           </Text>
         </View>
         <Text style={style.figure}>{moneyFigure(chosen.charge, decimals)}</Text>

@@ -1,15 +1,18 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import type { ComponentType } from 'react';
+import { lazy, type ComponentType } from 'react';
 import { Page } from '../../parts/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { useWidth } from '../../parts/use-width.ts';
+import { Later } from '../../shell/later.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
-import { DataSettings } from './data-settings.tsx';
 import { Locations } from './locations.tsx';
 import { Orders } from './orders.tsx';
 import { Payments } from './payments.tsx';
 import { StoreSettings } from './store-settings.tsx';
 import { Taxes } from './taxes.tsx';
+
+/** It is what a page that fails saves the shop with, too. */
+const DataSettings = lazy(() => import('./data-settings.tsx'));
 
 const PARTS = {
   store: { label: 'Store', Part: StoreSettings },
@@ -40,7 +43,9 @@ const SettingsScreen = () => {
         options={OPTIONS}
         onChange={(next) => router.navigate({ pathname: '/settings', params: { part: next } })}
       />
-      <Part />
+      <Later>
+        <Part />
+      </Later>
     </Page>
   );
 };

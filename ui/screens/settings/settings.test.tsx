@@ -114,9 +114,10 @@ describe('what holds for the whole shop', () => {
 });
 
 describe('the data of the shop', () => {
-  test('goes out whole and in parts, under names that say what and when', () => {
-    jest.setSystemTime(new Date('2026-11-25T12:00:00Z'));
+  test('goes out whole and in parts, under names that say what and when', async () => {
     open('data');
+    await screen.findByText('Save the whole shop');
+    jest.setSystemTime(new Date('2026-11-25T12:00:00Z'));
     for (const name of ['Save the whole shop', 'Save the book', 'Save the goods'])
       fireEvent.press(screen.getByText(name));
     expect(saved.mock.calls.map(([name]) => name)).toEqual([
@@ -131,10 +132,11 @@ describe('the data of the shop', () => {
     expect(fileName('№', 'shop', '2026-11-25')).toBe('shop-shop-2026-11-25.json');
   });
 
-  test('is not saved as a whole before all its orders are read', () => {
+  test('is not saved as a whole before all its orders are read', async () => {
     const store = demoStore();
     store.dispatch(readingOrders(true));
     open('data', store);
+    await screen.findByText('Save the whole shop');
     fireEvent.press(screen.getByText('Save the whole shop'));
     expect(saved).not.toHaveBeenCalled();
     act(() => void store.dispatch(readingOrders(false)));
