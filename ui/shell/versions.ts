@@ -31,6 +31,8 @@ export const watchVersions = async ({ dispatch }: Pick<AppStore, 'dispatch'>): P
     isKnown = true;
   });
   workbox.addEventListener('waiting', () => void dispatch(newVersion('waiting')));
+  // A browser that keeps workers out gives no registration, and no error either.
+  if (!(await serviceWorker.register('/sw.js'))) return;
   await workbox.register();
   askAgain();
 };
