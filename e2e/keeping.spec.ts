@@ -212,7 +212,7 @@ freshTest(
     await expect(page.getByRole('heading', { level: 1, name: 'Goods' })).toBeVisible();
     await places.getByRole('link', { name: 'Reach' }).click();
     await page.unroute(/reach-screen/);
-    await page.getByRole('button', { name: 'Load the program anew' }).click();
+    await page.getByRole('button', { name: 'Reload the program' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'Reach' })).toBeVisible();
   },
 );

@@ -143,7 +143,7 @@ test('closed dates come out of a calendar file', async ({ page }) => {
     await (await chooser).setFiles({ name: 'away.ics', mimeType: 'text/calendar', buffer });
   };
   await take(Buffer.from('no calendar'));
-  await expect(page.getByText('Nothing was taken out of away.ics.')).toBeVisible();
+  await expect(page.getByText('Nothing was imported from away.ics.')).toBeVisible();
   await expect(page.getByText('The file is no calendar that can be read.')).toBeVisible();
   await take(calendar(entry));
   await expect(page.getByText('2 closed dates more, out of away.ics.')).toBeVisible();

@@ -1,5 +1,5 @@
 import { dateOf, dayOf } from '../time/calendar.ts';
-import { squeezed } from './blanks.ts';
+import { withSingleBlanks } from '../model/blanks.ts';
 import { localDateSchema } from '../model/unit.ts';
 
 export type TypedDates = { ok: true; dates: string[] } | { ok: false; text: string };
@@ -19,7 +19,7 @@ const rangeOf = (text: string): string[] | null => {
 /** '2026-12-25, 2027-08-01 to 2027-08-14' as single dates, in order and each once. */
 export const typedDates = (text: string): TypedDates => {
   const dates = new Set<string>();
-  for (const part of text.split(/[,;\n]/).map(squeezed)) {
+  for (const part of text.split(/[,;\n]/).map(withSingleBlanks)) {
     if (part === '') continue;
     const range = rangeOf(part);
     if (!range) return { ok: false, text: part };

@@ -1,4 +1,4 @@
-import { squeezed } from './blanks.ts';
+import { withSingleBlanks } from '../model/blanks.ts';
 import type { OpeningHours } from '../model/time.ts';
 
 /** The spans of one day. */
@@ -35,7 +35,7 @@ export const typedSpans = (text: string): TypedSpans => {
   const bare = text.trim();
   if (bare === '' || /^closed$/i.test(bare)) return { ok: true, spans: [] };
   const spans: Span[] = [];
-  for (const part of bare.split(/[,;&]|\band\b/i).map(squeezed)) {
+  for (const part of bare.split(/[,;&]|\band\b/i).map(withSingleBlanks)) {
     const span = spanOf(part);
     if (!span) return { ok: false, why: 'unread', text: part };
     if (span.from >= span.to) return { ok: false, why: 'reversed', text: part };

@@ -1,5 +1,5 @@
 import type { Size } from '../model/good.ts';
-import { squeezed } from './blanks.ts';
+import { withSingleBlanks } from '../model/blanks.ts';
 import { typedLength, type Mark } from './typed.ts';
 
 /** A size in words is no longer. */
@@ -13,7 +13,7 @@ const SIDE = /^(.*?)\s*([a-z"']+)?$/i;
  */
 export const typedSize = (text: string, bare: string, mark: Mark = '.'): Size | null => {
   if (text.length > LONGEST) return null;
-  const sides = squeezed(text)
+  const sides = withSingleBlanks(text)
     .split(/\s*(?:[x×*]|\bby\b)\s*/i)
     .map((side) => side.trim());
   if (sides.length !== 3 || sides.includes('')) return null;

@@ -1,4 +1,5 @@
-import { squeezed } from '../formats/blanks.ts';
+import { withSingleBlanks } from '../model/blanks.ts';
+import { kept } from '../time/kept.ts';
 import { canTakeCodes } from './code-shapes.ts';
 import { normaliseCode, parsePattern, rangeText } from './postal.ts';
 
@@ -95,15 +96,6 @@ const partsOf = (
     : [{ text: entry, readable: false }];
 };
 
-/** A function of a text, each worked out once. */
-const keptBy = <T>(work: (text: string) => T): ((text: string) => T) => {
-  const known = new Map<string, T>();
-  return (text) => {
-    if (!known.has(text)) known.set(text, work(text));
-    return known.get(text) as T;
-  };
-};
-
 const AFTER = ` "'.`;
 
 /** An entry without the bullets and quotes before it, and the quotes and dots after it. */
@@ -126,17 +118,17 @@ export const pastedPatterns = (
 ): PastedPatterns => {
   const found = new Set<string>();
   const unread: string[] = [];
-  const patternAs = keptBy((part) => patternOf(country, part));
-  const readAs = keptBy((part) => {
+  const patternAs = kept((part) => patternOf(country, part));
+  const readAs = kept((part) => {
     const pattern = patternAs(part);
     return pattern !== null && canTakeCodes(country, pattern, isBeginning) ? pattern : null;
   });
-  const split = keptBy((entry) => partsOf(country, entry, isWhole, (part) => patternAs(part) !== null));
+  const split = kept((entry) => partsOf(country, entry, isWhole, (part) => patternAs(part) !== null));
   let repeated = 0;
   let beginnings = 0;
   const entries = text
     .split(/[\n\r,;\t|]+/)
-    .map((entry) => withoutEnds(squeezed(entry)))
+    .map((entry) => withoutEnds(withSingleBlanks(entry)))
     .filter(Boolean);
   for (const { text: part, readable } of entries.flatMap(split)) {
     const pattern = readable ? readAs(part) : null;

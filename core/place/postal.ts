@@ -1,4 +1,4 @@
-import { squeezed } from '../formats/blanks.ts';
+import { withSingleBlanks } from '../model/blanks.ts';
 import { LONGEST_CODE } from './code-table.ts';
 
 /**
@@ -39,7 +39,8 @@ const rangeEnds = (pattern: string): string[] | null =>
   TO.test(pattern) ? pattern.split(TO).map(squeeze) : null;
 
 /** A pattern as it is written everywhere: upper case, the ends of a range joined by 'to'. */
-export const writtenPattern = (text: string): string => squeezed(text).toUpperCase().replace(TO, ' to ');
+export const writtenPattern = (text: string): string =>
+  withSingleBlanks(text).toUpperCase().replace(TO, ' to ');
 
 /** A range of codes as it is written everywhere: '04101 to 04199'. */
 export const rangeText = (from: string, to: string): string => `${from} to ${to}`;

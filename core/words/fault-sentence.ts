@@ -41,8 +41,8 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'region-both': () => 'A region has a subdivision or postal patterns, not both.',
   'subdivision-elsewhere': () => 'The subdivision must belong to the country, as CA-NS to CA.',
   'hours-reversed': () => 'Opening hours must end after they begin.',
-  'far-from-now': () => 'This must lie between 1970 and 2200.',
-  'priced-at-nothing': () => 'A carrier’s service has a price above 0.',
+  'far-from-now': () => 'The year must be between 1970 and 2200.',
+  'priced-at-nothing': () => 'A carrier’s price must be above 0.',
   'time-zone': () => 'This must be a zone of time, as America/Halifax.',
   'duplicate-id': ({ id, first }) => `The id “${id}” is already used by ${first}.`,
   'duplicate-rate': ({ first }) => `This service already has a rate in this zone, at ${first}.`,
@@ -70,9 +70,9 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'slot-gone': () => 'That time is not to be had any more. Choose another.',
   'no-calendar': () => 'The file is no calendar that can be read.',
   'calendar-entry': ({ entry }) =>
-    `“${entry}” was left out: it has no beginning, or a rule of repeating, that can be read.`,
+    `“${entry}” was left out: it has no start date, or its repeat rule cannot be read.`,
   'calendar-repeats': ({ entry }) =>
-    `“${entry}” was left out in part: its rule of repeating was followed very far without coming to an end.`,
+    `“${entry}” was left out in part: its repeat rule never ends, or never matches a day.`,
   'no-calendar-dates': () => 'The calendar has no entry from today on.',
   'status-not-next': () => 'The order stands elsewhere by now: look at it again.',
   'orders-columns': ({ columns }) => `The first row lacks the columns ${columns}.`,

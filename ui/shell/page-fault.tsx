@@ -44,9 +44,7 @@ export const PageFault = ({ error, retry }: Props) => {
       const { saveShop } = await import('../screens/settings/data-settings.tsx');
       saveShop(store);
     } catch {
-      dispatch(
-        told({ text: 'The file could not be made. Load the program anew, and try again.', undo: false }),
-      );
+      dispatch(told({ text: 'The file could not be made. Reload the program and try again.', undo: false }));
     }
   };
   return (
@@ -59,7 +57,7 @@ export const PageFault = ({ error, retry }: Props) => {
         <Text style={style.note}>What went wrong: {reasonOf(error)}</Text>
         <View style={style.row}>
           <Button mode="contained" onPress={() => window.location.reload()}>
-            Load the program anew
+            Reload the program
           </Button>
           {last === null ? null : (
             <Button mode="outlined" onPress={undo}>

@@ -43,7 +43,7 @@ export const CalendarImport = ({
     const read = await datesOfCalendar(file.text, today, dateOf(dayOf(today) + YEARS_AHEAD_DAYS));
     setLeft(read.ok ? read.value.faults : read.faults);
     if (!read.ok) {
-      setSaid({ text: `Nothing was taken out of ${file.name}.`, isFault: true });
+      setSaid({ text: `Nothing was imported from ${file.name}.`, isFault: true });
       return;
     }
     const fresh = read.value.dates.filter((date) => !closed.includes(date));

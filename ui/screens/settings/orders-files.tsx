@@ -40,13 +40,11 @@ const takenWords = ({ added, updated, renumbered, same }: OrdersTaken, name: str
       : numbers.join(', ');
   return [
     added > 0 ? `Took ${countFigure(added, 'order')} of ${name}.` : '',
-    updated.length > 0 ? `Brought up to date: ${some(updated)}.` : '',
+    updated.length > 0 ? `Updated: ${some(updated)}.` : '',
     renumbered.length > 0
-      ? `Another order has the number, so they were given one of their own: ${some(renumbered)}.`
+      ? `Other orders already have these numbers, so the imported ones got new numbers: ${some(renumbered)}.`
       : '',
-    same > 0
-      ? `${countFigure(same, 'order')} of ${name} ${same === 1 ? 'is' : 'are'} here already, just so.`
-      : '',
+    same > 0 ? `${countFigure(same, 'order')} already here, unchanged.` : '',
   ]
     .filter(Boolean)
     .join(' ');

@@ -254,7 +254,7 @@ const Ordering = ({ checkout }: { checkout: Checkout }) => {
     useAppSelector(selectServedBook).payments.length > 0 && chosen !== null && payments.length === 0;
   // An order's number follows on all that were given.
   const isRead = useAppSelector(({ storage }) => storage.ordersRead);
-  const waiting = isRead ? [] : ['A moment: the orders so far are still being read.'];
+  const waiting = isRead ? [] : ['One moment: earlier orders are still loading.'];
   return parts ? (
     <Order
       sums={parts.sums}

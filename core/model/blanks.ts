@@ -1,2 +1,2 @@
 /** A text with every run of blanks as one, and none at its ends; what reads it then never looks back over a run. */
-export const squeezed = (text: string): string => text.replace(/\s+/g, ' ').trim();
+export const withSingleBlanks = (text: string): string => text.replace(/\s+/g, ' ').trim();
