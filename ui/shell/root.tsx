@@ -48,11 +48,10 @@ const openStore = async (): Promise<AppStore> => {
     await carryOver(smallShelf, deviceShelf);
     return readStart(deviceShelf, loadDemoShop);
   });
-  const stamp = start.stamp ?? null;
   const over = start.draftStamp ?? null;
   const journal = makeJournal(smallShelf, tabs.id, over);
   const store = makeStore(start, [journal.middleware]);
-  const writer = keepStore(store, deviceShelf, tabs, loadDemoShop, stamp, journal);
+  const writer = keepStore(store, deviceShelf, tabs, loadDemoShop, start, journal);
   const flush = (): void => void writer.flush();
   await takeUpJournals(store, smallShelf, over, left);
   window.addEventListener('beforeunload', (event) => {

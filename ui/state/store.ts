@@ -25,6 +25,8 @@ export interface Start {
   stamp?: string | null;
   /** The stamp inside the draft itself: what it was written with, where a write was cut short. */
   draftStamp?: string | null;
+  /** The key of the goods that the draft names; null where nothing is kept yet. */
+  goods?: string | null;
 }
 
 const NO_ORDERS: PastOrder[] = [];

@@ -4,7 +4,8 @@ import type { Shelf } from '../state/storage/writer.ts';
 /** A shelf for tests: what it keeps, every write in order, and a write that may be made to fail. */
 export interface TestShelf extends Shelf {
   kept: Map<string, string>;
-  writes: { key: string; text: string }[];
+  /** A removal is a write of null. */
+  writes: { key: string; text: string | null }[];
   /** Asked before each write; an error is thrown as the browser would throw it. */
   refuse: (at: number) => Error | null;
 }
@@ -17,7 +18,9 @@ export const makeShelf = (kept = new Map<string, string>()): TestShelf => {
     refuse: () => null,
     getItem: async (key) => shelf.kept.get(key) ?? null,
     getAllKeys: async () => [...shelf.kept.keys()],
-    removeItem: async (key) => void shelf.kept.delete(key),
+    removeItem: async (key) => {
+      if (shelf.kept.delete(key)) shelf.writes.push({ key, text: null });
+    },
     setItem: async (key, text) => {
       asked += 1;
       const error = shelf.refuse(asked);
@@ -27,6 +30,16 @@ export const makeShelf = (kept = new Map<string, string>()): TestShelf => {
     },
   };
   return shelf;
+};
+
+/** A shelf as it was after so many of another's writes: where a page was gone at that moment. */
+export const shelfAfter = ({ writes }: TestShelf, count: number): TestShelf => {
+  const kept = new Map<string, string>();
+  for (const { key, text } of writes.slice(0, count)) {
+    if (text === null) kept.delete(key);
+    else kept.set(key, text);
+  }
+  return makeShelf(kept);
 };
 
 /** Tabs for tests that hear of each other at once and wait for each other as the browser's do. */

@@ -12,12 +12,19 @@ import { upToDate, VERSIONS, type DocumentKind } from './versions.ts';
 
 /** The documents kept on this device: one key each, each with the version of its schema. */
 export const KEYS = {
+  /** The rules; it names the document of the goods that belongs to it, and is written last. */
   draft: 'emporos/draft',
+  /** The goods of a draft that names none, as before version 5. */
   catalogue: 'emporos/catalogue',
   session: 'emporos/session',
   /** Which tab wrote the draft and the goods last, so that another finds out before it writes over them. */
   stamp: 'emporos/stamp',
 } as const;
+
+/** The key of the goods as one writing of the draft leaves them: each goes under a key of its own. */
+export const goodsKey = (stamp: string): string => `${KEYS.catalogue}/${stamp}`;
+export const isGoodsKey = (key: string): boolean =>
+  key === KEYS.catalogue || key.startsWith(`${KEYS.catalogue}/`);
 
 const ORDERS = 'emporos/orders/';
 /** The key of the month an order was placed in. */
@@ -39,6 +46,8 @@ const stepSchema = z.object({
 const stampSchema = z.number().int().min(0).default(0);
 const draftSchema = z.object({
   version: z.literal(VERSIONS.draft),
+  /** The key of its goods. */
+  goods: z.string().refine(isGoodsKey),
   goodsStamp: stampSchema,
   changedAt: z.string().nullable(),
   /** Which tab wrote it, at which revision: what the journal of edits goes by. */
@@ -117,16 +126,20 @@ const readAccepted = (value: unknown): Pick<DraftState['workbook'], 'accepted'> 
 const withLists = (book: unknown, lists: object): unknown =>
   typeof book === 'object' && book !== null ? { ...book, ...lists } : book;
 
+type DraftDocument = z.infer<typeof draftSchema>;
+
+/** The document of a draft, whose book and test orders are still to be read; null where the text is none. */
+export const readDraftDocument = (text: string): DraftDocument | null => parsed('draft', draftSchema, text);
+
 /**
- * The draft with its history as kept, or null where the text is no sound draft. A history that cannot
+ * The draft with its history as kept, or null where the document holds no sound draft. A history that cannot
  * be read, or that was made over other goods than are kept, does not cost the draft.
  */
-export const readDraft = (text: string, goods: KeptGoods): KeptDraft | null => {
-  const document = parsed('draft', draftSchema, text);
+export const readDraft = (document: DraftDocument, goods: KeptGoods): KeptDraft | null => {
   const lists = goods.lists ?? {};
-  const book = document && readBook(withLists(document.book, lists));
-  const trials = document && readTrials(document.trials);
-  if (!document || !book?.ok || !trials?.ok) return null;
+  const book = readBook(withLists(document.book, lists));
+  const trials = readTrials(document.trials);
+  if (!book.ok || !trials.ok) return null;
   const isWhole = document.goodsStamp === goods.goodsStamp;
   const draft: DraftState = {
     workbook: {
@@ -145,17 +158,22 @@ export const readDraft = (text: string, goods: KeptGoods): KeptDraft | null => {
   return { draft, changedAt: document.changedAt, stamp: document.stamp ?? null };
 };
 
+/** What is written beside a draft: when it changed, by which tab and revision, and where its goods are. */
+export interface DraftNotes {
+  changedAt: string | null;
+  stamp: string | null;
+  goods: string;
+}
+
 /** The text of a draft with its history; the goods and the long lists are a document of their own. */
 export const writeDraft = (
   { workbook: { book, trials, accepted }, past, future, goodsStamp }: DraftState,
-  changedAt: string | null,
-  stamp: string | null = null,
+  notes: DraftNotes,
 ): string =>
   JSON.stringify({
     version: VERSIONS.draft,
     goodsStamp,
-    changedAt,
-    stamp,
+    ...notes,
     book: { ...book, rateTables: [], postalList: [] },
     trials,
     accepted,

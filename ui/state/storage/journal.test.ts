@@ -21,11 +21,10 @@ const open = async (shelf: TestShelf, small: TestShelf, id: string, isGone = ALL
   const tabs = makeTabs()(id);
   const left = await tabsLeft(small, isGone);
   const start = await readStart(shelf, loadDemoShop);
-  const stamp = start.stamp ?? null;
   const over = start.draftStamp ?? null;
   const journal = makeJournal(small, id, over);
   const store = makeStore(start, [journal.middleware]);
-  const writer = keepStore(store, shelf, tabs, loadDemoShop, stamp, journal);
+  const writer = keepStore(store, shelf, tabs, loadDemoShop, start, journal);
   const taken = await takeUpJournals(store, small, over, left);
   return { store, writer, journal, taken };
 };

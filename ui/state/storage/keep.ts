@@ -1,6 +1,6 @@
 import type { PastOrder } from '../../../core/model/order.ts';
 import type { Edition } from '../../../core/publish/edition.ts';
-import { draftTaken } from '../draft.ts';
+import { draftTaken, type DraftState } from '../draft.ts';
 import { editionRenumbered, editionsTaken } from '../editions.ts';
 import { ordersTaken } from '../orders.ts';
 import { told } from '../session.ts';
@@ -13,9 +13,18 @@ import {
   readingOrders,
   type Aside,
 } from '../storage-status.ts';
-import type { AppStore, RootState } from '../store.ts';
+import type { AppStore, RootState, Start } from '../store.ts';
 import { setAside } from './aside.ts';
-import { KEYS, ordersKey, writeDraft, writeGoods, writeMonth, writeSession } from './documents.ts';
+import {
+  goodsKey,
+  isGoodsKey,
+  KEYS,
+  ordersKey,
+  writeDraft,
+  writeGoods,
+  writeMonth,
+  writeSession,
+} from './documents.ts';
 import {
   editionKey,
   isEditionKey,
@@ -36,8 +45,8 @@ interface Keeper {
   tabs: Tabs;
   /** The stamp under which this tab last read or wrote the draft. */
   stamp: string | null;
-  /** The goods as last written, so that they are written only when they change. */
-  goodsWritten: number | null;
+  /** The goods as last written and their key, so that they are written only when they change. */
+  goods: { stamp: number; key: string } | null;
   /** The orders that are on the shelf as they are here. */
   keptOrders: WeakSet<PastOrder>;
   /** The editions that are on the shelf. */
@@ -53,11 +62,32 @@ const yieldNothing = async ({ store, shelf, tabs, stamp }: Keeper): Promise<void
   if (there === stamp || there?.startsWith(`${tabs.id}:`)) return;
   const at = new Date().toISOString();
   const made: (Aside | null)[] = [];
-  for (const key of [KEYS.draft, KEYS.catalogue]) made.push(await setAside(shelf, key, 'other-tab', at));
+  for (const key of [KEYS.draft, ...(await shelf.getAllKeys()).filter(isGoodsKey)])
+    made.push(await setAside(shelf, key, 'other-tab', at));
   store.dispatch(asideMade(made.filter((aside) => aside !== null)));
 };
 
-/** The stamp goes first: a crash after it makes another tab look twice, never write blindly. */
+/** The key under which the goods are as they are here; they are written first where they are not. */
+const keepGoods = async (keeper: Keeper, draft: DraftState, stamp: string): Promise<string> => {
+  const { shelf, goods } = keeper;
+  const isThere = goods?.stamp === draft.goodsStamp && (await shelf.getAllKeys()).includes(goods.key);
+  if (isThere) return goods.key;
+  const key = goodsKey(stamp);
+  await shelf.setItem(key, writeGoods(draft));
+  keeper.goods = { stamp: draft.goodsStamp, key };
+  return key;
+};
+
+/** Goods that no draft names any more. */
+const clearGoods = async (shelf: Shelf, named: string): Promise<void> => {
+  const old = (await shelf.getAllKeys()).filter((key) => isGoodsKey(key) && key !== named);
+  for (const key of old) await shelf.removeItem(key);
+};
+
+/**
+ * The stamp goes first: a crash after it makes another tab look twice, never write blindly. The draft, which names its
+ * goods, goes last: until it is written all is as it was.
+ */
 const keepWorkbook = async (keeper: Keeper): Promise<void> => {
   const { store, shelf, tabs } = keeper;
   await tabs.alone(async () => {
@@ -66,12 +96,10 @@ const keepWorkbook = async (keeper: Keeper): Promise<void> => {
     const mine = `${tabs.id}:${draft.revision}`;
     await shelf.setItem(KEYS.stamp, mine);
     keeper.stamp = mine;
-    if (keeper.goodsWritten !== draft.goodsStamp) {
-      await shelf.setItem(KEYS.catalogue, writeGoods(draft));
-      keeper.goodsWritten = draft.goodsStamp;
-    }
-    await shelf.setItem(KEYS.draft, writeDraft(draft, storage.changedAt, mine));
+    const goods = await keepGoods(keeper, draft, mine);
+    await shelf.setItem(KEYS.draft, writeDraft(draft, { changedAt: storage.changedAt, stamp: mine, goods }));
     keeper.journal?.keptUpTo(draft.revision, mine);
+    await clearGoods(shelf, goods);
   });
   tabs.announce(WORKBOOK);
 };
@@ -137,6 +165,9 @@ const isSessionNew = (now: RootState, before: RootState): boolean =>
     (field) => now.session[field] !== before.session[field],
   );
 
+const goodsOf = ({ draft, goods }: Start): Keeper['goods'] =>
+  goods ? { stamp: draft.goodsStamp, key: goods } : null;
+
 /** Another tab kept something: an idle tab shows it; a tab with changes of its own finds out when it writes. */
 const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
   const { store, shelf, tabs } = keeper;
@@ -144,7 +175,7 @@ const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
     const start = await readStart(shelf, demo);
     if (writer.isBusy() || start.stamp === keeper.stamp) return;
     keeper.stamp = start.stamp ?? null;
-    keeper.goodsWritten = start.draft.goodsStamp;
+    keeper.goods = goodsOf(start);
     keeper.journal?.keptUpTo(store.getState().draft.revision, start.draftStamp ?? null);
     store.dispatch(draftTaken(start.draft));
     store.dispatch(changedNow(start.storage?.changedAt ?? null));
@@ -192,7 +223,7 @@ export const keepStore = (
   shelf: Shelf,
   tabs: Tabs,
   demo: Demo,
-  stamp: string | null,
+  start: Start,
   journal?: Journal,
 ): Writer => {
   const writer = makeWriter({
@@ -204,8 +235,8 @@ export const keepStore = (
     store,
     shelf,
     tabs,
-    stamp,
-    goodsWritten: null,
+    stamp: start.stamp ?? null,
+    goods: goodsOf(start),
     keptOrders: new WeakSet(),
     keptEditions: new WeakSet(),
     journal,

@@ -3,25 +3,50 @@ import type { Aside } from '../storage-status.ts';
 import type { Start } from '../store.ts';
 import type { Workbook } from '../workbook.ts';
 import { asideList, setAside } from './aside.ts';
-import { KEYS, readDraft, readGoods, readSession } from './documents.ts';
+import {
+  isGoodsKey,
+  KEYS,
+  readDraft,
+  readDraftDocument,
+  readGoods,
+  readSession,
+  type KeptDraft,
+  type KeptGoods,
+  type KeptSession,
+} from './documents.ts';
 import type { Shelf } from './writer.ts';
 
 /** The shop shown where nothing is kept yet. */
 export type Demo = () => Promise<Workbook>;
 
-type Read = <T>(key: string, read: (text: string) => T | null) => Promise<T | null>;
+interface FoundShop extends KeptDraft {
+  /** The key of its goods. */
+  goods: string;
+}
 
-/** Reads documents; one that no longer parses is copied aside before anything is written over it. */
-const reader = (shelf: Shelf, at: string, aside: Aside[]): Read => {
-  return async (key, read) => {
-    const text = await shelf.getItem(key);
-    const document = text === null ? null : read(text);
-    if (text !== null && document === null) {
-      const made = await setAside(shelf, key, 'unreadable', at);
-      if (made) aside.push(made);
-    }
-    return document;
-  };
+/** The goods under a key; a draft from before there were goods on the device goes with the demo's. */
+const goodsAt = async (shelf: Shelf, key: string, demo: Demo): Promise<KeptGoods | null> => {
+  const text = await shelf.getItem(key);
+  if (text !== null) return readGoods(text);
+  return key === KEYS.catalogue ? { catalogue: (await demo()).catalogue, goodsStamp: 0 } : null;
+};
+
+/** The shop that is kept: its rules and the goods they name; null where the two cannot be read together. */
+const readShop = async (shelf: Shelf, text: string, demo: Demo): Promise<FoundShop | null> => {
+  const document = readDraftDocument(text);
+  const goods = document && (await goodsAt(shelf, document.goods, demo));
+  const kept = document && goods && readDraft(document, goods);
+  return kept ? { ...kept, goods: document.goods } : null;
+};
+
+/** Copies aside what no longer parses, before anything is written over it: a shop with all goods that are there. */
+const asideAll = async (shelf: Shelf, keys: readonly string[], at: string): Promise<Aside[]> => {
+  const made: Aside[] = [];
+  for (const key of keys) {
+    const aside = await setAside(shelf, key, 'unreadable', at);
+    if (aside) made.push(aside);
+  }
+  return made;
 };
 
 /**
@@ -29,26 +54,33 @@ const reader = (shelf: Shelf, at: string, aside: Aside[]): Read => {
  * The orders, of which there may be many, are read after the page is there.
  */
 export const readStart = async (shelf: Shelf, demo: Demo): Promise<Start> => {
+  const at = new Date().toISOString();
   const keys = await shelf.getAllKeys();
-  const news: Aside[] = [];
-  const read = reader(shelf, new Date().toISOString(), news);
   const stamp = await shelf.getItem(KEYS.stamp);
-  const goods = await read(KEYS.catalogue, readGoods);
-  const kept = goods ?? { catalogue: (await demo()).catalogue, goodsStamp: 0 };
-  // A book never goes with the goods of another shop: where its goods cannot be read, both are set aside.
-  const isWhole = goods !== null || news.length === 0;
-  const found = await read(KEYS.draft, (text) => (isWhole ? readDraft(text, kept) : null));
-  const device = await read(KEYS.session, readSession);
+  const draftText = await shelf.getItem(KEYS.draft);
+  const shop = draftText === null ? null : await readShop(shelf, draftText, demo);
+  const isUnread = draftText !== null && shop === null;
+  const deviceText = await shelf.getItem(KEYS.session);
+  const device: KeptSession | null = deviceText === null ? null : readSession(deviceText);
+  const news = await asideAll(
+    shelf,
+    [
+      ...(isUnread ? [KEYS.draft, ...keys.filter(isGoodsKey)] : []),
+      ...(deviceText !== null && device === null ? [KEYS.session] : []),
+    ],
+    at,
+  );
   return {
-    draft: found?.draft ?? initialDraft(await demo()),
+    draft: shop?.draft ?? initialDraft(await demo()),
     storage: {
-      changedAt: found?.changedAt ?? null,
+      changedAt: shop?.changedAt ?? null,
       savedAt: device?.savedAt ?? null,
       aside: [...asideList(keys), ...news],
       news,
     },
     stamp,
-    draftStamp: found?.stamp ?? null,
+    draftStamp: shop?.stamp ?? null,
+    goods: shop?.goods ?? null,
     ...(device ? { session: device.session, basket: device.basket } : {}),
   };
 };

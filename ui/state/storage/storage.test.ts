@@ -1,5 +1,5 @@
 import type { PastOrder } from '../../../core/model/order.ts';
-import { makeShelf, makeTabs, type TestShelf } from '../../testing/shelf.ts';
+import { makeShelf, makeTabs, shelfAfter, type TestShelf } from '../../testing/shelf.ts';
 import { nextEdition } from '../../../core/publish/edition.ts';
 import { added } from '../basket.ts';
 import { isDemoBook, loadDemoShop } from '../demo.ts';
@@ -10,12 +10,23 @@ import { orderPlaced } from '../orders.ts';
 import { coloursChosen } from '../session.ts';
 import { savedNow } from '../storage-status.ts';
 import { makeStore, type AppStore } from '../store.ts';
-import { KEYS, readDraft, readGoods, writeDraft, writeGoods } from './documents.ts';
+import {
+  isGoodsKey,
+  KEYS,
+  readDraft,
+  readDraftDocument,
+  readGoods,
+  writeDraft,
+  writeGoods,
+  type KeptDraft,
+  type KeptGoods,
+} from './documents.ts';
 import { keepStore } from './keep.ts';
 import { editionKey, writeEdition } from './load-editions.ts';
 import { carryOver } from './shelf.ts';
 import { readStart } from './start.ts';
 import type { Tabs } from './tabs.ts';
+import type { Workbook } from '../workbook.ts';
 import type { Writer } from './writer.ts';
 
 interface Opened {
@@ -26,7 +37,7 @@ interface Opened {
 const open = async (shelf: TestShelf, tabs: Tabs = makeTabs()('one')): Promise<Opened> => {
   const start = await readStart(shelf, loadDemoShop);
   const store = makeStore(start);
-  const writer = keepStore(store, shelf, tabs, loadDemoShop, start.stamp ?? null);
+  const writer = keepStore(store, shelf, tabs, loadDemoShop, start);
   await jest.advanceTimersByTimeAsync(20);
   return { store, writer };
 };
@@ -34,6 +45,12 @@ const open = async (shelf: TestShelf, tabs: Tabs = makeTabs()('one')): Promise<O
 const rename = (name: string) => edit('setZone', { id: 'west', changes: { name } }, 'West: name');
 const west = (store: AppStore) =>
   store.getState().draft.workbook.book.zones.find((zone) => zone.id === 'west')?.name;
+
+const NOTES = { changedAt: null, stamp: null, goods: 'emporos/catalogue/one:1' };
+const draftOf = (text: string, goods: KeptGoods): KeptDraft | null => {
+  const document = readDraftDocument(text);
+  return document && readDraft(document, goods);
+};
 
 const order = (number: string, at: string): PastOrder => ({
   number,
@@ -87,7 +104,7 @@ describe('what is kept', () => {
     for (const name of ['P', 'Pr', 'Pra']) store.dispatch(rename(name));
     expect([keys(), store.getState().storage.state]).toEqual([[], 'keeping']);
     await jest.advanceTimersByTimeAsync(400);
-    expect(keys()).toEqual([KEYS.stamp, KEYS.catalogue, KEYS.draft]);
+    expect(keys()).toEqual([KEYS.stamp, 'emporos/catalogue/one:3', KEYS.draft]);
     expect(store.getState().storage.state).toBe('kept');
     store.dispatch(rename('Prair'));
     await jest.advanceTimersByTimeAsync(400);
@@ -125,10 +142,10 @@ describe('what is kept', () => {
 
   test('a history that cannot be read does not cost the draft', () => {
     const draft = initialDraft(demoShop());
-    const text = writeDraft(draft, null).replace('"past":[]', '"past":[{"label":7}]');
+    const text = writeDraft(draft, NOTES).replace('"past":[]', '"past":[{"label":7}]');
     const goods = readGoods(writeGoods(draft));
     if (!goods) throw new Error('the goods were not read');
-    expect(readDraft(text, goods)?.draft).toMatchObject({
+    expect(draftOf(text, goods)?.draft).toMatchObject({
       workbook: draft.workbook,
       past: [],
     });
@@ -176,11 +193,11 @@ describe('a long list of the book', () => {
 
   test('is kept beside the goods, and comes back with the book', () => {
     const { draft } = taken().getState();
-    const text = writeDraft(draft, null);
+    const text = writeDraft(draft, NOTES);
     expect(text).not.toContain('"from":2999');
     const goods = readGoods(writeGoods(draft));
     if (!goods) throw new Error('the goods were not read');
-    expect(readDraft(text, goods)?.draft.workbook.book).toEqual(draft.workbook.book);
+    expect(draftOf(text, goods)?.draft.workbook.book).toEqual(draft.workbook.book);
   });
 
   test('that was taken in whole is undone while the page is open, and not after', () => {
@@ -188,7 +205,7 @@ describe('a long list of the book', () => {
     const { draft } = store.getState();
     const goods = readGoods(writeGoods(draft));
     if (!goods) throw new Error('the goods were not read');
-    const again = readDraft(writeDraft(draft, null), goods)?.draft;
+    const again = draftOf(writeDraft(draft, NOTES), goods)?.draft;
     expect(again?.past.map(({ label }) => label)).toEqual(['name']);
     store.dispatch(undone());
     store.dispatch(undone());
@@ -196,7 +213,18 @@ describe('a long list of the book', () => {
   });
 });
 
-/** A working day: edits of the book and of the goods, an undo, orders of two months, the device's settings. */
+/** Another shop with few goods and rules of its own. */
+const bareShop = (): Workbook => {
+  const { book, catalogue } = demoShop();
+  const goods = catalogue.goods.slice(0, 3).map(({ groupIds: _, ...good }) => good);
+  return {
+    book: { ...book, store: { ...book.store, name: 'Another' }, rateTables: book.rateTables.slice(0, 1) },
+    catalogue: { ...catalogue, goods },
+    trials: [],
+  };
+};
+
+/** A working day: edits of the book and of the goods, undo, another shop, orders of two months, the device's settings. */
 const day = async ({ store, writer }: Opened): Promise<void> => {
   const acts = [
     rename('Prairies'),
@@ -206,6 +234,10 @@ const day = async ({ store, writer }: Opened): Promise<void> => {
     undone(),
     orderPlaced(DECEMBER),
     rename('Plains'),
+    edit('replaceShop', bareShop(), 'another shop'),
+    rename('Hills'),
+    undone(),
+    undone(),
     coloursChosen('dark'),
   ];
   for (const act of acts) {
@@ -216,39 +248,74 @@ const day = async ({ store, writer }: Opened): Promise<void> => {
 };
 
 describe('a crash', () => {
-  test('between any two writes leaves a draft that can be read and was on the screen', async () => {
+  test('between any two writes leaves a whole shop that was on the screen, and the next edit is kept', async () => {
     const shelf = makeShelf();
     const opened = await open(shelf);
-    const seen = [JSON.stringify(opened.store.getState().draft.workbook)];
-    opened.store.subscribe(() => seen.push(JSON.stringify(opened.store.getState().draft.workbook)));
+    const seen = [opened.store.getState().draft.workbook];
+    opened.store.subscribe(() => seen.push(opened.store.getState().draft.workbook));
     await day(opened);
-    expect(shelf.writes.length).toBeGreaterThan(10);
+    expect(shelf.writes.length).toBeGreaterThan(15);
     for (let count = 0; count <= shelf.writes.length; count += 1) {
-      const kept = new Map(shelf.writes.slice(0, count).map(({ key, text }) => [key, text]));
-      const { store } = await open(makeShelf(kept));
-      const { workbook } = store.getState().draft;
-      expect(store.getState().storage.news).toEqual([]);
-      const parts = seen.map((text) => JSON.parse(text) as typeof workbook);
-      expect(parts.map(({ book }) => book)).toContainEqual(workbook.book);
-      expect(parts.map(({ catalogue }) => catalogue)).toContainEqual(workbook.catalogue);
-      store.dispatch(undone());
+      const left = shelfAfter(shelf, count);
+      const { store, writer } = await open(left);
+      const { draft, storage } = store.getState();
+      expect(storage.news).toEqual([]);
+      expect(seen).toContainEqual(draft.workbook);
+      // Its history is of these very goods: each step can be taken back.
+      for (const _ of draft.past) store.dispatch(undone());
+      store.dispatch(rename('After the crash'));
+      await writer.flush();
+      expect(west((await open(left)).store)).toBe('After the crash');
+      expect([...left.kept.keys()].filter(isGoodsKey)).toHaveLength(1);
     }
   }, 60_000);
 
-  test('between the goods and the draft drops a history made over other goods, and keeps the draft', async () => {
+  test('between the goods and the draft, and then another tab writes: neither loses the goods it names', async () => {
+    const shelf = makeShelf();
+    const tab = makeTabs();
+    const first = await open(shelf, tab('first'));
+    first.store.dispatch(edit('setGood', { sku: 'seed-lupin', changes: { price: 999 } }, 'price'));
+    shelf.refuse = (at) => (at === 3 ? new Error('blocked') : null);
+    await first.writer.flush();
+    const second = await open(shelf, tab('second'));
+    second.store.dispatch(rename('Plains'));
+    await second.writer.flush();
+    await jest.advanceTimersByTimeAsync(5_000);
+    const again = (await open(shelf)).store.getState();
+    expect(again.storage.news).toEqual([]);
+    expect(again.draft.workbook).toEqual(first.store.getState().draft.workbook);
+    expect(again.storage.aside.map(({ document, why }) => `${document.split('/')[0]} ${why}`)).toContain(
+      'draft other-tab',
+    );
+  });
+});
+
+describe('a shop whose goods cannot be read', () => {
+  test('is set aside with its rules, and neither goes with another shop’s', async () => {
     const shelf = makeShelf();
     const { store, writer } = await open(shelf);
-    const { catalogue } = demoShop();
     store.dispatch(rename('Prairies'));
     await writer.flush();
-    const before = shelf.kept.get(KEYS.catalogue) ?? '';
-    store.dispatch(edit('removeGoods', { skus: ['seed-lupin'] }, 'fewer goods'));
+    const key = [...shelf.kept.keys()].find(isGoodsKey) ?? '';
+    shelf.kept.set(key, '{"version": 3');
+    const again = (await open(shelf)).store.getState();
+    expect(again.storage.news.map(({ document }) => document)).toEqual(['draft', 'catalogue/one:1']);
+    expect(again.draft.workbook).toEqual(demoShop());
+  });
+
+  test('and one whose rules cannot: the goods are set aside with them before they are written over', async () => {
+    const shelf = makeShelf();
+    const { store, writer } = await open(shelf);
+    store.dispatch(edit('setGood', { sku: 'seed-lupin', changes: { price: 999 } }, 'price'));
     await writer.flush();
-    expect((await open(shelf)).store.getState().draft.past).toHaveLength(2);
-    shelf.kept.set(KEYS.catalogue, before);
-    const torn = (await open(shelf)).store.getState();
-    expect([torn.draft.past.length, torn.draft.workbook.catalogue]).toEqual([0, catalogue]);
-    expect(torn.storage.news).toEqual([]);
+    shelf.kept.set(KEYS.draft, '{"version": 1');
+    const again = await open(shelf);
+    again.store.dispatch(rename('Plains'));
+    await again.writer.flush();
+    const aside = again.store
+      .getState()
+      .storage.aside.find(({ document }) => document.startsWith('catalogue'));
+    expect(shelf.kept.get(aside?.key ?? '')).toContain('"price":999');
   });
 });
 
@@ -338,7 +405,7 @@ describe('two tabs', () => {
     const { news } = second.store.getState().storage;
     expect(news.map(({ document, why }) => `${document} ${why}`)).toEqual([
       'draft other-tab',
-      'catalogue other-tab',
+      'catalogue/first:1 other-tab',
     ]);
     expect(shelf.kept.get(news[0]?.key ?? '')).toContain('Prairies');
   });

@@ -1,8 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { demoShop } from '../demo-shop.ts';
-import { readDraft, readGoods, readSession } from './documents.ts';
+import {
+  readDraft,
+  readDraftDocument,
+  readGoods,
+  readSession,
+  type KeptDraft,
+  type KeptGoods,
+} from './documents.ts';
 import { upToDate, VERSIONS, type DocumentKind } from './versions.ts';
+
+const draftOf = (text: string, goods: KeptGoods): KeptDraft | null => {
+  const document = readDraftDocument(text);
+  return document && readDraft(document, goods);
+};
 
 describe('a document of an earlier version', () => {
   const { book, catalogue, trials } = demoShop();
@@ -11,7 +23,7 @@ describe('a document of an earlier version', () => {
 
   test('is read as one of today: a draft and goods as a program before book version 2 kept them', () => {
     const goods = readGoods(versionOne('goods'));
-    const kept = goods && readDraft(versionOne('draft'), goods);
+    const kept = goods && draftOf(versionOne('draft'), goods);
     expect(kept?.draft.workbook.book).toMatchObject({ version: 2, store: { postalSpareDays: 0 } });
     expect(kept?.draft.workbook.book.postalList.length).toBeGreaterThan(0);
     // Its steps of undo point at names that are gone.
@@ -23,7 +35,7 @@ describe('a document of an earlier version', () => {
   const session1 = { version: 1, trialId: 'two-pots', colours: 'dark', letterKeys: false };
 
   test('is read as one of today: a draft', () => {
-    expect(readDraft(JSON.stringify(draft1), { catalogue, goodsStamp: 0 })).toMatchObject({
+    expect(draftOf(JSON.stringify(draft1), { catalogue, goodsStamp: 0 })).toMatchObject({
       draft: { workbook: { book, trials } },
       changedAt: null,
     });
@@ -34,7 +46,7 @@ describe('a document of an earlier version', () => {
     const groups = [{ ...group, shipping: ['gone', 'parcel'], onlyZones: ['maritimes', 'gone'] }];
     const draft2 = { ...draft1, version: 2, changedAt: null, book: { ...book, groups, adjustments: [] } };
     const bare = { ...catalogue, goods: catalogue.goods.map(({ groupIds: _, ...good }) => good) };
-    const kept = readDraft(JSON.stringify(draft2), { catalogue: bare, goodsStamp: 0 });
+    const kept = draftOf(JSON.stringify(draft2), { catalogue: bare, goodsStamp: 0 });
     expect(kept?.draft.workbook.book.groups).toEqual([
       { ...group, shipping: ['parcel'], onlyZones: ['maritimes'] },
     ]);

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { bookUpToDate, postalListUpToDate, rateTablesUpToDate } from '../../../core/formats/version-1.ts';
 
 /** The kinds of document kept on this device, and the version of each that this program writes. */
-export const VERSIONS = { draft: 4, catalogue: 3, session: 2, orders: 1 } as const;
+export const VERSIONS = { draft: 5, catalogue: 3, session: 2, orders: 1 } as const;
 export type DocumentKind = keyof typeof VERSIONS;
 
 type Fields = Record<string, unknown>;
@@ -48,6 +48,8 @@ const MIGRATIONS: Record<DocumentKind, readonly Migration[]> = {
     (document) => ({ ...document, book: withoutGone(document.book) }),
     // Names of the book's parts changed, and with them where the steps of undo point.
     (document) => ({ ...document, book: bookUpToDate(document.book), past: [], future: [] }),
+    // The draft names the document of its goods.
+    (document) => ({ ...document, goods: 'emporos/catalogue' }),
   ],
   // The long lists of the book, which are written as seldom as the goods, are kept with them.
   catalogue: [
