@@ -34,6 +34,7 @@ const FORMER_COLOURS = join(__dirname, 'ui', 'theme', 'former-colours.ts');
 const UNUSED_ROUTER = [
   [/expo-router\/build\/index\.js$/, /^\.\/(stack|color)$/],
   [/expo-router\/build\/exports\.js$/, /^\.\/layouts\/(Tabs|experimental-stack)$/],
+  [/expo-router\/build\/(exports|ExpoRoot|getRoutes)\.js$/, /^\.\/views\/Sitemap$/],
 ];
 const isUnusedRouter = (from, name) =>
   UNUSED_ROUTER.some(([origin, module]) => origin.test(from) && module.test(name));

@@ -126,7 +126,10 @@ test('two tabs that change the draft at the same moment lose neither change', as
   const aside = second.getByRole('list', { name: 'Set aside' }).getByRole('listitem');
   await expect(aside.first()).toContainText('another tab kept it while this one had changes');
   const download = second.waitForEvent('download');
-  await aside.filter({ hasText: 'draft' }).getByRole('button', { name: 'Save as a file' }).click();
+  await aside
+    .filter({ hasText: 'Rules and test orders' })
+    .getByRole('button', { name: 'Save as a file' })
+    .click();
   expect((await download).suggestedFilename()).toMatch(/^set-aside-draft-\d{4}-\d\d-\d\d\.json$/);
 });
 
@@ -168,21 +171,39 @@ test('a device whose database is blocked says so, and opens once it is free', as
   await expect(lastChanged(page)).toHaveValue('Wrack & Thistle');
 });
 
-test('a shop that cannot be read is told, set aside and never silently the demo', async ({ page }) => {
+/** Spoils the text of a document that is kept in the browser's database. */
+const spoil = (page: Page, key: string, [from, to]: readonly [string, string]): Promise<void> =>
+  page.evaluate(
+    async ([at, before, after]) => {
+      const done = (request: IDBRequest | IDBTransaction, event: string): Promise<unknown> =>
+        new Promise((resolve) => request.addEventListener(event, resolve));
+      const opening = indexedDB.open('emporos');
+      await done(opening, 'success');
+      const change = opening.result.transaction('entries', 'readwrite');
+      const kept = change.objectStore('entries').get(at);
+      await done(kept, 'success');
+      const text = String(kept.result);
+      change.objectStore('entries').put(before === '' ? after : text.replace(before, after), at);
+      await done(change, 'complete');
+      opening.result.close();
+    },
+    [key, from, to] as const,
+  );
+
+const ownShop = async (page: Page): Promise<void> => {
   await openProgram(page, '/settings');
   await fill(page, NAME, 'Kelp & Thistle');
   await waitUntilKept(page);
-  await page.evaluate(async () => {
-    const opening = indexedDB.open('emporos');
-    await new Promise((resolve) => opening.addEventListener('success', resolve));
-    const written = opening.result.transaction('entries', 'readwrite');
-    written.objectStore('entries').put('{"version": 1,', 'emporos/draft');
-    await new Promise((resolve) => written.addEventListener('complete', resolve));
-    opening.result.close();
-  });
+};
+
+test('a shop that cannot be read is told, set aside and never silently the demo', async ({ page }) => {
+  await ownShop(page);
+  await spoil(page, 'emporos/draft', ['', '{"version": 1,']);
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Your shop is kept, and cannot be read' })).toBeVisible();
-  await expect(page.getByRole('list', { name: 'What is wrong' })).toContainText('This is not JSON');
+  await expect(page.getByText('Its text broke off or was changed by hand.')).toBeVisible();
+  await page.getByRole('button', { name: 'Leave out book' }).click();
+  await expect(page.getByText('The shop needs this: it cannot be left out.')).toBeVisible();
   await expect(lastChanged(page)).toBeHidden();
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as a file' }).first().click();
@@ -190,9 +211,37 @@ test('a shop that cannot be read is told, set aside and never silently the demo'
   await page.getByRole('button', { name: 'Go on with the demo shop for now' }).click();
   await expect(lastChanged(page)).toHaveValue('Wrack & Thistle');
   await page.getByRole('tab', { name: 'Data' }).click();
-  await page.getByRole('button', { name: 'Throw away' }).click();
+  for (const _ of [1, 2]) await page.getByRole('button', { name: 'Throw away' }).first().click();
   await expect(page.getByText('Set aside', { exact: true })).toBeHidden();
   if (!isPhone(page)) await expect(await openSlip(page)).toContainText('Two pots to Antigonish');
+});
+
+test('a shop that cannot be read is repaired fault by fault, and opened', async ({ page }) => {
+  await ownShop(page);
+  await spoil(page, 'emporos/draft', ['"weight":{"max":30000}', '"weight":{"max":-3000}']);
+  await spoil(page, 'emporos/draft', ['"currency":"CAD"', '"currency":"Dollars"']);
+  await page.reload();
+  const panel = page.getByRole('region', { name: 'Repair The shop set aside' });
+  await expect(panel).toContainText('2 faults to repair');
+  const weight = panel.getByRole('textbox', { name: /limits, weight, max$/ });
+  await expect(weight).toHaveValue('-3000');
+  await weight.fill('-1');
+  await panel.getByRole('button', { name: /^Set .*weight, max$/ }).click();
+  await expect(panel).toContainText('2 faults to repair');
+  await panel.getByRole('textbox', { name: /limits, weight, max$/ }).fill('30000');
+  await panel.getByRole('button', { name: /^Set .*weight, max$/ }).click();
+  await expect(panel).toContainText('1 fault to repair');
+  await panel.getByRole('button', { name: 'Take the last repair back' }).click();
+  await panel.getByRole('button', { name: 'Leave out all that is faulty' }).click();
+  await expect(panel).toContainText('The shop needs this: it cannot be left out.');
+  await panel.getByRole('textbox', { name: /currency$/ }).fill('CAD');
+  await panel.getByRole('button', { name: /^Set .*currency$/ }).click();
+  await expect(panel).toContainText('can be read now');
+  await panel.getByRole('button', { name: 'Open the repaired shop' }).click();
+  await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
+  await waitUntilKept(page);
+  await page.reload();
+  await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
 });
 
 freshTest(

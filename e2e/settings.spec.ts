@@ -37,7 +37,9 @@ test('settings of the store move every charge', async ({ page }) => {
   await expect(choiceOf(await openSlip(page), 'Parcel')).toContainText('with 2.30 tax');
 });
 
-test('the shop goes out as a file, and a broken file is refused with its places', async ({ page }, info) => {
+test('the shop goes out as a file, and a broken file is repaired fault by fault before it is taken', async ({
+  page,
+}, info) => {
   await openProgram(page, '/settings?part=data');
   const path = await saveShop(page);
   const shop = JSON.parse(readFileSync(path, 'utf8')) as {
@@ -49,11 +51,13 @@ test('the shop goes out as a file, and a broken file is refused with its places'
     JSON.stringify({ ...shop, book: { ...shop.book, rates: [{ ...shop.book.rates[0], freefrom: 1 }] } }),
   );
   await openFile(page, broken);
-  await expect(page.getByRole('alert')).toContainText('broken.json was not taken; nothing here has changed');
-  await expect(page.getByRole('alert')).toContainText(
-    'book.rates[0].freefrom: There is no field named “freefrom” here.',
-  );
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  const repair = page.getByRole('region', { name: 'Repair broken.json' });
+  await expect(repair).toContainText('1 fault to repair');
+  await expect(repair).toContainText('There is no field named “freefrom” here.');
+  await repair.getByRole('button', { name: /^Leave out book, rates, .*, freefrom$/ }).click();
+  await repair.getByRole('button', { name: 'Open the repaired shop' }).click();
+  await expect(page.getByRole('region', { name: 'Review of the file' })).toContainText('rates');
+  await page.getByRole('button', { name: 'Cancel', exact: true }).click();
   await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName('Parcel, 17.30: working');
 });
 

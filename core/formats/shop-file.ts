@@ -10,6 +10,13 @@ import type { Trial } from '../model/trial.ts';
 import { instantSchema } from '../model/unit.ts';
 import { readOrders } from './orders.ts';
 import { readBook, readCatalogue, readJson, readTrials } from './read.ts';
+import {
+  bookUpToDate,
+  catalogueUpToDate,
+  editionsUpToDate,
+  ordersUpToDate,
+  trialsUpToDate,
+} from './version-1.ts';
 
 /** A whole shop, as one file carries it to another device. */
 export interface Shop {
@@ -60,6 +67,24 @@ const together = (file: ShopFile): Result<ShopFile> => {
   return { ok: true, value: file };
 };
 
+type Fields = Record<string, unknown>;
+
+/** Each part of a whole shop brought up to date, so that the paths of its faults lead into the value given. */
+export const shopValueUpToDate = (value: unknown): unknown => {
+  const file = z.looseObject({ format: z.literal('emporos-shop') }).safeParse(value);
+  if (!file.success) return value;
+  const parts: Fields = { ...file.data };
+  const PARTS: [string, (part: unknown) => unknown][] = [
+    ['book', bookUpToDate],
+    ['catalogue', catalogueUpToDate],
+    ['trials', trialsUpToDate],
+    ['orders', ordersUpToDate],
+    ['editions', editionsUpToDate],
+  ];
+  for (const [name, upToDate] of PARTS) if (name in parts) parts[name] = upToDate(parts[name]);
+  return parts;
+};
+
 const part = (holds: 'book' | 'goods', shop: Shop): ShopFile => ({
   holds,
   shop,
@@ -108,20 +133,24 @@ const readWhole = (value: unknown): Result<ShopFile> => {
  */
 export const readShopFile = (text: string, here: Shop): Result<ShopFile> => {
   const json = readJson(text);
-  if (!json.ok) return json;
-  const head = parseWith(headSchema, json.value);
+  return json.ok ? readShopValue(json.value, here) : json;
+};
+
+/** The same of a file's value, once its text is read. */
+export const readShopValue = (value: unknown, here: Shop): Result<ShopFile> => {
+  const head = parseWith(headSchema, value);
   if (!head.ok) {
     return {
       ok: false,
       faults: [fault('not-one-of', 'format', { options: headSchema.shape.format.options.join(', ') })],
     };
   }
-  if (head.value.format === 'emporos-shop') return readWhole(json.value);
+  if (head.value.format === 'emporos-shop') return readWhole(value);
   if (head.value.format === 'emporos-book') {
-    const book = readBook(json.value);
+    const book = readBook(value);
     return book.ok ? together(part('book', { ...here, book: book.value })) : book;
   }
-  const catalogue = readCatalogue(json.value, here.book);
+  const catalogue = readCatalogue(value, here.book);
   return catalogue.ok ? together(part('goods', { ...here, catalogue: catalogue.value })) : catalogue;
 };
 

@@ -1,6 +1,7 @@
 /** What is wrong with a file or a request, as data; its sentence is in `words/fault.ts`. */
 export type FaultCode =
   | 'not-json'
+  | 'later-version'
   | 'missing'
   | 'wrong-type'
   | 'too-small'

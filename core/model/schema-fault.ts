@@ -39,10 +39,14 @@ const sized = (issue: Issue & { code: 'too_small' | 'too_big' }): Fault => {
 /** The codes by which a field that is not there shows; the reader hands in each input. */
 const MISSING: readonly string[] = ['invalid_type', 'invalid_value', 'invalid_union'];
 
+/** A field that is not there, with what kind of value it would hold where that is one of a few. */
+const missing = (issue: Issue, path: (string | number)[]): Fault =>
+  fault('missing', path, issue.code === 'invalid_type' ? { expected: issue.expected } : {});
+
 /** One fault of a schema as faults of ours, located by path. */
 const faultsOf = (issue: Issue): Fault[] => {
   const path = issue.path as (string | number)[];
-  if (issue.input === undefined && MISSING.includes(issue.code)) return [fault('missing', path)];
+  if (issue.input === undefined && MISSING.includes(issue.code)) return [missing(issue, path)];
   switch (issue.code) {
     case 'invalid_type':
       return [fault('wrong-type', path, { expected: issue.expected })];

@@ -28,6 +28,7 @@ const sizeUnit = (detail: Detail): string => (detail.of === 'array' ? 'entries' 
 
 const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'not-json': ({ reason }) => `This is not JSON: ${reason}`,
+  'later-version': () => 'It is from a later version of this program. Open it there.',
   missing: () => 'This is missing.',
   'wrong-type': (detail) => `This must be ${expectedName(detail)}.`,
   'too-small': ({ limit }) => `This must be at least ${limit}.`,

@@ -31,3 +31,8 @@ const DAY_TIME = new Intl.DateTimeFormat('en-GB', {
 
 /** '25 Nov 2026, 09:00': a moment as this device's clock has it. */
 export const dayTimeText = (instant: string): string => DAY_TIME.format(new Date(instant));
+
+const MONTH_YEAR = format({ month: 'long', year: 'numeric' });
+
+/** 'November 2026' of '2026-11'. */
+export const monthText = (month: string): string => MONTH_YEAR.format(dateAt(`${month}-01`));

@@ -129,7 +129,9 @@ const useStore = () => {
 const Readable = ({ children }: { children: ReactNode }) => {
   const [goesOn, setGoesOn] = useState(false);
   const isUnread = useAppSelector(({ storage }) =>
-    storage.news.some(({ why, document }) => why === 'unreadable' && SHOP.includes(document)),
+    storage.news.some(
+      ({ why, document }) => why === 'unreadable' && SHOP.includes(document.split('/')[0] ?? ''),
+    ),
   );
   if (!isUnread || goesOn) return children;
   return (

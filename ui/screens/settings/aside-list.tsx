@@ -1,9 +1,10 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { dayTimeText } from '../../parts/dates.ts';
+import { dayTimeText, monthText } from '../../parts/dates.ts';
 import { saveFile } from '../../parts/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { told } from '../../state/session.ts';
+import { canOpen } from '../../state/storage/aside.ts';
 import { deviceShelf } from '../../state/storage/shelf.ts';
 import { asideGone, type Aside } from '../../state/storage-status.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -30,11 +31,20 @@ const WHY: Record<Aside['why'], string> = {
   'other-tab': 'another tab kept it while this one had changes',
 };
 
+/** What a document that was set aside holds. */
+const asideName = ({ document }: Aside): string => {
+  const [kind = '', part = ''] = document.split('/');
+  if (kind === 'orders') return `Orders of ${monthText(part)}`;
+  if (kind === 'edition') return `Edition ${Number(part)}`;
+  const names: Record<string, string> = { draft: 'Rules and test orders', catalogue: 'Products and tables' };
+  return names[kind] ?? 'Settings of this device';
+};
+
 /** A carrier account's secret in a document that may no longer be read: it leaves the device in no file. */
 const SECRET = /"secret"\s*:\s*"(?:[^"\\]|\\.)*"/g;
 
-/** What was set aside instead of being lost: it can be saved as a file, and thrown away. */
-export const AsideList = () => {
+/** What was set aside instead of being lost: it can be opened, saved as a file, and thrown away. */
+export const AsideList = ({ onOpen }: { onOpen: (aside: Aside) => void }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const aside = useAppSelector((state) => state.storage.aside);
@@ -43,14 +53,14 @@ export const AsideList = () => {
     const text = await deviceShelf.getItem(key);
     if (text === null) return;
     saveFile(
-      `set-aside-${document.replaceAll('/', '-')}-${at.slice(0, 10)}.json`,
+      `set-aside-${document.replaceAll(/[/:]/g, '-')}-${at.slice(0, 10)}.json`,
       text.replace(SECRET, '"secret":""'),
     );
   };
-  const drop = async ({ key, document }: Aside): Promise<void> => {
-    await deviceShelf.removeItem(key);
-    dispatch(asideGone(key));
-    dispatch(told({ text: `Threw away what was set aside of ${document}.`, undo: false }));
+  const drop = async (one: Aside): Promise<void> => {
+    await deviceShelf.removeItem(one.key);
+    dispatch(asideGone(one.key));
+    dispatch(told({ text: `Threw away what was set aside: ${asideName(one)}.`, undo: false }));
   };
   return (
     <View role="list" aria-label="Set aside">
@@ -58,9 +68,10 @@ export const AsideList = () => {
       {aside.map((one) => (
         <View style={style.row} role="listitem" key={one.key}>
           <Text>
-            {one.document} <Text style={style.note}>{`${dayTimeText(one.at)}: ${WHY[one.why]}`}</Text>
+            {asideName(one)} <Text style={style.note}>{`${dayTimeText(one.at)}: ${WHY[one.why]}`}</Text>
           </Text>
           <View style={style.actions}>
+            {canOpen(one, aside) ? <TextAction label="Open" onPress={() => onOpen(one)} /> : null}
             <TextAction label="Save as a file" onPress={() => void save(one)} />
             <TextAction label="Throw away" onPress={() => void drop(one)} />
           </View>

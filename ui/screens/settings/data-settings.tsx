@@ -1,17 +1,8 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { lazy, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { shopDifference } from '../../../core/formats/shop-difference.ts';
-import {
-  readShopFile,
-  writeBookFile,
-  writeGoodsFile,
-  writeShopFile,
-  type Shop,
-} from '../../../core/formats/shop-file.ts';
-import type { Fault } from '../../../core/model/fault.ts';
-import { mergeOrders } from '../../../core/order/merge-orders.ts';
+import { writeBookFile, writeGoodsFile, writeShopFile, type Shop } from '../../../core/formats/shop-file.ts';
 import { dayTimeText } from '../../parts/dates.ts';
 import { fileName, openFile, saveFile } from '../../parts/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -20,13 +11,14 @@ import { edit } from '../../state/draft.ts';
 import { editionsTaken } from '../../state/editions.ts';
 import { ordersTaken } from '../../state/orders.ts';
 import { told } from '../../state/session.ts';
-import { savedNow } from '../../state/storage-status.ts';
+import { savedNow, type Aside } from '../../state/storage-status.ts';
 import { useAppDispatch, useAppSelector, useAppStore, type AppStore } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { Later } from '../../shell/later.tsx';
 import { AsideList } from './aside-list.tsx';
-import { Refused, Review, type SoundFile } from './file-review.tsx';
+import type { Opened } from './opened-file.tsx';
 import { usePersistence } from './use-persistence.ts';
 
 const styles = (inks: Inks) => ({
@@ -35,8 +27,9 @@ const styles = (inks: Inks) => ({
   note: note(inks),
 });
 
-/** A file that was opened: what it holds, or what is wrong with it. */
-type Opened = SoundFile | { name: string; faults: Fault[] };
+/** Opening, repairing and reviewing files comes when it is asked for. */
+const opening = () => import('./opened-file.tsx');
+const OpenedFile = lazy(opening);
 
 /** Hands the whole shop to the person as a file, and notes that it was saved. */
 export const saveShop = ({ getState, dispatch }: Pick<AppStore, 'getState' | 'dispatch'>): void => {
@@ -80,10 +73,9 @@ const DataSettings = () => {
   const store = useAppStore();
   const router = useRouter();
   const shop: Shop = useAppSelector((state) => state.draft.workbook);
-  const orders = useAppSelector((state) => state.orders);
   const ordersRead = useAppSelector((state) => state.storage.ordersRead);
-  const changedAt = useAppSelector((state) => state.storage.changedAt);
-  const [opened, setOpened] = useState<Opened | null>(null);
+  const [opened, setOpened] = useState<{ at: number; what: Opened } | null>(null);
+  const show = (what: Opened): void => setOpened({ at: Date.now(), what });
   const save = (what: string, text: string): void => {
     const now = new Date().toISOString();
     saveFile(fileName(shop.book.store.name, what, now.slice(0, 10)), text);
@@ -96,15 +88,10 @@ const DataSettings = () => {
       dispatch(told({ text: `${name} is larger than 200 MB and was not read.`, undo: false }));
       return;
     }
-    const read = readShopFile(text, shop);
-    if (!read.ok) {
-      setOpened({ name, faults: read.faults });
-      return;
-    }
-    const differences = shopDifference(shop, read.value.shop);
-    const newOrders = mergeOrders(orders, read.value.orders).length - orders.length;
-    setOpened({ name, file: read.value, differences, newOrders, changedAt });
+    show((await opening()).openedText(store.getState(), name, text));
   };
+  const openAside = async (aside: Aside): Promise<void> =>
+    show(await (await opening()).openedAside(store.getState(), aside));
   const take = (next: Shop, label: string): void => {
     dispatch(edit('replaceShop', next, label));
     dispatch(told({ text: `${label}.`, undo: true }));
@@ -120,21 +107,21 @@ const DataSettings = () => {
         <TextAction label="Open a file" disabled={!ordersRead} onPress={() => void open()} />
       </View>
       {ordersRead ? null : <Text style={style.note}>The orders are still being read from this device.</Text>}
-      {opened && 'faults' in opened ? (
-        <Refused name={opened.name} faults={opened.faults} onDone={() => setOpened(null)} />
+      {opened ? (
+        <Later>
+          <OpenedFile
+            key={opened.at}
+            opened={opened.what}
+            onTake={({ orders, editions, shop: next }, name) => {
+              dispatch(ordersTaken(orders));
+              dispatch(editionsTaken(editions));
+              take(next, `Took ${name}`);
+            }}
+            onClose={() => setOpened(null)}
+          />
+        </Later>
       ) : null}
-      {opened && 'file' in opened ? (
-        <Review
-          opened={opened}
-          onTake={() => {
-            dispatch(ordersTaken(opened.file.orders));
-            dispatch(editionsTaken(opened.file.editions));
-            take(opened.file.shop, `Took ${opened.name}`);
-          }}
-          onLeave={() => setOpened(null)}
-        />
-      ) : null}
-      <AsideList />
+      <AsideList onOpen={(aside) => void openAside(aside)} />
       <View style={style.actions}>
         <TextAction label="Start a shop of your own" onPress={() => router.navigate('/begin')} />
         <TextAction

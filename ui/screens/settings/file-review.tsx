@@ -2,9 +2,7 @@ import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Difference } from '../../../core/formats/shop-difference.ts';
 import type { ShopFile } from '../../../core/formats/shop-file.ts';
-import type { Fault } from '../../../core/model/fault.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { dayTimeText } from '../../parts/dates.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note, raisedPanel } from '../../theme/text.ts';
@@ -29,7 +27,6 @@ const styles = (inks: Inks) => ({
     padding: 16,
     gap: 8,
   },
-  fault: { color: inks.rubric },
   what: { fontFamily: SANS_STRONG },
   buttons: { flexDirection: 'row', gap: 8, flexWrap: 'wrap' } as const,
 });
@@ -40,7 +37,6 @@ const HOLDS: Record<ShopFile['holds'], string> = {
   goods: 'goods; the book and trials here stay',
 };
 const MOST_NAMED = 6;
-const MOST_FAULTS = 20;
 
 const namesText = (names: readonly string[]): string =>
   names.length > MOST_NAMED
@@ -70,37 +66,6 @@ const DifferenceLine = ({ difference }: { difference: Difference }) => {
     <Text>
       <Text style={style.what}>{what}</Text> {parts.join('; ')}
     </Text>
-  );
-};
-
-/** A file that was refused, with every fault and its place. */
-export const Refused = ({
-  name,
-  faults,
-  onDone,
-}: {
-  name: string;
-  faults: readonly Fault[];
-  onDone: () => void;
-}) => {
-  const style = useStyles(styles);
-  return (
-    <View style={style.review} role="alert">
-      <Text variant="titleMedium">{name} was not taken; nothing here has changed</Text>
-      {faults.slice(0, MOST_FAULTS).map((fault, at) => (
-        <Text key={`${fault.path}-${at}`} style={style.fault}>
-          {locatedSentence(fault)}
-        </Text>
-      ))}
-      {faults.length > MOST_FAULTS ? (
-        <Text style={style.note}>{faults.length - MOST_FAULTS} more faults.</Text>
-      ) : null}
-      <View style={style.buttons}>
-        <Button mode="outlined" onPress={onDone}>
-          Close
-        </Button>
-      </View>
-    </View>
   );
 };
 

@@ -26,3 +26,13 @@ export const asideList = (keys: readonly string[]): Aside[] =>
     if ((why !== 'unreadable' && why !== 'other-tab') || !at) return [];
     return [{ key, why, at, document: document.join('/') }];
   });
+
+/** What a document that was set aside is of: `catalogue/one:3` is of the goods. */
+export const kindOf = ({ document }: Pick<Aside, 'document'>): string => document.split('/')[0] ?? '';
+
+/** Whether a document that was set aside can be opened by itself; products open with the rules that name them. */
+export const canOpen = (aside: Aside, all: readonly Aside[]): boolean => {
+  const kind = kindOf(aside);
+  if (kind === 'catalogue') return !all.some((other) => kindOf(other) === 'draft' && other.at === aside.at);
+  return kind !== 'session';
+};

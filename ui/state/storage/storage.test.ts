@@ -1,8 +1,8 @@
-import type { PastOrder } from '../../../core/model/order.ts';
-import { makeShelf, makeTabs, shelfAfter, type TestShelf } from '../../testing/shelf.ts';
+import { day, DECEMBER, NOVEMBER, open, rename, west } from '../../testing/opened-shop.ts';
+import { makeShelf, makeTabs, type TestShelf } from '../../testing/shelf.ts';
 import { nextEdition } from '../../../core/publish/edition.ts';
 import { added } from '../basket.ts';
-import { isDemoBook, loadDemoShop } from '../demo.ts';
+import { isDemoBook } from '../demo.ts';
 import { demoShop } from '../demo-shop.ts';
 import { edit, initialDraft, undone } from '../draft.ts';
 import { editionPublished } from '../editions.ts';
@@ -11,7 +11,6 @@ import { coloursChosen } from '../session.ts';
 import { savedNow } from '../storage-status.ts';
 import { makeStore, type AppStore } from '../store.ts';
 import {
-  isGoodsKey,
   KEYS,
   readDraft,
   readDraftDocument,
@@ -21,53 +20,14 @@ import {
   type KeptDraft,
   type KeptGoods,
 } from './documents.ts';
-import { keepStore } from './keep.ts';
 import { editionKey, writeEdition } from './load-editions.ts';
 import { carryOver } from './shelf.ts';
-import { readStart } from './start.ts';
-import type { Tabs } from './tabs.ts';
-import type { Workbook } from '../workbook.ts';
-import type { Writer } from './writer.ts';
-
-interface Opened {
-  store: AppStore;
-  writer: Writer;
-}
-
-const open = async (shelf: TestShelf, tabs: Tabs = makeTabs()('one')): Promise<Opened> => {
-  const start = await readStart(shelf, loadDemoShop);
-  const store = makeStore(start);
-  const writer = keepStore(store, shelf, tabs, loadDemoShop, start);
-  await jest.advanceTimersByTimeAsync(20);
-  return { store, writer };
-};
-
-const rename = (name: string) => edit('setZone', { id: 'west', changes: { name } }, 'West: name');
-const west = (store: AppStore) =>
-  store.getState().draft.workbook.book.zones.find((zone) => zone.id === 'west')?.name;
 
 const NOTES = { changedAt: null, stamp: null, goods: 'emporos/catalogue/one:1' };
 const draftOf = (text: string, goods: KeptGoods): KeptDraft | null => {
   const document = readDraftDocument(text);
   return document && readDraft(document, goods);
 };
-
-const order = (number: string, at: string): PastOrder => ({
-  number,
-  request: { destination: null, lines: [{ sku: 'seed-lupin', quantity: 1 }], placedAt: at },
-  chosen: {
-    id: 'parcel-west',
-    kind: 'shipping',
-    of: { rateId: 'parcel-west' },
-    name: 'Parcel',
-    charge: 845,
-    total: 845,
-  },
-  status: 'placed',
-  history: [{ status: 'placed', at }],
-});
-const NOVEMBER = order('1001', '2026-11-30T22:00:00Z');
-const DECEMBER = order('1002', '2026-12-01T09:00:00Z');
 
 test('the demo shop’s book is told from others by its name and its first location', () => {
   const { book } = demoShop();
@@ -210,112 +170,6 @@ describe('a long list of the book', () => {
     store.dispatch(undone());
     store.dispatch(undone());
     expect(store.getState().draft.workbook.book.rateTables[0]?.rows).toHaveLength(30);
-  });
-});
-
-/** Another shop with few goods and rules of its own. */
-const bareShop = (): Workbook => {
-  const { book, catalogue } = demoShop();
-  const goods = catalogue.goods.slice(0, 3).map(({ groupIds: _, ...good }) => good);
-  return {
-    book: { ...book, store: { ...book.store, name: 'Another' }, rateTables: book.rateTables.slice(0, 1) },
-    catalogue: { ...catalogue, goods },
-    trials: [],
-  };
-};
-
-/** A working day: edits of the book and of the goods, undo, another shop, orders of two months, the device's settings. */
-const day = async ({ store, writer }: Opened): Promise<void> => {
-  const acts = [
-    rename('Prairies'),
-    edit('setGood', { sku: 'seed-lupin', changes: { price: 999 } }, 'price'),
-    orderPlaced(NOVEMBER),
-    added('seed-lupin'),
-    undone(),
-    orderPlaced(DECEMBER),
-    rename('Plains'),
-    edit('replaceShop', bareShop(), 'another shop'),
-    rename('Hills'),
-    undone(),
-    undone(),
-    coloursChosen('dark'),
-  ];
-  for (const act of acts) {
-    store.dispatch(act);
-    await writer.flush();
-    await jest.advanceTimersByTimeAsync(2_000);
-  }
-};
-
-describe('a crash', () => {
-  test('between any two writes leaves a whole shop that was on the screen, and the next edit is kept', async () => {
-    const shelf = makeShelf();
-    const opened = await open(shelf);
-    const seen = [opened.store.getState().draft.workbook];
-    opened.store.subscribe(() => seen.push(opened.store.getState().draft.workbook));
-    await day(opened);
-    expect(shelf.writes.length).toBeGreaterThan(15);
-    for (let count = 0; count <= shelf.writes.length; count += 1) {
-      const left = shelfAfter(shelf, count);
-      const { store, writer } = await open(left);
-      const { draft, storage } = store.getState();
-      expect(storage.news).toEqual([]);
-      expect(seen).toContainEqual(draft.workbook);
-      // Its history is of these very goods: each step can be taken back.
-      for (const _ of draft.past) store.dispatch(undone());
-      store.dispatch(rename('After the crash'));
-      await writer.flush();
-      expect(west((await open(left)).store)).toBe('After the crash');
-      expect([...left.kept.keys()].filter(isGoodsKey)).toHaveLength(1);
-    }
-  }, 60_000);
-
-  test('between the goods and the draft, and then another tab writes: neither loses the goods it names', async () => {
-    const shelf = makeShelf();
-    const tab = makeTabs();
-    const first = await open(shelf, tab('first'));
-    first.store.dispatch(edit('setGood', { sku: 'seed-lupin', changes: { price: 999 } }, 'price'));
-    shelf.refuse = (at) => (at === 3 ? new Error('blocked') : null);
-    await first.writer.flush();
-    const second = await open(shelf, tab('second'));
-    second.store.dispatch(rename('Plains'));
-    await second.writer.flush();
-    await jest.advanceTimersByTimeAsync(5_000);
-    const again = (await open(shelf)).store.getState();
-    expect(again.storage.news).toEqual([]);
-    expect(again.draft.workbook).toEqual(first.store.getState().draft.workbook);
-    expect(again.storage.aside.map(({ document, why }) => `${document.split('/')[0]} ${why}`)).toContain(
-      'draft other-tab',
-    );
-  });
-});
-
-describe('a shop whose goods cannot be read', () => {
-  test('is set aside with its rules, and neither goes with another shop’s', async () => {
-    const shelf = makeShelf();
-    const { store, writer } = await open(shelf);
-    store.dispatch(rename('Prairies'));
-    await writer.flush();
-    const key = [...shelf.kept.keys()].find(isGoodsKey) ?? '';
-    shelf.kept.set(key, '{"version": 3');
-    const again = (await open(shelf)).store.getState();
-    expect(again.storage.news.map(({ document }) => document)).toEqual(['draft', 'catalogue/one:1']);
-    expect(again.draft.workbook).toEqual(demoShop());
-  });
-
-  test('and one whose rules cannot: the goods are set aside with them before they are written over', async () => {
-    const shelf = makeShelf();
-    const { store, writer } = await open(shelf);
-    store.dispatch(edit('setGood', { sku: 'seed-lupin', changes: { price: 999 } }, 'price'));
-    await writer.flush();
-    shelf.kept.set(KEYS.draft, '{"version": 1');
-    const again = await open(shelf);
-    again.store.dispatch(rename('Plains'));
-    await again.writer.flush();
-    const aside = again.store
-      .getState()
-      .storage.aside.find(({ document }) => document.startsWith('catalogue'));
-    expect(shelf.kept.get(aside?.key ?? '')).toContain('"price":999');
   });
 });
 
