@@ -5,25 +5,25 @@ import type { Catalogue } from '../model/good.ts';
 import { inShort } from '../model/in-short.ts';
 import { nameSchema, noteSchema } from '../model/unit.ts';
 
-/** An erratum that the merchant accepts, with a note why; it holds as long as the rules it is about stay as they are. */
+/** An erratum that the merchant accepts, with a note why; it holds as long as its rules and what it reaches stay as they are. */
 export const acceptedSchema = z.strictObject({
   code: nameSchema,
-  /** The rules it is about, as 'zone:north rate:parcel-north'. */
+  /** The rule that is its cause, as 'rate:parcel-north'; of earlier versions all its rules, set apart by blanks. */
   where: z.string().min(1).max(2_000),
   note: noteSchema,
-  /** What those rules were, in short. */
+  /** What its rules were, which goods and which places it reached, in short. */
   print: z.string().max(80),
 });
 export type Accepted = z.infer<typeof acceptedSchema>;
 export const acceptedListSchema = z.array(acceptedSchema).max(5_000);
 
-/** The rules of an erratum as one text. */
-export const whereKey = ({ where }: Pick<Erratum, 'where'>): string =>
-  where.map(({ kind, id }) => `${kind}:${id}`).join(' ');
+/** The rule that is the cause of an erratum, as one text. */
+export const causeKey = ({ where: [cause] }: Pick<Erratum, 'where'>): string =>
+  cause ? `${cause.kind}:${cause.id}` : '';
 
 /** What tells an erratum from others of its book. */
 export const erratumKey = (erratum: Pick<Erratum, 'code' | 'where'>): string =>
-  `${erratum.code} ${whereKey(erratum)}`;
+  `${erratum.code} ${causeKey(erratum)}`;
 
 const byId = <T extends { id: string }>(list: readonly T[], id: string): T | undefined =>
   list.find((one) => one.id === id);
@@ -44,6 +44,16 @@ const ruleAt = ({ kind, id: whole }: Erratum['where'][number], book: Book, { goo
       return byId(book.groups, id);
     case 'location':
       return byId(book.locations, id);
+    case 'area':
+      return byId(book.areas, id);
+    case 'pickup':
+      return byId(book.pickups, id);
+    case 'carrier':
+      return byId(book.carriers, id);
+    case 'service':
+      return [byId(book.services, id), book.rates.filter(({ serviceId }) => serviceId === id)];
+    case 'box':
+      return byId(book.boxes, id);
     case 'good':
       return goods.find(({ sku }) => sku === whole);
     case 'postal':
@@ -53,9 +63,15 @@ const ruleAt = ({ kind, id: whole }: Erratum['where'][number], book: Book, { goo
   }
 };
 
-/** The rules of an erratum in short, so that it comes back when they change. */
-export const printOf = ({ where }: Pick<Erratum, 'where'>, book: Book, catalogue: Catalogue): string =>
-  inShort(JSON.stringify(where.map((one) => ruleAt(one, book, catalogue))));
+/** The rules of an erratum and what it reaches in short, so that it comes back when one of them changes. */
+export const printOf = (
+  { where, goods = [], places = [] }: Pick<Erratum, 'where' | 'goods' | 'places'>,
+  book: Book,
+  catalogue: Catalogue,
+): string =>
+  inShort(
+    JSON.stringify([where.map((one) => ruleAt(one, book, catalogue)), [...goods].sort(), [...places].sort()]),
+  );
 
 /** The acceptance of an erratum, or null where there is none or its rules have changed since. */
 export const acceptanceOf = (
@@ -64,7 +80,7 @@ export const acceptanceOf = (
   book: Book,
   catalogue: Catalogue,
 ): Accepted | null => {
-  const key = whereKey(erratum);
+  const key = causeKey(erratum);
   const found = accepted.find(({ code, where }) => code === erratum.code && where === key);
   return found && found.print === printOf(erratum, book, catalogue) ? found : null;
 };

@@ -15,6 +15,7 @@ const auditOf = (part: Part, ...goods: Good[]): Erratum[] =>
   audit(compile(makeBook(part), makeCatalogue(...goods)), ON);
 const sized = { length: 300, width: 200, height: 100 };
 const POT = makeGood('pot', { size: sized });
+const VASE = makeGood('vase', { size: sized, groupIds: ['g'] });
 /** A book in which the whole world is one zone with one flat rate: nothing is wrong with it. */
 const WORLD: Part = { zones: [makeZone('country', { remainder: true })] };
 const services = ['Parcel', 'van'].map((name) => ({ id: name.toLowerCase(), name }));
@@ -62,22 +63,31 @@ const CASES: [FindingCode, Part, string, string][] = [
     'country has no rate that is switched on: nothing can be bought there.',
   ],
   [
-    'goods-not-sent',
+    'no-choice',
     rates({ limits: { weight: { max: 100 } } }),
+    'rate:parcel-country zone:country',
+    'pot cannot be bought in country: Parcel to country takes nothing above 100 g.',
+  ],
+  [
+    'goods-not-sent',
+    {
+      ...rates({ limits: { weight: { max: 100 }, units: { min: 2 } } }),
+      groups: [{ id: 'g', name: 'Vases', shipping: 'none', delivery: 'any', pickup: 'any' }],
+    },
     'zone:country',
-    'In country nothing takes pot, even one alone.',
+    'vase cannot be bought in country: more than one rule keeps them out.',
   ],
   [
     'withheld-by-adjustment',
     rule({ when: [{ test: 'measure', of: 'units', min: 5 }], effect: { do: 'withhold' } }),
     'adjustment:rule zone:country',
-    '“Rule” leaves some orders of country without any choice.',
+    '“Rule” leaves some orders of country without any choice when the basket has 5 units or more.',
   ],
   [
     'no-choice',
     rates({ limits: { weight: { max: 30_000 } } }),
-    'zone:country',
-    'Above 30 kg, nothing takes an order to country.',
+    'rate:parcel-country zone:country',
+    'Above 30 kg, nothing can be bought in country: Parcel to country ends there.',
   ],
   [
     'free-price',
@@ -285,7 +295,7 @@ const CASES: [FindingCode, Part, string, string][] = [
 
 describe('the audit finds, with the rules to open', () => {
   test.each(CASES)('%s in %#', (code, part, where, text) => {
-    const errata = auditOf(part, POT);
+    const errata = auditOf(part, POT, ...(part?.groups && code === 'goods-not-sent' ? [VASE] : []));
     const found = errata
       .filter((one) => one.code === code)
       .map((one) => [one.where.map(({ kind, id }) => `${kind}:${id}`).join(' '), one.text]);

@@ -4,28 +4,23 @@ import { quote, requestFaults } from '../quote/quote.ts';
 import { erratumSentence } from '../words/erratum-sentence.ts';
 import { dataFaults } from './data-faults.ts';
 import { GRAVITIES, type Finding, type Gravity } from './finding.ts';
-import {
-  addUnsent,
-  Findings,
-  judgeClass,
-  judgeDrawn,
-  triallingOf,
-  type Trialling,
-  type Unsent,
-} from './judge.ts';
+import { Findings, judgeClass, judgeDrawn, triallingOf, type Found, type Trialling } from './judge.ts';
 import { contextsOf, type Context } from './moments.ts';
 import { oddBoxes } from './odd-boxes.ts';
 import { oddCarriers } from './odd-carriers.ts';
 import { oddLists } from './odd-lists.ts';
 import { oddPlaces } from './odd-places.ts';
 import { oddRates } from './odd-rates.ts';
-import { hasNearby } from './nearby-places.ts';
+import { countsFrom, hasNearby } from './nearby-places.ts';
 import { oddNearby } from './odd-nearby.ts';
 import { placeClasses, reachWords, type PlaceClass } from './place-classes.ts';
-import { unservedCause } from './unserved.ts';
+import { stopFindings } from './stop-findings.ts';
+import { Stops } from './stops.ts';
 import { dayOf } from '../time/calendar.ts';
 
 const ORDER: readonly Gravity[] = ['stops', 'leaks', 'odd', 'data'];
+const gravityOf = ({ code, gravity = GRAVITIES[code] }: Finding): Gravity => gravity;
+
 const anyLine = ({ goods }: CompiledBook) =>
   [...goods.values()]
     .filter(({ fulfilment }) => fulfilment === 'physical')
@@ -37,14 +32,16 @@ const addUnserved = (
   { compiled, far }: Trialling,
   place: PlaceClass,
   context: Context,
-  findings: Findings,
+  { stops }: Found,
 ): void => {
   const lines = anyLine(compiled);
   if (lines.length === 0) return;
   const destination = far ? { ...place.destination, point: far } : place.destination;
-  const example = { destination, lines, ...context };
-  const reach = reachWords(place);
-  findings.add({ ...unservedCause(compiled, place, null), detail: { place: reach }, example, reach });
+  const request = { destination, lines, ...context };
+  const quoted = quote(compiled, request);
+  const { country } = place.destination;
+  if (!quoted.choices.some((choice) => countsFrom(compiled, choice, country)))
+    stops.add({ place, request, quoted, isPlain: true });
 };
 
 /** A threshold that the cheapest good alone reaches, so that nothing is ever charged. */
@@ -84,15 +81,35 @@ const addAlwaysFree = (
 };
 
 const toErratum = (compiled: CompiledBook, finding: Finding): Erratum => {
-  const { code, where, example, reach } = finding;
+  const { code, where, example, reach, goods = [], places = [], isVast = false } = finding;
   return {
     code,
-    gravity: GRAVITIES[code],
+    gravity: gravityOf(finding),
     text: erratumSentence(finding, compiled),
     where: where.map(({ kind, id }) => ({ kind, id })),
     ...(example ? { example } : {}),
     ...(reach === undefined ? {} : { reach }),
+    ...(goods.length > 0 ? { goods: [...goods] } : {}),
+    ...(places.length > 0 ? { places: [...places] } : {}),
+    ...(isVast ? { isVast } : {}),
   };
+};
+
+/** The gravest first; what only very large orders show comes after all else. */
+const sorted = (findings: readonly Finding[]): Finding[] =>
+  [...findings].sort(
+    (a, b) =>
+      Number(a.isVast ?? false) - Number(b.isVast ?? false) ||
+      ORDER.indexOf(gravityOf(a)) - ORDER.indexOf(gravityOf(b)),
+  );
+
+/** What stops orders for want of a figure is told once, as what stops them. */
+const withoutTwice = (stops: readonly Finding[], others: readonly Finding[]): Finding[] => {
+  const told = new Set(stops.map(({ code, where: [{ kind, id }] }) => `${code} ${kind} ${id}`));
+  return [
+    ...stops,
+    ...others.filter(({ code, where: [{ kind, id }] }) => !told.has(`${code} ${kind} ${id}`)),
+  ];
 };
 
 /**
@@ -110,19 +127,17 @@ export const audit = (
   const { contexts } = contextsOf(compiled, on);
   const [plainest] = contexts;
   if (!plainest) return [];
-  const findings = new Findings();
-  const unsent = new Map<string, Unsent>();
+  const found: Found = { findings: new Findings(), stops: new Stops(compiled) };
   const trialling = triallingOf(compiled, contexts, on);
   classes.forEach((place, at) => {
-    if ((place.served && place.zone) || hasNearby(compiled, place))
-      judgeClass(trialling, place, findings, unsent);
-    else addUnserved(trialling, place, plainest, findings);
+    if ((place.served && place.zone) || hasNearby(compiled, place)) judgeClass(trialling, place, found);
+    else addUnserved(trialling, place, plainest, found);
     onProgress((at + 1) / classes.length);
   });
+  const { findings, stops } = found;
   for (const area of compiled.areas) if (area.area.active) judgeDrawn(trialling, area, findings);
-  addUnsent(unsent, findings);
   addAlwaysFree(compiled, classes, plainest, findings);
-  const all = [
+  const others = [
     ...findings.all,
     ...oddRates(compiled.book),
     ...oddPlaces(compiled.book, deciding),
@@ -132,7 +147,6 @@ export const audit = (
     ...oddNearby(compiled, compiled.clock.moment(dayOf(on), 0)),
     ...dataFaults(compiled),
   ];
-  return all
-    .sort((a, b) => ORDER.indexOf(GRAVITIES[a.code]) - ORDER.indexOf(GRAVITIES[b.code]))
-    .map((finding) => toErratum(compiled, finding));
+  const all = withoutTwice(stopFindings(compiled, stops.all, classes), others);
+  return sorted(all).map((finding) => toErratum(compiled, finding));
 };

@@ -55,8 +55,8 @@ describe('what the audit says of carriers', () => {
     expect(erratum).toMatchObject({
       gravity: 'stops',
       where: [
-        { kind: 'zone', id: 'country' },
         { kind: 'carrier', id: 'tern' },
+        { kind: 'zone', id: 'country' },
       ],
     });
     const shown = quote(compile(bookOf(), catalogue, nothing), erratum!.example!);

@@ -22,10 +22,11 @@ const isFreeRule = (line: Choice['working'][number]): boolean => {
 const KINDS = { shipping: 'rate', delivery: 'area', pickup: 'pickup', 'nothing-to-ship': 'store' } as const;
 
 /** The rule that a choice comes from: a rate, an area or a pickup point. */
-const ruleOf = ({ id, kind, of }: Choice, part?: number): Where => ({
-  kind: KINDS[kind],
-  id: part === undefined ? id : `${of.areaId ?? id}:${part}`,
-});
+const ruleOf = ({ id, kind, of }: Choice, part?: number): Where => {
+  const whole = of.serviceCode === undefined ? (of.rateId ?? id) : `${of.rateId}:${of.serviceCode}`;
+  const rule = kind === 'delivery' && part !== undefined ? (of.areaId ?? id) : whole;
+  return { kind: KINDS[kind], id: part === undefined ? rule : `${rule}:${part}` };
+};
 const adjustmentOf = (id: string): Where => ({ kind: 'adjustment', id });
 
 /** A price that came to nothing: its rate, with the step where it has steps. */
@@ -73,36 +74,17 @@ const discountAndFree = (choice: Choice): Cause | null => {
   return { code: 'discount-meets-free', where: [adjustmentOf(reduced.from.id), ruleOf(choice)] };
 };
 
-/** Every way in which a choice loses money: free by accident, less than its handling, reduced and free at once. */
-export const leaksIn = (choice: Choice): Cause[] => {
+/**
+ * Every way in which a choice loses money: free by accident, less than its handling, reduced and free at once. Goods that
+ * are free of charge, all of which `isCharged` denies, may cost less than they take to handle.
+ */
+export const leaksIn = (choice: Choice, isCharged: boolean): Cause[] => {
   if (choice.kind === 'nothing-to-ship') return [];
   const causes: (Cause | null)[] = [discountAndFree(choice)];
   if (choice.charge === 0) causes.push(freeCause(choice));
-  else if (choice.charge < handlingIn(choice))
+  else if (isCharged && choice.charge < handlingIn(choice))
     causes.push({ code: 'below-handling', where: [ruleOf(choice)] });
   return causes.filter((cause) => cause !== null);
-};
-
-const NOT_OFFERED = ['no-rate', 'rate-off', 'channel'];
-const GAPS = ['below-first-step', 'no-table-row'];
-
-/** Why an order has no choice at all, and the rules to open. */
-export const stopIn = ({ withheld: all }: Quote, zone: string): Cause => {
-  const withheld = all.filter(({ kind }) => kind === 'shipping');
-  const where: Where = { kind: 'zone', id: zone };
-  if (withheld.every(({ code }) => NOT_OFFERED.includes(code)))
-    return { code: 'zone-without-rate', where: [where] };
-  const gap = withheld.find(({ code }) => GAPS.includes(code));
-  if (gap) return { code: 'measure-gap', where: [{ kind: 'rate', id: gap.id }, where] };
-  const adjusted = withheld.find(({ code }) => code === 'adjustment');
-  if (adjusted) return { code: 'withheld-by-adjustment', where: [adjustmentOf(adjusted.from.id), where] };
-  const carrier = withheld.find(({ code }) => code === 'carrier-none' || code === 'carrier-error');
-  const isLast = withheld.every(({ code }) =>
-    [...NOT_OFFERED, 'carrier-none', 'carrier-error'].includes(code),
-  );
-  if (carrier && isLast)
-    return { code: 'carrier-serves-nothing', where: [where, { kind: 'carrier', id: carrier.from.id }] };
-  return { code: 'no-choice', where: [where] };
 };
 
 /** The widest limit that an order breaks, as the reason says it: a measure and the figure. */

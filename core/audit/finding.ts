@@ -32,6 +32,13 @@ export interface Finding {
   example?: QuoteRequest;
   /** For whom it holds, in a few words. */
   reach?: string;
+  /** Its gravity where that is not its code's: what the catalogue lacks may stop orders. */
+  gravity?: Gravity;
+  /** The goods that it keeps from being bought, and the places where, in words. */
+  goods?: readonly string[];
+  places?: readonly string[];
+  /** Whether only orders beyond any likely size show it. */
+  isVast?: boolean;
 }
 
 /** Every code with its gravity; codes are stable. */
@@ -40,6 +47,7 @@ export const GRAVITIES = {
   'postal-not-served': 'stops',
   'zone-without-rate': 'stops',
   'goods-not-sent': 'stops',
+  'group-not-sent': 'stops',
   'measure-gap': 'stops',
   'withheld-by-adjustment': 'stops',
   'no-choice': 'stops',

@@ -1,16 +1,22 @@
-import type { Good } from '../model/good.ts';
+import type { Catalogue, Good } from '../model/good.ts';
 import type { Quote } from '../model/quote.ts';
 import type { Rate } from '../model/rate.ts';
 import type { Destination } from '../model/place.ts';
 import type { QuoteRequest } from '../model/request.ts';
-import type { CompiledBook, CompiledService } from '../quote/compile.ts';
+import { compile, type CompiledBook, type CompiledService } from '../quote/compile.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
-import { subdivisionOfCode } from '../place/subdivision-of-code.ts';
-import { measureFigure } from '../words/figure.ts';
 import type { CompiledArea } from '../quote/nearby.ts';
-import { allMixes, basketsFor, probesOf, thresholdsOf, type Basket, type Ruled } from './baskets.ts';
-import { inParts } from './in-parts.ts';
-import { leaksIn, stopIn, widestLimit, type Cause } from './causes.ts';
+import {
+  allMixes,
+  basketsFor,
+  probesOf,
+  thresholdsOf,
+  type Basket,
+  type Ruled,
+  type Thresholds,
+} from './baskets.ts';
+import { cellsOf, oneEach } from './cells.ts';
+import { leaksIn } from './causes.ts';
 import type { Finding, Where } from './finding.ts';
 import type { Context } from './moments.ts';
 import { reachWords, type PlaceClass } from './place-classes.ts';
@@ -18,22 +24,32 @@ import { isAreaForAll, isForAll, isPickupForAll } from './for-all.ts';
 import { addressesIn, areasOf, countsFrom, farPoint, isNear } from './nearby-places.ts';
 import { dayOf } from '../time/calendar.ts';
 import { steadyTimes } from './steady-times.ts';
-import { unservedCause } from './unserved.ts';
+import type { Stops } from './stops.ts';
 
-const keyOf = ({ code, where }: Pick<Finding, 'code' | 'where'>): string =>
-  `${code}|${where.map(({ kind, id }) => `${kind}:${id}`).join('|')}`;
+/** An adjustment that leaks is one finding, whichever rates it touches; the others are told by their rules. */
+const keyOf = ({ code, where }: Pick<Finding, 'code' | 'where'>): string => {
+  const told = where[0].kind === 'adjustment' || where[0].kind === 'store' ? where.slice(0, 1) : where;
+  return `${code}|${told.map(({ kind, id }) => `${kind}:${id}`).join('|')}`;
+};
 
-/** Findings by code and place; the first that is found stands, for the plainest orders are judged first. */
+const isSame = (a: Where, b: Where): boolean => a.kind === b.kind && a.id === b.id;
+/** So many rules are named for one finding. */
+const MOST_RULES = 12;
+
+/** Findings by cause; the first that is found stands, for the plainest orders are judged first. */
 export class Findings {
   readonly #found = new Map<string, Finding>();
 
   add(finding: Finding): void {
     const key = keyOf(finding);
-    if (!this.#found.has(key)) this.#found.set(key, finding);
-  }
-
-  has(cause: Pick<Finding, 'code' | 'where'>): boolean {
-    return this.#found.has(keyOf(cause));
+    const known = this.#found.get(key);
+    if (!known) {
+      this.#found.set(key, finding);
+      return;
+    }
+    const more = finding.where.filter((rule) => !known.where.some((one) => isSame(one, rule)));
+    if (more.length > 0 && known.where.length < MOST_RULES)
+      this.#found.set(key, { ...known, where: [...known.where, ...more] });
   }
 
   get all(): Finding[] {
@@ -41,109 +57,60 @@ export class Findings {
   }
 }
 
-/** Goods that a zone sends by no service, one of each being more than it takes. */
-interface Unsent {
-  goods: Map<string, string>;
-  example: QuoteRequest;
-  reach: string;
-}
-
-const isOneUnit = ({ lines, discount }: QuoteRequest): boolean =>
-  discount === undefined && lines.length === 1 && lines[0]?.quantity === 1;
-
-/** Beyond which figure nothing takes an order, as the widest of the limits says it: 'above 450 kg'. */
-const limitWords = (compiled: CompiledBook, quoted: Quote): string | null => {
-  const limit = widestLimit(quoted);
-  if (!limit) return null;
-  const figure = measureFigure(limit.measure, limit.limit, compiled.speech);
-  return `${limit.code === 'above-limit' ? 'above' : 'below'} ${figure}`;
-};
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** Whether a place's code lies in another province than the one it names: it is judged, but nobody lives there. */
-const isContradictory = ({ place: { country, subdivision, code } }: PlaceClass): boolean => {
-  const said = code === undefined ? undefined : subdivisionOfCode(country, code);
-  return said !== undefined && subdivision !== undefined && said !== subdivision;
-};
-
-/**
- * So many orders of a class are tried in parts without success; the rest are told by what stops them, as these are. To
- * part an order takes far longer than to quote it.
- */
-const MOST_IN_VAIN = 500;
+/** Whether an order has a good that is not free of charge. */
+const isCharged = ({ goods }: CompiledBook, { lines }: QuoteRequest): boolean =>
+  lines.some(({ sku }) => goods.get(sku)?.chargeFree !== true);
 
 /** Judges orders of one class of places, and keeps what it finds. */
 class Judge {
-  readonly unsent = new Map<string, Unsent>();
   stopped = false;
-  readonly #zone: string | null;
-  #inVain = 0;
 
   constructor(
     private readonly compiled: CompiledBook,
-    private readonly findings: Findings,
+    private readonly found: Found,
     private readonly place: PlaceClass,
     private readonly far: Trialling['far'],
-  ) {
-    this.#zone = place.served && place.zone ? place.zone.zone.id : null;
+    private readonly unasked: CompiledBook,
+  ) {}
+
+  /** Carriers are asked about orders that nothing else takes; for the rest only where `asksCarriers` says so. */
+  private quoted(request: QuoteRequest, asksCarriers: boolean): Quote {
+    const { compiled, place, unasked } = this;
+    if (asksCarriers) return quote(compiled, request);
+    const quoted = quote(unasked, request);
+    const { country } = place.destination;
+    return quoted.choices.some((choice) => countsFrom(compiled, choice, country))
+      ? quoted
+      : quote(compiled, request);
   }
 
-  judge(basket: Basket, context: Context): void {
-    const { country } = this.place.destination;
-    const destination = this.far ? { ...this.place.destination, point: this.far } : this.place.destination;
+  judge(basket: Basket, context: Context, isPlain: boolean, asksCarriers: boolean): void {
+    const { place, compiled } = this;
+    const { country } = place.destination;
+    const destination = this.far ? { ...place.destination, point: this.far } : place.destination;
     const request: QuoteRequest = { destination, ...basket, ...context };
-    if (requestFaults(this.compiled, request).length > 0) return;
-    const quoted = quote(this.compiled, request);
-    if (!quoted.choices.some((choice) => countsFrom(this.compiled, choice, country)))
-      this.stops(quoted, request);
+    if (requestFaults(compiled, request).length > 0) return;
+    const quoted = this.quoted(request, asksCarriers);
+    if (!quoted.choices.some((choice) => countsFrom(compiled, choice, country))) {
+      this.stopped = true;
+      this.found.stops.add({ place, request, quoted, isPlain });
+    }
     for (const choice of quoted.choices)
-      for (const cause of leaksIn(choice)) this.keep(cause, request, { name: choice.name });
+      for (const { code, where } of leaksIn(choice, isCharged(compiled, request)))
+        this.found.findings.add({
+          code,
+          where,
+          detail: { name: choice.name },
+          example: request,
+          reach: reachWords(place),
+        });
   }
+}
 
-  private keep({ code, where }: Cause, example: QuoteRequest, detail: Finding['detail'], more = ''): void {
-    this.findings.add({ code, where, detail, example, reach: `${reachWords(this.place)}${more}` });
-  }
-
-  private stops(quoted: Quote, request: QuoteRequest): void {
-    this.stopped = true;
-    const zone = this.#zone;
-    const cause = zone === null ? unservedCause(this.compiled, this.place, quoted) : stopIn(quoted, zone);
-    if (zone !== null && cause.code !== 'zone-without-rate' && isOneUnit(request)) this.lacks(zone, request);
-    else if (request.lines.length < 2 || !this.goesInParts(cause, request)) this.tell(cause, quoted, request);
-  }
-
-  /** A good of which one alone is sent by nothing. */
-  private lacks(zone: string, request: QuoteRequest): void {
-    const known = this.unsent.get(zone) ?? {
-      goods: new Map(),
-      example: request,
-      reach: reachWords(this.place),
-    };
-    const sku = request.lines[0]?.sku ?? '';
-    known.goods.set(sku, this.compiled.goods.get(sku)?.name ?? sku);
-    this.unsent.set(zone, known);
-  }
-
-  /** Whether an order of several goods is known to be had in parts, or both that and the fault itself are told already. */
-  private goesInParts({ code, where }: Cause, request: QuoteRequest): boolean {
-    if (isContradictory(this.place)) return false;
-    const inPart: Cause = { code: 'only-in-parts', where };
-    if (this.findings.has(inPart) && this.findings.has({ code, where })) return true;
-    if (this.#inVain >= MOST_IN_VAIN) return false;
-    const parts = inParts(this.compiled, request);
-    if (parts === null) this.#inVain += 1;
-    else this.keep(inPart, request, { parts });
-    return parts !== null;
-  }
-
-  private tell(cause: Cause, quoted: Quote, request: QuoteRequest): void {
-    if (this.findings.has(cause)) return;
-    if (this.#zone === null) return this.keep(cause, request, { place: reachWords(this.place) });
-    const limit = limitWords(this.compiled, quoted);
-    const detail: Finding['detail'] = limit === null ? {} : { limit: capital(limit) };
-    this.keep(cause, request, detail, limit === null ? '' : `, ${limit}`);
-  }
+/** What judging finds: orders without a choice, and charges that leak. */
+export interface Found {
+  findings: Findings;
+  stops: Stops;
 }
 
 const ratesIn = ({ services }: CompiledBook, zone: string): Rate[] =>
@@ -156,7 +123,7 @@ const ratesIn = ({ services }: CompiledBook, zone: string): Rate[] =>
 const MOST_MIXED = 4;
 
 /** How many orders of one class are judged in every context; beyond it only the plainest context has all. */
-const MOST_EACH = 1_000;
+const MOST_EACH = 300;
 
 /** One of each probe, and the first and the last of them in every quantity and with every discount. */
 const fewOf = (baskets: readonly Basket[], probes: readonly Good[]): Basket[] => {
@@ -168,6 +135,9 @@ const fewOf = (baskets: readonly Basket[], probes: readonly Good[]): Basket[] =>
   });
 };
 
+const isOne = ({ lines, discount }: Basket): boolean =>
+  discount === undefined && lines.length === 1 && lines[0]?.quantity === 1;
+
 const judgeAll = (
   judge: Judge,
   baskets: readonly Basket[],
@@ -176,7 +146,9 @@ const judgeAll = (
 ): void => {
   const inAll = baskets.length * contexts.length <= MOST_EACH ? baskets : few;
   contexts.forEach((context, at) => {
-    for (const basket of at === 0 ? baskets : inAll) judge.judge(basket, context);
+    const isPlain = at === 0;
+    for (const basket of isPlain ? baskets : inAll)
+      judge.judge(basket, context, isPlain, isPlain && isOne(basket));
   });
 };
 
@@ -189,9 +161,16 @@ export interface Trialling {
   mixes: readonly Basket[] | null;
   /** A point that no area that is drawn holds, and that is too far for every pickup point with a greatest distance. */
   far: NonNullable<Destination['point']> | null;
+  /** The same book without the rates that carriers price. */
+  unasked: CompiledBook;
   /** The pickup points and ways of areas of which a time can be chosen on every day. */
   steady: ReadonlySet<string>;
 }
+
+const withoutCarriers = ({ book, goods }: CompiledBook): CompiledBook => {
+  const rates = book.rates.filter(({ price }) => price.kind !== 'carrier');
+  return compile({ ...book, rates }, { goods: [...goods.values()] } as Catalogue);
+};
 
 export const triallingOf = (compiled: CompiledBook, contexts: readonly Context[], on: string): Trialling => ({
   compiled,
@@ -199,6 +178,7 @@ export const triallingOf = (compiled: CompiledBook, contexts: readonly Context[]
   probes: probesOf([...compiled.goods.values()]),
   mixes: allMixes([...compiled.goods.values()].filter(({ fulfilment }) => fulfilment === 'physical')),
   far: farPoint(compiled),
+  unasked: withoutCarriers(compiled),
   steady: steadyTimes(compiled, dayOf(on)),
 });
 
@@ -219,30 +199,27 @@ const isSettled = ({ compiled, steady }: Trialling, place: PlaceClass, rates: re
   ) ||
   (place.served && areasOf(compiled, place).some((area) => isAreaForAll(compiled, area, steady)));
 
+/** One unit of each good, and of the rest one order for each way in which the thresholds are passed. */
+const distinct = (compiled: CompiledBook, baskets: readonly Basket[], thresholds: Thresholds): Basket[] => {
+  const ones = baskets.filter(isOne);
+  const more = baskets.filter((basket) => !isOne(basket));
+  return [...ones, ...oneEach(more, cellsOf(compiled, thresholds))];
+};
+
 /** Judges every order that the rules tell apart, for one class of places. */
-export const judgeClass = (
-  trialling: Trialling,
-  place: PlaceClass,
-  findings: Findings,
-  unsent: Map<string, Unsent>,
-): void => {
+export const judgeClass = (trialling: Trialling, place: PlaceClass, found: Found): void => {
   const { compiled, contexts, probes, mixes, far } = trialling;
   const zone = place.served && place.zone ? place.zone.zone.id : null;
   const rates = zone === null ? [] : ratesIn(compiled, zone);
-  const judge = new Judge(compiled, findings, place, far);
-  const baskets = basketsFor(compiled, probes, thresholdsOf(compiled, [...rates, ...nearbyRules(compiled)]));
-  const few = fewOf(baskets, probes);
-  judgeAll(judge, baskets, few, contexts);
-  for (const context of mixes ? contexts.slice(0, MOST_MIXED) : [])
-    for (const mix of mixes ?? []) judge.judge(mix, context);
+  const judge = new Judge(compiled, found, place, far, trialling.unasked);
+  const thresholds = thresholdsOf(compiled, [...rates, ...nearbyRules(compiled)]);
+  const whole = basketsFor(compiled, probes, thresholds);
+  judgeAll(judge, distinct(compiled, whole, thresholds), fewOf(whole, probes), contexts);
+  for (const [at, context] of (mixes ? contexts.slice(0, MOST_MIXED) : []).entries())
+    for (const mix of mixes ?? []) judge.judge(mix, context, at === 0, at === 0);
   if (!judge.stopped && !isSettled(trialling, place, rates)) {
     const where: Where = zone === null ? { kind: 'store', id: 'store' } : { kind: 'zone', id: zone };
-    findings.add({ code: 'not-settled', where: [where], detail: {}, reach: reachWords(place) });
-  }
-  for (const [id, found] of judge.unsent) {
-    const known = unsent.get(id);
-    if (!known) unsent.set(id, found);
-    else for (const [sku, name] of found.goods) known.goods.set(sku, name);
+    found.findings.add({ code: 'not-settled', where: [where], detail: {}, reach: reachWords(place) });
   }
 };
 
@@ -262,22 +239,7 @@ export const judgeDrawn = (
         if (requestFaults(compiled, example).length > 0) continue;
         for (const choice of quote(compiled, example).choices)
           if (choice.kind === 'delivery' && choice.id.startsWith(`${area.area.id}:`))
-            for (const { code, where } of leaksIn(choice))
+            for (const { code, where } of leaksIn(choice, isCharged(compiled, example)))
               findings.add({ code, where, detail: { name: choice.name }, example, reach: area.area.name });
       }
 };
-
-/** The goods that each zone sends by no service, one finding a zone. */
-export const addUnsent = (unsent: ReadonlyMap<string, Unsent>, findings: Findings): void => {
-  for (const [id, { goods, example, reach }] of unsent) {
-    const names = [...goods.values()];
-    findings.add({
-      code: 'goods-not-sent',
-      where: [{ kind: 'zone', id }],
-      detail: { goods: names.slice(0, 3).join(', '), count: names.length },
-      example,
-      reach,
-    });
-  }
-};
-export type { Unsent };

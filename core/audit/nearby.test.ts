@@ -64,13 +64,13 @@ describe('a shop without zones', () => {
 
   test('does not count a pickup point for customers of another country', () => {
     const abroad = nearby({ pickups: [makePickup()] }, { sellsTo: { ...SELLS, countries: ['CA', 'US'] } });
-    expect(found(abroad).filter(({ code }) => code === 'no-zone')).toMatchObject([{ reach: 'US' }]);
+    expect(found(abroad).filter(({ code }) => code === 'no-zone')).toMatchObject([{ places: ['US'] }]);
   });
 
   test('that delivers to some codes stops the rest', () => {
     const errata = found(nearby({ areas: [makeArea()] }));
     expect(grave(errata)).toEqual(['no-zone']);
-    expect(errata[0]?.reach).toBe('CA');
+    expect(errata[0]?.places).toEqual(['CA']);
   });
 });
 
@@ -96,7 +96,7 @@ test('goods of a group that is only collected are no stop, unless collecting the
       ),
     );
   expect(errata('any')).toEqual([]);
-  expect(errata('none')).toContain('goods-not-sent');
+  expect(errata('none')).toEqual(['group-not-sent']);
 });
 
 describe('a basket that no one choice takes', () => {
@@ -115,14 +115,22 @@ describe('a basket that no one choice takes', () => {
 
   test('stops, and the erratum says how it can be had in parts', () => {
     const errata = found(book({ pickup: 'any' }), catalogue).filter(({ gravity }) => gravity === 'stops');
-    expect(errata).toMatchObject([{ code: 'only-in-parts', where: [{ kind: 'zone', id: 'country' }] }]);
+    expect(errata).toMatchObject([
+      {
+        code: 'only-in-parts',
+        where: [
+          { kind: 'group', id: 'live' },
+          { kind: 'zone', id: 'country' },
+        ],
+      },
+    ]);
     expect(errata[0]?.text).toContain('Sea thrift by “Counter”; Tall jar by “Parcel”');
     const request = errata[0]?.example as NonNullable<Erratum['example']>;
     expect(quote(compile(book({ pickup: 'any' }), catalogue), request).choices).toEqual([]);
   });
 
   test('has no parts where one of them cannot be had', () => {
-    expect(grave(found(book({}), catalogue))).toEqual(['no-choice', 'goods-not-sent']);
+    expect(grave(found(book({}), catalogue))).toEqual(['group-not-sent']);
   });
 
   test('has no parts that customers of another country would have to collect', () => {
@@ -130,7 +138,7 @@ describe('a basket that no one choice takes', () => {
     const zones = makeBook().zones.map((zone) => ({ ...zone, includes: [{ country: 'US' }] }));
     const abroad = book({ pickup: 'any' }, { zones });
     const errata = found({ ...abroad, store: { ...abroad.store, sellsTo: SOLD } }, catalogue);
-    expect(grave(errata)).toEqual(['no-choice', 'goods-not-sent']);
+    expect(grave(errata)).toEqual(['group-not-sent']);
   });
 });
 

@@ -5,6 +5,7 @@ import { holdsPlace, buildPlaceIndex } from '../place/place-index.ts';
 import { placeOf, type Place } from '../place/place.ts';
 import { askPostalList } from '../place/postal-list.ts';
 import { findZone, sellsThere, type ZoneFound } from '../place/reach.ts';
+import { subdivisionOfCode } from '../place/subdivision-of-code.ts';
 import { indexTable, tableRowsAt, type TableIndex } from '../price/table.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { keptFor } from '../quote/kept-for.ts';
@@ -81,15 +82,24 @@ const anywherePatterns = ({ book }: CompiledBook): string[] => [
 
 type Destination = PlaceClass['destination'];
 
-/** A destination for each country, subdivision and class of codes that rules tell apart, and their remainders. */
+/**
+ * A destination for each country, subdivision and class of codes that rules tell apart, and their remainders. A code that
+ * tells its subdivision goes with that one alone: checkout asks about an address with another, and fills in one that lacks.
+ */
 function* destinations(compiled: CompiledBook): Generator<Destination> {
   const anywhere = anywherePatterns(compiled);
   for (const [country, { subdivisions, patterns }] of namedIn(compiled)) {
     const codes = codeClasses(country, [...new Set([...patterns, ...anywhere])]);
+    const told = codes.map((code) => subdivisionOfCode(country, code));
+    for (const [at, postalCode] of codes.entries()) {
+      const subdivision = told[at];
+      if (subdivision !== undefined) yield { country, subdivision, postalCode };
+    }
     for (const subdivision of [undefined, ...subdivisions]) {
       const area = { country, ...(subdivision === undefined ? {} : { subdivision }) };
       yield area;
-      for (const postalCode of codes) yield { ...area, postalCode };
+      for (const [at, postalCode] of codes.entries())
+        if (told[at] === undefined) yield { ...area, postalCode };
     }
   }
 }

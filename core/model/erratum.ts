@@ -12,4 +12,9 @@ export interface Erratum {
   example?: QuoteRequest;
   /** For whom it holds. */
   reach?: string;
+  /** The goods that it keeps from being bought, and the places where it does, in words. */
+  goods?: string[];
+  places?: string[];
+  /** Only orders beyond any likely size, of thousands of units, show it. */
+  isVast?: true;
 }

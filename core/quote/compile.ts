@@ -4,6 +4,7 @@ import type { Book } from '../model/book.ts';
 import type { CarrierAnswer, CarrierQuestion } from '../model/carrier.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { RateTable } from '../model/price.ts';
+import type { PackPlan } from '../model/pack.ts';
 import type { Source } from '../model/quote.ts';
 import type { Rate, Service } from '../model/rate.ts';
 import type { Location } from '../model/location.ts';
@@ -15,6 +16,7 @@ import { setLimits, type SetLimit } from '../price/limits.ts';
 import { sortTiers, type SortedTiers } from '../price/tiers.ts';
 import { departuresFrom, type Departure } from '../time/arrival.ts';
 import { makeClock, type Clock } from '../time/clock.ts';
+import { kept } from '../time/kept.ts';
 import type { CompiledAccount } from './account.ts';
 import { compileAdjustment, type CompiledAdjustment } from './adjust.ts';
 import { keptFor } from './kept-for.ts';
@@ -145,6 +147,11 @@ const areaIndexOf = keptFor((areas: Book['areas']) =>
   keptFor((locations: Book['locations']) => indexAreas(areas, locations)),
 );
 
+/** The packing of a plan with the boxes of a book, kept with all that was packed by it. */
+const packingsOf = keptFor((boxes: Book['boxes']) =>
+  keptFor((plan: PackPlan) => kept((carrier) => packingOf(plan, boxes, carrier === '' ? undefined : carrier))),
+);
+
 /** Accounts with their locations; one whose location is gone is left out by the reader's refusal. */
 const accountsOf = (book: Book, clock: Clock): Map<string, CompiledAccount> =>
   new Map(
@@ -156,7 +163,7 @@ const accountsOf = (book: Book, clock: Clock): Map<string, CompiledAccount> =>
         source: { kind: 'carrier', id: account.id } as const,
         location,
         departures: departuresOf(location)(clock),
-        packing: packingOf(account.packing, book.boxes, account.carrier),
+        packing: packingsOf(book.boxes)(account.packing)(account.carrier),
       };
       return [[account.id, compiled]];
     }),
@@ -188,7 +195,7 @@ export const compile = (book: Book, catalogue: Catalogue, ask: Ask | null = null
     areaIndex: areaIndexOf(book.areas)(book.locations),
     pickups: pickupsOf(book.pickups, book.locations, clock),
     duties: dutiesOf(book.duties),
-    packing: packingOf(book.store.packing, book.boxes),
+    packing: packingsOf(book.boxes)(book.store.packing)(''),
     departures: first ? departuresOf(first)(clock) : null,
   };
 };

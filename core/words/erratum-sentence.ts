@@ -3,10 +3,11 @@ import type { Book } from '../model/book.ts';
 import type { Measure } from '../model/price.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { measureFigure, moneyFigure } from './figure.ts';
+import { listed } from './names.ts';
 
 /** The rules that a finding is about, by name, and its figures as people read them. */
 interface Told {
-  /** The name of the first rule, of the second. */
+  /** The name of the first rule, and of the others. */
   a: string;
   b: string;
   reach: string;
@@ -24,26 +25,60 @@ const STEP_WHY: Record<string, string> = {
   least: 'the rate’s limit begins after it',
 };
 
+/** When and for whom it holds, where that is not always. */
+const when = ({ detail }: Told): string =>
+  detail.when ? ` when ${String(detail.when).replace(/\bit is\b/g, 'the order is')}` : '';
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** Who cannot be bought where, as far as it holds for each good in each place. */
+const stopped = (told: Told): string => {
+  const { goods, places, each } = told.detail;
+  const who = goods ? String(goods) : told.a;
+  return each
+    ? `${who} cannot be bought in ${places}${when(told)}`
+    : `${who} cannot be bought in some places of ${places}${when(told)}`;
+};
+
+const groupRule = ({ a, detail: { rule } }: Told): string =>
+  rule ? `what is in ${a} is ${rule}` : `what is in ${a} may not go there`;
+
 const WORDS: Words = {
-  'no-zone': ({ reach }) => `The shop sells to ${reach}, and no zone takes it: nothing can be bought there.`,
-  'postal-not-served': ({ reach }) => `The shop sells to ${reach}, and the postal list does not serve it.`,
+  'no-zone': ({ detail: { places } }) =>
+    `The shop sells to ${places}, and no zone takes it: nothing can be bought there.`,
+  'postal-not-served': ({ detail: { places } }) =>
+    `The shop sells to ${places}, and the postal list does not serve it.`,
   'zone-without-rate': ({ a }) => `${a} has no rate that is switched on: nothing can be bought there.`,
-  'goods-not-sent': ({ a, detail: { goods, count } }) =>
-    `In ${a} nothing takes ${goods}${Number(count) > 3 ? ` and ${Number(count) - 3} more` : ''}, even one alone.`,
+  'goods-not-sent': (told) => `${stopped(told)}: more than one rule keeps them out.`,
+  'group-not-sent': (told) =>
+    told.detail.goods
+      ? `${stopped(told)}: ${groupRule(told)}.`
+      : `Some orders with goods of ${told.a} cannot be bought in ${told.detail.places}: ${groupRule(told)}.`,
   'service-without-rate': ({ a, detail: { zones } }) =>
     `${a} has no rate in ${zones}: it is not offered there. Set a rate, or leave it out on purpose.`,
-  'measure-gap': ({ a, b }) => `${a} has a gap that no other choice of ${b} fills.`,
-  'withheld-by-adjustment': ({ a, b }) => `“${a}” leaves some orders of ${b} without any choice.`,
-  'no-choice': ({ a, detail: { limit, place } }) =>
-    place
-      ? `The shop sells to ${place}; only ${a} might take orders there, and leaves some without a choice.`
+  'measure-gap': (told) =>
+    told.detail.goods
+      ? `${stopped(told)}: ${told.a} has no price for that.`
+      : `${told.a} has a gap that no other choice of ${told.detail.places} fills.`,
+  'withheld-by-adjustment': (told) =>
+    told.detail.goods
+      ? `“${told.a}”: ${stopped(told)}.`
+      : `“${told.a}” leaves some orders of ${told.detail.places} without any choice${when(told)}.`,
+  'no-choice': (told) => {
+    const { goods, limit, limited, places } = told.detail;
+    if (goods) return `${stopped(told)}: ${told.a} takes nothing ${limit || 'like it'}.`;
+    return limited
+      ? `${capital(String(limit))}, nothing can be bought in ${places}${when(told)}: ${told.a} ends there.`
       : limit
-        ? `${limit}, nothing takes an order to ${a}.`
-        : `Nothing takes some orders to ${a}.`,
-  'only-in-parts': ({ reach, detail: { parts } }) =>
-    `No one choice takes some baskets to ${reach}: they can be had only in parts, as ${parts}.`,
-  'carrier-serves-nothing': ({ a, b }) =>
-    `In ${a} some orders have no choice: ${b} serves nothing there, or does not answer, and there is nothing to fall back on.`,
+        ? told.a === places
+          ? `Some orders ${limit} cannot be delivered in ${places}, and nothing else takes them.`
+          : `Some orders ${limit} cannot be bought in ${places}${when(told)}: ${told.a} ends there.`
+        : `Some orders cannot be bought in ${places}${when(told)}: ${told.a} does not take them.`;
+  },
+  'only-in-parts': ({ a, detail: { parts, places } }) =>
+    `No one choice takes some baskets of ${a} to ${places}: they can be had only in parts, as ${parts}.`,
+  'carrier-serves-nothing': (told) =>
+    `${told.detail.goods ? stopped(told) : `Some orders to ${told.detail.places} have no choice${when(told)}`}: ${told.a} offers nothing there or does not answer, and there is no fallback.`,
   'free-fallback': ({ a }) => `${a} charges nothing where its carrier does not answer.`,
   'no-fallback': ({ a, b, detail: { account } }) =>
     `If ${account} does not answer, nothing is offered in ${a}: ${b} has no fallback.`,
@@ -98,8 +133,14 @@ const WORDS: Words = {
     `${a} is to cost at least ${money(min)} and at most ${money(max)}; the greatest stands.`,
   'limits-contradict': ({ a, detail: { measure } }) =>
     `The ${measure} limits of ${a} contradict themselves: no basket meets them.`,
-  'weight-missing': ({ a }) => `${a} has no weight, and some rate needs it.`,
-  'size-missing': ({ a }) => `${a} has no size, and some rate needs it.`,
+  'weight-missing': (told) =>
+    told.detail.places
+      ? `${stopped(told)}: the weight is not known. Give it.`
+      : `${told.a} has no weight, and some rate needs it.`,
+  'size-missing': (told) =>
+    told.detail.places
+      ? `${stopped(told)}: the size is not known. Give it.`
+      : `${told.a} has no size, and some rate needs it.`,
   'figures-improbable': ({ a }) =>
     `The weight of ${a} does not go with its size: was a kilogram typed as a gram?`,
   'group-unused': ({ a }) => `No good is in the group ${a}.`,
@@ -140,10 +181,13 @@ export const erratumSentence = (
   compiled: CompiledBook,
 ): string => {
   const { book, goods, speech } = compiled;
-  const [first, second] = where;
+  const [first, ...others] = where;
   return WORDS[code]({
     a: ruleName(first, book, goods),
-    b: second ? ruleName(second, book, goods) : '',
+    b: listed(
+      others.map((one) => ruleName(one, book, goods)),
+      'and',
+    ),
     reach,
     detail,
     money: (amount) => moneyFigure(Number(amount ?? 0), speech.decimals),

@@ -112,7 +112,8 @@ export const ErrataPart = () => {
   useLiveAudit(today);
   const lines = useAppSelector(selectErrata);
   const isAudited = useAppSelector(({ proof }) => proof.audit !== null);
-  const standing = lines.filter(({ accepted }) => !accepted);
+  const open = lines.filter(({ accepted }) => !accepted);
+  const standing = open.filter(({ erratum }) => !erratum.isVast);
   return (
     <View>
       <Running run={run} />
@@ -127,6 +128,12 @@ export const ErrataPart = () => {
           lines={standing.filter(({ erratum }) => erratum.gravity === gravity)}
         />
       ))}
+      <Group
+        title="Very large orders"
+        means="a thousand units and more"
+        grave={false}
+        lines={open.filter(({ erratum }) => erratum.isVast)}
+      />
       <Group
         title="Accepted"
         means="until the rules change"

@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { acceptanceOf, erratumKey, printOf, whereKey, type Accepted } from '../../../core/audit/accepted.ts';
+import { acceptanceOf, causeKey, erratumKey, printOf, type Accepted } from '../../../core/audit/accepted.ts';
 import type { Erratum } from '../../../core/model/erratum.ts';
 import { ruleName } from '../../../core/words/erratum-sentence.ts';
 import type { Where } from '../../../core/audit/finding.ts';
@@ -35,7 +35,7 @@ export const selectErrata = createSelector(
   ],
   (audit, book, catalogue, goods, accepted, known, live): ErratumLine[] =>
     (audit?.errata ?? []).map((erratum) => {
-      const where = whereKey(erratum);
+      const where = causeKey(erratum);
       const key = erratumKey(erratum);
       return {
         key,

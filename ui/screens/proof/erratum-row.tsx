@@ -38,7 +38,7 @@ const AcceptForm = ({ line, onDone }: { line: ErratumLine; onDone: () => void })
   const accept = (): void => {
     const accepted = { ...line.acceptance, note: why.trim() };
     dispatch(edit('acceptErratum', { accepted }, 'Accept an erratum'));
-    dispatch(told({ text: 'Accepted. It comes back when its rules change.', undo: true }));
+    dispatch(told({ text: 'Accepted. It comes back when its rules change or it reaches more.', undo: true }));
     onDone();
   };
   return (
@@ -108,7 +108,7 @@ export const ErratumRow = ({ line, isOpen, onPress }: Props) => {
         <View style={style.row}>
           <Text style={[style.text, accepted ? style.accepted : null]}>{erratum.text}</Text>
           {newSince === null ? null : <Text style={style.fresh}>New since edition {newSince}</Text>}
-          {erratum.reach ? <Text style={style.note}>For {erratum.reach}</Text> : null}
+          {erratum.reach ? <Text style={style.note}>{erratum.reach}</Text> : null}
           {accepted ? <Text style={style.note}>Accepted: {accepted.note}</Text> : null}
         </View>
       </Press>

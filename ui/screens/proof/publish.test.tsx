@@ -31,7 +31,7 @@ const mockErrata = ({ book }: ShopParts): Erratum[] => {
     {
       code: 'no-choice',
       gravity: 'stops',
-      text: 'Above 450 kg, nothing takes an order to Newfoundland and Labrador.',
+      text: 'Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.',
       where: [{ kind: 'zone', id: 'newfoundland' }],
       reach: 'CA-NL, above 450 kg',
       example: {
@@ -150,7 +150,7 @@ describe('the errata', () => {
 
   test('are listed by gravity, accepted with a note, and come back when their rules change', async () => {
     const store = await open('errata');
-    fireEvent.press(screen.getByText('Above 450 kg, nothing takes an order to Newfoundland and Labrador.'));
+    fireEvent.press(screen.getByText('Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.'));
     fireEvent.press(screen.getByText('It is meant: accept it'));
     type('Why it is meant', 'By telephone');
     fireEvent.press(screen.getByText('Accept it'));
@@ -165,7 +165,7 @@ describe('the errata', () => {
     await settle();
     expect(screen.queryByText('Accepted: By telephone')).toBeNull();
     expect(
-      screen.getByText('Above 450 kg, nothing takes an order to Newfoundland and Labrador.'),
+      screen.getByText('Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.'),
     ).toBeTruthy();
   });
 
@@ -173,11 +173,11 @@ describe('the errata', () => {
     const store = await open('errata');
     fireEvent.press(screen.getByText('Parcel to West falls by 2.50 at 10 kg, where more is sent.'));
     expect(screen.getByText('To Parcel to West')).toBeTruthy();
-    fireEvent.press(screen.getByText('Above 450 kg, nothing takes an order to Newfoundland and Labrador.'));
+    fireEvent.press(screen.getByText('Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.'));
     fireEvent.press(screen.getByText('Show an order'));
     const trials = store.getState().draft.workbook.trials;
     expect(trials.at(-1)?.name).toBe(
-      'Shows: Above 450 kg, nothing takes an order to Newfoundland and Labrador.',
+      'Shows: Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.',
     );
     expect(store.getState().session.trialId).toBe(trials.at(-1)?.id);
   });

@@ -1,0 +1,71 @@
+import type { Good } from '../model/good.ts';
+import type { CompiledBook } from '../quote/compile.ts';
+import type { Basket, Thresholds } from './baskets.ts';
+
+const MEASURES = ['weight', 'subtotal', 'units', 'volume'] as const;
+
+const volumeOf = ({ size }: Good): number | undefined => size && size.length * size.width * size.height;
+
+/** How many thresholds a value has passed, and whether it stands on one. */
+const stepOf = (value: number, thresholds: readonly number[]): string => {
+  let passed = 0;
+  while (passed < thresholds.length && (thresholds[passed] ?? 0) <= value) passed += 1;
+  return thresholds[passed - 1] === value ? `${passed}=` : `${passed}`;
+};
+
+/** What of a good rules tell apart besides its measures: its groups, what is not known of it, what is free. */
+const kindOf = (good: Good): string =>
+  [
+    [...(good.groupIds ?? [])].sort().join('+'),
+    good.weight === undefined ? 'w' : '',
+    good.size === undefined ? 's' : '',
+    good.chargeFree ? 'f' : '',
+    good.shippingPrice === undefined ? 'p' : good.shippingPrice === 0 ? '0' : '',
+    good.packsAlone ? 'a' : '',
+    good.onceFee ? 'o' : '',
+  ].join('/');
+
+/**
+ * Tells orders apart as far as the thresholds of some rules do: two orders of one cell pass the same thresholds with goods
+ * that are alike to every rule. Goods that conditions name one by one are told apart.
+ */
+export const cellsOf = (compiled: CompiledBook, thresholds: Thresholds): ((basket: Basket) => string) => {
+  const named = new Set(
+    compiled.adjustments.flatMap(({ adjustment: { when, effect } }) => [
+      ...when.flatMap((one) => (one.test === 'goods' ? (one.skus ?? []) : [])),
+      ...(effect.do === 'add' ? (effect.goods?.skus ?? []) : []),
+    ]),
+  );
+  const { defaultWeight = 0 } = compiled.book.store;
+  return ({ lines, discount = 0 }) => {
+    const sums = { weight: 0, subtotal: -discount, units: 0, volume: 0 };
+    const kinds = new Set<string>();
+    let longest = 0;
+    for (const { sku, quantity } of lines) {
+      const good = compiled.goods.get(sku);
+      if (!good) return JSON.stringify(lines);
+      sums.weight += (good.weight ?? defaultWeight) * quantity;
+      sums.subtotal += good.price * quantity;
+      sums.units += quantity;
+      sums.volume += (volumeOf(good) ?? 0) * quantity;
+      longest = Math.max(
+        longest,
+        good.size ? Math.max(good.size.length, good.size.width, good.size.height) : 0,
+      );
+      kinds.add(named.has(sku) ? `${sku} ${kindOf(good)}` : kindOf(good));
+    }
+    const steps = MEASURES.map((measure) => stepOf(sums[measure], thresholds[measure] ?? []));
+    return `${[...kinds].sort().join()}|${steps.join()}|${longest}|${discount > 0}`;
+  };
+};
+
+/** Of the orders of each cell the first: they are given with the smallest first. */
+export const oneEach = (baskets: readonly Basket[], cellOf: (basket: Basket) => string): Basket[] => {
+  const seen = new Set<string>();
+  return baskets.filter((basket) => {
+    const cell = cellOf(basket);
+    const isNew = !seen.has(cell);
+    seen.add(cell);
+    return isNew;
+  });
+};
