@@ -53,6 +53,21 @@ test('the audit finds what the demo leaves open, shows an order, leads to the ru
   await expect(page.getByRole('heading', { name: 'Parcel to West' })).toBeVisible();
 });
 
+test('what a product lacks is given where the audit says so, and the problem goes', async ({ page }) => {
+  await openProgram(page, '/proof?part=errata');
+  const gloves = page.getByRole('button', { name: /^Leather gloves cannot be bought in 8 zones/ });
+  await expect(gloves).toBeVisible({ timeout: 60_000 });
+  const size = page.getByLabel('Size of Leather gloves');
+  await size.fill('large');
+  await page.getByRole('button', { name: 'Set the size of Leather gloves' }).click();
+  await expect(page.getByText('Write three sides, as 30 x 20 x 15 cm.')).toBeVisible();
+  await size.fill('24 x 12 x 4 cm');
+  await page.getByRole('button', { name: 'Set the size of Leather gloves' }).click();
+  await expect(gloves).toBeHidden();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(gloves).toBeVisible();
+});
+
 test('a draft is published with a note, serves the shop, and an edition is gone back to', async ({
   page,
 }) => {

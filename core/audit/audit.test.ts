@@ -134,7 +134,7 @@ const CASES: [FindingCode, Part, string, string][] = [
     'always-free',
     rates({ freeFrom: 1_000 }),
     'rate:parcel-country',
-    'Parcel to country is free for every order: its threshold is not above the cheapest good, 10.00.',
+    'Parcel to country is free for every order: its threshold is not above the least order, 10.00.',
   ],
   [
     'discount-meets-free',
@@ -271,6 +271,82 @@ const CASES: [FindingCode, Part, string, string][] = [
     'The weight limits of van to country contradict themselves: no basket meets them.',
   ],
   [
+    'zone-not-sold',
+    {
+      ...zones(makeZone('country', { remainder: true }), makeZone('far', { includes: [{ country: 'US' }] })),
+      store: { sellsTo: { mode: 'listed', countries: ['CA'], closedRegions: [] } },
+    },
+    'zone:far',
+    'The shop sells to no place of far: its rates are never used.',
+  ],
+  [
+    'rows-elsewhere',
+    {
+      ...table([
+        { from: 0, amount: 5 },
+        { country: 'US', from: 0, amount: 6 },
+        { subdivision: 'FR-75C', from: 0, amount: 6 },
+      ]),
+      zones: [makeZone('country', { includes: [{ country: 'CA' }] })],
+    },
+    'table:far:2',
+    '2 of the 3 rows of Far are for places that no zone using it takes.',
+  ],
+  [
+    'step-never-acts',
+    rates({
+      freeFrom: 5_000,
+      price: tiers('subtotal', [
+        { from: 0, amount: 500 },
+        { from: 6_000, amount: 300 },
+      ]),
+    }),
+    'rate:parcel-country:6000',
+    'The step of Parcel to country from 60.00 never acts: the rate is free from there.',
+  ],
+  [
+    'free-out-of-reach',
+    rates({ freeFrom: 9_000, limits: { subtotal: { max: 5_000 } } }),
+    'rate:parcel-country',
+    'Parcel to country is never free: it takes orders up to 50.00, and is free from 90.00.',
+  ],
+  [
+    'takes-no-good',
+    rates({}, { id: 'van', serviceId: 'van', limits: { weight: { max: 100 } } }),
+    'rate:van',
+    'van to country takes no product: each one alone is above its limit of 100 g.',
+  ],
+  [
+    'adjustment-never-acts',
+    rule({
+      when: [
+        { test: 'measure', of: 'weight', max: 500 },
+        { test: 'measure', of: 'weight', min: 900 },
+      ],
+    }),
+    'adjustment:rule',
+    '“Rule” never acts. Two of its conditions on the weight exclude each other, so it can never act.',
+  ],
+  [
+    'adjustment-never-acts',
+    {
+      ...WORLD,
+      adjustments: [
+        {
+          id: 'rule',
+          name: 'Rule',
+          active: true,
+          when: [],
+          to: {},
+          effect: { do: 'add', amount: 200, per: 'order' },
+        },
+        { id: 'over', name: 'Over', active: true, when: [], to: {}, effect: { do: 'set', amount: 900 } },
+      ],
+    },
+    'adjustment:rule',
+    '“Rule” never acts. “Over” below it sets the charge whenever it has acted, so it changes nothing.',
+  ],
+  [
     'group-unused',
     { ...WORLD, groups: [{ id: 'g', name: 'Vases', shipping: 'any', delivery: 'any', pickup: 'any' }] },
     'group:g',
@@ -301,6 +377,43 @@ describe('the audit finds, with the rules to open', () => {
       .map((one) => [one.where.map(({ kind, id }) => `${kind}:${id}`).join(' '), one.text]);
     expect(found).toContainEqual([where, text]);
     for (const one of errata) expect(one.gravity).toBe(GRAVITIES[one.code as FindingCode]);
+  });
+
+  test('no consequence of limits that contradict themselves, and of a minimum that an area cannot take', () => {
+    const steps = tiers('weight', [
+      { from: 0, amount: 500 },
+      { from: 5, amount: 900 },
+    ]);
+    const limits = { weight: { min: 9, max: 3 }, subtotal: { min: 900, max: 300 } };
+    const odd = { id: 'odd', serviceId: 'van', price: steps, limits, freeFrom: 500, bounds: { min: 600 } };
+    expect(auditOf(rates({}, odd), POT).map(({ code }) => code)).toEqual(['limits-contradict']);
+    expect(auditOf(rates(odd), POT).map(({ code }) => code)).toEqual(['no-choice', 'service-without-rate']);
+  });
+
+  test('no adjustment that may still act: one that ends the list stands between, or it has more conditions', () => {
+    const one = (part: Partial<Adjustment>): Adjustment => ({
+      id: 'a',
+      name: 'A',
+      active: true,
+      when: [],
+      to: {},
+      effect: { do: 'add', amount: 200, per: 'order' },
+      ...part,
+    });
+    const set = one({ id: 'set', effect: { do: 'set', amount: 900 } });
+    const codes = (...adjustments: Adjustment[]): string[] =>
+      auditOf({ ...WORLD, adjustments }, POT).map(({ code }) => code);
+    expect(codes(one({}), { ...set, when: [{ test: 'measure', of: 'units', min: 3 }] })).toEqual([]);
+    expect(
+      codes(one({}), one({ id: 'end', last: true, when: [{ test: 'measure', of: 'units', min: 3 }] }), set),
+    ).toEqual([]);
+    expect(codes(one({}), set)).toEqual(['adjustment-never-acts']);
+  });
+
+  test('a threshold at or below the least order that a limit lets through', () => {
+    const part = rates({ freeFrom: 4_000, limits: { subtotal: { min: 4_000 } } });
+    expect(auditOf(part, POT).map(({ code }) => code)).toContain('always-free');
+    expect(auditOf(rates({ freeFrom: 4_000 }), POT).map(({ code }) => code)).not.toContain('always-free');
   });
 
   test('a gap between rates that begins above one unit', () => {

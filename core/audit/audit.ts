@@ -3,11 +3,12 @@ import type { CompiledBook } from '../quote/compile.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
 import { erratumSentence } from '../words/erratum-sentence.ts';
 import { dataFaults } from './data-faults.ts';
-import { GRAVITIES, type Finding, type Gravity } from './finding.ts';
+import { GRAVITIES, type Finding, type FindingCode, type Gravity } from './finding.ts';
 import { Findings, judgeClass, judgeDrawn, triallingOf, type Found, type Trialling } from './judge.ts';
 import { contextsOf, type Context } from './moments.ts';
 import { oddBoxes } from './odd-boxes.ts';
 import { oddCarriers } from './odd-carriers.ts';
+import { limitsWithoutGoods } from './odd-goods.ts';
 import { oddLists } from './odd-lists.ts';
 import { oddPlaces } from './odd-places.ts';
 import { oddRates } from './odd-rates.ts';
@@ -44,7 +45,7 @@ const addUnserved = (
     stops.add({ place, request, quoted, isPlain: true });
 };
 
-/** A threshold that the cheapest good alone reaches, so that nothing is ever charged. */
+/** A threshold that the least order that can be placed reaches, so that nothing is ever charged. */
 const addAlwaysFree = (
   compiled: CompiledBook,
   classes: readonly PlaceClass[],
@@ -52,32 +53,37 @@ const addAlwaysFree = (
   findings: Findings,
 ): void => {
   const cheapest = [...compiled.goods.values()]
-    .filter(({ fulfilment }) => fulfilment === 'physical')
+    .filter(({ fulfilment, chargeFree }) => fulfilment === 'physical' && chargeFree !== true)
     .sort((a, b) => a.price - b.price)[0];
   if (!cheapest) return;
-  const free = new Set(
-    [...compiled.book.rates, ...compiled.book.areas].flatMap(({ id, freeFrom }) =>
-      freeFrom !== undefined && freeFrom <= cheapest.price ? [id] : [],
-    ),
+  const least = new Map(
+    [...compiled.book.rates, ...compiled.book.areas].flatMap((one): [string, number][] => {
+      const floor = 'minSubtotal' in one ? (one.minSubtotal ?? 0) : 0;
+      const price = Math.max(cheapest.price, one.limits?.subtotal?.min ?? 0, floor);
+      return one.freeFrom !== undefined && one.freeFrom <= price ? [[one.id, price]] : [];
+    }),
   );
-  if (free.size === 0) return;
-  for (const place of classes) {
-    for (const { sku } of compiled.goods.values()) {
-      const example = { destination: place.destination, lines: [{ sku, quantity: 1 }], ...context };
-      if (requestFaults(compiled, example).length > 0) continue;
-      for (const { of, kind, charge, name } of quote(compiled, example).choices) {
-        const id = of.rateId ?? of.areaId ?? '';
-        if (free.has(id) && charge === 0)
-          findings.add({
-            code: 'always-free',
-            where: [{ kind: kind === 'delivery' ? 'area' : 'rate', id }],
-            detail: { name, price: cheapest.price },
-            example,
-            reach: reachWords(place),
-          });
+  if (least.size === 0) return;
+  for (const place of classes)
+    for (const [id, price] of least)
+      for (const good of compiled.goods.values()) {
+        const quantity = Math.max(1, Math.ceil(price / Math.max(good.price, 1)));
+        const lines = [{ sku: good.sku, quantity }];
+        const example = { destination: place.destination, lines, ...context };
+        if (requestFaults(compiled, example).length > 0) continue;
+        const free = quote(compiled, example, []).choices.find(
+          ({ of, charge }) => charge === 0 && (of.rateId ?? of.areaId) === id,
+        );
+        if (!free) continue;
+        findings.add({
+          code: 'always-free',
+          where: [{ kind: free.kind === 'delivery' ? 'area' : 'rate', id }],
+          detail: { name: free.name, price },
+          example,
+          reach: reachWords(place),
+        });
+        break;
       }
-    }
-  }
 };
 
 const toErratum = (compiled: CompiledBook, finding: Finding): Erratum => {
@@ -103,13 +109,13 @@ const sorted = (findings: readonly Finding[]): Finding[] =>
       ORDER.indexOf(gravityOf(a)) - ORDER.indexOf(gravityOf(b)),
   );
 
-/** What stops orders for want of a figure is told once, as what stops them. */
+/** What is told of a good or a rule that stops orders is told once, as what stops them. */
+const ONCE: readonly FindingCode[] = ['weight-missing', 'size-missing', 'limits-contradict', 'takes-no-good'];
+
 const withoutTwice = (stops: readonly Finding[], others: readonly Finding[]): Finding[] => {
-  const told = new Set(stops.map(({ code, where: [{ kind, id }] }) => `${code} ${kind} ${id}`));
-  return [
-    ...stops,
-    ...others.filter(({ code, where: [{ kind, id }] }) => !told.has(`${code} ${kind} ${id}`)),
-  ];
+  const ruleOf = ({ where: [{ kind, id }] }: Finding): string => `${kind} ${id.split(':')[0]}`;
+  const told = new Set(stops.map(ruleOf));
+  return [...stops, ...others.filter((one) => !ONCE.includes(one.code) || !told.has(ruleOf(one)))];
 };
 
 /**
@@ -143,6 +149,7 @@ export const audit = (
     ...oddPlaces(compiled.book, deciding),
     ...oddLists(compiled.book, on),
     ...oddCarriers(compiled, classes, plainest),
+    ...limitsWithoutGoods(compiled),
     ...oddBoxes(compiled),
     ...oddNearby(compiled, compiled.clock.moment(dayOf(on), 0)),
     ...dataFaults(compiled),

@@ -11,7 +11,9 @@ export type Idle =
   | { why: 'dates-empty' }
   | { why: 'dates-over'; to: string }
   | { why: 'no-effect' }
-  | { why: 'after-last'; name: string };
+  | { why: 'after-last'; name: string }
+  | { why: 'excludes'; of: string }
+  | { why: 'overruled'; name: string };
 
 const emptyCondition = (condition: Condition, on: string): Idle | null => {
   switch (condition.test) {
@@ -88,18 +90,57 @@ const methodIds = ({ to }: Adjustment): string[] | undefined =>
 
 /** Whether an earlier adjustment ends the list for everything that this one is for. */
 const ends = (earlier: Adjustment, later: Adjustment): boolean =>
-  earlier.active &&
-  earlier.last === true &&
-  (['kinds', 'serviceIds', 'zoneIds', 'areaIds', 'pickupIds', 'carrierCodes'] as const).every((field) =>
-    isWider(earlier.to[field], later.to[field]),
-  ) &&
-  isWider(methodIds(earlier), methodIds(later)) &&
-  earlier.when.every((one) => later.when.some((other) => JSON.stringify(one) === JSON.stringify(other)));
+  earlier.active && earlier.last === true && coversAll(earlier, later);
+
+type Of<T extends Condition['test']> = Extract<Condition, { test: T }>;
+
+/** Two conditions that no order meets both of: ranges apart, dates apart, lists without a member in common. */
+const exclude = (a: Condition, b: Condition): boolean => {
+  if (a.test === 'measure' && b.test === 'measure' && a.of === b.of) {
+    const least = Math.max(a.min ?? 0, b.min ?? 0);
+    return least >= Math.min(a.max ?? Number.POSITIVE_INFINITY, b.max ?? Number.POSITIVE_INFINITY);
+  }
+  if (a.test === 'dates' && b.test === 'dates' && !a.everyYear && !b.everyYear) {
+    const from = [a.from ?? '', b.from ?? ''].sort().at(-1) ?? '';
+    const [to = '9'] = [a.to ?? '9', b.to ?? '9'].sort();
+    return from > to;
+  }
+  if (a.test !== b.test || !(a.test === 'code' || a.test === 'channel')) return false;
+  return !a.in.some((one) => (b as Of<'code'>).in.includes(one));
+};
+
+const excluded = ({ when }: Adjustment): Idle | null => {
+  const found = when.find((one, at) => when.slice(at + 1).some((other) => exclude(one, other)));
+  return found ? { why: 'excludes', of: found.test === 'measure' ? found.of : found.test } : null;
+};
+
+const FIELDS = ['kinds', 'serviceIds', 'zoneIds', 'areaIds', 'pickupIds', 'carrierCodes'] as const;
+
+/** Whether all that one adjustment acts on, another acts on too. */
+const coversAll = (wide: Adjustment, narrow: Adjustment): boolean =>
+  FIELDS.every((field) => isWider(wide.to[field], narrow.to[field])) &&
+  isWider(methodIds(wide), methodIds(narrow)) &&
+  wide.when.every((one) => narrow.when.some((other) => JSON.stringify(one) === JSON.stringify(other)));
+
+const CHARGES: readonly Adjustment['effect']['do'][] = ['add', 'percent', 'set'];
+
+/** A later adjustment that sets the charge, or makes it free, whenever this one has changed it; this one stays without effect. */
+const overruledBy = (adjustment: Adjustment, { adjustments }: Book): Adjustment | undefined => {
+  if (adjustment.last || !CHARGES.includes(adjustment.effect.do)) return undefined;
+  const after = adjustments.slice(adjustments.indexOf(adjustment) + 1);
+  // One that ends the list keeps the later ones from acting.
+  const ending = after.findIndex(({ active, last }) => active && last === true);
+  return after
+    .slice(0, ending < 0 ? after.length : ending + 1)
+    .find(
+      (later) => later.active && ['set', 'free'].includes(later.effect.do) && coversAll(later, adjustment),
+    );
+};
 
 /**
  * Why an adjustment can never act on an order placed on or after a day, or null where it may: it is
  * switched off, names nothing, its conditions contradict themselves, its dates are over, it changes
- * nothing, or an earlier one ends the list for all that it is for.
+ * nothing, a later one overrules it, or an earlier one ends the list for all that it is for.
  */
 export const neverActs = (adjustment: Adjustment, book: Book, on: string): Idle | null => {
   if (!adjustment.active) return { why: 'off' };
@@ -109,8 +150,12 @@ export const neverActs = (adjustment: Adjustment, book: Book, on: string): Idle 
     const empty = emptyCondition(condition, on);
     if (empty) return empty;
   }
+  const apart = excluded(adjustment);
+  if (apart) return apart;
   if (withoutEffect(adjustment)) return { why: 'no-effect' };
   const at = book.adjustments.indexOf(adjustment);
   const last = book.adjustments.slice(0, Math.max(at, 0)).find((one) => ends(one, adjustment));
-  return last ? { why: 'after-last', name: last.name } : null;
+  if (last) return { why: 'after-last', name: last.name };
+  const later = overruledBy(adjustment, book);
+  return later ? { why: 'overruled', name: later.name } : null;
 };

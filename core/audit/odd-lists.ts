@@ -1,4 +1,5 @@
 import type { Book } from '../model/book.ts';
+import type { Zone } from '../model/place.ts';
 import type { RateTable } from '../model/price.ts';
 import { tableOddities, type TableOddity } from '../price/table-report.ts';
 import type { Finding, Where } from './finding.ts';
@@ -36,6 +37,41 @@ const oddTables = ({ rateTables, rates }: Book): Finding[] =>
         })),
     );
 
+type Row = RateTable['rows'][number];
+
+/** Whether a zone may take places of a row: it takes the rest of the world, or names something of the row's country. */
+const mayTake = ({ includes, remainder }: Zone, { country, subdivision }: Row): boolean => {
+  const home = country ?? subdivision?.slice(0, 2);
+  if (remainder || home === undefined) return true;
+  return includes.some(
+    (region) =>
+      region.country === home &&
+      (region.subdivision === undefined || subdivision === undefined || region.subdivision === subdivision),
+  );
+};
+
+/** Tables with rows for places that no zone using the table takes: one finding a table. */
+const rowsElsewhere = ({ rateTables, rates, zones }: Book): Finding[] =>
+  rateTables.flatMap((table): Finding[] => {
+    const using = new Set(
+      rates.flatMap(({ active, price, zoneId }) =>
+        active && price.kind === 'table' && price.tableId === table.id ? [zoneId] : [],
+      ),
+    );
+    const taking = zones.filter(({ id, active }) => active && using.has(id));
+    if (taking.length === 0) return [];
+    const elsewhere = table.rows.filter((row) => !taking.some((zone) => mayTake(zone, row)));
+    const [first] = elsewhere;
+    if (!first) return [];
+    return [
+      {
+        code: 'rows-elsewhere',
+        where: [rowAt(table, table.rows.indexOf(first))],
+        detail: { rows: elsewhere.length, of: table.rows.length },
+      },
+    ];
+  });
+
 const idleAdjustments = (book: Book, on: string): Finding[] =>
   book.adjustments.flatMap((adjustment): Finding[] => {
     const idle = neverActs(adjustment, book, on);
@@ -52,5 +88,6 @@ const idleAdjustments = (book: Book, on: string): Finding[] =>
 /** What is odd about the rate tables that price something, and adjustments that can never act from a day on. */
 export const oddLists = (book: Book, on: string): Finding[] => [
   ...oddTables(book),
+  ...rowsElsewhere(book),
   ...idleAdjustments(book, on),
 ];

@@ -13,7 +13,7 @@ const rateAt = (id: string | number, part?: string | number): Where => ({
 });
 
 /** Steps that no basket reaches: one more with the same beginning, one at or beyond the end, one beyond the limit. */
-const idleSteps = ({ id, price, limits }: Rate): Finding[] => {
+const idleSteps = ({ id, price, limits, freeFrom }: Rate): Finding[] => {
   if (price.kind !== 'steps') return [];
   const limit: { min?: number; max?: number } =
     price.basis === 'distance' || price.per === 'parcel' ? {} : (limits?.[price.basis] ?? {});
@@ -31,7 +31,9 @@ const idleSteps = ({ id, price, limits }: Rate): Finding[] => {
           ? 'limit'
           : limit.min !== undefined && next && next.from <= limit.min
             ? 'least'
-            : null;
+            : price.basis === 'subtotal' && freeFrom !== undefined && from >= freeFrom
+              ? 'free'
+              : null;
     return why === null
       ? []
       : [{ code: 'step-never-acts', where: [rateAt(id, from)], detail: { from, basis: price.basis, why } }];
@@ -131,18 +133,38 @@ const missingRates = (book: Book): Finding[] => {
   });
 };
 
+/** A threshold for free shipping that the rate's own limit keeps every order from reaching. */
+const freeOutOfReach = ({ id, freeFrom, limits }: Rate): Finding[] => {
+  const max = limits?.subtotal?.max;
+  return freeFrom !== undefined && max !== undefined && freeFrom > max
+    ? [{ code: 'free-out-of-reach', where: [rateAt(id)], detail: { freeFrom, max } }]
+    : [];
+};
+
+/** Zones that name only places where the shop does not sell. */
+const closed = (book: Book): Finding[] => {
+  const ids = closedZones(book);
+  return book.zones
+    .filter(({ id, active }) => active && ids.has(id))
+    .map(({ id }) => ({ code: 'zone-not-sold', where: [{ kind: 'zone', id }], detail: {} }));
+};
+
 /** What is odd about the rates that are switched on, rate by rate, and where a service has none. */
 export const oddRates = (book: Book): Finding[] => [
   ...missingRates(book),
+  ...closed(book),
   ...book.rates
     .filter(({ active }) => active)
     .flatMap((rate) => {
       const at = (part: string | number): Where => rateAt(rate.id, part);
+      const contradicting = limitsThatContradict(at, rate.limits);
+      // What no order meets has no steps, thresholds or bounds that matter.
+      if (contradicting.length > 0) return contradicting.slice(0, 1);
       return [
         ...stepsThatFall(at, rate.price),
         ...idleSteps(rate),
         ...oddBounds(rate, book),
-        ...limitsThatContradict(at, rate.limits),
+        ...freeOutOfReach(rate),
       ];
     }),
 ];

@@ -149,7 +149,9 @@ const areaIndexOf = keptFor((areas: Book['areas']) =>
 
 /** The packing of a plan with the boxes of a book, kept with all that was packed by it. */
 const packingsOf = keptFor((boxes: Book['boxes']) =>
-  keptFor((plan: PackPlan) => kept((carrier) => packingOf(plan, boxes, carrier === '' ? undefined : carrier))),
+  keptFor((plan: PackPlan) =>
+    kept((carrier) => packingOf(plan, boxes, carrier === '' ? undefined : carrier)),
+  ),
 );
 
 /** Accounts with their locations; one whose location is gone is left out by the reader's refusal. */

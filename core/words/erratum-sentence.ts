@@ -23,6 +23,7 @@ const STEP_WHY: Record<string, string> = {
   until: 'the steps end before it',
   limit: 'the rate’s limit ends before it',
   least: 'the rate’s limit begins after it',
+  free: 'the rate is free from there',
 };
 
 /** When and for whom it holds, where that is not always. */
@@ -40,8 +41,10 @@ const stopped = (told: Told): string => {
     : `${who} cannot be bought in some places of ${places}${when(told)}`;
 };
 
-const groupRule = ({ a, detail: { rule } }: Told): string =>
-  rule ? `what is in ${a} is ${rule}` : `what is in ${a} may not go there`;
+const groupRule = ({ a, detail: { rule, goods } }: Told): string => {
+  if (!rule) return `goods of ${a} may not go there`;
+  return goods === a ? `they are ${rule}` : `goods of ${a} are ${rule}`;
+};
 
 const WORDS: Words = {
   'no-zone': ({ detail: { places } }) =>
@@ -56,6 +59,13 @@ const WORDS: Words = {
       : `Some orders with goods of ${told.a} cannot be bought in ${told.detail.places}: ${groupRule(told)}.`,
   'service-without-rate': ({ a, detail: { zones } }) =>
     `${a} has no rate in ${zones}: it is not offered there. Set a rate, or leave it out on purpose.`,
+  'zone-not-sold': ({ a }) => `The shop sells to no place of ${a}: its rates are never used.`,
+  'rows-elsewhere': ({ a, detail: { rows, of } }) =>
+    `${rows} of the ${of} rows of ${a} are for places that no zone using it takes.`,
+  'free-out-of-reach': ({ a, detail: { freeFrom, max }, money }) =>
+    `${a} is never free: it takes orders up to ${money(max)}, and is free from ${money(freeFrom)}.`,
+  'takes-no-good': ({ a, detail: { limit } }) =>
+    `${a} takes no product: each one alone is above its limit of ${limit}.`,
   'measure-gap': (told) =>
     told.detail.goods
       ? `${stopped(told)}: ${told.a} has no price for that.`
@@ -94,7 +104,7 @@ const WORDS: Words = {
   'free-by-rounding': ({ b }) => `Rounding takes a small charge of ${b} down to nothing.`,
   'below-handling': ({ a }) => `${a} can charge less than its handling costs.`,
   'always-free': ({ a, detail: { price }, money }) =>
-    `${a} is free for every order: its threshold is not above the cheapest good, ${money(price)}.`,
+    `${a} is free for every order: its threshold is not above the least order, ${money(price)}.`,
   'discount-meets-free': ({ a, b }) => `“${a}” takes money off ${b}, which can be free as well.`,
   'not-settled': ({ a }) =>
     `Whether every order of ${a} has a choice is not settled: no order without one was found, and nothing proves that there is none.`,

@@ -12,6 +12,8 @@ const WORDS: Words = {
   'dates-over': ({ to }) => `It ended on ${to}, so it can never act again.`,
   'no-effect': () => 'It changes nothing: give it an amount.',
   'after-last': ({ name }) => `“${name}” above it ends the list for all that it is for, so it can never act.`,
+  excludes: ({ of }) => `Two of its conditions on the ${of} exclude each other, so it can never act.`,
+  overruled: ({ name }) => `“${name}” below it sets the charge whenever it has acted, so it changes nothing.`,
 };
 
 /** Why an adjustment can never act, in a sentence. */

@@ -13,6 +13,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
 import type { ErratumLine } from './errata-selectors.ts';
+import { MendField } from './mend-field.tsx';
 
 interface Props {
   line: ErratumLine;
@@ -112,6 +113,7 @@ export const ErratumRow = ({ line, isOpen, onPress }: Props) => {
           {accepted ? <Text style={style.note}>Accepted: {accepted.note}</Text> : null}
         </View>
       </Press>
+      {accepted ? null : <MendField erratum={erratum} name={line.rules[0]?.name ?? ''} />}
       {isOpen ? (
         <View style={style.panel}>
           {accepting ? (

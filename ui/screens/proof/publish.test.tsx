@@ -150,7 +150,11 @@ describe('the errata', () => {
 
   test('are listed by gravity, accepted with a note, and come back when their rules change', async () => {
     const store = await open('errata');
-    fireEvent.press(screen.getByText('Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.'));
+    fireEvent.press(
+      screen.getByText(
+        'Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.',
+      ),
+    );
     fireEvent.press(screen.getByText('It is meant: accept it'));
     type('Why it is meant', 'By telephone');
     fireEvent.press(screen.getByText('Accept it'));
@@ -165,7 +169,9 @@ describe('the errata', () => {
     await settle();
     expect(screen.queryByText('Accepted: By telephone')).toBeNull();
     expect(
-      screen.getByText('Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.'),
+      screen.getByText(
+        'Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.',
+      ),
     ).toBeTruthy();
   });
 
@@ -173,7 +179,11 @@ describe('the errata', () => {
     const store = await open('errata');
     fireEvent.press(screen.getByText('Parcel to West falls by 2.50 at 10 kg, where more is sent.'));
     expect(screen.getByText('To Parcel to West')).toBeTruthy();
-    fireEvent.press(screen.getByText('Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.'));
+    fireEvent.press(
+      screen.getByText(
+        'Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.',
+      ),
+    );
     fireEvent.press(screen.getByText('Show an order'));
     const trials = store.getState().draft.workbook.trials;
     expect(trials.at(-1)?.name).toBe(

@@ -1,0 +1,68 @@
+import type { Good } from '../model/good.ts';
+import type { Limits } from '../model/price.ts';
+import type { CompiledBook } from '../quote/compile.ts';
+import { measureFigure } from '../words/figure.ts';
+import type { Finding, Where } from './finding.ts';
+import { limitsThatContradict } from './odd-rates.ts';
+
+type Measured = 'weight' | 'subtotal' | 'volume' | 'longestSide';
+
+const sidesOf = ({ size }: Good): number[] => (size ? [size.length, size.width, size.height] : []);
+
+/** What one unit of a good measures; undefined where it is not known. */
+const measured = (good: Good, defaultWeight: number | undefined): Record<Measured, number | undefined> => {
+  const sides = sidesOf(good);
+  return {
+    weight: good.weight ?? defaultWeight,
+    subtotal: good.price,
+    volume: sides.length > 0 ? sides.reduce((product, side) => product * side, 1) : undefined,
+    longestSide: sides.length > 0 ? Math.max(...sides) : undefined,
+  };
+};
+
+/** The limit that every good of the catalogue is above, one alone. */
+const tooLow = ({ goods, book, speech }: CompiledBook, limits: Limits | undefined): string | null => {
+  const physical = [...goods.values()].filter(({ fulfilment }) => fulfilment === 'physical');
+  const each = physical.map((good) => measured(good, book.store.defaultWeight));
+  for (const measure of ['weight', 'subtotal', 'volume', 'longestSide'] as const) {
+    const max = limits?.[measure]?.max;
+    if (max === undefined || each.length === 0) continue;
+    if (each.every((one) => (one[measure] ?? 0) > max)) return measureFigure(measure, max, speech);
+  }
+  return null;
+};
+
+/** Rates, areas and pickup points whose limits no good of the catalogue meets, or whose least order is above their limit. */
+export const limitsWithoutGoods = (compiled: CompiledBook): Finding[] => {
+  const { rates, areas, pickups } = compiled.book;
+  const all: { kind: Where['kind']; id: string; active: boolean; limits?: Limits | undefined }[] = [
+    ...rates.map((one) => ({ ...one, kind: 'rate' as const })),
+    ...areas.map((one) => ({ ...one, kind: 'area' as const })),
+    ...pickups.map((one) => ({ ...one, kind: 'pickup' as const })),
+  ];
+  const idle = all
+    .filter(
+      ({ active, limits }) =>
+        active && limitsThatContradict((part) => ({ kind: 'store', id: part }), limits).length === 0,
+    )
+    .flatMap(({ kind, id, limits }): Finding[] => {
+      const limit = tooLow(compiled, limits);
+      return limit === null ? [] : [{ code: 'takes-no-good', where: [{ kind, id }], detail: { limit } }];
+    });
+  const contradicting = [
+    ...areas.map((one) => ({ ...one, kind: 'area' as const })),
+    ...pickups.map((one) => ({ ...one, kind: 'pickup' as const })),
+  ]
+    .filter(
+      ({ active, minSubtotal, limits }) =>
+        active &&
+        minSubtotal !== undefined &&
+        minSubtotal > (limits?.subtotal?.max ?? Number.POSITIVE_INFINITY),
+    )
+    .map(({ kind, id }): Finding => ({
+      code: 'limits-contradict',
+      where: [{ kind, id: `${id}:subtotal` }],
+      detail: { measure: 'subtotal' },
+    }));
+  return [...idle, ...contradicting];
+};
