@@ -379,54 +379,6 @@ describe('the audit finds, with the rules to open', () => {
     for (const one of errata) expect(one.gravity).toBe(GRAVITIES[one.code as FindingCode]);
   });
 
-  test('no consequence of limits that contradict themselves, and of a minimum that an area cannot take', () => {
-    const steps = tiers('weight', [
-      { from: 0, amount: 500 },
-      { from: 5, amount: 900 },
-    ]);
-    const limits = { weight: { min: 9, max: 3 }, subtotal: { min: 900, max: 300 } };
-    const odd = { id: 'odd', serviceId: 'van', price: steps, limits, freeFrom: 500, bounds: { min: 600 } };
-    expect(auditOf(rates({}, odd), POT).map(({ code }) => code)).toEqual(['limits-contradict']);
-    expect(auditOf(rates(odd), POT).map(({ code }) => code)).toEqual(['no-choice', 'service-without-rate']);
-  });
-
-  test('no adjustment that may still act: one that ends the list stands between, or it has more conditions', () => {
-    const one = (part: Partial<Adjustment>): Adjustment => ({
-      id: 'a',
-      name: 'A',
-      active: true,
-      when: [],
-      to: {},
-      effect: { do: 'add', amount: 200, per: 'order' },
-      ...part,
-    });
-    const set = one({ id: 'set', effect: { do: 'set', amount: 900 } });
-    const codes = (...adjustments: Adjustment[]): string[] =>
-      auditOf({ ...WORLD, adjustments }, POT).map(({ code }) => code);
-    expect(codes(one({}), { ...set, when: [{ test: 'measure', of: 'units', min: 3 }] })).toEqual([]);
-    expect(
-      codes(one({}), one({ id: 'end', last: true, when: [{ test: 'measure', of: 'units', min: 3 }] }), set),
-    ).toEqual([]);
-    expect(codes(one({}), set)).toEqual(['adjustment-never-acts']);
-  });
-
-  test('a threshold at or below the least order that a limit lets through', () => {
-    const part = rates({ freeFrom: 4_000, limits: { subtotal: { min: 4_000 } } });
-    expect(auditOf(part, POT).map(({ code }) => code)).toContain('always-free');
-    expect(auditOf(rates({ freeFrom: 4_000 }), POT).map(({ code }) => code)).not.toContain('always-free');
-  });
-
-  test('a gap between rates that begins above one unit', () => {
-    const part = rates(
-      { limits: { units: { max: 2 } } },
-      { id: 'van', serviceId: 'van', price: tiers('units', [{ from: 5, amount: 500 }]) },
-    );
-    expect(auditOf(part, POT).find(({ code }) => code === 'measure-gap')?.where).toEqual([
-      { kind: 'rate', id: 'van' },
-      { kind: 'zone', id: 'country' },
-    ]);
-  });
-
   test('what the goods lack, where some rate needs it', () => {
     const codes = (part: Part, good: Good): string[] => auditOf(part, good).map(({ code }) => code);
     const bare = makeGood('bare', { weight: undefined });
@@ -438,12 +390,6 @@ describe('the audit finds, with the rules to open', () => {
     expect(codes(bySide, makeGood('bare'))).toContain('size-missing');
     expect(codes(WORLD, makeGood('odd', { weight: 6, size: sized }))).toContain('figures-improbable');
     expect(codes(WORLD, makeGood('odd', { weight: 150_000, size: sized }))).toContain('figures-improbable');
-  });
-
-  test('that a class is not settled, where goods are many and no order proves anything', () => {
-    const goods = Array.from({ length: 9 }, (_, at) => makeGood(`good-${at}`, { price: 100 }));
-    const part = rates({ limits: { subtotal: { max: 80_000_000_000 } } });
-    expect(auditOf(part, ...goods).map(({ code }) => code)).toContain('not-settled');
   });
 
   test('nothing about places that are closed, and says how far it is', () => {
