@@ -57,7 +57,7 @@ test('what a product lacks is given where the audit says so, and the problem goe
   await openProgram(page, '/proof?part=errata');
   const gloves = page.getByRole('button', { name: /^Leather gloves cannot be bought in 8 zones/ });
   await expect(gloves).toBeVisible({ timeout: 60_000 });
-  const size = page.getByLabel('Size of Leather gloves');
+  const size = page.getByRole('textbox', { name: 'Size of Leather gloves' });
   await size.fill('large');
   await page.getByRole('button', { name: 'Set the size of Leather gloves' }).click();
   await expect(page.getByText('Write three sides, as 30 x 20 x 15 cm.')).toBeVisible();

@@ -10,13 +10,12 @@ import { GRAVITIES, type FindingCode } from './finding.ts';
 
 const ON = '2026-11-24';
 type Part = Parameters<typeof makeBook>[0];
-
 const auditOf = (part: Part, ...goods: Good[]): Erratum[] =>
   audit(compile(makeBook(part), makeCatalogue(...goods)), ON);
 const sized = { length: 300, width: 200, height: 100 };
 const POT = makeGood('pot', { size: sized });
 const VASE = makeGood('vase', { size: sized, groupIds: ['g'] });
-/** A book in which the whole world is one zone with one flat rate: nothing is wrong with it. */
+/** The world in one zone with one flat rate: nothing is wrong. */
 const WORLD: Part = { zones: [makeZone('country', { remainder: true })] };
 const services = ['Parcel', 'van'].map((name) => ({ id: name.toLowerCase(), name }));
 const rates = (...parts: Partial<Rate>[]): Part => ({
