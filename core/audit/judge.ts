@@ -1,9 +1,11 @@
+import type { CarrierAnswer } from '../model/carrier.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { Quote } from '../model/quote.ts';
 import type { Rate } from '../model/rate.ts';
 import type { Destination } from '../model/place.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { compile, type CompiledBook, type CompiledService } from '../quote/compile.ts';
+import { carrierQuestions } from '../quote/questions.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
 import type { CompiledArea } from '../quote/nearby.ts';
 import {
@@ -64,6 +66,7 @@ const isCharged = ({ goods }: CompiledBook, { lines }: QuoteRequest): boolean =>
 /** Judges orders of one class of places, and keeps what it finds. */
 class Judge {
   stopped = false;
+  readonly #answers = new Map<string, readonly CarrierAnswer[]>();
 
   constructor(
     private readonly compiled: CompiledBook,
@@ -76,12 +79,25 @@ class Judge {
   /** Carriers are asked about orders that nothing else takes; for the rest only where `asksCarriers` says so. */
   private quoted(request: QuoteRequest, asksCarriers: boolean): Quote {
     const { compiled, place, unasked } = this;
-    if (asksCarriers) return quote(compiled, request);
+    if (asksCarriers) return quote(compiled, request, this.answersTo(request));
     const quoted = quote(unasked, request);
     const { country } = place.destination;
     return quoted.choices.some((choice) => countsFrom(compiled, choice, country))
       ? quoted
-      : quote(compiled, request);
+      : quote(compiled, request, this.answersTo(request));
+  }
+
+  /** What carriers say of the same goods at the same time is the same, whoever orders them with whatever code. */
+  private answersTo(request: QuoteRequest): readonly CarrierAnswer[] {
+    const { ask } = this.compiled;
+    if (!ask) return [];
+    const { lines, discount = 0, placedAt } = request;
+    const key = `${placedAt} ${discount} ${lines.map(({ sku, quantity }) => `${sku} ${quantity}`).join()}`;
+    const known = this.#answers.get(key);
+    if (known) return known;
+    const answers = ask(carrierQuestions(this.compiled, request));
+    this.#answers.set(key, answers);
+    return answers;
   }
 
   judge(basket: Basket, context: Context, isPlain: boolean, asksCarriers: boolean): void {
@@ -214,7 +230,8 @@ export const judgeClass = (trialling: Trialling, place: PlaceClass, found: Found
   const judge = new Judge(compiled, found, place, far, trialling.unasked);
   const thresholds = thresholdsOf(compiled, [...rates, ...nearbyRules(compiled)]);
   const whole = basketsFor(compiled, probes, thresholds);
-  judgeAll(judge, distinct(compiled, whole, thresholds), fewOf(whole, probes), contexts);
+  const few = distinct(compiled, fewOf(whole, probes), thresholds);
+  judgeAll(judge, distinct(compiled, whole, thresholds), few, contexts);
   for (const [at, context] of (mixes ? contexts.slice(0, MOST_MIXED) : []).entries())
     for (const mix of mixes ?? []) judge.judge(mix, context, at === 0, at === 0);
   if (!judge.stopped && !isSettled(trialling, place, rates)) {
