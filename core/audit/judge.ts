@@ -28,11 +28,17 @@ import { dayOf } from '../time/calendar.ts';
 import { steadyTimes } from './steady-times.ts';
 import type { Stops } from './stops.ts';
 
-/** An adjustment that leaks is one finding, whichever rates it touches; the others are told by their rules. */
+/** An adjustment that leaks is one finding, whatever it does to which rates; the others are told by their rules. */
 const keyOf = ({ code, where }: Pick<Finding, 'code' | 'where'>): string => {
-  const told = where[0].kind === 'adjustment' || where[0].kind === 'store' ? where.slice(0, 1) : where;
-  return `${code}|${told.map(({ kind, id }) => `${kind}:${id}`).join('|')}`;
+  const [{ kind, id }] = where;
+  if (kind === 'adjustment') return `${kind}:${id}`;
+  const told = kind === 'store' ? where.slice(0, 1) : where;
+  return `${code}|${told.map((rule) => `${rule.kind}:${rule.id}`).join('|')}`;
 };
+
+/** Whether a finding says worse of an adjustment than one that is known: that it takes a charge down to nothing. */
+const isWorse = (one: Finding, known: Finding): boolean =>
+  one.code !== known.code && one.code === 'free-by-adjustment';
 
 const isSame = (a: Where, b: Where): boolean => a.kind === b.kind && a.id === b.id;
 /** So many rules are named for one finding. */
@@ -49,6 +55,11 @@ export class Findings {
       this.#found.set(key, finding);
       return;
     }
+    if (isWorse(finding, known)) {
+      this.#found.set(key, finding);
+      return;
+    }
+    if (finding.code !== known.code) return;
     const more = finding.where.filter((rule) => !known.where.some((one) => isSame(one, rule)));
     if (more.length > 0 && known.where.length < MOST_RULES)
       this.#found.set(key, { ...known, where: [...known.where, ...more] });

@@ -77,10 +77,21 @@ const widePatterns = ({ zones }: Book): Finding[] => {
   );
 };
 
+/** An entry that two zones name never decides for one of them: that is told once, of both, or of a zone that takes no place. */
+const toldOnce = (idle: readonly Finding[], contested: readonly Finding[]): Finding[] => {
+  const losers = new Set(contested.flatMap(({ where: [, loser] }) => (loser ? [loser.id] : [])));
+  const takesNothing = new Set(
+    idle.flatMap(({ code, where: [zone] }) => (code === 'zone-never-decides' ? [zone.id] : [])),
+  );
+  return [
+    ...idle.filter(({ code, where: [entry] }) => code !== 'entry-never-decides' || !losers.has(entry.id)),
+    ...contested.filter(({ where: [, loser] }) => !takesNothing.has(loser?.id.split(':')[0] ?? '')),
+  ];
+};
+
 /** What is odd about the zones; `deciding` are the entries that decide some place, as 'zone id/entry'. */
 export const oddPlaces = (book: Book, deciding: ReadonlySet<string>): Finding[] => [
-  ...idlePlaces(book, deciding),
-  ...contests(book.zones),
+  ...toldOnce(idlePlaces(book, deciding), contests(book.zones)),
   ...switchedOff(book),
   ...widePatterns(book),
 ];

@@ -79,10 +79,14 @@ const oddBounds = (rate: Rate, book: Book): Finding[] => {
     void found.push({ code, where, detail });
   const extent = extentOf(rate);
   const { least, isOpen } = handlingOf(rate, book);
-  if (min !== undefined && max !== undefined && min > max) add('bounds-contradict', { min, max });
+  // What only follows from a contradiction is not told.
+  if (min !== undefined && max !== undefined && min > max) {
+    add('bounds-contradict', { min, max });
+    return found;
+  }
   if (min !== undefined && freeFrom !== undefined && min > freeFrom)
     add('minimum-above-free', { min, freeFrom });
-  if (min !== undefined && extent && !isOpen && min > 0 && min >= extent.most + least)
+  else if (min !== undefined && extent && !isOpen && min > 0 && min >= extent.most + least)
     add('minimum-decides', { min, most: extent.most + least });
   if (max !== undefined && extent && max < extent.least + least)
     add('maximum-below-first', { max, least: extent.least + least });

@@ -71,4 +71,33 @@ describe('the audit says', () => {
     const part = rates({ limits: { subtotal: { max: 80_000_000_000 } } });
     expect(auditOf(part, ...goods).map(({ code }) => code)).toContain('not-settled');
   });
+
+  test('one thing of what follows from it: bounds, entries that two zones name, an adjustment that leaks twice', () => {
+    const codes = (part: Part): string[] => auditOf(part, POT).map(({ code }) => code);
+    expect(
+      codes(
+        rates({ freeFrom: 2_000, bounds: { min: 90_000, max: 80_000 } }, { id: 'van', serviceId: 'van' }),
+      ),
+    ).toEqual(['bounds-contradict']);
+    const zones = [
+      makeZone('country', { remainder: true, includes: [{ country: 'CA', postal: ['B3H*'] }] }),
+      makeZone('other', { includes: [{ country: 'CA', postal: ['B3H*', 'B2*'] }] }),
+    ];
+    const both = { zones, rates: zones.map(({ id }) => makeRate({ id, zoneId: id })) };
+    expect(codes(both)).toEqual(['zones-contest']);
+    const cut = { id: 'cut', name: 'Cut', active: true, when: [], to: {} };
+    const adjustments: Adjustment[] = [{ ...cut, effect: { do: 'add', amount: -9_000, per: 'order' } }];
+    expect(codes({ ...WORLD, adjustments, rates: [makeRate({ freeFrom: 5_000 })] })).toEqual([
+      'free-by-adjustment',
+    ]);
+  });
+
+  test('nothing about places that are closed, and says how far it is', () => {
+    const shares: number[] = [];
+    const part: Part = { store: { sellsTo: { mode: 'listed', countries: ['CA'], closedRegions: [] } } };
+    expect(
+      audit(compile(makeBook(part), makeCatalogue(POT)), '2026-11-24', (share) => shares.push(share)),
+    ).toEqual([]);
+    expect(shares.at(-1)).toBe(1);
+  });
 });
