@@ -18,7 +18,15 @@ import {
   tableRowCells,
 } from '../core/formats/rate-table-csv.ts';
 import { readBook, readRequest, readTrials } from '../core/formats/read.ts';
-import { readShopFile, writeShopFile, type Shop, type ShopFile } from '../core/formats/shop-file.ts';
+import { repaired } from '../core/formats/repair.ts';
+import {
+  readShopFile,
+  readShopValue,
+  shopValueUpToDate,
+  writeShopFile,
+  type Shop,
+  type ShopFile,
+} from '../core/formats/shop-file.ts';
 import { carrierAnswerSchema } from '../core/model/carrier.ts';
 import type { PastOrder } from '../core/model/order.ts';
 import { pastedPatterns } from '../core/place/pasted-patterns.ts';
@@ -58,15 +66,30 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 const writeAgain = ({ shop, orders, editions }: ShopFile): string =>
   writeShopFile(shop, orders, SAVED_AT, editions);
 
-/** A shop file, written and read again, and its book quoted; a small one audited too. */
+/** A shop that was refused, repaired as far as it can be: what is left is read, and something was done for it. */
+const repairWrongs = (value: unknown, here: Shop): string[] => {
+  const read = repaired(shopValueUpToDate(value), (one) => readShopValue(one, here));
+  if (!read.ok) return read.faults.length === 0 ? ['not repaired, without a fault'] : [];
+  const { repairs, value: file } = read.value;
+  const again = readShopFile(writeAgain(file), here);
+  return [
+    ...(repairs.length === 0 ? ['refused, and then read without a repair'] : []),
+    ...(again.ok ? [] : ['what was repaired is not read again']),
+  ];
+};
+
+/** A shop file, written and read again, and its book quoted; a small one audited too, and repaired where it is refused. */
 const shopCase =
   (pick: (seeds: Seeds, draw: Draw) => Shop, isAudited: boolean) =>
   (seeds: Seeds, draw: Draw): Outcome => {
     const shop = pick(seeds, draw);
     const file = JSON.parse(writeShopFile(shop, seeds.orders.slice(0, 3), SAVED_AT)) as object;
-    const read = readShopFile(JSON.stringify(mutated(file, draw)), shop);
-    if (!read.ok)
-      return { taken: false, wrongs: read.faults.length === 0 ? ['refused without a fault'] : [] };
+    const value = JSON.parse(JSON.stringify(mutated(file, draw))) as unknown;
+    const read = readShopFile(JSON.stringify(value), shop);
+    if (!read.ok) {
+      const unsaid = read.faults.length === 0 ? ['refused without a fault'] : [];
+      return { taken: false, wrongs: [...unsaid, ...(isAudited ? repairWrongs(value, shop) : [])] };
+    }
     const text = writeAgain(read.value);
     const again = readShopFile(text, shop);
     const wrongs =
