@@ -105,10 +105,12 @@ const RUNS = [
   ' 1',
 ];
 
+/** In the processor's own time: what else the machine does at that moment is no fault of a reader. */
 const timed = (read: (text: string) => unknown, text: string): number => {
-  const from = performance.now();
+  const from = process.cpuUsage();
   read(text);
-  return performance.now() - from;
+  const { user, system } = process.cpuUsage(from);
+  return (user + system) / 1_000;
 };
 
 /** The first text that a reader takes too long for, three times over; null where there is none. */
