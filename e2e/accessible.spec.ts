@@ -114,6 +114,22 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await openProgram(page, '/proof?part=errata');
     await page.getByRole('list', { name: 'Stops' }).getByRole('button').first().click({ timeout: 60_000 });
   },
+  'a file to repair': async (page) => {
+    await openProgram(page, '/settings?part=data');
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Open a file' }).click();
+    const shop = {
+      format: 'emporos-shop',
+      version: 1,
+      savedAt: 'yesterday',
+      book: {},
+      catalogue: {},
+      trials: [],
+    };
+    const buffer = Buffer.from(JSON.stringify(shop));
+    await (await chooser).setFiles({ name: 'torn.json', mimeType: 'application/json', buffer });
+    await expect(page.getByRole('region', { name: 'Repair torn.json' })).toBeVisible();
+  },
   publishing: async (page) => {
     await openProgram(page, '/proof?part=publish');
     await page.getByRole('button', { name: /^Edition 1/ }).click();
