@@ -55,7 +55,9 @@ test('the audit finds what the demo leaves open, shows an order, leads to the ru
 
 test('what a product lacks is given where the audit says so, and the problem goes', async ({ page }) => {
   await openProgram(page, '/proof?part=errata');
-  const gloves = page.getByRole('button', { name: /^Leather gloves cannot be bought in 8 zones/ });
+  const gloves = page.getByRole('button', {
+    name: /^Leather gloves, one alone, cannot be bought in 8 zones/,
+  });
   await expect(gloves).toBeVisible({ timeout: 60_000 });
   const size = page.getByRole('textbox', { name: 'Size of Leather gloves' });
   await size.fill('large');

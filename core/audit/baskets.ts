@@ -2,6 +2,7 @@ import type { Good } from '../model/good.ts';
 import type { Limits, Measure, Price } from '../model/price.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { GREATEST_QUANTITY } from '../model/unit.ts';
+import { volumeOf } from '../pack/cuboid.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 
 /** Goods and a discount that are put to a book. */
@@ -56,11 +57,9 @@ export const thresholdsOf = (compiled: CompiledBook, rules: readonly Ruled[]): T
   );
 };
 
-const volumeOf = ({ size }: Good): number | undefined => size && size.length * size.width * size.height;
-
 const eachOf = (good: Good, measure: Measure, defaultWeight: number | undefined): number | undefined => {
   if (measure === 'weight') return good.weight ?? defaultWeight;
-  if (measure === 'volume') return volumeOf(good);
+  if (measure === 'volume') return good.size && volumeOf(good.size);
   return measure === 'units' ? 1 : good.price;
 };
 

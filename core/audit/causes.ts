@@ -101,5 +101,13 @@ export const widestLimit = ({
   const above = limits.filter(
     ({ code, measure }) => code === 'above-limit' && measure === limits[0]?.measure,
   );
-  return above.sort((a, b) => b.limit - a.limit)[0] ?? limits[0] ?? null;
+  const below = limits.filter(
+    ({ code, measure }) => code === 'below-limit' && measure === limits[0]?.measure,
+  );
+  return (
+    above.sort((a, b) => b.limit - a.limit)[0] ??
+    below.sort((a, b) => a.limit - b.limit)[0] ??
+    limits[0] ??
+    null
+  );
 };

@@ -1,10 +1,9 @@
 import type { Good } from '../model/good.ts';
+import { volumeOf } from '../pack/cuboid.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import type { Basket, Thresholds } from './baskets.ts';
 
 const MEASURES = ['weight', 'subtotal', 'units', 'volume'] as const;
-
-const volumeOf = ({ size }: Good): number | undefined => size && size.length * size.width * size.height;
 
 /** How many thresholds a value has passed, and whether it stands on one. */
 const stepOf = (value: number, thresholds: readonly number[]): string => {
@@ -47,7 +46,7 @@ export const cellsOf = (compiled: CompiledBook, thresholds: Thresholds): ((baske
       sums.weight += (good.weight ?? defaultWeight) * quantity;
       sums.subtotal += good.price * quantity;
       sums.units += quantity;
-      sums.volume += (volumeOf(good) ?? 0) * quantity;
+      sums.volume += (good.size ? volumeOf(good.size) : 0) * quantity;
       longest = Math.max(
         longest,
         good.size ? Math.max(good.size.length, good.size.width, good.size.height) : 0,

@@ -1,5 +1,5 @@
 import type { CarrierAnswer } from '../model/carrier.ts';
-import type { Catalogue, Good } from '../model/good.ts';
+import type { Good } from '../model/good.ts';
 import type { Quote } from '../model/quote.ts';
 import type { Rate } from '../model/rate.ts';
 import type { Destination } from '../model/place.ts';
@@ -196,7 +196,7 @@ export interface Trialling {
 
 const withoutCarriers = ({ book, goods }: CompiledBook): CompiledBook => {
   const rates = book.rates.filter(({ price }) => price.kind !== 'carrier');
-  return compile({ ...book, rates }, { goods: [...goods.values()] } as Catalogue);
+  return compile({ ...book, rates }, { goods: [...goods.values()] });
 };
 
 export const triallingOf = (compiled: CompiledBook, contexts: readonly Context[], on: string): Trialling => ({

@@ -1,5 +1,6 @@
 import type { Good } from '../model/good.ts';
 import type { Limits } from '../model/price.ts';
+import { volumeOf } from '../pack/cuboid.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { measureFigure } from '../words/figure.ts';
 import type { Finding, Where } from './finding.ts';
@@ -7,16 +8,14 @@ import { limitsThatContradict } from './odd-rates.ts';
 
 type Measured = 'weight' | 'subtotal' | 'volume' | 'longestSide';
 
-const sidesOf = ({ size }: Good): number[] => (size ? [size.length, size.width, size.height] : []);
-
 /** What one unit of a good measures; undefined where it is not known. */
 const measured = (good: Good, defaultWeight: number | undefined): Record<Measured, number | undefined> => {
-  const sides = sidesOf(good);
+  const { size } = good;
   return {
     weight: good.weight ?? defaultWeight,
     subtotal: good.price,
-    volume: sides.length > 0 ? sides.reduce((product, side) => product * side, 1) : undefined,
-    longestSide: sides.length > 0 ? Math.max(...sides) : undefined,
+    volume: size && volumeOf(size),
+    longestSide: size && Math.max(size.length, size.width, size.height),
   };
 };
 

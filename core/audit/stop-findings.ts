@@ -79,37 +79,43 @@ const adjustmentWhen = (compiled: CompiledBook, id: string): string => {
     ({ test }) => test !== 'goods' && test !== 'destination',
   );
   const naming = { book, goods, speech };
-  return conditions.map((one) => conditionWords(one, naming)).join(', ');
+  return conditions.map((one) => conditionWords(one, naming)).join(' and ');
 };
 
 /** Who orders and when, where a cause was never seen without. */
 const contextWords = ({ isPlain, example: { customer, code, channel, placedAt } }: Stop): string => {
   if (isPlain) return '';
   const parts = [
-    ...(customer === undefined ? [] : [`customer “${customer}”`]),
-    ...(code === undefined ? [] : [`code “${code}”`]),
-    ...(channel === undefined ? [] : [`channel “${channel}”`]),
+    ...(customer === undefined ? [] : [`the customer is ${customer}`]),
+    ...(code === undefined ? [] : [`the code is ${code}`]),
+    ...(channel === undefined ? [] : [`it comes from ${channel}`]),
   ];
-  return parts.length > 0 ? parts.join(', ') : `orders of ${placedAt.slice(0, 10)}`;
+  return parts.length > 0 ? parts.join(' and ') : `it is placed on ${placedAt.slice(0, 10)}`;
 };
 
-/** The limit of the cause itself, or else the widest that an order breaks: 'above 450 kg'. */
-const limitWords = ({ speech }: CompiledBook, { quoted, where: [{ id }] }: Stop): string => {
+/** The limit of the cause itself: 'above 450 kg'; where limits alone keep orders out, the widest of them. */
+const limitWords = (
+  { speech }: CompiledBook,
+  { quoted, where: [{ id }] }: Stop,
+  isLimited: boolean,
+): string => {
   const own = quoted.withheld.filter((one) => one.id === id || one.id.startsWith(`${id}:`));
-  const limit = widestLimit({ ...quoted, withheld: own }) ?? widestLimit(quoted);
-  if (!limit) return '';
-  const figure = measureFigure(limit.measure, limit.limit, speech);
-  return `${limit.code === 'above-limit' ? 'above' : 'below'} ${figure}`;
+  const limit = widestLimit(isLimited ? quoted : { ...quoted, withheld: own });
+  if (limit) {
+    const figure = measureFigure(limit.measure, limit.limit, speech);
+    return `${limit.code === 'above-limit' ? 'above' : 'below'} ${figure}`;
+  }
+  const least = own.find(({ code }) => code === 'below-minimum')?.detail.least;
+  return least === undefined ? '' : `below ${measureFigure('subtotal', Number(least), speech)}`;
 };
 
 const LIMITS = ['above-limit', 'below-limit', 'above-last-step'];
+/** Reasons that say nothing of a rule that might have taken the order. */
+const ELSEWHERE = ['no-rate', 'rate-off', 'outside-area', 'too-far'];
 
 /** Whether limits of one measure and direction alone keep the order from everything that takes orders there. */
 const isByLimitsAlone = ({ goods }: CompiledBook, { quoted }: Stop): boolean => {
-  const refused = quoted.withheld.filter(
-    ({ kind, code }) =>
-      (kind === 'shipping' && code !== 'no-rate' && code !== 'rate-off') || LIMITS.includes(code),
-  );
+  const refused = quoted.withheld.filter(({ code }) => !ELSEWHERE.includes(code));
   const kinds = new Set(
     refused.map(
       ({ code, detail }) => `${code === 'below-limit' ? 'below' : 'above'} ${String(detail.measure)}`,
@@ -171,7 +177,8 @@ export const stopFindings = (
     const [cause, ...more] = stop.where;
     const skus = OF_PLACES.includes(code) ? [] : [...alone.keys()];
     const { places, isEach, zones } = reachOf(stop, all);
-    const when = cause.kind === 'adjustment' ? adjustmentWhen(compiled, cause.id) : '';
+    const when = cause.kind === 'adjustment' ? adjustmentWhen(compiled, cause.id) : contextWords(stop);
+    const isLimited = isByLimitsAlone(compiled, stop);
     return {
       code,
       gravity: 'stops',
@@ -180,10 +187,12 @@ export const stopFindings = (
         goods: skus.length > 0 ? goodsWords(compiled, skus) : '',
         places: areaName(compiled, cause) ?? places,
         each: isEach ? 'yes' : '',
-        when: [when, contextWords(stop)].filter((words) => words !== '').join(', '),
+        when,
         rule: cause.kind === 'group' ? groupWords(compiled, cause.id) : '',
-        limit: limitWords(compiled, stop),
-        limited: isByLimitsAlone(compiled, stop) ? 'yes' : '',
+        limit: limitWords(compiled, stop, isLimited),
+        limited: isLimited ? 'yes' : '',
+        one: stop.isSmall ? 'yes' : '',
+        delivered: cause.kind === 'area' ? 'yes' : '',
         ...(parts === null ? {} : { parts }),
       },
       example,

@@ -119,13 +119,16 @@ describe('of the demo shop', () => {
       const places = classes.filter(
         (place) => place.served && place.zone && text.includes(` ${place.zone.zone.name}`),
       );
+      const quantities = text.includes('one alone') ? [1] : [1, 3, 20, 200];
       for (const { destination } of places)
-        for (const sku of goods) {
+        for (const [sku, quantity] of goods.flatMap((one) =>
+          quantities.map((count) => [one, count] as const),
+        )) {
           asked += 1;
           const request = {
             ...example,
             destination,
-            lines: [{ sku, quantity: 1 }],
+            lines: [{ sku, quantity }],
             placedAt: example?.placedAt ?? AT,
           };
           expect([text, sku, destination, hasChoice(request)]).toEqual([text, sku, destination, false]);

@@ -1,4 +1,3 @@
-import type { Catalogue } from '../model/good.ts';
 import type { Quote } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { compile, type CompiledBook } from '../quote/compile.ts';
@@ -22,6 +21,8 @@ export interface Stop {
   example: QuoteRequest;
   quoted: Quote;
   units: number;
+  /** Whether something would take more of a good: then only one alone is known to have no choice. */
+  isSmall: boolean;
   /** Whether it was seen in the plainest context: without customer, code or channel, on the day itself. */
   isPlain: boolean;
   /** How an order of several goods can be had in parts, where that is all that is wrong. */
@@ -39,6 +40,7 @@ interface Stopped {
   isPlain: boolean;
 }
 
+const BELOW: readonly string[] = ['below-limit', 'below-minimum', 'below-first-step'];
 const NOT_OFFERED = ['no-rate', 'rate-off', 'channel'];
 
 const unitsOf = ({ lines }: QuoteRequest): number => lines.reduce((sum, { quantity }) => sum + quantity, 0);
@@ -95,6 +97,7 @@ export class Stops {
       example: request,
       quoted,
       units,
+      isSmall: false,
       isPlain,
     };
     this.#found.set(key, stop);
@@ -103,6 +106,7 @@ export class Stops {
     if (units < stop.units) Object.assign(stop, { example: request, quoted, units });
     const [line] = request.lines;
     if (!isOneUnit(request) || !line) return;
+    stop.isSmall ||= quoted.withheld.some(({ code }) => BELOW.includes(code));
     const places = stop.alone.get(line.sku) ?? new Set<PlaceClass>();
     stop.alone.set(line.sku, places.add(place));
   }
@@ -165,7 +169,7 @@ export class Stops {
     const known = this.#shops.get(key);
     if (known) return known;
     const { book, goods } = mends.reduce((shop, one) => one.apply(shop), this.#shop);
-    const made = compile(book, { goods } as Catalogue, this.compiled.ask);
+    const made = compile(book, { goods: [...goods] }, this.compiled.ask);
     this.#shops.set(key, made);
     return made;
   }

@@ -112,7 +112,7 @@ describe('the book of the five questions', () => {
 test('an empty book is sound and offers nothing, saying that no zone takes the place', () => {
   const book = emptyBook({ name: 'New shop', currency: 'CAD', timeZone: 'America/Halifax' });
   expect(readBook(book).ok).toBe(true);
-  const compiled = compile(book, { format: 'emporos-catalogue', version: 1, goods: [] });
+  const compiled = compile(book, { goods: [] });
   const line = { sku: 'a', name: 'a', price: 1, fulfilment: 'physical', quantity: 1 } as const;
   const { choices } = quote(compiled, {
     destination: { country: 'CA' },

@@ -1,7 +1,7 @@
 import type { Fault, Result } from '../model/fault.ts';
+import { isFields } from './fields.ts';
 
 type Step = string | number;
-type Fields = Record<string, unknown>;
 
 /** What was wrong in a value and what was done about it. */
 export interface Repair {
@@ -14,9 +14,6 @@ export interface Repair {
 
 /** What a reader makes of a value: nothing, when it is sound. */
 export type FaultsOf = (value: unknown) => readonly Fault[];
-
-const isFields = (value: unknown): value is Fields =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 const child = (value: unknown, step: Step): unknown => {
   if (Array.isArray(value)) return value[Number(step)] as unknown;

@@ -4,10 +4,7 @@
  * nothing of version 1.
  */
 
-type Fields = Record<string, unknown>;
-
-const isFields = (value: unknown): value is Fields =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
+import { isFields, type Fields } from './fields.ts';
 
 const each = (value: unknown, change: (item: Fields) => Fields): unknown =>
   Array.isArray(value) ? value.map((item: unknown) => (isFields(item) ? change(item) : item)) : value;

@@ -175,7 +175,11 @@ const accountsOf = (book: Book, clock: Clock): Map<string, CompiledAccount> =>
  * A book and its catalogue, indexed once for many quotes. Parts that are the same objects as in an
  * earlier call are not indexed again: editing a rate leaves the place index as it is.
  */
-export const compile = (book: Book, catalogue: Catalogue, ask: Ask | null = null): CompiledBook => {
+export const compile = (
+  book: Book,
+  catalogue: Pick<Catalogue, 'goods'>,
+  ask: Ask | null = null,
+): CompiledBook => {
   const clock = clockOf(book.store.timeZone);
   const first = book.locations[0];
   return {

@@ -34,8 +34,8 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 
 /** Who cannot be bought where, as far as it holds for each good in each place. */
 const stopped = (told: Told): string => {
-  const { goods, places, each } = told.detail;
-  const who = goods ? String(goods) : told.a;
+  const { goods, places, each, one } = told.detail;
+  const who = `${goods ? goods : told.a}${one ? ', one alone,' : ''}`;
   return each
     ? `${who} cannot be bought in ${places}${when(told)}`
     : `${who} cannot be bought in some places of ${places}${when(told)}`;
@@ -75,12 +75,12 @@ const WORDS: Words = {
       ? `“${told.a}”: ${stopped(told)}.`
       : `“${told.a}” leaves some orders of ${told.detail.places} without any choice${when(told)}.`,
   'no-choice': (told) => {
-    const { goods, limit, limited, places } = told.detail;
+    const { goods, limit, limited, places, delivered } = told.detail;
     if (goods) return `${stopped(told)}: ${told.a} takes nothing ${limit || 'like it'}.`;
     return limited
       ? `${capital(String(limit))}, nothing can be bought in ${places}${when(told)}: ${told.a} ends there.`
       : limit
-        ? told.a === places
+        ? delivered
           ? `Some orders ${limit} cannot be delivered in ${places}, and nothing else takes them.`
           : `Some orders ${limit} cannot be bought in ${places}${when(told)}: ${told.a} ends there.`
         : `Some orders cannot be bought in ${places}${when(told)}: ${told.a} does not take them.`;

@@ -1,4 +1,4 @@
-import { lazy, useEffect, useState } from 'react';
+import { lazy, useCallback, useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { ShopFile } from '../../core/formats/shop-file.ts';
@@ -6,7 +6,7 @@ import { AsideList } from '../screens/settings/aside-list.tsx';
 import type { Opened } from '../screens/settings/opened-file.tsx';
 import { Later } from './later.tsx';
 import { edit } from '../state/draft.ts';
-import { newsRead } from '../state/storage-status.ts';
+import { newsRead, type Aside } from '../state/storage-status.ts';
 import { useAppDispatch, useAppStore } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -22,29 +22,31 @@ const styles = (inks: Inks) => ({
 const opening = () => import('../screens/settings/opened-file.tsx');
 const OpenedFile = lazy(opening);
 
-/** What is set aside of the shop, opened for repair. */
-const useOpened = (): Opened | null => {
+const isRules = ({ document }: Aside): boolean => document === 'draft';
+
+/** What is set aside of the shop, opened for repair: what could not be read now, or what the person opens. */
+const useOpened = () => {
   const store = useAppStore();
-  const [opened, setOpened] = useState<Opened | null>(null);
+  const [opened, setOpened] = useState<{ key: string; what: Opened } | null>(null);
+  const open = useCallback(
+    async (aside: Aside): Promise<void> => {
+      const { openedAside } = await opening();
+      setOpened({ key: aside.key, what: await openedAside(store.getState(), aside) });
+    },
+    [store],
+  );
   useEffect(() => {
-    const state = store.getState();
-    const rules = state.storage.news.find(
-      ({ document, why }) => document === 'draft' && why === 'unreadable',
-    );
-    if (rules)
-      void opening()
-        .then(({ openedAside }) => openedAside(state, rules))
-        .then(setOpened);
-  }, [store]);
-  return opened;
+    const rules = store.getState().storage.news.find((one) => isRules(one) && one.why === 'unreadable');
+    if (rules) void open(rules);
+  }, [store, open]);
+  return { opened, open, close: () => setOpened(null) };
 };
 
 /** Where the kept shop cannot be read: what is wrong with it and its repair, and what else to go on with. */
 const UnreadShop = ({ onGoOn }: { onGoOn: () => void }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const opened = useOpened();
-  const [isClosed, setClosed] = useState(false);
+  const { opened, open, close } = useOpened();
   const goOn = (): void => {
     dispatch(newsRead());
     onGoOn();
@@ -62,12 +64,12 @@ const UnreadShop = ({ onGoOn }: { onGoOn: () => void }) => {
         <Text>
           Nothing of it is lost or written over: a copy is set aside on this device. Repair it here.
         </Text>
-        {opened && !isClosed ? (
+        {opened ? (
           <Later>
-            <OpenedFile takesAtOnce opened={opened} onTake={take} onClose={() => setClosed(true)} />
+            <OpenedFile takesAtOnce key={opened.key} opened={opened.what} onTake={take} onClose={close} />
           </Later>
         ) : null}
-        <AsideList onOpen={() => setClosed(false)} />
+        <AsideList opens={isRules} onOpen={(aside) => void open(aside)} />
         <Text style={style.note}>
           Or go on with the made-up demo shop: what was set aside, and shop files you saved earlier, can be
           opened under Settings, Data. The copy stays there until you throw it away.

@@ -44,7 +44,14 @@ const asideName = ({ document }: Aside): string => {
 const SECRET = /"secret"\s*:\s*"(?:[^"\\]|\\.)*"/g;
 
 /** What was set aside instead of being lost: it can be opened, saved as a file, and thrown away. */
-export const AsideList = ({ onOpen }: { onOpen: (aside: Aside) => void }) => {
+export const AsideList = ({
+  onOpen,
+  opens = () => true,
+}: {
+  onOpen: (aside: Aside) => void;
+  /** Which of it can be opened here, of what can be opened at all. */
+  opens?: (aside: Aside) => boolean;
+}) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const aside = useAppSelector((state) => state.storage.aside);
@@ -71,7 +78,9 @@ export const AsideList = ({ onOpen }: { onOpen: (aside: Aside) => void }) => {
             {asideName(one)} <Text style={style.note}>{`${dayTimeText(one.at)}: ${WHY[one.why]}`}</Text>
           </Text>
           <View style={style.actions}>
-            {canOpen(one, aside) ? <TextAction label="Open" onPress={() => onOpen(one)} /> : null}
+            {canOpen(one, aside) && opens(one) ? (
+              <TextAction label="Open" onPress={() => onOpen(one)} />
+            ) : null}
             <TextAction label="Save as a file" onPress={() => void save(one)} />
             <TextAction label="Throw away" onPress={() => void drop(one)} />
           </View>
