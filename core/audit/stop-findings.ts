@@ -64,8 +64,9 @@ const reachOf = ({ alone, places }: Stop, all: Zones): Reach => {
   const names = [...seen].map(([zone, list]) =>
     zone === '' || !isEach || isWhole(zone) ? nameOf(list) : `parts of ${nameOf(list)}`,
   );
+  const counted = `${names.length} zones${isEach && ![...seen.keys()].every(isWhole) ? ' or parts of them' : ''}`;
   return {
-    places: names.length > MOST_NAMED ? `${names.length} zones` : listed(names, 'and'),
+    places: names.length > MOST_NAMED ? counted : listed(names, 'and'),
     isEach,
     zones: [...byZone(places).keys()].filter((zone) => zone !== ''),
   };

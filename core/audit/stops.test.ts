@@ -114,10 +114,14 @@ describe('of the demo shop', () => {
   test('what is said of goods and zones holds for each of them', () => {
     const { classes } = placeClasses(compiled);
     let asked = 0;
-    for (const { goods = [], text, example } of found) {
+    for (const { goods = [], text, example, where } of found) {
       if (/ parts of | some places of /.test(text)) continue;
       const places = classes.filter(
-        (place) => place.served && place.zone && text.includes(` ${place.zone.zone.name}`),
+        ({ served, zone }) =>
+          served &&
+          zone &&
+          (text.includes(` ${zone.zone.name}`) ||
+            (/ in \d+ zones/.test(text) && where.some(({ id }) => id === zone.zone.id))),
       );
       const quantities = text.includes('one alone') ? [1] : [1, 3, 20, 200];
       for (const { destination } of places)
