@@ -11,6 +11,7 @@ import { compile, type CompiledBook } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
 import { makeBook, makeCatalogue, makeGood, makeRate, makeZone } from '../testing/book.ts';
 import { audit } from './audit.ts';
+import { AuditMemory } from './memory.ts';
 
 const ON = '2026-11-24';
 const maybe = <T>(value: fc.Arbitrary<T>) => fc.option(value, { nil: undefined });
@@ -287,4 +288,25 @@ test('taking back the rule that is named restores a choice, no two entries name 
     { numRuns: 25 },
   );
   expect(tried).toBeGreaterThan(0);
+}, 240_000);
+
+const PARTS = ['store', 'groups', 'zones', 'rates', 'adjustments'] as const;
+
+test('what is remembered of a shop never changes what is found after an edit of any of its parts', () => {
+  fc.assert(
+    fc.property(drawn, drawn, fc.subarray([...PARTS, 'goods'], { minLength: 1 }), (one, other, edited) => {
+      const edits = Object.fromEntries(
+        PARTS.filter((part) => edited.includes(part)).map((part) => [part, other.book[part]]),
+      );
+      const book = { ...one.book, ...edits };
+      const zones = new Set(book.zones.map(({ id }) => id));
+      const rates = book.rates.filter(({ zoneId }) => zones.has(zoneId));
+      const goods = edited.includes('goods') ? other.goods : one.goods;
+      const memory = new AuditMemory();
+      audit(compile(one.book, makeCatalogue(...one.goods)), ON, memory);
+      const now = compile({ ...book, rates }, makeCatalogue(...goods));
+      expect(audit(now, ON, memory)).toEqual(audit(now, ON));
+    }),
+    { numRuns: 60 },
+  );
 }, 240_000);

@@ -1,11 +1,16 @@
 import type { Erratum } from '../model/erratum.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { quote, requestFaults } from '../quote/quote.ts';
+import { quote } from '../quote/quote.ts';
 import { erratumSentence } from '../words/erratum-sentence.ts';
 import { dataFaults } from './data-faults.ts';
 import { GRAVITIES, type Finding, type FindingCode, type Gravity } from './finding.ts';
-import { Findings, judgeClass, judgeDrawn, triallingOf, type Found, type Trialling } from './judge.ts';
-import { contextsOf, type Context } from './moments.ts';
+import { addAlwaysFree } from './always-free.ts';
+import { Findings } from './findings.ts';
+import { judgeClass, type Found } from './judge-class.ts';
+import { judgeDrawn } from './judge-drawn.ts';
+import { judgedShop, type JudgedShop } from './judged-shop.ts';
+import { AuditMemory } from './memory.ts';
+import type { Context } from './moments.ts';
 import { oddBoxes } from './odd-boxes.ts';
 import { oddCarriers } from './odd-carriers.ts';
 import { limitsWithoutGoods } from './odd-goods.ts';
@@ -14,7 +19,7 @@ import { oddPlaces } from './odd-places.ts';
 import { oddRates } from './odd-rates.ts';
 import { countsFrom, hasNearby } from './nearby-places.ts';
 import { oddNearby } from './odd-nearby.ts';
-import { placeClasses, reachWords, type PlaceClass } from './place-classes.ts';
+import { placeClasses, reachWords, type PlaceClass, type PlacesFound } from './place-classes.ts';
 import { stopFindings } from './stop-findings.ts';
 import { Stops } from './stops.ts';
 import { dayOf } from '../time/calendar.ts';
@@ -30,7 +35,7 @@ const anyLine = ({ goods }: CompiledBook) =>
 
 /** Places that are sold to and served by nothing: not on the postal list, or in no zone. */
 const addUnserved = (
-  { compiled, far }: Trialling,
+  { compiled, far }: JudgedShop,
   place: PlaceClass,
   context: Context,
   { stops }: Found,
@@ -43,47 +48,6 @@ const addUnserved = (
   const { country } = place.destination;
   if (!quoted.choices.some((choice) => countsFrom(compiled, choice, country)))
     stops.add({ place, request, quoted, isPlain: true });
-};
-
-/** A threshold that the least order that can be placed reaches, so that nothing is ever charged. */
-const addAlwaysFree = (
-  compiled: CompiledBook,
-  classes: readonly PlaceClass[],
-  context: Context,
-  findings: Findings,
-): void => {
-  const cheapest = [...compiled.goods.values()]
-    .filter(({ fulfilment, chargeFree }) => fulfilment === 'physical' && chargeFree !== true)
-    .sort((a, b) => a.price - b.price)[0];
-  if (!cheapest) return;
-  const least = new Map(
-    [...compiled.book.rates, ...compiled.book.areas].flatMap((one): [string, number][] => {
-      const floor = 'minSubtotal' in one ? (one.minSubtotal ?? 0) : 0;
-      const price = Math.max(cheapest.price, one.limits?.subtotal?.min ?? 0, floor);
-      return one.freeFrom !== undefined && one.freeFrom <= price ? [[one.id, price]] : [];
-    }),
-  );
-  if (least.size === 0) return;
-  for (const place of classes)
-    for (const [id, price] of least)
-      for (const good of compiled.goods.values()) {
-        const quantity = Math.max(1, Math.ceil(price / Math.max(good.price, 1)));
-        const lines = [{ sku: good.sku, quantity }];
-        const example = { destination: place.destination, lines, ...context };
-        if (requestFaults(compiled, example).length > 0) continue;
-        const free = quote(compiled, example, []).choices.find(
-          ({ of, charge }) => charge === 0 && (of.rateId ?? of.areaId) === id,
-        );
-        if (!free) continue;
-        findings.add({
-          code: 'always-free',
-          where: [{ kind: free.kind === 'delivery' ? 'area' : 'rate', id }],
-          detail: { name: free.name, price },
-          example,
-          reach: reachWords(place),
-        });
-        break;
-      }
 };
 
 const toErratum = (compiled: CompiledBook, finding: Finding): Erratum => {
@@ -118,33 +82,23 @@ const withoutTwice = (stops: readonly Finding[], others: readonly Finding[]): Fi
   return [...stops, ...others.filter((one) => !ONCE.includes(one.code) || !told.has(ruleOf(one)))];
 };
 
-/**
- * Every fault of a book, judged from a day on (YYYY-MM-DD). It cuts the world into the classes of places that
- * the book tells apart and judges, in each, orders that reach every step, limit and threshold; an order that
- * shows it goes with every fault that stops a customer or leaks money. What joint limits leave open is listed
- * as not settled. `onProgress` is told the share of classes judged, from 0 to 1.
- */
-export const audit = (
-  compiled: CompiledBook,
+/** How far an audit is: so many of the classes of places are judged, and the one that is next. */
+export interface AuditProgress {
+  done: number;
+  all: number;
+  place: string;
+}
+
+const nameOf = (place: PlaceClass): string => place.zone?.zone.name ?? reachWords(place);
+
+const others = (
+  shop: JudgedShop,
+  { classes, deciding }: PlacesFound,
   on: string,
-  onProgress: (share: number) => void = () => undefined,
-): Erratum[] => {
-  const { classes, deciding } = placeClasses(compiled);
-  const { contexts } = contextsOf(compiled, on);
-  const [plainest] = contexts;
-  if (!plainest) return [];
-  const found: Found = { findings: new Findings(), stops: new Stops(compiled) };
-  const trialling = triallingOf(compiled, contexts, on);
-  classes.forEach((place, at) => {
-    if ((place.served && place.zone) || hasNearby(compiled, place)) judgeClass(trialling, place, found);
-    else addUnserved(trialling, place, plainest, found);
-    onProgress((at + 1) / classes.length);
-  });
-  const { findings, stops } = found;
-  for (const area of compiled.areas) if (area.area.active) judgeDrawn(trialling, area, findings);
-  addAlwaysFree(compiled, classes, plainest, findings);
-  const others = [
-    ...findings.all,
+  plainest: Context,
+): Finding[] => {
+  const { compiled } = shop;
+  return [
     ...oddRates(compiled.book),
     ...oddPlaces(compiled.book, deciding),
     ...oddLists(compiled.book, on),
@@ -154,6 +108,47 @@ export const audit = (
     ...oddNearby(compiled, compiled.clock.moment(dayOf(on), 0)),
     ...dataFaults(compiled),
   ];
-  const all = withoutTwice(stopFindings(compiled, stops.all, classes), others);
+};
+
+/**
+ * The audit in steps, one for each class of places, so that it can be stopped between them; it ends with every fault.
+ * `memory` is what audits of the same shop before it found: only what was edited since is judged again.
+ */
+export function* auditInSteps(
+  compiled: CompiledBook,
+  on: string,
+  memory: AuditMemory = new AuditMemory(),
+): Generator<AuditProgress, Erratum[]> {
+  memory.begin(compiled, on);
+  const places = placeClasses(compiled);
+  const { classes } = places;
+  const shop = judgedShop(compiled, on, memory);
+  const [plainest] = shop.contextsFor([]);
+  if (!plainest) return [];
+  const found: Found = { findings: new Findings(), stops: new Stops(compiled) };
+  for (const [done, place] of classes.entries()) {
+    yield { done, all: classes.length, place: nameOf(place) };
+    if ((place.served && place.zone) || hasNearby(compiled, place)) judgeClass(shop, place, found);
+    else addUnserved(shop, place, plainest.context, found);
+  }
+  const { findings, stops } = found;
+  for (const area of compiled.areas) if (area.area.active) judgeDrawn(shop, area, findings);
+  addAlwaysFree(compiled, classes, plainest.context, findings);
+  const rest = [...findings.all, ...others(shop, places, on, plainest.context)];
+  const all = withoutTwice(stopFindings(compiled, stops.all, classes), rest);
+  memory.end();
   return sorted(all).map((finding) => toErratum(compiled, finding));
+}
+
+/**
+ * Every fault of a book, judged from a day on (YYYY-MM-DD). It cuts the world into the classes of places that
+ * the book tells apart and judges, in each, orders that reach every step, limit and threshold; an order that
+ * shows it goes with every fault that stops a customer or leaks money. What joint limits leave open is listed
+ * as not settled. `memory` is as for `auditInSteps`.
+ */
+export const audit = (compiled: CompiledBook, on: string, memory?: AuditMemory): Erratum[] => {
+  const steps = auditInSteps(compiled, on, memory);
+  let step = steps.next();
+  while (!step.done) step = steps.next();
+  return step.value;
 };

@@ -1,3 +1,4 @@
+import type { Adjustment } from '../model/adjustment.ts';
 import type { Good } from '../model/good.ts';
 import type { Limits, Measure, Price } from '../model/price.ts';
 import type { QuoteRequest } from '../model/request.ts';
@@ -35,8 +36,12 @@ const priceThresholds = (
   if (table) for (const value of ends) add(table.basis, value);
 };
 
-/** Every value at which a step, a limit, a threshold or a condition begins or ends to hold, for some rules. */
-export const thresholdsOf = (compiled: CompiledBook, rules: readonly Ruled[]): Thresholds => {
+/** Every value at which a step, a limit, a threshold or a condition begins or ends to hold, for some rules and adjustments. */
+export const thresholdsOf = (
+  compiled: CompiledBook,
+  rules: readonly Ruled[],
+  adjustments: readonly Adjustment[],
+): Thresholds => {
   const found = new Map<Measure, Set<number>>(MEASURES.map((measure) => [measure, new Set()]));
   const add = (of: Measure, value: number): void => void found.get(of)?.add(value);
   for (const { price, freeFrom, minSubtotal, limits } of rules) {
@@ -48,8 +53,8 @@ export const thresholdsOf = (compiled: CompiledBook, rules: readonly Ruled[]): T
       if (max !== undefined) add(measure, max + 1);
     }
   }
-  for (const { adjustment } of compiled.adjustments)
-    for (const condition of adjustment.when)
+  for (const { when } of adjustments)
+    for (const condition of when)
       if (condition.test === 'measure')
         for (const end of [condition.min, condition.max]) if (end !== undefined) add(condition.of, end);
   return Object.fromEntries(

@@ -1,3 +1,4 @@
+import type { Adjustment } from '../model/adjustment.ts';
 import type { Good } from '../model/good.ts';
 import { volumeOf } from '../pack/cuboid.ts';
 import type { CompiledBook } from '../quote/compile.ts';
@@ -28,9 +29,13 @@ const kindOf = (good: Good): string =>
  * Tells orders apart as far as the thresholds of some rules do: two orders of one cell pass the same thresholds with goods
  * that are alike to every rule. Goods that conditions name one by one are told apart.
  */
-export const cellsOf = (compiled: CompiledBook, thresholds: Thresholds): ((basket: Basket) => string) => {
+export const cellsOf = (
+  compiled: CompiledBook,
+  thresholds: Thresholds,
+  adjustments: readonly Adjustment[],
+): ((basket: Basket) => string) => {
   const named = new Set(
-    compiled.adjustments.flatMap(({ adjustment: { when, effect } }) => [
+    adjustments.flatMap(({ when, effect }) => [
       ...when.flatMap((one) => (one.test === 'goods' ? (one.skus ?? []) : [])),
       ...(effect.do === 'add' ? (effect.goods?.skus ?? []) : []),
     ]),

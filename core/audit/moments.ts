@@ -60,11 +60,14 @@ const channelsOf = ({ book }: CompiledBook, adjustments: readonly Adjustment[]):
 };
 
 /**
- * Every mix of day, customer, code and channel that some rule tells apart, the plainest first. Beyond a
- * bound only the plainest day is mixed with each of the others; `whole` says whether all mixes are there.
+ * Every mix of day, customer, code and channel that a rate or one of some adjustments tells apart, the plainest first; no
+ * more than a bound.
  */
-export const contextsOf = (compiled: CompiledBook, on: string): { contexts: Context[]; whole: boolean } => {
-  const adjustments = compiled.book.adjustments.filter(({ active }) => active);
+export const contextsOf = (
+  compiled: CompiledBook,
+  on: string,
+  adjustments: readonly Adjustment[],
+): Context[] => {
   const customers = [undefined, ...named(adjustments, 'customer')];
   const codes = [undefined, ...named(adjustments, 'code')];
   const channels = channelsOf(compiled, adjustments);
@@ -83,5 +86,5 @@ export const contextsOf = (compiled: CompiledBook, on: string): { contexts: Cont
               ...(code === undefined ? {} : { code }),
               ...(channel === undefined ? {} : { channel }),
             });
-  return { contexts: made.slice(0, MOST_CONTEXTS), whole: made.length <= MOST_CONTEXTS };
+  return made.slice(0, MOST_CONTEXTS);
 };

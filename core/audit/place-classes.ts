@@ -1,15 +1,16 @@
 import type { Region } from '../model/place.ts';
 import type { RateTable } from '../model/price.ts';
 import { areasAt, bestAreas } from '../place/area-index.ts';
-import { holdsPlace, buildPlaceIndex } from '../place/place-index.ts';
 import { placeOf, type Place } from '../place/place.ts';
 import { askPostalList } from '../place/postal-list.ts';
 import { findZone, sellsThere, type ZoneFound } from '../place/reach.ts';
 import { subdivisionOfCode } from '../place/subdivision-of-code.ts';
-import { indexTable, tableRowsAt, type TableIndex } from '../price/table.ts';
+import { tableRowsAt, type TableIndex } from '../price/table.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { keptFor } from '../quote/kept-for.ts';
+import { tableIndexOf } from '../quote/pricing.ts';
 import { codeClasses } from './code-classes.ts';
+import { isNamedIn } from './relevant.ts';
 
 /** Places that every rule of a book treats alike, with one that stands for them. */
 export interface PlaceClass {
@@ -114,22 +115,17 @@ const shapeOf = keptFor((rows: NonNullable<ReturnType<typeof tableRowsAt>>): str
 /** What the tables and the destination conditions of a book say of a place, as text. */
 const judgesOf = (compiled: CompiledBook): ((place: Place, zone: ZoneFound | null) => string) => {
   const conditions = compiled.book.adjustments.flatMap(({ when }) =>
-    when.flatMap((condition) =>
-      condition.test === 'destination' ? [buildPlaceIndex([{ owner: null, regions: condition.in }])] : [],
-    ),
-  );
-  const tables = new Map<string, TableIndex>(
-    compiled.book.rateTables.map((table) => [table.id, indexTable(table)]),
+    when.flatMap((condition) => (condition.test === 'destination' ? [condition] : [])),
   );
   const usedIn = keptFor((zone: ZoneFound['zone']): TableIndex[] =>
     compiled.services.flatMap(({ byZone }) => {
       const price = byZone.get(zone.id)?.rate.price;
-      const table = price?.kind === 'table' ? tables.get(price.tableId) : undefined;
-      return table ? [table] : [];
+      const table = price?.kind === 'table' ? compiled.tables.get(price.tableId) : undefined;
+      return table ? [tableIndexOf(table)] : [];
     }),
   );
   return (place, zone) => {
-    const held = conditions.map((index) => (holdsPlace(index, place) ? '1' : '0')).join('');
+    const held = conditions.map((condition) => (isNamedIn(condition, place) ? '1' : '0')).join('');
     const shapes = zone
       ? usedIn(zone.zone).map((table) => {
           const rows = tableRowsAt(table, place);

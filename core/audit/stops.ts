@@ -33,7 +33,7 @@ export interface Stop {
 type Explained = Pick<Stop, 'code' | 'where' | 'parts'> | 'follows';
 
 /** An order that has no choice. */
-interface Stopped {
+export interface Stopped {
   place: PlaceClass;
   request: QuoteRequest;
   quoted: Quote;
@@ -43,11 +43,21 @@ interface Stopped {
 const BELOW: readonly string[] = ['below-limit', 'below-minimum', 'below-first-step'];
 const NOT_OFFERED = ['no-rate', 'rate-off', 'channel'];
 
-const unitsOf = ({ lines }: QuoteRequest): number => lines.reduce((sum, { quantity }) => sum + quantity, 0);
+/** How many units are ordered. */
+export const unitsOf = ({ lines }: QuoteRequest): number =>
+  lines.reduce((sum, { quantity }) => sum + quantity, 0);
 
 /** Whether an order is of one unit of one good, without a discount. */
 export const isOneUnit = (request: QuoteRequest): boolean =>
   request.discount === undefined && request.lines.length === 1 && unitsOf(request) === 1;
+
+const skusOf = ({ lines }: QuoteRequest): string => lines.map(({ sku }) => sku).join(' ');
+
+/** Tells orders apart by their goods and by all that was refused. */
+export const refusalKey = (request: QuoteRequest, { withheld }: Quote): string => {
+  const refusals = withheld.map(({ id, code, from }) => `${id} ${code} ${from.kind} ${from.id}`);
+  return `${skusOf(request)}|${refusals.join('|')}`;
+};
 
 /** To part an order takes far longer than to quote it: so many are tried in vain. */
 const MOST_IN_VAIN = 200;
@@ -73,14 +83,12 @@ export class Stops {
   add(stopped: Stopped): void {
     const { place, request, quoted } = stopped;
     const zone = zoneKey(place);
-    const skus = request.lines.map(({ sku }) => sku).join(' ');
-    const refusals = quoted.withheld.map(({ id, code, from }) => `${id} ${code} ${from.kind} ${from.id}`);
-    const alike = `${zone}|${skus}|${refusals.join('|')}`;
+    const alike = `${zone}|${refusalKey(request, quoted)}`;
     const known = this.#explained.get(alike);
     const explained = known?.explained ?? this.#explain(stopped);
     const key = known?.key ?? keyOf(explained);
     this.#explained.set(alike, { key, explained });
-    if (isOneUnit(request) && explained !== 'follows') this.#alone.set(`${zone}|${skus}`, key);
+    if (isOneUnit(request) && explained !== 'follows') this.#alone.set(`${zone}|${skusOf(request)}`, key);
     if (explained !== 'follows') this.#put(key, explained, stopped);
   }
 

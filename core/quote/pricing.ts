@@ -126,7 +126,8 @@ const addPerProduct = (ledger: Ledger, price: PerProduct, basket: Basket, from: 
 };
 
 /** A table's index, made when the first order is priced by it. */
-const tableIndexOf = keptFor(indexTable);
+/** The index of a table, made once. */
+export const tableIndexOf = keptFor(indexTable);
 
 /** The row of a table for the destination and what the basket measures. */
 const addFromTable = (ledger: Ledger, tableId: string, order: Circumstances): Refusal | null => {

@@ -1,0 +1,62 @@
+import type { Adjustment } from '../model/adjustment.ts';
+import type { Good } from '../model/good.ts';
+import type { Destination } from '../model/place.ts';
+import { compile, type CompiledBook } from '../quote/compile.ts';
+import { dayOf } from '../time/calendar.ts';
+import { allMixes, probesOf, type Basket } from './baskets.ts';
+import type { AuditMemory } from './memory.ts';
+import { contextsOf, type Context } from './moments.ts';
+import { farPoint } from './nearby-places.ts';
+import { steadyTimes } from './steady-times.ts';
+
+/** A context, with a text that tells it from others. */
+export interface KeyedContext {
+  context: Context;
+  key: string;
+}
+
+/** A shop made ready for its orders to be judged. */
+export interface JudgedShop {
+  compiled: CompiledBook;
+  /** The contexts that rates and some adjustments tell apart, the plainest first. */
+  contextsFor: (adjustments: readonly Adjustment[]) => readonly KeyedContext[];
+  probes: readonly Good[];
+  /** Every mix of a catalogue that is small enough; null where it is not. */
+  mixes: readonly Basket[] | null;
+  /** A point that no area that is drawn holds, and that is too far for every pickup point with a greatest distance. */
+  far: NonNullable<Destination['point']> | null;
+  /** The same book without the rates that carriers price. */
+  unasked: CompiledBook;
+  /** The pickup points and methods of areas of which a time can be chosen on every day. */
+  steady: ReadonlySet<string>;
+  memory: AuditMemory;
+}
+
+const withoutCarriers = ({ book, goods }: CompiledBook): CompiledBook => {
+  const rates = book.rates.filter(({ price }) => price.kind !== 'carrier');
+  return compile({ ...book, rates }, { goods: [...goods.values()] });
+};
+
+const keyedContexts = (compiled: CompiledBook, on: string): JudgedShop['contextsFor'] => {
+  const known = new Map<string, readonly KeyedContext[]>();
+  return (adjustments) => {
+    const key = adjustments.map(({ id }) => id).join('|');
+    const made =
+      known.get(key) ??
+      contextsOf(compiled, on, adjustments).map((context) => ({ context, key: JSON.stringify(context) }));
+    known.set(key, made);
+    return made;
+  };
+};
+
+/** A shop made ready to be judged from a day on (YYYY-MM-DD), with what audits before found. */
+export const judgedShop = (compiled: CompiledBook, on: string, memory: AuditMemory): JudgedShop => ({
+  compiled,
+  contextsFor: keyedContexts(compiled, on),
+  probes: probesOf([...compiled.goods.values()]),
+  mixes: allMixes([...compiled.goods.values()].filter(({ fulfilment }) => fulfilment === 'physical')),
+  far: farPoint(compiled),
+  unasked: withoutCarriers(compiled),
+  steady: steadyTimes(compiled, dayOf(on)),
+  memory,
+});
