@@ -1,12 +1,13 @@
 import { answersAtOnce } from '../../carriers/stand-ins.ts';
-import { audit } from '../../core/audit/audit.ts';
+import { auditInSteps, type AuditProgress } from '../../core/audit/audit.ts';
+import { AuditMemory } from '../../core/audit/memory.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Erratum } from '../../core/model/erratum.ts';
 import type { Catalogue } from '../../core/model/good.ts';
 import { trialChanges, type TrialChange } from '../../core/publish/trial-changes.ts';
 import { compile, type CompiledBook } from '../../core/quote/compile.ts';
 import { replay, type Replay } from '../../core/replay/replay.ts';
-import { withParts, type ShopParts } from './shop-parts.ts';
+import { withCatalogue, withParts, type ShopParts } from './shop-parts.ts';
 
 /** What publishing the draft in place of an edition would do to the trials and to past orders. */
 export interface Comparison {
@@ -14,9 +15,15 @@ export interface Comparison {
   replay: Replay;
 }
 
-/** Judges a shop that is handed to it, beside the page. */
+/** Judges a shop that is handed to it, beside the page. It holds the shop and what it found: later only what changed goes over. */
 export interface Auditor {
-  audit: (shop: ShopParts, on: string, onProgress: (share: number) => void) => Erratum[];
+  /** Every fault of the shop with the parts put over those it holds; null where another audit was asked for on the way, or `stop`. */
+  audit: (
+    parts: ShopParts,
+    on: string,
+    onProgress: (progress: AuditProgress) => void,
+  ) => Promise<Erratum[] | null>;
+  stop: () => void;
   /** The shop against the one that is live. */
   compare: (shop: ShopParts, live: ShopParts) => Comparison;
 }
@@ -24,25 +31,46 @@ export interface Auditor {
 const compiledOf = (shop: ShopParts): CompiledBook =>
   compile(withParts({}, shop) as Book, shop.catalogue as Catalogue, answersAtOnce);
 
-/** How much further it must be before it is told. */
-const STEP = 0.02;
+/** It works so long before it looks whether it should stop. */
+const STINT_MS = 30;
+const breath = (): Promise<void> => new Promise((done) => void setTimeout(done));
 
 /** It runs in a worker; tests run it where they are. */
-export const makeAuditor = (): Auditor => ({
-  audit: (shop, on, onProgress) => {
-    let told = 0;
-    const tell = (share: number): void => {
-      if (share < told + STEP && share < 1) return;
-      told = share;
-      onProgress(share);
-    };
-    return audit(compiledOf(shop), on, tell);
-  },
-  compare: (shop, live) => {
-    const [now, before] = [compiledOf(shop), compiledOf(live)];
-    return {
-      trials: trialChanges(before, now, shop.trials ?? []),
-      replay: replay(now, before, shop.orders ?? []),
-    };
-  },
-});
+export const makeAuditor = (): Auditor => {
+  const memory = new AuditMemory();
+  let book: Partial<Book> = {};
+  let catalogue: Catalogue | null = null;
+  let run = 0;
+  return {
+    audit: async (parts, on, onProgress) => {
+      run += 1;
+      const mine = run;
+      book = withParts(book, parts);
+      catalogue = withCatalogue(catalogue, parts);
+      if (!catalogue) throw new Error('there is no shop to audit yet');
+      const steps = auditInSteps(compile(book as Book, catalogue, answersAtOnce), on, memory);
+      let rested = performance.now();
+      let step = steps.next();
+      while (!step.done) {
+        if (performance.now() - rested > STINT_MS) {
+          onProgress(step.value);
+          await breath();
+          if (run !== mine) return null;
+          rested = performance.now();
+        }
+        step = steps.next();
+      }
+      return step.value;
+    },
+    stop: () => {
+      run += 1;
+    },
+    compare: (shop, live) => {
+      const [now, before] = [compiledOf(shop), compiledOf(live)];
+      return {
+        trials: trialChanges(before, now, shop.trials ?? []),
+        replay: replay(now, before, shop.orders ?? []),
+      };
+    },
+  };
+};

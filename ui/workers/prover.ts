@@ -5,7 +5,7 @@ import type { PastOrder } from '../../core/model/order.ts';
 import type { Trial } from '../../core/model/trial.ts';
 import { prove, type Proof } from '../../core/proof/prove.ts';
 import { compile } from '../../core/quote/compile.ts';
-import { withParts, type ShopParts } from './shop-parts.ts';
+import { withCatalogue, withParts, type ShopParts } from './shop-parts.ts';
 
 /** What proves the draft, beside the page: it holds a copy of the shop, and is handed what changes. */
 export interface Prover {
@@ -23,7 +23,7 @@ export const makeProver = (): Prover => {
   return {
     take: (parts) => {
       book = withParts(book, parts);
-      catalogue = parts.catalogue ?? catalogue;
+      catalogue = withCatalogue(catalogue, parts);
       trials = parts.trials ?? trials;
       orders = parts.orders ?? orders;
     },

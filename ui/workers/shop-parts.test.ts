@@ -1,7 +1,8 @@
 import type { Book } from '../../core/model/book.ts';
-import { makeBook, makeRate } from '../../core/testing/book.ts';
+import type { Good } from '../../core/model/good.ts';
+import { makeBook, makeCatalogue, makeGood, makeRate } from '../../core/testing/book.ts';
 import type { RootState } from '../state/store.ts';
-import { changedParts, heldOf, NOTHING_HELD, withParts } from './shop-parts.ts';
+import { changedParts, heldOf, NOTHING_HELD, withCatalogue, withParts } from './shop-parts.ts';
 
 const stateOf = (book: Book): RootState =>
   ({
@@ -9,6 +10,12 @@ const stateOf = (book: Book): RootState =>
     orders: { list: [] },
     demoOrders: { list: [] },
   }) as unknown as RootState;
+
+const catalogueState = (goods: Good[]): RootState => {
+  const state = stateOf(book);
+  const workbook = { ...state.draft.workbook, catalogue: makeCatalogue(...goods) };
+  return { ...state, draft: { ...state.draft, workbook } };
+};
 
 const rates = Array.from({ length: 8 }, (_, at) => makeRate({ id: `r${at}`, zoneId: `z${at}` }));
 const book = makeBook({ rates });
@@ -67,5 +74,20 @@ describe('what is handed to a worker', () => {
     expect(parts.entries).toEqual({});
     expect(parts.lists?.rateTables).toBe(JSON.stringify(after.rateTables));
     expect(withParts(before, parts)).toEqual(after);
+  });
+
+  test('is of one changed product that product alone, and the others stay what they were', () => {
+    const goods = ['a', 'b', 'c', 'd', 'e'].map((sku) => makeGood(sku));
+    const before = catalogueState(goods);
+    const held = withCatalogue(null, changedParts(before, NOTHING_HELD));
+    const heavier = goods.map((good) => (good.sku === 'c' ? { ...good, weight: 7_000 } : good));
+    const parts = changedParts(catalogueState(heavier), heldOf(before));
+    expect(parts).toMatchObject({ goods: [[2, heavier[2]]] });
+    expect(parts.catalogue).toBeUndefined();
+    const now = withCatalogue(held, parts);
+    expect(now?.goods).toEqual(heavier);
+    expect(now?.goods[0]).toBe(held?.goods[0]);
+    const fewer = changedParts(catalogueState(goods.slice(1)), heldOf(before));
+    expect(withCatalogue(held, fewer)?.goods).toEqual(goods.slice(1));
   });
 });

@@ -1,5 +1,5 @@
 import type { Book } from '../../core/model/book.ts';
-import type { Catalogue } from '../../core/model/good.ts';
+import type { Catalogue, Good } from '../../core/model/good.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import type { Trial } from '../../core/model/trial.ts';
 import { listText } from '../state/lists-text.ts';
@@ -17,6 +17,8 @@ export interface ShopParts {
   /** The long lists that changed, as JSON. */
   lists?: Partial<Record<LongList, string>>;
   catalogue?: Catalogue;
+  /** Of as many products as before, those that changed, by their places. */
+  goods?: [at: number, good: Good][];
   trials?: Trial[];
   orders?: PastOrder[];
 }
@@ -24,7 +26,7 @@ export interface ShopParts {
 /** The shop as it was handed over last. */
 export interface Held {
   book: Book | null;
-  catalogue: unknown;
+  catalogue: Catalogue | null;
   trials: unknown;
   orders: unknown;
 }
@@ -38,11 +40,9 @@ const isList = (field: string): field is LongList => LISTS.includes(field as Lon
 const MOST_OF_A_LIST = 0.25;
 
 /** The entries of a list that are not those of before; null where the list is of another length, or new for the most part. */
-const changedEntries = (now: unknown, before: unknown): [number, unknown][] | null => {
-  if (!Array.isArray(now) || !Array.isArray(before) || now.length !== before.length) return null;
-  const changed = now.flatMap((entry, at): [number, unknown][] =>
-    entry === before[at] ? [] : [[at, entry]],
-  );
+const changedEntries = <T>(now: readonly T[], before: readonly T[]): [number, T][] | null => {
+  if (now.length !== before.length) return null;
+  const changed = now.flatMap((entry, at): [number, T][] => (entry === before[at] ? [] : [[at, entry]]));
   return changed.length > now.length * MOST_OF_A_LIST ? null : changed;
 };
 
@@ -58,12 +58,21 @@ const changedFields = (book: Book, held: Book | null): Pick<ShopParts, 'book' | 
     const field = name as keyof Book;
     const before = held?.[field];
     if (value === before) continue;
-    const few = field === 'rateTables' ? null : changedEntries(value, before);
+    const isFew = field !== 'rateTables' && Array.isArray(value) && Array.isArray(before);
+    const few = isFew ? changedEntries<unknown>(value, before) : null;
     if (few) entries[field] = few;
     else if (isList(field)) lists[field] = listText(book[field]);
     else whole[field] = value;
   }
   return { book: whole as Partial<Book>, entries, lists };
+};
+
+const changedGoods = (
+  catalogue: Catalogue,
+  held: Catalogue | null,
+): Pick<ShopParts, 'catalogue' | 'goods'> => {
+  const few = held && changedEntries(catalogue.goods, held.goods);
+  return few ? { goods: few } : { catalogue };
 };
 
 /** What is to be held once the present state is handed over. */
@@ -78,7 +87,7 @@ export const changedParts = (state: RootState, held: Held): ShopParts => {
   const orders = selectPastOrders(state);
   return {
     ...(workbook.book === held.book ? {} : changedFields(workbook.book, held.book)),
-    ...(workbook.catalogue === held.catalogue ? {} : { catalogue: workbook.catalogue }),
+    ...(workbook.catalogue === held.catalogue ? {} : changedGoods(workbook.catalogue, held.catalogue)),
     ...(workbook.trials === held.trials ? {} : { trials: workbook.trials }),
     ...(orders === held.orders ? {} : { orders }),
   };
@@ -89,8 +98,8 @@ export const hasChanged = (state: RootState, held: Held): boolean => {
   return (Object.keys(now) as (keyof Held)[]).some((part) => now[part] !== held[part]);
 };
 
-const withEntries = (list: unknown, entries: readonly [number, unknown][]): unknown[] => {
-  const changed = [...(list as unknown[])];
+const withEntries = <T>(list: readonly T[], entries: readonly (readonly [number, T])[]): T[] => {
+  const changed = [...list];
   for (const [at, entry] of entries) changed[at] = entry;
   return changed;
 };
@@ -104,6 +113,18 @@ export const withParts = (
   ...fields,
   ...Object.fromEntries(Object.entries(lists).map(([name, text]) => [name, JSON.parse(text)])),
   ...Object.fromEntries(
-    Object.entries(entries).map(([name, few]) => [name, withEntries(book[name as keyof Book], few)]),
+    Object.entries(entries).map(([name, few]) => [
+      name,
+      withEntries(book[name as keyof Book] as unknown[], few),
+    ]),
   ),
 });
+
+/** A catalogue with the products that changed put over those that were there; null where there was none and none came. */
+export const withCatalogue = (
+  held: Catalogue | null,
+  { catalogue = held ?? undefined, goods = [] }: ShopParts,
+): Catalogue | null =>
+  catalogue && goods.length > 0
+    ? { ...catalogue, goods: withEntries(catalogue.goods, goods) }
+    : (catalogue ?? null);

@@ -1,18 +1,89 @@
-import { proxy, wrap } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
+import type { AuditProgress } from '../../core/audit/audit.ts';
 import type { Erratum } from '../../core/model/erratum.ts';
+import type { RootState } from '../state/store.ts';
 import type { Auditor, Comparison } from './auditor.ts';
-import type { ShopParts } from './shop-parts.ts';
+import { changedParts, heldOf, NOTHING_HELD, type Held, type ShopParts } from './shop-parts.ts';
 
-/** An audit in a worker of its own; to stop it is to end the worker. */
+/** An audit beside the page. */
 export interface AuditWork {
-  errata: Promise<Erratum[]>;
+  /** What it found; null where it was stopped, or another was begun. */
+  errata: Promise<Erratum[] | null>;
   stop: () => void;
 }
 
-export const startAudit = (shop: ShopParts, on: string, onProgress: (share: number) => void): AuditWork => {
-  const worker = new Worker(new URL('./auditor.worker.ts', window.location.href));
+const newWorker = (): Worker => new Worker(new URL('./auditor.worker.ts', window.location.href));
+
+type OnProgress = (progress: AuditProgress) => void;
+
+/** An audit of the draft that runs, with all who wait for it. */
+interface Running {
+  held: Held;
+  on: string;
+  errata: Promise<Erratum[] | null>;
+  waiting: Set<OnProgress>;
+}
+
+/** The worker that audits the draft again and again, and what of the shop it holds. */
+interface Desk {
+  worker: Worker;
+  auditor: Remote<Auditor>;
+  held: Held;
+  running: Running | null;
+}
+
+let desk: Desk | null = null;
+
+const openDesk = (): Desk => {
+  const worker = newWorker();
+  return { worker, auditor: wrap<Auditor>(worker), held: NOTHING_HELD, running: null };
+};
+
+const begin = (at: Desk, state: RootState, on: string): Running => {
+  const { orders: _, trials: __, ...parts } = changedParts(state, at.held);
+  at.held = heldOf(state);
+  const waiting = new Set<OnProgress>();
+  const tell: OnProgress = (progress) => waiting.forEach((one) => one(progress));
+  const errata = at.auditor.audit(parts, on, proxy(tell)).catch((error: unknown) => {
+    at.worker.terminate();
+    if (desk === at) desk = null;
+    throw error;
+  });
+  const running = { held: at.held, on, errata, waiting };
+  const end = (): void => {
+    if (at.running === running) at.running = null;
+  };
+  errata.then(end, end);
+  return running;
+};
+
+const isOf = (running: Running | null, { draft: { workbook } }: RootState, on: string): running is Running =>
+  running?.on === on && running.held.book === workbook.book && running.held.catalogue === workbook.catalogue;
+
+/** Audits the draft, judging again only what was edited since the last time; who asks while it is audited gets that audit. */
+export const auditDraft = (state: RootState, on: string, onProgress: OnProgress): AuditWork => {
+  const at = (desk ??= openDesk());
+  const running = isOf(at.running, state, on) ? at.running : begin(at, state, on);
+  at.running = running;
+  running.waiting.add(onProgress);
+  const stop = (): void => {
+    running.waiting.delete(onProgress);
+    if (running.waiting.size > 0 || at.running !== running) return;
+    at.running = null;
+    void at.auditor.stop();
+  };
+  return { errata: running.errata, stop };
+};
+
+/** Audits a shop once, in a worker of its own. */
+export const auditOnce = (shop: ShopParts, on: string): AuditWork => {
+  const worker = newWorker();
   const errata = wrap<Auditor>(worker)
-    .audit(shop, on, proxy(onProgress))
+    .audit(
+      shop,
+      on,
+      proxy(() => undefined),
+    )
     .finally(() => worker.terminate());
   return { errata, stop: () => worker.terminate() };
 };
@@ -22,7 +93,7 @@ export const startComparison = (
   shop: ShopParts,
   live: ShopParts,
 ): { compared: Promise<Comparison>; stop: () => void } => {
-  const worker = new Worker(new URL('./auditor.worker.ts', window.location.href));
+  const worker = newWorker();
   const compared = wrap<Auditor>(worker)
     .compare(shop, live)
     .finally(() => worker.terminate());

@@ -44,24 +44,30 @@ const Running = ({ run }: { run: AuditRun }) => {
   const style = useStyles(styles);
   if (run.fault !== null)
     return (
-      <Text style={[style.note, style.grave]} role="alert">
-        The audit could not be made: {run.fault}
-      </Text>
+      <View style={style.run}>
+        <Text style={[style.note, style.grave]} role="alert">
+          The search for problems failed: {run.fault}
+        </Text>
+        <TextAction label="Try again" onPress={run.again} />
+      </View>
     );
   if (run.stopped) {
     return (
       <View style={style.run}>
-        <Text style={style.aside}>Stopped. What is listed is from the last audit.</Text>
-        <TextAction label="Audit again" onPress={run.again} />
+        <Text style={style.aside}>Stopped. The list is as it was before your last change.</Text>
+        <TextAction label="Look again" onPress={run.again} />
       </View>
     );
   }
-  if (run.share === null) return null;
+  if (run.progress === null) return null;
+  const { done, all, place } = run.progress;
   return (
     <View style={style.run}>
-      <Text style={style.aside}>Judging every place and order, {Math.round(run.share * 100)} %</Text>
+      <Text style={style.aside}>
+        Looking for problems: {place}, {done + 1} of {all}
+      </Text>
       <View style={style.bar}>
-        <Progress label="How far the audit is" share={run.share} />
+        <Progress label="How far the search for problems is" share={done / all} />
       </View>
       <TextAction label="Stop" onPress={run.stop} />
     </View>

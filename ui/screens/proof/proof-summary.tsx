@@ -109,7 +109,9 @@ const Errata = () => {
   return (
     <View>
       <Section title="Errata" />
-      {audit.share !== null && !isDone ? <Text style={style.none}>The draft is audited …</Text> : null}
+      {!isDone && !audit.stopped && audit.fault === null ? (
+        <Text style={style.none}>Looking for problems …</Text>
+      ) : null}
       {isDone && counts.length === 0 ? <Text style={style.none}>The audit finds no fault.</Text> : null}
       {counts.map(({ gravity, count }) => (
         <Text

@@ -9,7 +9,7 @@ import { selectBook } from '../../state/selectors.ts';
 import { selectEditions, selectLive, selectServedBook, selectServesLive } from '../../state/served.ts';
 import { shopServed } from '../../state/session.ts';
 import { editionKey, loadEditions, writeEdition } from '../../state/storage/load-editions.ts';
-import type { AppStore } from '../../state/store.ts';
+import type { AppStore, RootState } from '../../state/store.ts';
 import { goTo } from '../../testing/router.ts';
 import { makeShelf } from '../../testing/shelf.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
@@ -23,7 +23,7 @@ jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 
 /** A few of the errata an audit may find, by what the shop is; what an audit finds is tried in the core. */
-const mockErrata = ({ book }: ShopParts): Erratum[] => {
+const mockErrata = ({ book }: Pick<ShopParts, 'book'>): Erratum[] => {
   const hasExpress = book?.rates?.some(
     ({ serviceId, zoneId }) => serviceId === 'express' && zoneId === 'central',
   );
@@ -66,7 +66,11 @@ const mockCompare = (shop: ShopParts, live: ShopParts): Comparison =>
 
 /** In place of the worker. */
 jest.mock('../../workers/start-audit.ts', () => ({
-  startAudit: (shop: ShopParts) => ({ errata: Promise.resolve(mockErrata(shop)), stop: () => undefined }),
+  auditDraft: ({ draft: { workbook } }: RootState) => ({
+    errata: Promise.resolve(mockErrata(workbook)),
+    stop: () => undefined,
+  }),
+  auditOnce: (shop: ShopParts) => ({ errata: Promise.resolve(mockErrata(shop)), stop: () => undefined }),
   startComparison: (shop: ShopParts, live: ShopParts) => ({
     compared: Promise.resolve().then(() => mockCompare(shop, live)),
     stop: () => undefined,
@@ -135,6 +139,7 @@ describe('publishing', () => {
     fireEvent.press(screen.getByText('Make it the draft again'));
     expect(selectBook(store.getState()).adjustments.map(({ id }) => id)).not.toContain('heavy-pots');
     expect(selectLive(store.getState())?.number).toBe(2);
+    await settle();
   });
 });
 

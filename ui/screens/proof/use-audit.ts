@@ -1,16 +1,18 @@
 import { useCallback, useEffect, useState } from 'react';
+import type { AuditProgress } from '../../../core/audit/audit.ts';
 import { auditCame } from '../../state/proof.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store.ts';
-import { startAudit } from '../../workers/start-audit.ts';
-import { changedParts, NOTHING_HELD } from '../../workers/shop-parts.ts';
+import { auditDraft } from '../../workers/start-audit.ts';
 
 /** Edits that follow each other within this time are audited together. */
-const PAUSE_MS = 500;
+const PAUSE_MS = 20;
+/** An audit that is done sooner says nothing of how far it is. */
+const QUIET_MS = 400;
 
 export interface AuditRun {
-  /** How far the audit that runs now is, from 0 to 1; null while none runs. */
-  share: number | null;
+  /** How far the audit that runs now is; null while none runs, or has only just begun. */
+  progress: AuditProgress | null;
   /** Whether it was stopped by hand; the next change or `again` starts it anew. */
   stopped: boolean;
   fault: string | null;
@@ -27,7 +29,7 @@ export const useAudit = (on: string): AuditRun => {
   const isDone = useAppSelector(
     ({ proof: { audit } }) => audit?.book === book && audit.catalogue === catalogue,
   );
-  const [share, setShare] = useState<number | null>(null);
+  const [progress, setProgress] = useState<AuditProgress | null>(null);
   const [stopped, setStopped] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
   const [tries, setTries] = useState(0);
@@ -36,14 +38,18 @@ export const useAudit = (on: string): AuditRun => {
     if (isDone || stopped) return undefined;
     let stop = (): void => undefined;
     const timer = setTimeout(() => {
-      const { orders: _, trials: __, ...shop } = changedParts(store.getState(), NOTHING_HELD);
-      setShare(0);
-      const work = startAudit(shop, on, setShare);
+      const begun = performance.now();
+      const tell = (now: AuditProgress): void => {
+        if (performance.now() - begun > QUIET_MS) setProgress(now);
+      };
+      const state = store.getState();
+      const { workbook } = state.draft;
+      const work = auditDraft(state, on, tell);
       stop = work.stop;
       work.errata.then(
         (errata) => {
-          setShare(null);
-          dispatch(auditCame({ errata, book, catalogue }));
+          setFault(null);
+          if (errata) dispatch(auditCame({ errata, book: workbook.book, catalogue: workbook.catalogue }));
         },
         (error: unknown) => setFault(error instanceof Error ? error.message : String(error)),
       );
@@ -51,12 +57,13 @@ export const useAudit = (on: string): AuditRun => {
     return () => {
       clearTimeout(timer);
       stop();
-      setShare(null);
+      setProgress(null);
     };
   }, [isDone, stopped, tries, book, catalogue, on, store, dispatch]);
   const again = useCallback(() => {
+    setFault(null);
     setStopped(false);
     setTries((count) => count + 1);
   }, []);
-  return { share, stopped, fault, stop: () => setStopped(true), again };
+  return { progress, stopped, fault, stop: () => setStopped(true), again };
 };

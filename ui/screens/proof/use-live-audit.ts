@@ -3,7 +3,7 @@ import { liveAuditCame } from '../../state/proof.ts';
 import { selectLive } from '../../state/served.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { startAudit } from '../../workers/start-audit.ts';
+import { auditOnce } from '../../workers/start-audit.ts';
 
 /**
  * Audits the live edition once, after the draft's own audit, so that what is new since can be told. Where it cannot be
@@ -19,9 +19,11 @@ export const useLiveAudit = (on: string): void => {
   const isAudited = useAppSelector(({ proof }) => proof.audit !== null);
   useEffect(() => {
     if (!live || isSame || !isAudited || known === live.number) return undefined;
-    const work = startAudit({ book: live.book, catalogue: live.catalogue }, on, () => undefined);
+    const work = auditOnce({ book: live.book, catalogue: live.catalogue }, on);
     work.errata.then(
-      (errata) => dispatch(liveAuditCame({ number: live.number, errata })),
+      (errata) => {
+        if (errata) dispatch(liveAuditCame({ number: live.number, errata }));
+      },
       () => undefined,
     );
     return work.stop;
