@@ -1,7 +1,5 @@
 import Papa from 'papaparse';
-import { audit } from '../core/audit/audit.ts';
 import { tableRowCells } from '../core/formats/rate-table-csv.ts';
-import type { Adjustment } from '../core/model/adjustment.ts';
 import type { RateTable } from '../core/model/price.ts';
 import { findTableRow, indexTable } from '../core/price/table.ts';
 import { compile, type CompiledBook } from '../core/quote/compile.ts';
@@ -15,6 +13,7 @@ import { demoCatalogue } from '../demo/goods.ts';
 import { demoTrials } from '../demo/trials.ts';
 import { largeBook, randomRequests } from './large-book.ts';
 import { seeded } from '../core/seeded.ts';
+import { benchAudit } from './audit.ts';
 import { benchNearby } from './nearby.ts';
 import { benchPacking } from './packing.ts';
 import { heldBy, measure, type Measured } from './measure.ts';
@@ -253,34 +252,6 @@ const benchTableIndex = async (table: RateTable): Promise<void> => {
   expect('rows and index in memory', held < 120 * 1_048_576, `${(held / 1_048_576).toFixed(0)} MB`, '120 MB');
 };
 
-/** Adjustments by weight and by customer, spread over the services. */
-const manyAdjustments = (count: number, services: number): Adjustment[] =>
-  Array.from({ length: count }, (_, at) => ({
-    id: `adjustment-${at}`,
-    name: `Adjustment ${at}`,
-    active: true,
-    when: [
-      { test: 'measure', of: 'weight', min: at * 500 },
-      ...(at % 5 === 0 ? [{ test: 'customer' as const, in: [`group-${at % 3}`] }] : []),
-    ],
-    to: { serviceIds: [`service-${at % services}`] },
-    effect: { do: 'percent', points: at % 2 === 0 ? -300 : 500, of: 'charge' },
-  }));
-
-const benchAudit = async (): Promise<void> => {
-  const demo = compile(demoBook, demoCatalogue);
-  const small = await measure(() => audit(demo, '2026-11-24'));
-  expect('audit, demo book', small.median < 150, `${small.median.toFixed(0)} ms`, '150 ms');
-  const book = { ...largeBook(200, 6, 20, 5_000), adjustments: manyAdjustments(50, 6), groups: [] };
-  const goods = demoCatalogue.goods.map(({ groupIds: _, ...good }) => good);
-  const large = compile({ ...book, rateTables: [], postalList: [] }, { ...demoCatalogue, goods });
-  const start = performance.now();
-  const errata = audit(large, '2026-11-24').length;
-  const taken = performance.now() - start;
-  print('audit, large book, errata found', String(errata), '5,000 patterns, 50 adjustments');
-  expect('audit, large book', taken < 5_000, `${(taken / 1_000).toFixed(1)} s`, '5 s');
-};
-
 const main = async (): Promise<void> => {
   console.log(`Node ${process.version}, medians of seven rounds, garbage collected between them\n`);
   const demo = await benchDemo();
@@ -289,7 +260,7 @@ const main = async (): Promise<void> => {
   await benchTables();
   benchPacking({ print, expect });
   await benchNearby(expect);
-  await benchAudit();
+  await benchAudit({ print, expect });
   await benchPeers(demo);
   if (misses > 0) {
     console.log(`\n${misses} target${misses === 1 ? '' : 's'} missed`);

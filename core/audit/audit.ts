@@ -19,7 +19,14 @@ import { oddPlaces } from './odd-places.ts';
 import { oddRates } from './odd-rates.ts';
 import { countsFrom, hasNearby } from './nearby-places.ts';
 import { oddNearby } from './odd-nearby.ts';
-import { placeClasses, reachWords, type PlaceClass, type PlacesFound } from './place-classes.ts';
+import {
+  placeClasses,
+  placesTurnOn,
+  reachWords,
+  type PlaceClass,
+  type PlacesFound,
+} from './place-classes.ts';
+import { Refused } from './refused.ts';
 import { stopFindings } from './stop-findings.ts';
 import { Stops } from './stops.ts';
 import { dayOf } from '../time/calendar.ts';
@@ -47,7 +54,7 @@ const addUnserved = (
   const quoted = quote(compiled, request);
   const { country } = place.destination;
   if (!quoted.choices.some((choice) => countsFrom(compiled, choice, country)))
-    stops.add({ place, request, quoted, isPlain: true });
+    stops.add({ place, refused: new Refused(request, quoted), isPlain: true });
 };
 
 const toErratum = (compiled: CompiledBook, finding: Finding): Erratum => {
@@ -97,11 +104,12 @@ const others = (
   on: string,
   plainest: Context,
 ): Finding[] => {
-  const { compiled } = shop;
+  const { compiled, memory } = shop;
+  const { book } = compiled;
   return [
-    ...oddRates(compiled.book),
-    ...oddPlaces(compiled.book, deciding),
-    ...oddLists(compiled.book, on),
+    ...oddRates(book),
+    ...memory.kept('odd-places', [book.zones, deciding], () => oddPlaces(book, deciding)),
+    ...oddLists(book, on),
     ...oddCarriers(compiled, classes, plainest),
     ...limitsWithoutGoods(compiled),
     ...oddBoxes(compiled),
@@ -120,7 +128,7 @@ export function* auditInSteps(
   memory: AuditMemory = new AuditMemory(),
 ): Generator<AuditProgress, Erratum[]> {
   memory.begin(compiled, on);
-  const places = placeClasses(compiled);
+  const places = memory.kept('places', placesTurnOn(compiled.book), () => placeClasses(compiled));
   const { classes } = places;
   const shop = judgedShop(compiled, on, memory);
   const [plainest] = shop.contextsFor([]);

@@ -2,6 +2,7 @@ import type { Adjustment } from '../model/adjustment.ts';
 import type { Good } from '../model/good.ts';
 import { volumeOf } from '../pack/cuboid.ts';
 import type { CompiledBook } from '../quote/compile.ts';
+import { keptFor } from '../quote/kept-for.ts';
 import type { Basket, Thresholds } from './baskets.ts';
 
 const MEASURES = ['weight', 'subtotal', 'units', 'volume'] as const;
@@ -14,7 +15,7 @@ const stepOf = (value: number, thresholds: readonly number[]): string => {
 };
 
 /** What of a good rules tell apart besides its measures: its groups, what is not known of it, what is free. */
-const kindOf = (good: Good): string =>
+const kindOf = keptFor((good: Good): string =>
   [
     [...(good.groupIds ?? [])].sort().join('+'),
     good.weight === undefined ? 'w' : '',
@@ -23,7 +24,8 @@ const kindOf = (good: Good): string =>
     good.shippingPrice === undefined ? 'p' : good.shippingPrice === 0 ? '0' : '',
     good.packsAlone ? 'a' : '',
     good.onceFee ? 'o' : '',
-  ].join('/');
+  ].join('/'),
+);
 
 /**
  * Tells orders apart as far as the thresholds of some rules do: two orders of one cell pass the same thresholds with goods

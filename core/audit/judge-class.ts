@@ -8,7 +8,7 @@ import type { Where } from './finding.ts';
 import type { Findings } from './findings.ts';
 import { isAreaForAll, isForAll, isPickupForAll } from './for-all.ts';
 import { Judge } from './judge.ts';
-import type { JudgedShop, KeyedContext } from './judged-shop.ts';
+import type { JudgedShop, KeyedBasket, KeyedContext } from './judged-shop.ts';
 import type { Outcome } from './memory.ts';
 import { areasOf, isNear } from './nearby-places.ts';
 import { reachWords, type PlaceClass } from './place-classes.ts';
@@ -45,20 +45,20 @@ export const fewOf = (baskets: readonly Basket[], probes: readonly Good[]): Bask
   });
 };
 
-const isOne = ({ lines, discount }: Basket): boolean =>
+const isOneUnit = ({ lines, discount }: Basket): boolean =>
   discount === undefined && lines.length === 1 && lines[0]?.quantity === 1;
 
 const judgeAll = (
   judge: Judge,
-  baskets: readonly Basket[],
-  few: readonly Basket[],
+  baskets: readonly KeyedBasket[],
+  few: readonly KeyedBasket[],
   contexts: readonly KeyedContext[],
 ): void => {
   const inAll = baskets.length * contexts.length <= MOST_EACH ? baskets : few;
   contexts.forEach((context, at) => {
     const isPlain = at === 0;
-    for (const basket of isPlain ? baskets : inAll)
-      judge.judge(basket, context, { isPlain, asksCarriers: isPlain && isOne(basket) });
+    for (const keyed of isPlain ? baskets : inAll)
+      judge.judge(keyed, context, { isPlain, asksCarriers: isPlain && isOneUnit(keyed.basket) });
   });
 };
 
@@ -81,14 +81,15 @@ const isSettled = ({ compiled, steady }: JudgedShop, place: PlaceClass): boolean
 
 /** One unit of each good, and of the rest one order for each way in which the thresholds are passed. */
 const distinct = (
-  compiled: CompiledBook,
+  { compiled, memory }: JudgedShop,
   baskets: readonly Basket[],
   thresholds: Thresholds,
   adjustments: readonly Adjustment[],
-): Basket[] => {
-  const ones = baskets.filter(isOne);
-  const more = baskets.filter((basket) => !isOne(basket));
-  return [...ones, ...oneEach(more, cellsOf(compiled, thresholds, adjustments))];
+): KeyedBasket[] => {
+  const ones = baskets.filter(isOneUnit);
+  const more = baskets.filter((basket) => !isOneUnit(basket));
+  const each = [...ones, ...oneEach(more, cellsOf(compiled, thresholds, adjustments))];
+  return each.map((basket) => ({ basket, key: memory.keyOf(basket) }));
 };
 
 const judged = (shop: JudgedShop, place: PlaceClass, judge: Judge): Outcome => {
@@ -98,8 +99,8 @@ const judged = (shop: JudgedShop, place: PlaceClass, judge: Judge): Outcome => {
   const rules = [...ratesIn(compiled, zoneOf(place)), ...nearbyRules(compiled, place)];
   const thresholds = thresholdsOf(compiled, rules, adjustments);
   const whole = basketsFor(compiled, probes, thresholds);
-  const few = distinct(compiled, fewOf(whole, probes), thresholds, adjustments);
-  judgeAll(judge, distinct(compiled, whole, thresholds, adjustments), few, contexts);
+  const few = distinct(shop, fewOf(whole, probes), thresholds, adjustments);
+  judgeAll(judge, distinct(shop, whole, thresholds, adjustments), few, contexts);
   for (const [at, context] of (mixes ? contexts.slice(0, MOST_MIXED) : []).entries())
     for (const mix of mixes ?? []) judge.judge(mix, context, { isPlain: at === 0, asksCarriers: at === 0 });
   return judge.outcome;
@@ -114,7 +115,8 @@ const outcomeOf = (shop: JudgedShop, place: PlaceClass): Outcome => {
     .map(({ key }) => key)
     .join()}`;
   if (known.whole?.of === of) return known.whole.outcome;
-  const judge = new Judge(shop, place, known.verdicts);
+  const hasCarriers = ratesIn(compiled, zoneOf(place)).some(({ price }) => price.kind === 'carrier');
+  const judge = new Judge(shop, place, hasCarriers, known.verdicts);
   const outcome = judged(shop, place, judge);
   Object.assign(known, { whole: { of, outcome }, verdicts: judge.verdicts });
   return outcome;

@@ -1,8 +1,10 @@
 import type { Destination } from '../model/place.ts';
 import type { QuoteRequest } from '../model/request.ts';
+import type { CompiledBook } from '../quote/compile.ts';
 import type { CompiledArea } from '../quote/nearby.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
 import { basketsFor, thresholdsOf } from './baskets.ts';
+import { cellsOf, oneEach } from './cells.ts';
 import { leaksIn } from './causes.ts';
 import type { Finding } from './finding.ts';
 import { Findings } from './findings.ts';
@@ -11,8 +13,11 @@ import { isCharged } from './judge.ts';
 import type { JudgedShop } from './judged-shop.ts';
 import { addressesIn } from './nearby-places.ts';
 
+/** A shop that only delivers, so that nothing else is worked out. */
+const deliveriesOf = (compiled: CompiledBook): CompiledBook => ({ ...compiled, services: [], pickups: [] });
+
 /** What deliveries of an area cost on one order: whether any of them leaks. */
-const leaksOf = ({ compiled }: JudgedShop, { area }: CompiledArea, example: QuoteRequest): Finding[] => {
+const leaksOf = (compiled: CompiledBook, { area }: CompiledArea, example: QuoteRequest): Finding[] => {
   if (requestFaults(compiled, example).length > 0) return [];
   return quote(compiled, example, [])
     .choices.filter(({ kind, id }) => kind === 'delivery' && id.startsWith(`${area.id}:`))
@@ -32,11 +37,13 @@ const judged = (shop: JudgedShop, area: CompiledArea, destination: Destination):
   const { price, freeFrom, minSubtotal, limits } = area.area;
   const adjustments = compiled.adjustments.map(({ adjustment }) => adjustment);
   const thresholds = thresholdsOf(compiled, [{ price, freeFrom, minSubtotal, limits }], adjustments);
-  const few = fewOf(basketsFor(compiled, probes, thresholds), probes);
+  const cellOf = cellsOf(compiled, thresholds, adjustments);
+  const few = oneEach(fewOf(basketsFor(compiled, probes, thresholds), probes), cellOf);
   const leaks = new Findings();
+  const delivering = deliveriesOf(compiled);
   for (const { context } of shop.contextsFor(adjustments))
     for (const basket of few)
-      for (const leak of leaksOf(shop, area, { destination, ...basket, ...context })) leaks.add(leak);
+      for (const leak of leaksOf(delivering, area, { destination, ...basket, ...context })) leaks.add(leak);
   return leaks.all;
 };
 

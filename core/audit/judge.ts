@@ -4,14 +4,13 @@ import type { QuoteRequest } from '../model/request.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { carrierQuestions } from '../quote/questions.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
-import type { Basket } from './baskets.ts';
 import { leaksIn } from './causes.ts';
 import { Findings } from './findings.ts';
-import type { JudgedShop, KeyedContext } from './judged-shop.ts';
+import type { JudgedShop, KeyedBasket, KeyedContext } from './judged-shop.ts';
 import type { Outcome, Verdict } from './memory.ts';
 import { countsFrom } from './nearby-places.ts';
 import { reachWords, type PlaceClass } from './place-classes.ts';
-import { refusalKey, unitsOf, type Stopped } from './stops.ts';
+import { refusalKey, Refused, unitsOf } from './refused.ts';
 
 /** Whether an order has a good that is not free of charge. */
 export const isCharged = ({ goods }: CompiledBook, { lines }: QuoteRequest): boolean =>
@@ -28,7 +27,7 @@ const CLEAR: Verdict = { stopped: null, leaks: [] };
 /** Judges orders to one class of places, and keeps what it finds; what is known of an order is not judged again. */
 export class Judge {
   readonly #answers = new Map<string, readonly CarrierAnswer[]>();
-  readonly #stops = new Map<string, Omit<Stopped, 'place'>>();
+  readonly #stops = new Map<string, { refused: Refused; isPlain: boolean }>();
   readonly #leaks = new Findings();
   /** What is said of each order now. */
   readonly verdicts = new Map<string, Verdict>();
@@ -36,6 +35,8 @@ export class Judge {
   constructor(
     private readonly shop: JudgedShop,
     private readonly place: PlaceClass,
+    /** Whether carriers price any rate there. */
+    private readonly hasCarriers: boolean,
     /** What audits before said of orders to the class. */
     private readonly before: ReadonlyMap<string, Verdict>,
   ) {}
@@ -44,33 +45,39 @@ export class Judge {
     return { stops: [...this.#stops.values()], leaks: this.#leaks.all };
   }
 
-  judge(basket: Basket, { context, key: contextKey }: KeyedContext, { isPlain, asksCarriers }: Manner): void {
+  judge({ basket, key: goods }: KeyedBasket, { context, key: by }: KeyedContext, manner: Manner): void {
     const { place, before, verdicts, shop } = this;
-    const basketKey = shop.memory.keyOf(basket.lines, basket.discount);
-    const key = `${basketKey}${asksCarriers ? '!' : ''}${contextKey}`;
+    const { isPlain, asksCarriers } = manner;
+    const key = `${goods}${asksCarriers ? '!' : ''}${by}`;
     const known = before.get(key);
     if (known) verdicts.set(key, known);
     if (known === CLEAR) return;
     const destination = shop.far ? { ...place.destination, point: shop.far } : place.destination;
     const request: QuoteRequest = { destination, ...basket, ...context };
-    const verdict = known ?? this.#verdictOf(request, asksCarriers);
+    const made = known ? null : this.#verdictOf(request, asksCarriers);
+    const verdict = known ?? made?.verdict ?? CLEAR;
     verdicts.set(key, verdict);
     for (const leak of verdict.leaks)
       this.#leaks.add({ ...leak, example: request, reach: reachWords(place) });
-    if (verdict.stopped !== null) this.#stop(verdict.stopped, request, isPlain);
+    if (verdict.stopped !== null) this.#stop(verdict, request, isPlain, made?.quoted);
   }
 
   /** Of orders that are refused alike the smallest stands for all. */
-  #stop(alike: string, request: QuoteRequest, isPlain: boolean): void {
+  #stop(verdict: Verdict, request: QuoteRequest, isPlain: boolean, quoted?: Quote): void {
+    const alike = verdict.stopped ?? '';
     const known = this.#stops.get(alike);
-    const isSmallest = !known || unitsOf(request) < unitsOf(known.request);
-    const order = isSmallest ? { request, quoted: this.#quotedWhole(request) } : known;
-    this.#stops.set(alike, { ...order, isPlain: isPlain || (known?.isPlain ?? false) });
+    if (known && unitsOf(request) >= unitsOf(known.refused.request)) {
+      known.isPlain ||= isPlain;
+      return;
+    }
+    verdict.shown ??= new Refused(request, quoted ?? this.#quotedWhole(request));
+    this.#stops.set(alike, { refused: verdict.shown, isPlain: isPlain || (known?.isPlain ?? false) });
   }
 
-  #verdictOf(request: QuoteRequest, asksCarriers: boolean): Verdict {
+  /** What an order tells, with the quote that says so; null for one that cannot be placed. */
+  #verdictOf(request: QuoteRequest, asksCarriers: boolean): { verdict: Verdict; quoted: Quote } | null {
     const { compiled, memory } = this.shop;
-    if (requestFaults(compiled, request).length > 0) return CLEAR;
+    if (requestFaults(compiled, request).length > 0) return null;
     memory.judged += 1;
     const quoted = this.#quoted(request, asksCarriers);
     const isTaken = this.#isTaken(quoted);
@@ -80,8 +87,8 @@ export class Judge {
         detail: { name: choice.name },
       })),
     );
-    if (isTaken && leaks.length === 0) return CLEAR;
-    return { stopped: isTaken ? null : refusalKey(request, quoted), leaks };
+    if (isTaken && leaks.length === 0) return { verdict: CLEAR, quoted };
+    return { verdict: { stopped: isTaken ? null : refusalKey(request, quoted), leaks }, quoted };
   }
 
   #isTaken({ choices }: Quote): boolean {
@@ -91,7 +98,7 @@ export class Judge {
 
   /** Carriers are asked about orders that nothing else takes; for the rest only where `asksCarriers` says so. */
   #quoted(request: QuoteRequest, asksCarriers: boolean): Quote {
-    if (asksCarriers) return this.#quotedWhole(request);
+    if (asksCarriers || !this.hasCarriers) return this.#quotedWhole(request);
     const quoted = quote(this.shop.unasked, request);
     return this.#isTaken(quoted) ? quoted : this.#quotedWhole(request);
   }

@@ -15,6 +15,12 @@ export interface KeyedContext {
   key: string;
 }
 
+/** Goods and a discount, with a text that tells them from others. */
+export interface KeyedBasket {
+  basket: Basket;
+  key: string;
+}
+
 /** A shop made ready for its orders to be judged. */
 export interface JudgedShop {
   compiled: CompiledBook;
@@ -22,7 +28,7 @@ export interface JudgedShop {
   contextsFor: (adjustments: readonly Adjustment[]) => readonly KeyedContext[];
   probes: readonly Good[];
   /** Every mix of a catalogue that is small enough; null where it is not. */
-  mixes: readonly Basket[] | null;
+  mixes: readonly KeyedBasket[] | null;
   /** A point that no area that is drawn holds, and that is too far for every pickup point with a greatest distance. */
   far: NonNullable<Destination['point']> | null;
   /** The same book without the rates that carriers price. */
@@ -37,26 +43,40 @@ const withoutCarriers = ({ book, goods }: CompiledBook): CompiledBook => {
   return compile({ ...book, rates }, { goods: [...goods.values()] });
 };
 
-const keyedContexts = (compiled: CompiledBook, on: string): JudgedShop['contextsFor'] => {
+const keyedContexts = (
+  compiled: CompiledBook,
+  on: string,
+  memory: AuditMemory,
+): JudgedShop['contextsFor'] => {
   const known = new Map<string, readonly KeyedContext[]>();
   return (adjustments) => {
     const key = adjustments.map(({ id }) => id).join('|');
     const made =
       known.get(key) ??
-      contextsOf(compiled, on, adjustments).map((context) => ({ context, key: JSON.stringify(context) }));
+      contextsOf(compiled, on, adjustments).map((context) => ({ context, key: memory.contextKey(context) }));
     known.set(key, made);
     return made;
   };
 };
 
+const mixesOf = ({ goods }: CompiledBook, memory: AuditMemory): readonly KeyedBasket[] | null => {
+  const mixes = allMixes([...goods.values()].filter(({ fulfilment }) => fulfilment === 'physical'));
+  return mixes && mixes.map((basket) => ({ basket, key: memory.keyOf(basket) }));
+};
+
 /** A shop made ready to be judged from a day on (YYYY-MM-DD), with what audits before found. */
-export const judgedShop = (compiled: CompiledBook, on: string, memory: AuditMemory): JudgedShop => ({
-  compiled,
-  contextsFor: keyedContexts(compiled, on),
-  probes: probesOf([...compiled.goods.values()]),
-  mixes: allMixes([...compiled.goods.values()].filter(({ fulfilment }) => fulfilment === 'physical')),
-  far: farPoint(compiled),
-  unasked: withoutCarriers(compiled),
-  steady: steadyTimes(compiled, dayOf(on)),
-  memory,
-});
+export const judgedShop = (compiled: CompiledBook, on: string, memory: AuditMemory): JudgedShop => {
+  const { book } = compiled;
+  return {
+    compiled,
+    contextsFor: keyedContexts(compiled, on, memory),
+    probes: probesOf([...compiled.goods.values()]),
+    mixes: mixesOf(compiled, memory),
+    far: farPoint(compiled),
+    unasked: withoutCarriers(compiled),
+    steady: memory.kept('steady', [on, book.store, book.locations, book.areas, book.pickups], () =>
+      steadyTimes(compiled, dayOf(on)),
+    ),
+    memory,
+  };
+};

@@ -1,4 +1,3 @@
-import { answersAtOnce } from '../../carriers/stand-ins.ts';
 import { demoBook } from '../../demo/book.ts';
 import { demoCatalogue } from '../../demo/goods.ts';
 import type { Book } from '../model/book.ts';
@@ -17,9 +16,9 @@ interface Shop {
 /** The demo with few enough products for many audits. */
 const DEMO: Shop = {
   book: demoBook,
-  catalogue: { ...demoCatalogue, goods: demoCatalogue.goods.filter((_, at) => at % 3 === 0) },
+  catalogue: { ...demoCatalogue, goods: demoCatalogue.goods.filter((_, at) => at % 4 === 0) },
 };
-const compiledOf = ({ book, catalogue }: Shop) => compile(book, catalogue, answersAtOnce);
+const compiledOf = ({ book, catalogue }: Shop) => compile(book, catalogue);
 
 const inBook =
   (change: (book: Book) => Partial<Book>) =>

@@ -6,21 +6,24 @@ import { askPostalList } from '../place/postal-list.ts';
 import { tableRowsAt } from '../price/table.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { tableIndexOf } from '../quote/pricing.ts';
+import type { Basket } from './baskets.ts';
 import type { Finding } from './finding.ts';
 import { areasOf, farPoint } from './nearby-places.ts';
 import type { PlaceClass } from './place-classes.ts';
 import { relevantTo } from './relevant.ts';
-import type { Stopped } from './stops.ts';
+import type { Refused } from './refused.ts';
 
 /** What one order told: what tells it from others where nothing takes it, and the charges that leak. */
 export interface Verdict {
   stopped: string | null;
   leaks: readonly Pick<Finding, 'code' | 'where' | 'detail'>[];
+  /** The order with its quote, where it stands for those that are refused alike. */
+  shown?: Refused;
 }
 
 /** What judging a class of places told: an order for each way in which nothing takes some, and the charges that leak. */
 export interface Outcome {
-  stops: readonly Omit<Stopped, 'place'>[];
+  stops: readonly { refused: Refused; isPlain: boolean }[];
   leaks: readonly Finding[];
 }
 
@@ -55,6 +58,8 @@ export class AuditMemory {
   #classes = new Map<string, ClassMemory>();
   #seen = new Map<string, ClassMemory>();
   #goods = new Map<string, Version>();
+  #works = new Map<string, { of: readonly unknown[]; value: unknown }>();
+  #contexts = new Map<string, string>();
   #versions = 0;
   #shared = '';
   /** So many orders were quoted since it was made; those that were known are not counted. */
@@ -93,8 +98,26 @@ export class AuditMemory {
     return this.#take(`${area} ${JSON.stringify(address)}`, rules);
   }
 
+  /** The outcome of some work, kept under a name until one of the things it turns on is another. */
+  kept<T>(name: string, of: readonly unknown[], work: () => T): T {
+    const known = this.#works.get(name);
+    if (known && known.of.length === of.length && known.of.every((one, at) => Object.is(one, of[at])))
+      return known.value as T;
+    const value = work();
+    this.#works.set(name, { of, value });
+    return value;
+  }
+
+  /** A short text for a context, that tells it from others. */
+  contextKey(context: object): string {
+    const text = JSON.stringify(context);
+    const known = this.#contexts.get(text) ?? `@${this.#contexts.size}`;
+    this.#contexts.set(text, known);
+    return known;
+  }
+
   /** Tells goods and discounts apart, and a good from what it was before it was edited. */
-  keyOf(lines: readonly { sku: string; quantity: number }[], discount: number | undefined): string {
+  keyOf({ lines, discount }: Basket): string {
     let key = discount === undefined ? '' : `${discount}-`;
     for (const { sku, quantity } of lines) key += `${this.#goods.get(sku)?.version ?? sku}x${quantity},`;
     return key;

@@ -154,12 +154,11 @@ const pickupMend = (withheld: Withheld): Mend =>
 const LIMITS = ['above-limit', 'below-limit', 'below-minimum', ...GAPS];
 
 /** The rate of a refusal; of one carrier service the id says the rate before the colon. */
-const rateIdOf = ({ book }: CompiledBook, { id }: Withheld): string =>
-  book.rates.find((rate) => id === rate.id || id.startsWith(`${rate.id}:`))?.id ?? id;
+const rateIdOf = ({ id }: Withheld): string => id.split(':')[0] ?? id;
 
-const limitMend = (compiled: CompiledBook, withheld: Withheld): Mend => {
+const limitMend = (withheld: Withheld): Mend => {
   if (withheld.kind === 'delivery') return areaMend(withheld, withheld.id.split(':')[0] ?? '');
-  return withheld.kind === 'pickup' ? pickupMend(withheld) : rateMend(withheld, rateIdOf(compiled, withheld));
+  return withheld.kind === 'pickup' ? pickupMend(withheld) : rateMend(withheld, rateIdOf(withheld));
 };
 
 const accountOf = ({ book }: CompiledBook, rateId: string): string | undefined => {
@@ -183,10 +182,10 @@ const mendsFor = (compiled: CompiledBook, request: QuoteRequest, withheld: Withh
     ];
   if (code === 'goods-not-allowed') return [groupMend(from.id)];
   if (code === 'carrier-none' || code === 'carrier-error') {
-    const account = accountOf(compiled, rateIdOf(compiled, withheld));
+    const account = accountOf(compiled, rateIdOf(withheld));
     return account === undefined ? [] : [carrierMend(account)];
   }
-  return LIMITS.includes(code) ? [limitMend(compiled, withheld)] : [];
+  return LIMITS.includes(code) ? [limitMend(withheld)] : [];
 };
 
 /** The rules that an order's refusals name, each once, in the order in which causes are looked for. */

@@ -1,3 +1,4 @@
+import type { Book } from '../model/book.ts';
 import type { Region } from '../model/place.ts';
 import type { RateTable } from '../model/price.ts';
 import { areasAt, bestAreas } from '../place/area-index.ts';
@@ -145,6 +146,25 @@ export interface PlacesFound {
   /** The entries that decide some place, as 'zone id/entry'. */
   deciding: ReadonlySet<string>;
 }
+
+/** All that the classes of places of a book turn on: while each of these is the same, they are. */
+export const placesTurnOn = ({ zones, rates, adjustments, ...book }: Book): unknown[] => [
+  zones,
+  book.store.sellsTo,
+  book.store.unlistedPostalCodes,
+  book.postalList,
+  book.rateTables,
+  book.areas,
+  book.services,
+  rates
+    .flatMap(({ id, serviceId, zoneId, price }) =>
+      price.kind === 'table' ? [`${id} ${serviceId} ${zoneId} ${price.tableId}`] : [],
+    )
+    .join('|'),
+  JSON.stringify(
+    adjustments.flatMap(({ when }) => when.flatMap((one) => (one.test === 'destination' ? [one.in] : []))),
+  ),
+];
 
 /**
  * The places of the world cut into classes that a book tells apart: every country, subdivision and postal

@@ -1,12 +1,10 @@
 import type { Quote } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { compile, type CompiledBook } from '../quote/compile.ts';
-import { quote } from '../quote/quote.ts';
 import type { FindingCode, Where } from './finding.ts';
-import { inParts } from './in-parts.ts';
-import { mendKey, mendsOf, type Mend, type Shop } from './mends.ts';
-import { countsFrom } from './nearby-places.ts';
+import { mendKey, type Mend, type Shop } from './mends.ts';
 import type { PlaceClass } from './place-classes.ts';
+import { isOneUnit, refusalKey, skusOf, unitsOf, type Refused } from './refused.ts';
 import { unservedCause } from './unserved.ts';
 
 /** A cause for which orders have no choice, with all that was seen of it. */
@@ -35,29 +33,12 @@ type Explained = Pick<Stop, 'code' | 'where' | 'parts'> | 'follows';
 /** An order that has no choice. */
 export interface Stopped {
   place: PlaceClass;
-  request: QuoteRequest;
-  quoted: Quote;
+  refused: Refused;
   isPlain: boolean;
 }
 
 const BELOW: readonly string[] = ['below-limit', 'below-minimum', 'below-first-step'];
 const NOT_OFFERED = ['no-rate', 'rate-off', 'channel'];
-
-/** How many units are ordered. */
-export const unitsOf = ({ lines }: QuoteRequest): number =>
-  lines.reduce((sum, { quantity }) => sum + quantity, 0);
-
-/** Whether an order is of one unit of one good, without a discount. */
-export const isOneUnit = (request: QuoteRequest): boolean =>
-  request.discount === undefined && request.lines.length === 1 && unitsOf(request) === 1;
-
-const skusOf = ({ lines }: QuoteRequest): string => lines.map(({ sku }) => sku).join(' ');
-
-/** Tells orders apart by their goods and by all that was refused. */
-export const refusalKey = (request: QuoteRequest, { withheld }: Quote): string => {
-  const refusals = withheld.map(({ id, code, from }) => `${id} ${code} ${from.kind} ${from.id}`);
-  return `${skusOf(request)}|${refusals.join('|')}`;
-};
 
 /** To part an order takes far longer than to quote it: so many are tried in vain. */
 const MOST_IN_VAIN = 200;
@@ -81,7 +62,8 @@ export class Stops {
 
   /** Takes an order that has no choice; orders that are alike in all that was refused are explained once. */
   add(stopped: Stopped): void {
-    const { place, request, quoted } = stopped;
+    const { place, refused } = stopped;
+    const { request, quoted } = refused;
     const zone = zoneKey(place);
     const alike = `${zone}|${refusalKey(request, quoted)}`;
     const known = this.#explained.get(alike);
@@ -95,7 +77,7 @@ export class Stops {
   #put(
     key: string,
     explained: Exclude<Explained, 'follows'>,
-    { place, request, quoted, isPlain }: Stopped,
+    { place, refused: { request, quoted }, isPlain }: Stopped,
   ): void {
     const units = unitsOf(request);
     const stop = this.#found.get(key) ?? {
@@ -119,20 +101,20 @@ export class Stops {
     stop.alone.set(line.sku, places.add(place));
   }
 
-  #explain(stopped: Stopped): Explained {
-    const { place, request, quoted } = stopped;
+  #explain({ place, refused }: Stopped): Explained {
+    const { request, quoted } = refused;
     if (this.#lacksFigure(place, request)) return 'follows';
-    const mends = mendsOf(this.compiled, request, quoted).sort(
+    const mends = [...refused.mends(this.compiled)].sort(
       (a, b) => a.rank - b.rank || Number(this.#isKnown(b)) - Number(this.#isKnown(a)),
     );
-    const mend = mends.find((one) => this.#restores([one], request));
-    if (mend) return this.#byMend(mend, request);
-    if (this.#follows(place, request, mends)) return 'follows';
+    const mend = mends.find((one) => this.#restores([one], refused));
+    if (mend) return this.#byMend(mend, refused);
+    if (this.#follows(place, refused, mends)) return 'follows';
     if (!place.zone || !place.served) return { ...unservedCause(this.compiled, place, quoted), parts: null };
     const where: Where = { kind: 'zone', id: place.zone.zone.id };
     if (shippingRefusals(quoted).every((code) => NOT_OFFERED.includes(code)))
       return { code: 'zone-without-rate', where: [where], parts: null };
-    const parts = this.#parts(request);
+    const parts = this.#parts(refused);
     if (parts !== null) return { code: 'only-in-parts', where: [where], parts };
     return { code: isOneUnit(request) ? 'goods-not-sent' : 'no-choice', where: [where], parts: null };
   }
@@ -141,9 +123,9 @@ export class Stops {
     return this.#found.has(mendKey(mend));
   }
 
-  #byMend(mend: Mend, request: QuoteRequest): Exclude<Explained, 'follows'> {
+  #byMend(mend: Mend, refused: Refused): Exclude<Explained, 'follows'> {
     const known = this.#found.get(mendKey(mend));
-    const parts = known ? null : this.#parts(request);
+    const parts = known ? null : this.#parts(refused);
     return {
       code: known?.code ?? (parts === null ? mend.code : 'only-in-parts'),
       where: [mend.cause],
@@ -161,15 +143,16 @@ export class Stops {
    * Whether an order only follows from what is told already: a good in it cannot be bought there even alone, or it has a
    * choice once all known causes that its refusals name are mended.
    */
-  #follows(place: PlaceClass, request: QuoteRequest, mends: readonly Mend[]): boolean {
+  #follows(place: PlaceClass, refused: Refused, mends: readonly Mend[]): boolean {
+    const { request } = refused;
     if (!isOneUnit(request) && request.lines.some(({ sku }) => this.#alone.has(`${zoneKey(place)}|${sku}`)))
       return true;
     const known = mends.filter((mend) => this.#isKnown(mend));
-    return known.length > 1 && this.#restores(known, request);
+    return known.length > 1 && this.#restores(known, refused);
   }
 
-  #restores(mends: readonly Mend[], request: QuoteRequest): boolean {
-    return hasChoice(this.#mended(mends), request);
+  #restores(mends: readonly Mend[], refused: Refused): boolean {
+    return refused.isRestoredBy(mends, (some) => this.#mended(some));
   }
 
   #mended(mends: readonly Mend[]): CompiledBook {
@@ -182,19 +165,13 @@ export class Stops {
     return made;
   }
 
-  #parts(request: QuoteRequest): string | null {
-    if (request.lines.length < 2 || this.#inVain >= MOST_IN_VAIN) return null;
-    const parts = inParts(this.compiled, request);
+  #parts(refused: Refused): string | null {
+    if (refused.request.lines.length < 2 || this.#inVain >= MOST_IN_VAIN) return null;
+    const parts = refused.parts(this.compiled);
     if (parts === null) this.#inVain += 1;
     return parts;
   }
 }
-
-/** Whether an order has a choice that counts for where it goes. */
-export const hasChoice = (compiled: CompiledBook, request: QuoteRequest): boolean => {
-  const country = request.destination?.country ?? '';
-  return quote(compiled, request).choices.some((choice) => countsFrom(compiled, choice, country));
-};
 
 const zoneKey = ({ zone, served, destination }: PlaceClass): string =>
   zone && served ? zone.zone.id : `-${destination.country}`;
