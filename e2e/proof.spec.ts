@@ -53,7 +53,9 @@ test('the audit finds what the demo leaves open, shows an order, leads to the ru
   await expect(page.getByRole('heading', { name: 'Parcel to West' })).toBeVisible();
 });
 
-test('what a product lacks is given where the audit says so, and the problem goes', async ({ page }) => {
+test('one value mends a problem where it is told: what is wrong is refused, what is right makes it go', async ({
+  page,
+}) => {
   await openProgram(page, '/proof?part=errata');
   const gloves = page.getByRole('button', {
     name: /^Leather gloves, one alone, cannot be bought in 8 zones/,
@@ -61,13 +63,40 @@ test('what a product lacks is given where the audit says so, and the problem goe
   await expect(gloves).toBeVisible({ timeout: 60_000 });
   const size = page.getByRole('textbox', { name: 'Size of Leather gloves' });
   await size.fill('large');
-  await page.getByRole('button', { name: 'Set the size of Leather gloves' }).click();
+  await page.getByRole('button', { name: 'Save: Size of Leather gloves' }).click();
   await expect(page.getByText('Write three sides, as 30 x 20 x 15 cm.')).toBeVisible();
   await size.fill('24 x 12 x 4 cm');
-  await page.getByRole('button', { name: 'Set the size of Leather gloves' }).click();
+  await page.getByRole('button', { name: 'Save: Size of Leather gloves' }).click();
   await expect(gloves).toBeHidden();
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect(gloves).toBeVisible();
+
+  const missing = page.getByRole('button', { name: /^Parcel has no rate in North/ });
+  await page.getByRole('textbox', { name: 'Price of Parcel to North' }).fill('38.50');
+  await page.getByRole('button', { name: 'Save: Price of Parcel to North' }).click();
+  await expect(missing).toBeHidden();
+  const heavy = page.getByRole('button', { name: /^Some orders above 450 kg cannot be bought in West/ });
+  await heavy.click();
+  await expect(page.getByPlaceholder('now 450 kg')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Pallet to West takes up to' }).fill('600 kg');
+  await page.getByRole('button', { name: 'Save: Pallet to West takes up to' }).click();
+  await expect(page.getByText(/^Some orders above 600 kg cannot be bought in West/)).toBeVisible();
+});
+
+test('a problem offers the repairs that were found to work, with what they change, and undo takes them back', async ({
+  page,
+}) => {
+  await openProgram(page, '/proof?part=errata');
+  const frost = page.getByRole('button', { name: /^“Frost on the road”: Live plants/ });
+  await frost.click({ timeout: 60_000 });
+  const repairs = page.getByRole('list', { name: 'What would mend it' });
+  await expect(repairs).toContainText(
+    'Heather to Winnipeg in the frost: gains Parcel and Express, two days.',
+  );
+  await repairs.getByRole('button', { name: 'Switch off “Frost on the road”' }).click();
+  await expect(frost).toBeHidden();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(frost).toBeVisible();
 });
 
 test('a draft is published with a note, serves the shop, and an edition is gone back to', async ({

@@ -79,6 +79,19 @@ export class AuditMemory {
     this.goodsKey = [...this.#goods.values()].map(({ version }) => version).join();
   }
 
+  /** A memory of the same, for a shop that is only tried: what it finds is not remembered here. */
+  fork(): AuditMemory {
+    const fork = new AuditMemory();
+    fork.#texts = this.#texts;
+    fork.#contexts = new Map(this.#contexts);
+    fork.#works = new Map(this.#works);
+    fork.#classes = new Map([...this.#classes].map(([key, known]) => [key, { ...known }]));
+    fork.#goods = this.#goods;
+    fork.#versions = this.#versions;
+    fork.#shared = this.#shared;
+    return fork;
+  }
+
   /** Ends an audit: what it did not ask for is forgotten. */
   end(): void {
     this.#classes = this.#seen;

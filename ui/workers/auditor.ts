@@ -4,8 +4,10 @@ import { AuditMemory } from '../../core/audit/memory.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Erratum } from '../../core/model/erratum.ts';
 import type { Catalogue } from '../../core/model/good.ts';
+import type { Trial } from '../../core/model/trial.ts';
 import { trialChanges, type TrialChange } from '../../core/publish/trial-changes.ts';
 import { compile, type CompiledBook } from '../../core/quote/compile.ts';
+import { triedRepairs, type TriedRepair, type TriedShop } from '../../core/repair/tried-repairs.ts';
 import { replay, type Replay } from '../../core/replay/replay.ts';
 import { withCatalogue, withParts, type ShopParts } from './shop-parts.ts';
 
@@ -24,6 +26,8 @@ export interface Auditor {
     onProgress: (progress: AuditProgress) => void,
   ) => Promise<Erratum[] | null>;
   stop: () => void;
+  /** The repairs of a fault that work, tried on the shop as it was audited last; null where another audit was asked for. */
+  repairs: (erratum: Erratum, trials: Trial[]) => Promise<TriedRepair[] | null>;
   /** The shop against the one that is live. */
   compare: (shop: ShopParts, live: ShopParts) => Comparison;
 }
@@ -41,6 +45,7 @@ export const makeAuditor = (): Auditor => {
   let book: Partial<Book> = {};
   let catalogue: Catalogue | null = null;
   let run = 0;
+  let audited: Omit<TriedShop, 'trials' | 'memory'> | null = null;
   return {
     audit: async (parts, on, onProgress) => {
       run += 1;
@@ -48,7 +53,9 @@ export const makeAuditor = (): Auditor => {
       book = withParts(book, parts);
       catalogue = withCatalogue(catalogue, parts);
       if (!catalogue) throw new Error('there is no shop to audit yet');
-      const steps = auditInSteps(compile(book as Book, catalogue, answersAtOnce), on, memory);
+      const shop = { book: book as Book, catalogue };
+      const compiled = compile(shop.book, catalogue, answersAtOnce);
+      const steps = auditInSteps(compiled, on, memory);
       let rested = performance.now();
       let step = steps.next();
       while (!step.done) {
@@ -60,10 +67,22 @@ export const makeAuditor = (): Auditor => {
         }
         step = steps.next();
       }
+      audited = { ...shop, compiled, errata: step.value, on };
       return step.value;
     },
     stop: () => {
       run += 1;
+    },
+    repairs: async (erratum, trials) => {
+      if (!audited) return null;
+      const mine = run;
+      const found: TriedRepair[] = [];
+      for (const works of triedRepairs({ ...audited, trials, memory }, erratum)) {
+        if (works) found.push(works);
+        await breath();
+        if (run !== mine) return null;
+      }
+      return found;
     },
     compare: (shop, live) => {
       const [now, before] = [compiledOf(shop), compiledOf(live)];

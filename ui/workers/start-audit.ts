@@ -1,6 +1,8 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { AuditProgress } from '../../core/audit/audit.ts';
 import type { Erratum } from '../../core/model/erratum.ts';
+import type { Trial } from '../../core/model/trial.ts';
+import type { TriedRepair } from '../../core/repair/tried-repairs.ts';
 import type { RootState } from '../state/store.ts';
 import type { Auditor, Comparison } from './auditor.ts';
 import { changedParts, heldOf, NOTHING_HELD, type Held, type ShopParts } from './shop-parts.ts';
@@ -74,6 +76,10 @@ export const auditDraft = (state: RootState, on: string, onProgress: OnProgress)
   };
   return { errata: running.errata, stop };
 };
+
+/** The repairs of a fault that work, tried on the draft as it was audited last; null where it was edited on the way. */
+export const repairsOf = async (erratum: Erratum, trials: Trial[]): Promise<TriedRepair[] | null> =>
+  desk && !desk.running ? desk.auditor.repairs(erratum, trials) : null;
 
 /** Audits a shop once, in a worker of its own. */
 export const auditOnce = (shop: ShopParts, on: string): AuditWork => {

@@ -1,7 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { acceptanceOf, causeKey, erratumKey, printOf, type Accepted } from '../../../core/audit/accepted.ts';
 import type { Erratum } from '../../../core/model/erratum.ts';
-import type { Good } from '../../../core/model/good.ts';
 import { ruleName } from '../../../core/words/erratum-sentence.ts';
 import type { Where } from '../../../core/audit/finding.ts';
 import { selectBook, selectCatalogue, selectGoods } from '../../state/selectors.ts';
@@ -23,15 +22,6 @@ export interface ErratumLine {
 
 const NONE: readonly Accepted[] = [];
 
-/** Whether what an erratum is for want of has been given since the audit. */
-const isGiven = ({ code, where: [cause] }: Erratum, goods: ReadonlyMap<string, Good>): boolean => {
-  const good = cause?.kind === 'good' ? goods.get(cause.id) : undefined;
-  return (
-    (code === 'weight-missing' && good?.weight !== undefined) ||
-    (code === 'size-missing' && good?.size !== undefined)
-  );
-};
-
 /** What the last audit found, each with its rules and whether it is accepted. */
 export const selectErrata = createSelector(
   [
@@ -44,23 +34,21 @@ export const selectErrata = createSelector(
     selectLive,
   ],
   (audit, book, catalogue, goods, accepted, known, live): ErratumLine[] =>
-    (audit?.errata ?? [])
-      .filter((erratum) => !isGiven(erratum, goods))
-      .map((erratum) => {
-        const where = causeKey(erratum);
-        const key = erratumKey(erratum);
-        return {
-          key,
-          newSince: known && known.number === live?.number && !known.keys.includes(key) ? known.number : null,
-          erratum,
-          rules: erratum.where.map((rule) => ({
-            name: ruleName(rule as Where, book, goods),
-            link: whereLink(book, rule),
-          })),
-          accepted: acceptanceOf(erratum, accepted, book, catalogue),
-          acceptance: { code: erratum.code, where, print: printOf(erratum, book, catalogue) },
-        };
-      }),
+    (audit?.errata ?? []).map((erratum) => {
+      const where = causeKey(erratum);
+      const key = erratumKey(erratum);
+      return {
+        key,
+        newSince: known && known.number === live?.number && !known.keys.includes(key) ? known.number : null,
+        erratum,
+        rules: erratum.where.map((rule) => ({
+          name: ruleName(rule as Where, book, goods),
+          link: whereLink(book, rule),
+        })),
+        accepted: acceptanceOf(erratum, accepted, book, catalogue),
+        acceptance: { code: erratum.code, where, print: printOf(erratum, book, catalogue) },
+      };
+    }),
 );
 
 export type Gravity = Erratum['gravity'];

@@ -1,19 +1,23 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import type { Erratum } from '../../../core/model/erratum.ts';
+import { askedValue } from '../../../core/repair/asked-value.ts';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit } from '../../state/draft.ts';
 import { slipOpened, told, trialChosen } from '../../state/session.ts';
-import { selectTrials } from '../../state/selectors.ts';
-import { useAppDispatch } from '../../state/store.ts';
+import { selectCompiled, selectTrials } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
 import type { ErratumLine } from './errata-selectors.ts';
 import { MendField } from './mend-field.tsx';
+import { RepairList } from './repair-list.tsx';
+import { useRepairs } from './use-repairs.ts';
 
 interface Props {
   line: ErratumLine;
@@ -98,11 +102,23 @@ const Actions = ({ line, onAccept }: { line: ErratumLine; onAccept: () => void }
   );
 };
 
+const Repairs = ({ erratum }: { erratum: Erratum }) => {
+  const style = useStyles(styles);
+  const repairs = useRepairs(erratum);
+  if (repairs === null) return <Text style={style.note}>Trying what would mend it …</Text>;
+  return <RepairList repairs={repairs} />;
+};
+
 /** One erratum: what is wrong, for whom, the order that shows it, and the rules to open. */
 export const ErratumRow = ({ line, isOpen, onPress }: Props) => {
   const style = useStyles(styles);
   const [accepting, setAccepting] = useState(false);
   const { erratum, accepted, newSince } = line;
+  const compiled = useAppSelector(selectCompiled);
+  const asked = useMemo(
+    () => (accepted ? null : askedValue({ erratum, compiled })),
+    [accepted, erratum, compiled],
+  );
   return (
     <View style={style.item} role="listitem">
       <Press role="button" aria-expanded={isOpen} onPress={onPress}>
@@ -113,13 +129,16 @@ export const ErratumRow = ({ line, isOpen, onPress }: Props) => {
           {accepted ? <Text style={style.note}>Accepted: {accepted.note}</Text> : null}
         </View>
       </Press>
-      {accepted ? null : <MendField erratum={erratum} name={line.rules[0]?.name ?? ''} />}
+      {asked && (isOpen || asked.now === undefined) ? <MendField asked={asked} /> : null}
       {isOpen ? (
         <View style={style.panel}>
           {accepting ? (
             <AcceptForm line={line} onDone={() => setAccepting(false)} />
           ) : (
-            <Actions line={line} onAccept={() => setAccepting(true)} />
+            <>
+              {accepted ? null : <Repairs erratum={erratum} />}
+              <Actions line={line} onAccept={() => setAccepting(true)} />
+            </>
           )}
         </View>
       ) : null}

@@ -1,8 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { HelperText } from 'react-native-paper';
-import type { Erratum } from '../../../core/model/erratum.ts';
-import { readMeasure, readSize } from '../../parts/readers.ts';
+import type { AskedValue } from '../../../core/repair/repair.ts';
+import { askedLabel } from '../../../core/words/repair-words.ts';
+import { measureFigure, type Speech } from '../../../core/words/figure.ts';
+import type { Read } from '../../parts/draft-field.tsx';
+import { readMeasure, readMoney, readSize } from '../../parts/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit } from '../../state/draft.ts';
@@ -11,51 +14,60 @@ import { selectSpeech } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
 const styles = {
-  row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8, paddingBottom: 10 },
-  field: { flexGrow: 1, maxWidth: 220 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', gap: 8, paddingBottom: 10 },
+  field: { flexGrow: 1, maxWidth: 320 },
 } as const;
 
-const FIGURES = { 'weight-missing': 'weight', 'size-missing': 'size' } as const;
+const EXAMPLES: Partial<Record<AskedValue['reads'], string>> = {
+  weight: '1.2 kg',
+  size: '30 x 20 x 15 cm',
+  money: '12.50',
+};
 
-/** The figure of a product that an erratum is for want of; null where it is of another kind. */
-const figureOf = ({ code }: Erratum): 'weight' | 'size' | null =>
-  code in FIGURES ? FIGURES[code as keyof typeof FIGURES] : null;
+const readerOf = (reads: AskedValue['reads'], speech: Speech): ((text: string) => Read<unknown>) => {
+  if (reads === 'size') return readSize(speech);
+  return reads === 'money' ? readMoney(speech) : readMeasure(reads, speech);
+};
 
-/** Where one value mends an erratum, the field for it: what a product weighs or measures. */
-export const MendField = ({ erratum, name }: { erratum: Erratum; name: string }) => {
+/** The value as it is now: 'now 450 kg'. */
+const nowWords = ({ now, reads }: AskedValue, speech: Speech): string | undefined => {
+  if (now === undefined || reads === 'size') return EXAMPLES[reads];
+  return `now ${measureFigure(reads === 'money' ? 'subtotal' : reads, now, speech)}`;
+};
+
+/** The field for the one value that mends a problem. */
+export const MendField = ({ asked }: { asked: AskedValue }) => {
   const dispatch = useAppDispatch();
   const speech = useAppSelector(selectSpeech);
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string | null>(null);
-  const figure = figureOf(erratum);
-  const sku = erratum.where[0]?.id;
-  if (figure === null || sku === undefined) return null;
-  const label = `${figure === 'weight' ? 'Weight' : 'Size'} of ${name}`;
+  const label = askedLabel(asked);
   const give = (): void => {
-    const read = figure === 'weight' ? readMeasure('weight', speech)(text) : readSize(speech)(text);
+    const read = readerOf(asked.reads, speech)(text);
     if (!read.ok) {
       setFault(read.text);
       return;
     }
-    dispatch(edit('setGood', { sku, changes: { [figure]: read.value } }, `${name}: ${figure}`));
-    dispatch(told({ text: `${label} is set.`, undo: true }));
+    setFault(null);
+    setText('');
+    dispatch(edit('repair', { changes: asked.give(read.value) }, label));
+    dispatch(told({ text: `${label}: saved.`, undo: true }));
   };
   return (
     <View>
       <View style={styles.row}>
         <View style={styles.field}>
           <TextLine
-            hideLabel
             label={label}
-            placeholder={figure === 'weight' ? '1.2 kg' : '30 x 20 x 15 cm'}
+            placeholder={nowWords(asked, speech)}
             value={text}
             onChange={setText}
             onSubmit={give}
           />
         </View>
         <TextAction
-          label="Set"
-          accessibilityLabel={`Set the ${figure} of ${name}`}
+          label="Save"
+          accessibilityLabel={`Save: ${label}`}
           disabled={text.trim() === ''}
           onPress={give}
         />

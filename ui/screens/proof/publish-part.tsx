@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { TrialChange } from '../../../core/publish/trial-changes.ts';
-import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { countFigure } from '../../../core/words/figure.ts';
 import { Press } from '../../parts/press.tsx';
 import { Section } from '../../parts/section.tsx';
 import { useToday } from '../../parts/use-today.ts';
@@ -13,6 +13,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SERIF, type Inks } from '../../theme/tokens.ts';
+import { changeWords } from './change-words.ts';
 import { EditionList } from './edition-list.tsx';
 import { PublishForm } from './publish-form.tsx';
 import { selectDraftChanges, type ChangeLine } from './publish-selectors.ts';
@@ -59,15 +60,6 @@ const Changes = ({ lines }: { lines: readonly ChangeLine[] }) => {
     </View>
   );
 };
-
-const changeWords = ({ charges, lost, gained }: TrialChange, decimals: number): string =>
-  [
-    ...charges.map(
-      ({ name, was, now }) => `${name} ${moneyFigure(was, decimals)} becomes ${moneyFigure(now, decimals)}`,
-    ),
-    ...lost.map((name) => `loses ${name}`),
-    ...gained.map((name) => `gains ${name}`),
-  ].join('; ');
 
 const Trials = ({ trials }: { trials: readonly TrialChange[] }) => {
   const style = useStyles(styles);

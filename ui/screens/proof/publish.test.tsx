@@ -70,6 +70,7 @@ jest.mock('../../workers/start-audit.ts', () => ({
     errata: Promise.resolve(mockErrata(workbook)),
     stop: () => undefined,
   }),
+  repairsOf: () => Promise.resolve([]),
   auditOnce: (shop: ShopParts) => ({ errata: Promise.resolve(mockErrata(shop)), stop: () => undefined }),
   startComparison: (shop: ShopParts, live: ShopParts) => ({
     compared: Promise.resolve().then(() => mockCompare(shop, live)),

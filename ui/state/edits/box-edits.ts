@@ -1,6 +1,6 @@
 import type { Box } from '../../../core/model/pack.ts';
 import type { Workbook } from '../workbook.ts';
-import { freeId } from './ids.ts';
+import { freeId } from '../../../core/model/ids.ts';
 import { setFields } from './set-fields.ts';
 
 /** Changes to the boxes. Each changes the workbook it is given, which is a draft of the state. */

@@ -10,6 +10,7 @@ import { rateEdits } from './rate-edits.ts';
 import { paymentEdits } from './payment-edits.ts';
 import { nearbyEdits } from './nearby-edits.ts';
 import { postalEdits } from './postal-edits.ts';
+import { repairEdits } from './repair-edits.ts';
 import { reachEdits } from './reach-edits.ts';
 import { serviceEdits } from './service-edits.ts';
 import { storeEdits } from './store-edits.ts';
@@ -39,6 +40,7 @@ export const EDITS = {
   ...carrierEdits,
   ...dutyEdits,
   ...nearbyEdits,
+  ...repairEdits,
 };
 
 export type EditName = keyof typeof EDITS;

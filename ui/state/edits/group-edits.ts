@@ -1,7 +1,7 @@
 import type { HandlingGroup } from '../../../core/model/good.ts';
 import type { Workbook } from '../workbook.ts';
 import { forget } from './forget.ts';
-import { freeId } from './ids.ts';
+import { freeId } from '../../../core/model/ids.ts';
 import { setFields } from './set-fields.ts';
 
 /** Changes to the handling groups. Each changes the workbook it is given, which is a draft of the state. */

@@ -1,6 +1,6 @@
 import type { Location } from '../../../core/model/location.ts';
 import type { Workbook } from '../workbook.ts';
-import { freeId, moveItem } from './ids.ts';
+import { freeId, moveItem } from '../../../core/model/ids.ts';
 import { setFields } from './set-fields.ts';
 
 /** Changes to the merchant's own places. Each changes the workbook it is given, which is a draft of the state. */

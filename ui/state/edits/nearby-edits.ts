@@ -2,7 +2,7 @@ import type { DeliveryArea, DeliveryMethod, PickupPoint } from '../../../core/mo
 import type { Timing } from '../../../core/model/time.ts';
 import type { Workbook } from '../workbook.ts';
 import { forget, forgetMethod } from './forget.ts';
-import { freeId, moveItem } from './ids.ts';
+import { freeId, moveItem } from '../../../core/model/ids.ts';
 import { setFields } from './set-fields.ts';
 
 const FIRST_TIMING: Timing = { kind: 'days', min: 0, max: 1 };

@@ -1,6 +1,6 @@
 import type { PaymentOption } from '../../../core/model/tax.ts';
 import type { Workbook } from '../workbook.ts';
-import { freeId, moveItem } from './ids.ts';
+import { freeId, moveItem } from '../../../core/model/ids.ts';
 import { setFields } from './set-fields.ts';
 
 /** Changes to the payment options. Each changes the workbook it is given, which is a draft of the state. */

@@ -2,7 +2,7 @@ import type { Price } from '../../../core/model/price.ts';
 import type { Rate } from '../../../core/model/rate.ts';
 import { raisedPrice, type Raise } from '../../../core/price/raise.ts';
 import type { Workbook } from '../workbook.ts';
-import { freeId } from './ids.ts';
+import { freeId } from '../../../core/model/ids.ts';
 
 /** One cell of the board. */
 export interface Cell {

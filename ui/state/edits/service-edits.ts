@@ -1,7 +1,7 @@
 import type { Service } from '../../../core/model/rate.ts';
 import type { Workbook } from '../workbook.ts';
 import { forget } from './forget.ts';
-import { freeId, moveItem } from './ids.ts';
+import { freeId, moveItem } from '../../../core/model/ids.ts';
 
 /** Changes to services. Each changes the workbook it is given, which is a draft of the state. */
 export const serviceEdits = {

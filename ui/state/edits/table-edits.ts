@@ -1,6 +1,6 @@
 import type { Measure, RateTable, TableRow } from '../../../core/model/price.ts';
 import type { Workbook } from '../workbook.ts';
-import { freeId } from './ids.ts';
+import { freeId } from '../../../core/model/ids.ts';
 
 const tableOf = ({ book }: Workbook, id: string): RateTable | undefined =>
   book.rateTables.find((one) => one.id === id);

@@ -1,6 +1,6 @@
 import type { TaxRate } from '../../../core/model/tax.ts';
 import type { Workbook } from '../workbook.ts';
-import { freeId } from './ids.ts';
+import { freeId } from '../../../core/model/ids.ts';
 
 /** Changes to the taxes. Each changes the workbook it is given, which is a draft of the state. */
 export const taxEdits = {

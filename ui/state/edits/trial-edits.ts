@@ -2,7 +2,7 @@ import type { CarrierAnswer } from '../../../core/model/carrier.ts';
 import type { QuoteRequest } from '../../../core/model/request.ts';
 import type { Trial } from '../../../core/model/trial.ts';
 import type { Workbook } from '../workbook.ts';
-import { freeId, moveItem } from './ids.ts';
+import { freeId, moveItem } from '../../../core/model/ids.ts';
 import { setFields } from './set-fields.ts';
 
 /** Changes to the trials. Each changes the workbook it is given, which is a draft of the state. */

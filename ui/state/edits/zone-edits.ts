@@ -2,7 +2,7 @@ import type { Region, Zone } from '../../../core/model/place.ts';
 import type { Rate } from '../../../core/model/rate.ts';
 import type { Workbook } from '../workbook.ts';
 import { forget } from './forget.ts';
-import { freeId, moveItem } from './ids.ts';
+import { freeId, moveItem } from '../../../core/model/ids.ts';
 
 /** Changes to zones. Each changes the workbook it is given, which is a draft of the state. */
 export const zoneEdits = {

@@ -9,7 +9,7 @@ import { fileName, saveFile } from '../../../parts/files.ts';
 import { Press } from '../../../parts/press.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { ZoneSwatch } from '../../../parts/zone-swatch.tsx';
-import { freeId } from '../../../state/edits/ids.ts';
+import { freeId } from '../../../../core/model/ids.ts';
 import { edit } from '../../../state/draft.ts';
 import { selectBook, selectSpeech } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';

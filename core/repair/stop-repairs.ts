@@ -1,0 +1,216 @@
+import type { Book } from '../model/book.ts';
+import type { StepsPrice } from '../model/price.ts';
+import type { Rate } from '../model/rate.ts';
+import { listed, namesOf } from '../words/names.ts';
+import { ruleName } from '../words/erratum-sentence.ts';
+import type { Change } from './change.ts';
+import { areaWithEnd, brokenLimit, refusalsOf, withEnd, withLimits, type BrokenLimit } from './limits.ts';
+import { byId, namedBy, type Broken, type Repair } from './repair.ts';
+
+const nameOf = ({ erratum, compiled }: Broken): string => {
+  const [cause] = erratum.where;
+  return cause ? ruleName(cause as Parameters<typeof ruleName>[0], compiled.book, compiled.goods) : '';
+};
+
+const MOST_NAMED = 3;
+const zoneNames = ({ zones }: Book, ids: readonly string[]): string =>
+  ids.length > MOST_NAMED ? `${ids.length} zones` : listed(namesOf(ids, zones), 'and');
+
+const rateOf = ({ erratum, compiled: { book } }: Broken): Rate | undefined =>
+  byId(book.rates, namedBy(erratum, 'rate')[0]);
+
+const rateTo = (rate: Rate): Change => ({ list: 'rates', at: rate.id, entry: rate });
+
+/** A rate whose steps end no more where its limit does. */
+const endless = (rate: Rate, { measure, end }: BrokenLimit): Rate => {
+  if (end !== 'max' || rate.price.kind !== 'steps' || rate.price.basis !== measure) return rate;
+  const { until: _, ...price } = rate.price;
+  return { ...rate, price };
+};
+
+/** A limit that is taken out, or a minimum order. */
+export const freedLimits = (broken: Broken): Repair[] => {
+  const { erratum, compiled } = broken;
+  const { book } = compiled;
+  const [a, limit] = [nameOf(broken), brokenLimit(broken)];
+  const [rate, area] = [rateOf(broken), byId(book.areas, namedBy(erratum, 'area')[0])];
+  const point = byId(book.pickups, namedBy(erratum, 'pickup')[0]);
+  if (!limit) {
+    const isMinimum = refusalsOf(broken).some(({ code }) => code === 'below-minimum');
+    return isMinimum ? withoutMinimum(broken) : [];
+  }
+  const change: Change | null = rate
+    ? rateTo(withLimits(endless(rate, limit), withEnd(rate.limits, limit, null)))
+    : area
+      ? { list: 'areas', at: area.id, entry: areaWithEnd(area, limit, null) }
+      : point
+        ? { list: 'pickups', at: point.id, entry: withLimits(point, withEnd(point.limits, limit, null)) }
+        : null;
+  if (!change) return [];
+  const one: Repair = { code: 'no-limit', a, b: limit.measure, changes: [change] };
+  if (!rate || Object.keys(rate.limits ?? {}).length < 2) return [one];
+  const free = withLimits(endless(rate, limit), undefined);
+  return [one, { code: 'no-limits', a, changes: [rateTo(free)] }];
+};
+
+const withoutMinimum = (broken: Broken): Repair[] => {
+  const { erratum, compiled } = broken;
+  const { areas, pickups } = compiled.book;
+  const area = byId(areas, namedBy(erratum, 'area')[0]);
+  const point = byId(pickups, namedBy(erratum, 'pickup')[0]);
+  const changes: Change[] = [];
+  if (area) {
+    const { minSubtotal: _, ...entry } = area;
+    changes.push({ list: 'areas', at: area.id, entry });
+  } else if (point) {
+    const { minSubtotal: _, ...entry } = point;
+    changes.push({ list: 'pickups', at: point.id, entry });
+  }
+  return changes.length > 0 ? [{ code: 'no-minimum', a: nameOf(broken), changes }] : [];
+};
+
+/** Steps that have a price for what lies before the first or beyond the last of them. */
+export const closedGaps = (broken: Broken): Repair[] => {
+  const rate = rateOf(broken);
+  if (!rate || rate.price.kind !== 'steps') return [];
+  const codes = refusalsOf(broken).map(({ code }) => code);
+  const { until, ...openEnded } = rate.price;
+  const [first] = [...rate.price.steps].sort((x, y) => x.from - y.from);
+  const a = nameOf(broken);
+  const priced = (price: StepsPrice): Change[] => [rateTo({ ...rate, price })];
+  return [
+    ...(codes.includes('above-last-step') && until !== undefined
+      ? [{ code: 'no-end' as const, a, changes: priced(openEnded) }]
+      : []),
+    ...(codes.includes('below-first-step') && first
+      ? [
+          {
+            code: 'from-zero' as const,
+            a,
+            changes: priced({
+              ...rate.price,
+              steps: rate.price.steps.map((step) => (step === first ? { ...step, from: 0 } : step)),
+            }),
+          },
+        ]
+      : []),
+  ];
+};
+
+/** An adjustment that withholds no longer, or not where it leaves orders without a choice. */
+export const tamedAdjustment = (broken: Broken): Repair[] => {
+  const { erratum, compiled } = broken;
+  const { adjustments, zones } = compiled.book;
+  const adjustment = byId(adjustments, namedBy(erratum, 'adjustment')[0]);
+  if (!adjustment) return [];
+  const { id, name, to } = adjustment;
+  const spared = namedBy(erratum, 'zone');
+  const left = (to.zoneIds ?? zones.map((zone) => zone.id)).filter((zone) => !spared.includes(zone));
+  const sparing = { ...adjustment, to: { ...to, zoneIds: left } };
+  return [
+    {
+      code: 'switch-off',
+      a: `“${name}”`,
+      changes: [{ list: 'adjustments', at: id, entry: { ...adjustment, active: false } }],
+    },
+    ...(spared.length > 0 && left.length > 0
+      ? [
+          {
+            code: 'spare-zones' as const,
+            a: `“${name}”`,
+            b: zoneNames(compiled.book, spared),
+            changes: [{ list: 'adjustments' as const, at: id, entry: sparing }],
+          },
+        ]
+      : []),
+  ];
+};
+
+/** A handling group that may be shipped to the zones where its goods cannot be bought. */
+export const letGroup = ({ erratum, compiled: { book } }: Broken): Repair[] => {
+  const group = byId(book.groups, namedBy(erratum, 'group')[0]);
+  const zones = namedBy(erratum, 'zone');
+  if (!group || zones.length === 0) return [];
+  const { onlyZones, neverZones, ...entry } = group;
+  const never = neverZones?.filter((id) => !zones.includes(id)) ?? [];
+  const changed = {
+    ...entry,
+    shipping: 'any' as const,
+    ...(onlyZones ? { onlyZones: [...new Set([...onlyZones, ...zones])] } : {}),
+    ...(never.length > 0 ? { neverZones: never } : {}),
+  };
+  return [
+    {
+      code: 'let-group',
+      a: group.name,
+      b: zoneNames(book, zones),
+      changes: [{ list: 'groups', at: group.id, entry: changed }],
+    },
+  ];
+};
+
+/** A code that the postal list does not serve, served. */
+export const servedCode = ({ erratum, compiled: { book } }: Broken): Repair[] => {
+  const line = erratum.where.find(({ kind }) => kind === 'postal')?.id;
+  if (line === undefined) {
+    const store = { ...book.store, unlistedPostalCodes: 'served' as const };
+    return [{ code: 'serve-code', a: '', changes: [{ list: 'store', entry: store }] }];
+  }
+  const rule = book.postalList.find(({ country, pattern }) => `${country}:${pattern}` === line);
+  if (!rule) return [];
+  return [
+    {
+      code: 'serve-code',
+      a: rule.pattern,
+      changes: [{ list: 'postalList', at: line, entry: { ...rule, served: true } }],
+    },
+  ];
+};
+
+/** A place that no zone takes: in one of the zones that are nearest, or no longer sold to. */
+export const takenIn = ({ erratum, compiled: { book } }: Broken): Repair[] => {
+  const country = erratum.example?.destination?.country;
+  if (country === undefined) return [];
+  const { sellsTo } = book.store;
+  const near = namedBy(erratum, 'zone')
+    .slice(0, 2)
+    .flatMap((id) => byId(book.zones, id) ?? []);
+  const closed =
+    sellsTo.mode === 'listed'
+      ? { ...sellsTo, countries: sellsTo.countries.filter((one) => one !== country) }
+      : { ...sellsTo, closedRegions: [...sellsTo.closedRegions, { country }] };
+  return [
+    ...near.map((zone): Repair => ({
+      code: 'add-country',
+      a: country,
+      b: zone.name,
+      changes: [
+        { list: 'zones', at: zone.id, entry: { ...zone, includes: [...zone.includes, { country }] } },
+      ],
+    })),
+    {
+      code: 'stop-selling',
+      a: country,
+      changes: [{ list: 'store', entry: { ...book.store, sellsTo: closed } }],
+    },
+  ];
+};
+
+/** A zone whose rates are all switched off: one of them, or the zone itself, switched. */
+export const switchedRates = ({ erratum, compiled: { book, goods } }: Broken): Repair[] => {
+  const zone = byId(book.zones, namedBy(erratum, 'zone')[0]);
+  if (!zone) return [];
+  const off = book.rates.filter(({ zoneId, active }) => zoneId === zone.id && !active).slice(0, 2);
+  return [
+    ...off.map((rate): Repair => ({
+      code: 'switch-on',
+      a: ruleName({ kind: 'rate', id: rate.id }, book, goods),
+      changes: [rateTo({ ...rate, active: true })],
+    })),
+    {
+      code: 'switch-off',
+      a: zone.name,
+      changes: [{ list: 'zones', at: zone.id, entry: { ...zone, active: false } }],
+    },
+  ];
+};

@@ -1,0 +1,64 @@
+import { erratumKey } from '../audit/accepted.ts';
+import { audit } from '../audit/audit.ts';
+import { hasChoice } from '../audit/refused.ts';
+import type { AuditMemory } from '../audit/memory.ts';
+import type { Erratum } from '../model/erratum.ts';
+import type { Trial } from '../model/trial.ts';
+import { trialChanges, type TrialChange } from '../publish/trial-changes.ts';
+import { compile, type CompiledBook } from '../quote/compile.ts';
+import { withChanges, type Shop } from './change.ts';
+import type { Repair } from './repair.ts';
+import { repairsFor } from './repairs.ts';
+
+/** A repair that was found to work, and what it changes besides. */
+export interface TriedRepair {
+  repair: Repair;
+  /** The test orders that pay or are offered something else. */
+  trials: TrialChange[];
+  /** The other faults that go with it. */
+  alsoGone: number;
+}
+
+/** So many repairs are offered for one fault. */
+const MOST_OFFERED = 3;
+
+/** What repairs are tried on. */
+export interface TriedShop extends Shop {
+  compiled: CompiledBook;
+  /** What the audit of it found. */
+  errata: readonly Erratum[];
+  trials: readonly Trial[];
+  on: string;
+  memory: AuditMemory;
+}
+
+/** Whether a fault came with a repair: money is lost anew, or an order is stopped that had a choice before. */
+const isNew = ({ compiled, errata }: TriedShop, one: Erratum): boolean => {
+  if (errata.some((known) => erratumKey(known) === erratumKey(one))) return false;
+  if (one.gravity === 'stops') return one.example !== undefined && hasChoice(compiled, one.example);
+  return one.gravity === 'leaks';
+};
+
+const tried = (shop: TriedShop, erratum: Erratum, repair: Repair): TriedRepair | null => {
+  const { book, catalogue } = withChanges(shop, repair.changes);
+  const compiled = compile(book, catalogue, shop.compiled.ask);
+  const left = audit(compiled, shop.on, shop.memory.fork());
+  const keys = new Set(left.map(erratumKey));
+  if (keys.has(erratumKey(erratum)) || left.some((one) => isNew(shop, one))) return null;
+  const gone = shop.errata.filter((one) => !keys.has(erratumKey(one))).length;
+  return { repair, trials: trialChanges(shop.compiled, compiled, shop.trials), alsoGone: gone - 1 };
+};
+
+/**
+ * Tries what may mend a fault, one after the other, and yields each that works, null for one that does not: audited again
+ * with it, the fault is gone and nothing new stops orders or loses money. It ends when three are found.
+ */
+export function* triedRepairs(shop: TriedShop, erratum: Erratum): Generator<TriedRepair | null> {
+  let found = 0;
+  for (const repair of repairsFor({ erratum, compiled: shop.compiled })) {
+    const works = tried(shop, erratum, repair);
+    yield works;
+    if (works) found += 1;
+    if (found === MOST_OFFERED) return;
+  }
+}

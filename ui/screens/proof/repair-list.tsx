@@ -1,0 +1,68 @@
+import { View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import type { TrialChange } from '../../../core/publish/trial-changes.ts';
+import type { TriedRepair } from '../../../core/repair/tried-repairs.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { repairLabel } from '../../../core/words/repair-words.ts';
+import { edit } from '../../state/draft.ts';
+import { told } from '../../state/session.ts';
+import { selectSpeech } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+import { changeWords } from './change-words.ts';
+
+const styles = (inks: Inks) => ({
+  list: { gap: 12, paddingVertical: 4 },
+  head: { fontFamily: SANS_STRONG },
+  repair: { gap: 4 },
+  button: { alignSelf: 'flex-start' } as const,
+  note: note(inks),
+});
+
+const MOST_NAMED = 2;
+
+const effectWords = (trials: readonly TrialChange[], decimals: number): string => {
+  if (trials.length === 0) return 'No test order changes.';
+  const named = trials
+    .slice(0, MOST_NAMED)
+    .map((trial) => `${trial.name}: ${changeWords(trial, decimals)}`)
+    .join('. ');
+  const more = trials.length - MOST_NAMED;
+  return more > 0 ? `${named}. And ${countFigure(more, 'more test order')}.` : `${named}.`;
+};
+
+const alsoWords = (count: number): string =>
+  count > 0 ? ` ${countFigure(count, 'other problem')} ${count === 1 ? 'goes' : 'go'} with it.` : '';
+
+/** The repairs of a problem that were found to work, each with what it would change for the test orders. */
+export const RepairList = ({ repairs }: { repairs: readonly TriedRepair[] }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { decimals } = useAppSelector(selectSpeech);
+  if (repairs.length === 0) return null;
+  return (
+    <View style={style.list} role="list" aria-label="What would mend it">
+      <Text style={style.head}>What would mend it</Text>
+      {repairs.map(({ repair, trials, alsoGone }) => {
+        const label = repairLabel(repair);
+        const mend = (): void => {
+          dispatch(edit('repair', { changes: repair.changes }, label));
+          dispatch(told({ text: `Done: ${label}.`, undo: true }));
+        };
+        return (
+          <View key={label} style={style.repair} role="listitem">
+            <Button mode="outlined" style={style.button} onPress={mend}>
+              {label}
+            </Button>
+            <Text style={style.note}>
+              {effectWords(trials, decimals)}
+              {alsoWords(alsoGone)}
+            </Text>
+          </View>
+        );
+      })}
+    </View>
+  );
+};

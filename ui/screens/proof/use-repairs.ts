@@ -1,0 +1,31 @@
+import { useEffect, useState } from 'react';
+import type { Erratum } from '../../../core/model/erratum.ts';
+import type { TriedRepair } from '../../../core/repair/tried-repairs.ts';
+import { selectTrials } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { repairsOf } from '../../workers/start-audit.ts';
+
+/** The repairs of a problem that work, tried beside the page while it is open; null until they are known, or while the draft is audited anew. */
+export const useRepairs = (erratum: Erratum): readonly TriedRepair[] | null => {
+  const trials = useAppSelector(selectTrials);
+  const isCurrent = useAppSelector(
+    ({ proof: { audit }, draft: { workbook } }) =>
+      audit?.book === workbook.book && audit.catalogue === workbook.catalogue,
+  );
+  const [found, setFound] = useState<readonly TriedRepair[] | null>(null);
+  useEffect(() => {
+    let isOpen = true;
+    setFound(null);
+    if (!isCurrent) return undefined;
+    repairsOf(erratum, [...trials]).then(
+      (repairs) => {
+        if (isOpen) setFound(repairs ?? []);
+      },
+      () => setFound([]),
+    );
+    return () => {
+      isOpen = false;
+    };
+  }, [erratum, trials, isCurrent]);
+  return found;
+};
