@@ -68,7 +68,7 @@ export const oneLimitLess = (broken: Broken): Repair[] => {
   return (['min', 'max'] as const).map((end) => ({
     code: 'no-limit',
     a: nameOfRate(broken, rate),
-    b: `${end === 'min' ? 'least ' : 'greatest '}${measure}`,
+    b: `${end === 'min' ? 'minimum' : 'maximum'} ${measure}`,
     changes: [rateTo(withLimits(rate, withEnd(rate.limits, { measure, end }, null)))],
   }));
 };

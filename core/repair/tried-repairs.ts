@@ -6,6 +6,7 @@ import type { Erratum } from '../model/erratum.ts';
 import type { Trial } from '../model/trial.ts';
 import { trialChanges, type TrialChange } from '../publish/trial-changes.ts';
 import { compile, type CompiledBook } from '../quote/compile.ts';
+import { quote } from '../quote/quote.ts';
 import { withChanges, type Shop } from './change.ts';
 import type { Repair } from './repair.ts';
 import { repairsFor } from './repairs.ts';
@@ -39,12 +40,20 @@ const isNew = ({ compiled, errata }: TriedShop, one: Erratum): boolean => {
   return one.gravity === 'leaks';
 };
 
+/** Whether an order that shows a fault is stopped still, for another reason, though the shop sells there. */
+const isMoved = (compiled: CompiledBook, { gravity, example }: Erratum): boolean =>
+  gravity === 'stops' &&
+  example !== undefined &&
+  !hasChoice(compiled, example) &&
+  quote(compiled, example).withheld.every(({ code }) => code !== 'not-sold-there');
+
 const tried = (shop: TriedShop, erratum: Erratum, repair: Repair): TriedRepair | null => {
   const { book, catalogue } = withChanges(shop, repair.changes);
   const compiled = compile(book, catalogue, shop.compiled.ask);
   const left = audit(compiled, shop.on, shop.memory.fork());
   const keys = new Set(left.map(erratumKey));
-  if (keys.has(erratumKey(erratum)) || left.some((one) => isNew(shop, one))) return null;
+  if (keys.has(erratumKey(erratum)) || isMoved(compiled, erratum)) return null;
+  if (left.some((one) => isNew(shop, one))) return null;
   const gone = shop.errata.filter((one) => !keys.has(erratumKey(one))).length;
   return { repair, trials: trialChanges(shop.compiled, compiled, shop.trials), alsoGone: gone - 1 };
 };

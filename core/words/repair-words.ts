@@ -10,10 +10,10 @@ const MEASURES: Record<string, string> = {
   longestSide: 'longest side',
 };
 
-/** 'weight'; 'least weight' where one of two ends is meant. */
-const measureWords = (measure = ''): string => {
-  const [end, of] = measure.includes(' ') ? measure.split(' ') : ['', measure];
-  return `${end ? `${end} ` : ''}${MEASURES[of ?? ''] ?? of ?? ''}`;
+/** 'limit on weight'; 'minimum weight' where one of two ends is meant. */
+const limitWords = (measure = ''): string => {
+  const [first = '', of] = measure.split(' ');
+  return of === undefined ? `limit on ${MEASURES[first] ?? first}` : `${first} ${MEASURES[of] ?? of}`;
 };
 
 const countries = new Intl.DisplayNames(['en'], { type: 'region' });
@@ -24,7 +24,7 @@ const REPAIRS: Record<RepairCode, (named: Named) => string> = {
   'switch-on': ({ a }) => `Switch on ${a}`,
   'spare-zones': ({ a, b }) => `Keep ${a} out of ${b}`,
   'let-group': ({ a, b }) => `Allow ${a} to be shipped to ${b}`,
-  'no-limit': ({ a, b }) => `Remove the limit on ${measureWords(b)} of ${a}`,
+  'no-limit': ({ a, b }) => `Remove the ${limitWords(b)} of ${a}`,
   'no-limits': ({ a }) => `Remove all limits of ${a}`,
   'no-minimum': ({ a }) => `Remove the minimum order of ${a}`,
   'no-end': ({ a }) => `Let the last step of ${a} have no end`,
@@ -33,8 +33,8 @@ const REPAIRS: Record<RepairCode, (named: Named) => string> = {
   'add-country': ({ a, b }) => `Add ${countryName(a)} to ${b}`,
   'stop-selling': ({ a }) => `Stop selling to ${countryName(a)}`,
   'never-free': ({ a }) => `Never make ${a} free`,
-  'no-least': ({ a }) => `Remove the least charge of ${a}`,
-  'no-greatest': ({ a }) => `Remove the greatest charge of ${a}`,
+  'no-least': ({ a }) => `Remove the minimum charge of ${a}`,
+  'no-greatest': ({ a }) => `Remove the maximum charge of ${a}`,
   'remove-step': ({ a }) => `Remove that step of ${a}`,
   'remove-row': ({ a, b }) => `Remove row ${b} of ${a}`,
   'remove-entry': ({ a, b }) => `Remove ${b} from ${a}`,

@@ -1,9 +1,10 @@
 import { View } from 'react-native';
-import { Button, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import type { TrialChange } from '../../../core/publish/trial-changes.ts';
 import type { TriedRepair } from '../../../core/repair/tried-repairs.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { repairLabel } from '../../../core/words/repair-words.ts';
+import { Press } from '../../parts/press.tsx';
 import { edit } from '../../state/draft.ts';
 import { told } from '../../state/session.ts';
 import { selectSpeech } from '../../state/selectors.ts';
@@ -14,11 +15,18 @@ import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
 import { changeWords } from './change-words.ts';
 
 const styles = (inks: Inks) => ({
-  list: { gap: 12, paddingVertical: 4 },
+  list: { gap: 4, paddingVertical: 4 },
   head: { fontFamily: SANS_STRONG },
-  repair: { gap: 4 },
-  button: { alignSelf: 'flex-start' } as const,
-  note: note(inks),
+  repair: { gap: 0 },
+  action: {
+    fontFamily: SANS_STRONG,
+    fontSize: 13,
+    lineHeight: 18,
+    paddingTop: 11,
+    paddingBottom: 11,
+    textDecorationLine: 'underline',
+  } as const,
+  note: { ...note(inks), marginTop: -6 },
 });
 
 const MOST_NAMED = 2;
@@ -53,9 +61,9 @@ export const RepairList = ({ repairs }: { repairs: readonly TriedRepair[] }) => 
         };
         return (
           <View key={label} style={style.repair} role="listitem">
-            <Button mode="outlined" style={style.button} onPress={mend}>
-              {label}
-            </Button>
+            <Press role="button" onPress={mend}>
+              <Text style={style.action}>{label}</Text>
+            </Press>
             <Text style={style.note}>
               {effectWords(trials, decimals)}
               {alsoWords(alsoGone)}
