@@ -1,10 +1,13 @@
 import { lets } from '../quote/groups.ts';
 import type { Adjustment } from '../model/adjustment.ts';
-import type { Price } from '../model/price.ts';
+import type { Price, TableRow } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { isFor, type Subject } from '../quote/adjust.ts';
 import type { CompiledArea, CompiledPickup } from '../quote/nearby.ts';
+import { tableRowsAt } from '../price/table.ts';
 import type { CompiledBook } from '../quote/compile.ts';
+import { tableIndexOf } from '../quote/pricing.ts';
+import type { PlaceClass } from './place-classes.ts';
 
 /** Whether every good is one of which a figure is known. */
 const allKnown = (compiled: CompiledBook, measure: 'weight' | 'volume'): boolean =>
@@ -16,7 +19,27 @@ const allKnown = (compiled: CompiledBook, measure: 'weight' | 'volume'): boolean
         : size !== undefined),
   );
 
-const isPricedForAll = (compiled: CompiledBook, price: Price): boolean => {
+/** Whether the rows of a place hold every value from 0 on. */
+const holdsAll = (rows: readonly TableRow[]): boolean => {
+  let reached = 0;
+  for (const { from, to = Number.POSITIVE_INFINITY } of rows) {
+    if (from > reached) return false;
+    reached = Math.max(reached, to);
+  }
+  return reached === Number.POSITIVE_INFINITY;
+};
+
+/** Whether a table has a row for every order to a class of places. */
+const isTabledForAll = (compiled: CompiledBook, tableId: string, { place }: PlaceClass): boolean => {
+  const table = compiled.tables.get(tableId);
+  if (!table || table.basis === 'distance') return false;
+  const rows = tableRowsAt(tableIndexOf(table), place);
+  const isKnown =
+    table.basis === 'weight' || table.basis === 'volume' ? allKnown(compiled, table.basis) : true;
+  return isKnown && rows !== null && holdsAll(rows);
+};
+
+const isPricedForAll = (compiled: CompiledBook, price: Price, place: PlaceClass): boolean => {
   const isSingle = compiled.book.store.packing.kind === 'single';
   switch (price.kind) {
     case 'percent':
@@ -31,6 +54,8 @@ const isPricedForAll = (compiled: CompiledBook, price: Price): boolean => {
       if ((basis === 'weight' || basis === 'volume') && !allKnown(compiled, basis)) return false;
       return steps.some(({ from }) => from === 0);
     }
+    case 'table':
+      return isTabledForAll(compiled, price.tableId, place);
     default:
       return false;
   }
@@ -56,10 +81,10 @@ const handlesParcels = ({ book }: CompiledBook, { handling }: Rate): boolean =>
  * left without a choice: no limit, no channel, a price for every measure, goods of no group kept from it,
  * and nothing that may withhold it.
  */
-export const isForAll = (compiled: CompiledBook, rate: Rate): boolean =>
+export const isForAll = (compiled: CompiledBook, rate: Rate, place: PlaceClass): boolean =>
   !rate.limits &&
   !rate.channels &&
-  isPricedForAll(compiled, rate.price) &&
+  isPricedForAll(compiled, rate.price, place) &&
   !mayWithhold(compiled, { kind: 'shipping', serviceId: rate.serviceId, zoneId: rate.zoneId }) &&
   !handlesParcels(compiled, rate) &&
   compiled.book.groups.every(
@@ -87,6 +112,7 @@ export const isAreaForAll = (
   compiled: CompiledBook,
   { area, methods }: CompiledArea,
   steady: ReadonlySet<string>,
+  place: PlaceClass,
 ): boolean =>
   area.minSubtotal === undefined &&
   !area.limits &&
@@ -96,5 +122,5 @@ export const isAreaForAll = (
       steady.has(id) &&
       !mayWithhold(compiled, { kind: 'delivery', areaId: area.id, methodId: method.id }),
   ) &&
-  isPricedForAll(compiled, area.price) &&
+  isPricedForAll(compiled, area.price, place) &&
   compiled.book.groups.every(({ delivery }) => lets(delivery, area.id));

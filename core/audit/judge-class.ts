@@ -73,11 +73,11 @@ const nearbyRules = (compiled: CompiledBook, place: PlaceClass): Ruled[] => [
 
 /** Whether some choice of a class is offered for every order to it. */
 const isSettled = ({ compiled, steady }: JudgedShop, place: PlaceClass): boolean =>
-  ratesIn(compiled, zoneOf(place)).some((rate) => isForAll(compiled, rate)) ||
+  ratesIn(compiled, zoneOf(place)).some((rate) => isForAll(compiled, rate, place)) ||
   compiled.pickups.some(
     (pickup) => isPickupForAll(compiled, pickup, steady) && isNear(pickup, place.destination.country),
   ) ||
-  (place.served && areasOf(compiled, place).some((area) => isAreaForAll(compiled, area, steady)));
+  (place.served && areasOf(compiled, place).some((area) => isAreaForAll(compiled, area, steady, place)));
 
 /** One unit of each good, and of the rest one order for each way in which the thresholds are passed. */
 const distinct = (

@@ -228,6 +228,6 @@ describe('oddities', () => {
       price: { ...price, steps: [...price.steps] },
       limits: { units: { min: 3, max: 2 } },
     });
-    expect(odd({ areas: [area] })).toEqual(['price-falls area ring:5', 'limits-contradict area ring:units']);
+    expect(odd({ areas: [area] })).toEqual(['limits-contradict area ring:units', 'price-falls area ring:5']);
   });
 });

@@ -1,3 +1,4 @@
+import type { Book } from '../model/book.ts';
 import type { Good } from '../model/good.ts';
 import type { Limits } from '../model/price.ts';
 import { volumeOf } from '../pack/cuboid.ts';
@@ -31,22 +32,41 @@ const tooLow = ({ goods, book, speech }: CompiledBook, limits: Limits | undefine
   return null;
 };
 
+/** A rule with limits: a rate, an area or one of its methods, a pickup point. */
+interface Limited {
+  kind: Where['kind'];
+  id: string;
+  active: boolean;
+  limits?: Limits | undefined;
+  method?: string;
+}
+
+const allLimited = ({ rates, areas, pickups }: Book): Limited[] => [
+  ...rates.map((one) => ({ ...one, kind: 'rate' as const })),
+  ...areas.map((one) => ({ ...one, kind: 'area' as const })),
+  ...areas.flatMap(({ id, active, methods }) =>
+    methods.map(({ id: part, name, limits }): Limited => {
+      return { kind: 'area', id: `${id}:${part}`, active, limits, method: name };
+    }),
+  ),
+  ...pickups.map((one) => ({ ...one, kind: 'pickup' as const })),
+];
+
 /** Rates, areas and pickup points whose limits no good of the catalogue meets, or whose least order is above their limit. */
 export const limitsWithoutGoods = (compiled: CompiledBook): Finding[] => {
-  const { rates, areas, pickups } = compiled.book;
-  const all: { kind: Where['kind']; id: string; active: boolean; limits?: Limits | undefined }[] = [
-    ...rates.map((one) => ({ ...one, kind: 'rate' as const })),
-    ...areas.map((one) => ({ ...one, kind: 'area' as const })),
-    ...pickups.map((one) => ({ ...one, kind: 'pickup' as const })),
-  ];
+  const { areas, pickups } = compiled.book;
+  const all = allLimited(compiled.book);
   const idle = all
     .filter(
       ({ active, limits }) =>
         active && limitsThatContradict((part) => ({ kind: 'store', id: part }), limits).length === 0,
     )
-    .flatMap(({ kind, id, limits }): Finding[] => {
+    .flatMap(({ kind, id, limits, method }): Finding[] => {
       const limit = tooLow(compiled, limits);
-      return limit === null ? [] : [{ code: 'takes-no-good', where: [{ kind, id }], detail: { limit } }];
+      if (limit === null) return [];
+      return [
+        { code: 'takes-no-good', where: [{ kind, id }], detail: method ? { limit, method } : { limit } },
+      ];
     });
   const contradicting = [
     ...areas.map((one) => ({ ...one, kind: 'area' as const })),

@@ -1,7 +1,8 @@
 import type { Book } from '../model/book.ts';
 import type { Zone } from '../model/place.ts';
 import type { RateTable } from '../model/price.ts';
-import { tableOddities, type TableOddity } from '../price/table-report.ts';
+import { tableFalls, tableOddities, type TableOddity } from '../price/table-report.ts';
+import { keptFor } from '../quote/kept-for.ts';
 import type { Finding, Where } from './finding.ts';
 import { neverActs } from './never-acts.ts';
 import { idleSentence } from '../words/idle-sentence.ts';
@@ -14,28 +15,40 @@ const rowAt = ({ id }: RateTable, row: number): Where => ({ kind: 'table', id: `
 const codeOf = ({ kind }: TableOddity): Finding['code'] =>
   kind === 'hole' ? 'table-gap' : kind === 'overlap' ? 'rows-overlap' : 'row-never-acts';
 
+const oddOf = keptFor(({ rows }: RateTable) => ({ odd: tableOddities(rows), falls: tableFalls(rows) }));
+
+/** One finding for all places of a table where the price falls. */
+const fallsIn = (table: RateTable): Finding[] => {
+  const [first, ...more] = oddOf(table).falls;
+  if (!first) return [];
+  const { row, at, by } = first;
+  const detail = { at, by, basis: table.basis, row: row + 1, more: more.length };
+  return [{ code: 'price-falls', where: [rowAt(table, row)], detail }];
+};
+
+const oddRows = (table: RateTable): Finding[] =>
+  oddOf(table)
+    .odd.filter((odd) => odd.kind !== 'hole' || odd.to !== undefined)
+    .slice(0, MOST_ROWS)
+    .map((odd): Finding => ({
+      code: codeOf(odd),
+      where: [rowAt(table, odd.row)],
+      detail: {
+        table: table.name,
+        basis: table.basis,
+        row: odd.row + 1,
+        ...('with' in odd ? { with: odd.with + 1 } : {}),
+        ...('from' in odd ? { from: odd.from } : {}),
+        ...('to' in odd && odd.to !== undefined ? { to: odd.to } : {}),
+      },
+    }));
+
 const oddTables = ({ rateTables, rates }: Book): Finding[] =>
   rateTables
     .filter(({ id }) =>
       rates.some(({ price, active }) => active && price.kind === 'table' && price.tableId === id),
     )
-    .flatMap((table) =>
-      tableOddities(table.rows)
-        .filter((odd) => odd.kind !== 'hole' || odd.to !== undefined)
-        .slice(0, MOST_ROWS)
-        .map((odd): Finding => ({
-          code: codeOf(odd),
-          where: [rowAt(table, odd.row)],
-          detail: {
-            table: table.name,
-            basis: table.basis,
-            row: odd.row + 1,
-            ...('with' in odd ? { with: odd.with + 1 } : {}),
-            ...('from' in odd ? { from: odd.from } : {}),
-            ...('to' in odd && odd.to !== undefined ? { to: odd.to } : {}),
-          },
-        })),
-    );
+    .flatMap((table) => [...oddRows(table), ...fallsIn(table)]);
 
 type Row = RateTable['rows'][number];
 

@@ -1,5 +1,6 @@
-import type { Limits, Price } from '../model/price.ts';
+import type { Limits } from '../model/price.ts';
 import type { CompiledBook } from '../quote/compile.ts';
+import type { CompiledArea } from '../quote/nearby.ts';
 import type { TimePlan } from '../time/times.ts';
 import type { Finding, Where } from './finding.ts';
 import { limitsThatContradict, stepsThatFall } from './odd-rates.ts';
@@ -73,14 +74,34 @@ const oddLists = ({ areas }: CompiledBook): Finding[] => {
     });
 };
 
-const oddPrice = (
-  where: (part?: string | number) => Where,
-  price: Price,
-  limits: (Limits | undefined)[],
-): Finding[] => [
-  ...stepsThatFall(where, price),
-  ...limits.flatMap((one) => limitsThatContradict(where, one)),
-];
+/** Both of two limits at once. */
+const bothLimits = (one: Limits = {}, other: Limits = {}): Limits =>
+  Object.fromEntries(
+    (['weight', 'subtotal', 'units', 'volume'] as const).map((measure) => {
+      const ends = [one[measure] ?? {}, other[measure] ?? {}];
+      const mins = ends.flatMap(({ min }) => min ?? []);
+      const maxes = ends.flatMap(({ max }) => max ?? []);
+      return [
+        measure,
+        {
+          ...(mins.length > 0 ? { min: Math.max(...mins) } : {}),
+          ...(maxes.length > 0 ? { max: Math.min(...maxes) } : {}),
+        },
+      ];
+    }),
+  );
+
+/** An area whose limits contradict themselves, or those of one of its methods contradict themselves or the area's. */
+const contradictions = ({ area: { id, limits, methods } }: CompiledArea): Finding[] => {
+  const own = limitsThatContradict((part) => areaAt(id, part), limits);
+  if (own.length > 0) return own;
+  return methods.flatMap(({ id: part, name, limits: narrower }) =>
+    limitsThatContradict(() => areaAt(id, part), bothLimits(limits, narrower)).map((one) => ({
+      ...one,
+      detail: { ...one.detail, method: name },
+    })),
+  );
+};
 
 /** What is odd about delivery areas and pickup points: times that never come, points that lack, lists that contend. */
 export const oddNearby = (compiled: CompiledBook, on: number): Finding[] => {
@@ -89,11 +110,9 @@ export const oddNearby = (compiled: CompiledBook, on: number): Finding[] => {
   return [
     ...pointless(compiled),
     ...oddLists(compiled),
+    ...areas.flatMap(contradictions),
     ...areas.flatMap(({ area, methods }) => [
-      ...oddPrice((part) => areaAt(area.id, part), area.price, [
-        area.limits,
-        ...area.methods.map((method) => method.limits),
-      ]),
+      ...stepsThatFall((part) => areaAt(area.id, part), area.price),
       ...methods
         .filter(({ times }) => !isEverInTime(compiled, times, on))
         .map(({ method }): Finding => ({

@@ -1,9 +1,20 @@
 import type { Adjustment } from '../model/adjustment.ts';
 import type { Erratum } from '../model/erratum.ts';
+import type { DeliveryArea } from '../model/delivery.ts';
 import type { Good } from '../model/good.ts';
+import type { Limits } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { compile } from '../quote/compile.ts';
-import { makeBook, makeCatalogue, makeGood, makeRate, makeZone, tiers } from '../testing/book.ts';
+import {
+  makeArea,
+  makeBook,
+  makeCatalogue,
+  makeGood,
+  makeRate,
+  makeYard,
+  makeZone,
+  tiers,
+} from '../testing/book.ts';
 import { audit } from './audit.ts';
 
 type Part = Parameters<typeof makeBook>[0];
@@ -95,5 +106,38 @@ describe('the audit says', () => {
   test('nothing about places that are closed', () => {
     const part: Part = { store: { sellsTo: { mode: 'listed', countries: ['CA'], closedRegions: [] } } };
     expect(audit(compile(makeBook(part), makeCatalogue(POT)), '2026-11-24')).toEqual([]);
+  });
+
+  test('a price that falls inside a table once, however many rows it falls in', () => {
+    const rows = [
+      { from: 0, to: 1_000, amount: 900 },
+      { from: 1_000, to: 2_000, amount: 700 },
+      { from: 2_000, amount: 650 },
+    ];
+    const part: Part = {
+      ...WORLD,
+      rateTables: [{ id: 'far', name: 'Far', basis: 'weight', rows }],
+      rates: [makeRate({ price: { kind: 'table', tableId: 'far' } })],
+    };
+    expect(auditOf(part, POT).map(({ code, text }) => `${code}: ${text}`)).toEqual([
+      'price-falls: Far falls by 2.00 at 1 kg in row 2, where more is sent, and in 1 more row.',
+    ]);
+  });
+
+  test('a method of an area whose limits contradict the area’s or the catalogue', () => {
+    const [van] = makeArea().methods;
+    const areaWith = (part: Partial<DeliveryArea>, limits: Limits): Part => ({
+      ...WORLD,
+      locations: [makeYard()],
+      areas: [makeArea({ ...part, methods: [{ ...van, limits } as DeliveryArea['methods'][number]] })],
+    });
+    expect(
+      auditOf(areaWith({ limits: { weight: { max: 400 } } }, { weight: { min: 900 } })).map(
+        ({ text }) => text,
+      ),
+    ).toContain('The weight limits of Van of Ring contradict themselves: no basket meets them.');
+    expect(auditOf(areaWith({}, { weight: { max: 100 } })).map(({ text }) => text)).toContain(
+      'Van of Ring takes no product: each one alone is above its limit of 100 g.',
+    );
   });
 });

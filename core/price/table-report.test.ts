@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { TableRow } from '../model/price.ts';
 import { odditySentence } from '../words/oddity-sentence.ts';
-import { tableOddities } from './table-report.ts';
+import { tableFalls, tableOddities } from './table-report.ts';
 
 const row = (from: number, to?: number, part: Partial<TableRow> = {}): TableRow => ({
   country: 'CA',
@@ -48,4 +48,17 @@ test('rows without oddities hold every value exactly once, and the others do not
     }),
     { numRuns: 500 },
   );
+});
+
+test('a price that falls within one place of a table is told, with what is added to a row counted', () => {
+  const US = { country: 'US' };
+  expect(tableFalls([row(0, 100, { amount: 500 }), row(100, undefined, { amount: 400 })])).toEqual([
+    { row: 1, at: 100, by: 100 },
+  ]);
+  const each = { size: 10, amount: 20, count: 'started' as const };
+  expect(tableFalls([row(0, 100, { amount: 300, each }), row(100, 200, { amount: 450 })])).toEqual([
+    { row: 1, at: 100, by: 50 },
+  ]);
+  expect(tableFalls([row(0, 100, { amount: 500 }), row(100, undefined, { amount: 400, ...US })])).toEqual([]);
+  expect(tableFalls([row(0, undefined, { amount: 500 }), row(100, undefined, { amount: 400 })])).toEqual([]);
 });

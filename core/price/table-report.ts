@@ -1,5 +1,6 @@
 import type { TableRow } from '../model/price.ts';
 import { placeKey } from './table.ts';
+import { eachAmount } from './tiers.ts';
 
 /** Something that is odd about a table's rows; rows count from 0. */
 export type TableOddity =
@@ -51,8 +52,8 @@ const oddInPlace = (rows: readonly Numbered[]): TableOddity[] => {
   return odd;
 };
 
-/** Duplicates, overlaps and holes of a table, place by place, and rows that hold nothing. */
-export const tableOddities = (rows: readonly TableRow[]): TableOddity[] => {
+/** The rows of a table place by place, each in order of `from`. */
+const byPlace = (rows: readonly TableRow[]): Numbered[][] => {
   const places = new Map<string, Numbered[]>();
   rows.forEach((row, at) => {
     const key = placeKey(row);
@@ -60,7 +61,31 @@ export const tableOddities = (rows: readonly TableRow[]): TableOddity[] => {
     if (known) known.push({ row, at });
     else places.set(key, [{ row, at }]);
   });
-  return [...places.values()].flatMap((inPlace) =>
-    oddInPlace(inPlace.sort((a, b) => a.row.from - b.row.from || a.at - b.at)),
+  return [...places.values()].map((inPlace) =>
+    inPlace.sort((a, b) => a.row.from - b.row.from || a.at - b.at),
   );
 };
+
+/** Duplicates, overlaps and holes of a table, place by place, and rows that hold nothing. */
+export const tableOddities = (rows: readonly TableRow[]): TableOddity[] => byPlace(rows).flatMap(oddInPlace);
+
+/** A row of a place at whose beginning the charge is below what it is just before, by so much. */
+export interface TableFall {
+  row: number;
+  at: number;
+  by: number;
+}
+
+const lastAmount = ({ amount, each, from, to = from }: TableRow): number =>
+  amount + (each ? eachAmount(each, Math.max(0, to - 1 - from)) : 0);
+
+/** Where the charge falls though more is sent, place by place; rows that overlap are not compared. */
+export const tableFalls = (rows: readonly TableRow[]): TableFall[] =>
+  byPlace(rows).flatMap((inPlace) =>
+    inPlace.flatMap(({ row, at }, place): TableFall[] => {
+      const before = inPlace[place - 1]?.row;
+      if (before?.to === undefined || before.to > row.from) return [];
+      const by = lastAmount(before) - row.amount;
+      return by > 0 ? [{ row: at, at: row.from, by }] : [];
+    }),
+  );

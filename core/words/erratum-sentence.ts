@@ -46,6 +46,9 @@ const groupRule = ({ a, detail: { rule, goods } }: Told): string => {
   return goods === a ? `they are ${rule}` : `goods of ${a} are ${rule}`;
 };
 
+/** A rule, or the method of it that is meant. */
+const methodOf = ({ a, detail: { method } }: Told): string => (method ? `${method} of ${a}` : a);
+
 const WORDS: Words = {
   'no-zone': ({ detail: { places } }) =>
     `The shop sells to ${places}, and no zone takes it: nothing can be bought there.`,
@@ -64,8 +67,8 @@ const WORDS: Words = {
     `${rows} of the ${of} rows of ${a} are for places that no zone using it takes.`,
   'free-out-of-reach': ({ a, detail: { freeFrom, max }, money }) =>
     `${a} is never free: it takes orders up to ${money(max)}, and is free from ${money(freeFrom)}.`,
-  'takes-no-good': ({ a, detail: { limit } }) =>
-    `${a} takes no product: each one alone is above its limit of ${limit}.`,
+  'takes-no-good': (told) =>
+    `${methodOf(told)} takes no product: each one alone is above its limit of ${told.detail.limit}.`,
   'measure-gap': (told) =>
     told.detail.goods
       ? `${stopped(told)}: ${told.a} has no price for that.`
@@ -108,15 +111,17 @@ const WORDS: Words = {
   'discount-meets-free': ({ a, b }) => `“${a}” takes money off ${b}, which can be free as well.`,
   'not-settled': ({ a }) =>
     `Whether every order of ${a} has a choice is not settled: no order without one was found, and nothing proves that there is none.`,
-  'never-in-time': ({ a, detail: { method } }) =>
-    `${method ? `${method} of ${a}` : a} is never offered: no time can be chosen, whenever an order is placed.`,
+  'never-in-time': (told) =>
+    `${methodOf(told)} is never offered: no time can be chosen, whenever an order is placed.`,
   'areas-contest': ({ detail: { entry, winner, loser } }) =>
     `${winner} and ${loser} both name ${entry}; ${winner} has it, for it is listed first.`,
   'area-covers-nothing': ({ a }) => `${a} names no postal code, so it covers nothing.`,
   'location-without-point': ({ a, b }) =>
     `${a} goes by distance, and the point of ${b} is not known: the distance never is.`,
-  'price-falls': ({ a, detail: { at, by }, money, figure }) =>
-    `${a} falls by ${money(by)} at ${figure(at)}, where more is sent.`,
+  'price-falls': ({ a, detail: { at, by, row, more }, money, figure }) =>
+    `${a} falls by ${money(by)} at ${figure(at)}${row ? ` in row ${row}` : ''}, where more is sent${
+      more ? `, and in ${more} more ${more === 1 ? 'row' : 'rows'}` : ''
+    }.`,
   'step-never-acts': ({ a, detail: { from, why }, figure }) =>
     `The step of ${a} from ${figure(from)} never acts: ${STEP_WHY[String(why)] ?? ''}.`,
   'row-never-acts': ({ detail: { table, row } }) => `Row ${row} of ${table} never acts.`,
@@ -141,8 +146,8 @@ const WORDS: Words = {
     `${a} always costs its greatest, ${money(max)}: every price of it is above that.`,
   'bounds-contradict': ({ a, detail: { min, max }, money }) =>
     `${a} is to cost at least ${money(min)} and at most ${money(max)}; the greatest stands.`,
-  'limits-contradict': ({ a, detail: { measure } }) =>
-    `The ${measure} limits of ${a} contradict themselves: no basket meets them.`,
+  'limits-contradict': (told) =>
+    `The ${told.detail.measure} limits of ${methodOf(told)} contradict themselves: no basket meets them.`,
   'weight-missing': (told) =>
     told.detail.places
       ? `${stopped(told)}: the weight is not known. Give it.`
