@@ -4,6 +4,7 @@ import type { Quote, Withheld } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import type { FindingCode, Where } from './finding.ts';
+import { limitsThatContradict } from './odd-rates.ts';
 
 /** The parts of a shop that a mend in thought changes. */
 export interface Shop {
@@ -156,9 +157,20 @@ const LIMITS = ['above-limit', 'below-limit', 'below-minimum', ...GAPS];
 /** The rate of a refusal; of one carrier service the id says the rate before the colon. */
 const rateIdOf = ({ id }: Withheld): string => id.split(':')[0] ?? id;
 
-const limitMend = (withheld: Withheld): Mend => {
+/** A rule whose limits contradict each other keeps out whatever comes: it is the cause before any other limit. */
+const isContradictory = ({ book }: CompiledBook, id: string): boolean =>
+  limitsThatContradict(() => ({ kind: 'rate', id }), book.rates.find((rate) => rate.id === id)?.limits)
+    .length > 0;
+
+const rateLimitMend = (compiled: CompiledBook, withheld: Withheld): Mend => {
+  const id = rateIdOf(withheld);
+  const made = rateMend(withheld, id);
+  return isContradictory(compiled, id) ? { ...made, distance: 0 } : made;
+};
+
+const limitMend = (compiled: CompiledBook, withheld: Withheld): Mend => {
   if (withheld.kind === 'delivery') return areaMend(withheld, withheld.id.split(':')[0] ?? '');
-  return withheld.kind === 'pickup' ? pickupMend(withheld) : rateMend(withheld, rateIdOf(withheld));
+  return withheld.kind === 'pickup' ? pickupMend(withheld) : rateLimitMend(compiled, withheld);
 };
 
 const accountOf = ({ book }: CompiledBook, rateId: string): string | undefined => {
@@ -185,7 +197,7 @@ const mendsFor = (compiled: CompiledBook, request: QuoteRequest, withheld: Withh
     const account = accountOf(compiled, rateIdOf(withheld));
     return account === undefined ? [] : [carrierMend(account)];
   }
-  return LIMITS.includes(code) ? [limitMend(withheld)] : [];
+  return LIMITS.includes(code) ? [limitMend(compiled, withheld)] : [];
 };
 
 /** The rules that an order's refusals name, each once, in the order in which causes are looked for. */

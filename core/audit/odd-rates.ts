@@ -12,18 +12,21 @@ const rateAt = (id: string | number, part?: string | number): Where => ({
   id: part === undefined ? String(id) : `${id}:${part}`,
 });
 
+/** Why no basket reaches a step. */
+export type IdleWhy = 'again' | 'until' | 'limit' | 'least' | 'free';
+
 /** Steps that no basket reaches: one more with the same beginning, one at or beyond the end, one beyond the limit. */
-const idleSteps = ({ id, price, limits, freeFrom }: Rate): Finding[] => {
+export const idleStepsOf = ({ price, limits, freeFrom }: Rate): { from: number; why: IdleWhy }[] => {
   if (price.kind !== 'steps') return [];
   const limit: { min?: number; max?: number } =
     price.basis === 'distance' || price.per === 'parcel' ? {} : (limits?.[price.basis] ?? {});
   const sorted = [...price.steps].sort((a, b) => a.from - b.from);
   const seen = new Set<number>();
-  return price.steps.flatMap(({ from }): Finding[] => {
+  return price.steps.flatMap(({ from }) => {
     const isAgain = seen.has(from);
     seen.add(from);
     const next = sorted.find((step) => step.from > from);
-    const why = isAgain
+    const why: IdleWhy | null = isAgain
       ? 'again'
       : price.until !== undefined && from >= price.until
         ? 'until'
@@ -34,9 +37,20 @@ const idleSteps = ({ id, price, limits, freeFrom }: Rate): Finding[] => {
             : price.basis === 'subtotal' && freeFrom !== undefined && from >= freeFrom
               ? 'free'
               : null;
-    return why === null
-      ? []
-      : [{ code: 'step-never-acts', where: [rateAt(id, from)], detail: { from, basis: price.basis, why } }];
+    return why === null ? [] : [{ from, why }];
+  });
+};
+
+/** Steps that no basket reaches, those for one reason as one. */
+const idleSteps = (rate: Rate): Finding[] => {
+  if (rate.price.kind !== 'steps') return [];
+  const { basis } = rate.price;
+  const idle = idleStepsOf(rate);
+  return [...new Set(idle.map(({ why }) => why))].flatMap((why): Finding[] => {
+    const [first, ...more] = idle.filter((one) => one.why === why);
+    if (!first) return [];
+    const detail = { from: first.from, basis, why, more: more.length };
+    return [{ code: 'step-never-acts', where: [rateAt(rate.id, first.from)], detail }];
   });
 };
 

@@ -1,3 +1,4 @@
+import { idleStepsOf } from '../audit/odd-rates.ts';
 import type { Rate } from '../model/rate.ts';
 import type { RateTable } from '../model/price.ts';
 import { listed, namesOf } from '../words/names.ts';
@@ -73,16 +74,27 @@ export const oneLimitLess = (broken: Broken): Repair[] => {
   }));
 };
 
-/** A step that never acts, taken out. */
-export const oneStepLess = (broken: Broken): Repair[] => {
+/** The steps that never act for one reason, taken out. */
+export const idleStepsGone = (broken: Broken): Repair[] => {
   const rate = rateOf(broken);
-  if (!rate || rate.price.kind !== 'steps' || rate.price.steps.length < 2) return [];
-  const from = Number(partOf(broken.erratum));
-  const at = rate.price.steps.findLastIndex((step) => step.from === from);
-  if (at < 0) return [];
-  const price = { ...rate.price, steps: rate.price.steps.filter((_, place) => place !== at) };
+  if (!rate || rate.price.kind !== 'steps') return [];
+  const idle = idleStepsOf(rate);
+  const why = idle.find(({ from }) => from === Number(partOf(broken.erratum)))?.why;
+  const gone = idle.filter((one) => one.why === why).map(({ from }) => from);
+  // Of two steps with one beginning the first stands.
+  const left = rate.price.steps.filter(({ from }, at, all) =>
+    why === 'again' ? all.findIndex((one) => one.from === from) === at : !gone.includes(from),
+  );
+  if (gone.length === 0 || left.length === 0) return [];
+  const price = { ...rate.price, steps: left };
+  const count = rate.price.steps.length - left.length;
   return [
-    { code: 'remove-step', a: nameOfRate(broken, rate), b: `${from}`, changes: [rateTo({ ...rate, price })] },
+    {
+      code: 'remove-step',
+      a: nameOfRate(broken, rate),
+      b: `${count}`,
+      changes: [rateTo({ ...rate, price })],
+    },
   ];
 };
 

@@ -8,7 +8,7 @@ import {
   oneEntryLess,
   oneLimitLess,
   oneRowLess,
-  oneStepLess,
+  idleStepsGone,
   switchedZone,
 } from './odd-repairs.ts';
 import type { Broken, Repair } from './repair.ts';
@@ -40,7 +40,7 @@ const BY_CODE: Partial<Record<FindingCode, (broken: Broken) => Repair[]>> = {
   'maximum-below-first': freedBounds,
   'bounds-contradict': freedBounds,
   'limits-contradict': oneLimitLess,
-  'step-never-acts': oneStepLess,
+  'step-never-acts': idleStepsGone,
   'row-never-acts': oneRowLess,
   'zone-off': switchedZone(true),
   'zone-never-decides': switchedZone(false),

@@ -122,8 +122,10 @@ const WORDS: Words = {
     `${a} falls by ${money(by)} at ${figure(at)}${row ? ` in row ${row}` : ''}, where more is sent${
       more ? `, and in ${more} more ${more === 1 ? 'row' : 'rows'}` : ''
     }.`,
-  'step-never-acts': ({ a, detail: { from, why }, figure }) =>
-    `The step of ${a} from ${figure(from)} never acts: ${STEP_WHY[String(why)] ?? ''}.`,
+  'step-never-acts': ({ a, detail: { from, why, more }, figure }) =>
+    more
+      ? `The step of ${a} from ${figure(from)} and ${more} more never act: ${STEP_WHY[String(why)] ?? ''}.`
+      : `The step of ${a} from ${figure(from)} never acts: ${STEP_WHY[String(why)] ?? ''}.`,
   'row-never-acts': ({ detail: { table, row } }) => `Row ${row} of ${table} never acts.`,
   'rows-overlap': ({ detail: { table, row, with: other } }) =>
     `Rows ${other} and ${row} of ${table} hold one value; the first stands.`,

@@ -35,7 +35,7 @@ const REPAIRS: Record<RepairCode, (named: Named) => string> = {
   'never-free': ({ a }) => `Never make ${a} free`,
   'no-least': ({ a }) => `Remove the minimum charge of ${a}`,
   'no-greatest': ({ a }) => `Remove the maximum charge of ${a}`,
-  'remove-step': ({ a }) => `Remove that step of ${a}`,
+  'remove-step': ({ a, b }) => (b === '1' ? `Remove that step of ${a}` : `Remove those ${b} steps of ${a}`),
   'remove-row': ({ a, b }) => `Remove row ${b} of ${a}`,
   'remove-entry': ({ a, b }) => `Remove ${b} from ${a}`,
   'remove-adjustment': ({ a }) => `Remove ${a}`,
