@@ -4,7 +4,7 @@ import { findChromium } from './chromium.mjs';
 import { exportApp } from './export.mjs';
 import { ROOT } from './phases.mjs';
 
-/** Takes the pictures of docs/screenshots from the demo shop: each main view, on a phone and wide. */
+/** Takes the pictures of docs/screenshots from the demo shop: each main view, on a phone and wide; with names, of those alone. */
 const PORT = 4317;
 const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
 
@@ -59,7 +59,10 @@ const VIEWS = {
   errata: {
     path: '/proof?part=errata',
     sizes: ['wide'],
-    act: (page) => page.getByRole('list', { name: 'Stops' }).getByRole('button').first().click(),
+    act: async (page) => {
+      await page.getByRole('button', { name: /^“Frost on the road”: Live plants/ }).click();
+      await page.getByRole('list', { name: 'What would mend it' }).waitFor();
+    },
   },
   publish: {
     path: '/proof?part=publish',
@@ -106,7 +109,8 @@ const shoot = async (name, size) => {
   await context.close();
 };
 
+const asked = process.argv.slice(2);
 for (const [name, { sizes = Object.keys(SIZES) }] of Object.entries(VIEWS))
-  for (const size of sizes) await shoot(name, size);
+  if (asked.length === 0 || asked.includes(name)) for (const size of sizes) await shoot(name, size);
 await browser.close();
 server.kill();
