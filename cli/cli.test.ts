@@ -225,14 +225,19 @@ describe('replay', () => {
 describe('audit', () => {
   test('lists every fault with its rules and an order that shows it, and exits with 1', async () => {
     const { code, out } = await ask('audit', ...SHOP, '--on', '2026-11-24');
-    const errata = JSON.parse(out) as { code: string; gravity: string; where: object[]; example?: object }[];
+    const problems = JSON.parse(out) as {
+      code: string;
+      gravity: string;
+      where: object[];
+      example?: object;
+    }[];
     expect(code).toBe(1);
-    expect(errata.map((one) => one.code)).toEqual(
+    expect(problems.map((one) => one.code)).toEqual(
       expect.arrayContaining(['no-choice', 'price-falls', 'weight-missing', 'size-missing']),
     );
-    expect(errata.every(({ where }) => where.length > 0)).toBe(true);
+    expect(problems.every(({ where }) => where.length > 0)).toBe(true);
     expect(
-      errata
+      problems
         .filter(({ gravity }) => gravity === 'stops' || gravity === 'leaks')
         .every(({ example }) => example),
     ).toBe(true);

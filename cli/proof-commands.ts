@@ -74,7 +74,7 @@ export const auditCommand = (options: AuditOptions, write: Write): number => {
   const { book, catalogue, on } = options;
   const day = on ?? new Date().toISOString().slice(0, 10);
   if (!localDateSchema.safeParse(day).success) throw new CannotRun('--on is a date, as 2026-03-31.');
-  const errata = audit(readShop(book, catalogue, options['stand-ins']), day);
-  write(`${JSON.stringify(errata, null, 2)}\n`);
-  return errata.some(({ gravity }) => gravity === 'stops' || gravity === 'leaks') ? 1 : 0;
+  const problems = audit(readShop(book, catalogue, options['stand-ins']), day);
+  write(`${JSON.stringify(problems, null, 2)}\n`);
+  return problems.some(({ gravity }) => gravity === 'stops' || gravity === 'leaks') ? 1 : 0;
 };

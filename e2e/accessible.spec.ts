@@ -110,8 +110,8 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await openProgram(page, '/proof');
     await page.getByRole('button', { name: 'Seeds to Lyon' }).click();
   },
-  'the errata': async (page) => {
-    await openProgram(page, '/proof?part=errata');
+  'the problems': async (page) => {
+    await openProgram(page, '/proof?part=problems');
     await page.getByRole('list', { name: 'Stops' }).getByRole('button').first().click({ timeout: 60_000 });
   },
   'a file to repair': async (page) => {

@@ -30,7 +30,7 @@ test('a trial is told what is right on its slip, and breaks when a rule changes 
 test('the audit finds what the demo leaves open, shows an order, leads to the rule, and lets it be meant', async ({
   page,
 }) => {
-  await openProgram(page, '/proof?part=errata');
+  await openProgram(page, '/proof?part=problems');
   const stops = page.getByRole('list', { name: 'Stops' });
   const heavy = stops.getByRole('button', {
     name: /Some orders above 450 kg cannot be bought in Newfoundland and Labrador: /,
@@ -56,7 +56,7 @@ test('the audit finds what the demo leaves open, shows an order, leads to the ru
 test('one value mends a problem where it is told: what is wrong is refused, what is right makes it go', async ({
   page,
 }) => {
-  await openProgram(page, '/proof?part=errata');
+  await openProgram(page, '/proof?part=problems');
   const gloves = page.getByRole('button', {
     name: /^Leather gloves, one alone, cannot be bought in 8 zones/,
   });
@@ -86,7 +86,7 @@ test('one value mends a problem where it is told: what is wrong is refused, what
 test('a problem offers the repairs that were found to work, with what they change, and undo takes them back', async ({
   page,
 }) => {
-  await openProgram(page, '/proof?part=errata');
+  await openProgram(page, '/proof?part=problems');
   const frost = page.getByRole('button', { name: /^“Frost on the road”: Live plants/ });
   await frost.click({ timeout: 60_000 });
   const repairs = page.getByRole('list', { name: 'What would mend it' });

@@ -56,8 +56,8 @@ const VIEWS = {
     },
   },
   adjustments: { path: '/charges?part=adjustments', sizes: ['wide'] },
-  errata: {
-    path: '/proof?part=errata',
+  problems: {
+    path: '/proof?part=problems',
     sizes: ['wide'],
     act: async (page) => {
       await page.getByRole('button', { name: /^“Frost on the road”: Live plants/ }).click();

@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import type { Book } from '../model/book.ts';
-import type { Erratum } from '../model/erratum.ts';
+import type { Problem } from '../model/problem.ts';
 import type { Catalogue } from '../model/good.ts';
 import { inShort } from '../model/in-short.ts';
 import { nameSchema, noteSchema } from '../model/unit.ts';
 
-/** An erratum that the merchant accepts, with a note why; it holds as long as its rules and what it reaches stay as they are. */
+/** A problem that the merchant accepts, with a note why; it holds as long as its rules and what it reaches stay as they are. */
 export const acceptedSchema = z.strictObject({
   code: nameSchema,
   /** The rule that is its cause, as 'rate:parcel-north'; of earlier versions all its rules, set apart by blanks. */
@@ -17,19 +17,19 @@ export const acceptedSchema = z.strictObject({
 export type Accepted = z.infer<typeof acceptedSchema>;
 export const acceptedListSchema = z.array(acceptedSchema).max(5_000);
 
-/** The rule that is the cause of an erratum, as one text. */
-export const causeKey = ({ where: [cause] }: Pick<Erratum, 'where'>): string =>
+/** The rule that is the cause of a problem, as one text. */
+export const causeKey = ({ where: [cause] }: Pick<Problem, 'where'>): string =>
   cause ? `${cause.kind}:${cause.id}` : '';
 
-/** What tells an erratum from others of its book. */
-export const erratumKey = (erratum: Pick<Erratum, 'code' | 'where'>): string =>
-  `${erratum.code} ${causeKey(erratum)}`;
+/** What tells a problem from others of its book. */
+export const problemKey = (problem: Pick<Problem, 'code' | 'where'>): string =>
+  `${problem.code} ${causeKey(problem)}`;
 
 const byId = <T extends { id: string }>(list: readonly T[], id: string): T | undefined =>
   list.find((one) => one.id === id);
 
-/** What one of an erratum's rules says, with what decides together with it: the rates of a zone, the row of a table. */
-const ruleAt = ({ kind, id: whole }: Erratum['where'][number], book: Book, { goods }: Catalogue): unknown => {
+/** What one of a problem's rules says, with what decides together with it: the rates of a zone, the row of a table. */
+const ruleAt = ({ kind, id: whole }: Problem['where'][number], book: Book, { goods }: Catalogue): unknown => {
   const [id = '', part] = whole.split(':');
   switch (kind) {
     case 'rate':
@@ -63,9 +63,9 @@ const ruleAt = ({ kind, id: whole }: Erratum['where'][number], book: Book, { goo
   }
 };
 
-/** The rules of an erratum and what it reaches in short, so that it comes back when one of them changes. */
+/** The rules of a problem and what it reaches in short, so that it comes back when one of them changes. */
 export const printOf = (
-  { where, goods = [], places = [] }: Pick<Erratum, 'where' | 'goods' | 'places'>,
+  { where, goods = [], places = [] }: Pick<Problem, 'where' | 'goods' | 'places'>,
   book: Book,
   catalogue: Catalogue,
 ): string =>
@@ -73,14 +73,14 @@ export const printOf = (
     JSON.stringify([where.map((one) => ruleAt(one, book, catalogue)), [...goods].sort(), [...places].sort()]),
   );
 
-/** The acceptance of an erratum, or null where there is none or its rules have changed since. */
+/** The acceptance of a problem, or null where there is none or its rules have changed since. */
 export const acceptanceOf = (
-  erratum: Erratum,
+  problem: Problem,
   accepted: readonly Accepted[],
   book: Book,
   catalogue: Catalogue,
 ): Accepted | null => {
-  const key = causeKey(erratum);
-  const found = accepted.find(({ code, where }) => code === erratum.code && where === key);
-  return found && found.print === printOf(erratum, book, catalogue) ? found : null;
+  const key = causeKey(problem);
+  const found = accepted.find(({ code, where }) => code === problem.code && where === key);
+  return found && found.print === printOf(problem, book, catalogue) ? found : null;
 };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Adjustment } from '../model/adjustment.ts';
 import type { Book } from '../model/book.ts';
-import type { Erratum } from '../model/erratum.ts';
+import type { Problem } from '../model/problem.ts';
 import type { Good } from '../model/good.ts';
 import type { Destination, Region } from '../model/place.ts';
 import type { Choice } from '../model/quote.ts';
@@ -203,20 +203,20 @@ const isExplained = ({ working }: Choice, book: Book): boolean =>
     return rule?.effect.do === 'free';
   });
 
-const names = (errata: readonly Erratum[], gravity: Erratum['gravity'], id: string): boolean =>
-  errata.some(
+const names = (problems: readonly Problem[], gravity: Problem['gravity'], id: string): boolean =>
+  problems.some(
     ({ gravity: one, code, where }) =>
       (one === gravity || code === 'not-settled') &&
       where.some((rule) => rule.id === id || rule.id.startsWith(`${id}:`)),
   );
 
-const check = (compiled: CompiledBook, goods: readonly Good[], errata: readonly Erratum[]): void => {
+const check = (compiled: CompiledBook, goods: readonly Good[], problems: readonly Problem[]): void => {
   for (const request of orders(goods)) {
     const { choices, zone } = quote(compiled, request);
-    if (choices.length === 0 && !names(errata, 'stops', zone?.id ?? 'store'))
+    if (choices.length === 0 && !names(problems, 'stops', zone?.id ?? 'store'))
       throw new Error(`not found: no choice for ${JSON.stringify(request)}`);
     for (const choice of choices)
-      if (choice.charge === 0 && !isExplained(choice, compiled.book) && !names(errata, 'leaks', choice.id))
+      if (choice.charge === 0 && !isExplained(choice, compiled.book) && !names(problems, 'leaks', choice.id))
         throw new Error(`not found: free by accident, ${choice.id} for ${JSON.stringify(request)}`);
   }
 };
@@ -248,7 +248,7 @@ test('every fault that stops a customer or leaks money has an order that shows i
   );
 }, 240_000);
 
-type Cause = Erratum['where'][number];
+type Cause = Problem['where'][number];
 
 /** The book with the rule that a stop names as its cause taken back, in the plainest way there is. */
 const without = (book: Book, { kind, id }: Cause): Book | null => {

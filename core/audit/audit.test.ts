@@ -1,6 +1,6 @@
 import type { Adjustment } from '../model/adjustment.ts';
 import type { Book } from '../model/book.ts';
-import type { Erratum } from '../model/erratum.ts';
+import type { Problem } from '../model/problem.ts';
 import type { Good } from '../model/good.ts';
 import type { Rate } from '../model/rate.ts';
 import { compile } from '../quote/compile.ts';
@@ -10,7 +10,7 @@ import { GRAVITIES, type FindingCode } from './finding.ts';
 
 const ON = '2026-11-24';
 type Part = Parameters<typeof makeBook>[0];
-const auditOf = (part: Part, ...goods: Good[]): Erratum[] =>
+const auditOf = (part: Part, ...goods: Good[]): Problem[] =>
   audit(compile(makeBook(part), makeCatalogue(...goods)), ON);
 const sized = { length: 300, width: 200, height: 100 };
 const POT = makeGood('pot', { size: sized });
@@ -38,7 +38,7 @@ const table = (rows: Book['rateTables'][number]['rows']): Part => ({
   rateTables: [{ id: 'far', name: 'Far', basis: 'weight', rows }],
 });
 
-test('a sound book has no errata', () => {
+test('a sound book has no problems', () => {
   expect(auditOf(WORLD, POT)).toEqual([]);
 });
 
@@ -373,12 +373,12 @@ const CASES: [FindingCode, Part, string, string][] = [
 
 describe('the audit finds, with the rules to open', () => {
   test.each(CASES)('%s in %#', (code, part, where, text) => {
-    const errata = auditOf(part, POT, ...(part?.groups && code === 'goods-not-sent' ? [VASE] : []));
-    const found = errata
+    const problems = auditOf(part, POT, ...(part?.groups && code === 'goods-not-sent' ? [VASE] : []));
+    const found = problems
       .filter((one) => one.code === code)
       .map((one) => [one.where.map(({ kind, id }) => `${kind}:${id}`).join(' '), one.text]);
     expect(found).toContainEqual([where, text]);
-    for (const one of errata) expect(one.gravity).toBe(GRAVITIES[one.code as FindingCode]);
+    for (const one of problems) expect(one.gravity).toBe(GRAVITIES[one.code as FindingCode]);
   });
 
   test('what the goods lack, where some rate needs it', () => {

@@ -1,7 +1,7 @@
-import type { Erratum } from '../model/erratum.ts';
+import type { Problem } from '../model/problem.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
-import { erratumSentence } from '../words/erratum-sentence.ts';
+import { problemSentence } from '../words/problem-sentence.ts';
 import { dataFaults } from './data-faults.ts';
 import { GRAVITIES, type Finding, type FindingCode, type Gravity } from './finding.ts';
 import { addAlwaysFree } from './always-free.ts';
@@ -57,12 +57,12 @@ const addUnserved = (
     stops.add({ place, refused: new Refused(request, quoted), isPlain: true });
 };
 
-const toErratum = (compiled: CompiledBook, finding: Finding): Erratum => {
+const toProblem = (compiled: CompiledBook, finding: Finding): Problem => {
   const { code, where, example, reach, goods = [], places = [], isVast = false } = finding;
   return {
     code,
     gravity: gravityOf(finding),
-    text: erratumSentence(finding, compiled),
+    text: problemSentence(finding, compiled),
     where: where.map(({ kind, id }) => ({ kind, id })),
     ...(example ? { example } : {}),
     ...(reach === undefined ? {} : { reach }),
@@ -126,7 +126,7 @@ export function* auditInSteps(
   compiled: CompiledBook,
   on: string,
   memory: AuditMemory = new AuditMemory(),
-): Generator<AuditProgress, Erratum[]> {
+): Generator<AuditProgress, Problem[]> {
   memory.begin(compiled, on);
   const places = memory.kept('places', placesTurnOn(compiled.book), () => placeClasses(compiled));
   const { classes } = places;
@@ -145,7 +145,7 @@ export function* auditInSteps(
   const rest = [...findings.all, ...others(shop, places, on, plainest.context)];
   const all = withoutTwice(stopFindings(compiled, stops.all, classes), rest);
   memory.end();
-  return sorted(all).map((finding) => toErratum(compiled, finding));
+  return sorted(all).map((finding) => toProblem(compiled, finding));
 }
 
 /**
@@ -154,7 +154,7 @@ export function* auditInSteps(
  * shows it goes with every fault that stops a customer or leaks money. What joint limits leave open is listed
  * as not settled. `memory` is as for `auditInSteps`.
  */
-export const audit = (compiled: CompiledBook, on: string, memory?: AuditMemory): Erratum[] => {
+export const audit = (compiled: CompiledBook, on: string, memory?: AuditMemory): Problem[] => {
   const steps = auditInSteps(compiled, on, memory);
   let step = steps.next();
   while (!step.done) step = steps.next();

@@ -1,5 +1,5 @@
 import type { Book } from '../model/book.ts';
-import type { Erratum } from '../model/erratum.ts';
+import type { Problem } from '../model/problem.ts';
 import type { CarrierPrice } from '../model/price.ts';
 import { compile, type Ask } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
@@ -45,21 +45,21 @@ const catalogue = makeCatalogue(
   makeGood('pot', { size: SIZE }),
   makeGood('cup', { size: { ...SIZE, height: 90 } }),
 );
-const found = (book: Book, ask: Ask = bySize, goods = catalogue): Erratum[] =>
+const found = (book: Book, ask: Ask = bySize, goods = catalogue): Problem[] =>
   audit(compile(book, goods, ask), ON);
-const codes = (errata: readonly Erratum[]): string[] => errata.map(({ code }) => code);
+const codes = (problems: readonly Problem[]): string[] => problems.map(({ code }) => code);
 
 describe('what the audit says of carriers', () => {
   test('a zone whose only rate is a carrier’s that serves nothing there', () => {
-    const erratum = found(bookOf(), nothing).find(({ code }) => code === 'carrier-serves-nothing');
-    expect(erratum).toMatchObject({
+    const problem = found(bookOf(), nothing).find(({ code }) => code === 'carrier-serves-nothing');
+    expect(problem).toMatchObject({
       gravity: 'stops',
       where: [
         { kind: 'carrier', id: 'tern' },
         { kind: 'zone', id: 'country' },
       ],
     });
-    const shown = quote(compile(bookOf(), catalogue, nothing), erratum!.example!);
+    const shown = quote(compile(bookOf(), catalogue, nothing), problem!.example!);
     expect(shown.choices).toEqual([]);
   });
 
@@ -71,8 +71,8 @@ describe('what the audit says of carriers', () => {
 
   test('a fallback below what the carrier usually asks, with both figures', () => {
     const at = (amount: number) => found(bookOf({ onError: { amount, per: 'order' } }));
-    const erratum = at(1_500).find(({ code }) => code === 'fallback-below-usual');
-    expect(erratum?.text).toBe(
+    const problem = at(1_500).find(({ code }) => code === 'fallback-below-usual');
+    expect(problem?.text).toBe(
       'The fallback of Parcel to country, 15.00, is below what its carrier usually asks, 20.00.',
     );
     expect(codes(at(2_000))).not.toContain('fallback-below-usual');
@@ -80,9 +80,9 @@ describe('what the audit says of carriers', () => {
 
   test('a fallback of nothing leaks, and is shown by an order that goes free', () => {
     const book = bookOf({ onError: { amount: 0, per: 'order' } });
-    const erratum = found(book).find(({ code }) => code === 'free-fallback');
-    expect(erratum?.gravity).toBe('leaks');
-    expect(quote(compile(book, catalogue), erratum!.example!).choices[0]?.charge).toBe(0);
+    const problem = found(book).find(({ code }) => code === 'free-fallback');
+    expect(problem?.gravity).toBe('leaks');
+    expect(quote(compile(book, catalogue), problem!.example!).choices[0]?.charge).toBe(0);
   });
 
   test('a sandbox that prices rates, and room that counts for more than weight', () => {
@@ -96,12 +96,12 @@ describe('what the audit says of carriers', () => {
 
   test('goods that fit no box, and boxes that no plan packs into', () => {
     const goods = makeCatalogue(makeGood('cane', { size: { length: 1_800, width: 20, height: 20 } }));
-    const errata = found(
+    const problems = found(
       bookOf({}, { boxes: [crate, { ...crate, id: 'spare', name: 'Spare' }] }),
       bySize,
       goods,
     );
-    expect(errata.filter(({ gravity }) => gravity === 'data').map(({ text }) => text)).toEqual(
+    expect(problems.filter(({ gravity }) => gravity === 'data').map(({ text }) => text)).toEqual(
       expect.arrayContaining(['cane goes into none of the boxes of Tern.', 'No plan packs into Spare.']),
     );
     expect(codes(found(bookOf()))).not.toContain('fits-no-box');

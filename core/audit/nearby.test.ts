@@ -1,5 +1,5 @@
 import type { Book } from '../model/book.ts';
-import type { Erratum } from '../model/erratum.ts';
+import type { Problem } from '../model/problem.ts';
 import type { Catalogue, HandlingGroup } from '../model/good.ts';
 import { compile } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
@@ -27,11 +27,11 @@ const nearby = (parts: Partial<Book>, store: Partial<Book['store']> = {}): Book 
     ...parts,
     store: { sellsTo: SELLS, ...store },
   });
-const found = (book: Book, catalogue: Catalogue = makeCatalogue()): Erratum[] =>
+const found = (book: Book, catalogue: Catalogue = makeCatalogue()): Problem[] =>
   audit(compile(book, catalogue), ON);
-const grave = (errata: readonly Erratum[]): string[] =>
-  errata.filter(({ gravity }) => gravity === 'stops' || gravity === 'leaks').map(({ code }) => code);
-const codes = (errata: readonly Erratum[]): string[] => errata.map(({ code }) => code);
+const grave = (problems: readonly Problem[]): string[] =>
+  problems.filter(({ gravity }) => gravity === 'stops' || gravity === 'leaks').map(({ code }) => code);
+const codes = (problems: readonly Problem[]): string[] => problems.map(({ code }) => code);
 
 describe('a shop without zones', () => {
   test('that only does pickup in its own country is sound', () => {
@@ -47,7 +47,7 @@ describe('a shop without zones', () => {
       where: [{ kind: 'pickup', id: 'counter' }],
     });
     expect(stop?.text).toContain('Counter');
-    const request = stop?.example as NonNullable<Erratum['example']>;
+    const request = stop?.example as NonNullable<Problem['example']>;
     expect(quote(compile(book, makeCatalogue()), request).choices).toEqual([]);
   });
 
@@ -55,7 +55,7 @@ describe('a shop without zones', () => {
     const book = nearby({ pickups: [makePickup({ maxDistance: 25_000 })] });
     const [stop] = found(book).filter(({ gravity }) => gravity === 'stops');
     expect(stop?.code).toBe('no-zone');
-    const request = stop?.example as NonNullable<Erratum['example']>;
+    const request = stop?.example as NonNullable<Problem['example']>;
     expect(quote(compile(book, makeCatalogue()), request)).toMatchObject({
       choices: [],
       withheld: [{ code: 'too-far' }],
@@ -68,9 +68,9 @@ describe('a shop without zones', () => {
   });
 
   test('that delivers to some codes stops the rest', () => {
-    const errata = found(nearby({ areas: [makeArea()] }));
-    expect(grave(errata)).toEqual(['no-zone']);
-    expect(errata[0]?.places).toEqual(['CA']);
+    const problems = found(nearby({ areas: [makeArea()] }));
+    expect(grave(problems)).toEqual(['no-zone']);
+    expect(problems[0]?.places).toEqual(['CA']);
   });
 });
 
@@ -83,7 +83,7 @@ test('a pickup point takes what the zone and the postal list leave', () => {
 
 test('goods of a group that is only collected are no stop, unless collecting them is not allowed', () => {
   const catalogue = makeCatalogue(makeGood('pot', { groupIds: ['soil'] }));
-  const errata = (pickup: 'any' | 'none') =>
+  const problems = (pickup: 'any' | 'none') =>
     grave(
       found(
         makeBook({
@@ -95,8 +95,8 @@ test('goods of a group that is only collected are no stop, unless collecting the
         catalogue,
       ),
     );
-  expect(errata('any')).toEqual([]);
-  expect(errata('none')).toEqual(['group-not-sent']);
+  expect(problems('any')).toEqual([]);
+  expect(problems('none')).toEqual(['group-not-sent']);
 });
 
 describe('a basket that no one choice takes', () => {
@@ -113,9 +113,9 @@ describe('a basket that no one choice takes', () => {
       ...parts,
     });
 
-  test('stops, and the erratum says how it can be had in parts', () => {
-    const errata = found(book({ pickup: 'any' }), catalogue).filter(({ gravity }) => gravity === 'stops');
-    expect(errata).toMatchObject([
+  test('stops, and the problem says how it can be had in parts', () => {
+    const problems = found(book({ pickup: 'any' }), catalogue).filter(({ gravity }) => gravity === 'stops');
+    expect(problems).toMatchObject([
       {
         code: 'only-in-parts',
         where: [
@@ -124,8 +124,8 @@ describe('a basket that no one choice takes', () => {
         ],
       },
     ]);
-    expect(errata[0]?.text).toContain('Sea thrift by “Counter”; Tall jar by “Parcel”');
-    const request = errata[0]?.example as NonNullable<Erratum['example']>;
+    expect(problems[0]?.text).toContain('Sea thrift by “Counter”; Tall jar by “Parcel”');
+    const request = problems[0]?.example as NonNullable<Problem['example']>;
     expect(quote(compile(book({ pickup: 'any' }), catalogue), request).choices).toEqual([]);
   });
 
@@ -137,8 +137,8 @@ describe('a basket that no one choice takes', () => {
     const SOLD = { ...SELLS, countries: ['US'] };
     const zones = makeBook().zones.map((zone) => ({ ...zone, includes: [{ country: 'US' }] }));
     const abroad = book({ pickup: 'any' }, { zones });
-    const errata = found({ ...abroad, store: { ...abroad.store, sellsTo: SOLD } }, catalogue);
-    expect(grave(errata)).toEqual(['group-not-sent']);
+    const problems = found({ ...abroad, store: { ...abroad.store, sellsTo: SOLD } }, catalogue);
+    expect(grave(problems)).toEqual(['group-not-sent']);
   });
 });
 
@@ -157,7 +157,7 @@ describe('leaks', () => {
       where: [{ kind: 'area', id: 'ring:van' }],
       reach: 'Ring',
     });
-    const request = leak?.example as NonNullable<Erratum['example']>;
+    const request = leak?.example as NonNullable<Problem['example']>;
     const free = quote(compile(nearby({ ...sound, areas: [drawn] }), makeCatalogue()), request);
     expect(free.choices.find(({ kind }) => kind === 'delivery')?.charge).toBe(0);
   });

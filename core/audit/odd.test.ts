@@ -1,5 +1,5 @@
 import type { Adjustment } from '../model/adjustment.ts';
-import type { Erratum } from '../model/erratum.ts';
+import type { Problem } from '../model/problem.ts';
 import type { DeliveryArea } from '../model/delivery.ts';
 import type { Good } from '../model/good.ts';
 import type { Limits } from '../model/price.ts';
@@ -20,7 +20,7 @@ import { audit } from './audit.ts';
 type Part = Parameters<typeof makeBook>[0];
 const WORLD: Part = { zones: [makeZone('country', { remainder: true })] };
 const POT = makeGood('pot', { size: { length: 300, width: 200, height: 100 } });
-const auditOf = (part: Part, ...goods: Good[]): Erratum[] =>
+const auditOf = (part: Part, ...goods: Good[]): Problem[] =>
   audit(compile(makeBook(part), makeCatalogue(...goods)), '2026-11-24');
 const rates = (...parts: Partial<Rate>[]): Part => ({
   ...WORLD,

@@ -4,7 +4,7 @@ import type { Book } from '../model/book.ts';
 import type { Good } from '../model/good.ts';
 import type { Rate } from '../model/rate.ts';
 import { compile } from '../quote/compile.ts';
-import { erratumKey } from './accepted.ts';
+import { problemKey } from './accepted.ts';
 import { audit } from './audit.ts';
 import { AuditMemory } from './memory.ts';
 
@@ -113,7 +113,7 @@ const entriesOf = ([one, all]: Shop, memory: AuditMemory): Map<string, number> =
   new Map(
     audit(compile(one, { ...demoCatalogue, goods: all }), ON, memory)
       .filter(({ isVast }) => !isVast)
-      .map((entry) => [erratumKey(entry), entry.where.length]),
+      .map((entry) => [problemKey(entry), entry.where.length]),
   );
 
 test('each fault that is put into the demo is told, in 1.2 new entries on average', () => {

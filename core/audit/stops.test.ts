@@ -2,7 +2,7 @@ import { answersAtOnce } from '../../carriers/stand-ins.ts';
 import { demoBook } from '../../demo/book.ts';
 import { demoCatalogue } from '../../demo/goods.ts';
 import type { Book } from '../model/book.ts';
-import type { Erratum } from '../model/erratum.ts';
+import type { Problem } from '../model/problem.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { compile } from '../quote/compile.ts';
@@ -19,7 +19,7 @@ const AT = `${ON}T12:00:00-04:00`;
 const SIZE = { length: 300, width: 200, height: 100 };
 const pot = makeGood('pot', { size: SIZE });
 
-const stopsOf = (book: Book, catalogue: Catalogue): Erratum[] =>
+const stopsOf = (book: Book, catalogue: Catalogue): Problem[] =>
   audit(compile(book, catalogue, answersAtOnce), ON).filter(({ gravity }) => gravity === 'stops');
 const causes = (book: Book, ...goods: Good[]): string[] =>
   stopsOf(book, makeCatalogue(...goods)).map((one) => `${one.code} ${causeKey(one)}`);
@@ -144,7 +144,7 @@ describe('of the demo shop', () => {
   test('giving what one product lacks removes exactly its entry', () => {
     const key = 'size-missing good:gloves';
     const goods = demoCatalogue.goods.map((good) => (good.sku === 'gloves' ? { ...good, size: SIZE } : good));
-    const keys = (list: readonly Erratum[]): string[] => list.map((one) => `${one.code} ${causeKey(one)}`);
+    const keys = (list: readonly Problem[]): string[] => list.map((one) => `${one.code} ${causeKey(one)}`);
     expect(keys(found)).toContain(key);
     expect(keys(stopsOf(demoBook, { ...demoCatalogue, goods })).sort()).toEqual(
       keys(found)
@@ -191,16 +191,16 @@ test('steps measure what is charged for: a limit of steps is not said of all ord
 
 test('an acceptance is of the cause with what it reaches, and lapses when either changes', () => {
   const book = inAll({ limits: { longestSide: { max: 1_000 } } });
-  const [erratum] = stopsOf(book, makeCatalogue(makeGood('gloves', { size: undefined })));
-  if (!erratum) throw new Error('nothing was found');
+  const [problem] = stopsOf(book, makeCatalogue(makeGood('gloves', { size: undefined })));
+  if (!problem) throw new Error('nothing was found');
   const catalogue = makeCatalogue(makeGood('gloves', { size: undefined }));
   const accepted = [
-    { code: erratum.code, where: causeKey(erratum), note: 'meant', print: printOf(erratum, book, catalogue) },
+    { code: problem.code, where: causeKey(problem), note: 'meant', print: printOf(problem, book, catalogue) },
   ];
-  const isAccepted = (one: Erratum, of = book): boolean =>
+  const isAccepted = (one: Problem, of = book): boolean =>
     acceptanceOf(one, accepted, of, catalogue) !== null;
-  expect(isAccepted(erratum)).toBe(true);
-  expect(isAccepted({ ...erratum, places: [...(erratum.places ?? []), 'MX'] })).toBe(false);
-  expect(isAccepted({ ...erratum, goods: ['gloves', 'boots'] })).toBe(false);
-  expect(isAccepted({ ...erratum, where: [{ kind: 'good', id: 'boots' }] })).toBe(false);
+  expect(isAccepted(problem)).toBe(true);
+  expect(isAccepted({ ...problem, places: [...(problem.places ?? []), 'MX'] })).toBe(false);
+  expect(isAccepted({ ...problem, goods: ['gloves', 'boots'] })).toBe(false);
+  expect(isAccepted({ ...problem, where: [{ kind: 'good', id: 'boots' }] })).toBe(false);
 });

@@ -23,7 +23,7 @@ export interface Shop {
   book: Book;
   catalogue: Catalogue;
   trials: Trial[];
-  /** The errata that are accepted, with why. */
+  /** The problems that are accepted, with why. */
   accepted?: Accepted[];
 }
 

@@ -3,7 +3,7 @@ import { freeId } from '../model/ids.ts';
 import type { Size } from '../model/good.ts';
 import type { Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
-import { ruleName } from '../words/erratum-sentence.ts';
+import { ruleName } from '../words/problem-sentence.ts';
 import type { Change } from './change.ts';
 import { areaWithEnd, brokenLimit, refusalsOf, withEnd, withLimits } from './limits.ts';
 import { byId, namedBy, partOf, type AskedValue, type Broken } from './repair.ts';
@@ -11,17 +11,17 @@ import { byId, namedBy, partOf, type AskedValue, type Broken } from './repair.ts
 const amountOf = (value: unknown): number => Number(value);
 const rateTo = (entry: Rate): Change => ({ list: 'rates', at: entry.id, entry });
 
-const rateOf = ({ erratum, compiled: { book } }: Broken): Rate | undefined =>
-  byId(book.rates, namedBy(erratum, 'rate')[0]);
+const rateOf = ({ problem, compiled: { book } }: Broken): Rate | undefined =>
+  byId(book.rates, namedBy(problem, 'rate')[0]);
 
-const nameOf = ({ erratum: { where }, compiled: { book, goods } }: Broken): string =>
+const nameOf = ({ problem: { where }, compiled: { book, goods } }: Broken): string =>
   where[0] ? ruleName(where[0] as Parameters<typeof ruleName>[0], book, goods) : '';
 
 /** What a product weighs or measures. */
 const figure =
   (code: 'weight' | 'size') =>
   (broken: Broken): AskedValue | null => {
-    const [cause] = broken.erratum.where;
+    const [cause] = broken.problem.where;
     const good = cause?.kind === 'good' ? broken.compiled.goods.get(cause.id) : undefined;
     if (!good || good[code] !== undefined) return null;
     return {
@@ -39,11 +39,11 @@ const figure =
   };
 
 /** The price of a service in a zone where it has no rate. */
-const newRate = ({ erratum, compiled: { book } }: Broken): AskedValue | null => {
-  const zone = byId(book.zones, namedBy(erratum, 'zone')[0]);
+const newRate = ({ problem, compiled: { book } }: Broken): AskedValue | null => {
+  const zone = byId(book.zones, namedBy(problem, 'zone')[0]);
   const hasRate = (id: string): boolean =>
     book.rates.some(({ serviceId, zoneId }) => serviceId === id && zoneId === zone?.id);
-  const named = namedBy(erratum, 'service')[0];
+  const named = namedBy(problem, 'service')[0];
   const service = book.services.find(({ id }) => (named === undefined || id === named) && !hasRate(id));
   if (!zone || !service) return null;
   return {
@@ -68,13 +68,13 @@ const newRate = ({ erratum, compiled: { book } }: Broken): AskedValue | null => 
 
 /** The limit that keeps orders out. */
 const limitValue = (broken: Broken): AskedValue | null => {
-  const { erratum, compiled } = broken;
+  const { problem, compiled } = broken;
   const limit = brokenLimit(broken);
   if (!limit) return minimumValue(broken);
   const { areas, pickups } = compiled.book;
   const rate = rateOf(broken);
-  const area = byId(areas, namedBy(erratum, 'area')[0]);
-  const point = byId(pickups, namedBy(erratum, 'pickup')[0]);
+  const area = byId(areas, namedBy(problem, 'area')[0]);
+  const point = byId(pickups, namedBy(problem, 'pickup')[0]);
   if (!rate && !area && !point) return null;
   return {
     code: limit.end === 'max' ? 'limit-above' : 'limit-below',
@@ -94,10 +94,10 @@ const limitValue = (broken: Broken): AskedValue | null => {
 
 /** The minimum order of an area or a pickup point. */
 const minimumValue = (broken: Broken): AskedValue | null => {
-  const { erratum, compiled } = broken;
+  const { problem, compiled } = broken;
   const refusal = refusalsOf(broken).find(({ code }) => code === 'below-minimum');
-  const area = byId(compiled.book.areas, namedBy(erratum, 'area')[0]);
-  const point = byId(compiled.book.pickups, namedBy(erratum, 'pickup')[0]);
+  const area = byId(compiled.book.areas, namedBy(problem, 'area')[0]);
+  const point = byId(compiled.book.pickups, namedBy(problem, 'pickup')[0]);
   if (!refusal || (!area && !point)) return null;
   return {
     code: 'minimum',
@@ -114,11 +114,11 @@ const minimumValue = (broken: Broken): AskedValue | null => {
 
 /** What the rates of a carrier charge where it gives no answer or serves nothing. */
 const fallbackValue = (broken: Broken): AskedValue | null => {
-  const { erratum, compiled } = broken;
+  const { problem, compiled } = broken;
   const [account, ids, zones] = [
-    namedBy(erratum, 'carrier')[0],
-    namedBy(erratum, 'rate'),
-    namedBy(erratum, 'zone'),
+    namedBy(problem, 'carrier')[0],
+    namedBy(problem, 'rate'),
+    namedBy(problem, 'zone'),
   ];
   const rates = compiled.book.rates.filter(
     ({ id, price, zoneId }) =>
@@ -167,10 +167,10 @@ const pricedAnew = (price: Price, from: string, amount: number): Price | null =>
 const priceValue = (broken: Broken): AskedValue | null => {
   const { areas } = broken.compiled.book;
   const rate = rateOf(broken);
-  const area = byId(areas, namedBy(broken.erratum, 'area')[0]);
+  const area = byId(areas, namedBy(broken.problem, 'area')[0]);
   const priced = rate ?? area;
-  const part = partOf(broken.erratum);
-  if (broken.erratum.where[0]?.kind === 'table' || !priced || !pricedAnew(priced.price, part, 0)) return null;
+  const part = partOf(broken.problem);
+  if (broken.problem.where[0]?.kind === 'table' || !priced || !pricedAnew(priced.price, part, 0)) return null;
   return {
     code: 'price',
     a: nameOf(broken),
@@ -188,7 +188,7 @@ const priceValue = (broken: Broken): AskedValue | null => {
 /** From which subtotal a rate or an area is free. */
 const freeFromValue = (broken: Broken): AskedValue | null => {
   const rate = rateOf(broken);
-  const area = byId(broken.compiled.book.areas, namedBy(broken.erratum, 'area')[0]);
+  const area = byId(broken.compiled.book.areas, namedBy(broken.problem, 'area')[0]);
   const now = (rate ?? area)?.freeFrom;
   if (now === undefined) return null;
   return {
@@ -224,4 +224,4 @@ const BY_CODE: Partial<Record<FindingCode, (broken: Broken) => AskedValue | null
 
 /** Where one value mends a fault: what is asked for; null where more than a value is needed. */
 export const askedValue = (broken: Broken): AskedValue | null =>
-  BY_CODE[broken.erratum.code as FindingCode]?.(broken) ?? null;
+  BY_CODE[broken.problem.code as FindingCode]?.(broken) ?? null;

@@ -15,9 +15,9 @@ export interface BrokenLimit {
 
 const isOf = ({ id }: Withheld, rule: string): boolean => id === rule || id.startsWith(`${rule}:`);
 
-/** What the rule that an erratum blames refuses its own example with. */
-export const refusalsOf = ({ erratum, compiled }: Broken): Withheld[] => {
-  const { example, where } = erratum;
+/** What the rule that a problem blames refuses its own example with. */
+export const refusalsOf = ({ problem, compiled }: Broken): Withheld[] => {
+  const { example, where } = problem;
   const rule = where[0]?.id;
   if (!example || rule === undefined || requestFaults(compiled, example).length > 0) return [];
   return quote(compiled, example, []).withheld.filter((one) => isOf(one, rule));

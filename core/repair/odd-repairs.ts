@@ -2,13 +2,13 @@ import { idleStepsOf } from '../audit/odd-rates.ts';
 import type { Rate } from '../model/rate.ts';
 import type { RateTable } from '../model/price.ts';
 import { listed, namesOf } from '../words/names.ts';
-import { ruleName } from '../words/erratum-sentence.ts';
+import { ruleName } from '../words/problem-sentence.ts';
 import type { Change } from './change.ts';
 import { withEnd, withLimits } from './limits.ts';
 import { byId, namedBy, partOf, type Broken, type Repair } from './repair.ts';
 
-const rateOf = ({ erratum, compiled: { book } }: Broken): Rate | undefined =>
-  byId(book.rates, namedBy(erratum, 'rate')[0]);
+const rateOf = ({ problem, compiled: { book } }: Broken): Rate | undefined =>
+  byId(book.rates, namedBy(problem, 'rate')[0]);
 
 const nameOfRate = ({ compiled: { book, goods } }: Broken, { id }: Rate): string =>
   ruleName({ kind: 'rate', id }, book, goods);
@@ -30,7 +30,7 @@ const neverFree = (broken: Broken, rate: Rate): Repair => {
   return { code: 'never-free', a: nameOfRate(broken, rate), changes: [rateTo(charged)] };
 };
 
-/** A rate without its least charge, or its greatest, as an erratum of its bounds asks. */
+/** A rate without its least charge, or its greatest, as a problem of its bounds asks. */
 export const freedBounds = (broken: Broken): Repair[] => {
   const rate = rateOf(broken);
   if (!rate) return [];
@@ -51,7 +51,7 @@ export const freedBounds = (broken: Broken): Repair[] => {
 export const chargedAlways = (broken: Broken): Repair[] => {
   const rate = rateOf(broken);
   if (rate) return rate.freeFrom === undefined ? [] : [neverFree(broken, rate)];
-  const area = byId(broken.compiled.book.areas, namedBy(broken.erratum, 'area')[0]);
+  const area = byId(broken.compiled.book.areas, namedBy(broken.problem, 'area')[0]);
   if (!area) return [];
   const { freeFrom: _, ...entry } = area;
   return [{ code: 'never-free', a: area.name, changes: [{ list: 'areas', at: area.id, entry }] }];
@@ -60,7 +60,7 @@ export const chargedAlways = (broken: Broken): Repair[] => {
 /** One of two limits that contradict each other, taken out. */
 export const oneLimitLess = (broken: Broken): Repair[] => {
   const rate = rateOf(broken);
-  const measure = partOf(broken.erratum);
+  const measure = partOf(broken.problem);
   if (
     !rate ||
     (measure !== 'weight' && measure !== 'subtotal' && measure !== 'units' && measure !== 'volume')
@@ -79,7 +79,7 @@ export const idleStepsGone = (broken: Broken): Repair[] => {
   const rate = rateOf(broken);
   if (!rate || rate.price.kind !== 'steps') return [];
   const idle = idleStepsOf(rate);
-  const why = idle.find(({ from }) => from === Number(partOf(broken.erratum)))?.why;
+  const why = idle.find(({ from }) => from === Number(partOf(broken.problem)))?.why;
   const gone = idle.filter((one) => one.why === why).map(({ from }) => from);
   // Of two steps with one beginning the first stands.
   const left = rate.price.steps.filter(({ from }, at, all) =>
@@ -99,9 +99,9 @@ export const idleStepsGone = (broken: Broken): Repair[] => {
 };
 
 /** A row of a table that never acts, taken out. */
-export const oneRowLess = ({ erratum, compiled: { book } }: Broken): Repair[] => {
-  const table: RateTable | undefined = byId(book.rateTables, namedBy(erratum, 'table')[0]);
-  const row = Number(partOf(erratum)) - 1;
+export const oneRowLess = ({ problem, compiled: { book } }: Broken): Repair[] => {
+  const table: RateTable | undefined = byId(book.rateTables, namedBy(problem, 'table')[0]);
+  const row = Number(partOf(problem)) - 1;
   if (!table || table.rows[row] === undefined) return [];
   const entry = { ...table, rows: table.rows.filter((_, at) => at !== row) };
   return [
@@ -117,8 +117,8 @@ export const oneRowLess = ({ erratum, compiled: { book } }: Broken): Repair[] =>
 /** A zone that is switched off, on; or one that does nothing, off. */
 export const switchedZone =
   (active: boolean) =>
-  ({ erratum, compiled: { book } }: Broken): Repair[] => {
-    const zone = byId(book.zones, namedBy(erratum, 'zone')[0]);
+  ({ problem, compiled: { book } }: Broken): Repair[] => {
+    const zone = byId(book.zones, namedBy(problem, 'zone')[0]);
     if (!zone) return [];
     return [
       {
@@ -130,8 +130,8 @@ export const switchedZone =
   };
 
 /** An entry that two zones name, taken from the one that does not get it. */
-export const oneEntryLess = ({ erratum, compiled: { book } }: Broken): Repair[] => {
-  const loser = erratum.where.at(-1);
+export const oneEntryLess = ({ problem, compiled: { book } }: Broken): Repair[] => {
+  const loser = problem.where.at(-1);
   const [id, entry] = [loser?.id.split(':')[0], loser?.id.split(':')[1]];
   const zone = byId(book.zones, id);
   if (!zone || entry === undefined) return [];
@@ -153,8 +153,8 @@ export const oneEntryLess = ({ erratum, compiled: { book } }: Broken): Repair[] 
 /** An adjustment that never acts, gone; one that takes too much off, switched off. */
 export const adjustmentGone =
   (how: 'remove-adjustment' | 'switch-off') =>
-  ({ erratum, compiled: { book } }: Broken): Repair[] => {
-    const adjustment = byId(book.adjustments, namedBy(erratum, 'adjustment')[0]);
+  ({ problem, compiled: { book } }: Broken): Repair[] => {
+    const adjustment = byId(book.adjustments, namedBy(problem, 'adjustment')[0]);
     if (!adjustment) return [];
     const entry = how === 'switch-off' ? { ...adjustment, active: false } : null;
     return [
@@ -165,7 +165,7 @@ export const adjustmentGone =
 /** The rates that an adjustment takes money off, without their threshold for free shipping. */
 export const neverBoth = (broken: Broken): Repair[] => {
   const { book } = broken.compiled;
-  const rates = namedBy(broken.erratum, 'rate')
+  const rates = namedBy(broken.problem, 'rate')
     .flatMap((id) => byId(book.rates, id) ?? [])
     .filter(({ freeFrom }) => freeFrom !== undefined);
   const gone: Repair[] =
@@ -185,9 +185,9 @@ export const neverBoth = (broken: Broken): Repair[] => {
 };
 
 /** A service that is left out of the zones where it has no rate, so that it is known to be meant. */
-export const leftOut = ({ erratum, compiled: { book } }: Broken): Repair[] => {
-  const service = byId(book.services, namedBy(erratum, 'service')[0]);
-  const ids = namedBy(erratum, 'zone');
+export const leftOut = ({ problem, compiled: { book } }: Broken): Repair[] => {
+  const service = byId(book.services, namedBy(problem, 'service')[0]);
+  const ids = namedBy(problem, 'zone');
   if (!service || ids.length === 0) return [];
   const changes = ids.flatMap((id): Change[] => {
     const zone = byId(book.zones, id);

@@ -1,4 +1,4 @@
-import type { Erratum } from '../model/erratum.ts';
+import type { Problem } from '../model/problem.ts';
 import type { LimitMeasure } from '../model/price.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import type { Change } from './change.ts';
@@ -65,16 +65,16 @@ export type AskedCode = (typeof ASKED_CODES)[number];
 
 /** What a repair is looked for in. */
 export interface Broken {
-  erratum: Erratum;
+  problem: Problem;
   compiled: CompiledBook;
 }
 
-/** The ids of the rules of a kind that an erratum names; a part after the colon is left off. */
-export const namedBy = ({ where }: Erratum, kind: string): string[] =>
+/** The ids of the rules of a kind that a problem names; a part after the colon is left off. */
+export const namedBy = ({ where }: Problem, kind: string): string[] =>
   where.filter((rule) => rule.kind === kind).map(({ id }) => id.split(':')[0] ?? id);
 
-/** The part of a rule that an erratum names: a step's start, a row's number. */
-export const partOf = ({ where: [cause] }: Erratum): string => cause?.id.split(':')[1] ?? '';
+/** The part of a rule that a problem names: a step's start, a row's number. */
+export const partOf = ({ where: [cause] }: Problem): string => cause?.id.split(':')[1] ?? '';
 
 /** An entry of a list by its id. */
 export const byId = <T extends { id: string }>(list: readonly T[], id: string | undefined): T | undefined =>

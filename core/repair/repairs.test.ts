@@ -1,8 +1,8 @@
-import { erratumKey } from '../audit/accepted.ts';
+import { problemKey } from '../audit/accepted.ts';
 import { audit } from '../audit/audit.ts';
 import { AuditMemory } from '../audit/memory.ts';
 import type { Book } from '../model/book.ts';
-import type { Erratum } from '../model/erratum.ts';
+import type { Problem } from '../model/problem.ts';
 import type { Good } from '../model/good.ts';
 import type { Trial } from '../model/trial.ts';
 import { bookSchema } from '../model/book.ts';
@@ -220,53 +220,60 @@ const FAULTS: Record<string, Fault> = {
   },
 };
 
-const auditOf = ({ book, catalogue }: Shop): Erratum[] => audit(compile(book, catalogue, noAnswer), ON);
+const auditOf = ({ book, catalogue }: Shop): Problem[] => audit(compile(book, catalogue, noAnswer), ON);
 
 const shopOf = ({ part = {}, goods = [] }: Fault): Shop => {
   const zones = part.zones ?? [makeZone('country')];
   return { book: makeBook({ zones, ...part }), catalogue: makeCatalogue(...goods) };
 };
 
-const isIn = (shop: Shop, changes: readonly Change[], erratum: Erratum): boolean =>
-  auditOf(withChanges(shop, changes)).some((one) => erratumKey(one) === erratumKey(erratum));
+const isIn = (shop: Shop, changes: readonly Change[], problem: Problem): boolean =>
+  auditOf(withChanges(shop, changes)).some((one) => problemKey(one) === problemKey(problem));
 
-const repairsOf = (shop: Shop, erratum: Erratum, trials: Trial[] = []): TriedRepair[] => {
+const repairsOf = (shop: Shop, problem: Problem, trials: Trial[] = []): TriedRepair[] => {
   const compiled = compile(shop.book, shop.catalogue, noAnswer);
   const memory = new AuditMemory();
-  const tried: TriedShop = { ...shop, compiled, errata: audit(compiled, ON, memory), trials, on: ON, memory };
-  return [...triedRepairs(tried, erratum)].filter((one) => one !== null);
+  const tried: TriedShop = {
+    ...shop,
+    compiled,
+    problems: audit(compiled, ON, memory),
+    trials,
+    on: ON,
+    memory,
+  };
+  return [...triedRepairs(tried, problem)].filter((one) => one !== null);
 };
 
 describe.each(Object.entries(FAULTS))('%s', (code, fault) => {
   const shop = shopOf(fault);
-  const erratum = auditOf(shop).find((one) => one.code === code) as Erratum;
+  const problem = auditOf(shop).find((one) => one.code === code) as Problem;
 
   test('offers the repairs that work, each of which is a sound book without the fault', () => {
-    expect(erratum).toBeDefined();
-    const offered = repairsOf(shop, erratum);
+    expect(problem).toBeDefined();
+    const offered = repairsOf(shop, problem);
     expect(offered.map(({ repair }) => repairLabel(repair))).toEqual(fault.repairs ?? []);
     for (const { repair } of offered) {
-      expect(isIn(shop, repair.changes, erratum)).toBe(false);
+      expect(isIn(shop, repair.changes, problem)).toBe(false);
       expect(bookSchema.safeParse(withChanges(shop, repair.changes).book).success).toBe(true);
     }
   });
 
   test('asks for one value where one mends it', () => {
-    const asked = askedValue({ erratum, compiled: compile(shop.book, shop.catalogue, noAnswer) });
+    const asked = askedValue({ problem, compiled: compile(shop.book, shop.catalogue, noAnswer) });
     const [label, value] = fault.asks ?? [null, null];
     if (label === null && asked === null) return;
     if (!asked) throw new Error('nothing is asked for');
     if (label !== null) expect(askedLabel(asked)).toBe(label);
-    if (label !== null) expect(isIn(shop, asked.give(value), erratum)).toBe(false);
+    if (label !== null) expect(isIn(shop, asked.give(value), problem)).toBe(false);
   });
 });
 
 test('a repair tells what it would change for test orders', () => {
   const shop = shopOf(FAULTS['withheld-by-adjustment'] as Fault);
-  const erratum = auditOf(shop).find(({ code }) => code === 'withheld-by-adjustment') as Erratum;
-  const request = erratum.example as NonNullable<Erratum['example']>;
+  const problem = auditOf(shop).find(({ code }) => code === 'withheld-by-adjustment') as Problem;
+  const request = problem.example as NonNullable<Problem['example']>;
   const trial: Trial = { id: 'one', name: 'To the States', request, expects: [] } as never;
-  const [first] = repairsOf(shop, erratum, [trial]);
+  const [first] = repairsOf(shop, problem, [trial]);
   expect(first?.trials).toEqual([
     { id: 'one', name: 'To the States', charges: [], lost: [], gained: ['Parcel'] },
   ]);

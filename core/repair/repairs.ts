@@ -53,4 +53,4 @@ const BY_CODE: Partial<Record<FindingCode, (broken: Broken) => Repair[]>> = {
 
 /** What may mend a fault; whether it does is for `triedRepairs` to find out. */
 export const repairsFor = (broken: Broken): Repair[] =>
-  BY_CODE[broken.erratum.code as FindingCode]?.(broken) ?? [];
+  BY_CODE[broken.problem.code as FindingCode]?.(broken) ?? [];

@@ -2,13 +2,13 @@ import type { Book } from '../model/book.ts';
 import type { StepsPrice } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { listed, namesOf } from '../words/names.ts';
-import { ruleName } from '../words/erratum-sentence.ts';
+import { ruleName } from '../words/problem-sentence.ts';
 import type { Change } from './change.ts';
 import { areaWithEnd, brokenLimit, refusalsOf, withEnd, withLimits, type BrokenLimit } from './limits.ts';
 import { byId, namedBy, type Broken, type Repair } from './repair.ts';
 
-const nameOf = ({ erratum, compiled }: Broken): string => {
-  const [cause] = erratum.where;
+const nameOf = ({ problem, compiled }: Broken): string => {
+  const [cause] = problem.where;
   return cause ? ruleName(cause as Parameters<typeof ruleName>[0], compiled.book, compiled.goods) : '';
 };
 
@@ -16,8 +16,8 @@ const MOST_NAMED = 3;
 const zoneNames = ({ zones }: Book, ids: readonly string[]): string =>
   ids.length > MOST_NAMED ? `${ids.length} zones` : listed(namesOf(ids, zones), 'and');
 
-const rateOf = ({ erratum, compiled: { book } }: Broken): Rate | undefined =>
-  byId(book.rates, namedBy(erratum, 'rate')[0]);
+const rateOf = ({ problem, compiled: { book } }: Broken): Rate | undefined =>
+  byId(book.rates, namedBy(problem, 'rate')[0]);
 
 const rateTo = (rate: Rate): Change => ({ list: 'rates', at: rate.id, entry: rate });
 
@@ -30,11 +30,11 @@ const endless = (rate: Rate, { measure, end }: BrokenLimit): Rate => {
 
 /** A limit that is taken out, or a minimum order. */
 export const freedLimits = (broken: Broken): Repair[] => {
-  const { erratum, compiled } = broken;
+  const { problem, compiled } = broken;
   const { book } = compiled;
   const [a, limit] = [nameOf(broken), brokenLimit(broken)];
-  const [rate, area] = [rateOf(broken), byId(book.areas, namedBy(erratum, 'area')[0])];
-  const point = byId(book.pickups, namedBy(erratum, 'pickup')[0]);
+  const [rate, area] = [rateOf(broken), byId(book.areas, namedBy(problem, 'area')[0])];
+  const point = byId(book.pickups, namedBy(problem, 'pickup')[0]);
   if (!limit) {
     const isMinimum = refusalsOf(broken).some(({ code }) => code === 'below-minimum');
     return isMinimum ? withoutMinimum(broken) : [];
@@ -54,10 +54,10 @@ export const freedLimits = (broken: Broken): Repair[] => {
 };
 
 const withoutMinimum = (broken: Broken): Repair[] => {
-  const { erratum, compiled } = broken;
+  const { problem, compiled } = broken;
   const { areas, pickups } = compiled.book;
-  const area = byId(areas, namedBy(erratum, 'area')[0]);
-  const point = byId(pickups, namedBy(erratum, 'pickup')[0]);
+  const area = byId(areas, namedBy(problem, 'area')[0]);
+  const point = byId(pickups, namedBy(problem, 'pickup')[0]);
   const changes: Change[] = [];
   if (area) {
     const { minSubtotal: _, ...entry } = area;
@@ -99,12 +99,12 @@ export const closedGaps = (broken: Broken): Repair[] => {
 
 /** An adjustment that withholds no longer, or not where it leaves orders without a choice. */
 export const tamedAdjustment = (broken: Broken): Repair[] => {
-  const { erratum, compiled } = broken;
+  const { problem, compiled } = broken;
   const { adjustments, zones } = compiled.book;
-  const adjustment = byId(adjustments, namedBy(erratum, 'adjustment')[0]);
+  const adjustment = byId(adjustments, namedBy(problem, 'adjustment')[0]);
   if (!adjustment) return [];
   const { id, name, to } = adjustment;
-  const spared = namedBy(erratum, 'zone');
+  const spared = namedBy(problem, 'zone');
   const left = (to.zoneIds ?? zones.map((zone) => zone.id)).filter((zone) => !spared.includes(zone));
   const sparing = { ...adjustment, to: { ...to, zoneIds: left } };
   return [
@@ -127,9 +127,9 @@ export const tamedAdjustment = (broken: Broken): Repair[] => {
 };
 
 /** A handling group that may be shipped to the zones where its goods cannot be bought. */
-export const letGroup = ({ erratum, compiled: { book } }: Broken): Repair[] => {
-  const group = byId(book.groups, namedBy(erratum, 'group')[0]);
-  const zones = namedBy(erratum, 'zone');
+export const letGroup = ({ problem, compiled: { book } }: Broken): Repair[] => {
+  const group = byId(book.groups, namedBy(problem, 'group')[0]);
+  const zones = namedBy(problem, 'zone');
   if (!group || zones.length === 0) return [];
   const { onlyZones, neverZones, ...entry } = group;
   const never = neverZones?.filter((id) => !zones.includes(id)) ?? [];
@@ -150,8 +150,8 @@ export const letGroup = ({ erratum, compiled: { book } }: Broken): Repair[] => {
 };
 
 /** A code that the postal list does not serve, served. */
-export const servedCode = ({ erratum, compiled: { book } }: Broken): Repair[] => {
-  const line = erratum.where.find(({ kind }) => kind === 'postal')?.id;
+export const servedCode = ({ problem, compiled: { book } }: Broken): Repair[] => {
+  const line = problem.where.find(({ kind }) => kind === 'postal')?.id;
   if (line === undefined) {
     const store = { ...book.store, unlistedPostalCodes: 'served' as const };
     return [{ code: 'serve-code', a: '', changes: [{ list: 'store', entry: store }] }];
@@ -168,11 +168,11 @@ export const servedCode = ({ erratum, compiled: { book } }: Broken): Repair[] =>
 };
 
 /** A place that no zone takes: in one of the zones that are nearest, or no longer sold to. */
-export const takenIn = ({ erratum, compiled: { book } }: Broken): Repair[] => {
-  const country = erratum.example?.destination?.country;
+export const takenIn = ({ problem, compiled: { book } }: Broken): Repair[] => {
+  const country = problem.example?.destination?.country;
   if (country === undefined) return [];
   const { sellsTo } = book.store;
-  const near = namedBy(erratum, 'zone')
+  const near = namedBy(problem, 'zone')
     .slice(0, 2)
     .flatMap((id) => byId(book.zones, id) ?? []);
   const closed =
@@ -197,8 +197,8 @@ export const takenIn = ({ erratum, compiled: { book } }: Broken): Repair[] => {
 };
 
 /** A zone whose rates are all switched off: one of them, or the zone itself, switched. */
-export const switchedRates = ({ erratum, compiled: { book, goods } }: Broken): Repair[] => {
-  const zone = byId(book.zones, namedBy(erratum, 'zone')[0]);
+export const switchedRates = ({ problem, compiled: { book, goods } }: Broken): Repair[] => {
+  const zone = byId(book.zones, namedBy(problem, 'zone')[0]);
   if (!zone) return [];
   const off = book.rates.filter(({ zoneId, active }) => zoneId === zone.id && !active).slice(0, 2);
   return [

@@ -1,8 +1,8 @@
-import { erratumKey } from '../audit/accepted.ts';
+import { problemKey } from '../audit/accepted.ts';
 import { audit } from '../audit/audit.ts';
 import { hasChoice } from '../audit/refused.ts';
 import type { AuditMemory } from '../audit/memory.ts';
-import type { Erratum } from '../model/erratum.ts';
+import type { Problem } from '../model/problem.ts';
 import type { Trial } from '../model/trial.ts';
 import { trialChanges, type TrialChange } from '../publish/trial-changes.ts';
 import { compile, type CompiledBook } from '../quote/compile.ts';
@@ -27,34 +27,34 @@ const MOST_OFFERED = 3;
 export interface TriedShop extends Shop {
   compiled: CompiledBook;
   /** What the audit of it found. */
-  errata: readonly Erratum[];
+  problems: readonly Problem[];
   trials: readonly Trial[];
   on: string;
   memory: AuditMemory;
 }
 
 /** Whether a fault came with a repair: money is lost anew, or an order is stopped that had a choice before. */
-const isNew = ({ compiled, errata }: TriedShop, one: Erratum): boolean => {
-  if (errata.some((known) => erratumKey(known) === erratumKey(one))) return false;
+const isNew = ({ compiled, problems }: TriedShop, one: Problem): boolean => {
+  if (problems.some((known) => problemKey(known) === problemKey(one))) return false;
   if (one.gravity === 'stops') return one.example !== undefined && hasChoice(compiled, one.example);
   return one.gravity === 'leaks';
 };
 
 /** Whether an order that shows a fault is stopped still, for another reason, though the shop sells there. */
-const isMoved = (compiled: CompiledBook, { gravity, example }: Erratum): boolean =>
+const isMoved = (compiled: CompiledBook, { gravity, example }: Problem): boolean =>
   gravity === 'stops' &&
   example !== undefined &&
   !hasChoice(compiled, example) &&
   quote(compiled, example).withheld.every(({ code }) => code !== 'not-sold-there');
 
-const tried = (shop: TriedShop, erratum: Erratum, repair: Repair): TriedRepair | null => {
+const tried = (shop: TriedShop, problem: Problem, repair: Repair): TriedRepair | null => {
   const { book, catalogue } = withChanges(shop, repair.changes);
   const compiled = compile(book, catalogue, shop.compiled.ask);
   const left = audit(compiled, shop.on, shop.memory.fork());
-  const keys = new Set(left.map(erratumKey));
-  if (keys.has(erratumKey(erratum)) || isMoved(compiled, erratum)) return null;
+  const keys = new Set(left.map(problemKey));
+  if (keys.has(problemKey(problem)) || isMoved(compiled, problem)) return null;
   if (left.some((one) => isNew(shop, one))) return null;
-  const gone = shop.errata.filter((one) => !keys.has(erratumKey(one))).length;
+  const gone = shop.problems.filter((one) => !keys.has(problemKey(one))).length;
   return { repair, trials: trialChanges(shop.compiled, compiled, shop.trials), alsoGone: gone - 1 };
 };
 
@@ -62,10 +62,10 @@ const tried = (shop: TriedShop, erratum: Erratum, repair: Repair): TriedRepair |
  * Tries what may mend a fault, one after the other, and yields each that works, null for one that does not: audited again
  * with it, the fault is gone and nothing new stops orders or loses money. It ends when three are found.
  */
-export function* triedRepairs(shop: TriedShop, erratum: Erratum): Generator<TriedRepair | null> {
+export function* triedRepairs(shop: TriedShop, problem: Problem): Generator<TriedRepair | null> {
   let found = 0;
-  for (const repair of repairsFor({ erratum, compiled: shop.compiled })) {
-    const works = tried(shop, erratum, repair);
+  for (const repair of repairsFor({ problem, compiled: shop.compiled })) {
+    const works = tried(shop, problem, repair);
     yield works;
     if (works) found += 1;
     if (found === MOST_OFFERED) return;

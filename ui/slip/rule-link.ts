@@ -30,7 +30,7 @@ const ABOUT_GOODS: readonly WithheldCode[] = ['weight-unknown', 'size-unknown'];
 /** The kinds of rule that a link leads to, beside those of the working's lines. */
 type Linked = Source['kind'] | 'location' | 'box';
 
-/** The page of one of an erratum's rules: a part after a colon is left off the id. */
+/** The page of one of a problem's rules: a part after a colon is left off the id. */
 export const whereLink = (book: Book, { kind, id: whole }: { kind: string; id: string }): RuleLink | null => {
   const id = kind === 'good' || kind === 'postal' ? whole : (whole.split(':')[0] ?? whole);
   if ((kind as Linked) === 'location') return { pathname: '/settings', params: { part: 'locations' } };

@@ -1,13 +1,13 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { erratumKey } from '../../core/audit/accepted.ts';
+import { problemKey } from '../../core/audit/accepted.ts';
 import type { Book } from '../../core/model/book.ts';
-import type { Erratum } from '../../core/model/erratum.ts';
+import type { Problem } from '../../core/model/problem.ts';
 import type { Catalogue } from '../../core/model/good.ts';
 import type { Proof } from '../../core/proof/prove.ts';
 
 /** What an audit found, and what it was of. */
 export interface AuditDone {
-  errata: Erratum[];
+  problems: Problem[];
   book: Book;
   catalogue: Catalogue;
 }
@@ -20,7 +20,7 @@ export interface ProofState {
   /** Whether what the adjustments touch is on the screen, and so has to be worked out. */
   areTouchesShown: boolean;
   audit: AuditDone | null;
-  /** What the live edition has by itself, as keys of its errata; null until it was audited. */
+  /** What the live edition has by itself, as keys of its problems; null until it was audited. */
   live: { number: number; keys: string[] } | null;
 }
 
@@ -32,9 +32,9 @@ const proofSlice = createSlice({
     proofOutdated: (state) => ({ ...state, isOld: true }),
     touchesShown: (state, { payload }: PayloadAction<boolean>) => ({ ...state, areTouchesShown: payload }),
     auditCame: (state, { payload }: PayloadAction<AuditDone>) => ({ ...state, audit: payload }),
-    liveAuditCame: (state, { payload }: PayloadAction<{ number: number; errata: readonly Erratum[] }>) => ({
+    liveAuditCame: (state, { payload }: PayloadAction<{ number: number; problems: readonly Problem[] }>) => ({
       ...state,
-      live: { number: payload.number, keys: payload.errata.map(erratumKey) },
+      live: { number: payload.number, keys: payload.problems.map(problemKey) },
     }),
   },
 });

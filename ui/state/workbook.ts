@@ -8,6 +8,6 @@ export interface Workbook {
   book: Book;
   catalogue: Catalogue;
   trials: Trial[];
-  /** The errata that are accepted, with why. */
+  /** The problems that are accepted, with why. */
   accepted?: Accepted[];
 }

@@ -2,7 +2,7 @@ import { answersAtOnce } from '../../carriers/stand-ins.ts';
 import { auditInSteps, type AuditProgress } from '../../core/audit/audit.ts';
 import { AuditMemory } from '../../core/audit/memory.ts';
 import type { Book } from '../../core/model/book.ts';
-import type { Erratum } from '../../core/model/erratum.ts';
+import type { Problem } from '../../core/model/problem.ts';
 import type { Catalogue } from '../../core/model/good.ts';
 import type { Trial } from '../../core/model/trial.ts';
 import { trialChanges, type TrialChange } from '../../core/publish/trial-changes.ts';
@@ -24,10 +24,10 @@ export interface Auditor {
     parts: ShopParts,
     on: string,
     onProgress: (progress: AuditProgress) => void,
-  ) => Promise<Erratum[] | null>;
+  ) => Promise<Problem[] | null>;
   stop: () => void;
   /** The repairs of a fault that work, tried on the shop as it was audited last; null where another audit was asked for. */
-  repairs: (erratum: Erratum, trials: Trial[]) => Promise<TriedRepair[] | null>;
+  repairs: (problem: Problem, trials: Trial[]) => Promise<TriedRepair[] | null>;
   /** The shop against the one that is live. */
   compare: (shop: ShopParts, live: ShopParts) => Comparison;
 }
@@ -67,17 +67,17 @@ export const makeAuditor = (): Auditor => {
         }
         step = steps.next();
       }
-      audited = { ...shop, compiled, errata: step.value, on };
+      audited = { ...shop, compiled, problems: step.value, on };
       return step.value;
     },
     stop: () => {
       run += 1;
     },
-    repairs: async (erratum, trials) => {
+    repairs: async (problem, trials) => {
       if (!audited) return null;
       const mine = run;
       const found: TriedRepair[] = [];
-      for (const works of triedRepairs({ ...audited, trials, memory }, erratum)) {
+      for (const works of triedRepairs({ ...audited, trials, memory }, problem)) {
         if (works) found.push(works);
         await breath();
         if (run !== mine) return null;

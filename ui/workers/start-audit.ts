@@ -1,6 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { AuditProgress } from '../../core/audit/audit.ts';
-import type { Erratum } from '../../core/model/erratum.ts';
+import type { Problem } from '../../core/model/problem.ts';
 import type { Trial } from '../../core/model/trial.ts';
 import type { TriedRepair } from '../../core/repair/tried-repairs.ts';
 import type { RootState } from '../state/store.ts';
@@ -10,7 +10,7 @@ import { changedParts, heldOf, NOTHING_HELD, type Held, type ShopParts } from '.
 /** An audit beside the page. */
 export interface AuditWork {
   /** What it found; null where it was stopped, or another was begun. */
-  errata: Promise<Erratum[] | null>;
+  problems: Promise<Problem[] | null>;
   stop: () => void;
 }
 
@@ -22,7 +22,7 @@ type OnProgress = (progress: AuditProgress) => void;
 interface Running {
   held: Held;
   on: string;
-  errata: Promise<Erratum[] | null>;
+  problems: Promise<Problem[] | null>;
   waiting: Set<OnProgress>;
 }
 
@@ -46,16 +46,16 @@ const begin = (at: Desk, state: RootState, on: string): Running => {
   at.held = heldOf(state);
   const waiting = new Set<OnProgress>();
   const tell: OnProgress = (progress) => waiting.forEach((one) => one(progress));
-  const errata = at.auditor.audit(parts, on, proxy(tell)).catch((error: unknown) => {
+  const problems = at.auditor.audit(parts, on, proxy(tell)).catch((error: unknown) => {
     at.worker.terminate();
     if (desk === at) desk = null;
     throw error;
   });
-  const running = { held: at.held, on, errata, waiting };
+  const running = { held: at.held, on, problems, waiting };
   const end = (): void => {
     if (at.running === running) at.running = null;
   };
-  errata.then(end, end);
+  problems.then(end, end);
   return running;
 };
 
@@ -74,24 +74,24 @@ export const auditDraft = (state: RootState, on: string, onProgress: OnProgress)
     at.running = null;
     void at.auditor.stop();
   };
-  return { errata: running.errata, stop };
+  return { problems: running.problems, stop };
 };
 
 /** The repairs of a fault that work, tried on the draft as it was audited last; null where it was edited on the way. */
-export const repairsOf = async (erratum: Erratum, trials: Trial[]): Promise<TriedRepair[] | null> =>
-  desk && !desk.running ? desk.auditor.repairs(erratum, trials) : null;
+export const repairsOf = async (problem: Problem, trials: Trial[]): Promise<TriedRepair[] | null> =>
+  desk && !desk.running ? desk.auditor.repairs(problem, trials) : null;
 
 /** Audits a shop once, in a worker of its own. */
 export const auditOnce = (shop: ShopParts, on: string): AuditWork => {
   const worker = newWorker();
-  const errata = wrap<Auditor>(worker)
+  const problems = wrap<Auditor>(worker)
     .audit(
       shop,
       on,
       proxy(() => undefined),
     )
     .finally(() => worker.terminate());
-  return { errata, stop: () => worker.terminate() };
+  return { problems, stop: () => worker.terminate() };
 };
 
 /** A comparison in a worker of its own, ended when it is done. */

@@ -3,25 +3,25 @@ import { Page } from '../../parts/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { PageHead } from '../../shell/page-head.tsx';
-import { ErrataPart } from './errata-part.tsx';
+import { ProblemsPart } from './problems-part.tsx';
 import { PublishPart } from './publish-part.tsx';
 import { TrialsPart } from './trials-part.tsx';
 
 const PARTS = [
   { value: 'trials', label: 'Trials' },
-  { value: 'errata', label: 'Errata' },
+  { value: 'problems', label: 'Problems' },
   { value: 'publish', label: 'Publish' },
 ] as const;
 type PartName = (typeof PARTS)[number]['value'];
 
-const SHOWN = { trials: TrialsPart, errata: ErrataPart, publish: PublishPart };
+const SHOWN = { trials: TrialsPart, problems: ProblemsPart, publish: PublishPart };
 
-/** Whether the draft is right: its trials, the errata that an audit finds, and what publishing it would do. */
+/** Whether the draft is right: its trials, the problems that an audit finds, and what publishing it would do. */
 const ProofScreen = () => {
   const router = useRouter();
   const isPhone = useWidth() === 'phone';
   const { part } = useLocalSearchParams<{ part?: string }>();
-  const name: PartName = part === 'errata' || part === 'publish' ? part : 'trials';
+  const name: PartName = part === 'problems' || part === 'publish' ? part : 'trials';
   const Part = SHOWN[name];
   return (
     <Page key={name}>

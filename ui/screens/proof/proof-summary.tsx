@@ -15,7 +15,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
-import { GRAVITY_ORDER, selectErrata, type Gravity } from './errata-selectors.ts';
+import { GRAVITY_ORDER, selectProblems, type Gravity } from './problem-selectors.ts';
 import { selectDraftChanges } from './publish-selectors.ts';
 import { selectTrialLines, type TrialLine } from './trials-selectors.ts';
 import { useAudit } from './use-audit.ts';
@@ -95,20 +95,20 @@ const GRAVITY_WORDS: Record<Gravity, (count: number) => string> = {
   data: (count) => `${count} ${count === 1 ? 'lacks' : 'lack'} figures of goods`,
 };
 
-const Errata = () => {
+const Problems = () => {
   const style = useStyles(styles);
   const router = useRouter();
   const { timeZone } = useAppSelector(selectBook).store;
   const audit = useAudit(useToday(timeZone));
-  const errata = useAppSelector(selectErrata).filter(({ accepted }) => accepted === null);
+  const problems = useAppSelector(selectProblems).filter(({ accepted }) => accepted === null);
   const isDone = useAppSelector(({ proof }) => proof.audit !== null);
   const counts = GRAVITY_ORDER.flatMap((gravity) => {
-    const count = errata.filter(({ erratum }) => erratum.gravity === gravity).length;
+    const count = problems.filter(({ problem }) => problem.gravity === gravity).length;
     return count > 0 ? [{ gravity, count }] : [];
   });
   return (
     <View>
-      <Section title="Errata" />
+      <Section title="Problems" />
       {!isDone && !audit.stopped && audit.fault === null ? (
         <Text style={style.none}>Looking for problems …</Text>
       ) : null}
@@ -123,9 +123,9 @@ const Errata = () => {
       ))}
       {counts.length > 0 ? (
         <TextAction
-          label="Look at the errata"
+          label="Look at the problems"
           style={{ alignSelf: 'flex-start', marginLeft: -4 }}
-          onPress={() => router.navigate({ pathname: '/proof', params: { part: 'errata' } })}
+          onPress={() => router.navigate({ pathname: '/proof', params: { part: 'problems' } })}
         />
       ) : null}
     </View>
@@ -163,7 +163,7 @@ const Changes = () => {
   );
 };
 
-/** How the draft stands: the pinned trials, the errata by gravity, and what it changes. */
+/** How the draft stands: the pinned trials, the problems by gravity, and what it changes. */
 export const ProofSummary = () => {
   const style = useStyles(styles);
   const lines = useAppSelector(selectTrialLines).filter(({ trial }) => trial.pinned);
@@ -176,7 +176,7 @@ export const ProofSummary = () => {
       {lines.map((line) => (
         <ShortSlip key={line.trial.id} line={line} />
       ))}
-      <Errata />
+      <Problems />
       <Changes />
     </View>
   );

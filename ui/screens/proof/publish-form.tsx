@@ -80,7 +80,7 @@ export const PublishForm = ({ changes }: { changes: number }) => {
         <View style={style.obstacle} key={part} role="alert">
           <Text style={style.fault}>{text}</Text>
           <TextAction
-            label={part === 'trials' ? 'To the trials' : 'To the errata'}
+            label={part === 'trials' ? 'To the trials' : 'To the problems'}
             onPress={() => router.navigate({ pathname: '/proof', params: part === 'trials' ? {} : { part } })}
           />
         </View>

@@ -5,7 +5,7 @@ import { whereLink, type RuleLink } from '../../slip/rule-link.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
 import { selectLive } from '../../state/served.ts';
 import type { RootState } from '../../state/store.ts';
-import { selectErrata } from './errata-selectors.ts';
+import { selectProblems } from './problem-selectors.ts';
 import { selectTrialCounts } from './trials-selectors.ts';
 
 /** A change in a sentence, with the way to its rule. */
@@ -28,14 +28,14 @@ export const selectDraftChanges = createSelector(
 /** What keeps the draft from being published without a reason. */
 export interface Obstacle {
   text: string;
-  part: 'trials' | 'errata';
+  part: 'trials' | 'problems';
 }
 
-/** Broken trials and errata that stop; an audit that is not of this draft is none yet. */
+/** Broken trials and problems that stop; an audit that is not of this draft is none yet. */
 export const selectObstacles = createSelector(
-  [selectTrialCounts, selectErrata],
-  ({ broken }, errata): Obstacle[] => {
-    const standing = errata.filter(({ erratum, accepted }) => erratum.gravity === 'stops' && !accepted);
+  [selectTrialCounts, selectProblems],
+  ({ broken }, problems): Obstacle[] => {
+    const standing = problems.filter(({ problem, accepted }) => problem.gravity === 'stops' && !accepted);
     const stops = standing.length;
     const since = standing.filter(({ newSince }) => newSince !== null);
     const fresh = since.length === 0 ? '' : `, ${since.length} new since edition ${since[0]?.newSince ?? ''}`;
@@ -46,8 +46,8 @@ export const selectObstacles = createSelector(
       ...(stops > 0
         ? [
             {
-              text: `${stops} ${stops === 1 ? 'erratum stands' : 'errata stand'} for which a customer cannot buy${fresh}.`,
-              part: 'errata' as const,
+              text: `${stops} ${stops === 1 ? 'problem keeps' : 'problems keep'} customers from buying${fresh}.`,
+              part: 'problems' as const,
             },
           ]
         : []),

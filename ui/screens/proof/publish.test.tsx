@@ -1,5 +1,5 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
-import type { Erratum } from '../../../core/model/erratum.ts';
+import type { Problem } from '../../../core/model/problem.ts';
 import { demoEdition, demoOrders } from '../../state/demo-orders.ts';
 import { demoShop } from '../../state/demo-shop.ts';
 import { edit } from '../../state/draft.ts';
@@ -22,8 +22,8 @@ import ProofScreen from './proof-screen.tsx';
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 
-/** A few of the errata an audit may find, by what the shop is; what an audit finds is tried in the core. */
-const mockErrata = ({ book }: Pick<ShopParts, 'book'>): Erratum[] => {
+/** A few of the problems an audit may find, by what the shop is; what an audit finds is tried in the core. */
+const mockProblems = ({ book }: Pick<ShopParts, 'book'>): Problem[] => {
   const hasExpress = book?.rates?.some(
     ({ serviceId, zoneId }) => serviceId === 'express' && zoneId === 'central',
   );
@@ -67,11 +67,11 @@ const mockCompare = (shop: ShopParts, live: ShopParts): Comparison =>
 /** In place of the worker. */
 jest.mock('../../workers/start-audit.ts', () => ({
   auditDraft: ({ draft: { workbook } }: RootState) => ({
-    errata: Promise.resolve(mockErrata(workbook)),
+    problems: Promise.resolve(mockProblems(workbook)),
     stop: () => undefined,
   }),
   repairsOf: () => Promise.resolve([]),
-  auditOnce: (shop: ShopParts) => ({ errata: Promise.resolve(mockErrata(shop)), stop: () => undefined }),
+  auditOnce: (shop: ShopParts) => ({ problems: Promise.resolve(mockProblems(shop)), stop: () => undefined }),
   startComparison: (shop: ShopParts, live: ShopParts) => ({
     compared: Promise.resolve().then(() => mockCompare(shop, live)),
     stop: () => undefined,
@@ -105,7 +105,7 @@ describe('publishing', () => {
     expect(screen.getByText(/^Of 613 past orders the charges come to/)).toBeTruthy();
   });
 
-  test('is refused without a note, and while an erratum stops without a reason', async () => {
+  test('is refused without a note, and while a problem stops without a reason', async () => {
     const store = await open('publish');
     const button = (): void => fireEvent.press(screen.getByText('Publish the draft'));
     button();
@@ -115,7 +115,7 @@ describe('publishing', () => {
     button();
     expect(screen.getByText('To publish, write why it is published all the same.')).toBeTruthy();
     expect(selectEditions(store.getState())).toHaveLength(1);
-    expect(screen.getByText(/^1 erratum stands for which a customer cannot buy\.$/)).toBeTruthy();
+    expect(screen.getByText(/^1 problem keeps customers from buying\.$/)).toBeTruthy();
     type('Why it is published all the same', 'They are asked for by telephone');
     button();
     expect(selectLive(store.getState())).toMatchObject({
@@ -144,9 +144,9 @@ describe('publishing', () => {
   });
 });
 
-describe('the errata', () => {
+describe('the problems', () => {
   test('are marked where the live edition has none such', async () => {
-    const store = await open('errata');
+    const store = await open('problems');
     expect(screen.queryByText(/^New since/)).toBeNull();
     const cell = { serviceId: 'express', zoneId: 'central' };
     act(() => void store.dispatch(edit('removeRate', { cell }, 'gone')));
@@ -155,7 +155,7 @@ describe('the errata', () => {
   });
 
   test('are listed by gravity, accepted with a note, and come back when their rules change', async () => {
-    const store = await open('errata');
+    const store = await open('problems');
     fireEvent.press(
       screen.getByText(
         'Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.',
@@ -182,7 +182,7 @@ describe('the errata', () => {
   });
 
   test('show an order on the slip, and lead to their rules', async () => {
-    const store = await open('errata');
+    const store = await open('problems');
     fireEvent.press(screen.getByText('Parcel to West falls by 2.50 at 10 kg, where more is sent.'));
     expect(screen.getByText('To Parcel to West')).toBeTruthy();
     fireEvent.press(

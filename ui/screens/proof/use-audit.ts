@@ -46,10 +46,10 @@ export const useAudit = (on: string): AuditRun => {
       const { workbook } = state.draft;
       const work = auditDraft(state, on, tell);
       stop = work.stop;
-      work.errata.then(
-        (errata) => {
+      work.problems.then(
+        (problems) => {
           setFault(null);
-          if (errata) dispatch(auditCame({ errata, book: workbook.book, catalogue: workbook.catalogue }));
+          if (problems) dispatch(auditCame({ problems, book: workbook.book, catalogue: workbook.catalogue }));
         },
         (error: unknown) => setFault(error instanceof Error ? error.message : String(error)),
       );

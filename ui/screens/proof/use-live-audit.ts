@@ -20,9 +20,9 @@ export const useLiveAudit = (on: string): void => {
   useEffect(() => {
     if (!live || isSame || !isAudited || known === live.number) return undefined;
     const work = auditOnce({ book: live.book, catalogue: live.catalogue }, on);
-    work.errata.then(
-      (errata) => {
-        if (errata) dispatch(liveAuditCame({ number: live.number, errata }));
+    work.problems.then(
+      (problems) => {
+        if (problems) dispatch(liveAuditCame({ number: live.number, problems }));
       },
       () => undefined,
     );

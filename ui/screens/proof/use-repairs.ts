@@ -1,12 +1,12 @@
 import { useEffect, useState } from 'react';
-import type { Erratum } from '../../../core/model/erratum.ts';
+import type { Problem } from '../../../core/model/problem.ts';
 import type { TriedRepair } from '../../../core/repair/tried-repairs.ts';
 import { selectTrials } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { repairsOf } from '../../workers/start-audit.ts';
 
 /** The repairs of a problem that work, tried beside the page while it is open; null until they are known, or while the draft is audited anew. */
-export const useRepairs = (erratum: Erratum): readonly TriedRepair[] | null => {
+export const useRepairs = (problem: Problem): readonly TriedRepair[] | null => {
   const trials = useAppSelector(selectTrials);
   const isCurrent = useAppSelector(
     ({ proof: { audit }, draft: { workbook } }) =>
@@ -17,7 +17,7 @@ export const useRepairs = (erratum: Erratum): readonly TriedRepair[] | null => {
     let isOpen = true;
     setFound(null);
     if (!isCurrent) return undefined;
-    repairsOf(erratum, [...trials]).then(
+    repairsOf(problem, [...trials]).then(
       (repairs) => {
         if (isOpen) setFound(repairs ?? []);
       },
@@ -26,6 +26,6 @@ export const useRepairs = (erratum: Erratum): readonly TriedRepair[] | null => {
     return () => {
       isOpen = false;
     };
-  }, [erratum, trials, isCurrent]);
+  }, [problem, trials, isCurrent]);
   return found;
 };

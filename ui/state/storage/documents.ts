@@ -117,7 +117,7 @@ export interface KeptDraft {
   stamp: string | null;
 }
 
-/** What is accepted of the errata; what cannot be read is none, and the errata come back. */
+/** What is accepted of the problems; what cannot be read is none, and the problems come back. */
 const readAccepted = (value: unknown): Pick<DraftState['workbook'], 'accepted'> => {
   const read = acceptedListSchema.safeParse(value);
   return read.success ? { accepted: read.data } : {};

@@ -1,7 +1,7 @@
 import type { QuoteRequest } from './request.ts';
 
 /** A fault that the audit found. */
-export interface Erratum {
+export interface Problem {
   code: string;
   /** A customer cannot buy · money is lost · surprising · the catalogue lacks something. */
   gravity: 'stops' | 'leaks' | 'odd' | 'data';

@@ -9,8 +9,8 @@ import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
-import { ErratumRow } from './erratum-row.tsx';
-import { GRAVITY_ORDER, selectErrata, type ErratumLine, type Gravity } from './errata-selectors.ts';
+import { ProblemRow } from './problem-row.tsx';
+import { GRAVITY_ORDER, selectProblems, type ProblemLine, type Gravity } from './problem-selectors.ts';
 import { useAudit, type AuditRun } from './use-audit.ts';
 import { useLiveAudit } from './use-live-audit.ts';
 
@@ -83,7 +83,7 @@ const Group = ({
   title: string;
   means: string;
   grave: boolean;
-  lines: readonly ErratumLine[];
+  lines: readonly ProblemLine[];
 }) => {
   const style = useStyles(styles);
   const [open, setOpen] = useState<string | null>(null);
@@ -98,7 +98,7 @@ const Group = ({
       </View>
       <View role="list" aria-label={title}>
         {lines.map((line) => (
-          <ErratumRow
+          <ProblemRow
             key={line.key}
             line={line}
             isOpen={open === line.key}
@@ -111,34 +111,34 @@ const Group = ({
 };
 
 /** Every fault that the audit finds in the draft, the gravest first; those that are accepted come last. */
-export const ErrataPart = () => {
+export const ProblemsPart = () => {
   const style = useStyles(styles);
   const today = useToday(useAppSelector(selectBook).store.timeZone);
   const run = useAudit(today);
   useLiveAudit(today);
-  const lines = useAppSelector(selectErrata);
+  const lines = useAppSelector(selectProblems);
   const isAudited = useAppSelector(({ proof }) => proof.audit !== null);
   const open = lines.filter(({ accepted }) => !accepted);
-  const standing = open.filter(({ erratum }) => !erratum.isVast);
+  const standing = open.filter(({ problem }) => !problem.isVast);
   return (
     <View>
       <Running run={run} />
       {isAudited && lines.length === 0 ? (
-        <Text style={style.note}>No erratum: every order that the book tells apart was judged.</Text>
+        <Text style={style.note}>No problem: every order that the book tells apart was judged.</Text>
       ) : null}
       {GRAVITY_ORDER.map((gravity) => (
         <Group
           key={gravity}
           {...TITLES[gravity]}
           grave={gravity === 'stops' || gravity === 'leaks'}
-          lines={standing.filter(({ erratum }) => erratum.gravity === gravity)}
+          lines={standing.filter(({ problem }) => problem.gravity === gravity)}
         />
       ))}
       <Group
         title="Very large orders"
         means="a thousand units and more"
         grave={false}
-        lines={open.filter(({ erratum }) => erratum.isVast)}
+        lines={open.filter(({ problem }) => problem.isVast)}
       />
       <Group
         title="Accepted"

@@ -193,7 +193,7 @@ export const ruleName = ({ kind, id: whole }: Where, book: Book, goods: Compiled
 };
 
 /** A finding in a plain sentence. */
-export const erratumSentence = (
+export const problemSentence = (
   { code, where, detail, reach = '' }: Finding,
   compiled: CompiledBook,
 ): string => {

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import type { Erratum } from '../../../core/model/erratum.ts';
+import type { Problem } from '../../../core/model/problem.ts';
 import { askedValue } from '../../../core/repair/asked-value.ts';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -14,13 +14,13 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
-import type { ErratumLine } from './errata-selectors.ts';
+import type { ProblemLine } from './problem-selectors.ts';
 import { MendField } from './mend-field.tsx';
 import { RepairList } from './repair-list.tsx';
 import { useRepairs } from './use-repairs.ts';
 
 interface Props {
-  line: ErratumLine;
+  line: ProblemLine;
   isOpen: boolean;
   onPress: () => void;
 }
@@ -36,13 +36,13 @@ const styles = (inks: Inks) => ({
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
-/** Asks why the erratum is meant; without a note it is not accepted. */
-const AcceptForm = ({ line, onDone }: { line: ErratumLine; onDone: () => void }) => {
+/** Asks why the problem is meant; without a note it is not accepted. */
+const AcceptForm = ({ line, onDone }: { line: ProblemLine; onDone: () => void }) => {
   const dispatch = useAppDispatch();
   const [why, setWhy] = useState('');
   const accept = (): void => {
     const accepted = { ...line.acceptance, note: why.trim() };
-    dispatch(edit('acceptErratum', { accepted }, 'Accept an erratum'));
+    dispatch(edit('acceptProblem', { accepted }, 'Accept a problem'));
     dispatch(told({ text: 'Accepted. It comes back when its rules change or it reaches more.', undo: true }));
     onDone();
   };
@@ -66,17 +66,17 @@ const AcceptForm = ({ line, onDone }: { line: ErratumLine; onDone: () => void })
   );
 };
 
-const Actions = ({ line, onAccept }: { line: ErratumLine; onAccept: () => void }) => {
+const Actions = ({ line, onAccept }: { line: ProblemLine; onAccept: () => void }) => {
   const style = useStyles(styles);
   const router = useRouter();
   const dispatch = useAppDispatch();
-  const { erratum, rules, accepted, acceptance } = line;
-  const { example } = erratum;
+  const { problem, rules, accepted, acceptance } = line;
+  const { example } = problem;
   const show = (): void => {
     if (!example) return;
-    const trial = { name: `Shows: ${erratum.text}`.slice(0, 120), request: example, expects: [] };
+    const trial = { name: `Shows: ${problem.text}`.slice(0, 120), request: example, expects: [] };
     dispatch((act, getState) => {
-      act(edit('addTrial', { trial }, 'New trial from an erratum'));
+      act(edit('addTrial', { trial }, 'New trial from a problem'));
       act(trialChosen(selectTrials(getState()).at(-1)?.id ?? null));
       act(slipOpened(true));
       act(told({ text: 'The order is on the slip, kept as a trial.', undo: true }));
@@ -102,30 +102,30 @@ const Actions = ({ line, onAccept }: { line: ErratumLine; onAccept: () => void }
   );
 };
 
-const Repairs = ({ erratum }: { erratum: Erratum }) => {
+const Repairs = ({ problem }: { problem: Problem }) => {
   const style = useStyles(styles);
-  const repairs = useRepairs(erratum);
+  const repairs = useRepairs(problem);
   if (repairs === null) return <Text style={style.note}>Trying what would mend it …</Text>;
   return <RepairList repairs={repairs} />;
 };
 
-/** One erratum: what is wrong, for whom, the order that shows it, and the rules to open. */
-export const ErratumRow = ({ line, isOpen, onPress }: Props) => {
+/** One problem: what is wrong, for whom, the order that shows it, and the rules to open. */
+export const ProblemRow = ({ line, isOpen, onPress }: Props) => {
   const style = useStyles(styles);
   const [accepting, setAccepting] = useState(false);
-  const { erratum, accepted, newSince } = line;
+  const { problem, accepted, newSince } = line;
   const compiled = useAppSelector(selectCompiled);
   const asked = useMemo(
-    () => (accepted ? null : askedValue({ erratum, compiled })),
-    [accepted, erratum, compiled],
+    () => (accepted ? null : askedValue({ problem, compiled })),
+    [accepted, problem, compiled],
   );
   return (
     <View style={style.item} role="listitem">
       <Press role="button" aria-expanded={isOpen} onPress={onPress}>
         <View style={style.row}>
-          <Text style={[style.text, accepted ? style.accepted : null]}>{erratum.text}</Text>
+          <Text style={[style.text, accepted ? style.accepted : null]}>{problem.text}</Text>
           {newSince === null ? null : <Text style={style.fresh}>New since edition {newSince}</Text>}
-          {erratum.reach ? <Text style={style.note}>{erratum.reach}</Text> : null}
+          {problem.reach ? <Text style={style.note}>{problem.reach}</Text> : null}
           {accepted ? <Text style={style.note}>Accepted: {accepted.note}</Text> : null}
         </View>
       </Press>
@@ -136,7 +136,7 @@ export const ErratumRow = ({ line, isOpen, onPress }: Props) => {
             <AcceptForm line={line} onDone={() => setAccepting(false)} />
           ) : (
             <>
-              {accepted ? null : <Repairs erratum={erratum} />}
+              {accepted ? null : <Repairs problem={problem} />}
               <Actions line={line} onAccept={() => setAccepting(true)} />
             </>
           )}
