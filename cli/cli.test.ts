@@ -131,7 +131,7 @@ describe('check', () => {
   const check = (trials: unknown) =>
     ask('check', ...SHOP, '--stand-ins', '--test-orders', write('trials.json', JSON.stringify(trials)));
 
-  test('says of each trial that it is kept', async () => {
+  test('says of each test order that it is kept', async () => {
     const { code, out } = await check(demoTrials);
     const checked = JSON.parse(out) as { kept: boolean; why: string[] }[];
     expect([code, checked.length, checked.every(({ kept }) => kept)]).toEqual([0, demoTrials.length, true]);
@@ -160,7 +160,7 @@ describe('check', () => {
     ]);
   });
 
-  test('refuses trials that are none, by file and place', async () => {
+  test('refuses test orders that are none, by file and place', async () => {
     const { code, err } = await check([{ id: 'x' }]);
     expect(code).toBe(2);
     expect(err).toContain('[0].name: This is missing.');

@@ -15,7 +15,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByRole('button', { name: 'Raise or lower all' }).click();
   },
   'a service': (page) => openProgram(page, '/charges?service=parcel&panel=service'),
-  'the slip with its working': async (page) => {
+  'the preview with its working': async (page) => {
     await openProgram(page);
     await openSlip(page);
     await page.keyboard.press('w');
@@ -25,10 +25,10 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
       .last()
       .click();
   },
-  'a trial being changed': async (page) => {
+  'a test order being changed': async (page) => {
     await openProgram(page);
     const slip = await openSlip(page);
-    await slip.getByRole('button', { name: 'Change the trial' }).click();
+    await slip.getByRole('button', { name: 'Change the test order' }).click();
   },
   'today, with an order open': async (page) => {
     await openProgram(page, '/today');
@@ -106,12 +106,12 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByRole('button', { name: /^CA B3H/ }).click();
   },
   'the ways to pay': (page) => openProgram(page, '/settings?part=payments'),
-  'the trials': async (page) => {
-    await openProgram(page, '/proof');
+  'the test orders': async (page) => {
+    await openProgram(page, '/check');
     await page.getByRole('button', { name: 'Seeds to Lyon' }).click();
   },
   'the problems': async (page) => {
-    await openProgram(page, '/proof?part=problems');
+    await openProgram(page, '/check?part=problems');
     await page.getByRole('list', { name: 'Stops' }).getByRole('button').first().click({ timeout: 60_000 });
   },
   'a file to repair': async (page) => {
@@ -131,7 +131,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await expect(page.getByRole('region', { name: 'Repair torn.json' })).toBeVisible();
   },
   publishing: async (page) => {
-    await openProgram(page, '/proof?part=publish');
+    await openProgram(page, '/check?part=publish');
     await page.getByRole('button', { name: /^Edition 1/ }).click();
   },
   'a good of the shop': async (page) => {
@@ -182,7 +182,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   'the list of keys': async (page) => {
     await openProgram(page);
     await page.keyboard.press('?');
-    await expect(page.getByText('walk the trials')).toBeVisible();
+    await expect(page.getByText('walk the test orders')).toBeVisible();
   },
 };
 

@@ -1,7 +1,7 @@
 import { expect, test } from './browser.ts';
 import { choiceOf, chooseTrial, closeSlip, fill, isPhone, openProgram, openSlip } from './program.ts';
 
-test('an adjustment is written as a sentence, acts on the slip, and is moved by dragging and by keys', async ({
+test('an adjustment is written as a sentence, acts in the preview, and is moved by dragging and by keys', async ({
   page,
 }) => {
   await openProgram(page, '/charges?part=adjustments');
@@ -53,5 +53,5 @@ test('what an adjustment withholds says so in its own words and leads to it', as
   await reason.click();
   await expect(page.getByRole('tab', { name: 'Adjustments' })).toHaveAttribute('aria-selected', 'true');
   await expect(page.getByLabel('Adjustment', { exact: true })).toHaveValue('Frost on the road');
-  if (!isPhone(page)) await expect(page.getByText(/^On the slip: Parcel withheld/)).toBeVisible();
+  if (!isPhone(page)) await expect(page.getByText(/^In the preview: Parcel withheld/)).toBeVisible();
 });

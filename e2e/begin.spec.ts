@@ -66,7 +66,7 @@ test('an empty book says what it lacks on every page', async ({ page }) => {
   await expect(page.getByText('It still lacks a zone and a service.')).toBeVisible();
   await page.getByRole('link', { name: 'Goods' }).click();
   await expect(page.getByRole('button', { name: 'Add a good' }).first()).toBeVisible();
-  await expect(await openSlip(page)).toContainText('No trial yet');
+  await expect(await openSlip(page)).toContainText('No test order yet');
   await closeSlip(page);
   await waitUntilKept(page);
   await page.goto('/shop');

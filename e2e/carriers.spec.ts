@@ -34,7 +34,7 @@ const failing = async (page: Page, carrier: string): Promise<void> => {
   await page.route(`**/api/carriers/${carrier}/rates`, (route) => route.abort('connectionrefused'));
 };
 
-test('a carrier’s services stand on the slip with their working, and the parcels are drawn', async ({
+test('a carrier’s services stand in the preview with their working, and the parcels are drawn', async ({
   page,
 }) => {
   await openProgram(page, '/charges');
@@ -113,7 +113,7 @@ test('without a fallback a carrier that is down is withheld, never free', async 
   await expect(page.getByText('free', { exact: true })).toHaveCount(0);
 });
 
-test('sandbox prices are marked at checkout and on the slip', async ({ page }) => {
+test('sandbox prices are marked at checkout and in the preview', async ({ page }) => {
   await toCheckout(page, 'Bamboo canes, 1.8 m, 20');
   await sendTo(page, 'M5V 1J1', 'Ontario');
   await expect(page.getByRole('radio', { name: /Cairn pallet/ })).toBeVisible();
@@ -137,7 +137,9 @@ test('import charges are paid on arrival or now, side by side, and the sum says 
   await expect(sums).toContainText('11.70');
 });
 
-test('the trial’s parcels are booked, their label opened, and the shipment cancelled', async ({ page }) => {
+test('the test order’s parcels are booked, their label opened, and the shipment cancelled', async ({
+  page,
+}) => {
   await openProgram(page, TERN);
   await page.getByRole('button', { name: /^Book Tern ground/ }).click();
   const shipment = page.getByRole('group', { name: 'The shipment' });

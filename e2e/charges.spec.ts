@@ -11,7 +11,7 @@ import {
   waitUntilKept,
 } from './program.ts';
 
-test('a step changed moves the slip, with the old figure struck', async ({ page }) => {
+test('a step changed moves the preview, with the old figure struck', async ({ page }) => {
   await openProgram(page);
   await openCell(page, 'Parcel', 'Maritimes');
   await fill(page, 'Charge from 5 kg', '10.50');
@@ -187,7 +187,7 @@ test('undo by keys while a field is being typed in takes the whole visit back', 
   await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('9.00');
 });
 
-test('a price of another kind, and the parcels it counts, move the slip at once', async ({ page }) => {
+test('a price of another kind, and the parcels it counts, move the preview at once', async ({ page }) => {
   await openProgram(page, '/settings');
   await page.getByRole('button', { name: 'by count' }).click();
   await fill(page, 'Units to a parcel', '1');

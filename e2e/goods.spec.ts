@@ -8,7 +8,7 @@ const openCsv = async (page: Page, path: string): Promise<void> => {
   await (await chooser).setFiles(path);
 };
 
-test('a weight edited where it stands moves the slip', async ({ page }) => {
+test('a weight edited where it stands moves the preview', async ({ page }) => {
   await openProgram(page, '/goods');
   await page.getByLabel('Find goods').fill('pot 26');
   if (isPhone(page)) {

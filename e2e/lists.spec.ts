@@ -59,7 +59,7 @@ test('the reading of a file can be stopped, and nothing has changed', async ({ p
   await expect(page.getByText('By weight, 30 rows.')).toBeVisible();
 });
 
-test('a postal list out of a file is used at once, on the slip and where a code would fall', async ({
+test('a postal list out of a file is used at once, in the preview and where a code would fall', async ({
   page,
 }) => {
   await openProgram(page, '/reach?part=postal');

@@ -89,13 +89,13 @@ test('the bike comes today before the cut-off, and not at it', async ({ page }) 
   const slip = await chooseTrial(page, 'Soil to the North End');
   await expect(choiceOf(slip, 'Cargo bike, today')).toContainText('8.75');
   await expect(choiceOf(slip, 'Collect at the Nursery')).toContainText('0.00');
-  await slip.getByRole('button', { name: 'Change the trial' }).click();
+  await slip.getByRole('button', { name: 'Change the test order' }).click();
   await fill(page, 'at', '11:00');
   await expect(choiceOf(slip, 'Cargo bike, today')).toHaveCount(0);
   await expect(choiceOf(slip, 'Cargo bike(?!, today)')).toContainText('6.25');
 });
 
-test('a delivery area is priced, switched off, and gone from the slip at once', async ({ page }) => {
+test('a delivery area is priced, switched off, and gone from the preview at once', async ({ page }) => {
   await openNearby(page, '&area=peninsula');
   await fill(page, 'Charge for the order', '7.00');
   const slip = await chooseTrial(page, 'Soil to the North End');
@@ -106,7 +106,7 @@ test('a delivery area is priced, switched off, and gone from the slip at once', 
   await expect(choiceOf(slip, 'Cargo bike')).toHaveCount(0);
 });
 
-test('the week follows the moment of the trial', async ({ page }) => {
+test('the week follows the moment of the test order', async ({ page }) => {
   await openNearby(page, '&area=peninsula');
   const week = page
     .getByRole('group', { name: 'Delivery method Cargo bike, today' })

@@ -15,13 +15,13 @@ test('what is opened comes into view with its first field focused; an address al
   await expect(page.getByLabel('Subtotal, at least')).toBeFocused();
 });
 
-test('the slip as a sheet holds the focus, gives it back, and closes on what leads elsewhere', async ({
+test('the preview as a sheet holds the focus, gives it back, and closes on what leads elsewhere', async ({
   page,
 }) => {
-  test.skip(!isPhone(page), 'elsewhere the slip stands beside the page');
+  test.skip(!isPhone(page), 'elsewhere the preview stands beside the page');
   await openProgram(page);
   const slip = await openSlip(page);
-  const close = page.getByRole('button', { name: 'Close the slip' });
+  const close = page.getByRole('button', { name: 'Close the preview' });
   await expect(close).toBeFocused();
   for (let step = 0; step < 40; step += 1) {
     await page.keyboard.press('Tab');

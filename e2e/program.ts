@@ -26,7 +26,7 @@ export const openSlip = async (page: Page): Promise<Locator> => {
 };
 
 export const closeSlip = async (page: Page): Promise<void> => {
-  if (isPhone(page)) await page.getByRole('button', { name: 'Close the slip' }).click();
+  if (isPhone(page)) await page.getByRole('button', { name: 'Close the preview' }).click();
 };
 
 /** A choice of the slip by its name. */
@@ -40,9 +40,9 @@ export const chooseTrial = async (page: Page, name: string): Promise<Locator> =>
   const slip = await openSlip(page);
   for (let step = 0; step < 30; step += 1) {
     if (await slip.getByRole('heading', { name }).isVisible()) return slip;
-    await slip.getByRole('button', { name: 'Next trial' }).click();
+    await slip.getByRole('button', { name: 'Next test order' }).click();
   }
-  throw new Error(`no trial is named ${name}`);
+  throw new Error(`no test order is named ${name}`);
 };
 
 /** Types into a field over what stands there. */

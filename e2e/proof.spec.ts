@@ -10,7 +10,9 @@ import {
   waitUntilKept,
 } from './program.ts';
 
-test('a trial is told what is right on its slip, and breaks when a rule changes it', async ({ page }) => {
+test('a test order is told what is right in its preview, and breaks when a rule changes it', async ({
+  page,
+}) => {
   await openProgram(page);
   const slip = await openSlip(page);
   await choiceOf(slip, 'Express, two days').click();
@@ -20,17 +22,17 @@ test('a trial is told what is right on its slip, and breaks when a rule changes 
   await openCell(page, 'Parcel', 'Maritimes');
   await fill(page, 'Charge from 5 kg', '10.50');
   await waitUntilKept(page);
-  await page.goto('/proof');
+  await page.goto('/check');
   const broken = page.getByRole('listitem', { name: 'Two pots to Antigonish: broken' });
   await expect(broken).toContainText('Expected: Parcel to Maritimes costs 17.30. Came: costs 12.30.');
-  await expect(page.getByText(/^19 of 20 trials kept, 1 broken\.$/)).toBeVisible();
-  if (isPhone(page)) await expect(page.getByRole('tab', { name: 'Trials' })).toBeVisible();
+  await expect(page.getByText(/^19 of 20 test orders kept, 1 broken\.$/)).toBeVisible();
+  if (isPhone(page)) await expect(page.getByRole('tab', { name: 'Test orders' })).toBeVisible();
 });
 
 test('the audit finds what the demo leaves open, shows an order, leads to the rule, and lets it be meant', async ({
   page,
 }) => {
-  await openProgram(page, '/proof?part=problems');
+  await openProgram(page, '/check?part=problems');
   const stops = page.getByRole('list', { name: 'Stops' });
   const heavy = stops.getByRole('button', {
     name: /Some orders above 450 kg cannot be bought in Newfoundland and Labrador: /,
@@ -56,7 +58,7 @@ test('the audit finds what the demo leaves open, shows an order, leads to the ru
 test('one value mends a problem where it is told: what is wrong is refused, what is right makes it go', async ({
   page,
 }) => {
-  await openProgram(page, '/proof?part=problems');
+  await openProgram(page, '/check?part=problems');
   const gloves = page.getByRole('button', {
     name: /^Leather gloves, one alone, cannot be bought in 8 zones/,
   });
@@ -86,7 +88,7 @@ test('one value mends a problem where it is told: what is wrong is refused, what
 test('a problem offers the repairs that were found to work, with what they change, and undo takes them back', async ({
   page,
 }) => {
-  await openProgram(page, '/proof?part=problems');
+  await openProgram(page, '/check?part=problems');
   const frost = page.getByRole('button', { name: /^“Frost on the road”: Live plants/ });
   await frost.click({ timeout: 60_000 });
   const repairs = page.getByRole('list', { name: 'What would mend it' });
@@ -102,7 +104,7 @@ test('a problem offers the repairs that were found to work, with what they chang
 test('a draft is published with a note, serves the shop, and an edition is gone back to', async ({
   page,
 }) => {
-  await openProgram(page, '/proof?part=publish');
+  await openProgram(page, '/check?part=publish');
   await expect(page.getByRole('list', { name: 'What the draft changes' }).getByRole('listitem')).toHaveCount(
     2,
   );
@@ -122,7 +124,7 @@ test('a draft is published with a note, serves the shop, and an edition is gone 
   await expect(page.getByText('The shopfront, edition 2')).toBeVisible();
   await page.getByRole('button', { name: 'Serve the draft' }).click();
   await expect(page.getByText('The shopfront, from the draft')).toBeVisible();
-  await page.goto('/proof?part=publish');
+  await page.goto('/check?part=publish');
   await editions.getByRole('button', { name: /^Edition 1/ }).click();
   await page.getByRole('button', { name: 'Make it the draft again' }).click();
   await expect(page.getByText('The draft changes 2 things of it.', { exact: false })).toBeVisible();

@@ -1,7 +1,9 @@
 import { expect, test, type Locator } from './browser.ts';
 import { isPhone, openProgram, openSlip, closeSlip, waitUntilKept } from './program.ts';
 
-test('a country closed is gone from the map, the slip and the answer about its codes', async ({ page }) => {
+test('a country closed is gone from the map, the preview and the answer about its codes', async ({
+  page,
+}) => {
   await openProgram(page, '/reach');
   await expect(
     page.getByRole('img', { name: 'The world by zones: 4 countries closed, 0 sold to without any rate' }),

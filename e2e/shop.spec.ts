@@ -26,7 +26,7 @@ const typeAddress = async (page: Page, code = 'B2G 2L2', province = 'Nova Scotia
   await choose(page, 'Province or territory', province.slice(0, 4), province);
 };
 
-test('an order is placed with the very charge of the slip, and is still there after a reload', async ({
+test('an order is placed with the very charge of the preview, and is still there after a reload', async ({
   page,
 }) => {
   await openProgram(page, '/charges');
@@ -55,7 +55,7 @@ test('an order is placed with the very charge of the slip, and is still there af
   await waitUntilKept(page);
   await page.reload();
   await expect(page.getByText('100.67')).toBeVisible();
-  await page.getByRole('button', { name: /look at it on the slip/ }).click();
+  await page.getByRole('button', { name: /look at it in the preview/ }).click();
   const slip = await openSlip(page);
   await expect(slip).toContainText('Order 1001');
   await expect(choiceOf(slip, 'Parcel')).toContainText('17.30');

@@ -1,12 +1,12 @@
 import { expect, test } from './browser.ts';
 import { chooseTrial, choiceOf, fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
 
-test('the trial is changed in place and kept as a new one', async ({ page }) => {
+test('the test order is changed in place and kept as a new one', async ({ page }) => {
   await openProgram(page);
   const slip = await openSlip(page);
-  await slip.getByRole('button', { name: 'Keep as a new trial' }).click();
-  await expect(slip.getByText('Trial 2 of 21')).toBeVisible();
-  await fill(page, 'Trial', 'Two pots to Vancouver');
+  await slip.getByRole('button', { name: 'Keep as a new test order' }).click();
+  await expect(slip.getByText('Test order 2 of 21')).toBeVisible();
+  await fill(page, 'Test order', 'Two pots to Vancouver');
   await page.getByLabel('Province or state', { exact: true }).click();
   await page.keyboard.type('british');
   await page.getByRole('button', { name: 'British Columbia' }).click();
@@ -23,7 +23,7 @@ test('the trial is changed in place and kept as a new one', async ({ page }) => 
 test('goods are added by name and taken out; a closed country is told', async ({ page }) => {
   await openProgram(page);
   const slip = await openSlip(page);
-  await slip.getByRole('button', { name: 'Change the trial' }).click();
+  await slip.getByRole('button', { name: 'Change the test order' }).click();
   await page.getByLabel('Add a good', { exact: true }).click();
   await page.keyboard.type('trow');
   await page.getByRole('button', { name: 'Hand trowel' }).click();
@@ -46,7 +46,7 @@ test('the moment of the order moves the days', async ({ page }) => {
   await openProgram(page);
   const slip = await openSlip(page);
   await expect(choiceOf(slip, 'Parcel')).toContainText('Thu 26 to Mon 30 Nov');
-  await slip.getByRole('button', { name: 'Change the trial' }).click();
+  await slip.getByRole('button', { name: 'Change the test order' }).click();
   await fill(page, 'at', '14:00');
   await expect(choiceOf(slip, 'Parcel')).toContainText('Fri 27 Nov to Tue 1 Dec');
 });
@@ -64,15 +64,15 @@ test('the keys do what their list says', async ({ page }) => {
   await page.keyboard.press('Escape');
   await expect(page.getByLabel('Postal code', { exact: true })).toBeHidden();
   await page.keyboard.press('?');
-  await expect(page.getByText('walk the trials')).toBeVisible();
+  await expect(page.getByText('walk the test orders')).toBeVisible();
   await page.getByRole('checkbox', { name: 'Single letters are keys' }).click();
   await page.keyboard.press('Escape');
   await page.keyboard.press(']');
   await expect(page.getByRole('heading', { name: 'Two pots to Antigonish' })).toBeVisible();
 });
 
-test('Escape closes the slip on a phone', async ({ page }) => {
-  test.skip(!isPhone(page), 'elsewhere the slip is always there');
+test('Escape closes the preview on a phone', async ({ page }) => {
+  test.skip(!isPhone(page), 'elsewhere the preview is always there');
   await openProgram(page);
   await openSlip(page);
   await page.keyboard.press('Escape');

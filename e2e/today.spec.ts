@@ -4,15 +4,15 @@ import { openProgram, waitUntilKept } from './program.ts';
 const orderOf = (page: Page, number: string): Locator =>
   page.getByRole('listitem', { name: `Order ${number}` });
 
-test('is what the program opens with: orders by when they are due, trials, problems, what the draft changes', async ({
+test('is what the program opens with: orders by when they are due, test orders, problems, what the draft changes', async ({
   page,
 }) => {
   await openProgram(page, '/');
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
   await expect(page.getByText(/13 orders to hand over/)).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Ada Moss' })).toContainText('fallback charged');
-  await expect(page.getByRole('heading', { name: 'Pinned trials' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Two pots to Antigonish: onto the slip' })).toContainText(
+  await expect(page.getByRole('heading', { name: 'Pinned test orders' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Two pots to Antigonish: into the preview' })).toContainText(
     '17.30',
   );
   await expect(page.getByText(/keep customers from buying/)).toBeVisible({ timeout: 60_000 });

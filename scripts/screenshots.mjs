@@ -57,7 +57,7 @@ const VIEWS = {
   },
   adjustments: { path: '/charges?part=adjustments', sizes: ['wide'] },
   problems: {
-    path: '/proof?part=problems',
+    path: '/check?part=problems',
     sizes: ['wide'],
     act: async (page) => {
       await page.getByRole('button', { name: /^“Frost on the road”: Live plants/ }).click();
@@ -65,7 +65,7 @@ const VIEWS = {
     },
   },
   publish: {
-    path: '/proof?part=publish',
+    path: '/check?part=publish',
     sizes: ['wide'],
     act: (page) => page.getByRole('group', { name: 'Past orders' }).waitFor({ timeout: 60_000 }),
   },

@@ -51,7 +51,7 @@ const someAnswers = fc
   );
 
 describe('the book of the five questions', () => {
-  test('is sound, whatever the answers, with its goods and trials', () => {
+  test('is sound, whatever the answers, with its goods and test orders', () => {
     fc.assert(
       fc.property(someAnswers, (answers) => {
         const book = firstBook(answers);
@@ -98,7 +98,7 @@ describe('the book of the five questions', () => {
     expect(namesAt('D02 AF30')).toEqual(['Parcel 750']);
   });
 
-  test('has the zones that the answers make, and a trial for home and for the first country abroad', () => {
+  test('has the zones that the answers make, and a test order for home and for the first country abroad', () => {
     expect(firstZones({ reach: 'home', countries: ['FR'] })).toEqual(['home']);
     expect(firstZones({ reach: 'everywhere', countries: ['FR'] })).toEqual(['home', 'abroad', 'rest']);
     const trials = firstTrials(answersOf({ reach: 'listed', countries: ['FR'] }), '2026-11-26T10:00:00Z');

@@ -50,7 +50,7 @@ describe('what a change made unsound', () => {
     expect(changedFaults(was, { ...was, book: { ...was.book, zones } })).toEqual([]);
   });
 
-  test('is found in goods, trials and rows of long lists', () => {
+  test('is found in goods, test orders and rows of long lists', () => {
     const heavy = makeCatalogue(makeGood('pot', { weight: 2e8 }));
     expect(changedFaults(before, { ...before, catalogue: heavy }).map(({ path }) => path)).toEqual([
       'goods.weight',

@@ -88,7 +88,7 @@ describe('the taxes of an order', () => {
 });
 
 describe('placing an order', () => {
-  test('takes the charge of the slip and keeps the goods as they were sold', () => {
+  test('takes the charge of the preview and keeps the goods as they were sold', () => {
     const placed = placeOrder(compiled, ordering());
     expect(placed).toMatchObject({
       ok: true,

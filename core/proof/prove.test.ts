@@ -23,13 +23,13 @@ const catalogue = makeCatalogue(makeGood('pot'), makeGood('seed', { weight: 10 }
 const compiled = compile(makeBook({ services, rates }), catalogue);
 const trial = (expects: Expectation[], part: Partial<Trial> = {}): Trial => ({
   id: 'trial',
-  name: 'Trial',
+  name: 'Test order',
   request: makeRequest(),
   expects,
   ...part,
 });
 
-describe('a trial', () => {
+describe('a test order', () => {
   test.each<[Expectation, Came | null]>([
     [{ kind: 'offered', choiceId: 'parcel-country' }, null],
     [{ kind: 'offered', choiceId: 'parcel-country', charge: 845 }, null],
@@ -72,7 +72,7 @@ describe('a trial', () => {
     const { result } = checkTrial(compiled, trial([expects]));
     expect(result).toEqual({
       id: 'trial',
-      name: 'Trial',
+      name: 'Test order',
       kept: came === null,
       outcomes: [{ expects, came }],
       faults: [],
@@ -104,7 +104,7 @@ describe('a trial', () => {
   });
 });
 
-test('each adjustment is said to touch the trials and past orders that it changes or withholds', () => {
+test('each adjustment is said to touch the test orders and past orders that it changes or withholds', () => {
   const rule = (id: string, part: Partial<Adjustment>): Adjustment => ({
     id,
     name: id,

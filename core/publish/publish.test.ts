@@ -181,7 +181,7 @@ describe('editions', () => {
   });
 });
 
-test('trials whose charges or choices differ say by how much, what is lost and what is gained', () => {
+test('test orders whose charges or choices differ say by how much, what is lost and what is gained', () => {
   const services = ['parcel', 'van', 'bike'].map((id) => ({ id, name: id }));
   const before = compile(
     makeBook({ services, rates: [makeRate(), makeRate({ id: 'van', serviceId: 'van' })] }),

@@ -42,11 +42,11 @@ const open = (): AppStore => {
 const pass = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
 const slip = (store: AppStore) => {
   const shown = selectSlip(store.getState());
-  if (!shown?.ok) throw new Error('the trial cannot be quoted');
+  if (!shown?.ok) throw new Error('the test order cannot be quoted');
   return shown;
 };
 
-describe('carriers are asked for the slip', () => {
+describe('carriers are asked for the preview', () => {
   test('a little after the basket was typed, and the answers go into the quote', async () => {
     const store = open();
     expect(screen.getByText('there')).toBeTruthy();
@@ -95,7 +95,7 @@ describe('carriers are asked for the slip', () => {
     expect(slip(store).quote.choices.map(({ id }) => id)).toContain('express-maritimes:two-day');
   });
 
-  test('not at all where the trial keeps its answers, until its order changes', () => {
+  test('not at all where the test order keeps its answers, until its order changes', () => {
     const store = open();
     const compiled = selectCompiled(store.getState());
     const [trial] = selectTrials(store.getState());
@@ -117,7 +117,7 @@ test('an answer is found by its question, and by its secret, which is not in the
   const store = demoStore();
   const [trial] = selectTrials(store.getState());
   const [question] = carrierQuestions(selectCompiled(store.getState()), trial!.request);
-  if (!question) throw new Error('the trial asks nothing');
+  if (!question) throw new Error('the test order asks nothing');
   const own = (secret: string) =>
     questionKey({ ...question, credentials: { kind: 'own', accountNumber: 'T7', secret } });
   expect(own('one')).toBe(own('one'));

@@ -20,10 +20,10 @@ export const useKeepAsTrial = (): ((order: PastOrder) => void) => {
       expects: [{ kind: 'offered' as const, choiceId: chosen.id, charge: chosen.charge }],
     };
     dispatch((act, getState) => {
-      act(edit('addTrial', { trial }, `New trial from order ${number}`));
+      act(edit('addTrial', { trial }, `New test order from order ${number}`));
       act(trialChosen(selectTrials(getState()).at(-1)?.id ?? null));
       act(slipOpened(true));
-      act(told({ text: `Order ${number} is kept as a trial.`, undo: true }));
+      act(told({ text: `Order ${number} is kept as a test order.`, undo: true }));
     });
     router.navigate('/charges');
   };

@@ -4,6 +4,6 @@ export const PLACES = [
   { name: 'Reach', path: '/reach', key: 'r' },
   { name: 'Charges', path: '/charges', key: 'c' },
   { name: 'Goods', path: '/goods', key: 'g' },
-  { name: 'Proof', path: '/proof', key: 'p' },
+  { name: 'Check', path: '/check', key: 'p' },
 ] as const;
 export type Place = (typeof PLACES)[number]['path'];

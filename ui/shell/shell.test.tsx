@@ -118,7 +118,7 @@ describe('the list of keys', () => {
     const store = demoStore();
     store.dispatch(keysToggled(true));
     renderOver(store, <KeysDialog />);
-    expect(screen.getByText('walk the trials')).toBeTruthy();
+    expect(screen.getByText('walk the test orders')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Single letters are keys'));
     expect(store.getState().session.letterKeys).toBe(false);
     fireEvent.press(screen.getByText('Close'));

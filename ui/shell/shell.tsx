@@ -75,7 +75,7 @@ export const Shell = ({ children }: { children: ReactNode }) => {
         {width !== 'wide' && slipOpen && !isShop ? <SlipSheet /> : null}
       </View>
       {width === 'wide' && !isShop ? (
-        <View style={style.slip} role="complementary" aria-label="Slip">
+        <View style={style.slip} role="complementary" aria-label="Preview">
           <ScrollView contentContainerStyle={style.slipInside}>
             <PageBoundary key={path}>
               <Slip />

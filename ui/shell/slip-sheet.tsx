@@ -77,10 +77,10 @@ export const SlipSheet = () => {
     },
   });
   return (
-    <View ref={sheet} style={style.sheet} role="dialog" aria-modal aria-label="Slip">
+    <View ref={sheet} style={style.sheet} role="dialog" aria-modal aria-label="Preview">
       <View style={style.head} {...swipe.panHandlers}>
         <Text style={style.note}>What this customer is offered</Text>
-        <IconAction icon="close" size={22} accessibilityLabel="Close the slip" onPress={close} />
+        <IconAction icon="close" size={22} accessibilityLabel="Close the preview" onPress={close} />
       </View>
       <ScrollView contentContainerStyle={style.inside}>
         <PageBoundary>

@@ -10,8 +10,8 @@ import { PLACES } from './places.ts';
 export const KEYS: readonly [keys: string, does: string][] = [
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
-  ['t', 'change the trial'],
-  ['[ and ]', 'walk the trials'],
+  ['t', 'change the test order'],
+  ['[ and ]', 'walk the test orders'],
   ['w', 'open or fold every working'],
   [
     `g, then ${PLACES.map(({ key }) => key).join(', ')}`,

@@ -41,7 +41,7 @@ export const AnswersLine = ({ asked }: { asked: AskedQuote }) => {
   if (trial.answers)
     return (
       <View style={style.line}>
-        <Text style={style.note}>The carriers’ answers are kept with this trial.</Text>
+        <Text style={style.note}>The carriers’ answers are kept with this test order.</Text>
         <TextAction
           style={style.action}
           label="Ask anew"

@@ -85,7 +85,7 @@ export const AllRight = ({ quote }: { quote: Quote }) => {
         label="All of this is right"
         onPress={() => {
           expect([...others, ...all.map(asItIs)], 'all of it is right');
-          dispatch(told({ text: 'The trial now expects exactly this.', undo: true }));
+          dispatch(told({ text: 'The test order now expects exactly this.', undo: true }));
         }}
       />
     </View>

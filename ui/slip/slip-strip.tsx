@@ -42,11 +42,11 @@ export const SlipStrip = () => {
         <Press
           onPress={() => dispatch(slipOpened(true))}
           role="button"
-          aria-label="Open the slip"
+          aria-label="Open the preview"
           testID="slip-strip"
         >
           <View style={style.row}>
-            <Text style={style.note}>No trial yet: make a test order to see what a customer would see.</Text>
+            <Text style={style.note}>No test order yet: make one to see what a customer would see.</Text>
           </View>
         </Press>
       </View>
@@ -60,7 +60,7 @@ export const SlipStrip = () => {
       <Press
         onPress={() => dispatch(slipOpened(true))}
         role="button"
-        aria-label={`Open the slip of ${trial.name}`}
+        aria-label={`Open the preview of ${trial.name}`}
         testID="slip-strip"
       >
         <View style={style.row}>

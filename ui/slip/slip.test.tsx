@@ -14,7 +14,7 @@ beforeAll(placesAtHand);
 
 const off = (active: boolean) => edit('setRate', { id: 'parcel-maritimes', changes: { active } }, 'Parcel');
 
-describe('what a change did to a slip', () => {
+describe('what a change did to a preview', () => {
   test('a choice that went is lost, one that came is gained, a charge that moved has a before', () => {
     const store = demoStore();
     const changes = () => slipChanges(selectSlipBefore(store.getState()), selectSlip(store.getState()));
@@ -31,7 +31,7 @@ describe('what a change did to a slip', () => {
   });
 });
 
-describe('the slip', () => {
+describe('the preview', () => {
   test('shows each choice with its working when opened', () => {
     const store = demoStore();
     store.dispatch(choiceToggled('parcel-maritimes'));

@@ -40,21 +40,21 @@ const Walk = () => {
   return (
     <View style={style.walk}>
       <Text style={style.note}>
-        Trial {at + 1} of {count}
+        Test order {at + 1} of {count}
       </Text>
       <View style={style.arrows}>
         <IconAction
           icon="chevron-left"
           size={20}
           style={style.arrow}
-          accessibilityLabel="Last trial"
+          accessibilityLabel="Last test order"
           onPress={() => go(-1)}
         />
         <IconAction
           icon="chevron-right"
           size={20}
           style={style.arrow}
-          accessibilityLabel="Next trial"
+          accessibilityLabel="Next test order"
           onPress={() => go(1)}
         />
       </View>
@@ -73,22 +73,22 @@ const Actions = () => {
     const before = new Set(trials.map((one) => one.id));
     const name = `${trial.name}, again`.slice(0, 120);
     dispatch((act, getState) => {
-      act(edit('copyTrial', { id: trial.id, name }, `New trial from ${trial.name}`));
+      act(edit('copyTrial', { id: trial.id, name }, `New test order from ${trial.name}`));
       act(trialChosen(selectTrials(getState()).find((one) => !before.has(one.id))?.id ?? null));
       act(trialEditing(true));
     });
   };
   const remove = (): void => {
-    dispatch(edit('removeTrial', { id: trial.id }, `Remove trial ${trial.name}`));
-    dispatch(told({ text: `Removed the trial “${trial.name}”.`, undo: true }));
+    dispatch(edit('removeTrial', { id: trial.id }, `Remove test order ${trial.name}`));
+    dispatch(told({ text: `Removed the test order “${trial.name}”.`, undo: true }));
   };
   return (
     <View style={style.actions}>
       <TextAction
-        label={editing ? 'Done' : 'Change the trial'}
+        label={editing ? 'Done' : 'Change the test order'}
         onPress={() => dispatch(trialEditing(!editing))}
       />
-      <TextAction label="Keep as a new trial" onPress={keep} />
+      <TextAction label="Keep as a new test order" onPress={keep} />
       {editing ? <TextAction label="Remove" onPress={remove} /> : null}
     </View>
   );
@@ -108,19 +108,21 @@ const FirstTrial = () => {
       lines: [{ sku, quantity: 1 }],
       placedAt: new Date().toISOString(),
     };
-    dispatch(edit('addTrial', { trial: { name: 'First trial', request, expects: [] } }, 'First trial'));
+    dispatch(
+      edit('addTrial', { trial: { name: 'First test order', request, expects: [] } }, 'First test order'),
+    );
     dispatch(trialEditing(true));
   };
   return (
     <View style={{ gap: 8, paddingTop: 8 }}>
-      <Text variant="titleMedium">No trial yet</Text>
+      <Text variant="titleMedium">No test order yet</Text>
       <Text style={style.note}>
-        A trial is a saved test order. What its customer would be offered stands here, with how each charge
-        came about.
+        A test order is a saved test order. What its customer would be offered stands here, with how each
+        charge came about.
       </Text>
       {good ? (
         <Button mode="outlined" style={style.begin} onPress={() => begin(good.sku)}>
-          Make a first trial
+          Make a first test order
         </Button>
       ) : (
         <Button
@@ -152,7 +154,7 @@ export const TrialHead = () => {
       {editing ? (
         <Opened style={style.editor}>
           <DraftField
-            label="Trial"
+            label="Test order"
             prose
             text={trial.name}
             read={readName}

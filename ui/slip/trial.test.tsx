@@ -15,7 +15,7 @@ beforeAll(placesAtHand);
 const open = async (): Promise<AppStore> => {
   const store = demoStore();
   renderOver(store, <Slip />);
-  fireEvent.press(screen.getByText('Change the trial'));
+  fireEvent.press(screen.getByText('Change the test order'));
   await act(async () => {
     await jest.advanceTimersByTimeAsync(10);
   });
@@ -29,8 +29,8 @@ const type = (label: string, text: string): void => {
   fireEvent(field, 'blur');
 };
 
-describe('the place of a trial', () => {
-  test('is typed, and the slip follows', async () => {
+describe('the place of a test order', () => {
+  test('is typed, and the preview follows', async () => {
     const store = await open();
     type('Postal code', 'B3J 1S9');
     type('Town', 'Halifax');
@@ -78,7 +78,7 @@ describe('the place of a trial', () => {
   });
 });
 
-describe('the basket of a trial', () => {
+describe('the basket of a test order', () => {
   test('takes goods by name, once more where they are there, and lets them go', async () => {
     const store = await open();
     const add = (text: string, name: string): void => {
@@ -111,7 +111,7 @@ describe('the basket of a trial', () => {
   });
 });
 
-describe('the moment of a trial', () => {
+describe('the moment of a test order', () => {
   test('is a date and a time in the store’s zone', async () => {
     const store = await open();
     type('Placed on', '2026-07-01');
@@ -133,44 +133,44 @@ describe('the moment of a trial', () => {
   });
 });
 
-describe('the trials', () => {
+describe('the test orders', () => {
   test('are walked round at both ends', () => {
     const store = demoStore();
     renderOver(store, <Slip />);
-    fireEvent.press(screen.getByLabelText('Last trial'));
+    fireEvent.press(screen.getByLabelText('Last test order'));
     expect(selectTrial(store.getState())).toMatchObject({ at: 19, trial: { name: 'A gift card' } });
     expect(screen.getByText('Nothing travels')).toBeTruthy();
-    fireEvent.press(screen.getByLabelText('Next trial'));
+    fireEvent.press(screen.getByLabelText('Next test order'));
     expect(selectTrial(store.getState()).at).toBe(0);
   });
 
   test('are kept as new ones, renamed, and removed with a way back', async () => {
     const store = demoStore();
     renderOver(store, <Slip />);
-    fireEvent.press(screen.getByText('Keep as a new trial'));
+    fireEvent.press(screen.getByText('Keep as a new test order'));
     await act(async () => {
       await jest.advanceTimersByTimeAsync(10);
     });
-    expect(screen.getByText('Trial 2 of 21')).toBeTruthy();
-    type('Trial', '  ');
+    expect(screen.getByText('Test order 2 of 21')).toBeTruthy();
+    type('Test order', '  ');
     expect(screen.getByText('A name is needed. Kept: Two pots to Antigonish, again')).toBeTruthy();
-    type('Trial', 'Again');
+    type('Test order', 'Again');
     expect(selectTrials(store.getState())[1]).toMatchObject({ name: 'Again', expects: [] });
     fireEvent.press(screen.getByText('Remove'));
     expect(selectTrials(store.getState())).toHaveLength(20);
-    expect(store.getState().session.message).toEqual({ text: 'Removed the trial “Again”.', undo: true });
+    expect(store.getState().session.message).toEqual({ text: 'Removed the test order “Again”.', undo: true });
     act(() => void store.dispatch(undone()));
     expect(selectTrials(store.getState())).toHaveLength(21);
   });
 });
 
 describe('the strip', () => {
-  test('says place, basket and the first charge, and opens the slip', () => {
+  test('says place, basket and the first charge, and opens the preview', () => {
     const store = demoStore();
     renderOver(store, <SlipStrip />);
     expect(screen.getByText('B2G 2L2 · 2 items, 6.4 kg')).toBeTruthy();
     expect(screen.getByText('Parcel · 4 choices')).toBeTruthy();
-    fireEvent.press(screen.getByLabelText('Open the slip of Two pots to Antigonish'));
+    fireEvent.press(screen.getByLabelText('Open the preview of Two pots to Antigonish'));
     expect(store.getState().session.slipOpen).toBe(true);
   });
 });

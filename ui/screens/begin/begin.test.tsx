@@ -124,7 +124,7 @@ describe('the five questions', () => {
     expect(selectBook(store.getState()).store.name).toBe('Wrack & Thistle');
   });
 
-  test('can be skipped; the slip of an empty shop says what belongs there', () => {
+  test('can be skipped; the preview of an empty shop says what belongs there', () => {
     goTo('/begin');
     const store = demoStore();
     const view = renderOver(store, <BeginScreen />);
@@ -133,7 +133,7 @@ describe('the five questions', () => {
     expect([book.zones, catalogue.goods, trials]).toEqual([[], [], []]);
     view.unmount();
     renderOver(store, <Slip />);
-    expect(screen.getByText('No trial yet')).toBeTruthy();
+    expect(screen.getByText('No test order yet')).toBeTruthy();
     fireEvent.press(screen.getByText('Add a good first'));
     expect(currentAddress().pathname).toBe('/goods');
   });

@@ -17,6 +17,6 @@ export const selectTrialMark = createSelector(
     const { charged, subtotal } = basket;
     if ((basis === 'weight' || basis === 'volume') && charged[basis].unknown.length > 0) return null;
     const at = basis === 'subtotal' ? subtotal : basis === 'units' ? charged.units : charged[basis].value;
-    return { at, text: `this trial, ${measureFigure(basis, at, speech)}` };
+    return { at, text: `this test order, ${measureFigure(basis, at, speech)}` };
   },
 );

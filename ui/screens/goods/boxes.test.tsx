@@ -72,10 +72,10 @@ describe('the boxes', () => {
   });
 });
 
-test('the slip draws each parcel with what lies in it, once it is opened', () => {
+test('the preview draws each parcel with what lies in it, once it is opened', () => {
   const store = demoStore();
   const slip = selectSlip(store.getState());
-  if (!slip?.ok) throw new Error('the trial cannot be quoted');
+  if (!slip?.ok) throw new Error('the test order cannot be quoted');
   renderOver(store, <ParcelList parcels={slip.quote.parcels} />);
   expect(screen.queryByText('2 × Glazed pot, 26 cm')).toBeNull();
   fireEvent.press(screen.getByText('1 parcel'));

@@ -162,7 +162,7 @@ export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
   const naming = trials.filter(({ request }) => request.lines.some(({ sku }) => sku === good.sku)).length;
   const remove = (): void => {
     dispatch(edit('removeGoods', { skus: [good.sku] }, `Remove ${good.name}`));
-    const broken = naming > 0 ? ` ${countFigure(naming, 'trial')} named it and cannot be used now.` : '';
+    const broken = naming > 0 ? ` ${countFigure(naming, 'test order')} named it and cannot be used now.` : '';
     dispatch(told({ text: `Removed ${good.name}.${broken}`, undo: true }));
     onGone();
   };
@@ -200,7 +200,7 @@ export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
       {good.fulfilment === 'physical' ? <Travels good={good} change={change} /> : null}
       <View style={style.row}>
         <Text style={[style.note, { alignSelf: 'center' }]}>
-          {naming === 0 ? 'In no trial.' : `In ${countFigure(naming, 'trial')}.`}
+          {naming === 0 ? 'In no test order.' : `In ${countFigure(naming, 'test order')}.`}
         </Text>
         <TextAction label={`Remove ${good.name}`} onPress={remove} />
       </View>

@@ -156,7 +156,7 @@ describe('one good', () => {
     expect(screen.queryByLabelText('Weight')).toBeNull();
   });
 
-  test('takes another stock number, which trials follow and nobody else may have', () => {
+  test('takes another stock number, which test orders follow and nobody else may have', () => {
     const store = open({}, 'phone');
     const sku = selectTrials(store.getState())[0]!.request.lines[0]!.sku;
     act(() => goTo({ pathname: '/goods', params: { good: sku } }));
@@ -167,7 +167,7 @@ describe('one good', () => {
     expect(selectTrials(store.getState())[0]?.request.lines[0]?.sku).toBe('pot-new');
   });
 
-  test('that is removed says which trials named it', () => {
+  test('that is removed says which test orders named it', () => {
     const store = open({}, 'phone');
     const sku = selectTrials(store.getState())[0]!.request.lines[0]!.sku;
     const { name } = goodOf(store, sku)!;

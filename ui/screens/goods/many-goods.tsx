@@ -94,7 +94,7 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
   };
   const remove = (): void => {
     dispatch(edit('removeGoods', { skus: [...skus] }, `Remove ${goods}`));
-    dispatch(told({ text: `Removed ${goods}. Trials that name them cannot be used now.`, undo: true }));
+    dispatch(told({ text: `Removed ${goods}. Test orders that name them cannot be used now.`, undo: true }));
     onDone();
   };
   const action = (name: Doing, label: string) => (

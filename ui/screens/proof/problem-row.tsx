@@ -76,10 +76,10 @@ const Actions = ({ line, onAccept }: { line: ProblemLine; onAccept: () => void }
     if (!example) return;
     const trial = { name: `Shows: ${problem.text}`.slice(0, 120), request: example, expects: [] };
     dispatch((act, getState) => {
-      act(edit('addTrial', { trial }, 'New trial from a problem'));
+      act(edit('addTrial', { trial }, 'New test order from a problem'));
       act(trialChosen(selectTrials(getState()).at(-1)?.id ?? null));
       act(slipOpened(true));
-      act(told({ text: 'The order is on the slip, kept as a trial.', undo: true }));
+      act(told({ text: 'The order is in the preview, kept as a test order.', undo: true }));
     });
   };
   return (

@@ -8,7 +8,7 @@ import { PublishPart } from './publish-part.tsx';
 import { TrialsPart } from './trials-part.tsx';
 
 const PARTS = [
-  { value: 'trials', label: 'Trials' },
+  { value: 'trials', label: 'Test orders' },
   { value: 'problems', label: 'Problems' },
   { value: 'publish', label: 'Publish' },
 ] as const;
@@ -25,14 +25,14 @@ const ProofScreen = () => {
   const Part = SHOWN[name];
   return (
     <Page key={name}>
-      <PageHead title="Proof" />
+      <PageHead title="Check" />
       <Tabs
-        label="Proof"
+        label="Check"
         bleed={isPhone ? 20 : 0}
         value={name}
         options={PARTS}
         onChange={(next) =>
-          router.navigate({ pathname: '/proof', params: next === 'trials' ? {} : { part: next } })
+          router.navigate({ pathname: '/check', params: next === 'trials' ? {} : { part: next } })
         }
       />
       <Part />

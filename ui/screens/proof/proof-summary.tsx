@@ -67,7 +67,7 @@ const ShortSlip = ({ line: { trial, state } }: { line: TrialLine }) => {
     dispatch(slipOpened(true));
   };
   return (
-    <Press role="button" aria-label={`${trial.name}: onto the slip`} onPress={open}>
+    <Press role="button" aria-label={`${trial.name}: into the preview`} onPress={open}>
       <View style={style.row}>
         <View style={style.words}>
           <Text style={style.name}>{trial.name}</Text>
@@ -125,7 +125,7 @@ const Problems = () => {
         <TextAction
           label="Look at the problems"
           style={{ alignSelf: 'flex-start', marginLeft: -4 }}
-          onPress={() => router.navigate({ pathname: '/proof', params: { part: 'problems' } })}
+          onPress={() => router.navigate({ pathname: '/check', params: { part: 'problems' } })}
         />
       ) : null}
     </View>
@@ -157,7 +157,7 @@ const Changes = () => {
             : 'To publishing'
         }
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
-        onPress={() => router.navigate({ pathname: '/proof', params: { part: 'publish' } })}
+        onPress={() => router.navigate({ pathname: '/check', params: { part: 'publish' } })}
       />
     </View>
   );
@@ -169,9 +169,9 @@ export const ProofSummary = () => {
   const lines = useAppSelector(selectTrialLines).filter(({ trial }) => trial.pinned);
   return (
     <View>
-      <Section title="Pinned trials" />
+      <Section title="Pinned test orders" />
       {lines.length === 0 ? (
-        <Text style={style.none}>Pin a trial under Proof to have it in sight here.</Text>
+        <Text style={style.none}>Pin a test order under Check to have it in sight here.</Text>
       ) : null}
       {lines.map((line) => (
         <ShortSlip key={line.trial.id} line={line} />

@@ -33,7 +33,8 @@ interface Standing {
 /** Why the draft cannot be published yet, and what would help; null where it can. */
 const waitsFor = ({ isRead, isProved, changes, isNoted, isReasoned }: Standing): string | null => {
   if (!isRead) return 'The editions and orders of this shop are still being read.';
-  if (!isProved) return 'The draft is being proved: its trials are run and it is audited.';
+  if (!isProved)
+    return 'The draft is being checked: its test orders are run, and it is searched for problems.';
   if (changes === 0) return 'The draft is the live edition; there is nothing to publish.';
   const lacking = [
     ...(isNoted ? [] : ['a note for this edition']),
@@ -80,8 +81,8 @@ export const PublishForm = ({ changes }: { changes: number }) => {
         <View style={style.obstacle} key={part} role="alert">
           <Text style={style.fault}>{text}</Text>
           <TextAction
-            label={part === 'trials' ? 'To the trials' : 'To the problems'}
-            onPress={() => router.navigate({ pathname: '/proof', params: part === 'trials' ? {} : { part } })}
+            label={part === 'trials' ? 'To the test orders' : 'To the problems'}
+            onPress={() => router.navigate({ pathname: '/check', params: part === 'trials' ? {} : { part } })}
           />
         </View>
       ))}

@@ -65,9 +65,10 @@ const Trials = ({ trials }: { trials: readonly TrialChange[] }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { decimals } = useAppSelector(selectSpeech);
-  if (trials.length === 0) return <Text style={style.quiet}>No trial pays or is offered anything else.</Text>;
+  if (trials.length === 0)
+    return <Text style={style.quiet}>No test order pays or is offered anything else.</Text>;
   return (
-    <View role="list" aria-label="Trials that change">
+    <View role="list" aria-label="Test orders that change">
       {trials.map((trial) => (
         <View role="listitem" key={trial.id}>
           <Press role="button" onPress={() => dispatch(trialChosen(trial.id))}>
@@ -107,7 +108,7 @@ export const PublishPart = () => {
               {compared.replay.orders > 0 ? <ReplayFigures replay={compared.replay} /> : null}
             </>
           ) : (
-            <Text style={style.quiet}>Putting the trials and past orders through both …</Text>
+            <Text style={style.quiet}>Putting the test orders and past orders through both …</Text>
           )}
         </>
       ) : null}

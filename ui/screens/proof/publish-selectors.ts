@@ -41,7 +41,12 @@ export const selectObstacles = createSelector(
     const fresh = since.length === 0 ? '' : `, ${since.length} new since edition ${since[0]?.newSince ?? ''}`;
     return [
       ...(broken > 0
-        ? [{ text: `${broken} ${broken === 1 ? 'trial is' : 'trials are'} broken.`, part: 'trials' as const }]
+        ? [
+            {
+              text: `${broken} ${broken === 1 ? 'test order is' : 'test orders are'} broken.`,
+              part: 'trials' as const,
+            },
+          ]
         : []),
       ...(stops > 0
         ? [

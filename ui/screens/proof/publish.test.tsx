@@ -84,7 +84,7 @@ afterEach(() => stop?.());
 
 const settle = (): Promise<void> => act(() => jest.advanceTimersByTimeAsync(2_000));
 const open = async (part: string): Promise<AppStore> => {
-  goTo({ pathname: '/proof', params: { part } });
+  goTo({ pathname: '/check', params: { part } });
   const store = demoStore();
   store.dispatch(demoOrdersCame(demoOrders(NOW, demoShop())));
   store.dispatch(demoEditionCame(demoEdition(NOW, demoShop())));
@@ -96,7 +96,7 @@ const open = async (part: string): Promise<AppStore> => {
 const type = (label: string, text: string): void => fireEvent.changeText(screen.getByLabelText(label), text);
 
 describe('publishing', () => {
-  test('says what the draft changes, for which trials, and by how much for past orders', async () => {
+  test('says what the draft changes, for which test orders, and by how much for past orders', async () => {
     await open('publish');
     expect(screen.getByText('Parcel to Maritimes: from 10 kg: 21.00 becomes 24.00.')).toBeTruthy();
     expect(screen.getByText(/^“Heavy pots” is new: Always: what is shipped costs 6.00 more/)).toBeTruthy();
@@ -181,7 +181,7 @@ describe('the problems', () => {
     ).toBeTruthy();
   });
 
-  test('show an order on the slip, and lead to their rules', async () => {
+  test('show an order in the preview, and lead to their rules', async () => {
     const store = await open('problems');
     fireEvent.press(screen.getByText('Parcel to West falls by 2.50 at 10 kg, where more is sent.'));
     expect(screen.getByText('To Parcel to West')).toBeTruthy();

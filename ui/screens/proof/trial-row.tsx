@@ -51,14 +51,14 @@ const Panel = ({ line: { trial, expects } }: { line: TrialLine }) => {
   const dispatch = useAppDispatch();
   const { id, name, pinned = false, group = '' } = trial;
   const remove = (): void => {
-    dispatch(edit('removeTrial', { id }, `Remove trial ${name}`));
-    dispatch(told({ text: `Removed the trial “${name}”.`, undo: true }));
+    dispatch(edit('removeTrial', { id }, `Remove test order ${name}`));
+    dispatch(told({ text: `Removed the test order “${name}”.`, undo: true }));
   };
   const move = (by: number) => () => dispatch(edit('moveTrial', { id, by }, `Move ${name}`));
   return (
     <View style={style.panel}>
       <DraftField
-        label="Trial"
+        label="Test order"
         prose
         text={name}
         read={readName}
@@ -81,14 +81,14 @@ const Panel = ({ line: { trial, expects } }: { line: TrialLine }) => {
       />
       <Text style={style.note}>
         {expects.length === 0
-          ? 'It expects nothing yet. On its slip, point at what is right.'
+          ? 'It expects nothing yet. In its preview, point at what is right.'
           : `Expects: ${expects.join('; ')}.`}
       </Text>
       <View style={style.actions}>
-        <TextAction label="Show its slip" onPress={() => dispatch(slipOpened(true))} />
+        <TextAction label="Show its preview" onPress={() => dispatch(slipOpened(true))} />
         <TextAction label="Move up" onPress={move(-1)} />
         <TextAction label="Move down" onPress={move(1)} />
-        <TextAction label="Remove the trial" onPress={remove} />
+        <TextAction label="Remove the test order" onPress={remove} />
       </View>
     </View>
   );

@@ -25,10 +25,10 @@ const styles = (inks: Inks) => ({
 
 const countsWords = ({ all, broken, empty }: ReturnType<typeof selectTrialCounts>): string => {
   if (all === 0)
-    return 'A trial is a saved test order with what it should give. Keep one from the slip, then point at what is right.';
+    return 'A test order is a saved order with what it should give. Keep one from the preview, then point at what is right.';
   const kept = all - broken - empty;
   return [
-    `${kept} of ${countFigure(all, 'trial')} kept`,
+    `${kept} of ${countFigure(all, 'test order')} kept`,
     ...(broken > 0 ? [`${broken} broken`] : []),
     ...(empty > 0 ? [`${empty} that expect nothing`] : []),
   ].join(', ');
@@ -50,23 +50,25 @@ const TrialFiles = () => {
       return;
     }
     setFaults([]);
-    dispatch(edit('takeTrials', { trials: read.value }, `Trials: took ${file.name}`));
-    dispatch(told({ text: `Took ${countFigure(read.value.length, 'trial')} of ${file.name}.`, undo: true }));
+    dispatch(edit('takeTrials', { trials: read.value }, `Test orders: took ${file.name}`));
+    dispatch(
+      told({ text: `Took ${countFigure(read.value.length, 'test order')} of ${file.name}.`, undo: true }),
+    );
   };
   return (
     <>
       <View style={style.actions}>
         <TextAction
-          label="Save the trials"
+          label="Save the test orders"
           disabled={trials.length === 0}
           onPress={() =>
             saveFile(
-              fileName(store.name, 'trials', new Date().toISOString().slice(0, 10)),
+              fileName(store.name, 'test-orders', new Date().toISOString().slice(0, 10)),
               writeTrialsFile(trials),
             )
           }
         />
-        <TextAction label="Open trials" onPress={() => void open()} />
+        <TextAction label="Open test orders" onPress={() => void open()} />
       </View>
       {faults.length > 0 ? (
         <View role="alert">
@@ -105,7 +107,7 @@ export const TrialsPart = () => {
               {name}
             </Text>
           )}
-          <View role="list" aria-label={name === '' ? 'Trials' : `Trials: ${name}`}>
+          <View role="list" aria-label={name === '' ? 'Test orders' : `Test orders: ${name}`}>
             {lines.map((line) => (
               <TrialRow
                 key={line.trial.id}

@@ -33,19 +33,19 @@ const settle = (): Promise<void> => act(() => jest.advanceTimersByTimeAsync(300)
 const dearer = (store: AppStore): void =>
   void store.dispatch(edit('setStore', { changes: { handling: { amount: 100, per: 'order' } } }, 'dearer'));
 
-describe('the trials', () => {
+describe('the test orders', () => {
   test('are run on every edit, and a broken one says what was expected and what came', async () => {
     const store = proved();
     renderOver(store, <ProofScreen />);
     await settle();
-    expect(screen.getByText('20 of 20 trials kept.')).toBeTruthy();
+    expect(screen.getByText('20 of 20 test orders kept.')).toBeTruthy();
     act(() => dearer(store));
     await settle();
-    expect(screen.getByText('11 of 20 trials kept, 9 broken.')).toBeTruthy();
+    expect(screen.getByText('11 of 20 test orders kept, 9 broken.')).toBeTruthy();
     expect(screen.getByText('Expected: Parcel to Maritimes costs 17.30. Came: costs 18.30.')).toBeTruthy();
     act(() => void store.dispatch(undone()));
     await settle();
-    expect(screen.getByText('20 of 20 trials kept.')).toBeTruthy();
+    expect(screen.getByText('20 of 20 test orders kept.')).toBeTruthy();
   });
 
   test('are pinned, put under a heading, moved and removed', async () => {
@@ -63,8 +63,8 @@ describe('the trials', () => {
       pinned: true,
       group: 'Far away',
     });
-    expect(screen.getByLabelText('Trials: Far away')).toBeTruthy();
-    fireEvent.press(screen.getByText('Remove the trial'));
+    expect(screen.getByLabelText('Test orders: Far away')).toBeTruthy();
+    fireEvent.press(screen.getByText('Remove the test order'));
     expect(selectTrials(store.getState())).toHaveLength(19);
   });
 
@@ -72,9 +72,9 @@ describe('the trials', () => {
     const store = proved();
     renderOver(store, <ProofScreen />);
     const [first] = selectTrials(store.getState());
-    if (!first) throw new Error('no trial');
+    if (!first) throw new Error('no test order');
     mockOpen.mockResolvedValue({ name: 't.json', text: '[{"id": 1}]' });
-    fireEvent.press(screen.getByText('Open trials'));
+    fireEvent.press(screen.getByText('Open test orders'));
     await settle();
     expect(screen.getByText('Nothing was taken.')).toBeTruthy();
     const taken = [
@@ -82,22 +82,22 @@ describe('the trials', () => {
       { ...first, id: 'new-one' },
     ];
     mockOpen.mockResolvedValue({ name: 't.json', text: writeTrialsFile(taken) });
-    fireEvent.press(screen.getByText('Open trials'));
+    fireEvent.press(screen.getByText('Open test orders'));
     await settle();
     expect(selectTrials(store.getState()).map(({ name }) => name)).toContain('Renamed');
     expect(selectTrials(store.getState())).toHaveLength(21);
   });
 });
 
-test('a file of trials is read as it was written', () => {
+test('a file of test orders is read as it was written', () => {
   const trials = selectTrials(demoStore().getState());
   expect(readTrialsFile(writeTrialsFile(trials))).toEqual({ ok: true, value: trials });
 });
 
-describe('what a trial expects', () => {
+describe('what a test order expects', () => {
   const expectsOf = (store: AppStore) => selectTrials(store.getState())[0]?.expects;
 
-  test('is set by pointing at the slip, choice by choice', () => {
+  test('is set by pointing at the preview, choice by choice', () => {
     const store = demoStore();
     store.dispatch(choiceToggled('express-maritimes:two-day'));
     renderOver(store, <Slip />);
@@ -121,7 +121,7 @@ describe('what a trial expects', () => {
     expect(screen.getAllByText('not as it should be')).toHaveLength(1);
   });
 
-  test('may be that a choice is rightly withheld, or that all of the slip is right', () => {
+  test('may be that a choice is rightly withheld, or that all of the preview is right', () => {
     const store = demoStore();
     store.dispatch(withheldToggled());
     renderOver(store, <Slip />);

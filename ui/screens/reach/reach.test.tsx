@@ -66,7 +66,7 @@ describe('where a code falls', () => {
 });
 
 describe('where the shop sells', () => {
-  test('a country is opened and closed by name, and the slip follows', async () => {
+  test('a country is opened and closed by name, and the preview follows', async () => {
     const store = await open();
     find('canada');
     fireEvent.press(screen.getAllByLabelText('Canada').at(-1) as never);

@@ -33,8 +33,8 @@ const styles = (inks: Inks) => ({
 
 const HOLDS: Record<ShopFile['holds'], string> = {
   shop: 'a whole shop',
-  book: 'a book; the goods and trials here stay',
-  goods: 'goods; the book and trials here stay',
+  book: 'a book; the goods and test orders here stay',
+  goods: 'goods; the book and test orders here stay',
 };
 const MOST_NAMED = 6;
 

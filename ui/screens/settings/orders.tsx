@@ -68,7 +68,7 @@ const Row = ({ order }: { order: PastOrder }) => {
             {actions.next.includes('cancelled') ? (
               <CancelOrder number={number} onCancel={() => actions.go('cancelled')} />
             ) : null}
-            <TextAction label="Keep as a trial" onPress={() => keep(order)} />
+            <TextAction label="Keep as a test order" onPress={() => keep(order)} />
           </View>
         </View>
       ) : null}

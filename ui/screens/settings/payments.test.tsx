@@ -31,12 +31,12 @@ const typeAt = (label: string, at: number, text: string): void => {
 const paymentsOf = (store: AppStore) => selectBook(store.getState()).payments;
 const slipOf = (store: AppStore) => {
   const slip = selectSlip(store.getState());
-  if (!slip?.ok) throw new Error('the trial cannot be used');
+  if (!slip?.ok) throw new Error('the test order cannot be used');
   return slip.quote;
 };
 
 describe('the ways to pay', () => {
-  test('fit choices by kind, total and country, as the slip’s choices say', () => {
+  test('fit choices by kind, total and country, as the preview’s choices say', () => {
     const store = open('payments');
     const waysOf = () => slipOf(store).choices[0]?.payments;
     expect(waysOf()).toEqual(['card', 'at-the-door']);
@@ -86,7 +86,7 @@ test('a pause keeps everything from being shipped on its days, and says what cus
   expect(slipOf(store).choices.length).toBeGreaterThan(0);
 });
 
-test('a trial may say who orders, with what code and through which channel', async () => {
+test('a test order may say who orders, with what code and through which channel', async () => {
   const store = demoStore();
   store.dispatch(trialEditing(true));
   renderOver(store, <Slip />);

@@ -119,7 +119,7 @@ describe('the taxes', () => {
   });
 });
 
-test('the orders stand newest first, and each can be kept as a trial', () => {
+test('the orders stand newest first, and each can be kept as a test order', () => {
   const store = demoStore();
   const order = (number: string, at: string): PastOrder => ({
     number,
@@ -142,6 +142,6 @@ test('the orders stand newest first, and each can be kept as a trial', () => {
     'Order 1001',
   ]);
   fireEvent.press(screen.getByLabelText('More about order 1002'));
-  fireEvent.press(screen.getByText('Keep as a trial'));
+  fireEvent.press(screen.getByText('Keep as a test order'));
   expect(selectTrial(store.getState()).trial?.name).toBe('Order 1002');
 });

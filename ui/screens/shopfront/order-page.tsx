@@ -145,7 +145,7 @@ const Placed = ({ order, others }: { order: PastOrder; others: string[] }) => {
         <Button mode="contained" onPress={() => router.navigate('/shop')}>
           Back to the goods
         </Button>
-        <TextAction label="For you, the merchant: look at it on the slip" onPress={() => keep(order)} />
+        <TextAction label="For you, the merchant: look at it in the preview" onPress={() => keep(order)} />
       </View>
     </ShopPage>
   );

@@ -125,7 +125,7 @@ describe('the goods and the basket', () => {
 });
 
 describe('the checkout', () => {
-  test('places an order with the charge of the slip, every tax on its line', async () => {
+  test('places an order with the charge of the preview, every tax on its line', async () => {
     const store = openCheckout(['pot-26', 'pot-26']);
     expect(screen.getByText('Shown as soon as the address says where.')).toBeTruthy();
     await typeAddress();
@@ -148,7 +148,7 @@ describe('the checkout', () => {
     expect(store.getState().basket).toEqual([]);
   });
 
-  test('shows the order again, and its slip gives the same charge', async () => {
+  test('shows the order again, and its preview gives the same charge', async () => {
     const store = openCheckout(['pot-26', 'pot-26']);
     await typeAddress();
     await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
@@ -158,7 +158,7 @@ describe('the checkout', () => {
     renderOver(store, <Shopfront page="order" />);
     expect(screen.getByText('Thank you. Your order is 1001.')).toBeTruthy();
     expect(screen.getByText('Antigonish NS B2G 2L2')).toBeTruthy();
-    fireEvent.press(screen.getByText('For you, the merchant: look at it on the slip'));
+    fireEvent.press(screen.getByText('For you, the merchant: look at it in the preview'));
     const { trial } = selectTrial(store.getState());
     expect(trial).toMatchObject({
       name: 'Order 1001',

@@ -36,11 +36,11 @@ test('the demo shop’s book is told from others by its name and its first locat
 });
 
 describe('what is kept', () => {
-  test('comes back with its history, the trials, orders, basket and colours with it', async () => {
+  test('comes back with its history, the test orders, orders, basket and colours with it', async () => {
     const shelf = makeShelf();
     const { store, writer } = await open(shelf);
     store.dispatch(rename('Prairies'));
-    store.dispatch(edit('copyTrial', { id: 'two-pots', name: 'Again' }, 'new trial'));
+    store.dispatch(edit('copyTrial', { id: 'two-pots', name: 'Again' }, 'new test order'));
     store.dispatch(coloursChosen('dark'));
     store.dispatch(added('seed-lupin'));
     store.dispatch(savedNow('2026-11-26T09:00:00.000Z'));

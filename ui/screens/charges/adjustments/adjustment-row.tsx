@@ -43,7 +43,7 @@ const Touched = ({ id }: { id: string }) => {
   const past = orders === 0 ? '' : `, ${touches.orders} of ${countFigure(orders, 'past order')}`;
   return (
     <Text style={style.note}>
-      Touches {touches.trials} of {countFigure(trials, 'trial')}
+      Touches {touches.trials} of {countFigure(trials, 'test order')}
       {past}
     </Text>
   );
@@ -60,7 +60,7 @@ const OnSlip = ({ id }: { id: string }) => {
     ...witness.changed.map(({ name, by }) => `${name} ${signed(by)}`),
     ...witness.withheld.map((name) => `${name} withheld`),
   ];
-  return <Text style={style.note}>On the slip: {parts.join(', ')}</Text>;
+  return <Text style={style.note}>In the preview: {parts.join(', ')}</Text>;
 };
 
 /** One adjustment in the order: its sentence, what it touches, and why it can never act where that is so. */

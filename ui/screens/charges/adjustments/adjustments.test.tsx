@@ -36,7 +36,7 @@ const type = (label: string, text: string): void => {
 };
 
 describe('the adjustments', () => {
-  test('stand as sentences in their order, with how many trials each touches', async () => {
+  test('stand as sentences in their order, with how many test orders each touches', async () => {
     const store = open();
     const stop = keepProved(store, makeProver());
     await act(() => jest.advanceTimersByTimeAsync(200));
@@ -49,10 +49,10 @@ describe('the adjustments', () => {
       'trade-free': { trials: 1, orders: 0 },
       'prepaid-us': { trials: 0, orders: 0 },
     });
-    expect(screen.getByText('Touches 2 of 20 trials')).toBeTruthy();
+    expect(screen.getByText('Touches 2 of 20 test orders')).toBeTruthy();
   });
 
-  test('are made switched off, given an effect, and then change the slip', () => {
+  test('are made switched off, given an effect, and then change the preview', () => {
     const store = open();
     const before = charges(store);
     fireEvent.press(screen.getByText('Add an adjustment'));
@@ -64,7 +64,7 @@ describe('the adjustments', () => {
     expect(charges(store)).toEqual(before.map((charge) => charge + 250));
     expect(
       screen.getByText(
-        'On the slip: Parcel +2.50, Express, two days +2.50, Express, overnight +2.50, Pallet +2.50',
+        'In the preview: Parcel +2.50, Express, two days +2.50, Express, overnight +2.50, Pallet +2.50',
       ),
     ).toBeTruthy();
     fireEvent.press(screen.getByText('less'));
@@ -122,7 +122,7 @@ describe('the adjustments', () => {
     expect(rule(store, 'heavy-pots')).toBeUndefined();
   });
 
-  test('lead back from the slip', () => {
+  test('lead back from the preview', () => {
     const store = demoStore();
     expect(ruleLink(selectBook(store.getState()), { kind: 'adjustment', id: 'trade' })).toEqual({
       pathname: '/charges',

@@ -185,7 +185,7 @@ const AccountPage = ({ account, onBack }: { account: CarrierAccount; onBack: () 
         </View>
         {mode === 'sandbox' ? (
           <Text style={style.sandbox}>
-            Sandbox prices are for trying out: the slip and the shopfront mark them, and labels are not for
+            Sandbox prices are for trying out: the preview and the shopfront mark them, and labels are not for
             shipping.
           </Text>
         ) : null}

@@ -105,8 +105,8 @@ const BookTrial = ({ account }: { account: CarrierAccount }) => {
     <View>
       <Text style={style.note}>
         {question
-          ? `The parcels of the trial “${trial?.name ?? ''}”, as they would be booked for an order.`
-          : 'The trial on the slip asks nothing of this account: choose one whose zone is priced by it.'}
+          ? `The parcels of the test order “${trial?.name ?? ''}”, as they would be booked for an order.`
+          : 'The test order in the preview asks nothing of this account: choose one whose zone is priced by it.'}
       </Text>
       <View style={style.row}>
         {services.map(({ code, name, amount }) => (

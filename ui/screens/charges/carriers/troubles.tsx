@@ -59,7 +59,7 @@ const Troubles = () => {
   return (
     <View style={style.all} role="group" aria-label="What carriers get wrong">
       <Text style={style.note}>
-        The carriers here are stand-ins. Let one fail and look at the slip and the checkout: a fallback is
+        The carriers here are stand-ins. Let one fail and look at the preview and the checkout: a fallback is
         charged, or the choice is withheld. It is never free. What you set here ends when you close the
         browser.
       </Text>

@@ -292,7 +292,7 @@ describe('an area', () => {
     expect(areaOf(store, 'new-radius')).toBeUndefined();
   });
 
-  test('shows the week from the trial’s moment, which is moved along it', async () => {
+  test('shows the week from the test order’s moment, which is moved along it', async () => {
     const store = await open({ area: 'peninsula' });
     const week = () => within(screen.getByLabelText('Delivery method Cargo bike, today'));
     expect(

@@ -144,7 +144,7 @@ const Moves = () => {
     );
   };
   return (
-    <View style={style.actions} role="group" aria-label="Move the trial’s moment">
+    <View style={style.actions} role="group" aria-label="Move the test order’s moment">
       <TextAction label="A day earlier" onPress={move(-24)} />
       <TextAction label="An hour earlier" onPress={move(-1)} />
       <TextAction label="An hour later" onPress={move(1)} />
