@@ -49,12 +49,30 @@ const EDITS: [string, (shop: Shop) => Shop][] = [
     })),
   ],
   [
-    'an area',
-    inBook(({ areas }) => ({
+    'areas priced by a table',
+    inBook(({ areas, rateTables }) => ({
       areas: areas.map(({ serviceFee: _, ...area }) => ({
         ...area,
-        price: { kind: 'flat', amount: 0, per: 'order' },
+        price: { kind: 'table', tableId: 'near' },
       })),
+      rateTables: [
+        ...rateTables,
+        { id: 'near', name: 'Near', basis: 'weight', rows: [{ from: 0, amount: 0 }] },
+      ],
+    })),
+  ],
+  [
+    'that table',
+    inBook(({ rateTables }) => ({
+      rateTables: rateTables.map((table) =>
+        table.id === 'near' ? { ...table, rows: [{ from: 0, amount: 400 }] } : table,
+      ),
+    })),
+  ],
+  [
+    'an area',
+    inBook(({ areas }) => ({
+      areas: areas.map((area) => ({ ...area, price: { kind: 'flat', amount: 0, per: 'order' } })),
     })),
   ],
   [

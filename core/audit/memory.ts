@@ -55,12 +55,14 @@ interface Version {
  */
 export class AuditMemory {
   #texts = new WeakMap<object, string>();
+  #numbers = new WeakMap<object, number>();
   #classes = new Map<string, ClassMemory>();
   #seen = new Map<string, ClassMemory>();
   #goods = new Map<string, Version>();
   #works = new Map<string, { of: readonly unknown[]; value: unknown }>();
   #contexts = new Map<string, string>();
-  #versions = 0;
+  /** Numbers are given once, by a memory and its forks. */
+  #count = { last: 0 };
   #shared = '';
   /** So many orders were quoted since it was made; those that were known are not counted. */
   judged = 0;
@@ -83,11 +85,12 @@ export class AuditMemory {
   fork(): AuditMemory {
     const fork = new AuditMemory();
     fork.#texts = this.#texts;
+    fork.#numbers = this.#numbers;
     fork.#contexts = new Map(this.#contexts);
     fork.#works = new Map(this.#works);
     fork.#classes = new Map([...this.#classes].map(([key, known]) => [key, { ...known }]));
     fork.#goods = this.#goods;
-    fork.#versions = this.#versions;
+    fork.#count = this.#count;
     fork.#shared = this.#shared;
     return fork;
   }
@@ -107,7 +110,7 @@ export class AuditMemory {
   ofAddress({ book, postalList }: CompiledBook, area: string, address: Destination): ClassMemory {
     const { rule } = askPostalList(postalList, placeOf(address), book.store.unlistedPostalCodes);
     const parts = [book.adjustments, book.areas].map((part) => this.#textOf(part));
-    const rules = [...parts, JSON.stringify(rule)].join('|');
+    const rules = [...parts, JSON.stringify(rule), this.#numberOf(book.rateTables)].join('|');
     return this.#take(`${area} ${JSON.stringify(address)}`, rules);
   }
 
@@ -149,8 +152,17 @@ export class AuditMemory {
     if (known?.good === good) return known;
     const text = JSON.stringify(good);
     if (known?.text === text) return { ...known, good };
-    this.#versions += 1;
-    return { good, text, version: this.#versions };
+    this.#count.last += 1;
+    return { good, text, version: this.#count.last };
+  }
+
+  /** Tells objects apart: long lists are the same only where they are the very same. */
+  #numberOf(part: object): number {
+    const known = this.#numbers.get(part);
+    if (known !== undefined) return known;
+    this.#count.last += 1;
+    this.#numbers.set(part, this.#count.last);
+    return this.#count.last;
   }
 
   #textOf(part: object | string | number): string {
@@ -167,14 +179,14 @@ export class AuditMemory {
     const { unlistedPostalCodes } = compiled.book.store;
     const { rule } = askPostalList(compiled.postalList, place, unlistedPostalCodes);
     const rates = zone ? compiled.services.map(({ byZone }) => byZone.get(zone.zone.id)?.rate ?? null) : [];
-    const tables = rates.map((rate) => {
-      const table = rate?.price.kind === 'table' ? compiled.tables.get(rate.price.tableId) : undefined;
+    const areas = areasOf(compiled, classOf).map(({ area }) => area);
+    const tables = [...rates, ...areas].map((priced) => {
+      const table = priced?.price.kind === 'table' ? compiled.tables.get(priced.price.tableId) : undefined;
       if (!table) return null;
       const { rows: _, ...head } = table;
       return [head, tableRowsAt(tableIndexOf(table), place)];
     });
     const head = zone && [zone.zone.id, zone.zone.name, zone.because];
-    const areas = areasOf(compiled, classOf).map(({ area }) => area);
     const adjustments = relevantTo(compiled, classOf);
     return JSON.stringify([head, served, postalLine, rule, rates, tables, areas, adjustments]);
   }
