@@ -3,19 +3,11 @@ import { freeId } from '../model/ids.ts';
 import type { Size } from '../model/good.ts';
 import type { Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
-import { ruleName } from '../words/problem-sentence.ts';
 import type { Change } from './change.ts';
 import { areaWithEnd, brokenLimit, refusalsOf, withEnd, withLimits } from './limits.ts';
-import { byId, namedBy, partOf, type AskedValue, type Broken } from './repair.ts';
+import { byId, causeName, namedBy, partOf, rateOf, rateTo, type AskedValue, type Broken } from './repair.ts';
 
 const amountOf = (value: unknown): number => Number(value);
-const rateTo = (entry: Rate): Change => ({ list: 'rates', at: entry.id, entry });
-
-const rateOf = ({ problem, compiled: { book } }: Broken): Rate | undefined =>
-  byId(book.rates, namedBy(problem, 'rate')[0]);
-
-const nameOf = ({ problem: { where }, compiled: { book, goods } }: Broken): string =>
-  where[0] ? ruleName(where[0] as Parameters<typeof ruleName>[0], book, goods) : '';
 
 /** What a product weighs or measures. */
 const figure =
@@ -78,7 +70,7 @@ const limitValue = (broken: Broken): AskedValue | null => {
   if (!rate && !area && !point) return null;
   return {
     code: limit.end === 'max' ? 'limit-above' : 'limit-below',
-    a: nameOf(broken),
+    a: causeName(broken),
     reads: limit.measure,
     now: limit.limit,
     give: (value): Change[] => {
@@ -101,7 +93,7 @@ const minimumValue = (broken: Broken): AskedValue | null => {
   if (!refusal || (!area && !point)) return null;
   return {
     code: 'minimum',
-    a: nameOf(broken),
+    a: causeName(broken),
     reads: 'money',
     now: Number(refusal.detail.least),
     give: (value): Change[] => {
@@ -128,7 +120,7 @@ const fallbackValue = (broken: Broken): AskedValue | null => {
   if (rates.length === 0) return null;
   return {
     code: 'fallback',
-    a: nameOf(broken),
+    a: causeName(broken),
     reads: 'money',
     give: (value) => {
       const fallback = { amount: amountOf(value), per: 'order' as const };
@@ -149,7 +141,7 @@ const otherwiseValue = (broken: Broken): AskedValue | null => {
   const { price } = rate;
   return {
     code: 'otherwise',
-    a: nameOf(broken),
+    a: causeName(broken),
     reads: 'money',
     give: (value) => [rateTo({ ...rate, price: { ...price, otherwise: amountOf(value) } })],
   };
@@ -173,7 +165,7 @@ const priceValue = (broken: Broken): AskedValue | null => {
   if (broken.problem.where[0]?.kind === 'table' || !priced || !pricedAnew(priced.price, part, 0)) return null;
   return {
     code: 'price',
-    a: nameOf(broken),
+    a: causeName(broken),
     reads: 'money',
     now: 0,
     give: (value): Change[] => {
@@ -193,7 +185,7 @@ const freeFromValue = (broken: Broken): AskedValue | null => {
   if (now === undefined) return null;
   return {
     code: 'free-from',
-    a: nameOf(broken),
+    a: causeName(broken),
     reads: 'money',
     now,
     give: (value): Change[] => {

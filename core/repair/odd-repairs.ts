@@ -5,15 +5,10 @@ import { listed, namesOf } from '../words/names.ts';
 import { ruleName } from '../words/problem-sentence.ts';
 import type { Change } from './change.ts';
 import { withEnd, withLimits } from './limits.ts';
-import { byId, namedBy, partOf, type Broken, type Repair } from './repair.ts';
-
-const rateOf = ({ problem, compiled: { book } }: Broken): Rate | undefined =>
-  byId(book.rates, namedBy(problem, 'rate')[0]);
+import { byId, namedBy, partOf, rateOf, rateTo, type Broken, type Repair } from './repair.ts';
 
 const nameOfRate = ({ compiled: { book, goods } }: Broken, { id }: Rate): string =>
   ruleName({ kind: 'rate', id }, book, goods);
-
-const rateTo = (entry: Rate): Change => ({ list: 'rates', at: entry.id, entry });
 
 const without = <K extends 'min' | 'max'>(bounds: Rate['bounds'], end: K): Rate['bounds'] => {
   const { [end]: _, ...left } = bounds ?? {};

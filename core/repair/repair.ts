@@ -1,6 +1,9 @@
+import type { Where } from '../audit/finding.ts';
 import type { Problem } from '../model/problem.ts';
 import type { LimitMeasure } from '../model/price.ts';
+import type { Rate } from '../model/rate.ts';
 import type { CompiledBook } from '../quote/compile.ts';
+import { ruleName } from '../words/problem-sentence.ts';
 import type { Change } from './change.ts';
 
 /** A way to mend what the audit found, as changes to the shop; `core/words/repair-words.ts` has the words. */
@@ -79,3 +82,14 @@ export const partOf = ({ where: [cause] }: Problem): string => cause?.id.split('
 /** An entry of a list by its id. */
 export const byId = <T extends { id: string }>(list: readonly T[], id: string | undefined): T | undefined =>
   list.find((one) => one.id === id);
+
+/** The rate that a problem names first; undefined where it names none. */
+export const rateOf = ({ problem, compiled: { book } }: Broken): Rate | undefined =>
+  byId(book.rates, namedBy(problem, 'rate')[0]);
+
+/** The change that puts a rate in the place of what it was, or adds it. */
+export const rateTo = (entry: Rate): Change => ({ list: 'rates', at: entry.id, entry });
+
+/** What the rule that a problem blames is called. */
+export const causeName = ({ problem: { where }, compiled: { book, goods } }: Broken): string =>
+  where[0] ? ruleName(where[0] as Where, book, goods) : '';

@@ -5,21 +5,11 @@ import { listed, namesOf } from '../words/names.ts';
 import { ruleName } from '../words/problem-sentence.ts';
 import type { Change } from './change.ts';
 import { areaWithEnd, brokenLimit, refusalsOf, withEnd, withLimits, type BrokenLimit } from './limits.ts';
-import { byId, namedBy, type Broken, type Repair } from './repair.ts';
-
-const nameOf = ({ problem, compiled }: Broken): string => {
-  const [cause] = problem.where;
-  return cause ? ruleName(cause as Parameters<typeof ruleName>[0], compiled.book, compiled.goods) : '';
-};
+import { byId, causeName, namedBy, rateOf, rateTo, type Broken, type Repair } from './repair.ts';
 
 const MOST_NAMED = 3;
 const zoneNames = ({ zones }: Book, ids: readonly string[]): string =>
   ids.length > MOST_NAMED ? `${ids.length} zones` : listed(namesOf(ids, zones), 'and');
-
-const rateOf = ({ problem, compiled: { book } }: Broken): Rate | undefined =>
-  byId(book.rates, namedBy(problem, 'rate')[0]);
-
-const rateTo = (rate: Rate): Change => ({ list: 'rates', at: rate.id, entry: rate });
 
 /** A rate whose steps end no more where its limit does. */
 const endless = (rate: Rate, { measure, end }: BrokenLimit): Rate => {
@@ -32,7 +22,7 @@ const endless = (rate: Rate, { measure, end }: BrokenLimit): Rate => {
 export const freedLimits = (broken: Broken): Repair[] => {
   const { problem, compiled } = broken;
   const { book } = compiled;
-  const [a, limit] = [nameOf(broken), brokenLimit(broken)];
+  const [a, limit] = [causeName(broken), brokenLimit(broken)];
   const [rate, area] = [rateOf(broken), byId(book.areas, namedBy(problem, 'area')[0])];
   const point = byId(book.pickups, namedBy(problem, 'pickup')[0]);
   if (!limit) {
@@ -66,7 +56,7 @@ const withoutMinimum = (broken: Broken): Repair[] => {
     const { minSubtotal: _, ...entry } = point;
     changes.push({ list: 'pickups', at: point.id, entry });
   }
-  return changes.length > 0 ? [{ code: 'no-minimum', a: nameOf(broken), changes }] : [];
+  return changes.length > 0 ? [{ code: 'no-minimum', a: causeName(broken), changes }] : [];
 };
 
 /** Steps that have a price for what lies before the first or beyond the last of them. */
@@ -76,7 +66,7 @@ export const closedGaps = (broken: Broken): Repair[] => {
   const codes = refusalsOf(broken).map(({ code }) => code);
   const { until, ...openEnded } = rate.price;
   const [first] = [...rate.price.steps].sort((x, y) => x.from - y.from);
-  const a = nameOf(broken);
+  const a = causeName(broken);
   const priced = (price: StepsPrice): Change[] => [rateTo({ ...rate, price })];
   return [
     ...(codes.includes('above-last-step') && until !== undefined
