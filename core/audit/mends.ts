@@ -79,7 +79,7 @@ const groupMend = (id: string): Mend =>
     })),
   );
 
-/** What an account would charge if it answered: any amount is enough. */
+/** What an account would charge if it answered: some amount is enough. */
 const ANY_AMOUNT = { amount: 1_000, per: 'order' as const };
 
 const carrierMend = (accountId: string): Mend =>

@@ -1,8 +1,9 @@
 import type { FindingCode } from '../audit/finding.ts';
 import { freeId } from '../model/ids.ts';
 import type { Size } from '../model/good.ts';
-import type { Price } from '../model/price.ts';
+import type { CarrierPrice, Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
+import { ruleName } from '../words/problem-sentence.ts';
 import type { Change } from './change.ts';
 import { areaWithEnd, brokenLimit, refusalsOf, withEnd, withLimits } from './limits.ts';
 import { byId, causeName, namedBy, partOf, rateOf, rateTo, type AskedValue, type Broken } from './repair.ts';
@@ -104,33 +105,48 @@ const minimumValue = (broken: Broken): AskedValue | null => {
   };
 };
 
+type Otherwise = CarrierPrice['onError'];
+
+/** Problems for want of a fallback; in the others the amount of one that is there is wrong. */
+const LACKING: readonly string[] = ['carrier-serves-nothing', 'no-fallback'];
+
+/** A fallback with an amount: one that is missing is made, one that is wrong keeps its name and note. */
+const fallbackOf = (one: Otherwise, amount: number, isMissing: boolean): Otherwise => {
+  if (one === 'withhold') return isMissing ? { amount, per: 'order' } : one;
+  return isMissing ? one : { ...one, amount };
+};
+
 /** What the rates of a carrier charge where it gives no answer or serves nothing. */
 const fallbackValue = (broken: Broken): AskedValue | null => {
   const { problem, compiled } = broken;
-  const [account, ids, zones] = [
-    namedBy(problem, 'carrier')[0],
-    namedBy(problem, 'rate'),
-    namedBy(problem, 'zone'),
-  ];
-  const rates = compiled.book.rates.filter(
-    ({ id, price, zoneId }) =>
-      price.kind === 'carrier' &&
-      (account === undefined ? ids.includes(id) : price.accountId === account && zones.includes(zoneId)),
-  );
-  if (rates.length === 0) return null;
+  const { book, goods } = compiled;
+  const account = namedBy(problem, 'carrier')[0];
+  const [ids, zones] = [namedBy(problem, 'rate'), namedBy(problem, 'zone')];
+  const rates = book.rates.flatMap((rate) => {
+    const { price } = rate;
+    if (price.kind !== 'carrier') return [];
+    const isMeant =
+      account === undefined
+        ? ids.includes(rate.id)
+        : price.accountId === account && zones.includes(rate.zoneId);
+    return isMeant ? [{ rate, price }] : [];
+  });
+  const [first] = rates;
+  if (!first) return null;
+  const isMissing = LACKING.includes(problem.code);
   return {
     code: 'fallback',
-    a: causeName(broken),
+    a:
+      account === undefined && rates.length === 1
+        ? ruleName({ kind: 'rate', id: first.rate.id }, book, goods)
+        : causeName(broken),
     reads: 'money',
-    give: (value) => {
-      const fallback = { amount: amountOf(value), per: 'order' as const };
-      return rates.map((rate) =>
-        rateTo({
-          ...rate,
-          price: { ...rate.price, onError: fallback, onNone: fallback } as Price,
-        }),
-      );
-    },
+    give: (value) =>
+      rates.map(({ rate, price }) => {
+        const onError = fallbackOf(price.onError, amountOf(value), isMissing);
+        const onNone = fallbackOf(price.onNone, amountOf(value), isMissing);
+        return rateTo({ ...rate, price: { ...price, onError, onNone } });
+      }),
   };
 };
 

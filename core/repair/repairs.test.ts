@@ -9,6 +9,7 @@ import { bookSchema } from '../model/book.ts';
 import { compile, type Ask } from '../quote/compile.ts';
 import {
   makeAccount,
+  makeArea,
   makeBook,
   makeCarrierPrice,
   makeCatalogue,
@@ -277,4 +278,32 @@ test('a repair tells what it would change for test orders', () => {
   expect(first?.trials).toEqual([
     { id: 'one', name: 'To the States', charges: [], lost: [], gained: ['Parcel'] },
   ]);
+});
+
+test('a repair does no more than it says: what is sold elsewhere, delivered, or already a fallback stays', () => {
+  const labels = (fault: Fault, code: string): string[] => {
+    const shop = shopOf(fault);
+    const problem = auditOf(shop).find((one) => one.code === code) as Problem;
+    return repairsOf(shop, problem).map(({ repair }) => repairLabel(repair));
+  };
+  const province = makeZone('country', {
+    name: 'Halifax',
+    includes: [{ country: 'CA', subdivision: 'CA-NS' }],
+  });
+  expect(labels({ part: { ...ca, zones: [province] } }, 'no-zone')).toEqual(['Add Canada to Halifax']);
+  const delivers = { locations: [makeYard()], areas: [makeArea()] };
+  const frost = FAULTS['withheld-by-adjustment']?.part;
+  expect(labels({ part: { ...frost, ...delivers } }, 'withheld-by-adjustment')).toEqual([
+    'Switch off “Frost”',
+  ]);
+
+  const price = makeCarrierPrice({ onNone: { amount: 900, per: 'parcel', label: 'Post' } });
+  const part = { ...ca, locations: [makeYard()], carriers: [makeAccount()], rates: [makeRate({ price })] };
+  const shop = shopOf({ part });
+  const problem = auditOf(shop).find(({ code }) => code === 'carrier-serves-nothing') as Problem;
+  const asked = askedValue({ problem, compiled: compile(shop.book, shop.catalogue, noAnswer) });
+  expect(withChanges(shop, asked?.give(1_500) ?? []).book.rates[0]?.price).toEqual({
+    ...price,
+    onError: { amount: 1_500, per: 'order' },
+  });
 });

@@ -96,6 +96,11 @@ export const tamedAdjustment = (broken: Broken): Repair[] => {
   const { id, name, to } = adjustment;
   const spared = namedBy(problem, 'zone');
   const left = (to.zoneIds ?? zones.map((zone) => zone.id)).filter((zone) => !spared.includes(zone));
+  // A rule for zones is for shipping alone: one that was for deliveries and pickups too must not lose them.
+  const isOfZones =
+    to.zoneIds !== undefined ||
+    to.kinds?.every((kind) => kind === 'shipping') === true ||
+    (compiled.book.areas.length === 0 && compiled.book.pickups.length === 0);
   const sparing = { ...adjustment, to: { ...to, zoneIds: left } };
   return [
     {
@@ -103,7 +108,7 @@ export const tamedAdjustment = (broken: Broken): Repair[] => {
       a: `“${name}”`,
       changes: [{ list: 'adjustments', at: id, entry: { ...adjustment, active: false } }],
     },
-    ...(spared.length > 0 && left.length > 0
+    ...(isOfZones && spared.length > 0 && left.length > 0
       ? [
           {
             code: 'spare-zones' as const,
@@ -123,10 +128,12 @@ export const letGroup = ({ problem, compiled: { book } }: Broken): Repair[] => {
   if (!group || zones.length === 0) return [];
   const { onlyZones, neverZones, ...entry } = group;
   const never = neverZones?.filter((id) => !zones.includes(id)) ?? [];
+  // What nothing shipped is shipped to these zones alone; a choice of services stays what it is.
+  const open = group.shipping === 'none' ? zones : onlyZones && [...new Set([...onlyZones, ...zones])];
   const changed = {
     ...entry,
-    shipping: 'any' as const,
-    ...(onlyZones ? { onlyZones: [...new Set([...onlyZones, ...zones])] } : {}),
+    shipping: group.shipping === 'none' ? ('any' as const) : group.shipping,
+    ...(open ? { onlyZones: open } : {}),
     ...(never.length > 0 ? { neverZones: never } : {}),
   };
   return [
@@ -157,18 +164,29 @@ export const servedCode = ({ problem, compiled: { book } }: Broken): Repair[] =>
   ];
 };
 
-/** A place that no zone takes: in one of the zones that are nearest, or no longer sold to. */
-export const takenIn = ({ problem, compiled: { book } }: Broken): Repair[] => {
-  const country = problem.example?.destination?.country;
-  if (country === undefined) return [];
-  const { sellsTo } = book.store;
-  const near = namedBy(problem, 'zone')
-    .slice(0, 2)
-    .flatMap((id) => byId(book.zones, id) ?? []);
+/** A country in which no zone takes any place is no longer sold to; where some are taken, those are sold to still. */
+const unsold = ({ zones, store }: Book, country: string): Repair[] => {
+  const { sellsTo } = store;
+  const isTaken = zones.some(
+    ({ active, includes, remainder }) =>
+      active && (remainder || includes.some((region) => region.country === country)),
+  );
+  if (isTaken) return [];
   const closed =
     sellsTo.mode === 'listed'
       ? { ...sellsTo, countries: sellsTo.countries.filter((one) => one !== country) }
       : { ...sellsTo, closedRegions: [...sellsTo.closedRegions, { country }] };
+  const entry = { ...store, sellsTo: closed };
+  return [{ code: 'stop-selling', a: country, changes: [{ list: 'store', entry }] }];
+};
+
+/** A place that no zone takes: in one of the zones that are nearest, or no longer sold to. */
+export const takenIn = ({ problem, compiled: { book } }: Broken): Repair[] => {
+  const country = problem.example?.destination?.country;
+  if (country === undefined) return [];
+  const near = namedBy(problem, 'zone')
+    .slice(0, 2)
+    .flatMap((id) => byId(book.zones, id) ?? []);
   return [
     ...near.map((zone): Repair => ({
       code: 'add-country',
@@ -178,11 +196,7 @@ export const takenIn = ({ problem, compiled: { book } }: Broken): Repair[] => {
         { list: 'zones', at: zone.id, entry: { ...zone, includes: [...zone.includes, { country }] } },
       ],
     })),
-    {
-      code: 'stop-selling',
-      a: country,
-      changes: [{ list: 'store', entry: { ...book.store, sellsTo: closed } }],
-    },
+    ...unsold(book, country),
   ];
 };
 
