@@ -224,8 +224,7 @@ const tooSmall = (page: Page): Promise<string[]> =>
   );
 
 for (const [name, open] of Object.entries(STATES)) {
-  test(`${name}: axe finds nothing in either theme, and a finger hits all`, async ({ lookedAt: page }) => {
-    await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
+  test(`${name}: axe finds nothing in either theme, and a finger hits all`, async ({ page }) => {
     await open(page);
     await settled(page, 'light');
     if (isPhone(page)) expect.soft(await tooSmall(page), 'a finger hits all').toEqual([]);

@@ -8,6 +8,7 @@ import {
   type CDPSession,
   type ConsoleMessage,
   type Page,
+  type ViewportSize,
   type WebError,
 } from '@playwright/test';
 
@@ -15,10 +16,11 @@ export { expect, type Locator, type Page } from '@playwright/test';
 
 interface Profile {
   context: BrowserContext;
-  /** A page that stays open between the tests, with its line to the browser. */
+  /** A page that stays empty, so that the browser stays open, with its line to the browser. */
+  keeper: Page;
   devtools: CDPSession;
-  /** The page of the tests that only look. */
-  lookedAt: Page | null;
+  /** The page in which the program stays loaded from test to test. */
+  loaded: Page | null;
 }
 
 const NOTED = ['error', 'warning'];
@@ -47,13 +49,47 @@ const consoleOf = (context: BrowserContext): (() => string[]) => {
 const isSilent = (noted: readonly string[]): void =>
   expect(noted, 'nothing is written to the console').toEqual([]);
 
+/** Closes the program in a page and deletes all that it stored; false where the page no longer has it. */
+const closedAndEmptied = (page: Page): Promise<boolean> =>
+  page.evaluate(async () => {
+    const { dataset } = document.documentElement;
+    if (dataset['storage'] === undefined) return false;
+    window.dispatchEvent(new Event('emporos-close'));
+    const until = performance.now() + 5_000;
+    while (dataset['storage'] !== 'closed') {
+      if (performance.now() > until) return false;
+      await new Promise((resolve) => setTimeout(resolve, 5));
+    }
+    localStorage.clear();
+    sessionStorage.clear();
+    for (const { name = '' } of await indexedDB.databases()) {
+      const opened = indexedDB.open(name);
+      await new Promise((resolve) => opened.addEventListener('success', resolve));
+      const stores = [...opened.result.objectStoreNames];
+      const clearing = opened.result.transaction(stores, 'readwrite');
+      for (const store of stores) clearing.objectStore(store).clear();
+      await new Promise((resolve) => clearing.addEventListener('complete', resolve));
+      opened.result.close();
+    }
+    return true;
+  });
+
+/** A page as no test has touched it. */
+const untouched = async (page: Page, viewport: ViewportSize | null) => {
+  await page.unrouteAll({ behavior: 'ignoreErrors' });
+  page.removeAllListeners();
+  if (viewport) await page.setViewportSize(viewport);
+  await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
+  await page.mouse.move(0, 0);
+};
+
 /**
- * Tests of one worker share a browser profile, so that the program's files and their compiled code are read
- * once; before each test all that the program stored is deleted, which is what a fresh machine is. Tests that only
- * look at the program take `lookedAt` in place of `page`: a page that stays open from test to test, with what it
- * stored.
+ * Tests of one worker share a browser profile, and, unless they load it themselves (`loadsItself`), a page: the
+ * program stays loaded, is closed between two tests, has all that it stored deleted, and is opened again by
+ * `openProgram`, which is what a fresh machine sees. A test that fails leaves no page behind.
  */
-export const test = base.extend<{ lookedAt: Page }, { profile: Profile }>({
+export const test = base.extend<{ loadsItself: boolean }, { profile: Profile }>({
+  loadsItself: [false, { option: true }],
   profile: [
     async ({ playwright }, give, { project }) => {
       const { viewport, hasTouch, launchOptions, contextOptions, baseURL, serviceWorkers } = project.use;
@@ -66,28 +102,36 @@ export const test = base.extend<{ lookedAt: Page }, { profile: Profile }>({
         baseURL,
         serviceWorkers,
       });
-      const page = context.pages()[0] ?? (await context.newPage());
-      await give({ context, devtools: await context.newCDPSession(page), lookedAt: null });
+      const keeper = context.pages()[0] ?? (await context.newPage());
+      await give({ context, keeper, devtools: await context.newCDPSession(keeper), loaded: null });
       await context.close();
       rmSync(folder, { recursive: true, force: true });
     },
     { scope: 'worker' },
   ],
-  context: async ({ profile: { context, devtools }, baseURL }, give) => {
-    const [keeper] = context.pages();
-    await devtools.send('Storage.clearDataForOrigin', { origin: baseURL ?? '', storageTypes: STORED });
+  context: async ({ profile, baseURL, loadsItself, viewport }, give, info) => {
+    const { context, devtools, keeper } = profile;
+    const isOpen = !loadsItself && profile.loaded !== null && (await closedAndEmptied(profile.loaded));
+    if (!isOpen) {
+      await profile.loaded?.close();
+      profile.loaded = null;
+      await devtools.send('Storage.clearDataForOrigin', { origin: baseURL ?? '', storageTypes: STORED });
+    }
     const noted = consoleOf(context);
     await give(context);
     const written = noted();
-    for (const page of context.pages()) if (page !== keeper) await page.close();
+    const { loaded } = profile;
+    const isKept =
+      loaded !== null && !loadsItself && !loaded.isClosed() && info.status === info.expectedStatus;
+    if (!isKept) profile.loaded = null;
+    for (const page of context.pages())
+      if (page !== keeper && page !== profile.loaded) await page.close({ runBeforeUnload: false });
+    if (profile.loaded) await untouched(profile.loaded, viewport);
     isSilent(written);
   },
-  lookedAt: async ({ profile }, give) => {
-    const { context, lookedAt } = profile;
-    const page = lookedAt && !lookedAt.isClosed() ? lookedAt : await context.newPage();
-    profile.lookedAt = page;
-    const noted = consoleOf(context);
+  page: async ({ profile, context }, give) => {
+    const page = profile.loaded ?? (await context.newPage());
+    profile.loaded = page;
     await give(page);
-    isSilent(noted());
   },
 });

@@ -2,6 +2,9 @@ import { test as freshTest } from '@playwright/test';
 import { expect, test, type Page } from './browser.ts';
 import { fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
 
+// What is tried here is how the program is loaded, left and kept.
+test.use({ loadsItself: true });
+
 const NAME = 'Name of the shop';
 const SCREENS = ['/reach', '/charges?zone=west&service=parcel', '/goods', '/shop', '/settings', '/begin'];
 

@@ -4,9 +4,18 @@ import { expect, type Locator, type Page } from './browser.ts';
 
 export const isPhone = (page: Page): boolean => (page.viewportSize()?.width ?? 0) < 700;
 
-/** Opens the program as on a fresh machine: every test has storage of its own. */
+/**
+ * Opens the program as on a fresh machine: in a page where it is loaded and closed it is only opened, else it is loaded
+ * too. Called again in a test, it loads it with what was stored.
+ */
 export const openProgram = async (page: Page, path = '/charges'): Promise<void> => {
-  await page.goto(path);
+  const isLoaded = await page.evaluate((address) => {
+    if (document.documentElement.dataset['storage'] !== 'closed') return false;
+    window.dispatchEvent(new CustomEvent('emporos-open', { detail: address }));
+    return true;
+  }, path);
+  if (isLoaded) await page.waitForURL(path);
+  else await page.goto(path);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
 };
 

@@ -2,12 +2,13 @@ import type { AppStore } from '../state/store.ts';
 
 /**
  * Lets the browser keep the whole program, so that it opens without a network. Only an exported program has
- * a worker for it; where there is none, or the browser refuses, the program works as before.
+ * a worker for it; where there is none, or the browser refuses, the program works as before. New versions are told
+ * until the program is closed.
  */
-export const keepOffline = (store: AppStore): void => {
+export const keepOffline = (store: AppStore, closed: AbortSignal): void => {
   if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
   import('./versions.ts')
-    .then(({ watchVersions }) => watchVersions(store))
+    .then(({ watchVersions }) => watchVersions(store, closed))
     .catch((error: unknown) => console.warn('The program is not kept for use without a network:', error));
 };
 

@@ -9,32 +9,39 @@ const workbox = new Workbox('/sw.js');
 let isTaking = false;
 
 /** Asks for a new version when the tab is looked at again. */
-const askAgain = (): void => {
+const askAgain = (closed: AbortSignal): void => {
   let asked = performance.now();
-  document.addEventListener('visibilitychange', () => {
+  const ask = (): void => {
     if (document.visibilityState !== 'visible' || performance.now() - asked < ASK_AGAIN_MS) return;
     asked = performance.now();
     workbox.update().catch(() => undefined);
-  });
+  };
+  document.addEventListener('visibilitychange', ask, { signal: closed });
 };
 
 /**
  * Has the browser keep the program's files, and tells of a new version: one that waits to be taken, or one that another
  * tab has taken, of which this page has none of the files.
  */
-export const watchVersions = async ({ dispatch }: Pick<AppStore, 'dispatch'>): Promise<void> => {
+export const watchVersions = async (
+  { dispatch }: Pick<AppStore, 'dispatch'>,
+  closed: AbortSignal,
+): Promise<void> => {
   const { serviceWorker } = navigator;
   let isKnown = serviceWorker.controller !== null;
-  serviceWorker.addEventListener('controllerchange', () => {
+  const follow = (): void => {
     if (isTaking) window.location.reload();
     else if (isKnown) dispatch(newVersion('taken'));
     isKnown = true;
-  });
-  workbox.addEventListener('waiting', () => void dispatch(newVersion('waiting')));
+  };
+  const tell = (): void => void dispatch(newVersion('waiting'));
+  serviceWorker.addEventListener('controllerchange', follow, { signal: closed });
+  workbox.addEventListener('waiting', tell);
+  closed.addEventListener('abort', () => workbox.removeEventListener('waiting', tell));
   // A browser that keeps workers out gives no registration, and no error either.
   if (!(await serviceWorker.register('/sw.js'))) return;
   await workbox.register();
-  askAgain();
+  askAgain(closed);
 };
 
 /** Has the version that waits take over, and loads the page anew with it. */

@@ -65,6 +65,7 @@ const makeLine = () => {
         own.push(heard);
         ears.push(heard);
       },
+      close: () => own.forEach((ear) => ears.splice(ears.indexOf(ear), 1)),
     };
   };
   return { join, shout: (what: unknown) => ears.forEach((ear) => ear(what)) };

@@ -24,6 +24,7 @@ type Message = z.infer<typeof message>;
 export interface HoldsLine {
   say: (what: Message) => void;
   hear: (heard: (what: unknown) => void) => void;
+  close: () => void;
 }
 
 const CHANNEL = 'emporos-holds';
@@ -34,6 +35,7 @@ export const browserLine = (): HoldsLine => {
   return {
     say: (what) => channel?.postMessage(what),
     hear: (heard) => channel?.addEventListener('message', ({ data }) => heard(data)),
+    close: () => channel?.close(),
   };
 };
 

@@ -58,5 +58,9 @@ export const makeTabs = () => {
       for (const one of hears) if (one.id !== id) one.hear(what);
     },
     onNews: (hear) => void hears.push({ id, hear }),
+    leave: () => {
+      const at = hears.findIndex((one) => one.id === id);
+      if (at >= 0) hears.splice(at, 1);
+    },
   });
 };

@@ -10,6 +10,8 @@ export interface Tabs {
   announce: (what: string) => void;
   /** Calls back when another tab has kept something. */
   onNews: (hear: (what: string) => void) => void;
+  /** This tab is open no longer: others take up what it left, and it hears of nothing any more. */
+  leave: () => void;
 }
 
 const CHANNEL = 'emporos';
@@ -22,7 +24,14 @@ export const browserTabs = (): Tabs => {
   const channel = 'BroadcastChannel' in window ? new BroadcastChannel(CHANNEL) : null;
   const id = Math.random().toString(36).slice(2, 10);
   // Held as long as the tab is open: the browser lets it go when the tab does.
-  void navigator.locks?.request(TAB + id, () => new Promise(() => undefined));
+  let release = (): void => undefined;
+  void navigator.locks?.request(
+    TAB + id,
+    () =>
+      new Promise<void>((resolve) => {
+        release = resolve;
+      }),
+  );
   return {
     id,
     isGone: async (tab) => {
@@ -33,5 +42,9 @@ export const browserTabs = (): Tabs => {
     alone: async (run) => (navigator.locks ? await navigator.locks.request(CHANNEL, run) : await run()),
     announce: (what) => channel?.postMessage(what),
     onNews: (hear) => channel?.addEventListener('message', ({ data }) => hear(String(data))),
+    leave: () => {
+      release();
+      channel?.close();
+    },
   };
 };

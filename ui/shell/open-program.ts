@@ -1,0 +1,126 @@
+import { loadDemoShop } from '../state/demo.ts';
+import { initialDraft } from '../state/draft.ts';
+import { demoEditionCame } from '../state/editions.ts';
+import { demoOrdersCame } from '../state/orders.ts';
+import { makeJournal, tabsLeft, takeUpJournals, type Journal } from '../state/storage/journal.ts';
+import { keepStore } from '../state/storage/keep.ts';
+import { carryOver, deviceShelf, smallShelf } from '../state/storage/shelf.ts';
+import { readStart } from '../state/storage/start.ts';
+import { browserTabs } from '../state/storage/tabs.ts';
+import type { Writer } from '../state/storage/writer.ts';
+import { makeStore, type AppStore } from '../state/store.ts';
+import { keepProved } from '../workers/keep-proved.ts';
+import { keepOffline } from './offline.ts';
+
+/** The program as it is open in a page: its store, with all that keeps it and listens for it. */
+export interface OpenProgram {
+  store: AppStore;
+  /** Writes what is still to be written and ends all that listens, so that it can be opened again in the same page. */
+  close: () => Promise<void>;
+}
+
+/** What the browser does not ask about: the journal holds the edits, and the rest is only this device's settings. */
+const NOTED = ['workbook', 'session'];
+
+/** With the first change there is something to lose: the browser is asked not to clear it by itself. */
+const askToPersist = (store: AppStore): void => {
+  const stop = store.subscribe(() => {
+    if (store.getState().draft.revision === 0) return;
+    stop();
+    void navigator.storage?.persist?.();
+  });
+};
+
+/** Marks the document with whether what was changed is on the device, or with closed, for whoever must wait for it. */
+const markStorage = (store: AppStore, closed: AbortSignal): void => {
+  const mark = (): void => {
+    document.documentElement.dataset['storage'] = store.getState().storage.state;
+  };
+  mark();
+  closed.addEventListener('abort', store.subscribe(mark));
+};
+
+/** The demo's past orders and its edition, which come after the page. */
+const addDemoOrders = async (store: AppStore): Promise<void> => {
+  const [{ demoOrders, demoEdition }, demo] = await Promise.all([
+    import('../state/demo-orders.ts'),
+    loadDemoShop(),
+  ]);
+  const now = new Date().toISOString();
+  store.dispatch(demoOrdersCame(demoOrders(now, demo)));
+  store.dispatch(demoEditionCame(demoEdition(now, demo)));
+};
+
+/** Has the test orders run beside the page after every change, until the program is closed. */
+const proveBeside = async (store: AppStore, closed: AbortSignal): Promise<void> => {
+  const { startProver } = await import('../workers/start-prover.ts');
+  if (closed.aborted) return;
+  const { prover, stop } = startProver();
+  const end = keepProved(store, prover);
+  closed.addEventListener('abort', () => {
+    end();
+    stop();
+  });
+};
+
+/** Tells other tabs which times are held here, and takes what they hold. */
+const holdTimes = async (store: AppStore, tab: string, closed: AbortSignal): Promise<void> => {
+  const { browserLine, shareHolds } = await import('../state/share-holds.ts');
+  if (closed.aborted) return;
+  const line = browserLine();
+  const { tell, leave } = shareHolds(store, tab, line);
+  window.addEventListener('pageshow', tell, { signal: closed });
+  window.addEventListener('pagehide', leave, { signal: closed });
+  closed.addEventListener('abort', () => {
+    leave();
+    line.close();
+  });
+};
+
+/** Writes at once when the page is left, and has the browser ask where something would be lost. */
+const guardLeaving = (writer: Writer, journal: Journal, closed: AbortSignal): void => {
+  const flush = (): void => void writer.flush();
+  window.addEventListener('pagehide', flush, { signal: closed });
+  document.addEventListener('visibilitychange', flush, { signal: closed });
+  const ask = (event: Event): void => {
+    const [first] = writer.waiting().filter((name) => !NOTED.includes(name) || !journal.isSafe());
+    if (first !== undefined) event.preventDefault();
+  };
+  window.addEventListener('beforeunload', ask, { signal: closed });
+};
+
+/** Opens the program with what is kept on this device, or the demo, and keeps it from then on. */
+export const openProgram = async (): Promise<OpenProgram> => {
+  const tabs = browserTabs();
+  const left = await tabsLeft(smallShelf, tabs.isGone);
+  const start = await tabs.alone(async () => {
+    await carryOver(smallShelf, deviceShelf);
+    return readStart(deviceShelf, loadDemoShop);
+  });
+  const over = start.draftStamp ?? null;
+  const journal = makeJournal(smallShelf, tabs.id, over);
+  const store = makeStore(start, [journal.middleware]);
+  const writer = keepStore(store, deviceShelf, tabs, loadDemoShop, start, journal);
+  await takeUpJournals(store, smallShelf, over, left);
+  const closing = new AbortController();
+  guardLeaving(writer, journal, closing.signal);
+  askToPersist(store);
+  keepOffline(store, closing.signal);
+  markStorage(store, closing.signal);
+  void addDemoOrders(store);
+  void proveBeside(store, closing.signal);
+  void holdTimes(store, tabs.id, closing.signal);
+  const close = async (): Promise<void> => {
+    closing.abort();
+    await writer.flush();
+    tabs.leave();
+    document.documentElement.dataset['storage'] = 'closed';
+  };
+  return { store, close };
+};
+
+/** A program of the demo that is kept nowhere, and says so. */
+export const openWithoutShelf = async (): Promise<OpenProgram> => ({
+  store: makeStore({ draft: initialDraft(await loadDemoShop()), storage: { state: 'off' } }),
+  close: () => Promise.resolve(),
+});
