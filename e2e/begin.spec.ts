@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './browser.ts';
-import { choiceOf, closeSlip, fill, openProgram, openSlip, waitUntilKept } from './program.ts';
+import { choiceOf, closeSlip, fill, openProgram, reopenProgram, openSlip, waitUntilKept } from './program.ts';
 
 const choose = async (page: Page, label: string, text: string, name: string): Promise<void> => {
   await page.getByLabel(label, { exact: true }).fill(text);
@@ -43,7 +43,7 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await closeSlip(page);
   await waitUntilKept(page);
 
-  await page.goto('/shop');
+  await reopenProgram(page, '/shop');
   await page.getByRole('button', { name: 'Add Slate board to the basket' }).click();
   await page.getByRole('link', { name: /^Basket/ }).click();
   await page.getByRole('button', { name: 'To the checkout' }).click();
@@ -69,9 +69,9 @@ test('an empty book says what it lacks on every page', async ({ page }) => {
   await expect(await openSlip(page)).toContainText('No test order yet');
   await closeSlip(page);
   await waitUntilKept(page);
-  await page.goto('/shop');
+  await reopenProgram(page, '/shop');
   await expect(page.getByText('Nothing is sold here yet.')).toBeVisible();
-  await page.goto('/settings?part=locations');
+  await reopenProgram(page, '/settings?part=locations');
   await expect(page.getByText(/A location is a place of yours/)).toBeVisible();
   await page.getByRole('button', { name: 'Add a location' }).click();
   await page.getByRole('button', { name: /^New location/ }).click();

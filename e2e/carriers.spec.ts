@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from './browser.ts';
-import { choiceOf, closeSlip, openProgram, openSlip, waitUntilKept } from './program.ts';
+import { choiceOf, closeSlip, openProgram, reopenProgram, openSlip, waitUntilKept } from './program.ts';
 
 const TERN = '/charges?part=carriers&account=tern';
 
@@ -190,7 +190,7 @@ test('a box is added, sized and packed into', async ({ page }) => {
   await write(panel.getByLabel(/^Inside/), '57 x 29 x 26 cm');
   await expect(panel.getByText(/No plan packs into it/)).toBeVisible();
   await waitUntilKept(page);
-  await page.goto(TERN);
+  await reopenProgram(page, TERN);
   await page.getByRole('checkbox', { name: 'New box' }).click();
   await expect(page.getByRole('checkbox', { name: 'New box' })).toBeChecked();
   const slip = await openSlip(page);

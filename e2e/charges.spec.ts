@@ -7,6 +7,7 @@ import {
   isPhone,
   openCell,
   openProgram,
+  reopenProgram,
   openSlip,
   waitUntilKept,
 } from './program.ts';
@@ -54,12 +55,12 @@ test('a reload keeps the draft and its history', async ({ page }) => {
   await openProgram(page, '/charges?zone=maritimes&service=parcel');
   await fill(page, 'Charge from 5 kg', '10.50');
   await waitUntilKept(page);
-  await page.reload();
+  await reopenProgram(page);
   await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('10.50');
   await page.getByRole('button', { name: 'Undo: Parcel to Maritimes: price' }).click();
   await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('15.50');
   await waitUntilKept(page);
-  await page.reload();
+  await reopenProgram(page);
   await expect(page.getByRole('button', { name: 'Redo: Parcel to Maritimes: price' })).toBeEnabled();
   await page.keyboard.press('Control+Shift+Z');
   await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('10.50');
@@ -192,7 +193,7 @@ test('a price of another kind, and the parcels it counts, move the preview at on
   await page.getByRole('button', { name: 'by count' }).click();
   await fill(page, 'Units to a parcel', '1');
   await waitUntilKept(page);
-  await page.goto('/charges?zone=maritimes&service=pallet');
+  await reopenProgram(page, '/charges?zone=maritimes&service=pallet');
   await page.getByRole('button', { name: 'parcel', exact: true }).click();
   await fill(page, 'Charge for a parcel', '40');
   await fill(page, 'The first parcel, where it costs something else', '50');

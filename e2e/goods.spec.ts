@@ -1,6 +1,15 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { expect, test, type Page } from './browser.ts';
-import { choiceOf, closeSlip, fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
+import {
+  choiceOf,
+  closeSlip,
+  fill,
+  isPhone,
+  openProgram,
+  reopenProgram,
+  openSlip,
+  waitUntilKept,
+} from './program.ts';
 
 const openCsv = async (page: Page, path: string): Promise<void> => {
   const chooser = page.waitForEvent('filechooser');
@@ -70,7 +79,7 @@ test('a CSV with faults is reviewed, its sound rows taken, and taken back', asyn
   await page.getByLabel('Find goods').fill('garden urn');
   await expect(page.getByText(isPhone(page) ? '3.289 kg · 40 × 40 × 55 cm' : '3.289 kg')).toBeVisible();
   await waitUntilKept(page);
-  await page.reload();
+  await reopenProgram(page);
   await page.getByRole('button', { name: 'Undo: Took stock.csv' }).click();
   await page.getByLabel('Find goods').fill('garden urn');
   await expect(page.getByText('No good matches.')).toBeVisible();

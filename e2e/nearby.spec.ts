@@ -7,6 +7,7 @@ import {
   fill,
   isPhone,
   openProgram,
+  reopenProgram,
   openSlip,
   waitUntilKept,
 } from './program.ts';
@@ -193,7 +194,7 @@ test('a day and a time are chosen at the checkout, and stand on the order with a
   await page.getByRole('button', { name: 'Into your calendar' }).click();
   expect((await saved).suggestedFilename()).toMatch(/^order-\d+\.ics$/);
   await waitUntilKept(page);
-  await page.goto('/today');
+  await reopenProgram(page, '/today');
   await expect(page.getByRole('list', { name: /^To hand over/ }).getByText('Ines Varga')).toBeVisible();
 });
 
@@ -291,7 +292,7 @@ test('a shop that only does pickup works with no zone at all', async ({ page }, 
   await (await chooser).setFiles(path);
   await page.getByRole('button', { name: 'Take it into the draft' }).click();
   await waitUntilKept(page);
-  await page.goto('/shop');
+  await reopenProgram(page, '/shop');
   await put(page, 'Hand trowel', 1);
   await toCheckout(page, 'B3H 2Y9', 'Halifax');
   await expect(page.getByRole('radio', { name: /^Collect at the Nursery, / })).toBeVisible();

@@ -4,7 +4,7 @@ import { isPhone, openCell, openProgram, openSlip, fill } from './program.ts';
 test('what is opened comes into view with its first field focused; an address alone moves nothing', async ({
   page,
 }) => {
-  await openProgram(page, '/charges?zone=west&service=parcel');
+  await page.goto('/charges?zone=west&service=parcel');
   await expect(page.getByLabel('Weight from, step 1')).toBeVisible();
   await expect(page.getByLabel('Weight from, step 1')).not.toBeFocused();
   await openProgram(page);

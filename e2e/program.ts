@@ -4,6 +4,12 @@ import { expect, type Locator, type Page } from './browser.ts';
 
 export const isPhone = (page: Page): boolean => (page.viewportSize()?.width ?? 0) < 700;
 
+/** Where the page is, without the host. */
+const addressOf = (page: Page): string => {
+  const { pathname, search } = new URL(page.url());
+  return pathname + search;
+};
+
 /**
  * Opens the program as on a fresh machine: in a page where it is loaded and closed it is only opened, else it is loaded
  * too. Called again in a test, it loads it with what was stored.
@@ -17,6 +23,16 @@ export const openProgram = async (page: Page, path = '/charges'): Promise<void> 
   if (isLoaded) await page.waitForURL(path);
   else await page.goto(path);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+};
+
+/**
+ * Closes the program and opens it again, here or at another address, from what it stored: what loading the page anew
+ * would show, without loading its files.
+ */
+export const reopenProgram = async (page: Page, path?: string): Promise<void> => {
+  await page.evaluate(() => window.dispatchEvent(new Event('emporos-close')));
+  await expect(page.locator('html')).toHaveAttribute('data-storage', 'closed');
+  await openProgram(page, path ?? addressOf(page));
 };
 
 /** Opens the cell of a service and a zone, from the board or, on a phone, from the zone's list. */

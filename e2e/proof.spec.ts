@@ -6,6 +6,7 @@ import {
   isPhone,
   openCell,
   openProgram,
+  reopenProgram,
   openSlip,
   waitUntilKept,
 } from './program.ts';
@@ -22,7 +23,7 @@ test('a test order is told what is right in its preview, and breaks when a rule 
   await openCell(page, 'Parcel', 'Maritimes');
   await fill(page, 'Charge from 5 kg', '10.50');
   await waitUntilKept(page);
-  await page.goto('/check');
+  await reopenProgram(page, '/check');
   const broken = page.getByRole('listitem', { name: 'Two pots to Antigonish: broken' });
   await expect(broken).toContainText('Expected: Parcel to Maritimes costs 17.30. Came: costs 12.30.');
   await expect(page.getByText(/^19 of 20 test orders kept, 1 broken\.$/)).toBeVisible();
@@ -120,11 +121,11 @@ test('a draft is published with a note, serves the shop, and an edition is gone 
   const editions = page.getByRole('list', { name: 'Editions' });
   await expect(editions.getByRole('listitem')).toHaveCount(2);
   await waitUntilKept(page);
-  await page.goto('/shop');
+  await reopenProgram(page, '/shop');
   await expect(page.getByText('The shopfront, edition 2')).toBeVisible();
   await page.getByRole('button', { name: 'Serve the draft' }).click();
   await expect(page.getByText('The shopfront, from the draft')).toBeVisible();
-  await page.goto('/check?part=publish');
+  await reopenProgram(page, '/check?part=publish');
   await editions.getByRole('button', { name: /^Edition 1/ }).click();
   await page.getByRole('button', { name: 'Make it the draft again' }).click();
   await expect(page.getByText('The draft changes 2 things of it.', { exact: false })).toBeVisible();

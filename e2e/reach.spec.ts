@@ -1,5 +1,5 @@
 import { expect, test, type Locator } from './browser.ts';
-import { isPhone, openProgram, openSlip, closeSlip, waitUntilKept } from './program.ts';
+import { isPhone, openProgram, reopenProgram, openSlip, closeSlip, waitUntilKept } from './program.ts';
 
 test('a country closed is gone from the map, the preview and the answer about its codes', async ({
   page,
@@ -17,13 +17,13 @@ test('a country closed is gone from the map, the preview and the answer about it
   await page.getByLabel('Where would this code fall?').fill('B3H 4R2');
   await expect(page.getByText('The shop does not sell there.')).toBeVisible();
   await waitUntilKept(page);
-  await page.reload();
+  await reopenProgram(page);
   await expect(page.getByRole('img', { name: /5 countries closed/ })).toBeVisible();
 });
 
 test('a country closed and opened is followed by the board and the shopfront', async ({ page }) => {
   const offered = async (): Promise<Locator> => {
-    await page.goto('/shop/checkout');
+    await reopenProgram(page, '/shop/checkout');
     await page.getByRole('button', { name: 'Serve the draft' }).click();
     await page.getByLabel('Country', { exact: true }).fill('France');
     await page.getByRole('button', { name: 'France', exact: true }).click();
@@ -34,20 +34,20 @@ test('a country closed and opened is followed by the board and the shopfront', a
   await page.getByRole('button', { name: 'Add Lupin seeds to the basket' }).click();
   await waitUntilKept(page);
   await expect(await offered()).toContainText('Seed mail');
-  await page.goto('/reach');
+  await reopenProgram(page, '/reach');
   await page.getByRole('button', { name: /^Close all \d+ shown/ }).click();
   await waitUntilKept(page);
-  await page.goto('/charges');
+  await reopenProgram(page, '/charges');
   const europe = isPhone(page)
     ? page.getByText(/^closed, not sold to · AT/)
     : page.getByRole('rowheader', { name: /Europe/ });
   if (isPhone(page)) await page.getByRole('tab', { name: 'Europe' }).click();
   await expect(europe).toContainText('closed, not sold to');
-  await page.goto('/shop/checkout');
+  await reopenProgram(page, '/shop/checkout');
   await page.getByRole('button', { name: 'Serve the draft' }).click();
   await page.getByLabel('Country', { exact: true }).fill('France');
   await expect(page.getByRole('button', { name: 'France', exact: true })).toBeHidden();
-  await page.goto('/reach');
+  await reopenProgram(page, '/reach');
   await page.getByLabel('Find a country').fill('france');
   await page.getByRole('checkbox', { name: 'France', exact: true }).click();
   await waitUntilKept(page);

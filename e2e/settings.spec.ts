@@ -1,6 +1,15 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { expect, test, type Page } from './browser.ts';
-import { choiceOf, closeSlip, fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
+import {
+  choiceOf,
+  closeSlip,
+  fill,
+  isPhone,
+  openProgram,
+  reopenProgram,
+  openSlip,
+  waitUntilKept,
+} from './program.ts';
 
 /** Saves the whole shop and gives the path of the file. */
 const saveShop = async (page: Page): Promise<string> => {
@@ -81,7 +90,7 @@ test('a sound file is reviewed before it is taken, and one undo takes it back', 
   await expect(review).toContainText('goods 1 gone: Lupin seeds');
   await review.getByRole('button', { name: 'Take it into the draft' }).click();
   await waitUntilKept(page);
-  await page.reload();
+  await reopenProgram(page);
   const slip = await openSlip(page);
   await expect(slip.getByText('zone The coast, by CA-NS')).toBeVisible();
   await closeSlip(page);

@@ -1,5 +1,14 @@
 import { expect, test, type Page } from './browser.ts';
-import { choiceOf, closeSlip, fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
+import {
+  choiceOf,
+  closeSlip,
+  fill,
+  isPhone,
+  openProgram,
+  reopenProgram,
+  openSlip,
+  waitUntilKept,
+} from './program.ts';
 
 const put = async (page: Page, good: string, times = 1): Promise<void> => {
   await page.getByLabel('Find', { exact: true }).fill(good);
@@ -53,7 +62,7 @@ test('an order is placed with the very charge of the preview, and is still there
   await expect(page.getByRole('heading', { name: 'Thank you. Your order is 1001.' })).toBeVisible();
   await expect(page.getByText('100.67')).toBeVisible();
   await waitUntilKept(page);
-  await page.reload();
+  await reopenProgram(page);
   await expect(page.getByText('100.67')).toBeVisible();
   await page.getByRole('button', { name: /look at it in the preview/ }).click();
   const slip = await openSlip(page);
@@ -89,11 +98,11 @@ test('the customer who cannot buy is told why, and a change of the rule lets the
   const told = page.getByRole('alert').filter({ hasText: 'We cannot take this order as it is.' });
   await expect(told).toContainText('Parcel takes up to 30 kg; your basket weighs 560 kg.');
   await expect(told).toContainText('Take something out, or place two smaller orders.');
-  await page.goto('/charges?service=pallet&zone=newfoundland');
+  await reopenProgram(page, '/charges?service=pallet&zone=newfoundland');
   await page.getByRole('button', { name: 'Limits, handling and more' }).click();
   await fill(page, 'Weight, at most', '900 kg');
   await waitUntilKept(page);
-  await page.goto('/shop/checkout');
+  await reopenProgram(page, '/shop/checkout');
   await typeAddress(page, ...NEWFOUNDLAND);
   await expect(told).toBeVisible();
   await page.getByRole('button', { name: 'Serve the draft' }).click();

@@ -1,5 +1,14 @@
 import { expect, test } from './browser.ts';
-import { chooseTrial, choiceOf, fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
+import {
+  chooseTrial,
+  choiceOf,
+  fill,
+  isPhone,
+  openProgram,
+  reopenProgram,
+  openSlip,
+  waitUntilKept,
+} from './program.ts';
 
 test('the test order is changed in place and kept as a new one', async ({ page }) => {
   await openProgram(page);
@@ -15,7 +24,7 @@ test('the test order is changed in place and kept as a new one', async ({ page }
   await fill(page, 'How many: Glazed pot, 26 cm', '4');
   await expect(choiceOf(slip, 'Parcel')).toHaveAccessibleName(/^Parcel, 25.70/);
   await waitUntilKept(page);
-  await page.reload();
+  await reopenProgram(page);
   const again = await openSlip(page);
   await expect(again.getByRole('heading', { name: 'Two pots to Vancouver' })).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from './browser.ts';
-import { openProgram, waitUntilKept } from './program.ts';
+import { openProgram, reopenProgram, waitUntilKept } from './program.ts';
 
 const orderOf = (page: Page, number: string): Locator =>
   page.getByRole('listitem', { name: `Order ${number}` });
@@ -36,7 +36,7 @@ test('a day is worked through: packed, set off, handed over, undone, and kept ov
   await expect(collected).toHaveCount(0);
   await expect(page.getByText(/12 orders to hand over/)).toBeVisible();
   await waitUntilKept(page);
-  await page.reload();
+  await reopenProgram(page);
   await expect(page.getByText(/12 orders to hand over/)).toBeVisible();
   await expect(orderOf(page, '995')).toHaveCount(0);
 });
