@@ -15,7 +15,7 @@ import {
   YARD_POINT,
 } from '../core/testing/book.ts';
 import { makeClock } from '../core/time/clock.ts';
-import { indexTaken } from '../core/time/taken.ts';
+import { indexBooked } from '../core/time/booked.ts';
 import { timePlan } from '../core/time/times.ts';
 import { measure } from './measure.ts';
 
@@ -87,7 +87,7 @@ const slots = (): (() => unknown) => {
     start: new Date(first + Math.floor(random() * 14 * 24) * 3_600_000).toISOString(),
     count: 1,
   }));
-  return () => plan.at('2026-11-24T10:15:00-04:00', indexTaken(taken).get('x') ?? null);
+  return () => plan.at('2026-11-24T10:15:00-04:00', indexBooked(taken).get('x') ?? null);
 };
 
 const split = (): (() => unknown) => {

@@ -28,7 +28,7 @@ export const checkCommand = (options: CheckOptions, write: Write): number => {
     const broken = outcomes.filter(({ came }) => came !== null);
     const why = [
       ...faults.map(locatedSentence),
-      ...broken.map((outcome) => outcomeSentence(outcome, names, shop.speech)),
+      ...broken.map((outcome) => outcomeSentence(outcome, names, shop.display)),
     ];
     return { id, name, kept, why };
   });

@@ -198,20 +198,20 @@ const shapesCase = (_: Seeds, draw: Draw): Outcome => {
 /** What people type and paste, in any field. */
 const typedCase = (_: Seeds, draw: Draw): Outcome => {
   const text = oddText(draw);
-  const speech = { decimals: draw.below(4), units: draw.of(['metric', 'imperial'] as const) };
+  const display = { decimals: draw.below(4), units: draw.of(['metric', 'imperial'] as const) };
   const mark = draw.of(['.', ',', 'either'] as const);
   const figures = [
-    typedMoney(text, speech.decimals, mark),
-    typedMeasure('weight', text, speech, mark),
-    typedMeasure('volume', text, speech, mark),
-    typedMeasure('distance', text, speech, mark),
+    typedMoney(text, display.decimals, mark),
+    typedMeasure('weight', text, display, mark),
+    typedMeasure('volume', text, display, mark),
+    typedMeasure('distance', text, display, mark),
   ];
   typedSize(text, 'cm', mark);
   typedDates(text);
   typedSpans(text);
   const patterns = pastedPatterns('CA', text, { isWhole: (code) => code.length === 6 });
   const regions = regionsFromText(text);
-  pastedSteps(text, 'weight', 'from', speech, mark);
+  pastedSteps(text, 'weight', 'from', display, mark);
   const wrongs = figures.flatMap((typed) =>
     typed.ok && !(typed.value >= 0 && typed.value <= Number.MAX_SAFE_INTEGER)
       ? [`${text} is ${typed.value}`]

@@ -21,7 +21,7 @@ type Met = Request & { carrier?: StandIn };
 const later = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms).unref());
 
 /** Finds the carrier and lets it misbehave as it was told to: slow, gone, refusing, or talking rubbish. */
-const meetCarrier =
+const askCarrier =
   (visits: Visits) =>
   async (request: Met, response: Response, next: NextFunction): Promise<void> => {
     const carrier = carrierById(String(request.params.carrier));
@@ -44,7 +44,7 @@ const today = (now: () => Date): string => now().toISOString().slice(0, 10);
 
 const addShipmentRoutes = (routes: Router, visits: Visits, now: () => Date): void => {
   const shipments = new Map<string, CarrierShipment>();
-  const meet = meetCarrier(visits);
+  const meet = askCarrier(visits);
   const found = (request: Met): CarrierShipment | undefined => {
     const shipment = shipments.get(String(request.params.tracking));
     return shipment?.carrier === request.carrier?.id ? shipment : undefined;
@@ -104,7 +104,7 @@ export const carrierRoutes = (visits: Visits, now: () => Date): Router => {
     if (!body) return;
     response.json({ troubles: visits.set(request, response, body.troubles).list() });
   });
-  routes.post('/:carrier/rates', jsonBody, meetCarrier(visits), (request: Met, response) => {
+  routes.post('/:carrier/rates', jsonBody, askCarrier(visits), (request: Met, response) => {
     const question = parsedBody(carrierQuestionSchema, request, response);
     if (question) response.json(request.carrier?.rate(question));
   });

@@ -8,7 +8,7 @@ import { addAlwaysFree } from './always-free.ts';
 import { Findings } from './findings.ts';
 import { judgeClass, type Found } from './judge-class.ts';
 import { judgeDrawn } from './judge-drawn.ts';
-import { judgedShop, type JudgedShop } from './judged-shop.ts';
+import { auditContext, type AuditContext } from './audit-context.ts';
 import { AuditMemory } from './memory.ts';
 import type { Context } from './moments.ts';
 import { oddBoxes } from './odd-boxes.ts';
@@ -42,7 +42,7 @@ const anyLine = ({ goods }: CompiledBook) =>
 
 /** Places that are sold to and served by nothing: not on the postal list, or in no zone. */
 const addUnserved = (
-  { compiled, far }: JudgedShop,
+  { compiled, far }: AuditContext,
   place: PlaceClass,
   context: Context,
   { stops }: Found,
@@ -99,7 +99,7 @@ export interface AuditProgress {
 const nameOf = (place: PlaceClass): string => place.zone?.zone.name ?? reachWords(place);
 
 const others = (
-  shop: JudgedShop,
+  shop: AuditContext,
   { classes, deciding }: PlacesFound,
   on: string,
   plainest: Context,
@@ -130,7 +130,7 @@ export function* auditInSteps(
   memory.begin(compiled, on);
   const places = memory.kept('places', placesTurnOn(compiled.book), () => placeClasses(compiled));
   const { classes } = places;
-  const shop = judgedShop(compiled, on, memory);
+  const shop = auditContext(compiled, on, memory);
   const [plainest] = shop.contextsFor([]);
   if (!plainest) return [];
   const found: Found = { findings: new Findings(), stops: new Stops(compiled) };

@@ -1,16 +1,16 @@
 import type { Choice, Quote } from '../model/quote.ts';
 import { LedgerLine } from '../quote/ledger.ts';
 import { WithheldChoice } from '../quote/withheld.ts';
-import type { Say } from '../words/say.ts';
-import type { FindingCode, Where } from './finding.ts';
+import type { Message } from '../words/message.ts';
+import type { FindingCode, RuleRef } from './finding.ts';
 
 /** Why a charge is what it should not be, and the rules that make it so. */
 export interface Cause {
   code: FindingCode;
-  where: [Where, ...Where[]];
+  where: [RuleRef, ...RuleRef[]];
 }
 
-const sayOf = (line: Choice['working'][number]): Say | null => (line instanceof LedgerLine ? line.say : null);
+const sayOf = (line: Choice['working'][number]): Message | null => (line instanceof LedgerLine ? line.say : null);
 
 /** Whether a line makes a charge free by a rule that says so. */
 const isFreeRule = (line: Choice['working'][number]): boolean => {
@@ -22,12 +22,12 @@ const isFreeRule = (line: Choice['working'][number]): boolean => {
 const KINDS = { shipping: 'rate', delivery: 'area', pickup: 'pickup', 'nothing-to-ship': 'store' } as const;
 
 /** The rule that a choice comes from: a rate, an area or a pickup point. */
-const ruleOf = ({ id, kind, of }: Choice, part?: number): Where => {
+const ruleOf = ({ id, kind, of }: Choice, part?: number): RuleRef => {
   const whole = of.serviceCode === undefined ? (of.rateId ?? id) : `${of.rateId}:${of.serviceCode}`;
   const rule = kind === 'delivery' && part !== undefined ? (of.areaId ?? id) : whole;
   return { kind: KINDS[kind], id: part === undefined ? rule : `${rule}:${part}` };
 };
-const adjustmentOf = (id: string): Where => ({ kind: 'adjustment', id });
+const adjustmentOf = (id: string): RuleRef => ({ kind: 'adjustment', id });
 
 /** A price that came to nothing: its rate, with the step where it has steps. */
 const freePrice = (choice: Choice): Cause | null => {
@@ -90,7 +90,7 @@ export const leaksIn = (choice: Choice, isCharged: boolean): Cause[] => {
 /** The widest limit that an order breaks, as the reason says it: a measure and the figure. */
 export const widestLimit = ({
   withheld,
-}: Quote): Extract<Say, { code: 'above-limit' | 'below-limit' }> | null => {
+}: Quote): Extract<Message, { code: 'above-limit' | 'below-limit' }> | null => {
   const limits = withheld.flatMap((one) => {
     const say = one instanceof WithheldChoice ? one.say : null;
     if (say?.code === 'above-limit' || say?.code === 'below-limit') return [say];

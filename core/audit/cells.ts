@@ -2,7 +2,7 @@ import type { Adjustment } from '../model/adjustment.ts';
 import type { Good } from '../model/good.ts';
 import { volumeOf } from '../pack/cuboid.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { keptFor } from '../quote/kept-for.ts';
+import { memoizeByObject } from '../quote/memoize-by-object.ts';
 import type { Basket, Thresholds } from './baskets.ts';
 
 const MEASURES = ['weight', 'subtotal', 'units', 'volume'] as const;
@@ -15,7 +15,7 @@ const stepOf = (value: number, thresholds: readonly number[]): string => {
 };
 
 /** What of a good rules tell apart besides its measures: its groups, what is not known of it, what is free. */
-const kindOf = keptFor((good: Good): string =>
+const kindOf = memoizeByObject((good: Good): string =>
   [
     [...(good.groupIds ?? [])].sort().join('+'),
     good.weight === undefined ? 'w' : '',

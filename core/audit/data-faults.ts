@@ -1,9 +1,9 @@
 import type { Book } from '../model/book.ts';
 import type { Good } from '../model/good.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import type { Finding, Where } from './finding.ts';
+import type { Finding, RuleRef } from './finding.ts';
 
-const goodAt = ({ sku }: Good): Where => ({ kind: 'good', id: sku });
+const goodAt = ({ sku }: Good): RuleRef => ({ kind: 'good', id: sku });
 
 /** Whether some rate, condition or plan needs to know what goods weigh or measure. */
 const needs = ({
@@ -54,7 +54,7 @@ const oddGoods = ({ book, goods }: CompiledBook): Finding[] => {
   return [...goods.values()]
     .filter(({ fulfilment }) => fulfilment === 'physical')
     .flatMap((good): Finding[] => {
-      const where: [Where] = [goodAt(good)];
+      const where: [RuleRef] = [goodAt(good)];
       const detail = { good: good.name };
       const hasWeight = good.weight !== undefined || book.store.defaultWeight !== undefined;
       return [

@@ -3,7 +3,7 @@ import type { QuoteRequest } from '../model/request.ts';
 export type Gravity = 'stops' | 'leaks' | 'odd' | 'data';
 
 /** A rule, by its kind and id; a part of it is appended to the id after a colon. */
-export interface Where {
+export interface RuleRef {
   kind:
     | 'rate'
     | 'service'
@@ -26,7 +26,7 @@ export interface Where {
 /** A fault that the audit found, as a code and figures; `words/problem-sentence.ts` has the words. */
 export interface Finding {
   code: FindingCode;
-  where: readonly [Where, ...Where[]];
+  where: readonly [RuleRef, ...RuleRef[]];
   detail: Readonly<Record<string, string | number>>;
   /** An order that shows it. */
   example?: QuoteRequest;

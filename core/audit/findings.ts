@@ -1,4 +1,4 @@
-import type { Finding, Where } from './finding.ts';
+import type { Finding, RuleRef } from './finding.ts';
 
 /** An adjustment that leaks is one finding, whatever it does to which rates; the others are told by their rules. */
 const keyOf = ({ code, where }: Pick<Finding, 'code' | 'where'>): string => {
@@ -12,7 +12,7 @@ const keyOf = ({ code, where }: Pick<Finding, 'code' | 'where'>): string => {
 const isWorse = (one: Finding, known: Finding): boolean =>
   one.code !== known.code && one.code === 'free-by-adjustment';
 
-const isSame = (a: Where, b: Where): boolean => a.kind === b.kind && a.id === b.id;
+const isSame = (a: RuleRef, b: RuleRef): boolean => a.kind === b.kind && a.id === b.id;
 /** So many rules are named for one finding. */
 const MOST_RULES = 12;
 

@@ -4,11 +4,11 @@ import type { Rate } from '../model/rate.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { basketsFor, thresholdsOf, type Basket, type Ruled, type Thresholds } from './baskets.ts';
 import { cellsOf, oneEach } from './cells.ts';
-import type { Where } from './finding.ts';
+import type { RuleRef } from './finding.ts';
 import type { Findings } from './findings.ts';
 import { isAreaForAll, isForAll, isPickupForAll } from './for-all.ts';
 import { Judge } from './judge.ts';
-import type { JudgedShop, KeyedBasket, KeyedContext } from './judged-shop.ts';
+import type { AuditContext, KeyedBasket, KeyedContext } from './audit-context.ts';
 import type { Outcome } from './memory.ts';
 import { areasOf, isNear } from './nearby-places.ts';
 import { reachWords, type PlaceClass } from './place-classes.ts';
@@ -36,7 +36,7 @@ const MOST_MIXED = 4;
 const MOST_EACH = 300;
 
 /** One of each probe, and the first and the last of them in every quantity and with every discount. */
-export const fewOf = (baskets: readonly Basket[], probes: readonly Good[]): Basket[] => {
+export const representativeBaskets = (baskets: readonly Basket[], probes: readonly Good[]): Basket[] => {
   const whole = new Set([probes[0]?.sku, probes.at(-1)?.sku]);
   const skus = new Set(probes.map(({ sku }) => sku));
   return baskets.filter(({ lines: [first, ...more], discount }) => {
@@ -72,7 +72,7 @@ const nearbyRules = (compiled: CompiledBook, place: PlaceClass): Ruled[] => [
 ];
 
 /** Whether some choice of a class is offered for every order to it. */
-const isSettled = ({ compiled, steady }: JudgedShop, place: PlaceClass): boolean =>
+const isSettled = ({ compiled, steady }: AuditContext, place: PlaceClass): boolean =>
   ratesIn(compiled, zoneOf(place)).some((rate) => isForAll(compiled, rate, place)) ||
   compiled.pickups.some(
     (pickup) => isPickupForAll(compiled, pickup, steady) && isNear(pickup, place.destination.country),
@@ -81,7 +81,7 @@ const isSettled = ({ compiled, steady }: JudgedShop, place: PlaceClass): boolean
 
 /** One unit of each good, and of the rest one order for each way in which the thresholds are passed. */
 const distinct = (
-  { compiled, memory }: JudgedShop,
+  { compiled, memory }: AuditContext,
   baskets: readonly Basket[],
   thresholds: Thresholds,
   adjustments: readonly Adjustment[],
@@ -92,14 +92,14 @@ const distinct = (
   return each.map((basket) => ({ basket, key: memory.keyOf(basket) }));
 };
 
-const judged = (shop: JudgedShop, place: PlaceClass, judge: Judge): Outcome => {
+const judged = (shop: AuditContext, place: PlaceClass, judge: Judge): Outcome => {
   const { compiled, probes, mixes } = shop;
   const adjustments = relevantTo(compiled, place);
   const contexts = shop.contextsFor(adjustments);
   const rules = [...ratesIn(compiled, zoneOf(place)), ...nearbyRules(compiled, place)];
   const thresholds = thresholdsOf(compiled, rules, adjustments);
   const whole = basketsFor(compiled, probes, thresholds);
-  const few = distinct(shop, fewOf(whole, probes), thresholds, adjustments);
+  const few = distinct(shop, representativeBaskets(whole, probes), thresholds, adjustments);
   judgeAll(judge, distinct(shop, whole, thresholds, adjustments), few, contexts);
   for (const [at, context] of (mixes ? contexts.slice(0, MOST_MIXED) : []).entries())
     for (const mix of mixes ?? []) judge.judge(mix, context, { isPlain: at === 0, asksCarriers: at === 0 });
@@ -107,7 +107,7 @@ const judged = (shop: JudgedShop, place: PlaceClass, judge: Judge): Outcome => {
 };
 
 /** What judging every order that the rules tell apart to a class of places tells; as it is known, where it is. */
-const outcomeOf = (shop: JudgedShop, place: PlaceClass): Outcome => {
+const outcomeOf = (shop: AuditContext, place: PlaceClass): Outcome => {
   const { compiled, memory } = shop;
   const known = memory.of(compiled, place);
   const of = `${memory.goodsKey}|${shop
@@ -123,12 +123,12 @@ const outcomeOf = (shop: JudgedShop, place: PlaceClass): Outcome => {
 };
 
 /** Judges every order that the rules tell apart, for one class of places. */
-export const judgeClass = (shop: JudgedShop, place: PlaceClass, { findings, stops }: Found): void => {
+export const judgeClass = (shop: AuditContext, place: PlaceClass, { findings, stops }: Found): void => {
   const outcome = outcomeOf(shop, place);
   for (const leak of outcome.leaks) findings.add(leak);
   for (const stopped of outcome.stops) stops.add({ ...stopped, place });
   if (outcome.stops.length > 0 || isSettled(shop, place)) return;
   const zone = zoneOf(place);
-  const where: Where = zone === null ? { kind: 'store', id: 'store' } : { kind: 'zone', id: zone };
+  const where: RuleRef = zone === null ? { kind: 'store', id: 'store' } : { kind: 'zone', id: zone };
   findings.add({ code: 'not-settled', where: [where], detail: {}, reach: reachWords(place) });
 };

@@ -8,9 +8,9 @@ import { cellsOf, oneEach } from './cells.ts';
 import { leaksIn } from './causes.ts';
 import type { Finding } from './finding.ts';
 import { Findings } from './findings.ts';
-import { fewOf } from './judge-class.ts';
+import { representativeBaskets } from './judge-class.ts';
 import { isCharged } from './judge.ts';
-import type { JudgedShop } from './judged-shop.ts';
+import type { AuditContext } from './audit-context.ts';
 import { addressesIn } from './nearby-places.ts';
 
 /** A shop that only delivers, so that nothing else is worked out. */
@@ -32,13 +32,13 @@ const leaksOf = (compiled: CompiledBook, { area }: CompiledArea, example: QuoteR
     );
 };
 
-const judged = (shop: JudgedShop, area: CompiledArea, destination: Destination): readonly Finding[] => {
+const judged = (shop: AuditContext, area: CompiledArea, destination: Destination): readonly Finding[] => {
   const { compiled, probes } = shop;
   const { price, freeFrom, minSubtotal, limits } = area.area;
   const adjustments = compiled.adjustments.map(({ adjustment }) => adjustment);
   const thresholds = thresholdsOf(compiled, [{ price, freeFrom, minSubtotal, limits }], adjustments);
   const cellOf = cellsOf(compiled, thresholds, adjustments);
-  const few = oneEach(fewOf(basketsFor(compiled, probes, thresholds), probes), cellOf);
+  const few = oneEach(representativeBaskets(basketsFor(compiled, probes, thresholds), probes), cellOf);
   const leaks = new Findings();
   const delivering = deliveriesOf(compiled);
   for (const { context } of shop.contextsFor(adjustments))
@@ -48,7 +48,7 @@ const judged = (shop: JudgedShop, area: CompiledArea, destination: Destination):
 };
 
 /** Judges what deliveries to addresses inside an area that is drawn cost; as it is known, where it is. */
-export const judgeDrawn = (shop: JudgedShop, area: CompiledArea, findings: Findings): void => {
+export const judgeDrawn = (shop: AuditContext, area: CompiledArea, findings: Findings): void => {
   const { compiled, memory } = shop;
   for (const address of addressesIn(area)) {
     const known = memory.ofAddress(compiled, area.area.id, address);

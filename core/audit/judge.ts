@@ -6,7 +6,7 @@ import { carrierQuestions } from '../quote/questions.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
 import { leaksIn } from './causes.ts';
 import { Findings } from './findings.ts';
-import type { JudgedShop, KeyedBasket, KeyedContext } from './judged-shop.ts';
+import type { AuditContext, KeyedBasket, KeyedContext } from './audit-context.ts';
 import type { Outcome, Verdict } from './memory.ts';
 import { countsFrom } from './nearby-places.ts';
 import { reachWords, type PlaceClass } from './place-classes.ts';
@@ -17,7 +17,7 @@ export const isCharged = ({ goods }: CompiledBook, { lines }: QuoteRequest): boo
   lines.some(({ sku }) => goods.get(sku)?.chargeFree !== true);
 
 /** How an order is judged: whether its context is the plainest, and whether carriers are asked though others take it. */
-export interface Manner {
+export interface JudgeOptions {
   isPlain: boolean;
   asksCarriers: boolean;
 }
@@ -33,7 +33,7 @@ export class Judge {
   readonly verdicts = new Map<string, Verdict>();
 
   constructor(
-    private readonly shop: JudgedShop,
+    private readonly shop: AuditContext,
     private readonly place: PlaceClass,
     /** Whether carriers price any rate there. */
     private readonly hasCarriers: boolean,
@@ -45,7 +45,7 @@ export class Judge {
     return { stops: [...this.#stops.values()], leaks: this.#leaks.all };
   }
 
-  judge({ basket, key: goods }: KeyedBasket, { context, key: by }: KeyedContext, manner: Manner): void {
+  judge({ basket, key: goods }: KeyedBasket, { context, key: by }: KeyedContext, manner: JudgeOptions): void {
     const { place, before, verdicts, shop } = this;
     const { isPlain, asksCarriers } = manner;
     const key = `${goods}${asksCarriers ? '!' : ''}${by}`;

@@ -3,7 +3,7 @@ import type { Good } from '../model/good.ts';
 import type { Quote, Withheld } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import type { FindingCode, Where } from './finding.ts';
+import type { FindingCode, RuleRef } from './finding.ts';
 import { limitsThatContradict } from './odd-rates.ts';
 
 /** The parts of a shop that a mend in thought changes. */
@@ -15,7 +15,7 @@ export interface Shop {
 /** A rule that a refusal names, and the shop as it would be with that rule mended. */
 export interface Mend {
   code: FindingCode;
-  cause: Where;
+  cause: RuleRef;
   /** The order in which causes are looked for: a good's figure before an adjustment, and so on. */
   rank: number;
   /** How far the order is from being taken, as a ratio; of several limits the nearest is the cause. */
@@ -27,7 +27,7 @@ export interface Mend {
 export const mendKey = ({ cause }: Pick<Mend, 'cause'>): string => `${cause.kind}:${cause.id}`;
 
 const RANKS = ['good', 'adjustment', 'group', 'carrier', 'rate', 'area', 'pickup'];
-const rankOf = ({ kind }: Where): number => RANKS.indexOf(kind);
+const rankOf = ({ kind }: RuleRef): number => RANKS.indexOf(kind);
 
 const changed = <T extends { id: string }>(list: readonly T[], id: string, change: (one: T) => T): T[] =>
   list.map((one) => (one.id === id ? change(one) : one));
@@ -36,7 +36,7 @@ const inBook =
   (change: (book: Book) => Partial<Book>): Mend['apply'] =>
   ({ book, goods }) => ({ book: { ...book, ...change(book) }, goods });
 
-const mend = (code: FindingCode, cause: Where, apply: Mend['apply'], distance = 1): Mend => ({
+const mend = (code: FindingCode, cause: RuleRef, apply: Mend['apply'], distance = 1): Mend => ({
   code,
   cause,
   rank: rankOf(cause),

@@ -4,7 +4,7 @@ import type { Limits } from '../model/price.ts';
 import { volumeOf } from '../pack/cuboid.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { measureFigure } from '../words/figure.ts';
-import type { Finding, Where } from './finding.ts';
+import type { Finding, RuleRef } from './finding.ts';
 import { limitsThatContradict } from './odd-rates.ts';
 
 type Measured = 'weight' | 'subtotal' | 'volume' | 'longestSide';
@@ -21,20 +21,20 @@ const measured = (good: Good, defaultWeight: number | undefined): Record<Measure
 };
 
 /** The limit that every good of the catalogue is above, one alone. */
-const tooLow = ({ goods, book, speech }: CompiledBook, limits: Limits | undefined): string | null => {
+const tooLow = ({ goods, book, display }: CompiledBook, limits: Limits | undefined): string | null => {
   const physical = [...goods.values()].filter(({ fulfilment }) => fulfilment === 'physical');
   const each = physical.map((good) => measured(good, book.store.defaultWeight));
   for (const measure of ['weight', 'subtotal', 'volume', 'longestSide'] as const) {
     const max = limits?.[measure]?.max;
     if (max === undefined || each.length === 0) continue;
-    if (each.every((one) => (one[measure] ?? 0) > max)) return measureFigure(measure, max, speech);
+    if (each.every((one) => (one[measure] ?? 0) > max)) return measureFigure(measure, max, display);
   }
   return null;
 };
 
 /** A rule with limits: a rate, an area or one of its methods, a pickup point. */
 interface Limited {
-  kind: Where['kind'];
+  kind: RuleRef['kind'];
   id: string;
   active: boolean;
   limits?: Limits | undefined;

@@ -2,20 +2,20 @@ import type { Book } from '../model/book.ts';
 import type { Zone } from '../model/place.ts';
 import type { RateTable } from '../model/price.ts';
 import { tableFalls, tableOddities, type TableOddity } from '../price/table-report.ts';
-import { keptFor } from '../quote/kept-for.ts';
-import type { Finding, Where } from './finding.ts';
+import { memoizeByObject } from '../quote/memoize-by-object.ts';
+import type { Finding, RuleRef } from './finding.ts';
 import { neverActs } from './never-acts.ts';
 import { idleSentence } from '../words/idle-sentence.ts';
 
 /** Of one table so many rows are named; the count says how many there are. */
 const MOST_ROWS = 50;
 
-const rowAt = ({ id }: RateTable, row: number): Where => ({ kind: 'table', id: `${id}:${row + 1}` });
+const rowAt = ({ id }: RateTable, row: number): RuleRef => ({ kind: 'table', id: `${id}:${row + 1}` });
 
 const codeOf = ({ kind }: TableOddity): Finding['code'] =>
   kind === 'hole' ? 'table-gap' : kind === 'overlap' ? 'rows-overlap' : 'row-never-acts';
 
-const oddOf = keptFor(({ rows }: RateTable) => ({ odd: tableOddities(rows), falls: tableFalls(rows) }));
+const oddOf = memoizeByObject(({ rows }: RateTable) => ({ odd: tableOddities(rows), falls: tableFalls(rows) }));
 
 /** One finding for all places of a table where the price falls. */
 const fallsIn = (table: RateTable): Finding[] => {

@@ -2,14 +2,14 @@ import type { Limits } from '../model/price.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import type { CompiledArea } from '../quote/nearby.ts';
 import type { TimePlan } from '../time/times.ts';
-import type { Finding, Where } from './finding.ts';
+import type { Finding, RuleRef } from './finding.ts';
 import { limitsThatContradict, stepsThatFall } from './odd-rates.ts';
 
-const areaAt = (id: string, part?: string | number): Where => ({
+const areaAt = (id: string, part?: string | number): RuleRef => ({
   kind: 'area',
   id: part === undefined ? id : `${id}:${part}`,
 });
-const pickupAt = (id: string, part?: string | number): Where => ({
+const pickupAt = (id: string, part?: string | number): RuleRef => ({
   kind: 'pickup',
   id: part === undefined ? id : `${id}:${part}`,
 });
@@ -125,7 +125,7 @@ export const oddNearby = (compiled: CompiledBook, on: number): Finding[] => {
       ...limitsThatContradict((part) => pickupAt(point.id, part), point.limits),
       ...(isEverInTime(compiled, times, on)
         ? []
-        : [{ code: 'never-in-time' as const, where: [pickupAt(point.id)] as [Where], detail: {} }]),
+        : [{ code: 'never-in-time' as const, where: [pickupAt(point.id)] as [RuleRef], detail: {} }]),
     ]),
   ];
 };

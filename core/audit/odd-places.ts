@@ -2,9 +2,9 @@ import type { Book } from '../model/book.ts';
 import type { Region, Zone } from '../model/place.ts';
 import { parsePattern } from '../place/postal.ts';
 import { contestedEntries } from '../reach/contested.ts';
-import type { Finding, Where } from './finding.ts';
+import type { Finding, RuleRef } from './finding.ts';
 
-const zoneAt = (id: string, part?: string): Where => ({
+const zoneAt = (id: string, part?: string): RuleRef => ({
   kind: 'zone',
   id: part === undefined ? id : `${id}:${part}`,
 });

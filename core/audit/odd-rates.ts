@@ -5,9 +5,9 @@ import { fallsOf } from '../price/curve.ts';
 import { sortTiers } from '../price/tiers.ts';
 import { closedZones } from '../reach/closed-zones.ts';
 import { listed } from '../words/names.ts';
-import type { Finding, Where } from './finding.ts';
+import type { Finding, RuleRef } from './finding.ts';
 
-const rateAt = (id: string | number, part?: string | number): Where => ({
+const rateAt = (id: string | number, part?: string | number): RuleRef => ({
   kind: 'rate',
   id: part === undefined ? String(id) : `${id}:${part}`,
 });
@@ -55,7 +55,7 @@ const idleSteps = (rate: Rate): Finding[] => {
 };
 
 /** The steps of a price at which it falls though more is sent. */
-export const stepsThatFall = (where: (part: number) => Where, price: Price): Finding[] =>
+export const stepsThatFall = (where: (part: number) => RuleRef, price: Price): Finding[] =>
   price.kind !== 'steps'
     ? []
     : fallsOf(sortTiers(price)).map(({ at, by }) => ({
@@ -87,7 +87,7 @@ const handlingOf = ({ handling }: Rate, { store }: Book): { least: number; isOpe
 /** Bounds that contradict themselves, the free threshold, or every price the rate can have. */
 const oddBounds = (rate: Rate, book: Book): Finding[] => {
   const { id, bounds: { min, max } = {}, freeFrom } = rate;
-  const where: [Where] = [rateAt(id)];
+  const where: [RuleRef] = [rateAt(id)];
   const found: Finding[] = [];
   const add = (code: Finding['code'], detail: Finding['detail']): void =>
     void found.push({ code, where, detail });
@@ -110,7 +110,7 @@ const oddBounds = (rate: Rate, book: Book): Finding[] => {
 const MEASURES = ['weight', 'subtotal', 'units', 'volume'] as const;
 
 /** Limits of which the least is above the greatest. */
-export const limitsThatContradict = (where: (part: string) => Where, limits: Limits | undefined): Finding[] =>
+export const limitsThatContradict = (where: (part: string) => RuleRef, limits: Limits | undefined): Finding[] =>
   MEASURES.flatMap((measure): Finding[] => {
     const { min, max } = limits?.[measure] ?? {};
     const isOdd = min !== undefined && max !== undefined && min > max;
@@ -138,7 +138,7 @@ const missingRates = (book: Book): Finding[] => {
         code: 'service-without-rate',
         where: [
           { kind: 'service', id: service.id },
-          ...lacking.map(({ id }): Where => ({ kind: 'zone', id })),
+          ...lacking.map(({ id }): RuleRef => ({ kind: 'zone', id })),
         ],
         detail: {
           zones: listed(
@@ -174,7 +174,7 @@ export const oddRates = (book: Book): Finding[] => [
   ...book.rates
     .filter(({ active }) => active)
     .flatMap((rate) => {
-      const at = (part: string | number): Where => rateAt(rate.id, part);
+      const at = (part: string | number): RuleRef => rateAt(rate.id, part);
       const contradicting = limitsThatContradict(at, rate.limits);
       // What no order meets has no steps, thresholds or bounds that matter.
       if (contradicting.length > 0) return contradicting.slice(0, 1);

@@ -8,7 +8,7 @@ import { findZone, sellsThere, type ZoneFound } from '../place/reach.ts';
 import { subdivisionOfCode } from '../place/subdivision-of-code.ts';
 import { tableRowsAt, type TableIndex } from '../price/table.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { keptFor } from '../quote/kept-for.ts';
+import { memoizeByObject } from '../quote/memoize-by-object.ts';
 import { tableIndexOf } from '../quote/pricing.ts';
 import { codeClasses } from './code-classes.ts';
 import { isNamedIn } from './relevant.ts';
@@ -107,7 +107,7 @@ function* destinations(compiled: CompiledBook): Generator<Destination> {
 }
 
 /** The rows of a table's place in so far as they differ: their ranges, and which of them charge nothing. */
-const shapeOf = keptFor((rows: NonNullable<ReturnType<typeof tableRowsAt>>): string =>
+const shapeOf = memoizeByObject((rows: NonNullable<ReturnType<typeof tableRowsAt>>): string =>
   rows
     .map(({ from, to, amount, each }) => `${from}-${to ?? ''}${amount === 0 ? '!' : ''}${each ? '+' : ''}`)
     .join(),
@@ -118,7 +118,7 @@ const judgesOf = (compiled: CompiledBook): ((place: Place, zone: ZoneFound | nul
   const conditions = compiled.book.adjustments.flatMap(({ when }) =>
     when.flatMap((condition) => (condition.test === 'destination' ? [condition] : [])),
   );
-  const usedIn = keptFor((zone: ZoneFound['zone']): TableIndex[] =>
+  const usedIn = memoizeByObject((zone: ZoneFound['zone']): TableIndex[] =>
     compiled.services.flatMap(({ byZone }) => {
       const price = byZone.get(zone.id)?.rate.price;
       const table = price?.kind === 'table' ? compiled.tables.get(price.tableId) : undefined;

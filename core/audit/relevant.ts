@@ -2,12 +2,12 @@ import type { Adjustment, Condition } from '../model/adjustment.ts';
 import { buildPlaceIndex, holdsPlace } from '../place/place-index.ts';
 import type { Place } from '../place/place.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { keptFor } from '../quote/kept-for.ts';
+import { memoizeByObject } from '../quote/memoize-by-object.ts';
 import type { PlaceClass } from './place-classes.ts';
 
 type ForPlaces = Extract<Condition, { test: 'destination' }>;
 
-const indexOf = keptFor(({ in: regions }: ForPlaces) => buildPlaceIndex([{ owner: null, regions }]));
+const indexOf = memoizeByObject(({ in: regions }: ForPlaces) => buildPlaceIndex([{ owner: null, regions }]));
 
 /** Whether the regions that a condition names hold a place, whatever the condition asks of that. */
 export const isNamedIn = (condition: ForPlaces, place: Place): boolean =>

@@ -3,7 +3,7 @@ import { conditionWords } from '../words/adjustment-phrase.ts';
 import { countFigure, measureFigure } from '../words/figure.ts';
 import { listed, namesOf } from '../words/names.ts';
 import { widestLimit } from './causes.ts';
-import type { Finding, Where } from './finding.ts';
+import type { Finding, RuleRef } from './finding.ts';
 import { reachWords, type PlaceClass } from './place-classes.ts';
 import type { Stop } from './stops.ts';
 
@@ -74,12 +74,12 @@ const reachOf = ({ alone, places }: Stop, all: Zones): Reach => {
 
 /** When and for whom an adjustment withholds: its conditions on anything but goods and places. */
 const adjustmentWhen = (compiled: CompiledBook, id: string): string => {
-  const { book, goods, speech } = compiled;
+  const { book, goods, display } = compiled;
   const adjustment = book.adjustments.find((one) => one.id === id);
   const conditions = (adjustment?.when ?? []).filter(
     ({ test }) => test !== 'goods' && test !== 'destination',
   );
-  const naming = { book, goods, speech };
+  const naming = { book, goods, display };
   return conditions.map((one) => conditionWords(one, naming)).join(' and ');
 };
 
@@ -96,18 +96,18 @@ const contextWords = ({ isPlain, example: { customer, code, channel, placedAt } 
 
 /** The limit of the cause itself: 'above 450 kg'; where limits alone keep orders out, the widest of them. */
 const limitWords = (
-  { speech }: CompiledBook,
+  { display }: CompiledBook,
   { quoted, where: [{ id }] }: Stop,
   isLimited: boolean,
 ): string => {
   const own = quoted.withheld.filter((one) => one.id === id || one.id.startsWith(`${id}:`));
   const limit = widestLimit(isLimited ? quoted : { ...quoted, withheld: own });
   if (limit) {
-    const figure = measureFigure(limit.measure, limit.limit, speech);
+    const figure = measureFigure(limit.measure, limit.limit, display);
     return `${limit.code === 'above-limit' ? 'above' : 'below'} ${figure}`;
   }
   const least = own.find(({ code }) => code === 'below-minimum')?.detail.least;
-  return least === undefined ? '' : `below ${measureFigure('subtotal', Number(least), speech)}`;
+  return least === undefined ? '' : `below ${measureFigure('subtotal', Number(least), display)}`;
 };
 
 const LIMITS = ['above-limit', 'below-limit', 'above-last-step'];
@@ -130,7 +130,7 @@ const isByLimitsAlone = ({ goods }: CompiledBook, { quoted }: Stop): boolean => 
 };
 
 /** A delivery area is itself the place where it stops orders. */
-const areaName = ({ book }: CompiledBook, { kind, id }: Where): string | undefined =>
+const areaName = ({ book }: CompiledBook, { kind, id }: RuleRef): string | undefined =>
   kind === 'area' ? book.areas.find((one) => one.id === id)?.name : undefined;
 
 /** How far a cause reaches: '8 zones · 1 product', or the places where no zone is. */
@@ -160,7 +160,7 @@ const groupWords = ({ book }: CompiledBook, id: string): string => {
   ].join(', ');
 };
 
-const zonesAt = (ids: readonly string[], cause: Where): Where[] =>
+const zonesAt = (ids: readonly string[], cause: RuleRef): RuleRef[] =>
   ids
     .filter((id) => !(cause.kind === 'zone' && cause.id === id))
     .slice(0, MOST_PLACES)

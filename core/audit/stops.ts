@@ -1,7 +1,7 @@
 import type { Quote } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { compile, type CompiledBook } from '../quote/compile.ts';
-import type { FindingCode, Where } from './finding.ts';
+import type { FindingCode, RuleRef } from './finding.ts';
 import { mendKey, type Mend, type Shop } from './mends.ts';
 import type { PlaceClass } from './place-classes.ts';
 import { isOneUnit, refusalKey, skusOf, unitsOf, type Refused } from './refused.ts';
@@ -11,7 +11,7 @@ import { unservedCause } from './unserved.ts';
 export interface Stop {
   code: FindingCode;
   /** The cause first. */
-  where: readonly [Where, ...Where[]];
+  where: readonly [RuleRef, ...RuleRef[]];
   /** The goods of which one alone has no choice for this cause, and the classes of places where. */
   alone: Map<string, Set<PlaceClass>>;
   places: Set<PlaceClass>;
@@ -111,7 +111,7 @@ export class Stops {
     if (mend) return this.#byMend(mend, refused);
     if (this.#follows(place, refused, mends)) return 'follows';
     if (!place.zone || !place.served) return { ...unservedCause(this.compiled, place, quoted), parts: null };
-    const where: Where = { kind: 'zone', id: place.zone.zone.id };
+    const where: RuleRef = { kind: 'zone', id: place.zone.zone.id };
     if (shippingRefusals(quoted).every((code) => NOT_OFFERED.includes(code)))
       return { code: 'zone-without-rate', where: [where], parts: null };
     const parts = this.#parts(refused);

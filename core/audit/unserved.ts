@@ -1,14 +1,14 @@
 import type { Quote } from '../model/quote.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import type { Cause } from './causes.ts';
-import type { Where } from './finding.ts';
+import type { RuleRef } from './finding.ts';
 import type { PlaceClass } from './place-classes.ts';
 
-const STORE: Where = { kind: 'store', id: 'store' };
+const STORE: RuleRef = { kind: 'store', id: 'store' };
 const MOST_NEAREST = 3;
 
 /** The zones that name a place's country, or else take all remaining places. */
-const nearestZones = ({ book }: CompiledBook, country: string): Where[] => {
+const nearestZones = ({ book }: CompiledBook, country: string): RuleRef[] => {
   const active = book.zones.filter((zone) => zone.active);
   const near = active.filter(({ includes }) => includes.some((region) => region.country === country));
   return (near.length > 0 ? near : active).slice(0, MOST_NEAREST).map(({ id }) => ({ kind: 'zone', id }));
@@ -19,7 +19,7 @@ const ELSEWHERE = ['outside-area', 'postal-not-served', 'rate-off', 'too-far', '
 const MOST_NAMED = 2;
 
 /** The areas and pickup points whose own rules kept an order that they might have taken. */
-const keepers = ({ withheld }: Quote): Where[] => {
+const keepers = ({ withheld }: Quote): RuleRef[] => {
   const ids = withheld
     .filter(({ kind, code }) => kind !== 'shipping' && !ELSEWHERE.includes(code))
     .map(({ kind, id }) => (kind === 'delivery' ? `area ${id.split(':')[0] ?? id}` : `pickup ${id}`));

@@ -7,13 +7,13 @@ import {
 } from '../goods/columns.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import { goodSchema, type Good } from '../model/good.ts';
-import type { Speech } from '../words/figure.ts';
+import type { DisplayFormat } from '../words/figure.ts';
 import { typedSize } from './size-typed.ts';
 import { typedLength, typedMoney, typedNumber, typedWeight, type Typed, type Mark } from './typed.ts';
 
 /** How a table's cells are read: the currency and units of the shop, its marks, and its groups by id and name. */
 export interface CellReading {
-  speech: Speech;
+  display: DisplayFormat;
   mark: Mark;
   groups: readonly { id: string; name: string }[];
 }
@@ -37,10 +37,10 @@ const measured = (
 
 const money =
   (field: 'price' | 'shippingPrice' | 'onceFee'): Reader =>
-  (text, _, { speech, mark }) => {
-    const typed = typedMoney(text, speech.decimals, mark);
+  (text, _, { display, mark }) => {
+    const typed = typedMoney(text, display.decimals, mark);
     if (typed.ok) return { ok: true, value: { [field]: typed.value } };
-    return { ok: false, expected: `an amount, as ${speech.decimals > 0 ? '12.50' : '1250'}` };
+    return { ok: false, expected: `an amount, as ${display.decimals > 0 ? '12.50' : '1250'}` };
   };
 
 const side =

@@ -9,7 +9,7 @@ import { readGoodsTable, writeGoodsTable, type TableTaking } from './goods-table
 import { typedSize } from './size-typed.ts';
 
 const READING: CellReading = {
-  speech: { decimals: 2, units: 'metric' },
+  display: { decimals: 2, units: 'metric' },
   mark: '.',
   groups: [{ id: 'pots', name: 'Glazed pots' }],
 };
@@ -17,7 +17,7 @@ const KEEP: TableTaking = { empty: 'leaves', others: 'kept' };
 const CLEAR: TableTaking = { empty: 'clears', others: 'removed' };
 
 const take = (rows: string[][], here: Good[] = [], taking = KEEP, reading = READING) =>
-  readGoodsTable(rows, guessColumns(rows[0] ?? [], reading.speech.units), here, reading, taking);
+  readGoodsTable(rows, guessColumns(rows[0] ?? [], reading.display.units), here, reading, taking);
 
 describe('a size as people write it', () => {
   test.each([
@@ -207,7 +207,7 @@ describe('a difference between goods', () => {
   test('names what is new, what is gone, and each changed field in words', () => {
     const from = [makeGood('a', { weight: 400 }), makeGood('b')];
     const to = [makeGood('a', { weight: 1_500, packsAlone: true }), makeGood('c')];
-    const { added, removed, changed } = goodsDifference(from, to, READING.speech);
+    const { added, removed, changed } = goodsDifference(from, to, READING.display);
     expect(added.map(({ sku }) => sku)).toEqual(['c']);
     expect(removed.map(({ sku }) => sku)).toEqual(['b']);
     expect(changed).toEqual([
@@ -259,8 +259,8 @@ test('written and read back, any goods are the same goods', () => {
       fc.constantFrom('metric' as const, 'imperial' as const),
       (list, units) => {
         const goods = list.map((good, at): Good => ({ ...good, sku: `good-${at}` }));
-        const reading: CellReading = { ...READING, speech: { decimals: 2, units } };
-        const read = take(writeGoodsTable(goods, reading.speech), [], CLEAR, reading);
+        const reading: CellReading = { ...READING, display: { decimals: 2, units } };
+        const read = take(writeGoodsTable(goods, reading.display), [], CLEAR, reading);
         expect(read.faults).toEqual([]);
         expect(read.goods).toEqual(goods);
       },

@@ -1,7 +1,7 @@
 import { COLUMN_NAMES, GOODS_COLUMNS, type GoodsColumn, type Mapped } from '../goods/columns.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import type { Good, Size } from '../model/good.ts';
-import { exactFigure, moneyFigure, type Speech } from '../words/figure.ts';
+import { exactFigure, moneyFigure, type DisplayFormat } from '../words/figure.ts';
 import { cellPlace, readCell, type CellReading, type CellValue } from './goods-cell.ts';
 
 /** What to do with the goods that are here, as the person chose it. */
@@ -21,7 +21,7 @@ export interface GoodsTable {
   faults: Fault[];
 }
 
-type Taken = Mapped & { column: GoodsColumn; at: number };
+type PlacedColumn = Mapped & { column: GoodsColumn; at: number };
 
 const NEEDED: readonly GoodsColumn[] = ['sku', 'name', 'price'];
 const NEVER_CLEARED: readonly GoodsColumn[] = ['sku', 'name', 'price', 'fulfilment'];
@@ -52,7 +52,7 @@ interface RowReading {
 const readRow = (
   cells: readonly string[],
   row: number,
-  taken: readonly Taken[],
+  taken: readonly PlacedColumn[],
   reading: CellReading,
 ): RowReading => {
   const read: RowReading = { cells: [], empty: [], faults: [] };
@@ -119,7 +119,7 @@ const goodOf = (
   return { good: without({ ...kept, ...fields, ...size }) };
 };
 
-const takenOf = (mapped: readonly Mapped[]): Taken[] =>
+const takenOf = (mapped: readonly Mapped[]): PlacedColumn[] =>
   mapped.flatMap(({ column, unit }, at) =>
     column === null ? [] : [{ column, at, ...(unit === undefined ? {} : { unit }) }],
   );
@@ -130,7 +130,7 @@ const isBlank = (cells: readonly string[]): boolean => cells.every((cell) => cel
 const takeRow = (
   cells: readonly string[],
   row: number,
-  taken: readonly Taken[],
+  taken: readonly PlacedColumn[],
   here: ReadonlyMap<string, Good>,
   seen: ReadonlyMap<string, number>,
   reading: CellReading,
@@ -189,7 +189,7 @@ const sizeCell = ({ length, width, height }: Size): string =>
     ? `${length}x${width}x${height} mm`
     : [length, width, height].map((side) => exactFigure(side, 'mm')).join(' x ');
 
-const cellText = (good: Good, column: GoodsColumn, { decimals }: Speech): string => {
+const cellText = (good: Good, column: GoodsColumn, { decimals }: DisplayFormat): string => {
   const money = (amount: number | undefined): string =>
     amount === undefined ? '' : moneyFigure(amount, decimals);
   switch (column) {
@@ -217,7 +217,7 @@ const cellText = (good: Good, column: GoodsColumn, { decimals }: Speech): string
 };
 
 /** Goods as rows of cells, headings first: read back, they are the same goods to the gram and the millimetre. */
-export const writeGoodsTable = (goods: readonly Good[], speech: Speech): string[][] => [
+export const writeGoodsTable = (goods: readonly Good[], display: DisplayFormat): string[][] => [
   WRITTEN.map((column) => COLUMN_NAMES[column]),
-  ...goods.map((good) => WRITTEN.map((column) => cellText(good, column, speech))),
+  ...goods.map((good) => WRITTEN.map((column) => cellText(good, column, display))),
 ];

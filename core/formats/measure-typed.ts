@@ -1,5 +1,5 @@
 import type { LimitMeasure, Measure } from '../model/price.ts';
-import type { Speech } from '../words/figure.ts';
+import type { DisplayFormat } from '../words/figure.ts';
 import {
   typedCount,
   typedDistance,
@@ -15,21 +15,21 @@ import {
 export const typedMeasure = (
   measure: Measure | LimitMeasure,
   text: string,
-  speech: Speech,
+  display: DisplayFormat,
   mark: Mark = '.',
 ): Typed => {
   switch (measure) {
     case 'weight':
-      return typedWeight(text, speech.units, mark);
+      return typedWeight(text, display.units, mark);
     case 'subtotal':
-      return typedMoney(text, speech.decimals, mark);
+      return typedMoney(text, display.decimals, mark);
     case 'units':
       return typedCount(text);
     case 'volume':
-      return typedVolume(text, speech.units, mark);
+      return typedVolume(text, display.units, mark);
     case 'longestSide':
-      return typedLength(text, speech.units, mark);
+      return typedLength(text, display.units, mark);
     case 'distance':
-      return typedDistance(text, speech.units, mark);
+      return typedDistance(text, display.units, mark);
   }
 };

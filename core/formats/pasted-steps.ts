@@ -1,5 +1,5 @@
 import type { Measure, Step } from '../model/price.ts';
-import type { Speech } from '../words/figure.ts';
+import type { DisplayFormat } from '../words/figure.ts';
 import { typedMeasure } from './measure-typed.ts';
 import { typedMoney, type Mark } from './typed.ts';
 
@@ -38,21 +38,21 @@ const columns = (line: string): string[] => {
   return match ? [match[1] ?? '', match[2] ?? ''] : [line.trim()];
 };
 
-const values = (text: string, measure: Measure, speech: Speech, mark: Mark): (number | null)[] =>
+const values = (text: string, measure: Measure, display: DisplayFormat, mark: Mark): (number | null)[] =>
   text
     .replace(WORDS, ' – ')
     .split(/\s*[–—]\s*|\s+-\s+|(?<=\d)-(?=\d)/)
     .map((part) => part.trim())
     .filter(Boolean)
     .map((part) => {
-      const typed = typedMeasure(measure, part, speech, mark);
+      const typed = typedMeasure(measure, part, display, mark);
       return typed.ok ? typed.value : null;
     });
 
-const readRow = (text: string, line: number, measure: Measure, speech: Speech, mark: Mark): Row | null => {
+const readRow = (text: string, line: number, measure: Measure, display: DisplayFormat, mark: Mark): Row | null => {
   const cells = columns(text);
-  const amount = typedMoney(cells.at(-1) ?? '', speech.decimals, mark);
-  const range = cells.slice(0, -1).flatMap((cell) => values(cell, measure, speech, mark));
+  const amount = typedMoney(cells.at(-1) ?? '', display.decimals, mark);
+  const range = cells.slice(0, -1).flatMap((cell) => values(cell, measure, display, mark));
   const [first, second] = range;
   if (!amount.ok || first === undefined || first === null || second === null || range.length > 2) return null;
   return { line, low: first, high: second, amount: amount.value };
@@ -79,14 +79,14 @@ export const pastedSteps = (
   text: string,
   measure: Measure,
   naming: RangeNaming,
-  speech: Speech,
+  display: DisplayFormat,
   mark: Mark = '.',
 ): PastedSteps => {
   const rows: Row[] = [];
   const unread: PastedSteps['unread'] = [];
   text.split(/\r?\n/).forEach((line, at) => {
     if (line.trim() === '') return;
-    const row = line.length > LONGEST_LINE ? null : readRow(line, at + 1, measure, speech, mark);
+    const row = line.length > LONGEST_LINE ? null : readRow(line, at + 1, measure, display, mark);
     if (row) rows.push(row);
     else unread.push({ line: at + 1, text: line.trim() });
   });

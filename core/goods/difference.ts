@@ -1,5 +1,5 @@
 import type { Good } from '../model/good.ts';
-import { lengthFigure, moneyFigure, weightFigure, type Speech } from '../words/figure.ts';
+import { lengthFigure, moneyFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
 import { COLUMN_NAMES, type GoodsColumn } from './columns.ts';
 
 type Field = Exclude<keyof Good, 'sku'>;
@@ -32,14 +32,14 @@ export interface GoodsDifference {
 }
 
 /** Three sides as people read them, in one unit: '30 × 20 × 15 cm'. */
-export const sizeFigure = (size: NonNullable<Good['size']>, units: Speech['units']): string => {
+export const sizeFigure = (size: NonNullable<Good['size']>, units: DisplayFormat['units']): string => {
   const sides = [size.length, size.width, size.height];
   if (units === 'metric') return `${sides.map((side) => side / 10).join(' × ')} cm`;
   return `${sides.map((side) => lengthFigure(side, units).split(' ')[0]).join(' × ')} in`;
 };
 
 /** A field of a good as people read it; empty where the good has none. */
-export const goodFigure = (good: Good, field: Field, { decimals, units }: Speech): string => {
+export const goodFigure = (good: Good, field: Field, { decimals, units }: DisplayFormat): string => {
   const value = good[field];
   if (value === undefined) return '';
   if (field === 'weight') return weightFigure(value as number, units);
@@ -49,24 +49,24 @@ export const goodFigure = (good: Good, field: Field, { decimals, units }: Speech
   return Array.isArray(value) ? value.join(', ') : (value as string);
 };
 
-const fieldsOf = (from: Good, to: Good, speech: Speech): ChangedGood['fields'] =>
+const fieldsOf = (from: Good, to: Good, display: DisplayFormat): ChangedGood['fields'] =>
   FIELDS.filter((field) => JSON.stringify(from[field]) !== JSON.stringify(to[field])).map((field) => ({
     name: COLUMN_NAMES[field as GoodsColumn].toLowerCase(),
-    from: goodFigure(from, field, speech) || 'none',
-    to: goodFigure(to, field, speech) || 'none',
+    from: goodFigure(from, field, display) || 'none',
+    to: goodFigure(to, field, display) || 'none',
   }));
 
 /** What taking other goods in place of these would change, good by good and field by field. */
 export const goodsDifference = (
   from: readonly Good[],
   to: readonly Good[],
-  speech: Speech,
+  display: DisplayFormat,
 ): GoodsDifference => {
   const before = new Map(from.map((good) => [good.sku, good]));
   const after = new Set(to.map(({ sku }) => sku));
   const changed = to.flatMap((good) => {
     const old = before.get(good.sku);
-    const fields = old && old !== good ? fieldsOf(old, good, speech) : [];
+    const fields = old && old !== good ? fieldsOf(old, good, display) : [];
     return fields.length > 0 ? [{ sku: good.sku, name: good.name, fields }] : [];
   });
   return {

@@ -1,13 +1,13 @@
 import type { Quote, Withheld } from '../model/quote.ts';
 import { WithheldChoice } from '../quote/withheld.ts';
 import { customerReason, type CustomerReason } from '../words/customer-reason.ts';
-import type { Speech } from '../words/figure.ts';
+import type { DisplayFormat } from '../words/figure.ts';
 
 /** What a customer is told about one choice that is not offered; the merchant's own words come first. */
-export const toldReason = (withheld: Withheld, speech: Speech): CustomerReason => {
+export const toldReason = (withheld: Withheld, display: DisplayFormat): CustomerReason => {
   if (withheld.message !== undefined) return { because: 'shop', why: withheld.message, help: '' };
   return withheld instanceof WithheldChoice
-    ? customerReason(withheld.say, withheld.name, speech)
+    ? customerReason(withheld.say, withheld.name, display)
     : { because: 'shop', why: withheld.text, help: '' };
 };
 
@@ -40,12 +40,12 @@ const ELSEWHERE: readonly string[] = ['outside-area', 'too-far'];
  */
 export const obstacles = (
   { choices, withheld }: Pick<Quote, 'choices' | 'withheld'>,
-  speech: Speech,
+  display: DisplayFormat,
 ): CustomerReason[] => {
   if (choices.length > 0) return [];
   const near = withheld.filter(({ code }) => !ELSEWHERE.includes(code));
   const apt = near.length > 0 ? near : withheld;
-  const reasons = apt.filter((one) => !isOutdone(one, apt)).map((one) => toldReason(one, speech));
+  const reasons = apt.filter((one) => !isOutdone(one, apt)).map((one) => toldReason(one, display));
   const once = reasons.filter(({ why }, at) => reasons.findIndex((other) => other.why === why) === at);
   const helped = once.filter(({ because, help }) => because !== 'shop' || help === '');
   return helped.length > 0 ? helped : once;

@@ -1,12 +1,12 @@
 import { volumeOf, type Container, type Filling, type Kind } from './cuboid.ts';
-import { fill, type Manner, type Work } from './fill.ts';
+import { fill, type PackingStrategy, type Work } from './fill.ts';
 import { seeded } from '../seeded.ts';
 
 /** How far a kind's favour goes from 1, either way. */
 const SWING = 0.5;
 
 /** Manners one after another: each preference plainly first, then both with kinds favoured this way and that. */
-export const manners = (kinds: number): (() => Manner) => {
+export const manners = (kinds: number): (() => PackingStrategy) => {
   const random = seeded(1);
   let made = 0;
   return () => {

@@ -3,17 +3,17 @@ import type { Box } from '../model/pack.ts';
 import type { BasketLine } from '../quote/basket.ts';
 import { makeKind, type Block, type Kind } from './cuboid.ts';
 import { intoBoxes, tooLarge, type BoxRun, type PackBox } from './into-boxes.ts';
-import type { Packed, ParcelRun, Lot } from './pack.ts';
+import type { Packed, ParcelRun, LineUnits } from './pack.ts';
 import type { Packing } from './packing.ts';
 import { inParts, sizeInParts, type Scale } from './scale.ts';
 
 /** A unit of a lot with what placing it needs. */
-interface SizedLot extends Lot {
+interface SizedLot extends LineUnits {
   kind: Kind;
 }
 
 /** Lines of the basket as kinds to place; every one has a size. */
-const sizedLots = (lots: readonly Lot[], lines: readonly BasketLine[], { size }: Scale): SizedLot[] =>
+const sizedLots = (lots: readonly LineUnits[], lines: readonly BasketLine[], { size }: Scale): SizedLot[] =>
   lots.flatMap((lot) => {
     const good = lines[lot.line]?.good;
     if (!good?.size) return [];
@@ -29,7 +29,7 @@ export interface PlacedBlock extends Omit<Block, 'kind'> {
 /** A block in millimetres, and the line of the basket it is of. */
 const placedBlock = (
   { kind, turn: [length, width, height], across, x, y, z }: Block,
-  lots: readonly Lot[],
+  lots: readonly LineUnits[],
   { size }: Scale,
 ): PlacedBlock => ({
   turn: [length / size, width / size, height / size],
@@ -37,7 +37,7 @@ const placedBlock = (
   x: x / size,
   y: y / size,
   z: z / size,
-  line: (lots[kind] as Lot).line,
+  line: (lots[kind] as LineUnits).line,
 });
 
 const runOf = (
@@ -65,7 +65,7 @@ const runOf = (
 };
 
 const fitsNone = (
-  { name, sku, weight: parts }: Lot,
+  { name, sku, weight: parts }: LineUnits,
   size: BasketLine['good']['size'],
   scale: Scale,
 ): Extract<Packed, { ok: false }> => ({
@@ -125,7 +125,7 @@ const goesIntoSome = (packing: Packing, good: Good, weight: number, scale: Scale
 
 /** The refusal for the first unit that goes into none of a plan's boxes; null where each goes into some. No unit is placed. */
 export const boxRefusal = (
-  lots: readonly Lot[],
+  lots: readonly LineUnits[],
   packing: Packing,
   lines: readonly BasketLine[],
   scale: Scale,
@@ -147,7 +147,7 @@ const packedAnew = (lots: readonly SizedLot[], packing: Packing, scale: Scale): 
 
 /** Lots in the boxes of a plan, each unit really placed; `does-not-pack` for a unit that goes into none. */
 export const packIntoBoxes = (
-  lots: readonly Lot[],
+  lots: readonly LineUnits[],
   packing: Packing,
   lines: readonly BasketLine[],
   scale: Scale,

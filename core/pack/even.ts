@@ -1,4 +1,4 @@
-import type { Lot, ParcelRun } from './pack.ts';
+import type { LineUnits, ParcelRun } from './pack.ts';
 
 interface Bin {
   index: number;
@@ -28,7 +28,7 @@ const sink = (heap: Bin[]): void => {
 };
 
 /** Each unit, the heaviest first, into the lightest of so many parcels. */
-const shareOut = (lots: readonly Lot[], count: number): Bin[] => {
+const shareOut = (lots: readonly LineUnits[], count: number): Bin[] => {
   const heap = Array.from({ length: count }, (_, index): Bin => ({ index, weight: 0, contents: new Map() }));
   for (const { line, quantity, weight } of lots) {
     for (let unit = 0; unit < quantity; unit += 1) {
@@ -52,7 +52,7 @@ const MOST_PER_PARCEL = 60;
  * Fewer parcels than this cannot do: for the whole weight, and for the units of which at most so many go
  * into one parcel.
  */
-const leastCount = (lots: readonly Lot[], most: number): number => {
+const leastCount = (lots: readonly LineUnits[], most: number): number => {
   const whole = lots.reduce((sum, { weight, quantity }) => sum + weight * quantity, 0);
   let least = Math.max(1, Math.ceil(whole / most));
   for (let together = 1; together <= MOST_PER_PARCEL; together += 1) {
@@ -70,7 +70,7 @@ const leastCount = (lots: readonly Lot[], most: number): number => {
  * unit into the lightest parcel, and one parcel more while any is over. No unit may be heavier than `most`.
  * Counts that cannot be enough whatever goes where are not tried.
  */
-export const spreadEvenly = (lots: readonly Lot[], most: number): ParcelRun[] => {
+export const spreadEvenly = (lots: readonly LineUnits[], most: number): ParcelRun[] => {
   if (lots.length === 0) return [];
   const falling = [...lots].sort((a, b) => b.weight - a.weight);
   for (let count = leastCount(lots, most); ; count += 1) {

@@ -7,7 +7,7 @@ export interface Work {
 }
 
 /** How a filling goes about it: what makes one block better than another, and how each kind is favoured. */
-export interface Manner {
+export interface PackingStrategy {
   /** `least-waste`: much volume, little that becomes too thin for anything; `best-fit`: close to the free space's sides. */
   prefers: 'least-waste' | 'best-fit';
   /** A factor for each kind, about 1. */
@@ -62,7 +62,7 @@ class Filler {
     private readonly kinds: readonly Kind[],
     private readonly counts: readonly number[],
     private readonly container: Container,
-    private readonly manner: Manner,
+    private readonly manner: PackingStrategy,
     private readonly work: Work,
   ) {
     this.left = [...counts];
@@ -176,6 +176,6 @@ export const fill = (
   kinds: readonly Kind[],
   counts: readonly number[],
   container: Container,
-  manner: Manner,
+  manner: PackingStrategy,
   work: Work,
 ): Filling => new Filler(kinds, counts, container, manner, work).fill();

@@ -1,7 +1,7 @@
 import { seeded } from '../seeded.ts';
 import { manners } from './best-filling.ts';
 import { goesInto, volumeOf, type Container, type Filling, type Kind } from './cuboid.ts';
-import { fill, type Manner, type Work } from './fill.ts';
+import { fill, type PackingStrategy, type Work } from './fill.ts';
 
 /** A box that goods may be packed into, and what using one costs. */
 export interface PackBox extends Container {
@@ -42,7 +42,7 @@ const timesIn = (counts: Counts, used: Counts): number =>
 /** One basket and the boxes there are, in order of their volume and then their cost. */
 class Packer {
   private readonly random = seeded(1);
-  private readonly next: () => Manner;
+  private readonly next: () => PackingStrategy;
   private readonly volumes: readonly number[];
   private readonly known = new Map<string, Filling | null>();
 

@@ -26,7 +26,7 @@ export interface ParcelRun {
 export type Packed = { ok: true; runs: ParcelRun[] } | { ok: false; refusal: Refusal };
 
 /** The units of one line that pack with others: their weight each in parts of the scale, 0 where the plan does not look at it. */
-export interface Lot {
+export interface LineUnits {
   line: number;
   quantity: number;
   weight: number;
@@ -37,14 +37,14 @@ export interface Lot {
 const empty = (): ParcelRun => ({ count: 1, weight: 0, units: 0, contents: [] });
 
 /** A parcel with so many units of a lot more in it. */
-const withUnits = (run: ParcelRun, count: number, lot: Lot, quantity: number): ParcelRun => ({
+const withUnits = (run: ParcelRun, count: number, lot: LineUnits, quantity: number): ParcelRun => ({
   count,
   weight: run.weight + lot.weight * quantity,
   units: run.units + quantity,
   contents: [...run.contents, { line: lot.line, quantity }],
 });
 
-const tooHeavy = ({ name, sku, weight }: Lot, most: number, scale: Scale): Packed => ({
+const tooHeavy = ({ name, sku, weight }: LineUnits, most: number, scale: Scale): Packed => ({
   ok: false,
   refusal: {
     code: 'does-not-pack',
@@ -54,7 +54,7 @@ const tooHeavy = ({ name, sku, weight }: Lot, most: number, scale: Scale): Packe
 });
 
 /** Puts units into parcels alike, the first filled before the next; gives the parcels and how many units are left. */
-const fillRun = (run: ParcelRun, lot: Lot, quantity: number, room: number): [ParcelRun[], number] => {
+const fillRun = (run: ParcelRun, lot: LineUnits, quantity: number, room: number): [ParcelRun[], number] => {
   if (room < 1) return [[run], quantity];
   const full = Math.min(run.count, Math.floor(quantity / room));
   const rest = quantity - full * room;
@@ -68,11 +68,11 @@ const fillRun = (run: ParcelRun, lot: Lot, quantity: number, room: number): [Par
   return [parts, partly > 0 ? 0 : rest];
 };
 
-const roomFor = (room: number, { weight, quantity }: Lot): number =>
+const roomFor = (room: number, { weight, quantity }: LineUnits): number =>
   weight === 0 ? quantity : Math.floor(room / weight);
 
 /** Units by falling weight, equals in line order, each into the first parcel that has room for it. */
-const byWeight = (lots: readonly Lot[], most: number, scale: Scale): Packed => {
+const byWeight = (lots: readonly LineUnits[], most: number, scale: Scale): Packed => {
   let runs: ParcelRun[] = [];
   for (const lot of [...lots].sort((a, b) => b.weight - a.weight)) {
     if (lot.weight > most) return tooHeavy(lot, most, scale);
@@ -91,7 +91,7 @@ const byWeight = (lots: readonly Lot[], most: number, scale: Scale): Packed => {
 };
 
 /** Units in line order, so many to a parcel. */
-const byCount = (lots: readonly Lot[], most: number): ParcelRun[] => {
+const byCount = (lots: readonly LineUnits[], most: number): ParcelRun[] => {
   const runs: ParcelRun[] = [];
   for (const lot of lots) {
     let left = lot.quantity;
@@ -107,7 +107,7 @@ const byCount = (lots: readonly Lot[], most: number): ParcelRun[] => {
   return runs;
 };
 
-const together = (lots: readonly Lot[]): ParcelRun[] =>
+const together = (lots: readonly LineUnits[]): ParcelRun[] =>
   lots.length === 0 ? [] : [lots.reduce((run, lot) => withUnits(run, 1, lot, lot.quantity), empty())];
 
 /** Beyond so many units, parcels of one weight are not sought: they are filled one after another. */
@@ -115,7 +115,7 @@ const MOST_SPREAD = 50_000;
 
 const spread = (
   packing: Packing,
-  lots: readonly Lot[],
+  lots: readonly LineUnits[],
   lines: readonly BasketLine[],
   scale: Scale,
 ): Packed => {
@@ -151,8 +151,8 @@ const unknownOf = (
 };
 
 interface Sorted {
-  together: Lot[];
-  alone: Lot[];
+  together: LineUnits[];
+  alone: LineUnits[];
 }
 
 const sortedLots = (
@@ -170,7 +170,7 @@ const sortedLots = (
     },
     alone: good.packsAlone === true,
   }));
-  const only = (alone: boolean): Lot[] => lots.filter((one) => one.alone === alone).map(({ lot }) => lot);
+  const only = (alone: boolean): LineUnits[] => lots.filter((one) => one.alone === alone).map(({ lot }) => lot);
   return { together: only(false), alone: only(true) };
 };
 

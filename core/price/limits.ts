@@ -2,20 +2,20 @@ import { roundedBound } from '../model/measured.ts';
 import type { LimitMeasure, Limits } from '../model/price.ts';
 import type { Source, WithheldCode } from '../model/quote.ts';
 import type { BasketLine, Known, Measures } from '../quote/basket.ts';
-import type { Say } from '../words/say.ts';
+import type { Message } from '../words/message.ts';
 
 /** The order in which limits are looked at; the first that fails withholds. */
 const ORDER: readonly LimitMeasure[] = ['weight', 'subtotal', 'units', 'volume', 'longestSide'];
 
 /** One limit that is set. */
-export interface SetLimit {
+export interface ActiveLimit {
   measure: LimitMeasure;
   min: number | undefined;
   max: number | undefined;
 }
 
 /** The limits that are set, in the order they are looked at. */
-export const setLimits = (limits: Limits | undefined): SetLimit[] =>
+export const activeLimits = (limits: Limits | undefined): ActiveLimit[] =>
   ORDER.flatMap((measure) => {
     const limit: { min?: number; max?: number } = limits?.[measure] ?? {};
     return limit.min === undefined && limit.max === undefined
@@ -25,7 +25,7 @@ export const setLimits = (limits: Limits | undefined): SetLimit[] =>
 
 export interface Refusal {
   code: WithheldCode;
-  say: Say;
+  say: Message;
   /** The rule at fault, where it is not the rate itself. */
   from?: Source;
   /** What the customer is told instead of the reason's own words. */
@@ -47,7 +47,7 @@ const measured = (measure: LimitMeasure, travels: Measures, subtotal: number): K
   return measure === 'units' ? travels.units : travels[measure];
 };
 
-const check = ({ measure, min, max }: SetLimit, value: number): Refusal | null => {
+const check = ({ measure, min, max }: ActiveLimit, value: number): Refusal | null => {
   if (min !== undefined && value < min) {
     return { code: 'below-limit', say: { code: 'below-limit', measure, value, limit: min } };
   }
@@ -59,7 +59,7 @@ const check = ({ measure, min, max }: SetLimit, value: number): Refusal | null =
 
 /** The first limit that a basket breaks, both ends included, or null. */
 export const limitRefusal = (
-  limits: readonly SetLimit[],
+  limits: readonly ActiveLimit[],
   travels: Measures,
   subtotal: number,
 ): Refusal | null => {

@@ -1,6 +1,6 @@
 import { roundedBound, roundedMeasure } from '../model/measured.ts';
 import type { Each, Measure, Step, StepsPrice } from '../model/price.ts';
-import type { Say } from '../words/say.ts';
+import type { Message } from '../words/message.ts';
 import { multiplyDivide, pointsOf } from './rounding.ts';
 
 /** Tiers with their steps in order of `from`; of steps with one `from`, the first listed stands. */
@@ -12,8 +12,8 @@ export interface SortedTiers {
 }
 
 export type Priced =
-  | { ok: true; amount: number; say: Extract<Say, { code: 'tier' }> }
-  | { ok: false; code: 'below-first-step' | 'above-last-step'; say: Say };
+  | { ok: true; amount: number; say: Extract<Message, { code: 'tier' }> }
+  | { ok: false; code: 'below-first-step' | 'above-last-step'; say: Message };
 
 /** The steps of a price in order, ready to be searched. */
 export const sortTiers = (price: StepsPrice): SortedTiers => {

@@ -15,20 +15,20 @@ import {
   percentFigure,
   sizeFigure,
   weightFigure,
-  type Speech,
+  type DisplayFormat,
 } from '../words/figure.ts';
 import { groupPhrase } from '../words/group-phrase.ts';
 import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../words/nearby-phrase.ts';
 import { namesOf } from '../words/names.ts';
 import { ratePhrase } from '../words/rate-phrase.ts';
-import type { Where } from '../audit/finding.ts';
+import type { RuleRef } from '../audit/finding.ts';
 import { fieldChanges, type FieldContext } from './field-changes.ts';
 import { rateChanges } from './rate-changes.ts';
 import { storeChanges } from './store-changes.ts';
 
 /** One change of a rule, in a sentence, with the rule. */
 export interface Change {
-  where: Where;
+  where: RuleRef;
   text: string;
 }
 
@@ -47,29 +47,29 @@ interface Named {
 
 /** Items that came, went and changed between two lists, and whether those in both stand in another order. */
 const listChanges = <T extends { id: string }>(
-  kind: Where['kind'],
+  kind: RuleRef['kind'],
   before: readonly T[],
   after: readonly T[],
-  say: { name: (item: T) => string; isNew?: (item: T) => string; changed: (was: T, is: T) => string[] },
+  texts: { name: (item: T) => string; isNew?: (item: T) => string; changed: (was: T, is: T) => string[] },
 ): Change[] => {
   const old = new Map(before.map((item) => [item.id, item]));
   const now = new Map(after.map((item) => [item.id, item]));
-  const at = (id: string): Where => ({ kind, id });
+  const at = (id: string): RuleRef => ({ kind, id });
   const come = after
     .filter(({ id }) => !old.has(id))
     .map((item) => ({
       where: at(item.id),
-      text: `${say.name(item)} is new${say.isNew ? `: ${say.isNew(item)}` : ''}.`,
+      text: `${texts.name(item)} is new${texts.isNew ? `: ${texts.isNew(item)}` : ''}.`,
     }));
   const gone = before
     .filter(({ id }) => !now.has(id))
-    .map((item) => ({ where: at(item.id), text: `${say.name(item)} is gone.` }));
+    .map((item) => ({ where: at(item.id), text: `${texts.name(item)} is gone.` }));
   const changed = after.flatMap((item) => {
     const was = old.get(item.id);
-    const words = was && !same(was, item) ? say.changed(was, item) : [];
+    const words = was && !same(was, item) ? texts.changed(was, item) : [];
     return words.length === 0
       ? []
-      : [{ where: at(item.id), text: `${say.name(item)}: ${words.join('; ')}.` }];
+      : [{ where: at(item.id), text: `${texts.name(item)}: ${words.join('; ')}.` }];
   });
   return [...come, ...gone, ...changed];
 };
@@ -80,7 +80,7 @@ const inOtherOrder = (before: readonly { id: string }[], after: readonly { id: s
   return !same(shared(before, after), shared(after, before));
 };
 
-const STORE: Where = { kind: 'store', id: 'store' };
+const STORE: RuleRef = { kind: 'store', id: 'store' };
 
 const orderChanges = (before: Book, after: Book): Change[] =>
   (['zones', 'services', 'adjustments'] as const).flatMap((list) =>
@@ -154,11 +154,11 @@ const adjustmentChanges = (old: Book, now: Book, naming: Naming): Change[] =>
     ],
   });
 
-const ruleChanges = (before: Side, after: Side, speech: Speech): Change[] => {
+const ruleChanges = (before: Side, after: Side, display: DisplayFormat): Change[] => {
   const [old, now] = [before.book, after.book];
-  const fields = fieldsWith({ book: now, speech });
+  const fields = fieldsWith({ book: now, display });
   const goods = new Map(after.catalogue.goods.map((good) => [good.sku, good]));
-  const naming: Naming = { book: now, goods, speech };
+  const naming: Naming = { book: now, goods, display };
   const nameOfRate =
     (book: Book) =>
     (rate: Book['rates'][number]): string =>
@@ -175,8 +175,8 @@ const ruleChanges = (before: Side, after: Side, speech: Speech): Change[] => {
     ...listChanges('service', old.services, now.services, { name: byName, changed: fields }),
     ...listChanges('rate', old.rates, now.rates, {
       name: nameOfRate(now),
-      isNew: (rate) => [ratePhrase(rate, speech).price, ...ratePhrase(rate, speech).notes].join(', '),
-      changed: (was, is) => rateChanges(was, is, { book: now, speech }),
+      isNew: (rate) => [ratePhrase(rate, display).price, ...ratePhrase(rate, display).notes].join(', '),
+      changed: (was, is) => rateChanges(was, is, { book: now, display }),
     }),
     ...adjustmentChanges(old, now, naming),
     ...listChanges('group', old.groups, now.groups, {
@@ -185,13 +185,13 @@ const ruleChanges = (before: Side, after: Side, speech: Speech): Change[] => {
         groupPhrase(was, old) === groupPhrase(is, now) ? fields(was, is) : [groupPhrase(is, now)],
     }),
     ...listChanges('location', old.locations, now.locations, { name: byName, changed: fields }),
-    ...nearbyChanges(old, now, speech),
+    ...nearbyChanges(old, now, display),
     ...listChanges('store', old.taxes, now.taxes, { name: byName, changed: fields }),
     ...listChanges('store', old.payments, now.payments, { name: byName, changed: fields }),
   ];
 };
 
-const coverageChanges = (was: Coverage, is: Coverage, speech: Speech): string[] => {
+const coverageChanges = (was: Coverage, is: Coverage, display: DisplayFormat): string[] => {
   if (was.kind === 'postal' && is.kind === 'postal' && was.country === is.country) {
     const regions = (covers: typeof was): Region[] => [{ country: covers.country, postal: covers.patterns }];
     return entryChanges(regions(was), regions(is), 'takes', 'no longer takes');
@@ -199,7 +199,7 @@ const coverageChanges = (was: Coverage, is: Coverage, speech: Speech): string[] 
   if (same(was, is)) return [];
   return is.kind === 'shape' && was.kind === 'shape'
     ? ['its shape changes']
-    : [`delivers ${coveragePhrase(is, speech)}, not ${coveragePhrase(was, speech)}`];
+    : [`delivers ${coveragePhrase(is, display)}, not ${coveragePhrase(was, display)}`];
 };
 
 const areaChanges = (was: DeliveryArea, is: DeliveryArea, context: FieldContext): string[] => {
@@ -207,7 +207,7 @@ const areaChanges = (was: DeliveryArea, is: DeliveryArea, context: FieldContext)
   const { active, covers, ...now } = is;
   return [
     ...(wasActive === active ? [] : [active ? 'is switched on' : 'is switched off']),
-    ...coverageChanges(wasCovers, covers, context.speech),
+    ...coverageChanges(wasCovers, covers, context.display),
     ...fieldChanges(old, now, context),
   ];
 };
@@ -222,20 +222,20 @@ const pickupChanges = (was: PickupPoint, is: PickupPoint, context: FieldContext)
 };
 
 /** What changed in local delivery and collection. */
-const nearbyChanges = (old: Book, now: Book, speech: Speech): Change[] => [
+const nearbyChanges = (old: Book, now: Book, display: DisplayFormat): Change[] => [
   ...listChanges('area', old.areas, now.areas, {
     name: byName,
-    isNew: (area) => `${coveragePhrase(area.covers, speech)}, ${areaPricePhrase(area, speech)}`,
-    changed: (was, is) => areaChanges(was, is, { book: now, speech }),
+    isNew: (area) => `${coveragePhrase(area.covers, display)}, ${areaPricePhrase(area, display)}`,
+    changed: (was, is) => areaChanges(was, is, { book: now, display }),
   }),
   ...listChanges('pickup', old.pickups, now.pickups, {
     name: byName,
-    isNew: (point) => pickupPhrase(point, speech),
-    changed: (was, is) => pickupChanges(was, is, { book: now, speech }),
+    isNew: (point) => pickupPhrase(point, display),
+    changed: (was, is) => pickupChanges(was, is, { book: now, display }),
   }),
 ];
 
-const boxPhrase = ({ inside, maxWeight }: Box, { units }: Speech): string =>
+const boxPhrase = ({ inside, maxWeight }: Box, { units }: DisplayFormat): string =>
   `${sizeFigure(inside, units)}, up to ${weightFigure(maxWeight, units)}`;
 
 const dutyRatePhrase = (rate: DutyRate, decimals: number): string =>
@@ -256,7 +256,7 @@ const dutyRateChanges = (was: readonly DutyRate[], is: readonly DutyRate[], deci
   return lines.length === 0 ? [] : [`Rates of duty: ${few(lines)}.`];
 };
 
-const dutyChanges = (was: DutyRules, is: DutyRules, { decimals }: Speech): Change[] => {
+const dutyChanges = (was: DutyRules, is: DutyRules, { decimals }: DisplayFormat): Change[] => {
   const where = { kind: 'duty', id: 'rules' } as const;
   const told = [
     ...(was.terms === is.terms ? [] : [`Import charges go ${is.terms}, not ${was.terms}.`]),
@@ -277,20 +277,20 @@ const dutyChanges = (was: DutyRules, is: DutyRules, { decimals }: Speech): Chang
 };
 
 /** What changed in the carrier accounts, the boxes and the import charges. */
-const carrierChanges = (old: Book, now: Book, speech: Speech): Change[] => [
+const carrierChanges = (old: Book, now: Book, display: DisplayFormat): Change[] => [
   ...listChanges('carrier', old.carriers, now.carriers, {
     name: byName,
-    changed: fieldsWith({ book: now, speech }),
+    changed: fieldsWith({ book: now, display }),
   }),
   ...listChanges('box', old.boxes, now.boxes, {
     name: byName,
-    isNew: (box) => boxPhrase(box, speech),
+    isNew: (box) => boxPhrase(box, display),
     changed: (was, is) =>
-      boxPhrase(was, speech) === boxPhrase(is, speech)
-        ? fieldChanges(was, is, { book: now, speech })
-        : [`${boxPhrase(was, speech)} becomes ${boxPhrase(is, speech)}`],
+      boxPhrase(was, display) === boxPhrase(is, display)
+        ? fieldChanges(was, is, { book: now, display })
+        : [`${boxPhrase(was, display)} becomes ${boxPhrase(is, display)}`],
   }),
-  ...dutyChanges(old.duties, now.duties, speech),
+  ...dutyChanges(old.duties, now.duties, display),
 ];
 
 const lineChange = (was: PostalRule, is: PostalRule): string => {
@@ -347,9 +347,9 @@ const longListChanges = (old: Book, now: Book): Change[] => [
   ...postalChanges(old.postalList, now.postalList),
 ];
 
-const goodChanges = (before: readonly Good[], after: readonly Good[], speech: Speech): Change[] => {
-  const { added, removed, changed } = goodsDifference(before, after, speech);
-  const at = (sku: string): Where => ({ kind: 'good', id: sku });
+const goodChanges = (before: readonly Good[], after: readonly Good[], display: DisplayFormat): Change[] => {
+  const { added, removed, changed } = goodsDifference(before, after, display);
+  const at = (sku: string): RuleRef => ({ kind: 'good', id: sku });
   return [
     ...added.map(({ sku, name }) => ({ where: at(sku), text: `${name} is a new good.` })),
     ...removed.map(({ sku, name }) => ({ where: at(sku), text: `${name} is no longer sold.` })),
@@ -363,18 +363,18 @@ const goodChanges = (before: readonly Good[], after: readonly Good[], speech: Sp
 /** What changed between two states of the shop, rule by rule, in sentences. */
 export const differences = (before: Side, after: Side): Change[] => {
   const { store } = after.book;
-  const speech: Speech = { decimals: currencyDecimals(store.currency), units: store.units };
+  const display: DisplayFormat = { decimals: currencyDecimals(store.currency), units: store.units };
   return [
-    ...storeChanges(before.book.store, store, { book: after.book, speech }).map((text) => ({
+    ...storeChanges(before.book.store, store, { book: after.book, display }).map((text) => ({
       where: STORE,
       text,
     })),
-    ...ruleChanges(before, after, speech),
-    ...carrierChanges(before.book, after.book, speech),
+    ...ruleChanges(before, after, display),
+    ...carrierChanges(before.book, after.book, display),
     ...longListChanges(before.book, after.book),
     ...orderChanges(before.book, after.book),
     ...(before.catalogue === after.catalogue
       ? []
-      : goodChanges(before.catalogue.goods, after.catalogue.goods, speech)),
+      : goodChanges(before.catalogue.goods, after.catalogue.goods, display)),
   ];
 };

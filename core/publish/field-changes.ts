@@ -4,7 +4,7 @@ import type { Region } from '../model/place.ts';
 import type { OpeningHours, Preparation, Timing } from '../model/time.ts';
 import type { PackPlan } from '../model/pack.ts';
 import { regionsText } from '../place/region-phrase.ts';
-import { distanceFigure, moneyFigure, percentFigure, weightFigure, type Speech } from '../words/figure.ts';
+import { distanceFigure, moneyFigure, percentFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
 import { namesOf } from '../words/names.ts';
 import { coveragePhrase, timingPhrase } from '../words/nearby-phrase.ts';
 import { hoursPhrase, packingPhrase, preparationPhrase } from '../words/plan-phrase.ts';
@@ -13,22 +13,22 @@ import { handlingWords, limitPhrases, pricePhrase, transitPhrase } from '../word
 /** What names and figures in a changed field mean. */
 export interface FieldContext {
   book: Book;
-  speech: Speech;
+  display: DisplayFormat;
 }
 
 type Figure = (value: never, context: FieldContext) => string;
 
-const money: Figure = (value: number, { speech }) => moneyFigure(value, speech.decimals);
-const weight: Figure = (value: number, { speech }) => weightFigure(value, speech.units);
-const distance: Figure = (value: number, { speech }) => distanceFigure(value, speech.units);
+const money: Figure = (value: number, { display }) => moneyFigure(value, display.decimals);
+const weight: Figure = (value: number, { display }) => weightFigure(value, display.units);
+const distance: Figure = (value: number, { display }) => distanceFigure(value, display.units);
 const points: Figure = (value: number) => percentFigure(value);
 const from =
   (list: 'locations' | 'carriers' | 'rateTables'): Figure =>
   (id: string, { book }) =>
     namesOf([id], book[list]).join();
 
-const fallback: Figure = (value: 'withhold' | { amount: number; name?: string }, { speech }) =>
-  value === 'withhold' ? 'nothing offered' : moneyFigure(value.amount, speech.decimals);
+const fallback: Figure = (value: 'withhold' | { amount: number; name?: string }, { display }) =>
+  value === 'withhold' ? 'nothing offered' : moneyFigure(value.amount, display.decimals);
 
 /** What a field is called where its own name does not say it, and how its value reads. */
 const FIELDS: Record<string, { name?: string; figure?: Figure }> = {
@@ -43,17 +43,17 @@ const FIELDS: Record<string, { name?: string; figure?: Figure }> = {
   },
   charge: { figure: money },
   closedDates: { name: 'closed dates' },
-  covers: { name: 'covers', figure: (covers: never, { speech }) => coveragePhrase(covers, speech) },
+  covers: { name: 'covers', figure: (covers: never, { display }) => coveragePhrase(covers, display) },
   credentials: { name: 'credentials' },
   cost: { figure: money },
   freeFrom: { name: 'free from', figure: money },
   handling: {
-    figure: (value: Handling, { speech }) => handlingWords(value, speech).join(' and ') || 'none',
+    figure: (value: Handling, { display }) => handlingWords(value, display).join(' and ') || 'none',
   },
   hours: { figure: (hours: OpeningHours[]) => hoursPhrase(hours) },
   insure: { name: 'insurance', figure: points },
   leastParcelWeight: { name: 'least weight of a parcel', figure: weight },
-  limits: { figure: (limits: Limits, { speech }) => limitPhrases(limits, speech).join(', ') || 'none' },
+  limits: { figure: (limits: Limits, { display }) => limitPhrases(limits, display).join(', ') || 'none' },
   locationId: { name: 'location', figure: from('locations') },
   maxDistance: { name: 'greatest distance', figure: distance },
   maxTotal: { name: 'greatest total', figure: money },
@@ -63,12 +63,12 @@ const FIELDS: Record<string, { name?: string; figure?: Figure }> = {
   onError: { name: 'when the carrier does not answer', figure: fallback },
   onNone: { name: 'when no service is offered', figure: fallback },
   override: { name: 'price in place of the carrier’s', figure: money },
-  packing: { figure: (plan: PackPlan, { speech, book }) => packingPhrase(plan, book.boxes, speech) },
+  packing: { figure: (plan: PackPlan, { display, book }) => packingPhrase(plan, book.boxes, display) },
   points: { name: 'percentage', figure: points },
   preparation: { figure: (preparation: Preparation) => preparationPhrase(preparation) },
   price: {
-    figure: (price: Price, { speech }) => {
-      const { price: figure, by } = pricePhrase(price, speech);
+    figure: (price: Price, { display }) => {
+      const { price: figure, by } = pricePhrase(price, display);
       return by === null ? figure : `${figure} ${by}`;
     },
   },

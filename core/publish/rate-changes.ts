@@ -1,20 +1,20 @@
 import type { Price, Step } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { fieldChanges, type FieldContext } from './field-changes.ts';
-import { measureFigure, moneyFigure, percentFigure, type Speech } from '../words/figure.ts';
+import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../words/figure.ts';
 import { ratePhrase } from '../words/rate-phrase.ts';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 type Tiers = Extract<Price, { kind: 'steps' }>;
 
-const stepChanges = (before: Tiers, after: Tiers, speech: Speech): string[] => {
-  const at = (from: number): string => `from ${measureFigure(after.basis, from, speech)}`;
-  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
+const stepChanges = (before: Tiers, after: Tiers, display: DisplayFormat): string[] => {
+  const at = (from: number): string => `from ${measureFigure(after.basis, from, display)}`;
+  const money = (amount: number): string => moneyFigure(amount, display.decimals);
   const above = ({ each, percent }: Step): string => {
     const parts = [
       ...(each
-        ? [`${money(each.amount)} more for each ${measureFigure(after.basis, each.size, speech)}`]
+        ? [`${money(each.amount)} more for each ${measureFigure(after.basis, each.size, display)}`]
         : []),
       ...(percent ? [`${percentFigure(percent)} more`] : []),
     ];
@@ -39,19 +39,19 @@ const stepChanges = (before: Tiers, after: Tiers, speech: Speech): string[] => {
       : [
           after.until === undefined
             ? 'the steps no longer end'
-            : `the steps end before ${measureFigure(after.basis, after.until, speech)}`,
+            : `the steps end before ${measureFigure(after.basis, after.until, display)}`,
         ];
   return [...changed, ...gone, ...until];
 };
 
 const priceChanges = (before: Rate, after: Rate, context: FieldContext): string[] => {
-  const { speech } = context;
+  const { display } = context;
   if (same(before.price, after.price)) return [];
   const [was, is] = [before.price, after.price];
   if (was.kind === 'steps' && is.kind === 'steps' && was.basis === is.basis && was.per === is.per)
-    return stepChanges(was, is, speech);
+    return stepChanges(was, is, display);
   const words = (rate: Rate): string => {
-    const { price, notes } = ratePhrase(rate, speech);
+    const { price, notes } = ratePhrase(rate, display);
     const by = notes[0] !== undefined && /^(by|a|then) /.test(notes[0]) ? ` ${notes[0]}` : '';
     return `${price}${by}`;
   };
@@ -66,8 +66,8 @@ const priceChanges = (before: Rate, after: Rate, context: FieldContext): string[
 };
 
 /** What else a rate says in its phrase: what is no longer so, and what is now. */
-const noteChanges = (before: Rate, after: Rate, speech: Speech): string[] => {
-  const notes = (rate: Rate): string[] => ratePhrase({ ...rate, price: after.price }, speech).notes;
+const noteChanges = (before: Rate, after: Rate, display: DisplayFormat): string[] => {
+  const notes = (rate: Rate): string[] => ratePhrase({ ...rate, price: after.price }, display).notes;
   const [was, is] = [notes(before), notes(after)];
   const gone = was.filter((words) => !is.includes(words));
   const come = is.filter((words) => !was.includes(words));
@@ -81,7 +81,7 @@ const noteChanges = (before: Rate, after: Rate, speech: Speech): string[] => {
 export const rateChanges = (before: Rate, after: Rate, context: FieldContext): string[] => [
   ...(before.active === after.active ? [] : [after.active ? 'is switched on' : 'is switched off']),
   ...priceChanges(before, after, context),
-  ...noteChanges(before, after, context.speech),
+  ...noteChanges(before, after, context.display),
   ...(same(before.channels, after.channels)
     ? []
     : [after.channels ? `only for ${after.channels.join(', ')}` : 'for every channel']),

@@ -2,7 +2,7 @@ import type { Region } from '../model/place.ts';
 import type { Store } from '../model/store.ts';
 import { regionsText } from '../place/region-phrase.ts';
 import { fieldChanges, type FieldContext } from './field-changes.ts';
-import { moneyFigure, weightFigure, type Speech } from '../words/figure.ts';
+import { moneyFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
 
 /** What each field of the store is called. */
 const NAMES: Record<keyof Store, string> = {
@@ -23,12 +23,12 @@ const NAMES: Record<keyof Store, string> = {
   choiceOrder: 'the order of choices',
 };
 
-const wordsOf = (field: keyof Store, value: unknown, speech: Speech): string | null => {
+const wordsOf = (field: keyof Store, value: unknown, display: DisplayFormat): string | null => {
   if (value === undefined) return 'none';
-  if (field === 'defaultWeight') return weightFigure(value as number, speech.units);
+  if (field === 'defaultWeight') return weightFigure(value as number, display.units);
   if (field === 'rounding') {
     const rounding = value as Store['rounding'];
-    return rounding === 'none' ? 'none' : `to ${moneyFigure(rounding.to, speech.decimals)}, ${rounding.mode}`;
+    return rounding === 'none' ? 'none' : `to ${moneyFigure(rounding.to, display.decimals)}, ${rounding.mode}`;
   }
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   return typeof value === 'string' || typeof value === 'number' ? String(value) : null;
@@ -79,7 +79,7 @@ export const storeChanges = (before: Store, after: Store, context: FieldContext)
       return sellsToChanges(before.sellsTo, after.sellsTo).map(
         (words) => `The store, where it sells: ${words}.`,
       );
-    const [old, now] = [wordsOf(field, was, context.speech), wordsOf(field, is, context.speech)];
+    const [old, now] = [wordsOf(field, was, context.display), wordsOf(field, is, context.display)];
     return old === null || now === null
       ? fieldChanges({ [field]: was }, { [field]: is }, context).map((words) => `The store, ${words}.`)
       : [`The store, ${NAMES[field]}: ${old} becomes ${now}.`];

@@ -3,7 +3,7 @@ import type { Source } from '../model/quote.ts';
 import type { DutyRules } from '../model/tax.ts';
 import type { Refusal } from '../price/limits.ts';
 import { pointsOf } from '../price/rounding.ts';
-import { allHold, compileCondition, namesGood, type Circumstances, type Test } from './conditions.ts';
+import { allHold, compileCondition, namesGood, type LocatedOrder, type Test } from './conditions.ts';
 import type { Ledger } from './ledger.ts';
 import { countOf } from './pricing.ts';
 
@@ -49,7 +49,7 @@ export const isFor = ({ to }: Adjustment, subject: Subject): boolean =>
 type Add = Extract<Effect, { do: 'add' }>;
 
 /** How many times an amount is added: of the goods that are named, those charged for. */
-const countAdded = ({ per, goods }: Add, { basket, parcels }: Circumstances): number | Refusal => {
+const countAdded = ({ per, goods }: Add, { basket, parcels }: LocatedOrder): number | Refusal => {
   if (!goods) return countOf(per, { basket, parcels });
   const named = basket.chargeable.map(({ good }) => namesGood(goods, good));
   const lines = basket.chargeable.filter((_, at) => named[at]);
@@ -72,7 +72,7 @@ const within = (
 const apply = (
   ledger: Ledger,
   { adjustment: { name, effect, last }, source }: CompiledAdjustment,
-  order: Circumstances,
+  order: LocatedOrder,
 ): Refusal | null => {
   const { running } = ledger;
   const add = (change: number, count = 1, of = 0): void =>
@@ -129,7 +129,7 @@ export const adjust = (
   ledger: Ledger,
   adjustments: readonly CompiledAdjustment[],
   subject: Subject,
-  order: Circumstances,
+  order: LocatedOrder,
 ): Adjusted => {
   let free = false;
   let terms: DutyRules['terms'] | undefined;

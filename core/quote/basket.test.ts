@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Good } from '../model/good.ts';
 import { makeGood, makeRequest } from '../testing/book.ts';
-import { limitRefusal, setLimits } from '../price/limits.ts';
+import { limitRefusal, activeLimits } from '../price/limits.ts';
 import { measureBasket } from './basket.ts';
 
 const goodsOf = (...goods: Good[]): Map<string, Good> => new Map(goods.map((good) => [good.sku, good]));
@@ -83,8 +83,8 @@ describe('a basket', () => {
 
 describe('limits', () => {
   const { travels } = basketOf({ lines: [{ sku: 'pot', quantity: 2 }] });
-  const refusal = (limits: Parameters<typeof setLimits>[0], subtotal = 5_000) =>
-    limitRefusal(setLimits(limits), travels, subtotal)?.say;
+  const refusal = (limits: Parameters<typeof activeLimits>[0], subtotal = 5_000) =>
+    limitRefusal(activeLimits(limits), travels, subtotal)?.say;
 
   test('include both ends', () => {
     expect(
@@ -108,20 +108,20 @@ describe('limits', () => {
   });
 
   test('that are empty are none', () => {
-    expect(setLimits({ weight: {}, longestSide: {} })).toEqual([]);
-    expect(setLimits(undefined)).toEqual([]);
+    expect(activeLimits({ weight: {}, longestSide: {} })).toEqual([]);
+    expect(activeLimits(undefined)).toEqual([]);
   });
 
   test('that need what is not known refuse by naming it', () => {
     const urn = basketOf({ lines: [{ sku: 'urn', quantity: 1 }] }).travels;
-    expect(limitRefusal(setLimits({ weight: { max: 1 } }), urn, 0)).toMatchObject({
+    expect(limitRefusal(activeLimits({ weight: { max: 1 } }), urn, 0)).toMatchObject({
       code: 'weight-unknown',
       from: { kind: 'good', id: 'urn' },
     });
-    expect(limitRefusal(setLimits({ volume: { max: 1 } }), urn, 0)).toMatchObject({
+    expect(limitRefusal(activeLimits({ volume: { max: 1 } }), urn, 0)).toMatchObject({
       code: 'size-unknown',
       from: { kind: 'good', id: 'urn' },
     });
-    expect(limitRefusal(setLimits({ units: { max: 1 } }), urn, 0)).toBeNull();
+    expect(limitRefusal(activeLimits({ units: { max: 1 } }), urn, 0)).toBeNull();
   });
 });

@@ -5,7 +5,7 @@ import { pointsOf } from '../price/rounding.ts';
 import { unknownRefusal, type Refusal } from '../price/limits.ts';
 import type { CompiledAccount } from './account.ts';
 import type { Answers } from './answers.ts';
-import { distanceFrom } from './asked.ts';
+import { distanceFrom } from './order-context.ts';
 import { carrierOutcome, type CarrierOffer, type CarrierOutcome } from './carrier-offers.ts';
 import { chargeBy } from './charge.ts';
 import type { CompiledRate, CompiledService } from './compile.ts';

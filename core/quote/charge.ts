@@ -8,7 +8,7 @@ import { pointsOf, toMultiple } from '../price/rounding.ts';
 import { adjust, type Subject } from './adjust.ts';
 import type { Basket } from './basket.ts';
 import type { CompiledRate } from './compile.ts';
-import type { Circumstances } from './conditions.ts';
+import type { LocatedOrder } from './conditions.ts';
 import { Ledger } from './ledger.ts';
 import { addPrice, countOf } from './pricing.ts';
 
@@ -27,7 +27,7 @@ const addHandling = (
   ledger: Ledger,
   whose: 'rate' | 'store',
   handling: Handling | undefined,
-  order: Circumstances,
+  order: LocatedOrder,
   from: Source,
 ): Refusal | null => {
   if (!handling) return null;
@@ -103,13 +103,13 @@ const lower = (a: number | undefined, b: number | undefined): number | undefined
  */
 export const chargeBy = (
   { rate, source: from }: CompiledRate,
-  order: Circumstances,
+  order: LocatedOrder,
   price: PriceStep,
   own: OwnTerms = {},
 ): Charged => {
   const { basket, compiled } = order;
   const { store } = compiled.book;
-  const ledger = new Ledger(compiled.speech);
+  const ledger = new Ledger(compiled.display);
   const unpriced = price(ledger);
   if (unpriced) return { ok: false, refusal: unpriced };
   addGoodsFees(ledger, basket);
@@ -138,5 +138,5 @@ const subjectOf = ({ serviceId, zoneId }: Rate, { code }: OwnTerms): Subject =>
     : { kind: 'shipping', serviceId, zoneId, carrierCode: code };
 
 /** The charge of a rate that prices by itself. */
-export const chargeOf = (rate: CompiledRate, order: Circumstances): Charged =>
+export const chargeOf = (rate: CompiledRate, order: LocatedOrder): Charged =>
   chargeBy(rate, order, (ledger) => addPrice(ledger, rate, order, rate.source));

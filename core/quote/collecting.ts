@@ -3,9 +3,9 @@ import { taxesAt } from '../duty/tax.ts';
 import { limitRefusal, type Refusal } from '../price/limits.ts';
 import { adjust } from './adjust.ts';
 import type { Answers } from './answers.ts';
-import { distanceFrom } from './asked.ts';
+import { distanceFrom } from './order-context.ts';
 import { addNotBelowZero, addRounding } from './charge.ts';
-import type { Circumstances } from './conditions.ts';
+import type { LocatedOrder } from './conditions.ts';
 import { nearbyRefusal } from './groups.ts';
 import { Ledger } from './ledger.ts';
 import { notSoldThere } from './reach.ts';
@@ -23,7 +23,7 @@ const withhold = (
 ): void => {
   const tell = TOLD.includes(code);
   answers.withheld.push(
-    new WithheldChoice(point.id, 'pickup', point.name, code, from, say, compiled.speech, tell),
+    new WithheldChoice(point.id, 'pickup', point.name, code, from, say, compiled.display, tell),
   );
 };
 
@@ -60,10 +60,10 @@ const pointRefusal = (
 /** What collecting costs: the point's charge, adjustments, the store's rounding; not below 0. */
 const chargeOf = (
   { point, source }: CompiledPickup,
-  order: Circumstances,
+  order: LocatedOrder,
 ): { ok: true; ledger: Ledger } | { ok: false; refusal: Refusal } => {
-  const { adjustments, book, speech } = order.compiled;
-  const ledger = new Ledger(speech);
+  const { adjustments, book, display } = order.compiled;
+  const ledger = new Ledger(display);
   if (order.basket.chargeable.length === 0) ledger.add('price', 0, source, { code: 'goes-free' });
   else ledger.add('price', point.charge, source, { code: 'pickup-charge', amount: point.charge });
   const adjusted = adjust(ledger, adjustments, { kind: 'pickup', pickupId: point.id }, order);

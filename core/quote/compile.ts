@@ -12,23 +12,23 @@ import { indexAreas, type AreaIndex } from '../place/area-index.ts';
 import { indexPostalList, type PostalIndex } from '../place/postal-list.ts';
 import { indexSellsTo, indexZones, type SellsToIndex, type ZoneIndex } from '../place/reach.ts';
 import { packingOf, type Packing } from '../pack/packing.ts';
-import { setLimits, type SetLimit } from '../price/limits.ts';
+import { activeLimits, type ActiveLimit } from '../price/limits.ts';
 import { sortTiers, type SortedTiers } from '../price/tiers.ts';
 import { departuresFrom, type Departure } from '../time/arrival.ts';
 import { makeClock, type Clock } from '../time/clock.ts';
 import { kept } from '../time/kept.ts';
 import type { CompiledAccount } from './account.ts';
 import { compileAdjustment, type CompiledAdjustment } from './adjust.ts';
-import { keptFor } from './kept-for.ts';
+import { memoizeByObject } from './memoize-by-object.ts';
 import { compileArea, compilePickup, type CompiledArea, type CompiledPickup } from './nearby.ts';
 import { indexGroups, type GroupIndex } from './groups.ts';
-import { currencyDecimals, type Speech } from '../words/figure.ts';
+import { currencyDecimals, type DisplayFormat } from '../words/figure.ts';
 
 /** A rate with its limits and steps in order. */
 export interface CompiledRate {
   rate: Rate;
   source: Source;
-  limits: readonly SetLimit[];
+  limits: readonly ActiveLimit[];
   tiers: SortedTiers | null;
 }
 
@@ -44,7 +44,7 @@ export type Ask = (questions: readonly CarrierQuestion[]) => readonly CarrierAns
 /** A book and a catalogue made ready for many quotes. */
 export interface CompiledBook {
   book: Book;
-  speech: Speech;
+  display: DisplayFormat;
   goods: ReadonlyMap<string, Good>;
   sellsTo: SellsToIndex;
   zones: ZoneIndex;
@@ -76,26 +76,26 @@ const decimalsOf = (currency: string): number => {
   return decimals;
 };
 
-const speechOf = keptFor(({ currency, units }: Book['store']): Speech => ({
+const displayFormatOf = memoizeByObject(({ currency, units }: Book['store']): DisplayFormat => ({
   decimals: decimalsOf(currency),
   units,
 }));
-const goodsBySku = keptFor((goods: readonly Good[]) => new Map(goods.map((good) => [good.sku, good])));
-const sellsToOf = keptFor(indexSellsTo);
-const zonesOf = keptFor(indexZones);
-const taxesOf = keptFor(indexTaxes);
-const dutiesOf = keptFor(indexDuties);
-const groupsOf = keptFor(indexGroups);
-const postalListOf = keptFor(indexPostalList);
-const tablesOf = keptFor((tables: Book['rateTables']) => new Map(tables.map((table) => [table.id, table])));
-const adjustmentOf = keptFor(compileAdjustment);
-const adjustmentsOf = keptFor((adjustments: Book['adjustments']) =>
+const goodsBySku = memoizeByObject((goods: readonly Good[]) => new Map(goods.map((good) => [good.sku, good])));
+const sellsToOf = memoizeByObject(indexSellsTo);
+const zonesOf = memoizeByObject(indexZones);
+const taxesOf = memoizeByObject(indexTaxes);
+const dutiesOf = memoizeByObject(indexDuties);
+const groupsOf = memoizeByObject(indexGroups);
+const postalListOf = memoizeByObject(indexPostalList);
+const tablesOf = memoizeByObject((tables: Book['rateTables']) => new Map(tables.map((table) => [table.id, table])));
+const adjustmentOf = memoizeByObject(compileAdjustment);
+const adjustmentsOf = memoizeByObject((adjustments: Book['adjustments']) =>
   adjustments.filter(({ active }) => active).map(adjustmentOf),
 );
-const rateOf = keptFor((rate: Rate): CompiledRate => ({
+const rateOf = memoizeByObject((rate: Rate): CompiledRate => ({
   rate,
   source: { kind: 'rate', id: rate.id },
-  limits: setLimits(rate.limits),
+  limits: activeLimits(rate.limits),
   tiers: rate.price.kind === 'steps' ? sortTiers(rate.price) : null,
 }));
 
@@ -113,7 +113,7 @@ const clockOf = (zone: string): Clock => {
 };
 
 /** The departures of one location, kept for each zone of time it was asked in. */
-const departuresOf = keptFor((location: Book['locations'][number]) => {
+const departuresOf = memoizeByObject((location: Book['locations'][number]) => {
   const byZone = new Map<string, Departure>();
   return (clock: Clock): Departure => {
     const known = byZone.get(clock.zone) ?? departuresFrom(location, clock);
@@ -126,7 +126,7 @@ const departuresOf = keptFor((location: Book['locations'][number]) => {
 const atLocation = <P extends { locationId: string }, C>(
   work: (part: P, location: Location, clock: Clock) => C,
 ): ((parts: readonly P[], locations: readonly Location[], clock: Clock) => C[]) => {
-  const known = keptFor((_part: P) => new Map<string, { location: Location; made: C }>());
+  const known = memoizeByObject((_part: P) => new Map<string, { location: Location; made: C }>());
   const make = (part: P, location: Location, clock: Clock): C => {
     const found = known(part).get(clock.zone);
     if (found?.location === location) return found.made;
@@ -143,13 +143,13 @@ const atLocation = <P extends { locationId: string }, C>(
 
 const areasOf = atLocation(compileArea);
 const pickupsOf = atLocation(compilePickup);
-const areaIndexOf = keptFor((areas: Book['areas']) =>
-  keptFor((locations: Book['locations']) => indexAreas(areas, locations)),
+const areaIndexOf = memoizeByObject((areas: Book['areas']) =>
+  memoizeByObject((locations: Book['locations']) => indexAreas(areas, locations)),
 );
 
 /** The packing of a plan with the boxes of a book, kept with all that was packed by it. */
-const packingsOf = keptFor((boxes: Book['boxes']) =>
-  keptFor((plan: PackPlan) =>
+const packingsOf = memoizeByObject((boxes: Book['boxes']) =>
+  memoizeByObject((plan: PackPlan) =>
     kept((carrier) => packingOf(plan, boxes, carrier === '' ? undefined : carrier)),
   ),
 );
@@ -184,7 +184,7 @@ export const compile = (
   const first = book.locations[0];
   return {
     book,
-    speech: speechOf(book.store),
+    display: displayFormatOf(book.store),
     goods: goodsBySku(catalogue.goods),
     sellsTo: sellsToOf(book.store.sellsTo),
     zones: zonesOf(book.zones),

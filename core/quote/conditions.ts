@@ -4,16 +4,16 @@ import type { Good } from '../model/good.ts';
 import { buildPlaceIndex, holdsPlace } from '../place/place-index.ts';
 import { unknownRefusal, type Refusal } from '../price/limits.ts';
 import { dateOf, weekdayOf } from '../time/calendar.ts';
-import type { Asked } from './asked.ts';
+import type { OrderContext } from './order-context.ts';
 import { placedDay } from './placed-day.ts';
 
 /** An order, and how far it goes from the location that its choice leaves from. */
-export interface Circumstances extends Asked {
+export interface LocatedOrder extends OrderContext {
   distance: number | null;
 }
 
 /** Whether a condition holds; a refusal where it turns on a weight or size that is not known. */
-export type Test = (order: Circumstances) => boolean | Refusal;
+export type Test = (order: LocatedOrder) => boolean | Refusal;
 
 type Of<T extends Condition['test']> = Extract<Condition, { test: T }>;
 
@@ -94,7 +94,7 @@ export const compileCondition = (condition: Condition): Test => {
 };
 
 /** Whether all conditions hold; a refusal where all that can be judged hold and one turns on an unknown figure. */
-export const allHold = (tests: readonly Test[], order: Circumstances): boolean | Refusal => {
+export const allHold = (tests: readonly Test[], order: LocatedOrder): boolean | Refusal => {
   let refusal: Refusal | null = null;
   for (const test of tests) {
     const held = test(order);

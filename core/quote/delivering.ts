@@ -2,9 +2,9 @@ import { metresOutside, type AreaFound } from '../place/area-index.ts';
 import { limitRefusal, type Refusal } from '../price/limits.ts';
 import { adjust, type Adjusted } from './adjust.ts';
 import type { Answers } from './answers.ts';
-import { distanceFrom } from './asked.ts';
+import { distanceFrom } from './order-context.ts';
 import { addGoodsFees, addNotBelowZero, addRounding } from './charge.ts';
-import type { Circumstances } from './conditions.ts';
+import type { LocatedOrder } from './conditions.ts';
 import { nearbyRefusal } from './groups.ts';
 import { Ledger } from './ledger.ts';
 import {
@@ -29,7 +29,7 @@ const withhold = (
   answers: Answers,
 ): void => {
   const tell = TOLD.includes(code);
-  answers.withheld.push(new WithheldChoice(id, 'delivery', name, code, from, say, compiled.speech, tell));
+  answers.withheld.push(new WithheldChoice(id, 'delivery', name, code, from, say, compiled.display, tell));
 };
 
 /** The refusal for a destination that an area does not take: outside it, or another of its location's takes it. */
@@ -95,11 +95,11 @@ const shortOf = ({ running }: Ledger, freeFrom: number | undefined, subtotal: nu
  * The charge of one method in minor units: the area's price and what the method adds, goods' fees, adjustments,
  * free-from, the service fee, the store's rounding. `short` is how much more in the basket would make it free.
  */
-const chargeOf = (compiled: CompiledArea, { method }: CompiledMethod, order: Circumstances): Charged => {
+const chargeOf = (compiled: CompiledArea, { method }: CompiledMethod, order: LocatedOrder): Charged => {
   const { area, tiers, source } = compiled;
   const { basket } = order;
-  const { adjustments, book, speech } = order.compiled;
-  const ledger = new Ledger(speech);
+  const { adjustments, book, display } = order.compiled;
+  const ledger = new Ledger(display);
   if (area.price.kind === 'carrier' && basket.chargeable.length > 0)
     return {
       ok: false,

@@ -2,7 +2,7 @@ import type { AnyNoneSome, HandlingGroup } from '../model/good.ts';
 import type { Zone } from '../model/place.ts';
 import type { Service } from '../model/rate.ts';
 import type { Refusal } from '../price/limits.ts';
-import type { Say } from '../words/say.ts';
+import type { Message } from '../words/message.ts';
 import type { BasketLine } from './basket.ts';
 
 /** The handling groups by id. */
@@ -42,7 +42,7 @@ const firstBarred = <T>(
   return null;
 };
 
-type NotAllowed = Extract<Say, { code: 'goods-not-allowed' }>;
+type NotAllowed = Extract<Message, { code: 'goods-not-allowed' }>;
 
 const notAllowed = (
   group: HandlingGroup,

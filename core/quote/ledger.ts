@@ -1,6 +1,6 @@
 import type { Source, WorkingLine } from '../model/quote.ts';
-import type { Speech } from '../words/figure.ts';
-import type { Say } from '../words/say.ts';
+import type { DisplayFormat } from '../words/figure.ts';
+import type { Message } from '../words/message.ts';
 import { sentence } from '../words/sentence.ts';
 
 /** One line of a working; its words are made when they are read. */
@@ -10,12 +10,12 @@ export class LedgerLine implements WorkingLine {
     readonly change: number,
     readonly running: number,
     readonly from: Source,
-    readonly say: Say,
-    private readonly speech: Speech,
+    readonly say: Message,
+    private readonly display: DisplayFormat,
   ) {}
 
   get text(): string {
-    return sentence(this.say, this.speech);
+    return sentence(this.say, this.display);
   }
 
   toJSON(): WorkingLine {
@@ -29,10 +29,10 @@ export class Ledger {
   readonly lines: LedgerLine[] = [];
   running = 0;
 
-  constructor(private readonly speech: Speech) {}
+  constructor(private readonly display: DisplayFormat) {}
 
-  add(step: WorkingLine['step'], change: number, from: Source, say: Say): void {
+  add(step: WorkingLine['step'], change: number, from: Source, say: Message): void {
     this.running += change;
-    this.lines.push(new LedgerLine(step, change, this.running, from, say, this.speech));
+    this.lines.push(new LedgerLine(step, change, this.running, from, say, this.display));
   }
 }

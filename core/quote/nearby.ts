@@ -4,7 +4,7 @@ import type { Location } from '../model/location.ts';
 import type { Choice, Source } from '../model/quote.ts';
 import type { TaxRate } from '../model/tax.ts';
 import { placeOf, type Place } from '../place/place.ts';
-import { setLimits, type Refusal, type SetLimit } from '../price/limits.ts';
+import { activeLimits, type Refusal, type ActiveLimit } from '../price/limits.ts';
 import { sortTiers, type SortedTiers } from '../price/tiers.ts';
 import type { Clock } from '../time/clock.ts';
 import { timePlan, type TimePlan, type Times } from '../time/times.ts';
@@ -15,7 +15,7 @@ export interface CompiledMethod {
   method: DeliveryMethod;
   /** 'area:method'. */
   id: string;
-  limits: readonly SetLimit[];
+  limits: readonly ActiveLimit[];
   times: TimePlan;
 }
 
@@ -25,7 +25,7 @@ export interface CompiledArea {
   /** Where it leaves from, closed on the area's own dates too. */
   location: Location;
   source: Source;
-  limits: readonly SetLimit[];
+  limits: readonly ActiveLimit[];
   tiers: SortedTiers | null;
   methods: readonly CompiledMethod[];
 }
@@ -38,7 +38,7 @@ export interface CompiledPickup {
   /** Where orders are collected, for the taxes on what collecting costs. */
   place: Place;
   source: Source;
-  limits: readonly SetLimit[];
+  limits: readonly ActiveLimit[];
   times: TimePlan;
 }
 
@@ -55,12 +55,12 @@ export const compileArea = (area: DeliveryArea, at: Location, clock: Clock): Com
     area,
     location,
     source: { kind: 'area', id: area.id },
-    limits: setLimits(area.limits),
+    limits: activeLimits(area.limits),
     tiers: area.price.kind === 'steps' ? sortTiers(area.price) : null,
     methods: area.methods.map((method) => ({
       method,
       id: `${area.id}:${method.id}`,
-      limits: setLimits(method.limits),
+      limits: activeLimits(method.limits),
       times: timePlan(location, area.preparation, method.timing, clock, method.withinDays),
     })),
   };
@@ -74,7 +74,7 @@ export const compilePickup = (point: PickupPoint, at: Location, clock: Clock): C
     location,
     place: placeOf(location.address),
     source: { kind: 'pickup', id: point.id },
-    limits: setLimits(point.limits),
+    limits: activeLimits(point.limits),
     times: timePlan(location, point.preparation, point.timing, clock),
   };
 };

@@ -7,8 +7,8 @@ import { pointsOf } from '../price/rounding.ts';
 import { findTableRow, indexTable, tablePlaceName } from '../price/table.ts';
 import { eachAmount, priceByTiers, type SortedTiers } from '../price/tiers.ts';
 import type { Basket, BasketLine } from './basket.ts';
-import { keptFor } from './kept-for.ts';
-import type { Circumstances } from './conditions.ts';
+import { memoizeByObject } from './memoize-by-object.ts';
+import type { LocatedOrder } from './conditions.ts';
 import type { Ledger } from './ledger.ts';
 
 type Flat = Extract<Price, { kind: 'flat' }>;
@@ -19,14 +19,14 @@ type Per = Flat['per'];
 /** How many of `per` there are among the goods charged for, or why that cannot be said. */
 export const countOf = (
   per: Per,
-  { basket, parcels }: Pick<Circumstances, 'basket' | 'parcels'>,
+  { basket, parcels }: Pick<LocatedOrder, 'basket' | 'parcels'>,
 ): number | Refusal => {
   if (per === 'order') return 1;
   if (per === 'parcel') return parcels.count();
   return per === 'unit' ? basket.charged.units : basket.chargeable.length;
 };
 
-const addFlat = (ledger: Ledger, price: Flat, order: Circumstances, from: Source): Refusal | null => {
+const addFlat = (ledger: Ledger, price: Flat, order: LocatedOrder, from: Source): Refusal | null => {
   const { amount, per, first } = price;
   if (per === 'order') {
     ledger.add('price', first ?? amount, from, { code: 'flat', amount: first ?? amount });
@@ -39,7 +39,7 @@ const addFlat = (ledger: Ledger, price: Flat, order: Circumstances, from: Source
   return null;
 };
 
-const measureOf = (basis: Measure, { basket, distance }: Circumstances): number | Refusal => {
+const measureOf = (basis: Measure, { basket, distance }: LocatedOrder): number | Refusal => {
   if (basis === 'subtotal') return basket.subtotal;
   if (basis === 'units') return basket.charged.units;
   if (basis === 'distance')
@@ -48,7 +48,7 @@ const measureOf = (basis: Measure, { basket, distance }: Circumstances): number 
   return known.unknown.length > 0 ? unknownRefusal(basis, known) : known.value;
 };
 
-const addTiers = (ledger: Ledger, tiers: SortedTiers, order: Circumstances, from: Source): Refusal | null => {
+const addTiers = (ledger: Ledger, tiers: SortedTiers, order: LocatedOrder, from: Source): Refusal | null => {
   const { basket } = order;
   const value = measureOf(tiers.basis, order);
   if (typeof value !== 'number') return value;
@@ -67,7 +67,7 @@ const volumeOf = ({ contents }: ParcelRun, lines: readonly BasketLine[]): number
   );
 
 /** A parcel's own weight, units or volume; the subtotal is the order's, for it has no parts. */
-const measureOfParcel = (basis: Measure, run: ParcelRun, { basket, distance }: Circumstances): number => {
+const measureOfParcel = (basis: Measure, run: ParcelRun, { basket, distance }: LocatedOrder): number => {
   if (basis === 'weight') return toThousandth(run.weight);
   if (basis === 'units') return run.units;
   if (basis === 'distance') return distance ?? 0;
@@ -78,7 +78,7 @@ const measureOfParcel = (basis: Measure, run: ParcelRun, { basket, distance }: C
 const addTiersByParcel = (
   ledger: Ledger,
   tiers: SortedTiers,
-  order: Circumstances,
+  order: LocatedOrder,
   from: Source,
 ): Refusal | null => {
   const { basket, parcels } = order;
@@ -127,10 +127,10 @@ const addPerProduct = (ledger: Ledger, price: PerProduct, basket: Basket, from: 
 
 /** A table's index, made when the first order is priced by it. */
 /** The index of a table, made once. */
-export const tableIndexOf = keptFor(indexTable);
+export const tableIndexOf = memoizeByObject(indexTable);
 
 /** The row of a table for the destination and what the basket measures. */
-const addFromTable = (ledger: Ledger, tableId: string, order: Circumstances): Refusal | null => {
+const addFromTable = (ledger: Ledger, tableId: string, order: LocatedOrder): Refusal | null => {
   const table = order.compiled.tables.get(tableId);
   if (!table) throw new Error(`the table ${tableId} was not missed by the reader`);
   const from: Source = { kind: 'table', id: tableId };
@@ -166,7 +166,7 @@ const addFromTable = (ledger: Ledger, tableId: string, order: Circumstances): Re
 export const addPrice = (
   ledger: Ledger,
   { rate: { id, price }, tiers }: { rate: { id: string; price: Price }; tiers: SortedTiers | null },
-  order: Circumstances,
+  order: LocatedOrder,
   from: Source,
 ): Refusal | null => {
   const { basket } = order;

@@ -4,16 +4,16 @@ import type { Fault } from '../model/fault.ts';
 import type { Choice, Notice, Quote } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { Parcels } from '../pack/parcels.ts';
-import type { Speech } from '../words/figure.ts';
-import type { Say } from '../words/say.ts';
+import type { DisplayFormat } from '../words/figure.ts';
+import type { Message } from '../words/message.ts';
 import { sentence } from '../words/sentence.ts';
 import { Answers } from './answers.ts';
 import { areasAt, bestAreas } from '../place/area-index.ts';
-import { indexTaken } from '../time/taken.ts';
-import { distanceFrom } from './asked.ts';
+import { indexBooked } from '../time/booked.ts';
+import { distanceFrom } from './order-context.ts';
 import { collectAt } from './collecting.ts';
 import { deliverBy } from './delivering.ts';
-import { keptFor } from './kept-for.ts';
+import { memoizeByObject } from './memoize-by-object.ts';
 import { measureBasket, type Basket } from './basket.ts';
 import type { CompiledBook } from './compile.ts';
 import { Ledger } from './ledger.ts';
@@ -29,13 +29,13 @@ import { WithheldChoice } from './withheld.ts';
 export const requestFaults = (compiled: CompiledBook, request: QuoteRequest): readonly Fault[] =>
   measureBasket(compiled.goods, compiled.book.store.defaultWeight, request).faults;
 
-type NoticeSay = Extract<Say, { code: Notice['code'] }>;
+type NoticeSay = Extract<Message, { code: Notice['code'] }>;
 
 /** A notice, worded when read. */
 class SpokenNotice implements Notice {
   constructor(
     private readonly say: NoticeSay,
-    private readonly speech: Speech,
+    private readonly display: DisplayFormat,
   ) {}
 
   get code(): Notice['code'] {
@@ -43,7 +43,7 @@ class SpokenNotice implements Notice {
   }
 
   get text(): string {
-    return sentence(this.say, this.speech);
+    return sentence(this.say, this.display);
   }
 
   toJSON(): Notice {
@@ -51,9 +51,9 @@ class SpokenNotice implements Notice {
   }
 }
 
-const noticesOf = ({ book, speech }: CompiledBook, basket: Basket, answers: Answers): Notice[] => {
+const noticesOf = ({ book, display }: CompiledBook, basket: Basket, answers: Answers): Notice[] => {
   const notices: Notice[] = [];
-  const add = (say: NoticeSay): void => void notices.push(new SpokenNotice(say, speech));
+  const add = (say: NoticeSay): void => void notices.push(new SpokenNotice(say, display));
   const { assumed } = basket;
   const goods = assumed.map(({ good }) => good.name);
   if (goods.length > 0) add({ code: 'weight-assumed', weight: book.store.defaultWeight ?? 0, goods });
@@ -64,17 +64,17 @@ const noticesOf = ({ book, speech }: CompiledBook, basket: Basket, answers: Answ
 };
 
 /** The one choice of a basket in which nothing travels, withheld where the shop does not sell. */
-const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach, answers: Answers): void => {
+const nothingToShip = ({ book, display }: CompiledBook, reach: Reach, answers: Answers): void => {
   const from = { kind: 'store', id: 'store' } as const;
   const id = 'nothing-to-ship';
   const name = 'Nothing to ship';
   if (reach.closed && !book.store.sellsTo.digitalEverywhere) {
     const place = reach.place?.country ?? '';
     const say = { code: 'not-sold-there', place } as const;
-    answers.withheld.push(new WithheldChoice(id, id, name, 'not-sold-there', from, say, speech));
+    answers.withheld.push(new WithheldChoice(id, id, name, 'not-sold-there', from, say, display));
     return;
   }
-  const ledger = new Ledger(speech);
+  const ledger = new Ledger(display);
   ledger.add('price', 0, from, { code: 'nothing-travels' });
   answers.choices.push({
     id,
@@ -91,7 +91,7 @@ const nothingToShip = ({ book, speech }: CompiledBook, reach: Reach, answers: An
 };
 
 /** The slots taken, counted once for the same list. */
-const takenOf = keptFor(indexTaken);
+const takenOf = memoizeByObject(indexBooked);
 
 const NO_ANSWERS: ReadonlyMap<string, CarrierAnswer> = new Map();
 

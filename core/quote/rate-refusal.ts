@@ -1,13 +1,13 @@
 import type { Zone } from '../model/place.ts';
 import type { Service } from '../model/rate.ts';
 import { limitRefusal, type Refusal } from '../price/limits.ts';
-import type { Asked } from './asked.ts';
+import type { OrderContext } from './order-context.ts';
 import type { CompiledRate } from './compile.ts';
 import { groupRefusal } from './groups.ts';
 
 /** Why a rate does not stand for an order before its price is looked at: off, channel, goods, limits; or null. */
 export const rateRefusal = (
-  { compiled, request, basket }: Pick<Asked, 'compiled' | 'request' | 'basket'>,
+  { compiled, request, basket }: Pick<OrderContext, 'compiled' | 'request' | 'basket'>,
   { rate, limits }: CompiledRate,
   service: Service,
   zone: Zone,

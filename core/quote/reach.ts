@@ -5,14 +5,14 @@ import { askPostalList, type PostalAnswer } from '../place/postal-list.ts';
 import { placeOf, type Place } from '../place/place.ts';
 import { findZone, sellsThere, type ZoneFound } from '../place/reach.ts';
 import { dateOf } from '../time/calendar.ts';
-import type { Say } from '../words/say.ts';
+import type { Message } from '../words/message.ts';
 import { placedDay } from './placed-day.ts';
 import type { CompiledBook } from './compile.ts';
 
 /** Why nothing ships to a destination at all. */
 export interface Stop {
   code: WithheldCode;
-  say: Say;
+  say: Message;
   from: Source;
 }
 

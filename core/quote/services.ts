@@ -8,9 +8,9 @@ import { WithheldChoice } from './withheld.ts';
 
 const withoutRate = (shipment: Shipment, { service }: CompiledService): WithheldChoice => {
   const { stop, zone: found } = shipment.reach;
-  const { speech } = shipment.compiled;
+  const { display } = shipment.compiled;
   const { id, name } = service;
-  if (stop) return new WithheldChoice(id, 'shipping', name, stop.code, stop.from, stop.say, speech);
+  if (stop) return new WithheldChoice(id, 'shipping', name, stop.code, stop.from, stop.say, display);
   if (!found) throw new Error('a reach without a zone has a stop');
   const { zone } = found;
   const say = {
@@ -19,7 +19,7 @@ const withoutRate = (shipment: Shipment, { service }: CompiledService): Withheld
     zone: zone.name,
     meant: zone.without?.includes(id) === true,
   } as const;
-  return new WithheldChoice(id, 'shipping', name, 'no-rate', { kind: 'zone', id: zone.id }, say, speech);
+  return new WithheldChoice(id, 'shipping', name, 'no-rate', { kind: 'zone', id: zone.id }, say, display);
 };
 
 /** One service for one order, put among the answers: its choices with their charges, or why it is withheld. */

@@ -2,22 +2,22 @@ import type { CarrierAnswer } from '../model/carrier.ts';
 import type { Rate } from '../model/rate.ts';
 import type { TaxRate } from '../model/tax.ts';
 import type { Refusal } from '../price/limits.ts';
-import type { Taken } from '../time/taken.ts';
+import type { BookedCount } from '../time/booked.ts';
 import type { Departure, HandOver } from '../time/arrival.ts';
 import type { Answers } from './answers.ts';
 import type { CompiledRate, CompiledService } from './compile.ts';
-import type { Circumstances } from './conditions.ts';
+import type { LocatedOrder } from './conditions.ts';
 import { WithheldChoice } from './withheld.ts';
 
 /** What one quote's services share, and where the order leaves from. */
-export interface Shipment extends Circumstances {
+export interface Shipment extends LocatedOrder {
   taxes: readonly TaxRate[];
   departures: Departure | null;
   handOver: HandOver | null;
   /** What the carriers said, by account. */
   answers: ReadonlyMap<string, CarrierAnswer>;
   /** The slots that other orders took, by pickup point or 'area:method'; null where none are said to be. */
-  taken: ReadonlyMap<string, Taken> | null;
+  taken: ReadonlyMap<string, BookedCount> | null;
 }
 
 /** The same order as it is asked from another location, so many metres away; null where that is not known. */
@@ -54,7 +54,7 @@ export const withhold = (
       code,
       from,
       say,
-      compiled.speech,
+      compiled.display,
       tell,
       tell ? (message ?? rate.message) : undefined,
     ),

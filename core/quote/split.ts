@@ -24,19 +24,19 @@ type LineSet = readonly Line[];
 /** Beyond so many sets the search would take too long; no shop's basket is known to need it. */
 const MOST_SETS = 11;
 
-const setsOf = ({ goods }: CompiledBook, lines: readonly Line[]): { sets: LineSet[]; still: Line[] } => {
+const setsOf = ({ goods }: CompiledBook, lines: readonly Line[]): { sets: LineSet[]; nonShippable: Line[] } => {
   const sets = new Map<string, Line[]>();
-  const still: Line[] = [];
+  const nonShippable: Line[] = [];
   for (const line of lines) {
     const good = goods.get(line.sku);
     if ((line.fulfilment ?? good?.fulfilment) !== 'physical') {
-      still.push(line);
+      nonShippable.push(line);
       continue;
     }
     const groups = [...(line.groupIds ?? good?.groupIds ?? [])].sort().join();
     sets.set(groups, [...(sets.get(groups) ?? []), line]);
   }
-  return { sets: [...sets.values()], still };
+  return { sets: [...sets.values()], nonShippable };
 };
 
 const valueOf = ({ goods }: CompiledBook, lines: readonly Line[]): number =>
@@ -130,7 +130,7 @@ export const splitBasket = (
   request: QuoteRequest,
   offer: Offer = offeredUnasked(compiled),
 ): Split | null => {
-  const { sets, still } = setsOf(compiled, request.lines);
+  const { sets, nonShippable } = setsOf(compiled, request.lines);
   if (sets.length < 2 || sets.length > MOST_SETS) return null;
   const linesOf = (part: number): Line[] => sets.flatMap((set, at) => ((part >> at) & 1 ? [...set] : []));
   const goes = mayGo(compiled, sets);
@@ -144,7 +144,7 @@ export const splitBasket = (
   const parts: number[] = [];
   for (let left = whole; left > 0; left &= ~(parts.at(-1) ?? left)) parts.push(plans[left]?.last ?? left);
   const chosen = parts.map((part, at): SplitPart | null => {
-    const lines = at === 0 ? [...linesOf(part), ...still] : linesOf(part);
+    const lines = at === 0 ? [...linesOf(part), ...nonShippable] : linesOf(part);
     const asked = requestOf(compiled, request, lines);
     const choice = cheapest(offer(asked));
     return choice && { request: asked, choice };

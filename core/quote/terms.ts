@@ -3,7 +3,7 @@ import type { Choice } from '../model/quote.ts';
 import type { DutyRules } from '../model/tax.ts';
 import type { Refusal } from '../price/limits.ts';
 import type { Answers } from './answers.ts';
-import type { Asked } from './asked.ts';
+import type { OrderContext } from './order-context.ts';
 
 type Terms = DutyRules['terms'];
 
@@ -41,7 +41,7 @@ const unknownDuty = (country: string, { uncovered }: Extract<ImportCharges, { ok
   from: { kind: 'duty', id: country },
 });
 
-const chargesOn = ({ compiled, basket, request }: Asked, country: string, charge: number): ImportCharges => {
+const chargesOn = ({ compiled, basket, request }: OrderContext, country: string, charge: number): ImportCharges => {
   const lines = valuedLines(basket.lines, basket.physical, request.discount ?? 0);
   return lines.length === 0
     ? { ok: true, ...NOTHING_DUE }
@@ -54,7 +54,7 @@ const chargesOn = ({ compiled, basket, request }: Asked, country: string, charge
  * DAP amount a mention.
  */
 export const addByTerms = (
-  asked: Asked,
+  asked: OrderContext,
   choice: Choice,
   own: Terms | undefined,
   answers: Answers,

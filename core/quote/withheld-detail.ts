@@ -1,15 +1,15 @@
-import type { Say } from '../words/say.ts';
+import type { Message } from '../words/message.ts';
 
 type Detail = Record<string, unknown>;
 
-const rest = ({ code: _, ...figures }: Say): Detail => figures;
+const rest = ({ code: _, ...figures }: Message): Detail => figures;
 
 /**
  * The figures and names of a reason as data, of one shape for each code of what is withheld, whichever of its
  * sentences is said: `rate-off` has `what`, `name` and `zone`; `does-not-pack` has `good`, `weight`, `most` and
  * `size`; `carrier-none` has `account`, `services` and `area`. What does not apply is null.
  */
-export const withheldDetail = (say: Say): Detail => {
+export const withheldDetail = (say: Message): Detail => {
   switch (say.code) {
     case 'rate-off':
       return { what: 'rate', name: say.service, zone: say.zone };

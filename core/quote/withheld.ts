@@ -1,6 +1,6 @@
 import type { Source, Withheld, WithheldCode } from '../model/quote.ts';
-import type { Speech } from '../words/figure.ts';
-import type { Say } from '../words/say.ts';
+import type { DisplayFormat } from '../words/figure.ts';
+import type { Message } from '../words/message.ts';
 import { sentence } from '../words/sentence.ts';
 import { withheldDetail } from './withheld-detail.ts';
 
@@ -12,8 +12,8 @@ export class WithheldChoice implements Withheld {
     readonly name: string,
     readonly code: WithheldCode,
     readonly from: Source,
-    readonly say: Say,
-    private readonly speech: Speech,
+    readonly say: Message,
+    private readonly display: DisplayFormat,
     readonly tell = false,
     readonly message: string | undefined = undefined,
   ) {}
@@ -23,7 +23,7 @@ export class WithheldChoice implements Withheld {
   }
 
   get text(): string {
-    return sentence(this.say, this.speech);
+    return sentence(this.say, this.display);
   }
 
   toJSON(): Withheld {

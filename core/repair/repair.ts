@@ -1,4 +1,4 @@
-import type { Where } from '../audit/finding.ts';
+import type { RuleRef } from '../audit/finding.ts';
 import type { Problem } from '../model/problem.ts';
 import type { LimitMeasure } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
@@ -92,4 +92,4 @@ export const rateTo = (entry: Rate): Change => ({ list: 'rates', at: entry.id, e
 
 /** What the rule that a problem blames is called. */
 export const causeName = ({ problem: { where }, compiled: { book, goods } }: Broken): string =>
-  where[0] ? ruleName(where[0] as Where, book, goods) : '';
+  where[0] ? ruleName(where[0] as RuleRef, book, goods) : '';

@@ -138,5 +138,5 @@ export const replay = (
   const replayed = orders.map((order) => replayOrder(now, against, order));
   const usable = replayed.filter((order) => order !== null);
   const costs = new Map(orders.flatMap(({ number, cost }) => (cost === undefined ? [] : [[number, cost]])));
-  return sumReplay(usable, replayed.length - usable.length, costs, now.speech.decimals);
+  return sumReplay(usable, replayed.length - usable.length, costs, now.display.decimals);
 };

@@ -2,7 +2,7 @@ import type { ChoiceParts } from '../model/quote.ts';
 import { timedId } from '../order/slots-taken.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { indexTaken } from './taken.ts';
+import { indexBooked } from './booked.ts';
 import type { TimeSlot } from './times.ts';
 
 /** A day that can be chosen, with its times; those that are full have none left. */
@@ -21,7 +21,7 @@ export const slotDays = (
   const times =
     pickups.find(({ point }) => point.id === id)?.times ??
     areas.flatMap(({ methods }) => methods).find((method) => method.id === id)?.times;
-  const taken = slotsTaken ? (indexTaken(slotsTaken).get(id) ?? null) : null;
+  const taken = slotsTaken ? (indexBooked(slotsTaken).get(id) ?? null) : null;
   const days: SlotDay[] = [];
   for (const slot of times?.all(placedAt, taken) ?? []) {
     const date = slot.start.slice(0, 10);

@@ -4,7 +4,7 @@ import type { Weekday } from '../model/unit.ts';
 import { makeYard } from '../testing/book.ts';
 import { dayOf, minutesOf, weekdayOf } from './calendar.ts';
 import { makeClock } from './clock.ts';
-import { indexTaken } from './taken.ts';
+import { indexBooked } from './booked.ts';
 import { timePlan, type Times } from './times.ts';
 
 const clock = makeClock('America/Halifax');
@@ -31,7 +31,7 @@ const timesOf = (
 ): Times =>
   timePlan(makeYard({ hours, closedDates: closed }), preparation, timing, clock, withinDays).at(
     placedAt,
-    taken ? (indexTaken(taken.map((one) => ({ id: 'x', ...one }))).get('x') ?? null) : null,
+    taken ? (indexBooked(taken.map((one) => ({ id: 'x', ...one }))).get('x') ?? null) : null,
   );
 const starts = (times: Times): string[] =>
   times.ok ? (times.slots ?? []).map(({ start }) => start.slice(5, 16)) : [];
@@ -143,7 +143,7 @@ test('all of them list what is full too', () => {
     slots({ capacity: 1, horizonDays: 0 }),
     clock,
   );
-  const taken = indexTaken([{ id: 'x', start: '2026-11-24T10:00:00-04:00', count: 1 }]).get('x') ?? null;
+  const taken = indexBooked([{ id: 'x', start: '2026-11-24T10:00:00-04:00', count: 1 }]).get('x') ?? null;
   expect(plan.all('2026-11-24T09:00:00-04:00', taken).map(({ left }) => left)).toEqual([0, 1]);
 });
 

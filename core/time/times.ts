@@ -7,7 +7,7 @@ import { kept } from './kept.ts';
 import { HORIZON_DAYS, openDayAfter, openDays, type OpenDays } from './open-days.ts';
 import { openingsOf, type Opening, type Openings } from './openings.ts';
 import { readyAt } from './preparation.ts';
-import { NOTHING_TAKEN, type Taken } from './taken.ts';
+import { NOTHING_BOOKED, type BookedCount } from './booked.ts';
 
 /** A span or slot for one order: what is left of it, where it has a capacity; none left is full. */
 export interface TimeSlot {
@@ -23,9 +23,9 @@ export type Times =
 /** The times of a delivery way or a pickup point, ready to be asked. */
 export interface TimePlan {
   /** For an order placed at a moment, with what was taken by others. */
-  at: (placedAt: string, taken: Taken | null) => Times;
+  at: (placedAt: string, taken: BookedCount | null) => Times;
   /** Every span or slot of the days it may be chosen on, those that are full with none left. */
-  all: (placedAt: string, taken: Taken | null) => TimeSlot[];
+  all: (placedAt: string, taken: BookedCount | null) => TimeSlot[];
   /** When an order placed at a moment is ready; null where no open day is near. */
   ready: (placedAt: string) => string | null;
 }
@@ -56,7 +56,7 @@ const offered = (
   { timing }: Plan,
   { from, to, start, end }: Opening,
   { ready, readyText }: Placed,
-  taken: Taken,
+  taken: BookedCount,
 ): TimeSlot | null => {
   const begun = from < ready;
   if (begun && (timing.kind !== 'day' || to <= ready)) return null;
@@ -68,13 +68,13 @@ const offered = (
 
 const hasRoom = ({ left }: TimeSlot): boolean => left === undefined || left > 0;
 
-const slotsOn = (plan: Plan, openings: Openings, day: DayNumber, placed: Placed, taken: Taken): TimeSlot[] =>
+const slotsOn = (plan: Plan, openings: Openings, day: DayNumber, placed: Placed, taken: BookedCount): TimeSlot[] =>
   openings(day).flatMap((opening) => offered(plan, opening, placed, taken) ?? []);
 
 const lastDay = ({ timing, withinDays }: Plan, { day }: Placed): DayNumber =>
   day + Math.min('horizonDays' in timing ? timing.horizonDays : HORIZON_DAYS, withinDays ?? HORIZON_DAYS);
 
-const slotsOf = (plan: Plan, openings: Openings, placed: Placed, taken: Taken): TimeSlot[] => {
+const slotsOf = (plan: Plan, openings: Openings, placed: Placed, taken: BookedCount): TimeSlot[] => {
   const slots: TimeSlot[] = [];
   const last = lastDay(plan, placed);
   for (let day = placed.day; day <= last; day += 1)
@@ -83,7 +83,7 @@ const slotsOf = (plan: Plan, openings: Openings, placed: Placed, taken: Taken): 
 };
 
 /** The first opening with room past the last day that can be chosen. */
-const nextAfter = (plan: Plan, openings: Openings, placed: Placed, taken: Taken): string | null => {
+const nextAfter = (plan: Plan, openings: Openings, placed: Placed, taken: BookedCount): string | null => {
   const last = lastDay(plan, placed);
   for (let day = last + 1; day <= placed.day + HORIZON_DAYS; day += 1) {
     const free = slotsOn(plan, openings, day, placed, taken).find(hasRoom);
@@ -92,7 +92,7 @@ const nextAfter = (plan: Plan, openings: Openings, placed: Placed, taken: Taken)
   return null;
 };
 
-const chosenTimes = (plan: Plan, openings: Openings, placed: Placed, taken: Taken): Times => {
+const chosenTimes = (plan: Plan, openings: Openings, placed: Placed, taken: BookedCount): Times => {
   const slots = slotsOf(plan, openings, placed, taken).filter(hasRoom);
   return slots.length > 0
     ? { ok: true, ready: placed.readyText, slots }
@@ -136,17 +136,17 @@ export const timePlan = (
     return { at: said, all: () => [], ready };
   }
   const openings = openingsOf(timing, days, clock);
-  const timesWith = (placedAt: string, taken: Taken): Times => {
+  const timesWith = (placedAt: string, taken: BookedCount): Times => {
     const placed = placedOn(placedAt);
     return placed ? chosenTimes(plan, openings, placed, taken) : { ok: false, next: null };
   };
-  const untaken = kept((placedAt) => timesWith(placedAt, NOTHING_TAKEN));
+  const untaken = kept((placedAt) => timesWith(placedAt, NOTHING_BOOKED));
   return {
     ready,
     at: (placedAt, taken) => (taken ? timesWith(placedAt, taken) : untaken(placedAt)),
     all: (placedAt, taken) => {
       const placed = placedOn(placedAt);
-      return placed ? slotsOf(plan, openings, placed, taken ?? NOTHING_TAKEN) : [];
+      return placed ? slotsOf(plan, openings, placed, taken ?? NOTHING_BOOKED) : [];
     },
   };
 };

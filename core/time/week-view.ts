@@ -1,7 +1,7 @@
 import type { CompiledBook } from '../quote/compile.ts';
 import { dateOf } from './calendar.ts';
 import { openDays, type OpenSpan } from './open-days.ts';
-import { indexTaken } from './taken.ts';
+import { indexBooked } from './booked.ts';
 import type { Times, TimeSlot } from './times.ts';
 import type { QuoteRequest } from '../model/request.ts';
 
@@ -56,7 +56,7 @@ export const weekView = (
   const location = pickup?.location ?? area?.location;
   const preparation = pickup?.point.preparation ?? area?.area.preparation;
   if (!times || !location || !preparation) return null;
-  const taken = slotsTaken ? (indexTaken(slotsTaken).get(id) ?? null) : null;
+  const taken = slotsTaken ? (indexBooked(slotsTaken).get(id) ?? null) : null;
   const arrives = arrivesOf(times.at(placedAt, taken));
   const { day: first, minutes } = clock.local(Date.parse(placedAt));
   const hours = openDays(location.hours, location.closedDates);

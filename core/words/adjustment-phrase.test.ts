@@ -11,7 +11,7 @@ const book = makeBook({
 const naming = {
   book,
   goods: new Map([['pot', makeGood('pot', { name: 'Glazed pot' })]]),
-  speech: { decimals: 2, units: 'metric' as const },
+  display: { decimals: 2, units: 'metric' as const },
 };
 const ALWAYS: Condition[] = [];
 const FREE: Effect = { do: 'free' };

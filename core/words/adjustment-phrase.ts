@@ -3,14 +3,14 @@ import type { Book } from '../model/book.ts';
 import type { Good } from '../model/good.ts';
 import type { Measure } from '../model/price.ts';
 import { regionsPhrase } from '../place/region-phrase.ts';
-import { measureFigure, moneyFigure, percentFigure, type Speech } from './figure.ts';
+import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from './figure.ts';
 import { listed, namesOf } from './names.ts';
 
 /** What the ids of a rule name, and how its figures are written. */
 export interface Naming {
   book: Pick<Book, 'services' | 'zones' | 'groups' | 'areas' | 'pickups'>;
   goods: ReadonlyMap<string, Good>;
-  speech: Speech;
+  display: DisplayFormat;
 }
 
 const MONTHS = [
@@ -50,9 +50,9 @@ export const namedGoods = (
 
 type Of<T extends Condition['test']> = Extract<Condition, { test: T }>;
 
-const measureWords = ({ of, min, max }: Of<'measure'>, { speech }: Naming): string => {
+const measureWords = ({ of, min, max }: Of<'measure'>, { display }: Naming): string => {
   const [subject, verb] = MEASURED[of];
-  const figure = (value: number): string => measureFigure(of, value, speech);
+  const figure = (value: number): string => measureFigure(of, value, display);
   if (min === undefined && max === undefined) return `${subject} ${verb} anything`;
   if (max === undefined) return `${subject} ${verb} ${figure(min ?? 0)} or more`;
   return min === undefined
@@ -135,7 +135,7 @@ export const subjectWords = ({ to }: Pick<Adjustment, 'to'>, { book }: Naming): 
 };
 
 const addWords = ({ amount, per, goods }: Extract<Effect, { do: 'add' }>, naming: Naming): string => {
-  const money = moneyFigure(Math.abs(amount), naming.speech.decimals);
+  const money = moneyFigure(Math.abs(amount), naming.display.decimals);
   const names = goods ? listed(namedGoods(goods, naming), 'or') : '';
   const each = per === 'order' ? (goods ? ' where there is any' : '') : ` for each ${per}`;
   const of = goods
@@ -148,7 +148,7 @@ const addWords = ({ amount, per, goods }: Extract<Effect, { do: 'add' }>, naming
 
 /** What an adjustment does, as the end of a sentence: 'is free'. */
 export const effectWords = (effect: Effect, naming: Naming): string => {
-  const money = (amount: number): string => moneyFigure(amount, naming.speech.decimals);
+  const money = (amount: number): string => moneyFigure(amount, naming.display.decimals);
   switch (effect.do) {
     case 'free':
       return 'is free';

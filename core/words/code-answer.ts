@@ -3,7 +3,7 @@ import type { QuoteRequest } from '../model/request.ts';
 import { placeOf } from '../place/place.ts';
 import { askPostalList } from '../place/postal-list.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import type { Speech } from './figure.ts';
+import type { DisplayFormat } from './figure.ts';
 import { promiseSentence } from './promise-sentence.ts';
 
 /** Whether the line of the postal list that holds the address says that nothing is paid at the door there. */
@@ -24,11 +24,11 @@ export const codeAnswer = (
   request: QuoteRequest,
   quoted: Quote,
   today: string,
-  speech: Speech,
+  display: DisplayFormat,
 ): string => {
   const { codeCheck } = compiled.book.store;
   const isServed = quoted.choices.some(({ kind }) => kind !== 'pickup');
-  const sentence = promiseSentence(quoted, compiled.book, today, speech);
+  const sentence = promiseSentence(quoted, compiled.book, today, display);
   if (quoted.choices.length === 0) return codeCheck?.notServed ?? sentence;
   const own = isServed ? codeCheck?.served : codeCheck?.notServed;
   const cash =

@@ -1,6 +1,6 @@
-import { distanceFigure, measureFigure, moneyFigure, type MeasureName, type Speech } from './figure.ts';
+import { distanceFigure, measureFigure, moneyFigure, type MeasureName, type DisplayFormat } from './figure.ts';
 import { momentFigure } from './moment-figure.ts';
-import type { Say, SayCode } from './say.ts';
+import type { Message, MessageCode } from './message.ts';
 
 /** Why a customer is not offered something, in the customer's words, and what would help. */
 export interface CustomerReason {
@@ -39,12 +39,12 @@ const unknown = (what: string, goods: readonly string[]): CustomerReason => ({
 
 const tooLittle = (
   name: string,
-  say: Extract<Say, { code: 'below-limit' }>,
-  speech: Speech,
+  say: Extract<Message, { code: 'below-limit' }>,
+  display: DisplayFormat,
 ): CustomerReason => {
   const { measure, value, limit } = say;
-  const figure = (amount: number): string => measureFigure(measure, amount, speech);
-  const short = measure === 'subtotal' ? moneyFigure(limit - value, speech.decimals) : figure(limit - value);
+  const figure = (amount: number): string => measureFigure(measure, amount, display);
+  const short = measure === 'subtotal' ? moneyFigure(limit - value, display.decimals) : figure(limit - value);
   return {
     because: 'basket',
     why: `${name} is for ${figure(limit)} or more; ${COMES_TO[measure]} ${figure(value)}.`,
@@ -54,27 +54,27 @@ const tooLittle = (
 
 /** Nobody says a distance to the metre. */
 const HUNDRED_METRES = 100;
-const customerFigure = (measure: MeasureName, value: number, speech: Speech): string =>
+const customerFigure = (measure: MeasureName, value: number, display: DisplayFormat): string =>
   measure === 'distance'
-    ? distanceFigure(Math.round(value / HUNDRED_METRES) * HUNDRED_METRES, speech.units)
-    : measureFigure(measure, value, speech);
+    ? distanceFigure(Math.round(value / HUNDRED_METRES) * HUNDRED_METRES, display.units)
+    : measureFigure(measure, value, display);
 
 const tooMuch = (
   name: string,
   measure: MeasureName,
   value: number,
   most: string,
-  speech: Speech,
+  display: DisplayFormat,
 ): CustomerReason => ({
   because: 'basket',
-  why: `${name} takes ${most}; ${COMES_TO[measure]} ${customerFigure(measure, value, speech)}.`,
+  why: `${name} takes ${most}; ${COMES_TO[measure]} ${customerFigure(measure, value, display)}.`,
   help:
     measure === 'longestSide'
       ? 'Order without the longest item.'
       : 'Take something out, or place two smaller orders.',
 });
 
-const GOES: Record<Extract<Say, { code: 'goods-not-allowed' }>['by'], (name: string) => string> = {
+const GOES: Record<Extract<Message, { code: 'goods-not-allowed' }>['by'], (name: string) => string> = {
   service: (name) => `sent by ${name}`,
   zone: () => 'sent to this address',
   delivery: () => 'brought by us',
@@ -82,7 +82,7 @@ const GOES: Record<Extract<Say, { code: 'goods-not-allowed' }>['by'], (name: str
 };
 
 type Reasons = {
-  [C in SayCode]?: (say: Extract<Say, { code: C }>, name: string, speech: Speech) => CustomerReason;
+  [C in MessageCode]?: (say: Extract<Message, { code: C }>, name: string, display: DisplayFormat) => CustomerReason;
 };
 
 const REASONS: Reasons = {
@@ -100,13 +100,13 @@ const REASONS: Reasons = {
   'no-zone': () => ELSEWHERE,
   'postal-not-served': () => ELSEWHERE,
   'no-table-row': () => ASK,
-  'below-limit': (say, name, speech) => tooLittle(name, say, speech),
-  'below-first-step': (say, name, speech) =>
-    tooLittle(name, { ...say, code: 'below-limit', limit: say.first }, speech),
-  'above-limit': ({ measure, value, limit }, name, speech) =>
-    tooMuch(name, measure, value, `up to ${measureFigure(measure, limit, speech)}`, speech),
-  'above-last-step': ({ measure, value, until }, name, speech) =>
-    tooMuch(name, measure, value, `less than ${measureFigure(measure, until, speech)}`, speech),
+  'below-limit': (say, name, display) => tooLittle(name, say, display),
+  'below-first-step': (say, name, display) =>
+    tooLittle(name, { ...say, code: 'below-limit', limit: say.first }, display),
+  'above-limit': ({ measure, value, limit }, name, display) =>
+    tooMuch(name, measure, value, `up to ${measureFigure(measure, limit, display)}`, display),
+  'above-last-step': ({ measure, value, until }, name, display) =>
+    tooMuch(name, measure, value, `less than ${measureFigure(measure, until, display)}`, display),
   'distance-unknown': () => ({
     because: 'place',
     why: 'We could not tell how far away this address is.',
@@ -160,8 +160,8 @@ const REASONS: Reasons = {
 };
 
 /** What a reason for withholding a service says to the customer. `name` is the service's. */
-export const customerReason = (say: Say, name: string, speech: Speech): CustomerReason => {
+export const customerReason = (say: Message, name: string, display: DisplayFormat): CustomerReason => {
   const reason = REASONS[say.code] as
-    ((say: Say, name: string, speech: Speech) => CustomerReason) | undefined;
-  return reason ? reason(say, name, speech) : ASK;
+    ((say: Message, name: string, display: DisplayFormat) => CustomerReason) | undefined;
+  return reason ? reason(say, name, display) : ASK;
 };

@@ -1,6 +1,6 @@
 /** Figures as people read them, in the store's currency and units. */
 
-export interface Speech {
+export interface DisplayFormat {
   /** How many decimals the currency has: 2 for CAD, 0 for JPY. */
   decimals: number;
   units: 'metric' | 'imperial';
@@ -35,13 +35,13 @@ const imperialWeight = (grams: number): string => {
 };
 
 /** Grams as '3.2 kg', '600 g' or '7 lb 4 oz'. */
-export const weightFigure = (grams: number, units: Speech['units']): string => {
+export const weightFigure = (grams: number, units: DisplayFormat['units']): string => {
   if (units === 'imperial') return imperialWeight(grams);
   return grams > 0 && grams < 1_000 ? `${trimmed(grams, 1)} g` : `${trimmed(grams / 1_000, 3)} kg`;
 };
 
 /** Millimetres as '30 cm', '4 mm' or '11.8 in'. */
-export const lengthFigure = (millimetres: number, units: Speech['units']): string => {
+export const lengthFigure = (millimetres: number, units: DisplayFormat['units']): string => {
   if (units === 'imperial') return `${trimmed(millimetres / MM_AN_INCH, 2)} in`;
   return millimetres % 10 === 0 || millimetres >= 100
     ? `${trimmed(millimetres / 10, 3)} cm`
@@ -51,7 +51,7 @@ export const lengthFigure = (millimetres: number, units: Speech['units']): strin
 /** A size as '60 x 45 x 45 cm' in one unit, or each side in its own where they differ. */
 export const sizeFigure = (
   { length, width, height }: { length: number; width: number; height: number },
-  units: Speech['units'],
+  units: DisplayFormat['units'],
 ): string => {
   const sides = [length, width, height].map((side) => lengthFigure(side, units));
   const unit = sides[0]?.split(' ')[1] ?? '';
@@ -60,13 +60,13 @@ export const sizeFigure = (
 };
 
 /** Cubic millimetres as '12.5 L' or '763 cu in'. */
-export const volumeFigure = (cubicMm: number, units: Speech['units']): string =>
+export const volumeFigure = (cubicMm: number, units: DisplayFormat['units']): string =>
   units === 'imperial'
     ? `${trimmed(cubicMm / MM_AN_INCH ** 3, 2)} cu in`
     : `${trimmed(cubicMm / 1_000_000, 6)} L`;
 
 /** Metres as '25 km', '800 m' or '15.5 mi'. */
-export const distanceFigure = (metres: number, units: Speech['units']): string => {
+export const distanceFigure = (metres: number, units: DisplayFormat['units']): string => {
   if (units === 'imperial') return `${trimmed(metres / METRES_A_MILE, 2)} mi`;
   return metres > 0 && metres < 1_000 ? `${trimmed(metres, 1)} m` : `${trimmed(metres / 1_000, 3)} km`;
 };
@@ -93,19 +93,19 @@ export const countFigure = (count: number, one: string, many = `${one}s`): strin
 export type MeasureName = 'weight' | 'subtotal' | 'units' | 'volume' | 'distance' | 'longestSide';
 
 /** A measured value with its unit: grams, minor units, units, cubic millimetres, metres or millimetres. */
-export const measureFigure = (measure: MeasureName, value: number, speech: Speech): string => {
+export const measureFigure = (measure: MeasureName, value: number, display: DisplayFormat): string => {
   switch (measure) {
     case 'weight':
-      return weightFigure(value, speech.units);
+      return weightFigure(value, display.units);
     case 'subtotal':
-      return moneyFigure(value, speech.decimals);
+      return moneyFigure(value, display.decimals);
     case 'units':
       return countFigure(value, 'unit');
     case 'volume':
-      return volumeFigure(value, speech.units);
+      return volumeFigure(value, display.units);
     case 'distance':
-      return distanceFigure(value, speech.units);
+      return distanceFigure(value, display.units);
     case 'longestSide':
-      return lengthFigure(value, speech.units);
+      return lengthFigure(value, display.units);
   }
 };

@@ -1,6 +1,6 @@
 import type { Coverage, DeliveryArea, PickupPoint } from '../model/delivery.ts';
 import type { Timing } from '../model/time.ts';
-import { countFigure, distanceFigure, moneyFigure, type Speech } from './figure.ts';
+import { countFigure, distanceFigure, moneyFigure, type DisplayFormat } from './figure.ts';
 import { pricePhrase } from './rate-phrase.ts';
 
 /** Delivery areas and pickup points in a few words, as their lists show them. */
@@ -8,7 +8,7 @@ import { pricePhrase } from './rate-phrase.ts';
 const COVERS_SHOWN = 4;
 
 /** 'B3H*, B3J* and 2 more', 'within 18 km', 'a shape of 6 corners'. */
-export const coveragePhrase = (covers: Coverage, { units }: Speech): string => {
+export const coveragePhrase = (covers: Coverage, { units }: DisplayFormat): string => {
   if (covers.kind === 'radius') return `within ${distanceFigure(covers.metres, units)}`;
   if (covers.kind === 'shape') return `a shape of ${covers.ring.length} corners`;
   const { patterns } = covers;
@@ -39,10 +39,10 @@ export const timingPhrase = (timing: Timing): string => {
 /** What an area costs in a few words: '5.50 · free from 75.00 · orders from 20.00'. */
 export const areaPricePhrase = (
   { price, freeFrom, minSubtotal, serviceFee }: DeliveryArea,
-  speech: Speech,
+  display: DisplayFormat,
 ): string => {
-  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
-  const { price: figure, by } = pricePhrase(price, speech);
+  const money = (amount: number): string => moneyFigure(amount, display.decimals);
+  const { price: figure, by } = pricePhrase(price, display);
   return [
     by === null ? figure : `${figure} ${by}`,
     ...(freeFrom === undefined ? [] : [`free from ${money(freeFrom)}`]),
@@ -54,7 +54,7 @@ export const areaPricePhrase = (
 /** What collecting at a point costs and how it goes. */
 export const pickupPhrase = (
   { charge, timing, kerbside, minSubtotal, maxDistance }: PickupPoint,
-  { decimals, units }: Speech,
+  { decimals, units }: DisplayFormat,
 ): string =>
   [
     charge === 0 ? 'free' : moneyFigure(charge, decimals),

@@ -1,15 +1,15 @@
 import type { Measure } from '../model/price.ts';
 import type { TableOddity } from '../price/table-report.ts';
-import { measureFigure, type Speech } from './figure.ts';
+import { measureFigure, type DisplayFormat } from './figure.ts';
 
 /** What is odd about a table's rows, in a sentence; `rowOf` gives the number under which a row is known. */
 export const odditySentence = (
   odd: TableOddity,
   basis: Measure,
-  speech: Speech,
+  display: DisplayFormat,
   rowOf: (at: number) => number,
 ): string => {
-  const figure = (value: number): string => measureFigure(basis, value, speech);
+  const figure = (value: number): string => measureFigure(basis, value, display);
   const range = (from: number, to: number | undefined): string =>
     to === undefined ? `from ${figure(from)} on` : `from ${figure(from)} to less than ${figure(to)}`;
   switch (odd.kind) {

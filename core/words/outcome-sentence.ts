@@ -1,6 +1,6 @@
 import type { Book } from '../model/book.ts';
 import type { Came, Expectation, Outcome } from '../proof/check-trial.ts';
-import { moneyFigure, type Speech } from './figure.ts';
+import { moneyFigure, type DisplayFormat } from './figure.ts';
 
 /** What the ids of choices are called. */
 export type ChoiceNames = ReadonlyMap<string, string>;
@@ -47,7 +47,7 @@ const countWords = ({ min, max }: Extract<Expectation, { kind: 'how-many' }>): s
 };
 
 /** What a trial expects, in a sentence without its full stop. */
-export const expectationWords = (expects: Expectation, names: ChoiceNames, { decimals }: Speech): string => {
+export const expectationWords = (expects: Expectation, names: ChoiceNames, { decimals }: DisplayFormat): string => {
   const name = (id: string): string => names.get(id) ?? id;
   const money = (amount: number): string => moneyFigure(amount, decimals);
   switch (expects.kind) {
@@ -67,7 +67,7 @@ export const expectationWords = (expects: Expectation, names: ChoiceNames, { dec
   }
 };
 
-const cameWords = (came: Came, { decimals }: Speech): string => {
+const cameWords = (came: Came, { decimals }: DisplayFormat): string => {
   switch (came.kind) {
     case 'charge':
       return `costs ${moneyFigure(came.charge, decimals)}`;
@@ -87,9 +87,9 @@ const cameWords = (came: Came, { decimals }: Speech): string => {
 };
 
 /** A broken expectation: what was expected, and what came. */
-export const outcomeSentence = ({ expects, came }: Outcome, names: ChoiceNames, speech: Speech): string => {
-  const wanted = expectationWords(expects, names, speech);
+export const outcomeSentence = ({ expects, came }: Outcome, names: ChoiceNames, display: DisplayFormat): string => {
+  const wanted = expectationWords(expects, names, display);
   return came === null
     ? `${wanted}.`
-    : `Expected: ${wanted}. Came: ${cameWords(came, speech).replace(/\.$/, '')}.`;
+    : `Expected: ${wanted}. Came: ${cameWords(came, display).replace(/\.$/, '')}.`;
 };

@@ -1,6 +1,6 @@
 import type { Box, PackPlan } from '../model/pack.ts';
 import type { OpeningHours, Preparation } from '../model/time.ts';
-import { countFigure, weightFigure, type Speech } from './figure.ts';
+import { countFigure, weightFigure, type DisplayFormat } from './figure.ts';
 import { namesOf } from './names.ts';
 
 /** Plans for time and packing in a few words. */
@@ -24,7 +24,7 @@ export const preparationPhrase = (preparation: Preparation): string => {
 };
 
 /** 'one parcel', 'parcels of up to 20 kg', 'into Small, Medium'. */
-export const packingPhrase = (plan: PackPlan, boxes: readonly Box[], { units }: Speech): string => {
+export const packingPhrase = (plan: PackPlan, boxes: readonly Box[], { units }: DisplayFormat): string => {
   switch (plan.kind) {
     case 'single':
       return 'one parcel';

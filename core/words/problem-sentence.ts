@@ -1,4 +1,4 @@
-import type { Finding, FindingCode, Where } from '../audit/finding.ts';
+import type { Finding, FindingCode, RuleRef } from '../audit/finding.ts';
 import type { Book } from '../model/book.ts';
 import type { Measure } from '../model/price.ts';
 import type { CompiledBook } from '../quote/compile.ts';
@@ -168,7 +168,7 @@ const nameIn = (list: readonly { id: string; name: string }[], id: string): stri
   list.find((one) => one.id === id)?.name ?? id;
 
 /** What a rule is called: a rate by its service and zone. */
-export const ruleName = ({ kind, id: whole }: Where, book: Book, goods: CompiledBook['goods']): string => {
+export const ruleName = ({ kind, id: whole }: RuleRef, book: Book, goods: CompiledBook['goods']): string => {
   if (kind === 'good') return goods.get(whole)?.name ?? whole;
   if (kind === 'store') return 'the store';
   if (kind === 'postal') return `the line ${whole.slice(whole.indexOf(':') + 1)} of the postal list`;
@@ -177,7 +177,7 @@ export const ruleName = ({ kind, id: whole }: Where, book: Book, goods: Compiled
     const rate = book.rates.find((one) => one.id === id);
     return rate ? `${nameIn(book.services, rate.serviceId)} to ${nameIn(book.zones, rate.zoneId)}` : id;
   }
-  const lists: Partial<Record<Where['kind'], readonly { id: string; name: string }[]>> = {
+  const lists: Partial<Record<RuleRef['kind'], readonly { id: string; name: string }[]>> = {
     zone: book.zones,
     service: book.services,
     table: book.rateTables,
@@ -197,7 +197,7 @@ export const problemSentence = (
   { code, where, detail, reach = '' }: Finding,
   compiled: CompiledBook,
 ): string => {
-  const { book, goods, speech } = compiled;
+  const { book, goods, display } = compiled;
   const [first, ...others] = where;
   return WORDS[code]({
     a: ruleName(first, book, goods),
@@ -207,7 +207,7 @@ export const problemSentence = (
     ),
     reach,
     detail,
-    money: (amount) => moneyFigure(Number(amount ?? 0), speech.decimals),
-    figure: (value) => measureFigure((detail.basis ?? 'weight') as Measure, Number(value ?? 0), speech),
+    money: (amount) => moneyFigure(Number(amount ?? 0), display.decimals),
+    figure: (value) => measureFigure((detail.basis ?? 'weight') as Measure, Number(value ?? 0), display),
   });
 };

@@ -2,7 +2,7 @@ import type { Book } from '../model/book.ts';
 import type { Quote } from '../model/quote.ts';
 import { obstacles } from '../order/obstacles.ts';
 import { dateOf, dayOf, weekdayOf } from '../time/calendar.ts';
-import { moneyFigure, type Speech } from './figure.ts';
+import { moneyFigure, type DisplayFormat } from './figure.ts';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const MONTHS = 'January February March April May June July August September October November December'.split(
@@ -62,17 +62,17 @@ export const promiseSentence = (
   quoted: Quote,
   { payments }: Pick<Book, 'payments'>,
   today: string,
-  speech: Speech,
+  display: DisplayFormat,
 ): string => {
   const points = quoted.choices.filter(({ kind }) => kind === 'pickup');
   const brought = quoted.choices.filter(({ kind }) => kind !== 'pickup');
   const cheapest = cheapestOf(brought);
   if (quoted.choices.length === 0) {
-    const [first] = obstacles(quoted, speech);
+    const [first] = obstacles(quoted, display);
     return first ? [first.why, first.help].filter(Boolean).join(' ') : 'We cannot send this to you.';
   }
   const price = ({ charge }: Choice): string =>
-    charge === 0 ? 'free' : `for ${moneyFigure(charge, speech.decimals)}`;
+    charge === 0 ? 'free' : `for ${moneyFigure(charge, display.decimals)}`;
   const collected = collectWords(points, today, price);
   if (!cheapest) return `${collected.charAt(0).toUpperCase()}${collected.slice(1)}.`;
   const latest = latestOf(cheapest);

@@ -6,7 +6,7 @@ import {
   moneyFigure,
   percentFigure,
   type MeasureName,
-  type Speech,
+  type DisplayFormat,
 } from './figure.ts';
 
 /** A rate in a few words, as a cell of the board shows it. */
@@ -30,7 +30,7 @@ interface PricePhrase {
 
 const flatPhrase = (
   { amount, per, first }: Extract<Price, { kind: 'flat' }>,
-  { decimals }: Speech,
+  { decimals }: DisplayFormat,
 ): PricePhrase => {
   const money = (sum: number): string => moneyFigure(sum, decimals);
   if (per === 'order') return { price: money(first ?? amount), by: null };
@@ -39,7 +39,7 @@ const flatPhrase = (
     : { price: money(first), by: `then ${money(amount)} a ${per}` };
 };
 
-const tiersPhrase = (price: StepsPrice, { decimals }: Speech): PricePhrase => {
+const tiersPhrase = (price: StepsPrice, { decimals }: DisplayFormat): PricePhrase => {
   const amounts = price.steps.map((step) => step.amount);
   const least = moneyFigure(Math.min(...amounts), decimals);
   const most = moneyFigure(Math.max(...amounts), decimals);
@@ -50,7 +50,7 @@ const tiersPhrase = (price: StepsPrice, { decimals }: Speech): PricePhrase => {
 
 const percentPhrase = (
   { points, min, max }: Extract<Price, { kind: 'percent' }>,
-  { decimals }: Speech,
+  { decimals }: DisplayFormat,
 ): PricePhrase => {
   const ends = [
     ...(min === undefined ? [] : [`at least ${moneyFigure(min, decimals)}`]),
@@ -60,41 +60,41 @@ const percentPhrase = (
 };
 
 /** What a customer sees of a carrier's services, and what is charged where it does not answer. */
-const carrierNote = ({ show, onError }: CarrierPrice, { decimals }: Speech): string => {
+const carrierNote = ({ show, onError }: CarrierPrice, { decimals }: DisplayFormat): string => {
   const shown = show === 'all' ? [] : [`the ${show}`];
   const fallback = onError === 'withhold' ? 'no fallback' : `else ${moneyFigure(onError.amount, decimals)}`;
   return [...shown, fallback].join(', ');
 };
 
 /** A price in a few words, and what it goes by: '4.00 to 21.00', 'by weight'. */
-export const pricePhrase = (price: Price, speech: Speech): PricePhrase => {
+export const pricePhrase = (price: Price, display: DisplayFormat): PricePhrase => {
   switch (price.kind) {
     case 'flat':
-      return flatPhrase(price, speech);
+      return flatPhrase(price, display);
     case 'steps':
-      return tiersPhrase(price, speech);
+      return tiersPhrase(price, display);
     case 'percent':
-      return percentPhrase(price, speech);
+      return percentPhrase(price, display);
     case 'per-product': {
       const others =
-        price.otherwise === null ? 'each its own' : moneyFigure(price.otherwise, speech.decimals);
+        price.otherwise === null ? 'each its own' : moneyFigure(price.otherwise, display.decimals);
       return { price: others, by: `by goods, a ${price.per}` };
     }
     case 'table':
       return { price: 'table', by: null };
     case 'carrier':
-      return { price: `carrier, ${price.services.length}`, by: carrierNote(price, speech) };
+      return { price: `carrier, ${price.services.length}`, by: carrierNote(price, display) };
   }
 };
 
 const LIMIT_WORDS: Partial<Record<MeasureName, string>> = { longestSide: 'longest side ' };
 
 /** Limits in a few words: 'up to 30 kg', '5 kg to 450 kg'. */
-export const limitPhrases = (limits: Limits | undefined, speech: Speech): string[] =>
+export const limitPhrases = (limits: Limits | undefined, display: DisplayFormat): string[] =>
   Object.entries(limits ?? {}).flatMap(([name, limit]) => {
     const measure = name as MeasureName;
     const { min, max } = (limit ?? {}) as { min?: number; max?: number };
-    const figure = (value: number): string => measureFigure(measure, value, speech);
+    const figure = (value: number): string => measureFigure(measure, value, display);
     const word = LIMIT_WORDS[measure] ?? '';
     if (min !== undefined && max !== undefined) return [`${word}${figure(min)} to ${figure(max)}`];
     if (max !== undefined) return [`${word}up to ${figure(max)}`];
@@ -102,15 +102,15 @@ export const limitPhrases = (limits: Limits | undefined, speech: Speech): string
   });
 
 /** '5 %' and '1.30 an order': what handling is made of. */
-export const handlingWords = (handling: Handling, { decimals }: Speech): string[] => [
+export const handlingWords = (handling: Handling, { decimals }: DisplayFormat): string[] => [
   ...(handling.points ? [percentFigure(handling.points)] : []),
   ...(handling.amount
     ? [`${moneyFigure(handling.amount, decimals)} ${handling.per === 'order' ? 'an' : 'a'} ${handling.per}`]
     : []),
 ];
 
-const handlingPhrase = ({ handling }: Rate, speech: Speech): string[] => {
-  const parts = handling ? handlingWords(handling, speech) : [];
+const handlingPhrase = ({ handling }: Rate, display: DisplayFormat): string[] => {
+  const parts = handling ? handlingWords(handling, display) : [];
   return parts.length > 0 ? [`handling ${parts.join(' and ')}`] : [];
 };
 
@@ -119,17 +119,17 @@ export const transitPhrase = ({ min, max }: { min: number; max: number }): strin
   min === max ? countFigure(min, 'working day') : `${min} to ${countFigure(max, 'working day')}`;
 
 /** What a rate costs, in a few words, and what else holds for it: what tells most first. */
-export const ratePhrase = (rate: Rate, speech: Speech): RatePhrase => {
-  const { price, by } = pricePhrase(rate.price, speech);
+export const ratePhrase = (rate: Rate, display: DisplayFormat): RatePhrase => {
+  const { price, by } = pricePhrase(rate.price, display);
   const { freeFrom, bounds } = rate;
-  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
+  const money = (amount: number): string => moneyFigure(amount, display.decimals);
   return {
     price,
     notes: [
       ...(by ? [by] : []),
       ...(freeFrom === undefined ? [] : [`free from ${money(freeFrom)}`]),
-      ...limitPhrases(rate.limits, speech),
-      ...handlingPhrase(rate, speech),
+      ...limitPhrases(rate.limits, display),
+      ...handlingPhrase(rate, display),
       ...(bounds?.min === undefined ? [] : [`at least ${money(bounds.min)}`]),
       ...(bounds?.max === undefined ? [] : [`at most ${money(bounds.max)}`]),
       ...(rate.transit ? [transitPhrase(rate.transit)] : []),

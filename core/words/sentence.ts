@@ -8,10 +8,10 @@ import {
   sizeFigure,
   weightFigure,
   type MeasureName,
-  type Speech,
+  type DisplayFormat,
 } from './figure.ts';
 import { momentFigure } from './moment-figure.ts';
-import type { Say, SayCode } from './say.ts';
+import type { Message, MessageCode } from './message.ts';
 
 const MEASURES: Record<MeasureName, string> = {
   weight: 'Weight',
@@ -29,13 +29,13 @@ const FAILURES: Record<CarrierFailure, string> = {
   malformed: 'answered what cannot be read',
 };
 
-type Words = { [C in SayCode]: (say: Extract<Say, { code: C }>, speech: Speech) => string };
+type Words = { [C in MessageCode]: (say: Extract<Message, { code: C }>, display: DisplayFormat) => string };
 
 const list = (names: readonly string[]): string =>
   names.length > 3 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', ');
 
-const measured = (measure: MeasureName, value: number, speech: Speech): string =>
-  `${MEASURES[measure]} ${measureFigure(measure, value, speech)}`;
+const measured = (measure: MeasureName, value: number, display: DisplayFormat): string =>
+  `${MEASURES[measure]} ${measureFigure(measure, value, display)}`;
 
 /** What is added for what lies above a step or a row's beginning. */
 const aboveIt = (
@@ -45,34 +45,34 @@ const aboveIt = (
     value,
     from,
     added,
-  }: Pick<Extract<Say, { code: 'tier' }>, 'each' | 'measure' | 'value' | 'from' | 'added'>,
-  speech: Speech,
+  }: Pick<Extract<Message, { code: 'tier' }>, 'each' | 'measure' | 'value' | 'from' | 'added'>,
+  display: DisplayFormat,
 ): string => {
   if (!each) return '';
-  const above = measureFigure(measure, value - from, speech);
-  const size = `${each.count === 'started' ? 'begun ' : ''}${measureFigure(measure, each.size, speech)}`;
-  return `; ${above} above it at ${moneyFigure(each.amount, speech.decimals)} for each ${size}: ${moneyFigure(added, speech.decimals)}`;
+  const above = measureFigure(measure, value - from, display);
+  const size = `${each.count === 'started' ? 'begun ' : ''}${measureFigure(measure, each.size, display)}`;
+  return `; ${above} above it at ${moneyFigure(each.amount, display.decimals)} for each ${size}: ${moneyFigure(added, display.decimals)}`;
 };
 
-const tableRow: Words['table-row'] = (say, speech) => {
+const tableRow: Words['table-row'] = (say, display) => {
   const { table, row, measure, from, to, place, amount } = say;
-  const start = measureFigure(measure, from, speech);
+  const start = measureFigure(measure, from, display);
   const range =
-    to === undefined ? `from ${start}` : `${start} to less than ${measureFigure(measure, to, speech)}`;
-  return `${table}, row ${row}, ${place}, ${range}: ${moneyFigure(amount, speech.decimals)}${aboveIt(say, speech)}`;
+    to === undefined ? `from ${start}` : `${start} to less than ${measureFigure(measure, to, display)}`;
+  return `${table}, row ${row}, ${place}, ${range}: ${moneyFigure(amount, display.decimals)}${aboveIt(say, display)}`;
 };
 
-const tier: Words['tier'] = (say, speech) => {
-  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
-  const start = `${measured(say.measure, say.value, speech)}, from ${measureFigure(say.measure, say.from, speech)}: ${money(say.amount)}`;
-  const each = aboveIt(say, speech);
+const tier: Words['tier'] = (say, display) => {
+  const money = (amount: number): string => moneyFigure(amount, display.decimals);
+  const start = `${measured(say.measure, say.value, display)}, from ${measureFigure(say.measure, say.from, display)}: ${money(say.amount)}`;
+  const each = aboveIt(say, display);
   const percent =
     say.percent === undefined ? '' : `; ${percentFigure(say.percent)} of the subtotal: ${money(say.share)}`;
   return start + each + percent;
 };
 
-const handling: Words['handling'] = (say, speech) => {
-  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
+const handling: Words['handling'] = (say, display) => {
+  const money = (amount: number): string => moneyFigure(amount, display.decimals);
   const name = say.whose === 'rate' ? 'Handling' : 'The store’s handling';
   const share = say.points > 0 ? `${percentFigure(say.points)} of ${money(say.of)}: ${money(say.share)}` : '';
   const counted =
@@ -106,7 +106,7 @@ const adjusted: Words['adjusted'] = ({ name, effect, change, count, of }, { deci
   }
 };
 
-const BARRIERS: Record<Extract<Say, { code: 'goods-not-allowed' }>['by'], (to: string) => string> = {
+const BARRIERS: Record<Extract<Message, { code: 'goods-not-allowed' }>['by'], (to: string) => string> = {
   service: (to) => `are not carried by ${to}`,
   zone: (to) => `do not go to ${to}`,
   delivery: () => 'do not go out by local delivery',
@@ -124,10 +124,10 @@ const outsideArea: Words['outside-area'] = ({ area, beyond, instead, pointless }
 const WORDS: Words = {
   adjusted,
   'table-row': tableRow,
-  'no-table-row': ({ table, measure, value, place }, speech) =>
+  'no-table-row': ({ table, measure, value, place }, display) =>
     place === null
       ? `${table} has no row for this place.`
-      : `${table} has no row for ${place} and ${measureFigure(measure, value, speech)}.`,
+      : `${table} has no row for ${place} and ${measureFigure(measure, value, display)}.`,
   'postal-not-served': ({ place, line }) =>
     line === null
       ? `${place} is not on the postal list, and what is not listed is not served.`
@@ -180,8 +180,8 @@ const WORDS: Words = {
     const times = per === 'unit' && count > 1 ? `${count} at ` : '';
     return `${good}, ${whose}: ${times}${moneyFigure(each, decimals)}`;
   },
-  'parcels-tier': ({ count, tier: each }, speech) =>
-    `${count === 1 ? 'A parcel' : `${count} parcels alike, each`}: ${tier(each, speech)}`,
+  'parcels-tier': ({ count, tier: each }, display) =>
+    `${count === 1 ? 'A parcel' : `${count} parcels alike, each`}: ${tier(each, display)}`,
   'goes-free': () => 'All goods that travel here travel free',
   'nothing-travels': () => 'Nothing in the basket travels, so there is nothing to charge',
   tier,
@@ -204,14 +204,14 @@ const WORDS: Words = {
   'rate-off': ({ service, zone }) => `${service} in ${zone} is switched off.`,
   channel: ({ channel, channels }) =>
     `Offered only on ${list(channels)}; the order comes ${channel === null ? 'from no channel' : `from ${channel}`}.`,
-  'below-limit': ({ measure, value, limit }, speech) =>
-    `${measured(measure, value, speech)} is below the least of ${measureFigure(measure, limit, speech)}.`,
-  'above-limit': ({ measure, value, limit }, speech) =>
-    `${measured(measure, value, speech)} is above the greatest of ${measureFigure(measure, limit, speech)}.`,
-  'below-first-step': ({ measure, value, first }, speech) =>
-    `${measured(measure, value, speech)} is below the first step, ${measureFigure(measure, first, speech)}.`,
-  'above-last-step': ({ measure, value, until }, speech) =>
-    `${measured(measure, value, speech)}: the steps end before ${measureFigure(measure, until, speech)}.`,
+  'below-limit': ({ measure, value, limit }, display) =>
+    `${measured(measure, value, display)} is below the least of ${measureFigure(measure, limit, display)}.`,
+  'above-limit': ({ measure, value, limit }, display) =>
+    `${measured(measure, value, display)} is above the greatest of ${measureFigure(measure, limit, display)}.`,
+  'below-first-step': ({ measure, value, first }, display) =>
+    `${measured(measure, value, display)} is below the first step, ${measureFigure(measure, first, display)}.`,
+  'above-last-step': ({ measure, value, until }, display) =>
+    `${measured(measure, value, display)}: the steps end before ${measureFigure(measure, until, display)}.`,
   'weight-unknown': ({ goods }) => `The weight is not known of ${list(goods)}.`,
   'size-unknown': ({ goods }) => `The size is not known of ${list(goods)}.`,
   'goods-not-allowed': (say) => `${say.group} ${BARRIERS[say.by](say.to)}: ${list(say.goods)}.`,
@@ -246,8 +246,8 @@ const WORDS: Words = {
 };
 
 /** Every code that has words, for the test that none lacks them. */
-export const spokenCodes = Object.keys(WORDS) as SayCode[];
+export const spokenCodes = Object.keys(WORDS) as MessageCode[];
 
 /** A plain English sentence for a code and its figures. */
-export const sentence = (say: Say, speech: Speech): string =>
-  (WORDS[say.code] as (say: Say, speech: Speech) => string)(say, speech);
+export const sentence = (say: Message, display: DisplayFormat): string =>
+  (WORDS[say.code] as (say: Message, display: DisplayFormat) => string)(say, display);

@@ -13,7 +13,7 @@ const MORE: Partial<Record<FileKind, string>> = {
   geojson: ',.json,application/json',
 };
 
-const hand = (name: string, blob: Blob): void => {
+const downloadBlob = (name: string, blob: Blob): void => {
   const address = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = address;
@@ -24,13 +24,13 @@ const hand = (name: string, blob: Blob): void => {
 
 /** Hands a PDF to the person as a file. */
 export const saveBytes = (name: string, bytes: Uint8Array): void =>
-  hand(name, new Blob([bytes as BlobPart], { type: 'application/pdf' }));
+  downloadBlob(name, new Blob([bytes as BlobPart], { type: 'application/pdf' }));
 
 /** Hands a text that is in parts to the person as a file. */
 export const saveParts = (name: string, parts: readonly string[]): void => {
   const ending = name.slice(name.lastIndexOf('.') + 1);
   const kind: FileKind = ending in TYPES ? (ending as FileKind) : 'json';
-  hand(name, new Blob([...parts], { type: TYPES[kind] }));
+  downloadBlob(name, new Blob([...parts], { type: TYPES[kind] }));
 };
 
 /** Hands a text to the person as a file. */

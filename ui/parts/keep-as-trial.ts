@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import type { PastOrder } from '../../core/model/order.ts';
 import type { Line } from '../../core/model/request.ts';
 import { edit } from '../state/draft.ts';
-import { slipOpened, told, trialChosen } from '../state/session.ts';
+import { slipOpened, messageShown, trialChosen } from '../state/session.ts';
 import { selectGoods, selectTrials } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 
@@ -23,7 +23,7 @@ export const useKeepAsTrial = (): ((order: PastOrder) => void) => {
       act(edit('addTrial', { trial }, `New test order from order ${number}`));
       act(trialChosen(selectTrials(getState()).at(-1)?.id ?? null));
       act(slipOpened(true));
-      act(told({ text: `Order ${number} is kept as a test order.`, undo: true }));
+      act(messageShown({ text: `Order ${number} is kept as a test order.`, undo: true }));
     });
     router.navigate('/charges');
   };

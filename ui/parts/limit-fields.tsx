@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { LimitMeasure, Limits } from '../../core/model/price.ts';
 import { measureFigure } from '../../core/words/figure.ts';
-import { selectSpeech } from '../state/selectors.ts';
+import { selectDisplayFormat } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { DraftField } from './draft-field.tsx';
 import { FieldGroup } from './field-group.tsx';
@@ -37,7 +37,7 @@ export const LimitFields = memo(function LimitFields(props: Props) {
 
 /** The ends of limits alone, of all measures, of `only` one, or of all `but` one. */
 export const LimitEnds = ({ limits: current, onChange, only, but }: Omit<Props, 'name'>) => {
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const set = (measure: LimitMeasure, end: 'min' | 'max', value: number | undefined, visit: string): void => {
     const limits: Limits = withField(current ?? {}, measure, withEnd(current?.[measure], end, value));
     onChange(isEmpty(limits) ? undefined : limits, visit);
@@ -55,8 +55,8 @@ export const LimitEnds = ({ limits: current, onChange, only, but }: Omit<Props, 
                 style={FIELD}
                 label={`${what}, ${end === 'min' ? 'at least' : 'at most'}`}
                 placeholder="any"
-                text={value === undefined ? '' : measureFigure(measure, value, speech)}
-                read={optional<number>(readMeasure(measure, speech))}
+                text={value === undefined ? '' : measureFigure(measure, value, display)}
+                read={optional<number>(readMeasure(measure, display))}
                 onChange={(next, visit) => set(measure, end, next, visit)}
               />
             );

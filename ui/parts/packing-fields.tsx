@@ -1,12 +1,12 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Box, PackPlan } from '../../core/model/pack.ts';
-import { weightFigure, type Speech } from '../../core/words/figure.ts';
+import { weightFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import { Check } from './check.tsx';
 import { DraftField, type Read } from './draft-field.tsx';
 import { readCountWithin, readMeasure } from './readers.ts';
 import { Segments } from './segments.tsx';
-import { selectBook, selectSpeech } from '../state/selectors.ts';
+import { selectBook, selectDisplayFormat } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { useKeptKinds } from './use-kept-kinds.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -25,7 +25,7 @@ interface Props {
 /** Twenty kilograms, or forty pounds. */
 const FIRST_WEIGHT = { metric: 20_000, imperial: 18_143.6948 };
 
-const firstPlans = (units: Speech['units']): Record<Exclude<Kind, 'boxes'>, PackPlan> => ({
+const firstPlans = (units: DisplayFormat['units']): Record<Exclude<Kind, 'boxes'>, PackPlan> => ({
   single: { kind: 'single' },
   'by-weight': { kind: 'by-weight', maxWeight: FIRST_WEIGHT[units] },
   even: { kind: 'even', maxWeight: FIRST_WEIGHT[units] },
@@ -92,12 +92,12 @@ const PlanBoxes = ({ packing, onChange, carrier }: Props) => {
 export const PackingFields = ({ packing, onChange, carrier }: Props) => {
   const { boxes } = useAppSelector(selectBook);
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const kept = useKeptKinds<PackPlan>(packing);
   const firstOf = (kind: Kind): PackPlan =>
-    kind === 'boxes' ? { kind, boxIds: ownBoxes(boxes) } : firstPlans(speech.units)[kind];
+    kind === 'boxes' ? { kind, boxIds: ownBoxes(boxes) } : firstPlans(display.units)[kind];
   const readMost = (text: string): Read<number> => {
-    const weight = readMeasure('weight', speech)(text);
+    const weight = readMeasure('weight', display)(text);
     return weight.ok && weight.value === 0 ? { ok: false, text: 'This must be more than 0.' } : weight;
   };
   return (
@@ -127,7 +127,7 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
           right
           style={style.field}
           label="A parcel weighs at most"
-          text={weightFigure(packing.maxWeight, speech.units)}
+          text={weightFigure(packing.maxWeight, display.units)}
           read={readMost}
           onChange={(maxWeight, visit) => onChange({ ...packing, maxWeight }, visit)}
         />

@@ -5,13 +5,13 @@ import { Button, Text } from 'react-native-paper';
 import { z } from 'zod';
 import { typedMoney, typedPercent } from '../../core/formats/typed.ts';
 import type { Raise } from '../../core/price/raise.ts';
-import { moneyFigure, type Speech } from '../../core/words/figure.ts';
+import { moneyFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import { fieldMark } from './readers.ts';
 import { FormField } from './form-field.tsx';
 import { Segments } from './segments.tsx';
 import { visitBegan } from '../state/draft.ts';
-import { told } from '../state/session.ts';
-import { selectSpeech } from '../state/selectors.ts';
+import { messageShown } from '../state/session.ts';
+import { selectDisplayFormat } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { figure, note } from '../theme/text.ts';
@@ -47,11 +47,11 @@ const signed = (text: string): { sign: 1 | -1; bare: string } => {
 };
 
 /** The raise that the form's texts say, or null. */
-const raiseOf = ({ kind, by, to, mode }: Values, speech: Speech): Raise | null => {
+const raiseOf = ({ kind, by, to, mode }: Values, display: DisplayFormat): Raise | null => {
   const { sign, bare } = signed(by);
   const typed =
-    kind === 'percent' ? typedPercent(bare, fieldMark) : typedMoney(bare, speech.decimals, fieldMark);
-  const step = to.trim() === '' ? null : typedMoney(to, speech.decimals, fieldMark);
+    kind === 'percent' ? typedPercent(bare, fieldMark) : typedMoney(bare, display.decimals, fieldMark);
+  const step = to.trim() === '' ? null : typedMoney(to, display.decimals, fieldMark);
   if (!typed.ok || typed.value === 0 || (step && (!step.ok || step.value === 0))) return null;
   const value = sign * typed.value;
   return {
@@ -60,7 +60,7 @@ const raiseOf = ({ kind, by, to, mode }: Values, speech: Speech): Raise | null =
   };
 };
 
-const schemaOf = (speech: Speech) =>
+const schemaOf = (display: DisplayFormat) =>
   z
     .object({
       kind: z.enum(['percent', 'amount']),
@@ -68,11 +68,11 @@ const schemaOf = (speech: Speech) =>
       to: z.string(),
       mode: z.enum(['nearest', 'up']),
     })
-    .refine((values) => raiseOf({ ...values, to: '' }, speech) !== null, {
+    .refine((values) => raiseOf({ ...values, to: '' }, display) !== null, {
       path: ['by'],
       error: 'Write by how much, as 5 or -2.5.',
     })
-    .refine((values) => raiseOf({ ...values, by: '1' }, speech) !== null, {
+    .refine((values) => raiseOf({ ...values, by: '1' }, display) !== null, {
       path: ['to'],
       error: 'Write what to round to, as 0.05.',
     });
@@ -81,23 +81,23 @@ const schemaOf = (speech: Speech) =>
 const RaiseForm = ({ what, disabled, onRaise }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { control, handleSubmit, watch } = useForm<Values>({
-    resolver: zodResolver(schemaOf(speech)),
+    resolver: zodResolver(schemaOf(display)),
     defaultValues: {
       kind: 'percent',
       by: '',
-      to: moneyFigure(speech.decimals > 0 ? 5 : 1, speech.decimals),
+      to: moneyFigure(display.decimals > 0 ? 5 : 1, display.decimals),
       mode: 'nearest',
     },
   });
   const submit = handleSubmit((values) => {
-    const raise = raiseOf(values, speech);
+    const raise = raiseOf(values, display);
     if (!raise) return;
     const label = `${what} changed by ${values.by.trim()}${values.kind === 'percent' ? ' %' : ''}`;
     dispatch(visitBegan());
     onRaise(raise, label);
-    dispatch(told({ text: `${label}.`, undo: true }));
+    dispatch(messageShown({ text: `${label}.`, undo: true }));
   });
   const field = (name: 'by' | 'to', label: string) => (
     <FormField

@@ -38,10 +38,10 @@ describe.each(MARKS)(
     test.each(['weight', 'volume', 'distance', 'longestSide', 'units'] as const)(
       'a measure of %s',
       (measure) => {
-        const speech = { decimals: 2, units: 'metric' } as const;
+        const display = { decimals: 2, units: 'metric' } as const;
         fc.assert(
           fc.property(fc.oneof(thousandths, grams), (value) => {
-            expect(typedMeasure(measure, measureFigure(measure, value, speech), speech, mark)).toEqual({
+            expect(typedMeasure(measure, measureFigure(measure, value, display), display, mark)).toEqual({
               ok: true,
               value,
             });
@@ -52,15 +52,15 @@ describe.each(MARKS)(
     );
 
     test('a weight in pounds and ounces', () => {
-      const speech = { decimals: 2, units: 'imperial' } as const;
+      const display = { decimals: 2, units: 'imperial' } as const;
       fc.assert(
         fc.property(
           fc.integer({ min: 0, max: 2_000 }),
           fc.integer({ min: 0, max: 1_599 }),
           (pounds, ounces) => {
-            const typed = typedMeasure('weight', `${pounds} lb ${ounces / 100} oz`, speech, mark);
+            const typed = typedMeasure('weight', `${pounds} lb ${ounces / 100} oz`, display, mark);
             const value = typed.ok ? typed.value : -1;
-            expect(typedMeasure('weight', measureFigure('weight', value, speech), speech, mark)).toEqual(
+            expect(typedMeasure('weight', measureFigure('weight', value, display), display, mark)).toEqual(
               typed,
             );
           },
@@ -86,8 +86,8 @@ describe.each(MARKS)(
 );
 
 test('where people write a comma, it marks decimals whatever follows, and the program’s own dot does too', () => {
-  const speech = { decimals: 2, units: 'metric' } as const;
-  const weight = (text: string): unknown => typedMeasure('weight', text, speech, fieldMarkIn('de'));
+  const display = { decimals: 2, units: 'metric' } as const;
+  const weight = (text: string): unknown => typedMeasure('weight', text, display, fieldMarkIn('de'));
   expect([weight('5,001 kg'), weight('5.001 kg'), weight('1.250,5 kg')]).toEqual([
     { ok: true, value: 5_001 },
     { ok: true, value: 5_001 },

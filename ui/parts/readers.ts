@@ -18,7 +18,7 @@ import {
   localDateSchema,
   localTimeSchema,
 } from '../../core/model/unit.ts';
-import { measureFigure, moneyFigure, percentFigure, type Speech } from '../../core/words/figure.ts';
+import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import type { Read } from './draft-field.tsx';
 import { regionsNamed } from '../places/named-regions.ts';
 import { KNOWN_CODES } from '../places/whole-code.ts';
@@ -47,12 +47,12 @@ const said = (typed: Typed, text: string, most?: { value: number; words: string 
 };
 
 export const readMoney =
-  (speech: Speech) =>
+  (display: DisplayFormat) =>
   (text: string): Read<number> =>
     said(
-      typedMoney(text, speech.decimals, fieldMark, Number.MAX_SAFE_INTEGER),
-      `Write an amount, as ${speech.decimals > 0 ? '12.50' : '1250'}.`,
-      { value: GREATEST_MONEY, words: moneyFigure(GREATEST_MONEY, speech.decimals) },
+      typedMoney(text, display.decimals, fieldMark, Number.MAX_SAFE_INTEGER),
+      `Write an amount, as ${display.decimals > 0 ? '12.50' : '1250'}.`,
+      { value: GREATEST_MONEY, words: moneyFigure(GREATEST_MONEY, display.decimals) },
     );
 
 const EXAMPLES: Record<Measure | LimitMeasure, { metric: string; imperial: string }> = {
@@ -75,16 +75,16 @@ const MOST: Record<Measure | LimitMeasure, number> = {
 };
 
 export const readMeasure =
-  (measure: Measure | LimitMeasure, speech: Speech) =>
+  (measure: Measure | LimitMeasure, display: DisplayFormat) =>
   (text: string): Read<number> =>
-    said(typedMeasure(measure, text, speech, fieldMark), `Write ${EXAMPLES[measure][speech.units]}.`, {
+    said(typedMeasure(measure, text, display, fieldMark), `Write ${EXAMPLES[measure][display.units]}.`, {
       value: MOST[measure],
-      words: measureFigure(measure, MOST[measure], speech),
+      words: measureFigure(measure, MOST[measure], display),
     });
 
 /** Three sides, in the shop's units where they have none of their own. */
 export const readSize =
-  ({ units }: Speech) =>
+  ({ units }: DisplayFormat) =>
   (text: string): Read<Size> => {
     const metric = units === 'metric';
     const size = typedSize(text, metric ? 'cm' : 'in', fieldMark);

@@ -2,14 +2,14 @@ import { memo, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import type { Curve } from '../../core/price/curve.ts';
-import { measureFigure, moneyFigure, type Speech } from '../../core/words/figure.ts';
+import { measureFigure, moneyFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import { useInks } from '../theme/theme.ts';
 import { SANS, SERIF_ITALIC } from '../theme/tokens.ts';
 import { costPath, curveFrame, curvePath, fallPath, type CurveFrame } from './curve-frame.ts';
 
 interface Props {
   curve: Curve;
-  speech: Speech;
+  display: DisplayFormat;
   /** Where the trial stands on the measure, and what it is called. */
   mark: { at: number; text: string } | null;
   title: string;
@@ -20,23 +20,23 @@ interface Props {
 const HEIGHT = 200;
 
 /** In words, what the picture shows, for those who do not see it. */
-const spoken = ({ curve, speech, title, costs }: Props): string => {
+const spoken = ({ curve, display, title, costs }: Props): string => {
   const dots = curve.dots.map(
     ({ at, amount }) =>
-      `from ${measureFigure(curve.basis, at, speech)} ${moneyFigure(amount, speech.decimals)}`,
+      `from ${measureFigure(curve.basis, at, display)} ${moneyFigure(amount, display.decimals)}`,
   );
   const falls = curve.falls.map(
     ({ at, by }) =>
-      `falls by ${moneyFigure(by, speech.decimals)} at ${measureFigure(curve.basis, at, speech)}`,
+      `falls by ${moneyFigure(by, display.decimals)} at ${measureFigure(curve.basis, at, display)}`,
   );
   const taken = (costs ?? []).map(
     ({ at, amount }) =>
-      `the carrier takes ${moneyFigure(amount, speech.decimals)} at ${measureFigure(curve.basis, at, speech)}`,
+      `the carrier takes ${moneyFigure(amount, display.decimals)} at ${measureFigure(curve.basis, at, display)}`,
   );
   return [title, ...dots, ...falls, ...taken].join('; ');
 };
 
-const Axes = ({ frame, curve, speech }: { frame: CurveFrame; curve: Curve; speech: Speech }) => {
+const Axes = ({ frame, curve, display }: { frame: CurveFrame; curve: Curve; display: DisplayFormat }) => {
   const inks = useInks();
   const label = { fontFamily: SANS, fontSize: 12, fill: inks.quiet } as const;
   return (
@@ -45,7 +45,7 @@ const Axes = ({ frame, curve, speech }: { frame: CurveFrame; curve: Curve; speec
         <G key={value}>
           <Line x1={frame.left} x2={frame.right} y1={y} y2={y} stroke={inks.hairline} strokeDasharray="1 4" />
           <SvgText {...label} x={frame.left - 8} y={y + 4} textAnchor="end">
-            {moneyFigure(value, speech.decimals).replace(/\.00$/, '')}
+            {moneyFigure(value, display.decimals).replace(/\.00$/, '')}
           </SvgText>
         </G>
       ))}
@@ -59,21 +59,21 @@ const Axes = ({ frame, curve, speech }: { frame: CurveFrame; curve: Curve; speec
           y={frame.bottom + 18}
           textAnchor={x > frame.right - 20 ? 'end' : 'middle'}
         >
-          {measureFigure(curve.basis, value, speech)}
+          {measureFigure(curve.basis, value, display)}
         </SvgText>
       ))}
     </G>
   );
 };
 
-const Falls = ({ frame, curve, speech }: { frame: CurveFrame; curve: Curve; speech: Speech }) => {
+const Falls = ({ frame, curve, display }: { frame: CurveFrame; curve: Curve; display: DisplayFormat }) => {
   const inks = useInks();
   return (
     <G>
       {curve.falls.map((fall) => {
         const x = frame.x(fall.at);
         const onRight = x < (frame.left + frame.right) / 2;
-        const words = `falls by ${moneyFigure(fall.by, speech.decimals)} at ${measureFigure(curve.basis, fall.at, speech)}`;
+        const words = `falls by ${moneyFigure(fall.by, display.decimals)} at ${measureFigure(curve.basis, fall.at, display)}`;
         return (
           <G key={fall.at}>
             <Path d={fallPath(frame, curve, fall.step)} stroke={inks.rubric} strokeWidth={2} fill="none" />
@@ -119,7 +119,7 @@ const Mark = ({ frame, mark }: { frame: CurveFrame; mark: Props['mark'] }) => {
 
 /** The charge against its measure: a stepped line with a dot at each step, and where the trial stands. */
 export const StepCurve = memo(function StepCurve(props: Props) {
-  const { curve, speech, mark, costs } = props;
+  const { curve, display, mark, costs } = props;
   const inks = useInks();
   const [width, setWidth] = useState(0);
   const frame = curveFrame(curve, width, HEIGHT);
@@ -132,7 +132,7 @@ export const StepCurve = memo(function StepCurve(props: Props) {
     >
       {width > 0 ? (
         <Svg width={width} height={HEIGHT} aria-hidden>
-          <Axes frame={frame} curve={curve} speech={speech} />
+          <Axes frame={frame} curve={curve} display={display} />
           <Path d={curvePath(frame, curve)} stroke={inks.ink} strokeWidth={2} fill="none" />
           {costs ? (
             <Path d={costPath(frame, costs)} stroke={inks.control} strokeWidth={1} fill="none" />
@@ -140,7 +140,7 @@ export const StepCurve = memo(function StepCurve(props: Props) {
           {curve.dots.map(({ at, amount }) => (
             <Circle key={at} cx={frame.x(at)} cy={frame.y(amount)} r={3.5} fill={inks.ink} />
           ))}
-          <Falls frame={frame} curve={curve} speech={speech} />
+          <Falls frame={frame} curve={curve} display={display} />
           <Mark frame={frame} mark={mark} />
         </Svg>
       ) : null}

@@ -1,6 +1,6 @@
 import { Snackbar } from 'react-native-paper';
 import { undone } from '../state/draft.ts';
-import { told } from '../state/session.ts';
+import { messageShown } from '../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 
 /** What was just done, with the way back. */
@@ -12,7 +12,7 @@ export const Message = () => {
     <Snackbar
       visible={message !== null}
       duration={8_000}
-      onDismiss={() => dispatch(told(null))}
+      onDismiss={() => dispatch(messageShown(null))}
       action={action}
       // In the flow of the page: it takes room of its own and covers nothing.
       wrapperStyle={{ position: 'relative', maxWidth: 560, alignSelf: 'center' }}

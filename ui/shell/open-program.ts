@@ -4,7 +4,7 @@ import { demoEditionCame } from '../state/editions.ts';
 import { demoOrdersCame } from '../state/orders.ts';
 import { makeJournal, tabsLeft, takeUpJournals, type Journal } from '../state/storage/journal.ts';
 import { keepStore } from '../state/storage/keep.ts';
-import { carryOver, deviceShelf, smallShelf } from '../state/storage/shelf.ts';
+import { carryOver, deviceStore, smallStore } from '../state/storage/stores.ts';
 import { readStart } from '../state/storage/start.ts';
 import { browserTabs } from '../state/storage/tabs.ts';
 import type { Writer } from '../state/storage/writer.ts';
@@ -92,16 +92,16 @@ const guardLeaving = (writer: Writer, journal: Journal, closed: AbortSignal): vo
 /** Opens the program with what is kept on this device, or the demo, and keeps it from then on. */
 export const openProgram = async (): Promise<OpenProgram> => {
   const tabs = browserTabs();
-  const left = await tabsLeft(smallShelf, tabs.isGone);
+  const left = await tabsLeft(smallStore, tabs.isGone);
   const start = await tabs.alone(async () => {
-    await carryOver(smallShelf, deviceShelf);
-    return readStart(deviceShelf, loadDemoShop);
+    await carryOver(smallStore, deviceStore);
+    return readStart(deviceStore, loadDemoShop);
   });
   const over = start.draftStamp ?? null;
-  const journal = makeJournal(smallShelf, tabs.id, over);
+  const journal = makeJournal(smallStore, tabs.id, over);
   const store = makeStore(start, [journal.middleware]);
-  const writer = keepStore(store, deviceShelf, tabs, loadDemoShop, start, journal);
-  await takeUpJournals(store, smallShelf, over, left);
+  const writer = keepStore(store, deviceStore, tabs, loadDemoShop, start, journal);
+  await takeUpJournals(store, smallStore, over, left);
   const closing = new AbortController();
   guardLeaving(writer, journal, closing.signal);
   askToPersist(store);
@@ -120,7 +120,7 @@ export const openProgram = async (): Promise<OpenProgram> => {
 };
 
 /** A program of the demo that is kept nowhere, and says so. */
-export const openWithoutShelf = async (): Promise<OpenProgram> => ({
+export const openWithoutStorage = async (): Promise<OpenProgram> => ({
   store: makeStore({ draft: initialDraft(await loadDemoShop()), storage: { state: 'off' } }),
   close: () => Promise.resolve(),
 });

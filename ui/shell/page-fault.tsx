@@ -2,7 +2,7 @@ import { ScrollView, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { undone } from '../state/draft.ts';
 import { selectUndo } from '../state/selectors.ts';
-import { told } from '../state/session.ts';
+import { messageShown } from '../state/session.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -44,7 +44,7 @@ export const PageFault = ({ error, retry }: Props) => {
       const { saveShop } = await import('../screens/settings/data-settings.tsx');
       saveShop(store);
     } catch {
-      dispatch(told({ text: 'The file could not be made. Reload the program and try again.', undo: false }));
+      dispatch(messageShown({ text: 'The file could not be made. Reload the program and try again.', undo: false }));
     }
   };
   return (

@@ -1,4 +1,4 @@
-import { openProgram, openWithoutShelf, type OpenProgram } from './open-program.ts';
+import { openProgram, openWithoutStorage, type OpenProgram } from './open-program.ts';
 
 /** Whether the program of this page is open yet; the fault is what the browser said where it could not be opened. */
 export interface Opening {
@@ -29,8 +29,8 @@ export const openPage = async (): Promise<void> => {
 };
 
 /** Goes on with a demo that is kept nowhere. */
-export const openPageWithoutShelf = async (): Promise<void> =>
-  become({ program: await openWithoutShelf(), fault: null });
+export const openPageWithoutStorage = async (): Promise<void> =>
+  become({ program: await openWithoutStorage(), fault: null });
 
 /** Closes the program; the page shows nothing until it is opened again. */
 export const closePage = async (): Promise<void> => {

@@ -7,7 +7,7 @@ import { StartFault } from './start-fault.tsx';
 import { useAppSelector } from '../state/store.ts';
 import { animatePlainly } from './animations.ts';
 import { Later } from './later.tsx';
-import { closePage, openingNow, openPage, openPageWithoutShelf, watchOpening } from './program-of-page.ts';
+import { closePage, openingNow, openPage, openPageWithoutStorage, watchOpening } from './program-of-page.ts';
 import { useShippedFonts } from '../theme/fonts.ts';
 import { Icon } from '../theme/icon.tsx';
 import { lampTheme, paperTheme } from '../theme/theme.ts';
@@ -90,7 +90,7 @@ export const Root = ({ children }: { children: ReactNode }) => {
         <StartFault
           reason={fault}
           onAgain={() => void openPage()}
-          onWithout={() => void openPageWithoutShelf()}
+          onWithout={() => void openPageWithoutStorage()}
         />
       </PaperProvider>
     );

@@ -1,7 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { edit } from '../state/draft.ts';
-import { keysToggled, told } from '../state/session.ts';
-import { keeping, keepingFailed, kept, type Aside } from '../state/storage-status.ts';
+import { keysToggled, messageShown } from '../state/session.ts';
+import { keeping, keepingFailed, kept, type SetAsideDocument } from '../state/storage-status.ts';
 import { selectBook } from '../state/selectors.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
 import { currentAddress, goTo } from '../testing/router.ts';
@@ -62,7 +62,7 @@ describe('the bar about storage', () => {
 
   test('names what was set aside', () => {
     const { draft } = demoStore().getState();
-    const aside = (document: string, why: Aside['why']): Aside => ({ key: document, document, why, at: '' });
+    const aside = (document: string, why: SetAsideDocument['why']): SetAsideDocument => ({ key: document, document, why, at: '' });
     const news = [
       aside('draft', 'unreadable'),
       aside('session', 'unreadable'),
@@ -130,7 +130,7 @@ describe('a message', () => {
   test('offers the way back where there is one', () => {
     const store = demoStore();
     store.dispatch(rename('Prairies'));
-    store.dispatch(told({ text: 'Renamed.', undo: true }));
+    store.dispatch(messageShown({ text: 'Renamed.', undo: true }));
     renderOver(store, <Message />);
     expect(screen.getByText('Renamed.')).toBeTruthy();
     fireEvent.press(screen.getByText('Undo'));

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { newsRead, type Aside } from '../state/storage-status.ts';
+import { newsRead, type SetAsideDocument } from '../state/storage-status.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { TextAction } from '../parts/text-action.tsx';
 import { useStyles } from '../theme/styles.ts';
@@ -23,7 +23,7 @@ const styles = (inks: Inks) => ({
   text: { color: inks.rubric, fontSize: 13, lineHeight: 18 },
 });
 
-const told = (why: Aside['why'], news: readonly Aside[], what: string): string[] => {
+const told = (why: SetAsideDocument['why'], news: readonly SetAsideDocument[], what: string): string[] => {
   const names = news.filter((aside) => aside.why === why).map(({ document }) => document);
   return names.length > 0 ? [`${what}: ${names.join(', ')}. It is under Settings, Data.`] : [];
 };

@@ -6,7 +6,7 @@ import { AsideList } from '../screens/settings/aside-list.tsx';
 import type { Opened } from '../screens/settings/opened-file.tsx';
 import { Later } from './later.tsx';
 import { edit } from '../state/draft.ts';
-import { newsRead, type Aside } from '../state/storage-status.ts';
+import { newsRead, type SetAsideDocument } from '../state/storage-status.ts';
 import { useAppDispatch, useAppStore } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -22,14 +22,14 @@ const styles = (inks: Inks) => ({
 const opening = () => import('../screens/settings/opened-file.tsx');
 const OpenedFile = lazy(opening);
 
-const isRules = ({ document }: Aside): boolean => document === 'draft';
+const isRules = ({ document }: SetAsideDocument): boolean => document === 'draft';
 
 /** What is set aside of the shop, opened for repair: what could not be read now, or what the person opens. */
 const useOpened = () => {
   const store = useAppStore();
   const [opened, setOpened] = useState<{ key: string; what: Opened } | null>(null);
   const open = useCallback(
-    async (aside: Aside): Promise<void> => {
+    async (aside: SetAsideDocument): Promise<void> => {
       const { openedAside } = await opening();
       setOpened({ key: aside.key, what: await openedAside(store.getState(), aside) });
     },

@@ -7,7 +7,7 @@ import { Chooser } from '../parts/chooser.tsx';
 import { DraftField } from '../parts/draft-field.tsx';
 import { optional, readCountWithin, readMoney } from '../parts/readers.ts';
 import { edit } from '../state/draft.ts';
-import { selectCatalogue, selectGoods, selectSpeech } from '../state/selectors.ts';
+import { selectCatalogue, selectGoods, selectDisplayFormat } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -33,7 +33,7 @@ const styles = (inks: Inks) => ({
 export const BasketEditor = ({ trial }: { trial: Trial }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const goods = useAppSelector(selectGoods);
   const { goods: listed } = useAppSelector(selectCatalogue);
   const { lines, discount } = trial.request;
@@ -60,8 +60,8 @@ export const BasketEditor = ({ trial }: { trial: Trial }) => {
               <View style={style.words}>
                 <Text numberOfLines={1}>{name}</Text>
                 <Text style={style.note}>
-                  {moneyFigure(line.price ?? good?.price ?? 0, speech.decimals)} ·{' '}
-                  {weight === undefined ? 'weight not known' : weightFigure(weight, speech.units)}
+                  {moneyFigure(line.price ?? good?.price ?? 0, display.decimals)} ·{' '}
+                  {weight === undefined ? 'weight not known' : weightFigure(weight, display.units)}
                 </Text>
               </View>
               <DraftField
@@ -98,7 +98,7 @@ export const BasketEditor = ({ trial }: { trial: Trial }) => {
           options={listed.map(({ sku, name, price }) => ({
             id: sku,
             name,
-            note: moneyFigure(price, speech.decimals),
+            note: moneyFigure(price, display.decimals),
           }))}
           onChoose={add}
         />
@@ -106,8 +106,8 @@ export const BasketEditor = ({ trial }: { trial: Trial }) => {
           style={style.discount}
           label="Discount"
           right
-          text={discount === undefined ? '' : moneyFigure(discount, speech.decimals)}
-          read={optional<number>(readMoney(speech))}
+          text={discount === undefined ? '' : moneyFigure(discount, display.decimals)}
+          read={optional<number>(readMoney(display))}
           onChange={(amount, visit) =>
             dispatch(
               edit(

@@ -2,7 +2,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import { Text } from 'react-native-paper';
 import { carrierParcels } from '../../core/quote/carrier-parcels.ts';
 import { countFigure, weightFigure } from '../../core/words/figure.ts';
-import { selectCompiled, selectSpeech, selectTrial } from '../state/selectors.ts';
+import { selectCompiled, selectDisplayFormat, selectTrial } from '../state/selectors.ts';
 import { useAppSelector, type RootState } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -19,7 +19,7 @@ const selectParcels = createSelector(
 /** The parcels that a choice's carrier was asked about; nothing where no carrier prices the choice. */
 const ChoiceParcels = ({ rateId }: { rateId: string }) => {
   const style = useStyles(styles);
-  const { units } = useAppSelector(selectSpeech);
+  const { units } = useAppSelector(selectDisplayFormat);
   const asked = useAppSelector((state) => selectParcels(state, rateId));
   if (!asked || asked.parcels.length === 0) return null;
   const { account, leastWeight, parcels } = asked;

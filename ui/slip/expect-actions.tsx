@@ -4,7 +4,7 @@ import type { Choice, Quote, Withheld } from '../../core/model/quote.ts';
 import type { Expectation } from '../../core/proof/check-trial.ts';
 import { TextAction } from '../parts/text-action.tsx';
 import { edit } from '../state/draft.ts';
-import { told } from '../state/session.ts';
+import { messageShown } from '../state/session.ts';
 import { selectTrial } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -85,7 +85,7 @@ export const AllRight = ({ quote }: { quote: Quote }) => {
         label="All of this is right"
         onPress={() => {
           expect([...others, ...all.map(asItIs)], 'all of it is right');
-          dispatch(told({ text: 'The test order now expects exactly this.', undo: true }));
+          dispatch(messageShown({ text: 'The test order now expects exactly this.', undo: true }));
         }}
       />
     </View>

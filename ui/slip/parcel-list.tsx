@@ -9,12 +9,12 @@ import {
   percentFigure,
   sizeFigure,
   weightFigure,
-  type Speech,
+  type DisplayFormat,
 } from '../../core/words/figure.ts';
 import { ParcelDrawing } from '../parts/parcel-drawing.tsx';
 import { Press } from '../parts/press.tsx';
 import { ZoneSwatch } from '../parts/zone-swatch.tsx';
-import { selectBook, selectGoods, selectSpeech } from '../state/selectors.ts';
+import { selectBook, selectGoods, selectDisplayFormat } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -45,11 +45,11 @@ const LONGEST = 110;
 
 const letterOf = (at: number): string => String.fromCharCode(65 + (at % 26));
 
-const headOf = ({ weight, fill, size }: Parcel, box: Box | undefined, speech: Speech): string =>
+const headOf = ({ weight, fill, size }: Parcel, box: Box | undefined, display: DisplayFormat): string =>
   [
     box?.name ?? 'Its own carton',
-    ...(size ? [sizeFigure(size, speech.units)] : []),
-    weightFigure(weight, speech.units),
+    ...(size ? [sizeFigure(size, display.units)] : []),
+    weightFigure(weight, display.units),
     ...(fill === undefined ? [] : [`${percentFigure(Math.round(fill * 100) * 100)} full`]),
   ].join(', ');
 
@@ -60,12 +60,12 @@ interface ItemProps {
 
 const ParcelItem = ({ parcel, scale }: ItemProps) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const goods = useAppSelector(selectGoods) as ReadonlyMap<string, Good>;
   const box = useAppSelector(selectBook).boxes.find(({ id }) => id === parcel.boxId);
   const { contents, placed, size } = parcel;
   const sorts = contents.map(({ sku }) => sku);
-  const head = parcel.boxId || size ? headOf(parcel, box, speech) : weightFigure(parcel.weight, speech.units);
+  const head = parcel.boxId || size ? headOf(parcel, box, display) : weightFigure(parcel.weight, display.units);
   const cuboids = (placed ?? []).map((one) => ({ ...one, sort: sorts.indexOf(one.sku) }));
   return (
     <View style={style.item} role="listitem">

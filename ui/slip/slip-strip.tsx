@@ -3,7 +3,7 @@ import { Text } from 'react-native-paper';
 import { Money } from '../parts/money.tsx';
 import { Press } from '../parts/press.tsx';
 import { slipOpened } from '../state/session.ts';
-import { selectSlip, selectSlipBefore, selectSpeech, selectTrial } from '../state/selectors.ts';
+import { selectSlip, selectSlipBefore, selectDisplayFormat, selectTrial } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { aside, note } from '../theme/text.ts';
@@ -31,7 +31,7 @@ const styles = (inks: Inks) => ({
 export const SlipStrip = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const { trial } = useAppSelector(selectTrial);
   const facts = useAppSelector(selectTrialFacts);
   const slip = useAppSelector(selectSlip);

@@ -6,7 +6,7 @@ import { locatedSentence } from '../../core/words/fault-sentence.ts';
 import { countFigure, moneyFigure } from '../../core/words/figure.ts';
 import { Later } from '../shell/later.tsx';
 import type { AskedQuote } from '../state/answers.ts';
-import { selectSlip, selectSlipBefore, selectSpeech, selectSplit } from '../state/selectors.ts';
+import { selectSlip, selectSlipBefore, selectDisplayFormat, selectSplit } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { aside, note } from '../theme/text.ts';
@@ -64,7 +64,7 @@ const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
 const InParts = () => {
   const style = useStyles(styles);
   const asked = useAppSelector(selectSplit);
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   if (asked?.waits) return <Text style={style.note}>Carriers are asked what it would cost in parts …</Text>;
   const split = asked?.split;
   if (!split) return null;
@@ -87,7 +87,7 @@ const ParcelList = lazy(() => import('./parcel-list.tsx'));
 const Choices = ({ asked }: { asked: AskedQuote }) => {
   const { quote, pending } = asked;
   const style = useStyles(styles);
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const open = useAppSelector((state) => state.session.openChoices);
   const now = useAppSelector(selectSlip);
   const changes = slipChanges(useAppSelector(selectSlipBefore), now);
@@ -149,7 +149,7 @@ const Choices = ({ asked }: { asked: AskedQuote }) => {
 /** What the customer of the trial would see: each choice with its charge and working, and why others are not offered. */
 export const Slip = () => {
   const style = useStyles(styles);
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const slip = useAppSelector(selectSlip);
   return (
     <View testID="slip">

@@ -1,12 +1,12 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { measureBasket } from '../../core/quote/basket.ts';
 import { localMoment } from '../../core/time/local-moment.ts';
-import { countFigure, moneyFigure, weightFigure, type Speech } from '../../core/words/figure.ts';
+import { countFigure, moneyFigure, weightFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Destination } from '../../core/model/place.ts';
 import type { Trial } from '../../core/model/trial.ts';
 import { momentText } from '../parts/dates.ts';
-import { selectBook, selectGoods, selectSpeech, selectTrial } from '../state/selectors.ts';
+import { selectBook, selectGoods, selectDisplayFormat, selectTrial } from '../state/selectors.ts';
 
 /** What is said about a trial above its slip. */
 export interface TrialFacts {
@@ -35,7 +35,7 @@ const factsOf = (
   trial: Trial,
   book: Book,
   goods: Parameters<typeof measureBasket>[0],
-  speech: Speech,
+  display: DisplayFormat,
 ): TrialFacts => {
   const { basket, faults } = measureBasket(goods, book.store.defaultWeight, trial.request);
   const units = basket.lines.reduce((sum, line) => sum + line.quantity, 0);
@@ -43,14 +43,14 @@ const factsOf = (
   const heavy =
     basket.physical.length === 0
       ? []
-      : [weight.unknown.length > 0 ? 'weight not known' : weightFigure(weight.value, speech.units)];
+      : [weight.unknown.length > 0 ? 'weight not known' : weightFigure(weight.value, display.units)];
   const { date, time } = localMoment(trial.request.placedAt, book.store.timeZone);
   return {
     place: placeText(trial.request.destination),
     basket:
       faults.length > 0
         ? 'a basket that cannot be used'
-        : [countFigure(units, 'item'), ...heavy, moneyFigure(basket.subtotal, speech.decimals)].join(' · '),
+        : [countFigure(units, 'item'), ...heavy, moneyFigure(basket.subtotal, display.decimals)].join(' · '),
     moment: [momentText(date, time), ...whoOf(trial.request)].join(' · '),
     brief: [
       trial.request.destination?.postalCode || placeText(trial.request.destination),
@@ -61,6 +61,6 @@ const factsOf = (
 
 /** Place, basket and moment of the trial that the slip shows, in words. */
 export const selectTrialFacts = createSelector(
-  [selectTrial, selectBook, selectGoods, selectSpeech],
-  ({ trial }, book, goods, speech) => (trial ? factsOf(trial, book, goods, speech) : null),
+  [selectTrial, selectBook, selectGoods, selectDisplayFormat],
+  ({ trial }, book, goods, display) => (trial ? factsOf(trial, book, goods, display) : null),
 );

@@ -7,7 +7,7 @@ import { readName } from '../parts/readers.ts';
 import { TextAction } from '../parts/text-action.tsx';
 import { Later } from '../shell/later.tsx';
 import { edit } from '../state/draft.ts';
-import { slipOpened, told, trialChosen, trialEditing } from '../state/session.ts';
+import { slipOpened, messageShown, trialChosen, trialEditing } from '../state/session.ts';
 import { selectBook, selectCatalogue, selectTrial, selectTrials } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -80,7 +80,7 @@ const Actions = () => {
   };
   const remove = (): void => {
     dispatch(edit('removeTrial', { id: trial.id }, `Remove test order ${trial.name}`));
-    dispatch(told({ text: `Removed the test order “${trial.name}”.`, undo: true }));
+    dispatch(messageShown({ text: `Removed the test order “${trial.name}”.`, undo: true }));
   };
   return (
     <View style={style.actions}>

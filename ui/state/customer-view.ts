@@ -84,10 +84,10 @@ const sumsOfParts = (compiled: CompiledBook, { parts }: Split, known: AnswersSta
       total: all.total + part.total,
     }));
 
-const collectObstacles = ({ choices, withheld }: Quote, { speech }: CompiledBook): CustomerReason[] => {
+const collectObstacles = ({ choices, withheld }: Quote, { display }: CompiledBook): CustomerReason[] => {
   const isPickup = ({ kind }: { kind: string }): boolean => kind === 'pickup';
   const collected = { choices: choices.filter(isPickup), withheld: withheld.filter(isPickup) };
-  return obstacles(collected, speech);
+  return obstacles(collected, display);
 };
 
 const viewOf = (
@@ -104,14 +104,14 @@ const viewOf = (
     quote: quoted,
     asked,
     sums: new Map(quoted.choices.map((choice) => [choice.id, sumsOf(compiled, request, quoted, choice)])),
-    obstacles: obstacles(quoted, compiled.speech),
+    obstacles: obstacles(quoted, compiled.display),
     collectObstacles: collectObstacles(quoted, compiled),
     questions: [...asked.questions, ...questions],
     parts: split && { split, sums: sumsOfParts(compiled, split, known) },
     partsWait: waits,
     told: quoted.withheld
       .filter(({ tell }) => tell)
-      .map((one) => ({ id: one.id, name: one.name, reason: toldReason(one, compiled.speech) })),
+      .map((one) => ({ id: one.id, name: one.name, reason: toldReason(one, compiled.display) })),
   };
 };
 

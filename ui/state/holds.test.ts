@@ -60,7 +60,7 @@ const makeLine = () => {
   const join = (): HoldsLine => {
     const own: ((what: unknown) => void)[] = [];
     return {
-      say: (what) => ears.filter((ear) => !own.includes(ear)).forEach((ear) => ear(what)),
+      send: (what) => ears.filter((ear) => !own.includes(ear)).forEach((ear) => ear(what)),
       hear: (heard) => {
         own.push(heard);
         ears.push(heard);

@@ -1,7 +1,7 @@
 import type { Middleware } from '@reduxjs/toolkit';
 import { faultSentence } from '../../core/words/fault-sentence.ts';
 import type { DraftState } from './draft.ts';
-import { told } from './session.ts';
+import { messageShown } from './session.ts';
 
 /** Says so where an edit was refused: the draft is as it was before it. */
 export const tellRefusals: Middleware = (store) => (next) => (action) => {
@@ -12,7 +12,7 @@ export const tellRefusals: Middleware = (store) => (next) => (action) => {
   if (refused && refused !== before) {
     const [fault] = refused.faults;
     const why = fault ? faultSentence(fault) : '';
-    store.dispatch(told({ text: `Not changed: ${refused.label}. ${why}`, undo: false }));
+    store.dispatch(messageShown({ text: `Not changed: ${refused.label}. ${why}`, undo: false }));
   }
   return result;
 };

@@ -10,7 +10,7 @@ import type { PastOrder } from '../../core/model/order.ts';
 import { splitWithKnown } from './asked-split.ts';
 import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';
 import { isDemoBook } from './demo.ts';
-import type { Speech } from '../../core/words/figure.ts';
+import type { DisplayFormat } from '../../core/words/figure.ts';
 import type { RootState } from './store.ts';
 
 /** What the trial gives, or what makes it unusable. */
@@ -24,7 +24,7 @@ export const selectTrials = (state: RootState): Trial[] => state.draft.workbook.
 export const selectCompiled = createSelector([selectBook, selectCatalogue], compile);
 
 /** How figures are written: the currency's decimals and the shop's units. */
-export const selectSpeech = createSelector([selectCompiled], (compiled): Speech => compiled.speech);
+export const selectDisplayFormat = createSelector([selectCompiled], (compiled): DisplayFormat => compiled.display);
 
 /** The trial that the slip shows, and where it stands among the others. */
 export const selectTrial = createSelector(

@@ -3,7 +3,7 @@ import type { Book } from '../../core/model/book.ts';
 import type { Catalogue, Good } from '../../core/model/good.ts';
 import { liveOf, type Edition } from '../../core/publish/edition.ts';
 import { compile } from '../../core/quote/compile.ts';
-import type { Speech } from '../../core/words/figure.ts';
+import type { DisplayFormat } from '../../core/words/figure.ts';
 import { isDemoBook } from './demo.ts';
 import { selectBook, selectCatalogue } from './selectors.ts';
 import type { RootState } from './store.ts';
@@ -34,4 +34,4 @@ export const selectServedCatalogue = (state: RootState): Catalogue =>
 export const selectServedCompiled = createSelector([selectServedBook, selectServedCatalogue], compile);
 export const selectServedGoods = (state: RootState): ReadonlyMap<string, Good> =>
   selectServedCompiled(state).goods;
-export const selectServedSpeech = (state: RootState): Speech => selectServedCompiled(state).speech;
+export const selectServedDisplayFormat = (state: RootState): DisplayFormat => selectServedCompiled(state).display;

@@ -61,7 +61,7 @@ const session = createSlice({
     withheldToggled: (state) => {
       state.withheldOpen = !state.withheldOpen;
     },
-    told: (state, { payload }: PayloadAction<SessionState['message']>) => {
+    messageShown: (state, { payload }: PayloadAction<SessionState['message']>) => {
       state.message = payload;
     },
     shopServed: (state, { payload }: PayloadAction<SessionState['shopFrom']>) => {
@@ -85,7 +85,7 @@ export const {
   choiceToggled,
   choicesOpened,
   withheldToggled,
-  told,
+  messageShown,
   keysToggled,
   shopSeenAs,
   shopServed,

@@ -22,7 +22,7 @@ type Message = z.infer<typeof message>;
 
 /** A line between the tabs of one device. */
 export interface HoldsLine {
-  say: (what: Message) => void;
+  send: (what: Message) => void;
   hear: (heard: (what: unknown) => void) => void;
   close: () => void;
 }
@@ -33,7 +33,7 @@ const CHANNEL = 'emporos-holds';
 export const browserLine = (): HoldsLine => {
   const channel = 'BroadcastChannel' in window ? new BroadcastChannel(CHANNEL) : null;
   return {
-    say: (what) => channel?.postMessage(what),
+    send: (what) => channel?.postMessage(what),
     hear: (heard) => channel?.addEventListener('message', ({ data }) => heard(data)),
     close: () => channel?.close(),
   };
@@ -47,7 +47,7 @@ export const shareHolds = (
 ): { tell: () => void; leave: () => void } => {
   let told = store.getState().holds.mine;
   const tell = (): void => {
-    line.say({ tab, holds: Object.values(told).filter(({ over }) => !over) });
+    line.send({ tab, holds: Object.values(told).filter(({ over }) => !over) });
   };
   store.subscribe(() => {
     const { mine } = store.getState().holds;
@@ -61,6 +61,6 @@ export const shareHolds = (
     if ('asks' in heard.data) tell();
     else store.dispatch(othersHold(heard.data));
   });
-  line.say({ asks: true });
-  return { tell, leave: () => line.say({ tab, holds: [] }) };
+  line.send({ asks: true });
+  return { tell, leave: () => line.send({ tab, holds: [] }) };
 };

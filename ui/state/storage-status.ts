@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** A document that was copied aside instead of being lost, under a key of its own. */
-export interface Aside {
+export interface SetAsideDocument {
   key: string;
   document: string;
   /** It could not be read, or another tab kept it while this one had changes of its own. */
@@ -15,9 +15,9 @@ export interface StorageStatus {
   state: 'kept' | 'keeping' | 'failed' | 'off';
   /** Why the last write failed. */
   reason: string | null;
-  aside: Aside[];
+  aside: SetAsideDocument[];
   /** The documents set aside since the program was opened, of which the person is to be told. */
-  news: Aside[];
+  news: SetAsideDocument[];
   /** When the draft was last changed on this device. */
   changedAt: string | null;
   /** Whether all orders that are kept have been read: they come after the page. */
@@ -66,7 +66,7 @@ const status = createSlice({
     savedNow: (state, { payload }: PayloadAction<string>) => {
       state.savedAt = payload;
     },
-    asideMade: (state, { payload }: PayloadAction<Aside[]>) => {
+    asideMade: (state, { payload }: PayloadAction<SetAsideDocument[]>) => {
       state.aside.push(...payload);
       state.news.push(...payload);
     },

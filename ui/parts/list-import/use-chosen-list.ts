@@ -1,4 +1,4 @@
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { chooseFile, isTooLarge } from '../files.ts';
 
@@ -8,7 +8,7 @@ export const useChosenList = (onFile: (file: File) => void): (() => void) => {
   const choose = async (): Promise<void> => {
     const file = await chooseFile('csv');
     if (file && isTooLarge(file))
-      dispatch(told({ text: `${file.name} is larger than 200 MB and was not read.`, undo: false }));
+      dispatch(messageShown({ text: `${file.name} is larger than 200 MB and was not read.`, undo: false }));
     else if (file) onFile(file);
   };
   return () => void choose();

@@ -9,7 +9,7 @@ import { withDay } from '../../../core/formats/hours-typed.ts';
 import type { OpeningHours } from '../../../core/model/time.ts';
 import { normaliseCode } from '../../../core/place/postal.ts';
 import { pastedPatterns, type PastedPatterns } from '../../../core/place/pasted-patterns.ts';
-import { currencyDecimals, type Speech } from '../../../core/words/figure.ts';
+import { currencyDecimals, type DisplayFormat } from '../../../core/words/figure.ts';
 import { optional, readMeasure, readMoney, readName, readPercent, readSpans } from '../../parts/readers.ts';
 import { located } from '../../places/use-gazetteer.ts';
 import { codeForm, isWholeCode } from '../../places/whole-code.ts';
@@ -74,7 +74,7 @@ export const emptyValues = (timeZone: string): BeginValues => ({
 
 export type Faults = Record<string, string>;
 
-const speechOf = ({ currency, units }: BeginValues): Speech => ({
+const displayFormatOf = ({ currency, units }: BeginValues): DisplayFormat => ({
   decimals: currency === '' ? 2 : currencyDecimals(currency),
   units,
 });
@@ -106,17 +106,17 @@ const reachFaults = ({ reach, countries }: BeginValues): Faults =>
 
 const goodsFaults = (values: BeginValues): Faults => {
   const faults: Faults = {};
-  const speech = speechOf(values);
+  const display = displayFormatOf(values);
   const name = readName(values.goodName);
-  const price = readMoney(speech)(values.goodPrice);
-  const weight = readMeasure('weight', speech)(values.goodWeight);
+  const price = readMoney(display)(values.goodPrice);
+  const weight = readMeasure('weight', display)(values.goodWeight);
   if (!name.ok) faults.goodName = name.text;
   if (!price.ok) faults.goodPrice = price.text;
   if (!weight.ok) faults.goodWeight = weight.text;
   if (values.kinds.length === 0) faults.kinds = 'Choose at least one.';
   for (const zone of firstZones(values)) {
     for (const kind of values.kinds) {
-      const charge = readMoney(speech)(values.charges[zone][kind]);
+      const charge = readMoney(display)(values.charges[zone][kind]);
       const path = `charges.${zone}.${kind}`;
       if (!charge.ok) faults[path] = charge.text;
       else if (charge.value === 0) faults[path] = 'Nothing would be charged.';
@@ -136,14 +136,14 @@ const hoursFaults = ({ hours }: BeginValues): Faults =>
 const nearFaults = (values: BeginValues): Faults => {
   if (!values.near) return {};
   const faults: Faults = {};
-  const speech = speechOf(values);
+  const display = displayFormatOf(values);
   const { patterns, unread } = nearPatterns(values);
   if (unread.length > 0) faults.nearCodes = `Not understood: ${unread.slice(0, 5).join(', ')}.`;
   else if (patterns.length === 0) faults.nearCodes = 'Paste the postal codes that you bring orders to.';
-  const charge = readMoney(speech)(values.nearCharge);
+  const charge = readMoney(display)(values.nearCharge);
   if (!charge.ok) faults.nearCharge = charge.text;
   else if (charge.value === 0) faults.nearCharge = 'Nothing would be charged.';
-  const least = optional<number>(readMoney(speech))(values.nearLeast);
+  const least = optional<number>(readMoney(display))(values.nearLeast);
   if (!least.ok) faults.nearLeast = least.text;
   return faults;
 };
@@ -162,12 +162,12 @@ export const faultsOfStep = (values: BeginValues, step: number): Faults => STEPS
 
 const figure = (read: { ok: true; value: number } | { ok: false }): number => (read.ok ? read.value : 0);
 
-const chargesOf = (values: BeginValues, speech: Speech): FirstAnswers['charges'] =>
+const chargesOf = (values: BeginValues, display: DisplayFormat): FirstAnswers['charges'] =>
   Object.fromEntries(
     firstZones(values).map((zone) => [
       zone,
       Object.fromEntries(
-        values.kinds.map((kind) => [kind, figure(readMoney(speech)(values.charges[zone][kind]))]),
+        values.kinds.map((kind) => [kind, figure(readMoney(display)(values.charges[zone][kind]))]),
       ),
     ]),
   );
@@ -178,12 +178,12 @@ const hoursOf = ({ hours }: BeginValues): OpeningHours[] =>
     return spans.ok ? withDay(week, (at + 1) as OpeningHours['day'], spans.value) : week;
   }, []);
 
-const nearbyOf = (values: BeginValues, speech: Speech): FirstAnswers['nearby'] => {
+const nearbyOf = (values: BeginValues, display: DisplayFormat): FirstAnswers['nearby'] => {
   if (!values.near) return undefined;
-  const least = figure(readMoney(speech)(values.nearLeast));
+  const least = figure(readMoney(display)(values.nearLeast));
   return {
     patterns: nearPatterns(values).patterns,
-    charge: figure(readMoney(speech)(values.nearCharge)),
+    charge: figure(readMoney(display)(values.nearCharge)),
     ...(least > 0 ? { minSubtotal: least } : {}),
   };
 };
@@ -197,9 +197,9 @@ const skuOf = (name: string): string =>
 
 /** The answers, once nothing is wrong with any of them. */
 export const answersOf = (values: BeginValues): FirstAnswers => {
-  const speech = speechOf(values);
+  const display = displayFormatOf(values);
   const { country, subdivision, postalCode, city, taxName, taxPercent, kinds } = values;
-  const nearby = nearbyOf(values, speech);
+  const nearby = nearbyOf(values, display);
   const points = figure(readPercent(taxPercent));
   return {
     name: values.shop.trim(),
@@ -218,12 +218,12 @@ export const answersOf = (values: BeginValues): FirstAnswers => {
     reach: values.reach,
     countries: values.countries.filter((one) => one !== country),
     kinds: GOODS_KINDS.filter((kind) => kinds.includes(kind)),
-    charges: chargesOf(values, speech),
+    charges: chargesOf(values, display),
     good: {
       sku: skuOf(values.goodName),
       name: values.goodName.trim(),
-      price: figure(readMoney(speech)(values.goodPrice)),
-      weight: figure(readMeasure('weight', speech)(values.goodWeight)),
+      price: figure(readMoney(display)(values.goodPrice)),
+      weight: figure(readMeasure('weight', display)(values.goodWeight)),
     },
     hours: hoursOf(values),
     collect: values.collect,

@@ -26,7 +26,7 @@ const reachText = ({ store, zones }: Book): string =>
 /** The book that the answers make, in the words of the board, before it is used. */
 export const BeginReview = ({ book }: { book: Book }) => {
   const style = useStyles(styles);
-  const speech = { decimals: currencyDecimals(book.store.currency), units: book.store.units };
+  const display = { decimals: currencyDecimals(book.store.currency), units: book.store.units };
   const nameOf = new Map(book.services.map(({ id, name }) => [id, name]));
   const days = new Set(book.locations.flatMap(({ hours }) => hours.map(({ day }) => day))).size;
   return (
@@ -47,8 +47,8 @@ export const BeginReview = ({ book }: { book: Book }) => {
             .filter((rate) => rate.zoneId === zone.id)
             .map((rate) => (
               <View key={rate.id} style={style.row}>
-                <Text>{[nameOf.get(rate.serviceId), ...ratePhrase(rate, speech).notes].join(', ')}</Text>
-                <Text style={style.figure}>{ratePhrase(rate, speech).price}</Text>
+                <Text>{[nameOf.get(rate.serviceId), ...ratePhrase(rate, display).notes].join(', ')}</Text>
+                <Text style={style.figure}>{ratePhrase(rate, display).price}</Text>
               </View>
             ))}
         </View>
@@ -57,11 +57,11 @@ export const BeginReview = ({ book }: { book: Book }) => {
         <View key={area.id} style={style.zone}>
           <Text>
             <Text style={style.name}>{area.name}</Text>{' '}
-            <Text style={style.note}>{coveragePhrase(area.covers, speech)}</Text>
+            <Text style={style.note}>{coveragePhrase(area.covers, display)}</Text>
           </Text>
           <View style={style.row}>
             <Text>{area.methods.map(({ name }) => name).join(', ')}</Text>
-            <Text style={style.figure}>{areaPricePhrase(area, speech)}</Text>
+            <Text style={style.figure}>{areaPricePhrase(area, display)}</Text>
           </View>
         </View>
       ))}

@@ -8,7 +8,7 @@ import { Page } from '../../parts/page.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { edit } from '../../state/draft.ts';
-import { told, trialChosen } from '../../state/session.ts';
+import { messageShown, trialChosen } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import type { Workbook } from '../../state/workbook.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -31,7 +31,7 @@ const useTake = () => {
   return (shop: Workbook, path: '/charges' | '/reach'): void => {
     dispatch(edit('replaceShop', shop, `New shop ${shop.book.store.name}`));
     dispatch(trialChosen(null));
-    dispatch(told({ text: `The draft is now ${shop.book.store.name}.`, undo: true }));
+    dispatch(messageShown({ text: `The draft is now ${shop.book.store.name}.`, undo: true }));
     router.navigate(path);
   };
 };

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
-import type { Speech } from '../../../core/words/figure.ts';
+import type { DisplayFormat } from '../../../core/words/figure.ts';
 import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
 import { useStyles } from '../../theme/styles.ts';
@@ -58,7 +58,7 @@ export interface BoardRowProps {
   services: readonly Service[];
   /** The zone's rates by service, in the services' order. */
   rates: readonly (Rate | undefined)[];
-  speech: Speech;
+  display: DisplayFormat;
   openService: string | undefined;
   zoneOpen: boolean;
   flex: boolean;
@@ -72,7 +72,7 @@ const Row = ({
   closed,
   services,
   rates,
-  speech,
+  display,
   openService,
   zoneOpen,
   flex,
@@ -104,7 +104,7 @@ const Row = ({
         return (
           <BoardCell
             key={service.id}
-            words={cellWords(zone, service.id, rate, speech)}
+            words={cellWords(zone, service.id, rate, display)}
             label={`${service.name} to ${zone.name}`}
             open={openService === service.id}
             selected={selected && rate ? selected.has(rate.id) : selected && false}

@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import type { Zone } from '../../../core/model/place.ts';
 import { InSight } from '../../parts/in-sight.tsx';
 import { Press } from '../../parts/press.tsx';
-import { selectBook, selectClosedZones, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectClosedZones, selectRatesByCell, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { BoardRow } from './board-row.tsx';
@@ -43,7 +43,7 @@ export const Board = ({ opening, selection, under, underHead }: Props) => {
   const { zones, services } = useAppSelector(selectBook);
   const closed = useAppSelector(selectClosedZones);
   const rates = useAppSelector(selectRatesByCell);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const [width, setWidth] = useState(0);
   const needed = ZONE_COLUMN + services.length * LEAST_CELL;
   const flex = needed <= width;
@@ -56,7 +56,7 @@ export const Board = ({ opening, selection, under, underHead }: Props) => {
           closed={closed.has(zone.id)}
           services={services}
           rates={services.map((service) => rates.get(`${service.id}/${zone.id}`))}
-          speech={speech}
+          display={display}
           openService={isOpen && !opening.panel ? opening.service : undefined}
           zoneOpen={isOpen && opening.panel === 'zone'}
           flex={flex}

@@ -1,6 +1,6 @@
 import type { Zone } from '../../../core/model/place.ts';
 import type { Rate } from '../../../core/model/rate.ts';
-import type { Speech } from '../../../core/words/figure.ts';
+import type { DisplayFormat } from '../../../core/words/figure.ts';
 import { ratePhrase } from '../../../core/words/rate-phrase.ts';
 
 /** What a cell of the board says. */
@@ -17,14 +17,14 @@ export const cellWords = (
   zone: Zone,
   serviceId: string,
   rate: Rate | undefined,
-  speech: Speech,
+  display: DisplayFormat,
 ): CellWords => {
   if (!rate) {
     return zone.without?.includes(serviceId)
       ? { kind: 'left-out', main: 'not offered', note: '' }
       : { kind: 'missing', main: 'no rate', note: 'cannot be chosen here' };
   }
-  const { price, notes } = ratePhrase(rate, speech);
+  const { price, notes } = ratePhrase(rate, display);
   if (!rate.active) return { kind: 'off', main: price, note: 'switched off' };
   return {
     kind: 'rate',

@@ -4,7 +4,7 @@ import { moneyFigure } from '../../../core/words/figure.ts';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { optional, readMoney } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
-import { selectSpeech } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 
 type Flat = Extract<Price, { kind: 'flat' }>;
@@ -23,7 +23,7 @@ const NAMES: Record<Flat['per'], string> = {
 
 /** A flat price: what it counts, its amount, and what the first one costs where that differs. */
 export const FlatFields = ({ price, onChange }: Props) => {
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { amount, per, first } = price;
   const { first: _, ...single } = price;
   return (
@@ -32,8 +32,8 @@ export const FlatFields = ({ price, onChange }: Props) => {
         label={NAMES[per]}
         right
         style={{ width: 200 }}
-        text={moneyFigure(amount, speech.decimals)}
-        read={readMoney(speech)}
+        text={moneyFigure(amount, display.decimals)}
+        read={readMoney(display)}
         onChange={(next, visit) => onChange({ ...price, amount: next }, visit)}
       />
       <Segments
@@ -54,8 +54,8 @@ export const FlatFields = ({ price, onChange }: Props) => {
           right
           style={{ width: 200 }}
           placeholder="the same"
-          text={first === undefined ? '' : moneyFigure(first, speech.decimals)}
-          read={optional<number>(readMoney(speech))}
+          text={first === undefined ? '' : moneyFigure(first, display.decimals)}
+          read={optional<number>(readMoney(display))}
           onChange={(next, visit) => onChange(next === undefined ? single : { ...price, first: next }, visit)}
         />
       )}

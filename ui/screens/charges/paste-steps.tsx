@@ -6,7 +6,7 @@ import type { StepsPrice } from '../../../core/model/price.ts';
 import { countFigure, measureFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { decimalMark } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
-import { selectSpeech } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { aside, note, smallFigure } from '../../theme/text.ts';
@@ -32,18 +32,18 @@ const MOST_STEPS = 2_000;
 /** Rows from a spreadsheet or a leaflet into steps: what was read is shown before it takes the place of the steps. */
 const PasteSteps = ({ price, onDone }: Props) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<RangeNaming | null>(null);
   const naming = chosen ?? guess(text);
-  const { steps, until, unread } = pastedSteps(text, price.basis, naming, speech, decimalMark);
+  const { steps, until, unread } = pastedSteps(text, price.basis, naming, display, decimalMark);
   const take = (): void => {
     const { until: _, ...rest } = price;
     onDone({ ...rest, steps, ...(until === undefined ? {} : { until }) });
   };
   const words = steps.map(
     ({ from, amount }) =>
-      `${measureFigure(price.basis, from, speech)}: ${moneyFigure(amount, speech.decimals)}`,
+      `${measureFigure(price.basis, from, display)}: ${moneyFigure(amount, display.decimals)}`,
   );
   return (
     <View style={style.all}>
@@ -68,7 +68,7 @@ const PasteSteps = ({ price, onDone }: Props) => {
       />
       {steps.length > 0 ? (
         <Text style={style.figure}>
-          {`From ${words.join('; ')}${until === undefined ? '' : `; ends before ${measureFigure(price.basis, until, speech)}`}`}
+          {`From ${words.join('; ')}${until === undefined ? '' : `; ends before ${measureFigure(price.basis, until, display)}`}`}
         </Text>
       ) : null}
       {unread.map(({ line, text: row }) => (

@@ -7,7 +7,7 @@ import { DraftField } from '../../parts/draft-field.tsx';
 import { optional, readMoney } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { selectPricedGoods, selectSpeech } from '../../state/selectors.ts';
+import { selectPricedGoods, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -26,13 +26,13 @@ const styles = (inks: Inks) => ({ all: { gap: 12 }, note: note(inks) });
 export const PerProductFields = ({ price, onChange }: Props) => {
   const style = useStyles(styles);
   const router = useRouter();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { own, without } = useAppSelector(selectPricedGoods);
   const { otherwise } = price;
   const rest =
     otherwise === null
       ? 'a basket that holds one of them is not offered this service'
-      : `they are charged ${moneyFigure(otherwise, speech.decimals)}`;
+      : `they are charged ${moneyFigure(otherwise, display.decimals)}`;
   return (
     <View style={style.all}>
       <Segments
@@ -48,8 +48,8 @@ export const PerProductFields = ({ price, onChange }: Props) => {
         right
         style={{ width: 220 }}
         placeholder="not offered"
-        text={otherwise === null ? '' : moneyFigure(otherwise, speech.decimals)}
-        read={optional<number>(readMoney(speech))}
+        text={otherwise === null ? '' : moneyFigure(otherwise, display.decimals)}
+        read={optional<number>(readMoney(display))}
         onChange={(next, visit) => onChange({ ...price, otherwise: next ?? null }, visit)}
       />
       <Text style={style.note}>

@@ -3,7 +3,7 @@ import type { Price } from '../../../core/model/price.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { optional, readMoney, readPercent } from '../../parts/readers.ts';
-import { selectSpeech } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { withEnd } from '../../parts/optional-parts.ts';
 
@@ -16,7 +16,7 @@ interface Props {
 
 /** A percentage of the subtotal, with the least and the greatest it comes to. */
 export const PercentFields = ({ price, onChange }: Props) => {
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { kind, points, min, max } = price;
   const set = (end: 'min' | 'max', value: number | undefined, visit: string): void => {
     const ends = { ...(min === undefined ? {} : { min }), ...(max === undefined ? {} : { max }) };
@@ -28,8 +28,8 @@ export const PercentFields = ({ price, onChange }: Props) => {
       right
       style={{ width: 150 }}
       placeholder={end === 'min' ? 'no least' : 'no greatest'}
-      text={value === undefined ? '' : moneyFigure(value, speech.decimals)}
-      read={optional<number>(readMoney(speech))}
+      text={value === undefined ? '' : moneyFigure(value, display.decimals)}
+      read={optional<number>(readMoney(display))}
       onChange={(next, visit) => set(end, next, visit)}
     />
   );

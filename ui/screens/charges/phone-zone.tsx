@@ -4,7 +4,7 @@ import type { Zone } from '../../../core/model/place.ts';
 import { Press } from '../../parts/press.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { selectBook, selectClosedZones, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectClosedZones, selectRatesByCell, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -44,7 +44,7 @@ export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) =
   const { zones, services } = useAppSelector(selectBook);
   const closed = useAppSelector(selectClosedZones);
   const rates = useAppSelector(selectRatesByCell);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const at = zones.findIndex((one) => one.id === zone.id);
   const swipe = PanResponder.create({
     onMoveShouldSetPanResponder: (_, { dx, dy }) => Math.abs(dx) > 20 && Math.abs(dx) > 2 * Math.abs(dy),
@@ -78,7 +78,7 @@ export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) =
         style={{ borderTopWidth: 1, borderTopColor: style.item.borderBottomColor }}
       >
         {services.map((service) => {
-          const words = cellWords(zone, service.id, rates.get(`${service.id}/${zone.id}`), speech);
+          const words = cellWords(zone, service.id, rates.get(`${service.id}/${zone.id}`), display);
           return (
             <View role="listitem" key={service.id}>
               <Press

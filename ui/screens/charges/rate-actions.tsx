@@ -7,7 +7,7 @@ import { countFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { selectBook, selectRatesByCell } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -47,7 +47,7 @@ const CopyForm = ({ rateId, zone, service, onDone }: Omit<Props, 'active'> & { o
         `${service.name} to ${zone.name}: copied to ${countFigure(cells.length, 'zone')}`,
       ),
     );
-    dispatch(told({ text: `Copied to ${countFigure(cells.length, 'zone')}.`, undo: true }));
+    dispatch(messageShown({ text: `Copied to ${countFigure(cells.length, 'zone')}.`, undo: true }));
     onDone();
   };
   return (
@@ -84,7 +84,7 @@ export const RateActions = memo(function RateActions({ rateId, active, zone, ser
   const toggle = (what: 'raise' | 'copy') => () => setDoing(doing === what ? null : what);
   const leave = (name: 'removeRate' | 'leaveOut', text: string): void => {
     dispatch(edit(name, { cell }, `${label}: ${text}`));
-    dispatch(told({ text: `${label}: ${text}.`, undo: true }));
+    dispatch(messageShown({ text: `${label}: ${text}.`, undo: true }));
   };
   return (
     <View style={style.rule}>

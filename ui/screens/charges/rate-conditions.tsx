@@ -19,7 +19,7 @@ import { FieldGroup } from '../../parts/field-group.tsx';
 import { LimitFields } from '../../parts/limit-fields.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { useSteady } from '../../parts/use-steady.ts';
-import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -47,7 +47,7 @@ const styles = (inks: Inks) => ({
 
 const HandlingFields = memo(function HandlingFields({ handling, onChange }: PartProps<'handling'>) {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const set = (changes: Partial<Handling>, visit: string | null): void => {
     const next: Handling = { per: 'order', ...handling, ...changes };
     const nothing = next.amount === undefined && next.points === undefined;
@@ -60,8 +60,8 @@ const HandlingFields = memo(function HandlingFields({ handling, onChange }: Part
         style={style.field}
         label="Handling amount"
         placeholder="none"
-        text={handling?.amount === undefined ? '' : moneyFigure(handling.amount, speech.decimals)}
-        read={optional<number>(readMoney(speech))}
+        text={handling?.amount === undefined ? '' : moneyFigure(handling.amount, display.decimals)}
+        read={optional<number>(readMoney(display))}
         onChange={(amount, visit) => set({ amount }, visit)}
       />
       <DraftField
@@ -95,9 +95,9 @@ const ChargeFields = memo(function ChargeFields({
   onChange,
 }: PartProps<'freeFrom' | 'bounds'>) {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const money = (amount: number | undefined): string =>
-    amount === undefined ? '' : moneyFigure(amount, speech.decimals);
+    amount === undefined ? '' : moneyFigure(amount, display.decimals);
   const bound = (end: 'min' | 'max', value: number | undefined, visit: string): void =>
     onChange({ bounds: withEnd(bounds, end, value) }, 'bounds', visit);
   return (
@@ -108,7 +108,7 @@ const ChargeFields = memo(function ChargeFields({
         label="Free from a subtotal of"
         placeholder="never free"
         text={money(current)}
-        read={optional<number>(readMoney(speech))}
+        read={optional<number>(readMoney(display))}
         onChange={(freeFrom, visit) => onChange({ freeFrom }, 'free from', visit)}
       />
       <DraftField
@@ -117,7 +117,7 @@ const ChargeFields = memo(function ChargeFields({
         label="Never less than"
         placeholder="no least"
         text={money(bounds?.min)}
-        read={optional<number>(readMoney(speech))}
+        read={optional<number>(readMoney(display))}
         onChange={(value, visit) => bound('min', value, visit)}
       />
       <DraftField
@@ -126,7 +126,7 @@ const ChargeFields = memo(function ChargeFields({
         label="Never more than"
         placeholder="no most"
         text={money(bounds?.max)}
-        read={optional<number>(readMoney(speech))}
+        read={optional<number>(readMoney(display))}
         onChange={(value, visit) => bound('max', value, visit)}
       />
     </FieldGroup>

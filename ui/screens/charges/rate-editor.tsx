@@ -14,7 +14,7 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { useSteady } from '../../parts/use-steady.ts';
 import { useWidth } from '../../parts/use-width.ts';
 import { edit } from '../../state/draft.ts';
-import { selectSpeech } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { aside, note } from '../../theme/text.ts';
@@ -45,7 +45,7 @@ const styles = (inks: Inks) => ({
 /** A rate that is off; one that charges nothing asks before it is switched on. */
 const SwitchedOff = ({ rate, onSwitch }: { rate: Rate; onSwitch: () => void }) => {
   const style = useStyles(styles);
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const [asking, setAsking] = useState(false);
   const isFree = chargesNothing(rate.price);
   const zero = moneyFigure(0, decimals);
@@ -73,7 +73,7 @@ const SwitchedOff = ({ rate, onSwitch }: { rate: Rate; onSwitch: () => void }) =
 export const RateEditor = ({ rate, zone, service }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const isPhone = useWidth() === 'phone';
   const [conditions, setConditions] = useState(false);
   const label = `${service.name} to ${zone.name}`;
@@ -85,9 +85,9 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
   const extent = Math.max(mark?.at ?? 0, rate.limits?.weight?.max ?? 0, 1);
   const curve = useMemo(() => curveOf(rate.price, extent), [rate.price, extent]);
   const picture = curve ? (
-    <StepCurve curve={curve} speech={speech} mark={mark} title={`Charge for ${label}`} />
+    <StepCurve curve={curve} display={display} mark={mark} title={`Charge for ${label}`} />
   ) : null;
-  const notes = ratePhrase(rate, speech).notes.filter((words) => !words.startsWith('by '));
+  const notes = ratePhrase(rate, display).notes.filter((words) => !words.startsWith('by '));
   return (
     <View style={{ gap: 12 }}>
       {rate.active ? null : <SwitchedOff rate={rate} onSwitch={() => set({ active: true }, 'switched on')} />}

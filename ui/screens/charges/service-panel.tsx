@@ -7,7 +7,7 @@ import { readName, readWords } from '../../parts/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { edit, visitBegan } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { RaiseRates } from './raise-rates.tsx';
@@ -37,7 +37,7 @@ const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => voi
   };
   const remove = (): void => {
     dispatch(edit('removeService', { id: service.id }, `Remove ${service.name}`));
-    dispatch(told({ text: `Removed ${service.name} with ${countFigure(ids.length, 'rate')}.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${service.name} with ${countFigure(ids.length, 'rate')}.`, undo: true }));
     onGone();
   };
   const move = (by: number) => () =>

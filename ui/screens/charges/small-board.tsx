@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
-import { selectBook, selectRatesByCell, selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectRatesByCell, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -42,7 +42,7 @@ export const SmallBoard = ({ selection }: { selection: Selection & BoardPresses 
   const style = useStyles(styles);
   const { zones, services } = useAppSelector(selectBook);
   const rates = useAppSelector(selectRatesByCell);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   return (
     <View style={style.all} role="table" aria-label="The whole board">
       <View style={style.row} role="row">
@@ -82,7 +82,7 @@ export const SmallBoard = ({ selection }: { selection: Selection & BoardPresses 
           </View>
           {services.map((service) => {
             const rate = rates.get(`${service.id}/${zone.id}`);
-            const { kind, main } = cellWords(zone, service.id, rate, speech);
+            const { kind, main } = cellWords(zone, service.id, rate, display);
             const isTicked = rate && selection.ids ? selection.ids.has(rate.id) : null;
             return (
               <View role="cell" key={service.id}>

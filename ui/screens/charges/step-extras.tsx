@@ -5,7 +5,7 @@ import { measureFigure, moneyFigure, percentFigure } from '../../../core/words/f
 import { DraftField, type Read } from '../../parts/draft-field.tsx';
 import { optional, readMeasure, readMoney, readPercent } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
-import { selectSpeech } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -40,14 +40,14 @@ const withoutPercent = ({ percent: _, ...rest }: Step): Step => rest;
 /** What a step adds for what lies above it, and its share of the subtotal: a line when folded, fields when open. */
 export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { each, percent } = step;
-  const money = (amount: number): string => moneyFigure(amount, speech.decimals);
+  const money = (amount: number): string => moneyFigure(amount, display.decimals);
   if (!open) {
     const words = [
       ...(each
         ? [
-            `plus ${money(each.amount)} for each ${each.count === 'started' ? 'begun ' : ''}${measureFigure(basis, each.size, speech)} above`,
+            `plus ${money(each.amount)} for each ${each.count === 'started' ? 'begun ' : ''}${measureFigure(basis, each.size, display)} above`,
           ]
         : []),
       ...(percent === undefined ? [] : [`plus ${percentFigure(percent)} of the subtotal`]),
@@ -60,7 +60,7 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
       visit,
     );
   const readSize = (text: string): Read<number> => {
-    const size = readMeasure(basis, speech)(text);
+    const size = readMeasure(basis, display)(text);
     return size.ok && size.value === 0 ? { ok: false, text: 'This must be more than 0.' } : size;
   };
   return (
@@ -72,7 +72,7 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
           label="Plus"
           placeholder="nothing"
           text={each ? money(each.amount) : ''}
-          read={optional<number>(readMoney(speech))}
+          read={optional<number>(readMoney(display))}
           onChange={(amount, visit) =>
             amount === undefined ? onChange(withoutEach(step), visit) : setEach({ amount }, visit)
           }
@@ -80,7 +80,7 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
         <DraftField
           style={style.field}
           label={`for each, above ${name}`}
-          text={measureFigure(basis, each?.size ?? ONE[basis], speech)}
+          text={measureFigure(basis, each?.size ?? ONE[basis], display)}
           read={readSize}
           onChange={(size, visit) => setEach({ size }, visit)}
         />

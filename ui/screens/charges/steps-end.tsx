@@ -4,7 +4,7 @@ import { DraftField } from '../../parts/draft-field.tsx';
 import { FieldGroup } from '../../parts/field-group.tsx';
 import { LimitEnds } from '../../parts/limit-fields.tsx';
 import { optional, readMeasure } from '../../parts/readers.ts';
-import { selectSpeech } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 
 /** The limits of what a price belongs to, and how they are changed. */
@@ -24,7 +24,7 @@ export const limitOf = ({ kind, ...price }: { kind: string; basis?: string }): L
 
 /** What ends the offer, side by side: the value the steps end before, and the limits of the same measure. */
 export const StepsEnd = ({ price, onChange, limits, onLimits }: Props) => {
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const measure = limitOf(price);
   return (
     <FieldGroup name="Where it is offered">
@@ -32,8 +32,8 @@ export const StepsEnd = ({ price, onChange, limits, onLimits }: Props) => {
         style={{ flexGrow: 1, flexBasis: 120, maxWidth: 148 }}
         label="Not offered from"
         placeholder="no end"
-        text={price.until === undefined ? '' : measureFigure(price.basis, price.until, speech)}
-        read={optional<number>(readMeasure(price.basis, speech))}
+        text={price.until === undefined ? '' : measureFigure(price.basis, price.until, display)}
+        read={optional<number>(readMeasure(price.basis, display))}
         onChange={(until, visit) => {
           const { until: _, ...rest } = price;
           onChange(until === undefined ? rest : { ...rest, until }, visit);

@@ -8,7 +8,7 @@ import { readMeasure, readMoney } from '../../parts/readers.ts';
 import { Opened } from '../../parts/opened.tsx';
 import { useSteady } from '../../parts/use-steady.ts';
 import { TextAction } from '../../parts/text-action.tsx';
-import { selectSpeech } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { aside, note } from '../../theme/text.ts';
@@ -64,9 +64,9 @@ interface RowProps {
 /** One step; drawn again only when it is another. */
 const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProps) {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const [open, setOpen] = useState(false);
-  const name = measureFigure(basis, step.from, speech);
+  const name = measureFigure(basis, step.from, display);
   const set = (next: Step, visit: string | null): void => onStep(at, next, visit);
   const hasExtras = step.each !== undefined || step.percent !== undefined;
   return (
@@ -77,7 +77,7 @@ const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProp
           style={style.field}
           label={`${HEADS[basis]}, step ${at + 1}`}
           text={name}
-          read={readMeasure(basis, speech)}
+          read={readMeasure(basis, display)}
           onChange={(from, visit) => set({ ...step, from }, visit)}
         />
         <DraftField
@@ -85,8 +85,8 @@ const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProp
           right
           style={style.field}
           label={`Charge from ${name}`}
-          text={moneyFigure(step.amount, speech.decimals)}
-          read={readMoney(speech)}
+          text={moneyFigure(step.amount, display.decimals)}
+          read={readMoney(display)}
           onChange={(amount, visit) => set({ ...step, amount }, visit)}
         />
         <IconAction
@@ -113,7 +113,7 @@ const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProp
 /** The steps of a price, edited in place: values and charges, and what is added above each. */
 export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const [pasting, setPasting] = useState(false);
   const onStep = useSteady((at: number, next: Step | null, visit: string | null) => {
     const steps = price.steps.flatMap((one, i) => (i === at ? (next ?? []) : one));
@@ -148,7 +148,7 @@ export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
       <View style={style.actions}>
         <TextAction
           label="Add a step"
-          onPress={() => onChange({ ...price, steps: [...price.steps, nextStep(price, speech.units)] }, null)}
+          onPress={() => onChange({ ...price, steps: [...price.steps, nextStep(price, display.units)] }, null)}
         />
         <TextAction label={pasting ? 'Do not paste' : 'Paste rows'} onPress={() => setPasting(!pasting)} />
         {isInOrder(price.steps) ? null : (

@@ -1,7 +1,7 @@
-import type { Speech } from '../../../core/words/figure.ts';
+import type { DisplayFormat } from '../../../core/words/figure.ts';
 import type { Step, StepsPrice } from '../../../core/model/price.ts';
 
-type Units = Speech['units'];
+type Units = DisplayFormat['units'];
 
 /** Whether each step begins above the one before it. */
 export const isInOrder = (steps: readonly Step[]): boolean =>

@@ -2,7 +2,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import type { Measure } from '../../../core/model/price.ts';
 import { measureBasket } from '../../../core/quote/basket.ts';
 import { measureFigure } from '../../../core/words/figure.ts';
-import { selectBook, selectGoods, selectSpeech, selectTrial } from '../../state/selectors.ts';
+import { selectBook, selectGoods, selectDisplayFormat, selectTrial } from '../../state/selectors.ts';
 import type { RootState } from '../../state/store.ts';
 
 const selectBasket = createSelector([selectTrial, selectGoods, selectBook], ({ trial }, goods, book) =>
@@ -11,12 +11,12 @@ const selectBasket = createSelector([selectTrial, selectGoods, selectBook], ({ t
 
 /** Where the trial's basket stands on a measure of prices, with the words for it; null where it is not known. */
 export const selectTrialMark = createSelector(
-  [selectBasket, selectSpeech, (_: RootState, basis: Measure) => basis],
-  (basket, speech, basis): { at: number; text: string } | null => {
+  [selectBasket, selectDisplayFormat, (_: RootState, basis: Measure) => basis],
+  (basket, display, basis): { at: number; text: string } | null => {
     if (!basket || basis === 'distance' || basket.chargeable.length === 0) return null;
     const { charged, subtotal } = basket;
     if ((basis === 'weight' || basis === 'volume') && charged[basis].unknown.length > 0) return null;
     const at = basis === 'subtotal' ? subtotal : basis === 'units' ? charged.units : charged[basis].value;
-    return { at, text: `this test order, ${measureFigure(basis, at, speech)}` };
+    return { at, text: `this test order, ${measureFigure(basis, at, display)}` };
   },
 );

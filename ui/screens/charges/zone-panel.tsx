@@ -8,7 +8,7 @@ import { readName } from '../../parts/readers.ts';
 import { RegionList } from '../../parts/region-list.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { RaiseRates } from './raise-rates.tsx';
@@ -26,7 +26,7 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
   const remove = (): void => {
     dispatch(edit('removeZone', { id: zone.id }, `Remove ${zone.name}`));
     dispatch(
-      told({
+      messageShown({
         text: `Removed ${zone.name} with ${countFigure(ids.length, 'rate')}. Its places fall to other zones.`,
         undo: true,
       }),
@@ -36,7 +36,7 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
   const copy = (): void => {
     dispatch(edit('copyZone', { id: zone.id }, `Copy ${zone.name}`));
     dispatch(
-      told({
+      messageShown({
         text: `Copied ${zone.name} with its rates. The copy is switched off and has no places yet.`,
         undo: true,
       }),

@@ -5,11 +5,11 @@ import { Button } from 'react-native-paper';
 import { z } from 'zod';
 import type { Good } from '../../../core/model/good.ts';
 import { nameSchema, tokenSchema } from '../../../core/model/unit.ts';
-import type { Speech } from '../../../core/words/figure.ts';
+import type { DisplayFormat } from '../../../core/words/figure.ts';
 import { FormField } from '../../parts/form-field.tsx';
 import { optional, readMeasure, readMoney, readSize } from '../../parts/readers.ts';
 import { edit } from '../../state/draft.ts';
-import { selectGoods, selectSpeech } from '../../state/selectors.ts';
+import { selectGoods, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { FINGER, SANS } from '../../theme/tokens.ts';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -24,13 +24,13 @@ interface Values {
 
 const EMPTY: Values = { name: '', sku: '', price: '', weight: '', size: '' };
 
-const readersOf = (speech: Speech) => ({
-  price: readMoney(speech),
-  weight: optional<number>(readMeasure('weight', speech)),
-  size: optional(readSize(speech)),
+const readersOf = (display: DisplayFormat) => ({
+  price: readMoney(display),
+  weight: optional<number>(readMeasure('weight', display)),
+  size: optional(readSize(display)),
 });
 
-const schemaOf = (speech: Speech, taken: ReadonlyMap<string, Good>) =>
+const schemaOf = (display: DisplayFormat, taken: ReadonlyMap<string, Good>) =>
   z
     .object({ name: z.string(), sku: z.string(), price: z.string(), weight: z.string(), size: z.string() })
     .superRefine((values, context) => {
@@ -42,7 +42,7 @@ const schemaOf = (speech: Speech, taken: ReadonlyMap<string, Good>) =>
       if (!tokenSchema.safeParse(sku).success)
         say('sku', 'A stock number is needed, of at most 120 characters.');
       if (taken.has(sku)) say('sku', `${taken.get(sku)?.name} has this number.`);
-      for (const [field, read] of Object.entries(readersOf(speech))) {
+      for (const [field, read] of Object.entries(readersOf(display))) {
         const result = read(values[field as 'price' | 'weight' | 'size']);
         if (!result.ok) say(field as keyof Values, result.text);
       }
@@ -59,14 +59,14 @@ const FIELDS: readonly [keyof Values, string, string, number][] = [
 /** A new good; what is not known yet of its weight and size is marked until it is. */
 export const AddGood = ({ onDone }: { onDone: () => void }) => {
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const goods = useAppSelector(selectGoods);
   const { control, handleSubmit } = useForm<Values>({
-    resolver: zodResolver(schemaOf(speech, goods)),
+    resolver: zodResolver(schemaOf(display, goods)),
     defaultValues: EMPTY,
   });
   const submit = handleSubmit((values) => {
-    const readers = readersOf(speech);
+    const readers = readersOf(display);
     const price = readers.price(values.price);
     const weight = readers.weight(values.weight);
     const size = readers.size(values.size);

@@ -6,8 +6,8 @@ import { DraftField, type Read } from '../../parts/draft-field.tsx';
 import { optional, readMeasure, readMoney, readName, readSize } from '../../parts/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
-import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { messageShown } from '../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -37,14 +37,14 @@ const above0 =
 export const BoxPanel = ({ box }: { box: Box }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { store, carriers } = useAppSelector(selectBook);
   const { id, name } = box;
   const set = (changes: Partial<Omit<Box, 'id'>>, visit: string): void =>
     void dispatch(edit('setBox', { id, changes }, `Box, ${name}`, visit));
   const remove = (): void => {
     dispatch(edit('removeBox', { id }, `Remove ${name}`));
-    dispatch(told({ text: `Removed ${name}.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
   };
   const users = [
     ...(store.packing.kind === 'boxes' && store.packing.boxIds.includes(id) ? ['the store'] : []),
@@ -66,8 +66,8 @@ export const BoxPanel = ({ box }: { box: Box }) => {
         <DraftField
           style={style.size}
           label="Inside: length, width, height"
-          text={sizeFigure(box.inside, speech.units)}
-          read={above0(readSize(speech))}
+          text={sizeFigure(box.inside, display.units)}
+          read={above0(readSize(display))}
           onChange={(inside, visit) => set({ inside }, visit)}
         />
       </View>
@@ -76,16 +76,16 @@ export const BoxPanel = ({ box }: { box: Box }) => {
           right
           style={style.field}
           label="Holds at most"
-          text={weightFigure(box.maxWeight, speech.units)}
-          read={readMeasure('weight', speech)}
+          text={weightFigure(box.maxWeight, display.units)}
+          read={readMeasure('weight', display)}
           onChange={(maxWeight, visit) => set({ maxWeight }, visit)}
         />
         <DraftField
           right
           style={style.field}
           label="Weighs itself"
-          text={weightFigure(box.tare, speech.units)}
-          read={readMeasure('weight', speech)}
+          text={weightFigure(box.tare, display.units)}
+          read={readMeasure('weight', display)}
           onChange={(tare, visit) => set({ tare }, visit)}
         />
         <DraftField
@@ -93,8 +93,8 @@ export const BoxPanel = ({ box }: { box: Box }) => {
           style={style.field}
           label="Costs"
           placeholder="nothing"
-          text={box.cost === undefined ? '' : moneyFigure(box.cost, speech.decimals)}
-          read={optional<number>(readMoney(speech))}
+          text={box.cost === undefined ? '' : moneyFigure(box.cost, display.decimals)}
+          read={optional<number>(readMoney(display))}
           onChange={(cost, visit) => set({ cost }, visit)}
         />
       </View>

@@ -8,7 +8,7 @@ import {
   sizeFigure,
   volumeFigure,
   weightFigure,
-  type Speech,
+  type DisplayFormat,
 } from '../../../core/words/figure.ts';
 import { Page } from '../../parts/page.tsx';
 import { ParcelDrawing } from '../../parts/parcel-drawing.tsx';
@@ -16,7 +16,7 @@ import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { edit } from '../../state/draft.ts';
-import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -47,13 +47,13 @@ const WIDEST = 130;
 const scaleOf = (boxes: readonly Box[]): number =>
   WIDEST / Math.max(1, ...boxes.map(({ inside }) => (inside.length + inside.width) * 0.87));
 
-const phraseOf = ({ inside, maxWeight, tare, cost, carrierBox }: Box, speech: Speech): string =>
+const phraseOf = ({ inside, maxWeight, tare, cost, carrierBox }: Box, display: DisplayFormat): string =>
   [
-    sizeFigure(inside, speech.units),
-    volumeFigure(inside.length * inside.width * inside.height, speech.units),
-    `up to ${weightFigure(maxWeight, speech.units)}`,
-    `weighs ${weightFigure(tare, speech.units)}`,
-    ...(cost === undefined ? [] : [`costs ${moneyFigure(cost, speech.decimals)}`]),
+    sizeFigure(inside, display.units),
+    volumeFigure(inside.length * inside.width * inside.height, display.units),
+    `up to ${weightFigure(maxWeight, display.units)}`,
+    `weighs ${weightFigure(tare, display.units)}`,
+    ...(cost === undefined ? [] : [`costs ${moneyFigure(cost, display.decimals)}`]),
     ...(carrierBox
       ? [`one price at ${CARRIERS.find(({ id }) => id === carrierBox.carrier)?.name ?? carrierBox.carrier}`]
       : []),
@@ -110,7 +110,7 @@ const AddBoxes = () => {
 const BoxesPage = ({ open }: { open: string | null }) => {
   const style = useStyles(styles);
   const router = useRouter();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { boxes } = useAppSelector(selectBook);
   const scale = scaleOf(boxes);
   const go = (box: string | null): void =>
@@ -144,7 +144,7 @@ const BoxesPage = ({ open }: { open: string | null }) => {
                 </View>
                 <View style={style.words}>
                   <Text style={style.name}>{box.name}</Text>
-                  <Text style={style.note}>{phraseOf(box, speech)}</Text>
+                  <Text style={style.note}>{phraseOf(box, display)}</Text>
                 </View>
               </View>
             </Press>

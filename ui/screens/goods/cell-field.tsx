@@ -1,7 +1,7 @@
 import type { Good } from '../../../core/model/good.ts';
 import { DraftField } from '../../parts/draft-field.tsx';
 import { edit } from '../../state/draft.ts';
-import { selectSpeech } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { cellText, readCellText, TITLES, type Column } from './goods-columns.ts';
 
@@ -15,7 +15,7 @@ interface Props {
 /** A cell of the table while it is edited. */
 export const CellField = ({ good, column, onNext, onLeave }: Props) => {
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   return (
     <DraftField
       hideLabel
@@ -23,8 +23,8 @@ export const CellField = ({ good, column, onNext, onLeave }: Props) => {
       right={column !== 'name'}
       prose={column === 'name'}
       label={`${TITLES[column]} of ${good.name}`}
-      text={cellText(good, column, speech)}
-      read={readCellText(column, speech, cellText(good, column, speech))}
+      text={cellText(good, column, display)}
+      read={readCellText(column, display, cellText(good, column, display))}
       onChange={(changes, visit) =>
         dispatch(
           edit('setGood', { sku: good.sku, changes }, `${good.name}: ${TITLES[column].toLowerCase()}`, visit),

@@ -13,8 +13,8 @@ import { Section } from '../../parts/section.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { edit } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
-import { selectBook, selectCatalogue, selectSpeech } from '../../state/selectors.ts';
+import { messageShown } from '../../state/session.ts';
+import { selectBook, selectCatalogue, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -40,8 +40,8 @@ const styles = (inks: Inks) => ({
 const useTable = ({ rows, faults }: Props['parsed']) => {
   const book = useAppSelector(selectBook);
   const { goods: here } = useAppSelector(selectCatalogue);
-  const speech = useAppSelector(selectSpeech);
-  const [mapped, setMapped] = useState(() => guessColumns(rows[0] ?? [], speech.units));
+  const display = useAppSelector(selectDisplayFormat);
+  const [mapped, setMapped] = useState(() => guessColumns(rows[0] ?? [], display.units));
   const [taking, setTaking] = useState<TableTaking>({ empty: 'leaves', others: 'kept' });
   const later = useDeferredValue(mapped);
   const table = useMemo(() => {
@@ -49,12 +49,12 @@ const useTable = ({ rows, faults }: Props['parsed']) => {
       rows,
       later,
       here,
-      { speech, mark: markOfCells(rows, decimalMark), groups: book.groups },
+      { display, mark: markOfCells(rows, decimalMark), groups: book.groups },
       taking,
     );
     return { ...read, faults: [...faults, ...read.faults] };
-  }, [rows, faults, later, here, speech, book.groups, taking]);
-  const difference = useMemo(() => goodsDifference(here, table.goods, speech), [here, table.goods, speech]);
+  }, [rows, faults, later, here, display, book.groups, taking]);
+  const difference = useMemo(() => goodsDifference(here, table.goods, display), [here, table.goods, display]);
   return { rows, mapped, setMapped, taking, setTaking, table, difference };
 };
 
@@ -67,7 +67,7 @@ export const CsvPage = ({ name, parsed, onDone }: Props) => {
   const take = (): void => {
     dispatch(edit('replaceGoods', { goods: table.goods }, `Took ${name}`));
     const left = table.faulty > 0 ? ` ${countFigure(table.faulty, 'row')} left out.` : '';
-    dispatch(told({ text: `Took ${countFigure(table.sound, 'row')} of ${name}.${left}`, undo: true }));
+    dispatch(messageShown({ text: `Took ${countFigure(table.sound, 'row')} of ${name}.${left}`, undo: true }));
     onDone();
   };
   return (

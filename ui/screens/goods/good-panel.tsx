@@ -8,8 +8,8 @@ import { optional, readMoney, readWords } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
-import { selectBook, selectGoods, selectSpeech, selectTrials } from '../../state/selectors.ts';
+import { messageShown } from '../../state/session.ts';
+import { selectBook, selectGoods, selectDisplayFormat, selectTrials } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -100,7 +100,7 @@ const FLAGS = [
 
 const Travels = ({ good, change }: { good: Good; change: Change }) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   return (
     <>
       <View style={style.flags}>
@@ -119,16 +119,16 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
           style={style.field}
           label="Own price for sending"
           placeholder="none"
-          text={good.shippingPrice === undefined ? '' : moneyFigure(good.shippingPrice, speech.decimals)}
-          read={optional<number>(readMoney(speech))}
+          text={good.shippingPrice === undefined ? '' : moneyFigure(good.shippingPrice, display.decimals)}
+          read={optional<number>(readMoney(display))}
           onChange={(shippingPrice, visit) => change({ shippingPrice }, 'price for sending', visit)}
         />
         <DraftField
           style={style.field}
           label="Fee once a line"
           placeholder="none"
-          text={good.onceFee === undefined ? '' : moneyFigure(good.onceFee, speech.decimals)}
-          read={optional<number>(readMoney(speech))}
+          text={good.onceFee === undefined ? '' : moneyFigure(good.onceFee, display.decimals)}
+          read={optional<number>(readMoney(display))}
           onChange={(onceFee, visit) => change({ onceFee }, 'fee', visit)}
         />
         <GroupField good={good} />
@@ -156,14 +156,14 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
 export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const trials = useAppSelector(selectTrials);
   const change = useChange(good);
   const naming = trials.filter(({ request }) => request.lines.some(({ sku }) => sku === good.sku)).length;
   const remove = (): void => {
     dispatch(edit('removeGoods', { skus: [good.sku] }, `Remove ${good.name}`));
     const broken = naming > 0 ? ` ${countFigure(naming, 'test order')} named it and cannot be used now.` : '';
-    dispatch(told({ text: `Removed ${good.name}.${broken}`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${good.name}.${broken}`, undo: true }));
     onGone();
   };
   return (
@@ -179,8 +179,8 @@ export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
             style={column === 'name' ? style.wide : style.field}
             label={TITLES[column]}
             placeholder={column === 'name' ? undefined : 'not known'}
-            text={cellText(good, column, speech)}
-            read={readCellText(column, speech, cellText(good, column, speech))}
+            text={cellText(good, column, display)}
+            read={readCellText(column, display, cellText(good, column, display))}
             onChange={(changes, visit) => change(changes, TITLES[column].toLowerCase(), visit)}
           />
         ))}

@@ -1,7 +1,7 @@
 import { gapsOf } from '../../../core/goods/gaps.ts';
 import { goodFigure, sizeFigure } from '../../../core/goods/difference.ts';
 import type { Good } from '../../../core/model/good.ts';
-import { moneyFigure, weightFigure, type Speech } from '../../../core/words/figure.ts';
+import { moneyFigure, weightFigure, type DisplayFormat } from '../../../core/words/figure.ts';
 import type { Read } from '../../parts/draft-field.tsx';
 import { optional, readMeasure, readMoney, readName, readSize } from '../../parts/readers.ts';
 
@@ -17,24 +17,24 @@ export const TITLES: Record<Column, string> = {
 };
 
 /** What a cell shows: its figure, or that it is missing. */
-export const cellWords = (good: Good, column: Column, speech: Speech): { text: string; missing: boolean } => {
+export const cellWords = (good: Good, column: Column, display: DisplayFormat): { text: string; missing: boolean } => {
   const isGap = (column === 'weight' || column === 'size') && gapsOf(good).includes(column);
   if (isGap) return { text: 'missing', missing: true };
-  return { text: goodFigure(good, column, speech) || '–', missing: false };
+  return { text: goodFigure(good, column, display) || '–', missing: false };
 };
 
 /** A cell as it is written while it is edited. */
-export const cellText = (good: Good, column: Column, speech: Speech): string => {
+export const cellText = (good: Good, column: Column, display: DisplayFormat): string => {
   if (column === 'name') return good.name;
-  if (column === 'price') return moneyFigure(good.price, speech.decimals);
-  if (column === 'weight') return good.weight === undefined ? '' : weightFigure(good.weight, speech.units);
-  return good.size ? sizeFigure(good.size, speech.units) : '';
+  if (column === 'price') return moneyFigure(good.price, display.decimals);
+  if (column === 'weight') return good.weight === undefined ? '' : weightFigure(good.weight, display.units);
+  return good.size ? sizeFigure(good.size, display.units) : '';
 };
 
 const readWeight =
-  (speech: Speech) =>
+  (display: DisplayFormat) =>
   (text: string): Read<number> => {
-    const read = readMeasure('weight', speech)(text);
+    const read = readMeasure('weight', display)(text);
     return read.ok && read.value > 100_000_000 ? { ok: false, text: 'At most 100,000 kg.' } : read;
   };
 
@@ -46,14 +46,14 @@ const withShownUnit = (text: string, shown: string): string => {
 
 /** What is typed into a cell over what it shows, as the change to its good. */
 export const readCellText =
-  (column: Column, speech: Speech, shown = '') =>
+  (column: Column, display: DisplayFormat, shown = '') =>
   (typed: string): Read<Partial<Good>> => {
     const text = column === 'weight' || column === 'size' ? withShownUnit(typed, shown) : typed;
     const read: Read<unknown> = {
       name: readName,
-      price: readMoney(speech),
-      weight: optional<number>(readWeight(speech)),
-      size: optional(readSize(speech)),
+      price: readMoney(display),
+      weight: optional<number>(readWeight(display)),
+      size: optional(readSize(display)),
     }[column](text);
     return read.ok ? { ok: true, value: { [column]: read.value } } : read;
   };

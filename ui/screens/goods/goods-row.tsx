@@ -2,7 +2,7 @@ import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
-import type { Speech } from '../../../core/words/figure.ts';
+import type { DisplayFormat } from '../../../core/words/figure.ts';
 import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
 import { useStyles } from '../../theme/styles.ts';
@@ -26,7 +26,7 @@ interface Props {
   good: Good;
   /** Where the row stands in the whole table, from 1, for those who hear it. */
   at: number;
-  speech: Speech;
+  display: DisplayFormat;
   chosen: boolean;
   open: boolean;
   /** The cursor, where it is on this row. */
@@ -63,14 +63,14 @@ const styles = (inks: Inks) => ({
 const Cell = ({
   good,
   column,
-  speech,
+  display,
   cursor,
   first,
   presses,
 }: Omit<Props, 'chosen' | 'at' | 'open'> & { column: Column }) => {
   const style = useStyles(styles);
   const isHere = cursor?.column === column;
-  const { text, missing } = cellWords(good, column, speech);
+  const { text, missing } = cellWords(good, column, display);
   const width = COLUMN_WIDTHS[column];
   const size = width === null ? { flex: 1, minWidth: 0 } : { width };
   if (isHere && cursor.editing) {

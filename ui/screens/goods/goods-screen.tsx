@@ -10,7 +10,7 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { Later } from '../../shell/later.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { selectGoods } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -108,7 +108,7 @@ export default function GoodsScreen() {
     const chosen = await openFile('csv');
     if (!chosen) return;
     if (chosen.text === null)
-      dispatch(told({ text: `${chosen.name} is larger than 200 MB and was not read.`, undo: false }));
+      dispatch(messageShown({ text: `${chosen.name} is larger than 200 MB and was not read.`, undo: false }));
     else {
       const { parseCsv } = await import('../../parts/csv.ts');
       setFile({ name: chosen.name, parsed: parseCsv(chosen.text) });

@@ -6,8 +6,8 @@ import type { GoodsOrder } from '../../../core/goods/sort.ts';
 import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
 import { useWidth } from '../../parts/use-width.ts';
-import { told } from '../../state/session.ts';
-import { selectSpeech } from '../../state/selectors.ts';
+import { messageShown } from '../../state/session.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -127,7 +127,7 @@ const usePresses = (grid: Grid, goods: Goods, onOpen: (sku: string) => void): Ro
       onNext: () => latest.current.grid.next(),
       onLeave: (fault) => {
         latest.current.grid.leave();
-        if (fault !== null) dispatch(told({ text: fault, undo: false }));
+        if (fault !== null) dispatch(messageShown({ text: fault, undo: false }));
       },
     }),
     [dispatch],
@@ -138,7 +138,7 @@ const usePresses = (grid: Grid, goods: Goods, onOpen: (sku: string) => void): Ro
 export const GoodsTable = ({ goods, open, onOpen }: Props) => {
   const style = useStyles(styles);
   const isPhone = useWidth() === 'phone';
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const list = useRef<FlatList<Good>>(null);
   const grid = useGrid(goods.shown, (index) => {
     if (index >= 0) list.current?.scrollToIndex({ index, viewPosition: 0.5, animated: false });
@@ -150,13 +150,13 @@ export const GoodsTable = ({ goods, open, onOpen }: Props) => {
   const render: ListRenderItem<Good> = useCallback(
     ({ item, index }) =>
       isPhone ? (
-        <PhoneRow good={item} speech={speech} chosen={goods.chosen.has(item.sku)} presses={presses} />
+        <PhoneRow good={item} display={display} chosen={goods.chosen.has(item.sku)} presses={presses} />
       ) : (
         <>
           <GoodsRow
             good={item}
             at={index + 2}
-            speech={speech}
+            display={display}
             chosen={goods.chosen.has(item.sku)}
             open={index === openAt}
             cursor={cursor?.sku === item.sku ? cursor : null}
@@ -172,7 +172,7 @@ export const GoodsTable = ({ goods, open, onOpen }: Props) => {
           ) : null}
         </>
       ),
-    [isPhone, speech, goods.chosen, presses, cursor, openAt, isElsewhere, onOpen, style],
+    [isPhone, display, goods.chosen, presses, cursor, openAt, isElsewhere, onOpen, style],
   );
   const keys = { onKeyDownCapture: grid.onKey } as unknown as ViewProps;
   const role = isPhone ? 'list' : 'grid';

@@ -8,7 +8,7 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { writeGoodsTable } from '../../../core/formats/goods-table.ts';
-import { selectBook, selectCatalogue, selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectCatalogue, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -37,12 +37,12 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
   const isPhone = useWidth() === 'phone';
   const { store } = useAppSelector(selectBook);
   const catalogue = useAppSelector(selectCatalogue);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { view, setView, missing, shown, all } = goods;
   const save = async (): Promise<void> => {
     const { csvText } = await import('../../parts/csv.ts');
     const day = new Date().toISOString().slice(0, 10);
-    saveFile(fileName(store.name, 'goods', day, 'csv'), csvText(writeGoodsTable(catalogue.goods, speech)));
+    saveFile(fileName(store.name, 'goods', day, 'csv'), csvText(writeGoodsTable(catalogue.goods, display)));
   };
   return (
     <View style={style.all}>

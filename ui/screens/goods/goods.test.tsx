@@ -270,7 +270,7 @@ describe('a CSV', () => {
 
 describe('the pieces of the table', () => {
   const goods = ['a', 'b', 'c'].map((sku): Good => ({ sku, name: sku, price: 100, fulfilment: 'physical' }));
-  const speech = { decimals: 2, units: 'metric' } as const;
+  const display = { decimals: 2, units: 'metric' } as const;
   const key = (name: string, more: object = {}) => ({ key: name, ctrlKey: false, shiftKey: false, ...more });
 
   test.each([
@@ -300,18 +300,18 @@ describe('the pieces of the table', () => {
   });
 
   test('a cell says what is missing and is written as it is read', () => {
-    expect(cellWords(goods[0]!, 'weight', speech)).toEqual({ text: 'missing', missing: true });
-    expect(cellWords({ ...goods[0]!, fulfilment: 'digital' }, 'weight', speech)).toEqual({
+    expect(cellWords(goods[0]!, 'weight', display)).toEqual({ text: 'missing', missing: true });
+    expect(cellWords({ ...goods[0]!, fulfilment: 'digital' }, 'weight', display)).toEqual({
       text: '–',
       missing: false,
     });
     const sized: Good = { ...goods[0]!, size: { length: 110, width: 80, height: 3 } };
-    const text = cellText(sized, 'size', speech);
-    expect(readCellText('size', speech)(text)).toEqual({ ok: true, value: { size: sized.size } });
-    expect(readCellText('weight', speech)('')).toEqual({ ok: true, value: { weight: undefined } });
-    expect(readCellText('weight', speech, '12 g')('600')).toEqual({ ok: true, value: { weight: 600 } });
-    expect(readCellText('weight', speech, '12 g')('0.6 kg')).toEqual({ ok: true, value: { weight: 600 } });
-    expect(readCellText('weight', speech, '3.2 kg')('4')).toEqual({ ok: true, value: { weight: 4_000 } });
-    expect(readCellText('weight', speech)('100001 kg').ok).toBe(false);
+    const text = cellText(sized, 'size', display);
+    expect(readCellText('size', display)(text)).toEqual({ ok: true, value: { size: sized.size } });
+    expect(readCellText('weight', display)('')).toEqual({ ok: true, value: { weight: undefined } });
+    expect(readCellText('weight', display, '12 g')('600')).toEqual({ ok: true, value: { weight: 600 } });
+    expect(readCellText('weight', display, '12 g')('0.6 kg')).toEqual({ ok: true, value: { weight: 600 } });
+    expect(readCellText('weight', display, '3.2 kg')('4')).toEqual({ ok: true, value: { weight: 4_000 } });
+    expect(readCellText('weight', display)('100001 kg').ok).toBe(false);
   });
 });

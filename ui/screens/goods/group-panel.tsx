@@ -7,7 +7,7 @@ import { readName } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
@@ -132,7 +132,7 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
   };
   const remove = (): void => {
     dispatch(edit('removeGroup', { id }, `Remove ${name}`));
-    dispatch(told({ text: `Removed ${name}. Its goods, ${goods}, travel by anything now.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${name}. Its goods, ${goods}, travel by anything now.`, undo: true }));
   };
   return (
     <View style={{ gap: 16, paddingTop: 4, paddingBottom: 20 }}>

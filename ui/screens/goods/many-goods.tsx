@@ -7,8 +7,8 @@ import RaiseForm from '../../parts/raise-form.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
-import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { messageShown } from '../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { raisedPanel } from '../../theme/text.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -48,11 +48,11 @@ const KINDS: readonly [label: string, changes: Changes][] = [
 /** Weight or size of many goods, typed once. */
 const SetFigure = ({ column, onSet }: { column: 'weight' | 'size'; onSet: (changes: Changes) => void }) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const set = (): void => {
-    const read = readCellText(column, speech)(text);
+    const read = readCellText(column, display)(text);
     if (!read.ok) setFault(read.text);
     else if (text.trim() === '') setFault(`Write the ${column} that each of them has.`);
     else onSet(read.value);
@@ -84,17 +84,17 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
   const set = (changes: Changes, what: string): void => {
     dispatch(visitBegan());
     dispatch(edit('setGoods', { skus: [...skus], changes }, `${goods}: ${what}`));
-    dispatch(told({ text: `${goods}: ${what}.`, undo: true }));
+    dispatch(messageShown({ text: `${goods}: ${what}.`, undo: true }));
     setDoing(null);
   };
   const group = (id: string, isIn: boolean, what: string): void => {
     dispatch(edit('setInGroup', { skus: [...skus], id, isIn }, `${goods}: ${what}`));
-    dispatch(told({ text: `${goods}: ${what}.`, undo: true }));
+    dispatch(messageShown({ text: `${goods}: ${what}.`, undo: true }));
     setDoing(null);
   };
   const remove = (): void => {
     dispatch(edit('removeGoods', { skus: [...skus] }, `Remove ${goods}`));
-    dispatch(told({ text: `Removed ${goods}. Test orders that name them cannot be used now.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${goods}. Test orders that name them cannot be used now.`, undo: true }));
     onDone();
   };
   const action = (name: Doing, label: string) => (

@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { gapsOf } from '../../../core/goods/gaps.ts';
 import { goodFigure } from '../../../core/goods/difference.ts';
 import type { Good } from '../../../core/model/good.ts';
-import { moneyFigure, type Speech } from '../../../core/words/figure.ts';
+import { moneyFigure, type DisplayFormat } from '../../../core/words/figure.ts';
 import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
 import { useStyles } from '../../theme/styles.ts';
@@ -15,7 +15,7 @@ import type { RowPresses } from './goods-row.tsx';
 
 interface Props {
   good: Good;
-  speech: Speech;
+  display: DisplayFormat;
   chosen: boolean;
   presses: Pick<RowPresses, 'onOpen' | 'onToggle'>;
 }
@@ -38,11 +38,11 @@ const styles = (inks: Inks) => ({
 });
 
 /** One good in two lines; pressed, it opens its page. */
-export const PhoneRow = memo(function PhoneRow({ good, speech, chosen, presses }: Props) {
+export const PhoneRow = memo(function PhoneRow({ good, display, chosen, presses }: Props) {
   const style = useStyles(styles);
   const gaps = gapsOf(good);
   const facts = (['weight', 'size'] as const).flatMap((field) =>
-    gaps.includes(field) ? [] : [goodFigure(good, field, speech)],
+    gaps.includes(field) ? [] : [goodFigure(good, field, display)],
   );
   const known = [good.fulfilment === 'digital' ? 'digital' : '', ...facts].filter(Boolean).join(' · ');
   const lacking = gaps.length > 0 ? `${gaps.join(' and ')} missing` : '';
@@ -61,7 +61,7 @@ export const PhoneRow = memo(function PhoneRow({ good, speech, chosen, presses }
       <Press
         style={style.press}
         role="button"
-        aria-label={`${good.name}, ${moneyFigure(good.price, speech.decimals)}${lacking ? `, ${lacking}` : ''}`}
+        aria-label={`${good.name}, ${moneyFigure(good.price, display.decimals)}${lacking ? `, ${lacking}` : ''}`}
         onPress={() => presses.onOpen(good.sku)}
       >
         <View style={style.words}>
@@ -69,7 +69,7 @@ export const PhoneRow = memo(function PhoneRow({ good, speech, chosen, presses }
             <Text style={style.name} numberOfLines={1}>
               {good.name}
             </Text>
-            <Text style={style.figure}>{moneyFigure(good.price, speech.decimals)}</Text>
+            <Text style={style.figure}>{moneyFigure(good.price, display.decimals)}</Text>
           </View>
           <Text style={style.note} numberOfLines={1}>
             {known}

@@ -10,7 +10,7 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { selectBook, selectTrials } from '../../state/selectors.ts';
 import { selectEditions } from '../../state/served.ts';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -83,7 +83,7 @@ export const EditionList = () => {
   const goBack = ({ number, book, catalogue }: Edition): void => {
     const shop = { book, catalogue, trials, ...(accepted ? { accepted } : {}) };
     dispatch(edit('replaceShop', shop, `Back to edition ${number}`));
-    dispatch(told({ text: `The draft is edition ${number} again.`, undo: true }));
+    dispatch(messageShown({ text: `The draft is edition ${number} again.`, undo: true }));
   };
   const newest = editions.at(-1)?.number;
   return (

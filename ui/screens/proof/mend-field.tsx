@@ -3,14 +3,14 @@ import { View } from 'react-native';
 import { HelperText } from 'react-native-paper';
 import type { AskedValue } from '../../../core/repair/repair.ts';
 import { askedLabel } from '../../../core/words/repair-words.ts';
-import { measureFigure, type Speech } from '../../../core/words/figure.ts';
+import { measureFigure, type DisplayFormat } from '../../../core/words/figure.ts';
 import type { Read } from '../../parts/draft-field.tsx';
 import { readMeasure, readMoney, readSize } from '../../parts/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
-import { selectSpeech } from '../../state/selectors.ts';
+import { messageShown } from '../../state/session.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
 const styles = {
@@ -24,26 +24,26 @@ const EXAMPLES: Partial<Record<AskedValue['reads'], string>> = {
   money: '12.50',
 };
 
-const readerOf = (reads: AskedValue['reads'], speech: Speech): ((text: string) => Read<unknown>) => {
-  if (reads === 'size') return readSize(speech);
-  return reads === 'money' ? readMoney(speech) : readMeasure(reads, speech);
+const readerOf = (reads: AskedValue['reads'], display: DisplayFormat): ((text: string) => Read<unknown>) => {
+  if (reads === 'size') return readSize(display);
+  return reads === 'money' ? readMoney(display) : readMeasure(reads, display);
 };
 
 /** The value as it is now: 'now 450 kg'. */
-const nowWords = ({ now, reads }: AskedValue, speech: Speech): string | undefined => {
+const nowWords = ({ now, reads }: AskedValue, display: DisplayFormat): string | undefined => {
   if (now === undefined || reads === 'size') return EXAMPLES[reads];
-  return `now ${measureFigure(reads === 'money' ? 'subtotal' : reads, now, speech)}`;
+  return `now ${measureFigure(reads === 'money' ? 'subtotal' : reads, now, display)}`;
 };
 
 /** The field for the one value that mends a problem. */
 export const MendField = ({ asked }: { asked: AskedValue }) => {
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string | null>(null);
   const label = askedLabel(asked);
   const give = (): void => {
-    const read = readerOf(asked.reads, speech)(text);
+    const read = readerOf(asked.reads, display)(text);
     if (!read.ok) {
       setFault(read.text);
       return;
@@ -51,7 +51,7 @@ export const MendField = ({ asked }: { asked: AskedValue }) => {
     setFault(null);
     setText('');
     dispatch(edit('repair', { changes: asked.give(read.value) }, label));
-    dispatch(told({ text: `${label}: saved.`, undo: true }));
+    dispatch(messageShown({ text: `${label}: saved.`, undo: true }));
   };
   return (
     <View>
@@ -59,7 +59,7 @@ export const MendField = ({ asked }: { asked: AskedValue }) => {
         <View style={styles.field}>
           <TextLine
             label={label}
-            placeholder={nowWords(asked, speech)}
+            placeholder={nowWords(asked, display)}
             value={text}
             onChange={setText}
             onSubmit={give}

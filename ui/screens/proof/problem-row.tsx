@@ -8,7 +8,7 @@ import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit } from '../../state/draft.ts';
-import { slipOpened, told, trialChosen } from '../../state/session.ts';
+import { slipOpened, messageShown, trialChosen } from '../../state/session.ts';
 import { selectCompiled, selectTrials } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -43,7 +43,7 @@ const AcceptForm = ({ line, onDone }: { line: ProblemLine; onDone: () => void })
   const accept = (): void => {
     const accepted = { ...line.acceptance, note: why.trim() };
     dispatch(edit('acceptProblem', { accepted }, 'Accept a problem'));
-    dispatch(told({ text: 'Accepted. It comes back when its rules change or it reaches more.', undo: true }));
+    dispatch(messageShown({ text: 'Accepted. It comes back when its rules change or it reaches more.', undo: true }));
     onDone();
   };
   return (
@@ -79,7 +79,7 @@ const Actions = ({ line, onAccept }: { line: ProblemLine; onAccept: () => void }
       act(edit('addTrial', { trial }, 'New test order from a problem'));
       act(trialChosen(selectTrials(getState()).at(-1)?.id ?? null));
       act(slipOpened(true));
-      act(told({ text: 'The order is in the preview, kept as a test order.', undo: true }));
+      act(messageShown({ text: 'The order is in the preview, kept as a test order.', undo: true }));
     });
   };
   return (

@@ -2,7 +2,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import { acceptanceOf, causeKey, problemKey, printOf, type Accepted } from '../../../core/audit/accepted.ts';
 import type { Problem } from '../../../core/model/problem.ts';
 import { ruleName } from '../../../core/words/problem-sentence.ts';
-import type { Where } from '../../../core/audit/finding.ts';
+import type { RuleRef } from '../../../core/audit/finding.ts';
 import { selectBook, selectCatalogue, selectGoods } from '../../state/selectors.ts';
 import { selectLive } from '../../state/served.ts';
 import type { RootState } from '../../state/store.ts';
@@ -42,7 +42,7 @@ export const selectProblems = createSelector(
         newSince: known && known.number === live?.number && !known.keys.includes(key) ? known.number : null,
         problem,
         rules: problem.where.map((rule) => ({
-          name: ruleName(rule as Where, book, goods),
+          name: ruleName(rule as RuleRef, book, goods),
           link: whereLink(book, rule),
         })),
         accepted: acceptanceOf(problem, accepted, book, catalogue),

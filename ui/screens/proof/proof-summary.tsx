@@ -81,7 +81,7 @@ const ShortSlip = ({ line: { trial, state } }: { line: TrialLine }) => {
           </Text>
         </View>
         <Text style={style.figure}>
-          {cheapest ? moneyFigure(cheapest.charge, compiled.speech.decimals) : '–'}
+          {cheapest ? moneyFigure(cheapest.charge, compiled.display.decimals) : '–'}
         </Text>
       </View>
     </Press>

@@ -8,7 +8,7 @@ import { TextLine } from '../../parts/text-line.tsx';
 import { editionPublished } from '../../state/editions.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
 import { selectEditions } from '../../state/served.ts';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -71,7 +71,7 @@ export const PublishForm = ({ changes }: { changes: number }) => {
       ...(obstacles.length > 0 ? { despite: why.trim() } : {}),
     });
     dispatch(editionPublished(edition));
-    dispatch(told({ text: `Edition ${edition.number} is live.`, undo: false }));
+    dispatch(messageShown({ text: `Edition ${edition.number} is live.`, undo: false }));
     setWords('');
     setWhy('');
   };

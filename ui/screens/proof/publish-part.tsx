@@ -7,7 +7,7 @@ import { Press } from '../../parts/press.tsx';
 import { Section } from '../../parts/section.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { trialChosen } from '../../state/session.ts';
-import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
 import { selectLive } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -64,7 +64,7 @@ const Changes = ({ lines }: { lines: readonly ChangeLine[] }) => {
 const Trials = ({ trials }: { trials: readonly TrialChange[] }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   if (trials.length === 0)
     return <Text style={style.quiet}>No test order pays or is offered anything else.</Text>;
   return (

@@ -6,8 +6,8 @@ import { countFigure } from '../../../core/words/figure.ts';
 import { repairLabel } from '../../../core/words/repair-words.ts';
 import { Press } from '../../parts/press.tsx';
 import { edit } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
-import { selectSpeech } from '../../state/selectors.ts';
+import { messageShown } from '../../state/session.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -48,7 +48,7 @@ const alsoWords = (count: number): string =>
 export const RepairList = ({ repairs }: { repairs: readonly TriedRepair[] }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   if (repairs.length === 0) return null;
   return (
     <View style={style.list} role="list" aria-label="What would mend it">
@@ -57,7 +57,7 @@ export const RepairList = ({ repairs }: { repairs: readonly TriedRepair[] }) => 
         const label = repairLabel(repair);
         const mend = (): void => {
           dispatch(edit('repair', { changes: repair.changes }, label));
-          dispatch(told({ text: `Done: ${label}.`, undo: true }));
+          dispatch(messageShown({ text: `Done: ${label}.`, undo: true }));
         };
         return (
           <View key={label} style={style.repair} role="listitem">

@@ -3,7 +3,7 @@ import { Text } from 'react-native-paper';
 import Svg, { Rect } from 'react-native-svg';
 import type { Bucket, Replay } from '../../../core/replay/replay.ts';
 import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
-import { selectSpeech } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useInks } from '../../theme/theme.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -34,7 +34,7 @@ const bucketWords = ({ from, to }: Bucket, decimals: number): string => {
 export const ReplayFigures = ({ replay }: { replay: Replay }) => {
   const style = useStyles(styles);
   const inks = useInks();
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const money = (amount: number): string => moneyFigure(amount, decimals);
   const filled = replay.changes.filter(({ count }) => count > 0);
   const most = Math.max(1, ...filled.map(({ count }) => count));

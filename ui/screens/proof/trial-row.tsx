@@ -6,7 +6,7 @@ import { Press } from '../../parts/press.tsx';
 import { readName, readWords } from '../../parts/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
-import { slipOpened, told } from '../../state/session.ts';
+import { slipOpened, messageShown } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -52,7 +52,7 @@ const Panel = ({ line: { trial, expects } }: { line: TrialLine }) => {
   const { id, name, pinned = false, group = '' } = trial;
   const remove = (): void => {
     dispatch(edit('removeTrial', { id }, `Remove test order ${name}`));
-    dispatch(told({ text: `Removed the test order “${name}”.`, undo: true }));
+    dispatch(messageShown({ text: `Removed the test order “${name}”.`, undo: true }));
   };
   const move = (by: number) => () => dispatch(edit('moveTrial', { id, by }, `Move ${name}`));
   return (

@@ -7,7 +7,7 @@ import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { fileName, openFile, saveFile } from '../../parts/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
-import { told, trialChosen } from '../../state/session.ts';
+import { messageShown, trialChosen } from '../../state/session.ts';
 import { selectBook, selectTrials } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -52,7 +52,7 @@ const TrialFiles = () => {
     setFaults([]);
     dispatch(edit('takeTrials', { trials: read.value }, `Test orders: took ${file.name}`));
     dispatch(
-      told({ text: `Took ${countFigure(read.value.length, 'test order')} of ${file.name}.`, undo: true }),
+      messageShown({ text: `Took ${countFigure(read.value.length, 'test order')} of ${file.name}.`, undo: true }),
     );
   };
   return (

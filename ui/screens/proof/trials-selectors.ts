@@ -3,7 +3,7 @@ import type { TrialResult } from '../../../core/proof/check-trial.ts';
 import type { Trial } from '../../../core/model/trial.ts';
 import { choiceNames, expectationWords, outcomeSentence } from '../../../core/words/outcome-sentence.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
-import { selectBook, selectSpeech, selectTrials } from '../../state/selectors.ts';
+import { selectBook, selectDisplayFormat, selectTrials } from '../../state/selectors.ts';
 import type { RootState } from '../../state/store.ts';
 
 /** A trial among the others: whether it is kept, and what was expected and came where it is not. */
@@ -31,8 +31,8 @@ const selectNames = createSelector([selectBook], choiceNames);
 
 /** Each trial with how it stands, as the last run over the draft found. */
 export const selectTrialLines = createSelector(
-  [selectTrials, (state: RootState) => state.proof.proof, selectNames, selectSpeech],
-  (trials, proof, names, speech): TrialLine[] => {
+  [selectTrials, (state: RootState) => state.proof.proof, selectNames, selectDisplayFormat],
+  (trials, proof, names, display): TrialLine[] => {
     const results = new Map(proof?.results.map((result) => [result.id, result]));
     return trials.map((trial) => {
       const result = results.get(trial.id);
@@ -42,10 +42,10 @@ export const selectTrialLines = createSelector(
         broken: [
           ...(result?.faults.map(locatedSentence) ?? []),
           ...(result?.outcomes.filter(({ came }) => came !== null) ?? []).map((one) =>
-            outcomeSentence(one, names, speech),
+            outcomeSentence(one, names, display),
           ),
         ],
-        expects: trial.expects.map((one) => expectationWords(one, names, speech)),
+        expects: trial.expects.map((one) => expectationWords(one, names, display)),
       };
     });
   },

@@ -3,10 +3,10 @@ import { Text } from 'react-native-paper';
 import { dayTimeText, monthText } from '../../parts/dates.ts';
 import { saveFile } from '../../parts/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { canOpen } from '../../state/storage/aside.ts';
-import { deviceShelf } from '../../state/storage/shelf.ts';
-import { asideGone, type Aside } from '../../state/storage-status.ts';
+import { deviceStore } from '../../state/storage/stores.ts';
+import { asideGone, type SetAsideDocument } from '../../state/storage-status.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -26,13 +26,13 @@ const styles = (inks: Inks) => ({
   note: note(inks),
 });
 
-const WHY: Record<Aside['why'], string> = {
+const WHY: Record<SetAsideDocument['why'], string> = {
   unreadable: 'it could not be read',
   'other-tab': 'another tab kept it while this one had changes',
 };
 
 /** What a document that was set aside holds. */
-const asideName = ({ document }: Aside): string => {
+const asideName = ({ document }: SetAsideDocument): string => {
   const [kind = '', part = ''] = document.split('/');
   if (kind === 'orders') return `Orders of ${monthText(part)}`;
   if (kind === 'edition') return `Edition ${Number(part)}`;
@@ -48,26 +48,26 @@ export const AsideList = ({
   onOpen,
   opens = () => true,
 }: {
-  onOpen: (aside: Aside) => void;
+  onOpen: (aside: SetAsideDocument) => void;
   /** Which of it can be opened here, of what can be opened at all. */
-  opens?: (aside: Aside) => boolean;
+  opens?: (aside: SetAsideDocument) => boolean;
 }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const aside = useAppSelector((state) => state.storage.aside);
   if (aside.length === 0) return null;
-  const save = async ({ key, document, at }: Aside): Promise<void> => {
-    const text = await deviceShelf.getItem(key);
+  const save = async ({ key, document, at }: SetAsideDocument): Promise<void> => {
+    const text = await deviceStore.getItem(key);
     if (text === null) return;
     saveFile(
       `set-aside-${document.replaceAll(/[/:]/g, '-')}-${at.slice(0, 10)}.json`,
       text.replace(SECRET, '"secret":""'),
     );
   };
-  const drop = async (one: Aside): Promise<void> => {
-    await deviceShelf.removeItem(one.key);
+  const drop = async (one: SetAsideDocument): Promise<void> => {
+    await deviceStore.removeItem(one.key);
     dispatch(asideGone(one.key));
-    dispatch(told({ text: `Threw away what was set aside: ${asideName(one)}.`, undo: false }));
+    dispatch(messageShown({ text: `Threw away what was set aside: ${asideName(one)}.`, undo: false }));
   };
   return (
     <View role="list" aria-label="Set aside">

@@ -10,8 +10,8 @@ import { loadDemoShop } from '../../state/demo.ts';
 import { edit } from '../../state/draft.ts';
 import { editionsTaken } from '../../state/editions.ts';
 import { ordersTaken } from '../../state/orders.ts';
-import { told } from '../../state/session.ts';
-import { savedNow, type Aside } from '../../state/storage-status.ts';
+import { messageShown } from '../../state/session.ts';
+import { savedNow, type SetAsideDocument } from '../../state/storage-status.ts';
 import { useAppDispatch, useAppSelector, useAppStore, type AppStore } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -85,16 +85,16 @@ const DataSettings = () => {
     if (!chosen) return;
     const { name, text } = chosen;
     if (text === null) {
-      dispatch(told({ text: `${name} is larger than 200 MB and was not read.`, undo: false }));
+      dispatch(messageShown({ text: `${name} is larger than 200 MB and was not read.`, undo: false }));
       return;
     }
     show((await opening()).openedText(store.getState(), name, text));
   };
-  const openAside = async (aside: Aside): Promise<void> =>
+  const openAside = async (aside: SetAsideDocument): Promise<void> =>
     show(await (await opening()).openedAside(store.getState(), aside));
   const take = (next: Shop, label: string): void => {
     dispatch(edit('replaceShop', next, label));
-    dispatch(told({ text: `${label}.`, undo: true }));
+    dispatch(messageShown({ text: `${label}.`, undo: true }));
     setOpened(null);
   };
   return (

@@ -13,7 +13,7 @@ import { optional, readDates, readName, readPoint } from '../../parts/readers.ts
 import { TextAction } from '../../parts/text-action.tsx';
 import { WeekFields } from '../../parts/week-fields.tsx';
 import { edit } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -54,7 +54,7 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
   const remove = (): void => {
     dispatch(edit('removeLocation', { id }, `Remove ${name}`));
     const then = first ? ' Orders are sent from the next one, if there is one.' : '';
-    dispatch(told({ text: `Removed ${name}.${then}`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${name}.${then}`, undo: true }));
   };
   return (
     <View style={style.panel} role="group" aria-label={name}>

@@ -13,8 +13,8 @@ import type { Fault } from '../../../core/model/fault.ts';
 import { mergeOrders } from '../../../core/order/merge-orders.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { asideShop } from '../../state/storage/aside-shop.ts';
-import { deviceShelf } from '../../state/storage/shelf.ts';
-import type { Aside } from '../../state/storage-status.ts';
+import { deviceStore } from '../../state/storage/stores.ts';
+import type { SetAsideDocument } from '../../state/storage-status.ts';
 import { useAppStore, type AppStore } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { raisedPanel } from '../../theme/text.ts';
@@ -65,10 +65,10 @@ export const openedText = (state: ReturnType<AppStore['getState']>, name: string
 /** What was set aside on this device, opened like a file. */
 export const openedAside = async (
   { storage, draft }: ReturnType<AppStore['getState']>,
-  aside: Aside,
+  aside: SetAsideDocument,
 ): Promise<Opened> => {
   const name = 'The shop set aside';
-  const { value, broken, isLater } = await asideShop(deviceShelf, aside, storage.aside, draft.workbook);
+  const { value, broken, isLater } = await asideShop(deviceStore, aside, storage.aside, draft.workbook);
   if (isLater) return { name, faults: [{ code: 'later-version', path: '', detail: {} }] };
   return { name, value, broken };
 };

@@ -10,7 +10,7 @@ import { momentText } from '../../parts/dates.ts';
 import { OrderDetails } from '../../parts/order-details.tsx';
 import { useKeepAsTrial } from '../../parts/keep-as-trial.ts';
 import { TextAction } from '../../parts/text-action.tsx';
-import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useOrderActions } from '../today/use-order-actions.ts';
 import { OrdersFiles } from './orders-files.tsx';
@@ -37,7 +37,7 @@ const Row = ({ order }: { order: PastOrder }) => {
   const keep = useKeepAsTrial();
   const actions = useOrderActions(order);
   const [open, setOpen] = useState(false);
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const { timeZone } = useAppSelector(selectBook).store;
   const { number, request, chosen, recipient, status } = order;
   const { date, time } = localMoment(request.placedAt, timeZone);

@@ -10,8 +10,8 @@ import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { countryName } from '../../places/places.ts';
 import { edit } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
-import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { messageShown } from '../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -44,7 +44,7 @@ const Conditions = ({
   set: (changes: Changes, visit?: string) => void;
 }) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { maxTotal, countries } = payment;
   const toggled = (kind: ChoiceKind): ChoiceKind[] =>
     payment.for.includes(kind) ? payment.for.filter((one) => one !== kind) : [...payment.for, kind];
@@ -68,8 +68,8 @@ const Conditions = ({
           style={style.field}
           label="Up to a total of"
           placeholder="any"
-          text={maxTotal === undefined ? '' : moneyFigure(maxTotal, speech.decimals)}
-          read={optional<number>(readMoney(speech))}
+          text={maxTotal === undefined ? '' : moneyFigure(maxTotal, display.decimals)}
+          read={optional<number>(readMoney(display))}
           onChange={(value, visit) => set({ maxTotal: value }, visit)}
         />
         <DraftField
@@ -94,7 +94,7 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
   };
   const remove = (): void => {
     dispatch(edit('removePayment', { id }, `Remove ${name}`));
-    dispatch(told({ text: `Removed ${name}.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
   };
   const move = (by: number) => () => dispatch(edit('movePayment', { id, by }, `Move ${name}`));
   return (

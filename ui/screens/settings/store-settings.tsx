@@ -20,7 +20,7 @@ import { useToday } from '../../parts/use-today.ts';
 import { CURRENCIES, currencyName, TIME_ZONES } from '../../places/money-and-time.ts';
 import { PackingFields } from '../../parts/packing-fields.tsx';
 import { edit } from '../../state/draft.ts';
-import { selectBook, selectSpeech } from '../../state/selectors.ts';
+import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -91,7 +91,7 @@ const Place = ({ store }: { store: Store }) => {
 const StoreHandling = ({ store }: { store: Store }) => {
   const style = useStyles(styles);
   const set = useSetStore();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { handling } = store;
   const change = (changes: Partial<Handling>, visit: string | null): void => {
     const next: Handling = { per: 'order', ...handling, ...changes };
@@ -105,8 +105,8 @@ const StoreHandling = ({ store }: { store: Store }) => {
         style={style.field}
         label="Handling on every charge"
         placeholder="none"
-        text={handling?.amount === undefined ? '' : moneyFigure(handling.amount, speech.decimals)}
-        read={optional<number>(readMoney(speech))}
+        text={handling?.amount === undefined ? '' : moneyFigure(handling.amount, display.decimals)}
+        read={optional<number>(readMoney(display))}
         onChange={(amount, visit) => change({ amount }, visit)}
       />
       <DraftField
@@ -137,7 +137,7 @@ const StoreHandling = ({ store }: { store: Store }) => {
 const Figures = ({ store }: { store: Store }) => {
   const style = useStyles(styles);
   const set = useSetStore();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { rounding } = store;
   const mode = rounding === 'none' ? 'nearest' : rounding.mode;
   return (
@@ -147,9 +147,9 @@ const Figures = ({ store }: { store: Store }) => {
         style={style.field}
         label="Round charges to"
         placeholder="no rounding"
-        text={rounding === 'none' ? '' : moneyFigure(rounding.to, speech.decimals)}
+        text={rounding === 'none' ? '' : moneyFigure(rounding.to, display.decimals)}
         read={optional<number>((text) => {
-          const to = readMoney(speech)(text);
+          const to = readMoney(display)(text);
           return to.ok && to.value === 0 ? { ok: false, text: 'This must be more than 0.' } : to;
         })}
         onChange={(to, visit) =>
@@ -171,8 +171,8 @@ const Figures = ({ store }: { store: Store }) => {
         style={style.field}
         label="Weight where unknown"
         placeholder="not assumed"
-        text={store.defaultWeight === undefined ? '' : weightFigure(store.defaultWeight, speech.units)}
-        read={optional<number>(readMeasure('weight', speech))}
+        text={store.defaultWeight === undefined ? '' : weightFigure(store.defaultWeight, display.units)}
+        read={optional<number>(readMeasure('weight', display))}
         onChange={(defaultWeight, visit) => set({ defaultWeight }, 'assumed weight', visit)}
       />
     </View>

@@ -10,7 +10,7 @@ import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { edit } from '../../state/draft.ts';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -54,7 +54,7 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
   const place = regionsText([tax.region]);
   const remove = (): void => {
     dispatch(edit('removeTax', { id }, `Remove ${name}`));
-    dispatch(told({ text: `Removed ${name}, ${place}.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${name}, ${place}.`, undo: true }));
   };
   return (
     <View style={style.row} role="listitem" aria-label={`${name}, ${place}`}>

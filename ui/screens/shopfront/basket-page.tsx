@@ -5,7 +5,7 @@ import type { Good } from '../../../core/model/good.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
 import { counted } from '../../state/basket.ts';
 import { selectBasket } from '../../state/customer-view.ts';
-import { selectServedSpeech } from '../../state/served.ts';
+import { selectServedDisplayFormat } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -25,7 +25,7 @@ const styles = (inks: Inks) => ({
 const Line = ({ good, quantity, amount }: { good: Good; quantity: number; amount: number }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { decimals } = useAppSelector(selectServedSpeech);
+  const { decimals } = useAppSelector(selectServedDisplayFormat);
   const set = (next: number): void => void dispatch(counted({ sku: good.sku, quantity: next }));
   return (
     <View style={[style.row, style.line]} role="listitem">
@@ -64,7 +64,7 @@ export const BasketPage = () => {
   const style = useStyles(styles);
   const router = useRouter();
   const { lines, subtotal } = useAppSelector(selectBasket);
-  const { decimals } = useAppSelector(selectServedSpeech);
+  const { decimals } = useAppSelector(selectServedDisplayFormat);
   if (lines.length === 0) return <EmptyBasket title="Basket" text="The basket is empty." />;
   return (
     <ShopPage title="Basket">

@@ -10,7 +10,7 @@ import { TextLine } from '../../parts/text-line.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { useWidth } from '../../parts/use-width.ts';
 import type { Sums } from '../../state/customer-view.ts';
-import { selectServedBook, selectServedSpeech } from '../../state/served.ts';
+import { selectServedBook, selectServedDisplayFormat } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -162,11 +162,11 @@ const Ways = ({ checkout }: { checkout: Checkout }) => {
   const collects = asked === 'name';
   const parts = collects ? null : checkout.parts;
   const style = useStyles(styles);
-  const speech = useAppSelector(selectServedSpeech);
-  const { decimals } = speech;
+  const display = useAppSelector(selectServedDisplayFormat);
+  const { decimals } = display;
   const book = useAppSelector(selectServedBook);
   const today = useToday(book.store.timeZone);
-  const promise = view && !collects ? promiseSentence(view.quote, book, today, speech) : '';
+  const promise = view && !collects ? promiseSentence(view.quote, book, today, display) : '';
   return (
     <View>
       <Text style={style.heading} role="heading" aria-level={2}>
@@ -222,7 +222,7 @@ interface OrderProps {
 
 const Order = ({ sums, name, faults, button, disabled, onPlace }: OrderProps) => {
   const style = useStyles(styles);
-  const { decimals } = useAppSelector(selectServedSpeech);
+  const { decimals } = useAppSelector(selectServedDisplayFormat);
   const { currency } = useAppSelector(selectServedBook).store;
   return (
     <View>

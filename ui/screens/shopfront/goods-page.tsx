@@ -8,7 +8,7 @@ import { Press } from '../../parts/press.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { added } from '../../state/basket.ts';
-import { selectServedCatalogue, selectServedSpeech } from '../../state/served.ts';
+import { selectServedCatalogue, selectServedDisplayFormat } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -71,7 +71,7 @@ const Product = ({ good, decimals }: { good: Good; decimals: number }) => {
 export const GoodsPage = () => {
   const style = useStyles(styles);
   const { goods } = useAppSelector(selectServedCatalogue);
-  const { decimals } = useAppSelector(selectServedSpeech);
+  const { decimals } = useAppSelector(selectServedDisplayFormat);
   const columns = useWidth() === 'phone' ? 1 : 2;
   const [sought, setSought] = useState('');
   const shown = goods.filter(({ name }) => name.toLowerCase().includes(sought.trim().toLowerCase()));

@@ -10,7 +10,7 @@ import { MarkedText } from '../../parts/marked-text.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { countryName } from '../../places/places.ts';
 import { useKeepAsTrial } from '../../parts/keep-as-trial.ts';
-import { selectServedBook, selectServedSpeech } from '../../state/served.ts';
+import { selectServedBook, selectServedDisplayFormat } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { writtenAddress } from './address-form.ts';
@@ -19,7 +19,7 @@ import { shopStyles } from './shop-styles.ts';
 
 const Sums = ({ order }: { order: PastOrder }) => {
   const style = useStyles(shopStyles);
-  const { decimals } = useAppSelector(selectServedSpeech);
+  const { decimals } = useAppSelector(selectServedDisplayFormat);
   const { currency } = useAppSelector(selectServedBook).store;
   const { chosen, sums } = order;
   const lines: [string, number][] = [

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { moneyFigure } from '../../../core/words/figure.ts';
-import { selectServedGoods, selectServedSpeech } from '../../state/served.ts';
+import { selectServedGoods, selectServedDisplayFormat } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -20,7 +20,7 @@ const GOES = { shipping: 'sent by', delivery: 'brought by', pickup: '', 'nothing
 const Part = ({ part: { request, choice, days, slot, released, pick } }: { part: PartShown }) => {
   const style = useStyles(styles);
   const goods = useAppSelector(selectServedGoods);
-  const { decimals } = useAppSelector(selectServedSpeech);
+  const { decimals } = useAppSelector(selectServedDisplayFormat);
   const names = request.lines
     .map(({ sku, quantity }) => `${quantity} × ${goods.get(sku)?.name ?? sku}`)
     .join(', ');

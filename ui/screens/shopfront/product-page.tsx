@@ -20,7 +20,7 @@ import {
   selectServedBook,
   selectServedCompiled,
   selectServedGoods,
-  selectServedSpeech,
+  selectServedDisplayFormat,
 } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -63,7 +63,7 @@ const PostalCheck = ({ good }: { good: Good }) => {
   const places = useWorldPlaces();
   const book = useAppSelector(selectServedBook);
   const compiled = useAppSelector(selectServedCompiled);
-  const speech = useAppSelector(selectServedSpeech);
+  const display = useAppSelector(selectServedDisplayFormat);
   const today = useToday(book.store.timeZone);
   const [country, setCountry] = useState(book.locations[0]?.address.country ?? '');
   const [code, setCode] = useState('');
@@ -93,7 +93,7 @@ const PostalCheck = ({ good }: { good: Good }) => {
       </View>
       <Text style={style.answer} aria-live="polite">
         {view && request
-          ? codeAnswer(compiled, request, view.quote, today, speech)
+          ? codeAnswer(compiled, request, view.quote, today, display)
           : 'Write the whole code and we will say.'}
       </Text>
     </View>
@@ -102,7 +102,7 @@ const PostalCheck = ({ good }: { good: Good }) => {
 
 const Facts = ({ good }: { good: Good }) => {
   const style = useStyles(styles);
-  const { units } = useAppSelector(selectServedSpeech);
+  const { units } = useAppSelector(selectServedDisplayFormat);
   if (good.fulfilment === 'digital') return <Text style={style.quiet}>Comes by email.</Text>;
   const { weight, size } = good;
   const sides =
@@ -118,7 +118,7 @@ export const ProductPage = () => {
   const dispatch = useAppDispatch();
   const { sku = '' } = useLocalSearchParams<{ sku?: string }>();
   const good = useAppSelector(selectServedGoods).get(sku);
-  const { decimals } = useAppSelector(selectServedSpeech);
+  const { decimals } = useAppSelector(selectServedDisplayFormat);
   const hasCheck = useAppSelector(selectServedBook).store.codeCheck?.active ?? true;
   if (!good) {
     return (

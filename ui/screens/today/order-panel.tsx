@@ -8,7 +8,7 @@ import { CancelOrder } from '../../parts/cancel-order.tsx';
 import { OrderDetails } from '../../parts/order-details.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectServedBook, selectServedGoods } from '../../state/served.ts';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note, smallFigure } from '../../theme/text.ts';
@@ -56,7 +56,7 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
       () => false,
     );
     const said = isCopied ? 'is copied: put it where you write to customers.' : 'could not be copied.';
-    dispatch(told({ text: `The message to ${order.recipient ?? 'the customer'} ${said}`, undo: false }));
+    dispatch(messageShown({ text: `The message to ${order.recipient ?? 'the customer'} ${said}`, undo: false }));
   };
   const { shipment } = order;
   return (

@@ -16,7 +16,7 @@ import { fileName, saveFile } from '../../parts/files.ts';
 import { saveList } from '../../parts/save-list.ts';
 import { Section } from '../../parts/section.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { selectServedBook, selectServedSpeech } from '../../state/served.ts';
+import { selectServedBook, selectServedDisplayFormat } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note, smallFigure } from '../../theme/text.ts';
@@ -75,7 +75,7 @@ export const RoundPart = ({
   date: string;
 }) => {
   const style = useStyles(styles);
-  const { units } = useAppSelector(selectServedSpeech);
+  const { units } = useAppSelector(selectServedDisplayFormat);
   const { store } = useAppSelector(selectServedBook);
   const { stops, metres } = useRound(orders, location);
   const [isOnMap, setOnMap] = useState(false);

@@ -7,7 +7,7 @@ import { STATUS_WORDS } from '../../../core/words/order-message.ts';
 import { bookShipment, cancelShipment } from '../../carriers/shipments.ts';
 import { orderPlaced } from '../../state/orders.ts';
 import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
-import { told } from '../../state/session.ts';
+import { messageShown } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
 export interface OrderActions {
@@ -39,7 +39,7 @@ export const useOrderActions = (order: PastOrder): OrderActions => {
   const book = useAppSelector(selectServedBook);
   const compiled = useAppSelector(selectServedCompiled);
   const by = bookedBy(book, order);
-  const say = (text: string): void => void dispatch(told({ text, undo: false }));
+  const say = (text: string): void => void dispatch(messageShown({ text, undo: false }));
   const move = (from: PastOrder, status: OrderStatus): void => {
     const moved = movedTo(from, status, new Date().toISOString());
     if (moved.ok) {

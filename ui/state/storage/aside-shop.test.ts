@@ -1,17 +1,17 @@
 import { repaired } from '../../../core/formats/repair.ts';
 import { readShopValue, type ShopFile } from '../../../core/formats/shop-file.ts';
 import { NOVEMBER, open, rename } from '../../testing/opened-shop.ts';
-import { makeShelf, type TestShelf } from '../../testing/shelf.ts';
+import { makeShelf, type TestShelf } from '../../testing/stores.ts';
 import { demoShop } from '../demo-shop.ts';
 import { edit } from '../draft.ts';
 import { orderPlaced } from '../orders.ts';
-import type { Aside } from '../storage-status.ts';
+import type { SetAsideDocument } from '../storage-status.ts';
 import { canOpen } from './aside.ts';
 import { asideShop } from './aside-shop.ts';
 import { isGoodsKey, KEYS } from './documents.ts';
 
 /** A shop with an edit of its rules and one of its goods, kept and then spoilt, as the next start finds it. */
-const spoilt = async (spoil: (shelf: TestShelf, goods: string) => void): Promise<[TestShelf, Aside[]]> => {
+const spoilt = async (spoil: (shelf: TestShelf, goods: string) => void): Promise<[TestShelf, SetAsideDocument[]]> => {
   const shelf = makeShelf();
   const { store, writer } = await open(shelf);
   store.dispatch(rename('Prairies'));
@@ -26,7 +26,7 @@ const replaced = (shelf: TestShelf, key: string, from: string | RegExp, to: stri
   expect(text).toMatch(from);
   shelf.kept.set(key, text.replace(from, to));
 };
-const mended = async (shelf: TestShelf, all: Aside[], document = /^draft/): Promise<[ShopFile, string[]]> => {
+const mended = async (shelf: TestShelf, all: SetAsideDocument[], document = /^draft/): Promise<[ShopFile, string[]]> => {
   const aside = all.find((one) => document.test(one.document));
   if (!aside) throw new Error('nothing was set aside');
   const { value } = await asideShop(shelf, aside, all, demoShop());

@@ -1,11 +1,11 @@
 import { looseJson } from '../../../core/formats/loose-json.ts';
 import type { Shop } from '../../../core/formats/shop-file.ts';
 import type { Fault } from '../../../core/model/fault.ts';
-import type { Aside } from '../storage-status.ts';
+import type { SetAsideDocument } from '../storage-status.ts';
 import { kindOf } from './aside.ts';
 import { KEYS } from './documents.ts';
 import { upToDate, VERSIONS, type DocumentKind } from './versions.ts';
-import type { Shelf } from './writer.ts';
+import type { KeyValueStore } from './writer.ts';
 
 type Fields = Record<string, unknown>;
 
@@ -19,7 +19,7 @@ interface Read {
   isLater: boolean;
 }
 
-const readDocument = async (shelf: Shelf, key: string, kind: DocumentKind): Promise<Read> => {
+const readDocument = async (shelf: KeyValueStore, key: string, kind: DocumentKind): Promise<Read> => {
   const text = await shelf.getItem(key);
   if (text === null) return { fields: {}, broken: [], isLater: false };
   const { value, broken } = looseJson(text);
@@ -44,7 +44,7 @@ const shopValue = (savedAt: string, parts: Parts): unknown => ({
 });
 
 /** The document of the goods that a draft names, among what was set aside with it; else the only one. */
-const goodsOf = (draft: Fields, aside: Aside, all: readonly Aside[]): Aside | undefined => {
+const goodsOf = (draft: Fields, aside: SetAsideDocument, all: readonly SetAsideDocument[]): SetAsideDocument | undefined => {
   const beside = all.filter((one) => kindOf(one) === 'catalogue' && one.at === aside.at);
   return (
     beside.find(({ document }) => `emporos/${document}` === (draft.goods ?? KEYS.catalogue)) ?? beside.at(-1)
@@ -52,9 +52,9 @@ const goodsOf = (draft: Fields, aside: Aside, all: readonly Aside[]): Aside | un
 };
 
 const asideRules = async (
-  shelf: Shelf,
-  aside: Aside,
-  all: readonly Aside[],
+  shelf: KeyValueStore,
+  aside: SetAsideDocument,
+  all: readonly SetAsideDocument[],
   here: Shop,
 ): Promise<AsideShop> => {
   const draft = await readDocument(shelf, aside.key, 'draft');
@@ -80,9 +80,9 @@ const asideRules = async (
  * edition alone beside what is here.
  */
 export const asideShop = async (
-  shelf: Shelf,
-  aside: Aside,
-  all: readonly Aside[],
+  shelf: KeyValueStore,
+  aside: SetAsideDocument,
+  all: readonly SetAsideDocument[],
   here: Shop,
 ): Promise<AsideShop> => {
   const kind = kindOf(aside);

@@ -1,15 +1,15 @@
-import type { Aside } from '../storage-status.ts';
-import type { Shelf } from './writer.ts';
+import type { SetAsideDocument } from '../storage-status.ts';
+import type { KeyValueStore } from './writer.ts';
 
 const ASIDE = 'emporos/aside/';
 
 /** Copies a document to a key of its own, where nothing writes over it; null where there is none. */
 export const setAside = async (
-  shelf: Shelf,
+  shelf: KeyValueStore,
   source: string,
-  why: Aside['why'],
+  why: SetAsideDocument['why'],
   at: string,
-): Promise<Aside | null> => {
+): Promise<SetAsideDocument | null> => {
   const text = await shelf.getItem(source);
   if (text === null) return null;
   const document = source.replace('emporos/', '');
@@ -19,7 +19,7 @@ export const setAside = async (
 };
 
 /** The documents that were set aside earlier and are still there, from their keys. */
-export const asideList = (keys: readonly string[]): Aside[] =>
+export const asideList = (keys: readonly string[]): SetAsideDocument[] =>
   keys.flatMap((key) => {
     if (!key.startsWith(ASIDE)) return [];
     const [why, at, ...document] = key.slice(ASIDE.length).split('/');
@@ -28,10 +28,10 @@ export const asideList = (keys: readonly string[]): Aside[] =>
   });
 
 /** What a document that was set aside is of: `catalogue/one:3` is of the goods. */
-export const kindOf = ({ document }: Pick<Aside, 'document'>): string => document.split('/')[0] ?? '';
+export const kindOf = ({ document }: Pick<SetAsideDocument, 'document'>): string => document.split('/')[0] ?? '';
 
 /** Whether a document that was set aside can be opened by itself; products open with the rules that name them. */
-export const canOpen = (aside: Aside, all: readonly Aside[]): boolean => {
+export const canOpen = (aside: SetAsideDocument, all: readonly SetAsideDocument[]): boolean => {
   const kind = kindOf(aside);
   if (kind === 'catalogue') return !all.some((other) => kindOf(other) === 'draft' && other.at === aside.at);
   return kind !== 'session';

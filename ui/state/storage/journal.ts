@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { EDITS, type EditName } from '../edits/edits.ts';
 import { edit, redone, undone, type DraftState } from '../draft.ts';
 import type { AppStore } from '../store.ts';
-import type { Shelf } from './writer.ts';
+import type { KeyValueStore } from './writer.ts';
 
 /**
  * The edits that are not yet in the kept draft, written at the moment they are made into the browser's small storage,
@@ -44,7 +44,7 @@ const entryOf = (action: unknown, revision: number): Entry => {
 };
 
 /** The journal of one tab; `base` is the stamp of the draft that its edits are made over. */
-export const makeJournal = (shelf: Shelf, tab: string, base: string | null): Journal => {
+export const makeJournal = (shelf: KeyValueStore, tab: string, base: string | null): Journal => {
   const key = PREFIX + tab;
   let entries: Entry[] = [];
   let over = base;
@@ -101,7 +101,7 @@ const missing = (text: string, tab: string, stamp: string | null): Entry[] => {
 
 /** The tabs that noted edits and are gone: what they noted is to be taken up. Asked before the draft is read. */
 export const tabsLeft = async (
-  shelf: Shelf,
+  shelf: KeyValueStore,
   isGone: (tab: string) => Promise<boolean>,
 ): Promise<string[]> => {
   const keys = (await shelf.getAllKeys()).filter((key) => key.startsWith(PREFIX));
@@ -115,7 +115,7 @@ export const tabsLeft = async (
  */
 export const takeUpJournals = async (
   store: AppStore,
-  shelf: Shelf,
+  shelf: KeyValueStore,
   stamp: string | null,
   tabs: readonly string[],
 ): Promise<number> => {

@@ -3,7 +3,7 @@ import type { Edition } from '../../../core/publish/edition.ts';
 import { draftTaken, type DraftState } from '../draft.ts';
 import { editionRenumbered, editionsTaken } from '../editions.ts';
 import { ordersTaken } from '../orders.ts';
-import { told } from '../session.ts';
+import { messageShown } from '../session.ts';
 import {
   asideMade,
   changedNow,
@@ -11,7 +11,7 @@ import {
   keepingFailed,
   kept,
   readingOrders,
-  type Aside,
+  type SetAsideDocument,
 } from '../storage-status.ts';
 import type { AppStore, RootState, Start } from '../store.ts';
 import { setAside } from './aside.ts';
@@ -37,11 +37,11 @@ import type { Journal } from './journal.ts';
 import { loadMonth, loadOrders, type OrdersFound } from './load-orders.ts';
 import { readStart, type Demo } from './start.ts';
 import type { Tabs } from './tabs.ts';
-import { makeWriter, type Shelf, type Writer } from './writer.ts';
+import { makeWriter, type KeyValueStore, type Writer } from './writer.ts';
 
 interface Keeper {
   store: AppStore;
-  shelf: Shelf;
+  shelf: KeyValueStore;
   tabs: Tabs;
   /** The stamp under which this tab last read or wrote the draft. */
   stamp: string | null;
@@ -61,7 +61,7 @@ const yieldNothing = async ({ store, shelf, tabs, stamp }: Keeper): Promise<void
   const there = await shelf.getItem(KEYS.stamp);
   if (there === stamp || there?.startsWith(`${tabs.id}:`)) return;
   const at = new Date().toISOString();
-  const made: (Aside | null)[] = [];
+  const made: (SetAsideDocument | null)[] = [];
   for (const key of [KEYS.draft, ...(await shelf.getAllKeys()).filter(isGoodsKey)])
     made.push(await setAside(shelf, key, 'other-tab', at));
   store.dispatch(asideMade(made.filter((aside) => aside !== null)));
@@ -79,7 +79,7 @@ const keepGoods = async (keeper: Keeper, draft: DraftState, stamp: string): Prom
 };
 
 /** Goods that no draft names any more. */
-const clearGoods = async (shelf: Shelf, named: string): Promise<void> => {
+const clearGoods = async (shelf: KeyValueStore, named: string): Promise<void> => {
   const old = (await shelf.getAllKeys()).filter((key) => isGoodsKey(key) && key !== named);
   for (const key of old) await shelf.removeItem(key);
 };
@@ -179,7 +179,7 @@ const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
     keeper.journal?.keptUpTo(store.getState().draft.revision, start.draftStamp ?? null);
     store.dispatch(draftTaken(start.draft));
     store.dispatch(changedNow(start.storage?.changedAt ?? null));
-    store.dispatch(told({ text: 'The draft was changed in another tab, and is shown here.', undo: false }));
+    store.dispatch(messageShown({ text: 'The draft was changed in another tab, and is shown here.', undo: false }));
   };
   tabs.onNews((what) => {
     const follow =
@@ -220,7 +220,7 @@ const watch = (keeper: Keeper, writer: Writer): void => {
 /** Keeps the store's documents on a shelf as they change, says in the store whether that works, and follows other tabs. */
 export const keepStore = (
   store: AppStore,
-  shelf: Shelf,
+  shelf: KeyValueStore,
   tabs: Tabs,
   demo: Demo,
   start: Start,

@@ -1,7 +1,7 @@
 import { readEditions, type Edition } from '../../../core/publish/edition.ts';
-import type { Aside } from '../storage-status.ts';
+import type { SetAsideDocument } from '../storage-status.ts';
 import { setAside } from './aside.ts';
-import type { Shelf } from './writer.ts';
+import type { KeyValueStore } from './writer.ts';
 
 const EDITION = 'emporos/edition/';
 const DIGITS = 6;
@@ -25,11 +25,11 @@ const parsed = (text: string): Edition[] | null => {
 
 export interface EditionsFound {
   editions: (found: readonly Edition[]) => void;
-  aside: (made: Aside) => void;
+  aside: (made: SetAsideDocument) => void;
 }
 
 /** Reads one edition; what cannot be read is set aside. */
-export const loadEdition = async (shelf: Shelf, key: string, found: EditionsFound): Promise<void> => {
+export const loadEdition = async (shelf: KeyValueStore, key: string, found: EditionsFound): Promise<void> => {
   const text = await shelf.getItem(key);
   if (text === null) return;
   const editions = parsed(text);
@@ -42,7 +42,7 @@ export const loadEdition = async (shelf: Shelf, key: string, found: EditionsFoun
 };
 
 /** Reads the editions that are kept, the newest first: it is the one that customers are served by. */
-export const loadEditions = async (shelf: Shelf, found: EditionsFound): Promise<void> => {
+export const loadEditions = async (shelf: KeyValueStore, found: EditionsFound): Promise<void> => {
   const keys = (await shelf.getAllKeys()).filter(isEditionKey).sort().reverse();
   for (const key of keys) await loadEdition(shelf, key, found);
 };

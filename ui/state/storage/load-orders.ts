@@ -1,18 +1,18 @@
 import type { PastOrder } from '../../../core/model/order.ts';
-import type { Aside } from '../storage-status.ts';
+import type { SetAsideDocument } from '../storage-status.ts';
 import { setAside } from './aside.ts';
 import { isOrdersKey, readMonth } from './documents.ts';
-import type { Shelf } from './writer.ts';
+import type { KeyValueStore } from './writer.ts';
 
 export interface OrdersFound {
   orders: (found: PastOrder[]) => void;
-  aside: (made: Aside) => void;
+  aside: (made: SetAsideDocument) => void;
 }
 
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
 /** Reads one month; what cannot be read is set aside. */
-export const loadMonth = async (shelf: Shelf, key: string, found: OrdersFound): Promise<void> => {
+export const loadMonth = async (shelf: KeyValueStore, key: string, found: OrdersFound): Promise<void> => {
   const text = await shelf.getItem(key);
   if (text === null) return;
   const orders = readMonth(text);
@@ -28,7 +28,7 @@ export const loadMonth = async (shelf: Shelf, key: string, found: OrdersFound): 
  * Reads the orders that are kept, the newest month first and one after another, so that a page is there
  * before many years of orders are and answers meanwhile.
  */
-export const loadOrders = async (shelf: Shelf, found: OrdersFound): Promise<void> => {
+export const loadOrders = async (shelf: KeyValueStore, found: OrdersFound): Promise<void> => {
   const months = (await shelf.getAllKeys()).filter(isOrdersKey).sort().reverse();
   for (const key of months) {
     await breath();

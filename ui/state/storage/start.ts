@@ -1,5 +1,5 @@
 import { initialDraft } from '../draft.ts';
-import type { Aside } from '../storage-status.ts';
+import type { SetAsideDocument } from '../storage-status.ts';
 import type { Start } from '../store.ts';
 import type { Workbook } from '../workbook.ts';
 import { asideList, setAside } from './aside.ts';
@@ -14,7 +14,7 @@ import {
   type KeptGoods,
   type KeptSession,
 } from './documents.ts';
-import type { Shelf } from './writer.ts';
+import type { KeyValueStore } from './writer.ts';
 
 /** The shop shown where nothing is kept yet. */
 export type Demo = () => Promise<Workbook>;
@@ -25,14 +25,14 @@ interface FoundShop extends KeptDraft {
 }
 
 /** The goods under a key; a draft from before there were goods on the device goes with the demo's. */
-const goodsAt = async (shelf: Shelf, key: string, demo: Demo): Promise<KeptGoods | null> => {
+const goodsAt = async (shelf: KeyValueStore, key: string, demo: Demo): Promise<KeptGoods | null> => {
   const text = await shelf.getItem(key);
   if (text !== null) return readGoods(text);
   return key === KEYS.catalogue ? { catalogue: (await demo()).catalogue, goodsStamp: 0 } : null;
 };
 
 /** The shop that is kept: its rules and the goods they name; null where the two cannot be read together. */
-const readShop = async (shelf: Shelf, text: string, demo: Demo): Promise<FoundShop | null> => {
+const readShop = async (shelf: KeyValueStore, text: string, demo: Demo): Promise<FoundShop | null> => {
   const document = readDraftDocument(text);
   const goods = document && (await goodsAt(shelf, document.goods, demo));
   const kept = document && goods && readDraft(document, goods);
@@ -40,8 +40,8 @@ const readShop = async (shelf: Shelf, text: string, demo: Demo): Promise<FoundSh
 };
 
 /** Copies aside what no longer parses, before anything is written over it: a shop with all goods that are there. */
-const asideAll = async (shelf: Shelf, keys: readonly string[], at: string): Promise<Aside[]> => {
-  const made: Aside[] = [];
+const asideAll = async (shelf: KeyValueStore, keys: readonly string[], at: string): Promise<SetAsideDocument[]> => {
+  const made: SetAsideDocument[] = [];
   for (const key of keys) {
     const aside = await setAside(shelf, key, 'unreadable', at);
     if (aside) made.push(aside);
@@ -53,7 +53,7 @@ const asideAll = async (shelf: Shelf, keys: readonly string[], at: string): Prom
  * What the program starts from: what is kept on this device, or the demo; what had to be set aside is named.
  * The orders, of which there may be many, are read after the page is there.
  */
-export const readStart = async (shelf: Shelf, demo: Demo): Promise<Start> => {
+export const readStart = async (shelf: KeyValueStore, demo: Demo): Promise<Start> => {
   const at = new Date().toISOString();
   const keys = await shelf.getAllKeys();
   const stamp = await shelf.getItem(KEYS.stamp);

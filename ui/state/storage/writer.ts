@@ -1,5 +1,5 @@
 /** Where documents are kept. AsyncStorage has this shape. */
-export interface Shelf {
+export interface KeyValueStore {
   getItem: (key: string) => Promise<string | null>;
   setItem: (key: string, text: string) => Promise<void>;
   removeItem: (key: string) => Promise<void>;

@@ -9,7 +9,7 @@ import { readName } from '../../../parts/readers.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useShown } from '../../../parts/use-shown.ts';
 import { edit } from '../../../state/draft.ts';
-import { told } from '../../../state/session.ts';
+import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -130,7 +130,7 @@ export const AdjustmentPanel = ({
   const move = (by: number) => () => dispatch(edit('moveAdjustment', { id, by }, `Move ${name}`));
   const remove = (): void => {
     dispatch(edit('removeAdjustment', { id }, `Remove ${name}`));
-    dispatch(told({ text: `Removed ${name}.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
   };
   return (
     <View style={style.all} ref={shown}>

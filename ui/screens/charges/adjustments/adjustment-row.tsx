@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import type { Adjustment } from '../../../../core/model/adjustment.ts';
 import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { Press } from '../../../parts/press.tsx';
-import { selectPastOrders, selectSpeech } from '../../../state/selectors.ts';
+import { selectPastOrders, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
@@ -53,7 +53,7 @@ const Touched = ({ id }: { id: string }) => {
 const OnSlip = ({ id }: { id: string }) => {
   const style = useStyles(styles);
   const witness = useAppSelector(selectSlipWitness).get(id);
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   if (!witness) return null;
   const signed = (by: number): string => `${by > 0 ? '+' : ''}${moneyFigure(by, decimals)}`;
   const parts = [

@@ -8,7 +8,7 @@ import { DraftField } from '../../../parts/draft-field.tsx';
 import { optional, readDate, readMeasure, readTokens } from '../../../parts/readers.ts';
 import { RegionList } from '../../../parts/region-list.tsx';
 import { Segments } from '../../../parts/segments.tsx';
-import { selectSpeech } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { NamedGoods } from './named-goods.tsx';
 
@@ -37,7 +37,7 @@ const put = <C extends Condition>(condition: C, name: string, value: unknown): C
 };
 
 const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { of } = condition;
   return (
     <View style={{ gap: 8 }}>
@@ -54,8 +54,8 @@ const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
             style={field}
             label={end === 'min' ? 'From' : 'To less than'}
             placeholder="any"
-            text={condition[end] === undefined ? '' : measureFigure(of, condition[end], speech)}
-            read={optional<number>(readMeasure(of, speech))}
+            text={condition[end] === undefined ? '' : measureFigure(of, condition[end], display)}
+            read={optional<number>(readMeasure(of, display))}
             onChange={(value, visit) => onChange(put(condition, end, value), visit)}
           />
         ))}

@@ -6,7 +6,7 @@ import { DraftField } from '../../../parts/draft-field.tsx';
 import { optional, readMoney, readPercent, readWords } from '../../../parts/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { useWidth } from '../../../parts/use-width.ts';
-import { selectSpeech } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { NamedGoods } from './named-goods.tsx';
 
@@ -47,7 +47,7 @@ const MORE_OR_LESS = [
 ] as const;
 
 const AddFields = ({ effect, onChange }: PartProps<'add'>) => {
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { amount, per, goods } = effect;
   const sign = amount < 0 ? -1 : 1;
   return (
@@ -57,8 +57,8 @@ const AddFields = ({ effect, onChange }: PartProps<'add'>) => {
           right
           style={field}
           label="Amount"
-          text={moneyFigure(Math.abs(amount), speech.decimals)}
-          read={readMoney(speech)}
+          text={moneyFigure(Math.abs(amount), display.decimals)}
+          read={readMoney(display)}
           onChange={(value, visit) => onChange({ ...effect, amount: sign * value }, visit)}
         />
         <Segments
@@ -131,7 +131,7 @@ const PercentFields = ({ effect, onChange }: PartProps<'percent'>) => {
 };
 
 const BoundsFields = ({ effect, onChange }: PartProps<'bounds'>) => {
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   return (
     <View style={row}>
       {(['min', 'max'] as const).map((end) => (
@@ -141,8 +141,8 @@ const BoundsFields = ({ effect, onChange }: PartProps<'bounds'>) => {
           style={field}
           label={end === 'min' ? 'At least' : 'At most'}
           placeholder="none"
-          text={effect[end] === undefined ? '' : moneyFigure(effect[end], speech.decimals)}
-          read={optional<number>(readMoney(speech))}
+          text={effect[end] === undefined ? '' : moneyFigure(effect[end], display.decimals)}
+          read={optional<number>(readMoney(display))}
           onChange={(value, visit) => {
             const { [end]: _, ...rest } = effect;
             onChange(value === undefined ? rest : { ...rest, [end]: value }, visit);
@@ -154,7 +154,7 @@ const BoundsFields = ({ effect, onChange }: PartProps<'bounds'>) => {
 };
 
 const Figures = ({ effect, onChange }: Props) => {
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   switch (effect.do) {
     case 'add':
       return <AddFields effect={effect} onChange={onChange} />;
@@ -168,8 +168,8 @@ const Figures = ({ effect, onChange }: Props) => {
           right
           style={field}
           label="The charge becomes"
-          text={moneyFigure(effect.amount, speech.decimals)}
-          read={readMoney(speech)}
+          text={moneyFigure(effect.amount, display.decimals)}
+          read={readMoney(display)}
           onChange={(amount, visit) => onChange({ do: 'set', amount }, visit)}
         />
       );

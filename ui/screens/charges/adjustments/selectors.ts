@@ -2,13 +2,13 @@ import { createSelector } from '@reduxjs/toolkit';
 import { neverActs, type Idle } from '../../../../core/audit/never-acts.ts';
 import { adjustmentSentence, type Naming } from '../../../../core/words/adjustment-phrase.ts';
 import { idleSentence } from '../../../../core/words/idle-sentence.ts';
-import { selectBook, selectGoods, selectSlip, selectSpeech } from '../../../state/selectors.ts';
+import { selectBook, selectGoods, selectSlip, selectDisplayFormat } from '../../../state/selectors.ts';
 import type { RootState } from '../../../state/store.ts';
 
 /** What the ids in the rules of the draft name. */
 export const selectNaming = createSelector(
-  [selectBook, selectGoods, selectSpeech],
-  (book, goods, speech): Naming => ({ book, goods, speech }),
+  [selectBook, selectGoods, selectDisplayFormat],
+  (book, goods, display): Naming => ({ book, goods, display }),
 );
 
 /** One adjustment as its list says it. */

@@ -15,8 +15,8 @@ import { TextAction } from '../../../parts/text-action.tsx';
 import { Later } from '../../../shell/later.tsx';
 import { PageHead } from '../../../shell/page-head.tsx';
 import { edit } from '../../../state/draft.ts';
-import { told } from '../../../state/session.ts';
-import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { messageShown } from '../../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -43,7 +43,7 @@ const styles = (inks: Inks) => ({
 /** Where parcels leave from, to what kind of address, what they are declared to be worth, and how long to wait. */
 const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { locations } = useAppSelector(selectBook);
   return (
     <View style={style.rows}>
@@ -94,9 +94,9 @@ const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }
           text={
             account.leastParcelWeight === undefined
               ? ''
-              : weightFigure(account.leastParcelWeight, speech.units)
+              : weightFigure(account.leastParcelWeight, display.units)
           }
-          read={optional<number>(readMeasure('weight', speech))}
+          read={optional<number>(readMeasure('weight', display))}
           onChange={(leastParcelWeight, visit) => set({ leastParcelWeight }, visit)}
         />
         <DraftField
@@ -134,7 +134,7 @@ const Remove = ({ account, onBack }: { account: CarrierAccount; onBack: () => vo
   const used = rates.filter(({ price }) => price.kind === 'carrier' && price.accountId === id).length;
   const remove = (): void => {
     dispatch(edit('removeAccount', { id }, `Remove ${name}`));
-    dispatch(told({ text: `Removed ${name}.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
     onBack();
   };
   if (used > 0)

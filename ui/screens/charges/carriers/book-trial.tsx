@@ -10,7 +10,7 @@ import { trackShipment } from '../../../carriers/reach-carriers.ts';
 import { bookShipment, cancelShipment, openLabel } from '../../../carriers/shipments.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { questionKey } from '../../../state/answers.ts';
-import { selectCompiled, selectSpeech, selectTrial } from '../../../state/selectors.ts';
+import { selectCompiled, selectDisplayFormat, selectTrial } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { figure, note } from '../../../theme/text.ts';
@@ -47,7 +47,7 @@ const Booked = ({
   onFault: (text: string) => void;
 }) => {
   const style = useStyles(styles);
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const { tracking, service, amount, parcels, sandbox, cancelledAt } = shipment;
   const [steps, setSteps] = useState<readonly TrackedStep[]>([]);
   useEffect(() => {
@@ -83,7 +83,7 @@ const Booked = ({
 /** The trial's parcels booked with the carrier: a tracking number, a label, and a way to cancel. */
 const BookTrial = ({ account }: { account: CarrierAccount }) => {
   const style = useStyles(styles);
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const compiled = useAppSelector(selectCompiled);
   const { trial } = useAppSelector(selectTrial);
   const { question, services } = useTrialQuestion(account);

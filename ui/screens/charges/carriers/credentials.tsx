@@ -11,7 +11,7 @@ import { readName } from '../../../parts/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { answersForgotten } from '../../../state/answers.ts';
-import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { FIELD_OUTLINE, note } from '../../../theme/text.ts';
@@ -71,7 +71,7 @@ const testedWords = (
   answer: CarrierAnswer | undefined,
   account: string,
   from: string,
-  speech: Parameters<typeof sentence>[1],
+  display: Parameters<typeof sentence>[1],
 ): Tested => {
   if (!answer) return null;
   if (answer.ok)
@@ -80,7 +80,7 @@ const testedWords = (
       text: `It answered: ${countFigure(answer.services.length, 'service')} for a kilogram within ${from}.`,
     };
   const { error, text } = answer;
-  return { ok: false, text: sentence({ code: 'carrier-error', account, error, text }, speech) };
+  return { ok: false, text: sentence({ code: 'carrier-error', account, error, text }, display) };
 };
 
 /** Asks the carrier one plain question and says what came back. */
@@ -88,7 +88,7 @@ const TestConnection = ({ account }: { account: CarrierAccount }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const book = useAppSelector(selectBook);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const [tested, setTested] = useState<Tested>(null);
   const location = book.locations.find(({ id }) => id === account.locationId);
   const test = async (): Promise<void> => {
@@ -101,7 +101,7 @@ const TestConnection = ({ account }: { account: CarrierAccount }) => {
       [{ question, timeoutMs: account.timeoutMs }],
       new AbortController().signal,
     );
-    setTested(testedWords(answer, account.name, location.name, speech));
+    setTested(testedWords(answer, account.name, location.name, display));
   };
   return (
     <View style={style.test} aria-live="polite">

@@ -5,7 +5,7 @@ import { moneyFigure } from '../../../../core/words/figure.ts';
 import { DraftField } from '../../../parts/draft-field.tsx';
 import { optional, readMoney, readName, readWords } from '../../../parts/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
-import { selectSpeech } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -29,7 +29,7 @@ const styles = (inks: Inks) => ({
 /** What is charged where the carrier's price cannot be had: an amount of the merchant's own, or the choice is withheld. */
 export const FallbackFields = ({ title, fallback, onChange }: Props) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const charged = fallback === 'withhold' ? null : fallback;
   const set = (changes: Partial<Fallback>, visit: string | null): void => {
     if (!charged) return;
@@ -56,8 +56,8 @@ export const FallbackFields = ({ title, fallback, onChange }: Props) => {
             right
             style={style.field}
             label="Amount"
-            text={moneyFigure(charged.amount, speech.decimals)}
-            read={readMoney(speech)}
+            text={moneyFigure(charged.amount, display.decimals)}
+            read={readMoney(display)}
             onChange={(amount, visit) => set({ amount }, visit)}
           />
           <Segments

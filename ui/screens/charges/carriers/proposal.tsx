@@ -6,7 +6,7 @@ import type { CarrierAccount } from '../../../../core/model/carrier.ts';
 import { curveOf } from '../../../../core/price/curve.ts';
 import type { StepsPrice } from '../../../../core/model/price.ts';
 import { proposeSteps, type CostPoint, type ProposedSteps } from '../../../../core/price/propose-steps.ts';
-import { moneyFigure, percentFigure, weightFigure, type Speech } from '../../../../core/words/figure.ts';
+import { moneyFigure, percentFigure, weightFigure, type DisplayFormat } from '../../../../core/words/figure.ts';
 import { askCarriers } from '../../../carriers/reach-carriers.ts';
 import { sampleQuestion } from '../../../carriers/sample-question.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
@@ -15,8 +15,8 @@ import { readCountWithin, readPercent } from '../../../parts/readers.ts';
 import { StepCurve } from '../../../parts/step-curve.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { told } from '../../../state/session.ts';
-import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { messageShown } from '../../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -68,7 +68,7 @@ const meanCosts = (points: readonly CostPoint[]): { at: number; amount: number }
 
 const summary = (
   { steps: { covered, orders, over, under }, assumed }: Proposed,
-  { decimals }: Speech,
+  { decimals }: DisplayFormat,
 ): string => {
   const money = (amount: number): string => moneyFigure(amount, decimals);
   const what = assumed ? 'weights and places, for no past order went there' : 'past orders';
@@ -77,7 +77,7 @@ const summary = (
 
 const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Wanted; onTake: () => void }) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { zones, services } = useAppSelector(selectBook);
   const zone = zones.find(({ id }) => id === wanted.zoneId)?.name ?? '';
   const service = services.find(({ id }) => id === wanted.serviceId)?.name ?? '';
@@ -90,7 +90,7 @@ const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Want
       {curve ? (
         <StepCurve
           curve={curve}
-          speech={speech}
+          display={display}
           mark={null}
           costs={meanCosts(proposed.points)}
           title={`Proposed charge for ${service} to ${zone}, against the carrier’s mean cost`}
@@ -100,12 +100,12 @@ const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Want
         {steps
           .map(
             ({ from, amount }) =>
-              `from ${weightFigure(from, speech.units)} ${moneyFigure(amount, speech.decimals)}`,
+              `from ${weightFigure(from, display.units)} ${moneyFigure(amount, display.decimals)}`,
           )
           .join(' · ')}
       </Text>
       <Text style={style.note}>
-        {summary(proposed, speech)} The thin line is what the carrier takes on average.
+        {summary(proposed, display)} The thin line is what the carrier takes on average.
       </Text>
       <TextAction
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
@@ -163,7 +163,7 @@ const Proposal = ({ account }: { account: CarrierAccount }) => {
     const cell = { serviceId: wanted.serviceId, zoneId: wanted.zoneId };
     const label = `${nameIn(services, cell.serviceId)} to ${nameIn(zones, cell.zoneId)}`;
     dispatch(edit('takePrice', { cell, price: priceOf(proposed.steps) }, `${label}: steps from the carrier`));
-    dispatch(told({ text: `${label} has the proposed steps.`, undo: true }));
+    dispatch(messageShown({ text: `${label} has the proposed steps.`, undo: true }));
   };
   return (
     <View style={style.all}>

@@ -9,7 +9,7 @@ import { DraftField } from '../../../parts/draft-field.tsx';
 import { readMeasure } from '../../../parts/readers.ts';
 import { countryName } from '../../../places/places.ts';
 import { selectSamplePlaces, type SamplePlace } from './sample-places.ts';
-import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { figure, note } from '../../../theme/text.ts';
@@ -81,7 +81,7 @@ const SampleRow = ({
   codes: readonly string[];
 }) => {
   const style = useStyles(styles);
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const { destination, zone } = place;
   const where = [destination.city, destination.postalCode, countryName(destination.country)]
     .filter(Boolean)
@@ -119,7 +119,7 @@ const SampleRow = ({
 /** What each of the carrier's services would cost today to places of every zone, and where it has none. */
 const Samples = ({ account }: { account: CarrierAccount }) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const places = useAppSelector(selectSamplePlaces);
   const [weight, setWeight] = useState(2_000);
   const answers = useSamples(account, places, weight);
@@ -131,15 +131,15 @@ const Samples = ({ account }: { account: CarrierAccount }) => {
   return (
     <View>
       <Text style={style.note}>
-        One parcel of {weightFigure(weight, speech.units)}, today, to places of every zone: those of your past
+        One parcel of {weightFigure(weight, display.units)}, today, to places of every zone: those of your past
         orders first.
       </Text>
       <DraftField
         right
         style={style.field}
         label="Weight of the parcel"
-        text={weightFigure(weight, speech.units)}
-        read={readMeasure('weight', speech)}
+        text={weightFigure(weight, display.units)}
+        read={readMeasure('weight', display)}
         onChange={setWeight}
       />
       {answers === null ? (

@@ -12,7 +12,7 @@ import {
   signed,
 } from '../../../parts/readers.ts';
 import { withDays } from '../transit.ts';
-import { selectSpeech } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -43,11 +43,11 @@ const tidied = ({ code, ...fields }: CarrierService): CarrierService => {
 /** One of a carrier's services: offered or not, under which name, and how its price is changed. */
 export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const set = (changes: Partial<CarrierService>, visit: string): void =>
     onChange(tidied({ ...offered, ...changes, code }), visit);
   const money = (amount: number | undefined): string =>
-    amount === undefined ? '' : moneyFigure(amount, speech.decimals);
+    amount === undefined ? '' : moneyFigure(amount, display.decimals);
   return (
     <View style={style.item}>
       <Check label={name} on={offered !== undefined} onPress={onToggle} />
@@ -77,7 +77,7 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
             label="then, amount"
             placeholder="nothing"
             text={money(offered.change?.amount)}
-            read={optional<number>(signed(readMoney(speech)))}
+            read={optional<number>(signed(readMoney(display)))}
             onChange={(amount, visit) => set({ change: { ...offered.change, amount } }, visit)}
           />
           <DraftField
@@ -86,7 +86,7 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
             label="or set to"
             placeholder="not set"
             text={money(offered.override)}
-            read={optional<number>(readMoney(speech))}
+            read={optional<number>(readMoney(display))}
             onChange={(override, visit) => set({ override }, visit)}
           />
           <DraftField
@@ -95,7 +95,7 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
             label="Free from"
             placeholder="never"
             text={money(offered.freeFrom)}
-            read={optional<number>(readMoney(speech))}
+            read={optional<number>(readMoney(display))}
             onChange={(freeFrom, visit) => set({ freeFrom }, visit)}
           />
           {(['min', 'max'] as const).map((end) => (

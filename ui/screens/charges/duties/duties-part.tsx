@@ -7,7 +7,7 @@ import { readCountries, readMoney } from '../../../parts/readers.ts';
 import { Section } from '../../../parts/section.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -39,7 +39,7 @@ const SHOWN: Record<DutyRules['show'], string> = {
 const DutiesPart = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { duties } = useAppSelector(selectBook);
   const set = (changes: Changes, visit: string | null = null): void =>
     void dispatch(edit('setDuties', { changes }, 'Import charges', visit));
@@ -84,8 +84,8 @@ const DutiesPart = () => {
             right
             style={style.field}
             label="Clearance fee"
-            text={moneyFigure(duties.clearanceFee, speech.decimals)}
-            read={readMoney(speech)}
+            text={moneyFigure(duties.clearanceFee, display.decimals)}
+            read={readMoney(display)}
             onChange={(clearanceFee, visit) => set({ clearanceFee }, visit)}
           />
         </View>

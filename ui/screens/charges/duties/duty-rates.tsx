@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { DutyRate } from '../../../../core/model/tax.ts';
-import { countFigure, moneyFigure, percentFigure, type Speech } from '../../../../core/words/figure.ts';
+import { countFigure, moneyFigure, percentFigure, type DisplayFormat } from '../../../../core/words/figure.ts';
 import { Press } from '../../../parts/press.tsx';
 import { DraftField, type Read } from '../../../parts/draft-field.tsx';
 import { readCountry, readMoney, readPercent } from '../../../parts/readers.ts';
@@ -10,8 +10,8 @@ import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { countryName } from '../../../places/places.ts';
 import { edit } from '../../../state/draft.ts';
-import { told } from '../../../state/session.ts';
-import { selectSpeech } from '../../../state/selectors.ts';
+import { messageShown } from '../../../state/session.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -41,7 +41,7 @@ const readPrefix = (text: string): Read<string | undefined> => {
     : { ok: false, text: 'Write the beginning of an HS code, as 6912.' };
 };
 
-const phrase = (rate: DutyRate, { decimals }: Speech): string =>
+const phrase = (rate: DutyRate, { decimals }: DisplayFormat): string =>
   [
     rate.hsPrefix === undefined ? 'all other goods' : `HS codes that begin with ${rate.hsPrefix}`,
     `duty ${percentFigure(rate.duty)}`,
@@ -53,12 +53,12 @@ const phrase = (rate: DutyRate, { decimals }: Speech): string =>
 const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const set = (changes: Partial<DutyRate>, visit: string | null = null): void =>
     void dispatch(edit('setDutyRate', { at, changes }, `Duty, ${rate.country}`, visit));
   const remove = (): void => {
     dispatch(edit('removeDutyRate', { at }, `Remove a duty of ${rate.country}`));
-    dispatch(told({ text: 'Removed a rate of duty.', undo: true }));
+    dispatch(messageShown({ text: 'Removed a rate of duty.', undo: true }));
   };
   return (
     <View style={style.fields} role="group" aria-label={`Duty, ${rate.country}`}>
@@ -97,8 +97,8 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
         right
         style={style.field}
         label="Nothing below"
-        text={moneyFigure(rate.freeBelow, speech.decimals)}
-        read={readMoney(speech)}
+        text={moneyFigure(rate.freeBelow, display.decimals)}
+        read={readMoney(display)}
         onChange={(freeBelow, visit) => set({ freeBelow }, visit)}
       />
       <Segments
@@ -119,7 +119,7 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
 export const DutyRates = ({ rates }: { rates: readonly DutyRate[] }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const [open, setOpen] = useState<number | null>(null);
   const add = (): void => {
     const rate: DutyRate = {
@@ -151,7 +151,7 @@ export const DutyRates = ({ rates }: { rates: readonly DutyRate[] }) => {
             <Press role="button" aria-expanded={open === at} onPress={() => setOpen(open === at ? null : at)}>
               <View style={style.row}>
                 <Text style={style.name}>{countryName(rate.country)}</Text>
-                <Text style={style.note}>{phrase(rate, speech)}</Text>
+                <Text style={style.note}>{phrase(rate, display)}</Text>
               </View>
             </Press>
             {open === at ? <RateFields rate={rate} at={at} /> : null}

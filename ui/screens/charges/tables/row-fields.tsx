@@ -14,8 +14,8 @@ import {
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { told } from '../../../state/session.ts';
-import { selectSpeech } from '../../../state/selectors.ts';
+import { messageShown } from '../../../state/session.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { raisedPanel } from '../../../theme/text.ts';
@@ -46,10 +46,10 @@ const EachFields = ({
   onChange: (each: TableRow['each'], visit: string | null) => void;
 }) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const start = { size: 1, amount: 0, count: 'started' as const };
   const readSize = (text: string): ReturnType<ReturnType<typeof readMeasure>> => {
-    const size = readMeasure(basis, speech)(text);
+    const size = readMeasure(basis, display)(text);
     return size.ok && size.value === 0 ? { ok: false, text: 'This must be more than 0.' } : size;
   };
   return (
@@ -59,7 +59,7 @@ const EachFields = ({
         style={style.field}
         label="And for each"
         placeholder="nothing"
-        text={each ? measureFigure(basis, each.size, speech) : ''}
+        text={each ? measureFigure(basis, each.size, display) : ''}
         read={optional<number>(readSize)}
         onChange={(size, visit) =>
           onChange(size === undefined ? undefined : { ...start, ...each, size }, visit)
@@ -71,8 +71,8 @@ const EachFields = ({
             right
             style={style.field}
             label="above it"
-            text={moneyFigure(each.amount, speech.decimals)}
-            read={readMoney(speech)}
+            text={moneyFigure(each.amount, display.decimals)}
+            read={readMoney(display)}
             onChange={(amount, visit) => onChange({ ...each, amount }, visit)}
           />
           <Segments
@@ -94,7 +94,7 @@ const EachFields = ({
 export const RowFields = ({ table, row, at, onGone }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { id, basis } = table;
   const set = (changes: Partial<TableRow>, visit: string | null): void => {
     const next = Object.fromEntries(
@@ -103,10 +103,10 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
     dispatch(edit('setRow', { id, at, row: next }, `${table.name}: row ${at + 1}`, visit));
   };
   const figure = (value: number | undefined): string =>
-    value === undefined ? '' : measureFigure(basis, value, speech);
+    value === undefined ? '' : measureFigure(basis, value, display);
   const remove = (): void => {
     dispatch(edit('removeRow', { id, at }, `${table.name}: remove row ${at + 1}`));
-    dispatch(told({ text: `Removed row ${at + 1} of ${table.name}.`, undo: true }));
+    dispatch(messageShown({ text: `Removed row ${at + 1} of ${table.name}.`, undo: true }));
     onGone();
   };
   return (
@@ -144,7 +144,7 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
           style={style.field}
           label="From"
           text={figure(row.from)}
-          read={readMeasure(basis, speech)}
+          read={readMeasure(basis, display)}
           onChange={(from, visit) => set({ from }, visit)}
         />
         <DraftField
@@ -153,15 +153,15 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
           label="To less than"
           placeholder="any"
           text={figure(row.to)}
-          read={optional<number>(readMeasure(basis, speech))}
+          read={optional<number>(readMeasure(basis, display))}
           onChange={(to, visit) => set({ to }, visit)}
         />
         <DraftField
           right
           style={style.field}
           label="Amount"
-          text={moneyFigure(row.amount, speech.decimals)}
-          read={readMoney(speech)}
+          text={moneyFigure(row.amount, display.decimals)}
+          read={readMoney(display)}
           onChange={(amount, visit) => set({ amount }, visit)}
         />
       </View>

@@ -12,8 +12,8 @@ import { useListImport, type ReadList } from '../../../parts/list-import/use-lis
 import { decimalMark } from '../../../parts/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { edit } from '../../../state/draft.ts';
-import { told } from '../../../state/session.ts';
-import { selectSpeech } from '../../../state/selectors.ts';
+import { messageShown } from '../../../state/session.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 
 type Column = (typeof TABLE_COLUMNS)[number]['column'];
@@ -40,20 +40,20 @@ const row = {
 
 /** How the file is meant, and the function that reads it so. */
 const useMeaning = (table: RateTable) => {
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const [basis, setBasis] = useState<Measure>(table.basis);
-  const [unit, setUnit] = useState<string | null>(USUAL[speech.units][table.basis] ?? null);
+  const [unit, setUnit] = useState<string | null>(USUAL[display.units][table.basis] ?? null);
   const [includesTo, setIncludesTo] = useState(false);
-  const { decimals } = speech;
+  const { decimals } = display;
   const read: ReadList<Column> = useCallback(
     (reader, mapping) => reader.readTable(mapping, { basis, unit, includesTo, decimals, mark: decimalMark }),
     [basis, unit, includesTo, decimals],
   );
   const chooseBasis = (next: Measure): void => {
     setBasis(next);
-    setUnit(USUAL[speech.units][next] ?? null);
+    setUnit(USUAL[display.units][next] ?? null);
   };
-  return { speech, basis, chooseBasis, unit, setUnit, includesTo, setIncludesTo, read };
+  return { display, basis, chooseBasis, unit, setUnit, includesTo, setIncludesTo, read };
 };
 
 /** A rate table out of a CSV: its columns and units, what is wrong with it, and then in place of the rows there. */
@@ -68,7 +68,7 @@ export const TableImport = ({
 }) => {
   const dispatch = useAppDispatch();
   const meaning = useMeaning(table);
-  const { basis, unit, speech } = meaning;
+  const { basis, unit, display } = meaning;
   const units = Object.keys(TABLE_UNITS[basis]);
   const work = useListImport<Column>({
     file,
@@ -116,14 +116,14 @@ export const TableImport = ({
           : `replaces the ${countFigure(table.rows.length, 'row')} that are there`
       }
       oddWords={({ odd, oddRows }) =>
-        odd.map((one) => odditySentence(one, basis, speech, (at) => oddRows[at] ?? at + 1))
+        odd.map((one) => odditySentence(one, basis, display, (at) => oddRows[at] ?? at + 1))
       }
       onTake={(items, { faulty }) => {
         const rows = items as readonly TableRow[];
         dispatch(edit('replaceRows', { id: table.id, basis, rows }, `${table.name}: took ${file.name}`));
         const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} left out.` : '';
         dispatch(
-          told({ text: `Took ${countFigure(rows.length, 'row')} of ${file.name}.${left}`, undo: true }),
+          messageShown({ text: `Took ${countFigure(rows.length, 'row')} of ${file.name}.${left}`, undo: true }),
         );
         onDone();
       }}

@@ -15,8 +15,8 @@ import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { PageHead } from '../../../shell/page-head.tsx';
 import { edit } from '../../../state/draft.ts';
-import { told } from '../../../state/session.ts';
-import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { messageShown } from '../../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
@@ -58,7 +58,7 @@ const Actions = ({
 }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const users = useUsers(table.id);
   const { id, name, basis, rows } = table;
   const choose = useChosenList(onFile);
@@ -76,7 +76,7 @@ const Actions = ({
     ]);
   const remove = (): void => {
     dispatch(edit('removeTable', { id }, `Remove ${name}`));
-    dispatch(told({ text: `Removed ${name}.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
     onGone();
   };
   return (
@@ -99,21 +99,21 @@ const Actions = ({
 const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const [file, setFile] = useState<File | null>(null);
   const [open, setOpen] = useState<number | null>(null);
   const { id, name, basis, rows } = table;
   const rangeWords = useCallback(
     ({ from, to }: TableRow): string => {
-      const start = measureFigure(basis, from, speech);
-      return to === undefined ? `from ${start}` : `${start} to ${measureFigure(basis, to, speech)}`;
+      const start = measureFigure(basis, from, display);
+      return to === undefined ? `from ${start}` : `${start} to ${measureFigure(basis, to, display)}`;
     },
-    [basis, speech],
+    [basis, display],
   );
   const textOf = useCallback(
     (row: TableRow, at: number): string =>
-      `${at + 1}: ${placeWords(row)}, ${rangeWords(row)}: ${moneyFigure(row.amount, speech.decimals)}`,
-    [rangeWords, speech],
+      `${at + 1}: ${placeWords(row)}, ${rangeWords(row)}: ${moneyFigure(row.amount, display.decimals)}`,
+    [rangeWords, display],
   );
   const row = open === null ? undefined : rows[open];
   if (file) return <TableImport table={table} file={file} onDone={() => setFile(null)} />;
@@ -173,7 +173,7 @@ const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) 
                 {rangeWords(one)}
               </Text>
               <Text style={style.amount}>
-                {moneyFigure(one.amount, speech.decimals)}
+                {moneyFigure(one.amount, display.decimals)}
                 {one.each ? ' +' : ''}
               </Text>
             </>

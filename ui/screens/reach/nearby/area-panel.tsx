@@ -11,8 +11,8 @@ import { PreparationFields } from '../../../parts/preparation-fields.tsx';
 import { optional, readMoney, readName, readWords } from '../../../parts/readers.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectBook, selectSpeech } from '../../../state/selectors.ts';
-import { told } from '../../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { aside, note } from '../../../theme/text.ts';
@@ -35,15 +35,15 @@ const styles = (inks: Inks) => ({
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
-type Set = (changes: Partial<DeliveryArea>, what: string, visit?: string | null) => void;
+type ChangeArea = (changes: Partial<DeliveryArea>, what: string, visit?: string | null) => void;
 
 /** What stands beside the price: least order, free threshold, service fee. */
-const ChargeFields = ({ area, set }: { area: DeliveryArea; set: Set }) => {
+const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const { serviceFee: fee } = area;
   const money = (amount: number | undefined): string =>
-    amount === undefined ? '' : moneyFigure(amount, speech.decimals);
+    amount === undefined ? '' : moneyFigure(amount, display.decimals);
   const field = (label: string, value: number | undefined, none: string, key: 'freeFrom' | 'minSubtotal') => (
     <DraftField
       right
@@ -51,7 +51,7 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: Set }) => {
       label={label}
       placeholder={none}
       text={money(value)}
-      read={optional<number>(readMoney(speech))}
+      read={optional<number>(readMoney(display))}
       onChange={(next, visit) => set({ [key]: next }, label.toLowerCase(), visit)}
     />
   );
@@ -65,7 +65,7 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: Set }) => {
         label="Service fee, always"
         placeholder="none"
         text={money(fee?.amount)}
-        read={optional<number>(readMoney(speech))}
+        read={optional<number>(readMoney(display))}
         onChange={(amount, visit) =>
           set(
             { serviceFee: amount === undefined ? undefined : { name: fee?.name ?? 'Service fee', amount } },
@@ -96,7 +96,7 @@ const Actions = ({ area }: { area: DeliveryArea }) => {
   const move = (by: number) => () => dispatch(edit('moveArea', { id: area.id, by }, `Move ${area.name}`));
   const remove = (): void => {
     dispatch(edit('removeArea', { id: area.id }, `Remove ${area.name}`));
-    dispatch(told({ text: `Removed ${area.name}.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${area.name}.`, undo: true }));
   };
   return (
     <View style={style.actions}>
@@ -113,7 +113,7 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
   const dispatch = useAppDispatch();
   const { locations } = useAppSelector(selectBook);
   const location = locations.find(({ id }) => id === area.locationId) ?? locations[0];
-  const set: Set = (changes, what, visit = null) =>
+  const set: ChangeArea = (changes, what, visit = null) =>
     void dispatch(edit('setArea', { id: area.id, changes }, `${area.name}: ${what}`, visit));
   if (!location) return null;
   return (

@@ -16,7 +16,7 @@ import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { usePostalAreas } from '../../../places/use-gazetteer.ts';
 import { codeForm } from '../../../places/whole-code.ts';
-import { selectSpeech } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -188,7 +188,7 @@ export const CoverageFields = (props: Props) => {
   const { area, location, onChange } = props;
   const { covers } = area;
   const kept = useKeptKinds<Coverage>(covers);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   return (
     <View style={{ gap: 8 }} role="group" aria-label="Where it delivers">
       <Segments<Coverage['kind']>
@@ -197,7 +197,7 @@ export const CoverageFields = (props: Props) => {
           kind === covers.kind
             ? undefined
             : onChange(
-                kept(kind, () => firstCoverage(kind, location, speech.units) as never),
+                kept(kind, () => firstCoverage(kind, location, display.units) as never),
                 null,
               )
         }
@@ -213,8 +213,8 @@ export const CoverageFields = (props: Props) => {
           right
           style={{ width: 160 }}
           label={`From ${location.name}, up to`}
-          text={distanceFigure(covers.metres, speech.units)}
-          read={readMeasure('distance', speech)}
+          text={distanceFigure(covers.metres, display.units)}
+          read={readMeasure('distance', display)}
           onChange={(metres, visit) => onChange({ kind: 'radius', metres }, visit)}
         />
       ) : null}

@@ -1,5 +1,5 @@
 import type { Coverage } from '../../../../core/model/delivery.ts';
-import type { Speech } from '../../../../core/words/figure.ts';
+import type { DisplayFormat } from '../../../../core/words/figure.ts';
 import type { Location } from '../../../../core/model/location.ts';
 import type { PostalArea } from '../../../../core/reach/postal-reach.ts';
 import { METRES_A_DEGREE } from '../../../../core/place/ring.ts';
@@ -13,7 +13,7 @@ const SOMEWHERE = { lat: 44.65, lng: -63.58 };
 export const firstCoverage = (
   kind: Coverage['kind'],
   { address }: Location,
-  units: Speech['units'],
+  units: DisplayFormat['units'],
 ): Coverage => {
   const first = FIRST_METRES[units];
   if (kind === 'postal') return { kind, country: address.country, patterns: [] };

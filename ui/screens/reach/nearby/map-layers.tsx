@@ -3,7 +3,7 @@ import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-
 import type { Book } from '../../../../core/model/book.ts';
 import type { NearbyCode } from '../../../../core/reach/neighbourhood.ts';
 import { distanceFigure, moneyFigure } from '../../../../core/words/figure.ts';
-import { selectSpeech } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useInks } from '../../../theme/theme.ts';
 import { SANS_STRONG } from '../../../theme/tokens.ts';
@@ -202,7 +202,7 @@ const Places = ({ book, plane }: Drawing) => {
 /** The words of the map, where they have room: locations, prices of rings, codes. */
 const Words = (drawing: Drawing) => {
   const inks = useInks();
-  const { decimals } = useAppSelector(selectSpeech);
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const placed = placedLabels(labelsOf(drawing, decimals), marksOf(drawing));
   return (
     <G>
@@ -229,7 +229,7 @@ const Words = (drawing: Drawing) => {
 /** A round distance, as long as it is on the map. */
 const Scale = ({ plane }: { plane: Plane }) => {
   const inks = useInks();
-  const { units } = useAppSelector(selectSpeech);
+  const { units } = useAppSelector(selectDisplayFormat);
   const metres = scaleMetres(plane.view.metresAPixel, plane.width);
   const length = metres / plane.view.metresAPixel;
   const y = plane.height - 14;

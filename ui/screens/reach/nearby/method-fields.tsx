@@ -10,8 +10,8 @@ import { optional, readCountWithin, readMoney, readName } from '../../../parts/r
 import { TextAction } from '../../../parts/text-action.tsx';
 import { TimingFields } from '../../../parts/timing-fields.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectSpeech } from '../../../state/selectors.ts';
-import { told } from '../../../state/session.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
+import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
@@ -34,14 +34,14 @@ interface Props {
 const MethodFields = ({ area, method, hours }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const set = (changes: Partial<DeliveryMethod>, what: string, visit: string | null = null): void => {
     const label = `${area.name}, ${method.name}: ${what}`;
     dispatch(edit('setMethod', { areaId: area.id, id: method.id, changes }, label, visit));
   };
   const remove = (): void => {
     dispatch(edit('removeMethod', { areaId: area.id, id: method.id }, `${area.name}: remove ${method.name}`));
-    dispatch(told({ text: `Removed ${method.name} from ${area.name}.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${method.name} from ${area.name}.`, undo: true }));
   };
   return (
     <View style={style.method} role="group" aria-label={`Delivery method ${method.name}`}>
@@ -58,8 +58,8 @@ const MethodFields = ({ area, method, hours }: Props) => {
           right
           style={style.field}
           label="On top of the price"
-          text={moneyFigure(method.add, speech.decimals)}
-          read={readMoney(speech)}
+          text={moneyFigure(method.add, display.decimals)}
+          read={readMoney(display)}
           onChange={(add, visit) => set({ add }, 'addition', visit)}
         />
         <DraftField

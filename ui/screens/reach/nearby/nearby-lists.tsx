@@ -11,7 +11,7 @@ import { TextAction } from '../../../parts/text-action.tsx';
 import { ZoneSwatch } from '../../../parts/zone-swatch.tsx';
 import { freeId } from '../../../../core/model/ids.ts';
 import { edit } from '../../../state/draft.ts';
-import { selectBook, selectSpeech } from '../../../state/selectors.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -72,9 +72,9 @@ const Item = ({ name, active, lines, mark, isOpen, onPress, children }: ItemProp
   );
 };
 
-const areaLines = (area: DeliveryArea, speech: Parameters<typeof coveragePhrase>[1]): string[] => [
-  `${coveragePhrase(area.covers, speech)} · ${area.methods.map(({ name }) => name).join(', ')}`,
-  areaPricePhrase(area, speech),
+const areaLines = (area: DeliveryArea, display: Parameters<typeof coveragePhrase>[1]): string[] => [
+  `${coveragePhrase(area.covers, display)} · ${area.methods.map(({ name }) => name).join(', ')}`,
+  areaPricePhrase(area, display),
 ];
 
 /** The delivery areas, to be opened, added, read from a file and saved as one. */
@@ -82,7 +82,7 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { areas, locations, store } = useAppSelector(selectBook);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const marks = useAppSelector(selectAreaMarks);
   const [said, setSaid] = useState<string | null>(null);
   const [location] = locations;
@@ -92,7 +92,7 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
     dispatch(
       edit(
         'addArea',
-        { name, locationId: location.id, covers: firstCoverage(kind, location, speech.units) },
+        { name, locationId: location.id, covers: firstCoverage(kind, location, display.units) },
         `New area: ${name}`,
       ),
     );
@@ -125,7 +125,7 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
             key={area.id}
             name={area.name}
             active={area.active}
-            lines={areaLines(area, speech)}
+            lines={areaLines(area, display)}
             mark={<ZoneSwatch mark={marks.get(area.id)} />}
             isOpen={open === area.id}
             onPress={() => setOpen(open === area.id ? null : area.id)}
@@ -164,7 +164,7 @@ export const PickupList = ({ open, setOpen }: ListProps) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { pickups, locations } = useAppSelector(selectBook);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   const [location] = locations;
   const whereOf = ({ locationId }: PickupPoint): string =>
     locations.find(({ id }) => id === locationId)?.name ?? locationId;
@@ -181,7 +181,7 @@ export const PickupList = ({ open, setOpen }: ListProps) => {
             key={point.id}
             name={point.name}
             active={point.active}
-            lines={[`at ${whereOf(point)}`, pickupPhrase(point, speech)]}
+            lines={[`at ${whereOf(point)}`, pickupPhrase(point, display)]}
             isOpen={open === point.id}
             onPress={() => setOpen(open === point.id ? null : point.id)}
           >

@@ -13,8 +13,8 @@ import { optional, readMeasure, readMoney, readName, readWords } from '../../../
 import { TextAction } from '../../../parts/text-action.tsx';
 import { TimingFields } from '../../../parts/timing-fields.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectBook, selectSpeech } from '../../../state/selectors.ts';
-import { told } from '../../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { aside, note } from '../../../theme/text.ts';
@@ -34,19 +34,19 @@ const styles = (inks: Inks) => ({
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
-type Set = (changes: Partial<PickupPoint>, what: string, visit?: string | null) => void;
+type ChangePoint = (changes: Partial<PickupPoint>, what: string, visit?: string | null) => void;
 
-const ChargeFields = ({ point, set }: { point: PickupPoint; set: Set }) => {
+const ChargeFields = ({ point, set }: { point: PickupPoint; set: ChangePoint }) => {
   const style = useStyles(styles);
-  const speech = useAppSelector(selectSpeech);
+  const display = useAppSelector(selectDisplayFormat);
   return (
     <FieldGroup name="What it costs, and for whom">
       <DraftField
         right
         style={style.field}
         label="Charge for collecting"
-        text={moneyFigure(point.charge, speech.decimals)}
-        read={readMoney(speech)}
+        text={moneyFigure(point.charge, display.decimals)}
+        read={readMoney(display)}
         onChange={(charge, visit) => set({ charge }, 'charge', visit)}
       />
       <DraftField
@@ -54,8 +54,8 @@ const ChargeFields = ({ point, set }: { point: PickupPoint; set: Set }) => {
         style={style.field}
         label="Orders from"
         placeholder="any order"
-        text={point.minSubtotal === undefined ? '' : moneyFigure(point.minSubtotal, speech.decimals)}
-        read={optional<number>(readMoney(speech))}
+        text={point.minSubtotal === undefined ? '' : moneyFigure(point.minSubtotal, display.decimals)}
+        read={optional<number>(readMoney(display))}
         onChange={(minSubtotal, visit) => set({ minSubtotal }, 'least order', visit)}
       />
       <DraftField
@@ -63,15 +63,15 @@ const ChargeFields = ({ point, set }: { point: PickupPoint; set: Set }) => {
         style={style.field}
         label="Customers up to"
         placeholder="any distance"
-        text={point.maxDistance === undefined ? '' : distanceFigure(point.maxDistance, speech.units)}
-        read={optional<number>(readMeasure('distance', speech))}
+        text={point.maxDistance === undefined ? '' : distanceFigure(point.maxDistance, display.units)}
+        read={optional<number>(readMeasure('distance', display))}
         onChange={(maxDistance, visit) => set({ maxDistance }, 'greatest distance', visit)}
       />
     </FieldGroup>
   );
 };
 
-const Instructions = ({ point, set }: { point: PickupPoint; set: Set }) => {
+const Instructions = ({ point, set }: { point: PickupPoint; set: ChangePoint }) => {
   const style = useStyles(styles);
   const { instructions = '' } = point;
   return (
@@ -104,7 +104,7 @@ const Actions = ({ point }: { point: PickupPoint }) => {
   const move = (by: number) => () => dispatch(edit('movePickup', { id: point.id, by }, `Move ${point.name}`));
   const remove = (): void => {
     dispatch(edit('removePickup', { id: point.id }, `Remove ${point.name}`));
-    dispatch(told({ text: `Removed ${point.name}.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${point.name}.`, undo: true }));
   };
   return (
     <View style={style.actions}>
@@ -121,7 +121,7 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
   const dispatch = useAppDispatch();
   const { locations } = useAppSelector(selectBook);
   const location = locations.find(({ id }) => id === point.locationId) ?? locations[0];
-  const set: Set = (changes, what, visit = null) =>
+  const set: ChangePoint = (changes, what, visit = null) =>
     void dispatch(edit('setPickup', { id: point.id, changes }, `${point.name}: ${what}`, visit));
   return (
     <View style={style.panel} role="group" aria-label={point.name}>

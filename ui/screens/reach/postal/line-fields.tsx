@@ -6,7 +6,7 @@ import { DraftField } from '../../../parts/draft-field.tsx';
 import { optional, readCountry, readCountWithin, readPattern } from '../../../parts/readers.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { told } from '../../../state/session.ts';
+import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { raisedPanel } from '../../../theme/text.ts';
@@ -35,7 +35,7 @@ export const LineFields = ({ line, at, onGone }: Props) => {
   };
   const remove = (): void => {
     dispatch(edit('removePostalLine', { at }, `Postal list: remove ${pattern}`));
-    dispatch(told({ text: `Removed ${pattern} from the postal list.`, undo: true }));
+    dispatch(messageShown({ text: `Removed ${pattern} from the postal list.`, undo: true }));
     onGone();
   };
   return (

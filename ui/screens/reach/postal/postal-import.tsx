@@ -9,7 +9,7 @@ import { useListImport, type ReadList } from '../../../parts/list-import/use-lis
 import { Segments } from '../../../parts/segments.tsx';
 import { countryName, useWorldPlaces } from '../../../places/places.ts';
 import { edit } from '../../../state/draft.ts';
-import { told } from '../../../state/session.ts';
+import { messageShown } from '../../../state/session.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 
@@ -79,7 +79,7 @@ const PostalImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
     const kind = how === 'add' && postalList.length > 0 ? 'mergePostalLines' : 'replacePostalList';
     dispatch(edit(kind, { lines }, `Postal list: took ${file.name}`));
     const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} left out.` : '';
-    dispatch(told({ text: `Took ${countFigure(lines.length, 'line')} of ${file.name}.${left}`, undo: true }));
+    dispatch(messageShown({ text: `Took ${countFigure(lines.length, 'line')} of ${file.name}.${left}`, undo: true }));
     onDone();
   };
   return (

@@ -13,7 +13,7 @@ import { saveList } from '../../../parts/save-list.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { told } from '../../../state/session.ts';
+import { messageShown } from '../../../state/session.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -118,7 +118,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
           disabled={postalList.length === 0}
           onPress={() => {
             dispatch(edit('replacePostalList', { lines: [] }, 'Clear the postal list'));
-            dispatch(told({ text: 'Cleared the postal list.', undo: true }));
+            dispatch(messageShown({ text: 'Cleared the postal list.', undo: true }));
           }}
         />
       </View>

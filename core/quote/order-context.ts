@@ -6,7 +6,7 @@ import type { CompiledBook } from './compile.ts';
 import type { Reach } from './reach.ts';
 
 /** What one quote is asked, measured once; rules look at nothing else. */
-export interface Asked {
+export interface OrderContext {
   compiled: CompiledBook;
   request: QuoteRequest;
   basket: Basket;

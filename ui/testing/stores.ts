@@ -1,8 +1,8 @@
 import type { Tabs } from '../state/storage/tabs.ts';
-import type { Shelf } from '../state/storage/writer.ts';
+import type { KeyValueStore } from '../state/storage/writer.ts';
 
 /** A shelf for tests: what it keeps, every write in order, and a write that may be made to fail. */
-export interface TestShelf extends Shelf {
+export interface TestShelf extends KeyValueStore {
   kept: Map<string, string>;
   /** A removal is a write of null. */
   writes: { key: string; text: string | null }[];

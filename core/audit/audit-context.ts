@@ -22,7 +22,7 @@ export interface KeyedBasket {
 }
 
 /** A shop made ready for its orders to be judged. */
-export interface JudgedShop {
+export interface AuditContext {
   compiled: CompiledBook;
   /** The contexts that rates and some adjustments tell apart, the plainest first. */
   contextsFor: (adjustments: readonly Adjustment[]) => readonly KeyedContext[];
@@ -47,7 +47,7 @@ const keyedContexts = (
   compiled: CompiledBook,
   on: string,
   memory: AuditMemory,
-): JudgedShop['contextsFor'] => {
+): AuditContext['contextsFor'] => {
   const known = new Map<string, readonly KeyedContext[]>();
   return (adjustments) => {
     const key = adjustments.map(({ id }) => id).join('|');
@@ -65,7 +65,7 @@ const mixesOf = ({ goods }: CompiledBook, memory: AuditMemory): readonly KeyedBa
 };
 
 /** A shop made ready to be judged from a day on (YYYY-MM-DD), with what audits before found. */
-export const judgedShop = (compiled: CompiledBook, on: string, memory: AuditMemory): JudgedShop => {
+export const auditContext = (compiled: CompiledBook, on: string, memory: AuditMemory): AuditContext => {
   const { book } = compiled;
   return {
     compiled,

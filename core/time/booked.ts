@@ -1,7 +1,7 @@
 import type { QuoteRequest } from '../model/request.ts';
 
 /** How many orders are taken that begin in [from, to), in milliseconds since 1970. */
-export type Taken = (from: number, to: number) => number;
+export type BookedCount = (from: number, to: number) => number;
 
 /** The first place of a sorted list whose value is not below `value`. */
 const firstNotBelow = (sorted: Float64Array, value: number): number => {
@@ -15,7 +15,7 @@ const firstNotBelow = (sorted: Float64Array, value: number): number => {
   return low;
 };
 
-const counter = (orders: readonly { at: number; count: number }[]): Taken => {
+const counter = (orders: readonly { at: number; count: number }[]): BookedCount => {
   const sorted = [...orders].sort((a, b) => a.at - b.at);
   const starts = Float64Array.from(sorted, ({ at }) => at);
   const before = new Float64Array(sorted.length + 1);
@@ -28,7 +28,7 @@ const counter = (orders: readonly { at: number; count: number }[]): Taken => {
  * The orders that were taken, by what they were taken for (a pickup point's id, or 'area:way'), ready to be
  * counted: a look-up costs what the logarithm of their number does. Orders for one moment are added up first.
  */
-export const indexTaken = (taken: NonNullable<QuoteRequest['slotsTaken']>): ReadonlyMap<string, Taken> => {
+export const indexBooked = (taken: NonNullable<QuoteRequest['slotsTaken']>): ReadonlyMap<string, BookedCount> => {
   const byId = new Map<string, Map<string, number>>();
   for (const { id, start, count } of taken) {
     const counts = byId.get(id) ?? new Map<string, number>();
@@ -44,4 +44,4 @@ export const indexTaken = (taken: NonNullable<QuoteRequest['slotsTaken']>): Read
 };
 
 /** Nothing was taken. */
-export const NOTHING_TAKEN: Taken = () => 0;
+export const NOTHING_BOOKED: BookedCount = () => 0;

@@ -7,7 +7,7 @@ import type { MeasureName } from './figure.ts';
 type Per = 'order' | 'parcel' | 'unit' | 'line';
 
 /** What a line of the working, a reason or a notice says, as a code and figures; `sentence.ts` has the words. */
-export type Say =
+export type Message =
   | { code: 'flat'; amount: number }
   | {
       code: 'flat-count';
@@ -24,7 +24,7 @@ export type Say =
       max?: number | undefined;
     }
   | { code: 'good-price'; good: string; per: 'unit' | 'line'; count: number; each: number; own: boolean }
-  | { code: 'parcels-tier'; count: number; tier: Extract<Say, { code: 'tier' }> }
+  | { code: 'parcels-tier'; count: number; tier: Extract<Message, { code: 'tier' }> }
   | { code: 'goes-free' }
   | { code: 'nothing-travels' }
   | {
@@ -135,4 +135,4 @@ export type Say =
   | { code: 'no-time-left'; next: string | null }
   | { code: 'weight-assumed'; weight: number; goods: readonly string[] };
 
-export type SayCode = Say['code'];
+export type MessageCode = Message['code'];
