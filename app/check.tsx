@@ -1,16 +1,16 @@
 import { lazy } from 'react';
 import { Later } from '../ui/shell/later.tsx';
 
-const ProofScreen = lazy(async () => ({
-  default: (await import('../ui/screens/proof/proof-parts.ts')).ProofScreen,
+const CheckScreen = lazy(async () => ({
+  default: (await import('../ui/screens/check/check-parts.ts')).CheckScreen,
 }));
 
 export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
 
-export default function Proof() {
+export default function DraftCheck() {
   return (
     <Later>
-      <ProofScreen />
+      <CheckScreen />
     </Later>
   );
 }

@@ -43,8 +43,8 @@ const manyGoods = (): Catalogue => ({
   }),
 });
 
-/** The large book with a trial whose first choice can be edited, and the address of that rate. */
-const largeWorkbook = (): { book: Book; trials: unknown[]; path: string } => {
+/** The large book with a test order whose first choice can be edited, and the address of that rate. */
+const largeWorkbook = (): { book: Book; testOrders: unknown[]; path: string } => {
   const book = largeBook(200, 6, 20, 20_000);
   const compiled = compile(book, demoCatalogue);
   const skus = demoCatalogue.goods.filter((good) => good.weight).map((good) => good.sku);
@@ -52,8 +52,8 @@ const largeWorkbook = (): { book: Book; trials: unknown[]; path: string } => {
     const [choice] = quote(compiled, request).choices;
     const rate = book.rates.find(({ id }) => id === choice?.id);
     if (!rate || !choice || choice.charge === 0) continue;
-    const trials = [{ id: 'bench', name: 'Bench', request, expects: [] }];
-    return { book, trials, path: `/charges?zone=${rate.zoneId}&service=${rate.serviceId}` };
+    const testOrders = [{ id: 'bench', name: 'Bench', request, expects: [] }];
+    return { book, testOrders, path: `/charges?zone=${rate.zoneId}&service=${rate.serviceId}` };
   }
   throw new Error('no order of the bench has a choice');
 };
@@ -98,17 +98,17 @@ const keep = async (page: Page, documents: [key: string, text: string][]): Promi
   }
 };
 
-const draftDocument = (book: Book, trials: unknown[]): string =>
-  JSON.stringify({ version: 3, goodsStamp: 1, changedAt: null, book, trials, past: [], future: [] });
+const draftDocument = (book: Book, testOrders: unknown[]): string =>
+  JSON.stringify({ version: 3, goodsStamp: 1, changedAt: null, book, testOrders, past: [], future: [] });
 const goodsDocument = (catalogue: Catalogue, { rateTables, postalList }: Book): string =>
   JSON.stringify({ version: 2, goodsStamp: 1, catalogue, rateTables, postalList });
 
 const opened = async (page: Page, path: string): Promise<void> => {
   await page.goto(path);
-  await page.getByTestId('slip').getByRole('list', { name: 'Shipped' }).waitFor();
+  await page.getByTestId('preview').getByRole('list', { name: 'Shipped' }).waitFor();
 };
 
-/** The time until a page shows its slip, in a browser that has the program's files. */
+/** The time until a page shows its preview, in a browser that has the program's files. */
 const openingTime = async (context: BrowserContext, rounds = 7): Promise<number> => {
   const times: number[] = [];
   for (let round = 0; round < rounds; round += 1) {
@@ -157,9 +157,9 @@ const benchScroll = async (browser: Browser, origin: string): Promise<void> => {
   const context = await newContext(browser, origin);
   const page = await context.newPage();
   await opened(page, '/charges');
-  const { book, trials } = largeWorkbook();
+  const { book, testOrders } = largeWorkbook();
   await keep(page, [
-    ['emporos/draft', draftDocument(book, trials)],
+    ['emporos/draft', draftDocument(book, testOrders)],
     ['emporos/catalogue', goodsDocument(manyGoods(), book)],
   ]);
   await page.goto('/goods');
@@ -195,8 +195,8 @@ const benchScroll = async (browser: Browser, origin: string): Promise<void> => {
   await context.close();
 };
 
-/** From the key that is pressed to the slip that has changed, in the page's own clock. */
-const keyToSlip = async (page: Page, press: () => Promise<void>): Promise<number> => {
+/** From the key that is pressed to the preview that has changed, in the page's own clock. */
+const keyToPreview = async (page: Page, press: () => Promise<void>): Promise<number> => {
   await page.evaluate(
     () =>
       void Object.assign(window, {
@@ -206,13 +206,13 @@ const keyToSlip = async (page: Page, press: () => Promise<void>): Promise<number
             capture: true,
             once: true,
           });
-          const slip = document.querySelector('[data-testid=slip]');
+          const preview = document.querySelector('[data-testid=preview]');
           const watch = new MutationObserver(() => {
             if (from === 0) return;
             watch.disconnect();
             resolve(performance.now() - from);
           });
-          if (slip) watch.observe(slip, { subtree: true, childList: true, characterData: true });
+          if (preview) watch.observe(preview, { subtree: true, childList: true, characterData: true });
           setTimeout(() => resolve(Number.NaN), 5_000);
         }),
       }),
@@ -225,9 +225,9 @@ const benchKeystroke = async (browser: Browser, origin: string): Promise<void> =
   const context = await newContext(browser, origin);
   const page = await context.newPage();
   await opened(page, '/charges');
-  const { book, trials, path } = largeWorkbook();
+  const { book, testOrders, path } = largeWorkbook();
   await keep(page, [
-    ['emporos/draft', draftDocument(book, trials)],
+    ['emporos/draft', draftDocument(book, testOrders)],
     ['emporos/catalogue', goodsDocument(demoCatalogue, book)],
   ]);
   await opened(page, path);
@@ -239,18 +239,18 @@ const benchKeystroke = async (browser: Browser, origin: string): Promise<void> =
   await page.waitForTimeout(500);
   const keys: number[] = [];
   for (let at = 0; at < KEYSTROKES; at += 1) {
-    keys.push(await keyToSlip(page, () => page.keyboard.press(at % 2 === 0 ? 'Backspace' : '1')));
+    keys.push(await keyToPreview(page, () => page.keyboard.press(at % 2 === 0 ? 'Backspace' : '1')));
     await page.waitForTimeout(400);
   }
-  report('a keystroke in a rate to a changed slip, large book', median(keys), 50, 'ms', ' median');
+  report('a keystroke in a rate to a changed preview, large book', median(keys), 50, 'ms', ' median');
   const undos: number[] = [];
   await page.getByRole('heading', { level: 1 }).click();
   for (let at = 0; at < 10; at += 1) {
     const key = at % 2 === 0 ? 'Control+z' : 'Control+Shift+z';
-    undos.push(await keyToSlip(page, () => page.keyboard.press(key)));
+    undos.push(await keyToPreview(page, () => page.keyboard.press(key)));
     await page.waitForTimeout(300);
   }
-  report('undo and redo to a changed slip, large book', Math.max(...undos), 50, 'ms', ' worst');
+  report('undo and redo to a changed preview, large book', Math.max(...undos), 50, 'ms', ' worst');
   await context.close();
 };
 

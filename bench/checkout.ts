@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { demoCarriers } from '../demo/carriers.ts';
-import { demoTrials } from '../demo/trials.ts';
+import { demoTestOrders } from '../demo/test-orders.ts';
 
 /** The checkout's quotes over HTTP while one of three carriers is down; the load comes from this process, the server is another. */
 const PORT = 4319;
@@ -40,7 +40,9 @@ const ask = async (request: unknown): Promise<Answered> => {
   }
 };
 
-const requests = demoTrials.map(({ request }) => request).filter(({ destination }) => destination !== null);
+const requests = demoTestOrders
+  .map(({ request }) => request)
+  .filter(({ destination }) => destination !== null);
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** So many requests a second for a minute, each sent when it is due whether the others are answered or not. */

@@ -10,7 +10,7 @@ import type { Place } from '../core/place/place.ts';
 import { findZone, indexZones } from '../core/place/reach.ts';
 import { demoBook } from '../demo/book.ts';
 import { demoCatalogue } from '../demo/goods.ts';
-import { demoTrials } from '../demo/trials.ts';
+import { demoTestOrders } from '../demo/test-orders.ts';
 import { largeBook, randomRequests } from './large-book.ts';
 import { seeded } from '../core/seeded.ts';
 import { benchAudit } from './audit.ts';
@@ -34,10 +34,10 @@ const expect = (name: string, reached: boolean, figure: string, target: string):
   print(name, figure, `${reached ? 'reached' : 'MISSED'}: ${target}`);
 };
 
-/** The demo's own trials, and orders to places all over its zones, at many moments. */
+/** The demo's own test orders, and orders to places all over its zones, at many moments. */
 const demoRequests = (): QuoteRequest[] => [
   ...randomRequests(1_800, skus),
-  ...Array.from({ length: 20 }, () => demoTrials.map((trial) => trial.request)).flat(),
+  ...Array.from({ length: 20 }, () => demoTestOrders.map((testOrder) => testOrder.request)).flat(),
 ];
 
 const quoteAll = (compiled: CompiledBook, requests: readonly QuoteRequest[]): number => {

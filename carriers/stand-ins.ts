@@ -28,7 +28,7 @@ export const STAND_INS: readonly StandIn[] = TARIFFS.map(standIn);
 export const carrierById = (id: string): StandIn | undefined =>
   STAND_INS.find((carrier) => carrier.id === id);
 
-/** The answers to questions, at once and without a network: what proofs, audits and replays are worked out with. */
+/** The answers to questions, at once and without a network: what test orders, audits and replays are worked out with. */
 export const answersAtOnce = (questions: readonly CarrierQuestion[]): CarrierAnswer[] =>
   questions.map(
     (question) =>

@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { quoteSchema } from '../core/model/quote.ts';
-import { demoTrials } from '../demo/trials.ts';
+import { demoTestOrders } from '../demo/test-orders.ts';
 import { run } from './run.ts';
 
 const DATA = join(__dirname, '..', 'demo', 'data');
@@ -34,7 +34,7 @@ const ask = async (...args: string[]): Promise<{ code: number; out: string; err:
 };
 
 const SHOP = ['--book', join(DATA, 'book.json'), '--catalogue', join(DATA, 'catalogue.json')];
-const request = JSON.stringify(demoTrials[0]?.request);
+const request = JSON.stringify(demoTestOrders[0]?.request);
 
 describe('quote', () => {
   test('answers one request with one quote', async () => {
@@ -47,7 +47,7 @@ describe('quote', () => {
   });
 
   test('answers a line for a line, in order, an unusable one in its place', async () => {
-    const pair = JSON.stringify({ request: demoTrials[1]?.request, answers: [] });
+    const pair = JSON.stringify({ request: demoTestOrders[1]?.request, answers: [] });
     const lines = [
       request,
       '{"destination": null',
@@ -128,17 +128,27 @@ describe('quote', () => {
 });
 
 describe('check', () => {
-  const check = (trials: unknown) =>
-    ask('check', ...SHOP, '--stand-ins', '--test-orders', write('trials.json', JSON.stringify(trials)));
+  const check = (testOrders: unknown) =>
+    ask(
+      'check',
+      ...SHOP,
+      '--stand-ins',
+      '--test-orders',
+      write('test-orders.json', JSON.stringify(testOrders)),
+    );
 
   test('says of each test order that it is kept', async () => {
-    const { code, out } = await check(demoTrials);
+    const { code, out } = await check(demoTestOrders);
     const checked = JSON.parse(out) as { kept: boolean; why: string[] }[];
-    expect([code, checked.length, checked.every(({ kept }) => kept)]).toEqual([0, demoTrials.length, true]);
+    expect([code, checked.length, checked.every(({ kept }) => kept)]).toEqual([
+      0,
+      demoTestOrders.length,
+      true,
+    ]);
   });
 
   test('says of a broken one why, and exits with 1', async () => {
-    const [first, second] = demoTrials;
+    const [first, second] = demoTestOrders;
     const expects = [
       { kind: 'offered', choiceId: 'parcel-maritimes', charge: 1_700 },
       { kind: 'withheld', id: 'express-maritimes:overnight' },

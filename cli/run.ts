@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { CannotRun } from './files.ts';
-import { auditCommand, checkCommand, replayCommand } from './proof-commands.ts';
+import { auditCommand, checkCommand, replayCommand } from './check-commands.ts';
 import { quoteCommand, type QuoteOptions, type Write } from './quote-command.ts';
 
 const USAGE = [

@@ -2,16 +2,16 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { iso31662 } from 'iso-3166';
 import { readOrders } from '../core/formats/orders.ts';
-import { readBook, readCatalogue, readTrials } from '../core/formats/read.ts';
+import { readBook, readCatalogue, readTestOrders } from '../core/formats/read.ts';
 import type { Region } from '../core/model/place.ts';
 import { quote } from '../core/quote/quote.ts';
 import { moneyFigure } from '../core/words/figure.ts';
-import { checkTrial } from '../core/proof/check-trial.ts';
+import { checkTestOrder } from '../core/check/check-test-order.ts';
 import { compile } from '../core/quote/compile.ts';
 import { demoBook } from './book.ts';
 import { demoCatalogue } from './goods.ts';
 import { demoOrders } from './orders.ts';
-import { demoTrials } from './trials.ts';
+import { demoTestOrders } from './test-orders.ts';
 
 const file = (name: string): unknown => JSON.parse(readFileSync(join(__dirname, 'data', name), 'utf8'));
 const compiled = compile(demoBook, demoCatalogue);
@@ -20,7 +20,7 @@ describe('the demo shop', () => {
   test('its files are what the script makes, and read without a fault', () => {
     expect(readBook(file('book.json'))).toEqual({ ok: true, value: demoBook });
     expect(readCatalogue(file('catalogue.json'), demoBook)).toEqual({ ok: true, value: demoCatalogue });
-    expect(readTrials(file('trials.json'))).toEqual({ ok: true, value: demoTrials });
+    expect(readTestOrders(file('test-orders.json'))).toEqual({ ok: true, value: demoTestOrders });
     expect(readOrders(file('orders.json'))).toEqual({ ok: true, value: demoOrders });
   });
 
@@ -39,17 +39,17 @@ describe('the demo shop', () => {
   test('it is large enough to show the work', () => {
     expect(demoCatalogue.goods.length).toBeGreaterThanOrEqual(24);
     expect(demoBook.zones).toHaveLength(8);
-    expect(demoTrials.filter((trial) => trial.pinned)).toHaveLength(2);
+    expect(demoTestOrders.filter((testOrder) => testOrder.pinned)).toHaveLength(2);
     expect(demoOrders).toHaveLength(600);
   });
 
-  test.each(demoTrials.map((trial) => [trial.name, trial] as const))(
+  test.each(demoTestOrders.map((testOrder) => [testOrder.name, testOrder] as const))(
     '%s gives what it should',
-    (_name, trial) => {
-      expect(trial.expects.length).toBeGreaterThan(0);
-      expect(checkTrial(compiled, trial).result).toMatchObject({
+    (_name, testOrder) => {
+      expect(testOrder.expects.length).toBeGreaterThan(0);
+      expect(checkTestOrder(compiled, testOrder).result).toMatchObject({
         kept: true,
-        outcomes: trial.expects.map((expects) => ({ expects, came: null })),
+        outcomes: testOrder.expects.map((expects) => ({ expects, came: null })),
       });
     },
   );

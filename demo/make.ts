@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { demoBook } from './book.ts';
 import { demoCatalogue } from './goods.ts';
 import { demoOrders } from './orders.ts';
-import { demoTrials } from './trials.ts';
+import { demoTestOrders } from './test-orders.ts';
 
 const folder = join(__dirname, 'data');
 
@@ -14,7 +14,7 @@ const write = (name: string, value: unknown): void => {
 
 write('book.json', demoBook);
 write('catalogue.json', demoCatalogue);
-write('trials.json', demoTrials);
+write('test-orders.json', demoTestOrders);
 writeFileSync(
   join(folder, 'orders.json'),
   `[\n${demoOrders.map((order) => JSON.stringify(order)).join(',\n')}\n]\n`,

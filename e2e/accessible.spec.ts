@@ -1,6 +1,6 @@
 import axe from 'axe-core';
 import { expect, test, type Page } from './browser.ts';
-import { isPhone, openProgram, openSlip } from './program.ts';
+import { isPhone, openProgram, openPreview } from './program.ts';
 
 const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   'the board': (page) => openProgram(page),
@@ -17,7 +17,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   'a service': (page) => openProgram(page, '/charges?service=parcel&panel=service'),
   'the preview with its working': async (page) => {
     await openProgram(page);
-    await openSlip(page);
+    await openPreview(page);
     await page.keyboard.press('w');
     await page.getByText('open', { exact: true }).first().click();
     await page
@@ -27,8 +27,8 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   },
   'a test order being changed': async (page) => {
     await openProgram(page);
-    const slip = await openSlip(page);
-    await slip.getByRole('button', { name: 'Change the test order' }).click();
+    const preview = await openPreview(page);
+    await preview.getByRole('button', { name: 'Change the test order' }).click();
   },
   'today, with an order open': async (page) => {
     await openProgram(page, '/today');
@@ -124,7 +124,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
       savedAt: 'yesterday',
       book: {},
       catalogue: {},
-      trials: [],
+      testOrders: [],
     };
     const buffer = Buffer.from(JSON.stringify(shop));
     await (await chooser).setFiles({ name: 'torn.json', mimeType: 'application/json', buffer });

@@ -1,5 +1,13 @@
 import { expect, test } from './browser.ts';
-import { choiceOf, chooseTrial, closeSlip, fill, isPhone, openProgram, openSlip } from './program.ts';
+import {
+  choiceOf,
+  chooseTestOrder,
+  closePreview,
+  fill,
+  isPhone,
+  openProgram,
+  openPreview,
+} from './program.ts';
 
 test('an adjustment is written as a sentence, acts in the preview, and is moved by dragging and by keys', async ({
   page,
@@ -16,11 +24,11 @@ test('an adjustment is written as a sentence, acts in the preview, and is moved 
   await fill(page, 'From', '50');
   await page.getByRole('checkbox', { name: 'Active' }).click();
   await expect(list).toContainText('When the goods come to 50.00 or more: every choice costs 3.00 less.');
-  const slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Parcel')).toHaveAccessibleName(/Parcel, 14\.30/);
-  await choiceOf(slip, 'Parcel').click();
-  await expect(slip.getByRole('link', { name: /Moss week: 3\.00 off/ })).toBeVisible();
-  await closeSlip(page);
+  const preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName(/Parcel, 14\.30/);
+  await choiceOf(preview, 'Parcel').click();
+  await expect(preview.getByRole('link', { name: /Moss week: 3\.00 off/ })).toBeVisible();
+  await closePreview(page);
 
   await page.getByRole('button', { name: /^Moss week\. / }).click();
   const handle = page.getByLabel('Move Moss week');
@@ -46,10 +54,10 @@ test('an adjustment is written as a sentence, acts in the preview, and is moved 
 
 test('what an adjustment withholds says so in its own words and leads to it', async ({ page }) => {
   await openProgram(page);
-  const slip = await chooseTrial(page, 'Heather to Winnipeg in the frost');
-  const reason = slip.getByRole('link', { name: /^Parcel: Withheld by “Frost on the road”/ });
+  const preview = await chooseTestOrder(page, 'Heather to Winnipeg in the frost');
+  const reason = preview.getByRole('link', { name: /^Parcel: Withheld by “Frost on the road”/ });
   await expect(reason).toBeVisible();
-  await expect(slip.getByText(/^The customer is told: Live plants do not travel this far/)).toBeVisible();
+  await expect(preview.getByText(/^The customer is told: Live plants do not travel this far/)).toBeVisible();
   await reason.click();
   await expect(page.getByRole('tab', { name: 'Adjustments' })).toHaveAttribute('aria-selected', 'true');
   await expect(page.getByLabel('Adjustment', { exact: true })).toHaveValue('Frost on the road');

@@ -1,5 +1,13 @@
 import { expect, test, type Page } from './browser.ts';
-import { choiceOf, closeSlip, fill, openProgram, reopenProgram, openSlip, waitUntilKept } from './program.ts';
+import {
+  choiceOf,
+  closePreview,
+  fill,
+  openProgram,
+  reopenProgram,
+  openPreview,
+  waitUntilKept,
+} from './program.ts';
 
 const choose = async (page: Page, label: string, text: string, name: string): Promise<void> => {
   await page.getByLabel(label, { exact: true }).fill(text);
@@ -39,8 +47,8 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await on(page, 'Your first book');
   await expect(page.getByRole('region', { name: 'The first book' })).toContainText('Brought by us');
   await page.getByRole('button', { name: 'Use this book' }).click();
-  await expect(choiceOf(await openSlip(page), 'Parcel')).toContainText('7.50');
-  await closeSlip(page);
+  await expect(choiceOf(await openPreview(page), 'Parcel')).toContainText('7.50');
+  await closePreview(page);
   await waitUntilKept(page);
 
   await reopenProgram(page, '/shop');
@@ -66,8 +74,8 @@ test('an empty book says what it lacks on every page', async ({ page }) => {
   await expect(page.getByText('It still lacks a zone and a service.')).toBeVisible();
   await page.getByRole('link', { name: 'Goods' }).click();
   await expect(page.getByRole('button', { name: 'Add a good' }).first()).toBeVisible();
-  await expect(await openSlip(page)).toContainText('No test order yet');
-  await closeSlip(page);
+  await expect(await openPreview(page)).toContainText('No test order yet');
+  await closePreview(page);
   await waitUntilKept(page);
   await reopenProgram(page, '/shop');
   await expect(page.getByText('Nothing is sold here yet.')).toBeVisible();

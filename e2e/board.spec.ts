@@ -1,5 +1,5 @@
 import { expect, test } from './browser.ts';
-import { choiceOf, fill, isPhone, openProgram, openSlip } from './program.ts';
+import { choiceOf, fill, isPhone, openProgram, openPreview } from './program.ts';
 
 test('a selection of cells is raised together', async ({ page }) => {
   await openProgram(page);
@@ -14,9 +14,9 @@ test('a selection of cells is raised together', async ({ page }) => {
   await page.getByRole('button', { name: 'an amount' }).click();
   await fill(page, 'By how much', '-1.50');
   await page.getByRole('button', { name: 'Change 7 rates' }).click();
-  const slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Parcel')).toHaveAccessibleName('Parcel, 15.80, was 17.30: working');
-  await expect(choiceOf(slip, 'Express, two days')).toHaveAccessibleName(
+  const preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName('Parcel, 15.80, was 17.30: working');
+  await expect(choiceOf(preview, 'Express, two days')).toHaveAccessibleName(
     'Express, two days, 32.17, was 33.67: working',
   );
 });

@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from './browser.ts';
-import { choiceOf, closeSlip, openProgram, reopenProgram, openSlip, waitUntilKept } from './program.ts';
+import { choiceOf, closePreview, openProgram, reopenProgram, openPreview, waitUntilKept } from './program.ts';
 
 const TERN = '/charges?part=carriers&account=tern';
 
@@ -38,16 +38,16 @@ test('a carrier’s services stand in the preview with their working, and the pa
   page,
 }) => {
   await openProgram(page, '/charges');
-  const slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Express, two days')).toContainText('33.67');
-  await choiceOf(slip, 'Express, two days').click();
-  await expect(slip).toContainText('Tern Parcel, Tern two-day: 32.07');
-  await expect(slip).toContainText('5 % of 32.07 more');
-  await expect(slip).toContainText('Tern Parcel is asked about 1 parcel');
-  const parcels = slip.getByRole('button', { name: /1 parcel/ });
+  const preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Express, two days')).toContainText('33.67');
+  await choiceOf(preview, 'Express, two days').click();
+  await expect(preview).toContainText('Tern Parcel, Tern two-day: 32.07');
+  await expect(preview).toContainText('5 % of 32.07 more');
+  await expect(preview).toContainText('Tern Parcel is asked about 1 parcel');
+  const parcels = preview.getByRole('button', { name: /1 parcel/ });
   await expect(parcels).toHaveCount(2);
   await parcels.last().click();
-  await expect(slip.getByRole('img', { name: /Twin pot carton, .*\d+ % full/ })).toBeVisible();
+  await expect(preview.getByRole('img', { name: /Twin pot carton, .*\d+ % full/ })).toBeVisible();
 });
 
 test('an account is connected: refused with the wrong secret, then answered', async ({ page }) => {
@@ -64,8 +64,8 @@ test('an account is connected: refused with the wrong secret, then answered', as
   await expect(page.getByText(/It answered: 3 services/)).toBeVisible();
   await expect(page.getByText('skerry')).toHaveCount(0);
   await expect(page.getByLabel('Secret')).toHaveValue('');
-  const slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Express, two days')).not.toContainText('33.67');
+  const preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Express, two days')).not.toContainText('33.67');
 });
 
 test('a service is offered under another name, dearer, and free from a subtotal', async ({ page }) => {
@@ -73,28 +73,28 @@ test('a service is offered under another name, dearer, and free from a subtotal'
   const twoDay = page.getByRole('group', { name: 'Tern two-day' });
   await write(twoDay.getByLabel('Under the name'), 'Quick');
   await write(twoDay.getByLabel('More or less, %'), '10 %');
-  let slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Quick')).toContainText('35.28');
-  await closeSlip(page);
+  let preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Quick')).toContainText('35.28');
+  await closePreview(page);
   await write(twoDay.getByLabel('Free from'), '70');
-  slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Quick')).toContainText('0.00');
-  await closeSlip(page);
+  preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Quick')).toContainText('0.00');
+  await closePreview(page);
   await page.getByRole('button', { name: 'the cheapest', exact: true }).click();
-  slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Express, overnight')).toHaveCount(0);
+  preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Express, overnight')).toHaveCount(0);
 });
 
 test('a rate becomes a carrier’s, and offers nothing until a service is ticked', async ({ page }) => {
   await openProgram(page, '/charges?zone=maritimes&service=pallet');
   await page.getByRole('button', { name: 'Carrier', exact: true }).click();
   await expect(page.getByText('Services offered')).toBeVisible();
-  let slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Pallet')).toHaveCount(0);
-  await closeSlip(page);
+  let preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Pallet')).toHaveCount(0);
+  await closePreview(page);
   await page.getByRole('checkbox', { name: 'Tern ground' }).click();
-  slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Tern ground')).toBeVisible();
+  preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Tern ground')).toBeVisible();
 });
 
 test('a carrier that is down falls back to the shop’s own price at checkout', async ({ page }) => {
@@ -159,8 +159,8 @@ test('steps out of what the carrier takes are proposed, and taken into the draft
   await page.getByRole('button', { name: 'Ask the carrier' }).click();
   await expect(page.getByText(/^Covers \d+ of \d+ past orders/)).toBeVisible();
   await page.getByRole('button', { name: 'Take it into the draft: Parcel to Maritimes' }).click();
-  const slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Parcel')).toContainText('not as it should be');
+  const preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Parcel')).toContainText('not as it should be');
 });
 
 test('a carrier is told to fail, and the connection says so until it is sound again', async ({ page }) => {
@@ -193,6 +193,6 @@ test('a box is added, sized and packed into', async ({ page }) => {
   await reopenProgram(page, TERN);
   await page.getByRole('checkbox', { name: 'New box' }).click();
   await expect(page.getByRole('checkbox', { name: 'New box' })).toBeChecked();
-  const slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Express, two days')).toBeVisible();
+  const preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Express, two days')).toBeVisible();
 });

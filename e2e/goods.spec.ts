@@ -2,12 +2,12 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { expect, test, type Page } from './browser.ts';
 import {
   choiceOf,
-  closeSlip,
+  closePreview,
   fill,
   isPhone,
   openProgram,
   reopenProgram,
-  openSlip,
+  openPreview,
   waitUntilKept,
 } from './program.ts';
 
@@ -30,11 +30,11 @@ test('a weight edited where it stands moves the preview', async ({ page }) => {
       .click();
     await page.getByLabel(/^Weight of Glazed pot, 26 cm/).fill('9.5 kg');
   }
-  const slip = await openSlip(page);
-  await expect(slip).toContainText('19 kg');
-  await closeSlip(page);
+  const preview = await openPreview(page);
+  await expect(preview).toContainText('19 kg');
+  await closePreview(page);
   await page.getByRole('button', { name: /^Undo: Glazed pot, 26 cm/ }).click();
-  await expect(await openSlip(page)).toContainText('6.4 kg');
+  await expect(await openPreview(page)).toContainText('6.4 kg');
 });
 
 test('the table is walked and edited by keys alone', async ({ page }) => {
@@ -98,11 +98,11 @@ test('goods saved as a CSV are the same goods when it is opened', async ({ page 
 test('a reason about a weight leads to the goods that lack one', async ({ page }) => {
   await openProgram(page, '/goods?good=pot-26');
   await fill(page, 'Weight', '');
-  const slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Parcel')).toHaveCount(0);
-  const fold = slip.getByText('open', { exact: true }).first();
+  const preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Parcel')).toHaveCount(0);
+  const fold = preview.getByText('open', { exact: true }).first();
   if (await fold.isVisible()) await fold.click();
-  await slip.getByRole('link', { name: /^Parcel: The weight is not known of Glazed pot, 26 cm/ }).click();
+  await preview.getByRole('link', { name: /^Parcel: The weight is not known of Glazed pot, 26 cm/ }).click();
   await expect(page.getByRole('button', { name: /^lacking, 3/ })).toBeVisible();
   await expect(page.getByText(isPhone(page) ? /weight missing/ : 'missing').first()).toBeVisible();
 });
@@ -113,11 +113,11 @@ test('a group keeps its goods from a service, and the reason leads back to the g
   await page.getByRole('button', { name: /^Pots/ }).click();
   await page.getByRole('button', { name: 'some services', exact: true }).click();
   await page.getByRole('checkbox', { name: 'Parcel' }).click();
-  const slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Parcel')).toHaveCount(0);
-  await expect(choiceOf(slip, 'Pallet')).toBeVisible();
-  const fold = slip.getByText('open', { exact: true }).first();
+  const preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Parcel')).toHaveCount(0);
+  await expect(choiceOf(preview, 'Pallet')).toBeVisible();
+  const fold = preview.getByText('open', { exact: true }).first();
   if (await fold.isVisible()) await fold.click();
-  await slip.getByRole('link', { name: /^Parcel: Pots are not carried by Parcel/ }).click();
+  await preview.getByRole('link', { name: /^Parcel: Pots are not carried by Parcel/ }).click();
   await expect(page.getByLabel('Handling group', { exact: true })).toHaveValue('Pots');
 });

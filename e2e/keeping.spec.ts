@@ -1,6 +1,6 @@
 import { test as freshTest } from '@playwright/test';
 import { expect, test, type Page } from './browser.ts';
-import { fill, isPhone, openProgram, openSlip, waitUntilKept } from './program.ts';
+import { fill, isPhone, openProgram, openPreview, waitUntilKept } from './program.ts';
 
 // What is tried here is how the program is loaded, left and kept.
 test.use({ loadsItself: true });
@@ -216,7 +216,7 @@ test('a shop that cannot be read is told, set aside and never silently the demo'
   await page.getByRole('tab', { name: 'Data' }).click();
   for (const _ of [1, 2]) await page.getByRole('button', { name: 'Throw away' }).first().click();
   await expect(page.getByText('Set aside', { exact: true })).toBeHidden();
-  if (!isPhone(page)) await expect(await openSlip(page)).toContainText('Two pots to Antigonish');
+  if (!isPhone(page)) await expect(await openPreview(page)).toContainText('Two pots to Antigonish');
 });
 
 test('a shop that cannot be read is repaired fault by fault, and opened', async ({ page }) => {

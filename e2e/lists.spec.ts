@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from './browser.ts';
-import { choiceOf, openProgram, reopenProgram, openSlip, waitUntilKept } from './program.ts';
+import { choiceOf, openProgram, reopenProgram, openPreview, waitUntilKept } from './program.ts';
 
 const ROWS = 100_000;
 
@@ -73,8 +73,8 @@ test('a postal list out of a file is used at once, in the preview and where a co
   await expect(page.getByLabel('Country of the codes, where a row names none')).toHaveValue('Canada');
   await page.getByRole('button', { name: 'Take the 2 sound rows' }).click();
   await expect(page.getByRole('list', { name: 'Postal list' }).getByRole('listitem')).toHaveCount(2);
-  const slip = await openSlip(page);
-  await expect(choiceOf(slip, 'Parcel')).toContainText('Thu 26 Nov · ');
+  const preview = await openPreview(page);
+  await expect(choiceOf(preview, 'Parcel')).toContainText('Thu 26 Nov · ');
 });
 
 test('codes of another country, and columns nobody knows, are asked about before a postal list is taken', async ({

@@ -1,14 +1,14 @@
 import { expect, test, type Locator, type Page } from './browser.ts';
 import { readFileSync, writeFileSync } from 'node:fs';
 import {
-  chooseTrial,
+  chooseTestOrder,
   choiceOf,
-  closeSlip,
+  closePreview,
   fill,
   isPhone,
   openProgram,
   reopenProgram,
-  openSlip,
+  openPreview,
   waitUntilKept,
 } from './program.ts';
 
@@ -81,30 +81,30 @@ test('a radius says what its edge cuts through, and becomes the list of its code
   await expect(panel).toContainText(/Its edge cuts through .*B3E/);
   await panel.getByRole('button', { name: /^Turn into the \d+ codes it holds$/ }).click();
   await expect(panel.getByLabel(/^Postal codes: /)).toHaveValue(/B2V\*/);
-  const slip = await chooseTrial(page, 'By van to Cole Harbour');
-  await expect(choiceOf(slip, 'Van')).toContainText('11.15');
+  const preview = await chooseTestOrder(page, 'By van to Cole Harbour');
+  await expect(choiceOf(preview, 'Van')).toContainText('11.15');
 });
 
 test('the bike comes today before the cut-off, and not at it', async ({ page }) => {
   await openProgram(page);
-  const slip = await chooseTrial(page, 'Soil to the North End');
-  await expect(choiceOf(slip, 'Cargo bike, today')).toContainText('8.75');
-  await expect(choiceOf(slip, 'Collect at the Nursery')).toContainText('0.00');
-  await slip.getByRole('button', { name: 'Change the test order' }).click();
+  const preview = await chooseTestOrder(page, 'Soil to the North End');
+  await expect(choiceOf(preview, 'Cargo bike, today')).toContainText('8.75');
+  await expect(choiceOf(preview, 'Collect at the Nursery')).toContainText('0.00');
+  await preview.getByRole('button', { name: 'Change the test order' }).click();
   await fill(page, 'at', '11:00');
-  await expect(choiceOf(slip, 'Cargo bike, today')).toHaveCount(0);
-  await expect(choiceOf(slip, 'Cargo bike(?!, today)')).toContainText('6.25');
+  await expect(choiceOf(preview, 'Cargo bike, today')).toHaveCount(0);
+  await expect(choiceOf(preview, 'Cargo bike(?!, today)')).toContainText('6.25');
 });
 
 test('a delivery area is priced, switched off, and gone from the preview at once', async ({ page }) => {
   await openNearby(page, '&area=peninsula');
   await fill(page, 'Charge for the order', '7.00');
-  const slip = await chooseTrial(page, 'Soil to the North End');
-  await expect(choiceOf(slip, 'Cargo bike(?!, today)')).toContainText('7.75');
-  await closeSlip(page);
+  const preview = await chooseTestOrder(page, 'Soil to the North End');
+  await expect(choiceOf(preview, 'Cargo bike(?!, today)')).toContainText('7.75');
+  await closePreview(page);
   await page.getByRole('button', { name: 'Switch off', exact: true }).click();
-  await openSlip(page);
-  await expect(choiceOf(slip, 'Cargo bike')).toHaveCount(0);
+  await openPreview(page);
+  await expect(choiceOf(preview, 'Cargo bike')).toHaveCount(0);
 });
 
 test('the week follows the moment of the test order', async ({ page }) => {
@@ -125,8 +125,8 @@ test('a pickup point shows how it is to be collected, as customers see it', asyn
   const seen = page.getByRole('group', { name: 'As customers see it' });
   await expect(seen.getByRole('listitem')).toHaveCount(2);
   await expect(seen).toContainText('Kelp Row');
-  const slip = await chooseTrial(page, 'Soil to the North End');
-  await expect(choiceOf(slip, 'Collect at the Nursery')).toContainText('1.50');
+  const preview = await chooseTestOrder(page, 'Soil to the North End');
+  await expect(choiceOf(preview, 'Collect at the Nursery')).toContainText('1.50');
 });
 
 test('closed dates come out of a calendar file', async ({ page }) => {
@@ -286,7 +286,7 @@ test('a shop that only does pickup works with no zone at all', async ({ page }, 
     pickup: 'any',
   }));
   const path = info.outputPath('pickup.json');
-  writeFileSync(path, JSON.stringify({ ...shop, book: { ...shop.book, ...none, groups }, trials: [] }));
+  writeFileSync(path, JSON.stringify({ ...shop, book: { ...shop.book, ...none, groups }, testOrders: [] }));
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Open a file' }).click();
   await (await chooser).setFiles(path);

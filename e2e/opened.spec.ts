@@ -1,5 +1,5 @@
 import { expect, test } from './browser.ts';
-import { isPhone, openCell, openProgram, openSlip, fill } from './program.ts';
+import { isPhone, openCell, openProgram, openPreview, fill } from './program.ts';
 
 test('what is opened comes into view with its first field focused; an address alone moves nothing', async ({
   page,
@@ -20,7 +20,7 @@ test('the preview as a sheet holds the focus, gives it back, and closes on what 
 }) => {
   test.skip(!isPhone(page), 'elsewhere the preview stands beside the page');
   await openProgram(page);
-  const slip = await openSlip(page);
+  const preview = await openPreview(page);
   const close = page.getByRole('button', { name: 'Close the preview' });
   await expect(close).toBeFocused();
   for (let step = 0; step < 40; step += 1) {
@@ -29,17 +29,17 @@ test('the preview as a sheet holds the focus, gives it back, and closes on what 
     expect(isUnder).toBe(false);
   }
   await page.keyboard.press('Escape');
-  await expect(page.getByTestId('slip-strip')).toBeFocused();
-  await openSlip(page);
+  await expect(page.getByTestId('preview-strip')).toBeFocused();
+  await openPreview(page);
   await page.keyboard.press('w');
-  await slip
+  await preview
     .getByRole('link', { name: /To its rule$/ })
     .first()
     .click();
-  await expect(slip).toBeHidden();
-  await openSlip(page);
+  await expect(preview).toBeHidden();
+  await openPreview(page);
   await page.goBack();
-  await expect(slip).toBeHidden();
+  await expect(preview).toBeHidden();
 });
 
 test('segments say which one is chosen', async ({ page }) => {

@@ -30,9 +30,10 @@ export const openProgram = async (page: Page, path = '/charges'): Promise<void> 
  * would show, without loading its files.
  */
 export const reopenProgram = async (page: Page, path?: string): Promise<void> => {
+  const address = path ?? addressOf(page);
   await page.evaluate(() => window.dispatchEvent(new Event('emporos-close')));
   await expect(page.locator('html')).toHaveAttribute('data-storage', 'closed');
-  await openProgram(page, path ?? addressOf(page));
+  await openProgram(page, address);
 };
 
 /** Opens the cell of a service and a zone, from the board or, on a phone, from the zone's list. */
@@ -41,31 +42,31 @@ export const openCell = async (page: Page, service: string, zone: string): Promi
   await page.getByRole('button', { name: new RegExp(`^${service} to ${zone}:`) }).click();
 };
 
-/** The slip, brought up first where it is folded into the strip. */
-export const openSlip = async (page: Page): Promise<Locator> => {
-  const strip = page.getByTestId('slip-strip');
-  const slip = page.getByTestId('slip');
-  if (isPhone(page) && !(await slip.isVisible())) await strip.click();
-  await expect(slip).toBeVisible();
-  return slip;
+/** The preview, brought up first where it is folded into the strip. */
+export const openPreview = async (page: Page): Promise<Locator> => {
+  const strip = page.getByTestId('preview-strip');
+  const preview = page.getByTestId('preview');
+  if (isPhone(page) && !(await preview.isVisible())) await strip.click();
+  await expect(preview).toBeVisible();
+  return preview;
 };
 
-export const closeSlip = async (page: Page): Promise<void> => {
+export const closePreview = async (page: Page): Promise<void> => {
   if (isPhone(page)) await page.getByRole('button', { name: 'Close the preview' }).click();
 };
 
-/** A choice of the slip by its name. */
-export const choiceOf = (slip: Locator, name: string): Locator =>
-  slip
+/** A choice of the preview by its name. */
+export const choiceOf = (preview: Locator, name: string): Locator =>
+  preview
     .getByRole('list', { name: /^(Shipped|Delivered|Collected|Nothing travels)$/ })
     .getByRole('button', { name: new RegExp(`^${name},`) });
 
-/** Walks the trials until the named one is shown. */
-export const chooseTrial = async (page: Page, name: string): Promise<Locator> => {
-  const slip = await openSlip(page);
+/** Walks the test orders until the named one is shown. */
+export const chooseTestOrder = async (page: Page, name: string): Promise<Locator> => {
+  const preview = await openPreview(page);
   for (let step = 0; step < 30; step += 1) {
-    if (await slip.getByRole('heading', { name }).isVisible()) return slip;
-    await slip.getByRole('button', { name: 'Next test order' }).click();
+    if (await preview.getByRole('heading', { name }).isVisible()) return preview;
+    await preview.getByRole('button', { name: 'Next test order' }).click();
   }
   throw new Error(`no test order is named ${name}`);
 };

@@ -1,5 +1,5 @@
 import { expect, test, type Locator } from './browser.ts';
-import { isPhone, openProgram, reopenProgram, openSlip, closeSlip, waitUntilKept } from './program.ts';
+import { isPhone, openProgram, reopenProgram, openPreview, closePreview, waitUntilKept } from './program.ts';
 
 test('a country closed is gone from the map, the preview and the answer about its codes', async ({
   page,
@@ -11,9 +11,9 @@ test('a country closed is gone from the map, the preview and the answer about it
   await page.getByLabel('Find a country').fill('canada');
   await page.getByRole('checkbox', { name: 'Canada' }).click();
   await expect(page.getByRole('img', { name: /5 countries closed/ })).toBeVisible();
-  const slip = await openSlip(page);
-  await expect(slip.getByText('The shop does not sell to CA-NS, B2G2L2.').first()).toBeVisible();
-  await closeSlip(page);
+  const preview = await openPreview(page);
+  await expect(preview.getByText('The shop does not sell to CA-NS, B2G2L2.').first()).toBeVisible();
+  await closePreview(page);
   await page.getByLabel('Where would this code fall?').fill('B3H 4R2');
   await expect(page.getByText('The shop does not sell there.')).toBeVisible();
   await waitUntilKept(page);
@@ -67,7 +67,7 @@ test('postal codes of every shape are pasted into a zone and decide at once', as
   ).toBeVisible();
   await expect(takes.getByText('No codes of Canada, and left above: Antigonish Landing.')).toBeVisible();
   await expect(takes.getByText('12 codes in Canada')).toBeVisible();
-  await expect(await openSlip(page)).toContainText('zone North, by B2G*');
+  await expect(await openPreview(page)).toContainText('zone North, by B2G*');
 });
 
 test('a region closed inside an open country, by name', async ({ page }) => {
@@ -76,7 +76,7 @@ test('a region closed inside an open country, by name', async ({ page }) => {
   await page.getByRole('button', { name: 'Regions of Canada' }).click();
   await page.getByRole('checkbox', { name: 'Nova Scotia' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Nova Scotia' }).first()).toContainText('closed');
-  await expect(await openSlip(page)).toContainText('The shop does not sell to CA-NS, B2G2L2.');
+  await expect(await openPreview(page)).toContainText('The shop does not sell to CA-NS, B2G2L2.');
 });
 
 test('many codes pasted each fall somewhere, and those that cannot buy are named', async ({ page }) => {

@@ -2,12 +2,12 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { expect, test, type Page } from './browser.ts';
 import {
   choiceOf,
-  closeSlip,
+  closePreview,
   fill,
   isPhone,
   openProgram,
   reopenProgram,
-  openSlip,
+  openPreview,
   waitUntilKept,
 } from './program.ts';
 
@@ -33,17 +33,17 @@ test('settings of the store move every charge', async ({ page }) => {
     await page.getByRole('menuitem', { name: 'Settings' }).click();
   } else await page.getByRole('link', { name: 'Settings' }).click();
   await fill(page, 'Handling on every charge', '1.23');
-  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName(
+  await expect(choiceOf(await openPreview(page), 'Parcel')).toHaveAccessibleName(
     'Parcel, 18.53, was 17.30: working',
   );
-  await closeSlip(page);
+  await closePreview(page);
   await fill(page, 'Round charges to', '0.25');
   await page.getByRole('button', { name: 'upwards' }).click();
-  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName(/^Parcel, 18.75/);
-  await closeSlip(page);
+  await expect(choiceOf(await openPreview(page), 'Parcel')).toHaveAccessibleName(/^Parcel, 18.75/);
+  await closePreview(page);
   await page.getByRole('tab', { name: 'Taxes' }).click();
   await page.getByRole('checkbox', { name: 'Prices and charges include tax' }).click();
-  await expect(choiceOf(await openSlip(page), 'Parcel')).toContainText('with 2.30 tax');
+  await expect(choiceOf(await openPreview(page), 'Parcel')).toContainText('with 2.30 tax');
 });
 
 test('the shop goes out as a file, and a broken file is repaired fault by fault before it is taken', async ({
@@ -67,7 +67,7 @@ test('the shop goes out as a file, and a broken file is repaired fault by fault 
   await repair.getByRole('button', { name: 'Open the repaired shop' }).click();
   await expect(page.getByRole('region', { name: 'Review of the file' })).toContainText('rates');
   await page.getByRole('button', { name: 'Cancel', exact: true }).click();
-  await expect(choiceOf(await openSlip(page), 'Parcel')).toHaveAccessibleName('Parcel, 17.30: working');
+  await expect(choiceOf(await openPreview(page), 'Parcel')).toHaveAccessibleName('Parcel, 17.30: working');
 });
 
 test('a sound file is reviewed before it is taken, and one undo takes it back', async ({ page }, info) => {
@@ -91,9 +91,9 @@ test('a sound file is reviewed before it is taken, and one undo takes it back', 
   await review.getByRole('button', { name: 'Take it into the draft' }).click();
   await waitUntilKept(page);
   await reopenProgram(page);
-  const slip = await openSlip(page);
-  await expect(slip.getByText('zone The coast, by CA-NS')).toBeVisible();
-  await closeSlip(page);
+  const preview = await openPreview(page);
+  await expect(preview.getByText('zone The coast, by CA-NS')).toBeVisible();
+  await closePreview(page);
   await page.getByRole('button', { name: 'Undo: Took other.json' }).click();
-  await expect((await openSlip(page)).getByText('zone Maritimes, by CA-NS')).toBeVisible();
+  await expect((await openPreview(page)).getByText('zone Maritimes, by CA-NS')).toBeVisible();
 });

@@ -1,12 +1,12 @@
 import { expect, test, type Page } from './browser.ts';
 import {
   choiceOf,
-  closeSlip,
+  closePreview,
   fill,
   isPhone,
   openProgram,
   reopenProgram,
-  openSlip,
+  openPreview,
   waitUntilKept,
 } from './program.ts';
 
@@ -39,9 +39,9 @@ test('an order is placed with the very charge of the preview, and is still there
   page,
 }) => {
   await openProgram(page, '/charges');
-  const charge = await choiceOf(await openSlip(page), 'Parcel').innerText();
+  const charge = await choiceOf(await openPreview(page), 'Parcel').innerText();
   expect(charge).toContain('17.30');
-  await closeSlip(page);
+  await closePreview(page);
   if (isPhone(page)) {
     await page.getByRole('button', { name: 'Menu' }).click();
     await page.getByRole('menuitem', { name: 'Shopfront' }).click();
@@ -65,9 +65,9 @@ test('an order is placed with the very charge of the preview, and is still there
   await reopenProgram(page);
   await expect(page.getByText('100.67')).toBeVisible();
   await page.getByRole('button', { name: /look at it in the preview/ }).click();
-  const slip = await openSlip(page);
-  await expect(slip).toContainText('Order 1001');
-  await expect(choiceOf(slip, 'Parcel')).toContainText('17.30');
+  const preview = await openPreview(page);
+  await expect(preview).toContainText('Order 1001');
+  await expect(choiceOf(preview, 'Parcel')).toContainText('17.30');
 });
 
 test('a wrong postal code is told at its field, and nothing is ordered', async ({ page }) => {

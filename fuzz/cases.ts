@@ -17,7 +17,7 @@ import {
   tableHeadings,
   tableRowCells,
 } from '../core/formats/rate-table-csv.ts';
-import { readBook, readRequest, readTrials } from '../core/formats/read.ts';
+import { readBook, readRequest, readTestOrders } from '../core/formats/read.ts';
 import { repaired } from '../core/formats/repair.ts';
 import {
   readShopFile,
@@ -94,23 +94,23 @@ const shopCase =
     const again = readShopFile(text, shop);
     const wrongs =
       again.ok && writeAgain(again.value) === text ? [] : ['it is not read again as it was written'];
-    const { book, catalogue, trials } = read.value.shop;
+    const { book, catalogue, testOrders } = read.value.shop;
     const compiled = compile(book, catalogue, answersAtOnce);
-    for (const { request } of trials.slice(0, MANY)) wrongs.push(...quoteWrongs(compiled, request));
+    for (const { request } of testOrders.slice(0, MANY)) wrongs.push(...quoteWrongs(compiled, request));
     if (isAudited) wrongs.push(...auditWrongs(compiled, ON));
     return { taken: true, wrongs };
   };
 
 const requestCase = ({ demo }: Seeds, draw: Draw): Outcome => {
   const compiled = compile(demo.book, demo.catalogue, answersAtOnce);
-  const read = readRequest(mutated(draw.of(demo.trials).request, draw));
+  const read = readRequest(mutated(draw.of(demo.testOrders).request, draw));
   return { taken: read.ok, wrongs: read.ok ? quoteWrongs(compiled, read.value) : [] };
 };
 
 /** Answers of carriers that nobody checked but the schema. */
 const answersCase = ({ demo }: Seeds, draw: Draw): Outcome => {
   const compiled = compile(demo.book, demo.catalogue);
-  const { request } = draw.of(demo.trials);
+  const { request } = draw.of(demo.testOrders);
   const answers = answersAtOnce(carrierQuestions(compiled, request)).flatMap((answer) => {
     const read = carrierAnswerSchema.safeParse(mutated(answer, draw));
     return read.success ? [read.data] : [];
@@ -220,8 +220,8 @@ const typedCase = (_: Seeds, draw: Draw): Outcome => {
   return { taken: patterns.patterns.length > 0 || regions.ok || figures.some(({ ok }) => ok), wrongs };
 };
 
-const trialsCase = ({ demo }: Seeds, draw: Draw): Outcome => ({
-  taken: readTrials(mutated(demo.trials, draw)).ok,
+const testOrdersCase = ({ demo }: Seeds, draw: Draw): Outcome => ({
+  taken: readTestOrders(mutated(demo.testOrders, draw)).ok,
   wrongs: [],
 });
 
@@ -242,7 +242,7 @@ export const CASES: readonly (readonly [
   ['small shop, audited', 10, shopCase(({ small }, draw) => draw.of(small), true)],
   ['demo shop', 4, shopCase(({ demo }) => demo, false)],
   ['book', 4, bookCase],
-  ['trials', 4, trialsCase],
+  ['testOrders', 4, testOrdersCase],
   ['orders', 6, ordersCase],
   ['orders CSV', 6, ordersCsvCase],
   ['rate table CSV', 4, tableCase],

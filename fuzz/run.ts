@@ -2,7 +2,7 @@ import { seeded } from '../core/seeded.ts';
 import { demoBook } from '../demo/book.ts';
 import { demoCatalogue } from '../demo/goods.ts';
 import { demoOrders } from '../demo/orders.ts';
-import { demoTrials } from '../demo/trials.ts';
+import { demoTestOrders } from '../demo/test-orders.ts';
 import { CASES, type Outcome, type Seeds } from './cases.ts';
 import { drawFrom, type Draw } from './odd.ts';
 import { smallShops } from './small-shops.ts';
@@ -23,7 +23,7 @@ if (!Number.isInteger(count) || count < 1 || !Number.isInteger(first)) {
 }
 
 const seeds: Seeds = {
-  demo: { book: demoBook, catalogue: demoCatalogue, trials: demoTrials },
+  demo: { book: demoBook, catalogue: demoCatalogue, testOrders: demoTestOrders },
   orders: demoOrders,
   small: smallShops,
 };

@@ -11,9 +11,9 @@ import {
   makeZone,
   tiers,
 } from '../core/testing/book.ts';
-import type { Trial } from '../core/model/trial.ts';
+import type { TestOrder } from '../core/model/test-order.ts';
 
-const trial = (id: string, part: Partial<Trial['request']> = {}): Trial => ({
+const testOrder = (id: string, part: Partial<TestOrder['request']> = {}): TestOrder => ({
   id,
   name: id,
   request: makeRequest(part),
@@ -24,17 +24,17 @@ const catalogue = makeCatalogue(
   makeGood('seed', { weight: 12, price: 350 }),
   makeGood('voucher', { fulfilment: 'digital' }),
 );
-const trials = [
-  trial('near'),
-  trial('two', {
+const testOrders = [
+  testOrder('near'),
+  testOrder('two', {
     lines: [
       { sku: 'pot', quantity: 2 },
       { sku: 'seed', quantity: 40 },
     ],
     discount: 200,
   }),
-  trial('far', { destination: { country: 'US', subdivision: 'US-ME', postalCode: '04101' } }),
-  trial('nowhere', { destination: null }),
+  testOrder('far', { destination: { country: 'US', subdivision: 'US-ME', postalCode: '04101' } }),
+  testOrder('nowhere', { destination: null }),
 ];
 const zones = [
   makeZone('country'),
@@ -52,7 +52,7 @@ const steps = tiers(
 
 /** Small shops of each kind of rule, so that an audit of each takes little. */
 export const smallShops: readonly Shop[] = [
-  { book: makeBook(), catalogue, trials },
+  { book: makeBook(), catalogue, testOrders },
   {
     book: makeBook({
       zones,
@@ -85,7 +85,7 @@ export const smallShops: readonly Shop[] = [
       ],
     }),
     catalogue,
-    trials,
+    testOrders,
   },
   {
     book: makeBook({
@@ -94,6 +94,6 @@ export const smallShops: readonly Shop[] = [
       rates: [makeRate({ price: makeCarrierPrice({ onError: { amount: 1_500, per: 'order' } }) })],
     }),
     catalogue,
-    trials,
+    testOrders,
   },
 ];

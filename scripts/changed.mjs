@@ -15,7 +15,7 @@ const BY_SCREEN = {
   begin: ['begin'],
   charges: ['board', 'charges', 'adjustments', 'carriers', 'lists'],
   goods: ['goods'],
-  proof: ['proof'],
+  check: ['check'],
   reach: ['reach', 'nearby', 'lists'],
   settings: ['settings', 'keeping', 'nearby'],
   shopfront: ['shop', 'nearby', 'lists'],

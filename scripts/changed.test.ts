@@ -8,9 +8,9 @@ const ROOT = join(__dirname, '..');
 describe('the browser tests that a change touches', () => {
   test('are those of its screen, and a changed test itself', () => {
     expect(browserTestsFor(['ui/screens/today/order-row.tsx'])).toEqual(['e2e/today.spec.ts']);
-    expect(browserTestsFor(['e2e/slip.spec.ts', 'ui/screens/goods/boxes-page.tsx'])).toEqual([
+    expect(browserTestsFor(['e2e/preview.spec.ts', 'ui/screens/goods/boxes-page.tsx'])).toEqual([
       'e2e/goods.spec.ts',
-      'e2e/slip.spec.ts',
+      'e2e/preview.spec.ts',
     ]);
   });
 

@@ -12,8 +12,8 @@ const fill = async (page, label, text) => {
   await page.getByLabel(label, { exact: true }).click();
   await page.getByLabel(label, { exact: true }).fill(text);
 };
-const slipOf = async (page) => {
-  const strip = page.getByTestId('slip-strip');
+const previewOf = async (page) => {
+  const strip = page.getByTestId('preview-strip');
   if (await strip.isVisible()) await strip.click();
 };
 
@@ -73,10 +73,10 @@ const VIEWS = {
     path: '/charges?zone=maritimes&service=parcel',
     act: (page) => fill(page, 'Charge from 5 kg', '10.50'),
   },
-  slip: {
+  preview: {
     path: '/charges',
     act: async (page) => {
-      await slipOf(page);
+      await previewOf(page);
       await page.keyboard.press('w');
       await page.getByRole('button', { name: /^1 parcel/ }).click();
       await page.getByRole('list', { name: 'Parcels' }).scrollIntoViewIfNeeded();

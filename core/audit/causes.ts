@@ -10,7 +10,8 @@ export interface Cause {
   where: [RuleRef, ...RuleRef[]];
 }
 
-const sayOf = (line: Choice['working'][number]): Message | null => (line instanceof LedgerLine ? line.say : null);
+const sayOf = (line: Choice['working'][number]): Message | null =>
+  line instanceof LedgerLine ? line.say : null;
 
 /** Whether a line makes a charge free by a rule that says so. */
 const isFreeRule = (line: Choice['working'][number]): boolean => {

@@ -15,7 +15,10 @@ const rowAt = ({ id }: RateTable, row: number): RuleRef => ({ kind: 'table', id:
 const codeOf = ({ kind }: TableOddity): Finding['code'] =>
   kind === 'hole' ? 'table-gap' : kind === 'overlap' ? 'rows-overlap' : 'row-never-acts';
 
-const oddOf = memoizeByObject(({ rows }: RateTable) => ({ odd: tableOddities(rows), falls: tableFalls(rows) }));
+const oddOf = memoizeByObject(({ rows }: RateTable) => ({
+  odd: tableOddities(rows),
+  falls: tableFalls(rows),
+}));
 
 /** One finding for all places of a table where the price falls. */
 const fallsIn = (table: RateTable): Finding[] => {

@@ -110,7 +110,10 @@ const oddBounds = (rate: Rate, book: Book): Finding[] => {
 const MEASURES = ['weight', 'subtotal', 'units', 'volume'] as const;
 
 /** Limits of which the least is above the greatest. */
-export const limitsThatContradict = (where: (part: string) => RuleRef, limits: Limits | undefined): Finding[] =>
+export const limitsThatContradict = (
+  where: (part: string) => RuleRef,
+  limits: Limits | undefined,
+): Finding[] =>
   MEASURES.flatMap((measure): Finding[] => {
     const { min, max } = limits?.[measure] ?? {};
     const isOdd = min !== undefined && max !== undefined && min > max;

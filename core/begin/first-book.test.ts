@@ -1,12 +1,12 @@
 import fc from 'fast-check';
-import { readBook, readCatalogue, readTrials } from '../formats/read.ts';
+import { readBook, readCatalogue, readTestOrders } from '../formats/read.ts';
 import { compile } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
 import {
   emptyBook,
   firstBook,
   firstCatalogue,
-  firstTrials,
+  firstTestOrders,
   firstZones,
   GOODS_KINDS,
   type FirstAnswers,
@@ -57,7 +57,7 @@ describe('the book of the five questions', () => {
         const book = firstBook(answers);
         expect(readBook(book)).toEqual({ ok: true, value: book });
         expect(readCatalogue(firstCatalogue(answers), book).ok).toBe(true);
-        expect(readTrials(firstTrials(answers, '2026-11-26T10:00:00Z')).ok).toBe(true);
+        expect(readTestOrders(firstTestOrders(answers, '2026-11-26T10:00:00Z')).ok).toBe(true);
       }),
     );
   });
@@ -101,8 +101,11 @@ describe('the book of the five questions', () => {
   test('has the zones that the answers make, and a test order for home and for the first country abroad', () => {
     expect(firstZones({ reach: 'home', countries: ['FR'] })).toEqual(['home']);
     expect(firstZones({ reach: 'everywhere', countries: ['FR'] })).toEqual(['home', 'abroad', 'rest']);
-    const trials = firstTrials(answersOf({ reach: 'listed', countries: ['FR'] }), '2026-11-26T10:00:00Z');
-    expect(trials.map(({ name, request }) => [name, request.destination?.country])).toEqual([
+    const testOrders = firstTestOrders(
+      answersOf({ reach: 'listed', countries: ['FR'] }),
+      '2026-11-26T10:00:00Z',
+    );
+    expect(testOrders.map(({ name, request }) => [name, request.destination?.country])).toEqual([
       ['Slate board, Ireland', 'IE'],
       ['Slate board, abroad', 'FR'],
     ]);

@@ -3,7 +3,7 @@ import type { Catalogue, Good } from '../model/good.ts';
 import type { Destination, Zone } from '../model/place.ts';
 import type { Limits } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
-import type { Trial } from '../model/trial.ts';
+import type { TestOrder } from '../model/test-order.ts';
 import type { DeliveryArea, PickupPoint } from '../model/delivery.ts';
 import type { OpeningHours } from '../model/time.ts';
 
@@ -202,10 +202,10 @@ export const firstCatalogue = ({ good }: FirstAnswers): Catalogue => ({
   goods: [{ ...good, fulfilment: 'physical' }],
 });
 
-/** A first trial for each country that the answers name: the first good sent there. */
-export const firstTrials = (answers: FirstAnswers, placedAt: string): Trial[] => {
+/** A first test order for each country that the answers name: the first good sent there. */
+export const firstTestOrders = (answers: FirstAnswers, placedAt: string): TestOrder[] => {
   const { from, good, homeName, countries, reach } = answers;
-  const trial = (id: string, name: string, destination: Destination, pinned: boolean): Trial => ({
+  const testOrder = (id: string, name: string, destination: Destination, pinned: boolean): TestOrder => ({
     id,
     name,
     request: { destination, lines: [{ sku: good.sku, quantity: 1 }], placedAt },
@@ -221,7 +221,7 @@ export const firstTrials = (answers: FirstAnswers, placedAt: string): Trial[] =>
   };
   const [first] = reach === 'home' ? [] : countries;
   return [
-    trial('home', `${good.name}, ${homeName}`.slice(0, 120), home, true),
-    ...(first ? [trial('abroad', `${good.name}, abroad`.slice(0, 120), { country: first }, false)] : []),
+    testOrder('home', `${good.name}, ${homeName}`.slice(0, 120), home, true),
+    ...(first ? [testOrder('abroad', `${good.name}, abroad`.slice(0, 120), { country: first }, false)] : []),
   ];
 };

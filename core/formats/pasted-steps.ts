@@ -49,7 +49,13 @@ const values = (text: string, measure: Measure, display: DisplayFormat, mark: Ma
       return typed.ok ? typed.value : null;
     });
 
-const readRow = (text: string, line: number, measure: Measure, display: DisplayFormat, mark: Mark): Row | null => {
+const readRow = (
+  text: string,
+  line: number,
+  measure: Measure,
+  display: DisplayFormat,
+  mark: Mark,
+): Row | null => {
   const cells = columns(text);
   const amount = typedMoney(cells.at(-1) ?? '', display.decimals, mark);
   const range = cells.slice(0, -1).flatMap((cell) => values(cell, measure, display, mark));

@@ -4,8 +4,8 @@ import { fault, type Fault, type Result } from '../model/fault.ts';
 import { catalogueSchema, type Catalogue } from '../model/good.ts';
 import { quoteRequestSchema, type QuoteRequest } from '../model/request.ts';
 import { parseWith } from '../model/schema-fault.ts';
-import { trialsSchema, type Trial } from '../model/trial.ts';
-import { bookUpToDate, catalogueUpToDate, requestUpToDate, trialsUpToDate } from './version-1.ts';
+import { testOrdersSchema, type TestOrder } from '../model/test-order.ts';
+import { bookUpToDate, catalogueUpToDate, requestUpToDate, testOrdersUpToDate } from './version-1.ts';
 
 /** The value of a JSON text, or where it stops being JSON. */
 export const readJson = (text: string): Result<unknown> => {
@@ -37,5 +37,6 @@ export const readCatalogue = (value: unknown, book?: Book): Result<Catalogue> =>
 export const readRequest = (value: unknown): Result<QuoteRequest> =>
   parseWith(quoteRequestSchema, requestUpToDate(value));
 
-/** A list of trials of the right shape. */
-export const readTrials = (value: unknown): Result<Trial[]> => parseWith(trialsSchema, trialsUpToDate(value));
+/** A list of test orders of the right shape. */
+export const readTestOrders = (value: unknown): Result<TestOrder[]> =>
+  parseWith(testOrdersSchema, testOrdersUpToDate(value));

@@ -5,7 +5,7 @@ import type { Fault } from '../model/fault.ts';
 import { canBeGiven, givenValue, placeOf, repaired, valueAt, withoutFault, withValueAt } from './repair.ts';
 import { readShopValue, shopValueUpToDate, writeShopFile, type Shop } from './shop-file.ts';
 
-const here: Shop = { book: demoBook, catalogue: demoCatalogue, trials: [] };
+const here: Shop = { book: demoBook, catalogue: demoCatalogue, testOrders: [] };
 const whole = (): Record<string, never> =>
   JSON.parse(writeShopFile(here, [], '2026-11-28T12:00:00Z')) as Record<string, never>;
 const read = (value: unknown) => readShopValue(value, here);
@@ -95,10 +95,10 @@ describe('fault by fault', () => {
 
 describe('a text that is no JSON', () => {
   test('that broke off is read as far as it goes, and what is lost is told', () => {
-    const text = JSON.stringify({ ...whole(), trials: [] });
+    const text = JSON.stringify({ ...whole(), testOrders: [] });
     const { value, broken: why } = looseJson(text.slice(0, text.indexOf('"catalogue"') - 40));
     expect(why?.code).toBe('not-json');
-    const withGoods = { ...(value as object), catalogue: demoCatalogue, trials: [] };
+    const withGoods = { ...(value as object), catalogue: demoCatalogue, testOrders: [] };
     expect(repaired(withGoods, read).ok).toBe(true);
   });
 

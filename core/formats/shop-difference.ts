@@ -20,7 +20,7 @@ const byId = <T extends { id: string; name: string }>(items: readonly T[]): Name
     ({ name }) => name,
   );
 
-const parts = ({ book, catalogue, trials }: Shop): Record<string, Named> => {
+const parts = ({ book, catalogue, testOrders }: Shop): Record<string, Named> => {
   const serviceName = new Map(book.services.map(({ id, name }) => [id, name]));
   const zoneName = new Map(book.zones.map(({ id, name }) => [id, name]));
   const { sellsTo, ...store } = book.store;
@@ -51,7 +51,7 @@ const parts = ({ book, catalogue, trials }: Shop): Record<string, Named> => {
       ({ sku }) => sku,
       ({ name }) => name,
     ),
-    trials: byId(trials),
+    testOrders: byId(testOrders),
   };
 };
 

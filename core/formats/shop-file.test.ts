@@ -1,6 +1,6 @@
 import { demoBook } from '../../demo/book.ts';
 import { demoCatalogue } from '../../demo/goods.ts';
-import { demoTrials } from '../../demo/trials.ts';
+import { demoTestOrders } from '../../demo/test-orders.ts';
 import type { Book } from '../model/book.ts';
 import type { PastOrder } from '../model/order.ts';
 import { makeBook, makeCatalogue, makeGood, makeRequest, makeZone } from '../testing/book.ts';
@@ -9,7 +9,7 @@ import { nextEdition } from '../publish/edition.ts';
 import { shopDifference } from './shop-difference.ts';
 import { readShopFile, writeBookFile, writeGoodsFile, writeShopFile, type Shop } from './shop-file.ts';
 
-const DEMO: Shop = { book: demoBook, catalogue: demoCatalogue, trials: demoTrials };
+const DEMO: Shop = { book: demoBook, catalogue: demoCatalogue, testOrders: demoTestOrders };
 const ANY_WAY = demoBook.groups.map(({ id, name }) => ({
   id,
   name,
@@ -17,7 +17,7 @@ const ANY_WAY = demoBook.groups.map(({ id, name }) => ({
   delivery: 'any' as const,
   pickup: 'any' as const,
 }));
-const HERE: Shop = { book: makeBook({ groups: ANY_WAY }), catalogue: makeCatalogue(), trials: [] };
+const HERE: Shop = { book: makeBook({ groups: ANY_WAY }), catalogue: makeCatalogue(), testOrders: [] };
 const ORDER: PastOrder = {
   number: '1001',
   request: makeRequest(),
@@ -83,15 +83,15 @@ describe('a file of the whole shop', () => {
       savedAt: SAVED,
       book,
       catalogue,
-      trials: [{}],
+      testOrders: [{}],
     });
     expect(sentences(text)).toEqual([
       'book.rates[0].freeFrom: This must be at least 0.',
       'catalogue.goods[0].price: This must be a number.',
-      'trials[0].id: This is missing.',
-      'trials[0].name: This is missing.',
-      'trials[0].request: This is missing.',
-      'trials[0].expects: This is missing.',
+      'testOrders[0].id: This is missing.',
+      'testOrders[0].name: This is missing.',
+      'testOrders[0].request: This is missing.',
+      'testOrders[0].expects: This is missing.',
     ]);
   });
 

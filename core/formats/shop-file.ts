@@ -6,23 +6,23 @@ import type { Catalogue } from '../model/good.ts';
 import { parseWith } from '../model/schema-fault.ts';
 import type { PastOrder } from '../model/order.ts';
 import { readEditions, type Edition } from '../publish/edition.ts';
-import type { Trial } from '../model/trial.ts';
+import type { TestOrder } from '../model/test-order.ts';
 import { instantSchema } from '../model/unit.ts';
 import { readOrders } from './orders.ts';
-import { readBook, readCatalogue, readJson, readTrials } from './read.ts';
+import { readBook, readCatalogue, readJson, readTestOrders } from './read.ts';
 import {
   bookUpToDate,
   catalogueUpToDate,
   editionsUpToDate,
   ordersUpToDate,
-  trialsUpToDate,
+  testOrdersUpToDate,
 } from './version-1.ts';
 
 /** A whole shop, as one file carries it to another device. */
 export interface Shop {
   book: Book;
   catalogue: Catalogue;
-  trials: Trial[];
+  testOrders: TestOrder[];
   /** The problems that are accepted, with why. */
   accepted?: Accepted[];
 }
@@ -33,7 +33,7 @@ const shopSchema = z.strictObject({
   savedAt: instantSchema,
   book: z.unknown(),
   catalogue: z.unknown(),
-  trials: z.unknown(),
+  testOrders: z.unknown(),
   orders: z.unknown().optional(),
   accepted: acceptedListSchema.optional(),
   editions: z.unknown().optional(),
@@ -69,15 +69,23 @@ const together = (file: ShopFile): Result<ShopFile> => {
 
 type Fields = Record<string, unknown>;
 
+/** The parts of a whole shop by the names of today: files of before have their test orders under `trials`. */
+const partsByName = (value: unknown): unknown => {
+  const file = z.looseObject({ trials: z.unknown() }).safeParse(value);
+  if (!file.success || !('trials' in file.data) || 'testOrders' in file.data) return value;
+  const { trials, ...parts } = file.data;
+  return { ...parts, testOrders: trials };
+};
+
 /** Each part of a whole shop brought up to date, so that the paths of its faults lead into the value given. */
 export const shopValueUpToDate = (value: unknown): unknown => {
-  const file = z.looseObject({ format: z.literal('emporos-shop') }).safeParse(value);
+  const file = z.looseObject({ format: z.literal('emporos-shop') }).safeParse(partsByName(value));
   if (!file.success) return value;
   const parts: Fields = { ...file.data };
   const PARTS: [string, (part: unknown) => unknown][] = [
     ['book', bookUpToDate],
     ['catalogue', catalogueUpToDate],
-    ['trials', trialsUpToDate],
+    ['testOrders', testOrdersUpToDate],
     ['orders', ordersUpToDate],
     ['editions', editionsUpToDate],
   ];
@@ -94,18 +102,18 @@ const part = (holds: 'book' | 'goods', shop: Shop): ShopFile => ({
 });
 
 const readWhole = (value: unknown): Result<ShopFile> => {
-  const file = parseWith(shopSchema, value);
+  const file = parseWith(shopSchema, partsByName(value));
   if (!file.ok) return file;
   const book = readBook(file.value.book);
   const catalogue = readCatalogue(file.value.catalogue);
-  const trials = readTrials(file.value.trials);
+  const testOrders = readTestOrders(file.value.testOrders);
   const orders = readOrders(file.value.orders ?? []);
   const editions = readEditions(file.value.editions ?? []);
-  if (!book.ok || !catalogue.ok || !trials.ok || !orders.ok || !editions.ok) {
+  if (!book.ok || !catalogue.ok || !testOrders.ok || !orders.ok || !editions.ok) {
     const faults = [
       ...faultsOf('book', book),
       ...faultsOf('catalogue', catalogue),
-      ...faultsOf('trials', trials),
+      ...faultsOf('testOrders', testOrders),
       ...faultsOf('orders', orders),
       ...faultsOf('editions', editions),
     ];
@@ -115,7 +123,7 @@ const readWhole = (value: unknown): Result<ShopFile> => {
   const shop = {
     book: book.value,
     catalogue: catalogue.value,
-    trials: trials.value,
+    testOrders: testOrders.value,
     ...(accepted ? { accepted } : {}),
   };
   return together({
@@ -168,7 +176,7 @@ const json = (value: unknown): string => `${JSON.stringify(value, null, 1)}\n`;
 
 /** The text of a file that holds the whole shop, saved at a moment. */
 export const writeShopFile = (
-  { book, catalogue, trials, accepted }: Shop,
+  { book, catalogue, testOrders, accepted }: Shop,
   orders: readonly PastOrder[],
   savedAt: string,
   editions: readonly Edition[] = [],
@@ -179,7 +187,7 @@ export const writeShopFile = (
     savedAt,
     book: withoutSecrets(book),
     catalogue,
-    trials,
+    testOrders,
     ...(accepted ? { accepted } : {}),
     orders,
     ...(editions.length > 0

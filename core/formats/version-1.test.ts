@@ -4,7 +4,7 @@ import { compile } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
 import { makeBook, makeCatalogue } from '../testing/book.ts';
 import { readOrders } from './orders.ts';
-import { readBook, readCatalogue, readTrials } from './read.ts';
+import { readBook, readCatalogue, readTestOrders } from './read.ts';
 import { readShopFile } from './shop-file.ts';
 import type { Result } from '../model/fault.ts';
 
@@ -64,11 +64,11 @@ test('goods of version 1 are in the one group that they named', () => {
 });
 
 test('test orders of version 1 open, a line that names its group too, and can be quoted', () => {
-  const trials = sound(readTrials(file('trials')));
-  const line = trials[0]?.request.lines.at(-1);
+  const testOrders = sound(readTestOrders(file('trials')));
+  const line = testOrders[0]?.request.lines.at(-1);
   expect(line).toMatchObject({ sku: 'by-hand', groupIds: [book().groups[0]?.id] });
   const compiled = compile(book(), sound(readCatalogue(file('catalogue'))));
-  for (const { request } of trials) {
+  for (const { request } of testOrders) {
     const { choices, withheld } = quote(compiled, request);
     expect(choices.length + withheld.length).toBeGreaterThan(0);
   }
@@ -85,7 +85,7 @@ test('past orders of version 1 say what their choices are made of', () => {
 });
 
 test('a shop file of version 1 opens whole, its editions too', () => {
-  const here = { book: makeBook(), catalogue: makeCatalogue(), trials: [] };
+  const here = { book: makeBook(), catalogue: makeCatalogue(), testOrders: [] };
   const read = sound(readShopFile(text('shop'), here));
   expect(read.shop.book).toEqual(book());
   expect(read.editions[0]?.book.version).toBe(2);

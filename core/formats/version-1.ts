@@ -143,7 +143,7 @@ const withRequest = (item: Fields): Fields =>
   'request' in item ? { ...item, request: requestUpToDate(item.request) } : item;
 
 /** Test orders of version 1. */
-export const trialsUpToDate = (value: unknown): unknown => each(value, withRequest);
+export const testOrdersUpToDate = (value: unknown): unknown => each(value, withRequest);
 
 /** What the id of a choice was made of, before choices said so themselves. */
 const partsOf = (kind: unknown, id: string): Fields => {

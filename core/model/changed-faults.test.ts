@@ -2,7 +2,7 @@ import { makeBook, makeCatalogue, makeGood, makeRate, makeZone } from '../testin
 import type { Book } from './book.ts';
 import { changedFaults } from './changed-faults.ts';
 
-const before = { book: makeBook(), catalogue: makeCatalogue(), trials: [] };
+const before = { book: makeBook(), catalogue: makeCatalogue(), testOrders: [] };
 const codes = (book: Book): string[] =>
   changedFaults(before, { ...before, book }).map(({ code, path }) => `${path}: ${code}`);
 
@@ -55,13 +55,13 @@ describe('what a change made unsound', () => {
     expect(changedFaults(before, { ...before, catalogue: heavy }).map(({ path }) => path)).toEqual([
       'goods.weight',
     ]);
-    const trial = {
+    const testOrder = {
       id: 't',
       name: '',
       request: { destination: null, lines: [], placedAt: 'now' },
       expects: [],
     };
-    expect(changedFaults(before, { ...before, trials: [trial] }).length).toBeGreaterThan(0);
+    expect(changedFaults(before, { ...before, testOrders: [testOrder] }).length).toBeGreaterThan(0);
     const line = { country: 'CA', pattern: 'B3H*', served: true, cashOnDelivery: false, days: 900 };
     expect(codes(makeBook({ postalList: [line] }))).toEqual(['postalList.days: too-big']);
     const rows = [{ country: 'CA', from: 0, amount: -5 }];

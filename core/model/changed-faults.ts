@@ -4,13 +4,13 @@ import { bookSchema, type Book } from './book.ts';
 import { fault, type Fault } from './fault.ts';
 import { catalogueSchema, type Catalogue } from './good.ts';
 import { parseWith } from './schema-fault.ts';
-import { trialsSchema, type Trial } from './trial.ts';
+import { testOrdersSchema, type TestOrder } from './test-order.ts';
 
 /** What a draft consists of. */
 interface Parts {
   book: Book;
   catalogue: Catalogue;
-  trials: readonly Trial[];
+  testOrders: readonly TestOrder[];
 }
 
 type Lists<T> = readonly T[];
@@ -89,6 +89,6 @@ export const changedFaults = (before: Parts, after: Parts): Fault[] => {
           ...shapeFaults(catalogueSchema, goods.before, goods.after),
           ...catalogueFaults(goods.after, after.book),
         ]),
-    ...fieldFaults('trials', trialsSchema, before.trials, after.trials),
+    ...fieldFaults('testOrders', testOrdersSchema, before.testOrders, after.testOrders),
   ];
 };

@@ -170,7 +170,8 @@ const sortedLots = (
     },
     alone: good.packsAlone === true,
   }));
-  const only = (alone: boolean): LineUnits[] => lots.filter((one) => one.alone === alone).map(({ lot }) => lot);
+  const only = (alone: boolean): LineUnits[] =>
+    lots.filter((one) => one.alone === alone).map(({ lot }) => lot);
   return { together: only(false), alone: only(true) };
 };
 

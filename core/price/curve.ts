@@ -127,7 +127,7 @@ export const curveBasis = (price: Price): Measure => {
 
 /**
  * A price as a line from 0, steps without their percentages of the subtotal; `reach` is a value that must
- * be on it, such as the trial's or a limit. Steps per parcel are drawn for one parcel. Null for prices that
+ * be on it, such as the test order's or a limit. Steps per parcel are drawn for one parcel. Null for prices that
  * are no line: by goods, per line, per parcel.
  */
 export const curveOf = (price: Price, reach: number): Curve | null => {

@@ -12,7 +12,7 @@ export const editionSchema = z.strictObject({
   number: z.int().min(1).max(1_000_000),
   publishedAt: instantSchema,
   note: noteSchema.min(1),
-  /** Why it was published although a trial was broken or an order had no choice. */
+  /** Why it was published although a test order was broken or an order had no choice. */
   despite: noteSchema.optional(),
   book: bookSchema,
   catalogue: catalogueSchema,

@@ -4,7 +4,13 @@ import type { Region } from '../model/place.ts';
 import type { OpeningHours, Preparation, Timing } from '../model/time.ts';
 import type { PackPlan } from '../model/pack.ts';
 import { regionsText } from '../place/region-phrase.ts';
-import { distanceFigure, moneyFigure, percentFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
+import {
+  distanceFigure,
+  moneyFigure,
+  percentFigure,
+  weightFigure,
+  type DisplayFormat,
+} from '../words/figure.ts';
 import { namesOf } from '../words/names.ts';
 import { coveragePhrase, timingPhrase } from '../words/nearby-phrase.ts';
 import { hoursPhrase, packingPhrase, preparationPhrase } from '../words/plan-phrase.ts';

@@ -14,7 +14,7 @@ import {
 } from '../testing/book.ts';
 import { differences } from './differences.ts';
 import { liveOf, mergeEditions, nextEdition, readEditions } from './edition.ts';
-import { trialChanges } from './trial-changes.ts';
+import { testOrderChanges } from './test-order-changes.ts';
 
 type Part = Parameters<typeof makeBook>[0];
 const said = (before: Part, after: Part, goods: [Good[], Good[]] = [[], []]): string[] =>
@@ -197,9 +197,9 @@ test('test orders whose charges or choices differ say by how much, what is lost 
     }),
     makeCatalogue(),
   );
-  const trial = { id: 't', name: 'T', request: makeRequest(), expects: [] };
-  const gone = { ...trial, id: 'gone', request: makeRequest({ lines: [{ sku: 'gone', quantity: 1 }] }) };
-  expect(trialChanges(before, after, [trial, gone])).toEqual([
+  const testOrder = { id: 't', name: 'T', request: makeRequest(), expects: [] };
+  const gone = { ...testOrder, id: 'gone', request: makeRequest({ lines: [{ sku: 'gone', quantity: 1 }] }) };
+  expect(testOrderChanges(before, after, [testOrder, gone])).toEqual([
     {
       id: 't',
       name: 'T',
@@ -208,7 +208,7 @@ test('test orders whose charges or choices differ say by how much, what is lost 
       gained: ['bike'],
     },
   ]);
-  expect(trialChanges(before, before, [trial])).toEqual([]);
+  expect(testOrderChanges(before, before, [testOrder])).toEqual([]);
 });
 
 test('changes of carriers, boxes and import charges are told, and never a secret', () => {

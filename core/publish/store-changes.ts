@@ -28,7 +28,9 @@ const wordsOf = (field: keyof Store, value: unknown, display: DisplayFormat): st
   if (field === 'defaultWeight') return weightFigure(value as number, display.units);
   if (field === 'rounding') {
     const rounding = value as Store['rounding'];
-    return rounding === 'none' ? 'none' : `to ${moneyFigure(rounding.to, display.decimals)}, ${rounding.mode}`;
+    return rounding === 'none'
+      ? 'none'
+      : `to ${moneyFigure(rounding.to, display.decimals)}, ${rounding.mode}`;
   }
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   return typeof value === 'string' || typeof value === 'number' ? String(value) : null;

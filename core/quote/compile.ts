@@ -65,7 +65,7 @@ export interface CompiledBook {
   pickups: readonly CompiledPickup[];
   /** How the store packs, with its boxes. */
   packing: Packing;
-  /** Answers carriers' questions at once where none are handed in: stand-ins, for proofs and replays. */
+  /** Answers carriers' questions at once where none are handed in: stand-ins, for test orders and replays. */
   ask: Ask | null;
 }
 
@@ -80,14 +80,18 @@ const displayFormatOf = memoizeByObject(({ currency, units }: Book['store']): Di
   decimals: decimalsOf(currency),
   units,
 }));
-const goodsBySku = memoizeByObject((goods: readonly Good[]) => new Map(goods.map((good) => [good.sku, good])));
+const goodsBySku = memoizeByObject(
+  (goods: readonly Good[]) => new Map(goods.map((good) => [good.sku, good])),
+);
 const sellsToOf = memoizeByObject(indexSellsTo);
 const zonesOf = memoizeByObject(indexZones);
 const taxesOf = memoizeByObject(indexTaxes);
 const dutiesOf = memoizeByObject(indexDuties);
 const groupsOf = memoizeByObject(indexGroups);
 const postalListOf = memoizeByObject(indexPostalList);
-const tablesOf = memoizeByObject((tables: Book['rateTables']) => new Map(tables.map((table) => [table.id, table])));
+const tablesOf = memoizeByObject(
+  (tables: Book['rateTables']) => new Map(tables.map((table) => [table.id, table])),
+);
 const adjustmentOf = memoizeByObject(compileAdjustment);
 const adjustmentsOf = memoizeByObject((adjustments: Book['adjustments']) =>
   adjustments.filter(({ active }) => active).map(adjustmentOf),

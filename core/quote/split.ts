@@ -24,7 +24,10 @@ type LineSet = readonly Line[];
 /** Beyond so many sets the search would take too long; no shop's basket is known to need it. */
 const MOST_SETS = 11;
 
-const setsOf = ({ goods }: CompiledBook, lines: readonly Line[]): { sets: LineSet[]; nonShippable: Line[] } => {
+const setsOf = (
+  { goods }: CompiledBook,
+  lines: readonly Line[],
+): { sets: LineSet[]; nonShippable: Line[] } => {
   const sets = new Map<string, Line[]>();
   const nonShippable: Line[] = [];
   for (const line of lines) {

@@ -41,7 +41,11 @@ const unknownDuty = (country: string, { uncovered }: Extract<ImportCharges, { ok
   from: { kind: 'duty', id: country },
 });
 
-const chargesOn = ({ compiled, basket, request }: OrderContext, country: string, charge: number): ImportCharges => {
+const chargesOn = (
+  { compiled, basket, request }: OrderContext,
+  country: string,
+  charge: number,
+): ImportCharges => {
   const lines = valuedLines(basket.lines, basket.physical, request.discount ?? 0);
   return lines.length === 0
     ? { ok: true, ...NOTHING_DUE }

@@ -4,7 +4,7 @@ import { AuditMemory } from '../audit/memory.ts';
 import type { Book } from '../model/book.ts';
 import type { Problem } from '../model/problem.ts';
 import type { Good } from '../model/good.ts';
-import type { Trial } from '../model/trial.ts';
+import type { TestOrder } from '../model/test-order.ts';
 import { bookSchema } from '../model/book.ts';
 import { compile, type Ask } from '../quote/compile.ts';
 import {
@@ -231,14 +231,14 @@ const shopOf = ({ part = {}, goods = [] }: Fault): Shop => {
 const isIn = (shop: Shop, changes: readonly Change[], problem: Problem): boolean =>
   auditOf(withChanges(shop, changes)).some((one) => problemKey(one) === problemKey(problem));
 
-const repairsOf = (shop: Shop, problem: Problem, trials: Trial[] = []): TriedRepair[] => {
+const repairsOf = (shop: Shop, problem: Problem, testOrders: TestOrder[] = []): TriedRepair[] => {
   const compiled = compile(shop.book, shop.catalogue, noAnswer);
   const memory = new AuditMemory();
   const tried: TriedShop = {
     ...shop,
     compiled,
     problems: audit(compiled, ON, memory),
-    trials,
+    testOrders,
     on: ON,
     memory,
   };
@@ -273,9 +273,9 @@ test('a repair tells what it would change for test orders', () => {
   const shop = shopOf(FAULTS['withheld-by-adjustment'] as Fault);
   const problem = auditOf(shop).find(({ code }) => code === 'withheld-by-adjustment') as Problem;
   const request = problem.example as NonNullable<Problem['example']>;
-  const trial: Trial = { id: 'one', name: 'To the States', request, expects: [] } as never;
-  const [first] = repairsOf(shop, problem, [trial]);
-  expect(first?.trials).toEqual([
+  const testOrder: TestOrder = { id: 'one', name: 'To the States', request, expects: [] } as never;
+  const [first] = repairsOf(shop, problem, [testOrder]);
+  expect(first?.testOrders).toEqual([
     { id: 'one', name: 'To the States', charges: [], lost: [], gained: ['Parcel'] },
   ]);
 });

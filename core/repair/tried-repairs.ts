@@ -3,8 +3,8 @@ import { audit } from '../audit/audit.ts';
 import { hasChoice } from '../audit/refused.ts';
 import type { AuditMemory } from '../audit/memory.ts';
 import type { Problem } from '../model/problem.ts';
-import type { Trial } from '../model/trial.ts';
-import { trialChanges, type TrialChange } from '../publish/trial-changes.ts';
+import type { TestOrder } from '../model/test-order.ts';
+import { testOrderChanges, type TestOrderChange } from '../publish/test-order-changes.ts';
 import { compile, type CompiledBook } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
 import { withChanges, type Shop } from './change.ts';
@@ -15,7 +15,7 @@ import { repairsFor } from './repairs.ts';
 export interface TriedRepair {
   repair: Repair;
   /** The test orders that pay or are offered something else. */
-  trials: TrialChange[];
+  testOrders: TestOrderChange[];
   /** The other faults that go with it. */
   alsoGone: number;
 }
@@ -28,7 +28,7 @@ export interface TriedShop extends Shop {
   compiled: CompiledBook;
   /** What the audit of it found. */
   problems: readonly Problem[];
-  trials: readonly Trial[];
+  testOrders: readonly TestOrder[];
   on: string;
   memory: AuditMemory;
 }
@@ -55,7 +55,11 @@ const tried = (shop: TriedShop, problem: Problem, repair: Repair): TriedRepair |
   if (keys.has(problemKey(problem)) || isMoved(compiled, problem)) return null;
   if (left.some((one) => isNew(shop, one))) return null;
   const gone = shop.problems.filter((one) => !keys.has(problemKey(one))).length;
-  return { repair, trials: trialChanges(shop.compiled, compiled, shop.trials), alsoGone: gone - 1 };
+  return {
+    repair,
+    testOrders: testOrderChanges(shop.compiled, compiled, shop.testOrders),
+    alsoGone: gone - 1,
+  };
 };
 
 /**

@@ -28,7 +28,9 @@ const counter = (orders: readonly { at: number; count: number }[]): BookedCount 
  * The orders that were taken, by what they were taken for (a pickup point's id, or 'area:way'), ready to be
  * counted: a look-up costs what the logarithm of their number does. Orders for one moment are added up first.
  */
-export const indexBooked = (taken: NonNullable<QuoteRequest['slotsTaken']>): ReadonlyMap<string, BookedCount> => {
+export const indexBooked = (
+  taken: NonNullable<QuoteRequest['slotsTaken']>,
+): ReadonlyMap<string, BookedCount> => {
   const byId = new Map<string, Map<string, number>>();
   for (const { id, start, count } of taken) {
     const counts = byId.get(id) ?? new Map<string, number>();

@@ -68,8 +68,13 @@ const offered = (
 
 const hasRoom = ({ left }: TimeSlot): boolean => left === undefined || left > 0;
 
-const slotsOn = (plan: Plan, openings: Openings, day: DayNumber, placed: Placed, taken: BookedCount): TimeSlot[] =>
-  openings(day).flatMap((opening) => offered(plan, opening, placed, taken) ?? []);
+const slotsOn = (
+  plan: Plan,
+  openings: Openings,
+  day: DayNumber,
+  placed: Placed,
+  taken: BookedCount,
+): TimeSlot[] => openings(day).flatMap((opening) => offered(plan, opening, placed, taken) ?? []);
 
 const lastDay = ({ timing, withinDays }: Plan, { day }: Placed): DayNumber =>
   day + Math.min('horizonDays' in timing ? timing.horizonDays : HORIZON_DAYS, withinDays ?? HORIZON_DAYS);

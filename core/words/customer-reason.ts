@@ -1,4 +1,10 @@
-import { distanceFigure, measureFigure, moneyFigure, type MeasureName, type DisplayFormat } from './figure.ts';
+import {
+  distanceFigure,
+  measureFigure,
+  moneyFigure,
+  type MeasureName,
+  type DisplayFormat,
+} from './figure.ts';
 import { momentFigure } from './moment-figure.ts';
 import type { Message, MessageCode } from './message.ts';
 
@@ -82,7 +88,11 @@ const GOES: Record<Extract<Message, { code: 'goods-not-allowed' }>['by'], (name:
 };
 
 type Reasons = {
-  [C in MessageCode]?: (say: Extract<Message, { code: C }>, name: string, display: DisplayFormat) => CustomerReason;
+  [C in MessageCode]?: (
+    say: Extract<Message, { code: C }>,
+    name: string,
+    display: DisplayFormat,
+  ) => CustomerReason;
 };
 
 const REASONS: Reasons = {

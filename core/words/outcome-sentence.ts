@@ -1,5 +1,5 @@
 import type { Book } from '../model/book.ts';
-import type { Came, Expectation, Outcome } from '../proof/check-trial.ts';
+import type { Came, Expectation, Outcome } from '../check/check-test-order.ts';
 import { moneyFigure, type DisplayFormat } from './figure.ts';
 
 /** What the ids of choices are called. */
@@ -46,8 +46,12 @@ const countWords = ({ min, max }: Extract<Expectation, { kind: 'how-many' }>): s
   return min === undefined ? 'any number of' : `at least ${min}`;
 };
 
-/** What a trial expects, in a sentence without its full stop. */
-export const expectationWords = (expects: Expectation, names: ChoiceNames, { decimals }: DisplayFormat): string => {
+/** What a test order expects, in a sentence without its full stop. */
+export const expectationWords = (
+  expects: Expectation,
+  names: ChoiceNames,
+  { decimals }: DisplayFormat,
+): string => {
   const name = (id: string): string => names.get(id) ?? id;
   const money = (amount: number): string => moneyFigure(amount, decimals);
   switch (expects.kind) {
@@ -87,7 +91,11 @@ const cameWords = (came: Came, { decimals }: DisplayFormat): string => {
 };
 
 /** A broken expectation: what was expected, and what came. */
-export const outcomeSentence = ({ expects, came }: Outcome, names: ChoiceNames, display: DisplayFormat): string => {
+export const outcomeSentence = (
+  { expects, came }: Outcome,
+  names: ChoiceNames,
+  display: DisplayFormat,
+): string => {
   const wanted = expectationWords(expects, names, display);
   return came === null
     ? `${wanted}.`

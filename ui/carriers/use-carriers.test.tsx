@@ -4,8 +4,8 @@ import type { CarrierAnswer, CarrierQuestion } from '../../core/model/carrier.ts
 import { carrierQuestions } from '../../core/quote/questions.ts';
 import { answersForgotten, questionKey, quoteWithKnown } from '../state/answers.ts';
 import { edit } from '../state/draft.ts';
-import { selectCompiled, selectSlip, selectTrials } from '../state/selectors.ts';
-import { AskForSlip } from '../slip/ask-for-slip.tsx';
+import { selectCompiled, selectPreview, selectTestOrders } from '../state/selectors.ts';
+import { AskForPreview } from '../preview/ask-for-preview.tsx';
 import { demoStore, renderOver } from '../testing/store.tsx';
 import type { AppStore } from '../state/store.ts';
 
@@ -33,15 +33,15 @@ const open = (): AppStore => {
   renderOver(
     store,
     <>
-      <AskForSlip />
+      <AskForPreview />
       <Text>there</Text>
     </>,
   );
   return store;
 };
 const pass = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
-const slip = (store: AppStore) => {
-  const shown = selectSlip(store.getState());
+const preview = (store: AppStore) => {
+  const shown = selectPreview(store.getState());
   if (!shown?.ok) throw new Error('the test order cannot be quoted');
   return shown;
 };
@@ -50,15 +50,15 @@ describe('carriers are asked for the preview', () => {
   test('a little after the basket was typed, and the answers go into the quote', async () => {
     const store = open();
     expect(screen.getByText('there')).toBeTruthy();
-    expect(slip(store).pending).toEqual([
+    expect(preview(store).pending).toEqual([
       { rateId: 'express-maritimes', name: 'Express', account: 'Tern Parcel' },
     ]);
     await pass(100);
     expect(mockTalk.asked).toHaveLength(0);
     await pass(400);
     expect(mockTalk.asked).toHaveLength(1);
-    expect(slip(store).pending).toEqual([]);
-    expect(slip(store).quote.choices.map(({ id }) => id)).toContain('express-maritimes:overnight');
+    expect(preview(store).pending).toEqual([]);
+    expect(preview(store).quote.choices.map(({ id }) => id)).toContain('express-maritimes:overnight');
   });
 
   test('and given up when the basket changes before they answer', async () => {
@@ -87,36 +87,38 @@ describe('carriers are asked for the preview', () => {
     const store = open();
     mockTalk.fails = true;
     await pass(500);
-    expect(slip(store).quote.choices.map(({ id }) => id)).toContain('express-maritimes');
+    expect(preview(store).quote.choices.map(({ id }) => id)).toContain('express-maritimes');
     mockTalk.fails = false;
     await pass(15_500);
     await pass(600);
     expect(mockTalk.asked.length).toBeGreaterThan(1);
-    expect(slip(store).quote.choices.map(({ id }) => id)).toContain('express-maritimes:two-day');
+    expect(preview(store).quote.choices.map(({ id }) => id)).toContain('express-maritimes:two-day');
   });
 
   test('not at all where the test order keeps its answers, until its order changes', () => {
     const store = open();
     const compiled = selectCompiled(store.getState());
-    const [trial] = selectTrials(store.getState());
+    const [testOrder] = selectTestOrders(store.getState());
     const answers: CarrierAnswer[] = [
       { key: 'tern', ok: true, services: [{ code: 'two-day', name: 'T', amount: 500 }] },
     ];
-    const kept = quoteWithKnown(compiled, trial!.request, {}, answers);
+    const kept = quoteWithKnown(compiled, testOrder!.request, {}, answers);
     expect([kept.questions, kept.pending]).toEqual([[], []]);
     act(() => void store.dispatch(edit('setAnswers', { id: 'two-pots', answers }, 'kept')));
-    expect(slip(store).quote.choices.find(({ id }) => id === 'express-maritimes:two-day')?.charge).toBe(525);
+    expect(preview(store).quote.choices.find(({ id }) => id === 'express-maritimes:two-day')?.charge).toBe(
+      525,
+    );
     act(
       () => void store.dispatch(edit('setRequest', { id: 'two-pots', changes: { discount: 100 } }, 'less')),
     );
-    expect(selectTrials(store.getState())[0]?.answers).toBeUndefined();
+    expect(selectTestOrders(store.getState())[0]?.answers).toBeUndefined();
   });
 });
 
 test('an answer is found by its question, and by its secret, which is not in the key', () => {
   const store = demoStore();
-  const [trial] = selectTrials(store.getState());
-  const [question] = carrierQuestions(selectCompiled(store.getState()), trial!.request);
+  const [testOrder] = selectTestOrders(store.getState());
+  const [question] = carrierQuestions(selectCompiled(store.getState()), testOrder!.request);
   if (!question) throw new Error('the test order asks nothing');
   const own = (secret: string) =>
     questionKey({ ...question, credentials: { kind: 'own', accountNumber: 'T7', secret } });

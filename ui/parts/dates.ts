@@ -1,4 +1,4 @@
-/** Dates and moments as the slip writes them, in English. */
+/** Dates and moments as the preview writes them, in English. */
 
 const format = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>
   new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...options });

@@ -10,7 +10,7 @@ import { costPath, curveFrame, curvePath, fallPath, type CurveFrame } from './cu
 interface Props {
   curve: Curve;
   display: DisplayFormat;
-  /** Where the trial stands on the measure, and what it is called. */
+  /** Where the test order stands on the measure, and what it is called. */
   mark: { at: number; text: string } | null;
   title: string;
   /** What it costs the merchant, as a second, thin line. */
@@ -117,7 +117,7 @@ const Mark = ({ frame, mark }: { frame: CurveFrame; mark: Props['mark'] }) => {
   );
 };
 
-/** The charge against its measure: a stepped line with a dot at each step, and where the trial stands. */
+/** The charge against its measure: a stepped line with a dot at each step, and where the test order stands. */
 export const StepCurve = memo(function StepCurve(props: Props) {
   const { curve, display, mark, costs } = props;
   const inks = useInks();

@@ -9,7 +9,7 @@ import { readStart } from '../state/storage/start.ts';
 import { browserTabs } from '../state/storage/tabs.ts';
 import type { Writer } from '../state/storage/writer.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
-import { keepProved } from '../workers/keep-proved.ts';
+import { keepChecked } from '../workers/keep-checked.ts';
 import { keepOffline } from './offline.ts';
 
 /** The program as it is open in a page: its store, with all that keeps it and listens for it. */
@@ -52,11 +52,11 @@ const addDemoOrders = async (store: AppStore): Promise<void> => {
 };
 
 /** Has the test orders run beside the page after every change, until the program is closed. */
-const proveBeside = async (store: AppStore, closed: AbortSignal): Promise<void> => {
-  const { startProver } = await import('../workers/start-prover.ts');
+const checkBeside = async (store: AppStore, closed: AbortSignal): Promise<void> => {
+  const { startChecker } = await import('../workers/start-checker.ts');
   if (closed.aborted) return;
-  const { prover, stop } = startProver();
-  const end = keepProved(store, prover);
+  const { checker, stop } = startChecker();
+  const end = keepChecked(store, checker);
   closed.addEventListener('abort', () => {
     end();
     stop();
@@ -108,7 +108,7 @@ export const openProgram = async (): Promise<OpenProgram> => {
   keepOffline(store, closing.signal);
   markStorage(store, closing.signal);
   void addDemoOrders(store);
-  void proveBeside(store, closing.signal);
+  void checkBeside(store, closing.signal);
   void holdTimes(store, tabs.id, closing.signal);
   const close = async (): Promise<void> => {
     closing.abort();

@@ -44,7 +44,9 @@ export const PageFault = ({ error, retry }: Props) => {
       const { saveShop } = await import('../screens/settings/data-settings.tsx');
       saveShop(store);
     } catch {
-      dispatch(messageShown({ text: 'The file could not be made. Reload the program and try again.', undo: false }));
+      dispatch(
+        messageShown({ text: 'The file could not be made. Reload the program and try again.', undo: false }),
+      );
     }
   };
   return (

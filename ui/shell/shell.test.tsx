@@ -62,7 +62,12 @@ describe('the bar about storage', () => {
 
   test('names what was set aside', () => {
     const { draft } = demoStore().getState();
-    const aside = (document: string, why: SetAsideDocument['why']): SetAsideDocument => ({ key: document, document, why, at: '' });
+    const aside = (document: string, why: SetAsideDocument['why']): SetAsideDocument => ({
+      key: document,
+      document,
+      why,
+      at: '',
+    });
     const news = [
       aside('draft', 'unreadable'),
       aside('session', 'unreadable'),

@@ -2,10 +2,10 @@ import { usePathname } from 'expo-router';
 import { lazy, useEffect, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useWidth } from '../parts/use-width.ts';
-import { Slip } from '../slip/slip.tsx';
-import { AskForSlip } from '../slip/ask-for-slip.tsx';
-import { SlipSheet } from './slip-sheet.tsx';
-import { SlipStrip } from '../slip/slip-strip.tsx';
+import { Preview } from '../preview/preview.tsx';
+import { AskForPreview } from '../preview/ask-for-preview.tsx';
+import { PreviewSheet } from './preview-sheet.tsx';
+import { PreviewStrip } from '../preview/preview-strip.tsx';
 import { marksCleared } from '../state/draft.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -24,23 +24,23 @@ const styles = (inks: Inks) => ({
   all: { flex: 1, flexDirection: 'row', backgroundColor: inks.ground } as const,
   middle: { flex: 1, minWidth: 0 },
   page: { flex: 1 },
-  slip: {
+  preview: {
     width: SLIP_WIDTH,
     backgroundColor: inks.raised,
     borderLeftWidth: 1,
     borderLeftColor: inks.hairline,
   },
-  slipInside: { padding: SPACE.wide, paddingTop: SPACE.large },
+  previewInside: { padding: SPACE.wide, paddingTop: SPACE.large },
 });
 
-/** A tap outside the slip and outside fields takes the marks of the last change away. */
+/** A tap outside the preview and outside fields takes the marks of the last change away. */
 const useMarks = (): void => {
   const dispatch = useAppDispatch();
   useEffect(() => {
     const clear = ({ target }: PointerEvent): void => {
       const keeps =
         target instanceof Element &&
-        target.closest('[data-testid="slip"], [data-testid="slip-strip"], input, textarea');
+        target.closest('[data-testid="preview"], [data-testid="preview-strip"], input, textarea');
       if (!keeps) dispatch(marksCleared());
     };
     document.addEventListener('pointerdown', clear, true);
@@ -49,13 +49,13 @@ const useMarks = (): void => {
 };
 
 /**
- * The program's frame in its three widths: rail, page and slip; rail, page and strip; page and strip.
- * The shopfront stands alone beside the rail: its checkout is the slip of its own customer.
+ * The program's frame in its three widths: rail, page and preview; rail, page and strip; page and strip.
+ * The shopfront stands alone beside the rail: its checkout is the preview of its own customer.
  */
 export const Shell = ({ children }: { children: ReactNode }) => {
   const style = useStyles(styles);
   const width = useWidth();
-  const slipOpen = useAppSelector((state) => state.session.slipOpen);
+  const previewOpen = useAppSelector((state) => state.session.previewOpen);
   const path = usePathname();
   const isShop = path.startsWith('/shop');
   useKeys();
@@ -70,15 +70,15 @@ export const Shell = ({ children }: { children: ReactNode }) => {
           {children}
         </View>
         <Message />
-        {width === 'wide' || isShop ? null : <SlipStrip />}
+        {width === 'wide' || isShop ? null : <PreviewStrip />}
         {width === 'phone' && !isShop ? <BottomBar /> : null}
-        {width !== 'wide' && slipOpen && !isShop ? <SlipSheet /> : null}
+        {width !== 'wide' && previewOpen && !isShop ? <PreviewSheet /> : null}
       </View>
       {width === 'wide' && !isShop ? (
-        <View style={style.slip} role="complementary" aria-label="Preview">
-          <ScrollView contentContainerStyle={style.slipInside}>
+        <View style={style.preview} role="complementary" aria-label="Preview">
+          <ScrollView contentContainerStyle={style.previewInside}>
             <PageBoundary key={path}>
-              <Slip />
+              <Preview />
             </PageBoundary>
           </ScrollView>
         </View>
@@ -88,7 +88,7 @@ export const Shell = ({ children }: { children: ReactNode }) => {
           <KeysDialog />
         </Later>
       ) : null}
-      {isShop ? null : <AskForSlip />}
+      {isShop ? null : <AskForPreview />}
     </View>
   );
 };

@@ -1,8 +1,14 @@
 import { useRouter } from 'expo-router';
 import { useLayoutEffect, useRef } from 'react';
-import { choicesOpened, keysToggled, slipOpened, trialChosen, trialEditing } from '../state/session.ts';
+import {
+  choicesOpened,
+  keysToggled,
+  previewOpened,
+  testOrderChosen,
+  testOrderEditing,
+} from '../state/session.ts';
 import { redone, undone } from '../state/draft.ts';
-import { selectSlip, selectTrials, selectTrial } from '../state/selectors.ts';
+import { selectPreview, selectTestOrders, selectTestOrder } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { PLACES } from './places.ts';
 
@@ -29,9 +35,9 @@ const isTyping = (target: EventTarget | null): boolean =>
 const isInGrid = (target: EventTarget | null): boolean =>
   isTyping(target) && (target as HTMLElement).closest('[role=grid]') !== null;
 
-/** The slip's own fields have the focus as it opens: one Escape closes what they belong to. */
-const isInSlip = (target: EventTarget | null): boolean =>
-  (target as HTMLElement).closest('[data-testid=slip]') !== null;
+/** The preview's own fields have the focus as it opens: one Escape closes what they belong to. */
+const isInPreview = (target: EventTarget | null): boolean =>
+  (target as HTMLElement).closest('[data-testid=preview]') !== null;
 
 interface Actions {
   undo: () => void;
@@ -48,7 +54,7 @@ const onKey = (event: KeyboardEvent, letters: boolean, { undo, redo, close, lett
     (event.shiftKey ? redo : undo)();
   } else if (event.key === 'Escape') {
     if (isInGrid(event.target)) return;
-    const isElsewhere = isTyping(event.target) && !isInSlip(event.target);
+    const isElsewhere = isTyping(event.target) && !isInPreview(event.target);
     if (isTyping(event.target)) (event.target as HTMLElement).blur();
     if (!isElsewhere) close();
   } else if (letters && !isCommand && !event.altKey && !isTyping(event.target) && letter(event.key)) {
@@ -56,14 +62,14 @@ const onKey = (event: KeyboardEvent, letters: boolean, { undo, redo, close, lett
   }
 };
 
-/** Moves to the next or the last trial, round at the ends. */
+/** Moves to the next or the last test order, round at the ends. */
 const useWalk = (): ((by: number) => void) => {
   const dispatch = useAppDispatch();
-  const trials = useAppSelector(selectTrials);
-  const { at, count } = useAppSelector(selectTrial);
+  const testOrders = useAppSelector(selectTestOrders);
+  const { at, count } = useAppSelector(selectTestOrder);
   return (by) => {
-    const next = trials[(at + by + count) % count];
-    if (next) dispatch(trialChosen(next.id));
+    const next = testOrders[(at + by + count) % count];
+    if (next) dispatch(testOrderChosen(next.id));
   };
 };
 
@@ -72,20 +78,20 @@ export const useKeys = (): void => {
   const dispatch = useAppDispatch();
   const router = useRouter();
   const walk = useWalk();
-  const slip = useAppSelector(selectSlip);
+  const preview = useAppSelector(selectPreview);
   const session = useAppSelector((state) => state.session);
   const going = useRef(false);
   const latest = useRef<Actions>(null);
 
   const byLetter: Record<string, () => void> = {
     t: () => {
-      dispatch(slipOpened(true));
-      dispatch(trialEditing(!session.editingTrial));
+      dispatch(previewOpened(true));
+      dispatch(testOrderEditing(!session.editingTestOrder));
     },
     '[': () => walk(-1),
     ']': () => walk(1),
     w: () => {
-      const ids = slip?.ok ? slip.quote.choices.map((choice) => choice.id) : [];
+      const ids = preview?.ok ? preview.quote.choices.map((choice) => choice.id) : [];
       dispatch(choicesOpened(session.openChoices.length > 0 ? [] : ids));
     },
     '?': () => dispatch(keysToggled(true)),
@@ -94,7 +100,7 @@ export const useKeys = (): void => {
     const place = going.current ? PLACES.find((one) => one.key === key) : undefined;
     going.current = key === 'g' && !place;
     if (place) {
-      dispatch(slipOpened(false));
+      dispatch(previewOpened(false));
       router.navigate(place.path);
     } else byLetter[key]?.();
     return place !== undefined || key === 'g' || key in byLetter;
@@ -104,8 +110,8 @@ export const useKeys = (): void => {
     redo: () => dispatch(redone()),
     close: () => {
       if (session.keysShown) dispatch(keysToggled(false));
-      else if (session.editingTrial) dispatch(trialEditing(false));
-      else if (session.slipOpen) dispatch(slipOpened(false));
+      else if (session.editingTestOrder) dispatch(testOrderEditing(false));
+      else if (session.previewOpen) dispatch(previewOpened(false));
     },
     letter,
   };

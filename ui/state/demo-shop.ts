@@ -1,7 +1,7 @@
 import book from '../../demo/data/book.json';
 import catalogue from '../../demo/data/catalogue.json';
-import trials from '../../demo/data/trials.json';
-import { readBook, readCatalogue, readTrials } from '../../core/formats/read.ts';
+import testOrders from '../../demo/data/test-orders.json';
+import { readBook, readCatalogue, readTestOrders } from '../../core/formats/read.ts';
 import type { Result } from '../../core/model/fault.ts';
 import type { Workbook } from './workbook.ts';
 
@@ -15,5 +15,5 @@ const sound = <T>(result: Result<T>): T => {
 export const demoShop = (): Workbook => ({
   book: sound(readBook(book)),
   catalogue: sound(readCatalogue(catalogue)),
-  trials: sound(readTrials(trials)),
+  testOrders: sound(readTestOrders(testOrders)),
 });

@@ -21,7 +21,7 @@ export interface DraftState {
   workbook: Workbook;
   past: HistoryStep[];
   future: HistoryStep[];
-  /** The book as it was before the present visit to a field: what the slip's struck figures are from. */
+  /** The book as it was before the present visit to a field: what the preview's struck figures are from. */
   before: Book | null;
   /** Counts the changes, so that storage knows what is new. */
   revision: number;
@@ -48,7 +48,7 @@ const edited = createAction<Edit>('draft/edited');
 export const draftTaken = createAction<DraftState>('draft/taken');
 export const undone = createAction('draft/undone');
 export const redone = createAction('draft/redone');
-/** A field is entered, or a change to many begins: what the slip shows from here on is compared with now. */
+/** A field is entered, or a change to many begins: what the preview shows from here on is compared with now. */
 export const visitBegan = createAction('draft/visitBegan');
 /** A tap elsewhere: the marks of the last change go. */
 export const marksCleared = createAction('draft/marksCleared');

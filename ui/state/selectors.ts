@@ -1,6 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { Fault } from '../../core/model/fault.ts';
-import type { Trial } from '../../core/model/trial.ts';
+import type { TestOrder } from '../../core/model/test-order.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Catalogue } from '../../core/model/good.ts';
 import { compile } from '../../core/quote/compile.ts';
@@ -13,60 +13,68 @@ import { isDemoBook } from './demo.ts';
 import type { DisplayFormat } from '../../core/words/figure.ts';
 import type { RootState } from './store.ts';
 
-/** What the trial gives, or what makes it unusable. */
-export type SlipQuote = ({ ok: true } & AskedQuote) | { ok: false; faults: readonly Fault[] };
+/** What the test order gives, or what makes it unusable. */
+export type PreviewQuote = ({ ok: true } & AskedQuote) | { ok: false; faults: readonly Fault[] };
 
 export const selectBook = (state: RootState): Book => state.draft.workbook.book;
 export const selectCatalogue = (state: RootState): Catalogue => state.draft.workbook.catalogue;
-export const selectTrials = (state: RootState): Trial[] => state.draft.workbook.trials;
+export const selectTestOrders = (state: RootState): TestOrder[] => state.draft.workbook.testOrders;
 
 /** The draft made ready for quotes. */
 export const selectCompiled = createSelector([selectBook, selectCatalogue], compile);
 
 /** How figures are written: the currency's decimals and the shop's units. */
-export const selectDisplayFormat = createSelector([selectCompiled], (compiled): DisplayFormat => compiled.display);
+export const selectDisplayFormat = createSelector(
+  [selectCompiled],
+  (compiled): DisplayFormat => compiled.display,
+);
 
-/** The trial that the slip shows, and where it stands among the others. */
-export const selectTrial = createSelector(
-  [selectTrials, (state: RootState) => state.session.trialId],
-  (trials, id): { trial: Trial | null; at: number; count: number } => {
-    const found = trials.findIndex((trial) => trial.id === id);
+/** The test order that the preview shows, and where it stands among the others. */
+export const selectTestOrder = createSelector(
+  [selectTestOrders, (state: RootState) => state.session.testOrderId],
+  (testOrders, id): { testOrder: TestOrder | null; at: number; count: number } => {
+    const found = testOrders.findIndex((testOrder) => testOrder.id === id);
     const at = found < 0 ? 0 : found;
-    return { trial: trials[at] ?? null, at, count: trials.length };
+    return { testOrder: testOrders[at] ?? null, at, count: testOrders.length };
   },
 );
 
-const quoteOf = (book: Book, catalogue: Catalogue, trial: Trial, known: AnswersState): SlipQuote => {
+const quoteOf = (
+  book: Book,
+  catalogue: Catalogue,
+  testOrder: TestOrder,
+  known: AnswersState,
+): PreviewQuote => {
   const compiled = compile(book, catalogue);
-  const faults = requestFaults(compiled, trial.request);
+  const faults = requestFaults(compiled, testOrder.request);
   return faults.length > 0
     ? { ok: false, faults }
-    : { ok: true, ...quoteWithKnown(compiled, trial.request, known, trial.answers) };
+    : { ok: true, ...quoteWithKnown(compiled, testOrder.request, known, testOrder.answers) };
 };
 
 const selectAnswers = (state: RootState): AnswersState => state.answers;
 
-const selectOnlyTrial = (state: RootState): Trial | null => selectTrial(state).trial;
+const selectOnlyTestOrder = (state: RootState): TestOrder | null => selectTestOrder(state).testOrder;
 
-/** What the customer of the trial would be offered. */
-export const selectSlip = createSelector(
-  [selectBook, selectCatalogue, selectOnlyTrial, selectAnswers],
-  (book, catalogue, trial, known) => (trial ? quoteOf(book, catalogue, trial, known) : null),
+/** What the customer of the test order would be offered. */
+export const selectPreview = createSelector(
+  [selectBook, selectCatalogue, selectOnlyTestOrder, selectAnswers],
+  (book, catalogue, testOrder, known) => (testOrder ? quoteOf(book, catalogue, testOrder, known) : null),
 );
 
 /** What the same customer was offered before the present change, or null where nothing is marked. */
-export const selectSlipBefore = createSelector(
-  [(state: RootState) => state.draft.before, selectBook, selectCatalogue, selectOnlyTrial, selectAnswers],
-  (before, book, catalogue, trial, known) =>
-    before && before !== book && trial ? quoteOf(before, catalogue, trial, known) : null,
+export const selectPreviewBefore = createSelector(
+  [(state: RootState) => state.draft.before, selectBook, selectCatalogue, selectOnlyTestOrder, selectAnswers],
+  (before, book, catalogue, testOrder, known) =>
+    before && before !== book && testOrder ? quoteOf(before, catalogue, testOrder, known) : null,
 );
 
-/** The fewest parts in which the trial's basket could be had, where no one choice takes all of it. */
+/** The fewest parts in which the test order's basket could be had, where no one choice takes all of it. */
 export const selectSplit = createSelector(
-  [selectSlip, selectTrial, selectCompiled, (state: RootState) => state.answers],
-  (slip, { trial }, compiled, known) =>
-    slip?.ok && trial && slip.quote.choices.length === 0 && slip.pending.length === 0
-      ? splitWithKnown(compiled, trial.request, known)
+  [selectPreview, selectTestOrder, selectCompiled, (state: RootState) => state.answers],
+  (preview, { testOrder }, compiled, known) =>
+    preview?.ok && testOrder && preview.quote.choices.length === 0 && preview.pending.length === 0
+      ? splitWithKnown(compiled, testOrder.request, known)
       : null,
 );
 

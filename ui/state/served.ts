@@ -34,4 +34,5 @@ export const selectServedCatalogue = (state: RootState): Catalogue =>
 export const selectServedCompiled = createSelector([selectServedBook, selectServedCatalogue], compile);
 export const selectServedGoods = (state: RootState): ReadonlyMap<string, Good> =>
   selectServedCompiled(state).goods;
-export const selectServedDisplayFormat = (state: RootState): DisplayFormat => selectServedCompiled(state).display;
+export const selectServedDisplayFormat = (state: RootState): DisplayFormat =>
+  selectServedCompiled(state).display;

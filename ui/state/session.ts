@@ -2,11 +2,11 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** How this person has the program set up on this device; not part of the book and not undone. */
 export interface SessionState {
-  trialId: string | null;
+  testOrderId: string | null;
   colours: 'system' | 'light' | 'dark';
   letterKeys: boolean;
-  slipOpen: boolean;
-  editingTrial: boolean;
+  previewOpen: boolean;
+  editingTestOrder: boolean;
   openChoices: string[];
   withheldOpen: boolean;
   message: { text: string; undo: boolean } | null;
@@ -18,11 +18,11 @@ export interface SessionState {
 }
 
 export const initialSession: SessionState = {
-  trialId: null,
+  testOrderId: null,
   colours: 'system',
   letterKeys: true,
-  slipOpen: false,
-  editingTrial: false,
+  previewOpen: false,
+  editingTestOrder: false,
   openChoices: [],
   withheldOpen: false,
   message: null,
@@ -35,8 +35,8 @@ const session = createSlice({
   name: 'session',
   initialState: initialSession,
   reducers: {
-    trialChosen: (state, { payload }: PayloadAction<string | null>) => {
-      state.trialId = payload;
+    testOrderChosen: (state, { payload }: PayloadAction<string | null>) => {
+      state.testOrderId = payload;
       state.openChoices = [];
     },
     coloursChosen: (state, { payload }: PayloadAction<SessionState['colours']>) => {
@@ -45,11 +45,11 @@ const session = createSlice({
     letterKeysSet: (state, { payload }: PayloadAction<boolean>) => {
       state.letterKeys = payload;
     },
-    slipOpened: (state, { payload }: PayloadAction<boolean>) => {
-      state.slipOpen = payload;
+    previewOpened: (state, { payload }: PayloadAction<boolean>) => {
+      state.previewOpen = payload;
     },
-    trialEditing: (state, { payload }: PayloadAction<boolean>) => {
-      state.editingTrial = payload;
+    testOrderEditing: (state, { payload }: PayloadAction<boolean>) => {
+      state.editingTestOrder = payload;
     },
     choiceToggled: (state, { payload }: PayloadAction<string>) => {
       const without = state.openChoices.filter((id) => id !== payload);
@@ -77,11 +77,11 @@ const session = createSlice({
 });
 
 export const {
-  trialChosen,
+  testOrderChosen,
   coloursChosen,
   letterKeysSet,
-  slipOpened,
-  trialEditing,
+  previewOpened,
+  testOrderEditing,
   choiceToggled,
   choicesOpened,
   withheldToggled,

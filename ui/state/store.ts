@@ -9,7 +9,7 @@ import { checkoutDraftReducer } from './checkout-draft.ts';
 import { holdsReducer } from './holds.ts';
 import { demoEditionReducer, editionsReducer } from './editions.ts';
 import { demoOrdersReducer, ordersReducer } from './orders.ts';
-import { proofReducer } from './proof.ts';
+import { checkReducer } from './check.ts';
 import { initialStorage, storageReducer, type StorageStatus } from './storage-status.ts';
 import type { Edition } from '../../core/publish/edition.ts';
 import type { PastOrder } from '../../core/model/order.ts';
@@ -49,7 +49,7 @@ export const makeStore = (
       editions: (state: Edition[] = NO_EDITIONS, action: UnknownAction) => editionsReducer(state, action),
       demoEdition: (state: Edition | null = null, action: UnknownAction) => demoEditionReducer(state, action),
       storage: storageReducer,
-      proof: proofReducer,
+      check: checkReducer,
       answers: answersReducer,
     },
     preloadedState: {

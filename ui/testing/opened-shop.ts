@@ -58,7 +58,7 @@ const bareShop = (): Workbook => {
   return {
     book: { ...book, store: { ...book.store, name: 'Another' }, rateTables: book.rateTables.slice(0, 1) },
     catalogue: { ...catalogue, goods },
-    trials: [],
+    testOrders: [],
   };
 };
 

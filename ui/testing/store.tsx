@@ -4,7 +4,7 @@ import { carrierQuestions } from '../../core/quote/questions.ts';
 import { loadWorldPlaces } from '../places/places.ts';
 import { loadGazetteer } from '../places/use-gazetteer.ts';
 import { answersCame, questionKey } from '../state/answers.ts';
-import { selectCompiled, selectTrials } from '../state/selectors.ts';
+import { selectCompiled, selectTestOrders } from '../state/selectors.ts';
 import type { ReactElement } from 'react';
 import { PaperProvider } from 'react-native-paper';
 import { Provider } from 'react-redux';
@@ -14,11 +14,11 @@ import { initialDraft } from '../state/draft.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
 import { paperTheme } from '../theme/theme.ts';
 
-/** A store that starts from the demo shop, its carriers having answered for every trial. */
+/** A store that starts from the demo shop, its carriers having answered for every test order. */
 export const demoStore = (): AppStore => {
   const store = makeStore({ draft: initialDraft(demoShop()) });
   const compiled = selectCompiled(store.getState());
-  const questions = selectTrials(store.getState()).flatMap(({ request }) =>
+  const questions = selectTestOrders(store.getState()).flatMap(({ request }) =>
     carrierQuestions(compiled, request),
   );
   const answers = answersAtOnce(questions);

@@ -46,7 +46,7 @@ export const SANS_STRONG = 'PublicSansSemibold';
 /** Spacing, in fours. */
 export const SPACE = { hair: 4, small: 8, medium: 12, large: 16, wide: 24, page: 36 } as const;
 
-/** From which width the page stands beside a rail, and from which the slip stands beside the page. */
+/** From which width the page stands beside a rail, and from which the preview stands beside the page. */
 export const MEDIUM_FROM = 700;
 export const WIDE_FROM = 1_100;
 export const RAIL_WIDTH = 104;

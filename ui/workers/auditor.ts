@@ -4,16 +4,16 @@ import { AuditMemory } from '../../core/audit/memory.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Problem } from '../../core/model/problem.ts';
 import type { Catalogue } from '../../core/model/good.ts';
-import type { Trial } from '../../core/model/trial.ts';
-import { trialChanges, type TrialChange } from '../../core/publish/trial-changes.ts';
+import type { TestOrder } from '../../core/model/test-order.ts';
+import { testOrderChanges, type TestOrderChange } from '../../core/publish/test-order-changes.ts';
 import { compile, type CompiledBook } from '../../core/quote/compile.ts';
 import { triedRepairs, type TriedRepair, type TriedShop } from '../../core/repair/tried-repairs.ts';
 import { replay, type Replay } from '../../core/replay/replay.ts';
 import { withCatalogue, withParts, type ShopParts } from './shop-parts.ts';
 
-/** What publishing the draft in place of an edition would do to the trials and to past orders. */
+/** What publishing the draft in place of an edition would do to the test orders and to past orders. */
 export interface Comparison {
-  trials: TrialChange[];
+  testOrders: TestOrderChange[];
   replay: Replay;
 }
 
@@ -27,7 +27,7 @@ export interface Auditor {
   ) => Promise<Problem[] | null>;
   stop: () => void;
   /** The repairs of a fault that work, tried on the shop as it was audited last; null where another audit was asked for. */
-  repairs: (problem: Problem, trials: Trial[]) => Promise<TriedRepair[] | null>;
+  repairs: (problem: Problem, testOrders: TestOrder[]) => Promise<TriedRepair[] | null>;
   /** The shop against the one that is live. */
   compare: (shop: ShopParts, live: ShopParts) => Comparison;
 }
@@ -45,7 +45,7 @@ export const makeAuditor = (): Auditor => {
   let book: Partial<Book> = {};
   let catalogue: Catalogue | null = null;
   let run = 0;
-  let audited: Omit<TriedShop, 'trials' | 'memory'> | null = null;
+  let audited: Omit<TriedShop, 'testOrders' | 'memory'> | null = null;
   return {
     audit: async (parts, on, onProgress) => {
       run += 1;
@@ -73,11 +73,11 @@ export const makeAuditor = (): Auditor => {
     stop: () => {
       run += 1;
     },
-    repairs: async (problem, trials) => {
+    repairs: async (problem, testOrders) => {
       if (!audited) return null;
       const mine = run;
       const found: TriedRepair[] = [];
-      for (const works of triedRepairs({ ...audited, trials, memory }, problem)) {
+      for (const works of triedRepairs({ ...audited, testOrders, memory }, problem)) {
         if (works) found.push(works);
         await breath();
         if (run !== mine) return null;
@@ -87,7 +87,7 @@ export const makeAuditor = (): Auditor => {
     compare: (shop, live) => {
       const [now, before] = [compiledOf(shop), compiledOf(live)];
       return {
-        trials: trialChanges(before, now, shop.trials ?? []),
+        testOrders: testOrderChanges(before, now, shop.testOrders ?? []),
         replay: replay(now, before, shop.orders ?? []),
       };
     },

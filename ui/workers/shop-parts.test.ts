@@ -6,7 +6,7 @@ import { changedParts, heldOf, NOTHING_HELD, withCatalogue, withParts } from './
 
 const stateOf = (book: Book): RootState =>
   ({
-    draft: { workbook: { book, catalogue: { goods: [] }, trials: [] }, bookId: 'own' },
+    draft: { workbook: { book, catalogue: { goods: [] }, testOrders: [] }, bookId: 'own' },
     orders: { list: [] },
     demoOrders: { list: [] },
   }) as unknown as RootState;

@@ -1,7 +1,7 @@
 import type { Book } from '../../core/model/book.ts';
 import type { Catalogue, Good } from '../../core/model/good.ts';
 import type { PastOrder } from '../../core/model/order.ts';
-import type { Trial } from '../../core/model/trial.ts';
+import type { TestOrder } from '../../core/model/test-order.ts';
 import { listText } from '../state/lists-text.ts';
 import { selectPastOrders } from '../state/selectors.ts';
 import type { RootState } from '../state/store.ts';
@@ -19,7 +19,7 @@ export interface ShopParts {
   catalogue?: Catalogue;
   /** Of as many products as before, those that changed, by their places. */
   goods?: [at: number, good: Good][];
-  trials?: Trial[];
+  testOrders?: TestOrder[];
   orders?: PastOrder[];
 }
 
@@ -27,11 +27,11 @@ export interface ShopParts {
 export interface Held {
   book: Book | null;
   catalogue: Catalogue | null;
-  trials: unknown;
+  testOrders: unknown;
   orders: unknown;
 }
 
-export const NOTHING_HELD: Held = { book: null, catalogue: null, trials: null, orders: null };
+export const NOTHING_HELD: Held = { book: null, catalogue: null, testOrders: null, orders: null };
 
 const LISTS: readonly LongList[] = ['rateTables', 'postalList'];
 const isList = (field: string): field is LongList => LISTS.includes(field as LongList);
@@ -77,8 +77,8 @@ const changedGoods = (
 
 /** What is to be held once the present state is handed over. */
 export const heldOf = (state: RootState): Held => {
-  const { book, catalogue, trials } = state.draft.workbook;
-  return { book, catalogue, trials, orders: selectPastOrders(state) };
+  const { book, catalogue, testOrders } = state.draft.workbook;
+  return { book, catalogue, testOrders, orders: selectPastOrders(state) };
 };
 
 /** What of the shop is not as it was handed over last. */
@@ -88,7 +88,7 @@ export const changedParts = (state: RootState, held: Held): ShopParts => {
   return {
     ...(workbook.book === held.book ? {} : changedFields(workbook.book, held.book)),
     ...(workbook.catalogue === held.catalogue ? {} : changedGoods(workbook.catalogue, held.catalogue)),
-    ...(workbook.trials === held.trials ? {} : { trials: workbook.trials }),
+    ...(workbook.testOrders === held.testOrders ? {} : { testOrders: workbook.testOrders }),
     ...(orders === held.orders ? {} : { orders }),
   };
 };

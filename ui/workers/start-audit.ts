@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { AuditProgress } from '../../core/audit/audit.ts';
 import type { Problem } from '../../core/model/problem.ts';
-import type { Trial } from '../../core/model/trial.ts';
+import type { TestOrder } from '../../core/model/test-order.ts';
 import type { TriedRepair } from '../../core/repair/tried-repairs.ts';
 import type { RootState } from '../state/store.ts';
 import type { Auditor, Comparison } from './auditor.ts';
@@ -42,7 +42,7 @@ const openDesk = (): Desk => {
 };
 
 const begin = (at: Desk, state: RootState, on: string): Running => {
-  const { orders: _, trials: __, ...parts } = changedParts(state, at.held);
+  const { orders: _, testOrders: __, ...parts } = changedParts(state, at.held);
   at.held = heldOf(state);
   const waiting = new Set<OnProgress>();
   const tell: OnProgress = (progress) => waiting.forEach((one) => one(progress));
@@ -78,8 +78,8 @@ export const auditDraft = (state: RootState, on: string, onProgress: OnProgress)
 };
 
 /** The repairs of a fault that work, tried on the draft as it was audited last; null where it was edited on the way. */
-export const repairsOf = async (problem: Problem, trials: Trial[]): Promise<TriedRepair[] | null> =>
-  desk && !desk.running ? desk.auditor.repairs(problem, trials) : null;
+export const repairsOf = async (problem: Problem, testOrders: TestOrder[]): Promise<TriedRepair[] | null> =>
+  desk && !desk.running ? desk.auditor.repairs(problem, testOrders) : null;
 
 /** Audits a shop once, in a worker of its own. */
 export const auditOnce = (shop: ShopParts, on: string): AuditWork => {

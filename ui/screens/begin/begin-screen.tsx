@@ -3,12 +3,12 @@ import { useState, type ComponentType } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { emptyBook, firstBook, firstCatalogue, firstTrials } from '../../../core/begin/first-book.ts';
+import { emptyBook, firstBook, firstCatalogue, firstTestOrders } from '../../../core/begin/first-book.ts';
 import { Page } from '../../parts/page.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { edit } from '../../state/draft.ts';
-import { messageShown, trialChosen } from '../../state/session.ts';
+import { messageShown, testOrderChosen } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import type { Workbook } from '../../state/workbook.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -30,7 +30,7 @@ const useTake = () => {
   const router = useRouter();
   return (shop: Workbook, path: '/charges' | '/reach'): void => {
     dispatch(edit('replaceShop', shop, `New shop ${shop.book.store.name}`));
-    dispatch(trialChosen(null));
+    dispatch(testOrderChosen(null));
     dispatch(messageShown({ text: `The draft is now ${shop.book.store.name}.`, undo: true }));
     router.navigate(path);
   };
@@ -65,14 +65,14 @@ const BeginScreen = () => {
       {
         book: emptyBook({ name: 'New shop', currency: values.currency || 'EUR', timeZone: values.timeZone }),
         catalogue: { format: 'emporos-catalogue', version: 1, goods: [] },
-        trials: [],
+        testOrders: [],
       },
       '/reach',
     );
   const use = (): void => {
     const answers = answersOf(values);
-    const trials = firstTrials(answers, new Date().toISOString());
-    take({ book: firstBook(answers), catalogue: firstCatalogue(answers), trials }, '/charges');
+    const testOrders = firstTestOrders(answers, new Date().toISOString());
+    take({ book: firstBook(answers), catalogue: firstCatalogue(answers), testOrders }, '/charges');
   };
   return (
     <Page>

@@ -1,7 +1,7 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { undone } from '../../state/draft.ts';
-import { selectBook, selectSlip } from '../../state/selectors.ts';
-import { Slip } from '../../slip/slip.tsx';
+import { selectBook, selectPreview } from '../../state/selectors.ts';
+import { Preview } from '../../preview/preview.tsx';
 import { currentAddress, goTo } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
 import { answersOf, emptyValues, faultsOfStep, nearPatterns, type BeginValues } from './begin-form.ts';
@@ -115,8 +115,8 @@ describe('the five questions', () => {
     fireEvent.press(screen.getByText('Use this book'));
     expect(selectBook(store.getState()).store.name).toBe('Sedge & Slate');
     expect(currentAddress().pathname).toBe('/charges');
-    const slip = selectSlip(store.getState());
-    expect(slip?.ok && slip.quote.choices.map(({ name, charge }) => `${name} ${charge}`)).toEqual([
+    const preview = selectPreview(store.getState());
+    expect(preview?.ok && preview.quote.choices.map(({ name, charge }) => `${name} ${charge}`)).toEqual([
       'Parcel 750',
       'Collect at Sedge & Slate 0',
     ]);
@@ -129,10 +129,10 @@ describe('the five questions', () => {
     const store = demoStore();
     const view = renderOver(store, <BeginScreen />);
     fireEvent.press(screen.getByText('Skip the questions: an empty book'));
-    const { book, catalogue, trials } = store.getState().draft.workbook;
-    expect([book.zones, catalogue.goods, trials]).toEqual([[], [], []]);
+    const { book, catalogue, testOrders } = store.getState().draft.workbook;
+    expect([book.zones, catalogue.goods, testOrders]).toEqual([[], [], []]);
     view.unmount();
-    renderOver(store, <Slip />);
+    renderOver(store, <Preview />);
     expect(screen.getByText('No test order yet')).toBeTruthy();
     fireEvent.press(screen.getByText('Add a good first'));
     expect(currentAddress().pathname).toBe('/goods');

@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useForm } from 'react-hook-form';
+import { useForm, type Resolver } from 'react-hook-form';
 import { View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { z } from 'zod';
@@ -10,6 +10,7 @@ import { readRegions } from '../../parts/readers.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { SANS, type Inks } from '../../theme/tokens.ts';
+import { loadWorldPlaces } from '../../places/places.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 
 const styles = (_: Inks) => ({
@@ -37,6 +38,14 @@ const schema = z
     if (fault !== null) context.addIssue({ code: 'custom', path: ['places'], message: fault });
   });
 
+const check = zodResolver(schema);
+
+/** Places may be written by name: the names are there before what was typed is read. */
+const resolver: Resolver<Values> = async (values, context, options) => {
+  await loadWorldPlaces();
+  return check(values, context, options);
+};
+
 interface FieldsProps {
   what: 'zone' | 'service';
   onDone: () => void;
@@ -47,7 +56,7 @@ const AddForm = ({ what, onDone }: FieldsProps) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { control, handleSubmit } = useForm<Values>({
-    resolver: zodResolver(schema),
+    resolver,
     defaultValues: { name: '', places: '' },
   });
   const submit = handleSubmit(({ name, places }) => {

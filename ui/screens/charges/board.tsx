@@ -4,7 +4,12 @@ import { Text } from 'react-native-paper';
 import type { Zone } from '../../../core/model/place.ts';
 import { InSight } from '../../parts/in-sight.tsx';
 import { Press } from '../../parts/press.tsx';
-import { selectBook, selectClosedZones, selectRatesByCell, selectDisplayFormat } from '../../state/selectors.ts';
+import {
+  selectBook,
+  selectClosedZones,
+  selectRatesByCell,
+  selectDisplayFormat,
+} from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { BoardRow } from './board-row.tsx';

@@ -4,7 +4,12 @@ import type { Zone } from '../../../core/model/place.ts';
 import { Press } from '../../parts/press.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { selectBook, selectClosedZones, selectRatesByCell, selectDisplayFormat } from '../../state/selectors.ts';
+import {
+  selectBook,
+  selectClosedZones,
+  selectRatesByCell,
+  selectDisplayFormat,
+} from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';

@@ -22,7 +22,7 @@ import type { Inks } from '../../theme/tokens.ts';
 import { PriceEditor, PriceKind } from './price-editor.tsx';
 import { RateActions } from './rate-actions.tsx';
 import { RateConditions } from './rate-conditions.tsx';
-import { selectTrialMark } from './trial-mark.ts';
+import { selectTestOrderMark } from './test-order-mark.ts';
 
 interface Props {
   rate: Rate;
@@ -81,7 +81,7 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
     dispatch(edit('setRate', { id: rate.id, changes }, `${label}: ${what}`, visit));
   };
   const setPrice = useSteady((price: Price, visit: string | null) => set({ price }, 'price', visit));
-  const mark = useAppSelector((state) => selectTrialMark(state, curveBasis(rate.price)));
+  const mark = useAppSelector((state) => selectTestOrderMark(state, curveBasis(rate.price)));
   const extent = Math.max(mark?.at ?? 0, rate.limits?.weight?.max ?? 0, 1);
   const curve = useMemo(() => curveOf(rate.price, extent), [rate.price, extent]);
   const picture = curve ? (

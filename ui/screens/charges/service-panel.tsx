@@ -37,7 +37,9 @@ const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => voi
   };
   const remove = (): void => {
     dispatch(edit('removeService', { id: service.id }, `Remove ${service.name}`));
-    dispatch(messageShown({ text: `Removed ${service.name} with ${countFigure(ids.length, 'rate')}.`, undo: true }));
+    dispatch(
+      messageShown({ text: `Removed ${service.name} with ${countFigure(ids.length, 'rate')}.`, undo: true }),
+    );
     onGone();
   };
   const move = (by: number) => () =>

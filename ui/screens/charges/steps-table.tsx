@@ -148,7 +148,9 @@ export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
       <View style={style.actions}>
         <TextAction
           label="Add a step"
-          onPress={() => onChange({ ...price, steps: [...price.steps, nextStep(price, display.units)] }, null)}
+          onPress={() =>
+            onChange({ ...price, steps: [...price.steps, nextStep(price, display.units)] }, null)
+          }
         />
         <TextAction label={pasting ? 'Do not paste' : 'Paste rows'} onPress={() => setPasting(!pasting)} />
         {isInOrder(price.steps) ? null : (

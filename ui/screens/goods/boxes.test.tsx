@@ -5,9 +5,9 @@ import { bookShipment, cancelShipment } from '../../carriers/shipments.ts';
 import { carrierById } from '../../../carriers/stand-ins.ts';
 import { Locations } from '../settings/locations.tsx';
 import { PackingFields } from '../../parts/packing-fields.tsx';
-import ParcelList from '../../slip/parcel-list.tsx';
+import ParcelList from '../../preview/parcel-list.tsx';
 import { edit } from '../../state/draft.ts';
-import { selectBook, selectSlip } from '../../state/selectors.ts';
+import { selectBook, selectPreview } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { demoStore, renderOver, placesAtHand } from '../../testing/store.tsx';
 import { BoxPanel } from './box-panel.tsx';
@@ -74,9 +74,9 @@ describe('the boxes', () => {
 
 test('the preview draws each parcel with what lies in it, once it is opened', () => {
   const store = demoStore();
-  const slip = selectSlip(store.getState());
-  if (!slip?.ok) throw new Error('the test order cannot be quoted');
-  renderOver(store, <ParcelList parcels={slip.quote.parcels} />);
+  const preview = selectPreview(store.getState());
+  if (!preview?.ok) throw new Error('the test order cannot be quoted');
+  renderOver(store, <ParcelList parcels={preview.quote.parcels} />);
   expect(screen.queryByText('2 × Glazed pot, 26 cm')).toBeNull();
   fireEvent.press(screen.getByText('1 parcel'));
   expect(screen.getByText('2 × Glazed pot, 26 cm')).toBeTruthy();

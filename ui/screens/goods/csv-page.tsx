@@ -67,7 +67,9 @@ export const CsvPage = ({ name, parsed, onDone }: Props) => {
   const take = (): void => {
     dispatch(edit('replaceGoods', { goods: table.goods }, `Took ${name}`));
     const left = table.faulty > 0 ? ` ${countFigure(table.faulty, 'row')} left out.` : '';
-    dispatch(messageShown({ text: `Took ${countFigure(table.sound, 'row')} of ${name}.${left}`, undo: true }));
+    dispatch(
+      messageShown({ text: `Took ${countFigure(table.sound, 'row')} of ${name}.${left}`, undo: true }),
+    );
     onDone();
   };
   return (

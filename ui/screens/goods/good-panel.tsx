@@ -9,7 +9,7 @@ import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook, selectGoods, selectDisplayFormat, selectTrials } from '../../state/selectors.ts';
+import { selectBook, selectGoods, selectDisplayFormat, selectTestOrders } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -66,7 +66,7 @@ const GroupField = ({ good }: { good: Good }) => {
   );
 };
 
-/** The stock number: it must be nobody else's, and trials follow it. */
+/** The stock number: it must be nobody else's, and test orders follow it. */
 const SkuField = ({ good, onRenumbered }: Pick<Props, 'good' | 'onRenumbered'>) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
@@ -157,9 +157,9 @@ export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const display = useAppSelector(selectDisplayFormat);
-  const trials = useAppSelector(selectTrials);
+  const testOrders = useAppSelector(selectTestOrders);
   const change = useChange(good);
-  const naming = trials.filter(({ request }) => request.lines.some(({ sku }) => sku === good.sku)).length;
+  const naming = testOrders.filter(({ request }) => request.lines.some(({ sku }) => sku === good.sku)).length;
   const remove = (): void => {
     dispatch(edit('removeGoods', { skus: [good.sku] }, `Remove ${good.name}`));
     const broken = naming > 0 ? ` ${countFigure(naming, 'test order')} named it and cannot be used now.` : '';

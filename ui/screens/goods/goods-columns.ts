@@ -17,7 +17,11 @@ export const TITLES: Record<Column, string> = {
 };
 
 /** What a cell shows: its figure, or that it is missing. */
-export const cellWords = (good: Good, column: Column, display: DisplayFormat): { text: string; missing: boolean } => {
+export const cellWords = (
+  good: Good,
+  column: Column,
+  display: DisplayFormat,
+): { text: string; missing: boolean } => {
   const isGap = (column === 'weight' || column === 'size') && gapsOf(good).includes(column);
   if (isGap) return { text: 'missing', missing: true };
   return { text: goodFigure(good, column, display) || '–', missing: false };

@@ -3,7 +3,7 @@ import { gapsOf } from '../../../core/goods/gaps.ts';
 import type { Good } from '../../../core/model/good.ts';
 import { openFile, saveFile } from '../../parts/files.ts';
 import { undone } from '../../state/draft.ts';
-import { selectCatalogue, selectTrials } from '../../state/selectors.ts';
+import { selectCatalogue, selectTestOrders } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { goTo } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
@@ -158,18 +158,18 @@ describe('one good', () => {
 
   test('takes another stock number, which test orders follow and nobody else may have', () => {
     const store = open({}, 'phone');
-    const sku = selectTrials(store.getState())[0]!.request.lines[0]!.sku;
+    const sku = selectTestOrders(store.getState())[0]!.request.lines[0]!.sku;
     act(() => goTo({ pathname: '/goods', params: { good: sku } }));
     type('Stock number', 'seed-lupin');
     expect(screen.getByText(/Lupin seeds has this number/)).toBeTruthy();
     type('Stock number', 'pot-new');
     expect(goodOf(store, 'pot-new')).toBeTruthy();
-    expect(selectTrials(store.getState())[0]?.request.lines[0]?.sku).toBe('pot-new');
+    expect(selectTestOrders(store.getState())[0]?.request.lines[0]?.sku).toBe('pot-new');
   });
 
   test('that is removed says which test orders named it', () => {
     const store = open({}, 'phone');
-    const sku = selectTrials(store.getState())[0]!.request.lines[0]!.sku;
+    const sku = selectTestOrders(store.getState())[0]!.request.lines[0]!.sku;
     const { name } = goodOf(store, sku)!;
     act(() => goTo({ pathname: '/goods', params: { good: sku } }));
     fireEvent.press(screen.getByText(`Remove ${name}`));

@@ -132,7 +132,9 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
   };
   const remove = (): void => {
     dispatch(edit('removeGroup', { id }, `Remove ${name}`));
-    dispatch(messageShown({ text: `Removed ${name}. Its goods, ${goods}, travel by anything now.`, undo: true }));
+    dispatch(
+      messageShown({ text: `Removed ${name}. Its goods, ${goods}, travel by anything now.`, undo: true }),
+    );
   };
   return (
     <View style={{ gap: 16, paddingTop: 4, paddingBottom: 20 }}>

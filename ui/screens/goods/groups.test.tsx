@@ -1,7 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
-import { ruleLink } from '../../slip/rule-link.ts';
+import { ruleLink } from '../../preview/rule-link.ts';
 import { undone } from '../../state/draft.ts';
-import { selectBook, selectCatalogue, selectSlip } from '../../state/selectors.ts';
+import { selectBook, selectCatalogue, selectPreview } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { goTo } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
@@ -21,8 +21,8 @@ const groupOf = (store: AppStore, id: string) =>
 const goodsIn = (store: AppStore, id: string) =>
   selectCatalogue(store.getState()).goods.filter((good) => good.groupIds?.includes(id));
 const withheld = (store: AppStore) => {
-  const slip = selectSlip(store.getState());
-  return slip?.ok ? slip.quote.withheld : [];
+  const preview = selectPreview(store.getState());
+  return preview?.ok ? preview.quote.withheld : [];
 };
 
 describe('the handling groups', () => {

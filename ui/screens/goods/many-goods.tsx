@@ -94,7 +94,9 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
   };
   const remove = (): void => {
     dispatch(edit('removeGoods', { skus: [...skus] }, `Remove ${goods}`));
-    dispatch(messageShown({ text: `Removed ${goods}. Test orders that name them cannot be used now.`, undo: true }));
+    dispatch(
+      messageShown({ text: `Removed ${goods}. Test orders that name them cannot be used now.`, undo: true }),
+    );
     onDone();
   };
   const action = (name: Doing, label: string) => (

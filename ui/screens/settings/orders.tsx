@@ -8,7 +8,7 @@ import { STATUS_WORDS } from '../../../core/words/order-message.ts';
 import { CancelOrder } from '../../parts/cancel-order.tsx';
 import { momentText } from '../../parts/dates.ts';
 import { OrderDetails } from '../../parts/order-details.tsx';
-import { useKeepAsTrial } from '../../parts/keep-as-trial.ts';
+import { useKeepAsTestOrder } from '../../parts/keep-as-test-order.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -34,7 +34,7 @@ const styles = (inks: Inks) => ({
 /** An order with where it stands; opened, what happened to it and what can still be done. */
 const Row = ({ order }: { order: PastOrder }) => {
   const style = useStyles(styles);
-  const keep = useKeepAsTrial();
+  const keep = useKeepAsTestOrder();
   const actions = useOrderActions(order);
   const [open, setOpen] = useState(false);
   const { decimals } = useAppSelector(selectDisplayFormat);

@@ -1,8 +1,8 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
-import { Slip } from '../../slip/slip.tsx';
+import { Preview } from '../../preview/preview.tsx';
 import { undone } from '../../state/draft.ts';
-import { trialEditing } from '../../state/session.ts';
-import { selectBook, selectSlip, selectTrials } from '../../state/selectors.ts';
+import { testOrderEditing } from '../../state/session.ts';
+import { selectBook, selectPreview, selectTestOrders } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { goTo } from '../../testing/router.ts';
 import { demoStore, renderOver, placesAtHand } from '../../testing/store.tsx';
@@ -29,16 +29,16 @@ const typeAt = (label: string, at: number, text: string): void => {
   fireEvent(field, 'blur');
 };
 const paymentsOf = (store: AppStore) => selectBook(store.getState()).payments;
-const slipOf = (store: AppStore) => {
-  const slip = selectSlip(store.getState());
-  if (!slip?.ok) throw new Error('the test order cannot be used');
-  return slip.quote;
+const previewOf = (store: AppStore) => {
+  const preview = selectPreview(store.getState());
+  if (!preview?.ok) throw new Error('the test order cannot be used');
+  return preview.quote;
 };
 
 describe('the ways to pay', () => {
   test('fit choices by kind, total and country, as the preview’s choices say', () => {
     const store = open('payments');
-    const waysOf = () => slipOf(store).choices[0]?.payments;
+    const waysOf = () => previewOf(store).choices[0]?.payments;
     expect(waysOf()).toEqual(['card', 'at-the-door']);
     typeAt('Up to a total of', 1, '50');
     expect(waysOf()).toEqual(['card']);
@@ -70,8 +70,8 @@ test('a pause keeps everything from being shipped on its days, and says what cus
   typeAt('First day of the pause', 0, '2026-11-20');
   typeAt('Last day of the pause', 0, '2026-11-30');
   typeAt('What customers are told', 0, 'We are moving the glasshouse.');
-  expect(slipOf(store).choices).toEqual([]);
-  const sent = slipOf(store).withheld.filter(({ kind }) => kind !== 'pickup');
+  expect(previewOf(store).choices).toEqual([]);
+  const sent = previewOf(store).withheld.filter(({ kind }) => kind !== 'pickup');
   expect(sent.every(({ code }) => code === 'store-paused')).toBe(true);
   typeAt('Last day of the pause', 0, '2026-11-01');
   expect(screen.getByText(/The last day is not before the first\./)).toBeTruthy();
@@ -83,27 +83,27 @@ test('a pause keeps everything from being shipped on its days, and says what cus
     keepPickup: false,
   });
   fireEvent.press(screen.getByLabelText('Paused for some days: nothing is shipped or delivered'));
-  expect(slipOf(store).choices.length).toBeGreaterThan(0);
+  expect(previewOf(store).choices.length).toBeGreaterThan(0);
 });
 
 test('a test order may say who orders, with what code and through which channel', async () => {
   const store = demoStore();
-  store.dispatch(trialEditing(true));
-  renderOver(store, <Slip />);
-  const before = slipOf(store).choices[0]?.charge ?? 0;
+  store.dispatch(testOrderEditing(true));
+  renderOver(store, <Preview />);
+  const before = previewOf(store).choices[0]?.charge ?? 0;
   await screen.findByLabelText('Customer group');
   typeAt('Customer group', 0, 'trade');
-  expect(slipOf(store).choices[0]?.charge).toBe(0);
+  expect(previewOf(store).choices[0]?.charge).toBe(0);
   expect(before).toBeGreaterThan(0);
   typeAt('Code', 0, ' MOSS ');
   typeAt('Channel', 0, 'market');
-  expect(selectTrials(store.getState())[0]?.request).toMatchObject({
+  expect(selectTestOrders(store.getState())[0]?.request).toMatchObject({
     customer: 'trade',
     code: 'MOSS',
     channel: 'market',
   });
   typeAt('Customer group', 0, '');
-  expect(selectTrials(store.getState())[0]?.request).not.toHaveProperty('customer');
+  expect(selectTestOrders(store.getState())[0]?.request).not.toHaveProperty('customer');
 });
 
 test('a rate may be for some channels only, and an order from none is not offered it', () => {
@@ -118,5 +118,5 @@ test('a rate may be for some channels only, and an order from none is not offere
     />,
   );
   typeAt('Only for orders from these channels, parted by commas', 0, 'market, shopfront');
-  expect(slipOf(store).withheld.find(({ id }) => id === 'parcel-maritimes')?.code).toBe('channel');
+  expect(previewOf(store).withheld.find(({ id }) => id === 'parcel-maritimes')?.code).toBe('channel');
 });

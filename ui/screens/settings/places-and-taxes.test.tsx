@@ -2,7 +2,7 @@ import { act, fireEvent, screen } from '@testing-library/react-native';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { undone } from '../../state/draft.ts';
 import { orderPlaced } from '../../state/orders.ts';
-import { selectBook, selectSlip, selectTrial } from '../../state/selectors.ts';
+import { selectBook, selectPreview, selectTestOrder } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { goTo } from '../../testing/router.ts';
 import { demoStore, renderOver, placesAtHand } from '../../testing/store.tsx';
@@ -25,8 +25,8 @@ const type = (label: string, text: string): void => {
 };
 const locations = (store: AppStore) => selectBook(store.getState()).locations;
 const arrival = (store: AppStore) => {
-  const slip = selectSlip(store.getState());
-  return slip?.ok ? slip.quote.choices[0]?.arrives : undefined;
+  const preview = selectPreview(store.getState());
+  return preview?.ok ? preview.quote.choices[0]?.arrives : undefined;
 };
 
 describe('the locations', () => {
@@ -112,8 +112,8 @@ describe('the taxes', () => {
       region: { country: 'CA', postal: ['B2G*'] },
       on: 'charges',
     });
-    const slip = selectSlip(store.getState());
-    expect(slip?.ok && slip.quote.choices[0]?.tax).toBe(112);
+    const preview = selectPreview(store.getState());
+    expect(preview?.ok && preview.quote.choices[0]?.tax).toBe(112);
     fireEvent.press(screen.getByLabelText('Prices and charges include tax'));
     expect(selectBook(store.getState()).store.pricesIncludeTax).toBe(true);
   });
@@ -143,5 +143,5 @@ test('the orders stand newest first, and each can be kept as a test order', () =
   ]);
   fireEvent.press(screen.getByLabelText('More about order 1002'));
   fireEvent.press(screen.getByText('Keep as a test order'));
-  expect(selectTrial(store.getState()).trial?.name).toBe('Order 1002');
+  expect(selectTestOrder(store.getState()).testOrder?.name).toBe('Order 1002');
 });

@@ -2,7 +2,7 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { writeShopFile } from '../../../core/formats/shop-file.ts';
 import { demoShop } from '../../state/demo-shop.ts';
 import { edit, undone } from '../../state/draft.ts';
-import { selectBook, selectSlip } from '../../state/selectors.ts';
+import { selectBook, selectPreview } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { readingOrders } from '../../state/storage-status.ts';
 import { goTo } from '../../testing/router.ts';
@@ -60,8 +60,8 @@ describe('what holds for the whole shop', () => {
       timeZone: 'Asia/Tokyo',
       units: 'imperial',
     });
-    const slip = selectSlip(store.getState());
-    expect(slip?.ok && slip.quote.choices[0]?.working[0]?.text).toBe(
+    const preview = selectPreview(store.getState());
+    expect(preview?.ok && preview.quote.choices[0]?.working[0]?.text).toBe(
       'Weight 14 lb 1.75 oz, from 11 lb 0.37 oz: 1550',
     );
   });
@@ -84,8 +84,8 @@ describe('what holds for the whole shop', () => {
     expect(screen.getByText('This must be more than 0. Kept: 20 kg')).toBeTruthy();
     type('A parcel weighs at most', '4 kg');
     expect(storeOf(store).packing).toEqual({ kind: 'by-weight', maxWeight: 4_000 });
-    const slip = selectSlip(store.getState());
-    expect(slip?.ok && slip.quote.parcels.map(({ weight }) => weight)).toEqual([3_200, 3_200]);
+    const preview = selectPreview(store.getState());
+    expect(preview?.ok && preview.quote.parcels.map(({ weight }) => weight)).toEqual([3_200, 3_200]);
     fireEvent.press(screen.getByText('by count'));
     type('Units to a parcel', '1');
     expect(storeOf(store).packing).toEqual({ kind: 'by-count', maxUnits: 1 });

@@ -5,6 +5,7 @@ import type { Region } from '../../../core/model/place.ts';
 import type { TaxRate } from '../../../core/model/tax.ts';
 import { Check } from '../../parts/check.tsx';
 import { DraftField, type Read } from '../../parts/draft-field.tsx';
+import { useWorldPlaces } from '../../places/places.ts';
 import { readName, readPercent, readRegions } from '../../parts/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -47,6 +48,8 @@ const readRegion = (text: string): Read<Region> => {
 const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
+  // Regions may be written by name.
+  useWorldPlaces();
   const { id, name } = tax;
   const set = (changes: Partial<TaxRate>, what: string, visit: string | null = null): void => {
     dispatch(edit('setTax', { id, changes }, `${name}: ${what}`, visit));

@@ -9,7 +9,7 @@ import { saveCalendar } from '../../parts/calendar-file.ts';
 import { MarkedText } from '../../parts/marked-text.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { countryName } from '../../places/places.ts';
-import { useKeepAsTrial } from '../../parts/keep-as-trial.ts';
+import { useKeepAsTestOrder } from '../../parts/keep-as-test-order.ts';
 import { selectServedBook, selectServedDisplayFormat } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -91,7 +91,7 @@ const NONE: string[] = [];
 const Placed = ({ order, others }: { order: PastOrder; others: string[] }) => {
   const style = useStyles(shopStyles);
   const router = useRouter();
-  const keep = useKeepAsTrial();
+  const keep = useKeepAsTestOrder();
   const { destination, lines } = order.request;
   const payment = useAppSelector(selectServedBook).payments.find(({ id }) => id === order.payment);
   return (

@@ -3,7 +3,7 @@ import type { PastOrder } from '../../../core/model/order.ts';
 import { ordersTaken } from '../../state/orders.ts';
 import { HELD_MS } from '../../state/holds.ts';
 import { edit } from '../../state/draft.ts';
-import { selectSlip, selectTrial } from '../../state/selectors.ts';
+import { selectPreview, selectTestOrder } from '../../state/selectors.ts';
 import { currentAddress, goTo } from '../../testing/router.ts';
 import { choose, fill, openCheckout, typeAddress } from '../../testing/checkout.tsx';
 import { demoStore, renderOver } from '../../testing/store.tsx';
@@ -159,14 +159,14 @@ describe('the checkout', () => {
     expect(screen.getByText('Thank you. Your order is 1001.')).toBeTruthy();
     expect(screen.getByText('Antigonish NS B2G 2L2')).toBeTruthy();
     fireEvent.press(screen.getByText('For you, the merchant: look at it in the preview'));
-    const { trial } = selectTrial(store.getState());
-    expect(trial).toMatchObject({
+    const { testOrder } = selectTestOrder(store.getState());
+    expect(testOrder).toMatchObject({
       name: 'Order 1001',
       request: { lines: [{ sku: 'pot-26', quantity: 2 }] },
       expects: [{ kind: 'offered', choiceId: 'parcel-maritimes', charge: 1730 }],
     });
-    const slip = selectSlip(store.getState());
-    expect(slip?.ok && slip.quote.choices[0]?.charge).toBe(1730);
+    const preview = selectPreview(store.getState());
+    expect(preview?.ok && preview.quote.choices[0]?.charge).toBe(1730);
     expect(currentAddress().pathname).toBe('/charges');
   });
 

@@ -56,7 +56,9 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
       () => false,
     );
     const said = isCopied ? 'is copied: put it where you write to customers.' : 'could not be copied.';
-    dispatch(messageShown({ text: `The message to ${order.recipient ?? 'the customer'} ${said}`, undo: false }));
+    dispatch(
+      messageShown({ text: `The message to ${order.recipient ?? 'the customer'} ${said}`, undo: false }),
+    );
   };
   const { shipment } = order;
   return (

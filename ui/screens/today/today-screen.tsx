@@ -22,7 +22,7 @@ import { printPacking, printPicking } from './print-lists.ts';
 import { RoundPart } from './round-part.tsx';
 import { byDay, selectOpenOrders, type DayOfOrders, type OpenOrder } from './today-selectors.ts';
 
-const ProofSummary = lazy(async () => ({ default: (await import('../proof/proof-parts.ts')).ProofSummary }));
+const CheckSummary = lazy(async () => ({ default: (await import('../check/check-parts.ts')).CheckSummary }));
 
 const styles = (inks: Inks) => ({
   head: { ...note(inks), paddingTop: 12 },
@@ -124,7 +124,7 @@ const TodayScreen = () => {
       <Papers orders={days.flatMap(({ orders }) => orders)} today={today} />
       <Rounds days={days} locations={locations} />
       <Later>
-        <ProofSummary />
+        <CheckSummary />
       </Later>
     </Page>
   );

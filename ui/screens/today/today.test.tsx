@@ -16,7 +16,7 @@ jest.mock('../../carriers/shipments.ts', () => ({
   cancelShipment: jest.fn(),
   openLabel: jest.fn(),
 }));
-jest.mock('../proof/proof-parts.ts', () => ({ ProofSummary: () => null }));
+jest.mock('../check/check-parts.ts', () => ({ CheckSummary: () => null }));
 jest.setTimeout(60_000);
 
 /** A Friday morning, in Halifax. */

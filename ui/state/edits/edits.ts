@@ -16,7 +16,7 @@ import { serviceEdits } from './service-edits.ts';
 import { storeEdits } from './store-edits.ts';
 import { tableEdits } from './table-edits.ts';
 import { taxEdits } from './tax-edits.ts';
-import { trialEdits } from './trial-edits.ts';
+import { testOrderEdits } from './test-order-edits.ts';
 import { zoneEdits } from './zone-edits.ts';
 
 /** Every change that can be made to the workbook, and so undone. */
@@ -24,7 +24,7 @@ export const EDITS = {
   ...rateEdits,
   ...zoneEdits,
   ...serviceEdits,
-  ...trialEdits,
+  ...testOrderEdits,
   ...reachEdits,
   ...storeEdits,
   ...goodEdits,

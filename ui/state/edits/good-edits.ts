@@ -43,12 +43,12 @@ export const goodEdits = {
     catalogue.goods.unshift(good);
   },
 
-  /** Another stock number for a good; trials that name it follow. */
+  /** Another stock number for a good; test orders that name it follow. */
   renumberGood: (workbook: Workbook, { sku, to }: { sku: string; to: string }): void => {
     const good = workbook.catalogue.goods[placeOf(workbook, sku)];
     if (!good) return;
     good.sku = to;
-    for (const { request } of workbook.trials)
+    for (const { request } of workbook.testOrders)
       for (const line of request.lines) if (line.sku === sku) line.sku = to;
   },
 

@@ -9,9 +9,9 @@ export const storeEdits = {
     setFields(book.store, changes);
   },
 
-  /** Another shop in place of this one: its book, its goods, its trials, and what is accepted. */
-  replaceShop: (workbook: Workbook, { book, catalogue, trials, accepted }: Workbook): void => {
-    Object.assign(workbook, { book, catalogue, trials });
+  /** Another shop in place of this one: its book, its goods, its test orders, and what is accepted. */
+  replaceShop: (workbook: Workbook, { book, catalogue, testOrders, accepted }: Workbook): void => {
+    Object.assign(workbook, { book, catalogue, testOrders });
     if (accepted) workbook.accepted = accepted;
     else delete workbook.accepted;
   },

@@ -9,9 +9,12 @@ import type { SetAsideDocument } from '../storage-status.ts';
 import { canOpen } from './aside.ts';
 import { asideShop } from './aside-shop.ts';
 import { isGoodsKey, KEYS } from './documents.ts';
+import { VERSIONS } from './versions.ts';
 
 /** A shop with an edit of its rules and one of its goods, kept and then spoilt, as the next start finds it. */
-const spoilt = async (spoil: (shelf: TestShelf, goods: string) => void): Promise<[TestShelf, SetAsideDocument[]]> => {
+const spoilt = async (
+  spoil: (shelf: TestShelf, goods: string) => void,
+): Promise<[TestShelf, SetAsideDocument[]]> => {
   const shelf = makeShelf();
   const { store, writer } = await open(shelf);
   store.dispatch(rename('Prairies'));
@@ -26,7 +29,11 @@ const replaced = (shelf: TestShelf, key: string, from: string | RegExp, to: stri
   expect(text).toMatch(from);
   shelf.kept.set(key, text.replace(from, to));
 };
-const mended = async (shelf: TestShelf, all: SetAsideDocument[], document = /^draft/): Promise<[ShopFile, string[]]> => {
+const mended = async (
+  shelf: TestShelf,
+  all: SetAsideDocument[],
+  document = /^draft/,
+): Promise<[ShopFile, string[]]> => {
   const aside = all.find((one) => document.test(one.document));
   if (!aside) throw new Error('nothing was set aside');
   const { value } = await asideShop(shelf, aside, all, demoShop());
@@ -61,7 +68,9 @@ test('rules that are gone altogether are not made up from what is here', async (
 });
 
 test('rules of a later program are told, never repaired', async () => {
-  const [shelf, all] = await spoilt((kept) => replaced(kept, KEYS.draft, '"version":5', '"version":99'));
+  const [shelf, all] = await spoilt((kept) =>
+    replaced(kept, KEYS.draft, `"version":${VERSIONS.draft}`, '"version":99'),
+  );
   const [aside] = all;
   if (!aside) throw new Error('nothing was set aside');
   expect((await asideShop(shelf, aside, all, demoShop())).isLater).toBe(true);

@@ -34,7 +34,9 @@ export interface AsideShop {
   isLater: boolean;
 }
 
-type Parts = Partial<Record<'book' | 'catalogue' | 'trials' | 'accepted' | 'orders' | 'editions', unknown>>;
+type Parts = Partial<
+  Record<'book' | 'catalogue' | 'testOrders' | 'accepted' | 'orders' | 'editions', unknown>
+>;
 
 const shopValue = (savedAt: string, parts: Parts): unknown => ({
   format: 'emporos-shop',
@@ -44,7 +46,11 @@ const shopValue = (savedAt: string, parts: Parts): unknown => ({
 });
 
 /** The document of the goods that a draft names, among what was set aside with it; else the only one. */
-const goodsOf = (draft: Fields, aside: SetAsideDocument, all: readonly SetAsideDocument[]): SetAsideDocument | undefined => {
+const goodsOf = (
+  draft: Fields,
+  aside: SetAsideDocument,
+  all: readonly SetAsideDocument[],
+): SetAsideDocument | undefined => {
   const beside = all.filter((one) => kindOf(one) === 'catalogue' && one.at === aside.at);
   return (
     beside.find(({ document }) => `emporos/${document}` === (draft.goods ?? KEYS.catalogue)) ?? beside.at(-1)
@@ -60,13 +66,13 @@ const asideRules = async (
   const draft = await readDocument(shelf, aside.key, 'draft');
   const named = goodsOf(draft.fields, aside, all);
   const goods = named && (await readDocument(shelf, named.key, 'catalogue'));
-  const { book, trials, accepted } = draft.fields;
+  const { book, testOrders, accepted } = draft.fields;
   const { catalogue, rateTables, postalList } = goods?.fields ?? {};
   const lists = goods ? { rateTables, postalList } : {};
   return {
     value: shopValue(aside.at, {
       book: book === undefined ? undefined : { ...asFields(book), ...lists },
-      trials: trials ?? [],
+      testOrders: testOrders ?? [],
       accepted,
       catalogue: goods ? catalogue : here.catalogue,
     }),

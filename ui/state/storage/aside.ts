@@ -28,7 +28,8 @@ export const asideList = (keys: readonly string[]): SetAsideDocument[] =>
   });
 
 /** What a document that was set aside is of: `catalogue/one:3` is of the goods. */
-export const kindOf = ({ document }: Pick<SetAsideDocument, 'document'>): string => document.split('/')[0] ?? '';
+export const kindOf = ({ document }: Pick<SetAsideDocument, 'document'>): string =>
+  document.split('/')[0] ?? '';
 
 /** Whether a document that was set aside can be opened by itself; products open with the rules that name them. */
 export const canOpen = (aside: SetAsideDocument, all: readonly SetAsideDocument[]): boolean => {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { acceptedListSchema } from '../../../core/audit/accepted.ts';
 import { readOrders } from '../../../core/formats/orders.ts';
-import { readBook, readCatalogue, readTrials } from '../../../core/formats/read.ts';
+import { readBook, readCatalogue, readTestOrders } from '../../../core/formats/read.ts';
 import type { Catalogue } from '../../../core/model/good.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import type { DraftState, HistoryStep } from '../draft.ts';
@@ -53,7 +53,7 @@ const draftSchema = z.object({
   /** Which tab wrote it, at which revision: what the journal of edits goes by. */
   stamp: z.string().nullish(),
   book: z.unknown(),
-  trials: z.unknown(),
+  testOrders: z.unknown(),
   accepted: z.unknown().optional(),
   past: z.unknown(),
   future: z.unknown(),
@@ -67,7 +67,7 @@ const catalogueSchema = z.object({
 });
 const sessionSchema = z.object({
   version: z.literal(VERSIONS.session),
-  trialId: z.string().nullable(),
+  testOrderId: z.string().nullable(),
   colours: z.enum(['system', 'light', 'dark']),
   letterKeys: z.boolean(),
   basket: z.array(z.object({ sku: z.string(), quantity: z.int().min(1) })),
@@ -138,14 +138,14 @@ export const readDraftDocument = (text: string): DraftDocument | null => parsed(
 export const readDraft = (document: DraftDocument, goods: KeptGoods): KeptDraft | null => {
   const lists = goods.lists ?? {};
   const book = readBook(withLists(document.book, lists));
-  const trials = readTrials(document.trials);
-  if (!book.ok || !trials.ok) return null;
+  const testOrders = readTestOrders(document.testOrders);
+  if (!book.ok || !testOrders.ok) return null;
   const isWhole = document.goodsStamp === goods.goodsStamp;
   const draft: DraftState = {
     workbook: {
       book: book.value,
       catalogue: goods.catalogue,
-      trials: trials.value,
+      testOrders: testOrders.value,
       ...readAccepted(document.accepted),
     },
     past: isWhole ? readSteps(document.past) : [],
@@ -167,7 +167,7 @@ export interface DraftNotes {
 
 /** The text of a draft with its history; the goods and the long lists are a document of their own. */
 export const writeDraft = (
-  { workbook: { book, trials, accepted }, past, future, goodsStamp }: DraftState,
+  { workbook: { book, testOrders, accepted }, past, future, goodsStamp }: DraftState,
   notes: DraftNotes,
 ): string =>
   JSON.stringify({
@@ -175,7 +175,7 @@ export const writeDraft = (
     goodsStamp,
     ...notes,
     book: { ...book, rateTables: [], postalList: [] },
-    trials,
+    testOrders,
     accepted,
     past: shortSteps(past),
     future: shortSteps(future),
@@ -198,7 +198,7 @@ export const writeGoods = ({ workbook: { catalogue, book }, goodsStamp }: DraftS
 
 /** How this device has the program: the person's settings, the shopfront's basket, the last file saved. */
 export interface KeptSession {
-  session: Pick<SessionState, 'trialId' | 'colours' | 'letterKeys'>;
+  session: Pick<SessionState, 'testOrderId' | 'colours' | 'letterKeys'>;
   basket: BasketLine[];
   savedAt: string | null;
 }
@@ -211,11 +211,11 @@ export const readSession = (text: string): KeptSession | null => {
 };
 
 export const writeSession = ({
-  session: { trialId, colours, letterKeys },
+  session: { testOrderId, colours, letterKeys },
   basket,
   savedAt,
 }: KeptSession): string =>
-  JSON.stringify({ version: VERSIONS.session, trialId, colours, letterKeys, basket, savedAt });
+  JSON.stringify({ version: VERSIONS.session, testOrderId, colours, letterKeys, basket, savedAt });
 
 /** The orders of one month. */
 export const readMonth = (text: string): PastOrder[] | null => {

@@ -45,6 +45,21 @@ test('an edit is there at the next start, however soon the page is left', async 
   expect(west(three)).toBe('West');
 });
 
+test('an edit that an earlier program noted is made by its name of today', async () => {
+  const [shelf, small] = [makeShelf(), makeShelf()];
+  const { store } = await open(shelf, small, 'one');
+  const [first] = store.getState().draft.workbook.testOrders;
+  const trial = { ...first, name: 'Two pots to Truro' };
+  const entries = [
+    { revision: 1, kind: 'edit', name: 'addTrial', payload: { trial }, label: 'Added' },
+    { revision: 2, kind: 'edit', name: 'renameTrial', payload: { id: first?.id, name: 'Renamed' } },
+  ];
+  await small.setItem('emporos-journal/old', JSON.stringify({ base: null, entries }));
+  const two = await open(shelf, small, 'two');
+  const { testOrders } = two.store.getState().draft.workbook;
+  expect([testOrders[0]?.name, testOrders.at(-1)?.name]).toEqual(['Renamed', 'Two pots to Truro']);
+});
+
 test.each([1, 2, 3])('an edit survives the page being gone after write %i of keeping it', async (at) => {
   const [shelf, small] = [makeShelf(), makeShelf()];
   const one = await open(shelf, small, 'one');

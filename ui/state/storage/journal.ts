@@ -80,13 +80,36 @@ export const makeJournal = (shelf: KeyValueStore, tab: string, base: string | nu
   };
 };
 
-const isEditName = (name: string | undefined): name is EditName =>
-  name !== undefined && Object.hasOwn(EDITS, name);
+const isEditName = (name: string): name is EditName => Object.hasOwn(EDITS, name);
 
-const replay = (store: AppStore, { kind, name, payload, label = '', visit = null }: Entry): void => {
+/** What edits were called before: a journal may be of an earlier program. */
+const EARLIER_NAMES: Readonly<Record<string, EditName>> = {
+  addTrial: 'addTestOrder',
+  copyTrial: 'copyTestOrder',
+  moveTrial: 'moveTestOrder',
+  placeTrial: 'placeTestOrder',
+  removeTrial: 'removeTestOrder',
+  renameTrial: 'renameTestOrder',
+  takeTrials: 'takeTestOrders',
+};
+const earlierPayload = z.looseObject({ trial: z.unknown().optional(), trials: z.unknown().optional() });
+
+/** An edit of an earlier program by the names of today. */
+const ofToday = (name: string, payload: unknown): { name: string; payload: unknown } => {
+  const known = EARLIER_NAMES[name];
+  if (!known) return { name, payload };
+  const { trial, trials, ...rest } = earlierPayload.parse(payload);
+  const named = { ...(trial ? { testOrder: trial } : {}), ...(trials ? { testOrders: trials } : {}) };
+  return { name: known, payload: { ...rest, ...named } };
+};
+
+const replay = (store: AppStore, { kind, name = '', payload, label = '', visit = null }: Entry): void => {
   if (kind === 'undo') store.dispatch(undone());
   else if (kind === 'redo') store.dispatch(redone());
-  else if (isEditName(name)) store.dispatch(edit(name, payload as never, label, visit));
+  else {
+    const now = ofToday(name, payload);
+    if (isEditName(now.name)) store.dispatch(edit(now.name, now.payload as never, label, visit));
+  }
 };
 
 /** The edits of a journal that the kept draft lacks; none where it has gone another way since. */

@@ -161,7 +161,7 @@ const keepSession = async ({ store, shelf }: Keeper): Promise<void> => {
 const isSessionNew = (now: RootState, before: RootState): boolean =>
   now.basket !== before.basket ||
   now.storage.savedAt !== before.storage.savedAt ||
-  (['trialId', 'colours', 'letterKeys'] as const).some(
+  (['testOrderId', 'colours', 'letterKeys'] as const).some(
     (field) => now.session[field] !== before.session[field],
   );
 
@@ -179,7 +179,9 @@ const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
     keeper.journal?.keptUpTo(store.getState().draft.revision, start.draftStamp ?? null);
     store.dispatch(draftTaken(start.draft));
     store.dispatch(changedNow(start.storage?.changedAt ?? null));
-    store.dispatch(messageShown({ text: 'The draft was changed in another tab, and is shown here.', undo: false }));
+    store.dispatch(
+      messageShown({ text: 'The draft was changed in another tab, and is shown here.', undo: false }),
+    );
   };
   tabs.onNews((what) => {
     const follow =

@@ -40,7 +40,11 @@ const readShop = async (shelf: KeyValueStore, text: string, demo: Demo): Promise
 };
 
 /** Copies aside what no longer parses, before anything is written over it: a shop with all goods that are there. */
-const asideAll = async (shelf: KeyValueStore, keys: readonly string[], at: string): Promise<SetAsideDocument[]> => {
+const asideAll = async (
+  shelf: KeyValueStore,
+  keys: readonly string[],
+  at: string,
+): Promise<SetAsideDocument[]> => {
   const made: SetAsideDocument[] = [];
   for (const key of keys) {
     const aside = await setAside(shelf, key, 'unreadable', at);

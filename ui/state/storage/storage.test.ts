@@ -40,7 +40,7 @@ describe('what is kept', () => {
     const shelf = makeShelf();
     const { store, writer } = await open(shelf);
     store.dispatch(rename('Prairies'));
-    store.dispatch(edit('copyTrial', { id: 'two-pots', name: 'Again' }, 'new test order'));
+    store.dispatch(edit('copyTestOrder', { id: 'two-pots', name: 'Again' }, 'new test order'));
     store.dispatch(coloursChosen('dark'));
     store.dispatch(added('seed-lupin'));
     store.dispatch(savedNow('2026-11-26T09:00:00.000Z'));

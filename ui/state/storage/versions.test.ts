@@ -17,7 +17,7 @@ const draftOf = (text: string, goods: KeptGoods): KeptDraft | null => {
 };
 
 describe('a document of an earlier version', () => {
-  const { book, catalogue, trials } = demoShop();
+  const { book, catalogue, testOrders } = demoShop();
   const versionOne = (name: string): string =>
     readFileSync(join(__dirname, '../../../core/testing/version-1', `${name}.json`), 'utf8');
 
@@ -31,12 +31,12 @@ describe('a document of an earlier version', () => {
     expect(kept?.changedAt).toBe('2026-11-20T12:00:00Z');
   });
 
-  const draft1 = { version: 1, goodsStamp: 0, book, trials, past: [], future: [] };
+  const draft1 = { version: 1, goodsStamp: 0, book, trials: testOrders, past: [], future: [] };
   const session1 = { version: 1, trialId: 'two-pots', colours: 'dark', letterKeys: false };
 
   test('is read as one of today: a draft', () => {
     expect(draftOf(JSON.stringify(draft1), { catalogue, goodsStamp: 0 })).toMatchObject({
-      draft: { workbook: { book, trials } },
+      draft: { workbook: { book, testOrders } },
       changedAt: null,
     });
   });
@@ -52,9 +52,21 @@ describe('a document of an earlier version', () => {
     ]);
   });
 
+  test('takes its test orders, and the steps of undo that lead into them, by their name of today', () => {
+    const [first] = testOrders;
+    const change = { op: 'replace', path: ['trials', 0, 'name'], value: 'Renamed' };
+    const other = { op: 'replace', path: ['book', 'trials'], value: 1 };
+    const step = { label: 'Name', visit: null, patches: [change, other], inverse: [change] };
+    const draft5 = { ...draft1, version: 5, goods: 'emporos/catalogue', changedAt: null, past: [step] };
+    const kept = draftOf(JSON.stringify(draft5), { catalogue, goodsStamp: 0 });
+    expect(kept?.draft.workbook.testOrders[0]).toEqual(first);
+    const now = { ...change, path: ['testOrders', 0, 'name'] };
+    expect(kept?.draft.past).toEqual([{ ...step, patches: [now, other], inverse: [now] }]);
+  });
+
   test('is read as one of today: how the device has the program', () => {
     expect(readSession(JSON.stringify(session1))).toEqual({
-      session: { trialId: 'two-pots', colours: 'dark', letterKeys: false },
+      session: { testOrderId: 'two-pots', colours: 'dark', letterKeys: false },
       basket: [],
       savedAt: null,
     });

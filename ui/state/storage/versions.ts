@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { bookUpToDate, postalListUpToDate, rateTablesUpToDate } from '../../../core/formats/version-1.ts';
 
 /** The kinds of document kept on this device, and the version of each that this program writes. */
-export const VERSIONS = { draft: 5, catalogue: 3, session: 2, orders: 1 } as const;
+export const VERSIONS = { draft: 6, catalogue: 3, session: 3, orders: 1 } as const;
 export type DocumentKind = keyof typeof VERSIONS;
 
 type Fields = Record<string, unknown>;
@@ -39,6 +39,32 @@ const withoutGone = (value: unknown): unknown => {
   };
 };
 
+/** Fields by new names, where they have the old. */
+const renamed = (document: Fields, names: Readonly<Record<string, string>>): Fields =>
+  Object.fromEntries(Object.entries(document).map(([name, value]) => [names[name] ?? name, value]));
+
+const changesOfParts = z.array(
+  z.looseObject({
+    patches: z.array(z.looseObject({ path: z.array(z.unknown()) })),
+    inverse: z.array(z.looseObject({ path: z.array(z.unknown()) })),
+  }),
+);
+
+/** Steps of undo whose changes lead into the test orders by their new name. */
+const stepsToTestOrders = (value: unknown): unknown => {
+  const steps = changesOfParts.safeParse(value);
+  if (!steps.success) return value;
+  const lead = <T extends { path: unknown[] }>(change: T): T => ({
+    ...change,
+    path: change.path.map((part, at) => (at === 0 && part === 'trials' ? 'testOrders' : part)),
+  });
+  return steps.data.map((step) => ({
+    ...step,
+    patches: step.patches.map(lead),
+    inverse: step.inverse.map(lead),
+  }));
+};
+
 /** The step from each version to the next: the first is from version 1. */
 const MIGRATIONS: Record<DocumentKind, readonly Migration[]> = {
   draft: [
@@ -50,6 +76,12 @@ const MIGRATIONS: Record<DocumentKind, readonly Migration[]> = {
     (document) => ({ ...document, book: bookUpToDate(document.book), past: [], future: [] }),
     // The draft names the document of its goods.
     (document) => ({ ...document, goods: 'emporos/catalogue' }),
+    // Test orders are called so.
+    (document) => ({
+      ...renamed(document, { trials: 'testOrders' }),
+      past: stepsToTestOrders(document.past),
+      future: stepsToTestOrders(document.future),
+    }),
   ],
   // The long lists of the book, which are written as seldom as the goods, are kept with them.
   catalogue: [
@@ -62,7 +94,10 @@ const MIGRATIONS: Record<DocumentKind, readonly Migration[]> = {
     }),
   ],
   // The device keeps the shopfront's basket and when the shop was last saved as a file.
-  session: [(document) => ({ ...document, basket: [], savedAt: null })],
+  session: [
+    (document) => ({ ...document, basket: [], savedAt: null }),
+    (document) => renamed(document, { trialId: 'testOrderId' }),
+  ],
   orders: [],
 };
 

@@ -9,7 +9,7 @@ import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import { SANS_STRONG, SERIF, type Inks } from '../../../theme/tokens.ts';
-import { selectSlipWitness, type AdjustmentLine } from './selectors.ts';
+import { selectPreviewWitness, type AdjustmentLine } from './selectors.ts';
 
 interface Props {
   adjustment: Adjustment;
@@ -32,27 +32,27 @@ const styles = (inks: Inks) => ({
   fault: { ...note(inks), color: inks.rubric },
 });
 
-/** Which trials and past orders the adjustment touches. */
+/** Which test orders and past orders the adjustment touches. */
 const Touched = ({ id }: { id: string }) => {
   const style = useStyles(styles);
-  const proof = useAppSelector((state) => state.proof.proof);
-  const trials = useAppSelector((state) => state.draft.workbook.trials.length);
+  const check = useAppSelector((state) => state.check.check);
+  const testOrders = useAppSelector((state) => state.draft.workbook.testOrders.length);
   const orders = useAppSelector((state) => selectPastOrders(state).length);
-  const touches = proof?.touches?.[id];
+  const touches = check?.touches?.[id];
   if (!touches) return null;
   const past = orders === 0 ? '' : `, ${touches.orders} of ${countFigure(orders, 'past order')}`;
   return (
     <Text style={style.note}>
-      Touches {touches.trials} of {countFigure(trials, 'test order')}
+      Touches {touches.testOrders} of {countFigure(testOrders, 'test order')}
       {past}
     </Text>
   );
 };
 
-/** What it did to the order that the slip shows. */
-const OnSlip = ({ id }: { id: string }) => {
+/** What it did to the order that the preview shows. */
+const OnPreview = ({ id }: { id: string }) => {
   const style = useStyles(styles);
-  const witness = useAppSelector(selectSlipWitness).get(id);
+  const witness = useAppSelector(selectPreviewWitness).get(id);
   const { decimals } = useAppSelector(selectDisplayFormat);
   if (!witness) return null;
   const signed = (by: number): string => `${by > 0 ? '+' : ''}${moneyFigure(by, decimals)}`;
@@ -89,7 +89,7 @@ export const AdjustmentRow = ({ adjustment, at, line, isOpen, handle, onPress }:
           ) : active ? (
             <Touched id={id} />
           ) : null}
-          <OnSlip id={id} />
+          <OnPreview id={id} />
         </View>
       </Press>
     </View>

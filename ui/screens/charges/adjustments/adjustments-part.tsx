@@ -6,7 +6,7 @@ import { SortableList } from '../../../parts/sortable-list.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useToday } from '../../../parts/use-today.ts';
 import { edit } from '../../../state/draft.ts';
-import { touchesShown } from '../../../state/proof.ts';
+import { touchesShown } from '../../../state/check.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';

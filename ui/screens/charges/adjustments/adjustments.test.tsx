@@ -1,13 +1,13 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import type { Adjustment } from '../../../../core/model/adjustment.ts';
 import { undone } from '../../../state/draft.ts';
-import { selectBook, selectSlip } from '../../../state/selectors.ts';
+import { selectBook, selectPreview } from '../../../state/selectors.ts';
 import type { AppStore } from '../../../state/store.ts';
 import { goTo } from '../../../testing/router.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
-import { keepProved } from '../../../workers/keep-proved.ts';
-import { makeProver } from '../../../workers/prover.ts';
-import { ruleLink } from '../../../slip/rule-link.ts';
+import { keepChecked } from '../../../workers/keep-checked.ts';
+import { makeChecker } from '../../../workers/checker.ts';
+import { ruleLink } from '../../../preview/rule-link.ts';
 import AdjustmentsPart from './adjustments-part.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
@@ -25,8 +25,8 @@ const open = (adjustment?: string): AppStore => {
 const rule = (store: AppStore, id: string): Adjustment | undefined =>
   selectBook(store.getState()).adjustments.find((one) => one.id === id);
 const charges = (store: AppStore): number[] => {
-  const slip = selectSlip(store.getState());
-  return slip?.ok ? slip.quote.choices.map(({ charge }) => charge) : [];
+  const preview = selectPreview(store.getState());
+  return preview?.ok ? preview.quote.choices.map(({ charge }) => charge) : [];
 };
 const type = (label: string, text: string): void => {
   const field = screen.getByLabelText(label);
@@ -38,16 +38,16 @@ const type = (label: string, text: string): void => {
 describe('the adjustments', () => {
   test('stand as sentences in their order, with how many test orders each touches', async () => {
     const store = open();
-    const stop = keepProved(store, makeProver());
+    const stop = keepChecked(store, makeChecker());
     await act(() => jest.advanceTimersByTimeAsync(200));
     stop();
     expect(screen.getByText(/^When the customer is trade and the goods come to 60.00 or more/)).toBeTruthy();
-    expect(store.getState().proof.proof?.touches).toEqual({
-      winter: { trials: 1, orders: 0 },
-      'heavy-pots': { trials: 3, orders: 0 },
-      trade: { trials: 2, orders: 0 },
-      'trade-free': { trials: 1, orders: 0 },
-      'prepaid-us': { trials: 0, orders: 0 },
+    expect(store.getState().check.check?.touches).toEqual({
+      winter: { testOrders: 1, orders: 0 },
+      'heavy-pots': { testOrders: 3, orders: 0 },
+      trade: { testOrders: 2, orders: 0 },
+      'trade-free': { testOrders: 1, orders: 0 },
+      'prepaid-us': { testOrders: 0, orders: 0 },
     });
     expect(screen.getByText('Touches 2 of 20 test orders')).toBeTruthy();
   });

@@ -2,7 +2,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import { neverActs, type Idle } from '../../../../core/audit/never-acts.ts';
 import { adjustmentSentence, type Naming } from '../../../../core/words/adjustment-phrase.ts';
 import { idleSentence } from '../../../../core/words/idle-sentence.ts';
-import { selectBook, selectGoods, selectSlip, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectBook, selectGoods, selectPreview, selectDisplayFormat } from '../../../state/selectors.ts';
 import type { RootState } from '../../../state/store.ts';
 
 /** What the ids in the rules of the draft name. */
@@ -34,25 +34,28 @@ export const selectAdjustmentLines = createSelector(
     ),
 );
 
-/** What an adjustment did on the slip: which choices it changed and by how much, which it withheld. */
-export interface SlipWitness {
+/** What an adjustment did on the preview: which choices it changed and by how much, which it withheld. */
+export interface PreviewWitness {
   changed: { name: string; by: number }[];
   withheld: string[];
 }
 
-/** What each adjustment did to the order that the slip shows. */
-export const selectSlipWitness = createSelector([selectSlip], (slip): ReadonlyMap<string, SlipWitness> => {
-  const seen = new Map<string, SlipWitness>();
-  const of = (id: string): SlipWitness => {
-    const known = seen.get(id) ?? { changed: [], withheld: [] };
-    seen.set(id, known);
-    return known;
-  };
-  if (!slip?.ok) return seen;
-  for (const { name, working } of slip.quote.choices)
-    for (const { step, from, change } of working)
-      if (step === 'adjustment') of(from.id).changed.push({ name, by: change });
-  for (const { name, from } of slip.quote.withheld)
-    if (from.kind === 'adjustment') of(from.id).withheld.push(name);
-  return seen;
-});
+/** What each adjustment did to the order that the preview shows. */
+export const selectPreviewWitness = createSelector(
+  [selectPreview],
+  (preview): ReadonlyMap<string, PreviewWitness> => {
+    const seen = new Map<string, PreviewWitness>();
+    const of = (id: string): PreviewWitness => {
+      const known = seen.get(id) ?? { changed: [], withheld: [] };
+      seen.set(id, known);
+      return known;
+    };
+    if (!preview?.ok) return seen;
+    for (const { name, working } of preview.quote.choices)
+      for (const { step, from, change } of working)
+        if (step === 'adjustment') of(from.id).changed.push({ name, by: change });
+    for (const { name, from } of preview.quote.withheld)
+      if (from.kind === 'adjustment') of(from.id).withheld.push(name);
+    return seen;
+  },
+);

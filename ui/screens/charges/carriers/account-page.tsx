@@ -25,7 +25,7 @@ import { Credentials } from './credentials.tsx';
 
 const Samples = lazy(() => import('./samples.tsx'));
 const Proposal = lazy(() => import('./proposal.tsx'));
-const BookTrial = lazy(() => import('./book-trial.tsx'));
+const BookTestOrder = lazy(() => import('./book-test-order.tsx'));
 
 type Changes = Partial<Omit<CarrierAccount, 'id'>>;
 export type SetAccount = (changes: Changes, visit?: string | null) => void;
@@ -205,7 +205,7 @@ const AccountPage = ({ account, onBack }: { account: CarrierAccount; onBack: () 
         <>
           <Section title="Book a shipment" />
           <Later>
-            <BookTrial account={account} />
+            <BookTestOrder account={account} />
           </Later>
         </>
       ) : null}

@@ -6,7 +6,12 @@ import type { CarrierAccount } from '../../../../core/model/carrier.ts';
 import { curveOf } from '../../../../core/price/curve.ts';
 import type { StepsPrice } from '../../../../core/model/price.ts';
 import { proposeSteps, type CostPoint, type ProposedSteps } from '../../../../core/price/propose-steps.ts';
-import { moneyFigure, percentFigure, weightFigure, type DisplayFormat } from '../../../../core/words/figure.ts';
+import {
+  moneyFigure,
+  percentFigure,
+  weightFigure,
+  type DisplayFormat,
+} from '../../../../core/words/figure.ts';
 import { askCarriers } from '../../../carriers/reach-carriers.ts';
 import { sampleQuestion } from '../../../carriers/sample-question.ts';
 import { Chooser } from '../../../parts/chooser.tsx';

@@ -2,7 +2,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import type { Destination } from '../../../../core/model/place.ts';
 import { placeOf } from '../../../../core/place/place.ts';
 import { findZone } from '../../../../core/place/reach.ts';
-import { selectCompiled, selectPastOrders, selectTrials } from '../../../state/selectors.ts';
+import { selectCompiled, selectPastOrders, selectTestOrders } from '../../../state/selectors.ts';
 
 /** A place to ask a carrier about, and the zone it falls into. */
 export interface SamplePlace {
@@ -13,12 +13,12 @@ export interface SamplePlace {
 
 const MOST_PLACES = 18;
 
-/** Places that the shop's orders and trials went to, one of each postal code, so that each zone has some. */
+/** Places that the shop's orders and test orders went to, one of each postal code, so that each zone has some. */
 export const selectSamplePlaces = createSelector(
-  [selectCompiled, selectPastOrders, selectTrials],
-  (compiled, orders, trials): SamplePlace[] => {
+  [selectCompiled, selectPastOrders, selectTestOrders],
+  (compiled, orders, testOrders): SamplePlace[] => {
     const seen = new Map<string, SamplePlace & { count: number }>();
-    for (const { request } of [...orders, ...trials]) {
+    for (const { request } of [...orders, ...testOrders]) {
       const { destination } = request;
       if (!destination) continue;
       const key = `${destination.country} ${destination.postalCode ?? ''}`;

@@ -131,8 +131,8 @@ const Samples = ({ account }: { account: CarrierAccount }) => {
   return (
     <View>
       <Text style={style.note}>
-        One parcel of {weightFigure(weight, display.units)}, today, to places of every zone: those of your past
-        orders first.
+        One parcel of {weightFigure(weight, display.units)}, today, to places of every zone: those of your
+        past orders first.
       </Text>
       <DraftField
         right

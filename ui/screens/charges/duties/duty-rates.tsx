@@ -2,7 +2,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { DutyRate } from '../../../../core/model/tax.ts';
-import { countFigure, moneyFigure, percentFigure, type DisplayFormat } from '../../../../core/words/figure.ts';
+import {
+  countFigure,
+  moneyFigure,
+  percentFigure,
+  type DisplayFormat,
+} from '../../../../core/words/figure.ts';
 import { Press } from '../../../parts/press.tsx';
 import { DraftField, type Read } from '../../../parts/draft-field.tsx';
 import { readCountry, readMoney, readPercent } from '../../../parts/readers.ts';

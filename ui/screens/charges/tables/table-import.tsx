@@ -123,7 +123,10 @@ export const TableImport = ({
         dispatch(edit('replaceRows', { id: table.id, basis, rows }, `${table.name}: took ${file.name}`));
         const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} left out.` : '';
         dispatch(
-          messageShown({ text: `Took ${countFigure(rows.length, 'row')} of ${file.name}.${left}`, undo: true }),
+          messageShown({
+            text: `Took ${countFigure(rows.length, 'row')} of ${file.name}.${left}`,
+            undo: true,
+          }),
         );
         onDone();
       }}

@@ -1,8 +1,8 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import type { DeliveryArea, PickupPoint, Position } from '../../../../core/model/delivery.ts';
 import { undone } from '../../../state/draft.ts';
-import { selectBook, selectSlip } from '../../../state/selectors.ts';
-import { trialChosen } from '../../../state/session.ts';
+import { selectBook, selectPreview } from '../../../state/selectors.ts';
+import { testOrderChosen } from '../../../state/session.ts';
 import type { AppStore } from '../../../state/store.ts';
 import { goTo } from '../../../testing/router.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
@@ -23,14 +23,14 @@ const areaOf = (store: AppStore, id: string): DeliveryArea | undefined =>
 const pickupOf = (store: AppStore, id: string): PickupPoint | undefined =>
   selectBook(store.getState()).pickups.find((one) => one.id === id);
 const offered = (store: AppStore): string[] => {
-  const slip = selectSlip(store.getState());
-  return slip?.ok ? slip.quote.choices.map(({ id }) => id) : [];
+  const preview = selectPreview(store.getState());
+  return preview?.ok ? preview.quote.choices.map(({ id }) => id) : [];
 };
 
-const open = async (params: Record<string, string> = {}, trial = 'soil-north-end'): Promise<AppStore> => {
+const open = async (params: Record<string, string> = {}, testOrder = 'soil-north-end'): Promise<AppStore> => {
   goTo({ pathname: '/reach', params: { part: 'nearby', ...params } });
   const store = demoStore();
-  store.dispatch(trialChosen(trial));
+  store.dispatch(testOrderChosen(testOrder));
   renderOver(store, <NearbyPart />);
   await act(async () => {
     await jest.advanceTimersByTimeAsync(50);

@@ -9,7 +9,7 @@ import { dayFigure, momentFigure } from '../../../../core/words/moment-figure.ts
 import { dateSpan } from '../../../parts/dates.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectCompiled, selectTrial } from '../../../state/selectors.ts';
+import { selectCompiled, selectTestOrder } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useInks } from '../../../theme/theme.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -129,18 +129,23 @@ const headOf = (placedAt: string, { ready, days, cutoff, arrives }: WeekView): s
   return `Ordered ${momentFigure(placedAt)}: ${when}${choice}${told}${cutoff === null ? '' : `; cut-off ${cutoff}`}.`;
 };
 
-/** Moves the trial's moment along the strip. */
+/** Moves the test order's moment along the strip. */
 const Moves = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const trial = useAppSelector(selectTrial)?.trial;
+  const testOrder = useAppSelector(selectTestOrder)?.testOrder;
   const { zone } = useAppSelector(selectCompiled).clock;
-  if (!trial) return null;
+  if (!testOrder) return null;
   const move = (hours: number) => (): void => {
-    const moved = new Date(Date.parse(trial.request.placedAt) + hours * HOUR_MS).toISOString();
+    const moved = new Date(Date.parse(testOrder.request.placedAt) + hours * HOUR_MS).toISOString();
     const placedAt = instantOf(localMoment(moved, zone), zone);
     dispatch(
-      edit('setRequest', { id: trial.id, changes: { placedAt } }, `${trial.name}: moment`, 'moment moved'),
+      edit(
+        'setRequest',
+        { id: testOrder.id, changes: { placedAt } },
+        `${testOrder.name}: moment`,
+        'moment moved',
+      ),
     );
   };
   return (
@@ -153,11 +158,11 @@ const Moves = () => {
   );
 };
 
-/** The week from the trial's moment on: hours, cut-off, closed dates, and what could be chosen if it were ordered then. */
+/** The week from the test order's moment on: hours, cut-off, closed dates, and what could be chosen if it were ordered then. */
 export const WeekStrip = ({ id }: { id: string }) => {
   const style = useStyles(styles);
   const compiled = useAppSelector(selectCompiled);
-  const request = useAppSelector(selectTrial)?.trial?.request;
+  const request = useAppSelector(selectTestOrder)?.testOrder?.request;
   const view = request ? weekView(compiled, id, request) : null;
   if (!request || !view) return null;
   const placedAt = instantOf(localMoment(request.placedAt, compiled.clock.zone), compiled.clock.zone);

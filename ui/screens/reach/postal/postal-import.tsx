@@ -79,7 +79,9 @@ const PostalImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
     const kind = how === 'add' && postalList.length > 0 ? 'mergePostalLines' : 'replacePostalList';
     dispatch(edit(kind, { lines }, `Postal list: took ${file.name}`));
     const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} left out.` : '';
-    dispatch(messageShown({ text: `Took ${countFigure(lines.length, 'line')} of ${file.name}.${left}`, undo: true }));
+    dispatch(
+      messageShown({ text: `Took ${countFigure(lines.length, 'line')} of ${file.name}.${left}`, undo: true }),
+    );
     onDone();
   };
   return (

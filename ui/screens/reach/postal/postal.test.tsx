@@ -1,5 +1,5 @@
 import { fireEvent, screen } from '@testing-library/react-native';
-import { selectBook, selectSlip } from '../../../state/selectors.ts';
+import { selectBook, selectPreview } from '../../../state/selectors.ts';
 import type { AppStore } from '../../../state/store.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
 import PostalPart from './postal-part.tsx';
@@ -20,8 +20,8 @@ const type = (label: string, text: string): void => {
   fireEvent(field, 'blur');
 };
 const codes = (store: AppStore): string[] => {
-  const slip = selectSlip(store.getState());
-  return slip?.ok ? [...new Set(slip.quote.withheld.map(({ code }) => code))] : [];
+  const preview = selectPreview(store.getState());
+  return preview?.ok ? [...new Set(preview.quote.withheld.map(({ code }) => code))] : [];
 };
 
 test('a line that is not served keeps everything from its codes, at once', () => {

@@ -1,0 +1,42 @@
+import { View } from 'react-native';
+import type { Destination } from '../../core/model/place.ts';
+import type { TestOrder } from '../../core/model/test-order.ts';
+import { PlaceFields } from '../parts/place-fields.tsx';
+import { TextAction } from '../parts/text-action.tsx';
+import { edit } from '../state/draft.ts';
+import { useAppDispatch } from '../state/store.ts';
+
+/** Where the test order's order goes, edited in place. */
+export const PlaceEditor = ({ testOrder }: { testOrder: TestOrder }) => {
+  const dispatch = useAppDispatch();
+  const { destination } = testOrder.request;
+  const set = (next: Destination | null, visit: string | null = null): void => {
+    dispatch(
+      edit(
+        'setRequest',
+        { id: testOrder.id, changes: { destination: next } },
+        `${testOrder.name}: place`,
+        visit,
+      ),
+    );
+  };
+  if (!destination) {
+    return (
+      <TextAction
+        label="Give it an address"
+        onPress={() => set({ country: 'CA' })}
+        style={{ alignSelf: 'flex-start' }}
+      />
+    );
+  }
+  return (
+    <View style={{ gap: 8 }}>
+      <PlaceFields destination={destination} onChange={set} />
+      <TextAction
+        label="Without an address"
+        onPress={() => set(null)}
+        style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+      />
+    </View>
+  );
+};

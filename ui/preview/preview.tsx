@@ -1,0 +1,171 @@
+import { lazy } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Choice, Quote } from '../../core/model/quote.ts';
+import { locatedSentence } from '../../core/words/fault-sentence.ts';
+import { countFigure, moneyFigure } from '../../core/words/figure.ts';
+import { Later } from '../shell/later.tsx';
+import type { AskedQuote } from '../state/answers.ts';
+import { selectPreview, selectPreviewBefore, selectDisplayFormat, selectSplit } from '../state/selectors.ts';
+import { useAppSelector } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { aside, note } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
+import { AnswersLine, PendingRows } from './carrier-lines.tsx';
+import { ChoiceRow, LostRow } from './choice-row.tsx';
+import { AllRight } from './expect-actions.tsx';
+import { previewChanges } from './preview-changes.ts';
+import { TestOrderHead } from './test-order-head.tsx';
+import { WithheldList } from './withheld-list.tsx';
+
+const styles = (inks: Inks) => ({
+  rule: { borderBottomWidth: 2, borderBottomColor: inks.ink, marginTop: 8 },
+  section: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    paddingTop: 12,
+    paddingBottom: 6,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.ink,
+  } as const,
+  note: note(inks),
+  fault: { ...aside, color: inks.rubric, paddingVertical: 12 },
+  unseen: { position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 } as const,
+});
+
+/** The preview in one sentence, for those who hear it change. */
+const spokenPreview = ({ choices, withheld }: Quote, decimals: number): string => {
+  const offered = choices
+    .map((choice) => `${choice.name} ${moneyFigure(choice.charge, decimals)}`)
+    .join(', ');
+  return `${offered === '' ? 'Nothing is offered' : `Offered: ${offered}`}. Not offered: ${withheld.length}.`;
+};
+
+const Nothing = ({ quote }: { quote: Quote }) => {
+  const style = useStyles(styles);
+  return (
+    <Text style={style.fault} role="alert">
+      {quote.zone
+        ? `This customer is in ${quote.zone.name} and has no choice: the order cannot be placed.`
+        : 'This customer has no choice: the order cannot be placed.'}
+    </Text>
+  );
+};
+
+/** The customer's choices, grouped as the customer thinks of them. */
+const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
+  ['shipping', 'Shipped'],
+  ['delivery', 'Delivered'],
+  ['pickup', 'Collected'],
+  ['nothing-to-ship', 'Nothing travels'],
+];
+
+/** In how many parts the test order's basket could be had, where no one choice takes all of it. */
+const InParts = () => {
+  const style = useStyles(styles);
+  const asked = useAppSelector(selectSplit);
+  const { decimals } = useAppSelector(selectDisplayFormat);
+  if (asked?.waits) return <Text style={style.note}>Carriers are asked what it would cost in parts …</Text>;
+  const split = asked?.split;
+  if (!split) return null;
+  const words = split.parts.map(
+    ({ request, choice }) =>
+      `${countFigure(
+        request.lines.reduce((sum, { quantity }) => sum + quantity, 0),
+        'item',
+      )} by ${choice.name}, ${moneyFigure(choice.charge, decimals)}`,
+  );
+  return (
+    <Text style={style.note}>
+      In {split.parts.length} parts the checkout offers it: {words.join('; ')}.
+    </Text>
+  );
+};
+
+const ParcelList = lazy(() => import('./parcel-list.tsx'));
+
+const Choices = ({ asked }: { asked: AskedQuote }) => {
+  const { quote, pending } = asked;
+  const style = useStyles(styles);
+  const { decimals } = useAppSelector(selectDisplayFormat);
+  const open = useAppSelector((state) => state.session.openChoices);
+  const now = useAppSelector(selectPreview);
+  const changes = previewChanges(useAppSelector(selectPreviewBefore), now);
+  const zone = quote.zone ? `zone ${quote.zone.name}, by ${quote.zone.because}` : '';
+  return (
+    <View>
+      {GROUPS.map(([kind, title]) => {
+        const choices = quote.choices.filter((choice) => choice.kind === kind);
+        const lost = changes.lost.filter((choice) => choice.kind === kind);
+        const waiting = kind === 'shipping' ? pending : [];
+        const isBare = choices.length + lost.length + waiting.length === 0;
+        if (isBare && (kind !== 'shipping' || quote.choices[0]?.kind === 'nothing-to-ship')) return null;
+        return (
+          <View key={kind}>
+            <View style={style.section}>
+              <Text style={style.note}>{title}</Text>
+              <Text style={style.note}>{kind === 'shipping' ? zone : ''}</Text>
+            </View>
+            <View role="list" aria-label={title}>
+              {choices.map((choice) => (
+                <ChoiceRow
+                  key={choice.id}
+                  choice={choice}
+                  decimals={decimals}
+                  before={changes.before.get(choice.id)}
+                  gained={changes.gained.has(choice.id)}
+                  open={open.includes(choice.id)}
+                />
+              ))}
+              <PendingRows pending={waiting} />
+              {lost.map((choice) => (
+                <LostRow key={choice.id} choice={choice} decimals={decimals} />
+              ))}
+            </View>
+          </View>
+        );
+      })}
+      {quote.choices.length === 0 && pending.length === 0 ? (
+        <>
+          <Nothing quote={quote} />
+          <InParts />
+        </>
+      ) : null}
+      {quote.notices.map((notice) => (
+        <Text key={notice.code} style={style.note}>
+          {notice.text}
+        </Text>
+      ))}
+      <WithheldList withheld={quote.withheld} alwaysOpen={quote.choices.length === 0} />
+      <Later>
+        <ParcelList parcels={quote.parcels} />
+      </Later>
+      <AnswersLine asked={asked} />
+      <AllRight quote={quote} />
+    </View>
+  );
+};
+
+/** What the customer of the test order would see: each choice with its charge and working, and why others are not offered. */
+export const Preview = () => {
+  const style = useStyles(styles);
+  const { decimals } = useAppSelector(selectDisplayFormat);
+  const preview = useAppSelector(selectPreview);
+  return (
+    <View testID="preview">
+      <TestOrderHead />
+      <View style={style.rule} />
+      <View aria-live="polite" style={style.unseen}>
+        <Text>{preview?.ok ? spokenPreview(preview.quote, decimals) : ''}</Text>
+      </View>
+      {preview?.ok ? <Choices asked={preview} /> : null}
+      {preview && !preview.ok
+        ? preview.faults.map((fault) => (
+            <Text key={fault.path} style={style.fault} role="alert">
+              {locatedSentence(fault)}
+            </Text>
+          ))
+        : null}
+    </View>
+  );
+};

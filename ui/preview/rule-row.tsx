@@ -1,0 +1,38 @@
+import { useRouter } from 'expo-router';
+import type { ReactElement } from 'react';
+import { View } from 'react-native';
+import { Press } from '../parts/press.tsx';
+import { useWidth } from '../parts/use-width.ts';
+import { previewOpened } from '../state/session.ts';
+import { useAppDispatch } from '../state/store.ts';
+import { FINGER } from '../theme/tokens.ts';
+import type { RuleLink } from './rule-link.ts';
+
+interface Props {
+  link: RuleLink | null;
+  /** What is said of the rule, for those who hear it. */
+  label: string;
+  /** Whether it stands in an item of the list that holds more than it. */
+  inItem?: boolean;
+  children: ReactElement;
+}
+
+/** A row of a list that leads to its rule, where the rule has a page; the preview makes way for it. */
+export const RuleRow = ({ link, label, inItem = false, children }: Props) => {
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  const isWide = useWidth() === 'wide';
+  const role = inItem ? undefined : 'listitem';
+  if (!link) return <View role={role}>{children}</View>;
+  const go = (): void => {
+    dispatch(previewOpened(false));
+    router.navigate(link);
+  };
+  return (
+    <View role={role}>
+      <Press onPress={go} role="link" aria-label={`${label} To its rule`}>
+        <View style={isWide ? null : { minHeight: FINGER, justifyContent: 'center' }}>{children}</View>
+      </Press>
+    </View>
+  );
+};

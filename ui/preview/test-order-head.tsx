@@ -1,0 +1,188 @@
+import { useRouter } from 'expo-router';
+import { lazy } from 'react';
+import { View } from 'react-native';
+import { Button, Text } from 'react-native-paper';
+import { DraftField } from '../parts/draft-field.tsx';
+import { readName } from '../parts/readers.ts';
+import { TextAction } from '../parts/text-action.tsx';
+import { Later } from '../shell/later.tsx';
+import { edit } from '../state/draft.ts';
+import { previewOpened, messageShown, testOrderChosen, testOrderEditing } from '../state/session.ts';
+import { selectBook, selectCatalogue, selectTestOrder, selectTestOrders } from '../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { useStyles } from '../theme/styles.ts';
+import { note, smallFigure } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
+import { selectTestOrderFacts } from './test-order-facts.ts';
+import { IconAction } from '../parts/icon-action.tsx';
+import { Opened } from '../parts/opened.tsx';
+
+const TestOrderEditors = lazy(() => import('./test-order-editors.tsx'));
+
+const styles = (inks: Inks) => ({
+  walk: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', height: 32 } as const,
+  arrows: { flexDirection: 'row', marginRight: -8 } as const,
+  arrow: { margin: 0 },
+  note: note(inks),
+  facts: { ...smallFigure, color: inks.ink },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, marginTop: 2 } as const,
+  begin: { alignSelf: 'flex-start' } as const,
+  editor: { gap: 16, paddingTop: 8, paddingBottom: 12 },
+});
+
+/** The test orders one after another, round at the ends. */
+const Walk = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const testOrders = useAppSelector(selectTestOrders);
+  const { at, count } = useAppSelector(selectTestOrder);
+  const go = (by: number): void =>
+    void dispatch(testOrderChosen(testOrders[(at + by + count) % count]?.id ?? null));
+  return (
+    <View style={style.walk}>
+      <Text style={style.note}>
+        Test order {at + 1} of {count}
+      </Text>
+      <View style={style.arrows}>
+        <IconAction
+          icon="chevron-left"
+          size={20}
+          style={style.arrow}
+          accessibilityLabel="Last test order"
+          onPress={() => go(-1)}
+        />
+        <IconAction
+          icon="chevron-right"
+          size={20}
+          style={style.arrow}
+          accessibilityLabel="Next test order"
+          onPress={() => go(1)}
+        />
+      </View>
+    </View>
+  );
+};
+
+const Actions = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const editing = useAppSelector((state) => state.session.editingTestOrder);
+  const { testOrder } = useAppSelector(selectTestOrder);
+  const testOrders = useAppSelector(selectTestOrders);
+  if (!testOrder) return null;
+  const keep = (): void => {
+    const before = new Set(testOrders.map((one) => one.id));
+    const name = `${testOrder.name}, again`.slice(0, 120);
+    dispatch((act, getState) => {
+      act(edit('copyTestOrder', { id: testOrder.id, name }, `New test order from ${testOrder.name}`));
+      act(testOrderChosen(selectTestOrders(getState()).find((one) => !before.has(one.id))?.id ?? null));
+      act(testOrderEditing(true));
+    });
+  };
+  const remove = (): void => {
+    dispatch(edit('removeTestOrder', { id: testOrder.id }, `Remove test order ${testOrder.name}`));
+    dispatch(messageShown({ text: `Removed the test order “${testOrder.name}”.`, undo: true }));
+  };
+  return (
+    <View style={style.actions}>
+      <TextAction
+        label={editing ? 'Done' : 'Change the test order'}
+        onPress={() => dispatch(testOrderEditing(!editing))}
+      />
+      <TextAction label="Keep as a new test order" onPress={keep} />
+      {editing ? <TextAction label="Remove" onPress={remove} /> : null}
+    </View>
+  );
+};
+
+/** Where there is no test order yet: what belongs here, and the first one. */
+const FirstTestOrder = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const router = useRouter();
+  const [good] = useAppSelector(selectCatalogue).goods;
+  const { locations, store } = useAppSelector(selectBook);
+  const country = locations[0]?.address.country ?? store.sellsTo.countries[0] ?? 'CA';
+  const begin = (sku: string): void => {
+    const request = {
+      destination: { country },
+      lines: [{ sku, quantity: 1 }],
+      placedAt: new Date().toISOString(),
+    };
+    dispatch(
+      edit(
+        'addTestOrder',
+        { testOrder: { name: 'First test order', request, expects: [] } },
+        'First test order',
+      ),
+    );
+    dispatch(testOrderEditing(true));
+  };
+  return (
+    <View style={{ gap: 8, paddingTop: 8 }}>
+      <Text variant="titleMedium">No test order yet</Text>
+      <Text style={style.note}>
+        A test order is a saved test order. What its customer would be offered stands here, with how each
+        charge came about.
+      </Text>
+      {good ? (
+        <Button mode="outlined" style={style.begin} onPress={() => begin(good.sku)}>
+          Make a first test order
+        </Button>
+      ) : (
+        <Button
+          mode="outlined"
+          style={style.begin}
+          onPress={() => {
+            dispatch(previewOpened(false));
+            router.navigate('/goods');
+          }}
+        >
+          Add a good first
+        </Button>
+      )}
+    </View>
+  );
+};
+
+/** The test order whose preview this is: its place, basket and moment, edited in place. */
+export const TestOrderHead = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { testOrder } = useAppSelector(selectTestOrder);
+  const facts = useAppSelector(selectTestOrderFacts);
+  const editing = useAppSelector((state) => state.session.editingTestOrder);
+  if (!testOrder || !facts) return <FirstTestOrder />;
+  return (
+    <View>
+      <Walk />
+      {editing ? (
+        <Opened style={style.editor}>
+          <DraftField
+            label="Test order"
+            prose
+            text={testOrder.name}
+            read={readName}
+            onChange={(name, visit) =>
+              dispatch(edit('renameTestOrder', { id: testOrder.id, name }, `${testOrder.name}: name`, visit))
+            }
+          />
+          <Later>
+            <TestOrderEditors testOrder={testOrder} />
+          </Later>
+        </Opened>
+      ) : (
+        <>
+          <Text variant="titleMedium" role="heading" aria-level={2}>
+            {testOrder.name}
+          </Text>
+          <Text style={style.facts}>
+            {facts.place} · {facts.basket}
+          </Text>
+          <Text style={style.note}>{facts.moment}</Text>
+        </>
+      )}
+      <Actions />
+    </View>
+  );
+};

@@ -1,0 +1,183 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Quote } from '../../../core/model/quote.ts';
+import { requestFaults } from '../../../core/quote/quote.ts';
+import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { Press } from '../../parts/press.tsx';
+import { Section } from '../../parts/section.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { useToday } from '../../parts/use-today.ts';
+import { quoteWithKnown } from '../../state/answers.ts';
+import { previewOpened, testOrderChosen } from '../../state/session.ts';
+import { selectBook, selectCompiled } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { figure, note } from '../../theme/text.ts';
+import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
+import { GRAVITY_ORDER, selectProblems, type Gravity } from './problem-selectors.ts';
+import { selectDraftChanges } from './publish-selectors.ts';
+import { selectTestOrderLines, type TestOrderLine } from './test-orders-selectors.ts';
+import { useAudit } from './use-audit.ts';
+
+const styles = (inks: Inks) => ({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    paddingVertical: 8,
+    minHeight: TOUCH,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
+  words: { flex: 1, minWidth: 0 },
+  name: { fontFamily: SANS_STRONG },
+  note: note(inks),
+  figure,
+  sound: { ...note(inks), color: inks.sound },
+  fault: { ...note(inks), color: inks.rubric },
+  none: { ...note(inks), paddingVertical: 12 },
+  line: { ...note(inks), color: inks.ink, paddingTop: 6 },
+});
+
+const STATE: Record<TestOrderLine['state'], string> = {
+  kept: 'as it should be',
+  broken: 'not as it should be',
+  empty: 'expects nothing',
+  unchecked: 'not yet run',
+};
+
+const cheapestOf = ({ choices }: Quote): Quote['choices'][number] | undefined =>
+  choices.reduce<Quote['choices'][number] | undefined>(
+    (best, choice) => (best === undefined || choice.charge < best.charge ? choice : best),
+    undefined,
+  );
+
+/** A pinned test order as a short preview: the cheapest choice, how many there are, whether it is kept. */
+const ShortPreview = ({ line: { testOrder, state } }: { line: TestOrderLine }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const compiled = useAppSelector(selectCompiled);
+  const known = useAppSelector((root) => root.answers);
+  const isSound = requestFaults(compiled, testOrder.request).length === 0;
+  const quoted = isSound ? quoteWithKnown(compiled, testOrder.request, known, testOrder.answers).quote : null;
+  const cheapest = quoted ? cheapestOf(quoted) : undefined;
+  const open = (): void => {
+    dispatch(testOrderChosen(testOrder.id));
+    dispatch(previewOpened(true));
+  };
+  return (
+    <Press role="button" aria-label={`${testOrder.name}: into the preview`} onPress={open}>
+      <View style={style.row}>
+        <View style={style.words}>
+          <Text style={style.name}>{testOrder.name}</Text>
+          <Text style={style.note}>
+            {cheapest
+              ? `${cheapest.name}, ${countFigure(quoted?.choices.length ?? 0, 'choice')}`
+              : 'no choice: the order cannot be placed'}
+          </Text>
+          <Text style={state === 'broken' ? style.fault : state === 'kept' ? style.sound : style.note}>
+            {STATE[state]}
+          </Text>
+        </View>
+        <Text style={style.figure}>
+          {cheapest ? moneyFigure(cheapest.charge, compiled.display.decimals) : '–'}
+        </Text>
+      </View>
+    </Press>
+  );
+};
+
+const GRAVITY_WORDS: Record<Gravity, (count: number) => string> = {
+  stops: (count) => `${count} ${count === 1 ? 'keeps' : 'keep'} customers from buying`,
+  leaks: (count) => `${count} ${count === 1 ? 'loses' : 'lose'} money`,
+  odd: (count) => `${count} ${count === 1 ? 'is' : 'are'} odd`,
+  data: (count) => `${count} ${count === 1 ? 'lacks' : 'lack'} figures of goods`,
+};
+
+const Problems = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const { timeZone } = useAppSelector(selectBook).store;
+  const audit = useAudit(useToday(timeZone));
+  const problems = useAppSelector(selectProblems).filter(({ accepted }) => accepted === null);
+  const isDone = useAppSelector(({ check }) => check.audit !== null);
+  const counts = GRAVITY_ORDER.flatMap((gravity) => {
+    const count = problems.filter(({ problem }) => problem.gravity === gravity).length;
+    return count > 0 ? [{ gravity, count }] : [];
+  });
+  return (
+    <View>
+      <Section title="Problems" />
+      {!isDone && !audit.stopped && audit.fault === null ? (
+        <Text style={style.none}>Looking for problems …</Text>
+      ) : null}
+      {isDone && counts.length === 0 ? <Text style={style.none}>The audit finds no fault.</Text> : null}
+      {counts.map(({ gravity, count }) => (
+        <Text
+          key={gravity}
+          style={[style.line, gravity === 'stops' || gravity === 'leaks' ? style.fault : null]}
+        >
+          {GRAVITY_WORDS[gravity](count)}
+        </Text>
+      ))}
+      {counts.length > 0 ? (
+        <TextAction
+          label="Look at the problems"
+          style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+          onPress={() => router.navigate({ pathname: '/check', params: { part: 'problems' } })}
+        />
+      ) : null}
+    </View>
+  );
+};
+
+const MOST_CHANGES = 4;
+
+const Changes = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const changes = useAppSelector(selectDraftChanges);
+  return (
+    <View>
+      <Section title="What the draft changes" />
+      {changes === null ? <Text style={style.none}>Nothing is published yet.</Text> : null}
+      {changes?.length === 0 ? (
+        <Text style={style.none}>Nothing: the draft is as the live edition.</Text>
+      ) : null}
+      {changes?.slice(0, MOST_CHANGES).map(({ text }) => (
+        <Text key={text} style={style.line}>
+          {text}
+        </Text>
+      ))}
+      <TextAction
+        label={
+          changes && changes.length > MOST_CHANGES
+            ? `All ${changes.length} changes, and publishing`
+            : 'To publishing'
+        }
+        style={{ alignSelf: 'flex-start', marginLeft: -4 }}
+        onPress={() => router.navigate({ pathname: '/check', params: { part: 'publish' } })}
+      />
+    </View>
+  );
+};
+
+/** How the draft stands: the pinned test orders, the problems by gravity, and what it changes. */
+export const CheckSummary = () => {
+  const style = useStyles(styles);
+  const lines = useAppSelector(selectTestOrderLines).filter(({ testOrder }) => testOrder.pinned);
+  return (
+    <View>
+      <Section title="Pinned test orders" />
+      {lines.length === 0 ? (
+        <Text style={style.none}>Pin a test order under Check to have it in sight here.</Text>
+      ) : null}
+      {lines.map((line) => (
+        <ShortPreview key={line.testOrder.id} line={line} />
+      ))}
+      <Problems />
+      <Changes />
+    </View>
+  );
+};

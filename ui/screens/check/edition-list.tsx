@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { Edition } from '../../../core/publish/edition.ts';
+import { localMoment } from '../../../core/time/local-moment.ts';
+import { momentText } from '../../parts/dates.ts';
+import { Press } from '../../parts/press.tsx';
+import { Section } from '../../parts/section.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit } from '../../state/draft.ts';
+import { selectBook, selectTestOrders } from '../../state/selectors.ts';
+import { selectEditions } from '../../state/served.ts';
+import { messageShown } from '../../state/session.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS_STRONG, SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
+import { changesBetween } from './publish-selectors.ts';
+
+const MOST_SHOWN = 40;
+
+const styles = (inks: Inks) => ({
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  row: { paddingVertical: 10, minHeight: TOUCH },
+  name: { fontFamily: SANS_STRONG },
+  note: note(inks),
+  change: { fontFamily: SERIF, fontSize: 15, lineHeight: 22, paddingVertical: 2 },
+  panel: { paddingBottom: 12, gap: 4 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+/** What one edition changed against another, chosen from those that are there. */
+const Compared = ({ edition, others }: { edition: Edition; others: readonly Edition[] }) => {
+  const style = useStyles(styles);
+  const earlier = others.filter(({ number }) => number < edition.number).at(-1) ?? others[0];
+  const [against, setAgainst] = useState(earlier?.number ?? 0);
+  const other = others.find(({ number }) => number === against);
+  if (!other) return <Text style={style.note}>There is no other edition to compare it with.</Text>;
+  const [before, after] = other.number < edition.number ? [other, edition] : [edition, other];
+  const changes = changesBetween(before, after);
+  return (
+    <View>
+      <View style={style.actions}>
+        {others.map(({ number }) => (
+          <TextAction
+            key={number}
+            label={`Against ${number}`}
+            disabled={number === against}
+            onPress={() => setAgainst(number)}
+          />
+        ))}
+      </View>
+      <Text style={style.note}>
+        From edition {before.number} to edition {after.number}:{' '}
+        {changes.length === 0 ? 'nothing changed.' : ''}
+      </Text>
+      {changes.slice(0, MOST_SHOWN).map((text, at) => (
+        <Text key={at} style={style.change}>
+          {text}
+        </Text>
+      ))}
+      {changes.length > MOST_SHOWN ? (
+        <Text style={style.note}>and {changes.length - MOST_SHOWN} more</Text>
+      ) : null}
+    </View>
+  );
+};
+
+/** Every edition, the newest first: compared with any other, and made the draft again. */
+export const EditionList = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const editions = useAppSelector(selectEditions);
+  const testOrders = useAppSelector(selectTestOrders);
+  const accepted = useAppSelector((state) => state.draft.workbook.accepted);
+  const { timeZone } = useAppSelector(selectBook).store;
+  const [open, setOpen] = useState<number | null>(null);
+  if (editions.length === 0) return null;
+  const when = ({ publishedAt }: Edition): string => {
+    const { date, time } = localMoment(publishedAt, timeZone);
+    return momentText(date, time);
+  };
+  const goBack = ({ number, book, catalogue }: Edition): void => {
+    const shop = { book, catalogue, testOrders, ...(accepted ? { accepted } : {}) };
+    dispatch(edit('replaceShop', shop, `Back to edition ${number}`));
+    dispatch(messageShown({ text: `The draft is edition ${number} again.`, undo: true }));
+  };
+  const newest = editions.at(-1)?.number;
+  return (
+    <View>
+      <Section title="Editions" />
+      <View role="list" aria-label="Editions">
+        {[...editions].reverse().map((edition) => (
+          <View style={style.item} role="listitem" key={edition.number}>
+            <Press
+              role="button"
+              aria-expanded={open === edition.number}
+              onPress={() => setOpen(open === edition.number ? null : edition.number)}
+            >
+              <View style={style.row}>
+                <Text style={style.name}>
+                  Edition {edition.number}
+                  {edition.number === newest ? ', live' : ''}
+                </Text>
+                <Text>{edition.note}</Text>
+                <Text style={style.note}>
+                  {when(edition)}
+                  {edition.despite === undefined ? '' : ` · published all the same: ${edition.despite}`}
+                </Text>
+              </View>
+            </Press>
+            {open === edition.number ? (
+              <View style={style.panel}>
+                <Compared
+                  edition={edition}
+                  others={editions.filter(({ number }) => number !== edition.number)}
+                />
+                <View style={style.actions}>
+                  <TextAction label="Make it the draft again" onPress={() => goBack(edition)} />
+                </View>
+              </View>
+            ) : null}
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+};

@@ -1,0 +1,120 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { TestOrderChange } from '../../../core/publish/test-order-changes.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { Press } from '../../parts/press.tsx';
+import { Section } from '../../parts/section.tsx';
+import { useToday } from '../../parts/use-today.ts';
+import { testOrderChosen } from '../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
+import { selectLive } from '../../state/served.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SERIF, type Inks } from '../../theme/tokens.ts';
+import { changeWords } from './change-words.ts';
+import { EditionList } from './edition-list.tsx';
+import { PublishForm } from './publish-form.tsx';
+import { selectDraftChanges, type ChangeLine } from './publish-selectors.ts';
+import { ReplayFigures } from './replay-figures.tsx';
+import { useAudit } from './use-audit.ts';
+import { useLiveAudit } from './use-live-audit.ts';
+import { useComparison } from './use-comparison.ts';
+
+const MOST_SHOWN = 60;
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingVertical: 12 },
+  quiet: { ...note(inks), paddingVertical: 8 },
+  change: {
+    fontFamily: SERIF,
+    fontSize: 15,
+    lineHeight: 22,
+    paddingVertical: 9,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  },
+  linked: { textDecorationLine: 'underline', textDecorationColor: inks.control } as const,
+});
+
+const Changes = ({ lines }: { lines: readonly ChangeLine[] }) => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  return (
+    <View role="list" aria-label="What the draft changes">
+      {lines.slice(0, MOST_SHOWN).map(({ text, link }, at) => (
+        <View role="listitem" key={at}>
+          {link ? (
+            <Press role="link" onPress={() => router.navigate(link)}>
+              <Text style={[style.change, style.linked]}>{text}</Text>
+            </Press>
+          ) : (
+            <Text style={style.change}>{text}</Text>
+          )}
+        </View>
+      ))}
+      {lines.length > MOST_SHOWN ? (
+        <Text style={style.quiet}>and {lines.length - MOST_SHOWN} more</Text>
+      ) : null}
+    </View>
+  );
+};
+
+const TestOrders = ({ testOrders }: { testOrders: readonly TestOrderChange[] }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { decimals } = useAppSelector(selectDisplayFormat);
+  if (testOrders.length === 0)
+    return <Text style={style.quiet}>No test order pays or is offered anything else.</Text>;
+  return (
+    <View role="list" aria-label="Test orders that change">
+      {testOrders.map((testOrder) => (
+        <View role="listitem" key={testOrder.id}>
+          <Press role="button" onPress={() => dispatch(testOrderChosen(testOrder.id))}>
+            <Text style={style.change}>
+              {testOrder.name}: {changeWords(testOrder, decimals)}.
+            </Text>
+          </Press>
+        </View>
+      ))}
+    </View>
+  );
+};
+
+/** The draft against the live edition: what changes, whom it touches, and the way to publish it. */
+export const PublishPart = () => {
+  const style = useStyles(styles);
+  const live = useAppSelector(selectLive);
+  const changes = useAppSelector(selectDraftChanges);
+  const compared = useComparison(live);
+  const today = useToday(useAppSelector(selectBook).store.timeZone);
+  useAudit(today);
+  useLiveAudit(today);
+  return (
+    <View>
+      <Text style={style.note}>
+        {live
+          ? `Edition ${live.number} is live: ${live.note} The draft changes ${countFigure(changes?.length ?? 0, 'thing')} of it.`
+          : 'Nothing is published yet: the shopfront shows the draft. The first edition is numbered 1.'}
+      </Text>
+      {changes && changes.length > 0 ? <Changes lines={changes} /> : null}
+      {live && changes && changes.length > 0 ? (
+        <>
+          <Section title="Whom it touches" />
+          {compared ? (
+            <>
+              <TestOrders testOrders={compared.testOrders} />
+              {compared.replay.orders > 0 ? <ReplayFigures replay={compared.replay} /> : null}
+            </>
+          ) : (
+            <Text style={style.quiet}>Putting the test orders and past orders through both …</Text>
+          )}
+        </>
+      ) : null}
+      <Section title="Publish" />
+      <PublishForm changes={live ? (changes?.length ?? 0) : 1} />
+      <EditionList />
+    </View>
+  );
+};

@@ -1,0 +1,76 @@
+import { createSelector } from '@reduxjs/toolkit';
+import { differences, type Change } from '../../../core/publish/differences.ts';
+import type { Edition } from '../../../core/publish/edition.ts';
+import { whereLink, type RuleLink } from '../../preview/rule-link.ts';
+import { selectBook, selectCatalogue } from '../../state/selectors.ts';
+import { selectLive } from '../../state/served.ts';
+import type { RootState } from '../../state/store.ts';
+import { selectProblems } from './problem-selectors.ts';
+import { selectTestOrderCounts } from './test-orders-selectors.ts';
+
+/** A change in a sentence, with the way to its rule. */
+export interface ChangeLine {
+  text: string;
+  link: RuleLink | null;
+}
+
+/** What the draft changes against the live edition, rule by rule; null where nothing is live. */
+export const selectDraftChanges = createSelector(
+  [selectLive, selectBook, selectCatalogue],
+  (live, book, catalogue): ChangeLine[] | null =>
+    live &&
+    differences(live, { book, catalogue }).map(({ text, where }: Change) => ({
+      text,
+      link: whereLink(book, where),
+    })),
+);
+
+/** What keeps the draft from being published without a reason. */
+export interface Obstacle {
+  text: string;
+  part: 'testOrders' | 'problems';
+}
+
+/** Broken test orders and problems that stop; an audit that is not of this draft is none yet. */
+export const selectObstacles = createSelector(
+  [selectTestOrderCounts, selectProblems],
+  ({ broken }, problems): Obstacle[] => {
+    const standing = problems.filter(({ problem, accepted }) => problem.gravity === 'stops' && !accepted);
+    const stops = standing.length;
+    const since = standing.filter(({ newSince }) => newSince !== null);
+    const fresh = since.length === 0 ? '' : `, ${since.length} new since edition ${since[0]?.newSince ?? ''}`;
+    return [
+      ...(broken > 0
+        ? [
+            {
+              text: `${broken} ${broken === 1 ? 'test order is' : 'test orders are'} broken.`,
+              part: 'testOrders' as const,
+            },
+          ]
+        : []),
+      ...(stops > 0
+        ? [
+            {
+              text: `${stops} ${stops === 1 ? 'problem keeps' : 'problems keep'} customers from buying${fresh}.`,
+              part: 'problems' as const,
+            },
+          ]
+        : []),
+    ];
+  },
+);
+
+/** Whether the last audit and the last run of the test orders were of the draft as it stands. */
+export const selectIsChecked = (state: RootState): boolean => {
+  const { audit, isOld, check } = state.check;
+  return (
+    check !== null &&
+    !isOld &&
+    audit?.book === selectBook(state) &&
+    audit.catalogue === selectCatalogue(state)
+  );
+};
+
+/** What changed between two editions, in sentences. */
+export const changesBetween = (before: Edition, after: Edition): string[] =>
+  differences(before, after).map(({ text }) => text);

@@ -1,0 +1,76 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { TestOrderChange } from '../../../core/publish/test-order-changes.ts';
+import type { TriedRepair } from '../../../core/repair/tried-repairs.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { repairLabel } from '../../../core/words/repair-words.ts';
+import { Press } from '../../parts/press.tsx';
+import { edit } from '../../state/draft.ts';
+import { messageShown } from '../../state/session.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+import { changeWords } from './change-words.ts';
+
+const styles = (inks: Inks) => ({
+  list: { gap: 4, paddingVertical: 4 },
+  head: { fontFamily: SANS_STRONG },
+  repair: { gap: 0 },
+  action: {
+    fontFamily: SANS_STRONG,
+    fontSize: 13,
+    lineHeight: 18,
+    paddingTop: 11,
+    paddingBottom: 11,
+    textDecorationLine: 'underline',
+  } as const,
+  note: { ...note(inks), marginTop: -6 },
+});
+
+const MOST_NAMED = 2;
+
+const effectWords = (testOrders: readonly TestOrderChange[], decimals: number): string => {
+  if (testOrders.length === 0) return 'No test order changes.';
+  const named = testOrders
+    .slice(0, MOST_NAMED)
+    .map((testOrder) => `${testOrder.name}: ${changeWords(testOrder, decimals)}`)
+    .join('. ');
+  const more = testOrders.length - MOST_NAMED;
+  return more > 0 ? `${named}. And ${countFigure(more, 'more test order')}.` : `${named}.`;
+};
+
+const alsoWords = (count: number): string =>
+  count > 0 ? ` ${countFigure(count, 'other problem')} ${count === 1 ? 'goes' : 'go'} with it.` : '';
+
+/** The repairs of a problem that were found to work, each with what it would change for the test orders. */
+export const RepairList = ({ repairs }: { repairs: readonly TriedRepair[] }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { decimals } = useAppSelector(selectDisplayFormat);
+  if (repairs.length === 0) return null;
+  return (
+    <View style={style.list} role="list" aria-label="What would mend it">
+      <Text style={style.head}>What would mend it</Text>
+      {repairs.map(({ repair, testOrders, alsoGone }) => {
+        const label = repairLabel(repair);
+        const mend = (): void => {
+          dispatch(edit('repair', { changes: repair.changes }, label));
+          dispatch(messageShown({ text: `Done: ${label}.`, undo: true }));
+        };
+        return (
+          <View key={label} style={style.repair} role="listitem">
+            <Press role="button" onPress={mend}>
+              <Text style={style.action}>{label}</Text>
+            </Press>
+            <Text style={style.note}>
+              {effectWords(testOrders, decimals)}
+              {alsoWords(alsoGone)}
+            </Text>
+          </View>
+        );
+      })}
+    </View>
+  );
+};

@@ -1,0 +1,125 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { Check } from '../../parts/check.tsx';
+import { DraftField } from '../../parts/draft-field.tsx';
+import { Press } from '../../parts/press.tsx';
+import { readName, readWords } from '../../parts/readers.ts';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit } from '../../state/draft.ts';
+import { previewOpened, messageShown } from '../../state/session.ts';
+import { useAppDispatch } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS_STRONG, SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
+import type { TestOrderLine } from './test-orders-selectors.ts';
+
+interface Props {
+  line: TestOrderLine;
+  isOpen: boolean;
+  onPress: () => void;
+}
+
+const styles = (inks: Inks) => ({
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  row: { flexDirection: 'row', gap: 12, paddingVertical: 10, minHeight: TOUCH } as const,
+  words: { flex: 1, minWidth: 0 },
+  name: { fontFamily: SANS_STRONG },
+  note: note(inks),
+  kept: { ...note(inks), color: inks.sound, minWidth: 76, textAlign: 'right' } as const,
+  broken: {
+    ...note(inks),
+    color: inks.rubric,
+    fontFamily: SANS_STRONG,
+    minWidth: 76,
+    textAlign: 'right',
+  } as const,
+  quiet: { ...note(inks), minWidth: 76, textAlign: 'right' } as const,
+  fault: { fontFamily: SERIF, fontSize: 15, lineHeight: 22, color: inks.rubric },
+  panel: { gap: 8, paddingBottom: 16 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+const WORDS: Record<TestOrderLine['state'], string> = {
+  kept: 'kept',
+  broken: 'broken',
+  empty: 'expects nothing',
+  unchecked: 'not run yet',
+};
+
+const Panel = ({ line: { testOrder, expects } }: { line: TestOrderLine }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { id, name, pinned = false, group = '' } = testOrder;
+  const remove = (): void => {
+    dispatch(edit('removeTestOrder', { id }, `Remove test order ${name}`));
+    dispatch(messageShown({ text: `Removed the test order “${name}”.`, undo: true }));
+  };
+  const move = (by: number) => () => dispatch(edit('moveTestOrder', { id, by }, `Move ${name}`));
+  return (
+    <View style={style.panel}>
+      <DraftField
+        label="Test order"
+        prose
+        text={name}
+        read={readName}
+        onChange={(next, visit) =>
+          dispatch(edit('renameTestOrder', { id, name: next }, `${name}: name`, visit))
+        }
+      />
+      <DraftField
+        label="Stands under the heading"
+        prose
+        placeholder="none"
+        text={group}
+        read={readWords(120)}
+        onChange={(next, visit) =>
+          dispatch(edit('placeTestOrder', { id, group: next.trim() }, `${name}: heading`, visit))
+        }
+      />
+      <Check
+        label="Pinned: first under its heading"
+        on={pinned}
+        onPress={() => dispatch(edit('placeTestOrder', { id, pinned: !pinned }, `${name}: pinned`))}
+      />
+      <Text style={style.note}>
+        {expects.length === 0
+          ? 'It expects nothing yet. In its preview, point at what is right.'
+          : `Expects: ${expects.join('; ')}.`}
+      </Text>
+      <View style={style.actions}>
+        <TextAction label="Show its preview" onPress={() => dispatch(previewOpened(true))} />
+        <TextAction label="Move up" onPress={move(-1)} />
+        <TextAction label="Move down" onPress={move(1)} />
+        <TextAction label="Remove the test order" onPress={remove} />
+      </View>
+    </View>
+  );
+};
+
+/** A test order with how it stands; pressed, its preview is shown and what can be done with it. */
+export const TestOrderRow = ({ line, isOpen, onPress }: Props) => {
+  const style = useStyles(styles);
+  const { testOrder, state, broken } = line;
+  const mark = state === 'kept' ? style.kept : state === 'broken' ? style.broken : style.quiet;
+  return (
+    <View style={style.item} role="listitem" aria-label={`${testOrder.name}: ${WORDS[state]}`}>
+      <Press role="button" aria-expanded={isOpen} onPress={onPress}>
+        <View style={style.row}>
+          <View style={style.words}>
+            <Text style={style.name}>
+              {testOrder.name}
+              {testOrder.pinned ? <Text style={style.note}> · pinned</Text> : null}
+            </Text>
+            {broken.map((sentence) => (
+              <Text key={sentence} style={style.fault}>
+                {sentence}
+              </Text>
+            ))}
+          </View>
+          <Text style={mark}>{WORDS[state]}</Text>
+        </View>
+      </Press>
+      {isOpen ? <Panel line={line} /> : null}
+    </View>
+  );
+};

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { makeChecker } from './checker.ts';
+
+expose(makeChecker());

@@ -1,4 +1,0 @@
-import { expose } from 'comlink';
-import { makeProver } from './prover.ts';
-
-expose(makeProver());

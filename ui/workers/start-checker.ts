@@ -1,0 +1,8 @@
+import { wrap, type Remote } from 'comlink';
+import type { Checker } from './checker.ts';
+
+/** The checker in a worker of its own, and what ends it. */
+export const startChecker = (): { checker: Remote<Checker>; stop: () => void } => {
+  const worker = new Worker(new URL('./checker.worker.ts', window.location.href));
+  return { checker: wrap<Checker>(worker), stop: () => worker.terminate() };
+};
