@@ -1,6 +1,7 @@
 import reactHooks from 'eslint-plugin-react-hooks';
 import { importX } from 'eslint-plugin-import-x';
 import tseslint from 'typescript-eslint';
+import { FLOOR_WALLS } from './eslint.floors.mjs';
 
 /** Which folder may import which: the core nothing of ours, the shells the core, the routes the interface. */
 const wall = (target, from, message) => ({
@@ -44,7 +45,7 @@ export default tseslint.config(
         { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
       ],
       '@typescript-eslint/explicit-module-boundary-types': 'off',
-      'import-x/no-restricted-paths': ['error', { zones: WALLS }],
+      'import-x/no-restricted-paths': ['error', { zones: [...WALLS, ...FLOOR_WALLS] }],
       'import-x/no-cycle': ['error', { ignoreExternal: true }],
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',
@@ -65,7 +66,7 @@ export default tseslint.config(
   {
     files: ['core/**/*.test.ts'],
     rules: {
-      // A test of the core may take the demo shop as its example, and the stand-ins for carriers.
+      // A test of the core may take the demo shop as its example, the stand-ins for carriers, and whatever floor it needs.
       'import-x/no-restricted-paths': [
         'error',
         {

@@ -7,7 +7,7 @@ import { quote } from '../core/quote/quote.ts';
 import type { QuoteRequest } from '../core/model/request.ts';
 import type { Book } from '../core/model/book.ts';
 import type { Place } from '../core/place/place.ts';
-import { findZone, indexZones } from '../core/place/reach.ts';
+import { findZone, indexZones } from '../core/place/zone-index.ts';
 import { demoBook } from '../demo/book.ts';
 import { demoCatalogue } from '../demo/goods.ts';
 import { demoTestOrders } from '../demo/test-orders.ts';

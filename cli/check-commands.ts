@@ -7,7 +7,7 @@ import { compile } from '../core/quote/compile.ts';
 import { replay } from '../core/replay/replay.ts';
 import { answersAtOnce } from '../carriers/stand-ins.ts';
 import { locatedSentence } from '../core/words/fault-sentence.ts';
-import { choiceNames, outcomeSentence } from '../core/words/outcome-sentence.ts';
+import { choiceNames, outcomeSentence } from '../core/check/outcome-sentence.ts';
 import { CannotRun, readFileWith, readShop } from './files.ts';
 import type { Write } from './quote-command.ts';
 

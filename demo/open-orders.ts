@@ -3,7 +3,7 @@ import type { Catalogue } from '../core/model/good.ts';
 import type { Destination } from '../core/model/place.ts';
 import type { OrderStatus, PastOrder } from '../core/model/order.ts';
 import { placeOrder } from '../core/order/place-order.ts';
-import { slotsTaken } from '../core/order/slots-taken.ts';
+import { slotsTaken } from '../core/time/slots-taken.ts';
 import { compile } from '../core/quote/compile.ts';
 import { quote } from '../core/quote/quote.ts';
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { metresBetween } from '../core/place/distance.ts';
-import { postalReach } from '../core/reach/postal-reach.ts';
+import { postalReach } from '../core/coverage/postal-reach.ts';
 import { allLocated, type Gazetteer } from './locate.ts';
 
 test('among the codes of a whole large country each finds the nearest of all', () => {

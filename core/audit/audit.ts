@@ -1,7 +1,7 @@
 import type { Problem } from '../model/problem.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
-import { problemSentence } from '../words/problem-sentence.ts';
+import { problemSentence } from './problem-sentence.ts';
 import { dataFaults } from './data-faults.ts';
 import { GRAVITIES, type Finding, type FindingCode, type Gravity } from './finding.ts';
 import { addAlwaysFree } from './always-free.ts';

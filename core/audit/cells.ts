@@ -2,7 +2,7 @@ import type { Adjustment } from '../model/adjustment.ts';
 import type { Good } from '../model/good.ts';
 import { volumeOf } from '../pack/cuboid.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { memoizeByObject } from '../quote/memoize-by-object.ts';
+import { memoizeByObject } from '../memo/memoize-by-object.ts';
 import type { Basket, Thresholds } from './baskets.ts';
 
 const MEASURES = ['weight', 'subtotal', 'units', 'volume'] as const;

@@ -2,10 +2,10 @@ import type { Book } from '../model/book.ts';
 import type { Zone } from '../model/place.ts';
 import type { RateTable } from '../model/price.ts';
 import { tableFalls, tableOddities, type TableOddity } from '../price/table-report.ts';
-import { memoizeByObject } from '../quote/memoize-by-object.ts';
+import { memoizeByObject } from '../memo/memoize-by-object.ts';
 import type { Finding, RuleRef } from './finding.ts';
 import { neverActs } from './never-acts.ts';
-import { idleSentence } from '../words/idle-sentence.ts';
+import { idleSentence } from './idle-sentence.ts';
 
 /** Of one table so many rows are named; the count says how many there are. */
 const MOST_ROWS = 50;

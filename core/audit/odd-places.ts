@@ -1,7 +1,7 @@
 import type { Book } from '../model/book.ts';
 import type { Region, Zone } from '../model/place.ts';
 import { parsePattern } from '../place/postal.ts';
-import { contestedEntries } from '../reach/contested.ts';
+import { contestedEntries } from '../coverage/contested.ts';
 import type { Finding, RuleRef } from './finding.ts';
 
 const zoneAt = (id: string, part?: string): RuleRef => ({

@@ -3,7 +3,7 @@ import type { Limits, Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { fallsOf } from '../price/curve.ts';
 import { sortTiers } from '../price/tiers.ts';
-import { closedZones } from '../reach/closed-zones.ts';
+import { closedZones } from '../coverage/closed-zones.ts';
 import { listed } from '../words/names.ts';
 import type { Finding, RuleRef } from './finding.ts';
 

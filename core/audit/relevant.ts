@@ -2,7 +2,7 @@ import type { Adjustment, Condition } from '../model/adjustment.ts';
 import { buildPlaceIndex, holdsPlace } from '../place/place-index.ts';
 import type { Place } from '../place/place.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { memoizeByObject } from '../quote/memoize-by-object.ts';
+import { memoizeByObject } from '../memo/memoize-by-object.ts';
 import type { PlaceClass } from './place-classes.ts';
 
 type ForPlaces = Extract<Condition, { test: 'destination' }>;

@@ -4,7 +4,7 @@ import type { Book } from '../model/book.ts';
 import type { Good } from '../model/good.ts';
 import type { Rate } from '../model/rate.ts';
 import { compile } from '../quote/compile.ts';
-import { problemKey } from './accepted.ts';
+import { problemKey } from '../model/accepted.ts';
 import { audit } from './audit.ts';
 import { AuditMemory } from './memory.ts';
 

@@ -9,7 +9,7 @@ import { compile } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
 import { seeded } from '../seeded.ts';
 import { makeBook, makeCatalogue, makeGood, makeGroup, makeRate, makeZone } from '../testing/book.ts';
-import { acceptanceOf, causeKey, printOf } from './accepted.ts';
+import { acceptanceOf, causeKey, printOf } from '../model/accepted.ts';
 import { audit } from './audit.ts';
 import { countsFrom } from './nearby-places.ts';
 import { placeClasses } from './place-classes.ts';

@@ -1,6 +1,6 @@
 import type { DutyRate, DutyRules } from '../model/tax.ts';
 import { multiplyDivide, pointsOf } from '../price/rounding.ts';
-import type { BasketLine } from '../quote/basket.ts';
+import type { BasketLine } from '../basket/basket.ts';
 
 /** Duty rules ready to be asked: each country's rates, the longest HS prefix first. */
 export interface DutyIndex {

@@ -1,5 +1,5 @@
 import { bookSchema, type Book } from '../model/book.ts';
-import { bookFaults, catalogueFaults } from '../model/book-fault.ts';
+import { bookFaults, catalogueFaults } from '../faults/book-fault.ts';
 import { fault, type Fault, type Result } from '../model/fault.ts';
 import { catalogueSchema, type Catalogue } from '../model/good.ts';
 import { quoteRequestSchema, type QuoteRequest } from '../model/request.ts';

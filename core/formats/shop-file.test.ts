@@ -5,7 +5,7 @@ import type { Book } from '../model/book.ts';
 import type { PastOrder } from '../model/order.ts';
 import { makeBook, makeCatalogue, makeGood, makeRequest, makeZone } from '../testing/book.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
-import { nextEdition } from '../publish/edition.ts';
+import { nextEdition } from './edition.ts';
 import { shopDifference } from './shop-difference.ts';
 import { readShopFile, writeBookFile, writeGoodsFile, writeShopFile, type Shop } from './shop-file.ts';
 

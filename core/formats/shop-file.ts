@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { acceptedListSchema, type Accepted } from '../audit/accepted.ts';
+import { acceptedListSchema, type Accepted } from '../model/accepted.ts';
 import type { Book } from '../model/book.ts';
 import { fault, type Fault, type Result } from '../model/fault.ts';
 import type { Catalogue } from '../model/good.ts';
 import { parseWith } from '../model/schema-fault.ts';
 import type { PastOrder } from '../model/order.ts';
-import { readEditions, type Edition } from '../publish/edition.ts';
+import { readEditions, type Edition } from './edition.ts';
 import type { TestOrder } from '../model/test-order.ts';
 import { instantSchema } from '../model/unit.ts';
 import { readOrders } from './orders.ts';

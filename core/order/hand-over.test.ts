@@ -8,7 +8,7 @@ import { dueOf, isLate, toHandOver } from './due.ts';
 import { movedTo, nextStatuses, steppedBack } from './hand-over.ts';
 import { pickingList } from './picking.ts';
 import { sensibleRound } from './round.ts';
-import { slotsTaken } from './slots-taken.ts';
+import { slotsTaken } from '../time/slots-taken.ts';
 
 const clock = makeClock('America/Halifax');
 const SLOT = { start: '2026-11-27T15:00:00-04:00', end: '2026-11-27T16:00:00-04:00' };

@@ -1,6 +1,6 @@
 import type { Good } from '../model/good.ts';
 import type { Box } from '../model/pack.ts';
-import type { BasketLine } from '../quote/basket.ts';
+import type { BasketLine } from '../basket/basket.ts';
 import { makeKind, type Block, type Kind } from './cuboid.ts';
 import { intoBoxes, tooLarge, type BoxRun, type PackBox } from './into-boxes.ts';
 import type { Packed, ParcelRun, LineUnits } from './pack.ts';

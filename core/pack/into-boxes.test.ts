@@ -4,7 +4,7 @@ import type { Parcel } from '../model/quote.ts';
 import type { Good } from '../model/good.ts';
 import { seeded } from '../seeded.ts';
 import { makeGood } from '../testing/book.ts';
-import type { BasketLine } from '../quote/basket.ts';
+import type { BasketLine } from '../basket/basket.ts';
 import { bestFilling } from './best-filling.ts';
 import { makeKind, volumeOf, type Kind } from './cuboid.ts';
 import { fill } from './fill.ts';

@@ -1,6 +1,6 @@
 import { toThousandth } from '../model/measured.ts';
 import type { Parcel } from '../model/quote.ts';
-import type { BasketLine } from '../quote/basket.ts';
+import type { BasketLine } from '../basket/basket.ts';
 import { volumeOf } from './cuboid.ts';
 import { pack, type PackedBox, type ParcelRun } from './pack.ts';
 import type { Packing } from './packing.ts';

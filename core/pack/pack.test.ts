@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { PackPlan } from '../model/pack.ts';
 import type { Good } from '../model/good.ts';
-import type { BasketLine } from '../quote/basket.ts';
+import type { BasketLine } from '../basket/basket.ts';
 import { makeGood } from '../testing/book.ts';
 import { listParcels } from './list.ts';
 import { countParcels, pack as packWith, type Packed, type ParcelRun } from './pack.ts';

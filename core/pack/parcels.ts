@@ -1,5 +1,5 @@
 import type { Refusal } from '../price/limits.ts';
-import type { BasketLine } from '../quote/basket.ts';
+import type { BasketLine } from '../basket/basket.ts';
 import { boxesRefusal, countParcels, pack, type Packed } from './pack.ts';
 import type { Packing } from './packing.ts';
 import { singleParcelCount } from './single.ts';

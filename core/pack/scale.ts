@@ -1,5 +1,5 @@
 import type { Size } from '../model/good.ts';
-import type { BasketLine } from '../quote/basket.ts';
+import type { BasketLine } from '../basket/basket.ts';
 import type { Packing } from './packing.ts';
 
 /**

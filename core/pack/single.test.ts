@@ -1,5 +1,5 @@
 import type { Good } from '../model/good.ts';
-import type { BasketLine } from '../quote/basket.ts';
+import type { BasketLine } from '../basket/basket.ts';
 import { makeGood } from '../testing/book.ts';
 import { singleParcelCount, singleParcels } from './single.ts';
 

@@ -1,6 +1,6 @@
 import { toThousandth } from '../model/measured.ts';
 import type { Parcel } from '../model/quote.ts';
-import type { BasketLine } from '../quote/basket.ts';
+import type { BasketLine } from '../basket/basket.ts';
 
 /** How many parcels a basket makes when all goes into one, but for goods that are their own carton. */
 export const singleParcelCount = (lines: readonly BasketLine[]): number => {

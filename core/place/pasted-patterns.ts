@@ -1,5 +1,5 @@
 import { withSingleBlanks } from '../model/blanks.ts';
-import { kept } from '../time/kept.ts';
+import { memoizeByText } from '../memo/memoize-by-text.ts';
 import { canTakeCodes } from './code-shapes.ts';
 import { normaliseCode, parsePattern, rangeText } from './postal.ts';
 
@@ -118,12 +118,14 @@ export const pastedPatterns = (
 ): PastedPatterns => {
   const found = new Set<string>();
   const unread: string[] = [];
-  const patternAs = kept((part) => patternOf(country, part));
-  const readAs = kept((part) => {
+  const patternAs = memoizeByText((part) => patternOf(country, part));
+  const readAs = memoizeByText((part) => {
     const pattern = patternAs(part);
     return pattern !== null && canTakeCodes(country, pattern, isBeginning) ? pattern : null;
   });
-  const split = kept((entry) => partsOf(country, entry, isWhole, (part) => patternAs(part) !== null));
+  const split = memoizeByText((entry) =>
+    partsOf(country, entry, isWhole, (part) => patternAs(part) !== null),
+  );
   let repeated = 0;
   let beginnings = 0;
   const entries = text

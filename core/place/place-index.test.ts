@@ -3,7 +3,7 @@ import type { Region, Zone } from '../model/place.ts';
 import { makeZone } from '../testing/book.ts';
 import { placeOf, type Place } from './place.ts';
 import { normaliseCode, parsePattern, patternTakes } from './postal.ts';
-import { findZone, indexSellsTo, indexZones, sellsThere } from './reach.ts';
+import { findZone, indexSellsTo, indexZones, sellsThere } from './zone-index.ts';
 import { claimsOn } from './place-index.ts';
 
 const codeIn = fc.stringMatching(/^[AB][12][AB]([12]([AB][12]?)?)?$/);

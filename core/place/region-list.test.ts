@@ -2,8 +2,8 @@ import { demoBook } from '../../demo/book.ts';
 import { demoCatalogue } from '../../demo/goods.ts';
 import type { SellsTo } from '../model/place.ts';
 import { compile } from '../quote/compile.ts';
-import { closedZones } from '../reach/closed-zones.ts';
-import { splitCountries, subdivisionReach } from '../reach/subdivision-reach.ts';
+import { closedZones } from '../coverage/closed-zones.ts';
+import { splitCountries, subdivisionReach } from '../coverage/subdivision-reach.ts';
 import { makeBook, makeZone } from '../testing/book.ts';
 import { withoutRegion, withPatterns, withRegion } from './region-list.ts';
 

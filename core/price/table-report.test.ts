@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { TableRow } from '../model/price.ts';
-import { odditySentence } from '../words/oddity-sentence.ts';
+import { odditySentence } from '../audit/oddity-sentence.ts';
 import { tableFalls, tableOddities } from './table-report.ts';
 
 const row = (from: number, to?: number, part: Partial<TableRow> = {}): TableRow => ({

@@ -7,7 +7,7 @@ import type { Catalogue, Good } from '../model/good.ts';
 import type { Region, Zone } from '../model/place.ts';
 import { regionsText } from '../place/region-phrase.ts';
 import { adjustmentSentence, type Naming } from '../words/adjustment-phrase.ts';
-import { ruleName } from '../words/problem-sentence.ts';
+import { ruleName } from '../audit/problem-sentence.ts';
 import {
   countFigure,
   currencyDecimals,

@@ -13,7 +13,7 @@ import {
   tiers,
 } from '../testing/book.ts';
 import { differences } from './differences.ts';
-import { liveOf, mergeEditions, nextEdition, readEditions } from './edition.ts';
+import { liveOf, mergeEditions, nextEdition, readEditions } from '../formats/edition.ts';
 import { testOrderChanges } from './test-order-changes.ts';
 
 type Part = Parameters<typeof makeBook>[0];

@@ -1,7 +1,7 @@
 import type { Parcel } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { listParcels } from '../pack/list.ts';
-import { measureBasket } from './basket.ts';
+import { measureBasket } from '../basket/basket.ts';
 import type { CompiledBook } from './compile.ts';
 
 /** The parcels in which a carrier is asked about an order, and the account it is asked for. */

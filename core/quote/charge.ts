@@ -6,7 +6,7 @@ import type { Store } from '../model/store.ts';
 import type { Refusal } from '../price/limits.ts';
 import { pointsOf, toMultiple } from '../price/rounding.ts';
 import { adjust, type Subject } from './adjust.ts';
-import type { Basket } from './basket.ts';
+import type { Basket } from '../basket/basket.ts';
 import type { CompiledRate } from './compile.ts';
 import type { LocatedOrder } from './conditions.ts';
 import { Ledger } from './ledger.ts';

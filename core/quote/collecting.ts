@@ -8,7 +8,7 @@ import { addNotBelowZero, addRounding } from './charge.ts';
 import type { LocatedOrder } from './conditions.ts';
 import { nearbyRefusal } from './groups.ts';
 import { Ledger } from './ledger.ts';
-import { notSoldThere } from './reach.ts';
+import { notSoldThere } from './destination.ts';
 import { minimumRefusal, nearbyChoice, timeRefusal, type CompiledPickup } from './nearby.ts';
 import { fromThere, type Shipment } from './shipment.ts';
 import { WithheldChoice } from './withheld.ts';

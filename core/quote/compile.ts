@@ -10,16 +10,16 @@ import type { Rate, Service } from '../model/rate.ts';
 import type { Location } from '../model/location.ts';
 import { indexAreas, type AreaIndex } from '../place/area-index.ts';
 import { indexPostalList, type PostalIndex } from '../place/postal-list.ts';
-import { indexSellsTo, indexZones, type SellsToIndex, type ZoneIndex } from '../place/reach.ts';
+import { indexSellsTo, indexZones, type SellsToIndex, type ZoneIndex } from '../place/zone-index.ts';
 import { packingOf, type Packing } from '../pack/packing.ts';
 import { activeLimits, type ActiveLimit } from '../price/limits.ts';
 import { sortTiers, type SortedTiers } from '../price/tiers.ts';
 import { departuresFrom, type Departure } from '../time/arrival.ts';
 import { makeClock, type Clock } from '../time/clock.ts';
-import { kept } from '../time/kept.ts';
+import { memoizeByText } from '../memo/memoize-by-text.ts';
 import type { CompiledAccount } from './account.ts';
 import { compileAdjustment, type CompiledAdjustment } from './adjust.ts';
-import { memoizeByObject } from './memoize-by-object.ts';
+import { memoizeByObject } from '../memo/memoize-by-object.ts';
 import { compileArea, compilePickup, type CompiledArea, type CompiledPickup } from './nearby.ts';
 import { indexGroups, type GroupIndex } from './groups.ts';
 import { currencyDecimals, type DisplayFormat } from '../words/figure.ts';
@@ -154,7 +154,7 @@ const areaIndexOf = memoizeByObject((areas: Book['areas']) =>
 /** The packing of a plan with the boxes of a book, kept with all that was packed by it. */
 const packingsOf = memoizeByObject((boxes: Book['boxes']) =>
   memoizeByObject((plan: PackPlan) =>
-    kept((carrier) => packingOf(plan, boxes, carrier === '' ? undefined : carrier)),
+    memoizeByText((carrier) => packingOf(plan, boxes, carrier === '' ? undefined : carrier)),
   ),
 );
 

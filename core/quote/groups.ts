@@ -3,7 +3,7 @@ import type { Zone } from '../model/place.ts';
 import type { Service } from '../model/rate.ts';
 import type { Refusal } from '../price/limits.ts';
 import type { Message } from '../words/message.ts';
-import type { BasketLine } from './basket.ts';
+import type { BasketLine } from '../basket/basket.ts';
 
 /** The handling groups by id. */
 export type GroupIndex = ReadonlyMap<string, HandlingGroup>;

@@ -1,9 +1,9 @@
 import type { QuoteRequest } from '../model/request.ts';
 import type { Parcels } from '../pack/parcels.ts';
 import { metresBetween } from '../place/distance.ts';
-import type { Basket } from './basket.ts';
+import type { Basket } from '../basket/basket.ts';
 import type { CompiledBook } from './compile.ts';
-import type { Reach } from './reach.ts';
+import type { Reach } from './destination.ts';
 
 /** What one quote is asked, measured once; rules look at nothing else. */
 export interface OrderContext {

@@ -6,8 +6,8 @@ import { unknownRefusal, type Refusal } from '../price/limits.ts';
 import { pointsOf } from '../price/rounding.ts';
 import { findTableRow, indexTable, tablePlaceName } from '../price/table.ts';
 import { eachAmount, priceByTiers, type SortedTiers } from '../price/tiers.ts';
-import type { Basket, BasketLine } from './basket.ts';
-import { memoizeByObject } from './memoize-by-object.ts';
+import type { Basket, BasketLine } from '../basket/basket.ts';
+import { memoizeByObject } from '../memo/memoize-by-object.ts';
 import type { LocatedOrder } from './conditions.ts';
 import type { Ledger } from './ledger.ts';
 

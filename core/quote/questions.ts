@@ -8,11 +8,11 @@ import { Parcels } from '../pack/parcels.ts';
 import { pointsOf } from '../price/rounding.ts';
 import { dateOf } from '../time/calendar.ts';
 import type { CompiledAccount } from './account.ts';
-import { measureBasket, type Basket, type BasketLine } from './basket.ts';
+import { measureBasket, type Basket, type BasketLine } from '../basket/basket.ts';
 import type { CompiledBook } from './compile.ts';
 import { placedDay } from './placed-day.ts';
 import { rateRefusal } from './rate-refusal.ts';
-import { reachOf, type Reach } from './reach.ts';
+import { reachOf, type Reach } from './destination.ts';
 
 /** What a basket's goods are declared to be worth: `insure` points of the physical goods' value. */
 const insuredValue = (basket: Basket, discount: number, points: number): number =>

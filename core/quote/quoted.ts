@@ -1,6 +1,6 @@
 import type { Parcel, Quote } from '../model/quote.ts';
 import { listParcels } from '../pack/list.ts';
-import type { Basket } from './basket.ts';
+import type { Basket } from '../basket/basket.ts';
 import type { CompiledBook } from './compile.ts';
 
 /** What a quote says beside its parcels. */

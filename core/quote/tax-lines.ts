@@ -3,7 +3,7 @@ import type { Choice, Quote } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { placeOf, type Place } from '../place/place.ts';
 import type { CompiledBook } from './compile.ts';
-import { reachOf } from './reach.ts';
+import { reachOf } from './destination.ts';
 
 /** One tax of an order, on the goods and on the charge together, in minor units. */
 export interface TaxLine {

@@ -3,7 +3,7 @@ import { freeId } from '../model/ids.ts';
 import type { Size } from '../model/good.ts';
 import type { CarrierPrice, Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
-import { ruleName } from '../words/problem-sentence.ts';
+import { ruleName } from '../audit/problem-sentence.ts';
 import type { Change } from './change.ts';
 import { areaWithEnd, brokenLimit, refusalsOf, withEnd, withLimits } from './limits.ts';
 import { byId, causeName, namedBy, partOf, rateOf, rateTo, type AskedValue, type Broken } from './repair.ts';

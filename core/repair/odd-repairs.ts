@@ -2,7 +2,7 @@ import { idleStepsOf } from '../audit/odd-rates.ts';
 import type { Rate } from '../model/rate.ts';
 import type { RateTable } from '../model/price.ts';
 import { listed, namesOf } from '../words/names.ts';
-import { ruleName } from '../words/problem-sentence.ts';
+import { ruleName } from '../audit/problem-sentence.ts';
 import type { Change } from './change.ts';
 import { withEnd, withLimits } from './limits.ts';
 import { byId, namedBy, partOf, rateOf, rateTo, type Broken, type Repair } from './repair.ts';

@@ -3,7 +3,7 @@ import type { Problem } from '../model/problem.ts';
 import type { LimitMeasure } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { ruleName } from '../words/problem-sentence.ts';
+import { ruleName } from '../audit/problem-sentence.ts';
 import type { Change } from './change.ts';
 
 /** A way to mend what the audit found, as changes to the shop; `core/words/repair-words.ts` has the words. */

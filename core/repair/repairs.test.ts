@@ -1,4 +1,4 @@
-import { problemKey } from '../audit/accepted.ts';
+import { problemKey } from '../model/accepted.ts';
 import { audit } from '../audit/audit.ts';
 import { AuditMemory } from '../audit/memory.ts';
 import type { Book } from '../model/book.ts';
@@ -20,7 +20,7 @@ import {
   makeZone,
   tiers,
 } from '../testing/book.ts';
-import { askedLabel, repairLabel } from '../words/repair-words.ts';
+import { askedLabel, repairLabel } from './repair-words.ts';
 import { askedValue } from './asked-value.ts';
 import { withChanges, type Shop } from './change.ts';
 import type { Change } from './change.ts';

@@ -2,7 +2,7 @@ import type { Book } from '../model/book.ts';
 import type { StepsPrice } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { listed, namesOf } from '../words/names.ts';
-import { ruleName } from '../words/problem-sentence.ts';
+import { ruleName } from '../audit/problem-sentence.ts';
 import type { Change } from './change.ts';
 import { areaWithEnd, brokenLimit, refusalsOf, withEnd, withLimits, type BrokenLimit } from './limits.ts';
 import { byId, causeName, namedBy, rateOf, rateTo, type Broken, type Repair } from './repair.ts';

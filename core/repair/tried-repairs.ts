@@ -1,4 +1,4 @@
-import { problemKey } from '../audit/accepted.ts';
+import { problemKey } from '../model/accepted.ts';
 import { audit } from '../audit/audit.ts';
 import { hasChoice } from '../audit/refused.ts';
 import type { AuditMemory } from '../audit/memory.ts';

@@ -1,7 +1,7 @@
 import type { Location } from '../model/location.ts';
 import { dateOf, weekdayOf, type DayNumber } from './calendar.ts';
 import type { Clock } from './clock.ts';
-import { kept } from './kept.ts';
+import { memoizeByText } from '../memo/memoize-by-text.ts';
 import { firstDayOf, openDays, type OpenDays } from './open-days.ts';
 import { readyAt } from './preparation.ts';
 
@@ -46,7 +46,7 @@ const workingDaysLater = (days: OpenDays, from: DayNumber, count: number): DayNu
 /** The departures from a location, in the store's zone of time. */
 export const departuresFrom = (location: Location, clock: Clock): Departure => {
   const days = openDays(location.hours, location.closedDates);
-  const arrivals = kept((key) => {
+  const arrivals = memoizeByText((key) => {
     const [from = 0, min = 0, max = 0] = key.split('/').map(Number);
     return {
       earliest: dateOf(workingDaysLater(days, from, min)),
@@ -54,7 +54,7 @@ export const departuresFrom = (location: Location, clock: Clock): Departure => {
     };
   });
   return {
-    handOver: kept((placedAt) => handOver(clock, days, location, placedAt)),
+    handOver: memoizeByText((placedAt) => handOver(clock, days, location, placedAt)),
     arrival: (day, { min, max }) => arrivals(`${day}/${min}/${max}`),
   };
 };

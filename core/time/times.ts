@@ -3,7 +3,7 @@ import type { Choice } from '../model/quote.ts';
 import type { Preparation, Timing } from '../model/time.ts';
 import { dateOf, type DayNumber } from './calendar.ts';
 import type { Clock } from './clock.ts';
-import { kept } from './kept.ts';
+import { memoizeByText } from '../memo/memoize-by-text.ts';
 import { HORIZON_DAYS, openDayAfter, openDays, type OpenDays } from './open-days.ts';
 import { openingsOf, type Opening, type Openings } from './openings.ts';
 import { readyAt } from './preparation.ts';
@@ -134,10 +134,10 @@ export const timePlan = (
 ): TimePlan => {
   const days = openDays(location.hours, location.closedDates);
   const plan: Plan = { clock, days, preparation, timing, withinDays };
-  const placedOn = kept((placedAt) => placedOf(plan, placedAt));
+  const placedOn = memoizeByText((placedAt) => placedOf(plan, placedAt));
   const ready = (placedAt: string): string | null => placedOn(placedAt)?.readyText ?? null;
   if (timing.kind === 'words' || timing.kind === 'days') {
-    const said = kept((placedAt) => saidTimes(plan, placedOn(placedAt)));
+    const said = memoizeByText((placedAt) => saidTimes(plan, placedOn(placedAt)));
     return { at: said, all: () => [], ready };
   }
   const openings = openingsOf(timing, days, clock);
@@ -145,7 +145,7 @@ export const timePlan = (
     const placed = placedOn(placedAt);
     return placed ? chosenTimes(plan, openings, placed, taken) : { ok: false, next: null };
   };
-  const untaken = kept((placedAt) => timesWith(placedAt, NOTHING_BOOKED));
+  const untaken = memoizeByText((placedAt) => timesWith(placedAt, NOTHING_BOOKED));
   return {
     ready,
     at: (placedAt, taken) => (taken ? timesWith(placedAt, taken) : untaken(placedAt)),

@@ -2,7 +2,7 @@ import { neverActs } from '../audit/never-acts.ts';
 import type { Adjustment, Condition, Effect } from '../model/adjustment.ts';
 import { makeBook, makeGood, makeZone } from '../testing/book.ts';
 import { adjustmentSentence } from './adjustment-phrase.ts';
-import { idleSentence } from './idle-sentence.ts';
+import { idleSentence } from '../audit/idle-sentence.ts';
 
 const book = makeBook({
   zones: [makeZone('country', { name: 'Country' }), makeZone('far', { name: 'Far' })],

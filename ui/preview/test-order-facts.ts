@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { measureBasket } from '../../core/quote/basket.ts';
+import { measureBasket } from '../../core/basket/basket.ts';
 import { localMoment } from '../../core/time/local-moment.ts';
 import { countFigure, moneyFigure, weightFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import type { Book } from '../../core/model/book.ts';

@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { problemKey } from '../../core/audit/accepted.ts';
+import { problemKey } from '../../core/model/accepted.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Problem } from '../../core/model/problem.ts';
 import type { Catalogue } from '../../core/model/good.ts';

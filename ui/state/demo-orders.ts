@@ -3,7 +3,7 @@ import { readOrders } from '../../core/formats/orders.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import { openDemoOrders } from '../../demo/open-orders.ts';
 import { movedTo } from '../../core/order/moved-orders.ts';
-import type { Edition } from '../../core/publish/edition.ts';
+import type { Edition } from '../../core/formats/edition.ts';
 import type { Workbook } from './workbook.ts';
 
 /** The made-up orders of the demo shop: a year of them, and those that have to be handed over from today on. */

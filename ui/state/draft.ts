@@ -1,7 +1,7 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import type { Book } from '../../core/model/book.ts';
-import { changedFaults } from '../../core/model/changed-faults.ts';
+import { changedFaults } from '../../core/faults/changed-faults.ts';
 import type { Fault } from '../../core/model/fault.ts';
 import { EDITS, type EditName, type EditPayload } from './edits/edits.ts';
 import type { Workbook } from './workbook.ts';

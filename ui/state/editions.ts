@@ -1,5 +1,5 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit';
-import { mergeEditions, type Edition } from '../../core/publish/edition.ts';
+import { mergeEditions, type Edition } from '../../core/formats/edition.ts';
 
 export const editionPublished = createAction<Edition>('editions/published');
 /** Editions from the device, from another tab, or from a file, beside those that are here. */

@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { PastOrder } from '../../core/model/order.ts';
 import type { QuoteRequest } from '../../core/model/request.ts';
-import { slotsTaken } from '../../core/order/slots-taken.ts';
+import { slotsTaken } from '../../core/time/slots-taken.ts';
 
 /** A time that a customer picked and that is kept while the order is finished; `until` is in milliseconds since 1970. */
 export interface Hold {

@@ -1,5 +1,5 @@
 import type { Book } from '../../core/model/book.ts';
-import { memoizeByObject } from '../../core/quote/memoize-by-object.ts';
+import { memoizeByObject } from '../../core/memo/memoize-by-object.ts';
 
 /**
  * A long list of the book as JSON, made once for each state of the list: a text goes to the shelf and to a

@@ -5,7 +5,7 @@ import type { Book } from '../../core/model/book.ts';
 import type { Catalogue } from '../../core/model/good.ts';
 import { compile } from '../../core/quote/compile.ts';
 import { requestFaults } from '../../core/quote/quote.ts';
-import { closedZones } from '../../core/reach/closed-zones.ts';
+import { closedZones } from '../../core/coverage/closed-zones.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import { splitWithKnown } from './asked-split.ts';
 import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';

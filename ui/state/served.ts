@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { Book } from '../../core/model/book.ts';
 import type { Catalogue, Good } from '../../core/model/good.ts';
-import { liveOf, type Edition } from '../../core/publish/edition.ts';
+import { liveOf, type Edition } from '../../core/formats/edition.ts';
 import { compile } from '../../core/quote/compile.ts';
 import type { DisplayFormat } from '../../core/words/figure.ts';
 import { isDemoBook } from './demo.ts';

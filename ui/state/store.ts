@@ -11,7 +11,7 @@ import { demoEditionReducer, editionsReducer } from './editions.ts';
 import { demoOrdersReducer, ordersReducer } from './orders.ts';
 import { checkReducer } from './check.ts';
 import { initialStorage, storageReducer, type StorageStatus } from './storage-status.ts';
-import type { Edition } from '../../core/publish/edition.ts';
+import type { Edition } from '../../core/formats/edition.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 
 /** What the program starts from: read from storage, or the demo shop. */

@@ -1,4 +1,4 @@
-import type { Accepted } from '../../core/audit/accepted.ts';
+import type { Accepted } from '../../core/model/accepted.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Catalogue } from '../../core/model/good.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';

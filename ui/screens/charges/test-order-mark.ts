@@ -1,6 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { Measure } from '../../../core/model/price.ts';
-import { measureBasket } from '../../../core/quote/basket.ts';
+import { measureBasket } from '../../../core/basket/basket.ts';
 import { measureFigure } from '../../../core/words/figure.ts';
 import { selectBook, selectGoods, selectDisplayFormat, selectTestOrder } from '../../state/selectors.ts';
 import type { RootState } from '../../state/store.ts';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { Edition } from '../../../core/publish/edition.ts';
+import type { Edition } from '../../../core/formats/edition.ts';
 import { localMoment } from '../../../core/time/local-moment.ts';
 import { momentText } from '../../parts/dates.ts';
 import { Press } from '../../parts/press.tsx';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { HelperText } from 'react-native-paper';
 import type { AskedValue } from '../../../core/repair/repair.ts';
-import { askedLabel } from '../../../core/words/repair-words.ts';
+import { askedLabel } from '../../../core/repair/repair-words.ts';
 import { measureFigure, type DisplayFormat } from '../../../core/words/figure.ts';
 import type { Read } from '../../parts/draft-field.tsx';
 import { readMeasure, readMoney, readSize } from '../../parts/readers.ts';

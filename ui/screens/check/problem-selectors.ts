@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { acceptanceOf, causeKey, problemKey, printOf, type Accepted } from '../../../core/audit/accepted.ts';
+import { acceptanceOf, causeKey, problemKey, printOf, type Accepted } from '../../../core/model/accepted.ts';
 import type { Problem } from '../../../core/model/problem.ts';
-import { ruleName } from '../../../core/words/problem-sentence.ts';
+import { ruleName } from '../../../core/audit/problem-sentence.ts';
 import type { RuleRef } from '../../../core/audit/finding.ts';
 import { selectBook, selectCatalogue, selectGoods } from '../../state/selectors.ts';
 import { selectLive } from '../../state/served.ts';

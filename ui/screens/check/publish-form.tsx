@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { nextEdition } from '../../../core/publish/edition.ts';
+import { nextEdition } from '../../../core/formats/edition.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { editionPublished } from '../../state/editions.ts';

@@ -1,6 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { differences, type Change } from '../../../core/publish/differences.ts';
-import type { Edition } from '../../../core/publish/edition.ts';
+import type { Edition } from '../../../core/formats/edition.ts';
 import { whereLink, type RuleLink } from '../../preview/rule-link.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
 import { selectLive } from '../../state/served.ts';

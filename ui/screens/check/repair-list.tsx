@@ -3,7 +3,7 @@ import { Text } from 'react-native-paper';
 import type { TestOrderChange } from '../../../core/publish/test-order-changes.ts';
 import type { TriedRepair } from '../../../core/repair/tried-repairs.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import { repairLabel } from '../../../core/words/repair-words.ts';
+import { repairLabel } from '../../../core/repair/repair-words.ts';
 import { Press } from '../../parts/press.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';

@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { TestOrderResult } from '../../../core/check/check-test-order.ts';
 import type { TestOrder } from '../../../core/model/test-order.ts';
-import { choiceNames, expectationWords, outcomeSentence } from '../../../core/words/outcome-sentence.ts';
+import { choiceNames, expectationWords, outcomeSentence } from '../../../core/check/outcome-sentence.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { selectBook, selectDisplayFormat, selectTestOrders } from '../../state/selectors.ts';
 import type { RootState } from '../../state/store.ts';

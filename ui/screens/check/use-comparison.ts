@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Edition } from '../../../core/publish/edition.ts';
+import type { Edition } from '../../../core/formats/edition.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
 import { useAppSelector, useAppStore } from '../../state/store.ts';
 import { startComparison } from '../../workers/start-audit.ts';

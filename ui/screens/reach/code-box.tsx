@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
-import type { Whereabouts } from '../../../core/reach/whereabouts.ts';
+import type { Whereabouts } from '../../../core/coverage/whereabouts.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { countryName, type WorldPlaces } from '../../places/places.ts';

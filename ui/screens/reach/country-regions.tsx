@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { SubdivisionReach } from '../../../core/reach/subdivision-reach.ts';
+import type { SubdivisionReach } from '../../../core/coverage/subdivision-reach.ts';
 import { TickBox } from '../../parts/check.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { Press } from '../../parts/press.tsx';

@@ -1,13 +1,13 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { countryReach, type CountryReach } from '../../../core/reach/country-reach.ts';
+import { countryReach, type CountryReach } from '../../../core/coverage/country-reach.ts';
 import {
   splitCountries,
   subdivisionReach,
   type SubdivisionReach,
-} from '../../../core/reach/subdivision-reach.ts';
+} from '../../../core/coverage/subdivision-reach.ts';
 import { locate, type Gazetteer } from '../../../gazetteer/locate.ts';
-import { pastedCodes, whereaboutsOfCode, type Whereabouts } from '../../../core/reach/whereabouts.ts';
-import { contestedEntries } from '../../../core/reach/contested.ts';
+import { pastedCodes, whereaboutsOfCode, type Whereabouts } from '../../../core/coverage/whereabouts.ts';
+import { contestedEntries } from '../../../core/coverage/contested.ts';
 import { selectBook, selectCompiled } from '../../state/selectors.ts';
 import type { NamedPlace } from '../../places/places.ts';
 import type { RootState } from '../../state/store.ts';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Searchbar, Text } from 'react-native-paper';
-import type { CountryReach } from '../../../core/reach/country-reach.ts';
+import type { CountryReach } from '../../../core/coverage/country-reach.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Press } from '../../parts/press.tsx';
 import { Segments } from '../../parts/segments.tsx';

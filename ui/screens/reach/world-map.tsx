@@ -2,8 +2,8 @@ import { useEffect, useMemo, useState } from 'react';
 import { PanResponder, View } from 'react-native';
 
 import Svg, { Defs, G, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
-import type { CountryReach } from '../../../core/reach/country-reach.ts';
-import type { SubdivisionReach } from '../../../core/reach/subdivision-reach.ts';
+import type { CountryReach } from '../../../core/coverage/country-reach.ts';
+import type { SubdivisionReach } from '../../../core/coverage/subdivision-reach.ts';
 import { useInks } from '../../theme/theme.ts';
 import { PAPER, SANS_STRONG } from '../../theme/tokens.ts';
 import type { ZoneMark } from '../../theme/zone-marks.ts';

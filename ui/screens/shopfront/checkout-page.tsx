@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
-import { promiseSentence } from '../../../core/words/promise-sentence.ts';
+import { promiseSentence } from '../../../core/order/promise-sentence.ts';
 import { Check } from '../../parts/check.tsx';
 import { FormField } from '../../parts/form-field.tsx';
 import { Segments } from '../../parts/segments.tsx';

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import type { SlotDay } from '../../../core/time/slot-days.ts';
+import type { SlotDay } from '../../../core/quote/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
 import { HELD_MS, holdsLapsed, nextLapse, slotHeld, type HoldsState } from '../../state/holds.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { countFigure } from '../../../core/words/figure.ts';
-import { spokenDate } from '../../../core/words/promise-sentence.ts';
+import { spokenDate } from '../../../core/order/promise-sentence.ts';
 import { useToday } from '../../parts/use-today.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { Press } from '../../parts/press.tsx';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { SlotDay } from '../../../core/time/slot-days.ts';
+import type { SlotDay } from '../../../core/quote/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
 import { dayFigure } from '../../../core/words/moment-figure.ts';
 import { Press } from '../../parts/press.tsx';

@@ -1,4 +1,4 @@
-import type { Accepted } from '../../../core/audit/accepted.ts';
+import type { Accepted } from '../../../core/model/accepted.ts';
 import type { Workbook } from '../workbook.ts';
 
 const isSame = (a: Accepted, b: Pick<Accepted, 'code' | 'where'>): boolean =>

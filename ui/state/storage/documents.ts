@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { acceptedListSchema } from '../../../core/audit/accepted.ts';
+import { acceptedListSchema } from '../../../core/model/accepted.ts';
 import { readOrders } from '../../../core/formats/orders.ts';
 import { readBook, readCatalogue, readTestOrders } from '../../../core/formats/read.ts';
 import type { Catalogue } from '../../../core/model/good.ts';

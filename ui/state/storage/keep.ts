@@ -1,5 +1,5 @@
 import type { PastOrder } from '../../../core/model/order.ts';
-import type { Edition } from '../../../core/publish/edition.ts';
+import type { Edition } from '../../../core/formats/edition.ts';
 import { draftTaken, type DraftState } from '../draft.ts';
 import { editionRenumbered, editionsTaken } from '../editions.ts';
 import { ordersTaken } from '../orders.ts';

@@ -1,4 +1,4 @@
-import { readEditions, type Edition } from '../../../core/publish/edition.ts';
+import { readEditions, type Edition } from '../../../core/formats/edition.ts';
 import type { SetAsideDocument } from '../storage-status.ts';
 import { setAside } from './aside.ts';
 import type { KeyValueStore } from './writer.ts';

@@ -1,6 +1,6 @@
 import { day, DECEMBER, NOVEMBER, open, rename, west } from '../../testing/opened-shop.ts';
 import { makeShelf, makeTabs, type TestShelf } from '../../testing/stores.ts';
-import { nextEdition } from '../../../core/publish/edition.ts';
+import { nextEdition } from '../../../core/formats/edition.ts';
 import { added } from '../basket.ts';
 import { isDemoBook } from '../demo.ts';
 import { demoShop } from '../demo-shop.ts';

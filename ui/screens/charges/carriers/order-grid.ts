@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { CarrierAnswer } from '../../../../core/model/carrier.ts';
 import type { CostPoint } from '../../../../core/price/propose-steps.ts';
-import { measureBasket } from '../../../../core/quote/basket.ts';
+import { measureBasket } from '../../../../core/basket/basket.ts';
 import { selectCompiled, selectPastOrders } from '../../../state/selectors.ts';
 import type { SamplePlace } from './sample-places.ts';
 

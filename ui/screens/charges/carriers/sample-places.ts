@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { Destination } from '../../../../core/model/place.ts';
 import { placeOf } from '../../../../core/place/place.ts';
-import { findZone } from '../../../../core/place/reach.ts';
+import { findZone } from '../../../../core/place/zone-index.ts';
 import { selectCompiled, selectPastOrders, selectTestOrders } from '../../../state/selectors.ts';
 
 /** A place to ask a carrier about, and the zone it falls into. */

@@ -5,7 +5,7 @@ import { guessUnit } from '../../../../core/formats/list-columns.ts';
 import { TABLE_COLUMNS, TABLE_UNITS } from '../../../../core/formats/rate-table-csv.ts';
 import type { Measure, RateTable, TableRow } from '../../../../core/model/price.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
-import { odditySentence } from '../../../../core/words/oddity-sentence.ts';
+import { odditySentence } from '../../../../core/audit/oddity-sentence.ts';
 import { Check } from '../../../parts/check.tsx';
 import { ImportPage } from '../../../parts/list-import/import-page.tsx';
 import { useListImport, type ReadList } from '../../../parts/list-import/use-list-import.ts';

@@ -1,7 +1,7 @@
 import type { Coverage } from '../../../../core/model/delivery.ts';
 import type { DisplayFormat } from '../../../../core/words/figure.ts';
 import type { Location } from '../../../../core/model/location.ts';
-import type { PostalArea } from '../../../../core/reach/postal-reach.ts';
+import type { PostalArea } from '../../../../core/coverage/postal-reach.ts';
 import { METRES_A_DEGREE } from '../../../../core/place/ring.ts';
 
 /** Three kilometres, or two miles. */

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Book } from '../../../../core/model/book.ts';
-import type { NearbyCode } from '../../../../core/reach/neighbourhood.ts';
+import type { NearbyCode } from '../../../../core/coverage/neighbourhood.ts';
 import { distanceFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';

@@ -3,7 +3,7 @@ import { lazy, Suspense } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Position } from '../../../../core/model/delivery.ts';
-import type { NearbyCode } from '../../../../core/reach/neighbourhood.ts';
+import type { NearbyCode } from '../../../../core/coverage/neighbourhood.ts';
 import { Section } from '../../../parts/section.tsx';
 import { usePostalAreas } from '../../../places/use-gazetteer.ts';
 import { edit } from '../../../state/draft.ts';

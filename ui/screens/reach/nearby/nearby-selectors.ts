@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { nearbyCodes, postalAreasNear, type NearbyCode } from '../../../../core/reach/neighbourhood.ts';
+import { nearbyCodes, postalAreasNear, type NearbyCode } from '../../../../core/coverage/neighbourhood.ts';
 import type { Located } from '../../../../gazetteer/locate.ts';
 import { selectBook, selectCompiled } from '../../../state/selectors.ts';
 import type { RootState } from '../../../state/store.ts';

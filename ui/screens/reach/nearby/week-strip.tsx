@@ -3,7 +3,7 @@ import { Text } from 'react-native-paper';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { minutesOf } from '../../../../core/time/calendar.ts';
 import { instantOf, localMoment } from '../../../../core/time/local-moment.ts';
-import { weekView, type DayView, type WeekView } from '../../../../core/time/week-view.ts';
+import { weekView, type DayView, type WeekView } from '../../../../core/quote/week-view.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
 import { dayFigure, momentFigure } from '../../../../core/words/moment-figure.ts';
 import { dateSpan } from '../../../parts/dates.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { editionsUpToDate } from '../formats/version-1.ts';
-import { bookFaults, catalogueFaults } from '../model/book-fault.ts';
+import { editionsUpToDate } from './version-1.ts';
+import { bookFaults, catalogueFaults } from '../faults/book-fault.ts';
 import { bookSchema, type Book } from '../model/book.ts';
 import type { Result } from '../model/fault.ts';
 import { catalogueSchema, type Catalogue } from '../model/good.ts';

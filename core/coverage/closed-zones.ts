@@ -1,6 +1,6 @@
 import type { Book } from '../model/book.ts';
 import type { Region } from '../model/place.ts';
-import { indexSellsTo, sellsThere } from '../place/reach.ts';
+import { indexSellsTo, sellsThere } from '../place/zone-index.ts';
 
 /**
  * The zones of which nothing can be ordered, for the shop sells to none of the places they name. A zone

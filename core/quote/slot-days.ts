@@ -1,9 +1,9 @@
 import type { ChoiceParts } from '../model/quote.ts';
-import { timedId } from '../order/slots-taken.ts';
+import { timedId } from '../time/slots-taken.ts';
 import type { QuoteRequest } from '../model/request.ts';
-import type { CompiledBook } from '../quote/compile.ts';
-import { indexBooked } from './booked.ts';
-import type { TimeSlot } from './times.ts';
+import type { CompiledBook } from './compile.ts';
+import { indexBooked } from '../time/booked.ts';
+import type { TimeSlot } from '../time/times.ts';
 
 /** A day that can be chosen, with its times; those that are full have none left. */
 export interface SlotDay {

@@ -1,5 +1,5 @@
 import { makeBook, makeCatalogue, makeGood, makeRate, makeZone } from '../testing/book.ts';
-import type { Book } from './book.ts';
+import type { Book } from '../model/book.ts';
 import { changedFaults } from './changed-faults.ts';
 
 const before = { book: makeBook(), catalogue: makeCatalogue(), testOrders: [] };

@@ -7,7 +7,7 @@ import type { CompiledBook } from '../quote/compile.ts';
 import { claimsOn } from '../place/place-index.ts';
 import { placeOf, type Place } from '../place/place.ts';
 import { askPostalList, type PostalAnswer } from '../place/postal-list.ts';
-import { findZone, sellsThere, type ZoneFound } from '../place/reach.ts';
+import { findZone, sellsThere, type ZoneFound } from '../place/zone-index.ts';
 import { subdivisionOfCode } from '../place/subdivision-of-code.ts';
 
 /** What the book says about a place, in the order in which a quote asks. */

@@ -3,7 +3,7 @@ import type { WithheldCode, Source } from '../model/quote.ts';
 import type { PostalRule } from '../model/delivery.ts';
 import { askPostalList, type PostalAnswer } from '../place/postal-list.ts';
 import { placeOf, type Place } from '../place/place.ts';
-import { findZone, sellsThere, type ZoneFound } from '../place/reach.ts';
+import { findZone, sellsThere, type ZoneFound } from '../place/zone-index.ts';
 import { dateOf } from '../time/calendar.ts';
 import type { Message } from '../words/message.ts';
 import { placedDay } from './placed-day.ts';

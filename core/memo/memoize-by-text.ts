@@ -1,7 +1,7 @@
 const MOST_KEPT = 10_000;
 
 /** A function of a text whose answers are kept, up to a bound. */
-export const kept = <V>(work: (key: string) => V): ((key: string) => V) => {
+export const memoizeByText = <V>(work: (key: string) => V): ((key: string) => V) => {
   const known = new Map<string, V>();
   return (key) => {
     const found = known.get(key);

@@ -2,7 +2,7 @@ import type { Region, Zone } from '../model/place.ts';
 import { claimsOn, type PlaceIndex } from '../place/place-index.ts';
 import type { Place } from '../place/place.ts';
 import { normaliseCode, parsePattern } from '../place/postal.ts';
-import { findZone, indexZones } from '../place/reach.ts';
+import { findZone, indexZones } from '../place/zone-index.ts';
 import { subdivisionOfCode } from '../place/subdivision-of-code.ts';
 
 /** An entry of a zone that another zone names too. */

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import type { Book } from '../model/book.ts';
-import type { Problem } from '../model/problem.ts';
-import type { Catalogue } from '../model/good.ts';
-import { inShort } from '../model/in-short.ts';
-import { nameSchema, noteSchema } from '../model/unit.ts';
+import type { Book } from './book.ts';
+import type { Problem } from './problem.ts';
+import type { Catalogue } from './good.ts';
+import { inShort } from './in-short.ts';
+import { nameSchema, noteSchema } from './unit.ts';
 
 /** A problem that the merchant accepts, with a note why; it holds as long as its rules and what it reaches stay as they are. */
 export const acceptedSchema = z.strictObject({

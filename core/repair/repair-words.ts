@@ -1,4 +1,4 @@
-import type { AskedCode, AskedValue, Repair, RepairCode } from '../repair/repair.ts';
+import type { AskedCode, AskedValue, Repair, RepairCode } from './repair.ts';
 
 type Named = Pick<Repair, 'a' | 'b'>;
 

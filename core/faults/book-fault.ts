@@ -1,11 +1,11 @@
 import { parsePattern } from '../place/postal.ts';
-import type { Adjustment } from './adjustment.ts';
-import type { Book } from './book.ts';
-import { fault, type Fault } from './fault.ts';
-import type { AnyNoneSome, Catalogue } from './good.ts';
-import type { PackPlan } from './pack.ts';
-import type { Region } from './place.ts';
-import type { Price } from './price.ts';
+import type { Adjustment } from '../model/adjustment.ts';
+import type { Book } from '../model/book.ts';
+import { fault, type Fault } from '../model/fault.ts';
+import type { AnyNoneSome, Catalogue } from '../model/good.ts';
+import type { PackPlan } from '../model/pack.ts';
+import type { Region } from '../model/place.ts';
+import type { Price } from '../model/price.ts';
 
 type Path = readonly (string | number)[];
 

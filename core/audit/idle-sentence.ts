@@ -1,4 +1,4 @@
-import type { Idle } from '../audit/never-acts.ts';
+import type { Idle } from './never-acts.ts';
 
 type Words = { [W in Idle['why']]: (idle: Extract<Idle, { why: W }>) => string };
 

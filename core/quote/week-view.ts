@@ -1,8 +1,8 @@
-import type { CompiledBook } from '../quote/compile.ts';
-import { dateOf } from './calendar.ts';
-import { openDays, type OpenSpan } from './open-days.ts';
-import { indexBooked } from './booked.ts';
-import type { Times, TimeSlot } from './times.ts';
+import type { CompiledBook } from './compile.ts';
+import { dateOf } from '../time/calendar.ts';
+import { openDays, type OpenSpan } from '../time/open-days.ts';
+import { indexBooked } from '../time/booked.ts';
+import type { Times, TimeSlot } from '../time/times.ts';
 import type { QuoteRequest } from '../model/request.ts';
 
 /** A day as a strip shows it: when the location is open, and what could be chosen. */

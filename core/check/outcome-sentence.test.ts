@@ -1,4 +1,4 @@
-import type { Outcome } from '../check/check-test-order.ts';
+import type { Outcome } from './check-test-order.ts';
 import { makeBook, makeZone } from '../testing/book.ts';
 import { choiceNames, expectationWords, outcomeSentence } from './outcome-sentence.ts';
 

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { bookFaults, catalogueFaults } from './book-fault.ts';
-import { bookSchema, type Book } from './book.ts';
-import { fault, type Fault } from './fault.ts';
-import { catalogueSchema, type Catalogue } from './good.ts';
-import { parseWith } from './schema-fault.ts';
-import { testOrdersSchema, type TestOrder } from './test-order.ts';
+import { bookSchema, type Book } from '../model/book.ts';
+import { fault, type Fault } from '../model/fault.ts';
+import { catalogueSchema, type Catalogue } from '../model/good.ts';
+import { parseWith } from '../model/schema-fault.ts';
+import { testOrdersSchema, type TestOrder } from '../model/test-order.ts';
 
 /** What a draft consists of. */
 interface Parts {

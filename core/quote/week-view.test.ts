@@ -1,5 +1,5 @@
 import type { Timing } from '../model/time.ts';
-import { compile } from '../quote/compile.ts';
+import { compile } from './compile.ts';
 import { makeArea, makeBook, makeCatalogue, makePickup, makeYard } from '../testing/book.ts';
 import { slotDays } from './slot-days.ts';
 import { weekView } from './week-view.ts';

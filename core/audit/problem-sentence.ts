@@ -1,9 +1,9 @@
-import type { Finding, FindingCode, RuleRef } from '../audit/finding.ts';
+import type { Finding, FindingCode, RuleRef } from './finding.ts';
 import type { Book } from '../model/book.ts';
 import type { Measure } from '../model/price.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { measureFigure, moneyFigure } from './figure.ts';
-import { listed } from './names.ts';
+import { measureFigure, moneyFigure } from '../words/figure.ts';
+import { listed } from '../words/names.ts';
 
 /** The rules that a finding is about, by name, and its figures as people read them. */
 interface Told {

@@ -1,6 +1,6 @@
 import type { Book } from '../model/book.ts';
-import type { Came, Expectation, Outcome } from '../check/check-test-order.ts';
-import { moneyFigure, type DisplayFormat } from './figure.ts';
+import type { Came, Expectation, Outcome } from './check-test-order.ts';
+import { moneyFigure, type DisplayFormat } from '../words/figure.ts';
 
 /** What the ids of choices are called. */
 export type ChoiceNames = ReadonlyMap<string, string>;

@@ -3,7 +3,7 @@ import type { QuoteRequest } from '../model/request.ts';
 import { placeOf } from '../place/place.ts';
 import { askPostalList } from '../place/postal-list.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import type { DisplayFormat } from './figure.ts';
+import type { DisplayFormat } from '../words/figure.ts';
 import { promiseSentence } from './promise-sentence.ts';
 
 /** Whether the line of the postal list that holds the address says that nothing is paid at the door there. */

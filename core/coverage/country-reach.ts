@@ -1,6 +1,6 @@
 import type { Region, Zone } from '../model/place.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { sellsToPartOf } from '../place/reach.ts';
+import { sellsToPartOf } from '../place/zone-index.ts';
 import { whereabouts } from './whereabouts.ts';
 
 /** How a country stands: what the map draws of it. */

@@ -1,6 +1,6 @@
 import type { Measure } from '../model/price.ts';
 import type { TableOddity } from '../price/table-report.ts';
-import { measureFigure, type DisplayFormat } from './figure.ts';
+import { measureFigure, type DisplayFormat } from '../words/figure.ts';
 
 /** What is odd about a table's rows, in a sentence; `rowOf` gives the number under which a row is known. */
 export const odditySentence = (

@@ -1,8 +1,8 @@
 import type { Book } from '../model/book.ts';
 import type { Quote } from '../model/quote.ts';
-import { obstacles } from '../order/obstacles.ts';
+import { obstacles } from './obstacles.ts';
 import { dateOf, dayOf, weekdayOf } from '../time/calendar.ts';
-import { moneyFigure, type DisplayFormat } from './figure.ts';
+import { moneyFigure, type DisplayFormat } from '../words/figure.ts';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const MONTHS = 'January February March April May June July August September October November December'.split(

@@ -1,0 +1,34 @@
+/**
+ * The floors of the core, from the ground up: a folder imports from itself and from those before it, types included.
+ * What each holds is in docs/core.md.
+ */
+export const FLOORS = [
+  'memo',
+  'model',
+  'place',
+  'time',
+  'words',
+  'goods',
+  'faults',
+  'basket',
+  'price',
+  'pack',
+  'duty',
+  'quote',
+  'coverage',
+  'formats',
+  'order',
+  'replay',
+  'check',
+  'audit',
+  'publish',
+  'repair',
+  'begin',
+];
+
+/** For ESLint: each folder with those it may not import from. */
+export const FLOOR_WALLS = FLOORS.slice(0, -1).map((folder, at) => ({
+  target: `./core/${folder}`,
+  from: FLOORS.slice(at + 1).map((above) => `./core/${above}`),
+  message: `core/${folder} is below that folder: it imports from the floors under it (eslint.floors.mjs).`,
+}));
