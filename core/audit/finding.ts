@@ -23,7 +23,7 @@ export interface RuleRef {
   id: string;
 }
 
-/** A fault that the audit found, as a code and figures; `words/problem-sentence.ts` has the words. */
+/** A fault that the audit found, as a code and figures; `problem-sentence.ts` has the words. */
 export interface Finding {
   code: FindingCode;
   where: readonly [RuleRef, ...RuleRef[]];
