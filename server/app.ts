@@ -6,7 +6,7 @@ import { askerHere } from '../carriers/ask-here.ts';
 import { Troubles, type Misbehaviour } from '../carriers/misbehaviour.ts';
 import type { CompiledBook } from '../core/quote/compile.ts';
 import { carrierRoutes } from './carrier-routes.ts';
-import { notFound, told } from './errors.ts';
+import { notFound, refuseErrors } from './errors.ts';
 import { knownHosts } from './hosts.ts';
 import { placeRoutes } from './place-routes.ts';
 import { quoteRoutes } from './quote-routes.ts';
@@ -84,6 +84,6 @@ export const makeServer = ({
       response.sendFile(join(webRoot, 'index.html'), { maxAge: 0 }, (error?: Error) => error && next(error));
   });
   app.use(notFound);
-  app.use(told(log));
+  app.use(refuseErrors(log));
   return app;
 };

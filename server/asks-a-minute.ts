@@ -1,4 +1,5 @@
 import { rateLimit, type RateLimitRequestHandler } from 'express-rate-limit';
+import { refusalBody } from './refusals.ts';
 
 /** Lets each visitor ask so many times a minute; more are refused in a sentence that names the limit. */
 export const asksAMinute = (limit: number): RateLimitRequestHandler =>
@@ -7,5 +8,5 @@ export const asksAMinute = (limit: number): RateLimitRequestHandler =>
     limit,
     standardHeaders: true,
     legacyHeaders: false,
-    message: { error: `more than ${limit} requests in a minute; try again in a moment` },
+    message: refusalBody('too-often', String(limit)),
   });

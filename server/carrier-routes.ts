@@ -8,6 +8,7 @@ import { carrierById, STAND_INS, type StandIn } from '../carriers/stand-ins.ts';
 import { carrierQuestionSchema } from '../core/model/carrier.ts';
 import { asksAMinute } from './asks-a-minute.ts';
 import { jsonBody, parsedBody } from './body.ts';
+import { refuse } from './refusals.ts';
 import type { Visits } from './visits.ts';
 
 const MOST_SHIPMENTS = 10_000;
@@ -26,13 +27,13 @@ const askCarrier =
   async (request: Met, response: Response, next: NextFunction): Promise<void> => {
     const carrier = carrierById(String(request.params.carrier));
     if (!carrier) {
-      response.status(404).json({ error: 'there is no such carrier' });
+      refuse(response, 'unknown-carrier');
       return;
     }
     request.carrier = carrier;
     const trouble = visits.troublesOf(request).meet(carrier.id);
     if (trouble === 'unreachable') request.socket.destroy();
-    else if (trouble === 'refusing') response.status(503).json({ error: 'the carrier takes no requests' });
+    else if (trouble === 'refusing') refuse(response, 'carrier-refusing');
     else if (trouble === 'rubbish') response.type('html').send('<h1>Scheduled maintenance</h1>');
     else {
       if (trouble === 'slow') await later(SLOW_MS);
@@ -49,15 +50,14 @@ const addShipmentRoutes = (routes: Router, visits: Visits, now: () => Date): voi
     const shipment = shipments.get(String(request.params.tracking));
     return shipment?.carrier === request.carrier?.id ? shipment : undefined;
   };
-  const missing = (response: Response): void =>
-    void response.status(404).json({ error: 'there is no shipment of that number' });
+  const missing = (response: Response): void => refuse(response, 'unknown-shipment');
 
   routes.post('/:carrier/shipments', jsonBody, meet, (request: Met, response) => {
     const booking = parsedBody(bookingSchema, request, response);
     if (!booking || !request.carrier) return;
     const booked = request.carrier.book(booking);
     if (!booked.ok) {
-      response.status(422).json({ error: booked.text });
+      refuse(response, 'not-booked', booked.text);
       return;
     }
     const { tracking } = booked.shipment;
@@ -81,7 +81,7 @@ const addShipmentRoutes = (routes: Router, visits: Visits, now: () => Date): voi
     if (!shipment || !request.carrier) return missing(response);
     const cancelled = request.carrier.cancel(shipment, now().toISOString());
     if (!cancelled.ok) {
-      response.status(409).json({ error: cancelled.text });
+      refuse(response, 'not-cancelled', cancelled.text);
       return;
     }
     shipments.set(shipment.tracking, cancelled.shipment);

@@ -1,4 +1,5 @@
 import type { NextFunction, Request, Response } from 'express';
+import { refuse, type RefusalCode } from './refusals.ts';
 
 /** What Express and its readers of bodies say of a request that they refuse. */
 interface Refused {
@@ -9,33 +10,38 @@ interface Refused {
 
 const MEGABYTE = 1_048_576;
 
-const TEXTS: Record<string, string> = {
-  'entity.parse.failed': 'the request is no JSON',
-  'request.aborted': 'the request was broken off',
-  'charset.unsupported': 'the request is in a character set that is not read; send UTF-8',
-  'encoding.unsupported': 'the request is compressed in a way that is not read',
+const BY_TYPE: Record<string, RefusalCode> = {
+  'entity.parse.failed': 'not-json',
+  'entity.too.large': 'too-large',
+  'request.aborted': 'broken-off',
+  'charset.unsupported': 'character-set',
+  'encoding.unsupported': 'compression',
 };
 
-const textOf = ({ status = 500, type = '', limit = 0 }: Refused): string => {
-  if (type === 'entity.too.large') return `the request is larger than ${limit / MEGABYTE} MB`;
-  if (status === 404) return 'not found';
-  return TEXTS[type] ?? (status < 500 ? 'the request cannot be read' : 'the request could not be answered');
+const BY_STATUS: Record<number, RefusalCode> = {
+  403: 'forbidden',
+  404: 'not-found',
+  412: 'not-as-expected',
+  416: 'no-such-range',
+};
+
+const codeOf = ({ status = 500, type = '' }: Refused): RefusalCode => {
+  if (status >= 500) return 'failed';
+  return BY_TYPE[type] ?? BY_STATUS[status] ?? 'unreadable';
 };
 
 /** Answers with JSON that there is nothing at a path. */
-export const notFound = (_request: Request, response: Response): void => {
-  response.status(404).json({ error: 'not found' });
-};
+export const notFound = (_request: Request, response: Response): void => refuse(response, 'not-found');
 
 /**
- * Any error as a status and a sentence: never a trace, a path of this machine, or what was sent. What is not the
- * request's own fault is handed to `log`.
+ * Any error as a refusal: never a trace, a path of this machine, or what was sent. What is not the request's own fault
+ * is handed to `log`.
  */
-export const told =
+export const refuseErrors =
   (log: (error: unknown) => void) =>
   (error: Refused, _request: Request, response: Response, next: NextFunction): void => {
-    const { status = 500 } = error;
-    if (status >= 500) log(error);
+    const code = codeOf(error);
+    if (code === 'failed') log(error);
     if (response.headersSent) return next(error);
-    response.status(status).json({ error: textOf(error) });
+    refuse(response, code, code === 'too-large' ? `${(error.limit ?? 0) / MEGABYTE} MB` : '');
   };

@@ -1,5 +1,6 @@
 import type { NextFunction, Request, Response } from 'express';
 import { isIP } from 'node:net';
+import { refuse } from './refusals.ts';
 
 /** The name in a Host header and what follows it, as ':4310'; null where there is no name. */
 const partsOf = (host: string | undefined): { name: string; port: string } | null => {
@@ -21,5 +22,5 @@ export const knownHosts =
     if (host && (isAddress(host.name) || names.includes(host.name))) return next();
     if (host?.name === 'localhost')
       response.redirect(307, `http://127.0.0.1${host.port}${request.originalUrl}`);
-    else response.status(421).json({ error: 'this server does not go by that name; HOSTS gives it names' });
+    else refuse(response, 'unknown-host');
   };

@@ -4,6 +4,7 @@ import { countrySchema } from '../core/model/place.ts';
 import { locate } from '../gazetteer/locate.ts';
 import { readGazetteer } from '../gazetteer/read-gazetteer.ts';
 import { asksAMinute } from './asks-a-minute.ts';
+import { refuse } from './refusals.ts';
 
 const REQUESTS_A_MINUTE = 6_000;
 const askedSchema = z.object({ country: countrySchema, code: z.string().min(1).max(20) });
@@ -18,13 +19,13 @@ export const placeRoutes = (): Router => {
       code: request.params.code,
     });
     if (!asked.success) {
-      response.status(400).json({ error: 'Write a country of two letters and a postal code: /CA/B3H2Y9.' });
+      refuse(response, 'place-not-written');
       return;
     }
     const { country, code } = asked.data;
     const found = locate(await readGazetteer(country), { country, postalCode: code });
     if (found) response.json(found);
-    else response.status(404).json({ error: `The gazetteer does not know ${code} in ${country}.` });
+    else refuse(response, 'unknown-place', `${code} in ${country}`);
   });
   return router;
 };

@@ -8,7 +8,8 @@ import { quote, requestFaults } from '../core/quote/quote.ts';
 import type { Quote } from '../core/model/quote.ts';
 import { locatedSentence } from '../core/words/fault-sentence.ts';
 import { asksAMinute } from './asks-a-minute.ts';
-import { jsonBody, parsedBody, unsaid } from './body.ts';
+import { jsonBody, parsedBody } from './body.ts';
+import { refuse } from './refusals.ts';
 import type { ShopReader } from './shop-reader.ts';
 
 const REQUESTS_A_MINUTE = 60_000;
@@ -16,8 +17,7 @@ const MOST_SHOPS = 8;
 
 const said = (faults: readonly Fault[]): string => faults.map(locatedSentence).join(' ');
 
-const tooMany = (response: Response): void =>
-  void response.status(409).json({ error: `no more than ${MOST_SHOPS} shops are held at a time` });
+const tooMany = (response: Response): void => refuse(response, 'too-many-shops', String(MOST_SHOPS));
 
 /** A quote with the carriers asked first, each within its account's time. */
 export const quoteWithCarriers = async (
@@ -51,9 +51,9 @@ export const quoteRoutes = (
       const name = String(request.params.shop);
       const isFull = (): boolean => !held.has(name) && held.size >= MOST_SHOPS;
       if (isFull()) return tooMany(response);
-      if (typeof request.body !== 'string') return unsaid(response);
+      if (typeof request.body !== 'string') return refuse(response, 'not-said-to-be-json');
       const shop = await read(request.body);
-      if (!shop.ok) return void response.status(400).json({ error: shop.error });
+      if (!shop.ok) return refuse(response, shop.code, shop.detail);
       if (isFull()) return tooMany(response);
       held.set(name, compile(shop.book, shop.catalogue));
       response.status(204).end();
@@ -62,13 +62,13 @@ export const quoteRoutes = (
   routes.post('/:shop/quotes', jsonBody, async (request, response) => {
     const shop = held.get(String(request.params.shop));
     if (!shop) {
-      response.status(404).json({ error: 'there is no such shop' });
+      refuse(response, 'unknown-shop');
       return;
     }
     const asked = parsedBody(quoteRequestSchema, request, response);
     if (!asked) return;
     const faults = requestFaults(shop, asked);
-    if (faults.length > 0) response.status(400).json({ error: said(faults) });
+    if (faults.length > 0) refuse(response, 'invalid', said(faults));
     else response.json(await quoteWithCarriers(shop, asked, asker));
   });
   return routes;

@@ -3,6 +3,7 @@ import { createServer, get, type IncomingMessage, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { REFUSALS, type RefusalCode } from './refusals.ts';
 import { makeServer } from './app.ts';
 import { stop } from './stop.ts';
 
@@ -81,14 +82,14 @@ test.each([
 
 describe('what goes wrong is told in JSON, without a trace, a path or what was sent', () => {
   test.each([
-    ['/api/nowhere', 404, 'not found'],
-    ['/api/carriers/tern', 404, 'not found'],
-    ['/%E0%A4%A', 400, 'the request cannot be read'],
-    ['/_expo/static/gone.js', 404, 'not found'],
-    ['/_expo/static/%2e%2e%2fsecret', 403, 'the request cannot be read'],
-  ])('GET %s', async (path, status, error) => {
+    ['/api/nowhere', 404, 'not-found', 'not found'],
+    ['/api/carriers/tern', 404, 'not-found', 'not found'],
+    ['/%E0%A4%A', 400, 'unreadable', 'the request cannot be read'],
+    ['/_expo/static/gone.js', 404, 'not-found', 'not found'],
+    ['/_expo/static/%2e%2e%2fsecret', 403, 'forbidden', 'the request cannot be read'],
+  ])('GET %s', async (path, status, code, error) => {
     const response = await fetch(origin + path, { headers: { accept: 'text/html' } });
-    expect([response.status, await response.json()]).toEqual([status, { error }]);
+    expect([response.status, await response.json()]).toEqual([status, { code, error }]);
   });
 
   test.each([
@@ -102,11 +103,12 @@ describe('what goes wrong is told in JSON, without a trace, a path or what was s
     ['PUT', '/api/carriers/troubles', '{x}', 'application/json', 400, 'the request is no JSON'],
   ])('%s %s', async (method, path, body, type, status, error) => {
     const response = await fetch(origin + path, { method, body, headers: { 'content-type': type } });
-    const told = (await response.json()) as { error: string };
-    expect([response.status, told]).toEqual([
+    const told = (await response.json()) as { code: RefusalCode; error: string };
+    expect([response.status, told.error]).toEqual([
       status,
-      { error: typeof error === 'string' ? error : expect.stringMatching(error) },
+      typeof error === 'string' ? error : expect.stringMatching(error),
     ]);
+    expect(REFUSALS[told.code].status).toBe(status);
     expect(told.error).not.toMatch(/\.ts|node_modules| at /);
   });
 
@@ -116,7 +118,10 @@ describe('what goes wrong is told in JSON, without a trace, a path or what was s
     await new Promise((resolve) => other.once('listening', resolve));
     const { port } = other.address() as AddressInfo;
     const response = await fetch(`http://127.0.0.1:${port}/today`, { headers: { accept: 'text/html' } });
-    expect([response.status, await response.text()]).toEqual([404, '{"error":"not found"}']);
+    expect([response.status, await response.text()]).toEqual([
+      404,
+      '{"code":"not-found","error":"not found"}',
+    ]);
     await stop(other);
   });
 });
@@ -148,6 +153,9 @@ test('a postal code is found in the gazetteer, and one that is not known is told
   expect(await known.json()).toMatchObject({ code: 'B3H', point: { lat: 44.6224, lng: -63.5736 } });
   const unknown = await fetch(`${origin}/api/places/CA/Z9Z9Z9`);
   expect(unknown.status).toBe(404);
-  expect(await unknown.json()).toEqual({ error: 'The gazetteer does not know Z9Z9Z9 in CA.' });
+  expect(await unknown.json()).toEqual({
+    code: 'unknown-place',
+    error: 'The gazetteer does not know Z9Z9Z9 in CA.',
+  });
   expect((await fetch(`${origin}/api/places/Canada/B3H`)).status).toBe(400);
 });

@@ -18,7 +18,7 @@ export const readShopBeside: ShopReader = (text) =>
   new Promise((resolve, reject) => {
     const worker = new Worker(PROGRAM, { eval: true, execArgv: [], workerData: text });
     const timer = setTimeout(() => {
-      resolve({ ok: false, error: 'the shop took too long to read' });
+      resolve({ ok: false, code: 'too-slow', detail: '' });
       void worker.terminate();
     }, LONGEST_MS);
     worker.once('message', (read: ReadShop) => resolve(read));
