@@ -10,6 +10,7 @@ import { locatedSentence } from '../core/words/fault-sentence.ts';
 import { choiceNames, outcomeSentence } from '../core/check/outcome-sentence.ts';
 import { CannotRun, readFileWith, readShop } from './files.ts';
 import type { Write } from './quote-command.ts';
+import { localMoment } from '../core/time/local-moment.ts';
 
 export interface CheckOptions {
   book: string;
@@ -72,9 +73,10 @@ export interface AuditOptions {
 /** Every fault of a book as JSON, judged from a day on. Exit: 0, or 1 where one stops customers or leaks money. */
 export const auditCommand = (options: AuditOptions, write: Write): number => {
   const { book, catalogue, on } = options;
-  const day = on ?? new Date().toISOString().slice(0, 10);
+  const shop = readShop(book, catalogue, options['stand-ins']);
+  const day = on ?? localMoment(new Date().toISOString(), shop.book.store.timeZone).date;
   if (!localDateSchema.safeParse(day).success) throw new CannotRun('--on is a date, as 2026-03-31.');
-  const problems = audit(readShop(book, catalogue, options['stand-ins']), day);
+  const problems = audit(shop, day);
   write(`${JSON.stringify(problems, null, 2)}\n`);
   return problems.some(({ gravity }) => gravity === 'stops' || gravity === 'leaks') ? 1 : 0;
 };

@@ -1,6 +1,8 @@
 import type { CarrierAccount, CarrierQuestion } from '../../core/model/carrier.ts';
 import type { Location } from '../../core/model/location.ts';
 import type { Destination } from '../../core/model/place.ts';
+import type { Store } from '../../core/model/store.ts';
+import { dayNow } from '../parts/day-now.ts';
 
 /** One parcel of a weight in grams, asked about as an order of the account's would be, to leave today. */
 export const sampleQuestion = (
@@ -8,7 +10,7 @@ export const sampleQuestion = (
   { address }: Location,
   to: Destination,
   weight: number,
-  currency: string,
+  store: Store,
 ): CarrierQuestion => ({
   key: account.id,
   carrier: account.carrier,
@@ -20,6 +22,6 @@ export const sampleQuestion = (
   residential: account.address === 'residential',
   handover: account.handover,
   insured: 0,
-  currency,
-  shipDate: new Date().toISOString().slice(0, 10),
+  currency: store.currency,
+  shipDate: dayNow(store),
 });

@@ -14,6 +14,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import type { Goods } from './use-goods.ts';
+import { dayNow } from '../../parts/day-now.ts';
 
 interface Props {
   goods: Goods;
@@ -41,7 +42,7 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
   const { view, setView, missing, shown, all } = goods;
   const save = async (): Promise<void> => {
     const { csvText } = await import('../../parts/csv.ts');
-    const day = new Date().toISOString().slice(0, 10);
+    const day = dayNow(store);
     saveFile(fileName(store.name, 'goods', day, 'csv'), csvText(writeGoodsTable(catalogue.goods, display)));
   };
   return (

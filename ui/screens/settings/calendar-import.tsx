@@ -11,6 +11,9 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { dayNow } from '../../parts/day-now.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
 
 const MOST_SHOWN = 6;
 const YEARS_AHEAD_DAYS = 3 * 366;
@@ -29,6 +32,7 @@ export const CalendarImport = ({
   onTaken: (dates: string[]) => void;
 }) => {
   const style = useStyles(styles);
+  const { store } = useAppSelector(selectBook);
   const [said, setSaid] = useState<{ text: string; isFault: boolean } | null>(null);
   const [left, setLeft] = useState<readonly Fault[]>([]);
   const open = async (): Promise<void> => {
@@ -39,7 +43,7 @@ export const CalendarImport = ({
       setSaid({ text: `${file.name} is too large to be read.`, isFault: true });
       return;
     }
-    const today = new Date().toISOString().slice(0, 10);
+    const today = dayNow(store);
     const read = await datesOfCalendar(file.text, today, dateOf(dayOf(today) + YEARS_AHEAD_DAYS));
     setLeft(read.ok ? read.value.faults : read.faults);
     if (!read.ok) {

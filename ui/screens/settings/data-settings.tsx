@@ -20,6 +20,7 @@ import { Later } from '../../shell/later.tsx';
 import { AsideList } from './aside-list.tsx';
 import type { Opened } from './opened-file.tsx';
 import { usePersistence } from './use-persistence.ts';
+import { dayNow } from '../../parts/day-now.ts';
 
 const styles = (inks: Inks) => ({
   all: { gap: 12, paddingTop: 16 },
@@ -35,8 +36,8 @@ const OpenedFile = lazy(opening);
 export const saveShop = ({ getState, dispatch }: Pick<AppStore, 'getState' | 'dispatch'>): void => {
   const { draft, orders, editions } = getState();
   const now = new Date().toISOString();
-  const { name } = draft.workbook.book.store;
-  saveFile(fileName(name, 'shop', now.slice(0, 10)), writeShopFile(draft.workbook, orders, now, editions));
+  const { store } = draft.workbook.book;
+  saveFile(fileName(store.name, 'shop', dayNow(store)), writeShopFile(draft.workbook, orders, now, editions));
   dispatch(savedNow(now));
 };
 
@@ -77,8 +78,7 @@ const DataSettings = () => {
   const [opened, setOpened] = useState<{ at: number; what: Opened } | null>(null);
   const show = (what: Opened): void => setOpened({ at: Date.now(), what });
   const save = (what: string, text: string): void => {
-    const now = new Date().toISOString();
-    saveFile(fileName(shop.book.store.name, what, now.slice(0, 10)), text);
+    saveFile(fileName(shop.book.store.name, what, dayNow(shop.book.store)), text);
   };
   const open = async (): Promise<void> => {
     const chosen = await openFile('json');

@@ -17,6 +17,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { dayNow } from '../../parts/day-now.ts';
 
 const MOST_SHOWN = 6;
 
@@ -75,7 +76,7 @@ export const OrdersFiles = ({ orders }: { orders: readonly PastOrder[] }) => {
   const { store } = useAppSelector(selectBook);
   const [said, setSaid] = useState<string | null>(null);
   const [faults, setFaults] = useState<readonly string[]>([]);
-  const day = new Date().toISOString().slice(0, 10);
+  const day = dayNow(store);
   const name = (kind: FileKind): string => fileName(store.name, 'orders', day, kind);
   const take = async (kind: 'csv' | 'json'): Promise<void> => {
     const file = await openFile(kind);

@@ -96,7 +96,7 @@ const TestConnection = ({ account }: { account: CarrierAccount }) => {
     setTested('asking');
     await forgetAnswers();
     dispatch(answersForgotten(null));
-    const question = sampleQuestion(account, location, location.address, 1_000, book.store.currency);
+    const question = sampleQuestion(account, location, location.address, 1_000, book.store);
     const [answer] = await askCarriers(
       [{ question, timeoutMs: account.timeoutMs }],
       new AbortController().signal,

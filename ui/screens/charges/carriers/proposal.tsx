@@ -133,7 +133,7 @@ const usePropose = (account: CarrierAccount, wanted: Wanted) => {
     setProposed('asking');
     const cells = gridOf(places.filter(({ zoneId }) => zoneId === wanted.zoneId));
     const asked = cells.map(({ place, weight }) => ({
-      question: sampleQuestion(account, location, place.destination, weight, store.currency),
+      question: sampleQuestion(account, location, place.destination, weight, store),
       timeoutMs: account.timeoutMs,
     }));
     const answers = await askCarriers(asked, new AbortController().signal);

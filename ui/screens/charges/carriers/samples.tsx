@@ -47,11 +47,11 @@ const useSamples = (
     () =>
       location
         ? places.map(({ destination }) => ({
-            question: sampleQuestion(account, location, destination, weight, store.currency),
+            question: sampleQuestion(account, location, destination, weight, store),
             timeoutMs: account.timeoutMs,
           }))
         : [],
-    [account, location, places, weight, store.currency],
+    [account, location, places, weight, store],
   );
   useEffect(() => {
     const controller = new AbortController();

@@ -23,6 +23,7 @@ import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { RowFields } from './row-fields.tsx';
 import { MEASURES, TableImport } from './table-import.tsx';
+import { dayNow } from '../../../parts/day-now.ts';
 
 const styles = (inks: Inks) => ({
   head: { gap: 8, paddingTop: 12 },
@@ -59,11 +60,12 @@ const Actions = ({
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { decimals } = useAppSelector(selectDisplayFormat);
+  const { store } = useAppSelector(selectBook);
   const users = useUsers(table.id);
   const { id, name, basis, rows } = table;
   const choose = useChosenList(onFile);
   const save = (what: string, saved: readonly TableRow[]): void => {
-    const day = new Date().toISOString().slice(0, 10);
+    const day = dayNow(store);
     void saveList(fileName(name, what, day, 'csv'), tableHeadings(basis), saved, (row) =>
       tableRowCells(row, basis, decimals),
     );

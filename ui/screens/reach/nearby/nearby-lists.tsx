@@ -22,6 +22,7 @@ import { selectAreaMarks } from './nearby-selectors.ts';
 import { holesNote, openShapes, shapeName } from './open-shapes.ts';
 import { PickupPanel } from './pickup-panel.tsx';
 import { Opened } from '../../../parts/opened.tsx';
+import { dayNow } from '../../../parts/day-now.ts';
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
@@ -109,7 +110,7 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
     }));
     dispatch(edit('addAreas', { areas: taken }, `${countFigure(taken.length, 'area')} of ${opened.name}`));
   };
-  const day = new Date().toISOString().slice(0, 10);
+  const day = dayNow(store);
   const hasShapes = areas.some(({ covers }) => covers.kind === 'shape');
   return (
     <View>

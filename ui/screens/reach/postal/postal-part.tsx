@@ -21,6 +21,7 @@ import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { CodeCheckFields } from './code-check-fields.tsx';
 import { LineFields } from './line-fields.tsx';
+import { dayNow } from '../../../parts/day-now.ts';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 12 },
@@ -92,7 +93,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
   const [open, setOpen] = useState<number | null>(null);
   const choose = useChosenList(onFile);
   const save = (): void => {
-    const name = fileName(store.name, 'postal-list', new Date().toISOString().slice(0, 10), 'csv');
+    const name = fileName(store.name, 'postal-list', dayNow(store), 'csv');
     void saveList(name, postalHeadings(), postalList, postalLineCells);
   };
   const add = (): void => {
