@@ -103,7 +103,7 @@ test('two tabs show each other’s changes, and one undo in either takes a chang
   const other = await context.newPage();
   await openProgram(other, '/settings');
   await fill(page, NAME, 'Kelp & Thistle');
-  await page.getByLabel('Zone of time').focus();
+  await page.getByLabel('Time zone').focus();
   await expect(lastChanged(other)).toHaveValue('Kelp & Thistle');
   await expect(other.getByText('The draft was changed in another tab, and is shown here.')).toBeVisible();
   await other.getByRole('button', { name: 'Undo: Store: name' }).click();

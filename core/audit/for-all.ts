@@ -77,7 +77,7 @@ const handlesParcels = ({ book }: CompiledBook, { handling }: Rate): boolean =>
   [handling, book.store.handling].some((one) => one?.per === 'parcel');
 
 /**
- * Whether a rate is offered for every order to its zone whatever is in it, which checks that none of them is
+ * Whether a rate is offered for every order to its zone whatever is in it, which proves that none of them is
  * left without a choice: no limit, no channel, a price for every measure, goods of no group kept from it,
  * and nothing that may withhold it.
  */

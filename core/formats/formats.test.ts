@@ -222,9 +222,9 @@ describe('a book that is read', () => {
       'zones[1].remainder: Only one zone may take all remaining places; zones[0] does.',
     ],
     [
-      'a zone of time that is none',
+      'a time zone that is none',
       (book) => ({ ...book, store: { ...book.store, timeZone: 'Halifax' } }),
-      'store.timeZone: This must be a zone of time, as America/Halifax.',
+      'store.timeZone: This must be a time zone, as America/Halifax.',
     ],
     [
       'hours that run backwards',

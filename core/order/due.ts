@@ -43,7 +43,7 @@ export interface ToHandOver {
   order: PastOrder;
   due: Due | null;
   late: boolean;
-  /** The day it is due, in the store's zone of time; of an order without a promise, the day it was placed. */
+  /** The day it is due, in the store's time zone; of an order without a promise, the day it was placed. */
   date: string;
 }
 

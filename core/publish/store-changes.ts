@@ -8,7 +8,7 @@ import { moneyFigure, weightFigure, type DisplayFormat } from '../words/figure.t
 const NAMES: Record<keyof Store, string> = {
   name: 'its name',
   currency: 'the currency',
-  timeZone: 'the zone of time',
+  timeZone: 'the time zone',
   units: 'the units',
   pricesIncludeTax: 'whether prices include tax',
   sellsTo: 'where it sells',

@@ -24,7 +24,7 @@ describe('compiling again', () => {
     expect(quote(edited, makeRequest()).withheld[0]?.code).toBe('no-zone');
   });
 
-  test('in another zone of time gives other days', () => {
+  test('in another time zone gives other days', () => {
     const hours = ([1, 2, 3, 4, 5] as const).map((day) => ({ day, from: '09:00', to: '17:00' }));
     const locations = [{ id: 'yard', name: 'Yard', address: { country: 'CA' }, hours, closedDates: [] }];
     const rates = [makeRate({ transit: { min: 1, max: 1 } })];

@@ -116,7 +116,7 @@ const clockOf = (zone: string): Clock => {
   return clock;
 };
 
-/** The departures of one location, kept for each zone of time it was asked in. */
+/** The departures of one location, kept for each time zone it was asked in. */
 const departuresOf = memoizeByObject((location: Book['locations'][number]) => {
   const byZone = new Map<string, Departure>();
   return (clock: Clock): Departure => {
@@ -126,7 +126,7 @@ const departuresOf = memoizeByObject((location: Book['locations'][number]) => {
   };
 });
 
-/** A part of the book with the location it names, kept for each zone of time; the reader refuses one whose location is gone. */
+/** A part of the book with the location it names, kept for each time zone; the reader refuses one whose location is gone. */
 const atLocation = <P extends { locationId: string }, C>(
   work: (part: P, location: Location, clock: Clock) => C,
 ): ((parts: readonly P[], locations: readonly Location[], clock: Clock) => C[]) => {

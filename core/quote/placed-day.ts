@@ -2,7 +2,7 @@ import type { QuoteRequest } from '../model/request.ts';
 import type { DayNumber } from '../time/calendar.ts';
 import type { CompiledBook } from './compile.ts';
 
-/** The day, in the store's zone of time, on which an order was placed. */
+/** The day, in the store's time zone, on which an order was placed. */
 export const placedDay = ({
   compiled,
   request,

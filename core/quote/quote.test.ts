@@ -169,7 +169,7 @@ describe('what withholds every service', () => {
     });
   });
 
-  test('a pause, both days included, in the store’s zone of time', () => {
+  test('a pause, both days included, in the store’s time zone', () => {
     const pause = { from: '2026-12-24', to: '2026-12-26', message: 'Back on the 27th.', keepPickup: true };
     const book = makeBook({ store: { pause } });
     const code = (placedAt: string) => quoted(book, makeRequest({ placedAt })).withheld[0]?.code;

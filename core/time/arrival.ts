@@ -43,7 +43,7 @@ const workingDaysLater = (days: OpenDays, from: DayNumber, count: number): DayNu
   return day;
 };
 
-/** The departures from a location, in the store's zone of time. */
+/** The departures from a location, in the store's time zone. */
 export const departuresFrom = (location: Location, clock: Clock): Departure => {
   const days = openDays(location.hours, location.closedDates);
   const arrivals = memoizeByText((key) => {

@@ -1,7 +1,7 @@
 import { Temporal } from 'temporal-polyfill';
 import { dayOfLocalMs, MS_A_DAY, type DayNumber } from './calendar.ts';
 
-/** A zone of time: between moments (milliseconds since 1970, UTC) and what its clocks show. */
+/** A time zone: between moments (milliseconds since 1970, UTC) and what its clocks show. */
 export interface Clock {
   zone: string;
   /** The local day and the minutes since its midnight, with the fraction of a minute. */

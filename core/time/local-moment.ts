@@ -1,6 +1,6 @@
 import { Temporal } from 'temporal-polyfill';
 
-/** A moment as the clocks of a zone of time show it. */
+/** A moment as the clocks of a time zone show it. */
 export interface LocalMoment {
   date: string;
   time: string;

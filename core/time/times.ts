@@ -122,7 +122,7 @@ const saidTimes = (plan: Plan, placed: Placed | null): Times => {
 };
 
 /**
- * When orders can be had that leave a location after a preparation, all in the store's zone of time. A way that
+ * When orders can be had that leave a location after a preparation, all in the store's time zone. A way that
  * has to come within some days of the order's has no time left where it cannot.
  */
 export const timePlan = (

@@ -44,7 +44,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'hours-reversed': () => 'Opening hours must end after they begin.',
   'far-from-now': () => 'The year must be between 1970 and 2200.',
   'priced-at-nothing': () => 'A carrier’s price must be above 0.',
-  'time-zone': () => 'This must be a zone of time, as America/Halifax.',
+  'time-zone': () => 'This must be a time zone, as America/Halifax.',
   'duplicate-id': ({ id, first }) => `The id “${id}” is already used by ${first}.`,
   'duplicate-rate': ({ first }) => `This service already has a rate in this zone, at ${first}.`,
   'second-remainder': ({ first }) => `Only one zone may take all remaining places; ${first} does.`,

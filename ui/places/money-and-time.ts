@@ -6,7 +6,7 @@ export const currencyName = (code: string): string => currencyNames.of(code) ?? 
 /** The currencies of ISO 4217, by name. */
 export const CURRENCIES = Intl.supportedValuesOf('currency').map((id) => ({ id, name: currencyName(id) }));
 
-/** The zones of time of the IANA database. */
+/** The time zones of the IANA database. */
 export const TIME_ZONES = Intl.supportedValuesOf('timeZone').map((id) => ({
   id,
   name: id.replaceAll('_', ' '),

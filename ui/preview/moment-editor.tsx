@@ -8,7 +8,7 @@ import { edit } from '../state/draft.ts';
 import { selectBook } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 
-/** When the test order's order is placed, in the store's zone of time. */
+/** When the test order's order is placed, in the store's time zone. */
 export const MomentEditor = ({ testOrder }: { testOrder: TestOrder }) => {
   const dispatch = useAppDispatch();
   const zone = useAppSelector((state) => selectBook(state).store.timeZone);

@@ -4,7 +4,7 @@ import { demoEditionCame } from '../state/editions.ts';
 import { demoOrdersCame } from '../state/orders.ts';
 import { makeJournal, tabsLeft, takeUpJournals, type Journal } from '../state/storage/journal.ts';
 import { keepStore } from '../state/storage/keep.ts';
-import { carryOver, deviceStore, smallStore } from '../state/storage/stores.ts';
+import { carryOver, deviceStore, smallStore } from '../state/storage/device-store.ts';
 import { readStart } from '../state/storage/start.ts';
 import { browserTabs } from '../state/storage/tabs.ts';
 import type { Writer } from '../state/storage/writer.ts';

@@ -3,7 +3,6 @@ import { lazy, useEffect, useState, useSyncExternalStore, type ReactNode } from 
 import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
-import { StartFault } from './start-fault.tsx';
 import { useAppSelector } from '../state/store.ts';
 import { animatePlainly } from './animations.ts';
 import { Later } from './later.tsx';
@@ -15,6 +14,7 @@ import { usePrefersDark } from '../theme/use-prefers-dark.ts';
 
 animatePlainly();
 
+const StartFault = lazy(() => import('./start-fault.tsx'));
 const UnreadShop = lazy(() => import('./unread-shop.tsx'));
 
 /** The documents that the shop consists of. */
@@ -87,11 +87,13 @@ export const Root = ({ children }: { children: ReactNode }) => {
   if (!program && fault !== null) {
     return (
       <PaperProvider theme={paperTheme}>
-        <StartFault
-          reason={fault}
-          onAgain={() => void openPage()}
-          onWithout={() => void openPageWithoutStorage()}
-        />
+        <Later>
+          <StartFault
+            reason={fault}
+            onAgain={() => void openPage()}
+            onWithout={() => void openPageWithoutStorage()}
+          />
+        </Later>
       </PaperProvider>
     );
   }

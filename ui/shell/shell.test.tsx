@@ -11,7 +11,7 @@ import KeysDialog from './keys-dialog.tsx';
 import { Message } from './message.tsx';
 import { PageHead } from './page-head.tsx';
 import { Rail } from './rail.tsx';
-import { StartFault } from './start-fault.tsx';
+import StartFault from './start-fault.tsx';
 import { StorageBar } from './storage-bar.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../testing/router.ts'));

@@ -16,7 +16,7 @@ const styles = (inks: Inks) => ({
 });
 
 /** Where what is kept on this device cannot be opened: what is wrong, and what can be done. Nothing is written. */
-export const StartFault = ({ reason, onAgain, onWithout }: Props) => {
+const StartFault = ({ reason, onAgain, onWithout }: Props) => {
   const style = useStyles(styles);
   return (
     <View style={style.page} role="alert">
@@ -41,3 +41,5 @@ export const StartFault = ({ reason, onAgain, onWithout }: Props) => {
     </View>
   );
 };
+
+export default StartFault;

@@ -11,7 +11,7 @@ import type { Tabs } from '../state/storage/tabs.ts';
 import type { Writer } from '../state/storage/writer.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
 import type { Workbook } from '../state/workbook.ts';
-import { makeTabs, type TestShelf } from './stores.ts';
+import { makeTabs, type TestShelf } from './memory-store.ts';
 
 export interface Opened {
   store: AppStore;

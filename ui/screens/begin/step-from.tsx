@@ -45,7 +45,7 @@ export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
         <Choice
           form={form}
           name="timeZone"
-          label="Zone of time"
+          label="Time zone"
           nameOf={(id) => id.replaceAll('_', ' ')}
           options={TIME_ZONES}
         />

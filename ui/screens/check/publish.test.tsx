@@ -11,7 +11,7 @@ import { shopServed } from '../../state/session.ts';
 import { editionKey, loadEditions, writeEdition } from '../../state/storage/load-editions.ts';
 import type { AppStore, RootState } from '../../state/store.ts';
 import { goTo } from '../../testing/router.ts';
-import { makeShelf } from '../../testing/stores.ts';
+import { makeShelf } from '../../testing/memory-store.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
 import { makeAuditor as mockAuditor, type Comparison } from '../../workers/auditor.ts';
 import { keepChecked } from '../../workers/keep-checked.ts';

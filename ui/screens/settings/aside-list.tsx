@@ -5,7 +5,7 @@ import { saveFile } from '../../parts/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { messageShown } from '../../state/session.ts';
 import { canOpen } from '../../state/storage/aside.ts';
-import { deviceStore } from '../../state/storage/stores.ts';
+import { deviceStore } from '../../state/storage/device-store.ts';
 import { asideGone, type SetAsideDocument } from '../../state/storage-status.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';

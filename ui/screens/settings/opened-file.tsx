@@ -13,7 +13,7 @@ import type { Fault } from '../../../core/model/fault.ts';
 import { mergeOrders } from '../../../core/order/merge-orders.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { asideShop } from '../../state/storage/aside-shop.ts';
-import { deviceStore } from '../../state/storage/stores.ts';
+import { deviceStore } from '../../state/storage/device-store.ts';
 import type { SetAsideDocument } from '../../state/storage-status.ts';
 import { useAppStore, type AppStore } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';

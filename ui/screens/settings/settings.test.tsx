@@ -48,11 +48,11 @@ const openText = async (text: string | null): Promise<void> => {
 };
 
 describe('what holds for the whole shop', () => {
-  test('is its name, currency, zone of time and units', () => {
+  test('is its name, currency, time zone and units', () => {
     const store = open();
     type('Name of the shop', 'Kelp & Thistle');
     choose('Currency', 'yen', 'Japanese Yen');
-    choose('Zone of time', 'tokyo', 'Asia/Tokyo');
+    choose('Time zone', 'tokyo', 'Asia/Tokyo');
     fireEvent.press(screen.getByText('lb and in'));
     expect(storeOf(store)).toMatchObject({
       name: 'Kelp & Thistle',

@@ -64,10 +64,10 @@ const Place = ({ store }: { store: Store }) => {
         </View>
         <View style={style.chooser}>
           <Chooser
-            label="Zone of time"
+            label="Time zone"
             chosen={store.timeZone}
             options={TIME_ZONES}
-            onChoose={(timeZone) => set({ timeZone }, 'zone of time')}
+            onChoose={(timeZone) => set({ timeZone }, 'time zone')}
           />
         </View>
         <Segments

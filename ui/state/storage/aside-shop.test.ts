@@ -1,7 +1,7 @@
 import { repaired } from '../../../core/formats/repair.ts';
 import { readShopValue, type ShopFile } from '../../../core/formats/shop-file.ts';
 import { NOVEMBER, open, rename } from '../../testing/opened-shop.ts';
-import { makeShelf, type TestShelf } from '../../testing/stores.ts';
+import { makeShelf, type TestShelf } from '../../testing/memory-store.ts';
 import { demoShop } from '../demo-shop.ts';
 import { edit } from '../draft.ts';
 import { orderPlaced } from '../orders.ts';

@@ -1,5 +1,5 @@
 import { day, open, rename, west } from '../../testing/opened-shop.ts';
-import { makeShelf, makeTabs, shelfAfter } from '../../testing/stores.ts';
+import { makeShelf, makeTabs, shelfAfter } from '../../testing/memory-store.ts';
 import { demoShop } from '../demo-shop.ts';
 import { edit, undone } from '../draft.ts';
 import { isGoodsKey, KEYS } from './documents.ts';

@@ -1,4 +1,4 @@
-import { makeShelf, makeTabs, type TestShelf } from '../../testing/stores.ts';
+import { makeShelf, makeTabs, type TestShelf } from '../../testing/memory-store.ts';
 import { loadDemoShop } from '../demo.ts';
 import { edit, undone } from '../draft.ts';
 import { makeStore, type AppStore } from '../store.ts';

@@ -1,5 +1,5 @@
 import { day, DECEMBER, NOVEMBER, open, rename, west } from '../../testing/opened-shop.ts';
-import { makeShelf, makeTabs, type TestShelf } from '../../testing/stores.ts';
+import { makeShelf, makeTabs, type TestShelf } from '../../testing/memory-store.ts';
 import { nextEdition } from '../../../core/formats/edition.ts';
 import { added } from '../basket.ts';
 import { isDemoBook } from '../demo.ts';
@@ -21,7 +21,7 @@ import {
   type KeptGoods,
 } from './documents.ts';
 import { editionKey, writeEdition } from './load-editions.ts';
-import { carryOver } from './stores.ts';
+import { carryOver } from './device-store.ts';
 
 const NOTES = { changedAt: null, stamp: null, goods: 'emporos/catalogue/one:1' };
 const draftOf = (text: string, goods: KeptGoods): KeptDraft | null => {
