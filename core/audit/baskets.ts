@@ -5,6 +5,7 @@ import type { QuoteRequest } from '../model/request.ts';
 import { GREATEST_QUANTITY } from '../model/unit.ts';
 import { volumeOf } from '../pack/cuboid.ts';
 import type { CompiledBook } from '../quote/compile.ts';
+import { kindOf } from '../price/kinds.ts';
 
 /** Goods and a discount that are put to a book. */
 export type Basket = Pick<QuoteRequest, 'lines' | 'discount'>;
@@ -24,16 +25,12 @@ export interface Ruled {
 
 const priceThresholds = (
   price: Price,
-  { tables }: CompiledBook,
+  { book }: CompiledBook,
   add: (of: Measure, value: number) => void,
 ): void => {
-  if (price.kind === 'steps') {
-    for (const { from } of price.steps) add(price.basis, from);
-    if (price.until !== undefined) add(price.basis, price.until);
-  }
-  const table = price.kind === 'table' ? tables.get(price.tableId) : undefined;
-  const ends = new Set(table?.rows.flatMap(({ from, to }) => (to === undefined ? [from] : [from, to])));
-  if (table) for (const value of ends) add(table.basis, value);
+  const kind = kindOf(price);
+  const basis = kind.basis(price, book.rateTables);
+  if (basis) for (const value of kind.changesAt(price, book.rateTables)) add(basis, value);
 };
 
 /** Every value at which a step, a limit, a threshold or a condition begins or ends to hold, for some rules and adjustments. */

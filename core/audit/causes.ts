@@ -1,7 +1,6 @@
 import type { Choice, Quote } from '../model/quote.ts';
-import { LedgerLine } from '../quote/ledger.ts';
-import { WithheldChoice } from '../quote/withheld.ts';
 import type { Message } from '../words/message.ts';
+import { messageOf } from '../words/message-of.ts';
 import type { FindingCode, RuleRef } from './finding.ts';
 
 /** Why a charge is what it should not be, and the rules that make it so. */
@@ -10,13 +9,10 @@ export interface Cause {
   where: [RuleRef, ...RuleRef[]];
 }
 
-const sayOf = (line: Choice['working'][number]): Message | null =>
-  line instanceof LedgerLine ? line.say : null;
-
 /** Whether a line makes a charge free by a rule that says so. */
 const isFreeRule = (line: Choice['working'][number]): boolean => {
   if (line.step === 'free-from') return true;
-  const say = sayOf(line);
+  const say = messageOf(line);
   return say?.code === 'adjusted' && say.effect.do === 'free';
 };
 
@@ -33,7 +29,7 @@ const adjustmentOf = (id: string): RuleRef => ({ kind: 'adjustment', id });
 /** A price that came to nothing: its rate, with the step where it has steps. */
 const freePrice = (choice: Choice): Cause | null => {
   const price = choice.working.find(({ step }) => step === 'price');
-  const say = price ? sayOf(price) : null;
+  const say = price ? messageOf(price) : null;
   if (!say || say.code === 'goes-free' || say.code === 'nothing-travels') return null;
   if (say.code === 'pickup-charge') return null;
   if (say.code === 'tier') return { code: 'free-price', where: [ruleOf(choice, say.from)] };
@@ -93,7 +89,7 @@ export const widestLimit = ({
   withheld,
 }: Quote): Extract<Message, { code: 'above-limit' | 'below-limit' }> | null => {
   const limits = withheld.flatMap((one) => {
-    const say = one instanceof WithheldChoice ? one.say : null;
+    const say = messageOf(one);
     if (say?.code === 'above-limit' || say?.code === 'below-limit') return [say];
     return say?.code === 'above-last-step'
       ? [{ code: 'above-limit' as const, measure: say.measure, value: say.value, limit: say.until }]

@@ -2,6 +2,7 @@ import type { Book } from '../model/book.ts';
 import type { Good } from '../model/good.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import type { Finding, RuleRef } from './finding.ts';
+import { kindOf } from '../price/kinds.ts';
 
 const goodAt = ({ sku }: Good): RuleRef => ({ kind: 'good', id: sku });
 
@@ -24,8 +25,8 @@ const needs = ({
     if (!active) continue;
     for (const measure of Object.keys(limits ?? {})) measures.add(measure);
     if (!price) continue;
-    if (price.kind === 'steps') measures.add(price.basis);
-    if (price.kind === 'table') measures.add(rateTables.find(({ id }) => id === price.tableId)?.basis ?? '');
+    const basis = kindOf(price).basis(price, rateTables);
+    if (basis) measures.add(basis);
   }
   for (const { active, when } of adjustments)
     if (active) for (const one of when) if (one.test === 'measure') measures.add(one.of);

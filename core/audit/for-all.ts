@@ -1,12 +1,11 @@
 import { lets } from '../quote/groups.ts';
 import type { Adjustment } from '../model/adjustment.ts';
-import type { Price, TableRow } from '../model/price.ts';
+import type { Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { isFor, type Subject } from '../quote/adjust.ts';
 import type { CompiledArea, CompiledPickup } from '../quote/nearby.ts';
-import { tableRowsAt } from '../price/table.ts';
+import { kindOf } from '../price/kinds.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { tableIndexOf } from '../quote/pricing.ts';
 import type { PlaceClass } from './place-classes.ts';
 
 /** Whether every good is one of which a figure is known. */
@@ -19,47 +18,13 @@ const allKnown = (compiled: CompiledBook, measure: 'weight' | 'volume'): boolean
         : size !== undefined),
   );
 
-/** Whether the rows of a place hold every value from 0 on. */
-const holdsAll = (rows: readonly TableRow[]): boolean => {
-  let reached = 0;
-  for (const { from, to = Number.POSITIVE_INFINITY } of rows) {
-    if (from > reached) return false;
-    reached = Math.max(reached, to);
-  }
-  return reached === Number.POSITIVE_INFINITY;
-};
-
-/** Whether a table has a row for every order to a class of places. */
-const isTabledForAll = (compiled: CompiledBook, tableId: string, { place }: PlaceClass): boolean => {
-  const table = compiled.tables.get(tableId);
-  if (!table || table.basis === 'distance') return false;
-  const rows = tableRowsAt(tableIndexOf(table), place);
-  const isKnown =
-    table.basis === 'weight' || table.basis === 'volume' ? allKnown(compiled, table.basis) : true;
-  return isKnown && rows !== null && holdsAll(rows);
-};
-
-const isPricedForAll = (compiled: CompiledBook, price: Price, place: PlaceClass): boolean => {
-  const isSingle = compiled.book.store.packing.kind === 'single';
-  switch (price.kind) {
-    case 'percent':
-      return true;
-    case 'flat':
-      return price.per !== 'parcel' || isSingle;
-    case 'per-product':
-      return price.otherwise !== null;
-    case 'steps': {
-      const { basis, steps, until, per } = price;
-      if (basis === 'distance' || per === 'parcel' || until !== undefined) return false;
-      if ((basis === 'weight' || basis === 'volume') && !allKnown(compiled, basis)) return false;
-      return steps.some(({ from }) => from === 0);
-    }
-    case 'table':
-      return isTabledForAll(compiled, price.tableId, place);
-    default:
-      return false;
-  }
-};
+const isPricedForAll = (compiled: CompiledBook, price: Price, { place }: PlaceClass): boolean =>
+  kindOf(price).isForAll(price, {
+    isSingleParcel: compiled.book.store.packing.kind === 'single',
+    allKnown: (measure) => allKnown(compiled, measure),
+    place,
+    tables: compiled.tables,
+  });
 
 /** Whether an adjustment may withhold what it is for. */
 const withholds = ({ book }: CompiledBook, { effect, when }: Adjustment): boolean =>

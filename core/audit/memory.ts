@@ -5,13 +5,13 @@ import { placeOf } from '../place/place.ts';
 import { askPostalList } from '../place/postal-list.ts';
 import { tableRowsAt } from '../price/table.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { tableIndexOf } from '../quote/pricing.ts';
 import type { Basket } from './baskets.ts';
 import type { Finding } from './finding.ts';
 import { areasOf, farPoint } from './nearby-places.ts';
 import type { PlaceClass } from './place-classes.ts';
 import { relevantTo } from './relevant.ts';
 import type { Refused } from './refused.ts';
+import { tableOf } from '../price/kinds.ts';
 
 /** What one order told: what tells it from others where nothing takes it, and the charges that leak. */
 export interface Verdict {
@@ -181,10 +181,10 @@ export class AuditMemory {
     const rates = zone ? compiled.services.map(({ byZone }) => byZone.get(zone.zone.id)?.rate ?? null) : [];
     const areas = areasOf(compiled, classOf).map(({ area }) => area);
     const tables = [...rates, ...areas].map((priced) => {
-      const table = priced?.price.kind === 'table' ? compiled.tables.get(priced.price.tableId) : undefined;
-      if (!table) return null;
-      const { rows: _, ...head } = table;
-      return [head, tableRowsAt(tableIndexOf(table), place)];
+      const index = priced && tableOf(priced.price, compiled.tables);
+      if (!index) return null;
+      const { rows: _, ...head } = index.table;
+      return [head, tableRowsAt(index, place)];
     });
     const head = zone && [zone.zone.id, zone.zone.name, zone.because];
     const adjustments = relevantTo(compiled, classOf);

@@ -2,6 +2,7 @@ import type { Book } from '../model/book.ts';
 import type { Limits, Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { fallsOf } from '../price/curve.ts';
+import { kindOf } from '../price/kinds.ts';
 import { sortTiers } from '../price/tiers.ts';
 import { closedZones } from '../coverage/closed-zones.ts';
 import { listed } from '../words/names.ts';
@@ -64,18 +65,6 @@ export const stepsThatFall = (where: (part: number) => RuleRef, price: Price): F
         detail: { at, by, basis: price.basis },
       }));
 
-/** The least and the greatest that a price comes to before thresholds and bounds, where that is plain. */
-const extentOf = ({ price }: Rate): { least: number; most: number } | null => {
-  if (price.kind === 'flat' && price.per === 'order') {
-    const amount = price.first ?? price.amount;
-    return { least: amount, most: amount };
-  }
-  if (price.kind !== 'steps' || price.per === 'parcel') return null;
-  const amounts = price.steps.map(({ amount }) => amount);
-  const isOpen = price.steps.some(({ each, percent }) => each !== undefined || percent !== undefined);
-  return { least: Math.min(...amounts), most: isOpen ? Number.POSITIVE_INFINITY : Math.max(...amounts) };
-};
-
 const handlingOf = ({ handling }: Rate, { store }: Book): { least: number; isOpen: boolean } => {
   const both = [handling, store.handling];
   return {
@@ -91,7 +80,7 @@ const oddBounds = (rate: Rate, book: Book): Finding[] => {
   const found: Finding[] = [];
   const add = (code: Finding['code'], detail: Finding['detail']): void =>
     void found.push({ code, where, detail });
-  const extent = extentOf(rate);
+  const extent = kindOf(rate.price).extent(rate.price);
   const { least, isOpen } = handlingOf(rate, book);
   // What only follows from a contradiction is not told.
   if (min !== undefined && max !== undefined && min > max) {

@@ -9,9 +9,9 @@ import { subdivisionOfCode } from '../place/subdivision-of-code.ts';
 import { tableRowsAt, type TableIndex } from '../price/table.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { memoizeByObject } from '../memo/memoize-by-object.ts';
-import { tableIndexOf } from '../quote/pricing.ts';
 import { codeClasses } from './code-classes.ts';
 import { isNamedIn } from './relevant.ts';
+import { tableOf } from '../price/kinds.ts';
 
 /** Places that every rule of a book treats alike, with one that stands for them. */
 export interface PlaceClass {
@@ -121,8 +121,8 @@ const judgesOf = (compiled: CompiledBook): ((place: Place, zone: ZoneFound | nul
   const usedIn = memoizeByObject((zone: ZoneFound['zone']): TableIndex[] =>
     compiled.services.flatMap(({ byZone }) => {
       const price = byZone.get(zone.id)?.rate.price;
-      const table = price?.kind === 'table' ? compiled.tables.get(price.tableId) : undefined;
-      return table ? [tableIndexOf(table)] : [];
+      const table = price && tableOf(price, compiled.tables);
+      return table ? [table] : [];
     }),
   );
   return (place, zone) => {

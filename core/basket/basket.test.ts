@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Good } from '../model/good.ts';
 import { makeGood, makeRequest } from '../testing/book.ts';
-import { limitRefusal, activeLimits } from '../price/limits.ts';
+import { limitRefusal, activeLimits } from './limits.ts';
 import { measureBasket } from './basket.ts';
 
 const goodsOf = (...goods: Good[]): Map<string, Good> => new Map(goods.map((good) => [good.sku, good]));

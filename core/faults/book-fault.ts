@@ -6,6 +6,7 @@ import type { AnyNoneSome, Catalogue } from '../model/good.ts';
 import type { PackPlan } from '../model/pack.ts';
 import type { Region } from '../model/place.ts';
 import type { Price } from '../model/price.ts';
+import { kindOf } from '../price/kinds.ts';
 
 type Path = readonly (string | number)[];
 
@@ -54,6 +55,10 @@ const knownIds = (book: Book): Known =>
   Object.fromEntries(
     COLLECTIONS.map((name) => [name, new Set(book[name].map((item) => item.id))]),
   ) as unknown as Known;
+
+/** The fault of an id that may be left out and names nothing. */
+const danglingIn = (path: Path, id: string | undefined, collection: keyof Known, known: Known): Fault[] =>
+  id === undefined ? [] : dangling(path, id, collection, known[collection]);
 
 /** Faults for each id of a list that names nothing. */
 const danglingIds = (
@@ -109,11 +114,11 @@ const adjustmentFaults = (book: Book, known: Known): Fault[] =>
   });
 
 const priceReferences = (path: Path, price: Price, known: Known): Fault[] => {
-  if (price.kind === 'table')
-    return dangling([...path, 'tableId'], price.tableId, 'rateTables', known.rateTables);
-  return price.kind === 'carrier'
-    ? dangling([...path, 'accountId'], price.accountId, 'carriers', known.carriers)
-    : [];
+  const { tableId, accountId } = kindOf(price).names(price);
+  return [
+    ...danglingIn([...path, 'tableId'], tableId, 'rateTables', known),
+    ...danglingIn([...path, 'accountId'], accountId, 'carriers', known),
+  ];
 };
 
 const packReferences = (path: Path, plan: PackPlan, known: Known): Fault[] =>

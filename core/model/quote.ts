@@ -26,6 +26,9 @@ export const sourceSchema = z.strictObject({
 });
 export type Source = z.infer<typeof sourceSchema>;
 
+/** What a sentence says as data, a code with its figures and names, so that it can be worded anew. */
+const saidSchema = z.looseObject({ code: z.string() });
+
 export const workingLineSchema = z.strictObject({
   step: z.enum([
     'price',
@@ -41,6 +44,7 @@ export const workingLineSchema = z.strictObject({
     'not-below-zero',
   ]),
   text: z.string(),
+  say: saidSchema.optional(),
   change: amountSchema,
   running: amountSchema,
   from: sourceSchema,
@@ -133,6 +137,7 @@ export const withheldSchema = z.strictObject({
   /** The figures and names of the sentence, one fixed shape for each code. */
   detail: z.record(z.string(), z.unknown()),
   text: z.string(),
+  say: saidSchema.optional(),
   tell: z.boolean(),
   /** The merchant's own words for the customer, where the rate has some and tells. */
   message: z.string().optional(),
@@ -155,6 +160,7 @@ export type Parcel = z.infer<typeof parcelSchema>;
 export const noticeSchema = z.strictObject({
   code: z.enum(['fallback-used', 'weight-assumed', 'sandbox-rates', 'prices-exclude-duty']),
   text: z.string(),
+  say: saidSchema.optional(),
 });
 export type Notice = z.infer<typeof noticeSchema>;
 

@@ -1,20 +1,20 @@
 import type { Quote, Withheld } from '../model/quote.ts';
-import { WithheldChoice } from '../quote/withheld.ts';
 import { customerReason, type CustomerReason } from '../words/customer-reason.ts';
 import type { DisplayFormat } from '../words/figure.ts';
+import { messageOf } from '../words/message-of.ts';
 
 /** What a customer is told about one choice that is not offered; the merchant's own words come first. */
 export const toldReason = (withheld: Withheld, display: DisplayFormat): CustomerReason => {
   if (withheld.message !== undefined) return { because: 'shop', why: withheld.message, help: '' };
-  return withheld instanceof WithheldChoice
-    ? customerReason(withheld.say, withheld.name, display)
+  const say = messageOf(withheld);
+  return say
+    ? customerReason(say, withheld.name, display)
     : { because: 'shop', why: withheld.text, help: '' };
 };
 
 /** How much of a measure a service takes at most, where that is why it is withheld and what the customer is told. */
 const most = (withheld: Withheld): { measure: string; limit: number } | null => {
-  const isTold = withheld instanceof WithheldChoice && withheld.message === undefined;
-  const say = isTold ? withheld.say : null;
+  const say = withheld.message === undefined ? messageOf(withheld) : null;
   if (say?.code === 'above-limit') return { measure: say.measure, limit: say.limit };
   return say?.code === 'above-last-step' ? { measure: say.measure, limit: say.until } : null;
 };

@@ -1,3 +1,4 @@
+import { quoteSchema } from '../model/quote.ts';
 import fc from 'fast-check';
 import { demoBook } from '../../demo/book.ts';
 import { demoCatalogue } from '../../demo/goods.ts';
@@ -304,6 +305,19 @@ describe('a customer who is offered nothing', () => {
     });
     const { withheld } = quoted(makeBook({ rates: [rate] }));
     expect(withheld.map((one) => toldReason(one, SPEECH).why)).toEqual(['Ring us for heavy orders.']);
+  });
+
+  test('says the same of a quote that went through JSON', () => {
+    const limits = [{ weight: { max: 100 } }, { subtotal: { min: 2_500 } }, { units: { min: 2 } }];
+    for (const part of limits) {
+      const answer = quoted(makeBook({ rates: [makeRate({ limits: part })] }));
+      const revived = quoteSchema.parse(JSON.parse(JSON.stringify(answer)));
+      expect(obstacles(revived, SPEECH)).toEqual(obstacles(answer, SPEECH));
+      expect(revived.withheld.map((one) => toldReason(one, SPEECH))).toEqual(
+        answer.withheld.map((one) => toldReason(one, SPEECH)),
+      );
+      expect(obstacles(answer, SPEECH)).not.toEqual([]);
+    }
   });
 
   test('where only the shop’s rules stand in the way, is told that once', () => {

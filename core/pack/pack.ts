@@ -1,6 +1,6 @@
 import type { Box, PackPlan } from '../model/pack.ts';
-import type { Refusal } from '../price/limits.ts';
-import { unknownRefusal } from '../price/limits.ts';
+import type { Refusal } from '../basket/limits.ts';
+import { unknownRefusal } from '../basket/limits.ts';
 import type { BasketLine } from '../basket/basket.ts';
 import { boxRefusal, packIntoBoxes, type PlacedBlock } from './box-runs.ts';
 import { spreadEvenly } from './even.ts';

@@ -1,4 +1,4 @@
-import type { Refusal } from '../price/limits.ts';
+import type { Refusal } from '../basket/limits.ts';
 import type { BasketLine } from '../basket/basket.ts';
 import { boxesRefusal, countParcels, pack, type Packed } from './pack.ts';
 import type { Packing } from './packing.ts';

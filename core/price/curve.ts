@@ -1,4 +1,4 @@
-import type { Measure, Price, StepsPrice } from '../model/price.ts';
+import type { Measure, StepsPrice } from '../model/price.ts';
 import { eachAmount, sortTiers, type SortedTiers } from './tiers.ts';
 
 /** One straight piece of a price drawn against its measure. */
@@ -54,7 +54,8 @@ const LEAST_END: Record<Measure, number> = {
   distance: 1_000,
 };
 
-const plain = (basis: Measure, pieces: Piece[], end: number): Curve => ({
+/** A curve of these pieces, without steps. */
+export const linearCurve = (basis: Measure, pieces: Piece[], end: number): Curve => ({
   basis,
   pieces,
   dots: [],
@@ -63,45 +64,12 @@ const plain = (basis: Measure, pieces: Piece[], end: number): Curve => ({
   end,
 });
 
-const MOST_UNITS = 12;
+/** The same charge for every weight up to an end. */
+export const levelCurve = (charge: number, end: number): Curve =>
+  linearCurve('weight', [{ from: 0, to: end, start: charge, end: charge }], end);
 
-/** A flat price: level, or growing with each unit; null where it counts what has no measure. */
-const flatCurve = ({ amount, per, first }: Extract<Price, { kind: 'flat' }>, reach: number): Curve | null => {
-  if (per === 'order') {
-    const end = Math.max(reach, 1);
-    const level = first ?? amount;
-    return plain('weight', [{ from: 0, to: end, start: level, end: level }], end);
-  }
-  if (per !== 'unit') return null;
-  const pieces = Array.from({ length: MOST_UNITS }, (_, at) => {
-    const charge = (first ?? amount) + at * amount;
-    return { from: at + 1, to: at + 2, start: charge, end: charge };
-  });
-  return plain('units', pieces, MOST_UNITS + 1);
-};
-
-/** A percentage of the subtotal between its least and its greatest. */
-const percentCurve = ({ points, min, max }: Extract<Price, { kind: 'percent' }>): Curve => {
-  const at = (charge: number | undefined): number =>
-    charge === undefined || points === 0 ? 0 : Math.ceil((charge * 10_000) / points);
-  const rises = at(min);
-  const levels = max === undefined ? Number.POSITIVE_INFINITY : Math.max(at(max), rises);
-  const end = Math.ceil(Math.max(rises * 2, Number.isFinite(levels) ? levels * 1.3 : 0, 10_000));
-  const share = (value: number): number =>
-    Math.min(Math.max(Math.round((value * points) / 10_000), min ?? 0), max ?? Number.POSITIVE_INFINITY);
-  const ends = [0, rises, Math.min(levels, end), end].filter(
-    (value, i, all) => i === 0 || value > (all[i - 1] ?? 0),
-  );
-  const pieces = ends.slice(1).map((to, i) => ({
-    from: ends[i] ?? 0,
-    to,
-    start: share(ends[i] ?? 0),
-    end: share(to),
-  }));
-  return plain('subtotal', pieces, end);
-};
-
-const tiersCurve = (price: StepsPrice, reach: number): Curve => {
+/** Steps as a line, without their percentages of the subtotal; those for each parcel are drawn for one parcel. */
+export const tiersCurve = (price: StepsPrice, reach: number): Curve => {
   const tiers = sortTiers(price);
   const last = tiers.froms.at(-1) ?? 0;
   const end = Math.max(tiers.until ?? 0, reach, Math.ceil(last * 1.5), LEAST_END[price.basis]);
@@ -116,22 +84,4 @@ const tiersCurve = (price: StepsPrice, reach: number): Curve => {
     until: tiers.until,
     end,
   };
-};
-
-/** The measure that a price's line is drawn against. */
-export const curveBasis = (price: Price): Measure => {
-  if (price.kind === 'steps') return price.basis;
-  if (price.kind === 'percent') return 'subtotal';
-  return price.kind === 'flat' && price.per === 'unit' ? 'units' : 'weight';
-};
-
-/**
- * A price as a line from 0, steps without their percentages of the subtotal; `reach` is a value that must
- * be on it, such as the test order's or a limit. Steps per parcel are drawn for one parcel. Null for prices that
- * are no line: by goods, per line, per parcel.
- */
-export const curveOf = (price: Price, reach: number): Curve | null => {
-  if (price.kind === 'flat') return flatCurve(price, reach);
-  if (price.kind === 'percent') return percentCurve(price);
-  return price.kind === 'steps' ? tiersCurve(price, reach) : null;
 };

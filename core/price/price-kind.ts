@@ -1,71 +1,98 @@
-import type { Price, RateTable } from '../model/price.ts';
+import type { Basket } from '../basket/basket.ts';
+import type { Refusal } from '../basket/limits.ts';
+import type { Measure, Price, RateTable } from '../model/price.ts';
+import type { Source } from '../model/quote.ts';
+import type { Parcels } from '../pack/parcels.ts';
+import type { Place } from '../place/place.ts';
+import type { DisplayFormat } from '../words/figure.ts';
+import type { Message } from '../words/message.ts';
+import type { Curve } from './curve.ts';
+import type { Raise } from './raise.ts';
+import type { TableIndex } from './table.ts';
 
-/** The kinds of price that a merchant writes directly, without a table or a carrier. */
-export type WrittenKind = 'flat' | 'steps' | 'percent' | 'per-product';
+/** What a price may look at of an order. */
+export interface PricedOrder {
+  basket: Basket;
+  parcels: Parcels;
+  /** Metres from where it leaves, or null where that is not known. */
+  distance: number | null;
+  place: Place | null;
+  tables: TableLookup;
+}
 
-/** A written price, one from a table, or a carrier's. */
-export type ChosenKind = WrittenKind | 'table' | 'carrier';
+/** The rate tables of a book by id, indexed when they are first asked for. */
+export type TableLookup = (id: string) => TableIndex | undefined;
 
-const greatest = (amounts: readonly number[]): number =>
-  amounts.reduce((most, one) => Math.max(most, one), 0);
+/** A line of a working before it is added to a charge; minor units. */
+export interface Entry {
+  change: number;
+  from: Source;
+  say: Message;
+}
 
-/** One figure that stands for a price: what most like it charges, 0 where it says none. Minor units. */
-const figureOf = (price: Price, tables: readonly RateTable[]): number => {
-  switch (price.kind) {
-    case 'flat':
-      return price.amount;
-    case 'steps':
-      return price.steps[0]?.amount || greatest(price.steps.map(({ amount }) => amount));
-    case 'percent':
-      return price.min ?? 0;
-    case 'per-product':
-      return price.otherwise ?? 0;
-    case 'carrier':
-      return price.onError === 'withhold' ? 0 : price.onError.amount;
-    case 'table':
-      return greatest(
-        (tables.find(({ id }) => id === price.tableId)?.rows ?? []).map(({ amount }) => amount),
-      );
-  }
-};
+/** What something adds to a charge, or why that cannot be said. */
+export type Entries = { ok: true; entries: readonly Entry[] } | { ok: false; refusal: Refusal };
 
-/** Whether a price that is written charges nothing whatever is in the basket. */
-export const chargesNothing = (price: Price): boolean => {
-  switch (price.kind) {
-    case 'flat':
-      return price.amount === 0 && (price.first ?? 0) === 0;
-    case 'steps':
-      return price.steps.every(({ amount, each, percent }) => amount === 0 && !each?.amount && !percent);
-    case 'percent':
-      return price.points === 0 && (price.min ?? 0) === 0;
-    case 'per-product':
-      return price.otherwise === 0;
-    default:
-      return false;
-  }
-};
+/** Prices an order in which something is charged for; `from` is the rule that the price is of. */
+export type PriceOf = (order: PricedOrder, from: Source) => Entries;
 
-/** What a price charges that comes of one without a figure, so that it is never nothing by itself. */
-const NEVER_NOTHING = 1_000;
+/** A price in a few words, and what it goes by: '4.00 to 21.00', 'by weight'. */
+export interface PricePhrase {
+  price: string;
+  by: string | null;
+}
 
-const TENTH = 1_000;
+/** What the audit knows of a shop when it asks whether a price is there for every order. */
+export interface ShopFacts {
+  /** Whether each order is one parcel. */
+  isSingleParcel: boolean;
+  /** Whether each product that travels has the figure. */
+  allKnown: (measure: 'weight' | 'volume') => boolean;
+  place: Place;
+  tables: TableLookup;
+}
 
-/**
- * A price of another kind that charges about what the first did, and never less than its figure: a percentage
- * has it as its least, goods without a price of their own are charged it. A price without a figure, as of a carrier
- * without a fallback, becomes one that is not 0: only what charges nothing already goes on doing so.
- */
-export const asKind = (price: Price, kind: WrittenKind, tables: readonly RateTable[] = []): Price => {
-  if (price.kind === kind) return price;
-  const amount = figureOf(price, tables) || (chargesNothing(price) ? 0 : NEVER_NOTHING);
-  switch (kind) {
-    case 'flat':
-      return { kind, amount, per: 'order' };
-    case 'steps':
-      return { kind, basis: 'weight', per: 'order', steps: [{ from: 0, amount }] };
-    case 'percent':
-      return { kind, points: TENTH, min: amount };
-    case 'per-product':
-      return { kind, otherwise: amount, per: 'unit' };
-  }
-};
+/** What a price names in other parts of the book. */
+export interface PriceNames {
+  tableId?: string;
+  accountId?: string;
+}
+
+/** The least and the greatest that a price comes to, minor units. */
+export interface Extent {
+  least: number;
+  most: number;
+}
+
+/** All that is known of one kind of price, in one place. */
+export interface PriceKind<P extends Price = Price> {
+  /** Made once for many orders. Null for a price that a carrier's answers give. */
+  prepare: ((price: P) => PriceOf) | null;
+  /** One figure that stands for the price: what most like it charges, 0 where it says none. Minor units. */
+  figure: (price: P, tables: readonly RateTable[]) => number;
+  /** Whether it charges nothing whatever is in the basket. */
+  chargesNothing: (price: P) => boolean;
+  /** A price of this kind that charges about so much and never less; null where it takes more than an amount. */
+  fromAmount: ((amount: number) => P) | null;
+  /** The price with its amounts raised. */
+  raised: (price: P, raise: Raise) => P;
+  /** The price as a line from 0 on, up to `reach` at least; null where it is no line. */
+  curve: (price: P, reach: number) => Curve | null;
+  /** The measure that the line is drawn against. */
+  curveBasis: (price: P) => Measure;
+  phrase: (price: P, display: DisplayFormat) => PricePhrase;
+  /** Its price with the amount of one part set anew, for a repair; null where it has no such amount. */
+  withAmount: (price: P, part: string, amount: number) => P | null;
+  /** The measure it goes by, where it takes one. */
+  basis: (price: P, tables: readonly RateTable[]) => Measure | null;
+  /** The values of that measure at which what it charges may change. */
+  changesAt: (price: P, tables: readonly RateTable[]) => readonly number[];
+  /** Whether every order to a place has a price by it. */
+  isForAll: (price: P, facts: ShopFacts) => boolean;
+  /** What it comes to before thresholds and bounds, where that is plain. */
+  extent: (price: P) => Extent | null;
+  names: (price: P) => PriceNames;
+}
+
+/** The price of one kind. */
+export type PriceOfKind<K extends Price['kind']> = Extract<Price, { kind: K }>;

@@ -1,6 +1,7 @@
 import type { CarrierPrice } from '../model/price.ts';
 import { changedPrice } from '../quote/carrier-offers.ts';
-import { raisedPrice, type Raise } from './raise.ts';
+import { kindOf } from './kinds.ts';
+import type { Raise } from './raise.ts';
 
 const price: CarrierPrice = {
   kind: 'carrier',
@@ -14,7 +15,7 @@ const price: CarrierPrice = {
   onError: { amount: 1_500, per: 'order' },
   onNone: 'withhold',
 };
-const raised = (by: Raise['by']): CarrierPrice => raisedPrice(price, { by, rounding: null }) as CarrierPrice;
+const raised = (by: Raise['by']): CarrierPrice => kindOf(price).raised(price, { by, rounding: null });
 const charges = ({ services }: CarrierPrice): number[] =>
   services.map((service) => changedPrice(service, 1_000));
 

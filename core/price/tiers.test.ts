@@ -1,11 +1,14 @@
 import fc from 'fast-check';
-import type { Step } from '../model/price.ts';
+import type { Price, Step } from '../model/price.ts';
 import { tiers } from '../testing/book.ts';
-import { curveOf } from './curve.ts';
-import { raisedAmount, raisedPrice } from './raise.ts';
+import { kindOf } from './kinds.ts';
+import { raisedAmount, type Raise } from './raise.ts';
 import { rebased } from './rebase.ts';
 import { multiplyDivide, pointsOf, toMultiple } from './rounding.ts';
 import { priceByTiers, sortTiers } from './tiers.ts';
+
+const curveOf = (price: Price, reach: number) => kindOf(price).curve(price, reach);
+const raisedPrice = (price: Price, raise: Raise) => kindOf(price).raised(price, raise);
 
 const step: fc.Arbitrary<Step> = fc.record({ from: fc.nat(20), amount: fc.nat(5_000) });
 

@@ -18,9 +18,9 @@ import {
   type DisplayFormat,
 } from '../words/figure.ts';
 import { groupPhrase } from '../words/group-phrase.ts';
-import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../words/nearby-phrase.ts';
+import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../price/nearby-phrase.ts';
 import { namesOf } from '../words/names.ts';
-import { ratePhrase } from '../words/rate-phrase.ts';
+import { ratePhrase } from '../price/rate-phrase.ts';
 import type { RuleRef } from '../audit/finding.ts';
 import { fieldChanges, type FieldContext } from './field-changes.ts';
 import { rateChanges } from './rate-changes.ts';

@@ -12,9 +12,10 @@ import {
   type DisplayFormat,
 } from '../words/figure.ts';
 import { namesOf } from '../words/names.ts';
-import { coveragePhrase, timingPhrase } from '../words/nearby-phrase.ts';
+import { coveragePhrase, timingPhrase } from '../price/nearby-phrase.ts';
 import { hoursPhrase, packingPhrase, preparationPhrase } from '../words/plan-phrase.ts';
-import { handlingWords, limitPhrases, pricePhrase, transitPhrase } from '../words/rate-phrase.ts';
+import { kindOf } from '../price/kinds.ts';
+import { handlingWords, limitPhrases, transitPhrase } from '../price/rate-phrase.ts';
 
 /** What names and figures in a changed field mean. */
 export interface FieldContext {
@@ -74,7 +75,7 @@ const FIELDS: Record<string, { name?: string; figure?: Figure }> = {
   preparation: { figure: (preparation: Preparation) => preparationPhrase(preparation) },
   price: {
     figure: (price: Price, { display }) => {
-      const { price: figure, by } = pricePhrase(price, display);
+      const { price: figure, by } = kindOf(price).phrase(price, display);
       return by === null ? figure : `${figure} ${by}`;
     },
   },

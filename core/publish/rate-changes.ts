@@ -2,7 +2,7 @@ import type { Price, Step } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { fieldChanges, type FieldContext } from './field-changes.ts';
 import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../words/figure.ts';
-import { ratePhrase } from '../words/rate-phrase.ts';
+import { ratePhrase } from '../price/rate-phrase.ts';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 

@@ -1,11 +1,13 @@
 import type { Adjustment, ChoiceKind, Effect } from '../model/adjustment.ts';
 import type { Source } from '../model/quote.ts';
 import type { DutyRules } from '../model/tax.ts';
-import type { Refusal } from '../price/limits.ts';
+import type { Refusal } from '../basket/limits.ts';
+import { NO_ENTRIES, oneEntry, refused } from '../price/entries.ts';
+import { countOf } from '../price/measure-order.ts';
+import type { Entries, Entry } from '../price/price-kind.ts';
 import { pointsOf } from '../price/rounding.ts';
-import { allHold, compileCondition, namesGood, type LocatedOrder, type Test } from './conditions.ts';
-import type { Ledger } from './ledger.ts';
-import { countOf } from './pricing.ts';
+import { allHold, compileCondition, namesGood, type Test } from './conditions.ts';
+import type { OrderContext } from './order-context.ts';
 
 /** The choice that an adjustment may touch. */
 export interface Subject {
@@ -49,7 +51,7 @@ export const isFor = ({ to }: Adjustment, subject: Subject): boolean =>
 type Add = Extract<Effect, { do: 'add' }>;
 
 /** How many times an amount is added: of the goods that are named, those charged for. */
-const countAdded = ({ per, goods }: Add, { basket, parcels }: LocatedOrder): number | Refusal => {
+const countAdded = ({ per, goods }: Add, { basket, parcels }: OrderContext): number | Refusal => {
   if (!goods) return countOf(per, { basket, parcels });
   const named = basket.chargeable.map(({ good }) => namesGood(goods, good));
   const lines = basket.chargeable.filter((_, at) => named[at]);
@@ -68,41 +70,37 @@ const within = (
   { min, max }: { min?: number | undefined; max?: number | undefined },
 ): number => Math.min(Math.max(amount, min ?? amount), max ?? Number.POSITIVE_INFINITY);
 
-/** What an effect does to the charge so far, written into the ledger; a refusal where it cannot be said, or withholds. */
-const apply = (
-  ledger: Ledger,
+/** What an effect does to the charge so far: a change in minor units with its line, nothing, or why it cannot be said. */
+const effectOn = (
+  running: number,
   { adjustment: { name, effect, last }, source }: CompiledAdjustment,
-  order: LocatedOrder,
-): Refusal | null => {
-  const { running } = ledger;
-  const add = (change: number, count = 1, of = 0): void =>
-    ledger.add('adjustment', change, source, { code: 'adjusted', name, effect, change, count, of });
+  order: OrderContext,
+): Entries => {
+  const by = (change: number, count = 1, of = 0): Entries =>
+    oneEntry(change, source, { code: 'adjusted', name, effect, change, count, of });
   switch (effect.do) {
     case 'withhold':
-      return { code: 'adjustment', say: { code: 'adjustment', name, message: effect.message ?? '' } };
+      return refused({
+        code: 'adjustment',
+        say: { code: 'adjustment', name, message: effect.message ?? '' },
+      });
     case 'free':
-      add(0 - running);
-      return null;
+      return by(0 - running);
     case 'set':
-      add(effect.amount - running);
-      return null;
+      return by(effect.amount - running);
     case 'bounds':
-      add(within(running, effect) - running);
-      return null;
+      return by(within(running, effect) - running);
     case 'percent': {
       const of = effect.of === 'charge' ? running : order.basket.subtotal;
-      add(pointsOf(of, effect.points), 1, of);
-      return null;
+      return by(pointsOf(of, effect.points), 1, of);
     }
     case 'add': {
       const count = countAdded(effect, order);
-      if (typeof count !== 'number') return count;
-      if (count > 0 || last) add(effect.amount * count, count);
-      return null;
+      if (typeof count !== 'number') return refused(count);
+      return count > 0 || last ? by(effect.amount * count, count) : NO_ENTRIES;
     }
     case 'terms':
-      add(0);
-      return null;
+      return by(0);
   }
 };
 
@@ -113,25 +111,28 @@ const withheldBy = ({ source, adjustment: { effect } }: CompiledAdjustment, refu
 });
 
 /**
- * What the adjustments did to a charge: `free` where the last that changed it made it free; `terms` where one
- * says who pays import charges, the last that does.
+ * What the adjustments do to a charge: their lines; `isFree` where the last that changed it made it free; `terms`
+ * where one says who pays import charges, the last that does.
  */
 export type Adjusted =
-  { ok: true; free: boolean; terms?: DutyRules['terms'] | undefined } | { ok: false; refusal: Refusal };
+  | { ok: true; entries: readonly Entry[]; isFree: boolean; terms?: DutyRules['terms'] | undefined }
+  | { ok: false; refusal: Refusal };
 
 /**
- * The adjustments in list order, on the charge so far, a line of the working each; one that adds for
- * goods of which there are none has no line, unless it ends the list. One whose conditions
+ * The adjustments in list order, on a charge of so many minor units, a line of the working each; one that adds
+ * for goods of which there are none has no line, unless it ends the list. One whose conditions
  * turn on an unknown weight or size, all others holding, withholds the choice: a surcharge that is
  * skipped would be money lost. `last` ends the list for a choice it touched.
  */
 export const adjust = (
-  ledger: Ledger,
+  charge: number,
   adjustments: readonly CompiledAdjustment[],
   subject: Subject,
-  order: LocatedOrder,
+  order: OrderContext,
 ): Adjusted => {
-  let free = false;
+  const entries: Entry[] = [];
+  let running = charge;
+  let isFree = false;
   let terms: DutyRules['terms'] | undefined;
   for (const one of adjustments) {
     const { adjustment, tests } = one;
@@ -139,14 +140,18 @@ export const adjust = (
     const held = allHold(tests, order);
     if (held === false) continue;
     if (held !== true) return { ok: false, refusal: { ...held, from: one.source } };
-    const before = ledger.running;
-    const refusal = apply(ledger, one, order);
-    if (refusal) return { ok: false, refusal: withheldBy(one, refusal) };
+    const found = effectOn(running, one, order);
+    if (!found.ok) return { ok: false, refusal: withheldBy(one, found.refusal) };
+    const before = running;
+    for (const entry of found.entries) {
+      running += entry.change;
+      entries.push(entry);
+    }
     const { effect } = adjustment;
     if (effect.do === 'terms') terms = effect.terms;
-    if (effect.do === 'free') free = true;
-    else if (effect.do === 'set' || ledger.running !== before) free = false;
+    if (effect.do === 'free') isFree = true;
+    else if (effect.do === 'set' || running !== before) isFree = false;
     if (adjustment.last) break;
   }
-  return { ok: true, free, terms };
+  return { ok: true, entries, isFree, terms };
 };

@@ -1,7 +1,7 @@
 import type { AnsweredService, CarrierAnswer } from '../model/carrier.ts';
 import type { CarrierPrice, CarrierService, Fallback } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
-import type { Refusal } from '../price/limits.ts';
+import type { Refusal } from '../basket/limits.ts';
 import { pointsOf } from '../price/rounding.ts';
 
 /** A service that the merchant offers and the carrier does, and its price after the merchant's changes. */

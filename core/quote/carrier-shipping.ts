@@ -1,185 +1,169 @@
 import type { CarrierPrice } from '../model/price.ts';
-import type { Source } from '../model/quote.ts';
-import { Parcels } from '../pack/parcels.ts';
+import { unknownRefusal, type Refusal } from '../basket/limits.ts';
+import type { Parcels } from '../pack/parcels.ts';
+import { oneEntry, refused } from '../price/entries.ts';
+import type { Entry, PriceOf } from '../price/price-kind.ts';
 import { pointsOf } from '../price/rounding.ts';
-import { unknownRefusal, type Refusal } from '../price/limits.ts';
 import type { CompiledAccount } from './account.ts';
-import type { Answers } from './answers.ts';
-import { distanceFrom } from './order-context.ts';
 import { carrierOutcome, type CarrierOffer, type CarrierOutcome } from './carrier-offers.ts';
-import { chargeBy } from './charge.ts';
-import type { CompiledRate, CompiledService } from './compile.ts';
-import type { Ledger } from './ledger.ts';
-import { withhold, type Shipment, type Way } from './shipment.ts';
-import { offer } from './shipping.ts';
+import type { CompiledRate } from './compile.ts';
+import { distanceFrom, type OrderContext } from './order-context.ts';
+import { remarking, withhold, type Outcome, type Way } from './outcome.ts';
+import { settle } from './settle.ts';
+import { freeFromOf, shippingSteps, shippingTimes, taxesOf } from './shipping.ts';
 
 type FallbackOutcome = Extract<CarrierOutcome, { kind: 'fallback' }>;
 
-/** The shipment as it leaves from the account's location, in the parcels that the carrier is asked about. */
+/** One carrier's services under a rate, for an order that leaves from the account's location in its parcels. */
+interface CarrierRun {
+  order: OrderContext;
+  rate: CompiledRate;
+  account: CompiledAccount;
+}
+
+/** The order as it leaves from the account's location, in the parcels that the carrier is asked about. */
 const leavingFrom = (
-  shipment: Shipment,
+  order: OrderContext,
   { location, departures }: CompiledAccount,
   parcels: Parcels,
-): Shipment => ({
-  ...shipment,
+): OrderContext => ({
+  ...order,
   parcels,
-  distance: distanceFrom(location, shipment.request),
+  distance: distanceFrom(location, order.request),
   departures,
-  handOver: departures.handOver(shipment.request.placedAt),
+  handOver: departures.handOver(order.request.placedAt),
 });
 
 /** The carrier's price and the merchant's changes to it, a line each. */
-const addOffer = (
-  ledger: Ledger,
-  { service, answered, price }: CarrierOffer,
-  account: CompiledAccount,
-  rate: Source,
-): void => {
-  const { amount, name } = answered;
-  const {
-    account: { name: accountName, mode },
-    source,
-  } = account;
-  const sandbox = mode === 'sandbox';
-  ledger.add('price', amount, source, {
-    code: 'carrier-price',
-    account: accountName,
-    service: name,
-    amount,
-    sandbox,
-  });
-  const { override, change } = service;
-  if (override !== undefined) {
-    ledger.add('price', override - amount, rate, {
-      code: 'carrier-override',
-      asked: amount,
-      amount: override,
-    });
-    return;
-  }
-  const points = change?.points ?? 0;
-  const share = pointsOf(amount, points);
-  if (points !== 0) ledger.add('price', share, rate, { code: 'carrier-points', points, of: amount });
-  const more = change?.amount ?? 0;
-  if (more !== 0) ledger.add('price', more, rate, { code: 'carrier-amount', amount: more });
-  if (ledger.running !== price) ledger.add('price', price - ledger.running, rate, { code: 'not-below-zero' });
-};
+const offeredPrice =
+  (
+    { service, answered, price }: CarrierOffer,
+    { account: { name: account, mode }, source }: CompiledAccount,
+  ): PriceOf =>
+  (_, rate) => {
+    const { amount, name } = answered;
+    const sandbox = mode === 'sandbox';
+    const entries: Entry[] = [
+      {
+        change: amount,
+        from: source,
+        say: { code: 'carrier-price', account, service: name, amount, sandbox },
+      },
+    ];
+    const { override, change } = service;
+    if (override !== undefined) {
+      const say = { code: 'carrier-override', asked: amount, amount: override } as const;
+      return { ok: true, entries: [...entries, { change: override - amount, from: rate, say }] };
+    }
+    const points = change?.points ?? 0;
+    const share = pointsOf(amount, points);
+    const more = change?.amount ?? 0;
+    const sum = amount + (points === 0 ? 0 : share) + more;
+    if (points !== 0)
+      entries.push({ change: share, from: rate, say: { code: 'carrier-points', points, of: amount } });
+    if (more !== 0) entries.push({ change: more, from: rate, say: { code: 'carrier-amount', amount: more } });
+    if (sum !== price) entries.push({ change: price - sum, from: rate, say: { code: 'not-below-zero' } });
+    return { ok: true, entries };
+  };
 
-const addFallback = (
-  ledger: Ledger,
-  { fallback: { amount, per }, why }: FallbackOutcome,
-  parcels: Parcels,
-  { account }: CompiledAccount,
-  rate: Source,
-): Refusal | null => {
-  const count = per === 'parcel' ? parcels.count() : 1;
-  if (typeof count !== 'number') return count;
-  ledger.add('price', amount * count, rate, {
-    code: 'fallback',
-    why,
-    account: account.name,
-    amount,
-    per,
-    count,
-  });
-  return null;
-};
+const fallbackPrice =
+  ({ fallback: { amount, per }, why }: FallbackOutcome, { account }: CompiledAccount): PriceOf =>
+  ({ parcels }, rate) => {
+    const count = per === 'parcel' ? parcels.count() : 1;
+    if (typeof count !== 'number') return refused(count);
+    return oneEntry(amount * count, rate, {
+      code: 'fallback',
+      why,
+      account: account.name,
+      amount,
+      per,
+      count,
+    });
+  };
 
 /** What keeps the parcels from being stated to a carrier, or null. */
-const parcelRefusal = ({ basket }: Shipment, parcels: Parcels): Refusal | null => {
+const parcelRefusal = ({ basket }: OrderContext, parcels: Parcels): Refusal | null => {
   const { weight } = basket.charged;
   return weight.unknown.length > 0 ? unknownRefusal('weight', weight) : parcels.refusal();
 };
 
-/** One carrier's services under a rate, with what they need. */
-class CarrierRun {
-  constructor(
-    private readonly shipment: Shipment,
-    private readonly service: CompiledService,
-    private readonly rate: CompiledRate,
-    private readonly account: CompiledAccount,
-    private readonly answers: Answers,
-  ) {}
+const refusedBy = ({ order, rate, account }: CarrierRun, refusal: Refusal): Outcome =>
+  withhold(rate.way, { ...refusal, from: refusal.from ?? account.source }, order.compiled.display);
 
-  private way(part: Partial<Way> = {}): Way {
-    const { id, transit } = this.rate.rate;
-    const { service, rate } = this;
-    return { id, name: service.service.name, service, rate, transit, ...part };
-  }
-
-  refused(refusal: Refusal): void {
-    const from = refusal.from ?? this.account.source;
-    withhold(this.shipment, this.way(), { ...refusal, from }, this.answers);
-  }
-
-  fallback(outcome: FallbackOutcome): void {
-    const { label, note } = outcome.fallback;
-    const way = this.way({
-      ...(label === undefined ? {} : { name: label, note: null }),
-      ...(note === undefined ? {} : { note }),
-    });
-    const price = (ledger: Ledger): Refusal | null =>
-      addFallback(ledger, outcome, this.shipment.parcels, this.account, this.rate.source);
-    const isOffered = offer(this.shipment, way, chargeBy(this.rate, this.shipment, price), this.answers);
-    if (isOffered) this.answers.fallbacks.push(way.name);
-  }
-
-  offers({ offers, missing }: Extract<CarrierOutcome, { kind: 'offers' }>): void {
-    const { id } = this.rate.rate;
-    for (const one of offers) this.offer(one);
-    for (const { code, label = code } of missing) {
-      const say = { code: 'carrier-none', account: this.account.account.name, services: [label] } as const;
-      const way = this.way({ id: `${id}:${code}`, name: label });
-      withhold(this.shipment, way, { code: 'carrier-none', say, from: this.account.source }, this.answers);
-    }
-  }
-
-  private offer(one: CarrierOffer): void {
-    const { rate, account } = this;
-    const { code, label, freeFrom } = one.service;
-    const { name, amount } = one.answered;
-    const way = this.way({
-      id: `${rate.rate.id}:${code}`,
-      serviceCode: code,
-      name: label ?? name,
-      transit: one.days ?? rate.rate.transit,
-      cost: amount,
-    });
-    const price = (ledger: Ledger): null => {
-      addOffer(ledger, one, account, rate.source);
-      return null;
-    };
-    const charged = chargeBy(rate, this.shipment, price, { code, freeFrom });
-    const isOffered = offer(this.shipment, way, charged, this.answers);
-    if (isOffered && account.account.mode === 'sandbox') this.answers.sandboxes.add(account.account.name);
-  }
-}
-
-/** A rate that a carrier prices: a choice for each service offered, the fallback, or why nothing is. */
-export const shipByCarrier = (
-  shipment: Shipment,
-  service: CompiledService,
-  rate: CompiledRate,
-  price: CarrierPrice,
-  answers: Answers,
-): void => {
-  const { compiled, basket } = shipment;
-  const account = compiled.accounts.get(price.accountId);
-  if (!account) throw new Error(`the account ${price.accountId} was not missed by the reader`);
-  const parcels = new Parcels(account.packing, basket.chargeable, compiled.book.store.defaultWeight);
-  const run = new CarrierRun(leavingFrom(shipment, account, parcels), service, rate, account, answers);
-  const unstated = parcelRefusal(shipment, parcels);
-  if (unstated) {
-    run.refused(unstated);
-    return;
-  }
-  const outcome = carrierOutcome(
-    price,
-    account.account.name,
-    shipment.answers.get(price.accountId),
-    rate.rate.transit,
+/** The fallback in place of the carrier's services; one with a name of its own has its own note only. */
+const byFallback = ({ order, rate, account }: CarrierRun, found: FallbackOutcome): Outcome => {
+  const { label, note } = found.fallback;
+  const way: Way = {
+    ...rate.way,
+    ...(label === undefined ? {} : { name: label, note: undefined }),
+    ...(note === undefined ? {} : { note }),
+  };
+  const steps = shippingSteps(
+    order.compiled.book.store,
+    rate.rate,
+    rate.source,
+    fallbackPrice(found, account),
   );
-  if (outcome.kind === 'refused') run.refused(outcome.refusal);
-  else if (outcome.kind === 'fallback') run.fallback(outcome);
-  else run.offers(outcome);
+  const taxes = taxesOf(order, rate.rate);
+  const outcome = settle(order, { way, steps, taxes }, () => shippingTimes(order, rate.rate.transit));
+  return isPriced(outcome) ? remarking(outcome, { fallback: way.name }) : outcome;
+};
+
+/** Whether a way had a charge, though its import charges may withhold it. */
+const isPriced = ({ choices, withheld }: Outcome): boolean =>
+  choices.length > 0 || withheld.every(({ code }) => code === 'duty-unknown');
+
+const byOffer = ({ order, rate, account }: CarrierRun, offer: CarrierOffer): Outcome => {
+  const { code, label, freeFrom } = offer.service;
+  const { name, amount } = offer.answered;
+  const { id, transit } = rate.rate;
+  const own = { code, freeFrom };
+  const way: Way = {
+    ...rate.way,
+    id: `${id}:${code}`,
+    of: { rateId: id, serviceCode: code },
+    name: label ?? name,
+    cost: amount,
+    freeFrom: freeFromOf(rate.rate, own),
+  };
+  const steps = shippingSteps(
+    order.compiled.book.store,
+    rate.rate,
+    rate.source,
+    offeredPrice(offer, account),
+    own,
+  );
+  const taxes = taxesOf(order, rate.rate);
+  const outcome = settle(order, { way, steps, taxes }, () => shippingTimes(order, offer.days ?? transit));
+  return account.account.mode === 'sandbox' && isPriced(outcome)
+    ? remarking(outcome, { sandbox: account.account.name })
+    : outcome;
+};
+
+/** A service that the merchant offers and the carrier does not. */
+const missing = (
+  { order, rate, account }: CarrierRun,
+  { code, label = code }: CarrierPrice['services'][number],
+): Outcome => {
+  const way: Way = { ...rate.way, id: `${rate.rate.id}:${code}`, name: label };
+  const say = { code: 'carrier-none', account: account.account.name, services: [label] } as const;
+  return withhold(way, { code: 'carrier-none', say, from: account.source }, order.compiled.display);
+};
+
+/** A rate that a carrier prices: an outcome for each service offered, the fallback's, or why nothing is. */
+export const shipByCarrier = (order: OrderContext, rate: CompiledRate, price: CarrierPrice): Outcome[] => {
+  const account = order.compiled.accounts.get(price.accountId);
+  if (!account) throw new Error(`the account ${price.accountId} was not missed by the reader`);
+  const parcels = order.carrierParcels(account);
+  const run: CarrierRun = { order: leavingFrom(order, account, parcels), rate, account };
+  const unstated = parcelRefusal(order, parcels);
+  if (unstated) return [refusedBy(run, unstated)];
+  const answer = order.answers.get(price.accountId);
+  const found = carrierOutcome(price, account.account.name, answer, rate.rate.transit);
+  if (found.kind === 'refused') return [refusedBy(run, found.refusal)];
+  if (found.kind === 'fallback') return [byFallback(run, found)];
+  return [
+    ...found.offers.map((offer) => byOffer(run, offer)),
+    ...found.missing.map((one) => missing(run, one)),
+  ];
 };

@@ -3,38 +3,45 @@ import { indexTaxes, type TaxIndex } from '../duty/tax.ts';
 import type { Book } from '../model/book.ts';
 import type { CarrierAnswer, CarrierQuestion } from '../model/carrier.ts';
 import type { Catalogue, Good } from '../model/good.ts';
-import type { RateTable } from '../model/price.ts';
 import type { PackPlan } from '../model/pack.ts';
 import type { Source } from '../model/quote.ts';
 import type { Rate, Service } from '../model/rate.ts';
 import type { Location } from '../model/location.ts';
+import type { Store } from '../model/store.ts';
 import { indexAreas, type AreaIndex } from '../place/area-index.ts';
 import { indexPostalList, type PostalIndex } from '../place/postal-list.ts';
 import { indexSellsTo, indexZones, type SellsToIndex, type ZoneIndex } from '../place/zone-index.ts';
 import { packingOf, type Packing } from '../pack/packing.ts';
-import { activeLimits, type ActiveLimit } from '../price/limits.ts';
-import { sortTiers, type SortedTiers } from '../price/tiers.ts';
+import { activeLimits, type ActiveLimit } from '../basket/limits.ts';
+import { kindOf } from '../price/kinds.ts';
+import type { PriceOf, TableLookup } from '../price/price-kind.ts';
+import { indexTable } from '../price/table.ts';
 import { departuresFrom, type Departure } from '../time/arrival.ts';
 import { makeClock, type Clock } from '../time/clock.ts';
 import { memoizeByText } from '../memo/memoize-by-text.ts';
 import type { CompiledAccount } from './account.ts';
+import type { ChargeStep } from './charge.ts';
 import { compileAdjustment, type CompiledAdjustment } from './adjust.ts';
 import { memoizeByObject } from '../memo/memoize-by-object.ts';
 import { compileArea, compilePickup, type CompiledArea, type CompiledPickup } from './nearby.ts';
+import type { Way } from './outcome.ts';
+import { rateWay, shippingSteps } from './shipping.ts';
 import { indexGroups, type GroupIndex } from './groups.ts';
 import { currencyDecimals, type DisplayFormat } from '../words/figure.ts';
 
-/** A rate with its limits and steps in order. */
+/** A rate with its limits in order, and the steps by which it charges. */
 export interface CompiledRate {
   rate: Rate;
   source: Source;
   limits: readonly ActiveLimit[];
-  tiers: SortedTiers | null;
+  way: Way;
+  steps: readonly ChargeStep[];
 }
 
 /** A service and where it is to be found in each zone. */
 export interface CompiledService {
   service: Service;
+  source: Source;
   byZone: ReadonlyMap<string, CompiledRate>;
 }
 
@@ -54,7 +61,7 @@ export interface CompiledBook {
   /** The adjustments that are switched on, in their order. */
   adjustments: readonly CompiledAdjustment[];
   postalList: PostalIndex;
-  tables: ReadonlyMap<string, RateTable>;
+  tables: TableLookup;
   clock: Clock;
   departures: Departure | null;
   /** The carrier accounts by id, in the order of the book. */
@@ -89,24 +96,53 @@ const taxesOf = memoizeByObject(indexTaxes);
 const dutiesOf = memoizeByObject(indexDuties);
 const groupsOf = memoizeByObject(indexGroups);
 const postalListOf = memoizeByObject(indexPostalList);
-const tablesOf = memoizeByObject(
-  (tables: Book['rateTables']) => new Map(tables.map((table) => [table.id, table])),
-);
+const tableIndexOf = memoizeByObject(indexTable);
+const tablesOf = memoizeByObject((tables: Book['rateTables']): TableLookup => {
+  const byId = new Map(tables.map((table) => [table.id, table]));
+  return (id) => {
+    const table = byId.get(id);
+    return table && tableIndexOf(table);
+  };
+});
 const adjustmentOf = memoizeByObject(compileAdjustment);
 const adjustmentsOf = memoizeByObject((adjustments: Book['adjustments']) =>
   adjustments.filter(({ active }) => active).map(adjustmentOf),
 );
-const rateOf = memoizeByObject((rate: Rate): CompiledRate => ({
-  rate,
-  source: { kind: 'rate', id: rate.id },
-  limits: activeLimits(rate.limits),
-  tiers: rate.price.kind === 'steps' ? sortTiers(rate.price) : null,
-}));
+const ratesOf = memoizeByObject((store: Store) =>
+  memoizeByObject((service: Service) =>
+    memoizeByObject((rate: Rate): CompiledRate => {
+      const { id, price } = rate;
+      const source = { kind: 'rate', id } as const;
+      const prepared = kindOf(price).prepare?.(price) ?? pricedByAnswers(id);
+      return {
+        rate,
+        source,
+        limits: activeLimits(rate.limits),
+        way: rateWay(service, rate, source),
+        steps: shippingSteps(store, rate, source, prepared),
+      };
+    }),
+  ),
+);
+
+const pricedByAnswers =
+  (id: string): PriceOf =>
+  () => {
+    throw new Error(`${id} is priced by what a carrier answers`);
+  };
 
 const servicesOf = (book: Book): CompiledService[] => {
-  const byService = new Map(book.services.map((service) => [service.id, new Map<string, CompiledRate>()]));
-  for (const rate of book.rates) byService.get(rate.serviceId)?.set(rate.zoneId, rateOf(rate));
-  return book.services.map((service) => ({ service, byZone: byService.get(service.id) ?? new Map() }));
+  const compiled = book.services.map((service) => ({
+    service,
+    source: { kind: 'service', id: service.id } as const,
+    byZone: new Map<string, CompiledRate>(),
+  }));
+  const byId = new Map(compiled.map((one) => [one.service.id, one]));
+  for (const rate of book.rates) {
+    const service = byId.get(rate.serviceId);
+    service?.byZone.set(rate.zoneId, ratesOf(book.store)(service.service)(rate));
+  }
+  return compiled;
 };
 
 const clocks = new Map<string, Clock>();
@@ -126,22 +162,32 @@ const departuresOf = memoizeByObject((location: Book['locations'][number]) => {
   };
 });
 
-/** A part of the book with the location it names, kept for each time zone; the reader refuses one whose location is gone. */
+/** What a part of the book that is at a location is made with. */
+interface Surroundings {
+  location: Location;
+  clock: Clock;
+  store: Store;
+}
+
+/** A part of the book made anew only where it, its location or the store is another; one whose location is gone is left out. */
 const atLocation = <P extends { locationId: string }, C>(
-  work: (part: P, location: Location, clock: Clock) => C,
-): ((parts: readonly P[], locations: readonly Location[], clock: Clock) => C[]) => {
-  const known = memoizeByObject((_part: P) => new Map<string, { location: Location; made: C }>());
-  const make = (part: P, location: Location, clock: Clock): C => {
-    const found = known(part).get(clock.zone);
-    if (found?.location === location) return found.made;
-    const made = work(part, location, clock);
-    known(part).set(clock.zone, { location, made });
+  work: (part: P, location: Location, clock: Clock, store: Store) => C,
+): ((parts: readonly P[], book: Book, clock: Clock) => C[]) => {
+  const known = memoizeByObject((_part: P): { last: (Surroundings & { made: C }) | null } => ({
+    last: null,
+  }));
+  const make = (part: P, location: Location, clock: Clock, store: Store): C => {
+    const kept = known(part);
+    const { last } = kept;
+    if (last?.location === location && last.clock === clock && last.store === store) return last.made;
+    const made = work(part, location, clock, store);
+    kept.last = { location, clock, store, made };
     return made;
   };
-  return (parts, locations, clock) =>
+  return (parts, { locations, store }, clock) =>
     parts.flatMap((part) => {
       const location = locations.find(({ id }) => id === part.locationId);
-      return location ? [make(part, location, clock)] : [];
+      return location ? [make(part, location, clock, store)] : [];
     });
 };
 
@@ -201,9 +247,9 @@ export const compile = (
     clock,
     ask,
     accounts: accountsOf(book, clock),
-    areas: areasOf(book.areas, book.locations, clock),
+    areas: areasOf(book.areas, book, clock),
     areaIndex: areaIndexOf(book.areas)(book.locations),
-    pickups: pickupsOf(book.pickups, book.locations, clock),
+    pickups: pickupsOf(book.pickups, book, clock),
     duties: dutiesOf(book.duties),
     packing: packingsOf(book.boxes)(book.store.packing)(''),
     departures: first ? departuresOf(first)(clock) : null,

@@ -2,18 +2,13 @@ import type { Condition } from '../model/adjustment.ts';
 import { roundedBound } from '../model/measured.ts';
 import type { Good } from '../model/good.ts';
 import { buildPlaceIndex, holdsPlace } from '../place/place-index.ts';
-import { unknownRefusal, type Refusal } from '../price/limits.ts';
+import { unknownRefusal, type Refusal } from '../basket/limits.ts';
 import { dateOf, weekdayOf } from '../time/calendar.ts';
 import type { OrderContext } from './order-context.ts';
 import { placedDay } from './placed-day.ts';
 
-/** An order, and how far it goes from the location that its choice leaves from. */
-export interface LocatedOrder extends OrderContext {
-  distance: number | null;
-}
-
 /** Whether a condition holds; a refusal where it turns on a weight or size that is not known. */
-export type Test = (order: LocatedOrder) => boolean | Refusal;
+export type Test = (order: OrderContext) => boolean | Refusal;
 
 type Of<T extends Condition['test']> = Extract<Condition, { test: T }>;
 
@@ -47,7 +42,7 @@ const testGoods =
 
 const testDestination = ({ in: regions, not = false }: Of<'destination'>): Test => {
   const index = buildPlaceIndex([{ owner: null, regions }]);
-  return ({ reach: { place } }) => place !== null && holdsPlace(index, place) !== not;
+  return ({ place }) => place !== null && holdsPlace(index, place) !== not;
 };
 
 /** Whether a date lies between two others, both included; `from` after `to` runs over the end of the year. */
@@ -94,7 +89,7 @@ export const compileCondition = (condition: Condition): Test => {
 };
 
 /** Whether all conditions hold; a refusal where all that can be judged hold and one turns on an unknown figure. */
-export const allHold = (tests: readonly Test[], order: LocatedOrder): boolean | Refusal => {
+export const allHold = (tests: readonly Test[], order: OrderContext): boolean | Refusal => {
   let refusal: Refusal | null = null;
   for (const test of tests) {
     const held = test(order);

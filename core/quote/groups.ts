@@ -1,7 +1,7 @@
 import type { AnyNoneSome, HandlingGroup } from '../model/good.ts';
 import type { Zone } from '../model/place.ts';
 import type { Service } from '../model/rate.ts';
-import type { Refusal } from '../price/limits.ts';
+import type { Refusal } from '../basket/limits.ts';
 import type { Message } from '../words/message.ts';
 import type { BasketLine } from '../basket/basket.ts';
 

@@ -1,14 +1,15 @@
-import { taxOn } from '../duty/tax.ts';
 import type { DeliveryArea, DeliveryMethod, PickupPoint } from '../model/delivery.ts';
 import type { Location } from '../model/location.ts';
-import type { Choice, Source } from '../model/quote.ts';
-import type { TaxRate } from '../model/tax.ts';
+import type { Store } from '../model/store.ts';
 import { placeOf, type Place } from '../place/place.ts';
-import { activeLimits, type Refusal, type ActiveLimit } from '../price/limits.ts';
-import { sortTiers, type SortedTiers } from '../price/tiers.ts';
+import { activeLimits, type Refusal, type ActiveLimit } from '../basket/limits.ts';
 import type { Clock } from '../time/clock.ts';
-import { timePlan, type TimePlan, type Times } from '../time/times.ts';
-import type { Ledger } from './ledger.ts';
+import { timePlan, type TimePlan } from '../time/times.ts';
+import type { ChargeStep } from './charge.ts';
+import { deliverySteps, methodWay, pickupSteps, pickupWay } from './nearby-charges.ts';
+import type { OrderContext } from './order-context.ts';
+import type { Way } from './outcome.ts';
+import type { TimesFound } from './settle.ts';
 
 /** One method of an area, with its times. */
 export interface CompiledMethod {
@@ -16,6 +17,8 @@ export interface CompiledMethod {
   /** 'area:method'. */
   id: string;
   limits: readonly ActiveLimit[];
+  way: Way;
+  steps: readonly ChargeStep[];
   times: TimePlan;
 }
 
@@ -24,9 +27,7 @@ export interface CompiledArea {
   area: DeliveryArea;
   /** Where it leaves from, closed on the area's own dates too. */
   location: Location;
-  source: Source;
   limits: readonly ActiveLimit[];
-  tiers: SortedTiers | null;
   methods: readonly CompiledMethod[];
 }
 
@@ -37,8 +38,9 @@ export interface CompiledPickup {
   location: Location;
   /** Where orders are collected, for the taxes on what collecting costs. */
   place: Place;
-  source: Source;
   limits: readonly ActiveLimit[];
+  way: Way;
+  steps: readonly ChargeStep[];
   times: TimePlan;
 }
 
@@ -49,32 +51,38 @@ const closedToo = (location: Location, dates: readonly string[] | undefined): Lo
     : { ...location, closedDates: [...location.closedDates, ...dates] };
 
 /** An area made ready for many orders. */
-export const compileArea = (area: DeliveryArea, at: Location, clock: Clock): CompiledArea => {
+export const compileArea = (area: DeliveryArea, at: Location, clock: Clock, store: Store): CompiledArea => {
   const location = closedToo(at, area.closedDates);
   return {
     area,
     location,
-    source: { kind: 'area', id: area.id },
     limits: activeLimits(area.limits),
-    tiers: area.price.kind === 'steps' ? sortTiers(area.price) : null,
     methods: area.methods.map((method) => ({
       method,
       id: `${area.id}:${method.id}`,
       limits: activeLimits(method.limits),
+      way: methodWay(area, method),
+      steps: deliverySteps(store, area, method),
       times: timePlan(location, area.preparation, method.timing, clock, method.withinDays),
     })),
   };
 };
 
 /** A pickup point made ready for many orders. */
-export const compilePickup = (point: PickupPoint, at: Location, clock: Clock): CompiledPickup => {
+export const compilePickup = (
+  point: PickupPoint,
+  at: Location,
+  clock: Clock,
+  store: Store,
+): CompiledPickup => {
   const location = closedToo(at, point.closedDates);
   return {
     point,
     location,
     place: placeOf(location.address),
-    source: { kind: 'pickup', id: point.id },
     limits: activeLimits(point.limits),
+    way: pickupWay(point, at),
+    steps: pickupSteps(store, point),
     times: timePlan(location, point.preparation, point.timing, clock),
   };
 };
@@ -85,43 +93,14 @@ export const minimumRefusal = (least: number | undefined, subtotal: number): Ref
     ? null
     : { code: 'below-minimum', say: { code: 'below-minimum', subtotal, least } };
 
-/** The refusal for an order that no time is left for. */
-export const timeRefusal = ({ next }: Extract<Times, { ok: false }>): Refusal => ({
-  code: 'no-time-left',
-  say: { code: 'no-time-left', next },
-});
-
-/** The choice that a delivery or a collection with its charge comes to, before import charges. */
-export const nearbyChoice = (
-  {
-    id,
-    kind,
-    of,
-    name,
-    note,
-  }: { id: string; kind: 'delivery' | 'pickup'; of: Choice['of']; name: string; note: string | undefined },
-  ledger: Ledger,
-  taxes: readonly TaxRate[],
-  taxIncluded: boolean,
-  { ready, arrives, slots }: Pick<Choice, 'ready' | 'arrives' | 'slots'>,
-): Choice => {
-  const charge = ledger.running;
-  const tax = taxOn(charge, taxes, taxIncluded);
-  const choice: Choice = {
-    id,
-    kind,
-    of,
-    name,
-    charge,
-    tax,
-    taxIncluded,
-    total: taxIncluded ? charge : charge + tax,
-    payments: [],
-    working: ledger.lines,
-  };
-  if (note) choice.note = note;
-  if (ready !== undefined) choice.ready = ready;
-  if (arrives) choice.arrives = arrives;
-  if (slots) choice.slots = slots;
-  return choice;
+/** The times of a plan that may be chosen for an order, or the refusal where none is left. */
+export const timesFor = (
+  plan: TimePlan,
+  { request, booked }: Pick<OrderContext, 'request' | 'booked'>,
+  id: string,
+): TimesFound => {
+  const times = plan.at(request.placedAt, booked?.get(id) ?? null);
+  return times.ok
+    ? times
+    : { ok: false, refusal: { code: 'no-time-left', say: { code: 'no-time-left', next: times.next } } };
 };

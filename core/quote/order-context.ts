@@ -1,17 +1,37 @@
+import { measureBasket } from '../basket/basket.ts';
+import { taxesAt, taxOn } from '../duty/tax.ts';
+import { memoizeByObject } from '../memo/memoize-by-object.ts';
+import type { CarrierAnswer } from '../model/carrier.ts';
 import type { QuoteRequest } from '../model/request.ts';
-import type { Parcels } from '../pack/parcels.ts';
+import type { TaxRate } from '../model/tax.ts';
+import type { Packing } from '../pack/packing.ts';
+import { Parcels } from '../pack/parcels.ts';
 import { metresBetween } from '../place/distance.ts';
-import type { Basket } from '../basket/basket.ts';
+import type { PricedOrder } from '../price/price-kind.ts';
+import type { Departure, HandOver } from '../time/arrival.ts';
+import { indexBooked, type BookedCount } from '../time/booked.ts';
+import type { CompiledAccount } from './account.ts';
 import type { CompiledBook } from './compile.ts';
-import type { Reach } from './destination.ts';
+import { reachOf, type Reach } from './destination.ts';
 
-/** What one quote is asked, measured once; rules look at nothing else. */
-export interface OrderContext {
+/** All that one order is asked and measures, worked out once; rules look at nothing else. */
+export interface OrderContext extends PricedOrder {
   compiled: CompiledBook;
   request: QuoteRequest;
-  basket: Basket;
-  parcels: Parcels;
   reach: Reach;
+  /** The tax on the goods, minor units. */
+  goodsTax: number;
+  /** The taxes on charges at the destination. */
+  taxes: readonly TaxRate[];
+  /** Where the order leaves from, and when it does. */
+  departures: Departure | null;
+  handOver: HandOver | null;
+  /** What the carriers said, by account. */
+  answers: ReadonlyMap<string, CarrierAnswer>;
+  /** The slots that other orders took, by pickup point or 'area:method'; null where none are said to be. */
+  booked: ReadonlyMap<string, BookedCount> | null;
+  /** The goods charged for in the parcels of a carrier's account. */
+  carrierParcels: (account: CompiledAccount) => Parcels;
 }
 
 /** Metres from a location to the destination, or null where either point is not known. */
@@ -22,4 +42,56 @@ export const distanceFrom = (
   const here = location?.address.point;
   const there = destination?.point;
   return here && there ? metresBetween(here, there) : null;
+};
+
+/** The same order as it is asked from another location, so many metres away; null where that is not known. */
+export const fromThere = (order: OrderContext, distance: number | null): OrderContext =>
+  distance === order.distance ? order : { ...order, distance };
+
+/** The same order with what the carriers said to its questions. */
+export const withAnswers = (order: OrderContext, answers: readonly CarrierAnswer[]): OrderContext =>
+  answers.length === 0 ? order : { ...order, answers: new Map(answers.map((one) => [one.key, one])) };
+
+const NO_ANSWERS: ReadonlyMap<string, CarrierAnswer> = new Map();
+
+/** Packs for an account once, however many ask. */
+const packedByAccount = (packed: (packing: Packing) => Parcels): OrderContext['carrierParcels'] => {
+  let known: Map<CompiledAccount, Parcels> | null = null;
+  return (account) => {
+    known ??= new Map();
+    const parcels = known.get(account) ?? packed(account.packing);
+    known.set(account, parcels);
+    return parcels;
+  };
+};
+
+/** The slots taken, counted once for the same list. */
+const bookedOf = memoizeByObject(indexBooked);
+
+/** An order measured once. The request is one that `requestFaults` finds nothing wrong with; another throws. */
+export const orderContext = (compiled: CompiledBook, request: QuoteRequest): OrderContext => {
+  const { defaultWeight, pricesIncludeTax } = compiled.book.store;
+  const { basket, faults } = measureBasket(compiled.goods, defaultWeight, request);
+  if (faults.length > 0)
+    throw new Error(`the request was not checked: ${faults.map((found) => found.code).join(', ')}`);
+  const reach = reachOf(compiled, request);
+  const { place } = reach;
+  const packed = (packing: Packing): Parcels => new Parcels(packing, basket.chargeable, defaultWeight);
+  return {
+    compiled,
+    request,
+    basket,
+    reach,
+    place,
+    tables: compiled.tables,
+    parcels: packed(compiled.packing),
+    carrierParcels: packedByAccount(packed),
+    distance: distanceFrom(compiled.book.locations[0], request),
+    goodsTax: taxOn(basket.subtotal, taxesAt(compiled.taxes.goods, place), pricesIncludeTax),
+    taxes: taxesAt(compiled.taxes.charges, place),
+    departures: compiled.departures,
+    handOver: compiled.departures?.handOver(request.placedAt) ?? null,
+    answers: NO_ANSWERS,
+    booked: request.slotsTaken ? bookedOf(request.slotsTaken) : null,
+  };
 };

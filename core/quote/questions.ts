@@ -8,11 +8,11 @@ import { Parcels } from '../pack/parcels.ts';
 import { pointsOf } from '../price/rounding.ts';
 import { dateOf } from '../time/calendar.ts';
 import type { CompiledAccount } from './account.ts';
-import { measureBasket, type Basket, type BasketLine } from '../basket/basket.ts';
+import type { Basket, BasketLine } from '../basket/basket.ts';
 import type { CompiledBook } from './compile.ts';
 import { placedDay } from './placed-day.ts';
 import { rateRefusal } from './rate-refusal.ts';
-import { reachOf, type Reach } from './destination.ts';
+import { orderContext, type OrderContext } from './order-context.ts';
 
 /** What a basket's goods are declared to be worth: `insure` points of the physical goods' value. */
 const insuredValue = (basket: Basket, discount: number, points: number): number =>
@@ -28,13 +28,13 @@ type QuestionParcel = CarrierQuestion['parcels'][number];
 
 /** The parcels as the carrier is told of them, or none where they cannot be stated. */
 const questionParcels = (
-  compiled: CompiledBook,
+  { defaultWeight }: CompiledBook['book']['store'],
   { packing, account: { leastParcelWeight = 0 } }: CompiledAccount,
   lines: readonly BasketLine[],
+  parcels: Parcels,
 ): QuestionParcel[] => {
-  const { defaultWeight } = compiled.book.store;
   if (lines.some(({ good }) => (good.weight ?? defaultWeight) === undefined)) return [];
-  const packed = new Parcels(packing, lines, defaultWeight).all();
+  const packed = parcels.all();
   if (!packed.ok) return [];
   const codes = new Map(packing.boxes.map(({ id, carrierBox }) => [id, carrierBox?.code]));
   return outsidesOf(packed.runs, lines, ({ weight, size, boxId }) => {
@@ -50,16 +50,17 @@ const questionParcels = (
 const residential = (address: CompiledAccount['account']['address'], to: Destination): boolean =>
   address === 'as-given' ? (to.residential ?? false) : address === 'residential';
 
+/** What an account's carrier is asked about some lines of an order in their parcels, or null where they cannot be stated. */
 const questionFor = (
-  compiled: CompiledBook,
-  compiledAccount: CompiledAccount,
-  request: QuoteRequest,
-  basket: Basket,
+  { compiled, request, basket }: OrderContext,
+  asked: CompiledAccount,
   to: Destination,
-  lines: readonly BasketLine[] = basket.chargeable,
+  lines: readonly BasketLine[],
+  packed: Parcels,
 ): CarrierQuestion | null => {
-  const { account, location } = compiledAccount;
-  const parcels = questionParcels(compiled, compiledAccount, lines);
+  const { account, location } = asked;
+  const { store } = compiled.book;
+  const parcels = questionParcels(store, asked, lines, packed);
   if (parcels.length === 0) return null;
   return {
     key: account.id,
@@ -72,27 +73,36 @@ const questionFor = (
     residential: residential(account.address, to),
     handover: account.handover,
     insured: insuredValue(basket, request.discount ?? 0, account.insure ?? 0),
-    currency: compiled.book.store.currency,
-    shipDate: shipDateOf(compiled, compiledAccount, request),
+    currency: store.currency,
+    shipDate: shipDateOf(compiled, asked, request),
   };
 };
 
 /** The accounts that price a service which may carry this order into its zone. */
-const accountsAsked = (
-  compiled: CompiledBook,
-  request: QuoteRequest,
-  basket: Basket,
-  { stop, zone }: Reach,
-): ReadonlySet<string> => {
+const accountsAsked = (order: OrderContext): ReadonlySet<string> => {
+  const { compiled, basket } = order;
+  const { stop, zone } = order.reach;
   const asked = new Set<string>();
   if (stop || !zone || basket.chargeable.length === 0) return asked;
   for (const service of compiled.services) {
     const rate = service.byZone.get(zone.zone.id);
     if (rate?.rate.price.kind !== 'carrier') continue;
-    if (!rateRefusal({ compiled, request, basket }, rate, service.service, zone.zone))
-      asked.add(rate.rate.price.accountId);
+    if (!rateRefusal(order, rate, service.service, zone.zone)) asked.add(rate.rate.price.accountId);
   }
   return asked;
+};
+
+/** The questions of an order that has been measured, one for each account, in the order of the book. */
+export const questionsOf = (order: OrderContext): CarrierQuestion[] => {
+  const { destination } = order.request;
+  const { accounts } = order.compiled;
+  if (accounts.size === 0 || !destination) return [];
+  const asked = accountsAsked(order);
+  return [...accounts.values()].flatMap((account) => {
+    if (!asked.has(account.account.id)) return [];
+    const lines = order.basket.chargeable;
+    return questionFor(order, account, destination, lines, order.carrierParcels(account)) ?? [];
+  });
 };
 
 /**
@@ -101,18 +111,8 @@ const accountsAsked = (
  * the place is not known or not reached, or the parcels cannot be stated.
  * The request is one that `requestFaults` finds nothing wrong with.
  */
-export const carrierQuestions = (compiled: CompiledBook, request: QuoteRequest): CarrierQuestion[] => {
-  const { destination } = request;
-  if (compiled.accounts.size === 0 || !destination) return [];
-  const { basket } = measureBasket(compiled.goods, compiled.book.store.defaultWeight, request);
-  const asked = accountsAsked(compiled, request, basket, reachOf(compiled, request));
-  return [...compiled.accounts.values()].flatMap((account) => {
-    const question = asked.has(account.account.id)
-      ? questionFor(compiled, account, request, basket, destination)
-      : null;
-    return question ? [question] : [];
-  });
-};
+export const carrierQuestions = (compiled: CompiledBook, request: QuoteRequest): CarrierQuestion[] =>
+  compiled.accounts.size === 0 ? [] : questionsOf(orderContext(compiled, request));
 
 /**
  * What a shipment of an order is booked with: as the order is asked about, but with all goods that travel in its
@@ -126,6 +126,8 @@ export const shipmentQuestion = (
   const account = compiled.accounts.get(accountId);
   const { destination } = request;
   if (!account || !destination) return null;
-  const { basket } = measureBasket(compiled.goods, compiled.book.store.defaultWeight, request);
-  return questionFor(compiled, account, request, basket, destination, basket.physical);
+  const order = orderContext(compiled, request);
+  const { physical } = order.basket;
+  const parcels = new Parcels(account.packing, physical, compiled.book.store.defaultWeight);
+  return questionFor(order, account, destination, physical, parcels);
 };

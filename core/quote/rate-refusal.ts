@@ -1,6 +1,6 @@
 import type { Zone } from '../model/place.ts';
 import type { Service } from '../model/rate.ts';
-import { limitRefusal, type Refusal } from '../price/limits.ts';
+import { limitRefusal, type Refusal } from '../basket/limits.ts';
 import type { OrderContext } from './order-context.ts';
 import type { CompiledRate } from './compile.ts';
 import { groupRefusal } from './groups.ts';

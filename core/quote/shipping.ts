@@ -1,76 +1,107 @@
-import { taxOn } from '../duty/tax.ts';
-import type { Choice } from '../model/quote.ts';
-import type { Rate } from '../model/rate.ts';
-import type { Answers } from './answers.ts';
-import { chargeOf, type Charged } from './charge.ts';
-import type { CompiledRate, CompiledService } from './compile.ts';
-import { withhold, type Shipment, type Way } from './shipment.ts';
-import { addByTerms } from './terms.ts';
+import type { Source } from '../model/quote.ts';
+import type { Rate, Service } from '../model/rate.ts';
+import type { Store } from '../model/store.ts';
+import type { PriceOf } from '../price/price-kind.ts';
+import type { Subject } from './adjust.ts';
+import type { ChargeStep } from './charge.ts';
+import {
+  adjustmentsStep,
+  boundsStep,
+  freeFromStep,
+  goodsFeesStep,
+  notBelowZeroStep,
+  priceStep,
+  rateHandlingStep,
+  roundingSteps,
+  storeHandlingSteps,
+} from './charge-steps.ts';
+import type { ChoiceTimes } from './choice.ts';
+import type { CompiledRate } from './compile.ts';
+import type { OrderContext } from './order-context.ts';
+import { NONE_TOLD, type Outcome, type Way } from './outcome.ts';
+import { settle } from './settle.ts';
+
+/** What one of a carrier's services brings of its own. */
+export interface OwnTerms {
+  code?: string;
+  freeFrom?: number | undefined;
+}
+
+const subjectOf = ({ serviceId, zoneId }: Rate, { code }: OwnTerms): Subject =>
+  code === undefined
+    ? { kind: 'shipping', serviceId, zoneId }
+    : { kind: 'shipping', serviceId, zoneId, carrierCode: code };
+
+/** The lower of two thresholds, where there is one. */
+const lower = (a: number | undefined, b: number | undefined): number | undefined =>
+  a === undefined || b === undefined ? (a ?? b) : Math.min(a, b);
+
+/** The subtotal from which a rate, or a carrier's service under it, is free; minor units. */
+export const freeFromOf = (rate: Rate, own: OwnTerms = {}): number | undefined =>
+  lower(rate.freeFrom, own.freeFrom);
+
+/** The steps of a shipping charge: a charge that is made free beats a minimum, and none is below 0. */
+export const shippingSteps = (
+  store: Store,
+  rate: Rate,
+  source: Source,
+  price: PriceOf,
+  own: OwnTerms = {},
+): ChargeStep[] => {
+  const freeFrom = freeFromOf(rate, own);
+  return [
+    priceStep(price, source),
+    goodsFeesStep,
+    ...(rate.handling ? [rateHandlingStep(rate.handling, source)] : []),
+    ...storeHandlingSteps(store),
+    adjustmentsStep(subjectOf(rate, own)),
+    ...(freeFrom === undefined ? [] : [freeFromStep(freeFrom, source)]),
+    ...roundingSteps(store),
+    ...(rate.bounds ? [boundsStep(rate.bounds, source)] : []),
+    notBelowZeroStep(source),
+  ];
+};
+
+/** The way of a rate. */
+export const rateWay = (service: Service, rate: Rate, source: Source): Way => ({
+  id: rate.id,
+  kind: 'shipping',
+  of: { rateId: rate.id },
+  name: service.name,
+  note: service.note,
+  source,
+  freeFrom: rate.freeFrom,
+  told: rate.whenWithheld === 'tell' ? { which: 'every', message: rate.message } : NONE_TOLD,
+});
+
+const UNTAXED: readonly never[] = [];
+
+/** The taxes on the charge of a rate. */
+export const taxesOf = ({ taxes }: OrderContext, { taxable }: Rate): OrderContext['taxes'] =>
+  taxable ? taxes : UNTAXED;
 
 /** The days on the way, the latest as the postal list says where it does, with the store's margin. */
-const transitOf = ({ compiled, reach: { postal } }: Shipment, transit: Rate['transit']): Rate['transit'] => {
+const transitOf = (
+  { compiled, reach: { postal } }: OrderContext,
+  transit: Rate['transit'],
+): Rate['transit'] => {
   if (!transit || postal?.days === undefined) return transit;
   const max = postal.days + compiled.book.store.postalSpareDays;
   return { min: Math.min(transit.min, max), max };
 };
 
-const addTimes = (choice: Choice, shipment: Shipment, days: Rate['transit']): void => {
-  const { departures, handOver } = shipment;
-  if (!handOver) return;
-  if (handOver.ready !== undefined) choice.ready = handOver.ready;
-  const transit = transitOf(shipment, days);
-  if (transit && departures) choice.arrives = departures.arrival(handOver.day, transit);
-};
-
-/** The choice that a way with its charge comes to, before import charges. */
-const offered = (
-  shipment: Shipment,
-  { id, name, service: { service }, rate: { rate }, transit, serviceCode, cost, note = service.note }: Way,
-  { ledger, short }: Extract<Charged, { ok: true }>,
-): Choice => {
-  const charge = ledger.running;
-  const taxIncluded = shipment.compiled.book.store.pricesIncludeTax;
-  const tax = rate.taxable ? taxOn(charge, shipment.taxes, taxIncluded) : 0;
-  const choice: Choice = {
-    id,
-    kind: 'shipping',
-    of: serviceCode === undefined ? { rateId: rate.id } : { rateId: rate.id, serviceCode },
-    name,
-    charge,
-    tax,
-    taxIncluded,
-    total: taxIncluded ? charge : charge + tax,
-    payments: [],
-    working: ledger.lines,
+/** When what is shipped is handed over and arrives, as far as that is known; there is always a time for it. */
+export const shippingTimes = (order: OrderContext, days: Rate['transit']): { ok: true } & ChoiceTimes => {
+  const { departures, handOver } = order;
+  if (!handOver) return { ok: true };
+  const transit = transitOf(order, days);
+  return {
+    ok: true,
+    ...(handOver.ready === undefined ? {} : { ready: handOver.ready }),
+    ...(transit && departures ? { arrives: departures.arrival(handOver.day, transit) } : {}),
   };
-  if (cost !== undefined) choice.cost = cost;
-  addTimes(choice, shipment, transit);
-  if (note) choice.note = note;
-  if (short !== undefined) choice.hint = { kind: 'free-from', short };
-  return choice;
-};
-
-/**
- * A way with what it costs put among the answers: as a choice, one for each of the terms, or withheld. Gives
- * whether it is offered.
- */
-export const offer = (shipment: Shipment, way: Way, charged: Charged, answers: Answers): boolean => {
-  if (!charged.ok) withhold(shipment, way, charged.refusal, answers);
-  else
-    addByTerms(shipment, offered(shipment, way, charged), charged.terms, answers, (id, refusal) =>
-      withhold(shipment, { ...way, id }, refusal, answers),
-    );
-  return charged.ok;
 };
 
 /** A rate that prices by itself, for one order. */
-export const shipByRate = (
-  shipment: Shipment,
-  service: CompiledService,
-  rate: CompiledRate,
-  answers: Answers,
-): void => {
-  const { id, transit } = rate.rate;
-  const way: Way = { id, name: service.service.name, service, rate, transit };
-  offer(shipment, way, chargeOf(rate, shipment), answers);
-};
+export const shipByRate = (order: OrderContext, { rate, way, steps }: CompiledRate): Outcome =>
+  settle(order, { way, steps, taxes: taxesOf(order, rate) }, () => shippingTimes(order, rate.transit));

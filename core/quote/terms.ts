@@ -1,9 +1,10 @@
 import { importCharges, isAbroad, valuedLines, type ImportCharges } from '../duty/import-charges.ts';
+import type { Refusal } from '../basket/limits.ts';
 import type { Choice } from '../model/quote.ts';
 import type { DutyRules } from '../model/tax.ts';
-import type { Refusal } from '../price/limits.ts';
-import type { Answers } from './answers.ts';
 import type { OrderContext } from './order-context.ts';
+import { offerAs, withhold, type Outcome, type Way } from './outcome.ts';
+import { paymentsFor } from './payments.ts';
 
 type Terms = DutyRules['terms'];
 
@@ -23,15 +24,19 @@ const withDap = (choice: Choice, { show }: DutyRules, charges: ImportCharges): C
 
 /** The choice with the import charges in its total, and the clearance fee where anything is due. */
 const withDdp = (
+  order: OrderContext,
+  way: Way,
   choice: Choice,
-  { show, clearanceFee }: DutyRules,
   { duty, importTax }: Extract<ImportCharges, { ok: true }>,
 ): Choice => {
+  const { show, clearanceFee } = order.compiled.duties.rules;
   const clearance = duty + importTax > 0 ? clearanceFee : 0;
+  const total = choice.total + duty + importTax + clearance;
   return {
     ...choice,
     duties: { terms: 'DDP', show, duty, importTax, clearance },
-    total: choice.total + duty + importTax + clearance,
+    total,
+    payments: paymentsFor(order, way, total),
   };
 };
 
@@ -53,35 +58,34 @@ const chargesOn = (
 };
 
 /**
- * A choice put among the answers, with the import charges where it crosses a border: DAP, DDP, or one of each
- * (with `:DAP` and `:DDP` after the id). A line that no rate covers withholds DDP, by `withholdAs`, and makes of a
- * DAP amount a mention.
+ * What becomes of a way's choice once import charges are looked at, where it crosses a border: DAP, DDP, or one of
+ * each (with `:DAP` and `:DDP` after the id). A line that no rate covers withholds DDP, and makes of a DAP amount a
+ * mention. `own` are the terms that an adjustment set.
  */
-export const addByTerms = (
-  asked: OrderContext,
+export const offerByTerms = (
+  order: OrderContext,
+  way: Way,
   choice: Choice,
   own: Terms | undefined,
-  answers: Answers,
-  withholdAs: (id: string, refusal: Refusal) => void,
-): void => {
-  const { duties } = asked.compiled;
-  const country = asked.reach.place?.country;
-  if (country === undefined || !isAbroad(duties, country) || !(duties.applies || own)) {
-    answers.choices.push(choice);
-    return;
-  }
+): Outcome => {
+  const { duties, display } = order.compiled;
+  const country = order.place?.country;
+  if (country === undefined || !isAbroad(duties, country) || !(duties.applies || own)) return offerAs(choice);
   const terms = own ?? duties.rules.terms;
-  const charges = chargesOn(asked, country, choice.charge);
+  const charges = chargesOn(order, country, choice.charge);
   const idOf = (of: 'DAP' | 'DDP'): string => (terms === 'both' ? `${choice.id}:${of}` : choice.id);
   const named = (of: 'DAP' | 'DDP'): Pick<Choice, 'id' | 'of'> => ({
     id: idOf(of),
     of: terms === 'both' ? { ...choice.of, terms: of } : choice.of,
   });
-  if (terms !== 'DDP') {
-    answers.choices.push({ ...withDap(choice, duties.rules, charges), ...named('DAP') });
-    if (duties.rules.show !== 'nothing') answers.dutiable = country;
+  const dap = terms === 'DDP' ? [] : [{ ...withDap(choice, duties.rules, charges), ...named('DAP') }];
+  const remarks =
+    terms !== 'DDP' && duties.rules.show !== 'nothing' ? { remarks: { dutiable: country } } : {};
+  if (terms === 'DAP') return { choices: dap, withheld: [], ...remarks };
+  if (charges.ok) {
+    const ddp = { ...withDdp(order, way, choice, charges), ...named('DDP') };
+    return { choices: [...dap, ddp], withheld: [], ...remarks };
   }
-  if (terms === 'DAP') return;
-  if (charges.ok) answers.choices.push({ ...withDdp(choice, duties.rules, charges), ...named('DDP') });
-  else withholdAs(idOf('DDP'), unknownDuty(country, charges));
+  const { withheld } = withhold({ ...way, id: idOf('DDP') }, unknownDuty(country, charges), display);
+  return { choices: dap, withheld, ...remarks };
 };

@@ -27,7 +27,8 @@ export class WithheldChoice implements Withheld {
   }
 
   toJSON(): Withheld {
-    const { id, kind, name, code, detail, text, tell, message, from } = this;
-    return { id, kind, name, code, detail, text, tell, ...(message === undefined ? {} : { message }), from };
+    const { id, kind, name, code, detail, text, say, tell, message, from } = this;
+    const words = message === undefined ? {} : { message };
+    return { id, kind, name, code, detail, text, say, tell, ...words, from };
   }
 }

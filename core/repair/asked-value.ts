@@ -7,6 +7,7 @@ import { ruleName } from '../audit/problem-sentence.ts';
 import type { Change } from './change.ts';
 import { areaWithEnd, brokenLimit, refusalsOf, withEnd, withLimits } from './limits.ts';
 import { byId, causeName, namedBy, partOf, rateOf, rateTo, type AskedValue, type Broken } from './repair.ts';
+import { kindOf } from '../price/kinds.ts';
 
 const amountOf = (value: unknown): number => Number(value);
 
@@ -163,13 +164,8 @@ const otherwiseValue = (broken: Broken): AskedValue | null => {
   };
 };
 
-const pricedAnew = (price: Price, from: string, amount: number): Price | null => {
-  if (price.kind === 'flat') return { ...price, amount };
-  if (price.kind === 'per-product') return { ...price, otherwise: amount };
-  if (price.kind !== 'steps') return null;
-  const steps = price.steps.map((step) => (step.from === Number(from) ? { ...step, amount } : step));
-  return { ...price, steps };
-};
+const pricedAnew = (price: Price, part: string, amount: number): Price | null =>
+  kindOf(price).withAmount(price, part, amount);
 
 /** A price of 0 that no rule says is free. */
 const priceValue = (broken: Broken): AskedValue | null => {

@@ -12,7 +12,7 @@ import {
 } from './figure.ts';
 import { groupPhrase } from './group-phrase.ts';
 import { wordedFaults } from './fault-sentence.ts';
-import { ratePhrase } from './rate-phrase.ts';
+import { ratePhrase } from '../price/rate-phrase.ts';
 import { sentence, spokenCodes } from './sentence.ts';
 
 const CORE = join(__dirname, '..');

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { curveOf } from '../../core/price/curve.ts';
+import { tiersCurve } from '../../core/price/curve.ts';
 import { curveFrame, curvePath, fallPath } from './curve-frame.ts';
 
 const tiers = (...pairs: [from: number, amount: number][]) =>
-  curveOf(
+  tiersCurve(
     {
       kind: 'steps',
       basis: 'weight',

@@ -1,7 +1,7 @@
 import type { Zone } from '../../../core/model/place.ts';
 import type { Rate } from '../../../core/model/rate.ts';
 import type { DisplayFormat } from '../../../core/words/figure.ts';
-import { ratePhrase } from '../../../core/words/rate-phrase.ts';
+import { ratePhrase } from '../../../core/price/rate-phrase.ts';
 
 /** What a cell of the board says. */
 export interface CellWords {

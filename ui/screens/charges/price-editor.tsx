@@ -1,6 +1,6 @@
 import { lazy, memo } from 'react';
 import { View } from 'react-native';
-import { asKind, type ChosenKind } from '../../../core/price/price-kind.ts';
+import { asKind } from '../../../core/price/kinds.ts';
 import type { Measure, Price } from '../../../core/model/price.ts';
 import { rebased } from '../../../core/price/rebase.ts';
 import { useKeptKinds } from '../../parts/use-kept-kinds.ts';
@@ -25,7 +25,7 @@ interface Props {
   nearby?: boolean;
 }
 
-const KINDS: { value: ChosenKind; label: string }[] = [
+const KINDS: { value: Price['kind']; label: string }[] = [
   { value: 'flat', label: 'Flat' },
   { value: 'steps', label: 'Steps' },
   { value: 'percent', label: 'Percent' },
@@ -50,21 +50,18 @@ const firstCarrierPrice = (accountId: string): Price => ({
   onNone: 'withhold',
 });
 
-const isChosen = (kind: Price['kind']): kind is ChosenKind => KINDS.some(({ value }) => value === kind);
-
 /** What kind of price it is: one amount, steps, a percentage, or each good's own. */
 export const PriceKind = memo(function PriceKind({ price, onChange, nearby = false }: Props) {
   const isPhone = useWidth() === 'phone';
   const kept = useKeptKinds<Price>(price);
   const { rateTables, carriers } = useAppSelector(selectBook);
   const [[table], [account]] = [rateTables, carriers];
-  if (!isChosen(price.kind)) return null;
-  const firstOf = (kind: ChosenKind): Price | null => {
+  const firstOf = (kind: Price['kind']): Price | null => {
     if (kind === 'table') return table ? { kind, tableId: table.id } : null;
     if (kind === 'carrier') return account ? firstCarrierPrice(account.id) : null;
     return asKind(price, kind, rateTables);
   };
-  const choose = (kind: ChosenKind): void => {
+  const choose = (kind: Price['kind']): void => {
     const first = kind === price.kind ? null : firstOf(kind);
     if (first)
       onChange(
@@ -72,7 +69,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
         null,
       );
   };
-  const can = ({ value }: { value: ChosenKind }): boolean =>
+  const can = ({ value }: { value: Price['kind'] }): boolean =>
     (value !== 'table' || table !== undefined) && (value !== 'carrier' || (account !== undefined && !nearby));
   return (
     <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>

@@ -1,13 +1,12 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { curveBasis, curveOf } from '../../../core/price/curve.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Price } from '../../../core/model/price.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
-import { chargesNothing } from '../../../core/price/price-kind.ts';
+import { kindOf } from '../../../core/price/kinds.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
-import { ratePhrase } from '../../../core/words/rate-phrase.ts';
+import { ratePhrase } from '../../../core/price/rate-phrase.ts';
 import { Opened } from '../../parts/opened.tsx';
 import { StepCurve } from '../../parts/step-curve.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -47,7 +46,7 @@ const SwitchedOff = ({ rate, onSwitch }: { rate: Rate; onSwitch: () => void }) =
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectDisplayFormat);
   const [asking, setAsking] = useState(false);
-  const isFree = chargesNothing(rate.price);
+  const isFree = kindOf(rate.price).chargesNothing(rate.price);
   const zero = moneyFigure(0, decimals);
   if (asking && isFree)
     return (
@@ -81,9 +80,11 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
     dispatch(edit('setRate', { id: rate.id, changes }, `${label}: ${what}`, visit));
   };
   const setPrice = useSteady((price: Price, visit: string | null) => set({ price }, 'price', visit));
-  const mark = useAppSelector((state) => selectTestOrderMark(state, curveBasis(rate.price)));
+  const mark = useAppSelector((state) =>
+    selectTestOrderMark(state, kindOf(rate.price).curveBasis(rate.price)),
+  );
   const extent = Math.max(mark?.at ?? 0, rate.limits?.weight?.max ?? 0, 1);
-  const curve = useMemo(() => curveOf(rate.price, extent), [rate.price, extent]);
+  const curve = useMemo(() => kindOf(rate.price).curve(rate.price, extent), [rate.price, extent]);
   const picture = curve ? (
     <StepCurve curve={curve} display={display} mark={mark} title={`Charge for ${label}`} />
   ) : null;

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import type { Book } from '../../../core/model/book.ts';
 import type { Choice } from '../../../core/model/quote.ts';
-import { daysPhrase } from '../../../core/words/days-phrase.ts';
+import { daysPhrase } from '../../../core/price/days-phrase.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
 import { slotFigure } from '../../../core/words/slot-phrase.ts';
 import { dateSpan } from '../../parts/dates.ts';

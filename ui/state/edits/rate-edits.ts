@@ -1,6 +1,7 @@
 import type { Price } from '../../../core/model/price.ts';
 import type { Rate } from '../../../core/model/rate.ts';
-import { raisedPrice, type Raise } from '../../../core/price/raise.ts';
+import { kindOf } from '../../../core/price/kinds.ts';
+import type { Raise } from '../../../core/price/raise.ts';
 import type { Workbook } from '../workbook.ts';
 import { freeId } from '../../../core/model/ids.ts';
 
@@ -77,7 +78,8 @@ export const rateEdits = {
   putBack: (workbook: Workbook, { cell }: { cell: Cell }): void => offerAgain(workbook, cell),
 
   raiseRates: ({ book }: Workbook, { ids, raise }: { ids: string[]; raise: Raise }): void => {
-    for (const rate of book.rates) if (ids.includes(rate.id)) rate.price = raisedPrice(rate.price, raise);
+    for (const rate of book.rates)
+      if (ids.includes(rate.id)) rate.price = kindOf(rate.price).raised(rate.price, raise);
   },
 
   switchRates: ({ book }: Workbook, { ids, active }: { ids: string[]; active: boolean }): void => {

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { listedCarrier } from '../../../../carriers/directory.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
-import { curveOf } from '../../../../core/price/curve.ts';
+import { tiersCurve } from '../../../../core/price/curve.ts';
 import type { StepsPrice } from '../../../../core/model/price.ts';
 import { proposeSteps, type CostPoint, type ProposedSteps } from '../../../../core/price/propose-steps.ts';
 import {
@@ -89,7 +89,7 @@ const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Want
   const { steps } = proposed.steps;
   if (steps.length === 0)
     return <Text style={style.fault}>The carrier has no such service to any place of this zone.</Text>;
-  const curve = curveOf(priceOf(proposed.steps), 30_000);
+  const curve = tiersCurve(priceOf(proposed.steps), 30_000);
   return (
     <View style={{ gap: 8 }}>
       {curve ? (

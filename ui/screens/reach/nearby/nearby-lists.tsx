@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { shapesText } from '../../../../core/formats/area-geojson.ts';
 import type { DeliveryArea, PickupPoint } from '../../../../core/model/delivery.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
-import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../../../../core/words/nearby-phrase.ts';
+import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../../../../core/price/nearby-phrase.ts';
 import { fileName, saveFile } from '../../../parts/files.ts';
 import { Press } from '../../../parts/press.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';

@@ -19,20 +19,7 @@ export class LedgerLine implements WorkingLine {
   }
 
   toJSON(): WorkingLine {
-    const { step, text, change, running, from } = this;
-    return { step, text, change, running, from };
-  }
-}
-
-/** The lines by which one charge comes about, and the charge so far. */
-export class Ledger {
-  readonly lines: LedgerLine[] = [];
-  running = 0;
-
-  constructor(private readonly display: DisplayFormat) {}
-
-  add(step: WorkingLine['step'], change: number, from: Source, say: Message): void {
-    this.running += change;
-    this.lines.push(new LedgerLine(step, change, this.running, from, say, this.display));
+    const { step, text, say, change, running, from } = this;
+    return { step, text, say, change, running, from };
   }
 }

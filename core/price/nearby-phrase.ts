@@ -1,7 +1,7 @@
 import type { Coverage, DeliveryArea, PickupPoint } from '../model/delivery.ts';
 import type { Timing } from '../model/time.ts';
-import { countFigure, distanceFigure, moneyFigure, type DisplayFormat } from './figure.ts';
-import { pricePhrase } from './rate-phrase.ts';
+import { countFigure, distanceFigure, moneyFigure, type DisplayFormat } from '../words/figure.ts';
+import { kindOf } from './kinds.ts';
 
 /** Delivery areas and pickup points in a few words, as their lists show them. */
 
@@ -42,7 +42,7 @@ export const areaPricePhrase = (
   display: DisplayFormat,
 ): string => {
   const money = (amount: number): string => moneyFigure(amount, display.decimals);
-  const { price: figure, by } = pricePhrase(price, display);
+  const { price: figure, by } = kindOf(price).phrase(price, display);
   return [
     by === null ? figure : `${figure} ${by}`,
     ...(freeFrom === undefined ? [] : [`free from ${money(freeFrom)}`]),

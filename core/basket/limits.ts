@@ -1,7 +1,7 @@
 import { roundedBound } from '../model/measured.ts';
 import type { LimitMeasure, Limits } from '../model/price.ts';
 import type { Source, WithheldCode } from '../model/quote.ts';
-import type { BasketLine, Known, Measures } from '../basket/basket.ts';
+import type { BasketLine, Known, Measures } from './basket.ts';
 import type { Message } from '../words/message.ts';
 
 /** The order in which limits are looked at; the first that fails withholds. */

@@ -1,0 +1,119 @@
+import type { Handling } from '../model/price.ts';
+import type { Source } from '../model/quote.ts';
+import type { Rate } from '../model/rate.ts';
+import type { Store } from '../model/store.ts';
+import { NO_ENTRIES, oneEntry, refused } from '../price/entries.ts';
+import { countOf } from '../price/measure-order.ts';
+import type { Entry, PriceOf } from '../price/price-kind.ts';
+import { pointsOf, toMultiple } from '../price/rounding.ts';
+import { adjust, type Subject } from './adjust.ts';
+import type { ChargeStep } from './charge.ts';
+
+/** The steps that a charge is made of; `semantics` of each kind of choice say which, in which order. */
+
+const STORE: Source = { kind: 'store', id: 'store' };
+
+/** The price itself; 0 where nothing in the basket is charged for. */
+export const priceStep = (price: PriceOf, from: Source): ChargeStep => ({
+  step: 'price',
+  isPrice: true,
+  work: (_, order) =>
+    order.basket.chargeable.length === 0 ? oneEntry(0, from, { code: 'goes-free' }) : price(order, from),
+});
+
+/** The fees of products that have one, once for their line. */
+export const goodsFeesStep: ChargeStep = {
+  step: 'goods-fee',
+  work: (_, { basket }) => {
+    const entries: Entry[] = [];
+    for (const { good } of basket.physical) {
+      if (!good.onceFee) continue;
+      const say = { code: 'once-fee', good: good.name, amount: good.onceFee } as const;
+      entries.push({ change: good.onceFee, from: { kind: 'good', id: good.sku }, say });
+    }
+    return entries.length === 0 ? NO_ENTRIES : { ok: true, entries };
+  },
+};
+
+const handlingStep = (whose: 'rate' | 'store', handling: Handling, from: Source): ChargeStep => ({
+  step: whose === 'rate' ? 'handling' : 'store-handling',
+  work: ({ running: of }, order) => {
+    const { points = 0, amount = 0, per } = handling;
+    const count = amount === 0 ? 0 : countOf(per, order);
+    if (typeof count !== 'number') return refused(count);
+    const share = pointsOf(of, points);
+    const change = share + amount * count;
+    return change === 0
+      ? NO_ENTRIES
+      : oneEntry(change, from, { code: 'handling', whose, points, of, share, amount, count, per });
+  },
+});
+
+/** A rate's handling: points of the charge so far, and an amount for each of what it counts. */
+export const rateHandlingStep = (handling: Handling, from: Source): ChargeStep =>
+  handlingStep('rate', handling, from);
+
+/** The store's handling, on top of a rate's; none where it has none. */
+export const storeHandlingSteps = ({ handling }: Store): ChargeStep[] =>
+  handling ? [handlingStep('store', handling, STORE)] : [];
+
+/** The adjustments that are for a choice, in their order. */
+export const adjustmentsStep = (subject: Subject): ChargeStep => ({
+  step: 'adjustment',
+  work: ({ running }, order) => adjust(running, order.compiled.adjustments, subject, order),
+});
+
+/** A subtotal that reaches the threshold makes the whole charge 0. */
+export const freeFromStep = (freeFrom: number, from: Source): ChargeStep => ({
+  step: 'free-from',
+  work: ({ running }, { basket: { subtotal } }) =>
+    subtotal < freeFrom
+      ? NO_ENTRIES
+      : oneEntry(0 - running, from, { code: 'free-reached', subtotal, from: freeFrom }),
+});
+
+/** A subtotal that reaches the threshold takes what the price itself is off the charge, not below 0. */
+export const priceFreeFromStep = (freeFrom: number, from: Source): ChargeStep => ({
+  step: 'free-from',
+  work: ({ running, price }, { basket: { subtotal } }) => {
+    if (subtotal < freeFrom) return NO_ENTRIES;
+    const taken = Math.min(price, Math.max(0, running));
+    const left = running - taken;
+    return oneEntry(-taken, from, { code: 'area-free', subtotal, from: freeFrom, taken, left });
+  },
+});
+
+/** The store's rounding; none where it does not round. */
+export const roundingSteps = ({ rounding }: Store): ChargeStep[] => {
+  if (rounding === 'none') return [];
+  const { to, mode } = rounding;
+  const work: ChargeStep['work'] = ({ running }) => {
+    const change = toMultiple(running, to, mode) - running;
+    return change === 0 ? NO_ENTRIES : oneEntry(change, STORE, { code: 'rounded', to, mode });
+  };
+  return [{ step: 'rounding', work }];
+};
+
+/**
+ * The rate's bounds: raised to the least, then cut to the greatest, so that where they contradict the greatest
+ * stands. A charge that was made free stays so.
+ */
+export const boundsStep = ({ min, max }: NonNullable<Rate['bounds']>, from: Source): ChargeStep => ({
+  step: 'bounds',
+  work: ({ running, isFree }) => {
+    if (isFree) return NO_ENTRIES;
+    const entries: Entry[] = [];
+    const raised = min === undefined ? running : Math.max(running, min);
+    if (min !== undefined && raised !== running)
+      entries.push({ change: raised - running, from, say: { code: 'raised', min } });
+    if (max !== undefined && raised > max)
+      entries.push({ change: max - raised, from, say: { code: 'cut', max } });
+    return { ok: true, entries };
+  },
+});
+
+/** A charge that went below 0 is 0. */
+export const notBelowZeroStep = (from: Source): ChargeStep => ({
+  step: 'not-below-zero',
+  work: ({ running }) => (running < 0 ? oneEntry(-running, from, { code: 'not-below-zero' }) : NO_ENTRIES),
+});
