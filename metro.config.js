@@ -14,6 +14,11 @@ const isJsonSchemaMaker = (from, name) =>
   /node_modules\/zod\//.test(from) && /core\/to-json-schema\.js$|^\.\/to-json-schema\.js$/.test(name);
 const NO_JSON_SCHEMA = join(__dirname, 'ui', 'shell', 'no-json-schema.ts');
 
+/** Reading SVG out of files and texts: our drawings are made of elements. */
+const isUnusedSvg = (from, name) =>
+  /react-native-svg\/.*ReactNativeSVG\.web\.(js|ts)$/.test(from) &&
+  /^\.\/(xml|deprecated|utils\/fetchData)$/.test(name);
+
 /** One library of colours is enough: the router's and Paper's copies are alike in all that they use. */
 const COLOURS = /^color(-convert|-name|-string)?$/;
 const HERE = join(__dirname, 'package.json');
@@ -51,8 +56,10 @@ const TAB_BAR_HEIGHT = join(
 const TSLIB = join(__dirname, 'node_modules', 'tslib', 'tslib.es6.js');
 
 config.resolver.resolveRequest = (context, name, platform) => {
-  if (isUnusedZod(context.originModulePath, name) || isUnusedRouter(context.originModulePath, name))
-    return { type: 'empty' };
+  const isUnused = [isUnusedZod, isUnusedRouter, isUnusedSvg].some((is) =>
+    is(context.originModulePath, name),
+  );
+  if (isUnused) return { type: 'empty' };
   if (isJsonSchemaMaker(context.originModulePath, name))
     return { type: 'sourceFile', filePath: NO_JSON_SCHEMA };
   if (COLOURS.test(name))
