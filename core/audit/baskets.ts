@@ -5,6 +5,7 @@ import type { QuoteRequest } from '../model/request.ts';
 import { GREATEST_QUANTITY } from '../model/unit.ts';
 import { volumeOf } from '../pack/cuboid.ts';
 import type { CompiledBook } from '../quote/compile.ts';
+import { conditionKind } from '../adjust/condition-kinds.ts';
 import { kindOf } from '../price/kinds.ts';
 
 /** Goods and a discount that are put to a book. */
@@ -51,9 +52,10 @@ export const thresholdsOf = (
     }
   }
   for (const { when } of adjustments)
-    for (const condition of when)
-      if (condition.test === 'measure')
-        for (const end of [condition.min, condition.max]) if (end !== undefined) add(condition.of, end);
+    for (const condition of when) {
+      const basis = conditionKind(condition).basis(condition);
+      for (const at of basis?.at ?? []) if (basis) add(basis.of, at);
+    }
   return Object.fromEntries(
     [...found].map(([measure, values]) => [measure, [...values].sort((a, b) => a - b)]),
   );

@@ -1,3 +1,5 @@
+import { conditionKind } from '../adjust/condition-kinds.ts';
+import { effectKind } from '../adjust/effect-kinds.ts';
 import type { Adjustment } from '../model/adjustment.ts';
 import type { Good } from '../model/good.ts';
 import { volumeOf } from '../pack/cuboid.ts';
@@ -38,8 +40,8 @@ export const cellsOf = (
 ): ((basket: Basket) => string) => {
   const named = new Set(
     adjustments.flatMap(({ when, effect }) => [
-      ...when.flatMap((one) => (one.test === 'goods' ? (one.skus ?? []) : [])),
-      ...(effect.do === 'add' ? (effect.goods?.skus ?? []) : []),
+      ...when.flatMap((one) => conditionKind(one).goods(one).skus ?? []),
+      ...(effectKind(effect).goods(effect).skus ?? []),
     ]),
   );
   const { defaultWeight = 0 } = compiled.book.store;

@@ -2,6 +2,7 @@ import type { Book } from '../model/book.ts';
 import type { Good } from '../model/good.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import type { Finding, RuleRef } from './finding.ts';
+import { conditionKind } from '../adjust/condition-kinds.ts';
 import { kindOf } from '../price/kinds.ts';
 
 const goodAt = ({ sku }: Good): RuleRef => ({ kind: 'good', id: sku });
@@ -29,7 +30,11 @@ const needs = ({
     if (basis) measures.add(basis);
   }
   for (const { active, when } of adjustments)
-    if (active) for (const one of when) if (one.test === 'measure') measures.add(one.of);
+    if (active)
+      for (const one of when) {
+        const basis = conditionKind(one).basis(one);
+        if (basis) measures.add(basis.of);
+      }
   const asked = rates.some(({ active, price }) => active && price.kind === 'carrier');
   const plans = [store, ...(asked ? carriers : [])].map(({ packing }) => packing.kind);
   const packs = plans.some((kind) => kind === 'by-weight' || kind === 'even' || kind === 'boxes');

@@ -2,7 +2,9 @@ import { lets } from '../quote/groups.ts';
 import type { Adjustment } from '../model/adjustment.ts';
 import type { Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
-import { isFor, type Subject } from '../quote/adjust.ts';
+import { isFor, type Subject } from '../adjust/adjust.ts';
+import { conditionKind } from '../adjust/condition-kinds.ts';
+import { effectKind } from '../adjust/effect-kinds.ts';
 import type { CompiledArea, CompiledPickup } from '../quote/nearby.ts';
 import { kindOf } from '../price/kinds.ts';
 import type { CompiledBook } from '../quote/compile.ts';
@@ -28,9 +30,11 @@ const isPricedForAll = (compiled: CompiledBook, price: Price, { place }: PlaceCl
 
 /** Whether an adjustment may withhold what it is for. */
 const withholds = ({ book }: CompiledBook, { effect, when }: Adjustment): boolean =>
-  effect.do === 'withhold' ||
-  (effect.do === 'add' && effect.per === 'parcel' && book.store.packing.kind !== 'single') ||
-  when.some((one) => one.test === 'measure' && (one.of === 'weight' || one.of === 'volume'));
+  effectKind(effect).mayWithhold(effect, { isSingleParcel: book.store.packing.kind === 'single' }) ||
+  when.some((one) => {
+    const of = conditionKind(one).basis(one)?.of;
+    return of === 'weight' || of === 'volume';
+  });
 
 const mayWithhold = (compiled: CompiledBook, subject: Subject): boolean =>
   compiled.adjustments.some(

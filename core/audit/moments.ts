@@ -1,7 +1,8 @@
 import type { Adjustment, Condition } from '../model/adjustment.ts';
+import { conditionKind } from '../adjust/condition-kinds.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { dateOf, dayOf, weekdayOf, type DayNumber } from '../time/calendar.ts';
+import { dayOf, type DayNumber } from '../time/calendar.ts';
 
 /** Who orders, with what code, by what channel, and when, in so far as rules tell them apart. */
 export type Context = Pick<QuoteRequest, 'placedAt' | 'customer' | 'code' | 'channel'>;
@@ -16,32 +17,21 @@ type Of<T extends Condition['test']> = Extract<Condition, { test: T }>;
 const conditionsOf = <T extends Condition['test']>(adjustments: readonly Adjustment[], test: T): Of<T>[] =>
   adjustments.flatMap(({ when }) => when.filter((one): one is Of<T> => one.test === test));
 
-const inDates = ({ from, to, everyYear }: Of<'dates'>, date: string): boolean => {
-  const part = (text: string | undefined): string | undefined => (everyYear ? text?.slice(5) : text);
-  const [day, first, last] = [part(date) ?? '', part(from), part(to)];
-  const begun = first === undefined || day >= first;
-  const goesOn = last === undefined || day <= last;
-  const wraps = everyYear && first !== undefined && last !== undefined && first > last;
-  return wraps ? begun || goesOn : begun && goesOn;
-};
-
 /** One day for each way in which the dates and weekdays of the adjustments hold, from a day on. */
 const days = (adjustments: readonly Adjustment[], on: DayNumber): DayNumber[] => {
-  const dates = conditionsOf(adjustments, 'dates');
-  const weekdays = conditionsOf(adjustments, 'weekday');
-  const far = dates.flatMap(({ from, to }) =>
-    [from, to].flatMap((date) => (date ? [dayOf(date), dayOf(date) + 1] : [])),
+  const byDay = adjustments.flatMap(({ when }) =>
+    when.flatMap((condition) => {
+      const { days: turns } = conditionKind(condition);
+      return turns ? [{ condition, turns }] : [];
+    }),
   );
+  const far = byDay.flatMap(({ condition, turns }) => turns.changes(condition));
   const found = new Map<string, DayNumber>();
   const look = (day: DayNumber): void => {
-    const date = dateOf(day);
-    const key = [
-      ...dates.map((one) => inDates(one, date)),
-      ...weekdays.map((one) => one.days.includes(weekdayOf(day))),
-    ].join();
+    const key = byDay.map(({ condition, turns }) => turns.holds(condition, day)).join();
     if (!found.has(key)) found.set(key, day);
   };
-  if (dates.length + weekdays.length === 0) return [on];
+  if (byDay.length === 0) return [on];
   for (let day = on; day < on + DAYS_AHEAD; day += 1) look(day);
   for (const day of far) for (let week = 0; week < 7; week += 1) if (day + week >= on) look(day + week);
   return [...found.values()];

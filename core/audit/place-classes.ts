@@ -11,6 +11,7 @@ import type { CompiledBook } from '../quote/compile.ts';
 import { memoizeByObject } from '../memo/memoize-by-object.ts';
 import { codeClasses } from './code-classes.ts';
 import { isNamedIn } from './relevant.ts';
+import { conditionKind } from '../adjust/condition-kinds.ts';
 import { tableOf } from '../price/kinds.ts';
 
 /** Places that every rule of a book treats alike, with one that stands for them. */
@@ -36,7 +37,7 @@ const listsOf = ({ book }: CompiledBook): readonly (readonly Region[])[] => [
   ...book.zones.flatMap(({ includes, excludes }) => [includes, excludes]),
   book.postalList.map(({ country, pattern }) => ({ country, postal: [pattern] })),
   ...book.adjustments.flatMap(({ when }) =>
-    when.flatMap((condition) => (condition.test === 'destination' ? [condition.in] : [])),
+    when.map((condition) => conditionKind(condition).regions(condition)),
   ),
   ...book.rateTables.map(({ rows }) => tableRegions(rows)),
   ...book.areas.map(({ active, covers }) =>
@@ -161,9 +162,7 @@ export const placesTurnOn = ({ zones, rates, adjustments, ...book }: Book): unkn
       price.kind === 'table' ? [`${id} ${serviceId} ${zoneId} ${price.tableId}`] : [],
     )
     .join('|'),
-  JSON.stringify(
-    adjustments.flatMap(({ when }) => when.flatMap((one) => (one.test === 'destination' ? [one.in] : []))),
-  ),
+  JSON.stringify(adjustments.flatMap(({ when }) => when.map((one) => conditionKind(one).regions(one)))),
 ];
 
 /**

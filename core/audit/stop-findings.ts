@@ -1,5 +1,5 @@
 import type { CompiledBook } from '../quote/compile.ts';
-import { conditionWords } from '../words/adjustment-phrase.ts';
+import { conditionKind } from '../adjust/condition-kinds.ts';
 import { countFigure, measureFigure } from '../words/figure.ts';
 import { listed, namesOf } from '../words/names.ts';
 import { widestLimit } from './causes.ts';
@@ -80,7 +80,7 @@ const adjustmentWhen = (compiled: CompiledBook, id: string): string => {
     ({ test }) => test !== 'goods' && test !== 'destination',
   );
   const naming = { book, goods, display };
-  return conditions.map((one) => conditionWords(one, naming)).join(' and ');
+  return conditions.map((one) => conditionKind(one).words(one, naming)).join(' and ');
 };
 
 /** Who orders and when, where a cause was never seen without. */

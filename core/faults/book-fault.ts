@@ -6,6 +6,8 @@ import type { AnyNoneSome, Catalogue } from '../model/good.ts';
 import type { PackPlan } from '../model/pack.ts';
 import type { Region } from '../model/place.ts';
 import type { Price } from '../model/price.ts';
+import { conditionKind } from '../adjust/condition-kinds.ts';
+import { effectKind } from '../adjust/effect-kinds.ts';
 import { kindOf } from '../price/kinds.ts';
 
 type Path = readonly (string | number)[];
@@ -97,19 +99,18 @@ const methodFaults = (path: Path, methods: Adjustment['to']['methods'], { areas 
 const adjustmentFaults = (book: Book, known: Known): Fault[] =>
   book.adjustments.flatMap(({ to, when, effect }, at) => {
     const path: Path = ['adjustments', at];
-    const goods = effect.do === 'add' ? effect.goods : undefined;
+    const goods = effectKind(effect).goods(effect);
     return [
       ...danglingIds([...path, 'to', 'serviceIds'], to.serviceIds, 'services', known),
       ...danglingIds([...path, 'to', 'zoneIds'], to.zoneIds, 'zones', known),
       ...danglingIds([...path, 'to', 'areaIds'], to.areaIds, 'areas', known),
       ...danglingIds([...path, 'to', 'pickupIds'], to.pickupIds, 'pickups', known),
       ...methodFaults([...path, 'to', 'methods'], to.methods, book),
-      ...danglingIds([...path, 'effect', 'goods', 'groupIds'], goods?.groupIds, 'groups', known),
-      ...when.flatMap((condition, c) =>
-        condition.test === 'goods'
-          ? danglingIds([...path, 'when', c, 'groupIds'], condition.groupIds, 'groups', known)
-          : [],
-      ),
+      ...danglingIds([...path, 'effect', 'goods', 'groupIds'], goods.groupIds, 'groups', known),
+      ...when.flatMap((condition, c) => {
+        const { groupIds } = conditionKind(condition).goods(condition);
+        return danglingIds([...path, 'when', c, 'groupIds'], groupIds, 'groups', known);
+      }),
     ];
   });
 
@@ -216,7 +217,7 @@ const regionFaults = (book: Book): Fault[] => {
     ),
     ...book.adjustments.flatMap(({ when }, at) =>
       when.flatMap((condition, c) =>
-        condition.test === 'destination' ? listed(['adjustments', at, 'when', c, 'in'], condition.in) : [],
+        listed(['adjustments', at, 'when', c, 'in'], conditionKind(condition).regions(condition)),
       ),
     ),
   ];

@@ -6,7 +6,8 @@ import { goodsDifference } from '../goods/difference.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { Region, Zone } from '../model/place.ts';
 import { regionsText } from '../place/region-phrase.ts';
-import { adjustmentSentence, type Naming } from '../words/adjustment-phrase.ts';
+import type { Naming } from '../adjust/adjustment-kind.ts';
+import { adjustmentSentence } from '../adjust/adjustment-phrase.ts';
 import { ruleName } from '../audit/problem-sentence.ts';
 import {
   countFigure,

@@ -6,7 +6,7 @@ import { NO_ENTRIES, oneEntry, refused } from '../price/entries.ts';
 import { countOf } from '../price/measure-order.ts';
 import type { Entry, PriceOf } from '../price/price-kind.ts';
 import { pointsOf, toMultiple } from '../price/rounding.ts';
-import { adjust, type Subject } from './adjust.ts';
+import { adjust, type Subject } from '../adjust/adjust.ts';
 import type { ChargeStep } from './charge.ts';
 
 /** The steps that a charge is made of; `semantics` of each kind of choice say which, in which order. */

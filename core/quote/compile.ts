@@ -21,7 +21,7 @@ import { makeClock, type Clock } from '../time/clock.ts';
 import { memoizeByText } from '../memo/memoize-by-text.ts';
 import type { CompiledAccount } from './account.ts';
 import type { ChargeStep } from './charge.ts';
-import { compileAdjustment, type CompiledAdjustment } from './adjust.ts';
+import { compileAdjustment, type CompiledAdjustment } from '../adjust/adjust.ts';
 import { memoizeByObject } from '../memo/memoize-by-object.ts';
 import { compileArea, compilePickup, type CompiledArea, type CompiledPickup } from './nearby.ts';
 import type { Way } from './outcome.ts';

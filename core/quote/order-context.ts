@@ -1,3 +1,4 @@
+import type { AdjustedOrder } from '../adjust/adjustment-kind.ts';
 import { measureBasket } from '../basket/basket.ts';
 import { taxesAt, taxOn } from '../duty/tax.ts';
 import { memoizeByObject } from '../memo/memoize-by-object.ts';
@@ -7,15 +8,15 @@ import type { TaxRate } from '../model/tax.ts';
 import type { Packing } from '../pack/packing.ts';
 import { Parcels } from '../pack/parcels.ts';
 import { metresBetween } from '../place/distance.ts';
-import type { PricedOrder } from '../price/price-kind.ts';
 import type { Departure, HandOver } from '../time/arrival.ts';
 import { indexBooked, type BookedCount } from '../time/booked.ts';
 import type { CompiledAccount } from './account.ts';
 import type { CompiledBook } from './compile.ts';
 import { reachOf, type Reach } from './destination.ts';
+import { placedDay } from './placed-day.ts';
 
 /** All that one order is asked and measures, worked out once; rules look at nothing else. */
-export interface OrderContext extends PricedOrder {
+export interface OrderContext extends AdjustedOrder {
   compiled: CompiledBook;
   request: QuoteRequest;
   reach: Reach;
@@ -86,6 +87,7 @@ export const orderContext = (compiled: CompiledBook, request: QuoteRequest): Ord
     tables: compiled.tables,
     parcels: packed(compiled.packing),
     carrierParcels: packedByAccount(packed),
+    placedOn: placedDay({ compiled, request }),
     distance: distanceFrom(compiled.book.locations[0], request),
     goodsTax: taxOn(basket.subtotal, taxesAt(compiled.taxes.goods, place), pricesIncludeTax),
     taxes: taxesAt(compiled.taxes.charges, place),

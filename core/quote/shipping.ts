@@ -2,7 +2,7 @@ import type { Source } from '../model/quote.ts';
 import type { Rate, Service } from '../model/rate.ts';
 import type { Store } from '../model/store.ts';
 import type { PriceOf } from '../price/price-kind.ts';
-import type { Subject } from './adjust.ts';
+import type { Subject } from '../adjust/adjust.ts';
 import type { ChargeStep } from './charge.ts';
 import {
   adjustmentsStep,

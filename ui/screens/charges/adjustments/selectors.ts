@@ -1,6 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { neverActs, type Idle } from '../../../../core/audit/never-acts.ts';
-import { adjustmentSentence, type Naming } from '../../../../core/words/adjustment-phrase.ts';
+import type { Naming } from '../../../../core/adjust/adjustment-kind.ts';
+import { adjustmentSentence } from '../../../../core/adjust/adjustment-phrase.ts';
 import { idleSentence } from '../../../../core/audit/idle-sentence.ts';
 import { selectBook, selectGoods, selectPreview, selectDisplayFormat } from '../../../state/selectors.ts';
 import type { RootState } from '../../../state/store.ts';

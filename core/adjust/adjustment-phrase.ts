@@ -1,0 +1,55 @@
+import type { Adjustment, ChoiceKind } from '../model/adjustment.ts';
+import type { Book } from '../model/book.ts';
+import { listed, namesOf } from '../words/names.ts';
+import type { Naming } from './adjustment-kind.ts';
+import { conditionKind } from './condition-kinds.ts';
+import { effectKind } from './effect-kinds.ts';
+
+const KINDS: Record<ChoiceKind, string> = {
+  shipping: 'what is shipped',
+  delivery: 'what is delivered',
+  pickup: 'what is collected',
+  'nothing-to-ship': 'what needs no sending',
+};
+
+/** 'Van in Harbour ring' for each delivery method. */
+const methodNames = (methods: NonNullable<Adjustment['to']['methods']>, areas: Book['areas']): string[] =>
+  methods.map(({ areaId, methodId }) => {
+    const area = areas.find(({ id }) => id === areaId);
+    return `${area?.methods.find(({ id }) => id === methodId)?.name ?? methodId} in ${area?.name ?? areaId}`;
+  });
+
+/** What an adjustment is for, in a few words: 'Parcel', 'what is delivered', 'every choice'. */
+export const subjectWords = ({ to }: Pick<Adjustment, 'to'>, { book }: Naming): string => {
+  const named = [
+    ...(to.serviceIds ? [listed(namesOf(to.serviceIds, book.services), 'or')] : []),
+    ...(to.areaIds ? [listed(namesOf(to.areaIds, book.areas), 'or')] : []),
+    ...(to.methods ? [listed(methodNames(to.methods, book.areas), 'or')] : []),
+    ...(to.pickupIds ? [listed(namesOf(to.pickupIds, book.pickups), 'or')] : []),
+  ];
+  const codes = to.carrierCodes ? ` by ${listed(to.carrierCodes, 'or')}` : '';
+  if (named.length > 0) return `${named.join(' and ')}${codes}`;
+  const kinds = to.kinds
+    ? listed(
+        to.kinds.map((kind) => KINDS[kind]),
+        'or',
+      )
+    : 'every choice';
+  return `${kinds}${codes}`;
+};
+
+/**
+ * An adjustment as a sentence: 'When the goods come to 85.00 or more and the zone is Maritimes: Parcel is
+ * free.' An adjustment without conditions holds always.
+ */
+export const adjustmentSentence = (
+  { when, to, effect }: Pick<Adjustment, 'when' | 'to' | 'effect'>,
+  naming: Naming,
+): string => {
+  const conditions = [
+    ...when.map((condition) => conditionKind(condition).words(condition, naming)),
+    ...(to.zoneIds ? [`the zone is ${listed(namesOf(to.zoneIds, naming.book.zones), 'or')}`] : []),
+  ];
+  const start = conditions.length === 0 ? 'Always' : `When ${conditions.join(' and ')}`;
+  return `${start}: ${subjectWords({ to }, naming)} ${effectKind(effect).words(effect, naming)}.`;
+};
