@@ -39,7 +39,7 @@ import { typedSpans } from '../core/formats/hours-typed.ts';
 import { typedMeasure } from '../core/formats/measure-typed.ts';
 import { typedSize } from '../core/formats/size-typed.ts';
 import { typedMoney } from '../core/formats/typed.ts';
-import { csvText, parseCsv } from '../ui/parts/csv.ts';
+import { csvText, parseCsv } from '../ui/files/csv.ts';
 import { auditWrongs, quoteWrongs } from './check-quote.ts';
 import { mutated, mutatedText } from './mutate.ts';
 import { oddText, type Draw } from './odd.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { listedCarrier } from '../../carriers/directory.ts';
-import { saveBytes } from '../parts/files.ts';
+import { saveBytes } from '../files/files.ts';
 import type { Booking } from '../../carriers/shipment.ts';
 import { shipmentSchema, type CarrierShipment } from '../../core/model/shipment.ts';
 

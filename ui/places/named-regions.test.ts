@@ -1,4 +1,4 @@
-import { readRegions } from '../parts/readers.ts';
+import { readRegions } from '../fields/readers.ts';
 import { loadWorldPlaces } from './places.ts';
 
 beforeAll(async () => {

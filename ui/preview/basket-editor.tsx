@@ -4,8 +4,7 @@ import type { Line } from '../../core/model/request.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import { moneyFigure, weightFigure } from '../../core/words/figure.ts';
 import { Chooser } from '../parts/chooser.tsx';
-import { DraftField } from '../parts/draft-field.tsx';
-import { optional, readCountWithin, readMoney } from '../parts/readers.ts';
+import { CountField, OptionalMoneyField } from '../fields/kind-fields.tsx';
 import { edit } from '../state/draft.ts';
 import { selectCatalogue, selectGoods, selectDisplayFormat } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
@@ -66,13 +65,15 @@ export const BasketEditor = ({ testOrder }: { testOrder: TestOrder }) => {
                   {weight === undefined ? 'weight not known' : weightFigure(weight, display.units)}
                 </Text>
               </View>
-              <DraftField
+              <CountField
                 hideLabel
                 right
                 style={{ width: 64 }}
                 label={`How many: ${name}`}
-                text={String(line.quantity)}
-                read={readCountWithin(1, 99_999)}
+                value={line.quantity}
+                least={1}
+                most={99_999}
+
                 onChange={(quantity, visit) =>
                   set(
                     lines.map((one, i) => (i === at ? { ...one, quantity } : one)),
@@ -104,12 +105,12 @@ export const BasketEditor = ({ testOrder }: { testOrder: TestOrder }) => {
           }))}
           onChoose={add}
         />
-        <DraftField
+        <OptionalMoneyField
           style={style.discount}
           label="Discount"
           right
-          text={discount === undefined ? '' : moneyFigure(discount, display.decimals)}
-          read={optional<number>(readMoney(display))}
+          value={discount}
+
           onChange={(amount, visit) =>
             dispatch(
               edit(

@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import type { QuoteRequest } from '../../core/model/request.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
-import { DraftField, type Read } from '../parts/draft-field.tsx';
-import { optional } from '../parts/readers.ts';
+import { DraftField, type Read } from '../fields/draft-field.tsx';
+import { optional } from '../fields/readers.ts';
 import { edit } from '../state/draft.ts';
 import { useAppDispatch } from '../state/store.ts';
 

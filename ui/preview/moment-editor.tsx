@@ -1,8 +1,7 @@
 import { View } from 'react-native';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import { instantOf, localMoment } from '../../core/time/local-moment.ts';
-import { DraftField } from '../parts/draft-field.tsx';
-import { readDate, readTime } from '../parts/readers.ts';
+import { DateField, TimeField } from '../fields/kind-fields.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { edit } from '../state/draft.ts';
 import { selectBook } from '../state/selectors.ts';
@@ -20,18 +19,18 @@ export const MomentEditor = ({ testOrder }: { testOrder: TestOrder }) => {
   };
   return (
     <View style={{ flexDirection: 'row', gap: 12, alignItems: 'flex-end' }}>
-      <DraftField
+      <DateField
         style={{ flex: 3 }}
         label="Placed on"
-        text={local.date}
-        read={readDate}
+        value={local.date}
+
         onChange={(date, visit) => set(instantOf({ ...local, date }, zone), visit)}
       />
-      <DraftField
+      <TimeField
         style={{ flex: 2 }}
         label="at"
-        text={local.time}
-        read={readTime}
+        value={local.time}
+
         onChange={(time, visit) => set(instantOf({ ...local, time }, zone), visit)}
       />
       <TextAction label="Now" onPress={() => set(new Date().toISOString())} />

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { Destination } from '../../core/model/place.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
-import { PlaceFields } from '../parts/place-fields.tsx';
+import { PlaceFields } from '../fields/place-fields.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { edit } from '../state/draft.ts';
 import { useAppDispatch } from '../state/store.ts';

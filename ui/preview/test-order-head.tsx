@@ -2,8 +2,7 @@ import { useRouter } from 'expo-router';
 import { lazy } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { DraftField } from '../parts/draft-field.tsx';
-import { readName } from '../parts/readers.ts';
+import { NameField } from '../fields/kind-fields.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { Later } from '../shell/later.tsx';
 import { edit } from '../state/draft.ts';
@@ -158,11 +157,11 @@ export const TestOrderHead = () => {
       <Walk />
       {editing ? (
         <Opened style={style.editor}>
-          <DraftField
+          <NameField
             label="Test order"
             prose
-            text={testOrder.name}
-            read={readName}
+            value={testOrder.name}
+
             onChange={(name, visit) =>
               dispatch(edit('renameTestOrder', { id: testOrder.id, name }, `${testOrder.name}: name`, visit))
             }

@@ -1,15 +1,15 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { useState } from 'react';
 import { Text } from 'react-native-paper';
-import { saveFile } from '../parts/files.ts';
+import { saveFile } from '../files/files.ts';
 import { edit } from '../state/draft.ts';
 import { selectBook } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { demoStore, renderOver } from '../testing/store.tsx';
 import { PageBoundary } from './page-boundary.tsx';
 
-jest.mock('../parts/files.ts', () => ({
-  ...jest.requireActual<object>('../parts/files.ts'),
+jest.mock('../files/files.ts', () => ({
+  ...jest.requireActual<object>('../files/files.ts'),
   saveFile: jest.fn(),
 }));
 

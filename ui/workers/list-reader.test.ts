@@ -3,8 +3,8 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { guessMapping } from '../../core/formats/list-columns.ts';
 import { TABLE_COLUMNS } from '../../core/formats/rate-table-csv.ts';
-import { csvText, parseCsvInParts } from '../parts/csv.ts';
-import { decoded } from '../parts/files.ts';
+import { csvText, parseCsvInParts } from '../files/csv.ts';
+import { decoded } from '../files/files.ts';
 import { makeListReader } from './list-reader.ts';
 
 // The test's own decoder knows one encoding only; a browser's knows those of older spreadsheets.

@@ -8,8 +8,8 @@ import type { TableRow } from '../../core/model/price.ts';
 import { tableOddities, type TableOddity } from '../../core/price/table-report.ts';
 import { regionsNamed } from '../places/named-regions.ts';
 import { KNOWN_CODES } from '../places/whole-code.ts';
-import { parseCsvInParts } from '../parts/csv.ts';
-import { decoded } from '../parts/files.ts';
+import { parseCsvInParts } from '../files/csv.ts';
+import { decoded } from '../files/files.ts';
 
 /** What stands in a file before its columns are known. */
 export interface Opened {

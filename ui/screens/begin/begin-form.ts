@@ -10,7 +10,7 @@ import type { OpeningHours } from '../../../core/model/time.ts';
 import { normaliseCode } from '../../../core/place/postal.ts';
 import { pastedPatterns, type PastedPatterns } from '../../../core/place/pasted-patterns.ts';
 import { currencyDecimals, type DisplayFormat } from '../../../core/words/figure.ts';
-import { optional, readMeasure, readMoney, readName, readPercent, readSpans } from '../../parts/readers.ts';
+import { optional, readMeasure, readMoney, readName, readPercent, readSpans } from '../../fields/readers.ts';
 import { located } from '../../places/use-gazetteer.ts';
 import { codeForm, isWholeCode } from '../../places/whole-code.ts';
 import { countryName } from '../../places/places.ts';

@@ -2,7 +2,7 @@ import { Controller, type UseFormReturn } from 'react-hook-form';
 import { View, type ViewStyle } from 'react-native';
 import { HelperText, Text } from 'react-native-paper';
 import { Chooser, type Option } from '../../parts/chooser.tsx';
-import { FormField } from '../../parts/form-field.tsx';
+import { FormField } from '../../fields/form-field.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS, type Inks } from '../../theme/tokens.ts';

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { Check } from '../../parts/check.tsx';
-import { DAYS } from '../../parts/week-fields.tsx';
+import { DAYS } from '../../fields/week-fields.tsx';
 import { Answer, Why, type StepProps } from './begin-parts.tsx';
 
 /** The fourth question: the week in which orders are made ready, and whether people collect theirs. */

@@ -1,11 +1,7 @@
 import { View } from 'react-native';
 import type { Price } from '../../../core/model/price.ts';
-import { moneyFigure } from '../../../core/words/figure.ts';
-import { DraftField } from '../../parts/draft-field.tsx';
-import { optional, readMoney } from '../../parts/readers.ts';
+import { MoneyField, OptionalMoneyField } from '../../fields/kind-fields.tsx';
 import { Segments } from '../../parts/segments.tsx';
-import { selectDisplayFormat } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
 
 type Flat = Extract<Price, { kind: 'flat' }>;
 
@@ -23,17 +19,16 @@ const NAMES: Record<Flat['per'], string> = {
 
 /** A flat price: what it counts, its amount, and what the first one costs where that differs. */
 export const FlatFields = ({ price, onChange }: Props) => {
-  const display = useAppSelector(selectDisplayFormat);
   const { amount, per, first } = price;
   const { first: _, ...single } = price;
   return (
     <View style={{ gap: 12 }}>
-      <DraftField
+      <MoneyField
         label={NAMES[per]}
         right
         style={{ width: 200 }}
-        text={moneyFigure(amount, display.decimals)}
-        read={readMoney(display)}
+        value={amount}
+
         onChange={(next, visit) => onChange({ ...price, amount: next }, visit)}
       />
       <Segments
@@ -49,13 +44,13 @@ export const FlatFields = ({ price, onChange }: Props) => {
         ]}
       />
       {per === 'order' ? null : (
-        <DraftField
+        <OptionalMoneyField
           label={`The first ${per}, where it costs something else`}
           right
           style={{ width: 200 }}
           placeholder="the same"
-          text={first === undefined ? '' : moneyFigure(first, display.decimals)}
-          read={optional<number>(readMoney(display))}
+          value={first}
+
           onChange={(next, visit) => onChange(next === undefined ? single : { ...price, first: next }, visit)}
         />
       )}

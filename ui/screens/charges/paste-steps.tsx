@@ -4,7 +4,7 @@ import { Button, Text, TextInput } from 'react-native-paper';
 import { pastedSteps, type RangeNaming } from '../../../core/formats/pasted-steps.ts';
 import type { StepsPrice } from '../../../core/model/price.ts';
 import { countFigure, measureFigure, moneyFigure } from '../../../core/words/figure.ts';
-import { decimalMark } from '../../parts/readers.ts';
+import { decimalMark } from '../../fields/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';

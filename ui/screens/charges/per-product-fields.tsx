@@ -3,8 +3,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Price } from '../../../core/model/price.ts';
 import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
-import { DraftField } from '../../parts/draft-field.tsx';
-import { optional, readMoney } from '../../parts/readers.ts';
+import { OptionalMoneyField } from '../../fields/kind-fields.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectPricedGoods, selectDisplayFormat } from '../../state/selectors.ts';
@@ -43,13 +42,13 @@ export const PerProductFields = ({ price, onChange }: Props) => {
           { value: 'line', label: 'once a line' },
         ]}
       />
-      <DraftField
+      <OptionalMoneyField
         label="Goods without a price of their own"
         right
         style={{ width: 220 }}
         placeholder="not offered"
-        text={otherwise === null ? '' : moneyFigure(otherwise, display.decimals)}
-        read={optional<number>(readMoney(display))}
+        value={otherwise ?? undefined}
+
         onChange={(next, visit) => onChange({ ...price, otherwise: next ?? null }, visit)}
       />
       <Text style={style.note}>

@@ -1,7 +1,8 @@
-import { lazy, memo } from 'react';
+import { lazy, memo, type ComponentType } from 'react';
 import { View } from 'react-native';
 import { asKind } from '../../../core/price/kinds.ts';
-import type { Measure, Price } from '../../../core/model/price.ts';
+import type { Book } from '../../../core/model/book.ts';
+import type { CarrierPrice, Measure, Price, StepsPrice } from '../../../core/model/price.ts';
 import { rebased } from '../../../core/price/rebase.ts';
 import { useKeptKinds } from '../../parts/use-kept-kinds.ts';
 import { Segments } from '../../parts/segments.tsx';
@@ -25,14 +26,6 @@ interface Props {
   nearby?: boolean;
 }
 
-const KINDS: { value: Price['kind']; label: string }[] = [
-  { value: 'flat', label: 'Flat' },
-  { value: 'steps', label: 'Steps' },
-  { value: 'percent', label: 'Percent' },
-  { value: 'per-product', label: 'Goods' },
-  { value: 'table', label: 'Table' },
-  { value: 'carrier', label: 'Carrier' },
-];
 const BASES: { value: Measure; label: string }[] = [
   { value: 'weight', label: 'Weight' },
   { value: 'subtotal', label: 'Subtotal' },
@@ -40,26 +33,69 @@ const BASES: { value: Measure; label: string }[] = [
   { value: 'volume', label: 'Volume' },
 ];
 
-/** A carrier's price to begin with: nothing is offered until services are ticked, and nothing is charged by guess. */
-const firstCarrierPrice = (accountId: string): Price => ({
-  kind: 'carrier',
-  accountId,
-  services: [],
-  show: 'all',
-  onError: 'withhold',
-  onNone: 'withhold',
-});
+interface FieldsProps<P> extends LimitsBeside {
+  price: P;
+  onChange: (price: Price, visit: string | null) => void;
+}
+
+const StepsFields = ({ price, onChange, ...beside }: FieldsProps<StepsPrice>) => (
+  <View style={{ gap: 8 }}>
+    <StepsTable price={price} onChange={onChange} />
+    <StepsEnd price={price} onChange={onChange} {...beside} />
+  </View>
+);
+
+const CarrierPart = ({ price, onChange }: FieldsProps<CarrierPrice>) => (
+  <Later>
+    <CarrierFields price={price} onChange={onChange} />
+  </Later>
+);
+
+/** What a kind of price is called, and its fields; how one begins where an amount is not enough for it. */
+interface PricePart<P> {
+  label: string;
+  Fields: ComponentType<FieldsProps<P>>;
+  first?: (book: Book) => P | null;
+}
+
+/** The parts of every kind of price, in the order in which they are offered. */
+const PRICES: { readonly [K in Price['kind']]: PricePart<Extract<Price, { kind: K }>> } = {
+  flat: { label: 'Flat', Fields: FlatFields },
+  steps: { label: 'Steps', Fields: StepsFields },
+  percent: { label: 'Percent', Fields: PercentFields },
+  'per-product': { label: 'Goods', Fields: PerProductFields },
+  table: {
+    label: 'Table',
+    Fields: TableFields,
+    first: ({ rateTables: [table] }) => (table ? { kind: 'table', tableId: table.id } : null),
+  },
+  carrier: {
+    label: 'Carrier',
+    Fields: CarrierPart,
+    // Nothing is offered until services are ticked, and nothing is charged by guess.
+    first: ({ carriers: [account] }) =>
+      account
+        ? {
+            kind: 'carrier',
+            accountId: account.id,
+            services: [],
+            show: 'all',
+            onError: 'withhold',
+            onNone: 'withhold',
+          }
+        : null,
+  },
+};
+const KINDS = Object.entries(PRICES).map(([value, { label }]) => ({ value: value as Price['kind'], label }));
 
 /** What kind of price it is: one amount, steps, a percentage, or each good's own. */
 export const PriceKind = memo(function PriceKind({ price, onChange, nearby = false }: Props) {
   const isPhone = useWidth() === 'phone';
   const kept = useKeptKinds<Price>(price);
-  const { rateTables, carriers } = useAppSelector(selectBook);
-  const [[table], [account]] = [rateTables, carriers];
+  const book = useAppSelector(selectBook);
   const firstOf = (kind: Price['kind']): Price | null => {
-    if (kind === 'table') return table ? { kind, tableId: table.id } : null;
-    if (kind === 'carrier') return account ? firstCarrierPrice(account.id) : null;
-    return asKind(price, kind, rateTables);
+    const { first } = PRICES[kind];
+    return first ? first(book) : asKind(price, kind, book.rateTables);
   };
   const choose = (kind: Price['kind']): void => {
     const first = kind === price.kind ? null : firstOf(kind);
@@ -70,7 +106,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
       );
   };
   const can = ({ value }: { value: Price['kind'] }): boolean =>
-    (value !== 'table' || table !== undefined) && (value !== 'carrier' || (account !== undefined && !nearby));
+    value === price.kind || (PRICES[value].first?.(book) !== null && !(nearby && value === 'carrier'));
   return (
     <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
       <Segments
@@ -103,28 +139,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
 });
 
 /** A price's figures. */
-export const PriceEditor = ({ price, onChange, ...beside }: Omit<Props, 'nearby'> & LimitsBeside) => {
-  switch (price.kind) {
-    case 'steps':
-      return (
-        <View style={{ gap: 8 }}>
-          <StepsTable price={price} onChange={onChange} />
-          <StepsEnd price={price} onChange={onChange} {...beside} />
-        </View>
-      );
-    case 'flat':
-      return <FlatFields price={price} onChange={onChange} />;
-    case 'percent':
-      return <PercentFields price={price} onChange={onChange} />;
-    case 'per-product':
-      return <PerProductFields price={price} onChange={onChange} />;
-    case 'table':
-      return <TableFields price={price} onChange={onChange} />;
-    case 'carrier':
-      return (
-        <Later>
-          <CarrierFields price={price} onChange={onChange} />
-        </Later>
-      );
-  }
+export const PriceEditor = (props: FieldsProps<Price>) => {
+  const Fields = PRICES[props.price.kind].Fields as unknown as ComponentType<FieldsProps<Price>>;
+  return <Fields {...props} />;
 };

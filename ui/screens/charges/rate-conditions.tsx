@@ -4,22 +4,19 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Handling } from '../../../core/model/price.ts';
 import type { Rate } from '../../../core/model/rate.ts';
-import { moneyFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
-import { DraftField } from '../../parts/draft-field.tsx';
 import {
-  optional,
-  readCountWithin,
-  readMoney,
-  readPercent,
-  readTokens,
-  readWords,
-} from '../../parts/readers.ts';
-import { FieldGroup } from '../../parts/field-group.tsx';
-import { LimitFields } from '../../parts/limit-fields.tsx';
+  OptionalCountField,
+  OptionalMoneyField,
+  OptionalPercentField,
+  TokensField,
+  WordsField,
+} from '../../fields/kind-fields.tsx';
+import { FieldGroup } from '../../fields/field-group.tsx';
+import { LimitFields } from '../../fields/limit-fields.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { useSteady } from '../../parts/use-steady.ts';
-import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
+import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -47,7 +44,6 @@ const styles = (inks: Inks) => ({
 
 const HandlingFields = memo(function HandlingFields({ handling, onChange }: PartProps<'handling'>) {
   const style = useStyles(styles);
-  const display = useAppSelector(selectDisplayFormat);
   const set = (changes: Partial<Handling>, visit: string | null): void => {
     const next: Handling = { per: 'order', ...handling, ...changes };
     const nothing = next.amount === undefined && next.points === undefined;
@@ -55,22 +51,22 @@ const HandlingFields = memo(function HandlingFields({ handling, onChange }: Part
   };
   return (
     <FieldGroup name="Handling, on top of the price">
-      <DraftField
+      <OptionalMoneyField
         right
         style={style.field}
         label="Handling amount"
         placeholder="none"
-        text={handling?.amount === undefined ? '' : moneyFigure(handling.amount, display.decimals)}
-        read={optional<number>(readMoney(display))}
+        value={handling?.amount}
+
         onChange={(amount, visit) => set({ amount }, visit)}
       />
-      <DraftField
+      <OptionalPercentField
         right
         style={style.field}
         label="% of the charge so far"
         placeholder="none"
-        text={handling?.points === undefined ? '' : String(handling.points / 100)}
-        read={optional<number>(readPercent)}
+        value={handling?.points}
+
         onChange={(points, visit) => set({ points }, visit)}
       />
       {handling?.amount === undefined ? null : (
@@ -95,38 +91,35 @@ const ChargeFields = memo(function ChargeFields({
   onChange,
 }: PartProps<'freeFrom' | 'bounds'>) {
   const style = useStyles(styles);
-  const display = useAppSelector(selectDisplayFormat);
-  const money = (amount: number | undefined): string =>
-    amount === undefined ? '' : moneyFigure(amount, display.decimals);
   const bound = (end: 'min' | 'max', value: number | undefined, visit: string): void =>
     onChange({ bounds: withEnd(bounds, end, value) }, 'bounds', visit);
   return (
     <FieldGroup name="The charge">
-      <DraftField
+      <OptionalMoneyField
         right
         style={style.field}
         label="Free from a subtotal of"
         placeholder="never free"
-        text={money(current)}
-        read={optional<number>(readMoney(display))}
+        value={current}
+
         onChange={(freeFrom, visit) => onChange({ freeFrom }, 'free from', visit)}
       />
-      <DraftField
+      <OptionalMoneyField
         right
         style={style.field}
         label="Never less than"
         placeholder="no least"
-        text={money(bounds?.min)}
-        read={optional<number>(readMoney(display))}
+        value={bounds?.min}
+
         onChange={(value, visit) => bound('min', value, visit)}
       />
-      <DraftField
+      <OptionalMoneyField
         right
         style={style.field}
         label="Never more than"
         placeholder="no most"
-        text={money(bounds?.max)}
-        read={optional<number>(readMoney(display))}
+        value={bounds?.max}
+
         onChange={(value, visit) => bound('max', value, visit)}
       />
     </FieldGroup>
@@ -141,13 +134,15 @@ const TransitFields = memo(function TransitFields({ transit, onChange }: PartPro
   return (
     <FieldGroup name="Working days on the way">
       {(['min', 'max'] as const).map((end) => (
-        <DraftField
+        <OptionalCountField
           key={end}
           style={style.field}
           label={end === 'min' ? 'At the earliest' : 'At the latest'}
           placeholder="not said"
-          text={transit === undefined ? '' : String(transit[end])}
-          read={optional<number>(readCountWithin(0, 365))}
+          value={transit?.[end]}
+          least={0}
+          most={365}
+
           onChange={(days, visit) => set(end, days, visit)}
         />
       ))}
@@ -176,12 +171,12 @@ export const RateConditions = ({ rate, onChange }: Props) => {
       <HandlingFields handling={rate.handling} onChange={change} />
       <ChargeFields freeFrom={rate.freeFrom} bounds={rate.bounds} onChange={change} />
       <TransitFields transit={rate.transit} onChange={change} />
-      <DraftField
+      <TokensField
         prose
         label="Only for orders from these channels, parted by commas"
         placeholder="every channel"
-        text={rate.channels?.join(', ') ?? ''}
-        read={readTokens}
+        value={rate.channels ?? []}
+
         onChange={(channels, visit) =>
           onChange({ channels: channels.length > 0 ? channels : undefined }, 'channels', visit)
         }
@@ -198,12 +193,13 @@ export const RateConditions = ({ rate, onChange }: Props) => {
           onPress={() => onChange({ whenWithheld: tells ? 'hide' : 'tell' }, 'what is told')}
         />
         {tells ? (
-          <DraftField
+          <WordsField
             label="Told instead of the reason’s own words"
             prose
             placeholder="the reason’s own words"
-            text={rate.message ?? ''}
-            read={readWords(2_000)}
+            value={rate.message ?? ''}
+            most={2_000}
+
             onChange={(message, visit) =>
               onChange({ message: message === '' ? undefined : message }, 'what is told', visit)
             }

@@ -2,8 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Service } from '../../../core/model/rate.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import { DraftField } from '../../parts/draft-field.tsx';
-import { readName, readWords } from '../../parts/readers.ts';
+import { NameField, WordsField } from '../../fields/kind-fields.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { edit, visitBegan } from '../../state/draft.ts';
@@ -46,19 +45,20 @@ const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => voi
     dispatch(edit('moveService', { id: service.id, by }, `Move ${service.name}`));
   return (
     <View style={{ gap: 12 }}>
-      <DraftField
+      <NameField
         label="Service, as customers see it"
         prose
-        text={service.name}
-        read={readName}
+        value={service.name}
+
         onChange={(name, visit) => set({ name }, 'name', visit)}
       />
-      <DraftField
+      <WordsField
         label="A note under it"
         prose
         placeholder="no note"
-        text={service.note ?? ''}
-        read={readWords(2_000)}
+        value={service.note ?? ''}
+        most={2_000}
+
         onChange={(note, visit) => set({ note }, 'note', visit)}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>

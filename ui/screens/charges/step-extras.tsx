@@ -2,8 +2,9 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Each, Measure, Step } from '../../../core/model/price.ts';
 import { measureFigure, moneyFigure, percentFigure } from '../../../core/words/figure.ts';
-import { DraftField, type Read } from '../../parts/draft-field.tsx';
-import { optional, readMeasure, readMoney, readPercent } from '../../parts/readers.ts';
+import { OptionalPercentField } from '../../fields/kind-fields.tsx';
+import { DraftField, type Read } from '../../fields/draft-field.tsx';
+import { optional, readMeasure, readMoney } from '../../fields/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -84,13 +85,13 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
           read={readSize}
           onChange={(size, visit) => setEach({ size }, visit)}
         />
-        <DraftField
+        <OptionalPercentField
           right
           style={style.field}
           label="% of subtotal"
           placeholder="0"
-          text={percent === undefined ? '' : String(percent / 100)}
-          read={optional<number>(readPercent)}
+          value={percent}
+
           onChange={(points, visit) =>
             onChange(points === undefined ? withoutPercent(step) : { ...step, percent: points }, visit)
           }

@@ -1,11 +1,7 @@
 import type { LimitMeasure, Limits, StepsPrice } from '../../../core/model/price.ts';
-import { measureFigure } from '../../../core/words/figure.ts';
-import { DraftField } from '../../parts/draft-field.tsx';
-import { FieldGroup } from '../../parts/field-group.tsx';
-import { LimitEnds } from '../../parts/limit-fields.tsx';
-import { optional, readMeasure } from '../../parts/readers.ts';
-import { selectDisplayFormat } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
+import { OptionalMeasureField } from '../../fields/kind-fields.tsx';
+import { FieldGroup } from '../../fields/field-group.tsx';
+import { LimitEnds } from '../../fields/limit-fields.tsx';
 
 /** The limits of what a price belongs to, and how they are changed. */
 export interface LimitsBeside {
@@ -24,16 +20,16 @@ export const limitOf = ({ kind, ...price }: { kind: string; basis?: string }): L
 
 /** What ends the offer, side by side: the value the steps end before, and the limits of the same measure. */
 export const StepsEnd = ({ price, onChange, limits, onLimits }: Props) => {
-  const display = useAppSelector(selectDisplayFormat);
   const measure = limitOf(price);
   return (
     <FieldGroup name="Where it is offered">
-      <DraftField
+      <OptionalMeasureField
         style={{ flexGrow: 1, flexBasis: 120, maxWidth: 148 }}
         label="Not offered from"
         placeholder="no end"
-        text={price.until === undefined ? '' : measureFigure(price.basis, price.until, display)}
-        read={optional<number>(readMeasure(price.basis, display))}
+        value={price.until}
+        measure={price.basis}
+
         onChange={(until, visit) => {
           const { until: _, ...rest } = price;
           onChange(until === undefined ? rest : { ...rest, until }, visit);

@@ -2,9 +2,10 @@ import { lazy, memo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Step, StepsPrice } from '../../../core/model/price.ts';
-import { measureFigure, moneyFigure } from '../../../core/words/figure.ts';
-import { DraftField } from '../../parts/draft-field.tsx';
-import { readMeasure, readMoney } from '../../parts/readers.ts';
+import { measureFigure } from '../../../core/words/figure.ts';
+import { MoneyField } from '../../fields/kind-fields.tsx';
+import { DraftField } from '../../fields/draft-field.tsx';
+import { readMeasure } from '../../fields/readers.ts';
 import { Opened } from '../../parts/opened.tsx';
 import { useSteady } from '../../parts/use-steady.ts';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -80,13 +81,13 @@ const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProp
           read={readMeasure(basis, display)}
           onChange={(from, visit) => set({ ...step, from }, visit)}
         />
-        <DraftField
+        <MoneyField
           hideLabel
           right
           style={style.field}
           label={`Charge from ${name}`}
-          text={moneyFigure(step.amount, display.decimals)}
-          read={readMoney(display)}
+          value={step.amount}
+
           onChange={(amount, visit) => set({ ...step, amount }, visit)}
         />
         <IconAction

@@ -3,9 +3,8 @@ import { View } from 'react-native';
 import type { Zone } from '../../../core/model/place.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
-import { DraftField } from '../../parts/draft-field.tsx';
-import { readName } from '../../parts/readers.ts';
-import { RegionList } from '../../parts/region-list.tsx';
+import { NameField } from '../../fields/kind-fields.tsx';
+import { RegionList } from '../../fields/region-list.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
@@ -45,11 +44,11 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
   const move = (by: number) => () => dispatch(edit('moveZone', { id: zone.id, by }, `Move ${zone.name}`));
   return (
     <View style={{ gap: 12 }}>
-      <DraftField
+      <NameField
         label="Zone"
         prose
-        text={zone.name}
-        read={readName}
+        value={zone.name}
+
         onChange={(name, visit) => set({ name }, 'name', visit)}
       />
       <RegionList

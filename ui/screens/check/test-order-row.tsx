@@ -1,9 +1,8 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Check } from '../../parts/check.tsx';
-import { DraftField } from '../../parts/draft-field.tsx';
+import { NameField, WordsField } from '../../fields/kind-fields.tsx';
 import { Press } from '../../parts/press.tsx';
-import { readName, readWords } from '../../parts/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { previewOpened, messageShown } from '../../state/session.ts';
@@ -57,21 +56,22 @@ const Panel = ({ line: { testOrder, expects } }: { line: TestOrderLine }) => {
   const move = (by: number) => () => dispatch(edit('moveTestOrder', { id, by }, `Move ${name}`));
   return (
     <View style={style.panel}>
-      <DraftField
+      <NameField
         label="Test order"
         prose
-        text={name}
-        read={readName}
+        value={name}
+
         onChange={(next, visit) =>
           dispatch(edit('renameTestOrder', { id, name: next }, `${name}: name`, visit))
         }
       />
-      <DraftField
+      <WordsField
         label="Stands under the heading"
         prose
         placeholder="none"
-        text={group}
-        read={readWords(120)}
+        value={group}
+        most={120}
+
         onChange={(next, visit) =>
           dispatch(edit('placeTestOrder', { id, group: next.trim() }, `${name}: heading`, visit))
         }

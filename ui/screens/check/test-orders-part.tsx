@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { readTestOrdersFile, writeTestOrdersFile } from '../../../core/check/test-orders-file.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
-import { fileName, openFile, saveFile } from '../../parts/files.ts';
+import { fileName, openFile, saveFile } from '../../files/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown, testOrderChosen } from '../../state/session.ts';

@@ -16,8 +16,8 @@ jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 beforeAll(placesAtHand);
 
 const mockOpen = jest.fn<Promise<{ name: string; text: string | null } | null>, []>();
-jest.mock('../../parts/files.ts', () => ({
-  ...jest.requireActual<object>('../../parts/files.ts'),
+jest.mock('../../files/files.ts', () => ({
+  ...jest.requireActual<object>('../../files/files.ts'),
   openFile: () => mockOpen(),
 }));
 

@@ -1,9 +1,10 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Box } from '../../../core/model/pack.ts';
-import { moneyFigure, sizeFigure, weightFigure } from '../../../core/words/figure.ts';
-import { DraftField, type Read } from '../../parts/draft-field.tsx';
-import { optional, readMeasure, readMoney, readName, readSize } from '../../parts/readers.ts';
+import { sizeFigure } from '../../../core/words/figure.ts';
+import { MeasureField, NameField, OptionalMoneyField } from '../../fields/kind-fields.tsx';
+import { DraftField, type Read } from '../../fields/draft-field.tsx';
+import { readSize } from '../../fields/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
@@ -55,12 +56,12 @@ export const BoxPanel = ({ box }: { box: Box }) => {
   return (
     <View style={style.all} role="group" aria-label={name}>
       <View style={style.row}>
-        <DraftField
+        <NameField
           prose
           style={style.name}
           label="Name"
-          text={name}
-          read={readName}
+          value={name}
+
           onChange={(next, visit) => set({ name: next }, visit)}
         />
         <DraftField
@@ -72,29 +73,31 @@ export const BoxPanel = ({ box }: { box: Box }) => {
         />
       </View>
       <View style={style.row}>
-        <DraftField
+        <MeasureField
           right
           style={style.field}
           label="Holds at most"
-          text={weightFigure(box.maxWeight, display.units)}
-          read={readMeasure('weight', display)}
+          value={box.maxWeight}
+          measure="weight"
+
           onChange={(maxWeight, visit) => set({ maxWeight }, visit)}
         />
-        <DraftField
+        <MeasureField
           right
           style={style.field}
           label="Weighs itself"
-          text={weightFigure(box.tare, display.units)}
-          read={readMeasure('weight', display)}
+          value={box.tare}
+          measure="weight"
+
           onChange={(tare, visit) => set({ tare }, visit)}
         />
-        <DraftField
+        <OptionalMoneyField
           right
           style={style.field}
           label="Costs"
           placeholder="nothing"
-          text={box.cost === undefined ? '' : moneyFigure(box.cost, display.decimals)}
-          read={optional<number>(readMoney(display))}
+          value={box.cost}
+
           onChange={(cost, visit) => set({ cost }, visit)}
         />
       </View>

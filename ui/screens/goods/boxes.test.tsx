@@ -4,7 +4,7 @@ import { makeQuestion } from '../../../carriers/testing/question.ts';
 import { bookShipment, cancelShipment } from '../../carriers/shipments.ts';
 import { carrierById } from '../../../carriers/stand-ins.ts';
 import { Locations } from '../settings/locations.tsx';
-import { PackingFields } from '../../parts/packing-fields.tsx';
+import { PackingFields } from '../../fields/packing-fields.tsx';
 import ParcelList from '../../preview/parcel-list.tsx';
 import { edit } from '../../state/draft.ts';
 import { selectBook, selectPreview } from '../../state/selectors.ts';

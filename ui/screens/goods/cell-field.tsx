@@ -1,5 +1,5 @@
 import type { Good } from '../../../core/model/good.ts';
-import { DraftField } from '../../parts/draft-field.tsx';
+import { DraftField } from '../../fields/draft-field.tsx';
 import { edit } from '../../state/draft.ts';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';

@@ -8,7 +8,7 @@ import { guessColumns } from '../../../core/goods/columns.ts';
 import { goodsDifference } from '../../../core/goods/difference.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Page } from '../../parts/page.tsx';
-import { decimalMark } from '../../parts/readers.ts';
+import { decimalMark } from '../../fields/readers.ts';
 import { Section } from '../../parts/section.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { PageHead } from '../../shell/page-head.tsx';

@@ -1,10 +1,10 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
-import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { countFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
-import { DraftField, type Read } from '../../parts/draft-field.tsx';
-import { optional, readMoney, readWords } from '../../parts/readers.ts';
+import { OptionalMoneyField, WordsField } from '../../fields/kind-fields.tsx';
+import { DraftField, type Read } from '../../fields/draft-field.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
@@ -100,7 +100,6 @@ const FLAGS = [
 
 const Travels = ({ good, change }: { good: Good; change: Change }) => {
   const style = useStyles(styles);
-  const display = useAppSelector(selectDisplayFormat);
   return (
     <>
       <View style={style.flags}>
@@ -114,37 +113,39 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
         ))}
       </View>
       <View style={style.row}>
-        <DraftField
+        <OptionalMoneyField
           right
           style={style.field}
           label="Own price for sending"
           placeholder="none"
-          text={good.shippingPrice === undefined ? '' : moneyFigure(good.shippingPrice, display.decimals)}
-          read={optional<number>(readMoney(display))}
+          value={good.shippingPrice}
+
           onChange={(shippingPrice, visit) => change({ shippingPrice }, 'price for sending', visit)}
         />
-        <DraftField
+        <OptionalMoneyField
           style={style.field}
           label="Fee once a line"
           placeholder="none"
-          text={good.onceFee === undefined ? '' : moneyFigure(good.onceFee, display.decimals)}
-          read={optional<number>(readMoney(display))}
+          value={good.onceFee}
+
           onChange={(onceFee, visit) => change({ onceFee }, 'fee', visit)}
         />
         <GroupField good={good} />
-        <DraftField
+        <WordsField
           style={style.field}
           label="HS code"
-          text={good.hsCode ?? ''}
-          read={readWords(20)}
+          value={good.hsCode ?? ''}
+          most={20}
+
           onChange={(code, visit) => change({ hsCode: code.trim() || undefined }, 'HS code', visit)}
         />
-        <DraftField
+        <WordsField
           style={style.field}
           label="Made in"
           prose
-          text={good.madeIn ?? ''}
-          read={readWords(60)}
+          value={good.madeIn ?? ''}
+          most={60}
+
           onChange={(place, visit) => change({ madeIn: place.trim() || undefined }, 'made in', visit)}
         />
       </View>

@@ -2,8 +2,8 @@ import { gapsOf } from '../../../core/goods/gaps.ts';
 import { goodFigure, sizeFigure } from '../../../core/goods/difference.ts';
 import type { Good } from '../../../core/model/good.ts';
 import { moneyFigure, weightFigure, type DisplayFormat } from '../../../core/words/figure.ts';
-import type { Read } from '../../parts/draft-field.tsx';
-import { optional, readMeasure, readMoney, readName, readSize } from '../../parts/readers.ts';
+import type { Read } from '../../fields/draft-field.tsx';
+import { optional, readMeasure, readMoney, readName, readSize } from '../../fields/readers.ts';
 
 /** The columns that are edited where they stand. */
 export const COLUMNS = ['name', 'price', 'weight', 'size'] as const;

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Fault } from '../../../core/model/fault.ts';
 import type { GoodsView } from '../../../core/goods/sort.ts';
-import { openFile } from '../../parts/files.ts';
+import { openFile } from '../../files/files.ts';
 import { Page } from '../../parts/page.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
@@ -110,7 +110,7 @@ export default function GoodsScreen() {
     if (chosen.text === null)
       dispatch(messageShown({ text: `${chosen.name} is larger than 200 MB and was not read.`, undo: false }));
     else {
-      const { parseCsv } = await import('../../parts/csv.ts');
+      const { parseCsv } = await import('../../files/csv.ts');
       setFile({ name: chosen.name, parsed: parseCsv(chosen.text) });
     }
   };

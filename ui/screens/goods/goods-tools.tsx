@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { countFigure } from '../../../core/words/figure.ts';
-import { fileName, saveFile } from '../../parts/files.ts';
+import { fileName, saveFile } from '../../files/files.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
@@ -41,7 +41,7 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
   const display = useAppSelector(selectDisplayFormat);
   const { view, setView, missing, shown, all } = goods;
   const save = async (): Promise<void> => {
-    const { csvText } = await import('../../parts/csv.ts');
+    const { csvText } = await import('../../files/csv.ts');
     const day = dayNow(store);
     saveFile(fileName(store.name, 'goods', day, 'csv'), csvText(writeGoodsTable(catalogue.goods, display)));
   };

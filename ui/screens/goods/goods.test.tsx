@@ -1,7 +1,7 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import { gapsOf } from '../../../core/goods/gaps.ts';
 import type { Good } from '../../../core/model/good.ts';
-import { openFile, saveFile } from '../../parts/files.ts';
+import { openFile, saveFile } from '../../files/files.ts';
 import { undone } from '../../state/draft.ts';
 import { selectCatalogue, selectTestOrders } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
@@ -13,8 +13,8 @@ import GoodsScreen from './goods-screen.tsx';
 import { cellAfter } from './use-grid.ts';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
-jest.mock('../../parts/files.ts', () => ({
-  ...jest.requireActual<object>('../../parts/files.ts'),
+jest.mock('../../files/files.ts', () => ({
+  ...jest.requireActual<object>('../../files/files.ts'),
   saveFile: jest.fn(),
   openFile: jest.fn(),
 }));

@@ -2,8 +2,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { AnyNoneSome, HandlingGroup } from '../../../core/model/good.ts';
 import { Check } from '../../parts/check.tsx';
-import { DraftField } from '../../parts/draft-field.tsx';
-import { readName } from '../../parts/readers.ts';
+import { NameField } from '../../fields/kind-fields.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
@@ -138,11 +137,11 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
   };
   return (
     <View style={{ gap: 16, paddingTop: 4, paddingBottom: 20 }}>
-      <DraftField
+      <NameField
         label="Handling group"
         prose
-        text={name}
-        read={readName}
+        value={name}
+
         onChange={(next, visit) => set({ name: next }, 'name', visit)}
       />
       <GoesBy group={group} onChange={set} />

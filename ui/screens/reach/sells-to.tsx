@@ -14,7 +14,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS, TOUCH, type Inks } from '../../theme/tokens.ts';
-import { RegionList } from '../../parts/region-list.tsx';
+import { RegionList } from '../../fields/region-list.tsx';
 import { CountryRegions } from './country-regions.tsx';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { dayTimeText, monthText } from '../../parts/dates.ts';
-import { saveFile } from '../../parts/files.ts';
+import { saveFile } from '../../files/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { messageShown } from '../../state/session.ts';
 import { canOpen } from '../../state/storage/aside.ts';

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { writeBookFile, writeGoodsFile, writeShopFile, type Shop } from '../../../core/formats/shop-file.ts';
 import { dayTimeText } from '../../parts/dates.ts';
-import { fileName, openFile, saveFile } from '../../parts/files.ts';
+import { fileName, openFile, saveFile } from '../../files/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { loadDemoShop } from '../../state/demo.ts';
 import { edit } from '../../state/draft.ts';

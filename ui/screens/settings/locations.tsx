@@ -5,13 +5,14 @@ import { datesText } from '../../../core/formats/dates-typed.ts';
 import type { Location } from '../../../core/model/location.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { CalendarImport } from './calendar-import.tsx';
-import { DraftField } from '../../parts/draft-field.tsx';
-import { PlaceFields } from '../../parts/place-fields.tsx';
-import { PreparationFields } from '../../parts/preparation-fields.tsx';
+import { NameField } from '../../fields/kind-fields.tsx';
+import { DraftField } from '../../fields/draft-field.tsx';
+import { PlaceFields } from '../../fields/place-fields.tsx';
+import { PreparationFields } from '../../fields/preparation-fields.tsx';
 import { Press } from '../../parts/press.tsx';
-import { optional, readDates, readName, readPoint } from '../../parts/readers.ts';
+import { optional, readDates, readPoint } from '../../fields/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
-import { WeekFields } from '../../parts/week-fields.tsx';
+import { WeekFields } from '../../fields/week-fields.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
@@ -58,11 +59,11 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
   };
   return (
     <View style={style.panel} role="group" aria-label={name}>
-      <DraftField
+      <NameField
         label="Location"
         prose
-        text={name}
-        read={readName}
+        value={name}
+
         onChange={(next, visit) => set({ name: next }, 'name', visit)}
       />
       <PlaceFields

@@ -8,8 +8,8 @@ import type { PastOrder } from '../../../core/model/order.ts';
 import { takeOrders, type OrdersTaken } from '../../../core/order/take-orders.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import { fileName, openFile, saveFile, type FileKind } from '../../parts/files.ts';
-import { saveList } from '../../parts/save-list.ts';
+import { fileName, openFile, saveFile, type FileKind } from '../../files/files.ts';
+import { saveList } from '../../files/save-list.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { ordersTaken } from '../../state/orders.ts';
 import { selectBook } from '../../state/selectors.ts';
@@ -63,7 +63,7 @@ const readJson = (text: string): Read | string => {
 };
 
 const readCsv = async (text: string): Promise<Read> => {
-  const { parseCsv } = await import('../../parts/csv.ts');
+  const { parseCsv } = await import('../../files/csv.ts');
   const { rows, faults } = parseCsv(text);
   const read = readOrderRows(rows);
   return { ...read, faults: [...faults, ...read.faults] };

@@ -2,16 +2,16 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { ChoiceKind } from '../../../core/model/adjustment.ts';
 import type { PaymentOption } from '../../../core/model/tax.ts';
-import { moneyFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
-import { DraftField } from '../../parts/draft-field.tsx';
-import { optional, readCountries, readMoney, readName, readWords } from '../../parts/readers.ts';
+import { NameField, OptionalMoneyField, WordsField } from '../../fields/kind-fields.tsx';
+import { DraftField } from '../../fields/draft-field.tsx';
+import { readCountries } from '../../fields/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { countryName } from '../../places/places.ts';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
+import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -44,7 +44,6 @@ const Conditions = ({
   set: (changes: Changes, visit?: string) => void;
 }) => {
   const style = useStyles(styles);
-  const display = useAppSelector(selectDisplayFormat);
   const { maxTotal, countries } = payment;
   const toggled = (kind: ChoiceKind): ChoiceKind[] =>
     payment.for.includes(kind) ? payment.for.filter((one) => one !== kind) : [...payment.for, kind];
@@ -63,13 +62,13 @@ const Conditions = ({
         )}
       </View>
       <View style={style.row}>
-        <DraftField
+        <OptionalMoneyField
           right
           style={style.field}
           label="Up to a total of"
           placeholder="any"
-          text={maxTotal === undefined ? '' : moneyFigure(maxTotal, display.decimals)}
-          read={optional<number>(readMoney(display))}
+          value={maxTotal}
+
           onChange={(value, visit) => set({ maxTotal: value }, visit)}
         />
         <DraftField
@@ -100,12 +99,12 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
   return (
     <View style={style.item} role="listitem" aria-label={name}>
       <View style={style.row}>
-        <DraftField
+        <NameField
           style={style.name}
           label="Way to pay"
           prose
-          text={name}
-          read={readName}
+          value={name}
+
           onChange={(next, visit) => set({ name: next }, visit)}
         />
         <Segments
@@ -120,12 +119,13 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
         />
       </View>
       <Conditions payment={payment} set={set} />
-      <DraftField
+      <WordsField
         prose
         label="What the customer is told"
         placeholder="nothing"
-        text={payment.instructions ?? ''}
-        read={readWords(2_000)}
+        value={payment.instructions ?? ''}
+        most={2_000}
+
         onChange={(text, visit) => set({ instructions: text === '' ? undefined : text }, visit)}
       />
       {active ? null : <Text style={style.note}>Switched off: customers are not offered it.</Text>}

@@ -7,12 +7,12 @@ import type { AppStore } from '../../state/store.ts';
 import { readingOrders } from '../../state/storage-status.ts';
 import { goTo } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
-import { fileName, openFile, saveFile } from '../../parts/files.ts';
+import { fileName, openFile, saveFile } from '../../files/files.ts';
 import SettingsScreen from './settings-screen.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
-jest.mock('../../parts/files.ts', () => ({
-  ...jest.requireActual<object>('../../parts/files.ts'),
+jest.mock('../../files/files.ts', () => ({
+  ...jest.requireActual<object>('../../files/files.ts'),
   saveFile: jest.fn(),
   openFile: jest.fn(),
 }));

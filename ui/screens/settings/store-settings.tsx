@@ -2,23 +2,23 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Handling } from '../../../core/model/price.ts';
 import type { Store } from '../../../core/model/store.ts';
-import { moneyFigure, weightFigure } from '../../../core/words/figure.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
 import { Chooser } from '../../parts/chooser.tsx';
-import { DraftField } from '../../parts/draft-field.tsx';
 import {
-  optional,
-  readDate,
-  readMeasure,
-  readMoney,
-  readName,
-  readPercent,
-  readWords,
-} from '../../parts/readers.ts';
+  DateField,
+  NameField,
+  OptionalMeasureField,
+  OptionalMoneyField,
+  OptionalPercentField,
+  WordsField,
+} from '../../fields/kind-fields.tsx';
+import { DraftField } from '../../fields/draft-field.tsx';
+import { optional, readDate, readMoney } from '../../fields/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { CURRENCIES, currencyName, TIME_ZONES } from '../../places/money-and-time.ts';
-import { PackingFields } from '../../parts/packing-fields.tsx';
+import { PackingFields } from '../../fields/packing-fields.tsx';
 import { edit } from '../../state/draft.ts';
 import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -46,11 +46,11 @@ const Place = ({ store }: { store: Store }) => {
   const set = useSetStore();
   return (
     <>
-      <DraftField
+      <NameField
         label="Name of the shop"
         prose
-        text={store.name}
-        read={readName}
+        value={store.name}
+
         onChange={(name, visit) => set({ name }, 'name', visit)}
       />
       <View style={style.row}>
@@ -91,7 +91,6 @@ const Place = ({ store }: { store: Store }) => {
 const StoreHandling = ({ store }: { store: Store }) => {
   const style = useStyles(styles);
   const set = useSetStore();
-  const display = useAppSelector(selectDisplayFormat);
   const { handling } = store;
   const change = (changes: Partial<Handling>, visit: string | null): void => {
     const next: Handling = { per: 'order', ...handling, ...changes };
@@ -100,22 +99,22 @@ const StoreHandling = ({ store }: { store: Store }) => {
   };
   return (
     <View style={style.row} role="group" aria-label="Handling on every shipping charge">
-      <DraftField
+      <OptionalMoneyField
         right
         style={style.field}
         label="Handling on every charge"
         placeholder="none"
-        text={handling?.amount === undefined ? '' : moneyFigure(handling.amount, display.decimals)}
-        read={optional<number>(readMoney(display))}
+        value={handling?.amount}
+
         onChange={(amount, visit) => change({ amount }, visit)}
       />
-      <DraftField
+      <OptionalPercentField
         right
         style={style.field}
         label="and % of the charge"
         placeholder="none"
-        text={handling?.points === undefined ? '' : String(handling.points / 100)}
-        read={optional<number>(readPercent)}
+        value={handling?.points}
+
         onChange={(points, visit) => change({ points }, visit)}
       />
       {handling?.amount === undefined ? null : (
@@ -167,12 +166,13 @@ const Figures = ({ store }: { store: Store }) => {
           ]}
         />
       )}
-      <DraftField
+      <OptionalMeasureField
         style={style.field}
         label="Weight where unknown"
         placeholder="not assumed"
-        text={store.defaultWeight === undefined ? '' : weightFigure(store.defaultWeight, display.units)}
-        read={optional<number>(readMeasure('weight', display))}
+        value={store.defaultWeight}
+        measure="weight"
+
         onChange={(defaultWeight, visit) => set({ defaultWeight }, 'assumed weight', visit)}
       />
     </View>
@@ -204,11 +204,11 @@ const Pause = ({ store }: { store: Store }) => {
         onPress={() => set({ pause: undefined }, 'no pause')}
       />
       <View style={style.row}>
-        <DraftField
+        <DateField
           style={style.field}
           label="First day of the pause"
-          text={pause.from}
-          read={readDate}
+          value={pause.from}
+
           onChange={(from, visit) => change({ from, to: pause.to < from ? from : pause.to }, visit)}
         />
         <DraftField
@@ -224,12 +224,13 @@ const Pause = ({ store }: { store: Store }) => {
           onChange={(to, visit) => change({ to }, visit)}
         />
       </View>
-      <DraftField
+      <WordsField
         prose
         label="What customers are told"
         placeholder="We are taking no orders at present."
-        text={pause.message}
-        read={readWords(2_000)}
+        value={pause.message}
+        most={2_000}
+
         onChange={(message, visit) => change({ message }, visit)}
       />
       <Check

@@ -4,9 +4,10 @@ import { regionsText } from '../../../core/place/region-phrase.ts';
 import type { Region } from '../../../core/model/place.ts';
 import type { TaxRate } from '../../../core/model/tax.ts';
 import { Check } from '../../parts/check.tsx';
-import { DraftField, type Read } from '../../parts/draft-field.tsx';
+import { NameField, PercentField } from '../../fields/kind-fields.tsx';
+import { DraftField, type Read } from '../../fields/draft-field.tsx';
 import { useWorldPlaces } from '../../places/places.ts';
-import { readName, readPercent, readRegions } from '../../parts/readers.ts';
+import { readRegions } from '../../fields/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
@@ -61,13 +62,13 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
   };
   return (
     <View style={style.row} role="listitem" aria-label={`${name}, ${place}`}>
-      <DraftField
+      <NameField
         hideLabel={!headed}
         style={style.name}
         label="Tax"
         prose
-        text={name}
-        read={readName}
+        value={name}
+
         onChange={(next, visit) => set({ name: next }, 'name', visit)}
       />
       <DraftField
@@ -78,13 +79,13 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
         read={readRegion}
         onChange={(region, visit) => set({ region }, 'place', visit)}
       />
-      <DraftField
+      <PercentField
         right
         hideLabel={!headed}
         style={style.points}
         label="%"
-        text={String(tax.points / 100)}
-        read={readPercent}
+        value={tax.points}
+
         onChange={(points, visit) => set({ points }, 'percentage', visit)}
       />
       <Segments

@@ -2,7 +2,7 @@ import { Controller, type Control } from 'react-hook-form';
 import { View } from 'react-native';
 import { HelperText } from 'react-native-paper';
 import { Chooser } from '../../parts/chooser.tsx';
-import { FormField } from '../../parts/form-field.tsx';
+import { FormField } from '../../fields/form-field.tsx';
 import { countryName, useWorldPlaces } from '../../places/places.ts';
 import { SANS } from '../../theme/tokens.ts';
 import { askedLines, type Asked, type CheckoutValues, type FieldSpec } from './address-form.ts';

@@ -3,7 +3,7 @@ import { Button, Text } from 'react-native-paper';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
 import { promiseSentence } from '../../../core/order/promise-sentence.ts';
 import { Check } from '../../parts/check.tsx';
-import { FormField } from '../../parts/form-field.tsx';
+import { FormField } from '../../fields/form-field.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';

@@ -5,7 +5,7 @@ import type { PastOrder } from '../../../core/model/order.ts';
 import { nearbyOf } from '../../../core/order/nearby-of.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
 import { slotFigure } from '../../../core/words/slot-phrase.ts';
-import { saveCalendar } from '../../parts/calendar-file.ts';
+import { saveCalendar } from '../../files/calendar-file.ts';
 import { MarkedText } from '../../parts/marked-text.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { countryName } from '../../places/places.ts';

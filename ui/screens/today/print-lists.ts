@@ -2,7 +2,7 @@ import type { Good } from '../../../core/model/good.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { pickingList } from '../../../core/order/picking.ts';
 import { promiseWords } from '../../../core/words/order-message.ts';
-import { saveBytes } from '../../parts/files.ts';
+import { saveBytes } from '../../files/files.ts';
 
 const PICKING_COLUMNS = [0, 40, 300];
 const PACKING_COLUMNS = [0, 40];

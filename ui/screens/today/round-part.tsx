@@ -12,8 +12,8 @@ import {
   ROUND_HEADINGS,
   type RoundStop,
 } from '../../../core/formats/round-files.ts';
-import { fileName, saveFile } from '../../parts/files.ts';
-import { saveList } from '../../parts/save-list.ts';
+import { fileName, saveFile } from '../../files/files.ts';
+import { saveList } from '../../files/save-list.ts';
 import { Section } from '../../parts/section.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectServedBook, selectServedDisplayFormat } from '../../state/served.ts';

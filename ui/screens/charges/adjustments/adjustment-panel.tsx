@@ -4,8 +4,7 @@ import { Text } from 'react-native-paper';
 import type { Adjustment, Condition } from '../../../../core/model/adjustment.ts';
 import { Check } from '../../../parts/check.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { readName } from '../../../parts/readers.ts';
+import { NameField } from '../../../fields/kind-fields.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useShown } from '../../../parts/use-shown.ts';
 import { edit } from '../../../state/draft.ts';
@@ -14,7 +13,7 @@ import { useAppDispatch } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
-import { ConditionFields } from './condition-fields.tsx';
+import { ConditionFields, CONDITIONS } from './condition-fields.tsx';
 import { EffectFields } from './effect-fields.tsx';
 import { SubjectFields } from './subject-fields.tsx';
 import { IconAction } from '../../../parts/icon-action.tsx';
@@ -36,17 +35,6 @@ const styles = (inks: Inks) => ({
   } as const,
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
-
-const NEW: Record<Condition['test'], { name: string; condition: Condition }> = {
-  measure: { name: 'What the basket measures', condition: { test: 'measure', of: 'subtotal' } },
-  goods: { name: 'Which goods', condition: { test: 'goods', match: 'any' } },
-  destination: { name: 'Where it goes', condition: { test: 'destination', in: [] } },
-  dates: { name: 'Dates', condition: { test: 'dates' } },
-  weekday: { name: 'Days of the week', condition: { test: 'weekday', days: [] } },
-  customer: { name: 'Who orders', condition: { test: 'customer', in: [] } },
-  code: { name: 'A code typed at checkout', condition: { test: 'code', in: [] } },
-  channel: { name: 'The channel', condition: { test: 'channel', in: [] } },
-};
 
 const Part = ({ title, children }: { title: string; children: ReactNode }) => {
   const style = useStyles(styles);
@@ -72,7 +60,7 @@ const Conditions = ({
       {when.map((condition, at) => (
         <View style={style.condition} key={`${condition.test}-${at}`}>
           <View style={{ flex: 1, gap: 4 }}>
-            <Text style={style.note}>{NEW[condition.test].name}</Text>
+            <Text style={style.note}>{CONDITIONS[condition.test].name}</Text>
             <ConditionFields
               condition={condition}
               onChange={(next, visit) =>
@@ -86,7 +74,7 @@ const Conditions = ({
           <IconAction
             icon="close"
             size={18}
-            accessibilityLabel={`Remove the condition: ${NEW[condition.test].name}`}
+            accessibilityLabel={`Remove the condition: ${CONDITIONS[condition.test].name}`}
             onPress={() =>
               onChange(
                 when.filter((_, i) => i !== at),
@@ -102,8 +90,8 @@ const Conditions = ({
           label="Add a condition"
           placeholder="Add a condition"
           chosen=""
-          options={Object.entries(NEW).map(([id, { name }]) => ({ id, name, note: '' }))}
-          onChoose={(id) => onChange([...when, NEW[id as Condition['test']].condition], null)}
+          options={Object.entries(CONDITIONS).map(([id, { name }]) => ({ id, name, note: '' }))}
+          onChoose={(id) => onChange([...when, CONDITIONS[id as Condition['test']].first], null)}
         />
       </View>
     </Part>
@@ -134,11 +122,11 @@ export const AdjustmentPanel = ({
   };
   return (
     <View style={style.all} ref={shown}>
-      <DraftField
+      <NameField
         label="Adjustment"
         prose
-        text={name}
-        read={readName}
+        value={name}
+
         onChange={(next, visit) => set({ name: next }, 'name', visit)}
       />
       <Part title="What it does">

@@ -1,15 +1,12 @@
+import type { ComponentType } from 'react';
 import { View } from 'react-native';
 import type { Condition } from '../../../../core/model/adjustment.ts';
 import type { Measure } from '../../../../core/model/price.ts';
 import type { Weekday } from '../../../../core/model/unit.ts';
-import { measureFigure } from '../../../../core/words/figure.ts';
 import { Check } from '../../../parts/check.tsx';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { optional, readDate, readMeasure, readTokens } from '../../../parts/readers.ts';
-import { RegionList } from '../../../parts/region-list.tsx';
+import { OptionalDateField, OptionalMeasureField, TokensField } from '../../../fields/kind-fields.tsx';
+import { RegionList } from '../../../fields/region-list.tsx';
 import { Segments } from '../../../parts/segments.tsx';
-import { selectDisplayFormat } from '../../../state/selectors.ts';
-import { useAppSelector } from '../../../state/store.ts';
 import { NamedGoods } from './named-goods.tsx';
 
 interface Props {
@@ -37,7 +34,6 @@ const put = <C extends Condition>(condition: C, name: string, value: unknown): C
 };
 
 const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
-  const display = useAppSelector(selectDisplayFormat);
   const { of } = condition;
   return (
     <View style={{ gap: 8 }}>
@@ -48,14 +44,15 @@ const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
       />
       <View style={row}>
         {(['min', 'max'] as const).map((end) => (
-          <DraftField
+          <OptionalMeasureField
             key={`${of}-${end}`}
             right
             style={field}
             label={end === 'min' ? 'From' : 'To less than'}
             placeholder="any"
-            text={condition[end] === undefined ? '' : measureFigure(of, condition[end], display)}
-            read={optional<number>(readMeasure(of, display))}
+            value={condition[end]}
+            measure={of}
+
             onChange={(value, visit) => onChange(put(condition, end, value), visit)}
           />
         ))}
@@ -103,13 +100,13 @@ const DatesFields = ({ condition, onChange }: PartProps<'dates'>) => (
   <View>
     <View style={row}>
       {(['from', 'to'] as const).map((end) => (
-        <DraftField
+        <OptionalDateField
           key={end}
           style={field}
           label={end === 'from' ? 'First day' : 'Last day'}
           placeholder="any"
-          text={condition[end] ?? ''}
-          read={optional<string>(readDate)}
+          value={condition[end]}
+
           onChange={(value, visit) => onChange(put(condition, end, value), visit)}
         />
       ))}
@@ -140,34 +137,57 @@ const WeekdayFields = ({ condition, onChange }: PartProps<'weekday'>) => (
   </View>
 );
 
-const TOKENS = {
-  customer: 'Customer groups, parted by commas',
-  code: 'Codes typed at checkout, parted by commas',
-  channel: 'Channels, parted by commas',
-} as const;
+type Listed = Of<'customer' | 'code' | 'channel'>;
+
+const listFields = <C extends Listed>(label: string) =>
+  function ListFields({ condition, onChange }: { condition: C; onChange: Props['onChange'] }) {
+    return (
+      <TokensField
+        prose
+        label={label}
+        value={condition.in}
+        onChange={(tokens, visit) => onChange({ ...condition, in: tokens }, visit)}
+      />
+    );
+  };
+
+/** What a kind of condition is called, how one begins, and its fields. */
+interface ConditionPart<T extends Condition['test']> {
+  name: string;
+  first: Of<T>;
+  Fields: ComponentType<PartProps<T>>;
+}
+
+/** The parts of every kind of condition, in the order in which they are offered. */
+export const CONDITIONS: { readonly [T in Condition['test']]: ConditionPart<T> } = {
+  measure: {
+    name: 'What the basket measures',
+    first: { test: 'measure', of: 'subtotal' },
+    Fields: MeasureFields,
+  },
+  goods: { name: 'Which goods', first: { test: 'goods', match: 'any' }, Fields: GoodsFields },
+  destination: { name: 'Where it goes', first: { test: 'destination', in: [] }, Fields: DestinationFields },
+  dates: { name: 'Dates', first: { test: 'dates' }, Fields: DatesFields },
+  weekday: { name: 'Days of the week', first: { test: 'weekday', days: [] }, Fields: WeekdayFields },
+  customer: {
+    name: 'Who orders',
+    first: { test: 'customer', in: [] },
+    Fields: listFields('Customer groups, parted by commas'),
+  },
+  code: {
+    name: 'A code typed at checkout',
+    first: { test: 'code', in: [] },
+    Fields: listFields('Codes typed at checkout, parted by commas'),
+  },
+  channel: {
+    name: 'The channel',
+    first: { test: 'channel', in: [] },
+    Fields: listFields('Channels, parted by commas'),
+  },
+};
 
 /** The fields of one condition of an adjustment. */
 export const ConditionFields = ({ condition, onChange }: Props) => {
-  switch (condition.test) {
-    case 'measure':
-      return <MeasureFields condition={condition} onChange={onChange} />;
-    case 'goods':
-      return <GoodsFields condition={condition} onChange={onChange} />;
-    case 'destination':
-      return <DestinationFields condition={condition} onChange={onChange} />;
-    case 'dates':
-      return <DatesFields condition={condition} onChange={onChange} />;
-    case 'weekday':
-      return <WeekdayFields condition={condition} onChange={onChange} />;
-    default:
-      return (
-        <DraftField
-          prose
-          label={TOKENS[condition.test]}
-          text={condition.in.join(', ')}
-          read={readTokens}
-          onChange={(tokens, visit) => onChange({ ...condition, in: tokens }, visit)}
-        />
-      );
-  }
+  const Fields = CONDITIONS[condition.test].Fields as unknown as ComponentType<Props>;
+  return <Fields condition={condition} onChange={onChange} />;
 };

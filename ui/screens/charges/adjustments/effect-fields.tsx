@@ -1,13 +1,10 @@
+import type { ComponentType } from 'react';
 import { View } from 'react-native';
 import type { Effect } from '../../../../core/model/adjustment.ts';
-import { moneyFigure } from '../../../../core/words/figure.ts';
 import { Check } from '../../../parts/check.tsx';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { optional, readMoney, readPercent, readWords } from '../../../parts/readers.ts';
+import { MoneyField, OptionalMoneyField, PercentField, WordsField } from '../../../fields/kind-fields.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { useWidth } from '../../../parts/use-width.ts';
-import { selectDisplayFormat } from '../../../state/selectors.ts';
-import { useAppSelector } from '../../../state/store.ts';
 import { NamedGoods } from './named-goods.tsx';
 
 type Kind = Effect['do'];
@@ -18,27 +15,6 @@ interface Props {
 }
 type PartProps<K extends Kind> = Omit<Props, 'effect'> & { effect: Extract<Effect, { do: K }> };
 
-const KINDS: { value: Kind; label: string }[] = [
-  { value: 'add', label: 'Add' },
-  { value: 'percent', label: 'Percent' },
-  { value: 'set', label: 'Set' },
-  { value: 'free', label: 'Free' },
-  { value: 'bounds', label: 'Bounds' },
-  { value: 'withhold', label: 'Withhold' },
-  { value: 'terms', label: 'Duties' },
-];
-
-/** Each kind of effect as it begins; none of them changes a charge until it is given a figure. */
-const BEGIN: Record<Kind, Effect> = {
-  add: { do: 'add', amount: 0, per: 'order' },
-  percent: { do: 'percent', points: 0, of: 'charge' },
-  set: { do: 'set', amount: 0 },
-  free: { do: 'free' },
-  bounds: { do: 'bounds' },
-  withhold: { do: 'withhold' },
-  terms: { do: 'terms', terms: 'DAP' },
-};
-
 const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const;
 const field = { width: 132 } as const;
 const MORE_OR_LESS = [
@@ -47,18 +23,17 @@ const MORE_OR_LESS = [
 ] as const;
 
 const AddFields = ({ effect, onChange }: PartProps<'add'>) => {
-  const display = useAppSelector(selectDisplayFormat);
   const { amount, per, goods } = effect;
   const sign = amount < 0 ? -1 : 1;
   return (
     <View style={{ gap: 8 }}>
       <View style={row}>
-        <DraftField
+        <MoneyField
           right
           style={field}
           label="Amount"
-          text={moneyFigure(Math.abs(amount), display.decimals)}
-          read={readMoney(display)}
+          value={Math.abs(amount)}
+
           onChange={(value, visit) => onChange({ ...effect, amount: sign * value }, visit)}
         />
         <Segments
@@ -101,12 +76,12 @@ const PercentFields = ({ effect, onChange }: PartProps<'percent'>) => {
   const sign = points < 0 ? -1 : 1;
   return (
     <View style={row}>
-      <DraftField
+      <PercentField
         right
         style={field}
         label="%"
-        text={String(Math.abs(points) / 100)}
-        read={readPercent}
+        value={Math.abs(points)}
+
         onChange={(value, visit) => onChange({ ...effect, points: sign * value }, visit)}
       />
       <Segments
@@ -131,18 +106,17 @@ const PercentFields = ({ effect, onChange }: PartProps<'percent'>) => {
 };
 
 const BoundsFields = ({ effect, onChange }: PartProps<'bounds'>) => {
-  const display = useAppSelector(selectDisplayFormat);
   return (
     <View style={row}>
       {(['min', 'max'] as const).map((end) => (
-        <DraftField
+        <OptionalMoneyField
           key={end}
           right
           style={field}
           label={end === 'min' ? 'At least' : 'At most'}
           placeholder="none"
-          text={effect[end] === undefined ? '' : moneyFigure(effect[end], display.decimals)}
-          read={optional<number>(readMoney(display))}
+          value={effect[end]}
+
           onChange={(value, visit) => {
             const { [end]: _, ...rest } = effect;
             onChange(value === undefined ? rest : { ...rest, [end]: value }, visit);
@@ -153,67 +127,76 @@ const BoundsFields = ({ effect, onChange }: PartProps<'bounds'>) => {
   );
 };
 
-const Figures = ({ effect, onChange }: Props) => {
-  const display = useAppSelector(selectDisplayFormat);
-  switch (effect.do) {
-    case 'add':
-      return <AddFields effect={effect} onChange={onChange} />;
-    case 'percent':
-      return <PercentFields effect={effect} onChange={onChange} />;
-    case 'bounds':
-      return <BoundsFields effect={effect} onChange={onChange} />;
-    case 'set':
-      return (
-        <DraftField
-          right
-          style={field}
-          label="The charge becomes"
-          text={moneyFigure(effect.amount, display.decimals)}
-          read={readMoney(display)}
-          onChange={(amount, visit) => onChange({ do: 'set', amount }, visit)}
-        />
-      );
-    case 'withhold':
-      return (
-        <DraftField
-          prose
-          label="What the customer is told"
-          placeholder="nothing"
-          text={effect.message ?? ''}
-          read={readWords(2_000)}
-          onChange={(message, visit) =>
-            onChange(message === '' ? { do: 'withhold' } : { do: 'withhold', message }, visit)
-          }
-        />
-      );
-    case 'terms':
-      return (
-        <Segments
-          value={effect.terms}
-          options={[
-            { value: 'DAP', label: 'DAP, on arrival' },
-            { value: 'DDP', label: 'DDP, prepaid' },
-            { value: 'both', label: 'both' },
-          ]}
-          onChange={(terms) => onChange({ do: 'terms', terms }, null)}
-        />
-      );
-    default:
-      return null;
-  }
+const SetFields = ({ effect, onChange }: PartProps<'set'>) => (
+  <MoneyField
+    right
+    style={field}
+    label="The charge becomes"
+    value={effect.amount}
+    onChange={(amount, visit) => onChange({ do: 'set', amount }, visit)}
+  />
+);
+
+const WithholdFields = ({ effect, onChange }: PartProps<'withhold'>) => (
+  <WordsField
+    prose
+    label="What the customer is told"
+    placeholder="nothing"
+    value={effect.message ?? ''}
+    most={2_000}
+    onChange={(message, visit) =>
+      onChange(message === '' ? { do: 'withhold' } : { do: 'withhold', message }, visit)
+    }
+  />
+);
+
+const TermsFields = ({ effect, onChange }: PartProps<'terms'>) => (
+  <Segments
+    value={effect.terms}
+    options={[
+      { value: 'DAP', label: 'DAP, on arrival' },
+      { value: 'DDP', label: 'DDP, prepaid' },
+      { value: 'both', label: 'both' },
+    ]}
+    onChange={(terms) => onChange({ do: 'terms', terms }, null)}
+  />
+);
+
+/** What a kind of effect is called, how one begins, and its fields, if it has any. */
+interface EffectPart<K extends Kind> {
+  label: string;
+  first: Extract<Effect, { do: K }>;
+  Fields: ComponentType<PartProps<K>> | null;
+}
+
+/** The parts of every kind of effect; none of them changes a charge until it is given a figure. */
+const EFFECTS: { readonly [K in Kind]: EffectPart<K> } = {
+  add: { label: 'Add', first: { do: 'add', amount: 0, per: 'order' }, Fields: AddFields },
+  percent: { label: 'Percent', first: { do: 'percent', points: 0, of: 'charge' }, Fields: PercentFields },
+  set: { label: 'Set', first: { do: 'set', amount: 0 }, Fields: SetFields },
+  free: { label: 'Free', first: { do: 'free' }, Fields: null },
+  bounds: { label: 'Bounds', first: { do: 'bounds' }, Fields: BoundsFields },
+  withhold: { label: 'Withhold', first: { do: 'withhold' }, Fields: WithholdFields },
+  terms: { label: 'Duties', first: { do: 'terms', terms: 'DAP' }, Fields: TermsFields },
 };
+const KINDS = Object.entries(EFFECTS).map(([value, { label }]) => ({ value: value as Kind, label }));
 
 /** What an adjustment does to a charge. */
 export const EffectFields = ({ effect, onChange }: Props) => {
   const isPhone = useWidth() === 'phone';
-  const choose = (kind: Kind): void => onChange(BEGIN[kind], null);
   const parts = isPhone ? [KINDS.slice(0, 4), KINDS.slice(4)] : [KINDS];
+  const Fields = EFFECTS[effect.do].Fields as unknown as ComponentType<Props> | null;
   return (
     <View style={{ gap: 8 }}>
       {parts.map((options) => (
-        <Segments key={options[0]?.value} value={effect.do} options={options} onChange={choose} />
+        <Segments
+          key={options[0]?.value}
+          value={effect.do}
+          options={options}
+          onChange={(kind) => onChange(EFFECTS[kind].first, null)}
+        />
       ))}
-      <Figures effect={effect} onChange={onChange} />
+      {Fields ? <Fields effect={effect} onChange={onChange} /> : null}
     </View>
   );
 };

@@ -3,12 +3,16 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { listedCarrier } from '../../../../carriers/directory.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
-import { countFigure, percentFigure, weightFigure } from '../../../../core/words/figure.ts';
+import { countFigure } from '../../../../core/words/figure.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { PackingFields } from '../../../parts/packing-fields.tsx';
+import {
+  CountField,
+  NameField,
+  OptionalMeasureField,
+  OptionalPercentField,
+} from '../../../fields/kind-fields.tsx';
+import { PackingFields } from '../../../fields/packing-fields.tsx';
 import { Page } from '../../../parts/page.tsx';
-import { optional, readCountWithin, readMeasure, readName, readPercent } from '../../../parts/readers.ts';
 import { Section } from '../../../parts/section.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -16,7 +20,7 @@ import { Later } from '../../../shell/later.tsx';
 import { PageHead } from '../../../shell/page-head.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -43,7 +47,6 @@ const styles = (inks: Inks) => ({
 /** Where parcels leave from, to what kind of address, what they are declared to be worth, and how long to wait. */
 const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }) => {
   const style = useStyles(styles);
-  const display = useAppSelector(selectDisplayFormat);
   const { locations } = useAppSelector(selectBook);
   return (
     <View style={style.rows}>
@@ -77,34 +80,34 @@ const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }
         ]}
       />
       <View style={style.row}>
-        <DraftField
+        <OptionalPercentField
           right
           style={style.field}
           label="Declared value"
           placeholder="of the goods, %"
-          text={account.insure === undefined ? '' : percentFigure(account.insure)}
-          read={optional<number>(readPercent)}
+          value={account.insure}
+          sign
+
           onChange={(insure, visit) => set({ insure }, visit)}
         />
-        <DraftField
+        <OptionalMeasureField
           right
           style={style.field}
           label="Lightest parcel asked about"
           placeholder="as it weighs"
-          text={
-            account.leastParcelWeight === undefined
-              ? ''
-              : weightFigure(account.leastParcelWeight, display.units)
-          }
-          read={optional<number>(readMeasure('weight', display))}
+          value={account.leastParcelWeight}
+          measure="weight"
+
           onChange={(leastParcelWeight, visit) => set({ leastParcelWeight }, visit)}
         />
-        <DraftField
+        <CountField
           right
           style={style.field}
           label="Waits at most, milliseconds"
-          text={String(account.timeoutMs)}
-          read={readCountWithin(100, 60_000)}
+          value={account.timeoutMs}
+          least={100}
+          most={60_000}
+
           onChange={(timeoutMs, visit) => set({ timeoutMs }, visit)}
         />
         <Segments
@@ -165,12 +168,12 @@ const AccountPage = ({ account, onBack }: { account: CarrierAccount; onBack: () 
       <Text style={style.note}>{listedCarrier(account.carrier)?.about ?? account.carrier}</Text>
       <View style={style.rows}>
         <View style={style.row}>
-          <DraftField
+          <NameField
             prose
             style={style.name}
             label="Name"
-            text={name}
-            read={readName}
+            value={name}
+
             onChange={(next, visit) => set({ name: next }, visit)}
           />
           <Segments

@@ -6,8 +6,7 @@ import { countFigure } from '../../../../core/words/figure.ts';
 import { sentence } from '../../../../core/words/sentence.ts';
 import { askCarriers, forgetAnswers } from '../../../carriers/reach-carriers.ts';
 import { sampleQuestion } from '../../../carriers/sample-question.ts';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { readName } from '../../../parts/readers.ts';
+import { NameField } from '../../../fields/kind-fields.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { answersForgotten } from '../../../state/answers.ts';
@@ -132,12 +131,12 @@ export const Credentials = ({ account, set }: Props) => {
       />
       {credentials.kind === 'own' ? (
         <View style={style.row}>
-          <DraftField
+          <NameField
             prose
             style={style.field}
             label="Account number"
-            text={credentials.accountNumber}
-            read={readName}
+            value={credentials.accountNumber}
+
             onChange={(accountNumber, visit) =>
               set({ credentials: { ...credentials, accountNumber } }, visit)
             }

@@ -1,12 +1,10 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { CarrierPrice, Fallback } from '../../../../core/model/price.ts';
-import { moneyFigure } from '../../../../core/words/figure.ts';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { optional, readMoney, readName, readWords } from '../../../parts/readers.ts';
+import { MoneyField, OptionalNameField } from '../../../fields/kind-fields.tsx';
+import { DraftField } from '../../../fields/draft-field.tsx';
+import { optional, readWords } from '../../../fields/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
-import { selectDisplayFormat } from '../../../state/selectors.ts';
-import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
@@ -29,7 +27,6 @@ const styles = (inks: Inks) => ({
 /** What is charged where the carrier's price cannot be had: an amount of the merchant's own, or the choice is withheld. */
 export const FallbackFields = ({ title, fallback, onChange }: Props) => {
   const style = useStyles(styles);
-  const display = useAppSelector(selectDisplayFormat);
   const charged = fallback === 'withhold' ? null : fallback;
   const set = (changes: Partial<Fallback>, visit: string | null): void => {
     if (!charged) return;
@@ -52,12 +49,12 @@ export const FallbackFields = ({ title, fallback, onChange }: Props) => {
       />
       {charged ? (
         <View style={style.row}>
-          <DraftField
+          <MoneyField
             right
             style={style.field}
             label="Amount"
-            text={moneyFigure(charged.amount, display.decimals)}
-            read={readMoney(display)}
+            value={charged.amount}
+
             onChange={(amount, visit) => set({ amount }, visit)}
           />
           <Segments
@@ -69,13 +66,13 @@ export const FallbackFields = ({ title, fallback, onChange }: Props) => {
               { value: 'parcel', label: 'a parcel' },
             ]}
           />
-          <DraftField
+          <OptionalNameField
             prose
             style={style.name}
             label="Under the name"
             placeholder="the service’s"
-            text={charged.label ?? ''}
-            read={optional<string>(readName)}
+            value={charged.label}
+
             onChange={(label, visit) => set({ label }, visit)}
           />
           <DraftField

@@ -6,17 +6,11 @@ import type { CarrierAccount } from '../../../../core/model/carrier.ts';
 import { tiersCurve } from '../../../../core/price/curve.ts';
 import type { StepsPrice } from '../../../../core/model/price.ts';
 import { proposeSteps, type CostPoint, type ProposedSteps } from '../../../../core/price/propose-steps.ts';
-import {
-  moneyFigure,
-  percentFigure,
-  weightFigure,
-  type DisplayFormat,
-} from '../../../../core/words/figure.ts';
+import { moneyFigure, weightFigure, type DisplayFormat } from '../../../../core/words/figure.ts';
 import { askCarriers } from '../../../carriers/reach-carriers.ts';
 import { sampleQuestion } from '../../../carriers/sample-question.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { readCountWithin, readPercent } from '../../../parts/readers.ts';
+import { CountField, PercentField } from '../../../fields/kind-fields.tsx';
 import { StepCurve } from '../../../parts/step-curve.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
@@ -203,20 +197,23 @@ const Proposal = ({ account }: { account: CarrierAccount }) => {
         </View>
       </View>
       <View style={style.row}>
-        <DraftField
+        <CountField
           right
           style={style.field}
           label="Steps, at most"
-          text={String(wanted.steps)}
-          read={readCountWithin(1, 10)}
+          value={wanted.steps}
+          least={1}
+          most={10}
+
           onChange={(steps) => set({ steps })}
         />
-        <DraftField
+        <PercentField
           right
           style={style.field}
           label="Covers, of orders"
-          text={percentFigure(wanted.share)}
-          read={readPercent}
+          value={wanted.share}
+          sign
+
           onChange={(share) => set({ share: Math.min(10_000, share) })}
         />
         <TextAction label="Ask the carrier" disabled={proposed === 'asking'} onPress={() => void propose()} />

@@ -5,8 +5,7 @@ import type { CarrierAccount, CarrierAnswer } from '../../../../core/model/carri
 import { countFigure, moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
 import { askCarriers } from '../../../carriers/reach-carriers.ts';
 import { sampleQuestion } from '../../../carriers/sample-question.ts';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { readMeasure } from '../../../parts/readers.ts';
+import { MeasureField } from '../../../fields/kind-fields.tsx';
 import { countryName } from '../../../places/places.ts';
 import { selectSamplePlaces, type SamplePlace } from './sample-places.ts';
 import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
@@ -134,12 +133,13 @@ const Samples = ({ account }: { account: CarrierAccount }) => {
         One parcel of {weightFigure(weight, display.units)}, today, to places of every zone: those of your
         past orders first.
       </Text>
-      <DraftField
+      <MeasureField
         right
         style={style.field}
         label="Weight of the parcel"
-        text={weightFigure(weight, display.units)}
-        read={readMeasure('weight', display)}
+        value={weight}
+        measure="weight"
+
         onChange={setWeight}
       />
       {answers === null ? (

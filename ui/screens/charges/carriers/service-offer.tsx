@@ -2,15 +2,9 @@ import { View } from 'react-native';
 import type { CarrierService } from '../../../../core/model/price.ts';
 import { moneyFigure, percentFigure } from '../../../../core/words/figure.ts';
 import { Check } from '../../../parts/check.tsx';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import {
-  optional,
-  readCountWithin,
-  readMoney,
-  readName,
-  readPercent,
-  signed,
-} from '../../../parts/readers.ts';
+import { OptionalCountField, OptionalMoneyField, OptionalNameField } from '../../../fields/kind-fields.tsx';
+import { DraftField } from '../../../fields/draft-field.tsx';
+import { optional, readMoney, readPercent, signed } from '../../../fields/readers.ts';
 import { withDays } from '../transit.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
@@ -53,13 +47,13 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
       <Check label={name} on={offered !== undefined} onPress={onToggle} />
       {offered ? (
         <View style={style.row} role="group" aria-label={name}>
-          <DraftField
+          <OptionalNameField
             prose
             style={style.name}
             label="Under the name"
             placeholder={name}
-            text={offered.label ?? ''}
-            read={optional<string>(readName)}
+            value={offered.label}
+
             onChange={(label, visit) => set({ label }, visit)}
           />
           <DraftField
@@ -80,33 +74,35 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
             read={optional<number>(signed(readMoney(display)))}
             onChange={(amount, visit) => set({ change: { ...offered.change, amount } }, visit)}
           />
-          <DraftField
+          <OptionalMoneyField
             right
             style={style.field}
             label="or set to"
             placeholder="not set"
-            text={money(offered.override)}
-            read={optional<number>(readMoney(display))}
+            value={offered.override}
+
             onChange={(override, visit) => set({ override }, visit)}
           />
-          <DraftField
+          <OptionalMoneyField
             right
             style={style.field}
             label="Free from"
             placeholder="never"
-            text={money(offered.freeFrom)}
-            read={optional<number>(readMoney(display))}
+            value={offered.freeFrom}
+
             onChange={(freeFrom, visit) => set({ freeFrom }, visit)}
           />
           {(['min', 'max'] as const).map((end) => (
-            <DraftField
+            <OptionalCountField
               key={end}
               right
               style={style.field}
               label={end === 'min' ? 'Days, at least' : 'Days, at most'}
               placeholder="carrier’s own"
-              text={offered.transit === undefined ? '' : String(offered.transit[end])}
-              read={optional<number>(readCountWithin(0, 365))}
+              value={offered.transit?.[end]}
+              least={0}
+              most={365}
+
               onChange={(days, visit) => set({ transit: withDays(offered.transit, end, days) }, visit)}
             />
           ))}

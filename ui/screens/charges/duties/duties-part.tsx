@@ -1,13 +1,13 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { DutyRules } from '../../../../core/model/tax.ts';
-import { moneyFigure } from '../../../../core/words/figure.ts';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { readCountries, readMoney } from '../../../parts/readers.ts';
+import { MoneyField } from '../../../fields/kind-fields.tsx';
+import { DraftField } from '../../../fields/draft-field.tsx';
+import { readCountries } from '../../../fields/readers.ts';
 import { Section } from '../../../parts/section.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -39,7 +39,6 @@ const SHOWN: Record<DutyRules['show'], string> = {
 const DutiesPart = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const display = useAppSelector(selectDisplayFormat);
   const { duties } = useAppSelector(selectBook);
   const set = (changes: Changes, visit: string | null = null): void =>
     void dispatch(edit('setDuties', { changes }, 'Import charges', visit));
@@ -80,12 +79,12 @@ const DutiesPart = () => {
             read={readCountries}
             onChange={(homeCountries, visit) => set({ homeCountries }, visit)}
           />
-          <DraftField
+          <MoneyField
             right
             style={style.field}
             label="Clearance fee"
-            text={moneyFigure(duties.clearanceFee, display.decimals)}
-            read={readMoney(display)}
+            value={duties.clearanceFee}
+
             onChange={(clearanceFee, visit) => set({ clearanceFee }, visit)}
           />
         </View>

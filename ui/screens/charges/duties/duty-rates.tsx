@@ -9,8 +9,8 @@ import {
   type DisplayFormat,
 } from '../../../../core/words/figure.ts';
 import { Press } from '../../../parts/press.tsx';
-import { DraftField, type Read } from '../../../parts/draft-field.tsx';
-import { readCountry, readMoney, readPercent } from '../../../parts/readers.ts';
+import { CountryField, MoneyField, PercentField } from '../../../fields/kind-fields.tsx';
+import { DraftField, type Read } from '../../../fields/draft-field.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { countryName } from '../../../places/places.ts';
@@ -58,7 +58,6 @@ const phrase = (rate: DutyRate, { decimals }: DisplayFormat): string =>
 const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const display = useAppSelector(selectDisplayFormat);
   const set = (changes: Partial<DutyRate>, visit: string | null = null): void =>
     void dispatch(edit('setDutyRate', { at, changes }, `Duty, ${rate.country}`, visit));
   const remove = (): void => {
@@ -67,11 +66,11 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
   };
   return (
     <View style={style.fields} role="group" aria-label={`Duty, ${rate.country}`}>
-      <DraftField
+      <CountryField
         style={style.field}
         label="Country"
-        text={rate.country}
-        read={readCountry}
+        value={rate.country}
+
         onChange={(country, visit) => set({ country }, visit)}
       />
       <DraftField
@@ -82,28 +81,30 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
         read={readPrefix}
         onChange={(hsPrefix, visit) => set({ hsPrefix }, visit)}
       />
-      <DraftField
+      <PercentField
         right
         style={style.field}
         label="Duty"
-        text={percentFigure(rate.duty)}
-        read={readPercent}
+        value={rate.duty}
+        sign
+
         onChange={(duty, visit) => set({ duty }, visit)}
       />
-      <DraftField
+      <PercentField
         right
         style={style.field}
         label="Import tax"
-        text={percentFigure(rate.importTax)}
-        read={readPercent}
+        value={rate.importTax}
+        sign
+
         onChange={(importTax, visit) => set({ importTax }, visit)}
       />
-      <DraftField
+      <MoneyField
         right
         style={style.field}
         label="Nothing below"
-        text={moneyFigure(rate.freeBelow, display.decimals)}
-        read={readMoney(display)}
+        value={rate.freeBelow}
+
         onChange={(freeBelow, visit) => set({ freeBelow }, visit)}
       />
       <Segments

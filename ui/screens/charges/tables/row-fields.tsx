@@ -1,16 +1,15 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { RateTable, TableRow } from '../../../../core/model/price.ts';
-import { measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
-import { DraftField } from '../../../parts/draft-field.tsx';
+import { measureFigure } from '../../../../core/words/figure.ts';
 import {
-  optional,
-  readCountry,
-  readMeasure,
-  readMoney,
-  readPattern,
-  readSubdivision,
-} from '../../../parts/readers.ts';
+  MeasureField,
+  MoneyField,
+  OptionalCountryField,
+  OptionalMeasureField,
+} from '../../../fields/kind-fields.tsx';
+import { DraftField } from '../../../fields/draft-field.tsx';
+import { optional, readMeasure, readPattern, readSubdivision } from '../../../fields/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
@@ -67,12 +66,12 @@ const EachFields = ({
       />
       {each ? (
         <>
-          <DraftField
+          <MoneyField
             right
             style={style.field}
             label="above it"
-            text={moneyFigure(each.amount, display.decimals)}
-            read={readMoney(display)}
+            value={each.amount}
+
             onChange={(amount, visit) => onChange({ ...each, amount }, visit)}
           />
           <Segments
@@ -94,7 +93,6 @@ const EachFields = ({
 export const RowFields = ({ table, row, at, onGone }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const display = useAppSelector(selectDisplayFormat);
   const { id, basis } = table;
   const set = (changes: Partial<TableRow>, visit: string | null): void => {
     const next = Object.fromEntries(
@@ -102,8 +100,6 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
     ) as unknown as TableRow;
     dispatch(edit('setRow', { id, at, row: next }, `${table.name}: row ${at + 1}`, visit));
   };
-  const figure = (value: number | undefined): string =>
-    value === undefined ? '' : measureFigure(basis, value, display);
   const remove = (): void => {
     dispatch(edit('removeRow', { id, at }, `${table.name}: remove row ${at + 1}`));
     dispatch(messageShown({ text: `Removed row ${at + 1} of ${table.name}.`, undo: true }));
@@ -113,12 +109,12 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
     <View style={style.panel} role="group" aria-label={`Row ${at + 1}`}>
       <Text style={style.title}>Row {at + 1}</Text>
       <View style={style.row}>
-        <DraftField
+        <OptionalCountryField
           style={style.field}
           label="Country"
           placeholder="any"
-          text={row.country ?? ''}
-          read={optional<string>(readCountry)}
+          value={row.country}
+
           onChange={(country, visit) => set({ country }, visit)}
         />
         <DraftField
@@ -139,29 +135,31 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
         />
       </View>
       <View style={style.row}>
-        <DraftField
+        <MeasureField
           right
           style={style.field}
           label="From"
-          text={figure(row.from)}
-          read={readMeasure(basis, display)}
+          value={row.from}
+          measure={basis}
+
           onChange={(from, visit) => set({ from }, visit)}
         />
-        <DraftField
+        <OptionalMeasureField
           right
           style={style.field}
           label="To less than"
           placeholder="any"
-          text={figure(row.to)}
-          read={optional<number>(readMeasure(basis, display))}
+          value={row.to}
+          measure={basis}
+
           onChange={(to, visit) => set({ to }, visit)}
         />
-        <DraftField
+        <MoneyField
           right
           style={style.field}
           label="Amount"
-          text={moneyFigure(row.amount, display.decimals)}
-          read={readMoney(display)}
+          value={row.amount}
+
           onChange={(amount, visit) => set({ amount }, visit)}
         />
       </View>

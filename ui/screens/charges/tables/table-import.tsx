@@ -7,9 +7,9 @@ import type { Measure, RateTable, TableRow } from '../../../../core/model/price.
 import { countFigure } from '../../../../core/words/figure.ts';
 import { odditySentence } from '../../../../core/audit/oddity-sentence.ts';
 import { Check } from '../../../parts/check.tsx';
-import { ImportPage } from '../../../parts/list-import/import-page.tsx';
-import { useListImport, type ReadList } from '../../../parts/list-import/use-list-import.ts';
-import { decimalMark } from '../../../parts/readers.ts';
+import { ImportPage } from '../../../list-import/import-page.tsx';
+import { useListImport, type ReadList } from '../../../list-import/use-list-import.ts';
+import { decimalMark } from '../../../fields/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';

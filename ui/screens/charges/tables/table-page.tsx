@@ -4,13 +4,12 @@ import { Text } from 'react-native-paper';
 import { tableHeadings, tableRowCells } from '../../../../core/formats/rate-table-csv.ts';
 import type { RateTable, TableRow } from '../../../../core/model/price.ts';
 import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { fileName } from '../../../parts/files.ts';
-import { useChosenList } from '../../../parts/list-import/use-chosen-list.ts';
+import { NameField } from '../../../fields/kind-fields.tsx';
+import { fileName } from '../../../files/files.ts';
+import { useChosenList } from '../../../list-import/use-chosen-list.ts';
 import { LongList } from '../../../parts/long-list.tsx';
 import { Page } from '../../../parts/page.tsx';
-import { readName } from '../../../parts/readers.ts';
-import { saveList } from '../../../parts/save-list.ts';
+import { saveList } from '../../../files/save-list.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { PageHead } from '../../../shell/page-head.tsx';
@@ -123,11 +122,11 @@ const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) 
     <Page>
       <PageHead title={name} back={{ name: 'Tables', onPress: onBack }} />
       <View style={style.head}>
-        <DraftField
+        <NameField
           label="Table"
           prose
-          text={name}
-          read={readName}
+          value={name}
+
           onChange={(next, visit) =>
             dispatch(edit('setTable', { id, changes: { name: next } }, `${name}: name`, visit))
           }

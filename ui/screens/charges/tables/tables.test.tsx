@@ -15,8 +15,8 @@ jest.mock('../../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 
 const mockFile = jest.fn<Promise<File | null>, []>();
 const mockSaved = jest.fn<void, [string, readonly string[]]>();
-jest.mock('../../../parts/files.ts', () => ({
-  ...jest.requireActual<object>('../../../parts/files.ts'),
+jest.mock('../../../files/files.ts', () => ({
+  ...jest.requireActual<object>('../../../files/files.ts'),
   chooseFile: () => mockFile(),
   saveParts: (name: string, parts: readonly string[]) => mockSaved(name, parts),
 }));

@@ -1,17 +1,15 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { DeliveryArea } from '../../../../core/model/delivery.ts';
-import { moneyFigure } from '../../../../core/words/figure.ts';
 import { Check } from '../../../parts/check.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { FieldGroup } from '../../../parts/field-group.tsx';
-import { LimitFields } from '../../../parts/limit-fields.tsx';
-import { PreparationFields } from '../../../parts/preparation-fields.tsx';
-import { optional, readMoney, readName, readWords } from '../../../parts/readers.ts';
+import { NameField, OptionalMoneyField, WordsField } from '../../../fields/kind-fields.tsx';
+import { FieldGroup } from '../../../fields/field-group.tsx';
+import { LimitFields } from '../../../fields/limit-fields.tsx';
+import { PreparationFields } from '../../../fields/preparation-fields.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectBook } from '../../../state/selectors.ts';
 import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -40,18 +38,15 @@ type ChangeArea = (changes: Partial<DeliveryArea>, what: string, visit?: string 
 /** What stands beside the price: least order, free threshold, service fee. */
 const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) => {
   const style = useStyles(styles);
-  const display = useAppSelector(selectDisplayFormat);
   const { serviceFee: fee } = area;
-  const money = (amount: number | undefined): string =>
-    amount === undefined ? '' : moneyFigure(amount, display.decimals);
   const field = (label: string, value: number | undefined, none: string, key: 'freeFrom' | 'minSubtotal') => (
-    <DraftField
+    <OptionalMoneyField
       right
       style={style.field}
       label={label}
       placeholder={none}
-      text={money(value)}
-      read={optional<number>(readMoney(display))}
+      value={value}
+
       onChange={(next, visit) => set({ [key]: next }, label.toLowerCase(), visit)}
     />
   );
@@ -59,13 +54,13 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) =>
     <FieldGroup name="The charge">
       {field('Free from a subtotal of', area.freeFrom, 'never free', 'freeFrom')}
       {field('Orders from', area.minSubtotal, 'any order', 'minSubtotal')}
-      <DraftField
+      <OptionalMoneyField
         right
         style={style.field}
         label="Service fee, always"
         placeholder="none"
-        text={money(fee?.amount)}
-        read={optional<number>(readMoney(display))}
+        value={fee?.amount}
+
         onChange={(amount, visit) =>
           set(
             { serviceFee: amount === undefined ? undefined : { name: fee?.name ?? 'Service fee', amount } },
@@ -75,12 +70,12 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) =>
         }
       />
       {fee ? (
-        <DraftField
+        <NameField
           prose
           style={style.half}
           label="The fee is called"
-          text={fee.name}
-          read={readName}
+          value={fee.name}
+
           onChange={(name, visit) => set({ serviceFee: { ...fee, name } }, 'service fee', visit)}
         />
       ) : null}
@@ -126,12 +121,12 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
         />
       </View>
       <View style={style.row}>
-        <DraftField
+        <NameField
           prose
           style={style.half}
           label="Delivery area"
-          text={area.name}
-          read={readName}
+          value={area.name}
+
           onChange={(name, visit) => set({ name }, 'name', visit)}
         />
         <View style={[style.half, { flexDirection: 'row' }]}>
@@ -177,13 +172,14 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
         limits={area.limits}
         onChange={(limits, visit) => set({ limits }, 'limits', visit)}
       />
-      <DraftField
+      <WordsField
         prose
         multiline
         label="Told to the customer at checkout"
         placeholder="nothing"
-        text={area.instructions ?? ''}
-        read={readWords(2_000)}
+        value={area.instructions ?? ''}
+        most={2_000}
+
         onChange={(text, visit) =>
           set({ instructions: text === '' ? undefined : text }, 'instructions', visit)
         }

@@ -1,6 +1,6 @@
 import { datesText } from '../../../../core/formats/dates-typed.ts';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { readDates } from '../../../parts/readers.ts';
+import { DraftField } from '../../../fields/draft-field.tsx';
+import { readDates } from '../../../fields/readers.ts';
 
 interface Props {
   dates: readonly string[] | undefined;

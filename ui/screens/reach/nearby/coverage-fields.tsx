@@ -8,9 +8,9 @@ import type { Location } from '../../../../core/model/location.ts';
 import { postalAreasIn } from '../../../../core/coverage/neighbourhood.ts';
 import type { PostalArea } from '../../../../core/coverage/postal-reach.ts';
 import { pastedPatterns } from '../../../../core/place/pasted-patterns.ts';
-import { countFigure, distanceFigure } from '../../../../core/words/figure.ts';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { readCountry, readMeasure } from '../../../parts/readers.ts';
+import { countFigure } from '../../../../core/words/figure.ts';
+import { CountryField, MeasureField } from '../../../fields/kind-fields.tsx';
+import { DraftField } from '../../../fields/draft-field.tsx';
 import { useKeptKinds } from '../../../parts/use-kept-kinds.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -58,11 +58,11 @@ const PostalFields = ({
   return (
     <View style={{ gap: 8 }}>
       <View style={style.row}>
-        <DraftField
+        <CountryField
           style={{ width: 90 }}
           label="Country"
-          text={country}
-          read={readCountry}
+          value={country}
+
           onChange={(next, visit) => onChange({ ...covers, country: next }, visit)}
         />
         <DraftField
@@ -209,12 +209,13 @@ export const CoverageFields = (props: Props) => {
       />
       {covers.kind === 'postal' ? <PostalFields covers={covers} onChange={onChange} /> : null}
       {covers.kind === 'radius' ? (
-        <DraftField
+        <MeasureField
           right
           style={{ width: 160 }}
           label={`From ${location.name}, up to`}
-          text={distanceFigure(covers.metres, display.units)}
-          read={readMeasure('distance', display)}
+          value={covers.metres}
+          measure="distance"
+
           onChange={(metres, visit) => onChange({ kind: 'radius', metres }, visit)}
         />
       ) : null}

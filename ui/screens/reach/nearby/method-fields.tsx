@@ -2,17 +2,14 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { DeliveryArea, DeliveryMethod } from '../../../../core/model/delivery.ts';
 import type { OpeningHours } from '../../../../core/model/time.ts';
-import { moneyFigure } from '../../../../core/words/figure.ts';
 import { Check } from '../../../parts/check.tsx';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { LimitFields } from '../../../parts/limit-fields.tsx';
-import { optional, readCountWithin, readMoney, readName } from '../../../parts/readers.ts';
+import { MoneyField, NameField, OptionalCountField } from '../../../fields/kind-fields.tsx';
+import { LimitFields } from '../../../fields/limit-fields.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { TimingFields } from '../../../parts/timing-fields.tsx';
+import { TimingFields } from '../../../fields/timing-fields.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { messageShown } from '../../../state/session.ts';
-import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useAppDispatch } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import { WeekStrip } from './week-strip.tsx';
@@ -34,7 +31,6 @@ interface Props {
 const MethodFields = ({ area, method, hours }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const display = useAppSelector(selectDisplayFormat);
   const set = (changes: Partial<DeliveryMethod>, what: string, visit: string | null = null): void => {
     const label = `${area.name}, ${method.name}: ${what}`;
     dispatch(edit('setMethod', { areaId: area.id, id: method.id, changes }, label, visit));
@@ -46,29 +42,31 @@ const MethodFields = ({ area, method, hours }: Props) => {
   return (
     <View style={style.method} role="group" aria-label={`Delivery method ${method.name}`}>
       <View style={style.row}>
-        <DraftField
+        <NameField
           prose
           style={style.name}
           label="Delivery method, as customers see it"
-          text={method.name}
-          read={readName}
+          value={method.name}
+
           onChange={(name, visit) => set({ name }, 'name', visit)}
         />
-        <DraftField
+        <MoneyField
           right
           style={style.field}
           label="On top of the price"
-          text={moneyFigure(method.add, display.decimals)}
-          read={readMoney(display)}
+          value={method.add}
+
           onChange={(add, visit) => set({ add }, 'addition', visit)}
         />
-        <DraftField
+        <OptionalCountField
           right
           style={style.field}
           label="Only within days"
           placeholder="any time"
-          text={method.withinDays === undefined ? '' : String(method.withinDays)}
-          read={optional<number>(readCountWithin(0, 366))}
+          value={method.withinDays}
+          least={0}
+          most={366}
+
           onChange={(withinDays, visit) => set({ withinDays }, 'within days', visit)}
         />
       </View>

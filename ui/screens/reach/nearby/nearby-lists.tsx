@@ -5,7 +5,7 @@ import { shapesText } from '../../../../core/formats/area-geojson.ts';
 import type { DeliveryArea, PickupPoint } from '../../../../core/model/delivery.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
 import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../../../../core/price/nearby-phrase.ts';
-import { fileName, saveFile } from '../../../parts/files.ts';
+import { fileName, saveFile } from '../../../files/files.ts';
 import { Press } from '../../../parts/press.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { ZoneSwatch } from '../../../parts/zone-swatch.tsx';

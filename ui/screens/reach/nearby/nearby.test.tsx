@@ -6,14 +6,14 @@ import { testOrderChosen } from '../../../state/session.ts';
 import type { AppStore } from '../../../state/store.ts';
 import { goTo } from '../../../testing/router.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
-import { openFile } from '../../../parts/files.ts';
+import { openFile } from '../../../files/files.ts';
 import { placedLabels, type Label } from './map-labels.ts';
 import { at, moved, planeOf, pointAt, wholeView, zoomed } from './map-plane.ts';
 import NearbyPart from './nearby-part.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
-jest.mock('../../../parts/files.ts', () => ({
-  ...jest.requireActual<object>('../../../parts/files.ts'),
+jest.mock('../../../files/files.ts', () => ({
+  ...jest.requireActual<object>('../../../files/files.ts'),
   openFile: jest.fn(),
 }));
 jest.setTimeout(60_000);

@@ -1,6 +1,6 @@
 import { readShapes, type ReadShape } from '../../../../core/formats/area-geojson.ts';
 import { faultSentence } from '../../../../core/words/fault-sentence.ts';
-import { openFile } from '../../../parts/files.ts';
+import { openFile } from '../../../files/files.ts';
 
 /** The shapes of a file that a person picks, or why there are none; null where no file was picked. */
 export type OpenedShapes = { ok: true; name: string; shapes: ReadShape[] } | { ok: false; reason: string };

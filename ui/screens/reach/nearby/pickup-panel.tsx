@@ -1,19 +1,23 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { PickupPoint } from '../../../../core/model/delivery.ts';
-import { distanceFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { Check } from '../../../parts/check.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { FieldGroup } from '../../../parts/field-group.tsx';
-import { LimitFields } from '../../../parts/limit-fields.tsx';
+import {
+  MoneyField,
+  NameField,
+  OptionalMeasureField,
+  OptionalMoneyField,
+  WordsField,
+} from '../../../fields/kind-fields.tsx';
+import { FieldGroup } from '../../../fields/field-group.tsx';
+import { LimitFields } from '../../../fields/limit-fields.tsx';
 import { MarkedText } from '../../../parts/marked-text.tsx';
-import { PreparationFields } from '../../../parts/preparation-fields.tsx';
-import { optional, readMeasure, readMoney, readName, readWords } from '../../../parts/readers.ts';
+import { PreparationFields } from '../../../fields/preparation-fields.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { TimingFields } from '../../../parts/timing-fields.tsx';
+import { TimingFields } from '../../../fields/timing-fields.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectBook } from '../../../state/selectors.ts';
 import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -38,33 +42,33 @@ type ChangePoint = (changes: Partial<PickupPoint>, what: string, visit?: string 
 
 const ChargeFields = ({ point, set }: { point: PickupPoint; set: ChangePoint }) => {
   const style = useStyles(styles);
-  const display = useAppSelector(selectDisplayFormat);
   return (
     <FieldGroup name="What it costs, and for whom">
-      <DraftField
+      <MoneyField
         right
         style={style.field}
         label="Charge for collecting"
-        text={moneyFigure(point.charge, display.decimals)}
-        read={readMoney(display)}
+        value={point.charge}
+
         onChange={(charge, visit) => set({ charge }, 'charge', visit)}
       />
-      <DraftField
+      <OptionalMoneyField
         right
         style={style.field}
         label="Orders from"
         placeholder="any order"
-        text={point.minSubtotal === undefined ? '' : moneyFigure(point.minSubtotal, display.decimals)}
-        read={optional<number>(readMoney(display))}
+        value={point.minSubtotal}
+
         onChange={(minSubtotal, visit) => set({ minSubtotal }, 'least order', visit)}
       />
-      <DraftField
+      <OptionalMeasureField
         right
         style={style.field}
         label="Customers up to"
         placeholder="any distance"
-        text={point.maxDistance === undefined ? '' : distanceFigure(point.maxDistance, display.units)}
-        read={optional<number>(readMeasure('distance', display))}
+        value={point.maxDistance}
+        measure="distance"
+
         onChange={(maxDistance, visit) => set({ maxDistance }, 'greatest distance', visit)}
       />
     </FieldGroup>
@@ -76,13 +80,14 @@ const Instructions = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
   const { instructions = '' } = point;
   return (
     <View style={{ gap: 8 }}>
-      <DraftField
+      <WordsField
         prose
         multiline
         label="How to collect; *leaning*, **strong**, lists and links as in CommonMark"
         placeholder="nothing"
-        text={instructions}
-        read={readWords(2_000)}
+        value={instructions}
+        most={2_000}
+
         onChange={(text, visit) =>
           set({ instructions: text === '' ? undefined : text }, 'instructions', visit)
         }
@@ -133,12 +138,12 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
         />
       </View>
       <View style={style.row}>
-        <DraftField
+        <NameField
           prose
           style={style.half}
           label="Pickup point, as customers see it"
-          text={point.name}
-          read={readName}
+          value={point.name}
+
           onChange={(name, visit) => set({ name }, 'name', visit)}
         />
         <View style={[style.half, { flexDirection: 'row' }]}>

@@ -2,8 +2,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Store } from '../../../../core/model/store.ts';
 import { Check } from '../../../parts/check.tsx';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { readWords } from '../../../parts/readers.ts';
+import { WordsField } from '../../../fields/kind-fields.tsx';
 import { edit } from '../../../state/draft.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
@@ -49,13 +48,14 @@ export const CodeCheckFields = () => {
       />
       {codeCheck.active
         ? TEXTS.map(([field, label, placeholder, most]) => (
-            <DraftField
+            <WordsField
               key={field}
               prose
               label={label}
               placeholder={placeholder}
-              text={codeCheck[field] ?? ''}
-              read={readWords(most)}
+              value={codeCheck[field] ?? ''}
+              most={most}
+
               onChange={(text, visit) =>
                 set({ [field]: text.trim() === '' ? undefined : text.trim() }, visit)
               }

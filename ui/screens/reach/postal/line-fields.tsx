@@ -2,8 +2,9 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { PostalRule } from '../../../../core/model/delivery.ts';
 import { Check } from '../../../parts/check.tsx';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { optional, readCountry, readCountWithin, readPattern } from '../../../parts/readers.ts';
+import { CountryField, OptionalCountField } from '../../../fields/kind-fields.tsx';
+import { DraftField } from '../../../fields/draft-field.tsx';
+import { readPattern } from '../../../fields/readers.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
@@ -42,11 +43,11 @@ export const LineFields = ({ line, at, onGone }: Props) => {
     <View style={style.panel} role="group" aria-label={`Line ${at + 1}`}>
       <Text style={style.title}>Line {at + 1}</Text>
       <View style={style.row}>
-        <DraftField
+        <CountryField
           style={style.field}
           label="Country"
-          text={country}
-          read={readCountry}
+          value={country}
+
           onChange={(next, visit) => set({ country: next }, visit)}
         />
         <DraftField
@@ -56,13 +57,15 @@ export const LineFields = ({ line, at, onGone }: Props) => {
           read={readPattern(country)}
           onChange={(next, visit) => set({ pattern: next }, visit)}
         />
-        <DraftField
+        <OptionalCountField
           right
           style={style.field}
           label="Days"
           placeholder="as the rate"
-          text={days === undefined ? '' : String(days)}
-          read={optional<number>(readCountWithin(0, 365))}
+          value={days}
+          least={0}
+          most={365}
+
           onChange={(next, visit) => set({ days: next }, visit)}
         />
       </View>

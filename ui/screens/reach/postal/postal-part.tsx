@@ -4,12 +4,11 @@ import { Text } from 'react-native-paper';
 import { postalHeadings, postalLineCells } from '../../../../core/formats/postal-list-csv.ts';
 import type { PostalRule } from '../../../../core/model/delivery.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
-import { DraftField } from '../../../parts/draft-field.tsx';
-import { fileName } from '../../../parts/files.ts';
-import { useChosenList } from '../../../parts/list-import/use-chosen-list.ts';
+import { CountField } from '../../../fields/kind-fields.tsx';
+import { fileName } from '../../../files/files.ts';
+import { useChosenList } from '../../../list-import/use-chosen-list.ts';
 import { LongList } from '../../../parts/long-list.tsx';
-import { readCountWithin } from '../../../parts/readers.ts';
-import { saveList } from '../../../parts/save-list.ts';
+import { saveList } from '../../../files/save-list.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
@@ -71,12 +70,14 @@ const Beside = () => {
           />
         </View>
       </View>
-      <DraftField
+      <CountField
         right
         style={style.field}
         label="Days on top of a line’s days"
-        text={String(store.postalSpareDays)}
-        read={readCountWithin(0, 365)}
+        value={store.postalSpareDays}
+        least={0}
+        most={365}
+
         onChange={(postalSpareDays, visit) =>
           dispatch(edit('setStore', { changes: { postalSpareDays } }, 'Postal list: margin', visit))
         }

@@ -13,11 +13,11 @@ import { useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { FIELD_OUTLINE, note } from '../theme/text.ts';
 import { FINGER, SANS_STRONG, SERIF, type Inks } from '../theme/tokens.ts';
-import { Chooser, type Option } from './chooser.tsx';
+import { Chooser, type Option } from '../parts/chooser.tsx';
 import { DraftField } from './draft-field.tsx';
 import { readRegions } from './readers.ts';
-import { TextAction } from './text-action.tsx';
-import { IconAction } from './icon-action.tsx';
+import { TextAction } from '../parts/text-action.tsx';
+import { IconAction } from '../parts/icon-action.tsx';
 
 interface Props {
   /** What the regions are: 'Takes', 'But not'. */

@@ -8,10 +8,9 @@ import { located, useGazetteer } from '../places/use-gazetteer.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
-import { Chooser } from './chooser.tsx';
-import { DraftField } from './draft-field.tsx';
-import { readWords } from './readers.ts';
-import { TextAction } from './text-action.tsx';
+import { Chooser } from '../parts/chooser.tsx';
+import { WordsField } from './kind-fields.tsx';
+import { TextAction } from '../parts/text-action.tsx';
 
 interface Props {
   destination: Destination;
@@ -56,30 +55,33 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
   return (
     <View style={{ gap: 8 }}>
       {street ? (
-        <DraftField
+        <WordsField
           label="Street and number"
           prose
-          text={lines.join(', ')}
-          read={readWords(200)}
+          value={lines.join(', ')}
+          most={200}
+
           onChange={(text, visit) =>
             onChange({ ...destination, lines: text.trim() === '' ? undefined : [text] }, visit)
           }
         />
       ) : null}
       <View style={row}>
-        <DraftField
+        <WordsField
           style={half}
           label="Postal code"
-          text={postalCode}
-          read={readWords(20)}
+          value={postalCode}
+          most={20}
+
           onChange={(code, visit) => onChange(located(withCode(destination, code)), visit)}
         />
-        <DraftField
+        <WordsField
           style={half}
           label="Town"
           prose
-          text={city}
-          read={readWords(120)}
+          value={city}
+          most={120}
+
           onChange={(town, visit) => onChange({ ...destination, city: town }, visit)}
         />
       </View>

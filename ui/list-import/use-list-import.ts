@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import { guessMapping, type ListColumn, type ListMapping } from '../../../core/formats/list-columns.ts';
-import type { ListItem, ListSummary, Opened } from '../../workers/list-reader.ts';
-import { startListReader, type ListWork } from '../../workers/start-list-reader.ts';
+import { guessMapping, type ListColumn, type ListMapping } from '../../core/formats/list-columns.ts';
+import type { ListItem, ListSummary, Opened } from '../workers/list-reader.ts';
+import { startListReader, type ListWork } from '../workers/start-list-reader.ts';
 
 export type ReadList<C extends string> = (
   reader: ListWork['reader'],

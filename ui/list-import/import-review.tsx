@@ -1,11 +1,11 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { locatedSentence } from '../../../core/words/fault-sentence.ts';
-import type { ListSummary } from '../../workers/list-reader.ts';
-import { Sum } from '../sum.tsx';
-import { useStyles } from '../../theme/styles.ts';
-import { note } from '../../theme/text.ts';
-import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+import { locatedSentence } from '../../core/words/fault-sentence.ts';
+import type { ListSummary } from '../workers/list-reader.ts';
+import { Sum } from '../parts/sum.tsx';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../theme/tokens.ts';
 
 interface Props {
   summary: ListSummary;

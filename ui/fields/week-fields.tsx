@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { spansText, withDay } from '../../core/formats/hours-typed.ts';
 import type { OpeningHours } from '../../core/model/time.ts';
-import { DayStrip } from './day-strip.tsx';
+import { DayStrip } from '../parts/day-strip.tsx';
 import { DraftField } from './draft-field.tsx';
 import { readSpans } from './readers.ts';
 

@@ -1,13 +1,13 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { ListColumn, ListMapping } from '../../../core/formats/list-columns.ts';
-import type { Opened } from '../../workers/list-reader.ts';
-import { useStyles } from '../../theme/styles.ts';
-import { note } from '../../theme/text.ts';
-import type { Inks } from '../../theme/tokens.ts';
-import { countFigure } from '../../../core/words/figure.ts';
-import { Chooser } from '../chooser.tsx';
-import { TextAction } from '../text-action.tsx';
+import type { ListColumn, ListMapping } from '../../core/formats/list-columns.ts';
+import type { Opened } from '../workers/list-reader.ts';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
+import { countFigure } from '../../core/words/figure.ts';
+import { Chooser } from '../parts/chooser.tsx';
+import { TextAction } from '../parts/text-action.tsx';
 
 interface Props<C extends string> {
   columns: readonly ListColumn<C>[];

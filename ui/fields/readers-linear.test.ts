@@ -4,9 +4,9 @@ import { pastedPatterns } from '../../core/place/pasted-patterns.ts';
 import { normaliseCode, parsePattern, writtenPattern } from '../../core/place/postal.ts';
 import { regionsFromText } from '../../core/place/region-phrase.ts';
 import { KNOWN_CODES } from '../places/whole-code.ts';
-import { parseCsv } from './csv.ts';
-import { datesOfCalendar } from './calendar-dates.ts';
-import { fileName } from './files.ts';
+import { parseCsv } from '../files/csv.ts';
+import { datesOfCalendar } from '../files/calendar-dates.ts';
+import { fileName } from '../files/files.ts';
 import {
   optional,
   readCountries,

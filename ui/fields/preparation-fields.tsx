@@ -1,9 +1,8 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Preparation } from '../../core/model/time.ts';
-import { DraftField } from './draft-field.tsx';
-import { readCountWithin, readTime } from './readers.ts';
-import { Segments } from './segments.tsx';
+import { CountField, TimeField } from './kind-fields.tsx';
+import { Segments } from '../parts/segments.tsx';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
@@ -38,22 +37,24 @@ const styles = (inks: Inks) => ({
 const Figures = ({ preparation, onChange }: { preparation: Preparation; onChange: Props['onChange'] }) => {
   const style = useStyles(styles);
   const count = (label: string, most: number, value: number, set: (value: number) => Preparation) => (
-    <DraftField
+    <CountField
       right
       style={style.field}
       label={label}
-      text={String(value)}
-      read={readCountWithin(0, most)}
+      value={value}
+      least={0}
+      most={most}
+
       onChange={(next, visit) => onChange(set(next), visit)}
     />
   );
   const time = (label: string, value: string, set: (value: string) => Preparation) => (
-    <DraftField
+    <TimeField
       right
       style={style.field}
       label={label}
-      text={value}
-      read={readTime}
+      value={value}
+
       onChange={(next, visit) => onChange(set(next), visit)}
     />
   );

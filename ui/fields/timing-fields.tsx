@@ -4,9 +4,8 @@ import type { OpeningHours, Timing } from '../../core/model/time.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
-import { DraftField } from './draft-field.tsx';
-import { optional, readCountWithin, readWords } from './readers.ts';
-import { Segments } from './segments.tsx';
+import { CountField, OptionalCountField, WordsField } from './kind-fields.tsx';
+import { Segments } from '../parts/segments.tsx';
 import { WeekFields } from './week-fields.tsx';
 
 interface Props {
@@ -64,12 +63,14 @@ const Count = ({
 }) => {
   const style = useStyles(styles);
   return (
-    <DraftField
+    <CountField
       right
       style={style.field}
       label={label}
-      text={String(value)}
-      read={readCountWithin(least, most)}
+      value={value}
+      least={least}
+      most={most}
+
       onChange={onChange}
     />
   );
@@ -96,13 +97,15 @@ const ChosenFields = ({ timing, onChange }: { timing: Chosen; onChange: Props['o
           most={366}
           onChange={(next, visit) => onChange({ ...timing, horizonDays: next }, visit)}
         />
-        <DraftField
+        <OptionalCountField
           right
           style={style.field}
           label={timing.kind === 'slot' ? 'Orders a slot' : 'Orders a day'}
           placeholder="any number"
-          text={capacity === undefined ? '' : String(capacity)}
-          read={optional<number>(readCountWithin(0, 100_000))}
+          value={capacity}
+          least={0}
+          most={100_000}
+
           onChange={(next, visit) => {
             const { capacity: _, ...rest } = timing;
             onChange(next === undefined ? rest : { ...rest, capacity: next }, visit);
@@ -135,11 +138,12 @@ export const TimingFields = ({ timing, onChange, hours }: Props) => {
       />
       <Text style={style.note}>{MEANING[timing.kind]}</Text>
       {timing.kind === 'words' ? (
-        <DraftField
+        <WordsField
           prose
           label="Words about the time"
-          text={timing.text}
-          read={readWords(300)}
+          value={timing.text}
+          most={300}
+
           onChange={(text, visit) => onChange({ kind: 'words', text }, visit)}
         />
       ) : null}

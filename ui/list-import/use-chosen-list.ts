@@ -1,6 +1,6 @@
-import { messageShown } from '../../state/session.ts';
-import { useAppDispatch } from '../../state/store.ts';
-import { chooseFile, isTooLarge } from '../files.ts';
+import { messageShown } from '../state/session.ts';
+import { useAppDispatch } from '../state/store.ts';
+import { chooseFile, isTooLarge } from '../files/files.ts';
 
 /** Asks for a CSV and hands it on; one that is too large is told. */
 export const useChosenList = (onFile: (file: File) => void): (() => void) => {

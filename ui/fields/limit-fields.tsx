@@ -1,12 +1,8 @@
 import { memo } from 'react';
 import type { LimitMeasure, Limits } from '../../core/model/price.ts';
-import { measureFigure } from '../../core/words/figure.ts';
-import { selectDisplayFormat } from '../state/selectors.ts';
-import { useAppSelector } from '../state/store.ts';
-import { DraftField } from './draft-field.tsx';
+import { OptionalMeasureField } from './kind-fields.tsx';
 import { FieldGroup } from './field-group.tsx';
-import { isEmpty, withEnd, withField } from './optional-parts.ts';
-import { optional, readMeasure } from './readers.ts';
+import { isEmpty, withEnd, withField } from '../parts/optional-parts.ts';
 
 interface Props {
   limits: Limits | undefined;
@@ -37,7 +33,6 @@ export const LimitFields = memo(function LimitFields(props: Props) {
 
 /** The ends of limits alone, of all measures, of `only` one, or of all `but` one. */
 export const LimitEnds = ({ limits: current, onChange, only, but }: Omit<Props, 'name'>) => {
-  const display = useAppSelector(selectDisplayFormat);
   const set = (measure: LimitMeasure, end: 'min' | 'max', value: number | undefined, visit: string): void => {
     const limits: Limits = withField(current ?? {}, measure, withEnd(current?.[measure], end, value));
     onChange(isEmpty(limits) ? undefined : limits, visit);
@@ -50,13 +45,14 @@ export const LimitEnds = ({ limits: current, onChange, only, but }: Omit<Props, 
             const limit: { min?: number; max?: number } = current?.[measure] ?? {};
             const value = limit[end];
             return (
-              <DraftField
+              <OptionalMeasureField
                 key={`${measure}-${end}`}
                 style={FIELD}
                 label={`${what}, ${end === 'min' ? 'at least' : 'at most'}`}
                 placeholder="any"
-                text={value === undefined ? '' : measureFigure(measure, value, display)}
-                read={optional<number>(readMeasure(measure, display))}
+                value={value}
+                measure={measure}
+
                 onChange={(next, visit) => set(measure, end, next, visit)}
               />
             );

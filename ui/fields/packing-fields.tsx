@@ -2,13 +2,14 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Box, PackPlan } from '../../core/model/pack.ts';
 import { weightFigure, type DisplayFormat } from '../../core/words/figure.ts';
-import { Check } from './check.tsx';
+import { Check } from '../parts/check.tsx';
+import { CountField } from './kind-fields.tsx';
 import { DraftField, type Read } from './draft-field.tsx';
-import { readCountWithin, readMeasure } from './readers.ts';
-import { Segments } from './segments.tsx';
+import { readMeasure } from './readers.ts';
+import { Segments } from '../parts/segments.tsx';
 import { selectBook, selectDisplayFormat } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
-import { useKeptKinds } from './use-kept-kinds.ts';
+import { useKeptKinds } from '../parts/use-kept-kinds.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
@@ -134,12 +135,14 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
       ) : null}
       <PlanBoxes packing={packing} onChange={onChange} carrier={carrier} />
       {packing.kind === 'by-count' ? (
-        <DraftField
+        <CountField
           right
           style={style.field}
           label="Units to a parcel"
-          text={String(packing.maxUnits)}
-          read={readCountWithin(1, 99_999)}
+          value={packing.maxUnits}
+          least={1}
+          most={99_999}
+
           onChange={(maxUnits, visit) => onChange({ ...packing, maxUnits }, visit)}
         />
       ) : null}

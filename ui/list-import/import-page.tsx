@@ -1,20 +1,20 @@
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import type { ListColumn } from '../../../core/formats/list-columns.ts';
-import { countFigure } from '../../../core/words/figure.ts';
-import type { ListItem, ListSummary } from '../../workers/list-reader.ts';
-import { PageHead } from '../../shell/page-head.tsx';
-import { useStyles } from '../../theme/styles.ts';
-import { note } from '../../theme/text.ts';
-import type { Inks } from '../../theme/tokens.ts';
-import { Page } from '../page.tsx';
-import { Progress } from '../progress.tsx';
-import { Section } from '../section.tsx';
+import type { ListColumn } from '../../core/formats/list-columns.ts';
+import { countFigure } from '../../core/words/figure.ts';
+import type { ListItem, ListSummary } from '../workers/list-reader.ts';
+import { PageHead } from '../shell/page-head.tsx';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
+import type { Inks } from '../theme/tokens.ts';
+import { Page } from '../parts/page.tsx';
+import { Progress } from '../parts/progress.tsx';
+import { Section } from '../parts/section.tsx';
 import { ImportColumns } from './import-columns.tsx';
 import { ImportReview } from './import-review.tsx';
 import type { ListImport } from './use-list-import.ts';
-import { TextAction } from '../text-action.tsx';
+import { TextAction } from '../parts/text-action.tsx';
 
 interface Props<C extends string> {
   name: string;

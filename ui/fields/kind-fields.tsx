@@ -1,0 +1,138 @@
+import type { LimitMeasure, Measure } from '../../core/model/price.ts';
+import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../../core/words/figure.ts';
+import { selectDisplayFormat } from '../state/selectors.ts';
+import { useAppSelector } from '../state/store.ts';
+import { DraftField, type DraftFieldProps, type Read } from './draft-field.tsx';
+import {
+  optional,
+  readCountWithin,
+  readCountry,
+  readDate,
+  readMeasure,
+  readMoney,
+  readName,
+  readPercent,
+  readTime,
+  readTokens,
+  readWords,
+} from './readers.ts';
+
+/** Fields of the draft by what they hold: each knows how its value is written and read. */
+
+/** What a field of any kind may be given beside its value. */
+type Shown = Omit<DraftFieldProps<never>, 'text' | 'read' | 'onChange'>;
+
+/** A field of one value. */
+type FieldOf<T, More = unknown> = (props: Shown & ValueProps<T> & More) => React.JSX.Element;
+
+interface ValueProps<T> {
+  value: T;
+  onChange: (value: T, visit: string) => void;
+}
+
+/** How a value is written in a field and read again; `more` is what the field is told about it. */
+interface FieldKind<T, More> {
+  write: (value: T, display: DisplayFormat, more: More) => string;
+  read: (display: DisplayFormat, more: More) => (text: string) => Read<T>;
+}
+
+const fieldOf =
+  <T, More = unknown>({ write, read }: FieldKind<T, More>): FieldOf<T, More> =>
+  ({ value, onChange, ...more }) => {
+    const display = useAppSelector(selectDisplayFormat);
+    const told = more as Shown & More;
+    return (
+      <DraftField
+        {...told}
+        text={write(value, display, told)}
+        read={read(display, told)}
+        onChange={onChange}
+      />
+    );
+  };
+
+/** The same for a value that may be left out: an empty field is no value. */
+const optionalFieldOf = <T, More = unknown>({
+  write,
+  read,
+}: FieldKind<T, More>): FieldOf<T | undefined, More> =>
+  fieldOf<T | undefined, More>({
+    write: (value, display, more) => (value === undefined ? '' : write(value, display, more)),
+    read: (display, more) => optional<T>(read(display, more)),
+  });
+
+const MONEY: FieldKind<number, unknown> = {
+  write: (value, { decimals }) => moneyFigure(value, decimals),
+  read: readMoney,
+};
+/** An amount in minor units. */
+export const MoneyField = fieldOf(MONEY);
+export const OptionalMoneyField = optionalFieldOf(MONEY);
+
+interface Measured {
+  measure: Measure | LimitMeasure;
+}
+const MEASURE: FieldKind<number, Measured> = {
+  write: (value, display, { measure }) => measureFigure(measure, value, display),
+  read: (display, { measure }) => readMeasure(measure, display),
+};
+/** A weight, length, volume, distance or count, in the shop's units. */
+export const MeasureField = fieldOf(MEASURE);
+export const OptionalMeasureField = optionalFieldOf(MEASURE);
+
+interface Signed {
+  /** Whether the sign stands in the field, as where the label does not say that it is a percentage. */
+  sign?: boolean;
+}
+const PERCENT: FieldKind<number, Signed> = {
+  write: (value, _, { sign = false }) => (sign ? percentFigure(value) : String(value / 100)),
+  read: () => readPercent,
+};
+/** A percentage in hundredths of a percent. */
+export const PercentField = fieldOf(PERCENT);
+export const OptionalPercentField = optionalFieldOf(PERCENT);
+
+interface Within {
+  least: number;
+  most: number;
+}
+const COUNT: FieldKind<number, Within> = {
+  write: (value) => String(value),
+  read: (_, { least, most }) => readCountWithin(least, most),
+};
+/** A whole number between two others. */
+export const CountField = fieldOf(COUNT);
+export const OptionalCountField = optionalFieldOf(COUNT);
+
+const NAME: FieldKind<string, unknown> = { write: (value) => value, read: () => readName };
+/** A name people read. */
+export const NameField = fieldOf(NAME);
+export const OptionalNameField = optionalFieldOf(NAME);
+
+interface Longest {
+  most: number;
+}
+/** Words of at most so many characters, which may be none. */
+export const WordsField = fieldOf<string, Longest>({
+  write: (value) => value,
+  read: (_, { most }) => readWords(most),
+});
+
+const DATE: FieldKind<string, unknown> = { write: (value) => value, read: () => readDate };
+/** A date. */
+export const DateField = fieldOf(DATE);
+export const OptionalDateField = optionalFieldOf(DATE);
+
+/** A time of day. */
+export const TimeField = fieldOf<string>({ write: (value) => value, read: () => readTime });
+
+/** Words separated by commas. */
+export const TokensField = fieldOf<string[]>({
+  write: (value) => value.join(', '),
+  read: () => readTokens,
+});
+
+const COUNTRY: FieldKind<string, unknown> = { write: (value) => value, read: () => readCountry };
+/** A country's two letters. */
+export const CountryField = fieldOf(COUNTRY);
+export const OptionalCountryField = optionalFieldOf(COUNTRY);
