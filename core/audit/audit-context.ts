@@ -38,9 +38,9 @@ export interface AuditContext {
   memory: AuditMemory;
 }
 
-const withoutCarriers = ({ book, goods }: CompiledBook): CompiledBook => {
+const withoutCarriers = ({ book, goods, parts }: CompiledBook): CompiledBook => {
   const rates = book.rates.filter(({ price }) => price.kind !== 'carrier');
-  return compile({ ...book, rates }, { goods: [...goods.values()] });
+  return compile({ ...book, rates }, { goods: [...goods.values()] }, null, parts);
 };
 
 const keyedContexts = (

@@ -109,7 +109,7 @@ const others = (
   return [
     ...oddRates(book),
     ...memory.kept('odd-places', [book.zones, deciding], () => oddPlaces(book, deciding)),
-    ...oddLists(book, on),
+    ...oddLists(compiled, on),
     ...oddCarriers(compiled, classes, plainest),
     ...limitsWithoutGoods(compiled),
     ...oddBoxes(compiled),

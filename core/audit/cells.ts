@@ -17,7 +17,7 @@ const stepOf = (value: number, thresholds: readonly number[]): string => {
 };
 
 /** What of a good rules tell apart besides its measures: its groups, what is not known of it, what is free. */
-const kindOf = memoizeByObject((good: Good): string =>
+const kindOf = (good: Good): string =>
   [
     [...(good.groupIds ?? [])].sort().join('+'),
     good.weight === undefined ? 'w' : '',
@@ -26,8 +26,7 @@ const kindOf = memoizeByObject((good: Good): string =>
     good.shippingPrice === undefined ? 'p' : good.shippingPrice === 0 ? '0' : '',
     good.packsAlone ? 'a' : '',
     good.onceFee ? 'o' : '',
-  ].join('/'),
-);
+  ].join('/');
 
 /**
  * Tells orders apart as far as the thresholds of some rules do: two orders of one cell pass the same thresholds with goods
@@ -45,6 +44,7 @@ export const cellsOf = (
     ]),
   );
   const { defaultWeight = 0 } = compiled.book.store;
+  const kind = memoizeByObject(kindOf);
   return ({ lines, discount = 0 }) => {
     const sums = { weight: 0, subtotal: -discount, units: 0, volume: 0 };
     const kinds = new Set<string>();
@@ -60,7 +60,7 @@ export const cellsOf = (
         longest,
         good.size ? Math.max(good.size.length, good.size.width, good.size.height) : 0,
       );
-      kinds.add(named.has(sku) ? `${sku} ${kindOf(good)}` : kindOf(good));
+      kinds.add(named.has(sku) ? `${sku} ${kind(good)}` : kind(good));
     }
     const steps = MEASURES.map((measure) => stepOf(sums[measure], thresholds[measure] ?? []));
     return `${[...kinds].sort().join()}|${steps.join()}|${longest}|${discount > 0}`;

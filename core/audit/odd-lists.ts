@@ -1,8 +1,8 @@
 import type { Book } from '../model/book.ts';
 import type { Zone } from '../model/place.ts';
 import type { RateTable } from '../model/price.ts';
-import { tableFalls, tableOddities, type TableOddity } from '../price/table-report.ts';
-import { memoizeByObject } from '../memo/memoize-by-object.ts';
+import type { TableOddity } from '../price/table-report.ts';
+import type { CompiledBook } from '../quote/compile.ts';
 import type { Finding, RuleRef } from './finding.ts';
 import { neverActs } from './never-acts.ts';
 import { idleSentence } from './idle-sentence.ts';
@@ -15,23 +15,20 @@ const rowAt = ({ id }: RateTable, row: number): RuleRef => ({ kind: 'table', id:
 const codeOf = ({ kind }: TableOddity): Finding['code'] =>
   kind === 'hole' ? 'table-gap' : kind === 'overlap' ? 'rows-overlap' : 'row-never-acts';
 
-const oddOf = memoizeByObject(({ rows }: RateTable) => ({
-  odd: tableOddities(rows),
-  falls: tableFalls(rows),
-}));
+type TableReport = ReturnType<CompiledBook['parts']['tableReport']>;
 
 /** One finding for all places of a table where the price falls. */
-const fallsIn = (table: RateTable): Finding[] => {
-  const [first, ...more] = oddOf(table).falls;
+const fallsIn = (table: RateTable, { falls }: TableReport): Finding[] => {
+  const [first, ...more] = falls;
   if (!first) return [];
   const { row, at, by } = first;
   const detail = { at, by, basis: table.basis, row: row + 1, more: more.length };
   return [{ code: 'price-falls', where: [rowAt(table, row)], detail }];
 };
 
-const oddRows = (table: RateTable): Finding[] =>
-  oddOf(table)
-    .odd.filter((odd) => odd.kind !== 'hole' || odd.to !== undefined)
+const oddRows = (table: RateTable, { odd: all }: TableReport): Finding[] =>
+  all
+    .filter((odd) => odd.kind !== 'hole' || odd.to !== undefined)
     .slice(0, MOST_ROWS)
     .map((odd): Finding => ({
       code: codeOf(odd),
@@ -46,12 +43,15 @@ const oddRows = (table: RateTable): Finding[] =>
       },
     }));
 
-const oddTables = ({ rateTables, rates }: Book): Finding[] =>
+const oddTables = ({ parts, book: { rateTables, rates } }: CompiledBook): Finding[] =>
   rateTables
     .filter(({ id }) =>
       rates.some(({ price, active }) => active && price.kind === 'table' && price.tableId === id),
     )
-    .flatMap((table) => [...oddRows(table), ...fallsIn(table)]);
+    .flatMap((table) => {
+      const report = parts.tableReport(table);
+      return [...oddRows(table, report), ...fallsIn(table, report)];
+    });
 
 type Row = RateTable['rows'][number];
 
@@ -102,8 +102,8 @@ const idleAdjustments = (book: Book, on: string): Finding[] =>
   });
 
 /** What is odd about the rate tables that price something, and adjustments that can never act from a day on. */
-export const oddLists = (book: Book, on: string): Finding[] => [
-  ...oddTables(book),
-  ...rowsElsewhere(book),
-  ...idleAdjustments(book, on),
+export const oddLists = (compiled: CompiledBook, on: string): Finding[] => [
+  ...oddTables(compiled),
+  ...rowsElsewhere(compiled.book),
+  ...idleAdjustments(compiled.book, on),
 ];

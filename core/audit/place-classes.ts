@@ -108,11 +108,10 @@ function* destinations(compiled: CompiledBook): Generator<Destination> {
 }
 
 /** The rows of a table's place in so far as they differ: their ranges, and which of them charge nothing. */
-const shapeOf = memoizeByObject((rows: NonNullable<ReturnType<typeof tableRowsAt>>): string =>
+const shapeOf = (rows: NonNullable<ReturnType<typeof tableRowsAt>>): string =>
   rows
     .map(({ from, to, amount, each }) => `${from}-${to ?? ''}${amount === 0 ? '!' : ''}${each ? '+' : ''}`)
-    .join(),
-);
+    .join();
 
 /** What the tables and the destination conditions of a book say of a place, as text. */
 const judgesOf = (compiled: CompiledBook): ((place: Place, zone: ZoneFound | null) => string) => {
@@ -126,12 +125,13 @@ const judgesOf = (compiled: CompiledBook): ((place: Place, zone: ZoneFound | nul
       return table ? [table] : [];
     }),
   );
+  const shape = memoizeByObject(shapeOf);
   return (place, zone) => {
-    const held = conditions.map((condition) => (isNamedIn(condition, place) ? '1' : '0')).join('');
+    const held = conditions.map((condition) => (isNamedIn(compiled, condition, place) ? '1' : '0')).join('');
     const shapes = zone
       ? usedIn(zone.zone).map((table) => {
           const rows = tableRowsAt(table, place);
-          return rows ? shapeOf(rows) : 'none';
+          return rows ? shape(rows) : 'none';
         })
       : [];
     const areas = [...bestAreas(areasAt(compiled.areaIndex, place, undefined)).values()].map(

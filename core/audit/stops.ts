@@ -160,7 +160,7 @@ export class Stops {
     const known = this.#shops.get(key);
     if (known) return known;
     const { book, goods } = mends.reduce((shop, one) => one.apply(shop), this.#shop);
-    const made = compile(book, { goods: [...goods] }, this.compiled.ask);
+    const made = compile(book, { goods: [...goods] }, this.compiled.ask, this.compiled.parts);
     this.#shops.set(key, made);
     return made;
   }

@@ -95,9 +95,6 @@ const MOST_KEPT = 2_000;
 const keyOf = ({ kind, quantity, line }: SizedLot): string =>
   `${line}:${quantity}:${kind.weight}:${kind.turns.length}:${kind.turns[0]?.join('x') ?? ''}`;
 
-/** What was packed before, for each plan: checkout asks the same basket again and again. */
-const kept = new WeakMap<Packing, Map<string, Packed>>();
-
 const roomIn = ({ boxes }: Packing, scale: Scale): PackBox[] =>
   boxes.map(({ inside, maxWeight, cost = 0 }) => ({
     ...sizeInParts(inside, scale.size),
@@ -105,12 +102,8 @@ const roomIn = ({ boxes }: Packing, scale: Scale): PackBox[] =>
     cost,
   }));
 
-/** Which goods go into some box of a plan, as it was found before: the same goods are asked for again and again. */
-const fitting = new WeakMap<Packing, WeakMap<Good, boolean>>();
-
 const goesIntoSome = (packing: Packing, good: Good, weight: number, scale: Scale): boolean => {
-  const known = fitting.get(packing) ?? new WeakMap<Good, boolean>();
-  fitting.set(packing, known);
+  const { fits: known } = packing.memory;
   const before = known.get(good);
   if (before !== undefined) return before;
   const fits =
@@ -156,8 +149,7 @@ export const packIntoBoxes = (
   const refused = boxRefusal(lots, packing, lines, scale);
   if (refused) return refused;
   const sized = sizedLots(lots, lines, scale).sort(byKind);
-  const known = kept.get(packing) ?? new Map<string, Packed>();
-  kept.set(packing, known);
+  const { packed: known } = packing.memory;
   const key = `${scale.weight}/${scale.size}:${sized.map(keyOf).join()}`;
   const before = known.get(key);
   if (before) return before;

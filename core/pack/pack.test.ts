@@ -4,9 +4,10 @@ import type { Good } from '../model/good.ts';
 import type { BasketLine } from '../basket/basket.ts';
 import { makeGood } from '../testing/book.ts';
 import { listParcels } from './list.ts';
+import { packingOf } from './packing.ts';
 import { countParcels, pack as packWith, type Packed, type ParcelRun } from './pack.ts';
 
-const without = (plan: PackPlan) => ({ plan, boxes: [] });
+const without = (plan: PackPlan) => packingOf(plan, []);
 const pack = (plan: PackPlan, lines: readonly BasketLine[], defaultWeight: number | undefined): Packed =>
   packWith(without(plan), lines, defaultWeight);
 const line = (sku: string, quantity: number, part: Partial<Good> = {}): BasketLine => ({

@@ -32,6 +32,8 @@ export interface TableIndex {
   anywhere: PlaceIndex<number> | null;
   /** The place of the rows that name none. */
   rest: number;
+  /** The rows of places that were asked for, the same list each time. */
+  listed: Map<PlaceRows, readonly TableRow[]>;
 }
 
 /** Some of a place's rows hold one value, so that the first listed has to be sought. */
@@ -156,6 +158,7 @@ export const indexTable = (table: RateTable): TableIndex => {
     places: indexOf(placeList, ({ country }) => country !== undefined) ?? buildPlaceIndex<number>([]),
     anywhere: indexOf(placeList, ({ country, postal }) => country === undefined && postal !== undefined),
     rest: placeList.findIndex(({ country, postal }) => country === undefined && postal === undefined),
+    listed: new Map(),
   };
 };
 
@@ -188,19 +191,17 @@ const placeAt = (index: TableIndex, place: Place | null): number => {
   return Math.max(found, any) === NOWHERE ? index.rest : Math.max(found, any);
 };
 
-const rowLists = new WeakMap<PlaceRows, readonly TableRow[]>();
-
 /** All rows of the most specific place of a table that holds a place, by `from`; null where none holds it. */
 export const tableRowsAt = (index: TableIndex, place: Place): readonly TableRow[] | null => {
   const found = index.placeList[placeAt(index, place)];
   if (!found) return null;
-  const known = rowLists.get(found);
+  const known = index.listed.get(found);
   if (known) return known;
   const rows = Array.from(
     index.order.subarray(found.start, found.end),
     (at) => index.table.rows[at] as TableRow,
   );
-  rowLists.set(found, rows);
+  index.listed.set(found, rows);
   return rows;
 };
 

@@ -1,7 +1,6 @@
 import type { AdjustedOrder } from '../adjust/adjustment-kind.ts';
 import { measureBasket } from '../basket/basket.ts';
 import { taxesAt, taxOn } from '../duty/tax.ts';
-import { memoizeByObject } from '../memo/memoize-by-object.ts';
 import type { CarrierAnswer } from '../model/carrier.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { TaxRate } from '../model/tax.ts';
@@ -9,7 +8,7 @@ import type { Packing } from '../pack/packing.ts';
 import { Parcels } from '../pack/parcels.ts';
 import { metresBetween } from '../place/distance.ts';
 import type { Departure, HandOver } from '../time/arrival.ts';
-import { indexBooked, type BookedCount } from '../time/booked.ts';
+import type { BookedCount } from '../time/booked.ts';
 import type { CompiledAccount } from './account.ts';
 import type { CompiledBook } from './compile.ts';
 import { reachOf, type Reach } from './destination.ts';
@@ -66,9 +65,6 @@ const packedByAccount = (packed: (packing: Packing) => Parcels): OrderContext['c
   };
 };
 
-/** The slots taken, counted once for the same list. */
-const bookedOf = memoizeByObject(indexBooked);
-
 /** An order measured once. The request is one that `requestFaults` finds nothing wrong with; another throws. */
 export const orderContext = (compiled: CompiledBook, request: QuoteRequest): OrderContext => {
   const { defaultWeight, pricesIncludeTax } = compiled.book.store;
@@ -94,6 +90,6 @@ export const orderContext = (compiled: CompiledBook, request: QuoteRequest): Ord
     departures: compiled.departures,
     handOver: compiled.departures?.handOver(request.placedAt) ?? null,
     answers: NO_ANSWERS,
-    booked: request.slotsTaken ? bookedOf(request.slotsTaken) : null,
+    booked: request.slotsTaken ? compiled.parts.booked(request.slotsTaken) : null,
   };
 };

@@ -49,7 +49,7 @@ const isMoved = (compiled: CompiledBook, { gravity, example }: Problem): boolean
 
 const tried = (shop: TriedShop, problem: Problem, repair: Repair): TriedRepair | null => {
   const { book, catalogue } = withChanges(shop, repair.changes);
-  const compiled = compile(book, catalogue, shop.compiled.ask);
+  const compiled = compile(book, catalogue, shop.compiled.ask, shop.compiled.parts);
   const left = audit(compiled, shop.on, shop.memory.fork());
   const keys = new Set(left.map(problemKey));
   if (keys.has(problemKey(problem)) || isMoved(compiled, problem)) return null;

@@ -3,7 +3,6 @@ import type { Fault } from '../../core/model/fault.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Catalogue } from '../../core/model/good.ts';
-import { compile } from '../../core/quote/compile.ts';
 import { requestFaults } from '../../core/quote/quote.ts';
 import { closedZones } from '../../core/coverage/closed-zones.ts';
 import type { PastOrder } from '../../core/model/order.ts';
@@ -12,6 +11,7 @@ import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts
 import { isDemoBook } from './demo.ts';
 import type { DisplayFormat } from '../../core/words/figure.ts';
 import type { RootState } from './store.ts';
+import { compileShop } from './compiled-shop.ts';
 
 /** What the test order gives, or what makes it unusable. */
 export type PreviewQuote = ({ ok: true } & AskedQuote) | { ok: false; faults: readonly Fault[] };
@@ -21,7 +21,7 @@ export const selectCatalogue = (state: RootState): Catalogue => state.draft.work
 export const selectTestOrders = (state: RootState): TestOrder[] => state.draft.workbook.testOrders;
 
 /** The draft made ready for quotes. */
-export const selectCompiled = createSelector([selectBook, selectCatalogue], compile);
+export const selectCompiled = createSelector([selectBook, selectCatalogue], compileShop);
 
 /** How figures are written: the currency's decimals and the shop's units. */
 export const selectDisplayFormat = createSelector(
@@ -45,7 +45,7 @@ const quoteOf = (
   testOrder: TestOrder,
   known: AnswersState,
 ): PreviewQuote => {
-  const compiled = compile(book, catalogue);
+  const compiled = compileShop(book, catalogue);
   const faults = requestFaults(compiled, testOrder.request);
   return faults.length > 0
     ? { ok: false, faults }

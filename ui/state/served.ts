@@ -2,7 +2,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import type { Book } from '../../core/model/book.ts';
 import type { Catalogue, Good } from '../../core/model/good.ts';
 import { liveOf, type Edition } from '../../core/formats/edition.ts';
-import { compile } from '../../core/quote/compile.ts';
+import { compileShop } from './compiled-shop.ts';
 import type { DisplayFormat } from '../../core/words/figure.ts';
 import { isDemoBook } from './demo.ts';
 import { selectBook, selectCatalogue } from './selectors.ts';
@@ -31,7 +31,7 @@ export const selectServedBook = (state: RootState): Book =>
   selectServesLive(state) ? (selectLive(state)?.book ?? selectBook(state)) : selectBook(state);
 export const selectServedCatalogue = (state: RootState): Catalogue =>
   selectServesLive(state) ? (selectLive(state)?.catalogue ?? selectCatalogue(state)) : selectCatalogue(state);
-export const selectServedCompiled = createSelector([selectServedBook, selectServedCatalogue], compile);
+export const selectServedCompiled = createSelector([selectServedBook, selectServedCatalogue], compileShop);
 export const selectServedGoods = (state: RootState): ReadonlyMap<string, Good> =>
   selectServedCompiled(state).goods;
 export const selectServedDisplayFormat = (state: RootState): DisplayFormat =>

@@ -7,6 +7,7 @@ import type { Catalogue } from '../../core/model/good.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import { testOrderChanges, type TestOrderChange } from '../../core/publish/test-order-changes.ts';
 import { compile, type CompiledBook } from '../../core/quote/compile.ts';
+import { makeParts, type CompiledParts } from '../../core/quote/compiled-parts.ts';
 import { triedRepairs, type TriedRepair, type TriedShop } from '../../core/repair/tried-repairs.ts';
 import { replay, type Replay } from '../../core/replay/replay.ts';
 import { withCatalogue, withParts, type ShopParts } from './shop-parts.ts';
@@ -32,8 +33,8 @@ export interface Auditor {
   compare: (shop: ShopParts, live: ShopParts) => Comparison;
 }
 
-const compiledOf = (shop: ShopParts): CompiledBook =>
-  compile(withParts({}, shop) as Book, shop.catalogue as Catalogue, answersAtOnce);
+const compiledOf = (shop: ShopParts, parts: CompiledParts): CompiledBook =>
+  compile(withParts({}, shop) as Book, shop.catalogue as Catalogue, answersAtOnce, parts);
 
 /** It works so long before it looks whether it should stop. */
 const STINT_MS = 30;
@@ -42,6 +43,7 @@ const breath = (): Promise<void> => new Promise((done) => void setTimeout(done))
 /** It runs in a worker; tests run it where they are. */
 export const makeAuditor = (): Auditor => {
   const memory = new AuditMemory();
+  const kept = makeParts();
   let book: Partial<Book> = {};
   let catalogue: Catalogue | null = null;
   let run = 0;
@@ -54,7 +56,7 @@ export const makeAuditor = (): Auditor => {
       catalogue = withCatalogue(catalogue, parts);
       if (!catalogue) throw new Error('there is no shop to audit yet');
       const shop = { book: book as Book, catalogue };
-      const compiled = compile(shop.book, catalogue, answersAtOnce);
+      const compiled = compile(shop.book, catalogue, answersAtOnce, kept);
       const steps = auditInSteps(compiled, on, memory);
       let rested = performance.now();
       let step = steps.next();
@@ -85,7 +87,7 @@ export const makeAuditor = (): Auditor => {
       return found;
     },
     compare: (shop, live) => {
-      const [now, before] = [compiledOf(shop), compiledOf(live)];
+      const [now, before] = [compiledOf(shop, kept), compiledOf(live, kept)];
       return {
         testOrders: testOrderChanges(before, now, shop.testOrders ?? []),
         replay: replay(now, before, shop.orders ?? []),
