@@ -1,7 +1,5 @@
-import { lazy } from 'react';
 import { Later } from '../ui/shell/later.tsx';
-
-const BeginScreen = lazy(() => import('../ui/screens/begin/begin-screen.tsx'));
+import { BeginScreen } from '../ui/shell/later-forms.ts';
 
 export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
 

@@ -7,6 +7,7 @@ import { Tabs } from '../../parts/tabs.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { Later } from '../../shell/later.tsx';
+import { AddForm } from '../../shell/later-forms.ts';
 import { PageHead } from '../../shell/page-head.tsx';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -30,7 +31,6 @@ const CarriersPart = lazy(() => import('./carriers/carriers-part.tsx'));
 const AccountPage = lazy(() => import('./carriers/account-page.tsx'));
 const ServicePanel = lazy(() => import('./service-panel.tsx'));
 const ZonePanel = lazy(() => import('./zone-panel.tsx'));
-const AddForm = lazy(() => import('./add-forms.tsx'));
 const DutiesPart = lazy(() => import('./duties/duties-part.tsx'));
 const TablePage = lazy(() => import('./tables/table-page.tsx'));
 

@@ -1,10 +1,8 @@
-import { lazy } from 'react';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Later } from '../../shell/later.tsx';
+import { RaiseForm } from '../../shell/later-forms.ts';
 import { edit } from '../../state/draft.ts';
 import { useAppDispatch } from '../../state/store.ts';
-
-const RaiseForm = lazy(() => import('../../parts/raise-form.tsx'));
 
 /** Raises or lowers the prices of rates. */
 export const RaiseRates = ({ ids, onDone }: { ids: readonly string[]; onDone: () => void }) => {

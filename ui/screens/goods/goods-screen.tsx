@@ -16,7 +16,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { PAGE_WIDTH, SPACE, type Inks } from '../../theme/tokens.ts';
-import { AddGood } from './add-good.tsx';
+import { AddGood } from '../../shell/later-forms.ts';
 import { CsvPage } from './csv-page.tsx';
 import { GoodPanel } from './good-panel.tsx';
 import { GroupsPage } from './groups-page.tsx';
@@ -72,7 +72,11 @@ const AllGoods = ({ only, open, onOpen, onCsv }: AllProps) => {
       ) : (
         <GoodsTools goods={goods} onAdd={() => setAdding(true)} onOpenCsv={onCsv} />
       )}
-      {adding ? <AddGood onDone={() => setAdding(false)} /> : null}
+      {adding ? (
+        <Later>
+          <AddGood onDone={() => setAdding(false)} />
+        </Later>
+      ) : null}
       {chosen.size > 0 ? <ManyGoods skus={[...chosen]} onDone={goods.clear} /> : null}
       {goods.all.length > 0 ? <GoodsTable goods={goods} open={open} onOpen={onOpen} /> : null}
     </View>

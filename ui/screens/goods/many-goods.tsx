@@ -3,7 +3,8 @@ import { View } from 'react-native';
 import { Button, HelperText, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import RaiseForm from '../../parts/raise-form.tsx';
+import { Later } from '../../shell/later.tsx';
+import { RaiseForm } from '../../shell/later-forms.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
@@ -115,14 +116,16 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
         <TextAction label="Choose none" onPress={onDone} />
       </View>
       {doing === 'price' ? (
-        <RaiseForm
-          what={goods}
-          disabled={false}
-          onRaise={(raise, label) => {
-            dispatch(edit('raisePrices', { skus: [...skus], raise }, label));
-            setDoing(null);
-          }}
-        />
+        <Later>
+          <RaiseForm
+            what={goods}
+            disabled={false}
+            onRaise={(raise, label) => {
+              dispatch(edit('raisePrices', { skus: [...skus], raise }, label));
+              setDoing(null);
+            }}
+          />
+        </Later>
       ) : null}
       {doing === 'weight' || doing === 'size' ? (
         <SetFigure key={doing} column={doing} onSet={(changes) => set(changes, `${doing} set`)} />

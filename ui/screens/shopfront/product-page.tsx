@@ -27,7 +27,7 @@ import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
-import { shopperOf } from './use-checkout.ts';
+import { shopperOf } from './shopper.ts';
 
 const styles = (inks: Inks) => ({
   ...shopStyles(inks),

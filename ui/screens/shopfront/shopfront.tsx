@@ -1,5 +1,5 @@
 import { BasketPage } from './basket-page.tsx';
-import { CheckoutPage } from './checkout-page.tsx';
+import { CheckoutPage } from '../../shell/later-forms.ts';
 import { GoodsPage } from './goods-page.tsx';
 import { OrderPage } from './order-page.tsx';
 import { ProductPage } from './product-page.tsx';

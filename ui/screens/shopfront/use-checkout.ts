@@ -28,6 +28,7 @@ import { selectPastOrders } from '../../state/selectors.ts';
 import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store.ts';
 import { checkoutMoment, useHeldSlots, WHOLE } from './held-slots.ts';
+import { shopperOf } from './shopper.ts';
 import { useParts, type PartsCheckout } from './use-parts.ts';
 import {
   askedFor,
@@ -40,19 +41,6 @@ import {
   type Asked,
   type CheckoutValues,
 } from './address-form.ts';
-
-/** The channel that orders of the shopfront come by. */
-export const SHOP_CHANNEL = 'shopfront';
-
-/** What an order says of who places it. */
-export const shopperOf = (
-  customer: string | null,
-  code: string,
-): Pick<QuoteRequest, 'channel' | 'customer' | 'code'> => ({
-  channel: SHOP_CHANNEL,
-  ...(customer === null ? {} : { customer }),
-  ...(code.trim() === '' ? {} : { code: code.trim() }),
-});
 
 const NO_DAYS: readonly SlotDay[] = [];
 const NONE_MISSING: readonly string[] = [];
