@@ -1,5 +1,5 @@
 import { lazy } from 'react';
-import { Later } from '../ui/shell/later.tsx';
+import { LaterPage } from '../ui/shell/later.tsx';
 
 const CheckScreen = lazy(async () => ({
   default: (await import('../ui/screens/check/check-parts.ts')).CheckScreen,
@@ -9,8 +9,8 @@ export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
 
 export default function DraftCheck() {
   return (
-    <Later>
+    <LaterPage title="Check">
       <CheckScreen />
-    </Later>
+    </LaterPage>
   );
 }

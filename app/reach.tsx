@@ -1,5 +1,5 @@
 import { lazy } from 'react';
-import { Later } from '../ui/shell/later.tsx';
+import { LaterPage } from '../ui/shell/later.tsx';
 
 const ReachScreen = lazy(() => import('../ui/screens/reach/reach-screen.tsx'));
 
@@ -7,8 +7,8 @@ export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
 
 export default function Reach() {
   return (
-    <Later>
+    <LaterPage title="Reach">
       <ReachScreen />
-    </Later>
+    </LaterPage>
   );
 }

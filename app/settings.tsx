@@ -1,5 +1,5 @@
 import { lazy } from 'react';
-import { Later } from '../ui/shell/later.tsx';
+import { LaterPage } from '../ui/shell/later.tsx';
 
 const SettingsScreen = lazy(() => import('../ui/screens/settings/settings-screen.tsx'));
 
@@ -7,8 +7,8 @@ export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
 
 export default function Settings() {
   return (
-    <Later>
+    <LaterPage title="Settings">
       <SettingsScreen />
-    </Later>
+    </LaterPage>
   );
 }

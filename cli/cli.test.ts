@@ -160,9 +160,9 @@ describe('check', () => {
         id: 'two-pots',
         kept: false,
         why: [
-          'Expected: Parcel to Maritimes costs 17.00. Came: costs 17.30.',
+          'Expected: Parcel to Maritimes costs 17.00. Got: costs 17.30.',
           expect.stringMatching(
-            /^Expected: Express, overnight to Maritimes is withheld. Came: offered for [\d.]+\.$/,
+            /^Expected: Express, overnight to Maritimes is withheld. Got: offered for [\d.]+\.$/,
           ),
         ],
       },

@@ -47,7 +47,7 @@ export const demoZones: Zone[] = [
       without: ['parcel', 'express', 'pallet'],
     },
   ),
-  zone('remaining', 'All remaining places', [], {
+  zone('remaining', 'Everywhere else', [], {
     remainder: true,
     without: ['parcel', 'express', 'pallet'],
   }),

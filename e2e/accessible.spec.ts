@@ -160,7 +160,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await openProgram(page, '/shop');
     await page.getByRole('button', { name: 'Add Lupin seeds to the basket' }).click();
     await page.getByRole('link', { name: /^Basket/ }).click();
-    await page.getByRole('button', { name: 'To the checkout' }).click();
+    await page.getByRole('button', { name: 'Go to checkout' }).click();
     await page.getByLabel('Postal code').fill('B2G 2L2');
     await page.getByLabel('Province or territory').fill('Nova');
     await page.getByRole('button', { name: 'Nova Scotia', exact: true }).click();
@@ -173,7 +173,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
       await page.getByRole('button', { name: 'Add Potting soil, 20 L to the basket' }).click();
     await page.getByRole('button', { name: 'Add Bamboo canes, 1.8 m, 20 to the basket' }).click();
     await page.getByRole('link', { name: /^Basket/ }).click();
-    await page.getByRole('button', { name: 'To the checkout' }).click();
+    await page.getByRole('button', { name: 'Go to checkout' }).click();
     await page.getByLabel('Postal code').fill('B2W 3T7');
     await page.getByLabel('Province or territory').fill('Nova');
     await page.getByRole('button', { name: 'Nova Scotia', exact: true }).click();

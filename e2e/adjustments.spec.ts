@@ -23,7 +23,7 @@ test('an adjustment is written as a sentence, acts in the preview, and is moved 
   await page.getByRole('button', { name: 'What the basket measures' }).click();
   await fill(page, 'From', '50');
   await page.getByRole('checkbox', { name: 'Active' }).click();
-  await expect(list).toContainText('When the goods come to 50.00 or more: every choice costs 3.00 less.');
+  await expect(list).toContainText('When the order value is 50.00 or more: every choice costs 3.00 less.');
   const preview = await openPreview(page);
   await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName(/Parcel, 14\.30/);
   await choiceOf(preview, 'Parcel').click();

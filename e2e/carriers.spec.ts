@@ -8,7 +8,7 @@ const toCheckout = async (page: Page, good: string): Promise<void> => {
   await page.getByLabel('Find', { exact: true }).fill(good);
   await page.getByRole('button', { name: `Add ${good} to the basket` }).click();
   await page.getByRole('link', { name: /^Basket/ }).click();
-  await page.getByRole('button', { name: 'To the checkout' }).click();
+  await page.getByRole('button', { name: 'Go to checkout' }).click();
 };
 
 const sendTo = async (
@@ -72,7 +72,7 @@ test('a service is offered under another name, dearer, and free from a subtotal'
   await openProgram(page, '/charges?zone=maritimes&service=express');
   const twoDay = page.getByRole('group', { name: 'Tern two-day' });
   await write(twoDay.getByLabel('Under the name'), 'Quick');
-  await write(twoDay.getByLabel('More or less, %'), '10 %');
+  await write(twoDay.getByLabel('Change by %'), '10 %');
   let preview = await openPreview(page);
   await expect(choiceOf(preview, 'Quick')).toContainText('35.28');
   await closePreview(page);
@@ -129,7 +129,7 @@ test('import charges are paid on arrival or now, side by side, and the sum says 
   const paidNow = page.getByRole('radio', { name: /^Parcel, .*import charges paid now/ });
   await expect(onArrival).toContainText('about 2.20');
   await expect(paidNow).toContainText('Import charges of 11.70 are paid now');
-  const sums = page.getByRole('region', { name: 'What the order comes to' });
+  const sums = page.getByRole('region', { name: 'Order total' });
   await onArrival.click();
   await expect(sums).not.toContainText('Import charges');
   await paidNow.click();
@@ -158,7 +158,7 @@ test('steps out of what the carrier takes are proposed, and taken into the draft
   await write(page.getByLabel('Steps, at most'), '3');
   await page.getByRole('button', { name: 'Ask the carrier' }).click();
   await expect(page.getByText(/^Covers \d+ of \d+ past orders/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take it into the draft: Parcel to Maritimes' }).click();
+  await page.getByRole('button', { name: 'Take into the draft: Parcel to Maritimes' }).click();
   const preview = await openPreview(page);
   await expect(choiceOf(preview, 'Parcel')).toContainText('not as it should be');
 });
@@ -174,7 +174,7 @@ test('a carrier is told to fail, and the connection says so until it is sound ag
   await expect(page.getByText(/Gannet Post refused the question/)).toBeVisible();
   await page.getByRole('button', { name: 'Carriers' }).first().click();
   // What is set stays in sight.
-  await page.getByRole('group', { name: 'Gannet Post' }).getByRole('button', { name: 'sound' }).click();
+  await page.getByRole('group', { name: 'Gannet Post' }).getByRole('button', { name: 'normal' }).click();
   await page.getByRole('link', { name: 'Gannet Post' }).click();
   await page.getByRole('button', { name: 'Test the connection' }).click();
   await expect(page.getByText(/It answered/)).toBeVisible();

@@ -28,7 +28,7 @@ test('a line of the working leads to its rule', async ({ page }) => {
   await openProgram(page);
   const preview = await openPreview(page);
   await choiceOf(preview, 'Parcel').click();
-  await preview.getByRole('link', { name: 'Weight 6.4 kg, from 5 kg: 15.50. To its rule' }).click();
+  await preview.getByRole('link', { name: 'Weight 6.4 kg, from 5 kg: 15.50. Go to its rule' }).click();
   await expect(page.getByRole('heading', { name: 'Parcel to Maritimes' })).toBeVisible();
   await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('15.50');
 });

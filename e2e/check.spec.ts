@@ -17,7 +17,7 @@ test('a test order is told what is right in its preview, and breaks when a rule 
   await openProgram(page);
   const preview = await openPreview(page);
   await choiceOf(preview, 'Express, two days').click();
-  await preview.getByRole('button', { name: 'Express, two days: this is right' }).click();
+  await preview.getByRole('button', { name: 'Express, two days: expect this' }).click();
   await expect(preview.getByText('as it should be')).toHaveCount(2);
   await closePreview(page);
   await openCell(page, 'Parcel', 'Maritimes');
@@ -25,7 +25,7 @@ test('a test order is told what is right in its preview, and breaks when a rule 
   await waitUntilKept(page);
   await reopenProgram(page, '/check');
   const broken = page.getByRole('listitem', { name: 'Two pots to Antigonish: broken' });
-  await expect(broken).toContainText('Expected: Parcel to Maritimes costs 17.30. Came: costs 12.30.');
+  await expect(broken).toContainText('Expected: Parcel to Maritimes costs 17.30. Got: costs 12.30.');
   await expect(page.getByText(/^19 of 20 test orders kept, 1 broken\.$/)).toBeVisible();
   if (isPhone(page)) await expect(page.getByRole('tab', { name: 'Test orders' })).toBeVisible();
 });
@@ -43,9 +43,9 @@ test('the audit finds what the demo leaves open, shows an order, leads to the ru
   const preview = await openPreview(page);
   await expect(preview.getByRole('alert')).toContainText('has no choice: the order cannot be placed');
   await closePreview(page);
-  await page.getByRole('button', { name: 'It is meant: accept it' }).click();
+  await page.getByRole('button', { name: 'This is intended: accept it' }).click();
   await expect(page.getByRole('button', { name: 'Accept it' })).toBeDisabled();
-  await page.getByLabel('Why it is meant').fill('Asked for by telephone');
+  await page.getByLabel('Why it is intended').fill('Asked for by telephone');
   await page.getByRole('button', { name: 'Accept it' }).click();
   await expect(page.getByRole('list', { name: 'Accepted' })).toContainText(
     'Accepted: Asked for by telephone',
@@ -92,7 +92,7 @@ test('a problem offers the repairs that were found to work, with what they chang
   await openProgram(page, '/check?part=problems');
   const frost = page.getByRole('button', { name: /^“Frost on the road”: Live plants/ });
   await frost.click({ timeout: 60_000 });
-  const repairs = page.getByRole('list', { name: 'What would mend it' });
+  const repairs = page.getByRole('list', { name: 'Ways to fix it' });
   await expect(repairs).toContainText(
     'Heather to Winnipeg in the frost: gains Parcel and Express, two days.',
   );

@@ -19,7 +19,7 @@ const openCsv = async (page: Page, path: string): Promise<void> => {
 
 test('a weight edited where it stands moves the preview', async ({ page }) => {
   await openProgram(page, '/goods');
-  await page.getByLabel('Find goods').fill('pot 26');
+  await page.getByLabel('Find products').fill('pot 26');
   if (isPhone(page)) {
     await page.getByRole('button', { name: /^Glazed pot, 26 cm/ }).click();
     await fill(page, 'Weight', '9.5 kg');
@@ -75,14 +75,14 @@ test('a CSV with faults is reviewed, its sound rows taken, and taken back', asyn
   await expect(review).toContainText('row 4, Weight: “heavy” was not understood');
   await expect(review).toContainText('row 5, Stock number: “seed-lupin” is already in row 2.');
   await expect(review).toContainText('weight 12 g 226.8 g');
-  await page.getByRole('button', { name: 'Take the 2 sound rows' }).click();
-  await page.getByLabel('Find goods').fill('garden urn');
+  await page.getByRole('button', { name: 'Import 2 rows without faults' }).click();
+  await page.getByLabel('Find products').fill('garden urn');
   await expect(page.getByText(isPhone(page) ? '3.289 kg · 40 × 40 × 55 cm' : '3.289 kg')).toBeVisible();
   await waitUntilKept(page);
   await reopenProgram(page);
   await page.getByRole('button', { name: 'Undo: Took stock.csv' }).click();
-  await page.getByLabel('Find goods').fill('garden urn');
-  await expect(page.getByText('No good matches.')).toBeVisible();
+  await page.getByLabel('Find products').fill('garden urn');
+  await expect(page.getByText('No product matches.')).toBeVisible();
 });
 
 test('goods saved as a CSV are the same goods when it is opened', async ({ page }) => {
@@ -103,7 +103,7 @@ test('a reason about a weight leads to the goods that lack one', async ({ page }
   const fold = preview.getByText('open', { exact: true }).first();
   if (await fold.isVisible()) await fold.click();
   await preview.getByRole('link', { name: /^Parcel: The weight is not known of Glazed pot, 26 cm/ }).click();
-  await expect(page.getByRole('button', { name: /^lacking, 3/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^3 incomplete/ })).toBeVisible();
   await expect(page.getByText(isPhone(page) ? /weight missing/ : 'missing').first()).toBeVisible();
 });
 

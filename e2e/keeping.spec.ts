@@ -214,7 +214,7 @@ test('a shop that cannot be read is told, set aside and never silently the demo'
   await page.getByRole('button', { name: 'Go on with the demo shop for now' }).click();
   await expect(lastChanged(page)).toHaveValue('Wrack & Thistle');
   await page.getByRole('tab', { name: 'Data' }).click();
-  for (const _ of [1, 2]) await page.getByRole('button', { name: 'Throw away' }).first().click();
+  for (const _ of [1, 2]) await page.getByRole('button', { name: 'Delete' }).first().click();
   await expect(page.getByText('Set aside', { exact: true })).toBeHidden();
   if (!isPhone(page)) await expect(await openPreview(page)).toContainText('Two pots to Antigonish');
 });

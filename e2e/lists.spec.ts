@@ -29,7 +29,7 @@ test('a table of 100,000 rows is read beside the page, prices a rate, and comes 
   await giveFile(page, 'Open a CSV', 'leaflet.csv', bigTable(ROWS));
   await expect(page.getByText('rows understood')).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole('region', { name: 'What it holds' })).toContainText(String(ROWS));
-  await page.getByRole('button', { name: 'Take it into the draft' }).click();
+  await page.getByRole('button', { name: 'Import into the draft' }).click();
   await expect(page.getByText(`By weight, ${ROWS} rows.`)).toBeVisible({ timeout: 30_000 });
   await page.getByLabel('Find a place or an amount').fill('US 10123');
   await expect(page.getByText(`10 of ${ROWS} rows`)).toBeVisible();
@@ -40,7 +40,7 @@ test('a table of 100,000 rows is read beside the page, prices a rate, and comes 
   const first = readFileSync(await (await saved).path(), 'utf8');
   expect(first.split('\r\n')).toHaveLength(ROWS + 2);
   await giveFile(page, 'Open a CSV', 'again.csv', first);
-  await page.getByRole('button', { name: 'Take it into the draft' }).click({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Import into the draft' }).click({ timeout: 30_000 });
   await expect(page.getByRole('button', { name: /^Undo: .*: took again\.csv$/ })).toBeVisible({
     timeout: 30_000,
   });
@@ -71,7 +71,7 @@ test('a postal list out of a file is used at once, in the preview and where a co
   );
   await expect(page.getByRole('alert')).toContainText('row 4, Postal code');
   await expect(page.getByLabel('Country of the codes, where a row names none')).toHaveValue('Canada');
-  await page.getByRole('button', { name: 'Take the 2 sound rows' }).click();
+  await page.getByRole('button', { name: 'Import 2 rows without faults' }).click();
   await expect(page.getByRole('list', { name: 'Postal list' }).getByRole('listitem')).toHaveCount(2);
   const preview = await openPreview(page);
   await expect(choiceOf(preview, 'Parcel')).toContainText('Thu 26 Nov · ');
@@ -88,11 +88,11 @@ test('codes of another country, and columns nobody knows, are asked about before
   await expect(page.getByRole('alert').filter({ hasText: '97201' })).toContainText('a postal code of Canada');
   await page.getByLabel('Country of the codes, where a row names none').fill('United States');
   await page.getByRole('button', { name: 'United States', exact: true }).click();
-  const take = page.getByRole('button', { name: 'Take it into the draft' });
+  const take = page.getByRole('button', { name: 'Import into the draft' });
   await expect(page.getByText('1 column is not recognised.', { exact: false })).toBeVisible();
   await expect(page.getByText('PDX-2 · PDX-2')).toBeVisible();
   await expect(take).toBeDisabled();
-  await page.getByRole('button', { name: 'Leave them out' }).click();
+  await page.getByRole('button', { name: 'Do not import them' }).click();
   await page.getByRole('button', { name: 'Added to the list' }).click();
   await take.click();
   await expect(lines).toHaveCount(before + 2);
@@ -109,7 +109,7 @@ test('what the shop says of a postal code on a good’s page is true at the chec
   await check.getByLabel('Your postal code').fill('B3S 0B9');
   await expect(check).toContainText(/^(?!.*Reaches you).*You can collect it from .* free\./s);
   await page.getByRole('button', { name: 'Add to the basket' }).click();
-  await page.getByRole('button', { name: 'To the checkout' }).click();
+  await page.getByRole('button', { name: 'Go to checkout' }).click();
   await page.getByLabel('Full name').fill('Ada Larch');
   await page.getByLabel('Phone').fill('902 555 0117');
   await page.getByLabel('Street and number').fill('4 Kelp Row');

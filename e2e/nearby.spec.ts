@@ -161,7 +161,7 @@ const put = async (page: Page, good: string, times: number): Promise<void> => {
 
 const toCheckout = async (page: Page, code: string, town: string): Promise<void> => {
   await page.getByRole('link', { name: /^Basket/ }).click();
-  await page.getByRole('button', { name: 'To the checkout' }).click();
+  await page.getByRole('button', { name: 'Go to checkout' }).click();
   await page.getByLabel('Full name').fill('Ines Varga');
   await page.getByLabel('E-mail').fill('ines@example.org');
   await page.getByLabel('Street and number').fill('4 Tide Lane');
@@ -214,7 +214,7 @@ test('a basket that no one way takes is offered and ordered in parts', async ({ 
   const times = parts.getByRole('radiogroup', { name: 'The time' });
   await expect(times).toHaveCount(1);
   await times.getByRole('radio', { disabled: false }).first().click();
-  const sums = page.getByRole('region', { name: 'What the order comes to' });
+  const sums = page.getByRole('region', { name: 'Order total' });
   await expect(sums).toContainText('Getting it to you, in 2 parts');
   await page.getByRole('button', { name: 'Order in 2 parts' }).click();
   await expect(page.getByRole('heading', { name: /^Thank you\. Your order is/ })).toBeVisible();
@@ -290,7 +290,7 @@ test('a shop that only does pickup works with no zone at all', async ({ page }, 
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Open a file' }).click();
   await (await chooser).setFiles(path);
-  await page.getByRole('button', { name: 'Take it into the draft' }).click();
+  await page.getByRole('button', { name: 'Import into the draft' }).click();
   await waitUntilKept(page);
   await reopenProgram(page, '/shop');
   await put(page, 'Hand trowel', 1);

@@ -33,7 +33,7 @@ test('the preview as a sheet holds the focus, gives it back, and closes on what 
   await openPreview(page);
   await page.keyboard.press('w');
   await preview
-    .getByRole('link', { name: /To its rule$/ })
+    .getByRole('link', { name: /Go to its rule$/ })
     .first()
     .click();
   await expect(preview).toBeHidden();

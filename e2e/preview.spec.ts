@@ -33,10 +33,10 @@ test('goods are added by name and taken out; a closed country is told', async ({
   await openProgram(page);
   const preview = await openPreview(page);
   await preview.getByRole('button', { name: 'Change the test order' }).click();
-  await page.getByLabel('Add a good', { exact: true }).click();
+  await page.getByLabel('Add a product', { exact: true }).click();
   await page.keyboard.type('trow');
   await page.getByRole('button', { name: 'Hand trowel' }).click();
-  await page.getByRole('button', { name: 'Take out Glazed pot, 26 cm' }).click();
+  await page.getByRole('button', { name: 'Remove Glazed pot, 26 cm' }).click();
   await expect(choiceOf(preview, 'Seed mail')).toHaveCount(0);
   await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName(/^Parcel, 10.30/);
   await page.getByLabel('Country', { exact: true }).click();
@@ -66,7 +66,7 @@ test('the keys do what their list says', async ({ page }) => {
   await page.keyboard.press(']');
   await expect(page.getByRole('heading', { name: 'Seeds to Toronto' })).toBeVisible();
   await page.keyboard.press('w');
-  await expect(page.getByRole('list', { name: 'Working' }).first()).toBeVisible();
+  await expect(page.getByRole('list', { name: 'How it adds up' }).first()).toBeVisible();
   await page.keyboard.press('[');
   await page.keyboard.press('t');
   await expect(page.getByLabel('Postal code', { exact: true })).toBeVisible();

@@ -18,7 +18,7 @@ const put = async (page: Page, good: string, times = 1): Promise<void> => {
 
 const toCheckout = async (page: Page): Promise<void> => {
   await page.getByRole('link', { name: /^Basket/ }).click();
-  await page.getByRole('button', { name: 'To the checkout' }).click();
+  await page.getByRole('button', { name: 'Go to checkout' }).click();
 };
 
 const choose = async (page: Page, label: string, text: string, name: string): Promise<void> => {
@@ -53,7 +53,7 @@ test('an order is placed with the very charge of the preview, and is still there
   await toCheckout(page);
   await typeAddress(page);
   await expect(page.getByRole('radio', { name: 'Parcel, 17.30' })).toBeChecked();
-  const sums = page.getByRole('region', { name: 'What the order comes to' });
+  const sums = page.getByRole('region', { name: 'Order total' });
   await expect(sums).toContainText('GST, 5 %');
   await page.getByRole('radio', { name: 'Pallet, 66.56' }).click();
   await expect(sums).toContainText('156.82');

@@ -42,7 +42,7 @@ const VIEWS = {
       for (const good of ['Heather, young', 'Heather, young', 'Lupin seeds'])
         await page.getByRole('button', { name: `Add ${good} to the basket` }).click();
       await page.getByRole('link', { name: /^Basket/ }).click();
-      await page.getByRole('button', { name: 'To the checkout' }).click();
+      await page.getByRole('button', { name: 'Go to checkout' }).click();
       await page.getByLabel('Full name').fill('Ines Varga');
       await page.getByLabel('Street and number').fill('4 Tide Lane');
       await page.getByLabel('Town').fill('Halifax');
@@ -61,7 +61,7 @@ const VIEWS = {
     sizes: ['wide'],
     act: async (page) => {
       await page.getByRole('button', { name: /^“Frost on the road”: Live plants/ }).click();
-      await page.getByRole('list', { name: 'What would mend it' }).waitFor();
+      await page.getByRole('list', { name: 'Ways to fix it' }).waitFor();
     },
   },
   publish: {

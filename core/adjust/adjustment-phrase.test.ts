@@ -23,13 +23,13 @@ describe('an adjustment as a sentence', () => {
       [{ test: 'measure', of: 'subtotal', min: 8_500 }],
       { serviceIds: ['parcel'], zoneIds: ['country'] },
       FREE,
-      'When the goods come to 85.00 or more and the zone is Country: Parcel is free.',
+      'When the order value is 85.00 or more and the zone is Country: Parcel is free.',
     ],
     [
       [{ test: 'measure', of: 'weight', min: 2_000, max: 5_000 }],
       { kinds: ['shipping', 'delivery'] },
       { do: 'set', amount: 500 },
-      'When the goods weigh 2 kg or more, less than 5 kg: what is shipped or what is delivered costs 5.00.',
+      'When the products weigh 2 kg or more, less than 5 kg: shipping or local delivery costs 5.00.',
     ],
     [
       [
@@ -53,7 +53,7 @@ describe('an adjustment as a sentence', () => {
       ],
       { zoneIds: ['far'] },
       { do: 'withhold' },
-      'When Live plants is in the basket and it is placed from 15 November to 31 March of any year and the zone is Far: every choice is not offered.',
+      'When the basket contains Live plants and the order is placed from 15 November to 31 March of any year and the zone is Far: every choice is not offered.',
     ],
     [
       [
@@ -62,7 +62,7 @@ describe('an adjustment as a sentence', () => {
       ],
       {},
       { do: 'bounds', min: 100, max: 900 },
-      'When it is placed on 1 December 2026 or later and it is placed on Saturday or Sunday: every choice costs at least 1.00 and at most 9.00.',
+      'When the order is placed on 1 December 2026 or later and the order is placed on Saturday or Sunday: every choice costs at least 1.00 and at most 9.00.',
     ],
     [
       [
@@ -71,19 +71,19 @@ describe('an adjustment as a sentence', () => {
       ],
       {},
       { do: 'add', amount: -200, per: 'order' },
-      'When the code is MOSS and it comes from web: every choice costs 2.00 less.',
+      'When the code is MOSS and the order comes from web: every choice costs 2.00 less.',
     ],
     [
       [{ test: 'goods', match: 'every', skus: ['pot'] }],
       {},
       { do: 'add', amount: 600, per: 'unit', goods: { skus: ['pot'] } },
-      'When all goods are Glazed pot: every choice costs 6.00 more for each unit of Glazed pot.',
+      'When every product is Glazed pot: every choice costs 6.00 more for each unit of Glazed pot.',
     ],
     [
       [{ test: 'goods', match: 'none', groupIds: ['plants'] }],
       {},
       { do: 'add', amount: 600, per: 'parcel', goods: { groupIds: ['plants'] } },
-      'When no Live plants is in the basket: every choice costs 6.00 more for each parcel with Live plants.',
+      'When the basket contains no Live plants: every choice costs 6.00 more for each parcel with Live plants.',
     ],
   ])('%#', (when, to, effect, sentence) => {
     expect(adjustmentSentence({ when, to, effect }, naming)).toBe(sentence);

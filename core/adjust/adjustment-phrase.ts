@@ -6,10 +6,10 @@ import { conditionKind } from './condition-kinds.ts';
 import { effectKind } from './effect-kinds.ts';
 
 const KINDS: Record<ChoiceKind, string> = {
-  shipping: 'what is shipped',
-  delivery: 'what is delivered',
-  pickup: 'what is collected',
-  'nothing-to-ship': 'what needs no sending',
+  shipping: 'shipping',
+  delivery: 'local delivery',
+  pickup: 'pickup',
+  'nothing-to-ship': 'orders with nothing to ship',
 };
 
 /** 'Van in Harbour ring' for each delivery method. */
@@ -19,7 +19,7 @@ const methodNames = (methods: NonNullable<Adjustment['to']['methods']>, areas: B
     return `${area?.methods.find(({ id }) => id === methodId)?.name ?? methodId} in ${area?.name ?? areaId}`;
   });
 
-/** What an adjustment is for, in a few words: 'Parcel', 'what is delivered', 'every choice'. */
+/** What an adjustment is for, in a few words: 'Parcel', 'local delivery', 'every choice'. */
 export const subjectWords = ({ to }: Pick<Adjustment, 'to'>, { book }: Naming): string => {
   const named = [
     ...(to.serviceIds ? [listed(namesOf(to.serviceIds, book.services), 'or')] : []),
@@ -39,7 +39,7 @@ export const subjectWords = ({ to }: Pick<Adjustment, 'to'>, { book }: Naming): 
 };
 
 /**
- * An adjustment as a sentence: 'When the goods come to 85.00 or more and the zone is Maritimes: Parcel is
+ * An adjustment as a sentence: 'When the order value is 85.00 or more and the zone is Maritimes: Parcel is
  * free.' An adjustment without conditions holds always.
  */
 export const adjustmentSentence = (

@@ -51,10 +51,10 @@ const nothingNamed = (what: Extract<EmptyCondition, { what: unknown }>['what']):
 });
 
 const MEASURED: Record<Measure, [subject: string, verb: string]> = {
-  weight: ['the goods', 'weigh'],
-  subtotal: ['the goods', 'come to'],
+  weight: ['the products', 'weigh'],
+  subtotal: ['the order value', 'is'],
   units: ['the basket', 'has'],
-  volume: ['the goods', 'take up'],
+  volume: ['the products', 'take up'],
   distance: ['the address', 'is away by'],
 };
 
@@ -104,8 +104,8 @@ const GOODS: ConditionKind<Of<'goods'>> = {
     },
   words: (condition, naming) => {
     const names = listed(namedGoods(condition, naming), 'or');
-    if (condition.match === 'every') return `all goods are ${names}`;
-    return condition.match === 'any' ? `${names} is in the basket` : `no ${names} is in the basket`;
+    if (condition.match === 'every') return `every product is ${names}`;
+    return condition.match === 'any' ? `the basket contains ${names}` : `the basket contains no ${names}`;
   },
   empty: (condition) =>
     countNamed(condition) === 0 && condition.match !== 'none' ? nothingNamed('goods') : null,
@@ -152,11 +152,11 @@ const DATES: ConditionKind<Of<'dates'>> = {
   words: ({ from, to, everyYear = false }) => {
     const year = everyYear ? ' of any year' : '';
     const date = (one: string): string => dateWords(one, everyYear);
-    if (from && to) return `it is placed from ${date(from)} to ${date(to)}${year}`;
-    if (from) return `it is placed on ${date(from)} or later${everyYear ? ' in the year' : ''}`;
+    if (from && to) return `the order is placed from ${date(from)} to ${date(to)}${year}`;
+    if (from) return `the order is placed on ${date(from)} or later${everyYear ? ' in the year' : ''}`;
     return to
-      ? `it is placed on ${date(to)} or earlier${everyYear ? ' in the year' : ''}`
-      : 'it is placed on any day';
+      ? `the order is placed on ${date(to)} or earlier${everyYear ? ' in the year' : ''}`
+      : 'the order is placed on any day';
   },
   empty: ({ from, to, everyYear }, on) => {
     if (everyYear) return null;
@@ -182,7 +182,7 @@ const WEEKDAY: ConditionKind<Of<'weekday'>> = {
     ({ days }) =>
     ({ placedOn }) =>
       days.includes(weekdayOf(placedOn)),
-  words: ({ days }) => `it is placed on ${weekdayWords(days)}`,
+  words: ({ days }) => `the order is placed on ${weekdayWords(days)}`,
   empty: ({ days }) => (days.length === 0 ? nothingNamed('days') : null),
   about: () => 'weekday',
   days: { holds: ({ days }, day) => days.includes(weekdayOf(day)), changes: () => [] },
@@ -223,7 +223,7 @@ export const CONDITION_KINDS: { readonly [T in Condition['test']]: ConditionKind
   customer: listKind('customer', 'the customer is', asIs),
   // Codes are compared whatever their case.
   code: listKind('code', 'the code is', (text) => text.trim().toUpperCase()),
-  channel: listKind('channel', 'it comes from', asIs),
+  channel: listKind('channel', 'the order comes from', asIs),
 };
 
 /** All that is known of a condition's kind, to be asked about conditions of that kind. */

@@ -352,7 +352,7 @@ const CASES: [FindingCode, Part, string, string][] = [
     'group-unused',
     { ...WORLD, groups: [{ id: 'g', name: 'Vases', shipping: 'any', delivery: 'any', pickup: 'any' }] },
     'group:g',
-    'No good is in the group Vases.',
+    'No product is in the group Vases.',
   ],
   [
     'location-unused',

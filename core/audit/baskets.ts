@@ -84,7 +84,7 @@ const quantitiesOf = (good: Good, thresholds: Thresholds, defaultWeight: number 
   return [...found].sort((a, b) => a - b).slice(0, MOST_QUANTITIES);
 };
 
-/** The goods that stand for all of a group: the lightest, heaviest, cheapest, dearest, and those of which a figure is missing. */
+/** The products that stand for all of a group: the lightest, heaviest, cheapest, dearest, and those of which a figure is missing. */
 const extremes = (goods: readonly Good[]): Good[] => {
   const by = (value: (good: Good) => number | undefined): Good[] => {
     const known = goods.filter((good) => value(good) !== undefined);
@@ -106,7 +106,7 @@ const SMALL = 6;
 /** The handling groups of a good, as one name for all that travel like it. */
 const groupsOf = ({ groupIds }: Good): string => [...(groupIds ?? [])].sort().join();
 
-/** The goods that are tried in every quantity: all of a small catalogue, else the extremes of each group. */
+/** The products that are tried in every quantity: all of a small catalogue, else the extremes of each group. */
 export const probesOf = (goods: readonly Good[]): Good[] => {
   const physical = goods.filter(({ fulfilment }) => fulfilment === 'physical');
   if (physical.length <= SMALL) return physical;

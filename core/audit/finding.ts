@@ -34,7 +34,7 @@ export interface Finding {
   reach?: string;
   /** Its gravity where that is not its code's: what the catalogue lacks may stop orders. */
   gravity?: Gravity;
-  /** The goods that it keeps from being bought, and the places where, in words. */
+  /** The products that it keeps from being bought, and the places where, in words. */
   goods?: readonly string[];
   places?: readonly string[];
   /** Whether only orders beyond any likely size show it. */

@@ -63,7 +63,7 @@ export const isForAll = (compiled: CompiledBook, rate: Rate, place: PlaceClass):
       !neverZones?.includes(rate.zoneId),
   );
 
-/** Whether collecting at a point is offered for every order: no limit, no least order, goods of all groups, at any time. */
+/** Whether collecting at a point is offered for every order: no limit, no minimum order, goods of all groups, at any time. */
 export const isPickupForAll = (
   compiled: CompiledBook,
   { point }: CompiledPickup,

@@ -41,7 +41,7 @@ const contests = (zones: readonly Zone[]): Finding[] =>
       })),
   );
 
-/** Zones that are switched off while the zone of all remaining places takes their customers. */
+/** Zones that are switched off while the zone of everywhere else takes their customers. */
 const switchedOff = ({ zones }: Book): Finding[] => {
   const rest = zones.find(({ active, remainder }) => active && remainder);
   if (!rest) return [];

@@ -4,7 +4,7 @@ import type { RateTable } from '../model/price.ts';
 import { areasAt, bestAreas } from '../place/area-index.ts';
 import { placeOf, type Place } from '../place/place.ts';
 import { askPostalList } from '../place/postal-list.ts';
-import { findZone, sellsThere, type ZoneFound } from '../place/zone-index.ts';
+import { findZone, REMAINDER, sellsThere, type ZoneFound } from '../place/zone-index.ts';
 import { subdivisionOfCode } from '../place/subdivision-of-code.ts';
 import { tableRowsAt, type TableIndex } from '../price/table.ts';
 import type { CompiledBook } from '../quote/compile.ts';
@@ -199,5 +199,6 @@ const isPlainer = ({ destination: a }: PlaceClass, { destination: b }: PlaceClas
 /** A class of places in a few words: the entry that decides, and the zone. */
 export const reachWords = ({ zone, destination }: PlaceClass): string => {
   const place = destination.postalCode ?? destination.subdivision ?? destination.country;
-  return zone && zone.because !== place ? `${place} (${zone.because})` : place;
+  if (!zone || zone.because === place) return place;
+  return `${place} (${zone.because === REMAINDER ? 'everywhere else' : zone.because})`;
 };

@@ -27,8 +27,7 @@ const STEP_WHY: Record<string, string> = {
 };
 
 /** When and for whom it holds, where that is not always. */
-const when = ({ detail }: Told): string =>
-  detail.when ? ` when ${String(detail.when).replace(/\bit is\b/g, 'the order is')}` : '';
+const when = ({ detail }: Told): string => (detail.when ? ` when ${String(detail.when)}` : '');
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -160,7 +159,7 @@ const WORDS: Words = {
       : `${told.a} has no size, and some rate needs it.`,
   'figures-improbable': ({ a }) =>
     `The weight of ${a} does not go with its size: was a kilogram typed as a gram?`,
-  'group-unused': ({ a }) => `No good is in the group ${a}.`,
+  'group-unused': ({ a }) => `No product is in the group ${a}.`,
   'location-unused': ({ a }) => `Nothing leaves from ${a}.`,
 };
 

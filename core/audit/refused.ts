@@ -14,7 +14,7 @@ export const unitsOf = ({ lines }: QuoteRequest): number =>
 export const isOneUnit = (request: QuoteRequest): boolean =>
   request.discount === undefined && request.lines.length === 1 && unitsOf(request) === 1;
 
-/** The goods of an order, as one text. */
+/** The products of an order, as one text. */
 export const skusOf = ({ lines }: QuoteRequest): string => lines.map(({ sku }) => sku).join(' ');
 
 /** Tells orders apart by their goods and by all that was refused. */

@@ -89,9 +89,9 @@ const contextWords = ({ isPlain, example: { customer, code, channel, placedAt } 
   const parts = [
     ...(customer === undefined ? [] : [`the customer is ${customer}`]),
     ...(code === undefined ? [] : [`the code is ${code}`]),
-    ...(channel === undefined ? [] : [`it comes from ${channel}`]),
+    ...(channel === undefined ? [] : [`the order comes from ${channel}`]),
   ];
-  return parts.length > 0 ? parts.join(' and ') : `it is placed on ${placedAt.slice(0, 10)}`;
+  return parts.length > 0 ? parts.join(' and ') : `the order is placed on ${placedAt.slice(0, 10)}`;
 };
 
 /** The limit of the cause itself: 'above 450 kg'; where limits alone keep orders out, the widest of them. */

@@ -12,7 +12,7 @@ export interface Stop {
   code: FindingCode;
   /** The cause first. */
   where: readonly [RuleRef, ...RuleRef[]];
-  /** The goods of which one alone has no choice for this cause, and the classes of places where. */
+  /** The products of which one alone has no choice for this cause, and the classes of places where. */
   alone: Map<string, Set<PlaceClass>>;
   places: Set<PlaceClass>;
   /** The smallest order that shows it, and what was quoted for it. */

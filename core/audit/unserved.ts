@@ -7,7 +7,7 @@ import type { PlaceClass } from './place-classes.ts';
 const STORE: RuleRef = { kind: 'store', id: 'store' };
 const MOST_NEAREST = 3;
 
-/** The zones that name a place's country, or else take all remaining places. */
+/** The zones that name a place's country, or else take everywhere else. */
 const nearestZones = ({ book }: CompiledBook, country: string): RuleRef[] => {
   const active = book.zones.filter((zone) => zone.active);
   const near = active.filter(({ includes }) => includes.some((region) => region.country === country));

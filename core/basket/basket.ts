@@ -31,7 +31,7 @@ export interface Basket {
   subtotal: number;
   travels: Measures;
   charged: Measures;
-  /** The goods whose weight the store's default stands for. */
+  /** The products whose weight the store's default stands for. */
   assumed: readonly BasketLine[];
 }
 

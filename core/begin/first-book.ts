@@ -66,12 +66,12 @@ const zonesOf = (answers: FirstAnswers): Zone[] => {
   const made: Record<FirstZone, Zone> = {
     home: zone('home', homeName, { includes: [{ country: from.country }] }),
     abroad: zone('abroad', 'Abroad', { includes: countries.map((country) => ({ country })) }),
-    rest: zone('rest', 'All remaining places', { remainder: true }),
+    rest: zone('rest', 'Everywhere else', { remainder: true }),
   };
   return firstZones(answers).map((id) => made[id]);
 };
 
-/** The last kind has no greatest weight: whatever the others do not take, it does. */
+/** The last kind has no maximum weight: whatever the others do not take, it does. */
 const limitsOf = (kind: GoodsKind, kinds: readonly GoodsKind[]): Limits | undefined =>
   kind === kinds.at(-1) ? undefined : { weight: { max: MOST_WEIGHT[kind] } };
 

@@ -49,7 +49,7 @@ describe('what came instead', () => {
     [{ kind: 'no-choice' }, 'no choice at all'],
   ])('%j', (came, words) => {
     expect(outcomeSentence({ expects, came }, names, SPEECH)).toBe(
-      `Expected: Parcel to Home is the cheapest. Came: ${words}.`,
+      `Expected: Parcel to Home is the cheapest. Got: ${words}.`,
     );
   });
 });

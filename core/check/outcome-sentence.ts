@@ -99,5 +99,5 @@ export const outcomeSentence = (
   const wanted = expectationWords(expects, names, display);
   return came === null
     ? `${wanted}.`
-    : `Expected: ${wanted}. Came: ${cameWords(came, display).replace(/\.$/, '')}.`;
+    : `Expected: ${wanted}. Got: ${cameWords(came, display).replace(/\.$/, '')}.`;
 };

@@ -4,7 +4,7 @@ import { indexSellsTo, sellsThere } from '../place/zone-index.ts';
 
 /**
  * The zones of which nothing can be ordered, for the shop sells to none of the places they name. A zone
- * without places of its own is not among them, nor is the one for all remaining places.
+ * without places of its own is not among them, nor is the one for everywhere else.
  */
 export const closedZones = ({ store, zones }: Book): ReadonlySet<string> => {
   const index = indexSellsTo(store.sellsTo);

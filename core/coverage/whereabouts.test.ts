@@ -21,7 +21,7 @@ describe('where a code falls', () => {
     expect(found.services.map((service) => service.id)).toEqual(['seed-mail', 'express']);
   });
 
-  test('of a closed country is not sold to; of one that no zone names falls to all remaining places', () => {
+  test('of a closed country is not sold to; of one that no zone names falls to everywhere else', () => {
     expect(whereaboutsOfCode(demo, 'CU', '10100')).toMatchObject({ sold: false });
     expect(whereaboutsOfCode(demo, 'JP', '100-0001')).toMatchObject({
       sold: true,

@@ -214,12 +214,12 @@ describe('a book that is read', () => {
       'rates[1]: This service already has a rate in this zone, at rates[0].',
     ],
     [
-      'two zones of all remaining places',
+      'two zones of everywhere else',
       (book) => ({
         ...book,
         zones: [makeZone('country', { remainder: true }), makeZone('b', { remainder: true })],
       }),
-      'zones[1].remainder: Only one zone may take all remaining places; zones[0] does.',
+      'zones[1].remainder: Only one zone may take everywhere else; zones[0] does.',
     ],
     [
       'a time zone that is none',

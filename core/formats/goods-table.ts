@@ -13,7 +13,7 @@ export interface TableTaking {
 }
 
 export interface GoodsTable {
-  /** All goods as they would be: those of sound rows taken in, rows with a fault left out. */
+  /** All products as they would be: those of sound rows taken in, rows with a fault left out. */
   goods: Good[];
   /** How many rows could be taken, and how many could not. */
   sound: number;

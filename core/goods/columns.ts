@@ -44,7 +44,7 @@ export const COLUMN_NAMES: Record<GoodsColumn, string> = {
   groupIds: 'Handling groups',
   chargeFree: 'Travels free',
   shippingPrice: 'Its own shipping price',
-  onceFee: 'Fee once a line',
+  onceFee: 'Extra fee per order line',
   packsAlone: 'Packs alone',
   keepUpright: 'Keep upright',
   hsCode: 'HS code',
@@ -75,7 +75,7 @@ const ALIASES: Record<GoodsColumn, readonly string[]> = {
   groupIds: ['handling groups', 'handling group', 'group', 'groups', 'groupid', 'group id'],
   chargeFree: ['travels free', 'charge free', 'chargefree', 'free shipping'],
   shippingPrice: ['its own shipping price', 'shipping price', 'own shipping price', 'postage'],
-  onceFee: ['fee once a line', 'once fee', 'oncefee', 'fee'],
+  onceFee: ['extra fee per order line', 'fee once a line', 'once fee', 'oncefee', 'fee'],
   packsAlone: ['packs alone', 'packsalone', 'own carton', 'own box'],
   keepUpright: ['keep upright', 'keepupright', 'this way up', 'upright'],
   hsCode: [

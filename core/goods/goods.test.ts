@@ -19,7 +19,7 @@ describe('what a good lacks', () => {
   });
 });
 
-describe('a view of the goods', () => {
+describe('a view of the products', () => {
   const { weight: _, ...unknown } = makeGood('pot-10', { name: 'Glazed pot', price: 300 });
   const goods = [
     makeGood('pot-9', { name: 'Clay pot', price: 200, weight: 900, size: SIZE }),

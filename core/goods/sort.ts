@@ -35,7 +35,7 @@ const compareBy = (order: GoodsOrder, falling: boolean): ((a: Good, b: Good) => 
   };
 };
 
-/** The goods that a view shows, in its order; goods that are alike in it stay as they are listed. */
+/** The products that a view shows, in its order; goods that are alike in it stay as they are listed. */
 export const goodsInView = (goods: readonly Good[], view: GoodsView): Good[] => {
   const words = view.find.toLocaleLowerCase('en').split(/\s+/).filter(Boolean);
   const shown = goods.filter((good) => {

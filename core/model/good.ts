@@ -11,7 +11,7 @@ export type Size = z.infer<typeof sizeSchema>;
 const anyNoneSome = (most: number) =>
   z.union([z.literal('any'), z.literal('none'), z.array(idSchema).max(most)]);
 
-/** Goods that travel alike: which services may carry them and where, which areas deliver them, where they are collected. */
+/** Products that travel alike: which services may carry them and where, which areas deliver them, where they are collected. */
 export const handlingGroupSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,

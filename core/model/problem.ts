@@ -12,7 +12,7 @@ export interface Problem {
   example?: QuoteRequest;
   /** For whom it holds. */
   reach?: string;
-  /** The goods that it keeps from being bought, and the places where it does, in words. */
+  /** The products that it keeps from being bought, and the places where it does, in words. */
   goods?: string[];
   places?: string[];
   /** Only orders beyond any likely size, of thousands of units, show it. */

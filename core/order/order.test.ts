@@ -292,7 +292,7 @@ describe('a customer who is offered nothing', () => {
   test('is told how much is lacking, in money', () => {
     const book = makeBook({ rates: [makeRate({ limits: { subtotal: { min: 2_500 } } })] });
     expect(obstacles(quoted(book), SPEECH)[0]).toMatchObject({
-      why: 'Parcel is for 25.00 or more; your goods come to 10.00.',
+      why: 'Parcel is for 25.00 or more; your products come to 10.00.',
       help: 'Add 15.00 more to the basket.',
     });
   });

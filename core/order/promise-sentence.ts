@@ -21,7 +21,7 @@ export const spokenDate = (date: string, today: string): string => {
 
 type Choice = Quote['choices'][number];
 
-/** By when a choice is there at the latest, or can be where a time is chosen; null where that is not said. */
+/** By when a choice is there at the latest, or can be where a time is chosen; null where that is not set. */
 const latestOf = ({ arrives, slots }: Choice): string | null => {
   const [first] = slots ?? [];
   if (first) return first.start.slice(0, 10);

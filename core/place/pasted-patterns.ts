@@ -107,7 +107,7 @@ const withoutEnds = (entry: string): string => {
 };
 
 /**
- * Postal codes pasted in any shape: parted by commas, semicolons, tabs, lines or blanks; with ranges,
+ * Postal codes pasted in any shape: separated by commas, semicolons, tabs, lines or blanks; with ranges,
  * wildcards, quotes and bullets. Nothing is dropped silently: what cannot be read, or no code of the country begins
  * with, is listed.
  */

@@ -3,7 +3,7 @@ import { fault, type Result } from '../model/fault.ts';
 import { pastedPatterns } from './pasted-patterns.ts';
 
 /**
- * Regions as a line of text and back: 'CA-NS', 'US', 'CA: B3H*, B3J*'. Entries are parted by commas
+ * Regions as a line of text and back: 'CA-NS', 'US', 'CA: B3H*, B3J*'. Entries are separated by commas
  * or lines; codes after 'XX:' belong to that country until the next entry that names a country.
  */
 

@@ -21,11 +21,16 @@ export interface ZoneIndex {
 
 export interface ZoneFound {
   zone: Zone;
-  /** The entry that decides: a pattern, a subdivision, a country, or 'all remaining places'. */
+  /** The entry that decides: a pattern, a subdivision, a country, or `REMAINDER`. */
   because: string;
 }
 
+/** The entry of the zone that takes what no other does. */
 export const REMAINDER = 'all remaining places';
+
+/** By which entry a zone has a place, as the end of a sentence: 'by B0C*'. */
+export const entryPhrase = ({ because }: Pick<ZoneFound, 'because'>): string =>
+  because === REMAINDER ? 'for everywhere else' : `by ${because}`;
 
 /** An index of where the shop sells. */
 export const indexSellsTo = (sellsTo: SellsTo): SellsToIndex => ({
@@ -66,7 +71,7 @@ const takes = (index: ZoneIndex, zone: Zone, place: Place): boolean => {
   return !excluded || !holdsPlace(excluded, place);
 };
 
-/** The one zone a place falls to: its most specific match, else the zone of all remaining places. */
+/** The one zone a place falls to: its most specific match, else the zone of everywhere else. */
 export const findZone = (index: ZoneIndex, place: Place): ZoneFound | null => {
   const claim = decidingClaim(index.places, place, (zone) => takes(index, zone, place));
   if (claim) return { zone: claim.owner, because: claim.entry };

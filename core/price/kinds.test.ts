@@ -61,8 +61,8 @@ describe('the phrase of a rate', () => {
     [UNIT, '11.50 · then 4.30 a unit'],
     [{ kind: 'flat', amount: 300, per: 'parcel' }, '3.00 · a parcel'],
     [PERCENT, '7.5 % · by subtotal, at least 5.00, at most 20.00'],
-    [BY_GOODS, '5.60 · by goods, a line'],
-    [{ kind: 'per-product', otherwise: null, per: 'unit' }, 'each its own · by goods, a unit'],
+    [BY_GOODS, '5.60 · per product, a line'],
+    [{ kind: 'per-product', otherwise: null, per: 'unit' }, 'each its own · per product, a unit'],
     [{ ...tiers('weight', [{ from: 0, amount: 640 }]), per: 'parcel' }, '6.40 · by weight, each parcel'],
   ])('of %j', (price, words) => expect(phrase(price)).toBe(words));
 });

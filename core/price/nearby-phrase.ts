@@ -36,7 +36,7 @@ export const timingPhrase = (timing: Timing): string => {
   }
 };
 
-/** What an area costs in a few words: '5.50 · free from 75.00 · orders from 20.00'. */
+/** What an area costs in a few words: '5.50 · free from 75.00 · minimum order 20.00'. */
 export const areaPricePhrase = (
   { price, freeFrom, minSubtotal, serviceFee }: DeliveryArea,
   display: DisplayFormat,
@@ -47,7 +47,7 @@ export const areaPricePhrase = (
     by === null ? figure : `${figure} ${by}`,
     ...(freeFrom === undefined ? [] : [`free from ${money(freeFrom)}`]),
     ...(serviceFee ? [`${serviceFee.name} ${money(serviceFee.amount)}`] : []),
-    ...(minSubtotal === undefined ? [] : [`orders from ${money(minSubtotal)}`]),
+    ...(minSubtotal === undefined ? [] : [`minimum order ${money(minSubtotal)}`]),
   ].join(' · ');
 };
 
@@ -60,6 +60,6 @@ export const pickupPhrase = (
     charge === 0 ? 'free' : moneyFigure(charge, decimals),
     timingPhrase(timing),
     ...(kerbside ? ['kerbside'] : []),
-    ...(minSubtotal === undefined ? [] : [`orders from ${moneyFigure(minSubtotal, decimals)}`]),
+    ...(minSubtotal === undefined ? [] : [`minimum order ${moneyFigure(minSubtotal, decimals)}`]),
     ...(maxDistance === undefined ? [] : [`up to ${distanceFigure(maxDistance, units)} away`]),
   ].join(' · ');

@@ -129,7 +129,7 @@ const zoneChanges = (was: Zone, is: Zone, book: Book): string[] => [
   ...(was.active === is.active ? [] : [is.active ? 'is switched on' : 'is switched off']),
   ...(was.remainder === is.remainder
     ? []
-    : [is.remainder ? 'takes all remaining places' : 'no longer takes all remaining places']),
+    : [is.remainder ? 'takes everywhere else' : 'no longer takes everywhere else']),
   ...entryChanges(was.includes, is.includes, 'takes', 'no longer takes'),
   ...entryChanges(was.excludes, is.excludes, 'leaves out', 'no longer leaves out'),
   ...leftOutChanges(was.without ?? [], is.without ?? [], book),
@@ -352,7 +352,7 @@ const goodChanges = (before: readonly Good[], after: readonly Good[], display: D
   const { added, removed, changed } = goodsDifference(before, after, display);
   const at = (sku: string): RuleRef => ({ kind: 'good', id: sku });
   return [
-    ...added.map(({ sku, name }) => ({ where: at(sku), text: `${name} is a new good.` })),
+    ...added.map(({ sku, name }) => ({ where: at(sku), text: `${name} is a new product.` })),
     ...removed.map(({ sku, name }) => ({ where: at(sku), text: `${name} is no longer sold.` })),
     ...changed.map(({ sku, name, fields }) => ({
       where: at(sku),

@@ -88,7 +88,7 @@ describe('what changed, in sentences', () => {
           }),
         ],
       },
-      ['Home: was named country; takes all remaining places; takes CA-NS, B3H*; no longer takes CA.'],
+      ['Home: was named country; takes everywhere else; takes CA-NS, B3H*; no longer takes CA.'],
     ],
     ['an adjustment', {}, { adjustments: [rule] }, ['“Moss week” is new: Always: every choice is free.']],
     [
@@ -149,7 +149,7 @@ describe('what changed, in sentences', () => {
         [makeGood('pot'), makeGood('urn')],
         [makeGood('pot', { price: 1_200 }), makeGood('vase')],
       ]),
-    ).toEqual(['vase is a new good.', 'urn is no longer sold.', 'pot: price 10.00 becomes 12.00.']);
+    ).toEqual(['vase is a new product.', 'urn is no longer sold.', 'pot: price 10.00 becomes 12.00.']);
   });
 });
 

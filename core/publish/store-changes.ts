@@ -16,7 +16,7 @@ const NAMES: Record<keyof Store, string> = {
   postalSpareDays: 'the days on top of the postal list',
   codeCheck: 'the postal check on the product page',
   defaultWeight: 'the weight where none is known',
-  packing: 'how goods are packed',
+  packing: 'how products are packed',
   handling: 'handling on every charge',
   rounding: 'the rounding of charges',
   pause: 'the pause',

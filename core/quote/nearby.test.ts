@@ -71,7 +71,7 @@ describe('a delivery', () => {
     expect(choice.working[0]).toMatchObject({
       step: 'price',
       change: 0,
-      text: 'All goods that travel here travel free',
+      text: 'All products that travel here travel free',
     });
   });
 

@@ -30,7 +30,7 @@ export interface OrderContext extends AdjustedOrder {
   answers: ReadonlyMap<string, CarrierAnswer>;
   /** The slots that other orders took, by pickup point or 'area:method'; null where none are said to be. */
   booked: ReadonlyMap<string, BookedCount> | null;
-  /** The goods charged for in the parcels of a carrier's account. */
+  /** The products charged for in the parcels of a carrier's account. */
   carrierParcels: (account: CompiledAccount) => Parcels;
 }
 

@@ -76,7 +76,7 @@ describe('a price by goods', () => {
   test('counts each unit or each line, and leaves out goods that travel free', () => {
     expect(chargeOf(byGoods(150))).toBe(5 * 150);
     expect(chargeOf(byGoods(150, 'line'))).toBe(2 * 150);
-    expect(wordsOf(byGoods(150))[0]).toBe('pot, the price of other goods: 3 at 1.50');
+    expect(wordsOf(byGoods(150))[0]).toBe('pot, the price of other products: 3 at 1.50');
   });
 
   test('is withheld where a good has none and the rate has none for others', () => {

@@ -252,7 +252,7 @@ describe('a charge', () => {
     const choice = onlyChoice(quoted(book, makeRequest(), catalogue));
     expect(choice.charge).toBe(140);
     expect(choice.working.map((one) => one.text)).toEqual([
-      'All goods that travel here travel free',
+      'All products that travel here travel free',
       'pot, fee once for the line: 0.40',
       'Handling, 1.00 an order',
     ]);

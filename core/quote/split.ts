@@ -18,7 +18,7 @@ export interface Split {
   charge: number;
 }
 
-/** Goods that travel alike: of the same handling groups, or of none. */
+/** Products that travel alike: of the same handling groups, or of none. */
 type LineSet = readonly Line[];
 
 /** Beyond so many sets the search would take too long; no shop's basket is known to need it. */

@@ -46,7 +46,7 @@ describe('worked examples', () => {
     expect(plain.charge).toBe(980);
     expect(plain.working.map(({ text, from }) => `${text} (${from.kind})`)).toEqual([
       'a, its own price: 4.20 (good)',
-      'b, the price of other goods: 5.60 (rate)',
+      'b, the price of other products: 5.60 (rate)',
     ]);
     const capped = makeBook({ rates: [makeRate({ price, bounds: { max: 880 } })] });
     expect(onlyChoice(quoted(capped, request, goods)).charge).toBe(880);

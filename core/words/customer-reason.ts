@@ -30,7 +30,7 @@ const ASK: CustomerReason = {
 
 const COMES_TO: Record<MeasureName, string> = {
   weight: 'your basket weighs',
-  subtotal: 'your goods come to',
+  subtotal: 'your products come to',
   units: 'you have',
   volume: 'your basket takes up',
   distance: 'you are away by',

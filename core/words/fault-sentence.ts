@@ -47,7 +47,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'time-zone': () => 'This must be a time zone, as America/Halifax.',
   'duplicate-id': ({ id, first }) => `The id “${id}” is already used by ${first}.`,
   'duplicate-rate': ({ first }) => `This service already has a rate in this zone, at ${first}.`,
-  'second-remainder': ({ first }) => `Only one zone may take all remaining places; ${first} does.`,
+  'second-remainder': ({ first }) => `Only one zone may take everywhere else; ${first} does.`,
   dangling: ({ id, collection }) => `There is no “${id}” in ${collection}.`,
   'bad-pattern': ({ pattern }) =>
     `“${pattern}” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200 to 90299.`,
@@ -55,7 +55,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
     `“${text}” is no place: write a country as CA, a subdivision as CA-NS, or codes as CA: B3H*, B3J*.`,
   'good-unknown': ({ sku }) =>
     `The catalogue has no “${sku}”; a line of its own must bring a price and a fulfilment.`,
-  'subtotal-too-big': ({ limit }) => `The goods come to more than ${limit} minor units.`,
+  'subtotal-too-big': ({ limit }) => `The products come to more than ${limit} minor units.`,
   'column-missing': ({ column }) => `No column is taken as “${column}”, and each row needs one.`,
   'column-twice': ({ column }) => `Two columns are taken as “${column}”.`,
   'cell-missing': () => 'This is empty, and a good that is not here yet needs it.',

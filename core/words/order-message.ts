@@ -19,8 +19,8 @@ export const STATUS_ACTIONS: Record<OrderStatus, string> = {
   placed: 'Back to placed',
   packed: 'Pack',
   booked: 'Book',
-  'on-its-way': 'Set off',
-  ready: 'Set ready',
+  'on-its-way': 'Send out',
+  ready: 'Mark ready',
   'handed-over': 'Hand over',
   cancelled: 'Cancel the order',
 };

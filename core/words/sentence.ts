@@ -176,13 +176,13 @@ const WORDS: Words = {
     return `${percentFigure(points)} of the subtotal ${money(subtotal)}${least}${most}`;
   },
   'good-price': ({ good, per, count, each, own }, { decimals }) => {
-    const whose = own ? 'its own price' : 'the price of other goods';
+    const whose = own ? 'its own price' : 'the price of other products';
     const times = per === 'unit' && count > 1 ? `${count} at ` : '';
     return `${good}, ${whose}: ${times}${moneyFigure(each, decimals)}`;
   },
   'parcels-tier': ({ count, tier: each }, display) =>
     `${count === 1 ? 'A parcel' : `${count} parcels alike, each`}: ${tier(each, display)}`,
-  'goes-free': () => 'All goods that travel here travel free',
+  'goes-free': () => 'All products that travel here travel free',
   'nothing-travels': () => 'Nothing in the basket travels, so there is nothing to charge',
   tier,
   'once-fee': ({ good, amount }, { decimals }) =>

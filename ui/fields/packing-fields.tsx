@@ -33,11 +33,11 @@ const firstPlans = (units: DisplayFormat['units']): Record<Exclude<Kind, 'boxes'
   'by-count': { kind: 'by-count', maxUnits: 10 },
 });
 const MEANING: Record<PackPlan['kind'], string> = {
-  single: 'All in one parcel; goods that pack alone are parcels of their own.',
+  single: 'All in one parcel; products that pack alone are parcels of their own.',
   'by-weight': 'The heaviest units first, each into the first parcel with room for it.',
   even: 'The fewest parcels under the weight, all of about one weight.',
   'by-count': 'Units in the order of the basket, so many to a parcel.',
-  boxes: 'Really placed, in three dimensions: the fewest boxes, then the smallest, then the cheapest.',
+  boxes: 'Fitted in 3D: the fewest boxes, then the smallest, then the cheapest.',
 };
 
 /** The shop's own boxes: a carrier's are used where the merchant ticks them. */
@@ -61,7 +61,7 @@ const PlanBoxes = ({ packing, onChange, carrier }: Props) => {
   );
   const { boxIds } = packing;
   if (usable.length === 0)
-    return <Text style={style.note}>There are no boxes yet: add them under Goods, Boxes.</Text>;
+    return <Text style={style.note}>There are no boxes yet: add them under Products, Boxes.</Text>;
   return (
     <>
       <View style={style.wrap} role="group" aria-label="Boxes packed into">
@@ -103,7 +103,7 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
   };
   return (
     <View style={style.all} role="group" aria-label="Parcels">
-      <Text>A basket becomes</Text>
+      <Text>Pack each order into</Text>
       <Segments
         value={packing.kind}
         onChange={(kind) =>

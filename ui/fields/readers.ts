@@ -178,7 +178,7 @@ export const readRegions = (text: string): Read<Region[]> => {
 
 const LONGEST_TOKEN = 120;
 
-/** Words parted by commas or lines, each once: customer groups, codes, channels. */
+/** Words separated by commas or lines, each once: customer groups, codes, channels. */
 export const readTokens = (text: string): Read<string[]> => {
   const tokens = [
     ...new Set(

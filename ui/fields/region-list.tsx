@@ -93,7 +93,7 @@ const Entries = ({ regions, onChange }: Pick<Props, 'regions' | 'onChange'>) => 
         <IconAction
           icon="close"
           size={18}
-          accessibilityLabel={`Take out ${name}`}
+          accessibilityLabel={`Remove ${name}`}
           onPress={() => onChange(withoutRegion(regions, at), null)}
         />
       </View>

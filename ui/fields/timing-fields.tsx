@@ -130,10 +130,10 @@ export const TimingFields = ({ timing, onChange, hours }: Props) => {
         value={timing.kind}
         onChange={(kind) => (kind === timing.kind ? undefined : onChange(asKind(kind, timing, hours), null))}
         options={[
-          { value: 'words', label: 'words' },
-          { value: 'days', label: 'by when' },
-          { value: 'day', label: 'a day' },
-          { value: 'slot', label: 'a slot' },
+          { value: 'words', label: 'Message' },
+          { value: 'days', label: 'Date estimate' },
+          { value: 'day', label: 'Customer picks a day' },
+          { value: 'slot', label: 'Customer picks a slot' },
         ]}
       />
       <Text style={style.note}>{MEANING[timing.kind]}</Text>

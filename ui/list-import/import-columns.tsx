@@ -83,7 +83,7 @@ export const ImportColumns = <C extends string>(props: Props<C>) => {
             {countFigure(undecided.size, 'column is', 'columns are')} not recognised. Say what each holds, or
             leave it out.
           </Text>
-          <TextAction label="Leave them out" onPress={() => onDecide([...undecided])} />
+          <TextAction label="Do not import them" onPress={() => onDecide([...undecided])} />
         </View>
       ) : null}
     </View>

@@ -98,7 +98,7 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
           ) : (
             <Text style={style.note}>Reading {countFigure(opened.rows, 'row')} …</Text>
           )}
-          <Text style={style.note}>{waits ?? `Taking it ${effect}.`}</Text>
+          <Text style={style.note}>{waits ?? `Importing: it ${effect}.`}</Text>
           <View style={style.buttons}>
             <Button
               mode="contained"
@@ -107,8 +107,8 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
               onPress={() => void take()}
             >
               {summary && summary.faulty > 0
-                ? `Take the ${countFigure(summary.sound, 'sound row')}`
-                : 'Take it into the draft'}
+                ? `Import ${countFigure(summary.sound, 'row')} without faults`
+                : 'Import into the draft'}
             </Button>
             <TextAction label="Cancel" onPress={back.onPress} />
           </View>

@@ -65,7 +65,7 @@ export const ImportReview = ({ summary, odd }: Props) => {
         lines={summary.faults.map(locatedSentence)}
         count={summary.faultCount}
       />
-      <Lines isFault={false} title="Odd, and taken as it is" lines={odd} count={summary.oddCount} />
+      <Lines isFault={false} title="Unusual, and imported as it is" lines={odd} count={summary.oddCount} />
     </View>
   );
 };

@@ -28,7 +28,7 @@ const styles = (inks: Inks) => ({
   last: { flexDirection: 'row', gap: 12 } as const,
 });
 
-/** The goods of the test order's order: quantities, what is added and taken out, and the discount. */
+/** The products of the test order's order: quantities, what is added and taken out, and the discount. */
 export const BasketEditor = ({ testOrder }: { testOrder: TestOrder }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
@@ -86,7 +86,7 @@ export const BasketEditor = ({ testOrder }: { testOrder: TestOrder }) => {
                 size={18}
                 style={style.button}
                 disabled={lines.length === 1}
-                accessibilityLabel={`Take out ${name}`}
+                accessibilityLabel={`Remove ${name}`}
                 onPress={() => set(lines.filter((_, i) => i !== at))}
               />
             </View>
@@ -95,7 +95,7 @@ export const BasketEditor = ({ testOrder }: { testOrder: TestOrder }) => {
       </View>
       <View style={style.last}>
         <Chooser
-          label="Add a good"
+          label="Add a product"
           chosen=""
           placeholder="Name or stock number"
           options={listed.map(({ sku, name, price }) => ({

@@ -60,7 +60,7 @@ const notesOf = (choice: Choice, decimals: number): string => {
     ? []
     : ['words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)];
   const taxed = tax > 0 ? [`${taxIncluded ? 'with' : 'and'} ${moneyFigure(tax, decimals)} tax`] : [];
-  const short = hint ? [`${moneyFigure(hint.short, decimals)} more makes it free`] : [];
+  const short = hint ? [`${moneyFigure(hint.short, decimals)} more and it is free`] : [];
   return [
     ...dates,
     ...(times === '' ? [] : [times]),

@@ -54,15 +54,15 @@ export const ExpectActions = ({ one }: { one: Choice | Withheld }) => {
     <View style={style.row}>
       {standing === 'kept' ? null : (
         <TextAction
-          label="This is right"
-          accessibilityLabel={`${one.name}: this is right`}
+          label="Expect this"
+          accessibilityLabel={`${one.name}: expect this`}
           onPress={() => expect(withExpectation(expects, asItIs(one)), `${one.name} is right`)}
         />
       )}
       {standing === 'unsaid' ? null : (
         <TextAction
-          label="Expect nothing of it"
-          accessibilityLabel={`${one.name}: expect nothing of it`}
+          label="Stop checking this"
+          accessibilityLabel={`${one.name}: stop checking this`}
           onPress={() => expect(withoutExpectation(expects, one.id), `${one.name}, nothing expected`)}
         />
       )}
@@ -82,9 +82,9 @@ export const AllRight = ({ quote }: { quote: Quote }) => {
   return (
     <View style={style.row}>
       <TextAction
-        label="All of this is right"
+        label="Expect all of this"
         onPress={() => {
-          expect([...others, ...all.map(asItIs)], 'all of it is right');
+          expect([...others, ...all.map(asItIs)], 'all of it expected');
           dispatch(messageShown({ text: 'The test order now expects exactly this.', undo: true }));
         }}
       />

@@ -38,7 +38,7 @@ describe('the preview', () => {
     store.dispatch(choiceToggled('parcel-maritimes'));
     renderOver(store, <Preview />);
     expect(screen.getByText('Weight 6.4 kg, from 5 kg: 15.50')).toBeTruthy();
-    expect(screen.getByText('Thu 26 to Mon 30 Nov · and 2.43 tax · 14.00 more makes it free')).toBeTruthy();
+    expect(screen.getByText('Thu 26 to Mon 30 Nov · and 2.43 tax · 14.00 more and it is free')).toBeTruthy();
   });
 
   test('says why there is no choice, every reason open', () => {
@@ -46,11 +46,9 @@ describe('the preview', () => {
     store.dispatch(testOrderChosen('heather-anchorage'));
     renderOver(store, <Preview />);
     expect(
-      screen.getByText(
-        'This customer is in All remaining places and has no choice: the order cannot be placed.',
-      ),
+      screen.getByText('This customer is in Everywhere else and has no choice: the order cannot be placed.'),
     ).toBeTruthy();
-    expect(screen.getByText('Parcel is deliberately not offered in All remaining places.')).toBeTruthy();
+    expect(screen.getByText('Parcel is deliberately not offered in Everywhere else.')).toBeTruthy();
   });
 
   test('names a good that the catalogue lost, and charges nothing for it', () => {

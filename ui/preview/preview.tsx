@@ -1,3 +1,4 @@
+import { entryPhrase } from '../../core/place/zone-index.ts';
 import { lazy } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -91,7 +92,7 @@ const Choices = ({ asked }: { asked: AskedQuote }) => {
   const open = useAppSelector((state) => state.session.openChoices);
   const now = useAppSelector(selectPreview);
   const changes = previewChanges(useAppSelector(selectPreviewBefore), now);
-  const zone = quote.zone ? `zone ${quote.zone.name}, by ${quote.zone.because}` : '';
+  const zone = quote.zone ? `zone ${quote.zone.name}, ${entryPhrase(quote.zone)}` : '';
   return (
     <View>
       {GROUPS.map(([kind, title]) => {

@@ -30,7 +30,7 @@ export const RuleRow = ({ link, label, inItem = false, children }: Props) => {
   };
   return (
     <View role={role}>
-      <Press onPress={go} role="link" aria-label={`${label} To its rule`}>
+      <Press onPress={go} role="link" aria-label={`${label} Go to its rule`}>
         <View style={isWide ? null : { minHeight: FINGER, justifyContent: 'center' }}>{children}</View>
       </Press>
     </View>

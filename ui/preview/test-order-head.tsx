@@ -137,7 +137,7 @@ const FirstTestOrder = () => {
             router.navigate('/goods');
           }}
         >
-          Add a good first
+          Add a product first
         </Button>
       )}
     </View>

@@ -35,7 +35,7 @@ export const Working = ({ lines, decimals }: Props) => {
   const style = useStyles(styles);
   const book = useAppSelector(selectBook);
   return (
-    <View style={style.ledger} role="list" aria-label="Working">
+    <View style={style.ledger} role="list" aria-label="How it adds up">
       {lines.map((line, at) => {
         const link = ruleLink(book, line.from);
         return (

@@ -37,7 +37,7 @@ const KeysDialog = () => {
   return (
     <Portal>
       <Dialog visible={keysShown} onDismiss={close} style={style.dialog}>
-        <Dialog.Title>Keys</Dialog.Title>
+        <Dialog.Title>Keyboard</Dialog.Title>
         <Dialog.Content>
           {KEYS.map(([key, does]) => (
             <View style={style.row} key={key}>

@@ -30,10 +30,10 @@ const styles = (inks: Inks) => ({
 });
 
 const keptWords = {
-  kept: 'Draft, kept',
-  keeping: 'Draft, keeping',
-  failed: 'Draft, not kept',
-  off: 'Draft, not kept',
+  kept: 'Draft saved',
+  keeping: 'Saving draft',
+  failed: 'Draft not saved',
+  off: 'Draft not saved',
 } as const;
 
 const UndoRedo = () => {
@@ -96,7 +96,7 @@ const PhoneMenu = () => {
       />
       <Menu.Item title="Shopfront" onPress={go('/shop')} />
       <Menu.Item title="Settings" onPress={go('/settings')} />
-      <Menu.Item title="Keys" onPress={act(keysToggled(true))} />
+      <Menu.Item title="Keyboard" onPress={act(keysToggled(true))} />
     </Menu>
   );
 };

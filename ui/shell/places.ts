@@ -3,7 +3,7 @@ export const PLACES = [
   { name: 'Today', path: '/today', key: 't' },
   { name: 'Reach', path: '/reach', key: 'r' },
   { name: 'Charges', path: '/charges', key: 'c' },
-  { name: 'Goods', path: '/goods', key: 'g' },
+  { name: 'Products', path: '/goods', key: 'g' },
   { name: 'Check', path: '/check', key: 'p' },
 ] as const;
 export type Place = (typeof PLACES)[number]['path'];

@@ -77,7 +77,7 @@ export const PreviewSheet = () => {
     },
   });
   return (
-    <View ref={sheet} style={style.sheet} role="dialog" aria-modal aria-label="Preview">
+    <View ref={sheet} style={style.sheet} role="dialog" aria-modal aria-label="What this order gets">
       <View style={style.head} {...swipe.panHandlers}>
         <Text style={style.note}>What this customer is offered</Text>
         <IconAction icon="close" size={22} accessibilityLabel="Close the preview" onPress={close} />

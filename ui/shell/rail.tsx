@@ -62,7 +62,7 @@ export const Rail = () => {
         </Press>
         <Press role="button" onPress={() => dispatch(keysToggled(true))}>
           <View style={style.item}>
-            <Text style={style.name}>Keys</Text>
+            <Text style={style.name}>Keyboard</Text>
           </View>
         </Press>
       </View>

@@ -34,11 +34,11 @@ describe('the head of a page', () => {
   test('says whether the draft is kept', () => {
     const store = demoStore();
     renderOver(store, <PageHead title="Charges" />);
-    expect(screen.getByText('Draft, kept')).toBeTruthy();
+    expect(screen.getByText('Draft saved')).toBeTruthy();
     act(() => void store.dispatch(keeping()));
-    expect(screen.getByText('Draft, keeping')).toBeTruthy();
+    expect(screen.getByText('Saving draft')).toBeTruthy();
     act(() => void store.dispatch(keepingFailed('the disk is full')));
-    expect(screen.getByText('Draft, not kept')).toBeTruthy();
+    expect(screen.getByText('Draft not saved')).toBeTruthy();
   });
 
   test('leads back where the page was opened from another', () => {
@@ -102,7 +102,7 @@ describe('the rail', () => {
     expect(screen.getByText('Charges')).toBeTruthy();
     fireEvent.press(screen.getByText('Dark'));
     expect(store.getState().session.colours).toBe('dark');
-    fireEvent.press(screen.getByText('Keys'));
+    fireEvent.press(screen.getByText('Keyboard'));
     expect(store.getState().session.keysShown).toBe(true);
   });
 });

@@ -75,7 +75,7 @@ export const Shell = ({ children }: { children: ReactNode }) => {
         {width !== 'wide' && previewOpen && !isShop ? <PreviewSheet /> : null}
       </View>
       {width === 'wide' && !isShop ? (
-        <View style={style.preview} role="complementary" aria-label="Preview">
+        <View style={style.preview} role="complementary" aria-label="What this order gets">
           <ScrollView contentContainerStyle={style.previewInside}>
             <PageBoundary key={path}>
               <Preview />

@@ -18,7 +18,7 @@ export const KEYS: readonly [keys: string, does: string][] = [
   ['Ctrl Shift Z', 'redo'],
   ['t', 'change the test order'],
   ['[ and ]', 'walk the test orders'],
-  ['w', 'open or fold every working'],
+  ['w', 'show or hide how every charge adds up'],
   [
     `g, then ${PLACES.map(({ key }) => key).join(', ')}`,
     `go to ${PLACES.map(({ name }) => name).join(', ')}`,

@@ -129,7 +129,7 @@ describe('edits of the board', () => {
     expect(rates.filter((rate) => rate.zoneId === 'maritimes-copy')).toHaveLength(4);
   });
 
-  test('only one zone takes all remaining places', () => {
+  test('only one zone takes everywhere else', () => {
     const { zones } = after(start(), edit('setZone', { id: 'west', changes: { remainder: true } }, ''))
       .workbook.book;
     expect(zones.filter((zone) => zone.remainder).map((zone) => zone.id)).toEqual(['west']);

@@ -91,7 +91,7 @@ export const selectRatesByCell = createSelector(
 /** The zones that the shop sells nothing to. */
 export const selectClosedZones = createSelector([selectBook], closedZones);
 
-/** The goods by sku. */
+/** The products by sku. */
 export const selectGoods = createSelector(
   [selectCatalogue],
   ({ goods }) => new Map(goods.map((good) => [good.sku, good])),

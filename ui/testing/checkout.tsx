@@ -30,10 +30,11 @@ export const typeAddress = async (town = 'Antigonish', code = 'B2G 2L2'): Promis
 };
 
 /** The checkout with one of each of some goods in the basket. */
-export const openCheckout = (skus: readonly string[]): AppStore => {
+export const openCheckout = async (skus: readonly string[]): Promise<AppStore> => {
   const store = demoStore();
   for (const sku of skus) store.dispatch(added(sku));
   goTo('/shop/checkout');
   renderOver(store, <Shopfront page="checkout" />);
+  await screen.findByText('Checkout');
   return store;
 };

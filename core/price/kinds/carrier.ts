@@ -1,6 +1,6 @@
 import type { CarrierPrice, CarrierService, Fallback } from '../../model/price.ts';
 import { GREATEST_MONEY } from '../../model/unit.ts';
-import { moneyFigure } from '../../words/figure.ts';
+import { countFigure, moneyFigure } from '../../words/figure.ts';
 import type { PriceKind } from '../price-kind.ts';
 import { raisedAmount, type Raise } from '../raise.ts';
 import { pointsOf } from '../rounding.ts';
@@ -34,8 +34,9 @@ const raisedFallback = (fallback: Fallback | 'withhold', raise: Raise): Fallback
 /** What a customer sees of a carrier's services, and what is charged where it does not answer. */
 const phrase: PriceKind<CarrierPrice>['phrase'] = ({ services, show, onError }, { decimals }) => {
   const shown = show === 'all' ? [] : [`the ${show}`];
-  const fallback = onError === 'withhold' ? 'no fallback' : `else ${moneyFigure(onError.amount, decimals)}`;
-  return { price: `carrier, ${services.length}`, by: [...shown, fallback].join(', ') };
+  const fallback =
+    onError === 'withhold' ? 'no fallback' : `${moneyFigure(onError.amount, decimals)} if no answer`;
+  return { price: countFigure(services.length, 'carrier service'), by: [...shown, fallback].join(', ') };
 };
 
 /** What a carrier answers for its services, with the merchant's changes to it. */

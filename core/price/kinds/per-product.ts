@@ -41,7 +41,7 @@ export const PER_PRODUCT: PriceKind<PerProduct> = {
   curveBasis: () => 'weight',
   phrase: ({ otherwise, per }, { decimals }) => ({
     price: otherwise === null ? 'each its own' : moneyFigure(otherwise, decimals),
-    by: `by goods, a ${per}`,
+    by: `per product, a ${per}`,
   }),
   withAmount: (price, _part, amount) => ({ ...price, otherwise: amount }),
   basis: () => null,

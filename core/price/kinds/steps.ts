@@ -78,7 +78,7 @@ const BY: Record<Measure, string> = {
   distance: 'by distance',
 };
 
-/** Whether a step adds to its amount, so that there is no greatest charge. */
+/** Whether a step adds to its amount, so that there is no maximum charge. */
 const isOpen = ({ steps }: StepsPrice): boolean =>
   steps.some(({ each, percent }) => each !== undefined || percent !== undefined);
 

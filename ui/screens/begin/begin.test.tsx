@@ -96,7 +96,7 @@ describe('the five questions', () => {
     fireEvent.press(screen.getByText('Some countries'));
     await choose('Add a country', 'fra', 'France');
     await on('What do you sell?');
-    fill('A good that you sell', 'Slate board');
+    fill('A product that you sell', 'Slate board');
     fill('Its price', '32');
     fill('Its weight', '1.2 kg');
     fill('Parcel, Ireland', '7.50');
@@ -134,7 +134,7 @@ describe('the five questions', () => {
     view.unmount();
     renderOver(store, <Preview />);
     expect(screen.getByText('No test order yet')).toBeTruthy();
-    fireEvent.press(screen.getByText('Add a good first'));
+    fireEvent.press(screen.getByText('Add a product first'));
     expect(currentAddress().pathname).toBe('/goods');
   });
 });

@@ -30,15 +30,15 @@ export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
           <Choice
             form={form}
             name="subdivision"
-            label="Region (may be left)"
+            label="Region (optional)"
             nameOf={(code) => regions.find((one) => one.code === code)?.name ?? ''}
             options={regions.map(({ code, name }) => ({ id: code, name }))}
           />
         ) : null}
       </View>
       <View style={style.row}>
-        <Answer {...text} name="postalCode" label="Postal code (may be left)" />
-        <Answer {...text} name="city" label="Town (may be left)" />
+        <Answer {...text} name="postalCode" label="Postal code (optional)" />
+        <Answer {...text} name="city" label="Town (optional)" />
       </View>
       <View style={style.row}>
         <Choice form={form} name="currency" label="Currency" nameOf={currencyName} options={CURRENCIES} />
@@ -51,7 +51,7 @@ export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
         />
       </View>
       <View style={style.row}>
-        <Answer {...text} name="taxName" label="Tax on sales at home (may be left)" placeholder="VAT" />
+        <Answer {...text} name="taxName" label="Tax on sales at home (optional)" placeholder="VAT" />
         <Answer {...text} name="taxPercent" label="its percentage" placeholder="none" />
       </View>
       <View style={style.row}>

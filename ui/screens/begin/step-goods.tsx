@@ -19,7 +19,7 @@ const KINDS: Record<GoodsKind, string> = {
 };
 
 const zoneName = (zone: FirstZone, country: string): string =>
-  ({ home: countryName(country), abroad: 'Abroad', rest: 'All remaining places' })[zone];
+  ({ home: countryName(country), abroad: 'Abroad', rest: 'Everywhere else' })[zone];
 
 /** The third question: a first good, what the goods are like to send, and what sending costs. */
 export const StepGoods = ({ form, values, onSubmit }: StepProps) => {
@@ -31,9 +31,9 @@ export const StepGoods = ({ form, values, onSubmit }: StepProps) => {
   const chosen = GOODS_KINDS.filter((kind) => kinds.includes(kind));
   return (
     <View style={{ gap: 12 }}>
-      <Why text="Begin with one good; the others follow by hand or as a CSV." />
+      <Why text="Begin with one product; the others follow by hand or as a CSV." />
       <View style={style.row}>
-        <Answer {...text} name="goodName" label="A good that you sell" placeholder="Slate board" />
+        <Answer {...text} name="goodName" label="A product that you sell" placeholder="Slate board" />
         <Answer {...text} name="goodPrice" label="Its price" placeholder="32.00" />
         <Answer
           {...text}
@@ -42,8 +42,8 @@ export const StepGoods = ({ form, values, onSubmit }: StepProps) => {
           placeholder={values.units === 'metric' ? '1.2 kg' : '2 lb 10 oz'}
         />
       </View>
-      <View role="group" aria-label="What your goods are like to send">
-        <Text>Your goods are</Text>
+      <View role="group" aria-label="What your products are like to send">
+        <Text>Your products are</Text>
         {GOODS_KINDS.map((kind) => (
           <Check key={kind} label={KINDS[kind]} on={kinds.includes(kind)} onPress={() => toggle(kind)} />
         ))}

@@ -57,7 +57,7 @@ export const StepNear = ({ form, values, onSubmit }: StepProps) => {
               form={form}
               onSubmit={onSubmit}
               name="nearLeast"
-              label="Only for goods from (may be left)"
+              label="Minimum order (optional)"
               placeholder="any"
             />
           </View>

@@ -52,7 +52,7 @@ export const StepReach = ({ form, values }: StepProps) => {
               <TextAction
                 key={code}
                 label={`${countryName(code)} ×`}
-                accessibilityLabel={`Take out ${countryName(code)}`}
+                accessibilityLabel={`Remove ${countryName(code)}`}
                 onPress={() => set(countries.filter((one) => one !== code))}
               />
             ))}

@@ -81,9 +81,7 @@ const AddForm = ({ what, onDone }: FieldsProps) => {
   return (
     <View style={style.form} role="group" aria-label={`New ${what}`}>
       {field('name', `Name of the new ${what}`, what === 'zone' ? 'Islands' : 'Courier')}
-      {what === 'zone'
-        ? field('places', 'Its places: CA, CA-NS, or CA: B3H*, B3J*', 'may be left for later')
-        : null}
+      {what === 'zone' ? field('places', 'Its places: CA, CA-NS, or CA: B3H*, B3J*', 'optional') : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Button mode="outlined" onPress={() => void submit()} style={{ borderRadius: 2 }}>
           {`Add the ${what}`}

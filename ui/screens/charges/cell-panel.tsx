@@ -34,7 +34,7 @@ const EmptyCell = ({ zone, service }: Props) => {
       <Text style={isLeftOut ? style.quiet : style.fault}>
         {isLeftOut
           ? `${service.name} is deliberately not offered in ${zone.name}.`
-          : `${service.name} has no rate here: customers in ${zone.name} cannot choose it, and nobody has said that this is meant.`}
+          : `${service.name} has no rate here: customers in ${zone.name} cannot choose it, and nobody has marked this as intended.`}
       </Text>
       <View style={style.actions}>
         <TextAction
@@ -44,7 +44,7 @@ const EmptyCell = ({ zone, service }: Props) => {
         />
         {isLeftOut ? (
           <TextAction
-            label="Not meant after all"
+            label="Offer it here after all"
             onPress={() => dispatch(edit('putBack', { cell }, `${label}: no longer left out`))}
           />
         ) : (

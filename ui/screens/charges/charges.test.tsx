@@ -37,7 +37,7 @@ describe('the board', () => {
     ).toBeTruthy();
     expect(screen.getByLabelText('Parcel to North: no rate, cannot be chosen here')).toBeTruthy();
     expect(screen.getByLabelText('Pallet to North: not offered')).toBeTruthy();
-    expect(screen.getByText('what no other zone takes')).toBeTruthy();
+    expect(screen.getByText('everywhere else')).toBeTruthy();
   });
 
   test('opens a cell, a zone and a service by its address, and closes it again', async () => {
@@ -101,7 +101,7 @@ describe('a rate', () => {
     const store = open(PARCEL);
     pressText('Add a step');
     expect(screen.getByLabelText('Charge from 15 kg').props.value).toBe('24.00');
-    press('Take out the step from 15 kg');
+    press('Remove the step from 15 kg');
     type('Weight from, step 1', '20 kg');
     expect(screen.getByText(/not in order of value/)).toBeTruthy();
     pressText('Put in order');
@@ -119,15 +119,15 @@ describe('a rate', () => {
     expect(chargeOf(store, 'parcel-maritimes')).toBe(1_730 + 140);
     type('% of subtotal', '10');
     expect(chargeOf(store, 'parcel-maritimes')).toBe(1_730 + 140 + 710);
-    press('Fold what is added from 5 kg');
+    press('Hide what is added from 5 kg');
     expect(screen.getByText('plus 1.00 for each 1 kg above, plus 10 % of the subtotal')).toBeTruthy();
   });
 
   test('ends where it is told to', () => {
     const store = open(PARCEL);
-    type('Not offered from', '6 kg');
+    type('Not offered at or above', '6 kg');
     expect(chargeOf(store, 'parcel-maritimes')).toBeUndefined();
-    type('Not offered from', '');
+    type('Not offered at or above', '');
     expect(chargeOf(store, 'parcel-maritimes')).toBe(1_730);
   });
 
@@ -191,7 +191,7 @@ describe('a rate', () => {
     expect(rateOf(store, 'parcel-maritimes')).not.toHaveProperty('bounds');
     type('At the earliest', '6');
     expect(rateOf(store, 'parcel-maritimes')?.transit).toEqual({ min: 6, max: 6 });
-    type('Told instead of the reason’s own words', 'Ask us.');
+    type('Message to the customer', 'Ask us.');
     expect(rateOf(store, 'parcel-maritimes')?.message).toBe('Ask us.');
     press('Tell the customer why, where it is not offered');
     expect(rateOf(store, 'parcel-maritimes')?.whenWithheld).toBe('hide');
@@ -202,7 +202,7 @@ describe('a rate', () => {
   test('keeps what was typed for each kind of price while its fields are open', () => {
     const store = open(PARCEL);
     const before = rateOf(store, 'parcel-maritimes')?.price;
-    for (const kind of ['Percent', 'Goods', 'Table', 'Flat']) pressText(kind);
+    for (const kind of ['Percent', 'Per product', 'Table', 'Flat']) pressText(kind);
     expect(rateOf(store, 'parcel-maritimes')?.price.kind).toBe('flat');
     pressText('Steps');
     expect(rateOf(store, 'parcel-maritimes')?.price).toEqual(before);
@@ -234,7 +234,7 @@ describe('a rate', () => {
     expect(rateOf(store, 'parcel-west')).toMatchObject({ zoneId: 'west', freeFrom: 8_500 });
     pressText('Not offered here, on purpose');
     expect(screen.getByText('Parcel is deliberately not offered in Maritimes.')).toBeTruthy();
-    pressText('Not meant after all');
+    pressText('Offer it here after all');
     expect(screen.getByText(/^Parcel has no rate here/)).toBeTruthy();
     pressText('Add a rate');
     expect(screen.getByText('Switched off: give it a price, then switch it on.')).toBeTruthy();
@@ -297,7 +297,7 @@ describe('a service', () => {
 });
 
 describe('what is added', () => {
-  test('a zone goes before the one of all remaining places, and a name is needed', async () => {
+  test('a zone goes before the one of everywhere else, and a name is needed', async () => {
     const store = open();
     pressText('Add a zone');
     const form = within(await screen.findByLabelText('New zone'));
@@ -346,12 +346,12 @@ describe('the kinds of price', () => {
     type('but at least', '');
     type('and at most', '30');
     expect(priceOf(store)).toEqual({ kind: 'percent', points: 750, max: 3_000 });
-    pressText('Goods');
+    pressText('Per product');
     pressText('once a line');
-    type('Goods without a price of their own', '');
+    type('Products without a price of their own', '');
     expect(priceOf(store)).toEqual({ kind: 'per-product', otherwise: null, per: 'line' });
     expect(
-      screen.getByText(/0 goods with a price of their own, 30 without: a basket that holds one/),
+      screen.getByText(/0 products with a price of their own, 30 without: a basket that holds one/),
     ).toBeTruthy();
     pressText('Steps');
     pressText('each parcel');

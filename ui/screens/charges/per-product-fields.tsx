@@ -43,7 +43,7 @@ export const PerProductFields = ({ price, onChange }: Props) => {
         ]}
       />
       <OptionalMoneyField
-        label="Goods without a price of their own"
+        label="Products without a price of their own"
         right
         style={{ width: 220 }}
         placeholder="not offered"
@@ -52,10 +52,10 @@ export const PerProductFields = ({ price, onChange }: Props) => {
         onChange={(next, visit) => onChange({ ...price, otherwise: next ?? null }, visit)}
       />
       <Text style={style.note}>
-        {countFigure(own, 'good')} with a price of their own, {without} without: {rest}.
+        {countFigure(own, 'product')} with a price of their own, {without} without: {rest}.
       </Text>
       <TextAction
-        label="To the goods"
+        label="Go to products"
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={() => router.navigate('/goods')}
       />

@@ -22,7 +22,7 @@ export const PercentFields = ({ price, onChange }: Props) => {
       label={label}
       right
       style={{ width: 150 }}
-      placeholder={end === 'min' ? 'no least' : 'no greatest'}
+      placeholder={end === 'min' ? 'no minimum' : 'no maximum'}
       value={value}
 
       onChange={(next, visit) => set(end, next, visit)}

@@ -63,7 +63,7 @@ const PRICES: { readonly [K in Price['kind']]: PricePart<Extract<Price, { kind: 
   flat: { label: 'Flat', Fields: FlatFields },
   steps: { label: 'Steps', Fields: StepsFields },
   percent: { label: 'Percent', Fields: PercentFields },
-  'per-product': { label: 'Goods', Fields: PerProductFields },
+  'per-product': { label: 'Per product', Fields: PerProductFields },
   table: {
     label: 'Table',
     Fields: TableFields,

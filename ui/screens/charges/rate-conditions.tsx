@@ -108,7 +108,7 @@ const ChargeFields = memo(function ChargeFields({
         right
         style={style.field}
         label="Never less than"
-        placeholder="no least"
+        placeholder="no minimum"
         value={bounds?.min}
 
         onChange={(value, visit) => bound('min', value, visit)}
@@ -117,7 +117,7 @@ const ChargeFields = memo(function ChargeFields({
         right
         style={style.field}
         label="Never more than"
-        placeholder="no most"
+        placeholder="no maximum"
         value={bounds?.max}
 
         onChange={(value, visit) => bound('max', value, visit)}
@@ -138,7 +138,7 @@ const TransitFields = memo(function TransitFields({ transit, onChange }: PartPro
           key={end}
           style={style.field}
           label={end === 'min' ? 'At the earliest' : 'At the latest'}
-          placeholder="not said"
+          placeholder="not set"
           value={transit?.[end]}
           least={0}
           most={365}
@@ -173,7 +173,7 @@ export const RateConditions = ({ rate, onChange }: Props) => {
       <TransitFields transit={rate.transit} onChange={change} />
       <TokensField
         prose
-        label="Only for orders from these channels, parted by commas"
+        label="Only for orders from these channels, separated by commas"
         placeholder="every channel"
         value={rate.channels ?? []}
 
@@ -194,9 +194,9 @@ export const RateConditions = ({ rate, onChange }: Props) => {
         />
         {tells ? (
           <WordsField
-            label="Told instead of the reason’s own words"
+            label="Message to the customer"
             prose
-            placeholder="the reason’s own words"
+            placeholder="our own explanation"
             value={rate.message ?? ''}
             most={2_000}
 

@@ -111,7 +111,7 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
         </Text>
         <TextAction
           style={{ marginLeft: -4 }}
-          label={conditions ? 'Fold' : 'Limits, handling and more'}
+          label={conditions ? 'Hide' : 'Limits, handling and more'}
           onPress={() => setConditions(!conditions)}
         />
       </View>

@@ -102,7 +102,7 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
           value={each.count}
           onChange={(count) => setEach({ count }, null)}
           options={[
-            { value: 'started', label: 'Each begun' },
+            { value: 'started', label: 'Round up to whole units' },
             { value: 'exact', label: 'In proportion' },
           ]}
         />

@@ -25,8 +25,8 @@ export const StepsEnd = ({ price, onChange, limits, onLimits }: Props) => {
     <FieldGroup name="Where it is offered">
       <OptionalMeasureField
         style={{ flexGrow: 1, flexBasis: 120, maxWidth: 148 }}
-        label="Not offered from"
-        placeholder="no end"
+        label="Not offered at or above"
+        placeholder="no limit"
         value={price.until}
         measure={price.basis}
 

@@ -93,14 +93,14 @@ const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProp
         <IconAction
           icon={open ? 'chevron-up' : 'plus'}
           size={18}
-          accessibilityLabel={open ? `Fold what is added from ${name}` : `Add for what lies above ${name}`}
+          accessibilityLabel={open ? `Hide what is added from ${name}` : `Add for what lies above ${name}`}
           onPress={() => setOpen(!open)}
         />
         <IconAction
           icon="close"
           size={18}
           disabled={only}
-          accessibilityLabel={`Take out the step from ${name}`}
+          accessibilityLabel={`Remove the step from ${name}`}
           onPress={() => onStep(at, null, null)}
         />
       </View>

@@ -40,7 +40,7 @@ export const TableFields = ({ price, onChange }: Props) => {
         free.
       </Text>
       <TextAction
-        label="To the table"
+        label="Go to the table"
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={() =>
           router.navigate({ pathname: '/charges', params: { part: 'tables', table: price.tableId } })

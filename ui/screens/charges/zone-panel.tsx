@@ -53,7 +53,7 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
       />
       <RegionList
         label="Takes"
-        none={zone.remainder ? 'nothing by name: what no other zone takes' : 'no places yet'}
+        none={zone.remainder ? 'nothing by name: everywhere else' : 'no places yet'}
         regions={zone.includes}
         onChange={(includes, visit) => set({ includes }, 'places', visit)}
       />
@@ -70,9 +70,9 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
           onPress={() => set({ active: !zone.active }, zone.active ? 'switched off' : 'switched on')}
         />
         <Check
-          label="Takes all remaining places, which no other active zone takes"
+          label="Everywhere else: places in no other active zone"
           on={zone.remainder}
-          onPress={() => set({ remainder: !zone.remainder }, 'all remaining places')}
+          onPress={() => set({ remainder: !zone.remainder }, 'everywhere else')}
         />
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>

@@ -92,7 +92,7 @@ const GRAVITY_WORDS: Record<Gravity, (count: number) => string> = {
   stops: (count) => `${count} ${count === 1 ? 'keeps' : 'keep'} customers from buying`,
   leaks: (count) => `${count} ${count === 1 ? 'loses' : 'lose'} money`,
   odd: (count) => `${count} ${count === 1 ? 'is' : 'are'} odd`,
-  data: (count) => `${count} ${count === 1 ? 'lacks' : 'lack'} figures of goods`,
+  data: (count) => `${count} ${count === 1 ? 'lacks' : 'lack'} product data`,
 };
 
 const Problems = () => {
@@ -112,7 +112,7 @@ const Problems = () => {
       {!isDone && !audit.stopped && audit.fault === null ? (
         <Text style={style.none}>Looking for problems …</Text>
       ) : null}
-      {isDone && counts.length === 0 ? <Text style={style.none}>The audit finds no fault.</Text> : null}
+      {isDone && counts.length === 0 ? <Text style={style.none}>No problems found.</Text> : null}
       {counts.map(({ gravity, count }) => (
         <Text
           key={gravity}
@@ -143,7 +143,7 @@ const Changes = () => {
       <Section title="What the draft changes" />
       {changes === null ? <Text style={style.none}>Nothing is published yet.</Text> : null}
       {changes?.length === 0 ? (
-        <Text style={style.none}>Nothing: the draft is as the live edition.</Text>
+        <Text style={style.none}>Nothing: the draft matches the live edition.</Text>
       ) : null}
       {changes?.slice(0, MOST_CHANGES).map(({ text }) => (
         <Text key={text} style={style.line}>
@@ -154,7 +154,7 @@ const Changes = () => {
         label={
           changes && changes.length > MOST_CHANGES
             ? `All ${changes.length} changes, and publishing`
-            : 'To publishing'
+            : 'Go to publishing'
         }
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={() => router.navigate({ pathname: '/check', params: { part: 'publish' } })}

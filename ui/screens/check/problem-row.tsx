@@ -52,7 +52,7 @@ const AcceptForm = ({ line, onDone }: { line: ProblemLine; onDone: () => void })
     <View style={{ gap: 8 }}>
       <TextLine
         autoFocus
-        label="Why it is meant"
+        label="Why it is intended"
         placeholder="Larger orders are asked for by telephone"
         value={why}
         onChange={setWhy}
@@ -98,7 +98,7 @@ const Actions = ({ line, onAccept }: { line: ProblemLine; onAccept: () => void }
           onPress={() => dispatch(edit('takeBackAcceptance', acceptance, 'No longer accepted'))}
         />
       ) : (
-        <TextAction label="It is meant: accept it" onPress={onAccept} />
+        <TextAction label="This is intended: accept it" onPress={onAccept} />
       )}
     </View>
   );
@@ -107,7 +107,7 @@ const Actions = ({ line, onAccept }: { line: ProblemLine; onAccept: () => void }
 const Repairs = ({ problem }: { problem: Problem }) => {
   const style = useStyles(styles);
   const repairs = useRepairs(problem);
-  if (repairs === null) return <Text style={style.note}>Trying what would mend it …</Text>;
+  if (repairs === null) return <Text style={style.note}>Trying ways to fix it …</Text>;
   return <RepairList repairs={repairs} />;
 };
 

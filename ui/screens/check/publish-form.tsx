@@ -81,7 +81,7 @@ export const PublishForm = ({ changes }: { changes: number }) => {
         <View style={style.obstacle} key={part} role="alert">
           <Text style={style.fault}>{text}</Text>
           <TextAction
-            label={part === 'testOrders' ? 'To the test orders' : 'To the problems'}
+            label={part === 'testOrders' ? 'Go to test orders' : 'Go to problems'}
             onPress={() =>
               router.navigate({ pathname: '/check', params: part === 'testOrders' ? {} : { part } })
             }
@@ -106,7 +106,7 @@ export const PublishForm = ({ changes }: { changes: number }) => {
         Publish the draft
       </Button>
       <Text style={style.note} aria-live="polite">
-        {waits ?? 'Customers are served by it from then on. It can be gone back from at any time.'}
+        {waits ?? 'Customers get it from then on. You can go back at any time.'}
       </Text>
     </View>
   );

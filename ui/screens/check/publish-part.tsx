@@ -65,8 +65,7 @@ const TestOrders = ({ testOrders }: { testOrders: readonly TestOrderChange[] }) 
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { decimals } = useAppSelector(selectDisplayFormat);
-  if (testOrders.length === 0)
-    return <Text style={style.quiet}>No test order pays or is offered anything else.</Text>;
+  if (testOrders.length === 0) return <Text style={style.quiet}>No test order changes.</Text>;
   return (
     <View role="list" aria-label="Test orders that change">
       {testOrders.map((testOrder) => (
@@ -101,7 +100,7 @@ export const PublishPart = () => {
       {changes && changes.length > 0 ? <Changes lines={changes} /> : null}
       {live && changes && changes.length > 0 ? (
         <>
-          <Section title="Whom it touches" />
+          <Section title="Who is affected" />
           {compared ? (
             <>
               <TestOrders testOrders={compared.testOrders} />

@@ -99,7 +99,7 @@ describe('publishing', () => {
   test('says what the draft changes, for which test orders, and by how much for past orders', async () => {
     await open('publish');
     expect(screen.getByText('Parcel to Maritimes: from 10 kg: 21.00 becomes 24.00.')).toBeTruthy();
-    expect(screen.getByText(/^“Heavy pots” is new: Always: what is shipped costs 6.00 more/)).toBeTruthy();
+    expect(screen.getByText(/^“Heavy pots” is new: Always: shipping costs 6.00 more/)).toBeTruthy();
     expect(screen.getByText(/^A garden firm in Ottawa: Parcel 23.49 becomes 28.89;/)).toBeTruthy();
     expect(screen.getByText('the same')).toBeTruthy();
     expect(screen.getByText(/^Of 613 past orders the charges come to/)).toBeTruthy();
@@ -161,8 +161,8 @@ describe('the problems', () => {
         'Above 450 kg, nothing can be bought in Newfoundland and Labrador: Pallet to Newfoundland and Labrador ends there.',
       ),
     );
-    fireEvent.press(screen.getByText('It is meant: accept it'));
-    type('Why it is meant', 'By telephone');
+    fireEvent.press(screen.getByText('This is intended: accept it'));
+    type('Why it is intended', 'By telephone');
     fireEvent.press(screen.getByText('Accept it'));
     expect(screen.getByText('Accepted: By telephone')).toBeTruthy();
     expect(store.getState().draft.workbook.accepted).toHaveLength(1);

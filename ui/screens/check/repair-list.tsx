@@ -51,8 +51,8 @@ export const RepairList = ({ repairs }: { repairs: readonly TriedRepair[] }) => 
   const { decimals } = useAppSelector(selectDisplayFormat);
   if (repairs.length === 0) return null;
   return (
-    <View style={style.list} role="list" aria-label="What would mend it">
-      <Text style={style.head}>What would mend it</Text>
+    <View style={style.list} role="list" aria-label="Ways to fix it">
+      <Text style={style.head}>Ways to fix it</Text>
       {repairs.map(({ repair, testOrders, alsoGone }) => {
         const label = repairLabel(repair);
         const mend = (): void => {

@@ -50,7 +50,7 @@ const TestOrderFiles = () => {
       return;
     }
     setFaults([]);
-    dispatch(edit('takeTestOrders', { testOrders: read.value }, `Test orders: took ${file.name}`));
+    dispatch(edit('takeTestOrders', { testOrders: read.value }, `Test orders: imported ${file.name}`));
     dispatch(
       messageShown({
         text: `Took ${countFigure(read.value.length, 'test order')} of ${file.name}.`,

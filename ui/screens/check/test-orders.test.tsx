@@ -42,7 +42,7 @@ describe('the test orders', () => {
     act(() => dearer(store));
     await settle();
     expect(screen.getByText('11 of 20 test orders kept, 9 broken.')).toBeTruthy();
-    expect(screen.getByText('Expected: Parcel to Maritimes costs 17.30. Came: costs 18.30.')).toBeTruthy();
+    expect(screen.getByText('Expected: Parcel to Maritimes costs 17.30. Got: costs 18.30.')).toBeTruthy();
     act(() => void store.dispatch(undone()));
     await settle();
     expect(screen.getByText('20 of 20 test orders kept.')).toBeTruthy();
@@ -102,7 +102,7 @@ describe('what a test order expects', () => {
     store.dispatch(choiceToggled('express-maritimes:two-day'));
     renderOver(store, <Preview />);
     expect(screen.getAllByText('as it should be')).toHaveLength(1);
-    fireEvent.press(screen.getByLabelText('Express, two days: this is right'));
+    fireEvent.press(screen.getByLabelText('Express, two days: expect this'));
     expect(expectsOf(store)).toContainEqual({
       kind: 'offered',
       choiceId: 'express-maritimes:two-day',
@@ -111,13 +111,13 @@ describe('what a test order expects', () => {
     expect(screen.getAllByText('as it should be')).toHaveLength(2);
     act(() => dearer(store));
     expect(screen.getAllByText('not as it should be')).toHaveLength(2);
-    fireEvent.press(screen.getByLabelText('Express, two days: this is right'));
+    fireEvent.press(screen.getByLabelText('Express, two days: expect this'));
     expect(expectsOf(store)).toContainEqual({
       kind: 'offered',
       choiceId: 'express-maritimes:two-day',
       charge: 3_467,
     });
-    fireEvent.press(screen.getByLabelText('Express, two days: expect nothing of it'));
+    fireEvent.press(screen.getByLabelText('Express, two days: stop checking this'));
     expect(screen.getAllByText('not as it should be')).toHaveLength(1);
   });
 
@@ -125,15 +125,15 @@ describe('what a test order expects', () => {
     const store = demoStore();
     store.dispatch(withheldToggled());
     renderOver(store, <Preview />);
-    fireEvent.press(screen.getByLabelText('Seed mail: this is right'));
+    fireEvent.press(screen.getByLabelText('Seed mail: expect this'));
     expect(expectsOf(store)).toContainEqual({
       kind: 'withheld',
       id: 'seed-mail-maritimes',
       code: 'above-limit',
     });
-    fireEvent.press(screen.getByText('All of this is right'));
+    fireEvent.press(screen.getByText('Expect all of this'));
     expect(expectsOf(store)).toHaveLength(11);
-    expect(screen.queryByText('All of this is right')).toBeNull();
+    expect(screen.queryByText('Expect all of this')).toBeNull();
     expect(expectsOf(store)?.[0]).toEqual({ kind: 'cheapest', choiceId: 'parcel-maritimes' });
   });
 });

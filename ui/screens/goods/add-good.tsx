@@ -49,11 +49,11 @@ const schemaOf = (display: DisplayFormat, taken: ReadonlyMap<string, Good>) =>
     });
 
 const FIELDS: readonly [keyof Values, string, string, number][] = [
-  ['name', 'Name of the new good', 'Terracotta saucer', 260],
+  ['name', 'Name of the new product', 'Terracotta saucer', 260],
   ['sku', 'Its stock number', 'saucer-18', 160],
   ['price', 'Its price', '12.50', 110],
-  ['weight', 'Its weight', 'may be left', 110],
-  ['size', 'Its size', 'may be left', 180],
+  ['weight', 'Its weight', 'optional', 110],
+  ['size', 'Its size', 'optional', 180],
 ];
 
 /** A new good; what is not known yet of its weight and size is marked until it is. */
@@ -79,11 +79,11 @@ export const AddGood = ({ onDone }: { onDone: () => void }) => {
       ...(weight.ok && weight.value !== undefined ? { weight: weight.value } : {}),
       ...(size.ok && size.value ? { size: size.value } : {}),
     };
-    dispatch(edit('addGood', { good }, `New good ${name}`));
+    dispatch(edit('addGood', { good }, `New product ${name}`));
     onDone();
   });
   return (
-    <View style={{ gap: 10, paddingVertical: 12 }} role="group" aria-label="New good">
+    <View style={{ gap: 10, paddingVertical: 12 }} role="group" aria-label="New product">
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         {FIELDS.map(([name, label, placeholder, width]) => (
           <FormField
@@ -101,7 +101,7 @@ export const AddGood = ({ onDone }: { onDone: () => void }) => {
       </View>
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Button mode="outlined" onPress={() => void submit()}>
-          Add the good
+          Add the product
         </Button>
         <TextAction label="Cancel" onPress={onDone} />
       </View>

@@ -85,7 +85,7 @@ export const BoxPanel = ({ box }: { box: Box }) => {
         <MeasureField
           right
           style={style.field}
-          label="Weighs itself"
+          label="Empty weight"
           value={box.tare}
           measure="weight"
 

@@ -117,11 +117,11 @@ const BoxesPage = ({ open }: { open: string | null }) => {
     router.navigate({ pathname: '/goods', params: { panel: 'boxes', ...(box ? { box } : {}) } });
   return (
     <Page>
-      <PageHead title="Boxes" back={{ name: 'Goods', onPress: () => router.navigate('/goods') }} />
+      <PageHead title="Boxes" back={{ name: 'Products', onPress: () => router.navigate('/goods') }} />
       {boxes.length === 0 ? (
         <Text style={style.none}>
-          What goods are packed into. With boxes, baskets are really placed in three dimensions, so that
-          carriers are asked about the parcels you will hand them.
+          What products are packed into. With boxes, orders are fitted in 3D, so that carriers are asked about
+          the parcels you will hand them.
         </Text>
       ) : null}
       <View role="list" aria-label="Boxes">

@@ -38,7 +38,7 @@ const styles = (inks: Inks) => ({
 
 const NOTHING = 'nothing';
 const OPTIONS = [
-  { id: NOTHING, name: 'Passed over', note: '' },
+  { id: NOTHING, name: 'Do not import', note: '' },
   ...GOODS_COLUMNS.map((column) => ({ id: column, name: COLUMN_NAMES[column], note: '' })),
 ];
 const SAMPLES = 3;
@@ -79,7 +79,7 @@ export const CsvColumns = ({ rows, mapped, onChange }: Props) => {
               <Chooser
                 hideLabel
                 label={`“${heading}” is`}
-                chosen={column === null ? 'Passed over' : COLUMN_NAMES[column]}
+                chosen={column === null ? 'Do not import' : COLUMN_NAMES[column]}
                 options={OPTIONS}
                 onChoose={(id) => choose(at, id)}
               />

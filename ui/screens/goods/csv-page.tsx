@@ -65,16 +65,16 @@ export const CsvPage = ({ name, parsed, onDone }: Props) => {
   const { rows, mapped, setMapped, taking, setTaking, table, difference } = useTable(parsed);
   const changes = difference.added.length + difference.changed.length + difference.removed.length;
   const take = (): void => {
-    dispatch(edit('replaceGoods', { goods: table.goods }, `Took ${name}`));
-    const left = table.faulty > 0 ? ` ${countFigure(table.faulty, 'row')} left out.` : '';
+    dispatch(edit('replaceGoods', { goods: table.goods }, `Imported ${name}`));
+    const left = table.faulty > 0 ? ` ${countFigure(table.faulty, 'row')} not imported.` : '';
     dispatch(
-      messageShown({ text: `Took ${countFigure(table.sound, 'row')} of ${name}.${left}`, undo: true }),
+      messageShown({ text: `Imported ${countFigure(table.sound, 'row')} from ${name}.${left}`, undo: true }),
     );
     onDone();
   };
   return (
     <Page>
-      <PageHead title={name} back={{ name: 'Goods', onPress: onDone }} />
+      <PageHead title={name} back={{ name: 'Products', onPress: onDone }} />
       <Section title="Its columns" />
       <CsvColumns rows={rows} mapped={mapped} onChange={setMapped} />
       <View style={style.row}>
@@ -90,7 +90,7 @@ export const CsvPage = ({ name, parsed, onDone }: Props) => {
         />
       </View>
       <View style={style.row}>
-        <Text style={style.note}>Goods that the file lacks</Text>
+        <Text style={style.note}>Products that the file lacks</Text>
         <Segments
           width={200}
           value={taking.others}
@@ -106,7 +106,9 @@ export const CsvPage = ({ name, parsed, onDone }: Props) => {
       {changes === 0 ? <Text style={style.note}>Nothing would change.</Text> : null}
       <View style={style.buttons}>
         <Button mode="contained" disabled={changes === 0} onPress={take}>
-          {table.faulty > 0 ? `Take the ${countFigure(table.sound, 'sound row')}` : 'Take it into the draft'}
+          {table.faulty > 0
+            ? `Import ${countFigure(table.sound, 'row')} without faults`
+            : 'Import into the draft'}
         </Button>
         <TextAction label="Cancel" onPress={onDone} />
       </View>

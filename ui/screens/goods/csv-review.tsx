@@ -38,7 +38,7 @@ const Faults = ({ table }: { table: GoodsTable }) => {
   return (
     <View role="alert">
       <Text style={style.head}>
-        {table.faulty > 0 ? `${countFigure(table.faulty, 'row')} left out` : 'What is wrong'}
+        {table.faulty > 0 ? `${countFigure(table.faulty, 'row')} not imported` : 'What is wrong'}
       </Text>
       {table.faults.slice(0, MOST_LINES).map((fault, at) => (
         <Text key={`${fault.path}-${at}`} style={style.fault}>
@@ -73,7 +73,7 @@ export const CsvReview = ({ table, difference }: Props) => {
       <View style={style.sums}>
         <Sum count={table.sound} what="rows understood" />
         <Sum count={table.faulty} what="rows with a fault" />
-        <Sum count={added.length} what="new goods" />
+        <Sum count={added.length} what="new products" />
         <Sum count={changed.length} what="changed" />
         <Sum count={removed.length} what="gone" />
       </View>

@@ -93,7 +93,7 @@ const SkuField = ({ good, onRenumbered }: Pick<Props, 'good' | 'onRenumbered'>) 
 };
 
 const FLAGS = [
-  ['chargeFree', 'Travels free, although limits count it'],
+  ['chargeFree', 'Ships free; still counts towards limits'],
   ['packsAlone', 'Packs alone'],
   ['keepUpright', 'Keep upright'],
 ] as const;
@@ -124,7 +124,7 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
         />
         <OptionalMoneyField
           style={style.field}
-          label="Fee once a line"
+          label="Extra fee per order line"
           placeholder="none"
           value={good.onceFee}
 

@@ -62,12 +62,12 @@ const AllGoods = ({ only, open, onOpen, onCsv }: AllProps) => {
   const { chosen } = goods;
   return (
     <View style={isPhone ? style.phone : style.wide}>
-      <PageHead title="Goods" />
+      <PageHead title="Products" />
       {goods.all.length === 0 && !adding ? (
         <View style={style.empty}>
-          <Text>Here stand the goods that the shop sends, with their weights and sizes.</Text>
-          <TextAction main label="Open a CSV of goods" onPress={onCsv} />
-          <TextAction label="Add a good" onPress={() => setAdding(true)} />
+          <Text>Your products, with their weights and sizes.</Text>
+          <TextAction main label="Open a CSV of products" onPress={onCsv} />
+          <TextAction label="Add a product" onPress={() => setAdding(true)} />
         </View>
       ) : (
         <GoodsTools goods={goods} onAdd={() => setAdding(true)} onOpenCsv={onCsv} />
@@ -129,7 +129,7 @@ export default function GoodsScreen() {
   if (isPhone && good) {
     return (
       <Page>
-        <PageHead title={good.name} back={{ name: 'Goods', onPress: () => go(null) }} />
+        <PageHead title={good.name} back={{ name: 'Products', onPress: () => go(null) }} />
         <GoodPanel good={good} onGone={() => go(null)} onRenumbered={go} />
       </Page>
     );

@@ -134,7 +134,7 @@ const usePresses = (grid: Grid, goods: Goods, onOpen: (sku: string) => void): Ro
   );
 };
 
-/** The goods as a table that draws only the rows in sight; on a phone, as a list of two lines each. */
+/** The products as a table that draws only the rows in sight; on a phone, as a list of two lines each. */
 export const GoodsTable = ({ goods, open, onOpen }: Props) => {
   const style = useStyles(styles);
   const isPhone = useWidth() === 'phone';
@@ -185,7 +185,7 @@ export const GoodsTable = ({ goods, open, onOpen }: Props) => {
       {...(isPhone ? {} : keys)}
     >
       {isPhone ? null : <Heading goods={goods} />}
-      {goods.shown.length === 0 ? <Text style={style.none}>No good matches.</Text> : null}
+      {goods.shown.length === 0 ? <Text style={style.none}>No product matches.</Text> : null}
       <FlatList
         ref={list}
         style={style.list}

@@ -51,7 +51,7 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
         <View style={isPhone ? style.across : style.find}>
           <TextLine
             hideLabel
-            label="Find goods"
+            label="Find products"
             placeholder="Name or stock number"
             value={view.find}
             onChange={(find) => setView({ find })}
@@ -63,7 +63,7 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
           onChange={(only) => setView({ only })}
           options={[
             { value: 'all', label: `all ${all.length}` },
-            { value: 'missing', label: `lacking, ${missing}` },
+            { value: 'missing', label: `${missing} incomplete` },
           ]}
         />
         {shown.length === all.length ? null : (
@@ -71,7 +71,7 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
         )}
       </View>
       <View style={style.actions}>
-        <TextAction label="Add a good" onPress={onAdd} />
+        <TextAction label="Add a product" onPress={onAdd} />
         <TextAction label="Open a CSV" onPress={onOpenCsv} />
         <TextAction label="Save as CSV" disabled={all.length === 0} onPress={() => void save()} />
         <TextAction

@@ -52,20 +52,20 @@ describe('the table', () => {
   test('finds, and shows only what lacks something', () => {
     const store = open();
     const lacking = goodsOf(store).filter((good) => gapsOf(good).length > 0);
-    fireEvent.press(screen.getByText(`lacking, ${lacking.length}`));
+    fireEvent.press(screen.getByText(`${lacking.length} incomplete`));
     for (const { name } of lacking) expect(screen.getByLabelText(`Choose ${name}`)).toBeTruthy();
     expect(screen.queryByLabelText('Choose Lupin seeds')).toBeNull();
     fireEvent.press(screen.getByText(/^all/));
-    fireEvent.changeText(screen.getByLabelText('Find goods'), 'lupin');
+    fireEvent.changeText(screen.getByLabelText('Find products'), 'lupin');
     expect(screen.getByText('1 good shown')).toBeTruthy();
-    fireEvent.changeText(screen.getByLabelText('Find goods'), 'nothing like it');
-    expect(screen.getByText('No good matches.')).toBeTruthy();
+    fireEvent.changeText(screen.getByLabelText('Find products'), 'nothing like it');
+    expect(screen.getByText('No product matches.')).toBeTruthy();
   });
 
   test('is edited where it stands, and a good that lacks nothing any more stays in sight', () => {
     const store = open();
     const lacking = goodsOf(store).find((good) => gapsOf(good).includes('weight'))!;
-    fireEvent.press(screen.getByText(/^lacking/));
+    fireEvent.press(screen.getByText(/incomplete$/));
     fireEvent.press(screen.getByLabelText('Weight: missing'));
     type(`Weight of ${lacking.name}`, '2.5kg');
     expect(goodOf(store, lacking.sku)?.weight).toBe(2_500);
@@ -104,7 +104,7 @@ describe('many goods at once', () => {
   test('get one weight, in one step of undo', () => {
     const store = open();
     choose('Lupin seeds', 'Foxglove seeds');
-    fireEvent.press(within(screen.getByLabelText('Chosen goods')).getByText('Weight'));
+    fireEvent.press(within(screen.getByLabelText('Chosen products')).getByText('Weight'));
     fireEvent.changeText(screen.getByLabelText('Weight of each'), 'light');
     fireEvent.press(screen.getByText('Set it'));
     expect(screen.getByText('Write a weight, as 3.2 kg.')).toBeTruthy();
@@ -119,7 +119,7 @@ describe('many goods at once', () => {
     const store = open();
     choose('Lupin seeds', 'Foxglove seeds');
     fireEvent.press(screen.getByText('Prices'));
-    fireEvent.changeText(screen.getByLabelText('By how many %'), '10');
+    fireEvent.changeText(await screen.findByLabelText('By how many %'), '10');
     fireEvent.press(screen.getByText('Change 2 goods'));
     await act(async () => {
       await jest.advanceTimersByTimeAsync(10);
@@ -135,11 +135,11 @@ describe('many goods at once', () => {
 
   test('all that are shown are chosen at once, and none again', () => {
     const store = open();
-    fireEvent.changeText(screen.getByLabelText('Find goods'), 'seeds');
+    fireEvent.changeText(screen.getByLabelText('Find products'), 'seeds');
     fireEvent.press(screen.getByLabelText('Choose all that are shown'));
     const seeds = goodsOf(store).filter(({ name }) => name.includes('seeds')).length;
     expect(screen.getByText(`${seeds} goods chosen`)).toBeTruthy();
-    fireEvent.press(screen.getByText('Choose none'));
+    fireEvent.press(screen.getByText('Deselect all'));
     expect(screen.queryByText(/chosen/)).toBeNull();
   });
 });
@@ -149,7 +149,7 @@ describe('one good', () => {
     const store = open({ good: 'seed-lupin' }, 'phone');
     expect(screen.getByRole('heading', { name: 'Lupin seeds' })).toBeTruthy();
     type('HS code', '120999');
-    type('Fee once a line', '1.25');
+    type('Extra fee per order line', '1.25');
     fireEvent.press(screen.getByLabelText('Packs alone'));
     expect(goodOf(store, 'seed-lupin')).toMatchObject({ hsCode: '120999', onceFee: 125, packsAlone: true });
     fireEvent.press(screen.getByText('it is digital'));
@@ -179,20 +179,21 @@ describe('one good', () => {
 
   test('is added with its faults said, and stands first', async () => {
     const store = open();
-    fireEvent.press(screen.getByText('Add a good'));
+    fireEvent.press(screen.getByText('Add a product'));
     const fill = (label: string, text: string): void =>
       fireEvent.changeText(screen.getByLabelText(label), text);
     const submit = () =>
       act(async () => {
-        fireEvent.press(screen.getByText('Add the good'));
+        fireEvent.press(screen.getByText('Add the product'));
         await jest.advanceTimersByTimeAsync(10);
       });
+    await screen.findByText('Add the product');
     fill('Its stock number', 'seed-lupin');
     fill('Its price', 'dear');
     await submit();
     expect(screen.getByText('Lupin seeds has this number.')).toBeTruthy();
     expect(screen.getByText('Write an amount, as 12.50.')).toBeTruthy();
-    fill('Name of the new good', 'Saucer');
+    fill('Name of the new product', 'Saucer');
     fill('Its stock number', 'saucer-9');
     fill('Its price', '12.50');
     fill('Its size', '18x18x3');
@@ -227,7 +228,7 @@ describe('a CSV', () => {
     );
     expect(screen.getByText(/^row 3, Price: “free” was not understood/)).toBeTruthy();
     expect(goodOf(store, 'seed-lupin')?.weight).toBe(12);
-    fireEvent.press(screen.getByText('Take the 2 sound rows'));
+    fireEvent.press(screen.getByText('Import 2 rows without faults'));
     expect(goodOf(store, 'seed-lupin')?.weight).toBe(907.18474);
     expect(goodOf(store, 'new')).toMatchObject({ price: 800, weight: 566.9904625 });
     expect(goodOf(store, 'bad')).toBeUndefined();
@@ -248,7 +249,7 @@ describe('a CSV', () => {
     take('Number', 'stock', 'Stock number');
     take('Heavy', 'weig', 'Weight');
     fireEvent.press(screen.getByText('g'));
-    fireEvent.press(screen.getByText('Take it into the draft'));
+    fireEvent.press(screen.getByText('Import into the draft'));
     expect(goodOf(store, 'seed-lupin')).toMatchObject({ name: 'Lupin seeds', weight: 14 });
   });
 
@@ -257,7 +258,7 @@ describe('a CSV', () => {
     await openCsv('sku\nseed-lupin\n');
     expect(screen.getByText('Nothing would change.')).toBeTruthy();
     fireEvent.press(screen.getByText('go'));
-    fireEvent.press(screen.getByText('Take it into the draft'));
+    fireEvent.press(screen.getByText('Import into the draft'));
     expect(goodsOf(store).map(({ sku }) => sku)).toEqual(['seed-lupin']);
   });
 

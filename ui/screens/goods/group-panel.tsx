@@ -132,7 +132,7 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
   const remove = (): void => {
     dispatch(edit('removeGroup', { id }, `Remove ${name}`));
     dispatch(
-      messageShown({ text: `Removed ${name}. Its goods, ${goods}, travel by anything now.`, undo: true }),
+      messageShown({ text: `Removed ${name}. Its products, ${goods}, travel by anything now.`, undo: true }),
     );
   };
   return (

@@ -35,10 +35,13 @@ export const GroupsPage = ({ open }: { open: string | null }) => {
     router.navigate({ pathname: '/goods', params: { panel: 'groups', ...(group ? { group } : {}) } });
   return (
     <Page>
-      <PageHead title="Handling groups" back={{ name: 'Goods', onPress: () => router.navigate('/goods') }} />
+      <PageHead
+        title="Handling groups"
+        back={{ name: 'Products', onPress: () => router.navigate('/goods') }}
+      />
       {book.groups.length === 0 ? (
         <Text style={style.none}>
-          Goods that travel alike: live plants that go to some zones only, long goods that one service
+          Products that travel alike: live plants that go to some zones only, long goods that one service
           carries.
         </Text>
       ) : null}

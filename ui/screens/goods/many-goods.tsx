@@ -104,7 +104,7 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
     <TextAction label={label} onPress={() => setDoing(doing === name ? null : name)} />
   );
   return (
-    <View style={style.bar} role="region" aria-label="Chosen goods">
+    <View style={style.bar} role="region" aria-label="Chosen products">
       <View style={style.row}>
         <Text variant="titleSmall">{goods} chosen</Text>
         {action('price', 'Prices')}
@@ -113,7 +113,7 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
         {action('kind', 'How they travel')}
         {groups.length > 0 ? action('group', 'Group') : null}
         <TextAction label="Remove" onPress={remove} />
-        <TextAction label="Choose none" onPress={onDone} />
+        <TextAction label="Deselect all" onPress={onDone} />
       </View>
       {doing === 'price' ? (
         <Later>

@@ -50,7 +50,7 @@ const useChosen = (shown: readonly Good[]): Pick<Goods, 'chosen' | 'toggle' | 't
 };
 
 /**
- * The goods as the page shows them: found, filtered, sorted, and those that are chosen. A good that was
+ * The products as the page shows them: found, filtered, sorted, and those that are chosen. A good that was
  * shown stays while it is edited, although it no longer lacks what it was listed for.
  */
 export const useGoods = (only: GoodsView['only']): Goods => {

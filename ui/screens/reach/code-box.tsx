@@ -1,3 +1,4 @@
+import { entryPhrase } from '../../../core/place/zone-index.ts';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
@@ -61,19 +62,19 @@ export const answerText = ({
     ({ area, because }) =>
       `Delivered by ${area.name}, by ${because === 'shape' ? 'its shape' : because === 'radius' ? 'its radius' : because}.`,
   );
-  if (!sold) return ['The shop does not sell there.'];
+  if (!sold) return ['You do not sell here.'];
   const listed = postalText(postal);
   if (!postal.served) return [listed ?? '', ...collected];
   const nearby = [...brought, ...collected];
   if (!zone)
     return nearby.length > 0
-      ? ['Sold to; no zone takes it.', ...nearby]
-      : ['Sold to, but no zone takes it: the customer cannot buy.'];
-  const taken = assumedSubdivision ? `, taken as ${place.subdivision}` : '';
+      ? ['You sell here, but no zone includes it.', ...nearby]
+      : ['You sell here, but no zone includes it: the customer cannot buy.'];
+  const taken = assumedSubdivision ? `, in ${place.subdivision}` : '';
   const named = alsoIn.map((one) => `${one.zone.name} (by ${one.entry})`).join(', ');
   return [
-    `Sold to${taken}.${listed === null ? '' : ` ${listed}`} Zone ${zone.zone.name}, by ${zone.because}.`,
-    ...(named === '' ? [] : [`Named too, and outranked: ${named}.`]),
+    `You sell here${taken}.${listed === null ? '' : ` ${listed}`} Zone ${zone.zone.name}, ${entryPhrase(zone)}.`,
+    ...(named === '' ? [] : [`Also listed in ${named}.`]),
     ...nearby,
     services.length > 0
       ? `Ships by ${services.map((service) => service.name).join(', ')}.`

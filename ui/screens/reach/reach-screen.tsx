@@ -67,7 +67,7 @@ const World = () => {
         </Suspense>
       </View>
       <Text style={style.legend}>
-        Hatched: closed. Struck: sold to, and nothing ships there. Striped: split among zones by postal codes.
+        Hatched: closed. Crossed out: open, but no rate. Striped: shared by several zones, by postal code.
       </Text>
       <CodeBox places={places} />
       <Section title="Zones" />

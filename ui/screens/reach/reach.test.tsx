@@ -38,10 +38,10 @@ describe('where a code falls', () => {
     fireEvent.changeText(screen.getByLabelText('Where would this code fall?'), 'j0m 1c0, B3H 4R2');
     expect(
       screen.getByText(
-        /J0M 1C0.*Sold to, taken as CA-QC\. Not on the postal list, and served\. Zone North, by J0M\*\./,
+        /J0M 1C0.*You sell here, in CA-QC\. Not on the postal list, and served\. Zone North, by J0M\*\./,
       ),
     ).toBeTruthy();
-    expect(screen.getByText(/Named too, and outranked: Central \(by CA-QC\)/)).toBeTruthy();
+    expect(screen.getByText(/Also listed in Central \(by CA-QC\)/)).toBeTruthy();
     expect(screen.getByText(/B3H 4R2.*Zone Maritimes, by CA-NS\./)).toBeTruthy();
   });
 
@@ -49,7 +49,7 @@ describe('where a code falls', () => {
     const store = await open();
     act(() => void store.dispatch(edit('openCountries', { countries: ['CA'], open: false }, 'Canada')));
     fireEvent.changeText(screen.getByLabelText('Where would this code fall?'), 'B1P');
-    expect(screen.getByText('The shop does not sell there.')).toBeTruthy();
+    expect(screen.getByText('You do not sell here.')).toBeTruthy();
     act(() => void store.dispatch(undone()));
     act(
       () =>
@@ -91,14 +91,14 @@ describe('where the shop sells', () => {
 
   test('goes from one list to the other without opening or closing a country', async () => {
     const store = await open();
-    fireEvent.press(screen.getByText('Only the open ones'));
+    fireEvent.press(screen.getByText('Only open countries'));
     expect(sellsTo(store)).toMatchObject({ mode: 'listed' });
     expect(sellsTo(store).countries).not.toContain('CU');
     expect(sellsTo(store).countries).toContain('CA');
     find('cuba');
     fireEvent.press(screen.getByLabelText('Cuba'));
     expect(sellsTo(store).countries).toContain('CU');
-    fireEvent.press(screen.getByText('Everywhere but the closed'));
+    fireEvent.press(screen.getByText('Everywhere except closed countries'));
     expect(sellsTo(store)).toMatchObject({ mode: 'everywhere', countries: ['IR', 'KP', 'SY'] });
   });
 
@@ -153,7 +153,7 @@ describe('the regions of a country', () => {
       { country: 'CA', subdivision: 'CA-NU' },
       { country: 'CA', postal: ['X0A*', 'B3H4R2'] },
     ]);
-    fireEvent.press(screen.getByLabelText('Take out 2 codes in Canada'));
+    fireEvent.press(screen.getByLabelText('Remove 2 codes in Canada'));
     expect(sellsTo(store).closedRegions).toHaveLength(2);
   });
 });

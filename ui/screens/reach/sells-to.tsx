@@ -99,14 +99,12 @@ export const SellsToEditor = ({ countries, subdivisions, reach }: Props) => {
           dispatch(edit('setSellsMode', { mode, all: countries.map(({ code }) => code) }, 'Sells to'))
         }
         options={[
-          { value: 'everywhere', label: 'Everywhere but the closed' },
-          { value: 'listed', label: 'Only the open ones' },
+          { value: 'everywhere', label: 'Everywhere except closed countries' },
+          { value: 'listed', label: 'Only open countries' },
         ]}
       />
       <Text style={style.note}>
-        {sellsTo.mode === 'everywhere'
-          ? 'A country that comes into being is open until it is closed.'
-          : 'A country that comes into being is closed until it is opened.'}
+        {sellsTo.mode === 'everywhere' ? 'New countries start open.' : 'New countries start closed.'}
       </Text>
       <Searchbar
         value={typed}

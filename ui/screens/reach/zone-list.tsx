@@ -41,7 +41,7 @@ export const ZoneList = () => {
       {zones.map((zone) => {
         const count = services.filter(({ id }) => rates.get(`${id}/${zone.id}`)?.active).length;
         const places = regionsPhrase(zone.includes);
-        const words = zone.remainder ? 'what no other zone takes' : places === '' ? 'no places yet' : places;
+        const words = zone.remainder ? 'everywhere else' : places === '' ? 'no places yet' : places;
         return (
           <View role="listitem" key={zone.id}>
             <Press

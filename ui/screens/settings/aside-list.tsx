@@ -67,7 +67,7 @@ export const AsideList = ({
   const drop = async (one: SetAsideDocument): Promise<void> => {
     await deviceStore.removeItem(one.key);
     dispatch(asideGone(one.key));
-    dispatch(messageShown({ text: `Threw away what was set aside: ${asideName(one)}.`, undo: false }));
+    dispatch(messageShown({ text: `Deleted what was set aside: ${asideName(one)}.`, undo: false }));
   };
   return (
     <View role="list" aria-label="Set aside">
@@ -82,7 +82,7 @@ export const AsideList = ({
               <TextAction label="Open" onPress={() => onOpen(one)} />
             ) : null}
             <TextAction label="Save as a file" onPress={() => void save(one)} />
-            <TextAction label="Throw away" onPress={() => void drop(one)} />
+            <TextAction label="Delete" onPress={() => void drop(one)} />
           </View>
         </View>
       ))}

@@ -103,7 +103,7 @@ const DataSettings = () => {
       <View style={style.actions}>
         <TextAction label="Save the whole shop" disabled={!ordersRead} onPress={() => saveShop(store)} />
         <TextAction label="Save the book" onPress={() => save('book', writeBookFile(shop.book))} />
-        <TextAction label="Save the goods" onPress={() => save('goods', writeGoodsFile(shop.catalogue))} />
+        <TextAction label="Save the products" onPress={() => save('goods', writeGoodsFile(shop.catalogue))} />
         <TextAction label="Open a file" disabled={!ordersRead} onPress={() => void open()} />
       </View>
       {ordersRead ? null : <Text style={style.note}>The orders are still being read from this device.</Text>}
@@ -115,7 +115,7 @@ const DataSettings = () => {
             onTake={({ orders, editions, shop: next }, name) => {
               dispatch(ordersTaken(orders));
               dispatch(editionsTaken(editions));
-              take(next, `Took ${name}`);
+              take(next, `Imported ${name}`);
             }}
             onClose={() => setOpened(null)}
           />

@@ -33,8 +33,8 @@ const styles = (inks: Inks) => ({
 
 const HOLDS: Record<ShopFile['holds'], string> = {
   shop: 'a whole shop',
-  book: 'a book; the goods and test orders here stay',
-  goods: 'goods; the book and test orders here stay',
+  book: 'a book; the products and test orders here stay',
+  goods: 'products; the book and test orders here stay',
 };
 const MOST_NAMED = 6;
 
@@ -100,7 +100,7 @@ export const Review = ({
       ) : null}
       <View style={style.buttons}>
         <Button mode="outlined" disabled={isSame} onPress={onTake}>
-          Take it into the draft
+          Import into the draft
         </Button>
         <TextAction label="Cancel" onPress={onLeave} />
       </View>

@@ -40,7 +40,7 @@ const takenWords = ({ added, updated, renumbered, same }: OrdersTaken, name: str
       ? `${numbers.slice(0, MOST_SHOWN).join(', ')} and ${numbers.length - MOST_SHOWN} more`
       : numbers.join(', ');
   return [
-    added > 0 ? `Took ${countFigure(added, 'order')} of ${name}.` : '',
+    added > 0 ? `Imported ${countFigure(added, 'order')} from ${name}.` : '',
     updated.length > 0 ? `Updated: ${some(updated)}.` : '',
     renumbered.length > 0
       ? `Other orders already have these numbers, so the imported ones got new numbers: ${some(renumbered)}.`

@@ -117,6 +117,6 @@ test('a rate may be for some channels only, and an order from none is not offere
       onChange={(changes, what) => void store.dispatch(edit('setRate', { id: rate.id, changes }, what))}
     />,
   );
-  typeAt('Only for orders from these channels, parted by commas', 0, 'market, shopfront');
+  typeAt('Only for orders from these channels, separated by commas', 0, 'market, shopfront');
   expect(previewOf(store).withheld.find(({ id }) => id === 'parcel-maritimes')?.code).toBe('channel');
 });

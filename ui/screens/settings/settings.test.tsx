@@ -118,7 +118,7 @@ describe('the data of the shop', () => {
     open('data');
     await screen.findByText('Save the whole shop');
     jest.setSystemTime(new Date('2026-11-25T12:00:00Z'));
-    for (const name of ['Save the whole shop', 'Save the book', 'Save the goods'])
+    for (const name of ['Save the whole shop', 'Save the book', 'Save the products'])
       fireEvent.press(screen.getByText(name));
     expect(saved.mock.calls.map(([name]) => name)).toEqual([
       'wrack-thistle-shop-2026-11-25.json',
@@ -155,7 +155,7 @@ describe('the data of the shop', () => {
     expect(screen.getByText(/What is here was never changed on this device/)).toBeTruthy();
     expect(screen.getByText(/zones.*1 changed: Prairies/)).toBeTruthy();
     expect(selectBook(store.getState()).zones[3]?.name).toBe('West');
-    fireEvent.press(screen.getByText('Take it into the draft'));
+    fireEvent.press(screen.getByText('Import into the draft'));
     expect(selectBook(store.getState()).zones[3]?.name).toBe('Prairies');
     act(() => void store.dispatch(undone()));
     expect(selectBook(store.getState()).zones[3]?.name).toBe('West');

@@ -49,12 +49,7 @@ const Line = ({ good, quantity, amount }: { good: Good; quantity: number; amount
         </View>
       </View>
       <Text style={style.amount}>{moneyFigure(amount, decimals)}</Text>
-      <IconAction
-        icon="close"
-        size={18}
-        accessibilityLabel={`Take out ${good.name}`}
-        onPress={() => set(0)}
-      />
+      <IconAction icon="close" size={18} accessibilityLabel={`Remove ${good.name}`} onPress={() => set(0)} />
     </View>
   );
 };
@@ -79,7 +74,7 @@ export const BasketPage = () => {
       </View>
       <Text style={style.quiet}>What getting it to you costs is worked out from your address.</Text>
       <Button mode="contained" style={style.go} onPress={() => router.navigate('/shop/checkout')}>
-        To the checkout
+        Go to checkout
       </Button>
     </ShopPage>
   );

@@ -170,7 +170,7 @@ const Ways = ({ checkout }: { checkout: Checkout }) => {
   return (
     <View>
       <Text style={style.heading} role="heading" aria-level={2}>
-        {collects ? 'Where you collect it' : 'How it gets to you'}
+        {collects ? 'Where you collect it' : 'Delivery options'}
       </Text>
       {view === null ? (
         <Text style={style.quiet}>Shown as soon as the address says where.</Text>
@@ -227,12 +227,12 @@ const Order = ({ sums, name, faults, button, disabled, onPlace }: OrderProps) =>
   return (
     <View>
       <Text style={style.heading} role="heading" aria-level={2}>
-        What it comes to
+        Order total
       </Text>
       {sums ? (
         <Summary sums={sums} name={name} currency={currency} decimals={decimals} />
       ) : (
-        <Text style={style.quiet}>Worked out once it is known how it gets to you.</Text>
+        <Text style={style.quiet}>Worked out once the delivery is chosen.</Text>
       )}
       {faults.map((text) => (
         <Text key={text} style={style.fault} role="alert">

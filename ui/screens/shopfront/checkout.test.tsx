@@ -11,7 +11,7 @@ jest.setTimeout(60_000);
 describe('the checkout', () => {
   test('asks who collects for a name and a way to be reached, and for no street', async () => {
     jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
-    const store = openCheckout(['pot-26']);
+    const store = await openCheckout(['pot-26']);
     fireEvent.press(screen.getByText('I collect it'));
     expect(screen.queryByLabelText('Street and number')).toBeNull();
     await waitFor(() => screen.getByLabelText(/^Collect at the Nursery, free/));
@@ -26,13 +26,13 @@ describe('the checkout', () => {
       contact: { phone: '902 555 0123' },
       chosen: { kind: 'pickup', of: { pickupId: 'nursery-yard' } },
     });
-    // The goods change hands at the nursery, and are taxed as there.
+    // The products change hands at the nursery, and are taxed as there.
     expect(order?.request.destination).toMatchObject({ country: 'CA', subdivision: 'CA-NS' });
     expect(order?.sums?.taxes).toBeGreaterThan(0);
   });
 
   test('fills in the region of a code, and proposes it where another is chosen', async () => {
-    openCheckout(['pot-26']);
+    await openCheckout(['pot-26']);
     fill('Postal code', 'B2G 2L2');
     await waitFor(() => screen.getByDisplayValue('Nova Scotia'));
     await choose('Province or territory', 'ontario', 'Ontario');
@@ -43,7 +43,7 @@ describe('the checkout', () => {
   });
 
   test('lists only countries that are sold to, and says at once that a region is closed', async () => {
-    const store = openCheckout(['pot-26']);
+    const store = await openCheckout(['pot-26']);
     act(() => void store.dispatch(shopServed('draft')));
     act(() => void store.dispatch(edit('openSubdivision', { subdivision: 'CA-ON', open: false }, 'close')));
     fireEvent.changeText(screen.getByLabelText('Country'), 'cuba');
@@ -56,7 +56,7 @@ describe('the checkout', () => {
   });
 
   test('keeps what was typed while the customer looks at the basket again', async () => {
-    const store = openCheckout(['pot-26']);
+    const store = await openCheckout(['pot-26']);
     await typeAddress();
     screen.unmount();
     renderOver(store, <Shopfront page="checkout" />);

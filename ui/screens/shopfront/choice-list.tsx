@@ -70,7 +70,7 @@ const notesOf = (choice: Choice, book: Book, decimals: number): string => {
     : [`arrives ${'words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)}`];
   const more = hint ? moneyFigure(hint.short, decimals) : '';
   const free = hint
-    ? [keeps ? `spend ${more} more for free delivery; fees stay` : `spend ${more} more for free ${name}`]
+    ? [keeps ? `Spend ${more} more for free delivery; fees stay` : `Spend ${more} more for free ${name}`]
     : [];
   const first = slots?.[0] ? [`from ${slotFigure(slots[0])}`] : [];
   return [...(note && kind === 'shipping' ? [note] : []), ...when, ...first, ...free].join(' · ');

@@ -92,7 +92,7 @@ export const GoodsPage = () => {
         ListHeaderComponent={
           <>
             <Text style={style.title} role="heading" aria-level={1}>
-              All goods
+              All products
             </Text>
             {goods.length > MANY ? (
               <View style={style.find}>

@@ -129,7 +129,7 @@ const Placed = ({ order, others }: { order: PastOrder; others: string[] }) => {
           )
         : null}
       <Text style={style.heading} role="heading" aria-level={2}>
-        What it comes to
+        Order total
       </Text>
       <Sums order={order} />
       {payment ? (
@@ -143,7 +143,7 @@ const Placed = ({ order, others }: { order: PastOrder; others: string[] }) => {
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12, marginTop: 20 }}>
         <Button mode="contained" onPress={() => router.navigate('/shop')}>
-          Back to the goods
+          Back to the products
         </Button>
         <TextAction label="For you, the merchant: look at it in the preview" onPress={() => keep(order)} />
       </View>

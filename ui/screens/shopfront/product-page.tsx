@@ -122,10 +122,10 @@ export const ProductPage = () => {
   const hasCheck = useAppSelector(selectServedBook).store.codeCheck?.active ?? true;
   if (!good) {
     return (
-      <ShopPage title="No such good">
+      <ShopPage title="No such product">
         <Text style={style.quiet}>It is no longer sold here.</Text>
         <Button mode="contained" style={style.add} onPress={() => router.navigate('/shop')}>
-          Back to the goods
+          Back to the products
         </Button>
       </ShopPage>
     );

@@ -133,7 +133,7 @@ export const ShopHead = () => {
       </View>
       <Paused />
       <View style={style.head}>
-        <Press role="link" aria-label={`${name}: all goods`} onPress={() => router.navigate('/shop')}>
+        <Press role="link" aria-label={`${name}: all products`} onPress={() => router.navigate('/shop')}>
           <View style={style.link}>
             <Text style={style.shop}>{name}</Text>
           </View>

@@ -34,7 +34,7 @@ export const EmptyBasket = ({ title, text }: { title: string; text: string }) =>
         style={{ alignSelf: 'flex-start', marginTop: 16 }}
         onPress={() => router.navigate('/shop')}
       >
-        Look at the goods
+        Look at the products
       </Button>
     </ShopPage>
   );

@@ -117,16 +117,16 @@ describe('the goods and the basket', () => {
     fireEvent.press(screen.getByLabelText('One Saucer, 26 cm less'));
     fireEvent.press(screen.getByLabelText('One Glazed pot, 26 cm more'));
     expect(store.getState().basket).toEqual([{ sku: 'pot-26', quantity: 3 }]);
-    fireEvent.press(screen.getByLabelText('Take out Glazed pot, 26 cm'));
+    fireEvent.press(screen.getByLabelText('Remove Glazed pot, 26 cm'));
     expect(screen.getByText('The basket is empty.')).toBeTruthy();
-    fireEvent.press(screen.getByText('Look at the goods'));
+    fireEvent.press(screen.getByText('Look at the products'));
     expect(currentAddress().pathname).toBe('/shop');
   });
 });
 
 describe('the checkout', () => {
   test('places an order with the charge of the preview, every tax on its line', async () => {
-    const store = openCheckout(['pot-26', 'pot-26']);
+    const store = await openCheckout(['pot-26', 'pot-26']);
     expect(screen.getByText('Shown as soon as the address says where.')).toBeTruthy();
     await typeAddress();
     await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
@@ -149,7 +149,7 @@ describe('the checkout', () => {
   });
 
   test('shows the order again, and its preview gives the same charge', async () => {
-    const store = openCheckout(['pot-26', 'pot-26']);
+    const store = await openCheckout(['pot-26', 'pot-26']);
     await typeAddress();
     await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
     fireEvent.press(screen.getByText('Place the order'));
@@ -172,7 +172,7 @@ describe('the checkout', () => {
 
   test('has a day and a time chosen; one that others take meanwhile is released, and said to be', async () => {
     jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
-    const store = openCheckout(['plant-heather']);
+    const store = await openCheckout(['plant-heather']);
     await typeAddress('Halifax', 'B3H 2Y9');
     await waitFor(() => screen.getByLabelText('Cargo bike, 6.25'));
     fireEvent.press(screen.getByLabelText('Cargo bike, 6.25'));
@@ -215,7 +215,7 @@ describe('the checkout', () => {
 
   test('keeps a time for a quarter of an hour', async () => {
     jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
-    openCheckout(['plant-heather']);
+    await openCheckout(['plant-heather']);
     fill('Postal code', 'B3H 2Y9');
     await choose('Province or territory', 'nova', 'Nova Scotia');
     await waitFor(() => screen.getByLabelText('Cargo bike, 6.25'));
@@ -229,7 +229,7 @@ describe('the checkout', () => {
 
   test('holds a time past the cut-off, as of when it was picked, and says that the order was placed later', async () => {
     jest.setSystemTime(new Date('2026-11-24T14:55:00Z'));
-    const store = openCheckout(['plant-heather']);
+    const store = await openCheckout(['plant-heather']);
     await typeAddress('Halifax', 'B3H 2Y9');
     await waitFor(() => screen.getByLabelText('Cargo bike, today, 8.75'));
     fireEvent.press(screen.getByLabelText('Cargo bike, today, 8.75'));
@@ -246,7 +246,7 @@ describe('the checkout', () => {
 
   test('no longer offers what its cut-off took meanwhile, where nothing was picked', async () => {
     jest.setSystemTime(new Date('2026-11-24T14:55:00Z'));
-    openCheckout(['plant-heather']);
+    await openCheckout(['plant-heather']);
     fill('Postal code', 'B3H 2Y9');
     await choose('Province or territory', 'nova', 'Nova Scotia');
     await waitFor(() => screen.getByLabelText('Cargo bike, today, 8.75'));
@@ -257,7 +257,7 @@ describe('the checkout', () => {
 
   test('offers a basket that no one way takes in parts: paid in one way, billed to one address, held in time', async () => {
     jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
-    const store = openCheckout([...Array<string>(7).fill('soil-20'), 'cane-bamboo']);
+    const store = await openCheckout([...Array<string>(7).fill('soil-20'), 'cane-bamboo']);
     await typeAddress('Dartmouth', 'B2W 3T7');
     await waitFor(() => screen.getByText('No one way takes all of it, but in 2 parts you can have it.'));
     expect(screen.getByText('Why no one way takes it')).toBeTruthy();
@@ -295,7 +295,7 @@ describe('the checkout', () => {
   });
 
   test('names what is wrong with the address and places nothing', async () => {
-    const store = openCheckout(['pot-26']);
+    const store = await openCheckout(['pot-26']);
     fill('Postal code', 'B2G');
     fireEvent.press(screen.getByText('Place the order'));
     // Once at the field, once beside the button.
@@ -308,7 +308,7 @@ describe('the checkout', () => {
   });
 
   test('asks for a billing address only where it is another', async () => {
-    const store = openCheckout(['pot-26']);
+    const store = await openCheckout(['pot-26']);
     await typeAddress();
     fireEvent.press(screen.getByLabelText('The bill goes to the same address'));
     expect(screen.getAllByLabelText('Full name')).toHaveLength(2);
@@ -318,7 +318,7 @@ describe('the checkout', () => {
   });
 
   test('tells the customer who cannot buy why, and what would help', async () => {
-    openCheckout(['pot-salt']);
+    await openCheckout(['pot-salt']);
     await typeAddress();
     await waitFor(() => screen.getByText('We cannot take this order as it is.'));
     expect(screen.getByText(/We do not have the weight of Salt-glaze planter on record/)).toBeTruthy();
@@ -326,15 +326,15 @@ describe('the checkout', () => {
   });
 
   test('follows the draft', async () => {
-    const store = openCheckout(['pot-26', 'pot-26']);
+    const store = await openCheckout(['pot-26', 'pot-26']);
     await typeAddress();
     await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
     act(() => void store.dispatch(edit('openCountries', { countries: ['CA'], open: false }, 'close')));
     expect(screen.getByText('We do not send to this address.')).toBeTruthy();
   });
 
-  test('of an empty basket, or of an order that is not here, says so', () => {
-    openCheckout([]);
+  test('of an empty basket, or of an order that is not here, says so', async () => {
+    await openCheckout([]);
     expect(screen.getByText('The basket is empty, so there is nothing to order.')).toBeTruthy();
     screen.unmount();
     goTo({ pathname: '/shop/order', params: { number: '77' } });

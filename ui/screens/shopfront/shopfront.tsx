@@ -1,4 +1,5 @@
 import { BasketPage } from './basket-page.tsx';
+import { Later } from '../../shell/later.tsx';
 import { CheckoutPage } from '../../shell/later-forms.ts';
 import { GoodsPage } from './goods-page.tsx';
 import { OrderPage } from './order-page.tsx';
@@ -15,6 +16,10 @@ const PAGES = {
 /** The customer's side of the shop, served from the draft. */
 const Shopfront = ({ page }: { page: keyof typeof PAGES }) => {
   const Page = PAGES[page];
-  return <Page />;
+  return (
+    <Later>
+      <Page />
+    </Later>
+  );
 };
 export default Shopfront;

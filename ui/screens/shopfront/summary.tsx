@@ -19,7 +19,7 @@ const styles = (inks: Inks) => ({
   total: { borderTopWidth: 1, borderTopColor: inks.ink, paddingTop: 10, marginTop: 10 },
 });
 
-/** What the order comes to: goods, charge, each tax on a line of its own, and all of it. */
+/** Order total: goods, charge, each tax on a line of its own, and all of it. */
 export const Summary = ({ sums, name, currency, decimals }: Props) => {
   const style = useStyles(styles);
   const line = (key: string, label: string, amount: number, quiet = false) => (
@@ -37,7 +37,7 @@ export const Summary = ({ sums, name, currency, decimals }: Props) => {
     ),
   );
   return (
-    <View aria-live="polite" role="region" aria-label="What the order comes to">
+    <View aria-live="polite" role="region" aria-label="Order total">
       {line('goods', 'Goods', sums.goods)}
       {line('charge', name, sums.charge)}
       {sums.taxIncluded ? null : taxes}

@@ -117,7 +117,7 @@ export const RoundPart = ({
         ))}
       </View>
       <View style={style.actions}>
-        <TextAction label={isOnMap ? 'Fold the map' : 'On the map'} onPress={() => setOnMap(!isOnMap)} />
+        <TextAction label={isOnMap ? 'Hide the map' : 'On the map'} onPress={() => setOnMap(!isOnMap)} />
         <TextAction
           label="Save as CSV"
           disabled={stops.length === 0}

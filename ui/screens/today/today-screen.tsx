@@ -116,7 +116,9 @@ const TodayScreen = () => {
         </View>
       ) : null}
       {open.length === 0 ? (
-        <Text style={style.none}>Orders placed in the shopfront stand here until they are handed over.</Text>
+        <Text style={style.none}>
+          Orders placed in the shopfront are listed here until they are handed over.
+        </Text>
       ) : null}
       {days.map((day) => (
         <Day key={day.date} day={day} />

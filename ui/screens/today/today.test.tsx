@@ -55,7 +55,7 @@ describe('orders to hand over', () => {
     const store = await open();
     fireEvent.press(row('989').getByLabelText('Pack: order 989'));
     expect(statusOf(store, '989')).toBe('packed');
-    fireEvent.press(row('989').getByLabelText('Set off: order 989'));
+    fireEvent.press(row('989').getByLabelText('Send out: order 989'));
     expect(statusOf(store, '989')).toBe('on-its-way');
     unfold('989');
     fireEvent.press(row('989').getByText('Undo the last step'));

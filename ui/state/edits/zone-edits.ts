@@ -6,7 +6,7 @@ import { freeId, moveItem } from '../../../core/model/ids.ts';
 
 /** Changes to zones. Each changes the workbook it is given, which is a draft of the state. */
 export const zoneEdits = {
-  /** A new zone goes before the one of all remaining places. */
+  /** A new zone goes before the one of everywhere else. */
   addZone: ({ book }: Workbook, { name, includes }: { name: string; includes: Region[] }): void => {
     const zone: Zone = {
       id: freeId(name, book.zones),

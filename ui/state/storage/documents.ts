@@ -14,7 +14,7 @@ import { upToDate, VERSIONS, type DocumentKind } from './versions.ts';
 export const KEYS = {
   /** The rules; it names the document of the goods that belongs to it, and is written last. */
   draft: 'emporos/draft',
-  /** The goods of a draft that names none, as before version 5. */
+  /** The products of a draft that names none, as before version 5. */
   catalogue: 'emporos/catalogue',
   session: 'emporos/session',
   /** Which tab wrote the draft and the goods last, so that another finds out before it writes over them. */
@@ -90,7 +90,7 @@ const readSteps = (value: unknown): HistoryStep[] => {
   return steps.success ? steps.data.map((step) => ({ ...step, visit: null })) : [];
 };
 
-/** The goods as kept, with the stamp that says which history goes with them. */
+/** The products as kept, with the stamp that says which history goes with them. */
 export interface KeptGoods {
   catalogue: Catalogue;
   goodsStamp: number;

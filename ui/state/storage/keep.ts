@@ -45,7 +45,7 @@ interface Keeper {
   tabs: Tabs;
   /** The stamp under which this tab last read or wrote the draft. */
   stamp: string | null;
-  /** The goods as last written and their key, so that they are written only when they change. */
+  /** The products as last written and their key, so that they are written only when they change. */
   goods: { stamp: number; key: string } | null;
   /** The orders that are on the shelf as they are here. */
   keptOrders: WeakSet<PastOrder>;

@@ -24,7 +24,7 @@ interface FoundShop extends KeptDraft {
   goods: string;
 }
 
-/** The goods under a key; a draft from before there were goods on the device goes with the demo's. */
+/** The products under a key; a draft from before there were goods on the device goes with the demo's. */
 const goodsAt = async (shelf: KeyValueStore, key: string, demo: Demo): Promise<KeptGoods | null> => {
   const text = await shelf.getItem(key);
   if (text !== null) return readGoods(text);

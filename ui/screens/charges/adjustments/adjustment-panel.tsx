@@ -143,7 +143,7 @@ export const AdjustmentPanel = ({
           onPress={() => set({ active: !active }, active ? 'switched off' : 'switched on')}
         />
         <Check
-          label="The last for what it touches: no later adjustment changes it again"
+          label="Skip later adjustments"
           on={last === true}
           onPress={() => set({ last: last ? undefined : true }, 'last')}
         />

@@ -50,7 +50,7 @@ const AdjustmentsPart = () => {
     <View>
       <Text style={style.note}>
         {adjustments.length === 0
-          ? 'A change to a charge under conditions: free for some customers from an amount, a surcharge for heavy goods, nothing that freezes sent in winter.'
+          ? 'A change to a charge under conditions: free for some customers from an amount, a surcharge for heavy products, nothing that freezes sent in winter.'
           : 'Each acts on the charge that those above it left, after handling and before a free threshold.'}
       </Text>
       <SortableList

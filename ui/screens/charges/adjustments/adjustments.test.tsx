@@ -41,7 +41,7 @@ describe('the adjustments', () => {
     const stop = keepChecked(store, makeChecker());
     await act(() => jest.advanceTimersByTimeAsync(200));
     stop();
-    expect(screen.getByText(/^When the customer is trade and the goods come to 60.00 or more/)).toBeTruthy();
+    expect(screen.getByText(/^When the customer is trade and the order value is 60.00 or more/)).toBeTruthy();
     expect(store.getState().check.check?.touches).toEqual({
       winter: { testOrders: 1, orders: 0 },
       'heavy-pots': { testOrders: 3, orders: 0 },
@@ -84,14 +84,14 @@ describe('the adjustments', () => {
     add('What the basket measures');
     fireEvent.press(screen.getByText('Weight'));
     type('From', '5 kg');
-    type('To less than', '5 kg');
+    type('Below', '5 kg');
     expect(screen.getByText('Its least is not below its greatest, so it can never act.')).toBeTruthy();
-    type('To less than', '');
+    type('Below', '');
     expect(rule(store, 'heavy-pots')?.when).toEqual([{ test: 'measure', of: 'weight', min: 5_000 }]);
     add('Days of the week');
     fireEvent.press(screen.getByLabelText('Sat'));
     add('A code typed at checkout');
-    type('Codes typed at checkout, parted by commas', 'MOSS, FERN, MOSS');
+    type('Codes typed at checkout, separated by commas', 'MOSS, FERN, MOSS');
     add('Dates');
     type('First day', '2026-12-01');
     fireEvent.press(screen.getByLabelText('Every year: only month and day count'));
@@ -110,9 +110,9 @@ describe('the adjustments', () => {
     expect(screen.getByText('Its list of services is empty, so it can never act.')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Express'));
     expect(rule(store, 'heavy-pots')?.to.serviceIds).toEqual(['express']);
-    fireEvent.press(screen.getByLabelText('Take out Glazed pot, 34 cm'));
+    fireEvent.press(screen.getByLabelText('Remove Glazed pot, 34 cm'));
     expect(rule(store, 'heavy-pots')?.effect).toMatchObject({ goods: { skus: ['pot-urn'] } });
-    fireEvent.press(screen.getByLabelText(/^The last for what it touches/));
+    fireEvent.press(screen.getByLabelText('Skip later adjustments'));
     expect(rule(store, 'heavy-pots')?.last).toBe(true);
     fireEvent.press(screen.getByText('Copy'));
     expect(rule(store, 'heavy-pots-copy')).toMatchObject({ active: false, last: true });

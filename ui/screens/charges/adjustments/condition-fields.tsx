@@ -48,7 +48,7 @@ const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
             key={`${of}-${end}`}
             right
             style={field}
-            label={end === 'min' ? 'From' : 'To less than'}
+            label={end === 'min' ? 'From' : 'Below'}
             placeholder="any"
             value={condition[end]}
             measure={of}
@@ -73,7 +73,7 @@ const GoodsFields = ({ condition, onChange }: PartProps<'goods'>) => (
       onChange={(match) => onChange({ ...condition, match }, null)}
     />
     <NamedGoods
-      label="Among these goods"
+      label="Among these products"
       named={condition}
       onChange={(named) => onChange({ test: 'goods', match: condition.match, ...named }, null)}
     />
@@ -89,7 +89,7 @@ const DestinationFields = ({ condition, onChange }: PartProps<'destination'>) =>
       onChange={(regions, visit) => onChange({ ...condition, in: regions }, visit)}
     />
     <Check
-      label="Holds everywhere else instead"
+      label="Everywhere except these places"
       on={condition.not === true}
       onPress={() => onChange(put(condition, 'not', condition.not ? undefined : true), null)}
     />
@@ -165,24 +165,24 @@ export const CONDITIONS: { readonly [T in Condition['test']]: ConditionPart<T> }
     first: { test: 'measure', of: 'subtotal' },
     Fields: MeasureFields,
   },
-  goods: { name: 'Which goods', first: { test: 'goods', match: 'any' }, Fields: GoodsFields },
+  goods: { name: 'Which products', first: { test: 'goods', match: 'any' }, Fields: GoodsFields },
   destination: { name: 'Where it goes', first: { test: 'destination', in: [] }, Fields: DestinationFields },
   dates: { name: 'Dates', first: { test: 'dates' }, Fields: DatesFields },
   weekday: { name: 'Days of the week', first: { test: 'weekday', days: [] }, Fields: WeekdayFields },
   customer: {
     name: 'Who orders',
     first: { test: 'customer', in: [] },
-    Fields: listFields('Customer groups, parted by commas'),
+    Fields: listFields('Customer groups, separated by commas'),
   },
   code: {
     name: 'A code typed at checkout',
     first: { test: 'code', in: [] },
-    Fields: listFields('Codes typed at checkout, parted by commas'),
+    Fields: listFields('Codes typed at checkout, separated by commas'),
   },
   channel: {
     name: 'The channel',
     first: { test: 'channel', in: [] },
-    Fields: listFields('Channels, parted by commas'),
+    Fields: listFields('Channels, separated by commas'),
   },
 };
 

@@ -56,13 +56,13 @@ const AddFields = ({ effect, onChange }: PartProps<'add'>) => {
         onChange={(next) => onChange({ ...effect, per: next }, null)}
       />
       <Check
-        label="Counts only some goods"
+        label="Only for some products"
         on={goods !== undefined}
         onPress={() => onChange(goods ? { do: 'add', amount, per } : { ...effect, goods: {} }, null)}
       />
       {goods ? (
         <NamedGoods
-          label="Goods that count"
+          label="Products that count"
           named={goods}
           onChange={(next) => onChange({ ...effect, goods: next }, null)}
         />
@@ -97,7 +97,7 @@ const PercentFields = ({ effect, onChange }: PartProps<'percent'>) => {
         value={of}
         options={[
           { value: 'charge', label: 'of the charge' },
-          { value: 'subtotal', label: 'of the goods' },
+          { value: 'subtotal', label: 'of the products' },
         ]}
         onChange={(next) => onChange({ ...effect, of: next }, null)}
       />
@@ -175,8 +175,8 @@ const EFFECTS: { readonly [K in Kind]: EffectPart<K> } = {
   percent: { label: 'Percent', first: { do: 'percent', points: 0, of: 'charge' }, Fields: PercentFields },
   set: { label: 'Set', first: { do: 'set', amount: 0 }, Fields: SetFields },
   free: { label: 'Free', first: { do: 'free' }, Fields: null },
-  bounds: { label: 'Bounds', first: { do: 'bounds' }, Fields: BoundsFields },
-  withhold: { label: 'Withhold', first: { do: 'withhold' }, Fields: WithholdFields },
+  bounds: { label: 'Minimum and maximum', first: { do: 'bounds' }, Fields: BoundsFields },
+  withhold: { label: 'Do not offer', first: { do: 'withhold' }, Fields: WithholdFields },
   terms: { label: 'Duties', first: { do: 'terms', terms: 'DAP' }, Fields: TermsFields },
 };
 const KINDS = Object.entries(EFFECTS).map(([value, { label }]) => ({ value: value as Kind, label }));

@@ -20,7 +20,7 @@ interface Props {
 
 const row = { flexDirection: 'row', alignItems: 'center' } as const;
 
-/** Which goods a rule is about; groups and goods are found by name and taken out by their cross. */
+/** Which products a rule is about; groups and goods are found by name and taken out by their cross. */
 export const NamedGoods = ({ label, named, onChange }: Props) => {
   const { groups } = useAppSelector(selectBook);
   const { goods: all } = useAppSelector(selectCatalogue);
@@ -51,7 +51,7 @@ export const NamedGoods = ({ label, named, onChange }: Props) => {
       {entries.map(({ name, drop }) => (
         <View style={row} key={name}>
           <Text style={{ flex: 1 }}>{name}</Text>
-          <IconAction icon="close" size={18} accessibilityLabel={`Take out ${name}`} onPress={drop} />
+          <IconAction icon="close" size={18} accessibilityLabel={`Remove ${name}`} onPress={drop} />
         </View>
       ))}
       <View style={{ flexDirection: 'row', maxWidth: 320 }}>
@@ -59,7 +59,7 @@ export const NamedGoods = ({ label, named, onChange }: Props) => {
           hideLabel
           label={`${label}: add`}
           chosen=""
-          placeholder="Add a group or a good"
+          placeholder="Add a group or a product"
           options={[
             ...groups.map(({ id, name }) => ({ id: `g:${id}`, name, note: 'group' })),
             ...all.map(({ sku, name }) => ({ id: `s:${sku}`, name, note: sku })),

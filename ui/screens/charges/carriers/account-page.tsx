@@ -84,7 +84,7 @@ const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }
           right
           style={style.field}
           label="Declared value"
-          placeholder="of the goods, %"
+          placeholder="of the products, %"
           value={account.insure}
           sign
 

@@ -53,7 +53,7 @@ const CarrierFields = ({ price, onChange }: Props) => {
       </View>
       <TextAction
         style={style.link}
-        label="To the account"
+        label="Go to the account"
         onPress={() =>
           router.navigate({ pathname: '/charges', params: { part: 'carriers', account: price.accountId } })
         }

@@ -88,7 +88,7 @@ const CarriersPart = ({ onOpen }: { onOpen: (id: string) => void }) => {
       )}
       <TextAction
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
-        label={troubles ? 'Fold' : 'Let a carrier fail, to see what happens'}
+        label={troubles ? 'Hide' : 'Let a carrier fail, to see what happens'}
         onPress={() => setTroubles(!troubles)}
       />
       {troubles ? (

@@ -108,7 +108,7 @@ const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Want
       </Text>
       <TextAction
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
-        label={`Take it into the draft: ${service} to ${zone}`}
+        label={`Take into the draft: ${service} to ${zone}`}
         onPress={onTake}
       />
     </View>
@@ -210,7 +210,7 @@ const Proposal = ({ account }: { account: CarrierAccount }) => {
         <PercentField
           right
           style={style.field}
-          label="Covers, of orders"
+          label="Share of orders covered"
           value={wanted.share}
           sign
 

@@ -59,7 +59,7 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
           <DraftField
             right
             style={style.field}
-            label="More or less, %"
+            label="Change by %"
             placeholder="as asked"
             text={offered.change?.points === undefined ? '' : percentFigure(offered.change.points)}
             read={optional<number>(signed(readPercent))}
@@ -68,7 +68,7 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
           <DraftField
             right
             style={style.field}
-            label="then, amount"
+            label="plus amount"
             placeholder="nothing"
             text={money(offered.change?.amount)}
             read={optional<number>(signed(readMoney(display)))}
@@ -77,7 +77,7 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
           <OptionalMoneyField
             right
             style={style.field}
-            label="or set to"
+            label="or fixed price"
             placeholder="not set"
             value={offered.override}
 

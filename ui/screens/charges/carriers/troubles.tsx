@@ -20,11 +20,11 @@ import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 type Trouble = Misbehaviour['trouble'] | 'none';
 
 const OPTIONS: { value: Trouble; label: string }[] = [
-  { value: 'none', label: 'sound' },
+  { value: 'none', label: 'normal' },
   { value: 'slow', label: 'slow' },
-  { value: 'unreachable', label: 'gone' },
+  { value: 'unreachable', label: 'offline' },
   { value: 'refusing', label: 'refuses' },
-  { value: 'rubbish', label: 'rubbish' },
+  { value: 'rubbish', label: 'unreadable' },
 ];
 
 const styles = (inks: Inks) => ({

@@ -48,11 +48,11 @@ const readPrefix = (text: string): Read<string | undefined> => {
 
 const phrase = (rate: DutyRate, { decimals }: DisplayFormat): string =>
   [
-    rate.hsPrefix === undefined ? 'all other goods' : `HS codes that begin with ${rate.hsPrefix}`,
+    rate.hsPrefix === undefined ? 'all other products' : `HS codes that begin with ${rate.hsPrefix}`,
     `duty ${percentFigure(rate.duty)}`,
     `import tax ${percentFigure(rate.importTax)}`,
-    ...(rate.freeBelow > 0 ? [`nothing below ${moneyFigure(rate.freeBelow, decimals)}`] : []),
-    rate.valueBasis === 'goods' ? 'on the goods' : 'on goods and shipping',
+    ...(rate.freeBelow > 0 ? [`no charges below ${moneyFigure(rate.freeBelow, decimals)}`] : []),
+    rate.valueBasis === 'goods' ? 'on the products' : 'on products and shipping',
   ].join(' · ');
 
 const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
@@ -102,7 +102,7 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
       <MoneyField
         right
         style={style.field}
-        label="Nothing below"
+        label="No charges below"
         value={rate.freeBelow}
 
         onChange={(freeBelow, visit) => set({ freeBelow }, visit)}
@@ -112,7 +112,7 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
         value={rate.valueBasis}
         onChange={(valueBasis) => set({ valueBasis })}
         options={[
-          { value: 'goods', label: 'on the goods' },
+          { value: 'goods', label: 'on the products' },
           { value: 'goods-and-shipping', label: 'and shipping' },
         ]}
       />

@@ -147,7 +147,7 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
         <OptionalMeasureField
           right
           style={style.field}
-          label="To less than"
+          label="Below"
           placeholder="any"
           value={row.to}
           measure={basis}

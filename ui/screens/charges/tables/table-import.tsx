@@ -120,11 +120,11 @@ export const TableImport = ({
       }
       onTake={(items, { faulty }) => {
         const rows = items as readonly TableRow[];
-        dispatch(edit('replaceRows', { id: table.id, basis, rows }, `${table.name}: took ${file.name}`));
-        const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} left out.` : '';
+        dispatch(edit('replaceRows', { id: table.id, basis, rows }, `${table.name}: imported ${file.name}`));
+        const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} not imported.` : '';
         dispatch(
           messageShown({
-            text: `Took ${countFigure(rows.length, 'row')} of ${file.name}.${left}`,
+            text: `Imported ${countFigure(rows.length, 'row')} from ${file.name}.${left}`,
             undo: true,
           }),
         );

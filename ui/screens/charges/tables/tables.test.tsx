@@ -119,13 +119,15 @@ describe('the rate tables', () => {
       screen.getByText('Rows 2 and 4 both hold from 5 kg to less than 10 kg; row 2 stands.'),
     ).toBeTruthy();
     expect(tableOf(store).rows).toHaveLength(30);
-    fireEvent.press(screen.getByText('Take the 2 sound rows'));
+    fireEvent.press(screen.getByText('Import 2 rows without faults'));
     await settle();
     expect(tableOf(store).rows).toEqual([
       { subdivision: 'CA-MB', from: 0, to: 10_000, amount: 10_000 },
       { subdivision: 'CA-MB', from: 5_000, amount: 15_000 },
     ]);
-    expect(store.getState().session.message?.text).toBe('Took 2 rows of leaflet.csv. 1 row left out.');
+    expect(store.getState().session.message?.text).toBe(
+      'Imported 2 rows from leaflet.csv. 1 row not imported.',
+    );
     act(() => void store.dispatch(undone()));
     expect(tableOf(store).rows).toHaveLength(30);
   });

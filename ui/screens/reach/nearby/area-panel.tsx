@@ -53,7 +53,7 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) =>
   return (
     <FieldGroup name="The charge">
       {field('Free from a subtotal of', area.freeFrom, 'never free', 'freeFrom')}
-      {field('Orders from', area.minSubtotal, 'any order', 'minSubtotal')}
+      {field('Minimum order', area.minSubtotal, 'no minimum', 'minSubtotal')}
       <OptionalMoneyField
         right
         style={style.field}

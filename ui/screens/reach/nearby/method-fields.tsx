@@ -61,7 +61,7 @@ const MethodFields = ({ area, method, hours }: Props) => {
         <OptionalCountField
           right
           style={style.field}
-          label="Only within days"
+          label="Offer only if it arrives within (days)"
           placeholder="any time"
           value={method.withinDays}
           least={0}

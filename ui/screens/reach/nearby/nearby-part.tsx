@@ -45,7 +45,7 @@ const CodeFacts = ({ codes }: { codes: readonly NearbyCode[] }) => {
       )}
       {between.length === 0 ? null : (
         <Text style={style.note}>
-          Nearer than the farthest that is delivered to, and covered by nothing:{' '}
+          Within range, but in no delivery area:{' '}
           {named(between, ({ postal }) => `${postal.code} ${postal.name}`)}.
         </Text>
       )}

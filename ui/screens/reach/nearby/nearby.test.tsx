@@ -143,7 +143,7 @@ describe('an area', () => {
     expect(areaOf(store, 'peninsula')?.serviceFee).toBeUndefined();
     type('Service fee, always', '1.20');
     expect(areaOf(store, 'peninsula')?.serviceFee).toEqual({ name: 'Service fee', amount: 120 });
-    type('Orders from', '500.00');
+    type('Minimum order', '500.00');
     expect(offered(store)).not.toContain('peninsula:bike');
     fireEvent.press(screen.getByText('Switch off'));
     expect(areaOf(store, 'peninsula')?.active).toBe(false);
@@ -258,10 +258,10 @@ describe('an area', () => {
     fireEvent.press(screen.getByText('Add a delivery method'));
     expect(areaOf(store, 'peninsula')?.methods.map(({ id }) => id)).toEqual(['today', 'bike', 'new-method']);
     const way = within(screen.getByLabelText('Delivery method New method'));
-    fireEvent.press(way.getByText('words'));
+    fireEvent.press(way.getByText('Message'));
     expect(areaOf(store, 'peninsula')?.methods[2]?.timing.kind).toBe('words');
     expect(offered(store)).toContain('peninsula:new-method');
-    fireEvent.press(way.getByText('a slot'));
+    fireEvent.press(way.getByText('Customer picks a slot'));
     expect(areaOf(store, 'peninsula')?.methods[2]?.timing).toMatchObject({
       kind: 'slot',
       minutes: 60,

@@ -55,8 +55,8 @@ const ChargeFields = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
       <OptionalMoneyField
         right
         style={style.field}
-        label="Orders from"
-        placeholder="any order"
+        label="Minimum order"
+        placeholder="no minimum"
         value={point.minSubtotal}
 
         onChange={(minSubtotal, visit) => set({ minSubtotal }, 'least order', visit)}

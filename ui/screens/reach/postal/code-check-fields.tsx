@@ -21,7 +21,7 @@ const styles = (inks: Inks) => ({
 const TEXTS = [
   ['label', 'Title of the check', 'Does it reach you?', 120],
   ['served', 'Said first where it is delivered', 'nothing more than when and for how much', 2_000],
-  ['notServed', 'Said where it is not delivered', 'the reason in our words', 2_000],
+  ['notServed', 'Said where it is not delivered', 'our own explanation', 2_000],
   ['noCash', 'Said where nothing can be paid at the door', 'You cannot pay at the door there.', 2_000],
 ] as const;
 

@@ -77,10 +77,13 @@ const PostalImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
   const namesNone = !work.mapping.includes('country');
   const take = (lines: readonly PostalRule[], faulty: number): void => {
     const kind = how === 'add' && postalList.length > 0 ? 'mergePostalLines' : 'replacePostalList';
-    dispatch(edit(kind, { lines }, `Postal list: took ${file.name}`));
-    const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} left out.` : '';
+    dispatch(edit(kind, { lines }, `Postal list: imported ${file.name}`));
+    const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} not imported.` : '';
     dispatch(
-      messageShown({ text: `Took ${countFigure(lines.length, 'line')} of ${file.name}.${left}`, undo: true }),
+      messageShown({
+        text: `Imported ${countFigure(lines.length, 'line')} from ${file.name}.${left}`,
+        undo: true,
+      }),
     );
     onDone();
   };
