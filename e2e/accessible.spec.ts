@@ -153,7 +153,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   'the data': (page) => openProgram(page, '/settings?part=data'),
   'the first question': async (page) => {
     await openProgram(page, '/begin');
-    await page.getByRole('button', { name: 'On', exact: true }).click();
+    await page.getByRole('button', { name: 'Next', exact: true }).click();
   },
   'the shop’s goods': (page) => openProgram(page, '/shop'),
   'the checkout': async (page) => {

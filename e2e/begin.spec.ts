@@ -14,14 +14,14 @@ const choose = async (page: Page, label: string, text: string, name: string): Pr
   await page.getByRole('button', { name, exact: true }).click();
 };
 const on = async (page: Page, then: string): Promise<void> => {
-  await page.getByRole('button', { name: /^(On|Look at the book)$/ }).click();
+  await page.getByRole('button', { name: /^(Next|Look at the book)$/ }).click();
   await expect(page.getByRole('heading', { level: 1, name: then })).toBeVisible();
 };
 
 test('five questions lead to a book, and the book to a first order', async ({ page }) => {
   await openProgram(page, '/settings?part=data');
   await page.getByRole('button', { name: 'Start a shop of your own' }).click();
-  await page.getByRole('button', { name: 'On', exact: true }).click();
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(page.getByText('Choose the country that you send from.')).toBeVisible();
   await page.getByLabel('Name of the shop').fill('Sedge & Slate');
   await choose(page, 'Country', 'irel', 'Ireland');
@@ -35,7 +35,7 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await page.getByLabel('Its price').fill('32');
   await page.getByLabel('Its weight').fill('1.2 kg');
   await page.getByLabel('Parcel, Ireland').fill('7.50');
-  await page.getByRole('button', { name: 'On', exact: true }).click();
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(page.getByText('Write an amount, as 12.50.')).toBeVisible();
   await page.getByLabel('Parcel, Everywhere else').fill('19');
   await on(page, 'When are you open, and do people collect?');
@@ -72,7 +72,7 @@ test('an empty book says what it lacks on every page', async ({ page }) => {
   await expect(page.getByRole('heading', { level: 1, name: 'Reach' })).toBeVisible();
   await page.getByRole('link', { name: 'Charges' }).click();
   await expect(page.getByText('It still lacks a zone and a service.')).toBeVisible();
-  await page.getByRole('link', { name: 'Goods' }).click();
+  await page.getByRole('link', { name: 'Products' }).click();
   await expect(page.getByRole('button', { name: 'Add a product' }).first()).toBeVisible();
   await expect(await openPreview(page)).toContainText('No test order yet');
   await closePreview(page);

@@ -80,7 +80,7 @@ test('a CSV with faults is reviewed, its sound rows taken, and taken back', asyn
   await expect(page.getByText(isPhone(page) ? '3.289 kg · 40 × 40 × 55 cm' : '3.289 kg')).toBeVisible();
   await waitUntilKept(page);
   await reopenProgram(page);
-  await page.getByRole('button', { name: 'Undo: Took stock.csv' }).click();
+  await page.getByRole('button', { name: 'Undo: Imported stock.csv' }).click();
   await page.getByLabel('Find products').fill('garden urn');
   await expect(page.getByText('No product matches.')).toBeVisible();
 });

@@ -260,8 +260,8 @@ freshTest(
     const saved = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save the whole shop as a file' }).click();
     expect((await saved).suggestedFilename()).toMatch(/^kelp-thistle-shop-/);
-    await places.getByRole('link', { name: 'Goods' }).click();
-    await expect(page.getByRole('heading', { level: 1, name: 'Goods' })).toBeVisible();
+    await places.getByRole('link', { name: 'Products' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Products' })).toBeVisible();
     await places.getByRole('link', { name: 'Reach' }).click();
     await page.unroute(/reach-screen/);
     await page.getByRole('button', { name: 'Reload the program' }).click();

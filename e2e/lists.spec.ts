@@ -41,7 +41,7 @@ test('a table of 100,000 rows is read beside the page, prices a rate, and comes 
   expect(first.split('\r\n')).toHaveLength(ROWS + 2);
   await giveFile(page, 'Open a CSV', 'again.csv', first);
   await page.getByRole('button', { name: 'Import into the draft' }).click({ timeout: 30_000 });
-  await expect(page.getByRole('button', { name: /^Undo: .*: took again\.csv$/ })).toBeVisible({
+  await expect(page.getByRole('button', { name: /^Undo: .*: imported again\.csv$/ })).toBeVisible({
     timeout: 30_000,
   });
   const again = page.waitForEvent('download');

@@ -140,7 +140,7 @@ test('closed dates come out of a calendar file', async ({ page }) => {
     `DTEND;VALUE=DATE:${year}0803\r\nSUMMARY:Away\r\nEND:VEVENT\r\n`;
   const take = async (buffer: Buffer): Promise<void> => {
     const chooser = page.waitForEvent('filechooser');
-    await page.getByRole('button', { name: 'Take closed dates from a calendar file' }).click();
+    await page.getByRole('button', { name: 'Import closed dates from a calendar file' }).click();
     await (await chooser).setFiles({ name: 'away.ics', mimeType: 'text/calendar', buffer });
   };
   await take(Buffer.from('no calendar'));

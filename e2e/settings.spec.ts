@@ -94,6 +94,6 @@ test('a sound file is reviewed before it is taken, and one undo takes it back', 
   const preview = await openPreview(page);
   await expect(preview.getByText('zone The coast, by CA-NS')).toBeVisible();
   await closePreview(page);
-  await page.getByRole('button', { name: 'Undo: Took other.json' }).click();
+  await page.getByRole('button', { name: 'Undo: Imported other.json' }).click();
   await expect((await openPreview(page)).getByText('zone Maritimes, by CA-NS')).toBeVisible();
 });

@@ -86,7 +86,7 @@ test('lists for picking and packing are made as PDF', async ({ page }) => {
 test('orders go out as CSV and come back, and a faulty row is named', async ({ page }) => {
   await openProgram(page, '/settings?part=orders');
   const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Take orders from a CSV' }).click();
+  await page.getByRole('button', { name: 'Import orders from a CSV' }).click();
   const head = 'number,placed_at,kind,choice,choice_name,charge,goods';
   const rows = [
     '7001,2026-11-20T10:00:00-04:00,shipping,parcel-maritimes,Parcel,1030,2 x trowel',
@@ -95,7 +95,7 @@ test('orders go out as CSV and come back, and a faulty row is named', async ({ p
   await (
     await chooser
   ).setFiles({ name: 'o.csv', mimeType: 'text/csv', buffer: Buffer.from([head, ...rows].join('\n')) });
-  await expect(page.getByText('Took 1 order of o.csv.')).toBeVisible();
+  await expect(page.getByText('Imported 1 order from o.csv.')).toBeVisible();
   await expect(page.getByRole('alert').first()).toContainText('row 3');
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as CSV' }).click();

@@ -51,6 +51,6 @@ test('a new version is announced, taken with one press in each tab, and loses no
   await waitUntilKept(first);
   await expect(second.getByText('Another tab has taken a new version of the program.')).toBeVisible();
   await second.getByRole('button', { name: 'Load it now' }).click();
-  await expect(second.getByRole('heading', { level: 1, name: 'Goods' })).toBeVisible();
+  await expect(second.getByRole('heading', { level: 1, name: 'Products' })).toBeVisible();
   await expect(second.getByRole('button', { name: 'Load it now' })).toBeHidden();
 });

@@ -50,7 +50,7 @@ const Pages = () => {
   const [path, setPath] = useState('/today');
   return (
     <>
-      <PageBoundary key={path}>{path === '/today' ? <Page /> : <Text>Goods</Text>}</PageBoundary>
+      <PageBoundary key={path}>{path === '/today' ? <Page /> : <Text>Products</Text>}</PageBoundary>
       <Text onPress={() => setPath('/goods')}>Go on</Text>
     </>
   );
@@ -62,6 +62,6 @@ test('another page is drawn in place of one that could not be', () => {
   renderOver(store, <Pages />);
   expect(screen.getByText(/^What went wrong: /)).toBeTruthy();
   fireEvent.press(screen.getByText('Go on'));
-  expect(screen.getByText('Goods')).toBeTruthy();
+  expect(screen.getByText('Products')).toBeTruthy();
   expect(screen.queryByText(/^What went wrong: /)).toBeNull();
 });

@@ -90,7 +90,7 @@ const BeginScreen = () => {
         <View style={[style.row, { alignItems: 'center' }]}>
           {Step ? (
             <Button mode="contained" onPress={next}>
-              {step + 1 < QUESTIONS.length ? 'On' : 'Look at the book'}
+              {step + 1 < QUESTIONS.length ? 'Next' : 'Look at the book'}
             </Button>
           ) : (
             <Button mode="contained" onPress={use}>

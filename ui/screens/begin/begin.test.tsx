@@ -87,7 +87,7 @@ describe('the five questions', () => {
     goTo('/begin');
     const store = demoStore();
     renderOver(store, <BeginScreen />);
-    fireEvent.press(screen.getByText('On'));
+    fireEvent.press(screen.getByText('Next'));
     await waitFor(() => screen.getByText('Choose the country that you send from.'));
     fill('Name of the shop', 'Sedge & Slate');
     await choose('Country', 'irel', 'Ireland');

@@ -60,7 +60,7 @@ export const CalendarImport = ({
   return (
     <View>
       <TextAction
-        label="Take closed dates from a calendar file"
+        label="Import closed dates from a calendar file"
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={() => void open()}
       />

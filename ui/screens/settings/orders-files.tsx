@@ -110,7 +110,7 @@ export const OrdersFiles = ({ orders }: { orders: readonly PastOrder[] }) => {
           disabled={orders.length === 0}
           onPress={() => saveFile(name('json'), `${JSON.stringify(orders, null, 1)}\n`)}
         />
-        <TextAction label="Take orders from a CSV" onPress={() => void take('csv')} />
+        <TextAction label="Import orders from a CSV" onPress={() => void take('csv')} />
         <TextAction label="from JSON" onPress={() => void take('json')} />
       </View>
       {said === null ? null : (

@@ -85,7 +85,7 @@ export const Orders = () => {
     <View>
       <OrdersFiles orders={orders} />
       {orders.length === 0 ? (
-        <Text style={style.none}>Orders placed in the shopfront stand here with what was charged.</Text>
+        <Text style={style.none}>Orders placed in the shopfront are listed here with what was charged.</Text>
       ) : null}
       <View role="list" aria-label="Orders">
         {orders

@@ -69,7 +69,7 @@ export const BasketPage = () => {
         ))}
       </View>
       <View style={[style.row, { paddingTop: 16, paddingRight: 46 }]}>
-        <Text style={style.strong}>Goods</Text>
+        <Text style={style.strong}>Products</Text>
         <Text style={style.strong}>{moneyFigure(subtotal, decimals)}</Text>
       </View>
       <Text style={style.quiet}>What getting it to you costs is worked out from your address.</Text>

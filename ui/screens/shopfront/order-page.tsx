@@ -23,7 +23,7 @@ const Sums = ({ order }: { order: PastOrder }) => {
   const { currency } = useAppSelector(selectServedBook).store;
   const { chosen, sums } = order;
   const lines: [string, number][] = [
-    ['Goods', sums?.goods ?? 0],
+    ['Products', sums?.goods ?? 0],
     [chosen.name, chosen.charge],
     ['Taxes', sums?.taxes ?? 0],
     ...(sums?.prepaid ? [['Import charges, paid now', sums.prepaid] as [string, number]] : []),

@@ -38,7 +38,7 @@ export const Summary = ({ sums, name, currency, decimals }: Props) => {
   );
   return (
     <View aria-live="polite" role="region" aria-label="Order total">
-      {line('goods', 'Goods', sums.goods)}
+      {line('goods', 'Products', sums.goods)}
       {line('charge', name, sums.charge)}
       {sums.taxIncluded ? null : taxes}
       {sums.prepaid > 0 ? line('prepaid', 'Import charges, paid now', sums.prepaid) : null}

@@ -46,7 +46,7 @@ const DutiesPart = () => {
     <View>
       <Text style={style.note}>
         What falls due when an order crosses a border: duty on the goods, import tax on both. It counts for
-        orders to every country but the home ones; what is collected has none.
+        orders to every country but the home ones; orders that are collected have none.
       </Text>
       <View style={style.rows}>
         <Segments
