@@ -101,6 +101,8 @@ const shoot = async (name, size) => {
   await page.goto(`http://127.0.0.1:${PORT}${VIEWS[name].path}`);
   await page.getByRole('heading', { level: 1 }).waitFor();
   await VIEWS[name].act?.(page);
+  // A part that is loaded when it is first opened has arrived.
+  await page.waitForFunction(() => !document.querySelector('[aria-busy="true"]'));
   await page.mouse.move(0, 0);
   await page.waitForTimeout(500);
   const file = `docs/screenshots/${name}-${size}.png`;
