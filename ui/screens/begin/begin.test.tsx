@@ -78,7 +78,7 @@ const choose = async (label: string, text: string, name: string): Promise<void> 
   fireEvent.press(screen.getByLabelText(name));
 };
 const on = async (then: string): Promise<void> => {
-  fireEvent.press(screen.getByText(/^(On|Look at the book)$/));
+  fireEvent.press(screen.getByText(/^(Next|Look at the book)$/));
   await waitFor(() => screen.getByText(then));
 };
 

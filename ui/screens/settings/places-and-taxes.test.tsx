@@ -134,7 +134,7 @@ test('the orders stand newest first, and each can be kept as a test order', () =
     recipient: 'Ines Varga',
   });
   open('orders', store);
-  expect(screen.getByText(/Orders placed in the shopfront stand here/)).toBeTruthy();
+  expect(screen.getByText(/Orders placed in the shopfront are listed here/)).toBeTruthy();
   for (const one of [order('1001', '2026-11-20T10:00:00Z'), order('1002', '2026-11-21T10:00:00Z')])
     act(() => void store.dispatch(orderPlaced(one)));
   expect(screen.getAllByLabelText(/^Order /).map(({ props }) => String(props['aria-label']))).toEqual([
