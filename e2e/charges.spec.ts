@@ -48,7 +48,7 @@ test('a customer in a zone without a rate is told, never charged 0', async ({ pa
   const again = await openPreview(page);
   await expect(choiceOf(again, 'Parcel')).toHaveAccessibleName('Parcel, 54.00: working');
   await choiceOf(again, 'Parcel').click();
-  await expect(again.getByText('Glazed urn, 48 cm, fee once for the line: 6.00')).toBeVisible();
+  await expect(again.getByText('Glazed urn, 48 cm, extra fee per order line: 6.00')).toBeVisible();
 });
 
 test('a reload keeps the draft and its history', async ({ page }) => {

@@ -87,7 +87,7 @@ test('a sound file is reviewed before it is taken, and one undo takes it back', 
   await openFile(page, other);
   const review = page.getByRole('region', { name: 'Review of the file' });
   await expect(review).toContainText('zones 1 changed: The coast');
-  await expect(review).toContainText('goods 1 gone: Lupin seeds');
+  await expect(review).toContainText('products 1 gone: Lupin seeds');
   await review.getByRole('button', { name: 'Import into the draft' }).click();
   await waitUntilKept(page);
   await reopenProgram(page);

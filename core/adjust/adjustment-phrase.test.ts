@@ -115,7 +115,7 @@ describe('an adjustment that can never act says why', () => {
     [{ to: { kinds: ['pickup'] } }, 'The book has no choice of the kind it is for, so it can never act.'],
     [
       { when: [{ test: 'measure', of: 'weight', min: 5, max: 5 }] },
-      'Its least is not below its greatest, so it can never act.',
+      'Its minimum is not below its maximum, so it can never act.',
     ],
     [{ when: [{ test: 'measure', of: 'weight', min: 5, max: 6 }] }, 'It may act.'],
     [
@@ -127,7 +127,7 @@ describe('an adjustment that can never act says why', () => {
     [{ when: [{ test: 'dates', from: '2026-12-02', to: '2026-01-01', everyYear: true }] }, 'It may act.'],
     [{ when: [{ test: 'customer', in: [] }] }, 'Its list of codes is empty, so it can never act.'],
     [{ when: [{ test: 'weekday', days: [] }] }, 'Its list of days is empty, so it can never act.'],
-    [{ when: [{ test: 'goods', match: 'any' }] }, 'Its list of goods is empty, so it can never act.'],
+    [{ when: [{ test: 'goods', match: 'any' }] }, 'Its list of products is empty, so it can never act.'],
     [{ when: [{ test: 'goods', match: 'none' }] }, 'It may act.'],
     [{ when: [{ test: 'destination', in: [] }] }, 'Its list of places is empty, so it can never act.'],
     [{ effect: { do: 'add', amount: 0, per: 'order' } }, 'It changes nothing: give it an amount.'],

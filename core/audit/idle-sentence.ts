@@ -4,10 +4,11 @@ type Words = { [W in Idle['why']]: (idle: Extract<Idle, { why: W }>) => string }
 
 const WORDS: Words = {
   off: () => 'It is switched off.',
-  'names-nothing': ({ what }) => `Its list of ${what} is empty, so it can never act.`,
+  'names-nothing': ({ what }) =>
+    `Its list of ${what === 'goods' ? 'products' : what} is empty, so it can never act.`,
   'no-rate': () => 'No rate that is switched on is one it is for, so it can never act.',
   'no-such-kind': () => 'The book has no choice of the kind it is for, so it can never act.',
-  'range-empty': () => 'Its least is not below its greatest, so it can never act.',
+  'range-empty': () => 'Its minimum is not below its maximum, so it can never act.',
   'dates-empty': () => 'It ends before it begins, so it can never act.',
   'dates-over': ({ to }) => `It ended on ${to}, so it can never act again.`,
   'no-effect': () => 'It changes nothing: give it an amount.',

@@ -41,8 +41,8 @@ const stopped = (told: Told): string => {
 };
 
 const groupRule = ({ a, detail: { rule, goods } }: Told): string => {
-  if (!rule) return `goods of ${a} may not go there`;
-  return goods === a ? `they are ${rule}` : `goods of ${a} are ${rule}`;
+  if (!rule) return `products in ${a} may not go there`;
+  return goods === a ? `they are ${rule}` : `products in ${a} are ${rule}`;
 };
 
 /** A rule, or the method of it that is meant. */
@@ -58,7 +58,7 @@ const WORDS: Words = {
   'group-not-sent': (told) =>
     told.detail.goods
       ? `${stopped(told)}: ${groupRule(told)}.`
-      : `Some orders with goods of ${told.a} cannot be bought in ${told.detail.places}: ${groupRule(told)}.`,
+      : `Some orders with products in ${told.a} cannot be bought in ${told.detail.places}: ${groupRule(told)}.`,
   'service-without-rate': ({ a, detail: { zones } }) =>
     `${a} has no rate in ${zones}: it is not offered there. Set a rate, or leave it out on purpose.`,
   'zone-not-sold': ({ a }) => `The shop sells to no place of ${a}: its rates are never used.`,
@@ -98,7 +98,7 @@ const WORDS: Words = {
     `The fallback of ${a}, ${money(fallback)}, is below what its carrier usually asks, ${money(usual)}.`,
   'sandbox-account': ({ a }) => `${a} prices rates from its sandbox: what customers are charged is made up.`,
   'room-above-weight': ({ a, detail: { dearer, asked } }) =>
-    `${a} charges for the room they take, not their weight, for ${dearer} of ${asked} goods: smaller boxes would cost less.`,
+    `${a} charges for the room they take, not their weight, for ${dearer} of ${asked} products: smaller boxes would cost less.`,
   'fits-no-box': ({ a, detail: { plans } }) => `${a} goes into none of the boxes of ${plans}.`,
   'box-unused': ({ a }) => `No plan packs into ${a}.`,
   'free-price': ({ a }) => `${a} charges nothing, and no rule says that it is free.`,

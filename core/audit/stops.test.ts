@@ -174,7 +174,7 @@ test('nothing goes above a limit beyond which nothing is said to go', () => {
   }
 });
 
-test('steps measure what is charged for: a limit of steps is not set of all orders where some goods are free', () => {
+test('steps measure what is charged for: a limit of steps is not told of all orders where some goods are free', () => {
   const steps = {
     kind: 'steps' as const,
     basis: 'weight' as const,

@@ -89,7 +89,7 @@ export interface PriceKind<P extends Price = Price> {
   changesAt: (price: P, tables: readonly RateTable[]) => readonly number[];
   /** Whether every order to a place has a price by it. */
   isForAll: (price: P, facts: ShopFacts) => boolean;
-  /** Order total before thresholds and bounds, where that is plain. */
+  /** The least and the greatest it comes to before thresholds and bounds, where that is plain. */
   extent: (price: P) => Extent | null;
   names: (price: P) => PriceNames;
 }

@@ -240,7 +240,7 @@ const boxPhrase = ({ inside, maxWeight }: Box, { units }: DisplayFormat): string
   `${sizeFigure(inside, units)}, up to ${weightFigure(maxWeight, units)}`;
 
 const dutyRatePhrase = (rate: DutyRate, decimals: number): string =>
-  `duty ${percentFigure(rate.duty)}, tax ${percentFigure(rate.importTax)}, free below ${moneyFigure(rate.freeBelow, decimals)}, on ${rate.valueBasis === 'goods' ? 'goods' : 'goods and shipping'}`;
+  `duty ${percentFigure(rate.duty)}, tax ${percentFigure(rate.importTax)}, free below ${moneyFigure(rate.freeBelow, decimals)}, on ${rate.valueBasis === 'goods' ? 'products' : 'products and shipping'}`;
 
 const dutyRateChanges = (was: readonly DutyRate[], is: readonly DutyRate[], decimals: number): string[] => {
   const keyOf = ({ country, hsPrefix }: DutyRate): string => `${country}${hsPrefix ? ` ${hsPrefix}` : ''}`;

@@ -9,7 +9,7 @@ import { pointsOf, toMultiple } from '../price/rounding.ts';
 import { adjust, type Subject } from '../adjust/adjust.ts';
 import type { ChargeStep } from './charge.ts';
 
-/** The steps that a charge is made of; `semantics` of each kind of choice say which, in which order. */
+/** The steps that a charge is made of. Each kind of choice has its own list of them (docs/rating.md). */
 
 const STORE: Source = { kind: 'store', id: 'store' };
 

@@ -253,7 +253,7 @@ describe('a charge', () => {
     expect(choice.charge).toBe(140);
     expect(choice.working.map((one) => one.text)).toEqual([
       'All products that travel here travel free',
-      'pot, fee once for the line: 0.40',
+      'pot, extra fee per order line: 0.40',
       'Handling, 1.00 an order',
     ]);
   });

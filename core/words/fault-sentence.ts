@@ -58,7 +58,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'subtotal-too-big': ({ limit }) => `The products come to more than ${limit} minor units.`,
   'column-missing': ({ column }) => `No column is taken as “${column}”, and each row needs one.`,
   'column-twice': ({ column }) => `Two columns are taken as “${column}”.`,
-  'cell-missing': () => 'This is empty, and a good that is not here yet needs it.',
+  'cell-missing': () => 'This is empty, and a product that is not here yet needs it.',
   'cell-unread': ({ text, expected }) => `“${text}” was not understood: write ${expected}.`,
   'cell-duplicate': ({ text, row }) => `“${text}” is already in row ${row}.`,
   'row-too-long': ({ cells, columns }) => `This row has ${cells} cells for ${columns} columns.`,

@@ -186,7 +186,7 @@ const WORDS: Words = {
   'nothing-travels': () => 'Nothing in the basket travels, so there is nothing to charge',
   tier,
   'once-fee': ({ good, amount }, { decimals }) =>
-    `${good}, fee once for the line: ${moneyFigure(amount, decimals)}`,
+    `${good}, extra fee per order line: ${moneyFigure(amount, decimals)}`,
   handling,
   'free-reached': ({ subtotal, from }, { decimals }) =>
     `Subtotal ${moneyFigure(subtotal, decimals)} reaches ${moneyFigure(from, decimals)}: free`,

@@ -51,7 +51,7 @@ const fieldOf =
     );
   };
 
-/** The same for a value that may be left out: an empty field is no value. */
+/** The same for an optional value: an empty field is no value. */
 const optionalFieldOf = <T, More = unknown>({
   write,
   read,

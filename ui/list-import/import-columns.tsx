@@ -20,7 +20,7 @@ interface Props<C extends string> {
 }
 
 const NOTHING = 'nothing';
-const LEFT_OUT = 'Left out';
+const LEFT_OUT = 'Do not import';
 
 const styles = (inks: Inks) => ({
   item: {
@@ -81,7 +81,7 @@ export const ImportColumns = <C extends string>(props: Props<C>) => {
         <View style={style.ask} role="alert">
           <Text style={style.note}>
             {countFigure(undecided.size, 'column is', 'columns are')} not recognised. Say what each holds, or
-            leave it out.
+            do not import it.
           </Text>
           <TextAction label="Do not import them" onPress={() => onDecide([...undecided])} />
         </View>

@@ -79,7 +79,7 @@ export const PreviewSheet = () => {
   return (
     <View ref={sheet} style={style.sheet} role="dialog" aria-modal aria-label="What this order gets">
       <View style={style.head} {...swipe.panHandlers}>
-        <Text style={style.note}>What this customer is offered</Text>
+        <Text style={style.note}>What this order gets</Text>
         <IconAction icon="close" size={22} accessibilityLabel="Close the preview" onPress={close} />
       </View>
       <ScrollView contentContainerStyle={style.inside}>

@@ -73,7 +73,7 @@ export const BeginReview = ({ book }: { book: Book }) => {
       ))}
       {book.taxes.map((tax) => (
         <Text key={tax.id} style={style.note}>
-          {tax.name}, {tax.points / 100} %, on goods and charges at home.
+          {tax.name}, {tax.points / 100} %, on products and charges at home.
         </Text>
       ))}
     </View>

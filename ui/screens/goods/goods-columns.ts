@@ -10,7 +10,7 @@ export const COLUMNS = ['name', 'price', 'weight', 'size'] as const;
 export type Column = (typeof COLUMNS)[number];
 
 export const TITLES: Record<Column, string> = {
-  name: 'Good',
+  name: 'Product',
   price: 'Price',
   weight: 'Weight',
   size: 'Size',

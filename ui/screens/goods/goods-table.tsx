@@ -180,7 +180,7 @@ export const GoodsTable = ({ goods, open, onOpen }: Props) => {
     <View
       style={style.all}
       role={role as 'grid'}
-      aria-label="Goods"
+      aria-label="Products"
       {...(isPhone ? {} : ({ 'aria-rowcount': goods.shown.length + 1 } as ViewProps))}
       {...(isPhone ? {} : keys)}
     >

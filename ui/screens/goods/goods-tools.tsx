@@ -67,7 +67,7 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
           ]}
         />
         {shown.length === all.length ? null : (
-          <Text style={style.note}>{countFigure(shown.length, 'good')} shown</Text>
+          <Text style={style.note}>{countFigure(shown.length, 'product')} shown</Text>
         )}
       </View>
       <View style={style.actions}>

@@ -57,7 +57,7 @@ describe('the table', () => {
     expect(screen.queryByLabelText('Choose Lupin seeds')).toBeNull();
     fireEvent.press(screen.getByText(/^all/));
     fireEvent.changeText(screen.getByLabelText('Find products'), 'lupin');
-    expect(screen.getByText('1 good shown')).toBeTruthy();
+    expect(screen.getByText('1 product shown')).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('Find products'), 'nothing like it');
     expect(screen.getByText('No product matches.')).toBeTruthy();
   });
@@ -120,7 +120,7 @@ describe('many goods at once', () => {
     choose('Lupin seeds', 'Foxglove seeds');
     fireEvent.press(screen.getByText('Prices'));
     fireEvent.changeText(await screen.findByLabelText('By how many %'), '10');
-    fireEvent.press(screen.getByText('Change 2 goods'));
+    fireEvent.press(screen.getByText('Change 2 products'));
     await act(async () => {
       await jest.advanceTimersByTimeAsync(10);
     });
@@ -138,7 +138,7 @@ describe('many goods at once', () => {
     fireEvent.changeText(screen.getByLabelText('Find products'), 'seeds');
     fireEvent.press(screen.getByLabelText('Choose all that are shown'));
     const seeds = goodsOf(store).filter(({ name }) => name.includes('seeds')).length;
-    expect(screen.getByText(`${seeds} goods chosen`)).toBeTruthy();
+    expect(screen.getByText(`${seeds} products chosen`)).toBeTruthy();
     fireEvent.press(screen.getByText('Deselect all'));
     expect(screen.queryByText(/chosen/)).toBeNull();
   });

@@ -41,7 +41,7 @@ export const GroupsPage = ({ open }: { open: string | null }) => {
       />
       {book.groups.length === 0 ? (
         <Text style={style.none}>
-          Products that travel alike: live plants that go to some zones only, long goods that one service
+          Products that travel alike: live plants that go to some zones only, long products that one service
           carries.
         </Text>
       ) : null}
@@ -56,7 +56,7 @@ export const GroupsPage = ({ open }: { open: string | null }) => {
               <View style={style.row}>
                 <Text style={style.name}>{group.name}</Text>
                 <Text style={style.note}>
-                  {countFigure(sizes.get(group.id) ?? 0, 'good')} · {groupPhrase(group, book)}
+                  {countFigure(sizes.get(group.id) ?? 0, 'product')} · {groupPhrase(group, book)}
                 </Text>
               </View>
             </Press>

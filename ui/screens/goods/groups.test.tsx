@@ -28,7 +28,7 @@ const withheld = (store: AppStore) => {
 describe('the handling groups', () => {
   test('stand with what carries them, where they go and how many goods they have', () => {
     open({ panel: 'groups' });
-    expect(screen.getByText(/^2 goods · by Pallet; not delivered$/)).toBeTruthy();
+    expect(screen.getByText(/^2 products · by Pallet; not delivered$/)).toBeTruthy();
     expect(
       screen.getByText(/only to Maritimes, Newfoundland and Labrador, Central, West, North/),
     ).toBeTruthy();

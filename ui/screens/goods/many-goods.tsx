@@ -81,7 +81,7 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
   const dispatch = useAppDispatch();
   const [doing, setDoing] = useState<Doing>(null);
   const { groups } = useAppSelector(selectBook);
-  const goods = countFigure(skus.length, 'good');
+  const goods = countFigure(skus.length, 'product');
   const set = (changes: Changes, what: string): void => {
     dispatch(visitBegan());
     dispatch(edit('setGoods', { skus: [...skus], changes }, `${goods}: ${what}`));

@@ -64,7 +64,7 @@ const DifferenceLine = ({ difference }: { difference: Difference }) => {
   ];
   return (
     <Text>
-      <Text style={style.what}>{what}</Text> {parts.join('; ')}
+      <Text style={style.what}>{what === 'goods' ? 'products' : what}</Text> {parts.join('; ')}
     </Text>
   );
 };

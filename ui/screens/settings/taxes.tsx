@@ -93,7 +93,7 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
         value={tax.on}
         onChange={(on) => set({ on }, 'what it is on')}
         options={[
-          { value: 'goods', label: 'goods' },
+          { value: 'goods', label: 'products' },
           { value: 'charges', label: 'charges' },
           { value: 'both', label: 'both' },
         ]}

@@ -85,7 +85,7 @@ describe('the adjustments', () => {
     fireEvent.press(screen.getByText('Weight'));
     type('From', '5 kg');
     type('Below', '5 kg');
-    expect(screen.getByText('Its least is not below its greatest, so it can never act.')).toBeTruthy();
+    expect(screen.getByText('Its minimum is not below its maximum, so it can never act.')).toBeTruthy();
     type('Below', '');
     expect(rule(store, 'heavy-pots')?.when).toEqual([{ test: 'measure', of: 'weight', min: 5_000 }]);
     add('Days of the week');

@@ -45,7 +45,7 @@ const DutiesPart = () => {
   return (
     <View>
       <Text style={style.note}>
-        What falls due when an order crosses a border: duty on the goods, import tax on both. It counts for
+        What falls due when an order crosses a border: duty on the products, import tax on both. It counts for
         orders to every country but the home ones; orders that are collected have none.
       </Text>
       <View style={style.rows}>

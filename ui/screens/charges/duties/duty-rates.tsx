@@ -142,12 +142,12 @@ export const DutyRates = ({ rates }: { rates: readonly DutyRate[] }) => {
     <View>
       {rates.length === 0 ? (
         <Text style={[style.note, { paddingVertical: 12 }]}>
-          No rates yet. Without one for the country and the code of the goods, import charges cannot be
+          No rates yet. Without one for the country and the code of the products, import charges cannot be
           prepaid, and an estimate becomes a notice.
         </Text>
       ) : (
         <Text style={[style.note, { paddingVertical: 8 }]}>
-          {countFigure(rates.length, 'rate')}. Of a country’s, the longest beginning of the good’s HS code
+          {countFigure(rates.length, 'rate')}. Of a country’s, the longest beginning of the product’s HS code
           counts.
         </Text>
       )}
