@@ -15,9 +15,9 @@ test('a selection of cells is raised together', async ({ page }) => {
   await fill(page, 'By how much', '-1.50');
   await page.getByRole('button', { name: 'Change 7 rates' }).click();
   const preview = await openPreview(page);
-  await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName('Parcel, 15.80, was 17.30: working');
+  await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName('Parcel, 15.80, was 17.30: how it adds up');
   await expect(choiceOf(preview, 'Express, two days')).toHaveAccessibleName(
-    'Express, two days, 32.17, was 33.67: working',
+    'Express, two days, 32.17, was 33.67: how it adds up',
   );
 });
 

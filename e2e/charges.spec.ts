@@ -18,7 +18,7 @@ test('a step changed moves the preview, with the old figure struck', async ({ pa
   await fill(page, 'Charge from 5 kg', '10.50');
   if (isPhone(page)) await expect(page.getByTestId('preview-strip')).toContainText('17.3012.30');
   const preview = await openPreview(page);
-  await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName('Parcel, 12.30, was 17.30: working');
+  await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName('Parcel, 12.30, was 17.30: how it adds up');
   await expect(preview.getByText('17.30', { exact: true })).toHaveCSS('text-decoration-line', 'line-through');
   await closePreview(page);
   await expect(page.getByRole('img', { name: /falls by 0.50 at 5 kg/ })).toBeVisible();
@@ -46,7 +46,7 @@ test('a customer in a zone without a rate is told, never charged 0', async ({ pa
   await fill(page, 'Charge for the order', '42');
   await page.getByRole('button', { name: 'Switch on' }).click();
   const again = await openPreview(page);
-  await expect(choiceOf(again, 'Parcel')).toHaveAccessibleName('Parcel, 54.00: working');
+  await expect(choiceOf(again, 'Parcel')).toHaveAccessibleName('Parcel, 54.00: how it adds up');
   await choiceOf(again, 'Parcel').click();
   await expect(again.getByText('Glazed urn, 48 cm, extra fee per order line: 6.00')).toBeVisible();
 });
@@ -95,12 +95,12 @@ test('a limit, a handling and a least charge each change what the customer sees'
   await page.getByRole('button', { name: 'Limits, handling and more' }).click();
   await fill(page, 'Handling amount', '2.30');
   await expect(choiceOf(await openPreview(page), 'Parcel')).toHaveAccessibleName(
-    'Parcel, 17.80, was 17.30: working',
+    'Parcel, 17.80, was 17.30: how it adds up',
   );
   await closePreview(page);
   await fill(page, 'Never less than', '25');
   await expect(choiceOf(await openPreview(page), 'Parcel')).toHaveAccessibleName(
-    'Parcel, 25.00, was 17.80: working',
+    'Parcel, 25.00, was 17.80: how it adds up',
   );
   await closePreview(page);
   await fill(page, 'Weight, at most', '6 kg');
@@ -160,7 +160,7 @@ test('all rates of a zone are raised by a percentage and rounded, and one undo t
   await fill(page, 'By how many %', '10');
   await page.getByRole('button', { name: 'Change 4 rates' }).click();
   const preview = await openPreview(page);
-  await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName('Parcel, 18.85, was 17.30: working');
+  await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName('Parcel, 18.85, was 17.30: how it adds up');
   await closePreview(page);
   await page.keyboard.press('Control+z');
   await expect(choiceOf(await openPreview(page), 'Parcel')).toHaveAccessibleName(/^Parcel, 17.30/);

@@ -34,7 +34,7 @@ test('settings of the store move every charge', async ({ page }) => {
   } else await page.getByRole('link', { name: 'Settings' }).click();
   await fill(page, 'Handling on every charge', '1.23');
   await expect(choiceOf(await openPreview(page), 'Parcel')).toHaveAccessibleName(
-    'Parcel, 18.53, was 17.30: working',
+    'Parcel, 18.53, was 17.30: how it adds up',
   );
   await closePreview(page);
   await fill(page, 'Round charges to', '0.25');
@@ -67,7 +67,9 @@ test('the shop goes out as a file, and a broken file is repaired fault by fault 
   await repair.getByRole('button', { name: 'Open the repaired shop' }).click();
   await expect(page.getByRole('region', { name: 'Review of the file' })).toContainText('rates');
   await page.getByRole('button', { name: 'Cancel', exact: true }).click();
-  await expect(choiceOf(await openPreview(page), 'Parcel')).toHaveAccessibleName('Parcel, 17.30: working');
+  await expect(choiceOf(await openPreview(page), 'Parcel')).toHaveAccessibleName(
+    'Parcel, 17.30: how it adds up',
+  );
 });
 
 test('a sound file is reviewed before it is taken, and one undo takes it back', async ({ page }, info) => {

@@ -30,7 +30,7 @@ export const REMAINDER = 'all remaining places';
 
 /** By which entry a zone has a place, as the end of a sentence: 'by B0C*'. */
 export const entryPhrase = ({ because }: Pick<ZoneFound, 'because'>): string =>
-  because === REMAINDER ? 'for everywhere else' : `by ${because}`;
+  because === REMAINDER ? 'as no other zone includes it' : `by ${because}`;
 
 /** An index of where the shop sells. */
 export const indexSellsTo = (sellsTo: SellsTo): SellsToIndex => ({

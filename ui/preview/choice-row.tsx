@@ -20,6 +20,8 @@ const ChoiceParcels = lazy(() => import('./choice-parcels.tsx'));
 
 interface Props {
   choice: Choice;
+  /** How much more in the basket makes it free, in words; '' where nothing does. */
+  free: string;
   decimals: number;
   before: number | undefined;
   gained: boolean;
@@ -53,24 +55,24 @@ const dutyNotes = ({ duties }: Choice, decimals: number): string[] => {
     : [`DAP, not told: about ${due} on arrival`];
 };
 
-const notesOf = (choice: Choice, decimals: number): string => {
-  const { arrives, hint, tax, taxIncluded, slots } = choice;
+const notesOf = ({ choice, free, decimals }: Pick<Props, 'choice' | 'free' | 'decimals'>): string => {
+  const { arrives, tax, taxIncluded, slots } = choice;
   const times = slotsPhrase(slots);
   const dates = !arrives
     ? []
     : ['words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)];
   const taxed = tax > 0 ? [`${taxIncluded ? 'with' : 'and'} ${moneyFigure(tax, decimals)} tax`] : [];
-  const short = hint ? [`${moneyFigure(hint.short, decimals)} more and it is free`] : [];
   return [
     ...dates,
     ...(times === '' ? [] : [times]),
     ...taxed,
     ...dutyNotes(choice, decimals),
-    ...short,
+    ...(free === '' ? [] : [free]),
   ].join(' · ');
 };
 
-const Row = ({ choice, decimals, before, gained, open }: Props) => {
+const Row = (props: Props) => {
+  const { choice, decimals, before, gained, open } = props;
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   return (
@@ -81,7 +83,7 @@ const Row = ({ choice, decimals, before, gained, open }: Props) => {
         aria-expanded={open}
         aria-label={`${choice.name}, ${choice.duties ? `${choice.duties.terms}, ` : ''}${moneyFigure(choice.charge, decimals)}${
           before !== undefined && before !== choice.charge ? `, was ${moneyFigure(before, decimals)}` : ''
-        }: working`}
+        }: how it adds up`}
       >
         <View style={style.row}>
           <View style={style.words}>
@@ -89,7 +91,7 @@ const Row = ({ choice, decimals, before, gained, open }: Props) => {
               {choice.name}
               {gained ? <Text style={style.note}> now offered</Text> : null}
             </Text>
-            <Text style={style.note}>{notesOf(choice, decimals)}</Text>
+            <Text style={style.note}>{notesOf(props)}</Text>
             <StandingMark one={choice} />
           </View>
           <Money amount={choice.charge} decimals={decimals} before={before} />
@@ -120,7 +122,7 @@ const looksSame = (a: Props, b: Props): boolean =>
   a.choice.id === b.choice.id &&
   a.choice.name === b.choice.name &&
   a.choice.charge === b.choice.charge &&
-  notesOf(a.choice, a.decimals) === notesOf(b.choice, b.decimals);
+  notesOf(a) === notesOf(b);
 
 /** One choice of the customer's; pressed, it opens its working. */
 export const ChoiceRow = memo(Row, looksSame);

@@ -38,7 +38,9 @@ describe('the preview', () => {
     store.dispatch(choiceToggled('parcel-maritimes'));
     renderOver(store, <Preview />);
     expect(screen.getByText('Weight 6.4 kg, from 5 kg: 15.50')).toBeTruthy();
-    expect(screen.getByText('Thu 26 to Mon 30 Nov · and 2.43 tax · 14.00 more and it is free')).toBeTruthy();
+    expect(
+      screen.getByText('Thu 26 to Mon 30 Nov · and 2.43 tax · Spend 14.00 more for free Parcel'),
+    ).toBeTruthy();
   });
 
   test('says why there is no choice, every reason open', () => {

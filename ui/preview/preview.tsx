@@ -1,3 +1,4 @@
+import { freeHint } from '../../core/words/free-hint.ts';
 import { entryPhrase } from '../../core/place/zone-index.ts';
 import { lazy } from 'react';
 import { View } from 'react-native';
@@ -7,7 +8,13 @@ import { locatedSentence } from '../../core/words/fault-sentence.ts';
 import { countFigure, moneyFigure } from '../../core/words/figure.ts';
 import { Later } from '../shell/later.tsx';
 import type { AskedQuote } from '../state/answers.ts';
-import { selectPreview, selectPreviewBefore, selectDisplayFormat, selectSplit } from '../state/selectors.ts';
+import {
+  selectBook,
+  selectPreview,
+  selectPreviewBefore,
+  selectDisplayFormat,
+  selectSplit,
+} from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { aside, note } from '../theme/text.ts';
@@ -89,6 +96,7 @@ const Choices = ({ asked }: { asked: AskedQuote }) => {
   const { quote, pending } = asked;
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectDisplayFormat);
+  const book = useAppSelector(selectBook);
   const open = useAppSelector((state) => state.session.openChoices);
   const now = useAppSelector(selectPreview);
   const changes = previewChanges(useAppSelector(selectPreviewBefore), now);
@@ -112,6 +120,7 @@ const Choices = ({ asked }: { asked: AskedQuote }) => {
                 <ChoiceRow
                   key={choice.id}
                   choice={choice}
+                  free={freeHint(choice, book, decimals)}
                   decimals={decimals}
                   before={changes.before.get(choice.id)}
                   gained={changes.gained.has(choice.id)}

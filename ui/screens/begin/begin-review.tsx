@@ -40,7 +40,7 @@ export const BeginReview = ({ book }: { book: Book }) => {
           <Text>
             <Text style={style.name}>{zone.name}</Text>{' '}
             <Text style={style.note}>
-              {zone.remainder ? 'everywhere else' : regionsPhrase(zone.includes)}
+              {zone.remainder ? 'places in no other zone' : regionsPhrase(zone.includes)}
             </Text>
           </Text>
           {book.rates

@@ -37,7 +37,7 @@ describe('the board', () => {
     ).toBeTruthy();
     expect(screen.getByLabelText('Parcel to North: no rate, cannot be chosen here')).toBeTruthy();
     expect(screen.getByLabelText('Pallet to North: not offered')).toBeTruthy();
-    expect(screen.getByText('everywhere else')).toBeTruthy();
+    expect(screen.getByText('places in no other zone')).toBeTruthy();
   });
 
   test('opens a cell, a zone and a service by its address, and closes it again', async () => {

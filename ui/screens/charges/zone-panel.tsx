@@ -53,7 +53,7 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
       />
       <RegionList
         label="Takes"
-        none={zone.remainder ? 'nothing by name: everywhere else' : 'no places yet'}
+        none={zone.remainder ? 'nothing by name: places in no other zone' : 'no places yet'}
         regions={zone.includes}
         onChange={(includes, visit) => set({ includes }, 'places', visit)}
       />

@@ -41,7 +41,7 @@ export const ZoneList = () => {
       {zones.map((zone) => {
         const count = services.filter(({ id }) => rates.get(`${id}/${zone.id}`)?.active).length;
         const places = regionsPhrase(zone.includes);
-        const words = zone.remainder ? 'everywhere else' : places === '' ? 'no places yet' : places;
+        const words = zone.remainder ? 'places in no other zone' : places === '' ? 'no places yet' : places;
         return (
           <View role="listitem" key={zone.id}>
             <Press

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import type { Book } from '../../../core/model/book.ts';
 import type { Choice } from '../../../core/model/quote.ts';
+import { freeHint } from '../../../core/words/free-hint.ts';
 import { daysPhrase } from '../../../core/price/days-phrase.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
 import { slotFigure } from '../../../core/words/slot-phrase.ts';
@@ -53,27 +54,22 @@ const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
   ['nothing-to-ship', 'Nothing to send'],
 ];
 
-/** Whether something stays to be paid when a delivery is free: a service fee, or an addition that stays. */
-const keepsFee = ({ areas }: Book, { working, of }: Choice): boolean => {
-  const method = areas.find(({ id }) => id === of.areaId)?.methods.find(({ id }) => id === of.methodId);
-  return working.some(({ step }) => step === 'service-fee') || (method?.addStays === true && method.add > 0);
-};
-
 const notesOf = (choice: Choice, book: Book, decimals: number): string => {
-  const { arrives, hint, note, name, kind, slots } = choice;
-  const keeps = keepsFee(book, choice);
+  const { arrives, note, kind, slots } = choice;
   const days = daysPhrase(book, choice);
   const when = !arrives
     ? days === ''
       ? []
       : [days]
     : [`arrives ${'words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)}`];
-  const more = hint ? moneyFigure(hint.short, decimals) : '';
-  const free = hint
-    ? [keeps ? `Spend ${more} more for free delivery; fees stay` : `Spend ${more} more for free ${name}`]
-    : [];
+  const free = freeHint(choice, book, decimals);
   const first = slots?.[0] ? [`from ${slotFigure(slots[0])}`] : [];
-  return [...(note && kind === 'shipping' ? [note] : []), ...when, ...first, ...free].join(' · ');
+  return [
+    ...(note && kind === 'shipping' ? [note] : []),
+    ...when,
+    ...first,
+    ...(free === '' ? [] : [free]),
+  ].join(' · ');
 };
 
 /** Who pays import charges and when, in the customer's words. */
