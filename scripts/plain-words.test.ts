@@ -23,6 +23,8 @@ const TURNS: readonly [turn: RegExp, instead: string][] = [
   [/\bset off\b|\bset ready\b/i, 'Send out, Mark ready'],
   [/what it comes to|how it gets to you/i, 'Order total, Delivery options'],
   [/threw away|throw away/i, 'Delete'],
+  [/^'fold'$|\bfold (the|what)\b/i, 'hide'],
+  [/\bgood that\b|\bgoods that\b|\ball goods\b/i, 'product'],
 ];
 
 /** Texts that are no words to a person: what a file or a quote holds as data. */

@@ -101,7 +101,7 @@ const ParcelList = ({ parcels }: { parcels: readonly Parcel[] }) => {
       <Press onPress={() => setOpen(!isOpen)} role="button" aria-expanded={isOpen}>
         <View style={style.head}>
           <Text style={style.note}>{countFigure(parcels.length, 'parcel')}</Text>
-          <Text style={style.note}>{isOpen ? 'fold' : 'open'}</Text>
+          <Text style={style.note}>{isOpen ? 'hide' : 'open'}</Text>
         </View>
       </Press>
       {isOpen ? (

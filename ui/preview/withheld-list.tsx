@@ -52,7 +52,7 @@ export const WithheldList = ({
       >
         <View style={style.head}>
           <Text style={style.note}>Not offered, {withheld.length}</Text>
-          {alwaysOpen ? null : <Text style={style.note}>{isOpen ? 'fold' : 'open'}</Text>}
+          {alwaysOpen ? null : <Text style={style.note}>{isOpen ? 'hide' : 'open'}</Text>}
         </View>
       </Press>
       <View role="list" aria-label="Not offered">

@@ -110,7 +110,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
   return (
     <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
       <Segments
-        width={isPhone ? undefined : 540}
+        width={isPhone ? undefined : 660}
         value={price.kind}
         onChange={choose}
         options={KINDS.filter(can)}

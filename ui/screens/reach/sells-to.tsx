@@ -148,7 +148,7 @@ export const SellsToEditor = ({ countries, subdivisions, reach }: Props) => {
                 </Press>
                 {regions.length > 0 ? (
                   <TextAction
-                    label={unfolded === country.code ? 'fold' : 'regions'}
+                    label={unfolded === country.code ? 'hide' : 'regions'}
                     accessibilityLabel={`Regions of ${country.name}`}
                     onPress={() => setUnfolded(unfolded === country.code ? null : country.code)}
                   />
