@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync, statfsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
@@ -44,6 +44,20 @@ const consoleOf = (context: BrowserContext): (() => string[]) => {
     context.off('weberror', fail);
     return noted;
   };
+};
+
+const MEMORY_DISK = '/dev/shm';
+const ROOM_FOR_PROFILE = 500_000_000;
+
+/** Where a browser's profile is kept: in memory where the machine offers room, since each test writes all its data. */
+const profileFolder = (): string => {
+  try {
+    const { bavail, bsize } = statfsSync(MEMORY_DISK);
+    if (bavail * bsize > ROOM_FOR_PROFILE) return mkdtempSync(join(MEMORY_DISK, 'emporos-browser-'));
+  } catch {
+    // No such folder, or it cannot be written to.
+  }
+  return mkdtempSync(join(tmpdir(), 'emporos-browser-'));
 };
 
 const isSilent = (noted: readonly string[]): void =>
@@ -93,7 +107,7 @@ export const test = base.extend<{ loadsItself: boolean }, { profile: Profile }>(
   profile: [
     async ({ playwright }, give, { project }) => {
       const { viewport, hasTouch, launchOptions, contextOptions, baseURL, serviceWorkers } = project.use;
-      const folder = mkdtempSync(join(tmpdir(), 'emporos-browser-'));
+      const folder = profileFolder();
       const context = await playwright.chromium.launchPersistentContext(folder, {
         ...launchOptions,
         ...contextOptions,

@@ -40,7 +40,7 @@ test('a weight edited where it stands moves the preview', async ({ page }) => {
 test('the table is walked and edited by keys alone', async ({ page }) => {
   test.skip(isPhone(page), 'the grid is for the wide page');
   await openProgram(page, '/goods');
-  await page.getByRole('gridcell', { name: /^Good: Lupin seeds/ }).focus();
+  await page.getByRole('gridcell', { name: /^Product: Lupin seeds/ }).focus();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('gridcell', { name: 'Price: 3.75' })).toBeFocused();
   await page.keyboard.press('Enter');

@@ -114,12 +114,19 @@ test('two tabs that change the draft at the same moment lose neither change', as
   await openProgram(page, '/settings');
   const other = await context.newPage();
   await openProgram(other, '/settings');
-  // Each tab is held by the other's lock until both have typed.
-  await page.evaluate(() => {
-    void navigator.locks.request('emporos', () => new Promise((free) => setTimeout(free, 3_000)));
-  });
+  // Neither tab can keep anything until both have typed.
+  await page.evaluate(
+    () =>
+      new Promise<void>((held) => {
+        void navigator.locks.request('emporos', () => {
+          held();
+          return new Promise((free) => window.addEventListener('free', free, { once: true }));
+        });
+      }),
+  );
   await fill(page, NAME, 'Kelp & Thistle');
   await fill(other, NAME, 'Moss & Thistle');
+  await page.evaluate(() => window.dispatchEvent(new Event('free')));
   const told = /Another tab changed the shop at the same time; what it kept was set aside/;
   await expect
     .poll(async () => (await page.getByText(told).count()) + (await other.getByText(told).count()))
