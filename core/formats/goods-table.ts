@@ -1,7 +1,7 @@
 import { COLUMN_NAMES, GOODS_COLUMNS, type GoodsColumn, type Mapped } from '../goods/columns.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import type { Good, Size } from '../model/good.ts';
-import { exactFigure, moneyFigure, type DisplayFormat } from '../words/figure.ts';
+import { exactFigure, plainMoney, type DisplayFormat } from '../words/figure.ts';
 import { cellPlace, readCell, type CellReading, type CellValue } from './goods-cell.ts';
 
 /** What to do with the goods that are here, as the person chose it. */
@@ -191,7 +191,7 @@ const sizeCell = ({ length, width, height }: Size): string =>
 
 const cellText = (good: Good, column: GoodsColumn, { decimals }: DisplayFormat): string => {
   const money = (amount: number | undefined): string =>
-    amount === undefined ? '' : moneyFigure(amount, decimals);
+    amount === undefined ? '' : plainMoney(amount, decimals);
   switch (column) {
     case 'price':
     case 'shippingPrice':

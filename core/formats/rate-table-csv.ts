@@ -4,7 +4,7 @@ import { countrySchema, subdivisionSchema } from '../model/place.ts';
 import type { Each, Measure, RateTable, TableRow } from '../model/price.ts';
 import { GREATEST_SUM } from '../model/unit.ts';
 import { parsePattern, writtenPattern } from '../place/postal.ts';
-import { exactFigure, moneyFigure } from '../words/figure.ts';
+import { exactFigure, plainMoney } from '../words/figure.ts';
 import {
   cellsBy,
   mappingFaults,
@@ -228,7 +228,7 @@ export const tableHeadings = (basis: Measure): string[] =>
 export const tableRowCells = (row: TableRow, basis: Measure, decimals: number): string[] => {
   const value = (figure: number | undefined): string => {
     if (figure === undefined) return '';
-    if (basis === 'subtotal') return moneyFigure(figure, decimals);
+    if (basis === 'subtotal') return plainMoney(figure, decimals);
     return Number.isInteger(figure) ? String(figure) : exactFigure(figure, basis === 'distance' ? 'm' : 'g');
   };
   const { country = '', subdivision = '', postal = '', from, to, amount, each } = row;
@@ -238,9 +238,9 @@ export const tableRowCells = (row: TableRow, basis: Measure, decimals: number): 
     postal,
     value(from),
     value(to),
-    moneyFigure(amount, decimals),
+    plainMoney(amount, decimals),
     value(each?.size),
-    each ? moneyFigure(each.amount, decimals) : '',
+    each ? plainMoney(each.amount, decimals) : '',
     each?.count ?? '',
   ];
 };

@@ -45,6 +45,10 @@ export const typedNumber = (text: string, mark: Mark = '.'): number | null => {
   return Number.isFinite(value) ? value : null;
 };
 
+/** A number that cannot have decimals, without the marks that group its thousands; any other text as it is. */
+const ungrouped = (text: string): string =>
+  /^\s*[1-9]\d{0,2}([.,]\d{3})+(?![\d.,])/.test(text) ? text.replace(/[.,](?=\d{3})/g, '') : text;
+
 /** '12.50' or '12,50' in minor units, up to `most`; a currency sign or code around it is passed over. */
 export const typedMoney = (
   text: string,
@@ -53,7 +57,8 @@ export const typedMoney = (
   most = GREATEST_MONEY,
 ): Typed => {
   if (text.length > LONGEST) return NO;
-  const value = typedNumber(text.replace(/[$€£¥]|\b[A-Za-z]{3}\b/g, ''), mark);
+  const bare = text.replace(/[$€£¥]|\b[A-Za-z]{3}\b/g, '');
+  const value = typedNumber(decimals === 0 ? ungrouped(bare) : bare, mark);
   if (value === null) return NO;
   const minor = Math.round(value * 10 ** decimals);
   return Math.abs(minor - value * 10 ** decimals) < 1e-6 && minor <= most ? yes(minor) : NO;
@@ -150,7 +155,7 @@ export const typedDistance = (text: string, system: System, mark: Mark = '.'): T
 
 /** A whole number not below 0, with or without the word 'units' or 'days'. */
 export const typedCount = (text: string): Typed => {
-  const match = /^(\d{1,10})\s*(units?|days?)?$/i.exec(text.trim());
+  const match = /^(\d{1,10})\s*(units?|days?)?$/i.exec(text.length > LONGEST ? '' : ungrouped(text.trim()));
   return match ? yes(Number(match[1])) : NO;
 };
 

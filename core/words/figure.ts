@@ -10,14 +10,31 @@ export interface DisplayFormat {
 export const currencyDecimals = (currency: string): number =>
   new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
 
-/** Minor units as a figure without a currency sign: 1250 is '12.50'. */
-export const moneyFigure = (amount: number, decimals: number): string => {
+/** Minor units as files hold them, without a currency sign or separators: 2264066 is '22640.66'. */
+export const plainMoney = (amount: number, decimals: number): string => {
   const sign = amount < 0 ? '-' : '';
   const digits = String(Math.abs(amount));
   if (decimals === 0) return sign + digits;
   const padded = digits.padStart(decimals + 1, '0');
   return `${sign}${padded.slice(0, -decimals)}.${padded.slice(-decimals)}`;
 };
+
+/** A whole number, or the whole part of a decimal one, in groups of three digits. */
+const grouped = (figure: string): string => {
+  const [whole = '', part] = figure.split('.');
+  const groups = whole.replace(/\d(?=(?:\d{3})+$)/g, '$&,');
+  return part === undefined ? groups : `${groups}.${part}`;
+};
+
+/** Minor units as a figure without a currency sign: 1250 is '12.50', 2264066 is '22,640.66'. */
+export const moneyFigure = (amount: number, decimals: number): string => {
+  const plain = plainMoney(amount, decimals);
+  return Math.abs(amount) < 10 ** (decimals + 3) ? plain : grouped(plain);
+};
+
+/** An amount that stands alone, with its currency: 1250 is 'CAD 12.50'. */
+export const priceFigure = (amount: number, decimals: number, currency: string): string =>
+  `${currency}\u00A0${moneyFigure(amount, decimals)}`;
 
 const trimmed = (value: number, places: number): string => String(Number(value.toFixed(places)));
 
@@ -88,7 +105,7 @@ export const percentFigure = (points: number): string => `${points / 100} %`;
 
 /** '1 unit', '3 units'. */
 export const countFigure = (count: number, one: string, many = `${one}s`): string =>
-  `${count} ${count === 1 ? one : many}`;
+  `${count < 1_000 ? count : grouped(String(count))} ${count === 1 ? one : many}`;
 
 export type MeasureName = 'weight' | 'subtotal' | 'units' | 'volume' | 'distance' | 'longestSide';
 

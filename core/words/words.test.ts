@@ -3,10 +3,13 @@ import { join } from 'node:path';
 import type { HandlingGroup } from '../model/good.ts';
 import { makeArea, makePickup, makeRate, makeZone, tiers } from '../testing/book.ts';
 import {
+  countFigure,
   distanceFigure,
   lengthFigure,
   measureFigure,
   moneyFigure,
+  plainMoney,
+  priceFigure,
   volumeFigure,
   weightFigure,
 } from './figure.ts';
@@ -102,11 +105,33 @@ describe('the catalogue of words', () => {
 
 describe('figures', () => {
   test('money by the decimals of its currency', () => {
-    expect([moneyFigure(1_250, 2), moneyFigure(-5, 2), moneyFigure(1_250, 0), moneyFigure(7, 3)]).toEqual([
-      '12.50',
-      '-0.05',
-      '1250',
-      '0.007',
+    const figures: [amount: number, decimals: number][] = [
+      [1_250, 2],
+      [-5, 2],
+      [1_250, 0],
+      [7, 3],
+    ];
+    expect(figures.map((figure) => moneyFigure(...figure))).toEqual(['12.50', '-0.05', '1,250', '0.007']);
+  });
+
+  test('thousands are separated, in files they are not', () => {
+    const amounts = [99_999, 100_000, 2_264_066, -123_456_789];
+    expect(amounts.map((amount) => moneyFigure(amount, 2))).toEqual([
+      '999.99',
+      '1,000.00',
+      '22,640.66',
+      '-1,234,567.89',
+    ]);
+    expect(moneyFigure(12_345_678, 4)).toBe('1,234.5678');
+    expect(amounts.map((amount) => plainMoney(amount, 2))).toEqual([
+      '999.99',
+      '1000.00',
+      '22640.66',
+      '-1234567.89',
+    ]);
+    expect([priceFigure(2_264_066, 2, 'CAD'), countFigure(4_000, 'order')]).toEqual([
+      'CAD\u00A022,640.66',
+      '4,000 orders',
     ]);
   });
 

@@ -10,6 +10,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { EmptyBasket, ShopPage } from './shop-page.tsx';
+import { usePrice } from './use-price.ts';
 import { shopStyles } from './shop-styles.ts';
 import { IconAction } from '../../parts/icon-action.tsx';
 
@@ -59,7 +60,7 @@ export const BasketPage = () => {
   const style = useStyles(styles);
   const router = useRouter();
   const { lines, subtotal } = useAppSelector(selectBasket);
-  const { decimals } = useAppSelector(selectServedDisplayFormat);
+  const price = usePrice();
   if (lines.length === 0) return <EmptyBasket title="Basket" text="The basket is empty." />;
   return (
     <ShopPage title="Basket">
@@ -70,7 +71,7 @@ export const BasketPage = () => {
       </View>
       <View style={[style.row, { paddingTop: 16, paddingRight: 46 }]}>
         <Text style={style.strong}>Products</Text>
-        <Text style={style.strong}>{moneyFigure(subtotal, decimals)}</Text>
+        <Text style={style.strong}>{price(subtotal)}</Text>
       </View>
       <Text style={style.quiet}>What getting it to you costs is worked out from your address.</Text>
       <Button mode="contained" style={style.go} onPress={() => router.navigate('/shop/checkout')}>

@@ -223,14 +223,13 @@ interface OrderProps {
 const Order = ({ sums, name, faults, button, disabled, onPlace }: OrderProps) => {
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectServedDisplayFormat);
-  const { currency } = useAppSelector(selectServedBook).store;
   return (
     <View>
       <Text style={style.heading} role="heading" aria-level={2}>
         Order total
       </Text>
       {sums ? (
-        <Summary sums={sums} name={name} currency={currency} decimals={decimals} />
+        <Summary sums={sums} name={name} decimals={decimals} />
       ) : (
         <Text style={style.quiet}>Worked out once the delivery is chosen.</Text>
       )}

@@ -3,16 +3,16 @@ import { useState } from 'react';
 import { FlatList, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
-import { moneyFigure } from '../../../core/words/figure.ts';
 import { Press } from '../../parts/press.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { added } from '../../state/basket.ts';
-import { selectServedCatalogue, selectServedDisplayFormat } from '../../state/served.ts';
+import { selectServedCatalogue } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { ShopHead } from './shop-head.tsx';
+import { usePrice } from './use-price.ts';
 import { shopStyles } from './shop-styles.ts';
 
 const MANY = 12;
@@ -35,7 +35,8 @@ const styles = (inks: Inks) => ({
   headGround: { backgroundColor: inks.raised },
 });
 
-const Product = ({ good, decimals }: { good: Good; decimals: number }) => {
+const Product = ({ good }: { good: Good }) => {
+  const price = usePrice();
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const router = useRouter();
@@ -51,7 +52,7 @@ const Product = ({ good, decimals }: { good: Good; decimals: number }) => {
         <View>
           <Text style={[style.name, style.linked]}>{good.name}</Text>
           <Text style={style.quiet}>
-            {moneyFigure(good.price, decimals)}
+            {price(good.price)}
             {good.fulfilment === 'digital' ? ' · by email' : ''}
           </Text>
         </View>
@@ -71,7 +72,6 @@ const Product = ({ good, decimals }: { good: Good; decimals: number }) => {
 export const GoodsPage = () => {
   const style = useStyles(styles);
   const { goods } = useAppSelector(selectServedCatalogue);
-  const { decimals } = useAppSelector(selectServedDisplayFormat);
   const columns = useWidth() === 'phone' ? 1 : 2;
   const [sought, setSought] = useState('');
   const shown = goods.filter(({ name }) => name.toLowerCase().includes(sought.trim().toLowerCase()));
@@ -86,7 +86,7 @@ export const GoodsPage = () => {
         data={shown}
         numColumns={columns}
         keyExtractor={({ sku }) => sku}
-        renderItem={({ item }) => <Product good={item} decimals={decimals} />}
+        renderItem={({ item }) => <Product good={item} />}
         columnWrapperStyle={columns > 1 ? { gap: 40 } : undefined}
         contentContainerStyle={style.column}
         ListHeaderComponent={

@@ -15,19 +15,19 @@ import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { writtenAddress } from './address-form.ts';
 import { ShopPage } from './shop-page.tsx';
+import { usePrice } from './use-price.ts';
 import { shopStyles } from './shop-styles.ts';
 
 const Sums = ({ order }: { order: PastOrder }) => {
   const style = useStyles(shopStyles);
   const { decimals } = useAppSelector(selectServedDisplayFormat);
-  const { currency } = useAppSelector(selectServedBook).store;
+  const price = usePrice();
   const { chosen, sums } = order;
   const lines: [string, number][] = [
     ['Products', sums?.goods ?? 0],
     [chosen.name, chosen.charge],
     ['Taxes', sums?.taxes ?? 0],
     ...(sums?.prepaid ? [['Import charges, paid now', sums.prepaid] as [string, number]] : []),
-    [`Total, ${currency}`, sums?.total ?? chosen.total],
   ];
   return (
     <View style={{ maxWidth: 400 }}>
@@ -37,6 +37,10 @@ const Sums = ({ order }: { order: PastOrder }) => {
           <Text style={style.figure}>{moneyFigure(amount, decimals)}</Text>
         </View>
       ))}
+      <View style={style.row}>
+        <Text style={style.strong}>Total</Text>
+        <Text style={style.strong}>{price(sums?.total ?? chosen.total)}</Text>
+      </View>
     </View>
   );
 };

@@ -5,7 +5,7 @@ import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import type { QuoteRequest } from '../../../core/model/request.ts';
 import { sellsToPartOf } from '../../../core/place/zone-index.ts';
-import { lengthFigure, moneyFigure, weightFigure } from '../../../core/words/figure.ts';
+import { lengthFigure, weightFigure } from '../../../core/words/figure.ts';
 import { codeAnswer } from '../../../core/order/code-answer.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
@@ -26,6 +26,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { ShopPage } from './shop-page.tsx';
+import { usePrice } from './use-price.ts';
 import { shopStyles } from './shop-styles.ts';
 import { shopperOf } from './shopper.ts';
 
@@ -118,7 +119,7 @@ export const ProductPage = () => {
   const dispatch = useAppDispatch();
   const { sku = '' } = useLocalSearchParams<{ sku?: string }>();
   const good = useAppSelector(selectServedGoods).get(sku);
-  const { decimals } = useAppSelector(selectServedDisplayFormat);
+  const price = usePrice();
   const hasCheck = useAppSelector(selectServedBook).store.codeCheck?.active ?? true;
   if (!good) {
     return (
@@ -132,7 +133,7 @@ export const ProductPage = () => {
   }
   return (
     <ShopPage title={good.name}>
-      <Text style={style.strong}>{moneyFigure(good.price, decimals)}</Text>
+      <Text style={style.strong}>{price(good.price)}</Text>
       <Facts good={good} />
       {good.fulfilment === 'physical' && hasCheck ? <PostalCheck good={good} /> : null}
       <Button

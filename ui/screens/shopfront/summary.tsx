@@ -4,13 +4,13 @@ import { moneyFigure, percentFigure } from '../../../core/words/figure.ts';
 import type { Sums } from '../../state/customer-view.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { usePrice } from './use-price.ts';
 import { shopStyles } from './shop-styles.ts';
 
 interface Props {
   sums: Sums;
   /** The choice that the charge is for. */
   name: string;
-  currency: string;
   decimals: number;
 }
 
@@ -20,7 +20,8 @@ const styles = (inks: Inks) => ({
 });
 
 /** Order total: goods, charge, each tax on a line of its own, and all of it. */
-export const Summary = ({ sums, name, currency, decimals }: Props) => {
+export const Summary = ({ sums, name, decimals }: Props) => {
+  const price = usePrice();
   const style = useStyles(styles);
   const line = (key: string, label: string, amount: number, quiet = false) => (
     <View style={style.row} key={key}>
@@ -43,8 +44,8 @@ export const Summary = ({ sums, name, currency, decimals }: Props) => {
       {sums.taxIncluded ? null : taxes}
       {sums.prepaid > 0 ? line('prepaid', 'Import charges, paid now', sums.prepaid) : null}
       <View style={[style.row, style.total]}>
-        <Text style={style.strong}>Total, {currency}</Text>
-        <Text style={[style.strong, style.figure]}>{moneyFigure(sums.total, decimals)}</Text>
+        <Text style={style.strong}>Total</Text>
+        <Text style={[style.strong, style.figure]}>{price(sums.total)}</Text>
       </View>
       {sums.taxIncluded ? taxes : null}
     </View>
