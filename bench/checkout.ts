@@ -8,7 +8,7 @@ const ORIGIN = `http://127.0.0.1:${PORT}`;
 const A_SECOND = 200;
 const SECONDS = 60;
 const SLACK_MS = 100;
-const DOWN = 'tern';
+const DOWN = 'fulmar';
 
 const patience = Math.max(...demoCarriers.map(({ timeoutMs }) => timeoutMs));
 

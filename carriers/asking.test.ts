@@ -134,7 +134,7 @@ describe('asking carriers', () => {
       await settle(1_000);
       await answer;
     }
-    expect([...asker.resting().keys()]).toEqual(['tern']);
+    expect([...asker.resting().keys()]).toEqual(['fulmar']);
     const count = sent.length;
     const [answer] = await asker.ask(asked(makeQuestion({ key: 'k9' })));
     expect(answer).toMatchObject({ error: 'unreachable', text: expect.stringContaining('left alone') });
@@ -147,7 +147,7 @@ describe('asking carriers', () => {
 
   test('asks several at once, and one that is down does not hold up the others beyond its time', async () => {
     const { asker } = world((question, signal) =>
-      question.carrier === 'tern' ? forever(question, signal) : Promise.resolve(sound(question)),
+      question.carrier === 'fulmar' ? forever(question, signal) : Promise.resolve(sound(question)),
     );
     const answers = asker.ask([
       { question: makeQuestion({ key: 'a' }), timeoutMs: 500 },
@@ -169,10 +169,10 @@ describe('the stand-ins in this process', () => {
 
   test.each([
     ['', 'answered'],
-    ['tern=slow', 'timed-out'],
-    ['tern=unreachable', 'unreachable'],
-    ['tern=refusing', 'refused'],
-    ['tern=rubbish', 'malformed'],
+    ['fulmar=slow', 'timed-out'],
+    ['fulmar=unreachable', 'unreachable'],
+    ['fulmar=refusing', 'refused'],
+    ['fulmar=rubbish', 'malformed'],
     ['gannet=rubbish, what=ever, =', 'answered'],
   ])('told “%s”, come to “%s”', async (trouble, outcome) => {
     expect(await answerWith(trouble)).toBe(outcome);
@@ -180,7 +180,7 @@ describe('the stand-ins in this process', () => {
 
   test('are in trouble once, where that is said', () => {
     const troubles = new Troubles();
-    troubles.set([{ carrier: 'tern', trouble: 'rubbish', lasts: 'once' }]);
-    expect([troubles.meet('tern'), troubles.meet('tern')]).toEqual(['rubbish', null]);
+    troubles.set([{ carrier: 'fulmar', trouble: 'rubbish', lasts: 'once' }]);
+    expect([troubles.meet('fulmar'), troubles.meet('fulmar')]).toEqual(['rubbish', null]);
   });
 });

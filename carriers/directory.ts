@@ -1,10 +1,10 @@
 import type { OnePriceBox, Tariff } from './tariff.ts';
 import { cairnFreight } from './tariffs/cairn-freight.ts';
 import { gannetPost } from './tariffs/gannet-post.ts';
-import { ternParcel } from './tariffs/tern-parcel.ts';
+import { fulmarParcel } from './tariffs/fulmar-parcel.ts';
 
 /** The tariffs of the carriers there are. */
-export const TARIFFS: readonly Tariff[] = [gannetPost, ternParcel, cairnFreight];
+export const TARIFFS: readonly Tariff[] = [gannetPost, fulmarParcel, cairnFreight];
 
 /** What can be said of a carrier without asking it. */
 export interface ListedCarrier {
@@ -24,5 +24,11 @@ export const CARRIERS: readonly ListedCarrier[] = TARIFFS.map(({ id, name, about
   boxes: onePrice?.boxes ?? [],
 }));
 
+/** What carriers were called before, as accounts that are kept may still name them. */
+const FORMER: Record<string, string> = { tern: 'fulmar' };
+
+/** The id of a carrier by the one it has or had. */
+export const carrierIdOf = (id: string): string => FORMER[id] ?? id;
+
 export const listedCarrier = (id: string): ListedCarrier | undefined =>
-  CARRIERS.find((carrier) => carrier.id === id);
+  CARRIERS.find((carrier) => carrier.id === carrierIdOf(id));

@@ -38,7 +38,7 @@ export class Troubles {
   }
 }
 
-/** Troubles written as 'tern=slow,cairn=rubbish', as an environment variable has them; what is not understood is left out. */
+/** Troubles written as 'fulmar=slow,cairn=rubbish', as an environment variable has them; what is not understood is left out. */
 export const readTroubles = (text: string): Misbehaviour[] =>
   text.split(',').flatMap((part) => {
     const [carrier, trouble] = part.split('=').map((word) => word.trim());

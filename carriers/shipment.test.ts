@@ -2,7 +2,7 @@ import { PDFDocument } from 'pdf-lib';
 import { labelPdf } from './label.ts';
 import { shipmentSchema, type CarrierShipment } from '../core/model/shipment.ts';
 import { bookBy, cancelBy, trackBy, type Booking } from './shipment.ts';
-import { ternParcel } from './tariffs/tern-parcel.ts';
+import { fulmarParcel } from './tariffs/fulmar-parcel.ts';
 import { makeQuestion } from './testing/question.ts';
 
 const booking = (part: Partial<Booking> = {}): Booking => ({
@@ -13,7 +13,7 @@ const booking = (part: Partial<Booking> = {}): Booking => ({
   ...part,
 });
 const booked = (part: Partial<Booking> = {}): CarrierShipment => {
-  const made = bookBy(ternParcel, booking(part));
+  const made = bookBy(fulmarParcel, booking(part));
   if (!made.ok) throw new Error(made.text);
   return made.shipment;
 };
@@ -22,7 +22,7 @@ describe('a shipment', () => {
   test('has a number of its own, the same for the same booking, and the price that was asked', () => {
     const one = booked();
     expect(shipmentSchema.parse(one)).toEqual(one);
-    expect(one.tracking).toMatch(/^TE\d{10}[\dX]$/);
+    expect(one.tracking).toMatch(/^FU\d{10}[\dX]$/);
     expect(booked({ bookedAt: '2026-11-25T15:00:00.000Z' }).tracking).toBe(one.tracking);
     expect(booked({ reference: 'W-1043' }).tracking).not.toBe(one.tracking);
     expect(one).toMatchObject({ shipDate: '2026-11-26', due: '2026-12-01', parcels: [2_000, 900] });
@@ -37,20 +37,20 @@ describe('a shipment', () => {
   });
 
   test('is not booked for a service that does not take it, nor with wrong credentials', () => {
-    expect(bookBy(ternParcel, booking({ service: 'overnight' }))).toMatchObject({ ok: true });
+    expect(bookBy(fulmarParcel, booking({ service: 'overnight' }))).toMatchObject({ ok: true });
     const far = makeQuestion({ to: { country: 'US', postalCode: '90210' } });
-    expect(bookBy(ternParcel, booking({ service: 'overnight', question: far }))).toEqual({
+    expect(bookBy(fulmarParcel, booking({ service: 'overnight', question: far }))).toEqual({
       ok: false,
       text: 'the service overnight does not take this shipment',
     });
     const credentials = { kind: 'own', accountNumber: 'T7-55208', secret: 'wrong' } as const;
-    const refused = bookBy(ternParcel, booking({ question: makeQuestion({ credentials }) }));
+    const refused = bookBy(fulmarParcel, booking({ question: makeQuestion({ credentials }) }));
     expect(refused.ok ? '' : refused.text).not.toContain('wrong');
   });
 
   test('is tracked from booking to door', () => {
     const texts = (on: string) => trackBy(booked(), on).map(({ text }) => text);
-    expect(texts('2026-11-25')).toEqual(['Booked: Tern ground']);
+    expect(texts('2026-11-25')).toEqual(['Booked: Fulmar ground']);
     expect(texts('2026-11-27')).toHaveLength(3);
     expect(texts('2026-12-01').at(-1)).toBe('Delivered in Toronto');
   });
@@ -60,7 +60,7 @@ describe('a shipment', () => {
     if (!cancelled.ok) throw new Error(cancelled.text);
     expect(cancelBy(cancelled.shipment, '2026-11-30T09:00:00.000Z')).toEqual(cancelled);
     expect(trackBy(cancelled.shipment, '2026-12-05').map(({ text }) => text)).toEqual([
-      'Booked: Tern ground',
+      'Booked: Fulmar ground',
       'Cancelled',
     ]);
     expect(cancelBy(booked(), '2026-11-27T09:00:00.000Z').ok).toBe(false);
@@ -70,9 +70,9 @@ describe('a shipment', () => {
     const to = { country: 'CA', postalCode: 'M5V 2T6', lines: ['Łucja Øre', '12 Rue de l’Église', '東京'] };
     const bytes = await labelPdf(
       booked({ question: makeQuestion({ to, parcels: [{ weight: 1 }, { weight: 2 }] }) }),
-      'Tern',
+      'Fulmar',
     );
     const pdf = await PDFDocument.load(bytes, { updateMetadata: false });
-    expect([pdf.getPageCount(), pdf.getTitle()?.startsWith('Tern TE')]).toEqual([2, true]);
+    expect([pdf.getPageCount(), pdf.getTitle()?.startsWith('Fulmar FU')]).toEqual([2, true]);
   });
 });

@@ -1,6 +1,6 @@
 import type { CarrierAnswer, CarrierQuestion } from '../core/model/carrier.ts';
 import type { Carrier } from './carrier.ts';
-import { TARIFFS } from './directory.ts';
+import { carrierIdOf, TARIFFS } from './directory.ts';
 import { ratesBy } from './rates.ts';
 import { bookBy, cancelBy, trackBy } from './shipment.ts';
 import type { Tariff } from './tariff.ts';
@@ -26,7 +26,7 @@ const standIn = (tariff: Tariff): StandIn => ({
 export const STAND_INS: readonly StandIn[] = TARIFFS.map(standIn);
 
 export const carrierById = (id: string): StandIn | undefined =>
-  STAND_INS.find((carrier) => carrier.id === id);
+  STAND_INS.find((carrier) => carrier.id === carrierIdOf(id));
 
 /** The answers to questions, at once and without a network: what test orders, audits and replays are worked out with. */
 export const answersAtOnce = (questions: readonly CarrierQuestion[]): CarrierAnswer[] =>

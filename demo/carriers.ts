@@ -15,7 +15,7 @@ const gannets = (code: string): Box['carrierBox'] => ({ carrier: 'gannet', code 
 
 /** The boxes on the packing table, and two of a carrier's own. */
 export const demoBoxes: Box[] = [
-  box('envelope', 'Card envelope', [240, 165, 18], 500, 14, { cost: 22 }),
+  box('envelope', 'Card envelope', [240, 165, 18], 400, 14, { cost: 22 }),
   box('small', 'Small carton', [250, 200, 120], 5_000, 110, { cost: 58 }),
   box('medium', 'Medium carton', [400, 300, 300], 15_000, 320, { cost: 125 }),
   box('twin', 'Twin pot carton', [565, 290, 280], 20_000, 460, { cost: 190 }),
@@ -48,7 +48,7 @@ const account = (id: string, name: string, part: Partial<CarrierAccount>): Carri
 
 /** The carriers that the made-up shop has accounts with. */
 export const demoCarriers: CarrierAccount[] = [
-  account('tern', 'Tern Parcel', { address: 'residential' }),
+  account('fulmar', 'Fulmar Parcel', { address: 'residential' }),
   account('gannet', 'Gannet Post', {
     handover: 'dropped-off',
     packing: { kind: 'boxes', boxIds: [...OWN, 'gannet-s', 'gannet-m'] },
@@ -77,9 +77,9 @@ const withFallback = (
   ...part,
 });
 
-/** Two days or overnight by Tern, a little dearer than it asks, and a price for when it does not answer. */
-export const byTern = (fallback: number): CarrierPrice =>
-  withFallback('tern', [], fallback, {
+/** Two days or overnight by Fulmar, a little dearer than it asks, and a price for when it does not answer. */
+export const byFulmar = (fallback: number): CarrierPrice =>
+  withFallback('fulmar', [], fallback, {
     services: [
       { code: 'two-day', label: 'Express, two days', change: { points: 500 } },
       { code: 'overnight', label: 'Express, overnight', change: { points: 500, amount: 100 } },

@@ -32,7 +32,7 @@ export const demoDuties: DutyRules = {
   show: 'amount',
   terms: 'DAP',
   homeCountries: ['CA'],
-  clearanceFee: 950,
+  clearanceFee: 920,
   rates: [
     rate('US', 480, 0, { valueBasis: 'goods' }),
     rate('US', 0, 0, { hsPrefix: '1209', valueBasis: 'goods' }),

@@ -12,11 +12,11 @@ const physical = (sku: string, name: string, price: number, part: Partial<Good>)
 
 const SEEDS: [string, string, number][] = [
   ['lupin', 'Lupin seeds', 375],
-  ['foxglove', 'Foxglove seeds', 350],
+  ['foxglove', 'Foxglove seeds', 360],
   ['sea-thrift', 'Sea thrift seeds', 425],
   ['scarlet-bean', 'Scarlet bean seeds', 395],
   ['kale', 'Curled kale seeds', 325],
-  ['poppy', 'Iceland poppy seeds', 350],
+  ['poppy', 'Iceland poppy seeds', 360],
 ];
 
 const seeds = SEEDS.map(([sku, name, price]) =>
@@ -66,7 +66,7 @@ const pots = [
     hsCode: '6912.00',
     madeIn: 'CA',
   }),
-  physical('pot-34', 'Glazed pot, 34 cm', 6_400, { weight: 8_600, size: size(360, 360, 340), onceFee: 350 }),
+  physical('pot-34', 'Glazed pot, 34 cm', 6_400, { weight: 8_600, size: size(360, 360, 340), onceFee: 360 }),
   physical('pot-urn', 'Glazed urn, 48 cm', 11_900, {
     weight: 14_000,
     size: size(500, 500, 520),
@@ -78,7 +78,7 @@ const pots = [
     packsAlone: true,
   }),
   physical('pot-salt', 'Salt-glaze planter', 7_200, { size: size(400, 300, 280) }),
-  physical('saucer', 'Saucer, 26 cm', 950, { weight: 700, size: size(270, 270, 40) }),
+  physical('saucer', 'Saucer, 26 cm', 920, { weight: 700, size: size(270, 270, 40) }),
 ];
 
 const yard = [

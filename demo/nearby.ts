@@ -8,7 +8,7 @@ const hours = (days: Weekday[], from: string, to: string): OpeningHours[] =>
 
 const crate = { name: 'Crate, returnable', amount: 75 };
 
-/** Where the made-up shop delivers by itself: the peninsula by cargo bike, the rest of the harbour by van. */
+/** Where the made-up shop delivers by itself: the peninsula by electric cart, the rest of the harbour by van. */
 export const demoAreas: DeliveryArea[] = [
   {
     id: 'peninsula',
@@ -20,7 +20,7 @@ export const demoAreas: DeliveryArea[] = [
     methods: [
       {
         id: 'today',
-        name: 'Cargo bike, today',
+        name: 'Electric cart, today',
         add: 250,
         addStays: true,
         timing: {
@@ -34,8 +34,8 @@ export const demoAreas: DeliveryArea[] = [
         withinDays: 0,
       },
       {
-        id: 'bike',
-        name: 'Cargo bike',
+        id: 'cart',
+        name: 'Electric cart',
         add: 0,
         timing: {
           kind: 'slot',
@@ -95,7 +95,7 @@ export const demoPickups: PickupPoint[] = [
     locationId: 'nursery',
     charge: 0,
     maxDistance: 80_000,
-    preparation: { kind: 'open-minutes', minutes: 120 },
+    preparation: { kind: 'open-minutes', minutes: 100 },
     timing: { kind: 'slot', hours: hours(WEEK, '09:00', '17:30'), minutes: 30, horizonDays: 7, capacity: 4 },
     limits: { weight: { max: 60_000 } },
     kerbside: true,

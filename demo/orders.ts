@@ -25,10 +25,9 @@ const PLACES: [weight: number, destination: Destination][] = [
   [3, to('CA', 'CA-AB', 'T2P 1J9', 'Calgary')],
   [2, to('CA', 'CA-MB', 'R3C 0V8', 'Winnipeg')],
   [1, to('CA', 'CA-YT', 'Y1A 1A1', 'Whitehorse')],
-  [6, to('US', 'US-ME', '04101', 'Portland')],
-  [4, to('US', 'US-NY', '10011', 'New York')],
-  [3, to('FR', null, '69002', 'Lyon')],
-  [2, to('DE', null, '20095', 'Hamburg')],
+  [10, to('US', 'US-VT', '05401', 'Burlington')],
+  [3, to('NL', null, '3511 AB', 'Utrecht')],
+  [2, to('DE', null, '01067', 'Dresden')],
 ];
 
 const FIRST = [

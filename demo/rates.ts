@@ -1,6 +1,6 @@
 import type { Price, Step } from '../core/model/price.ts';
 import type { Rate, Service } from '../core/model/rate.ts';
-import { byCairn, byGannet, byTern } from './carriers.ts';
+import { byCairn, byGannet, byFulmar } from './carriers.ts';
 
 export const demoServices: Service[] = [
   { id: 'seed-mail', name: 'Seed mail', note: 'A letter, without tracking' },
@@ -35,7 +35,7 @@ const seedMail = (zoneId: string, amount: number, min: number, max: number): Rat
     zoneId,
     { kind: 'flat', amount, per: 'order' },
     {
-      limits: { weight: { max: 500 }, longestSide: { max: 240 } },
+      limits: { weight: { max: 400 }, longestSide: { max: 240 } },
       transit: { min, max },
     },
   );
@@ -110,10 +110,10 @@ export const demoRates: Rate[] = [
     limits: { weight: { max: 20 * KG }, longestSide: { max: 1_050 } },
     bounds: { max: 6_500 },
   }),
-  expressBy('maritimes', byTern(2_400)),
+  expressBy('maritimes', byFulmar(2_400)),
   express('newfoundland', 2_150, 310, 1, 2),
-  expressBy('central', byTern(3_200)),
-  expressBy('west', byTern(4_500)),
+  expressBy('central', byFulmar(3_200)),
+  expressBy('west', byFulmar(4_500)),
   express('north', 3_900, 780, 2, 5),
   expressBy('united-states', byGannet(5_400)),
   pallet('maritimes', 6_400, 2, 5),

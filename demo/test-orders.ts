@@ -47,7 +47,7 @@ const GROUPS: [group: string, ids: string[]][] = [
     'Across Canada',
     ['seeds-toronto', 'garden-vancouver', 'urn-iqaluit', 'fly-in', 'heather-winnipeg', 'pallet-victoria'],
   ],
-  ['Abroad', ['seeds-lyon', 'heather-anchorage']],
+  ['Abroad', ['seeds-utrecht', 'heather-alaska']],
   ['Nearby', ['soil-north-end', 'too-late-today', 'van-cole-harbour', 'soil-sydney', 'in-two-parts']],
   ['Trade', ['trade-sydney', 'trade-ottawa']],
 ];
@@ -109,13 +109,17 @@ const testOrders: TestOrder[] = [
     { 'pot-salt': 1 },
     [withheld('parcel-maritimes', 'weight-unknown')],
   ),
-  testOrder('seeds-lyon', 'Seeds to Lyon', to('FR', null, '69002', 'Lyon'), { 'seed-sea-thrift': 3 }, [
-    offered('seed-mail-europe', 480),
-  ]),
   testOrder(
-    'heather-anchorage',
-    'Heather to Anchorage',
-    to('US', 'US-AK', '99501', 'Anchorage'),
+    'seeds-utrecht',
+    'Seeds to Utrecht',
+    to('NL', null, '3511 AB', 'Utrecht'),
+    { 'seed-sea-thrift': 3 },
+    [offered('seed-mail-europe', 480)],
+  ),
+  testOrder(
+    'heather-alaska',
+    'Heather to Alaska',
+    to('US', 'US-AK', '99615', 'Kodiak'),
     { 'plant-heather': 2 },
     [{ kind: 'how-many', of: 'shipping', max: 0 }],
   ),
@@ -149,7 +153,7 @@ const testOrders: TestOrder[] = [
       'A garden firm in Ottawa',
       to('CA', 'CA-ON', 'K1P 1J1', 'Ottawa'),
       { 'pot-34': 1 },
-      [offered('parcel-central', 2_889)],
+      [offered('parcel-central', 2_898)],
     ),
     { customer: 'trade' },
   ),
@@ -166,7 +170,7 @@ const testOrders: TestOrder[] = [
     to('CA', 'CA-NS', 'B3K 1V5', 'Halifax'),
     { 'soil-20': 3 },
     [
-      offered('peninsula:bike', 625),
+      offered('peninsula:cart', 625),
       offered('peninsula:today', 875),
       offered('nursery-yard', 0),
       withheld('market-stall', 'above-limit'),
@@ -175,10 +179,10 @@ const testOrders: TestOrder[] = [
   ordered(
     testOrder(
       'too-late-today',
-      'Too late for the bike today',
+      'Too late for the cart today',
       to('CA', 'CA-NS', 'B3H 2Y9', 'Halifax'),
       { 'plant-heather': 4, trowel: 1 },
-      [withheld('peninsula:today', 'no-time-left'), offered('peninsula:bike', 625)],
+      [withheld('peninsula:today', 'no-time-left'), offered('peninsula:cart', 625)],
     ),
     { placedAt: '2026-11-24T11:00:00-04:00' },
   ),
@@ -187,7 +191,7 @@ const testOrders: TestOrder[] = [
     'By van to Cole Harbour',
     to('CA', 'CA-NS', 'B2V 1B4', 'Dartmouth'),
     { 'pot-26': 1, 'plant-heather': 2 },
-    [offered('harbour-ring:van', 1_115), withheld('peninsula:bike', 'outside-area')],
+    [offered('harbour-ring:van', 1_115), withheld('peninsula:cart', 'outside-area')],
   ),
   testOrder('soil-sydney', 'Soil to Sydney', to('CA', 'CA-NS', 'B1P 6K1', 'Sydney'), { 'soil-20': 1 }, [
     { kind: 'how-many', of: 'shipping', max: 0 },

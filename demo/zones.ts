@@ -35,13 +35,13 @@ export const demoZones: Zone[] = [
   zone('north', 'North', [...province('YT', 'NT', 'NU'), { country: 'CA', postal: FLY_IN }], {
     without: ['pallet'],
   }),
-  zone('united-states', 'United States', countries('US'), {
+  zone('united-states', 'Over the border', countries('US'), {
     excludes: states('AK', 'HI', 'PR', 'GU', 'VI', 'AS', 'MP', 'UM'),
     without: ['pallet'],
   }),
   zone(
     'europe',
-    'Europe',
+    'Western Europe',
     countries('AT', 'BE', 'DE', 'DK', 'ES', 'FI', 'FR', 'GB', 'IE', 'IT', 'LU', 'NL', 'PT', 'SE'),
     {
       without: ['parcel', 'express', 'pallet'],

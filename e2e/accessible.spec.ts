@@ -87,7 +87,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByRole('button', { name: /Let a carrier fail/ }).click();
   },
   'a carrier account': async (page) => {
-    await openProgram(page, '/charges?part=carriers&account=tern');
+    await openProgram(page, '/charges?part=carriers&account=fulmar');
     await page.getByRole('button', { name: 'Ask the carrier' }).click();
     await expect(page.getByText(/^Covers \d+/)).toBeVisible();
     await expect(page.getByRole('table', { name: 'What each service would cost' })).toBeVisible();
@@ -108,7 +108,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   'the ways to pay': (page) => openProgram(page, '/settings?part=payments'),
   'the test orders': async (page) => {
     await openProgram(page, '/check');
-    await page.getByRole('button', { name: 'Seeds to Lyon' }).click();
+    await page.getByRole('button', { name: 'Seeds to Utrecht' }).click();
   },
   'the problems': async (page) => {
     await openProgram(page, '/check?part=problems');

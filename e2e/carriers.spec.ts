@@ -1,7 +1,7 @@
 import { expect, test, type Locator, type Page } from './browser.ts';
 import { choiceOf, closePreview, openProgram, reopenProgram, openPreview, waitUntilKept } from './program.ts';
 
-const TERN = '/charges?part=carriers&account=tern';
+const FULMAR = '/charges?part=carriers&account=fulmar';
 
 const toCheckout = async (page: Page, good: string): Promise<void> => {
   await openProgram(page, '/shop');
@@ -41,9 +41,9 @@ test('a carrier’s services stand in the preview with their working, and the pa
   const preview = await openPreview(page);
   await expect(choiceOf(preview, 'Express, two days')).toContainText('33.67');
   await choiceOf(preview, 'Express, two days').click();
-  await expect(preview).toContainText('Tern Parcel, Tern two-day: 32.07');
+  await expect(preview).toContainText('Fulmar Parcel, Fulmar two-day: 32.07');
   await expect(preview).toContainText('5 % of 32.07 more');
-  await expect(preview).toContainText('Tern Parcel is asked about 1 parcel');
+  await expect(preview).toContainText('Fulmar Parcel is asked about 1 parcel');
   const parcels = preview.getByRole('button', { name: /1 parcel/ });
   await expect(parcels).toHaveCount(2);
   await parcels.last().click();
@@ -51,8 +51,8 @@ test('a carrier’s services stand in the preview with their working, and the pa
 });
 
 test('an account is connected: refused with the wrong secret, then answered', async ({ page }) => {
-  await openProgram(page, TERN);
-  await page.getByRole('button', { name: 'an account of our own' }).click();
+  await openProgram(page, FULMAR);
+  await page.getByRole('button', { name: 'your own account' }).click();
   await write(page.getByLabel('Account number'), 'T7-55208');
   await write(page.getByLabel('Secret'), 'guess');
   await page.getByRole('button', { name: 'Test the connection' }).click();
@@ -70,7 +70,7 @@ test('an account is connected: refused with the wrong secret, then answered', as
 
 test('a service is offered under another name, dearer, and free from a subtotal', async ({ page }) => {
   await openProgram(page, '/charges?zone=maritimes&service=express');
-  const twoDay = page.getByRole('group', { name: 'Tern two-day' });
+  const twoDay = page.getByRole('group', { name: 'Fulmar two-day' });
   await write(twoDay.getByLabel('Under the name'), 'Quick');
   await write(twoDay.getByLabel('Change by %'), '10 %');
   let preview = await openPreview(page);
@@ -80,7 +80,7 @@ test('a service is offered under another name, dearer, and free from a subtotal'
   preview = await openPreview(page);
   await expect(choiceOf(preview, 'Quick')).toContainText('0.00');
   await closePreview(page);
-  await page.getByRole('button', { name: 'the cheapest', exact: true }).click();
+  await page.getByRole('button', { name: 'only the cheapest', exact: true }).click();
   preview = await openPreview(page);
   await expect(choiceOf(preview, 'Express, overnight')).toHaveCount(0);
 });
@@ -92,13 +92,13 @@ test('a rate becomes a carrier’s, and offers nothing until a service is ticked
   let preview = await openPreview(page);
   await expect(choiceOf(preview, 'Pallet')).toHaveCount(0);
   await closePreview(page);
-  await page.getByRole('checkbox', { name: 'Tern ground' }).click();
+  await page.getByRole('checkbox', { name: 'Fulmar ground' }).click();
   preview = await openPreview(page);
-  await expect(choiceOf(preview, 'Tern ground')).toBeVisible();
+  await expect(choiceOf(preview, 'Fulmar ground')).toBeVisible();
 });
 
 test('a carrier that is down falls back to the shop’s own price at checkout', async ({ page }) => {
-  await failing(page, 'tern');
+  await failing(page, 'fulmar');
   await toCheckout(page, 'Hand trowel');
   await sendTo(page, 'B2G 2L2', 'Nova Scotia');
   await expect(page.getByRole('radio', { name: 'Express, 24.00' })).toBeVisible();
@@ -128,20 +128,20 @@ test('import charges are paid on arrival or now, side by side, and the sum says 
   const onArrival = page.getByRole('radio', { name: /^Parcel, .*import charges on arrival/ });
   const paidNow = page.getByRole('radio', { name: /^Parcel, .*import charges paid now/ });
   await expect(onArrival).toContainText('about 2.20');
-  await expect(paidNow).toContainText('Import charges of 11.70 are paid now');
+  await expect(paidNow).toContainText('Import charges of 11.40 are paid now');
   const sums = page.getByRole('region', { name: 'Order total' });
   await onArrival.click();
   await expect(sums).not.toContainText('Import charges');
   await paidNow.click();
   await expect(sums).toContainText('Import charges, paid now');
-  await expect(sums).toContainText('11.70');
+  await expect(sums).toContainText('11.40');
 });
 
 test('the test order’s parcels are booked, their label opened, and the shipment cancelled', async ({
   page,
 }) => {
-  await openProgram(page, TERN);
-  await page.getByRole('button', { name: /^Book Tern ground/ }).click();
+  await openProgram(page, FULMAR);
+  await page.getByRole('button', { name: /^Book Fulmar ground/ }).click();
   const shipment = page.getByRole('group', { name: 'The shipment' });
   await expect(shipment).toContainText(/TE\d{10}[\dX]/);
   const download = page.waitForEvent('download');
@@ -152,7 +152,7 @@ test('the test order’s parcels are booked, their label opened, and the shipmen
 });
 
 test('steps out of what the carrier takes are proposed, and taken into the draft', async ({ page }) => {
-  await openProgram(page, TERN);
+  await openProgram(page, FULMAR);
   await page.getByLabel('For your service').fill('Parc');
   await page.getByRole('button', { name: 'Parcel', exact: true }).click();
   await write(page.getByLabel('Steps, at most'), '3');
@@ -190,7 +190,7 @@ test('a box is added, sized and packed into', async ({ page }) => {
   await write(panel.getByLabel(/^Inside/), '57 x 29 x 26 cm');
   await expect(panel.getByText(/No plan packs into it/)).toBeVisible();
   await waitUntilKept(page);
-  await reopenProgram(page, TERN);
+  await reopenProgram(page, FULMAR);
   await page.getByRole('checkbox', { name: 'New box' }).click();
   await expect(page.getByRole('checkbox', { name: 'New box' })).toBeChecked();
   const preview = await openPreview(page);

@@ -114,7 +114,7 @@ test('a service and a zone are added, named, left out, and removed with a way ba
   await page.getByRole('button', { name: 'Add a service' }).click();
   await page.getByRole('button', { name: 'Add the service' }).click();
   await expect(page.getByText('A name is needed, of at most 120 characters.')).toBeVisible();
-  await fill(page, 'Name of the new service', 'Courier');
+  await fill(page, 'Name of the new service', 'Night mail');
   await page.getByRole('button', { name: 'Add the service' }).click();
   await page.getByRole('button', { name: 'Add a zone' }).click();
   await fill(page, 'Name of the new zone', 'Halifax');
@@ -126,17 +126,17 @@ test('a service and a zone are added, named, left out, and removed with a way ba
   const preview = await openPreview(page);
   await expect(preview.getByText('zone Halifax, by B2G*')).toBeVisible();
   await closePreview(page);
-  await openCell(page, 'Courier', 'Halifax');
+  await openCell(page, 'Night mail', 'Halifax');
   await page.getByRole('button', { name: 'Not offered here, on purpose' }).click();
   await expect(
-    page.getByRole('main').getByText('Courier is deliberately not offered in Halifax.'),
+    page.getByRole('main').getByText('Night mail is deliberately not offered in Halifax.'),
   ).toBeVisible();
   await waitUntilKept(page);
-  await openProgram(page, '/charges?service=courier&panel=service');
+  await openProgram(page, '/charges?service=night-mail&panel=service');
   await page.getByRole('button', { name: 'Remove the service' }).click();
-  await expect(page.getByText('Removed Courier with 0 rates.')).toBeVisible();
+  await expect(page.getByText('Removed Night mail with 0 rates.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
-  await expect(page.getByRole('button', { name: 'Service Courier' }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Service Night mail' }).first()).toBeVisible();
 });
 
 test('a zone is renamed, copied with its rates and moved', async ({ page }) => {

@@ -93,7 +93,7 @@ test('codes of another country, and columns nobody knows, are asked about before
   await expect(page.getByText('PDX-2 · PDX-2')).toBeVisible();
   await expect(take).toBeDisabled();
   await page.getByRole('button', { name: 'Do not import them' }).click();
-  await page.getByRole('button', { name: 'Added to the list' }).click();
+  await page.getByRole('button', { name: 'Add to the list' }).click();
   await take.click();
   await expect(lines).toHaveCount(before + 2);
 });

@@ -85,32 +85,32 @@ test('a radius says what its edge cuts through, and becomes the list of its code
   await expect(choiceOf(preview, 'Van')).toContainText('11.15');
 });
 
-test('the bike comes today before the cut-off, and not at it', async ({ page }) => {
+test('the cart comes today before the cut-off, and not at it', async ({ page }) => {
   await openProgram(page);
   const preview = await chooseTestOrder(page, 'Soil to the North End');
-  await expect(choiceOf(preview, 'Cargo bike, today')).toContainText('8.75');
+  await expect(choiceOf(preview, 'Electric cart, today')).toContainText('8.75');
   await expect(choiceOf(preview, 'Collect at the Nursery')).toContainText('0.00');
   await preview.getByRole('button', { name: 'Change the test order' }).click();
   await fill(page, 'at', '11:00');
-  await expect(choiceOf(preview, 'Cargo bike, today')).toHaveCount(0);
-  await expect(choiceOf(preview, 'Cargo bike(?!, today)')).toContainText('6.25');
+  await expect(choiceOf(preview, 'Electric cart, today')).toHaveCount(0);
+  await expect(choiceOf(preview, 'Electric cart(?!, today)')).toContainText('6.25');
 });
 
 test('a delivery area is priced, switched off, and gone from the preview at once', async ({ page }) => {
   await openNearby(page, '&area=peninsula');
   await fill(page, 'Charge for the order', '7.00');
   const preview = await chooseTestOrder(page, 'Soil to the North End');
-  await expect(choiceOf(preview, 'Cargo bike(?!, today)')).toContainText('7.75');
+  await expect(choiceOf(preview, 'Electric cart(?!, today)')).toContainText('7.75');
   await closePreview(page);
   await page.getByRole('button', { name: 'Switch off', exact: true }).click();
   await openPreview(page);
-  await expect(choiceOf(preview, 'Cargo bike')).toHaveCount(0);
+  await expect(choiceOf(preview, 'Electric cart')).toHaveCount(0);
 });
 
 test('the week follows the moment of the test order', async ({ page }) => {
   await openNearby(page, '&area=peninsula');
   const week = page
-    .getByRole('group', { name: 'Delivery method Cargo bike, today' })
+    .getByRole('group', { name: 'Delivery method Electric cart, today' })
     .getByRole('group', { name: 'The week' });
   await expect(week).toContainText(
     'Ordered Tue 24 Nov, 10:15: ready Tue 24 Nov, 14:00; 3 times to choose from',
@@ -177,7 +177,7 @@ test('a day and a time are chosen at the checkout, and stand on the order with a
   await openProgram(page, '/shop');
   await put(page, 'Heather, young', 2);
   await toCheckout(page, 'B3H 2Y9', 'Halifax');
-  await page.getByRole('radio', { name: /^Cargo bike, \d/ }).click();
+  await page.getByRole('radio', { name: /^Electric cart, \d/ }).click();
   await page.getByRole('button', { name: 'Place the order' }).click();
   await expect(page.getByRole('alert')).toContainText('Pick a day or time first.');
   await page.getByRole('radiogroup', { name: 'The day' }).getByRole('radio').nth(1).click();
@@ -227,7 +227,7 @@ test('a time is taken for other tabs while it is held and once it is ordered, an
   context,
 }) => {
   const times = async (at: Page): Promise<Locator> => {
-    await at.getByRole('radio', { name: /^Cargo bike, \d/ }).click();
+    await at.getByRole('radio', { name: /^Electric cart, \d/ }).click();
     await at.getByRole('radiogroup', { name: 'The day' }).getByRole('radio').nth(1).click();
     return at.getByRole('radiogroup', { name: 'The time' }).getByRole('radio');
   };

@@ -40,8 +40,8 @@ test('a country closed and opened is followed by the board and the shopfront', a
   await reopenProgram(page, '/charges');
   const europe = isPhone(page)
     ? page.getByText(/^closed, not sold to · AT/)
-    : page.getByRole('rowheader', { name: /Europe/ });
-  if (isPhone(page)) await page.getByRole('tab', { name: 'Europe' }).click();
+    : page.getByRole('rowheader', { name: /Western Europe/ });
+  if (isPhone(page)) await page.getByRole('tab', { name: 'Western Europe' }).click();
   await expect(europe).toContainText('closed, not sold to');
   await reopenProgram(page, '/shop/checkout');
   await page.getByRole('button', { name: 'Serve the draft' }).click();
@@ -95,9 +95,9 @@ test('a zone with nothing switched on is struck on the map and told on the board
   await expect(
     page.getByRole('img', { name: /4 countries closed, 14 sold to without any rate/ }),
   ).toBeVisible();
-  await expect(page.getByRole('link', { name: /^Europe:/ })).toContainText('0 services');
-  await page.getByRole('link', { name: /^Europe:/ }).click();
-  await expect(page.getByLabel('Zone', { exact: true })).toHaveValue('Europe');
+  await expect(page.getByRole('link', { name: /^Western Europe:/ })).toContainText('0 services');
+  await page.getByRole('link', { name: /^Western Europe:/ }).click();
+  await expect(page.getByLabel('Zone', { exact: true })).toHaveValue('Western Europe');
 });
 
 test('the map grows, moves and goes back by keys and by buttons', async ({ page }) => {

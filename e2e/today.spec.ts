@@ -23,14 +23,14 @@ test('a day is worked through: packed, set off, handed over, undone, and kept ov
   page,
 }) => {
   await openProgram(page, '/today');
-  const bike = orderOf(page, '988');
-  await expect(bike).toContainText('packed');
-  await bike.getByRole('button', { name: 'Send out: order 988' }).click();
-  await expect(bike).toContainText('on its way');
-  await bike.getByRole('button').first().click();
-  await expect(bike.getByRole('list', { name: 'What is packed' })).toContainText('Heather, young');
-  await bike.getByRole('button', { name: 'Undo the last step' }).click();
-  await expect(bike.getByRole('button', { name: 'Send out: order 988' })).toBeVisible();
+  const cart = orderOf(page, '988');
+  await expect(cart).toContainText('packed');
+  await cart.getByRole('button', { name: 'Send out: order 988' }).click();
+  await expect(cart).toContainText('on its way');
+  await cart.getByRole('button').first().click();
+  await expect(cart.getByRole('list', { name: 'What is packed' })).toContainText('Heather, young');
+  await cart.getByRole('button', { name: 'Undo the last step' }).click();
+  await expect(cart.getByRole('button', { name: 'Send out: order 988' })).toBeVisible();
   const collected = orderOf(page, '995');
   await collected.getByRole('button', { name: 'Hand over: order 995' }).click();
   await expect(collected).toHaveCount(0);

@@ -24,6 +24,7 @@ const TURNS: readonly [turn: RegExp, instead: string][] = [
   [/what it comes to|how it gets to you/i, 'Order total, Delivery options'],
   [/threw away|throw away/i, 'Delete'],
   [/^'fold'$|\bfold (the|what)\b/i, 'hide'],
+  [/milliseconds/i, 'seconds'],
   [/\bgood that\b|\bgoods that\b|\ball goods\b/i, 'product'],
 ];
 

@@ -49,10 +49,10 @@ const VIEWS = {
       await page.getByLabel('Postal code').fill('B3H 2Y9');
       await page.getByLabel('Province or territory').fill('Nova');
       await page.getByRole('button', { name: 'Nova Scotia', exact: true }).click();
-      const bike = page.getByRole('radio', { name: /^Cargo bike, \d/ });
-      await bike.click();
+      const cart = page.getByRole('radio', { name: /^Electric cart, \d/ });
+      await cart.click();
       await page.getByRole('radiogroup', { name: 'The time' }).getByRole('radio').first().click();
-      await bike.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+      await cart.evaluate((element) => element.scrollIntoView({ block: 'center' }));
     },
   },
   adjustments: { path: '/charges?part=adjustments', sizes: ['wide'] },

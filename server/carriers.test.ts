@@ -53,12 +53,12 @@ const booking = {
 
 describe('a carrier over HTTP', () => {
   test('answers a question with its services', async () => {
-    const response = await send('POST', '/carriers/tern/rates', makeQuestion());
+    const response = await send('POST', '/carriers/fulmar/rates', makeQuestion());
     expect([response.status, await response.json()]).toMatchObject([200, { ok: true, key: 'account' }]);
   });
 
   test('says in a sentence what is wrong with a request', async () => {
-    const rates = '/carriers/tern/rates';
+    const rates = '/carriers/fulmar/rates';
     expect(await errorOf(send('POST', '/carriers/auk/rates', makeQuestion()))).toEqual([
       404,
       'there is no such carrier',
@@ -73,21 +73,24 @@ describe('a carrier over HTTP', () => {
   test('never repeats a secret', async () => {
     const credentials = { kind: 'own', accountNumber: 'T7-55208', secret: 'very secret' };
     const answers = await Promise.all([
-      send('POST', '/carriers/tern/rates', { ...makeQuestion(), credentials }),
-      send('POST', '/carriers/tern/rates', { ...makeQuestion(), credentials, currency: 'x' }),
-      send('POST', '/carriers/tern/shipments', { ...booking, question: { ...makeQuestion(), credentials } }),
+      send('POST', '/carriers/fulmar/rates', { ...makeQuestion(), credentials }),
+      send('POST', '/carriers/fulmar/rates', { ...makeQuestion(), credentials, currency: 'x' }),
+      send('POST', '/carriers/fulmar/shipments', {
+        ...booking,
+        question: { ...makeQuestion(), credentials },
+      }),
     ]);
     for (const answer of answers) expect(await answer.text()).not.toContain('very secret');
   });
 
   test('books, labels, tracks and cancels a shipment', async () => {
-    const booked = await send('POST', '/carriers/tern/shipments', booking);
+    const booked = await send('POST', '/carriers/fulmar/shipments', booking);
     const { shipment } = (await booked.json()) as { shipment: { tracking: string } };
     expect(booked.status).toBe(201);
-    expect((await send('POST', '/carriers/tern/shipments', booking)).status).toBe(200);
-    const path = `/carriers/tern/shipments/${shipment.tracking}`;
+    expect((await send('POST', '/carriers/fulmar/shipments', booking)).status).toBe(200);
+    const path = `/carriers/fulmar/shipments/${shipment.tracking}`;
     expect(await (await send('GET', path)).json()).toMatchObject({
-      steps: [{ text: 'Booked: Tern ground' }],
+      steps: [{ text: 'Booked: Fulmar ground' }],
     });
     const label = await send('GET', `${path}/label.pdf`);
     expect(label.headers.get('content-type')).toBe('application/pdf');
@@ -96,24 +99,23 @@ describe('a carrier over HTTP', () => {
       shipment: { cancelledAt: expect.anything() },
     });
     for (const method of ['GET', 'DELETE'])
-      expect(await errorOf(send(method, '/carriers/tern/shipments/none'))).toEqual([
+      expect(await errorOf(send(method, '/carriers/fulmar/shipments/none'))).toEqual([
         404,
         'there is no shipment of that number',
       ]);
-    expect(await errorOf(send('POST', '/carriers/tern/shipments', { ...booking, service: 'none' }))).toEqual([
-      422,
-      'the service none does not take this shipment',
-    ]);
+    expect(
+      await errorOf(send('POST', '/carriers/fulmar/shipments', { ...booking, service: 'none' })),
+    ).toEqual([422, 'the service none does not take this shipment']);
   });
 
   test('misbehaves for the browser session that said so, and for no other', async () => {
     await send('PUT', '/carriers/troubles', {
-      troubles: [{ carrier: 'tern', trouble: 'refusing', lasts: 'always' }],
+      troubles: [{ carrier: 'fulmar', trouble: 'refusing', lasts: 'always' }],
     });
     const mine = cookie;
-    expect((await send('POST', '/carriers/tern/rates', makeQuestion())).status).toBe(503);
+    expect((await send('POST', '/carriers/fulmar/rates', makeQuestion())).status).toBe(503);
     cookie = '';
-    expect((await send('POST', '/carriers/tern/rates', makeQuestion())).status).toBe(200);
+    expect((await send('POST', '/carriers/fulmar/rates', makeQuestion())).status).toBe(200);
     expect(await (await send('GET', '/carriers/troubles')).json()).toEqual({ troubles: [] });
     cookie = mine;
     expect(await (await send('GET', '/carriers/troubles')).json()).toMatchObject({
@@ -125,20 +127,20 @@ describe('a carrier over HTTP', () => {
 
   test('misbehaves as it is told to, once or until it is told otherwise', async () => {
     const told = (trouble: string, lasts = 'once') =>
-      send('PUT', '/carriers/troubles', { troubles: [{ carrier: 'tern', trouble, lasts }] });
-    const ask = () => send('POST', '/carriers/tern/rates', makeQuestion());
+      send('PUT', '/carriers/troubles', { troubles: [{ carrier: 'fulmar', trouble, lasts }] });
+    const ask = () => send('POST', '/carriers/fulmar/rates', makeQuestion());
     await told('refusing');
     expect([(await ask()).status, (await ask()).status]).toEqual([503, 200]);
     await told('rubbish', 'always');
     expect((await ask()).headers.get('content-type')).toContain('html');
     expect((await send('GET', '/carriers/troubles').then((response) => response.json())) as unknown).toEqual({
-      troubles: [{ carrier: 'tern', trouble: 'rubbish', lasts: 'always' }],
+      troubles: [{ carrier: 'fulmar', trouble: 'rubbish', lasts: 'always' }],
     });
     await told('unreachable');
     await expect(ask()).rejects.toThrow();
     await told('slow');
     await expect(
-      fetch(`${api}/carriers/tern/rates`, {
+      fetch(`${api}/carriers/fulmar/rates`, {
         method: 'POST',
         headers: { 'content-type': 'application/json', cookie },
         body: JSON.stringify(makeQuestion()),
@@ -192,12 +194,12 @@ describe('quotes over HTTP', () => {
       choices: [{ id: 'parcel-country:ground', cost: expect.any(Number) }],
     });
     await stop();
-    await start([{ carrier: 'tern', trouble: 'slow', lasts: 'always' }]);
+    await start([{ carrier: 'fulmar', trouble: 'slow', lasts: 'always' }]);
     await send('PUT', '/shops/yard', { book, catalogue: makeCatalogue() });
     const elsewhere = makeRequest({ destination: { country: 'CA', postalCode: 'M5V 2T6' } });
     const from = Date.now();
     expect(await (await ask('yard', elsewhere)).json()).toMatchObject({
-      withheld: [{ code: 'carrier-error', text: 'Tern did not answer in time.' }],
+      withheld: [{ code: 'carrier-error', text: 'Fulmar did not answer in time.' }],
     });
     expect(Date.now() - from).toBeLessThan(1_000);
   });

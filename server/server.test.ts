@@ -83,7 +83,7 @@ test.each([
 describe('what goes wrong is told in JSON, without a trace, a path or what was sent', () => {
   test.each([
     ['/api/nowhere', 404, 'not-found', 'not found'],
-    ['/api/carriers/tern', 404, 'not-found', 'not found'],
+    ['/api/carriers/fulmar', 404, 'not-found', 'not found'],
     ['/%E0%A4%A', 400, 'unreadable', 'the request cannot be read'],
     ['/_expo/static/gone.js', 404, 'not-found', 'not found'],
     ['/_expo/static/%2e%2e%2fsecret', 403, 'forbidden', 'the request cannot be read'],

@@ -39,12 +39,12 @@ export const gannetPost: Tariff = {
       code: 'letter',
       name: 'Letter',
       each: 'parcel',
-      greatest: { weight: 500, longestSide: 380, thickness: 20 },
+      greatest: { weight: 450, longestSide: 360, thickness: 18 },
       steps: [
         { upTo: 30, amounts: [115, 115, 115, 115, 165, 275, 275] },
         { upTo: 100, amounts: [205, 205, 205, 205, 320, 640, 640] },
         { upTo: 200, amounts: [325, 325, 325, 325, 545, 1_110, 1_110] },
-        { upTo: 500, amounts: [515, 515, 515, 515, 1_060, 2_180, 2_180] },
+        { upTo: 450, amounts: [515, 515, 515, 515, 1_060, 2_180, 2_180] },
       ],
       days: [
         { min: 2, max: 3 },
@@ -61,7 +61,7 @@ export const gannetPost: Tariff = {
       name: 'Post parcel',
       each: 'parcel',
       dimensional: 6_000,
-      greatest: { weight: 30_000, longestSide: 2_000, lengthAndGirth: 3_000 },
+      greatest: { weight: 27_000, longestSide: 1_800, lengthAndGirth: 2_800 },
       steps: [
         { upTo: 500, amounts: [845, 990, 1_140, 1_420, 1_310, 2_240, 2_690] },
         { upTo: 1_000, amounts: [930, 1_105, 1_320, 1_690, 1_640, 2_980, 3_520] },
@@ -86,7 +86,7 @@ export const gannetPost: Tariff = {
       name: 'Post priority',
       each: 'parcel',
       dimensional: 5_000,
-      greatest: { weight: 30_000, longestSide: 1_500, lengthAndGirth: 3_000 },
+      greatest: { weight: 27_000, longestSide: 1_400, lengthAndGirth: 2_800 },
       steps: [
         { upTo: 500, amounts: [1_280, 1_510, 1_890, 2_540, 2_920, 5_150, 6_240] },
         { upTo: 2_000, amounts: [1_560, 1_940, 2_620, 3_780, 4_180, 7_660, 9_390] },

@@ -3,7 +3,7 @@ import type { CarrierQuestion } from '../../core/model/carrier.ts';
 /** A parcel of two kilograms from Halifax to an address, as a shop would ask. */
 export const makeQuestion = (part: Partial<CarrierQuestion> = {}): CarrierQuestion => ({
   key: 'account',
-  carrier: 'tern',
+  carrier: 'fulmar',
   mode: 'live',
   credentials: { kind: 'shared' },
   from: { country: 'CA', subdivision: 'CA-NS', postalCode: 'B3K 2Z1', city: 'Halifax' },

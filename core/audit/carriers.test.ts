@@ -55,7 +55,7 @@ describe('what the audit says of carriers', () => {
     expect(problem).toMatchObject({
       gravity: 'stops',
       where: [
-        { kind: 'carrier', id: 'tern' },
+        { kind: 'carrier', id: 'fulmar' },
         { kind: 'zone', id: 'country' },
       ],
     });
@@ -102,7 +102,7 @@ describe('what the audit says of carriers', () => {
       goods,
     );
     expect(problems.filter(({ gravity }) => gravity === 'data').map(({ text }) => text)).toEqual(
-      expect.arrayContaining(['cane goes into none of the boxes of Tern.', 'No plan packs into Spare.']),
+      expect.arrayContaining(['cane goes into none of the boxes of Fulmar.', 'No plan packs into Spare.']),
     );
     expect(codes(found(bookOf()))).not.toContain('fits-no-box');
   });

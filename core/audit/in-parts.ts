@@ -11,7 +11,7 @@ const tell = ({ goods }: CompiledBook, { request, choice }: SplitPart): string =
 };
 
 /**
- * How an order that no one choice takes can be had in parts, each by its own choice: 'Sea thrift by “Cargo bike”;
+ * How an order that no one choice takes can be had in parts, each by its own choice: 'Sea thrift by “Electric cart”;
  * Canes by “Pallet”'. Null where some of it cannot be had at all.
  */
 export const inParts = (compiled: CompiledBook, request: QuoteRequest): string | null => {

@@ -42,7 +42,7 @@ export const SERVICE_NAMES: Record<GoodsKind, string> = {
   parcels: 'Parcel',
   heavy: 'Freight',
 };
-const MOST_WEIGHT: Record<GoodsKind, number> = { letters: 500, parcels: 30_000, heavy: 0 };
+const MOST_WEIGHT: Record<GoodsKind, number> = { letters: 400, parcels: 30_000, heavy: 0 };
 
 /** The zones that the answers make. */
 export const firstZones = ({ reach, countries }: Pick<FirstAnswers, 'reach' | 'countries'>): FirstZone[] => [

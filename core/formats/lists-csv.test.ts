@@ -175,11 +175,11 @@ describe('a postal list in a file', () => {
     ]);
     expect(items).toHaveLength(1);
     expect(faults.map(({ code, path }) => `${path}: ${code}`)).toEqual([
-      'row 3, Postal code: cell-duplicate',
+      'row 3, Code: cell-duplicate',
       'row 4, Country: cell-unread',
-      'row 4, Postal code: cell-unread',
+      'row 4, Code: cell-unread',
       'row 4, Served: cell-unread',
-      'row 4, Cash on delivery: cell-unread',
+      'row 4, Payable at the door: cell-unread',
       'row 4, Days: cell-unread',
     ]);
   });
@@ -200,7 +200,7 @@ describe('a postal list in a file', () => {
     });
     expect(items.map(({ country, pattern }) => `${country} ${pattern}`)).toEqual(['CA B3H*']);
     expect(faults.map(({ path, detail }) => `${path}: ${String(detail?.text)}`)).toEqual([
-      'row 3, Postal code: 97201*',
+      'row 3, Code: 97201*',
       'row 4, Country: Nowhere',
     ]);
   });

@@ -23,10 +23,10 @@ const order: PastOrder = {
     channel: 'shopfront',
   },
   chosen: {
-    id: 'peninsula:bike',
+    id: 'peninsula:cart',
     kind: 'delivery',
-    of: { areaId: 'peninsula', methodId: 'bike' },
-    name: 'Cargo bike',
+    of: { areaId: 'peninsula', methodId: 'cart' },
+    name: 'Electric cart',
     charge: 625,
     total: 712,
     slot: { start: '2026-11-25T10:00:00-04:00', end: '2026-11-25T11:00:00-04:00' },

@@ -25,16 +25,21 @@ const column = (
 ): ListColumn<PostalColumn> => ({ column: name, name: heading, aliases, needed, measured: false });
 
 export const POSTAL_COLUMNS: readonly ListColumn<PostalColumn>[] = [
-  column('country', 'Country', ['country code', 'land']),
   column(
     'pattern',
-    'Postal code',
-    ['postal', 'postcode', 'zip', 'zip code', 'code', 'pin', 'pin code', 'pattern'],
+    'Code',
+    ['postal code', 'postal', 'postcode', 'zip', 'zip code', 'pin', 'pin code', 'pattern'],
     true,
   ),
-  column('served', 'Served', ['serviceable', 'delivered', 'active', 'available']),
-  column('cashOnDelivery', 'Cash on delivery', ['cod', 'cashondelivery', 'pay at the door']),
   column('days', 'Days', ['delivery days', 'transit days', 'transit']),
+  column('served', 'Served', ['serviceable', 'delivered', 'active', 'available']),
+  column('cashOnDelivery', 'Payable at the door', [
+    'cod',
+    'cash on delivery',
+    'cashondelivery',
+    'pay at the door',
+  ]),
+  column('country', 'Country', ['country code', 'land']),
 ];
 
 const NAMES = Object.fromEntries(POSTAL_COLUMNS.map(({ column: key, name }) => [key, name])) as Record<
@@ -154,9 +159,9 @@ export const postalHeadings = (): string[] => POSTAL_COLUMNS.map(({ name }) => n
 
 /** A line of the postal list as cells; read back it is the same line. */
 export const postalLineCells = ({ country, pattern, served, cashOnDelivery, days }: PostalRule): string[] => [
-  country,
   pattern,
+  days === undefined ? '' : String(days),
   served ? 'yes' : 'no',
   cashOnDelivery ? 'yes' : 'no',
-  days === undefined ? '' : String(days),
+  country,
 ];

@@ -29,17 +29,6 @@ const column = (
 ): ListColumn<TableColumn> => ({ column: name, name: heading, aliases, needed, measured });
 
 export const TABLE_COLUMNS: readonly ListColumn<TableColumn>[] = [
-  column('country', 'Country', ['country code', 'destination country', 'land']),
-  column('subdivision', 'Subdivision', ['region', 'state', 'province', 'state code', 'province code']),
-  column('postal', 'Postal code', [
-    'postal',
-    'postal pattern',
-    'postcode',
-    'zip',
-    'zip code',
-    'code',
-    'pattern',
-  ]),
   column('from', 'From', ['min', 'minimum', 'above', 'weight from', 'from weight', 'lower', 'min weight'], {
     needed: true,
     measured: true,
@@ -56,6 +45,17 @@ export const TABLE_COLUMNS: readonly ListColumn<TableColumn>[] = [
   column('eachSize', 'Each', ['each size', 'per', 'step', 'increment'], { measured: true }),
   column('eachAmount', 'Amount for each', ['each amount', 'per amount', 'increment price']),
   column('eachCount', 'Counted', ['each count', 'count', 'rounding']),
+  column('country', 'Country', ['country code', 'destination country', 'land']),
+  column('subdivision', 'Subdivision', ['region', 'state', 'province', 'state code', 'province code']),
+  column('postal', 'Postal code', [
+    'postal',
+    'postal pattern',
+    'postcode',
+    'zip',
+    'zip code',
+    'code',
+    'pattern',
+  ]),
 ];
 
 const NAMES = new Map(TABLE_COLUMNS.map(({ column: key, name }) => [key, name]));
@@ -233,15 +233,15 @@ export const tableRowCells = (row: TableRow, basis: Measure, decimals: number): 
   };
   const { country = '', subdivision = '', postal = '', from, to, amount, each } = row;
   return [
-    country,
-    subdivision,
-    postal,
     value(from),
     value(to),
     plainMoney(amount, decimals),
     value(each?.size),
     each ? plainMoney(each.amount, decimals) : '',
     each?.count ?? '',
+    country,
+    subdivision,
+    postal,
   ];
 };
 

@@ -111,7 +111,7 @@ describe('a file of the whole shop', () => {
 
   test('holds no secret of a carrier account', () => {
     const account = {
-      id: 'tern',
+      id: 'fulmar',
       credentials: { kind: 'own', accountNumber: '77', secret: 'hush' },
     } as unknown as Book['carriers'][number];
     const text = writeShopFile({ ...DEMO, book: { ...demoBook, carriers: [account] } }, [], SAVED);

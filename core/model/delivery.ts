@@ -49,7 +49,7 @@ export const deliveryAreaSchema = z.strictObject({
   taxable: z.boolean(),
 });
 export type DeliveryArea = z.infer<typeof deliveryAreaSchema>;
-/** One method that an area's deliveries can come by: by van, by cargo bike, the same day. */
+/** One method that an area's deliveries can come by: by van, by electric cart, the same day. */
 export type DeliveryMethod = DeliveryArea['methods'][number];
 
 export const pickupPointSchema = z.strictObject({

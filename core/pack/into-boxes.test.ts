@@ -193,7 +193,7 @@ describe('a basket in boxes', () => {
     const plan = { kind: 'boxes', boxIds: ['flat-rate', 'plain'] } as const;
     const ids = (carrier?: string): string[] =>
       packingOf({ ...plan, boxIds: [...plan.boxIds] }, boxes, carrier).boxes.map(({ id }) => id);
-    expect([ids('gannet'), ids('tern'), ids()]).toEqual([
+    expect([ids('gannet'), ids('fulmar'), ids()]).toEqual([
       ['flat-rate', 'plain'],
       ['plain'],
       ['flat-rate', 'plain'],

@@ -5,7 +5,7 @@ import type { Raise } from './raise.ts';
 
 const price: CarrierPrice = {
   kind: 'carrier',
-  accountId: 'tern',
+  accountId: 'fulmar',
   services: [
     { code: 'ground' },
     { code: 'air', change: { points: 500, amount: 100 } },

@@ -238,7 +238,7 @@ test('changes of carriers, boxes and import charges are told, and never a secret
   const catalogue = makeCatalogue();
   const told = differences({ book: before, catalogue }, { book: after, catalogue }).map(({ text }) => text);
   expect(told.join(' ')).toMatch(
-    /Tern: mode: sandbox becomes live; has other credentials; time for an answer: 2000 ms becomes 900 ms/,
+    /Fulmar: mode: sandbox becomes live; has other credentials; time for an answer: 2000 ms becomes 900 ms/,
   );
   expect(told.join(' ')).toContain('40 × 30 × 20 cm, up to 12 kg');
   expect(told).toEqual(

@@ -36,11 +36,11 @@ const bookOf = (by: Partial<CarrierPrice> = {}, part: Partial<Book> = {}, rate =
 const answer = (
   ...services: [code: string, amount: number, min?: number, max?: number][]
 ): CarrierAnswer => ({
-  key: 'tern',
+  key: 'fulmar',
   ok: true,
   services: services.map(([code, amount, min, max]) => ({
     code,
-    name: `Tern ${code}`,
+    name: `Fulmar ${code}`,
     amount,
     ...(min === undefined ? {} : { days: { min, max: max ?? min } }),
   })),
@@ -53,10 +53,10 @@ describe('a charge that a carrier works out', () => {
   test('is changed by points, then by an amount (worked example 8)', () => {
     const book = bookOf({ services: [{ code: 'ground', change: { points: 400, amount: 90 } }] });
     const choice = onlyChoice(asked(book, [answer(['ground', 1_370, 2, 4])]));
-    expect(choice).toMatchObject({ id: 'express:ground', name: 'Tern ground', charge: 1_515, cost: 1_370 });
+    expect(choice).toMatchObject({ id: 'express:ground', name: 'Fulmar ground', charge: 1_515, cost: 1_370 });
     expect(choice.arrives).toEqual({ earliest: '2026-11-26', latest: '2026-11-30' });
     expect(choice.working.map(({ change, text }) => [change, text])).toEqual([
-      [1_370, 'Tern, Tern ground: 13.70'],
+      [1_370, 'Fulmar, Fulmar ground: 13.70'],
       [55, '4 % of 13.70 more'],
       [90, '0.90 more'],
     ]);
@@ -127,14 +127,14 @@ describe('a charge that a carrier works out', () => {
     const { choices, withheld } = asked(bookOf({ services }), [answer(['ground', 1_000])]);
     expect(choices).toHaveLength(1);
     expect(withheld).toMatchObject([
-      { id: 'express:air', name: 'By air', code: 'carrier-none', from: { kind: 'carrier', id: 'tern' } },
+      { id: 'express:air', name: 'By air', code: 'carrier-none', from: { kind: 'carrier', id: 'fulmar' } },
     ]);
   });
 
   test.each([
     [undefined, 'could not be reached'],
-    [{ key: 'tern', ok: false, error: 'timed-out', text: '' } as const, 'did not answer in time'],
-    [{ key: 'tern', ok: false, error: 'refused', text: 'no such account' } as const, 'no such account'],
+    [{ key: 'fulmar', ok: false, error: 'timed-out', text: '' } as const, 'did not answer in time'],
+    [{ key: 'fulmar', ok: false, error: 'refused', text: 'no such account' } as const, 'no such account'],
   ])('that is not answered is withheld or falls back, never free', (failed, words) => {
     const answers = failed ? [failed] : [];
     const without = onlyWithheld(asked(bookOf(), answers));
@@ -173,9 +173,9 @@ describe('a charge that a carrier works out', () => {
     const book = bookOf({}, { carriers: [makeAccount({ mode: 'sandbox' })] });
     const { notices, choices } = asked(book, [answer(['ground', 1_000])]);
     expect(notices.map(({ code, text }) => [code, text])).toEqual([
-      ['sandbox-rates', 'Sandbox prices, for trying out only: Tern.'],
+      ['sandbox-rates', 'Sandbox prices, for trying out only: Fulmar.'],
     ]);
-    expect(choices[0]?.working[0]?.text).toBe('Tern, sandbox, Tern ground: 10.00');
+    expect(choices[0]?.working[0]?.text).toBe('Fulmar, sandbox, Fulmar ground: 10.00');
   });
 
   test('of goods that travel free asks no carrier and costs nothing', () => {
@@ -202,7 +202,7 @@ describe('what a carrier is asked', () => {
   const book = bookOf(
     {},
     {
-      boxes: [box('s', 100, { carrierBox: { carrier: 'tern', code: 'T-S' } }), box('m', 200)],
+      boxes: [box('s', 100, { carrierBox: { carrier: 'fulmar', code: 'T-S' } }), box('m', 200)],
       carriers: [
         makeAccount({
           packing: { kind: 'boxes', boxIds: ['s', 'm'] },
@@ -217,8 +217,8 @@ describe('what a carrier is asked', () => {
     const request = makeRequest({ lines: [{ sku: 'pot', quantity: 9 }], discount: 1_000 });
     expect(carrierQuestions(compile(book, catalogue), request)).toEqual([
       {
-        key: 'tern',
-        carrier: 'tern',
+        key: 'fulmar',
+        carrier: 'fulmar',
         mode: 'live',
         credentials: { kind: 'shared' },
         from: yard.address,
@@ -242,7 +242,7 @@ describe('what a carrier is asked', () => {
     const rateId = book.rates.find(({ price }) => price.kind === 'carrier')?.id ?? '';
     const shown = carrierParcels(compiled, request, rateId);
     const [question] = carrierQuestions(compiled, request);
-    expect(shown?.account).toBe('Tern');
+    expect(shown?.account).toBe('Fulmar');
     expect(shown?.parcels.map(({ weight }) => weight)).toEqual(question?.parcels.map(({ weight }) => weight));
     expect(shown?.parcels.length).not.toBe(quote(compiled, request).parcels.length);
     expect(carrierParcels(compiled, request, 'none')).toBeNull();
@@ -276,9 +276,9 @@ describe('what a carrier is asked', () => {
     ];
     const request = makeRequest({ lines });
     expect(carrierQuestions(compiled, request)[0]?.parcels).toEqual([{ weight: 900 }]);
-    expect(shipmentQuestion(compiled, request, 'tern')?.parcels).toEqual([{ weight: 1_200 }]);
+    expect(shipmentQuestion(compiled, request, 'fulmar')?.parcels).toEqual([{ weight: 1_200 }]);
     expect(shipmentQuestion(compiled, request, 'none')).toBeNull();
-    expect(shipmentQuestion(compiled, { ...request, destination: null }, 'tern')).toBeNull();
+    expect(shipmentQuestion(compiled, { ...request, destination: null }, 'fulmar')).toBeNull();
   });
 
   test('is asked once for an account, however many rates it prices', () => {

@@ -25,7 +25,7 @@ const compiledWith = (by: Partial<CarrierPrice>) =>
     }),
     makeCatalogue(),
   );
-const waiting = new Set(['tern']);
+const waiting = new Set(['fulmar']);
 
 describe('a quote while a carrier is being asked', () => {
   test('says nothing of the carrier’s failure, but that its service waits', () => {
@@ -33,7 +33,7 @@ describe('a quote while a carrier is being asked', () => {
     const { quote: shown, pending } = withoutPending(compiled, quote(compiled, makeRequest()), waiting);
     expect(shown.choices.map(({ id }) => id)).toEqual(['parcel-country']);
     expect(shown.withheld).toEqual([]);
-    expect(pending).toEqual([{ rateId: 'quick', name: 'Express', account: 'Tern' }]);
+    expect(pending).toEqual([{ rateId: 'quick', name: 'Express', account: 'Fulmar' }]);
   });
 
   test('does not offer the fallback either, nor tell of it', () => {

@@ -163,7 +163,7 @@ describe('worked examples', () => {
     });
     const services = [{ code: 'ground', name: 'Ground', amount: 1_370 }];
     const answer = quote(compile(book, makeCatalogue()), makeRequest(), [
-      { key: 'tern', ok: true, services },
+      { key: 'fulmar', ok: true, services },
     ]);
     expect(onlyChoice(answer)).toMatchObject({
       charge: 1_515,

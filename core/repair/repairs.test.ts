@@ -207,7 +207,7 @@ const FAULTS: Record<string, Fault> = {
       carriers: [makeAccount()],
       rates: [makeRate({ price: makeCarrierPrice() })],
     },
-    asks: ['Fallback charge of Tern', 1_500],
+    asks: ['Fallback charge of Fulmar', 1_500],
   },
   'weight-missing': {
     part: { ...ca, rates: [makeRate({ price: steps })] },

@@ -38,9 +38,9 @@ export const makeRate = (part: Partial<Rate> = {}): Rate => ({
 
 /** An account with a carrier that ships from the location `yard`. */
 export const makeAccount = (part: Partial<CarrierAccount> = {}): CarrierAccount => ({
-  id: 'tern',
-  name: 'Tern',
-  carrier: 'tern',
+  id: 'fulmar',
+  name: 'Fulmar',
+  carrier: 'fulmar',
   mode: 'live',
   credentials: { kind: 'shared' },
   locationId: 'yard',
@@ -55,7 +55,7 @@ export const makeAccount = (part: Partial<CarrierAccount> = {}): CarrierAccount 
 /** A price by that account's carrier, for its ground service, withheld where it cannot be had. */
 export const makeCarrierPrice = (part: Partial<CarrierPrice> = {}): CarrierPrice => ({
   kind: 'carrier',
-  accountId: 'tern',
+  accountId: 'fulmar',
   services: [{ code: 'ground' }],
   show: 'all',
   onError: 'withhold',
@@ -188,7 +188,7 @@ export const onlyWithheld = ({ choices, withheld }: Quote): Withheld => {
 
 /** A shipment of one parcel that a carrier booked. */
 export const makeShipment = (part: Partial<CarrierShipment> = {}): CarrierShipment => ({
-  carrier: 'tern',
+  carrier: 'fulmar',
   tracking: 'TE1',
   reference: '1001',
   service: { code: 'ground', name: 'Ground' },

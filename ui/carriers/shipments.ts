@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { listedCarrier } from '../../carriers/directory.ts';
+import { carrierIdOf, listedCarrier } from '../../carriers/directory.ts';
 import { saveBytes } from '../files/files.ts';
 import type { Booking } from '../../carriers/shipment.ts';
 import { shipmentSchema, type CarrierShipment } from '../../core/model/shipment.ts';
@@ -20,7 +20,9 @@ const answered = async (carrier: string, response: Response): Promise<BookedHere
   const body = answerSchema.safeParse(await response.json());
   if (!body.success) return UNREAD;
   if ('error' in body.data) return { ok: false, text: body.data.error };
-  return body.data.shipment.carrier === carrier ? { ok: true, shipment: body.data.shipment } : UNREAD;
+  return body.data.shipment.carrier === carrierIdOf(carrier)
+    ? { ok: true, shipment: body.data.shipment }
+    : UNREAD;
 };
 
 const UNREAD: BookedHere = { ok: false, text: 'its answer cannot be read' };

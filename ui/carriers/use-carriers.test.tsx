@@ -51,7 +51,7 @@ describe('carriers are asked for the preview', () => {
     const store = open();
     expect(screen.getByText('there')).toBeTruthy();
     expect(preview(store).pending).toEqual([
-      { rateId: 'express-maritimes', name: 'Express', account: 'Tern Parcel' },
+      { rateId: 'express-maritimes', name: 'Express', account: 'Fulmar Parcel' },
     ]);
     await pass(100);
     expect(mockTalk.asked).toHaveLength(0);
@@ -100,7 +100,7 @@ describe('carriers are asked for the preview', () => {
     const compiled = selectCompiled(store.getState());
     const [testOrder] = selectTestOrders(store.getState());
     const answers: CarrierAnswer[] = [
-      { key: 'tern', ok: true, services: [{ code: 'two-day', name: 'T', amount: 500 }] },
+      { key: 'fulmar', ok: true, services: [{ code: 'two-day', name: 'T', amount: 500 }] },
     ];
     const kept = quoteWithKnown(compiled, testOrder!.request, {}, answers);
     expect([kept.questions, kept.pending]).toEqual([[], []]);

@@ -12,6 +12,7 @@ import {
   readMoney,
   readName,
   readPercent,
+  readSeconds,
   readTime,
   readTokens,
   readWords,
@@ -103,6 +104,12 @@ const COUNT: FieldKind<number, Within> = {
 /** A whole number between two others. */
 export const CountField = fieldOf(COUNT);
 export const OptionalCountField = optionalFieldOf(COUNT);
+
+/** A time of milliseconds, written in seconds. */
+export const SecondsField = fieldOf<number, Within>({
+  write: (value) => String(value / 1_000),
+  read: (_, { least, most }) => readSeconds(least, most),
+});
 
 const NAME: FieldKind<string, unknown> = { write: (value) => value, read: () => readName };
 /** A name people read. */

@@ -52,7 +52,6 @@ export const LimitEnds = ({ limits: current, onChange, only, but }: Omit<Props, 
                 placeholder="any"
                 value={value}
                 measure={measure}
-
                 onChange={(next, visit) => set(measure, end, next, visit)}
               />
             );

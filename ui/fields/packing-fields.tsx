@@ -103,8 +103,8 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
   };
   return (
     <View style={style.all} role="group" aria-label="Parcels">
-      <Text>Pack each order into</Text>
       <Segments
+        label="Pack each order into"
         value={packing.kind}
         onChange={(kind) =>
           kind === packing.kind
@@ -142,7 +142,6 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
           value={packing.maxUnits}
           least={1}
           most={99_999}
-
           onChange={(maxUnits, visit) => onChange({ ...packing, maxUnits }, visit)}
         />
       ) : null}

@@ -60,7 +60,6 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
           prose
           value={lines.join(', ')}
           most={200}
-
           onChange={(text, visit) =>
             onChange({ ...destination, lines: text.trim() === '' ? undefined : [text] }, visit)
           }
@@ -72,7 +71,6 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
           label="Postal code"
           value={postalCode}
           most={20}
-
           onChange={(code, visit) => onChange(located(withCode(destination, code)), visit)}
         />
         <WordsField
@@ -81,7 +79,6 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
           prose
           value={city}
           most={120}
-
           onChange={(town, visit) => onChange({ ...destination, city: town }, visit)}
         />
       </View>

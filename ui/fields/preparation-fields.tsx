@@ -44,7 +44,6 @@ const Figures = ({ preparation, onChange }: { preparation: Preparation; onChange
       value={value}
       least={0}
       most={most}
-
       onChange={(next, visit) => onChange(set(next), visit)}
     />
   );
@@ -54,7 +53,6 @@ const Figures = ({ preparation, onChange }: { preparation: Preparation; onChange
       style={style.field}
       label={label}
       value={value}
-
       onChange={(next, visit) => onChange(set(next), visit)}
     />
   );
@@ -79,15 +77,15 @@ export const PreparationFields = ({ preparation, onChange, needed = false }: Pro
   const style = useStyles(styles);
   return (
     <View style={{ gap: 8 }} role="group" aria-label="When orders are ready">
-      <Text>When orders are ready</Text>
       <Segments<Kind>
+        label="Orders are ready"
         value={kind}
         onChange={(next) => onChange(next === 'none' ? undefined : FIRST[next], null)}
         options={[
-          ...(needed ? [] : [{ value: 'none' as const, label: 'that day' }]),
-          { value: 'open-minutes', label: 'minutes' },
-          { value: 'working-days', label: 'days' },
-          { value: 'cut-off', label: 'cut-off' },
+          ...(needed ? [] : [{ value: 'none' as const, label: 'the same day' }]),
+          { value: 'open-minutes', label: 'after minutes' },
+          { value: 'working-days', label: 'after days' },
+          { value: 'cut-off', label: 'by a cut-off' },
         ]}
       />
       <Text style={style.note}>{MEANING[kind]}</Text>

@@ -2,7 +2,14 @@ import { typedMeasure } from '../../core/formats/measure-typed.ts';
 import { typedDates } from '../../core/formats/dates-typed.ts';
 import { typedSpans, type Span } from '../../core/formats/hours-typed.ts';
 import { typedSize } from '../../core/formats/size-typed.ts';
-import { typedCount, typedMoney, typedPercent, type Mark, type Typed } from '../../core/formats/typed.ts';
+import {
+  typedCount,
+  typedMoney,
+  typedNumber,
+  typedPercent,
+  type Mark,
+  type Typed,
+} from '../../core/formats/typed.ts';
 import { countrySchema, subdivisionSchema, type Region } from '../../core/model/place.ts';
 import { parsePattern, writtenPattern } from '../../core/place/postal.ts';
 import { regionsFromText } from '../../core/place/region-phrase.ts';
@@ -105,6 +112,17 @@ export const signed =
     const [, sign = '', rest = ''] = /^\s*([-−+]?)\s*(.*)$/.exec(text) ?? [];
     const found = read(rest);
     return found.ok && sign !== '' && sign !== '+' ? { ok: true, value: 0 - found.value } : found;
+  };
+
+/** Seconds, as 2 or 2.5, in milliseconds between two others. */
+export const readSeconds =
+  (least: number, most: number) =>
+  (text: string): Read<number> => {
+    const seconds = typedNumber(text.replace(/s(ec(onds?)?)?\.?\s*$/i, ''), fieldMark);
+    const value = seconds === null ? null : Math.round(seconds * 1_000);
+    return value !== null && value >= least && value <= most
+      ? { ok: true, value }
+      : { ok: false, text: `Write seconds, from ${least / 1_000} to ${most / 1_000}.` };
   };
 
 /** A whole number between two others. */

@@ -70,7 +70,6 @@ const Count = ({
       value={value}
       least={least}
       most={most}
-
       onChange={onChange}
     />
   );
@@ -105,7 +104,6 @@ const ChosenFields = ({ timing, onChange }: { timing: Chosen; onChange: Props['o
           value={capacity}
           least={0}
           most={100_000}
-
           onChange={(next, visit) => {
             const { capacity: _, ...rest } = timing;
             onChange(next === undefined ? rest : { ...rest, capacity: next }, visit);
@@ -127,6 +125,7 @@ export const TimingFields = ({ timing, onChange, hours }: Props) => {
   return (
     <View style={{ gap: 8 }} role="group" aria-label="Time">
       <Segments<Timing['kind']>
+        label="What customers see or pick"
         value={timing.kind}
         onChange={(kind) => (kind === timing.kind ? undefined : onChange(asKind(kind, timing, hours), null))}
         options={[
@@ -143,7 +142,6 @@ export const TimingFields = ({ timing, onChange, hours }: Props) => {
           label="Words about the time"
           value={timing.text}
           most={300}
-
           onChange={(text, visit) => onChange({ kind: 'words', text }, visit)}
         />
       ) : null}

@@ -109,12 +109,12 @@ const RaiseForm = ({ what, disabled, onRaise }: Props) => {
       contentStyle={{ ...figure, lineHeight: 22, paddingHorizontal: 8, textAlign: 'right' }}
     />
   );
-  const choice = (name: 'kind' | 'mode', buttons: { value: string; label: string }[]) => (
+  const choice = (name: 'kind' | 'mode', label: string, buttons: { value: string; label: string }[]) => (
     <Controller
       control={control}
       name={name}
       render={({ field: { value, onChange } }) => (
-        <Segments width={220} value={value} onChange={onChange} options={buttons} />
+        <Segments width={220} label={label} value={value} onChange={onChange} options={buttons} />
       )}
     />
   );
@@ -122,14 +122,14 @@ const RaiseForm = ({ what, disabled, onRaise }: Props) => {
     <View style={style.all} role="group" aria-label="Raise or lower">
       <View style={style.row}>
         {field('by', watch('kind') === 'percent' ? 'By how many %' : 'By how much')}
-        {choice('kind', [
-          { value: 'percent', label: 'per cent' },
+        {choice('kind', 'Change by', [
+          { value: 'percent', label: 'a percentage' },
           { value: 'amount', label: 'an amount' },
         ])}
       </View>
       <View style={style.row}>
         {field('to', 'Rounded to')}
-        {choice('mode', [
+        {choice('mode', 'Rounding', [
           { value: 'nearest', label: 'nearest' },
           { value: 'up', label: 'upwards' },
         ])}

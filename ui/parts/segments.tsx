@@ -1,8 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { SegmentedButtons } from 'react-native-paper';
+import { SegmentedButtons, Text } from 'react-native-paper';
+import { useStyles } from '../theme/styles.ts';
+import { note } from '../theme/text.ts';
 import { textWidth } from '../theme/text-width.ts';
-import { SANS_STRONG } from '../theme/tokens.ts';
+import { SANS_STRONG, type Inks } from '../theme/tokens.ts';
 
 interface Option<V extends string> {
   value: V;
@@ -10,11 +12,19 @@ interface Option<V extends string> {
 }
 
 interface Props<V extends string> {
+  /** What is chosen, above the segments and for who does not see them. */
+  label: string;
+  hideLabel?: boolean;
   value: V;
   options: readonly Option<V>[];
   onChange: (value: V) => void;
   width?: number;
 }
+
+const styles = (inks: Inks) => ({
+  all: { gap: 4 },
+  label: { ...note(inks), marginBottom: -2 },
+});
 
 const SIZE = 13;
 /** What stands beside the label of a segment, in pixels. */
@@ -45,16 +55,27 @@ const markPressed = <V extends string>(
 };
 
 /** One of a few, side by side; in several rows where there is no room for all labels in one. */
-export const Segments = <V extends string>({ value, options, onChange, width }: Props<V>) => {
+export const Segments = <V extends string>({
+  label,
+  hideLabel = false,
+  value,
+  options,
+  onChange,
+  width,
+}: Props<V>) => {
+  const style = useStyles(styles);
   const [room, setRoom] = useState(Number.POSITIVE_INFINITY);
   const all = useRef<View>(null);
   useEffect(() => markPressed(all.current as unknown as Element | null, options, value));
   return (
     <View
       ref={all}
-      style={[{ gap: 4 }, width === undefined ? null : { width, alignSelf: 'flex-end' }]}
+      role="group"
+      aria-label={label}
+      style={[style.all, width === undefined ? null : { width, alignSelf: 'flex-end' }]}
       onLayout={({ nativeEvent: { layout } }) => setRoom(layout.width)}
     >
+      {hideLabel ? null : <Text style={style.label}>{label}</Text>}
       {rowsOf(options, widestOf(options), room).map((row) => (
         <SegmentedButtons
           key={row[0]?.value ?? ''}

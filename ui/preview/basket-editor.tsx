@@ -73,7 +73,6 @@ export const BasketEditor = ({ testOrder }: { testOrder: TestOrder }) => {
                 value={line.quantity}
                 least={1}
                 most={99_999}
-
                 onChange={(quantity, visit) =>
                   set(
                     lines.map((one, i) => (i === at ? { ...one, quantity } : one)),
@@ -110,7 +109,6 @@ export const BasketEditor = ({ testOrder }: { testOrder: TestOrder }) => {
           label="Discount"
           right
           value={discount}
-
           onChange={(amount, visit) =>
             dispatch(
               edit(

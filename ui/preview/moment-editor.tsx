@@ -23,14 +23,12 @@ export const MomentEditor = ({ testOrder }: { testOrder: TestOrder }) => {
         style={{ flex: 3 }}
         label="Placed on"
         value={local.date}
-
         onChange={(date, visit) => set(instantOf({ ...local, date }, zone), visit)}
       />
       <TimeField
         style={{ flex: 2 }}
         label="at"
         value={local.time}
-
         onChange={(time, visit) => set(instantOf({ ...local, time }, zone), visit)}
       />
       <TextAction label="Now" onPress={() => set(new Date().toISOString())} />

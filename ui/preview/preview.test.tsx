@@ -45,7 +45,7 @@ describe('the preview', () => {
 
   test('says why there is no choice, every reason open', () => {
     const store = demoStore();
-    store.dispatch(testOrderChosen('heather-anchorage'));
+    store.dispatch(testOrderChosen('heather-alaska'));
     renderOver(store, <Preview />);
     expect(
       screen.getByText('This customer is in Everywhere else and has no choice: the order cannot be placed.'),

@@ -161,7 +161,6 @@ export const TestOrderHead = () => {
             label="Test order"
             prose
             value={testOrder.name}
-
             onChange={(name, visit) =>
               dispatch(edit('renameTestOrder', { id: testOrder.id, name }, `${testOrder.name}: name`, visit))
             }

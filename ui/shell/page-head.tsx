@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Menu, Text } from 'react-native-paper';
 import { useWidth } from '../parts/use-width.ts';
 import { redone, undone } from '../state/draft.ts';
-import { coloursChosen, keysToggled } from '../state/session.ts';
+import { coloursChosen, findToggled, keysToggled } from '../state/session.ts';
 import { selectRedo, selectUndo } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -105,6 +105,7 @@ const PhoneMenu = () => {
 export const PageHead = ({ title, back }: Props) => {
   const style = useStyles(styles);
   const width = useWidth();
+  const dispatch = useAppDispatch();
   const state = useAppSelector((all) => all.storage.state);
   return (
     <View style={style.head}>
@@ -131,6 +132,15 @@ export const PageHead = ({ title, back }: Props) => {
         </Text>
         <View style={style.tools}>
           {width === 'phone' ? null : <Text style={style.note}>{keptWords[state]}</Text>}
+          {width === 'phone' ? (
+            <IconAction
+              icon="magnify"
+              size={20}
+              style={style.button}
+              accessibilityLabel="Find anything"
+              onPress={() => dispatch(findToggled(true))}
+            />
+          ) : null}
           <UndoRedo />
           {width === 'phone' ? <PhoneMenu /> : null}
         </View>

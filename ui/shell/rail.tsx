@@ -2,7 +2,7 @@ import { usePathname, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Press } from '../parts/press.tsx';
-import { coloursChosen, keysToggled } from '../state/session.ts';
+import { coloursChosen, findToggled, keysToggled } from '../state/session.ts';
 import { useAppDispatch } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { SANS_STRONG, SERIF_STRONG, RAIL_WIDTH, TOUCH, type Inks } from '../theme/tokens.ts';
@@ -49,6 +49,11 @@ export const Rail = () => {
       <Text style={style.mark} aria-label="Emporos">
         E<Text style={style.dot}>.</Text>
       </Text>
+      <Press role="button" aria-label="Find anything" onPress={() => dispatch(findToggled(true))}>
+        <View style={style.item}>
+          <Text style={style.name}>Find</Text>
+        </View>
+      </Press>
       {PLACES.map((place) => (
         <RailLink key={place.path} name={place.name} path={place.path} />
       ))}

@@ -18,6 +18,7 @@ import { Rail } from './rail.tsx';
 import { StorageBar } from './storage-bar.tsx';
 import { useKeys } from './use-keys.ts';
 
+const FindDialog = lazy(() => import('../find/find-dialog.tsx'));
 const KeysDialog = lazy(() => import('./keys-dialog.tsx'));
 
 const styles = (inks: Inks) => ({
@@ -60,7 +61,7 @@ export const Shell = ({ children }: { children: ReactNode }) => {
   const isShop = path.startsWith('/shop');
   useKeys();
   useMarks();
-  const keysShown = useAppSelector((state) => state.session.keysShown);
+  const { keysShown, finding } = useAppSelector((state) => state.session);
   return (
     <View style={style.all}>
       {width === 'phone' ? null : <Rail />}
@@ -82,6 +83,11 @@ export const Shell = ({ children }: { children: ReactNode }) => {
             </PageBoundary>
           </ScrollView>
         </View>
+      ) : null}
+      {finding ? (
+        <Later>
+          <FindDialog />
+        </Later>
       ) : null}
       {keysShown ? (
         <Later>

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useLayoutEffect, useRef } from 'react';
 import {
   choicesOpened,
+  findToggled,
   keysToggled,
   previewOpened,
   testOrderChosen,
@@ -14,6 +15,7 @@ import { PLACES } from './places.ts';
 
 /** The keys, as the list of keys shows them. */
 export const KEYS: readonly [keys: string, does: string][] = [
+  ['/', 'find a rule, a product, a place or a setting'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
   ['t', 'change the test order'],
@@ -95,6 +97,7 @@ export const useKeys = (): void => {
       dispatch(choicesOpened(session.openChoices.length > 0 ? [] : ids));
     },
     '?': () => dispatch(keysToggled(true)),
+    '/': () => dispatch(findToggled(true)),
   };
   const letter = (key: string): boolean => {
     const place = going.current ? PLACES.find((one) => one.key === key) : undefined;
@@ -109,7 +112,8 @@ export const useKeys = (): void => {
     undo: () => dispatch(undone()),
     redo: () => dispatch(redone()),
     close: () => {
-      if (session.keysShown) dispatch(keysToggled(false));
+      if (session.finding) dispatch(findToggled(false));
+      else if (session.keysShown) dispatch(keysToggled(false));
       else if (session.editingTestOrder) dispatch(testOrderEditing(false));
       else if (session.previewOpen) dispatch(previewOpened(false));
     },

@@ -12,7 +12,7 @@ import {
 import { shareHolds, type HoldsLine } from './share-holds.ts';
 
 const hold = (until: number, part: Partial<Hold> = {}): Hold => ({
-  timeId: 'peninsula:bike',
+  timeId: 'peninsula:cart',
   start: '2026-11-24T16:00:00-04:00',
   end: '2026-11-24T17:00:00-04:00',
   asOf: '2026-11-24T13:00:00Z',

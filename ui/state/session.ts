@@ -11,6 +11,9 @@ export interface SessionState {
   withheldOpen: boolean;
   message: { text: string; undo: boolean } | null;
   keysShown: boolean;
+  finding: boolean;
+  /** What was found last, the newest first: ids of entries. */
+  found: string[];
   /** The customer group as whose member the shopfront is seen. */
   seenAs: string | null;
   /** What the shopfront serves. */
@@ -27,9 +30,14 @@ export const initialSession: SessionState = {
   withheldOpen: false,
   message: null,
   keysShown: false,
+  finding: false,
+  found: [],
   seenAs: null,
   shopFrom: 'live',
 };
+
+/** So many of what was found last are kept. */
+export const MOST_FOUND = 8;
 
 const session = createSlice({
   name: 'session',
@@ -73,6 +81,13 @@ const session = createSlice({
     keysToggled: (state, { payload }: PayloadAction<boolean>) => {
       state.keysShown = payload;
     },
+    findToggled: (state, { payload }: PayloadAction<boolean>) => {
+      state.finding = payload;
+    },
+    entryFound: (state, { payload }: PayloadAction<string>) => {
+      state.finding = false;
+      state.found = [payload, ...state.found.filter((id) => id !== payload)].slice(0, MOST_FOUND);
+    },
   },
 });
 
@@ -87,6 +102,8 @@ export const {
   withheldToggled,
   messageShown,
   keysToggled,
+  findToggled,
+  entryFound,
   shopSeenAs,
   shopServed,
 } = session.actions;

@@ -56,6 +56,7 @@ export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
       </View>
       <View style={style.row}>
         <Segments
+          label="Weights and sizes"
           width={240}
           value={values.units}
           onChange={(units) => form.setValue('units', units)}

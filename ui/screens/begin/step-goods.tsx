@@ -13,7 +13,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { Answer, beginStyles, FaultText, Why, type StepProps } from './begin-parts.tsx';
 
 const KINDS: Record<GoodsKind, string> = {
-  letters: 'Small and flat, to 500 g: sent as a letter',
+  letters: 'Small and flat, to 400 g: sent as a letter',
   parcels: 'What fits a parcel, to 30 kg',
   heavy: 'Long or heavy, sent as freight',
 };

@@ -16,6 +16,8 @@ export const StepNear = ({ form, values, onSubmit }: StepProps) => {
     <View style={{ gap: 12 }}>
       <View style={style.row}>
         <Segments
+          hideLabel
+          label="Whether you deliver nearby"
           width={200}
           value={values.near ? 'yes' : 'no'}
           onChange={(answer) => form.setValue('near', answer === 'yes')}

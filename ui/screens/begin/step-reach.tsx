@@ -21,6 +21,8 @@ export const StepReach = ({ form, values }: StepProps) => {
   return (
     <View style={{ gap: 12 }}>
       <Segments
+        hideLabel
+        label="Where you sell"
         value={reach}
         onChange={(next) => {
           form.setValue('reach', next);

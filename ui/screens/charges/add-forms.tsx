@@ -80,7 +80,7 @@ const AddForm = ({ what, onDone }: FieldsProps) => {
   );
   return (
     <View style={style.form} role="group" aria-label={`New ${what}`}>
-      {field('name', `Name of the new ${what}`, what === 'zone' ? 'Islands' : 'Courier')}
+      {field('name', `Name of the new ${what}`, what === 'zone' ? 'Islands' : 'Night mail')}
       {what === 'zone' ? field('places', 'Its places: CA, CA-NS, or CA: B3H*, B3J*', 'optional') : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Button mode="outlined" onPress={() => void submit()} style={{ borderRadius: 2 }}>

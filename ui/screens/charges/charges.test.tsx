@@ -158,7 +158,7 @@ describe('a rate', () => {
     fireEvent.changeText(await screen.findByLabelText('Rows to paste'), '1 kg\t5\n3 kg\t7.50\nnote');
     expect(screen.getByText('From 1 kg: 5.00; 3 kg: 7.50')).toBeTruthy();
     expect(screen.getByText('Line 3 was not understood: note')).toBeTruthy();
-    pressText('up to and including');
+    pressText('the last value in it');
     expect(screen.getByText('From 0 kg: 5.00; 1.001 kg: 7.50; ends before 3.001 kg')).toBeTruthy();
     pressText('Put 2 steps in place of the 4');
     expect(rateOf(store, 'parcel-maritimes')?.price).toMatchObject({
@@ -281,9 +281,9 @@ describe('a service', () => {
   test('is renamed, given a note, moved, switched off everywhere and removed', () => {
     const store = open({ service: 'express', panel: 'service' });
     const ids = () => selectBook(store.getState()).services.map((service) => service.id);
-    type('Service, as customers see it', 'Courier');
+    type('Service, as customers see it', 'Night mail');
     type('A note under it', '');
-    expect(selectBook(store.getState()).services[2]).toEqual({ id: 'express', name: 'Courier' });
+    expect(selectBook(store.getState()).services[2]).toEqual({ id: 'express', name: 'Night mail' });
     pressText('Move left');
     expect(ids()).toEqual(['seed-mail', 'express', 'parcel', 'pallet']);
     pressText('Switch off everywhere');
@@ -292,7 +292,7 @@ describe('a service', () => {
     expect(chargeOf(store, 'express-maritimes:two-day')).toBe(3_367);
     pressText('Remove the service');
     expect(ids()).toEqual(['seed-mail', 'parcel', 'pallet']);
-    expect(store.getState().session.message?.text).toBe('Removed Courier with 6 rates.');
+    expect(store.getState().session.message?.text).toBe('Removed Night mail with 6 rates.');
   });
 });
 
@@ -316,10 +316,10 @@ describe('what is added', () => {
   test('a service comes last, and its cells are empty', async () => {
     const store = open();
     pressText('Add a service');
-    fireEvent.changeText(screen.getByLabelText('Name of the new service'), 'Courier');
+    fireEvent.changeText(screen.getByLabelText('Name of the new service'), 'Night mail');
     fireEvent.press(screen.getByText('Add the service'));
-    expect(await screen.findByLabelText('Courier to West: no rate, cannot be chosen here')).toBeTruthy();
-    expect(selectBook(store.getState()).services.at(-1)).toEqual({ id: 'courier', name: 'Courier' });
+    expect(await screen.findByLabelText('Night mail to West: no rate, cannot be chosen here')).toBeTruthy();
+    expect(selectBook(store.getState()).services.at(-1)).toEqual({ id: 'night-mail', name: 'Night mail' });
   });
 });
 
@@ -347,7 +347,7 @@ describe('the kinds of price', () => {
     type('and at most', '30');
     expect(priceOf(store)).toEqual({ kind: 'percent', points: 750, max: 3_000 });
     pressText('Per product');
-    pressText('once a line');
+    pressText('once per order line');
     type('Products without a price of their own', '');
     expect(priceOf(store)).toEqual({ kind: 'per-product', otherwise: null, per: 'line' });
     expect(

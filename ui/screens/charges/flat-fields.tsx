@@ -28,10 +28,10 @@ export const FlatFields = ({ price, onChange }: Props) => {
         right
         style={{ width: 200 }}
         value={amount}
-
         onChange={(next, visit) => onChange({ ...price, amount: next }, visit)}
       />
       <Segments
+        label="Charged for each"
         value={per}
         onChange={(next) =>
           onChange(next === 'order' ? { ...single, per: next } : { ...price, per: next }, null)
@@ -50,7 +50,6 @@ export const FlatFields = ({ price, onChange }: Props) => {
           style={{ width: 200 }}
           placeholder="the same"
           value={first}
-
           onChange={(next, visit) => onChange(next === undefined ? single : { ...price, first: next }, visit)}
         />
       )}

@@ -57,13 +57,13 @@ const PasteSteps = ({ price, onDone }: Props) => {
         placeholder={'A value and a charge on each line:\n2 kg\t8.50\n5 kg\t11.00'}
         style={style.input}
       />
-      <Text style={style.note}>A row’s value says</Text>
       <Segments
+        label="A row’s value is"
         value={naming}
         onChange={setChosen}
         options={[
-          { value: 'from', label: 'where it begins' },
-          { value: 'up-to', label: 'up to and including' },
+          { value: 'from', label: 'where the step begins' },
+          { value: 'up-to', label: 'the last value in it' },
         ]}
       />
       {steps.length > 0 ? (

@@ -35,11 +35,12 @@ export const PerProductFields = ({ price, onChange }: Props) => {
   return (
     <View style={style.all}>
       <Segments
+        label="Charged"
         value={price.per}
         onChange={(per) => onChange({ ...price, per }, null)}
         options={[
-          { value: 'unit', label: 'each unit' },
-          { value: 'line', label: 'once a line' },
+          { value: 'unit', label: 'for each unit' },
+          { value: 'line', label: 'once per order line' },
         ]}
       />
       <OptionalMoneyField
@@ -48,7 +49,6 @@ export const PerProductFields = ({ price, onChange }: Props) => {
         style={{ width: 220 }}
         placeholder="not offered"
         value={otherwise ?? undefined}
-
         onChange={(next, visit) => onChange({ ...price, otherwise: next ?? null }, visit)}
       />
       <Text style={style.note}>

@@ -24,7 +24,6 @@ export const PercentFields = ({ price, onChange }: Props) => {
       style={{ width: 150 }}
       placeholder={end === 'min' ? 'no minimum' : 'no maximum'}
       value={value}
-
       onChange={(next, visit) => set(end, next, visit)}
     />
   );
@@ -35,7 +34,6 @@ export const PercentFields = ({ price, onChange }: Props) => {
         right
         style={{ width: 150 }}
         value={points}
-
         onChange={(next, visit) => onChange({ ...price, points: next }, visit)}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>

@@ -110,6 +110,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
   return (
     <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
       <Segments
+        label="Kind of price"
         width={isPhone ? undefined : 660}
         value={price.kind}
         onChange={choose}
@@ -118,12 +119,14 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
       {price.kind === 'steps' ? (
         <>
           <Segments
+            label="Steps go by"
             width={isPhone ? undefined : nearby ? 460 : 420}
             value={price.basis}
             onChange={(basis) => onChange(rebased(price, basis), null)}
             options={nearby ? [...BASES, { value: 'distance', label: 'Distance' }] : BASES}
           />
           <Segments
+            label="Measured for"
             width={isPhone ? undefined : 240}
             value={price.per}
             onChange={(per) => onChange({ ...price, per }, null)}

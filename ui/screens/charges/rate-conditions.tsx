@@ -57,7 +57,6 @@ const HandlingFields = memo(function HandlingFields({ handling, onChange }: Part
         label="Handling amount"
         placeholder="none"
         value={handling?.amount}
-
         onChange={(amount, visit) => set({ amount }, visit)}
       />
       <OptionalPercentField
@@ -66,18 +65,18 @@ const HandlingFields = memo(function HandlingFields({ handling, onChange }: Part
         label="% of the charge so far"
         placeholder="none"
         value={handling?.points}
-
         onChange={(points, visit) => set({ points }, visit)}
       />
       {handling?.amount === undefined ? null : (
         <Segments
+          label="Handling for each"
           width={280}
           value={handling.per}
           onChange={(per) => set({ per }, null)}
           options={[
-            { value: 'order', label: 'an order' },
-            { value: 'parcel', label: 'a parcel' },
-            { value: 'unit', label: 'a unit' },
+            { value: 'order', label: 'order' },
+            { value: 'parcel', label: 'parcel' },
+            { value: 'unit', label: 'unit' },
           ]}
         />
       )}
@@ -101,7 +100,6 @@ const ChargeFields = memo(function ChargeFields({
         label="Free from a subtotal of"
         placeholder="never free"
         value={current}
-
         onChange={(freeFrom, visit) => onChange({ freeFrom }, 'free from', visit)}
       />
       <OptionalMoneyField
@@ -110,7 +108,6 @@ const ChargeFields = memo(function ChargeFields({
         label="Never less than"
         placeholder="no minimum"
         value={bounds?.min}
-
         onChange={(value, visit) => bound('min', value, visit)}
       />
       <OptionalMoneyField
@@ -119,7 +116,6 @@ const ChargeFields = memo(function ChargeFields({
         label="Never more than"
         placeholder="no maximum"
         value={bounds?.max}
-
         onChange={(value, visit) => bound('max', value, visit)}
       />
     </FieldGroup>
@@ -142,7 +138,6 @@ const TransitFields = memo(function TransitFields({ transit, onChange }: PartPro
           value={transit?.[end]}
           least={0}
           most={365}
-
           onChange={(days, visit) => set(end, days, visit)}
         />
       ))}
@@ -176,7 +171,6 @@ export const RateConditions = ({ rate, onChange }: Props) => {
         label="Only for orders from these channels, separated by commas"
         placeholder="every channel"
         value={rate.channels ?? []}
-
         onChange={(channels, visit) =>
           onChange({ channels: channels.length > 0 ? channels : undefined }, 'channels', visit)
         }
@@ -199,7 +193,6 @@ export const RateConditions = ({ rate, onChange }: Props) => {
             placeholder="our own explanation"
             value={rate.message ?? ''}
             most={2_000}
-
             onChange={(message, visit) =>
               onChange({ message: message === '' ? undefined : message }, 'what is told', visit)
             }

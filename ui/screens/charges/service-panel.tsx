@@ -49,7 +49,6 @@ const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => voi
         label="Service, as customers see it"
         prose
         value={service.name}
-
         onChange={(name, visit) => set({ name }, 'name', visit)}
       />
       <WordsField
@@ -58,7 +57,6 @@ const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => voi
         placeholder="no note"
         value={service.note ?? ''}
         most={2_000}
-
         onChange={(note, visit) => set({ note }, 'note', visit)}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>

@@ -91,7 +91,6 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
           label="% of subtotal"
           placeholder="0"
           value={percent}
-
           onChange={(points, visit) =>
             onChange(points === undefined ? withoutPercent(step) : { ...step, percent: points }, visit)
           }
@@ -99,6 +98,7 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
       </View>
       {each ? (
         <Segments
+          label="Part of a unit"
           value={each.count}
           onChange={(count) => setEach({ count }, null)}
           options={[

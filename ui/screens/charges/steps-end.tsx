@@ -29,7 +29,6 @@ export const StepsEnd = ({ price, onChange, limits, onLimits }: Props) => {
         placeholder="no limit"
         value={price.until}
         measure={price.basis}
-
         onChange={(until, visit) => {
           const { until: _, ...rest } = price;
           onChange(until === undefined ? rest : { ...rest, until }, visit);

@@ -87,7 +87,6 @@ const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProp
           style={style.field}
           label={`Charge from ${name}`}
           value={step.amount}
-
           onChange={(amount, visit) => set({ ...step, amount }, visit)}
         />
         <IconAction

@@ -48,7 +48,6 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
         label="Zone"
         prose
         value={zone.name}
-
         onChange={(name, visit) => set({ name }, 'name', visit)}
       />
       <RegionList

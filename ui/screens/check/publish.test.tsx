@@ -100,7 +100,7 @@ describe('publishing', () => {
     await open('publish');
     expect(screen.getByText('Parcel to Maritimes: from 10 kg: 21.00 becomes 24.00.')).toBeTruthy();
     expect(screen.getByText(/^“Heavy pots” is new: Always: shipping costs 6.00 more/)).toBeTruthy();
-    expect(screen.getByText(/^A garden firm in Ottawa: Parcel 23.49 becomes 28.89;/)).toBeTruthy();
+    expect(screen.getByText(/^A garden firm in Ottawa: Parcel 23.58 becomes 28.98;/)).toBeTruthy();
     expect(screen.getByText('the same')).toBeTruthy();
     expect(screen.getByText(/^Of 613 past orders the charges come to/)).toBeTruthy();
   });

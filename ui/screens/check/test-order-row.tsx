@@ -60,7 +60,6 @@ const Panel = ({ line: { testOrder, expects } }: { line: TestOrderLine }) => {
         label="Test order"
         prose
         value={name}
-
         onChange={(next, visit) =>
           dispatch(edit('renameTestOrder', { id, name: next }, `${name}: name`, visit))
         }
@@ -71,7 +70,6 @@ const Panel = ({ line: { testOrder, expects } }: { line: TestOrderLine }) => {
         placeholder="none"
         value={group}
         most={120}
-
         onChange={(next, visit) =>
           dispatch(edit('placeTestOrder', { id, group: next.trim() }, `${name}: heading`, visit))
         }

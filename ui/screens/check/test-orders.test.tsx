@@ -52,14 +52,14 @@ describe('the test orders', () => {
     const store = checked();
     renderOver(store, <CheckScreen />);
     await settle();
-    fireEvent.press(screen.getByText('Seeds to Lyon'));
-    expect(store.getState().session.testOrderId).toBe('seeds-lyon');
+    fireEvent.press(screen.getByText('Seeds to Utrecht'));
+    expect(store.getState().session.testOrderId).toBe('seeds-utrecht');
     fireEvent.press(screen.getByLabelText('Pinned: first under its heading'));
     const heading = screen.getByLabelText('Stands under the heading');
     fireEvent(heading, 'focus');
     fireEvent.changeText(heading, 'Far away');
     fireEvent(heading, 'blur');
-    expect(selectTestOrders(store.getState()).find(({ id }) => id === 'seeds-lyon')).toMatchObject({
+    expect(selectTestOrders(store.getState()).find(({ id }) => id === 'seeds-utrecht')).toMatchObject({
       pinned: true,
       group: 'Far away',
     });

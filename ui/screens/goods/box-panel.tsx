@@ -61,7 +61,6 @@ export const BoxPanel = ({ box }: { box: Box }) => {
           style={style.name}
           label="Name"
           value={name}
-
           onChange={(next, visit) => set({ name: next }, visit)}
         />
         <DraftField
@@ -79,7 +78,6 @@ export const BoxPanel = ({ box }: { box: Box }) => {
           label="Holds at most"
           value={box.maxWeight}
           measure="weight"
-
           onChange={(maxWeight, visit) => set({ maxWeight }, visit)}
         />
         <MeasureField
@@ -88,7 +86,6 @@ export const BoxPanel = ({ box }: { box: Box }) => {
           label="Empty weight"
           value={box.tare}
           measure="weight"
-
           onChange={(tare, visit) => set({ tare }, visit)}
         />
         <OptionalMoneyField
@@ -97,7 +94,6 @@ export const BoxPanel = ({ box }: { box: Box }) => {
           label="Costs"
           placeholder="nothing"
           value={box.cost}
-
           onChange={(cost, visit) => set({ cost }, visit)}
         />
       </View>

@@ -41,7 +41,7 @@ describe('the boxes', () => {
     const box = bookOf(store).boxes.find(({ id }) => id === 'medium');
     if (!box) throw new Error('the demo has no such box');
     renderOver(store, <BoxPanel box={box} />);
-    expect(screen.getByText('Packed into by the store, Tern Parcel, Gannet Post.')).toBeTruthy();
+    expect(screen.getByText('Packed into by the store, Fulmar Parcel, Gannet Post.')).toBeTruthy();
     type('Inside: length, width, height', '41 x 31 x 29 cm');
     type('Holds at most', '12 kg');
     type('Costs', '');
@@ -58,7 +58,7 @@ describe('the boxes', () => {
       demoStore(),
       <PackingFields
         packing={{ kind: 'boxes', boxIds: ['small'] }}
-        carrier="tern"
+        carrier="fulmar"
         onChange={(plan) => plans.push(plan)}
       />,
     );
@@ -100,7 +100,7 @@ describe('a shipment over HTTP', () => {
     reference: 'W-1',
     bookedAt: '2026-11-25T14:00:00Z',
   };
-  const booked = carrierById('tern')?.book(booking);
+  const booked = carrierById('fulmar')?.book(booking);
   const answering = (body: unknown): void => {
     global.fetch = jest.fn(() => Promise.resolve({ json: () => Promise.resolve(body) })) as never;
   };

@@ -87,6 +87,8 @@ export const CsvColumns = ({ rows, mapped, onChange }: Props) => {
             <View style={units.length > 0 || !isPhone ? style.units : null}>
               {units.length > 0 && unit ? (
                 <Segments
+                  hideLabel
+                  label={`Unit of “${heading}”`}
                   width={units.length * 58}
                   value={unit}
                   onChange={(next) => set(at, { column, unit: next })}

@@ -78,26 +78,26 @@ export const CsvPage = ({ name, parsed, onDone }: Props) => {
       <Section title="Its columns" />
       <CsvColumns rows={rows} mapped={mapped} onChange={setMapped} />
       <View style={style.row}>
-        <Text style={style.note}>An empty cell</Text>
         <Segments
+          label="An empty cell"
           width={280}
           value={taking.empty}
           onChange={(empty) => setTaking({ ...taking, empty })}
           options={[
             { value: 'leaves', label: 'changes nothing' },
-            { value: 'clears', label: 'takes it out' },
+            { value: 'clears', label: 'clears the value' },
           ]}
         />
       </View>
       <View style={style.row}>
-        <Text style={style.note}>Products that the file lacks</Text>
         <Segments
-          width={200}
+          label="Products not in the file"
+          width={280}
           value={taking.others}
           onChange={(others) => setTaking({ ...taking, others })}
           options={[
-            { value: 'kept', label: 'stay' },
-            { value: 'removed', label: 'go' },
+            { value: 'kept', label: 'stay as they are' },
+            { value: 'removed', label: 'are removed' },
           ]}
         />
       </View>

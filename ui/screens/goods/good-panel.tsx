@@ -119,7 +119,6 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
           label="Own price for sending"
           placeholder="none"
           value={good.shippingPrice}
-
           onChange={(shippingPrice, visit) => change({ shippingPrice }, 'price for sending', visit)}
         />
         <OptionalMoneyField
@@ -127,7 +126,6 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
           label="Extra fee per order line"
           placeholder="none"
           value={good.onceFee}
-
           onChange={(onceFee, visit) => change({ onceFee }, 'fee', visit)}
         />
         <GroupField good={good} />
@@ -136,7 +134,6 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
           label="HS code"
           value={good.hsCode ?? ''}
           most={20}
-
           onChange={(code, visit) => change({ hsCode: code.trim() || undefined }, 'HS code', visit)}
         />
         <WordsField
@@ -145,7 +142,6 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
           prose
           value={good.madeIn ?? ''}
           most={60}
-
           onChange={(place, visit) => change({ madeIn: place.trim() || undefined }, 'made in', visit)}
         />
       </View>
@@ -189,12 +185,13 @@ export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
       <View style={style.row}>
         <SkuField good={good} onRenumbered={onRenumbered} />
         <Segments
+          label="Kind of product"
           width={220}
           value={good.fulfilment}
           onChange={(fulfilment) => change({ fulfilment }, 'fulfilment')}
           options={[
-            { value: 'physical', label: 'it travels' },
-            { value: 'digital', label: 'it is digital' },
+            { value: 'physical', label: 'physical' },
+            { value: 'digital', label: 'digital' },
           ]}
         />
       </View>

@@ -58,6 +58,8 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
           />
         </View>
         <Segments
+          hideLabel
+          label="Which products are listed"
           width={isPhone ? 350 : 240}
           value={view.only}
           onChange={(only) => setView({ only })}

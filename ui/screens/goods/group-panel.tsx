@@ -36,6 +36,8 @@ const Allowed = ({ title, labels, allowed, all, onChange }: AllowedProps) => (
   <View style={{ gap: 6 }} role="group" aria-label={title}>
     <Text>{title}</Text>
     <Segments<Carried>
+      hideLabel
+      label={`${title}: all or some`}
       value={typeof allowed === 'string' ? allowed : 'some'}
       onChange={(next) => onChange(next === 'some' ? all.map(({ id }) => id) : next)}
       options={[
@@ -100,12 +102,14 @@ const GoesTo = ({ group: { onlyZones, neverZones }, onChange }: PartProps) => {
     <View style={{ gap: 6 }} role="group" aria-label="Goes to">
       <Text>Goes to</Text>
       <Segments<Goes>
+        hideLabel
+        label="Which zones it goes to"
         value={goes}
         onChange={(next) => choose(next, next === 'only' ? zones.map(({ id }) => id) : [])}
         options={[
           { value: 'every', label: 'every zone' },
-          { value: 'only', label: 'only' },
-          { value: 'never', label: 'all but' },
+          { value: 'only', label: 'only some' },
+          { value: 'never', label: 'all except some' },
         ]}
       />
       {goes === 'every'
@@ -141,7 +145,6 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
         label="Handling group"
         prose
         value={name}
-
         onChange={(next, visit) => set({ name: next }, 'name', visit)}
       />
       <GoesBy group={group} onChange={set} />

@@ -55,13 +55,13 @@ describe('the handling groups', () => {
       params: { panel: 'groups', group: 'pots' },
     });
     fireEvent.press(screen.getByText('any service'));
-    fireEvent.press(screen.getByText('all but'));
+    fireEvent.press(screen.getByText('all except some'));
     fireEvent.press(screen.getByLabelText('Maritimes'));
     expect(groupOf(store, 'pots')).toMatchObject({ shipping: 'any', neverZones: ['maritimes'] });
     expect(
       withheld(store).some(({ text }) => text === 'Pots do not go to Maritimes: Glazed pot, 26 cm.'),
     ).toBe(true);
-    fireEvent.press(screen.getByText('only'));
+    fireEvent.press(screen.getByText('only some'));
     expect(groupOf(store, 'pots')?.onlyZones).toHaveLength(8);
     expect(groupOf(store, 'pots')).not.toHaveProperty('neverZones');
     fireEvent.press(screen.getByText('every zone'));

@@ -105,10 +105,10 @@ const Answer = ({ code, found }: { code: string; found: Whereabouts }) => {
 };
 
 /** Where would this code fall? For one code or for many that are pasted. */
-export const CodeBox = ({ places }: { places: WorldPlaces | null }) => {
+export const CodeBox = ({ places, asked }: { places: WorldPlaces | null; asked: string }) => {
   const style = useStyles(styles);
   const home = useAppSelector((state) => selectBook(state).locations[0]?.address.country ?? 'CA');
-  const [text, setText] = useState('');
+  const [text, setText] = useState(asked);
   const [country, setCountry] = useState(home);
   const gazetteer = useGazetteer(country);
   const found = useAppSelector((state) => selectWhereabouts(state, country, text, gazetteer));

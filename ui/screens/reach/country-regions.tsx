@@ -46,6 +46,7 @@ export const CountryRegions = ({ country, regions }: Props) => {
   return (
     <View style={style.all}>
       <Segments<'but' | 'only'>
+        label={`Regions of ${country.name} you sell to`}
         value={isOnly ? 'only' : 'but'}
         onChange={(mode) =>
           dispatch(
@@ -57,8 +58,8 @@ export const CountryRegions = ({ country, regions }: Props) => {
           )
         }
         options={[
-          { value: 'but', label: 'All but the closed regions' },
-          { value: 'only', label: 'Only the open regions' },
+          { value: 'but', label: 'All except closed regions' },
+          { value: 'only', label: 'Only open regions' },
         ]}
       />
       <View role="list" aria-label={`Regions of ${country.name}`}>

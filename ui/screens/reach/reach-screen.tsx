@@ -1,7 +1,8 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { Opened } from '../../parts/opened.tsx';
 import { Page } from '../../parts/page.tsx';
 import { Section } from '../../parts/section.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
@@ -34,9 +35,14 @@ const styles = (inks: Inks) => ({
   legend: note(inks),
 });
 
+/** A part that was opened with something to look for comes into view; anew for each. */
+const AskedFor = ({ text, children }: { text: string; children: ReactNode }) =>
+  text === '' ? children : <Opened key={text}>{children}</Opened>;
+
 /** The world by zones, where a code falls, the zones, and what is closed. */
 const World = () => {
   const style = useStyles(styles);
+  const { code = '', find = '' } = useLocalSearchParams<{ code?: string; find?: string }>();
   const places = useWorldPlaces();
   const codes = useMemo(() => places?.countries.map(({ code }) => code) ?? NONE, [places]);
   const reach = useAppSelector((state) => selectCountryReach(state, codes));
@@ -69,13 +75,22 @@ const World = () => {
       <Text style={style.legend}>
         Hatched: closed. Crossed out: open, but no rate. Striped: shared by several zones, by postal code.
       </Text>
-      <CodeBox places={places} />
+      <AskedFor text={code}>
+        <CodeBox places={places} asked={code} />
+      </AskedFor>
       <Section title="Zones" />
       <ZoneList />
       <ContestList />
       <Section title="Sells to" />
       {places ? (
-        <SellsToEditor countries={places.countries} subdivisions={places.subdivisions} reach={reach} />
+        <AskedFor text={find}>
+          <SellsToEditor
+            countries={places.countries}
+            subdivisions={places.subdivisions}
+            reach={reach}
+            asked={find}
+          />
+        </AskedFor>
       ) : null}
     </View>
   );

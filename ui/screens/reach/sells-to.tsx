@@ -21,6 +21,8 @@ interface Props {
   countries: readonly NamedPlace[];
   subdivisions: ReadonlyMap<string, readonly NamedPlace[]>;
   reach: ReadonlyMap<string, CountryReach>;
+  /** The country that is looked for as the list is opened; '' for none. */
+  asked: string;
 }
 
 const MOST_SHOWN = 40;
@@ -71,11 +73,11 @@ const standing = (one: CountryReach | undefined): string => {
 };
 
 /** Where the shop sells at all: countries opened and closed by name, many at once, and regions closed in open ones. */
-export const SellsToEditor = ({ countries, subdivisions, reach }: Props) => {
+export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { sellsTo } = useAppSelector((state) => selectBook(state).store);
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped] = useState(asked);
   const [unfolded, setUnfolded] = useState<string | null>(null);
   const found = matching(countries, typed);
   const open = (list: readonly NamedPlace[], isOpen: boolean): void => {
@@ -94,6 +96,7 @@ export const SellsToEditor = ({ countries, subdivisions, reach }: Props) => {
   return (
     <View style={style.all}>
       <Segments
+        label="Where you sell"
         value={sellsTo.mode}
         onChange={(mode) =>
           dispatch(edit('setSellsMode', { mode, all: countries.map(({ code }) => code) }, 'Sells to'))

@@ -63,7 +63,6 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
         label="Location"
         prose
         value={name}
-
         onChange={(next, visit) => set({ name: next }, 'name', visit)}
       />
       <PlaceFields

@@ -68,7 +68,6 @@ const Conditions = ({
           label="Up to a total of"
           placeholder="any"
           value={maxTotal}
-
           onChange={(value, visit) => set({ maxTotal: value }, visit)}
         />
         <DraftField
@@ -104,17 +103,17 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
           label="Way to pay"
           prose
           value={name}
-
           onChange={(next, visit) => set({ name: next }, visit)}
         />
         <Segments
-          width={300}
+          label="When it is paid"
+          width={340}
           value={payment.kind}
           onChange={(kind) => set(kind === 'at-pickup' ? { kind, for: ['pickup'] } : { kind })}
           options={[
-            { value: 'online', label: 'online' },
+            { value: 'online', label: 'with the order' },
             { value: 'on-delivery', label: 'at the door' },
-            { value: 'at-pickup', label: 'collecting' },
+            { value: 'at-pickup', label: 'on collection' },
           ]}
         />
       </View>
@@ -125,7 +124,6 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
         placeholder="nothing"
         value={payment.instructions ?? ''}
         most={2_000}
-
         onChange={(text, visit) => set({ instructions: text === '' ? undefined : text }, visit)}
       />
       {active ? null : <Text style={style.note}>Switched off: customers are not offered it.</Text>}

@@ -57,13 +57,13 @@ describe('the locations', () => {
     fireEvent.press(screen.getByText('The Nursery'));
     type('Cut-off', '11:30');
     expect(locations(store)[0]?.preparation).toMatchObject({ kind: 'cut-off', cutoff: '11:30' });
-    fireEvent.press(screen.getByText('days'));
+    fireEvent.press(screen.getByText('after days'));
     type('Open days', '3');
     expect(locations(store)[0]?.preparation).toEqual({ kind: 'working-days', days: 3 });
-    fireEvent.press(screen.getByText('minutes'));
+    fireEvent.press(screen.getByText('after minutes'));
     type('Minutes', '90');
     expect(locations(store)[0]?.preparation).toEqual({ kind: 'open-minutes', minutes: 90 });
-    fireEvent.press(screen.getByText('that day'));
+    fireEvent.press(screen.getByText('the same day'));
     expect(locations(store)[0]).not.toHaveProperty('preparation');
   });
 

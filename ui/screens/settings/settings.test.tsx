@@ -62,14 +62,14 @@ describe('what holds for the whole shop', () => {
     });
     const preview = selectPreview(store.getState());
     expect(preview?.ok && preview.quote.choices[0]?.working[0]?.text).toBe(
-      'Weight 14 lb 1.75 oz, from 11 lb 0.37 oz: 1550',
+      'Weight 14 lb 1.75 oz, from 11 lb 0.37 oz: 1,550',
     );
   });
 
   test('is a handling on every charge, taken out when emptied', () => {
     const store = open();
     type('Handling on every charge', '1.30');
-    fireEvent.press(screen.getByText('a unit'));
+    fireEvent.press(screen.getByText('unit'));
     type('and % of the charge', '10');
     expect(storeOf(store).handling).toEqual({ amount: 130, points: 1_000, per: 'unit' });
     type('Handling on every charge', '');

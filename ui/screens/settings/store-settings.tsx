@@ -50,7 +50,6 @@ const Place = ({ store }: { store: Store }) => {
         label="Name of the shop"
         prose
         value={store.name}
-
         onChange={(name, visit) => set({ name }, 'name', visit)}
       />
       <View style={style.row}>
@@ -71,6 +70,7 @@ const Place = ({ store }: { store: Store }) => {
           />
         </View>
         <Segments
+          label="Weights and sizes"
           width={220}
           value={store.units}
           onChange={(units) => set({ units }, 'units')}
@@ -105,7 +105,6 @@ const StoreHandling = ({ store }: { store: Store }) => {
         label="Handling on every charge"
         placeholder="none"
         value={handling?.amount}
-
         onChange={(amount, visit) => change({ amount }, visit)}
       />
       <OptionalPercentField
@@ -114,18 +113,18 @@ const StoreHandling = ({ store }: { store: Store }) => {
         label="and % of the charge"
         placeholder="none"
         value={handling?.points}
-
         onChange={(points, visit) => change({ points }, visit)}
       />
       {handling?.amount === undefined ? null : (
         <Segments
+          label="Handling for each"
           width={280}
           value={handling.per}
           onChange={(per) => change({ per }, null)}
           options={[
-            { value: 'order', label: 'an order' },
-            { value: 'parcel', label: 'a parcel' },
-            { value: 'unit', label: 'a unit' },
+            { value: 'order', label: 'order' },
+            { value: 'parcel', label: 'parcel' },
+            { value: 'unit', label: 'unit' },
           ]}
         />
       )}
@@ -157,6 +156,7 @@ const Figures = ({ store }: { store: Store }) => {
       />
       {rounding === 'none' ? null : (
         <Segments
+          label="Rounding"
           width={200}
           value={mode}
           onChange={(next) => set({ rounding: { ...rounding, mode: next } }, 'rounding')}
@@ -172,7 +172,6 @@ const Figures = ({ store }: { store: Store }) => {
         placeholder="not assumed"
         value={store.defaultWeight}
         measure="weight"
-
         onChange={(defaultWeight, visit) => set({ defaultWeight }, 'assumed weight', visit)}
       />
     </View>
@@ -208,7 +207,6 @@ const Pause = ({ store }: { store: Store }) => {
           style={style.field}
           label="First day of the pause"
           value={pause.from}
-
           onChange={(from, visit) => change({ from, to: pause.to < from ? from : pause.to }, visit)}
         />
         <DraftField
@@ -230,7 +228,6 @@ const Pause = ({ store }: { store: Store }) => {
         placeholder="We are taking no orders at present."
         value={pause.message}
         most={2_000}
-
         onChange={(message, visit) => change({ message }, visit)}
       />
       <Check
@@ -257,8 +254,8 @@ export const StoreSettings = () => {
         onChange={(packing, visit) => set({ packing }, 'parcels', visit)}
       />
       <View style={style.row}>
-        <Text>Choices come</Text>
         <Segments
+          label="Order of the choices"
           width={260}
           value={store.choiceOrder}
           onChange={(choiceOrder) => set({ choiceOrder }, 'order of choices')}

@@ -68,7 +68,6 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
         label="Tax"
         prose
         value={name}
-
         onChange={(next, visit) => set({ name: next }, 'name', visit)}
       />
       <DraftField
@@ -85,10 +84,10 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
         style={style.points}
         label="%"
         value={tax.points}
-
         onChange={(points, visit) => set({ points }, 'percentage', visit)}
       />
       <Segments
+        label="Charged on"
         width={264}
         value={tax.on}
         onChange={(on) => set({ on }, 'what it is on')}

@@ -112,6 +112,8 @@ const Addresses = ({ checkout }: { checkout: Checkout }) => {
       {canCollect ? (
         <View style={style.how}>
           <Segments
+            hideLabel
+            label="How you get it"
             value={values.how}
             onChange={(how) => form.setValue('how', how)}
             options={[

@@ -113,7 +113,7 @@ describe('the goods and the basket', () => {
     expect(screen.getByText('Basket, 3 items')).toBeTruthy();
     view.unmount();
     renderOver(store, <Shopfront page="basket" />);
-    expect(screen.getByText('80.50')).toBeTruthy();
+    expect(screen.getByText('CAD\u00A080.20')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('One Saucer, 26 cm less'));
     fireEvent.press(screen.getByLabelText('One Glazed pot, 26 cm more'));
     expect(store.getState().basket).toEqual([{ sku: 'pot-26', quantity: 3 }]);
@@ -130,10 +130,10 @@ describe('the checkout', () => {
     expect(screen.getByText('Shown as soon as the address says where.')).toBeTruthy();
     await typeAddress();
     await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
-    for (const text of ['GST, 5 %', 'HST, provincial part, 9 %', '4.42', '7.95', '100.67'])
+    for (const text of ['GST, 5 %', 'HST, provincial part, 9 %', '4.42', '7.95', 'CAD\u00A0100.67'])
       expect(screen.getByText(text)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Pallet, 66.56'));
-    expect(screen.getByText('156.82')).toBeTruthy();
+    expect(screen.getByText('CAD\u00A0156.82')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Parcel, 17.30'));
     fireEvent.press(screen.getByText('Place the order'));
     await waitFor(() =>
@@ -174,8 +174,8 @@ describe('the checkout', () => {
     jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
     const store = await openCheckout(['plant-heather']);
     await typeAddress('Halifax', 'B3H 2Y9');
-    await waitFor(() => screen.getByLabelText('Cargo bike, 6.25'));
-    fireEvent.press(screen.getByLabelText('Cargo bike, 6.25'));
+    await waitFor(() => screen.getByLabelText('Electric cart, 6.25'));
+    fireEvent.press(screen.getByLabelText('Electric cart, 6.25'));
     fireEvent.press(screen.getByText('Place the order'));
     await waitFor(() => screen.getByText('Pick a day or time first.'));
     fireEvent.press(screen.getByLabelText('16:00–17:00'));
@@ -188,10 +188,10 @@ describe('the checkout', () => {
         placedAt: '2026-11-24T12:00:00Z',
       },
       chosen: {
-        id: 'peninsula:bike',
+        id: 'peninsula:cart',
         kind: 'delivery',
-        of: { areaId: 'peninsula', methodId: 'bike' },
-        name: 'Cargo bike',
+        of: { areaId: 'peninsula', methodId: 'cart' },
+        name: 'Electric cart',
         charge: 625,
         total: 625,
         slot,
@@ -207,7 +207,7 @@ describe('the checkout', () => {
     await waitFor(() => expect(currentAddress().pathname).toBe('/shop/order'));
     const placed = store.getState().orders.find(({ recipient }) => recipient === 'Ines Varga');
     expect(placed?.chosen).toMatchObject({
-      id: 'peninsula:bike',
+      id: 'peninsula:cart',
       slot: { start: '2026-11-24T17:00:00-04:00', end: '2026-11-24T18:00:00-04:00' },
     });
     expect(placed?.request.slotsTaken).toBeUndefined();
@@ -218,8 +218,8 @@ describe('the checkout', () => {
     await openCheckout(['plant-heather']);
     fill('Postal code', 'B3H 2Y9');
     await choose('Province or territory', 'nova', 'Nova Scotia');
-    await waitFor(() => screen.getByLabelText('Cargo bike, 6.25'));
-    fireEvent.press(screen.getByLabelText('Cargo bike, 6.25'));
+    await waitFor(() => screen.getByLabelText('Electric cart, 6.25'));
+    fireEvent.press(screen.getByLabelText('Electric cart, 6.25'));
     fireEvent.press(screen.getByLabelText('16:00–17:00'));
     act(() => jest.advanceTimersByTime(HELD_MS - 1_000));
     expect(screen.queryByText(/was kept for a quarter of an hour/)).toBeNull();
@@ -231,15 +231,15 @@ describe('the checkout', () => {
     jest.setSystemTime(new Date('2026-11-24T14:55:00Z'));
     const store = await openCheckout(['plant-heather']);
     await typeAddress('Halifax', 'B3H 2Y9');
-    await waitFor(() => screen.getByLabelText('Cargo bike, today, 8.75'));
-    fireEvent.press(screen.getByLabelText('Cargo bike, today, 8.75'));
+    await waitFor(() => screen.getByLabelText('Electric cart, today, 8.75'));
+    fireEvent.press(screen.getByLabelText('Electric cart, today, 8.75'));
     const [first] = within(screen.getByLabelText('The time')).getAllByRole('radio');
     if (first) fireEvent.press(first);
     act(() => jest.advanceTimersByTime(10 * 60_000));
     fireEvent.press(screen.getByText('Place the order'));
     await waitFor(() => expect(currentAddress().pathname).toBe('/shop/order'));
     const [order] = store.getState().orders;
-    expect(order?.chosen.name).toBe('Cargo bike, today');
+    expect(order?.chosen.name).toBe('Electric cart, today');
     expect(order?.request.placedAt.slice(0, 16)).toBe('2026-11-24T14:55');
     expect(order?.history?.[0]?.at.slice(0, 16)).toBe('2026-11-24T15:05');
   });
@@ -249,10 +249,10 @@ describe('the checkout', () => {
     await openCheckout(['plant-heather']);
     fill('Postal code', 'B3H 2Y9');
     await choose('Province or territory', 'nova', 'Nova Scotia');
-    await waitFor(() => screen.getByLabelText('Cargo bike, today, 8.75'));
+    await waitFor(() => screen.getByLabelText('Electric cart, today, 8.75'));
     act(() => jest.advanceTimersByTime(10 * 60_000));
-    expect(screen.queryByLabelText('Cargo bike, today, 8.75')).toBeNull();
-    expect(screen.getByLabelText('Cargo bike, 6.25')).toBeTruthy();
+    expect(screen.queryByLabelText('Electric cart, today, 8.75')).toBeNull();
+    expect(screen.getByLabelText('Electric cart, 6.25')).toBeTruthy();
   });
 
   test('offers a basket that no one way takes in parts: paid in one way, billed to one address, held in time', async () => {

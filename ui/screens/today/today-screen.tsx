@@ -106,6 +106,8 @@ const TodayScreen = () => {
       {used.length > 1 ? (
         <View style={style.filter}>
           <Segments
+            hideLabel
+            label="Location"
             value={where}
             onChange={setWhere}
             options={[

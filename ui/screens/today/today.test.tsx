@@ -89,7 +89,7 @@ describe('orders to hand over', () => {
   test('are booked with the carrier of their account, and the booking cancelled', async () => {
     const store = await open();
     const shipment = {
-      carrier: 'tern',
+      carrier: 'fulmar',
       tracking: 'TE00000000017',
       reference: '999',
       service: { code: 'two-day', name: 'Two-day' },

@@ -7,7 +7,7 @@ import type { PastOrder } from '../../../core/model/order.ts';
 import type { DraftState, HistoryStep } from '../draft.ts';
 import { listText } from '../lists-text.ts';
 import type { BasketLine } from '../basket.ts';
-import type { SessionState } from '../session.ts';
+import { MOST_FOUND, type SessionState } from '../session.ts';
 import { upToDate, VERSIONS, type DocumentKind } from './versions.ts';
 
 /** The documents kept on this device: one key each, each with the version of its schema. */
@@ -70,6 +70,7 @@ const sessionSchema = z.object({
   testOrderId: z.string().nullable(),
   colours: z.enum(['system', 'light', 'dark']),
   letterKeys: z.boolean(),
+  found: z.array(z.string().max(200)).max(MOST_FOUND).default([]),
   basket: z.array(z.object({ sku: z.string(), quantity: z.int().min(1) })),
   savedAt: z.string().nullable(),
 });
@@ -198,7 +199,7 @@ export const writeGoods = ({ workbook: { catalogue, book }, goodsStamp }: DraftS
 
 /** How this device has the program: the person's settings, the shopfront's basket, the last file saved. */
 export interface KeptSession {
-  session: Pick<SessionState, 'testOrderId' | 'colours' | 'letterKeys'>;
+  session: Pick<SessionState, 'testOrderId' | 'colours' | 'letterKeys' | 'found'>;
   basket: BasketLine[];
   savedAt: string | null;
 }
@@ -211,11 +212,11 @@ export const readSession = (text: string): KeptSession | null => {
 };
 
 export const writeSession = ({
-  session: { testOrderId, colours, letterKeys },
+  session: { testOrderId, colours, letterKeys, found },
   basket,
   savedAt,
 }: KeptSession): string =>
-  JSON.stringify({ version: VERSIONS.session, testOrderId, colours, letterKeys, basket, savedAt });
+  JSON.stringify({ version: VERSIONS.session, testOrderId, colours, letterKeys, found, basket, savedAt });
 
 /** The orders of one month. */
 export const readMonth = (text: string): PastOrder[] | null => {

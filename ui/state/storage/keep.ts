@@ -161,7 +161,7 @@ const keepSession = async ({ store, shelf }: Keeper): Promise<void> => {
 const isSessionNew = (now: RootState, before: RootState): boolean =>
   now.basket !== before.basket ||
   now.storage.savedAt !== before.storage.savedAt ||
-  (['testOrderId', 'colours', 'letterKeys'] as const).some(
+  (['testOrderId', 'colours', 'letterKeys', 'found'] as const).some(
     (field) => now.session[field] !== before.session[field],
   );
 

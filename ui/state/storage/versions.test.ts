@@ -66,7 +66,7 @@ describe('a document of an earlier version', () => {
 
   test('is read as one of today: how the device has the program', () => {
     expect(readSession(JSON.stringify(session1))).toEqual({
-      session: { testOrderId: 'two-pots', colours: 'dark', letterKeys: false },
+      session: { testOrderId: 'two-pots', colours: 'dark', letterKeys: false, found: [] },
       basket: [],
       savedAt: null,
     });

@@ -126,7 +126,6 @@ export const AdjustmentPanel = ({
         label="Adjustment"
         prose
         value={name}
-
         onChange={(next, visit) => set({ name: next }, 'name', visit)}
       />
       <Part title="What it does">

@@ -38,6 +38,7 @@ const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
   return (
     <View style={{ gap: 8 }}>
       <Segments
+        label="Measure of the basket"
         value={of}
         options={MEASURES}
         onChange={(next) => onChange({ test: 'measure', of: next }, null)}
@@ -52,7 +53,6 @@ const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
             placeholder="any"
             value={condition[end]}
             measure={of}
-
             onChange={(value, visit) => onChange(put(condition, end, value), visit)}
           />
         ))}
@@ -64,16 +64,17 @@ const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
 const GoodsFields = ({ condition, onChange }: PartProps<'goods'>) => (
   <View style={{ gap: 8 }}>
     <Segments
+      label="The basket contains"
       value={condition.match}
       options={[
-        { value: 'any', label: 'some are' },
-        { value: 'every', label: 'all are' },
-        { value: 'none', label: 'none is' },
+        { value: 'any', label: 'some of these' },
+        { value: 'every', label: 'only these' },
+        { value: 'none', label: 'none of these' },
       ]}
       onChange={(match) => onChange({ ...condition, match }, null)}
     />
     <NamedGoods
-      label="Among these products"
+      label="These products"
       named={condition}
       onChange={(named) => onChange({ test: 'goods', match: condition.match, ...named }, null)}
     />
@@ -106,7 +107,6 @@ const DatesFields = ({ condition, onChange }: PartProps<'dates'>) => (
           label={end === 'from' ? 'First day' : 'Last day'}
           placeholder="any"
           value={condition[end]}
-
           onChange={(value, visit) => onChange(put(condition, end, value), visit)}
         />
       ))}

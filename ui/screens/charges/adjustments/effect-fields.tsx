@@ -4,7 +4,6 @@ import type { Effect } from '../../../../core/model/adjustment.ts';
 import { Check } from '../../../parts/check.tsx';
 import { MoneyField, OptionalMoneyField, PercentField, WordsField } from '../../../fields/kind-fields.tsx';
 import { Segments } from '../../../parts/segments.tsx';
-import { useWidth } from '../../../parts/use-width.ts';
 import { NamedGoods } from './named-goods.tsx';
 
 type Kind = Effect['do'];
@@ -33,10 +32,10 @@ const AddFields = ({ effect, onChange }: PartProps<'add'>) => {
           style={field}
           label="Amount"
           value={Math.abs(amount)}
-
           onChange={(value, visit) => onChange({ ...effect, amount: sign * value }, visit)}
         />
         <Segments
+          label="More or less"
           width={140}
           value={sign < 0 ? 'less' : 'more'}
           options={MORE_OR_LESS}
@@ -46,12 +45,13 @@ const AddFields = ({ effect, onChange }: PartProps<'add'>) => {
         />
       </View>
       <Segments
+        label="For each"
         value={per}
         options={[
-          { value: 'order', label: 'an order' },
-          { value: 'parcel', label: 'a parcel' },
-          { value: 'unit', label: 'a unit' },
-          { value: 'line', label: 'a line' },
+          { value: 'order', label: 'order' },
+          { value: 'parcel', label: 'parcel' },
+          { value: 'unit', label: 'unit' },
+          { value: 'line', label: 'order line' },
         ]}
         onChange={(next) => onChange({ ...effect, per: next }, null)}
       />
@@ -81,10 +81,10 @@ const PercentFields = ({ effect, onChange }: PartProps<'percent'>) => {
         style={field}
         label="%"
         value={Math.abs(points)}
-
         onChange={(value, visit) => onChange({ ...effect, points: sign * value }, visit)}
       />
       <Segments
+        label="More or less"
         width={140}
         value={sign < 0 ? 'less' : 'more'}
         options={MORE_OR_LESS}
@@ -93,11 +93,12 @@ const PercentFields = ({ effect, onChange }: PartProps<'percent'>) => {
         }
       />
       <Segments
+        label="Percentage of"
         width={220}
         value={of}
         options={[
-          { value: 'charge', label: 'of the charge' },
-          { value: 'subtotal', label: 'of the products' },
+          { value: 'charge', label: 'the charge' },
+          { value: 'subtotal', label: 'the products' },
         ]}
         onChange={(next) => onChange({ ...effect, of: next }, null)}
       />
@@ -116,7 +117,6 @@ const BoundsFields = ({ effect, onChange }: PartProps<'bounds'>) => {
           label={end === 'min' ? 'At least' : 'At most'}
           placeholder="none"
           value={effect[end]}
-
           onChange={(value, visit) => {
             const { [end]: _, ...rest } = effect;
             onChange(value === undefined ? rest : { ...rest, [end]: value }, visit);
@@ -152,11 +152,12 @@ const WithholdFields = ({ effect, onChange }: PartProps<'withhold'>) => (
 
 const TermsFields = ({ effect, onChange }: PartProps<'terms'>) => (
   <Segments
+    label="Who pays import charges"
     value={effect.terms}
     options={[
       { value: 'DAP', label: 'DAP, on arrival' },
       { value: 'DDP', label: 'DDP, prepaid' },
-      { value: 'both', label: 'both' },
+      { value: 'both', label: 'customer chooses' },
     ]}
     onChange={(terms) => onChange({ do: 'terms', terms }, null)}
   />
@@ -183,19 +184,16 @@ const KINDS = Object.entries(EFFECTS).map(([value, { label }]) => ({ value: valu
 
 /** What an adjustment does to a charge. */
 export const EffectFields = ({ effect, onChange }: Props) => {
-  const isPhone = useWidth() === 'phone';
-  const parts = isPhone ? [KINDS.slice(0, 4), KINDS.slice(4)] : [KINDS];
   const Fields = EFFECTS[effect.do].Fields as unknown as ComponentType<Props> | null;
   return (
     <View style={{ gap: 8 }}>
-      {parts.map((options) => (
-        <Segments
-          key={options[0]?.value}
-          value={effect.do}
-          options={options}
-          onChange={(kind) => onChange(EFFECTS[kind].first, null)}
-        />
-      ))}
+      <Segments
+        hideLabel
+        label="What the adjustment does"
+        value={effect.do}
+        options={KINDS}
+        onChange={(kind) => onChange(EFFECTS[kind].first, null)}
+      />
       {Fields ? <Fields effect={effect} onChange={onChange} /> : null}
     </View>
   );

@@ -33,10 +33,12 @@ const Some = ({ name, field, all, to, onChange }: PartProps) => {
     <View style={{ gap: 4, flexGrow: 1, flexBasis: 200 }} role="group" aria-label={name}>
       <Text>{name}</Text>
       <Segments<'every' | 'some'>
+        hideLabel
+        label={`${name}: all or some`}
         value={chosen ? 'some' : 'every'}
         onChange={(next) => put(next === 'some' ? [] : undefined)}
         options={[
-          { value: 'every', label: 'every one' },
+          { value: 'every', label: 'all' },
           { value: 'some', label: 'some' },
         ]}
       />
@@ -72,10 +74,12 @@ const SomeMethods = ({ to, onChange }: Props) => {
     <View style={{ gap: 4, flexGrow: 1, flexBasis: 200 }} role="group" aria-label="Delivery methods">
       <Text>Delivery methods</Text>
       <Segments<'every' | 'some'>
+        hideLabel
+        label="Delivery methods: all or some"
         value={chosen ? 'some' : 'every'}
         onChange={(next) => onChange(next === 'some' ? { ...rest, methods: [] } : rest)}
         options={[
-          { value: 'every', label: 'every one' },
+          { value: 'every', label: 'all' },
           { value: 'some', label: 'some' },
         ]}
       />

@@ -6,10 +6,10 @@ import type { CarrierAccount } from '../../../../core/model/carrier.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
 import {
-  CountField,
   NameField,
   OptionalMeasureField,
   OptionalPercentField,
+  SecondsField,
 } from '../../../fields/kind-fields.tsx';
 import { PackingFields } from '../../../fields/packing-fields.tsx';
 import { Page } from '../../../parts/page.tsx';
@@ -39,13 +39,90 @@ const styles = (inks: Inks) => ({
   sandbox: { ...note(inks), color: inks.doubt, paddingTop: 8 },
   rows: { gap: 12, paddingTop: 12 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
-  name: { flexGrow: 1, flexBasis: 200 },
+  name: { width: 344, maxWidth: '100%' } as const,
   field: { width: 168 },
   choice: { flexDirection: 'row', width: 240 } as const,
 });
 
-/** Where parcels leave from, to what kind of address, what they are declared to be worth, and how long to wait. */
-const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }) => {
+interface PartProps {
+  account: CarrierAccount;
+  set: SetAccount;
+}
+
+/** What orders are packed into for this carrier, and whether shipments are booked with it. */
+const PackingAndBooking = ({ account, set }: PartProps) => {
+  const style = useStyles(styles);
+  return (
+    <View style={style.rows}>
+      <PackingFields
+        packing={account.packing}
+        carrier={account.carrier}
+        onChange={(packing, visit) => set({ packing }, visit)}
+      />
+      <View style={style.row}>
+        <OptionalMeasureField
+          right
+          style={style.field}
+          label="Lightest parcel asked about"
+          placeholder="no minimum"
+          value={account.leastParcelWeight}
+          measure="weight"
+          onChange={(leastParcelWeight, visit) => set({ leastParcelWeight }, visit)}
+        />
+        <Segments
+          label="Used for"
+          width={260}
+          value={account.books ? 'books' : 'prices'}
+          onChange={(books) => set({ books: books === 'books' })}
+          options={[
+            { value: 'prices', label: 'prices only' },
+            { value: 'books', label: 'prices and booking' },
+          ]}
+        />
+      </View>
+    </View>
+  );
+};
+
+/** Under which contract the carrier is asked, in earnest or not, and how long its answer is waited for. */
+const Contract = ({ account, set }: PartProps) => {
+  const style = useStyles(styles);
+  return (
+    <View style={style.rows}>
+      <Credentials account={account} set={set} />
+      <View style={style.row}>
+        <Segments
+          label="Its answers are"
+          width={260}
+          value={account.mode}
+          onChange={(mode) => set({ mode })}
+          options={[
+            { value: 'sandbox', label: 'sandbox, for trying' },
+            { value: 'live', label: 'live' },
+          ]}
+        />
+        <SecondsField
+          right
+          style={style.field}
+          label="Time-out, seconds"
+          value={account.timeoutMs}
+          least={100}
+          most={60_000}
+          onChange={(timeoutMs, visit) => set({ timeoutMs }, visit)}
+        />
+      </View>
+      {account.mode === 'sandbox' ? (
+        <Text style={style.sandbox}>
+          Sandbox prices are for trying out: the preview and the shopfront mark them, and labels are not for
+          shipping.
+        </Text>
+      ) : null}
+    </View>
+  );
+};
+
+/** Where parcels leave from and how, to what kind of address, and what they are declared to be worth. */
+const Origin = ({ account, set }: PartProps) => {
   const style = useStyles(styles);
   const { locations } = useAppSelector(selectBook);
   return (
@@ -59,7 +136,17 @@ const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }
             onChoose={(locationId) => set({ locationId })}
           />
         </View>
+        <OptionalPercentField
+          right
+          style={style.field}
+          label="Declared value"
+          placeholder="of the products, %"
+          value={account.insure}
+          sign
+          onChange={(insure, visit) => set({ insure }, visit)}
+        />
         <Segments
+          label="Parcels are"
           width={260}
           value={account.handover}
           onChange={(handover) => set({ handover })}
@@ -69,61 +156,15 @@ const Shipping = ({ account, set }: { account: CarrierAccount; set: SetAccount }
           ]}
         />
       </View>
-      <Text>Addresses count as homes, businesses, or as each order says</Text>
       <Segments
+        label="Addresses count as"
         value={account.address}
         onChange={(address) => set({ address })}
         options={[
           { value: 'residential', label: 'homes' },
           { value: 'business', label: 'businesses' },
-          { value: 'as-given', label: 'as given' },
+          { value: 'as-given', label: 'as each order says' },
         ]}
-      />
-      <View style={style.row}>
-        <OptionalPercentField
-          right
-          style={style.field}
-          label="Declared value"
-          placeholder="of the products, %"
-          value={account.insure}
-          sign
-
-          onChange={(insure, visit) => set({ insure }, visit)}
-        />
-        <OptionalMeasureField
-          right
-          style={style.field}
-          label="Lightest parcel asked about"
-          placeholder="as it weighs"
-          value={account.leastParcelWeight}
-          measure="weight"
-
-          onChange={(leastParcelWeight, visit) => set({ leastParcelWeight }, visit)}
-        />
-        <CountField
-          right
-          style={style.field}
-          label="Waits at most, milliseconds"
-          value={account.timeoutMs}
-          least={100}
-          most={60_000}
-
-          onChange={(timeoutMs, visit) => set({ timeoutMs }, visit)}
-        />
-        <Segments
-          width={260}
-          value={account.books ? 'books' : 'prices'}
-          onChange={(books) => set({ books: books === 'books' })}
-          options={[
-            { value: 'prices', label: 'price only' },
-            { value: 'books', label: 'also book' },
-          ]}
-        />
-      </View>
-      <PackingFields
-        packing={account.packing}
-        carrier={account.carrier}
-        onChange={(packing, visit) => set({ packing }, visit)}
       />
     </View>
   );
@@ -159,7 +200,7 @@ const Remove = ({ account, onBack }: { account: CarrierAccount; onBack: () => vo
 const AccountPage = ({ account, onBack }: { account: CarrierAccount; onBack: () => void }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { id, name, mode } = account;
+  const { id, name } = account;
   const set: SetAccount = (changes, visit = null) =>
     void dispatch(edit('setAccount', { id, changes }, `Account, ${name}`, visit));
   return (
@@ -167,35 +208,20 @@ const AccountPage = ({ account, onBack }: { account: CarrierAccount; onBack: () 
       <PageHead title={name} back={{ name: 'Carriers', onPress: onBack }} />
       <Text style={style.note}>{listedCarrier(account.carrier)?.about ?? account.carrier}</Text>
       <View style={style.rows}>
-        <View style={style.row}>
-          <NameField
-            prose
-            style={style.name}
-            label="Name"
-            value={name}
-
-            onChange={(next, visit) => set({ name: next }, visit)}
-          />
-          <Segments
-            width={220}
-            value={mode}
-            onChange={(next) => set({ mode: next })}
-            options={[
-              { value: 'sandbox', label: 'sandbox' },
-              { value: 'live', label: 'live' },
-            ]}
-          />
-        </View>
-        {mode === 'sandbox' ? (
-          <Text style={style.sandbox}>
-            Sandbox prices are for trying out: the preview and the shopfront mark them, and labels are not for
-            shipping.
-          </Text>
-        ) : null}
-        <Credentials account={account} set={set} />
+        <NameField
+          prose
+          style={style.name}
+          label="Name"
+          value={name}
+          onChange={(next, visit) => set({ name: next }, visit)}
+        />
       </View>
-      <Section title="Shipping and packing" />
-      <Shipping account={account} set={set} />
+      <Section title="Packing and booking" />
+      <PackingAndBooking account={account} set={set} />
+      <Section title="Contract" />
+      <Contract account={account} set={set} />
+      <Section title="Origin and hand-over" />
+      <Origin account={account} set={set} />
       <Section title="What it would cost" />
       <Later>
         <Samples account={account} />

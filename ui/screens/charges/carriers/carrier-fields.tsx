@@ -84,12 +84,13 @@ const CarrierFields = ({ price, onChange }: Props) => {
         ))}
       </View>
       <Segments
+        label="Services offered"
         value={price.show}
         onChange={(show) => onChange({ ...price, show }, null)}
         options={[
-          { value: 'all', label: 'show all' },
-          { value: 'cheapest', label: 'the cheapest' },
-          { value: 'fastest', label: 'the fastest' },
+          { value: 'all', label: 'all of them' },
+          { value: 'cheapest', label: 'only the cheapest' },
+          { value: 'fastest', label: 'only the fastest' },
         ]}
       />
       <FallbackFields

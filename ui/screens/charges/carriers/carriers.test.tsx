@@ -27,17 +27,17 @@ describe('a price by carrier', () => {
 
   test('offers the carrier’s services, ticked and unticked', () => {
     const { changes } = open();
-    fireEvent.press(screen.getByLabelText('Tern ground'));
+    fireEvent.press(screen.getByLabelText('Fulmar ground'));
     expect(changes.at(-1)?.services.map(({ code }) => code)).toEqual(['two-day', 'overnight', 'ground']);
-    fireEvent.press(screen.getByText('Tern overnight'));
+    fireEvent.press(screen.getByText('Fulmar overnight'));
     expect(changes.at(-1)?.services.map(({ code }) => code)).toEqual(['two-day']);
   });
 
   test('is withheld or charged an amount where the carrier does not answer', () => {
     const { changes } = open();
-    fireEvent.press(screen.getAllByText('withhold it')[0]!);
+    fireEvent.press(screen.getAllByText('Do not offer it')[0]!);
     expect(changes.at(-1)?.onError).toBe('withhold');
-    fireEvent.press(screen.getAllByText('charge an amount')[1]!);
+    fireEvent.press(screen.getAllByText('Charge an amount')[1]!);
     expect(changes.at(-1)?.onNone).toEqual({ amount: 0, per: 'order' });
   });
 });
@@ -57,7 +57,7 @@ test('import charges are set, and rates by country added and taken away', () => 
   renderOver(store, <DutiesPart />);
   const duties = () => selectBook(store.getState()).duties;
   const count = duties().rates.length;
-  fireEvent.press(screen.getByText('DDP'));
+  fireEvent.press(screen.getByText('DDP, prepaid'));
   expect(duties().terms).toBe('DDP');
   type('Clearance fee', '12');
   expect(duties().clearanceFee).toBe(1_200);
@@ -74,7 +74,7 @@ describe('edits of accounts and boxes', () => {
   test('keep an account that prices rates, and move what shipped from a location that goes', () => {
     const store = demoStore();
     const { carriers } = selectBook(store.getState());
-    act(() => void store.dispatch(edit('removeAccount', { id: 'tern' }, 'remove')));
+    act(() => void store.dispatch(edit('removeAccount', { id: 'fulmar' }, 'remove')));
     expect(selectBook(store.getState()).carriers).toEqual(carriers);
     act(() => void store.dispatch(edit('removeLocation', { id: 'nursery' }, 'remove')));
     expect(selectBook(store.getState()).carriers.map(({ locationId }) => locationId)).toEqual(
@@ -97,7 +97,7 @@ test('a grid of costs counts past orders, and each cell once where there are non
   const place = { destination: { country: 'CA', postalCode: 'B3H 2Y9' }, zone: null, zoneId: null };
   const cells = gridOf([place]);
   const answers = cells.map(({ weight }) => ({
-    key: 'tern',
+    key: 'fulmar',
     ok: true as const,
     services: weight > 10_000 ? [] : [{ code: 'ground', name: 'Ground', amount: weight }],
   }));

@@ -120,13 +120,14 @@ export const Credentials = ({ account, set }: Props) => {
   return (
     <View style={style.all} role="group" aria-label="Credentials">
       <Segments
+        label="Prices come from"
         value={credentials.kind}
         onChange={(kind) =>
           set({ credentials: kind === 'shared' ? { kind } : { kind: 'own', accountNumber: 'number' } })
         }
         options={[
-          { value: 'shared', label: 'public prices' },
-          { value: 'own', label: 'an account of our own' },
+          { value: 'shared', label: 'its public prices' },
+          { value: 'own', label: 'your own account' },
         ]}
       />
       {credentials.kind === 'own' ? (
@@ -136,7 +137,6 @@ export const Credentials = ({ account, set }: Props) => {
             style={style.field}
             label="Account number"
             value={credentials.accountNumber}
-
             onChange={(accountNumber, visit) =>
               set({ credentials: { ...credentials, accountNumber } }, visit)
             }

@@ -38,13 +38,15 @@ export const FallbackFields = ({ title, fallback, onChange }: Props) => {
     <View style={style.all} role="group" aria-label={title}>
       <Text style={style.head}>{title}</Text>
       <Segments
+        hideLabel
+        label={`${title}: then`}
         value={charged ? 'charge' : 'withhold'}
         onChange={(kind) =>
           onChange(kind === 'withhold' ? 'withhold' : (charged ?? { amount: 0, per: 'order' }), null)
         }
         options={[
-          { value: 'withhold', label: 'withhold it' },
-          { value: 'charge', label: 'charge an amount' },
+          { value: 'withhold', label: 'Do not offer it' },
+          { value: 'charge', label: 'Charge an amount' },
         ]}
       />
       {charged ? (
@@ -54,16 +56,16 @@ export const FallbackFields = ({ title, fallback, onChange }: Props) => {
             style={style.field}
             label="Amount"
             value={charged.amount}
-
             onChange={(amount, visit) => set({ amount }, visit)}
           />
           <Segments
+            label="For each"
             width={200}
             value={charged.per}
             onChange={(per) => set({ per }, null)}
             options={[
-              { value: 'order', label: 'an order' },
-              { value: 'parcel', label: 'a parcel' },
+              { value: 'order', label: 'order' },
+              { value: 'parcel', label: 'parcel' },
             ]}
           />
           <OptionalNameField
@@ -72,7 +74,6 @@ export const FallbackFields = ({ title, fallback, onChange }: Props) => {
             label="Under the name"
             placeholder="the service’s"
             value={charged.label}
-
             onChange={(label, visit) => set({ label }, visit)}
           />
           <DraftField

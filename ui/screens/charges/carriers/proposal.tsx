@@ -204,7 +204,6 @@ const Proposal = ({ account }: { account: CarrierAccount }) => {
           value={wanted.steps}
           least={1}
           most={10}
-
           onChange={(steps) => set({ steps })}
         />
         <PercentField
@@ -213,7 +212,6 @@ const Proposal = ({ account }: { account: CarrierAccount }) => {
           label="Share of orders covered"
           value={wanted.share}
           sign
-
           onChange={(share) => set({ share: Math.min(10_000, share) })}
         />
         <TextAction label="Ask the carrier" disabled={proposed === 'asking'} onPress={() => void propose()} />

@@ -139,7 +139,6 @@ const Samples = ({ account }: { account: CarrierAccount }) => {
         label="Weight of the parcel"
         value={weight}
         measure="weight"
-
         onChange={setWeight}
       />
       {answers === null ? (

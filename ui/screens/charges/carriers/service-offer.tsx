@@ -53,7 +53,6 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
             label="Under the name"
             placeholder={name}
             value={offered.label}
-
             onChange={(label, visit) => set({ label }, visit)}
           />
           <DraftField
@@ -80,7 +79,6 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
             label="or fixed price"
             placeholder="not set"
             value={offered.override}
-
             onChange={(override, visit) => set({ override }, visit)}
           />
           <OptionalMoneyField
@@ -89,7 +87,6 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
             label="Free from"
             placeholder="never"
             value={offered.freeFrom}
-
             onChange={(freeFrom, visit) => set({ freeFrom }, visit)}
           />
           {(['min', 'max'] as const).map((end) => (
@@ -102,7 +99,6 @@ export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props)
               value={offered.transit?.[end]}
               least={0}
               most={365}
-
               onChange={(days, visit) => set({ transit: withDays(offered.transit, end, days) }, visit)}
             />
           ))}

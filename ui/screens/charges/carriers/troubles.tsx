@@ -72,6 +72,8 @@ const Troubles = () => {
               {resting.includes(id) ? ', left alone for a while after failing again and again' : ''}
             </Text>
             <Segments
+              hideLabel
+              label={`How ${name} behaves`}
               value={known?.trouble ?? 'none'}
               options={OPTIONS}
               onChange={(trouble) => change(id, trouble === 'none' ? null : { trouble })}

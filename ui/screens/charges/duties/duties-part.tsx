@@ -50,23 +50,24 @@ const DutiesPart = () => {
       </Text>
       <View style={style.rows}>
         <Segments
+          label="Who pays import charges"
           value={duties.terms}
           onChange={(terms) => set({ terms })}
           options={[
-            { value: 'DAP', label: 'DAP' },
-            { value: 'DDP', label: 'DDP' },
-            { value: 'both', label: 'both' },
+            { value: 'DAP', label: 'DAP, on arrival' },
+            { value: 'DDP', label: 'DDP, prepaid' },
+            { value: 'both', label: 'customer chooses' },
           ]}
         />
         <Text>{TERMS[duties.terms]}</Text>
-        <Text>What the customer is told of it</Text>
         <Segments
+          label="What the customer is told"
           value={duties.show}
           onChange={(show) => set({ show })}
           options={[
-            { value: 'amount', label: 'amount' },
-            { value: 'mention', label: 'mention' },
-            { value: 'nothing', label: 'nothing' },
+            { value: 'amount', label: 'Say about how much' },
+            { value: 'mention', label: 'Say that some may fall due' },
+            { value: 'nothing', label: 'Say nothing' },
           ]}
         />
         <Text>{SHOWN[duties.show]}</Text>
@@ -84,7 +85,6 @@ const DutiesPart = () => {
             style={style.field}
             label="Clearance fee"
             value={duties.clearanceFee}
-
             onChange={(clearanceFee, visit) => set({ clearanceFee }, visit)}
           />
         </View>

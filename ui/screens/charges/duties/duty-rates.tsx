@@ -52,7 +52,7 @@ const phrase = (rate: DutyRate, { decimals }: DisplayFormat): string =>
     `duty ${percentFigure(rate.duty)}`,
     `import tax ${percentFigure(rate.importTax)}`,
     ...(rate.freeBelow > 0 ? [`no charges below ${moneyFigure(rate.freeBelow, decimals)}`] : []),
-    rate.valueBasis === 'goods' ? 'on the products' : 'on products and shipping',
+    rate.valueBasis === 'goods' ? 'products' : 'on products and shipping',
   ].join(' · ');
 
 const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
@@ -70,7 +70,6 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
         style={style.field}
         label="Country"
         value={rate.country}
-
         onChange={(country, visit) => set({ country }, visit)}
       />
       <DraftField
@@ -87,7 +86,6 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
         label="Duty"
         value={rate.duty}
         sign
-
         onChange={(duty, visit) => set({ duty }, visit)}
       />
       <PercentField
@@ -96,7 +94,6 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
         label="Import tax"
         value={rate.importTax}
         sign
-
         onChange={(importTax, visit) => set({ importTax }, visit)}
       />
       <MoneyField
@@ -104,16 +101,16 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
         style={style.field}
         label="No charges below"
         value={rate.freeBelow}
-
         onChange={(freeBelow, visit) => set({ freeBelow }, visit)}
       />
       <Segments
-        width={280}
+        label="Charged on"
+        width={320}
         value={rate.valueBasis}
         onChange={(valueBasis) => set({ valueBasis })}
         options={[
           { value: 'goods', label: 'on the products' },
-          { value: 'goods-and-shipping', label: 'and shipping' },
+          { value: 'goods-and-shipping', label: 'products and shipping' },
         ]}
       />
       <TextAction label="Remove this rate" onPress={remove} />

@@ -71,16 +71,16 @@ const EachFields = ({
             style={style.field}
             label="above it"
             value={each.amount}
-
             onChange={(amount, visit) => onChange({ ...each, amount }, visit)}
           />
           <Segments
-            width={200}
+            label="Part of a unit"
+            width={360}
             value={each.count}
             onChange={(count) => onChange({ ...each, count }, null)}
             options={[
-              { value: 'started', label: 'begun' },
-              { value: 'exact', label: 'exactly' },
+              { value: 'started', label: 'Round up to whole units' },
+              { value: 'exact', label: 'In proportion' },
             ]}
           />
         </>
@@ -114,7 +114,6 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
           label="Country"
           placeholder="any"
           value={row.country}
-
           onChange={(country, visit) => set({ country }, visit)}
         />
         <DraftField
@@ -141,7 +140,6 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
           label="From"
           value={row.from}
           measure={basis}
-
           onChange={(from, visit) => set({ from }, visit)}
         />
         <OptionalMeasureField
@@ -151,7 +149,6 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
           placeholder="any"
           value={row.to}
           measure={basis}
-
           onChange={(to, visit) => set({ to }, visit)}
         />
         <MoneyField
@@ -159,7 +156,6 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
           style={style.field}
           label="Amount"
           value={row.amount}
-
           onChange={(amount, visit) => set({ amount }, visit)}
         />
       </View>

@@ -1,6 +1,5 @@
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
-import { Text } from 'react-native-paper';
 import { guessUnit } from '../../../../core/formats/list-columns.ts';
 import { TABLE_COLUMNS, TABLE_UNITS } from '../../../../core/formats/rate-table-csv.ts';
 import type { Measure, RateTable, TableRow } from '../../../../core/model/price.ts';
@@ -82,13 +81,18 @@ export const TableImport = ({
   const settings = (
     <View>
       <View style={row}>
-        <Text>It goes by</Text>
-        <Segments width={320} value={basis} options={MEASURES} onChange={meaning.chooseBasis} />
+        <Segments
+          label="The table goes by"
+          width={320}
+          value={basis}
+          options={MEASURES}
+          onChange={meaning.chooseBasis}
+        />
       </View>
       {units.length > 0 && unit !== null ? (
         <View style={row}>
-          <Text>Its figures are in</Text>
           <Segments
+            label="Its figures are in"
             width={units.length * 64}
             value={unit}
             options={units.map((one) => ({ value: one, label: one }))}

@@ -69,8 +69,8 @@ const Actions = ({
       tableRowCells(row, basis, decimals),
     );
   };
-  const template = (): void =>
-    save('template', [
+  const saveExample = (): void =>
+    save('example', [
       { country: 'CA', from: 0, to: 1_000, amount: 900 },
       { country: 'CA', subdivision: 'CA-NS', from: 0, amount: 700 },
       { country: 'CA', postal: 'B3H*', from: 0, amount: 500 },
@@ -88,7 +88,7 @@ const Actions = ({
       <View style={style.actions}>
         <TextAction main label="Open a CSV" onPress={choose} />
         <TextAction label="Save as CSV" disabled={rows.length === 0} onPress={() => save('rates', rows)} />
-        <TextAction label="Save a template" onPress={template} />
+        <TextAction label="Save an example" onPress={saveExample} />
         <TextAction label="Add a row" onPress={() => dispatch(edit('addRow', { id }, `${name}: new row`))} />
         <TextAction label="Remove the table" disabled={users.length > 0} onPress={remove} />
       </View>
@@ -126,13 +126,13 @@ const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) 
           label="Table"
           prose
           value={name}
-
           onChange={(next, visit) =>
             dispatch(edit('setTable', { id, changes: { name: next } }, `${name}: name`, visit))
           }
         />
         {rows.length === 0 ? (
           <Segments
+            label="Goes by"
             width={320}
             value={basis}
             options={MEASURES}

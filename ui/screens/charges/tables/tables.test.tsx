@@ -92,7 +92,7 @@ describe('the rate tables', () => {
     expect(screen.getByText('This must be more than 0.')).toBeTruthy();
     fireEvent.changeText(each, '10 kg');
     fireEvent(each, 'blur');
-    fireEvent.press(screen.getByText('exactly'));
+    fireEvent.press(screen.getByText('In proportion'));
     expect(tableOf(store).rows[20]?.each).toEqual({ size: 10_000, amount: 0, count: 'exact' });
     fireEvent.press(screen.getByText('Remove the row'));
     expect(tableOf(store).rows).toHaveLength(29);
@@ -107,8 +107,8 @@ describe('the rate tables', () => {
     const [name, parts] = mockSaved.mock.calls.at(-1) ?? ['', []];
     expect(name).toMatch(/^pallets-in-the-west-rates-.*\.csv$/);
     expect(parts.join('').split('\r\n').slice(0, 2)).toEqual([
-      'Country,Subdivision,Postal code,From (g),"To, less than (g)",Amount,Each (g),Amount for each,Counted',
-      'CA,CA-MB,,0,50000,142.00,,,',
+      'From (g),"To, less than (g)",Amount,Each (g),Amount for each,Counted,Country,Subdivision,Postal code',
+      '0,50000,142.00,,,,CA,CA-MB,',
     ]);
   });
 

@@ -46,7 +46,6 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) =>
       label={label}
       placeholder={none}
       value={value}
-
       onChange={(next, visit) => set({ [key]: next }, label.toLowerCase(), visit)}
     />
   );
@@ -60,7 +59,6 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) =>
         label="Service fee, always"
         placeholder="none"
         value={fee?.amount}
-
         onChange={(amount, visit) =>
           set(
             { serviceFee: amount === undefined ? undefined : { name: fee?.name ?? 'Service fee', amount } },
@@ -75,7 +73,6 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) =>
           style={style.half}
           label="The fee is called"
           value={fee.name}
-
           onChange={(name, visit) => set({ serviceFee: { ...fee, name } }, 'service fee', visit)}
         />
       ) : null}
@@ -126,7 +123,6 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
           style={style.half}
           label="Delivery area"
           value={area.name}
-
           onChange={(name, visit) => set({ name }, 'name', visit)}
         />
         <View style={[style.half, { flexDirection: 'row' }]}>
@@ -179,7 +175,6 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
         placeholder="nothing"
         value={area.instructions ?? ''}
         most={2_000}
-
         onChange={(text, visit) =>
           set({ instructions: text === '' ? undefined : text }, 'instructions', visit)
         }

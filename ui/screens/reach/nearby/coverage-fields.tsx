@@ -62,7 +62,6 @@ const PostalFields = ({
           style={{ width: 90 }}
           label="Country"
           value={country}
-
           onChange={(next, visit) => onChange({ ...covers, country: next }, visit)}
         />
         <DraftField
@@ -192,6 +191,7 @@ export const CoverageFields = (props: Props) => {
   return (
     <View style={{ gap: 8 }} role="group" aria-label="Where it delivers">
       <Segments<Coverage['kind']>
+        label="The area is given by"
         value={covers.kind}
         onChange={(kind) =>
           kind === covers.kind
@@ -215,7 +215,6 @@ export const CoverageFields = (props: Props) => {
           label={`From ${location.name}, up to`}
           value={covers.metres}
           measure="distance"
-
           onChange={(metres, visit) => onChange({ kind: 'radius', metres }, visit)}
         />
       ) : null}

@@ -47,7 +47,6 @@ const MethodFields = ({ area, method, hours }: Props) => {
           style={style.name}
           label="Delivery method, as customers see it"
           value={method.name}
-
           onChange={(name, visit) => set({ name }, 'name', visit)}
         />
         <MoneyField
@@ -55,7 +54,6 @@ const MethodFields = ({ area, method, hours }: Props) => {
           style={style.field}
           label="On top of the price"
           value={method.add}
-
           onChange={(add, visit) => set({ add }, 'addition', visit)}
         />
         <OptionalCountField
@@ -66,7 +64,6 @@ const MethodFields = ({ area, method, hours }: Props) => {
           value={method.withinDays}
           least={0}
           most={366}
-
           onChange={(withinDays, visit) => set({ withinDays }, 'within days', visit)}
         />
       </View>

@@ -91,7 +91,7 @@ const pickFile = async (label: string, text: string): Promise<void> => {
 describe('the lists', () => {
   test('say in a line where each area delivers, how and for what, and where orders are collected', async () => {
     await open();
-    expect(screen.getByText('B3H*, B3J*, B3K*, B3L* · Cargo bike, today, Cargo bike')).toBeTruthy();
+    expect(screen.getByText('B3H*, B3J*, B3K*, B3L* · Electric cart, today, Electric cart')).toBeTruthy();
     expect(screen.getByText(/^7\.90 to 13\.80 by distance · free from 75\.00/)).toBeTruthy();
     expect(
       screen.getByText(/^free · a slot of 30 minutes in the next 7 days · kerbside · up to 80 km away/),
@@ -129,9 +129,9 @@ describe('an area', () => {
       patterns: ['B3H*', 'B3J1S9'],
     });
     expect(screen.getByText(/^Not understood: nonsense/)).toBeTruthy();
-    expect(offered(store)).not.toContain('peninsula:bike');
+    expect(offered(store)).not.toContain('peninsula:cart');
     act(() => void store.dispatch(undone()));
-    expect(offered(store)).toContain('peninsula:bike');
+    expect(offered(store)).toContain('peninsula:cart');
   });
 
   test('is priced by distance, with a service fee, and switched off', async () => {
@@ -144,7 +144,7 @@ describe('an area', () => {
     type('Service fee, always', '1.20');
     expect(areaOf(store, 'peninsula')?.serviceFee).toEqual({ name: 'Service fee', amount: 120 });
     type('Minimum order', '500.00');
-    expect(offered(store)).not.toContain('peninsula:bike');
+    expect(offered(store)).not.toContain('peninsula:cart');
     fireEvent.press(screen.getByText('Switch off'));
     expect(areaOf(store, 'peninsula')?.active).toBe(false);
     expect(screen.getByText('Switched off: customers do not see it.')).toBeTruthy();
@@ -256,7 +256,7 @@ describe('an area', () => {
   test('has delivery methods, each with what it adds, its days and its time', async () => {
     const store = await open({ area: 'peninsula' });
     fireEvent.press(screen.getByText('Add a delivery method'));
-    expect(areaOf(store, 'peninsula')?.methods.map(({ id }) => id)).toEqual(['today', 'bike', 'new-method']);
+    expect(areaOf(store, 'peninsula')?.methods.map(({ id }) => id)).toEqual(['today', 'cart', 'new-method']);
     const way = within(screen.getByLabelText('Delivery method New method'));
     fireEvent.press(way.getByText('Message'));
     expect(areaOf(store, 'peninsula')?.methods[2]?.timing.kind).toBe('words');
@@ -294,7 +294,7 @@ describe('an area', () => {
 
   test('shows the week from the test order’s moment, which is moved along it', async () => {
     const store = await open({ area: 'peninsula' });
-    const week = () => within(screen.getByLabelText('Delivery method Cargo bike, today'));
+    const week = () => within(screen.getByLabelText('Delivery method Electric cart, today'));
     expect(
       week().getByText(
         /^Ordered Tue 24 Nov, 10:15: ready Tue 24 Nov, 14:00; 3 times to choose from; cut-off 11:00/,

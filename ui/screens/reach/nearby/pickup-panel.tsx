@@ -49,7 +49,6 @@ const ChargeFields = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
         style={style.field}
         label="Charge for collecting"
         value={point.charge}
-
         onChange={(charge, visit) => set({ charge }, 'charge', visit)}
       />
       <OptionalMoneyField
@@ -58,7 +57,6 @@ const ChargeFields = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
         label="Minimum order"
         placeholder="no minimum"
         value={point.minSubtotal}
-
         onChange={(minSubtotal, visit) => set({ minSubtotal }, 'least order', visit)}
       />
       <OptionalMeasureField
@@ -68,7 +66,6 @@ const ChargeFields = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
         placeholder="any distance"
         value={point.maxDistance}
         measure="distance"
-
         onChange={(maxDistance, visit) => set({ maxDistance }, 'greatest distance', visit)}
       />
     </FieldGroup>
@@ -87,7 +84,6 @@ const Instructions = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
         placeholder="nothing"
         value={instructions}
         most={2_000}
-
         onChange={(text, visit) =>
           set({ instructions: text === '' ? undefined : text }, 'instructions', visit)
         }
@@ -143,7 +139,6 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
           style={style.half}
           label="Pickup point, as customers see it"
           value={point.name}
-
           onChange={(name, visit) => set({ name }, 'name', visit)}
         />
         <View style={[style.half, { flexDirection: 'row' }]}>

@@ -55,7 +55,6 @@ export const CodeCheckFields = () => {
               placeholder={placeholder}
               value={codeCheck[field] ?? ''}
               most={most}
-
               onChange={(text, visit) =>
                 set({ [field]: text.trim() === '' ? undefined : text.trim() }, visit)
               }

@@ -47,7 +47,6 @@ export const LineFields = ({ line, at, onGone }: Props) => {
           style={style.field}
           label="Country"
           value={country}
-
           onChange={(next, visit) => set({ country: next }, visit)}
         />
         <DraftField
@@ -65,7 +64,6 @@ export const LineFields = ({ line, at, onGone }: Props) => {
           value={days}
           least={0}
           most={365}
-
           onChange={(next, visit) => set({ days: next }, visit)}
         />
       </View>

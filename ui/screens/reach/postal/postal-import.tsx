@@ -42,11 +42,12 @@ const Settings = ({ country, onCountry, how, onHow, lines }: SettingsProps) => {
       </View>
       {lines === 0 ? null : (
         <Segments<How>
+          label="What the file does"
           value={how}
           onChange={onHow}
           options={[
-            { value: 'replace', label: 'In place of the list' },
-            { value: 'add', label: 'Added to the list' },
+            { value: 'replace', label: 'Replace the list' },
+            { value: 'add', label: 'Add to the list' },
           ]}
         />
       )}

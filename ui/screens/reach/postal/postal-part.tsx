@@ -52,24 +52,18 @@ const Beside = () => {
   const { store } = useAppSelector(selectBook);
   return (
     <View style={style.row}>
-      <View>
-        <Text style={style.label}>Codes that are not listed, in countries that have lines</Text>
-        <View style={{ flexDirection: 'row' }}>
-          <Segments
-            width={220}
-            value={store.unlistedPostalCodes}
-            onChange={(unlistedPostalCodes) =>
-              dispatch(
-                edit('setStore', { changes: { unlistedPostalCodes } }, 'Postal list: codes not listed'),
-              )
-            }
-            options={[
-              { value: 'served', label: 'are served' },
-              { value: 'not-served', label: 'are not' },
-            ]}
-          />
-        </View>
-      </View>
+      <Segments
+        label="Codes not listed, in countries with lines"
+        width={260}
+        value={store.unlistedPostalCodes}
+        onChange={(unlistedPostalCodes) =>
+          dispatch(edit('setStore', { changes: { unlistedPostalCodes } }, 'Postal list: codes not listed'))
+        }
+        options={[
+          { value: 'served', label: 'served' },
+          { value: 'not-served', label: 'not served' },
+        ]}
+      />
       <CountField
         right
         style={style.field}
@@ -77,7 +71,6 @@ const Beside = () => {
         value={store.postalSpareDays}
         least={0}
         most={365}
-
         onChange={(postalSpareDays, visit) =>
           dispatch(edit('setStore', { changes: { postalSpareDays } }, 'Postal list: margin', visit))
         }

@@ -16,9 +16,9 @@ const REMOTE = [
 ];
 
 /** Parcels by road and air in Canada and the United States: dimensional weight, surcharges, fuel by the week. */
-export const ternParcel: Tariff = {
-  id: 'tern',
-  name: 'Tern Parcel',
+export const fulmarParcel: Tariff = {
+  id: 'fulmar',
+  name: 'Fulmar Parcel',
   about: 'Parcels by road and air, in Canada and the United States',
   currency: 'CAD',
   collectsIn: 'CA',
@@ -34,10 +34,10 @@ export const ternParcel: Tariff = {
   services: [
     {
       code: 'ground',
-      name: 'Tern ground',
+      name: 'Fulmar ground',
       each: 'parcel',
       dimensional: 5_000,
-      greatest: { weight: 68_000, longestSide: 2_740, lengthAndGirth: 4_190 },
+      greatest: { weight: 62_000, longestSide: 2_600, lengthAndGirth: 3_900 },
       steps: [
         { upTo: 1_000, amounts: [890, 1_020, 1_190, 1_390, 1_640, 1_790, 2_090] },
         { upTo: 3_000, amounts: [980, 1_190, 1_460, 1_820, 2_240, 2_480, 3_060] },
@@ -60,10 +60,10 @@ export const ternParcel: Tariff = {
     },
     {
       code: 'two-day',
-      name: 'Tern two-day',
+      name: 'Fulmar two-day',
       each: 'parcel',
       dimensional: 5_000,
-      greatest: { weight: 68_000, longestSide: 2_740, lengthAndGirth: 3_300 },
+      greatest: { weight: 62_000, longestSide: 2_600, lengthAndGirth: 3_200 },
       steps: [
         { upTo: 1_000, amounts: [890, 1_060, 1_310, 1_610, 1_960, 2_090, 2_490] },
         { upTo: 3_000, amounts: [1_090, 1_360, 1_790, 2_330, 2_930, 3_170, 3_860] },
@@ -97,10 +97,10 @@ export const ternParcel: Tariff = {
     },
     {
       code: 'overnight',
-      name: 'Tern overnight',
+      name: 'Fulmar overnight',
       each: 'parcel',
       dimensional: 4_500,
-      greatest: { weight: 32_000, longestSide: 1_800, lengthAndGirth: 3_000 },
+      greatest: { weight: 31_000, longestSide: 1_700, lengthAndGirth: 2_800 },
       steps: [
         { upTo: 1_000, amounts: [1_420, 1_720, 2_200, 2_770, 3_370, 3_640, 4_480] },
         { upTo: 5_000, amounts: [1_990, 2_590, 3_670, 4_950, 6_340, 6_960, 8_840] },

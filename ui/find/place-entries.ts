@@ -1,0 +1,28 @@
+import type { WorldPlaces } from '../places/places.ts';
+import type { Entry } from './entry.ts';
+
+/** Countries by name: each leads to whether it is sold to, with its regions. */
+export const countryEntries = ({ countries }: WorldPlaces): Entry[] =>
+  countries.map(({ code, name }) => ({
+    id: `Country:${code}`,
+    kind: 'Country',
+    name,
+    note: code,
+    leadsTo: { link: { pathname: '/reach', params: { find: name } } },
+  }));
+
+/** A postal code has a figure in it, and is short. */
+const looksLikeCode = (text: string): boolean => /^(?=.*\d)[a-z\d][a-z\d\s-]{1,11}$/i.test(text);
+
+/** What is typed, as a postal code: leads to where it would fall. */
+export const codeEntry = (typed: string): Entry | null => {
+  const code = typed.trim().toUpperCase();
+  if (!looksLikeCode(code)) return null;
+  return {
+    id: `Postal code:${code}`,
+    kind: 'Postal code',
+    name: `Where ${code} would fall`,
+    note: 'Zone, delivery areas, pickup',
+    leadsTo: { link: { pathname: '/reach', params: { code } } },
+  };
+};
