@@ -18,6 +18,16 @@ const on = async (page: Page, then: string): Promise<void> => {
   await expect(page.getByRole('heading', { level: 1, name: then })).toBeVisible();
 };
 
+/** What a new shop still lacks is listed on Today; publishing it takes the line away. */
+const toDosGoAway = async (page: Page): Promise<void> => {
+  await page.getByRole('link', { name: 'Today' }).click();
+  const list = page.getByRole('list', { name: 'Still to do' });
+  await list.getByRole('link', { name: 'Nothing is published yet' }).click();
+  await page.getByRole('button', { name: 'Publish the draft' }).click();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByText('Nothing is published yet')).toHaveCount(0);
+};
+
 test('five questions lead to a book, and the book to a first order', async ({ page }) => {
   await openProgram(page, '/settings?part=data');
   await page.getByRole('button', { name: 'Start a shop of your own' }).click();
@@ -50,6 +60,7 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await expect(choiceOf(await openPreview(page), 'Parcel')).toContainText('7.50');
   await closePreview(page);
   await waitUntilKept(page);
+  await toDosGoAway(page);
 
   await reopenProgram(page, '/shop');
   await page.getByRole('button', { name: 'Add Slate board to the basket' }).click();

@@ -52,7 +52,7 @@ test('a phone picks a cell from the whole board, and a swipe goes to the next zo
     .click();
   await expect(page.getByRole('img', { name: /falls by 2.50 at 10 kg/ })).toBeVisible();
   await page.getByRole('button', { name: 'Back to Charges' }).click();
-  await expect(page.getByRole('tab', { name: 'West' })).toHaveAttribute('aria-selected', 'true');
+  await expect(page.getByRole('tab', { name: 'West', exact: true })).toHaveAttribute('aria-selected', 'true');
   const touch = await page.context().newCDPSession(page);
   const at = (x: number) => ({ touchPoints: [{ x, y: 260 }] });
   await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', ...at(320) });

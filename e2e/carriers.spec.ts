@@ -143,10 +143,10 @@ test('the test order’s parcels are booked, their label opened, and the shipmen
   await openProgram(page, FULMAR);
   await page.getByRole('button', { name: /^Book Fulmar ground/ }).click();
   const shipment = page.getByRole('group', { name: 'The shipment' });
-  await expect(shipment).toContainText(/TE\d{10}[\dX]/);
+  await expect(shipment).toContainText(/FU\d{10}[\dX]/);
   const download = page.waitForEvent('download');
   await shipment.getByRole('button', { name: 'Open the label' }).click();
-  expect((await download).suggestedFilename()).toMatch(/^label-TE.*\.pdf$/);
+  expect((await download).suggestedFilename()).toMatch(/^label-FU.*\.pdf$/);
   await shipment.getByRole('button', { name: 'Cancel the shipment' }).click();
   await expect(shipment).toContainText('Cancelled');
 });

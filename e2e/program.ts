@@ -39,7 +39,7 @@ export const reopenProgram = async (page: Page, path?: string): Promise<void> =>
 
 /** Opens the cell of a service and a zone, from the board or, on a phone, from the zone's list. */
 export const openCell = async (page: Page, service: string, zone: string): Promise<void> => {
-  if (isPhone(page)) await page.getByRole('tab', { name: zone }).click();
+  if (isPhone(page)) await page.getByRole('tab', { name: zone, exact: true }).click();
   await page.getByRole('button', { name: new RegExp(`^${service} to ${zone}:`) }).click();
 };
 

@@ -48,7 +48,7 @@ test('an order is packed and booked with its carrier, and the booking cancelled'
   await parcel.getByRole('button', { name: 'Book: order 999' }).click();
   await expect(parcel).toContainText('booked');
   await parcel.getByRole('button').first().click();
-  await expect(parcel).toContainText(/Tracking number TE/);
+  await expect(parcel).toContainText(/Tracking number FU/);
   await parcel.getByRole('button', { name: 'Cancel the shipment' }).click();
   await expect(parcel.getByRole('button', { name: 'Book: order 999' })).toBeVisible();
 });

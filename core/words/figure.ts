@@ -26,6 +26,9 @@ const grouped = (figure: string): string => {
   return part === undefined ? groups : `${groups}.${part}`;
 };
 
+/** A whole number as people read it: 22640 is '22,640'. */
+export const wholeFigure = (count: number): string => grouped(String(count));
+
 /** Minor units as a figure without a currency sign: 1250 is '12.50', 2264066 is '22,640.66'. */
 export const moneyFigure = (amount: number, decimals: number): string => {
   const plain = plainMoney(amount, decimals);
@@ -105,7 +108,7 @@ export const percentFigure = (points: number): string => `${points / 100} %`;
 
 /** '1 unit', '3 units'. */
 export const countFigure = (count: number, one: string, many = `${one}s`): string =>
-  `${count < 1_000 ? count : grouped(String(count))} ${count === 1 ? one : many}`;
+  `${wholeFigure(count)} ${count === 1 ? one : many}`;
 
 export type MeasureName = 'weight' | 'subtotal' | 'units' | 'volume' | 'distance' | 'longestSide';
 

@@ -3,6 +3,7 @@ import { Text } from 'react-native-paper';
 import { spansText, withDay } from '../../core/formats/hours-typed.ts';
 import type { OpeningHours } from '../../core/model/time.ts';
 import { DayStrip } from '../parts/day-strip.tsx';
+import { TextAction } from '../parts/text-action.tsx';
 import { DraftField } from './draft-field.tsx';
 import { readSpans } from './readers.ts';
 
@@ -17,7 +18,15 @@ interface Props {
   verb?: 'Open on' | 'Offered on';
 }
 
+const actions = { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const;
 const row = { flexDirection: 'row', alignItems: 'center', gap: 12 } as const;
+
+/** The hours of Monday on the days up to another. */
+const mondayThrough = (hours: readonly OpeningHours[], last: OpeningHours['day']): OpeningHours[] => {
+  const monday = hours.filter(({ day }) => day === 1).map(({ from, to }) => ({ from, to }));
+  const days = DAYS.map((_, at) => (at + 1) as OpeningHours['day']).filter((day) => day > 1 && day <= last);
+  return days.reduce<OpeningHours[]>((week, day) => withDay(week, day, monday), [...hours]);
+};
 
 /** A week of opening hours: each day typed in one line, and drawn beside it. */
 export const WeekFields = ({ hours, cutoff, onChange, verb = 'Open on' }: Props) => (
@@ -42,5 +51,20 @@ export const WeekFields = ({ hours, cutoff, onChange, verb = 'Open on' }: Props)
         </View>
       );
     })}
+    <View style={actions}>
+      {(
+        [
+          ['Monday’s hours to Friday', 5],
+          ['Monday’s hours every day', 7],
+        ] as const
+      ).map(([label, last]) => (
+        <TextAction
+          key={label}
+          label={label}
+          disabled={!hours.some(({ day }) => day === 1)}
+          onPress={() => onChange(mondayThrough(hours, last), label)}
+        />
+      ))}
+    </View>
   </View>
 );

@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { FlatList, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { countFigure } from '../../core/words/figure.ts';
+import { countFigure, wholeFigure } from '../../core/words/figure.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import { TOUCH, type Inks } from '../theme/tokens.ts';
@@ -72,7 +72,7 @@ export const LongList = <T,>({ label, one, items, textOf, children, findLabel, o
         <Text style={style.note}>
           {places.length === items.length
             ? countFigure(items.length, one)
-            : `${places.length} of ${countFigure(items.length, one)}`}
+            : `${wholeFigure(places.length)} of ${countFigure(items.length, one)}`}
         </Text>
       </View>
       <View style={[style.box, { height: tall }]} role="list" aria-label={label}>

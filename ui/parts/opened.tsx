@@ -7,6 +7,8 @@ const PATIENCE_MS = 3_000;
 const focusFirst = (box: HTMLElement): boolean => {
   const field = box.querySelector<HTMLElement>('input:not([disabled]), textarea:not([disabled])');
   field?.focus({ preventScroll: true });
+  // A form that is taller than the page shows its beginning, and its first field.
+  field?.scrollIntoView?.({ block: 'nearest' });
   return field !== null;
 };
 

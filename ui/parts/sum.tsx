@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { wholeFigure } from '../../core/words/figure.ts';
 import { useStyles } from '../theme/styles.ts';
 import { figure, note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
@@ -14,7 +15,7 @@ export const Sum = ({ count, what }: { count: number; what: string }) => {
   const style = useStyles(styles);
   return (
     <View>
-      <Text style={style.sum}>{count}</Text>
+      <Text style={style.sum}>{wholeFigure(count)}</Text>
       <Text style={style.note}>{what}</Text>
     </View>
   );

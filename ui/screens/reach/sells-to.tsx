@@ -72,6 +72,22 @@ const standing = (one: CountryReach | undefined): string => {
   return one.closedRegions > 0 ? `${zones} · ${countFigure(one.closedRegions, 'region')} closed` : zones;
 };
 
+const MOST_NAMED = 12;
+
+/** How many countries are closed, and which; where most are, which are open. */
+const standingOf = (countries: readonly NamedPlace[], reach: Props['reach']): string => {
+  const isOpen = ({ code }: NamedPlace): boolean => reach.get(code)?.sold === true;
+  const open = countries.filter(isOpen);
+  const closed = countries.filter((country) => !isOpen(country));
+  const [few, what] = closed.length <= open.length ? [closed, 'closed'] : [open, 'open'];
+  if (few.length === 0) return `No country is ${what}.`;
+  const names = few.slice(0, MOST_NAMED).map(({ name }) => name);
+  const more = few.length - names.length;
+  return `${countFigure(few.length, 'country', 'countries')} ${what}: ${names.join(', ')}${
+    more > 0 ? ` and ${more} more` : ''
+  }.`;
+};
+
 /** Where the shop sells at all: countries opened and closed by name, many at once, and regions closed in open ones. */
 export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) => {
   const style = useStyles(styles);
@@ -107,7 +123,8 @@ export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) 
         ]}
       />
       <Text style={style.note}>
-        {sellsTo.mode === 'everywhere' ? 'New countries start open.' : 'New countries start closed.'}
+        {sellsTo.mode === 'everywhere' ? 'New countries start open.' : 'New countries start closed.'}{' '}
+        {standingOf(countries, reach)}
       </Text>
       <Searchbar
         value={typed}

@@ -43,6 +43,19 @@ describe('the locations', () => {
     expect(locations(store)[0]?.closedDates).toEqual(['2026-12-24', '2026-12-25', '2026-12-26']);
   });
 
+  test('take Monday’s hours over to other days', () => {
+    const store = open('locations');
+    fireEvent.press(screen.getByText('The Nursery'));
+    type('Open on Monday', '10-12, 13-16');
+    fireEvent.press(screen.getByText('Monday’s hours to Friday'));
+    const days = () => (locations(store)[0]?.hours ?? []).map(({ day, from, to }) => `${day} ${from} ${to}`);
+    expect(days().slice(0, 4)).toEqual(['1 10:00 12:00', '1 13:00 16:00', '2 10:00 12:00', '2 13:00 16:00']);
+    expect(days().slice(-1)).toEqual(['6 09:00 17:30']);
+    fireEvent.press(screen.getByText('Monday’s hours every day'));
+    expect(days()).toHaveLength(14);
+    expect(days().at(-1)).toBe('7 13:00 16:00');
+  });
+
   test('keep the last sound hours where what is typed cannot be read', () => {
     const store = open('locations');
     const before = locations(store);

@@ -2,7 +2,9 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
+import { GREATEST_QUANTITY } from '../../../core/model/unit.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
+import { CountField } from '../../fields/kind-fields.tsx';
 import { counted } from '../../state/basket.ts';
 import { selectBasket } from '../../state/customer-view.ts';
 import { selectServedDisplayFormat } from '../../state/served.ts';
@@ -18,7 +20,7 @@ const styles = (inks: Inks) => ({
   ...shopStyles(inks),
   words: { flex: 1 },
   count: { flexDirection: 'row', alignItems: 'center' } as const,
-  number: { ...shopStyles(inks).figure, minWidth: 32, textAlign: 'center' } as const,
+  number: { width: 64 },
   amount: { ...shopStyles(inks).figure, minWidth: 84, textAlign: 'right' } as const,
   go: { alignSelf: 'flex-end', marginTop: 20 } as const,
 });
@@ -39,7 +41,16 @@ const Line = ({ good, quantity, amount }: { good: Good; quantity: number; amount
             accessibilityLabel={`One ${good.name} less`}
             onPress={() => set(quantity - 1)}
           />
-          <Text style={style.number}>{quantity}</Text>
+          <CountField
+            hideLabel
+            right
+            style={style.number}
+            label={`How many ${good.name}`}
+            value={quantity}
+            least={1}
+            most={GREATEST_QUANTITY}
+            onChange={set}
+          />
           <IconAction
             icon="plus"
             size={18}

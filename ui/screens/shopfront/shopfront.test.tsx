@@ -117,6 +117,11 @@ describe('the goods and the basket', () => {
     fireEvent.press(screen.getByLabelText('One Saucer, 26 cm less'));
     fireEvent.press(screen.getByLabelText('One Glazed pot, 26 cm more'));
     expect(store.getState().basket).toEqual([{ sku: 'pot-26', quantity: 3 }]);
+    const many = screen.getByLabelText('How many Glazed pot, 26 cm');
+    fireEvent.changeText(many, '12');
+    expect(store.getState().basket).toEqual([{ sku: 'pot-26', quantity: 12 }]);
+    fireEvent.changeText(many, '0');
+    expect(store.getState().basket).toEqual([{ sku: 'pot-26', quantity: 12 }]);
     fireEvent.press(screen.getByLabelText('Remove Glazed pot, 26 cm'));
     expect(screen.getByText('The basket is empty.')).toBeTruthy();
     fireEvent.press(screen.getByText('Look at the products'));

@@ -20,6 +20,7 @@ import type { Inks } from '../../theme/tokens.ts';
 import { OrderRow } from './order-row.tsx';
 import { printPacking, printPicking } from './print-lists.ts';
 import { RoundPart } from './round-part.tsx';
+import { ToDoList } from './to-do-list.tsx';
 import { byDay, selectOpenOrders, type DayOfOrders, type OpenOrder } from './today-selectors.ts';
 
 const CheckSummary = lazy(async () => ({ default: (await import('../check/check-parts.ts')).CheckSummary }));
@@ -122,11 +123,13 @@ const TodayScreen = () => {
           Orders placed in the shopfront are listed here until they are handed over.
         </Text>
       ) : null}
+      {open.length === 0 ? <ToDoList /> : null}
       {days.map((day) => (
         <Day key={day.date} day={day} />
       ))}
       <Papers orders={days.flatMap(({ orders }) => orders)} today={today} />
       <Rounds days={days} locations={locations} />
+      {open.length === 0 ? null : <ToDoList />}
       <Later>
         <CheckSummary />
       </Later>

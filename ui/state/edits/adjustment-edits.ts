@@ -1,6 +1,7 @@
 import type { Adjustment } from '../../../core/model/adjustment.ts';
 import type { Workbook } from '../workbook.ts';
 import { freeId, moveItem } from '../../../core/model/ids.ts';
+import { copyItem } from './copy-item.ts';
 import { setFields } from './set-fields.ts';
 
 /** Changes to the adjustments. Each changes the workbook it is given, which is a draft of the state. */
@@ -26,14 +27,7 @@ export const adjustmentEdits = {
   moveAdjustment: ({ book }: Workbook, { id, by }: { id: string; by: number }): void =>
     moveItem(book.adjustments, id, by),
 
-  copyAdjustment: ({ book }: Workbook, { id }: { id: string }): void => {
-    const at = book.adjustments.findIndex((one) => one.id === id);
-    const source = book.adjustments[at];
-    if (!source) return;
-    const name = `${source.name}, copy`.slice(0, 120);
-    const copy = JSON.parse(JSON.stringify(source)) as Adjustment;
-    book.adjustments.splice(at + 1, 0, { ...copy, id: freeId(name, book.adjustments), name, active: false });
-  },
+  copyAdjustment: ({ book }: Workbook, { id }: { id: string }): void => copyItem(book.adjustments, id),
 
   removeAdjustment: ({ book }: Workbook, { id }: { id: string }): void => {
     book.adjustments = book.adjustments.filter((one) => one.id !== id);

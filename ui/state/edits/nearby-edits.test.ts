@@ -36,3 +36,24 @@ test('what is delivered and collected at a location that goes is so at the first
   const { areas, pickups } = selectBook(store.getState());
   expect([...areas, ...pickups].map(({ locationId }) => locationId)).toEqual(Array(4).fill('market-stall'));
 });
+
+test('an area and a point are copied below themselves, switched off, each with an id of its own', () => {
+  const store = demoStore();
+  for (const _ of [1, 2]) store.dispatch(edit('copyArea', { id: 'peninsula' }, 'copy'));
+  store.dispatch(edit('copyPickup', { id: 'nursery-yard' }, 'copy'));
+  store.dispatch(edit('copyPickup', { id: 'nowhere' }, 'copy'));
+  const { areas, pickups } = selectBook(store.getState());
+  expect(areas.map(({ name, active }) => [name, active])).toEqual([
+    ['Peninsula', true],
+    ['Peninsula, copy', false],
+    ['Peninsula, copy', false],
+    ['Harbour ring', true],
+  ]);
+  expect(new Set(areas.map(({ id }) => id)).size).toBe(4);
+  expect(areas[1]?.methods).toEqual(areas[0]?.methods);
+  expect(pickups.map(({ name }) => name)).toEqual([
+    'Collect at the Nursery',
+    'Collect at the Nursery, copy',
+    'Collect at the Market Stall',
+  ]);
+});

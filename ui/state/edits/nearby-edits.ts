@@ -1,6 +1,7 @@
 import type { DeliveryArea, DeliveryMethod, PickupPoint } from '../../../core/model/delivery.ts';
 import type { Timing } from '../../../core/model/time.ts';
 import type { Workbook } from '../workbook.ts';
+import { copyItem } from './copy-item.ts';
 import { forget, forgetMethod } from './forget.ts';
 import { freeId, moveItem } from '../../../core/model/ids.ts';
 import { setFields } from './set-fields.ts';
@@ -47,6 +48,8 @@ export const nearbyEdits = {
 
   moveArea: ({ book }: Workbook, { id, by }: { id: string; by: number }): void =>
     moveItem(book.areas, id, by),
+
+  copyArea: ({ book }: Workbook, { id }: { id: string }): void => copyItem(book.areas, id),
 
   /** An area goes, out of the adjustments that name it too. */
   removeArea: ({ book }: Workbook, { id }: { id: string }): void => {
@@ -106,6 +109,8 @@ export const nearbyEdits = {
     moveItem(book.pickups, id, by),
 
   /** A pickup point goes, out of the adjustments that name it too. */
+  copyPickup: ({ book }: Workbook, { id }: { id: string }): void => copyItem(book.pickups, id),
+
   removePickup: ({ book }: Workbook, { id }: { id: string }): void => {
     book.pickups = book.pickups.filter((one) => one.id !== id);
     forget(book, 'pickups', id);

@@ -41,6 +41,13 @@ export const reachEdits = {
     sellsTo.closedRegions = open ? others : [...others, { country, subdivision }];
   },
 
+  /** Opens some subdivisions of a country and closes others. */
+  setRegions: (workbook: Workbook, { open, close }: { open: string[]; close: string[] }): void => {
+    // Opened first: where only some are open, the last one closed would close the country.
+    for (const subdivision of open) reachEdits.openSubdivision(workbook, { subdivision, open: true });
+    for (const subdivision of close) reachEdits.openSubdivision(workbook, { subdivision, open: false });
+  },
+
   /**
    * Says of a country's regions which are open, or which are closed, without opening or closing any: `all` are the
    * codes of its subdivisions.

@@ -84,7 +84,7 @@ const CarrierFields = ({ price, onChange }: Props) => {
         ))}
       </View>
       <Segments
-        label="Services offered"
+        label="Shown at checkout"
         value={price.show}
         onChange={(show) => onChange({ ...price, show }, null)}
         options={[

@@ -86,6 +86,10 @@ const Actions = ({ area }: { area: DeliveryArea }) => {
   const { areas } = useAppSelector(selectBook);
   const at = areas.findIndex(({ id }) => id === area.id);
   const move = (by: number) => () => dispatch(edit('moveArea', { id: area.id, by }, `Move ${area.name}`));
+  const copy = (): void => {
+    dispatch(edit('copyArea', { id: area.id }, `Copy ${area.name}`));
+    dispatch(messageShown({ text: `${area.name} is copied below it, switched off.`, undo: true }));
+  };
   const remove = (): void => {
     dispatch(edit('removeArea', { id: area.id }, `Remove ${area.name}`));
     dispatch(messageShown({ text: `Removed ${area.name}.`, undo: true }));
@@ -94,6 +98,7 @@ const Actions = ({ area }: { area: DeliveryArea }) => {
     <View style={style.actions}>
       <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
       <TextAction label="Move down" disabled={at === areas.length - 1} onPress={move(1)} />
+      <TextAction label="Copy the area" onPress={copy} />
       <TextAction label="Remove the area" onPress={remove} />
     </View>
   );

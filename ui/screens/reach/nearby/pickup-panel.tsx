@@ -103,6 +103,10 @@ const Actions = ({ point }: { point: PickupPoint }) => {
   const { pickups } = useAppSelector(selectBook);
   const at = pickups.findIndex(({ id }) => id === point.id);
   const move = (by: number) => () => dispatch(edit('movePickup', { id: point.id, by }, `Move ${point.name}`));
+  const copy = (): void => {
+    dispatch(edit('copyPickup', { id: point.id }, `Copy ${point.name}`));
+    dispatch(messageShown({ text: `${point.name} is copied below it, switched off.`, undo: true }));
+  };
   const remove = (): void => {
     dispatch(edit('removePickup', { id: point.id }, `Remove ${point.name}`));
     dispatch(messageShown({ text: `Removed ${point.name}.`, undo: true }));
@@ -111,6 +115,7 @@ const Actions = ({ point }: { point: PickupPoint }) => {
     <View style={style.actions}>
       <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
       <TextAction label="Move down" disabled={at === pickups.length - 1} onPress={move(1)} />
+      <TextAction label="Copy the pickup point" onPress={copy} />
       <TextAction label="Remove the pickup point" onPress={remove} />
     </View>
   );

@@ -1,0 +1,69 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { ToDo } from '../../../core/begin/still-to-do.ts';
+import { toDoSentence } from '../../../core/begin/to-do-sentence.ts';
+import { Press } from '../../parts/press.tsx';
+import { Section } from '../../parts/section.tsx';
+import { useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
+import { selectToDos } from './to-do-selectors.ts';
+
+const styles = (inks: Inks) => ({
+  row: {
+    minHeight: TOUCH,
+    paddingVertical: 8,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
+  what: { fontFamily: SANS_STRONG, textDecorationLine: 'underline' } as const,
+  why: note(inks),
+});
+
+type Page = Parameters<ReturnType<typeof useRouter>['navigate']>[0];
+
+const locations: Page = { pathname: '/settings', params: { part: 'locations' } };
+const missing: Page = { pathname: '/goods', params: { only: 'missing' } };
+const testOrders: Page = { pathname: '/check', params: { part: 'testOrders' } };
+
+/** Where each thing is done. */
+const PAGES: Record<ToDo['code'], Page> = {
+  'no-products': '/goods',
+  'no-weight': missing,
+  'no-size': missing,
+  'no-hours': locations,
+  'no-point': locations,
+  'nothing-expected': testOrders,
+  'tests-fail': testOrders,
+  'not-published': { pathname: '/check', params: { part: 'publish' } },
+};
+
+/** What the shop still needs, each leading to where it is done; nothing once all is done. */
+export const ToDoList = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const todos = useAppSelector(selectToDos);
+  if (todos.length === 0) return null;
+  return (
+    <View>
+      <Section title="Still to do" />
+      <View role="list" aria-label="Still to do">
+        {todos.map((todo) => {
+          const { what, why } = toDoSentence(todo);
+          return (
+            <View role="listitem" key={what}>
+              <Press role="link" aria-label={what} onPress={() => router.navigate(PAGES[todo.code])}>
+                <View style={style.row}>
+                  <Text style={style.what}>{what}</Text>
+                  <Text style={style.why}>{why}</Text>
+                </View>
+              </Press>
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+};
