@@ -81,13 +81,15 @@ test('a point is asked for only where a distance is measured from it', () => {
 
 test('test orders that fail are counted, and each thing is said in full', () => {
   const two = stillToDo({ ...done, failing: 2 });
-  expect(two.map((one) => toDoSentence(one).what)).toEqual(['2 test orders do not get what they should']);
+  expect(two.map((one) => toDoSentence(one).what)).toEqual([
+    'Look at 2 test orders that do not get what they should',
+  ]);
   expect(toDoSentence({ code: 'tests-fail', count: 1 }).what).toBe(
-    '1 test order does not get what it should',
+    'Look at 1 test order that does not get what it should',
   );
-  expect(toDoSentence({ code: 'no-size', names: ['Pot'] }).what).toBe('Pot has no size');
-  expect(toDoSentence({ code: 'no-weight', names: ['Pot', 'Urn'] }).what).toBe('2 products have no weight');
+  expect(toDoSentence({ code: 'no-size', names: ['Pot'] }).what).toBe('Give Pot a size');
+  expect(toDoSentence({ code: 'no-weight', names: ['Pot', 'Urn'] }).what).toBe('Give 2 products a weight');
   expect(toDoSentence({ code: 'no-point', id: 'yard', name: 'The yard' }).what).toBe(
-    'The yard is not on the map',
+    'Put The yard on the map',
   );
 });

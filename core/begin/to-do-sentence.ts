@@ -6,40 +6,39 @@ type Words = { [C in ToDo['code']]: (todo: Extract<ToDo, { code: C }>) => { what
 /** One by its name, several by their number. */
 const named = (names: readonly string[]): string =>
   names.length === 1 ? (names[0] ?? '') : countFigure(names.length, 'product');
-const has = (names: readonly string[]): string => (names.length === 1 ? 'has' : 'have');
 
 const WORDS: Words = {
   'no-products': () => ({
     what: 'Add your products',
-    why: 'Weights and sizes decide what an order costs to send.',
+    why: 'Their weights and sizes decide what an order costs to send.',
   }),
   'no-weight': ({ names }) => ({
-    what: `${named(names)} ${has(names)} no weight`,
-    why: 'What is charged or limited by weight is not offered with it.',
+    what: `Give ${named(names)} a weight`,
+    why: 'What is charged or limited by weight is not offered without it.',
   }),
   'no-size': ({ names }) => ({
-    what: `${named(names)} ${has(names)} no size`,
-    why: 'What is limited by size is not offered with it.',
+    what: `Give ${named(names)} a size`,
+    why: 'What is limited by size is not offered without it.',
   }),
   'no-hours': ({ name }) => ({
-    what: `${name} has no opening hours`,
+    what: `Give ${name} opening hours`,
     why: 'Without them no day or time can be promised from there.',
   }),
   'no-point': ({ name }) => ({
-    what: `${name} is not on the map`,
-    why: 'Distances are measured from it. Its postal code or coordinates put it there.',
+    what: `Put ${name} on the map`,
+    why: 'Distances are measured from it. A postal code or coordinates put it there.',
   }),
   'nothing-expected': () => ({
-    what: 'No test order says what it should get',
-    why: 'One that does warns you when a change breaks it.',
+    what: 'Say what a test order should get',
+    why: 'It warns you when a change breaks it.',
   }),
   'tests-fail': ({ count }) => ({
-    what: `${countFigure(count, 'test order')} ${count === 1 ? 'does' : 'do'} not get what ${count === 1 ? 'it' : 'they'} should`,
+    what: `Look at ${countFigure(count, 'test order')} that ${count === 1 ? 'does' : 'do'} not get what ${count === 1 ? 'it' : 'they'} should`,
     why: 'Either the rules or the expectations are wrong.',
   }),
   'not-published': () => ({
-    what: 'Nothing is published yet',
-    why: 'Customers see a shop once its draft is published.',
+    what: 'Publish the shop',
+    why: 'Nothing is published yet: the shopfront shows the draft, with every change at once.',
   }),
 };
 

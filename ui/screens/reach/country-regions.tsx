@@ -20,7 +20,13 @@ interface Props {
 }
 
 const styles = (inks: Inks) => ({
-  all: { marginLeft: 30, borderLeftWidth: 1, borderLeftColor: inks.hairline, paddingLeft: 12 },
+  all: {
+    marginLeft: 30,
+    borderLeftWidth: 1,
+    borderLeftColor: inks.hairline,
+    paddingLeft: 12,
+    paddingTop: 8,
+  },
   row: { flexDirection: 'row', alignItems: 'center', gap: 10, minHeight: FINGER } as const,
   actions: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
   name: { flex: 1 },

@@ -80,7 +80,7 @@ export const BasketPage = () => {
           <Line key={line.good.sku} {...line} />
         ))}
       </View>
-      <View style={[style.row, { paddingTop: 16, paddingRight: 46 }]}>
+      <View style={[style.row, { paddingTop: 16, paddingRight: 52 }]}>
         <Text style={style.strong}>Products</Text>
         <Text style={style.strong}>{price(subtotal)}</Text>
       </View>

@@ -176,7 +176,7 @@ const EFFECTS: { readonly [K in Kind]: EffectPart<K> } = {
   percent: { label: 'Percent', first: { do: 'percent', points: 0, of: 'charge' }, Fields: PercentFields },
   set: { label: 'Set', first: { do: 'set', amount: 0 }, Fields: SetFields },
   free: { label: 'Free', first: { do: 'free' }, Fields: null },
-  bounds: { label: 'Minimum and maximum', first: { do: 'bounds' }, Fields: BoundsFields },
+  bounds: { label: 'Min and max', first: { do: 'bounds' }, Fields: BoundsFields },
   withhold: { label: 'Do not offer', first: { do: 'withhold' }, Fields: WithholdFields },
   terms: { label: 'Duties', first: { do: 'terms', terms: 'DAP' }, Fields: TermsFields },
 };

@@ -63,7 +63,7 @@ const PackingAndBooking = ({ account, set }: PartProps) => {
         <OptionalMeasureField
           right
           style={style.field}
-          label="Lightest parcel asked about"
+          label="Least parcel weight"
           placeholder="no minimum"
           value={account.leastParcelWeight}
           measure="weight"
@@ -71,7 +71,7 @@ const PackingAndBooking = ({ account, set }: PartProps) => {
         />
         <Segments
           label="Used for"
-          width={260}
+          width={340}
           value={account.books ? 'books' : 'prices'}
           onChange={(books) => set({ books: books === 'books' })}
           options={[
@@ -93,7 +93,7 @@ const Contract = ({ account, set }: PartProps) => {
       <View style={style.row}>
         <Segments
           label="Its answers are"
-          width={260}
+          width={340}
           value={account.mode}
           onChange={(mode) => set({ mode })}
           options={[
