@@ -144,6 +144,7 @@ const FindDialog = () => {
       <Modal visible onDismiss={() => dispatch(findToggled(false))} contentContainerStyle={style.panel}>
         <TextInput
           {...(combobox as object)}
+          testID="find"
           mode="outlined"
           dense
           autoFocus

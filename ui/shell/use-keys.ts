@@ -37,9 +37,9 @@ const isTyping = (target: EventTarget | null): boolean =>
 const isInGrid = (target: EventTarget | null): boolean =>
   isTyping(target) && (target as HTMLElement).closest('[role=grid]') !== null;
 
-/** The preview's own fields have the focus as it opens: one Escape closes what they belong to. */
-const isInPreview = (target: EventTarget | null): boolean =>
-  (target as HTMLElement).closest('[data-testid=preview]') !== null;
+/** The fields of the preview and of Find have the focus as they open: one Escape closes what they belong to. */
+const isInOpened = (target: EventTarget | null): boolean =>
+  (target as HTMLElement).closest('[data-testid=preview], [data-testid=find]') !== null;
 
 interface Actions {
   undo: () => void;
@@ -56,7 +56,7 @@ const onKey = (event: KeyboardEvent, letters: boolean, { undo, redo, close, lett
     (event.shiftKey ? redo : undo)();
   } else if (event.key === 'Escape') {
     if (isInGrid(event.target)) return;
-    const isElsewhere = isTyping(event.target) && !isInPreview(event.target);
+    const isElsewhere = isTyping(event.target) && !isInOpened(event.target);
     if (isTyping(event.target)) (event.target as HTMLElement).blur();
     if (!isElsewhere) close();
   } else if (letters && !isCommand && !event.altKey && !isTyping(event.target) && letter(event.key)) {
