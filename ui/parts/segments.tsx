@@ -23,7 +23,7 @@ interface Props<V extends string> {
 
 const styles = (inks: Inks) => ({
   all: { gap: 4 },
-  label: { ...note(inks), marginBottom: -2 },
+  label: { ...note(inks), marginBottom: -4 },
 });
 
 const SIZE = 13;

@@ -10,6 +10,7 @@ import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
+import { aboutOf } from './places.ts';
 import { useIsDark } from './use-is-dark.ts';
 import { IconAction } from '../parts/icon-action.tsx';
 
@@ -105,6 +106,7 @@ const PhoneMenu = () => {
 export const PageHead = ({ title, back }: Props) => {
   const style = useStyles(styles);
   const width = useWidth();
+  const about = back ? undefined : aboutOf(title);
   const dispatch = useAppDispatch();
   const state = useAppSelector((all) => all.storage.state);
   return (
@@ -145,6 +147,7 @@ export const PageHead = ({ title, back }: Props) => {
           {width === 'phone' ? <PhoneMenu /> : null}
         </View>
       </View>
+      {about === undefined ? null : <Text style={style.note}>{about}</Text>}
     </View>
   );
 };

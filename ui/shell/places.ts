@@ -6,4 +6,12 @@ export const PLACES = [
   { name: 'Products', path: '/goods', key: 'g' },
   { name: 'Check', path: '/check', key: 'p' },
 ] as const;
+
+/** What a page is for, where its name is a word of ours and does not say it. */
+const ABOUT: Record<string, string> = {
+  Reach: 'Where you sell, and what serves each place.',
+  Check: 'Try the draft before customers see it.',
+};
+export const aboutOf = (title: string): string | undefined => ABOUT[title];
+
 export type Place = (typeof PLACES)[number]['path'];

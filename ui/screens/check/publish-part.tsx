@@ -95,7 +95,7 @@ export const PublishPart = () => {
       <Text style={style.note}>
         {live
           ? `Edition ${live.number} is live: ${live.note} The draft changes ${countFigure(changes?.length ?? 0, 'thing')} of it.`
-          : 'Nothing is published yet: the shopfront shows the draft. The first edition is numbered 1.'}
+          : 'Nothing is published yet: the shopfront shows the draft. What is published is an edition: numbered, and never changed. The first is edition 1.'}
       </Text>
       {changes && changes.length > 0 ? <Changes lines={changes} /> : null}
       {live && changes && changes.length > 0 ? (
