@@ -49,6 +49,9 @@ export const SPACE = { hair: 4, small: 8, medium: 12, large: 16, wide: 24, page:
 /** From which width the page stands beside a rail, and from which the preview stands beside the page. */
 export const MEDIUM_FROM = 700;
 export const WIDE_FROM = 1_100;
+/** From which width what is opened stands beside what it was opened from, and how wide it is at least. */
+export const BESIDE_FROM = 1_600;
+export const BESIDE_WIDTH = 380;
 export const RAIL_WIDTH = 104;
 export const PAGE_WIDTH = 760;
 export const SLIP_WIDTH = 384;

@@ -3,7 +3,7 @@ import { aside, figure, note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
 
 export const ZONE_COLUMN = 168;
-export const LEAST_CELL = 124;
+export const LEAST_CELL = 116;
 
 const sticky =
   Platform.OS === 'web' ? ({ position: 'sticky', left: 0, zIndex: 1 } as unknown as { zIndex: number }) : {};

@@ -2,10 +2,11 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { lazy, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { Beside } from '../../parts/beside.tsx';
 import { Page } from '../../parts/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { useWidth } from '../../parts/use-width.ts';
+import { ColumnWidth, useHasRoomBeside, useWidth } from '../../parts/use-width.ts';
 import { Later } from '../../shell/later.tsx';
 import { AddForm } from '../../shell/later-forms.ts';
 import { PageHead } from '../../shell/page-head.tsx';
@@ -134,26 +135,27 @@ const PhoneBoard = ({ opening }: { opening: Opening }) => {
 };
 
 const WideBoard = ({ opening }: { opening: Opening }) => {
+  const isBeside = useHasRoomBeside();
   const open = useOpenPanel(opening);
   const selection = useSelection(opening, opening.openZone);
   const panel = open ? (
     <Panel title={open.title} onClose={opening.close}>
-      {open.body}
+      <ColumnWidth value={isBeside ? 'phone' : null}>{open.body}</ColumnWidth>
     </Panel>
   ) : null;
   const isService = opening.panel === 'service';
   return (
-    <>
+    <Beside panel={panel}>
       <Board
         opening={opening}
         selection={selection}
-        under={isService ? null : panel}
-        underHead={isService ? panel : null}
+        under={isService || isBeside ? null : panel}
+        underHead={isService && !isBeside ? panel : null}
       />
       <EmptyBoard />
       <BoardActions selection={selection} />
       <DemoNote />
-    </>
+    </Beside>
   );
 };
 
@@ -190,7 +192,7 @@ const Parts = ({ opening, part }: { opening: Opening; part: PartName }) => {
   const choose = (next: PartName): void =>
     router.navigate({ pathname: '/charges', params: next === 'board' ? {} : { part: next } });
   return (
-    <Page key={part}>
+    <Page key={part} full={part === 'board'}>
       <PageHead title="Charges" />
       <Tabs label="Charges" bleed={isPhone ? 20 : 0} value={part} options={PARTS} onChange={choose} />
       {part !== 'board' ? (

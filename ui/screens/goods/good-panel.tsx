@@ -25,7 +25,7 @@ interface Props {
 const styles = (inks: Inks) => ({
   all: { gap: 12, paddingVertical: 12, paddingHorizontal: 4 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } as const,
-  flags: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 } as const,
+  flags: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 20, maxWidth: '100%' } as const,
   wide: { minWidth: 240, flex: 2 },
   sku: { width: 240 },
   field: { minWidth: 120, flex: 1 },

@@ -1,21 +1,23 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { lazy, useCallback, useState } from 'react';
-import { View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import type { Good } from '../../../core/model/good.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import type { GoodsView } from '../../../core/goods/sort.ts';
 import { openFile } from '../../files/files.ts';
+import { IconAction } from '../../parts/icon-action.tsx';
 import { Page } from '../../parts/page.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { useWidth } from '../../parts/use-width.ts';
+import { ColumnWidth, useHasRoomBeside, useWidth } from '../../parts/use-width.ts';
 import { Later } from '../../shell/later.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { messageShown } from '../../state/session.ts';
 import { selectGoods } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
-import { note } from '../../theme/text.ts';
-import { PAGE_WIDTH, SPACE, type Inks } from '../../theme/tokens.ts';
+import { note, raisedPanel } from '../../theme/text.ts';
+import { BESIDE_WIDTH, PAGE_WIDTH, SPACE, type Inks } from '../../theme/tokens.ts';
 import { AddGood } from '../../shell/later-forms.ts';
 import { CsvPage } from './csv-page.tsx';
 import { GoodPanel } from './good-panel.tsx';
@@ -37,6 +39,11 @@ const styles = (inks: Inks) => ({
     overflow: 'auto' as 'scroll',
   } as const,
   phone: { flex: 1, paddingHorizontal: 20, paddingTop: 12, overflow: 'auto' as 'scroll' },
+  full: { maxWidth: 'none' as unknown as number },
+  table: { flex: 1, flexDirection: 'row', gap: 28 } as const,
+  beside: { width: BESIDE_WIDTH + 60, flexGrow: 0, paddingTop: 12 } as const,
+  panel: { ...raisedPanel(inks), padding: 12 },
+  close: { margin: 0, alignSelf: 'flex-end' } as const,
   empty: { gap: 8, paddingTop: 24, alignItems: 'flex-start' } as const,
   note: note(inks),
 });
@@ -53,15 +60,38 @@ interface AllProps {
   onCsv: () => void;
 }
 
+/** A product beside the table it is opened from. */
+const GoodBeside = ({ good, onOpen }: { good: Good; onOpen: (sku: string) => void }) => {
+  const style = useStyles(styles);
+  return (
+    <ScrollView style={style.beside}>
+      <View style={style.panel}>
+        <IconAction
+          icon="close"
+          size={20}
+          style={style.close}
+          accessibilityLabel={`Close ${good.name}`}
+          onPress={() => onOpen(good.sku)}
+        />
+        <ColumnWidth value="phone">
+          <GoodPanel good={good} onGone={() => onOpen(good.sku)} onRenumbered={onOpen} />
+        </ColumnWidth>
+      </View>
+    </ScrollView>
+  );
+};
+
 /** The whole list: its tools, what is being added or changed at once, and the table. */
 const AllGoods = ({ only, open, onOpen, onCsv }: AllProps) => {
   const style = useStyles(styles);
   const isPhone = useWidth() === 'phone';
+  const isBeside = useHasRoomBeside();
+  const opened = useAppSelector(selectGoods).get(open ?? '');
   const goods = useGoods(only);
   const [adding, setAdding] = useState(false);
   const { chosen } = goods;
   return (
-    <View style={isPhone ? style.phone : style.wide}>
+    <View style={isPhone ? style.phone : [style.wide, isBeside && opened ? style.full : null]}>
       <PageHead title="Products" />
       {goods.all.length === 0 && !adding ? (
         <View style={style.empty}>
@@ -78,7 +108,12 @@ const AllGoods = ({ only, open, onOpen, onCsv }: AllProps) => {
         </Later>
       ) : null}
       {chosen.size > 0 ? <ManyGoods skus={[...chosen]} onDone={goods.clear} /> : null}
-      {goods.all.length > 0 ? <GoodsTable goods={goods} open={open} onOpen={onOpen} /> : null}
+      {goods.all.length > 0 ? (
+        <View style={style.table}>
+          <GoodsTable goods={goods} open={open} onOpen={onOpen} />
+          {isBeside && opened ? <GoodBeside good={opened} onOpen={onOpen} /> : null}
+        </View>
+      ) : null}
     </View>
   );
 };

@@ -5,7 +5,7 @@ import type { Good } from '../../../core/model/good.ts';
 import type { GoodsOrder } from '../../../core/goods/sort.ts';
 import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
-import { useWidth } from '../../parts/use-width.ts';
+import { useHasRoomBeside, useWidth } from '../../parts/use-width.ts';
 import { messageShown } from '../../state/session.ts';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -145,7 +145,9 @@ export const GoodsTable = ({ goods, open, onOpen }: Props) => {
   });
   const presses = usePresses(grid, goods, onOpen);
   const { cursor } = grid;
-  const openAt = isPhone || open === null ? -1 : goods.shown.findIndex(({ sku }) => sku === open);
+  const isBeside = useHasRoomBeside();
+  const openIndex = open === null ? -1 : goods.shown.findIndex(({ sku }) => sku === open);
+  const openAt = isPhone || isBeside ? -1 : openIndex;
   const isElsewhere = cursor === null || !goods.shown.some(({ sku }) => sku === cursor.sku);
   const render: ListRenderItem<Good> = useCallback(
     ({ item, index }) =>
@@ -158,7 +160,7 @@ export const GoodsTable = ({ goods, open, onOpen }: Props) => {
             at={index + 2}
             display={display}
             chosen={goods.chosen.has(item.sku)}
-            open={index === openAt}
+            open={index === openIndex}
             cursor={cursor?.sku === item.sku ? cursor : null}
             first={isElsewhere && index === 0}
             presses={presses}
@@ -172,7 +174,7 @@ export const GoodsTable = ({ goods, open, onOpen }: Props) => {
           ) : null}
         </>
       ),
-    [isPhone, display, goods.chosen, presses, cursor, openAt, isElsewhere, onOpen, style],
+    [isPhone, display, goods.chosen, presses, cursor, openIndex, openAt, isElsewhere, onOpen, style],
   );
   const keys = { onKeyDownCapture: grid.onKey } as unknown as ViewProps;
   const role = isPhone ? 'list' : 'grid';
