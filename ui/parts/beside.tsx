@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useWindowDimensions, View, type ViewStyle } from 'react-native';
 import { BESIDE_WIDTH } from '../theme/tokens.ts';
-import { useHasRoomBeside } from './use-width.ts';
+import { useHasRoomBeside } from './use-room-beside.ts';
 
 interface Props {
   children: ReactNode;
