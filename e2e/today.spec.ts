@@ -16,6 +16,8 @@ test('is what the program opens with: orders by when they are due, test orders, 
     '17.30',
   );
   await expect(page.getByText(/keep customers from buying/)).toBeVisible({ timeout: 60_000 });
+  // The same split as on the page of problems, which lists them apart.
+  await expect(page.getByText(/^\d+ only in very large orders$/)).toBeVisible();
   await expect(page.getByText(/Heavy pots/).first()).toBeVisible();
 });
 

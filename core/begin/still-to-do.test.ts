@@ -45,6 +45,14 @@ test('a missing weight or size is told only where a rule asks for it', () => {
   expect(
     codes({ goods: [noWeight], book: book({ pickups: [makePickup({ limits: { weight: { max: 9 } } })] }) }),
   ).toContain('no-weight');
+  const switchedOff = { ...byWeight, rates: byWeight.rates.map((rate) => ({ ...rate, active: false })) };
+  expect(codes({ goods: [noWeight], book: switchedOff })).toEqual([]);
+  const unused = { id: 't', name: 'T', basis: 'weight' as const, rows: [] };
+  expect(codes({ goods: [noWeight], book: book({ rateTables: [unused] }) })).toEqual([]);
+  const byTable = makeRate({ price: { kind: 'table', tableId: 't' } });
+  expect(codes({ goods: [noWeight], book: book({ rateTables: [unused], rates: [byTable] }) })).toEqual([
+    'no-weight',
+  ]);
   expect(codes({ goods: [noSize], book: byWeight })).toEqual([]);
   expect(codes({ goods: [noSize], book: bySide })).toEqual(['no-size']);
   expect(codes({ goods: [{ ...noSize, fulfilment: 'digital' }], book: bySide })).toEqual([]);

@@ -3,6 +3,7 @@ import type { Book } from '../model/book.ts';
 import type { Good } from '../model/good.ts';
 import type { Location } from '../model/location.ts';
 import type { Limits, Price } from '../model/price.ts';
+import { kindOf } from '../price/kinds.ts';
 import type { TestOrder } from '../model/test-order.ts';
 
 /** Something a shop needs before its customers can rely on what it charges. */
@@ -24,25 +25,30 @@ export interface Shop {
   isPublished: boolean;
 }
 
-/** Whether a rule goes by weights or by sizes. */
-const asksFor = (gap: 'weight' | 'size', price: Price, limits: Limits = {}): boolean => {
-  if (price.kind === 'carrier') return true;
-  if (gap === 'size') {
-    const bySize = price.kind === 'steps' && price.basis === 'volume';
-    return bySize || limits.longestSide !== undefined || limits.volume !== undefined;
-  }
-  return (price.kind === 'steps' && price.basis === 'weight') || limits.weight !== undefined;
+type Gap = 'weight' | 'size';
+
+const LIMITED: Record<Gap, readonly (keyof Limits)[]> = {
+  weight: ['weight'],
+  size: ['volume', 'longestSide'],
 };
 
-/** Whether any rule of a book, a table or a method goes by weights or by sizes, so that a missing one matters. */
-const isAskedFor = (gap: 'weight' | 'size', { rates, areas, pickups, rateTables }: Book): boolean =>
-  rates.some(({ price, limits }) => asksFor(gap, price, limits)) ||
-  areas.some(
-    ({ price, limits, methods }) =>
-      asksFor(gap, price, limits) || methods.some((method) => asksFor(gap, price, method.limits)),
+/** Whether a price goes by weights or by sizes, as all that a carrier gives do. */
+const isPricedBy = (gap: Gap, price: Price, tables: Book['rateTables']): boolean => {
+  const kind = kindOf(price);
+  const basis = kind.basis(price, tables);
+  return kind.names(price).accountId !== undefined || basis === (gap === 'weight' ? 'weight' : 'volume');
+};
+
+const isLimitedBy = (gap: Gap, limits: Limits = {}): boolean =>
+  LIMITED[gap].some((measure) => limits[measure] !== undefined);
+
+/** Whether any rule that is switched on goes by weights or by sizes, so that a missing one matters. */
+const isAskedFor = (gap: Gap, { rates, areas, pickups, rateTables }: Book): boolean =>
+  [...rates, ...areas].some(
+    ({ active, price, limits }) => active && (isPricedBy(gap, price, rateTables) || isLimitedBy(gap, limits)),
   ) ||
-  pickups.some(({ limits = {} }) => (gap === 'weight' ? limits.weight : limits.longestSide) !== undefined) ||
-  rateTables.some(({ basis }) => basis === (gap === 'weight' ? 'weight' : 'volume'));
+  areas.some(({ active, methods }) => active && methods.some(({ limits }) => isLimitedBy(gap, limits))) ||
+  pickups.some(({ active, limits }) => active && isLimitedBy(gap, limits));
 
 /** Days and times are counted in the hours of the location that an area, a pickup point or a rate goes by. */
 const needsHours = ({ rates, areas, pickups, locations }: Book, { id }: Location): boolean =>
@@ -62,7 +68,7 @@ const needsPoint = ({ areas, pickups }: Book, { id }: Location): boolean =>
     ({ active, locationId, maxDistance }) => active && locationId === id && maxDistance !== undefined,
   );
 
-const missing = (gap: 'weight' | 'size', { book, goods }: Shop): ToDo[] => {
+const missing = (gap: Gap, { book, goods }: Shop): ToDo[] => {
   const names = goods.filter((good) => gapsOf(good).includes(gap)).map(({ name }) => name);
   if (names.length === 0 || !isAskedFor(gap, book)) return [];
   return [{ code: gap === 'weight' ? 'no-weight' : 'no-size', names }];

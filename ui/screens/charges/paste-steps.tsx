@@ -9,7 +9,7 @@ import { Segments } from '../../parts/segments.tsx';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
-import { aside, note, smallFigure } from '../../theme/text.ts';
+import { aside, smallFigure } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 
 interface Props {
@@ -20,7 +20,6 @@ interface Props {
 const styles = (inks: Inks) => ({
   all: { gap: 10, paddingVertical: 8 },
   input: { backgroundColor: inks.raised, minHeight: 96 },
-  note: note(inks),
   figure: { ...smallFigure, color: inks.ink },
   doubt: { ...aside, color: inks.doubt },
 });

@@ -37,8 +37,6 @@ type PartProps<F extends keyof Rate> = Pick<Rate, F> & { onChange: Change };
 const styles = (inks: Inks) => ({
   all: { borderTopWidth: 1, borderTopColor: inks.hairline, paddingTop: 12, gap: 16 },
   field: { width: 148 },
-  check: { flexDirection: 'row', alignItems: 'center' } as const,
-  checkWords: { flexShrink: 1 },
   note: note(inks),
 });
 

@@ -103,16 +103,17 @@ const Problems = () => {
   const problems = useAppSelector(selectProblems).filter(({ accepted }) => accepted === null);
   const isDone = useAppSelector(({ check }) => check.audit !== null);
   const counts = GRAVITY_ORDER.flatMap((gravity) => {
-    const count = problems.filter(({ problem }) => problem.gravity === gravity).length;
+    const count = problems.filter(({ problem }) => problem.gravity === gravity && !problem.isVast).length;
     return count > 0 ? [{ gravity, count }] : [];
   });
+  const vast = problems.filter(({ problem }) => problem.isVast).length;
   return (
     <View>
       <Section title="Problems" />
       {!isDone && !audit.stopped && audit.fault === null ? (
         <Text style={style.none}>Looking for problems …</Text>
       ) : null}
-      {isDone && counts.length === 0 ? <Text style={style.none}>No problems found.</Text> : null}
+      {isDone && problems.length === 0 ? <Text style={style.none}>No problems found.</Text> : null}
       {counts.map(({ gravity, count }) => (
         <Text
           key={gravity}
@@ -121,7 +122,8 @@ const Problems = () => {
           {GRAVITY_WORDS[gravity](count)}
         </Text>
       ))}
-      {counts.length > 0 ? (
+      {vast > 0 ? <Text style={style.line}>{`${vast} only in very large orders`}</Text> : null}
+      {problems.length > 0 ? (
         <TextAction
           label="Look at the problems"
           style={{ alignSelf: 'flex-start', marginLeft: -4 }}

@@ -37,6 +37,8 @@ export const selectObstacles = createSelector(
   ({ broken }, problems): Obstacle[] => {
     const standing = problems.filter(({ problem, accepted }) => problem.gravity === 'stops' && !accepted);
     const stops = standing.length;
+    const vast = standing.filter(({ problem }) => problem.isVast).length;
+    const inLarge = vast === 0 ? '' : `, ${vast} of them only in very large orders`;
     const since = standing.filter(({ newSince }) => newSince !== null);
     const fresh = since.length === 0 ? '' : `, ${since.length} new since edition ${since[0]?.newSince ?? ''}`;
     return [
@@ -51,7 +53,7 @@ export const selectObstacles = createSelector(
       ...(stops > 0
         ? [
             {
-              text: `${stops} ${stops === 1 ? 'problem keeps' : 'problems keep'} customers from buying${fresh}.`,
+              text: `${stops} ${stops === 1 ? 'problem keeps' : 'problems keep'} customers from buying${inLarge}${fresh}.`,
               part: 'problems' as const,
             },
           ]

@@ -18,7 +18,7 @@ import { messageShown } from '../../state/session.ts';
 import { selectGoods } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
-import { note, raisedPanel } from '../../theme/text.ts';
+import { raisedPanel } from '../../theme/text.ts';
 import { BESIDE_WIDTH, PAGE_WIDTH, SPACE, type Inks } from '../../theme/tokens.ts';
 import { AddGood } from '../../shell/later-forms.ts';
 import { CsvPage } from './csv-page.tsx';
@@ -47,7 +47,6 @@ const styles = (inks: Inks) => ({
   panel: { ...raisedPanel(inks), padding: 12 },
   close: { margin: 0, alignSelf: 'flex-end' } as const,
   empty: { gap: 8, paddingTop: 24, alignItems: 'flex-start' } as const,
-  note: note(inks),
 });
 
 interface OpenFile {

@@ -9,8 +9,7 @@ import { TextAction } from '../../../parts/text-action.tsx';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
-import { note } from '../../../theme/text.ts';
-import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+import { SANS_STRONG } from '../../../theme/tokens.ts';
 import { FallbackFields } from './fallback-fields.tsx';
 import { ServiceOffer } from './service-offer.tsx';
 
@@ -19,9 +18,8 @@ interface Props {
   onChange: (price: CarrierPrice, visit: string | null) => void;
 }
 
-const styles = (inks: Inks) => ({
+const styles = () => ({
   all: { gap: 12 },
-  note: note(inks),
   head: { fontFamily: SANS_STRONG, fontSize: 13, lineHeight: 18 },
   link: { alignSelf: 'flex-start', marginLeft: -4 } as const,
 });

@@ -13,7 +13,7 @@ import { selectBook } from '../../../state/selectors.ts';
 import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
-import { aside, note } from '../../../theme/text.ts';
+import { aside } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import { PriceEditor, PriceKind } from '../../charges/price-editor.tsx';
 import { limitOf } from '../../charges/steps-end.tsx';
@@ -29,7 +29,6 @@ const styles = (inks: Inks) => ({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
   half: { flexGrow: 1, flexBasis: 180 },
   field: { width: 148 },
-  note: note(inks),
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 

@@ -21,7 +21,7 @@ import { selectBook } from '../../../state/selectors.ts';
 import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
-import { aside, note } from '../../../theme/text.ts';
+import { aside } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { ClosedDates } from './closed-dates.tsx';
 import { WeekStrip } from './week-strip.tsx';
@@ -33,7 +33,6 @@ const styles = (inks: Inks) => ({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
   half: { flexGrow: 1, flexBasis: 180 },
   field: { width: 160 },
-  note: note(inks),
   seen: { borderLeftWidth: 3, borderLeftColor: inks.hairline, paddingLeft: 12 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });

@@ -24,7 +24,6 @@ import { dayNow } from '../../../parts/day-now.ts';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 12 },
-  label: { ...note(inks), marginBottom: 2 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end', paddingBottom: 8 } as const,
   field: { width: 190 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
