@@ -27,7 +27,7 @@ export default defineConfig({
   },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'wide', grepInvert: /@once/, use: { viewport: { width: 1280, height: 800 } } },
   ],
   webServer: {
     command: 'node --import tsx server/main.ts',

@@ -1,6 +1,6 @@
 import { test as freshTest } from '@playwright/test';
 import { expect, test, type Page } from './browser.ts';
-import { fill, isPhone, openProgram, openPreview, waitUntilKept } from './program.ts';
+import { fill, isPhone, ONCE, openProgram, openPreview, waitUntilKept } from './program.ts';
 
 // What is tried here is how the program is loaded, left and kept.
 test.use({ loadsItself: true });
@@ -13,28 +13,34 @@ const lastChanged = (page: Page) => page.getByLabel(NAME, { exact: true });
 freshTest.describe('without a network', () => {
   freshTest.use({ serviceWorkers: 'allow' });
 
-  freshTest('the program opens again, on any of its pages, with what was kept', async ({ page, context }) => {
-    await openProgram(page, '/settings');
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready;
-      if (!navigator.serviceWorker.controller)
-        await new Promise((resolve) => navigator.serviceWorker.addEventListener('controllerchange', resolve));
-    });
-    await fill(page, NAME, 'Kelp & Thistle');
-    await waitUntilKept(page);
-    await context.setOffline(true);
-    await page.reload();
-    await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
-    for (const screen of SCREENS) {
-      await page.goto(screen);
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    }
-    await page.goto('/reach');
-    await expect(page.getByRole('img', { name: /The world by zones/ })).toBeVisible();
-  });
+  freshTest(
+    'the program opens again, on any of its pages, with what was kept',
+    ONCE,
+    async ({ page, context }) => {
+      await openProgram(page, '/settings');
+      await page.evaluate(async () => {
+        await navigator.serviceWorker.ready;
+        if (!navigator.serviceWorker.controller)
+          await new Promise((resolve) =>
+            navigator.serviceWorker.addEventListener('controllerchange', resolve),
+          );
+      });
+      await fill(page, NAME, 'Kelp & Thistle');
+      await waitUntilKept(page);
+      await context.setOffline(true);
+      await page.reload();
+      await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
+      for (const screen of SCREENS) {
+        await page.goto(screen);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      }
+      await page.goto('/reach');
+      await expect(page.getByRole('img', { name: /The world by zones/ })).toBeVisible();
+    },
+  );
 });
 
-test('it can be installed: a manifest with icons that are there', async ({ page, request }) => {
+test('it can be installed: a manifest with icons that are there', ONCE, async ({ page, request }) => {
   await openProgram(page);
   const path = await page.locator('link[rel=manifest]').getAttribute('href');
   const manifest = (await (await request.get(path ?? '')).json()) as {
@@ -47,7 +53,7 @@ test('it can be installed: a manifest with icons that are there', async ({ page,
   for (const { src } of manifest.icons) expect((await request.get(src)).ok()).toBe(true);
 });
 
-test('every page runs under the security policy that the server sets', async ({ page }) => {
+test('every page runs under the security policy that the server sets', ONCE, async ({ page }) => {
   const refused: string[] = [];
   page.on('console', (message) => {
     if (/Content Security Policy|Refused to/.test(message.text())) refused.push(message.text());
@@ -60,90 +66,100 @@ test('every page runs under the security policy that the server sets', async ({ 
   expect(refused).toEqual([]);
 });
 
-test('an edit survives leaving at the very moment it is made, by reload, address or closing', async ({
-  page,
-  context,
-}) => {
-  const typeAndLeave = async (at: Page, name: string, leave: () => Promise<unknown>): Promise<void> => {
-    await fill(at, NAME, name);
-    await leave();
-  };
-  await openProgram(page, '/settings');
-  await typeAndLeave(page, 'Kelp & Thistle', () => page.reload());
-  await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
-  await typeAndLeave(page, 'Moss & Thistle', () => page.goto('/settings?part=taxes'));
-  await page.goto('/settings');
-  await expect(lastChanged(page)).toHaveValue('Moss & Thistle');
-  await typeAndLeave(page, 'Rush & Thistle', () => page.close());
-  const next = await context.newPage();
-  await openProgram(next, '/settings');
-  await expect(lastChanged(next)).toHaveValue('Rush & Thistle');
-});
+test(
+  'an edit survives leaving at the very moment it is made, by reload, address or closing',
+  ONCE,
+  async ({ page, context }) => {
+    const typeAndLeave = async (at: Page, name: string, leave: () => Promise<unknown>): Promise<void> => {
+      await fill(at, NAME, name);
+      await leave();
+    };
+    await openProgram(page, '/settings');
+    await typeAndLeave(page, 'Kelp & Thistle', () => page.reload());
+    await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
+    await typeAndLeave(page, 'Moss & Thistle', () => page.goto('/settings?part=taxes'));
+    await page.goto('/settings');
+    await expect(lastChanged(page)).toHaveValue('Moss & Thistle');
+    await typeAndLeave(page, 'Rush & Thistle', () => page.close());
+    const next = await context.newPage();
+    await openProgram(next, '/settings');
+    await expect(lastChanged(next)).toHaveValue('Rush & Thistle');
+  },
+);
 
-test('a value that cannot be kept is refused where it is typed, and the shop stays', async ({ page }) => {
-  await openProgram(page, '/settings');
-  await fill(page, NAME, 'Kelp & Thistle');
-  await page.goto('/settings?part=taxes');
-  const percent = page.getByLabel(/%/).first();
-  await percent.fill('1250');
-  await expect(page.getByText('This may be at most 1000 %.')).toBeVisible();
-  await page.goto('/charges?zone=west&service=parcel');
-  await fill(page, 'Weight, at most', '200000 kg');
-  await expect(page.getByText('This may be at most 100000 kg.')).toBeVisible();
-  await waitUntilKept(page);
-  await page.goto('/settings');
-  await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
-});
+test(
+  'a value that cannot be kept is refused where it is typed, and the shop stays',
+  ONCE,
+  async ({ page }) => {
+    await openProgram(page, '/settings');
+    await fill(page, NAME, 'Kelp & Thistle');
+    await page.goto('/settings?part=taxes');
+    const percent = page.getByLabel(/%/).first();
+    await percent.fill('1250');
+    await expect(page.getByText('This may be at most 1000 %.')).toBeVisible();
+    await page.goto('/charges?zone=west&service=parcel');
+    await fill(page, 'Weight, at most', '200000 kg');
+    await expect(page.getByText('This may be at most 100000 kg.')).toBeVisible();
+    await waitUntilKept(page);
+    await page.goto('/settings');
+    await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
+  },
+);
 
-test('two tabs show each other’s changes, and one undo in either takes a change back', async ({
-  page,
-  context,
-}) => {
-  await openProgram(page, '/settings');
-  const other = await context.newPage();
-  await openProgram(other, '/settings');
-  await fill(page, NAME, 'Kelp & Thistle');
-  await page.getByLabel('Time zone').focus();
-  await expect(lastChanged(other)).toHaveValue('Kelp & Thistle');
-  await expect(other.getByText('The draft was changed in another tab, and is shown here.')).toBeVisible();
-  await other.getByRole('button', { name: 'Undo: Store: name' }).click();
-  await expect(lastChanged(page)).toHaveValue('Wrack & Thistle');
-});
+test(
+  'two tabs show each other’s changes, and one undo in either takes a change back',
+  ONCE,
+  async ({ page, context }) => {
+    await openProgram(page, '/settings');
+    const other = await context.newPage();
+    await openProgram(other, '/settings');
+    await fill(page, NAME, 'Kelp & Thistle');
+    await page.getByLabel('Time zone').focus();
+    await expect(lastChanged(other)).toHaveValue('Kelp & Thistle');
+    await expect(other.getByText('The draft was changed in another tab, and is shown here.')).toBeVisible();
+    await other.getByRole('button', { name: 'Undo: Store: name' }).click();
+    await expect(lastChanged(page)).toHaveValue('Wrack & Thistle');
+  },
+);
 
-test('two tabs that change the draft at the same moment lose neither change', async ({ page, context }) => {
-  await openProgram(page, '/settings');
-  const other = await context.newPage();
-  await openProgram(other, '/settings');
-  // Neither tab can keep anything until both have typed.
-  await page.evaluate(
-    () =>
-      new Promise<void>((held) => {
-        void navigator.locks.request('emporos', () => {
-          held();
-          return new Promise((free) => window.addEventListener('free', free, { once: true }));
-        });
-      }),
-  );
-  await fill(page, NAME, 'Kelp & Thistle');
-  await fill(other, NAME, 'Moss & Thistle');
-  await page.evaluate(() => window.dispatchEvent(new Event('free')));
-  const told = /Another tab changed the shop at the same time; what it kept was set aside/;
-  await expect
-    .poll(async () => (await page.getByText(told).count()) + (await other.getByText(told).count()))
-    .toBe(1);
-  const second = (await other.getByText(told).count()) > 0 ? other : page;
-  await second.goto('/settings?part=data');
-  const aside = second.getByRole('list', { name: 'Set aside' }).getByRole('listitem');
-  await expect(aside.first()).toContainText('another tab kept it while this one had changes');
-  const download = second.waitForEvent('download');
-  await aside
-    .filter({ hasText: 'Rules and test orders' })
-    .getByRole('button', { name: 'Save as a file' })
-    .click();
-  expect((await download).suggestedFilename()).toMatch(/^set-aside-draft-\d{4}-\d\d-\d\d\.json$/);
-});
+test(
+  'two tabs that change the draft at the same moment lose neither change',
+  ONCE,
+  async ({ page, context }) => {
+    await openProgram(page, '/settings');
+    const other = await context.newPage();
+    await openProgram(other, '/settings');
+    // Neither tab can keep anything until both have typed.
+    await page.evaluate(
+      () =>
+        new Promise<void>((held) => {
+          void navigator.locks.request('emporos', () => {
+            held();
+            return new Promise((free) => window.addEventListener('free', free, { once: true }));
+          });
+        }),
+    );
+    await fill(page, NAME, 'Kelp & Thistle');
+    await fill(other, NAME, 'Moss & Thistle');
+    await page.evaluate(() => window.dispatchEvent(new Event('free')));
+    const told = /Another tab changed the shop at the same time; what it kept was set aside/;
+    await expect
+      .poll(async () => (await page.getByText(told).count()) + (await other.getByText(told).count()))
+      .toBe(1);
+    const second = (await other.getByText(told).count()) > 0 ? other : page;
+    await second.goto('/settings?part=data');
+    const aside = second.getByRole('list', { name: 'Set aside' }).getByRole('listitem');
+    await expect(aside.first()).toContainText('another tab kept it while this one had changes');
+    const download = second.waitForEvent('download');
+    await aside
+      .filter({ hasText: 'Rules and test orders' })
+      .getByRole('button', { name: 'Save as a file' })
+      .click();
+    expect((await download).suggestedFilename()).toMatch(/^set-aside-draft-\d{4}-\d\d-\d\d\.json$/);
+  },
+);
 
-test('a disk that is full is told, and what was typed is kept once there is room', async ({ page }) => {
+test('a disk that is full is told, and what was typed is kept once there is room', ONCE, async ({ page }) => {
   await page.addInitScript(() => {
     const put = IDBObjectStore.prototype.put;
     Object.assign(window, { isDiskFull: false });
@@ -164,7 +180,7 @@ test('a disk that is full is told, and what was typed is kept once there is room
   await expect(lastChanged(page)).toHaveValue('Moss & Thistle');
 });
 
-test('a device whose database is blocked says so, and opens once it is free', async ({ page }) => {
+test('a device whose database is blocked says so, and opens once it is free', ONCE, async ({ page }) => {
   await page.addInitScript(() => {
     const open = IDBFactory.prototype.open;
     Object.assign(window, { isBlocked: true });
@@ -206,7 +222,7 @@ const ownShop = async (page: Page): Promise<void> => {
   await waitUntilKept(page);
 };
 
-test('a shop that cannot be read is told, set aside and never silently the demo', async ({ page }) => {
+test('a shop that cannot be read is told, set aside and never silently the demo', ONCE, async ({ page }) => {
   await ownShop(page);
   await spoil(page, 'emporos/draft', ['', '{"version": 1,']);
   await page.reload();
@@ -226,7 +242,7 @@ test('a shop that cannot be read is told, set aside and never silently the demo'
   if (!isPhone(page)) await expect(await openPreview(page)).toContainText('Two pots to Antigonish');
 });
 
-test('a shop that cannot be read is repaired fault by fault, and opened', async ({ page }) => {
+test('a shop that cannot be read is repaired fault by fault, and opened', ONCE, async ({ page }) => {
   await ownShop(page);
   await spoil(page, 'emporos/draft', ['"weight":{"max":30000}', '"weight":{"max":-3000}']);
   await spoil(page, 'emporos/draft', ['"currency":"CAD"', '"currency":"Dollars"']);

@@ -2,6 +2,9 @@ import { expect, type Locator, type Page } from './browser.ts';
 
 /** The program as a person sees it, at either width. */
 
+/** Marks a test of what does not depend on the window's width: it runs at the phone's alone. */
+export const ONCE = { tag: '@once' };
+
 export const isPhone = (page: Page): boolean => (page.viewportSize()?.width ?? 0) < 700;
 
 /** Where the page is, without the host. */

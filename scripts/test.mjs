@@ -44,15 +44,18 @@ mkdirSync(join(ROOT, '.emporos'), { recursive: true });
 for (const file of Object.values(REPORTS)) rmSync(file, { force: true });
 
 const check = (name, script) => phase(name, () => must('npm', ['run', '-s', script]));
-const checkSources = async () => {
+const checkTypes = async () => {
   await check('Types', 'types');
+  if (!changed) await check('Data that went wrong', 'fuzz');
+};
+const checkStyle = async () => {
+  if (browserTests?.length !== 0) await exportApp();
   await check('Lint', 'lint');
   await check('Unused code and dependencies', 'unused');
   await check('Licences', 'licences');
-  if (!changed) await check('Data that went wrong', 'fuzz');
 };
 // Each keeps one core busy; the unit tests after them, and the browser tests, use what there is.
-await Promise.all([checkSources(), browserTests?.length === 0 ? null : exportApp()]);
+await Promise.all([checkTypes(), checkStyle()]);
 const related = changed ? ['--passWithNoTests', '--findRelatedTests', ...changed] : [];
 await phase('Unit tests', () => run('npx', ['jest', '--json', `--outputFile=${REPORTS.jest}`, ...related]));
 const units = unitCounts();
