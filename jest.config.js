@@ -13,7 +13,7 @@ const plain = [
 
 /** Packages that ship as modern modules only. */
 const MODERN =
-  'iso-3166|temporal-|fast-check|pure-rand|immer|@reduxjs|redux|react-redux|reselect|d3-array|internmap|flatbush|flatqueue|ical|mdast-util-|micromark|decode-named-character-reference|character-entities|unist-util-|devlop|dequal';
+  'iso-3166|temporal-|intl-messageformat|@formatjs|fast-check|pure-rand|immer|@reduxjs|redux|react-redux|reselect|d3-array|internmap|flatbush|flatqueue|ical|mdast-util-|micromark|decode-named-character-reference|character-entities|unist-util-|devlop|dequal';
 
 const preset = require('jest-expo/jest-preset');
 

@@ -3,6 +3,7 @@ import { adjustmentSchema } from './adjustment.ts';
 import { carrierAccountSchema } from './carrier.ts';
 import { deliveryAreaSchema, pickupPointSchema, postalRuleSchema } from './delivery.ts';
 import { handlingGroupSchema } from './good.ts';
+import { translationSchema } from './language.ts';
 import { locationSchema } from './location.ts';
 import { boxSchema } from './pack.ts';
 import { zoneSchema } from './place.ts';
@@ -31,5 +32,7 @@ export const bookSchema = z.strictObject({
   payments: z.array(paymentOptionSchema).max(200),
   taxes: z.array(taxRateSchema).max(20_000),
   duties: dutyRulesSchema,
+  /** What customers read in the shop's other languages. */
+  translations: z.array(translationSchema).max(20_000).optional(),
 });
 export type Book = z.infer<typeof bookSchema>;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { choiceKindSchema } from './adjustment.ts';
+import { languageSchema } from './language.ts';
 import { destinationSchema } from './place.ts';
 import { choicePartsSchema } from './quote.ts';
 import { quoteRequestSchema } from './request.ts';
@@ -28,6 +29,8 @@ export const pastOrderSchema = z.strictObject({
     kind: choiceKindSchema,
     of: choicePartsSchema.optional(),
     name: nameSchema,
+    /** The name that the customer read, where they read another language than the book's. */
+    shownAs: nameSchema.optional(),
     charge: sumSchema,
     total: sumSchema,
     /** Whether it was the merchant's fallback, the carrier having given no price. */
@@ -40,6 +43,8 @@ export const pastOrderSchema = z.strictObject({
   contact: z
     .strictObject({ email: z.string().max(254).optional(), phone: z.string().max(40).optional() })
     .optional(),
+  /** The language the customer ordered in; the shop's own where it is left out. */
+  language: languageSchema.optional(),
   status: statusSchema,
   history: z
     .array(z.strictObject({ status: statusSchema, at: instantSchema }))

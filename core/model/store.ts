@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LANGUAGES, languageSchema } from './language.ts';
 import { packPlanSchema } from './pack.ts';
 import { sellsToSchema } from './place.ts';
 import { handlingSchema } from './price.ts';
@@ -22,6 +23,8 @@ export const storeSchema = z.strictObject({
   sellsTo: sellsToSchema,
   unlistedPostalCodes: z.enum(['served', 'not-served']),
   postalSpareDays: z.int().min(0).max(365),
+  /** The languages that customers can choose from, the first of them the one the book is written in; English where it is left out. */
+  languages: z.array(languageSchema).min(1).max(LANGUAGES.length).optional(),
   /** The product page's postal check, in the merchant's words. */
   codeCheck: z
     .strictObject({

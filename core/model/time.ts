@@ -23,6 +23,7 @@ export type Preparation = z.infer<typeof preparationSchema>;
 
 /** Working days after hand-over, earliest and latest. */
 export const transitSchema = z.strictObject({ min: z.int().min(0).max(365), max: z.int().min(0).max(365) });
+export type Transit = z.infer<typeof transitSchema>;
 
 const horizonSchema = z.int().min(0).max(366);
 const capacitySchema = z.int().min(0).max(100_000).optional();

@@ -2,9 +2,8 @@ import type { Store } from '../model/store.ts';
 import { compile } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
 import { makeBook, makeCatalogue, makeRequest } from '../testing/book.ts';
+import { ENGLISH_WORDS } from '../testing/words.ts';
 import { codeAnswer } from './code-answer.ts';
-
-const SPEECH = { decimals: 2, units: 'metric' } as const;
 
 const answer = (code: string, codeCheck?: Store['codeCheck'], cashOnDelivery = false): string => {
   const book = makeBook({
@@ -19,7 +18,7 @@ const answer = (code: string, codeCheck?: Store['codeCheck'], cashOnDelivery = f
   const request = makeRequest({
     destination: { country: 'CA', subdivision: 'CA-NS', postalCode: code },
   });
-  return codeAnswer(compiled, request, quote(compiled, request), '2026-11-24', SPEECH);
+  return codeAnswer(compiled, request, quote(compiled, request), '2026-11-24', ENGLISH_WORDS);
 };
 
 describe('what the product page answers to a postal code', () => {

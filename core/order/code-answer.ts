@@ -3,7 +3,7 @@ import type { QuoteRequest } from '../model/request.ts';
 import { placeOf } from '../place/place.ts';
 import { askPostalList } from '../place/postal-list.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import type { DisplayFormat } from '../words/figure.ts';
+import type { CustomerWords } from '../words/customer/customer-words.ts';
 import { promiseSentence } from './promise-sentence.ts';
 
 /** Whether the line of the postal list that holds the address says that nothing is paid at the door there. */
@@ -24,16 +24,16 @@ export const codeAnswer = (
   request: QuoteRequest,
   quoted: Quote,
   today: string,
-  display: DisplayFormat,
+  words: CustomerWords,
 ): string => {
   const { codeCheck } = compiled.book.store;
   const isServed = quoted.choices.some(({ kind }) => kind !== 'pickup');
-  const sentence = promiseSentence(quoted, compiled.book, today, display);
+  const sentence = promiseSentence(quoted, compiled.book, today, words);
   if (quoted.choices.length === 0) return codeCheck?.notServed ?? sentence;
   const own = isServed ? codeCheck?.served : codeCheck?.notServed;
   const cash =
     isServed && isWithoutCash(compiled, request)
-      ? (codeCheck?.noCash ?? 'You cannot pay at the door there.')
+      ? (codeCheck?.noCash ?? words.say('product.no-cash'))
       : undefined;
   return [own, sentence, cash].filter(Boolean).join(' ');
 };

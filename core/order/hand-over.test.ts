@@ -3,7 +3,8 @@ import type { OrderStatus, PastOrder } from '../model/order.ts';
 import { metresBetween } from '../place/distance.ts';
 import { makeClock } from '../time/clock.ts';
 import { makeGood, makeRequest, makeYard, YARD_POINT, makeShipment } from '../testing/book.ts';
-import { orderMessage } from '../words/order-message.ts';
+import { ENGLISH_WORDS, FRENCH_WORDS } from '../testing/words.ts';
+import { orderMessage } from '../words/customer/order-message.ts';
 import { dueOf, isLate, toHandOver } from './due.ts';
 import { movedTo, nextStatuses, steppedBack } from './hand-over.ts';
 import { pickingList } from './picking.ts';
@@ -147,18 +148,37 @@ test('the picking list adds up what several orders need, without what needs no s
 });
 
 test('the message says where the order stands, to whom and from whom', () => {
-  const text = orderMessage(timed('pickup', 'ready'), 'Wrack & Thistle', makeYard({ name: 'The Yard' }));
+  const shop = 'Wrack & Thistle';
+  const location = makeYard({ name: 'The Yard' });
+  const said = (order: PastOrder, part: { instructions?: string; location?: undefined } = {}): string =>
+    orderMessage(order, { shop, location, ...part }, ENGLISH_WORDS);
+  const text = said(timed('pickup', 'ready'));
   expect(text).toContain('Dear Ines Varga,');
   expect(text).toContain('can be collected at The Yard, Fri 27 Nov, 15:00 to 16:00.');
   expect(text).toContain('Open Mon 08:30-16:30, ');
   expect(text).toContain('Order 1001.');
-  const packed = orderMessage(timed('pickup', 'packed'), 'Wrack & Thistle', makeYard());
-  expect(packed).toContain('You can collect it: Fri 27 Nov, 15:00 to 16:00.');
-  const placed = orderMessage(timed('pickup'), 'Shop', makeYard({ name: 'The Yard' }), 'Ring the bell.');
-  expect(placed).toMatch(/Collect it at The Yard\. Open .*\. Ring the bell\./);
-  expect(orderMessage(timed('delivery', 'packed'), 'Shop', undefined)).toContain('Expect it on Fri 27 Nov');
+  expect(said(timed('pickup', 'packed'))).toContain('You can collect it: Fri 27 Nov, 15:00 to 16:00.');
+  expect(said(timed('pickup'), { instructions: 'Ring the bell.' })).toMatch(
+    /Collect it at The Yard\. Open .*\. Ring the bell\./,
+  );
+  expect(said(timed('delivery', 'packed'), { location: undefined })).toContain('Expect it on Fri 27 Nov');
   const booked = makeOrder('shipping', { status: 'booked', shipment: makeShipment() });
-  expect(orderMessage(booked, 'Shop', undefined)).toContain('Its tracking number is TE1.');
+  expect(said(booked)).toContain('Its tracking number is TE1.');
+});
+
+test('the message is in the language the customer ordered in, with the name they chose by', () => {
+  const { chosen } = makeOrder('shipping');
+  const order = makeOrder('shipping', {
+    status: 'booked',
+    language: 'fr',
+    chosen: { ...chosen, shownAs: 'Colis' },
+  });
+  const text = orderMessage(order, { shop: 'Wrack & Thistle', location: undefined }, FRENCH_WORDS);
+  expect(text).toContain('Bonjour Ines Varga,');
+  expect(text).toContain('Votre commande part par Colis.');
+  const ready = orderMessage(timed('pickup', 'ready'), { shop: 'W', location: makeYard() }, FRENCH_WORDS);
+  expect(ready).toContain('ven. 27 nov., 15:00 à 16:00');
+  expect(ready).toContain('Ouvert lun. 08:30-16:30');
 });
 
 describe('a delivery round', () => {

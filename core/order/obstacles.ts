@@ -1,15 +1,13 @@
 import type { Quote, Withheld } from '../model/quote.ts';
-import { customerReason, type CustomerReason } from '../words/customer-reason.ts';
-import type { DisplayFormat } from '../words/figure.ts';
+import { customerReason, type CustomerReason } from '../words/customer/customer-reason.ts';
+import type { CustomerWords } from '../words/customer/customer-words.ts';
 import { messageOf } from '../words/message-of.ts';
 
 /** What a customer is told about one choice that is not offered; the merchant's own words come first. */
-export const toldReason = (withheld: Withheld, display: DisplayFormat): CustomerReason => {
+export const toldReason = (withheld: Withheld, words: CustomerWords): CustomerReason => {
   if (withheld.message !== undefined) return { because: 'shop', why: withheld.message, help: '' };
   const say = messageOf(withheld);
-  return say
-    ? customerReason(say, withheld.name, display)
-    : { because: 'shop', why: withheld.text, help: '' };
+  return say ? customerReason(say, withheld.name, words) : { because: 'shop', why: withheld.text, help: '' };
 };
 
 /** How much of a measure a service takes at most, where that is why it is withheld and what the customer is told. */
@@ -40,12 +38,12 @@ const ELSEWHERE: readonly string[] = ['outside-area', 'too-far'];
  */
 export const obstacles = (
   { choices, withheld }: Pick<Quote, 'choices' | 'withheld'>,
-  display: DisplayFormat,
+  words: CustomerWords,
 ): CustomerReason[] => {
   if (choices.length > 0) return [];
   const near = withheld.filter(({ code }) => !ELSEWHERE.includes(code));
   const apt = near.length > 0 ? near : withheld;
-  const reasons = apt.filter((one) => !isOutdone(one, apt)).map((one) => toldReason(one, display));
+  const reasons = apt.filter((one) => !isOutdone(one, apt)).map((one) => toldReason(one, words));
   const once = reasons.filter(({ why }, at) => reasons.findIndex((other) => other.why === why) === at);
   const helped = once.filter(({ because, help }) => because !== 'shop' || help === '');
   return helped.length > 0 ? helped : once;

@@ -19,14 +19,14 @@ import {
   quoted,
   tiers,
 } from '../testing/book.ts';
-import { customerReason } from '../words/customer-reason.ts';
+import { customerReason } from '../words/customer/customer-reason.ts';
 import { withStatus } from './hand-over.ts';
 import { mergeOrders } from './merge-orders.ts';
 import { takeOrders } from './take-orders.ts';
+import { ENGLISH_WORDS } from '../testing/words.ts';
 import { obstacles, toldReason } from './obstacles.ts';
 import { nextNumber, placeOrder, type Ordering } from './place-order.ts';
 
-const SPEECH = { decimals: 2, units: 'metric' } as const;
 const TAXES: TaxRate[] = [
   { id: 'gst', name: 'GST', region: { country: 'CA' }, points: 500, on: 'both' },
   { id: 'pst', name: 'PST', region: { country: 'CA', subdivision: 'CA-NS' }, points: 700, on: 'goods' },
@@ -253,7 +253,7 @@ describe('a customer who is offered nothing', () => {
       ],
       rates: [makeRate({ limits: { weight: { max: 30_000 } } })],
     });
-    expect(obstacles(quoted(book, makeRequest(), heavy), SPEECH)).toEqual([
+    expect(obstacles(quoted(book, makeRequest(), heavy), ENGLISH_WORDS)).toEqual([
       {
         because: 'basket',
         why: 'Parcel takes up to 30 kg; your basket weighs 40 kg.',
@@ -272,7 +272,7 @@ describe('a customer who is offered nothing', () => {
       ],
     });
     const heavy = makeCatalogue(makeGood('pot', { weight: 40_000 }));
-    const whys = obstacles(quoted(book, makeRequest(), heavy), SPEECH).map(({ why }) => why);
+    const whys = obstacles(quoted(book, makeRequest(), heavy), ENGLISH_WORDS).map(({ why }) => why);
     expect(whys).toEqual(['parcel takes up to 30 kg; your basket weighs 40 kg.']);
     const message = 'Ring us for freight.';
     const worded = {
@@ -283,7 +283,7 @@ describe('a customer who is offered nothing', () => {
         makeRate({ id: 'c', serviceId: 'freight', ...limits(35_000), whenWithheld: 'tell', message }),
       ],
     };
-    expect(obstacles(quoted(worded, makeRequest(), heavy), SPEECH).map(({ why }) => why)).toEqual([
+    expect(obstacles(quoted(worded, makeRequest(), heavy), ENGLISH_WORDS).map(({ why }) => why)).toEqual([
       ...whys,
       message,
     ]);
@@ -291,7 +291,7 @@ describe('a customer who is offered nothing', () => {
 
   test('is told how much is lacking, in money', () => {
     const book = makeBook({ rates: [makeRate({ limits: { subtotal: { min: 2_500 } } })] });
-    expect(obstacles(quoted(book), SPEECH)[0]).toMatchObject({
+    expect(obstacles(quoted(book), ENGLISH_WORDS)[0]).toMatchObject({
       why: 'Parcel is for 25.00 or more; your products come to 10.00.',
       help: 'Add 15.00 more to the basket.',
     });
@@ -304,7 +304,7 @@ describe('a customer who is offered nothing', () => {
       message: 'Ring us for heavy orders.',
     });
     const { withheld } = quoted(makeBook({ rates: [rate] }));
-    expect(withheld.map((one) => toldReason(one, SPEECH).why)).toEqual(['Ring us for heavy orders.']);
+    expect(withheld.map((one) => toldReason(one, ENGLISH_WORDS).why)).toEqual(['Ring us for heavy orders.']);
   });
 
   test('says the same of a quote that went through JSON', () => {
@@ -312,16 +312,16 @@ describe('a customer who is offered nothing', () => {
     for (const part of limits) {
       const answer = quoted(makeBook({ rates: [makeRate({ limits: part })] }));
       const revived = quoteSchema.parse(JSON.parse(JSON.stringify(answer)));
-      expect(obstacles(revived, SPEECH)).toEqual(obstacles(answer, SPEECH));
-      expect(revived.withheld.map((one) => toldReason(one, SPEECH))).toEqual(
-        answer.withheld.map((one) => toldReason(one, SPEECH)),
+      expect(obstacles(revived, ENGLISH_WORDS)).toEqual(obstacles(answer, ENGLISH_WORDS));
+      expect(revived.withheld.map((one) => toldReason(one, ENGLISH_WORDS))).toEqual(
+        answer.withheld.map((one) => toldReason(one, ENGLISH_WORDS)),
       );
-      expect(obstacles(answer, SPEECH)).not.toEqual([]);
+      expect(obstacles(answer, ENGLISH_WORDS)).not.toEqual([]);
     }
   });
 
   test('where only the shop’s rules stand in the way, is told that once', () => {
-    const reasons = obstacles(quoted(makeBook({ rates: [] })), SPEECH);
+    const reasons = obstacles(quoted(makeBook({ rates: [] })), ENGLISH_WORDS);
     expect(reasons.map(({ because }) => because)).toEqual(['shop']);
   });
 
@@ -331,9 +331,9 @@ describe('a customer who is offered nothing', () => {
     for (const country of ['CA', 'US', 'FR', 'KP', 'AQ']) {
       for (const line of lines) {
         const quoteOf = quote(demo, makeRequest({ destination: { country }, lines: [line] }));
-        for (const { why, help } of obstacles(quoteOf, demo.display))
+        for (const { why, help } of obstacles(quoteOf, ENGLISH_WORDS))
           expect(`${why} ${help}`).not.toMatch(/zone|_/i);
-        expect(quoteOf.choices.length > 0 || obstacles(quoteOf, demo.display).length > 0).toBe(true);
+        expect(quoteOf.choices.length > 0 || obstacles(quoteOf, ENGLISH_WORDS).length > 0).toBe(true);
       }
     }
   });
@@ -354,7 +354,7 @@ test('every reason that can be said to a merchant can be said to a customer', ()
     { code: 'weight-unknown', goods: ['Urn'] },
     { code: 'size-unknown', goods: ['Urn'] },
   ] as const;
-  const reasons = says.map((say) => customerReason(say, 'Parcel', SPEECH));
+  const reasons = says.map((say) => customerReason(say, 'Parcel', ENGLISH_WORDS));
   expect(reasons.map(({ why }) => why)).toEqual([
     'We are taking no orders at present.',
     'The charge depends on where the order goes.',

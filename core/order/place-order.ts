@@ -1,6 +1,7 @@
 import { prepaidOf } from '../duty/prepaid.ts';
 import type { CarrierAnswer } from '../model/carrier.ts';
 import { fault, type Fault, type Result } from '../model/fault.ts';
+import type { Language } from '../model/language.ts';
 import type { PastOrder } from '../model/order.ts';
 import type { Choice } from '../model/quote.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
@@ -23,6 +24,9 @@ export interface Ordering {
   slot?: { start: string; end: string };
   /** When it is placed, where a time was held and the order is worked out as of then; else the request's moment. */
   at?: string;
+  /** The language the customer reads, and what the choice is called in it, where it is not the book's. */
+  language?: Language;
+  shownAs?: string;
   /** What the carriers answered. */
   answers?: readonly CarrierAnswer[];
 }
@@ -65,10 +69,15 @@ const slotFault = ({ slots }: Choice, slot: Ordering['slot']): Fault | null => {
 const isFallback = ({ book }: CompiledBook, { of: { rateId, serviceCode } }: Choice): boolean =>
   serviceCode === undefined && book.rates.some(({ id, price }) => id === rateId && price.kind === 'carrier');
 
-const chosenOf = (compiled: CompiledBook, choice: Choice, slot: Ordering['slot']): PastOrder['chosen'] => {
+const chosenOf = (
+  compiled: CompiledBook,
+  choice: Choice,
+  { slot, shownAs }: Ordering,
+): PastOrder['chosen'] => {
   const { id, kind, of, name, charge, total } = choice;
   return {
     ...{ id, kind, of, name, charge, total },
+    ...(shownAs === undefined || shownAs === name ? {} : { shownAs }),
     ...(isFallback(compiled, choice) ? { fallback: true as const } : {}),
     ...(slot ? { slot } : {}),
   };
@@ -86,8 +95,8 @@ const promiseOf = ({ ready, arrives }: Choice): Pick<PastOrder, 'promise'> => {
  * its charge is no longer the one that was shown, it can no longer be paid so, or its time is gone.
  */
 export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<PastOrder> => {
-  const { request, choiceId, shown, number, recipient, billing, contact, payment, answers, slot, at } =
-    ordering;
+  const { request, choiceId, shown, number, recipient, billing, contact, payment, language } = ordering;
+  const { answers, slot, at } = ordering;
   const faults = requestFaults(compiled, request);
   if (faults.length > 0) return { ok: false, faults: [...faults] };
   const quoted = quote(compiled, request, answers);
@@ -106,7 +115,7 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
   const order: PastOrder = {
     number,
     request: { ...asked, lines: request.lines.map((line) => asSold(compiled, line)) },
-    chosen: chosenOf(compiled, choice, slot),
+    chosen: chosenOf(compiled, choice, ordering),
     status: 'placed',
     history: [{ status: 'placed', at: at ?? request.placedAt }],
     recipient,
@@ -115,6 +124,7 @@ export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<P
     ...(payment === undefined ? {} : { payment }),
     ...(billing ? { billing } : {}),
     ...(contact ? { contact } : {}),
+    ...(language === undefined ? {} : { language }),
     sums: {
       goods,
       taxes,

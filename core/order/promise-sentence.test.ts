@@ -1,21 +1,24 @@
 import type { Book } from '../model/book.ts';
 import { makeArea, makeBook, makePickup, makeRate, makeRequest, makeYard, quoted } from '../testing/book.ts';
-import { promiseSentence, spokenDate } from './promise-sentence.ts';
+import { ENGLISH_WORDS, FRENCH_WORDS } from '../testing/words.ts';
+import { promiseSentence } from './promise-sentence.ts';
 
-const SPEECH = { decimals: 2, units: 'metric' as const };
 const HOURS = [1, 2, 3, 4, 5].map((day) => ({ day: day as 1, from: '09:00', to: '17:00' }));
 const yard = { id: 'yard', name: 'Yard', address: { country: 'CA' }, hours: HOURS, closedDates: [] };
 const door: Book['payments'] = [{ id: 'door', name: 'At the door', kind: 'on-delivery', for: ['shipping'] }];
-const said = (part: Parameters<typeof makeBook>[0]): string => {
+const said = (part: Parameters<typeof makeBook>[0], words = ENGLISH_WORDS): string => {
   const book = makeBook({ locations: [yard], ...part });
   const request = makeRequest({ placedAt: '2026-11-23T10:00:00-04:00' });
-  return promiseSentence(quoted(book, request), book, '2026-11-23', SPEECH);
+  return promiseSentence(quoted(book, request), book, '2026-11-23', words);
 };
 
 test('says by when it comes, for how much, and whether it can be paid at the door', () => {
   const rates = [makeRate({ transit: { min: 2, max: 4 } })];
   expect(said({ rates, payments: door })).toBe('Reaches you by Friday for 8.45; you can pay at the door.');
   expect(said({ rates })).toBe('Reaches you by Friday for 8.45.');
+  expect(said({ rates, payments: door }, FRENCH_WORDS)).toBe(
+    'Chez vous au plus tard vendredi pour 8,45 ; paiement possible à la livraison.',
+  );
   expect(said({ rates: [makeRate({ freeFrom: 0 })] })).toBe('We bring it to you free.');
 });
 
@@ -64,5 +67,5 @@ test.each([
   ['2026-11-30', '30 November'],
   ['2027-01-02', '2 January'],
 ])('%s is said as %s', (date, words) => {
-  expect(spokenDate(date, '2026-11-23')).toBe(words);
+  expect(ENGLISH_WORDS.spokenDay(date, '2026-11-23')).toBe(words);
 });

@@ -1,23 +1,7 @@
 import type { Book } from '../model/book.ts';
 import type { Quote } from '../model/quote.ts';
+import type { CustomerWords } from '../words/customer/customer-words.ts';
 import { obstacles } from './obstacles.ts';
-import { dateOf, dayOf, weekdayOf } from '../time/calendar.ts';
-import { moneyFigure, type DisplayFormat } from '../words/figure.ts';
-
-const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
-const MONTHS = 'January February March April May June July August September October November December'.split(
-  ' ',
-);
-
-/** A date as a customer says it: today, tomorrow, the day of the week within six days, else day and month. */
-export const spokenDate = (date: string, today: string): string => {
-  const ahead = dayOf(date) - dayOf(today);
-  if (ahead === 0) return 'today';
-  if (ahead === 1) return 'tomorrow';
-  if (ahead > 1 && ahead < 7) return DAYS[weekdayOf(dayOf(date)) - 1] ?? date;
-  const [, month = 1, day = 1] = dateOf(dayOf(date)).split('-').map(Number);
-  return `${day} ${MONTHS[month - 1] ?? ''}`;
-};
 
 type Choice = Quote['choices'][number];
 
@@ -26,19 +10,6 @@ const latestOf = ({ arrives, slots }: Choice): string | null => {
   const [first] = slots ?? [];
   if (first) return first.start.slice(0, 10);
   return arrives && !('words' in arrives) ? arrives.latest : null;
-};
-
-/** From when it can be collected somewhere, and for how much; '' where it cannot. */
-const collectWords = (
-  points: readonly Choice[],
-  today: string,
-  price: (choice: Choice) => string,
-): string => {
-  const cheapest = cheapestOf(points);
-  if (!cheapest) return '';
-  const from = cheapest.slots?.[0]?.start ?? cheapest.ready;
-  const day = from === undefined ? '' : ` from ${spokenDate(from.slice(0, 10), today)}`;
-  return `you can collect it${day} ${price(cheapest)}`;
 };
 
 /** The cheapest choice; of equals the one that is there first. */
@@ -53,6 +24,30 @@ const cheapestOf = ([first, ...more]: readonly Choice[]): Choice | undefined =>
 const soonerThan = (choices: readonly Choice[], latest: string): Choice | undefined =>
   cheapestOf(choices.filter((choice) => (latestOf(choice) ?? latest) < latest));
 
+/** What a choice costs, as the messages ask for it. */
+const costOf = ({ charge }: Choice, words: CustomerWords) => ({
+  free: charge === 0 ? 'yes' : 'no',
+  price: words.money(charge),
+});
+
+/** From when it can be collected somewhere, and for how much; '' where it cannot. */
+const collectWords = (points: readonly Choice[], today: string, words: CustomerWords): string => {
+  const cheapest = cheapestOf(points);
+  if (!cheapest) return '';
+  const from = cheapest.slots?.[0]?.start ?? cheapest.ready;
+  return words.say('promise.collect', {
+    when: from === undefined ? 'open' : 'dated',
+    day: from === undefined ? '' : words.spokenDay(from.slice(0, 10), today),
+    ...costOf(cheapest, words),
+  });
+};
+
+/** Whether some choice can be paid at the door. */
+const canPayAtDoor = ({ choices }: Quote, { payments }: Pick<Book, 'payments'>): boolean => {
+  const atDoor = new Set(payments.filter(({ kind }) => kind === 'on-delivery').map(({ id }) => id));
+  return choices.some(({ payments: ids }) => ids.some((id) => atDoor.has(id)));
+};
+
 /**
  * In one sentence whether goods reach a customer, by when and for how much at the least, for how much sooner,
  * and whether they can be paid at the door: 'Reaches you by Friday for 8.50, sooner for 14.50; you can pay at the
@@ -60,31 +55,33 @@ const soonerThan = (choices: readonly Choice[], latest: string): Choice | undefi
  */
 export const promiseSentence = (
   quoted: Quote,
-  { payments }: Pick<Book, 'payments'>,
+  book: Pick<Book, 'payments'>,
   today: string,
-  display: DisplayFormat,
+  words: CustomerWords,
 ): string => {
-  const points = quoted.choices.filter(({ kind }) => kind === 'pickup');
   const brought = quoted.choices.filter(({ kind }) => kind !== 'pickup');
   const cheapest = cheapestOf(brought);
   if (quoted.choices.length === 0) {
-    const [first] = obstacles(quoted, display);
-    return first ? [first.why, first.help].filter(Boolean).join(' ') : 'We cannot send this to you.';
+    const [first] = obstacles(quoted, words);
+    return first ? [first.why, first.help].filter(Boolean).join(' ') : words.say('promise.none');
   }
-  const price = ({ charge }: Choice): string =>
-    charge === 0 ? 'free' : `for ${moneyFigure(charge, display.decimals)}`;
-  const collected = collectWords(points, today, price);
-  if (!cheapest) return `${collected.charAt(0).toUpperCase()}${collected.slice(1)}.`;
+  const collect = collectWords(
+    quoted.choices.filter(({ kind }) => kind === 'pickup'),
+    today,
+    words,
+  );
+  if (!cheapest) return `${collect.charAt(0).toUpperCase()}${collect.slice(1)}.`;
   const latest = latestOf(cheapest);
-  const reaches = latest === null ? 'We bring it to you' : `Reaches you by ${spokenDate(latest, today)}`;
   const sooner = latest === null ? undefined : soonerThan(brought, latest);
-  const atDoor = new Set(payments.filter(({ kind }) => kind === 'on-delivery').map(({ id }) => id));
-  const canPay = quoted.choices.some(({ payments: ids }) => ids.some((id) => atDoor.has(id)));
   return [
-    `${reaches} ${price(cheapest)}`,
-    sooner ? `, sooner ${price(sooner)}` : '',
-    canPay ? '; you can pay at the door' : '',
-    collected === '' ? '' : `; ${collected}`,
+    words.say('promise.reaches', {
+      when: latest === null ? 'open' : 'dated',
+      day: latest === null ? '' : words.spokenDay(latest, today),
+      ...costOf(cheapest, words),
+    }),
+    sooner ? words.say('promise.sooner', costOf(sooner, words)) : '',
+    canPayAtDoor(quoted, book) ? words.say('promise.at-door') : '',
+    collect === '' ? '' : words.say('promise.and-collect', { collect }),
     '.',
   ].join('');
 };

@@ -14,6 +14,7 @@ const NAMES: Record<keyof Store, string> = {
   sellsTo: 'where it sells',
   unlistedPostalCodes: 'codes that are not on the postal list',
   postalSpareDays: 'the days on top of the postal list',
+  languages: 'the languages of the shop',
   codeCheck: 'the postal check on the product page',
   defaultWeight: 'the weight where none is known',
   packing: 'how products are packed',

@@ -8,11 +8,19 @@ const keepsFee = ({ areas }: Pick<Book, 'areas'>, { working, of }: Choice): bool
   return working.some(({ step }) => step === 'service-fee') || (method?.addStays === true && method.add > 0);
 };
 
-/** How much more in the basket makes a choice free: 'Spend 14.00 more for free Parcel'; '' where nothing does. */
+/** How much more in the basket makes a choice free, in minor units, and whether fees stay then; null where nothing does. */
+export const freeShort = (
+  choice: Choice,
+  book: Pick<Book, 'areas'>,
+): { short: number; feesStay: boolean } | null =>
+  choice.hint ? { short: choice.hint.short, feesStay: keepsFee(book, choice) } : null;
+
+/** What makes a choice free, for the merchant: 'Spend 14.00 more for free Parcel'; '' where nothing does. */
 export const freeHint = (choice: Choice, book: Pick<Book, 'areas'>, decimals: number): string => {
-  if (!choice.hint) return '';
-  const more = moneyFigure(choice.hint.short, decimals);
-  return keepsFee(book, choice)
+  const free = freeShort(choice, book);
+  if (!free) return '';
+  const more = moneyFigure(free.short, decimals);
+  return free.feesStay
     ? `Spend ${more} more for free delivery; fees stay`
     : `Spend ${more} more for free ${choice.name}`;
 };

@@ -3,7 +3,7 @@ import { Text } from 'react-native-paper';
 import type { PastOrder } from '../../core/model/order.ts';
 import { nearbyOf } from '../../core/order/nearby-of.ts';
 import { localMoment } from '../../core/time/local-moment.ts';
-import { STATUS_WORDS } from '../../core/words/order-message.ts';
+import { STATUS_WORDS } from '../../core/words/order-status-words.ts';
 import { selectServedBook } from '../state/served.ts';
 import { useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';

@@ -2,15 +2,13 @@ import { createSelector } from '@reduxjs/toolkit';
 import type { Choice, Quote } from '../../core/model/quote.ts';
 import type { QuoteRequest } from '../../core/model/request.ts';
 import { prepaidOf } from '../../core/duty/prepaid.ts';
-import { obstacles, toldReason } from '../../core/order/obstacles.ts';
 import type { CompiledBook } from '../../core/quote/compile.ts';
 import { requestFaults } from '../../core/quote/quote.ts';
 import type { Split } from '../../core/quote/split.ts';
 import { taxLines, type TaxLine } from '../../core/quote/tax-lines.ts';
-import type { CustomerReason } from '../../core/words/customer-reason.ts';
 import { splitWithKnown, type AskedSplit } from './asked-split.ts';
 import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';
-import { selectServedCompiled, selectServedGoods } from './served.ts';
+import { selectShopCompiled, selectShopGoods } from './shop-language.ts';
 import type { RootState } from './store.ts';
 
 /** What a choice would make of the order: its taxes line by line, and all of it, in minor units. */
@@ -32,16 +30,12 @@ export interface CustomerView {
   /** What has to be asked of carriers, for the whole or for its parts. */
   questions: AskedQuote['questions'];
   sums: ReadonlyMap<string, Sums>;
-  /** Why there is no choice at all. */
-  obstacles: CustomerReason[];
-  /** Why nothing can be collected, for someone who wants to collect. */
-  collectObstacles: CustomerReason[];
   /** The fewest parts the basket can be had in, where no one choice takes all of it, and what they come to together. */
   parts: { split: Split; sums: Sums } | null;
   /** Carriers are still asked what some part would cost. */
   partsWait: boolean;
   /** Choices that are not offered and of which the customer is told. */
-  told: { id: string; name: string; reason: CustomerReason }[];
+  told: Quote['withheld'];
 }
 
 const sumsOf = (compiled: CompiledBook, request: QuoteRequest, quoted: Quote, choice: Choice): Sums => {
@@ -84,12 +78,6 @@ const sumsOfParts = (compiled: CompiledBook, { parts }: Split, known: AnswersSta
       total: all.total + part.total,
     }));
 
-const collectObstacles = ({ choices, withheld }: Quote, { display }: CompiledBook): CustomerReason[] => {
-  const isPickup = ({ kind }: { kind: string }): boolean => kind === 'pickup';
-  const collected = { choices: choices.filter(isPickup), withheld: withheld.filter(isPickup) };
-  return obstacles(collected, display);
-};
-
 const viewOf = (
   compiled: CompiledBook,
   request: QuoteRequest | null,
@@ -104,21 +92,17 @@ const viewOf = (
     quote: quoted,
     asked,
     sums: new Map(quoted.choices.map((choice) => [choice.id, sumsOf(compiled, request, quoted, choice)])),
-    obstacles: obstacles(quoted, compiled.display),
-    collectObstacles: collectObstacles(quoted, compiled),
     questions: [...asked.questions, ...questions],
     parts: split && { split, sums: sumsOfParts(compiled, split, known) },
     partsWait: waits,
-    told: quoted.withheld
-      .filter(({ tell }) => tell)
-      .map((one) => ({ id: one.id, name: one.name, reason: toldReason(one, compiled.display) })),
+    told: quoted.withheld.filter(({ tell }) => tell),
   };
 };
 
 /** What the customer is shown for a request; null where there is none yet. */
 export const selectCustomerView = createSelector(
   [
-    selectServedCompiled,
+    selectShopCompiled,
     (_: RootState, request: QuoteRequest | null) => request,
     (state: RootState) => state.answers,
   ],
@@ -127,7 +111,7 @@ export const selectCustomerView = createSelector(
 
 /** The basket's lines with their goods, and what they come to; goods that are no longer sold are left out. */
 export const selectBasket = createSelector(
-  [(state: RootState) => state.basket, selectServedGoods],
+  [(state: RootState) => state.basket, selectShopGoods],
   (basket, goods) => {
     const lines = basket.flatMap(({ sku, quantity }) => {
       const good = goods.get(sku);

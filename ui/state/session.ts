@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Language } from '../../core/model/language.ts';
 
 /** How this person has the program set up on this device; not part of the book and not undone. */
 export interface SessionState {
@@ -18,6 +19,8 @@ export interface SessionState {
   seenAs: string | null;
   /** What the shopfront serves. */
   shopFrom: 'live' | 'draft';
+  /** The language that the customer chose; null for the shop's own. */
+  shopLanguage: Language | null;
 }
 
 export const initialSession: SessionState = {
@@ -34,6 +37,7 @@ export const initialSession: SessionState = {
   found: [],
   seenAs: null,
   shopFrom: 'live',
+  shopLanguage: null,
 };
 
 /** So many of what was found last are kept. */
@@ -75,6 +79,9 @@ const session = createSlice({
     shopServed: (state, { payload }: PayloadAction<SessionState['shopFrom']>) => {
       state.shopFrom = payload;
     },
+    shopLanguageChosen: (state, { payload }: PayloadAction<Language>) => {
+      state.shopLanguage = payload;
+    },
     shopSeenAs: (state, { payload }: PayloadAction<string | null>) => {
       state.seenAs = payload;
     },
@@ -104,6 +111,7 @@ export const {
   keysToggled,
   findToggled,
   entryFound,
+  shopLanguageChosen,
   shopSeenAs,
   shopServed,
 } = session.actions;

@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import Shopfront from '../screens/shopfront/shopfront.tsx';
+import { loadCustomerWords } from '../customer-words/use-customer-words.ts';
 import { added } from '../state/basket.ts';
 import type { AppStore } from '../state/store.ts';
 import { goTo } from './router.ts';
@@ -31,6 +32,7 @@ export const typeAddress = async (town = 'Antigonish', code = 'B2G 2L2'): Promis
 
 /** The checkout with one of each of some goods in the basket. */
 export const openCheckout = async (skus: readonly string[]): Promise<AppStore> => {
+  await loadCustomerWords();
   const store = demoStore();
   for (const sku of skus) store.dispatch(added(sku));
   goTo('/shop/checkout');

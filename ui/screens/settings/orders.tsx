@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { localMoment } from '../../../core/time/local-moment.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
-import { STATUS_WORDS } from '../../../core/words/order-message.ts';
+import { STATUS_WORDS } from '../../../core/words/order-status-words.ts';
 import { CancelOrder } from '../../parts/cancel-order.tsx';
 import { momentText } from '../../parts/dates.ts';
 import { OrderDetails } from '../../parts/order-details.tsx';

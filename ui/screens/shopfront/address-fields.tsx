@@ -3,8 +3,10 @@ import { View } from 'react-native';
 import { HelperText } from 'react-native-paper';
 import { Chooser } from '../../parts/chooser.tsx';
 import { FormField } from '../../fields/form-field.tsx';
-import { countryName, useWorldPlaces } from '../../places/places.ts';
+import { useWorldPlaces } from '../../places/places.ts';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { SANS } from '../../theme/tokens.ts';
+import { countryOptions } from './country-options.ts';
 import { askedLines, type Asked, type CheckoutValues, type FieldSpec } from './address-form.ts';
 
 interface Props {
@@ -72,6 +74,8 @@ export const AddressFields = ({
   sellsTo = () => true,
 }: Props) => {
   const places = useWorldPlaces();
+  const words = useCustomerWords();
+  const { say } = words;
   const regions = places?.subdivisions.get(country) ?? [];
   const field = (spec: FieldSpec) =>
     spec.field === 'subdivision' && regions.length > 0 ? (
@@ -80,11 +84,11 @@ export const AddressFields = ({
         control={control}
         part={part}
         field="subdivision"
-        label={spec.label}
+        label={say(spec.label)}
         onChosen={() => onPlace('subdivision')}
         nameOf={(code) => regions.find((one) => one.code === code)?.name ?? ''}
         options={[
-          ...(spec.required ? [] : [{ id: '', name: 'Not given', note: '' }]),
+          ...(spec.required ? [] : [{ id: '', name: say('address.not-given'), note: '' }]),
           ...regions.map(({ code, name }) => ({ id: code, name, note: code.slice(3) })),
         ]}
       />
@@ -93,7 +97,7 @@ export const AddressFields = ({
         <FormField
           control={control}
           name={`${part}.${spec.field}`}
-          label={spec.required ? spec.label : `${spec.label} (optional)`}
+          label={spec.required ? say(spec.label) : say('address.optional', { label: say(spec.label) })}
           onSubmit={onSubmit}
           style={{ height: HEIGHT }}
           contentStyle={content}
@@ -108,11 +112,9 @@ export const AddressFields = ({
             control={control}
             part={part}
             field="country"
-            label="Country"
-            nameOf={(code) => (code === '' ? '' : countryName(code))}
-            options={(places?.countries ?? [])
-              .filter(({ code }) => sellsTo(code))
-              .map(({ code, name }) => ({ id: code, name, note: '' }))}
+            label={say('address.country')}
+            nameOf={(code) => (code === '' ? '' : words.country(code))}
+            options={countryOptions(words, places?.countries ?? [], sellsTo)}
             onChosen={() => onPlace('country')}
           />
         </View>

@@ -2,6 +2,8 @@ import { formatAddress, type Address } from 'localized-address-format';
 import { z } from 'zod';
 import type { PastOrder } from '../../../core/model/order.ts';
 import type { Destination } from '../../../core/model/place.ts';
+import type { CustomerWords } from '../../../core/words/customer/customer-words.ts';
+import type { MessageId } from '../../../core/words/customer/english.ts';
 import { contradictedBy } from '../../../core/place/subdivision-of-code.ts';
 import { subdivisionName } from '../../places/places.ts';
 import { hasCodeForm, isWholeCode } from '../../places/whole-code.ts';
@@ -20,7 +22,7 @@ export type AddressField = keyof AddressValues;
 
 export interface FieldSpec {
   field: AddressField;
-  label: string;
+  label: MessageId;
   required: boolean;
 }
 
@@ -35,19 +37,19 @@ export const EMPTY_ADDRESS: Omit<AddressValues, 'country'> = {
 
 /** Countries whose post needs the subdivision in an address (Unicode's table of address data, field “require”). */
 const NEED_SUBDIVISION = new Set('AE AU BR CA CL CN CO ES HK ID IN IT JP KR MX MY NG TH TW US VE'.split(' '));
-const POSTAL_LABELS: Record<string, string> = {
-  US: 'ZIP code',
-  GB: 'Postcode',
-  IE: 'Eircode',
-  IN: 'PIN code',
+const POSTAL_LABELS: Record<string, MessageId> = {
+  US: 'address.code-US',
+  GB: 'address.code-GB',
+  IE: 'address.code-IE',
+  IN: 'address.code-IN',
 };
-const SUBDIVISION_LABELS: Record<string, string> = {
-  CA: 'Province or territory',
-  US: 'State',
-  AU: 'State or territory',
-  GB: 'County',
-  IE: 'County',
-  JP: 'Prefecture',
+const SUBDIVISION_LABELS: Record<string, MessageId> = {
+  CA: 'address.region-CA',
+  US: 'address.region-US',
+  AU: 'address.region-AU',
+  GB: 'address.region-GB',
+  IE: 'address.region-IE',
+  JP: 'address.region-JP',
 };
 const LENGTHS: Record<AddressField, number> = {
   country: 2,
@@ -68,14 +70,14 @@ const MARKS = {
 } satisfies Address;
 
 const specOf = (country: string, field: AddressField): FieldSpec => {
-  const labels: Record<AddressField, string> = {
-    country: 'Country',
-    name: 'Full name',
-    line1: 'Street and number',
-    line2: 'Flat, floor, care of',
-    city: 'Town',
-    subdivision: SUBDIVISION_LABELS[country] ?? 'Region',
-    postalCode: POSTAL_LABELS[country] ?? 'Postal code',
+  const labels: Record<AddressField, MessageId> = {
+    country: 'address.country',
+    name: 'address.name',
+    line1: 'address.line1',
+    line2: 'address.line2',
+    city: 'address.city',
+    subdivision: SUBDIVISION_LABELS[country] ?? 'address.region',
+    postalCode: POSTAL_LABELS[country] ?? 'address.code',
   };
   const required: Partial<Record<AddressField, boolean>> = {
     line2: false,
@@ -95,19 +97,45 @@ export const addressLines = (country: string): FieldSpec[][] =>
     return [fields, ...after];
   });
 
-const codeFault = (country: string, code: string, label: string): string | null => {
-  return isWholeCode(country)(code) ? null : `“${code.trim()}” is no ${label} of this country.`;
+/** What is wrong with a field, as a text of the catalogue with its figures and the field's own label. */
+export interface FieldFault {
+  id: MessageId;
+  values?: Record<string, string | number>;
+  label?: MessageId;
+}
+
+/** What is wrong with a field, in the customer's words. */
+export const fieldFaultText = ({ id, values, label }: FieldFault, say: CustomerWords['say']): string => {
+  const name = label === undefined ? '' : say(label);
+  // Within a sentence only names keep their capitals, as ZIP code and Eircode.
+  const isWithin = id === 'address.no-code' && label === 'address.code';
+  return say(id, { ...values, label: isWithin ? name.toLowerCase() : name });
 };
+
+const codeFault = (country: string, code: string): FieldFault | null =>
+  isWholeCode(country)(code)
+    ? null
+    : {
+        id: 'address.no-code',
+        values: { code: code.trim() },
+        label: POSTAL_LABELS[country] ?? 'address.code',
+      };
 
 /** The subdivision that the code itself names, where another is chosen; else null. */
 export const codesSubdivision = ({ country, subdivision, postalCode }: AddressValues): string | null =>
   subdivision === '' ? null : contradictedBy({ country, subdivision, postalCode });
 
-const codeElsewhere = (values: AddressValues): string | null => {
+const codeElsewhere = (values: AddressValues): FieldFault | null => {
   const named = codesSubdivision(values);
-  return named === null
-    ? null
-    : `“${values.postalCode.trim()}” is in ${subdivisionName(named)}, not in ${subdivisionName(values.subdivision)}.`;
+  if (named === null) return null;
+  return {
+    id: 'address.code-elsewhere',
+    values: {
+      code: values.postalCode.trim(),
+      named: subdivisionName(named),
+      chosen: subdivisionName(values.subdivision),
+    },
+  };
 };
 
 /** How much of an address is asked for: all of it, the place alone for taxes, or only who it is. */
@@ -133,22 +161,19 @@ export const askedLines = (country: string, asked: Asked): FieldSpec[][] => {
 export const addressFaults = (
   values: AddressValues,
   asked: Asked = 'whole',
-): Partial<Record<AddressField, string>> => {
-  const faults: Partial<Record<AddressField, string>> = {};
+): Partial<Record<AddressField, FieldFault>> => {
+  const faults: Partial<Record<AddressField, FieldFault>> = {};
   const specs = askedLines(values.country, asked).flat();
   for (const { field, label, required } of specs) {
     const text = values[field].trim();
-    if (text === '' && required) faults[field] = `${label} is needed.`;
-    else if (text.length > LENGTHS[field]) faults[field] = `At most ${LENGTHS[field]} characters.`;
+    if (text === '' && required) faults[field] = { id: 'address.needed', label };
+    else if (text.length > LENGTHS[field])
+      faults[field] = { id: 'address.too-long', values: { count: LENGTHS[field] } };
   }
   const { country, postalCode } = values;
   if (!specs.some(({ field }) => field === 'postalCode')) return faults;
   if (postalCode.trim() !== '' && !faults.postalCode) {
-    const wrong = codeFault(
-      country,
-      postalCode,
-      (POSTAL_LABELS[country] ?? 'postal code').replace(/^P/, 'p'),
-    );
+    const wrong = codeFault(country, postalCode);
     if (wrong) faults.postalCode = wrong;
   }
   const elsewhere = faults.postalCode ? null : codeElsewhere(values);
@@ -212,19 +237,19 @@ export const contactOf = ({ email, phone }: CheckoutValues): Pick<PastOrder, 'co
   },
 });
 
-const contactFaults = ({ email, phone }: CheckoutValues): Partial<Record<'email' | 'phone', string>> => {
+const contactFaults = ({ email, phone }: CheckoutValues): Partial<Record<'email' | 'phone', FieldFault>> => {
   const [mail, number] = [email.trim(), phone.trim()];
-  if (mail === '' && number === '') return { email: 'An e-mail address or a phone number is needed.' };
-  const faults: Partial<Record<'email' | 'phone', string>> = {};
+  if (mail === '' && number === '') return { email: { id: 'address.contact-needed' } };
+  const faults: Partial<Record<'email' | 'phone', FieldFault>> = {};
   if (mail !== '' && !z.email().max(254).safeParse(mail).success)
-    faults.email = `“${mail.slice(0, 40)}” is not an e-mail address.`;
+    faults.email = { id: 'address.no-email', values: { text: mail.slice(0, 40) } };
   if (number !== '' && !/^[+(]?[\d\s().\/-]{5,38}$/.test(number))
-    faults.phone = `“${number.slice(0, 40)}” is not a phone number.`;
+    faults.phone = { id: 'address.no-phone', values: { text: number.slice(0, 40) } };
   return faults;
 };
 
 /** The checkout's form: who and where, how they are reached, and a billing address where it is another. */
-export const checkoutSchema = (travels: boolean) =>
+export const checkoutSchema = (travels: boolean, say: CustomerWords['say']) =>
   z
     .object({
       how: z.enum(['send', 'collect']),
@@ -235,14 +260,13 @@ export const checkoutSchema = (travels: boolean) =>
       bill: addressShape,
     })
     .superRefine((values, context) => {
-      const add = (path: string[], message: string): void =>
-        context.addIssue({ code: 'custom', path, message });
-      for (const [field, message] of Object.entries(addressFaults(values.ship, askedFor(values, travels))))
-        add(['ship', field], message);
-      for (const [field, message] of Object.entries(contactFaults(values))) add([field], message);
+      const add = (path: string[], found: FieldFault): void =>
+        context.addIssue({ code: 'custom', path, message: fieldFaultText(found, say) });
+      for (const [field, found] of Object.entries(addressFaults(values.ship, askedFor(values, travels))))
+        add(['ship', field], found);
+      for (const [field, found] of Object.entries(contactFaults(values))) add([field], found);
       if (values.billSame) return;
-      for (const [field, message] of Object.entries(addressFaults(values.bill)))
-        add(['bill', field], message);
+      for (const [field, found] of Object.entries(addressFaults(values.bill))) add(['bill', field], found);
     });
 
 /** An address as its country's post writes it, for the customer to read again. */

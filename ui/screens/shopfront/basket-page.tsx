@@ -3,16 +3,14 @@ import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import { GREATEST_QUANTITY } from '../../../core/model/unit.ts';
-import { moneyFigure } from '../../../core/words/figure.ts';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { CountField } from '../../fields/kind-fields.tsx';
 import { counted } from '../../state/basket.ts';
 import { selectBasket } from '../../state/customer-view.ts';
-import { selectServedDisplayFormat } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { EmptyBasket, ShopPage } from './shop-page.tsx';
-import { usePrice } from './use-price.ts';
 import { shopStyles } from './shop-styles.ts';
 import { IconAction } from '../../parts/icon-action.tsx';
 
@@ -28,7 +26,7 @@ const styles = (inks: Inks) => ({
 const Line = ({ good, quantity, amount }: { good: Good; quantity: number; amount: number }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { decimals } = useAppSelector(selectServedDisplayFormat);
+  const { say, money } = useCustomerWords();
   const set = (next: number): void => void dispatch(counted({ sku: good.sku, quantity: next }));
   return (
     <View style={[style.row, style.line]} role="listitem">
@@ -38,14 +36,14 @@ const Line = ({ good, quantity, amount }: { good: Good; quantity: number; amount
           <IconAction
             icon="minus"
             size={18}
-            accessibilityLabel={`One ${good.name} less`}
+            accessibilityLabel={say('basket.less', { good: good.name })}
             onPress={() => set(quantity - 1)}
           />
           <CountField
             hideLabel
             right
             style={style.number}
-            label={`How many ${good.name}`}
+            label={say('basket.how-many', { good: good.name })}
             value={quantity}
             least={1}
             most={GREATEST_QUANTITY}
@@ -54,14 +52,19 @@ const Line = ({ good, quantity, amount }: { good: Good; quantity: number; amount
           <IconAction
             icon="plus"
             size={18}
-            accessibilityLabel={`One ${good.name} more`}
+            accessibilityLabel={say('basket.more', { good: good.name })}
             onPress={() => set(quantity + 1)}
           />
-          <Text style={style.quiet}>at {moneyFigure(good.price, decimals)}</Text>
+          <Text style={style.quiet}>{say('basket.each', { price: money(good.price) })}</Text>
         </View>
       </View>
-      <Text style={style.amount}>{moneyFigure(amount, decimals)}</Text>
-      <IconAction icon="close" size={18} accessibilityLabel={`Remove ${good.name}`} onPress={() => set(0)} />
+      <Text style={style.amount}>{money(amount)}</Text>
+      <IconAction
+        icon="close"
+        size={18}
+        accessibilityLabel={say('basket.remove', { good: good.name })}
+        onPress={() => set(0)}
+      />
     </View>
   );
 };
@@ -71,22 +74,22 @@ export const BasketPage = () => {
   const style = useStyles(styles);
   const router = useRouter();
   const { lines, subtotal } = useAppSelector(selectBasket);
-  const price = usePrice();
-  if (lines.length === 0) return <EmptyBasket title="Basket" text="The basket is empty." />;
+  const { say, price } = useCustomerWords();
+  if (lines.length === 0) return <EmptyBasket title={say('shop.basket')} text={say('basket.empty')} />;
   return (
-    <ShopPage title="Basket">
-      <View role="list" aria-label="Basket">
+    <ShopPage title={say('shop.basket')}>
+      <View role="list" aria-label={say('shop.basket')}>
         {lines.map((line) => (
           <Line key={line.good.sku} {...line} />
         ))}
       </View>
       <View style={[style.row, { paddingTop: 16, paddingRight: 52 }]}>
-        <Text style={style.strong}>Products</Text>
+        <Text style={style.strong}>{say('basket.products')}</Text>
         <Text style={style.strong}>{price(subtotal)}</Text>
       </View>
-      <Text style={style.quiet}>What getting it to you costs is worked out from your address.</Text>
+      <Text style={style.quiet}>{say('basket.from-address')}</Text>
       <Button mode="contained" style={style.go} onPress={() => router.navigate('/shop/checkout')}>
-        Go to checkout
+        {say('basket.checkout')}
       </Button>
     </ShopPage>
   );

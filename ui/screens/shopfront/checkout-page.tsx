@@ -1,6 +1,5 @@
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { faultSentence } from '../../../core/words/fault-sentence.ts';
 import { promiseSentence } from '../../../core/order/promise-sentence.ts';
 import { Check } from '../../parts/check.tsx';
 import { FormField } from '../../fields/form-field.tsx';
@@ -9,8 +8,9 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { useWidth } from '../../parts/use-width.ts';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import type { Sums } from '../../state/customer-view.ts';
-import { selectServedBook, selectServedDisplayFormat } from '../../state/served.ts';
+import { selectShopBook } from '../../state/shop-language.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -19,6 +19,7 @@ import { subdivisionName } from '../../places/places.ts';
 import { AddressFields } from './address-fields.tsx';
 import { codesSubdivision } from './address-form.ts';
 import { ChoiceList, NothingOffered } from './choice-list.tsx';
+import { orderFault } from './order-fault.ts';
 import { Paying } from './paying.tsx';
 import { EmptyBasket, ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
@@ -44,12 +45,13 @@ const styles = (inks: Inks) => ({
 /** The region that the code names, offered where another is chosen; a region that is closed, said at once. */
 const PlaceFaults = ({ checkout: { form, values, closed } }: { checkout: Checkout }) => {
   const style = useStyles(styles);
+  const { say } = useCustomerWords();
   const named = codesSubdivision(values.ship);
   return (
     <>
       {named ? (
         <TextAction
-          label={`Use ${subdivisionName(named)}`}
+          label={say('checkout.use-region', { region: subdivisionName(named) })}
           style={{ alignSelf: 'flex-start', marginLeft: -4 }}
           onPress={() => {
             form.setValue('ship.subdivision', named);
@@ -59,7 +61,7 @@ const PlaceFaults = ({ checkout: { form, values, closed } }: { checkout: Checkou
       ) : null}
       {closed ? (
         <Text style={style.fault} role="alert">
-          We do not sell to {subdivisionName(closed)}.
+          {say('checkout.region-closed', { region: subdivisionName(closed) })}
         </Text>
       ) : null}
     </>
@@ -71,24 +73,20 @@ const CONTENT = { fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 };
 /** How the customer is reached: an e-mail address or a phone number. */
 const Contact = ({ checkout: { form, place } }: { checkout: Checkout }) => {
   const style = useStyles(styles);
+  const { say } = useCustomerWords();
   return (
-    <View role="group" aria-label="How we reach you">
+    <View role="group" aria-label={say('checkout.reach')}>
       <Text style={style.heading} role="heading" aria-level={2}>
-        How we reach you
+        {say('checkout.reach')}
       </Text>
-      <Text style={style.quiet}>An e-mail address or a phone number; one is enough.</Text>
+      <Text style={style.quiet}>{say('checkout.one-is-enough')}</Text>
       <View style={style.contact}>
-        {(
-          [
-            ['email', 'E-mail'],
-            ['phone', 'Phone'],
-          ] as const
-        ).map(([name, label]) => (
+        {(['email', 'phone'] as const).map((name) => (
           <View key={name} style={style.contactField}>
             <FormField
               control={form.control}
               name={name}
-              label={label}
+              label={say(`checkout.${name}`)}
               onSubmit={place}
               style={{ height: 44 }}
               contentStyle={CONTENT}
@@ -102,6 +100,7 @@ const Contact = ({ checkout: { form, place } }: { checkout: Checkout }) => {
 
 const Addresses = ({ checkout }: { checkout: Checkout }) => {
   const { form, values, place, asked, canCollect, sellsTo } = checkout;
+  const { say } = useCustomerWords();
   const style = useStyles(styles);
   const moved = (part: 'ship' | 'bill') => (field: 'country' | 'subdivision') => {
     if (field === 'country') form.setValue(`${part}.subdivision`, '');
@@ -113,18 +112,18 @@ const Addresses = ({ checkout }: { checkout: Checkout }) => {
         <View style={style.how}>
           <Segments
             hideLabel
-            label="How you get it"
+            label={say('checkout.how')}
             value={values.how}
             onChange={(how) => form.setValue('how', how)}
             options={[
-              { value: 'send', label: 'Send it to me' },
-              { value: 'collect', label: 'I collect it' },
+              { value: 'send', label: say('checkout.send') },
+              { value: 'collect', label: say('checkout.collect') },
             ]}
           />
         </View>
       ) : null}
       <Text style={style.heading} role="heading" aria-level={2}>
-        {asked === 'whole' ? 'Where to' : 'Who you are'}
+        {say(asked === 'whole' ? 'checkout.where' : 'checkout.who')}
       </Text>
       <AddressFields
         control={form.control}
@@ -139,13 +138,13 @@ const Addresses = ({ checkout }: { checkout: Checkout }) => {
       <Contact checkout={checkout} />
       {asked === 'whole' ? (
         <Check
-          label="The bill goes to the same address"
+          label={say('checkout.same-bill')}
           on={values.billSame}
           onPress={() => form.setValue('billSame', !values.billSame)}
         />
       ) : null}
       {values.billSame || asked !== 'whole' ? null : (
-        <View role="group" aria-label="Billing address">
+        <View role="group" aria-label={say('checkout.bill')}>
           <AddressFields
             control={form.control}
             part="bill"
@@ -164,27 +163,28 @@ const Ways = ({ checkout }: { checkout: Checkout }) => {
   const collects = asked === 'name';
   const parts = collects ? null : checkout.parts;
   const style = useStyles(styles);
-  const display = useAppSelector(selectServedDisplayFormat);
-  const { decimals } = display;
-  const book = useAppSelector(selectServedBook);
+  const words = useCustomerWords();
+  const { say } = words;
+  const book = useAppSelector(selectShopBook);
   const today = useToday(book.store.timeZone);
-  const promise = view && !collects ? promiseSentence(view.quote, book, today, display) : '';
+  const promise = view && !collects ? promiseSentence(view.quote, book, today, words) : '';
   return (
     <View>
       <Text style={style.heading} role="heading" aria-level={2}>
-        {collects ? 'Where you collect it' : 'Delivery options'}
+        {say(collects ? 'checkout.where-collected' : 'checkout.options')}
       </Text>
       {view === null ? (
-        <Text style={style.quiet}>Shown as soon as the address says where.</Text>
+        <Text style={style.quiet}>{say('checkout.address-first')}</Text>
       ) : choices.length === 0 && (collects || view.asked.pending.length === 0) ? (
         <>
           {view.partsWait && !collects ? (
-            <Text style={style.quiet}>Carriers are asked what it would cost in parts …</Text>
+            <Text style={style.quiet}>{say('checkout.asked-in-parts')}</Text>
           ) : null}
           {parts ? <PartsOffer checkout={parts} /> : null}
           <NothingOffered
-            reasons={collects ? view.collectObstacles : view.obstacles}
-            title={parts ? 'Why no one way takes it' : 'We cannot take this order as it is.'}
+            view={view}
+            collects={collects}
+            title={say(parts ? 'checkout.why-not-whole' : 'checkout.cannot-take')}
           />
         </>
       ) : (
@@ -198,7 +198,6 @@ const Ways = ({ checkout }: { checkout: Checkout }) => {
             view={view}
             choices={choices}
             collects={collects}
-            decimals={decimals}
             chosen={chosen?.id ?? null}
             onChoose={choose}
             picker={<SlotPicker days={days} slot={slot} released={released} onPick={pick} />}
@@ -206,7 +205,7 @@ const Ways = ({ checkout }: { checkout: Checkout }) => {
         </>
       )}
       <View style={style.code}>
-        <TextLine label="A code, if you have one" value={code} onChange={setCode} />
+        <TextLine label={say('checkout.code')} value={code} onChange={setCode} />
       </View>
     </View>
   );
@@ -224,16 +223,16 @@ interface OrderProps {
 
 const Order = ({ sums, name, faults, button, disabled, onPlace }: OrderProps) => {
   const style = useStyles(styles);
-  const { decimals } = useAppSelector(selectServedDisplayFormat);
+  const { say } = useCustomerWords();
   return (
     <View>
       <Text style={style.heading} role="heading" aria-level={2}>
-        Order total
+        {say('checkout.total')}
       </Text>
       {sums ? (
-        <Summary sums={sums} name={name} decimals={decimals} />
+        <Summary sums={sums} name={name} />
       ) : (
-        <Text style={style.quiet}>Worked out once the delivery is chosen.</Text>
+        <Text style={style.quiet}>{say('checkout.not-chosen')}</Text>
       )}
       {faults.map((text) => (
         <Text key={text} style={style.fault} role="alert">
@@ -249,19 +248,20 @@ const Order = ({ sums, name, faults, button, disabled, onPlace }: OrderProps) =>
 
 /** The order as a whole, or in its parts. */
 const Ordering = ({ checkout }: { checkout: Checkout }) => {
+  const { say } = useCustomerWords();
   const { view, chosen, payments, faults, missing, place, asked } = checkout;
   const parts = asked === 'name' ? null : checkout.parts;
   const cannotPay =
-    useAppSelector(selectServedBook).payments.length > 0 && chosen !== null && payments.length === 0;
+    useAppSelector(selectShopBook).payments.length > 0 && chosen !== null && payments.length === 0;
   // An order's number follows on all that were given.
   const isRead = useAppSelector(({ storage }) => storage.ordersRead);
-  const waiting = isRead ? [] : ['One moment: earlier orders are still loading.'];
+  const waiting = isRead ? [] : [say('checkout.earlier-orders')];
   return parts ? (
     <Order
       sums={parts.sums}
-      name={`Getting it to you, in ${parts.parts.length} parts`}
+      name={say('checkout.in-parts-charge', { count: parts.parts.length })}
       faults={[...waiting, ...missing, ...parts.faults]}
-      button={`Order in ${parts.parts.length} parts`}
+      button={say('checkout.place-parts', { count: parts.parts.length })}
       disabled={parts.cannotPay || waiting.length > 0}
       onPlace={parts.place}
     />
@@ -269,8 +269,8 @@ const Ordering = ({ checkout }: { checkout: Checkout }) => {
     <Order
       sums={chosen ? view?.sums.get(chosen.id) : undefined}
       name={chosen?.name ?? ''}
-      faults={[...waiting, ...missing, ...faults.map((fault) => faultSentence(fault))]}
-      button="Place the order"
+      faults={[...waiting, ...missing, ...faults.map((fault) => orderFault(fault, say))]}
+      button={say('checkout.place')}
       disabled={(view !== null && !chosen) || cannotPay || waiting.length > 0}
       onPlace={place}
     />
@@ -280,14 +280,15 @@ const Ordering = ({ checkout }: { checkout: Checkout }) => {
 /** The checkout: address, ways, sums and the order itself. */
 export const CheckoutPage = () => {
   const style = useStyles(styles);
+  const { say } = useCustomerWords();
   const isNarrow = useWidth() === 'phone';
   const isEmpty = useAppSelector((state) => state.basket.length === 0);
   const checkout = useCheckout();
   if (isEmpty) {
-    return <EmptyBasket title="Checkout" text="The basket is empty, so there is nothing to order." />;
+    return <EmptyBasket title={say('checkout.title')} text={say('checkout.empty')} />;
   }
   return (
-    <ShopPage title="Checkout">
+    <ShopPage title={say('checkout.title')}>
       <View style={isNarrow ? null : style.sides}>
         <View style={isNarrow ? null : style.form}>
           <Addresses checkout={checkout} />

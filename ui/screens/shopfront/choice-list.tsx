@@ -2,16 +2,17 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import type { Book } from '../../../core/model/book.ts';
-import type { Choice } from '../../../core/model/quote.ts';
-import { freeHint } from '../../../core/words/free-hint.ts';
-import { daysPhrase } from '../../../core/price/days-phrase.ts';
-import { moneyFigure } from '../../../core/words/figure.ts';
-import { slotFigure } from '../../../core/words/slot-phrase.ts';
-import { dateSpan } from '../../parts/dates.ts';
+import type { Choice, Quote } from '../../../core/model/quote.ts';
+import { obstacles, toldReason } from '../../../core/order/obstacles.ts';
+import { daysOfChoice } from '../../../core/price/days-of-choice.ts';
+import type { CustomerWords } from '../../../core/words/customer/customer-words.ts';
+import type { MessageId } from '../../../core/words/customer/english.ts';
+import { freeShort } from '../../../core/words/free-hint.ts';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { MarkedText } from '../../parts/marked-text.tsx';
 import { Press } from '../../parts/press.tsx';
 import type { CustomerView } from '../../state/customer-view.ts';
-import { selectServedBook } from '../../state/served.ts';
+import { selectShopBook } from '../../state/shop-language.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -23,7 +24,6 @@ interface Props {
   choices: readonly Choice[];
   /** Whether the customer wants to collect: then nothing else is told. */
   collects: boolean;
-  decimals: number;
   chosen: string | null;
   onChoose: (id: string) => void;
   /** The days and times of the one chosen. */
@@ -47,83 +47,82 @@ const styles = (inks: Inks) => ({
   words: { flex: 1 },
 });
 
-const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
-  ['shipping', 'Sent to you'],
-  ['delivery', 'Brought to you'],
-  ['pickup', 'Collected by you'],
-  ['nothing-to-ship', 'Nothing to send'],
-];
+const KINDS: readonly Choice['kind'][] = ['shipping', 'delivery', 'pickup', 'nothing-to-ship'];
 
-const notesOf = (choice: Choice, book: Book, decimals: number): string => {
+const daysWords = (choice: Choice, book: Book, { say }: CustomerWords): string[] => {
+  const days = daysOfChoice(book, choice);
+  if (!days) return [];
+  return [say(days.min === days.max ? 'choice.days' : 'choice.days-between', days)];
+};
+
+const freeWords = (choice: Choice, book: Book, { say, money }: CustomerWords): string[] => {
+  const free = freeShort(choice, book);
+  if (!free) return [];
+  const amount = money(free.short);
+  return [
+    free.feesStay
+      ? say('choice.spend-more-fees', { amount })
+      : say('choice.spend-more', { amount, name: choice.name }),
+  ];
+};
+
+const notesOf = (choice: Choice, book: Book, words: CustomerWords): string => {
   const { arrives, note, kind, slots } = choice;
-  const days = daysPhrase(book, choice);
-  const when = !arrives
-    ? days === ''
-      ? []
-      : [days]
-    : [`arrives ${'words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)}`];
-  const free = freeHint(choice, book, decimals);
-  const first = slots?.[0] ? [`from ${slotFigure(slots[0])}`] : [];
+  const { say } = words;
+  const when =
+    arrives &&
+    say('choice.arrives', {
+      when: 'words' in arrives ? arrives.words : words.span(arrives.earliest, arrives.latest),
+    });
   return [
     ...(note && kind === 'shipping' ? [note] : []),
-    ...when,
-    ...first,
-    ...(free === '' ? [] : [free]),
+    ...(when ? [when] : daysWords(choice, book, words)),
+    ...(slots?.[0] ? [say('choice.from', { slot: words.slot(slots[0]) })] : []),
+    ...freeWords(choice, book, words),
   ].join(' · ');
 };
 
 /** Who pays import charges and when, in the customer's words. */
-const dutyWords = ({ duties }: Choice, decimals: number): string | null => {
+const dutyWords = ({ duties }: Choice, { say, money }: CustomerWords): string | null => {
   if (!duties) return null;
   const due = duties.duty + duties.importTax + duties.clearance;
-  if (duties.terms === 'DDP')
-    return due === 0
-      ? 'No import charges fall due.'
-      : `Import charges of ${moneyFigure(due, decimals)} are paid now, with the order. Nothing more is due on arrival.`;
+  const amount = money(due);
+  if (duties.terms === 'DDP') return due === 0 ? say('duties.none') : say('duties.paid', { amount });
   if (duties.show === 'nothing') return null;
-  return duties.show === 'amount'
-    ? `You pay import charges to the carrier on arrival, about ${moneyFigure(due, decimals)}.`
-    : 'You may have to pay import charges to the carrier on arrival.';
+  return duties.show === 'amount' ? say('duties.about', { amount }) : say('duties.some');
 };
 
-/** What tells apart two choices of one name where both terms are offered. */
-const TERMS = { DDP: ', import charges paid now', DAP: ', import charges on arrival' } as const;
+const TERMS = { DDP: 'choice.duties-now', DAP: 'choice.duties-later' } as const;
 
-/** What tells apart two choices of one name and charge. */
-const termsWords = ({ duties, of }: Choice): string => {
-  if (of.terms !== undefined || !duties || duties.show === 'nothing') return '';
-  return duties.terms === 'DDP' ? ', import charges paid now' : ', import charges on arrival';
+/** What tells apart two choices of one name, seen where both terms are offered; else only for screen readers. */
+const termsOf = ({ duties, of }: Choice): { id: MessageId; isSeen: boolean } | null => {
+  if (of.terms !== undefined) return { id: TERMS[of.terms], isSeen: true };
+  return duties && duties.show !== 'nothing' ? { id: TERMS[duties.terms], isSeen: false } : null;
 };
 
-const Row = ({
-  choice,
-  decimals,
-  on,
-  onPress,
-}: {
-  choice: Choice;
-  decimals: number;
-  on: boolean;
-  onPress: () => void;
-}) => {
+const Row = ({ choice, on, onPress }: { choice: Choice; on: boolean; onPress: () => void }) => {
   const style = useStyles(styles);
-  const book = useAppSelector(selectServedBook);
-  const charge = choice.charge === 0 ? 'free' : moneyFigure(choice.charge, decimals);
-  const duties = dutyWords(choice, decimals);
-  const terms = choice.of.terms === undefined ? '' : TERMS[choice.of.terms];
-  const name = choice.kind === 'nothing-to-ship' ? 'By email, at once' : `${choice.name}${terms}`;
+  const book = useAppSelector(selectShopBook);
+  const words = useCustomerWords();
+  const { say } = words;
+  const charge = choice.charge === 0 ? say('shop.free') : words.money(choice.charge);
+  const duties = dutyWords(choice, words);
+  const terms = termsOf(choice);
+  const said = terms ? say(terms.id) : '';
+  const own = choice.kind === 'nothing-to-ship' ? say('choice.by-email') : choice.name;
+  const name = terms?.isSeen ? `${own}${said}` : own;
   return (
     <Press
       role="radio"
       aria-checked={on}
-      aria-label={`${name}, ${charge}${termsWords(choice)}`}
+      aria-label={`${name}, ${charge}${terms?.isSeen ? '' : said}`}
       onPress={onPress}
     >
       <View style={[style.choice, on ? style.here : null]}>
         <Icon source={on ? 'radiobox-marked' : 'radiobox-blank'} size={20} />
         <View style={style.words}>
           <Text style={style.name}>{name}</Text>
-          <Text style={style.quiet}>{notesOf(choice, book, decimals)}</Text>
+          <Text style={style.quiet}>{notesOf(choice, book, words)}</Text>
           {duties === null ? null : <Text style={style.name}>{duties}</Text>}
         </View>
         <Text style={style.figure}>{charge}</Text>
@@ -148,23 +147,21 @@ const Chosen = ({ choice, picker }: { choice: Choice; picker: ReactNode }) => {
 };
 
 /** The ways an order can get to the customer, by kind, and those of which they are told that they cannot be had. */
-export const ChoiceList = ({ view, choices: all, collects, decimals, chosen, onChoose, picker }: Props) => {
+export const ChoiceList = ({ view, choices: all, collects, chosen, onChoose, picker }: Props) => {
   const style = useStyles(styles);
+  const words = useCustomerWords();
+  const { say } = words;
   return (
     <View>
-      {GROUPS.map(([kind, title]) => {
+      {KINDS.map((kind) => {
+        const title = say(`choice.${kind}`);
         const choices = all.filter((choice) => choice.kind === kind);
         return choices.length === 0 ? null : (
           <View key={kind} role="radiogroup" aria-label={title}>
             <Text style={[style.quiet, { marginBottom: 6 }]}>{title}</Text>
             {choices.map((choice) => (
               <View key={choice.id}>
-                <Row
-                  choice={choice}
-                  decimals={decimals}
-                  on={choice.id === chosen}
-                  onPress={() => onChoose(choice.id)}
-                />
+                <Row choice={choice} on={choice.id === chosen} onPress={() => onChoose(choice.id)} />
                 {choice.id === chosen ? <Chosen choice={choice} picker={picker} /> : null}
               </View>
             ))}
@@ -173,28 +170,40 @@ export const ChoiceList = ({ view, choices: all, collects, decimals, chosen, onC
       })}
       {(collects ? [] : view.asked.pending).map(({ rateId, name, account }) => (
         <Text key={rateId} style={[style.quiet, { marginBottom: 8 }]} aria-live="polite">
-          {name}: {account} is asked what it costs …
+          {say('checkout.asked', { name, account })}
         </Text>
       ))}
       {view.quote.notices.some(({ code }) => code === 'sandbox-rates') ? (
-        <Text style={style.fault}>
-          Some of these charges are a carrier’s sandbox prices, for trying out only.
-        </Text>
+        <Text style={style.fault}>{say('checkout.sandbox')}</Text>
       ) : null}
       {all.length === 0 || collects
         ? null
-        : view.told.map(({ id, name, reason }) => (
-            <Text key={id} style={[style.quiet, { marginTop: 4 }]}>
-              {name} is not offered: {reason.why} {reason.help}
-            </Text>
-          ))}
+        : view.told.map((withheld) => {
+            const { why, help } = toldReason(withheld, words);
+            return (
+              <Text key={withheld.id} style={[style.quiet, { marginTop: 4 }]}>
+                {say('checkout.not-offered', { name: withheld.name, why, help }).trim()}
+              </Text>
+            );
+          })}
     </View>
   );
 };
 
+/** What is offered and withheld of collection alone, for someone who wants to collect. */
+const collectedOnly = ({ choices, withheld }: Quote): Pick<Quote, 'choices' | 'withheld'> => {
+  const isPickup = ({ kind }: { kind: string }): boolean => kind === 'pickup';
+  return { choices: choices.filter(isPickup), withheld: withheld.filter(isPickup) };
+};
+
 /** Why the customer cannot order, in their words, and what would help. */
-export const NothingOffered = ({ reasons, title }: { reasons: CustomerView['obstacles']; title: string }) => {
+export const NothingOffered = ({
+  view,
+  collects,
+  title,
+}: Pick<Props, 'view' | 'collects'> & { title: string }) => {
   const style = useStyles(styles);
+  const reasons = obstacles(collects ? collectedOnly(view.quote) : view.quote, useCustomerWords());
   return (
     <View role="alert" style={{ gap: 8 }}>
       <Text style={style.strong}>{title}</Text>

@@ -7,12 +7,12 @@ import { Press } from '../../parts/press.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { added } from '../../state/basket.ts';
-import { selectServedCatalogue } from '../../state/served.ts';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
+import { selectShopCatalogue } from '../../state/shop-language.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { ShopHead } from './shop-head.tsx';
-import { usePrice } from './use-price.ts';
 import { shopStyles } from './shop-styles.ts';
 
 const MANY = 12;
@@ -36,7 +36,7 @@ const styles = (inks: Inks) => ({
 });
 
 const Product = ({ good }: { good: Good }) => {
-  const price = usePrice();
+  const { say, price } = useCustomerWords();
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const router = useRouter();
@@ -53,16 +53,16 @@ const Product = ({ good }: { good: Good }) => {
           <Text style={[style.name, style.linked]}>{good.name}</Text>
           <Text style={style.quiet}>
             {price(good.price)}
-            {good.fulfilment === 'digital' ? ' · by email' : ''}
+            {good.fulfilment === 'digital' ? ` · ${say('shop.by-email')}` : ''}
           </Text>
         </View>
       </Press>
       <Button
         mode="outlined"
-        accessibilityLabel={`Add ${good.name} to the basket`}
+        accessibilityLabel={say('shop.add-named', { good: good.name })}
         onPress={() => dispatch(added(good.sku))}
       >
-        {count === 0 ? 'Add' : `Add, has ${count}`}
+        {count === 0 ? say('shop.add') : say('shop.add-more', { count })}
       </Button>
     </View>
   );
@@ -71,12 +71,13 @@ const Product = ({ good }: { good: Good }) => {
 /** All that the shop sells, found by name. */
 export const GoodsPage = () => {
   const style = useStyles(styles);
-  const { goods } = useAppSelector(selectServedCatalogue);
+  const { goods } = useAppSelector(selectShopCatalogue);
   const columns = useWidth() === 'phone' ? 1 : 2;
+  const { say, language } = useCustomerWords();
   const [sought, setSought] = useState('');
   const shown = goods.filter(({ name }) => name.toLowerCase().includes(sought.trim().toLowerCase()));
   return (
-    <View style={{ flex: 1 }}>
+    <View style={{ flex: 1 }} {...{ lang: language }}>
       <View style={style.headGround}>
         <ShopHead />
       </View>
@@ -92,14 +93,14 @@ export const GoodsPage = () => {
         ListHeaderComponent={
           <>
             <Text style={style.title} role="heading" aria-level={1}>
-              All products
+              {say('shop.all-products')}
             </Text>
             {goods.length > MANY ? (
               <View style={style.find}>
                 <TextLine
                   hideLabel
-                  label="Find"
-                  placeholder="Find by name"
+                  label={say('shop.find')}
+                  placeholder={say('shop.find-by-name')}
                   value={sought}
                   onChange={setSought}
                 />
@@ -107,7 +108,7 @@ export const GoodsPage = () => {
             ) : null}
             {shown.length === 0 ? (
               <Text style={style.quiet}>
-                {goods.length === 0 ? 'Nothing is sold here yet.' : 'Nothing by that name.'}
+                {say(goods.length === 0 ? 'shop.nothing-sold' : 'shop.nothing-by-name')}
               </Text>
             ) : null}
           </>

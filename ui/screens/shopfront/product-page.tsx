@@ -5,28 +5,23 @@ import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import type { QuoteRequest } from '../../../core/model/request.ts';
 import { sellsToPartOf } from '../../../core/place/zone-index.ts';
-import { lengthFigure, weightFigure } from '../../../core/words/figure.ts';
 import { codeAnswer } from '../../../core/order/code-answer.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useToday } from '../../parts/use-today.ts';
-import { countryName, useWorldPlaces } from '../../places/places.ts';
+import { useWorldPlaces } from '../../places/places.ts';
 import { located, useGazetteer } from '../../places/use-gazetteer.ts';
 import { isWholeCode } from '../../places/whole-code.ts';
 import { added } from '../../state/basket.ts';
 import { useCarriers } from '../../carriers/use-carriers.ts';
 import { selectCustomerView, type CustomerView } from '../../state/customer-view.ts';
-import {
-  selectServedBook,
-  selectServedCompiled,
-  selectServedGoods,
-  selectServedDisplayFormat,
-} from '../../state/served.ts';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
+import { selectShopBook, selectShopCompiled, selectShopGoods } from '../../state/shop-language.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { ShopPage } from './shop-page.tsx';
-import { usePrice } from './use-price.ts';
+import { countryOptions } from './country-options.ts';
 import { shopStyles } from './shop-styles.ts';
 import { shopperOf } from './shopper.ts';
 
@@ -62,16 +57,17 @@ const NO_QUESTIONS: CustomerView['questions'] = [];
 const PostalCheck = ({ good }: { good: Good }) => {
   const style = useStyles(styles);
   const places = useWorldPlaces();
-  const book = useAppSelector(selectServedBook);
-  const compiled = useAppSelector(selectServedCompiled);
-  const display = useAppSelector(selectServedDisplayFormat);
+  const book = useAppSelector(selectShopBook);
+  const compiled = useAppSelector(selectShopCompiled);
+  const words = useCustomerWords();
+  const { say } = words;
   const today = useToday(book.store.timeZone);
   const [country, setCountry] = useState(book.locations[0]?.address.country ?? '');
   const [code, setCode] = useState('');
   const request = useCheck(good.sku, country, code);
   const view = useAppSelector((state) => selectCustomerView(state, request));
   useCarriers(view?.questions ?? NO_QUESTIONS, compiled);
-  const title = book.store.codeCheck?.label ?? 'Does it reach you?';
+  const title = book.store.codeCheck?.label ?? say('product.check');
   return (
     <View role="group" aria-label={title}>
       <Text style={style.heading} role="heading" aria-level={2}>
@@ -80,22 +76,22 @@ const PostalCheck = ({ good }: { good: Good }) => {
       <View style={style.fields}>
         <View style={style.field}>
           <Chooser
-            label="Country"
-            chosen={country === '' ? '' : countryName(country)}
-            options={(places?.countries ?? [])
-              .filter((one) => sellsToPartOf(compiled.sellsTo, one.code))
-              .map((one) => ({ id: one.code, name: one.name, note: '' }))}
+            label={say('address.country')}
+            chosen={country === '' ? '' : words.country(country)}
+            options={countryOptions(words, places?.countries ?? [], (one) =>
+              sellsToPartOf(compiled.sellsTo, one),
+            )}
             onChoose={setCountry}
           />
         </View>
         <View style={style.code}>
-          <TextLine label="Your postal code" value={code} onChange={setCode} />
+          <TextLine label={say('product.code')} value={code} onChange={setCode} />
         </View>
       </View>
       <Text style={style.answer} aria-live="polite">
         {view && request
-          ? codeAnswer(compiled, request, view.quote, today, display)
-          : 'Write the whole code and we will say.'}
+          ? codeAnswer(compiled, request, view.quote, today, words)
+          : say('product.code-whole')}
       </Text>
     </View>
   );
@@ -103,12 +99,11 @@ const PostalCheck = ({ good }: { good: Good }) => {
 
 const Facts = ({ good }: { good: Good }) => {
   const style = useStyles(styles);
-  const { units } = useAppSelector(selectServedDisplayFormat);
-  if (good.fulfilment === 'digital') return <Text style={style.quiet}>Comes by email.</Text>;
+  const { say, length, weight: weigh } = useCustomerWords();
+  if (good.fulfilment === 'digital') return <Text style={style.quiet}>{say('product.comes-by-email')}</Text>;
   const { weight, size } = good;
-  const sides =
-    size && [size.length, size.width, size.height].map((side) => lengthFigure(side, units)).join(' × ');
-  const facts = [weight === undefined ? null : weightFigure(weight, units), sides].filter(Boolean);
+  const sides = size && [size.length, size.width, size.height].map(length).join(' × ');
+  const facts = [weight === undefined ? null : weigh(weight), sides].filter(Boolean);
   return facts.length > 0 ? <Text style={style.quiet}>{facts.join(' · ')}</Text> : null;
 };
 
@@ -118,15 +113,15 @@ export const ProductPage = () => {
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { sku = '' } = useLocalSearchParams<{ sku?: string }>();
-  const good = useAppSelector(selectServedGoods).get(sku);
-  const price = usePrice();
-  const hasCheck = useAppSelector(selectServedBook).store.codeCheck?.active ?? true;
+  const good = useAppSelector(selectShopGoods).get(sku);
+  const { say, price } = useCustomerWords();
+  const hasCheck = useAppSelector(selectShopBook).store.codeCheck?.active ?? true;
   if (!good) {
     return (
-      <ShopPage title="No such product">
-        <Text style={style.quiet}>It is no longer sold here.</Text>
+      <ShopPage title={say('product.gone-title')}>
+        <Text style={style.quiet}>{say('product.gone')}</Text>
         <Button mode="contained" style={style.add} onPress={() => router.navigate('/shop')}>
-          Back to the products
+          {say('product.back')}
         </Button>
       </ShopPage>
     );
@@ -144,7 +139,7 @@ export const ProductPage = () => {
           router.navigate('/shop/basket');
         }}
       >
-        Add to the basket
+        {say('product.add')}
       </Button>
     </ShopPage>
   );

@@ -1,16 +1,18 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { countFigure } from '../../../core/words/figure.ts';
-import { spokenDate } from '../../../core/order/promise-sentence.ts';
+import { LANGUAGE_NAMES } from '../../../core/model/language.ts';
+import { customerLanguages } from '../../../core/words/customer/own-texts.ts';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { useToday } from '../../parts/use-today.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectBasket } from '../../state/customer-view.ts';
 import { selectCustomerGroups } from '../../state/selectors.ts';
-import { selectLive, selectServesLive, selectServedBook } from '../../state/served.ts';
-import { shopSeenAs, shopServed } from '../../state/session.ts';
+import { selectLive, selectServedBook, selectServesLive } from '../../state/served.ts';
+import { selectShopBook } from '../../state/shop-language.ts';
+import { shopLanguageChosen, shopSeenAs, shopServed } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -54,16 +56,20 @@ const styles = (inks: Inks) => ({
 /** That the shop is paused today, on every page, in the merchant's words. */
 const Paused = () => {
   const style = useStyles(styles);
-  const { pause, timeZone } = useAppSelector(selectServedBook).store;
+  const words = useCustomerWords();
+  const { pause, timeZone } = useAppSelector(selectShopBook).store;
   const today = useToday(timeZone);
   if (!pause || today < pause.from || today > pause.to) return null;
-  const until = pause.to === today ? '' : ` until ${spokenDate(pause.to, today)}`;
-  const said = pause.message === '' ? `We are taking no orders${until}.` : pause.message;
+  const ours =
+    pause.to === today
+      ? words.say('shop.paused')
+      : words.say('shop.paused-until', { day: words.spokenDay(pause.to, today) });
+  const said = pause.message === '' ? ours : pause.message;
   return (
     <View style={style.paused} role="status">
       <Text style={style.pausedText}>
         {said}
-        {pause.keepPickup ? ' Orders that you collect go on.' : ''}
+        {pause.keepPickup ? ` ${words.say('shop.pickup-goes-on')}` : ''}
       </Text>
     </View>
   );
@@ -114,10 +120,25 @@ const SeenAs = () => {
   );
 };
 
+/** The other languages of the shop, each by its own name. */
+const Languages = () => {
+  const dispatch = useAppDispatch();
+  const { language } = useCustomerWords();
+  const others = customerLanguages(useAppSelector(selectServedBook)).filter((one) => one !== language);
+  return (
+    <View style={{ marginLeft: 'auto', marginRight: 8, flexDirection: 'row' }}>
+      {others.map((one) => (
+        <TextAction key={one} label={LANGUAGE_NAMES[one]} onPress={() => dispatch(shopLanguageChosen(one))} />
+      ))}
+    </View>
+  );
+};
+
 /** The head of every page of the shop, under the merchant's own line that says what is served. */
 export const ShopHead = () => {
   const style = useStyles(styles);
   const router = useRouter();
+  const { say } = useCustomerWords();
   const { name } = useAppSelector(selectServedBook).store;
   const { units } = useAppSelector(selectBasket);
   return (
@@ -133,15 +154,20 @@ export const ShopHead = () => {
       </View>
       <Paused />
       <View style={style.head}>
-        <Press role="link" aria-label={`${name}: all products`} onPress={() => router.navigate('/shop')}>
+        <Press
+          role="link"
+          aria-label={say('shop.home', { shop: name })}
+          onPress={() => router.navigate('/shop')}
+        >
           <View style={style.link}>
             <Text style={style.shop}>{name}</Text>
           </View>
         </Press>
+        <Languages />
         <Press role="link" onPress={() => router.navigate('/shop/basket')}>
           <View style={style.link}>
             <Text style={style.basket}>
-              {units === 0 ? 'Basket' : `Basket, ${countFigure(units, 'item')}`}
+              {units === 0 ? say('shop.basket') : say('shop.basket-with', { count: units })}
             </Text>
           </View>
         </Press>

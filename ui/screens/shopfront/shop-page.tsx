@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { ShopHead } from './shop-head.tsx';
 import { shopStyles } from './shop-styles.ts';
@@ -9,8 +10,9 @@ import { shopStyles } from './shop-styles.ts';
 /** A page of the shop that scrolls, under its head. */
 export const ShopPage = ({ title, children }: { title: string; children: ReactNode }) => {
   const style = useStyles(shopStyles);
+  const { language } = useCustomerWords();
   return (
-    <ScrollView style={style.page} contentContainerStyle={{ flexGrow: 1 }}>
+    <ScrollView style={style.page} contentContainerStyle={{ flexGrow: 1 }} {...{ lang: language }}>
       <ShopHead />
       <View style={style.column}>
         <Text style={style.title} role="heading" aria-level={1}>
@@ -26,6 +28,7 @@ export const ShopPage = ({ title, children }: { title: string; children: ReactNo
 export const EmptyBasket = ({ title, text }: { title: string; text: string }) => {
   const style = useStyles(shopStyles);
   const router = useRouter();
+  const { say } = useCustomerWords();
   return (
     <ShopPage title={title}>
       <Text style={style.quiet}>{text}</Text>
@@ -34,7 +37,7 @@ export const EmptyBasket = ({ title, text }: { title: string; text: string }) =>
         style={{ alignSelf: 'flex-start', marginTop: 16 }}
         onPress={() => router.navigate('/shop')}
       >
-        Look at the products
+        {say('basket.look')}
       </Button>
     </ShopPage>
   );

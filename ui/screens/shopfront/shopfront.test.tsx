@@ -2,6 +2,8 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-
 import type { PastOrder } from '../../../core/model/order.ts';
 import { ordersTaken } from '../../state/orders.ts';
 import { HELD_MS } from '../../state/holds.ts';
+import { ENGLISH_WORDS, FRENCH_WORDS } from '../../../core/testing/words.ts';
+import { loadCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { edit } from '../../state/draft.ts';
 import { selectPreview, selectTestOrder } from '../../state/selectors.ts';
 import { currentAddress, goTo } from '../../testing/router.ts';
@@ -12,6 +14,7 @@ import {
   addressLines,
   destinationOf,
   EMPTY_ADDRESS,
+  fieldFaultText,
   writtenAddress,
   type AddressValues,
 } from './address-form.ts';
@@ -20,6 +23,7 @@ import { otherClock } from './slot-picker.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.setTimeout(60_000);
+beforeAll(loadCustomerWords);
 
 const HALIFAX: AddressValues = {
   country: 'CA',
@@ -44,9 +48,9 @@ describe('an address', () => {
         .flat()
         .find((spec) => spec.field === field)?.label;
     expect([label('US', 'postalCode'), label('US', 'subdivision'), label('JP', 'subdivision')]).toEqual([
-      'ZIP code',
-      'State',
-      'Prefecture',
+      'address.code-US',
+      'address.region-US',
+      'address.region-JP',
     ]);
   });
 
@@ -57,21 +61,30 @@ describe('an address', () => {
     ).toEqual({});
   });
 
+  const faultsOf = (values: AddressValues, { say } = ENGLISH_WORDS) =>
+    Object.fromEntries(
+      Object.entries(addressFaults(values)).map(([field, found]) => [field, fieldFaultText(found, say)]),
+    );
+
   test('says of each field what is wrong with it', () => {
-    expect(addressFaults({ country: 'CA', ...EMPTY_ADDRESS })).toEqual({
+    expect(faultsOf({ country: 'CA', ...EMPTY_ADDRESS })).toEqual({
       name: 'Full name is needed.',
       line1: 'Street and number is needed.',
       city: 'Town is needed.',
       subdivision: 'Province or territory is needed.',
       postalCode: 'Postal code is needed.',
     });
-    expect(addressFaults({ ...HALIFAX, postalCode: 'B3H 4R' })).toEqual({
+    expect(faultsOf({ ...HALIFAX, postalCode: 'B3H 4R' })).toEqual({
       postalCode: '“B3H 4R” is no postal code of this country.',
     });
-    expect(addressFaults({ ...HALIFAX, subdivision: 'CA-ON' })).toEqual({
+    expect(faultsOf({ ...HALIFAX, subdivision: 'CA-ON' })).toEqual({
       postalCode: '“b3h 4r2” is in CA-NS, not in CA-ON.',
     });
-    expect(addressFaults({ ...HALIFAX, city: 'x'.repeat(121) }).city).toBe('At most 120 characters.');
+    expect(faultsOf({ ...HALIFAX, city: 'x'.repeat(121) })).toEqual({ city: 'At most 120 characters.' });
+    expect(faultsOf({ ...HALIFAX, city: '', postalCode: 'B3H' }, FRENCH_WORDS)).toEqual({
+      city: 'À remplir : Ville.',
+      postalCode: '« B3H » ne convient pas à ce pays (code postal).',
+    });
   });
 
   test('says where the order goes as soon as country, region and code can be trusted', () => {

@@ -3,7 +3,7 @@ import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { SlotDay } from '../../../core/quote/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
-import { dayFigure } from '../../../core/words/moment-figure.ts';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { Press } from '../../parts/press.tsx';
 import { selectServedBook } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -44,10 +44,7 @@ const styles = (inks: Inks) => ({
 const isFull = ({ left }: TimeSlot): boolean => left === 0;
 const timeOf = ({ start, end }: TimeSlot): string => `${start.slice(11, 16)}–${end.slice(11, 16)}`;
 
-const RELEASED = {
-  time: 'The time you picked was kept for a quarter of an hour. Pick one again.',
-  taken: 'The time you picked has just been taken by another order. Pick another.',
-};
+const RELEASED = { time: 'slot.kept-too-long', taken: 'slot.taken' } as const;
 
 interface DayProps {
   day: SlotDay;
@@ -60,21 +57,23 @@ interface DayProps {
 const Day = ({ day, on, whole, onPress }: DayProps) => {
   const style = useStyles(styles);
   const free = day.slots.filter((slot) => !isFull(slot)).length;
-  const name = dayFigure(day.date);
+  const words = useCustomerWords();
+  const name = words.day(day.date);
   const only = whole ? day.slots[0] : undefined;
-  const words = free === 0 ? 'full' : only ? timeOf(only) : free === 1 ? '1 time' : `${free} times`;
+  const count =
+    free === 0 ? words.say('slot.full') : only ? timeOf(only) : words.say('slot.times', { count: free });
   return (
     <Press
       role="radio"
       aria-checked={on}
-      aria-label={`${name}, ${words}`}
+      aria-label={`${name}, ${count}`}
       aria-disabled={whole && free === 0}
       disabled={whole && free === 0}
       onPress={onPress}
     >
       <View style={[style.day, on ? style.here : null]}>
         <Text style={[style.name, free === 0 ? style.full : null]}>{name}</Text>
-        <Text style={style.quiet}>{words}</Text>
+        <Text style={style.quiet}>{count}</Text>
       </View>
     </Press>
   );
@@ -83,8 +82,10 @@ const Day = ({ day, on, whole, onPress }: DayProps) => {
 const Time = ({ slot, on, onPress }: { slot: TimeSlot; on: boolean; onPress: () => void }) => {
   const style = useStyles(styles);
   const full = isFull(slot);
-  const left = slot.left !== undefined && slot.left > 0 && slot.left < 3 ? `, ${slot.left} left` : '';
-  const label = `${timeOf(slot)}${full ? ', full' : left}`;
+  const { say } = useCustomerWords();
+  const left =
+    slot.left !== undefined && slot.left > 0 && slot.left < 3 ? [say('slot.left', { count: slot.left })] : [];
+  const label = [timeOf(slot), ...(full ? [say('slot.full')] : left)].join(', ');
   return (
     <Press
       role="radio"
@@ -96,7 +97,7 @@ const Time = ({ slot, on, onPress }: { slot: TimeSlot; on: boolean; onPress: () 
     >
       <View style={[style.time, on ? style.here : null]}>
         <Text style={[style.name, full ? style.full : null]}>{timeOf(slot)}</Text>
-        {full ? <Text style={style.quiet}>full: all orders for it are taken</Text> : null}
+        {full ? <Text style={style.quiet}>{say('slot.full-why')}</Text> : null}
       </View>
     </Press>
   );
@@ -113,6 +114,7 @@ export const otherClock = (start: string, timeZone: string): string | null => {
 /** A day, then a time: what is full is struck, with why. */
 export const SlotPicker = ({ days, slot, released, onPick }: Props) => {
   const style = useStyles(styles);
+  const { say } = useCustomerWords();
   const [looked, setLooked] = useState<string | null>(null);
   const first = days.find(({ slots }) => slots.some((one) => !isFull(one)));
   const date = looked ?? slot?.start.slice(0, 10) ?? first?.date;
@@ -128,11 +130,11 @@ export const SlotPicker = ({ days, slot, released, onPick }: Props) => {
     <View style={style.all}>
       {released === null ? null : (
         <Text style={style.fault} role="alert">
-          {RELEASED[released]}
+          {say(RELEASED[released])}
         </Text>
       )}
       <ScrollView horizontal showsHorizontalScrollIndicator={false}>
-        <View style={style.days} role="radiogroup" aria-label="The day">
+        <View style={style.days} role="radiogroup" aria-label={say('slot.day')}>
           {days.map((one) => (
             <Day
               key={one.date}
@@ -145,7 +147,7 @@ export const SlotPicker = ({ days, slot, released, onPick }: Props) => {
         </View>
       </ScrollView>
       {whole ? null : (
-        <View style={style.times} role="radiogroup" aria-label="The time">
+        <View style={style.times} role="radiogroup" aria-label={say('slot.time')}>
           {day?.slots.map((one) => (
             <Time
               key={one.start}
@@ -156,7 +158,7 @@ export const SlotPicker = ({ days, slot, released, onPick }: Props) => {
           ))}
         </View>
       )}
-      {clock === null ? null : <Text style={style.quiet}>Times as the clocks in {clock} show them.</Text>}
+      {clock === null ? null : <Text style={style.quiet}>{say('slot.clock', { city: clock })}</Text>}
     </View>
   );
 };

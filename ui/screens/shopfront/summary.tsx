@@ -1,17 +1,15 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { moneyFigure, percentFigure } from '../../../core/words/figure.ts';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import type { Sums } from '../../state/customer-view.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { usePrice } from './use-price.ts';
 import { shopStyles } from './shop-styles.ts';
 
 interface Props {
   sums: Sums;
   /** The choice that the charge is for. */
   name: string;
-  decimals: number;
 }
 
 const styles = (inks: Inks) => ({
@@ -20,31 +18,31 @@ const styles = (inks: Inks) => ({
 });
 
 /** Order total: goods, charge, each tax on a line of its own, and all of it. */
-export const Summary = ({ sums, name, decimals }: Props) => {
-  const price = usePrice();
+export const Summary = ({ sums, name }: Props) => {
+  const { say, money, price, percent } = useCustomerWords();
   const style = useStyles(styles);
   const line = (key: string, label: string, amount: number, quiet = false) => (
     <View style={style.row} key={key}>
       <Text style={quiet ? style.quiet : style.name}>{label}</Text>
-      <Text style={quiet ? style.quiet : style.figure}>{moneyFigure(amount, decimals)}</Text>
+      <Text style={quiet ? style.quiet : style.figure}>{money(amount)}</Text>
     </View>
   );
   const taxes = sums.taxes.map(({ id, name: tax, points, amount }) =>
     line(
       id,
-      `${sums.taxIncluded ? 'of which ' : ''}${tax}, ${percentFigure(points)}`,
+      say(sums.taxIncluded ? 'sums.tax-within' : 'sums.tax', { name: tax, percent: percent(points) }),
       amount,
       sums.taxIncluded,
     ),
   );
   return (
-    <View aria-live="polite" role="region" aria-label="Order total">
-      {line('goods', 'Products', sums.goods)}
+    <View aria-live="polite" role="region" aria-label={say('checkout.total')}>
+      {line('goods', say('sums.products'), sums.goods)}
       {line('charge', name, sums.charge)}
       {sums.taxIncluded ? null : taxes}
-      {sums.prepaid > 0 ? line('prepaid', 'Import charges, paid now', sums.prepaid) : null}
+      {sums.prepaid > 0 ? line('prepaid', say('sums.prepaid'), sums.prepaid) : null}
       <View style={[style.row, style.total]}>
-        <Text style={style.strong}>Total</Text>
+        <Text style={style.strong}>{say('sums.total')}</Text>
         <Text style={[style.strong, style.figure]}>{price(sums.total)}</Text>
       </View>
       {sums.taxIncluded ? taxes : null}

@@ -2,6 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
+import type { Language } from '../../../core/model/language.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import type { Destination } from '../../../core/model/place.ts';
 import type { Choice } from '../../../core/model/quote.ts';
@@ -25,10 +26,12 @@ import { selectCustomerView, type CustomerView } from '../../state/customer-view
 import { holdsEnded, slotsTakenOrHeld } from '../../state/holds.ts';
 import { orderPlaced } from '../../state/orders.ts';
 import { selectPastOrders } from '../../state/selectors.ts';
-import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
+import { selectServedCompiled } from '../../state/served.ts';
+import { selectShopBook, selectShopCompiled } from '../../state/shop-language.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store.ts';
 import { checkoutMoment, useHeldSlots, WHOLE } from './held-slots.ts';
-import { shopperOf } from './shopper.ts';
+import { customerLanguage, shopperOf } from './shopper.ts';
 import { useParts, type PartsCheckout } from './use-parts.ts';
 import {
   askedFor,
@@ -93,6 +96,14 @@ const useRegionOfCode = (form: UseFormReturn<CheckoutValues>, { ship }: Checkout
   }, [form, country, postalCode, subdivision]);
 };
 
+/** What is wrong with the form is said anew where the customer changes the language. */
+const useFaultsInLanguage = (form: UseFormReturn<CheckoutValues>, language: Language): void => {
+  useEffect(() => {
+    const wrong = Object.keys(form.formState.errors) as (keyof CheckoutValues)[];
+    if (wrong.length > 0) void form.trigger(wrong);
+  }, [form, language]);
+};
+
 /** The place that is closed although its country is open, as far as it is typed; null where the shop sells there. */
 const closedPlace = (
   { sellsTo }: CompiledBook,
@@ -151,8 +162,11 @@ const messagesOf = (errors: object): string[] =>
 export const useCheckout = (): Checkout => {
   const dispatch = useAppDispatch();
   const router = useRouter();
-  const book = useAppSelector(selectServedBook);
-  const compiled = useAppSelector(selectServedCompiled);
+  const book = useAppSelector(selectShopBook);
+  const compiled = useAppSelector(selectShopCompiled);
+  // What is placed is the merchant's, in the book's own language.
+  const ownCompiled = useAppSelector(selectServedCompiled);
+  const { say, language } = useCustomerWords();
   const basket = useAppSelector((state) => state.basket);
   const orders = useAppSelector(selectPastOrders);
   const holds = useAppSelector((state) => state.holds);
@@ -167,7 +181,7 @@ export const useCheckout = (): Checkout => {
   const [faults, setFaults] = useState<readonly Fault[]>([]);
   const travels = basket.some(({ sku }) => compiled.goods.get(sku)?.fulfilment === 'physical');
   const form = useForm<CheckoutValues>({
-    resolver: useMemo(() => zodResolver(checkoutSchema(travels)), [travels]),
+    resolver: useMemo(() => zodResolver(checkoutSchema(travels, say)), [travels, say]),
     mode: 'onTouched',
     defaultValues: (left?.values as CheckoutValues | undefined) ?? emptyCheckout(home),
   });
@@ -175,6 +189,7 @@ export const useCheckout = (): Checkout => {
   const values = useWatch({ control: form.control }) as CheckoutValues;
   useKeptWhenLeft(form, code);
   useRegionOfCode(form, values);
+  useFaultsInLanguage(form, language);
   const asked = askedFor(values, travels);
   const gazetteer = useGazetteer(values.ship.country);
   const where = JSON.stringify(
@@ -203,7 +218,7 @@ export const useCheckout = (): Checkout => {
   const payment = payments.find(({ id }) => id === paying) ?? payments[0] ?? null;
   const place = form.handleSubmit((typed) => {
     if (!request || !chosen) return;
-    const placed = placeOrder(compiled, {
+    const placed = placeOrder(ownCompiled, {
       request: { ...request, placedAt: asOf ?? new Date().toISOString(), slotsTaken: taken },
       at: new Date().toISOString(),
       choiceId: chosen.id,
@@ -215,6 +230,7 @@ export const useCheckout = (): Checkout => {
       ...(payment ? { payment: payment.id } : {}),
       ...billingOf(typed),
       ...contactOf(typed),
+      ...customerLanguage(ownCompiled, language, chosen),
     });
     if (!placed.ok) {
       setFaults(placed.faults);

@@ -9,7 +9,7 @@ import type { SplitPart } from '../../../core/quote/split.ts';
 import { timedId } from '../../../core/time/slots-taken.ts';
 import { slotDays, type SlotDay } from '../../../core/quote/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
-import { faultSentence } from '../../../core/words/fault-sentence.ts';
+import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { quoteWithKnown } from '../../state/answers.ts';
 import { checkoutDone } from '../../state/checkout-draft.ts';
 import { emptied } from '../../state/basket.ts';
@@ -17,10 +17,13 @@ import type { CustomerView, Sums } from '../../state/customer-view.ts';
 import { holdsEnded } from '../../state/holds.ts';
 import { orderPlaced } from '../../state/orders.ts';
 import { selectPastOrders } from '../../state/selectors.ts';
-import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
+import { selectServedCompiled } from '../../state/served.ts';
+import { selectShopBook, selectShopCompiled } from '../../state/shop-language.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { billingOf, contactOf, type CheckoutValues } from './address-form.ts';
 import type { HeldSlot, HeldSlots } from './held-slots.ts';
+import { orderFault } from './order-fault.ts';
+import { customerLanguage } from './shopper.ts';
 
 /** A part of the basket as it is shown, with the times it can be had at. */
 export interface PartShown extends SplitPart, HeldSlot {
@@ -51,7 +54,7 @@ const NO_PARTS: Shown = [];
 
 /** The parts with their days and what is held of each. */
 const usePartsShown = (split: Shown, { look, pick }: HeldSlots): PartShown[] => {
-  const compiled = useAppSelector(selectServedCompiled);
+  const compiled = useAppSelector(selectShopCompiled);
   const dated = useMemo(
     () =>
       split.map((part) => ({
@@ -70,7 +73,7 @@ const usePartsShown = (split: Shown, { look, pick }: HeldSlots): PartShown[] => 
 
 /** How the parts can be paid: all in one way, as far as the shop says how it is paid. */
 const usePartsPayment = (parts: Shown) => {
-  const all = useAppSelector(selectServedBook).payments;
+  const all = useAppSelector(selectShopBook).payments;
   const [paying, setPaying] = useState<string | null>(null);
   const payments = all.filter(({ id }) => parts.every(({ choice }) => choice.payments.includes(id)));
   return {
@@ -93,6 +96,7 @@ export const useParts = (
   const dispatch = useAppDispatch();
   const router = useRouter();
   const compiled = useAppSelector(selectServedCompiled);
+  const { say, language } = useCustomerWords();
   const orders = useAppSelector(selectPastOrders);
   const known = useAppSelector((state) => state.answers);
   const [faults, setFaults] = useState<readonly string[]>([]);
@@ -121,9 +125,14 @@ export const useParts = (
         ...(slot ? { slot: { start: slot.start, end: slot.end } } : {}),
         ...billingOf(values),
         ...contactOf(values),
+        ...customerLanguage(compiled, language, choice),
       });
       if (!made.ok) {
-        setFaults(made.faults.map((fault) => `${choice.name}: ${faultSentence(fault)}`));
+        setFaults(
+          made.faults.map((fault) =>
+            say('parts.fault', { name: choice.name, fault: orderFault(fault, say) }),
+          ),
+        );
         return;
       }
       placed.push(made.value);

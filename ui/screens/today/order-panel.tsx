@@ -1,13 +1,13 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { PastOrder } from '../../../core/model/order.ts';
-import { nearbyOf } from '../../../core/order/nearby-of.ts';
-import { orderMessage, promiseWords, STATUS_ACTIONS } from '../../../core/words/order-message.ts';
+import { promiseWords, STATUS_ACTIONS } from '../../../core/words/order-status-words.ts';
 import { openLabel } from '../../carriers/shipments.ts';
+import { customerMessage } from '../../customer-words/customer-message.ts';
 import { CancelOrder } from '../../parts/cancel-order.tsx';
 import { OrderDetails } from '../../parts/order-details.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { selectServedBook, selectServedGoods } from '../../state/served.ts';
+import { selectServedBook, selectServedCatalogue, selectServedGoods } from '../../state/served.ts';
 import { messageShown } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -43,14 +43,14 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const book = useAppSelector(selectServedBook);
-  const { location, pickup } = nearbyOf(book, order);
+  const catalogue = useAppSelector(selectServedCatalogue);
   const { destination } = order.request;
   const address = [...(destination?.lines ?? []), destination?.postalCode, destination?.city]
     .filter(Boolean)
     .join(', ');
   const promise = promiseWords(order);
   const copy = async (): Promise<void> => {
-    const text = orderMessage(order, book.store.name, location, pickup?.instructions);
+    const text = await customerMessage(order, book, catalogue);
     const isCopied = await navigator.clipboard.writeText(text).then(
       () => true,
       () => false,

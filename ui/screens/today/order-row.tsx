@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { countFigure } from '../../../core/words/figure.ts';
-import { STATUS_ACTIONS, STATUS_WORDS } from '../../../core/words/order-message.ts';
+import { STATUS_ACTIONS, STATUS_WORDS } from '../../../core/words/order-status-words.ts';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectServedCompiled } from '../../state/served.ts';

@@ -1,7 +1,7 @@
 import type { Good } from '../../../core/model/good.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { pickingList } from '../../../core/order/picking.ts';
-import { promiseWords } from '../../../core/words/order-message.ts';
+import { promiseWords } from '../../../core/words/order-status-words.ts';
 import { saveBytes } from '../../files/files.ts';
 
 const PICKING_COLUMNS = [0, 40, 300];

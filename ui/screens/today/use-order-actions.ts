@@ -3,7 +3,7 @@ import type { CarrierAccount } from '../../../core/model/carrier.ts';
 import { movedTo, nextStatuses, steppedBack } from '../../../core/order/hand-over.ts';
 import { shipmentQuestion } from '../../../core/quote/questions.ts';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
-import { STATUS_WORDS } from '../../../core/words/order-message.ts';
+import { STATUS_WORDS } from '../../../core/words/order-status-words.ts';
 import { bookShipment, cancelShipment } from '../../carriers/shipments.ts';
 import { orderPlaced } from '../../state/orders.ts';
 import { selectServedBook, selectServedCompiled } from '../../state/served.ts';

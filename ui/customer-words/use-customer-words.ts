@@ -1,0 +1,41 @@
+import { use } from 'react';
+import type { DisplayFormat } from '../../core/words/figure.ts';
+import type { Language } from '../../core/model/language.ts';
+import type { CustomerWords } from '../../core/words/customer/customer-words.ts';
+import { selectShopBook, selectShopLanguage } from '../state/shop-language.ts';
+import { selectServedDisplayFormat } from '../state/served.ts';
+import { useAppSelector } from '../state/store.ts';
+
+type Format = DisplayFormat & { currency: string };
+
+/** How to speak each language, for a shop's currency and units. */
+export type SpeakerOf = (language: Language, format: Format) => CustomerWords;
+
+const load = async (): Promise<SpeakerOf> => {
+  const { customerWords } = await import('../../core/words/customer/customer-words.ts');
+  const made = new Map<string, CustomerWords>();
+  return (language, format) => {
+    const key = [language, format.currency, format.units].join(' ');
+    const words = made.get(key) ?? customerWords(language, format);
+    made.set(key, words);
+    return words;
+  };
+};
+
+let loading: Promise<SpeakerOf> | null = null;
+let loaded: SpeakerOf | null = null;
+
+/** The texts of the customer's side, which come in a part of their own when they are first needed. */
+export const loadCustomerWords = async (): Promise<SpeakerOf> => {
+  loading ??= load();
+  loaded = await loading;
+  return loaded;
+};
+
+/** How the shopfront speaks to its customer; the page waits until the texts are here. */
+export const useCustomerWords = (): CustomerWords => {
+  const speakerOf = loaded ?? use((loading ??= loadCustomerWords()));
+  const { currency } = useAppSelector(selectShopBook).store;
+  const display = useAppSelector(selectServedDisplayFormat);
+  return speakerOf(useAppSelector(selectShopLanguage), { ...display, currency });
+};
