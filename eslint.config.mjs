@@ -28,7 +28,7 @@ const WALLS = [
   wall('demo', ['server', 'cli', 'ui', 'app', 'bench', 'fuzz'], 'The demo is data for the core.'),
 ];
 
-const CORE_LIBRARIES = ['zod', 'temporal-polyfill', 'flatbush', 'jsonrepair'];
+const CORE_LIBRARIES = ['zod', 'temporal-polyfill', 'flatbush', 'jsonrepair', 'intl-messageformat'];
 
 export default tseslint.config(
   { ignores: ['dist', 'node_modules', '.emporos', '.expo', 'coverage', '*.config.js', 'test-results'] },

@@ -6,6 +6,7 @@ import type { Weekday } from '../core/model/unit.ts';
 import { demoAdjustments } from './adjustments.ts';
 import { demoBoxes, demoCarriers, demoPacking } from './carriers.ts';
 import { demoDuties } from './duties.ts';
+import { demoTranslations } from './french.ts';
 import { demoAreas, demoPickups } from './nearby.ts';
 import { demoRates, demoServices } from './rates.ts';
 import { demoPayments, demoPostalList, demoTables } from './tables.ts';
@@ -107,6 +108,7 @@ export const demoBook: Book = {
     sellsTo: demoSellsTo,
     unlistedPostalCodes: 'served',
     postalSpareDays: 0,
+    languages: ['en', 'fr'],
     codeCheck: {
       active: true,
       noCash: 'There we deliver only what is paid before it leaves.',
@@ -130,4 +132,5 @@ export const demoBook: Book = {
   payments: demoPayments,
   taxes,
   duties: demoDuties,
+  translations: demoTranslations,
 };

@@ -150,6 +150,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByRole('button', { name: /^The Nursery/ }).click();
   },
   'the taxes': (page) => openProgram(page, '/settings?part=taxes'),
+  'the languages': (page) => openProgram(page, '/settings?part=languages'),
   'the data': (page) => openProgram(page, '/settings?part=data'),
   'the first question': async (page) => {
     await openProgram(page, '/begin');

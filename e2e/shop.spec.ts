@@ -70,6 +70,50 @@ test('an order is placed with the very charge of the preview, and is still there
   await expect(choiceOf(preview, 'Parcel')).toContainText('17.30');
 });
 
+/** Texts that do not fit where they stand. */
+const clippedOn = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('[lang="fr"] *')]
+      .filter(
+        (one) => one.childElementCount === 0 && one.scrollWidth > one.clientWidth + 1 && one.clientWidth > 0,
+      )
+      .map((one) => one.textContent ?? ''),
+  );
+
+test('a customer reads, is told what is wrong, and orders in French; the merchant reads English', async ({
+  page,
+}) => {
+  await openProgram(page, '/shop');
+  await page.getByRole('button', { name: 'Français' }).click();
+  await expect(page.getByRole('heading', { name: 'Tous les articles' })).toBeVisible();
+  await page.getByLabel('Chercher').fill('émaillé, 26');
+  await page.getByRole('button', { name: 'Ajouter Pot émaillé, 26 cm au panier' }).click();
+  await page.getByRole('link', { name: 'Panier, 1 article' }).click();
+  expect(await clippedOn(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Passer la commande' }).click();
+  await page.getByLabel('Code postal').fill('B2G 2L');
+  await page.getByRole('button', { name: 'Commander', exact: true }).click();
+  await expect(page.getByText('« B2G 2L » ne convient pas à ce pays (code postal).').first()).toBeVisible();
+  await page.getByLabel('Nom complet').fill('Ines Varga');
+  await page.getByLabel('Courriel').fill('ines@example.org');
+  await page.getByLabel('Numéro et rue').fill('4 Tide Lane');
+  await page.getByLabel('Ville').fill('Antigonish');
+  await page.getByLabel('Code postal').fill('B2G 2L2');
+  await expect(page.getByLabel('Province ou territoire')).toHaveValue('Nouvelle-Écosse');
+  await expect(page.getByRole('radio', { name: /^Colis, \d+,\d\d$/ })).toBeChecked();
+  await expect(page.getByRole('region', { name: 'Total de la commande' })).toContainText('TPS, 5 %');
+  expect(await clippedOn(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Commander', exact: true }).click();
+  await expect(
+    page.getByRole('heading', { name: 'Merci. Votre commande porte le numéro 1001.' }),
+  ).toBeVisible();
+  await expect(page.getByText('Colis')).toBeVisible();
+  expect(await clippedOn(page)).toEqual([]);
+  await reopenProgram(page, '/settings?part=orders');
+  await page.getByRole('button', { name: 'More about order 1001' }).click();
+  await expect(page.getByText('Ordered in French, as “Colis”.')).toBeVisible();
+});
+
 test('a wrong postal code is told at its field, and nothing is ordered', async ({ page }) => {
   await openProgram(page, '/shop');
   await put(page, 'Hand trowel');

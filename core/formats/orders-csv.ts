@@ -34,6 +34,8 @@ export const ORDER_HEADINGS = [
   'channel',
   'cost',
   'payment',
+  'language',
+  'choice_shown_as',
 ] as const;
 type Heading = (typeof ORDER_HEADINGS)[number];
 
@@ -93,6 +95,8 @@ export const orderCells = (order: PastOrder): string[] => {
     channel: text(channel),
     cost: text(cost),
     payment: text(payment),
+    language: text(order.language),
+    choice_shown_as: text(chosen.shownAs),
   };
   return ORDER_HEADINGS.map((heading) => cells[heading]);
 };
@@ -159,13 +163,14 @@ const asOrder = (cell: Cell): unknown => {
       id: cell('choice'),
       kind: cell('kind'),
       name: cell('choice_name') || cell('choice'),
+      ...given({ shownAs: cell('choice_shown_as') }),
       ...amounts({ charge: cell('charge'), total: cell('choice_total') || cell('total') || cell('charge') }),
       ...(/^(yes|true|1)$/i.test(cell('fallback_charged')) ? { fallback: true } : {}),
       ...(Object.keys(slot).length > 0 ? { slot } : {}),
     },
     status: cell('status') || 'handed-over',
     history: [{ status: cell('status') || 'handed-over', at: cell('placed_at') }],
-    ...given({ recipient: cell('recipient'), payment: cell('payment') }),
+    ...given({ recipient: cell('recipient'), payment: cell('payment'), language: cell('language').toLowerCase() }),
     ...contactOf(cell),
     ...amounts({ cost: cell('cost') }),
   };

@@ -9,6 +9,9 @@ export type Language = z.infer<typeof languageSchema>;
 /** What a language is called in itself. */
 export const LANGUAGE_NAMES: Record<Language, string> = { en: 'English', fr: 'Français' };
 
+/** What the merchant calls a language. */
+export const IN_ENGLISH: Record<Language, string> = { en: 'English', fr: 'French' };
+
 /**
  * A text of the merchant's own, as the shop's first language has it, and what it is in another. It holds wherever the
  * same text stands; where there is none, customers read the first language.

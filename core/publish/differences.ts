@@ -1,4 +1,5 @@
 import type { Book } from '../model/book.ts';
+import { IN_ENGLISH, LANGUAGES } from '../model/language.ts';
 import type { Coverage, DeliveryArea, PickupPoint, PostalRule } from '../model/delivery.ts';
 import type { Box } from '../model/pack.ts';
 import type { DutyRate, DutyRules } from '../model/tax.ts';
@@ -294,6 +295,19 @@ const carrierChanges = (old: Book, now: Book, display: DisplayFormat): Change[] 
   ...dutyChanges(old.duties, now.duties, display),
 ];
 
+/** How many texts read otherwise in another language. */
+const translationChanges = (old: Book, now: Book): Change[] =>
+  LANGUAGES.flatMap((language) => {
+    const of = ({ translations = [] }: Book): Map<string, string> =>
+      new Map(translations.filter((one) => one.language === language).map(({ text, as }) => [text, as]));
+    const [was, is] = [of(old), of(now)];
+    const changed = [...new Set([...was.keys(), ...is.keys()])].filter(
+      (text) => was.get(text) !== is.get(text),
+    );
+    const text = `${countFigure(changed.length, 'text')} in ${IN_ENGLISH[language]} ${changed.length === 1 ? 'changes' : 'change'}: ${few(changed.map((one) => `“${one.slice(0, 40)}”`))}.`;
+    return changed.length === 0 ? [] : [{ where: STORE, text }];
+  });
+
 const lineChange = (was: PostalRule, is: PostalRule): string => {
   const words = [
     ...(was.served === is.served ? [] : [is.served ? 'served' : 'no longer served']),
@@ -370,6 +384,7 @@ export const differences = (before: Side, after: Side): Change[] => {
       where: STORE,
       text,
     })),
+    ...translationChanges(before.book, after.book),
     ...ruleChanges(before, after, display),
     ...carrierChanges(before.book, after.book, display),
     ...longListChanges(before.book, after.book),

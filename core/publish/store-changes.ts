@@ -1,3 +1,4 @@
+import { IN_ENGLISH, type Language } from '../model/language.ts';
 import type { Region } from '../model/place.ts';
 import type { Store } from '../model/store.ts';
 import { regionsText } from '../place/region-phrase.ts';
@@ -27,6 +28,7 @@ const NAMES: Record<keyof Store, string> = {
 const wordsOf = (field: keyof Store, value: unknown, display: DisplayFormat): string | null => {
   if (value === undefined) return 'none';
   if (field === 'defaultWeight') return weightFigure(value as number, display.units);
+  if (field === 'languages') return (value as Language[]).map((one) => IN_ENGLISH[one]).join(', ');
   if (field === 'rounding') {
     const rounding = value as Store['rounding'];
     return rounding === 'none'

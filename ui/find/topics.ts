@@ -107,6 +107,7 @@ export const TOPICS: readonly Entry[] = [
     'warehouse',
     'preparation',
   ]),
+  topic('Languages', 'Settings', settings('languages'), ['French', 'translation', 'translate', 'bilingual']),
   topic('Taxes', 'Settings', settings('taxes'), ['VAT', 'GST', 'HST', 'sales tax']),
   topic('Payments', 'Settings', settings('payments'), ['cash on delivery', 'pay on collection']),
   topic('Orders', 'Settings', settings('orders'), ['past orders', 'history', 'cancelled', 'csv']),

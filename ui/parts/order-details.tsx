@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { IN_ENGLISH } from '../../core/model/language.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import { nearbyOf } from '../../core/order/nearby-of.ts';
 import { localMoment } from '../../core/time/local-moment.ts';
@@ -14,7 +15,7 @@ import { momentText } from './dates.ts';
 const styles = (inks: Inks) => ({ note: note(inks) });
 
 /** What the merchant has to know of whoever ordered: how they are reached, where the bill goes, kerbside. */
-const factsOf = ({ contact, billing, chosen }: PastOrder, isKerbside: boolean): string[] => {
+const factsOf = ({ contact, billing, chosen, language }: PastOrder, isKerbside: boolean): string[] => {
   const { email, phone } = contact ?? {};
   const address = billing?.address;
   const reached = [email, phone].filter(Boolean).join(' · ');
@@ -29,6 +30,7 @@ const factsOf = ({ contact, billing, chosen }: PastOrder, isKerbside: boolean): 
       : []),
     ...(reached === '' ? [] : [reached]),
     ...(billed === '' ? [] : [`Bill to ${billed}`]),
+    ...(language ? [`Ordered in ${IN_ENGLISH[language]}, as “${chosen.shownAs ?? chosen.name}”.`] : []),
     ...(isKerbside ? ['Kerbside: bring it out to the customer’s car.'] : []),
   ];
 };

@@ -13,6 +13,7 @@ import {
 } from '../figure.ts';
 import { ENGLISH, type MessageId } from './english.ts';
 import { FRENCH } from './french.ts';
+import { REGION_NAMES } from './region-names.ts';
 
 /** The texts of each language. */
 export const CATALOGUES: Record<Language, Record<MessageId, string>> = { en: ENGLISH, fr: FRENCH };
@@ -56,6 +57,8 @@ export interface CustomerWords {
   span: (earliest: string, latest: string) => string;
   /** A country's name. */
   country: (code: string) => string;
+  /** A region's name, where the language has one of its own; else the name it is given. */
+  region: (code: string, name: string) => string;
 }
 
 /** Inches as a language writes their sign; other units are the same in both. */
@@ -152,6 +155,7 @@ export const customerWords = (
         ? say('measure.units', { count: value })
         : figure(measureFigure(measure, value, display)),
     country: (code) => countries.of(code) ?? code,
+    region: (code, name) => REGION_NAMES[language]?.[code] ?? name,
     ...calendarOf(language, say),
   };
 };

@@ -5,6 +5,7 @@ import { Tabs } from '../../parts/tabs.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { Later } from '../../shell/later.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
+import { Languages } from './languages.tsx';
 import { Locations } from './locations.tsx';
 import { Orders } from './orders.tsx';
 import { Payments } from './payments.tsx';
@@ -17,6 +18,7 @@ const DataSettings = lazy(() => import('./data-settings.tsx'));
 const PARTS = {
   store: { label: 'Store', Part: StoreSettings },
   locations: { label: 'Locations', Part: Locations },
+  languages: { label: 'Languages', Part: Languages },
   taxes: { label: 'Taxes', Part: Taxes },
   payments: { label: 'Payments', Part: Payments },
   orders: { label: 'Orders', Part: Orders },

@@ -76,7 +76,9 @@ export const AddressFields = ({
   const places = useWorldPlaces();
   const words = useCustomerWords();
   const { say } = words;
-  const regions = places?.subdivisions.get(country) ?? [];
+  const regions = (places?.subdivisions.get(country) ?? [])
+    .map(({ code, name }) => ({ code, name: words.region(code, name) }))
+    .sort((a, b) => a.name.localeCompare(b.name, words.language));
   const field = (spec: FieldSpec) =>
     spec.field === 'subdivision' && regions.length > 0 ? (
       <Chosen

@@ -102,14 +102,20 @@ export interface FieldFault {
   id: MessageId;
   values?: Record<string, string | number>;
   label?: MessageId;
+  /** Regions by their codes, which are said by name. */
+  regions?: Record<string, string>;
 }
 
 /** What is wrong with a field, in the customer's words. */
-export const fieldFaultText = ({ id, values, label }: FieldFault, say: CustomerWords['say']): string => {
+export const fieldFaultText = (
+  { id, values, label, regions = {} }: FieldFault,
+  { say, region }: CustomerWords,
+): string => {
   const name = label === undefined ? '' : say(label);
   // Within a sentence only names keep their capitals, as ZIP code and Eircode.
   const isWithin = id === 'address.no-code' && label === 'address.code';
-  return say(id, { ...values, label: isWithin ? name.toLowerCase() : name });
+  const named = Object.entries(regions).map(([key, code]) => [key, region(code, subdivisionName(code))]);
+  return say(id, { ...values, ...Object.fromEntries(named), label: isWithin ? name.toLowerCase() : name });
 };
 
 const codeFault = (country: string, code: string): FieldFault | null =>
@@ -130,10 +136,10 @@ const codeElsewhere = (values: AddressValues): FieldFault | null => {
   if (named === null) return null;
   return {
     id: 'address.code-elsewhere',
-    values: {
-      code: values.postalCode.trim(),
-      named: subdivisionName(named),
-      chosen: subdivisionName(values.subdivision),
+    values: { code: values.postalCode.trim() },
+    regions: {
+      named,
+      chosen: values.subdivision,
     },
   };
 };
@@ -249,7 +255,7 @@ const contactFaults = ({ email, phone }: CheckoutValues): Partial<Record<'email'
 };
 
 /** The checkout's form: who and where, how they are reached, and a billing address where it is another. */
-export const checkoutSchema = (travels: boolean, say: CustomerWords['say']) =>
+export const checkoutSchema = (travels: boolean, words: CustomerWords) =>
   z
     .object({
       how: z.enum(['send', 'collect']),
@@ -261,7 +267,7 @@ export const checkoutSchema = (travels: boolean, say: CustomerWords['say']) =>
     })
     .superRefine((values, context) => {
       const add = (path: string[], found: FieldFault): void =>
-        context.addIssue({ code: 'custom', path, message: fieldFaultText(found, say) });
+        context.addIssue({ code: 'custom', path, message: fieldFaultText(found, words) });
       for (const [field, found] of Object.entries(addressFaults(values.ship, askedFor(values, travels))))
         add(['ship', field], found);
       for (const [field, found] of Object.entries(contactFaults(values))) add([field], found);

@@ -1,4 +1,5 @@
 import { screen } from '@testing-library/react-native';
+import { LANGUAGE_NAMES } from '../../../core/model/language.ts';
 import { ownTexts } from '../../../core/words/customer/own-texts.ts';
 import { loadCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
@@ -52,7 +53,12 @@ const strayOn = async (page: 'goods' | 'basket' | 'checkout' | 'product' | 'orde
   renderOver(store, <Shopfront page={page} />);
   await screen.findAllByText(/⟦/);
   if (page === 'checkout') await screen.findByText('⟦Sent to you⟧');
-  const own = [...ownTexts(book, catalogue).map(({ text }) => text), book.store.name, ...Object.values(WHERE)]
+  const own = [
+    ...ownTexts(book, catalogue).map(({ text }) => text),
+    book.store.name,
+    ...Object.values(LANGUAGE_NAMES),
+    ...Object.values(WHERE),
+  ]
     .filter((text) => text.length > 2)
     .sort((a, b) => b.length - a.length);
   const rest = (text: string): string => own.reduce((left, one) => left.replaceAll(one, ''), text);

@@ -45,13 +45,13 @@ const styles = (inks: Inks) => ({
 /** The region that the code names, offered where another is chosen; a region that is closed, said at once. */
 const PlaceFaults = ({ checkout: { form, values, closed } }: { checkout: Checkout }) => {
   const style = useStyles(styles);
-  const { say } = useCustomerWords();
+  const { say, region } = useCustomerWords();
   const named = codesSubdivision(values.ship);
   return (
     <>
       {named ? (
         <TextAction
-          label={say('checkout.use-region', { region: subdivisionName(named) })}
+          label={say('checkout.use-region', { region: region(named, subdivisionName(named)) })}
           style={{ alignSelf: 'flex-start', marginLeft: -4 }}
           onPress={() => {
             form.setValue('ship.subdivision', named);
@@ -61,7 +61,7 @@ const PlaceFaults = ({ checkout: { form, values, closed } }: { checkout: Checkou
       ) : null}
       {closed ? (
         <Text style={style.fault} role="alert">
-          {say('checkout.region-closed', { region: subdivisionName(closed) })}
+          {say('checkout.region-closed', { region: region(closed, subdivisionName(closed)) })}
         </Text>
       ) : null}
     </>

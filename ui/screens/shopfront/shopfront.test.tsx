@@ -61,9 +61,9 @@ describe('an address', () => {
     ).toEqual({});
   });
 
-  const faultsOf = (values: AddressValues, { say } = ENGLISH_WORDS) =>
+  const faultsOf = (values: AddressValues, words = ENGLISH_WORDS) =>
     Object.fromEntries(
-      Object.entries(addressFaults(values)).map(([field, found]) => [field, fieldFaultText(found, say)]),
+      Object.entries(addressFaults(values)).map(([field, found]) => [field, fieldFaultText(found, words)]),
     );
 
   test('says of each field what is wrong with it', () => {

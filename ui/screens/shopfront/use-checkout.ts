@@ -166,7 +166,8 @@ export const useCheckout = (): Checkout => {
   const compiled = useAppSelector(selectShopCompiled);
   // What is placed is the merchant's, in the book's own language.
   const ownCompiled = useAppSelector(selectServedCompiled);
-  const { say, language } = useCustomerWords();
+  const words = useCustomerWords();
+  const { language } = words;
   const basket = useAppSelector((state) => state.basket);
   const orders = useAppSelector(selectPastOrders);
   const holds = useAppSelector((state) => state.holds);
@@ -181,7 +182,7 @@ export const useCheckout = (): Checkout => {
   const [faults, setFaults] = useState<readonly Fault[]>([]);
   const travels = basket.some(({ sku }) => compiled.goods.get(sku)?.fulfilment === 'physical');
   const form = useForm<CheckoutValues>({
-    resolver: useMemo(() => zodResolver(checkoutSchema(travels, say)), [travels, say]),
+    resolver: useMemo(() => zodResolver(checkoutSchema(travels, words)), [travels, words]),
     mode: 'onTouched',
     defaultValues: (left?.values as CheckoutValues | undefined) ?? emptyCheckout(home),
   });

@@ -5,6 +5,7 @@ import { carrierEdits } from './carrier-edits.ts';
 import { dutyEdits } from './duty-edits.ts';
 import { goodEdits } from './good-edits.ts';
 import { groupEdits } from './group-edits.ts';
+import { languageEdits } from './language-edits.ts';
 import { locationEdits } from './location-edits.ts';
 import { rateEdits } from './rate-edits.ts';
 import { paymentEdits } from './payment-edits.ts';
@@ -29,6 +30,7 @@ export const EDITS = {
   ...storeEdits,
   ...goodEdits,
   ...groupEdits,
+  ...languageEdits,
   ...locationEdits,
   ...taxEdits,
   ...adjustmentEdits,

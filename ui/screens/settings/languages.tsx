@@ -1,0 +1,215 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { IN_ENGLISH, LANGUAGES, type Language } from '../../../core/model/language.ts';
+import {
+  customerLanguages,
+  ownLanguage,
+  ownTexts,
+  type TextPart,
+} from '../../../core/words/customer/own-texts.ts';
+import { wholeFigure } from '../../../core/words/figure.ts';
+import { WordsField } from '../../fields/kind-fields.tsx';
+import { Check } from '../../parts/check.tsx';
+import { Segments } from '../../parts/segments.tsx';
+import { TextAction } from '../../parts/text-action.tsx';
+import { edit } from '../../state/draft.ts';
+import { selectBook, selectCatalogue } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useStyles } from '../../theme/styles.ts';
+import { note } from '../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingVertical: 8 },
+  choice: { maxWidth: 360, marginTop: 16 },
+  title: { fontFamily: SANS_STRONG, fontSize: 16, lineHeight: 24, marginTop: 24 },
+  part: { ...note(inks), marginTop: 16, marginBottom: 4 },
+  show: { maxWidth: 360, marginTop: 8 },
+  row: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    columnGap: 16,
+    rowGap: 4,
+    paddingVertical: 8,
+    borderTopWidth: 1,
+    borderTopColor: inks.hairline,
+  } as const,
+  half: { flexGrow: 1, flexShrink: 1, flexBasis: 260, minWidth: 0 } as const,
+});
+
+const PARTS: readonly [part: TextPart, title: string][] = [
+  ['ways', 'Ways to get an order'],
+  ['messages', 'Messages'],
+  ['payments', 'Payments and taxes'],
+  ['goods', 'Products'],
+];
+const MOST_DRAWN = 50;
+
+interface RowProps {
+  text: string;
+  as: string;
+  language: Language;
+}
+
+/** A text of the book, and what it is in another language. */
+const Row = ({ text, as, language }: RowProps) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  return (
+    <View style={style.row} role="listitem">
+      <Text style={style.half}>{text}</Text>
+      <View style={style.half}>
+        <WordsField
+          prose
+          hideLabel
+          label={`“${text}” in ${IN_ENGLISH[language]}`}
+          value={as}
+          most={2_000}
+          onChange={(next, visit) =>
+            dispatch(
+              edit(
+                'setTranslation',
+                { language, text, as: next.trim() },
+                `${IN_ENGLISH[language]} text`,
+                visit,
+              ),
+            )
+          }
+        />
+      </View>
+    </View>
+  );
+};
+
+/** The texts of one part, the first of many. */
+const Part = ({ title, rows }: { title: string; rows: readonly RowProps[] }) => {
+  const style = useStyles(styles);
+  const [drawn, setDrawn] = useState(MOST_DRAWN);
+  if (rows.length === 0) return null;
+  return (
+    <View>
+      <Text style={style.part} role="heading" aria-level={3}>
+        {title}
+      </Text>
+      <View role="list" aria-label={title}>
+        {rows.slice(0, drawn).map((row) => (
+          <Row key={row.text} {...row} />
+        ))}
+      </View>
+      {rows.length > drawn ? (
+        <TextAction
+          label={`Show ${Math.min(MOST_DRAWN, rows.length - drawn)} more of ${wholeFigure(rows.length)}`}
+          onPress={() => setDrawn(drawn + MOST_DRAWN)}
+        />
+      ) : null}
+    </View>
+  );
+};
+
+/** What customers read in another language: each of the book's texts beside its translation. */
+const Translations = ({ language }: { language: Language }) => {
+  const style = useStyles(styles);
+  const book = useAppSelector(selectBook);
+  const texts = ownTexts(book, useAppSelector(selectCatalogue));
+  const known = new Map(
+    (book.translations ?? []).filter((one) => one.language === language).map(({ text, as }) => [text, as]),
+  );
+  const done = texts.filter(({ text }) => known.has(text)).length;
+  const [show, setShow] = useState<'missing' | 'all'>(done < texts.length ? 'missing' : 'all');
+  // What is translated while it is looked at stays where it is.
+  const [atFirst, setAtFirst] = useState(() => new Set(known.keys()));
+  const shown = texts.filter(({ text }) => show === 'all' || !known.has(text) || !atFirst.has(text));
+  return (
+    <View role="region" aria-label={`In ${IN_ENGLISH[language]}`}>
+      <Text style={style.title} role="heading" aria-level={2}>
+        {IN_ENGLISH[language]}: {wholeFigure(done)} of {wholeFigure(texts.length)} texts translated
+      </Text>
+      <Text style={style.note}>
+        Customers read what is not translated in {IN_ENGLISH[ownLanguage(book)]}. If you change a text,
+        translate it again.
+      </Text>
+      <View style={style.show}>
+        <Segments
+          hideLabel
+          label="Texts shown"
+          value={show}
+          onChange={(next) => {
+            setShow(next);
+            setAtFirst(new Set(known.keys()));
+          }}
+          options={[
+            { value: 'missing', label: `Not translated, ${wholeFigure(texts.length - done)}` },
+            { value: 'all', label: 'All texts' },
+          ]}
+        />
+      </View>
+      {shown.length === 0 ? <Text style={style.note}>Every text is translated.</Text> : null}
+      {PARTS.map(([part, title]) => (
+        <Part
+          key={part}
+          title={title}
+          rows={shown
+            .filter((one) => one.part === part)
+            .map(({ text }) => ({ text, language, as: known.get(text) ?? '' }))}
+        />
+      ))}
+    </View>
+  );
+};
+
+/** The languages that customers can read the shop in, and the merchant's own texts in each. */
+export const Languages = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const book = useAppSelector(selectBook);
+  const own = ownLanguage(book);
+  const languages = customerLanguages(book);
+  const others = LANGUAGES.filter((one) => one !== own);
+  const set = (next: Language[], what: string): void =>
+    void dispatch(edit('setLanguages', { languages: next }, what));
+  const toggle = (one: Language): void =>
+    set(
+      languages.includes(one) ? languages.filter((kept) => kept !== one) : [...languages, one],
+      `The shop in ${IN_ENGLISH[one]}`,
+    );
+  return (
+    <View>
+      <View style={style.choice}>
+        <Segments
+          label="Your texts are written in"
+          value={own}
+          onChange={(next) =>
+            set(
+              [
+                next,
+                ...languages.filter((one) => one !== next && one !== own),
+                ...(languages.includes(next) ? [own] : []),
+              ],
+              `Texts in ${IN_ENGLISH[next]}`,
+            )
+          }
+          options={LANGUAGES.map((value) => ({ value, label: IN_ENGLISH[value] }))}
+        />
+      </View>
+      {others.map((one) => (
+        <Check
+          key={one}
+          label={`Customers can also read the shop in ${IN_ENGLISH[one]}`}
+          on={languages.includes(one)}
+          onPress={() => toggle(one)}
+        />
+      ))}
+      <Text style={style.note}>
+        The shopfront, the checkout and the messages to customers come in each language. What you wrote
+        yourself is translated below.
+      </Text>
+      {languages
+        .filter((one) => one !== own)
+        .map((one) => (
+          <Translations key={one} language={one} />
+        ))}
+    </View>
+  );
+};
