@@ -170,7 +170,11 @@ const asOrder = (cell: Cell): unknown => {
     },
     status: cell('status') || 'handed-over',
     history: [{ status: cell('status') || 'handed-over', at: cell('placed_at') }],
-    ...given({ recipient: cell('recipient'), payment: cell('payment'), language: cell('language').toLowerCase() }),
+    ...given({
+      recipient: cell('recipient'),
+      payment: cell('payment'),
+      language: cell('language').toLowerCase(),
+    }),
     ...contactOf(cell),
     ...amounts({ cost: cell('cost') }),
   };

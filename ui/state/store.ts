@@ -6,6 +6,7 @@ import { initialSession, sessionReducer, type SessionState } from './session.ts'
 import { answersReducer } from './answers.ts';
 import { basketReducer, type BasketLine } from './basket.ts';
 import { checkoutDraftReducer } from './checkout-draft.ts';
+import { customerPlaceReducer } from './customer-place.ts';
 import { holdsReducer } from './holds.ts';
 import { demoEditionReducer, editionsReducer } from './editions.ts';
 import { demoOrdersReducer, ordersReducer } from './orders.ts';
@@ -44,6 +45,7 @@ export const makeStore = (
       basket: basketReducer,
       holds: holdsReducer,
       checkoutDraft: checkoutDraftReducer,
+      customerPlace: customerPlaceReducer,
       orders: (state: PastOrder[] = orders, action: UnknownAction) => ordersReducer(state, action),
       demoOrders: (state: PastOrder[] = NO_ORDERS, action: UnknownAction) => demoOrdersReducer(state, action),
       editions: (state: Edition[] = NO_EDITIONS, action: UnknownAction) => editionsReducer(state, action),

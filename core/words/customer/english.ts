@@ -39,7 +39,7 @@ export const ENGLISH = {
   'basket.remove': 'Remove {good}',
   'basket.each': 'at {price}',
   'basket.products': 'Products',
-  'basket.from-address': 'What getting it to you costs is worked out from your address.',
+  'basket.delivery': 'What does delivery cost?',
   'basket.checkout': 'Go to checkout',
 
   // The checkout

@@ -38,7 +38,7 @@ export const FRENCH: Record<MessageId, string> = {
   'basket.remove': 'Retirer {good}',
   'basket.each': 'à {price}',
   'basket.products': 'Articles',
-  'basket.from-address': 'Les frais de livraison sont calculés d’après votre adresse.',
+  'basket.delivery': 'Combien coûte la livraison ?',
   'basket.checkout': 'Passer la commande',
 
   // The checkout

@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
@@ -10,6 +11,7 @@ import { selectBasket } from '../../state/customer-view.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { PostalCheck } from './postal-check.tsx';
 import { EmptyBasket, ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
 import { IconAction } from '../../parts/icon-action.tsx';
@@ -73,7 +75,8 @@ const Line = ({ good, quantity, amount }: { good: Good; quantity: number; amount
 export const BasketPage = () => {
   const style = useStyles(styles);
   const router = useRouter();
-  const { lines, subtotal } = useAppSelector(selectBasket);
+  const { lines, subtotal, travels } = useAppSelector(selectBasket);
+  const asked = useMemo(() => lines.map(({ good: { sku }, quantity }) => ({ sku, quantity })), [lines]);
   const { say, price } = useCustomerWords();
   if (lines.length === 0) return <EmptyBasket title={say('shop.basket')} text={say('basket.empty')} />;
   return (
@@ -87,7 +90,7 @@ export const BasketPage = () => {
         <Text style={style.strong}>{say('basket.products')}</Text>
         <Text style={style.strong}>{price(subtotal)}</Text>
       </View>
-      <Text style={style.quiet}>{say('basket.from-address')}</Text>
+      {travels ? <PostalCheck lines={asked} title={say('basket.delivery')} /> : null}
       <Button mode="contained" style={style.go} onPress={() => router.navigate('/shop/checkout')}>
         {say('basket.checkout')}
       </Button>

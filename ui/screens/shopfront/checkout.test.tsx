@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import { edit } from '../../state/draft.ts';
 import { shopServed } from '../../state/session.ts';
 import { choose, fill, openCheckout, typeAddress } from '../../testing/checkout.tsx';
@@ -7,6 +7,28 @@ import Shopfront from './shopfront.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.setTimeout(60_000);
+
+describe('the basket', () => {
+  test('says what delivery costs as soon as a code is known, and the checkout begins from it', async () => {
+    jest.setSystemTime(new Date('2026-11-24T14:15:00Z'));
+    const store = await openCheckout(['pot-26']);
+    screen.unmount();
+    renderOver(store, <Shopfront page="basket" />);
+    const check = within(screen.getByLabelText('What does delivery cost?'));
+    check.getByText('Write the whole code and we will say.');
+    fill('Your postal code', 'B2G 2L2');
+    const answer = await waitFor(() => check.getByText(/^Reaches you by .* for \d+\.\d\d/));
+    const charge = / for (\d+\.\d\d)/.exec(String(answer.props.children))?.[1] ?? '';
+    screen.unmount();
+    renderOver(store, <Shopfront page="checkout" />);
+    expect(screen.getByLabelText('Postal code').props.value).toBe('B2G 2L2');
+    await waitFor(() => screen.getByLabelText(`Parcel, ${charge}`));
+    fill('Postal code', 'B3H 4R2');
+    screen.unmount();
+    renderOver(store, <Shopfront page="basket" />);
+    expect(screen.getByLabelText('Your postal code').props.value).toBe('B3H 4R2');
+  });
+});
 
 describe('the checkout', () => {
   test('asks who collects for a name and a way to be reached, and for no street', async () => {

@@ -21,6 +21,7 @@ import { useNow } from '../../parts/use-now.ts';
 import { isWholeCode } from '../../places/whole-code.ts';
 import { located, useGazetteer } from '../../places/use-gazetteer.ts';
 import { emptied } from '../../state/basket.ts';
+import { placeTyped, type CustomerPlace } from '../../state/customer-place.ts';
 import { checkoutDone, checkoutLeft } from '../../state/checkout-draft.ts';
 import { selectCustomerView, type CustomerView } from '../../state/customer-view.ts';
 import { holdsEnded, slotsTakenOrHeld } from '../../state/holds.ts';
@@ -114,14 +115,26 @@ const closedPlace = (
   return sellsThere(sellsTo, { country, subdivision, code: undefined }) ? null : subdivision;
 };
 
-const emptyCheckout = (country: string): CheckoutValues => ({
-  how: 'send',
-  email: '',
-  phone: '',
-  ship: { country, ...EMPTY_ADDRESS },
-  billSame: true,
-  bill: { country, ...EMPTY_ADDRESS },
-});
+/** The form as it was left, or empty, at the place that was typed last. */
+const checkoutAt = (
+  known: CustomerPlace | null,
+  left: CheckoutValues | undefined,
+  home: string,
+): CheckoutValues => {
+  const { country, postalCode } = known ?? left?.ship ?? { country: home, postalCode: '' };
+  const where = { country, ...EMPTY_ADDRESS, postalCode };
+  if (!left)
+    return {
+      how: 'send',
+      email: '',
+      phone: '',
+      ship: where,
+      billSame: true,
+      bill: { ...where, postalCode: '' },
+    };
+  const isSame = left.ship.country === country && left.ship.postalCode === postalCode;
+  return isSame ? left : { ...left, ship: { ...left.ship, country, postalCode, subdivision: '' } };
+};
 
 /** What was typed is kept when the customer looks at the basket again, until the order is placed. */
 const useKeptWhenLeft = (form: UseFormReturn<CheckoutValues>, code: string): void => {
@@ -131,8 +144,10 @@ const useKeptWhenLeft = (form: UseFormReturn<CheckoutValues>, code: string): voi
   useEffect(
     () => () => {
       const { basket } = store.getState();
-      if (basket.length > 0)
-        store.dispatch(checkoutLeft({ values: typed.current.form.getValues(), code: typed.current.code }));
+      const values = typed.current.form.getValues();
+      const { country, postalCode } = values.ship;
+      if (postalCode !== '') store.dispatch(placeTyped({ country, postalCode }));
+      if (basket.length > 0) store.dispatch(checkoutLeft({ values, code: typed.current.code }));
     },
     [store],
   );
@@ -176,6 +191,7 @@ export const useCheckout = (): Checkout => {
   const [wanted, setWanted] = useState<string | null>(null);
   const moment = checkoutMoment(holds.mine, wanted, useNow());
   const left = useAppSelector((state) => state.checkoutDraft);
+  const known = useAppSelector((state) => state.customerPlace);
   const [code, setCode] = useState(left?.code ?? '');
   const [paying, setPaying] = useState<string | null>(null);
   const customer = useAppSelector((state) => state.session.seenAs);
@@ -184,7 +200,7 @@ export const useCheckout = (): Checkout => {
   const form = useForm<CheckoutValues>({
     resolver: useMemo(() => zodResolver(checkoutSchema(travels, words)), [travels, words]),
     mode: 'onTouched',
-    defaultValues: (left?.values as CheckoutValues | undefined) ?? emptyCheckout(home),
+    defaultValues: checkoutAt(known, left?.values as CheckoutValues | undefined, home),
   });
   const { errors, isSubmitted } = form.formState;
   const values = useWatch({ control: form.control }) as CheckoutValues;
