@@ -109,9 +109,9 @@ test('a delivery area is priced, switched off, and gone from the preview at once
 
 test('the week follows the moment of the test order', async ({ page }) => {
   await openNearby(page, '&area=peninsula');
-  const week = page
-    .getByRole('group', { name: 'Delivery method Electric cart, today' })
-    .getByRole('group', { name: 'The week' });
+  const method = page.getByRole('group', { name: 'Delivery method Electric cart, today' });
+  await method.getByRole('button', { name: /^Time, / }).click();
+  const week = method.getByRole('group', { name: 'The week' });
   await expect(week).toContainText(
     'Ordered Tue 24 Nov, 10:15: ready Tue 24 Nov, 14:00; 3 times to choose from',
   );

@@ -2,14 +2,19 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { DeliveryArea, DeliveryMethod } from '../../../../core/model/delivery.ts';
 import type { OpeningHours } from '../../../../core/model/time.ts';
+import { timingPhrase } from '../../../../core/price/nearby-phrase.ts';
+import { limitPhrases } from '../../../../core/price/rate-phrase.ts';
+import { countFigure, moneyFigure, type DisplayFormat } from '../../../../core/words/figure.ts';
 import { Check } from '../../../parts/check.tsx';
 import { MoneyField, NameField, OptionalCountField } from '../../../fields/kind-fields.tsx';
 import { LimitFields } from '../../../fields/limit-fields.tsx';
+import { Fold } from '../../../parts/fold.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { TimingFields } from '../../../fields/timing-fields.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
-import { useAppDispatch } from '../../../state/store.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import { WeekStrip } from './week-strip.tsx';
@@ -17,9 +22,9 @@ import { WeekStrip } from './week-strip.tsx';
 const styles = (inks: Inks) => ({
   method: { gap: 12, borderLeftWidth: 3, borderLeftColor: inks.hairline, paddingLeft: 12 },
   title: { fontFamily: SANS_STRONG },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
-  name: { flexGrow: 1, flexBasis: 160 },
+  name: { maxWidth: 420 },
   field: { width: 132 },
+  within: { maxWidth: 260 },
 });
 
 interface Props {
@@ -28,8 +33,22 @@ interface Props {
   hours: readonly OpeningHours[];
 }
 
+const timeSummary = ({ timing, withinDays }: DeliveryMethod): string =>
+  [
+    timingPhrase(timing),
+    ...(withinDays === undefined
+      ? []
+      : [
+          `only if it arrives ${withinDays === 0 ? 'the same day' : `within ${countFigure(withinDays, 'day')}`}`,
+        ]),
+  ].join(', ');
+
+const priceSummary = ({ add, addStays }: DeliveryMethod, { decimals }: DisplayFormat): string =>
+  add === 0 ? 'nothing on top' : `${moneyFigure(add, decimals)} on top${addStays ? ', always' : ''}`;
+
 const MethodFields = ({ area, method, hours }: Props) => {
   const style = useStyles(styles);
+  const display = useAppSelector(selectDisplayFormat);
   const dispatch = useAppDispatch();
   const set = (changes: Partial<DeliveryMethod>, what: string, visit: string | null = null): void => {
     const label = `${area.name}, ${method.name}: ${what}`;
@@ -41,50 +60,60 @@ const MethodFields = ({ area, method, hours }: Props) => {
   };
   return (
     <View style={style.method} role="group" aria-label={`Delivery method ${method.name}`}>
-      <View style={style.row}>
-        <NameField
-          prose
-          style={style.name}
-          label="Delivery method, as customers see it"
-          value={method.name}
-          onChange={(name, visit) => set({ name }, 'name', visit)}
-        />
-        <MoneyField
-          right
-          style={style.field}
-          label="On top of the price"
-          value={method.add}
-          onChange={(add, visit) => set({ add }, 'addition', visit)}
-        />
-        <OptionalCountField
-          right
-          style={style.field}
-          label="Offer only if it arrives within (days)"
-          placeholder="any time"
-          value={method.withinDays}
-          least={0}
-          most={366}
-          onChange={(withinDays, visit) => set({ withinDays }, 'within days', visit)}
-        />
+      <NameField
+        prose
+        style={style.name}
+        label="Delivery method, as customers see it"
+        value={method.name}
+        onChange={(name, visit) => set({ name }, 'name', visit)}
+      />
+      <View>
+        <Fold title="Time" of={method.name} summary={timeSummary(method)}>
+          <TimingFields
+            timing={method.timing}
+            hours={hours}
+            onChange={(timing, visit) => set({ timing }, 'time', visit)}
+          />
+          <WeekStrip id={`${area.id}:${method.id}`} />
+          <OptionalCountField
+            right
+            style={style.within}
+            label="Offer only if it arrives within (days)"
+            placeholder="any time"
+            value={method.withinDays}
+            least={0}
+            most={366}
+            onChange={(withinDays, visit) => set({ withinDays }, 'within days', visit)}
+          />
+        </Fold>
+        <Fold title="Price" of={method.name} summary={priceSummary(method, display)}>
+          <MoneyField
+            right
+            style={style.field}
+            label="On top of the price"
+            value={method.add}
+            onChange={(add, visit) => set({ add }, 'addition', visit)}
+          />
+          {method.add > 0 ? (
+            <Check
+              label="Due even when the delivery is free"
+              on={method.addStays === true}
+              onPress={() => set({ addStays: method.addStays ? undefined : true }, 'addition when free')}
+            />
+          ) : null}
+        </Fold>
+        <Fold
+          title="Limits"
+          of={method.name}
+          summary={limitPhrases(method.limits, display).join(', ') || 'none'}
+        >
+          <LimitFields
+            name={`By ${method.name} only baskets of`}
+            limits={method.limits}
+            onChange={(limits, visit) => set({ limits }, 'limits', visit)}
+          />
+        </Fold>
       </View>
-      {method.add > 0 ? (
-        <Check
-          label="Due even when the delivery is free"
-          on={method.addStays === true}
-          onPress={() => set({ addStays: method.addStays ? undefined : true }, 'addition when free')}
-        />
-      ) : null}
-      <TimingFields
-        timing={method.timing}
-        hours={hours}
-        onChange={(timing, visit) => set({ timing }, 'time', visit)}
-      />
-      <WeekStrip id={`${area.id}:${method.id}`} />
-      <LimitFields
-        name={`By ${method.name} only baskets of`}
-        limits={method.limits}
-        onChange={(limits, visit) => set({ limits }, 'limits', visit)}
-      />
       {area.methods.length > 1 ? (
         <TextAction
           label={`Remove ${method.name}`}

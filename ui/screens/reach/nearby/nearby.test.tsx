@@ -258,6 +258,7 @@ describe('an area', () => {
     fireEvent.press(screen.getByText('Add a delivery method'));
     expect(areaOf(store, 'peninsula')?.methods.map(({ id }) => id)).toEqual(['today', 'cart', 'new-method']);
     const way = within(screen.getByLabelText('Delivery method New method'));
+    fireEvent.press(way.getByLabelText(/^Time, New method: /));
     fireEvent.press(way.getByText('Message'));
     expect(areaOf(store, 'peninsula')?.methods[2]?.timing.kind).toBe('words');
     expect(offered(store)).toContain('peninsula:new-method');
@@ -267,6 +268,12 @@ describe('an area', () => {
       minutes: 60,
       horizonDays: 7,
     });
+    way.getByLabelText('Time, New method: a slot of 60 minutes in the next 7 days');
+    fireEvent.press(way.getByLabelText('Price, New method: nothing on top'));
+    type('On top of the price', '2.5', 0);
+    way.getByLabelText('Price, New method: 2.50 on top');
+    fireEvent.press(way.getByLabelText('Due even when the delivery is free'));
+    way.getByLabelText('Price, New method: 2.50 on top, always');
     fireEvent.press(way.getByText('Remove New method'));
     expect(areaOf(store, 'peninsula')?.methods).toHaveLength(2);
     expect(store.getState().session.message).toEqual({
@@ -295,6 +302,7 @@ describe('an area', () => {
   test('shows the week from the test order’s moment, which is moved along it', async () => {
     const store = await open({ area: 'peninsula' });
     const week = () => within(screen.getByLabelText('Delivery method Electric cart, today'));
+    fireEvent.press(week().getByLabelText(/^Time, [^:]*: /));
     expect(
       week().getByText(
         /^Ordered Tue 24 Nov, 10:15: ready Tue 24 Nov, 14:00; 3 times to choose from; cut-off 11:00/,
