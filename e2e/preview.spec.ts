@@ -20,7 +20,7 @@ test('the test order is changed in place and kept as a new one', async ({ page }
   await page.keyboard.type('british');
   await page.getByRole('button', { name: 'British Columbia' }).click();
   await fill(page, 'Postal code', 'V6B 1A1');
-  await expect(preview.getByText('zone West, by CA-BC')).toBeVisible();
+  await expect(preview.getByText('zone West, by British Columbia')).toBeVisible();
   await fill(page, 'How many: Glazed pot, 26 cm', '4');
   await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName(/^Parcel, 25.70/);
   await waitUntilKept(page);

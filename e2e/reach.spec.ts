@@ -84,8 +84,8 @@ test('many codes pasted each fall somewhere, and those that cannot buy are named
   await page.getByLabel('Where would this code fall?').fill('X0A 0H0\nB3H 4R2; j0m 1c0');
   const answers = page.getByRole('list', { name: 'Where the codes fall' }).getByRole('listitem');
   await expect(answers).toHaveCount(3);
-  await expect(answers.nth(0)).toContainText('Zone North, by CA-NU. Ships by Seed mail, Express.');
-  await expect(answers.nth(2)).toContainText('Zone North, by J0M*. Also listed in Central (by CA-QC).');
+  await expect(answers.nth(0)).toContainText('Zone North, by Nunavut. Ships by Seed mail, Express.');
+  await expect(answers.nth(2)).toContainText('Zone North, by J0M*. Also listed in Central (by Quebec).');
 });
 
 test('a zone with nothing switched on is struck on the map and told on the board', async ({ page }) => {

@@ -94,8 +94,8 @@ test('a sound file is reviewed before it is taken, and one undo takes it back', 
   await waitUntilKept(page);
   await reopenProgram(page);
   const preview = await openPreview(page);
-  await expect(preview.getByText('zone The coast, by CA-NS')).toBeVisible();
+  await expect(preview.getByText('zone The coast, by Nova Scotia')).toBeVisible();
   await closePreview(page);
   await page.getByRole('button', { name: 'Undo: Imported other.json' }).click();
-  await expect((await openPreview(page)).getByText('zone Maritimes, by CA-NS')).toBeVisible();
+  await expect((await openPreview(page)).getByText('zone Maritimes, by Nova Scotia')).toBeVisible();
 });

@@ -7,19 +7,38 @@ import { pastedPatterns } from './pasted-patterns.ts';
  * or lines; codes after 'XX:' belong to that country until the next entry that names a country.
  */
 
-/** A few words for a list of regions: 'NS, NB, PE', 'US', '8 codes in CA'. */
-export const regionsPhrase = (regions: readonly Region[]): string => {
+/** What a country or a subdivision is called, by its code of ISO 3166. */
+export type PlaceNames = (code: string) => string;
+
+const SHORT: PlaceNames = (code) => code.slice(code.indexOf('-') + 1);
+
+/** A few words for a list of regions: 'Nova Scotia, Nunavut', '8 codes in Canada'; by codes where no names are given. */
+export const regionsPhrase = (regions: readonly Region[], names: PlaceNames = SHORT): string => {
   const codes = new Map<string, number>();
-  const names: string[] = [];
+  const named: string[] = [];
   for (const { country, subdivision, postal } of regions) {
     if (postal) codes.set(country, (codes.get(country) ?? 0) + postal.length);
-    else names.push(subdivision ? subdivision.slice(3) : country);
+    else named.push(names(subdivision ?? country));
   }
   const counted = [...codes].map(
-    ([country, count]) => `${count} ${count === 1 ? 'code' : 'codes'} in ${country}`,
+    ([country, count]) => `${count} ${count === 1 ? 'code' : 'codes'} in ${names(country)}`,
   );
-  return [...names, ...counted].join(', ');
+  return [...named, ...counted].join(', ');
 };
+
+const FEW = 4;
+
+/** A few words for a list of regions of which those past the first few are counted: 'Austria, Belgium and 12 more'. */
+export const fewRegionsPhrase = (regions: readonly Region[], names: PlaceNames): string =>
+  regions.length <= FEW
+    ? regionsPhrase(regions, names)
+    : `${regionsPhrase(regions.slice(0, FEW - 1), names)} and ${regions.length - FEW + 1} more`;
+
+const PLACE_CODE = /^[A-Z]{2}(?:-[A-Z0-9]{1,3})?$/;
+
+/** An entry of a zone or list as it is read: a country or subdivision by its name, a pattern of codes as it is. */
+export const entryName = (entry: string, names: PlaceNames): string =>
+  PLACE_CODE.test(entry) ? names(entry) : entry;
 
 /** Regions as the text a person can edit. */
 export const regionsText = (regions: readonly Region[]): string =>

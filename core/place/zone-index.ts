@@ -1,3 +1,4 @@
+import { entryName, type PlaceNames } from './region-phrase.ts';
 import type { SellsTo, Zone } from '../model/place.ts';
 import type { Place } from './place.ts';
 import { buildPlaceIndex, decidingClaim, holdsPlace, type PlaceIndex } from './place-index.ts';
@@ -29,8 +30,8 @@ export interface ZoneFound {
 export const REMAINDER = 'all remaining places';
 
 /** By which entry a zone has a place, as the end of a sentence: 'by B0C*'. */
-export const entryPhrase = ({ because }: Pick<ZoneFound, 'because'>): string =>
-  because === REMAINDER ? 'as no other zone includes it' : `by ${because}`;
+export const entryPhrase = ({ because }: Pick<ZoneFound, 'because'>, names: PlaceNames): string =>
+  because === REMAINDER ? 'as no other zone includes it' : `by ${entryName(because, names)}`;
 
 /** An index of where the shop sells. */
 export const indexSellsTo = (sellsTo: SellsTo): SellsToIndex => ({

@@ -16,6 +16,7 @@ import {
   selectSplit,
 } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
+import { usePlaceNames } from '../places/use-place-names.ts';
 import { useStyles } from '../theme/styles.ts';
 import { aside, note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
@@ -99,8 +100,9 @@ const Choices = ({ asked }: { asked: AskedQuote }) => {
   const book = useAppSelector(selectBook);
   const open = useAppSelector((state) => state.session.openChoices);
   const now = useAppSelector(selectPreview);
+  const names = usePlaceNames();
   const changes = previewChanges(useAppSelector(selectPreviewBefore), now);
-  const zone = quote.zone ? `zone ${quote.zone.name}, ${entryPhrase(quote.zone)}` : '';
+  const zone = quote.zone ? `zone ${quote.zone.name}, ${entryPhrase(quote.zone, names)}` : '';
   return (
     <View>
       {GROUPS.map(([kind, title]) => {

@@ -5,6 +5,7 @@ import { regionsPhrase } from '../../../core/place/region-phrase.ts';
 import { countFigure, currencyDecimals } from '../../../core/words/figure.ts';
 import { areaPricePhrase, coveragePhrase } from '../../../core/price/nearby-phrase.ts';
 import { ratePhrase } from '../../../core/price/rate-phrase.ts';
+import { usePlaceNames } from '../../places/use-place-names.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
@@ -26,6 +27,7 @@ const reachText = ({ store, zones }: Book): string =>
 /** The book that the answers make, in the words of the board, before it is used. */
 export const BeginReview = ({ book }: { book: Book }) => {
   const style = useStyles(styles);
+  const names = usePlaceNames();
   const display = { decimals: currencyDecimals(book.store.currency), units: book.store.units };
   const nameOf = new Map(book.services.map(({ id, name }) => [id, name]));
   const days = new Set(book.locations.flatMap(({ hours }) => hours.map(({ day }) => day))).size;
@@ -40,7 +42,7 @@ export const BeginReview = ({ book }: { book: Book }) => {
           <Text>
             <Text style={style.name}>{zone.name}</Text>{' '}
             <Text style={style.note}>
-              {zone.remainder ? 'places in no other zone' : regionsPhrase(zone.includes)}
+              {zone.remainder ? 'places in no other zone' : regionsPhrase(zone.includes, names)}
             </Text>
           </Text>
           {book.rates

@@ -8,6 +8,7 @@ import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { usePlaceNames } from '../../places/use-place-names.ts';
 import { zoneWords } from './zone-words.ts';
 import { boardStyles, ZONE_COLUMN } from './board-styles.ts';
 import { cellWords, type CellWords } from './cell-words.ts';
@@ -81,6 +82,7 @@ const Row = ({
   onZone,
 }: BoardRowProps) => {
   const style = useStyles(styles);
+  const names = usePlaceNames();
   return (
     <View role="row" style={style.row}>
       <View role="rowheader" style={[style.zone, { width: ZONE_COLUMN }, zoneOpen ? style.openCell : null]}>
@@ -93,8 +95,8 @@ const Row = ({
         >
           <View style={style.zoneInside}>
             <Text style={[style.name, zone.active ? null : style.off]}>{zone.name}</Text>
-            <Text style={style.note} numberOfLines={2}>
-              {zoneWords(zone, closed)}
+            <Text style={style.note} numberOfLines={3}>
+              {zoneWords(zone, closed, names)}
             </Text>
           </View>
         </Press>

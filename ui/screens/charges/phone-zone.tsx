@@ -17,6 +17,7 @@ import { TOUCH, type Inks } from '../../theme/tokens.ts';
 import { boardStyles } from './board-styles.ts';
 import { cellWords } from './cell-words.ts';
 import type { Opening } from './open-cell.ts';
+import { usePlaceNames } from '../../places/use-place-names.ts';
 import { zoneWords } from './zone-words.ts';
 
 const styles = (inks: Inks) => ({
@@ -46,6 +47,7 @@ const SWIPE = 50;
 /** One zone of the board on a phone: its services, each with its rate; the next zone is a swipe away. */
 export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) => {
   const style = useStyles(styles);
+  const names = usePlaceNames();
   const { zones, services } = useAppSelector(selectBook);
   const closed = useAppSelector(selectClosedZones);
   const rates = useAppSelector(selectRatesByCell);
@@ -69,7 +71,7 @@ export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) =
       />
       <View style={style.places}>
         <Text style={[style.quiet, style.left]} numberOfLines={2}>
-          {zoneWords(zone, closed.has(zone.id))}
+          {zoneWords(zone, closed.has(zone.id), names)}
         </Text>
         <TextAction
           label="Zone"

@@ -1,3 +1,4 @@
+import { entryName, type PlaceNames } from '../../../core/place/region-phrase.ts';
 import { entryPhrase } from '../../../core/place/zone-index.ts';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -10,6 +11,7 @@ import { useGazetteer } from '../../places/use-gazetteer.ts';
 import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { usePlaceNames } from '../../places/use-place-names.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
 import { SERIF, type Inks } from '../../theme/tokens.ts';
@@ -46,17 +48,10 @@ const postalText = ({ served, rule, isListed }: Whereabouts['postal']): string |
 };
 
 /** The answer in the order in which a quote asks: sold to or not, the zone and why, who else names it, what ships. */
-export const answerText = ({
-  sold,
-  zone,
-  alsoIn,
-  services,
-  place,
-  assumedSubdivision,
-  postal,
-  areas,
-  pickups,
-}: Whereabouts): string[] => {
+export const answerText = (
+  { sold, zone, alsoIn, services, place, assumedSubdivision, postal, areas, pickups }: Whereabouts,
+  names: PlaceNames,
+): string[] => {
   const collected = pickups.length > 0 ? [`Collected: ${pickups.map(({ name }) => name).join(', ')}.`] : [];
   const brought = areas.map(
     ({ area, because }) =>
@@ -70,10 +65,10 @@ export const answerText = ({
     return nearby.length > 0
       ? ['You sell here, but no zone includes it.', ...nearby]
       : ['You sell here, but no zone includes it: the customer cannot buy.'];
-  const taken = assumedSubdivision ? `, in ${place.subdivision}` : '';
-  const named = alsoIn.map((one) => `${one.zone.name} (by ${one.entry})`).join(', ');
+  const taken = assumedSubdivision ? `, in ${names(place.subdivision ?? '')}` : '';
+  const named = alsoIn.map((one) => `${one.zone.name} (by ${entryName(one.entry, names)})`).join(', ');
   return [
-    `You sell here${taken}.${listed === null ? '' : ` ${listed}`} Zone ${zone.zone.name}, ${entryPhrase(zone)}.`,
+    `You sell here${taken}.${listed === null ? '' : ` ${listed}`} Zone ${zone.zone.name}, ${entryPhrase(zone, names)}.`,
     ...(named === '' ? [] : [`Also listed in ${named}.`]),
     ...nearby,
     services.length > 0
@@ -90,7 +85,8 @@ const Answer = ({ code, found }: { code: string; found: Whereabouts }) => {
   const nearby = found.pickups.length + found.areas.length;
   const cannot =
     nearby === 0 && (!found.sold || !found.postal.served || !found.zone || found.services.length === 0);
-  const lines = answerText(found);
+  const names = usePlaceNames();
+  const lines = answerText(found, names);
   return (
     <View style={style.item} role="listitem">
       <ZoneSwatch mark={found.sold && found.zone ? marks.get(found.zone.zone.id) : undefined} />

@@ -38,11 +38,11 @@ describe('where a code falls', () => {
     fireEvent.changeText(screen.getByLabelText('Where would this code fall?'), 'j0m 1c0, B3H 4R2');
     expect(
       screen.getByText(
-        /J0M 1C0.*You sell here, in CA-QC\. Not on the postal list, and served\. Zone North, by J0M\*\./,
+        /J0M 1C0.*You sell here, in Quebec\. Not on the postal list, and served\. Zone North, by J0M\*\./,
       ),
     ).toBeTruthy();
-    expect(screen.getByText(/Also listed in Central \(by CA-QC\)/)).toBeTruthy();
-    expect(screen.getByText(/B3H 4R2.*Zone Maritimes, by CA-NS\./)).toBeTruthy();
+    expect(screen.getByText(/Also listed in Central \(by Quebec\)/)).toBeTruthy();
+    expect(screen.getByText(/B3H 4R2.*Zone Maritimes, by Nova Scotia\./)).toBeTruthy();
   });
 
   test('says where the customer cannot buy', async () => {
@@ -180,7 +180,9 @@ describe('the zones', () => {
   test('are listed with their services, and lead to their places', async () => {
     await open();
     expect(screen.getAllByText('4 services')).toHaveLength(4);
-    fireEvent.press(screen.getByLabelText('North: YT, NT, NU, 8 codes in CA. To its places'));
+    fireEvent.press(
+      screen.getByLabelText('North: Yukon, Northwest Territories, Nunavut, 8 codes in Canada. To its places'),
+    );
     expect(currentAddress()).toEqual({ pathname: '/charges', params: { zone: 'north', panel: 'zone' } });
   });
 

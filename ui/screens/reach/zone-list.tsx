@@ -7,6 +7,7 @@ import { Press } from '../../parts/press.tsx';
 import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
 import { selectBook, selectRatesByCell } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { usePlaceNames } from '../../places/use-place-names.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
 import { TOUCH, type Inks } from '../../theme/tokens.ts';
@@ -36,11 +37,12 @@ export const ZoneList = () => {
   const { zones, services } = useAppSelector(selectBook);
   const rates = useAppSelector(selectRatesByCell);
   const marks = useAppSelector(selectZoneMarks);
+  const names = usePlaceNames();
   return (
     <View role="list" aria-label="Zones">
       {zones.map((zone) => {
         const count = services.filter(({ id }) => rates.get(`${id}/${zone.id}`)?.active).length;
-        const places = regionsPhrase(zone.includes);
+        const places = regionsPhrase(zone.includes, names);
         const words = zone.remainder ? 'places in no other zone' : places === '' ? 'no places yet' : places;
         return (
           <View role="listitem" key={zone.id}>

@@ -9,6 +9,7 @@ import { edit } from '../../../state/draft.ts';
 import { touchesShown } from '../../../state/check.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../state/store.ts';
+import { usePlaceNames } from '../../../places/use-place-names.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -32,7 +33,8 @@ const AdjustmentsPart = () => {
   const { adjustment: open } = useLocalSearchParams<{ adjustment?: string }>();
   const { adjustments, store: shop } = useAppSelector(selectBook);
   const today = useToday(shop.timeZone);
-  const lines = useAppSelector((state) => selectAdjustmentLines(state, today));
+  const names = usePlaceNames();
+  const lines = useAppSelector((state) => selectAdjustmentLines(state, today, names));
   useEffect(() => {
     dispatch(touchesShown(true));
     return () => void dispatch(touchesShown(false));
