@@ -121,3 +121,26 @@ test('a group keeps its goods from a service, and the reason leads back to the g
   await preview.getByRole('link', { name: /^Parcel: Pots are not carried by Parcel/ }).click();
   await expect(page.getByLabel('Handling group', { exact: true })).toHaveValue('Pots');
 });
+
+test('a group leads to its products and back; a product that is opened leaves the list as it was', async ({
+  page,
+}) => {
+  await openProgram(page, '/goods?panel=groups&group=live-plants');
+  await page.getByRole('button', { name: /^See its \d+ products$/ }).click();
+  await expect(page.getByText('Only products in Live plants')).toBeVisible();
+  await expect(page.getByText('Maidenhair fern').first()).toBeVisible();
+  await expect(page.getByText('Hand trowel')).toHaveCount(0);
+  await page.getByRole('button', { name: 'To the group' }).click();
+  await expect(page.getByRole('heading', { name: 'Handling groups' })).toBeVisible();
+  await page.getByRole('button', { name: /^See its \d+ products$/ }).click();
+  await page.getByRole('button', { name: 'Show all products' }).click();
+  await expect(page.getByText('Only products in Live plants')).toHaveCount(0);
+  await expect(page.getByText('Lupin seeds').first()).toBeVisible();
+});
+
+test('a table leads to the rates that it prices, and they to it', async ({ page }) => {
+  await openProgram(page, '/charges?part=tables');
+  await page.getByRole('button', { name: /^Pallets in the West/ }).click();
+  await page.getByRole('button', { name: 'Pallet to West', exact: true }).click();
+  await expect(page).toHaveURL(/zone=west&service=pallet/);
+});

@@ -26,7 +26,7 @@ describe('a view of the products', () => {
     unknown,
     makeGood('can', { name: 'Watering can', price: 100, weight: 400, size: { ...SIZE, length: 99 } }),
   ];
-  const ALL: GoodsView = { find: '', only: 'all', order: 'listed', falling: false };
+  const ALL: GoodsView = { find: '', only: 'all', groupId: null, order: 'listed', falling: false };
   const skus = (view: Partial<GoodsView>): string[] =>
     goodsInView(goods, { ...ALL, ...view }).map(({ sku }) => sku);
 
@@ -34,6 +34,12 @@ describe('a view of the products', () => {
     expect(skus({ find: 'POT' })).toEqual(['pot-9', 'pot-10']);
     expect(skus({ find: 'glazed 10' })).toEqual(['pot-10']);
     expect(skus({ find: 'lamp' })).toEqual([]);
+  });
+
+  test('shows only those of a handling group', () => {
+    const live = [makeGood('fern', { groupIds: ['live', 'tall'] }), makeGood('pot')];
+    expect(goodsInView(live, { ...ALL, groupId: 'live' }).map(({ sku }) => sku)).toEqual(['fern']);
+    expect(goodsInView(live, { ...ALL, groupId: 'gone' })).toEqual([]);
   });
 
   test('shows only what lacks something', () => expect(skus({ only: 'missing' })).toEqual(['pot-10']));

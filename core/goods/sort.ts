@@ -7,6 +7,8 @@ export interface GoodsView {
   /** Words that must each stand in the name or the stock number. */
   find: string;
   only: 'all' | 'missing';
+  /** Those of one handling group alone; null for all. */
+  groupId: string | null;
   order: GoodsOrder;
   falling: boolean;
 }
@@ -40,6 +42,7 @@ export const goodsInView = (goods: readonly Good[], view: GoodsView): Good[] => 
   const words = view.find.toLocaleLowerCase('en').split(/\s+/).filter(Boolean);
   const shown = goods.filter((good) => {
     if (view.only === 'missing' && gapsOf(good).length === 0) return false;
+    if (view.groupId !== null && !good.groupIds?.includes(view.groupId)) return false;
     const text = `${good.name} ${good.sku}`.toLocaleLowerCase('en');
     return words.every((word) => text.includes(word));
   });

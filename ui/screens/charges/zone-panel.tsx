@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Zone } from '../../../core/model/place.ts';
@@ -14,6 +15,7 @@ import { RaiseRates } from './raise-rates.tsx';
 
 /** A zone's name, its places, where it stands, and what can be done with all its rates. */
 const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
+  const router = useRouter();
   const dispatch = useAppDispatch();
   const { zones, rates } = useAppSelector(selectBook);
   const [raising, setRaising] = useState(false);
@@ -83,6 +85,7 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
           onPress={() => setRaising(!raising)}
         />
         <TextAction label="Copy the zone" onPress={copy} />
+        <TextAction label="Where the shop sells" onPress={() => router.navigate('/reach')} />
         <TextAction label="Remove the zone" onPress={remove} />
       </View>
       {raising ? <RaiseRates ids={ids} onDone={() => setRaising(false)} /> : null}

@@ -15,7 +15,7 @@ import { useWidth } from '../../parts/use-width.ts';
 import { Later } from '../../shell/later.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { messageShown } from '../../state/session.ts';
-import { selectGoods } from '../../state/selectors.ts';
+import { selectBook, selectGoods } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { raisedPanel } from '../../theme/text.ts';
@@ -46,6 +46,7 @@ const styles = (inks: Inks) => ({
   beside: { width: BESIDE_WIDTH + 60, flexGrow: 0, paddingTop: 12 } as const,
   panel: { ...raisedPanel(inks), padding: 12 },
   close: { margin: 0, alignSelf: 'flex-end' } as const,
+  group: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 12, paddingTop: 8 } as const,
   empty: { gap: 8, paddingTop: 24, alignItems: 'flex-start' } as const,
 });
 
@@ -56,6 +57,7 @@ interface OpenFile {
 
 interface AllProps {
   only: GoodsView['only'];
+  groupId: string | null;
   open: string | null;
   onOpen: (sku: string) => void;
   onCsv: () => void;
@@ -82,13 +84,31 @@ const GoodBeside = ({ good, onOpen }: { good: Good; onOpen: (sku: string) => voi
   );
 };
 
+/** That only a group's products are listed, which it is, and how to see all. */
+const GroupShown = ({ id }: { id: string | null }) => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const group = useAppSelector(selectBook).groups.find((one) => one.id === id);
+  if (!group) return null;
+  return (
+    <View style={style.group} role="status">
+      <Text>Only products in {group.name}</Text>
+      <TextAction
+        label="To the group"
+        onPress={() => router.navigate({ pathname: '/goods', params: { panel: 'groups', group: group.id } })}
+      />
+      <TextAction label="Show all products" onPress={() => router.navigate('/goods')} />
+    </View>
+  );
+};
+
 /** The whole list: its tools, what is being added or changed at once, and the table. */
-const AllGoods = ({ only, open, onOpen, onCsv }: AllProps) => {
+const AllGoods = ({ only, groupId, open, onOpen, onCsv }: AllProps) => {
   const style = useStyles(styles);
   const isPhone = useWidth() === 'phone';
   const isBeside = useHasRoomBeside();
   const opened = useAppSelector(selectGoods).get(open ?? '');
-  const goods = useGoods(only);
+  const goods = useGoods({ only, groupId });
   const [adding, setAdding] = useState(false);
   const { chosen } = goods;
   return (
@@ -103,6 +123,7 @@ const AllGoods = ({ only, open, onOpen, onCsv }: AllProps) => {
       ) : (
         <GoodsTools goods={goods} onAdd={() => setAdding(true)} onOpenCsv={onCsv} />
       )}
+      <GroupShown id={groupId} />
       {adding ? (
         <Later>
           <AddGood onDone={() => setAdding(false)} />
@@ -127,12 +148,14 @@ export default function GoodsScreen() {
   const {
     good: open,
     only,
+    in: inGroup,
     panel,
     group,
     box,
   } = useLocalSearchParams<{
     good?: string;
     only?: string;
+    in?: string;
     panel?: string;
     group?: string;
     box?: string;
@@ -141,8 +164,15 @@ export default function GoodsScreen() {
   const [file, setFile] = useState<OpenFile | null>(null);
   const go = useCallback(
     (sku: string | null) =>
-      router.navigate({ pathname: '/goods', params: sku === null ? {} : { good: sku } }),
-    [router],
+      router.navigate({
+        pathname: '/goods',
+        params: {
+          ...(only === undefined ? {} : { only }),
+          ...(inGroup === undefined ? {} : { in: inGroup }),
+          ...(sku === null ? {} : { good: sku }),
+        },
+      }),
+    [router, only, inGroup],
   );
   const openCsv = async (): Promise<void> => {
     const chosen = await openFile('csv');
@@ -172,8 +202,9 @@ export default function GoodsScreen() {
   }
   return (
     <AllGoods
-      key={only}
+      key={`${only} ${inGroup}`}
       only={only === 'missing' ? 'missing' : 'all'}
+      groupId={inGroup ?? null}
       open={open ?? null}
       onOpen={(sku) => go(sku === open ? null : sku)}
       onCsv={() => void openCsv()}

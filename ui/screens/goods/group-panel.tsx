@@ -1,6 +1,8 @@
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { AnyNoneSome, HandlingGroup } from '../../../core/model/good.ts';
+import { countFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
 import { NameField } from '../../fields/kind-fields.tsx';
 import { Segments } from '../../parts/segments.tsx';
@@ -128,6 +130,7 @@ const GoesTo = ({ group: { onlyZones, neverZones }, onChange }: PartProps) => {
 
 /** A handling group's name, what may carry, deliver and hand it over, and where it goes. */
 export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: number }) => {
+  const router = useRouter();
   const dispatch = useAppDispatch();
   const { id, name } = group;
   const set = (changes: Changes, what: string, visit: string | null = null): void => {
@@ -149,11 +152,13 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
       />
       <GoesBy group={group} onChange={set} />
       <GoesTo group={group} onChange={set} />
-      <TextAction
-        label="Remove the group"
-        style={{ alignSelf: 'flex-start', marginLeft: -4 }}
-        onPress={remove}
-      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>
+        <TextAction
+          label={goods === 0 ? 'Choose its products' : `See its ${countFigure(goods, 'product')}`}
+          onPress={() => router.navigate({ pathname: '/goods', params: goods === 0 ? {} : { in: id } })}
+        />
+        <TextAction label="Remove the group" onPress={remove} />
+      </View>
     </View>
   );
 };

@@ -18,7 +18,7 @@ export interface Goods {
   clear: () => void;
 }
 
-const START: GoodsView = { find: '', only: 'all', order: 'listed', falling: false };
+const START: GoodsView = { find: '', only: 'all', groupId: null, order: 'listed', falling: false };
 
 /** The stock numbers from one good to another as they are shown. */
 const between = (shown: readonly Good[], from: string | null, to: string): string[] => {
@@ -53,9 +53,9 @@ const useChosen = (shown: readonly Good[]): Pick<Goods, 'chosen' | 'toggle' | 't
  * The products as the page shows them: found, filtered, sorted, and those that are chosen. A good that was
  * shown stays while it is edited, although it no longer lacks what it was listed for.
  */
-export const useGoods = (only: GoodsView['only']): Goods => {
+export const useGoods = (first: Pick<GoodsView, 'only' | 'groupId'>): Goods => {
   const { goods: all } = useAppSelector(selectCatalogue);
-  const [view, setView] = useState<GoodsView>({ ...START, only });
+  const [view, setView] = useState<GoodsView>({ ...START, ...first });
   const skus = useMemo(
     () => goodsInView(all, view).map(({ sku }) => sku),
     // The list follows the view and the number of goods, so that no row jumps away while it is edited.

@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -27,6 +28,7 @@ import { dayNow } from '../../../parts/day-now.ts';
 const styles = (inks: Inks) => ({
   head: { gap: 8, paddingTop: 12 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+  users: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
   note: note(inks),
   number: { ...smallFigure, color: inks.quiet, width: 56 } as const,
   place: { flex: 1, minWidth: 0 },
@@ -37,14 +39,24 @@ const styles = (inks: Inks) => ({
 const placeWords = ({ country, subdivision, postal }: TableRow): string =>
   [subdivision ?? country, postal].filter(Boolean).join(' ') || 'anywhere';
 
-/** The rates that are priced by a table, by the names of their cells. */
-const useUsers = (id: string): string[] => {
+interface User {
+  name: string;
+  zone: string;
+  service: string;
+}
+
+/** The rates that are priced by a table, by their cells. */
+const useUsers = (id: string): User[] => {
   const { rates, services, zones } = useAppSelector(selectBook);
   const nameOf = (list: readonly { id: string; name: string }[], wanted: string): string =>
     list.find((one) => one.id === wanted)?.name ?? wanted;
   return rates
     .filter(({ price }) => price.kind === 'table' && price.tableId === id)
-    .map(({ serviceId, zoneId }) => `${nameOf(services, serviceId)} to ${nameOf(zones, zoneId)}`);
+    .map(({ serviceId, zoneId }) => ({
+      name: `${nameOf(services, serviceId)} to ${nameOf(zones, zoneId)}`,
+      zone: zoneId,
+      service: serviceId,
+    }));
 };
 
 const Actions = ({
@@ -57,6 +69,7 @@ const Actions = ({
   onGone: () => void;
 }) => {
   const style = useStyles(styles);
+  const router = useRouter();
   const dispatch = useAppDispatch();
   const { decimals } = useAppSelector(selectDisplayFormat);
   const { store } = useAppSelector(selectBook);
@@ -82,9 +95,18 @@ const Actions = ({
   };
   return (
     <View style={style.head}>
-      <Text style={style.note}>
-        {users.length === 0 ? 'No rate is priced by it yet.' : `Prices ${users.join(', ')}.`}
-      </Text>
+      <View style={style.users}>
+        <Text style={style.note}>
+          {users.length === 0 ? 'No rate is priced by it yet: choose it in a rate on the board.' : 'Prices'}
+        </Text>
+        {users.map(({ name: user, zone, service }) => (
+          <TextAction
+            key={user}
+            label={user}
+            onPress={() => router.navigate({ pathname: '/charges', params: { zone, service } })}
+          />
+        ))}
+      </View>
       <View style={style.actions}>
         <TextAction main label="Open a CSV" onPress={choose} />
         <TextAction label="Save as CSV" disabled={rows.length === 0} onPress={() => save('rates', rows)} />
