@@ -75,8 +75,7 @@ test('a region closed inside an open country, by name', async ({ page }) => {
   await page.getByLabel('Find a country').fill('canada');
   await page.getByRole('button', { name: 'Regions of Canada' }).click();
   await page.getByRole('checkbox', { name: 'Nova Scotia' }).click();
-  const region = page.getByRole('listitem').filter({ hasText: /^Nova Scotia/ });
-  await expect(region).toContainText('closed');
+  await expect(page.getByRole('listitem').filter({ hasText: /^Nova Scotiaclosed$/ })).toBeVisible();
   await expect(await openPreview(page)).toContainText('The shop does not sell to CA-NS, B2G2L2.');
 });
 
