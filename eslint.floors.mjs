@@ -22,6 +22,7 @@ export const FLOORS = [
   'replay',
   'check',
   'audit',
+  'delivery-page',
   'publish',
   'repair',
   'begin',

@@ -17,6 +17,9 @@ const FRENCH: Record<string, string> = {
   'Electric cart, today': 'Chariot électrique, aujourd’hui',
   'Electric cart': 'Chariot électrique',
   Van: 'Camionnette',
+  Peninsula: 'La péninsule',
+  'Harbour ring': 'Autour du port',
+  'Crate, returnable': 'Caisse consignée',
   'Collect at the Nursery': 'Retrait à la pépinière',
   'Come in by **Kelp Row**, not by the lane.\n\n1. Park in a bay marked *Thistle*.\n2. Ring the brass bell; we bring the order out.\n\nHave the order number ready.':
     'Entrez par **Kelp Row**, pas par la ruelle.\n\n1. Garez-vous sur une place marquée *Thistle*.\n2. Sonnez la cloche de laiton ; nous apportons la commande.\n\nAyez le numéro de commande sous la main.',

@@ -157,6 +157,10 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByRole('button', { name: 'Next', exact: true }).click();
   },
   'the shop’s goods': (page) => openProgram(page, '/shop'),
+  'the delivery page': async (page) => {
+    await openProgram(page, '/shop/delivery');
+    await expect(page.getByRole('heading', { name: 'Brought to you' })).toBeVisible();
+  },
   'the checkout': async (page) => {
     await openProgram(page, '/shop');
     await page.getByRole('button', { name: 'Add Lupin seeds to the basket' }).click();

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from './browser.ts';
 import {
   choiceOf,
@@ -151,4 +152,29 @@ test('the customer who cannot buy is told why, and a change of the rule lets the
   await expect(told).toBeVisible();
   await page.getByRole('button', { name: 'Serve the draft' }).click();
   await expect(page.getByRole('radio', { name: /^Pallet/ })).toBeVisible();
+});
+
+test('the delivery page says what checkout charges, and is saved as a page that needs no script', async ({
+  page,
+}) => {
+  await openProgram(page, '/shop');
+  await page.getByRole('link', { name: 'Delivery and pickup' }).click();
+  const maritimes = page.getByRole('list', { name: /^Nova Scotia, New Brunswick/ });
+  await expect(maritimes.getByRole('listitem').filter({ hasText: 'Seed mail' })).toContainText('2.10');
+  await expect(page.getByRole('heading', { name: 'Collect at the Nursery' })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: /save as a web page/ }).click();
+  const html = readFileSync(await (await download).path(), 'utf8');
+  await page.getByRole('link', { name: 'Wrack & Thistle: all products' }).click();
+  await put(page, 'Lupin seeds');
+  await toCheckout(page);
+  await typeAddress(page);
+  await expect(page.getByRole('radio', { name: 'Seed mail, 2.10' })).toBeVisible();
+  const saved = await (await page.context().browser()?.newContext({ javaScriptEnabled: false }))?.newPage();
+  if (!saved) throw new Error('no page to show it in');
+  await saved.setContent(html);
+  await expect(saved.getByRole('heading', { level: 1 })).toHaveText('Wrack & Thistle: Delivery and pickup');
+  await expect(saved.getByRole('row', { name: /^Seed mail/ }).first()).toContainText('2.10');
+  await expect(saved.getByRole('listitem').filter({ hasText: 'brass bell' })).toBeVisible();
+  await saved.context().close();
 });

@@ -5,6 +5,8 @@ const TYPES = {
   csv: 'text/csv',
   geojson: 'application/geo+json',
   ics: 'text/calendar',
+  html: 'text/html',
+  md: 'text/markdown',
 } as const;
 export type FileKind = keyof typeof TYPES;
 /** What such files are called besides. */

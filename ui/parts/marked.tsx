@@ -1,4 +1,5 @@
 import type { Nodes, RootContent } from 'mdast';
+import { micromark } from 'micromark';
 import { fromMarkdown } from 'mdast-util-from-markdown';
 import type { ReactNode } from 'react';
 import { Linking, View } from 'react-native';
@@ -102,3 +103,6 @@ const Marked = ({ text }: { text: string }) => {
   return <View style={style.all}>{blocks(fromMarkdown(text).children, style)}</View>;
 };
 export default Marked;
+
+/** A text in CommonMark as HTML; raw HTML in it and addresses that run something are taken out. */
+export const markedHtml = (text: string): string => micromark(text);

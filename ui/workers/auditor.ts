@@ -7,6 +7,8 @@ import type { Catalogue } from '../../core/model/good.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import { testOrderChanges, type TestOrderChange } from '../../core/publish/test-order-changes.ts';
 import { compile, type CompiledBook } from '../../core/quote/compile.ts';
+import { pricesOf } from '../../core/delivery-page/prices.ts';
+import type { PriceSpan } from '../../core/delivery-page/price-key.ts';
 import { makeParts, type CompiledParts } from '../../core/quote/compiled-parts.ts';
 import { triedRepairs, type TriedRepair, type TriedShop } from '../../core/repair/tried-repairs.ts';
 import { replay, type Replay } from '../../core/replay/replay.ts';
@@ -31,6 +33,8 @@ export interface Auditor {
   repairs: (problem: Problem, testOrders: TestOrder[]) => Promise<TriedRepair[] | null>;
   /** The shop against the one that is live. */
   compare: (shop: ShopParts, live: ShopParts) => Comparison;
+  /** What each way to get an order of a shop costs, by `priceKey`, as ordered at a moment. */
+  prices: (shop: ShopParts, at: string) => ReadonlyMap<string, PriceSpan>;
 }
 
 const compiledOf = (shop: ShopParts, parts: CompiledParts): CompiledBook =>
@@ -93,5 +97,6 @@ export const makeAuditor = (): Auditor => {
         replay: replay(now, before, shop.orders ?? []),
       };
     },
+    prices: (shop, at) => pricesOf(compiledOf(shop, kept), at),
   };
 };

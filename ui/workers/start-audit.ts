@@ -1,5 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { AuditProgress } from '../../core/audit/audit.ts';
+import type { PriceSpan } from '../../core/delivery-page/price-key.ts';
 import type { Problem } from '../../core/model/problem.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import type { TriedRepair } from '../../core/repair/tried-repairs.ts';
@@ -92,6 +93,18 @@ export const auditOnce = (shop: ShopParts, on: string): AuditWork => {
     )
     .finally(() => worker.terminate());
   return { problems, stop: () => worker.terminate() };
+};
+
+/** What each way to get an order of a shop costs, in a worker of its own, ended when it is done. */
+export const startPricing = (
+  shop: ShopParts,
+  at: string,
+): { prices: Promise<ReadonlyMap<string, PriceSpan>>; stop: () => void } => {
+  const worker = newWorker();
+  const prices = wrap<Auditor>(worker)
+    .prices(shop, at)
+    .finally(() => worker.terminate());
+  return { prices, stop: () => worker.terminate() };
 };
 
 /** A comparison in a worker of its own, ended when it is done. */

@@ -223,6 +223,43 @@ export const ENGLISH = {
   'help.next-time': 'The next would be {moment}; come back nearer to it.',
   'measure.units': '{count, plural, one {# unit} other {# units}}',
 
+  // Delivery and pickup, before anything is ordered
+  'page.title': 'Delivery and pickup',
+  'page.amounts': 'Amounts in {currency}; taxes are added at checkout.',
+  'page.amounts-with-tax': 'Amounts in {currency}, taxes included.',
+  'page.working-out': 'Working out what each way costs …',
+  'page.shipped': 'Sent to you',
+  'page.delivered': 'Brought to you',
+  'page.collected': 'Collected by you',
+  'page.abroad': 'Import charges',
+  'page.closed': 'Days on which we are closed',
+  'page.from': 'from {least}',
+  'page.at-checkout': 'worked out at checkout',
+  'page.free-from': 'free from {amount}',
+  'page.up-to': 'up to {weight}',
+  'page.minimum': 'minimum order {amount}',
+  'page.fee': '{name} {amount}',
+  'page.codes': '{count, plural, one {# postal area} other {# postal areas}} in {country}',
+  'page.everywhere-else': 'everywhere else we sell',
+  'page.in-codes': 'Postal codes {codes}',
+  'page.codes-and-more': 'Postal codes {codes} and {count, number} more',
+  'page.within': 'Up to {distance} from {location}',
+  'page.around': 'Around {location}',
+  'page.days':
+    '{max, plural, =0 {on the day it is ready} one {within # open day after it is ready} other {within # open days after it is ready}}',
+  'page.choose-day': 'you choose the day: {hours}',
+  'page.choose-time': 'you choose the time: {hours}',
+  'page.customers-within': 'for customers up to {distance} away',
+  'page.kerbside': 'we bring it out to your car',
+  'page.open': 'Open {hours}',
+  'page.map': 'Show on a map',
+  'page.duties-now':
+    'For orders to other countries, import charges are shown and paid at checkout where we can work them out.',
+  'page.duties-later':
+    'For orders to other countries, import charges may be due on arrival. You pay them to the carrier.',
+  'page.save-html': 'For you, the merchant: save as a web page',
+  'page.save-markdown': 'Save as Markdown',
+
   // Messages about an order
   'news.dear': 'Dear {name},',
   'news.good-day': 'Good day,',

@@ -227,6 +227,43 @@ export const FRENCH: Record<MessageId, string> = {
   'help.next-time': 'Le prochain serait : {moment} ; revenez plus près de cette date.',
   'measure.units': '{count, plural, one {# article} other {# articles}}',
 
+  // Delivery and pickup, before anything is ordered
+  'page.title': 'Livraison et retrait',
+  'page.amounts': 'Montants en {currency} ; les taxes s’ajoutent à la commande.',
+  'page.amounts-with-tax': 'Montants en {currency}, taxes comprises.',
+  'page.working-out': 'Calcul des prix en cours …',
+  'page.shipped': 'Envoyé chez vous',
+  'page.delivered': 'Apporté par nous',
+  'page.collected': 'Retrait sur place',
+  'page.abroad': 'Droits d’importation',
+  'page.closed': 'Jours de fermeture',
+  'page.from': 'dès {least}',
+  'page.at-checkout': 'calculé à la commande',
+  'page.free-from': 'gratuit dès {amount}',
+  'page.up-to': 'jusqu’à {weight}',
+  'page.minimum': 'commande minimale {amount}',
+  'page.fee': '{name} : {amount}',
+  'page.codes': '{count, plural, one {# secteur postal} other {# secteurs postaux}}, {country}',
+  'page.everywhere-else': 'partout ailleurs où nous vendons',
+  'page.in-codes': 'Codes postaux {codes}',
+  'page.codes-and-more': 'Codes postaux {codes} et {count, number} autres',
+  'page.within': 'Jusqu’à {distance} de {location}',
+  'page.around': 'Autour de {location}',
+  'page.days':
+    '{max, plural, =0 {le jour où elle est prête} one {au plus # jour d’ouverture après} other {au plus # jours d’ouverture après}}',
+  'page.choose-day': 'vous choisissez le jour : {hours}',
+  'page.choose-time': 'vous choisissez l’heure : {hours}',
+  'page.customers-within': 'pour les clients à {distance} au plus',
+  'page.kerbside': 'nous l’apportons à votre voiture',
+  'page.open': 'Ouvert {hours}',
+  'page.map': 'Voir sur une carte',
+  'page.duties-now':
+    'Pour les commandes vers d’autres pays, les droits d’importation sont affichés et payés à la commande quand nous pouvons les calculer.',
+  'page.duties-later':
+    'Pour les commandes vers d’autres pays, des droits d’importation peuvent être dus à l’arrivée. Vous les payez au transporteur.',
+  'page.save-html': 'Pour vous, le marchand : enregistrer comme page web',
+  'page.save-markdown': 'Enregistrer en Markdown',
+
   // Messages about an order
   'news.dear': 'Bonjour {name},',
   'news.good-day': 'Bonjour,',

@@ -57,7 +57,8 @@ const turnedBook = (book: Book, turn: Turn): Book => ({
   services: book.services.map((one) => turned(one, ['name', 'note'], 'ways', turn)),
   rates: book.rates.map((rate) => turnedRate(rate, turn)),
   areas: book.areas.map((area) => ({
-    ...turned(area, ['instructions'], 'ways', turn),
+    ...turned(area, ['name', 'instructions'], 'ways', turn),
+    ...(area.serviceFee ? { serviceFee: turned(area.serviceFee, ['name'], 'payments', turn) } : {}),
     methods: area.methods.map((method) => ({
       ...turned(method, ['name'], 'ways', turn),
       timing: turnedTiming(method.timing, turn),

@@ -44,10 +44,12 @@ const styles = (inks: Inks) => ({
     alignSelf: 'center',
     flexDirection: 'row',
     alignItems: 'center',
-    justifyContent: 'space-between',
+    flexWrap: 'wrap',
+    columnGap: 16,
     paddingHorizontal: 20,
     paddingTop: 12,
   } as const,
+  links: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 16 } as const,
   shop: { fontFamily: SANS_STRONG, fontSize: 22, lineHeight: 28 },
   link: { minHeight: TOUCH, justifyContent: 'center' } as const,
   basket: { fontFamily: SANS, fontSize: 15, lineHeight: 22, textDecorationLine: 'underline' } as const,
@@ -126,7 +128,7 @@ const Languages = () => {
   const { language } = useCustomerWords();
   const others = customerLanguages(useAppSelector(selectServedBook)).filter((one) => one !== language);
   return (
-    <View style={{ marginLeft: 'auto', marginRight: 8, flexDirection: 'row' }}>
+    <View style={{ flexDirection: 'row', marginHorizontal: -4 }}>
       {others.map((one) => (
         <TextAction key={one} label={LANGUAGE_NAMES[one]} onPress={() => dispatch(shopLanguageChosen(one))} />
       ))}
@@ -163,14 +165,21 @@ export const ShopHead = () => {
             <Text style={style.shop}>{name}</Text>
           </View>
         </Press>
-        <Languages />
-        <Press role="link" onPress={() => router.navigate('/shop/basket')}>
-          <View style={style.link}>
-            <Text style={style.basket}>
-              {units === 0 ? say('shop.basket') : say('shop.basket-with', { count: units })}
-            </Text>
-          </View>
-        </Press>
+        <View style={style.links}>
+          <Press role="link" onPress={() => router.navigate('/shop/delivery')}>
+            <View style={style.link}>
+              <Text style={style.basket}>{say('page.title')}</Text>
+            </View>
+          </Press>
+          <Languages />
+          <Press role="link" onPress={() => router.navigate('/shop/basket')}>
+            <View style={style.link}>
+              <Text style={style.basket}>
+                {units === 0 ? say('shop.basket') : say('shop.basket-with', { count: units })}
+              </Text>
+            </View>
+          </Press>
+        </View>
       </View>
     </>
   );

@@ -1,3 +1,4 @@
+import { lazy } from 'react';
 import { BasketPage } from './basket-page.tsx';
 import { Later } from '../../shell/later.tsx';
 import { CheckoutPage } from '../../shell/later-forms.ts';
@@ -5,12 +6,16 @@ import { GoodsPage } from './goods-page.tsx';
 import { OrderPage } from './order-page.tsx';
 import { ProductPage } from './product-page.tsx';
 
+/** It quotes for the whole book: it comes when it is opened. */
+const DeliveryPage = lazy(() => import('./delivery-page.tsx'));
+
 const PAGES = {
   goods: GoodsPage,
   basket: BasketPage,
   checkout: CheckoutPage,
   order: OrderPage,
   product: ProductPage,
+  delivery: DeliveryPage,
 };
 
 /** The customer's side of the shop, served from the draft. */
