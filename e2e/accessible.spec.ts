@@ -184,6 +184,11 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByRole('button', { name: 'Nova Scotia', exact: true }).click();
     await expect(page.getByRole('region', { name: 'In parts' })).toBeVisible();
   },
+  'the guide': async (page) => {
+    await openProgram(page, '/reach');
+    await page.getByRole('button', { name: 'How it works' }).click();
+    await expect(page.getByRole('heading', { name: 'The postal list' })).toBeVisible();
+  },
   'the list of keys': async (page) => {
     await openProgram(page);
     await page.keyboard.press('?');

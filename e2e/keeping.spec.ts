@@ -30,6 +30,8 @@ freshTest.describe('without a network', () => {
       await context.setOffline(true);
       await page.reload();
       await expect(lastChanged(page)).toHaveValue('Kelp & Thistle');
+      await page.goto('/guide?page=check');
+      await expect(page.getByRole('heading', { name: 'Test orders' })).toBeVisible();
       for (const screen of SCREENS) {
         await page.goto(screen);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

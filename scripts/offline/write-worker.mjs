@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { ROOT } from '../phases.mjs';
 
-const KEPT = /\.(html|js|css|json|woff2|png|svg|ico|webmanifest)$/;
+const KEPT = /\.(html|js|css|json|woff2|png|svg|ico|webmanifest|md)$/;
 /** Files that carry the hash of their content in their name never change. */
 const NAMED_BY_CONTENT = /[-.][0-9a-f]{32}\./;
 

@@ -2,7 +2,7 @@ import type { RuleLink } from '../preview/rule-link.ts';
 
 /** An address of the program. */
 export interface FoundLink {
-  pathname: RuleLink['pathname'] | '/today' | '/check' | '/begin' | '/shop';
+  pathname: RuleLink['pathname'] | '/today' | '/check' | '/begin' | '/guide' | '/shop';
   params?: Record<string, string | undefined>;
 }
 

@@ -107,6 +107,12 @@ export const TOPICS: readonly Entry[] = [
     'warehouse',
     'preparation',
   ]),
+  topic('Guide', 'How the program is used', { pathname: '/guide', params: {} }, [
+    'help',
+    'manual',
+    'documentation',
+    'docs',
+  ]),
   topic('Languages', 'Settings', settings('languages'), ['French', 'translation', 'translate', 'bilingual']),
   topic('Taxes', 'Settings', settings('taxes'), ['VAT', 'GST', 'HST', 'sales tax']),
   topic('Payments', 'Settings', settings('payments'), ['cash on delivery', 'pay on collection']),

@@ -11,6 +11,7 @@ const styles = (inks: Inks) => ({
   all: { gap: 8 },
   text: { fontFamily: SANS, fontSize: 15, lineHeight: 22, color: inks.ink },
   strong: { fontFamily: SANS_STRONG },
+  heading: { fontFamily: SANS_STRONG, fontSize: 17, lineHeight: 24, marginTop: 12 },
   leaning: { fontStyle: 'italic' } as const,
   link: { textDecorationLine: 'underline' } as const,
   item: { flexDirection: 'row', gap: 8 } as const,
@@ -66,7 +67,12 @@ const blocks = (nodes: readonly RootContent[], style: Style): ReactNode[] =>
         );
       case 'heading':
         return (
-          <Text key={at} style={[style.text, style.strong]}>
+          <Text
+            key={at}
+            style={[style.text, style.heading]}
+            role="heading"
+            aria-level={Math.min(6, node.depth + 1)}
+          >
             {inline(node.children, style)}
           </Text>
         );

@@ -12,6 +12,7 @@ import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
 import { aboutOf } from './places.ts';
 import { useIsDark } from './use-is-dark.ts';
+import { TextAction } from '../parts/text-action.tsx';
 import { IconAction } from '../parts/icon-action.tsx';
 
 interface Props {
@@ -25,6 +26,7 @@ const styles = (inks: Inks) => ({
   row: { flexDirection: 'row', alignItems: 'flex-end', justifyContent: 'space-between', gap: 12 } as const,
   title: { flexShrink: 1 },
   tools: { flexDirection: 'row', alignItems: 'center', marginRight: -8 } as const,
+  about: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 8 } as const,
   note: note(inks),
   button: { margin: 0 },
   back: { flexDirection: 'row', alignItems: 'center', marginLeft: -12, height: 32 } as const,
@@ -75,7 +77,7 @@ const PhoneMenu = () => {
     setOpen(false);
     dispatch(action);
   };
-  const go = (path: '/shop' | '/settings') => () => {
+  const go = (path: '/shop' | '/settings' | '/guide') => () => {
     setOpen(false);
     router.navigate(path);
   };
@@ -97,6 +99,7 @@ const PhoneMenu = () => {
       />
       <Menu.Item title="Shopfront" onPress={go('/shop')} />
       <Menu.Item title="Settings" onPress={go('/settings')} />
+      <Menu.Item title="Guide" onPress={go('/guide')} />
       <Menu.Item title="Keyboard" onPress={act(keysToggled(true))} />
     </Menu>
   );
@@ -107,6 +110,7 @@ export const PageHead = ({ title, back }: Props) => {
   const style = useStyles(styles);
   const width = useWidth();
   const about = back ? undefined : aboutOf(title);
+  const router = useRouter();
   const dispatch = useAppDispatch();
   const state = useAppSelector((all) => all.storage.state);
   return (
@@ -147,7 +151,15 @@ export const PageHead = ({ title, back }: Props) => {
           {width === 'phone' ? <PhoneMenu /> : null}
         </View>
       </View>
-      {about === undefined ? null : <Text style={style.note}>{about}</Text>}
+      {about === undefined ? null : (
+        <View style={style.about}>
+          <Text style={style.note}>{about.text}</Text>
+          <TextAction
+            label="How it works"
+            onPress={() => router.navigate({ pathname: '/guide', params: { page: about.guide } })}
+          />
+        </View>
+      )}
     </View>
   );
 };

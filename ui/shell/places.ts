@@ -1,3 +1,5 @@
+import type { GuidePage } from '../screens/guide/guide-pages.ts';
+
 /** The places of the program that work, in the order of the navigation; `key` follows `g`. */
 export const PLACES = [
   { name: 'Today', path: '/today', key: 't' },
@@ -8,10 +10,11 @@ export const PLACES = [
 ] as const;
 
 /** What a page is for, where its name is a word of ours and does not say it. */
-const ABOUT: Record<string, string> = {
-  Reach: 'Where you sell, and what serves each place.',
-  Check: 'Try the draft before customers see it.',
+const ABOUT: Record<string, { text: string; guide: GuidePage }> = {
+  Reach: { text: 'Where you sell, and what serves each place.', guide: 'reach' },
+  Check: { text: 'Try the draft before customers see it.', guide: 'check' },
 };
-export const aboutOf = (title: string): string | undefined => ABOUT[title];
+/** What a page is for, and the page of the guide that says more. */
+export const aboutOf = (title: string): { text: string; guide: GuidePage } | undefined => ABOUT[title];
 
 export type Place = (typeof PLACES)[number]['path'];

@@ -26,7 +26,7 @@ const styles = (inks: Inks) => ({
   foot: { flex: 1, justifyContent: 'flex-end' } as const,
 });
 
-const RailLink = ({ name, path }: { name: string; path: Place | '/settings' | '/shop' }) => {
+const RailLink = ({ name, path }: { name: string; path: Place | '/settings' | '/shop' | '/guide' }) => {
   const style = useStyles(styles);
   const router = useRouter();
   const isHere = usePathname().startsWith(path);
@@ -60,6 +60,7 @@ export const Rail = () => {
       <View style={style.foot}>
         <RailLink name="Shopfront" path="/shop" />
         <RailLink name="Settings" path="/settings" />
+        <RailLink name="Guide" path="/guide" />
         <Press role="button" onPress={() => dispatch(coloursChosen(isDark ? 'light' : 'dark'))}>
           <View style={style.item}>
             <Text style={style.name}>{isDark ? 'Light' : 'Dark'}</Text>

@@ -152,7 +152,7 @@ const Sections = ({ page }: { page: Page }) => {
 };
 
 /** What every way to get an order costs, to where and when, before anything is ordered. */
-export const DeliveryPage = () => {
+const DeliveryPage = () => {
   const style = useStyles(styles);
   const words = useCustomerWords();
   const { say } = words;
