@@ -36,7 +36,8 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await expect(page.getByText('Choose the country that you send from.')).toBeVisible();
   await page.getByLabel('Name of the shop').fill('Sedge & Slate');
   await choose(page, 'Country', 'irel', 'Ireland');
-  await choose(page, 'Currency', 'EUR', 'Euro');
+  await page.getByRole('checkbox', { name: 'Delivered by you, nearby' }).click();
+  await expect(page.getByLabel('Currency', { exact: true })).toHaveValue('Euro');
   await page.getByLabel('Tax on sales at home (optional)').fill('VAT');
   await page.getByLabel('its percentage').fill('23');
   await on(page, 'Where to?');
@@ -49,9 +50,8 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(page.getByText('Write an amount, as 12.50.')).toBeVisible();
   await page.getByLabel('Parcel, Everywhere else').fill('19');
-  await on(page, 'When are you open, and do people collect?');
-  await on(page, 'Do you bring orders to people nearby?');
-  await page.getByRole('button', { name: 'Yes' }).click();
+  await on(page, 'When are you open?');
+  await on(page, 'Where do you bring orders to?');
   await page.getByLabel('Postal codes nearby').fill('F91, F92 A1C2');
   await expect(page.getByText('2 patterns: F91*, F92A1C2')).toBeVisible();
   await page.getByLabel('Charge', { exact: true }).fill('4');
@@ -97,4 +97,26 @@ test('an empty book says what it lacks on every page', async ({ page }) => {
   await page.getByRole('button', { name: /^New location/ }).click();
   await fill(page, 'Open on Monday', '9am-5pm');
   await expect(page.getByLabel('Open on Monday')).toHaveValue('9am-5pm');
+});
+
+test('a shop that only collects is asked nothing of shipping, and its customer collects', async ({
+  page,
+}) => {
+  await openProgram(page, '/begin');
+  await page.getByLabel('Name of the shop').fill('Sedge & Slate');
+  await choose(page, 'Country', 'irel', 'Ireland');
+  await page.getByRole('checkbox', { name: 'Shipped to them' }).click();
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await expect(page.getByText('Choose at least one.')).toBeVisible();
+  await page.getByRole('checkbox', { name: /^Collected at your place/ }).click();
+  await on(page, 'What do you sell?');
+  await expect(page.getByText('Question 2 of 3.')).toBeVisible();
+  await expect(page.getByText('What you charge for sending one order')).toHaveCount(0);
+  await page.getByLabel('A product that you sell').fill('Slate board');
+  await page.getByLabel('Its price').fill('32');
+  await on(page, 'When are you open?');
+  await on(page, 'Your first book');
+  await page.getByRole('button', { name: 'Use this book' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Reach' })).toBeVisible();
+  await expect(choiceOf(await openPreview(page), 'Collect at Sedge & Slate')).toContainText('0.00');
 });

@@ -13,6 +13,7 @@ export const changedFiles = () => {
 /** The browser tests that try a screen, by the folder of the screen. */
 const BY_SCREEN = {
   begin: ['begin'],
+  guide: ['keeping', 'accessible'],
   charges: ['board', 'charges', 'adjustments', 'carriers', 'lists'],
   goods: ['goods'],
   check: ['check'],

@@ -36,7 +36,7 @@ const someAnswers = fc
   .record({
     reach: fc.constantFrom('home', 'listed', 'everywhere'),
     countries: fc.subarray(['FR', 'DE', 'US']),
-    kinds: fc.subarray([...GOODS_KINDS], { minLength: 1 }),
+    kinds: fc.subarray([...GOODS_KINDS]),
     charges: fc.record({ home: everyCharge, abroad: everyCharge, rest: everyCharge }),
     nearby: fc.option(
       fc.constant<FirstAnswers['nearby'] & object>({ patterns: ['F91*'], charge: 400, minSubtotal: 2_000 }),
@@ -67,6 +67,7 @@ describe('the book of the five questions', () => {
     const places = fc.constantFrom('IE', 'FR', 'DE', 'US', 'AU');
     fc.assert(
       fc.property(someAnswers, weights, places, (answers, weight, country) => {
+        fc.pre(answers.kinds.length > 0);
         const compiled = compile(firstBook(answers), firstCatalogue(answers));
         const { choices, withheld } = quote(compiled, {
           destination: { country, ...(country === 'IE' ? { postalCode: 'F91 A1B2' } : {}) },
@@ -82,6 +83,18 @@ describe('the book of the five questions', () => {
         if (!isSold) expect(withheld.every(({ code }) => code === 'not-sold-there')).toBe(true);
       }),
     );
+  });
+
+  test('of a shop that ships nothing has no zone, service or rate, and what is collected is free', () => {
+    const answers = answersOf({ kinds: [], charges: {}, collect: true });
+    const book = firstBook(answers);
+    expect([book.zones, book.services, book.rates]).toEqual([[], [], []]);
+    const { choices } = quote(compile(book, firstCatalogue(answers)), {
+      destination: { country: 'IE' },
+      lines: [{ sku: 'slate-1', quantity: 1 }],
+      placedAt: '2026-11-26T10:00:00Z',
+    });
+    expect(choices.map(({ kind, charge }) => [kind, charge])).toEqual([['pickup', 0]]);
   });
 
   test('brings what is near for its own charge, and nowhere else', () => {

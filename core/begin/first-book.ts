@@ -27,10 +27,11 @@ export interface FirstAnswers {
   reach: 'home' | 'listed' | 'everywhere';
   /** Further countries where `reach` is 'listed', or that have charges of their own where it is 'everywhere'. */
   countries: string[];
+  /** None where nothing is shipped. */
   kinds: GoodsKind[];
   /** What sending one order costs, by zone and kind. */
   charges: Partial<Record<FirstZone, Partial<Record<GoodsKind, number>>>>;
-  good: Pick<Good, 'sku' | 'name' | 'price'> & { weight: number };
+  good: Pick<Good, 'sku' | 'name' | 'price' | 'weight'>;
   hours: OpeningHours[];
   /** Whether customers may collect where the orders are made ready. */
   collect?: boolean;
@@ -183,7 +184,8 @@ export const firstBook = (answers: FirstAnswers): Book => {
   return {
     ...empty,
     locations: [{ id: 'home', name: fromName, address: from, hours, closedDates: [] }],
-    zones: zonesOf(answers),
+    // A shop that ships nothing needs no zone.
+    zones: kinds.length === 0 ? [] : zonesOf(answers),
     services: kinds.map((id) => ({ id, name: SERVICE_NAMES[id] })),
     rates: ratesOf(answers, kinds),
     areas: areasOf(answers),

@@ -137,6 +137,14 @@ const contactOf = (cell: Cell): { contact?: Record<string, string> } => {
   return Object.keys(contact).length > 0 ? { contact } : {};
 };
 
+/** The choice that was taken, and what it is called. */
+const namesOf = (cell: Cell): Record<string, string> => ({
+  id: cell('choice'),
+  kind: cell('kind'),
+  name: cell('choice_name') || cell('choice'),
+  ...given({ shownAs: cell('choice_shown_as') }),
+});
+
 /** A row as an order of the shape of the files, not yet checked. */
 const asOrder = (cell: Cell): unknown => {
   const address = cell('address');
@@ -160,10 +168,7 @@ const asOrder = (cell: Cell): unknown => {
       ...amounts({ discount: cell('discount') }),
     },
     chosen: {
-      id: cell('choice'),
-      kind: cell('kind'),
-      name: cell('choice_name') || cell('choice'),
-      ...given({ shownAs: cell('choice_shown_as') }),
+      ...namesOf(cell),
       ...amounts({ charge: cell('charge'), total: cell('choice_total') || cell('total') || cell('charge') }),
       ...(/^(yes|true|1)$/i.test(cell('fallback_charged')) ? { fallback: true } : {}),
       ...(Object.keys(slot).length > 0 ? { slot } : {}),

@@ -49,6 +49,9 @@ const useMarks = (): void => {
   }, [dispatch]);
 };
 
+/** Pages that are about no rule of the draft: a shop that is only being thought of, and the guide. */
+const WITHOUT_PREVIEW = ['/begin', '/guide'];
+
 /**
  * The program's frame in its three widths: rail, page and preview; rail, page and strip; page and strip.
  * The shopfront stands alone beside the rail: its checkout is the preview of its own customer.
@@ -59,6 +62,7 @@ export const Shell = ({ children }: { children: ReactNode }) => {
   const previewOpen = useAppSelector((state) => state.session.previewOpen);
   const path = usePathname();
   const isShop = path.startsWith('/shop');
+  const hasPreview = !isShop && !WITHOUT_PREVIEW.includes(path);
   useKeys();
   useMarks();
   const { keysShown, finding } = useAppSelector((state) => state.session);
@@ -71,11 +75,11 @@ export const Shell = ({ children }: { children: ReactNode }) => {
           {children}
         </View>
         <Message />
-        {width === 'wide' || isShop ? null : <PreviewStrip />}
+        {width === 'wide' || !hasPreview ? null : <PreviewStrip />}
         {width === 'phone' && !isShop ? <BottomBar /> : null}
-        {width !== 'wide' && previewOpen && !isShop ? <PreviewSheet /> : null}
+        {width !== 'wide' && previewOpen && hasPreview ? <PreviewSheet /> : null}
       </View>
-      {width === 'wide' && !isShop ? (
+      {width === 'wide' && hasPreview ? (
         <View style={style.preview} role="complementary" aria-label="What this order gets">
           <ScrollView contentContainerStyle={style.previewInside}>
             <PageBoundary key={path}>

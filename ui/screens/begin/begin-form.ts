@@ -28,6 +28,8 @@ export interface BeginValues {
   units: 'metric' | 'imperial';
   taxName: string;
   taxPercent: string;
+  /** How customers get their orders: shipped, brought by the shop (`near`), collected (`collect`). */
+  ships: boolean;
   reach: FirstAnswers['reach'];
   countries: string[];
   goodName: string;
@@ -57,6 +59,7 @@ export const emptyValues = (timeZone: string): BeginValues => ({
   units: 'metric',
   taxName: '',
   taxPercent: '',
+  ships: true,
   reach: 'home',
   countries: [],
   goodName: '',
@@ -88,6 +91,7 @@ const fromFaults = (values: BeginValues): Faults => {
   const name = readName(values.shop);
   if (!name.ok) faults.shop = name.text;
   if (values.country === '') faults.country = 'Choose the country that you send from.';
+  if (!values.ships && !values.near && !values.collect) faults.ways = 'Choose at least one.';
   if (values.currency === '') faults.currency = 'Choose the currency of your prices.';
   const code = normaliseCode(values.country, values.postalCode);
   if (code !== '' && !isWholeCode(values.country)(values.postalCode.trim()))
@@ -109,10 +113,12 @@ const goodsFaults = (values: BeginValues): Faults => {
   const display = displayFormatOf(values);
   const name = readName(values.goodName);
   const price = readMoney(display)(values.goodPrice);
-  const weight = readMeasure('weight', display)(values.goodWeight);
+  const readWeight = readMeasure('weight', display);
+  const weight = (values.ships ? readWeight : optional<number>(readWeight))(values.goodWeight);
   if (!name.ok) faults.goodName = name.text;
   if (!price.ok) faults.goodPrice = price.text;
   if (!weight.ok) faults.goodWeight = weight.text;
+  if (!values.ships) return faults;
   if (values.kinds.length === 0) faults.kinds = 'Choose at least one.';
   for (const zone of firstZones(values)) {
     for (const kind of values.kinds) {
@@ -150,12 +156,21 @@ const nearFaults = (values: BeginValues): Faults => {
 
 const STEPS = [fromFaults, reachFaults, goodsFaults, hoursFaults, nearFaults];
 export const QUESTIONS = [
-  'Where do you send from?',
+  'Where is your shop?',
   'Where to?',
   'What do you sell?',
-  'When are you open, and do people collect?',
-  'Do you bring orders to people nearby?',
+  'When are you open?',
+  'Where do you bring orders to?',
 ] as const;
+
+/** The questions that apply, by their places in the list: a shop that only collects is asked nothing of shipping. */
+export const askedSteps = ({ ships, near }: Pick<BeginValues, 'ships' | 'near'>): number[] => [
+  0,
+  ...(ships ? [1] : []),
+  2,
+  3,
+  ...(near ? [4] : []),
+];
 
 /** What is wrong with the answers to one question, by field. */
 export const faultsOfStep = (values: BeginValues, step: number): Faults => STEPS[step]?.(values) ?? {};
@@ -201,6 +216,7 @@ export const answersOf = (values: BeginValues): FirstAnswers => {
   const { country, subdivision, postalCode, city, taxName, taxPercent, kinds } = values;
   const nearby = nearbyOf(values, display);
   const points = figure(readPercent(taxPercent));
+  const weight = optional<number>(readMeasure('weight', display))(values.goodWeight);
   return {
     name: values.shop.trim(),
     currency: values.currency,
@@ -215,15 +231,15 @@ export const answersOf = (values: BeginValues): FirstAnswers => {
     fromName: values.place.trim() || values.shop.trim(),
     homeName: countryName(country),
     ...(points > 0 ? { tax: { name: taxName.trim(), points } } : {}),
-    reach: values.reach,
-    countries: values.countries.filter((one) => one !== country),
-    kinds: GOODS_KINDS.filter((kind) => kinds.includes(kind)),
-    charges: chargesOf(values, display),
+    reach: values.ships ? values.reach : 'home',
+    countries: values.ships ? values.countries.filter((one) => one !== country) : [],
+    kinds: values.ships ? GOODS_KINDS.filter((kind) => kinds.includes(kind)) : [],
+    charges: values.ships ? chargesOf(values, display) : {},
     good: {
       sku: skuOf(values.goodName),
       name: values.goodName.trim(),
       price: figure(readMoney(display)(values.goodPrice)),
-      weight: figure(readMeasure('weight', display)(values.goodWeight)),
+      ...(weight.ok && weight.value !== undefined ? { weight: weight.value } : {}),
     },
     hours: hoursOf(values),
     collect: values.collect,

@@ -75,11 +75,13 @@ export const Choice = ({
   label,
   nameOf,
   options,
+  onChosen,
 }: Pick<StepProps, 'form'> & {
   name: 'country' | 'subdivision' | 'currency' | 'timeZone';
   label: string;
   nameOf: (id: string) => string;
   options: readonly Option[];
+  onChosen?: (id: string) => void;
 }) => {
   const { cell } = useStyles(beginStyles);
   return (
@@ -94,7 +96,10 @@ export const Choice = ({
               height={HEIGHT}
               chosen={value === '' ? '' : nameOf(value)}
               options={options}
-              onChoose={onChange}
+              onChoose={(id) => {
+                onChange(id);
+                onChosen?.(id);
+              }}
             />
           </View>
           <FaultText text={error?.message} />

@@ -18,11 +18,11 @@ const styles = (inks: Inks) => ({
   figure,
 });
 
-const reachText = ({ store, zones }: Book): string =>
+const reachText = ({ store, zones, areas, pickups }: Book): string =>
   store.sellsTo.mode === 'everywhere'
     ? 'It sells everywhere.'
     : `It sells to ${countFigure(store.sellsTo.countries.length, 'country', 'countries')}; all others cannot order.` +
-      (zones.length === 0 ? ' No zone has a rate yet.' : '');
+      (zones.length + areas.length + pickups.length === 0 ? ' No zone has a rate yet.' : '');
 
 /** The book that the answers make, in the words of the board, before it is used. */
 export const BeginReview = ({ book }: { book: Book }) => {

@@ -13,7 +13,14 @@ import { useAppDispatch } from '../../state/store.ts';
 import type { Workbook } from '../../state/workbook.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { useGazetteer } from '../../places/use-gazetteer.ts';
-import { answersOf, emptyValues, faultsOfStep, QUESTIONS, type BeginValues } from './begin-form.ts';
+import {
+  answersOf,
+  askedSteps,
+  emptyValues,
+  faultsOfStep,
+  QUESTIONS,
+  type BeginValues,
+} from './begin-form.ts';
 import { beginStyles, type StepProps } from './begin-parts.tsx';
 import { BeginReview } from './begin-review.tsx';
 import { StepFrom } from './step-from.tsx';
@@ -38,27 +45,29 @@ const useTake = () => {
 
 /** Moves through the questions: forward only past sound answers. */
 const useSteps = () => {
-  const [step, setStep] = useState(0);
+  const [at, setAt] = useState(0);
   const form = useForm<BeginValues>({
     defaultValues: emptyValues(Intl.DateTimeFormat().resolvedOptions().timeZone),
   });
   const values = useWatch({ control: form.control }) as BeginValues;
   // Where the codes of the country lie, for the point of the first location.
   useGazetteer(values.country);
+  const asked = askedSteps(values);
+  const step = asked[at] ?? QUESTIONS.length;
   const next = (): void => {
     const faults = Object.entries(faultsOfStep(form.getValues(), step));
     form.clearErrors();
     for (const [path, message] of faults) form.setError(path as keyof BeginValues, { message });
-    if (faults.length === 0) setStep(step + 1);
+    if (faults.length === 0) setAt(at + 1);
   };
-  return { step, form, values, next, back: () => setStep(step - 1) };
+  return { step, at, count: asked.length, form, values, next, back: () => setAt(at - 1) };
 };
 
-/** Five questions that make a sound first book, reviewed before it is used. */
+/** Up to five questions that make a sound first book, reviewed before it is used. */
 const BeginScreen = () => {
   const style = useStyles(beginStyles);
   const take = useTake();
-  const { step, form, values, next, back } = useSteps();
+  const { step, at, count, form, values, next, back } = useSteps();
   const Step = STEPS[step];
   const skip = (): void =>
     take(
@@ -72,15 +81,18 @@ const BeginScreen = () => {
   const use = (): void => {
     const answers = answersOf(values);
     const testOrders = firstTestOrders(answers, new Date().toISOString());
-    take({ book: firstBook(answers), catalogue: firstCatalogue(answers), testOrders }, '/charges');
+    take(
+      { book: firstBook(answers), catalogue: firstCatalogue(answers), testOrders },
+      values.ships ? '/charges' : '/reach',
+    );
   };
   return (
     <Page>
       <PageHead title={QUESTIONS[step] ?? 'Your first book'} />
       <View style={{ gap: 16, paddingTop: 12 }}>
         <Text style={style.note}>
-          {Step ? `Question ${step + 1} of ${QUESTIONS.length}.` : 'Everything here can be changed later.'}{' '}
-          What is here now stays until you use the new book, and comes back with undo.
+          {Step ? `Question ${at + 1} of ${count}.` : 'Everything here can be changed later.'} What is here
+          now stays until you use the new book, and comes back with undo.
         </Text>
         {Step ? (
           <Step form={form} values={values} onSubmit={next} />
@@ -90,19 +102,19 @@ const BeginScreen = () => {
         <View style={[style.row, { alignItems: 'center' }]}>
           {Step ? (
             <Button mode="contained" onPress={next}>
-              {step + 1 < QUESTIONS.length ? 'Next' : 'Look at the book'}
+              {at + 1 < count ? 'Next' : 'Look at the book'}
             </Button>
           ) : (
             <Button mode="contained" onPress={use}>
               Use this book
             </Button>
           )}
-          {step > 0 ? (
+          {at > 0 ? (
             <Button mode="text" onPress={back}>
               Back
             </Button>
           ) : null}
-          {step === 0 ? <TextAction label="Skip the questions: an empty book" onPress={skip} /> : null}
+          {at === 0 ? <TextAction label="Skip the questions: an empty book" onPress={skip} /> : null}
         </View>
       </View>
     </Page>

@@ -4,7 +4,16 @@ import { selectBook, selectPreview } from '../../state/selectors.ts';
 import { Preview } from '../../preview/preview.tsx';
 import { currentAddress, goTo } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
-import { answersOf, emptyValues, faultsOfStep, nearPatterns, type BeginValues } from './begin-form.ts';
+import {
+  answersOf,
+  askedSteps,
+  emptyValues,
+  faultsOfStep,
+  nearPatterns,
+  QUESTIONS,
+  type BeginValues,
+} from './begin-form.ts';
+import { proposalsFor } from './country-proposals.ts';
 import BeginScreen from './begin-screen.tsx';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
@@ -58,6 +67,28 @@ describe('the answers as they are typed', () => {
     });
   });
 
+  test('are asked only as far as they apply', () => {
+    const asked = (part: Partial<BeginValues>) =>
+      askedSteps({ ...VALUES, ...part }).map((at) => QUESTIONS[at]);
+    expect(asked({ near: true })).toEqual([...QUESTIONS]);
+    expect(asked({ ships: false, collect: true })).toEqual([QUESTIONS[0], QUESTIONS[2], QUESTIONS[3]]);
+    const collects = { ...VALUES, ships: false, collect: true, goodWeight: '', kinds: [] };
+    for (const step of askedSteps(collects)) expect(faultsOfStep(collects, step)).toEqual({});
+    expect(answersOf(collects)).toMatchObject({ kinds: [], charges: {}, good: { sku: 'slate-board' } });
+    expect(faultsOfStep({ ...collects, collect: false }, 0)).toEqual({ ways: 'Choose at least one.' });
+  });
+
+  test('propose what is usual in a country', async () => {
+    expect(await proposalsFor('US')).toMatchObject({ currency: 'USD', units: 'imperial' });
+    expect(await proposalsFor('IE')).toEqual({
+      currency: 'EUR',
+      timeZone: 'Europe/Dublin',
+      units: 'metric',
+      taxName: 'VAT',
+    });
+    expect(await proposalsFor('CA')).not.toHaveProperty('timeZone');
+  });
+
   test('take the beginning of a code for all that begin so', () => {
     expect(nearPatterns({ ...VALUES, nearCodes: 'F91 F92; D02 AF30' }).patterns).toEqual([
       'F91*',
@@ -91,7 +122,10 @@ describe('the five questions', () => {
     await waitFor(() => screen.getByText('Choose the country that you send from.'));
     fill('Name of the shop', 'Sedge & Slate');
     await choose('Country', 'irel', 'Ireland');
-    await choose('Currency', 'eur', 'Euro');
+    fireEvent.press(screen.getByLabelText('Collected at your place, free of charge'));
+    // The country proposes what is usual there.
+    await waitFor(() => expect(screen.getByLabelText('Currency').props.value).toBe('Euro'));
+    expect(screen.getByLabelText('Tax on sales at home (optional)').props.value).toBe('VAT');
     await on('Where to?');
     fireEvent.press(screen.getByText('Some countries'));
     await choose('Add a country', 'fra', 'France');
@@ -101,9 +135,7 @@ describe('the five questions', () => {
     fill('Its weight', '1.2 kg');
     fill('Parcel, Ireland', '7.50');
     fill('Parcel, Abroad', '14');
-    await on('When are you open, and do people collect?');
-    fireEvent.press(screen.getByLabelText('People may collect their orders here, free of charge'));
-    await on('Do you bring orders to people nearby?');
+    await on('When are you open?');
     await on('Your first book');
     expect(
       screen.getByText(

@@ -1,9 +1,18 @@
 import { View } from 'react-native';
+import { Text } from 'react-native-paper';
 import { Segments } from '../../parts/segments.tsx';
 import { countryName, useWorldPlaces } from '../../places/places.ts';
 import { CURRENCIES, currencyName, TIME_ZONES } from '../../places/money-and-time.ts';
 import { useStyles } from '../../theme/styles.ts';
-import { Answer, beginStyles, Choice, Why, type StepProps } from './begin-parts.tsx';
+import { Check } from '../../parts/check.tsx';
+import { Answer, beginStyles, Choice, FaultText, Why, type StepProps } from './begin-parts.tsx';
+import { propose } from './country-proposals.ts';
+
+const WAYS = [
+  { name: 'ships', label: 'Shipped to them' },
+  { name: 'near', label: 'Delivered by you, nearby' },
+  { name: 'collect', label: 'Collected at your place, free of charge' },
+] as const;
 
 /** The first question: the shop, the place it sends from, its currency and the tax at home. */
 export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
@@ -11,6 +20,7 @@ export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
   const places = useWorldPlaces();
   const regions = places?.subdivisions.get(values.country) ?? [];
   const text = { form, onSubmit };
+  const { ways } = form.formState.errors as { ways?: { message?: string } };
   return (
     <View style={{ gap: 12 }}>
       <Why text="Your own place decides what is home and what is abroad, and on which days orders leave." />
@@ -25,6 +35,7 @@ export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
           label="Country"
           nameOf={countryName}
           options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
+          onChosen={(country) => void propose(form, country)}
         />
         {regions.length > 0 ? (
           <Choice
@@ -39,6 +50,18 @@ export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
       <View style={style.row}>
         <Answer {...text} name="postalCode" label="Postal code (optional)" />
         <Answer {...text} name="city" label="Town (optional)" />
+      </View>
+      <View role="group" aria-label="How customers get their orders">
+        <Text>How customers get their orders</Text>
+        {WAYS.map(({ name, label }) => (
+          <Check
+            key={name}
+            label={label}
+            on={values[name]}
+            onPress={() => form.setValue(name, !values[name])}
+          />
+        ))}
+        <FaultText text={ways?.message} />
       </View>
       <View style={style.row}>
         <Choice form={form} name="currency" label="Currency" nameOf={currencyName} options={CURRENCIES} />

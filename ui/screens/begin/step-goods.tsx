@@ -21,8 +21,8 @@ const KINDS: Record<GoodsKind, string> = {
 const zoneName = (zone: FirstZone, country: string): string =>
   ({ home: countryName(country), abroad: 'Abroad', rest: 'Everywhere else' })[zone];
 
-/** The third question: a first good, what the goods are like to send, and what sending costs. */
-export const StepGoods = ({ form, values, onSubmit }: StepProps) => {
+/** What is charged for sending one order, by what the products are like to send. */
+const Sending = ({ form, values, onSubmit }: StepProps) => {
   const style = useStyles(beginStyles);
   const text = { form, onSubmit };
   const { kinds, country } = values;
@@ -30,18 +30,7 @@ export const StepGoods = ({ form, values, onSubmit }: StepProps) => {
     form.setValue('kinds', kinds.includes(kind) ? kinds.filter((one) => one !== kind) : [...kinds, kind]);
   const chosen = GOODS_KINDS.filter((kind) => kinds.includes(kind));
   return (
-    <View style={{ gap: 12 }}>
-      <Why text="Begin with one product; the others follow by hand or as a CSV." />
-      <View style={style.row}>
-        <Answer {...text} name="goodName" label="A product that you sell" placeholder="Slate board" />
-        <Answer {...text} name="goodPrice" label="Its price" placeholder="32.00" />
-        <Answer
-          {...text}
-          name="goodWeight"
-          label="Its weight"
-          placeholder={values.units === 'metric' ? '1.2 kg' : '2 lb 10 oz'}
-        />
-      </View>
+    <>
       <View role="group" aria-label="What your products are like to send">
         <Text>Your products are</Text>
         {GOODS_KINDS.map((kind) => (
@@ -66,6 +55,28 @@ export const StepGoods = ({ form, values, onSubmit }: StepProps) => {
           </View>
         </View>
       ))}
+    </>
+  );
+};
+
+/** A first product, and, where it is shipped, what the products are like to send and what sending costs. */
+export const StepGoods = ({ form, values, onSubmit }: StepProps) => {
+  const style = useStyles(beginStyles);
+  const text = { form, onSubmit };
+  return (
+    <View style={{ gap: 12 }}>
+      <Why text="Begin with one product; the others follow by hand or as a CSV." />
+      <View style={style.row}>
+        <Answer {...text} name="goodName" label="A product that you sell" placeholder="Slate board" />
+        <Answer {...text} name="goodPrice" label="Its price" placeholder="32.00" />
+        <Answer
+          {...text}
+          name="goodWeight"
+          label={values.ships ? 'Its weight' : 'Its weight (optional)'}
+          placeholder={values.units === 'metric' ? '1.2 kg' : '2 lb 10 oz'}
+        />
+      </View>
+      {values.ships ? <Sending form={form} values={values} onSubmit={onSubmit} /> : null}
     </View>
   );
 };

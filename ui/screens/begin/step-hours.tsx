@@ -1,10 +1,9 @@
 import { View } from 'react-native';
-import { Check } from '../../parts/check.tsx';
 import { DAYS } from '../../fields/week-fields.tsx';
 import { Answer, Why, type StepProps } from './begin-parts.tsx';
 
-/** The fourth question: the week in which orders are made ready, and whether people collect theirs. */
-export const StepHours = ({ form, values, onSubmit }: StepProps) => (
+/** The week in which orders are made ready. */
+export const StepHours = ({ form, onSubmit }: StepProps) => (
   <View style={{ gap: 8 }}>
     <Why text="Orders are handed over on open days only. Write 9-12, 13-17:30, or nothing for a closed day." />
     {DAYS.map((day, at) => (
@@ -18,10 +17,5 @@ export const StepHours = ({ form, values, onSubmit }: StepProps) => (
         style={{ maxWidth: 320 }}
       />
     ))}
-    <Check
-      label="People may collect their orders here, free of charge"
-      on={values.collect}
-      onPress={() => form.setValue('collect', !values.collect)}
-    />
   </View>
 );

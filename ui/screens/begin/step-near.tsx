@@ -2,69 +2,51 @@ import { Controller } from 'react-hook-form';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { countFigure } from '../../../core/words/figure.ts';
-import { Segments } from '../../parts/segments.tsx';
 import { FIELD_OUTLINE } from '../../theme/text.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { nearPatterns } from './begin-form.ts';
 import { Answer, beginStyles, FaultText, Why, type StepProps } from './begin-parts.tsx';
 
-/** The fifth question: whether orders are brought to people nearby, where, and for what charge. */
+/** Of a shop that brings orders itself: to which codes, and for what charge. */
 export const StepNear = ({ form, values, onSubmit }: StepProps) => {
   const style = useStyles(beginStyles);
   const { patterns } = nearPatterns(values);
   return (
     <View style={{ gap: 12 }}>
+      <Why text="The postal codes, pasted in any shape: lists, ranges, the beginnings of codes." />
+      <Controller
+        control={form.control}
+        name="nearCodes"
+        render={({ field: { value, onChange, onBlur }, fieldState: { error } }) => (
+          <View>
+            <TextInput
+              mode="outlined"
+              outlineStyle={FIELD_OUTLINE}
+              multiline
+              numberOfLines={3}
+              value={value}
+              onChangeText={onChange}
+              onBlur={onBlur}
+              accessibilityLabel="Postal codes nearby"
+              placeholder="B3H, B3J, B3K 1A1"
+            />
+            <FaultText text={error?.message} />
+          </View>
+        )}
+      />
+      {patterns.length > 0 ? (
+        <Why text={`${countFigure(patterns.length, 'pattern')}: ${patterns.slice(0, 12).join(', ')}`} />
+      ) : null}
       <View style={style.row}>
-        <Segments
-          hideLabel
-          label="Whether you deliver nearby"
-          width={200}
-          value={values.near ? 'yes' : 'no'}
-          onChange={(answer) => form.setValue('near', answer === 'yes')}
-          options={[
-            { value: 'no', label: 'No' },
-            { value: 'yes', label: 'Yes' },
-          ]}
+        <Answer form={form} onSubmit={onSubmit} name="nearCharge" label="Charge" placeholder="4.00" />
+        <Answer
+          form={form}
+          onSubmit={onSubmit}
+          name="nearLeast"
+          label="Minimum order (optional)"
+          placeholder="any"
         />
       </View>
-      {values.near ? (
-        <>
-          <Why text="The postal codes, pasted in any shape: lists, ranges, the beginnings of codes." />
-          <Controller
-            control={form.control}
-            name="nearCodes"
-            render={({ field: { value, onChange, onBlur }, fieldState: { error } }) => (
-              <View>
-                <TextInput
-                  mode="outlined"
-                  outlineStyle={FIELD_OUTLINE}
-                  multiline
-                  numberOfLines={3}
-                  value={value}
-                  onChangeText={onChange}
-                  onBlur={onBlur}
-                  accessibilityLabel="Postal codes nearby"
-                  placeholder="B3H, B3J, B3K 1A1"
-                />
-                <FaultText text={error?.message} />
-              </View>
-            )}
-          />
-          {patterns.length > 0 ? (
-            <Why text={`${countFigure(patterns.length, 'pattern')}: ${patterns.slice(0, 12).join(', ')}`} />
-          ) : null}
-          <View style={style.row}>
-            <Answer form={form} onSubmit={onSubmit} name="nearCharge" label="Charge" placeholder="4.00" />
-            <Answer
-              form={form}
-              onSubmit={onSubmit}
-              name="nearLeast"
-              label="Minimum order (optional)"
-              placeholder="any"
-            />
-          </View>
-        </>
-      ) : null}
     </View>
   );
 };

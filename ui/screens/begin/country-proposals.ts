@@ -1,0 +1,45 @@
+import type { UseFormReturn } from 'react-hook-form';
+import type { BeginValues } from './begin-form.ts';
+
+/** Countries that weigh in pounds and measure in inches. */
+const IMPERIAL = ['US', 'LR', 'MM'];
+/** What the tax on sales is called, where it is called the same in the whole country. */
+const TAX_NAMES: Record<string, readonly string[]> = {
+  VAT: 'AT BE BG HR CY CZ DK EE FI FR DE GR HU IE IT LV LT LU MT NL PL PT RO SK SI ES SE GB NO CH ZA AE'.split(
+    ' ',
+  ),
+  GST: ['CA', 'AU', 'NZ', 'IN', 'SG'],
+};
+
+/** The time zones of a country, as the platform knows them. */
+const timeZonesOf = (country: string): readonly string[] => {
+  const locale = new Intl.Locale(`und-${country}`) as Intl.Locale & {
+    getTimeZones?: () => string[];
+    timeZones?: string[];
+  };
+  return locale.getTimeZones?.() ?? locale.timeZones ?? [];
+};
+
+type Proposals = Partial<Pick<BeginValues, 'currency' | 'timeZone' | 'units' | 'taxName'>>;
+
+/** What is usual in a country: its currency, its units, its time zone where it has one, the name of its tax. */
+export const proposalsFor = async (country: string): Promise<Proposals> => {
+  const { countries } = await import('countries-list');
+  const [currency] = countries[country as keyof typeof countries]?.currency ?? [];
+  const [timeZone, ...more] = timeZonesOf(country);
+  const taxName = Object.keys(TAX_NAMES).find((name) => TAX_NAMES[name]?.includes(country));
+  return {
+    ...(currency === undefined ? {} : { currency }),
+    ...(timeZone !== undefined && more.length === 0 ? { timeZone } : {}),
+    units: IMPERIAL.includes(country) ? 'imperial' : 'metric',
+    ...(taxName === undefined ? {} : { taxName }),
+  };
+};
+
+/** Puts what is usual in a country into the fields that nobody has filled in. */
+export const propose = async (form: UseFormReturn<BeginValues>, country: string): Promise<void> => {
+  const proposals = await proposalsFor(country);
+  if (form.getValues('country') !== country) return;
+  for (const [name, value] of Object.entries(proposals) as [keyof Proposals, string][])
+    if (!form.getFieldState(name).isDirty) form.setValue(name, value as never);
+};
