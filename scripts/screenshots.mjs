@@ -35,7 +35,12 @@ const VIEWS = {
     },
   },
   charges: { path: '/charges' },
-  goods: { path: '/goods' },
+  goods: { path: '/goods', sizes: ['wide'] },
+  delivery: {
+    path: '/shop/delivery',
+    sizes: ['wide'],
+    act: (page) => page.getByRole('heading', { name: 'Brought to you' }).waitFor(),
+  },
   checkout: {
     path: '/shop',
     act: async (page) => {

@@ -156,6 +156,7 @@ export const PageHead = ({ title, back }: Props) => {
           <Text style={style.note}>{about.text}</Text>
           <TextAction
             label="How it works"
+            style={{ marginLeft: -4 }}
             onPress={() => router.navigate({ pathname: '/guide', params: { page: about.guide } })}
           />
         </View>
