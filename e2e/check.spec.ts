@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { expect, test } from './browser.ts';
 import {
   choiceOf,
@@ -127,6 +129,18 @@ test('a draft is published with a note, serves the shop, and an edition is gone 
   await expect(page.getByText('The shopfront, from the draft')).toBeVisible();
   await reopenProgram(page, '/check?part=publish');
   await editions.getByRole('button', { name: /^Edition 1/ }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save for a quote service' }).click();
+  const saved = await download;
+  expect(saved.suggestedFilename()).toBe('wrack-thistle.edition-1.json');
+  const { digest, edition, testOrders } = JSON.parse(readFileSync(await saved.path(), 'utf8')) as {
+    digest: string;
+    edition: { number: number };
+    testOrders: unknown[];
+  };
+  expect(edition.number).toBe(1);
+  expect(testOrders.length).toBeGreaterThan(10);
+  expect(createHash('sha256').update(JSON.stringify({ edition, testOrders })).digest('hex')).toBe(digest);
   await page.getByRole('button', { name: 'Make it the draft again' }).click();
   await expect(page.getByText('The draft changes 2 things of it.', { exact: false })).toBeVisible();
 });

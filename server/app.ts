@@ -6,6 +6,8 @@ import { askerHere } from '../carriers/ask-here.ts';
 import { Troubles, type Misbehaviour } from '../carriers/misbehaviour.ts';
 import type { CompiledBook } from '../core/quote/compile.ts';
 import { carrierRoutes } from './carrier-routes.ts';
+import type { Editions } from './editions.ts';
+import { editionRoutes } from './edition-routes.ts';
 import { notFound, refuseErrors } from './errors.ts';
 import { knownHosts } from './hosts.ts';
 import { placeRoutes } from './place-routes.ts';
@@ -19,6 +21,8 @@ export interface ServerOptions {
   webRoot: string;
   /** Shops that can be quoted from the start, by name. */
   shops?: ReadonlyMap<string, CompiledBook>;
+  /** Editions out of files, where the server has a folder of them. */
+  editions?: Editions;
   /** What carriers get wrong from the start. */
   troubles?: readonly Misbehaviour[];
   now?: () => Date;
@@ -55,6 +59,7 @@ const security = helmet({
 export const makeServer = ({
   webRoot,
   shops = new Map(),
+  editions,
   troubles: first = [],
   now = () => new Date(),
   hosts = [],
@@ -72,6 +77,7 @@ export const makeServer = ({
   app.use('/api/carriers', carrierRoutes(new Visits(troubles), now));
   app.use('/api/places', placeRoutes());
   app.use('/api/shops', quoteRoutes(askerHere(troubles), shops, reader));
+  if (editions) app.use('/api/editions', editionRoutes(editions, askerHere(troubles)));
   app.use('/api', notFound);
   app.use(
     '/_expo/static',

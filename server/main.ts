@@ -4,6 +4,7 @@ import { compile } from '../core/quote/compile.ts';
 import { demoBook } from '../demo/book.ts';
 import { demoCatalogue } from '../demo/goods.ts';
 import { makeServer } from './app.ts';
+import { Editions } from './editions.ts';
 import { readShopBeside } from './shop-reader.ts';
 import { stop } from './stop.ts';
 
@@ -26,27 +27,50 @@ if (host.trim() === '') {
   process.exit(2);
 }
 
-const server = makeServer({
-  webRoot: join(__dirname, '..', 'dist'),
-  shops: new Map([['demo', compile(demoBook, demoCatalogue)]]),
-  troubles: readTroubles(process.env.CARRIER_TROUBLES ?? ''),
-  hosts: [host.toLowerCase(), ...names],
-  readShop: readShopBeside,
-}).listen(port, host, (error?: Error) => {
-  if (error) return;
-  const address = server.address();
-  const taken = typeof address === 'object' && address ? address.port : port;
-  console.log(`Emporos is at http://${host}:${taken}`);
-});
-
-server.on('error', (error: NodeJS.ErrnoException) => {
-  console.error(
-    error.code === 'EADDRINUSE'
-      ? `Port ${port} is taken by another program. Choose another, as: PORT=${port + 1} npm start`
-      : `The server could not start: ${error.message}`,
+/** The editions of the folder that EDITIONS names, read and watched; undefined where it names none. */
+const openEditions = async (): Promise<Editions | undefined> => {
+  const folder = process.env.EDITIONS ?? '';
+  if (folder.trim() === '') return undefined;
+  const editions = new Editions(folder, ({ file, reasons }) =>
+    console.error(`${file} is not served: ${reasons.join(' ')}`),
   );
-  process.exit(1);
-});
+  try {
+    await editions.read();
+  } catch {
+    console.error(`EDITIONS must be a folder that can be read, not “${folder}”.`);
+    process.exit(2);
+  }
+  editions.watch();
+  return editions;
+};
 
-for (const signal of ['SIGTERM', 'SIGINT'] as const)
-  process.once(signal, () => void stop(server).then(() => process.exit(0)));
+const start = (editions: Editions | undefined): void => {
+  const server = makeServer({
+    webRoot: join(__dirname, '..', 'dist'),
+    shops: new Map([['demo', compile(demoBook, demoCatalogue)]]),
+    ...(editions ? { editions } : {}),
+    troubles: readTroubles(process.env.CARRIER_TROUBLES ?? ''),
+    hosts: [host.toLowerCase(), ...names],
+    readShop: readShopBeside,
+  }).listen(port, host, (error?: Error) => {
+    if (error) return;
+    const address = server.address();
+    const taken = typeof address === 'object' && address ? address.port : port;
+    console.log(`Emporos is at http://${host}:${taken}`);
+  });
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    console.error(
+      error.code === 'EADDRINUSE'
+        ? `Port ${port} is taken by another program. Choose another, as: PORT=${port + 1} npm start`
+        : `The server could not start: ${error.message}`,
+    );
+    process.exit(1);
+  });
+  for (const signal of ['SIGTERM', 'SIGINT'] as const)
+    process.once(signal, () => {
+      editions?.close();
+      void stop(server).then(() => process.exit(0));
+    });
+};
+
+void openEditions().then(start);

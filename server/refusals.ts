@@ -29,6 +29,8 @@ export const REFUSALS = {
   'not-found': says(404, 'not found'),
   'unknown-host': says(421, 'this server does not go by that name; HOSTS gives it names'),
   'unknown-shop': says(404, 'there is no such shop'),
+  'unknown-edition': says(404, 'the shop has no such edition'),
+  'too-many-lines': { status: 413, text: (most) => `no more than ${most} orders are quoted at a time` },
   'too-many-shops': { status: 409, text: (most) => `no more than ${most} shops are held at a time` },
   'unknown-carrier': says(404, 'there is no such carrier'),
   'unknown-shipment': says(404, 'there is no shipment of that number'),

@@ -44,6 +44,7 @@ export type FaultCode =
   | 'slot-gone'
   | 'orders-columns'
   | 'status-not-next'
+  | 'digest-differs'
   | 'no-calendar'
   | 'calendar-entry'
   | 'calendar-repeats'

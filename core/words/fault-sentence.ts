@@ -69,6 +69,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'charge-changed': () => 'The charge has changed since it was shown: look at it again before ordering.',
   'slot-needed': () => 'Pick a day or time first.',
   'slot-gone': () => 'That time is not to be had any more. Choose another.',
+  'digest-differs': () => 'The file was changed after it was saved: its digest is another.',
   'no-calendar': () => 'The file is no calendar that can be read.',
   'calendar-entry': ({ entry }) =>
     `“${entry}” was left out: it has no start date, or its repeat rule cannot be read.`,

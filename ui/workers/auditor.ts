@@ -1,6 +1,7 @@
 import { answersAtOnce } from '../../carriers/stand-ins.ts';
 import { auditInSteps, type AuditProgress } from '../../core/audit/audit.ts';
 import { AuditMemory } from '../../core/audit/memory.ts';
+import { checkDraft } from '../../core/check/check-draft.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Problem } from '../../core/model/problem.ts';
 import type { Catalogue } from '../../core/model/good.ts';
@@ -35,6 +36,8 @@ export interface Auditor {
   compare: (shop: ShopParts, live: ShopParts) => Comparison;
   /** What each way to get an order of a shop costs, by `priceKey`, as ordered at a moment. */
   prices: (shop: ShopParts, at: string) => ReadonlyMap<string, PriceSpan>;
+  /** The ids of a shop's test orders that get what they should. */
+  keptTestOrders: (shop: ShopParts) => string[];
 }
 
 const compiledOf = (shop: ShopParts, parts: CompiledParts): CompiledBook =>
@@ -98,5 +101,9 @@ export const makeAuditor = (): Auditor => {
       };
     },
     prices: (shop, at) => pricesOf(compiledOf(shop, kept), at),
+    keptTestOrders: (shop) =>
+      checkDraft(compiledOf(shop, kept), shop.testOrders ?? [], null)
+        .results.filter((result) => result.kept)
+        .map(({ id }) => id),
   };
 };

@@ -107,6 +107,14 @@ export const startPricing = (
   return { prices, stop: () => worker.terminate() };
 };
 
+/** The ids of a shop's test orders that get what they should, found in a worker of its own. */
+export const keptTestOrders = (shop: ShopParts): Promise<string[]> => {
+  const worker = newWorker();
+  return wrap<Auditor>(worker)
+    .keptTestOrders(shop)
+    .finally(() => worker.terminate());
+};
+
 /** A comparison in a worker of its own, ended when it is done. */
 export const startComparison = (
   shop: ShopParts,

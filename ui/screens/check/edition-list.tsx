@@ -16,6 +16,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
 import { changesBetween } from './publish-selectors.ts';
+import { saveEdition } from './save-edition.ts';
 
 const MOST_SHOWN = 40;
 
@@ -117,6 +118,10 @@ export const EditionList = () => {
                 />
                 <View style={style.actions}>
                   <TextAction label="Make it the draft again" onPress={() => goBack(edition)} />
+                  <TextAction
+                    label="Save for a quote service"
+                    onPress={() => void saveEdition(edition, testOrders)}
+                  />
                 </View>
               </View>
             ) : null}
