@@ -109,6 +109,17 @@ describe('editions out of a folder', () => {
     await until(900);
   });
 
+  test('one that is spoilt where it lies is told, and served on as it was', async () => {
+    const path = join(folder, 'sedge-slate.edition-2.json');
+    writeFileSync(path, 'half of a fi');
+    await editions.read();
+    expect(editions.refused.map(({ file }) => file)).toContain('sedge-slate.edition-2.json');
+    expect(await chargeOf(await ask(REQUEST))).toBe(900);
+    await put(edition(2, 900));
+    await editions.read();
+    expect(editions.refused.map(({ file }) => file)).not.toContain('sedge-slate.edition-2.json');
+  });
+
   test('many orders are asked a line each, and a faulty line spoils no other', async () => {
     const lines = [
       REQUEST,

@@ -60,6 +60,8 @@ const readOne = async (name: string, text: string): Promise<Read> => {
 interface Known {
   stamp: string;
   read: Read;
+  /** What the file held when it was last sound: it is served on while the file is spoilt. */
+  sound: Extract<Read, { ok: true }> | null;
 }
 
 /** So long after the last change in the folder it is read: a file that is being copied changes many times. */
@@ -92,7 +94,10 @@ export class Editions {
       const stamp = `${mtimeMs} ${size}`;
       const before = this.#known.get(name);
       if (before?.stamp === stamp) known.set(name, before);
-      else known.set(name, { stamp, read: await readOne(name, await readFile(path, 'utf8')) });
+      else {
+        const read = await readOne(name, await readFile(path, 'utf8'));
+        known.set(name, { stamp, read, sound: read.ok ? read : (before?.sound ?? null) });
+      }
     }
     this.#takeOver(known);
   }
@@ -100,9 +105,9 @@ export class Editions {
   #takeOver(known: Map<string, Known>): void {
     const shops = new Map<string, ServedEdition[]>();
     const refusals: RefusedFile[] = [];
-    for (const [file, { read }] of known) {
-      if (read.ok) shops.set(read.shop, [...(shops.get(read.shop) ?? []), read.served]);
-      else refusals.push({ file, reasons: read.reasons });
+    for (const [file, { read, sound }] of known) {
+      if (sound) shops.set(sound.shop, [...(shops.get(sound.shop) ?? []), sound.served]);
+      if (!read.ok) refusals.push({ file, reasons: read.reasons });
     }
     for (const list of shops.values()) list.sort((a, b) => a.number - b.number);
     const told = new Set(this.#refused.map((one) => JSON.stringify(one)));
