@@ -1,4 +1,3 @@
-import { use } from 'react';
 import type { DisplayFormat } from '../../core/words/figure.ts';
 import type { Language } from '../../core/model/language.ts';
 import type { CustomerWords } from '../../core/words/customer/customer-words.ts';
@@ -34,7 +33,9 @@ export const loadCustomerWords = async (): Promise<SpeakerOf> => {
 
 /** How the shopfront speaks to its customer; the page waits until the texts are here. */
 export const useCustomerWords = (): CustomerWords => {
-  const speakerOf = loaded ?? use((loading ??= loadCustomerWords()));
+  // Thrown, not used: what is loaded while the page waits would leave out a call of `use` that React counts on.
+  if (!loaded) throw loadCustomerWords();
+  const speakerOf = loaded;
   const { currency } = useAppSelector(selectShopBook).store;
   const display = useAppSelector(selectServedDisplayFormat);
   return speakerOf(useAppSelector(selectShopLanguage), { ...display, currency });
