@@ -1,4 +1,3 @@
-import type { PlaceNames } from '../place/region-phrase.ts';
 import type { Refusal } from '../basket/limits.ts';
 import type { Condition, Effect } from '../model/adjustment.ts';
 import type { Book } from '../model/book.ts';
@@ -26,8 +25,6 @@ export interface Naming {
   book: Pick<Book, 'services' | 'zones' | 'groups' | 'areas' | 'pickups'>;
   goods: ReadonlyMap<string, Good>;
   display: DisplayFormat;
-  /** What places are called; their codes where it is left out. */
-  places?: PlaceNames;
 }
 
 /** Products that a rule names, by group or by themselves. */

@@ -119,8 +119,8 @@ const DESTINATION: ConditionKind<Of<'destination'>> = {
     const index = buildPlaceIndex([{ owner: null, regions }]);
     return ({ place }) => place !== null && holdsPlace(index, place) !== not;
   },
-  words: ({ in: regions, not }, { places }) =>
-    `the address is ${not ? 'not ' : ''}in ${regionsPhrase(regions, places) || 'no place'}`,
+  words: ({ in: regions, not }) =>
+    `the address is ${not ? 'not ' : ''}in ${regionsPhrase(regions) || 'no place'}`,
   empty: ({ in: regions, not }) => (regions.length === 0 && !not ? nothingNamed('places') : null),
   about: () => 'destination',
   regions: ({ in: regions }) => regions,

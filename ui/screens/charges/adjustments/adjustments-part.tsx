@@ -9,7 +9,6 @@ import { edit } from '../../../state/draft.ts';
 import { touchesShown } from '../../../state/check.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../state/store.ts';
-import { usePlaceNames } from '../../../places/use-place-names.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -33,8 +32,7 @@ const AdjustmentsPart = () => {
   const { adjustment: open } = useLocalSearchParams<{ adjustment?: string }>();
   const { adjustments, store: shop } = useAppSelector(selectBook);
   const today = useToday(shop.timeZone);
-  const names = usePlaceNames();
-  const lines = useAppSelector((state) => selectAdjustmentLines(state, today, names));
+  const lines = useAppSelector((state) => selectAdjustmentLines(state, today));
   useEffect(() => {
     dispatch(touchesShown(true));
     return () => void dispatch(touchesShown(false));
