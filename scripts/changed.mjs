@@ -23,7 +23,7 @@ const BY_SCREEN = {
   today: ['today'],
 };
 /** What no browser test depends on. */
-const APART = /^(docs|bench|cli|\.ci)\/|\.md$|\.test\.tsx?$|^demo\/(?!data)/;
+const APART = /^(docs|bench|cli|\.ci)\/|^(?!public\/).*\.md$|\.test\.tsx?$|^demo\/(?!data)/;
 
 /**
  * The files of browser tests that a change touches: those of a screen for the screen's files, a changed test itself,

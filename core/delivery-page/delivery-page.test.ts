@@ -21,11 +21,12 @@ import { pricesOf } from './prices.ts';
 import { structuredData } from './structured-data.ts';
 
 const AT = '2026-11-24T10:15:00-04:00';
+const ORDER = { placedAt: AT, channel: 'shopfront' };
 const TODAY = '2026-11-24';
 const names = (code: string): string => code;
 const pageOf = (part: Parameters<typeof makeBook>[0], goods = [makeGood('pot')]): DeliveryPage => {
   const book = makeBook(part);
-  const prices = pricesOf(compile(book, makeCatalogue(...goods)), AT);
+  const prices = pricesOf(book, makeCatalogue(...goods), ORDER);
   return deliveryPage(book, prices, TODAY, ENGLISH_WORDS, names);
 };
 const render = (text: string): string => (text === '' ? '' : `<p>${text.length}</p>`);
@@ -33,7 +34,7 @@ const render = (text: string): string => (text === '' ? '' : `<p>${text.length}<
 describe('the prices of the delivery page', () => {
   test('of the demo are each the charge of an order of one or a few of a product', () => {
     const compiled = compile(demoBook, demoCatalogue);
-    const prices = pricesOf(compiled, AT);
+    const prices = pricesOf(demoBook, demoCatalogue, ORDER);
     const parcel = prices.get(priceKey.service('maritimes', 'parcel'));
     const light = quote(
       compiled,
@@ -57,6 +58,14 @@ describe('the prices of the delivery page', () => {
     expect(page.zones.map(({ lines }) => lines.map(({ price }) => price))).toEqual([['free']]);
     const never = pageOf({ rates: [makeRate({ limits: { weight: { min: 900_000_000 } } })] });
     expect(never.zones).toEqual([]);
+  });
+
+  test('are those of the channel that customers come by, and stay while the shop is paused', () => {
+    const other = pageOf({ rates: [makeRate({ channels: ['telephone'] })] });
+    expect(other.zones).toEqual([]);
+    const pause = { from: '2026-11-01', to: '2026-12-31', message: '', keepPickup: false };
+    const paused = pageOf({ store: { pause }, rates: [makeRate({ channels: ['shopfront'] })] });
+    expect(paused.zones[0]?.lines[0]?.price).toBe('8.45');
   });
 
   test('are spans where they differ; a free threshold is said, and does not make them begin at nothing', () => {
@@ -105,7 +114,7 @@ describe('the delivery page', () => {
   });
 
   test('is in the customer’s language, with the same charges', () => {
-    const prices = pricesOf(compile(demoBook, demoCatalogue), AT);
+    const prices = pricesOf(demoBook, demoCatalogue, ORDER);
     const pages = [
       deliveryPage(demoBook, prices, TODAY, ENGLISH_WORDS, names),
       deliveryPage(inLanguage(demoBook, demoCatalogue, 'fr').book, prices, TODAY, FRENCH_WORDS, names),

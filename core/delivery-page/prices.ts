@@ -1,10 +1,12 @@
 import { addressesIn } from '../audit/nearby-places.ts';
 import { probesOf } from '../audit/baskets.ts';
 import { placeClasses } from '../audit/place-classes.ts';
+import type { Book } from '../model/book.ts';
+import type { Catalogue } from '../model/good.ts';
 import type { Destination } from '../model/place.ts';
 import type { Choice, Quote } from '../model/quote.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
-import type { CompiledBook } from '../quote/compile.ts';
+import { compile, type CompiledBook } from '../quote/compile.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
 import { priceKey, type PriceSpan } from './price-key.ts';
 
@@ -35,15 +37,9 @@ const destinationsOf = (compiled: CompiledBook): Destination[] => {
     seen.set(key, count + 1);
     return count < MOST_PLACES ? [destination] : [];
   });
-  const patterns = compiled.areas.flatMap(({ area }) => addressesIn(compiledArea(compiled, area.id)));
+  const drawn = compiled.areas.flatMap(addressesIn);
   const homes = compiled.pickups.map(({ location }) => location.address);
-  return [...places, ...patterns, ...homes];
-};
-
-const compiledArea = ({ areas }: CompiledBook, id: string): CompiledBook['areas'][number] => {
-  const found = areas.find(({ area }) => area.id === id);
-  if (!found) throw new Error(`there is no area “${id}”`);
-  return found;
+  return [...places, ...drawn, ...homes];
 };
 
 type Prices = Map<string, PriceSpan>;
@@ -60,11 +56,23 @@ const noted = (prices: Prices, compiled: CompiledBook, { zone, choices }: Quote)
   }
 };
 
+/** The shop as it is while it is not paused: a pause ends, and what things cost is asked meanwhile. */
+const unpaused = (book: Book): Book => {
+  const { pause: _, ...store } = book.store;
+  return { ...book, store };
+};
+
 /**
  * What each way to get an order costs, by `priceKey`, found by quoting: products of each kind to places of each kind,
- * as ordered at a moment. Carriers are not asked. What no order of a few of one product is offered has no price.
+ * ordered at a moment and by the channel that customers come by. Carriers are not asked. What no order of a few of one
+ * product is offered has no price.
  */
-export const pricesOf = (compiled: CompiledBook, placedAt: string): ReadonlyMap<string, PriceSpan> => {
+export const pricesOf = (
+  book: Book,
+  catalogue: Catalogue,
+  order: Pick<QuoteRequest, 'placedAt' | 'channel'>,
+): ReadonlyMap<string, PriceSpan> => {
+  const compiled = compile(unpaused(book), catalogue);
   const prices: Prices = new Map();
   const charged = [...compiled.goods.values()].filter(
     ({ chargeFree, shippingPrice }) => !chargeFree && shippingPrice === undefined,
@@ -73,7 +81,7 @@ export const pricesOf = (compiled: CompiledBook, placedAt: string): ReadonlyMap<
   const destinations = destinationsOf(compiled);
   let left = MOST_QUOTES;
   const look = (destination: Destination, lines: Line[]): void => {
-    const request: QuoteRequest = { destination, lines, placedAt };
+    const request: QuoteRequest = { destination, lines, ...order };
     if (left <= 0 || requestFaults(compiled, request).length > 0) return;
     left -= 1;
     noted(prices, compiled, quote(compiled, request, []));

@@ -23,16 +23,25 @@ const load = async (): Promise<SpeakerOf> => {
 
 let loading: Promise<SpeakerOf> | null = null;
 let loaded: SpeakerOf | null = null;
+let failure: unknown = null;
 
 /** The texts of the customer's side, which come in a part of their own when they are first needed. */
 export const loadCustomerWords = async (): Promise<SpeakerOf> => {
   loading ??= load();
-  loaded = await loading;
-  return loaded;
+  try {
+    loaded = await loading;
+    failure = null;
+    return loaded;
+  } catch (error) {
+    loading = null;
+    failure = error;
+    throw error;
+  }
 };
 
-/** How the shopfront speaks to its customer; the page waits until the texts are here. */
+/** How the shopfront speaks to its customer; the page waits until the texts are here, and fails where they did not arrive. */
 export const useCustomerWords = (): CustomerWords => {
+  if (failure !== null) throw failure;
   // Thrown, not used: what is loaded while the page waits would leave out a call of `use` that React counts on.
   if (!loaded) throw loadCustomerWords();
   const speakerOf = loaded;

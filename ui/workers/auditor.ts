@@ -5,6 +5,7 @@ import { checkDraft } from '../../core/check/check-draft.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Problem } from '../../core/model/problem.ts';
 import type { Catalogue } from '../../core/model/good.ts';
+import type { QuoteRequest } from '../../core/model/request.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import { testOrderChanges, type TestOrderChange } from '../../core/publish/test-order-changes.ts';
 import { compile, type CompiledBook } from '../../core/quote/compile.ts';
@@ -14,6 +15,9 @@ import { makeParts, type CompiledParts } from '../../core/quote/compiled-parts.t
 import { triedRepairs, type TriedRepair, type TriedShop } from '../../core/repair/tried-repairs.ts';
 import { replay, type Replay } from '../../core/replay/replay.ts';
 import { withCatalogue, withParts, type ShopParts } from './shop-parts.ts';
+
+/** When and by what channel the orders are placed that prices are of. */
+export type PricedOrder = Pick<QuoteRequest, 'placedAt' | 'channel'>;
 
 /** What publishing the draft in place of an edition would do to the test orders and to past orders. */
 export interface Comparison {
@@ -34,8 +38,8 @@ export interface Auditor {
   repairs: (problem: Problem, testOrders: TestOrder[]) => Promise<TriedRepair[] | null>;
   /** The shop against the one that is live. */
   compare: (shop: ShopParts, live: ShopParts) => Comparison;
-  /** What each way to get an order of a shop costs, by `priceKey`, as ordered at a moment. */
-  prices: (shop: ShopParts, at: string) => ReadonlyMap<string, PriceSpan>;
+  /** What each way to get an order of a shop costs, by `priceKey`. */
+  prices: (shop: ShopParts, order: PricedOrder) => ReadonlyMap<string, PriceSpan>;
   /** The ids of a shop's test orders that get what they should. */
   keptTestOrders: (shop: ShopParts) => string[];
 }
@@ -100,7 +104,7 @@ export const makeAuditor = (): Auditor => {
         replay: replay(now, before, shop.orders ?? []),
       };
     },
-    prices: (shop, at) => pricesOf(compiledOf(shop, kept), at),
+    prices: (shop, order) => pricesOf(withParts({}, shop) as Book, shop.catalogue as Catalogue, order),
     keptTestOrders: (shop) =>
       checkDraft(compiledOf(shop, kept), shop.testOrders ?? [], null)
         .results.filter((result) => result.kept)

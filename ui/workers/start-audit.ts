@@ -5,7 +5,7 @@ import type { Problem } from '../../core/model/problem.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import type { TriedRepair } from '../../core/repair/tried-repairs.ts';
 import type { RootState } from '../state/store.ts';
-import type { Auditor, Comparison } from './auditor.ts';
+import type { Auditor, Comparison, PricedOrder } from './auditor.ts';
 import { changedParts, heldOf, NOTHING_HELD, type Held, type ShopParts } from './shop-parts.ts';
 
 /** An audit beside the page. */
@@ -98,11 +98,11 @@ export const auditOnce = (shop: ShopParts, on: string): AuditWork => {
 /** What each way to get an order of a shop costs, in a worker of its own, ended when it is done. */
 export const startPricing = (
   shop: ShopParts,
-  at: string,
+  order: PricedOrder,
 ): { prices: Promise<ReadonlyMap<string, PriceSpan>>; stop: () => void } => {
   const worker = newWorker();
   const prices = wrap<Auditor>(worker)
-    .prices(shop, at)
+    .prices(shop, order)
     .finally(() => worker.terminate());
   return { prices, stop: () => worker.terminate() };
 };

@@ -6,7 +6,7 @@ import type { CompiledBook } from '../../../core/quote/compile.ts';
 import { ownLanguage } from '../../../core/words/customer/own-texts.ts';
 
 /** The channel that orders of the shopfront come by. */
-const SHOP_CHANNEL = 'shopfront';
+export const SHOP_CHANNEL = 'shopfront';
 
 /** What an order says of who places it. */
 export const shopperOf = (

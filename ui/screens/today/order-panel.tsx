@@ -50,11 +50,12 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
     .join(', ');
   const promise = promiseWords(order);
   const copy = async (): Promise<void> => {
-    const text = await customerMessage(order, book, catalogue);
-    const isCopied = await navigator.clipboard.writeText(text).then(
-      () => true,
-      () => false,
-    );
+    const isCopied = await customerMessage(order, book, catalogue)
+      .then((text) => navigator.clipboard.writeText(text))
+      .then(
+        () => true,
+        () => false,
+      );
     const said = isCopied ? 'is copied: put it where you write to customers.' : 'could not be copied.';
     dispatch(
       messageShown({ text: `The message to ${order.recipient ?? 'the customer'} ${said}`, undo: false }),
