@@ -5,11 +5,10 @@ import { quoteRequestSchema } from '../core/model/request.ts';
 import type { Quote } from '../core/model/quote.ts';
 import { readJson } from '../core/formats/read.ts';
 import { requestFaults } from '../core/quote/quote.ts';
-import { locatedSentence } from '../core/words/fault-sentence.ts';
 import { asksAMinute } from './asks-a-minute.ts';
-import { jsonBody, parsedBody } from './body.ts';
+import { jsonBody } from './body.ts';
 import type { Editions, ServedEdition } from './editions.ts';
-import { quoteWithCarriers } from './quote-routes.ts';
+import { answerOrder, quoteWithCarriers, said } from './quote-routes.ts';
 import { refusalBody, refuse, type RefusalCode } from './refusals.ts';
 
 const REQUESTS_A_MINUTE = 60_000;
@@ -35,7 +34,7 @@ const answerTo = async (line: string, { compiled }: ServedEdition, asker: Asker)
   if (!json.ok) return refusalBody('not-json');
   const asked = parseWith(quoteRequestSchema, json.value);
   const faults = asked.ok ? requestFaults(compiled, asked.value) : asked.faults;
-  if (!asked.ok || faults.length > 0) return refusalBody('invalid', faults.map(locatedSentence).join(' '));
+  if (!asked.ok || faults.length > 0) return refusalBody('invalid', said(faults));
   return quoteWithCarriers(compiled, asked.value, asker);
 };
 
@@ -80,11 +79,7 @@ export const editionRoutes = (editions: Editions, asker: Asker): Router => {
       const edition = editionOf(editions, request, response);
       if (!edition) return;
       if (typeof request.body === 'string') return answerLines(edition, request.body, response, asker);
-      const asked = parsedBody(quoteRequestSchema, request, response);
-      if (!asked) return;
-      const faults = requestFaults(edition.compiled, asked);
-      if (faults.length > 0) refuse(response, 'invalid', faults.map(locatedSentence).join(' '));
-      else response.json(await quoteWithCarriers(edition.compiled, asked, asker));
+      await answerOrder(edition.compiled, request, response, asker);
     },
   );
   return routes;

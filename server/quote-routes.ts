@@ -1,4 +1,4 @@
-import express, { Router, type Response } from 'express';
+import express, { Router, type Request, type Response } from 'express';
 import type { Asker } from '../carriers/asking.ts';
 import type { Fault } from '../core/model/fault.ts';
 import { quoteRequestSchema, type QuoteRequest } from '../core/model/request.ts';
@@ -15,7 +15,7 @@ import type { ShopReader } from './shop-reader.ts';
 const REQUESTS_A_MINUTE = 60_000;
 const MOST_SHOPS = 8;
 
-const said = (faults: readonly Fault[]): string => faults.map(locatedSentence).join(' ');
+export const said = (faults: readonly Fault[]): string => faults.map(locatedSentence).join(' ');
 
 const tooMany = (response: Response): void => refuse(response, 'too-many-shops', String(MOST_SHOPS));
 
@@ -30,6 +30,20 @@ export const quoteWithCarriers = async (
     timeoutMs: shop.accounts.get(question.key)?.account.timeoutMs ?? 0,
   }));
   return quote(shop, request, asked.length === 0 ? [] : await asker.ask(asked));
+};
+
+/** Answers a request that holds one order: its quote, or what is wrong with it. */
+export const answerOrder = async (
+  shop: CompiledBook,
+  request: Request,
+  response: Response,
+  asker: Asker,
+): Promise<void> => {
+  const asked = parsedBody(quoteRequestSchema, request, response);
+  if (!asked) return;
+  const faults = requestFaults(shop, asked);
+  if (faults.length > 0) refuse(response, 'invalid', said(faults));
+  else response.json(await quoteWithCarriers(shop, asked, asker));
 };
 
 /**
@@ -65,11 +79,7 @@ export const quoteRoutes = (
       refuse(response, 'unknown-shop');
       return;
     }
-    const asked = parsedBody(quoteRequestSchema, request, response);
-    if (!asked) return;
-    const faults = requestFaults(shop, asked);
-    if (faults.length > 0) refuse(response, 'invalid', said(faults));
-    else response.json(await quoteWithCarriers(shop, asked, asker));
+    await answerOrder(shop, request, response, asker);
   });
   return routes;
 };
