@@ -44,6 +44,7 @@ const styles = (inks: Inks) => ({
     alignSelf: 'center',
     flexDirection: 'row',
     alignItems: 'center',
+    justifyContent: 'space-between',
     flexWrap: 'wrap',
     columnGap: 16,
     paddingHorizontal: 20,
