@@ -31,7 +31,18 @@ const WALLS = [
 const CORE_LIBRARIES = ['zod', 'temporal-polyfill', 'flatbush', 'jsonrepair', 'intl-messageformat'];
 
 export default tseslint.config(
-  { ignores: ['dist', 'node_modules', '.emporos', '.expo', 'coverage', '*.config.js', 'test-results'] },
+  {
+    ignores: [
+      'dist',
+      'node_modules',
+      '.emporos',
+      '.expo',
+      'coverage',
+      '*.config.js',
+      'test-results',
+      'examples/service.d.ts',
+    ],
+  },
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx,mjs}'],

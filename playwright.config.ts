@@ -1,6 +1,8 @@
 import { defineConfig } from '@playwright/test';
 
 const PORT = Number(process.env.E2E_PORT ?? 4311);
+/** Where the example's checkout is served, which asks the server from a page of its own. */
+const EXAMPLE = `http://127.0.0.1:${PORT + 1}`;
 
 export default defineConfig({
   testDir: 'e2e',
@@ -31,7 +33,7 @@ export default defineConfig({
   ],
   webServer: {
     command: 'node --import tsx server/main.ts',
-    env: { PORT: String(PORT) },
+    env: { PORT: String(PORT), ORIGINS: EXAMPLE },
     url: `http://127.0.0.1:${PORT}/health`,
     reuseExistingServer: false,
     timeout: 180_000,

@@ -28,7 +28,7 @@ interface Answered {
 const ask = async (request: unknown): Promise<Answered> => {
   const from = performance.now();
   try {
-    const response = await fetch(`${ORIGIN}/api/shops/demo/quotes`, {
+    const response = await fetch(`${ORIGIN}/api/editions/demo/quotes`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(request),

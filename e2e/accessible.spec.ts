@@ -46,7 +46,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   },
   'a shape being drawn': async (page) => {
     await openProgram(page, '/reach?part=nearby');
-    await page.getByRole('button', { name: 'by shape' }).click();
+    await page.getByRole('button', { name: 'Add an area by shape' }).click();
     await page.getByRole('button', { name: 'Draw it anew on the map' }).click();
     await page.getByRole('application', { name: /^Drawing a shape/ }).press('Enter');
     await expect(page.getByText(/^1 corner\. Press where/)).toBeVisible();

@@ -30,7 +30,7 @@ test('a code says which areas bring orders to it and where they can be collected
 
 test('a shape is drawn, moved by mouse and by keys, and undone', async ({ page }) => {
   await openNearby(page);
-  await page.getByRole('button', { name: 'by shape' }).click();
+  await page.getByRole('button', { name: 'Add an area by shape' }).click();
   const corner = page.getByRole('button', { name: 'Corner 1 of New shape' });
   await corner.evaluate((element) => element.scrollIntoView({ block: 'center' }));
   const before = await corner.boundingBox();
@@ -56,7 +56,7 @@ test('a shape is drawn, moved by mouse and by keys, and undone', async ({ page }
 
 test('a shape is drawn anew on the map, corner by corner', async ({ page }) => {
   await openNearby(page);
-  await page.getByRole('button', { name: 'by shape' }).click();
+  await page.getByRole('button', { name: 'Add an area by shape' }).click();
   await page.getByRole('button', { name: 'Draw it anew on the map' }).click();
   const sheet = page.getByRole('application', { name: /^Drawing a shape/ });
   const box = await sheet.boundingBox();

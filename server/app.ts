@@ -1,40 +1,56 @@
 import compression from 'compression';
+import cors from 'cors';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import { askerHere } from '../carriers/ask-here.ts';
 import { Troubles, type Misbehaviour } from '../carriers/misbehaviour.ts';
-import type { CompiledBook } from '../core/quote/compile.ts';
+import { apiPage } from './api-page.ts';
 import { carrierRoutes } from './carrier-routes.ts';
-import type { Editions } from './editions.ts';
-import { editionRoutes } from './edition-routes.ts';
+import { problemsBeside } from './edition-problems.ts';
+import { Editions } from './editions.ts';
+import { editionRoutes, type EditionService } from './edition-routes.ts';
 import { notFound, refuseErrors } from './errors.ts';
 import { knownHosts } from './hosts.ts';
+import { readingKey, type Keys } from './keys.ts';
+import { Metrics } from './metrics.ts';
+import { openApiDocument } from './openapi.ts';
 import { placeRoutes } from './place-routes.ts';
-import { quoteRoutes } from './quote-routes.ts';
-import { readShop } from './read-shop.ts';
-import type { ShopReader } from './shop-reader.ts';
+import { isRefusalCode, problemOf, refuse, REFUSALS } from './refusals.ts';
+import { noteRequests, type RequestLine } from './request-log.ts';
+import type { EditionSource } from './served-edition.ts';
 import { Visits } from './visits.ts';
 
 export interface ServerOptions {
   /** The folder of the exported web app. */
   webRoot: string;
-  /** Shops that can be quoted from the start, by name. */
-  shops?: ReadonlyMap<string, CompiledBook>;
-  /** Editions out of files, where the server has a folder of them. */
-  editions?: Editions;
+  /** What is quoted from: a folder of editions, which can be put there, or some that are held. */
+  editions?: EditionSource;
+  keys?: Keys;
+  /** The origins of the pages that may ask from a browser. */
+  origins?: readonly string[];
   /** What carriers get wrong from the start. */
   troubles?: readonly Misbehaviour[];
   now?: () => Date;
   /** Names that this machine goes by, besides its addresses. */
   hosts?: readonly string[];
-  /** How shops that are sent are read. */
-  readShop?: ShopReader;
+  /** How the problems of an edition are looked for. */
+  problemsOf?: EditionService['problemsOf'];
+  /** Whether the server takes nothing new. */
+  isStopping?: () => boolean;
+  /** What is counted of quotes; `metricsOfAll` gives the figures of every process, where there are several. */
+  metrics?: Metrics;
+  metricsOfAll?: () => Promise<string>;
+  /** Takes note of each request to the service. */
+  note?: (line: RequestLine) => void;
   /** Takes errors that are not the request's own fault. */
   log?: (error: unknown) => void;
+  version?: string;
 }
 
 const YEAR_MS = 31_536_000_000;
+const NO_EDITIONS: EditionSource = { shops: new Map(), refused: [] };
+const ONLY_HERE: Keys = { read: [], write: [], isHere: true };
 
 /** What the exported app needs: its own files, and styles that its libraries write into the page. */
 const security = helmet({
@@ -55,30 +71,43 @@ const security = helmet({
   strictTransportSecurity: false,
 });
 
-/** The server as a function of requests; it does not listen, so that tests can run it in-process. */
-export const makeServer = ({
-  webRoot,
-  shops = new Map(),
-  editions,
-  troubles: first = [],
-  now = () => new Date(),
-  hosts = [],
-  readShop: reader = readShop,
-  log = console.error,
-}: ServerOptions): Express => {
-  const troubles = new Troubles();
-  troubles.set(first);
-  const app = express();
-  app.disable('x-powered-by');
-  app.use(security, knownHosts(hosts), compression());
+const EXPOSED = ['Emporos-Edition', 'Emporos-Digest', 'RateLimit', 'RateLimit-Policy', 'Retry-After'];
+
+/** Lets pages of some origins ask from a browser, and no others. */
+const allowOrigins = (origins: readonly string[]) =>
+  cors({ origin: [...origins], exposedHeaders: EXPOSED, maxAge: 600 });
+
+/** Whether it runs, and whether it should be asked. */
+const addHealthRoutes = (app: Express, editions: EditionSource, isStopping: () => boolean): void => {
+  app.use((_request, response, next) => {
+    if (isStopping()) response.set('Connection', 'close');
+    next();
+  });
   app.get('/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api/carriers', carrierRoutes(new Visits(troubles), now));
-  app.use('/api/places', placeRoutes());
-  app.use('/api/shops', quoteRoutes(askerHere(troubles), shops, reader));
-  if (editions) app.use('/api/editions', editionRoutes(editions, askerHere(troubles)));
-  app.use('/api', notFound);
+  app.get('/ready', (_request, response) => {
+    if (isStopping() || editions.shops.size === 0) refuse(response, 'not-ready');
+    else response.json({ ok: true, shops: [...editions.shops.keys()] });
+  });
+};
+
+/** What the service says of itself: its description, a page to try it on, and how it refuses. */
+const addDescription = (app: Express, version: string): void => {
+  const document = openApiDocument(version);
+  app.get('/openapi.json', (_request, response) => void response.json(document));
+  app.use('/api', apiPage());
+  app.get('/api/problems', (_request, response) => {
+    response.json(Object.entries(REFUSALS).map(([code, { status, title }]) => ({ code, status, title })));
+  });
+  app.get('/api/problems/:code', (request, response) => {
+    const { code } = request.params;
+    if (isRefusalCode(code)) response.json(problemOf(code));
+    else notFound(request, response);
+  });
+};
+
+const addWebApp = (app: Express, webRoot: string): void => {
   app.use(
     '/_expo/static',
     express.static(join(webRoot, '_expo/static'), { immutable: true, maxAge: YEAR_MS, fallthrough: false }),
@@ -89,6 +118,44 @@ export const makeServer = ({
     else
       response.sendFile(join(webRoot, 'index.html'), { maxAge: 0 }, (error?: Error) => error && next(error));
   });
+};
+
+/** The server as a function of requests; it does not listen, so that tests can run it in-process. */
+export const makeServer = ({
+  webRoot,
+  editions = NO_EDITIONS,
+  keys = ONLY_HERE,
+  origins = [],
+  troubles: first = [],
+  now = () => new Date(),
+  hosts = [],
+  problemsOf = problemsBeside(),
+  isStopping = () => false,
+  metrics = new Metrics(editions),
+  metricsOfAll = () => metrics.registry.metrics(),
+  note = () => undefined,
+  log = console.error,
+  version = '0',
+}: ServerOptions): Express => {
+  const troubles = new Troubles();
+  troubles.set(first);
+  const asker = metrics.counting(askerHere(troubles));
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(security, knownHosts(hosts), compression());
+  addHealthRoutes(app, editions, isStopping);
+  app.use('/api', noteRequests(note));
+  app.use(['/api/editions', '/api/places', '/openapi.json'], allowOrigins(origins));
+  addDescription(app, version);
+  app.use('/api/carriers', carrierRoutes(new Visits(troubles), now));
+  app.use('/api/places', placeRoutes());
+  const folder = editions instanceof Editions ? { folder: editions } : {};
+  app.use('/api/editions', editionRoutes({ editions, ...folder, asker, keys, metrics, problemsOf, now }));
+  app.get('/metrics', readingKey(keys), async (_request, response) => {
+    response.type('text/plain').send(await metricsOfAll());
+  });
+  app.use('/api', notFound);
+  addWebApp(app, webRoot);
   app.use(notFound);
   app.use(refuseErrors(log));
   return app;

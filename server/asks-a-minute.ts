@@ -1,12 +1,17 @@
-import { rateLimit, type RateLimitRequestHandler } from 'express-rate-limit';
-import { refusalBody } from './refusals.ts';
+import { ipKeyGenerator, rateLimit, type RateLimitRequestHandler } from 'express-rate-limit';
+import { askedBy } from './keys.ts';
+import { refuse } from './refusals.ts';
 
-/** Lets each visitor ask so many times a minute; more are refused in a sentence that names the limit. */
+/**
+ * Lets each key that is known, or where there is none each address, ask so many times a minute; more are refused in a
+ * sentence that names the limit.
+ */
 export const asksAMinute = (limit: number): RateLimitRequestHandler =>
   rateLimit({
     windowMs: 60_000,
     limit,
     standardHeaders: true,
     legacyHeaders: false,
-    message: refusalBody('too-often', String(limit)),
+    keyGenerator: (request, response) => askedBy(response) ?? ipKeyGenerator(request.ip ?? ''),
+    handler: (_request, response) => refuse(response, 'too-often', String(limit)),
   });

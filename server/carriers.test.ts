@@ -1,31 +1,23 @@
 import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
-import type { Misbehaviour } from '../carriers/misbehaviour.ts';
 import { makeQuestion } from '../carriers/testing/question.ts';
-import { compile } from '../core/quote/compile.ts';
-import { makeAccount, makeBook, makeCarrierPrice, makeCatalogue, makeRequest } from '../core/testing/book.ts';
-import { makeServer } from './app.ts';
+import { listen } from './testing/listening.ts';
 
 let server: Server;
 let api = '';
 /** The cookies of the browser session that the tests act as. */
 let cookie = '';
 
-const start = async (troubles: readonly Misbehaviour[] = []): Promise<void> => {
-  const shops = new Map([['yard', compile(makeBook(), makeCatalogue())]]);
+beforeAll(async () => {
   const now = () => new Date('2026-11-25T14:00:00Z');
-  server = makeServer({ webRoot: tmpdir(), shops, now, troubles }).listen(0, '127.0.0.1');
-  await new Promise((resolve) => server.once('listening', resolve));
-  api = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
-};
-const stop = async (): Promise<void> => {
+  const listening = await listen({ webRoot: tmpdir(), now });
+  server = listening.server;
+  api = `${listening.origin}/api`;
+});
+afterAll(async () => {
   server.closeAllConnections();
   await new Promise((resolve) => server.close(resolve));
-};
-
-beforeAll(() => start());
-afterAll(stop);
+});
 afterEach(() => send('PUT', '/carriers/troubles', { troubles: [] }));
 
 const send = async (method: string, path: string, body?: unknown): Promise<Response> => {
@@ -40,9 +32,9 @@ const send = async (method: string, path: string, body?: unknown): Promise<Respo
 const errorOf = async (response: Promise<Response>): Promise<[number, string]> => {
   const { status, ...rest } = await response.then(async (one) => ({
     status: one.status,
-    ...((await one.json()) as { error: string }),
+    ...((await one.json()) as { detail: string }),
   }));
-  return [status, rest.error];
+  return [status, rest.detail];
 };
 const booking = {
   question: makeQuestion(),
@@ -148,59 +140,5 @@ describe('a carrier over HTTP', () => {
       }),
     ).rejects.toThrow();
     expect((await errorOf(told('sulking')))[0]).toBe(400);
-  });
-});
-
-describe('quotes over HTTP', () => {
-  const ask = (shop: string, request: unknown) => send('POST', `/shops/${shop}/quotes`, request);
-
-  test('are of a shop that is there, for a sound request', async () => {
-    expect(await (await ask('yard', makeRequest())).json()).toMatchObject({ choices: [{ charge: 845 }] });
-    expect(await errorOf(ask('none', makeRequest()))).toEqual([404, 'there is no such shop']);
-    expect((await errorOf(ask('yard', { ...makeRequest(), lines: [] })))[0]).toBe(400);
-    const unknown = makeRequest({ lines: [{ sku: 'ghost', quantity: 1 }] });
-    expect((await errorOf(ask('yard', unknown)))[1]).toContain('ghost');
-  });
-
-  test('are of a shop that was put there whole and sound', async () => {
-    const dearer = { book: makeBook({ rates: [] }), catalogue: makeCatalogue() };
-    expect((await send('PUT', '/shops/other', dearer)).status).toBe(204);
-    expect(await (await ask('other', makeRequest())).json()).toMatchObject({
-      choices: [],
-      withheld: [{ code: 'no-rate' }],
-    });
-    expect((await errorOf(send('PUT', '/shops/other', { book: {} })))[0]).toBe(400);
-    const catalogue = { ...makeCatalogue(), goods: 'none' };
-    expect((await errorOf(send('PUT', '/shops/other', { ...dearer, catalogue })))[1]).toContain('goods');
-    for (let at = 0; at < 6; at += 1) await send('PUT', `/shops/s${at}`, dearer);
-    expect(await errorOf(send('PUT', '/shops/ninth', dearer))).toEqual([
-      409,
-      'no more than 8 shops are held at a time',
-    ]);
-  });
-
-  test('ask the carriers, and say so where one is down', async () => {
-    const account = makeAccount({ timeoutMs: 300 });
-    const price = makeCarrierPrice();
-    const plain = makeBook();
-    const book = {
-      ...plain,
-      locations: [{ id: 'yard', name: 'Yard', address: makeQuestion().from, hours: [], closedDates: [] }],
-      carriers: [account],
-      rates: plain.rates.map((rate) => ({ ...rate, price })),
-    };
-    expect((await send('PUT', '/shops/yard', { book, catalogue: makeCatalogue() })).status).toBe(204);
-    expect(await (await ask('yard', makeRequest())).json()).toMatchObject({
-      choices: [{ id: 'parcel-country:ground', cost: expect.any(Number) }],
-    });
-    await stop();
-    await start([{ carrier: 'fulmar', trouble: 'slow', lasts: 'always' }]);
-    await send('PUT', '/shops/yard', { book, catalogue: makeCatalogue() });
-    const elsewhere = makeRequest({ destination: { country: 'CA', postalCode: 'M5V 2T6' } });
-    const from = Date.now();
-    expect(await (await ask('yard', elsewhere)).json()).toMatchObject({
-      withheld: [{ code: 'carrier-error', text: 'Fulmar did not answer in time.' }],
-    });
-    expect(Date.now() - from).toBeLessThan(1_000);
   });
 });

@@ -1,86 +1,151 @@
 import express, { Router, type Request, type Response } from 'express';
 import type { Asker } from '../carriers/asking.ts';
-import { parseWith } from '../core/model/schema-fault.ts';
-import { quoteRequestSchema } from '../core/model/request.ts';
-import type { Quote } from '../core/model/quote.ts';
+import type { Problem as BookProblem } from '../core/model/problem.ts';
 import { readJson } from '../core/formats/read.ts';
-import { requestFaults } from '../core/quote/quote.ts';
+import type { Language } from '../core/model/language.ts';
 import { asksAMinute } from './asks-a-minute.ts';
 import { jsonBody } from './body.ts';
-import type { Editions, ServedEdition } from './editions.ts';
-import { answerOrder, quoteWithCarriers, said } from './quote-routes.ts';
-import { refusalBody, refuse, type RefusalCode } from './refusals.ts';
+import { addWritingRoutes } from './edition-writing.ts';
+import type { Editions } from './editions.ts';
+import { readingKey, type Keys } from './keys.ts';
+import type { Metrics } from './metrics.ts';
+import { answerOrder, isProblem, type QuoteAnswer } from './quote-answer.ts';
+import { problemOf, refuse, sendProblem, type Problem } from './refusals.ts';
+import { findEdition, type EditionSource, type ServedEdition } from './served-edition.ts';
 
 const REQUESTS_A_MINUTE = 60_000;
 const MOST_LINES = 1_000;
-const NDJSON = 'application/x-ndjson';
+export const NDJSON = 'application/x-ndjson';
+
+/** What the routes of editions work with. */
+export interface EditionService {
+  editions: EditionSource;
+  /** The folder of the editions, where they lie in one: editions can be put into it. */
+  folder?: Editions;
+  asker: Asker;
+  keys: Keys;
+  metrics: Metrics;
+  /** Looks for the problems of an edition, judged from a day on (YYYY-MM-DD). */
+  problemsOf: (edition: ServedEdition, on: string) => Promise<BookProblem[]>;
+  now: () => Date;
+}
+
+/** An edition in the language that suits the request best. */
+interface Asked {
+  edition: ServedEdition;
+  language: Language;
+  shop: string;
+}
 
 /** The edition that a request names, or the live one; where there is none, the answer says so. */
-const editionOf = (editions: Editions, request: Request, response: Response): ServedEdition | null => {
-  const asked = request.query.edition;
-  const number = typeof asked === 'string' && /^\d{1,7}$/.test(asked) ? Number(asked) : null;
-  const shop = String(request.params.shop);
-  const found = asked === undefined || number !== null ? editions.find(shop, number) : null;
-  if (!found) refuse(response, editions.shops.has(shop) ? 'unknown-edition' : 'unknown-shop');
-  else response.set({ 'Emporos-Edition': String(found.number), 'Emporos-Digest': found.digest });
-  return found;
+const askedOf = (editions: EditionSource, request: Request, response: Response): Asked | null => {
+  const named = request.query['edition'];
+  const number = typeof named === 'string' && /^\d{1,7}$/.test(named) ? Number(named) : null;
+  const shop = String(request.params['shop']);
+  const edition = named === undefined || number !== null ? findEdition(editions, shop, number) : null;
+  if (!edition) {
+    refuse(response, editions.shops.has(shop) ? 'unknown-edition' : 'unknown-shop');
+    return null;
+  }
+  const [own = 'en'] = edition.languages;
+  const language = request.acceptsLanguages([...edition.languages]) || own;
+  response.vary('Accept-Language').set({
+    'Content-Language': language,
+    'Emporos-Edition': String(edition.number),
+    'Emporos-Digest': edition.digest,
+  });
+  return { edition, language: language as Language, shop };
 };
 
-type Answer = Quote | { code: RefusalCode; error: string };
+/** The shops with their editions, the last of which is live. */
+const listOf = ({ shops, refused }: EditionSource) => ({
+  shops: [...shops].map(([shop, list]) => ({
+    shop,
+    live: list.at(-1)?.number,
+    editions: list.map(({ digest, languages, edition: { number, publishedAt, note } }) => ({
+      ...{ number, digest, languages, publishedAt, note },
+    })),
+  })),
+  refused,
+});
 
-/** What one line asks, answered; a line that is wrong is answered with what is wrong with it. */
-const answerTo = async (line: string, { compiled }: ServedEdition, asker: Asker): Promise<Answer> => {
-  const json = readJson(line);
-  if (!json.ok) return refusalBody('not-json');
-  const asked = parseWith(quoteRequestSchema, json.value);
-  const faults = asked.ok ? requestFaults(compiled, asked.value) : asked.faults;
-  if (!asked.ok || faults.length > 0) return refusalBody('invalid', said(faults));
-  return quoteWithCarriers(compiled, asked.value, asker);
+/** What one order is answered; it is counted, and how long it took. */
+const counted = async (
+  { asker, metrics }: EditionService,
+  { edition, language, shop }: Asked,
+  value: unknown,
+): Promise<QuoteAnswer | Problem> => {
+  const from = performance.now();
+  const answer = await answerOrder(edition, value, language, asker);
+  metrics.quoted(shop, isProblem(answer) ? null : answer, performance.now() - from);
+  return answer;
 };
 
-/** Answers each line in turn, and writes each as soon as it is there. */
+/** Answers each line in turn, and writes each as soon as it is there and the reader has room for it. */
 const answerLines = async (
-  edition: ServedEdition,
+  service: EditionService,
+  asked: Asked,
   text: string,
   response: Response,
-  asker: Asker,
 ): Promise<void> => {
   const lines = text.split('\n').filter((line) => line.trim() !== '');
   if (lines.length > MOST_LINES) return refuse(response, 'too-many-lines', String(MOST_LINES));
-  response.type(NDJSON);
-  for (const line of lines) response.write(`${JSON.stringify(await answerTo(line, edition, asker))}\n`);
+  // What compresses would hold the lines back.
+  response.type(NDJSON).set('Cache-Control', 'no-transform');
+  for (const line of lines) {
+    if (response.destroyed) return;
+    const json = readJson(line);
+    const answer = json.ok ? await counted(service, asked, json.value) : problemOf('not-json');
+    if (!response.write(`${JSON.stringify(answer)}\n`))
+      await new Promise((resolve) => response.once('drain', resolve).once('close', resolve));
+  }
   response.end();
 };
 
-/** Quotes from the editions in a folder: which there are, and orders quoted by the live one or by number. */
-export const editionRoutes = (editions: Editions, asker: Asker): Router => {
-  const routes = Router();
-  routes.use(asksAMinute(REQUESTS_A_MINUTE));
-  routes.get('/', (_request, response) => {
-    response.json({
-      shops: [...editions.shops].map(([shop, list]) => ({
-        shop,
-        live: list.at(-1)?.number,
-        editions: list.map(({ number, digest, publishedAt, note }) => ({
-          number,
-          digest,
-          publishedAt,
-          note,
-        })),
-      })),
-      refused: editions.refused,
-    });
+/** The times of day that an order can choose from, with how many are left of each. */
+const slotsOf = ({ choices, edition, language }: QuoteAnswer) => ({
+  edition,
+  language,
+  choices: choices.flatMap(({ id, kind, name, slots }) => (slots ? [{ id, kind, name, slots }] : [])),
+});
+
+const addQuoteRoutes = (routes: Router, service: EditionService): void => {
+  const { editions } = service;
+  const lines = express.text({ limit: '20mb', type: NDJSON });
+  routes.post('/:shop/quotes', lines, jsonBody, async (request, response) => {
+    const asked = askedOf(editions, request, response);
+    if (!asked) return;
+    if (typeof request.body === 'string') return answerLines(service, asked, request.body, response);
+    if (request.body === undefined) return refuse(response, 'not-said-to-be-json');
+    const answer = await counted(service, asked, request.body);
+    if (isProblem(answer)) sendProblem(response, answer);
+    else response.json(answer);
   });
-  routes.post(
-    '/:shop/quotes',
-    express.text({ limit: '20mb', type: NDJSON }),
-    jsonBody,
-    async (request, response) => {
-      const edition = editionOf(editions, request, response);
-      if (!edition) return;
-      if (typeof request.body === 'string') return answerLines(edition, request.body, response, asker);
-      await answerOrder(edition.compiled, request, response, asker);
-    },
-  );
+  routes.post('/:shop/slots', jsonBody, async (request, response) => {
+    const asked = askedOf(editions, request, response);
+    if (!asked) return;
+    if (request.body === undefined) return refuse(response, 'not-said-to-be-json');
+    const answer = await answerOrder(asked.edition, request.body, asked.language, service.asker);
+    if (isProblem(answer)) sendProblem(response, answer);
+    else response.json(slotsOf(answer));
+  });
+  routes.get('/:shop/problems', async (request, response) => {
+    const asked = askedOf(editions, request, response);
+    if (!asked) return;
+    const on = service.now().toISOString().slice(0, 10);
+    response.json({ on, problems: await service.problemsOf(asked.edition, on) });
+  });
+};
+
+/** Quotes from editions: which there are, orders quoted by the live one or by number, and editions put and taken back. */
+export const editionRoutes = (service: EditionService): Router => {
+  const { editions, keys, folder } = service;
+  const routes = Router();
+  if (folder) addWritingRoutes(routes, folder, keys);
+  routes.use(readingKey(keys), asksAMinute(REQUESTS_A_MINUTE));
+  routes.get('/', (_request, response) => {
+    response.json(listOf(editions));
+  });
+  addQuoteRoutes(routes, service);
   return routes;
 };

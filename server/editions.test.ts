@@ -1,15 +1,16 @@
 import { mkdtempSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { editionFileName, editionFileText } from '../core/formats/edition-file.ts';
 import type { Edition } from '../core/formats/edition.ts';
 import type { TestOrder } from '../core/model/test-order.ts';
-import { makeBook, makeCatalogue, makeRate, makeRequest, quoted } from '../core/testing/book.ts';
-import { makeServer } from './app.ts';
-import { Editions, sha256 } from './editions.ts';
+import { makeBook, makeRate, makeRequest, quoted } from '../core/testing/book.ts';
+import { Editions } from './editions.ts';
+import { sha256 } from './read-edition.ts';
+import { findEdition } from './served-edition.ts';
 import { stop } from './stop.ts';
+import { listen, makeEdition } from './testing/listening.ts';
 
 let folder = '';
 let server: Server;
@@ -17,16 +18,14 @@ let origin = '';
 let editions: Editions;
 const told: unknown[] = [];
 
-const edition = (number: number, amount: number): Edition => ({
-  number,
-  publishedAt: '2026-11-24T10:00:00Z',
-  note: `Edition ${number}`,
-  book: makeBook({
-    store: { name: 'Sedge & Slate' },
-    rates: [makeRate({ price: { kind: 'flat', amount, per: 'order' } })],
-  }),
-  catalogue: makeCatalogue(),
-});
+const edition = (number: number, amount: number): Edition =>
+  makeEdition({
+    number,
+    book: makeBook({
+      store: { name: 'Sedge & Slate' },
+      rates: [makeRate({ price: { kind: 'flat', amount, per: 'order' } })],
+    }),
+  });
 const expecting = (charge: number): TestOrder[] => [
   {
     id: 'near',
@@ -41,9 +40,9 @@ const put = async (one: Edition, testOrders: TestOrder[] = [], name = editionFil
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'emporos-editions-'));
   editions = new Editions(folder, (refusal) => void told.push(refusal));
-  server = makeServer({ webRoot: folder, editions }).listen(0, '127.0.0.1');
-  await new Promise((resolve) => server.once('listening', resolve));
-  origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/editions`;
+  const listening = await listen({ webRoot: folder, editions });
+  server = listening.server;
+  origin = `${listening.origin}/api/editions`;
 });
 afterAll(async () => {
   editions.close();
@@ -65,7 +64,7 @@ describe('editions out of a folder', () => {
     await editions.read();
     const live = await ask(REQUEST);
     expect(live.headers.get('emporos-edition')).toBe('2');
-    expect(live.headers.get('emporos-digest')).toBe(editions.find('sedge-slate', 2)?.digest);
+    expect(live.headers.get('emporos-digest')).toBe(findEdition(editions, 'sedge-slate', 2)?.digest);
     expect(await chargeOf(live)).toBe(900);
     expect(await chargeOf(await ask(REQUEST, '?edition=1'))).toBe(700);
     expect(await (await ask(REQUEST, '?edition=9')).json()).toMatchObject({ code: 'unknown-edition' });

@@ -1,15 +1,16 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { REFUSALS, refusalBody, type RefusalCode } from './refusals.ts';
+import { REFUSALS, problemOf, type RefusalCode } from './refusals.ts';
 
 const CODES = Object.keys(REFUSALS) as RefusalCode[];
 
 test.each(CODES)('%s has a status of a refusal, and words', (code) => {
   expect(REFUSALS[code].status).toBeGreaterThanOrEqual(400);
   expect(REFUSALS[code].status).toBeLessThan(600);
-  const body = refusalBody(code, 'what is wrong');
-  expect(body.code).toBe(code);
-  expect(body.error).toMatch(/^\S.{5,}$/);
+  const problem = problemOf(code, 'what is wrong');
+  expect(problem).toMatchObject({ code, status: REFUSALS[code].status, type: `/api/problems/${code}` });
+  expect(problem.title).toMatch(/^\S.{5,}$/);
+  expect(problem.detail).toMatch(/^\S.{5,}$/);
 });
 
 test('every refusal of the server is one of them: none is written beside', () => {

@@ -3,8 +3,8 @@ import { createServer, get, type IncomingMessage, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { REFUSALS, type RefusalCode } from './refusals.ts';
-import { makeServer } from './app.ts';
+import { REFUSALS, type Problem } from './refusals.ts';
+import { heldEditions, listen, makeEdition } from './testing/listening.ts';
 import { stop } from './stop.ts';
 
 let folder = '';
@@ -17,13 +17,12 @@ beforeAll(async () => {
   mkdirSync(join(folder, '_expo/static'), { recursive: true });
   writeFileSync(join(folder, 'index.html'), '<!doctype html><title>Emporos</title>');
   writeFileSync(join(folder, '_expo/static/entry.js'), '1');
-  server = makeServer({
+  ({ server, origin } = await listen({
     webRoot: folder,
+    editions: heldEditions({ yard: [makeEdition()] }),
     hosts: ['shop.example'],
     log: (error) => void logged.push(error),
-  }).listen(0, '127.0.0.1');
-  await new Promise((resolve) => server.once('listening', resolve));
-  origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  }));
 });
 afterAll(async () => {
   await new Promise((resolve) => server.close(resolve));
@@ -89,40 +88,38 @@ describe('what goes wrong is told in JSON, without a trace, a path or what was s
     ['/_expo/static/%2e%2e%2fsecret', 403, 'forbidden', 'the request cannot be read'],
   ])('GET %s', async (path, status, code, error) => {
     const response = await fetch(origin + path, { headers: { accept: 'text/html' } });
-    expect([response.status, await response.json()]).toEqual([status, { code, error }]);
+    expect(response.headers.get('content-type')).toContain('application/problem+json');
+    expect([response.status, await response.json()]).toEqual([
+      status,
+      { type: `/api/problems/${code}`, title: error, status, detail: error, code },
+    ]);
   });
 
   test.each([
-    ['POST', '/api/shops/demo/quotes', 'x', 'text/plain', 404, 'there is no such shop'],
-    ['PUT', '/api/shops/demo', '{}', 'text/plain', 415, /content-type/],
-    ['PUT', '/api/shops/demo', '{', 'application/json', 400, 'the request is no JSON'],
-    ['PUT', '/api/shops/demo', 'null', 'application/json', 400, /./],
-    ['PUT', '/api/shops/demo', ' '.repeat(21_000_000), 'application/json', 413, /larger than 20 MB/],
+    ['POST', '/api/editions/none/quotes', 'x', 'text/plain', 404, 'there is no such shop'],
+    ['POST', '/api/editions/yard/quotes', '{}', 'text/plain', 415, /content-type/],
+    ['POST', '/api/editions/yard/quotes', '{', 'application/json', 400, 'the request is no JSON'],
+    ['POST', '/api/editions/yard/quotes', '[]', 'application/json', 400, /./],
+    ['POST', '/api/editions/yard/quotes', ' '.repeat(1_100_000), 'application/json', 413, /than 1 MB/],
     ['PUT', '/api/carriers/troubles', ' '.repeat(1_100_000), 'application/json', 413, /larger than 1 MB/],
     ['PUT', '/api/carriers/troubles', 'x', 'text/plain', 415, /content-type/],
     ['PUT', '/api/carriers/troubles', '{x}', 'application/json', 400, 'the request is no JSON'],
   ])('%s %s', async (method, path, body, type, status, error) => {
     const response = await fetch(origin + path, { method, body, headers: { 'content-type': type } });
-    const told = (await response.json()) as { code: RefusalCode; error: string };
-    expect([response.status, told.error]).toEqual([
+    const told = (await response.json()) as Problem;
+    expect([response.status, told.detail]).toEqual([
       status,
       typeof error === 'string' ? error : expect.stringMatching(error),
     ]);
     expect(REFUSALS[told.code].status).toBe(status);
-    expect(told.error).not.toMatch(/\.ts|node_modules| at /);
+    expect(told.detail).not.toMatch(/\.ts|node_modules| at /);
   });
 
   test('a page that is not there is the server’s own fault, and is logged', async () => {
-    const lost = makeServer({ webRoot: join(folder, 'gone'), log: (error) => void logged.push(error) });
-    const other = lost.listen(0, '127.0.0.1');
-    await new Promise((resolve) => other.once('listening', resolve));
-    const { port } = other.address() as AddressInfo;
-    const response = await fetch(`http://127.0.0.1:${port}/today`, { headers: { accept: 'text/html' } });
-    expect([response.status, await response.text()]).toEqual([
-      404,
-      '{"code":"not-found","error":"not found"}',
-    ]);
-    await stop(other);
+    const lost = await listen({ webRoot: join(folder, 'gone'), log: (error) => void logged.push(error) });
+    const response = await fetch(`${lost.origin}/today`, { headers: { accept: 'text/html' } });
+    expect([response.status, await response.json()]).toMatchObject([404, { code: 'not-found' }]);
+    await stop(lost.server);
   });
 });
 
@@ -153,9 +150,9 @@ test('a postal code is found in the gazetteer, and one that is not known is told
   expect(await known.json()).toMatchObject({ code: 'B3H', point: { lat: 44.6224, lng: -63.5736 } });
   const unknown = await fetch(`${origin}/api/places/CA/Z9Z9Z9`);
   expect(unknown.status).toBe(404);
-  expect(await unknown.json()).toEqual({
+  expect(await unknown.json()).toMatchObject({
     code: 'unknown-place',
-    error: 'The gazetteer does not know Z9Z9Z9 in CA.',
+    detail: 'the gazetteer does not know Z9Z9Z9 in CA',
   });
   expect((await fetch(`${origin}/api/places/Canada/B3H`)).status).toBe(400);
 });

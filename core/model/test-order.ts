@@ -31,7 +31,7 @@ const keptAnswerSchema = carrierAnswerSchema.refine(
   'priced-at-nothing',
 );
 
-/** A saved test order with what it should give. */
+/** A saved order with what it should give. */
 export const testOrderSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,

@@ -12,14 +12,14 @@ const path = (carrier: string, tracking = ''): string =>
 const MOST_TOLD = 300;
 const answerSchema = z.union([
   z.object({ shipment: shipmentSchema }),
-  z.object({ error: z.string().transform((text) => text.slice(0, MOST_TOLD)) }),
+  z.object({ detail: z.string().transform((text) => text.slice(0, MOST_TOLD)) }),
 ]);
 
 /** What a carrier answers, read with suspicion: a shipment that is whole and of that carrier, or why there is none. */
 const answered = async (carrier: string, response: Response): Promise<BookedHere> => {
   const body = answerSchema.safeParse(await response.json());
   if (!body.success) return UNREAD;
-  if ('error' in body.data) return { ok: false, text: body.data.error };
+  if ('detail' in body.data) return { ok: false, text: body.data.detail };
   return body.data.shipment.carrier === carrierIdOf(carrier)
     ? { ok: true, shipment: body.data.shipment }
     : UNREAD;

@@ -121,8 +121,8 @@ const FirstTestOrder = () => {
     <View style={{ gap: 8, paddingTop: 8 }}>
       <Text variant="titleMedium">No test order yet</Text>
       <Text style={style.note}>
-        A test order is a saved test order. What its customer would be offered stands here, with how each
-        charge came about.
+        A test order is a saved order with what it should give. Here you see what its customer would be
+        offered, and how each charge adds up.
       </Text>
       {good ? (
         <Button mode="outlined" style={style.begin} onPress={() => begin(good.sku)}>

@@ -53,7 +53,7 @@ const TestOrderFiles = () => {
     dispatch(edit('takeTestOrders', { testOrders: read.value }, `Test orders: imported ${file.name}`));
     dispatch(
       messageShown({
-        text: `Took ${countFigure(read.value.length, 'test order')} of ${file.name}.`,
+        text: `Imported ${countFigure(read.value.length, 'test order')} from ${file.name}.`,
         undo: true,
       }),
     );
@@ -80,7 +80,7 @@ const TestOrderFiles = () => {
               {fault}
             </Text>
           ))}
-          <Text style={style.note}>Nothing was taken.</Text>
+          <Text style={style.note}>Nothing was imported.</Text>
         </View>
       ) : null}
     </>

@@ -76,7 +76,7 @@ describe('the test orders', () => {
     mockOpen.mockResolvedValue({ name: 't.json', text: '[{"id": 1}]' });
     fireEvent.press(screen.getByText('Open test orders'));
     await settle();
-    expect(screen.getByText('Nothing was taken.')).toBeTruthy();
+    expect(screen.getByText('Nothing was imported.')).toBeTruthy();
     const taken = [
       { ...first, name: 'Renamed' },
       { ...first, id: 'new-one' },

@@ -86,7 +86,18 @@ describe('where the shop sells', () => {
     act(() => void store.dispatch(undone()));
     expect(sellsTo(store).countries).toHaveLength(4);
     find('atlantis');
-    expect(screen.getByText('No country has that name.')).toBeTruthy();
+    expect(screen.getByText('No country has that name: “atlantis”.')).toBeTruthy();
+  });
+
+  test('several are typed at once, by names, codes and groups, and what is none is named', async () => {
+    const store = await open();
+    find('Guinea, france; PL, Atlantis');
+    expect(screen.getByText('No country has that name: “Atlantis”.')).toBeTruthy();
+    fireEvent.press(screen.getByText('Close all 3 shown'));
+    expect(sellsTo(store).countries).toEqual(['CU', 'FR', 'GN', 'IR', 'KP', 'PL', 'SY']);
+    find('eu');
+    fireEvent.press(screen.getByText('Open all 27 shown'));
+    expect(sellsTo(store).countries).toEqual(['CU', 'GN', 'IR', 'KP', 'SY']);
   });
 
   test('goes from one list to the other without opening or closing a country', async () => {

@@ -15,7 +15,9 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS, TOUCH, type Inks } from '../../theme/tokens.ts';
 import { RegionList } from '../../fields/region-list.tsx';
+import { regionsNamed } from '../../places/named-regions.ts';
 import { CountryRegions } from './country-regions.tsx';
+import { countriesFound } from './countries-found.ts';
 
 interface Props {
   countries: readonly NamedPlace[];
@@ -55,15 +57,6 @@ const styles = (inks: Inks) => ({
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
-const matching = (countries: readonly NamedPlace[], typed: string): readonly NamedPlace[] => {
-  const wanted = typed.trim().toLowerCase();
-  return wanted === ''
-    ? countries
-    : countries.filter(
-        ({ code, name }) => name.toLowerCase().includes(wanted) || code.toLowerCase() === wanted,
-      );
-};
-
 const standing = (one: CountryReach | undefined): string => {
   if (!one?.sold) return 'closed';
   const zones =
@@ -95,7 +88,7 @@ export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) 
   const { sellsTo } = useAppSelector((state) => selectBook(state).store);
   const [typed, setTyped] = useState(asked);
   const [unfolded, setUnfolded] = useState<string | null>(null);
-  const found = matching(countries, typed);
+  const { countries: found, unknown } = countriesFound(countries, typed, regionsNamed);
   const open = (list: readonly NamedPlace[], isOpen: boolean): void => {
     const label = list.length === 1 ? (list[0]?.name ?? '') : `${list.length} countries`;
     dispatch(visitBegan());
@@ -129,7 +122,7 @@ export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) 
       <Searchbar
         value={typed}
         onChangeText={setTyped}
-        placeholder="Find a country"
+        placeholder="Find countries: a name, several with commas, EU"
         accessibilityLabel="Find a country"
         style={style.search}
         inputStyle={{ fontFamily: SANS, fontSize: 15, minHeight: 0 }}
@@ -182,7 +175,11 @@ export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) 
       {found.length > MOST_SHOWN ? (
         <Text style={style.note}>{found.length - MOST_SHOWN} more: find them by name.</Text>
       ) : null}
-      {found.length === 0 ? <Text style={style.note}>No country has that name.</Text> : null}
+      {unknown.length > 0 ? (
+        <Text style={style.note} role="alert">
+          No country has that name: {unknown.map((part) => `“${part}”`).join(', ')}.
+        </Text>
+      ) : null}
       <Check
         label="What does not travel (downloads, gift cards) is sold to every country"
         on={sellsTo.digitalEverywhere === true}

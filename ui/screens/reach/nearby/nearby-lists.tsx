@@ -138,8 +138,8 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
       {location ? (
         <View style={style.actions}>
           <TextAction label="Add an area by codes" onPress={add('postal', 'New area')} />
-          <TextAction label="by radius" onPress={add('radius', 'New radius')} />
-          <TextAction label="by shape" onPress={add('shape', 'New shape')} />
+          <TextAction label="Add an area by radius" onPress={add('radius', 'New radius')} />
+          <TextAction label="Add an area by shape" onPress={add('shape', 'New shape')} />
           <TextAction label="Areas from a GeoJSON file" onPress={() => void take(location.id)} />
           {hasShapes ? (
             <TextAction

@@ -284,7 +284,7 @@ describe('an area', () => {
 
   test('is added switched off and open, moved, and removed out of the adjustments that name it', async () => {
     const store = await open();
-    fireEvent.press(screen.getByText('by radius'));
+    fireEvent.press(screen.getByText('Add an area by radius'));
     expect(areaOf(store, 'new-radius')).toMatchObject({
       active: false,
       covers: { kind: 'radius', metres: 3_000 },
