@@ -1,5 +1,6 @@
 import type { LimitMeasure, Measure } from '../../core/model/price.ts';
 import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../../core/words/figure.ts';
+import { countryName } from '../places/places.ts';
 import { selectDisplayFormat } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { DraftField, type DraftFieldProps, type Read } from './draft-field.tsx';
@@ -139,7 +140,7 @@ export const TokensField = fieldOf<string[]>({
   read: () => readTokens,
 });
 
-const COUNTRY: FieldKind<string, unknown> = { write: (value) => value, read: () => readCountry };
-/** A country's two letters. */
+const COUNTRY: FieldKind<string, unknown> = { write: countryName, read: () => readCountry };
+/** A country, by its name; its two letters are read too. */
 export const CountryField = fieldOf(COUNTRY);
 export const OptionalCountryField = optionalFieldOf(COUNTRY);

@@ -212,24 +212,33 @@ export const readTokens = (text: string): Read<string[]> => {
     : { ok: false, text: `“${long.slice(0, 20)}…” is longer than ${LONGEST_TOKEN} characters.` };
 };
 
-const readUpper =
-  (isSound: (text: string) => boolean, words: string) =>
-  (text: string): Read<string> => {
-    const upper = text.trim().toUpperCase();
-    return isSound(upper) ? { ok: true, value: upper } : { ok: false, text: words };
-  };
+/** The countries that a text names: one by its name or its two letters, several by the name of a group; else none. */
+const countriesOf = (text: string): string[] => {
+  const named = regionsNamed(text)?.filter(({ subdivision }) => subdivision === undefined) ?? [];
+  if (named.length > 0) return named.map(({ country }) => country);
+  const code = text.trim().toUpperCase();
+  return countrySchema.safeParse(code).success ? [code] : [];
+};
 
-/** A country's two letters. */
-export const readCountry = readUpper(
-  (text) => countrySchema.safeParse(text).success,
-  'Write two letters, as CA.',
-);
+const noCountry = (text: string): Read<never> => ({
+  ok: false,
+  text: `“${text.trim()}” is not a country: write its name, or two letters as CA.`,
+});
 
-/** A subdivision's code. */
-export const readSubdivision = readUpper(
-  (text) => subdivisionSchema.safeParse(text).success,
-  'Write a subdivision, as CA-NS.',
-);
+/** A country by its name or its two letters. */
+export const readCountry = (text: string): Read<string> => {
+  const [country, ...more] = countriesOf(text);
+  return country === undefined || more.length > 0 ? noCountry(text) : { ok: true, value: country };
+};
+
+/** A subdivision by its name or its code. */
+export const readSubdivision = (text: string): Read<string> => {
+  const [named, ...more] = regionsNamed(text) ?? [];
+  const code = (more.length === 0 ? named?.subdivision : undefined) ?? text.trim().toUpperCase();
+  return subdivisionSchema.safeParse(code).success
+    ? { ok: true, value: code }
+    : { ok: false, text: 'Write a subdivision by its name or its code, as Nova Scotia or CA-NS.' };
+};
 
 /** A postal code or a pattern of codes of a country; '' stands for any country. */
 export const readPattern =
@@ -245,15 +254,10 @@ export const readPattern =
 export const readCountries = (text: string): Read<string[]> => {
   const tokens = readTokens(text);
   if (!tokens.ok) return tokens;
-  const countries: string[] = [];
-  for (const token of tokens.value) {
-    const named = regionsNamed(token)?.filter(({ subdivision }) => subdivision === undefined) ?? [];
-    const code = token.toUpperCase();
-    if (named.length > 0) countries.push(...named.map(({ country }) => country));
-    else if (/^[A-Z]{2}$/.test(code)) countries.push(code);
-    else return { ok: false, text: `“${token}” is not a country: write its name, or two letters as CA.` };
-  }
-  return { ok: true, value: [...new Set(countries)] };
+  const each = tokens.value.map(countriesOf);
+  const unknown = tokens.value.find((_, at) => each[at]?.length === 0);
+  if (unknown !== undefined) return noCountry(unknown);
+  return { ok: true, value: [...new Set(each.flat())] };
 };
 
 /** A point of the earth: latitude and longitude in degrees. */

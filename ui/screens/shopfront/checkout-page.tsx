@@ -99,7 +99,7 @@ const Contact = ({ checkout: { form, place } }: { checkout: Checkout }) => {
 };
 
 const Addresses = ({ checkout }: { checkout: Checkout }) => {
-  const { form, values, place, asked, canCollect, sellsTo } = checkout;
+  const { form, values, place, asked, choosesHow, sellsTo } = checkout;
   const { say } = useCustomerWords();
   const style = useStyles(styles);
   const moved = (part: 'ship' | 'bill') => (field: 'country' | 'subdivision') => {
@@ -108,7 +108,7 @@ const Addresses = ({ checkout }: { checkout: Checkout }) => {
   };
   return (
     <View>
-      {canCollect ? (
+      {choosesHow ? (
         <View style={style.how}>
           <Segments
             hideLabel

@@ -12,6 +12,7 @@ import { sellsThere, sellsToPartOf } from '../../../core/place/zone-index.ts';
 import { normaliseCode } from '../../../core/place/postal.ts';
 import { subdivisionOfCode } from '../../../core/place/subdivision-of-code.ts';
 import type { CompiledBook } from '../../../core/quote/compile.ts';
+import { waysOfGetting, type WaysOfGetting } from '../../../core/order/ways-of-getting.ts';
 import { nextNumber, placeOrder } from '../../../core/order/place-order.ts';
 import { timedId } from '../../../core/time/slots-taken.ts';
 import { slotDays, type SlotDay } from '../../../core/quote/slot-days.ts';
@@ -80,8 +81,8 @@ export interface Checkout {
   choices: readonly Choice[];
   /** A region that was chosen and is closed. */
   closed: string | null;
-  /** Whether there is somewhere to collect at all. */
-  canCollect: boolean;
+  /** Whether the customer chooses between what is sent and what is collected. */
+  choosesHow: boolean;
   /** Whether a country may be chosen. */
   sellsTo: (country: string) => boolean;
   place: () => void;
@@ -115,17 +116,25 @@ const closedPlace = (
   return sellsThere(sellsTo, { country, subdivision, code: undefined }) ? null : subdivision;
 };
 
+/** How an order is got where the shop has one way alone; null where the customer chooses. */
+const onlyHow = ({ sent, collected }: WaysOfGetting): CheckoutValues['how'] | null => {
+  if (sent && collected) return null;
+  return collected ? 'collect' : 'send';
+};
+
 /** The form as it was left, or empty, at the place that was typed last. */
 const checkoutAt = (
   known: CustomerPlace | null,
-  left: CheckoutValues | undefined,
+  before: CheckoutValues | undefined,
   home: string,
+  only: CheckoutValues['how'] | null,
 ): CheckoutValues => {
+  const left = before && { ...before, how: only ?? before.how };
   const { country, postalCode } = known ?? left?.ship ?? { country: home, postalCode: '' };
   const where = { country, ...EMPTY_ADDRESS, postalCode };
   if (!left)
     return {
-      how: 'send',
+      how: only ?? 'send',
       email: '',
       phone: '',
       ship: where,
@@ -197,10 +206,11 @@ export const useCheckout = (): Checkout => {
   const customer = useAppSelector((state) => state.session.seenAs);
   const [faults, setFaults] = useState<readonly Fault[]>([]);
   const travels = basket.some(({ sku }) => compiled.goods.get(sku)?.fulfilment === 'physical');
+  const only = onlyHow(waysOfGetting(compiled));
   const form = useForm<CheckoutValues>({
     resolver: useMemo(() => zodResolver(checkoutSchema(travels, words)), [travels, words]),
     mode: 'onTouched',
-    defaultValues: checkoutAt(known, left?.values as CheckoutValues | undefined, home),
+    defaultValues: checkoutAt(known, left?.values as CheckoutValues | undefined, home, only),
   });
   const { errors, isSubmitted } = form.formState;
   const values = useWatch({ control: form.control }) as CheckoutValues;
@@ -283,7 +293,7 @@ export const useCheckout = (): Checkout => {
     asked,
     choices,
     closed: closedPlace(compiled, values.ship, asked),
-    canCollect: travels && compiled.pickups.some(({ point }) => point.active),
+    choosesHow: travels && only === null,
     sellsTo: (country) =>
       sellsToPartOf(compiled.sellsTo, country) || (!travels && book.store.sellsTo.digitalEverywhere === true),
     place: () => void place(),

@@ -35,6 +35,7 @@ const styles = (inks: Inks) => ({
     paddingBottom: 12,
   } as const,
   field: { width: 116 },
+  place: { width: 168 },
   link: { alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 } as const,
 });
 
@@ -67,7 +68,7 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
   return (
     <View style={style.fields} role="group" aria-label={`Duty, ${rate.country}`}>
       <CountryField
-        style={style.field}
+        style={style.place}
         label="Country"
         value={rate.country}
         onChange={(country, visit) => set({ country }, visit)}

@@ -9,6 +9,7 @@ import {
   OptionalMeasureField,
 } from '../../../fields/kind-fields.tsx';
 import { DraftField } from '../../../fields/draft-field.tsx';
+import { subdivisionName } from '../../../places/places.ts';
 import { optional, readMeasure, readPattern, readSubdivision } from '../../../fields/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -31,6 +32,7 @@ const styles = (inks: Inks) => ({
   panel: { ...raisedPanel(inks), padding: 12, gap: 8, marginBottom: 12 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
   field: { width: 124 },
+  place: { width: 168 },
   title: { fontFamily: SANS_STRONG },
 });
 
@@ -110,17 +112,17 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
       <Text style={style.title}>Row {at + 1}</Text>
       <View style={style.row}>
         <OptionalCountryField
-          style={style.field}
+          style={style.place}
           label="Country"
           placeholder="any"
           value={row.country}
           onChange={(country, visit) => set({ country }, visit)}
         />
         <DraftField
-          style={style.field}
+          style={style.place}
           label="Subdivision"
           placeholder="any"
-          text={row.subdivision ?? ''}
+          text={row.subdivision === undefined ? '' : subdivisionName(row.subdivision)}
           read={optional<string>(readSubdivision)}
           onChange={(subdivision, visit) => set({ subdivision }, visit)}
         />

@@ -59,7 +59,7 @@ const PostalFields = ({
     <View style={{ gap: 8 }}>
       <View style={style.row}>
         <CountryField
-          style={{ width: 90 }}
+          style={{ width: 168 }}
           label="Country"
           value={country}
           onChange={(next, visit) => onChange({ ...covers, country: next }, visit)}

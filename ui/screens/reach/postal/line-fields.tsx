@@ -23,6 +23,7 @@ const styles = (inks: Inks) => ({
   panel: { ...raisedPanel(inks), padding: 12, gap: 8, marginVertical: 8 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
   field: { width: 124 },
+  place: { width: 168 },
   title: { fontFamily: SANS_STRONG },
 });
 
@@ -44,7 +45,7 @@ export const LineFields = ({ line, at, onGone }: Props) => {
       <Text style={style.title}>Line {at + 1}</Text>
       <View style={style.row}>
         <CountryField
-          style={style.field}
+          style={style.place}
           label="Country"
           value={country}
           onChange={(next, visit) => set({ country: next }, visit)}
