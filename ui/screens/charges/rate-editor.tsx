@@ -5,9 +5,9 @@ import type { Zone } from '../../../core/model/place.ts';
 import type { Price } from '../../../core/model/price.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
 import { kindOf } from '../../../core/price/kinds.ts';
-import { moneyFigure } from '../../../core/words/figure.ts';
 import { ratePhrase } from '../../../core/price/rate-phrase.ts';
 import { Opened } from '../../parts/opened.tsx';
+import { SwitchedOff } from '../../parts/switched-off.tsx';
 import { StepCurve } from '../../parts/step-curve.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useSteady } from '../../parts/use-steady.ts';
@@ -16,7 +16,7 @@ import { edit } from '../../state/draft.ts';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
-import { aside, note } from '../../theme/text.ts';
+import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { PriceEditor, PriceKind } from './price-editor.tsx';
 import { RateActions } from './rate-actions.tsx';
@@ -35,38 +35,9 @@ const styles = (inks: Inks) => ({
   price: { flex: 6, minWidth: 0 },
   curve: { flex: 5, minWidth: 0 },
   note: note(inks),
-  off: { ...aside, color: inks.doubt },
-  offRow: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
   summary: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
   words: { ...note(inks), flexShrink: 1 },
 });
-
-/** A rate that is off; one that charges nothing asks before it is switched on. */
-const SwitchedOff = ({ rate, onSwitch }: { rate: Rate; onSwitch: () => void }) => {
-  const style = useStyles(styles);
-  const { decimals } = useAppSelector(selectDisplayFormat);
-  const [asking, setAsking] = useState(false);
-  const isFree = kindOf(rate.price).chargesNothing(rate.price);
-  const zero = moneyFigure(0, decimals);
-  if (asking && isFree)
-    return (
-      <View style={style.offRow} role="alert">
-        <Text style={style.off}>This rate charges {zero}: customers would get it free.</Text>
-        <TextAction label={`Switch on at ${zero}`} onPress={onSwitch} />
-        <TextAction label="Cancel" onPress={() => setAsking(false)} />
-      </View>
-    );
-  return (
-    <View style={style.offRow}>
-      <Text style={style.off}>
-        {isFree
-          ? 'Switched off: give it a price, then switch it on.'
-          : 'Switched off: customers do not see it.'}
-      </Text>
-      <TextAction label="Switch on" onPress={isFree ? () => setAsking(true) : onSwitch} />
-    </View>
-  );
-};
 
 /** A rate's price and its curve together, then its conditions, then what can be done with the whole. */
 export const RateEditor = ({ rate, zone, service }: Props) => {
@@ -91,7 +62,13 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
   const notes = ratePhrase(rate, display).notes.filter((words) => !words.startsWith('by '));
   return (
     <View style={{ gap: 12 }}>
-      {rate.active ? null : <SwitchedOff rate={rate} onSwitch={() => set({ active: true }, 'switched on')} />}
+      {rate.active ? null : (
+        <SwitchedOff
+          what="This rate"
+          isFree={kindOf(rate.price).chargesNothing(rate.price)}
+          onSwitch={() => set({ active: true }, 'switched on')}
+        />
+      )}
       <PriceKind price={rate.price} onChange={setPrice} />
       <View style={isPhone ? style.rows : style.columns}>
         {isPhone ? picture : null}

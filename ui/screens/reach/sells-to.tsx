@@ -122,7 +122,7 @@ export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) 
       <Searchbar
         value={typed}
         onChangeText={setTyped}
-        placeholder="Find countries: a name, several with commas, EU"
+        placeholder="Germany, France, EU"
         accessibilityLabel="Find a country"
         style={style.search}
         inputStyle={{ fontFamily: SANS, fontSize: 15, minHeight: 0 }}

@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react-native';
+import { act, fireEvent, screen, within } from '@testing-library/react-native';
 import { undone } from '../../state/draft.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
@@ -29,7 +29,7 @@ describe('the languages of the shop', () => {
       text: 'Planting plan, PDF',
       as: 'Plan de plantation, PDF',
     });
-    store.dispatch(undone());
+    act(() => void store.dispatch(undone()));
     expect(selectBook(store.getState()).translations).not.toContainEqual(
       expect.objectContaining({ text: 'Planting plan, PDF' }),
     );

@@ -1,30 +1,30 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { DeliveryArea } from '../../../../core/model/delivery.ts';
+import { areaIsFree } from '../../../../core/price/free-area.ts';
 import { Check } from '../../../parts/check.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { NameField, OptionalMoneyField, WordsField } from '../../../fields/kind-fields.tsx';
 import { FieldGroup } from '../../../fields/field-group.tsx';
 import { LimitFields } from '../../../fields/limit-fields.tsx';
 import { PreparationFields } from '../../../fields/preparation-fields.tsx';
+import { SwitchedOff } from '../../../parts/switched-off.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
-import { aside } from '../../../theme/text.ts';
-import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+import { SANS_STRONG } from '../../../theme/tokens.ts';
 import { PriceEditor, PriceKind } from '../../charges/price-editor.tsx';
 import { limitOf } from '../../charges/steps-end.tsx';
 import { ClosedDates } from './closed-dates.tsx';
 import { CoverageFields } from './coverage-fields.tsx';
 import { MethodsFields } from './method-fields.tsx';
 
-const styles = (inks: Inks) => ({
+const styles = () => ({
   panel: { gap: 20, paddingTop: 4, paddingBottom: 24 },
-  off: { ...aside, color: inks.doubt },
-  offRow: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
+  switch: { alignSelf: 'flex-start', marginLeft: -4 } as const,
   title: { fontFamily: SANS_STRONG },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
   half: { flexGrow: 1, flexBasis: 180 },
@@ -114,13 +114,19 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
   if (!location) return null;
   return (
     <View style={style.panel} role="group" aria-label={area.name}>
-      <View style={style.offRow}>
-        {area.active ? null : <Text style={style.off}>Switched off: customers do not see it.</Text>}
+      {area.active ? (
         <TextAction
-          label={area.active ? 'Switch off' : 'Switch on'}
-          onPress={() => set({ active: !area.active }, area.active ? 'switched off' : 'switched on')}
+          style={style.switch}
+          label="Switch off"
+          onPress={() => set({ active: false }, 'switched off')}
         />
-      </View>
+      ) : (
+        <SwitchedOff
+          what="This area"
+          isFree={areaIsFree(area)}
+          onSwitch={() => set({ active: true }, 'switched on')}
+        />
+      )}
       <View style={style.row}>
         <NameField
           prose

@@ -289,6 +289,10 @@ describe('an area', () => {
       active: false,
       covers: { kind: 'radius', metres: 3_000 },
     });
+    fireEvent.press(screen.getByText('Switch on'));
+    screen.getByText('This area charges 0.00: customers would get it free.');
+    fireEvent.press(screen.getByText('Cancel'));
+    expect(areaOf(store, 'new-radius')).toMatchObject({ active: false });
     fireEvent.press(within(screen.getByLabelText('New radius')).getByText('Move up'));
     expect(selectBook(store.getState()).areas.map(({ id }) => id)).toEqual([
       'peninsula',
