@@ -2,7 +2,7 @@ import type { Adjustment } from '../model/adjustment.ts';
 import type { Good } from '../model/good.ts';
 import type { Limits, Measure, Price } from '../model/price.ts';
 import type { QuoteRequest } from '../model/request.ts';
-import { GREATEST_QUANTITY } from '../model/unit.ts';
+import { GREATEST_QUANTITY } from '../model/bounds.ts';
 import { volumeOf } from '../pack/cuboid.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { conditionKind } from '../adjust/condition-kinds.ts';

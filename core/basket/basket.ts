@@ -2,7 +2,7 @@ import { toThousandth } from '../model/measured.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import type { Good } from '../model/good.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
-import { GREATEST_SUBTOTAL, GREATEST_SUM } from '../model/unit.ts';
+import { GREATEST_SUBTOTAL, GREATEST_SUM } from '../model/bounds.ts';
 
 /** A line of the basket: the catalogue's good, with the line's own fields over it where it has some. */
 export interface BasketLine {

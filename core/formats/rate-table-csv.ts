@@ -2,7 +2,7 @@ import type { Fault } from '../model/fault.ts';
 import { toThousandth } from '../model/measured.ts';
 import { countrySchema, subdivisionSchema } from '../model/place.ts';
 import type { Each, Measure, RateTable, TableRow } from '../model/price.ts';
-import { GREATEST_SUM } from '../model/unit.ts';
+import { GREATEST_SUM } from '../model/bounds.ts';
 import { parsePattern, writtenPattern } from '../place/postal.ts';
 import { exactFigure, plainMoney } from '../words/figure.ts';
 import {

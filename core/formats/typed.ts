@@ -1,4 +1,4 @@
-import { GREATEST_MONEY } from '../model/unit.ts';
+import { GREATEST_MONEY } from '../model/bounds.ts';
 
 /** Figures as people type them, into what the book keeps: whole numbers, but exact where imperial units were typed. */
 

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { regionSchema } from './place.ts';
 import { measureSchema } from './price.ts';
+import { GREATEST_SUM } from './bounds.ts';
 import {
-  GREATEST_SUM,
   idSchema,
   localDateSchema,
   moneySchema,

@@ -2,9 +2,9 @@ import { z } from 'zod';
 import { sizeSchema } from './good.ts';
 import { packPlanSchema } from './pack.ts';
 import { destinationSchema } from './place.ts';
+import { GREATEST_SUBTOTAL } from './bounds.ts';
 import {
   currencySchema,
-  GREATEST_SUBTOTAL,
   gramsSchema,
   idSchema,
   localDateSchema,

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { countrySchema, postalPatternSchema, subdivisionSchema } from './place.ts';
 import { transitSchema } from './time.ts';
+import { GREATEST_SUM } from './bounds.ts';
 import {
   noteSchema,
   countSchema,
-  GREATEST_SUM,
   idSchema,
   moneySchema,
   nameSchema,

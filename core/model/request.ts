@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { goodSchema } from './good.ts';
 import { destinationSchema } from './place.ts';
-import { GREATEST_QUANTITY, GREATEST_SUBTOTAL, instantSchema, tokenSchema } from './unit.ts';
+import { GREATEST_QUANTITY, GREATEST_SUBTOTAL } from './bounds.ts';
+import { instantSchema, tokenSchema } from './unit.ts';
 
 /** A line names a good of the catalogue by `sku`, or carries the good's fields itself, or overrides some. */
 export const lineSchema = goodSchema.partial().extend({

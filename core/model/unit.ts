@@ -1,19 +1,13 @@
 import { z } from 'zod';
+import {
+  GREATEST_MONEY,
+  GREATEST_WEIGHT,
+  GREATEST_LENGTH,
+  GREATEST_DISTANCE,
+  GREATEST_POINTS,
+} from './bounds.ts';
 
-/**
- * The units of every figure in a book, a request and a quote, with the limits a reader enforces.
- * The limits keep each product the core forms within exact integers.
- */
-
-export const GREATEST_MONEY = 1_000_000_000;
-export const GREATEST_SUBTOTAL = 90_000_000_000;
-export const GREATEST_QUANTITY = 99_999;
-/** Grams, millimetres, metres once around the earth, and basis points. */
-export const GREATEST_WEIGHT = 100_000_000;
-export const GREATEST_LENGTH = 100_000;
-export const GREATEST_DISTANCE = 40_100_000;
-export const GREATEST_POINTS = 100_000;
-export const GREATEST_SUM = Number.MAX_SAFE_INTEGER;
+/** The units of every figure in a book, a request and a quote, as a reader holds them. */
 
 /** A lower-case slug, unique within its collection. */
 export const idSchema = z

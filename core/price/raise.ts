@@ -1,4 +1,4 @@
-import { GREATEST_MONEY } from '../model/unit.ts';
+import { GREATEST_MONEY } from '../model/bounds.ts';
 import { pointsOf, toMultiple } from './rounding.ts';
 
 /** A change to many charges at once: a percentage or an amount, either may be negative, then a rounding. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { typedMeasure } from '../../core/formats/measure-typed.ts';
 import { typedSize } from '../../core/formats/size-typed.ts';
 import { typedMoney, typedPercent, type Mark } from '../../core/formats/typed.ts';
-import { GREATEST_MONEY, GREATEST_POINTS, GREATEST_WEIGHT } from '../../core/model/unit.ts';
+import { GREATEST_MONEY, GREATEST_POINTS, GREATEST_WEIGHT } from '../../core/model/bounds.ts';
 import { measureFigure, moneyFigure, percentFigure, sizeFigure } from '../../core/words/figure.ts';
 import { fieldMarkIn } from './readers.ts';
 

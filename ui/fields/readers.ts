@@ -22,9 +22,8 @@ import {
   GREATEST_MONEY,
   GREATEST_POINTS,
   GREATEST_WEIGHT,
-  localDateSchema,
-  localTimeSchema,
-} from '../../core/model/unit.ts';
+} from '../../core/model/bounds.ts';
+import { localDateSchema, localTimeSchema } from '../../core/model/unit.ts';
 import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import type { Read } from './draft-field.tsx';
 import { regionsNamed } from '../places/named-regions.ts';

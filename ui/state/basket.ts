@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { GREATEST_QUANTITY } from '../../core/model/unit.ts';
+import { GREATEST_QUANTITY } from '../../core/model/bounds.ts';
 
 export interface BasketLine {
   sku: string;

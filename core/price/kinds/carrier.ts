@@ -1,5 +1,5 @@
 import type { CarrierPrice, CarrierService, Fallback } from '../../model/price.ts';
-import { GREATEST_MONEY } from '../../model/unit.ts';
+import { GREATEST_MONEY } from '../../model/bounds.ts';
 import { countFigure, moneyFigure } from '../../words/figure.ts';
 import type { PriceKind } from '../price-kind.ts';
 import { raisedAmount, type Raise } from '../raise.ts';

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
-import { GREATEST_QUANTITY } from '../../../core/model/unit.ts';
+import { GREATEST_QUANTITY } from '../../../core/model/bounds.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { CountField } from '../../fields/kind-fields.tsx';
 import { counted } from '../../state/basket.ts';
