@@ -141,7 +141,7 @@ job('A postal list from a file', async (page, walk) => {
   await giveFile(
     page,
     walk,
-    'Open a CSV',
+    'Open a CSV or spreadsheet',
     'code,days,served,payable at the door\nB2G*,2,yes,yes\nB3*,,no,no\n',
   );
   await walk.press('Import into the draft');

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import readWorkbook from 'read-excel-file/node';
 import { expect, test, type Page } from './browser.ts';
 import { choiceOf, ONCE, openProgram, reopenProgram, openPreview, waitUntilKept } from './program.ts';
 
@@ -130,4 +131,46 @@ test('what the shop says of a postal code on a good’s page is true at the chec
   await page.getByRole('button', { name: 'Place the order' }).click();
   await expect(page.getByRole('heading', { name: /Your order is \d+/ })).toBeVisible();
   await expect(page.getByText('At the door')).toBeVisible();
+});
+
+test('a list goes out as a spreadsheet and comes back: products, a table and the postal list', async ({
+  page,
+}) => {
+  const saveSheet = async (): Promise<{ name: string; bytes: Buffer }> => {
+    const saved = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save as a spreadsheet' }).click();
+    const download = await saved;
+    return { name: download.suggestedFilename(), bytes: readFileSync(await download.path()) };
+  };
+  const openSheet = async (name: string, bytes: Buffer): Promise<void> => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Open a CSV or spreadsheet' }).click();
+    await (await chooser).setFiles({ name, mimeType: 'application/octet-stream', buffer: bytes });
+  };
+  await openProgram(page, '/goods');
+  const products = await saveSheet();
+  expect(products.name).toMatch(/-goods-.*\.xlsx$/);
+  const [sheet] = await readWorkbook(products.bytes);
+  expect(sheet?.data[0]?.slice(0, 3)).toEqual(['Stock number', 'Name', 'Price']);
+  expect(typeof sheet?.data[1]?.[2]).toBe('number');
+  await openSheet('products.xlsx', products.bytes);
+  await expect(page.getByText('Nothing would change.')).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await openSheet('spoilt.xlsx', products.bytes.subarray(0, 500));
+  await expect(page.getByText(/spoilt\.xlsx was not read: the spreadsheet cannot be read/)).toBeVisible();
+
+  await reopenProgram(page, '/charges?part=tables&table=pallets-west');
+  const table = await saveSheet();
+  await openSheet('pallets.xlsx', table.bytes);
+  await expect(page.getByText('rows understood')).toBeVisible();
+  await page.getByRole('button', { name: 'Import into the draft' }).click();
+  await expect(page.getByText('By weight, 30 rows.')).toBeVisible();
+
+  await reopenProgram(page, '/reach?part=postal');
+  const postal = await saveSheet();
+  const lines = page.getByRole('list', { name: 'Postal list' }).getByRole('listitem');
+  const before = await lines.count();
+  await openSheet('codes.xlsx', postal.bytes);
+  await page.getByRole('button', { name: 'Import into the draft' }).click();
+  await expect(lines).toHaveCount(before);
 });

@@ -5,7 +5,8 @@ import type { Good } from '../model/good.ts';
 import { makeGood } from '../testing/book.ts';
 import { faultSentence } from '../words/fault-sentence.ts';
 import type { CellReading } from './goods-cell.ts';
-import { readGoodsTable, writeGoodsTable, type TableTaking } from './goods-table.ts';
+import { COLUMN_NAMES } from '../goods/columns.ts';
+import { goodCells, readGoodsTable, WRITTEN_COLUMNS, type TableTaking } from './goods-table.ts';
 import { typedSize } from './size-typed.ts';
 
 const READING: CellReading = {
@@ -260,7 +261,15 @@ test('written and read back, any goods are the same goods', () => {
       (list, units) => {
         const goods = list.map((good, at): Good => ({ ...good, sku: `good-${at}` }));
         const reading: CellReading = { ...READING, display: { decimals: 2, units } };
-        const read = take(writeGoodsTable(goods, reading.display), [], CLEAR, reading);
+        const read = take(
+          [
+            WRITTEN_COLUMNS.map((column) => COLUMN_NAMES[column]),
+            ...goods.map((good) => goodCells(good, reading.display)),
+          ],
+          [],
+          CLEAR,
+          reading,
+        );
         expect(read.faults).toEqual([]);
         expect(read.goods).toEqual(goods);
       },

@@ -181,7 +181,8 @@ export const readGoodsTable = (
   return { goods, sound: table.size, faulty, faults };
 };
 
-const WRITTEN = GOODS_COLUMNS.filter((column) => !SIDES.includes(column));
+/** The columns that are written: a size is one, not three sides. */
+export const WRITTEN_COLUMNS = GOODS_COLUMNS.filter((column) => !SIDES.includes(column));
 const yes = (value: boolean | undefined): string => (value ? 'yes' : '');
 
 const sizeCell = ({ length, width, height }: Size): string =>
@@ -216,8 +217,6 @@ const cellText = (good: Good, column: GoodsColumn, { decimals }: DisplayFormat):
   }
 };
 
-/** Goods as rows of cells, headings first: read back, they are the same goods to the gram and the millimetre. */
-export const writeGoodsTable = (goods: readonly Good[], display: DisplayFormat): string[][] => [
-  WRITTEN.map((column) => COLUMN_NAMES[column]),
-  ...goods.map((good) => WRITTEN.map((column) => cellText(good, column, display))),
-];
+/** A product as the cells of its row: read back, it is the same product to the gram and the millimetre. */
+export const goodCells = (good: Good, display: DisplayFormat): string[] =>
+  WRITTEN_COLUMNS.map((column) => cellText(good, column, display));

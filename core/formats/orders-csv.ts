@@ -37,11 +37,11 @@ export const ORDER_HEADINGS = [
   'language',
   'choice_shown_as',
 ] as const;
-type Heading = (typeof ORDER_HEADINGS)[number];
+export type OrderHeading = (typeof ORDER_HEADINGS)[number];
 
 const text = (value: string | number | undefined): string => (value === undefined ? '' : String(value));
 
-type Cells<H extends Heading> = Record<H, string>;
+type Cells<H extends OrderHeading> = Record<H, string>;
 
 const billCells = ({ billing }: PastOrder): Cells<'billing_name' | 'billing_address'> => {
   const { lines = [], postalCode, city, country } = billing?.address ?? {};
@@ -74,7 +74,7 @@ const whereCells = ({
 export const orderCells = (order: PastOrder): string[] => {
   const { number, status, chosen, cost, payment, sums } = order;
   const { lines, placedAt, discount, customer, channel } = order.request;
-  const cells: Record<Heading, string> = {
+  const cells: Record<OrderHeading, string> = {
     number,
     placed_at: placedAt,
     status,
@@ -101,7 +101,7 @@ export const orderCells = (order: PastOrder): string[] => {
   return ORDER_HEADINGS.map((heading) => cells[heading]);
 };
 
-type Cell = (heading: Heading) => string;
+type Cell = (heading: OrderHeading) => string;
 
 /** Fields that are there; an empty cell is none. */
 const given = (fields: Record<string, string>): Record<string, string> =>
@@ -193,10 +193,10 @@ export interface OrdersRead {
   faults: Fault[];
 }
 
-const NEEDED: readonly Heading[] = ['number', 'placed_at', 'kind', 'choice', 'charge', 'goods'];
+const NEEDED: readonly OrderHeading[] = ['number', 'placed_at', 'kind', 'choice', 'charge', 'goods'];
 
 /** The columns by what they fill in an order. */
-const COLUMNS: Record<string, Heading> = {
+const COLUMNS: Record<string, OrderHeading> = {
   'request.placedAt': 'placed_at',
   'history[0].at': 'placed_at',
   'history[0].status': 'status',

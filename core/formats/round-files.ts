@@ -23,6 +23,7 @@ export const ROUND_HEADINGS = [
   'longitude',
   'metres from the last',
 ] as const;
+export type RoundHeading = (typeof ROUND_HEADINGS)[number];
 
 /** The cells of a stop as a line of a CSV file. */
 export const roundCells =

@@ -7,11 +7,12 @@ const TYPES = {
   ics: 'text/calendar',
   html: 'text/html',
   md: 'text/markdown',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
 } as const;
 export type FileKind = keyof typeof TYPES;
 /** What such files are called besides. */
 const MORE: Partial<Record<FileKind, string>> = {
-  csv: ',.tsv,.txt,text/plain',
+  csv: ',.tsv,.txt,text/plain,.xlsx,.xls',
   geojson: ',.json,application/json',
 };
 
@@ -24,9 +25,12 @@ const downloadBlob = (name: string, blob: Blob): void => {
   setTimeout(() => URL.revokeObjectURL(address), 10_000);
 };
 
-/** Hands a PDF to the person as a file. */
-export const saveBytes = (name: string, bytes: Uint8Array): void =>
-  downloadBlob(name, new Blob([bytes as BlobPart], { type: 'application/pdf' }));
+/** Hands bytes to the person as a file: a PDF if nothing else is said. */
+export const saveBytes = (name: string, bytes: Uint8Array | ArrayBuffer, type = 'application/pdf'): void =>
+  downloadBlob(name, new Blob([bytes as BlobPart], { type }));
+
+/** Hands a workbook to the person as a file. */
+export const saveWorkbook = (name: string, bytes: ArrayBuffer): void => saveBytes(name, bytes, TYPES.xlsx);
 
 /** Hands a text that is in parts to the person as a file. */
 export const saveParts = (name: string, parts: readonly string[]): void => {

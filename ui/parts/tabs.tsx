@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { useStyles } from '../theme/styles.ts';
@@ -28,9 +29,17 @@ const styles = (inks: Inks) => ({
   hereName: { color: inks.ink, fontFamily: SANS_STRONG },
 });
 
+/** Scrolls the row, and nothing else, until a tab stands in the middle of it. */
+const bringIntoRow = (tab: HTMLElement | null): void => {
+  const row = tab?.closest?.('[role="tablist"]');
+  if (tab && row) row.scrollLeft = tab.offsetLeft - (row.clientWidth - tab.offsetWidth) / 2;
+};
+
 /** The parts of a page side by side, one of them shown; they scroll where there is no room. */
 export const Tabs = <V extends string>({ label, value, options, onChange, bleed = 0 }: Props<V>) => {
   const style = useStyles(styles);
+  const here = useRef<View>(null);
+  useEffect(() => bringIntoRow(here.current as unknown as HTMLElement | null), [value]);
   return (
     <View style={[style.rule, { marginHorizontal: -bleed }]}>
       <ScrollView
@@ -45,6 +54,7 @@ export const Tabs = <V extends string>({ label, value, options, onChange, bleed 
           return (
             <Press
               key={option.value}
+              ref={isHere ? here : null}
               role="tab"
               aria-selected={isHere}
               onPress={() => onChange(option.value)}

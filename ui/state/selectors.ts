@@ -5,6 +5,7 @@ import type { Book } from '../../core/model/book.ts';
 import type { Catalogue } from '../../core/model/good.ts';
 import { requestFaults } from '../../core/quote/quote.ts';
 import { closedZones } from '../../core/coverage/closed-zones.ts';
+import { inTime } from '../../core/order/in-time.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import { splitWithKnown } from './asked-split.ts';
 import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';
@@ -136,3 +137,6 @@ export const selectPastOrders = createSelector(
     return [...demo.filter(({ number }) => !own.has(number)), ...orders];
   },
 );
+
+/** The same by the moment they were placed, oldest first. */
+export const selectOrdersInTime = createSelector(selectPastOrders, inTime);

@@ -15,10 +15,10 @@ const bytesOf = (text: string): ArrayBuffer => new TextEncoder().encode(text).bu
 const nothing = (): void => undefined;
 
 describe('a list out of a file', () => {
-  test('tells its headings, the first rows, and how far it is', () => {
+  test('tells its headings, the first rows, and how far it is', async () => {
     const reader = makeListReader();
     const shares: number[] = [];
-    const opened = reader.open(bytesOf('From;Amount\n0;5\n1;6\n\n'), (share) => shares.push(share));
+    const opened = await reader.open(bytesOf('From;Amount\n0;5\n1;6\n\n'), (share) => shares.push(share));
     expect(opened).toEqual({
       headings: ['From', 'Amount'],
       samples: [['0', '5'], ['1', '6'], [''], ['']],
@@ -30,27 +30,31 @@ describe('a list out of a file', () => {
     expect(reader.items(1, 5)).toEqual([{ from: 1_000, amount: 600 }]);
   });
 
-  test('says so many faults and oddities as can be read, and how many there are', () => {
+  test('says so many faults and oddities as can be read, and how many there are', async () => {
     const reader = makeListReader();
     const rows = Array.from({ length: 300 }, (_, at) => `${at * 10},${at % 2 === 0 ? 'x' : at * 10 + 5},1`);
-    reader.open(bytesOf(['From,To,Amount', ...rows].join('\n')), nothing);
+    await reader.open(bytesOf(['From,To,Amount', ...rows].join('\n')), nothing);
     const summary = reader.readTable(['from', 'to', 'amount'], KILOS);
     expect([summary.faults.length, summary.faultCount, summary.odd.length]).toEqual([100, 150, 100]);
     expect(summary.oddCount).toBeGreaterThan(100);
     expect(summary.oddRows[0]).toBe(3);
   });
 
-  test('of older spreadsheets is read in their writing', () => {
+  test('of older spreadsheets is read in their writing', async () => {
     const reader = makeListReader();
     const bytes = Uint8Array.from([...'From,Amount,Cit'].map((one) => one.charCodeAt(0)).concat(0xe9));
-    expect(reader.open(bytes.buffer as ArrayBuffer, nothing).headings).toEqual(['From', 'Amount', 'Cité']);
+    expect((await reader.open(bytes.buffer as ArrayBuffer, nothing)).headings).toEqual([
+      'From',
+      'Amount',
+      'Cité',
+    ]);
   });
 
-  test('of any bytes whatever is read or refused row by row, and never more than is there', () => {
-    fc.assert(
-      fc.property(fc.uint8Array({ maxLength: 400 }), (bytes) => {
+  test('of any bytes whatever is read or refused row by row, and never more than is there', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.uint8Array({ maxLength: 400 }), async (bytes) => {
         const reader = makeListReader();
-        const { headings, rows } = reader.open(bytes.slice().buffer as ArrayBuffer, nothing);
+        const { headings, rows } = await reader.open(bytes.slice().buffer as ArrayBuffer, nothing);
         const table = reader.readTable(guessMapping(headings, TABLE_COLUMNS), KILOS);
         const postal = reader.readPostal(
           headings.map((_, at) => (at === 0 ? 'pattern' : null)),
@@ -112,10 +116,10 @@ test.each([
   ['UTF-8', [], 'utf8'],
   ['UTF-16, little end first', [0xff, 0xfe], 'utf16le'],
   ['UTF-16 without a mark', [], 'utf16le'],
-] as const)('a list written in %s is read', (_, mark, encoding) => {
+] as const)('a list written in %s is read', async (_, mark, encoding) => {
   const text = 'country;postal;from;to;amount\r\nCA;B3H;0;2000;8.45\r\n';
   const bytes = Uint8Array.from([...mark, ...Buffer.from(text, encoding)]);
-  expect(makeListReader().open(bytes.buffer, nothing).headings[0]).toBe('country');
+  expect((await makeListReader().open(bytes.buffer, nothing)).headings[0]).toBe('country');
 });
 
 test('a list in UTF-16 with the great end first is read, and Latin letters of older spreadsheets are', () => {

@@ -10,6 +10,7 @@ import { regionsNamed } from '../places/named-regions.ts';
 import { KNOWN_CODES } from '../places/whole-code.ts';
 import { parseCsvInParts } from '../files/csv.ts';
 import { decoded } from '../files/files.ts';
+import { isWorkbook, rowsOfWorkbook } from '../files/workbook.ts';
 
 /** What stands in a file before its columns are known. */
 export interface Opened {
@@ -41,11 +42,14 @@ const MOST_SAID = 100;
 
 /** Reads a list out of a file's bytes, beside the page; the items are then fetched in parts. */
 export interface ListReader {
-  open: (bytes: ArrayBuffer, onProgress: (share: number) => void) => Opened;
+  open: (bytes: ArrayBuffer, onProgress: (share: number) => void) => Promise<Opened>;
   /** `meaning.mark` marks decimals where the file's own cells do not show what does. */
   readTable: (mapping: ListMapping<TableColumn>, meaning: TableMeaning & { mark: '.' | ',' }) => ListSummary;
   readPostal: (mapping: ListMapping<PostalColumn>, home: string) => ListSummary;
   items: (from: number, count: number) => ListItem[];
+  /** The rows as they stand in the file, headings first, and where its quotes do not close. */
+  rows: (from: number, count: number) => string[][];
+  broken: () => Fault[];
 }
 
 const summary = ({ items, faults, faulty, rows }: ListReading<ListItem>, odd: TableOddity[]): ListSummary => {
@@ -66,14 +70,19 @@ const summary = ({ items, faults, faulty, rows }: ListReading<ListItem>, odd: Ta
 export const makeListReader = (): ListReader => {
   let rows: string[][] = [];
   let broken: Fault[] = [];
+  /** A spreadsheet's numbers have a dot, whatever the place; of a text the cells have to show it. */
+  let isSheet = false;
   let items: ListItem[] = [];
   const keep = <T extends ListItem>(reading: ListReading<T>, odd: TableOddity[]): ListSummary => {
     items = reading.items;
     return summary({ ...reading, faults: [...broken, ...reading.faults] }, odd);
   };
   return {
-    open: (bytes, onProgress) => {
-      ({ rows, faults: broken } = parseCsvInParts(decoded(bytes), onProgress));
+    open: async (bytes, onProgress) => {
+      isSheet = isWorkbook(bytes);
+      ({ rows, faults: broken } = isSheet
+        ? { rows: await rowsOfWorkbook(bytes), faults: [] }
+        : parseCsvInParts(decoded(bytes), onProgress));
       const filled = rows.slice(1).filter((cells) => cells.some((cell) => cell.trim() !== '')).length;
       return {
         headings: rows[0] ?? [],
@@ -82,11 +91,16 @@ export const makeListReader = (): ListReader => {
       };
     },
     readTable: (mapping, meaning) => {
-      const reading = readTableRows(rows, mapping, { ...meaning, mark: markOfCells(rows, meaning.mark) });
+      const reading = readTableRows(rows, mapping, {
+        ...meaning,
+        mark: isSheet ? '.' : markOfCells(rows, meaning.mark),
+      });
       return keep(reading, tableOddities(reading.items));
     },
     readPostal: (mapping, home) =>
       keep(readPostalLines(rows, mapping, { home, countryOf, ...KNOWN_CODES }), []),
     items: (from, count) => items.slice(from, from + count),
+    rows: (from, count) => rows.slice(from, from + count),
+    broken: () => broken,
   };
 };

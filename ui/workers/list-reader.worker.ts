@@ -1,4 +1,11 @@
-import { expose } from 'comlink';
+import { expose, transfer } from 'comlink';
+import { workbookOf, type ListSheet } from '../files/workbook.ts';
 import { makeListReader } from './list-reader.ts';
 
-expose(makeListReader());
+expose({
+  ...makeListReader(),
+  workbook: async (sheet: ListSheet) => {
+    const bytes = await workbookOf(sheet);
+    return transfer(bytes, [bytes]);
+  },
+});

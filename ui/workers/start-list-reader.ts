@@ -1,4 +1,6 @@
 import { proxy, transfer, wrap, type Remote } from 'comlink';
+import type { Fault } from '../../core/model/fault.ts';
+import type { ListSheet } from '../files/workbook.ts';
 import type { ListItem, ListReader, Opened } from './list-reader.ts';
 
 const PART = 10_000;
@@ -28,9 +30,51 @@ const takeAll = async <T extends ListItem>(
   return Object.freeze(all);
 };
 
-export const startListReader = (): ListWork => {
+/** What the worker does: reads a list out of a file, and writes one as a workbook. */
+interface ListWorker extends ListReader {
+  workbook: (sheet: ListSheet) => Promise<ArrayBuffer>;
+}
+
+const startWorker = (): { worker: Worker; remote: Remote<ListWorker> } => {
   const worker = new Worker(new URL('./list-reader.worker.ts', window.location.href));
-  const reader = wrap<ListReader>(worker);
+  return { worker, remote: wrap<ListWorker>(worker) };
+};
+
+/** A list as the bytes of a workbook, written beside the page. */
+export const writtenBeside = async (sheet: ListSheet): Promise<ArrayBuffer> => {
+  const { worker, remote } = startWorker();
+  try {
+    return await remote.workbook(sheet);
+  } finally {
+    worker.terminate();
+  }
+};
+
+/** The rows of a file, headings first, read beside the page. Rejects with a sentence where it cannot be read. */
+export const rowsBeside = async (bytes: ArrayBuffer): Promise<{ rows: string[][]; faults: Fault[] }> => {
+  const { worker, remote } = startWorker();
+  try {
+    await remote.open(
+      transfer(bytes, [bytes]),
+      proxy(() => undefined),
+    );
+    const rows: string[][] = [];
+    for (
+      let part = await remote.rows(0, PART);
+      part.length > 0;
+      part = await remote.rows(rows.length, PART)
+    ) {
+      for (const row of part) rows.push(row);
+      await pause();
+    }
+    return { rows, faults: await remote.broken() };
+  } finally {
+    worker.terminate();
+  }
+};
+
+export const startListReader = (): ListWork => {
+  const { worker, remote: reader } = startWorker();
   return {
     reader,
     open: (bytes, onProgress) => reader.open(transfer(bytes, [bytes]), proxy(onProgress)),

@@ -108,7 +108,7 @@ describe('a shipment over HTTP', () => {
   test('is what the carrier answers, or why it is not', async () => {
     answering({ shipment: booked?.ok ? booked.shipment : null });
     expect(await bookShipment(booking)).toEqual(booked);
-    answering({ error: 'no such service' });
+    answering({ detail: 'no such service' });
     expect(await bookShipment(booking)).toEqual({ ok: false, text: 'no such service' });
     answering({});
     expect(await bookShipment(booking)).toMatchObject({ ok: false });

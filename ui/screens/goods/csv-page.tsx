@@ -25,8 +25,8 @@ import { TextAction } from '../../parts/text-action.tsx';
 
 interface Props {
   name: string;
-  /** The rows of the file, and where its quotes do not close. */
-  parsed: { rows: string[][]; faults: Fault[] };
+  /** The rows of the file, where its quotes do not close, and whether its numbers are a spreadsheet's. */
+  parsed: { rows: string[][]; faults: Fault[]; isSheet: boolean };
   onDone: () => void;
 }
 
@@ -37,7 +37,7 @@ const styles = (inks: Inks) => ({
 });
 
 /** The file as read, its columns as they are taken, and what taking it would do. */
-const useTable = ({ rows, faults }: Props['parsed']) => {
+const useTable = ({ rows, faults, isSheet }: Props['parsed']) => {
   const book = useAppSelector(selectBook);
   const { goods: here } = useAppSelector(selectCatalogue);
   const display = useAppSelector(selectDisplayFormat);
@@ -49,11 +49,11 @@ const useTable = ({ rows, faults }: Props['parsed']) => {
       rows,
       later,
       here,
-      { display, mark: markOfCells(rows, decimalMark), groups: book.groups },
+      { display, mark: isSheet ? '.' : markOfCells(rows, decimalMark), groups: book.groups },
       taking,
     );
     return { ...read, faults: [...faults, ...read.faults] };
-  }, [rows, faults, later, here, display, book.groups, taking]);
+  }, [rows, faults, isSheet, later, here, display, book.groups, taking]);
   const difference = useMemo(() => goodsDifference(here, table.goods, display), [here, table.goods, display]);
   return { rows, mapped, setMapped, taking, setTaking, table, difference };
 };

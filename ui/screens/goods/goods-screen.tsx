@@ -5,7 +5,7 @@ import { Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import type { GoodsView } from '../../../core/goods/sort.ts';
-import { openFile } from '../../files/files.ts';
+import { chooseRows } from '../../files/read-rows.ts';
 import { IconAction } from '../../parts/icon-action.tsx';
 import { Page } from '../../parts/page.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -52,7 +52,7 @@ const styles = (inks: Inks) => ({
 
 interface OpenFile {
   name: string;
-  parsed: { rows: string[][]; faults: Fault[] };
+  parsed: { rows: string[][]; faults: Fault[]; isSheet: boolean };
 }
 
 interface AllProps {
@@ -117,7 +117,7 @@ const AllGoods = ({ only, groupId, open, onOpen, onCsv }: AllProps) => {
       {goods.all.length === 0 && !adding ? (
         <View style={style.empty}>
           <Text>Your products, with their weights and sizes.</Text>
-          <TextAction main label="Open a CSV of products" onPress={onCsv} />
+          <TextAction main label="Open a CSV or spreadsheet of products" onPress={onCsv} />
           <TextAction label="Add a product" onPress={() => setAdding(true)} />
         </View>
       ) : (
@@ -175,14 +175,10 @@ export default function GoodsScreen() {
     [router, only, inGroup],
   );
   const openCsv = async (): Promise<void> => {
-    const chosen = await openFile('csv');
+    const chosen = await chooseRows();
     if (!chosen) return;
-    if (chosen.text === null)
-      dispatch(messageShown({ text: `${chosen.name} is larger than 200 MB and was not read.`, undo: false }));
-    else {
-      const { parseCsv } = await import('../../files/csv.ts');
-      setFile({ name: chosen.name, parsed: parseCsv(chosen.text) });
-    }
+    if (chosen.ok) setFile({ name: chosen.name, parsed: chosen });
+    else dispatch(messageShown({ text: `${chosen.name} was not read: ${chosen.why}`, undo: false }));
   };
   if (panel === 'boxes')
     return (

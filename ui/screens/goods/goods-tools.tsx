@@ -2,12 +2,14 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { countFigure } from '../../../core/words/figure.ts';
-import { fileName, saveFile } from '../../files/files.ts';
+import { fileName } from '../../files/files.ts';
+import { SaveList } from '../../parts/save-list.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useWidth } from '../../parts/use-width.ts';
-import { writeGoodsTable } from '../../../core/formats/goods-table.ts';
+import { goodCells } from '../../../core/formats/goods-table.ts';
+import { goodsSheet } from '../../../core/formats/goods-sheet.ts';
 import { selectBook, selectCatalogue, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -40,11 +42,6 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
   const catalogue = useAppSelector(selectCatalogue);
   const display = useAppSelector(selectDisplayFormat);
   const { view, setView, missing, shown, all } = goods;
-  const save = async (): Promise<void> => {
-    const { csvText } = await import('../../files/csv.ts');
-    const day = dayNow(store);
-    saveFile(fileName(store.name, 'goods', day, 'csv'), csvText(writeGoodsTable(catalogue.goods, display)));
-  };
   return (
     <View style={style.all}>
       <View style={style.row}>
@@ -74,8 +71,14 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
       </View>
       <View style={style.actions}>
         <TextAction label="Add a product" onPress={onAdd} />
-        <TextAction label="Open a CSV" onPress={onOpenCsv} />
-        <TextAction label="Save as CSV" disabled={all.length === 0} onPress={() => void save()} />
+        <TextAction label="Open a CSV or spreadsheet" onPress={onOpenCsv} />
+        <SaveList
+          name={(kind) => fileName(store.name, 'goods', dayNow(store), kind)}
+          sheet="Products"
+          columns={goodsSheet}
+          items={catalogue.goods}
+          cells={(good) => goodCells(good, display)}
+        />
         <TextAction
           label="Groups"
           accessibilityLabel="Handling groups"

@@ -1,7 +1,9 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import { gapsOf } from '../../../core/goods/gaps.ts';
 import type { Good } from '../../../core/model/good.ts';
-import { openFile, saveFile } from '../../files/files.ts';
+import { parseCsv } from '../../files/csv.ts';
+import { saveParts } from '../../files/files.ts';
+import { chooseRows } from '../../files/read-rows.ts';
 import { undone } from '../../state/draft.ts';
 import { selectCatalogue, selectTestOrders } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
@@ -15,14 +17,14 @@ import { cellAfter } from './use-grid.ts';
 jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../files/files.ts', () => ({
   ...jest.requireActual<object>('../../files/files.ts'),
-  saveFile: jest.fn(),
-  openFile: jest.fn(),
+  saveParts: jest.fn(),
 }));
+jest.mock('../../files/read-rows.ts', () => ({ chooseRows: jest.fn() }));
 let mockWidth: 'phone' | 'wide' = 'wide';
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => mockWidth }));
 
-const saved = saveFile as jest.MockedFunction<typeof saveFile>;
-const opened = openFile as jest.MockedFunction<typeof openFile>;
+const saved = saveParts as jest.MockedFunction<typeof saveParts>;
+const chosen = chooseRows as jest.MockedFunction<typeof chooseRows>;
 
 const open = (params: Record<string, string> = {}, width: 'phone' | 'wide' = 'wide'): AppStore => {
   mockWidth = width;
@@ -41,8 +43,12 @@ const type = (label: string, text: string): void => {
   fireEvent(field, 'blur');
 };
 const openCsv = async (text: string | null): Promise<void> => {
-  opened.mockResolvedValueOnce({ name: 'stock.csv', text });
-  fireEvent.press(screen.getByText('Open a CSV'));
+  chosen.mockResolvedValueOnce(
+    text === null
+      ? { ok: false, name: 'stock.csv', why: 'it is larger than 200 MB.' }
+      : { ok: true, name: 'stock.csv', ...parseCsv(text), isSheet: false },
+  );
+  fireEvent.press(screen.getByText('Open a CSV or spreadsheet'));
   await act(async () => {
     await jest.advanceTimersByTimeAsync(10);
   });
@@ -214,9 +220,9 @@ describe('a CSV', () => {
     const before = goodsOf(store);
     fireEvent.press(screen.getByText('Save as CSV'));
     await waitFor(() => expect(saved).toHaveBeenCalled());
-    const [name, text] = saved.mock.calls.at(-1)!;
+    const [name, parts] = saved.mock.calls.at(-1)!;
     expect(name).toMatch(/-goods-.*\.csv$/);
-    await openCsv(text);
+    await openCsv(parts.join(''));
     expect(screen.getByText('Nothing would change.')).toBeTruthy();
     expect(goodsOf(store)).toBe(before);
   });

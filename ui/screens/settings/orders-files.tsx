@@ -2,14 +2,16 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { readOrders } from '../../../core/formats/orders.ts';
-import { ORDER_HEADINGS, orderCells, readOrderRows } from '../../../core/formats/orders-csv.ts';
+import { ordersSheet } from '../../../core/formats/orders-sheet.ts';
+import { orderCells, readOrderRows } from '../../../core/formats/orders-csv.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { takeOrders, type OrdersTaken } from '../../../core/order/take-orders.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { fileName, openFile, saveFile, type FileKind } from '../../files/files.ts';
-import { saveList } from '../../files/save-list.ts';
+import { chooseRows } from '../../files/read-rows.ts';
+import { SaveList } from '../../parts/save-list.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { ordersTaken } from '../../state/orders.ts';
 import { selectBook } from '../../state/selectors.ts';
@@ -62,11 +64,22 @@ const readJson = (text: string): Read | string => {
   return read.ok ? { orders: read.value, faults: [] } : { orders: [], faults: read.faults };
 };
 
-const readCsv = async (text: string): Promise<Read> => {
-  const { parseCsv } = await import('../../files/csv.ts');
-  const { rows, faults } = parseCsv(text);
-  const read = readOrderRows(rows);
-  return { ...read, faults: [...faults, ...read.faults] };
+/** A file that was chosen and what it gave, or why nothing. */
+interface Chosen {
+  name: string;
+  read: Read | string;
+}
+
+const chosenRows = async (): Promise<Chosen | null> => {
+  const chosen = await chooseRows();
+  if (!chosen?.ok) return chosen && { name: chosen.name, read: chosen.why };
+  const read = readOrderRows(chosen.rows);
+  return { name: chosen.name, read: { ...read, faults: [...chosen.faults, ...read.faults] } };
+};
+
+const chosenJson = async (): Promise<Chosen | null> => {
+  const file = await openFile('json');
+  return file && { name: file.name, read: file.text === null ? 'it is too large.' : readJson(file.text) };
 };
 
 /** The orders out as a file, and orders of a file beside those that are there. */
@@ -78,40 +91,33 @@ export const OrdersFiles = ({ orders }: { orders: readonly PastOrder[] }) => {
   const [faults, setFaults] = useState<readonly string[]>([]);
   const day = dayNow(store);
   const name = (kind: FileKind): string => fileName(store.name, 'orders', day, kind);
-  const take = async (kind: 'csv' | 'json'): Promise<void> => {
-    const file = await openFile(kind);
-    if (!file) return;
-    const read =
-      file.text === null
-        ? 'it is too large.'
-        : kind === 'csv'
-          ? await readCsv(file.text)
-          : readJson(file.text);
+  const take = (chosen: Chosen | null): void => {
+    if (!chosen) return;
+    const { name: file, read } = chosen;
     if (typeof read === 'string') {
       setSaid(null);
-      setFaults([`${file.name} was not read: ${read}`]);
+      setFaults([`${file} was not read: ${read}`]);
       return;
     }
     const taken = takeOrders(orders, read.orders, new Date().toISOString(), read.stateless);
     if (taken.orders.length > 0) dispatch(ordersTaken(taken.orders));
-    setSaid(read.orders.length > 0 ? takenWords(taken, file.name) : null);
+    setSaid(read.orders.length > 0 ? takenWords(taken, file) : null);
     setFaults(read.faults.map(locatedSentence));
   };
   return (
     <View>
       <View style={style.actions}>
-        <TextAction
-          label="Save as CSV"
-          disabled={orders.length === 0}
-          onPress={() => void saveList(name('csv'), [...ORDER_HEADINGS], orders, orderCells)}
-        />
+        <SaveList name={name} sheet="Orders" columns={ordersSheet} items={orders} cells={orderCells} />
         <TextAction
           label="Save as JSON"
           disabled={orders.length === 0}
           onPress={() => saveFile(name('json'), `${JSON.stringify(orders, null, 1)}\n`)}
         />
-        <TextAction label="Import orders from a CSV" onPress={() => void take('csv')} />
-        <TextAction label="from JSON" onPress={() => void take('json')} />
+        <TextAction
+          label="Import orders from a CSV or spreadsheet"
+          onPress={() => void chosenRows().then(take)}
+        />
+        <TextAction label="Import orders from JSON" onPress={() => void chosenJson().then(take)} />
       </View>
       {said === null ? null : (
         <Text style={style.said} role="status">

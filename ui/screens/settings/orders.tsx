@@ -10,7 +10,7 @@ import { momentText } from '../../parts/dates.ts';
 import { OrderDetails } from '../../parts/order-details.tsx';
 import { useKeepAsTestOrder } from '../../parts/keep-as-test-order.ts';
 import { TextAction } from '../../parts/text-action.tsx';
-import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
+import { selectBook, selectDisplayFormat, selectOrdersInTime } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useOrderActions } from '../today/use-order-actions.ts';
 import { OrdersFiles } from './orders-files.tsx';
@@ -79,7 +79,7 @@ const Row = ({ order }: { order: PastOrder }) => {
 /** The orders that were placed, newest first, with what was charged for getting them there. */
 export const Orders = () => {
   const style = useStyles(styles);
-  const orders = useAppSelector((state) => state.orders);
+  const orders = useAppSelector(selectOrdersInTime);
   const [shown, setShown] = useState(PAGE);
   return (
     <View>

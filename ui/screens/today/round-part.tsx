@@ -6,14 +6,10 @@ import type { PastOrder } from '../../../core/model/order.ts';
 import { sensibleRound } from '../../../core/order/round.ts';
 import { metresBetween } from '../../../core/place/distance.ts';
 import { countFigure, distanceFigure } from '../../../core/words/figure.ts';
-import {
-  roundCells,
-  roundGeoJson,
-  ROUND_HEADINGS,
-  type RoundStop,
-} from '../../../core/formats/round-files.ts';
-import { fileName, saveFile } from '../../files/files.ts';
-import { saveList } from '../../files/save-list.ts';
+import { roundSheet } from '../../../core/formats/round-sheet.ts';
+import { roundCells, roundGeoJson, type RoundStop } from '../../../core/formats/round-files.ts';
+import { fileName, saveFile, type FileKind } from '../../files/files.ts';
+import { SaveList } from '../../parts/save-list.tsx';
 import { Section } from '../../parts/section.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectServedBook, selectServedDisplayFormat } from '../../state/served.ts';
@@ -80,7 +76,7 @@ export const RoundPart = ({
   const { stops, metres } = useRound(orders, location);
   const [isOnMap, setOnMap] = useState(false);
   const missing = orders.length - stops.length;
-  const name = (kind: 'csv' | 'geojson'): string => fileName(store.name, 'round', date, kind);
+  const name = (kind: FileKind): string => fileName(store.name, 'round', date, kind);
   const start = location.address.point;
   return (
     <View>
@@ -118,11 +114,7 @@ export const RoundPart = ({
       </View>
       <View style={style.actions}>
         <TextAction label={isOnMap ? 'Hide the map' : 'On the map'} onPress={() => setOnMap(!isOnMap)} />
-        <TextAction
-          label="Save as CSV"
-          disabled={stops.length === 0}
-          onPress={() => void saveList(name('csv'), [...ROUND_HEADINGS], stops, roundCells(stops))}
-        />
+        <SaveList name={name} sheet="Round" columns={roundSheet} items={stops} cells={roundCells(stops)} />
         <TextAction
           label="Save as GeoJSON"
           disabled={stops.length === 0 || !start}

@@ -2,15 +2,16 @@ import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { tableSheet } from '../../../../core/formats/table-sheet.ts';
 import { tableHeadings, tableRowCells } from '../../../../core/formats/rate-table-csv.ts';
 import type { RateTable, TableRow } from '../../../../core/model/price.ts';
 import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { NameField } from '../../../fields/kind-fields.tsx';
-import { fileName } from '../../../files/files.ts';
+import { fileName, saveFile } from '../../../files/files.ts';
 import { useChosenList } from '../../../list-import/use-chosen-list.ts';
 import { LongList } from '../../../parts/long-list.tsx';
 import { Page } from '../../../parts/page.tsx';
-import { saveList } from '../../../files/save-list.ts';
+import { SaveList } from '../../../parts/save-list.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { PageHead } from '../../../shell/page-head.tsx';
@@ -25,14 +26,21 @@ import { RowFields } from './row-fields.tsx';
 import { MEASURES, TableImport } from './table-import.tsx';
 import { dayNow } from '../../../parts/day-now.ts';
 
+/** What an empty table is filled in like. */
+const EXAMPLE: readonly TableRow[] = [
+  { country: 'CA', from: 0, to: 1_000, amount: 900 },
+  { country: 'CA', subdivision: 'CA-NS', from: 0, amount: 700 },
+  { country: 'CA', postal: 'B3H*', from: 0, amount: 500 },
+];
+
 const styles = (inks: Inks) => ({
   head: { gap: 8, paddingTop: 12 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   users: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
   note: note(inks),
-  number: { ...smallFigure, color: inks.quiet, width: 56 } as const,
+  number: { ...smallFigure, color: inks.quiet, width: 48 } as const,
   place: { flex: 1, minWidth: 0 },
-  range: { ...smallFigure, flex: 1, textAlign: 'right', color: inks.ink } as const,
+  range: { ...smallFigure, flex: 1.4, textAlign: 'right', color: inks.ink } as const,
   amount: { ...smallFigure, width: 88, textAlign: 'right', color: inks.ink } as const,
 });
 
@@ -76,18 +84,14 @@ const Actions = ({
   const users = useUsers(table.id);
   const { id, name, basis, rows } = table;
   const choose = useChosenList(onFile);
-  const save = (what: string, saved: readonly TableRow[]): void => {
-    const day = dayNow(store);
-    void saveList(fileName(name, what, day, 'csv'), tableHeadings(basis), saved, (row) =>
-      tableRowCells(row, basis, decimals),
+  const cells = (row: TableRow): string[] => tableRowCells(row, basis, decimals);
+  const saveExample = async (): Promise<void> => {
+    const { csvText } = await import('../../../files/csv.ts');
+    saveFile(
+      fileName(name, 'example', dayNow(store), 'csv'),
+      csvText([tableHeadings(basis), ...EXAMPLE.map(cells)]),
     );
   };
-  const saveExample = (): void =>
-    save('example', [
-      { country: 'CA', from: 0, to: 1_000, amount: 900 },
-      { country: 'CA', subdivision: 'CA-NS', from: 0, amount: 700 },
-      { country: 'CA', postal: 'B3H*', from: 0, amount: 500 },
-    ]);
   const remove = (): void => {
     dispatch(edit('removeTable', { id }, `Remove ${name}`));
     dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
@@ -108,9 +112,15 @@ const Actions = ({
         ))}
       </View>
       <View style={style.actions}>
-        <TextAction main label="Open a CSV" onPress={choose} />
-        <TextAction label="Save as CSV" disabled={rows.length === 0} onPress={() => save('rates', rows)} />
-        <TextAction label="Save an example" onPress={saveExample} />
+        <TextAction main label="Open a CSV or spreadsheet" onPress={choose} />
+        <SaveList
+          name={(kind) => fileName(name, 'rates', dayNow(store), kind)}
+          sheet={name}
+          columns={() => tableSheet(basis)}
+          items={rows}
+          cells={cells}
+        />
+        <TextAction label="Save an example" onPress={() => void saveExample()} />
         <TextAction label="Add a row" onPress={() => dispatch(edit('addRow', { id }, `${name}: new row`))} />
         <TextAction label="Remove the table" disabled={users.length > 0} onPress={remove} />
       </View>

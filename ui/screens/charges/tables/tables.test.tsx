@@ -60,7 +60,7 @@ const openTable = (): AppStore => {
 const take = async (text: string): Promise<AppStore> => {
   const store = openTable();
   mockFile.mockResolvedValue(fileOf(text));
-  fireEvent.press(screen.getByText('Open a CSV'));
+  fireEvent.press(screen.getByText('Open a CSV or spreadsheet'));
   await settle();
   return store;
 };

@@ -1,14 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { postalHeadings, postalLineCells } from '../../../../core/formats/postal-list-csv.ts';
+import { postalSheet } from '../../../../core/formats/postal-sheet.ts';
+import { postalLineCells } from '../../../../core/formats/postal-list-csv.ts';
 import type { PostalRule } from '../../../../core/model/delivery.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
 import { CountField } from '../../../fields/kind-fields.tsx';
 import { fileName } from '../../../files/files.ts';
 import { useChosenList } from '../../../list-import/use-chosen-list.ts';
 import { LongList } from '../../../parts/long-list.tsx';
-import { saveList } from '../../../files/save-list.ts';
+import { SaveList } from '../../../parts/save-list.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
@@ -85,10 +86,6 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
   const { postalList, store, locations } = useAppSelector(selectBook);
   const [open, setOpen] = useState<number | null>(null);
   const choose = useChosenList(onFile);
-  const save = (): void => {
-    const name = fileName(store.name, 'postal-list', dayNow(store), 'csv');
-    void saveList(name, postalHeadings(), postalList, postalLineCells);
-  };
   const add = (): void => {
     const country = postalList.at(-1)?.country ?? locations[0]?.address.country ?? 'CA';
     dispatch(edit('addPostalLine', { country, pattern: 'A*' }, 'Postal list: new line'));
@@ -104,8 +101,14 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
       </Text>
       {postalList.length > 0 ? <Beside /> : null}
       <View style={style.actions}>
-        <TextAction main={postalList.length === 0} label="Open a CSV" onPress={choose} />
-        <TextAction label="Save as CSV" disabled={postalList.length === 0} onPress={save} />
+        <TextAction main={postalList.length === 0} label="Open a CSV or spreadsheet" onPress={choose} />
+        <SaveList
+          name={(kind) => fileName(store.name, 'postal-list', dayNow(store), kind)}
+          sheet="Postal list"
+          columns={postalSheet}
+          items={postalList}
+          cells={postalLineCells}
+        />
         <TextAction label="Add a line" onPress={add} />
         <TextAction
           label="Clear the list"
