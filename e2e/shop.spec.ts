@@ -165,6 +165,9 @@ test('the delivery page says what checkout charges, and is saved as a page that 
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: /save as a web page/ }).click();
   const html = readFileSync(await (await download).path(), 'utf8');
+  const tariff = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a printed tariff (PDF)' }).click();
+  expect((await tariff).suggestedFilename()).toMatch(/-delivery-en-.*\.pdf$/);
   await page.getByRole('link', { name: 'Wrack & Thistle: all products' }).click();
   await put(page, 'Lupin seeds');
   await toCheckout(page);

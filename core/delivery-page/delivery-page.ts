@@ -8,6 +8,7 @@ import type { OpeningHours, Timing, Transit } from '../model/time.ts';
 import type { PlaceNames } from '../place/region-phrase.ts';
 import { dateOf, dayOf } from '../time/calendar.ts';
 import type { CustomerWords } from '../words/customer/customer-words.ts';
+import { weekText } from '../words/customer/week-text.ts';
 import { priceKey, type PriceSpan } from './price-key.ts';
 
 /** A way to get an order: what it is called, what it costs, and what else a customer has to know. */
@@ -143,13 +144,6 @@ const zonesOf = (context: Context): PageZone[] => {
     }))
     .filter(({ lines }) => lines.length > 0);
 };
-
-/** Opening hours by the day: 'Mon 09:00-17:30, Sat 08:00-13:00'. */
-const weekText = (hours: readonly OpeningHours[], { say, weekday }: CustomerWords): string =>
-  [...hours]
-    .sort((a, b) => a.day - b.day || a.from.localeCompare(b.from))
-    .map(({ day, from, to }) => say('news.hours', { day: weekday(day), from, to }))
-    .join(', ');
 
 const timingText = (timing: Timing, words: CustomerWords): string => {
   switch (timing.kind) {

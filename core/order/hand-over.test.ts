@@ -155,7 +155,7 @@ test('the message says where the order stands, to whom and from whom', () => {
   const text = said(timed('pickup', 'ready'));
   expect(text).toContain('Dear Ines Varga,');
   expect(text).toContain('can be collected at The Yard, Fri 27 Nov, 15:00 to 16:00.');
-  expect(text).toContain('Open Mon 08:30-16:30, ');
+  expect(text).toContain('Open Mon to Fri 08:30–16:30');
   expect(text).toContain('Order 1001.');
   expect(said(timed('pickup', 'packed'))).toContain('You can collect it: Fri 27 Nov, 15:00 to 16:00.');
   expect(said(timed('pickup'), { instructions: 'Ring the bell.' })).toMatch(
@@ -178,7 +178,7 @@ test('the message is in the language the customer ordered in, with the name they
   expect(text).toContain('Votre commande part par Colis.');
   const ready = orderMessage(timed('pickup', 'ready'), { shop: 'W', location: makeYard() }, FRENCH_WORDS);
   expect(ready).toContain('ven. 27 nov., 15:00 à 16:00');
-  expect(ready).toContain('Ouvert lun. 08:30-16:30');
+  expect(ready).toContain('Ouvert lun. à ven. 08:30–16:30');
 });
 
 describe('a delivery round', () => {

@@ -3,6 +3,7 @@ import { INK, printable } from '../../carriers/print.ts';
 
 /** Papers to print, as PDF; they and the labels are made by one library, which is loaded once. */
 export { labelPdf } from '../../carriers/label.ts';
+export { tariffPdf } from './tariff-pdf.ts';
 
 /** A paper of lines in columns under a title. */
 export interface Paper {

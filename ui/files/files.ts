@@ -7,6 +7,7 @@ const TYPES = {
   ics: 'text/calendar',
   html: 'text/html',
   md: 'text/markdown',
+  pdf: 'application/pdf',
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
 } as const;
 export type FileKind = keyof typeof TYPES;
@@ -26,7 +27,7 @@ const downloadBlob = (name: string, blob: Blob): void => {
 };
 
 /** Hands bytes to the person as a file: a PDF if nothing else is said. */
-export const saveBytes = (name: string, bytes: Uint8Array | ArrayBuffer, type = 'application/pdf'): void =>
+export const saveBytes = (name: string, bytes: Uint8Array | ArrayBuffer, type: string = TYPES.pdf): void =>
   downloadBlob(name, new Blob([bytes as BlobPart], { type }));
 
 /** Hands a workbook to the person as a file. */

@@ -259,6 +259,9 @@ export const ENGLISH = {
     'For orders to other countries, import charges may be due on arrival. You pay them to the carrier.',
   'page.save-html': 'For you, the merchant: save as a web page',
   'page.save-markdown': 'Save as Markdown',
+  'page.save-pdf': 'Save as a printed tariff (PDF)',
+  'page.collecting': 'Collecting',
+  'page.number': 'Page {page, number} of {pages, number}',
 
   // Messages about an order
   'news.dear': 'Dear {name},',
@@ -268,7 +271,9 @@ export const ENGLISH = {
   'news.your-time': 'Your time: {when}.',
   'news.collect': 'Collect it at {place}.',
   'news.open': 'Open {hours}.',
-  'news.hours': '{day} {from}-{to}',
+  'week.day': '{day} {hours}',
+  'week.two-days': '{first} and {last} {hours}',
+  'week.days': '{first} to {last} {hours}',
   'news.packed': 'Your order is packed.',
   'news.packed-collect': 'Your order is packed. You can collect it: {when}.',
   'news.packed-expect': 'Your order is packed. Expect it {timed, select, yes {on {when}} other {{when}}}.',

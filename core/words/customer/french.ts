@@ -263,6 +263,9 @@ export const FRENCH: Record<MessageId, string> = {
     'Pour les commandes vers d’autres pays, des droits d’importation peuvent être dus à l’arrivée. Vous les payez au transporteur.',
   'page.save-html': 'Pour vous, le marchand : enregistrer comme page web',
   'page.save-markdown': 'Enregistrer en Markdown',
+  'page.save-pdf': 'Enregistrer en tarif imprimé (PDF)',
+  'page.collecting': 'Retrait',
+  'page.number': 'Page {page, number} sur {pages, number}',
 
   // Messages about an order
   'news.dear': 'Bonjour {name},',
@@ -272,7 +275,9 @@ export const FRENCH: Record<MessageId, string> = {
   'news.your-time': 'Votre horaire : {when}.',
   'news.collect': 'Venez la chercher ici : {place}.',
   'news.open': 'Ouvert {hours}.',
-  'news.hours': '{day} {from}-{to}',
+  'week.day': '{day} {hours}',
+  'week.two-days': '{first} et {last} {hours}',
+  'week.days': '{first} à {last} {hours}',
   'news.packed': 'Votre commande est emballée.',
   'news.packed-collect': 'Votre commande est emballée. Vous pouvez venir la chercher : {when}.',
   'news.packed-expect':

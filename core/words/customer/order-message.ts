@@ -1,6 +1,7 @@
 import type { Location } from '../../model/location.ts';
 import type { OrderStatus, PastOrder } from '../../model/order.ts';
 import type { CustomerWords } from './customer-words.ts';
+import { weekText } from './week-text.ts';
 
 /** What was promised to the customer, in a few words; '' where nothing was. */
 const promised = ({ chosen, promise }: PastOrder, words: CustomerWords): string => {
@@ -9,13 +10,6 @@ const promised = ({ chosen, promise }: PastOrder, words: CustomerWords): string 
   if (promise?.latest) return words.say('news.by', { day: words.day(promise.latest) });
   return promise?.ready ? words.say('news.ready-at', { moment: words.moment(promise.ready) }) : '';
 };
-
-/** The opening hours of a week in a line: 'Mon 09:00-17:30, Sat 08:00-13:00'. */
-const hoursOf = ({ hours }: Location, words: CustomerWords): string =>
-  [...hours]
-    .sort((a, b) => a.day - b.day || a.from.localeCompare(b.from))
-    .map(({ day, from, to }) => words.say('news.hours', { day: words.weekday(day), from, to }))
-    .join(', ');
 
 /** Where an order is handed over: its name and address, and when it is open. */
 interface Counter {
@@ -28,7 +22,7 @@ const counterOf = ({ shop, location, instructions }: OrderSender, words: Custome
   place: location
     ? [location.name, ...(location.address.lines ?? []), location.address.city].filter(Boolean).join(', ')
     : shop,
-  hours: location ? hoursOf(location, words) : '',
+  hours: location ? weekText(location.hours, words) : '',
   instructions: instructions ?? '',
 });
 

@@ -17,7 +17,7 @@ import { selectShopBook } from '../../state/shop-language.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
-import { saveDeliveryHtml, saveDeliveryMarkdown } from './save-delivery-page.ts';
+import { saveDeliveryHtml, saveDeliveryMarkdown, saveDeliveryPdf } from './save-delivery-page.ts';
 import { ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
 import { usePrices } from './use-prices.ts';
@@ -109,6 +109,10 @@ const Saves = ({ page, today }: { page: Page; today: string }) => {
       <TextAction
         label={words.say('page.save-markdown')}
         onPress={() => void saveDeliveryMarkdown(page, words, today)}
+      />
+      <TextAction
+        label={words.say('page.save-pdf')}
+        onPress={() => void saveDeliveryPdf(page, words, today)}
       />
     </View>
   );
