@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './browser.ts';
-import { isPhone, openProgram, reopenProgram, waitUntilKept } from './program.ts';
+import { isPhone, ONCE, openProgram, reopenProgram, waitUntilKept } from './program.ts';
 
 const openFind = async (page: Page) => {
   await page.getByRole('button', { name: 'Find anything' }).click();
@@ -64,4 +64,30 @@ test('it is opened, walked and closed by keys, and says when nothing matches', a
   await page.keyboard.press('Escape');
   await expect(box).toBeHidden();
   await expect(page).toHaveURL(/\/charges$/);
+});
+
+test.describe('where the program is slow to come', () => {
+  test.use({ loadsItself: true });
+
+  test(
+    'a form that was opened leaves the focus to who has gone on to find something else',
+    ONCE,
+    async ({ page }) => {
+      await openProgram(page, '/settings');
+      await openFind(page);
+      await page.getByRole('combobox').fill('parcel west');
+      await expect(page.getByRole('option').first()).toHaveAccessibleName('Parcel to West, Rate');
+      await page.route('**/*.js', async (route) => {
+        await new Promise((resolve) => setTimeout(resolve, 700));
+        await route.continue();
+      });
+      await page.keyboard.press('Enter');
+      await openFind(page);
+      await page.getByRole('combobox').fill('saucer');
+      await expect(page.getByLabel('Charge from 0 kg', { exact: true })).toBeAttached();
+      await expect(page.getByRole('combobox')).toBeFocused();
+      await page.keyboard.press('Enter');
+      await expect(page).toHaveURL(/good=saucer/);
+    },
+  );
 });

@@ -39,3 +39,22 @@ test('on a large window an open product stands beside the table', async ({ page 
   await page.getByRole('button', { name: 'Close Glazed pot, 26 cm' }).click();
   await expect(panel).toHaveCount(0);
 });
+
+test('on a large window an open delivery area stands beside its list and the map', async ({ page }) => {
+  test.skip(isPhone(page), 'a phone has no room beside');
+  await openProgram(page, '/reach?part=nearby');
+  await page.setViewportSize({ width: 1680, height: 950 });
+  const list = page.getByRole('list', { name: 'Delivery areas' });
+  await list.getByRole('button', { name: /^Peninsula/ }).click();
+  const panel = page.getByRole('region', { name: 'Peninsula' });
+  await expect(panel.getByLabel('Charge for the order')).toBeVisible();
+  const [left, right] = [await list.boundingBox(), await panel.boundingBox()];
+  expect((left?.x ?? 0) + (left?.width ?? 0)).toBeLessThan(right?.x ?? 0);
+  // What is typed stays in its field while the panel is called by it.
+  const name = panel.getByLabel('Delivery area', { exact: true });
+  await name.click();
+  await page.keyboard.type(' of old');
+  await expect(list.getByRole('button', { name: /^Peninsula of old/ })).toBeVisible();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await expect(list.getByLabel('Charge for the order')).toBeVisible();
+});

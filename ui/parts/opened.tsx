@@ -4,7 +4,15 @@ import { View, type ViewStyle } from 'react-native';
 /** How long what is opened may take to be drawn. */
 const PATIENCE_MS = 3_000;
 
+/** Whether the person is in a field elsewhere, as in Find: a form that comes late leaves the focus there. */
+const isTypingElsewhere = (box: HTMLElement): boolean => {
+  const at = document.activeElement;
+  return at !== null && at.matches('input, textarea') && !box.contains(at);
+};
+
+/** Whether there is nothing left to do: the first field has the focus, or the person is elsewhere. */
 const focusFirst = (box: HTMLElement): boolean => {
+  if (isTypingElsewhere(box)) return true;
   const field = box.querySelector<HTMLElement>('input:not([disabled]), textarea:not([disabled])');
   field?.focus({ preventScroll: true });
   // A form that is taller than the page shows its beginning, and its first field.

@@ -9,6 +9,8 @@ import { IconAction } from '../../parts/icon-action.tsx';
 
 interface Props {
   title: string;
+  /** What is opened, where its title is what is edited in it. */
+  of?: string;
   onClose: () => void;
   children: ReactNode;
 }
@@ -32,12 +34,12 @@ const styles = (inks: Inks) => ({
 });
 
 /** What is opened from the board: under its row when there is room, the whole page on a phone. */
-export const Panel = ({ title, onClose, children }: Props) => {
+export const Panel = ({ title, of = title, onClose, children }: Props) => {
   const style = useStyles(styles);
   const isPhone = useWidth() === 'phone';
   if (isPhone)
     return (
-      <Opened key={title} style={style.bare}>
+      <Opened key={of} style={style.bare}>
         {children}
       </Opened>
     );
@@ -55,7 +57,7 @@ export const Panel = ({ title, onClose, children }: Props) => {
           onPress={onClose}
         />
       </View>
-      <Opened key={title} style={style.inside}>
+      <Opened key={of} style={style.inside}>
         {children}
       </Opened>
     </View>

@@ -6,6 +6,7 @@ import { Opened } from '../../parts/opened.tsx';
 import { Page } from '../../parts/page.tsx';
 import { Section } from '../../parts/section.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
+import { useHasRoomBeside } from '../../parts/use-room-beside.ts';
 import { useWidth } from '../../parts/use-width.ts';
 import { useWorldPlaces } from '../../places/places.ts';
 import { Later } from '../../shell/later.tsx';
@@ -107,7 +108,9 @@ type PartName = (typeof PARTS)[number]['value'];
 const ReachScreen = () => {
   const router = useRouter();
   const isPhone = useWidth() === 'phone';
-  const { part } = useLocalSearchParams<{ part?: string }>();
+  const { part, area, pickup } = useLocalSearchParams<{ part?: string; area?: string; pickup?: string }>();
+  const hasRoom = useHasRoomBeside();
+  const isOpen = area !== undefined || pickup !== undefined;
   const [file, setFile] = useState<File | null>(null);
   const name: PartName = part === 'postal' || part === 'nearby' ? part : 'world';
   if (file) {
@@ -118,7 +121,7 @@ const ReachScreen = () => {
     );
   }
   return (
-    <Page key={name}>
+    <Page key={name} full={name === 'nearby' && isOpen && hasRoom}>
       <PageHead title="Reach" />
       <Tabs
         label="Reach"

@@ -22,6 +22,7 @@ import { selectAreaMarks } from './nearby-selectors.ts';
 import { holesNote, openShapes, shapeName } from './open-shapes.ts';
 import { PickupPanel } from './pickup-panel.tsx';
 import { Opened } from '../../../parts/opened.tsx';
+import { useHasRoomBeside } from '../../../parts/use-room-beside.ts';
 import { dayNow } from '../../../parts/day-now.ts';
 
 const styles = (inks: Inks) => ({
@@ -50,8 +51,10 @@ interface ItemProps {
   children: ReactNode;
 }
 
+/** An area or a point; opened, what it is stands under it where it has no room beside. */
 const Item = ({ name, active, lines, mark, isOpen, onPress, children }: ItemProps) => {
   const style = useStyles(styles);
+  const isBeside = useHasRoomBeside();
   return (
     <View style={style.item} role="listitem">
       <Press role="button" aria-expanded={isOpen} onPress={onPress}>
@@ -68,7 +71,7 @@ const Item = ({ name, active, lines, mark, isOpen, onPress, children }: ItemProp
           </View>
         </View>
       </Press>
-      {isOpen ? <Opened>{children}</Opened> : null}
+      {isOpen && !isBeside ? <Opened>{children}</Opened> : null}
     </View>
   );
 };

@@ -4,6 +4,8 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Position } from '../../../../core/model/delivery.ts';
 import type { NearbyCode } from '../../../../core/coverage/neighbourhood.ts';
+import { Beside } from '../../../parts/beside.tsx';
+import { ColumnWidth } from '../../../parts/column-width.ts';
 import { Section } from '../../../parts/section.tsx';
 import { usePostalAreas } from '../../../places/use-gazetteer.ts';
 import { edit } from '../../../state/draft.ts';
@@ -12,8 +14,11 @@ import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
+import { Panel } from '../../charges/panel.tsx';
+import { AreaPanel } from './area-panel.tsx';
 import { AreaList, PickupList } from './nearby-lists.tsx';
 import { selectAreaMarks, selectNearbyCodes } from './nearby-selectors.ts';
+import { PickupPanel } from './pickup-panel.tsx';
 
 const NearbyMap = lazy(async () => ({ default: (await import('../maps.ts')).NearbyMap }));
 
@@ -68,6 +73,8 @@ const NearbyPart = () => {
   };
   const openArea = area ?? null;
   const opened = book.areas.find(({ id }) => id === openArea);
+  const point = book.pickups.find(({ id }) => id === pickup);
+  const shown = opened ?? point;
   const onDrawn = (ring: Position[] | null): void => {
     if (ring && opened) {
       const changes = { covers: { kind: 'shape' as const, ring } };
@@ -77,8 +84,15 @@ const NearbyPart = () => {
   };
   const served = codes.filter(({ takes }) => takes.length > 0).length;
   const title = `The neighbourhood: ${served} of ${codes.length} postal areas nearby are delivered to`;
+  const panel = shown ? (
+    <Panel title={shown.name} of={shown.id} onClose={() => show({})}>
+      <ColumnWidth value="phone">
+        {opened ? <AreaPanel area={opened} /> : point ? <PickupPanel point={point} /> : null}
+      </ColumnWidth>
+    </Panel>
+  ) : null;
   return (
-    <View>
+    <Beside panel={panel}>
       <View style={style.map}>
         <Suspense fallback={<Text style={style.note}>Drawing the map …</Text>}>
           <NearbyMap
@@ -97,7 +111,7 @@ const NearbyPart = () => {
       <AreaList open={openArea} setOpen={(id) => show(id === null ? {} : { area: id })} />
       <Section title="Pickup points" />
       <PickupList open={pickup ?? null} setOpen={(id) => show(id === null ? {} : { pickup: id })} />
-    </View>
+    </Beside>
   );
 };
 export default NearbyPart;
