@@ -125,16 +125,63 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    Size: {
+      length: number;
+      width: number;
+      height: number;
+    };
+    Point: {
+      lat: number;
+      lng: number;
+    };
+    CarrierAnswer:
+      | {
+          key: string;
+          /** @constant */
+          ok: true;
+          services: {
+            code: string;
+            name: string;
+            amount: number;
+            days?: {
+              min: number;
+              max: number;
+            };
+          }[];
+        }
+      | {
+          key: string;
+          /** @constant */
+          ok: false;
+          /** @enum {string} */
+          error: 'unreachable' | 'timed-out' | 'refused' | 'malformed';
+          text: string;
+        };
+    Source: {
+      /** @enum {string} */
+      kind:
+        | 'rate'
+        | 'service'
+        | 'zone'
+        | 'group'
+        | 'good'
+        | 'store'
+        | 'adjustment'
+        | 'area'
+        | 'pickup'
+        | 'carrier'
+        | 'table'
+        | 'postal'
+        | 'duty';
+      id: string;
+    };
     Destination: {
       country: string;
       subdivision?: string;
       postalCode?: string;
       city?: string;
       lines?: string[];
-      point?: {
-        lat: number;
-        lng: number;
-      };
+      point?: components['schemas']['Point'];
       residential?: boolean;
     };
     Line: {
@@ -144,11 +191,7 @@ export interface components {
       /** @enum {string} */
       fulfilment?: 'physical' | 'digital';
       weight?: number;
-      size?: {
-        length: number;
-        width: number;
-        height: number;
-      };
+      size?: components['schemas']['Size'];
       groupIds?: string[];
       chargeFree?: boolean;
       shippingPrice?: number;
@@ -172,44 +215,7 @@ export interface components {
         start: string;
         count: number;
       }[];
-      answers?: (
-        | {
-            key: string;
-            /** @constant */
-            ok: true;
-            services: {
-              code: string;
-              name: string;
-              amount: number;
-              days?: {
-                min: number;
-                max: number;
-              };
-            }[];
-          }
-        | {
-            key: string;
-            /** @constant */
-            ok: false;
-            /** @enum {string} */
-            error: 'unreachable' | 'timed-out' | 'refused' | 'malformed';
-            text: string;
-          }
-      )[];
-    };
-    OrderAsked: {
-      destination: components['schemas']['Destination'] | null;
-      lines: components['schemas']['Line'][];
-      placedAt: string;
-      discount?: number;
-      customer?: string;
-      code?: string;
-      channel?: string;
-      slotsTaken?: {
-        id: string;
-        start: string;
-        count: number;
-      }[];
+      answers?: components['schemas']['CarrierAnswer'][];
     };
     Choice: {
       id: string;
@@ -309,24 +315,7 @@ export interface components {
       };
       tell: boolean;
       message?: string;
-      from: {
-        /** @enum {string} */
-        kind:
-          | 'rate'
-          | 'service'
-          | 'zone'
-          | 'group'
-          | 'good'
-          | 'store'
-          | 'adjustment'
-          | 'area'
-          | 'pickup'
-          | 'carrier'
-          | 'table'
-          | 'postal'
-          | 'duty';
-        id: string;
-      };
+      from: components['schemas']['Source'];
     };
     WorkingLine: {
       /** @enum {string} */
@@ -350,33 +339,12 @@ export interface components {
       };
       change: number;
       running: number;
-      from: {
-        /** @enum {string} */
-        kind:
-          | 'rate'
-          | 'service'
-          | 'zone'
-          | 'group'
-          | 'good'
-          | 'store'
-          | 'adjustment'
-          | 'area'
-          | 'pickup'
-          | 'carrier'
-          | 'table'
-          | 'postal'
-          | 'duty';
-        id: string;
-      };
+      from: components['schemas']['Source'];
     };
     Parcel: {
       boxId?: string;
       weight: number;
-      size?: {
-        length: number;
-        width: number;
-        height: number;
-      };
+      size?: components['schemas']['Size'];
       contents: {
         sku: string;
         quantity: number;
@@ -386,11 +354,7 @@ export interface components {
         x: number;
         y: number;
         z: number;
-        size: {
-          length: number;
-          width: number;
-          height: number;
-        };
+        size: components['schemas']['Size'];
       }[];
       fill?: number;
     };
@@ -508,7 +472,7 @@ export interface components {
           kind: string;
           id: string;
         }[];
-        example?: components['schemas']['OrderAsked'];
+        example?: components['schemas']['Order'];
         reach?: string;
         goods?: string[];
         places?: string[];
@@ -519,10 +483,7 @@ export interface components {
     Place: {
       code: string;
       name: string;
-      point: {
-        lat: number;
-        lng: number;
-      };
+      point: components['schemas']['Point'];
     };
     Problem: {
       type: string;

@@ -81,6 +81,16 @@ const counted = async (
   return answer;
 };
 
+/** Waits until the reader has taken what was written, or has gone. */
+const hasRoom = (response: Response): Promise<void> =>
+  new Promise((resolve) => {
+    const done = (): void => {
+      response.off('drain', done).off('close', done);
+      resolve();
+    };
+    response.on('drain', done).on('close', done);
+  });
+
 /** Answers each line in turn, and writes each as soon as it is there and the reader has room for it. */
 const answerLines = async (
   service: EditionService,
@@ -96,8 +106,7 @@ const answerLines = async (
     if (response.destroyed) return;
     const json = readJson(line);
     const answer = json.ok ? await counted(service, asked, json.value) : problemOf('not-json');
-    if (!response.write(`${JSON.stringify(answer)}\n`))
-      await new Promise((resolve) => response.once('drain', resolve).once('close', resolve));
+    if (!response.write(`${JSON.stringify(answer)}\n`)) await hasRoom(response);
   }
   response.end();
 };

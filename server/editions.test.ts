@@ -138,6 +138,8 @@ describe('editions out of a folder', () => {
       'invalid',
       900,
     ]);
+    const long = await ask(Array.from({ length: 600 }, () => REQUEST).join('\n'), '', 'application/x-ndjson');
+    expect((await long.text()).trim().split('\n')).toHaveLength(600);
     const many = await ask(Array.from({ length: 1_001 }, () => '{}').join('\n'), '', 'application/x-ndjson');
     expect([many.status, await many.json()]).toMatchObject([413, { code: 'too-many-lines' }]);
   });

@@ -1,13 +1,16 @@
 import { z } from 'zod';
-import { destinationSchema } from '../core/model/place.ts';
+import { carrierAnswerSchema } from '../core/model/carrier.ts';
+import { sizeSchema } from '../core/model/good.ts';
+import { destinationSchema, pointSchema } from '../core/model/place.ts';
 import {
   choiceSchema,
   noticeSchema,
   parcelSchema,
+  sourceSchema,
   withheldSchema,
   workingLineSchema,
 } from '../core/model/quote.ts';
-import { lineSchema, quoteRequestSchema } from '../core/model/request.ts';
+import { lineSchema } from '../core/model/request.ts';
 import { languageSchema } from '../core/model/language.ts';
 import { NDJSON } from './edition-routes.ts';
 import { orderSchema, quoteAnswerSchema } from './quote-answer.ts';
@@ -58,7 +61,7 @@ const bookProblemsSchema = z.strictObject({
       gravity: z.enum(['stops', 'leaks', 'odd', 'data']),
       text: z.string(),
       where: z.array(z.strictObject({ kind: z.string(), id: z.string() })),
-      example: quoteRequestSchema.optional(),
+      example: orderSchema.optional(),
       reach: z.string().optional(),
       goods: z.array(z.string()).optional(),
       places: z.array(z.string()).optional(),
@@ -69,7 +72,7 @@ const bookProblemsSchema = z.strictObject({
 const placeSchema = z.strictObject({
   code: z.string(),
   name: z.string(),
-  point: z.strictObject({ lat: z.number(), lng: z.number() }),
+  point: pointSchema,
 });
 const editionFileSchema = z.strictObject({
   format: z.literal('emporos-edition'),
@@ -82,10 +85,13 @@ const putAnswerSchema = z.strictObject({ shop: z.string(), number: z.int(), dige
 const backAnswerSchema = z.strictObject({ shop: z.string(), live: z.int() });
 
 const SCHEMAS: Record<string, z.ZodType> = {
+  Size: sizeSchema,
+  Point: pointSchema,
+  CarrierAnswer: carrierAnswerSchema,
+  Source: sourceSchema,
   Destination: destinationSchema,
   Line: lineSchema,
   Order: orderSchema,
-  OrderAsked: quoteRequestSchema,
   Choice: choiceSchema,
   Withheld: withheldSchema,
   WorkingLine: workingLineSchema,

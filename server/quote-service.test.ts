@@ -15,7 +15,8 @@ import { sha256 } from './read-edition.ts';
 import { REFUSALS, type Problem } from './refusals.ts';
 import type { RequestLine } from './request-log.ts';
 import { stop } from './stop.ts';
-import { heldEditions, listen, makeEdition, type Listening } from './testing/listening.ts';
+import { heldEditions } from './held-editions.ts';
+import { listen, makeEdition, type Listening } from './testing/listening.ts';
 
 const webRoot = tmpdir();
 const running: Listening[] = [];

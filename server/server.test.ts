@@ -4,7 +4,8 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { REFUSALS, type Problem } from './refusals.ts';
-import { heldEditions, listen, makeEdition } from './testing/listening.ts';
+import { heldEditions } from './held-editions.ts';
+import { listen, makeEdition } from './testing/listening.ts';
 import { stop } from './stop.ts';
 
 let folder = '';

@@ -3,8 +3,6 @@ import type { AddressInfo } from 'node:net';
 import type { Edition } from '../../core/formats/edition.ts';
 import { makeBook, makeCatalogue } from '../../core/testing/book.ts';
 import { makeServer, type ServerOptions } from '../app.ts';
-import { sha256 } from '../read-edition.ts';
-import { ServedEdition, type EditionSource } from '../served-edition.ts';
 
 export const makeEdition = (changes: Partial<Edition> = {}): Edition => ({
   number: 1,
@@ -13,17 +11,6 @@ export const makeEdition = (changes: Partial<Edition> = {}): Edition => ({
   book: makeBook(),
   catalogue: makeCatalogue(),
   ...changes,
-});
-
-/** Editions of shops that lie in no folder. */
-export const heldEditions = (shops: Record<string, Edition[]>): EditionSource => ({
-  shops: new Map(
-    Object.entries(shops).map(([shop, list]) => [
-      shop,
-      list.map((edition) => new ServedEdition(edition, sha256(JSON.stringify(edition)))),
-    ]),
-  ),
-  refused: [],
 });
 
 export interface Listening {

@@ -122,7 +122,7 @@ export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) 
       <Searchbar
         value={typed}
         onChangeText={setTyped}
-        placeholder="Germany, France, EU"
+        placeholder="Find a country: France, Peru, EU"
         accessibilityLabel="Find a country"
         style={style.search}
         inputStyle={{ fontFamily: SANS, fontSize: 15, minHeight: 0 }}
