@@ -20,6 +20,7 @@ export const FLOORS = [
   'formats',
   'order',
   'replay',
+  'costs',
   'check',
   'audit',
   'delivery-page',

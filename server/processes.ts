@@ -73,6 +73,17 @@ export const keepProcesses = (count: number, onListening: (address: string) => v
   for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, () => void end());
 };
 
+/**
+ * Tells the first process that this one takes no more connections, and waits for its answer. A connection that was on
+ * its way here is then handed to another process; one that ended without waiting would leave it open and unanswered.
+ */
+const leaveTheOthers = (): Promise<void> =>
+  new Promise((resolve) => {
+    if (!process.connected) return resolve();
+    process.once('disconnect', () => resolve());
+    cluster.worker?.disconnect();
+  });
+
 /** What a process that is one of several is given: its figures are added to the others' by the first. */
 export const amongOthers = (): Surroundings => {
   const waiting = new Map<number, (text: string | null) => void>();
@@ -95,5 +106,6 @@ export const amongOthers = (): Surroundings => {
       }),
     onMetrics: ({ registry }) => AggregatorRegistry.setRegistries([registry]),
     onListening: () => undefined,
+    onClosed: leaveTheOthers,
   };
 };

@@ -23,6 +23,8 @@ export interface Surroundings {
   /** Told what this process counts. */
   onMetrics?: (metrics: Metrics) => void;
   onListening: (address: string) => void;
+  /** Awaited when this process has finished what was under way, before it ends. */
+  onClosed?: () => Promise<void>;
 }
 
 const versionOf = (): string =>
@@ -52,19 +54,25 @@ const openEditions = async (folder: string | null, log: Logger): Promise<Edition
 };
 
 /** Ends a server when the system says so: what is under way is finished. */
-const endOnSignals = (server: Server, editions: EditionSource, onStop: () => void): void => {
+const endOnSignals = (
+  server: Server,
+  editions: EditionSource,
+  { onStop, onClosed }: { onStop: () => void; onClosed?: (() => Promise<void>) | undefined },
+): void => {
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
     process.once(signal, () => {
       onStop();
       if (editions instanceof Editions) editions.close();
-      void stop(server).then(() => process.exit(0));
+      void stop(server)
+        .then(onClosed)
+        .then(() => process.exit(0));
     });
 };
 
 /** Serves the program and its quote service from this process until it is told to stop. */
 export const serve = async (
   { port, host, hosts, folder, keys, origins, logLevel, troubles }: Settings,
-  { metricsOfAll, onMetrics, onListening }: Surroundings,
+  { metricsOfAll, onMetrics, onListening, onClosed }: Surroundings,
 ): Promise<void> => {
   const log = pino({ level: logLevel, base: { pid: process.pid } });
   const editions = await openEditions(folder, log);
@@ -92,5 +100,5 @@ export const serve = async (
         : `The server could not start: ${error.message}`,
     ),
   );
-  endOnSignals(server, editions, () => (isStopping = true));
+  endOnSignals(server, editions, { onStop: () => (isStopping = true), onClosed });
 };

@@ -1,0 +1,59 @@
+import type { Choice } from '../model/quote.ts';
+import type { Good } from '../model/good.ts';
+import type { CompiledBook } from '../quote/compile.ts';
+import { choicesOfOneWay } from '../quote/one-way.ts';
+import { orderContext, withAnswers, type OrderContext } from '../quote/order-context.ts';
+import { questionsOf } from '../quote/questions.ts';
+import { requestFaults } from '../quote/quote.ts';
+import type { CostedOrder } from './costed-order.ts';
+
+/** A past order measured once, with what the choice it took costs by the book as it is. */
+export interface PreparedOrder {
+  costed: CostedOrder;
+  context: OrderContext;
+  /** The account whose carrier takes it, where that is known. */
+  accountId: string | null;
+  /** Minor units, without the tax in it; null where the book no longer offers the choice. */
+  charge: number | null;
+}
+
+/** The past orders of a shop, ready to be put under levers. */
+export interface WhatIfOrders {
+  compiled: CompiledBook;
+  goods: Good[];
+  orders: readonly PreparedOrder[];
+  /** Orders that cannot be quoted any more: their goods are not known. */
+  unusable: number;
+}
+
+/** What a customer is charged for a choice without the tax in it; null where it is not among those offered. */
+export const netCharge = (choices: readonly Choice[], id: string): number | null => {
+  const choice = choices.find((one) => one.id === id);
+  return choice ? choice.charge - (choice.taxIncluded ? choice.tax : 0) : null;
+};
+
+const accountOf = ({ book }: CompiledBook, { order }: CostedOrder): string | null => {
+  const price = book.rates.find(({ id }) => id === order.chosen.of?.rateId)?.price;
+  if (price?.kind === 'carrier') return price.accountId;
+  return book.carriers.find(({ carrier }) => carrier === order.shipment?.carrier)?.id ?? null;
+};
+
+const prepare = (compiled: CompiledBook, costed: CostedOrder): PreparedOrder | null => {
+  const { request, chosen } = costed.order;
+  if (requestFaults(compiled, request).length > 0) return null;
+  const measured = orderContext(compiled, request);
+  const context = withAnswers(measured, compiled.ask?.(questionsOf(measured)) ?? []);
+  const charge = netCharge(choicesOfOneWay(context, chosen.of ?? {}), chosen.id);
+  return { costed, context, accountId: accountOf(compiled, costed), charge };
+};
+
+/** Past orders measured once, with what each costs by the book as it is; `goods` are the catalogue it was compiled with. */
+export const whatIfOrders = (
+  compiled: CompiledBook,
+  goods: Good[],
+  costed: readonly CostedOrder[],
+): WhatIfOrders => {
+  const prepared = costed.map((one) => prepare(compiled, one));
+  const orders = prepared.filter((one) => one !== null);
+  return { compiled, goods, orders, unusable: prepared.length - orders.length };
+};
