@@ -10,10 +10,13 @@ import { checkTestOrder } from '../core/check/check-test-order.ts';
 import { compile } from '../core/quote/compile.ts';
 import { demoBook } from './book.ts';
 import { demoCatalogue } from './goods.ts';
-import { demoOrders } from './orders.ts';
+import { demoOrdersFile } from './orders.ts';
+import { pastOrdersOf, type OrdersFile } from './past-orders.ts';
 import { demoTestOrders } from './test-orders.ts';
 
 const file = (name: string): unknown => JSON.parse(readFileSync(join(__dirname, 'data', name), 'utf8'));
+const pastFile = file('past-orders.json') as OrdersFile;
+const past = pastOrdersOf(pastFile);
 const compiled = compile(demoBook, demoCatalogue);
 
 describe('the demo shop', () => {
@@ -21,7 +24,17 @@ describe('the demo shop', () => {
     expect(readBook(file('book.json'))).toEqual({ ok: true, value: demoBook });
     expect(readCatalogue(file('catalogue.json'), demoBook)).toEqual({ ok: true, value: demoCatalogue });
     expect(readTestOrders(file('test-orders.json'))).toEqual({ ok: true, value: demoTestOrders });
-    expect(readOrders(file('orders.json'))).toEqual({ ok: true, value: demoOrders });
+    expect(readOrders(file('orders.json'))).toEqual({ ok: true, value: past.slice(-600) });
+  });
+
+  test('its past orders are sound, a year of them, and the first are what the script makes', () => {
+    expect(past).toHaveLength(4_000);
+    expect(readOrders(past)).toEqual({ ok: true, value: past });
+    const made = demoOrdersFile(60);
+    expect(pastOrdersOf(pastFile).slice(0, 60)).toEqual(pastOrdersOf(made));
+    const days = past.map(({ request }) => request.placedAt);
+    expect(days).toEqual([...days].sort());
+    expect(Date.parse(days.at(-1) ?? '') - Date.parse(days[0] ?? '')).toBeGreaterThan(355 * 86_400_000);
   });
 
   test('every subdivision it names is a real one', () => {
@@ -40,7 +53,6 @@ describe('the demo shop', () => {
     expect(demoCatalogue.goods.length).toBeGreaterThanOrEqual(24);
     expect(demoBook.zones).toHaveLength(8);
     expect(demoTestOrders.filter((testOrder) => testOrder.pinned)).toHaveLength(2);
-    expect(demoOrders).toHaveLength(600);
   });
 
   test.each(demoTestOrders.map((testOrder) => [testOrder.name, testOrder] as const))(

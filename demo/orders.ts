@@ -1,13 +1,15 @@
 import type { Destination } from '../core/model/place.ts';
-import type { PastOrder } from '../core/model/order.ts';
 import { answersAtOnce } from '../carriers/stand-ins.ts';
 import type { Choice, Quote } from '../core/model/quote.ts';
+import type { QuoteRequest } from '../core/model/request.ts';
 import { metresBetween } from '../core/place/distance.ts';
+import { estimatedCost } from '../core/costs/estimated-cost.ts';
 import { compile } from '../core/quote/compile.ts';
 import { quote } from '../core/quote/quote.ts';
 import { seeded } from '../core/seeded.ts';
 import { demoBook } from './book.ts';
 import { demoCatalogue } from './goods.ts';
+import type { OrderRow, OrdersFile } from './past-orders.ts';
 import { to } from './places.ts';
 
 /** Where the orders go: near places oftener than far ones. */
@@ -46,21 +48,25 @@ const FIRST = [
 ];
 const LAST = ['Larch', 'Moss', 'Quill', 'Reed', 'Sorrel', 'Teasel', 'Vetch', 'Wren', 'Alder', 'Birch'];
 
-const COUNT = 600;
+const COUNT = 4_000;
 const DAYS = 364;
 /** The newest order of the list; the program moves all of them so that it is today's. */
 const NEWEST = Date.UTC(2026, 10, 24, 17, 0);
-const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
+const DAY_MINUTES = 1_440;
+/** Of the newest so many the numbers go on; those before them are of the shop's paper book, under W. */
+const NUMBERED = 600;
+const FIRST_NUMBER = 388;
+
+/** How much is bought in each month, January first: a nursery sells in spring, and before the holidays. */
+const SEASON = [4, 5, 10, 16, 18, 13, 8, 7, 9, 10, 9, 6];
 
 const pick = <T>(dice: () => number, list: readonly T[]): T => list[Math.floor(dice() * list.length)] as T;
 
-const pickPlace = (dice: () => number): Destination => {
+const pickPlace = (dice: () => number): number => {
   let left = dice() * PLACES.reduce((sum, [weight]) => sum + weight, 0);
-  for (const [weight, destination] of PLACES) {
-    left -= weight;
-    if (left < 0) return destination;
-  }
-  return (PLACES[0] as (typeof PLACES)[number])[1];
+  const found = PLACES.findIndex(([weight]) => (left -= weight) < 0);
+  return Math.max(found, 0);
 };
 
 const compiled = compile(demoBook, demoCatalogue, answersAtOnce);
@@ -68,8 +74,8 @@ const sold = demoCatalogue.goods.filter(({ fulfilment }) => fulfilment === 'phys
 
 const basket = (dice: () => number): { sku: string; quantity: number }[] => {
   const lines = new Map<string, number>();
-  const count = 1 + Math.floor(dice() * 3);
-  for (let at = 0; at < count; at += 1) lines.set(pick(dice, sold).sku, 1 + Math.floor(dice() ** 2 * 5));
+  const count = 1 + Math.floor(dice() ** 1.6 * 3);
+  for (let at = 0; at < count; at += 1) lines.set(pick(dice, sold).sku, 1 + Math.floor(dice() ** 3 * 4));
   return [...lines].map(([sku, quantity]) => ({ sku, quantity }));
 };
 
@@ -94,47 +100,108 @@ const chosen = (dice: () => number, { choices }: Quote, destination: Destination
   return dice() < 0.8 ? byCharge[0] : pick(dice, byCharge);
 };
 
-const orderOf = (dice: () => number, number: number, daysAgo: number): PastOrder | null => {
-  const placedAt = new Date(NEWEST - Math.round(daysAgo * DAY_MS)).toISOString();
-  const isTrade = dice() < 0.12;
-  const request = {
-    destination: pickPlace(dice),
-    lines: basket(dice),
-    placedAt,
-    ...(isTrade ? { customer: 'trade' } : {}),
-    channel: 'shopfront',
-  };
-  const choice = chosen(dice, quote(compiled, request), request.destination);
-  if (!choice) return null;
-  const { id, kind, of, name } = choice;
-  const charge = thenCharge(choice.charge, daysAgo);
-  return {
-    number: String(number),
-    request,
-    chosen: { id, kind, of, name, charge, total: charge },
-    cost:
-      choice.kind === 'pickup'
-        ? 60
-        : (choice.cost ?? Math.round((choice.charge === 0 ? 900 : choice.charge) * (0.55 + dice() * 0.6))),
-    payment: 'card',
-    status: 'handed-over',
-    history: [
-      { status: 'placed', at: placedAt },
-      { status: 'handed-over', at: new Date(Date.parse(placedAt) + DAY_MS).toISOString() },
-    ],
-    recipient: `${pick(dice, FIRST)} ${pick(dice, LAST)}`,
-  };
+/** What handing an order over at the counter, and bringing it round, takes of the shop's time; minor units. */
+const COLLECTED = 60;
+const BROUGHT = 540;
+/** A letter costs more than the shop thinks: postage and a padded envelope. */
+const POSTED = 265;
+/** What the shop's contract leaves of the price a carrier asks of anybody. */
+const CONTRACT = 0.48;
+/** The ferry to Newfoundland, and the road beyond it, that the carriers bill afterwards. */
+const FERRY = 1.9;
+
+/** What an order took: what the carrier asks for its parcels, a little more or less as it was billed. */
+const costOf = (dice: () => number, request: QuoteRequest, choice: Choice): number | null => {
+  const swing = 0.92 + dice() * 0.16;
+  if (choice.kind === 'pickup') return COLLECTED;
+  if (choice.kind === 'delivery') return Math.round(BROUGHT * swing);
+  if (choice.name === 'Seed mail') return Math.round(POSTED * swing);
+  if (dice() < 0.04) return null;
+  if (choice.cost !== undefined) return Math.round(choice.cost * swing);
+  const asked = estimatedCost(compiled, { request, chosen: choice });
+  if (asked === null) return Math.round(Math.max(choice.charge, 900) * (0.7 + dice() * 0.4));
+  return Math.round(asked * CONTRACT * swing * (request.destination?.subdivision === 'CA-NL' ? FERRY : 1));
 };
 
-/** Six hundred made-up orders over twelve months, with what was charged and what the carrier took. */
-export const demoOrders = ((): PastOrder[] => {
-  const dice = seeded(1_846);
-  const orders: PastOrder[] = [];
-  const first = 388;
-  for (let tried = 0; orders.length < COUNT && tried < COUNT * 4; tried += 1) {
-    const daysAgo = DAYS * (1 - (orders.length + dice()) / COUNT);
-    const order = orderOf(dice, first + orders.length, Math.max(0, daysAgo));
-    if (order) orders.push(order);
+/** How many days ago each order was placed, the longest ago first, as the season has it. */
+const daysAgoOf = (dice: () => number, count: number): number[] => {
+  const month = (daysAgo: number): number =>
+    new Date(NEWEST - daysAgo * DAY_MINUTES * MINUTE_MS).getUTCMonth();
+  const most = Math.max(...SEASON);
+  const days: number[] = [];
+  while (days.length < count) {
+    const daysAgo = dice() * DAYS;
+    if (dice() * most < (SEASON[month(daysAgo)] ?? 0)) days.push(daysAgo);
   }
-  return orders;
-})();
+  return days.sort((a, b) => b - a);
+};
+
+type Chosen = OrdersFile['choices'][number];
+
+/** Entries named by their place in a list that grows. */
+class Listed {
+  readonly choices: Chosen[] = [];
+  readonly people: string[] = [];
+
+  choice({ id, kind, of, name }: Choice): number {
+    const known = this.choices.findIndex((one) => one.id === id);
+    return known < 0 ? this.choices.push({ id, kind, of, name }) - 1 : known;
+  }
+
+  person(name: string): number {
+    const known = this.people.indexOf(name);
+    return known < 0 ? this.people.push(name) - 1 : known;
+  }
+}
+
+const rowOf = (dice: () => number, listed: Listed, number: string, daysAgo: number): OrderRow | null => {
+  const minutesAgo = Math.round(daysAgo * DAY_MINUTES);
+  const place = pickPlace(dice);
+  const destination = (PLACES[place] as (typeof PLACES)[number])[1];
+  const isTrade = dice() < 0.12;
+  const lines = basket(dice);
+  const request: QuoteRequest = {
+    ...{ destination, lines, channel: 'shopfront' },
+    placedAt: new Date(NEWEST - minutesAgo * MINUTE_MS).toISOString(),
+    ...(isTrade ? { customer: 'trade' } : {}),
+  };
+  const choice = chosen(dice, quote(compiled, request), destination);
+  if (!choice) return null;
+  return [
+    number,
+    minutesAgo,
+    place,
+    lines.map(({ sku, quantity }) => `${quantity} ${sku}`).join(', '),
+    isTrade ? 1 : 0,
+    listed.choice(choice),
+    thenCharge(choice.charge, daysAgo),
+    costOf(dice, request, choice),
+    listed.person(`${pick(dice, FIRST)} ${pick(dice, LAST)}`),
+  ];
+};
+
+const numberOf = (at: number): string =>
+  at < COUNT - NUMBERED ? `W${at + 1}` : String(FIRST_NUMBER + at - (COUNT - NUMBERED));
+
+/**
+ * Made-up orders over twelve months, with what was charged and what the carrier took: 4,000, or the first so many
+ * of them. Newfoundland costs more than it is charged, and letters too.
+ */
+export const demoOrdersFile = (count = COUNT): OrdersFile => {
+  const dice = seeded(1_846);
+  const listed = new Listed();
+  const rows: OrderRow[] = [];
+  for (const daysAgo of daysAgoOf(dice, COUNT)) {
+    if (rows.length === count) break;
+    // An order nobody could place is drawn again.
+    for (let row: OrderRow | null = null; row === null;) {
+      row = rowOf(dice, listed, numberOf(rows.length), daysAgo);
+      if (row) rows.push(row);
+    }
+  }
+  return {
+    newest: new Date(NEWEST).toISOString(),
+    places: PLACES.map(([, destination]) => destination),
+    ...{ choices: listed.choices, people: listed.people, rows },
+  };
+};

@@ -1,7 +1,8 @@
 import { seeded } from '../core/seeded.ts';
 import { demoBook } from '../demo/book.ts';
 import { demoCatalogue } from '../demo/goods.ts';
-import { demoOrders } from '../demo/orders.ts';
+import { demoOrdersFile } from '../demo/orders.ts';
+import { pastOrdersOf } from '../demo/past-orders.ts';
 import { demoTestOrders } from '../demo/test-orders.ts';
 import { CASES, type Outcome, type Seeds } from './cases.ts';
 import { drawFrom, type Draw } from './odd.ts';
@@ -24,7 +25,7 @@ if (!Number.isInteger(count) || count < 1 || !Number.isInteger(first)) {
 
 const seeds: Seeds = {
   demo: { book: demoBook, catalogue: demoCatalogue, testOrders: demoTestOrders },
-  orders: demoOrders,
+  orders: pastOrdersOf(demoOrdersFile(600)),
   small: smallShops,
 };
 

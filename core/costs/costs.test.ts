@@ -27,7 +27,9 @@ import { nearThreshold } from './near-threshold.ts';
 import { isCounted } from './order-filter.ts';
 import { quantile, quartiles } from './quantile.ts';
 import { measuredOrders, stepCosts } from './step-costs.ts';
-import { netCharge, whatIfOrders } from './what-if-orders.ts';
+import { netCharge, preparedOrder, type WhatIfOrders } from './what-if-orders.ts';
+import type { CompiledBook } from '../quote/compile.ts';
+import type { Good } from '../model/good.ts';
 import { dearerAsk, whatIf } from './what-if.ts';
 
 const read = readOrders(demoOrdersFile);
@@ -51,6 +53,11 @@ const placed = (part: Partial<PastOrder> = {}): PastOrder => ({
   ...part,
 });
 const shop = (part: Parameters<typeof makeBook>[0] = {}) => compile(makeBook(part), makeCatalogue());
+
+const whatIfOrders = (compiled: CompiledBook, goods: Good[], all: readonly CostedOrder[]): WhatIfOrders => ({
+  ...{ compiled, goods },
+  orders: all.flatMap((one) => preparedOrder(compiled, one) ?? []),
+});
 
 describe('the cost of an order', () => {
   test('is the one on record, and is not known where none is and no carrier says one', () => {

@@ -20,10 +20,13 @@ export const accountPrices = (
     return answer?.ok && answer.services.length > 0 ? [{ accountId, services: answer.services }] : [];
   });
 
+/** What was sent, and by which choice. */
+type SentOrder = Pick<PastOrder, 'request'> & { chosen: Pick<PastOrder['chosen'], 'of'> };
+
 /** The account and the service that an order was sent by, where a carrier priced it. */
 const sentBy = (
   { book }: CompiledBook,
-  { chosen: { of = {} } }: PastOrder,
+  { chosen: { of = {} } }: SentOrder,
 ): { accountId: string; code: string | undefined } | null => {
   const price = book.rates.find(({ id }) => id === of.rateId)?.price;
   return price?.kind === 'carrier' ? { accountId: price.accountId, code: of.serviceCode } : null;
@@ -40,7 +43,7 @@ const least = (prices: readonly AccountPrice[], code?: string): number | null =>
  * What an order's parcels would cost now: by the service it was sent by, where a carrier priced it; else by the
  * cheapest service of any account. Null where no carrier gives a price, or none can be asked at once. Minor units.
  */
-export const estimatedCost = (compiled: CompiledBook, order: PastOrder): number | null => {
+export const estimatedCost = (compiled: CompiledBook, order: SentOrder): number | null => {
   const sent = sentBy(compiled, order);
   if (!sent) return least(accountPrices(compiled, order, compiled.accounts.keys()));
   return least(accountPrices(compiled, order, [sent.accountId]), sent.code);

@@ -1,5 +1,4 @@
 import type { Step } from '../model/price.ts';
-import { quantile } from './quantile.ts';
 
 /** What an order measures and what it cost; minor units. */
 export interface CostAt {
@@ -15,6 +14,10 @@ export interface StepsBound {
   apart: number;
   /** Steps begin at multiples of it, in the units of the measure. */
   grain: number;
+  /** Amounts are multiples of it; minor units. */
+  unit: number;
+  /** No more steps than these. */
+  most: number;
 }
 
 /** Steps that follow costs. */
@@ -25,14 +28,27 @@ export interface FittedSteps {
   margin: number;
 }
 
-/** One stretch priced by one step. */
-interface Stretch {
-  amount: number;
-  apart: number;
+/** More looks than this, at a begin, an end and an amount each, take seconds. */
+const MOST_LOOKS = 100_000_000;
+
+/** Whether the places where a step may begin, and the amounts it may have, are too many to look through. */
+export const isTooFine = (orders: readonly CostAt[], { grain, unit, most }: StepsBound): boolean => {
+  const places = new Set(orders.map(({ value }) => Math.floor(value / grain))).size;
+  const amounts = Math.max(0, ...orders.map(({ cost }) => cost)) / unit;
+  return (places ** 2 / 2) * amounts * most > MOST_LOOKS;
+};
+
+/** The orders between two places where a step may begin, by what each amount would do for them and all before them. */
+interface Group {
+  from: number;
+  /** Up to and with this group, by the amount's place: how far amount and costs lie apart in sum. */
+  apart: Float64Array;
+  /** How many costs the amount covers. */
+  covers: Float64Array;
+  orders: number;
 }
 
-/** Costs by the place where a step could begin, the lesser first. */
-const byGrain = (orders: readonly CostAt[], grain: number): { from: number; costs: number[] }[] => {
+const costsByGrain = (orders: readonly CostAt[], grain: number): [from: number, costs: number[]][] => {
   const groups = new Map<number, number[]>();
   for (const { value, cost } of orders) {
     const from = Math.floor(value / grain) * grain;
@@ -40,42 +56,68 @@ const byGrain = (orders: readonly CostAt[], grain: number): { from: number; cost
     if (costs) costs.push(cost);
     else groups.set(from, [cost]);
   }
-  return [...groups].map(([from, costs]) => ({ from, costs })).sort((a, b) => a.from - b.from);
+  return [...groups].sort(([a], [b]) => a - b);
 };
 
-/** The least amount that covers the share of some rising costs, and how far it lies from them all. */
-const stretchOf = (costs: readonly number[], covered: number): Stretch => {
-  const amount = quantile(costs, covered);
-  return { amount, apart: costs.reduce((sum, cost) => sum + Math.abs(amount - cost), 0) };
+/** The groups with their running sums, after an empty one. */
+const groupsOf = (orders: readonly CostAt[], grain: number, amounts: readonly number[]): Group[] => {
+  const none = (): Float64Array => new Float64Array(amounts.length);
+  const groups: Group[] = [{ from: 0, apart: none(), covers: none(), orders: 0 }];
+  for (const [from, costs] of costsByGrain(orders, grain)) {
+    const before = groups.at(-1) as Group;
+    const group = { from, apart: none(), covers: none(), orders: before.orders + costs.length };
+    amounts.forEach((amount, at) => {
+      const [apart, covers] = [before.apart[at] ?? 0, before.covers[at] ?? 0];
+      group.apart[at] = costs.reduce((sum, cost) => sum + Math.abs(amount - cost), apart);
+      group.covers[at] = costs.reduce((sum, cost) => sum + (cost <= amount ? 1 : 0), covers);
+    });
+    groups.push(group);
+  }
+  return groups;
 };
 
-/** The best way to price the groups before an end with some number of steps. */
+/** The best way to price the groups up to an end, the last step at an amount or below it. */
 interface Best {
   apart: number;
   begin: number;
+  amount: number;
 }
-const NEVER: Best = { apart: Number.POSITIVE_INFINITY, begin: -1 };
+const NEVER: Best = { apart: Number.POSITIVE_INFINITY, begin: -1, amount: -1 };
 
-/** `best[k][end]`: the first `end` groups in k steps, each from `begin` to the end of the one before it. */
-const oneMoreStep = (before: readonly Best[], stretches: readonly (readonly Stretch[])[]): Best[] =>
-  before.map((_, end) => {
+type Row = readonly (readonly Best[])[];
+
+/** Every end and greatest amount with one step more: from each begin at each amount that covers enough of its orders. */
+const oneMoreStep = (before: Row, groups: readonly Group[], covered: number): Row =>
+  groups.map((last, end) => {
     let best = NEVER;
-    for (let begin = 0; begin < end; begin += 1) {
-      const apart = (before[begin] as Best).apart + (stretches[begin]?.[end - begin - 1]?.apart ?? 0);
-      if (apart < best.apart) best = { apart, begin };
-    }
-    return best;
+    return last.apart.reduce<Best[]>((row, _, amount) => {
+      for (let begin = 0; begin < end; begin += 1) {
+        const first = groups[begin] as Group;
+        const covers = (last.covers[amount] ?? 0) - (first.covers[amount] ?? 0);
+        if (covers < covered * (last.orders - first.orders)) continue;
+        const inside = (last.apart[amount] ?? 0) - (first.apart[amount] ?? 0);
+        const apart = (before[begin]?.[amount]?.apart ?? Number.POSITIVE_INFINITY) + inside;
+        if (apart < best.apart) best = { apart, begin, amount };
+      }
+      row.push(best);
+      return row;
+    }, []);
   });
 
-const stretchesOf = (groups: readonly { costs: readonly number[] }[], covered: number): Stretch[][] =>
-  groups.map((_, begin) => {
-    const costs: number[] = [];
-    return groups.slice(begin).map((group) => {
-      costs.push(...group.costs);
-      costs.sort((a, b) => a - b);
-      return stretchOf(costs, covered);
+/** The steps of the best way that a row ends in, followed back. */
+const stepsOf = (rows: readonly Row[], groups: readonly Group[], amounts: readonly number[]): Step[] => {
+  const steps: Step[] = [];
+  let [end, amount] = [groups.length - 1, amounts.length - 1];
+  for (let count = rows.length - 1; count > 0; count -= 1) {
+    const best = rows[count]?.[end]?.[amount] ?? NEVER;
+    steps.unshift({
+      from: best.begin === 0 ? 0 : (groups[best.begin + 1]?.from ?? 0),
+      amount: amounts[best.amount] ?? 0,
     });
-  });
+    [end, amount] = [best.begin, best.amount];
+  }
+  return steps;
+};
 
 /** How near steps come to costs. */
 const judged = (steps: Step[], orders: readonly CostAt[]): FittedSteps => {
@@ -89,34 +131,25 @@ const judged = (steps: Step[], orders: readonly CostAt[]): FittedSteps => {
 };
 
 /**
- * The fewest steps that follow what orders cost: each covers the costs of a share of its orders, and charge and cost
- * lie no further apart in the mean than a bound. Of as many steps, those that lie nearest. Found exactly, by dynamic
- * programming over the stretches between the places where a step may begin. Where no number of steps keeps the bound,
- * the steps that come nearest. No orders give no steps.
+ * The fewest steps, never falling, that follow what orders cost: each covers the costs of a share of its orders, and
+ * charge and cost lie no further apart in the mean than a bound. Of as many steps, those that lie nearest. Found
+ * exactly, by dynamic programming over where a step may begin and the amounts it may have. Where no number of steps
+ * keeps the bound, those that come nearest. No orders give no steps.
  */
-export const fewestSteps = (
-  orders: readonly CostAt[],
-  { covered, apart, grain }: StepsBound,
-): FittedSteps => {
-  const groups = byGrain(orders, grain);
-  if (groups.length === 0) return { steps: [], apart: 0, margin: 0 };
-  const stretches = stretchesOf(groups, covered);
-  const end = groups.length;
-  const rows: Best[][] = [[{ apart: 0, begin: -1 }, ...groups.map(() => NEVER)]];
+export const fewestSteps = (orders: readonly CostAt[], bound: StepsBound): FittedSteps => {
+  const { covered, apart, grain, unit, most } = bound;
+  if (orders.length === 0) return { steps: [], apart: 0, margin: 0 };
+  const dearest = Math.max(...orders.map(({ cost }) => cost));
+  const amounts = Array.from({ length: Math.ceil(dearest / unit) + 1 }, (_, at) => at * unit);
+  const groups = groupsOf(orders, grain, amounts);
+  const nothing = { apart: 0, begin: -1, amount: -1 };
+  const rows: Row[] = [groups.map((_, end) => amounts.map(() => (end === 0 ? nothing : NEVER)))];
+  const apartOf = (row: Row | undefined): number => row?.at(-1)?.at(-1)?.apart ?? Number.POSITIVE_INFINITY;
   let found = 0;
-  for (let count = 1; count <= end; count += 1) {
-    const row = oneMoreStep(rows[count - 1] as Best[], stretches);
-    rows.push(row);
-    if ((row[end] as Best).apart < (rows[found]?.[end] as Best).apart) found = count;
-    if ((row[end] as Best).apart <= apart * orders.length) break;
+  for (let count = 1; count <= Math.min(most, groups.length - 1); count += 1) {
+    rows.push(oneMoreStep(rows[count - 1] as Row, groups, covered));
+    if (apartOf(rows[count]) < apartOf(rows[found])) found = count;
+    if (apartOf(rows[found]) <= apart * orders.length) break;
   }
-  const steps: Step[] = [];
-  let to = end;
-  for (let count = found; count > 0; count -= 1) {
-    const { begin } = (rows[count] as Best[])[to] as Best;
-    const amount = stretches[begin]?.[to - begin - 1]?.amount ?? 0;
-    steps.unshift({ from: begin === 0 ? 0 : (groups[begin]?.from ?? 0), amount });
-    to = begin;
-  }
-  return judged(steps, orders);
+  return judged(stepsOf(rows.slice(0, found + 1), groups, amounts), orders);
 };

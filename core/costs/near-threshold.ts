@@ -10,6 +10,7 @@ export interface SubtotalBin {
 
 /** How subtotals lie around the figure from which delivery is free. */
 export interface NearThreshold {
+  threshold: number;
   bins: SubtotalBin[];
   /** Orders at or above the figure, and what is free for them. */
   reached: number;
@@ -37,6 +38,7 @@ export const nearThreshold = (orders: readonly CostedOrder[], threshold: number)
   }
   const short = Math.round(threshold / 5);
   return {
+    threshold,
     bins,
     reached: subtotals.filter((subtotal) => subtotal >= threshold).length,
     justShort: subtotals.filter((subtotal) => subtotal < threshold && subtotal >= threshold - short).length,

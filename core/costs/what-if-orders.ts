@@ -17,13 +17,11 @@ export interface PreparedOrder {
   charge: number | null;
 }
 
-/** The past orders of a shop, ready to be put under levers. */
+/** The past orders of a shop, ready to be put under levers; `goods` are the catalogue it was compiled with. */
 export interface WhatIfOrders {
   compiled: CompiledBook;
   goods: Good[];
   orders: readonly PreparedOrder[];
-  /** Orders that cannot be quoted any more: their goods are not known. */
-  unusable: number;
 }
 
 /** What a customer is charged for a choice without the tax in it; null where it is not among those offered. */
@@ -38,22 +36,12 @@ const accountOf = ({ book }: CompiledBook, { order }: CostedOrder): string | nul
   return book.carriers.find(({ carrier }) => carrier === order.shipment?.carrier)?.id ?? null;
 };
 
-const prepare = (compiled: CompiledBook, costed: CostedOrder): PreparedOrder | null => {
+/** A past order measured once, for levers; null where its goods are not known any more. */
+export const preparedOrder = (compiled: CompiledBook, costed: CostedOrder): PreparedOrder | null => {
   const { request, chosen } = costed.order;
   if (requestFaults(compiled, request).length > 0) return null;
   const measured = orderContext(compiled, request);
   const context = withAnswers(measured, compiled.ask?.(questionsOf(measured)) ?? []);
   const charge = netCharge(choicesOfOneWay(context, chosen.of ?? {}), chosen.id);
   return { costed, context, accountId: accountOf(compiled, costed), charge };
-};
-
-/** Past orders measured once, with what each costs by the book as it is; `goods` are the catalogue it was compiled with. */
-export const whatIfOrders = (
-  compiled: CompiledBook,
-  goods: Good[],
-  costed: readonly CostedOrder[],
-): WhatIfOrders => {
-  const prepared = costed.map((one) => prepare(compiled, one));
-  const orders = prepared.filter((one) => one !== null);
-  return { compiled, goods, orders, unusable: prepared.length - orders.length };
 };

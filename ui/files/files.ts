@@ -8,6 +8,8 @@ const TYPES = {
   html: 'text/html',
   md: 'text/markdown',
   pdf: 'application/pdf',
+  svg: 'image/svg+xml',
+  png: 'image/png',
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
 } as const;
 export type FileKind = keyof typeof TYPES;

@@ -32,6 +32,11 @@ const DAY_TIME = new Intl.DateTimeFormat('en-GB', {
 /** '25 Nov 2026, 09:00': a moment as this device's clock has it. */
 export const dayTimeText = (instant: string): string => DAY_TIME.format(new Date(instant));
 
+const DAY_MONTH_YEAR = format({ day: 'numeric', month: 'short', year: 'numeric' });
+
+/** '26 Nov 2026', from a local date. */
+export const dayText = (date: string): string => DAY_MONTH_YEAR.format(dateAt(date));
+
 const MONTH_YEAR = format({ month: 'long', year: 'numeric' });
 
 /** 'November 2026' of '2026-11'. */

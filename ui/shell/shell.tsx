@@ -1,4 +1,4 @@
-import { usePathname } from 'expo-router';
+import { useGlobalSearchParams, usePathname } from 'expo-router';
 import { lazy, useEffect, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useWidth } from '../parts/use-width.ts';
@@ -49,8 +49,8 @@ const useMarks = (): void => {
   }, [dispatch]);
 };
 
-/** Pages that are about no rule of the draft: a shop that is only being thought of, and the guide. */
-const WITHOUT_PREVIEW = ['/begin', '/guide'];
+/** Pages that are about no one order: a shop that is only being thought of, the guide, and what a year of orders cost. */
+const WITHOUT_PREVIEW = ['/begin', '/guide', '/charges?part=costs'];
 
 /**
  * The program's frame in its three widths: rail, page and preview; rail, page and strip; page and strip.
@@ -61,8 +61,10 @@ export const Shell = ({ children }: { children: ReactNode }) => {
   const width = useWidth();
   const previewOpen = useAppSelector((state) => state.session.previewOpen);
   const path = usePathname();
+  const { part } = useGlobalSearchParams<{ part?: string }>();
   const isShop = path.startsWith('/shop');
-  const hasPreview = !isShop && !WITHOUT_PREVIEW.includes(path);
+  const hasPreview =
+    !isShop && !WITHOUT_PREVIEW.some((page) => page === path || page === `${path}?part=${part}`);
   useKeys();
   useMarks();
   const { keysShown, finding } = useAppSelector((state) => state.session);

@@ -34,6 +34,7 @@ const CarriersPart = lazy(() => import('./carriers/carriers-part.tsx'));
 const AccountPage = lazy(() => import('./carriers/account-page.tsx'));
 const ServicePanel = lazy(() => import('./service-panel.tsx'));
 const ZonePanel = lazy(() => import('./zone-panel.tsx'));
+const CostsPart = lazy(() => import('./costs/costs-part.tsx'));
 const DutiesPart = lazy(() => import('./duties/duties-part.tsx'));
 const TablePage = lazy(() => import('./tables/table-page.tsx'));
 
@@ -167,6 +168,7 @@ const PARTS = [
   { value: 'tables', label: 'Tables' },
   { value: 'carriers', label: 'Carriers' },
   { value: 'duties', label: 'Duties' },
+  { value: 'costs', label: 'Costs' },
 ] as const;
 type PartName = (typeof PARTS)[number]['value'];
 
@@ -175,6 +177,7 @@ const LaterPart = ({ part }: { part: PartName }) => {
   const router = useRouter();
   if (part === 'adjustments') return <AdjustmentsPart />;
   if (part === 'duties') return <DutiesPart />;
+  if (part === 'costs') return <CostsPart />;
   if (part === 'carriers')
     return (
       <CarriersPart
@@ -194,7 +197,7 @@ const Parts = ({ opening, part }: { opening: Opening; part: PartName }) => {
   const choose = (next: PartName): void =>
     router.navigate({ pathname: '/charges', params: next === 'board' ? {} : { part: next } });
   return (
-    <Page key={part} full={part === 'board'}>
+    <Page key={part} full={part === 'board' || part === 'costs'}>
       <PageHead title="Charges" />
       <Tabs label="Charges" bleed={isPhone ? 20 : 0} value={part} options={PARTS} onChange={choose} />
       {part !== 'board' ? (

@@ -1,0 +1,126 @@
+import { ScrollView, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { ComparedCell } from '../../../../core/costs/accounts-compared.ts';
+import { numbers, words, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
+import type { CarrierAccount } from '../../../../core/model/carrier.ts';
+import { moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
+import { fileName } from '../../../files/files.ts';
+import { dayNow } from '../../../parts/day-now.ts';
+import { SaveList } from '../../../parts/save-list.tsx';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note, smallFigure } from '../../../theme/text.ts';
+import { SERIF_STRONG, type Inks } from '../../../theme/tokens.ts';
+import type { AccountsCompared } from '../../../workers/coster.ts';
+
+const styles = (inks: Inks) => ({
+  row: {
+    flexDirection: 'row',
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+    paddingVertical: 5,
+  } as const,
+  zone: { width: 150, paddingRight: 8 },
+  weight: { width: 100 },
+  head: { ...note(inks), width: 124, textAlign: 'right' } as const,
+  cell: { ...smallFigure, width: 124, textAlign: 'right', color: inks.ink } as const,
+  least: { fontFamily: SERIF_STRONG, textDecorationLine: 'underline' } as const,
+  note: note(inks),
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+const columnsOf = (accounts: readonly CarrierAccount[]): SheetColumn[] => [
+  { heading: 'zone', ...words('Where the orders went.') },
+  { heading: 'up_to', ...numbers('Grams, to this and above the row before; empty is all that is heavier.') },
+  { heading: 'orders', ...numbers('Past orders of that zone and weight.') },
+  ...accounts.map(({ id, name }) => ({
+    heading: id,
+    ...numbers(`What ${name} asks on average for the orders it prices, minor units.`),
+  })),
+];
+
+const meanOf = ({ shares }: ComparedCell, id: string): number | null => {
+  const share = shares.get(id);
+  return share ? Math.round(share.cost / share.orders) : null;
+};
+
+/** What each account asks on average, by zone and weight; the least of a row is underlined. */
+export const AccountsTable = ({
+  compared: { cells },
+  accounts,
+}: {
+  compared: AccountsCompared;
+  accounts: readonly CarrierAccount[];
+}) => {
+  const style = useStyles(styles);
+  const { decimals, units } = useAppSelector(selectDisplayFormat);
+  const { zones, store } = useAppSelector(selectBook);
+  const zoneName = (row: string): string =>
+    zones.find(({ id }) => `zone:${id}` === row)?.name ?? 'No longer in the book';
+  const upTo = ({ upTo: most }: ComparedCell): string =>
+    most === null ? 'heavier' : `to ${weightFigure(most, units)}`;
+  return (
+    <View>
+      <ScrollView horizontal>
+        <View role="table" aria-label="Prices by zone and weight">
+          <View role="row" style={style.row}>
+            <Text role="columnheader" style={[style.note, style.zone]}>
+              Zone
+            </Text>
+            <Text role="columnheader" style={[style.note, style.weight]}>
+              Weight
+            </Text>
+            {['Orders', ...accounts.map(({ name }) => name)].map((name) => (
+              <Text key={name} role="columnheader" style={style.head}>
+                {name}
+              </Text>
+            ))}
+          </View>
+          {cells.map((cell, at) => {
+            const means = accounts.map(({ id }) => meanOf(cell, id));
+            const least = Math.min(...means.flatMap((mean) => mean ?? []));
+            return (
+              <View role="row" key={`${cell.row} ${cell.upTo}`} style={style.row}>
+                <Text role="rowheader" style={style.zone}>
+                  {cell.row === cells[at - 1]?.row ? '' : zoneName(cell.row)}
+                </Text>
+                <Text role="cell" style={style.weight}>
+                  {upTo(cell)}
+                </Text>
+                <Text role="cell" style={style.cell}>
+                  {cell.orders}
+                </Text>
+                {means.map((mean, account) => (
+                  <Text
+                    role="cell"
+                    key={accounts[account]?.id}
+                    style={[style.cell, mean === least ? style.least : null]}
+                  >
+                    {mean === null ? 'no price' : moneyFigure(mean, decimals)}
+                  </Text>
+                ))}
+              </View>
+            );
+          })}
+        </View>
+      </ScrollView>
+      <View style={style.actions}>
+        <SaveList
+          name={(kind) => fileName(store.name, 'carriers-compared', dayNow(store), kind)}
+          sheet="Carriers"
+          columns={() => columnsOf(accounts)}
+          items={cells}
+          cells={(cell) =>
+            [
+              zoneName(cell.row),
+              cell.upTo ?? '',
+              cell.orders,
+              ...accounts.map(({ id }) => meanOf(cell, id) ?? ''),
+            ].map(String)
+          }
+        />
+      </View>
+    </View>
+  );
+};

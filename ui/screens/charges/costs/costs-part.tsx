@@ -1,0 +1,166 @@
+import type { Remote } from 'comlink';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { lazy, useCallback, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { localMoment } from '../../../../core/time/local-moment.ts';
+import { dayText } from '../../../parts/dates.ts';
+import { Progress } from '../../../parts/progress.tsx';
+import { Tabs } from '../../../parts/tabs.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { useNow } from '../../../parts/use-now.ts';
+import { Later } from '../../../shell/later.tsx';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note, strongFigure } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import type { BoardOfPeriod, Coster } from '../../../workers/coster.ts';
+import { CostFiltersRow, filterOf, type CostFilters } from './cost-filters.tsx';
+import { lackingWords } from './margin-words.ts';
+import { MarginView } from './margin-view.tsx';
+import { signedMoney } from './signed-money.ts';
+import { useAnswer, useCosts, type Costs } from './use-costs.ts';
+
+const WhatIfView = lazy(() => import('./what-if-view.tsx'));
+const StepsView = lazy(() => import('./steps-view.tsx'));
+const AccountsView = lazy(() => import('./accounts-view.tsx'));
+
+const VIEWS = [
+  { value: 'margin', label: 'Margin' },
+  { value: 'what-if', label: 'What if' },
+  { value: 'steps', label: 'Steps and costs' },
+  { value: 'carriers', label: 'Carriers compared' },
+] as const;
+type CostView = (typeof VIEWS)[number]['value'];
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), paddingTop: 12 },
+  quiet: note(inks),
+  waiting: { gap: 8, paddingTop: 16 },
+  fault: { color: inks.rubric, paddingTop: 12 },
+  sums: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 32, rowGap: 8, paddingVertical: 12 } as const,
+  figure: { ...strongFigure, color: inks.ink },
+  loss: { ...strongFigure, color: inks.rubric },
+  action: { alignSelf: 'flex-start', marginLeft: -4 } as const,
+});
+
+/** Which orders are counted, and on the board by margin what they were charged, cost, and left. */
+const Sums = ({ board, isWhole }: { board: BoardOfPeriod; isWhole: boolean }) => {
+  const style = useStyles(styles);
+  const { decimals } = useAppSelector(selectDisplayFormat);
+  const { timeZone } = useAppSelector(selectBook).store;
+  const { total, first, last } = board;
+  if (!first || !last) return <Text style={style.note}>No order of the past is counted here.</Text>;
+  const day = (instant: string): string => dayText(localMoment(instant, timeZone).date);
+  const figures = [
+    { name: 'Charged', text: moneyFigure(total.charged, decimals), isLoss: false },
+    { name: 'Cost', text: moneyFigure(total.cost, decimals), isLoss: false },
+    { name: 'Margin', text: signedMoney(total.margin, decimals), isLoss: total.margin < 0 },
+  ];
+  return (
+    <>
+      {isWhole ? (
+        <View style={style.sums}>
+          {figures.map(({ name, text, isLoss }) => (
+            <View key={name}>
+              <Text style={style.quiet}>{name}</Text>
+              <Text style={isLoss ? style.loss : style.figure}>{text}</Text>
+            </View>
+          ))}
+        </View>
+      ) : null}
+      <Text style={isWhole ? style.quiet : style.note}>
+        {countFigure(total.orders, 'order')} from {day(first)} to {day(last)}
+        {lackingWords(total)}.{' '}
+        {isWhole
+          ? 'Margin is what was charged at the time, without tax, less what the order cost to send.'
+          : ''}
+      </Text>
+    </>
+  );
+};
+
+const ViewOf = ({
+  view,
+  coster,
+  filters,
+}: {
+  view: CostView;
+  coster: Remote<Coster>;
+  filters: CostFilters;
+}) => {
+  const now = useNow();
+  // The period begins at a moment of its own, so that it stays the same while the page is open.
+  const [at] = useState(() => Date.parse(now));
+  const filter = useMemo(() => filterOf(filters, at), [filters, at]);
+  const ask = useCallback((one: Remote<Coster>) => one.board(filter), [filter]);
+  const board = useAnswer(coster, ask);
+  if (!board) return null;
+  const shared = { coster, filter };
+  return (
+    <>
+      <Sums board={board} isWhole={view === 'margin'} />
+      {board.total.orders === 0 ? null : view === 'margin' ? (
+        <MarginView {...shared} board={board} />
+      ) : (
+        <Later>
+          {view === 'what-if' ? (
+            <WhatIfView {...shared} />
+          ) : view === 'steps' ? (
+            <StepsView {...shared} />
+          ) : (
+            <AccountsView {...shared} />
+          )}
+        </Later>
+      )}
+    </>
+  );
+};
+
+/** While the costs are found, or where they were not. */
+const Waiting = ({ costs: { progress, fault, stopped, stop, again } }: { costs: Costs }) => {
+  const style = useStyles(styles);
+  if (fault !== null) return <Text style={style.fault}>The costs could not be worked out: {fault}</Text>;
+  if (stopped) return <TextAction style={style.action} label="Work out the costs" onPress={again} />;
+  return (
+    <View style={style.waiting}>
+      <Progress label="Finding what past orders cost" share={progress ? progress.done / progress.of : 0} />
+      <Text style={style.quiet}>
+        {progress ? `${progress.done} of ${countFigure(progress.of, 'order')}` : 'Reading past orders …'}
+      </Text>
+      <TextAction style={style.action} label="Stop" onPress={stop} />
+    </View>
+  );
+};
+
+/** What getting past orders there earned and cost, and what other prices would have changed. */
+const CostsPart = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const { view } = useLocalSearchParams<{ view?: string }>();
+  const here = VIEWS.find(({ value }) => value === view)?.value ?? 'margin';
+  const [filters, setFilters] = useState<CostFilters>({ days: '365' });
+  const costs = useCosts();
+  return (
+    <View>
+      <Text style={style.note}>
+        What customers were charged for getting past orders to them, beside what that cost you.
+      </Text>
+      <CostFiltersRow value={filters} onChange={setFilters} />
+      <Tabs
+        label="Costs"
+        value={here}
+        options={VIEWS}
+        onChange={(next) => router.navigate({ pathname: '/charges', params: { part: 'costs', view: next } })}
+      />
+      {costs.coster ? (
+        <ViewOf view={here} coster={costs.coster} filters={filters} />
+      ) : (
+        <Waiting costs={costs} />
+      )}
+    </View>
+  );
+};
+export default CostsPart;

@@ -1,0 +1,105 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { marginWithMore } from '../../../../core/costs/lever-curve.ts';
+import type { Lever } from '../../../../core/costs/lever.ts';
+import type { WhatIf } from '../../../../core/costs/what-if.ts';
+import { numbers, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
+import { moneyFigure } from '../../../../core/words/figure.ts';
+import { fileName } from '../../../files/files.ts';
+import { dayNow } from '../../../parts/day-now.ts';
+import { Fold } from '../../../parts/fold.tsx';
+import { SaveList } from '../../../parts/save-list.tsx';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note, smallFigure } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import { valueLabel, valueText } from './lever-words.ts';
+import { signedMoney } from './signed-money.ts';
+
+const COLUMNS: SheetColumn[] = [
+  { heading: 'value', ...numbers('Of the figure that is changed: minor units, or hundredths of a percent.') },
+  { heading: 'charged', ...numbers('What the orders would be charged, minor units.') },
+  { heading: 'cost', ...numbers('What those with a cost take, minor units.') },
+  { heading: 'margin', ...numbers('Charged less cost, of those with a cost; minor units.') },
+  { heading: 'pay_more', ...numbers('Orders charged more than now.') },
+  { heading: 'pay_less', ...numbers('Orders charged less than now.') },
+  { heading: 'lost', ...numbers('Orders that could not be bought this way any more.') },
+];
+
+const styles = (inks: Inks) => ({
+  row: {
+    flexDirection: 'row',
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+    paddingVertical: 4,
+  } as const,
+  head: { ...note(inks), flex: 1, textAlign: 'right' } as const,
+  cell: { ...smallFigure, flex: 1, textAlign: 'right', color: inks.ink } as const,
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+/** The line of a lever as a table, and saved as one. */
+export const CurveTable = ({
+  curve,
+  lever,
+  name,
+  moreOrders,
+}: {
+  curve: readonly WhatIf[];
+  lever: Lever;
+  name: string;
+  moreOrders: number;
+}) => {
+  const style = useStyles(styles);
+  const display = useAppSelector(selectDisplayFormat);
+  const { store } = useAppSelector(selectBook);
+  const money = (amount: number): string => moneyFigure(amount, display.decimals);
+  const cellsOf = (point: WhatIf): string[] =>
+    [
+      point.value ?? '',
+      point.now.charged,
+      point.now.cost,
+      marginWithMore(point, moreOrders),
+      point.more.orders,
+      point.less.orders,
+      point.lost,
+    ].map(String);
+  return (
+    <Fold title="Table" of={name} summary="the same line in figures, to read or to save">
+      <View role="table" aria-label={`${valueLabel(lever)}, ${name}`}>
+        <View role="row" style={style.row}>
+          {['Value', 'Charged', 'Margin', 'Pay more', 'Pay less'].map((heading) => (
+            <Text key={heading} role="columnheader" style={style.head}>
+              {heading}
+            </Text>
+          ))}
+        </View>
+        {curve.map((point) => (
+          <View role="row" key={String(point.value)} style={style.row}>
+            {[
+              valueText(lever, point.value, display),
+              money(point.now.charged),
+              signedMoney(marginWithMore(point, moreOrders), display.decimals),
+              String(point.more.orders),
+              String(point.less.orders),
+            ].map((cell, at) => (
+              <Text key={COLUMNS[at]?.heading} role="cell" style={style.cell}>
+                {cell}
+              </Text>
+            ))}
+          </View>
+        ))}
+      </View>
+      <View style={style.actions}>
+        <SaveList
+          name={(kind) => fileName(store.name, 'what-if', dayNow(store), kind)}
+          sheet="What if"
+          columns={() => COLUMNS}
+          items={curve}
+          cells={cellsOf}
+        />
+      </View>
+    </Fold>
+  );
+};

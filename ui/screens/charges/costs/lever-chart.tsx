@@ -1,0 +1,137 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { useInks } from '../../../theme/theme.ts';
+import { SANS, SERIF_ITALIC } from '../../../theme/tokens.ts';
+import { lineFrame, linePath, type LineFrame, type LinePoint } from './line-frame.ts';
+
+/** A place on the line that is pointed out. */
+export interface ChartMark {
+  at: number;
+  text: string;
+  /** Drawn through, not dashed: where the lever stands now. */
+  strong?: boolean;
+}
+
+interface Props {
+  id: string;
+  points: readonly LinePoint[];
+  marks: readonly ChartMark[];
+  /** How a figure along the line, and one up the side, is written. */
+  across: (value: number) => string;
+  upward: (value: number) => string;
+  /** In words, what the picture shows. */
+  spoken: string;
+}
+
+const HEIGHT = 250;
+/** Each mark begins under the words of those before it, so that none runs through them. */
+const ROW = 16;
+/** What a mark's words take to its right. */
+const MARK_ROOM = 120;
+
+const Axes = ({ frame, across, upward }: { frame: LineFrame } & Pick<Props, 'across' | 'upward'>) => {
+  const inks = useInks();
+  const label = { fontFamily: SANS, fontSize: 12, fill: inks.quiet } as const;
+  return (
+    <G>
+      {frame.rows.map(({ value, y }) => (
+        <G key={value}>
+          <Line
+            x1={frame.left}
+            x2={frame.right}
+            y1={y}
+            y2={y}
+            stroke={value === 0 ? inks.ink : inks.hairline}
+            strokeDasharray={value === 0 ? undefined : '1 4'}
+          />
+          <SvgText {...label} x={frame.left - 8} y={y + 4} textAnchor="end">
+            {upward(value)}
+          </SvgText>
+        </G>
+      ))}
+      <Line x1={frame.left} x2={frame.left} y1={frame.top} y2={frame.bottom} stroke={inks.ink} />
+      {frame.columns.map(({ value, x }) => (
+        <SvgText
+          {...label}
+          key={value}
+          x={x}
+          y={frame.bottom + 18}
+          textAnchor={x > frame.right - 20 ? 'end' : 'middle'}
+        >
+          {across(value)}
+        </SvgText>
+      ))}
+    </G>
+  );
+};
+
+const Mark = ({ frame, mark, row }: { frame: LineFrame; mark: ChartMark; row: number }) => {
+  const inks = useInks();
+  const x = frame.x(mark.at);
+  const onRight = x < frame.right - MARK_ROOM;
+  return (
+    <G>
+      <Line
+        x1={x}
+        x2={x}
+        y1={frame.top + row * ROW}
+        y2={frame.bottom}
+        stroke={inks.ink}
+        strokeWidth={mark.strong ? 1.5 : 1}
+        strokeDasharray={mark.strong ? undefined : '2 3'}
+      />
+      <SvgText
+        x={onRight ? x + 6 : x - 6}
+        y={frame.top + 10 + row * ROW}
+        textAnchor={onRight ? 'start' : 'end'}
+        fontFamily={SERIF_ITALIC}
+        fontSize={14}
+        fill={inks.ink}
+      >
+        {mark.text}
+      </SvgText>
+    </G>
+  );
+};
+
+/** The margin along a lever's values, above and below nothing, with the places that matter pointed out. */
+export const LeverChart = ({ id, points, marks, across, upward, spoken }: Props) => {
+  const inks = useInks();
+  const [width, setWidth] = useState(0);
+  const frame = lineFrame(points, width, HEIGHT);
+  return (
+    <View
+      role="img"
+      aria-label={spoken}
+      nativeID={id}
+      style={{ height: HEIGHT, alignSelf: 'stretch' }}
+      onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
+    >
+      {width > 0 && frame ? (
+        <Svg width={width} height={HEIGHT} aria-hidden>
+          <Axes frame={frame} across={across} upward={upward} />
+          <Path d={linePath(frame, points)} stroke={inks.ink} strokeWidth={2} fill="none" />
+          {[...marks]
+            .sort((a, b) => a.at - b.at)
+            .map((mark, row) => (
+              <Mark key={mark.text} frame={frame} mark={mark} row={row} />
+            ))}
+          {marks.map((mark) => {
+            const point = points.find(({ at }) => at === mark.at);
+            return point ? (
+              <Circle
+                key={mark.text}
+                cx={frame.x(point.at)}
+                cy={frame.y(point.amount)}
+                r={4}
+                fill={mark.strong ? inks.ink : inks.ground}
+                stroke={inks.ink}
+              />
+            ) : null;
+          })}
+        </Svg>
+      ) : null}
+    </View>
+  );
+};

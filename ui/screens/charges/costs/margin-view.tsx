@@ -1,0 +1,122 @@
+import type { Remote } from 'comlink';
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
+import { Beside } from '../../../parts/beside.tsx';
+import { Section } from '../../../parts/section.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { useHasRoomBeside } from '../../../parts/use-room-beside.ts';
+import { useWidth } from '../../../parts/use-width.ts';
+import { selectBook } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import type { BoardOfPeriod, Coster } from '../../../workers/coster.ts';
+import { Panel } from '../panel.tsx';
+import { boardLines, greatestMargin, type BoardLine, type BoardLines } from './board-lines.ts';
+import { MarginLines, type MarginLine } from './margin-lines.tsx';
+import { MarginTable, type Cell } from './margin-table.tsx';
+import { OrderList } from './order-list.tsx';
+import { useAnswer } from './use-costs.ts';
+
+interface Props {
+  coster: Remote<Coster>;
+  filter: OrderFilter;
+  board: BoardOfPeriod;
+}
+
+const whole = (line: BoardLine): MarginLine => ({
+  cell: { row: line.id, column: null, name: line.name },
+  name: line.name,
+  margin: line.total,
+});
+
+/** The services of a zone that have orders. */
+const inside = (line: BoardLine, { columns }: BoardLines): MarginLine[] =>
+  columns.flatMap(({ id, name }, at) => {
+    const margin = line.cells[at];
+    return margin && margin.orders > 0
+      ? [{ cell: { row: line.id, column: id, name: `${name} to ${line.name}` }, name, margin }]
+      : [];
+  });
+
+const Orders = ({
+  coster,
+  filter,
+  cell,
+  onClose,
+}: Omit<Props, 'board'> & { cell: Cell; onClose: () => void }) => {
+  const { row, column } = cell;
+  const ask = useCallback((at: Remote<Coster>) => at.ordersOf(filter, row, column), [filter, row, column]);
+  const orders = useAnswer(coster, ask);
+  const title = `Orders: ${cell.name}`;
+  const isPhone = useWidth() === 'phone';
+  return (
+    <Panel title={title} onClose={onClose}>
+      {isPhone ? <Section title={title} /> : null}
+      {orders ? (
+        <OrderList key={cell.name} name={cell.name} orders={orders} />
+      ) : (
+        <Text>Looking them up …</Text>
+      )}
+      {isPhone ? <TextAction label="Close the orders" onPress={onClose} /> : null}
+    </Panel>
+  );
+};
+
+/** On a phone each zone with its services under it. */
+const PhoneLines = ({
+  lines,
+  greatest,
+  ...open
+}: {
+  lines: BoardLines;
+  greatest: number;
+  open: Cell | null;
+  onOpen: (cell: Cell) => void;
+}) => (
+  <>
+    {lines.zones.map((line) => (
+      <View key={line.id}>
+        <Section title={line.name} />
+        <MarginLines label={line.name} lines={inside(line, lines)} greatest={greatest} {...open} />
+      </View>
+    ))}
+  </>
+);
+
+/** Where past orders earned and lost: zones against services, then what is brought round or collected. */
+export const MarginView = ({ coster, filter, board }: Props) => {
+  const isPhone = useWidth() === 'phone';
+  const isBeside = useHasRoomBeside();
+  const book = useAppSelector(selectBook);
+  const [cell, setCell] = useState<Cell | null>(null);
+  const lines = boardLines(board, book);
+  const greatest = greatestMargin(lines);
+  const press = (next: Cell): void =>
+    setCell(cell?.row === next.row && cell.column === next.column ? null : next);
+  const shared = { open: cell, onOpen: press };
+  const panel = cell ? (
+    <Orders coster={coster} filter={filter} cell={cell} onClose={() => setCell(null)} />
+  ) : null;
+  return (
+    <Beside panel={panel}>
+      {isPhone ? (
+        <PhoneLines lines={lines} greatest={greatest} {...shared} />
+      ) : (
+        <MarginTable lines={lines} {...shared} />
+      )}
+      {lines.nearby.length === 0 ? null : (
+        <>
+          <Section title="Brought round and collected" />
+          <MarginLines
+            label="Brought round and collected"
+            lines={lines.nearby.map(whole)}
+            greatest={greatest}
+            {...shared}
+          />
+        </>
+      )}
+      {isBeside ? null : panel}
+    </Beside>
+  );
+};

@@ -1,0 +1,113 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { words, numbers, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
+import { localMoment } from '../../../../core/time/local-moment.ts';
+import { moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
+import { fileName } from '../../../files/files.ts';
+import { dayNow } from '../../../parts/day-now.ts';
+import { dayText } from '../../../parts/dates.ts';
+import { LongList } from '../../../parts/long-list.tsx';
+import { SaveList } from '../../../parts/save-list.tsx';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note, smallFigure } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import type { ListedOrder } from '../../../workers/coster.ts';
+import { signedMoney } from './signed-money.ts';
+
+const COLUMNS: SheetColumn[] = [
+  { heading: 'number', ...words('The order’s number.') },
+  { heading: 'placed_at', ...words('When it was placed, ISO 8601.') },
+  { heading: 'town', ...words('Where it went.') },
+  { heading: 'choice', ...words('What was chosen at checkout.') },
+  { heading: 'weight', ...numbers('Grams of what travels; empty where it is not known.') },
+  { heading: 'subtotal', ...numbers('Of the products, minor units.') },
+  { heading: 'charged', ...numbers('For getting it there, without the tax in it; minor units.') },
+  { heading: 'cost', ...numbers('What it took, minor units; empty where it is not known.') },
+  { heading: 'cost_is', ...words('recorded, estimated or unknown.') },
+];
+
+const cellsOf = (order: ListedOrder): string[] => {
+  const { number, placedAt, town, name, weight, subtotal, charged, cost, origin } = order;
+  return [number, placedAt, town, name, weight, subtotal, charged, cost, origin].map((cell) =>
+    cell === null ? '' : String(cell),
+  );
+};
+
+const styles = (inks: Inks) => ({
+  words: { flex: 1, flexShrink: 1, paddingRight: 12 },
+  note: note(inks),
+  figure: { ...smallFigure, color: inks.ink },
+  loss: { ...smallFigure, color: inks.rubric },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+  details: { ...note(inks), paddingTop: 8 },
+});
+
+/** What an order earned or lost in words: '−3.10', 'no cost'. */
+const marginText = ({ charged, cost }: ListedOrder, decimals: number): string =>
+  cost === null ? 'no cost' : signedMoney(charged - cost, decimals);
+
+/** When an order was placed, what it weighed, and how its margin comes about. */
+const useDetails = (): ((order: ListedOrder) => string) => {
+  const { decimals, units } = useAppSelector(selectDisplayFormat);
+  const { timeZone } = useAppSelector(selectBook).store;
+  return ({ number, placedAt, town, weight, subtotal, charged, cost, origin }) =>
+    [
+      `Order ${number}, ${dayText(localMoment(placedAt, timeZone).date)}${town === '' ? '' : `, to ${town}`}`,
+      ...(weight === null ? [] : [weightFigure(weight, units)]),
+      ...(subtotal === null ? [] : [`products ${moneyFigure(subtotal, decimals)}`]),
+      `charged ${moneyFigure(charged, decimals)}`,
+      cost === null
+        ? 'its cost is not known'
+        : `${origin === 'estimated' ? 'would cost about' : 'cost'} ${moneyFigure(cost, decimals)}`,
+    ].join('; ');
+};
+
+/** The orders behind a figure, the greatest losses first. */
+export const OrderList = ({ name, orders }: { name: string; orders: readonly ListedOrder[] }) => {
+  const style = useStyles(styles);
+  const { store } = useAppSelector(selectBook);
+  const { decimals } = useAppSelector(selectDisplayFormat);
+  const details = useDetails();
+  const [open, setOpen] = useState<number | null>(null);
+  const opened = open === null ? undefined : orders[open];
+  return (
+    <View>
+      <LongList
+        label={`Orders: ${name}`}
+        one="order"
+        items={orders}
+        textOf={(order) => `${order.number}, ${order.name}, ${order.town}: ${marginText(order, decimals)}`}
+        findLabel="Find an order"
+        open={open}
+        onOpen={(at) => setOpen(at === open ? null : at)}
+      >
+        {(order) => (
+          <>
+            <Text style={style.words} numberOfLines={1}>
+              {order.number}{' '}
+              <Text style={style.note}>{[order.name, order.town].filter(Boolean).join(', ')}</Text>
+            </Text>
+            <Text style={order.cost !== null && order.charged < order.cost ? style.loss : style.figure}>
+              {marginText(order, decimals)}
+            </Text>
+          </>
+        )}
+      </LongList>
+      <Text style={style.details} aria-live="polite">
+        {opened ? `${details(opened)}.` : 'The greatest losses come first. Press an order for its figures.'}
+      </Text>
+      <View style={style.actions}>
+        <SaveList
+          name={(kind) => fileName(store.name, 'costs', dayNow(store), kind)}
+          sheet="Costs"
+          columns={() => COLUMNS}
+          items={orders}
+          cells={cellsOf}
+        />
+      </View>
+    </View>
+  );
+};

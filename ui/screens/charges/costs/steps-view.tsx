@@ -1,0 +1,204 @@
+import type { Remote } from 'comlink';
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { StepCosts } from '../../../../core/costs/step-costs.ts';
+import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
+import { numbers, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
+import type { StepsPrice } from '../../../../core/model/price.ts';
+import type { Rate } from '../../../../core/model/rate.ts';
+import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { fileName } from '../../../files/files.ts';
+import { Chooser } from '../../../parts/chooser.tsx';
+import { dayNow } from '../../../parts/day-now.ts';
+import { Progress } from '../../../parts/progress.tsx';
+import { SaveList } from '../../../parts/save-list.tsx';
+import { Section } from '../../../parts/section.tsx';
+import { useWidth } from '../../../parts/use-width.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note, smallFigure } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import type { Coster } from '../../../workers/coster.ts';
+import { CostBox } from './cost-box.tsx';
+import { FitForm } from './fit-form.tsx';
+import { signedMoney } from './signed-money.ts';
+import { useAnswer } from './use-costs.ts';
+import { useMeasured } from './use-what-if.ts';
+
+interface Props {
+  coster: Remote<Coster>;
+  filter: OrderFilter;
+}
+
+/** A rate whose price goes by steps for the whole order. */
+export interface SteppedRate {
+  rate: Rate;
+  price: StepsPrice;
+  name: string;
+}
+
+const COLUMNS: SheetColumn[] = [
+  { heading: 'from', ...numbers('Of the measure: grams, minor units, units, cubic millimetres or metres.') },
+  { heading: 'amount', ...numbers('The charge of the step, minor units.') },
+  { heading: 'orders', ...numbers('Past orders in it.') },
+  { heading: 'cost_lower', ...numbers('A quarter of them cost no more than this, minor units.') },
+  { heading: 'cost_middle', ...numbers('Half of them cost no more than this, minor units.') },
+  { heading: 'cost_upper', ...numbers('Three quarters cost no more than this, minor units.') },
+  { heading: 'margin', ...numbers('Charged less cost, of those with a cost; minor units.') },
+];
+
+const styles = (inks: Inks) => ({
+  all: { gap: 12, paddingTop: 12 },
+  choice: { flexDirection: 'row', maxWidth: 480 } as const,
+  rows: { maxWidth: 860 },
+  note: note(inks),
+  row: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    columnGap: 12,
+    paddingVertical: 8,
+    borderBottomWidth: 1,
+    borderBottomColor: inks.hairline,
+  } as const,
+  words: { flexGrow: 1, flexBasis: 170 },
+  end: { width: 96, alignItems: 'flex-end' } as const,
+  figure: { ...smallFigure, color: inks.ink },
+  loss: { ...smallFigure, color: inks.rubric },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+/** The rates whose steps can be set beside costs, named. */
+const steppedRates = (rates: readonly Rate[], name: (rate: Rate) => string): SteppedRate[] =>
+  rates.flatMap((rate) =>
+    rate.price.kind === 'steps' && rate.price.per === 'order'
+      ? [{ rate, price: rate.price, name: name(rate) }]
+      : [],
+  );
+
+/** What is charged beside what it costs, by the figure it is meant to cover: half of the orders are charged as much or less. */
+const chargeOf = ({ charges }: StepCosts, price: StepsPrice, at: number): number =>
+  charges?.median ?? price.steps[at]?.amount ?? 0;
+
+const StepRow = ({ step, stepped, most }: { step: StepCosts; stepped: SteppedRate; most: number }) => {
+  const style = useStyles(styles);
+  const isPhone = useWidth() === 'phone';
+  const display = useAppSelector(selectDisplayFormat);
+  const { price } = stepped;
+  const { costs, margin, orders, from } = step;
+  const money = (amount: number): string => moneyFigure(amount, display.decimals);
+  return (
+    <View role="listitem" style={style.row}>
+      <View style={style.words}>
+        <Text>
+          from {measureFigure(price.basis, from, display)}: {money(price.steps[step.at]?.amount ?? 0)}
+        </Text>
+        <Text style={style.note}>
+          {countFigure(orders, 'order')}
+          {costs
+            ? `; half cost ${money(costs.lower)} to ${money(costs.upper)}, the middle one ${money(costs.median)}`
+            : '; no cost is known'}
+        </Text>
+      </View>
+      {costs ? (
+        <CostBox
+          costs={costs}
+          charge={chargeOf(step, price, step.at)}
+          most={most}
+          width={isPhone ? 220 : 240}
+        />
+      ) : null}
+      <View style={style.end}>
+        <Text style={margin < 0 ? style.loss : style.figure}>
+          {costs ? signedMoney(margin, display.decimals) : ''}
+        </Text>
+      </View>
+    </View>
+  );
+};
+
+const cellsOf =
+  (price: StepsPrice) =>
+  ({ at, from, orders, costs, margin }: StepCosts): string[] =>
+    [
+      from,
+      price.steps[at]?.amount ?? '',
+      orders,
+      costs?.lower ?? '',
+      costs?.median ?? '',
+      costs?.upper ?? '',
+      margin,
+    ].map(String);
+
+/** One rate: its steps beside the costs of the orders in them, and steps that would follow the costs. */
+const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate }) => {
+  const style = useStyles(styles);
+  const { store } = useAppSelector(selectBook);
+  const { rate, price, name } = stepped;
+  const ask = useCallback((at: Remote<Coster>) => at.steps(filter, rate.id), [filter, rate.id]);
+  const found = useAnswer(coster, ask);
+  if (!found) return null;
+  if (found.orders === 0) return <Text>No past order in this period took it.</Text>;
+  const most =
+    Math.max(...found.steps.flatMap(({ costs, charges }) => [costs?.upper ?? 0, charges?.most ?? 0])) * 1.3;
+  return (
+    <View style={style.all}>
+      <Text style={style.note}>
+        Each box holds the middle half of what the orders cost, the line in it the one in the middle; the
+        heavy mark is what half of them are charged at most, handling and free delivery included.
+      </Text>
+      <View role="list" aria-label={`Steps of ${name} beside costs`} style={style.rows}>
+        {found.steps.map((step) => (
+          <StepRow key={step.at} step={step} stepped={stepped} most={most} />
+        ))}
+      </View>
+      <View style={style.actions}>
+        <SaveList
+          name={(kind) => fileName(store.name, 'step-costs', dayNow(store), kind)}
+          sheet="Steps"
+          columns={() => COLUMNS}
+          items={found.steps}
+          cells={cellsOf(price)}
+        />
+      </View>
+      <Section title="Steps that follow the costs" />
+      <FitForm key={rate.id} coster={coster} filter={filter} stepped={stepped} />
+    </View>
+  );
+};
+
+/** Prices in steps beside what the orders in each step cost. */
+const StepsView = ({ coster, filter }: Props) => {
+  const style = useStyles(styles);
+  const { rates, services, zones } = useAppSelector(selectBook);
+  const { progress, unusable } = useMeasured(coster);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const nameIn = (list: readonly { id: string; name: string }[], wanted: string): string =>
+    list.find(({ id }) => id === wanted)?.name ?? '';
+  const stepped = steppedRates(
+    rates,
+    ({ serviceId, zoneId }) => `${nameIn(services, serviceId)} to ${nameIn(zones, zoneId)}`,
+  );
+  const here = stepped.find(({ rate }) => rate.id === chosen) ?? stepped[0];
+  if (!here) return <Text style={style.note}>No rate of the book is priced in steps.</Text>;
+  return (
+    <View style={style.all}>
+      <View style={style.choice}>
+        <Chooser
+          label="Rate"
+          chosen={here.name}
+          options={stepped.map(({ rate, name }) => ({ id: rate.id, name, note: '' }))}
+          onChoose={setChosen}
+        />
+      </View>
+      {unusable === null ? (
+        <Progress label="Measuring past orders" share={progress ? progress.done / progress.of : 0} />
+      ) : (
+        <RatePart coster={coster} filter={filter} stepped={here} />
+      )}
+    </View>
+  );
+};
+export default StepsView;

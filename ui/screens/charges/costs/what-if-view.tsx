@@ -1,0 +1,282 @@
+import type { Remote } from 'comlink';
+import { useCallback, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { bestUnder, breakEvens, marginWithMore, shareOfMore } from '../../../../core/costs/lever-curve.ts';
+import { isInPercent, leverValue, type Lever, type LeverValue } from '../../../../core/costs/lever.ts';
+import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
+import type { WhatIf } from '../../../../core/costs/what-if.ts';
+import { moneyFigure, percentFigure } from '../../../../core/words/figure.ts';
+import { CountField, MoneyField, PercentField } from '../../../fields/kind-fields.tsx';
+import { Chooser } from '../../../parts/chooser.tsx';
+import { Progress } from '../../../parts/progress.tsx';
+import { Segments } from '../../../parts/segments.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { messageShown } from '../../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import type { Coster } from '../../../workers/coster.ts';
+import { ChartSave } from './chart-save.tsx';
+import { CurveTable } from './curve-table.tsx';
+import { leverEdit } from './lever-edit.ts';
+import { LeverChart, type ChartMark } from './lever-chart.tsx';
+import { LeverSlider } from './lever-slider.tsx';
+import {
+  isThreshold,
+  LEVER_FAMILIES,
+  leversOfFamily,
+  valueLabel,
+  valueText,
+  type LeverFamily,
+  type NamedLever,
+} from './lever-words.ts';
+import { signedMoney } from './signed-money.ts';
+import { SubtotalBars } from './subtotal-bars.tsx';
+import { useAnswer } from './use-costs.ts';
+import { useAtValue, useCurve, useMeasured } from './use-what-if.ts';
+import { WhatIfFigures } from './what-if-figures.tsx';
+
+interface Props {
+  coster: Remote<Coster>;
+  filter: OrderFilter;
+}
+
+const CHART = 'what-if-chart';
+
+/** Whole amounts without their cents, for the edges of a chart. */
+const withoutCents = (text: string): string => text.replace(/[.,]00$/, '');
+
+const styles = (inks: Inks) => ({
+  all: { gap: 12, paddingTop: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  choice: { flexDirection: 'row', maxWidth: 480 } as const,
+  halves: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 32, rowGap: 12 } as const,
+  half: { flexGrow: 1, flexShrink: 1, flexBasis: 330, minWidth: 0, gap: 8 } as const,
+  line: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'center' } as const,
+  field: { width: 150 },
+  small: { width: 190 },
+  note: note(inks),
+});
+
+/** The field of a lever's value, in money or percent. */
+const ValueField = ({
+  lever,
+  value,
+  onChange,
+}: {
+  lever: Lever;
+  value: LeverValue;
+  onChange: (value: number) => void;
+}) => {
+  const style = useStyles(styles);
+  const shared = { right: true, style: style.field, label: valueLabel(lever), value: value ?? 0, onChange };
+  return isInPercent(lever) ? <PercentField {...shared} /> : <MoneyField {...shared} />;
+};
+
+/** What the curve says in sentences: where it breaks even, and the best value under the merchant's bound. */
+const Findings = ({
+  curve,
+  lever,
+  most,
+  moreOrders,
+  onMove,
+}: {
+  curve: readonly WhatIf[];
+  lever: Lever;
+  most: number;
+  moreOrders: number;
+  onMove: (value: LeverValue) => void;
+}) => {
+  const style = useStyles(styles);
+  const display = useAppSelector(selectDisplayFormat);
+  const best = bestUnder(curve, most, moreOrders);
+  const even = breakEvens(curve, moreOrders);
+  const text = (value: LeverValue): string => valueText(lever, value, display);
+  return (
+    <View>
+      <Text>
+        {even.length > 0
+          ? `Charges cover costs at ${even.map(text).join(' and ')}.`
+          : 'No value along this line makes the charges just cover the costs.'}
+      </Text>
+      {best ? (
+        <View style={style.row}>
+          <Text style={{ flexShrink: 1 }}>
+            Best while at most {percentFigure(most)} of orders pay more: {text(best.value)}, with a margin of{' '}
+            {signedMoney(marginWithMore(best, moreOrders), display.decimals)} (
+            {percentFigure(shareOfMore(best))} pay more).
+          </Text>
+          <TextAction label={`Move to ${text(best.value)}`} onPress={() => onMove(best.value)} />
+        </View>
+      ) : (
+        <Text>No value keeps that bound.</Text>
+      )}
+    </View>
+  );
+};
+
+const marksOf = (
+  today: LeverValue,
+  value: LeverValue,
+  best: WhatIf | null,
+  text: (value: LeverValue) => string,
+): ChartMark[] => {
+  const marks: ChartMark[] = [];
+  if (value !== null && value !== today)
+    marks.push({ at: value, text: `tried ${text(value)}`, strong: true });
+  if (today !== null) marks.push({ at: today, text: `now ${text(today)}` });
+  if (best?.value != null && best.value !== value && best.value !== today)
+    marks.push({ at: best.value, text: `best ${text(best.value)}` });
+  return marks;
+};
+
+/** One lever: its value moved, what that does, and the whole line of what it could be. */
+const LeverPart = ({ coster, filter, named }: Props & { named: NamedLever }) => {
+  const { lever, name } = named;
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const book = useAppSelector(selectBook);
+  const display = useAppSelector(selectDisplayFormat);
+  const today = leverValue(book, lever);
+  const [value, setValue] = useState<LeverValue>(today);
+  const [most, setMost] = useState(500);
+  const [moreOrders, setMoreOrders] = useState(0);
+  const curve = useCurve(coster, filter, lever);
+  const found = useAtValue(coster, filter, lever, value);
+  const text = (one: LeverValue): string => valueText(lever, one, display);
+  const across = (one: number): string => withoutCents(text(one));
+  const points = curve.flatMap((point) =>
+    point.value === null ? [] : [{ at: point.value, amount: marginWithMore(point, moreOrders) }],
+  );
+  const best = bestUnder(curve, most, moreOrders);
+  const label = `${name}: ${valueLabel(lever).toLowerCase()} ${text(value)}`;
+  const change = value === today ? null : leverEdit(book, lever, value, label);
+  const take = (): void => {
+    if (!change) return;
+    dispatch(change);
+    dispatch(messageShown({ text: `In the draft: ${label}.`, undo: true }));
+  };
+  return (
+    <View style={style.all}>
+      <View style={style.halves}>
+        <View style={style.half}>
+          <View style={style.row}>
+            <ValueField lever={lever} value={value} onChange={setValue} />
+            {change ? <TextAction main label="Put into the draft" onPress={take} /> : null}
+            {value === today ? null : <TextAction label="Move back" onPress={() => setValue(today)} />}
+          </View>
+          <LeverSlider
+            label={`${valueLabel(lever)}, along its range`}
+            stops={points.map(({ at }) => at)}
+            value={value}
+            text={text(value)}
+            onChange={setValue}
+          />
+          {found ? <WhatIfFigures found={found} moreOrders={moreOrders} /> : null}
+          <View style={style.row}>
+            <PercentField
+              right
+              style={style.small}
+              label="At most pay more, %"
+              value={most}
+              onChange={(share) => setMost(Math.min(share, 10_000))}
+            />
+            {isThreshold(lever) ? (
+              <CountField
+                right
+                style={style.small}
+                label="More orders it would bring"
+                value={moreOrders}
+                least={0}
+                most={100_000}
+                onChange={setMoreOrders}
+              />
+            ) : null}
+          </View>
+          <Findings curve={curve} lever={lever} most={most} moreOrders={moreOrders} onMove={setValue} />
+        </View>
+        <View style={style.half}>
+          <Text style={style.note}>Margin, by {valueLabel(lever).toLowerCase()}</Text>
+          <LeverChart
+            id={CHART}
+            points={points}
+            marks={marksOf(today, value, best, text)}
+            across={across}
+            upward={(amount) => withoutCents(moneyFigure(amount, display.decimals))}
+            spoken={`Margin along ${valueLabel(lever).toLowerCase()} for ${name}. ${points
+              .map(({ at, amount }) => `${text(at)}: ${signedMoney(amount, display.decimals)}`)
+              .join('; ')}`}
+          />
+          <ChartSave id={CHART} name="what-if" />
+        </View>
+      </View>
+      <CurveTable curve={curve} lever={lever} name={name} moreOrders={moreOrders} />
+      {lever.kind === 'free-from' && value !== null && value > 0 ? (
+        <Near coster={coster} filter={filter} rateId={lever.rateId} threshold={value} />
+      ) : null}
+    </View>
+  );
+};
+
+const Near = ({ coster, filter, rateId, threshold }: Props & { rateId: string; threshold: number }) => {
+  const ask = useCallback(
+    (at: Remote<Coster>) => at.near(filter, rateId, threshold),
+    [filter, rateId, threshold],
+  );
+  const near = useAnswer(coster, ask);
+  return near && near.orders > 0 ? <SubtotalBars near={near} threshold={near.threshold} /> : null;
+};
+
+/** What would happen to past orders if one figure of the book, or what carriers ask, were another. */
+const WhatIfView = ({ coster, filter }: Props) => {
+  const style = useStyles(styles);
+  const book = useAppSelector(selectBook);
+  const display = useAppSelector(selectDisplayFormat);
+  const [family, setFamily] = useState<LeverFamily>('free');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const { progress, unusable } = useMeasured(coster);
+  const levers = useMemo(() => leversOfFamily(book, family, display), [book, family, display]);
+  const named = levers.find(({ id }) => id === chosen) ?? levers[0];
+  const options = levers.map(({ id, name, lever }) => ({
+    ...{ id, name },
+    note: valueText(lever, leverValue(book, lever), display),
+  }));
+  return (
+    <View style={style.all}>
+      <Text style={style.note}>
+        The same orders, priced with the draft as it is, and with one thing changed. Nobody is taken to buy
+        more or less because of it.
+      </Text>
+      <Segments
+        label="What to change"
+        value={family}
+        options={LEVER_FAMILIES}
+        onChange={(next) => {
+          setFamily(next);
+          setChosen(null);
+        }}
+      />
+      {named ? (
+        <View style={style.choice}>
+          <Chooser label="Where" chosen={named.name} options={options} onChoose={setChosen} />
+        </View>
+      ) : (
+        <Text>The book has none to change.</Text>
+      )}
+      {unusable === null ? (
+        <Progress label="Measuring past orders" share={progress ? progress.done / progress.of : 0} />
+      ) : named ? (
+        <LeverPart key={named.id} coster={coster} filter={filter} named={named} />
+      ) : null}
+      {unusable ? (
+        <Text style={style.note}>
+          {unusable} past orders have products that are gone; they are not counted here.
+        </Text>
+      ) : null}
+    </View>
+  );
+};
+export default WhatIfView;

@@ -1,0 +1,252 @@
+import { answersAtOnce } from '../../carriers/stand-ins.ts';
+import {
+  accountsByCell,
+  accountShares,
+  comparedOrder,
+  type AccountShare,
+  type ComparedCell,
+  type ComparedOrder,
+} from '../../core/costs/accounts-compared.ts';
+import { costedOrder, type CostedOrder } from '../../core/costs/costed-order.ts';
+import { fewestSteps, isTooFine, type FittedSteps, type StepsBound } from '../../core/costs/fewest-steps.ts';
+import { leverValues } from '../../core/costs/lever-curve.ts';
+import type { Lever, LeverValue } from '../../core/costs/lever.ts';
+import { marginBoard, type MarginBoard } from '../../core/costs/margin-board.ts';
+import { nearThreshold, type NearThreshold } from '../../core/costs/near-threshold.ts';
+import { isCounted, type OrderFilter } from '../../core/costs/order-filter.ts';
+import {
+  measuredOrders,
+  stepCosts,
+  type MeasuredOrder,
+  type StepCosts,
+} from '../../core/costs/step-costs.ts';
+import { preparedOrder, type PreparedOrder, type WhatIfOrders } from '../../core/costs/what-if-orders.ts';
+import { whatIf, type WhatIf } from '../../core/costs/what-if.ts';
+import type { Book } from '../../core/model/book.ts';
+import type { Rate } from '../../core/model/rate.ts';
+import { compile, type CompiledBook } from '../../core/quote/compile.ts';
+import { makeParts } from '../../core/quote/compiled-parts.ts';
+import { withParts, type ShopParts } from './shop-parts.ts';
+
+/** How far a long piece of work is: so many of so many orders. */
+export interface CostProgress {
+  done: number;
+  of: number;
+}
+export type OnCostProgress = (progress: CostProgress) => void;
+
+/** The orders of a cell, of a step or of a finding, as a list shows them. */
+export type ListedOrder = Pick<CostedOrder, 'charged' | 'cost' | 'origin' | 'weight' | 'subtotal'> & {
+  number: string;
+  placedAt: string;
+  name: string;
+  town: string;
+};
+
+/** What the accounts ask for past orders, in sum and by zone and weight. */
+export interface AccountsCompared {
+  orders: number;
+  shares: ReadonlyMap<string, AccountShare>;
+  cells: readonly ComparedCell[];
+}
+
+/** A step of a rate beside its orders, and its fit. */
+export interface RateCosts {
+  orders: number;
+  steps: readonly StepCosts[];
+}
+
+/** The board by margin, and when the first and the last of its orders were placed; null where there is none. */
+export interface BoardOfPeriod extends MarginBoard {
+  first: string | null;
+  last: string | null;
+}
+
+/** Works out what past orders cost, beside the page. Each answer is of the shop and the orders it was given last. */
+export interface Coster {
+  /** Takes a shop with its past orders and finds their costs; false where another was given on the way, or `stop`. */
+  open: (shop: ShopParts, onProgress: OnCostProgress) => Promise<boolean>;
+  stop: () => void;
+  board: (filter: OrderFilter) => BoardOfPeriod;
+  /** The orders of a row, a column or a cell of the board, the greatest losses first; null is all. */
+  ordersOf: (filter: OrderFilter, row: string | null, column: string | null) => ListedOrder[];
+  /** Measures the orders for levers; null where another shop was given on the way, or `stop`. */
+  prepare: (onProgress: OnCostProgress) => Promise<{ orders: number; unusable: number } | null>;
+  /** What a lever at a value would do; `prepare` comes before it, as before all that follow. */
+  whatIf: (filter: OrderFilter, lever: Lever, value: LeverValue) => WhatIf;
+  /** The same over the lever's range, handed over one after the other; false where something else was asked on the way. */
+  curve: (filter: OrderFilter, lever: Lever, onPoint: (point: WhatIf) => void) => Promise<boolean>;
+  near: (filter: OrderFilter, rateId: string, threshold: number) => NearThreshold;
+  steps: (filter: OrderFilter, rateId: string) => RateCosts;
+  /** The fewest steps that follow the costs of a rate's orders; null where there are too many to look through. */
+  fit: (filter: OrderFilter, rateId: string, bound: StepsBound) => FittedSteps | null;
+  /** Asks every account about every order that was shipped; null where it was stopped. */
+  accounts: (
+    filter: OrderFilter,
+    edges: readonly number[],
+    onProgress: OnCostProgress,
+  ) => Promise<AccountsCompared | null>;
+}
+
+const STINT_MS = 30;
+const breath = (): Promise<void> => new Promise((done) => void setTimeout(done));
+
+const listed = ({ order, charged, cost, origin, weight, subtotal }: CostedOrder): ListedOrder => ({
+  ...{ charged, cost, origin, weight, subtotal },
+  number: order.number,
+  placedAt: order.request.placedAt,
+  name: order.chosen.name,
+  town: order.request.destination?.city ?? '',
+});
+
+/** What handling adds to each order of a rate, which its steps need not cover; minor units. */
+const fixedHandling = (rate: Rate | undefined): number =>
+  rate?.handling?.per === 'order' ? (rate.handling.amount ?? 0) : 0;
+
+/** Orders without a cost come last. */
+const marginFirst = ({ charged, cost }: CostedOrder): number =>
+  cost === null ? Number.POSITIVE_INFINITY : charged - cost;
+
+/** A shop with its orders, as far as they are worked out. */
+interface Opened {
+  compiled: CompiledBook;
+  shop: ShopParts;
+  costed: CostedOrder[];
+  prepared: (PreparedOrder | null)[] | null;
+  preparing: Promise<(PreparedOrder | null)[] | null> | null;
+  compared: Map<CostedOrder, ComparedOrder | null>;
+}
+
+/** It runs in a worker; tests run it where they are. */
+export const makeCoster = (): Coster => {
+  const kept = makeParts();
+  let opened: Opened | null = null;
+  let run = 0;
+  let drawing = 0;
+
+  const the = (): Opened => {
+    if (!opened) throw new Error('no shop was given yet');
+    return opened;
+  };
+  const counted = (filter: OrderFilter): CostedOrder[] =>
+    the().costed.filter((order) => isCounted(filter, order));
+  const preparedOf = (filter: OrderFilter): WhatIfOrders => {
+    const { compiled, shop, prepared } = the();
+    if (!prepared) throw new Error('the orders were not measured yet');
+    const orders = prepared.filter((one) => one !== null && isCounted(filter, one.costed)) as PreparedOrder[];
+    return { compiled, goods: shop.catalogue?.goods ?? [], orders };
+  };
+  const rateOf = (rateId: string): Rate | undefined =>
+    the().compiled.book.rates.find(({ id }) => id === rateId);
+  const measured = (filter: OrderFilter, rateId: string): MeasuredOrder[] => {
+    const rate = rateOf(rateId);
+    return rate ? measuredOrders(preparedOf(filter), rate) : [];
+  };
+
+  /** Each of a list in turn, with a breath now and then; null where another run was begun. */
+  const inTurn = async <T, R>(
+    list: readonly T[],
+    make: (one: T) => R,
+    onProgress: OnCostProgress,
+  ): Promise<R[] | null> => {
+    const mine = run;
+    const made: R[] = [];
+    let rested = performance.now();
+    for (const one of list) {
+      made.push(make(one));
+      if (performance.now() - rested < STINT_MS) continue;
+      onProgress({ done: made.length, of: list.length });
+      await breath();
+      if (run !== mine) return null;
+      rested = performance.now();
+    }
+    return made;
+  };
+
+  return {
+    open: async (shop, onProgress) => {
+      run += 1;
+      opened = null;
+      const book = withParts({}, shop) as Book;
+      const compiled = compile(book, shop.catalogue ?? { goods: [] }, answersAtOnce, kept);
+      const costed = await inTurn(shop.orders ?? [], (order) => costedOrder(compiled, order), onProgress);
+      if (!costed) return false;
+      const orders = costed.filter((one) => one !== null);
+      opened = { compiled, shop, costed: orders, prepared: null, preparing: null, compared: new Map() };
+      return true;
+    },
+    stop: () => {
+      run += 1;
+      drawing += 1;
+    },
+    board: (filter) => {
+      const orders = counted(filter);
+      const moments = orders.map(({ order }) => order.request.placedAt).sort();
+      return { ...marginBoard(orders), first: moments[0] ?? null, last: moments.at(-1) ?? null };
+    },
+    ordersOf: (filter, row, column) =>
+      counted(filter)
+        .filter(
+          (order) => (row === null || order.row === row) && (column === null || order.column === column),
+        )
+        .sort((a, b) => marginFirst(a) - marginFirst(b))
+        .map(listed),
+    prepare: async (onProgress) => {
+      const at = the();
+      at.preparing ??= at.prepared ? Promise.resolve(at.prepared) : null;
+      at.preparing ??= inTurn(at.costed, (one) => preparedOrder(at.compiled, one), onProgress);
+      at.prepared = await at.preparing;
+      at.preparing = null;
+      if (!at.prepared) return null;
+      const orders = at.prepared.filter((one) => one !== null).length;
+      return { orders, unusable: at.prepared.length - orders };
+    },
+    whatIf: (filter, lever, value) => whatIf(preparedOf(filter), lever, value),
+    curve: async (filter, lever, onPoint) => {
+      drawing += 1;
+      const mine = drawing;
+      const orders = preparedOf(filter);
+      const costed = orders.orders.map((one) => one.costed);
+      for (const value of leverValues(the().compiled.book, lever, costed)) {
+        onPoint(whatIf(orders, lever, value));
+        await breath();
+        if (drawing !== mine) return false;
+      }
+      return true;
+    },
+    near: (filter, rateId, threshold) =>
+      nearThreshold(
+        counted(filter).filter(({ order }) => order.chosen.of?.rateId === rateId),
+        threshold,
+      ),
+    steps: (filter, rateId) => {
+      const orders = measured(filter, rateId);
+      const price = rateOf(rateId)?.price;
+      return { orders: orders.length, steps: price?.kind === 'steps' ? stepCosts(price, orders) : [] };
+    },
+    fit: (filter, rateId, bound) => {
+      const handling = fixedHandling(rateOf(rateId));
+      const costs = measured(filter, rateId).flatMap(({ value, cost }) =>
+        cost === null ? [] : [{ value, cost: Math.max(0, cost - handling) }],
+      );
+      return isTooFine(costs, bound) ? null : fewestSteps(costs, bound);
+    },
+    accounts: async (filter, edges, onProgress) => {
+      const { compiled, compared } = the();
+      const all = await inTurn(
+        counted(filter),
+        (one) => {
+          const known = compared.get(one);
+          if (known !== undefined) return known;
+          const found = comparedOrder(compiled, one);
+          compared.set(one, found);
+          return found;
+        },
+        onProgress,
+      );
+      if (!all) return null;
+      const orders = all.filter((one) => one !== null);
+      return { orders: orders.length, shares: accountShares(orders), cells: accountsByCell(orders, edges) };
+    },
+  };
+};

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { makeCoster } from './coster.ts';
+
+expose(makeCoster());
