@@ -69,6 +69,20 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await (await chooser).setFiles({ name: 'stock.csv', mimeType: 'text/csv', buffer });
     await expect(page.getByRole('region', { name: 'What would change' })).toBeVisible();
   },
+  'what orders cost': async (page) => {
+    await openProgram(page, '/charges?part=costs');
+    await page.getByRole('button', { name: /^Pallet to West: / }).click();
+    await expect(page.getByText(/^The greatest losses come first/)).toBeVisible();
+  },
+  'what a change would do': async (page) => {
+    await openProgram(page, '/charges?part=costs&view=what-if');
+    await expect(page.getByText(/^Best while at most/)).toBeVisible();
+    await page.getByRole('button', { name: /^Table, / }).click();
+  },
+  'steps beside costs': async (page) => {
+    await openProgram(page, '/charges?part=costs&view=steps');
+    await expect(page.getByRole('button', { name: 'Find the fewest steps' })).toBeVisible();
+  },
   'an adjustment': (page) => openProgram(page, '/charges?part=adjustments&adjustment=winter'),
   'a rate table': async (page) => {
     await openProgram(page, '/charges?part=tables&table=pallets-west');

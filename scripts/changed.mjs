@@ -14,7 +14,7 @@ export const changedFiles = () => {
 const BY_SCREEN = {
   begin: ['begin'],
   guide: ['keeping', 'accessible'],
-  charges: ['board', 'charges', 'adjustments', 'carriers', 'lists'],
+  charges: ['board', 'charges', 'adjustments', 'carriers', 'lists', 'costs'],
   goods: ['goods'],
   check: ['check'],
   reach: ['reach', 'nearby', 'lists'],

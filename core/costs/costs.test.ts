@@ -30,7 +30,7 @@ import { measuredOrders, stepCosts } from './step-costs.ts';
 import { netCharge, preparedOrder, type WhatIfOrders } from './what-if-orders.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import type { Good } from '../model/good.ts';
-import { dearerAsk, whatIf } from './what-if.ts';
+import { dearerAsk, leverOver, whatIf } from './what-if.ts';
 
 const read = readOrders(demoOrdersFile);
 const past = read.ok ? read.value : [];
@@ -180,12 +180,13 @@ describe('a lever', () => {
     'charges what the whole quote of the changed book does, order by order: %j',
     (lever) => {
       const values = leverValues(demoBook, lever, costed);
+      const over = leverOver(prepared, lever);
       for (const value of [values[1], values[Math.floor(values.length / 2)], values.at(-1)]) {
         const of = value ?? null;
         const ask =
           lever.kind === 'carrier-increase' ? dearerAsk(answersAtOnce, lever, of ?? 0) : answersAtOnce;
         const changed = compile(withLever(demoBook, lever, of), demoCatalogue, ask, demo.parts);
-        const found = whatIf(prepared, lever, of);
+        const found = over(of);
         let [charged, orders] = [0, 0];
         for (const { costed: one } of prepared.orders) {
           const { request, chosen } = one.order;

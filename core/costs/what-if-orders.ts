@@ -30,18 +30,27 @@ export const netCharge = (choices: readonly Choice[], id: string): number | null
   return choice ? choice.charge - (choice.taxIncluded ? choice.tax : 0) : null;
 };
 
-const accountOf = ({ book }: CompiledBook, { order }: CostedOrder): string | null => {
+/** The account that prices the rate an order was sent by; null where no carrier prices it. */
+const pricedBy = ({ book }: CompiledBook, { order }: CostedOrder): string | null => {
   const price = book.rates.find(({ id }) => id === order.chosen.of?.rateId)?.price;
-  if (price?.kind === 'carrier') return price.accountId;
-  return book.carriers.find(({ carrier }) => carrier === order.shipment?.carrier)?.id ?? null;
+  return price?.kind === 'carrier' ? price.accountId : null;
 };
+
+/** The account whose carrier took it: the one that priced it, else the one it was booked with. */
+const accountOf = (compiled: CompiledBook, costed: CostedOrder): string | null =>
+  pricedBy(compiled, costed) ??
+  compiled.book.carriers.find(({ carrier }) => carrier === costed.order.shipment?.carrier)?.id ??
+  null;
+
+/** An order with what carriers say to it, asked only where one prices what was chosen: asking takes packing. */
+const answered = (compiled: CompiledBook, costed: CostedOrder, order: OrderContext): OrderContext =>
+  pricedBy(compiled, costed) === null ? order : withAnswers(order, compiled.ask?.(questionsOf(order)) ?? []);
 
 /** A past order measured once, for levers; null where its goods are not known any more. */
 export const preparedOrder = (compiled: CompiledBook, costed: CostedOrder): PreparedOrder | null => {
   const { request, chosen } = costed.order;
   if (requestFaults(compiled, request).length > 0) return null;
-  const measured = orderContext(compiled, request);
-  const context = withAnswers(measured, compiled.ask?.(questionsOf(measured)) ?? []);
+  const context = answered(compiled, costed, orderContext(compiled, request));
   const charge = netCharge(choicesOfOneWay(context, chosen.of ?? {}), chosen.id);
   return { costed, context, accountId: accountOf(compiled, costed), charge };
 };

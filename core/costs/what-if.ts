@@ -102,19 +102,14 @@ export const dearerAsk =
     ask(questions).map((answer) => dearerAnswer(lever, answer, points));
 
 /** Whether a lever can change what an order is charged, or what it costs. */
-const isTouched = (lever: Lever, { costed: { order }, accountId }: PreparedOrder): boolean => {
-  const { rateId } = order.chosen.of ?? {};
-  switch (lever.kind) {
-    case 'adjustment-from':
-      return true;
-    case 'raise-percent':
-    case 'raise-amount':
-      return rateId !== undefined && lever.rateIds.includes(rateId);
-    case 'carrier-increase':
+const touches = (lever: Lever): ((order: PreparedOrder) => boolean) => {
+  const rateIds = new Set('rateIds' in lever ? lever.rateIds : 'rateId' in lever ? [lever.rateId] : []);
+  return ({ costed: { order }, accountId }) => {
+    if (lever.kind === 'adjustment-from') return true;
+    if (lever.kind === 'carrier-increase')
       return order.chosen.kind === 'shipping' && isDearer(lever, accountId);
-    default:
-      return rateId === lever.rateId;
-  }
+    return rateIds.has(order.chosen.of?.rateId ?? '');
+  };
 };
 
 /** The same order under a changed book; what was measured of it holds, since levers change prices only. */
@@ -127,28 +122,68 @@ const under = (context: OrderContext, changed: CompiledBook, lever: Lever, point
   );
 };
 
-/**
- * What past orders come to with a lever moved to a value. Only the way each order took is worked out again, and
- * only where the lever can touch it; the charge is the one the whole quote of the changed book gives.
- */
-export const whatIf = (
-  { compiled, goods, orders }: WhatIfOrders,
-  lever: Lever,
-  value: LeverValue,
-): WhatIf => {
-  const { book, ask, parts } = compiled;
-  const changed = compile(withLever(book, lever, value), { goods }, ask, parts);
-  const points = value ?? 0;
-  const tally = new Tally(value);
-  for (const one of orders) {
-    const { order, cost } = one.costed;
-    if (!isTouched(lever, one)) {
-      tally.add(one, one.charge, cost);
-      continue;
-    }
-    const choices = choicesOfOneWay(under(one.context, changed, lever, points), order.chosen.of ?? {});
-    const isCostlier = lever.kind === 'carrier-increase' && cost !== null;
-    tally.add(one, netCharge(choices, order.chosen.id), isCostlier ? dearer(cost, points) : cost);
+const THRESHOLDS: readonly Lever['kind'][] = ['free-from', 'adjustment-from', 'minimum-order'];
+
+/** A lever over past orders, with what it has worked out so far. */
+class LeverOverOrders {
+  private readonly touched: readonly boolean[];
+  /** Of a threshold all that matters is whether an order reaches it: what each is charged if it does, if it does not. */
+  private readonly charges: { reached: (number | null)[]; below: (number | null)[] } | null;
+
+  constructor(
+    private readonly all: WhatIfOrders,
+    private readonly lever: Lever,
+  ) {
+    this.touched = all.orders.map(touches(lever));
+    this.charges = THRESHOLDS.includes(lever.kind) ? { reached: [], below: [] } : null;
   }
-  return tally;
+
+  at(value: LeverValue): WhatIf {
+    const { lever } = this;
+    const { compiled, goods, orders } = this.all;
+    const changed = compile(withLever(compiled.book, lever, value), { goods }, compiled.ask, compiled.parts);
+    const tally = new Tally(value);
+    const isCarriers = lever.kind === 'carrier-increase';
+    for (const [index, one] of orders.entries()) {
+      const { cost } = one.costed;
+      if (this.touched[index])
+        tally.add(
+          one,
+          this.chargeOf(index, one, changed, value),
+          isCarriers && cost !== null ? dearer(cost, value ?? 0) : cost,
+        );
+      else tally.add(one, one.charge, cost);
+    }
+    return tally;
+  }
+
+  /** What an order is charged under the changed book, without the tax in it; null where its choice is not offered. */
+  private chargeOf(
+    index: number,
+    one: PreparedOrder,
+    changed: CompiledBook,
+    value: LeverValue,
+  ): number | null {
+    const isReached = value !== null && one.context.basket.subtotal >= value;
+    const known = isReached ? this.charges?.reached : this.charges?.below;
+    const found = known?.[index];
+    if (found !== undefined) return found;
+    const { of = {}, id } = one.costed.order.chosen;
+    const charge = netCharge(choicesOfOneWay(under(one.context, changed, this.lever, value ?? 0), of), id);
+    if (known) known[index] = charge;
+    return charge;
+  }
+}
+
+/**
+ * What past orders come to with a lever moved to a value, asked again and again. Only the way each order took is worked
+ * out again, and only where the lever can touch it; the charge is the one the whole quote of the changed book gives.
+ */
+export const leverOver = (orders: WhatIfOrders, lever: Lever): ((value: LeverValue) => WhatIf) => {
+  const over = new LeverOverOrders(orders, lever);
+  return (value) => over.at(value);
 };
+
+/** The same for one value. */
+export const whatIf = (orders: WhatIfOrders, lever: Lever, value: LeverValue): WhatIf =>
+  leverOver(orders, lever)(value);

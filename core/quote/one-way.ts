@@ -41,5 +41,6 @@ export const choicesOfOneWay = (
         : pickupId !== undefined
           ? byPickup(order, pickupId)
           : [];
-  return outcomes.flatMap(({ choices }) => choices);
+  const [first] = outcomes;
+  return first && outcomes.length === 1 ? first.choices : outcomes.flatMap(({ choices }) => choices);
 };

@@ -21,7 +21,7 @@ import {
   type StepCosts,
 } from '../../core/costs/step-costs.ts';
 import { preparedOrder, type PreparedOrder, type WhatIfOrders } from '../../core/costs/what-if-orders.ts';
-import { whatIf, type WhatIf } from '../../core/costs/what-if.ts';
+import { leverOver, type WhatIf } from '../../core/costs/what-if.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Rate } from '../../core/model/rate.ts';
 import { compile, type CompiledBook } from '../../core/quote/compile.ts';
@@ -123,6 +123,7 @@ export const makeCoster = (): Coster => {
   let opened: Opened | null = null;
   let run = 0;
   let drawing = 0;
+  let moving: { key: string; of: Opened | null; at: (value: LeverValue) => WhatIf } | null = null;
 
   const the = (): Opened => {
     if (!opened) throw new Error('no shop was given yet');
@@ -135,6 +136,13 @@ export const makeCoster = (): Coster => {
     if (!prepared) throw new Error('the orders were not measured yet');
     const orders = prepared.filter((one) => one !== null && isCounted(filter, one.costed)) as PreparedOrder[];
     return { compiled, goods: shop.catalogue?.goods ?? [], orders };
+  };
+  /** The lever asked about last goes on with what it has worked out. */
+  const over = (filter: OrderFilter, lever: Lever): ((value: LeverValue) => WhatIf) => {
+    const key = JSON.stringify([filter, lever]);
+    if (moving?.key !== key || moving.of !== opened)
+      moving = { key, of: opened, at: leverOver(preparedOf(filter), lever) };
+    return moving.at;
   };
   const rateOf = (rateId: string): Rate | undefined =>
     the().compiled.book.rates.find(({ id }) => id === rateId);
@@ -201,14 +209,14 @@ export const makeCoster = (): Coster => {
       const orders = at.prepared.filter((one) => one !== null).length;
       return { orders, unusable: at.prepared.length - orders };
     },
-    whatIf: (filter, lever, value) => whatIf(preparedOf(filter), lever, value),
+    whatIf: (filter, lever, value) => over(filter, lever)(value),
     curve: async (filter, lever, onPoint) => {
       drawing += 1;
       const mine = drawing;
-      const orders = preparedOf(filter);
-      const costed = orders.orders.map((one) => one.costed);
-      for (const value of leverValues(the().compiled.book, lever, costed)) {
-        onPoint(whatIf(orders, lever, value));
+      const at = over(filter, lever);
+      const values = leverValues(the().compiled.book, lever, counted(filter));
+      for (const value of values) {
+        onPoint(at(value));
         await breath();
         if (drawing !== mine) return false;
       }

@@ -53,11 +53,7 @@ const Orders = ({
   return (
     <Panel title={title} onClose={onClose}>
       {isPhone ? <Section title={title} /> : null}
-      {orders ? (
-        <OrderList key={cell.name} name={cell.name} orders={orders} />
-      ) : (
-        <Text>Looking them up …</Text>
-      )}
+      {orders ? <OrderList key={cell.name} orders={orders} /> : <Text>Looking them up …</Text>}
       {isPhone ? <TextAction label="Close the orders" onPress={onClose} /> : null}
     </Panel>
   );

@@ -66,7 +66,7 @@ const useDetails = (): ((order: ListedOrder) => string) => {
 };
 
 /** The orders behind a figure, the greatest losses first. */
-export const OrderList = ({ name, orders }: { name: string; orders: readonly ListedOrder[] }) => {
+export const OrderList = ({ orders }: { orders: readonly ListedOrder[] }) => {
   const style = useStyles(styles);
   const { store } = useAppSelector(selectBook);
   const { decimals } = useAppSelector(selectDisplayFormat);
@@ -76,7 +76,7 @@ export const OrderList = ({ name, orders }: { name: string; orders: readonly Lis
   return (
     <View>
       <LongList
-        label={`Orders: ${name}`}
+        label="Orders, the greatest losses first"
         one="order"
         items={orders}
         textOf={(order) => `${order.number}, ${order.name}, ${order.town}: ${marginText(order, decimals)}`}

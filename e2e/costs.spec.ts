@@ -1,0 +1,67 @@
+import { expect, test } from './browser.ts';
+import { fill, isPhone, openProgram } from './program.ts';
+
+test('a figure of the board by margin leads to its orders, and they are saved', async ({ page }) => {
+  await openProgram(page, '/charges?part=costs');
+  await expect(page.getByText(/^4,013 orders from /)).toBeVisible();
+  await page.getByRole('button', { name: /^Parcel to Newfoundland and Labrador: \d+ orders, / }).click();
+  const orders = page.getByRole('list', { name: 'Orders, the greatest losses first' });
+  await expect(orders.getByRole('button').first()).toHaveAccessibleName(/^W?\d+, Parcel, St. John’s: -/);
+  await orders.getByRole('button').first().click();
+  await expect(page.getByText(/^Order W?\d+, .*; charged [\d.,]+; .*cost .*[\d.,]+\.$/)).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  expect((await download).suggestedFilename()).toMatch(/-costs-\d{4}-\d\d-\d\d\.csv$/);
+});
+
+test('a threshold is moved, judged and put into the draft; undo takes it back', async ({ page }) => {
+  await openProgram(page, '/charges');
+  await page.getByRole('tab', { name: 'Costs' }).click();
+  await page.getByRole('tab', { name: 'What if' }).click();
+  await expect(page.getByText(/^Best while at most 5 % of orders pay more: /)).toBeVisible();
+  await fill(page, 'Free delivery from', 'much');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await fill(page, 'Free delivery from', '120');
+  await expect(page.getByText(/^\d+ of 4,\d{3} orders pay more, by [\d.]+ on average\./)).toBeVisible();
+  await page.getByRole('slider').press('ArrowLeft');
+  await expect(page.getByLabel('Free delivery from', { exact: true })).not.toHaveValue('120.00');
+  await page.getByRole('button', { name: /^Move to / }).click();
+  const moved = await page.getByLabel('Free delivery from', { exact: true }).inputValue();
+  await page.getByRole('button', { name: 'Put into the draft' }).click();
+  await expect(
+    page.getByText(`In the draft: Parcel to Maritimes: free delivery from ${moved}.`),
+  ).toBeVisible();
+  await page.getByRole('tab', { name: 'Board' }).click();
+  if (isPhone(page)) await page.getByRole('tab', { name: 'Maritimes', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Parcel to Maritimes:/ })).toHaveAccessibleName(
+    new RegExp(`free from ${moved}$`),
+  );
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(page.getByRole('button', { name: /^Parcel to Maritimes:/ })).toHaveAccessibleName(
+    /free from 85\.00$/,
+  );
+});
+
+test('steps that follow the costs are found, refused when too fine, and the chart is saved', async ({
+  page,
+}) => {
+  await openProgram(page, '/charges?part=costs&view=steps');
+  await expect(page.getByRole('list', { name: 'Steps of Parcel to Maritimes beside costs' })).toBeVisible();
+  await fill(page, 'Steps begin at every', '1 g');
+  await fill(page, 'Charges rounded to', '0.01');
+  await page.getByRole('button', { name: 'Find the fewest steps' }).click();
+  await expect(page.getByText(/^There are too many places and charges/)).toBeVisible();
+  await fill(page, 'Steps begin at every', '1 kg');
+  await fill(page, 'Charges rounded to', '0.50');
+  await page.getByRole('button', { name: 'Find the fewest steps' }).click();
+  await page.getByRole('button', { name: 'Put into the draft: Parcel to Maritimes' }).click();
+  await expect(page.getByText('Parcel to Maritimes has the new steps in the draft.')).toBeVisible();
+});
+
+test('carriers are compared over the orders of a period', async ({ page }) => {
+  await openProgram(page, '/charges?part=costs&view=carriers');
+  await page.getByRole('button', { name: '30 days' }).click();
+  await page.getByRole('button', { name: 'Ask the carriers about past orders' }).click();
+  await expect(page.getByRole('table', { name: 'Prices by zone and weight' })).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Accounts' }).getByRole('listitem')).toHaveCount(3);
+});

@@ -1,0 +1,139 @@
+import { fireEvent, screen } from '@testing-library/react-native';
+import pastFile from '../../../../demo/data/past-orders.json';
+import { pastOrdersOf, type OrdersFile } from '../../../../demo/past-orders.ts';
+import { ordersTaken } from '../../../state/orders.ts';
+import { selectBook } from '../../../state/selectors.ts';
+import type { AppStore } from '../../../state/store.ts';
+import { currentAddress, goTo } from '../../../testing/router.ts';
+import { demoStore, renderOver } from '../../../testing/store.tsx';
+import type { OnCostProgress } from '../../../workers/coster.ts';
+import { movedTo } from '../../../../core/order/moved-orders.ts';
+import CostsPart from './costs-part.tsx';
+import { leverEdit } from './lever-edit.ts';
+import { lineFrame, linePath } from './line-frame.ts';
+
+jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
+jest.mock('../../../workers/start-costs.ts', () => {
+  const { makeCoster } = jest.requireActual<typeof import('../../../workers/coster.ts')>(
+    '../../../workers/coster.ts',
+  );
+  const { changedParts, NOTHING_HELD } = jest.requireActual<typeof import('../../../workers/shop-parts.ts')>(
+    '../../../workers/shop-parts.ts',
+  );
+  /** What a worker answers, it answers later. */
+  const beside = (coster: ReturnType<typeof makeCoster>): object =>
+    Object.fromEntries(
+      Object.entries(coster).map(([name, answer]) => [
+        name,
+        async (...asked: unknown[]) => (answer as (...all: unknown[]) => unknown)(...asked),
+      ]),
+    );
+  return {
+    openCosts: (state: Parameters<typeof changedParts>[0], onProgress: OnCostProgress) => {
+      const coster = makeCoster();
+      const ready = coster.open(changedParts(state, NOTHING_HELD), onProgress);
+      return { coster: beside(coster), ready, leave: () => undefined };
+    },
+    stopCosts: () => undefined,
+  };
+});
+
+const orders = movedTo(pastOrdersOf(pastFile as unknown as OrdersFile).slice(-80), new Date().toISOString());
+
+const open = (params: Record<string, string> = {}, some = orders): AppStore => {
+  goTo({ pathname: '/charges', params: { part: 'costs', ...params } });
+  const store = demoStore();
+  store.dispatch(ordersTaken(some));
+  renderOver(store, <CostsPart />);
+  return store;
+};
+const type = (label: string, text: string): void => {
+  const field = screen.getByLabelText(label);
+  fireEvent(field, 'focus');
+  fireEvent.changeText(field, text);
+  fireEvent(field, 'blur');
+};
+
+test('the board by margin leads to the orders behind a figure', async () => {
+  open();
+  expect(await screen.findByText(/^80 orders from /)).toBeTruthy();
+  fireEvent.press(
+    screen.getByLabelText(/^Parcel to Maritimes: \d+ orders?, charged [\d.,]+, cost [\d.,]+, margin /),
+  );
+  expect(await screen.findByLabelText('Orders, the greatest losses first')).toBeTruthy();
+  const [first] = screen.getAllByLabelText(/^(W?\d+), Parcel, /);
+  fireEvent.press(first!);
+  expect(screen.getByText(/^Order W?\d+, \d+ \w+ \d{4}.*; charged [\d.,]+; cost [\d.,]+\.$/)).toBeTruthy();
+});
+
+test('counts what the filters leave, and says where nothing is left', async () => {
+  open();
+  await screen.findByText(/^80 orders from /);
+  type('Weight from', '900 kg');
+  expect(await screen.findByText('No order of the past is counted here.')).toBeTruthy();
+});
+
+test('a shop without past orders is told so', async () => {
+  open({}, []);
+  expect(await screen.findByText('No order of the past is counted here.')).toBeTruthy();
+});
+
+test('a changed threshold says what it would do, and goes into the draft', async () => {
+  const store = open({ view: 'what-if' });
+  await screen.findByText(/^Best while at most 5 % of orders pay more/, {}, { timeout: 20_000 });
+  expect(screen.getByText('No order pays more. No order pays less.')).toBeTruthy();
+  expect(screen.queryByText('Put into the draft')).toBeNull();
+  type('Free delivery from', '0.50');
+  expect(await screen.findByText(/^No order pays more\. \d+ of \d+ orders pays? less, by /)).toBeTruthy();
+  fireEvent.press(screen.getByText('Put into the draft'));
+  const rate = selectBook(store.getState()).rates.find(({ id }) => id === 'parcel-maritimes');
+  expect(rate?.freeFrom).toBe(50);
+  expect(store.getState().session.message).toMatchObject({ undo: true });
+});
+
+test('steps stand beside costs, and steps that follow the costs go into the draft', async () => {
+  const store = open({ view: 'steps' });
+  fireEvent.press(await screen.findByText('Find the fewest steps', {}, { timeout: 20_000 }));
+  fireEvent.press(await screen.findByText('Put into the draft: Parcel to Maritimes'));
+  const price = selectBook(store.getState()).rates.find(({ id }) => id === 'parcel-maritimes')?.price;
+  expect(price).toMatchObject({ kind: 'steps', basis: 'weight' });
+  const amounts = price?.kind === 'steps' ? price.steps.map(({ amount }) => amount) : [];
+  expect(amounts).toEqual([...amounts].sort((a, b) => a - b));
+  expect(amounts.every((amount) => amount % 50 === 0)).toBe(true);
+});
+
+test('the carriers are compared when they are asked', async () => {
+  open({ view: 'carriers' });
+  fireEvent.press(await screen.findByText('Ask the carriers about past orders'));
+  expect((await screen.findAllByText(/ on average$/, {}, { timeout: 20_000 })).length).toBeGreaterThan(1);
+  expect(screen.getByLabelText('Prices by zone and weight')).toBeTruthy();
+});
+
+test('a view has an address', async () => {
+  open();
+  await screen.findByText(/^80 orders from /);
+  fireEvent.press(screen.getByText('Steps and costs'));
+  expect(currentAddress().params).toMatchObject({ part: 'costs', view: 'steps' });
+  await screen.findByText('Find the fewest steps', {}, { timeout: 20_000 });
+});
+
+test('what carriers ask is nothing to put into the draft; a raise of several rates is one edit', () => {
+  const book = selectBook(demoStore().getState());
+  expect(leverEdit(book, { kind: 'carrier-increase', accountId: null }, 600, 'more')).toBeNull();
+  const raise = leverEdit(book, { kind: 'raise-percent', rateIds: ['parcel-west'] }, 600, 'raise');
+  expect(raise?.payload).toMatchObject({
+    name: 'raiseRates',
+    payload: { ids: ['parcel-west'], raise: { by: { kind: 'percent', points: 600 } } },
+  });
+});
+
+test('a line of gains and losses has nothing (0) in its frame, and is drawn through its points', () => {
+  expect(lineFrame([{ at: 1, amount: 5 }], 400, 200)).toBeNull();
+  const points = [
+    { at: 0, amount: -500 },
+    { at: 100, amount: -100 },
+  ];
+  const frame = lineFrame(points, 400, 200);
+  expect(frame?.rows.some(({ value }) => value === 0)).toBe(true);
+  expect(frame && linePath(frame, points)).toMatch(/^M72 174L388 /);
+});
