@@ -14,6 +14,7 @@ import { demoTestOrders } from '../demo/test-orders.ts';
 import { largeBook, randomRequests } from './large-book.ts';
 import { seeded } from '../core/seeded.ts';
 import { benchAudit } from './audit.ts';
+import { benchCosts } from './costs.ts';
 import { benchNearby } from './nearby.ts';
 import { benchPacking } from './packing.ts';
 import { heldBy, measure, type Measured } from './measure.ts';
@@ -260,6 +261,7 @@ const main = async (): Promise<void> => {
   await benchTables();
   benchPacking({ print, expect });
   await benchNearby(expect);
+  await benchCosts(expect);
   await benchAudit({ print, expect });
   await benchPeers(demo);
   if (misses > 0) {

@@ -23,7 +23,6 @@ export type Lever =
   | { kind: 'raise-amount'; rateIds: readonly string[] }
   | { kind: 'carrier-increase'; accountId: string | null };
 
-export type LeverKindName = Lever['kind'];
 /** A lever that moves a figure of one rate. */
 type RateLever = Extract<Lever, { rateId: string }>;
 /** Minor units, or hundredths of a percent where the lever moves a percentage; null is no such figure. */

@@ -26,5 +26,5 @@ export const goTo = (next: Partial<Address> | string): void => {
 
 export const useRouter = () => ({ navigate: goTo });
 export const useLocalSearchParams = () => useSyncExternalStore(subscribe, currentAddress).params;
-export const useGlobalSearchParams = useLocalSearchParams;
+export const useGlobalSearchParams = () => useSyncExternalStore(subscribe, currentAddress).params;
 export const usePathname = () => useSyncExternalStore(subscribe, currentAddress).pathname;

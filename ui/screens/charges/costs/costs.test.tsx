@@ -6,7 +6,9 @@ import { selectBook } from '../../../state/selectors.ts';
 import type { AppStore } from '../../../state/store.ts';
 import { currentAddress, goTo } from '../../../testing/router.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
+import type * as CosterModule from '../../../workers/coster.ts';
 import type { OnCostProgress } from '../../../workers/coster.ts';
+import type * as ShopParts from '../../../workers/shop-parts.ts';
 import { movedTo } from '../../../../core/order/moved-orders.ts';
 import CostsPart from './costs-part.tsx';
 import { leverEdit } from './lever-edit.ts';
@@ -14,10 +16,8 @@ import { lineFrame, linePath } from './line-frame.ts';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
 jest.mock('../../../workers/start-costs.ts', () => {
-  const { makeCoster } = jest.requireActual<typeof import('../../../workers/coster.ts')>(
-    '../../../workers/coster.ts',
-  );
-  const { changedParts, NOTHING_HELD } = jest.requireActual<typeof import('../../../workers/shop-parts.ts')>(
+  const { makeCoster } = jest.requireActual<typeof CosterModule>('../../../workers/coster.ts');
+  const { changedParts, NOTHING_HELD } = jest.requireActual<typeof ShopParts>(
     '../../../workers/shop-parts.ts',
   );
   /** What a worker answers, it answers later. */
