@@ -128,15 +128,32 @@ const sumReplay = (
 
 /**
  * Past orders through a book: what the choice each took would cost now, against another book or, without
- * one, against what was charged then; who loses a choice, and the sums. Charges in minor units.
+ * one, against what was charged then; who loses a choice, and the sums. Charges in minor units. Yields how many
+ * orders are done after each.
  */
+export const replayInSteps = function* (
+  now: CompiledBook,
+  against: CompiledBook | null,
+  orders: readonly PastOrder[],
+): Generator<number, Replay, void> {
+  const usable: ReplayedOrder[] = [];
+  for (const [at, order] of orders.entries()) {
+    const replayed = replayOrder(now, against, order);
+    if (replayed) usable.push(replayed);
+    yield at + 1;
+  }
+  const costs = new Map(orders.flatMap(({ number, cost }) => (cost === undefined ? [] : [[number, cost]])));
+  return sumReplay(usable, orders.length - usable.length, costs, now.display.decimals);
+};
+
+/** The same in one go. */
 export const replay = (
   now: CompiledBook,
   against: CompiledBook | null,
   orders: readonly PastOrder[],
 ): Replay => {
-  const replayed = orders.map((order) => replayOrder(now, against, order));
-  const usable = replayed.filter((order) => order !== null);
-  const costs = new Map(orders.flatMap(({ number, cost }) => (cost === undefined ? [] : [[number, cost]])));
-  return sumReplay(usable, replayed.length - usable.length, costs, now.display.decimals);
+  const steps = replayInSteps(now, against, orders);
+  let step = steps.next();
+  while (!step.done) step = steps.next();
+  return step.value;
 };

@@ -13,7 +13,7 @@ import { pricesOf } from '../../core/delivery-page/prices.ts';
 import type { PriceSpan } from '../../core/delivery-page/price-key.ts';
 import { makeParts, type CompiledParts } from '../../core/quote/compiled-parts.ts';
 import { triedRepairs, type TriedRepair, type TriedShop } from '../../core/repair/tried-repairs.ts';
-import { replay, type Replay } from '../../core/replay/replay.ts';
+import { replayInSteps, type Replay } from '../../core/replay/replay.ts';
 import { withCatalogue, withParts, type ShopParts } from './shop-parts.ts';
 
 /** When and by what channel the orders are placed that prices are of. */
@@ -36,8 +36,12 @@ export interface Auditor {
   stop: () => void;
   /** The repairs of a fault that work, tried on the shop as it was audited last; null where another audit was asked for. */
   repairs: (problem: Problem, testOrders: TestOrder[]) => Promise<TriedRepair[] | null>;
-  /** The shop against the one that is live. */
-  compare: (shop: ShopParts, live: ShopParts) => Comparison;
+  /** The shop against the one that is live; told now and then how many past orders are done. */
+  compare: (
+    shop: ShopParts,
+    live: ShopParts,
+    onProgress: (done: number, of: number) => void,
+  ) => Promise<Comparison>;
   /** What each way to get an order of a shop costs, by `priceKey`. */
   prices: (shop: ShopParts, order: PricedOrder) => ReadonlyMap<string, PriceSpan>;
   /** The ids of a shop's test orders that get what they should. */
@@ -97,12 +101,21 @@ export const makeAuditor = (): Auditor => {
       }
       return found;
     },
-    compare: (shop, live) => {
+    compare: async (shop, live, onProgress) => {
       const [now, before] = [compiledOf(shop, kept), compiledOf(live, kept)];
-      return {
-        testOrders: testOrderChanges(before, now, shop.testOrders ?? []),
-        replay: replay(now, before, shop.orders ?? []),
-      };
+      const { orders = [] } = shop;
+      const steps = replayInSteps(now, before, orders);
+      let rested = performance.now();
+      let step = steps.next();
+      while (!step.done) {
+        if (performance.now() - rested > STINT_MS) {
+          onProgress(step.value, orders.length);
+          await breath();
+          rested = performance.now();
+        }
+        step = steps.next();
+      }
+      return { testOrders: testOrderChanges(before, now, shop.testOrders ?? []), replay: step.value };
     },
     prices: (shop, order) => pricesOf(withParts({}, shop) as Book, shop.catalogue as Catalogue, order),
     keptTestOrders: (shop) =>

@@ -119,10 +119,11 @@ export const keptTestOrders = (shop: ShopParts): Promise<string[]> => {
 export const startComparison = (
   shop: ShopParts,
   live: ShopParts,
+  onProgress: (done: number, of: number) => void,
 ): { compared: Promise<Comparison>; stop: () => void } => {
   const worker = newWorker();
   const compared = wrap<Auditor>(worker)
-    .compare(shop, live)
+    .compare(shop, live, proxy(onProgress))
     .finally(() => worker.terminate());
   return { compared, stop: () => worker.terminate() };
 };

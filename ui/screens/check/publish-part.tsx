@@ -4,6 +4,7 @@ import { Text } from 'react-native-paper';
 import type { TestOrderChange } from '../../../core/publish/test-order-changes.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Press } from '../../parts/press.tsx';
+import { Progress } from '../../parts/progress.tsx';
 import { Section } from '../../parts/section.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { testOrderChosen } from '../../state/session.ts';
@@ -86,7 +87,7 @@ export const PublishPart = () => {
   const style = useStyles(styles);
   const live = useAppSelector(selectLive);
   const changes = useAppSelector(selectDraftChanges);
-  const compared = useComparison(live);
+  const { compared, share } = useComparison(live);
   const today = useToday(useAppSelector(selectBook).store.timeZone);
   useAudit(today);
   useLiveAudit(today);
@@ -107,7 +108,10 @@ export const PublishPart = () => {
               {compared.replay.orders > 0 ? <ReplayFigures replay={compared.replay} /> : null}
             </>
           ) : (
-            <Text style={style.quiet}>Putting the test orders and past orders through both …</Text>
+            <View>
+              <Text style={style.quiet}>Pricing the test orders and past orders with both …</Text>
+              <Progress label="Pricing past orders again" share={share} />
+            </View>
           )}
         </>
       ) : null}

@@ -60,9 +60,9 @@ const mockProblems = ({ book }: Pick<ShopParts, 'book'>): Problem[] => {
 };
 
 /** What comparing the demo's draft with its edition gives, worked out once. */
-let mockCompared: Comparison | null = null;
-const mockCompare = (shop: ShopParts, live: ShopParts): Comparison =>
-  (mockCompared ??= mockAuditor().compare(shop, live));
+let mockCompared: Promise<Comparison> | null = null;
+const mockCompare = (shop: ShopParts, live: ShopParts): Promise<Comparison> =>
+  (mockCompared ??= mockAuditor().compare(shop, live, () => undefined));
 
 /** In place of the worker. */
 jest.mock('../../workers/start-audit.ts', () => ({

@@ -8,19 +8,29 @@ import { changedParts, NOTHING_HELD } from '../../workers/shop-parts.ts';
 
 const PAUSE_MS = 300;
 
-/** What publishing the draft would do to the test orders and to past orders, against the live edition; null until it is known. */
-export const useComparison = (live: Edition | null): Comparison | null => {
+/** What publishing the draft would do, null until it is known; and how far the past orders are, from 0 to 1. */
+interface ComparisonRun {
+  compared: Comparison | null;
+  share: number;
+}
+
+/** What publishing the draft would do to the test orders and to past orders, against the live edition. */
+export const useComparison = (live: Edition | null): ComparisonRun => {
   const store = useAppStore();
   const book = useAppSelector(selectBook);
   const catalogue = useAppSelector(selectCatalogue);
   const [compared, setCompared] = useState<Comparison | null>(null);
+  const [share, setShare] = useState(0);
   useEffect(() => {
     setCompared(null);
+    setShare(0);
     if (!live) return undefined;
     let stop = (): void => undefined;
     const timer = setTimeout(() => {
       const shop = changedParts(store.getState(), NOTHING_HELD);
-      const work = startComparison(shop, { book: live.book, catalogue: live.catalogue });
+      const work = startComparison(shop, { book: live.book, catalogue: live.catalogue }, (done, of) =>
+        setShare(done / of),
+      );
       stop = work.stop;
       work.compared.then(setCompared, () => undefined);
     }, PAUSE_MS);
@@ -29,5 +39,5 @@ export const useComparison = (live: Edition | null): Comparison | null => {
       stop();
     };
   }, [live, book, catalogue, store]);
-  return compared;
+  return { compared, share };
 };
