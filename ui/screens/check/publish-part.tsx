@@ -87,7 +87,7 @@ export const PublishPart = () => {
   const style = useStyles(styles);
   const live = useAppSelector(selectLive);
   const changes = useAppSelector(selectDraftChanges);
-  const { compared, share } = useComparison(live);
+  const { compared, share, older, priceAll } = useComparison(live);
   const today = useToday(useAppSelector(selectBook).store.timeZone);
   useAudit(today);
   useLiveAudit(today);
@@ -105,7 +105,9 @@ export const PublishPart = () => {
           {compared ? (
             <>
               <TestOrders testOrders={compared.testOrders} />
-              {compared.replay.orders > 0 ? <ReplayFigures replay={compared.replay} /> : null}
+              {compared.replay.orders > 0 ? (
+                <ReplayFigures replay={compared.replay} older={older} onAll={priceAll} />
+              ) : null}
             </>
           ) : (
             <View>

@@ -3,6 +3,7 @@ import { Text } from 'react-native-paper';
 import Svg, { Rect } from 'react-native-svg';
 import type { Bucket, Replay } from '../../../core/replay/replay.ts';
 import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { TextAction } from '../../parts/text-action.tsx';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useInks } from '../../theme/theme.ts';
@@ -20,6 +21,7 @@ const styles = (inks: Inks) => ({
   name: { ...note(inks), width: 132 } as const,
   count: { ...smallFigure, color: inks.ink, minWidth: 44, textAlign: 'right' } as const,
   note: { ...note(inks), paddingVertical: 4 },
+  action: { alignSelf: 'flex-start', marginLeft: -4 } as const,
 });
 
 /** A span of changes in few words: '+2.00 to +4.99', 'the same'. */
@@ -31,7 +33,16 @@ const bucketWords = ({ from, to }: Bucket, decimals: number): string => {
 };
 
 /** By how much past orders would cost more or less, as bars, with the sums under them. */
-export const ReplayFigures = ({ replay }: { replay: Replay }) => {
+export const ReplayFigures = ({
+  replay,
+  older,
+  onAll,
+}: {
+  replay: Replay;
+  /** How many older orders are left out; `onAll` prices them too. */
+  older: number;
+  onAll: () => void;
+}) => {
   const style = useStyles(styles);
   const inks = useInks();
   const { decimals } = useAppSelector(selectDisplayFormat);
@@ -58,10 +69,18 @@ export const ReplayFigures = ({ replay }: { replay: Replay }) => {
         </View>
       ))}
       <Text style={style.note}>
-        Of {countFigure(replay.orders, 'past order')} the charges come to {money(sums.now)} in place of{' '}
+        Of {older > 0 ? 'the newest ' : ''}
+        {countFigure(replay.orders, 'past order')} the charges come to {money(sums.now)} in place of{' '}
         {money(sums.was)}
         {sums.costed > 0 ? `; carriers took ${money(sums.cost)} for ${sums.costed} of them` : ''}.
       </Text>
+      {older > 0 ? (
+        <TextAction
+          style={style.action}
+          label={`Price all ${countFigure(replay.orders + older, 'order')}`}
+          onPress={onAll}
+        />
+      ) : null}
       {replay.gone > 0 ? (
         <Text style={[style.note, { color: inks.rubric }]}>
           {countFigure(replay.gone, 'order')} would lose the choice that was taken
