@@ -65,3 +65,30 @@ test('carriers are compared over the orders of a period', async ({ page }) => {
   await expect(page.getByRole('table', { name: 'Prices by zone and weight' })).toBeVisible();
   await expect(page.getByRole('list', { name: 'Accounts' }).getByRole('listitem')).toHaveCount(3);
 });
+
+test('past orders from elsewhere are looked at, imported and counted among the costs', async ({ page }) => {
+  await openProgram(page, '/charges?part=costs');
+  await page.getByRole('button', { name: 'Import past orders' }).click();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Import past orders from elsewhere' }).click();
+  const today = new Date().toISOString().slice(0, 10);
+  const buffer = Buffer.from(
+    `Order no;Created at;Shipping method;Postage;Label cost;Total weight (g);Items total;ZIP;Clerk\n` +
+      `Z-1;${today};Parcel;12,50;1 900,00;1200;48,00;B3H 2Y9;Ada\nZ-2;soon;Parcel;9,00;;800;20,00;B3H 2Y9;Bram\n`,
+  );
+  await (await chooser).setFiles({ name: 'shipped.csv', mimeType: 'text/csv', buffer });
+  await expect(page.getByText(/^“soon” was not understood|Date: “soon” was not understood/)).toBeVisible();
+  await expect(page.getByText('1 column is not recognised.', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Do not import them' }).click();
+  await page.getByRole('button', { name: 'Import 1 row without faults' }).click();
+  await expect(page.getByText('Imported 1 order from shipped.csv. 1 row not imported.')).toBeVisible();
+  await page.getByRole('link', { name: 'Charges' }).click();
+  await page.getByRole('tab', { name: 'Costs' }).click();
+  await expect(page.getByText(/^4,014 orders from /)).toBeVisible();
+  await page.getByRole('button', { name: /^Parcel to Maritimes: \d+ orders, / }).click();
+  await page.getByLabel('Find an order').fill('Z-1');
+  await page.getByRole('button', { name: /^Z-1, Parcel: -1,887\.50$/ }).click();
+  await expect(
+    page.getByText(/^Order Z-1, .*; 1\.2 kg; products 48\.00; charged 12\.50; cost 1,900\.00\.$/),
+  ).toBeVisible();
+});

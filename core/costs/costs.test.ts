@@ -25,6 +25,7 @@ import { bestUnder, breakEvens, leverValues, marginWithMore, shareOfMore } from 
 import { cellKey, marginBoard, marginOf, marginsBy } from './margin-board.ts';
 import { nearThreshold } from './near-threshold.ts';
 import { isCounted } from './order-filter.ts';
+import { withPastChoice } from './past-choice.ts';
 import { quantile, quartiles } from './quantile.ts';
 import { measuredOrders, stepCosts } from './step-costs.ts';
 import { netCharge, preparedOrder, type WhatIfOrders } from './what-if-orders.ts';
@@ -310,5 +311,41 @@ describe('figures around a threshold, in steps and by account', () => {
     const cells = accountsByCell(compared, [2_000, 10_000]);
     expect(cells.reduce((sum, { orders }) => sum + orders, 0)).toBe(compared.length);
     expect(marginOf(costed).orders).toBe(costed.length);
+  });
+});
+
+describe('a past order from elsewhere', () => {
+  const from = (name: string, request = placed().request): PastOrder => ({
+    ...placed({ request, cost: 500 }),
+    chosen: { id: 'past-order', kind: 'shipping', name, charge: 700, total: 700 },
+  });
+
+  test('stands for the rate of its service and place, by name or by what is said of all others', () => {
+    expect(withPastChoice(shop(), from('PARCEL'), null).chosen).toEqual({
+      id: 'parcel-country',
+      kind: 'shipping',
+      of: { rateId: 'parcel-country' },
+      name: 'PARCEL',
+      charge: 700,
+      total: 700,
+    });
+    expect(withPastChoice(shop(), from('Lorry'), 'parcel').chosen.id).toBe('parcel-country');
+    expect(withPastChoice(shop(), from('Lorry'), null)).toEqual(from('Lorry'));
+  });
+
+  test('is brought round or collected where the book has that name', () => {
+    const [halifax] = past.filter(({ chosen }) => chosen.of?.areaId === 'peninsula');
+    expect(withPastChoice(demo, from('Peninsula', halifax?.request), null).chosen).toMatchObject({
+      kind: 'delivery',
+      of: { areaId: 'peninsula' },
+    });
+    expect(withPastChoice(demo, from('Collect at the Nursery'), null).chosen.id).toBe('nursery-yard');
+  });
+
+  test('is priced by the first choice of its rate, where a carrier or the terms of import add to the id', () => {
+    const [express] = past.filter(({ chosen }) => chosen.of?.rateId === 'express-central');
+    const order = withPastChoice(demo, from('Express', express?.request), null);
+    const one = costedOrder(demo, order);
+    expect(one && preparedOrder(demo, one)?.charge).toBeGreaterThan(0);
   });
 });

@@ -24,9 +24,12 @@ export interface WhatIfOrders {
   orders: readonly PreparedOrder[];
 }
 
-/** What a customer is charged for a choice without the tax in it; null where it is not among those offered. */
+/**
+ * What a customer is charged for a choice without the tax in it; null where it is not among those offered. An order from
+ * elsewhere names the rate alone: its first choice stands for it.
+ */
 export const netCharge = (choices: readonly Choice[], id: string): number | null => {
-  const choice = choices.find((one) => one.id === id);
+  const choice = choices.find((one) => one.id === id) ?? choices.find((one) => one.id.startsWith(`${id}:`));
   return choice ? choice.charge - (choice.taxIncluded ? choice.tax : 0) : null;
 };
 

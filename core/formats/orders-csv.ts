@@ -125,7 +125,8 @@ const goodsText = ({ sku, quantity }: { sku: string; quantity: number }): string
 /** A good of the cell: a quantity if there is one, then a quoted stock number or one as it stands. */
 const GOOD = /\s*(?:(\d{1,5})\s*[x×]\s*)?(?:"((?:[^"]|"")*)"\s*|([^;]+)|)(?:;|$)/giy;
 
-const goodsOf = (cell: string): { sku: string; quantity: number }[] =>
+/** The products of a cell as '2 x pot-26; 1 x trowel' has them. */
+export const goodsOf = (cell: string): { sku: string; quantity: number }[] =>
   [...cell.matchAll(GOOD)].flatMap(([, quantity, quoted, plain = '']) => {
     const sku = quoted?.replaceAll('""', '"') ?? plain.trim();
     return sku === '' ? [] : [{ sku, quantity: quantity === undefined ? 1 : Number(quantity) }];

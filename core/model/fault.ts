@@ -35,6 +35,7 @@ export type FaultCode =
   | 'row-too-long'
   | 'quotes-open'
   | 'sides-incomplete'
+  | 'order-without-goods'
   | 'choice-gone'
   | 'charge-changed'
   | 'payment-gone'

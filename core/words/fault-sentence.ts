@@ -63,6 +63,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'cell-duplicate': ({ text, row }) => `“${text}” is already in row ${row}.`,
   'row-too-long': ({ cells, columns }) => `This row has ${cells} cells for ${columns} columns.`,
   'quotes-open': () => 'A quoted cell is not closed as it should be.',
+  'order-without-goods': () => 'This order has no products, no weight and no subtotal.',
   'sides-incomplete': () => 'A size needs length, width and height.',
   'choice-gone': () => 'This way of getting it is no longer offered: choose another.',
   'payment-gone': () => 'It can no longer be paid that way: choose another.',

@@ -26,6 +26,8 @@ interface Props<C extends string> {
   oddWords: (summary: ListSummary) => string[];
   /** What taking it does: 'replaces the 12 rows that are there'. */
   effect: string;
+  /** What the button says where the list does not go into the draft. */
+  button?: string;
   /** What has to be said before it can be taken, or null. */
   waits?: string | null;
   onTake: (items: readonly ListItem[], summary: ListSummary) => void;
@@ -108,7 +110,7 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
             >
               {summary && summary.faulty > 0
                 ? `Import ${countFigure(summary.sound, 'row')} without faults`
-                : 'Import into the draft'}
+                : (props.button ?? 'Import into the draft')}
             </Button>
             <TextAction label="Cancel" onPress={back.onPress} />
           </View>

@@ -2,11 +2,14 @@ import type { ListMapping, ListReading } from '../../core/formats/list-columns.t
 import { markOfCells } from '../../core/formats/mark-of-cells.ts';
 import { readPostalLines, type PostalColumn } from '../../core/formats/postal-list-csv.ts';
 import { readTableRows, type TableColumn, type TableMeaning } from '../../core/formats/rate-table-csv.ts';
+import type { PastOrder } from '../../core/model/order.ts';
+import { readPastOrders, type PastColumn, type PastMeaning } from '../../core/formats/past-orders-table.ts';
 import type { PostalRule } from '../../core/model/delivery.ts';
 import type { Fault } from '../../core/model/fault.ts';
 import type { TableRow } from '../../core/model/price.ts';
 import { tableOddities, type TableOddity } from '../../core/price/table-report.ts';
 import { regionsNamed } from '../places/named-regions.ts';
+import type { WorldPlaces } from '../places/places.ts';
 import { KNOWN_CODES } from '../places/whole-code.ts';
 import { parseCsvInParts } from '../files/csv.ts';
 import { decoded } from '../files/files.ts';
@@ -31,11 +34,24 @@ export interface ListSummary {
   oddRows: Record<number, number>;
 }
 
-export type ListItem = TableRow | PostalRule;
+export type ListItem = TableRow | PostalRule | PastOrder;
 
 /** A country by its code or name. */
 const countryOf = (text: string): string | null =>
   /^[a-z]{2}$/i.test(text) ? text.toUpperCase() : (regionsNamed(text)?.[0]?.country ?? null);
+
+/** A subdivision of a country by its code, the end of its code, or its name. */
+const regionReader =
+  (subdivisions: WorldPlaces['subdivisions'] | null) =>
+  (country: string, text: string): string | null => {
+    const wanted = text.toLowerCase();
+    const found = subdivisions
+      ?.get(country)
+      ?.find(({ code, name }) =>
+        [code, code.slice(code.indexOf('-') + 1), name].some((one) => one.toLowerCase() === wanted),
+      );
+    return found?.code ?? null;
+  };
 
 const SAMPLES = 4;
 const MOST_SAID = 100;
@@ -46,6 +62,14 @@ export interface ListReader {
   /** `meaning.mark` marks decimals where the file's own cells do not show what does. */
   readTable: (mapping: ListMapping<TableColumn>, meaning: TableMeaning & { mark: '.' | ',' }) => ListSummary;
   readPostal: (mapping: ListMapping<PostalColumn>, home: string) => ListSummary;
+  readPastOrders: (
+    mapping: ListMapping<PastColumn>,
+    meaning: Omit<PastMeaning, 'countryOf' | 'regionOf'> & {
+      mark: '.' | ',';
+      /** Of every country, which the worker has no list of. */
+      subdivisions: WorldPlaces['subdivisions'] | null;
+    },
+  ) => ListSummary;
   items: (from: number, count: number) => ListItem[];
   /** The rows as they stand in the file, headings first, and where its quotes do not close. */
   rows: (from: number, count: number) => string[][];
@@ -99,6 +123,11 @@ export const makeListReader = (): ListReader => {
     },
     readPostal: (mapping, home) =>
       keep(readPostalLines(rows, mapping, { home, countryOf, ...KNOWN_CODES }), []),
+    readPastOrders: (mapping, { subdivisions, ...meaning }) => {
+      const mark = isSheet ? '.' : markOfCells(rows, meaning.mark);
+      const regionOf = regionReader(subdivisions);
+      return keep(readPastOrders(rows, mapping, { ...meaning, mark, countryOf, regionOf }), []);
+    },
     items: (from, count) => items.slice(from, from + count),
     rows: (from, count) => rows.slice(from, from + count),
     broken: () => broken,

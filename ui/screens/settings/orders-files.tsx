@@ -11,6 +11,7 @@ import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { fileName, openFile, saveFile, type FileKind } from '../../files/files.ts';
 import { chooseRows } from '../../files/read-rows.ts';
+import { useChosenList } from '../../list-import/use-chosen-list.ts';
 import { SaveList } from '../../parts/save-list.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { ordersTaken } from '../../state/orders.ts';
@@ -83,7 +84,15 @@ const chosenJson = async (): Promise<Chosen | null> => {
 };
 
 /** The orders out as a file, and orders of a file beside those that are there. */
-export const OrdersFiles = ({ orders }: { orders: readonly PastOrder[] }) => {
+export const OrdersFiles = ({
+  orders,
+  onFile,
+}: {
+  orders: readonly PastOrder[];
+  /** A file whose columns have other names is looked at on a page of its own. */
+  onFile: (file: File) => void;
+}) => {
+  const choosePast = useChosenList(onFile);
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { store } = useAppSelector(selectBook);
@@ -117,6 +126,7 @@ export const OrdersFiles = ({ orders }: { orders: readonly PastOrder[] }) => {
           label="Import orders from a CSV or spreadsheet"
           onPress={() => void chosenRows().then(take)}
         />
+        <TextAction label="Import past orders from elsewhere" onPress={choosePast} />
         <TextAction label="Import orders from JSON" onPress={() => void chosenJson().then(take)} />
       </View>
       {said === null ? null : (

@@ -13,6 +13,7 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { selectBook, selectDisplayFormat, selectOrdersInTime } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useOrderActions } from '../today/use-order-actions.ts';
+import type { PartProps } from './part-props.ts';
 import { OrdersFiles } from './orders-files.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
@@ -77,13 +78,13 @@ const Row = ({ order }: { order: PastOrder }) => {
 };
 
 /** The orders that were placed, newest first, with what was charged for getting them there. */
-export const Orders = () => {
+export const Orders = ({ onFile }: PartProps) => {
   const style = useStyles(styles);
   const orders = useAppSelector(selectOrdersInTime);
   const [shown, setShown] = useState(PAGE);
   return (
     <View>
-      <OrdersFiles orders={orders} />
+      <OrdersFiles orders={orders} onFile={onFile} />
       {orders.length === 0 ? (
         <Text style={style.none}>Orders placed in the shopfront are listed here with what was charged.</Text>
       ) : null}

@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { lazy, type ComponentType } from 'react';
+import { lazy, useState, type ComponentType } from 'react';
 import { Page } from '../../parts/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { useWidth } from '../../parts/use-width.ts';
@@ -8,10 +8,12 @@ import { PageHead } from '../../shell/page-head.tsx';
 import { Languages } from './languages.tsx';
 import { Locations } from './locations.tsx';
 import { Orders } from './orders.tsx';
+import type { PartProps } from './part-props.ts';
 import { Payments } from './payments.tsx';
 import { StoreSettings } from './store-settings.tsx';
 import { Taxes } from './taxes.tsx';
 
+const PastImport = lazy(() => import('./past-import.tsx'));
 /** It is what a page that fails saves the shop with, too. */
 const DataSettings = lazy(() => import('./data-settings.tsx'));
 
@@ -23,7 +25,7 @@ const PARTS = {
   payments: { label: 'Payments', Part: Payments },
   orders: { label: 'Orders', Part: Orders },
   data: { label: 'Data', Part: DataSettings },
-} satisfies Record<string, { label: string; Part: ComponentType }>;
+} satisfies Record<string, { label: string; Part: ComponentType<PartProps> }>;
 type PartName = keyof typeof PARTS;
 
 const OPTIONS = (Object.keys(PARTS) as PartName[]).map((value) => ({ value, label: PARTS[value].label }));
@@ -35,6 +37,13 @@ const SettingsScreen = () => {
   const { part } = useLocalSearchParams<{ part?: string }>();
   const name: PartName = part !== undefined && part in PARTS ? (part as PartName) : 'store';
   const { Part } = PARTS[name];
+  const [file, setFile] = useState<File | null>(null);
+  if (file)
+    return (
+      <Later>
+        <PastImport file={file} onDone={() => setFile(null)} />
+      </Later>
+    );
   return (
     <Page>
       <PageHead title="Settings" />
@@ -46,7 +55,7 @@ const SettingsScreen = () => {
         onChange={(next) => router.navigate({ pathname: '/settings', params: { part: next } })}
       />
       <Later>
-        <Part />
+        <Part onFile={setFile} />
       </Later>
     </Page>
   );

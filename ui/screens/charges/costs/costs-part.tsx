@@ -9,6 +9,7 @@ import { dayText } from '../../../parts/dates.ts';
 import { Progress } from '../../../parts/progress.tsx';
 import { Tabs } from '../../../parts/tabs.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
+import { useWidth } from '../../../parts/use-width.ts';
 import { useNow } from '../../../parts/use-now.ts';
 import { Later } from '../../../shell/later.tsx';
 import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
@@ -143,13 +144,20 @@ const CostsPart = () => {
   const here = VIEWS.find(({ value }) => value === view)?.value ?? 'margin';
   const [filters, setFilters] = useState<CostFilters>({ days: '365' });
   const costs = useCosts();
+  const isPhone = useWidth() === 'phone';
   return (
     <View>
       <Text style={style.note}>
         What customers were charged for getting past orders to them, beside what that cost you.
       </Text>
+      <TextAction
+        style={style.action}
+        label="Import past orders"
+        onPress={() => router.navigate({ pathname: '/settings', params: { part: 'orders' } })}
+      />
       <CostFiltersRow value={filters} onChange={setFilters} />
       <Tabs
+        bleed={isPhone ? 20 : 0}
         label="Costs"
         value={here}
         options={VIEWS}

@@ -21,6 +21,7 @@ export interface MarginLine {
 }
 
 const styles = (inks: Inks) => ({
+  all: { maxWidth: 720 },
   row: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
   inside: {
     minHeight: TOUCH,
@@ -53,7 +54,7 @@ export const MarginLines = ({
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectDisplayFormat);
   return (
-    <View role="list" aria-label={label}>
+    <View role="list" aria-label={label} style={style.all}>
       {lines.map(({ cell, name, margin }) => (
         <View role="listitem" key={`${cell.row} ${cell.column}`} style={style.row}>
           <Press

@@ -103,9 +103,9 @@ export const MarginView = ({ coster, filter, board }: Props) => {
       )}
       {lines.nearby.length === 0 ? null : (
         <>
-          <Section title="Brought round and collected" />
+          <Section title="Local delivery and pickup" />
           <MarginLines
-            label="Brought round and collected"
+            label="Local delivery and pickup"
             lines={lines.nearby.map(whole)}
             greatest={greatest}
             {...shared}

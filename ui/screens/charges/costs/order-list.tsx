@@ -79,7 +79,9 @@ export const OrderList = ({ orders }: { orders: readonly ListedOrder[] }) => {
         label="Orders, the greatest losses first"
         one="order"
         items={orders}
-        textOf={(order) => `${order.number}, ${order.name}, ${order.town}: ${marginText(order, decimals)}`}
+        textOf={(order) =>
+          `${[order.number, order.name, order.town].filter(Boolean).join(', ')}: ${marginText(order, decimals)}`
+        }
         findLabel="Find an order"
         open={open}
         onOpen={(at) => setOpen(at === open ? null : at)}

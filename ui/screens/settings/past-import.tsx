@@ -1,0 +1,112 @@
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { withPastChoice } from '../../../core/costs/past-choice.ts';
+import { guessUnit } from '../../../core/formats/list-columns.ts';
+import { PAST_COLUMNS, type PastColumn, type PastMeaning } from '../../../core/formats/past-orders-table.ts';
+import type { PastOrder } from '../../../core/model/order.ts';
+import { takeOrders } from '../../../core/order/take-orders.ts';
+import { countFigure } from '../../../core/words/figure.ts';
+import { decimalMark } from '../../fields/readers.ts';
+import { ImportPage } from '../../list-import/import-page.tsx';
+import { useListImport, type ReadList } from '../../list-import/use-list-import.ts';
+import { Chooser } from '../../parts/chooser.tsx';
+import { Segments } from '../../parts/segments.tsx';
+import { useWorldPlaces } from '../../places/places.ts';
+import { ordersTaken } from '../../state/orders.ts';
+import { messageShown } from '../../state/session.ts';
+import { selectBook, selectCompiled, selectDisplayFormat, selectPastOrders } from '../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+
+const UNITS = ['kg', 'g', 'lb', 'oz'] as const;
+const ASK_NONE = { id: '', name: 'None of the book’s', note: '' };
+
+const settings = { gap: 12, paddingTop: 12, maxWidth: 420 } as const;
+const row = { flexDirection: 'row' } as const;
+
+/** How the file is meant, and the function that reads it so. */
+const useMeaning = () => {
+  const { decimals, units } = useAppSelector(selectDisplayFormat);
+  const { locations } = useAppSelector(selectBook);
+  const [unit, setUnit] = useState<string>(units === 'metric' ? 'kg' : 'lb');
+  const [dates, setDates] = useState<PastMeaning['dates']>('day-first');
+  const places = useWorldPlaces();
+  const home = locations[0]?.address.country ?? '';
+  const read: ReadList<PastColumn> = useCallback(
+    (reader, mapping) =>
+      reader.readPastOrders(mapping, {
+        ...{ decimals, units, unit, dates, home, mark: decimalMark },
+        subdivisions: places?.subdivisions ?? null,
+      }),
+    [decimals, units, unit, dates, home, places],
+  );
+  return { read, unit, setUnit, dates, setDates };
+};
+
+/** Past orders out of a file from elsewhere, beside those that are here. */
+const PastImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
+  const dispatch = useAppDispatch();
+  const compiled = useAppSelector(selectCompiled);
+  const { services } = useAppSelector(selectBook);
+  const here = useAppSelector(selectPastOrders);
+  const [service, setService] = useState('');
+  const meaning = useMeaning();
+  const work = useListImport<PastColumn>({
+    file,
+    columns: PAST_COLUMNS,
+    read: meaning.read,
+    onOpened: (headings, mapping) => {
+      const named = guessUnit(headings, mapping, PAST_COLUMNS, UNITS);
+      if (named !== null) meaning.setUnit(named);
+    },
+  });
+  const options = [ASK_NONE, ...services.map(({ id, name }) => ({ id, name, note: '' }))];
+  const take = (orders: readonly PastOrder[], faulty: number): void => {
+    const chosen = orders.map((order) => withPastChoice(compiled, order, service === '' ? null : service));
+    const taken = takeOrders(here, chosen, new Date().toISOString());
+    if (taken.orders.length > 0) dispatch(ordersTaken(taken.orders));
+    const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} not imported.` : '';
+    const text = `Imported ${countFigure(taken.orders.length, 'order')} from ${file.name}.${left}`;
+    dispatch(messageShown({ text, undo: false }));
+    onDone();
+  };
+  return (
+    <ImportPage
+      name={file.name}
+      back={{ name: 'Orders', onPress: onDone }}
+      columns={PAST_COLUMNS}
+      work={work}
+      settings={
+        <View style={settings}>
+          <Segments
+            label="Weights without a unit are in"
+            value={meaning.unit}
+            options={UNITS.map((one) => ({ value: one, label: one }))}
+            onChange={meaning.setUnit}
+          />
+          <Segments
+            label="Dates such as 03/04/2026 have"
+            value={meaning.dates}
+            options={[
+              { value: 'day-first', label: 'The day first' },
+              { value: 'month-first', label: 'The month first' },
+            ]}
+            onChange={meaning.setDates}
+          />
+          <View style={row}>
+            <Chooser
+              label="Orders with no service of the book went by"
+              chosen={options.find(({ id }) => id === service)?.name ?? ''}
+              options={options}
+              onChoose={setService}
+            />
+          </View>
+        </View>
+      }
+      oddWords={() => []}
+      button="Import the orders"
+      effect={`adds to the ${countFigure(here.length, 'order')} that are there; none is overwritten`}
+      onTake={(items, { faulty }) => take(items as readonly PastOrder[], faulty)}
+    />
+  );
+};
+export default PastImport;
