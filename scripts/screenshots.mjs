@@ -74,8 +74,14 @@ const VIEWS = {
     sizes: ['wide'],
     act: (page) => page.getByRole('group', { name: 'Past orders' }).waitFor({ timeout: 60_000 }),
   },
+  costs: {
+    path: '/charges?part=costs',
+    sizes: ['wide'],
+    act: (page) => page.getByRole('table', { name: 'Margin by zone and service' }).waitFor({ timeout: 60_000 }),
+  },
   rate: {
     path: '/charges?zone=maritimes&service=parcel',
+    sizes: ['wide'],
     act: (page) => fill(page, 'Charge from 5 kg', '10.50'),
   },
   preview: {
