@@ -1,7 +1,7 @@
 import type { CarrierAnswer } from '../model/carrier.ts';
 import { pointsOf } from '../price/rounding.ts';
 import { compile, type Ask, type CompiledBook } from '../quote/compile.ts';
-import { choicesOfOneWay } from '../quote/one-way.ts';
+import { chargeOfOffered, choicesOfOneWay } from '../quote/one-way.ts';
 import { withAnswers, type OrderContext } from '../quote/order-context.ts';
 import { withLever, type Lever, type LeverValue } from './lever.ts';
 import { netCharge, type PreparedOrder, type WhatIfOrders } from './what-if-orders.ts';
@@ -122,6 +122,9 @@ const under = (context: OrderContext, changed: CompiledBook, lever: Lever, point
   );
 };
 
+/** Levers that change what is charged and nothing of what is offered. */
+const PRICES_ONLY: readonly Lever['kind'][] = ['step', 'least-charge', 'raise-percent', 'raise-amount'];
+
 const THRESHOLDS: readonly Lever['kind'][] = ['free-from', 'adjustment-from', 'minimum-order'];
 
 /** A lever over past orders, with what it has worked out so far. */
@@ -168,10 +171,20 @@ class LeverOverOrders {
     const known = isReached ? this.charges?.reached : this.charges?.below;
     const found = known?.[index];
     if (found !== undefined) return found;
-    const { of = {}, id } = one.costed.order.chosen;
-    const charge = netCharge(choicesOfOneWay(under(one.context, changed, this.lever, value ?? 0), of), id);
+    const charge = this.worked(one, under(one.context, changed, this.lever, value ?? 0));
     if (known) known[index] = charge;
     return charge;
+  }
+
+  /** The charge by the way the order took; where the lever leaves what is offered as it is, by the steps of its rate alone. */
+  private worked({ charge, costed: { order } }: PreparedOrder, context: OrderContext): number | null {
+    const { of = {}, id } = order.chosen;
+    if (of.rateId !== undefined && PRICES_ONLY.includes(this.lever.kind)) {
+      if (charge === null) return null;
+      const offered = chargeOfOffered(context, of.rateId);
+      if (offered !== null) return offered;
+    }
+    return netCharge(choicesOfOneWay(context, of), id);
   }
 }
 
