@@ -187,7 +187,7 @@ describe('a lever', () => {
         const ask =
           lever.kind === 'carrier-increase' ? dearerAsk(answersAtOnce, lever, of ?? 0) : answersAtOnce;
         const changed = compile(withLever(demoBook, lever, of), demoCatalogue, ask, demo.parts);
-        const found = over(of);
+        const found = over.at(of);
         let [charged, orders] = [0, 0];
         for (const { costed: one } of prepared.orders) {
           const { request, chosen } = one.order;
@@ -196,6 +196,10 @@ describe('a lever', () => {
           orders += charge === null ? 0 : 1;
         }
         expect([found.now.charged, found.now.orders]).toEqual([charged, orders]);
+        const moved = over.moved(of);
+        expect(moved).toHaveLength(found.more.orders + found.less.orders + found.lost + found.gained);
+        const by = moved.reduce((sum, { was, now }) => sum + (now ?? 0) - (was ?? 0), 0);
+        expect(by).toBe(found.now.charged - found.was.charged);
       }
     },
   );

@@ -3,6 +3,7 @@ import { pointsOf } from '../price/rounding.ts';
 import { compile, type Ask, type CompiledBook } from '../quote/compile.ts';
 import { chargeOfOffered, choicesOfOneWay } from '../quote/one-way.ts';
 import { withAnswers, type OrderContext } from '../quote/order-context.ts';
+import type { CostedOrder } from './costed-order.ts';
 import { withLever, type Lever, type LeverValue } from './lever.ts';
 import { netCharge, type PreparedOrder, type WhatIfOrders } from './what-if-orders.ts';
 
@@ -141,13 +142,25 @@ class LeverOverOrders {
     this.charges = THRESHOLDS.includes(lever.kind) ? { reached: [], below: [] } : null;
   }
 
+  private changed(value: LeverValue): CompiledBook {
+    const { compiled, goods } = this.all;
+    return compile(withLever(compiled.book, this.lever, value), { goods }, compiled.ask, compiled.parts);
+  }
+
+  moved(value: LeverValue): MovedOrder[] {
+    const changed = this.changed(value);
+    return this.all.orders.flatMap((one, index) => {
+      const { costed, charge: was } = one;
+      const now = this.touched[index] ? this.chargeOf(index, one, changed, value) : was;
+      return now === was ? [] : [{ costed, was, now }];
+    });
+  }
+
   at(value: LeverValue): WhatIf {
-    const { lever } = this;
-    const { compiled, goods, orders } = this.all;
-    const changed = compile(withLever(compiled.book, lever, value), { goods }, compiled.ask, compiled.parts);
+    const changed = this.changed(value);
     const tally = new Tally(value);
-    const isCarriers = lever.kind === 'carrier-increase';
-    for (const [index, one] of orders.entries()) {
+    const isCarriers = this.lever.kind === 'carrier-increase';
+    for (const [index, one] of this.all.orders.entries()) {
       const { cost } = one.costed;
       if (this.touched[index])
         tally.add(
@@ -188,15 +201,28 @@ class LeverOverOrders {
   }
 }
 
+/** An order that a lever moved to a value changes: what it is charged by the book as it is, and then; null is not offered. */
+export interface MovedOrder {
+  costed: CostedOrder;
+  was: number | null;
+  now: number | null;
+}
+
+/** What past orders come to with a lever moved to a value, and which of them it changes. */
+export interface LeverOver {
+  at: (value: LeverValue) => WhatIf;
+  moved: (value: LeverValue) => MovedOrder[];
+}
+
 /**
  * What past orders come to with a lever moved to a value, asked again and again. Only the way each order took is worked
  * out again, and only where the lever can touch it; the charge is the one the whole quote of the changed book gives.
  */
-export const leverOver = (orders: WhatIfOrders, lever: Lever): ((value: LeverValue) => WhatIf) => {
+export const leverOver = (orders: WhatIfOrders, lever: Lever): LeverOver => {
   const over = new LeverOverOrders(orders, lever);
-  return (value) => over.at(value);
+  return { at: (value) => over.at(value), moved: (value) => over.moved(value) };
 };
 
 /** The same for one value. */
 export const whatIf = (orders: WhatIfOrders, lever: Lever, value: LeverValue): WhatIf =>
-  leverOver(orders, lever)(value);
+  leverOver(orders, lever).at(value);

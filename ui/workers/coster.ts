@@ -21,7 +21,7 @@ import {
   type StepCosts,
 } from '../../core/costs/step-costs.ts';
 import { preparedOrder, type PreparedOrder, type WhatIfOrders } from '../../core/costs/what-if-orders.ts';
-import { leverOver, type WhatIf } from '../../core/costs/what-if.ts';
+import { leverOver, type LeverOver, type MovedOrder, type WhatIf } from '../../core/costs/what-if.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Rate } from '../../core/model/rate.ts';
 import { compile, type CompiledBook } from '../../core/quote/compile.ts';
@@ -42,6 +42,9 @@ export type ListedOrder = Pick<CostedOrder, 'charged' | 'cost' | 'origin' | 'wei
   name: string;
   town: string;
 };
+
+/** An order that a lever would change, with its charge before and after; null is not offered. */
+export type ListedMove = ListedOrder & Pick<MovedOrder, 'was' | 'now'>;
 
 /** What the accounts ask for past orders, in sum and by zone and weight. */
 export interface AccountsCompared {
@@ -74,6 +77,8 @@ export interface Coster {
   prepare: (onProgress: OnCostProgress) => Promise<{ orders: number; unusable: number } | null>;
   /** What a lever at a value would do; `prepare` comes before it, as before all that follow. */
   whatIf: (filter: OrderFilter, lever: Lever, value: LeverValue) => WhatIf;
+  /** The orders it would change, those by most first. */
+  movedOrders: (filter: OrderFilter, lever: Lever, value: LeverValue) => ListedMove[];
   /** The same over the lever's range, handed over one after the other; false where something else was asked on the way. */
   curve: (filter: OrderFilter, lever: Lever, onPoint: (point: WhatIf) => void) => Promise<boolean>;
   near: (filter: OrderFilter, rateId: string, threshold: number) => NearThreshold;
@@ -103,6 +108,10 @@ const listed = ({ order, charged, cost, origin, weight, subtotal }: CostedOrder)
 const fixedHandling = (rate: Rate | undefined): number =>
   rate?.handling?.per === 'order' ? (rate.handling.amount ?? 0) : 0;
 
+/** By how much an order is changed; one that is lost or gained comes before all others. */
+const movedBy = ({ was, now }: MovedOrder): number =>
+  was === null || now === null ? Number.MAX_SAFE_INTEGER : now - was;
+
 /** Orders without a cost come last. */
 const marginFirst = ({ charged, cost }: CostedOrder): number =>
   cost === null ? Number.POSITIVE_INFINITY : charged - cost;
@@ -123,7 +132,7 @@ export const makeCoster = (): Coster => {
   let opened: Opened | null = null;
   let run = 0;
   let drawing = 0;
-  let moving: { key: string; of: Opened | null; at: (value: LeverValue) => WhatIf } | null = null;
+  let moving: { key: string; of: Opened | null; over: LeverOver } | null = null;
 
   const the = (): Opened => {
     if (!opened) throw new Error('no shop was given yet');
@@ -138,11 +147,11 @@ export const makeCoster = (): Coster => {
     return { compiled, goods: shop.catalogue?.goods ?? [], orders };
   };
   /** The lever asked about last goes on with what it has worked out. */
-  const over = (filter: OrderFilter, lever: Lever): ((value: LeverValue) => WhatIf) => {
+  const over = (filter: OrderFilter, lever: Lever): LeverOver => {
     const key = JSON.stringify([filter, lever]);
     if (moving?.key !== key || moving.of !== opened)
-      moving = { key, of: opened, at: leverOver(preparedOf(filter), lever) };
-    return moving.at;
+      moving = { key, of: opened, over: leverOver(preparedOf(filter), lever) };
+    return moving.over;
   };
   const rateOf = (rateId: string): Rate | undefined =>
     the().compiled.book.rates.find(({ id }) => id === rateId);
@@ -209,11 +218,16 @@ export const makeCoster = (): Coster => {
       const orders = at.prepared.filter((one) => one !== null).length;
       return { orders, unusable: at.prepared.length - orders };
     },
-    whatIf: (filter, lever, value) => over(filter, lever)(value),
+    whatIf: (filter, lever, value) => over(filter, lever).at(value),
+    movedOrders: (filter, lever, value) =>
+      over(filter, lever)
+        .moved(value)
+        .sort((a, b) => Math.abs(movedBy(b)) - Math.abs(movedBy(a)))
+        .map(({ costed, was, now }) => ({ ...listed(costed), was, now })),
     curve: async (filter, lever, onPoint) => {
       drawing += 1;
       const mine = drawing;
-      const at = over(filter, lever);
+      const { at } = over(filter, lever);
       const values = leverValues(the().compiled.book, lever, counted(filter));
       for (const value of values) {
         onPoint(at(value));

@@ -85,6 +85,10 @@ test('a changed threshold says what it would do, and goes into the draft', async
   expect(screen.queryByText('Put into the draft')).toBeNull();
   type('Free delivery from', '0.50');
   expect(await screen.findByText(/^No order pays more\. \d+ of \d+ orders pays? less, by /)).toBeTruthy();
+  fireEvent.press(screen.getByLabelText(/^Orders, Parcel to Maritimes: /));
+  expect(await screen.findByLabelText('Orders that would change')).toBeTruthy();
+  fireEvent.press(screen.getAllByLabelText(/^W?\d+, Parcel, .*: [\d.,]+ becomes 0\.00$/)[0]!);
+  expect(screen.getByText(/^Order W?\d+, .*; charged [\d.,]+; /)).toBeTruthy();
   fireEvent.press(screen.getByText('Put into the draft'));
   const rate = selectBook(store.getState()).rates.find(({ id }) => id === 'parcel-maritimes');
   expect(rate?.freeFrom).toBe(50);

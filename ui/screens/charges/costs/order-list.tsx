@@ -65,22 +65,37 @@ const useDetails = (): ((order: ListedOrder) => string) => {
     ].join('; ');
 };
 
-/** The orders behind a figure, the greatest losses first. */
-export const OrderList = ({ orders }: { orders: readonly ListedOrder[] }) => {
+interface Props<T extends ListedOrder> {
+  orders: readonly T[];
+  /** What they are, and what leads the list. */
+  label?: string;
+  hint?: string;
+  /** What stands at the end of an order's line; its margin if nothing is said. */
+  figureOf?: (order: T) => string;
+}
+
+/** The orders behind a figure; each is opened for when it was placed and how its margin comes about. */
+export const OrderList = <T extends ListedOrder>({
+  orders,
+  label = 'Orders, the greatest losses first',
+  hint = 'The greatest losses come first.',
+  figureOf,
+}: Props<T>) => {
   const style = useStyles(styles);
   const { store } = useAppSelector(selectBook);
   const { decimals } = useAppSelector(selectDisplayFormat);
+  const text = figureOf ?? ((order: T) => marginText(order, decimals));
   const details = useDetails();
   const [open, setOpen] = useState<number | null>(null);
   const opened = open === null ? undefined : orders[open];
   return (
     <View>
       <LongList
-        label="Orders, the greatest losses first"
+        label={label}
         one="order"
         items={orders}
         textOf={(order) =>
-          `${[order.number, order.name, order.town].filter(Boolean).join(', ')}: ${marginText(order, decimals)}`
+          `${[order.number, order.name, order.town].filter(Boolean).join(', ')}: ${text(order)}`
         }
         findLabel="Find an order"
         open={open}
@@ -92,14 +107,18 @@ export const OrderList = ({ orders }: { orders: readonly ListedOrder[] }) => {
               {order.number}{' '}
               <Text style={style.note}>{[order.name, order.town].filter(Boolean).join(', ')}</Text>
             </Text>
-            <Text style={order.cost !== null && order.charged < order.cost ? style.loss : style.figure}>
-              {marginText(order, decimals)}
+            <Text
+              style={
+                !figureOf && order.cost !== null && order.charged < order.cost ? style.loss : style.figure
+              }
+            >
+              {text(order)}
             </Text>
           </>
         )}
       </LongList>
       <Text style={style.details} aria-live="polite">
-        {opened ? `${details(opened)}.` : 'The greatest losses come first. Press an order for its figures.'}
+        {opened ? `${details(opened)}.` : `${hint} Press an order for its figures.`}
       </Text>
       <View style={style.actions}>
         <SaveList

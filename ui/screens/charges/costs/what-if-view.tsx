@@ -9,6 +9,7 @@ import type { WhatIf } from '../../../../core/costs/what-if.ts';
 import { moneyFigure, percentFigure } from '../../../../core/words/figure.ts';
 import { CountField, MoneyField, PercentField } from '../../../fields/kind-fields.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
+import { Fold } from '../../../parts/fold.tsx';
 import { Progress } from '../../../parts/progress.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -33,6 +34,7 @@ import {
   type LeverFamily,
   type NamedLever,
 } from './lever-words.ts';
+import { MovedOrders } from './moved-orders.tsx';
 import { signedMoney } from './signed-money.ts';
 import { SubtotalBars } from './subtotal-bars.tsx';
 import { useAnswer } from './use-costs.ts';
@@ -213,6 +215,11 @@ const LeverPart = ({ coster, filter, named }: Props & { named: NamedLever }) => 
           <ChartSave id={CHART} name="what-if" />
         </View>
       </View>
+      {value === today ? null : (
+        <Fold title="Orders" of={name} summary="those that would be charged otherwise">
+          <MovedOrders coster={coster} filter={filter} lever={lever} value={value} />
+        </Fold>
+      )}
       <CurveTable curve={curve} lever={lever} name={name} moreOrders={moreOrders} />
       {lever.kind === 'free-from' && value !== null && value > 0 ? (
         <Near coster={coster} filter={filter} rateId={lever.rateId} threshold={value} />
