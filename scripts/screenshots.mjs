@@ -77,7 +77,8 @@ const VIEWS = {
   costs: {
     path: '/charges?part=costs',
     sizes: ['wide'],
-    act: (page) => page.getByRole('table', { name: 'Margin by zone and service' }).waitFor({ timeout: 60_000 }),
+    act: (page) =>
+      page.getByRole('table', { name: 'Margin by zone and service' }).waitFor({ timeout: 60_000 }),
   },
   rate: {
     path: '/charges?zone=maritimes&service=parcel',
