@@ -1,5 +1,5 @@
 import { expect, test } from './browser.ts';
-import { fill, isPhone, openProgram } from './program.ts';
+import { fill, isPhone, openCell, openProgram } from './program.ts';
 
 test('a figure of the board by margin leads to its orders, and they are saved', async ({ page }) => {
   await openProgram(page, '/charges?part=costs');
@@ -16,8 +16,9 @@ test('a figure of the board by margin leads to its orders, and they are saved', 
 
 test('a threshold is moved, judged and put into the draft; undo takes it back', async ({ page }) => {
   await openProgram(page, '/charges');
-  await page.getByRole('tab', { name: 'Costs' }).click();
-  await page.getByRole('tab', { name: 'What if' }).click();
+  await openCell(page, 'Parcel', 'Maritimes');
+  await page.getByRole('button', { name: 'What past orders cost' }).click();
+  await expect(page.getByLabel('Where', { exact: true })).toHaveValue('Parcel to Maritimes');
   await expect(page.getByText(/^Best while at most 5 % of orders pay more: /)).toBeVisible();
   await fill(page, 'Free delivery from', 'much');
   await expect(page.getByRole('alert')).toBeVisible();

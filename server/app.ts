@@ -3,6 +3,7 @@ import cors from 'cors';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
+import { askingWith, type CarrierSecrets } from './carrier-secrets.ts';
 import { askerHere } from '../carriers/ask-here.ts';
 import { Troubles, type Misbehaviour } from '../carriers/misbehaviour.ts';
 import { apiPage } from './api-page.ts';
@@ -29,6 +30,8 @@ export interface ServerOptions {
   keys?: Keys;
   /** The origins of the pages that may ask from a browser. */
   origins?: readonly string[];
+  /** The secrets of carriers' accounts, by the account's id. */
+  secrets?: CarrierSecrets;
   /** What carriers get wrong from the start. */
   troubles?: readonly Misbehaviour[];
   now?: () => Date;
@@ -126,6 +129,7 @@ export const makeServer = ({
   editions = NO_EDITIONS,
   keys = ONLY_HERE,
   origins = [],
+  secrets = new Map(),
   troubles: first = [],
   now = () => new Date(),
   hosts = [],
@@ -139,7 +143,7 @@ export const makeServer = ({
 }: ServerOptions): Express => {
   const troubles = new Troubles();
   troubles.set(first);
-  const asker = metrics.counting(askerHere(troubles));
+  const asker = metrics.counting(askingWith(askerHere(troubles), secrets));
   const app = express();
   app.disable('x-powered-by');
   app.use(security, knownHosts(hosts), compression());

@@ -20,6 +20,7 @@ test.each([
   [{ HOST: '' }, /HOST is empty/],
   [{ HOST: ' ' }, /HOST is empty/],
   [{ PORT: 'x' }, /PORT must be a number/],
+  [{ CARRIER_SECRETS: 'fulmar' }, /CARRIER_SECRETS must have each account once/],
   [{ WORKERS: '0' }, /WORKERS must be a number from 1 to 64/],
   [{ WRITE_KEYS: 'short' }, /shorter than 16/],
   [{ EDITIONS: 'no-such-folder' }, /EDITIONS must be a folder/],

@@ -7,6 +7,7 @@ import type { Misbehaviour } from '../carriers/misbehaviour.ts';
 import { makeQuestion } from '../carriers/testing/question.ts';
 import { editionFileText } from '../core/formats/edition-file.ts';
 import { makeAccount, makeBook, makeCarrierPrice, makeRate, makeRequest } from '../core/testing/book.ts';
+import { readSecrets } from './carrier-secrets.ts';
 import { demoEditions } from './demo-editions.ts';
 import { Editions } from './editions.ts';
 import { EXAMPLE_ORDER, openApiDocument } from './openapi.ts';
@@ -133,6 +134,33 @@ describe('a quote', () => {
     expect(await (await fetch(`${origin}/metrics`)).text()).toContain(
       'emporos_carrier_answers_total{carrier="fulmar",outcome="timed-out"} 1',
     );
+  });
+
+  test('asks with the secret of an account, which the environment has and no answer shows', async () => {
+    const credentials = { kind: 'own', accountNumber: 'T7-55208' } as const;
+    const plain = makeBook();
+    const book = {
+      ...plain,
+      locations: [{ id: 'yard', name: 'Yard', address: makeQuestion().from, hours: [], closedDates: [] }],
+      carriers: [makeAccount({ credentials })],
+      rates: plain.rates.map((rate) => ({ ...rate, price: makeCarrierPrice() })),
+    };
+    const editions = heldEditions({ yard: [makeEdition({ book })] });
+    const quoteAt = async (origin: string): Promise<string> =>
+      (await send(`${origin}/api/editions/yard/quotes`, makeRequest())).text();
+    const without = await quoteAt(await serving({ editions }));
+    expect(JSON.parse(without)).toMatchObject({
+      choices: [],
+      withheld: [{ text: 'Fulmar refused the question: the secret is missing' }],
+    });
+    const secrets = readSecrets('fulmar=skerry') ?? new Map();
+    const quoted = await quoteAt(await serving({ editions, secrets }));
+    expect(JSON.parse(quoted)).toMatchObject({ choices: [{ id: 'parcel-country:ground' }] });
+    expect(quoted).not.toContain('skerry');
+  });
+
+  test.each(['fulmar', 'fulmar=', 'a=1 a=2', 'Not an id=1'])('no secrets are read of “%s”', (text) => {
+    expect(readSecrets(text)).toBeNull();
   });
 
   test('gives the times that can be chosen, with how many are left', async () => {

@@ -71,7 +71,7 @@ const endOnSignals = (
 
 /** Serves the program and its quote service from this process until it is told to stop. */
 export const serve = async (
-  { port, host, hosts, folder, keys, origins, logLevel, troubles }: Settings,
+  { port, host, hosts, folder, keys, origins, logLevel, troubles, secrets }: Settings,
   { metricsOfAll, onMetrics, onListening, onClosed }: Surroundings,
 ): Promise<void> => {
   const log = pino({ level: logLevel, base: { pid: process.pid } });
@@ -84,6 +84,7 @@ export const serve = async (
     ...(metricsOfAll ? { metricsOfAll } : {}),
     webRoot: join(ROOT, 'dist'),
     troubles: readTroubles(troubles),
+    ...(secrets ? { secrets } : {}),
     isStopping: () => isStopping,
     note: (line) => log.info(line, 'request'),
     log: (error) => log.error(error),

@@ -1,3 +1,4 @@
+import { readSecrets, type CarrierSecrets } from './carrier-secrets.ts';
 import type { Keys } from './keys.ts';
 
 /** What the environment says of the server. */
@@ -13,6 +14,8 @@ export interface Settings {
   workers: number;
   logLevel: string;
   troubles: string;
+  /** By the carrier account's id; null where they cannot be read. */
+  secrets: CarrierSecrets | null;
 }
 
 type Environment = Readonly<Record<string, string | undefined>>;
@@ -28,7 +31,7 @@ const isOrigin = (text: string): boolean => URL.canParse(text) && new URL(text).
 
 /** What is wrong with the environment, in a sentence; null where nothing is. */
 const faultOf = (
-  { port, host, keys, origins, workers, logLevel }: Settings,
+  { port, host, keys, origins, workers, logLevel, secrets }: Settings,
   environment: Environment,
 ): string | null => {
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
@@ -39,6 +42,8 @@ const faultOf = (
     return `WORKERS must be a number from 1 to ${MOST_WORKERS}, not “${environment['WORKERS']}”.`;
   if (!LEVELS.includes(logLevel))
     return `LOG_LEVEL must be one of ${LEVELS.join(', ')}, not “${environment['LOG_LEVEL']}”.`;
+  if (!secrets)
+    return 'CARRIER_SECRETS must have each account once, as: CARRIER_SECRETS="account-id=its-secret other-id=its-secret".';
   const wrong = origins.find((origin) => !isOrigin(origin));
   if (wrong !== undefined) return `ORIGINS must be origins as https://shop.example, not “${wrong}”.`;
   return [...keys.read, ...keys.write].some((key) => key.length < SHORTEST_KEY)
@@ -66,6 +71,7 @@ export const readSettings = (
     workers: Number(environment['WORKERS'] ?? 1),
     logLevel: environment['LOG_LEVEL'] ?? (folder === '' ? 'warn' : 'info'),
     troubles: environment['CARRIER_TROUBLES'] ?? '',
+    secrets: readSecrets(environment['CARRIER_SECRETS']),
   };
   const text = faultOf(settings, environment);
   return text === null ? { ok: true, settings } : { ok: false, text };

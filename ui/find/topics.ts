@@ -48,6 +48,16 @@ export const TOPICS: readonly Entry[] = [
     'sandbox',
   ]),
   topic('Import charges', 'Charges', charges('duties'), ['duties', 'customs', 'DAP', 'DDP', 'HS code']),
+  topic('Costs', 'Charges', charges('costs'), [
+    'margin',
+    'profit',
+    'loss',
+    'what shipping costs',
+    'what if',
+    'break even',
+    'report',
+    'compare carriers',
+  ]),
   topic('Where the shop sells', 'Reach', reach(), [
     'countries',
     'closed countries',

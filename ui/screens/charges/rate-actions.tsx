@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from 'react-native-paper';
@@ -78,6 +79,7 @@ const CopyForm = ({ rateId, zone, service, onDone }: Omit<Props, 'active'> & { o
 export const RateActions = memo(function RateActions({ rateId, active, zone, service }: Props) {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
+  const router = useRouter();
   const [doing, setDoing] = useState<'raise' | 'copy' | null>(null);
   const cell = { serviceId: service.id, zoneId: zone.id };
   const label = `${service.name} to ${zone.name}`;
@@ -99,6 +101,15 @@ export const RateActions = memo(function RateActions({ rateId, active, zone, ser
         ) : null}
         <TextAction label="Raise or lower" onPress={toggle('raise')} />
         <TextAction label="Copy to other zones" onPress={toggle('copy')} />
+        <TextAction
+          label="What past orders cost"
+          onPress={() =>
+            router.navigate({
+              pathname: '/charges',
+              params: { part: 'costs', view: 'what-if', rate: rateId },
+            })
+          }
+        />
         <TextAction
           label="Not offered here, on purpose"
           onPress={() => leave('leaveOut', 'not offered, on purpose')}

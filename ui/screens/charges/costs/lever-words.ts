@@ -98,10 +98,13 @@ const raises = ({ rates, services, zones }: Book): NamedLever[] => {
   ];
 };
 
+/** What a lever of the book is known by. */
+export const leverId = (lever: Lever): string => JSON.stringify(lever);
+
 /** The levers of a family; those that already have a value come first. */
 export const leversOfFamily = (book: Book, family: LeverFamily, display: DisplayFormat): NamedLever[] => {
   const named = leversOf(book).map((lever) => ({
-    id: JSON.stringify(lever),
+    id: leverId(lever),
     name: nameOf(book, lever, display),
     lever,
   }));

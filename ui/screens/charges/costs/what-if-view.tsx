@@ -1,4 +1,5 @@
 import type { Remote } from 'comlink';
+import { useLocalSearchParams } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -28,6 +29,7 @@ import { LeverSlider } from './lever-slider.tsx';
 import {
   isThreshold,
   LEVER_FAMILIES,
+  leverId,
   leversOfFamily,
   valueLabel,
   valueText,
@@ -243,7 +245,10 @@ const WhatIfView = ({ coster, filter }: Props) => {
   const book = useAppSelector(selectBook);
   const display = useAppSelector(selectDisplayFormat);
   const [family, setFamily] = useState<LeverFamily>('free');
-  const [chosen, setChosen] = useState<string | null>(null);
+  const { rate } = useLocalSearchParams<{ rate?: string }>();
+  const [chosen, setChosen] = useState<string | null>(
+    rate === undefined ? null : leverId({ kind: 'free-from', rateId: rate }),
+  );
   const { progress, unusable } = useMeasured(coster);
   const levers = useMemo(() => leversOfFamily(book, family, display), [book, family, display]);
   const named = levers.find(({ id }) => id === chosen) ?? levers[0];
