@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from './browser.ts';
 import { fill, isPhone, openCell, openProgram } from './program.ts';
 
@@ -24,6 +25,19 @@ test('a threshold is moved, judged and put into the draft; undo takes it back', 
   await expect(page.getByRole('alert')).toBeVisible();
   await fill(page, 'Free delivery from', '120');
   await expect(page.getByText(/^\d+ of 4,\d{3} orders pay more, by [\d.]+ on average\./)).toBeVisible();
+  for (const [button, ending] of [
+    ['Save the chart as SVG', 'svg'],
+    ['Save as PNG', 'png'],
+  ] as const) {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: button }).first().click();
+    const file = await download;
+    expect(file.suggestedFilename()).toMatch(new RegExp(`^wrack-thistle-what-if-.*\\.${ending}$`));
+    const start = readFileSync(await file.path())
+      .subarray(0, 4)
+      .toString('latin1');
+    expect(start).toBe(ending === 'svg' ? '<svg' : '\x89PNG');
+  }
   await page.getByRole('slider').press('ArrowLeft');
   await expect(page.getByLabel('Free delivery from', { exact: true })).not.toHaveValue('120.00');
   await page.getByRole('button', { name: /^Move to / }).click();
@@ -43,7 +57,7 @@ test('a threshold is moved, judged and put into the draft; undo takes it back', 
   );
 });
 
-test('steps that follow the costs are found, refused when too fine, and the chart is saved', async ({
+test('steps that follow the costs are found, put into the draft, and refused when too fine', async ({
   page,
 }) => {
   await openProgram(page, '/charges?part=costs&view=steps');
