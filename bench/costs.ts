@@ -1,6 +1,6 @@
 import { answersAtOnce } from '../carriers/stand-ins.ts';
 import { costedOrder } from '../core/costs/costed-order.ts';
-import { leverValues } from '../core/costs/lever-curve.ts';
+import { leverValues } from '../core/costs/lever-range.ts';
 import type { Lever } from '../core/costs/lever.ts';
 import { leverOver } from '../core/costs/what-if.ts';
 import { preparedOrder } from '../core/costs/what-if-orders.ts';

@@ -21,7 +21,8 @@ import { accountsByCell, accountShares, comparedOrder } from './accounts-compare
 import { costedOrder, type CostedOrder } from './costed-order.ts';
 import { leverValue, withLever, type Lever } from './lever.ts';
 import { leversOf } from './levers.ts';
-import { bestUnder, breakEvens, leverValues, marginWithMore, shareOfMore } from './lever-curve.ts';
+import { bestUnder, breakEvens, marginWithMore, shareOfMore } from './lever-curve.ts';
+import { leverValues } from './lever-range.ts';
 import { cellKey, marginBoard, marginOf, marginsBy } from './margin-board.ts';
 import { nearThreshold } from './near-threshold.ts';
 import { isCounted } from './order-filter.ts';

@@ -1,5 +1,5 @@
 import type { CostedOrder } from './costed-order.ts';
-import { evenStep } from './lever-curve.ts';
+import { evenStep } from './lever-range.ts';
 
 /** How many orders have a subtotal from one figure on, to less than the next; minor units. */
 export interface SubtotalBin {

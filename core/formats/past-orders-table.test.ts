@@ -1,5 +1,6 @@
 import { guessMapping } from './list-columns.ts';
-import { PAST_COLUMNS, readPastOrders, type PastMeaning } from './past-orders-table.ts';
+import { PAST_COLUMNS } from './past-order-columns.ts';
+import { readPastOrders, type PastMeaning } from './past-orders-table.ts';
 
 const MEANING: PastMeaning = {
   decimals: 2,

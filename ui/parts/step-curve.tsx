@@ -5,6 +5,7 @@ import type { Curve } from '../../core/price/curve.ts';
 import { measureFigure, moneyFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import { useInks } from '../theme/theme.ts';
 import { SANS, SERIF_ITALIC } from '../theme/tokens.ts';
+import { ChartAxes, withoutCents } from './chart-axes.tsx';
 import { costPath, curveFrame, curvePath, fallPath, type CurveFrame } from './curve-frame.ts';
 
 interface Props {
@@ -34,36 +35,6 @@ const spoken = ({ curve, display, title, costs }: Props): string => {
       `the carrier takes ${moneyFigure(amount, display.decimals)} at ${measureFigure(curve.basis, at, display)}`,
   );
   return [title, ...dots, ...falls, ...taken].join('; ');
-};
-
-const Axes = ({ frame, curve, display }: { frame: CurveFrame; curve: Curve; display: DisplayFormat }) => {
-  const inks = useInks();
-  const label = { fontFamily: SANS, fontSize: 12, fill: inks.quiet } as const;
-  return (
-    <G>
-      {frame.amounts.map(({ value, y }) => (
-        <G key={value}>
-          <Line x1={frame.left} x2={frame.right} y1={y} y2={y} stroke={inks.hairline} strokeDasharray="1 4" />
-          <SvgText {...label} x={frame.left - 8} y={y + 4} textAnchor="end">
-            {moneyFigure(value, display.decimals).replace(/\.00$/, '')}
-          </SvgText>
-        </G>
-      ))}
-      <Line x1={frame.left} x2={frame.left} y1={frame.top} y2={frame.bottom} stroke={inks.ink} />
-      <Line x1={frame.left} x2={frame.right} y1={frame.bottom} y2={frame.bottom} stroke={inks.ink} />
-      {frame.values.map(({ value, x }) => (
-        <SvgText
-          {...label}
-          key={value}
-          x={x}
-          y={frame.bottom + 18}
-          textAnchor={x > frame.right - 20 ? 'end' : 'middle'}
-        >
-          {measureFigure(curve.basis, value, display)}
-        </SvgText>
-      ))}
-    </G>
-  );
 };
 
 const Falls = ({ frame, curve, display }: { frame: CurveFrame; curve: Curve; display: DisplayFormat }) => {
@@ -132,7 +103,11 @@ export const StepCurve = memo(function StepCurve(props: Props) {
     >
       {width > 0 ? (
         <Svg width={width} height={HEIGHT} aria-hidden>
-          <Axes frame={frame} curve={curve} display={display} />
+          <ChartAxes
+            frame={frame}
+            across={(value) => measureFigure(curve.basis, value, display)}
+            upward={(amount) => withoutCents(moneyFigure(amount, display.decimals))}
+          />
           <Path d={curvePath(frame, curve)} stroke={inks.ink} strokeWidth={2} fill="none" />
           {costs ? (
             <Path d={costPath(frame, costs)} stroke={inks.control} strokeWidth={1} fill="none" />

@@ -9,7 +9,7 @@ import {
 } from '../../core/costs/accounts-compared.ts';
 import { costedOrder, type CostedOrder } from '../../core/costs/costed-order.ts';
 import { fewestSteps, isTooFine, type FittedSteps, type StepsBound } from '../../core/costs/fewest-steps.ts';
-import { leverValues } from '../../core/costs/lever-curve.ts';
+import { leverValues } from '../../core/costs/lever-range.ts';
 import type { Lever, LeverValue } from '../../core/costs/lever.ts';
 import { marginBoard, type MarginBoard } from '../../core/costs/margin-board.ts';
 import { nearThreshold, type NearThreshold } from '../../core/costs/near-threshold.ts';

@@ -138,6 +138,6 @@ test('a line of gains and losses has nothing (0) in its frame, and is drawn thro
     { at: 100, amount: -100 },
   ];
   const frame = lineFrame(points, 400, 200);
-  expect(frame?.rows.some(({ value }) => value === 0)).toBe(true);
+  expect(frame?.amounts.some(({ value }) => value === 0)).toBe(true);
   expect(frame && linePath(frame, points)).toMatch(/^M72 174L388 /);
 });

@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { ChartAxes } from '../../../parts/chart-axes.tsx';
+import type { CurveFrame } from '../../../parts/curve-frame.ts';
 import { useInks } from '../../../theme/theme.ts';
-import { SANS, SERIF_ITALIC } from '../../../theme/tokens.ts';
-import { lineFrame, linePath, type LineFrame, type LinePoint } from './line-frame.ts';
+import { SERIF_ITALIC } from '../../../theme/tokens.ts';
+import { lineFrame, linePath, type LinePoint } from './line-frame.ts';
 
 /** A place on the line that is pointed out. */
 export interface ChartMark {
@@ -30,43 +32,7 @@ const ROW = 16;
 /** What a mark's words take to its right. */
 const MARK_ROOM = 120;
 
-const Axes = ({ frame, across, upward }: { frame: LineFrame } & Pick<Props, 'across' | 'upward'>) => {
-  const inks = useInks();
-  const label = { fontFamily: SANS, fontSize: 12, fill: inks.quiet } as const;
-  return (
-    <G>
-      {frame.rows.map(({ value, y }) => (
-        <G key={value}>
-          <Line
-            x1={frame.left}
-            x2={frame.right}
-            y1={y}
-            y2={y}
-            stroke={value === 0 ? inks.ink : inks.hairline}
-            strokeDasharray={value === 0 ? undefined : '1 4'}
-          />
-          <SvgText {...label} x={frame.left - 8} y={y + 4} textAnchor="end">
-            {upward(value)}
-          </SvgText>
-        </G>
-      ))}
-      <Line x1={frame.left} x2={frame.left} y1={frame.top} y2={frame.bottom} stroke={inks.ink} />
-      {frame.columns.map(({ value, x }) => (
-        <SvgText
-          {...label}
-          key={value}
-          x={x}
-          y={frame.bottom + 18}
-          textAnchor={x > frame.right - 20 ? 'end' : 'middle'}
-        >
-          {across(value)}
-        </SvgText>
-      ))}
-    </G>
-  );
-};
-
-const Mark = ({ frame, mark, row }: { frame: LineFrame; mark: ChartMark; row: number }) => {
+const Mark = ({ frame, mark, row }: { frame: CurveFrame; mark: ChartMark; row: number }) => {
   const inks = useInks();
   const x = frame.x(mark.at);
   const onRight = x < frame.right - MARK_ROOM;
@@ -110,7 +76,7 @@ export const LeverChart = ({ id, points, marks, across, upward, spoken }: Props)
     >
       {width > 0 && frame ? (
         <Svg width={width} height={HEIGHT} aria-hidden>
-          <Axes frame={frame} across={across} upward={upward} />
+          <ChartAxes frame={frame} across={across} upward={upward} />
           <Path d={linePath(frame, points)} stroke={inks.ink} strokeWidth={2} fill="none" />
           {[...marks]
             .sort((a, b) => a.at - b.at)

@@ -1,21 +1,10 @@
 import { ticks } from 'd3-array';
+import type { CurveFrame } from '../../../parts/curve-frame.ts';
 
 /** A point of a line: a value, and the amount there in minor units. */
 export interface LinePoint {
   at: number;
   amount: number;
-}
-
-/** Where a line of amounts that may be negative stands on the paper. */
-export interface LineFrame {
-  left: number;
-  right: number;
-  top: number;
-  bottom: number;
-  x: (value: number) => number;
-  y: (amount: number) => number;
-  rows: { value: number; y: number }[];
-  columns: { value: number; x: number }[];
 }
 
 const LEFT = 72;
@@ -25,8 +14,8 @@ const BOTTOM = 26;
 /** About so many pixels to a label along the bottom. */
 const LABEL_ROOM = 76;
 
-/** The frame of a line in a space of so many pixels, with nothing (0) always in it; null without two points. */
-export const lineFrame = (points: readonly LinePoint[], width: number, height: number): LineFrame | null => {
+/** The frame of a line of amounts that may be negative, in a space of so many pixels, with nothing (0) always in it; null without two points. */
+export const lineFrame = (points: readonly LinePoint[], width: number, height: number): CurveFrame | null => {
   const [first, last] = [points[0], points.at(-1)];
   if (!first || !last || first.at === last.at) return null;
   const amounts = points.map(({ amount }) => amount);
@@ -37,8 +26,8 @@ export const lineFrame = (points: readonly LinePoint[], width: number, height: n
   const y = (amount: number): number => bottom - ((amount - least) / room) * (bottom - TOP);
   return {
     ...{ left: LEFT, right, top: TOP, bottom, x, y },
-    rows: ticks(least, most, 4).map((value) => ({ value, y: y(value) })),
-    columns: ticks(first.at, last.at, Math.max(2, Math.floor((right - LEFT) / LABEL_ROOM))).map((value) => ({
+    amounts: ticks(least, most, 4).map((value) => ({ value, y: y(value) })),
+    values: ticks(first.at, last.at, Math.max(2, Math.floor((right - LEFT) / LABEL_ROOM))).map((value) => ({
       value,
       x: x(value),
     })),
@@ -46,5 +35,5 @@ export const lineFrame = (points: readonly LinePoint[], width: number, height: n
 };
 
 /** The line through its points, as an SVG path. */
-export const linePath = ({ x, y }: LineFrame, points: readonly LinePoint[]): string =>
+export const linePath = ({ x, y }: CurveFrame, points: readonly LinePoint[]): string =>
   points.map(({ at, amount }, first) => `${first === 0 ? 'M' : 'L'}${x(at)} ${y(amount)}`).join('');

@@ -64,7 +64,7 @@ const styles = (inks: Inks) => ({
     borderBottomColor: inks.hairline,
   } as const,
   words: { flexGrow: 1, flexBasis: 170 },
-  end: { width: 96, alignItems: 'flex-end' } as const,
+  end: { width: 96, marginLeft: 'auto', alignItems: 'flex-end' } as const,
   figure: { ...smallFigure, color: inks.ink },
   loss: { ...smallFigure, color: inks.rubric },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,

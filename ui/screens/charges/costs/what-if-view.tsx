@@ -9,6 +9,7 @@ import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import type { WhatIf } from '../../../../core/costs/what-if.ts';
 import { moneyFigure, percentFigure } from '../../../../core/words/figure.ts';
 import { CountField, MoneyField, PercentField } from '../../../fields/kind-fields.tsx';
+import { withoutCents } from '../../../parts/chart-axes.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { Fold } from '../../../parts/fold.tsx';
 import { Progress } from '../../../parts/progress.tsx';
@@ -49,9 +50,6 @@ interface Props {
 }
 
 const CHART = 'what-if-chart';
-
-/** Whole amounts without their cents, for the edges of a chart. */
-const withoutCents = (text: string): string => text.replace(/[.,]00$/, '');
 
 const styles = (inks: Inks) => ({
   all: { gap: 12, paddingTop: 12 },
@@ -184,7 +182,7 @@ const LeverPart = ({ coster, filter, named }: Props & { named: NamedLever }) => 
             <PercentField
               right
               style={style.small}
-              label="At most pay more, %"
+              label="Most who pay more, %"
               value={most}
               onChange={(share) => setMost(Math.min(share, 10_000))}
             />
