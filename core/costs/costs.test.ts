@@ -26,7 +26,7 @@ import { leverValues } from './lever-range.ts';
 import { cellKey, marginBoard, marginOf, marginsBy } from './margin-board.ts';
 import { nearThreshold } from './near-threshold.ts';
 import { isCounted } from './order-filter.ts';
-import { withPastChoice } from './past-choice.ts';
+import { withPastChoice } from '../order/past-choice.ts';
 import { quantile, quartiles } from './quantile.ts';
 import { measuredOrders, stepCosts } from './step-costs.ts';
 import { netCharge, preparedOrder, type WhatIfOrders } from './what-if-orders.ts';

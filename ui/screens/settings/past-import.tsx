@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
-import { withPastChoice } from '../../../core/costs/past-choice.ts';
+import { withPastChoice } from '../../../core/order/past-choice.ts';
 import { guessUnit } from '../../../core/formats/list-columns.ts';
 import { PAST_COLUMNS, type PastColumn } from '../../../core/formats/past-order-columns.ts';
 import type { PastMeaning } from '../../../core/formats/past-orders-table.ts';
@@ -19,7 +19,7 @@ import { selectBook, selectCompiled, selectDisplayFormat, selectPastOrders } fro
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
 const UNITS = ['kg', 'g', 'lb', 'oz'] as const;
-const ASK_NONE = { id: '', name: 'None of the book’s', note: '' };
+const ASK_NONE = { id: '', name: 'None', note: '' };
 
 const settings = { gap: 12, paddingTop: 12, maxWidth: 420 } as const;
 const row = { flexDirection: 'row' } as const;
@@ -95,7 +95,7 @@ const PastImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
           />
           <View style={row}>
             <Chooser
-              label="Orders with no service of the book went by"
+              label="Service of rows that name none of yours"
               chosen={options.find(({ id }) => id === service)?.name ?? ''}
               options={options}
               onChoose={setService}

@@ -57,7 +57,7 @@ export const AccountsTable = ({
   const { decimals, units } = useAppSelector(selectDisplayFormat);
   const { zones, store } = useAppSelector(selectBook);
   const zoneName = (row: string): string =>
-    zones.find(({ id }) => `zone:${id}` === row)?.name ?? 'No longer in the book';
+    zones.find(({ id }) => `zone:${id}` === row)?.name ?? 'Not in the book';
   const upTo = ({ upTo: most }: ComparedCell): string =>
     most === null ? 'heavier' : `to ${weightFigure(most, units)}`;
   return (

@@ -77,7 +77,7 @@ const useCompared = ({ coster, filter }: Props) => {
     });
     void coster.accounts(filter, EDGES, tell).then(
       (found) => {
-        if (wanted) setCompared(found);
+        if (wanted && found) setCompared(found);
       },
       () => undefined,
     );
@@ -85,14 +85,18 @@ const useCompared = ({ coster, filter }: Props) => {
       wanted = false;
     };
   }, [coster, filter, isAsked]);
-  return { compared, progress, isAsked, ask: () => setAsked(true) };
+  const stop = (): void => {
+    void coster.stop();
+    setAsked(false);
+  };
+  return { compared, progress, isAsked, ask: () => setAsked(true), stop };
 };
 
 /** The carriers' accounts over the shop's own past parcels: what each asks, where it is the cheapest. */
 const AccountsView = (props: Props) => {
   const style = useStyles(styles);
   const { carriers } = useAppSelector(selectBook);
-  const { compared, progress, isAsked, ask } = useCompared(props);
+  const { compared, progress, isAsked, ask, stop } = useCompared(props);
   if (carriers.length === 0)
     return <Text style={style.note}>The book has no carrier accounts. Add one under Carriers.</Text>;
   const shares = carriers.flatMap((account) => {
@@ -109,7 +113,10 @@ const AccountsView = (props: Props) => {
         <TextAction main style={style.action} label="Ask the carriers about past orders" onPress={ask} />
       )}
       {isAsked && !compared ? (
-        <Progress label="Asking the carriers" share={progress ? progress.done / progress.of : 0} />
+        <>
+          <Progress label="Asking the carriers" share={progress ? progress.done / progress.of : 0} />
+          <TextAction style={style.action} label="Stop asking" onPress={stop} />
+        </>
       ) : null}
       {compared?.orders === 0 ? (
         <Text>No order of the period was shipped, or no carrier gave a price.</Text>

@@ -19,7 +19,7 @@ export interface BoardLines {
 const named = (list: readonly { id: string; name: string }[], kind: string): { id: string; name: string }[] =>
   list.map(({ id, name }) => ({ id: `${kind}:${id}`, name }));
 
-const GONE = { id: 'gone', name: 'No longer in the book' };
+const GONE = { id: 'gone', name: 'Not in the book' };
 
 /** The rows and columns that have orders, in the order of the book. */
 export const boardLines = ({ rows, columns, cells }: MarginBoard, book: Book): BoardLines => {

@@ -53,7 +53,12 @@ const Sums = ({ board, isWhole }: { board: BoardOfPeriod; isWhole: boolean }) =>
   const { decimals } = useAppSelector(selectDisplayFormat);
   const { timeZone } = useAppSelector(selectBook).store;
   const { total, first, last } = board;
-  if (!first || !last) return <Text style={style.note}>No order of the past is counted here.</Text>;
+  if (!first || !last)
+    return (
+      <Text style={style.note}>
+        No past orders are counted here. Choose a longer period or other weights, or import some.
+      </Text>
+    );
   const day = (instant: string): string => dayText(localMoment(instant, timeZone).date);
   const figures = [
     { name: 'Charged', text: moneyFigure(total.charged, decimals), isLoss: false },

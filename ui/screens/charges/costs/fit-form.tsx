@@ -1,5 +1,5 @@
 import type { Remote } from 'comlink';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { FittedSteps, StepsBound } from '../../../../core/costs/fewest-steps.ts';
@@ -57,14 +57,20 @@ export const FitForm = ({
     unit: Math.max(1, 50 * 10 ** (display.decimals - 2)),
   });
   const [fitted, setFitted] = useState<FittedSteps | 'looking' | 'too-fine' | null>(null);
+  const asked = useRef(bound);
   const found = typeof fitted === 'object' ? fitted : null;
   const set = (changes: Partial<StepsBound>): void => {
-    setBound({ ...bound, ...changes });
+    const next = { ...bound, ...changes };
+    asked.current = next;
+    setBound(next);
     setFitted(null);
   };
   const find = async (): Promise<void> => {
+    asked.current = bound;
     setFitted('looking');
-    setFitted((await coster.fit(filter, rate.id, bound)) ?? 'too-fine');
+    const steps = await coster.fit(filter, rate.id, bound).catch(() => null);
+    // What was asked before a field was changed is no answer any more.
+    if (asked.current === bound) setFitted(steps ?? 'too-fine');
   };
   const take = (): void => {
     if (!found) return;
@@ -139,9 +145,11 @@ export const FitForm = ({
           </Text>
           <Text style={style.note}>
             {money(found.apart)} off on average
-            {found.apart > bound.apart ? ', more than you allowed: no number of steps comes nearer' : ''}. If
-            nobody travelled free, the orders would leave {signedMoney(found.margin, display.decimals)} over
-            their cost{rate.handling ? ', handling included' : ''}.
+            {found.apart > bound.apart
+              ? `, more than you allowed: no better with at most ${countFigure(bound.most, 'step')}`
+              : ''}
+            . If no delivery were free, the orders would leave {signedMoney(found.margin, display.decimals)}{' '}
+            over their cost{rate.handling ? ', handling included' : ''}.
           </Text>
           <TextAction main style={style.action} label={`Put into the draft: ${name}`} onPress={take} />
         </View>

@@ -127,9 +127,16 @@ const LABELS: Record<LeverFamily, string> = {
   carrier: 'Carriers ask more by',
 };
 
-/** What the value of a lever is called. */
+/** What the value of a lever is called in a sentence. */
+export const valueName = (lever: Lever): string => LABELS[FAMILY[lever.kind]].toLowerCase();
+
+/** What the field of a lever's value is called. */
 export const valueLabel = (lever: Lever): string =>
   isInPercent(lever) ? `${LABELS[FAMILY[lever.kind]]}, %` : LABELS[FAMILY[lever.kind]];
+
+/** Whether the book may go without the value: a threshold or a minimum there is none of. */
+export const maybeNone = ({ kind }: Lever): boolean =>
+  kind === 'free-from' || kind === 'minimum-order' || kind === 'least-charge';
 
 /** Whether a value of the lever may bring more orders: a threshold from which delivery is free. */
 export const isThreshold = ({ kind }: Lever): boolean => kind === 'free-from' || kind === 'adjustment-from';

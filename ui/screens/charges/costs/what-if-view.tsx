@@ -8,7 +8,7 @@ import { isInPercent, leverValue, type Lever, type LeverValue } from '../../../.
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import type { WhatIf } from '../../../../core/costs/what-if.ts';
 import { moneyFigure, percentFigure } from '../../../../core/words/figure.ts';
-import { CountField, MoneyField, PercentField } from '../../../fields/kind-fields.tsx';
+import { CountField, MoneyField, OptionalMoneyField, PercentField } from '../../../fields/kind-fields.tsx';
 import { withoutCents } from '../../../parts/chart-axes.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { Fold } from '../../../parts/fold.tsx';
@@ -32,7 +32,9 @@ import {
   LEVER_FAMILIES,
   leverId,
   leversOfFamily,
+  maybeNone,
   valueLabel,
+  valueName,
   valueText,
   type LeverFamily,
   type NamedLever,
@@ -57,7 +59,6 @@ const styles = (inks: Inks) => ({
   choice: { flexDirection: 'row', maxWidth: 480 } as const,
   halves: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 32, rowGap: 12 } as const,
   half: { flexGrow: 1, flexShrink: 1, flexBasis: 330, minWidth: 0, gap: 8 } as const,
-  line: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'center' } as const,
   field: { width: 150 },
   small: { width: 190 },
   note: note(inks),
@@ -71,11 +72,20 @@ const ValueField = ({
 }: {
   lever: Lever;
   value: LeverValue;
-  onChange: (value: number) => void;
+  onChange: (value: LeverValue) => void;
 }) => {
   const style = useStyles(styles);
-  const shared = { right: true, style: style.field, label: valueLabel(lever), value: value ?? 0, onChange };
-  return isInPercent(lever) ? <PercentField {...shared} /> : <MoneyField {...shared} />;
+  const shown = { right: true, style: style.field, label: valueLabel(lever) };
+  if (isInPercent(lever)) return <PercentField {...shown} value={value ?? 0} onChange={onChange} />;
+  if (!maybeNone(lever)) return <MoneyField {...shown} value={value ?? 0} onChange={onChange} />;
+  return (
+    <OptionalMoneyField
+      {...shown}
+      placeholder="none"
+      value={value ?? undefined}
+      onChange={(next) => onChange(next ?? null)}
+    />
+  );
 };
 
 /** What the curve says in sentences: where it breaks even, and the best value under the merchant's bound. */
@@ -154,7 +164,7 @@ const LeverPart = ({ coster, filter, named }: Props & { named: NamedLever }) => 
     point.value === null ? [] : [{ at: point.value, amount: marginWithMore(point, moreOrders) }],
   );
   const best = bestUnder(curve, most, moreOrders);
-  const label = `${name}: ${valueLabel(lever).toLowerCase()} ${text(value)}`;
+  const label = `${name}: ${valueName(lever)} ${text(value)}`;
   const change = value === today ? null : leverEdit(book, lever, value, label);
   const take = (): void => {
     if (!change) return;
@@ -201,14 +211,14 @@ const LeverPart = ({ coster, filter, named }: Props & { named: NamedLever }) => 
           <Findings curve={curve} lever={lever} most={most} moreOrders={moreOrders} onMove={setValue} />
         </View>
         <View style={style.half}>
-          <Text style={style.note}>Margin, by {valueLabel(lever).toLowerCase()}</Text>
+          <Text style={style.note}>Margin, by {valueName(lever)}</Text>
           <LeverChart
             id={CHART}
             points={points}
             marks={marksOf(today, value, best, text)}
             across={across}
             upward={(amount) => withoutCents(moneyFigure(amount, display.decimals))}
-            spoken={`Margin along ${valueLabel(lever).toLowerCase()} for ${name}. ${points
+            spoken={`Margin along ${valueName(lever)} for ${name}. ${points
               .map(({ at, amount }) => `${text(at)}: ${signedMoney(amount, display.decimals)}`)
               .join('; ')}`}
           />
