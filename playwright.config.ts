@@ -24,7 +24,12 @@ export default defineConfig({
     serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--js-flags=--single-threaded-gc',
+      ],
     },
   },
   projects: [

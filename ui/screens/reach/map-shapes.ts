@@ -26,14 +26,20 @@ const shapeOf = (path: GeoPath, code: string, one: Parameters<GeoPath>[0]): Shap
   return text ? [{ code, path: text, centre: path.centroid(one), area: path.area(one) }] : [];
 };
 
-/** The outlines of the countries, by the codes that the map's numbers stand for. */
-export const worldShapes = (byNumber: Readonly<Record<string, string>>): Shape[] => {
+/** The outlines of the countries by the map's numbers; drawn when first asked for, since they never change. */
+let outlines: Shape[] | null = null;
+const outlinesDrawn = (): Shape[] => {
   const path = geoPath(projection).digits(1);
-  return drawn.features.flatMap((one) => {
-    const code = byNumber[String(one.id)];
-    return code === undefined ? [] : shapeOf(path, code, one);
-  });
+  outlines ??= drawn.features.flatMap((one) => shapeOf(path, String(one.id), one));
+  return outlines;
 };
+
+/** The outlines of the countries, by the codes that the map's numbers stand for. */
+export const worldShapes = (byNumber: Readonly<Record<string, string>>): Shape[] =>
+  outlinesDrawn().flatMap((shape) => {
+    const code = byNumber[shape.code];
+    return code === undefined ? [] : [{ ...shape, code }];
+  });
 
 /** The outlines of all subdivisions that the shipped map has (Natural Earth, in the public domain), by country. */
 export const subdivisionShapes = async (): Promise<ReadonlyMap<string, Shape[]>> => {
