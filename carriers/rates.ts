@@ -1,7 +1,7 @@
 import type { CarrierAnswer, CarrierQuestion } from '../core/model/carrier.ts';
 import type { Destination } from '../core/model/place.ts';
 import { pointsOf } from '../core/price/rounding.ts';
-import { areaOf, hasAreas, metresApart } from './areas.ts';
+import { areaOf, areaPoint, hasAreas, metresApart } from './areas.ts';
 import type { OnePriceBox, Surcharge, Tariff, TariffService } from './tariff.ts';
 import { isoWeekOf } from './working-days.ts';
 
@@ -180,7 +180,7 @@ const unanswerable = (tariff: Tariff, question: CarrierQuestion): string | null 
   ] as const) {
     if (!hasAreas(address.country)) continue;
     if (areaOf(address) === null) return `the ${whose}’s postal code is missing`;
-    if (metresApart(address, address) === null) return `the ${whose}’s postal code is not known`;
+    if (areaPoint(address) === null) return `the ${whose}’s postal code is not known`;
   }
   return null;
 };

@@ -83,6 +83,12 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await openProgram(page, '/charges?part=costs&view=steps');
     await expect(page.getByRole('button', { name: 'Find the fewest steps' })).toBeVisible();
   },
+  'how past orders are packed': async (page) => {
+    await openProgram(page, '/charges?part=costs&view=packing');
+    await page.getByRole('button', { name: '30 days' }).click();
+    await page.getByRole('button', { name: 'Pack past orders anew' }).click();
+    await page.getByRole('button', { name: /^Medium carton: .* full$/ }).click();
+  },
   'an adjustment': (page) => openProgram(page, '/charges?part=adjustments&adjustment=winter'),
   'a rate table': async (page) => {
     await openProgram(page, '/charges?part=tables&table=pallets-west');

@@ -41,6 +41,8 @@ test('an adjustment is written as a sentence, acts in the preview, and is moved 
   await page.keyboard.press('Space');
   await expect(list.getByRole('listitem').nth(4)).toContainText('Moss week');
 
+  // Rows that slide to their places are let come to rest.
+  for (const name of ['Move Moss week', 'Move Frost on the road']) await page.getByLabel(name).hover();
   const from = await page.getByLabel('Move Moss week').boundingBox();
   const to = await page.getByLabel('Move Frost on the road').boundingBox();
   if (!from || !to) throw new Error('the handles have no place');

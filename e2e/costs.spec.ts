@@ -61,7 +61,14 @@ test('steps that follow the costs are found, put into the draft, and refused whe
   page,
 }) => {
   await openProgram(page, '/charges?part=costs&view=steps');
+  await page.getByRole('button', { name: 'Stop measuring' }).click();
+  await page.getByRole('button', { name: 'Measure past orders' }).click();
   await expect(page.getByRole('list', { name: 'Steps of Parcel to Maritimes beside costs' })).toBeVisible();
+  const step = page.getByRole('button', { name: /^The step from 2 kg: \d+ orders$/ });
+  await step.click();
+  const orders = page.getByRole('list', { name: 'Orders, the greatest losses first' });
+  await expect(orders.getByRole('button').first()).toHaveAccessibleName(/, Parcel, /);
+  await step.click();
   await fill(page, 'Steps begin at every', '1 g');
   await fill(page, 'Charges rounded to', '0.01');
   await page.getByRole('button', { name: 'Find the fewest steps' }).click();
@@ -71,6 +78,8 @@ test('steps that follow the costs are found, put into the draft, and refused whe
   await page.getByRole('button', { name: 'Find the fewest steps' }).click();
   await page.getByRole('button', { name: 'Put into the draft: Parcel to Maritimes' }).click();
   await expect(page.getByText('Parcel to Maritimes has the new steps in the draft.')).toBeVisible();
+  // What was typed stays, while the orders are measured anew with the change.
+  await expect(page.getByLabel('Steps begin at every', { exact: true })).toHaveValue('1 kg');
 });
 
 test('carriers are compared over the orders of a period', async ({ page }) => {
@@ -78,6 +87,13 @@ test('carriers are compared over the orders of a period', async ({ page }) => {
   await page.getByRole('button', { name: '30 days' }).click();
   await page.getByRole('button', { name: 'Ask the carriers about past orders' }).click();
   await expect(page.getByRole('table', { name: 'Prices by zone and weight' })).toBeVisible();
+  const fold = page.getByRole('button', { name: /^Orders, Gannet Post: / });
+  await fold.click();
+  const orders = page.getByRole('list', { name: 'Orders at the prices of Gannet Post' });
+  await expect(orders.getByRole('button').first()).toHaveAccessibleName(
+    /: [\d.,]+, [\d.,]+ above the cheapest$/,
+  );
+  await fold.click();
   await expect(page.getByRole('list', { name: 'Accounts' }).getByRole('listitem')).toHaveCount(3);
 });
 
@@ -106,4 +122,28 @@ test('past orders from elsewhere are looked at, imported and counted among the c
   await expect(
     page.getByText(/^Order Z-1, .*; 1\.2 kg; products 48\.00; charged 12\.50; cost 1,900\.00\.$/),
   ).toBeVisible();
+});
+
+test('past orders are packed anew, a box leads to its orders, and the box that saves most goes into the draft', async ({
+  page,
+}) => {
+  await openProgram(page, '/charges?part=costs&view=packing');
+  await page.getByRole('button', { name: '30 days' }).click();
+  await page.getByRole('button', { name: 'Pack past orders anew' }).click();
+  await expect(page.getByRole('list', { name: 'Ways of packing' })).toBeVisible();
+  const box = page.getByRole('button', { name: /^Medium carton: .* full$/ });
+  await box.click();
+  const orders = page.getByRole('list', { name: 'Orders, the greatest losses first' });
+  await expect(orders.getByRole('button').first()).toBeVisible();
+  await box.click();
+  await fill(page, 'Inside at most', '56 x 52');
+  await expect(page.getByRole('alert')).toContainText('Write three sides');
+  await fill(page, 'Inside at most', '56 x 52 x 54 cm');
+  await page.getByRole('button', { name: 'Find the box that saves most' }).click();
+  await expect(
+    page.getByText(/^[\d.]+ × [\d.]+ × [\d.]+ cm inside saves [\d.,]+ over the period/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Put into the draft: Fulmar Parcel packs into it' }).click();
+  await expect(page.getByText(/^Fulmar Parcel packs into Carton .* too, in the draft\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
 });

@@ -1,5 +1,6 @@
 import type { StepsPrice } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
+import type { CostedOrder } from './costed-order.ts';
 import { quartiles, type Quartiles } from './quantile.ts';
 import type { PreparedOrder, WhatIfOrders } from './what-if-orders.ts';
 
@@ -19,7 +20,7 @@ export interface StepCosts {
 
 /** An order that took a rate: the measure its price goes by, what it is charged now and what it cost. */
 export interface MeasuredOrder {
-  number: string;
+  costed: CostedOrder;
   value: number;
   charge: number;
   cost: number | null;
@@ -39,19 +40,29 @@ export const measuredOrders = ({ orders }: WhatIfOrders, rate: Rate): MeasuredOr
   const { price } = rate;
   if (price.kind !== 'steps' || price.per !== 'order') return [];
   return orders.flatMap((one) => {
-    const { order, cost } = one.costed;
-    const value = order.chosen.of?.rateId === rate.id ? valueOf(one, price) : null;
+    const { costed } = one;
+    const value = costed.order.chosen.of?.rateId === rate.id ? valueOf(one, price) : null;
     return value === null || one.charge === null
       ? []
-      : [{ number: order.number, value, charge: one.charge, cost }];
+      : [{ costed, value, charge: one.charge, cost: costed.cost }];
   });
 };
 
+/** The orders that fall into one step of a price. */
+export const inStep = <T extends { value: number }>(
+  { steps }: StepsPrice,
+  at: number,
+  orders: readonly T[],
+): T[] => {
+  const [step, next] = [steps[at], steps[at + 1]];
+  return step ? orders.filter(({ value }) => value >= step.from && (!next || value < next.from)) : [];
+};
+
 /** Each step of a price with the charges and costs of the orders in it. */
-export const stepCosts = ({ steps }: StepsPrice, orders: readonly MeasuredOrder[]): StepCosts[] =>
-  steps.map(({ from }, at) => {
-    const to = steps[at + 1]?.from ?? null;
-    const inside = orders.filter(({ value }) => value >= from && (to === null || value < to));
+export const stepCosts = (price: StepsPrice, orders: readonly Omit<MeasuredOrder, 'costed'>[]): StepCosts[] =>
+  price.steps.map(({ from }, at) => {
+    const to = price.steps[at + 1]?.from ?? null;
+    const inside = inStep(price, at, orders);
     const costed = inside.flatMap(({ charge, cost }) => (cost === null ? [] : [{ charge, cost }]));
     return {
       at,
@@ -63,3 +74,7 @@ export const stepCosts = ({ steps }: StepsPrice, orders: readonly MeasuredOrder[
       margin: costed.reduce((sum, { charge, cost }) => sum + charge - cost, 0),
     };
   });
+
+/** What handling adds to each order of a rate, which its steps need not cover; minor units. */
+export const orderHandling = ({ handling }: Pick<Rate, 'handling'>): number =>
+  handling?.per === 'order' ? (handling.amount ?? 0) : 0;

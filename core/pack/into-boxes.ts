@@ -68,6 +68,11 @@ class Packer {
     return best;
   }
 
+  /** Whether one box holds all of the units. */
+  holdsAll(counts: Counts): boolean {
+    return this.whole(counts, 0, WHOLE_TRIES) !== null;
+  }
+
   private total(counts: Counts, of: 'volume' | 'weight'): number {
     let all = 0;
     for (let kind = 0; kind < counts.length; kind += 1)
@@ -185,3 +190,7 @@ export const intoBoxes = (kinds: readonly Kind[], boxes: readonly PackBox[]): Bo
     .pack(kinds.map(({ quantity }) => quantity))
     .map((run) => ({ ...run, box: (order[run.box] as { at: number }).at }));
 };
+
+/** Whether all units go into one box together, as `intoBoxes` would find it. */
+export const goIntoOne = (kinds: readonly Kind[], box: PackBox): boolean =>
+  new Packer(kinds, [box], { left: MOST_TRIED }).holdsAll(kinds.map(({ quantity }) => quantity));

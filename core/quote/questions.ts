@@ -114,6 +114,16 @@ export const questionsOf = (order: OrderContext): CarrierQuestion[] => {
 export const carrierQuestions = (compiled: CompiledBook, request: QuoteRequest): CarrierQuestion[] =>
   compiled.accounts.size === 0 ? [] : questionsOf(orderContext(compiled, request));
 
+/** What an account's carrier is asked about all goods of an order that travel, in parcels that they were packed into. */
+export const shipmentIn = (
+  order: OrderContext,
+  account: CompiledAccount,
+  parcels: Parcels,
+): CarrierQuestion | null => {
+  const { destination } = order.request;
+  return destination ? questionFor(order, account, destination, order.basket.physical, parcels) : null;
+};
+
 /**
  * What a shipment of an order is booked with: as the order is asked about, but with all goods that travel in its
  * parcels, those that are not charged for too. Null where the address is not known or the parcels cannot be stated.
@@ -124,10 +134,8 @@ export const shipmentQuestion = (
   accountId: string,
 ): CarrierQuestion | null => {
   const account = compiled.accounts.get(accountId);
-  const { destination } = request;
-  if (!account || !destination) return null;
+  if (!account) return null;
   const order = orderContext(compiled, request);
-  const { physical } = order.basket;
-  const parcels = new Parcels(account.packing, physical, compiled.book.store.defaultWeight);
-  return questionFor(order, account, destination, physical, parcels);
+  const parcels = new Parcels(account.packing, order.basket.physical, compiled.book.store.defaultWeight);
+  return shipmentIn(order, account, parcels);
 };

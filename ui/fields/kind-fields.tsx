@@ -1,5 +1,12 @@
+import type { Size } from '../../core/model/good.ts';
 import type { LimitMeasure, Measure } from '../../core/model/price.ts';
-import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../../core/words/figure.ts';
+import {
+  measureFigure,
+  moneyFigure,
+  percentFigure,
+  sizeFigure,
+  type DisplayFormat,
+} from '../../core/words/figure.ts';
 import { countryName } from '../places/places.ts';
 import { selectDisplayFormat } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
@@ -13,6 +20,7 @@ import {
   readMoney,
   readName,
   readPercent,
+  readRoom,
   readSeconds,
   readTime,
   readTokens,
@@ -81,6 +89,12 @@ const MEASURE: FieldKind<number, Measured> = {
 /** A weight, length, volume, distance or count, in the shop's units. */
 export const MeasureField = fieldOf(MEASURE);
 export const OptionalMeasureField = optionalFieldOf(MEASURE);
+
+/** The inside of a box; no side is 0. */
+export const SizeField = fieldOf<Size>({
+  write: (value, { units }) => sizeFigure(value, units),
+  read: readRoom,
+});
 
 interface Signed {
   /** Whether the sign stands in the field, as where the label does not say that it is a percentage. */

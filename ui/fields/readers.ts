@@ -98,6 +98,16 @@ export const readSize =
     return size ? { ok: true, value: size } : { ok: false, text: `Write three sides, as ${example}.` };
   };
 
+/** The inside of a box: three sides, none of them 0. */
+export const readRoom =
+  (display: DisplayFormat) =>
+  (text: string): Read<Size> => {
+    const size = readSize(display)(text);
+    return size.ok && Math.min(size.value.length, size.value.width, size.value.height) === 0
+      ? { ok: false, text: 'Each side must be more than 0.' }
+      : size;
+  };
+
 export const readPercent = (text: string): Read<number> =>
   said(typedPercent(text, fieldMark), 'Write a percentage, as 4.5.', {
     value: GREATEST_POINTS,

@@ -73,3 +73,56 @@ test('asks every account about every order that was shipped', async () => {
   expect([...(compared?.shares.keys() ?? [])].sort()).toEqual(['cairn', 'fulmar', 'gannet']);
   expect(await coster.accounts({}, [2_000], quiet)).toEqual(compared);
 });
+
+test('has the orders behind a step and behind what an account asks', async () => {
+  const coster = makeCoster();
+  await coster.open({ ...SHOP, orders: orders.slice(0, 60) }, quiet);
+  await coster.prepare(quiet);
+  const { steps } = coster.steps({}, 'parcel-maritimes');
+  for (const { at, orders: count } of steps)
+    expect(coster.ordersInStep({}, 'parcel-maritimes', at)).toHaveLength(count);
+  expect(coster.ordersInStep({}, 'none-such', 0)).toEqual([]);
+  expect(coster.ordersPriced({}, 'fulmar')).toEqual([]);
+  const compared = await coster.accounts({}, [2_000], quiet);
+  const priced = coster.ordersPriced({}, 'fulmar');
+  expect(priced).toHaveLength(compared?.shares.get('fulmar')?.orders ?? -1);
+  const above = priced.map(({ price, least }) => price - least);
+  expect(above).toEqual([...above].sort((a, b) => b - a));
+  expect(above.filter((one) => one === 0)).toHaveLength(compared?.shares.get('fulmar')?.cheapest ?? -1);
+});
+
+describe('packing', () => {
+  test('is compared way by way, and each box has its orders', async () => {
+    const coster = makeCoster();
+    await coster.open({ ...SHOP, orders: orders.slice(0, 60) }, quiet);
+    const compared = await coster.packing({}, 'fulmar', quiet);
+    const [own, freight] = compared?.plans ?? [];
+    expect(own?.by).toEqual(['fulmar', 'store', 'gannet']);
+    expect(own?.sums).toEqual(own?.own);
+    expect(freight?.sums.orders).toBe(freight?.own.orders);
+    expect(freight?.sums.orders).toBeLessThan(own?.sums.orders ?? 0);
+    for (const { box, orders: count } of compared?.uses ?? [])
+      expect(coster.ordersInBox({}, 'fulmar', box.id)).toHaveLength(count);
+    expect(await coster.packing({}, 'nobody', quiet)).toEqual({ plans: [], uses: [] });
+    expect(coster.ordersInBox({}, 'nobody', 'small')).toEqual([]);
+  });
+
+  test('has one more box that truly saves, none where none fits, and stops when it is told', async () => {
+    const coster = makeCoster();
+    await coster.open({ ...SHOP, orders: orders.slice(0, 60) }, quiet);
+    const limits = { most: { length: 560, width: 520, height: 540 }, maxWeight: 20_000 };
+    let tried = 0;
+    const found = await coster.bestBox({}, 'fulmar', limits, (count) => {
+      tried = count;
+    });
+    if (found === null || found === 'none') throw new Error('a box was to be found');
+    expect(found.now.carrier + found.now.boxes).toBeLessThan(found.was.carrier + found.was.boxes);
+    expect([found.now.orders, found.orders > 0]).toEqual([found.was.orders, true]);
+    expect(tried).toBeGreaterThan(100);
+    const small = { most: { length: 5, width: 5, height: 5 }, maxWeight: 10 };
+    expect(await coster.bestBox({}, 'fulmar', small, quiet)).toBe('none');
+    expect(await coster.bestBox({}, 'nobody', limits, quiet)).toBe('none');
+    const stopped = coster.bestBox({}, 'fulmar', limits, () => coster.stop());
+    expect(await stopped).toBeNull();
+  });
+});

@@ -15,7 +15,9 @@ import { marginBoard, type MarginBoard } from '../../core/costs/margin-board.ts'
 import { nearThreshold, type NearThreshold } from '../../core/costs/near-threshold.ts';
 import { isCounted, type OrderFilter } from '../../core/costs/order-filter.ts';
 import {
+  inStep,
   measuredOrders,
+  orderHandling,
   stepCosts,
   type MeasuredOrder,
   type StepCosts,
@@ -26,25 +28,16 @@ import type { Book } from '../../core/model/book.ts';
 import type { Rate } from '../../core/model/rate.ts';
 import { compile, type CompiledBook } from '../../core/quote/compile.ts';
 import { makeParts } from '../../core/quote/compiled-parts.ts';
+import { breath, type OnCostProgress } from './cost-progress.ts';
+import { listed, margin, type ListedOrder } from './listed-order.ts';
+import { packingCosts, type PackingCosts } from './packing-costs.ts';
 import { withParts, type ShopParts } from './shop-parts.ts';
-
-/** How far a long piece of work is: so many of so many orders. */
-export interface CostProgress {
-  done: number;
-  of: number;
-}
-export type OnCostProgress = (progress: CostProgress) => void;
-
-/** The orders of a cell, of a step or of a finding, as a list shows them. */
-export type ListedOrder = Pick<CostedOrder, 'charged' | 'cost' | 'origin' | 'weight' | 'subtotal'> & {
-  number: string;
-  placedAt: string;
-  name: string;
-  town: string;
-};
 
 /** An order that a lever would change, with its charge before and after; null is not offered. */
 export type ListedMove = ListedOrder & Pick<MovedOrder, 'was' | 'now'>;
+
+/** An order with what an account asks for it, and the cheapest of all accounts; minor units. */
+export type PricedOrder = ListedOrder & { price: number; least: number };
 
 /** What the accounts ask for past orders, in sum and by zone and weight. */
 export interface AccountsCompared {
@@ -66,7 +59,7 @@ export interface BoardOfPeriod extends MarginBoard {
 }
 
 /** Works out what past orders cost, beside the page. Each answer is of the shop and the orders it was given last. */
-export interface Coster {
+export interface Coster extends PackingCosts {
   /** Takes a shop with its past orders and finds their costs; false where another was given on the way, or `stop`. */
   open: (shop: ShopParts, onProgress: OnCostProgress) => Promise<boolean>;
   stop: () => void;
@@ -83,6 +76,8 @@ export interface Coster {
   curve: (filter: OrderFilter, lever: Lever, onPoint: (point: WhatIf) => void) => Promise<boolean>;
   near: (filter: OrderFilter, rateId: string, threshold: number) => NearThreshold;
   steps: (filter: OrderFilter, rateId: string) => RateCosts;
+  /** The orders in one of its steps. */
+  ordersInStep: (filter: OrderFilter, rateId: string, at: number) => ListedOrder[];
   /** The fewest steps that follow the costs of a rate's orders; null where there are too many to look through. */
   fit: (filter: OrderFilter, rateId: string, bound: StepsBound) => FittedSteps | null;
   /** Asks every account about every order that was shipped; null where it was stopped. */
@@ -91,30 +86,15 @@ export interface Coster {
     edges: readonly number[],
     onProgress: OnCostProgress,
   ) => Promise<AccountsCompared | null>;
+  /** The orders that an account prices, once it was asked about them, those first for which others are cheaper by most. */
+  ordersPriced: (filter: OrderFilter, accountId: string) => PricedOrder[];
 }
 
 const STINT_MS = 30;
-const breath = (): Promise<void> => new Promise((done) => void setTimeout(done));
-
-const listed = ({ order, charged, cost, origin, weight, subtotal }: CostedOrder): ListedOrder => ({
-  ...{ charged, cost, origin, weight, subtotal },
-  number: order.number,
-  placedAt: order.request.placedAt,
-  name: order.chosen.name,
-  town: order.request.destination?.city ?? '',
-});
-
-/** What handling adds to each order of a rate, which its steps need not cover; minor units. */
-const fixedHandling = (rate: Rate | undefined): number =>
-  rate?.handling?.per === 'order' ? (rate.handling.amount ?? 0) : 0;
 
 /** By how much an order is changed; one that is lost or gained comes before all others. */
 const movedBy = ({ was, now }: MovedOrder): number =>
   was === null || now === null ? Number.MAX_SAFE_INTEGER : now - was;
-
-/** Orders without a cost come last. */
-const marginFirst = ({ charged, cost }: CostedOrder): number =>
-  cost === null ? Number.POSITIVE_INFINITY : charged - cost;
 
 /** A shop with its orders, as far as they are worked out. */
 interface Opened {
@@ -189,7 +169,14 @@ export const makeCoster = (): Coster => {
       const costed = await inTurn(shop.orders ?? [], (order) => costedOrder(compiled, order), onProgress);
       if (!costed) return false;
       const orders = costed.filter((one) => one !== null);
-      opened = { compiled, shop, costed: orders, prepared: null, preparing: null, compared: new Map() };
+      opened = {
+        compiled,
+        shop,
+        costed: orders,
+        prepared: null,
+        preparing: null,
+        compared: new Map(),
+      };
       return true;
     },
     stop: () => {
@@ -206,7 +193,7 @@ export const makeCoster = (): Coster => {
         .filter(
           (order) => (row === null || order.row === row) && (column === null || order.column === column),
         )
-        .sort((a, b) => marginFirst(a) - marginFirst(b))
+        .sort((a, b) => margin(a) - margin(b))
         .map(listed),
     prepare: async (onProgress) => {
       const at = the();
@@ -247,12 +234,31 @@ export const makeCoster = (): Coster => {
       return { orders: orders.length, steps: price?.kind === 'steps' ? stepCosts(price, orders) : [] };
     },
     fit: (filter, rateId, bound) => {
-      const handling = fixedHandling(rateOf(rateId));
+      const rate = rateOf(rateId);
+      const handling = rate ? orderHandling(rate) : 0;
       const costs = measured(filter, rateId).flatMap(({ value, cost }) =>
         cost === null ? [] : [{ value, cost: Math.max(0, cost - handling) }],
       );
       return isTooFine(costs, bound) ? null : fewestSteps(costs, bound);
     },
+    ordersInStep: (filter, rateId, at) => {
+      const price = rateOf(rateId)?.price;
+      if (price?.kind !== 'steps') return [];
+      return inStep(price, at, measured(filter, rateId))
+        .map(({ costed }) => costed)
+        .sort((a, b) => margin(a) - margin(b))
+        .map(listed);
+    },
+    ordersPriced: (filter, accountId) =>
+      counted(filter)
+        .flatMap((one) => {
+          const prices = the().compared.get(one)?.prices;
+          const price = prices?.get(accountId);
+          return prices && price !== undefined
+            ? [{ ...listed(one), price, least: Math.min(...prices.values()) }]
+            : [];
+        })
+        .sort((a, b) => b.price - b.least - (a.price - a.least)),
     accounts: async (filter, edges, onProgress) => {
       const { compiled, compared } = the();
       const all = await inTurn(
@@ -270,5 +276,6 @@ export const makeCoster = (): Coster => {
       const orders = all.filter((one) => one !== null);
       return { orders: orders.length, shares: accountShares(orders), cells: accountsByCell(orders, edges) };
     },
+    ...packingCosts({ compiled: () => the().compiled, counted, run: () => run, inTurn }),
   };
 };

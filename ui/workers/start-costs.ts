@@ -1,6 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { RootState } from '../state/store.ts';
-import type { Coster, OnCostProgress } from './coster.ts';
+import type { OnCostProgress } from './cost-progress.ts';
+import type { Coster } from './coster.ts';
 import { changedParts, heldOf, NOTHING_HELD, type Held } from './shop-parts.ts';
 
 /** The worker that works out costs, and the shop it was given. */

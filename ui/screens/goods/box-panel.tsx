@@ -1,14 +1,11 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Box } from '../../../core/model/pack.ts';
-import { sizeFigure } from '../../../core/words/figure.ts';
-import { MeasureField, NameField, OptionalMoneyField } from '../../fields/kind-fields.tsx';
-import { DraftField, type Read } from '../../fields/draft-field.tsx';
-import { readSize } from '../../fields/readers.ts';
+import { MeasureField, NameField, OptionalMoneyField, SizeField } from '../../fields/kind-fields.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
+import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -23,22 +20,10 @@ const styles = (inks: Inks) => ({
   note: note(inks),
 });
 
-type Size = Box['inside'];
-
-const above0 =
-  (read: (text: string) => Read<Size>) =>
-  (text: string): Read<Size> => {
-    const size = read(text);
-    return size.ok && Math.min(size.value.length, size.value.width, size.value.height) === 0
-      ? { ok: false, text: 'Each side must be more than 0.' }
-      : size;
-  };
-
 /** One box: its name, inside, greatest weight of contents, own weight and cost. */
 export const BoxPanel = ({ box }: { box: Box }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const display = useAppSelector(selectDisplayFormat);
   const { store, carriers } = useAppSelector(selectBook);
   const { id, name } = box;
   const set = (changes: Partial<Omit<Box, 'id'>>, visit: string): void =>
@@ -63,11 +48,10 @@ export const BoxPanel = ({ box }: { box: Box }) => {
           value={name}
           onChange={(next, visit) => set({ name: next }, visit)}
         />
-        <DraftField
+        <SizeField
           style={style.size}
           label="Inside: length, width, height"
-          text={sizeFigure(box.inside, display.units)}
-          read={above0(readSize(display))}
+          value={box.inside}
           onChange={(inside, visit) => set({ inside }, visit)}
         />
       </View>

@@ -2,6 +2,7 @@ import { geoNaturalEarth1, geoPath, type GeoPath, type GeoProjection } from 'd3-
 import { feature } from 'topojson-client';
 import type { GeometryCollection, Topology } from 'topojson-specification';
 import atlas from 'world-atlas/countries-110m.json';
+import { MAP_HEIGHT, MAP_WIDTH } from './map-plane.ts';
 
 /** A country or a subdivision on the map's plane. */
 export interface Shape {
@@ -10,10 +11,6 @@ export interface Shape {
   centre: [number, number];
   area: number;
 }
-
-/** The map's plane, in its own units. */
-export const MAP_WIDTH = 720;
-export const MAP_HEIGHT = 360;
 
 const ANTARCTICA = '010';
 const topology = atlas as unknown as Topology<{ countries: GeometryCollection }>;

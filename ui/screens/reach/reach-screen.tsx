@@ -14,7 +14,8 @@ import { PageHead } from '../../shell/page-head.tsx';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
-import type { Inks } from '../../theme/tokens.ts';
+import { FINGER, type Inks } from '../../theme/tokens.ts';
+import { MAP_HEIGHT, MAP_WIDTH } from './map-plane.ts';
 import { CodeBox } from './code-box.tsx';
 import {
   selectCountryReach,
@@ -32,7 +33,9 @@ const PostalImport = lazy(() => import('./postal/postal-import.tsx'));
 const NONE: string[] = [];
 
 const styles = (inks: Inks) => ({
-  map: { paddingTop: 12, minHeight: 160 },
+  map: { paddingTop: 12 },
+  // As tall as the map with its buttons, so that nothing below moves when it is there.
+  room: { aspectRatio: MAP_WIDTH / MAP_HEIGHT, marginBottom: FINGER },
   legend: note(inks),
 });
 
@@ -57,10 +60,15 @@ const World = () => {
   const closed = [...reach.values()].filter((one) => !one.sold).length;
   const bare = [...reach.values()].filter((one) => one.sold && one.withoutRate).length;
   const title = `The world by zones: ${closed} countries closed, ${bare} sold to without any rate`;
+  const room = (
+    <View style={style.room}>
+      <Text style={style.legend}>Drawing the map …</Text>
+    </View>
+  );
   return (
     <View>
       <View style={style.map}>
-        <Suspense fallback={<Text style={style.legend}>Drawing the map …</Text>}>
+        <Suspense fallback={room}>
           {places ? (
             <WorldMap
               reach={reach}
@@ -70,7 +78,9 @@ const World = () => {
               title={title}
               byNumber={places.byNumber}
             />
-          ) : null}
+          ) : (
+            room
+          )}
         </Suspense>
       </View>
       <Text style={style.legend}>

@@ -7,7 +7,8 @@ import type { AppStore } from '../../state/store.ts';
 import { zoneMarks } from '../../theme/zone-marks.ts';
 import { currentAddress } from '../../testing/router.ts';
 import { demoStore, renderOver, placesAtHand } from '../../testing/store.tsx';
-import { MAP_WIDTH, subdivisionShapes, worldShapes } from './map-shapes.ts';
+import { MAP_WIDTH } from './map-plane.ts';
+import { subdivisionShapes, worldShapes } from './map-shapes.ts';
 import { clampView, movedView, WHOLE_WORLD, zoomedView } from './map-view.ts';
 import ReachScreen from './reach-screen.tsx';
 

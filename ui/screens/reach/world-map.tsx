@@ -7,7 +7,8 @@ import type { SubdivisionReach } from '../../../core/coverage/subdivision-reach.
 import { useInks } from '../../theme/theme.ts';
 import { PAPER, SANS_STRONG } from '../../theme/tokens.ts';
 import type { ZoneMark } from '../../theme/zone-marks.ts';
-import { MAP_HEIGHT, MAP_WIDTH, subdivisionShapes, worldShapes, type Shape } from './map-shapes.ts';
+import { MAP_HEIGHT, MAP_WIDTH } from './map-plane.ts';
+import { subdivisionShapes, worldShapes, type Shape } from './map-shapes.ts';
 import { clampView, movedView, WHOLE_WORLD, zoomedView, type MapView } from './map-view.ts';
 import { IconAction } from '../../parts/icon-action.tsx';
 
@@ -260,7 +261,13 @@ const WorldMap = ({ title, byNumber, ...stands }: Props) => {
   const drawing = { ...stands, countries, parts, zoom: view.zoom, scale };
   return (
     <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
-      <View role="img" aria-label={title} {...keys} {...pan.panHandlers}>
+      <View
+        style={{ aspectRatio: WIDTH / HEIGHT }}
+        role="img"
+        aria-label={title}
+        {...keys}
+        {...pan.panHandlers}
+      >
         <Svg width="100%" height={(width * HEIGHT) / WIDTH} viewBox={box} aria-hidden>
           <Fills {...drawing} />
           <Letters {...drawing} />

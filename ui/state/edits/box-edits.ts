@@ -5,9 +5,16 @@ import { setFields } from './set-fields.ts';
 
 /** Changes to the boxes. Each changes the workbook it is given, which is a draft of the state. */
 export const boxEdits = {
-  /** A new box; plans of packing into boxes use it only when they are told to. */
-  addBox: ({ book }: Workbook, { box }: { box: Omit<Box, 'id'> }): void => {
-    book.boxes.push({ ...box, id: freeId(box.name, book.boxes) });
+  /** A new box; of the plans of packing into boxes, those of the named accounts use it. */
+  addBox: (
+    { book }: Workbook,
+    { box, accountIds = [] }: { box: Omit<Box, 'id'>; accountIds?: string[] },
+  ): void => {
+    const id = freeId(box.name, book.boxes);
+    book.boxes.push({ ...box, id });
+    for (const account of book.carriers)
+      if (accountIds.includes(account.id) && account.packing.kind === 'boxes')
+        account.packing.boxIds.push(id);
   },
 
   /** Some fields of a box; a field given as undefined is taken out. */

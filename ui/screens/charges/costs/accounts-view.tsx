@@ -1,11 +1,12 @@
-import { proxy, type Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import type { Remote } from 'comlink';
+import { useCallback } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { AccountShare } from '../../../../core/costs/accounts-compared.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
 import { countFigure, moneyFigure, percentFigure, wholeFigure } from '../../../../core/words/figure.ts';
+import { Fold } from '../../../parts/fold.tsx';
 import { Progress } from '../../../parts/progress.tsx';
 import { Section } from '../../../parts/section.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -14,8 +15,11 @@ import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { figure, note } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
-import type { AccountsCompared, Coster, CostProgress } from '../../../workers/coster.ts';
+import type { CostProgress } from '../../../workers/cost-progress.ts';
+import type { AccountsCompared, Coster, PricedOrder } from '../../../workers/coster.ts';
 import { AccountsTable } from './accounts-table.tsx';
+import { OrdersBehind } from './orders-behind.tsx';
+import { useLongAnswer } from './use-long-answer.ts';
 import { signedMoney } from './signed-money.ts';
 
 interface Props {
@@ -43,9 +47,22 @@ const switchWords = ({ withCost, costAsSent, costInstead }: AccountShare, decima
     ? 'No order it can take has a cost on record to compare with.'
     : `The ${countFigure(withCost, 'order')} with a cost on record took ${moneyFigure(costAsSent, decimals)}; at its prices they would take ${moneyFigure(costInstead, decimals)} (${signedMoney(costInstead - costAsSent, decimals)}).`;
 
-const Account = ({ account, share, all }: { account: CarrierAccount; share: AccountShare; all: number }) => {
+/** '9.80, the cheapest', '12.40, 2.60 above the cheapest'. */
+const pricedText = ({ price, least }: PricedOrder, decimals: number): string =>
+  price === least
+    ? `${moneyFigure(price, decimals)}, the cheapest`
+    : `${moneyFigure(price, decimals)}, ${moneyFigure(price - least, decimals)} above the cheapest`;
+
+const Account = ({
+  account,
+  share,
+  all,
+  coster,
+  filter,
+}: Props & { account: CarrierAccount; share: AccountShare; all: number }) => {
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectDisplayFormat);
+  const ask = useCallback((at: Remote<Coster>) => at.ordersPriced(filter, account.id), [filter, account.id]);
   return (
     <View role="listitem" style={style.account}>
       <View style={style.line}>
@@ -59,44 +76,35 @@ const Account = ({ account, share, all }: { account: CarrierAccount; share: Acco
         {wholeFigure(share.cheapest)} of them (
         {percentFigure(Math.round((share.cheapest * 1_000) / all) * 10)}). {switchWords(share, decimals)}
       </Text>
+      <Fold title="Orders" of={account.name} summary="those for which another is cheaper by most come first">
+        <OrdersBehind
+          coster={coster}
+          ask={ask}
+          label={`Orders at the prices of ${account.name}`}
+          hint="Those for which another carrier is cheaper by most come first."
+          figureOf={(order: PricedOrder) => pricedText(order, decimals)}
+        />
+      </Fold>
     </View>
   );
-};
-
-/** Asks every account about every order of the period. */
-const useCompared = ({ coster, filter }: Props) => {
-  const [compared, setCompared] = useState<AccountsCompared | null>(null);
-  const [progress, setProgress] = useState<CostProgress | null>(null);
-  const [isAsked, setAsked] = useState(false);
-  useEffect(() => {
-    if (!isAsked) return undefined;
-    let wanted = true;
-    setCompared(null);
-    const tell = proxy((now: CostProgress) => {
-      if (wanted) setProgress(now);
-    });
-    void coster.accounts(filter, EDGES, tell).then(
-      (found) => {
-        if (wanted && found) setCompared(found);
-      },
-      () => undefined,
-    );
-    return () => {
-      wanted = false;
-    };
-  }, [coster, filter, isAsked]);
-  const stop = (): void => {
-    void coster.stop();
-    setAsked(false);
-  };
-  return { compared, progress, isAsked, ask: () => setAsked(true), stop };
 };
 
 /** The carriers' accounts over the shop's own past parcels: what each asks, where it is the cheapest. */
 const AccountsView = (props: Props) => {
   const style = useStyles(styles);
   const { carriers } = useAppSelector(selectBook);
-  const { compared, progress, isAsked, ask, stop } = useCompared(props);
+  const { coster, filter } = props;
+  const work = useCallback(
+    (tell: (progress: CostProgress) => void) => coster.accounts(filter, EDGES, tell),
+    [coster, filter],
+  );
+  const {
+    found: compared,
+    progress,
+    isAsked,
+    ask,
+    stop,
+  } = useLongAnswer<AccountsCompared, CostProgress>(work, coster.stop);
   if (carriers.length === 0)
     return <Text style={style.note}>The book has no carrier accounts. Add one under Carriers.</Text>;
   const shares = carriers.flatMap((account) => {
@@ -125,7 +133,7 @@ const AccountsView = (props: Props) => {
         <>
           <View role="list" aria-label="Accounts" style={style.rows}>
             {shares.map((one) => (
-              <Account key={one.account.id} {...one} all={compared.orders} />
+              <Account key={one.account.id} {...props} {...one} all={compared.orders} />
             ))}
           </View>
           <Section title="By zone and weight" />

@@ -29,7 +29,7 @@ const row = {
   flexWrap: 'wrap',
   gap: 12,
   alignItems: 'flex-end',
-  paddingTop: 12,
+  paddingVertical: 12,
 } as const;
 const weights = { flexDirection: 'row', gap: 12, flexGrow: 1, flexBasis: 200, maxWidth: 260 } as const;
 const period = { flexGrow: 1, flexBasis: 270, maxWidth: 360 } as const;

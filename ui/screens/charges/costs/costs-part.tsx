@@ -27,12 +27,14 @@ import { useAnswer, useCosts, type Costs } from './use-costs.ts';
 const WhatIfView = lazy(() => import('./what-if-view.tsx'));
 const StepsView = lazy(() => import('./steps-view.tsx'));
 const AccountsView = lazy(() => import('./accounts-view.tsx'));
+const PackingView = lazy(() => import('./packing-view.tsx'));
 
 const VIEWS = [
   { value: 'margin', label: 'Margin' },
   { value: 'what-if', label: 'What if' },
   { value: 'steps', label: 'Steps and costs' },
   { value: 'carriers', label: 'Carriers compared' },
+  { value: 'packing', label: 'Packing compared' },
 ] as const;
 type CostView = (typeof VIEWS)[number]['value'];
 
@@ -116,8 +118,10 @@ const ViewOf = ({
             <WhatIfView {...shared} />
           ) : view === 'steps' ? (
             <StepsView {...shared} />
-          ) : (
+          ) : view === 'carriers' ? (
             <AccountsView {...shared} />
+          ) : (
+            <PackingView {...shared} />
           )}
         </Later>
       )}
@@ -168,6 +172,12 @@ const CostsPart = () => {
         options={VIEWS}
         onChange={(next) => router.navigate({ pathname: '/charges', params: { part: 'costs', view: next } })}
       />
+      {costs.coster && costs.progress ? (
+        <Text style={style.note}>
+          Working out the costs after the change: {costs.progress.done} of{' '}
+          {countFigure(costs.progress.of, 'order')}. The figures below are from before it.
+        </Text>
+      ) : null}
       {costs.coster ? (
         <ViewOf view={here} coster={costs.coster} filters={filters} />
       ) : (

@@ -7,7 +7,7 @@ import type { AppStore } from '../../../state/store.ts';
 import { currentAddress, goTo } from '../../../testing/router.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
 import type * as CosterModule from '../../../workers/coster.ts';
-import type { OnCostProgress } from '../../../workers/coster.ts';
+import type { OnCostProgress } from '../../../workers/cost-progress.ts';
 import type * as ShopParts from '../../../workers/shop-parts.ts';
 import { movedTo } from '../../../../core/order/moved-orders.ts';
 import CostsPart from './costs-part.tsx';
@@ -118,6 +118,25 @@ test('the carriers are compared when they are asked', async () => {
   fireEvent.press(await screen.findByText('Ask the carriers about past orders'));
   expect((await screen.findAllByText(/ on average$/, {}, { timeout: 20_000 })).length).toBeGreaterThan(1);
   expect(screen.getByLabelText('Prices by zone and weight')).toBeTruthy();
+});
+
+test('past orders are packed anew, and one more box goes into the draft with its account', async () => {
+  const store = open({ view: 'packing' }, orders.slice(0, 40));
+  fireEvent.press(await screen.findByText('Pack past orders anew'));
+  expect(await screen.findByLabelText('Ways of packing', {}, { timeout: 20_000 })).toBeTruthy();
+  const [used] = screen.getAllByLabelText(/: .* inside; \d+ parcels? of \d+ orders?, \d+ % full$/);
+  fireEvent.press(used!);
+  expect(await screen.findByLabelText('Orders, the greatest losses first')).toBeTruthy();
+  type('Inside at most', '60 x 0 x 40 cm');
+  expect(screen.getByRole('alert')).toHaveTextContent(/^Each side must be more than 0\. Kept: /);
+  type('Inside at most', '56 x 52 x 54 cm');
+  fireEvent.press(screen.getByText('Find the box that saves most'));
+  fireEvent.press(await screen.findByText(/^Put into the draft: /, {}, { timeout: 40_000 }));
+  const { boxes, carriers } = selectBook(store.getState());
+  const added = boxes.at(-1);
+  expect(added?.name).toMatch(/^Carton [\d.]+ × [\d.]+ × [\d.]+ cm$/);
+  expect(carriers[0]?.packing).toMatchObject({ boxIds: expect.arrayContaining([added?.id]) as string[] });
+  expect(store.getState().session.message).toMatchObject({ undo: true });
 });
 
 test('a view has an address', async () => {

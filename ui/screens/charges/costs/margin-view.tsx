@@ -1,7 +1,6 @@
 import type { Remote } from 'comlink';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
-import { Text } from 'react-native-paper';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { Beside } from '../../../parts/beside.tsx';
 import { Section } from '../../../parts/section.tsx';
@@ -15,8 +14,7 @@ import { Panel } from '../panel.tsx';
 import { boardLines, greatestMargin, type BoardLine, type BoardLines } from './board-lines.ts';
 import { MarginLines, type MarginLine } from './margin-lines.tsx';
 import { MarginTable, type Cell } from './margin-table.tsx';
-import { OrderList } from './order-list.tsx';
-import { useAnswer } from './use-costs.ts';
+import { OrdersBehind } from './orders-behind.tsx';
 
 interface Props {
   coster: Remote<Coster>;
@@ -47,13 +45,12 @@ const Orders = ({
 }: Omit<Props, 'board'> & { cell: Cell; onClose: () => void }) => {
   const { row, column } = cell;
   const ask = useCallback((at: Remote<Coster>) => at.ordersOf(filter, row, column), [filter, row, column]);
-  const orders = useAnswer(coster, ask);
   const title = `Orders: ${cell.name}`;
   const isPhone = useWidth() === 'phone';
   return (
     <Panel title={title} onClose={onClose}>
       {isPhone ? <Section title={title} /> : null}
-      {orders ? <OrderList key={cell.name} orders={orders} /> : <Text>Looking them up …</Text>}
+      <OrdersBehind key={cell.name} coster={coster} ask={ask} />
       {isPhone ? <TextAction label="Close the orders" onPress={onClose} /> : null}
     </Panel>
   );

@@ -14,7 +14,7 @@ import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
-import type { ListedOrder } from '../../../workers/coster.ts';
+import type { ListedOrder } from '../../../workers/listed-order.ts';
 import { signedMoney } from './signed-money.ts';
 
 const COLUMNS: SheetColumn[] = [

@@ -11,7 +11,7 @@ import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/
 import { fileName } from '../../../files/files.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { dayNow } from '../../../parts/day-now.ts';
-import { Progress } from '../../../parts/progress.tsx';
+import { Press } from '../../../parts/press.tsx';
 import { SaveList } from '../../../parts/save-list.tsx';
 import { Section } from '../../../parts/section.tsx';
 import { useWidth } from '../../../parts/use-width.ts';
@@ -19,13 +19,14 @@ import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
-import type { Inks } from '../../../theme/tokens.ts';
+import { TOUCH, type Inks } from '../../../theme/tokens.ts';
 import type { Coster } from '../../../workers/coster.ts';
 import { CostBox } from './cost-box.tsx';
+import { Measured } from './measured.tsx';
+import { OrdersBehind } from './orders-behind.tsx';
 import { FitForm } from './fit-form.tsx';
 import { signedMoney } from './signed-money.ts';
 import { useAnswer } from './use-costs.ts';
-import { useMeasured } from './use-what-if.ts';
 
 interface Props {
   coster: Remote<Coster>;
@@ -60,9 +61,9 @@ const styles = (inks: Inks) => ({
     alignItems: 'center',
     columnGap: 12,
     paddingVertical: 8,
-    borderBottomWidth: 1,
-    borderBottomColor: inks.hairline,
+    minHeight: TOUCH,
   } as const,
+  item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
   words: { flexGrow: 1, flexBasis: 170 },
   end: { width: 96, marginLeft: 'auto', alignItems: 'flex-end' } as const,
   figure: { ...smallFigure, color: inks.ink },
@@ -82,7 +83,46 @@ const steppedRates = (rates: readonly Rate[], name: (rate: Rate) => string): Ste
 const chargeOf = ({ charges }: StepCosts, price: StepsPrice, at: number): number =>
   charges?.median ?? price.steps[at]?.amount ?? 0;
 
-const StepRow = ({ step, stepped, most }: { step: StepCosts; stepped: SteppedRate; most: number }) => {
+interface StepProps extends Props {
+  step: StepCosts;
+  stepped: SteppedRate;
+  most: number;
+}
+
+/** A step beside what its orders cost; pressed, it shows them. */
+const StepRow = (props: StepProps) => {
+  const { step, stepped, coster, filter } = props;
+  const style = useStyles(styles);
+  const display = useAppSelector(selectDisplayFormat);
+  const [open, setOpen] = useState(false);
+  const rateId = stepped.rate.id;
+  const ask = useCallback(
+    (at: Remote<Coster>) => at.ordersInStep(filter, rateId, step.at),
+    [filter, rateId, step.at],
+  );
+  const from = measureFigure(stepped.price.basis, step.from, display);
+  if (step.orders === 0)
+    return (
+      <View role="listitem" style={style.item}>
+        <StepFigures {...props} />
+      </View>
+    );
+  return (
+    <View role="listitem" style={style.item}>
+      <Press
+        role="button"
+        aria-expanded={open}
+        aria-label={`The step from ${from}: ${countFigure(step.orders, 'order')}`}
+        onPress={() => setOpen(!open)}
+      >
+        <StepFigures {...props} />
+      </Press>
+      {open ? <OrdersBehind coster={coster} ask={ask} /> : null}
+    </View>
+  );
+};
+
+const StepFigures = ({ step, stepped, most }: Omit<StepProps, keyof Props>) => {
   const style = useStyles(styles);
   const isPhone = useWidth() === 'phone';
   const display = useAppSelector(selectDisplayFormat);
@@ -90,7 +130,7 @@ const StepRow = ({ step, stepped, most }: { step: StepCosts; stepped: SteppedRat
   const { costs, margin, orders, from } = step;
   const money = (amount: number): string => moneyFigure(amount, display.decimals);
   return (
-    <View role="listitem" style={style.row}>
+    <View style={style.row}>
       <View style={style.words}>
         <Text>
           from {measureFigure(price.basis, from, display)}: {money(price.steps[step.at]?.amount ?? 0)}
@@ -151,7 +191,7 @@ const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate })
       </Text>
       <View role="list" aria-label={`Steps of ${name} beside costs`} style={style.rows}>
         {found.steps.map((step) => (
-          <StepRow key={step.at} step={step} stepped={stepped} most={most} />
+          <StepRow key={step.at} coster={coster} filter={filter} step={step} stepped={stepped} most={most} />
         ))}
       </View>
       <View style={style.actions}>
@@ -173,7 +213,6 @@ const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate })
 const StepsView = ({ coster, filter }: Props) => {
   const style = useStyles(styles);
   const { rates, services, zones } = useAppSelector(selectBook);
-  const { progress, unusable } = useMeasured(coster);
   const [chosen, setChosen] = useState<string | null>(null);
   const nameIn = (list: readonly { id: string; name: string }[], wanted: string): string =>
     list.find(({ id }) => id === wanted)?.name ?? '';
@@ -193,11 +232,9 @@ const StepsView = ({ coster, filter }: Props) => {
           onChoose={setChosen}
         />
       </View>
-      {unusable === null ? (
-        <Progress label="Measuring past orders" share={progress ? progress.done / progress.of : 0} />
-      ) : (
-        <RatePart coster={coster} filter={filter} stepped={here} />
-      )}
+      <Measured coster={coster}>
+        {(measured) => <RatePart coster={measured} filter={filter} stepped={here} />}
+      </Measured>
     </View>
   );
 };

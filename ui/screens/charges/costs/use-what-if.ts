@@ -3,30 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Lever, LeverValue } from '../../../../core/costs/lever.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import type { WhatIf } from '../../../../core/costs/what-if.ts';
-import type { Coster, CostProgress } from '../../../workers/coster.ts';
-
-/** How far the orders are measured for levers; ready once they all are. */
-export const useMeasured = (
-  coster: Remote<Coster>,
-): { progress: CostProgress | null; unusable: number | null } => {
-  const [progress, setProgress] = useState<CostProgress | null>(null);
-  const [unusable, setUnusable] = useState<number | null>(null);
-  useEffect(() => {
-    let wanted = true;
-    setUnusable(null);
-    const tell = proxy((now: CostProgress) => {
-      if (wanted) setProgress(now);
-    });
-    void coster.prepare(tell).then(
-      (found) => wanted && found && setUnusable(found.unusable),
-      () => undefined,
-    );
-    return () => {
-      wanted = false;
-    };
-  }, [coster]);
-  return { progress, unusable };
-};
+import type { Coster } from '../../../workers/coster.ts';
 
 /** The curve of a lever over its range, as far as it is drawn. */
 export const useCurve = (coster: Remote<Coster>, filter: OrderFilter, lever: Lever): readonly WhatIf[] => {

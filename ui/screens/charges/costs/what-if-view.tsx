@@ -12,7 +12,6 @@ import { CountField, MoneyField, OptionalMoneyField, PercentField } from '../../
 import { withoutCents } from '../../../parts/chart-axes.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { Fold } from '../../../parts/fold.tsx';
-import { Progress } from '../../../parts/progress.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { messageShown } from '../../../state/session.ts';
@@ -43,7 +42,8 @@ import { MovedOrders } from './moved-orders.tsx';
 import { signedMoney } from './signed-money.ts';
 import { SubtotalBars } from './subtotal-bars.tsx';
 import { useAnswer } from './use-costs.ts';
-import { useAtValue, useCurve, useMeasured } from './use-what-if.ts';
+import { useAtValue, useCurve } from './use-what-if.ts';
+import { Measured } from './measured.tsx';
 import { WhatIfFigures } from './what-if-figures.tsx';
 
 interface Props {
@@ -257,7 +257,6 @@ const WhatIfView = ({ coster, filter }: Props) => {
   const [chosen, setChosen] = useState<string | null>(
     rate === undefined ? null : leverId({ kind: 'free-from', rateId: rate }),
   );
-  const { progress, unusable } = useMeasured(coster);
   const levers = useMemo(() => leversOfFamily(book, family, display), [book, family, display]);
   const named = levers.find(({ id }) => id === chosen) ?? levers[0];
   const options = levers.map(({ id, name, lever }) => ({
@@ -286,15 +285,10 @@ const WhatIfView = ({ coster, filter }: Props) => {
       ) : (
         <Text>The book has none to change.</Text>
       )}
-      {unusable === null ? (
-        <Progress label="Measuring past orders" share={progress ? progress.done / progress.of : 0} />
-      ) : named ? (
-        <LeverPart key={named.id} coster={coster} filter={filter} named={named} />
-      ) : null}
-      {unusable ? (
-        <Text style={style.note}>
-          {unusable} past orders have products that are gone; they are not counted here.
-        </Text>
+      {named ? (
+        <Measured coster={coster}>
+          {(measured) => <LeverPart key={named.id} coster={measured} filter={filter} named={named} />}
+        </Measured>
       ) : null}
     </View>
   );

@@ -1,0 +1,90 @@
+import { proxy, type Remote } from 'comlink';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Text } from 'react-native-paper';
+import { countFigure } from '../../../../core/words/figure.ts';
+import { Progress } from '../../../parts/progress.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import type { CostProgress } from '../../../workers/cost-progress.ts';
+import type { Coster } from '../../../workers/coster.ts';
+
+/** Whose orders are measured, and how many of them cannot be. */
+interface Ready {
+  coster: Remote<Coster>;
+  unusable: number;
+}
+
+const styles = (inks: Inks) => ({
+  note: note(inks),
+  action: { alignSelf: 'flex-start', marginLeft: -4 } as const,
+});
+
+/** How far the orders are measured for levers and steps; after a change of the shop the last stand holds until they are. */
+const useMeasured = (coster: Remote<Coster>) => {
+  const [progress, setProgress] = useState<CostProgress | null>(null);
+  const [ready, setReady] = useState<Ready | null>(null);
+  const [isStopped, setStopped] = useState(false);
+  useEffect(() => {
+    if (isStopped) return undefined;
+    let wanted = true;
+    const tell = proxy((now: CostProgress) => {
+      if (wanted) setProgress(now);
+    });
+    void coster.prepare(tell).then(
+      (found) => {
+        if (!wanted || !found) return;
+        setProgress(null);
+        setReady({ coster, unusable: found.unusable });
+      },
+      () => undefined,
+    );
+    return () => {
+      wanted = false;
+    };
+  }, [coster, isStopped]);
+  const stop = (): void => {
+    void coster.stop();
+    setProgress(null);
+    setStopped(true);
+  };
+  return { progress, ready, isStopped, stop, again: () => setStopped(false) };
+};
+
+/** Measures past orders, with how far it is and a way to stop, then shows what is about them. */
+export const Measured = ({
+  coster,
+  children,
+}: {
+  coster: Remote<Coster>;
+  children: (coster: Remote<Coster>) => ReactNode;
+}) => {
+  const style = useStyles(styles);
+  const { progress, ready, isStopped, stop, again } = useMeasured(coster);
+  const isCurrent = ready?.coster === coster;
+  return (
+    <>
+      {isStopped ? (
+        <TextAction style={style.action} label="Measure past orders" onPress={again} />
+      ) : isCurrent ? null : (
+        <>
+          <Progress label="Measuring past orders" share={progress ? progress.done / progress.of : 0} />
+          <Text style={style.note}>
+            {progress
+              ? `${progress.done} of ${countFigure(progress.of, 'order')}`
+              : 'Measuring past orders …'}
+            {ready ? '. The figures below are from before the change.' : ''}
+          </Text>
+          <TextAction style={style.action} label="Stop measuring" onPress={stop} />
+        </>
+      )}
+      {ready ? children(ready.coster) : null}
+      {ready && ready.unusable > 0 ? (
+        <Text style={style.note}>
+          {countFigure(ready.unusable, 'past order')} hold products that are gone and are not counted here.
+        </Text>
+      ) : null}
+    </>
+  );
+};

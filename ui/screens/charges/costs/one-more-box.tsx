@@ -1,0 +1,167 @@
+import type { Remote } from 'comlink';
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { BoxLimits } from '../../../../core/costs/best-box.ts';
+import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
+import type { BoxUse } from '../../../../core/costs/packing-compared.ts';
+import {
+  countFigure,
+  moneyFigure,
+  percentFigure,
+  sizeFigure,
+  weightFigure,
+  wholeFigure,
+} from '../../../../core/words/figure.ts';
+import { MeasureField, SizeField } from '../../../fields/kind-fields.tsx';
+import { ParcelDrawing } from '../../../parts/parcel-drawing.tsx';
+import { Progress } from '../../../parts/progress.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { edit } from '../../../state/draft.ts';
+import { messageShown } from '../../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+import type { Coster } from '../../../workers/coster.ts';
+import type { BoxFound } from '../../../workers/packing-costs.ts';
+import { useLongAnswer } from './use-long-answer.ts';
+
+interface Props {
+  coster: Remote<Coster>;
+  filter: OrderFilter;
+  accountId: string;
+  uses: readonly BoxUse[];
+}
+
+const styles = (inks: Inks) => ({
+  all: { gap: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
+  size: { width: 230 },
+  field: { width: 132 },
+  note: note(inks),
+  finding: { flexDirection: 'row', flexWrap: 'wrap', gap: 20, alignItems: 'center', maxWidth: 860 } as const,
+  words: { flexGrow: 1, flexBasis: 280, gap: 8 },
+  action: { alignSelf: 'flex-start', marginLeft: -4 } as const,
+});
+
+/** About as many sizes as a search tries, for how far it is. */
+const ABOUT_TRIED = 900;
+
+/** As large as the roomiest carton there is: what is longer than a metre is made for one kind of thing. */
+const firstLimits = (uses: readonly BoxUse[]): BoxLimits => {
+  const cartons = uses
+    .map(({ box }) => box)
+    .filter(({ inside }) => Math.max(...Object.values(inside)) <= 1_000);
+  const most = (side: 'length' | 'width' | 'height'): number =>
+    Math.max(300, ...cartons.map(({ inside }) => inside[side]));
+  return {
+    most: { length: most('length'), width: most('width'), height: most('height') },
+    maxWeight: Math.max(5_000, ...cartons.map(({ maxWeight }) => maxWeight)),
+  };
+};
+
+/** The picture's width, in pixels. */
+const PICTURE = 110;
+const scaleOf = ({ length, width }: BoxFound['box']['inside']): number => PICTURE / ((length + width) * 0.87);
+
+const costOf = ({ carrier, boxes }: BoxFound['was']): number => carrier + boxes;
+
+/** What was found, in sentences, and the way into the draft. */
+const Finding = ({ found, accountId }: { found: BoxFound; accountId: string }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { decimals, units } = useAppSelector(selectDisplayFormat);
+  const { carriers } = useAppSelector(selectBook);
+  const { box, was, now, orders } = found;
+  const account = carriers.find(({ id }) => id === accountId)?.name ?? '';
+  const size = sizeFigure(box.inside, units);
+  const saved = costOf(was) - costOf(now);
+  const name = `Carton ${size}`;
+  const take = (): void => {
+    dispatch(edit('addBox', { box: { ...box, name }, accountIds: [accountId] }, `New box, ${name}`));
+    dispatch(messageShown({ text: `${account} packs into ${name} too, in the draft.`, undo: true }));
+  };
+  return (
+    <View style={style.all} aria-live="polite">
+      <View style={style.finding}>
+        <ParcelDrawing box={box.inside} cuboids={[]} scale={scaleOf(box.inside)} label={`A box of ${size}`} />
+        <View style={style.words}>
+          <Text>
+            {size} inside saves {moneyFigure(saved, decimals)} over the period,{' '}
+            {percentFigure(Math.round((saved / costOf(was)) * 1_000) * 10)} of{' '}
+            {moneyFigure(costOf(was), decimals)}: {countFigure(orders, 'order')} would have a parcel in it.
+          </Text>
+          <Text style={style.note}>
+            It is taken to weigh {weightFigure(box.tare, units)} and to cost{' '}
+            {moneyFigure(box.cost ?? 0, decimals)}, as your boxes do for their walls. With it the{' '}
+            {countFigure(was.orders, 'order')} make {countFigure(now.parcels, 'parcel')} instead of{' '}
+            {wholeFigure(was.parcels)}; the carrier asks {moneyFigure(now.carrier, decimals)} instead of{' '}
+            {moneyFigure(was.carrier, decimals)}, boxes cost {moneyFigure(now.boxes, decimals)} instead of{' '}
+            {moneyFigure(was.boxes, decimals)}.
+          </Text>
+        </View>
+      </View>
+      <TextAction
+        main
+        style={style.action}
+        label={`Put into the draft: ${account} packs into it`}
+        onPress={take}
+      />
+    </View>
+  );
+};
+
+/** Looks for the box of any size, up to a limit, with which past orders would take least. */
+export const OneMoreBox = ({ coster, filter, accountId, uses }: Props) => {
+  const style = useStyles(styles);
+  const [limits, setLimits] = useState<BoxLimits>(() => firstLimits(uses));
+  const work = useCallback(
+    (tell: (tried: number) => void) => coster.bestBox(filter, accountId, limits, tell),
+    [coster, filter, accountId, limits],
+  );
+  const { found, progress, isAsked, ask, stop } = useLongAnswer<BoxFound | 'none', number>(work, coster.stop);
+  const tried = progress ?? 0;
+  const set = (changes: Partial<BoxLimits>): void => {
+    if (isAsked) stop();
+    setLimits({ ...limits, ...changes });
+  };
+  return (
+    <View style={style.all}>
+      <Text style={style.note}>
+        Of all sizes up to this one, the box with which the same orders would take least.
+      </Text>
+      <View style={style.row}>
+        <SizeField
+          style={style.size}
+          label="Inside at most"
+          value={limits.most}
+          onChange={(most) => set({ most })}
+        />
+        <MeasureField
+          right
+          style={style.field}
+          label="Holds at most"
+          measure="weight"
+          value={limits.maxWeight}
+          onChange={(maxWeight) => set({ maxWeight })}
+        />
+      </View>
+      {isAsked ? null : (
+        <TextAction main style={style.action} label="Find the box that saves most" onPress={ask} />
+      )}
+      {isAsked && !found ? (
+        <>
+          <Progress label="Trying sizes" share={Math.min(1, tried / ABOUT_TRIED)} />
+          <Text style={style.note}>{countFigure(tried, 'size')} tried</Text>
+          <TextAction style={style.action} label="Stop trying" onPress={stop} />
+        </>
+      ) : null}
+      {found === 'none' ? (
+        <Text aria-live="polite">No box of any size up to this one would save anything.</Text>
+      ) : null}
+      {found && found !== 'none' ? <Finding found={found} accountId={accountId} /> : null}
+    </View>
+  );
+};

@@ -1,0 +1,88 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { numbers, words, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
+import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { packingPhrase } from '../../../../core/words/plan-phrase.ts';
+import { fileName } from '../../../files/files.ts';
+import { dayNow } from '../../../parts/day-now.ts';
+import { SaveList } from '../../../parts/save-list.tsx';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note, smallFigure } from '../../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+import type { ComparedPlan } from '../../../workers/packing-costs.ts';
+import { signedMoney } from './signed-money.ts';
+
+const COLUMNS: SheetColumn[] = [
+  { heading: 'packed_by', ...words('Who packs so.') },
+  { heading: 'packed', ...words('How.') },
+  { heading: 'orders', ...numbers('Past orders that this way and the account’s own can pack.') },
+  { heading: 'parcels', ...numbers('What they come to.') },
+  { heading: 'carrier', ...numbers('What the carrier asks for them, minor units.') },
+  { heading: 'boxes', ...numbers('What the boxes cost, minor units.') },
+  { heading: 'own_carrier', ...numbers('The same for the account’s own way, minor units.') },
+  { heading: 'own_boxes', ...numbers('What its boxes cost, minor units.') },
+];
+
+const styles = (inks: Inks) => ({
+  rows: { maxWidth: 860 },
+  row: { paddingVertical: 10, borderBottomWidth: 1, borderBottomColor: inks.hairline, gap: 2 },
+  line: { flexDirection: 'row', justifyContent: 'space-between', gap: 12, alignItems: 'baseline' } as const,
+  name: { fontFamily: SANS_STRONG, flexShrink: 1 },
+  figure: { ...smallFigure, color: inks.ink },
+  note: note(inks),
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+const taken = ({ sums }: Pick<ComparedPlan, 'sums'>): number => sums.carrier + sums.boxes;
+
+/** The ways of packing that the book has over past orders, each beside the account's own. */
+export const PlanList = ({ plans, accountId }: { plans: readonly ComparedPlan[]; accountId: string }) => {
+  const style = useStyles(styles);
+  const { boxes, carriers, store } = useAppSelector(selectBook);
+  const display = useAppSelector(selectDisplayFormat);
+  const money = (amount: number): string => moneyFigure(amount, display.decimals);
+  const besideOwn = ({ sums, own }: ComparedPlan): string =>
+    `; as it packs now they make ${countFigure(own.parcels, 'parcel')} and take ${money(taken({ sums: own }))} (${signedMoney(taken({ sums }) - taken({ sums: own }), display.decimals)} this way)`;
+  const nameOf = ({ by }: ComparedPlan): string =>
+    by.map((id) => carriers.find((one) => one.id === id)?.name ?? 'the shop itself').join(', ');
+  const headOf = (plan: ComparedPlan): string => {
+    const name = nameOf(plan);
+    return `As ${name} ${plan.by.length > 1 ? 'pack' : 'packs'}`;
+  };
+  return (
+    <>
+      <View role="list" aria-label="Ways of packing" style={style.rows}>
+        {plans.map((plan) => (
+          <View role="listitem" key={plan.by.join()} style={style.row}>
+            <View style={style.line}>
+              <Text style={style.name}>{headOf(plan)}</Text>
+              <Text style={style.figure}>{money(taken(plan))}</Text>
+            </View>
+            <Text style={style.note}>
+              {countFigure(plan.sums.orders, 'order')} in {countFigure(plan.sums.parcels, 'parcel')}:{' '}
+              {money(plan.sums.carrier)} to the carrier, {money(plan.sums.boxes)} for boxes
+              {plan.by.includes(accountId) ? '' : besideOwn(plan)}.
+            </Text>
+          </View>
+        ))}
+      </View>
+      <View style={style.actions}>
+        <SaveList
+          name={(kind) => fileName(store.name, 'packing-compared', dayNow(store), kind)}
+          sheet="Packing"
+          columns={() => COLUMNS}
+          items={plans}
+          cells={(plan) => {
+            const { orders, parcels, carrier, boxes: cost } = plan.sums;
+            const how = packingPhrase(plan.plan, boxes, display);
+            return [nameOf(plan), how, orders, parcels, carrier, cost, plan.own.carrier, plan.own.boxes].map(
+              String,
+            );
+          }}
+        />
+      </View>
+    </>
+  );
+};
