@@ -42,7 +42,7 @@ test('goods are added by name and taken out; a closed country is told', async ({
   await page.getByLabel('Country', { exact: true }).click();
   await page.keyboard.type('cuba');
   await page.getByRole('button', { name: 'Cuba' }).click();
-  await expect(preview.getByText('The shop does not sell to CU, B2G2L2.').first()).toBeVisible();
+  await expect(preview.getByText('The shop does not sell to B2G2L2 in Cuba.').first()).toBeVisible();
 });
 
 test('an unknown weight is named, not taken as nothing', async ({ page }) => {

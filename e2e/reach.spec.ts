@@ -12,7 +12,7 @@ test('a country closed is gone from the map, the preview and the answer about it
   await page.getByRole('checkbox', { name: 'Canada' }).click();
   await expect(page.getByRole('img', { name: /5 countries closed/ })).toBeVisible();
   const preview = await openPreview(page);
-  await expect(preview.getByText('The shop does not sell to CA-NS, B2G2L2.').first()).toBeVisible();
+  await expect(preview.getByText('The shop does not sell to B2G 2L2 in Canada.').first()).toBeVisible();
   await closePreview(page);
   await page.getByLabel('Where would this code fall?').fill('B3H 4R2');
   await expect(page.getByText('You do not sell here.')).toBeVisible();
@@ -76,7 +76,7 @@ test('a region closed inside an open country, by name', async ({ page }) => {
   await page.getByRole('button', { name: 'Regions of Canada' }).click();
   await page.getByRole('checkbox', { name: 'Nova Scotia' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: /^Nova Scotiaclosed$/ })).toBeVisible();
-  await expect(await openPreview(page)).toContainText('The shop does not sell to CA-NS, B2G2L2.');
+  await expect(await openPreview(page)).toContainText('The shop does not sell to B2G 2L2 in Canada.');
 });
 
 test('many codes pasted each fall somewhere, and those that cannot buy are named', async ({ page }) => {

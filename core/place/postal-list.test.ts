@@ -32,7 +32,7 @@ describe('the postal list', () => {
     expect(onlyWithheld(quoted(book(LIST), to('B2N 1A1')))).toMatchObject({
       id: 'parcel',
       code: 'postal-not-served',
-      text: 'The postal list does not serve CA, B2N1A1, by its line B2*.',
+      text: 'The postal list does not serve B2N 1A1 in Canada, by its line B2*.',
       from: { kind: 'postal', id: 'CA:B2*' },
     });
   });
@@ -41,7 +41,7 @@ describe('the postal list', () => {
     const strict = book(LIST, { unlistedPostalCodes: 'not-served' });
     expect(onlyWithheld(quoted(strict, to('A1A 1A1')))).toMatchObject({
       code: 'postal-not-served',
-      text: 'CA, A1A1A1 is not on the postal list, and what is not listed is not served.',
+      text: 'A1A 1A1 in Canada is not on the postal list, and what is not listed is not served.',
       from: { kind: 'store', id: 'store' },
     });
     expect(quoted(strict, to(undefined)).choices).toHaveLength(0);

@@ -148,7 +148,7 @@ describe('a price from a table', () => {
   test('is withheld where no row holds', () => {
     expect(onlyWithheld(weighing(1_000))).toMatchObject({
       code: 'no-table-row',
-      text: 'Far table has no row for CA and 1 kg.',
+      text: 'Far table has no row for Canada and 1 kg.',
       from: { kind: 'table', id: 'far' },
     });
     const france = makeRequest({ destination: { country: 'FR' } });

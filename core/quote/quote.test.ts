@@ -165,7 +165,7 @@ describe('what withholds every service', () => {
     expect(withheldFor(makeBook({ zones: [], rates: [] }))).toMatchObject({
       id: 'parcel',
       code: 'no-zone',
-      text: 'No zone takes CA-NS, B2G2L2.',
+      text: 'No zone takes B2G 2L2 in Canada.',
     });
   });
 

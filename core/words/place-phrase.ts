@@ -1,0 +1,46 @@
+const countries = new Intl.DisplayNames(['en'], { type: 'region' });
+
+/** Where a postal code is parted, and by what, as people write it: from the end where the figure is negative. */
+const PARTED: Record<string, readonly [at: number, mark: string]> = {
+  CA: [3, ' '],
+  GB: [-3, ' '],
+  IE: [3, ' '],
+  NL: [4, ' '],
+  SE: [3, ' '],
+  CZ: [3, ' '],
+  SK: [3, ' '],
+  GR: [3, ' '],
+  PL: [2, '-'],
+  PT: [4, '-'],
+  JP: [3, '-'],
+  BR: [5, '-'],
+};
+
+/** A postal code as people of its country write it: 'B2G2L2' is 'B2G 2L2'. */
+export const writtenCode = (country: string, code: string): string => {
+  const [at, mark] = PARTED[country] ?? [code.length, ''];
+  const [front, back] = [code.slice(0, at), code.slice(at)];
+  return front === '' || back === '' ? code : `${front}${mark}${back}`;
+};
+
+/** Countries whose names are said with an article. */
+const THE = new Set(['AE', 'BS', 'CF', 'DO', 'GB', 'GM', 'KM', 'MH', 'MV', 'NL', 'PH', 'SB', 'SC', 'US']);
+
+/** A country's name in English as it stands in a sentence; what is no code of a country stays as it is. */
+const countryName = (code: string): string => {
+  try {
+    const name = countries.of(code) ?? code;
+    return THE.has(code) ? `the ${name}` : name;
+  } catch {
+    return code;
+  }
+};
+
+/** A place of a message in words: 'CA-NS, B2G2L2' is 'B2G 2L2 in Canada', 'CA-NS' is 'CA-NS in Canada', 'US' is 'the United States'. */
+export const placePhrase = (place: string): string => {
+  const [area = '', code] = place.split(', ');
+  const [country = ''] = area.split('-');
+  const name = countryName(country);
+  if (code !== undefined) return `${writtenCode(country, code)} in ${name}`;
+  return area === country ? name : `${area} in ${name}`;
+};
