@@ -293,3 +293,32 @@ freshTest(
     await expect(page.getByRole('heading', { level: 1, name: 'Reach' })).toBeVisible();
   },
 );
+
+freshTest(
+  'the frame and the heading stand before any script has come, and nothing moves after',
+  async ({ page }) => {
+    let letIn = (): void => undefined;
+    const isLetIn = new Promise<void>((resolve) => {
+      letIn = resolve;
+    });
+    await page.route(/\.js$/, async (route) => {
+      await isLetIn;
+      await route.continue();
+    });
+    await page.goto('/charges', { waitUntil: 'commit' });
+    const heading = page.getByRole('heading', { level: 1, name: 'Charges' });
+    const place = page.getByRole('navigation').getByRole('link', { name: 'Reach' });
+    await expect(page.locator('[aria-busy] h1')).toHaveText('Charges');
+    await expect(place).toBeVisible();
+    await page.evaluate(() => document.fonts.ready);
+    const before = [await heading.boundingBox(), await place.boundingBox()];
+    letIn();
+    await expect(page.locator('h1:not([aria-busy] *)')).toHaveText('Charges');
+    await page.evaluate(() => document.fonts.ready);
+    const after = [await heading.boundingBox(), await place.boundingBox()];
+    for (const [at, box] of before.entries()) {
+      expect(Math.abs((box?.x ?? -99) - (after[at]?.x ?? 0))).toBeLessThan(2);
+      expect(Math.abs((box?.y ?? -99) - (after[at]?.y ?? 0))).toBeLessThan(2);
+    }
+  },
+);

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { writeFrames } from './frame.mjs';
 import { writeWorker } from './offline/write-worker.mjs';
 import { must, phase, ROOT } from './phases.mjs';
 
@@ -14,6 +15,7 @@ const SOURCES = [
   'core',
   'demo/data',
   'public',
+  'scripts/frame.mjs',
   'scripts/offline',
   'app.json',
   'babel.config.js',
@@ -70,6 +72,7 @@ export const exportApp = async () => {
         env: { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' },
       }),
     );
+    await writeFrames(DIST);
     console.log(`  Kept for use without a network: ${await writeWorker(DIST)} files`);
     writeFileSync(STAMP, hash);
   }

@@ -115,7 +115,8 @@ const addWebApp = (app: Express, webRoot: string): void => {
     '/_expo/static',
     express.static(join(webRoot, '_expo/static'), { immutable: true, maxAge: YEAR_MS, fallthrough: false }),
   );
-  app.use(express.static(webRoot, { maxAge: 0 }));
+  // The pages of the program's places stand beside index.html, with their frame in them.
+  app.use(express.static(webRoot, { maxAge: 0, extensions: ['html'], index: ['today.html', 'index.html'] }));
   app.get('/{*path}', (request, response, next) => {
     if (!request.accepts('html')) notFound(request, response);
     else

@@ -37,6 +37,15 @@ test('every page is the app, whatever its path', async () => {
   }
 });
 
+test('a place of the program has its frame in the page that is served, and the front is the first of them', async () => {
+  for (const name of ['charges', 'today']) writeFileSync(join(folder, `${name}.html`), `<h1>${name}</h1>`);
+  const pageOf = async (path: string): Promise<string> =>
+    (await fetch(origin + path, { headers: { accept: 'text/html' } })).text();
+  expect(await pageOf('/charges?zone=north')).toBe('<h1>charges</h1>');
+  expect(await pageOf('/')).toBe('<h1>today</h1>');
+  for (const name of ['charges', 'today']) rmSync(join(folder, `${name}.html`));
+});
+
 test('what is no page is not found', async () => {
   expect((await fetch(`${origin}/_expo/static/gone.js`)).status).toBe(404);
   expect((await fetch(`${origin}/gone.json`, { headers: { accept: 'application/json' } })).status).toBe(404);

@@ -8,7 +8,7 @@ import { NavigationRoute, registerRoute } from 'workbox-routing';
  * Keeps every file of the program, so that it opens without a network. A new version is fetched beside the
  * old one and takes its place when it is told to, or when all tabs of the program are closed: no page mixes the two.
  */
-precacheAndRoute(EXPORTED_FILES);
+precacheAndRoute(EXPORTED_FILES, { directoryIndex: 'today.html' });
 cleanupOutdatedCaches();
 registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html')));
 clientsClaim();
