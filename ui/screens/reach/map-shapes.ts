@@ -38,8 +38,11 @@ export const worldShapes = (byNumber: Readonly<Record<string, string>>): Shape[]
     return code === undefined ? [] : [{ ...shape, code }];
   });
 
+let subdivisions: ReadonlyMap<string, Shape[]> | null = null;
+
 /** The outlines of all subdivisions that the shipped map has (Natural Earth, in the public domain), by country. */
 export const subdivisionShapes = async (): Promise<ReadonlyMap<string, Shape[]>> => {
+  if (subdivisions) return subdivisions;
   const { default: data } = await import('../../places/subdivisions.json');
   const { objects, ...rest } = data as unknown as Topology<{ subdivisions: GeometryCollection }>;
   const path = geoPath(projection).digits(2);
@@ -49,5 +52,6 @@ export const subdivisionShapes = async (): Promise<ReadonlyMap<string, Shape[]>>
     const country = code.slice(0, 2);
     shapes.set(country, [...(shapes.get(country) ?? []), ...shapeOf(path, code, one)]);
   }
+  subdivisions = shapes;
   return shapes;
 };
