@@ -14,6 +14,8 @@ import { editionRoutes, type EditionService } from './edition-routes.ts';
 import { notFound, refuseErrors } from './errors.ts';
 import { knownHosts } from './hosts.ts';
 import { readingKey, type Keys } from './keys.ts';
+import { LastHour } from './last-hour.ts';
+import { lastHourPage } from './last-hour-page.ts';
 import { Metrics } from './metrics.ts';
 import { openApiDocument } from './openapi.ts';
 import { placeRoutes } from './place-routes.ts';
@@ -44,6 +46,8 @@ export interface ServerOptions {
   /** What is counted of quotes; `metricsOfAll` gives the figures of every process, where there are several. */
   metrics?: Metrics;
   metricsOfAll?: () => Promise<string>;
+  /** What was counted in the last hour, read now and then by who runs the server. */
+  lastHour?: LastHour;
   /** Takes note of each request to the service. */
   note?: (line: RequestLine) => void;
   /** Takes errors that are not the request's own fault. */
@@ -110,6 +114,25 @@ const addDescription = (app: Express, version: string): void => {
   });
 };
 
+/** What was counted: for Prometheus, and the last hour drawn. */
+const addMetrics = (
+  app: Express,
+  {
+    keys,
+    metricsOfAll,
+    lastHour,
+    now,
+  }: Required<Pick<ServerOptions, 'keys' | 'metricsOfAll' | 'lastHour' | 'now'>>,
+): void => {
+  app.get('/metrics', readingKey(keys), async (_request, response) => {
+    response.type('text/plain').send(await metricsOfAll());
+  });
+  app.get('/metrics/last-hour', readingKey(keys), async (_request, response) => {
+    lastHour.take(await metricsOfAll(), now().getTime());
+    response.type('html').send(lastHourPage(lastHour));
+  });
+};
+
 const addWebApp = (app: Express, webRoot: string): void => {
   app.use(
     '/_expo/static',
@@ -138,6 +161,7 @@ export const makeServer = ({
   isStopping = () => false,
   metrics = new Metrics(editions),
   metricsOfAll = () => metrics.registry.metrics(),
+  lastHour = new LastHour(),
   note = () => undefined,
   log = console.error,
   version = '0',
@@ -156,9 +180,7 @@ export const makeServer = ({
   app.use('/api/places', placeRoutes());
   const folder = editions instanceof Editions ? { folder: editions } : {};
   app.use('/api/editions', editionRoutes({ editions, ...folder, asker, keys, metrics, problemsOf, now }));
-  app.get('/metrics', readingKey(keys), async (_request, response) => {
-    response.type('text/plain').send(await metricsOfAll());
-  });
+  addMetrics(app, { keys, metricsOfAll, lastHour, now });
   app.use('/api', notFound);
   addWebApp(app, webRoot);
   app.use(notFound);

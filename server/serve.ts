@@ -7,6 +7,8 @@ import { makeServer } from './app.ts';
 import { beside } from './beside.ts';
 import { demoEditions } from './demo-editions.ts';
 import { Editions } from './editions.ts';
+import { EVERY_S } from './last-hour-page.ts';
+import { LastHour } from './last-hour.ts';
 import { Metrics } from './metrics.ts';
 import type { ReadEdition } from './read-edition.ts';
 import type { EditionSource } from './served-edition.ts';
@@ -69,6 +71,19 @@ const endOnSignals = (
     });
 };
 
+/** Reads what was counted now and then, for as long as the process lives. */
+const gathering = (metricsOfAll: () => Promise<string>, log: pino.Logger): LastHour => {
+  const hour = new LastHour();
+  const take = (): void =>
+    void metricsOfAll().then(
+      (text) => hour.take(text, Date.now()),
+      (error: unknown) => log.warn({ error }, 'the figures of the last hour were not read'),
+    );
+  take();
+  setInterval(take, EVERY_S * 1_000).unref();
+  return hour;
+};
+
 /** Serves the program and its quote service from this process until it is told to stop. */
 export const serve = async (
   { port, host, hosts, folder, keys, origins, logLevel, troubles, secrets }: Settings,
@@ -78,10 +93,12 @@ export const serve = async (
   const editions = await openEditions(folder, log);
   const metrics = new Metrics(editions);
   onMetrics?.(metrics);
+  const allMetrics = metricsOfAll ?? (() => metrics.registry.metrics());
+  const lastHour = gathering(allMetrics, log);
   let isStopping = false;
   const server = makeServer({
-    ...{ editions, metrics, keys, origins, hosts },
-    ...(metricsOfAll ? { metricsOfAll } : {}),
+    ...{ editions, metrics, keys, origins, hosts, lastHour },
+    metricsOfAll: allMetrics,
     webRoot: join(ROOT, 'dist'),
     troubles: readTroubles(troubles),
     ...(secrets ? { secrets } : {}),
