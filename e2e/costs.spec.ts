@@ -147,3 +147,23 @@ test('past orders are packed anew, a box leads to its orders, and the box that s
   await expect(page.getByText(/^Fulmar Parcel packs into Carton .* too, in the draft\.$/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
 });
+
+test('a rate priced by another account is tried over past orders, and put into the draft', async ({
+  page,
+}) => {
+  await openProgram(page, '/charges?part=costs&view=what-if');
+  await page.getByRole('button', { name: '30 days' }).click();
+  await page.getByRole('button', { name: 'Other carrier or packing' }).click();
+  const field = page.getByLabel('What instead', { exact: true });
+  await field.click();
+  await field.fill('Express to West');
+  await page.getByRole('button', { name: 'Express to West, by the cheapest of Gannet Post' }).click();
+  await page.getByRole('button', { name: 'See what it would do' }).click();
+  await expect(
+    page.getByText(/pays? (more|less), by [\d.]+ on average\.|No order pays more\./),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Put into the draft' }).click();
+  await expect(
+    page.getByText('In the draft: Express to West, by the cheapest of Gannet Post.'),
+  ).toBeVisible();
+});

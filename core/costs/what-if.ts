@@ -49,8 +49,8 @@ const addTo = (sums: Sums, charged: number, cost: number | null): void => {
   sums.margin += charged - cost;
 };
 
-/** Adds up one order after another. */
-class Tally implements WhatIf {
+/** Adds up one order after another: what each is charged with a change, and what it costs then. */
+export class Tally implements WhatIf {
   readonly was = noSums();
   readonly now = noSums();
   readonly more: Moved = { orders: 0, by: 0 };

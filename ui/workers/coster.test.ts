@@ -91,6 +91,23 @@ test('has the orders behind a step and behind what an account asks', async () =>
   expect(above.filter((one) => one === 0)).toHaveLength(compared?.shares.get('fulmar')?.cheapest ?? -1);
 });
 
+test('another account or packing is tried, with the orders it would change', async () => {
+  const coster = makeCoster();
+  await coster.open(SHOP, quiet);
+  await coster.prepare(quiet);
+  const plan = { kind: 'single' } as const;
+  const told: number[] = [];
+  const found = await coster.switched({}, { kind: 'packing', accountId: 'fulmar', plan }, ({ of }) =>
+    told.push(of),
+  );
+  const { more, less, lost, gained } = found!.result;
+  expect(found!.moved).toHaveLength(more.orders + less.orders + lost + gained);
+  expect(found!.moved.length).toBeGreaterThan(0);
+  const ended = coster.switched({}, { kind: 'packing', accountId: 'fulmar', plan }, quiet);
+  coster.stop();
+  expect([null, found]).toContainEqual(await ended);
+});
+
 describe('packing', () => {
   test('is compared way by way, and each box has its orders', async () => {
     const coster = makeCoster();

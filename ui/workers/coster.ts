@@ -22,6 +22,8 @@ import {
   type MeasuredOrder,
   type StepCosts,
 } from '../../core/costs/step-costs.ts';
+import { switchOver } from '../../core/costs/switch-over.ts';
+import type { Switch } from '../../core/costs/switch.ts';
 import { preparedOrder, type PreparedOrder, type WhatIfOrders } from '../../core/costs/what-if-orders.ts';
 import { leverOver, type LeverOver, type MovedOrder, type WhatIf } from '../../core/costs/what-if.ts';
 import type { Book } from '../../core/model/book.ts';
@@ -38,6 +40,12 @@ export type ListedMove = ListedOrder & Pick<MovedOrder, 'was' | 'now'>;
 
 /** An order with what an account asks for it, and the cheapest of all accounts; minor units. */
 export type PricedOrder = ListedOrder & { price: number; least: number };
+
+/** What a switch would do, and the orders it would change, those by most first. */
+export interface Switched {
+  result: WhatIf;
+  moved: ListedMove[];
+}
 
 /** What the accounts ask for past orders, in sum and by zone and weight. */
 export interface AccountsCompared {
@@ -74,6 +82,8 @@ export interface Coster extends PackingCosts {
   movedOrders: (filter: OrderFilter, lever: Lever, value: LeverValue) => ListedMove[];
   /** The same over the lever's range, handed over one after the other; false where something else was asked on the way. */
   curve: (filter: OrderFilter, lever: Lever, onPoint: (point: WhatIf) => void) => Promise<boolean>;
+  /** What another account or another packing would do; null where it was stopped. */
+  switched: (filter: OrderFilter, switched: Switch, onProgress: OnCostProgress) => Promise<Switched | null>;
   near: (filter: OrderFilter, rateId: string, threshold: number) => NearThreshold;
   steps: (filter: OrderFilter, rateId: string) => RateCosts;
   /** The orders in one of its steps. */
@@ -160,6 +170,11 @@ export const makeCoster = (): Coster => {
     return made;
   };
 
+  const listedMoves = (moved: readonly MovedOrder[]): ListedMove[] =>
+    [...moved]
+      .sort((a, b) => Math.abs(movedBy(b)) - Math.abs(movedBy(a)))
+      .map(({ costed, was, now }) => ({ ...listed(costed), was, now }));
+
   return {
     open: async (shop, onProgress) => {
       run += 1;
@@ -206,11 +221,15 @@ export const makeCoster = (): Coster => {
       return { orders, unusable: at.prepared.length - orders };
     },
     whatIf: (filter, lever, value) => over(filter, lever).at(value),
-    movedOrders: (filter, lever, value) =>
-      over(filter, lever)
-        .moved(value)
-        .sort((a, b) => Math.abs(movedBy(b)) - Math.abs(movedBy(a)))
-        .map(({ costed, was, now }) => ({ ...listed(costed), was, now })),
+    movedOrders: (filter, lever, value) => listedMoves(over(filter, lever).moved(value)),
+    switched: async (filter, asked, onProgress) => {
+      const orders = preparedOf(filter);
+      const work = switchOver(orders, asked);
+      // Each turn is one order; the last has what all of them come to.
+      const turns = await inTurn([...orders.orders, null], () => work.next(), onProgress);
+      const last = turns?.at(-1);
+      return last?.done ? { result: last.value.result, moved: listedMoves(last.value.moved) } : null;
+    },
     curve: async (filter, lever, onPoint) => {
       drawing += 1;
       const mine = drawing;

@@ -12,6 +12,7 @@ import type * as ShopParts from '../../../workers/shop-parts.ts';
 import { movedTo } from '../../../../core/order/moved-orders.ts';
 import CostsPart from './costs-part.tsx';
 import { leverEdit } from './lever-edit.ts';
+import { switchEdit, switchesOf } from './switches.ts';
 import { lineFrame, linePath } from './line-frame.ts';
 
 jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
@@ -137,6 +138,30 @@ test('past orders are packed anew, and one more box goes into the draft with its
   expect(added?.name).toMatch(/^Carton [\d.]+ × [\d.]+ × [\d.]+ cm$/);
   expect(carriers[0]?.packing).toMatchObject({ boxIds: expect.arrayContaining([added?.id]) as string[] });
   expect(store.getState().session.message).toMatchObject({ undo: true });
+});
+
+test('another account for a rate is tried, and put into the draft with the services of its carrier', async () => {
+  const store = open({ view: 'what-if' }, orders.slice(0, 40));
+  fireEvent.press(await screen.findByText('Other carrier or packing', {}, { timeout: 20_000 }));
+  expect(screen.getByLabelText('What instead').props.value).toMatch(/, by the cheapest of /);
+  fireEvent.press(await screen.findByText('See what it would do', {}, { timeout: 20_000 }));
+  fireEvent.press(await screen.findByText('Put into the draft', {}, { timeout: 20_000 }));
+  const changed = selectBook(store.getState()).rates.find(
+    ({ price }) => price.kind === 'carrier' && price.show === 'cheapest',
+  );
+  expect(changed).toBeTruthy();
+  expect(store.getState().session.message).toMatchObject({ undo: true });
+});
+
+test('a switch of the book is one edit; one whose rate is gone is none', () => {
+  const book = selectBook(demoStore().getState());
+  const all = switchesOf(book);
+  expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
+  const packs = all.find(({ switched }) => switched.kind === 'packing');
+  expect(packs && switchEdit(book, packs)?.payload).toMatchObject({ name: 'setAccount' });
+  const account = all.find(({ switched }) => switched.kind === 'account')!;
+  expect(switchEdit(book, account)?.payload).toMatchObject({ name: 'setRate' });
+  expect(switchEdit({ ...book, rates: [] }, account)).toBeNull();
 });
 
 test('a view has an address', async () => {

@@ -17,8 +17,11 @@ export const LEVER_FAMILIES = [
   { value: 'minimum', label: 'Minimum order' },
   { value: 'fallback', label: 'Fallback' },
   { value: 'carrier', label: 'Carriers ask more' },
+  { value: 'switch', label: 'Other carrier or packing' },
 ] as const;
-export type LeverFamily = (typeof LEVER_FAMILIES)[number]['value'];
+export type WhatIfFamily = (typeof LEVER_FAMILIES)[number]['value'];
+/** The families of levers that move a figure. */
+export type LeverFamily = Exclude<WhatIfFamily, 'switch'>;
 
 const FAMILY: Record<Lever['kind'], LeverFamily> = {
   'free-from': 'free',
@@ -39,7 +42,8 @@ export interface NamedLever {
   lever: Lever;
 }
 
-const rateName = ({ rates, services, zones }: Book, rateId: string): string => {
+/** 'Parcel to West'. */
+export const rateName = ({ rates, services, zones }: Book, rateId: string): string => {
   const rate = rates.find(({ id }) => id === rateId);
   const service = services.find(({ id }) => id === rate?.serviceId)?.name ?? '';
   const zone = zones.find(({ id }) => id === rate?.zoneId)?.name ?? '';

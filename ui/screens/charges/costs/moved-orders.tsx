@@ -9,7 +9,7 @@ import type { Coster, ListedMove } from '../../../workers/coster.ts';
 import { OrdersBehind } from './orders-behind.tsx';
 
 /** '8.50 becomes 0.00', 'not offered any more'. */
-const changeText = ({ was, now }: ListedMove, decimals: number): string => {
+export const changeText = ({ was, now }: ListedMove, decimals: number): string => {
   if (now === null) return 'not offered any more';
   if (was === null) return `offered again, ${moneyFigure(now, decimals)}`;
   return `${moneyFigure(was, decimals)} becomes ${moneyFigure(now, decimals)}`;

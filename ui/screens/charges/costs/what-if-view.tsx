@@ -36,11 +36,14 @@ import {
   valueName,
   valueText,
   type LeverFamily,
+  type WhatIfFamily,
   type NamedLever,
 } from './lever-words.ts';
 import { MovedOrders } from './moved-orders.tsx';
 import { signedMoney } from './signed-money.ts';
 import { SubtotalBars } from './subtotal-bars.tsx';
+import { SwitchPart } from './switch-part.tsx';
+import { switchesOf } from './switches.ts';
 import { useAnswer } from './use-costs.ts';
 import { useAtValue, useCurve } from './use-what-if.ts';
 import { Measured } from './measured.tsx';
@@ -247,49 +250,74 @@ const Near = ({ coster, filter, rateId, threshold }: Props & { rateId: string; t
   return near && near.orders > 0 ? <SubtotalBars near={near} threshold={near.threshold} /> : null;
 };
 
-/** What would happen to past orders if one figure of the book, or what carriers ask, were another. */
-const WhatIfView = ({ coster, filter }: Props) => {
+/** The levers of a family, one of them chosen, with what moving it would do. */
+const Levers = ({ coster, filter, family, first }: Props & { family: LeverFamily; first: string | null }) => {
   const style = useStyles(styles);
   const book = useAppSelector(selectBook);
   const display = useAppSelector(selectDisplayFormat);
-  const [family, setFamily] = useState<LeverFamily>('free');
-  const { rate } = useLocalSearchParams<{ rate?: string }>();
-  const [chosen, setChosen] = useState<string | null>(
-    rate === undefined ? null : leverId({ kind: 'free-from', rateId: rate }),
-  );
+  const [chosen, setChosen] = useState<string | null>(first);
   const levers = useMemo(() => leversOfFamily(book, family, display), [book, family, display]);
   const named = levers.find(({ id }) => id === chosen) ?? levers[0];
+  if (!named) return <Text>The book has none to change.</Text>;
   const options = levers.map(({ id, name, lever }) => ({
     ...{ id, name },
     note: valueText(lever, leverValue(book, lever), display),
   }));
+  return (
+    <>
+      <View style={style.choice}>
+        <Chooser label="Where" chosen={named.name} options={options} onChoose={setChosen} />
+      </View>
+      <Measured coster={coster}>
+        {(measured) => <LeverPart key={named.id} coster={measured} filter={filter} named={named} />}
+      </Measured>
+    </>
+  );
+};
+
+/** The switches there are, one of them chosen, with what it would do. */
+const Switches = ({ coster, filter }: Props) => {
+  const style = useStyles(styles);
+  const book = useAppSelector(selectBook);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const switches = useMemo(() => switchesOf(book), [book]);
+  const named = switches.find(({ id }) => id === chosen) ?? switches[0];
+  if (!named) return <Text>No rate of the book is priced by a carrier.</Text>;
+  return (
+    <>
+      <View style={style.choice}>
+        <Chooser
+          label="What instead"
+          chosen={named.name}
+          options={switches.map(({ id, name }) => ({ id, name, note: '' }))}
+          onChoose={setChosen}
+        />
+      </View>
+      <Measured coster={coster}>
+        {(measured) => <SwitchPart key={named.id} coster={measured} filter={filter} named={named} />}
+      </Measured>
+    </>
+  );
+};
+
+/** What would happen to past orders if one figure of the book, what carriers ask, or who carries, were another. */
+const WhatIfView = (props: Props) => {
+  const style = useStyles(styles);
+  const [family, setFamily] = useState<WhatIfFamily>('free');
+  const { rate } = useLocalSearchParams<{ rate?: string }>();
+  const first = rate === undefined ? null : leverId({ kind: 'free-from', rateId: rate });
   return (
     <View style={style.all}>
       <Text style={style.note}>
         The same orders, priced with the draft as it is, and with one thing changed. Nobody is taken to buy
         more or less because of it.
       </Text>
-      <Segments
-        label="What to change"
-        value={family}
-        options={LEVER_FAMILIES}
-        onChange={(next) => {
-          setFamily(next);
-          setChosen(null);
-        }}
-      />
-      {named ? (
-        <View style={style.choice}>
-          <Chooser label="Where" chosen={named.name} options={options} onChoose={setChosen} />
-        </View>
+      <Segments label="What to change" value={family} options={LEVER_FAMILIES} onChange={setFamily} />
+      {family === 'switch' ? (
+        <Switches {...props} />
       ) : (
-        <Text>The book has none to change.</Text>
+        <Levers key={family} {...props} family={family} first={family === 'free' ? first : null} />
       )}
-      {named ? (
-        <Measured coster={coster}>
-          {(measured) => <LeverPart key={named.id} coster={measured} filter={filter} named={named} />}
-        </Measured>
-      ) : null}
     </View>
   );
 };
