@@ -153,7 +153,7 @@ test('a rate priced by another account is tried over past orders, and put into t
 }) => {
   await openProgram(page, '/charges?part=costs&view=what-if');
   await page.getByRole('button', { name: '30 days' }).click();
-  await page.getByRole('button', { name: 'Other carrier or packing' }).click();
+  await page.getByRole('button', { name: 'Carrier, packing' }).click();
   const field = page.getByLabel('What instead', { exact: true });
   await field.click();
   await field.fill('Express to West');

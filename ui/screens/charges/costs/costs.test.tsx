@@ -142,7 +142,7 @@ test('past orders are packed anew, and one more box goes into the draft with its
 
 test('another account for a rate is tried, and put into the draft with the services of its carrier', async () => {
   const store = open({ view: 'what-if' }, orders.slice(0, 40));
-  fireEvent.press(await screen.findByText('Other carrier or packing', {}, { timeout: 20_000 }));
+  fireEvent.press(await screen.findByText('Carrier, packing', {}, { timeout: 20_000 }));
   expect(screen.getByLabelText('What instead').props.value).toMatch(/, by the cheapest of /);
   fireEvent.press(await screen.findByText('See what it would do', {}, { timeout: 20_000 }));
   fireEvent.press(await screen.findByText('Put into the draft', {}, { timeout: 20_000 }));

@@ -17,7 +17,7 @@ export const LEVER_FAMILIES = [
   { value: 'minimum', label: 'Minimum order' },
   { value: 'fallback', label: 'Fallback' },
   { value: 'carrier', label: 'Carriers ask more' },
-  { value: 'switch', label: 'Other carrier or packing' },
+  { value: 'switch', label: 'Carrier, packing' },
 ] as const;
 export type WhatIfFamily = (typeof LEVER_FAMILIES)[number]['value'];
 /** The families of levers that move a figure. */
