@@ -76,11 +76,13 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   },
   'what a change would do': async (page) => {
     await openProgram(page, '/charges?part=costs&view=what-if');
+    await page.getByRole('button', { name: '30 days' }).click();
     await expect(page.getByText(/^Best while at most/)).toBeVisible();
     await page.getByRole('button', { name: /^Table, / }).click();
   },
   'steps beside costs': async (page) => {
     await openProgram(page, '/charges?part=costs&view=steps');
+    await page.getByRole('button', { name: '30 days' }).click();
     await expect(page.getByRole('button', { name: 'Find the fewest steps' })).toBeVisible();
   },
   'how past orders are packed': async (page) => {

@@ -32,17 +32,30 @@ test('is ended by another shop, or when it is stopped, and says how far it is', 
   );
   const second = coster.open(SHOP, quiet);
   expect([await first, await second]).toEqual([false, true]);
-  const measured = coster.prepare(({ done, of }) => told.push(done <= of ? of : -1));
+  const measured = coster.prepare({}, ({ done, of }) => told.push(done <= of ? of : -1));
   coster.stop();
   expect(await measured).toBeNull();
   expect(told).not.toContain(-1);
-  expect(await coster.prepare(quiet)).toEqual({ orders: 120, unusable: 0 });
+  expect(await coster.prepare({}, quiet)).toEqual({ orders: 120, unusable: 0 });
+});
+
+test('measures the orders that are counted, and those of a wider filter when it is asked', async () => {
+  const coster = makeCoster();
+  await coster.open(SHOP, quiet);
+  const from = orders[60]?.request.placedAt ?? '';
+  const { total } = coster.board({ from });
+  expect(await coster.prepare({ from }, quiet)).toEqual({ orders: total.orders, unusable: 0 });
+  const lever = { kind: 'free-from', rateId: 'parcel-maritimes' } as const;
+  expect(coster.whatIf({ from }, lever, 8_500).was.orders).toBeLessThanOrEqual(total.orders);
+  expect(() => coster.whatIf({}, lever, 8_500)).toThrow('not measured yet');
+  expect(await coster.prepare({}, quiet)).toEqual({ orders: 120, unusable: 0 });
+  expect(coster.whatIf({}, lever, 8_500).was.orders).toBeGreaterThan(60);
 });
 
 test('draws a lever’s line until another is asked for', async () => {
   const coster = makeCoster();
   await coster.open(SHOP, quiet);
-  await coster.prepare(quiet);
+  await coster.prepare({}, quiet);
   const lever = { kind: 'free-from', rateId: 'parcel-maritimes' } as const;
   const drawn: (number | null)[] = [];
   const first = coster.curve({}, lever, () => undefined);
@@ -56,7 +69,7 @@ test('draws a lever’s line until another is asked for', async () => {
 test('sets steps beside costs, fits steps, and refuses what is too fine to look through', async () => {
   const coster = makeCoster();
   await coster.open(SHOP, quiet);
-  await coster.prepare(quiet);
+  await coster.prepare({}, quiet);
   const { orders: count, steps } = coster.steps({}, 'parcel-maritimes');
   expect(steps.reduce((sum, step) => sum + step.orders, 0)).toBe(count);
   const bound = { covered: 0.8, apart: 500, grain: 500, unit: 50, most: 4 };
@@ -77,7 +90,7 @@ test('asks every account about every order that was shipped', async () => {
 test('has the orders behind a step and behind what an account asks', async () => {
   const coster = makeCoster();
   await coster.open({ ...SHOP, orders: orders.slice(0, 60) }, quiet);
-  await coster.prepare(quiet);
+  await coster.prepare({}, quiet);
   const { steps } = coster.steps({}, 'parcel-maritimes');
   for (const { at, orders: count } of steps)
     expect(coster.ordersInStep({}, 'parcel-maritimes', at)).toHaveLength(count);
@@ -94,7 +107,7 @@ test('has the orders behind a step and behind what an account asks', async () =>
 test('another account or packing is tried, with the orders it would change', async () => {
   const coster = makeCoster();
   await coster.open(SHOP, quiet);
-  await coster.prepare(quiet);
+  await coster.prepare({}, quiet);
   const plan = { kind: 'single' } as const;
   const told: number[] = [];
   const found = await coster.switched({}, { kind: 'packing', accountId: 'fulmar', plan }, ({ of }) =>

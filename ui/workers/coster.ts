@@ -74,8 +74,11 @@ export interface Coster extends PackingCosts {
   board: (filter: OrderFilter) => BoardOfPeriod;
   /** The orders of a row, a column or a cell of the board, the greatest losses first; null is all. */
   ordersOf: (filter: OrderFilter, row: string | null, column: string | null) => ListedOrder[];
-  /** Measures the orders for levers; null where another shop was given on the way, or `stop`. */
-  prepare: (onProgress: OnCostProgress) => Promise<{ orders: number; unusable: number } | null>;
+  /** Measures the orders that a filter counts, for levers; null where another shop was given on the way, or `stop`. */
+  prepare: (
+    filter: OrderFilter,
+    onProgress: OnCostProgress,
+  ) => Promise<{ orders: number; unusable: number } | null>;
   /** What a lever at a value would do; `prepare` comes before it, as before all that follow. */
   whatIf: (filter: OrderFilter, lever: Lever, value: LeverValue) => WhatIf;
   /** The orders it would change, those by most first. */
@@ -111,8 +114,8 @@ interface Opened {
   compiled: CompiledBook;
   shop: ShopParts;
   costed: CostedOrder[];
-  prepared: (PreparedOrder | null)[] | null;
-  preparing: Promise<(PreparedOrder | null)[] | null> | null;
+  /** The orders that were measured; null are those that cannot be. */
+  prepared: Map<CostedOrder, PreparedOrder | null>;
   compared: Map<CostedOrder, ComparedOrder | null>;
 }
 
@@ -132,8 +135,11 @@ export const makeCoster = (): Coster => {
     the().costed.filter((order) => isCounted(filter, order));
   const preparedOf = (filter: OrderFilter): WhatIfOrders => {
     const { compiled, shop, prepared } = the();
-    if (!prepared) throw new Error('the orders were not measured yet');
-    const orders = prepared.filter((one) => one !== null && isCounted(filter, one.costed)) as PreparedOrder[];
+    const orders = counted(filter).flatMap((one) => {
+      const found = prepared.get(one);
+      if (found === undefined) throw new Error('the orders were not measured yet');
+      return found ?? [];
+    });
     return { compiled, goods: shop.catalogue?.goods ?? [], orders };
   };
   /** The lever asked about last goes on with what it has worked out. */
@@ -188,8 +194,7 @@ export const makeCoster = (): Coster => {
         compiled,
         shop,
         costed: orders,
-        prepared: null,
-        preparing: null,
+        prepared: new Map(),
         compared: new Map(),
       };
       return true;
@@ -210,15 +215,22 @@ export const makeCoster = (): Coster => {
         )
         .sort((a, b) => margin(a) - margin(b))
         .map(listed),
-    prepare: async (onProgress) => {
-      const at = the();
-      at.preparing ??= at.prepared ? Promise.resolve(at.prepared) : null;
-      at.preparing ??= inTurn(at.costed, (one) => preparedOrder(at.compiled, one), onProgress);
-      at.prepared = await at.preparing;
-      at.preparing = null;
-      if (!at.prepared) return null;
-      const orders = at.prepared.filter((one) => one !== null).length;
-      return { orders, unusable: at.prepared.length - orders };
+    prepare: async (filter, onProgress) => {
+      const { compiled, prepared } = the();
+      const measured = await inTurn(
+        counted(filter),
+        (one) => {
+          const known = prepared.get(one);
+          if (known !== undefined) return known;
+          const found = preparedOrder(compiled, one);
+          prepared.set(one, found);
+          return found;
+        },
+        onProgress,
+      );
+      if (!measured) return null;
+      const orders = measured.filter((one) => one !== null).length;
+      return { orders, unusable: measured.length - orders };
     },
     whatIf: (filter, lever, value) => over(filter, lever).at(value),
     movedOrders: (filter, lever, value) => listedMoves(over(filter, lever).moved(value)),

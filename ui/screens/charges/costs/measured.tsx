@@ -1,6 +1,7 @@
 import { proxy, type Remote } from 'comlink';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Text } from 'react-native-paper';
+import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
 import { Progress } from '../../../parts/progress.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -10,10 +11,16 @@ import type { Inks } from '../../../theme/tokens.ts';
 import type { CostProgress } from '../../../workers/cost-progress.ts';
 import type { Coster } from '../../../workers/coster.ts';
 
-/** Whose orders are measured, and how many of them cannot be. */
+/** Who measured which orders, and how many of them cannot be. */
 interface Ready {
   coster: Remote<Coster>;
+  filter: OrderFilter;
   unusable: number;
+}
+
+interface Asked {
+  coster: Remote<Coster>;
+  filter: OrderFilter;
 }
 
 const styles = (inks: Inks) => ({
@@ -21,8 +28,8 @@ const styles = (inks: Inks) => ({
   action: { alignSelf: 'flex-start', marginLeft: -4 } as const,
 });
 
-/** How far the orders are measured for levers and steps; after a change of the shop the last stand holds until they are. */
-const useMeasured = (coster: Remote<Coster>) => {
+/** How far the orders are measured for levers and steps; after a change of the shop or of the filter the last stand holds until they are. */
+const useMeasured = ({ coster, filter }: Asked) => {
   const [progress, setProgress] = useState<CostProgress | null>(null);
   const [ready, setReady] = useState<Ready | null>(null);
   const [isStopped, setStopped] = useState(false);
@@ -32,18 +39,18 @@ const useMeasured = (coster: Remote<Coster>) => {
     const tell = proxy((now: CostProgress) => {
       if (wanted) setProgress(now);
     });
-    void coster.prepare(tell).then(
+    void coster.prepare(filter, tell).then(
       (found) => {
         if (!wanted || !found) return;
         setProgress(null);
-        setReady({ coster, unusable: found.unusable });
+        setReady({ coster, filter, unusable: found.unusable });
       },
       () => undefined,
     );
     return () => {
       wanted = false;
     };
-  }, [coster, isStopped]);
+  }, [coster, filter, isStopped]);
   const stop = (): void => {
     void coster.stop();
     setProgress(null);
@@ -53,16 +60,10 @@ const useMeasured = (coster: Remote<Coster>) => {
 };
 
 /** Measures past orders, with how far it is and a way to stop, then shows what is about them. */
-export const Measured = ({
-  coster,
-  children,
-}: {
-  coster: Remote<Coster>;
-  children: (coster: Remote<Coster>) => ReactNode;
-}) => {
+export const Measured = ({ children, ...asked }: Asked & { children: (measured: Asked) => ReactNode }) => {
   const style = useStyles(styles);
-  const { progress, ready, isStopped, stop, again } = useMeasured(coster);
-  const isCurrent = ready?.coster === coster;
+  const { progress, ready, isStopped, stop, again } = useMeasured(asked);
+  const isCurrent = ready?.coster === asked.coster && ready.filter === asked.filter;
   return (
     <>
       {isStopped ? (
@@ -79,7 +80,7 @@ export const Measured = ({
           <TextAction style={style.action} label="Stop measuring" onPress={stop} />
         </>
       )}
-      {ready ? children(ready.coster) : null}
+      {ready ? children({ coster: ready.coster, filter: ready.filter }) : null}
       {ready && ready.unusable > 0 ? (
         <Text style={style.note}>
           {countFigure(ready.unusable, 'past order')} hold products that are gone and are not counted here.

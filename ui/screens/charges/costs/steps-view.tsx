@@ -232,8 +232,8 @@ const StepsView = ({ coster, filter }: Props) => {
           onChoose={setChosen}
         />
       </View>
-      <Measured coster={coster}>
-        {(measured) => <RatePart coster={measured} filter={filter} stepped={here} />}
+      <Measured coster={coster} filter={filter}>
+        {(measured) => <RatePart {...measured} stepped={here} />}
       </Measured>
     </View>
   );

@@ -268,8 +268,8 @@ const Levers = ({ coster, filter, family, first }: Props & { family: LeverFamily
       <View style={style.choice}>
         <Chooser label="Where" chosen={named.name} options={options} onChoose={setChosen} />
       </View>
-      <Measured coster={coster}>
-        {(measured) => <LeverPart key={named.id} coster={measured} filter={filter} named={named} />}
+      <Measured coster={coster} filter={filter}>
+        {(measured) => <LeverPart key={named.id} {...measured} named={named} />}
       </Measured>
     </>
   );
@@ -293,8 +293,8 @@ const Switches = ({ coster, filter }: Props) => {
           onChoose={setChosen}
         />
       </View>
-      <Measured coster={coster}>
-        {(measured) => <SwitchPart key={named.id} coster={measured} filter={filter} named={named} />}
+      <Measured coster={coster} filter={filter}>
+        {(measured) => <SwitchPart key={named.id} {...measured} named={named} />}
       </Measured>
     </>
   );
