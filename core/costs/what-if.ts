@@ -16,6 +16,9 @@ export interface Sums {
   margin: number;
 }
 
+/** What the orders with a cost are charged: of them the margin is what is left. Minor units. */
+export const chargedWithCost = ({ cost, margin }: Sums): number => cost + margin;
+
 /** How many orders, and by how much in sum; minor units. */
 export interface Moved {
   orders: number;

@@ -63,7 +63,7 @@ const Sums = ({ board, isWhole }: { board: BoardOfPeriod; isWhole: boolean }) =>
     );
   const day = (instant: string): string => dayText(localMoment(instant, timeZone).date);
   const figures = [
-    { name: 'Charged', text: moneyFigure(total.charged, decimals), isLoss: false },
+    { name: 'Charged', text: moneyFigure(total.chargedWithCost, decimals), isLoss: false },
     { name: 'Cost', text: moneyFigure(total.cost, decimals), isLoss: false },
     { name: 'Margin', text: signedMoney(total.margin, decimals), isLoss: total.margin < 0 },
   ];
@@ -81,7 +81,7 @@ const Sums = ({ board, isWhole }: { board: BoardOfPeriod; isWhole: boolean }) =>
       ) : null}
       <Text style={isWhole ? style.quiet : style.note}>
         {countFigure(total.orders, 'order')} from {day(first)} to {day(last)}
-        {lackingWords(total)}.{' '}
+        {lackingWords(total, decimals)}.{' '}
         {isWhole
           ? 'Margin is what was charged at the time, without tax, less what the order cost to send.'
           : ''}

@@ -11,7 +11,9 @@ import type { OnCostProgress } from '../../../workers/cost-progress.ts';
 import type * as ShopParts from '../../../workers/shop-parts.ts';
 import { movedTo } from '../../../../core/order/moved-orders.ts';
 import CostsPart from './costs-part.tsx';
+import { chargedWithCost } from '../../../../core/costs/what-if.ts';
 import { leverEdit } from './lever-edit.ts';
+import { marginWords } from './margin-words.ts';
 import { switchEdit, switchesOf } from './switches.ts';
 import { lineFrame, linePath } from './line-frame.ts';
 
@@ -65,6 +67,17 @@ test('the board by margin leads to the orders behind a figure', async () => {
   const [first] = screen.getAllByLabelText(/^(W?\d+), Parcel, /);
   fireEvent.press(first!);
   expect(screen.getByText(/^Order W?\d+, \d+ \w+ \d{4}.*; charged [\d.,]+; cost [\d.,]+\.$/)).toBeTruthy();
+});
+
+test('what is charged less what it cost is the margin, and what is left out is said', () => {
+  const sums = {
+    ...{ orders: 3, recorded: 1, estimated: 1, unknown: 1, charged: 5_000 },
+    ...{ chargedWithCost: 3_766, cost: 4_000, margin: -234 },
+  };
+  expect(marginWords('Parcel to West', sums, 2)).toBe(
+    'Parcel to West: 3 orders, charged 37.66, cost 40.00, margin -2.34, 1 estimated, 1 left out because their cost is not known (12.34 charged)',
+  );
+  expect(chargedWithCost({ orders: 3, charged: 5_000, withCost: 2, cost: 4_000, margin: -234 })).toBe(3_766);
 });
 
 test('counts what the filters leave, and says where nothing is left', async () => {

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { marginWithMore } from '../../../../core/costs/lever-curve.ts';
 import type { Lever } from '../../../../core/costs/lever.ts';
-import type { WhatIf } from '../../../../core/costs/what-if.ts';
+import { chargedWithCost, type WhatIf } from '../../../../core/costs/what-if.ts';
 import { numbers, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
 import { moneyFigure } from '../../../../core/words/figure.ts';
 import { fileName } from '../../../files/files.ts';
@@ -19,7 +19,7 @@ import { signedMoney } from './signed-money.ts';
 
 const COLUMNS: SheetColumn[] = [
   { heading: 'value', ...numbers('Of the figure that is changed: minor units, or hundredths of a percent.') },
-  { heading: 'charged', ...numbers('What the orders would be charged, minor units.') },
+  { heading: 'charged', ...numbers('What the orders with a cost would be charged, minor units.') },
   { heading: 'cost', ...numbers('What those with a cost take, minor units.') },
   { heading: 'margin', ...numbers('Charged less cost, of those with a cost; minor units.') },
   { heading: 'pay_more', ...numbers('Orders charged more than now.') },
@@ -58,7 +58,7 @@ export const CurveTable = ({
   const cellsOf = (point: WhatIf): string[] =>
     [
       point.value ?? '',
-      point.now.charged,
+      chargedWithCost(point.now),
       point.now.cost,
       marginWithMore(point, moreOrders),
       point.more.orders,
@@ -79,7 +79,7 @@ export const CurveTable = ({
           <View role="row" key={String(point.value)} style={style.row}>
             {[
               valueText(lever, point.value, display),
-              money(point.now.charged),
+              money(chargedWithCost(point.now)),
               signedMoney(marginWithMore(point, moreOrders), display.decimals),
               String(point.more.orders),
               String(point.less.orders),

@@ -67,7 +67,8 @@ export const MarginLines = ({
               <View style={style.words}>
                 <Text>{name}</Text>
                 <Text style={style.note}>
-                  {countFigure(margin.orders, 'order')}, {moneyFigure(margin.charged, decimals)} charged
+                  {countFigure(margin.orders, 'order')}, {moneyFigure(margin.chargedWithCost, decimals)}{' '}
+                  charged
                 </Text>
               </View>
               <View style={style.end}>

@@ -4,16 +4,23 @@ import { signedMoney } from './signed-money.ts';
 
 /** What a figure of the board says to those who do not see it. */
 export const marginWords = (name: string, margin: Margin, decimals: number): string =>
-  `${name}: ${countFigure(margin.orders, 'order')}, charged ${moneyFigure(margin.charged, decimals)}, cost ${moneyFigure(
+  `${name}: ${countFigure(margin.orders, 'order')}, charged ${moneyFigure(margin.chargedWithCost, decimals)}, cost ${moneyFigure(
     margin.cost,
     decimals,
-  )}, margin ${signedMoney(margin.margin, decimals)}${lackingWords(margin)}`;
+  )}, margin ${signedMoney(margin.margin, decimals)}${lackingWords(margin, decimals)}`;
 
-/** What of the costs is estimated or not known, or nothing. */
-export const lackingWords = ({ estimated, unknown }: Margin): string => {
+/** What of the costs is estimated or not known, with what was charged for the latter, or nothing. */
+export const lackingWords = (
+  { estimated, unknown, charged, chargedWithCost }: Margin,
+  decimals: number,
+): string => {
   const parts = [
     ...(estimated > 0 ? [`${estimated} estimated`] : []),
-    ...(unknown > 0 ? [`${unknown} without a cost`] : []),
+    ...(unknown > 0
+      ? [
+          `${unknown} left out because their cost is not known (${moneyFigure(charged - chargedWithCost, decimals)} charged)`,
+        ]
+      : []),
   ];
   return parts.length > 0 ? `, ${parts.join(', ')}` : '';
 };

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { marginWithMore } from '../../../../core/costs/lever-curve.ts';
-import type { Moved, WhatIf } from '../../../../core/costs/what-if.ts';
+import { chargedWithCost, type Moved, type WhatIf } from '../../../../core/costs/what-if.ts';
 import { countFigure, moneyFigure, wholeFigure } from '../../../../core/words/figure.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
@@ -58,10 +58,15 @@ export const WhatIfFigures = ({ found, moreOrders }: { found: WhatIf; moreOrders
   return (
     <View aria-live="polite">
       <View style={style.figures}>
-        <Pair name="Charged" was={was.charged} now={now.charged} />
+        <Pair name="Charged" was={chargedWithCost(was)} now={chargedWithCost(now)} />
         <Pair name="Cost" was={was.cost} now={now.cost + now.margin - margin} />
         <Pair name="Margin" was={was.margin} now={margin} signed />
       </View>
+      {now.withCost < now.orders ? (
+        <Text style={style.note}>
+          Of the {countFigure(now.withCost, 'order')} whose cost is known or estimated.
+        </Text>
+      ) : null}
       <Text style={style.said}>{whoWords(found, decimals)}</Text>
     </View>
   );
