@@ -88,6 +88,8 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   'how past orders are packed': async (page) => {
     await openProgram(page, '/charges?part=costs&view=packing');
     await page.getByRole('button', { name: '30 days' }).click();
+    await page.getByLabel('Weight to', { exact: true }).fill('5 kg');
+    await page.getByLabel('Weight to', { exact: true }).blur();
     await page.getByRole('button', { name: 'Pack past orders anew' }).click();
     await page.getByRole('button', { name: /^Medium carton: .* full$/ }).click();
   },

@@ -129,6 +129,7 @@ test('past orders are packed anew, a box leads to its orders, and the box that s
 }) => {
   await openProgram(page, '/charges?part=costs&view=packing');
   await page.getByRole('button', { name: '30 days' }).click();
+  await fill(page, 'Weight to', '5 kg');
   await page.getByRole('button', { name: 'Pack past orders anew' }).click();
   await expect(page.getByRole('list', { name: 'Ways of packing' })).toBeVisible();
   const box = page.getByRole('button', { name: /^Medium carton: .* full$/ });

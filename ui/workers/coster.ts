@@ -30,7 +30,7 @@ import type { Book } from '../../core/model/book.ts';
 import type { Rate } from '../../core/model/rate.ts';
 import { compile, type CompiledBook } from '../../core/quote/compile.ts';
 import { makeParts } from '../../core/quote/compiled-parts.ts';
-import { breath, type OnCostProgress } from './cost-progress.ts';
+import { breath, STINT_MS, type OnCostProgress } from './cost-progress.ts';
 import { listed, margin, type ListedOrder } from './listed-order.ts';
 import { packingCosts, type PackingCosts } from './packing-costs.ts';
 import { withParts, type ShopParts } from './shop-parts.ts';
@@ -102,8 +102,6 @@ export interface Coster extends PackingCosts {
   /** The orders that an account prices, once it was asked about them, those first for which others are cheaper by most. */
   ordersPriced: (filter: OrderFilter, accountId: string) => PricedOrder[];
 }
-
-const STINT_MS = 30;
 
 /** By how much an order is changed; one that is lost or gained comes before all others. */
 const movedBy = ({ was, now }: MovedOrder): number =>

@@ -14,7 +14,7 @@ import type { Book } from '../../core/model/book.ts';
 import type { Box, PackPlan } from '../../core/model/pack.ts';
 import type { Packing } from '../../core/pack/packing.ts';
 import { compile, type CompiledBook } from '../../core/quote/compile.ts';
-import { breath, type OnCostProgress } from './cost-progress.ts';
+import { breath, STINT_MS, type OnCostProgress } from './cost-progress.ts';
 import { listed, margin, type ListedOrder } from './listed-order.ts';
 
 /** A way of packing over the orders that both it and the account's own can pack. */
@@ -203,14 +203,17 @@ export const packingCosts = (at: OrdersAtHand): PackingCosts => {
       const some = apart === 1 ? whole : trialOf(orders.filter((_, which) => which % apart === 0));
       const search = bestBoxOver({ some, all: whole }, limits, making);
       let tried = 0;
+      let rested = performance.now();
       const mine = at.run();
       let step = search.next();
       while (!step.done) {
         tried += 1;
+        step = search.next();
+        if (performance.now() - rested < STINT_MS) continue;
         onTried(tried);
         await breath();
         if (at.run() !== mine) return null;
-        step = search.next();
+        rested = performance.now();
       }
       if (!step.value) return 'none';
       const box = boxOfSize(step.value.inside, limits.maxWeight, making);
