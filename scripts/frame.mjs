@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { join, relative } from 'node:path';
+import { join } from 'node:path';
 
 /** Where the frame stands in the page; what React draws takes its place. */
 const PLACE = '<div id="root"></div>';
@@ -16,9 +16,7 @@ const facesOf = (dist) => {
   return Object.entries(FACES).flatMap(([family, name]) => {
     const file = files.find((one) => one.includes(`${name}.`) && one.endsWith('.woff2'));
     return file
-      ? [
-          `@font-face{font-family:${family};src:url("/${relative('', file)}") format("woff2");font-display:swap}`,
-        ]
+      ? [`@font-face{font-family:${family};src:url("/${file}") format("woff2");font-display:swap}`]
       : [];
   });
 };

@@ -65,7 +65,7 @@ const roundUp = (most: number): number => {
   return ([1, 2, 5].find((times) => times * power >= most) ?? 10) * power;
 };
 
-/** A line through the middles of the stretches, broken where there is no figure. */
+/** A line through the middles of the stretches, broken where there is no figure; a point alone is a dot. */
 const pathOf = (
   stretches: readonly Stretch[],
   { of }: Line,

@@ -20,8 +20,8 @@ export interface Stretch {
   fallbacks: number;
 }
 
-/** How much a count grew; a service that began anew counts from nothing. */
-const grown = (was: number, now: number): number => (now < was ? now : now - was);
+/** How much a count grew. The sum over all processes falls when one of them ends; what it had counted is no burst. */
+const grown = (was: number, now: number): number => Math.max(0, now - was);
 
 /** Where a share of the orders lies between the bounds of a histogram, straight between two; milliseconds, or null without orders. */
 export const timeOf = (share: number, was: Reading['within'], now: Reading['within']): number | null => {

@@ -1,4 +1,5 @@
 import type { Size } from '../model/good.ts';
+import type { Box } from '../model/pack.ts';
 import { volumeOf } from '../pack/cuboid.ts';
 import { boxOfSize, type BoxMaking, type BoxSaving, type BoxTrial } from './box-trial.ts';
 
@@ -7,6 +8,21 @@ export interface BoxLimits {
   most: Size;
   maxWeight: number;
 }
+
+const SIDES = ['length', 'width', 'height'] as const;
+
+/** What is longer than this is made for one kind of thing, millimetres. */
+const LONGEST_CARTON = 1_000;
+
+/** The limits that a search begins with: as large as the roomiest cartons there are. */
+export const limitsFrom = (boxes: readonly Box[]): BoxLimits => {
+  const cartons = boxes.filter(({ inside }) => SIDES.every((side) => inside[side] <= LONGEST_CARTON));
+  const most = (side: keyof Size): number => Math.max(300, ...cartons.map(({ inside }) => inside[side]));
+  return {
+    most: { length: most('length'), width: most('width'), height: most('height') },
+    maxWeight: Math.max(5_000, ...cartons.map(({ maxWeight }) => maxWeight)),
+  };
+};
 
 /** A size that was tried, and what it would save. */
 export interface TriedSize extends BoxSaving {
@@ -19,8 +35,6 @@ export const GRAIN = 5;
 const COARSE = 8;
 /** So many of the best of them are gone on from. */
 const STARTS = 6;
-
-const SIDES = ['length', 'width', 'height'] as const;
 
 /** One side longer or shorter by a step, or all of them. */
 const MOVES: readonly Size[] = [

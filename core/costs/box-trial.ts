@@ -136,7 +136,7 @@ export class BoxTrial {
     this.leastWeight = compiled.accounts.get(accountId)?.account.leastParcelWeight ?? 0;
   }
 
-  /** What the orders would take less with one more box; where the carrier gives no price for it, their whole price is lost. */
+  /** What the orders would take less with one more box; an order for which the carrier then gives no price counts against it with what it takes now. */
   saving(box: TriedBox): BoxSaving {
     let [saved, orders] = [0, 0];
     for (const one of this.orders) {
@@ -144,7 +144,7 @@ export class BoxTrial {
       if (!changed) continue;
       const { carrier, boxes, question } = one.order;
       const asked = leastAsked(this.ask, { ...question, parcels: changed.parcels });
-      saved += carrier + boxes - (asked === null ? 2 * carrier + boxes : asked + changed.boxes);
+      saved += asked === null ? -carrier : carrier + boxes - asked - changed.boxes;
       orders += 1;
     }
     return { saved, orders };

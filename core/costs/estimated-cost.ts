@@ -32,7 +32,8 @@ const sentBy = (
   return price?.kind === 'carrier' ? { accountId: price.accountId, code: of.serviceCode } : null;
 };
 
-const least = (prices: readonly AccountPrice[], code?: string): number | null => {
+/** The cheapest of what accounts ask, of one service where it is named; null where there is none. Minor units. */
+export const leastPrice = (prices: readonly AccountPrice[], code?: string): number | null => {
   const amounts = prices.flatMap(({ services }) =>
     services.filter((service) => code === undefined || service.code === code).map(({ amount }) => amount),
   );
@@ -45,6 +46,6 @@ const least = (prices: readonly AccountPrice[], code?: string): number | null =>
  */
 export const estimatedCost = (compiled: CompiledBook, order: SentOrder): number | null => {
   const sent = sentBy(compiled, order);
-  if (!sent) return least(accountPrices(compiled, order, compiled.accounts.keys()));
-  return least(accountPrices(compiled, order, [sent.accountId]), sent.code);
+  if (!sent) return leastPrice(accountPrices(compiled, order, compiled.accounts.keys()));
+  return leastPrice(accountPrices(compiled, order, [sent.accountId]), sent.code);
 };

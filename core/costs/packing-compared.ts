@@ -25,6 +25,9 @@ export const packedSums = (orders: readonly PackedOrder[]): PackedSums =>
     { orders: 0, parcels: 0, carrier: 0, boxes: 0 },
   );
 
+/** What some orders take in all: the carrier's price and the boxes. Minor units. */
+export const takenBy = ({ carrier, boxes }: Pick<PackedSums, 'carrier' | 'boxes'>): number => carrier + boxes;
+
 /** One box over some orders. */
 export interface BoxUse {
   box: Box;

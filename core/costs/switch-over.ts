@@ -3,7 +3,7 @@ import { compile, type CompiledBook } from '../quote/compile.ts';
 import { choicesOfOneWay } from '../quote/one-way.ts';
 import { orderContext, withAnswers } from '../quote/order-context.ts';
 import { questionsOf } from '../quote/questions.ts';
-import { accountPrices } from './estimated-cost.ts';
+import { accountPrices, leastPrice } from './estimated-cost.ts';
 import { switchedRates, withSwitch, type Switch } from './switch.ts';
 import { netCharge, type PreparedOrder, type WhatIfOrders } from './what-if-orders.ts';
 import { Tally, type MovedOrder, type WhatIf } from './what-if.ts';
@@ -28,10 +28,8 @@ const sameOrCheapest = (choices: readonly Choice[], id: string): number | null =
     return charge === null || (least !== null && least <= charge) ? least : charge;
   }, null);
 
-const askedBy = (compiled: CompiledBook, order: PreparedOrder, accountId: string): number | null => {
-  const [price] = accountPrices(compiled, order.costed.order, [accountId]);
-  return price ? Math.min(...price.services.map(({ amount }) => amount)) : null;
-};
+const askedBy = (compiled: CompiledBook, order: PreparedOrder, accountId: string): number | null =>
+  leastPrice(accountPrices(compiled, order.costed.order, [accountId]));
 
 /**
  * What the order costs with the switch: what the other account asks for its parcels; or as much more as its own account

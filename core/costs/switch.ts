@@ -12,7 +12,7 @@ export type Switch =
   | { kind: 'packing'; accountId: string; plan: PackPlan };
 
 /** The price of a rate as another account would give it; services that both name keep what was set for them. */
-export const pricedBy = (
+export const priceOfAccount = (
   price: CarrierPrice,
   { accountId, codes }: Pick<Extract<Switch, { kind: 'account' }>, 'accountId' | 'codes'>,
 ): CarrierPrice => ({
@@ -47,7 +47,7 @@ export const withSwitch = (book: Book, switched: Switch): Book => {
     ...book,
     rates: book.rates.map((rate) =>
       rate.id === switched.rateId && rate.price.kind === 'carrier'
-        ? { ...rate, price: pricedBy(rate.price, switched) }
+        ? { ...rate, price: priceOfAccount(rate.price, switched) }
         : rate,
     ),
   };

@@ -1,3 +1,4 @@
+import { countryName } from '../words/country-name.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import type { PostalRule } from '../model/delivery.ts';
 import { countrySchema } from '../model/place.ts';
@@ -86,11 +87,6 @@ export interface PostalMeaning {
   isWhole?: (country: string) => (code: string) => boolean;
 }
 
-/** Names of countries as Unicode's tables have them. */
-const countryNames = new Intl.DisplayNames(['en'], { type: 'region' });
-const nameOf = (country: string): string =>
-  (/^[A-Z]{2}$/.test(country) ? countryNames.of(country) : undefined) ?? country;
-
 const anything = (): boolean => true;
 
 /** What is wrong with a pattern: none of the forms, or no code of the country begins so. */
@@ -104,7 +100,7 @@ const patternFault = (
     return unread(row, NAMES.pattern, pattern, 'a postal code or pattern: B3H4R2, B3H*, 90200 to 90299');
   return canTakeCodes(country, pattern, isBeginning(country))
     ? null
-    : unread(row, NAMES.pattern, pattern, `a postal code of ${nameOf(country)}`);
+    : unread(row, NAMES.pattern, pattern, `a postal code of ${countryName(country)}`);
 };
 
 /** Tells the first row of a pattern from its repetitions. */

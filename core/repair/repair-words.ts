@@ -1,3 +1,4 @@
+import { countryName } from '../words/country-name.ts';
 import type { AskedCode, AskedValue, Repair, RepairCode } from './repair.ts';
 
 type Named = Pick<Repair, 'a' | 'b'>;
@@ -15,9 +16,6 @@ const limitWords = (measure = ''): string => {
   const [first = '', of] = measure.split(' ');
   return of === undefined ? `limit on ${MEASURES[first] ?? first}` : `${first} ${MEASURES[of] ?? of}`;
 };
-
-const countries = new Intl.DisplayNames(['en'], { type: 'region' });
-const countryName = (code: string): string => countries.of(code) ?? code;
 
 const REPAIRS: Record<RepairCode, (named: Named) => string> = {
   'switch-off': ({ a }) => `Switch off ${a}`,

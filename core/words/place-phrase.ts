@@ -1,7 +1,7 @@
-const countries = new Intl.DisplayNames(['en'], { type: 'region' });
+import { countryName } from './country-name.ts';
 
-/** Where a postal code is parted, and by what, as people write it: from the end where the figure is negative. */
-const PARTED: Record<string, readonly [at: number, mark: string]> = {
+/** Where a postal code is split, and by what, as people write it: from the end where the figure is negative. */
+const SPLITS: Record<string, readonly [at: number, mark: string]> = {
   CA: [3, ' '],
   GB: [-3, ' '],
   IE: [3, ' '],
@@ -18,7 +18,7 @@ const PARTED: Record<string, readonly [at: number, mark: string]> = {
 
 /** A postal code as people of its country write it: 'B2G2L2' is 'B2G 2L2'. */
 export const writtenCode = (country: string, code: string): string => {
-  const [at, mark] = PARTED[country] ?? [code.length, ''];
+  const [at, mark] = SPLITS[country] ?? [code.length, ''];
   const [front, back] = [code.slice(0, at), code.slice(at)];
   return front === '' || back === '' ? code : `${front}${mark}${back}`;
 };
@@ -26,21 +26,15 @@ export const writtenCode = (country: string, code: string): string => {
 /** Countries whose names are said with an article. */
 const THE = new Set(['AE', 'BS', 'CF', 'DO', 'GB', 'GM', 'KM', 'MH', 'MV', 'NL', 'PH', 'SB', 'SC', 'US']);
 
-/** A country's name in English as it stands in a sentence; what is no code of a country stays as it is. */
-const countryName = (code: string): string => {
-  try {
-    const name = countries.of(code) ?? code;
-    return THE.has(code) ? `the ${name}` : name;
-  } catch {
-    return code;
-  }
-};
+/** A country as it stands in a sentence: 'Canada', 'the United States'. */
+const inSentence = (country: string): string =>
+  THE.has(country) ? `the ${countryName(country)}` : countryName(country);
 
 /** A place of a message in words: 'CA-NS, B2G2L2' is 'B2G 2L2 in Canada', 'CA-NS' is 'CA-NS in Canada', 'US' is 'the United States'. */
 export const placePhrase = (place: string): string => {
   const [area = '', code] = place.split(', ');
   const [country = ''] = area.split('-');
-  const name = countryName(country);
+  const name = inSentence(country);
   if (code !== undefined) return `${writtenCode(country, code)} in ${name}`;
   return area === country ? name : `${area} in ${name}`;
 };

@@ -6,6 +6,7 @@ import { packedOrder, type PackedOrder } from '../../core/costs/packed-order.ts'
 import {
   boxUse,
   packedSums,
+  takenBy,
   usedPackings,
   type BoxUse,
   type PackedSums,
@@ -218,7 +219,7 @@ export const packingCosts = (at: OrdersAtHand): PackingCosts => {
       if (!step.value) return 'none';
       const box = boxOfSize(step.value.inside, limits.maxWeight, making);
       const found = await withOneMore(accountId, orders, box);
-      const saves = found && found.was.carrier + found.was.boxes - found.now.carrier - found.now.boxes;
+      const saves = found && takenBy(found.was) - takenBy(found.now);
       return saves !== null && saves <= 0 ? 'none' : found;
     },
   };

@@ -17,9 +17,7 @@ export const lackingWords = (
   const parts = [
     ...(estimated > 0 ? [`${estimated} estimated`] : []),
     ...(unknown > 0
-      ? [
-          `${unknown} left out because their cost is not known (${moneyFigure(charged - chargedWithCost, decimals)} charged)`,
-        ]
+      ? [`${unknown} left out, cost not known (${moneyFigure(charged - chargedWithCost, decimals)} charged)`]
       : []),
   ];
   return parts.length > 0 ? `, ${parts.join(', ')}` : '';

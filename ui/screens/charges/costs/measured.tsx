@@ -83,7 +83,7 @@ export const Measured = ({ children, ...asked }: Asked & { children: (measured: 
       {ready ? children({ coster: ready.coster, filter: ready.filter }) : null}
       {ready && ready.unusable > 0 ? (
         <Text style={style.note}>
-          {countFigure(ready.unusable, 'past order')} hold products that are gone and are not counted here.
+          {countFigure(ready.unusable, 'past order')} not counted here: products in them are gone.
         </Text>
       ) : null}
     </>

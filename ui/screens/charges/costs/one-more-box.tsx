@@ -2,9 +2,9 @@ import type { Remote } from 'comlink';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { BoxLimits } from '../../../../core/costs/best-box.ts';
+import { limitsFrom, type BoxLimits } from '../../../../core/costs/best-box.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
-import type { BoxUse } from '../../../../core/costs/packing-compared.ts';
+import { takenBy, type BoxUse } from '../../../../core/costs/packing-compared.ts';
 import {
   countFigure,
   moneyFigure,
@@ -49,24 +49,9 @@ const styles = (inks: Inks) => ({
 /** About as many sizes as a search tries, for how far it is. */
 const ABOUT_TRIED = 900;
 
-/** As large as the roomiest carton there is: what is longer than a metre is made for one kind of thing. */
-const firstLimits = (uses: readonly BoxUse[]): BoxLimits => {
-  const cartons = uses
-    .map(({ box }) => box)
-    .filter(({ inside }) => Math.max(...Object.values(inside)) <= 1_000);
-  const most = (side: 'length' | 'width' | 'height'): number =>
-    Math.max(300, ...cartons.map(({ inside }) => inside[side]));
-  return {
-    most: { length: most('length'), width: most('width'), height: most('height') },
-    maxWeight: Math.max(5_000, ...cartons.map(({ maxWeight }) => maxWeight)),
-  };
-};
-
 /** The picture's width, in pixels. */
 const PICTURE = 110;
 const scaleOf = ({ length, width }: BoxFound['box']['inside']): number => PICTURE / ((length + width) * 0.87);
-
-const costOf = ({ carrier, boxes }: BoxFound['was']): number => carrier + boxes;
 
 /** What was found, in sentences, and the way into the draft. */
 const Finding = ({ found, accountId }: { found: BoxFound; accountId: string }) => {
@@ -77,7 +62,7 @@ const Finding = ({ found, accountId }: { found: BoxFound; accountId: string }) =
   const { box, was, now, orders } = found;
   const account = carriers.find(({ id }) => id === accountId)?.name ?? '';
   const size = sizeFigure(box.inside, units);
-  const saved = costOf(was) - costOf(now);
+  const saved = takenBy(was) - takenBy(now);
   const name = `Carton ${size}`;
   const take = (): void => {
     dispatch(edit('addBox', { box: { ...box, name }, accountIds: [accountId] }, `New box, ${name}`));
@@ -90,16 +75,15 @@ const Finding = ({ found, accountId }: { found: BoxFound; accountId: string }) =
         <View style={style.words}>
           <Text>
             {size} inside saves {moneyFigure(saved, decimals)} over the period,{' '}
-            {percentFigure(Math.round((saved / costOf(was)) * 1_000) * 10)} of{' '}
-            {moneyFigure(costOf(was), decimals)}: {countFigure(orders, 'order')} would have a parcel in it.
+            {percentFigure(Math.round((saved / takenBy(was)) * 1_000) * 10)} of{' '}
+            {moneyFigure(takenBy(was), decimals)}: {countFigure(orders, 'order')} would have a parcel in it.
           </Text>
           <Text style={style.note}>
-            It is taken to weigh {weightFigure(box.tare, units)} and to cost{' '}
-            {moneyFigure(box.cost ?? 0, decimals)}, as your boxes do for their walls. With it the{' '}
-            {countFigure(was.orders, 'order')} make {countFigure(now.parcels, 'parcel')} instead of{' '}
-            {wholeFigure(was.parcels)}; the carrier asks {moneyFigure(now.carrier, decimals)} instead of{' '}
-            {moneyFigure(was.carrier, decimals)}, boxes cost {moneyFigure(now.boxes, decimals)} instead of{' '}
-            {moneyFigure(was.boxes, decimals)}.
+            Assumed to weigh {weightFigure(box.tare, units)} and cost {moneyFigure(box.cost ?? 0, decimals)},
+            in proportion to your other boxes. With it the {countFigure(was.orders, 'order')} make{' '}
+            {countFigure(now.parcels, 'parcel')} instead of {wholeFigure(was.parcels)}; the carrier asks{' '}
+            {moneyFigure(now.carrier, decimals)} instead of {moneyFigure(was.carrier, decimals)}, boxes cost{' '}
+            {moneyFigure(now.boxes, decimals)} instead of {moneyFigure(was.boxes, decimals)}.
           </Text>
         </View>
       </View>
@@ -116,7 +100,7 @@ const Finding = ({ found, accountId }: { found: BoxFound; accountId: string }) =
 /** Looks for the box of any size, up to a limit, with which past orders would take least. */
 export const OneMoreBox = ({ coster, filter, accountId, uses }: Props) => {
   const style = useStyles(styles);
-  const [limits, setLimits] = useState<BoxLimits>(() => firstLimits(uses));
+  const [limits, setLimits] = useState<BoxLimits>(() => limitsFrom(uses.map(({ box }) => box)));
   const work = useCallback(
     (tell: (tried: number) => void) => coster.bestBox(filter, accountId, limits, tell),
     [coster, filter, accountId, limits],
@@ -130,7 +114,7 @@ export const OneMoreBox = ({ coster, filter, accountId, uses }: Props) => {
   return (
     <View style={style.all}>
       <Text style={style.note}>
-        Of all sizes up to this one, the box with which the same orders would take least.
+        Of all sizes up to this one, the box with which the same orders would cost least to send.
       </Text>
       <View style={style.row}>
         <SizeField

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { numbers, words, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
+import { takenBy } from '../../../../core/costs/packing-compared.ts';
 import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { packingPhrase } from '../../../../core/words/plan-phrase.ts';
 import { fileName } from '../../../files/files.ts';
@@ -35,8 +36,6 @@ const styles = (inks: Inks) => ({
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
-const taken = ({ sums }: Pick<ComparedPlan, 'sums'>): number => sums.carrier + sums.boxes;
-
 /** The ways of packing that the book has over past orders, each beside the account's own. */
 export const PlanList = ({ plans, accountId }: { plans: readonly ComparedPlan[]; accountId: string }) => {
   const style = useStyles(styles);
@@ -44,7 +43,7 @@ export const PlanList = ({ plans, accountId }: { plans: readonly ComparedPlan[];
   const display = useAppSelector(selectDisplayFormat);
   const money = (amount: number): string => moneyFigure(amount, display.decimals);
   const besideOwn = ({ sums, own }: ComparedPlan): string =>
-    `; as it packs now they make ${countFigure(own.parcels, 'parcel')} and take ${money(taken({ sums: own }))} (${signedMoney(taken({ sums }) - taken({ sums: own }), display.decimals)} this way)`;
+    `; packed as now they make ${countFigure(own.parcels, 'parcel')} and take ${money(takenBy(own))} (${signedMoney(takenBy(sums) - takenBy(own), display.decimals)} this way)`;
   const nameOf = ({ by }: ComparedPlan): string =>
     by.map((id) => carriers.find((one) => one.id === id)?.name ?? 'the shop itself').join(', ');
   const headOf = (plan: ComparedPlan): string => {
@@ -58,7 +57,7 @@ export const PlanList = ({ plans, accountId }: { plans: readonly ComparedPlan[];
           <View role="listitem" key={plan.by.join()} style={style.row}>
             <View style={style.line}>
               <Text style={style.name}>{headOf(plan)}</Text>
-              <Text style={style.figure}>{money(taken(plan))}</Text>
+              <Text style={style.figure}>{money(takenBy(plan.sums))}</Text>
             </View>
             <Text style={style.note}>
               {countFigure(plan.sums.orders, 'order')} in {countFigure(plan.sums.parcels, 'parcel')}:{' '}

@@ -1,5 +1,5 @@
 import { listedCarrier } from '../../../../carriers/directory.ts';
-import { pricedBy, switchedRates, type Switch } from '../../../../core/costs/switch.ts';
+import { priceOfAccount, switchedRates, type Switch } from '../../../../core/costs/switch.ts';
 import type { Book } from '../../../../core/model/book.ts';
 import { edit } from '../../../state/draft.ts';
 import { rateName } from './lever-words.ts';
@@ -64,6 +64,6 @@ export const switchEdit = (book: Book, { switched, name }: NamedSwitch): ReturnT
     return edit('setAccount', { id: switched.accountId, changes: { packing: switched.plan } }, name);
   const price = book.rates.find(({ id }) => id === switched.rateId)?.price;
   return price?.kind === 'carrier'
-    ? edit('setRate', { id: switched.rateId, changes: { price: pricedBy(price, switched) } }, name)
+    ? edit('setRate', { id: switched.rateId, changes: { price: priceOfAccount(price, switched) } }, name)
     : null;
 };
