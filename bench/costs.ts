@@ -41,7 +41,7 @@ export const benchCosts = async (
   });
   for (const [name, lever] of LEVERS) {
     const values = leverValues(demoBook, lever, costed).slice(0, VALUES);
-    const { median } = await measure(() => values.map(leverOver(all, lever).at));
+    const { median } = await measure(() => leverOver(all, lever).at(values));
     const curve = (median / values.length) * VALUES;
     const share = curve / (whole * VALUES);
     expect(

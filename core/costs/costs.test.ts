@@ -183,12 +183,14 @@ describe('a lever', () => {
     (lever) => {
       const values = leverValues(demoBook, lever, costed);
       const over = leverOver(prepared, lever);
-      for (const value of [values[1], values[Math.floor(values.length / 2)], values.at(-1)]) {
-        const of = value ?? null;
+      const tried = [values[1], values[Math.floor(values.length / 2)], values.at(-1)].map(
+        (one) => one ?? null,
+      );
+      for (const found of over.at(tried)) {
+        const of = found.value;
         const ask =
           lever.kind === 'carrier-increase' ? dearerAsk(answersAtOnce, lever, of ?? 0) : answersAtOnce;
         const changed = compile(withLever(demoBook, lever, of), demoCatalogue, ask, demo.parts);
-        const found = over.at(of);
         let [charged, orders] = [0, 0];
         for (const { costed: one } of prepared.orders) {
           const { request, chosen } = one.order;

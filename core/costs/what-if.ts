@@ -134,6 +134,7 @@ const THRESHOLDS: readonly Lever['kind'][] = ['free-from', 'adjustment-from', 'm
 /** A lever over past orders, with what it has worked out so far. */
 class LeverOverOrders {
   private readonly touched: readonly boolean[];
+  private readonly isPriceOnly: boolean;
   /** Of a threshold all that matters is whether an order reaches it: what each is charged if it does, if it does not. */
   private readonly charges: { reached: (number | null)[]; below: (number | null)[] } | null;
 
@@ -142,6 +143,7 @@ class LeverOverOrders {
     private readonly lever: Lever,
   ) {
     this.touched = all.orders.map(touches(lever));
+    this.isPriceOnly = PRICES_ONLY.includes(lever.kind);
     this.charges = THRESHOLDS.includes(lever.kind) ? { reached: [], below: [] } : null;
   }
 
@@ -159,21 +161,22 @@ class LeverOverOrders {
     });
   }
 
-  at(value: LeverValue): WhatIf {
-    const changed = this.changed(value);
-    const tally = new Tally(value);
-    const isCarriers = this.lever.kind === 'carrier-increase';
+  /** One order after the other under all the values: so what is read of an order is at hand for each of them. */
+  at(values: readonly LeverValue[]): WhatIf[] {
+    const moves = values.map((value) => ({ value, changed: this.changed(value), tally: new Tally(value) }));
     for (const [index, one] of this.all.orders.entries()) {
       const { cost } = one.costed;
-      if (this.touched[index])
-        tally.add(
-          one,
-          this.chargeOf(index, one, changed, value),
-          isCarriers && cost !== null ? dearer(cost, value ?? 0) : cost,
-        );
-      else tally.add(one, one.charge, cost);
+      const isTouched = this.touched[index] === true;
+      for (const { value, changed, tally } of moves) {
+        if (isTouched) tally.add(one, this.chargeOf(index, one, changed, value), this.costAt(value, cost));
+        else tally.add(one, one.charge, cost);
+      }
     }
-    return tally;
+    return moves.map(({ tally }) => tally);
+  }
+
+  private costAt(value: LeverValue, cost: number | null): number | null {
+    return this.lever.kind === 'carrier-increase' && cost !== null ? dearer(cost, value ?? 0) : cost;
   }
 
   /** What an order is charged under the changed book, without the tax in it; null where its choice is not offered. */
@@ -195,9 +198,9 @@ class LeverOverOrders {
   /** The charge by the way the order took; where the lever leaves what is offered as it is, by the steps of its rate alone. */
   private worked({ charge, costed: { order } }: PreparedOrder, context: OrderContext): number | null {
     const { of = {}, id } = order.chosen;
-    if (of.rateId !== undefined && PRICES_ONLY.includes(this.lever.kind)) {
+    if (of.rateId !== undefined && this.isPriceOnly) {
       if (charge === null) return null;
-      const offered = chargeOfOffered(context, of.rateId);
+      const offered = chargeOfOffered(context, of.rateId, of.serviceCode);
       if (offered !== null) return offered;
     }
     return netCharge(choicesOfOneWay(context, of), id);
@@ -211,9 +214,9 @@ export interface MovedOrder {
   now: number | null;
 }
 
-/** What past orders come to with a lever moved to a value, and which of them it changes. */
+/** What past orders come to with a lever moved to each of some values, and which of them one value changes. */
 export interface LeverOver {
-  at: (value: LeverValue) => WhatIf;
+  at: (values: readonly LeverValue[]) => WhatIf[];
   moved: (value: LeverValue) => MovedOrder[];
 }
 
@@ -223,9 +226,9 @@ export interface LeverOver {
  */
 export const leverOver = (orders: WhatIfOrders, lever: Lever): LeverOver => {
   const over = new LeverOverOrders(orders, lever);
-  return { at: (value) => over.at(value), moved: (value) => over.moved(value) };
+  return { at: (values) => over.at(values), moved: (value) => over.moved(value) };
 };
 
 /** The same for one value. */
 export const whatIf = (orders: WhatIfOrders, lever: Lever, value: LeverValue): WhatIf =>
-  leverOver(orders, lever).at(value);
+  leverOver(orders, lever).at([value])[0] as WhatIf;

@@ -5,6 +5,7 @@ import { oneEntry, refused } from '../price/entries.ts';
 import type { Entry, PriceOf } from '../price/price-kind.ts';
 import { pointsOf } from '../price/rounding.ts';
 import type { CompiledAccount } from './account.ts';
+import { amountOf, type ChargeStep } from './charge.ts';
 import { carrierOutcome, type CarrierOffer, type CarrierOutcome } from './carrier-offers.ts';
 import type { CompiledRate } from './compile.ts';
 import { distanceFrom, type OrderContext } from './order-context.ts';
@@ -21,17 +22,18 @@ interface CarrierRun {
   account: CompiledAccount;
 }
 
-/** The order as it leaves from the account's location, in the parcels that the carrier is asked about. */
-const leavingFrom = (
+/** The order as it is measured from the account's location, in the parcels that the carrier is asked about. */
+const measuredFrom = (
   order: OrderContext,
-  { location, departures }: CompiledAccount,
+  { location }: CompiledAccount,
   parcels: Parcels,
-): OrderContext => ({
-  ...order,
-  parcels,
-  distance: distanceFrom(location, order.request),
-  departures,
-  handOver: departures.handOver(order.request.placedAt),
+): OrderContext => ({ ...order, parcels, distance: distanceFrom(location, order.request) });
+
+/** The same order as it leaves from there. */
+const leavingFrom = (order: OrderContext, account: CompiledAccount, parcels: Parcels): OrderContext => ({
+  ...measuredFrom(order, account, parcels),
+  departures: account.departures,
+  handOver: account.departures.handOver(order.request.placedAt),
 });
 
 /** The carrier's price and the merchant's changes to it, a line each. */
@@ -113,26 +115,26 @@ const byFallback = ({ order, rate, account }: CarrierRun, found: FallbackOutcome
 const isPriced = ({ choices, withheld }: Outcome): boolean =>
   choices.length > 0 || withheld.every(({ code }) => code === 'duty-unknown');
 
-const byOffer = ({ order, rate, account }: CarrierRun, offer: CarrierOffer): Outcome => {
+const offerSteps = ({ order, rate, account }: CarrierRun, offer: CarrierOffer): ChargeStep[] => {
+  const { code, freeFrom } = offer.service;
+  const { store } = order.compiled.book;
+  return shippingSteps(store, rate.rate, rate.source, offeredPrice(offer, account), { code, freeFrom });
+};
+
+const byOffer = (run: CarrierRun, offer: CarrierOffer): Outcome => {
+  const { order, rate, account } = run;
   const { code, label, freeFrom } = offer.service;
   const { name, amount } = offer.answered;
   const { id, transit } = rate.rate;
-  const own = { code, freeFrom };
   const way: Way = {
     ...rate.way,
     id: `${id}:${code}`,
     of: { rateId: id, serviceCode: code },
     name: label ?? name,
     cost: amount,
-    freeFrom: freeFromOf(rate.rate, own),
+    freeFrom: freeFromOf(rate.rate, { code, freeFrom }),
   };
-  const steps = shippingSteps(
-    order.compiled.book.store,
-    rate.rate,
-    rate.source,
-    offeredPrice(offer, account),
-    own,
-  );
+  const steps = offerSteps(run, offer);
   const taxes = taxesOf(order, rate.rate);
   const outcome = settle(order, { way, steps, taxes }, () => shippingTimes(order, offer.days ?? transit));
   return account.account.mode === 'sandbox' && isPriced(outcome)
@@ -150,16 +152,41 @@ const missing = (
   return withhold(way, { code: 'carrier-none', say, from: account.source }, order.compiled.display);
 };
 
+const accountOf = ({ compiled }: OrderContext, { accountId }: CarrierPrice): CompiledAccount => {
+  const account = compiled.accounts.get(accountId);
+  if (!account) throw new Error(`the account ${accountId} was not missed by the reader`);
+  return account;
+};
+
+const outcomeOf = ({ order, rate, account }: CarrierRun, price: CarrierPrice): CarrierOutcome =>
+  carrierOutcome(price, account.account.name, order.answers.get(price.accountId), rate.rate.transit);
+
+/**
+ * What a carrier's service that is known to be offered charges under a rate; minor units. Null where the carrier's
+ * answer does not hold it, or it is not among those shown.
+ */
+export const carrierCharge = (
+  order: OrderContext,
+  rate: CompiledRate,
+  price: CarrierPrice,
+  serviceCode: string,
+): number | null => {
+  const account = accountOf(order, price);
+  const run = { order: measuredFrom(order, account, order.carrierParcels(account)), rate, account };
+  const found = outcomeOf(run, price);
+  const offer =
+    found.kind === 'offers' ? found.offers.find(({ service }) => service.code === serviceCode) : undefined;
+  return offer ? amountOf(offerSteps(run, offer), run.order) : null;
+};
+
 /** A rate that a carrier prices: an outcome for each service offered, the fallback's, or why nothing is. */
 export const shipByCarrier = (order: OrderContext, rate: CompiledRate, price: CarrierPrice): Outcome[] => {
-  const account = order.compiled.accounts.get(price.accountId);
-  if (!account) throw new Error(`the account ${price.accountId} was not missed by the reader`);
+  const account = accountOf(order, price);
   const parcels = order.carrierParcels(account);
   const run: CarrierRun = { order: leavingFrom(order, account, parcels), rate, account };
   const unstated = parcelRefusal(order, parcels);
   if (unstated) return [refusedBy(run, unstated)];
-  const answer = order.answers.get(price.accountId);
-  const found = carrierOutcome(price, account.account.name, answer, rate.rate.transit);
+  const found = outcomeOf(run, price);
   if (found.kind === 'refused') return [refusedBy(run, found.refusal)];
   if (found.kind === 'fallback') return [byFallback(run, found)];
   return [

@@ -29,22 +29,28 @@ export interface ChargeStep {
   work: (soFar: ChargeSoFar, order: OrderContext) => StepResult;
 }
 
+/** A charge in minor units, or why there is none. */
+type Amount = { ok: true; charge: number; terms: ChargeSoFar['terms'] } | { ok: false; refusal: Refusal };
+
 /** A charge in minor units with its working, or why there is none. */
 export type Charged =
   | { ok: true; charge: number; working: LedgerLine[]; terms: ChargeSoFar['terms'] }
   | { ok: false; refusal: Refusal };
 
-/** The charge of an order by some steps in their order, each on what those before it came to. */
-export const chargeOf = (steps: readonly ChargeStep[], order: OrderContext): Charged => {
+/** Works through the steps, each on what those before it came to, and adds their lines to the working that is asked for. */
+const workThrough = (
+  steps: readonly ChargeStep[],
+  order: OrderContext,
+  working: LedgerLine[] | null,
+): Amount => {
   const { display } = order.compiled;
-  const working: LedgerLine[] = [];
   const soFar = { running: 0, price: 0, isFree: false, terms: undefined as ChargeSoFar['terms'] };
   for (const { step, isPrice, work } of steps) {
     const found = work(soFar, order);
     if (!found.ok) return found;
     for (const { change, from, say } of found.entries) {
       soFar.running += change;
-      working.push(new LedgerLine(step, change, soFar.running, from, say, display));
+      working?.push(new LedgerLine(step, change, soFar.running, from, say, display));
     }
     if (isPrice) soFar.price = soFar.running;
     if (step === 'adjustment') {
@@ -53,5 +59,18 @@ export const chargeOf = (steps: readonly ChargeStep[], order: OrderContext): Cha
     }
     if (step === 'free-from' && found.entries.length > 0) soFar.isFree = true;
   }
-  return { ok: true, charge: soFar.running, working, terms: soFar.terms };
+  return { ok: true, charge: soFar.running, terms: soFar.terms };
+};
+
+/** The charge of an order by some steps in their order. */
+export const chargeOf = (steps: readonly ChargeStep[], order: OrderContext): Charged => {
+  const working: LedgerLine[] = [];
+  const found = workThrough(steps, order, working);
+  return found.ok ? { ok: true, charge: found.charge, working, terms: found.terms } : found;
+};
+
+/** The same charge without its working, in minor units; null where there is none. */
+export const amountOf = (steps: readonly ChargeStep[], order: OrderContext): number | null => {
+  const found = workThrough(steps, order, null);
+  return found.ok ? found.charge : null;
 };

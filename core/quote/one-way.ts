@@ -1,14 +1,15 @@
 import type { Choice, ChoiceParts } from '../model/quote.ts';
 import { areasAt, bestAreas } from '../place/area-index.ts';
 import { taxOn } from '../duty/tax.ts';
-import { chargeOf } from './charge.ts';
+import { carrierCharge } from './carrier-shipping.ts';
+import { amountOf } from './charge.ts';
 import { collectAt } from './collecting.ts';
 import { deliverBy } from './delivering.ts';
 import type { OrderContext } from './order-context.ts';
 import type { Outcome } from './outcome.ts';
 import { shipBy } from './services.ts';
 import { taxesOf } from './shipping.ts';
-import type { CompiledService } from './compile.ts';
+import type { CompiledRate, CompiledService } from './compile.ts';
 
 /** The service and the rate of it in the order's zone by the rate's id. */
 const serviceOfRate = ({ compiled, reach }: OrderContext, rateId: string): CompiledService | undefined => {
@@ -22,18 +23,33 @@ const byRate = (order: OrderContext, rateId: string): readonly Outcome[] => {
   return service ? shipBy(order, service) : [];
 };
 
+/** What a rate charges, by the carrier's service where one prices it; null where that cannot be said. */
+const grossCharge = (
+  order: OrderContext,
+  rate: CompiledRate,
+  serviceCode: string | undefined,
+): number | null => {
+  const { price } = rate.rate;
+  if (price.kind !== 'carrier' || order.basket.chargeable.length === 0) return amountOf(rate.steps, order);
+  return serviceCode === undefined ? null : carrierCharge(order, rate, price, serviceCode);
+};
+
 /**
- * What a rate that is known to be offered charges, without the tax in it; minor units. Null where a carrier prices it,
- * where the order's zone has it not, or where no charge can be said. Neither refusals nor times are looked at.
+ * What a rate, or a carrier's service under it, that is known to be offered charges, without the tax in it; minor units.
+ * Null where the order's zone has it not, where the fallback stands in for the carrier, or where no charge can be said.
+ * Neither refusals nor times are looked at.
  */
-export const chargeOfOffered = (order: OrderContext, rateId: string): number | null => {
-  const { compiled, reach, basket } = order;
+export const chargeOfOffered = (
+  order: OrderContext,
+  rateId: string,
+  serviceCode: string | undefined,
+): number | null => {
+  const { compiled, reach } = order;
   const rate = serviceOfRate(order, rateId)?.byZone.get(reach.zone?.zone.id ?? '');
-  if (!rate || (rate.rate.price.kind === 'carrier' && basket.chargeable.length > 0)) return null;
-  const charged = chargeOf(rate.steps, order);
-  if (!charged.ok) return null;
+  const charge = rate ? grossCharge(order, rate, serviceCode) : null;
+  if (!rate || charge === null) return null;
   const included = compiled.book.store.pricesIncludeTax;
-  return charged.charge - (included ? taxOn(charged.charge, taxesOf(order, rate.rate), true) : 0);
+  return charge - (included ? taxOn(charge, taxesOf(order, rate.rate), true) : 0);
 };
 
 const byArea = (order: OrderContext, areaId: string): readonly Outcome[] => {

@@ -103,6 +103,9 @@ export interface Coster extends PackingCosts {
   ordersPriced: (filter: OrderFilter, accountId: string) => PricedOrder[];
 }
 
+/** Values of a lever worked out in one go over all orders: four take half as long as each for itself. */
+const AT_ONCE = 4;
+
 /** By how much an order is changed; one that is lost or gained comes before all others. */
 const movedBy = ({ was, now }: MovedOrder): number =>
   was === null || now === null ? Number.MAX_SAFE_INTEGER : now - was;
@@ -230,7 +233,7 @@ export const makeCoster = (): Coster => {
       const orders = measured.filter((one) => one !== null).length;
       return { orders, unusable: measured.length - orders };
     },
-    whatIf: (filter, lever, value) => over(filter, lever).at(value),
+    whatIf: (filter, lever, value) => over(filter, lever).at([value])[0] as WhatIf,
     movedOrders: (filter, lever, value) => listedMoves(over(filter, lever).moved(value)),
     switched: async (filter, asked, onProgress) => {
       const orders = preparedOf(filter);
@@ -245,8 +248,8 @@ export const makeCoster = (): Coster => {
       const mine = drawing;
       const { at } = over(filter, lever);
       const values = leverValues(the().compiled.book, lever, counted(filter));
-      for (const value of values) {
-        onPoint(at(value));
+      for (let done = 0; done < values.length; done += AT_ONCE) {
+        at(values.slice(done, done + AT_ONCE)).forEach((point) => onPoint(point));
         await breath();
         if (drawing !== mine) return false;
       }
