@@ -1,8 +1,13 @@
+const { availableParallelism } = require('node:os');
 const { join } = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
 config.resolver.assetExts.push('woff2');
+config.transformer.minifierPath = join(__dirname, 'scripts', 'minify.cjs');
+config.transformer.minifierConfig = {};
+// One worker a processor: by itself Metro would use one of two.
+config.maxWorkers = availableParallelism();
 
 /** Zod's own messages in fifty languages are never shown, for every fault is worded by the core; nor are JSON schemas made. */
 const isUnusedZod = (from, name) =>

@@ -47,7 +47,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
   'a shape being drawn': async (page) => {
     await openProgram(page, '/reach?part=nearby');
     await page.getByRole('button', { name: 'Add an area by shape' }).click();
-    await page.getByRole('button', { name: 'Draw it anew on the map' }).click();
+    await page.getByRole('button', { name: 'Draw it again on the map' }).click();
     await page.getByRole('application', { name: /^Drawing a shape/ }).press('Enter');
     await expect(page.getByText(/^1 corner\. Press where/)).toBeVisible();
   },
@@ -90,7 +90,7 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByRole('button', { name: '30 days' }).click();
     await page.getByLabel('Weight to', { exact: true }).fill('5 kg');
     await page.getByLabel('Weight to', { exact: true }).blur();
-    await page.getByRole('button', { name: 'Pack past orders anew' }).click();
+    await page.getByRole('button', { name: 'Pack past orders again' }).click();
     await page.getByRole('button', { name: /^Medium carton: .* full$/ }).click();
   },
   'an adjustment': (page) => openProgram(page, '/charges?part=adjustments&adjustment=winter'),

@@ -124,13 +124,13 @@ test('past orders from elsewhere are looked at, imported and counted among the c
   ).toBeVisible();
 });
 
-test('past orders are packed anew, a box leads to its orders, and the box that saves most goes into the draft', async ({
+test('past orders are packed again, a box leads to its orders, and the box that saves most goes into the draft', async ({
   page,
 }) => {
   await openProgram(page, '/charges?part=costs&view=packing');
   await page.getByRole('button', { name: '30 days' }).click();
   await fill(page, 'Weight to', '5 kg');
-  await page.getByRole('button', { name: 'Pack past orders anew' }).click();
+  await page.getByRole('button', { name: 'Pack past orders again' }).click();
   await expect(page.getByRole('list', { name: 'Ways of packing' })).toBeVisible();
   const box = page.getByRole('button', { name: /^Medium carton: .* full$/ });
   await box.click();

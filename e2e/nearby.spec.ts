@@ -57,7 +57,7 @@ test('a shape is drawn, moved by mouse and by keys, and undone', async ({ page }
 test('a shape is drawn anew on the map, corner by corner', async ({ page }) => {
   await openNearby(page);
   await page.getByRole('button', { name: 'Add an area by shape' }).click();
-  await page.getByRole('button', { name: 'Draw it anew on the map' }).click();
+  await page.getByRole('button', { name: 'Draw it again on the map' }).click();
   const sheet = page.getByRole('application', { name: /^Drawing a shape/ });
   const box = await sheet.boundingBox();
   if (!box) throw new Error('there is no sheet to draw on');

@@ -20,6 +20,7 @@ const SOURCES = [
   'app.json',
   'babel.config.js',
   'metro.config.js',
+  'scripts/minify.cjs',
   'package-lock.json',
   'tsconfig.json',
   'tsconfig.base.json',

@@ -44,8 +44,8 @@ export const AnswersLine = ({ asked }: { asked: AskedQuote }) => {
         <Text style={style.note}>The carriers’ answers are kept with this test order.</Text>
         <TextAction
           style={style.action}
-          label="Ask anew"
-          onPress={() => set(undefined, 'carriers asked anew')}
+          label="Ask again"
+          onPress={() => set(undefined, 'carriers asked again')}
         />
       </View>
     );

@@ -130,7 +130,7 @@ export const packingCosts = (at: OrdersAtHand): PackingCosts => {
       onProgress,
     );
 
-  /** What a box would truly change: the orders packed anew by the book with it, over those that both can pack. */
+  /** What a box would truly change: the orders packed again by the book with it, over those that both can pack. */
   const withOneMore = async (
     accountId: string,
     orders: readonly PackedOrder[],

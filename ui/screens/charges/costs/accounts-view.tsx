@@ -7,7 +7,6 @@ import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
 import { countFigure, moneyFigure, percentFigure, wholeFigure } from '../../../../core/words/figure.ts';
 import { Fold } from '../../../parts/fold.tsx';
-import { Progress } from '../../../parts/progress.tsx';
 import { Section } from '../../../parts/section.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
@@ -19,6 +18,7 @@ import type { CostProgress } from '../../../workers/cost-progress.ts';
 import type { AccountsCompared, Coster, PricedOrder } from '../../../workers/coster.ts';
 import { AccountsTable } from './accounts-table.tsx';
 import { OrdersBehind } from './orders-behind.tsx';
+import { ordersDone, UnderWay } from './under-way.tsx';
 import { useLongAnswer } from './use-long-answer.ts';
 import { signedMoney } from './signed-money.ts';
 
@@ -121,10 +121,12 @@ const AccountsView = (props: Props) => {
         <TextAction main style={style.action} label="Ask the carriers about past orders" onPress={ask} />
       )}
       {isAsked && !compared ? (
-        <>
-          <Progress label="Asking the carriers" share={progress ? progress.done / progress.of : 0} />
-          <TextAction style={style.action} label="Stop asking" onPress={stop} />
-        </>
+        <UnderWay
+          label="Asking the carriers"
+          {...ordersDone(progress, 'Asking …')}
+          stopLabel="Stop asking"
+          onStop={stop}
+        />
       ) : null}
       {compared?.orders === 0 ? (
         <Text>No order of the period was shipped, or no carrier gave a price.</Text>

@@ -6,7 +6,6 @@ import { Text } from 'react-native-paper';
 import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { localMoment } from '../../../../core/time/local-moment.ts';
 import { dayText } from '../../../parts/dates.ts';
-import { Progress } from '../../../parts/progress.tsx';
 import { Tabs } from '../../../parts/tabs.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useWidth } from '../../../parts/use-width.ts';
@@ -22,6 +21,7 @@ import { CostFiltersRow, filterOf, type CostFilters } from './cost-filters.tsx';
 import { lackingWords } from './margin-words.ts';
 import { MarginView } from './margin-view.tsx';
 import { signedMoney } from './signed-money.ts';
+import { ordersDone, UnderWay } from './under-way.tsx';
 import { useAnswer, useCosts, type Costs } from './use-costs.ts';
 
 const WhatIfView = lazy(() => import('./what-if-view.tsx'));
@@ -136,11 +136,12 @@ const Waiting = ({ costs: { progress, fault, stopped, stop, again } }: { costs: 
   if (stopped) return <TextAction style={style.action} label="Work out the costs" onPress={again} />;
   return (
     <View style={style.waiting}>
-      <Progress label="Finding what past orders cost" share={progress ? progress.done / progress.of : 0} />
-      <Text style={style.quiet}>
-        {progress ? `${progress.done} of ${countFigure(progress.of, 'order')}` : 'Reading past orders …'}
-      </Text>
-      <TextAction style={style.action} label="Stop" onPress={stop} />
+      <UnderWay
+        label="Finding what past orders cost"
+        {...ordersDone(progress, 'Reading past orders …')}
+        stopLabel="Stop"
+        onStop={stop}
+      />
     </View>
   );
 };

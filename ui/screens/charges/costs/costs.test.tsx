@@ -134,9 +134,9 @@ test('the carriers are compared when they are asked', async () => {
   expect(screen.getByLabelText('Prices by zone and weight')).toBeTruthy();
 });
 
-test('past orders are packed anew, and one more box goes into the draft with its account', async () => {
+test('past orders are packed again, and one more box goes into the draft with its account', async () => {
   const store = open({ view: 'packing' }, orders.slice(0, 40));
-  fireEvent.press(await screen.findByText('Pack past orders anew'));
+  fireEvent.press(await screen.findByText('Pack past orders again'));
   expect(await screen.findByLabelText('Ways of packing', {}, { timeout: 20_000 })).toBeTruthy();
   const [used] = screen.getAllByLabelText(/: .* inside; \d+ parcels? of \d+ orders?, \d+ % full$/);
   fireEvent.press(used!);

@@ -3,13 +3,13 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { Text } from 'react-native-paper';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
-import { Progress } from '../../../parts/progress.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import type { CostProgress } from '../../../workers/cost-progress.ts';
 import type { Coster } from '../../../workers/coster.ts';
+import { ordersDone, UnderWay } from './under-way.tsx';
 
 /** Who measured which orders, and how many of them cannot be. */
 interface Ready {
@@ -63,22 +63,20 @@ const useMeasured = ({ coster, filter }: Asked) => {
 export const Measured = ({ children, ...asked }: Asked & { children: (measured: Asked) => ReactNode }) => {
   const style = useStyles(styles);
   const { progress, ready, isStopped, stop, again } = useMeasured(asked);
+  const { share, words } = ordersDone(progress, 'Measuring past orders …');
   const isCurrent = ready?.coster === asked.coster && ready.filter === asked.filter;
   return (
     <>
       {isStopped ? (
         <TextAction style={style.action} label="Measure past orders" onPress={again} />
       ) : isCurrent ? null : (
-        <>
-          <Progress label="Measuring past orders" share={progress ? progress.done / progress.of : 0} />
-          <Text style={style.note}>
-            {progress
-              ? `${progress.done} of ${countFigure(progress.of, 'order')}`
-              : 'Measuring past orders …'}
-            {ready ? '. The figures below are from before the change.' : ''}
-          </Text>
-          <TextAction style={style.action} label="Stop measuring" onPress={stop} />
-        </>
+        <UnderWay
+          label="Measuring past orders"
+          share={share}
+          words={ready ? `${words}. The figures below are from before the change.` : words}
+          stopLabel="Stop measuring"
+          onStop={stop}
+        />
       )}
       {ready ? children({ coster: ready.coster, filter: ready.filter }) : null}
       {ready && ready.unusable > 0 ? (

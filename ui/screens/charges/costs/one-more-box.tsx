@@ -1,5 +1,5 @@
 import type { Remote } from 'comlink';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { limitsFrom, type BoxLimits } from '../../../../core/costs/best-box.ts';
@@ -15,7 +15,6 @@ import {
 } from '../../../../core/words/figure.ts';
 import { MeasureField, SizeField } from '../../../fields/kind-fields.tsx';
 import { ParcelDrawing } from '../../../parts/parcel-drawing.tsx';
-import { Progress } from '../../../parts/progress.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
@@ -26,6 +25,7 @@ import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import type { Coster } from '../../../workers/coster.ts';
 import type { BoxFound } from '../../../workers/packing-costs.ts';
+import { UnderWay } from './under-way.tsx';
 import { useLongAnswer } from './use-long-answer.ts';
 
 interface Props {
@@ -33,6 +33,9 @@ interface Props {
   filter: OrderFilter;
   accountId: string;
   uses: readonly BoxUse[];
+  /** As the merchant set them; null for those of the boxes there are. */
+  limits: BoxLimits | null;
+  onLimits: (limits: BoxLimits) => void;
 }
 
 const styles = (inks: Inks) => ({
@@ -98,18 +101,18 @@ const Finding = ({ found, accountId }: { found: BoxFound; accountId: string }) =
 };
 
 /** Looks for the box of any size, up to a limit, with which past orders would take least. */
-export const OneMoreBox = ({ coster, filter, accountId, uses }: Props) => {
+export const OneMoreBox = ({ coster, filter, accountId, uses, limits: set, onLimits }: Props) => {
   const style = useStyles(styles);
-  const [limits, setLimits] = useState<BoxLimits>(() => limitsFrom(uses.map(({ box }) => box)));
+  const limits = useMemo(() => set ?? limitsFrom(uses.map(({ box }) => box)), [set, uses]);
   const work = useCallback(
     (tell: (tried: number) => void) => coster.bestBox(filter, accountId, limits, tell),
     [coster, filter, accountId, limits],
   );
   const { found, progress, isAsked, ask, stop } = useLongAnswer<BoxFound | 'none', number>(work, coster.stop);
   const tried = progress ?? 0;
-  const set = (changes: Partial<BoxLimits>): void => {
+  const change = (changes: Partial<BoxLimits>): void => {
     if (isAsked) stop();
-    setLimits({ ...limits, ...changes });
+    onLimits({ ...limits, ...changes });
   };
   return (
     <View style={style.all}>
@@ -121,7 +124,7 @@ export const OneMoreBox = ({ coster, filter, accountId, uses }: Props) => {
           style={style.size}
           label="Inside at most"
           value={limits.most}
-          onChange={(most) => set({ most })}
+          onChange={(most) => change({ most })}
         />
         <MeasureField
           right
@@ -129,18 +132,20 @@ export const OneMoreBox = ({ coster, filter, accountId, uses }: Props) => {
           label="Holds at most"
           measure="weight"
           value={limits.maxWeight}
-          onChange={(maxWeight) => set({ maxWeight })}
+          onChange={(maxWeight) => change({ maxWeight })}
         />
       </View>
       {isAsked ? null : (
         <TextAction main style={style.action} label="Find the box that saves most" onPress={ask} />
       )}
       {isAsked && !found ? (
-        <>
-          <Progress label="Trying sizes" share={Math.min(1, tried / ABOUT_TRIED)} />
-          <Text style={style.note}>{countFigure(tried, 'size')} tried</Text>
-          <TextAction style={style.action} label="Stop trying" onPress={stop} />
-        </>
+        <UnderWay
+          label="Trying sizes"
+          share={Math.min(1, tried / ABOUT_TRIED)}
+          words={`${countFigure(tried, 'size')} tried`}
+          stopLabel="Stop trying"
+          onStop={stop}
+        />
       ) : null}
       {found === 'none' ? (
         <Text aria-live="polite">No box of any size up to this one would save anything.</Text>

@@ -2,10 +2,9 @@ import type { Remote } from 'comlink';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import type { BoxLimits } from '../../../../core/costs/best-box.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
-import { Progress } from '../../../parts/progress.tsx';
 import { Section } from '../../../parts/section.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { selectBook } from '../../../state/selectors.ts';
@@ -19,6 +18,7 @@ import type { PackingCompared } from '../../../workers/packing-costs.ts';
 import { BoxUses } from './box-uses.tsx';
 import { OneMoreBox } from './one-more-box.tsx';
 import { PlanList } from './plan-list.tsx';
+import { ordersDone, UnderWay } from './under-way.tsx';
 import { useLongAnswer } from './use-long-answer.ts';
 
 interface Props {
@@ -33,8 +33,16 @@ const styles = (inks: Inks) => ({
   action: { alignSelf: 'flex-start', marginLeft: -4 } as const,
 });
 
+/** How large a further box may be, as the merchant set it for an account; null until then. */
+interface LimitsOfAccount {
+  accountId: string;
+  limits: BoxLimits | null;
+  onLimits: (limits: BoxLimits) => void;
+}
+
 /** What packing came to: each way of packing, each box, and the one more box that would save most. */
-const Found = ({ found, accountId, ...shared }: Props & { found: PackingCompared; accountId: string }) => {
+const Found = ({ found, ...shared }: Props & { found: PackingCompared } & LimitsOfAccount) => {
+  const { accountId, coster, filter } = shared;
   const [first] = found.plans;
   if (!first || first.sums.orders === 0)
     return <Text>No order of the period was shipped that can be packed so and that the carrier prices.</Text>;
@@ -44,22 +52,23 @@ const Found = ({ found, accountId, ...shared }: Props & { found: PackingCompared
       {found.uses.length === 0 ? null : (
         <>
           <Section title="Boxes" />
-          <BoxUses {...shared} accountId={accountId} uses={found.uses} />
+          <BoxUses {...{ coster, filter, accountId }} uses={found.uses} />
           <Section title="One more box" />
-          <OneMoreBox {...shared} key={accountId} accountId={accountId} uses={found.uses} />
+          <OneMoreBox {...shared} key={accountId} uses={found.uses} />
         </>
       )}
     </>
   );
 };
 
-/** The shop's own past orders packed anew: how full the boxes are, and which other box would save most. */
+/** The shop's own past orders packed again: how full the boxes are, and which other box would save most. */
 const PackingView = ({ coster, filter }: Props) => {
   const style = useStyles(styles);
   const { carriers } = useAppSelector(selectBook);
   const [chosen, setChosen] = useState<string | null>(null);
   const account = carriers.find(({ id }) => id === chosen) ?? carriers[0];
   const accountId = account?.id ?? '';
+  const [limits, setLimits] = useState<Record<string, BoxLimits>>({});
   const work = useCallback(
     (tell: (progress: CostProgress) => void) => coster.packing(filter, accountId, tell),
     [coster, filter, accountId],
@@ -77,7 +86,7 @@ const PackingView = ({ coster, filter }: Props) => {
   return (
     <View style={style.all}>
       <Text style={style.note}>
-        The same orders, packed anew in each way that you pack, at the present prices of one carrier.
+        The same orders, packed again in each way that you pack, at the present prices of one carrier.
       </Text>
       <View style={style.choice}>
         <Chooser
@@ -87,17 +96,22 @@ const PackingView = ({ coster, filter }: Props) => {
           onChoose={setChosen}
         />
       </View>
-      {isAsked ? null : <TextAction main style={style.action} label="Pack past orders anew" onPress={ask} />}
+      {isAsked ? null : <TextAction main style={style.action} label="Pack past orders again" onPress={ask} />}
       {isAsked && !found ? (
-        <>
-          <Progress label="Packing past orders" share={progress ? progress.done / progress.of : 0} />
-          <Text style={style.note}>
-            {progress ? `${progress.done} of ${countFigure(progress.of, 'order')}` : 'Packing …'}
-          </Text>
-          <TextAction style={style.action} label="Stop packing" onPress={stop} />
-        </>
+        <UnderWay
+          label="Packing past orders"
+          {...ordersDone(progress, 'Packing …')}
+          stopLabel="Stop packing"
+          onStop={stop}
+        />
       ) : null}
-      {found ? <Found coster={coster} filter={filter} found={found} accountId={accountId} /> : null}
+      {found ? (
+        <Found
+          {...{ coster, filter, found, accountId }}
+          limits={limits[accountId] ?? null}
+          onLimits={(set) => setLimits({ ...limits, [accountId]: set })}
+        />
+      ) : null}
     </View>
   );
 };

@@ -3,9 +3,7 @@ import { useCallback } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { Fold } from '../../../parts/fold.tsx';
-import { Progress } from '../../../parts/progress.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { messageShown } from '../../../state/session.ts';
 import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
@@ -18,6 +16,7 @@ import type { Coster, Switched } from '../../../workers/coster.ts';
 import { changeText } from './moved-orders.tsx';
 import { OrderList } from './order-list.tsx';
 import { switchEdit, type NamedSwitch } from './switches.ts';
+import { ordersDone, UnderWay } from './under-way.tsx';
 import { useLongAnswer } from './use-long-answer.ts';
 import { WhatIfFigures } from './what-if-figures.tsx';
 
@@ -80,13 +79,12 @@ export const SwitchPart = ({ coster, filter, named }: Props) => {
       </Text>
       {isAsked ? null : <TextAction main style={style.action} label="See what it would do" onPress={ask} />}
       {isAsked && !found ? (
-        <>
-          <Progress label="Pricing past orders anew" share={progress ? progress.done / progress.of : 0} />
-          <Text style={style.note}>
-            {progress ? `${progress.done} of ${countFigure(progress.of, 'order')}` : 'Pricing …'}
-          </Text>
-          <TextAction style={style.action} label="Stop pricing" onPress={stop} />
-        </>
+        <UnderWay
+          label="Pricing past orders again"
+          {...ordersDone(progress, 'Pricing …')}
+          stopLabel="Stop pricing"
+          onStop={stop}
+        />
       ) : null}
       {found ? <Found found={found} named={named} /> : null}
     </View>

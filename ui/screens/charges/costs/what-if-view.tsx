@@ -43,7 +43,7 @@ import { MovedOrders } from './moved-orders.tsx';
 import { signedMoney } from './signed-money.ts';
 import { SubtotalBars } from './subtotal-bars.tsx';
 import { SwitchPart } from './switch-part.tsx';
-import { switchesOf } from './switches.ts';
+import { switchesOf, type NamedSwitch } from './switches.ts';
 import { useAnswer } from './use-costs.ts';
 import { useAtValue, useCurve } from './use-what-if.ts';
 import { Measured } from './measured.tsx';
@@ -279,9 +279,11 @@ const Levers = ({ coster, filter, family, first }: Props & { family: LeverFamily
 const Switches = ({ coster, filter }: Props) => {
   const style = useStyles(styles);
   const book = useAppSelector(selectBook);
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<NamedSwitch | null>(null);
   const switches = useMemo(() => switchesOf(book), [book]);
-  const named = switches.find(({ id }) => id === chosen) ?? switches[0];
+  const open = switches.find(({ id }) => id === chosen?.id);
+  const named = open ?? chosen ?? switches[0];
+  const isDone = chosen !== null && !open;
   if (!named) return <Text>No rate of the book is priced by a carrier.</Text>;
   return (
     <>
@@ -290,11 +292,14 @@ const Switches = ({ coster, filter }: Props) => {
           label="What instead"
           chosen={named.name}
           options={switches.map(({ id, name }) => ({ id, name, note: '' }))}
-          onChoose={setChosen}
+          onChoose={(id) => setChosen(switches.find((one) => one.id === id) ?? null)}
         />
       </View>
+      {isDone ? (
+        <Text style={style.note}>The draft has this now. Choose another to compare with it.</Text>
+      ) : null}
       <Measured coster={coster} filter={filter}>
-        {(measured) => <SwitchPart key={named.id} {...measured} named={named} />}
+        {(measured) => (isDone ? null : <SwitchPart key={named.id} {...measured} named={named} />)}
       </Measured>
     </>
   );

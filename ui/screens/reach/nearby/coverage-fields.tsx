@@ -160,7 +160,7 @@ const ShapeFields = ({ areaId, covers, onChange }: ShapeProps) => {
         press on a small mark between two of them makes one more, Delete takes one out.
       </Text>
       <View style={style.actions}>
-        <TextAction label="Draw it anew on the map" onPress={draw} />
+        <TextAction label="Draw it again on the map" onPress={draw} />
         <TextAction label="Take the shape from a GeoJSON file" onPress={() => void open()} />
       </View>
       {several.length === 0 ? null : (

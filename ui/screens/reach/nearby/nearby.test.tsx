@@ -199,7 +199,7 @@ describe('an area', () => {
     fireEvent.press(screen.getByText('a shape'));
     const before = areaOf(store, 'peninsula')?.covers;
     const draw = async (): Promise<void> => {
-      fireEvent.press(screen.getByText('Draw it anew on the map'));
+      fireEvent.press(screen.getByText('Draw it again on the map'));
       await waitFor(() => screen.getByLabelText(/^Drawing a shape/));
     };
     const press = (...keys: string[]): void => {
