@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from './browser.ts';
-import { fill, isPhone, openCell, openProgram } from './program.ts';
+import { fill, isPhone, ONCE, openCell, openProgram } from './program.ts';
 
 test('a figure of the board by margin leads to its orders, and they are saved', async ({ page }) => {
   await openProgram(page, '/charges?part=costs');
@@ -11,8 +11,29 @@ test('a figure of the board by margin leads to its orders, and they are saved', 
   await orders.getByRole('button').first().click();
   await expect(page.getByText(/^Order W?\d+, .*; charged [\d.,]+; .*cost .*[\d.,]+\.$/)).toBeVisible();
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  await page.getByRole('button', { name: 'Save as CSV' }).last().click();
   expect((await download).suggestedFilename()).toMatch(/-costs-\d{4}-\d\d-\d\d\.csv$/);
+});
+
+test('the board by margin is put in another order, and saved as it stands', async ({ page }) => {
+  await openProgram(page, '/charges?part=costs');
+  const figures = page.getByRole('button', {
+    name: /^(Seed mail|Parcel|Express|Pallet) to .*: \d+ orders?, /,
+  });
+  await expect(figures.first()).toHaveAccessibleName(/ to Maritimes: /);
+  await page.getByRole('button', { name: 'Most lost first' }).click();
+  await expect(figures.first()).toHaveAccessibleName(/ to Central: /);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toMatch(/-margin-\d{4}-\d\d-\d\d\.csv$/);
+  const rows = readFileSync(await file.path(), 'utf8')
+    .trim()
+    .split(/\r?\n/);
+  expect(rows[0]).toBe('place,service,orders,charged,with_cost,estimated,cost,margin');
+  expect(rows[1]).toMatch(/^Central,/);
+  const orders = rows.slice(1).map((row) => Number(row.split(',')[2]));
+  expect(orders.reduce((sum, each) => sum + each, 0)).toBe(4_013);
 });
 
 test('a threshold is moved, judged and put into the draft; undo takes it back', async ({ page }) => {
@@ -69,6 +90,14 @@ test('steps that follow the costs are found, put into the draft, and refused whe
   const orders = page.getByRole('list', { name: 'Orders, the greatest losses first' });
   await expect(orders.getByRole('button').first()).toHaveAccessibleName(/, Parcel, /);
   await step.click();
+  await page.getByRole('button', { name: /^Chart, Parcel to Maritimes: / }).click();
+  await expect(
+    page.getByRole('img', { name: /^Costs and charges by step of Parcel to Maritimes\. / }),
+  ).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the chart as SVG' }).click();
+  const drawing = readFileSync(await (await download).path(), 'utf8');
+  expect(drawing.match(/>from [\d.]+ k?g</g)).toHaveLength(4);
   await fill(page, 'Steps begin at every', '1 g');
   await fill(page, 'Charges rounded to', '0.01');
   await page.getByRole('button', { name: 'Find the fewest steps' }).click();
@@ -167,4 +196,29 @@ test('a rate priced by another account is tried over past orders, and put into t
   await expect(
     page.getByText('In the draft: Express to West, by the cheapest of Gannet Post.'),
   ).toBeVisible();
+  await expect(page.getByText('The draft has this now. Choose another to compare with it.')).toBeVisible();
+  await expect(field).toHaveValue('Express to West, by the cheapest of Gannet Post');
+});
+
+test('on paper stands the page alone, in ink on white, at its whole length', ONCE, async ({ page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await openProgram(page, '/charges?part=costs&view=what-if');
+  await expect(page.getByText(/^Best while at most 5 % of orders pay more: /)).toBeVisible();
+  const isLight = (): Promise<boolean> =>
+    page
+      .getByRole('heading', { name: 'Charges' })
+      .evaluate((heading) => Number(/\d+/.exec(getComputedStyle(heading).color)?.[0]) > 128);
+  expect(await isLight()).toBe(true);
+  await page.emulateMedia({ colorScheme: 'dark', media: 'print' });
+  await expect.poll(isLight).toBe(false);
+  await expect(page.getByRole('tab', { name: 'Board' })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Free from' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Carrier, packing' })).toBeHidden();
+  const [length, window] = await page.evaluate(() => [document.documentElement.scrollHeight, innerHeight]);
+  expect(length).toBeGreaterThan(window ?? 0);
+  // A narrower sheet than the window takes the whole chart.
+  const chart = page.getByRole('img', { name: /^Margin along / });
+  await chart.evaluate((picture) => picture.setAttribute('style', 'width: 200px'));
+  expect((await chart.locator('svg').boundingBox())?.width).toBe(200);
+  await page.emulateMedia({ colorScheme: 'light', media: 'screen' });
 });

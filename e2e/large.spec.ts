@@ -58,3 +58,27 @@ test('on a large window an open delivery area stands beside its list and the map
   await page.setViewportSize({ width: 1280, height: 800 });
   await expect(list.getByLabel('Charge for the order')).toBeVisible();
 });
+
+test('on a large window costs stand beside the board, go across the page, and give way to a rate', async ({
+  page,
+}) => {
+  test.skip(isPhone(page), 'a phone has no room beside');
+  await page.setViewportSize({ width: 1760, height: 1000 });
+  await openProgram(page, '/charges?part=costs');
+  const panel = page.getByRole('region', { name: 'Costs' });
+  await expect(panel.getByText(/^4,013 orders from /)).toBeVisible();
+  const rate = page.getByRole('button', { name: /^Parcel to Maritimes: 8\.50 to 24\.00/ });
+  await expect(rate).toBeInViewport();
+  await panel.getByRole('tab', { name: 'Steps and costs' }).click();
+  await expect(panel.getByRole('list', { name: 'Steps of Parcel to Maritimes beside costs' })).toBeVisible();
+  await expect(rate).toBeInViewport();
+  await panel.getByRole('button', { name: 'Across the whole page' }).click();
+  await expect(panel).toBeHidden();
+  await page.getByRole('tab', { name: 'Margin', exact: true }).click();
+  await expect(page.getByRole('table', { name: 'Margin by zone and service' })).toBeVisible();
+  await page.getByRole('button', { name: 'Beside the board' }).click();
+  await expect(panel.getByText(/^4,013 orders from /)).toBeVisible();
+  await rate.click();
+  await expect(page.getByRole('region', { name: 'Parcel to Maritimes' })).toBeVisible();
+  await expect(panel).toBeHidden();
+});

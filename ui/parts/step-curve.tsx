@@ -1,10 +1,10 @@
-import { memo, useState } from 'react';
-import { View } from 'react-native';
-import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { memo } from 'react';
+import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import type { Curve } from '../../core/price/curve.ts';
 import { measureFigure, moneyFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import { useInks } from '../theme/theme.ts';
 import { SANS, SERIF_ITALIC } from '../theme/tokens.ts';
+import { Chart } from './chart.tsx';
 import { ChartAxes, withoutCents } from './chart-axes.tsx';
 import { costPath, curveFrame, curvePath, fallPath, type CurveFrame } from './curve-frame.ts';
 
@@ -92,33 +92,29 @@ const Mark = ({ frame, mark }: { frame: CurveFrame; mark: Props['mark'] }) => {
 export const StepCurve = memo(function StepCurve(props: Props) {
   const { curve, display, mark, costs } = props;
   const inks = useInks();
-  const [width, setWidth] = useState(0);
-  const frame = curveFrame(curve, width, HEIGHT);
   return (
-    <View
-      role="img"
-      aria-label={spoken(props)}
-      style={{ height: HEIGHT, alignSelf: 'stretch' }}
-      onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
-    >
-      {width > 0 ? (
-        <Svg width={width} height={HEIGHT} aria-hidden>
-          <ChartAxes
-            frame={frame}
-            across={(value) => measureFigure(curve.basis, value, display)}
-            upward={(amount) => withoutCents(moneyFigure(amount, display.decimals))}
-          />
-          <Path d={curvePath(frame, curve)} stroke={inks.ink} strokeWidth={2} fill="none" />
-          {costs ? (
-            <Path d={costPath(frame, costs)} stroke={inks.control} strokeWidth={1} fill="none" />
-          ) : null}
-          {curve.dots.map(({ at, amount }) => (
-            <Circle key={at} cx={frame.x(at)} cy={frame.y(amount)} r={3.5} fill={inks.ink} />
-          ))}
-          <Falls frame={frame} curve={curve} display={display} />
-          <Mark frame={frame} mark={mark} />
-        </Svg>
-      ) : null}
-    </View>
+    <Chart spoken={spoken(props)} height={HEIGHT}>
+      {(width) => {
+        const frame = curveFrame(curve, width, HEIGHT);
+        return (
+          <>
+            <ChartAxes
+              frame={frame}
+              across={(value) => measureFigure(curve.basis, value, display)}
+              upward={(amount) => withoutCents(moneyFigure(amount, display.decimals))}
+            />
+            <Path d={curvePath(frame, curve)} stroke={inks.ink} strokeWidth={2} fill="none" />
+            {costs ? (
+              <Path d={costPath(frame, costs)} stroke={inks.control} strokeWidth={1} fill="none" />
+            ) : null}
+            {curve.dots.map(({ at, amount }) => (
+              <Circle key={at} cx={frame.x(at)} cy={frame.y(amount)} r={3.5} fill={inks.ink} />
+            ))}
+            <Falls frame={frame} curve={curve} display={display} />
+            <Mark frame={frame} mark={mark} />
+          </>
+        );
+      }}
+    </Chart>
   );
 });

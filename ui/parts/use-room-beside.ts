@@ -1,5 +1,11 @@
+import { useContext } from 'react';
 import { useWindowDimensions } from 'react-native';
 import { BESIDE_FROM } from '../theme/tokens.ts';
+import { ColumnWidth } from './column-width.ts';
 
-/** Whether what is opened has room beside what it was opened from. */
-export const useHasRoomBeside = (): boolean => useWindowDimensions().width >= BESIDE_FROM;
+/** Whether what is opened has room beside what it was opened from; never in what stands beside something itself. */
+export const useHasRoomBeside = (): boolean => {
+  const column = useContext(ColumnWidth);
+  const { width } = useWindowDimensions();
+  return column === null && width >= BESIDE_FROM;
+};

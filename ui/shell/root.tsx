@@ -10,7 +10,7 @@ import { closePage, openingNow, openPage, openPageWithoutStorage, watchOpening }
 import { useShippedFonts } from '../theme/fonts.ts';
 import { Icon } from '../theme/icon.tsx';
 import { lampTheme, paperTheme } from '../theme/theme.ts';
-import { usePrefersDark } from '../theme/use-prefers-dark.ts';
+import { useIsPrinting, usePrefersDark } from '../theme/use-media.ts';
 
 animatePlainly();
 
@@ -23,7 +23,9 @@ const SHOP = ['draft', 'catalogue'];
 const Themed = ({ children }: { children: ReactNode }) => {
   const prefersDark = usePrefersDark();
   const chosen = useAppSelector((state) => state.session.colours);
-  const theme = (chosen === 'system' ? prefersDark : chosen === 'dark') ? lampTheme : paperTheme;
+  const isPrinting = useIsPrinting();
+  const isDark = chosen === 'system' ? prefersDark : chosen === 'dark';
+  const theme = isDark && !isPrinting ? lampTheme : paperTheme;
   useEffect(() => {
     document.documentElement.style.colorScheme = theme.dark ? 'dark' : 'light';
     document.body.style.backgroundColor = theme.inks.ground;

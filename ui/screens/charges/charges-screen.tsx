@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { lazy, useState } from 'react';
+import { lazy, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Beside } from '../../parts/beside.tsx';
@@ -38,8 +38,14 @@ const CostsPart = lazy(() => import('./costs/costs-part.tsx'));
 const DutiesPart = lazy(() => import('./duties/duties-part.tsx'));
 const TablePage = lazy(() => import('./tables/table-page.tsx'));
 
-/** What the address says is open, with its title; null where nothing is, or what was is gone. */
-const useOpenPanel = (opening: Opening): { title: string; body: React.ReactNode } | null => {
+/** What stands in a panel, and its title. */
+interface OpenPanel {
+  title: string;
+  body: ReactNode;
+}
+
+/** What the address says is open; null where nothing is, or what was is gone. */
+const useOpenPanel = (opening: Opening): OpenPanel | null => {
   const { zones, services } = useAppSelector(selectBook);
   const zone = zones.find((one) => one.id === opening.zone);
   const service = services.find((one) => one.id === opening.service);
@@ -137,9 +143,19 @@ const PhoneBoard = ({ opening }: { opening: Opening }) => {
   );
 };
 
-const WideBoard = ({ opening }: { opening: Opening }) => {
+/** Where there is room for both, what past orders cost stands beside the board, unless it is wanted across the page. */
+const Costs = ({ opening }: { opening: Opening }) => {
+  const hasRoom = useHasRoomBeside();
+  const { whole } = useLocalSearchParams<{ whole?: string }>();
+  if (!hasRoom) return <CostsPart room="page" />;
+  if (whole === 'yes') return <CostsPart room="whole" />;
+  return <WideBoard opening={opening} beside={{ title: 'Costs', body: <CostsPart room="beside" /> }} />;
+};
+
+const WideBoard = ({ opening, beside = null }: { opening: Opening; beside?: OpenPanel | null }) => {
   const isBeside = useHasRoomBeside();
-  const open = useOpenPanel(opening);
+  const opened = useOpenPanel(opening);
+  const open = beside ?? opened;
   const selection = useSelection(opening, opening.openZone);
   const panel = open ? (
     <Panel title={open.title} onClose={opening.close}>
@@ -173,11 +189,11 @@ const PARTS = [
 type PartName = (typeof PARTS)[number]['value'];
 
 /** A part of the page that stands by itself, or null for the board. */
-const LaterPart = ({ part }: { part: PartName }) => {
+const LaterPart = ({ part, opening }: { part: PartName; opening: Opening }) => {
   const router = useRouter();
   if (part === 'adjustments') return <AdjustmentsPart />;
   if (part === 'duties') return <DutiesPart />;
-  if (part === 'costs') return <CostsPart />;
+  if (part === 'costs') return <Costs opening={opening} />;
   if (part === 'carriers')
     return (
       <CarriersPart
@@ -202,7 +218,7 @@ const Parts = ({ opening, part }: { opening: Opening; part: PartName }) => {
       <Tabs label="Charges" bleed={isPhone ? 20 : 0} value={part} options={PARTS} onChange={choose} />
       {part !== 'board' ? (
         <Later>
-          <LaterPart part={part} />
+          <LaterPart part={part} opening={opening} />
         </Later>
       ) : isPhone ? (
         <PhoneBoard opening={opening} />

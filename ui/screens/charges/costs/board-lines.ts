@@ -46,3 +46,19 @@ export const greatestMargin = ({ zones, nearby }: BoardLines): number =>
     ...zones.flatMap(({ cells }) => cells.map(({ margin }) => Math.abs(margin))),
     ...nearby.map(({ total }) => Math.abs(total.margin)),
   );
+
+/** The order that rows stand in: the board's own, or by what they came to. */
+export type LineOrder = 'board' | 'loss' | 'margin' | 'orders';
+
+const FIRST: Readonly<Record<Exclude<LineOrder, 'board'>, (a: Margin, b: Margin) => number>> = {
+  loss: (a, b) => a.margin - b.margin,
+  margin: (a, b) => b.margin - a.margin,
+  orders: (a, b) => b.orders - a.orders,
+};
+
+/** The same rows in another order; rows that come to the same stay as they were. */
+export const inOrder = <T>(
+  lines: readonly T[],
+  by: LineOrder,
+  marginOf: (line: T) => Margin,
+): readonly T[] => (by === 'board' ? lines : [...lines].sort((a, b) => FIRST[by](marginOf(a), marginOf(b))));

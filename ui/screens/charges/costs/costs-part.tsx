@@ -46,6 +46,7 @@ const styles = (inks: Inks) => ({
   sums: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 32, rowGap: 8, paddingVertical: 12 } as const,
   figure: { ...strongFigure, color: inks.ink },
   loss: { ...strongFigure, color: inks.rubric },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   action: { alignSelf: 'flex-start', marginLeft: -4 } as const,
 });
 
@@ -146,11 +147,19 @@ const Waiting = ({ costs: { progress, fault, stopped, stop, again } }: { costs: 
   );
 };
 
+/** The page to itself; or, where there is room for both, beside the board, or across the page all the same. */
+type Room = 'page' | 'beside' | 'whole';
+
 /** What getting past orders there earned and cost, and what other prices would have changed. */
-const CostsPart = () => {
+const CostsPart = ({ room }: { room: Room }) => {
   const style = useStyles(styles);
   const router = useRouter();
   const { view } = useLocalSearchParams<{ view?: string }>();
+  const go = (to: CostView, where = room): void =>
+    router.navigate({
+      pathname: '/charges',
+      params: { part: 'costs', view: to, ...(where === 'whole' ? { whole: 'yes' } : {}) },
+    });
   const here = VIEWS.find(({ value }) => value === view)?.value ?? 'margin';
   const [filters, setFilters] = useState<CostFilters>({ days: '365' });
   const costs = useCosts();
@@ -160,18 +169,23 @@ const CostsPart = () => {
       <Text style={style.note}>
         What customers were charged for getting past orders to them, beside what that cost you.
       </Text>
-      <TextAction
-        style={style.action}
-        label="Import past orders"
-        onPress={() => router.navigate({ pathname: '/settings', params: { part: 'orders' } })}
-      />
+      <View style={style.actions}>
+        <TextAction
+          label="Import past orders"
+          onPress={() => router.navigate({ pathname: '/settings', params: { part: 'orders' } })}
+        />
+        {room === 'beside' ? (
+          <TextAction label="Across the whole page" onPress={() => go(here, 'whole')} />
+        ) : null}
+        {room === 'whole' ? <TextAction label="Beside the board" onPress={() => go(here, 'beside')} /> : null}
+      </View>
       <CostFiltersRow value={filters} onChange={setFilters} />
       <Tabs
         bleed={isPhone ? 20 : 0}
         label="Costs"
         value={here}
         options={VIEWS}
-        onChange={(next) => router.navigate({ pathname: '/charges', params: { part: 'costs', view: next } })}
+        onChange={(next) => go(next)}
       />
       {costs.coster && costs.progress ? (
         <Text style={style.note}>

@@ -12,6 +12,8 @@ import type * as ShopParts from '../../../workers/shop-parts.ts';
 import { movedTo } from '../../../../core/order/moved-orders.ts';
 import CostsPart from './costs-part.tsx';
 import { chargedWithCost } from '../../../../core/costs/what-if.ts';
+import { NO_MARGIN } from '../../../../core/costs/margin-board.ts';
+import { inOrder, type LineOrder } from './board-lines.ts';
 import { leverEdit } from './lever-edit.ts';
 import { marginWords } from './margin-words.ts';
 import { switchEdit, switchesOf } from './switches.ts';
@@ -47,7 +49,7 @@ const open = (params: Record<string, string> = {}, some = orders): AppStore => {
   goTo({ pathname: '/charges', params: { part: 'costs', ...params } });
   const store = demoStore();
   store.dispatch(ordersTaken(some));
-  renderOver(store, <CostsPart />);
+  renderOver(store, <CostsPart room="page" />);
   return store;
 };
 const type = (label: string, text: string): void => {
@@ -67,6 +69,17 @@ test('the board by margin leads to the orders behind a figure', async () => {
   const [first] = screen.getAllByLabelText(/^(W?\d+), Parcel, /);
   fireEvent.press(first!);
   expect(screen.getByText(/^Order W?\d+, \d+ \w+ \d{4}.*; charged [\d.,]+; cost [\d.,]+\.$/)).toBeTruthy();
+});
+
+test('rows stand in the board’s order, or by what they came to', () => {
+  const sums = (margin: number, orders: number) => ({ margin: { ...NO_MARGIN, margin, orders } });
+  const lines = [sums(5, 1), sums(-9, 2), sums(5, 7)];
+  const places = (by: LineOrder): number[] =>
+    inOrder(lines, by, ({ margin }) => margin).map((line) => lines.indexOf(line));
+  expect(places('board')).toEqual([0, 1, 2]);
+  expect(places('loss')).toEqual([1, 0, 2]);
+  expect(places('margin')).toEqual([0, 2, 1]);
+  expect(places('orders')).toEqual([2, 1, 0]);
 });
 
 test('what is charged less what it cost is the margin, and what is left out is said', () => {

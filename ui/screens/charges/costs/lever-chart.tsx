@@ -1,6 +1,5 @@
-import { useState } from 'react';
-import { View } from 'react-native';
-import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { Chart } from '../../../parts/chart.tsx';
 import { ChartAxes } from '../../../parts/chart-axes.tsx';
 import type { CurveFrame } from '../../../parts/curve-frame.ts';
 import { useInks } from '../../../theme/theme.ts';
@@ -64,40 +63,35 @@ const Mark = ({ frame, mark, row }: { frame: CurveFrame; mark: ChartMark; row: n
 /** The margin along a lever's values, above and below nothing, with the places that matter pointed out. */
 export const LeverChart = ({ id, points, marks, across, upward, spoken }: Props) => {
   const inks = useInks();
-  const [width, setWidth] = useState(0);
-  const frame = lineFrame(points, width, HEIGHT);
   return (
-    <View
-      role="img"
-      aria-label={spoken}
-      nativeID={id}
-      style={{ height: HEIGHT, alignSelf: 'stretch' }}
-      onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
-    >
-      {width > 0 && frame ? (
-        <Svg width={width} height={HEIGHT} aria-hidden>
-          <ChartAxes frame={frame} across={across} upward={upward} />
-          <Path d={linePath(frame, points)} stroke={inks.ink} strokeWidth={2} fill="none" />
-          {[...marks]
-            .sort((a, b) => a.at - b.at)
-            .map((mark, row) => (
-              <Mark key={mark.text} frame={frame} mark={mark} row={row} />
-            ))}
-          {marks.map((mark) => {
-            const point = points.find(({ at }) => at === mark.at);
-            return point ? (
-              <Circle
-                key={mark.text}
-                cx={frame.x(point.at)}
-                cy={frame.y(point.amount)}
-                r={4}
-                fill={mark.strong ? inks.ink : inks.ground}
-                stroke={inks.ink}
-              />
-            ) : null;
-          })}
-        </Svg>
-      ) : null}
-    </View>
+    <Chart id={id} spoken={spoken} height={HEIGHT}>
+      {(width) => {
+        const frame = lineFrame(points, width, HEIGHT);
+        return frame ? (
+          <>
+            <ChartAxes frame={frame} across={across} upward={upward} />
+            <Path d={linePath(frame, points)} stroke={inks.ink} strokeWidth={2} fill="none" />
+            {[...marks]
+              .sort((a, b) => a.at - b.at)
+              .map((mark, row) => (
+                <Mark key={mark.text} frame={frame} mark={mark} row={row} />
+              ))}
+            {marks.map((mark) => {
+              const point = points.find(({ at }) => at === mark.at);
+              return point ? (
+                <Circle
+                  key={mark.text}
+                  cx={frame.x(point.at)}
+                  cy={frame.y(point.amount)}
+                  r={4}
+                  fill={mark.strong ? inks.ink : inks.ground}
+                  stroke={inks.ink}
+                />
+              ) : null;
+            })}
+          </>
+        ) : null;
+      }}
+    </Chart>
   );
 };

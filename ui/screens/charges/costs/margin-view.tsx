@@ -1,9 +1,11 @@
 import type { Remote } from 'comlink';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
+import type { Margin } from '../../../../core/costs/margin-board.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { Beside } from '../../../parts/beside.tsx';
 import { Section } from '../../../parts/section.tsx';
+import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useHasRoomBeside } from '../../../parts/use-room-beside.ts';
 import { useWidth } from '../../../parts/use-width.ts';
@@ -11,7 +13,15 @@ import { selectBook } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import type { BoardOfPeriod, Coster } from '../../../workers/coster.ts';
 import { Panel } from '../panel.tsx';
-import { boardLines, greatestMargin, type BoardLine, type BoardLines } from './board-lines.ts';
+import {
+  boardLines,
+  greatestMargin,
+  inOrder,
+  type BoardLine,
+  type BoardLines,
+  type LineOrder,
+} from './board-lines.ts';
+import { BoardSave } from './board-save.tsx';
 import { MarginLines, type MarginLine } from './margin-lines.tsx';
 import { MarginTable, type Cell } from './margin-table.tsx';
 import { OrdersBehind } from './orders-behind.tsx';
@@ -21,6 +31,16 @@ interface Props {
   filter: OrderFilter;
   board: BoardOfPeriod;
 }
+
+const ORDERS = [
+  { value: 'board', label: 'As on the board' },
+  { value: 'loss', label: 'Most lost first' },
+  { value: 'margin', label: 'Most earned first' },
+  { value: 'orders', label: 'Most orders first' },
+] as const satisfies readonly { value: LineOrder; label: string }[];
+
+const order = { maxWidth: 640, paddingTop: 12 } as const;
+const actions = { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, paddingTop: 8 } as const;
 
 const whole = (line: BoardLine): MarginLine => ({
   cell: { row: line.id, column: null, name: line.name },
@@ -60,10 +80,12 @@ const Orders = ({
 const PhoneLines = ({
   lines,
   greatest,
+  by,
   ...open
 }: {
   lines: BoardLines;
   greatest: number;
+  by: LineOrder;
   open: Cell | null;
   onOpen: (cell: Cell) => void;
 }) => (
@@ -71,7 +93,12 @@ const PhoneLines = ({
     {lines.zones.map((line) => (
       <View key={line.id}>
         <Section title={line.name} />
-        <MarginLines label={line.name} lines={inside(line, lines)} greatest={greatest} {...open} />
+        <MarginLines
+          label={line.name}
+          lines={inOrder(inside(line, lines), by, ({ margin }) => margin)}
+          greatest={greatest}
+          {...open}
+        />
       </View>
     ))}
   </>
@@ -83,7 +110,10 @@ export const MarginView = ({ coster, filter, board }: Props) => {
   const isBeside = useHasRoomBeside();
   const book = useAppSelector(selectBook);
   const [cell, setCell] = useState<Cell | null>(null);
-  const lines = boardLines(board, book);
+  const [by, setBy] = useState<LineOrder>('board');
+  const { columns, zones, nearby } = boardLines(board, book);
+  const total = ({ total: margin }: BoardLine): Margin => margin;
+  const lines = { columns, zones: inOrder(zones, by, total), nearby: inOrder(nearby, by, total) };
   const greatest = greatestMargin(lines);
   const press = (next: Cell): void =>
     setCell(cell?.row === next.row && cell.column === next.column ? null : next);
@@ -93,8 +123,11 @@ export const MarginView = ({ coster, filter, board }: Props) => {
   ) : null;
   return (
     <Beside panel={panel}>
+      <View style={order}>
+        <Segments label="Order of rows" value={by} options={ORDERS} onChange={setBy} />
+      </View>
       {isPhone ? (
-        <PhoneLines lines={lines} greatest={greatest} {...shared} />
+        <PhoneLines lines={lines} greatest={greatest} by={by} {...shared} />
       ) : (
         <MarginTable lines={lines} {...shared} />
       )}
@@ -109,6 +142,9 @@ export const MarginView = ({ coster, filter, board }: Props) => {
           />
         </>
       )}
+      <View style={actions}>
+        <BoardSave lines={lines} />
+      </View>
       {isBeside ? null : panel}
     </Beside>
   );

@@ -11,6 +11,7 @@ import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/
 import { fileName } from '../../../files/files.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { dayNow } from '../../../parts/day-now.ts';
+import { Fold } from '../../../parts/fold.tsx';
 import { Press } from '../../../parts/press.tsx';
 import { SaveList } from '../../../parts/save-list.tsx';
 import { Section } from '../../../parts/section.tsx';
@@ -21,10 +22,12 @@ import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import { TOUCH, type Inks } from '../../../theme/tokens.ts';
 import type { Coster } from '../../../workers/coster.ts';
+import { ChartSave } from './chart-save.tsx';
 import { CostBox } from './cost-box.tsx';
 import { Measured } from './measured.tsx';
 import { OrdersBehind } from './orders-behind.tsx';
 import { FitForm } from './fit-form.tsx';
+import { StepsChart, type ChartedStep } from './steps-chart.tsx';
 import { signedMoney } from './signed-money.ts';
 import { useAnswer } from './use-costs.ts';
 
@@ -39,6 +42,8 @@ export interface SteppedRate {
   price: StepsPrice;
   name: string;
 }
+
+const CHART = 'steps-chart';
 
 const COLUMNS: SheetColumn[] = [
   { heading: 'from', ...numbers('Of the measure: grams, minor units, units, cubic millimetres or metres.') },
@@ -172,10 +177,19 @@ const cellsOf =
       margin,
     ].map(String);
 
+const spokenOf = (name: string, steps: readonly ChartedStep[], decimals: number): string => {
+  const each = steps.map(
+    (step) =>
+      `${step.name}: half cost ${moneyFigure(step.costs.lower, decimals)} to ${moneyFigure(step.costs.upper, decimals)}, charged ${moneyFigure(step.charge, decimals)}`,
+  );
+  return `Costs and charges by step of ${name}. ${each.join('; ')}`;
+};
+
 /** One rate: its steps beside the costs of the orders in them, and steps that would follow the costs. */
 const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate }) => {
   const style = useStyles(styles);
   const { store } = useAppSelector(selectBook);
+  const display = useAppSelector(selectDisplayFormat);
   const { rate, price, name } = stepped;
   const ask = useCallback((at: Remote<Coster>) => at.steps(filter, rate.id), [filter, rate.id]);
   const found = useAnswer(coster, ask);
@@ -183,6 +197,17 @@ const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate })
   if (found.orders === 0) return <Text>No past order in this period took it.</Text>;
   const most =
     Math.max(...found.steps.flatMap(({ costs, charges }) => [costs?.upper ?? 0, charges?.most ?? 0])) * 1.3;
+  const charted = found.steps.flatMap((step): ChartedStep[] =>
+    step.costs
+      ? [
+          {
+            name: `from ${measureFigure(price.basis, step.from, display)}`,
+            costs: step.costs,
+            charge: chargeOf(step, price, step.at),
+          },
+        ]
+      : [],
+  );
   return (
     <View style={style.all}>
       <Text style={style.note}>
@@ -194,6 +219,15 @@ const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate })
           <StepRow key={step.at} coster={coster} filter={filter} step={step} stepped={stepped} most={most} />
         ))}
       </View>
+      <Fold title="Chart" of={name} summary="all steps along one line of amounts">
+        <StepsChart
+          id={CHART}
+          steps={charted}
+          most={most}
+          spoken={spokenOf(name, charted, display.decimals)}
+        />
+        <ChartSave id={CHART} name="step-costs" />
+      </Fold>
       <View style={style.actions}>
         <SaveList
           name={(kind) => fileName(store.name, 'step-costs', dayNow(store), kind)}

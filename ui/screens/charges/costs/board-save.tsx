@@ -1,0 +1,62 @@
+import { numbers, words, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
+import type { Margin } from '../../../../core/costs/margin-board.ts';
+import { fileName } from '../../../files/files.ts';
+import { dayNow } from '../../../parts/day-now.ts';
+import { SaveList } from '../../../parts/save-list.tsx';
+import { selectBook } from '../../../state/selectors.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import type { BoardLines } from './board-lines.ts';
+
+const COLUMNS: SheetColumn[] = [
+  { heading: 'place', ...words('The zone, delivery area or pickup point.') },
+  { heading: 'service', ...words('Empty for what is delivered nearby or collected.') },
+  { heading: 'orders', ...numbers('Past orders.') },
+  { heading: 'charged', ...numbers('What all of them were charged without tax, minor units.') },
+  { heading: 'with_cost', ...numbers('Orders whose cost is on record or estimated.') },
+  { heading: 'estimated', ...numbers('Of those, orders whose cost is estimated.') },
+  { heading: 'cost', ...numbers('What they cost, minor units.') },
+  { heading: 'margin', ...numbers('What they were charged, less that; minor units.') },
+];
+
+interface Row {
+  place: string;
+  service: string;
+  margin: Margin;
+}
+
+const rowsOf = ({ zones, nearby, columns }: BoardLines): Row[] => [
+  ...zones.flatMap(({ name: place, cells }) =>
+    columns.flatMap(({ name: service }, at) => {
+      const margin = cells[at];
+      return margin && margin.orders > 0 ? [{ place, service, margin }] : [];
+    }),
+  ),
+  ...nearby.map(({ name: place, total: margin }) => ({ place, service: '', margin })),
+];
+
+const cellsOf = ({ place, service, margin }: Row): string[] => [
+  place,
+  service,
+  ...[
+    margin.orders,
+    margin.charged,
+    margin.recorded + margin.estimated,
+    margin.estimated,
+    margin.cost,
+    margin.margin,
+  ].map(String),
+];
+
+/** The board by margin saved, a row for each of its cells. */
+export const BoardSave = ({ lines }: { lines: BoardLines }) => {
+  const { store } = useAppSelector(selectBook);
+  return (
+    <SaveList
+      name={(kind) => fileName(store.name, 'margin', dayNow(store), kind)}
+      sheet="Margin"
+      columns={() => COLUMNS}
+      items={rowsOf(lines)}
+      cells={cellsOf}
+    />
+  );
+};
