@@ -194,3 +194,34 @@ test('the delivery page is saved by keys as a tariff to be printed', ONCE, async
       .toString(),
   ).toBe('%PDF-');
 });
+
+test(
+  'a slow press counts though the page moves under it, and one that slides off does not',
+  ONCE,
+  async ({ page }) => {
+    await openProgram(page, '/shop');
+    await put(page, 'Hand trowel');
+    await toCheckout(page);
+    const order = page.getByRole('button', { name: 'Place the order' });
+    const press = async (meanwhile: () => Promise<void>): Promise<void> => {
+      await order.scrollIntoViewIfNeeded();
+      const box = await order.boundingBox();
+      if (!box) throw new Error('the button is not drawn');
+      await page.mouse.move(box.x + 20, box.y + 20);
+      await page.mouse.down();
+      await meanwhile();
+      await page.mouse.up();
+    };
+    const lacking = page.getByRole('alert').filter({ hasText: 'Full name is needed.' });
+    await press(() => page.mouse.move(5, 5));
+    await expect(lacking).toHaveCount(0);
+    await press(() =>
+      order.evaluate((button) => {
+        const line = document.createElement('div');
+        line.style.minHeight = '90px';
+        button.before(line);
+      }),
+    );
+    await expect(lacking.first()).toBeVisible();
+  },
+);

@@ -17,6 +17,7 @@ import { PageBoundary } from './page-boundary.tsx';
 import { Rail } from './rail.tsx';
 import { StorageBar } from './storage-bar.tsx';
 import { useKeys } from './use-keys.ts';
+import { useSteadyPress } from './use-steady-press.ts';
 
 const FindDialog = lazy(() => import('../find/find-dialog.tsx'));
 const KeysDialog = lazy(() => import('./keys-dialog.tsx'));
@@ -67,6 +68,7 @@ export const Shell = ({ children }: { children: ReactNode }) => {
     !isShop && !WITHOUT_PREVIEW.some((page) => page === path || page === `${path}?part=${part}`);
   useKeys();
   useMarks();
+  useSteadyPress();
   const { keysShown, finding } = useAppSelector((state) => state.session);
   return (
     <View style={style.all}>
