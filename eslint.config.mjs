@@ -39,6 +39,7 @@ export default tseslint.config(
       '.expo',
       'coverage',
       '*.config.js',
+      '**/*.cjs',
       'test-results',
       'examples/service.d.ts',
     ],

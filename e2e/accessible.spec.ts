@@ -106,6 +106,15 @@ const STATES: Record<string, (page: Page) => Promise<unknown>> = {
     await (await chooser).setFiles({ name: 'leaflet.csv', mimeType: 'text/csv', buffer });
     await expect(page.getByText('rows understood')).toBeVisible();
   },
+  'rates before they are imported': async (page) => {
+    await openProgram(page, '/charges');
+    await page.getByRole('button', { name: /^As a list, rates: / }).click();
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Import rates' }).click();
+    const buffer = Buffer.from('Zone,Service,Amount,Colour\nWest,Seed mail,2.60,red\nWest,Nothing,1,red');
+    await (await chooser).setFiles({ name: 'rates.csv', mimeType: 'text/csv', buffer });
+    await expect(page.getByText('What would change')).toBeVisible();
+  },
   'the carriers': async (page) => {
     await openProgram(page, '/charges?part=carriers');
     await page.getByRole('button', { name: /Let a carrier fail/ }).click();

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from './browser.ts';
 import {
   chooseTestOrder,
@@ -204,4 +205,41 @@ test('a price of another kind, and the parcels it counts, move the preview at on
   await closePreview(page);
   await page.getByRole('button', { name: 'Percent', exact: true }).click();
   await expect(page.getByLabel('but at least', { exact: true })).toHaveValue('40.00');
+});
+
+test('the rates are saved as a list, changed in it, looked through and imported; undo takes them back', async ({
+  page,
+}) => {
+  await openProgram(page, '/charges');
+  await page.getByRole('button', { name: /^As a list, rates: / }).click();
+  const saved = async (button: string): Promise<Buffer> => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: button }).click();
+    return readFileSync(await (await download).path());
+  };
+  const open = async (name: string, buffer: Buffer): Promise<void> => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Import rates' }).click();
+    await (await chooser).setFiles({ name, mimeType: 'application/octet-stream', buffer });
+  };
+  await open('rates.xlsx', await saved('Save as a spreadsheet'));
+  await expect(page.getByText('Nothing would change.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Import into the draft' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await page.getByRole('button', { name: /^As a list, rates: / }).click();
+  const rows = (await saved('Save as CSV')).toString('utf8');
+  const changed = rows
+    .replace(/^(Maritimes,Parcel,steps,weight,2000 g,)11\.00/m, '$111.80')
+    .replace(/^(Central,Parcel,steps,weight,0 g,)10\.50/m, '$1dear');
+  await open('rates.csv', Buffer.from(changed));
+  await expect(page.getByText(/^row \d+, Amount: “dear” was not understood: write an amount/)).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Changes' })).toHaveText(
+    /^Parcel to Maritimes, from 2000 gAmount 11\.00 11\.80$/,
+  );
+  await page.getByRole('button', { name: /^Import \d+ rows without faults$/ }).click();
+  await expect(page.getByText(/^1 change imported from rates\.csv\. \d rows not imported\.$/)).toBeVisible();
+  await openCell(page, 'Parcel', 'Maritimes');
+  await expect(page.getByLabel('Charge from 2 kg', { exact: true })).toHaveValue('11.80');
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(page.getByLabel('Charge from 2 kg', { exact: true })).toHaveValue('11.00');
 });

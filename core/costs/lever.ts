@@ -1,8 +1,9 @@
 import type { Book } from '../model/book.ts';
 import type { Adjustment, Condition } from '../model/adjustment.ts';
-import type { CarrierPrice, Fallback } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { kindOf } from '../price/kinds.ts';
+import { fallbackAmount, withFallback } from '../price/kinds/carrier.ts';
+import { withCharge, withFreeFrom, withSubtotal } from '../price/rate-edges.ts';
 import type { Raise } from '../price/raise.ts';
 
 /**
@@ -28,11 +29,6 @@ type RateLever = Extract<Lever, { rateId: string }>;
 /** Minor units, or hundredths of a percent where the lever moves a percentage; null is no such figure. */
 export type LeverValue = number | null;
 
-const without = <T extends object, K extends keyof T>(of: T, key: K): Omit<T, K> => {
-  const { [key]: _, ...rest } = of;
-  return rest;
-};
-
 const rateOf = ({ rates }: Book, id: string): Rate | undefined => rates.find((rate) => rate.id === id);
 
 const replaced = (book: Book, ids: readonly string[], change: (rate: Rate) => Rate): Book => ({
@@ -48,34 +44,6 @@ const withStep = (rate: Rate, at: number, amount: number): Rate => {
   if (price.kind !== 'steps') return rate;
   const steps = price.steps.map((step, index) => (index === at ? { ...step, amount } : step));
   return { ...rate, price: { ...price, steps } };
-};
-
-const withLeast = (rate: Rate, min: LeverValue): Rate => {
-  if (min !== null) return { ...rate, bounds: { ...rate.bounds, min } };
-  const bounds = without(rate.bounds ?? {}, 'min');
-  return bounds.max === undefined ? without(rate, 'bounds') : { ...rate, bounds };
-};
-
-const withMinimumOrder = (rate: Rate, min: LeverValue): Rate => {
-  const { limits = {} } = rate;
-  if (min !== null) return { ...rate, limits: { ...limits, subtotal: { ...limits.subtotal, min } } };
-  const subtotal = without(limits.subtotal ?? {}, 'min');
-  const left = subtotal.max === undefined ? without(limits, 'subtotal') : { ...limits, subtotal };
-  return Object.keys(left).length === 0 ? without(rate, 'limits') : { ...rate, limits: left };
-};
-
-const isAmount = (otherwise: CarrierPrice['onError']): otherwise is Fallback => otherwise !== 'withhold';
-
-const fallbackAmount = ({ price }: Rate): LeverValue =>
-  price.kind === 'carrier' ? ([price.onError, price.onNone].find(isAmount)?.amount ?? null) : null;
-
-/** The fallback's amount wherever the rate has one. */
-const withFallback = (rate: Rate, amount: number): Rate => {
-  const { price } = rate;
-  if (price.kind !== 'carrier') return rate;
-  const set = (otherwise: CarrierPrice['onError']): CarrierPrice['onError'] =>
-    isAmount(otherwise) ? { ...otherwise, amount } : otherwise;
-  return { ...rate, price: { ...price, onError: set(price.onError), onNone: set(price.onNone) } };
 };
 
 const isSubtotal = (condition: Condition): condition is Extract<Condition, { test: 'measure' }> =>
@@ -107,22 +75,24 @@ const rateValue = (rate: Rate, lever: RateLever): LeverValue => {
     case 'minimum-order':
       return rate.limits?.subtotal?.min ?? null;
     case 'fallback':
-      return fallbackAmount(rate);
+      return rate.price.kind === 'carrier' ? fallbackAmount(rate.price) : null;
   }
 };
 
 const withRateValue = (rate: Rate, lever: RateLever, value: LeverValue): Rate => {
   switch (lever.kind) {
     case 'free-from':
-      return value === null ? without(rate, 'freeFrom') : { ...rate, freeFrom: value };
+      return withFreeFrom(rate, value);
     case 'step':
       return value === null ? rate : withStep(rate, lever.at, value);
     case 'least-charge':
-      return withLeast(rate, value);
+      return withCharge(rate, 'min', value);
     case 'minimum-order':
-      return withMinimumOrder(rate, value);
+      return withSubtotal(rate, 'min', value);
     case 'fallback':
-      return value === null ? rate : withFallback(rate, value);
+      return value === null || rate.price.kind !== 'carrier'
+        ? rate
+        : { ...rate, price: withFallback(rate.price, value) };
   }
 };
 

@@ -33,6 +33,8 @@ export type FaultCode =
   | 'cell-unread'
   | 'cell-duplicate'
   | 'row-too-long'
+  | 'rate-rows'
+  | 'rate-kind-chosen'
   | 'quotes-open'
   | 'sides-incomplete'
   | 'order-without-goods'

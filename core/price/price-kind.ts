@@ -52,6 +52,16 @@ export interface ShopFacts {
   tables: TableLookup;
 }
 
+/**
+ * A row of a price in a list of rates: where a step begins in the units of its measure, an amount in minor units, a
+ * share in hundredths of a percent. Null is an empty cell; what is left out, the list has no column for.
+ */
+export interface FigureRow {
+  from?: number | null;
+  amount?: number | null;
+  percent?: number | null;
+}
+
 /** What a price names in other parts of the book. */
 export interface PriceNames {
   tableId?: string;
@@ -92,6 +102,10 @@ export interface PriceKind<P extends Price = Price> {
   /** The least and the greatest it comes to before thresholds and bounds, where that is plain. */
   extent: (price: P) => Extent | null;
   names: (price: P) => PriceNames;
+  /** Its figures as the rows of a list. */
+  rows: (price: P) => readonly FigureRow[];
+  /** The price with the figures of such rows; null where they do not fit its kind. */
+  withRows: (price: P, rows: readonly FigureRow[]) => P | null;
 }
 
 /** The price of one kind. */

@@ -51,32 +51,34 @@ export const ImportColumns = <C extends string>(props: Props<C>) => {
     onDecide([at]);
   };
   return (
-    <View role="list" aria-label="Columns of the file">
-      {opened.headings.map((text, at) => {
-        const heading = text.trim() || `Column ${at + 1}`;
-        const samples = opened.samples.map((cells) => (cells[at] ?? '').trim()).filter(Boolean);
-        const chosen = columns.find(({ column }) => column === mapping[at]);
-        return (
-          <View key={at} role="listitem" style={style.item}>
-            <View style={style.words}>
-              <Text>{heading}</Text>
-              <Text style={style.note} numberOfLines={1}>
-                {samples.join(' · ') || 'empty'}
-              </Text>
+    <View>
+      <View role="list" aria-label="Columns of the file">
+        {opened.headings.map((text, at) => {
+          const heading = text.trim() || `Column ${at + 1}`;
+          const samples = opened.samples.map((cells) => (cells[at] ?? '').trim()).filter(Boolean);
+          const chosen = columns.find(({ column }) => column === mapping[at]);
+          return (
+            <View key={at} role="listitem" style={style.item}>
+              <View style={style.words}>
+                <Text>{heading}</Text>
+                <Text style={style.note} numberOfLines={1}>
+                  {samples.join(' · ') || 'empty'}
+                </Text>
+              </View>
+              <View style={style.chooser}>
+                <Chooser
+                  hideLabel
+                  label={`“${heading}” is`}
+                  placeholder="What is it?"
+                  chosen={chosen?.name ?? (undecided.has(at) ? '' : LEFT_OUT)}
+                  options={options}
+                  onChoose={(id) => set(at, id)}
+                />
+              </View>
             </View>
-            <View style={style.chooser}>
-              <Chooser
-                hideLabel
-                label={`“${heading}” is`}
-                placeholder="What is it?"
-                chosen={chosen?.name ?? (undecided.has(at) ? '' : LEFT_OUT)}
-                options={options}
-                onChoose={(id) => set(at, id)}
-              />
-            </View>
-          </View>
-        );
-      })}
+          );
+        })}
+      </View>
       {undecided.size > 0 ? (
         <View style={style.ask} role="alert">
           <Text style={style.note}>

@@ -1,6 +1,7 @@
 import type { CarrierPrice, CarrierService, Fallback } from '../../model/price.ts';
 import { GREATEST_MONEY } from '../../model/bounds.ts';
 import { countFigure, moneyFigure } from '../../words/figure.ts';
+import { isFilled, onlyRow } from '../figure-rows.ts';
 import type { PriceKind } from '../price-kind.ts';
 import { raisedAmount, type Raise } from '../raise.ts';
 import { pointsOf } from '../rounding.ts';
@@ -31,6 +32,19 @@ const raisedService = (service: CarrierService, raise: Raise): CarrierService =>
 const raisedFallback = (fallback: Fallback | 'withhold', raise: Raise): Fallback | 'withhold' =>
   fallback === 'withhold' ? fallback : { ...fallback, amount: raisedAmount(fallback.amount, raise) };
 
+const isAmount = (otherwise: Fallback | 'withhold'): otherwise is Fallback => otherwise !== 'withhold';
+
+/** What is charged where the carrier gives no price, minor units; null where the rate is then not offered. */
+export const fallbackAmount = ({ onError, onNone }: CarrierPrice): number | null =>
+  [onError, onNone].find(isAmount)?.amount ?? null;
+
+/** The price with the fallback's amount wherever it has one. */
+export const withFallback = (price: CarrierPrice, amount: number): CarrierPrice => {
+  const set = (otherwise: Fallback | 'withhold'): Fallback | 'withhold' =>
+    isAmount(otherwise) ? { ...otherwise, amount } : otherwise;
+  return { ...price, onError: set(price.onError), onNone: set(price.onNone) };
+};
+
 /** What a customer sees of a carrier's services, and what is charged where it does not answer. */
 const phrase: PriceKind<CarrierPrice>['phrase'] = ({ services, show, onError }, { decimals }) => {
   const shown = show === 'all' ? [] : [`the ${show}`];
@@ -60,4 +74,12 @@ export const CARRIER: PriceKind<CarrierPrice> = {
   isForAll: () => false,
   extent: () => null,
   names: ({ accountId }) => ({ accountId }),
+  rows: (price) => [{ amount: fallbackAmount(price) }],
+  withRows: (price, rows) => {
+    const row = onlyRow(rows);
+    if (!row || isFilled(row.percent)) return null;
+    const before = fallbackAmount(price);
+    if (row.amount === undefined || row.amount === before) return price;
+    return row.amount === null || before === null ? null : withFallback(price, row.amount);
+  },
 };

@@ -2,6 +2,7 @@ import { moneyFigure } from '../../words/figure.ts';
 import { levelCurve, linearCurve, type Curve } from '../curve.ts';
 import { oneEntry, refused } from '../entries.ts';
 import { countOf } from '../measure-order.ts';
+import { onlyRow } from '../figure-rows.ts';
 import type { PriceKind, PriceOf, PriceOfKind } from '../price-kind.ts';
 import { raisedAmount, raisedIf } from '../raise.ts';
 
@@ -39,6 +40,9 @@ const phrase: PriceKind<Flat>['phrase'] = ({ amount, per, first }, { decimals })
     : { price: money(first), by: `then ${money(amount)} a ${per}` };
 };
 
+/** The amount that a merchant knows it by. */
+const charged = ({ amount, per, first }: Flat): number => (per === 'order' ? (first ?? amount) : amount);
+
 /** One amount: of an order, or of each parcel, unit or line. */
 export const FLAT: PriceKind<Flat> = {
   prepare,
@@ -65,4 +69,12 @@ export const FLAT: PriceKind<Flat> = {
     return per === 'order' ? { least: level, most: level } : null;
   },
   names: () => ({}),
+  rows: (price) => [{ amount: charged(price) }],
+  withRows: (price, rows) => {
+    const amount = onlyRow(rows)?.amount;
+    if (amount === undefined || amount === null) return null;
+    if (amount === charged(price)) return price;
+    const { first: _, ...rest } = price;
+    return price.per === 'order' ? { ...rest, amount } : { ...price, amount };
+  },
 };

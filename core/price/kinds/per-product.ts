@@ -3,6 +3,7 @@ import { moneyFigure } from '../../words/figure.ts';
 import { refused } from '../entries.ts';
 import type { Entry, PriceKind, PriceOf, PriceOfKind } from '../price-kind.ts';
 import { raisedAmount } from '../raise.ts';
+import { isFilled, onlyRow } from '../figure-rows.ts';
 
 type PerProduct = PriceOfKind<'per-product'>;
 
@@ -49,4 +50,10 @@ export const PER_PRODUCT: PriceKind<PerProduct> = {
   isForAll: ({ otherwise }) => otherwise !== null,
   extent: () => null,
   names: () => ({}),
+  rows: ({ otherwise }) => [{ amount: otherwise }],
+  withRows: (price, rows) => {
+    const row = onlyRow(rows);
+    if (!row || isFilled(row.percent)) return null;
+    return row.amount === undefined ? price : { ...price, otherwise: row.amount };
+  },
 };

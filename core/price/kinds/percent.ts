@@ -1,6 +1,7 @@
 import { moneyFigure, percentFigure } from '../../words/figure.ts';
 import { linearCurve, type Curve } from '../curve.ts';
 import { oneEntry } from '../entries.ts';
+import { isFilled, onlyRow } from '../figure-rows.ts';
 import type { PriceKind, PriceOf, PriceOfKind } from '../price-kind.ts';
 import { raisedIf } from '../raise.ts';
 import { pointsOf } from '../rounding.ts';
@@ -66,4 +67,10 @@ export const PERCENT: PriceKind<Percent> = {
   isForAll: () => true,
   extent: () => null,
   names: () => ({}),
+  rows: ({ points }) => [{ percent: points }],
+  withRows: (price, rows) => {
+    const row = onlyRow(rows);
+    if (!row || row.percent === null || isFilled(row.amount)) return null;
+    return row.percent === undefined ? price : { ...price, points: row.percent };
+  },
 };

@@ -1,13 +1,14 @@
 import { toThousandth } from '../../model/measured.ts';
-import type { Measure, StepsPrice } from '../../model/price.ts';
+import type { Measure, Step, StepsPrice } from '../../model/price.ts';
 import type { BasketLine } from '../../basket/basket.ts';
 import type { ParcelRun } from '../../pack/pack.ts';
 import { moneyFigure } from '../../words/figure.ts';
 import { tiersCurve } from '../curve.ts';
 import { oneEntry, refused } from '../entries.ts';
+import { isFilled } from '../figure-rows.ts';
 import { greatest } from '../greatest.ts';
 import { measureOf } from '../measure-order.ts';
-import type { Entry, PricedOrder, PriceKind, PriceOf, ShopFacts } from '../price-kind.ts';
+import type { Entry, FigureRow, PricedOrder, PriceKind, PriceOf, ShopFacts } from '../price-kind.ts';
 import { raisedAmount, type Raise } from '../raise.ts';
 import { priceByTiers, sortTiers, type SortedTiers } from '../tiers.ts';
 
@@ -97,6 +98,25 @@ const isForAll = ({ basis, steps, until, per }: StepsPrice, { allKnown }: ShopFa
   return steps.some(({ from }) => from === 0);
 };
 
+const isStepRow = (row: FigureRow): row is FigureRow & { amount: number } => isFilled(row.amount);
+
+/** A row's step; what it adds for each measure above its beginning stays with a step that begins there. */
+const stepOf = ({ from, amount, percent }: FigureRow & { amount: number }, before: readonly Step[]): Step => {
+  const begins = from ?? 0;
+  const { percent: share, ...old } = before.find((step) => step.from === begins) ?? { from: begins };
+  const points = percent === undefined ? share : (percent ?? undefined);
+  return { ...old, amount, ...(points === undefined ? {} : { percent: points }) };
+};
+
+/** The steps of the rows, in rising order; where one begins twice or has no amount they are none. */
+const withRows = (price: StepsPrice, rows: readonly FigureRow[]): StepsPrice | null => {
+  if (rows.length === 0 || !rows.every(isStepRow)) return null;
+  const steps = rows.map((row) => stepOf(row, price.steps)).sort((a, b) => a.from - b.from);
+  const begins = new Set(steps.map(({ from }) => from));
+  const lies = price.until === undefined || steps.every(({ from }) => from < (price.until ?? 0));
+  return begins.size === steps.length && lies ? { ...price, steps } : null;
+};
+
 /** Steps by a measure of the order or of each parcel. */
 export const STEPS: PriceKind<StepsPrice> = {
   prepare: (price) => (price.per === 'parcel' ? byParcel : byOrder)(sortTiers(price)),
@@ -125,4 +145,6 @@ export const STEPS: PriceKind<StepsPrice> = {
     return { least: Math.min(...amounts), most };
   },
   names: () => ({}),
+  rows: ({ steps }) => steps.map(({ from, amount, percent }) => ({ from, amount, percent: percent ?? null })),
+  withRows,
 };

@@ -3,6 +3,7 @@ import type { Source } from '../../model/quote.ts';
 import { oneEntry, refused } from '../entries.ts';
 import { greatest } from '../greatest.ts';
 import { measureOf } from '../measure-order.ts';
+import { hasNoFigure, onlyRow } from '../figure-rows.ts';
 import type { PriceKind, PriceOf, PriceOfKind, ShopFacts } from '../price-kind.ts';
 import { findTableRow, tablePlaceName, tableRowsAt } from '../table.ts';
 import { eachAmount } from '../tiers.ts';
@@ -71,4 +72,9 @@ export const TABLE: PriceKind<Table> = {
   isForAll,
   extent: () => null,
   names: ({ tableId }) => ({ tableId }),
+  rows: () => [{}],
+  withRows: (price, rows) => {
+    const row = onlyRow(rows);
+    return row && hasNoFigure(row) ? price : null;
+  },
 };

@@ -3,6 +3,7 @@ import { lazy, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Beside } from '../../parts/beside.tsx';
+import { Fold } from '../../parts/fold.tsx';
 import { Page } from '../../parts/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -21,6 +22,7 @@ import { Board } from './board.tsx';
 import { useOpening, type Opening } from './open-cell.ts';
 import { Panel } from './panel.tsx';
 import { PhoneZone } from './phone-zone.tsx';
+import type { RatesFile } from './rates-file/rates-fold.tsx';
 import { SelectionBar } from './selection-bar.tsx';
 import { SmallBoard } from './small-board.tsx';
 import { useSelection, type Selection } from './use-selection.ts';
@@ -35,6 +37,8 @@ const AccountPage = lazy(() => import('./carriers/account-page.tsx'));
 const ServicePanel = lazy(() => import('./service-panel.tsx'));
 const ZonePanel = lazy(() => import('./zone-panel.tsx'));
 const CostsPart = lazy(() => import('./costs/costs-part.tsx'));
+const RatesFold = lazy(() => import('./rates-file/rates-fold.tsx'));
+const RatesImport = lazy(() => import('./rates-file/rates-import.tsx'));
 const DutiesPart = lazy(() => import('./duties/duties-part.tsx'));
 const TablePage = lazy(() => import('./tables/table-page.tsx'));
 
@@ -115,6 +119,7 @@ const AddActions = () => {
   );
 };
 
+const fileRow = { marginTop: 20, maxWidth: 760 } as const;
 const actionsRow = { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginTop: 12, marginLeft: -4 } as const;
 
 /** What can be done with the board as a whole, or with the rates that are selected on it. */
@@ -128,7 +133,18 @@ const BoardActions = ({ selection }: { selection: Selection }) => {
   );
 };
 
-const PhoneBoard = ({ opening }: { opening: Opening }) => {
+/** The rates as a list, under the board. */
+const AsFile = ({ onFile }: { onFile: (file: RatesFile) => void }) => (
+  <View style={fileRow}>
+    <Fold title="As a list" of="rates" summary="saved for a spreadsheet, and imported from one">
+      <Later>
+        <RatesFold onFile={onFile} />
+      </Later>
+    </Fold>
+  </View>
+);
+
+const PhoneBoard = ({ opening, foot }: { opening: Opening; foot: ReactNode }) => {
   const { zones } = useAppSelector(selectBook);
   const selection = useSelection(opening, opening.showZone);
   const zone = zones.find((one) => one.id === opening.zone) ?? zones[0];
@@ -138,6 +154,7 @@ const PhoneBoard = ({ opening }: { opening: Opening }) => {
       <EmptyBoard />
       <BoardActions selection={selection} />
       <SmallBoard selection={selection} />
+      {foot}
       <DemoNote />
     </>
   );
@@ -152,7 +169,15 @@ const Costs = ({ opening }: { opening: Opening }) => {
   return <WideBoard opening={opening} beside={{ title: 'Costs', body: <CostsPart room="beside" /> }} />;
 };
 
-const WideBoard = ({ opening, beside = null }: { opening: Opening; beside?: OpenPanel | null }) => {
+const WideBoard = ({
+  opening,
+  beside = null,
+  foot = null,
+}: {
+  opening: Opening;
+  beside?: OpenPanel | null;
+  foot?: ReactNode;
+}) => {
   const isBeside = useHasRoomBeside();
   const opened = useOpenPanel(opening);
   const open = beside ?? opened;
@@ -173,6 +198,7 @@ const WideBoard = ({ opening, beside = null }: { opening: Opening; beside?: Open
       />
       <EmptyBoard />
       <BoardActions selection={selection} />
+      {foot}
       <DemoNote />
     </Beside>
   );
@@ -210,8 +236,16 @@ const LaterPart = ({ part, opening }: { part: PartName; opening: Opening }) => {
 const Parts = ({ opening, part }: { opening: Opening; part: PartName }) => {
   const router = useRouter();
   const isPhone = useWidth() === 'phone';
+  const [file, setFile] = useState<RatesFile | null>(null);
   const choose = (next: PartName): void =>
     router.navigate({ pathname: '/charges', params: next === 'board' ? {} : { part: next } });
+  if (file)
+    return (
+      <Later>
+        <RatesImport file={file} onDone={() => setFile(null)} />
+      </Later>
+    );
+  const foot = <AsFile onFile={setFile} />;
   return (
     <Page key={part} full={part === 'board' || part === 'costs'}>
       <PageHead title="Charges" />
@@ -221,9 +255,9 @@ const Parts = ({ opening, part }: { opening: Opening; part: PartName }) => {
           <LaterPart part={part} opening={opening} />
         </Later>
       ) : isPhone ? (
-        <PhoneBoard opening={opening} />
+        <PhoneBoard opening={opening} foot={foot} />
       ) : (
-        <WideBoard opening={opening} />
+        <WideBoard opening={opening} foot={foot} />
       )}
     </Page>
   );

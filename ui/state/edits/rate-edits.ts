@@ -77,6 +77,13 @@ export const rateEdits = {
   /** Takes back that a service is deliberately not offered: the cell is empty again. */
   putBack: (workbook: Workbook, { cell }: { cell: Cell }): void => offerAgain(workbook, cell),
 
+  /** All rates from a list; a cell that has one is offered again, and one whose zone or service is gone stays out. */
+  takeRates: (workbook: Workbook, { rates }: { rates: readonly Rate[] }): void => {
+    const taken = rates.filter((rate) => isCell(workbook, rate));
+    Object.assign(workbook.book, { rates: taken });
+    for (const rate of taken) offerAgain(workbook, rate);
+  },
+
   raiseRates: ({ book }: Workbook, { ids, raise }: { ids: string[]; raise: Raise }): void => {
     for (const rate of book.rates)
       if (ids.includes(rate.id)) rate.price = kindOf(rate.price).raised(rate.price, raise);

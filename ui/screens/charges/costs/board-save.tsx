@@ -9,7 +9,7 @@ import type { BoardLines } from './board-lines.ts';
 
 const COLUMNS: SheetColumn[] = [
   { heading: 'place', ...words('The zone, delivery area or pickup point.') },
-  { heading: 'service', ...words('Empty for what is delivered nearby or collected.') },
+  { heading: 'service', ...words('Empty for local delivery and pickup.') },
   { heading: 'orders', ...numbers('Past orders.') },
   { heading: 'charged', ...numbers('What all of them were charged without tax, minor units.') },
   { heading: 'with_cost', ...numbers('Orders whose cost is on record or estimated.') },

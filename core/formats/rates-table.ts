@@ -1,0 +1,267 @@
+import type { Book } from '../model/book.ts';
+import { fault, type Fault } from '../model/fault.ts';
+import { freeId } from '../model/ids.ts';
+import { measureSchema, type Measure, type Price } from '../model/price.ts';
+import type { Rate } from '../model/rate.ts';
+import { kindOf } from '../price/kinds.ts';
+import type { FigureRow } from '../price/price-kind.ts';
+import { withCharge, withFreeFrom, withSubtotal } from '../price/rate-edges.ts';
+import type { DisplayFormat } from '../words/figure.ts';
+import { cellAt, cellsBy, mappingFaults, unread, type ListMapping } from './list-columns.ts';
+import { typedMeasure } from './measure-typed.ts';
+import { RATE_COLUMNS, rateColumnName, type RateColumn } from './rates-sheet.ts';
+import { typedMoney, typedPercent, type Mark } from './typed.ts';
+
+/** How the cells of a file are meant. */
+export interface RatesMeaning {
+  display: DisplayFormat;
+  mark: Mark;
+  /** Whether an empty cell of a column that the file has takes out what was there, or leaves it. */
+  empty: 'leaves' | 'clears';
+}
+
+/** What a file makes of the rates of a board. */
+export interface RatesRead {
+  /** All rates as they would be; those that the file does not name, and those with a fault in a row, as they are. */
+  rates: Rate[];
+  /** Rows that could be taken, and that could not. */
+  sound: number;
+  faulty: number;
+  faults: Fault[];
+}
+
+interface Row {
+  at: number;
+  cell: (column: RateColumn) => string;
+}
+
+interface Cell {
+  zoneId: string;
+  serviceId: string;
+}
+
+/** The rows of one rate. */
+interface RateLines {
+  where: Cell;
+  rows: Row[];
+}
+
+const plain = (text: string): string => text.trim().toLowerCase();
+
+const named = (list: readonly { id: string; name: string }[], text: string): string | null =>
+  list.find(({ id, name }) => plain(name) === plain(text) || id === text)?.id ?? null;
+
+/** What a price of a kind begins from where the board has none of that kind; null where more has to be chosen. */
+const FRESH: Record<Price['kind'], ((basis: Measure) => Price) | null> = {
+  flat: () => ({ kind: 'flat', amount: 0, per: 'order' }),
+  steps: (basis) => ({ kind: 'steps', basis, per: 'order', steps: [{ from: 0, amount: 0 }] }),
+  percent: () => ({ kind: 'percent', points: 0 }),
+  'per-product': null,
+  table: null,
+  carrier: null,
+};
+
+const isKind = (text: string): text is Price['kind'] => text in FRESH;
+
+/** Reads the cells of one rate, and keeps what is wrong with them. */
+class RateReader {
+  readonly faults: Fault[] = [];
+
+  constructor(
+    private readonly columns: ReadonlySet<RateColumn>,
+    private readonly meaning: RatesMeaning,
+  ) {}
+
+  /** A figure of a column: null where its cell is empty; undefined where the file has no such column, or it is unread. */
+  figure(
+    { at, cell }: Row,
+    column: RateColumn,
+    expected: string,
+    read: (text: string) => { ok: true; value: number } | { ok: false },
+  ): number | null | undefined {
+    if (!this.columns.has(column)) return undefined;
+    const text = cell(column);
+    if (text === '') return null;
+    const typed = read(text);
+    if (typed.ok) return typed.value;
+    this.faults.push(unread(at, rateColumnName(column), text, expected));
+    return undefined;
+  }
+
+  money(row: Row, column: RateColumn): number | null | undefined {
+    const { display, mark } = this.meaning;
+    return this.figure(row, column, 'an amount, as 12.50', (text) =>
+      typedMoney(text, display.decimals, mark),
+    );
+  }
+
+  figures(row: Row, basis: Measure): FigureRow {
+    const { display, mark } = this.meaning;
+    const from = this.figure(row, 'from', 'where the step begins, as 2 kg', (text) =>
+      typedMeasure(basis, text, display, mark),
+    );
+    const amount = this.money(row, 'amount');
+    const percent = this.figure(row, 'percent', 'a percentage, as 12.5', (text) => typedPercent(text, mark));
+    return {
+      ...(from === undefined ? {} : { from }),
+      ...(amount === undefined ? {} : { amount }),
+      ...(percent === undefined ? {} : { percent }),
+    };
+  }
+
+  /** The kind that the first row names, or null where it names none. */
+  kind({ at, cell }: Row): Price['kind'] | null {
+    const text = plain(cell('price')).replace(' ', '-');
+    if (text === '') return null;
+    if (isKind(text)) return text;
+    this.faults.push(unread(at, rateColumnName('price'), cell('price'), 'flat, steps or percent'));
+    return null;
+  }
+
+  basis({ at, cell }: Row): Measure | null {
+    const text = plain(cell('basis'));
+    if (text === '') return null;
+    const found = measureSchema.safeParse(text);
+    if (found.success) return found.data;
+    this.faults.push(unread(at, rateColumnName('basis'), cell('basis'), measureSchema.options.join(', ')));
+    return null;
+  }
+
+  offered({ at, cell }: Row, before: boolean): boolean {
+    const text = plain(cell('offered'));
+    if (text === '') return before;
+    if (/^(yes|y|true|1|on)$/.test(text)) return true;
+    if (!/^(no|n|false|0|off)$/.test(text))
+      this.faults.push(unread(at, rateColumnName('offered'), cell('offered'), 'yes or no'));
+    return false;
+  }
+
+  /** A rate with the thresholds and edges of its first row. */
+  edged(rate: Rate, row: Row): Rate {
+    const set = (of: Rate, column: RateColumn, change: (of: Rate, value: number | null) => Rate): Rate => {
+      const value = this.money(row, column);
+      const stays = value === undefined || (value === null && this.meaning.empty === 'leaves');
+      return stays ? of : change(of, value);
+    };
+    const free = set(rate, 'freeFrom', withFreeFrom);
+    const least = set(free, 'leastCharge', (of, value) => withCharge(of, 'min', value));
+    const most = set(least, 'mostCharge', (of, value) => withCharge(of, 'max', value));
+    const small = set(most, 'leastOrder', (of, value) => withSubtotal(of, 'min', value));
+    return set(small, 'mostOrder', (of, value) => withSubtotal(of, 'max', value));
+  }
+}
+
+/** What the price of the rows begins from: the rate's own, or another of the kind that they name. */
+const startOf = (
+  before: Rate | undefined,
+  kind: Price['kind'] | null,
+  basis: Measure | null,
+): Price | null => {
+  const own = before?.price;
+  const wanted = kind ?? own?.kind ?? (basis === null ? 'flat' : 'steps');
+  if (own && own.kind === wanted && (own.kind !== 'steps' || basis === null || own.basis === basis))
+    return own;
+  return FRESH[wanted]?.(basis ?? 'weight') ?? null;
+};
+
+const priceOf = (
+  reader: RateReader,
+  { rows }: RateLines,
+  before: Rate | undefined,
+): { price: Price } | { faults: Fault[] } => {
+  const first = rows[0] as Row;
+  const kind = reader.kind(first);
+  const start = startOf(before, kind, reader.basis(first));
+  if (reader.faults.length > 0) return { faults: reader.faults };
+  if (!start) return { faults: [fault('rate-kind-chosen', cellAt(first.at, 'Price'), { kind: kind ?? '' })] };
+  const basis = start.kind === 'steps' ? start.basis : 'weight';
+  const figures = rows.map((row) => reader.figures(row, basis));
+  if (reader.faults.length > 0) return { faults: reader.faults };
+  const price = kindOf(start).withRows(start, figures);
+  return price ? { price } : { faults: [fault('rate-rows', cellAt(first.at, null), { kind: start.kind })] };
+};
+
+/** The rate that its rows make, over the one that is there; or what is wrong with them. */
+const rateOf = (
+  reader: RateReader,
+  lines: RateLines,
+  rates: readonly Rate[],
+): { rate: Rate } | { faults: Fault[] } => {
+  const { zoneId, serviceId } = lines.where;
+  const first = lines.rows[0] as Row;
+  const before = rates.find((one) => one.zoneId === zoneId && one.serviceId === serviceId);
+  const found = priceOf(reader, lines, before);
+  if ('faults' in found) return found;
+  const base: Omit<Rate, 'price'> = before ?? {
+    ...{ id: freeId(`${serviceId}-${zoneId}`, rates), zoneId, serviceId },
+    ...{ active: true, whenWithheld: 'hide', taxable: true },
+  };
+  const rate = reader.edged(
+    { ...base, price: found.price, active: reader.offered(first, base.active) },
+    first,
+  );
+  return reader.faults.length > 0 ? { faults: reader.faults } : { rate };
+};
+
+const isBlank = (cells: readonly string[]): boolean => cells.every((cell) => cell.trim() === '');
+
+/** The rows by the rates they are of, and the faults of those that name none. */
+const linesOf = (
+  rows: readonly (readonly string[])[],
+  mapping: ListMapping<RateColumn>,
+  { zones, services }: Book,
+): { lines: RateLines[]; faults: Fault[]; faulty: number } => {
+  const cellsOf = cellsBy(mapping);
+  const lines = new Map<string, RateLines>();
+  const faults: Fault[] = [];
+  let faulty = 0;
+  rows.slice(1).forEach((cells, index) => {
+    if (isBlank(cells)) return;
+    const row: Row = { at: index + 2, cell: cellsOf(cells) };
+    const [zoneId, serviceId] = [named(zones, row.cell('zone')), named(services, row.cell('service'))];
+    if (zoneId === null) faults.push(unread(row.at, 'Zone', row.cell('zone'), 'the name of a zone'));
+    if (serviceId === null)
+      faults.push(unread(row.at, 'Service', row.cell('service'), 'the name of a service'));
+    if (zoneId === null || serviceId === null) {
+      faulty += 1;
+      return;
+    }
+    const key = `${zoneId} ${serviceId}`;
+    const found = lines.get(key) ?? { where: { zoneId, serviceId }, rows: [] };
+    found.rows.push(row);
+    lines.set(key, found);
+  });
+  return { lines: [...lines.values()], faults, faulty };
+};
+
+/**
+ * The rates of a board as a file would make them. `rows` begin with the headings; the rows of one zone and service are
+ * one rate, taken whole or, where one of them has a fault, not at all. What a file has no column for stays as it is:
+ * what a price counts, what steps add for each measure, limits, times.
+ */
+export const readRates = (
+  rows: readonly (readonly string[])[],
+  mapping: ListMapping<RateColumn>,
+  book: Book,
+  meaning: RatesMeaning,
+): RatesRead => {
+  const wrong = mappingFaults(mapping, RATE_COLUMNS);
+  if (wrong.length > 0)
+    return { rates: book.rates, sound: 0, faulty: Math.max(rows.length - 1, 0), faults: wrong };
+  const columns = new Set(mapping.flatMap((column) => (column === null ? [] : [column])));
+  const { lines, faults, faulty } = linesOf(rows, mapping, book);
+  const read: RatesRead = { rates: [...book.rates], sound: 0, faulty, faults };
+  for (const one of lines) {
+    const found = rateOf(new RateReader(columns, meaning), one, read.rates);
+    if ('faults' in found) {
+      read.faults.push(...found.faults);
+      read.faulty += one.rows.length;
+      continue;
+    }
+    read.sound += one.rows.length;
+    const at = read.rates.findIndex(({ id }) => id === found.rate.id);
+    if (at < 0) read.rates.push(found.rate);
+    else read.rates[at] = found.rate;
+  }
+  return read;
+};

@@ -1,0 +1,55 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { rateRowCells, rateRows, ratesSheet } from '../../../../core/formats/rates-sheet.ts';
+import { fileName } from '../../../files/files.ts';
+import { chooseRows, type ChosenRows } from '../../../files/read-rows.ts';
+import { dayNow } from '../../../parts/day-now.ts';
+import { SaveList } from '../../../parts/save-list.tsx';
+import { TextAction } from '../../../parts/text-action.tsx';
+import { messageShown } from '../../../state/session.ts';
+import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import type { Inks } from '../../../theme/tokens.ts';
+
+/** A file of rates whose rows were read. */
+export type RatesFile = Extract<ChosenRows, { ok: true }>;
+
+const styles = (inks: Inks) => ({
+  note: { ...note(inks), maxWidth: 640 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
+});
+
+/** The rates of the whole board as a list: saved, and read again from what was changed in it. */
+const RatesFold = ({ onFile }: { onFile: (file: RatesFile) => void }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const book = useAppSelector(selectBook);
+  const display = useAppSelector(selectDisplayFormat);
+  const open = async (): Promise<void> => {
+    const chosen = await chooseRows();
+    if (chosen?.ok) onFile(chosen);
+    else if (chosen)
+      dispatch(messageShown({ text: `${chosen.name} was not read: ${chosen.why}`, undo: false }));
+  };
+  return (
+    <>
+      <Text style={style.note}>
+        A row for each rate, and for each of its steps, with amounts, free delivery, minimum and maximum.
+        Change it in a spreadsheet and import it: you see every change before it goes into the draft.
+      </Text>
+      <View style={style.actions}>
+        <SaveList
+          name={(kind) => fileName(book.store.name, 'rates', dayNow(book.store), kind)}
+          sheet="Rates"
+          columns={ratesSheet}
+          items={rateRows(book)}
+          cells={(row) => rateRowCells(row, book, display)}
+        />
+        <TextAction label="Import rates" onPress={() => void open()} />
+      </View>
+    </>
+  );
+};
+export default RatesFold;

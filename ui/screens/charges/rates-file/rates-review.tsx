@@ -1,0 +1,82 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { RateRowChange } from '../../../../core/formats/rates-changes.ts';
+import type { RatesRead } from '../../../../core/formats/rates-table.ts';
+import { locatedSentence } from '../../../../core/words/fault-sentence.ts';
+import { countFigure } from '../../../../core/words/figure.ts';
+import { Sum } from '../../../parts/sum.tsx';
+import { useStyles } from '../../../theme/styles.ts';
+import { note } from '../../../theme/text.ts';
+import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+
+const MOST_LINES = 200;
+
+const styles = (inks: Inks) => ({
+  sums: { flexDirection: 'row', flexWrap: 'wrap', gap: 20, paddingVertical: 8 } as const,
+  head: { fontFamily: SANS_STRONG, paddingTop: 12, paddingBottom: 4 },
+  fault: { color: inks.rubric, paddingVertical: 2 },
+  item: { paddingVertical: 6, borderBottomWidth: 1, borderBottomColor: inks.hairline },
+  note: note(inks),
+  from: { textDecorationLine: 'line-through', color: inks.quiet } as const,
+  to: { fontFamily: SANS_STRONG },
+});
+
+const More = ({ count }: { count: number }) => {
+  const style = useStyles(styles);
+  return count > 0 ? <Text style={style.note}>and {count} more</Text> : null;
+};
+
+const SAYS: Record<RateRowChange['kind'], string> = { new: ': new', gone: ': gone', changed: '' };
+
+const Change = ({ change: { name, kind, fields } }: { change: RateRowChange }) => {
+  const style = useStyles(styles);
+  return (
+    <View role="listitem" style={style.item}>
+      <Text>
+        {name}
+        {SAYS[kind]}
+      </Text>
+      {fields.map((field) => (
+        <Text key={field.name} style={style.note}>
+          {field.name} {field.from === '' ? null : <Text style={[style.note, style.from]}>{field.from}</Text>}{' '}
+          <Text style={[style.note, style.to]}>{field.to === '' ? 'none' : field.to}</Text>
+        </Text>
+      ))}
+    </View>
+  );
+};
+
+/** How many rows are sound, what is wrong with the rest, and every change of a rate. */
+export const RatesReview = ({ read, changes }: { read: RatesRead; changes: readonly RateRowChange[] }) => {
+  const style = useStyles(styles);
+  return (
+    <View role="region" aria-label="What would change">
+      <View style={style.sums}>
+        <Sum count={read.sound} what="rows understood" />
+        <Sum count={read.faulty} what="rows not imported" />
+        <Sum count={changes.length} what="changes" />
+      </View>
+      {read.faults.length > 0 ? (
+        <View role="alert">
+          <Text style={style.head}>
+            {read.faulty > 0 ? `${countFigure(read.faulty, 'row')} not imported` : 'What is wrong'}
+          </Text>
+          <Text style={style.note}>A rate is imported with all of its rows, or stays as it is.</Text>
+          {read.faults.slice(0, MOST_LINES).map((one, at) => (
+            <Text key={at} style={style.fault}>
+              {locatedSentence(one)}
+            </Text>
+          ))}
+          <More count={read.faults.length - MOST_LINES} />
+        </View>
+      ) : null}
+      <View role="list" aria-label="Changes">
+        {changes.slice(0, MOST_LINES).map((change, at) => (
+          <Change key={at} change={change} />
+        ))}
+      </View>
+      <More count={changes.length - MOST_LINES} />
+      {changes.length === 0 ? <Text style={style.note}>Nothing would change.</Text> : null}
+    </View>
+  );
+};
