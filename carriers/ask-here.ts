@@ -1,4 +1,4 @@
-import { makeAsker, type Asker } from './asking.ts';
+import { makeAsker, type Asker, type SharedAnswers } from './asking.ts';
 import { SLOW_MS, type Troubles } from './misbehaviour.ts';
 import { carrierById } from './stand-ins.ts';
 import type { CarrierQuestion } from '../core/model/carrier.ts';
@@ -26,6 +26,11 @@ export const askHere =
     return carrier.rate(question);
   };
 
-/** An asker of the stand-ins in this process. */
-export const askerHere = (troubles: Troubles): Asker =>
-  makeAsker({ send: askHere(troubles), now: () => performance.now(), random: Math.random });
+/** An asker of the stand-ins in this process; answers are shared with others where there is a way. */
+export const askerHere = (troubles: Troubles, shared?: SharedAnswers): Asker =>
+  makeAsker({
+    send: askHere(troubles),
+    now: () => performance.now(),
+    random: Math.random,
+    ...(shared ? { shared } : {}),
+  });

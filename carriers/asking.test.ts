@@ -1,6 +1,6 @@
 import type { CarrierAnswer, CarrierQuestion } from '../core/model/carrier.ts';
 import { askerHere } from './ask-here.ts';
-import { makeAsker, type Asker } from './asking.ts';
+import { makeAsker, type Asker, type SharedAnswers } from './asking.ts';
 import { readTroubles, Troubles } from './misbehaviour.ts';
 import { makeQuestion } from './testing/question.ts';
 
@@ -22,9 +22,10 @@ const settle = async (ms: number): Promise<void> => {
     await jest.advanceTimersByTimeAsync(step);
   }
 };
-const world = (send: Send): { asker: Asker; sent: string[] } => {
+const world = (send: Send, shared?: SharedAnswers): { asker: Asker; sent: string[] } => {
   const sent: string[] = [];
   const asker = makeAsker({
+    ...(shared ? { shared } : {}),
     send: (question, signal) => {
       sent.push(question.key);
       return send(question, signal);
@@ -182,5 +183,49 @@ describe('the stand-ins in this process', () => {
     const troubles = new Troubles();
     troubles.set([{ carrier: 'fulmar', trouble: 'rubbish', lasts: 'once' }]);
     expect([troubles.meet('fulmar'), troubles.meet('fulmar')]).toEqual(['rubbish', null]);
+  });
+});
+
+describe('answers that are shared', () => {
+  const shelf = (): SharedAnswers & { kept: Map<string, unknown> } => {
+    const kept = new Map<string, unknown>();
+    return {
+      kept,
+      find: (question) => Promise.resolve(kept.get(JSON.stringify(question)) ?? null),
+      keep: async (question, answer) => void kept.set(JSON.stringify(question), answer),
+    };
+  };
+
+  test('are used by another asker without asking, and no longer than they are kept there', async () => {
+    const shared = shelf();
+    const [one, other] = [world(async (question) => sound(question), shared), world(forever, shared)];
+    await one.asker.ask(asked());
+    expect(await other.asker.ask(asked())).toEqual([sound(makeQuestion())]);
+    expect(other.sent).toEqual([]);
+    expect(other.asker.known(makeQuestion())).toBeNull();
+    shared.kept.clear();
+    const again = other.asker.ask(asked());
+    await settle(1_000);
+    expect(await failure(again)).toBe('timed-out');
+  });
+
+  test('do not hold what may pass, such as a carrier that cannot be reached', async () => {
+    const shared = shelf();
+    const answers = world(() => Promise.reject(new Error('down')), shared).asker.ask(asked());
+    await settle(1_000);
+    expect(await failure(answers)).toBe('unreachable');
+    expect(shared.kept.size).toBe(0);
+  });
+
+  test.each<[string, SharedAnswers['find']]>([
+    ['fail', () => Promise.reject(new Error('away'))],
+    ['are rubbish', () => Promise.resolve({ key: 'tern', ok: 'perhaps' })],
+    ['are of another question', (question) => Promise.resolve({ ...sound(question), key: 'other' })],
+    ['charge nothing', (question) => Promise.resolve(sound(question, 0))],
+  ])('are done without where they %s', async (_, find) => {
+    const broken: SharedAnswers = { find, keep: () => Promise.reject(new Error('away')) };
+    const { asker, sent } = world(async (question) => sound(question), broken);
+    expect(await asker.ask(asked())).toEqual([sound(makeQuestion())]);
+    expect(sent).toHaveLength(1);
   });
 });

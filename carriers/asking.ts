@@ -1,5 +1,12 @@
 import { carrierAnswerSchema, type CarrierAnswer, type CarrierQuestion } from '../core/model/carrier.ts';
 
+/** Answers that several askers share, by their question; both may fail or be slow, and nothing is then shared. */
+export interface SharedAnswers {
+  /** What was kept in the last ten minutes, not to be trusted; null where nothing was. */
+  find: (question: CarrierQuestion) => Promise<unknown>;
+  keep: (question: CarrierQuestion, answer: CarrierAnswer) => Promise<void>;
+}
+
 /** What asking needs of the world around it. */
 export interface AskingWorld {
   /** Puts one question to a carrier; what comes back is not to be trusted. Rejects where it cannot be reached. */
@@ -8,6 +15,7 @@ export interface AskingWorld {
   now: () => number;
   /** From 0 to below 1. */
   random: () => number;
+  shared?: SharedAnswers;
 }
 
 /** A question with the time its account allows for an answer, in milliseconds. */
@@ -27,7 +35,8 @@ export interface Asker {
   forget: () => void;
 }
 
-const FRESH_MS = 10 * 60_000;
+/** How long an answer is used, in milliseconds. */
+export const FRESH_MS = 10 * 60_000;
 const MOST_KEPT = 5_000;
 /** So many failures in a row, and the carrier is left alone for a while. */
 const FAILURES_TO_REST = 4;
@@ -134,8 +143,19 @@ class Conversation {
     return shared;
   }
 
+  /** What another asker was told; null where that is not known, or is no answer to the question. */
+  private async toldOthers(question: CarrierQuestion): Promise<CarrierAnswer | null> {
+    const found = await this.world.shared?.find(question).catch(() => null);
+    if (found === null || found === undefined) return null;
+    const answer = readAnswer(question, found);
+    return answer.ok || answer.error === 'refused' ? answer : null;
+  }
+
   private async converse(asked: Asked, signal: AbortSignal): Promise<CarrierAnswer> {
     const until = this.world.now() + asked.timeoutMs;
+    // What others were told is not kept here too: it would be used for longer than it is fresh.
+    const told = this.world.shared ? await this.toldOthers(asked.question) : null;
+    if (told) return told;
     let answer = await this.once(asked.question, until, signal);
     if (mayPass(answer) && !signal.aborted && until > this.world.now()) {
       const share = RETRY_FROM + this.world.random() * RETRY_SPREAD;
@@ -177,6 +197,7 @@ class Conversation {
     this.restingUntil.delete(carrier);
     if (this.kept.size >= MOST_KEPT) this.kept.clear();
     this.kept.set(cacheKey(question), { answer, at: this.world.now() });
+    this.world.shared?.keep(question, answer).catch(() => undefined);
   }
 }
 
@@ -194,7 +215,7 @@ const pause = (ms: number, signal: AbortSignal): Promise<void> =>
 /**
  * Asks carriers: all at once, each within its account's time, with one retry a little later where the failure
  * may pass; answers are kept for ten minutes by their question, which holds the day of shipping, so that none
- * is used past it; questions alike that are under way are joined; a carrier that fails again and again is left
+ * is used past it, and are shared with other askers where there is a way; questions alike that are under way are joined; a carrier that fails again and again is left
  * alone for half a minute.
  */
 export const makeAsker = (world: AskingWorld): Asker => {

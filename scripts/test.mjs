@@ -2,6 +2,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { browserTestsFor, changedFiles } from './changed.mjs';
 import { findChromium } from './chromium.mjs';
+import { findProgram } from './debian.mjs';
 import { exportApp } from './export.mjs';
 import { installPackages } from './install.mjs';
 import { must, phase, ROOT, run } from './phases.mjs';
@@ -43,6 +44,12 @@ await installPackages();
 mkdirSync(join(ROOT, '.emporos'), { recursive: true });
 for (const file of Object.values(REPORTS)) rmSync(file, { force: true });
 
+/** Answers of carriers that processes share are tried with a real Redis, where there is one or it may be installed. */
+const redis = changed
+  ? null
+  : await findProgram('Redis', [process.env.REDIS_SERVER, '/usr/bin/redis-server'], ['redis-server']);
+if (!changed && !redis) console.log('There is no redis-server here: what needs one is not tried.');
+
 const check = (name, script) => phase(name, () => must('npm', ['run', '-s', script]));
 const checkTypes = async () => {
   await check('Types', 'types');
@@ -57,7 +64,11 @@ const checkStyle = async () => {
 // Each keeps one core busy; the unit tests after them, and the browser tests, use what there is.
 await Promise.all([checkTypes(), checkStyle()]);
 const related = changed ? ['--passWithNoTests', '--findRelatedTests', ...changed] : [];
-await phase('Unit tests', () => run('npx', ['jest', '--json', `--outputFile=${REPORTS.jest}`, ...related]));
+await phase('Unit tests', () =>
+  run('npx', ['jest', '--json', `--outputFile=${REPORTS.jest}`, ...related], {
+    env: redis ? { REDIS_SERVER: redis } : {},
+  }),
+);
 const units = unitCounts();
 if (units.failed > 0 || browserTests?.length === 0) finish(units);
 

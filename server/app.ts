@@ -4,6 +4,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import { askingWith, type CarrierSecrets } from './carrier-secrets.ts';
+import type { SharedAnswers } from '../carriers/asking.ts';
 import { askerHere } from '../carriers/ask-here.ts';
 import { Troubles, type Misbehaviour } from '../carriers/misbehaviour.ts';
 import { apiPage } from './api-page.ts';
@@ -34,6 +35,8 @@ export interface ServerOptions {
   origins?: readonly string[];
   /** The secrets of carriers' accounts, by the account's id. */
   secrets?: CarrierSecrets;
+  /** Where carriers' answers are shared with other processes. */
+  shared?: SharedAnswers;
   /** What carriers get wrong from the start. */
   troubles?: readonly Misbehaviour[];
   now?: () => Date;
@@ -154,6 +157,7 @@ export const makeServer = ({
   keys = ONLY_HERE,
   origins = [],
   secrets = new Map(),
+  shared,
   troubles: first = [],
   now = () => new Date(),
   hosts = [],
@@ -168,7 +172,7 @@ export const makeServer = ({
 }: ServerOptions): Express => {
   const troubles = new Troubles();
   troubles.set(first);
-  const asker = metrics.counting(askingWith(askerHere(troubles), secrets));
+  const asker = metrics.counting(askingWith(askerHere(troubles, shared), secrets));
   const app = express();
   app.disable('x-powered-by');
   app.use(security, knownHosts(hosts), compression());

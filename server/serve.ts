@@ -13,6 +13,7 @@ import { Metrics } from './metrics.ts';
 import type { ReadEdition } from './read-edition.ts';
 import type { EditionSource } from './served-edition.ts';
 import type { Settings } from './settings.ts';
+import { redisAnswers } from './shared-answers.ts';
 import { stop } from './stop.ts';
 
 const ROOT = join(__dirname, '..');
@@ -86,7 +87,7 @@ const gathering = (metricsOfAll: () => Promise<string>, log: pino.Logger): LastH
 
 /** Serves the program and its quote service from this process until it is told to stop. */
 export const serve = async (
-  { port, host, hosts, folder, keys, origins, logLevel, troubles, secrets }: Settings,
+  { port, host, hosts, folder, keys, origins, logLevel, troubles, secrets, redis }: Settings,
   { metricsOfAll, onMetrics, onListening, onClosed }: Surroundings,
 ): Promise<void> => {
   const log = pino({ level: logLevel, base: { pid: process.pid } });
@@ -95,6 +96,7 @@ export const serve = async (
   onMetrics?.(metrics);
   const allMetrics = metricsOfAll ?? (() => metrics.registry.metrics());
   const lastHour = gathering(allMetrics, log);
+  const shared = redis === null ? null : redisAnswers(redis, (text) => log.warn(text));
   let isStopping = false;
   const server = makeServer({
     ...{ editions, metrics, keys, origins, hosts, lastHour },
@@ -102,6 +104,7 @@ export const serve = async (
     webRoot: join(ROOT, 'dist'),
     troubles: readTroubles(troubles),
     ...(secrets ? { secrets } : {}),
+    ...(shared ? { shared } : {}),
     isStopping: () => isStopping,
     note: (line) => log.info(line, 'request'),
     log: (error) => log.error(error),
@@ -118,5 +121,11 @@ export const serve = async (
         : `The server could not start: ${error.message}`,
     ),
   );
-  endOnSignals(server, editions, { onStop: () => (isStopping = true), onClosed });
+  endOnSignals(server, editions, {
+    onStop: () => (isStopping = true),
+    onClosed: async () => {
+      shared?.close();
+      await onClosed?.();
+    },
+  });
 };

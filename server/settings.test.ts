@@ -10,6 +10,7 @@ test.each([
   [{ LOG_LEVEL: 'loud' }, /LOG_LEVEL must be one of fatal, /],
   [{ ORIGINS: 'shop.example' }, /ORIGINS must be origins/],
   [{ CARRIER_SECRETS: 'fulmar' }, /CARRIER_SECRETS must have each account once/],
+  [{ REDIS_URL: 'cache.example:6379' }, /REDIS_URL must be an address/],
   [{ WRITE_KEYS: 'short' }, /shorter than 16/],
 ])('settings of %j are refused in a sentence', (environment, words) => {
   expect(readSettings(environment)).toEqual({ ok: false, text: expect.stringMatching(words) });

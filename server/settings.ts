@@ -14,6 +14,8 @@ export interface Settings {
   workers: number;
   logLevel: string;
   troubles: string;
+  /** Where carriers' answers are shared with other processes; null for nowhere. */
+  redis: string | null;
   /** By the carrier account's id; null where they cannot be read. */
   secrets: CarrierSecrets | null;
 }
@@ -27,11 +29,13 @@ const SHORTEST_KEY = 16;
 
 const listOf = (text = ''): string[] => text.split(/[\s,]+/).filter(Boolean);
 
+const isRedis = (text: string): boolean => URL.canParse(text) && /^rediss?:$/.test(new URL(text).protocol);
+
 const isOrigin = (text: string): boolean => URL.canParse(text) && new URL(text).origin === text;
 
 /** What is wrong with the environment, in a sentence; null where nothing is. */
 const faultOf = (
-  { port, host, keys, origins, workers, logLevel, secrets }: Settings,
+  { port, host, keys, origins, workers, logLevel, secrets, redis }: Settings,
   environment: Environment,
 ): string | null => {
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
@@ -44,6 +48,8 @@ const faultOf = (
     return `LOG_LEVEL must be one of ${LEVELS.join(', ')}, not “${environment['LOG_LEVEL']}”.`;
   if (!secrets)
     return 'CARRIER_SECRETS must have each account once, as: CARRIER_SECRETS="account-id=its-secret other-id=its-secret".';
+  if (redis !== null && !isRedis(redis))
+    return 'REDIS_URL must be an address as redis://127.0.0.1:6379, or be left out.';
   const wrong = origins.find((origin) => !isOrigin(origin));
   if (wrong !== undefined) return `ORIGINS must be origins as https://shop.example, not “${wrong}”.`;
   return [...keys.read, ...keys.write].some((key) => key.length < SHORTEST_KEY)
@@ -71,6 +77,7 @@ export const readSettings = (
     workers: Number(environment['WORKERS'] ?? 1),
     logLevel: environment['LOG_LEVEL'] ?? (folder === '' ? 'warn' : 'info'),
     troubles: environment['CARRIER_TROUBLES'] ?? '',
+    redis: environment['REDIS_URL']?.trim() || null,
     secrets: readSecrets(environment['CARRIER_SECRETS']),
   };
   const text = faultOf(settings, environment);
