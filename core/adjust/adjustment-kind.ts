@@ -6,6 +6,7 @@ import type { Region } from '../model/place.ts';
 import type { Measure } from '../model/price.ts';
 import type { Source } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
+import type { PlaceNames } from '../place/region-phrase.ts';
 import type { Entries, PricedOrder } from '../price/price-kind.ts';
 import type { DayNumber } from '../time/calendar.ts';
 import type { DisplayFormat } from '../words/figure.ts';
@@ -25,6 +26,8 @@ export interface Naming {
   book: Pick<Book, 'services' | 'zones' | 'groups' | 'areas' | 'pickups'>;
   goods: ReadonlyMap<string, Good>;
   display: DisplayFormat;
+  /** What countries and regions are called; regions by their codes where it is left out. */
+  places?: PlaceNames;
 }
 
 /** Products that a rule names, by group or by themselves. */

@@ -44,7 +44,7 @@ describe('an adjustment as a sentence', () => {
       [{ test: 'destination', in: [{ country: 'CA', subdivision: 'CA-NS' }], not: true }],
       { carrierCodes: ['ground'] },
       { do: 'percent', points: 250, of: 'subtotal' },
-      'When the address is not in NS: every choice by ground costs 2.5 % of the subtotal more.',
+      'When the address is not in CA-NS: every choice by ground costs 2.5 % of the subtotal more.',
     ],
     [
       [
@@ -145,5 +145,17 @@ describe('an adjustment that can never act says why', () => {
     expect(whyOf({}, [ends])).toBe('It may act.');
     expect(whyOf({ when: [trade] }, [{ ...ends, to: { serviceIds: ['parcel'] } }])).toBe('It may act.');
     expect(whyOf({ when: [trade] }, [{ ...ends, active: false }])).toBe('It may act.');
+  });
+
+  test('calls places by the names that are given', () => {
+    const places = (code: string): string => (code === 'CA-NS' ? 'Nova Scotia' : code);
+    const when: Adjustment['when'] = [
+      { test: 'destination', in: [{ country: 'CA', subdivision: 'CA-NS' }, { country: 'FR' }] },
+    ];
+    const one = { when, to: {}, effect: { do: 'free' } } as const;
+    expect(adjustmentSentence(one, { ...naming, places })).toMatch(
+      /^When the address is in Nova Scotia, FR: /,
+    );
+    expect(adjustmentSentence(one, naming)).toMatch(/^When the address is in CA-NS, France: /);
   });
 });

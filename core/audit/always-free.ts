@@ -2,7 +2,7 @@ import type { CompiledBook } from '../quote/compile.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
 import type { Findings } from './findings.ts';
 import type { Context } from './moments.ts';
-import { reachWords, type PlaceClass } from './place-classes.ts';
+import { placeWords, type PlaceClass } from './place-classes.ts';
 
 /** A threshold that the least order that can be placed reaches, so that nothing is ever charged. */
 export const addAlwaysFree = (
@@ -39,7 +39,7 @@ export const addAlwaysFree = (
           where: [{ kind: free.kind === 'delivery' ? 'area' : 'rate', id }],
           detail: { name: free.name, price },
           example,
-          reach: reachWords(place),
+          reach: placeWords(place),
         });
         break;
       }

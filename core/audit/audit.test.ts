@@ -47,13 +47,13 @@ const CASES: [FindingCode, Part, string, string][] = [
     'no-zone',
     {},
     'store:store zone:country',
-    'The shop sells to NZ, and no zone takes it: nothing can be bought there.',
+    'The shop sells to New Zealand, and no zone takes it: nothing can be bought there.',
   ],
   [
     'postal-not-served',
     { ...WORLD, postalList: [{ country: 'CA', pattern: 'B3*', served: false, cashOnDelivery: false }] },
     'postal:CA:B3*',
-    'The shop sells to B3A1A1 (CA), and the postal list does not serve it.',
+    'The shop sells to B3A 1A1 in Canada, and the postal list does not serve it.',
   ],
   [
     'zone-without-rate',

@@ -22,7 +22,7 @@ import { oddNearby } from './odd-nearby.ts';
 import {
   placeClasses,
   placesTurnOn,
-  reachWords,
+  placeWords,
   type PlaceClass,
   type PlacesFound,
 } from './place-classes.ts';
@@ -96,7 +96,7 @@ export interface AuditProgress {
   place: string;
 }
 
-const nameOf = (place: PlaceClass): string => place.zone?.zone.name ?? reachWords(place);
+const nameOf = (place: PlaceClass): string => place.zone?.zone.name ?? placeWords(place);
 
 const others = (
   shop: AuditContext,

@@ -11,7 +11,7 @@ import { Judge } from './judge.ts';
 import type { AuditContext, KeyedBasket, KeyedContext } from './audit-context.ts';
 import type { Outcome } from './memory.ts';
 import { areasOf, isNear } from './nearby-places.ts';
-import { reachWords, type PlaceClass } from './place-classes.ts';
+import { placeWords, type PlaceClass } from './place-classes.ts';
 import { relevantTo } from './relevant.ts';
 import type { Stops } from './stops.ts';
 
@@ -130,5 +130,5 @@ export const judgeClass = (shop: AuditContext, place: PlaceClass, { findings, st
   if (outcome.stops.length > 0 || isSettled(shop, place)) return;
   const zone = zoneOf(place);
   const where: RuleRef = zone === null ? { kind: 'store', id: 'store' } : { kind: 'zone', id: zone };
-  findings.add({ code: 'not-settled', where: [where], detail: {}, reach: reachWords(place) });
+  findings.add({ code: 'not-settled', where: [where], detail: {}, reach: placeWords(place) });
 };

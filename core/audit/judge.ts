@@ -9,7 +9,7 @@ import { Findings } from './findings.ts';
 import type { AuditContext, KeyedBasket, KeyedContext } from './audit-context.ts';
 import type { Outcome, Verdict } from './memory.ts';
 import { countsFrom } from './nearby-places.ts';
-import { reachWords, type PlaceClass } from './place-classes.ts';
+import { placeWords, type PlaceClass } from './place-classes.ts';
 import { refusalKey, Refused, unitsOf } from './refused.ts';
 
 /** Whether an order has a good that is not free of charge. */
@@ -58,7 +58,7 @@ export class Judge {
     const verdict = known ?? made?.verdict ?? CLEAR;
     verdicts.set(key, verdict);
     for (const leak of verdict.leaks)
-      this.#leaks.add({ ...leak, example: request, reach: reachWords(place) });
+      this.#leaks.add({ ...leak, example: request, reach: placeWords(place) });
     if (verdict.stopped !== null) this.#stop(verdict, request, isPlain, made?.quoted);
   }
 

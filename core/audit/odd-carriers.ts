@@ -9,7 +9,7 @@ import { carrierQuestions } from '../quote/questions.ts';
 import { quote, requestFaults } from '../quote/quote.ts';
 import type { Finding } from './finding.ts';
 import type { Context } from './moments.ts';
-import { reachWords, type PlaceClass } from './place-classes.ts';
+import { placeWords, type PlaceClass } from './place-classes.ts';
 
 /** A rate that a carrier prices. */
 type CarrierRate = Rate & { price: CarrierPrice };
@@ -84,7 +84,7 @@ const oddFallback = (samples: Samples, rate: CarrierRate): Finding[] => {
       where: [{ kind: 'rate', id }],
       detail: {},
       example: free.request,
-      reach: reachWords(free.place),
+      reach: placeWords(free.place),
     });
   const asked = orders.flatMap(({ request }) => {
     const question = questionTo(compiled, request, price.accountId);

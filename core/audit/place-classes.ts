@@ -13,6 +13,7 @@ import { codeClasses } from './code-classes.ts';
 import { isNamedIn } from './relevant.ts';
 import { conditionKind } from '../adjust/condition-kinds.ts';
 import { tableOf } from '../price/kinds.ts';
+import { placePhrase } from '../words/place-phrase.ts';
 
 /** Places that every rule of a book treats alike, with one that stands for them. */
 export interface PlaceClass {
@@ -196,8 +197,14 @@ export const placeClasses = (compiled: CompiledBook): PlacesFound => {
 const isPlainer = ({ destination: a }: PlaceClass, { destination: b }: PlaceClass): boolean =>
   Object.keys(a).length < Object.keys(b).length;
 
-/** A class of places in a few words: the entry that decides, and the zone. */
-export const reachWords = ({ zone, destination }: PlaceClass): string => {
+/** The place that stands for a class, as people say it: 'B3S 0B9 in Canada', 'the United States'. */
+export const placeWords = ({ destination: { country, subdivision, postalCode } }: PlaceClass): string => {
+  const area = subdivision ?? country;
+  return placePhrase(postalCode === undefined ? area : `${area}, ${postalCode}`);
+};
+
+/** A class of places by the entry that decides and the zone: what accepted problems are known by, so that it never changes. */
+export const placeKey = ({ zone, destination }: PlaceClass): string => {
   const place = destination.postalCode ?? destination.subdivision ?? destination.country;
   if (!zone || zone.because === place) return place;
   return `${place} (${zone.because === REMAINDER ? 'everywhere else' : zone.because})`;

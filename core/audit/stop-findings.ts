@@ -4,7 +4,7 @@ import { countFigure, measureFigure } from '../words/figure.ts';
 import { listed, namesOf } from '../words/names.ts';
 import { widestLimit } from './causes.ts';
 import type { Finding, RuleRef } from './finding.ts';
-import { reachWords, type PlaceClass } from './place-classes.ts';
+import { placeKey, placeWords, type PlaceClass } from './place-classes.ts';
 import type { Stop } from './stops.ts';
 
 /** Orders of so many units come last, by themselves: they are beyond any likely size. */
@@ -41,7 +41,7 @@ const byZone = (places: Iterable<PlaceClass>): Zones => {
 const nameOf = (places: readonly PlaceClass[]): string => {
   const [first] = places;
   if (!first) return '';
-  return first.zone && first.served ? first.zone.zone.name : listed(places.map(reachWords), 'and');
+  return first.zone && first.served ? first.zone.zone.name : listed(places.map(placeWords), 'and');
 };
 
 /** What was seen of a cause, put so that it holds for every good and place it names. */
@@ -199,7 +199,7 @@ export const stopFindings = (
       example,
       reach: reachFigure(zones, skus, stop.places),
       goods: skus,
-      places: [...new Set([...stop.places].map(reachWords))],
+      places: [...new Set([...stop.places].map(placeKey))],
       isVast: units >= VAST,
     };
   });

@@ -119,7 +119,7 @@ describe('regions as text', () => {
     ];
     expect(regionsText(regions)).toBe('US\nCA-NS\nCA: B3H*, 90200 to 90299');
     expect(regionsFromText(regionsText(regions))).toEqual({ ok: true, value: regions });
-    expect(regionsPhrase(regions)).toBe('US, NS, 2 codes in CA');
+    expect(regionsPhrase(regions, (code) => `[${code}]`)).toBe('[US], [CA-NS], 2 codes in [CA]');
   });
 
   test('name the entry that is none', () => {

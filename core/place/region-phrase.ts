@@ -10,10 +10,8 @@ import { pastedPatterns } from './pasted-patterns.ts';
 /** What a country or a subdivision is called, by its code of ISO 3166. */
 export type PlaceNames = (code: string) => string;
 
-const SHORT: PlaceNames = (code) => code.slice(code.indexOf('-') + 1);
-
-/** A few words for a list of regions: 'Nova Scotia, Nunavut', '8 codes in Canada'; by codes where no names are given. */
-export const regionsPhrase = (regions: readonly Region[], names: PlaceNames = SHORT): string => {
+/** A few words for a list of regions: 'Nova Scotia, Nunavut', '8 codes in Canada'. */
+export const regionsPhrase = (regions: readonly Region[], names: PlaceNames): string => {
   const codes = new Map<string, number>();
   const named: string[] = [];
   for (const { country, subdivision, postal } of regions) {

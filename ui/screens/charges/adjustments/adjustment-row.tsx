@@ -39,7 +39,8 @@ const Touched = ({ id }: { id: string }) => {
   const testOrders = useAppSelector((state) => state.draft.workbook.testOrders.length);
   const orders = useAppSelector((state) => selectPastOrders(state).length);
   const touches = check?.touches?.[id];
-  if (!touches) return null;
+  // The line is there from the first, so that rows keep their height while they are counted and dragged.
+  if (!touches) return <Text style={style.note}>Counting the orders it touches …</Text>;
   const past = orders === 0 ? '' : `, ${touches.orders} of ${countFigure(orders, 'past order')}`;
   return (
     <Text style={style.note}>

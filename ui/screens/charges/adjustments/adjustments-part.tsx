@@ -14,6 +14,7 @@ import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { AdjustmentPanel } from './adjustment-panel.tsx';
 import { AdjustmentRow } from './adjustment-row.tsx';
+import { usePlaceNames } from '../../../places/use-place-names.ts';
 import { selectAdjustmentLines } from './selectors.ts';
 import { Opened } from '../../../parts/opened.tsx';
 
@@ -32,7 +33,8 @@ const AdjustmentsPart = () => {
   const { adjustment: open } = useLocalSearchParams<{ adjustment?: string }>();
   const { adjustments, store: shop } = useAppSelector(selectBook);
   const today = useToday(shop.timeZone);
-  const lines = useAppSelector((state) => selectAdjustmentLines(state, today));
+  const places = usePlaceNames();
+  const lines = useAppSelector((state) => selectAdjustmentLines(state, today, places));
   useEffect(() => {
     dispatch(touchesShown(true));
     return () => void dispatch(touchesShown(false));

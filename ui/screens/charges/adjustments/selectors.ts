@@ -2,6 +2,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import { neverActs, type Idle } from '../../../../core/audit/never-acts.ts';
 import type { Naming } from '../../../../core/adjust/adjustment-kind.ts';
 import { adjustmentSentence } from '../../../../core/adjust/adjustment-phrase.ts';
+import type { PlaceNames } from '../../../../core/place/region-phrase.ts';
 import { idleSentence } from '../../../../core/audit/idle-sentence.ts';
 import { selectBook, selectGoods, selectPreview, selectDisplayFormat } from '../../../state/selectors.ts';
 import type { RootState } from '../../../state/store.ts';
@@ -19,15 +20,20 @@ export interface AdjustmentLine {
   idle: { why: Idle['why']; text: string } | null;
 }
 
-/** What is said of each adjustment; `on` is the day from which it may act. */
+/** What is said of each adjustment; `on` is the day from which it may act, `places` are the names of countries and regions. */
 export const selectAdjustmentLines = createSelector(
-  [selectNaming, selectBook, (_: RootState, on: string) => on],
-  (naming, book, on): ReadonlyMap<string, AdjustmentLine> =>
+  [
+    selectNaming,
+    selectBook,
+    (_: RootState, on: string) => on,
+    (_: RootState, _on: string, places: PlaceNames) => places,
+  ],
+  (naming, book, on, places): ReadonlyMap<string, AdjustmentLine> =>
     new Map(
       book.adjustments.map((adjustment) => {
         const idle = neverActs(adjustment, book, on);
         const line = {
-          sentence: adjustmentSentence(adjustment, naming),
+          sentence: adjustmentSentence(adjustment, { ...naming, places }),
           idle: idle && { why: idle.why, text: idleSentence(idle) },
         };
         return [adjustment.id, line];
