@@ -90,9 +90,9 @@ withRedis(
     const left = await reader.pTTL(key);
     expect(left).toBeGreaterThan(590_000);
     expect(left).toBeLessThanOrEqual(600_000);
-    await ended(redis);
     for (const connection of [one, other]) connection.close();
     reader.destroy();
+    await ended(redis);
   },
 );
 
