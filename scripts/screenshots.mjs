@@ -60,7 +60,15 @@ const VIEWS = {
       await cart.evaluate((element) => element.scrollIntoView({ block: 'center' }));
     },
   },
-  adjustments: { path: '/charges?part=adjustments', sizes: ['wide'] },
+  adjustments: {
+    path: '/charges?part=adjustments',
+    sizes: ['wide'],
+    act: (page) =>
+      page
+        .getByText(/^Touches /)
+        .nth(4)
+        .waitFor({ timeout: 60_000 }),
+  },
   problems: {
     path: '/check?part=problems',
     sizes: ['wide'],
@@ -115,6 +123,10 @@ const shoot = async (name, size) => {
   await VIEWS[name].act?.(page);
   // A part that is loaded when it is first opened has arrived.
   await page.waitForFunction(() => !document.querySelector('[aria-busy="true"]'));
+  await page
+    .getByText(/: asking .* …$/)
+    .first()
+    .waitFor({ state: 'detached' });
   await page.mouse.move(0, 0);
   await page.waitForTimeout(500);
   const file = `docs/screenshots/${name}-${size}.png`;

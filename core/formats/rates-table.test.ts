@@ -20,6 +20,11 @@ const read = (rows: string[][], empty: 'leaves' | 'clears' = 'clears', book = de
   readRates(rows, guessMapping(rows[0] ?? [], RATE_COLUMNS), book, { display, mark: '.', empty });
 const rateOf = ({ rates }: { rates: readonly Rate[] }, id: string): Rate | undefined =>
   rates.find((rate) => rate.id === id);
+/** The steps of Parcel to the Maritimes, of which the second adds a share. */
+const STEPS = [
+  ['Maritimes', 'Parcel', '0', '8.50', '', '85'],
+  ['Maritimes', 'Parcel', '2 kg', '11.00', '1.5', ''],
+];
 const sentences = ({ faults }: RatesRead): string[] => faults.map(locatedSentence);
 
 describe('the rates of a board in a list', () => {
@@ -82,6 +87,36 @@ describe('the rates of a board in a list', () => {
     expect(cleared?.bounds).toBeUndefined();
     expect(cleared?.limits?.subtotal).toBeUndefined();
     expect(cleared?.active).toBe(false);
+  });
+
+  test('leave the figures that a row leaves empty, or that the list has no column for', () => {
+    const rows = (figures: string[][]): string[][] => [
+      ['Zone', 'Service', 'From', 'Amount', 'Percent', 'Free from'],
+      ...figures,
+    ];
+    const withShare = read(rows([['Maritimes', 'Seed mail', '', '2.10', '', '70'], ...STEPS]));
+    const book = { ...demoBook, rates: withShare.rates };
+    const empty = rows([
+      ['Maritimes', 'Seed mail', '', '', '', ''],
+      ...STEPS.map((row) => [...row.slice(0, 3), '', '', '']),
+    ]);
+    expect(read(empty, 'leaves', book)).toMatchObject({ faults: [], rates: book.rates });
+    expect(sentences(read(empty, 'clears', book))).toHaveLength(2);
+    const thresholds = [
+      ['Zone', 'Service', 'Free from'],
+      ['Maritimes', 'Parcel', '95'],
+    ];
+    const free = rateOf(read(thresholds), 'parcel-maritimes');
+    expect(free).toEqual({ ...rateOf(demoBook, 'parcel-maritimes'), freeFrom: 9_500 });
+    const oneAmount = [
+      ['Zone', 'Service', 'Amount'],
+      ['Maritimes', 'Parcel', '9'],
+    ];
+    expect(sentences(read(oneAmount))).toEqual([expect.stringMatching(/^row 2: Each step takes a row/)]);
+    const newAndEmpty = rows([['Everywhere else', 'Express', '', '', '', '']]);
+    expect(sentences(read(newAndEmpty, 'leaves'))).toEqual([
+      expect.stringMatching(/^row 2: A flat rate takes/),
+    ]);
   });
 
   test('make new rates and other kinds, and steps in any order', () => {

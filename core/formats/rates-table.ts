@@ -109,6 +109,21 @@ class RateReader {
     };
   }
 
+  /** Whether the file has figures of prices at all; a list of thresholds alone leaves every price as it is. */
+  get hasFigures(): boolean {
+    return (['from', 'amount', 'percent'] as const).some((column) => this.columns.has(column));
+  }
+
+  /** A row with the figures that are there where its own cells are empty, if empty cells leave them. */
+  filled(row: FigureRow, own: readonly FigureRow[]): FigureRow {
+    if (this.meaning.empty === 'clears') return row;
+    const there = own.find(({ from }) => (from ?? 0) === (row.from ?? 0));
+    const filled = { ...row };
+    for (const column of ['amount', 'percent'] as const)
+      if (row[column] === null) filled[column] = there?.[column] ?? null;
+    return filled;
+  }
+
   /** The kind that the first row names, or null where it names none. */
   kind({ at, cell }: Row): Price['kind'] | null {
     const text = plain(cell('price')).replace(' ', '-');
@@ -174,8 +189,11 @@ const priceOf = (
   const start = startOf(before, kind, reader.basis(first));
   if (reader.faults.length > 0) return { faults: reader.faults };
   if (!start) return { faults: [fault('rate-kind-chosen', cellAt(first.at, 'Price'), { kind: kind ?? '' })] };
+  const isOwn = start === before?.price;
+  if (isOwn && !reader.hasFigures) return { price: start };
   const basis = start.kind === 'steps' ? start.basis : 'weight';
-  const figures = rows.map((row) => reader.figures(row, basis));
+  const own = isOwn ? kindOf(start).rows(start) : [];
+  const figures = rows.map((row) => reader.filled(reader.figures(row, basis), own));
   if (reader.faults.length > 0) return { faults: reader.faults };
   const price = kindOf(start).withRows(start, figures);
   return price ? { price } : { faults: [fault('rate-rows', cellAt(first.at, null), { kind: start.kind })] };

@@ -28,6 +28,12 @@ export const TOPICS: readonly Entry[] = [
     'flat rate',
     'weight steps',
   ]),
+  topic('Rates as a list', 'Charges, under the board', charges(), [
+    'import rates',
+    'export rates',
+    'spreadsheet of rates',
+    'csv',
+  ]),
   topic('Adjustments', 'Charges', charges('adjustments'), [
     'conditions',
     'surcharge',

@@ -98,7 +98,9 @@ const isForAll = ({ basis, steps, until, per }: StepsPrice, { allKnown }: ShopFa
   return steps.some(({ from }) => from === 0);
 };
 
-const isStepRow = (row: FigureRow): row is FigureRow & { amount: number } => isFilled(row.amount);
+/** A list without a column for where steps begin says nothing of steps: its one row would take the place of all. */
+const isStepRow = (row: FigureRow): row is FigureRow & { amount: number } =>
+  isFilled(row.amount) && row.from !== undefined;
 
 /** A row's step; what it adds for each measure above its beginning stays with a step that begins there. */
 const stepOf = ({ from, amount, percent }: FigureRow & { amount: number }, before: readonly Step[]): Step => {

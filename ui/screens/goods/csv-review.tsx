@@ -4,9 +4,9 @@ import type { GoodsTable } from '../../../core/formats/goods-table.ts';
 import type { GoodsDifference } from '../../../core/goods/difference.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
+import { ChangedItem, MoreItems } from '../../list-import/changed-item.tsx';
 import { Sum } from '../../parts/sum.tsx';
 import { useStyles } from '../../theme/styles.ts';
-import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
 
 interface Props {
@@ -19,18 +19,9 @@ const MOST_LINES = 40;
 const styles = (inks: Inks) => ({
   all: { gap: 4 },
   sums: { flexDirection: 'row', flexWrap: 'wrap', gap: 20, paddingVertical: 8 } as const,
-  note: note(inks),
   head: { fontFamily: SANS_STRONG, paddingTop: 12, paddingBottom: 4 },
   fault: { color: inks.rubric, paddingVertical: 2 },
-  item: { paddingVertical: 6, borderBottomWidth: 1, borderBottomColor: inks.hairline },
-  from: { textDecorationLine: 'line-through', color: inks.quiet } as const,
-  to: { fontFamily: SANS_STRONG },
 });
-
-const More = ({ count }: { count: number }) => {
-  const style = useStyles(styles);
-  return count > 0 ? <Text style={style.note}>and {count} more</Text> : null;
-};
 
 const Faults = ({ table }: { table: GoodsTable }) => {
   const style = useStyles(styles);
@@ -45,7 +36,7 @@ const Faults = ({ table }: { table: GoodsTable }) => {
           {locatedSentence(fault)}
         </Text>
       ))}
-      <More count={table.faults.length - MOST_LINES} />
+      <MoreItems count={table.faults.length - MOST_LINES} />
     </View>
   );
 };
@@ -57,7 +48,7 @@ const Named = ({ title, names }: { title: string; names: readonly string[] }) =>
     <View>
       <Text style={style.head}>{title}</Text>
       <Text>{names.slice(0, MOST_LINES).join(', ')}</Text>
-      <More count={names.length - MOST_LINES} />
+      <MoreItems count={names.length - MOST_LINES} />
     </View>
   );
 };
@@ -81,18 +72,12 @@ export const CsvReview = ({ table, difference }: Props) => {
       <Named title="New" names={added.map(nameOf)} />
       <Named title="Gone" names={removed.map(nameOf)} />
       {changed.length > 0 ? <Text style={style.head}>Changed</Text> : null}
-      {changed.slice(0, MOST_LINES).map(({ sku, name, fields }) => (
-        <View key={sku} style={style.item}>
-          <Text>{name}</Text>
-          {fields.map((field) => (
-            <Text key={field.name} style={style.note}>
-              {field.name} <Text style={[style.note, style.from]}>{field.from}</Text>{' '}
-              <Text style={[style.note, style.to]}>{field.to}</Text>
-            </Text>
-          ))}
-        </View>
-      ))}
-      <More count={changed.length - MOST_LINES} />
+      <View role="list" aria-label="Changed">
+        {changed.slice(0, MOST_LINES).map(({ sku, name, fields }) => (
+          <ChangedItem key={sku} name={name} fields={fields} />
+        ))}
+      </View>
+      <MoreItems count={changed.length - MOST_LINES} />
     </View>
   );
 };

@@ -4,6 +4,7 @@ import type { RateRowChange } from '../../../../core/formats/rates-changes.ts';
 import type { RatesRead } from '../../../../core/formats/rates-table.ts';
 import { locatedSentence } from '../../../../core/words/fault-sentence.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
+import { ChangedItem, MoreItems } from '../../../list-import/changed-item.tsx';
 import { Sum } from '../../../parts/sum.tsx';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -15,36 +16,10 @@ const styles = (inks: Inks) => ({
   sums: { flexDirection: 'row', flexWrap: 'wrap', gap: 20, paddingVertical: 8 } as const,
   head: { fontFamily: SANS_STRONG, paddingTop: 12, paddingBottom: 4 },
   fault: { color: inks.rubric, paddingVertical: 2 },
-  item: { paddingVertical: 6, borderBottomWidth: 1, borderBottomColor: inks.hairline },
   note: note(inks),
-  from: { textDecorationLine: 'line-through', color: inks.quiet } as const,
-  to: { fontFamily: SANS_STRONG },
 });
 
-const More = ({ count }: { count: number }) => {
-  const style = useStyles(styles);
-  return count > 0 ? <Text style={style.note}>and {count} more</Text> : null;
-};
-
 const SAYS: Record<RateRowChange['kind'], string> = { new: ': new', gone: ': gone', changed: '' };
-
-const Change = ({ change: { name, kind, fields } }: { change: RateRowChange }) => {
-  const style = useStyles(styles);
-  return (
-    <View role="listitem" style={style.item}>
-      <Text>
-        {name}
-        {SAYS[kind]}
-      </Text>
-      {fields.map((field) => (
-        <Text key={field.name} style={style.note}>
-          {field.name} {field.from === '' ? null : <Text style={[style.note, style.from]}>{field.from}</Text>}{' '}
-          <Text style={[style.note, style.to]}>{field.to === '' ? 'none' : field.to}</Text>
-        </Text>
-      ))}
-    </View>
-  );
-};
 
 /** How many rows are sound, what is wrong with the rest, and every change of a rate. */
 export const RatesReview = ({ read, changes }: { read: RatesRead; changes: readonly RateRowChange[] }) => {
@@ -67,15 +42,15 @@ export const RatesReview = ({ read, changes }: { read: RatesRead; changes: reado
               {locatedSentence(one)}
             </Text>
           ))}
-          <More count={read.faults.length - MOST_LINES} />
+          <MoreItems count={read.faults.length - MOST_LINES} />
         </View>
       ) : null}
       <View role="list" aria-label="Changes">
-        {changes.slice(0, MOST_LINES).map((change, at) => (
-          <Change key={at} change={change} />
+        {changes.slice(0, MOST_LINES).map(({ name, kind, fields }, at) => (
+          <ChangedItem key={at} name={`${name}${SAYS[kind]}`} fields={fields} />
         ))}
       </View>
-      <More count={changes.length - MOST_LINES} />
+      <MoreItems count={changes.length - MOST_LINES} />
       {changes.length === 0 ? <Text style={style.note}>Nothing would change.</Text> : null}
     </View>
   );
