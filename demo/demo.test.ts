@@ -11,7 +11,7 @@ import { compile } from '../core/quote/compile.ts';
 import { demoBook } from './book.ts';
 import { demoCatalogue } from './goods.ts';
 import { demoOrdersFile } from './orders.ts';
-import { pastOrdersOf, type OrdersFile } from './past-orders.ts';
+import { movedUpTo, pastOrdersOf, type OrdersFile } from './past-orders.ts';
 import { demoTestOrders } from './test-orders.ts';
 
 const file = (name: string): unknown => JSON.parse(readFileSync(join(__dirname, 'data', name), 'utf8'));
@@ -35,6 +35,16 @@ describe('the demo shop', () => {
     const days = past.map(({ request }) => request.placedAt);
     expect(days).toEqual([...days].sort());
     expect(Date.parse(days.at(-1) ?? '') - Date.parse(days[0] ?? '')).toBeGreaterThan(355 * 86_400_000);
+  });
+
+  test('its past orders are moved by whole days into the last day before an instant', () => {
+    const newest = Date.parse(pastFile.newest);
+    for (const now of ['2027-01-05T12:00:00.000Z', '2026-11-24T17:00:00.000Z', '2026-11-24T16:59:00.000Z']) {
+      const moved = Date.parse(movedUpTo(pastFile, now).newest);
+      expect((moved - newest) % 86_400_000).toBeCloseTo(0);
+      expect(moved).toBeLessThanOrEqual(Date.parse(now));
+      expect(moved).toBeGreaterThan(Date.parse(now) - 86_400_000);
+    }
   });
 
   test('every subdivision it names is a real one', () => {

@@ -39,6 +39,12 @@ const nth = <T>(list: readonly T[], at: number): T => {
   return one;
 };
 
+/** The file with its orders moved by whole days, so that the newest were placed in the last day before an instant. */
+export const movedUpTo = (file: OrdersFile, instant: string): OrdersFile => {
+  const days = Math.floor((Date.parse(instant) - Date.parse(file.newest)) / DAY_MS);
+  return { ...file, newest: new Date(Date.parse(file.newest) + days * DAY_MS).toISOString() };
+};
+
 /** The orders of the file, oldest first. */
 export const pastOrdersOf = ({ newest, places, choices, people, rows }: OrdersFile): PastOrder[] =>
   rows.map(([number, minutesAgo, place, goods, isTrade, choice, charge, cost, person]) => {

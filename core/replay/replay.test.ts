@@ -1,5 +1,4 @@
 import type { PastOrder } from '../model/order.ts';
-import { movedTo } from '../order/moved-orders.ts';
 import { compile } from '../quote/compile.ts';
 import { makeBook, makeCatalogue, makeRate, makeRequest } from '../testing/book.ts';
 import { replay } from './replay.ts';
@@ -72,17 +71,4 @@ describe('past orders through a book', () => {
       { from: 500, to: 1_000, count: 1 },
     ]);
   });
-});
-
-test('orders are moved by whole days up to a moment', () => {
-  const orders = [
-    order('1', 1),
-    order('2', 1, { request: makeRequest({ placedAt: '2026-11-20T08:00:00Z' }) }),
-  ];
-  const moved = movedTo(orders, '2027-01-05T12:00:00Z');
-  expect(moved.map(({ request }) => request.placedAt)).toEqual([
-    '2027-01-04T14:15:00.000Z',
-    '2026-12-31T08:00:00.000Z',
-  ]);
-  expect(moved[0]?.history[0]?.at).toBe('2027-01-04T14:15:00.000Z');
 });

@@ -1,15 +1,14 @@
 import file from '../../demo/data/past-orders.json';
 import type { PastOrder } from '../../core/model/order.ts';
 import { openDemoOrders } from '../../demo/open-orders.ts';
-import { pastOrdersOf, type OrdersFile } from '../../demo/past-orders.ts';
-import { movedTo } from '../../core/order/moved-orders.ts';
+import { movedUpTo, pastOrdersOf, type OrdersFile } from '../../demo/past-orders.ts';
 import type { Edition } from '../../core/formats/edition.ts';
 import type { Workbook } from './workbook.ts';
 
 /** The made-up orders of the demo shop: a year of them, and those that have to be handed over from today on. */
 export const demoOrders = (now: string, { book, catalogue }: Workbook): PastOrder[] => {
-  const past = pastOrdersOf(file as unknown as OrdersFile);
-  return [...movedTo(past, now), ...openDemoOrders(book, catalogue, now)];
+  const past = pastOrdersOf(movedUpTo(file as unknown as OrdersFile, now));
+  return [...past, ...openDemoOrders(book, catalogue, now)];
 };
 
 const LIVE_SINCE_DAYS = 31;

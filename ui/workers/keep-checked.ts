@@ -2,14 +2,15 @@ import type { Remote } from 'comlink';
 import { checkCame, checkOutdated } from '../state/check.ts';
 import type { AppStore } from '../state/store.ts';
 import type { Checker } from './checker.ts';
-import { changedParts, hasChanged, heldOf, NOTHING_HELD } from './shop-parts.ts';
+import { butForOrders, changedParts, hasChanged, heldOf, NOTHING_HELD } from './changed-parts.ts';
 
 /** Edits that follow each other within this time are checked together. */
 const PAUSE_MS = 60;
 
 /**
  * Has the test orders run over the draft after every change, beside the page, and the outcome put into the
- * store. Only what changed is handed over. Gives a function that ends it.
+ * store. Only what changed is handed over, past orders once what adjustments touch is shown. Gives a function that
+ * ends it.
  */
 export const keepChecked = (store: AppStore, checker: Checker | Remote<Checker>): (() => void) => {
   let held = NOTHING_HELD;
@@ -18,16 +19,18 @@ export const keepChecked = (store: AppStore, checker: Checker | Remote<Checker>)
   const isDue = (): boolean => {
     const state = store.getState();
     const { areTouchesShown, check } = state.check;
-    return hasChanged(state, held) || (areTouchesShown && check?.touches === null);
+    if (!areTouchesShown) return hasChanged(state, butForOrders(state, held));
+    return hasChanged(state, held) || check?.touches === null;
   };
   const run = async (): Promise<void> => {
     const state = store.getState();
     if (isBusy || !isDue()) return;
     isBusy = true;
-    const parts = changedParts(state, held);
-    held = heldOf(state);
+    const { areTouchesShown } = state.check;
+    const parts = changedParts(state, areTouchesShown ? held : butForOrders(state, held));
+    held = { ...heldOf(state), ...(areTouchesShown ? {} : { orders: held.orders }) };
     await checker.take(parts);
-    const check = await checker.checkDraft(state.check.areTouchesShown);
+    const check = await checker.checkDraft(areTouchesShown);
     isBusy = false;
     store.dispatch(checkCame(check));
     later();

@@ -2,7 +2,8 @@ import type { Book } from '../../core/model/book.ts';
 import type { Good } from '../../core/model/good.ts';
 import { makeBook, makeCatalogue, makeGood, makeRate } from '../../core/testing/book.ts';
 import type { RootState } from '../state/store.ts';
-import { changedParts, heldOf, NOTHING_HELD, withCatalogue, withParts } from './shop-parts.ts';
+import { changedParts, heldOf, NOTHING_HELD } from './changed-parts.ts';
+import { withCatalogue, withParts } from './shop-parts.ts';
 
 const stateOf = (book: Book): RootState =>
   ({

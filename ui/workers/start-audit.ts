@@ -6,7 +6,8 @@ import type { TestOrder } from '../../core/model/test-order.ts';
 import type { TriedRepair } from '../../core/repair/tried-repairs.ts';
 import type { RootState } from '../state/store.ts';
 import type { Auditor, Comparison, PricedOrder } from './auditor.ts';
-import { changedParts, heldOf, NOTHING_HELD, type Held, type ShopParts } from './shop-parts.ts';
+import { changedParts, heldOf, NOTHING_HELD, type Held } from './changed-parts.ts';
+import type { ShopParts } from './shop-parts.ts';
 
 /** An audit beside the page. */
 export interface AuditWork {

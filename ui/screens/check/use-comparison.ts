@@ -4,7 +4,7 @@ import { selectBook, selectCatalogue, selectOrdersInTime } from '../../state/sel
 import { useAppSelector, useAppStore } from '../../state/store.ts';
 import { startComparison } from '../../workers/start-audit.ts';
 import type { Comparison } from '../../workers/auditor.ts';
-import { changedParts, NOTHING_HELD } from '../../workers/shop-parts.ts';
+import { changedParts, NOTHING_HELD } from '../../workers/changed-parts.ts';
 
 const PAUSE_MS = 300;
 

@@ -1,6 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react-native';
 import pastFile from '../../../../demo/data/past-orders.json';
-import { pastOrdersOf, type OrdersFile } from '../../../../demo/past-orders.ts';
+import { movedUpTo, pastOrdersOf, type OrdersFile } from '../../../../demo/past-orders.ts';
 import { ordersTaken } from '../../../state/orders.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import type { AppStore } from '../../../state/store.ts';
@@ -8,8 +8,7 @@ import { currentAddress, goTo } from '../../../testing/router.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
 import type * as CosterModule from '../../../workers/coster.ts';
 import type { OnCostProgress } from '../../../workers/cost-progress.ts';
-import type * as ShopParts from '../../../workers/shop-parts.ts';
-import { movedTo } from '../../../../core/order/moved-orders.ts';
+import type * as ChangedParts from '../../../workers/changed-parts.ts';
 import CostsPart from './costs-part.tsx';
 import { chargedWithCost } from '../../../../core/costs/what-if.ts';
 import { NO_MARGIN } from '../../../../core/costs/margin-board.ts';
@@ -22,8 +21,8 @@ import { lineFrame, linePath } from './line-frame.ts';
 jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
 jest.mock('../../../workers/start-costs.ts', () => {
   const { makeCoster } = jest.requireActual<typeof CosterModule>('../../../workers/coster.ts');
-  const { changedParts, NOTHING_HELD } = jest.requireActual<typeof ShopParts>(
-    '../../../workers/shop-parts.ts',
+  const { changedParts, NOTHING_HELD } = jest.requireActual<typeof ChangedParts>(
+    '../../../workers/changed-parts.ts',
   );
   /** What a worker answers, it answers later. */
   const beside = (coster: ReturnType<typeof makeCoster>): object =>
@@ -43,7 +42,9 @@ jest.mock('../../../workers/start-costs.ts', () => {
   };
 });
 
-const orders = movedTo(pastOrdersOf(pastFile as unknown as OrdersFile).slice(-80), new Date().toISOString());
+const orders = pastOrdersOf(movedUpTo(pastFile as unknown as OrdersFile, new Date().toISOString())).slice(
+  -80,
+);
 
 const open = (params: Record<string, string> = {}, some = orders): AppStore => {
   goTo({ pathname: '/charges', params: { part: 'costs', ...params } });
