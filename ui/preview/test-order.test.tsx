@@ -7,8 +7,6 @@ import { demoStore, renderOver, placesAtHand } from '../testing/store.tsx';
 import { Preview } from './preview.tsx';
 import { PreviewStrip } from './preview-strip.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../testing/router.ts'));
-
 /** The preview with its test order being changed, once the names of the world's places are there. */
 beforeAll(placesAtHand);
 

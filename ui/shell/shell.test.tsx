@@ -14,8 +14,6 @@ import { Rail } from './rail.tsx';
 import StartFault from './start-fault.tsx';
 import { StorageBar } from './storage-bar.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../testing/router.ts'));
-
 const west = (store: AppStore) => selectBook(store.getState()).zones.find((zone) => zone.id === 'west')?.name;
 const rename = (name: string) => edit('setZone', { id: 'west', changes: { name } }, 'West: name');
 

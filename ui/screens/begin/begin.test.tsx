@@ -16,7 +16,6 @@ import {
 import { proposalsFor } from './country-proposals.ts';
 import BeginScreen from './begin-screen.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.setTimeout(60_000);
 
 const VALUES: BeginValues = {

@@ -6,8 +6,6 @@ import { currentAddress, goTo } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
 import { ChargesScreen } from './charges-screen.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
-
 const open = (params: Record<string, string> = {}): AppStore => {
   goTo({ params });
   const store = demoStore();

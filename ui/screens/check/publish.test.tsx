@@ -19,7 +19,6 @@ import { makeChecker } from '../../workers/checker.ts';
 import type { ShopParts } from '../../workers/shop-parts.ts';
 import CheckScreen from './check-screen.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 
 /** A few of the problems an audit may find, by what the shop is; what an audit finds is tried in the core. */

@@ -10,7 +10,6 @@ import { keepChecked } from '../../workers/keep-checked.ts';
 import { makeChecker } from '../../workers/checker.ts';
 import CheckScreen from './check-screen.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 
 beforeAll(placesAtHand);

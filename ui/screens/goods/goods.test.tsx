@@ -14,7 +14,6 @@ import { rowPlace } from './goods-layout.ts';
 import GoodsScreen from './goods-screen.tsx';
 import { cellAfter } from './use-grid.ts';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../files/files.ts', () => ({
   ...jest.requireActual<object>('../../files/files.ts'),
   saveParts: jest.fn(),

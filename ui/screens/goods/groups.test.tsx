@@ -7,7 +7,6 @@ import { goTo } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
 import GoodsScreen from './goods-screen.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 
 const open = (params: Record<string, string>): AppStore => {

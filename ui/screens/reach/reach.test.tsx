@@ -12,8 +12,6 @@ import { subdivisionShapes, worldShapes } from './map-shapes.ts';
 import { clampView, movedView, WHOLE_WORLD, zoomedView } from './map-view.ts';
 import ReachScreen from './reach-screen.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
-
 beforeAll(placesAtHand);
 
 const open = async (): Promise<AppStore> => {

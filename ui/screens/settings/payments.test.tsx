@@ -10,7 +10,6 @@ import { RateConditions } from '../charges/rate-conditions.tsx';
 import { edit } from '../../state/draft.ts';
 import SettingsScreen from './settings-screen.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 
 beforeAll(placesAtHand);

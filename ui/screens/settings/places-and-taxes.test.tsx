@@ -8,8 +8,6 @@ import { goTo } from '../../testing/router.ts';
 import { demoStore, renderOver, placesAtHand } from '../../testing/store.tsx';
 import SettingsScreen from './settings-screen.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
-
 beforeAll(placesAtHand);
 
 const open = (part: string, store = demoStore()): AppStore => {

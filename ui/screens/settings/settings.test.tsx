@@ -10,7 +10,6 @@ import { demoStore, renderOver } from '../../testing/store.tsx';
 import { fileName, openFile, saveFile } from '../../files/files.ts';
 import SettingsScreen from './settings-screen.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../files/files.ts', () => ({
   ...jest.requireActual<object>('../../files/files.ts'),
   saveFile: jest.fn(),

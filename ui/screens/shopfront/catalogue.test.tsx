@@ -9,7 +9,6 @@ import { checkoutLeft } from '../../state/checkout-draft.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
 import Shopfront from './shopfront.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 // Every text of the catalogue in brackets, as a language that nobody speaks.
 jest.mock('../../../core/words/customer/english.ts', () => {
   const { ENGLISH } = jest.requireActual<{ ENGLISH: Record<string, string> }>(

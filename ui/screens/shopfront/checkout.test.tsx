@@ -5,7 +5,6 @@ import { choose, fill, openCheckout, typeAddress } from '../../testing/checkout.
 import { renderOver } from '../../testing/store.tsx';
 import Shopfront from './shopfront.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.setTimeout(60_000);
 
 describe('the basket', () => {

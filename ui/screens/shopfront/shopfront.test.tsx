@@ -21,7 +21,6 @@ import {
 import Shopfront from './shopfront.tsx';
 import { otherClock } from './slot-picker.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.setTimeout(60_000);
 beforeAll(loadCustomerWords);
 

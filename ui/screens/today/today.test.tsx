@@ -10,7 +10,6 @@ import { demoStore, renderOver } from '../../testing/store.tsx';
 import { bookShipment, cancelShipment } from '../../carriers/shipments.ts';
 import TodayScreen from './today-screen.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../testing/router.ts'));
 jest.mock('../../carriers/shipments.ts', () => ({
   bookShipment: jest.fn(),
   cancelShipment: jest.fn(),

@@ -10,7 +10,6 @@ import { makeChecker } from '../../../workers/checker.ts';
 import { ruleLink } from '../../../preview/rule-link.ts';
 import AdjustmentsPart from './adjustments-part.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
 jest.mock('../../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 jest.mock('../../../parts/sortable-list.tsx', () =>
   jest.requireActual<object>('../../../testing/plain-list.tsx'),

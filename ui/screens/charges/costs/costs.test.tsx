@@ -18,7 +18,6 @@ import { marginWords } from './margin-words.ts';
 import { switchEdit, switchesOf } from './switches.ts';
 import { lineFrame, linePath } from './line-frame.ts';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
 jest.mock('../../../workers/start-costs.ts', () => {
   const { makeCoster } = jest.requireActual<typeof CosterModule>('../../../workers/coster.ts');
   const { changedParts, NOTHING_HELD } = jest.requireActual<typeof ChangedParts>(

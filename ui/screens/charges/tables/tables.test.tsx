@@ -10,7 +10,6 @@ import { ChargesScreen } from '../charges-screen.tsx';
 import TablePage from './table-page.tsx';
 import TablesPart from './tables-part.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
 jest.mock('../../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 
 const mockFile = jest.fn<Promise<File | null>, []>();

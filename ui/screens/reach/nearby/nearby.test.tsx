@@ -11,7 +11,6 @@ import { placedLabels, type Label } from './map-labels.ts';
 import { at, moved, planeOf, pointAt, wholeView, zoomed } from './map-plane.ts';
 import NearbyPart from './nearby-part.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
 jest.mock('../../../files/files.ts', () => ({
   ...jest.requireActual<object>('../../../files/files.ts'),
   openFile: jest.fn(),

@@ -4,7 +4,6 @@ import type { AppStore } from '../../../state/store.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
 import PostalPart from './postal-part.tsx';
 
-jest.mock('expo-router', () => jest.requireActual<object>('../../../testing/router.ts'));
 jest.mock('../../../parts/use-width.ts', () => ({ useWidth: () => 'wide' }));
 
 const open = (): AppStore => {
