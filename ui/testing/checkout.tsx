@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { fireEvent, screen } from '@testing-library/react-native';
 import Shopfront from '../screens/shopfront/shopfront.tsx';
 import { loadCustomerWords } from '../customer-words/use-customer-words.ts';
 import { added } from '../state/basket.ts';
@@ -13,11 +13,8 @@ export const fill = (label: string, text: string): void =>
 /** Finds something in a chooser by what is typed, and takes it. */
 export const choose = async (label: string, text: string, name: string): Promise<void> => {
   fireEvent(await screen.findByLabelText(label), 'focus');
-  await waitFor(() => {
-    fireEvent.changeText(screen.getByLabelText(label), text);
-    screen.getByLabelText(name);
-  });
-  fireEvent.press(screen.getByLabelText(name));
+  fireEvent.changeText(screen.getByLabelText(label), text);
+  fireEvent.press(await screen.findByLabelText(name));
 };
 
 /** Fills in who orders and where it goes. */

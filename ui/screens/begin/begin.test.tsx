@@ -109,7 +109,7 @@ const choose = async (label: string, text: string, name: string): Promise<void> 
 };
 const on = async (then: string): Promise<void> => {
   fireEvent.press(screen.getByText(/^(Next|Look at the book)$/));
-  await waitFor(() => screen.getByText(then));
+  await screen.findByText(then);
 };
 
 describe('the five questions', () => {
@@ -118,7 +118,7 @@ describe('the five questions', () => {
     const store = demoStore();
     renderOver(store, <BeginScreen />);
     fireEvent.press(screen.getByText('Next'));
-    await waitFor(() => screen.getByText('Choose the country that you send from.'));
+    await screen.findByText('Choose the country that you send from.');
     fill('Name of the shop', 'Sedge & Slate');
     await choose('Country', 'irel', 'Ireland');
     fireEvent.press(screen.getByLabelText('Collected at your place, free of charge'));

@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor, waitForElementToBeRemoved, within } from '@testing-library/react-native';
 import { edit } from '../../state/draft.ts';
 import { shopServed } from '../../state/session.ts';
 import { choose, fill, openCheckout, typeAddress } from '../../testing/checkout.tsx';
@@ -16,12 +16,12 @@ describe('the basket', () => {
     const check = within(screen.getByLabelText('What does delivery cost?'));
     check.getByText('Write the whole code and we will say.');
     fill('Your postal code', 'B2G 2L2');
-    const answer = await waitFor(() => check.getByText(/^Reaches you by .* for \d+\.\d\d/));
+    const answer = await check.findByText(/^Reaches you by .* for \d+\.\d\d/);
     const charge = / for (\d+\.\d\d)/.exec(String(answer.props.children))?.[1] ?? '';
     screen.unmount();
     renderOver(store, <Shopfront page="checkout" />);
     expect(screen.getByLabelText('Postal code').props.value).toBe('B2G 2L2');
-    await waitFor(() => screen.getByLabelText(`Parcel, ${charge}`));
+    await screen.findByLabelText(`Parcel, ${charge}`);
     fill('Postal code', 'B3H 4R2');
     screen.unmount();
     renderOver(store, <Shopfront page="basket" />);
@@ -35,7 +35,7 @@ describe('the checkout', () => {
     const store = await openCheckout(['pot-26']);
     fireEvent.press(screen.getByText('I collect it'));
     expect(screen.queryByLabelText('Street and number')).toBeNull();
-    await waitFor(() => screen.getByLabelText(/^Collect at the Nursery, free/));
+    await screen.findByLabelText(/^Collect at the Nursery, free/);
     expect(screen.queryByLabelText(/^Parcel, /)).toBeNull();
     fill('Full name', 'Ines Varga');
     fill('Phone', '902 555 0123');
@@ -55,12 +55,12 @@ describe('the checkout', () => {
   test('fills in the region of a code, and proposes it where another is chosen', async () => {
     await openCheckout(['pot-26']);
     fill('Postal code', 'B2G 2L2');
-    await waitFor(() => screen.getByDisplayValue('Nova Scotia'));
+    await screen.findByDisplayValue('Nova Scotia');
     await choose('Province or territory', 'ontario', 'Ontario');
-    await waitFor(() => screen.getByText('“B2G 2L2” is in Nova Scotia, not in Ontario.'));
+    await screen.findByText('“B2G 2L2” is in Nova Scotia, not in Ontario.');
     fireEvent.press(screen.getByText('Use Nova Scotia'));
-    await waitFor(() => screen.getByLabelText(/^Parcel, /));
-    await waitFor(() => expect(screen.queryByText(/not in Ontario/)).toBeNull());
+    await screen.findByLabelText(/^Parcel, /);
+    await waitForElementToBeRemoved(() => screen.queryByText(/not in Ontario/));
   });
 
   test('lists only countries that are sold to, and says at once that a region is closed', async () => {
@@ -73,7 +73,7 @@ describe('the checkout', () => {
     expect(screen.getByText('Germany')).toBeTruthy();
     await choose('Country', 'canada', 'Canada');
     await choose('Province or territory', 'ontario', 'Ontario');
-    await waitFor(() => screen.getByText('We do not sell to Ontario.'));
+    await screen.findByText('We do not sell to Ontario.');
   });
 
   test('keeps what was typed while the customer looks at the basket again', async () => {

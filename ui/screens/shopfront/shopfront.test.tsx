@@ -146,7 +146,7 @@ describe('the checkout', () => {
     const store = await openCheckout(['pot-26', 'pot-26']);
     expect(screen.getByText('Shown as soon as the address says where.')).toBeTruthy();
     await typeAddress();
-    await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
+    await screen.findByLabelText('Parcel, 17.30');
     for (const text of ['GST, 5 %', 'HST, provincial part, 9 %', '4.42', '7.95', 'CAD\u00A0100.67'])
       expect(screen.getByText(text)).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Pallet, 66.56'));
@@ -168,7 +168,7 @@ describe('the checkout', () => {
   test('shows the order again, and its preview gives the same charge', async () => {
     const store = await openCheckout(['pot-26', 'pot-26']);
     await typeAddress();
-    await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
+    await screen.findByLabelText('Parcel, 17.30');
     fireEvent.press(screen.getByText('Place the order'));
     await waitFor(() => expect(currentAddress().pathname).toBe('/shop/order'));
     screen.unmount();
@@ -191,10 +191,10 @@ describe('the checkout', () => {
     jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
     const store = await openCheckout(['plant-heather']);
     await typeAddress('Halifax', 'B3H 2Y9');
-    await waitFor(() => screen.getByLabelText('Electric cart, 6.25'));
+    await screen.findByLabelText('Electric cart, 6.25');
     fireEvent.press(screen.getByLabelText('Electric cart, 6.25'));
     fireEvent.press(screen.getByText('Place the order'));
-    await waitFor(() => screen.getByText('Pick a day or time first.'));
+    await screen.findByText('Pick a day or time first.');
     fireEvent.press(screen.getByLabelText('16:00–17:00'));
     const slot = { start: '2026-11-24T16:00:00-04:00', end: '2026-11-24T17:00:00-04:00' };
     const other = (number: string): PastOrder => ({
@@ -235,7 +235,7 @@ describe('the checkout', () => {
     await openCheckout(['plant-heather']);
     fill('Postal code', 'B3H 2Y9');
     await choose('Province or territory', 'nova', 'Nova Scotia');
-    await waitFor(() => screen.getByLabelText('Electric cart, 6.25'));
+    await screen.findByLabelText('Electric cart, 6.25');
     fireEvent.press(screen.getByLabelText('Electric cart, 6.25'));
     fireEvent.press(screen.getByLabelText('16:00–17:00'));
     act(() => jest.advanceTimersByTime(HELD_MS - 1_000));
@@ -248,7 +248,7 @@ describe('the checkout', () => {
     jest.setSystemTime(new Date('2026-11-24T14:55:00Z'));
     const store = await openCheckout(['plant-heather']);
     await typeAddress('Halifax', 'B3H 2Y9');
-    await waitFor(() => screen.getByLabelText('Electric cart, today, 8.75'));
+    await screen.findByLabelText('Electric cart, today, 8.75');
     fireEvent.press(screen.getByLabelText('Electric cart, today, 8.75'));
     const [first] = within(screen.getByLabelText('The time')).getAllByRole('radio');
     if (first) fireEvent.press(first);
@@ -266,7 +266,7 @@ describe('the checkout', () => {
     await openCheckout(['plant-heather']);
     fill('Postal code', 'B3H 2Y9');
     await choose('Province or territory', 'nova', 'Nova Scotia');
-    await waitFor(() => screen.getByLabelText('Electric cart, today, 8.75'));
+    await screen.findByLabelText('Electric cart, today, 8.75');
     act(() => jest.advanceTimersByTime(10 * 60_000));
     expect(screen.queryByLabelText('Electric cart, today, 8.75')).toBeNull();
     expect(screen.getByLabelText('Electric cart, 6.25')).toBeTruthy();
@@ -276,11 +276,11 @@ describe('the checkout', () => {
     jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
     const store = await openCheckout([...Array<string>(7).fill('soil-20'), 'cane-bamboo']);
     await typeAddress('Dartmouth', 'B2W 3T7');
-    await waitFor(() => screen.getByText('No one way takes all of it, but in 2 parts you can have it.'));
+    await screen.findByText('No one way takes all of it, but in 2 parts you can have it.');
     expect(screen.getByText('Why no one way takes it')).toBeTruthy();
     expect(screen.getByText('Getting it to you, in 2 parts')).toBeTruthy();
     fireEvent.press(screen.getByText('Order in 2 parts'));
-    await waitFor(() => screen.getByText(/: Pick a day or time first\.$/));
+    await screen.findByText(/: Pick a day or time first\.$/);
     expect(store.getState().orders).toEqual([]);
     // One part comes by the day, which is the whole choice; the other has a time besides.
     for (const list of [...screen.getAllByLabelText('The day'), screen.getByLabelText('The time')]) {
@@ -337,7 +337,7 @@ describe('the checkout', () => {
   test('tells the customer who cannot buy why, and what would help', async () => {
     await openCheckout(['pot-salt']);
     await typeAddress();
-    await waitFor(() => screen.getByText('We cannot take this order as it is.'));
+    await screen.findByText('We cannot take this order as it is.');
     expect(screen.getByText(/We do not have the weight of Salt-glaze planter on record/)).toBeTruthy();
     expect(screen.getByText('Order without it, or write to us.')).toBeTruthy();
   });
@@ -345,7 +345,7 @@ describe('the checkout', () => {
   test('follows the draft', async () => {
     const store = await openCheckout(['pot-26', 'pot-26']);
     await typeAddress();
-    await waitFor(() => screen.getByLabelText('Parcel, 17.30'));
+    await screen.findByLabelText('Parcel, 17.30');
     act(() => void store.dispatch(edit('openCountries', { countries: ['CA'], open: false }, 'close')));
     expect(screen.getByText('We do not send to this address.')).toBeTruthy();
   });

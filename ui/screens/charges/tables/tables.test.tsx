@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { act, fireEvent, screen } from '@testing-library/react-native';
 import type { RateTable } from '../../../../core/model/price.ts';
 import { makeListReader as mockMakeReader, type ListItem } from '../../../workers/list-reader.ts';
 import { undone } from '../../../state/draft.ts';
@@ -148,7 +148,7 @@ test('a rate is priced by a table and leads to it', async () => {
   goTo({ pathname: '/charges', params: { zone: 'west', service: 'pallet' } });
   const store = demoStore();
   renderOver(store, <ChargesScreen />);
-  await waitFor(() => screen.getByText(/withheld, never free/));
+  await screen.findByText(/withheld, never free/);
   fireEvent.press(screen.getByText('Flat'));
   const priceOf = () => selectBook(store.getState()).rates.find(({ id }) => id === 'pallet-west')?.price;
   expect(priceOf()?.kind).toBe('flat');

@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
+import { act, fireEvent, screen, within } from '@testing-library/react-native';
 import type { DeliveryArea, PickupPoint, Position } from '../../../../core/model/delivery.ts';
 import { undone } from '../../../state/draft.ts';
 import { selectBook, selectPreview } from '../../../state/selectors.ts';
@@ -114,7 +114,7 @@ describe('the lists', () => {
 
   test('name the codes that two areas cover', async () => {
     await open();
-    await waitFor(() => screen.getByText(/^Covered twice: .*B3K \(Peninsula, before Harbour ring\)/));
+    await screen.findByText(/^Covered twice: .*B3K \(Peninsula, before Harbour ring\)/);
   });
 });
 
@@ -155,7 +155,7 @@ describe('an area', () => {
     expect(areaOf(store, 'harbour-ring')?.covers).toEqual({ kind: 'radius', metres: 6_000 });
     type('From The Nursery, up to', 'far');
     expect(screen.getByText(/^Write a distance, as 3 km\. Kept: 6 km/)).toBeTruthy();
-    await waitFor(() => screen.getByText(/^Holds B2/));
+    await screen.findByText(/^Holds B2/);
     fireEvent.press(screen.getByText(/^Turn into the \d+ codes it holds$/));
     const covers = areaOf(store, 'harbour-ring')?.covers;
     expect(covers?.kind === 'postal' && covers.patterns).toContain('B3K*');
@@ -199,7 +199,7 @@ describe('an area', () => {
     const before = areaOf(store, 'peninsula')?.covers;
     const draw = async (): Promise<void> => {
       fireEvent.press(screen.getByText('Draw it again on the map'));
-      await waitFor(() => screen.getByLabelText(/^Drawing a shape/));
+      await screen.findByLabelText(/^Drawing a shape/);
     };
     const press = (...keys: string[]): void => {
       for (const key of keys)
@@ -231,7 +231,7 @@ describe('an area', () => {
   test('has its shape moved by the arrow keys, and corners put in and taken out', async () => {
     const store = await open({ area: 'peninsula' });
     fireEvent.press(screen.getByText('a shape'));
-    await waitFor(() => screen.getByLabelText('Corner 1 of Peninsula'));
+    await screen.findByLabelText('Corner 1 of Peninsula');
     const ring = () => {
       const covers = areaOf(store, 'peninsula')?.covers;
       return covers?.kind === 'shape' ? covers.ring : [];
@@ -333,7 +333,7 @@ describe('a pickup point', () => {
       '**Ring** [here](https://example.org) or [there](javascript:alert(1))\n\n- one\n- two\n\n<b>raw</b>',
     );
     const seen = await screen.findByLabelText('As customers see it');
-    await waitFor(() => within(seen).getByText('Ring'));
+    await within(seen).findByText('Ring');
     expect(within(seen).getAllByRole('link')).toHaveLength(1);
     expect(within(seen).getAllByText('–')).toHaveLength(2);
     expect(within(seen).queryByText(/<b>/)).toBeNull();
