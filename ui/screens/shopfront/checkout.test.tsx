@@ -1,4 +1,11 @@
-import { act, fireEvent, screen, waitFor, waitForElementToBeRemoved, within } from '@testing-library/react-native';
+import {
+  act,
+  fireEvent,
+  screen,
+  waitFor,
+  waitForElementToBeRemoved,
+  within,
+} from '@testing-library/react-native';
 import { edit } from '../../state/draft.ts';
 import { shopServed } from '../../state/session.ts';
 import { choose, fill, openCheckout, typeAddress } from '../../testing/checkout.tsx';
