@@ -24,7 +24,7 @@ export type { TestOrder } from './model/test-order.ts';
 export { withSubdivision } from './place/subdivision-of-code.ts';
 export { compile, type Ask, type CompiledBook } from './quote/compile.ts';
 export { carrierQuestions } from './quote/questions.ts';
-export { quote, requestFaults } from './quote/quote.ts';
+export { measureOrder, quote, requestFaults, type MeasuredOrder } from './quote/quote.ts';
 export { replay, type Replay } from './replay/replay.ts';
 export { customerWords, type CustomerWords } from './words/customer/customer-words.ts';
 export { customerLanguages, inLanguage } from './words/customer/own-texts.ts';

@@ -8,6 +8,7 @@ import { jsonBody } from './body.ts';
 import { addWritingRoutes } from './edition-writing.ts';
 import type { Editions } from './editions.ts';
 import { readingKey, type Keys } from './keys.ts';
+import { LineWriter } from './line-writer.ts';
 import type { Metrics } from './metrics.ts';
 import { answerOrder, isProblem, type QuoteAnswer } from './quote-answer.ts';
 import { problemOf, refuse, sendProblem, type Problem } from './refusals.ts';
@@ -81,16 +82,6 @@ const counted = async (
   return answer;
 };
 
-/** Waits until the reader has taken what was written, or has gone. */
-const hasRoom = (response: Response): Promise<void> =>
-  new Promise((resolve) => {
-    const done = (): void => {
-      response.off('drain', done).off('close', done);
-      resolve();
-    };
-    response.on('drain', done).on('close', done);
-  });
-
 /** Answers each line in turn, and writes each as soon as it is there and the reader has room for it. */
 const answerLines = async (
   service: EditionService,
@@ -102,13 +93,14 @@ const answerLines = async (
   if (lines.length > MOST_LINES) return refuse(response, 'too-many-lines', String(MOST_LINES));
   // What compresses would hold the lines back.
   response.type(NDJSON).set('Cache-Control', 'no-transform');
+  const lineWriter = new LineWriter(response);
   for (const line of lines) {
     if (response.destroyed) return;
     const json = readJson(line);
     const answer = json.ok ? await counted(service, asked, json.value) : problemOf('not-json');
-    if (!response.write(`${JSON.stringify(answer)}\n`)) await hasRoom(response);
+    if (!lineWriter.write(JSON.stringify(answer))) await lineWriter.hasRoom();
   }
-  response.end();
+  lineWriter.end();
 };
 
 /** The times of day that an order can choose from, with how many are left of each. */

@@ -1,17 +1,16 @@
 import { z } from 'zod';
 import type { Asker } from '../carriers/asking.ts';
-import { carrierAnswerSchema, type CarrierAnswer } from '../core/model/carrier.ts';
+import { carrierAnswerSchema, type CarrierAnswer, type CarrierQuestion } from '../core/model/carrier.ts';
 import type { Fault } from '../core/model/fault.ts';
 import { languageSchema, type Language } from '../core/model/language.ts';
 import { destinationSchema, subdivisionSchema, type Destination } from '../core/model/place.ts';
 import { quoteSchema, type Quote } from '../core/model/quote.ts';
-import { quoteRequestSchema, type QuoteRequest } from '../core/model/request.ts';
+import { quoteRequestSchema } from '../core/model/request.ts';
 import { parseWith } from '../core/model/schema-fault.ts';
 import { toldReason } from '../core/order/obstacles.ts';
 import { contradictedBy, withSubdivision } from '../core/place/subdivision-of-code.ts';
 import type { CompiledBook } from '../core/quote/compile.ts';
-import { carrierQuestions } from '../core/quote/questions.ts';
-import { quote, requestFaults } from '../core/quote/quote.ts';
+import { measureOrder } from '../core/quote/quote.ts';
 import { locatedSentence } from '../core/words/fault-sentence.ts';
 import type { CustomerWords } from '../core/words/customer/customer-words.ts';
 import { locate } from '../gazetteer/locate.ts';
@@ -44,10 +43,10 @@ const said = (faults: readonly Fault[]): string => faults.map(locatedSentence).j
 /** The carriers' answers to what an order asks of them, each within its account's time. */
 const askCarriers = async (
   compiled: CompiledBook,
-  request: QuoteRequest,
+  questions: readonly CarrierQuestion[],
   asker: Asker,
 ): Promise<readonly CarrierAnswer[]> => {
-  const asked = carrierQuestions(compiled, request).map((question) => ({
+  const asked = questions.map((question) => ({
     question,
     timeoutMs: compiled.accounts.get(question.key)?.account.timeoutMs ?? 0,
   }));
@@ -86,9 +85,10 @@ export const answerOrder = async (
   const { answers, ...asked } = order.value;
   const destination = asked.destination && (await completed(asked.destination));
   const request = { ...asked, destination };
-  const faults = requestFaults(compiled, request);
-  if (faults.length > 0) return problemOf('invalid', said(faults));
-  const quoted = quote(compiled, request, answers ?? (await askCarriers(compiled, request, asker)));
+  const measured = measureOrder(compiled, request);
+  if (!measured.ok) return problemOf('invalid', said(measured.faults));
+  const { questions, quote } = measured.value;
+  const quoted = quote(answers ?? (await askCarriers(compiled, questions, asker)));
   const { currency, subtotal, goodsTax, zone, parcels, choices, withheld, notices } = quoted;
   const codeLiesIn = destination && contradictedBy(destination);
   return {

@@ -92,8 +92,16 @@ const byKind = ({ kind: a }: SizedLot, { kind: b }: SizedLot): number =>
 
 const MOST_KEPT = 2_000;
 
-const keyOf = ({ kind, quantity, line }: SizedLot): string =>
-  `${line}:${quantity}:${kind.weight}:${kind.turns.length}:${kind.turns[0]?.join('x') ?? ''}`;
+/** What tells what is packed from all else that is packed by the same plan. */
+const keyOf = (lots: readonly LineUnits[], lines: readonly BasketLine[], scale: Scale): string => {
+  let key = `${scale.weight}/${scale.size}`;
+  for (const { line, quantity, weight } of lots) {
+    const { size, keepUpright = false } = lines[line]?.good ?? {};
+    const sides = size ? `${size.length}x${size.width}x${size.height}` : '';
+    key += `,${line}:${quantity}:${weight}:${sides}:${keepUpright}`;
+  }
+  return key;
+};
 
 const roomIn = ({ boxes }: Packing, scale: Scale): PackBox[] =>
   boxes.map(({ inside, maxWeight, cost = 0 }) => ({
@@ -148,12 +156,11 @@ export const packIntoBoxes = (
   if (lots.length === 0) return { ok: true, runs: [] };
   const refused = boxRefusal(lots, packing, lines, scale);
   if (refused) return refused;
-  const sized = sizedLots(lots, lines, scale).sort(byKind);
   const { packed: known } = packing.memory;
-  const key = `${scale.weight}/${scale.size}:${sized.map(keyOf).join()}`;
+  const key = keyOf(lots, lines, scale);
   const before = known.get(key);
   if (before) return before;
-  const packed = packedAnew(sized, packing, scale);
+  const packed = packedAnew(sizedLots(lots, lines, scale).sort(byKind), packing, scale);
   if (known.size >= MOST_KEPT) known.clear();
   known.set(key, packed);
   return packed;

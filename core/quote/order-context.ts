@@ -2,6 +2,7 @@ import type { AdjustedOrder } from '../adjust/adjustment-kind.ts';
 import { measureBasket } from '../basket/basket.ts';
 import { taxesAt, taxOn } from '../duty/tax.ts';
 import type { CarrierAnswer } from '../model/carrier.ts';
+import type { Result } from '../model/fault.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { TaxRate } from '../model/tax.ts';
 import type { Packing } from '../pack/packing.ts';
@@ -65,16 +66,15 @@ const packedByAccount = (packed: (packing: Packing) => Parcels): OrderContext['c
   };
 };
 
-/** An order measured once. The request is one that `requestFaults` finds nothing wrong with; another throws. */
-export const orderContext = (compiled: CompiledBook, request: QuoteRequest): OrderContext => {
+/** An order measured once, or what makes it unusable with this book. */
+export const measuredOrder = (compiled: CompiledBook, request: QuoteRequest): Result<OrderContext> => {
   const { defaultWeight, pricesIncludeTax } = compiled.book.store;
   const { basket, faults } = measureBasket(compiled.goods, defaultWeight, request);
-  if (faults.length > 0)
-    throw new Error(`the request was not checked: ${faults.map((found) => found.code).join(', ')}`);
+  if (faults.length > 0) return { ok: false, faults: [...faults] };
   const reach = reachOf(compiled, request);
   const { place } = reach;
   const packed = (packing: Packing): Parcels => new Parcels(packing, basket.chargeable, defaultWeight);
-  return {
+  const order: OrderContext = {
     compiled,
     request,
     basket,
@@ -92,4 +92,12 @@ export const orderContext = (compiled: CompiledBook, request: QuoteRequest): Ord
     answers: NO_ANSWERS,
     booked: request.slotsTaken ? compiled.parts.booked(request.slotsTaken) : null,
   };
+  return { ok: true, value: order };
+};
+
+/** An order measured once. The request is one that `requestFaults` finds nothing wrong with; another throws. */
+export const orderContext = (compiled: CompiledBook, request: QuoteRequest): OrderContext => {
+  const order = measuredOrder(compiled, request);
+  if (order.ok) return order.value;
+  throw new Error(`the request was not checked: ${order.faults.map((found) => found.code).join(', ')}`);
 };

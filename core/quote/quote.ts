@@ -1,6 +1,6 @@
 import { measureBasket } from '../basket/basket.ts';
-import type { CarrierAnswer } from '../model/carrier.ts';
-import type { Fault } from '../model/fault.ts';
+import type { CarrierAnswer, CarrierQuestion } from '../model/carrier.ts';
+import type { Fault, Result } from '../model/fault.ts';
 import type { Choice, Notice, Quote, Withheld } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { areasAt, bestAreas } from '../place/area-index.ts';
@@ -13,7 +13,7 @@ import { choiceOf } from './choice.ts';
 import { collectAt } from './collecting.ts';
 import type { CompiledBook } from './compile.ts';
 import { deliverBy } from './delivering.ts';
-import { orderContext, withAnswers, type OrderContext } from './order-context.ts';
+import { measuredOrder, orderContext, withAnswers, type OrderContext } from './order-context.ts';
 import { NONE_TOLD, offerAs, withhold, type Outcome, type Way } from './outcome.ts';
 import { questionsOf } from './questions.ts';
 import { Quoted } from './quoted.ts';
@@ -147,4 +147,25 @@ export const quote = (
   const order = orderContext(compiled, request);
   const answers = carriers ?? compiled.ask?.(questionsOf(order)) ?? [];
   return quoteOrder(withAnswers(order, answers));
+};
+
+/** An order that was measured, for whoever asks the carriers between its questions and its quote. */
+export interface MeasuredOrder {
+  /** What has to be asked of carriers: see `carrierQuestions`. */
+  questions: CarrierQuestion[];
+  /** What the customer would be offered: see `quote`. */
+  quote: (answers: readonly CarrierAnswer[]) => Quote;
+}
+
+/** An order measured once for its questions and its quote, or what `requestFaults` finds wrong with it. */
+export const measureOrder = (compiled: CompiledBook, request: QuoteRequest): Result<MeasuredOrder> => {
+  const order = measuredOrder(compiled, request);
+  if (!order.ok) return order;
+  return {
+    ok: true,
+    value: {
+      questions: questionsOf(order.value),
+      quote: (answers) => quoteOrder(withAnswers(order.value, answers)),
+    },
+  };
 };

@@ -2,7 +2,7 @@ import { act, screen } from '@testing-library/react-native';
 import { Text } from 'react-native-paper';
 import type { CarrierAnswer, CarrierQuestion } from '../../core/model/carrier.ts';
 import { carrierQuestions } from '../../core/quote/questions.ts';
-import { answersForgotten, questionKey, quoteWithKnown } from '../state/answers.ts';
+import { answersForgotten, questionKey, askedQuote } from '../state/answers.ts';
 import { edit } from '../state/draft.ts';
 import { selectCompiled, selectPreview, selectTestOrders } from '../state/selectors.ts';
 import { AskForPreview } from '../preview/ask-for-preview.tsx';
@@ -102,8 +102,8 @@ describe('carriers are asked for the preview', () => {
     const answers: CarrierAnswer[] = [
       { key: 'fulmar', ok: true, services: [{ code: 'two-day', name: 'T', amount: 500 }] },
     ];
-    const kept = quoteWithKnown(compiled, testOrder!.request, {}, answers);
-    expect([kept.questions, kept.pending]).toEqual([[], []]);
+    const kept = askedQuote(compiled, testOrder!.request, {}, answers);
+    expect(kept).toMatchObject({ ok: true, value: { questions: [], pending: [] } });
     act(() => void store.dispatch(edit('setAnswers', { id: 'two-pots', answers }, 'kept')));
     expect(preview(store).quote.choices.find(({ id }) => id === 'express-maritimes:two-day')?.charge).toBe(
       525,

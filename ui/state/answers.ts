@@ -1,10 +1,10 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { CarrierAnswer, CarrierQuestion } from '../../core/model/carrier.ts';
+import type { Result } from '../../core/model/fault.ts';
 import { inShort } from '../../core/model/in-short.ts';
 import { withoutPending, type Pending } from '../../core/quote/pending.ts';
 import type { CompiledBook } from '../../core/quote/compile.ts';
-import { carrierQuestions } from '../../core/quote/questions.ts';
-import { quote } from '../../core/quote/quote.ts';
+import { measureOrder } from '../../core/quote/quote.ts';
 import type { Quote } from '../../core/model/quote.ts';
 import type { QuoteRequest } from '../../core/model/request.ts';
 
@@ -46,17 +46,33 @@ export interface AskedQuote {
   answers: readonly CarrierAnswer[];
 }
 
-/** A request that nothing is wrong with, quoted with what is known of its carriers; `kept` stand for answers. */
-export const quoteWithKnown = (
+/** An order quoted with what is known of its carriers, or what is wrong with it; `kept` stand for answers. */
+export const askedQuote = (
   compiled: CompiledBook,
   request: QuoteRequest,
   known: AnswersState,
   kept?: readonly CarrierAnswer[],
-): AskedQuote => {
-  if (kept) return { quote: quote(compiled, request, kept), pending: [], questions: [], answers: kept };
-  const questions = carrierQuestions(compiled, request);
+): Result<AskedQuote> => {
+  const measured = measureOrder(compiled, request);
+  if (!measured.ok) return measured;
+  const { questions, quote } = measured.value;
+  if (kept) return { ok: true, value: { quote: quote(kept), pending: [], questions: [], answers: kept } };
   const there = questions.flatMap((question) => known[questionKey(question)] ?? []);
   const waiting = new Set(questions.map(({ key }) => key));
   for (const { key } of there) waiting.delete(key);
-  return { ...withoutPending(compiled, quote(compiled, request, there), waiting), questions, answers: there };
+  return {
+    ok: true,
+    value: { ...withoutPending(compiled, quote(there), waiting), questions, answers: there },
+  };
+};
+
+/** The same for an order that nothing is wrong with; another throws. */
+export const quoteWithKnown = (
+  compiled: CompiledBook,
+  request: QuoteRequest,
+  known: AnswersState,
+): AskedQuote => {
+  const asked = askedQuote(compiled, request, known);
+  if (asked.ok) return asked.value;
+  throw new Error(`the request was not checked: ${asked.faults.map(({ code }) => code).join(', ')}`);
 };

@@ -3,11 +3,10 @@ import type { Choice, Quote } from '../../core/model/quote.ts';
 import type { QuoteRequest } from '../../core/model/request.ts';
 import { prepaidOf } from '../../core/duty/prepaid.ts';
 import type { CompiledBook } from '../../core/quote/compile.ts';
-import { requestFaults } from '../../core/quote/quote.ts';
 import type { Split } from '../../core/quote/split.ts';
 import { taxLines, type TaxLine } from '../../core/quote/tax-lines.ts';
 import { splitWithKnown, type AskedSplit } from './asked-split.ts';
-import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';
+import { askedQuote, quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';
 import { selectShopCompiled, selectShopGoods } from './shop-language.ts';
 import type { RootState } from './store.ts';
 
@@ -83,8 +82,10 @@ const viewOf = (
   request: QuoteRequest | null,
   known: AnswersState,
 ): CustomerView | null => {
-  if (!request || requestFaults(compiled, request).length > 0) return null;
-  const asked = quoteWithKnown(compiled, request, known);
+  if (!request) return null;
+  const measured = askedQuote(compiled, request, known);
+  if (!measured.ok) return null;
+  const asked = measured.value;
   const { quote: quoted } = asked;
   const isStuck = quoted.choices.length === 0 && asked.pending.length === 0;
   const { split, waits, questions } = isStuck ? splitWithKnown(compiled, request, known) : NO_SPLIT;

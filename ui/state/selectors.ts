@@ -3,12 +3,11 @@ import type { Fault } from '../../core/model/fault.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Catalogue } from '../../core/model/good.ts';
-import { requestFaults } from '../../core/quote/quote.ts';
 import { closedZones } from '../../core/coverage/closed-zones.ts';
 import { inTime } from '../../core/order/in-time.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import { splitWithKnown } from './asked-split.ts';
-import { quoteWithKnown, type AnswersState, type AskedQuote } from './answers.ts';
+import { askedQuote, type AnswersState, type AskedQuote } from './answers.ts';
 import { isDemoBook } from './demo.ts';
 import type { DisplayFormat } from '../../core/words/figure.ts';
 import type { RootState } from './store.ts';
@@ -46,11 +45,9 @@ const quoteOf = (
   testOrder: TestOrder,
   known: AnswersState,
 ): PreviewQuote => {
-  const compiled = compileShop(book, catalogue);
-  const faults = requestFaults(compiled, testOrder.request);
-  return faults.length > 0
-    ? { ok: false, faults }
-    : { ok: true, ...quoteWithKnown(compiled, testOrder.request, known, testOrder.answers) };
+  const { request, answers } = testOrder;
+  const asked = askedQuote(compileShop(book, catalogue), request, known, answers);
+  return asked.ok ? { ok: true, ...asked.value } : asked;
 };
 
 const selectAnswers = (state: RootState): AnswersState => state.answers;

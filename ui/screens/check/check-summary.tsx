@@ -2,13 +2,12 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Quote } from '../../../core/model/quote.ts';
-import { requestFaults } from '../../../core/quote/quote.ts';
 import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { Press } from '../../parts/press.tsx';
 import { Section } from '../../parts/section.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useToday } from '../../parts/use-today.ts';
-import { quoteWithKnown } from '../../state/answers.ts';
+import { askedQuote } from '../../state/answers.ts';
 import { previewOpened, testOrderChosen } from '../../state/session.ts';
 import { selectBook, selectCompiled } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -59,8 +58,8 @@ const ShortPreview = ({ line: { testOrder, state } }: { line: TestOrderLine }) =
   const dispatch = useAppDispatch();
   const compiled = useAppSelector(selectCompiled);
   const known = useAppSelector((root) => root.answers);
-  const isSound = requestFaults(compiled, testOrder.request).length === 0;
-  const quoted = isSound ? quoteWithKnown(compiled, testOrder.request, known, testOrder.answers).quote : null;
+  const asked = askedQuote(compiled, testOrder.request, known, testOrder.answers);
+  const quoted = asked.ok ? asked.value.quote : null;
   const cheapest = quoted ? cheapestOf(quoted) : undefined;
   const open = (): void => {
     dispatch(testOrderChosen(testOrder.id));
