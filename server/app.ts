@@ -89,10 +89,6 @@ const allowOrigins = (origins: readonly string[]) =>
 
 /** Whether it runs, and whether it should be asked. */
 const addHealthRoutes = (app: Express, editions: EditionSource, isStopping: () => boolean): void => {
-  app.use((_request, response, next) => {
-    if (isStopping()) response.set('Connection', 'close');
-    next();
-  });
   app.get('/health', (_request, response) => {
     response.json({ ok: true });
   });

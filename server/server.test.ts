@@ -1,5 +1,5 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer, get, type IncomingMessage, type Server } from 'node:http';
+import { Agent, createServer, get, type IncomingMessage, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -144,6 +144,34 @@ test('stopping lets what is under way finish, and takes nothing new', async () =
   await expect(fetch(`http://127.0.0.1:${port}`)).rejects.toThrow();
   expect(await underWay).toBe('done');
   await stopped;
+});
+
+test('stopping answers what is on its way on a connection that is open, and closes it with the answer', async () => {
+  const open = createServer((_request, response) => response.end('done'));
+  open.listen(0, '127.0.0.1');
+  await new Promise((resolve) => open.once('listening', resolve));
+  const { port } = open.address() as AddressInfo;
+  const agent = new Agent({ keepAlive: true, maxSockets: 1 });
+  const ask = (): Promise<IncomingMessage> =>
+    new Promise((resolve, reject) => {
+      get({ port, host: '127.0.0.1', agent }, (response) => {
+        response.resume().once('end', () => resolve(response));
+      }).once('error', reject);
+    });
+  expect((await ask()).headers.connection).toBe('keep-alive');
+  const stopped = stop(open);
+  expect((await ask()).headers.connection).toBe('close');
+  await stopped;
+  await expect(ask()).rejects.toThrow('ECONNREFUSED');
+
+  const waiting = createServer((_request, response) => response.end('done'));
+  waiting.listen(port, '127.0.0.1');
+  await new Promise((resolve) => waiting.once('listening', resolve));
+  await ask();
+  const from = performance.now();
+  await stop(waiting, 50);
+  expect(performance.now() - from).toBeLessThan(5_000);
+  agent.destroy();
 });
 
 test('localhost leads to 127.0.0.1, so that the browser’s storage is one', async () => {
