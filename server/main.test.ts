@@ -78,6 +78,13 @@ test('several processes answer at one port, are replaced without losing a reques
   process.kill(Number(first), 'SIGKILL');
   await until(() => children().length === 2 && !children().includes(first));
   expect((await fetch(`${origin}/ready`)).status).toBe(200);
+  for (const pid of children()) process.kill(Number(pid), 'SIGKILL');
+  const isBack = (): Promise<boolean> =>
+    fetch(`${origin}/ready`, { signal: AbortSignal.timeout(1_000) }).then(
+      ({ status }) => status === 200,
+      () => false,
+    );
+  await until(isBack);
   program.kill('SIGTERM');
   expect(await ended(program)).toBe(0);
 });

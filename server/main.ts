@@ -11,5 +11,5 @@ if (!read.ok) {
 const tell = (address: string): void => console.log(`Emporos is at ${address}`);
 const { settings } = read;
 if (settings.workers === 1) void serve(settings, { onListening: tell });
-else if (cluster.isPrimary) keepProcesses(settings.workers, tell);
+else if (cluster.isPrimary) void keepProcesses(settings, tell);
 else void serve(settings, amongOthers());

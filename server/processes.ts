@@ -1,6 +1,8 @@
 import cluster, { type Worker } from 'node:cluster';
+import { createServer, type AddressInfo } from 'node:net';
 import { AggregatorRegistry } from 'prom-client';
 import type { Surroundings } from './serve.ts';
+import type { Settings } from './settings.ts';
 
 /** A process that ended sooner than this after its start is not started again at once. */
 const SOON_MS = 1_000;
@@ -23,17 +25,31 @@ const exited = (worker: Worker): Promise<void> =>
 const listening = (worker: Worker): Promise<void> =>
   new Promise((resolve) => worker.once('listening', () => resolve()));
 
+/** A port that is free now: where the system is to choose one, it chooses once, for every process that comes later too. */
+const freePort = (host: string): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const server = createServer().once('error', reject);
+    server.listen(0, host, () => {
+      const { port } = server.address() as AddressInfo;
+      server.close(() => resolve(port));
+    });
+  });
+
 /**
  * Keeps so many processes answering at one port. One that ends by itself is started again; SIGHUP puts a new one in
  * the place of each, one after the other, so that no request is lost; SIGTERM lets all finish and ends.
  */
-export const keepProcesses = (count: number, onListening: (address: string) => void): void => {
+export const keepProcesses = async (
+  { workers: count, host, port }: Pick<Settings, 'workers' | 'host' | 'port'>,
+  onListening: (address: string) => void,
+): Promise<void> => {
+  const PORT = String(port || (await freePort(host)));
   const figures = new AggregatorRegistry();
   const leaving = new Set<Worker>();
   let isEnding = false;
   const start = (): Worker => {
     const from = Date.now();
-    const worker = cluster.fork();
+    const worker = cluster.fork({ PORT });
     worker.on('message', (message: unknown) => {
       if (!isAsked(message)) return;
       void figures
@@ -65,8 +81,8 @@ export const keepProcesses = (count: number, onListening: (address: string) => v
     await Promise.all(Object.values(cluster.workers ?? {}).map((one) => one && leave(one)));
     process.exit(0);
   };
-  cluster.once('listening', (_worker, { address, port }) =>
-    onListening(`http://${address ?? '127.0.0.1'}:${port}`),
+  cluster.once('listening', (_worker, { address }) =>
+    onListening(`http://${address ?? '127.0.0.1'}:${PORT}`),
   );
   for (let at = 0; at < count; at += 1) start();
   process.on('SIGHUP', () => void replaceEach());
