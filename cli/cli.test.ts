@@ -46,6 +46,28 @@ describe('quote', () => {
     });
   });
 
+  test('completes an address from its postal code where it is told to, one or a line each', async () => {
+    const {
+      subdivision: _,
+      point: __,
+      ...short
+    } = demoTestOrders[0]?.request.destination ?? { country: 'CA' };
+    const file = write(
+      'short.json',
+      JSON.stringify({ ...demoTestOrders[0]?.request, destination: { ...short, postalCode: 'B3H 2Y9' } }),
+    );
+    const offered = async (...more: string[]): Promise<string[]> => {
+      const { out } = await ask('quote', ...SHOP, ...more);
+      return quoteSchema.parse(JSON.parse(out)).choices.map(({ kind }) => kind);
+    };
+    expect(await offered('--request', file)).not.toContain('shipping');
+    const whole = await offered('--request', file, '--complete');
+    expect(whole).toEqual(expect.arrayContaining(['shipping', 'delivery', 'pickup']));
+    expect(await offered('--requests', file, '--complete')).toEqual(whole);
+    const { code, err } = await ask('audit', ...SHOP, '--complete');
+    expect([code, err.split('\n')[0]]).toEqual([2, 'audit takes no --complete.']);
+  });
+
   test('answers a line for a line, in order, an unusable one in its place', async () => {
     const pair = JSON.stringify({ request: demoTestOrders[1]?.request, answers: [] });
     const lines = [

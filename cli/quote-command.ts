@@ -10,6 +10,7 @@ import { parseWith } from '../core/model/schema-fault.ts';
 import type { CompiledBook } from '../core/quote/compile.ts';
 import { quote, requestFaults } from '../core/quote/quote.ts';
 import { faultSentence, locatedSentence } from '../core/words/fault-sentence.ts';
+import { completed } from '../gazetteer/complete.ts';
 import { CannotRun, readFileWith, readShop } from './files.ts';
 
 export type Write = (text: string) => void;
@@ -21,6 +22,8 @@ export interface QuoteOptions {
   requests?: string;
   answers?: string;
   'stand-ins'?: boolean;
+  /** Whether an address that lacks its subdivision or point is given those of its postal code. */
+  complete?: boolean;
 }
 
 const answersSchema = z.array(carrierAnswerSchema).max(200);
@@ -40,23 +43,32 @@ const readAsked = (value: unknown): Result<Asked> => {
   return request.ok ? { ok: true, value: { request: request.value } } : request;
 };
 
-const answer = (shop: CompiledBook, asked: Asked): Result<Quote> => {
-  const faults = requestFaults(shop, asked.request);
+/** The shop that is asked, and whether addresses are completed first. */
+interface Desk {
+  shop: CompiledBook;
+  completes: boolean;
+}
+
+const answer = async ({ shop, completes }: Desk, { request, answers }: Asked): Promise<Result<Quote>> => {
+  const { destination } = request;
+  const whole =
+    completes && destination ? { ...request, destination: await completed(destination) } : request;
+  const faults = requestFaults(shop, whole);
   if (faults.length > 0) return { ok: false, faults: [...faults] };
-  return { ok: true, value: quote(shop, asked.request, asked.answers) };
+  return { ok: true, value: quote(shop, whole, answers) };
 };
 
-const oneQuote = (
-  shop: CompiledBook,
+const oneQuote = async (
+  desk: Desk,
   requestFile: string,
   answersFile: string | undefined,
   write: Write,
-): number => {
+): Promise<number> => {
   const request = readFileWith(requestFile, readRequest);
   const answers = answersFile
     ? readFileWith(answersFile, (value) => parseWith(answersSchema, value))
     : undefined;
-  const answered = answer(shop, { request, answers });
+  const answered = await answer(desk, { request, answers });
   if (!answered.ok) {
     throw new CannotRun(...answered.faults.map((fault) => `${requestFile}: ${locatedSentence(fault)}`));
   }
@@ -67,25 +79,25 @@ const oneQuote = (
 const lineError = (line: number, [fault]: readonly Fault[]): string =>
   JSON.stringify({ error: { line, path: fault?.path ?? '', text: fault ? faultSentence(fault) : '' } });
 
-const answerLine = (shop: CompiledBook, text: string, line: number): { ok: boolean; json: string } => {
+const answerLine = async (desk: Desk, text: string, line: number): Promise<{ ok: boolean; json: string }> => {
   const json = readJson(text);
   const asked = json.ok ? readAsked(json.value) : json;
-  const answered = asked.ok ? answer(shop, asked.value) : asked;
+  const answered = asked.ok ? await answer(desk, asked.value) : asked;
   return answered.ok
     ? { ok: true, json: JSON.stringify(answered.value) }
     : { ok: false, json: lineError(line, answered.faults) };
 };
 
 /** One answer a line, in the order of the lines; blank lines at the end of the file are no lines. */
-const manyQuotes = async (shop: CompiledBook, file: string, write: Write): Promise<number> => {
+const manyQuotes = async (desk: Desk, file: string, write: Write): Promise<number> => {
   if (!existsSync(file)) throw new CannotRun(`${file}: cannot be read (ENOENT).`);
   const lines = createInterface({ input: createReadStream(file, 'utf8'), crlfDelay: Infinity });
   let number = 0;
   let blank = 0;
   let faulty = false;
-  const put = (text: string): void => {
+  const put = async (text: string): Promise<void> => {
     number += 1;
-    const { ok, json } = answerLine(shop, text, number);
+    const { ok, json } = await answerLine(desk, text, number);
     faulty ||= !ok;
     write(`${json}\n`);
   };
@@ -94,8 +106,8 @@ const manyQuotes = async (shop: CompiledBook, file: string, write: Write): Promi
       blank += 1;
       continue;
     }
-    for (; blank > 0; blank -= 1) put('');
-    put(text);
+    for (; blank > 0; blank -= 1) await put('');
+    await put(text);
   }
   return faulty ? 1 : 0;
 };
@@ -103,6 +115,7 @@ const manyQuotes = async (shop: CompiledBook, file: string, write: Write): Promi
 /** Quotes one request, or one a line; gives the exit code: 0 well, 1 a line was unusable. */
 export const quoteCommand = async (options: QuoteOptions, write: Write): Promise<number> => {
   const shop = readShop(options.book, options.catalogue, options['stand-ins']);
-  if (options.request !== undefined) return oneQuote(shop, options.request, options.answers, write);
-  return manyQuotes(shop, options.requests ?? '', write);
+  const desk = { shop, completes: options.complete ?? false };
+  if (options.request !== undefined) return oneQuote(desk, options.request, options.answers, write);
+  return manyQuotes(desk, options.requests ?? '', write);
 };

@@ -10,6 +10,7 @@ const USAGE = [
   '  emporos check --book FILE --catalogue FILE --test-orders FILE',
   '  emporos replay --book FILE [--against FILE] --catalogue FILE --orders FILE',
   '  emporos audit --book FILE --catalogue FILE [--on YYYY-MM-DD]',
+  'With --complete, quote gives an address the subdivision and the point of its postal code, where it says none, as checkout does.',
   'With --stand-ins, the made-up carriers answer where no answers are handed in; without, a carrier counts as not reached.',
   'Exit: 0 well; 1 it found something wrong, such as a failed test order or an unusable line; 2 it could not run.',
 ].join('\n');
@@ -25,6 +26,7 @@ const OPTIONS = {
   against: { type: 'string' },
   on: { type: 'string' },
   'stand-ins': { type: 'boolean' },
+  complete: { type: 'boolean' },
   help: { type: 'boolean', short: 'h' },
 } as const;
 
@@ -63,7 +65,7 @@ const quoteOptions = (values: Values): QuoteOptions => {
     requests,
     answers,
     'stand-ins': standIns,
-  } = taken('quote', values, ['book', 'catalogue'], ['request', 'requests', 'answers']);
+  } = taken('quote', values, ['book', 'catalogue'], ['request', 'requests', 'answers', 'complete']);
   if ((request === undefined) === (requests === undefined)) {
     throw new CannotRun('quote needs either --request or --requests.', USAGE);
   }
@@ -77,6 +79,7 @@ const quoteOptions = (values: Values): QuoteOptions => {
     ...(requests ? { requests } : {}),
     ...(answers ? { answers } : {}),
     ...(standIns ? { 'stand-ins': true } : {}),
+    ...(values.complete ? { complete: true } : {}),
   };
 };
 

@@ -3,18 +3,17 @@ import type { Asker } from '../carriers/asking.ts';
 import { carrierAnswerSchema, type CarrierAnswer, type CarrierQuestion } from '../core/model/carrier.ts';
 import type { Fault } from '../core/model/fault.ts';
 import { languageSchema, type Language } from '../core/model/language.ts';
-import { destinationSchema, subdivisionSchema, type Destination } from '../core/model/place.ts';
+import { destinationSchema, subdivisionSchema } from '../core/model/place.ts';
 import { quoteSchema, type Quote } from '../core/model/quote.ts';
 import { quoteRequestSchema } from '../core/model/request.ts';
 import { parseWith } from '../core/model/schema-fault.ts';
 import { toldReason } from '../core/order/obstacles.ts';
-import { contradictedBy, withSubdivision } from '../core/place/subdivision-of-code.ts';
+import { contradictedBy } from '../core/place/subdivision-of-code.ts';
 import type { CompiledBook } from '../core/quote/compile.ts';
 import { measureOrder } from '../core/quote/quote.ts';
 import { locatedSentence } from '../core/words/fault-sentence.ts';
 import type { CustomerWords } from '../core/words/customer/customer-words.ts';
-import { locate } from '../gazetteer/locate.ts';
-import { readGazetteer } from '../gazetteer/read-gazetteer.ts';
+import { completed } from '../gazetteer/complete.ts';
 import { problemOf, type Problem } from './refusals.ts';
 import type { ServedEdition } from './served-edition.ts';
 
@@ -51,14 +50,6 @@ const askCarriers = async (
     timeoutMs: compiled.accounts.get(question.key)?.account.timeoutMs ?? 0,
   }));
   return asked.length === 0 ? [] : asker.ask(asked);
-};
-
-/** An address with the subdivision and the point that its postal code gives, where it says none. */
-const completed = async (destination: Destination): Promise<Destination> => {
-  const named = withSubdivision(destination);
-  if (named.point !== undefined || named.postalCode === undefined) return named;
-  const found = locate(await readGazetteer(named.country), named);
-  return found ? { ...named, point: found.point } : named;
 };
 
 /** What customers are told of what is not offered, by its id. */
