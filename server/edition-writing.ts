@@ -36,7 +36,7 @@ export const addWritingRoutes = (routes: Router, editions: Editions, keys: Keys)
       if (!read.ok) return refuse(response, 'edition-refused', read.reasons.join(' '));
       const there = findEdition(editions, read.shop, read.edition.number);
       if (there && there.digest !== read.digest) return refuse(response, 'edition-there');
-      if (!there) await editions.put(name, request.body);
+      if (!there) await editions.put(name, request.body, read);
       response
         .status(there ? 200 : 201)
         .json({ shop: read.shop, number: read.edition.number, digest: read.digest });

@@ -35,6 +35,8 @@ export class Editions implements EditionSource {
   #refused: RefusedFile[] = [];
   #watcher: FSWatcher | null = null;
   #timer: NodeJS.Timeout | null = null;
+  /** What files that are being put held when they were examined, by name: they are not read once more. */
+  readonly #examined = new Map<string, { text: string; read: ReadEdition }>();
   /** Readings of the folder one after another: none takes over with what an earlier one saw. */
   #reading: Promise<void> = Promise.resolve();
 
@@ -66,7 +68,9 @@ export class Editions implements EditionSource {
     const stamp = `${mtimeMs} ${size}`;
     const before = this.#known.get(name);
     if (before?.stamp === stamp) return before;
-    const read = await this.#reader(name, await readFile(path, 'utf8'));
+    const text = await readFile(path, 'utf8');
+    const examined = this.#examined.get(name);
+    const read = examined?.text === text ? examined.read : await this.#reader(name, text);
     return { stamp, reasons: read.ok ? [] : read.reasons, sound: soundOf(read) ?? before?.sound ?? null };
   }
 
@@ -103,12 +107,17 @@ export class Editions implements EditionSource {
     return Promise.resolve(this.#reader(name, text));
   }
 
-  /** Writes an edition's file, whole or not at all, and serves it. */
-  async put(name: string, text: string): Promise<void> {
+  /** Writes the file of an edition that was examined, whole or not at all, and serves it. */
+  async put(name: string, text: string, read: ReadEdition): Promise<void> {
     const path = join(this.#folder, name);
-    await writeFile(`${path}.new`, text);
-    await rename(`${path}.new`, path);
-    await this.read();
+    this.#examined.set(name, { text, read });
+    try {
+      await writeFile(`${path}.new`, text);
+      await rename(`${path}.new`, path);
+      await this.read();
+    } finally {
+      this.#examined.delete(name);
+    }
   }
 
   /** Takes an edition's file out of service; it stays in the folder under another name. */

@@ -12,7 +12,7 @@ import { demoEditions } from './demo-editions.ts';
 import { Editions } from './editions.ts';
 import { EXAMPLE_ORDER, openApiDocument } from './openapi.ts';
 import type { QuoteAnswer } from './quote-answer.ts';
-import { sha256 } from './read-edition.ts';
+import { readEdition, sha256 } from './read-edition.ts';
 import { REFUSALS, type Problem } from './refusals.ts';
 import type { RequestLine } from './request-log.ts';
 import { stop } from './stop.ts';
@@ -194,7 +194,15 @@ describe('keys', () => {
 
   test('an edition is put and gone back from with a key for writing alone, and is a file of the folder', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'emporos-put-'));
-    const editions = new Editions(folder, () => undefined);
+    const reads: string[] = [];
+    const editions = new Editions(
+      folder,
+      () => undefined,
+      (name, text) => {
+        reads.push(name);
+        return readEdition(name, text);
+      },
+    );
     const priced = (number: number, amount: number) =>
       makeEdition({
         number,
@@ -209,6 +217,8 @@ describe('keys', () => {
     const one = await textOf(1, 700);
     expect(await codeOf(put(1, one, READ))).toEqual([401, 'key-needed']);
     expect((await put(1, one)).status).toBe(201);
+    // Once, though it is examined first and served then.
+    expect(reads).toEqual(['yard.edition-1.json']);
     expect((await put(1, one)).status).toBe(200);
     expect(await codeOf(put(1, await textOf(1, 701)))).toEqual([409, 'edition-there']);
     expect(await codeOf(put(2, one))).toEqual([422, 'edition-refused']);
