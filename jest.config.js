@@ -15,8 +15,9 @@ const plain = [
 const MODERN =
   'iso-3166|temporal-|intl-messageformat|@formatjs|fast-check|pure-rand|immer|@reduxjs|redux|react-redux|reselect|d3-array|internmap|flatbush|flatqueue|ical|mdast-util-|micromark|decode-named-character-reference|character-entities|unist-util-|devlop|dequal';
 
-/** Our own files, and packages that ship without Flow or anything that Expo's preset has to replace: Babel takes ten times as long. */
-const OURS = `^${__dirname}/(core|carriers|gazetteer|demo|ui)/.*\\.tsx?$`;
+/** Our own files. */
+const OURS = `^(?!.*/node_modules/).*/(core|carriers|gazetteer|demo|ui)/.*\\.tsx?$`;
+/** Packages that ship without Flow and without anything that Expo's preset has to replace: Babel takes ten times as long. */
 const PLAIN_PACKAGES = `/node_modules/(${MODERN}|react-native-paper|react-native-svg|@react-native-async-storage)[^/]*/.*\\.m?js$`;
 
 const preset = require('jest-expo/jest-preset');

@@ -8,7 +8,7 @@ import type { Quote } from '../core/model/quote.ts';
 import { quoteRequestSchema, type QuoteRequest } from '../core/model/request.ts';
 import { parseWith } from '../core/model/schema-fault.ts';
 import type { CompiledBook } from '../core/quote/compile.ts';
-import { quote, requestFaults } from '../core/quote/quote.ts';
+import { measureOrder } from '../core/quote/quote.ts';
 import { faultSentence, locatedSentence } from '../core/words/fault-sentence.ts';
 import { completed } from '../gazetteer/complete.ts';
 import { CannotRun, readFileWith, readShop } from './files.ts';
@@ -22,7 +22,7 @@ export interface QuoteOptions {
   requests?: string;
   answers?: string;
   'stand-ins'?: boolean;
-  /** Whether an address that lacks its subdivision or point is given those of its postal code. */
+  /** Whether an address that lacks its region or point is given those of its postal code. */
   complete?: boolean;
 }
 
@@ -53,9 +53,8 @@ const answer = async ({ shop, completes }: Desk, { request, answers }: Asked): P
   const { destination } = request;
   const whole =
     completes && destination ? { ...request, destination: await completed(destination) } : request;
-  const faults = requestFaults(shop, whole);
-  if (faults.length > 0) return { ok: false, faults: [...faults] };
-  return { ok: true, value: quote(shop, whole, answers) };
+  const measured = measureOrder(shop, whole);
+  return measured.ok ? { ok: true, value: measured.value.quote(answers) } : measured;
 };
 
 const oneQuote = async (

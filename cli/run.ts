@@ -10,7 +10,7 @@ const USAGE = [
   '  emporos check --book FILE --catalogue FILE --test-orders FILE',
   '  emporos replay --book FILE [--against FILE] --catalogue FILE --orders FILE',
   '  emporos audit --book FILE --catalogue FILE [--on YYYY-MM-DD]',
-  'With --complete, quote gives an address the subdivision and the point of its postal code, where it says none, as checkout does.',
+  'With --complete, quote gives an address without its region or point those of its postal code, as checkout does.',
   'With --stand-ins, the made-up carriers answer where no answers are handed in; without, a carrier counts as not reached.',
   'Exit: 0 well; 1 it found something wrong, such as a failed test order or an unusable line; 2 it could not run.',
 ].join('\n');
@@ -41,20 +41,23 @@ const parse = (argv: readonly string[]) => {
 type Values = ReturnType<typeof parse>['values'];
 type Option = keyof typeof OPTIONS;
 
+/** What a command is given: all that it needs, and of the others what was said. */
+type Taken<N extends Option, M extends Option> = Record<N, string> & Pick<Values, M | 'stand-ins'>;
+
 /** The options that a command needs and those it may have; any other is refused, as one that would be ignored. */
 const taken = <N extends Option, M extends Option = never>(
   command: string,
   values: Values,
   needed: readonly N[],
   may: readonly M[] = [],
-): Record<N, string> & Partial<Record<M, string>> & { 'stand-ins'?: boolean } => {
+): Taken<N, M> => {
   const missing = needed.filter((name) => values[name] === undefined);
   if (missing.length > 0)
     throw new CannotRun(`${command} needs ${missing.map((name) => `--${name}`).join(' and ')}.`, USAGE);
   const allowed: readonly Option[] = [...needed, ...may, 'stand-ins'];
   const other = (Object.keys(values) as Option[]).find((name) => !allowed.includes(name));
   if (other !== undefined) throw new CannotRun(`${command} takes no --${other}.`, USAGE);
-  return values as Record<N, string> & Partial<Record<M, string>> & { 'stand-ins'?: boolean };
+  return values as Taken<N, M>;
 };
 
 const quoteOptions = (values: Values): QuoteOptions => {
@@ -64,6 +67,7 @@ const quoteOptions = (values: Values): QuoteOptions => {
     request,
     requests,
     answers,
+    complete,
     'stand-ins': standIns,
   } = taken('quote', values, ['book', 'catalogue'], ['request', 'requests', 'answers', 'complete']);
   if ((request === undefined) === (requests === undefined)) {
@@ -79,7 +83,7 @@ const quoteOptions = (values: Values): QuoteOptions => {
     ...(requests ? { requests } : {}),
     ...(answers ? { answers } : {}),
     ...(standIns ? { 'stand-ins': true } : {}),
-    ...(values.complete ? { complete: true } : {}),
+    ...(complete ? { complete: true } : {}),
   };
 };
 

@@ -79,7 +79,7 @@ export const answerOrder = async (
   const measured = measureOrder(compiled, request);
   if (!measured.ok) return problemOf('invalid', said(measured.faults));
   const { questions, quote } = measured.value;
-  const quoted = quote(answers ?? (await askCarriers(compiled, questions, asker)));
+  const quoted = quote(answers ?? (await askCarriers(compiled, questions(), asker)));
   const { currency, subtotal, goodsTax, zone, parcels, choices, withheld, notices } = quoted;
   const codeLiesIn = destination && contradictedBy(destination);
   return {

@@ -1,7 +1,7 @@
 import type { PastOrder } from '../model/order.ts';
 import type { TestOrder } from '../model/test-order.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { quote, requestFaults } from '../quote/quote.ts';
+import { measureOrder } from '../quote/quote.ts';
 import { checkTestOrder, type TestOrderResult } from './check-test-order.ts';
 import { countTouched } from './touched.ts';
 
@@ -20,8 +20,10 @@ export interface DraftCheck {
 const touchedByOrders = (compiled: CompiledBook, orders: readonly PastOrder[]): Map<string, number> => {
   const touched = new Map<string, number>();
   if (compiled.adjustments.length === 0) return touched;
-  for (const { request } of orders)
-    if (requestFaults(compiled, request).length === 0) countTouched(touched, quote(compiled, request));
+  for (const { request } of orders) {
+    const order = measureOrder(compiled, request);
+    if (order.ok) countTouched(touched, order.value.quote());
+  }
   return touched;
 };
 

@@ -2,7 +2,7 @@ import type { Fault } from '../model/fault.ts';
 import type { Quote } from '../model/quote.ts';
 import type { TestOrder } from '../model/test-order.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { quote, requestFaults } from '../quote/quote.ts';
+import { measureOrder } from '../quote/quote.ts';
 
 export type Expectation = TestOrder['expects'][number];
 
@@ -82,10 +82,11 @@ export const checkTestOrder = (
   compiled: CompiledBook,
   { id, name, request, answers, expects }: TestOrder,
 ): { result: TestOrderResult; quote: Quote | null } => {
-  const faults = requestFaults(compiled, request);
-  if (faults.length > 0) return { result: { id, name, kept: false, outcomes: [], faults }, quote: null };
-  const quoted = quote(compiled, request, answers);
+  const order = measureOrder(compiled, request);
+  if (!order.ok)
+    return { result: { id, name, kept: false, outcomes: [], faults: order.faults }, quote: null };
+  const quoted = order.value.quote(answers);
   const outcomes = expects.map((one) => ({ expects: one, came: cameInstead(quoted, one) }));
   const kept = outcomes.every(({ came }) => came === null);
-  return { result: { id, name, kept, outcomes, faults }, quote: quoted };
+  return { result: { id, name, kept, outcomes, faults: [] }, quote: quoted };
 };

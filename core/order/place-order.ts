@@ -6,7 +6,7 @@ import type { PastOrder } from '../model/order.ts';
 import type { Choice } from '../model/quote.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { quote, requestFaults } from '../quote/quote.ts';
+import { measureOrder } from '../quote/quote.ts';
 import { taxLines } from '../quote/tax-lines.ts';
 
 /** What a customer ordered, and the charge that was shown for the choice taken. */
@@ -97,9 +97,9 @@ const promiseOf = ({ ready, arrives }: Choice): Pick<PastOrder, 'promise'> => {
 export const placeOrder = (compiled: CompiledBook, ordering: Ordering): Result<PastOrder> => {
   const { request, choiceId, shown, number, recipient, billing, contact, payment, language } = ordering;
   const { answers, slot, at } = ordering;
-  const faults = requestFaults(compiled, request);
-  if (faults.length > 0) return { ok: false, faults: [...faults] };
-  const quoted = quote(compiled, request, answers);
+  const measured = measureOrder(compiled, request);
+  if (!measured.ok) return measured;
+  const quoted = measured.value.quote(answers);
   const choice = quoted.choices.find(({ id }) => id === choiceId);
   if (!choice) return { ok: false, faults: [fault('choice-gone', '')] };
   if (payment !== undefined && !choice.payments.includes(payment))

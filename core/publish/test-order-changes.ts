@@ -1,7 +1,7 @@
 import type { Choice } from '../model/quote.ts';
 import type { TestOrder } from '../model/test-order.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { quote, requestFaults } from '../quote/quote.ts';
+import { measureOrder } from '../quote/quote.ts';
 
 /** What a test order's customer would pay and be offered otherwise than before. Charges in minor units. */
 export interface TestOrderChange {
@@ -12,8 +12,10 @@ export interface TestOrderChange {
   gained: string[];
 }
 
-const choicesOf = (compiled: CompiledBook, { request, answers }: TestOrder): readonly Choice[] | null =>
-  requestFaults(compiled, request).length > 0 ? null : quote(compiled, request, answers).choices;
+const choicesOf = (compiled: CompiledBook, { request, answers }: TestOrder): readonly Choice[] | null => {
+  const order = measureOrder(compiled, request);
+  return order.ok ? order.value.quote(answers).choices : null;
+};
 
 /** The test orders whose charges or choices differ between two books; one that cannot be used by both is left out. */
 export const testOrderChanges = (

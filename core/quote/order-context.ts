@@ -67,7 +67,7 @@ const packedByAccount = (packed: (packing: Packing) => Parcels): OrderContext['c
 };
 
 /** An order measured once, or what makes it unusable with this book. */
-export const measuredOrder = (compiled: CompiledBook, request: QuoteRequest): Result<OrderContext> => {
+export const checkedContext = (compiled: CompiledBook, request: QuoteRequest): Result<OrderContext> => {
   const { defaultWeight, pricesIncludeTax } = compiled.book.store;
   const { basket, faults } = measureBasket(compiled.goods, defaultWeight, request);
   if (faults.length > 0) return { ok: false, faults: [...faults] };
@@ -97,7 +97,7 @@ export const measuredOrder = (compiled: CompiledBook, request: QuoteRequest): Re
 
 /** An order measured once. The request is one that `requestFaults` finds nothing wrong with; another throws. */
 export const orderContext = (compiled: CompiledBook, request: QuoteRequest): OrderContext => {
-  const order = measuredOrder(compiled, request);
+  const order = checkedContext(compiled, request);
   if (order.ok) return order.value;
   throw new Error(`the request was not checked: ${order.faults.map((found) => found.code).join(', ')}`);
 };

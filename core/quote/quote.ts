@@ -13,7 +13,7 @@ import { choiceOf } from './choice.ts';
 import { collectAt } from './collecting.ts';
 import type { CompiledBook } from './compile.ts';
 import { deliverBy } from './delivering.ts';
-import { measuredOrder, orderContext, withAnswers, type OrderContext } from './order-context.ts';
+import { checkedContext, orderContext, withAnswers, type OrderContext } from './order-context.ts';
 import { NONE_TOLD, offerAs, withhold, type Outcome, type Way } from './outcome.ts';
 import { questionsOf } from './questions.ts';
 import { Quoted } from './quoted.ts';
@@ -132,6 +132,10 @@ const quoteOrder = (order: OrderContext): Quote => {
   });
 };
 
+/** The quote of an order that has been measured, with what the carriers said, or the compiled book's own `ask`. */
+const quoteMeasured = (order: OrderContext, carriers?: readonly CarrierAnswer[]): Quote =>
+  quoteOrder(withAnswers(order, carriers ?? order.compiled.ask?.(questionsOf(order)) ?? []));
+
 /**
  * What a customer would be offered for an order: every service of the book is a choice, with its
  * charge in minor units and its working, or withheld, with the reason. Pure: no clock, no network,
@@ -143,29 +147,26 @@ export const quote = (
   compiled: CompiledBook,
   request: QuoteRequest,
   carriers?: readonly CarrierAnswer[],
-): Quote => {
-  const order = orderContext(compiled, request);
-  const answers = carriers ?? compiled.ask?.(questionsOf(order)) ?? [];
-  return quoteOrder(withAnswers(order, answers));
-};
+): Quote => quoteMeasured(orderContext(compiled, request), carriers);
 
-/** An order that was measured, for whoever asks the carriers between its questions and its quote. */
+/** An order that was measured once, to be asked about and quoted. */
 export interface MeasuredOrder {
   /** What has to be asked of carriers: see `carrierQuestions`. */
-  questions: CarrierQuestion[];
+  questions: () => CarrierQuestion[];
   /** What the customer would be offered: see `quote`. */
-  quote: (answers: readonly CarrierAnswer[]) => Quote;
+  quote: (carriers?: readonly CarrierAnswer[]) => Quote;
 }
 
 /** An order measured once for its questions and its quote, or what `requestFaults` finds wrong with it. */
 export const measureOrder = (compiled: CompiledBook, request: QuoteRequest): Result<MeasuredOrder> => {
-  const order = measuredOrder(compiled, request);
-  if (!order.ok) return order;
+  const checked = checkedContext(compiled, request);
+  if (!checked.ok) return checked;
+  const order = checked.value;
   return {
     ok: true,
     value: {
-      questions: questionsOf(order.value),
-      quote: (answers) => quoteOrder(withAnswers(order.value, answers)),
+      questions: () => questionsOf(order),
+      quote: (carriers) => quoteMeasured(order, carriers),
     },
   };
 };

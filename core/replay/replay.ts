@@ -1,7 +1,7 @@
 import type { PastOrder } from '../model/order.ts';
 import type { Choice } from '../model/quote.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { quote, requestFaults } from '../quote/quote.ts';
+import { measureOrder } from '../quote/quote.ts';
 
 /** What became of one past order: the charge for the choice it took, before and now; null where it is not offered. */
 export interface ReplayedOrder {
@@ -41,8 +41,10 @@ export interface Replay {
   changed: ReplayedOrder[];
 }
 
-const offeredBy = (compiled: CompiledBook, { request }: PastOrder): readonly Choice[] | null =>
-  requestFaults(compiled, request).length > 0 ? null : quote(compiled, request).choices;
+const offeredBy = (compiled: CompiledBook, { request }: PastOrder): readonly Choice[] | null => {
+  const order = measureOrder(compiled, request);
+  return order.ok ? order.value.quote().choices : null;
+};
 
 const chargeIn = (choices: readonly Choice[], id: string): number | null =>
   choices.find((choice) => choice.id === id)?.charge ?? null;

@@ -55,8 +55,9 @@ export const askedQuote = (
 ): Result<AskedQuote> => {
   const measured = measureOrder(compiled, request);
   if (!measured.ok) return measured;
-  const { questions, quote } = measured.value;
+  const { quote } = measured.value;
   if (kept) return { ok: true, value: { quote: quote(kept), pending: [], questions: [], answers: kept } };
+  const questions = measured.value.questions();
   const there = questions.flatMap((question) => known[questionKey(question)] ?? []);
   const waiting = new Set(questions.map(({ key }) => key));
   for (const { key } of there) waiting.delete(key);
