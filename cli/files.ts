@@ -3,7 +3,9 @@ import { answersAtOnce } from '../carriers/stand-ins.ts';
 import { readBook, readCatalogue, readJson } from '../core/formats/read.ts';
 import type { Fault, Result } from '../core/model/fault.ts';
 import { compile, type CompiledBook } from '../core/quote/compile.ts';
+import { makeParts } from '../core/quote/compiled-parts.ts';
 import { locatedSentence } from '../core/words/fault-sentence.ts';
+import { regionName } from '../gazetteer/region-name.ts';
 
 /** The command could not run: what is wrong, line by line, for standard error. */
 export class CannotRun extends Error {
@@ -40,5 +42,5 @@ export const readFileWith = <T>(file: string, reader: (value: unknown) => Result
 export const readShop = (bookFile: string, catalogueFile: string, standIns = false): CompiledBook => {
   const book = readFileWith(bookFile, readBook);
   const catalogue = readFileWith(catalogueFile, (value) => readCatalogue(value, book));
-  return compile(book, catalogue, standIns ? answersAtOnce : null);
+  return compile(book, catalogue, standIns ? answersAtOnce : null, makeParts({ regionName }));
 };

@@ -26,7 +26,7 @@ export interface Naming {
   book: Pick<Book, 'services' | 'zones' | 'groups' | 'areas' | 'pickups'>;
   goods: ReadonlyMap<string, Good>;
   display: DisplayFormat;
-  /** What countries and regions are called; regions by their codes where it is left out. */
+  /** What countries and regions are called where that is not as `display` has it. */
   places?: PlaceNames;
 }
 

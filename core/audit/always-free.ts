@@ -39,7 +39,7 @@ export const addAlwaysFree = (
           where: [{ kind: free.kind === 'delivery' ? 'area' : 'rate', id }],
           detail: { name: free.name, price },
           example,
-          reach: placeWords(place),
+          reach: placeWords(place, compiled.display),
         });
         break;
       }

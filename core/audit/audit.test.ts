@@ -47,13 +47,13 @@ const CASES: [FindingCode, Part, string, string][] = [
     'no-zone',
     {},
     'store:store zone:country',
-    'The shop sells to New Zealand, and no zone takes it: nothing can be bought there.',
+    'No zone takes all other countries, although the shop sells there: nothing can be bought.',
   ],
   [
     'postal-not-served',
     { ...WORLD, postalList: [{ country: 'CA', pattern: 'B3*', served: false, cashOnDelivery: false }] },
     'postal:CA:B3*',
-    'The shop sells to B3A 1A1 in Canada, and the postal list does not serve it.',
+    'The postal list does not serve B3A 1A1 in Canada, although the shop sells there.',
   ],
   [
     'zone-without-rate',
@@ -219,7 +219,7 @@ const CASES: [FindingCode, Part, string, string][] = [
       makeZone('other', { includes: [{ country: 'CA' }, { country: 'US' }] }),
     ),
     'zone:country:CA zone:other:CA',
-    'country and other both name CA; country has it, for it is listed first.',
+    'country and other both name Canada; country has it, for it is listed first.',
   ],
   [
     'zone-off',

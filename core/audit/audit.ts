@@ -96,7 +96,8 @@ export interface AuditProgress {
   place: string;
 }
 
-const nameOf = (place: PlaceClass): string => place.zone?.zone.name ?? placeWords(place);
+const nameOf = (place: PlaceClass, { display }: CompiledBook): string =>
+  place.zone?.zone.name ?? placeWords(place, display);
 
 const others = (
   shop: AuditContext,
@@ -135,7 +136,7 @@ export function* auditInSteps(
   if (!plainest) return [];
   const found: Found = { findings: new Findings(), stops: new Stops(compiled) };
   for (const [done, place] of classes.entries()) {
-    yield { done, all: classes.length, place: nameOf(place) };
+    yield { done, all: classes.length, place: nameOf(place, compiled) };
     if ((place.served && place.zone) || hasNearby(compiled, place)) judgeClass(shop, place, found);
     else addUnserved(shop, place, plainest.context, found);
   }

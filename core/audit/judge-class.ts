@@ -130,5 +130,6 @@ export const judgeClass = (shop: AuditContext, place: PlaceClass, { findings, st
   if (outcome.stops.length > 0 || isSettled(shop, place)) return;
   const zone = zoneOf(place);
   const where: RuleRef = zone === null ? { kind: 'store', id: 'store' } : { kind: 'zone', id: zone };
-  findings.add({ code: 'not-settled', where: [where], detail: {}, reach: placeWords(place) });
+  const reach = placeWords(place, shop.compiled.display);
+  findings.add({ code: 'not-settled', where: [where], detail: {}, reach });
 };

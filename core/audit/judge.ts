@@ -58,7 +58,7 @@ export class Judge {
     const verdict = known ?? made?.verdict ?? CLEAR;
     verdicts.set(key, verdict);
     for (const leak of verdict.leaks)
-      this.#leaks.add({ ...leak, example: request, reach: placeWords(place) });
+      this.#leaks.add({ ...leak, example: request, reach: placeWords(place, this.shop.compiled.display) });
     if (verdict.stopped !== null) this.#stop(verdict, request, isPlain, made?.quoted);
   }
 

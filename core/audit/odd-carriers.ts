@@ -84,7 +84,7 @@ const oddFallback = (samples: Samples, rate: CarrierRate): Finding[] => {
       where: [{ kind: 'rate', id }],
       detail: {},
       example: free.request,
-      reach: placeWords(free.place),
+      reach: placeWords(free.place, compiled.display),
     });
   const asked = orders.flatMap(({ request }) => {
     const question = questionTo(compiled, request, price.accountId);

@@ -13,6 +13,7 @@ import { codeClasses } from './code-classes.ts';
 import { isNamedIn } from './relevant.ts';
 import { conditionKind } from '../adjust/condition-kinds.ts';
 import { tableOf } from '../price/kinds.ts';
+import type { DisplayFormat } from '../words/figure.ts';
 import { placePhrase } from '../words/place-phrase.ts';
 
 /** Places that every rule of a book treats alike, with one that stands for them. */
@@ -25,6 +26,8 @@ export interface PlaceClass {
   /** The line of the postal list that says so, where one does. */
   postalLine: string | null;
   zone: ZoneFound | null;
+  /** Whether it stands for what no rule names: of its country, or of the world. */
+  restOf: 'country' | 'world' | null;
 }
 
 /** Countries of which one that no rule names stands for all that none does. */
@@ -56,11 +59,17 @@ const tableRegions = (rows: RateTable['rows']): Region[] =>
     ];
   });
 
-/** What rules name within each country. */
-const namedIn = (
-  compiled: CompiledBook,
-): Map<string, { subdivisions: Set<string>; patterns: Set<string> }> => {
-  const named = new Map<string, { subdivisions: Set<string>; patterns: Set<string> }>();
+/** What rules name within a country. */
+interface NamedWithin {
+  subdivisions: Set<string>;
+  patterns: Set<string>;
+}
+
+type Named = Map<string, NamedWithin>;
+
+/** What rules name within each country, and last the country that stands for all that none names. */
+const namedIn = (compiled: CompiledBook): { named: Named; other: string | undefined } => {
+  const named: Named = new Map();
   for (const regions of listsOf(compiled)) {
     for (const { country, subdivision, postal } of regions) {
       const known = named.get(country) ?? { subdivisions: new Set<string>(), patterns: new Set<string>() };
@@ -71,7 +80,7 @@ const namedIn = (
   }
   const other = OTHERS.find((country) => !named.has(country));
   if (other) named.set(other, { subdivisions: new Set(), patterns: new Set() });
-  return named;
+  return { named, other };
 };
 
 const anywherePatterns = ({ book }: CompiledBook): string[] => [
@@ -86,13 +95,22 @@ const anywherePatterns = ({ book }: CompiledBook): string[] => [
 
 type Destination = PlaceClass['destination'];
 
+/** The countries of which zones take parts by name. */
+const takenInParts = ({ book }: CompiledBook): ReadonlySet<string> =>
+  new Set(
+    book.zones
+      .flatMap(({ includes }) => includes)
+      .filter(({ subdivision, postal }) => subdivision !== undefined || postal !== undefined)
+      .map(({ country }) => country),
+  );
+
 /**
  * A destination for each country, subdivision and class of codes that rules tell apart, and their remainders. A code that
  * tells its subdivision goes with that one alone: checkout asks about an address with another, and fills in one that lacks.
  */
-function* destinations(compiled: CompiledBook): Generator<Destination> {
+function* destinations(compiled: CompiledBook, named: Named): Generator<Destination> {
   const anywhere = anywherePatterns(compiled);
-  for (const [country, { subdivisions, patterns }] of namedIn(compiled)) {
+  for (const [country, { subdivisions, patterns }] of named) {
     const codes = codeClasses(country, [...new Set([...patterns, ...anywhere])]);
     const told = codes.map((code) => subdivisionOfCode(country, code));
     for (const [at, postalCode] of codes.entries()) {
@@ -175,7 +193,13 @@ export const placeClasses = (compiled: CompiledBook): PlacesFound => {
   const classes = new Map<string, PlaceClass>();
   const deciding = new Set<string>();
   const { unlistedPostalCodes } = compiled.book.store;
-  for (const destination of destinations(compiled)) {
+  const { named, other } = namedIn(compiled);
+  const inParts = takenInParts(compiled);
+  const restOf = ({ country, subdivision, postalCode }: Destination): PlaceClass['restOf'] => {
+    if (country === other) return 'world';
+    return subdivision === undefined && postalCode === undefined && inParts.has(country) ? 'country' : null;
+  };
+  for (const destination of destinations(compiled, named)) {
     const place = placeOf(destination);
     const sold = sellsThere(compiled.sellsTo, place);
     const { served, rule } = askPostalList(compiled.postalList, place, unlistedPostalCodes);
@@ -183,7 +207,7 @@ export const placeClasses = (compiled: CompiledBook): PlacesFound => {
     if (zone) deciding.add(`${zone.zone.id}/${zone.because}`);
     if (!sold) continue;
     const postalLine = served ? null : rule ? `${rule.country}:${rule.pattern}` : '';
-    const found = { place, destination, sold, served, postalLine, zone };
+    const found = { place, destination, sold, served, postalLine, zone, restOf: restOf(destination) };
     const key = served
       ? `${zone?.zone.id ?? `-${place.country}`}/${judge(place, zone)}`
       : `postal/${postalLine}/${place.country}`;
@@ -197,10 +221,15 @@ export const placeClasses = (compiled: CompiledBook): PlacesFound => {
 const isPlainer = ({ destination: a }: PlaceClass, { destination: b }: PlaceClass): boolean =>
   Object.keys(a).length < Object.keys(b).length;
 
-/** The place that stands for a class, as people say it: 'B3S 0B9 in Canada', 'the United States'. */
-export const placeWords = ({ destination: { country, subdivision, postalCode } }: PlaceClass): string => {
+/** A class of places as people say it: 'B3S 0B9 in Canada', 'the United States', 'the rest of Canada'. */
+export const placeWords = (
+  { destination: { country, subdivision, postalCode }, restOf: rest }: PlaceClass,
+  display: DisplayFormat,
+): string => {
+  if (rest === 'world') return 'all other countries';
   const area = subdivision ?? country;
-  return placePhrase(postalCode === undefined ? area : `${area}, ${postalCode}`);
+  const words = placePhrase(postalCode === undefined ? area : `${area}, ${postalCode}`, display);
+  return rest === 'country' ? `the rest of ${words}` : words;
 };
 
 /** A class of places by the entry that decides and the zone: what accepted problems are known by, so that it never changes. */

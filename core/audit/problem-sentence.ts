@@ -2,8 +2,10 @@ import type { Finding, FindingCode, RuleRef } from './finding.ts';
 import type { Book } from '../model/book.ts';
 import type { Measure } from '../model/price.ts';
 import type { CompiledBook } from '../quote/compile.ts';
+import { entryName } from '../place/region-phrase.ts';
 import { measureFigure, moneyFigure } from '../words/figure.ts';
 import { listed } from '../words/names.ts';
+import { placeNames } from '../words/place-phrase.ts';
 
 /** The rules that a finding is about, by name, and its figures as people read them. */
 interface Told {
@@ -50,9 +52,9 @@ const methodOf = ({ a, detail: { method } }: Told): string => (method ? `${metho
 
 const WORDS: Words = {
   'no-zone': ({ detail: { places } }) =>
-    `The shop sells to ${places}, and no zone takes it: nothing can be bought there.`,
+    `No zone takes ${places}, although the shop sells there: nothing can be bought.`,
   'postal-not-served': ({ detail: { places } }) =>
-    `The shop sells to ${places}, and the postal list does not serve it.`,
+    `The postal list does not serve ${places}, although the shop sells there.`,
   'zone-without-rate': ({ a }) => `${a} has no rate that is switched on: nothing can be bought there.`,
   'goods-not-sent': (told) => `${stopped(told)}: more than one rule keeps them out.`,
   'group-not-sent': (told) =>
@@ -205,7 +207,10 @@ export const problemSentence = (
       'and',
     ),
     reach,
-    detail,
+    detail:
+      detail.entry === undefined
+        ? detail
+        : { ...detail, entry: entryName(String(detail.entry), placeNames(display)) },
     money: (amount) => moneyFigure(Number(amount ?? 0), display.decimals),
     figure: (value) => measureFigure((detail.basis ?? 'weight') as Measure, Number(value ?? 0), display),
   });

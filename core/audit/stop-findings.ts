@@ -1,6 +1,6 @@
 import type { CompiledBook } from '../quote/compile.ts';
 import { conditionKind } from '../adjust/condition-kinds.ts';
-import { countFigure, measureFigure } from '../words/figure.ts';
+import { countFigure, measureFigure, type DisplayFormat } from '../words/figure.ts';
 import { listed, namesOf } from '../words/names.ts';
 import { widestLimit } from './causes.ts';
 import type { Finding, RuleRef } from './finding.ts';
@@ -12,6 +12,8 @@ const VAST = 1_000;
 /** So many places are named as rules to open besides the cause. */
 const MOST_PLACES = 12;
 const MOST_NAMED = 3;
+/** So many places outside of all zones. */
+const MOST_LISTED = 8;
 
 /** The names of goods, or how many there are; all that a group holds go by its name. */
 const goodsWords = ({ goods, book }: CompiledBook, skus: readonly string[]): string => {
@@ -38,10 +40,20 @@ const byZone = (places: Iterable<PlaceClass>): Zones => {
   return zones;
 };
 
-const nameOf = (places: readonly PlaceClass[]): string => {
+/** Places that no zone takes, by name, what rules do not name last. */
+const placesWords = (places: readonly PlaceClass[], display: DisplayFormat): string => {
+  const named = places.filter(({ restOf }) => restOf !== 'world');
+  const rest = places.filter(({ restOf }) => restOf === 'world');
+  const words = [...named, ...rest].map((place) => placeWords(place, display));
+  return words.length > MOST_LISTED
+    ? `${words.slice(0, MOST_LISTED - 1).join(', ')} and ${words.length - MOST_LISTED + 1} more places`
+    : listed(words, 'and');
+};
+
+const nameOf = (places: readonly PlaceClass[], display: DisplayFormat): string => {
   const [first] = places;
   if (!first) return '';
-  return first.zone && first.served ? first.zone.zone.name : listed(places.map(placeWords), 'and');
+  return first.zone && first.served ? first.zone.zone.name : placesWords(places, display);
 };
 
 /** What was seen of a cause, put so that it holds for every good and place it names. */
@@ -53,7 +65,7 @@ interface Reach {
   zones: string[];
 }
 
-const reachOf = ({ alone, places }: Stop, all: Zones): Reach => {
+const reachOf = ({ alone, places }: Stop, all: Zones, display: DisplayFormat): Reach => {
   const sets = alone.size > 0 ? [...alone.values()] : [places];
   const seen = byZone(new Set(sets.flatMap((set) => [...set])));
   const isIn = (set: ReadonlySet<PlaceClass>, zone: string): boolean =>
@@ -62,7 +74,7 @@ const reachOf = ({ alone, places }: Stop, all: Zones): Reach => {
     sets.every((set) => (all.get(zone) ?? []).every((place) => set.has(place)));
   const isEach = sets.every((set) => [...seen.keys()].every((zone) => isIn(set, zone)));
   const names = [...seen].map(([zone, list]) =>
-    zone === '' || !isEach || isWhole(zone) ? nameOf(list) : `parts of ${nameOf(list)}`,
+    zone === '' || !isEach || isWhole(zone) ? nameOf(list, display) : `parts of ${nameOf(list, display)}`,
   );
   const counted = `${names.length} zones${isEach && ![...seen.keys()].every(isWhole) ? ' or parts of them' : ''}`;
   return {
@@ -138,8 +150,9 @@ const reachFigure = (
   zones: readonly string[],
   skus: readonly string[],
   places: ReadonlySet<PlaceClass>,
+  display: DisplayFormat,
 ): string => {
-  const where = zones.length > 0 ? countFigure(zones.length, 'zone') : nameOf([...places]);
+  const where = zones.length > 0 ? countFigure(zones.length, 'zone') : nameOf([...places], display);
   return skus.length > 0 ? `${where} · ${countFigure(skus.length, 'product')}` : where;
 };
 
@@ -177,7 +190,7 @@ export const stopFindings = (
     const { code, example, units, alone, parts } = stop;
     const [cause, ...more] = stop.where;
     const skus = OF_PLACES.includes(code) ? [] : [...alone.keys()];
-    const { places, isEach, zones } = reachOf(stop, all);
+    const { places, isEach, zones } = reachOf(stop, all, compiled.display);
     const when = cause.kind === 'adjustment' ? adjustmentWhen(compiled, cause.id) : contextWords(stop);
     const isLimited = isByLimitsAlone(compiled, stop);
     return {
@@ -197,7 +210,7 @@ export const stopFindings = (
         ...(parts === null ? {} : { parts }),
       },
       example,
-      reach: reachFigure(zones, skus, stop.places),
+      reach: reachFigure(zones, skus, stop.places, compiled.display),
       goods: skus,
       places: [...new Set([...stop.places].map(placeKey))],
       isVast: units >= VAST,

@@ -2,19 +2,15 @@ import type { Book } from '../model/book.ts';
 import { IN_ENGLISH, LANGUAGES } from '../model/language.ts';
 import type { Coverage, DeliveryArea, PickupPoint, PostalRule } from '../model/delivery.ts';
 import type { Box } from '../model/pack.ts';
-import type { DutyRate, DutyRules } from '../model/tax.ts';
 import { goodsDifference } from '../goods/difference.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { Region, Zone } from '../model/place.ts';
-import { regionsText } from '../place/region-phrase.ts';
 import type { Naming } from '../adjust/adjustment-kind.ts';
 import { adjustmentSentence } from '../adjust/adjustment-phrase.ts';
 import { ruleName } from '../audit/problem-sentence.ts';
 import {
   countFigure,
   currencyDecimals,
-  moneyFigure,
-  percentFigure,
   sizeFigure,
   weightFigure,
   type DisplayFormat,
@@ -22,8 +18,11 @@ import {
 import { groupPhrase } from '../words/group-phrase.ts';
 import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../price/nearby-phrase.ts';
 import { namesOf } from '../words/names.ts';
+import { placesListed } from '../words/place-phrase.ts';
 import { ratePhrase } from '../price/rate-phrase.ts';
 import type { RuleRef } from '../audit/finding.ts';
+import { dutyChanges } from './duty-changes.ts';
+import { firstFew } from './first-few.ts';
 import { fieldChanges, type FieldContext } from './field-changes.ts';
 import { rateChanges } from './rate-changes.ts';
 import { storeChanges } from './store-changes.ts';
@@ -65,7 +64,7 @@ const listChanges = <T extends { id: string }>(
     }));
   const gone = before
     .filter(({ id }) => !now.has(id))
-    .map((item) => ({ where: at(item.id), text: `${texts.name(item)} is gone.` }));
+    .map((item) => ({ where: at(item.id), text: `${texts.name(item)} is removed.` }));
   const changed = after.flatMap((item) => {
     const was = old.get(item.id);
     const words = was && !same(was, item) ? texts.changed(was, item) : [];
@@ -87,28 +86,24 @@ const STORE: RuleRef = { kind: 'store', id: 'store' };
 const orderChanges = (before: Book, after: Book): Change[] =>
   (['zones', 'services', 'adjustments'] as const).flatMap((list) =>
     inOtherOrder(before[list], after[list])
-      ? [{ where: STORE, text: `The ${list} stand in another order.` }]
+      ? [{ where: STORE, text: `The order of the ${list} changes.` }]
       : [],
   );
 
-/** The first few of a list, the rest counted. */
-const few = (list: readonly string[]): string =>
-  list.length > 8 ? `${list.slice(0, 8).join(', ')} and ${list.length - 8} more` : list.join(', ');
+const TAKES = ['takes', 'no longer takes'] as const;
 
 const entryChanges = (
   before: readonly Region[],
   after: readonly Region[],
-  come: string,
-  gone: string,
+  [come, gone]: readonly [come: string, gone: string],
+  display: DisplayFormat,
 ): string[] => {
-  const entries = (regions: readonly Region[]): string[] =>
-    regions.flatMap((region) => region.postal?.map((pattern) => pattern) ?? [regionsText([region])]);
-  const [was, is] = [entries(before), entries(after)];
+  const [was, is] = [placesListed(before, display), placesListed(after, display)];
   const added = is.filter((entry) => !was.includes(entry));
   const taken = was.filter((entry) => !is.includes(entry));
   return [
-    ...(added.length > 0 ? [`${come} ${few(added)}`] : []),
-    ...(taken.length > 0 ? [`${gone} ${few(taken)}`] : []),
+    ...(added.length > 0 ? [`${come} ${firstFew(added)}`] : []),
+    ...(taken.length > 0 ? [`${gone} ${firstFew(taken)}`] : []),
   ];
 };
 
@@ -125,14 +120,14 @@ const leftOutChanges = (was: readonly string[], is: readonly string[], book: Boo
   ];
 };
 
-const zoneChanges = (was: Zone, is: Zone, book: Book): string[] => [
+const zoneChanges = (was: Zone, is: Zone, { book, display }: FieldContext): string[] => [
   ...(was.name === is.name ? [] : [`was named ${was.name}`]),
   ...(was.active === is.active ? [] : [is.active ? 'is switched on' : 'is switched off']),
   ...(was.remainder === is.remainder
     ? []
     : [is.remainder ? 'takes everywhere else' : 'no longer takes everywhere else']),
-  ...entryChanges(was.includes, is.includes, 'takes', 'no longer takes'),
-  ...entryChanges(was.excludes, is.excludes, 'leaves out', 'no longer leaves out'),
+  ...entryChanges(was.includes, is.includes, TAKES, display),
+  ...entryChanges(was.excludes, is.excludes, ['leaves out', 'no longer leaves out'], display),
   ...leftOutChanges(was.without ?? [], is.without ?? [], book),
 ];
 
@@ -172,7 +167,7 @@ const ruleChanges = (before: Side, after: Side, display: DisplayFormat): Change[
   return [
     ...listChanges('zone', old.zones, now.zones, {
       name: byName,
-      changed: (was, is) => zoneChanges(was, is, now),
+      changed: (was, is) => zoneChanges(was, is, { book: now, display }),
     }),
     ...listChanges('service', old.services, now.services, { name: byName, changed: fields }),
     ...listChanges('rate', old.rates, now.rates, {
@@ -196,7 +191,7 @@ const ruleChanges = (before: Side, after: Side, display: DisplayFormat): Change[
 const coverageChanges = (was: Coverage, is: Coverage, display: DisplayFormat): string[] => {
   if (was.kind === 'postal' && is.kind === 'postal' && was.country === is.country) {
     const regions = (covers: typeof was): Region[] => [{ country: covers.country, postal: covers.patterns }];
-    return entryChanges(regions(was), regions(is), 'takes', 'no longer takes');
+    return entryChanges(regions(was), regions(is), TAKES, display);
   }
   if (same(was, is)) return [];
   return is.kind === 'shape' && was.kind === 'shape'
@@ -240,44 +235,6 @@ const nearbyChanges = (old: Book, now: Book, display: DisplayFormat): Change[] =
 const boxPhrase = ({ inside, maxWeight }: Box, { units }: DisplayFormat): string =>
   `${sizeFigure(inside, units)}, up to ${weightFigure(maxWeight, units)}`;
 
-const dutyRatePhrase = (rate: DutyRate, decimals: number): string =>
-  `duty ${percentFigure(rate.duty)}, tax ${percentFigure(rate.importTax)}, free below ${moneyFigure(rate.freeBelow, decimals)}, on ${rate.valueBasis === 'goods' ? 'products' : 'products and shipping'}`;
-
-const dutyRateChanges = (was: readonly DutyRate[], is: readonly DutyRate[], decimals: number): string[] => {
-  const keyOf = ({ country, hsPrefix }: DutyRate): string => `${country}${hsPrefix ? ` ${hsPrefix}` : ''}`;
-  const old = new Map(was.map((rate) => [keyOf(rate), dutyRatePhrase(rate, decimals)]));
-  const now = new Map(is.map((rate) => [keyOf(rate), dutyRatePhrase(rate, decimals)]));
-  const lines = [
-    ...[...now].flatMap(([key, words]) => {
-      const before = old.get(key);
-      if (before === words) return [];
-      return [before === undefined ? `${key}: ${words}` : `${key}: ${before} becomes ${words}`];
-    }),
-    ...[...old.keys()].filter((key) => !now.has(key)).map((key) => `${key} is gone`),
-  ];
-  return lines.length === 0 ? [] : [`Rates of duty: ${few(lines)}.`];
-};
-
-const dutyChanges = (was: DutyRules, is: DutyRules, { decimals }: DisplayFormat): Change[] => {
-  const where = { kind: 'duty', id: 'rules' } as const;
-  const told = [
-    ...(was.terms === is.terms ? [] : [`Import charges go ${is.terms}, not ${was.terms}.`]),
-    ...(was.show === is.show ? [] : [`Of import charges customers are told: ${is.show}, not ${was.show}.`]),
-    ...(was.clearanceFee === is.clearanceFee
-      ? []
-      : [
-          `The clearance fee is ${moneyFigure(is.clearanceFee, decimals)}, not ${moneyFigure(was.clearanceFee, decimals)}.`,
-        ]),
-    ...(same(was.homeCountries, is.homeCountries)
-      ? []
-      : [
-          `The home countries are ${is.homeCountries.join(', ') || 'none'}, not ${was.homeCountries.join(', ') || 'none'}.`,
-        ]),
-    ...dutyRateChanges(was.rates, is.rates, decimals),
-  ];
-  return told.map((text) => ({ where, text }));
-};
-
 /** What changed in the carrier accounts, the boxes and the import charges. */
 const carrierChanges = (old: Book, now: Book, display: DisplayFormat): Change[] => [
   ...listChanges('carrier', old.carriers, now.carriers, {
@@ -292,7 +249,10 @@ const carrierChanges = (old: Book, now: Book, display: DisplayFormat): Change[] 
         ? fieldChanges(was, is, { book: now, display })
         : [`${boxPhrase(was, display)} becomes ${boxPhrase(is, display)}`],
   }),
-  ...dutyChanges(old.duties, now.duties, display),
+  ...dutyChanges(old.duties, now.duties, display).map((text) => ({
+    where: { kind: 'duty', id: 'rules' } as const,
+    text,
+  })),
 ];
 
 /** How many texts read otherwise in another language. */
@@ -304,7 +264,7 @@ const translationChanges = (old: Book, now: Book): Change[] =>
     const changed = [...new Set([...was.keys(), ...is.keys()])].filter(
       (text) => was.get(text) !== is.get(text),
     );
-    const text = `${countFigure(changed.length, 'text')} in ${IN_ENGLISH[language]} ${changed.length === 1 ? 'changes' : 'change'}: ${few(changed.map((one) => `“${one.slice(0, 40)}”`))}.`;
+    const text = `${countFigure(changed.length, 'text')} in ${IN_ENGLISH[language]} ${changed.length === 1 ? 'changes' : 'change'}: ${firstFew(changed.map((one) => `“${one.slice(0, 40)}”`))}.`;
     return changed.length === 0 ? [] : [{ where: STORE, text }];
   });
 
@@ -339,7 +299,7 @@ const postalChanges = (old: readonly PostalRule[], now: readonly PostalRule[]): 
       : [
           {
             where: { kind: 'postal', id: 'list' },
-            text: `The postal list, ${what}: ${few(lines)}.`,
+            text: `The postal list, ${what}: ${firstFew(lines)}.`,
           } as const,
         ],
   );
@@ -375,10 +335,21 @@ const goodChanges = (before: readonly Good[], after: readonly Good[], display: D
   ];
 };
 
-/** What changed between two states of the shop, rule by rule, in sentences. */
-export const differences = (before: Side, after: Side): Change[] => {
+/**
+ * What changed between two states of the shop, rule by rule, in sentences. `regionName` is what a region is called by
+ * its code of ISO 3166-2; without it regions have their codes.
+ */
+export const differences = (
+  before: Side,
+  after: Side,
+  regionName?: DisplayFormat['regionName'],
+): Change[] => {
   const { store } = after.book;
-  const display: DisplayFormat = { decimals: currencyDecimals(store.currency), units: store.units };
+  const display: DisplayFormat = {
+    decimals: currencyDecimals(store.currency),
+    units: store.units,
+    ...(regionName ? { regionName } : {}),
+  };
   return [
     ...storeChanges(before.book.store, store, { book: after.book, display }).map((text) => ({
       where: STORE,

@@ -32,7 +32,7 @@ const PAIRS: [what: string, before: Part, after: Part, told: string][] = [
     'hours and closed dates',
     { locations: [makeYard({ hours: [], closedDates: ['2026-12-25'] })] },
     { locations: [makeYard({ hours, closedDates: ['2026-12-26'] })] },
-    'Yard: hours: closed becomes Mon 09:00–17:00; closed dates: 2026-12-26 added, 2026-12-25 taken out.',
+    'Yard: hours: closed becomes Mon 09:00–17:00; closed dates: 2026-12-26 added, 2026-12-25 removed.',
   ],
   [
     'a carrier’s service',
@@ -84,7 +84,7 @@ const PAIRS: [what: string, before: Part, after: Part, told: string][] = [
         },
       },
     },
-    'the closed regions: none becomes CA-NU.',
+    'closed regions: none becomes CA-NU.',
   ],
   [
     'what a zone leaves out on purpose',

@@ -3,7 +3,6 @@ import type { Book } from '../model/book.ts';
 import type { Region } from '../model/place.ts';
 import type { OpeningHours, Preparation, Timing } from '../model/time.ts';
 import type { PackPlan } from '../model/pack.ts';
-import { regionsText } from '../place/region-phrase.ts';
 import {
   distanceFigure,
   moneyFigure,
@@ -12,6 +11,7 @@ import {
   type DisplayFormat,
 } from '../words/figure.ts';
 import { namesOf } from '../words/names.ts';
+import { placesListed } from '../words/place-phrase.ts';
 import { coveragePhrase, timingPhrase } from '../price/nearby-phrase.ts';
 import { hoursPhrase, packingPhrase, preparationPhrase } from '../words/plan-phrase.ts';
 import { kindOf } from '../price/kinds.ts';
@@ -79,7 +79,10 @@ const FIELDS: Record<string, { name?: string; figure?: Figure }> = {
       return by === null ? figure : `${figure} ${by}`;
     },
   },
-  region: { name: 'place', figure: (region: Region) => regionsText([region]) },
+  region: {
+    name: 'place',
+    figure: (region: Region, { display }) => placesListed([region], display).join(', '),
+  },
   tableId: { name: 'table', figure: from('rateTables') },
   taxable: { name: 'taxed' },
   tare: { name: 'empty weight', figure: weight },
@@ -125,7 +128,7 @@ const ofItems = (was: Item[], is: Item[], context: FieldContext): string[] => {
       if (!before) return [`“${titleOf(item)}” is new`];
       return fieldChanges(before, item, context).map((words) => `“${titleOf(item)}”, ${words}`);
     }),
-    ...was.filter((item) => !now.has(keyOf(item))).map((item) => `“${titleOf(item)}” is gone`),
+    ...was.filter((item) => !now.has(keyOf(item))).map((item) => `“${titleOf(item)}” is removed`),
   ];
 };
 
@@ -134,7 +137,7 @@ const ofList = (name: string, was: unknown[], is: unknown[]): string[] => {
   const gone = was.filter((one) => !is.includes(one));
   const parts = [
     ...(come.length > 0 ? [`${come.join(', ')} added`] : []),
-    ...(gone.length > 0 ? [`${gone.join(', ')} taken out`] : []),
+    ...(gone.length > 0 ? [`${gone.join(', ')} removed`] : []),
   ];
   return [`${name}: ${parts.join(', ') || 'in another order'}`];
 };

@@ -32,7 +32,7 @@ const stepChanges = (before: Tiers, after: Tiers, display: DisplayFormat): strin
   });
   const gone = before.steps
     .filter(({ from }) => !now.has(from))
-    .map(({ from }) => `${at(from)}: the step is gone`);
+    .map(({ from }) => `${at(from)}: the step is removed`);
   const until =
     before.until === after.until
       ? []

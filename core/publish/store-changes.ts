@@ -1,9 +1,9 @@
 import { IN_ENGLISH, type Language } from '../model/language.ts';
 import type { Region } from '../model/place.ts';
 import type { Store } from '../model/store.ts';
-import { regionsText } from '../place/region-phrase.ts';
 import { fieldChanges, type FieldContext } from './field-changes.ts';
 import { moneyFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
+import { placeNames, placesListed } from '../words/place-phrase.ts';
 
 /** What each field of the store is called. */
 const NAMES: Record<keyof Store, string> = {
@@ -44,33 +44,35 @@ const regionChanges = (
   is: Store['sellsTo'],
   field: 'closedRegions' | 'onlyRegions',
   name: string,
+  display: DisplayFormat,
 ): string[] => {
-  const words = (regions: readonly Region[] = []): string => regionsText(regions).replaceAll('\n', ', ');
+  const words = (regions: readonly Region[] = []): string => placesListed(regions, display).join(', ');
   const [old, now] = [words(was[field]), words(is[field])];
   return old === now ? [] : [`${name}: ${old || 'none'} becomes ${now || 'none'}`];
 };
 
-const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo']): string[] => {
+const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo'], display: DisplayFormat): string[] => {
+  const named = (countries: readonly string[]): string => countries.map(placeNames(display)).join(', ');
   const [come, gone] = is.mode === 'listed' ? ['opened', 'closed'] : ['closed', 'opened'];
   if (was.mode !== is.mode)
     return [
       is.mode === 'listed'
-        ? 'only listed countries are sold to'
-        : 'every country but those listed is sold to',
+        ? `only to ${named(is.countries) || 'no country'}`
+        : `everywhere except ${named(is.countries) || 'nowhere'}`,
     ];
   const added = is.countries.filter((country) => !was.countries.includes(country));
   const taken = was.countries.filter((country) => !is.countries.includes(country));
   return [
-    ...(added.length > 0 ? [`${added.join(', ')} ${come}`] : []),
-    ...(taken.length > 0 ? [`${taken.join(', ')} ${gone}`] : []),
-    ...regionChanges(was, is, 'closedRegions', 'the closed regions'),
-    ...regionChanges(was, is, 'onlyRegions', 'the only regions that are open'),
+    ...(added.length > 0 ? [`${named(added)} ${come}`] : []),
+    ...(taken.length > 0 ? [`${named(taken)} ${gone}`] : []),
+    ...regionChanges(was, is, 'closedRegions', 'closed regions', display),
+    ...regionChanges(was, is, 'onlyRegions', 'open regions of closed countries', display),
     ...((was.digitalEverywhere ?? false) === (is.digitalEverywhere ?? false)
       ? []
       : [
           is.digitalEverywhere
-            ? 'what does not travel is sold to every country'
-            : 'what does not travel is sold only to countries that are open',
+            ? 'products that are not shipped are sold everywhere'
+            : 'products that are not shipped are sold only where the shop sells',
         ]),
   ];
 };
@@ -81,7 +83,7 @@ export const storeChanges = (before: Store, after: Store, context: FieldContext)
     const [was, is] = [before[field], after[field]];
     if (JSON.stringify(was) === JSON.stringify(is)) return [];
     if (field === 'sellsTo')
-      return sellsToChanges(before.sellsTo, after.sellsTo).map(
+      return sellsToChanges(before.sellsTo, after.sellsTo, context.display).map(
         (words) => `The store, where it sells: ${words}.`,
       );
     const [old, now] = [wordsOf(field, was, context.display), wordsOf(field, is, context.display)];

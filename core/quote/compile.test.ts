@@ -104,7 +104,7 @@ describe('what an edit makes anew', () => {
   /** What is made for the edited shop, quoted as the first was; sorted by name. */
   const madeBy = (edited: Book, goods = catalogue): PartName[] => {
     const made: PartName[] = [];
-    const parts = makeParts((name) => made.push(name));
+    const parts = makeParts({ onMade: (name) => made.push(name) });
     for (const order of orders) quote(compile(book, catalogue, null, parts), order);
     made.length = 0;
     for (const order of orders) quote(compile(edited, goods, null, parts), order);

@@ -153,8 +153,15 @@ const tablesBy = (counted: Counted): CompiledParts['tables'] => {
   });
 };
 
-/** No parts yet. `onMade` is told of each part that is made. */
-export const makeParts = (onMade: (name: PartName) => void = () => {}): CompiledParts => {
+export interface PartsOptions {
+  /** Told of each part that is made. */
+  onMade?: (name: PartName) => void;
+  /** What a region is called in sentences; without it they have its code of ISO 3166-2. */
+  regionName?: (code: string) => string;
+}
+
+/** No parts yet. */
+export const makeParts = ({ onMade = () => {}, regionName }: PartsOptions = {}): CompiledParts => {
   const counted: Counted =
     (name, work) =>
     (...args) => {
@@ -168,7 +175,11 @@ export const makeParts = (onMade: (name: PartName) => void = () => {}): Compiled
   const rate = counted('rate', compileRate);
   return {
     ...lookups(counted),
-    display: memoizeByObject(({ currency, units }) => ({ decimals: decimals(currency), units })),
+    display: memoizeByObject(({ currency, units }) => ({
+      decimals: decimals(currency),
+      units,
+      ...(regionName ? { regionName } : {}),
+    })),
     clock: memoizeByText(counted('clock', makeClock)),
     tables: tablesBy(counted),
     adjustment: memoizeByObject(counted('adjustment', compileAdjustment)),

@@ -4,6 +4,8 @@ export interface DisplayFormat {
   /** How many decimals the currency has: 2 for CAD, 0 for JPY. */
   decimals: number;
   units: 'metric' | 'imperial';
+  /** What a region is called, by its code of ISO 3166-2; where names are not at hand, the code stands. */
+  regionName?: (code: string) => string;
 }
 
 /** The decimals of a currency (ISO 4217, as the JavaScript engine's own tables give them). */

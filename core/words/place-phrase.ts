@@ -1,4 +1,7 @@
+import type { Region } from '../model/place.ts';
+import type { PlaceNames } from '../place/region-phrase.ts';
 import { countryName } from './country-name.ts';
+import type { DisplayFormat } from './figure.ts';
 
 /** Where a postal code is split, and by what, as people write it: from the end where the figure is negative. */
 const SPLITS: Record<string, readonly [at: number, mark: string]> = {
@@ -30,11 +33,25 @@ const THE = new Set(['AE', 'BS', 'CF', 'DO', 'GB', 'GM', 'KM', 'MH', 'MV', 'NL',
 const inSentence = (country: string): string =>
   THE.has(country) ? `the ${countryName(country)}` : countryName(country);
 
-/** A place of a message in words: 'CA-NS, B2G2L2' is 'B2G 2L2 in Canada', 'CA-NS' is 'CA-NS in Canada', 'US' is 'the United States'. */
-export const placePhrase = (place: string): string => {
+/** What countries and regions are called where figures are shown so: a region by its code where names are not at hand. */
+export const placeNames =
+  ({ regionName = (code) => code }: DisplayFormat): PlaceNames =>
+  (code) =>
+    code.includes('-') ? regionName(code) : countryName(code);
+
+/** A place of a message in words: 'CA-NS, B2G2L2' is 'B2G 2L2 in Canada', 'CA-NS' is 'Nova Scotia in Canada', 'US' is 'the United States'. */
+export const placePhrase = (place: string, display: DisplayFormat): string => {
   const [area = '', code] = place.split(', ');
   const [country = ''] = area.split('-');
   const name = inSentence(country);
   if (code !== undefined) return `${writtenCode(country, code)} in ${name}`;
-  return area === country ? name : `${area} in ${name}`;
+  return area === country ? name : `${placeNames(display)(area)} in ${name}`;
+};
+
+/** Places of a list by name, patterns of codes as they are: 'Nova Scotia', 'B3H*, B3J*'. */
+export const placesListed = (regions: readonly Region[], display: DisplayFormat): string[] => {
+  const names = placeNames(display);
+  return regions.flatMap(
+    ({ country, subdivision, postal }): string[] => postal ?? [names(subdivision ?? country)],
+  );
 };

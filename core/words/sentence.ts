@@ -128,11 +128,11 @@ const WORDS: Words = {
   'no-table-row': ({ table, measure, value, place }, display) =>
     place === null
       ? `${table} has no row for this place.`
-      : `${table} has no row for ${placePhrase(place)} and ${measureFigure(measure, value, display)}.`,
-  'postal-not-served': ({ place, line }) =>
+      : `${table} has no row for ${placePhrase(place, display)} and ${measureFigure(measure, value, display)}.`,
+  'postal-not-served': ({ place, line }, display) =>
     line === null
-      ? `${placePhrase(place)} is not on the postal list, and what is not listed is not served.`
-      : `The postal list does not serve ${placePhrase(place)}, by its line ${line}.`,
+      ? `${placePhrase(place, display)} is not on the postal list, and what is not listed is not served.`
+      : `The postal list does not serve ${placePhrase(place, display)}, by its line ${line}.`,
   adjustment: ({ name, message }) =>
     message === '' ? `Withheld by “${name}”.` : `Withheld by “${name}”: ${message}`,
   'carrier-price': ({ account, service, amount, sandbox }, { decimals }) =>
@@ -198,8 +198,8 @@ const WORDS: Words = {
   'store-paused': ({ message }) =>
     message === '' ? 'The store is paused on that day.' : `The store is paused on that day: ${message}`,
   'address-needed': () => 'Needs to know where the order goes.',
-  'not-sold-there': ({ place }) => `The shop does not sell to ${placePhrase(place)}.`,
-  'no-zone': ({ place }) => `No zone takes ${placePhrase(place)}.`,
+  'not-sold-there': ({ place }, display) => `The shop does not sell to ${placePhrase(place, display)}.`,
+  'no-zone': ({ place }, display) => `No zone takes ${placePhrase(place, display)}.`,
   'no-rate': ({ service, zone, meant }) =>
     meant ? `${service} is deliberately not offered in ${zone}.` : `${service} has no rate in ${zone}.`,
   'rate-off': ({ service, zone }) => `${service} in ${zone} is switched off.`,

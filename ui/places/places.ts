@@ -49,6 +49,11 @@ export const loadedPlaces = (): WorldPlaces | null => loaded;
 export const subdivisionName = (code: string): string =>
   loaded?.subdivisions.get(code.slice(0, 2))?.find((one) => one.code === code)?.name ?? code;
 
+/** What each region of the world is called, by its code; null until the places are loaded. */
+export const regionNames = (): Record<string, string> | null =>
+  loaded &&
+  Object.fromEntries([...loaded.subdivisions.values()].flat().map(({ code, name }) => [code, name]));
+
 /** The places of the world, loaded once. */
 export const loadWorldPlaces = async (): Promise<WorldPlaces> => {
   loading ??= load();

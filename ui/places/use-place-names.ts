@@ -1,14 +1,8 @@
-import { useMemo } from 'react';
 import type { PlaceNames } from '../../core/place/region-phrase.ts';
 import { countryName, subdivisionName, useWorldPlaces } from './places.ts';
 
-/** What countries and regions are called: regions by their codes until the world's places are loaded. */
-export const usePlaceNames = (): PlaceNames => {
-  const places = useWorldPlaces();
-  return useMemo(
-    // Another function once the places are there, so that what is named is named anew.
-    () => (code) =>
-      code.includes('-') && places ? subdivisionName(code) : code.includes('-') ? code : countryName(code),
-    [places],
-  );
-};
+const byName: PlaceNames = (code) => (code.includes('-') ? subdivisionName(code) : countryName(code));
+const regionsByCode: PlaceNames = (code) => (code.includes('-') ? code : countryName(code));
+
+/** What countries and regions are called: regions by their codes until the world's places are loaded, then by another function, so that what is named is named anew. */
+export const usePlaceNames = (): PlaceNames => (useWorldPlaces() ? byName : regionsByCode);

@@ -1,6 +1,7 @@
 import { demoBook } from '../../demo/book.ts';
 import { demoCatalogue } from '../../demo/goods.ts';
 import { makeAuditor } from './auditor.ts';
+import type { ShopParts } from './shop-parts.ts';
 
 const ON = '2026-11-24';
 const DEMO = { book: demoBook, catalogue: demoCatalogue };
@@ -25,6 +26,18 @@ describe('the auditor', () => {
       quiet,
     );
     expect(after?.some(mentions('gloves'))).toBe(false);
+  });
+
+  test('calls regions by their names, once it was told them', async () => {
+    const auditor = makeAuditor();
+    const zones = demoBook.zones.filter((zone) => !zone.remainder);
+    const rates = demoBook.rates.filter(({ zoneId }) => zones.some(({ id }) => id === zoneId));
+    const texts = async (parts: ShopParts): Promise<string[]> =>
+      (await auditor.audit(parts, ON, quiet))?.map(({ text }) => text) ?? [];
+    const before = await texts({ ...DEMO, book: { ...demoBook, zones, rates } });
+    expect(before[0]).toMatch(/^No zone takes .*US-AK in the United States and all other countries/);
+    const after = await texts({ regionNames: { 'US-AK': 'Alaska' } });
+    expect(after[0]).toMatch(/^No zone takes .*Alaska in the United States and all other countries/);
   });
 
   test('ends an audit when another is asked for, or it is stopped, and says how far one is', async () => {

@@ -58,7 +58,8 @@ const breath = (): Promise<void> => new Promise((done) => void setTimeout(done))
 /** It runs in a worker; tests run it where they are. */
 export const makeAuditor = (): Auditor => {
   const memory = new AuditMemory();
-  const kept = makeParts();
+  let names: Record<string, string> = {};
+  const kept = makeParts({ regionName: (code) => names[code] ?? code });
   let book: Partial<Book> = {};
   let catalogue: Catalogue | null = null;
   let run = 0;
@@ -69,6 +70,7 @@ export const makeAuditor = (): Auditor => {
       const mine = run;
       book = withParts(book, parts);
       catalogue = withCatalogue(catalogue, parts);
+      names = parts.regionNames ?? names;
       if (!catalogue) throw new Error('there is no shop to audit yet');
       const shop = { book: book as Book, catalogue };
       const compiled = compile(shop.book, catalogue, answersAtOnce, kept);

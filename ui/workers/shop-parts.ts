@@ -18,6 +18,8 @@ export interface ShopParts {
   goods?: [at: number, good: Good][];
   testOrders?: TestOrder[];
   orders?: PastOrder[];
+  /** What regions are called, by their codes of ISO 3166-2. */
+  regionNames?: Record<string, string>;
 }
 
 const withEntries = <T>(list: readonly T[], entries: readonly (readonly [number, T])[]): T[] => {

@@ -4,6 +4,7 @@ import type { PriceSpan } from '../../core/delivery-page/price-key.ts';
 import type { Problem } from '../../core/model/problem.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import type { TriedRepair } from '../../core/repair/tried-repairs.ts';
+import { regionNames } from '../places/places.ts';
 import type { RootState } from '../state/store.ts';
 import type { Auditor, Comparison, PricedOrder } from './auditor.ts';
 import { changedParts, heldOf, NOTHING_HELD, type Held } from './changed-parts.ts';
@@ -33,6 +34,8 @@ interface Desk {
   worker: Worker;
   auditor: Remote<Auditor>;
   held: Held;
+  /** Whether it knows what regions are called. */
+  hasNames: boolean;
   running: Running | null;
 }
 
@@ -40,19 +43,23 @@ let desk: Desk | null = null;
 
 const openDesk = (): Desk => {
   const worker = newWorker();
-  return { worker, auditor: wrap<Auditor>(worker), held: NOTHING_HELD, running: null };
+  return { worker, auditor: wrap<Auditor>(worker), held: NOTHING_HELD, hasNames: false, running: null };
 };
 
 const begin = (at: Desk, state: RootState, on: string): Running => {
   const { orders: _, testOrders: __, ...parts } = changedParts(state, at.held);
   at.held = heldOf(state);
+  const names = at.hasNames ? null : regionNames();
+  at.hasNames ||= names !== null;
   const waiting = new Set<OnProgress>();
   const tell: OnProgress = (progress) => waiting.forEach((one) => one(progress));
-  const problems = at.auditor.audit(parts, on, proxy(tell)).catch((error: unknown) => {
-    at.worker.terminate();
-    if (desk === at) desk = null;
-    throw error;
-  });
+  const problems = at.auditor
+    .audit({ ...parts, ...(names && { regionNames: names }) }, on, proxy(tell))
+    .catch((error: unknown) => {
+      at.worker.terminate();
+      if (desk === at) desk = null;
+      throw error;
+    });
   const running = { held: at.held, on, problems, waiting };
   const end = (): void => {
     if (at.running === running) at.running = null;

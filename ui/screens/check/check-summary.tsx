@@ -7,6 +7,7 @@ import { Press } from '../../parts/press.tsx';
 import { Section } from '../../parts/section.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useToday } from '../../parts/use-today.ts';
+import { usePlaceNames } from '../../places/use-place-names.ts';
 import { askedQuote } from '../../state/answers.ts';
 import { previewOpened, testOrderChosen } from '../../state/session.ts';
 import { selectBook, selectCompiled } from '../../state/selectors.ts';
@@ -138,7 +139,8 @@ const MOST_CHANGES = 4;
 const Changes = () => {
   const style = useStyles(styles);
   const router = useRouter();
-  const changes = useAppSelector(selectDraftChanges);
+  const names = usePlaceNames();
+  const changes = useAppSelector((state) => selectDraftChanges(state, names));
   return (
     <View>
       <Section title="What the draft changes" />

@@ -7,6 +7,7 @@ import { momentText } from '../../parts/dates.ts';
 import { Press } from '../../parts/press.tsx';
 import { Section } from '../../parts/section.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
+import { usePlaceNames } from '../../places/use-place-names.ts';
 import { edit } from '../../state/draft.ts';
 import { selectBook, selectTestOrders } from '../../state/selectors.ts';
 import { selectEditions } from '../../state/served.ts';
@@ -33,12 +34,13 @@ const styles = (inks: Inks) => ({
 /** What one edition changed against another, chosen from those that are there. */
 const Compared = ({ edition, others }: { edition: Edition; others: readonly Edition[] }) => {
   const style = useStyles(styles);
+  const names = usePlaceNames();
   const earlier = others.filter(({ number }) => number < edition.number).at(-1) ?? others[0];
   const [against, setAgainst] = useState(earlier?.number ?? 0);
   const other = others.find(({ number }) => number === against);
   if (!other) return <Text style={style.note}>There is no other edition to compare it with.</Text>;
   const [before, after] = other.number < edition.number ? [other, edition] : [edition, other];
-  const changes = changesBetween(before, after);
+  const changes = changesBetween(before, after, names);
   return (
     <View>
       <View style={style.actions}>

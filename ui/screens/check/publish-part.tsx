@@ -7,6 +7,7 @@ import { Press } from '../../parts/press.tsx';
 import { Progress } from '../../parts/progress.tsx';
 import { Section } from '../../parts/section.tsx';
 import { useToday } from '../../parts/use-today.ts';
+import { usePlaceNames } from '../../places/use-place-names.ts';
 import { testOrderChosen } from '../../state/session.ts';
 import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
 import { selectLive } from '../../state/served.ts';
@@ -86,7 +87,8 @@ const TestOrders = ({ testOrders }: { testOrders: readonly TestOrderChange[] }) 
 export const PublishPart = () => {
   const style = useStyles(styles);
   const live = useAppSelector(selectLive);
-  const changes = useAppSelector(selectDraftChanges);
+  const names = usePlaceNames();
+  const changes = useAppSelector((state) => selectDraftChanges(state, names));
   const { compared, share, older, priceAll } = useComparison(live);
   const today = useToday(useAppSelector(selectBook).store.timeZone);
   useAudit(today);

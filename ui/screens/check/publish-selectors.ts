@@ -1,5 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { differences, type Change } from '../../../core/publish/differences.ts';
+import type { PlaceNames } from '../../../core/place/region-phrase.ts';
 import type { Edition } from '../../../core/formats/edition.ts';
 import { whereLink, type RuleLink } from '../../preview/rule-link.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
@@ -16,10 +17,10 @@ export interface ChangeLine {
 
 /** What the draft changes against the live edition, rule by rule; null where nothing is live. */
 export const selectDraftChanges = createSelector(
-  [selectLive, selectBook, selectCatalogue],
-  (live, book, catalogue): ChangeLine[] | null =>
+  [selectLive, selectBook, selectCatalogue, (_: RootState, names: PlaceNames) => names],
+  (live, book, catalogue, names): ChangeLine[] | null =>
     live &&
-    differences(live, { book, catalogue }).map(({ text, where }: Change) => ({
+    differences(live, { book, catalogue }, names).map(({ text, where }: Change) => ({
       text,
       link: whereLink(book, where),
     })),
@@ -74,5 +75,5 @@ export const selectIsChecked = (state: RootState): boolean => {
 };
 
 /** What changed between two editions, in sentences. */
-export const changesBetween = (before: Edition, after: Edition): string[] =>
-  differences(before, after).map(({ text }) => text);
+export const changesBetween = (before: Edition, after: Edition, names: PlaceNames): string[] =>
+  differences(before, after, names).map(({ text }) => text);

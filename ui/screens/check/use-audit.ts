@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { AuditProgress } from '../../../core/audit/audit.ts';
+import { loadWorldPlaces } from '../../places/places.ts';
 import { auditCame } from '../../state/check.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../state/store.ts';
@@ -9,6 +10,9 @@ import { auditDraft } from '../../workers/start-audit.ts';
 const PAUSE_MS = 20;
 /** An audit that is done sooner says nothing of how far it is. */
 const QUIET_MS = 400;
+
+/** Waits for the names of regions, which problems have in their sentences; without them they have codes. */
+const withNames = (): Promise<unknown> => loadWorldPlaces().catch(() => null);
 
 export interface AuditRun {
   /** How far the audit that runs now is; null while none runs, or has only just begun. */
@@ -36,8 +40,9 @@ export const useAudit = (on: string): AuditRun => {
   useEffect(() => setStopped(false), [book, catalogue]);
   useEffect(() => {
     if (isDone || stopped) return undefined;
+    let isOver = false;
     let stop = (): void => undefined;
-    const timer = setTimeout(() => {
+    const begin = (): void => {
       const begun = performance.now();
       const tell = (now: AuditProgress): void => {
         if (performance.now() - begun > QUIET_MS) setProgress(now);
@@ -53,8 +58,14 @@ export const useAudit = (on: string): AuditRun => {
         },
         (error: unknown) => setFault(error instanceof Error ? error.message : String(error)),
       );
+    };
+    const timer = setTimeout(() => {
+      void withNames().then(() => {
+        if (!isOver) begin();
+      });
     }, PAUSE_MS);
     return () => {
+      isOver = true;
       clearTimeout(timer);
       stop();
       setProgress(null);
