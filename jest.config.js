@@ -30,7 +30,7 @@ module.exports = {
     {
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/{core,carriers,gazetteer,server,cli,demo,scripts}/**/*.test.ts'],
+      testMatch: ['<rootDir>/{core,carriers,gazetteer,server,cli,demo,scripts,bench}/**/*.test.ts'],
       transform: { '\\.m?[jt]sx?$': plain },
       transformIgnorePatterns: [`/node_modules/(?!(${MODERN}))`],
     },

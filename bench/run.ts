@@ -10,7 +10,6 @@ import type { Place } from '../core/place/place.ts';
 import { findZone, indexZones } from '../core/place/zone-index.ts';
 import { demoBook } from '../demo/book.ts';
 import { demoCatalogue } from '../demo/goods.ts';
-import { demoTestOrders } from '../demo/test-orders.ts';
 import { largeBook, randomRequests } from './large-book.ts';
 import { seeded } from '../core/seeded.ts';
 import { benchAudit } from './audit.ts';
@@ -19,6 +18,8 @@ import { benchNearby } from './nearby.ts';
 import { benchPacking } from './packing.ts';
 import { heldBy, measure, type Measured } from './measure.ts';
 import { peerRows, ruleEngine, scanRows } from './peers.ts';
+import { benchRatios } from './ratios.ts';
+import { demoRequests, quoteAll } from './subjects.ts';
 
 const PLACES = 20_000;
 const skus = demoCatalogue.goods.filter((good) => good.weight).map((good) => good.sku);
@@ -33,19 +34,6 @@ let misses = 0;
 const expect = (name: string, reached: boolean, figure: string, target: string): void => {
   if (!reached) misses += 1;
   print(name, figure, `${reached ? 'reached' : 'MISSED'}: ${target}`);
-};
-
-/** The demo's own test orders, and orders to places all over its zones, at many moments. */
-const demoRequests = (): QuoteRequest[] => [
-  ...randomRequests(1_800, skus),
-  ...Array.from({ length: 20 }, () => demoTestOrders.map((testOrder) => testOrder.request)).flat(),
-];
-
-const quoteAll = (compiled: CompiledBook, requests: readonly QuoteRequest[]): number => {
-  let charges = 0;
-  for (const request of requests)
-    for (const choice of quote(compiled, request).choices) charges += choice.charge;
-  return charges;
 };
 
 const renderAll = (compiled: CompiledBook, requests: readonly QuoteRequest[]): number => {
@@ -256,6 +244,7 @@ const benchTableIndex = async (table: RateTable): Promise<void> => {
 const main = async (): Promise<void> => {
   console.log(`Node ${process.version}, medians of seven rounds, garbage collected between them\n`);
   const demo = await benchDemo();
+  benchRatios(expect);
   await benchLarge();
   await benchZones();
   await benchTables();

@@ -278,7 +278,7 @@ describe('audit', () => {
   test('is told a day that is none', async () => {
     expect(await ask('audit', ...SHOP, '--on', 'today')).toMatchObject({
       code: 2,
-      err: '--on is a date, as 2026-03-31.\n',
+      err: '--on is a date, such as 2026-03-31.\n',
     });
   });
 });

@@ -42,7 +42,7 @@ test('an adjustment is written as a sentence, acts in the preview, and is moved 
   await page.keyboard.press('ArrowDown');
   await expect(list.getByRole('listitem').nth(4)).toContainText('Moss week');
   // What it touches is counted again after each move.
-  await expect(list.getByText('Counting the orders it touches …')).toHaveCount(0);
+  await expect(list.getByText('Counting the orders it affects …')).toHaveCount(0);
 
   // Rows that slide to their places are let come to rest.
   const above = list

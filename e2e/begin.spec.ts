@@ -48,7 +48,7 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await page.getByLabel('Its weight').fill('1.2 kg');
   await page.getByLabel('Parcel, Ireland').fill('7.50');
   await page.getByRole('button', { name: 'Next', exact: true }).click();
-  await expect(page.getByText('Write an amount, as 12.50.')).toBeVisible();
+  await expect(page.getByText('Write an amount, such as 12.50.')).toBeVisible();
   await page.getByLabel('Parcel, Everywhere else').fill('19');
   await on(page, 'When are you open?');
   await on(page, 'Where do you bring orders to?');

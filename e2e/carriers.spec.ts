@@ -158,9 +158,9 @@ test('steps out of what the carrier takes are proposed, and taken into the draft
   await write(page.getByLabel('Steps, at most'), '3');
   await page.getByRole('button', { name: 'Ask the carrier' }).click();
   await expect(page.getByText(/^Covers \d+ of \d+ past orders/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take into the draft: Parcel to Maritimes' }).click();
+  await page.getByRole('button', { name: 'Put into the draft: Parcel to Maritimes' }).click();
   const preview = await openPreview(page);
-  await expect(choiceOf(preview, 'Parcel')).toContainText('not as it should be');
+  await expect(choiceOf(preview, 'Parcel')).toContainText('not as expected');
 });
 
 test('a carrier is told to fail, and the connection says so until it is sound again', async ({ page }) => {

@@ -71,7 +71,7 @@ test('a field left half-typed keeps its last sound value and says so', async ({ 
   await openProgram(page, '/charges?zone=maritimes&service=parcel');
   await fill(page, 'Charge from 5 kg', 'abc');
   await page.getByRole('heading', { level: 1 }).click();
-  await expect(page.getByRole('alert')).toHaveText('Write an amount, as 12.50. Kept: 15.50');
+  await expect(page.getByRole('alert')).toHaveText('Write an amount, such as 12.50. Kept: 15.50');
   await expect(page.getByLabel('Charge from 5 kg', { exact: true })).toHaveValue('15.50');
   await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
 });
@@ -121,7 +121,7 @@ test('a service and a zone are added, named, left out, and removed with a way ba
   await fill(page, 'Name of the new zone', 'Halifax');
   await fill(page, 'Its places: CA, CA-NS, or CA: B3H*, B3J*', 'Atlantis');
   await page.getByRole('button', { name: 'Add the zone' }).click();
-  await expect(page.getByText('“Atlantis” is no place')).toBeVisible();
+  await expect(page.getByText('“Atlantis” is not a place')).toBeVisible();
   await fill(page, 'Its places: CA, CA-NS, or CA: B3H*, B3J*', 'CA: B2G*, B3H*');
   await page.getByRole('button', { name: 'Add the zone' }).click();
   const preview = await openPreview(page);
@@ -157,7 +157,7 @@ test('all rates of a zone are raised by a percentage and rounded, and one undo t
   await openProgram(page, '/charges?zone=maritimes&panel=zone');
   await page.getByRole('button', { name: 'Raise or lower all' }).click();
   await page.getByRole('button', { name: 'Change 4 rates' }).click();
-  await expect(page.getByText('Write by how much, as 5 or -2.5.')).toBeVisible();
+  await expect(page.getByText('Write by how much, such as 5 or -2.5.')).toBeVisible();
   await fill(page, 'By how many %', '10');
   await page.getByRole('button', { name: 'Change 4 rates' }).click();
   const preview = await openPreview(page);

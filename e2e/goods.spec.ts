@@ -71,7 +71,9 @@ test('a CSV with faults is reviewed, its sound rows taken, and taken back', asyn
   );
   await openCsv(page, path);
   const review = page.getByRole('region', { name: 'What would change' });
-  await expect(review).toContainText('row 4, Price: “twelve” was not understood: write an amount, as 12.50.');
+  await expect(review).toContainText(
+    'row 4, Price: “twelve” was not understood: write an amount, such as 12.50.',
+  );
   await expect(review).toContainText('row 4, Weight: “heavy” was not understood');
   await expect(review).toContainText('row 5, Stock number: “seed-lupin” is already in row 2.');
   await expect(review).toContainText('weight 12 g 226.8 g');
@@ -102,7 +104,7 @@ test('a reason about a weight leads to the goods that lack one', async ({ page }
   await expect(choiceOf(preview, 'Parcel')).toHaveCount(0);
   const fold = preview.getByText('open', { exact: true }).first();
   if (await fold.isVisible()) await fold.click();
-  await preview.getByRole('link', { name: /^Parcel: The weight is not known of Glazed pot, 26 cm/ }).click();
+  await preview.getByRole('link', { name: /^Parcel: The weight of Glazed pot, 26 cm is not known/ }).click();
   await expect(page.getByRole('button', { name: /^3 incomplete/ })).toBeVisible();
   await expect(page.getByText(isPhone(page) ? /weight missing/ : 'missing').first()).toBeVisible();
 });

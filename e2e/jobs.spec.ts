@@ -181,7 +181,7 @@ job('A test order that guards a rule', async (page, walk) => {
   const twoDay = page.getByRole('group', { name: 'Fulmar two-day' });
   await walk.enter('Change by %', '10', twoDay);
   await walk.press('Check', 'link');
-  const broken = page.getByRole('listitem', { name: 'Two pots to Antigonish: broken' });
+  const broken = page.getByRole('listitem', { name: 'Two pots to Antigonish: not as expected' });
   await expect(broken).toContainText('Express, two days');
 });
 

@@ -145,7 +145,7 @@ test('closed dates come out of a calendar file', async ({ page }) => {
   };
   await take(Buffer.from('no calendar'));
   await expect(page.getByText('Nothing was imported from away.ics.')).toBeVisible();
-  await expect(page.getByText('The file is no calendar that can be read.')).toBeVisible();
+  await expect(page.getByText('The file is not a calendar that can be read.')).toBeVisible();
   await take(calendar(entry));
   await expect(page.getByText('2 closed dates more, out of away.ics.')).toBeVisible();
   await expect(page.getByLabel(/^Closed on: dates/)).toHaveValue(

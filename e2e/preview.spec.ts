@@ -48,7 +48,7 @@ test('goods are added by name and taken out; a closed country is told', async ({
 test('an unknown weight is named, not taken as nothing', async ({ page }) => {
   await openProgram(page);
   const preview = await chooseTestOrder(page, 'A planter of unknown weight');
-  await expect(preview.getByText('The weight is not known of Salt-glaze planter.').first()).toBeVisible();
+  await expect(preview.getByText('The weight of Salt-glaze planter is not known.').first()).toBeVisible();
 });
 
 test('the moment of the order moves the days', async ({ page }) => {

@@ -39,10 +39,10 @@ test('a country closed and opened is followed by the board and the shopfront', a
   await waitUntilKept(page);
   await reopenProgram(page, '/charges');
   const europe = isPhone(page)
-    ? page.getByText(/^closed, not sold to · Austria/)
+    ? page.getByText(/^closed: you do not sell there · Austria/)
     : page.getByRole('rowheader', { name: /Western Europe/ });
   if (isPhone(page)) await page.getByRole('tab', { name: 'Western Europe' }).click();
-  await expect(europe).toContainText('closed, not sold to');
+  await expect(europe).toContainText('closed: you do not sell there');
   await reopenProgram(page, '/shop/checkout');
   await page.getByRole('button', { name: 'Serve the draft' }).click();
   await page.getByLabel('Country', { exact: true }).fill('France');

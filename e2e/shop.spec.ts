@@ -123,14 +123,14 @@ test('a wrong postal code is told at its field, and nothing is ordered', async (
   await typeAddress(page);
   await page.getByLabel('Postal code').fill('B2G 2');
   await page.getByRole('button', { name: 'Place the order' }).click();
-  await expect(page.getByText('“B2G 2” is no postal code of this country.').first()).toBeVisible();
+  await expect(page.getByText('“B2G 2” is not a valid postal code for this country.').first()).toBeVisible();
   await page.getByLabel('Postal code').fill('M5V 1J1');
   await expect(page.getByText('“M5V 1J1” is in Ontario, not in Nova Scotia.').first()).toBeVisible();
   await choose(page, 'Country', 'Germ', 'Germany');
   await expect(page.getByLabel('Province or territory')).toBeHidden();
   await page.getByLabel('Postal code').fill('10115');
   await expect(page.getByText('We cannot take this order as it is.')).toBeVisible();
-  await expect(page.getByText(/is no postal code of this country/)).toBeHidden();
+  await expect(page.getByText(/is not a valid postal code for this country/)).toBeHidden();
 });
 
 /** Over the strait, where no carrier prices a rate. */

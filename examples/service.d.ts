@@ -826,9 +826,9 @@ export interface operations {
       query?: never;
       header?: never;
       path: {
-        /** @description Two letters, as CA. */
+        /** @description Two letters, such as CA. */
         country: string;
-        /** @description A postal code, as B3H2Y9. */
+        /** @description A postal code, such as B3H2Y9. */
         code: string;
       };
       cookie?: never;

@@ -25,6 +25,15 @@ const TURNS: readonly [turn: RegExp, instead: string][] = [
   [/threw away|throw away/i, 'Delete'],
   [/^'fold'$|\bfold (the|what)\b/i, 'hide'],
   [/milliseconds/i, 'seconds'],
+  [/\bnever acts?\b|can never act/i, 'is never used, never applies'],
+  [/which stands|first stands|row \S+ stands/i, 'applies'],
+  [/\bis no (place|date|json|postal)\b/i, 'is not a'],
+  [/as it should be/i, 'as expected'],
+  [/all the same\b/i, 'anyway'],
+  [/, as (?=\d|CA\b)/, 'such as'],
+  [/\bthe gazetteer\b/i, 'the built-in map'],
+  [/\bways? to pay\b/i, 'payment method'],
+  [/\bnot to be had\b|can be had\b/i, 'available, can be bought'],
   [/\bgood that\b|\bgoods that\b|\ball goods\b/i, 'product'],
 ];
 

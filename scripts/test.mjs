@@ -6,6 +6,7 @@ import { findProgram } from './debian.mjs';
 import { exportApp } from './export.mjs';
 import { installPackages } from './install.mjs';
 import { must, phase, ROOT, run } from './phases.mjs';
+import { browserTimes, processorSeconds, slowestLines, unitTimes, withinBudget } from './test-times.mjs';
 
 const REPORTS = {
   jest: join(ROOT, '.emporos', 'jest.json'),
@@ -26,6 +27,20 @@ const browserCounts = () => {
   return stats
     ? { passed: stats.expected + stats.flaky, failed: stats.unexpected }
     : { passed: 0, failed: 1 };
+};
+
+/** Runs one kind of tests and says which took longest; a whole run past its budget of processor time counts as a failure. */
+const timed = async (kind, name, work, counts, timesOf) => {
+  const before = processorSeconds();
+  await phase(name, work);
+  const taken = processorSeconds() - before;
+  const counted = counts();
+  const report = readReport(REPORTS[kind === 'unit' ? 'jest' : 'playwright']);
+  if (!report) return counted;
+  const times = timesOf(report);
+  const { isWithin, words } = withinBudget(kind, times.length, taken);
+  console.log(`  ${words}. The slowest:\n${slowestLines(times).join('\n')}`);
+  return isWithin || changed ? counted : { ...counted, failed: counted.failed + 1 };
 };
 
 const finish = (...counts) => {
@@ -64,12 +79,16 @@ const checkStyle = async () => {
 // Each keeps one core busy; the unit tests after them, and the browser tests, use what there is.
 await Promise.all([checkTypes(), checkStyle()]);
 const related = changed ? ['--passWithNoTests', '--findRelatedTests', ...changed] : [];
-await phase('Unit tests', () =>
-  run('npx', ['jest', '--json', `--outputFile=${REPORTS.jest}`, ...related], {
-    env: redis ? { REDIS_SERVER: redis } : {},
-  }),
+const units = await timed(
+  'unit',
+  'Unit tests',
+  () =>
+    run('npx', ['jest', '--json', `--outputFile=${REPORTS.jest}`, ...related], {
+      env: redis ? { REDIS_SERVER: redis } : {},
+    }),
+  unitCounts,
+  unitTimes,
 );
-const units = unitCounts();
 if (units.failed > 0 || browserTests?.length === 0) finish(units);
 
 const chromium = await findChromium();
@@ -79,9 +98,14 @@ if (!chromium) {
   );
   finish(units, { passed: 0, failed: 1 });
 }
-await phase('Browser tests', () =>
-  run('npx', ['playwright', 'test', ...(browserTests ?? [])], {
-    env: { CHROMIUM: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: REPORTS.playwright },
-  }),
+const browsers = await timed(
+  'browser',
+  'Browser tests',
+  () =>
+    run('npx', ['playwright', 'test', ...(browserTests ?? [])], {
+      env: { CHROMIUM: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: REPORTS.playwright },
+    }),
+  browserCounts,
+  browserTimes,
 );
-finish(units, browserCounts());
+finish(units, browsers);

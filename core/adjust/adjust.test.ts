@@ -280,7 +280,7 @@ describe('conditions', () => {
     expect(onlyChoice(quoted(book([rule]), request, catalogue)).charge).toBe(845);
     expect(onlyWithheld(quoted(book([rule]), { ...request, customer: 'trade' }, catalogue))).toMatchObject({
       code: 'weight-unknown',
-      text: 'The weight is not known of mystery.',
+      text: 'The weight of mystery is not known.',
       from: { kind: 'adjustment', id: 'rule' },
     });
     const big = adjustment(FREE, [{ test: 'measure', of: 'volume', min: 1 }]);

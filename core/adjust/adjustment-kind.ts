@@ -6,7 +6,6 @@ import type { Region } from '../model/place.ts';
 import type { Measure } from '../model/price.ts';
 import type { Source } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
-import type { PlaceNames } from '../place/region-phrase.ts';
 import type { Entries, PricedOrder } from '../price/price-kind.ts';
 import type { DayNumber } from '../time/calendar.ts';
 import type { DisplayFormat } from '../words/figure.ts';
@@ -26,8 +25,6 @@ export interface Naming {
   book: Pick<Book, 'services' | 'zones' | 'groups' | 'areas' | 'pickups'>;
   goods: ReadonlyMap<string, Good>;
   display: DisplayFormat;
-  /** What countries and regions are called where that is not as `display` has it. */
-  places?: PlaceNames;
 }
 
 /** Products that a rule names, by group or by themselves. */

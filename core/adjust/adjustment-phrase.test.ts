@@ -109,38 +109,41 @@ describe('an adjustment that can never act says why', () => {
   test.each<[Partial<Adjustment>, string]>([
     [{}, 'It may act.'],
     [{ active: false }, 'It is switched off.'],
-    [{ to: { serviceIds: [] } }, 'Its list of services is empty, so it can never act.'],
-    [{ to: { kinds: [] } }, 'Its list of kinds is empty, so it can never act.'],
-    [{ to: { zoneIds: ['far'] } }, 'No rate that is switched on is one it is for, so it can never act.'],
-    [{ to: { kinds: ['pickup'] } }, 'The book has no choice of the kind it is for, so it can never act.'],
+    [{ to: { serviceIds: [] } }, 'Its list of services is empty, so it never applies.'],
+    [{ to: { kinds: [] } }, 'Its list of kinds is empty, so it never applies.'],
+    [
+      { to: { zoneIds: ['far'] } },
+      'No rate that is switched on is among those it is for, so it never applies.',
+    ],
+    [{ to: { kinds: ['pickup'] } }, 'The book has no choice of the kind it is for, so it never applies.'],
     [
       { when: [{ test: 'measure', of: 'weight', min: 5, max: 5 }] },
-      'Its minimum is not below its maximum, so it can never act.',
+      'Its minimum is not below its maximum, so it never applies.',
     ],
     [{ when: [{ test: 'measure', of: 'weight', min: 5, max: 6 }] }, 'It may act.'],
     [
       { when: [{ test: 'dates', from: '2026-12-02', to: '2026-12-01' }] },
-      'It ends before it begins, so it can never act.',
+      'It ends before it begins, so it never applies.',
     ],
-    [{ when: [{ test: 'dates', to: '2026-11-24' }] }, 'It ended on 2026-11-24, so it can never act again.'],
+    [{ when: [{ test: 'dates', to: '2026-11-24' }] }, 'It ended on 2026-11-24, so it never applies again.'],
     [{ when: [{ test: 'dates', to: '2026-11-25' }] }, 'It may act.'],
     [{ when: [{ test: 'dates', from: '2026-12-02', to: '2026-01-01', everyYear: true }] }, 'It may act.'],
-    [{ when: [{ test: 'customer', in: [] }] }, 'Its list of codes is empty, so it can never act.'],
-    [{ when: [{ test: 'weekday', days: [] }] }, 'Its list of days is empty, so it can never act.'],
-    [{ when: [{ test: 'goods', match: 'any' }] }, 'Its list of products is empty, so it can never act.'],
+    [{ when: [{ test: 'customer', in: [] }] }, 'Its list of codes is empty, so it never applies.'],
+    [{ when: [{ test: 'weekday', days: [] }] }, 'Its list of days is empty, so it never applies.'],
+    [{ when: [{ test: 'goods', match: 'any' }] }, 'Its list of products is empty, so it never applies.'],
     [{ when: [{ test: 'goods', match: 'none' }] }, 'It may act.'],
-    [{ when: [{ test: 'destination', in: [] }] }, 'Its list of places is empty, so it can never act.'],
+    [{ when: [{ test: 'destination', in: [] }] }, 'Its list of places is empty, so it never applies.'],
     [{ effect: { do: 'add', amount: 0, per: 'order' } }, 'It changes nothing: give it an amount.'],
     [{ effect: { do: 'bounds' } }, 'It changes nothing: give it an amount.'],
   ])('%j', (part, sentence) => {
     expect(whyOf(part)).toBe(sentence);
   });
 
-  test('after one that ends the list for all that it is for', () => {
+  test('after one that skips it for everything it is for', () => {
     const trade: Condition = { test: 'customer', in: ['trade'] };
     const ends = rule({ id: 'first', name: 'First', last: true, when: [trade] });
     expect(whyOf({ when: [trade, { test: 'code', in: ['X'] }] }, [ends])).toBe(
-      '“First” above it ends the list for all that it is for, so it can never act.',
+      '“First” above it skips it for everything it is for, so it never applies.',
     );
     expect(whyOf({}, [ends])).toBe('It may act.');
     expect(whyOf({ when: [trade] }, [{ ...ends, to: { serviceIds: ['parcel'] } }])).toBe('It may act.');
@@ -148,13 +151,13 @@ describe('an adjustment that can never act says why', () => {
   });
 
   test('calls places by the names that are given', () => {
-    const places = (code: string): string => (code === 'CA-NS' ? 'Nova Scotia' : code);
+    const regionName = (code: string): string => (code === 'CA-NS' ? 'Nova Scotia' : code);
     const when: Adjustment['when'] = [
       { test: 'destination', in: [{ country: 'CA', subdivision: 'CA-NS' }, { country: 'FR' }] },
     ];
     const one = { when, to: {}, effect: { do: 'free' } } as const;
-    expect(adjustmentSentence(one, { ...naming, places })).toMatch(
-      /^When the address is in Nova Scotia, FR: /,
+    expect(adjustmentSentence(one, { ...naming, display: { ...naming.display, regionName } })).toMatch(
+      /^When the address is in Nova Scotia, France: /,
     );
     expect(adjustmentSentence(one, naming)).toMatch(/^When the address is in CA-NS, France: /);
   });

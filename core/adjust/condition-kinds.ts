@@ -17,7 +17,7 @@ import type {
   Test,
 } from './adjustment-kind.ts';
 import { dateWords, weekdayWords } from './date-words.ts';
-import { placeNames } from '../words/place-phrase.ts';
+import { namesInSentence } from '../words/place-phrase.ts';
 
 type Of<T extends Condition['test']> = Extract<Condition, { test: T }>;
 
@@ -120,8 +120,8 @@ const DESTINATION: ConditionKind<Of<'destination'>> = {
     const index = buildPlaceIndex([{ owner: null, regions }]);
     return ({ place }) => place !== null && holdsPlace(index, place) !== not;
   },
-  words: ({ in: regions, not }, { display, places = placeNames(display) }) =>
-    `the address is ${not ? 'not ' : ''}in ${regionsPhrase(regions, places) || 'no place'}`,
+  words: ({ in: regions, not }, { display }) =>
+    `the address is ${not ? 'not ' : ''}in ${regionsPhrase(regions, namesInSentence(display)) || 'no place'}`,
   empty: ({ in: regions, not }) => (regions.length === 0 && !not ? nothingNamed('places') : null),
   about: () => 'destination',
   regions: ({ in: regions }) => regions,

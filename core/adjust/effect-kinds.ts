@@ -128,7 +128,7 @@ const WITHHOLD: EffectKind<Of<'withhold'>> = {
 const TERMS: EffectKind<Of<'terms'>> = {
   ...PLAIN,
   change: (effect, _running, _order, of) => changed(effect, of, 0),
-  words: ({ terms }) => (terms === 'both' ? 'goes DAP or DDP' : `goes ${terms}`),
+  words: ({ terms }) => (terms === 'both' ? 'is sent DAP or DDP' : `is sent ${terms}`),
 };
 
 /** Every kind of effect; one that is not here, or lacks a part, does not compile. */

@@ -92,7 +92,7 @@ const CASES: [FindingCode, Part, string, string][] = [
     'free-price',
     rates({ price: { kind: 'flat', amount: 0, per: 'order' } }),
     'rate:parcel-country',
-    'Parcel to country charges nothing, and no rule says that it is free.',
+    'Parcel to country charges nothing, although no rule makes it free.',
   ],
   [
     'free-price',
@@ -103,25 +103,25 @@ const CASES: [FindingCode, Part, string, string][] = [
       ]),
     }),
     'rate:parcel-country:5000',
-    'Parcel to country charges nothing, and no rule says that it is free.',
+    'Parcel to country charges nothing, although no rule makes it free.',
   ],
   [
     'free-price',
     table([{ from: 0, amount: 0 }]),
     'table:far:1 rate:parcel-country',
-    'Far charges nothing, and no rule says that it is free.',
+    'Far charges nothing, although no rule makes it free.',
   ],
   [
     'free-by-adjustment',
     rule({ effect: { do: 'add', amount: -9_000, per: 'order' } }),
     'adjustment:rule rate:parcel-country',
-    '“Rule” takes the charge of Parcel to country down to nothing without saying free.',
+    '“Rule” brings the charge of Parcel to country down to 0 without making it free.',
   ],
   [
     'free-by-rounding',
     { ...WORLD, store: { rounding: { to: 5_000, mode: 'nearest' } } },
     'store:store rate:parcel-country',
-    'Rounding takes a small charge of Parcel to country down to nothing.',
+    'Rounding brings a small charge of Parcel to country down to 0.',
   ],
   [
     'below-handling',
@@ -133,7 +133,7 @@ const CASES: [FindingCode, Part, string, string][] = [
     'always-free',
     rates({ freeFrom: 1_000 }),
     'rate:parcel-country',
-    'Parcel to country is free for every order: its threshold is not above the least order, 10.00.',
+    'Parcel to country is free for every order: its free threshold is not above the cheapest order, 10.00.',
   ],
   [
     'discount-meets-free',
@@ -153,7 +153,7 @@ const CASES: [FindingCode, Part, string, string][] = [
       ]),
     }),
     'rate:parcel-country:2000',
-    'Parcel to country falls by 2.00 at 2 kg, where more is sent.',
+    'Parcel to country costs 2.00 less from 2 kg, although the order is larger.',
   ],
   [
     'step-never-acts',
@@ -165,7 +165,7 @@ const CASES: [FindingCode, Part, string, string][] = [
       limits: { weight: { max: 30_000 } },
     }),
     'rate:parcel-country:40000',
-    'The step of Parcel to country from 40 kg never acts: the rate’s limit ends before it.',
+    'The step of Parcel to country from 40 kg is never used: the rate’s limit ends before it.',
   ],
   [
     'row-never-acts',
@@ -174,7 +174,7 @@ const CASES: [FindingCode, Part, string, string][] = [
       { from: 0, amount: 6 },
     ]),
     'table:far:2',
-    'Row 2 of Far never acts.',
+    'Row 2 of Far is never used.',
   ],
   [
     'rows-overlap',
@@ -183,7 +183,7 @@ const CASES: [FindingCode, Part, string, string][] = [
       { from: 10, amount: 6 },
     ]),
     'table:far:2',
-    'Rows 1 and 2 of Far hold one value; the first stands.',
+    'Rows 1 and 2 of Far overlap; the first applies.',
   ],
   [
     'table-gap',
@@ -198,7 +198,7 @@ const CASES: [FindingCode, Part, string, string][] = [
     'zone-never-decides',
     zones(makeZone('country', { remainder: true }), makeZone('again')),
     'zone:again',
-    'again takes no place: other zones take all that it names.',
+    'again gets no orders: other zones take all its places.',
   ],
   [
     'entry-never-decides',
@@ -210,7 +210,7 @@ const CASES: [FindingCode, Part, string, string][] = [
       }),
     ),
     'zone:other:B3H1*',
-    'B3H1* in other never decides: other entries take all its places.',
+    'B3H1* in other is never used: other entries take all its places.',
   ],
   [
     'zones-contest',
@@ -219,13 +219,13 @@ const CASES: [FindingCode, Part, string, string][] = [
       makeZone('other', { includes: [{ country: 'CA' }, { country: 'US' }] }),
     ),
     'zone:country:CA zone:other:CA',
-    'country and other both name Canada; country has it, for it is listed first.',
+    'country and other both list Canada; country gets it, because it comes first.',
   ],
   [
     'zone-off',
     zones(makeZone('country', { remainder: true }), makeZone('off', { active: false })),
     'zone:off zone:country',
-    'off is switched off, and its customers fall to country.',
+    'off is switched off, and its customers go to country.',
   ],
   [
     'wide-pattern',
@@ -234,13 +234,13 @@ const CASES: [FindingCode, Part, string, string][] = [
       makeZone('province', { includes: [{ country: 'CA', subdivision: 'CA-NS' }] }),
     ),
     'zone:country:B* zone:province',
-    'B* in country outranks the provinces or states that province names.',
+    'B* in country takes precedence over the provinces or states of province.',
   ],
   [
     'adjustment-never-acts',
     rule({ when: [{ test: 'dates', to: '2020-01-01' }] }),
     'adjustment:rule',
-    '“Rule” never acts. It ended on 2020-01-01, so it can never act again.',
+    '“Rule”: it ended on 2020-01-01, so it never applies again.',
   ],
   [
     'minimum-above-free',
@@ -252,25 +252,25 @@ const CASES: [FindingCode, Part, string, string][] = [
     'minimum-decides',
     rates({ bounds: { min: 900 } }),
     'rate:parcel-country',
-    'Parcel to country always costs its least, 9.00: no price of it is above that.',
+    'Parcel to country always costs its minimum, 9.00: no price of it is higher.',
   ],
   [
     'maximum-below-first',
     rates({ bounds: { max: 800 } }),
     'rate:parcel-country',
-    'Parcel to country always costs its greatest, 8.00: every price of it is above that.',
+    'Parcel to country always costs its maximum, 8.00: every price of it is higher.',
   ],
   [
     'bounds-contradict',
     rates({ bounds: { min: 300, max: 200 } }),
     'rate:parcel-country',
-    'Parcel to country is to cost at least 3.00 and at most 2.00; the greatest stands.',
+    'Parcel to country has a minimum of 3.00 and a maximum of 2.00: the maximum applies.',
   ],
   [
     'limits-contradict',
     rates({}, { id: 'odd', serviceId: 'van', limits: { weight: { min: 9, max: 3 } } }),
     'rate:odd:weight',
-    'The weight limits of van to country contradict themselves: no basket meets them.',
+    'The weight limits of van to country contradict each other: no basket meets them.',
   ],
   [
     'zone-not-sold',
@@ -304,7 +304,7 @@ const CASES: [FindingCode, Part, string, string][] = [
       ]),
     }),
     'rate:parcel-country:6000',
-    'The step of Parcel to country from 60.00 never acts: the rate is free from there.',
+    'The step of Parcel to country from 60.00 is never used: the rate is free from there.',
   ],
   [
     'free-out-of-reach',
@@ -327,7 +327,7 @@ const CASES: [FindingCode, Part, string, string][] = [
       ],
     }),
     'adjustment:rule',
-    '“Rule” never acts. Two of its conditions on the weight exclude each other, so it can never act.',
+    '“Rule”: two of its conditions on the weight exclude each other, so it never applies.',
   ],
   [
     'adjustment-never-acts',
@@ -346,7 +346,7 @@ const CASES: [FindingCode, Part, string, string][] = [
       ],
     },
     'adjustment:rule',
-    '“Rule” never acts. “Over” below it sets the charge whenever it has acted, so it changes nothing.',
+    '“Rule”: “Over” below it sets the charge wherever this one applies, so it changes nothing.',
   ],
   [
     'group-unused',

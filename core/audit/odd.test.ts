@@ -120,7 +120,7 @@ describe('the audit says', () => {
       rates: [makeRate({ price: { kind: 'table', tableId: 'far' } })],
     };
     expect(auditOf(part, POT).map(({ code, text }) => `${code}: ${text}`)).toEqual([
-      'price-falls: Far falls by 2.00 at 1 kg in row 2, where more is sent, and in 1 more row.',
+      'price-falls: Far costs 2.00 less from 1 kg in row 2, although the order is larger, and in 1 more row.',
     ]);
   });
 
@@ -135,7 +135,7 @@ describe('the audit says', () => {
       auditOf(areaWith({ limits: { weight: { max: 400 } } }, { weight: { min: 900 } })).map(
         ({ text }) => text,
       ),
-    ).toContain('The weight limits of Van of Ring contradict themselves: no basket meets them.');
+    ).toContain('The weight limits of Van of Ring contradict each other: no basket meets them.');
     expect(auditOf(areaWith({}, { weight: { max: 100 } })).map(({ text }) => text)).toContain(
       'Van of Ring takes no product: each one alone is above its limit of 100 g.',
     );

@@ -14,12 +14,12 @@ export const odditySentence = (
     to === undefined ? `from ${figure(from)} on` : `from ${figure(from)} to less than ${figure(to)}`;
   switch (odd.kind) {
     case 'duplicate':
-      return `Row ${rowOf(odd.row)} is for the same place and range as row ${rowOf(odd.with)}, which stands.`;
+      return `Row ${rowOf(odd.row)} is for the same place and range as row ${rowOf(odd.with)}, which applies.`;
     case 'overlap':
-      return `Rows ${rowOf(odd.with)} and ${rowOf(odd.row)} both hold ${range(odd.from, odd.to)}; row ${rowOf(odd.with)} stands.`;
+      return `Rows ${rowOf(odd.with)} and ${rowOf(odd.row)} overlap ${range(odd.from, odd.to)}; row ${rowOf(odd.with)} applies.`;
     case 'hole':
-      return `No row of the place of row ${rowOf(odd.row)} holds ${range(odd.from, odd.to)}: withheld there.`;
+      return `No row covers the place of row ${rowOf(odd.row)} ${range(odd.from, odd.to)}: not offered there.`;
     case 'empty':
-      return `Row ${rowOf(odd.row)} ends where it begins, or before, and never holds.`;
+      return `Row ${rowOf(odd.row)} ends at or before its start, so it is never used.`;
   }
 };

@@ -32,6 +32,7 @@ const STEP_WHY: Record<string, string> = {
 const when = ({ detail }: Told): string => (detail.when ? ` when ${String(detail.when)}` : '');
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** Who cannot be bought where, as far as it holds for each good in each place. */
 const stopped = (told: Told): string => {
@@ -73,14 +74,15 @@ const WORDS: Words = {
   'measure-gap': (told) =>
     told.detail.goods
       ? `${stopped(told)}: ${told.a} has no price for that.`
-      : `${told.a} has a gap that no other choice of ${told.detail.places} fills.`,
+      : `${told.a} has a gap in its price that no other choice in ${told.detail.places} covers.`,
   'withheld-by-adjustment': (told) =>
     told.detail.goods
       ? `“${told.a}”: ${stopped(told)}.`
       : `“${told.a}” leaves some orders of ${told.detail.places} without any choice${when(told)}.`,
   'no-choice': (told) => {
     const { goods, limit, limited, places, delivered } = told.detail;
-    if (goods) return `${stopped(told)}: ${told.a} takes nothing ${limit || 'like it'}.`;
+    if (goods)
+      return `${stopped(told)}: ${told.a} ${limit ? `takes nothing ${limit}` : 'does not take that'}.`;
     return limited
       ? `${capital(String(limit))}, nothing can be bought in ${places}${when(told)}: ${told.a} ends there.`
       : limit
@@ -90,7 +92,7 @@ const WORDS: Words = {
         : `Some orders cannot be bought in ${places}${when(told)}: ${told.a} does not take them.`;
   },
   'only-in-parts': ({ a, detail: { parts, places } }) =>
-    `No one choice takes some baskets of ${a} to ${places}: they can be had only in parts, as ${parts}.`,
+    `Some baskets of ${a} to ${places} fit no single choice: they can only be bought in parts, as ${parts}.`,
   'carrier-serves-nothing': (told) =>
     `${told.detail.goods ? stopped(told) : `Some orders to ${told.detail.places} have no choice${when(told)}`}: ${told.a} offers nothing there or does not answer, and there is no fallback.`,
   'free-fallback': ({ a }) => `${a} charges nothing where its carrier does not answer.`,
@@ -100,64 +102,64 @@ const WORDS: Words = {
     `The fallback of ${a}, ${money(fallback)}, is below what its carrier usually asks, ${money(usual)}.`,
   'sandbox-account': ({ a }) => `${a} prices rates from its sandbox: what customers are charged is made up.`,
   'room-above-weight': ({ a, detail: { dearer, asked } }) =>
-    `${a} charges for the room they take, not their weight, for ${dearer} of ${asked} products: smaller boxes would cost less.`,
+    `${a} charges by volume rather than by weight for ${dearer} of ${asked} products: smaller boxes would cost less.`,
   'fits-no-box': ({ a, detail: { plans } }) => `${a} goes into none of the boxes of ${plans}.`,
   'box-unused': ({ a }) => `No plan packs into ${a}.`,
-  'free-price': ({ a }) => `${a} charges nothing, and no rule says that it is free.`,
-  'free-by-adjustment': ({ a, b }) => `“${a}” takes the charge of ${b} down to nothing without saying free.`,
-  'free-by-rounding': ({ b }) => `Rounding takes a small charge of ${b} down to nothing.`,
+  'free-price': ({ a }) => `${a} charges nothing, although no rule makes it free.`,
+  'free-by-adjustment': ({ a, b }) => `“${a}” brings the charge of ${b} down to 0 without making it free.`,
+  'free-by-rounding': ({ b }) => `Rounding brings a small charge of ${b} down to 0.`,
   'below-handling': ({ a }) => `${a} can charge less than its handling costs.`,
   'always-free': ({ a, detail: { price }, money }) =>
-    `${a} is free for every order: its threshold is not above the least order, ${money(price)}.`,
+    `${a} is free for every order: its free threshold is not above the cheapest order, ${money(price)}.`,
   'discount-meets-free': ({ a, b }) => `“${a}” takes money off ${b}, which can be free as well.`,
   'not-settled': ({ a }) =>
-    `Whether every order of ${a} has a choice is not settled: no order without one was found, and nothing proves that there is none.`,
+    `It is not certain that every order of ${a} has a choice: no order without one was found, but it could not be proved.`,
   'never-in-time': (told) =>
     `${methodOf(told)} is never offered: no time can be chosen, whenever an order is placed.`,
   'areas-contest': ({ detail: { entry, winner, loser } }) =>
-    `${winner} and ${loser} both name ${entry}; ${winner} has it, for it is listed first.`,
-  'area-covers-nothing': ({ a }) => `${a} names no postal code, so it covers nothing.`,
+    `${winner} and ${loser} both list ${entry}; ${winner} gets it, because it comes first.`,
+  'area-covers-nothing': ({ a }) => `${a} has no postal codes, so it covers nothing.`,
   'location-without-point': ({ a, b }) =>
-    `${a} goes by distance, and the point of ${b} is not known: the distance never is.`,
+    `${a} goes by distance, but ${b} has no point on the map: the distance is never known.`,
   'price-falls': ({ a, detail: { at, by, row, more }, money, figure }) =>
-    `${a} falls by ${money(by)} at ${figure(at)}${row ? ` in row ${row}` : ''}, where more is sent${
+    `${a} costs ${money(by)} less from ${figure(at)}${row ? ` in row ${row}` : ''}, although the order is larger${
       more ? `, and in ${more} more ${more === 1 ? 'row' : 'rows'}` : ''
     }.`,
   'step-never-acts': ({ a, detail: { from, why, more }, figure }) =>
     more
-      ? `The step of ${a} from ${figure(from)} and ${more} more never act: ${STEP_WHY[String(why)] ?? ''}.`
-      : `The step of ${a} from ${figure(from)} never acts: ${STEP_WHY[String(why)] ?? ''}.`,
-  'row-never-acts': ({ detail: { table, row } }) => `Row ${row} of ${table} never acts.`,
+      ? `The step of ${a} from ${figure(from)} and ${more} more are never used: ${STEP_WHY[String(why)] ?? ''}.`
+      : `The step of ${a} from ${figure(from)} is never used: ${STEP_WHY[String(why)] ?? ''}.`,
+  'row-never-acts': ({ detail: { table, row } }) => `Row ${row} of ${table} is never used.`,
   'rows-overlap': ({ detail: { table, row, with: other } }) =>
-    `Rows ${other} and ${row} of ${table} hold one value; the first stands.`,
+    `Rows ${other} and ${row} of ${table} overlap; the first applies.`,
   'table-gap': ({ detail: { table, row, from, to: end }, figure }) =>
     `${table} has no row from ${figure(from)} to ${figure(end)} for the place of row ${row}.`,
-  'zone-never-decides': ({ a }) => `${a} takes no place: other zones take all that it names.`,
+  'zone-never-decides': ({ a }) => `${a} gets no orders: other zones take all its places.`,
   'entry-never-decides': ({ detail: { entry, zone } }) =>
-    `${entry} in ${zone} never decides: other entries take all its places.`,
+    `${entry} in ${zone} is never used: other entries take all its places.`,
   'zones-contest': ({ detail: { entry, winner, loser } }) =>
-    `${winner} and ${loser} both name ${entry}; ${winner} has it, for it is listed first.`,
-  'zone-off': ({ detail: { zone, rest } }) => `${zone} is switched off, and its customers fall to ${rest}.`,
+    `${winner} and ${loser} both list ${entry}; ${winner} gets it, because it comes first.`,
+  'zone-off': ({ detail: { zone, rest } }) => `${zone} is switched off, and its customers go to ${rest}.`,
   'wide-pattern': ({ detail: { entry, zone, other } }) =>
-    `${entry} in ${zone} outranks the provinces or states that ${other} names.`,
-  'adjustment-never-acts': ({ a, detail: { why } }) => `“${a}” never acts. ${why}`,
+    `${entry} in ${zone} takes precedence over the provinces or states of ${other}.`,
+  'adjustment-never-acts': ({ a, detail: { why } }) => `“${a}”: ${lower(String(why))}`,
   'minimum-above-free': ({ a, detail: { min, freeFrom }, money }) =>
     `${a} never costs less than ${money(min)}, more than the ${money(freeFrom)} from which it is free.`,
   'minimum-decides': ({ a, detail: { min }, money }) =>
-    `${a} always costs its least, ${money(min)}: no price of it is above that.`,
+    `${a} always costs its minimum, ${money(min)}: no price of it is higher.`,
   'maximum-below-first': ({ a, detail: { max }, money }) =>
-    `${a} always costs its greatest, ${money(max)}: every price of it is above that.`,
+    `${a} always costs its maximum, ${money(max)}: every price of it is higher.`,
   'bounds-contradict': ({ a, detail: { min, max }, money }) =>
-    `${a} is to cost at least ${money(min)} and at most ${money(max)}; the greatest stands.`,
+    `${a} has a minimum of ${money(min)} and a maximum of ${money(max)}: the maximum applies.`,
   'limits-contradict': (told) =>
-    `The ${told.detail.measure} limits of ${methodOf(told)} contradict themselves: no basket meets them.`,
+    `The ${told.detail.measure} limits of ${methodOf(told)} contradict each other: no basket meets them.`,
   'weight-missing': (told) =>
     told.detail.places
-      ? `${stopped(told)}: the weight is not known. Give it.`
+      ? `${stopped(told)}: the weight is not known. Enter it.`
       : `${told.a} has no weight, and some rate needs it.`,
   'size-missing': (told) =>
     told.detail.places
-      ? `${stopped(told)}: the size is not known. Give it.`
+      ? `${stopped(told)}: the size is not known. Enter it.`
       : `${told.a} has no size, and some rate needs it.`,
   'figures-improbable': ({ a }) =>
     `The weight of ${a} does not go with its size: was a kilogram typed as a gram?`,

@@ -44,14 +44,14 @@ describe('a test order', () => {
     ],
     [
       { kind: 'offered', choiceId: 'letter-country' },
-      { kind: 'withheld', code: 'above-limit', text: 'Weight 500 g is above the greatest of 100 g.' },
+      { kind: 'withheld', code: 'above-limit', text: 'Weight 500 g is above the maximum of 100 g.' },
     ],
     [{ kind: 'offered', choiceId: 'gone' }, { kind: 'absent' }],
     [{ kind: 'withheld', id: 'letter-country' }, null],
     [{ kind: 'withheld', id: 'letter-country', code: 'above-limit' }, null],
     [
       { kind: 'withheld', id: 'letter-country', code: 'rate-off' },
-      { kind: 'withheld', code: 'above-limit', text: 'Weight 500 g is above the greatest of 100 g.' },
+      { kind: 'withheld', code: 'above-limit', text: 'Weight 500 g is above the maximum of 100 g.' },
     ],
     [
       { kind: 'withheld', id: 'parcel-country' },

@@ -49,7 +49,7 @@ describe('shapes out of GeoJSON', () => {
 
   test('that are none are refused with where and why', () => {
     expect(said(feature({ type: 'Point', coordinates: [0, 0] }))).toBe(
-      'The file holds no polygon, and an area is one.',
+      'The file has no polygon, which an area needs.',
     );
     expect(
       said(

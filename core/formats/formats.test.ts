@@ -172,7 +172,7 @@ describe('a book that is read', () => {
     [
       'a country that is none',
       (book) => ({ ...book, zones: [makeZone('country', { includes: [{ country: 'Canada' }] })] }),
-      'zones[0].includes[0].country: This must be a country of two capital letters, as CA.',
+      'zones[0].includes[0].country: This must be a country of two capital letters, such as CA.',
     ],
     [
       'a subdivision elsewhere',
@@ -180,7 +180,7 @@ describe('a book that is read', () => {
         ...book,
         zones: [makeZone('country', { includes: [{ country: 'CA', subdivision: 'US-NY' }] })],
       }),
-      'zones[0].includes[0].subdivision: The subdivision must belong to the country, as CA-NS to CA.',
+      'zones[0].includes[0].subdivision: The region must belong to the country, such as CA-NS to CA.',
     ],
     [
       'a subdivision with patterns',
@@ -188,7 +188,7 @@ describe('a book that is read', () => {
         ...book,
         zones: [makeZone('country', { includes: [{ country: 'CA', subdivision: 'CA-NS', postal: ['B*'] }] })],
       }),
-      'zones[0].includes[0]: A region has a subdivision or postal patterns, not both.',
+      'zones[0].includes[0]: A place has a region or postal patterns, not both.',
     ],
     [
       'a pattern that is none',
@@ -196,7 +196,7 @@ describe('a book that is read', () => {
         ...book,
         zones: [makeZone('country', { includes: [{ country: 'CA', postal: ['B3*H'] }] })],
       }),
-      'zones[0].includes[0].postal[0]: “B3*H” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200 to 90299.',
+      'zones[0].includes[0].postal[0]: “B3*H” is not a postal pattern: write B3H4R2, B3H*, B3?1* or 90200 to 90299.',
     ],
     [
       'an id used twice',
@@ -224,7 +224,7 @@ describe('a book that is read', () => {
     [
       'a time zone that is none',
       (book) => ({ ...book, store: { ...book.store, timeZone: 'Halifax' } }),
-      'store.timeZone: This must be a time zone, as America/Halifax.',
+      'store.timeZone: This must be a time zone, such as America/Halifax.',
     ],
     [
       'hours that run backwards',
@@ -258,7 +258,7 @@ describe('a book that is read', () => {
         ...book,
         postalList: [{ country: 'CA', pattern: 'B**', served: true, cashOnDelivery: false }],
       }),
-      'postalList[0].pattern: “B**” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200 to 90299.',
+      'postalList[0].pattern: “B**” is not a postal pattern: write B3H4R2, B3H*, B3?1* or 90200 to 90299.',
     ],
     [
       'a price from a table that is gone',
@@ -271,7 +271,7 @@ describe('a book that is read', () => {
         ...book,
         rateTables: [{ id: 't', name: 'T', basis: 'weight', rows: [{ postal: '..', from: 0, amount: 1 }] }],
       }),
-      'rateTables[0].rows[0].postal: “..” is no postal pattern: write B3H4R2, B3H*, B3?1* or 90200 to 90299.',
+      'rateTables[0].rows[0].postal: “..” is not a postal pattern: write B3H4R2, B3H*, B3?1* or 90200 to 90299.',
     ],
     [
       'an adjustment for a service that is gone',

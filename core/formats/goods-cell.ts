@@ -40,7 +40,7 @@ const money =
   (text, _, { display, mark }) => {
     const typed = typedMoney(text, display.decimals, mark);
     if (typed.ok) return { ok: true, value: { [field]: typed.value } };
-    return { ok: false, expected: `an amount, as ${display.decimals > 0 ? '12.50' : '1250'}` };
+    return { ok: false, expected: `an amount, such as ${display.decimals > 0 ? '12.50' : '1250'}` };
   };
 
 const side =
@@ -48,7 +48,7 @@ const side =
   (text, unit, { mark }) => {
     const typed = measured(text, unit, mark, typedLength);
     if (typed.ok && typed.value <= 100_000) return { ok: true, value: { side: { of, value: typed.value } } };
-    return { ok: false, expected: 'a length up to 100 m, as 30 cm or 12 in' };
+    return { ok: false, expected: 'a length up to 100 m, such as 30 cm or 12 in' };
   };
 
 const yesNo =
@@ -84,11 +84,11 @@ const READERS: Record<GoodsColumn, Reader> = {
   weight: (text, unit, { mark }) => {
     const typed = measured(text, unit, mark, typedWeight);
     if (typed.ok && typed.value <= 100_000_000) return { ok: true, value: { weight: typed.value } };
-    return { ok: false, expected: 'a weight, as 2.5 kg or 7 lb 4 oz' };
+    return { ok: false, expected: 'a weight, such as 2.5 kg or 7 lb 4 oz' };
   },
   size: (text, unit, { mark }) => {
     const size = typedSize(text, unit, mark);
-    return size ? { ok: true, value: { size } } : { ok: false, expected: 'three sides, as 30x20x15 cm' };
+    return size ? { ok: true, value: { size } } : { ok: false, expected: 'three sides, such as 30x20x15 cm' };
   },
   length: side('length'),
   width: side('width'),

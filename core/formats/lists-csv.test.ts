@@ -35,7 +35,7 @@ describe('the columns of a list', () => {
     expect([missing.items, missing.faulty, missing.faults.map(locatedSentence)]).toEqual([
       [],
       1,
-      ['row 1: No column is taken as “Amount”, and each row needs one.'],
+      ['row 1: No column is “Amount”, and each row needs one.'],
     ]);
     const twice = readTableRows(
       [
@@ -76,7 +76,7 @@ describe('a rate table in a file', () => {
     expect(faulty).toBe(3);
     expect(faults.map(({ path }) => path)).toEqual([
       'row 2, Country',
-      'row 3, Subdivision',
+      'row 3, Region',
       'row 3, Postal code',
       'row 3, From',
       'row 3, To, less than',

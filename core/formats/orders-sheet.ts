@@ -21,7 +21,7 @@ const ORDERS: Record<OrderHeading, ColumnAbout> = {
   total: numbers(`The whole order, ${MINOR}`),
   slot_start: words('The time that was chosen: from.'),
   slot_end: words('The time that was chosen: to.'),
-  country: words('Two letters, as CA.'),
+  country: words('Two letters, such as CA.'),
   subdivision: words('As CA-NS.'),
   postal_code: words('The postal code.'),
   town: words('The town.'),

@@ -58,7 +58,7 @@ const momentOf = (text: string, dates: PastMeaning['dates']): string | null => {
     : `${date}T${two(hour)}:${minute}:00Z`;
 };
 
-const AMOUNT = 'an amount, as 12.50';
+const AMOUNT = 'an amount, such as 12.50';
 
 /** Reads the cells of a row, and notes what could not be read. */
 class RowReader {
@@ -95,13 +95,13 @@ class RowReader {
     const { unit, units, mark } = this.meaning;
     const typed = typedWeight(/[a-z]/i.test(text) ? text : `${text} ${unit}`, units, mark);
     if (typed.ok) return typed.value;
-    this.unread('weight', 'a weight, as 1.2 kg');
+    this.unread('weight', 'a weight, such as 1.2 kg');
     return undefined;
   }
 
   placed(): string {
     const moment = momentOf(this.cell('placed'), this.meaning.dates);
-    if (moment === null) this.unread('placed', 'a date, as 2026-11-24 or 24/11/2026');
+    if (moment === null) this.unread('placed', 'a date, such as 2026-11-24 or 24/11/2026');
     return moment ?? '';
   }
 
@@ -109,7 +109,7 @@ class RowReader {
     const { home, countryOf, regionOf } = this.meaning;
     const named = this.cell('country');
     const country = named === '' ? home : countryOf(named);
-    if (country === null) this.unread('country', 'a country by name or in two letters, as CA');
+    if (country === null) this.unread('country', 'a country by name or in two letters, such as CA');
     const [region, code] = [this.cell('region'), this.cell('postalCode')];
     const subdivision =
       country === null

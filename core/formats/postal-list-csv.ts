@@ -119,7 +119,9 @@ const lineReader = ({
     const isShort = /^[A-Z0-9]+$/.test(written) && !isWhole(country)(written);
     const pattern = isShort ? `${written}*` : written;
     if (!countrySchema.safeParse(country).success)
-      faults.push(unread(row, NAMES.country, cell('country'), 'a country by name or in two letters, as CA'));
+      faults.push(
+        unread(row, NAMES.country, cell('country'), 'a country by name or in two letters, such as CA'),
+      );
     const odd = patternFault(row, country, pattern, isBeginning);
     if (odd) faults.push(odd);
     const served = yesNo(cell, 'served', true, row, faults);

@@ -46,7 +46,7 @@ export const TABLE_COLUMNS: readonly ListColumn<TableColumn>[] = [
   column('eachAmount', 'Amount for each', ['each amount', 'per amount', 'increment price']),
   column('eachCount', 'Counted', ['each count', 'count', 'rounding']),
   column('country', 'Country', ['country code', 'destination country', 'land']),
-  column('subdivision', 'Subdivision', ['region', 'state', 'province', 'state code', 'province code']),
+  column('subdivision', 'Region', ['subdivision', 'state', 'province', 'state code', 'province code']),
   column('postal', 'Postal code', [
     'postal',
     'postal pattern',
@@ -81,11 +81,11 @@ export interface TableMeaning {
 }
 
 const EXPECTED = {
-  country: 'a country of two letters, as CA',
-  subdivision: 'a subdivision, as CA-NS',
+  country: 'a country of two letters, such as CA',
+  subdivision: 'a region, such as CA-NS',
   postal: 'a postal pattern: B3H4R2, B3H*, B3?1* or 90200 to 90299',
   value: 'a figure that is not below 0',
-  amount: 'an amount, as 12.50',
+  amount: 'an amount, such as 12.50',
   size: 'a figure above 0',
   count: 'started or exact',
 };

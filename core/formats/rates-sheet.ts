@@ -39,7 +39,7 @@ const COLUMNS: Record<RateColumn, { name: string; aliases: string[]; needed?: bo
   },
   from: {
     ...{ name: 'From', aliases: ['min', 'step from', 'weight from'] },
-    ...words('Where a step begins, with its unit, as 2000 g. A step takes a row.'),
+    ...words('Where a step begins, with its unit, such as 2000 g. A step takes a row.'),
   },
   amount: {
     ...{ name: 'Amount', aliases: ['charge', 'cost', 'fee', 'rate'] },

@@ -162,8 +162,8 @@ describe('the rates of a board in a list', () => {
     ]);
     expect(sentences(found)).toEqual([
       'row 2, Zone: “Atlantis” was not understood: write the name of a zone.',
-      'row 4, From: “heavy” was not understood: write where the step begins, as 2 kg.',
-      'row 5, Free from: “lots” was not understood: write an amount, as 12.50.',
+      'row 4, From: “heavy” was not understood: write where the step begins, such as 2 kg.',
+      'row 5, Free from: “lots” was not understood: write an amount, such as 12.50.',
       'row 6: Each step takes a row with an amount and where it begins, no two of them the same, all before the steps end.',
       'row 8, Price: The board has no “table” price here: choose it on the board first, then import its figures.',
       'row 9: A flat rate takes one row with an amount, and nothing under “From”.',
@@ -206,7 +206,7 @@ describe('the rates of a board in a list', () => {
       ['Zone', 'Amount'],
       ['Maritimes', '5'],
     ]);
-    expect(sentences(found)).toEqual(['row 1: No column is taken as “Service”, and each row needs one.']);
+    expect(sentences(found)).toEqual(['row 1: No column is “Service”, and each row needs one.']);
     expect(found.rates).toBe(demoBook.rates);
   });
 });

@@ -90,18 +90,20 @@ class RateReader {
 
   money(row: Row, column: RateColumn): number | null | undefined {
     const { display, mark } = this.meaning;
-    return this.figure(row, column, 'an amount, as 12.50', (text) =>
+    return this.figure(row, column, 'an amount, such as 12.50', (text) =>
       typedMoney(text, display.decimals, mark),
     );
   }
 
   figures(row: Row, basis: Measure): FigureRow {
     const { display, mark } = this.meaning;
-    const from = this.figure(row, 'from', 'where the step begins, as 2 kg', (text) =>
+    const from = this.figure(row, 'from', 'where the step begins, such as 2 kg', (text) =>
       typedMeasure(basis, text, display, mark),
     );
     const amount = this.money(row, 'amount');
-    const percent = this.figure(row, 'percent', 'a percentage, as 12.5', (text) => typedPercent(text, mark));
+    const percent = this.figure(row, 'percent', 'a percentage, such as 12.5', (text) =>
+      typedPercent(text, mark),
+    );
     return {
       ...(from === undefined ? {} : { from }),
       ...(amount === undefined ? {} : { amount }),

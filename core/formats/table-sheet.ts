@@ -9,9 +9,9 @@ const TABLE: Record<TableColumn, ColumnAbout> = {
   eachSize: numbers('Adds an amount for each of this much above “From”; empty for none.'),
   eachAmount: numbers('What is added for each.'),
   eachCount: words('started: a part of one counts as a whole; exact: in proportion.'),
-  country: words('Two letters, as CA; empty for any.'),
+  country: words('Two letters, such as CA; empty for any.'),
   subdivision: words('As CA-NS; empty for the whole country.'),
-  postal: words('A postal code or its beginning, as B3H*; empty for all.'),
+  postal: words('A postal code or its beginning, such as B3H*; empty for all.'),
 };
 
 /** The columns of a rate table that goes by a measure. */

@@ -41,7 +41,7 @@ describe('the postal list', () => {
     const strict = book(LIST, { unlistedPostalCodes: 'not-served' });
     expect(onlyWithheld(quoted(strict, to('A1A 1A1')))).toMatchObject({
       code: 'postal-not-served',
-      text: 'A1A 1A1 in Canada is not on the postal list, and what is not listed is not served.',
+      text: 'A1A 1A1 in Canada is not on the postal list, and codes not listed are not served.',
       from: { kind: 'store', id: 'store' },
     });
     expect(quoted(strict, to(undefined)).choices).toHaveLength(0);

@@ -18,17 +18,17 @@ const said = (rows: TableRow[]): string[] =>
 test('what is odd about the rows of a place is said by row', () => {
   expect(said([row(0, 1_000), row(1_000)])).toEqual([]);
   expect(said([row(500, 1_000), row(2_000, 3_000)])).toEqual([
-    'No row of the place of row 2 holds from 0 kg to less than 500 g: withheld there.',
-    'No row of the place of row 3 holds from 1 kg to less than 2 kg: withheld there.',
-    'No row of the place of row 3 holds from 3 kg on: withheld there.',
+    'No row covers the place of row 2 from 0 kg to less than 500 g: not offered there.',
+    'No row covers the place of row 3 from 1 kg to less than 2 kg: not offered there.',
+    'No row covers the place of row 3 from 3 kg on: not offered there.',
   ]);
   expect(said([row(0), row(1_000, 2_000), row(0)])).toEqual([
-    'Row 4 is for the same place and range as row 2, which stands.',
-    'Rows 2 and 3 both hold from 1 kg to less than 2 kg; row 2 stands.',
+    'Row 4 is for the same place and range as row 2, which applies.',
+    'Rows 2 and 3 overlap from 1 kg to less than 2 kg; row 2 applies.',
   ]);
-  expect(said([row(0), row(700, 700)])).toEqual(['Row 3 ends where it begins, or before, and never holds.']);
+  expect(said([row(0), row(700, 700)])).toEqual(['Row 3 ends at or before its start, so it is never used.']);
   expect(said([row(0, 100), row(100, undefined, { country: 'US' }), row(100)])).toEqual([
-    'No row of the place of row 3 holds from 0 kg to less than 100 g: withheld there.',
+    'No row covers the place of row 3 from 0 kg to less than 100 g: not offered there.',
   ]);
 });
 

@@ -139,7 +139,7 @@ describe('a price from a table', () => {
     ]);
     expect(onlyChoice(weighing(2_501)).working).toMatchObject([
       {
-        text: 'Far table, row 2, CA, from 2 kg: 9.00; 501 g above it at 0.40 for each begun 500 g: 0.80',
+        text: 'Far table, row 2, CA, from 2 kg: 9.00; 501 g above it at 0.40 for each started 500 g: 0.80',
         change: 980,
       },
     ]);

@@ -70,7 +70,7 @@ const PAIRS: [what: string, before: Part, after: Part, told: string][] = [
     'the packing of the store',
     {},
     { store: { packing: { kind: 'even', maxWeight: 20_000 } } },
-    'The store, packing: one parcel becomes even parcels of up to 20 kg.',
+    'The store, packing: one parcel becomes equal parcels of up to 20 kg.',
   ],
   [
     'closed regions',

@@ -71,7 +71,7 @@ describe('a delivery', () => {
     expect(choice.working[0]).toMatchObject({
       step: 'price',
       change: 0,
-      text: 'All products that travel here travel free',
+      text: 'All products shipped here ship free',
     });
   });
 
@@ -107,26 +107,26 @@ describe('a delivery', () => {
       'outside-area',
       [{ covers: { kind: 'radius', metres: 1_000 } }],
       {},
-      'Whether the address is inside Ring cannot be told: its point is not known.',
+      'Whether the address is inside Ring is not known: it has no point on the map.',
     ],
     [
       'above-limit',
       [{ limits: { weight: { max: 400 } } }],
       {},
-      'Weight 500 g is above the greatest of 400 g.',
+      'Weight 500 g is above the maximum of 400 g.',
     ],
     [
       'above-limit',
       [{ methods: van({ limits: { units: { max: 0 } } }) }],
       {},
-      'Basket 1 unit is above the greatest of 0 units.',
+      'Basket 1 unit is above the maximum of 0 units.',
     ],
-    ['below-minimum', [{ minSubtotal: 1_001 }], {}, 'Takes orders from 10.01; 0.01 is missing.'],
+    ['below-minimum', [{ minSubtotal: 1_001 }], {}, 'Minimum order 10.01; 0.01 is missing.'],
     [
       'distance-unknown',
       [{ price: { kind: 'steps', basis: 'distance', per: 'order', steps: [{ from: 0, amount: 1 }] } }],
       {},
-      'The distance is not known: it takes a point for the location and for the address.',
+      'The distance is not known: the location and the address both need a point on the map.',
     ],
   ])('is withheld %s', (code, [area, parts], request, text) => {
     expect(onlyWithheld(quoted(delivering(area, parts), makeRequest(request)))).toMatchObject({
@@ -158,7 +158,7 @@ describe('a delivery', () => {
     const catalogue = makeCatalogue(makeGood('pot', { groupIds: ['live'] }));
     expect(onlyWithheld(quoted(delivering({}, { groups }), makeRequest(), catalogue))).toMatchObject({
       code: 'goods-not-allowed',
-      text: 'Live plants do not go out by local delivery: pot.',
+      text: 'Live plants are not delivered locally: pot.',
       from: { kind: 'group', id: 'live' },
     });
     expect(onlyChoice(quoted(collecting({}, { groups }), makeRequest(), catalogue)).id).toBe('counter');
@@ -301,7 +301,7 @@ describe('a collection', () => {
     expect(onlyWithheld(slots(2))).toMatchObject({
       code: 'no-time-left',
       tell: true,
-      text: 'There is no time left to choose; the next would be Tue 1 Dec, 10:00.',
+      text: 'No time is left to choose; the next would be Tue 1 Dec, 10:00.',
     });
   });
 

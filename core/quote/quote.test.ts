@@ -215,9 +215,11 @@ describe('what withholds a rate', () => {
     const limits = { weight: { min: 600 }, subtotal: { max: 10 } };
     expect(code({ limits })).toMatchObject({
       code: 'below-limit',
-      text: 'Weight 500 g is below the least of 600 g.',
+      text: 'Weight 500 g is below the minimum of 600 g.',
     });
-    expect(code({ limits: { units: { min: 2 } } }).text).toBe('Basket 1 unit is below the least of 2 units.');
+    expect(code({ limits: { units: { min: 2 } } }).text).toBe(
+      'Basket 1 unit is below the minimum of 2 units.',
+    );
   });
 
   test('limits include both ends, and measure what travels free too', () => {
@@ -252,7 +254,7 @@ describe('a charge', () => {
     const choice = onlyChoice(quoted(book, makeRequest(), catalogue));
     expect(choice.charge).toBe(140);
     expect(choice.working.map((one) => one.text)).toEqual([
-      'All products that travel here travel free',
+      'All products shipped here ship free',
       'pot, extra fee per order line: 0.40',
       'Handling, 1.00 an order',
     ]);
@@ -325,7 +327,7 @@ describe('a charge', () => {
     const answer = quoted(book, makeRequest(), catalogue);
     expect(onlyChoice(answer).charge).toBe(4);
     expect(answer.notices.map(({ code, text }) => [code, text])).toEqual([
-      ['weight-assumed', 'Weight taken as 750 g for each of: pot.'],
+      ['weight-assumed', 'Weight assumed to be 750 g each: pot.'],
     ]);
   });
 

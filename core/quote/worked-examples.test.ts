@@ -214,7 +214,7 @@ describe('worked examples', () => {
     expect(answer.withheld).toEqual([]);
     expect(onlyChoice(answer)).toMatchObject({ kind: 'nothing-to-ship', id: 'nothing-to-ship', charge: 0 });
     expect(onlyChoice(answer).working[0]?.text).toBe(
-      'Nothing in the basket travels, so there is nothing to charge',
+      'Nothing in the basket is shipped, so nothing is charged',
     );
   });
 
@@ -240,7 +240,7 @@ describe('worked examples', () => {
     );
     expect(onlyChoice({ ...answer, withheld: [] }).charge).toBe(845);
     expect(answer.withheld).toMatchObject([{ id: 'pallet-country', code: 'weight-unknown' }]);
-    expect(answer.withheld[0]?.text).toBe('The weight is not known of Blue urn.');
+    expect(answer.withheld[0]?.text).toBe('The weight of Blue urn is not known.');
   });
 
   test('16: three goods of 3 lb are within a limit of 9 lb', () => {

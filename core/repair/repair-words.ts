@@ -37,7 +37,7 @@ const REPAIRS: Record<RepairCode, (named: Named) => string> = {
   'remove-row': ({ a, b }) => `Remove row ${b} of ${a}`,
   'remove-entry': ({ a, b }) => `Remove ${b} from ${a}`,
   'remove-adjustment': ({ a }) => `Remove ${a}`,
-  'leave-out': ({ a, b }) => `It is meant: ${a} does not go to ${b}`,
+  'leave-out': ({ a, b }) => `Leave ${a} out of ${b} on purpose`,
 };
 
 /** What a repair does, as the label of its button. */

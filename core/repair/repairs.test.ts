@@ -197,7 +197,7 @@ const FAULTS: Record<string, Fault> = {
         { id: 'van', name: 'Van' },
       ],
     },
-    repairs: ['It is meant: Van does not go to country'],
+    repairs: ['Leave Van out of country on purpose'],
     asks: ['Price of Van to country', 1_200],
   },
   'carrier-serves-nothing': {

@@ -39,6 +39,12 @@ export const placeNames =
   (code) =>
     code.includes('-') ? regionName(code) : countryName(code);
 
+/** The same as they stand in a sentence: 'the United States'. */
+export const namesInSentence =
+  (display: DisplayFormat): PlaceNames =>
+  (code) =>
+    code.includes('-') ? placeNames(display)(code) : inSentence(code);
+
 /** A place of a message in words: 'CA-NS, B2G2L2' is 'B2G 2L2 in Canada', 'CA-NS' is 'Nova Scotia in Canada', 'US' is 'the United States'. */
 export const placePhrase = (place: string, display: DisplayFormat): string => {
   const [area = '', code] = place.split(', ');

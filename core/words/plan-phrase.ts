@@ -31,7 +31,7 @@ export const packingPhrase = (plan: PackPlan, boxes: readonly Box[], { units }: 
     case 'by-weight':
       return `parcels of up to ${weightFigure(plan.maxWeight, units)}`;
     case 'even':
-      return `even parcels of up to ${weightFigure(plan.maxWeight, units)}`;
+      return `equal parcels of up to ${weightFigure(plan.maxWeight, units)}`;
     case 'by-count':
       return `${countFigure(plan.maxUnits, 'unit')} a parcel`;
     case 'boxes':

@@ -51,7 +51,7 @@ const aboveIt = (
 ): string => {
   if (!each) return '';
   const above = measureFigure(measure, value - from, display);
-  const size = `${each.count === 'started' ? 'begun ' : ''}${measureFigure(measure, each.size, display)}`;
+  const size = `${each.count === 'started' ? 'started ' : ''}${measureFigure(measure, each.size, display)}`;
   return `; ${above} above it at ${moneyFigure(each.amount, display.decimals)} for each ${size}: ${moneyFigure(added, display.decimals)}`;
 };
 
@@ -110,13 +110,13 @@ const adjusted: Words['adjusted'] = ({ name, effect, change, count, of }, { deci
 const BARRIERS: Record<Extract<Message, { code: 'goods-not-allowed' }>['by'], (to: string) => string> = {
   service: (to) => `are not carried by ${to}`,
   zone: (to) => `do not go to ${to}`,
-  delivery: () => 'do not go out by local delivery',
+  delivery: () => 'are not delivered locally',
   pickup: () => 'cannot be collected',
 };
 
 const outsideArea: Words['outside-area'] = ({ area, beyond, instead, pointless }, { units }) => {
   if (instead !== null) return `${instead} takes this address, not ${area}.`;
-  if (pointless) return `Whether the address is inside ${area} cannot be told: its point is not known.`;
+  if (pointless) return `Whether the address is inside ${area} is not known: it has no point on the map.`;
   return beyond === null
     ? `The address is outside ${area}.`
     : `The address is outside ${area}, ${distanceFigure(beyond, units)} past its edge.`;
@@ -131,7 +131,7 @@ const WORDS: Words = {
       : `${table} has no row for ${placePhrase(place, display)} and ${measureFigure(measure, value, display)}.`,
   'postal-not-served': ({ place, line }, display) =>
     line === null
-      ? `${placePhrase(place, display)} is not on the postal list, and what is not listed is not served.`
+      ? `${placePhrase(place, display)} is not on the postal list, and codes not listed are not served.`
       : `The postal list does not serve ${placePhrase(place, display)}, by its line ${line}.`,
   adjustment: ({ name, message }) =>
     message === '' ? `Withheld by “${name}”.` : `Withheld by “${name}”: ${message}`,
@@ -158,7 +158,7 @@ const WORDS: Words = {
   'prices-exclude-duty': ({ country }) =>
     `Import charges in ${country} are not part of these charges; they are paid on arrival.`,
   'distance-unknown': () =>
-    'The distance is not known: it takes a point for the location and for the address.',
+    'The distance is not known: the location and the address both need a point on the map.',
   'not-below-zero': () => 'A charge is never below 0',
   flat: ({ amount }, { decimals }) =>
     amount === 0
@@ -183,8 +183,8 @@ const WORDS: Words = {
   },
   'parcels-tier': ({ count, tier: each }, display) =>
     `${count === 1 ? 'A parcel' : `${count} parcels alike, each`}: ${tier(each, display)}`,
-  'goes-free': () => 'All products that travel here travel free',
-  'nothing-travels': () => 'Nothing in the basket travels, so there is nothing to charge',
+  'goes-free': () => 'All products shipped here ship free',
+  'nothing-travels': () => 'Nothing in the basket is shipped, so nothing is charged',
   tier,
   'once-fee': ({ good, amount }, { decimals }) =>
     `${good}, extra fee per order line: ${moneyFigure(amount, decimals)}`,
@@ -193,8 +193,8 @@ const WORDS: Words = {
     `Subtotal ${moneyFigure(subtotal, decimals)} reaches ${moneyFigure(from, decimals)}: free`,
   rounded: ({ to, mode }, { decimals }) =>
     `Rounded ${mode === 'up' ? 'up ' : ''}to the ${mode === 'up' ? 'next' : 'nearest'} ${moneyFigure(to, decimals)}`,
-  raised: ({ min }, { decimals }) => `Raised to the least charge, ${moneyFigure(min, decimals)}`,
-  cut: ({ max }, { decimals }) => `Cut to the greatest charge, ${moneyFigure(max, decimals)}`,
+  raised: ({ min }, { decimals }) => `Raised to the minimum charge, ${moneyFigure(min, decimals)}`,
+  cut: ({ max }, { decimals }) => `Cut to the maximum charge, ${moneyFigure(max, decimals)}`,
   'store-paused': ({ message }) =>
     message === '' ? 'The store is paused on that day.' : `The store is paused on that day: ${message}`,
   'address-needed': () => 'Needs to know where the order goes.',
@@ -206,15 +206,15 @@ const WORDS: Words = {
   channel: ({ channel, channels }) =>
     `Offered only on ${list(channels)}; the order comes ${channel === null ? 'from no channel' : `from ${channel}`}.`,
   'below-limit': ({ measure, value, limit }, display) =>
-    `${measured(measure, value, display)} is below the least of ${measureFigure(measure, limit, display)}.`,
+    `${measured(measure, value, display)} is below the minimum of ${measureFigure(measure, limit, display)}.`,
   'above-limit': ({ measure, value, limit }, display) =>
-    `${measured(measure, value, display)} is above the greatest of ${measureFigure(measure, limit, display)}.`,
+    `${measured(measure, value, display)} is above the maximum of ${measureFigure(measure, limit, display)}.`,
   'below-first-step': ({ measure, value, first }, display) =>
     `${measured(measure, value, display)} is below the first step, ${measureFigure(measure, first, display)}.`,
   'above-last-step': ({ measure, value, until }, display) =>
     `${measured(measure, value, display)}: the steps end before ${measureFigure(measure, until, display)}.`,
-  'weight-unknown': ({ goods }) => `The weight is not known of ${list(goods)}.`,
-  'size-unknown': ({ goods }) => `The size is not known of ${list(goods)}.`,
+  'weight-unknown': ({ goods }) => `The weight of ${list(goods)} is not known.`,
+  'size-unknown': ({ goods }) => `The size of ${list(goods)} is not known.`,
   'goods-not-allowed': (say) => `${say.group} ${BARRIERS[say.by](say.to)}: ${list(say.goods)}.`,
   method: ({ method, amount }, { decimals }) => `By ${method}: ${moneyFigure(amount, decimals)} more`,
   'service-fee': ({ name, amount }, { decimals }) => `${name}: ${moneyFigure(amount, decimals)}`,
@@ -230,20 +230,20 @@ const WORDS: Words = {
   'pickup-off': ({ point }) => `${point} is switched off.`,
   'outside-area': outsideArea,
   'below-minimum': ({ subtotal, least }, { decimals }) =>
-    `Takes orders from ${moneyFigure(least, decimals)}; ${moneyFigure(least - subtotal, decimals)} is missing.`,
+    `Minimum order ${moneyFigure(least, decimals)}; ${moneyFigure(least - subtotal, decimals)} is missing.`,
   'too-far': ({ distance, most }, { units }) =>
     `For customers up to ${distanceFigure(most, units)} away; this address is ${distanceFigure(distance, units)} away.`,
   'no-time-left': ({ next }) =>
     next === null
-      ? 'There is no time left to choose, and none later.'
-      : `There is no time left to choose; the next would be ${momentFigure(next)}.`,
+      ? 'No time is left to choose, now or later.'
+      : `No time is left to choose; the next would be ${momentFigure(next)}.`,
   'does-not-pack': ({ good, weight, most }, { units }) =>
     `${good} weighs ${weightFigure(weight, units)}; a parcel may weigh ${weightFigure(most, units)}.`,
   'fits-no-box': ({ good, size, weight }, { units }) =>
     `${good}, ${sizeFigure(size, units)} and ${weightFigure(weight, units)}, goes into none of the boxes.`,
   'price-unknown': ({ goods }) => `No price for sending: ${list(goods)}.`,
   'weight-assumed': ({ weight, goods }, { units }) =>
-    `Weight taken as ${weightFigure(weight, units)} for each of: ${list(goods)}.`,
+    `Weight assumed to be ${weightFigure(weight, units)} each: ${list(goods)}.`,
 };
 
 /** Every code that has words, for the test that none lacks them. */

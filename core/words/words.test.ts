@@ -98,7 +98,7 @@ describe('the catalogue of words', () => {
       ),
     ).toBe('The store’s handling, 2.5 % of 10.00: 0.25, and 3 parcels at 1.30');
     expect(sentence({ code: 'weight-unknown', goods: ['a', 'b', 'c', 'd', 'e'] }, METRIC)).toBe(
-      'The weight is not known of a, b, c and 2 more.',
+      'The weight of a, b, c and 2 more is not known.',
     );
   });
 });

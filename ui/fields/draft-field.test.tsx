@@ -45,9 +45,9 @@ describe('a field of the draft', () => {
     const field = screen.getByLabelText('Charge');
     fireEvent(field, 'focus');
     fireEvent.changeText(field, '8.x');
-    expect(screen.getByText('Write an amount, as 12.50.')).toBeTruthy();
+    expect(screen.getByText('Write an amount, such as 12.50.')).toBeTruthy();
     fireEvent(field, 'blur');
-    expect(screen.getByText('Write an amount, as 12.50. Kept: 8.50')).toBeTruthy();
+    expect(screen.getByText('Write an amount, such as 12.50. Kept: 8.50')).toBeTruthy();
     expect(changes).toEqual([]);
   });
 });
@@ -57,7 +57,7 @@ describe('readers', () => {
     expect(readMeasure('weight', METRIC)('7 lb 4 oz')).toEqual({ ok: true, value: 3_288.5446825 });
     expect(readMeasure('weight', { ...METRIC, units: 'imperial' })('x')).toEqual({
       ok: false,
-      text: 'Write a weight, as 7 lb 4 oz.',
+      text: 'Write a weight, such as 7 lb 4 oz.',
     });
     expect(optional(readMoney(METRIC))(' ')).toEqual({ ok: true, value: undefined });
     expect(readCountWithin(1, 9)('10')).toEqual({ ok: false, text: 'Write a whole number from 1 to 9.' });

@@ -117,7 +117,7 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
         options={[
           { value: 'single', label: 'one parcel' },
           { value: 'by-weight', label: 'by weight' },
-          { value: 'even', label: 'even ones' },
+          { value: 'even', label: 'equal parcels' },
           { value: 'by-count', label: 'by count' },
           { value: 'boxes', label: 'boxes' },
         ]}

@@ -30,8 +30,8 @@ const knownText = (gazetteer: Gazetteer, destination: Destination): string => {
   const found = locate(gazetteer, destination);
   if (found) return `On the map at ${found.name} (${found.code}).`;
   return destination.point
-    ? 'The gazetteer does not know this code; its point was written by hand.'
-    : 'The gazetteer does not know this code: no distance can be told, and no area drawn on the map takes it.';
+    ? 'This code is not on the built-in map; its point was entered by hand.'
+    : 'This code is not on the built-in map: no distance can be worked out, and no area drawn on the map includes it.';
 };
 
 /** An address with another postal code: a region that only followed from the code goes with it. */

@@ -22,10 +22,10 @@ const FIRST: Record<Preparation['kind'], Preparation> = {
   'cut-off': { kind: 'cut-off', cutoff: '13:00', readyAt: '15:00', days: 0 },
 };
 const MEANING: Record<Kind, string> = {
-  none: 'Handed over on the day it is placed, while it is open; else on the next open day.',
+  none: 'Ready the same day if ordered in opening hours, otherwise on the next open day.',
   'open-minutes': 'The minutes are counted only while it is open.',
   'working-days': 'Ready at opening, that many open days later.',
-  'cut-off': 'Orders are made up together after the cut-off; later ones wait for the next open day.',
+  'cut-off': 'Orders are prepared together after the cut-off; later ones wait for the next open day.',
 };
 
 const styles = (inks: Inks) => ({

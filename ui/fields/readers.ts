@@ -57,17 +57,17 @@ export const readMoney =
   (text: string): Read<number> =>
     said(
       typedMoney(text, display.decimals, fieldMark, Number.MAX_SAFE_INTEGER),
-      `Write an amount, as ${display.decimals > 0 ? '12.50' : '1250'}.`,
+      `Write an amount, such as ${display.decimals > 0 ? '12.50' : '1250'}.`,
       { value: GREATEST_MONEY, words: moneyFigure(GREATEST_MONEY, display.decimals) },
     );
 
 const EXAMPLES: Record<Measure | LimitMeasure, { metric: string; imperial: string }> = {
-  weight: { metric: 'a weight, as 3.2 kg', imperial: 'a weight, as 7 lb 4 oz' },
-  subtotal: { metric: 'an amount, as 12.50', imperial: 'an amount, as 12.50' },
+  weight: { metric: 'a weight, such as 3.2 kg', imperial: 'a weight, such as 7 lb 4 oz' },
+  subtotal: { metric: 'an amount, such as 12.50', imperial: 'an amount, such as 12.50' },
   units: { metric: 'a whole number', imperial: 'a whole number' },
-  volume: { metric: 'a volume, as 12.5 L', imperial: 'a volume, as 700 cu in' },
-  longestSide: { metric: 'a length, as 120 cm', imperial: 'a length, as 48 in' },
-  distance: { metric: 'a distance, as 3 km', imperial: 'a distance, as 2 mi' },
+  volume: { metric: 'a volume, such as 12.5 L', imperial: 'a volume, such as 700 cu in' },
+  longestSide: { metric: 'a length, such as 120 cm', imperial: 'a length, such as 48 in' },
+  distance: { metric: 'a distance, such as 3 km', imperial: 'a distance, such as 2 mi' },
 };
 
 /** The most of each measure that a book holds. */
@@ -95,7 +95,7 @@ export const readSize =
     const metric = units === 'metric';
     const size = typedSize(text, metric ? 'cm' : 'in', fieldMark);
     const example = metric ? '30 x 20 x 15 cm' : '12 x 8 x 6 in';
-    return size ? { ok: true, value: size } : { ok: false, text: `Write three sides, as ${example}.` };
+    return size ? { ok: true, value: size } : { ok: false, text: `Write three sides, such as ${example}.` };
   };
 
 /** The inside of a box: three sides, none of them 0. */
@@ -109,7 +109,7 @@ export const readRoom =
   };
 
 export const readPercent = (text: string): Read<number> =>
-  said(typedPercent(text, fieldMark), 'Write a percentage, as 4.5.', {
+  said(typedPercent(text, fieldMark), 'Write a percentage, such as 4.5.', {
     value: GREATEST_POINTS,
     words: percentFigure(GREATEST_POINTS),
   });
@@ -167,12 +167,12 @@ export const readWords =
 export const readDate = (text: string): Read<string> =>
   localDateSchema.safeParse(text.trim()).success
     ? { ok: true, value: text.trim() }
-    : { ok: false, text: 'Write a date, as 2026-11-24.' };
+    : { ok: false, text: 'Write a date, such as 2026-11-24.' };
 
 export const readTime = (text: string): Read<string> =>
   localTimeSchema.safeParse(text.trim()).success && text.trim() !== '24:00'
     ? { ok: true, value: text.trim() }
-    : { ok: false, text: 'Write a time, as 10:15.' };
+    : { ok: false, text: 'Write a time, such as 10:15.' };
 
 const SPAN_FAULTS = {
   unread: 'is not understood: write hours as 09:00–12:00, 13:00–17:30, or nothing where it is closed.',
@@ -193,7 +193,7 @@ export const readDates = (text: string): Read<string[]> => {
   const typed = typedDates(text);
   return typed.ok
     ? { ok: true, value: typed.dates }
-    : { ok: false, text: `“${typed.text}” is no date: write 2026-12-25 or 2026-12-24 to 2026-12-26.` };
+    : { ok: false, text: `“${typed.text}” is not a date: write 2026-12-25 or 2026-12-24 to 2026-12-26.` };
 };
 
 /** Regions as a line of text: 'CA-NS', 'US', 'Nova Scotia', 'Luxembourg', 'EU', 'CA: B3H* B3J'. */
@@ -246,7 +246,7 @@ export const readSubdivision = (text: string): Read<string> => {
   const code = (more.length === 0 ? named?.subdivision : undefined) ?? text.trim().toUpperCase();
   return subdivisionSchema.safeParse(code).success
     ? { ok: true, value: code }
-    : { ok: false, text: 'Write a subdivision by its name or its code, as Nova Scotia or CA-NS.' };
+    : { ok: false, text: 'Write a region by its name or code, such as Nova Scotia or CA-NS.' };
 };
 
 /** A postal code or a pattern of codes of a country; '' stands for any country. */
@@ -276,5 +276,5 @@ export const readPoint = (text: string): Read<{ lat: number; lng: number }> => {
   const [lat, lng] = [Number(north), Number(east)];
   return north !== '' && Math.abs(lat) <= 90 && Math.abs(lng) <= 180
     ? { ok: true, value: { lat, lng } }
-    : { ok: false, text: 'Write latitude and longitude, as 44.6592, -63.5987.' };
+    : { ok: false, text: 'Write latitude and longitude, such as 44.6592, -63.5987.' };
 };

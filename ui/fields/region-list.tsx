@@ -20,7 +20,7 @@ import { TextAction } from '../parts/text-action.tsx';
 import { IconAction } from '../parts/icon-action.tsx';
 
 interface Props {
-  /** What the regions are: 'Takes', 'But not'. */
+  /** What the regions are: 'Takes', 'Except'. */
   label: string;
   /** Where there are none. */
   none: string;
@@ -156,7 +156,7 @@ const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | '
         value={text}
         onChangeText={setText}
         style={style.input}
-        placeholder="Any shape: B3H 4R2, B3J*, 90200-90299, one a line"
+        placeholder="Any form: B3H 4R2, B3J*, 90200-90299, one per line"
         accessibilityLabel="Postal codes to add"
       />
       <View style={style.head}>
@@ -164,7 +164,7 @@ const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | '
           Add the codes
         </Button>
         {country === null && text.trim() !== '' ? (
-          <Text style={style.note}>Say first which country the codes are of.</Text>
+          <Text style={style.note}>First choose the country of the codes.</Text>
         ) : null}
         {said === null ? null : <Text style={style.note}>{said}.</Text>}
       </View>
@@ -223,7 +223,7 @@ export const RegionList = ({ label, none, regions, onChange }: Props) => {
       {way === 'text' ? (
         <DraftField
           multiline
-          label={`${label}: CA, CA-NS, or codes as CA: B3H*, B3J*`}
+          label={`${label}: CA, CA-NS, or codes such as CA: B3H*, B3J*`}
           text={regionsText(regions)}
           read={readRegions}
           onChange={onChange}

@@ -18,8 +18,8 @@ interface Props {
 type Chosen = Extract<Timing, { kind: 'day' | 'slot' }>;
 
 const MEANING: Record<Timing['kind'], string> = {
-  words: 'The customer is told these words.',
-  days: 'The customer is told by when: open days after the day it is ready; 0 is that day.',
+  words: 'Customers read this message.',
+  days: 'Customers see an estimated date: open days after the order is ready; 0 is the same day.',
   day: 'The customer chooses a day, within its hours.',
   slot: 'The customer chooses a time: the hours are cut into slots.',
 };
@@ -83,7 +83,7 @@ const ChosenFields = ({ timing, onChange }: { timing: Chosen; onChange: Props['o
       <View style={style.row}>
         {timing.kind === 'slot' ? (
           <Count
-            label="Minutes a slot"
+            label="Minutes per slot"
             value={timing.minutes}
             least={5}
             most={1_440}
@@ -99,7 +99,7 @@ const ChosenFields = ({ timing, onChange }: { timing: Chosen; onChange: Props['o
         <OptionalCountField
           right
           style={style.field}
-          label={timing.kind === 'slot' ? 'Orders a slot' : 'Orders a day'}
+          label={timing.kind === 'slot' ? 'Orders per slot' : 'Orders per day'}
           placeholder="any number"
           value={capacity}
           least={0}
@@ -139,7 +139,7 @@ export const TimingFields = ({ timing, onChange, hours }: Props) => {
       {timing.kind === 'words' ? (
         <WordsField
           prose
-          label="Words about the time"
+          label="Message about the time"
           value={timing.text}
           most={300}
           onChange={(text, visit) => onChange({ kind: 'words', text }, visit)}

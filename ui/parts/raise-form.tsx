@@ -70,11 +70,11 @@ const schemaOf = (display: DisplayFormat) =>
     })
     .refine((values) => raiseOf({ ...values, to: '' }, display) !== null, {
       path: ['by'],
-      error: 'Write by how much, as 5 or -2.5.',
+      error: 'Write by how much, such as 5 or -2.5.',
     })
     .refine((values) => raiseOf({ ...values, by: '1' }, display) !== null, {
       path: ['to'],
-      error: 'Write what to round to, as 0.05.',
+      error: 'Write what to round to, such as 0.05.',
     });
 
 /** Raises or lowers many amounts at once, with a rounding. */

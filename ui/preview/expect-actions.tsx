@@ -33,8 +33,8 @@ const useExpect = () => {
 };
 
 const WORDS: Record<Exclude<Standing, 'unsaid'>, string> = {
-  kept: 'as it should be',
-  broken: 'not as it should be',
+  kept: 'as expected',
+  broken: 'not as expected',
 };
 
 /** How a choice stands to what the test order expects of it; nothing where nothing is said. */

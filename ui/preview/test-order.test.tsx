@@ -117,7 +117,7 @@ describe('the moment of a test order', () => {
     type('at', '23:30');
     expect(request(store)?.placedAt).toBe('2026-07-01T23:30:00-03:00');
     type('Placed on', '2026-02-30');
-    expect(screen.getByText('Write a date, as 2026-11-24. Kept: 2026-07-01')).toBeTruthy();
+    expect(screen.getByText('Write a date, such as 2026-11-24. Kept: 2026-07-01')).toBeTruthy();
   });
 
   test('may be now', async () => {

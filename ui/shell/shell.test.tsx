@@ -76,7 +76,7 @@ describe('the bar about storage', () => {
       screen.getByText(/could not be read and was set aside, not overwritten: draft, session\./),
     ).toBeTruthy();
     expect(screen.getByText(/Another tab changed the shop.*: catalogue\./)).toBeTruthy();
-    fireEvent.press(screen.getByText('Understood'));
+    fireEvent.press(screen.getByText('OK'));
     expect(screen.queryByRole('alert')).toBeNull();
   });
 });

@@ -70,7 +70,7 @@ export const StorageBar = () => {
         </Text>
       ))}
       {news.length > 0 ? (
-        <TextAction label="Understood" style={style.read} onPress={() => dispatch(newsRead())} />
+        <TextAction label="OK" style={style.read} onPress={() => dispatch(newsRead())} />
       ) : null}
     </View>
   );

@@ -95,7 +95,7 @@ const fromFaults = (values: BeginValues): Faults => {
   if (values.currency === '') faults.currency = 'Choose the currency of your prices.';
   const code = normaliseCode(values.country, values.postalCode);
   if (code !== '' && !isWholeCode(values.country)(values.postalCode.trim()))
-    faults.postalCode = `“${values.postalCode.trim()}” is no postal code of this country.`;
+    faults.postalCode = `“${values.postalCode.trim()}” is not a postal code of this country.`;
   const points = optional<number>(readPercent)(values.taxPercent);
   if (!points.ok) faults.taxPercent = points.text;
   else if (points.value !== undefined && values.taxName.trim() === '')

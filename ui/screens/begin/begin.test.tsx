@@ -49,11 +49,11 @@ describe('the answers as they are typed', () => {
       country: 'Choose the country that you send from.',
       currency: 'Choose the currency of your prices.',
     });
-    expect(faults(0, { postalCode: 'ZZ' }).postalCode).toMatch(/no postal code of this country/);
+    expect(faults(0, { postalCode: 'ZZ' }).postalCode).toMatch(/not a postal code of this country/);
     expect(faults(0, { taxPercent: '23' })).toEqual({ taxName: 'Name the tax, as customers know it.' });
     expect(faults(1, { reach: 'listed' })).toHaveProperty('countries');
     expect(faults(2, { goodWeight: 'heavy', kinds: [] })).toEqual({
-      goodWeight: 'Write a weight, as 3.2 kg.',
+      goodWeight: 'Write a weight, such as 3.2 kg.',
       kinds: 'Choose at least one.',
     });
     const nothing = { ...VALUES.charges, home: { letters: '', parcels: '0', heavy: '' } };
@@ -62,7 +62,7 @@ describe('the answers as they are typed', () => {
     expect(faults(3, { hours: ['9-17', '17-9', '', '', '', '', ''] })).toHaveProperty(['hours.1']);
     expect(faults(4, { near: true, nearCodes: 'F91, the village', nearCharge: '' })).toEqual({
       nearCodes: 'Not understood: the village.',
-      nearCharge: 'Write an amount, as 12.50.',
+      nearCharge: 'Write an amount, such as 12.50.',
     });
   });
 

@@ -13,7 +13,7 @@ export const StepNear = ({ form, values, onSubmit }: StepProps) => {
   const { patterns } = nearPatterns(values);
   return (
     <View style={{ gap: 12 }}>
-      <Why text="The postal codes, pasted in any shape: lists, ranges, the beginnings of codes." />
+      <Why text="The postal codes, pasted in any form: lists, ranges, the beginnings of codes." />
       <Controller
         control={form.control}
         name="nearCodes"

@@ -101,7 +101,7 @@ describe('a rate', () => {
     expect(screen.getByLabelText('Charge from 15 kg').props.value).toBe('24.00');
     press('Remove the step from 15 kg');
     type('Weight from, step 1', '20 kg');
-    expect(screen.getByText(/not in order of value/)).toBeTruthy();
+    expect(screen.getByText(/steps are not in order/)).toBeTruthy();
     pressText('Put in order');
     expect(rateOf(store, 'parcel-maritimes')?.price).toMatchObject({
       steps: [{ from: 2_000 }, { from: 5_000 }, { from: 10_000 }, { from: 20_000, amount: 850 }],
@@ -193,7 +193,7 @@ describe('a rate', () => {
     expect(rateOf(store, 'parcel-maritimes')?.message).toBe('Ask us.');
     press('Tell the customer why, where it is not offered');
     expect(rateOf(store, 'parcel-maritimes')?.whenWithheld).toBe('hide');
-    press('Taxed as the destination’s charges are');
+    press('Taxed like other charges at the destination');
     expect(rateOf(store, 'parcel-maritimes')?.taxable).toBe(false);
   });
 
@@ -226,7 +226,7 @@ describe('a rate', () => {
     pressText('Switch on');
     pressText('Copy to other zones');
     press('North');
-    press('West, over the rate there');
+    press('West, replacing the rate there');
     pressText('Copy to 2 zones');
     expect(rateOf(store, 'parcel-north')).toMatchObject({ zoneId: 'north', freeFrom: 8_500 });
     expect(rateOf(store, 'parcel-west')).toMatchObject({ zoneId: 'west', freeFrom: 8_500 });
@@ -250,11 +250,11 @@ describe('a zone', () => {
     const store = open({ zone: 'west', panel: 'zone' });
     const zoneAt = () => selectBook(store.getState()).zones.findIndex((zone) => zone.id === 'west');
     type('Zone', 'Prairies and coast');
-    const label = 'But not: CA, CA-NS, or codes as CA: B3H*, B3J*';
+    const label = 'Except: CA, CA-NS, or codes such as CA: B3H*, B3J*';
     fireEvent.press(screen.getAllByText('As text')[1] as never);
     type(label, 'CA-BC');
     type(label, 'Atlantis');
-    expect(screen.getByText(/^“Atlantis” is no place.*Kept: CA-BC$/)).toBeTruthy();
+    expect(screen.getByText(/^“Atlantis” is not a place.*Kept: CA-BC$/)).toBeTruthy();
     expect(selectBook(store.getState()).zones[zoneAt()]).toMatchObject({
       name: 'Prairies and coast',
       excludes: [{ country: 'CA', subdivision: 'CA-BC' }],
@@ -270,7 +270,7 @@ describe('a zone', () => {
     pressText('Remove the zone');
     expect(zoneAt()).toBe(-1);
     expect(store.getState().session.message?.text).toBe(
-      'Removed Prairies and coast with 4 rates. Its places fall to other zones.',
+      'Removed Prairies and coast with 4 rates. Its places go to other zones.',
     );
   });
 });

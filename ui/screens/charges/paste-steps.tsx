@@ -80,7 +80,7 @@ const PasteSteps = ({ price, onDone }: Props) => {
         style={{ alignSelf: 'flex-start', borderRadius: 2 }}
       >
         {steps.length === 0
-          ? 'Nothing to take yet'
+          ? 'Nothing to import yet'
           : steps.length > MOST_STEPS
             ? `A price has at most ${MOST_STEPS} steps; these are ${steps.length}`
             : `Put ${countFigure(steps.length, 'step')} in place of the ${price.steps.length}`}

@@ -58,7 +58,7 @@ const CopyForm = ({ rateId, zone, service, onDone }: Omit<Props, 'active'> & { o
         .map((one) => (
           <Check
             key={one.id}
-            label={`${one.name}${rates.has(`${service.id}/${one.id}`) ? ', over the rate there' : ''}`}
+            label={`${one.name}${rates.has(`${service.id}/${one.id}`) ? ', replacing the rate there' : ''}`}
             on={chosen.has(one.id)}
             onPress={() => toggle(one.id)}
           />

@@ -175,7 +175,7 @@ export const RateConditions = ({ rate, onChange }: Props) => {
       />
       <View>
         <Check
-          label="Taxed as the destination’s charges are"
+          label="Taxed like other charges at the destination"
           on={rate.taxable}
           onPress={() => onChange({ taxable: !rate.taxable }, 'tax')}
         />

@@ -48,7 +48,7 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
     const words = [
       ...(each
         ? [
-            `plus ${money(each.amount)} for each ${each.count === 'started' ? 'begun ' : ''}${measureFigure(basis, each.size, display)} above`,
+            `plus ${money(each.amount)} for each ${each.count === 'started' ? 'started ' : ''}${measureFigure(basis, each.size, display)} above`,
           ]
         : []),
       ...(percent === undefined ? [] : [`plus ${percentFigure(percent)} of the subtotal`]),

@@ -141,9 +141,7 @@ export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
         </View>
       </View>
       {isInOrder(price.steps) ? null : (
-        <Text style={style.doubt}>
-          The steps are not in order of value; the charge is right all the same.
-        </Text>
+        <Text style={style.doubt}>The steps are not in order; charges are worked out correctly anyway.</Text>
       )}
       <View style={style.actions}>
         <TextAction

@@ -28,7 +28,7 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
     dispatch(edit('removeZone', { id: zone.id }, `Remove ${zone.name}`));
     dispatch(
       messageShown({
-        text: `Removed ${zone.name} with ${countFigure(ids.length, 'rate')}. Its places fall to other zones.`,
+        text: `Removed ${zone.name} with ${countFigure(ids.length, 'rate')}. Its places go to other zones.`,
         undo: true,
       }),
     );
@@ -59,7 +59,7 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
         onChange={(includes, visit) => set({ includes }, 'places', visit)}
       />
       <RegionList
-        label="But not"
+        label="Except"
         none="nothing left out"
         regions={zone.excludes}
         onChange={(excludes, visit) => set({ excludes }, 'places left out', visit)}

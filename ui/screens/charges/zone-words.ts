@@ -6,7 +6,9 @@ export const zoneWords = (zone: Zone, closed: boolean, names: PlaceNames): strin
   const places = fewRegionsPhrase(zone.includes, names);
   const rest = places === '' ? 'places in no other zone' : `${places}, and places in no other zone`;
   const takes = zone.remainder ? rest : places === '' ? 'no places yet' : places;
-  return [...(closed ? ['closed, not sold to'] : []), ...(zone.active ? [] : ['switched off']), takes].join(
-    ' · ',
-  );
+  return [
+    ...(closed ? ['closed: you do not sell there'] : []),
+    ...(zone.active ? [] : ['switched off']),
+    takes,
+  ].join(' · ');
 };

@@ -41,8 +41,8 @@ const styles = (inks: Inks) => ({
 });
 
 const STATE: Record<TestOrderLine['state'], string> = {
-  kept: 'as it should be',
-  broken: 'not as it should be',
+  kept: 'as expected',
+  broken: 'not as expected',
   empty: 'expects nothing',
   unchecked: 'not yet run',
 };

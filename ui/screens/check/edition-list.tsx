@@ -108,7 +108,7 @@ export const EditionList = () => {
                 <Text>{edition.note}</Text>
                 <Text style={style.note}>
                   {when(edition)}
-                  {edition.despite === undefined ? '' : ` · published all the same: ${edition.despite}`}
+                  {edition.despite === undefined ? '' : ` · published anyway: ${edition.despite}`}
                 </Text>
               </View>
             </Press>

@@ -124,7 +124,7 @@ export const ProblemsPart = () => {
     <View>
       <Running run={run} />
       {isAudited && lines.length === 0 ? (
-        <Text style={style.note}>No problem: every order that the book tells apart was judged.</Text>
+        <Text style={style.note}>No problems: every kind of order was checked.</Text>
       ) : null}
       {GRAVITY_ORDER.map((gravity) => (
         <Group

@@ -38,12 +38,12 @@ const waitsFor = ({ isRead, isChecked, changes, isNoted, isReasoned }: Standing)
   if (changes === 0) return 'The draft is the live edition; there is nothing to publish.';
   const lacking = [
     ...(isNoted ? [] : ['a note for this edition']),
-    ...(isReasoned ? [] : ['why it is published all the same']),
+    ...(isReasoned ? [] : ['a reason for publishing anyway']),
   ];
   return lacking.length === 0 ? null : `To publish, write ${lacking.join(' and ')}.`;
 };
 
-/** The note of the next edition, and where something stands against it, why it is published all the same. */
+/** The note of the next edition, and where something stands against it, a reason for publishing anyway. */
 export const PublishForm = ({ changes }: { changes: number }) => {
   const style = useStyles(styles);
   const router = useRouter();
@@ -95,7 +95,7 @@ export const PublishForm = ({ changes }: { changes: number }) => {
         onChange={setWords}
       />
       {obstacles.length > 0 ? (
-        <TextLine label="Why it is published all the same" value={why} onChange={setWhy} />
+        <TextLine label="Reason for publishing anyway" value={why} onChange={setWhy} />
       ) : null}
       <Button
         mode="contained"

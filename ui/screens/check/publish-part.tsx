@@ -97,7 +97,7 @@ export const PublishPart = () => {
     <View>
       <Text style={style.note}>
         {live
-          ? `Edition ${live.number} is live: ${live.note} The draft changes ${countFigure(changes?.length ?? 0, 'thing')} of it.`
+          ? `Edition ${live.number} is live: ${live.note} The draft changes ${countFigure(changes?.length ?? 0, 'thing')}.`
           : 'Nothing is published yet: the shopfront shows the draft. What is published is an edition: numbered, and never changed. The first is edition 1.'}
       </Text>
       {changes && changes.length > 0 ? <Changes lines={changes} /> : null}

@@ -46,7 +46,7 @@ export const selectObstacles = createSelector(
       ...(broken > 0
         ? [
             {
-              text: `${broken} ${broken === 1 ? 'test order is' : 'test orders are'} broken.`,
+              text: `${broken} ${broken === 1 ? 'test order is' : 'test orders are'} not as expected.`,
               part: 'testOrders' as const,
             },
           ]

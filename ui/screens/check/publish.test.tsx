@@ -108,14 +108,14 @@ describe('publishing', () => {
     const store = await open('publish');
     const button = (): void => fireEvent.press(screen.getByText('Publish the draft'));
     button();
-    const lacks = 'a note for this edition and why it is published all the same';
+    const lacks = 'a note for this edition and a reason for publishing anyway';
     expect(screen.getByText(`To publish, write ${lacks}.`)).toBeTruthy();
     type('A note for this edition', 'Heavier pots');
     button();
-    expect(screen.getByText('To publish, write why it is published all the same.')).toBeTruthy();
+    expect(screen.getByText('To publish, write a reason for publishing anyway.')).toBeTruthy();
     expect(selectEditions(store.getState())).toHaveLength(1);
     expect(screen.getByText(/^1 problem keeps customers from buying\.$/)).toBeTruthy();
-    type('Why it is published all the same', 'They are asked for by telephone');
+    type('Reason for publishing anyway', 'They are asked for by telephone');
     button();
     expect(selectLive(store.getState())).toMatchObject({
       number: 2,
@@ -129,7 +129,7 @@ describe('publishing', () => {
   test('leaves a history in which any two are compared, and that can be gone back to', async () => {
     const store = await open('publish');
     type('A note for this edition', 'Heavier pots');
-    type('Why it is published all the same', 'Meant');
+    type('Reason for publishing anyway', 'Meant');
     fireEvent.press(screen.getByText('Publish the draft'));
     act(() => void store.dispatch(edit('setStore', { changes: { name: 'Wrack & Thistle' } }, 'name')));
     fireEvent.press(screen.getByText('Edition 2, live'));

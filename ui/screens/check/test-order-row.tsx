@@ -39,8 +39,8 @@ const styles = (inks: Inks) => ({
 });
 
 const WORDS: Record<TestOrderLine['state'], string> = {
-  kept: 'kept',
-  broken: 'broken',
+  kept: 'as expected',
+  broken: 'not as expected',
   empty: 'expects nothing',
   unchecked: 'not run yet',
 };

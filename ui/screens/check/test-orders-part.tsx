@@ -28,8 +28,8 @@ const countsWords = ({ all, broken, empty }: ReturnType<typeof selectTestOrderCo
     return 'A test order is a saved order with what it should give. Keep one from the preview, then point at what is right.';
   const kept = all - broken - empty;
   return [
-    `${kept} of ${countFigure(all, 'test order')} kept`,
-    ...(broken > 0 ? [`${broken} broken`] : []),
+    `${kept} of ${countFigure(all, 'test order')} as expected`,
+    ...(broken > 0 ? [`${broken} not as expected`] : []),
     ...(empty > 0 ? [`${empty} that expect nothing`] : []),
   ].join(', ');
 };

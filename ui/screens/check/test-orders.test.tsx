@@ -37,14 +37,14 @@ describe('the test orders', () => {
     const store = checked();
     renderOver(store, <CheckScreen />);
     await settle();
-    expect(screen.getByText('20 of 20 test orders kept.')).toBeTruthy();
+    expect(screen.getByText('20 of 20 test orders as expected.')).toBeTruthy();
     act(() => dearer(store));
     await settle();
-    expect(screen.getByText('11 of 20 test orders kept, 9 broken.')).toBeTruthy();
+    expect(screen.getByText('11 of 20 test orders as expected, 9 not as expected.')).toBeTruthy();
     expect(screen.getByText('Expected: Parcel to Maritimes costs 17.30. Got: costs 18.30.')).toBeTruthy();
     act(() => void store.dispatch(undone()));
     await settle();
-    expect(screen.getByText('20 of 20 test orders kept.')).toBeTruthy();
+    expect(screen.getByText('20 of 20 test orders as expected.')).toBeTruthy();
   });
 
   test('are pinned, put under a heading, moved and removed', async () => {
@@ -100,16 +100,16 @@ describe('what a test order expects', () => {
     const store = demoStore();
     store.dispatch(choiceToggled('express-maritimes:two-day'));
     renderOver(store, <Preview />);
-    expect(screen.getAllByText('as it should be')).toHaveLength(1);
+    expect(screen.getAllByText('as expected')).toHaveLength(1);
     fireEvent.press(screen.getByLabelText('Express, two days: expect this'));
     expect(expectsOf(store)).toContainEqual({
       kind: 'offered',
       choiceId: 'express-maritimes:two-day',
       charge: 3_367,
     });
-    expect(screen.getAllByText('as it should be')).toHaveLength(2);
+    expect(screen.getAllByText('as expected')).toHaveLength(2);
     act(() => dearer(store));
-    expect(screen.getAllByText('not as it should be')).toHaveLength(2);
+    expect(screen.getAllByText('not as expected')).toHaveLength(2);
     fireEvent.press(screen.getByLabelText('Express, two days: expect this'));
     expect(expectsOf(store)).toContainEqual({
       kind: 'offered',
@@ -117,7 +117,7 @@ describe('what a test order expects', () => {
       charge: 3_467,
     });
     fireEvent.press(screen.getByLabelText('Express, two days: stop checking this'));
-    expect(screen.getAllByText('not as it should be')).toHaveLength(1);
+    expect(screen.getAllByText('not as expected')).toHaveLength(1);
   });
 
   test('may be that a choice is rightly withheld, or that all of the preview is right', () => {

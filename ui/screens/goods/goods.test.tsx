@@ -112,7 +112,7 @@ describe('many goods at once', () => {
     fireEvent.press(within(screen.getByLabelText('Chosen products')).getByText('Weight'));
     fireEvent.changeText(screen.getByLabelText('Weight of each'), 'light');
     fireEvent.press(screen.getByText('Set it'));
-    expect(screen.getByText('Write a weight, as 3.2 kg.')).toBeTruthy();
+    expect(screen.getByText('Write a weight, such as 3.2 kg.')).toBeTruthy();
     fireEvent.changeText(screen.getByLabelText('Weight of each'), '15 g');
     fireEvent.press(screen.getByText('Set it'));
     expect([goodOf(store, 'seed-lupin')?.weight, goodOf(store, 'seed-foxglove')?.weight]).toEqual([15, 15]);
@@ -197,7 +197,7 @@ describe('one good', () => {
     fill('Its price', 'dear');
     await submit();
     expect(screen.getByText('Lupin seeds has this number.')).toBeTruthy();
-    expect(screen.getByText('Write an amount, as 12.50.')).toBeTruthy();
+    expect(screen.getByText('Write an amount, such as 12.50.')).toBeTruthy();
     fill('Name of the new product', 'Saucer');
     fill('Its stock number', 'saucer-9');
     fill('Its price', '12.50');
@@ -244,7 +244,7 @@ describe('a CSV', () => {
   test('has its columns taken for what the person says, with the unit of bare figures', async () => {
     const store = open();
     await openCsv('Number,What,Heavy\nseed-lupin,Blue lupin,14\n');
-    expect(screen.getByText(/No column is taken as “Stock number”/)).toBeTruthy();
+    expect(screen.getByText(/No column is “Stock number”/)).toBeTruthy();
     const take = (heading: string, text: string, name: string): void => {
       const field = screen.getByLabelText(`“${heading}” is`);
       fireEvent(field, 'focus');

@@ -115,11 +115,11 @@ describe('where the shop sells', () => {
   test('regions are closed inside open countries, and what is none is named', async () => {
     const store = await open();
     fireEvent.press(screen.getByText('As text'));
-    const label = 'Closed inside open countries: CA, CA-NS, or codes as CA: B3H*, B3J*';
+    const label = 'Closed inside open countries: CA, CA-NS, or codes such as CA: B3H*, B3J*';
     type(label, 'NO-21\nCA: X0A*');
     expect(sellsTo(store).closedRegions).toHaveLength(2);
     type(label, 'Atlantis');
-    expect(screen.getByText(/“Atlantis” is no place/)).toBeTruthy();
+    expect(screen.getByText(/“Atlantis” is not a place/)).toBeTruthy();
     expect(sellsTo(store).closedRegions).toHaveLength(2);
   });
 });
@@ -149,7 +149,7 @@ describe('the regions of a country', () => {
     fireEvent.press(screen.getByLabelText('Nunavut, Canada'));
     fireEvent.press(screen.getByText('Paste codes'));
     fireEvent.changeText(screen.getByLabelText('Postal codes to add'), 'X0A; x0a, B3H 4R2\nthe harbour');
-    expect(screen.getByText('Say first which country the codes are of.')).toBeTruthy();
+    expect(screen.getByText('First choose the country of the codes.')).toBeTruthy();
     fireEvent(screen.getByLabelText('Codes of'), 'focus');
     fireEvent.changeText(screen.getByLabelText('Codes of'), 'Canada');
     fireEvent.press(screen.getAllByLabelText('Canada').at(-1) as never);

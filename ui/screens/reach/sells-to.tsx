@@ -181,7 +181,7 @@ export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) 
         </Text>
       ) : null}
       <Check
-        label="What does not travel (downloads, gift cards) is sold to every country"
+        label="Products that are not shipped (downloads, gift cards) are sold to every country"
         on={sellsTo.digitalEverywhere === true}
         onPress={() =>
           dispatch(

@@ -79,9 +79,9 @@ export const ContestList = () => {
   return (
     <View>
       <View style={style.head}>
-        <Text style={style.note}>Named by more than one zone, {contests.length}</Text>
+        <Text style={style.note}>Listed in more than one zone, {contests.length}</Text>
       </View>
-      <View role="list" aria-label="Named by more than one zone">
+      <View role="list" aria-label="Listed in more than one zone">
         {contests.map(({ country, entry, winner, losers }) => (
           <View role="listitem" key={`${country}:${entry}`} style={style.contest}>
             <Text>

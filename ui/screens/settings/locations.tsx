@@ -84,7 +84,7 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
         onChange={(next, visit) => set({ hours: next }, 'hours', visit)}
       />
       <DraftField
-        label="Closed on: dates as 2026-12-25, stretches as 2026-12-24 to 2026-12-26"
+        label="Closed on: dates such as 2026-12-25, ranges such as 2026-12-24 to 2026-12-26"
         multiline
         placeholder="no closed dates"
         text={datesText(closedDates)}

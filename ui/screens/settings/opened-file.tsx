@@ -85,7 +85,7 @@ const Refused = ({
   const style = useStyles(styles);
   return (
     <View style={style.panel} role="alert">
-      <Text variant="titleMedium">{name} was not taken; nothing here has changed</Text>
+      <Text variant="titleMedium">{name} was not imported; nothing here has changed</Text>
       {faults.map((fault, at) => (
         <Text key={`${fault.path}-${at}`} style={style.fault}>
           {locatedSentence(fault)}

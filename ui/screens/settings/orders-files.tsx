@@ -59,7 +59,7 @@ const readJson = (text: string): Read | string => {
   try {
     value = JSON.parse(text);
   } catch {
-    return 'it is no JSON.';
+    return 'it is not JSON.';
   }
   const read = readOrders(value);
   return read.ok ? { orders: read.value, faults: [] } : { orders: [], faults: read.faults };

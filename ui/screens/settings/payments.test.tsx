@@ -53,7 +53,7 @@ describe('the ways to pay', () => {
 
   test('are added, moved and removed with a way back', () => {
     const store = open('payments');
-    fireEvent.press(screen.getByText('Add a way to pay'));
+    fireEvent.press(screen.getByText('Add a payment method'));
     expect(paymentsOf(store).at(-1)).toMatchObject({ id: 'card-2', kind: 'online' });
     fireEvent.press(screen.getAllByText('Move up').at(-1) as never);
     expect(paymentsOf(store)[2]?.id).toBe('card-2');

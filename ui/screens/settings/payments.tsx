@@ -100,7 +100,7 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
       <View style={style.row}>
         <NameField
           style={style.name}
-          label="Way to pay"
+          label="Payment method"
           prose
           value={name}
           onChange={(next, visit) => set({ name: next }, visit)}
@@ -147,22 +147,22 @@ export const Payments = () => {
   const { payments } = useAppSelector(selectBook);
   const add = (): void => {
     const payment = { name: 'Card', kind: 'online' as const, for: FOR.map(({ kind }) => kind) };
-    dispatch(edit('addPayment', { payment }, 'New way to pay'));
+    dispatch(edit('addPayment', { payment }, 'New payment method'));
   };
   return (
     <View>
       <Text style={style.note}>
         {payments.length === 0
-          ? 'No way to pay is said, so the shopfront asks for none. Each fits some choices, countries and totals.'
-          : 'At the door counts only where the postal list allows cash on delivery, in the places it names.'}
+          ? 'There is no payment method yet, so the shopfront asks for none. Each can be limited to some choices, countries and totals.'
+          : 'In places on the postal list, payment at the door is offered only where the list allows cash on delivery.'}
       </Text>
-      <View role="list" aria-label="Ways to pay">
+      <View role="list" aria-label="Payment methods">
         {payments.map((payment, at) => (
           <Payment key={payment.id} payment={payment} at={at} count={payments.length} />
         ))}
       </View>
       <TextAction
-        label="Add a way to pay"
+        label="Add a payment method"
         style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
         onPress={add}
       />

@@ -37,7 +37,10 @@ describe('the locations', () => {
     type('Open on Wednesday', '10am to 2pm, 3pm-5pm');
     expect(locations(store)[0]?.hours).toContainEqual({ day: 3, from: '15:00', to: '17:00' });
     expect(arrival(store)).not.toEqual(before);
-    type('Closed on: dates as 2026-12-25, stretches as 2026-12-24 to 2026-12-26', '2026-12-24 to 2026-12-26');
+    type(
+      'Closed on: dates such as 2026-12-25, ranges such as 2026-12-24 to 2026-12-26',
+      '2026-12-24 to 2026-12-26',
+    );
     expect(locations(store)[0]?.closedDates).toEqual(['2026-12-24', '2026-12-25', '2026-12-26']);
   });
 

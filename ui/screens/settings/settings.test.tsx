@@ -88,7 +88,7 @@ describe('what holds for the whole shop', () => {
     fireEvent.press(screen.getByText('by count'));
     type('Units to a parcel', '1');
     expect(storeOf(store).packing).toEqual({ kind: 'by-count', maxUnits: 1 });
-    fireEvent.press(screen.getByText('even ones'));
+    fireEvent.press(screen.getByText('equal parcels'));
     expect(storeOf(store).packing).toEqual({ kind: 'even', maxWeight: 20_000 });
     fireEvent.press(screen.getByText('one parcel'));
     expect(storeOf(store).packing).toEqual({ kind: 'single' });
@@ -172,7 +172,7 @@ describe('the data of the shop', () => {
   test('that is faulty is refused with its places, and one too large is told', async () => {
     const store = open('data');
     await openText('{"format": "emporos-book", "version": 1}');
-    expect(screen.getByText('shop.json was not taken; nothing here has changed')).toBeTruthy();
+    expect(screen.getByText('shop.json was not imported; nothing here has changed')).toBeTruthy();
     expect(screen.getByText('store: This is missing.')).toBeTruthy();
     fireEvent.press(screen.getByText('Close'));
     await openText(null);

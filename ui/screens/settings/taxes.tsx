@@ -116,7 +116,7 @@ export const Taxes = () => {
   return (
     <View>
       <Text style={style.note}>
-        Every tax whose place holds the address counts; they add up, each rounded for itself.
+        Every tax whose place includes the address applies; each is rounded, then they are added up.
       </Text>
       <Check
         label="Prices and charges include tax"

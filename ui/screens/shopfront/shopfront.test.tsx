@@ -74,7 +74,7 @@ describe('an address', () => {
       postalCode: 'Postal code is needed.',
     });
     expect(faultsOf({ ...HALIFAX, postalCode: 'B3H 4R' })).toEqual({
-      postalCode: '“B3H 4R” is no postal code of this country.',
+      postalCode: '“B3H 4R” is not a valid postal code for this country.',
     });
     expect(faultsOf({ ...HALIFAX, subdivision: 'CA-ON' })).toEqual({
       postalCode: '“b3h 4r2” is in CA-NS, not in CA-ON.',
@@ -144,7 +144,7 @@ describe('the goods and the basket', () => {
 describe('the checkout', () => {
   test('places an order with the charge of the preview, every tax on its line', async () => {
     const store = await openCheckout(['pot-26', 'pot-26']);
-    expect(screen.getByText('Shown as soon as the address says where.')).toBeTruthy();
+    expect(screen.getByText('Shown once we know the address.')).toBeTruthy();
     await typeAddress();
     await screen.findByLabelText('Parcel, 17.30');
     for (const text of ['GST, 5 %', 'HST, provincial part, 9 %', '4.42', '7.95', 'CAD\u00A0100.67'])
@@ -276,8 +276,8 @@ describe('the checkout', () => {
     jest.setSystemTime(new Date('2026-11-24T13:00:00Z'));
     const store = await openCheckout([...Array<string>(7).fill('soil-20'), 'cane-bamboo']);
     await typeAddress('Dartmouth', 'B2W 3T7');
-    await screen.findByText('No one way takes all of it, but in 2 parts you can have it.');
-    expect(screen.getByText('Why no one way takes it')).toBeTruthy();
+    await screen.findByText('It cannot all go together, but you can have it in 2 parts.');
+    expect(screen.getByText('Why it cannot all go together')).toBeTruthy();
     expect(screen.getByText('Getting it to you, in 2 parts')).toBeTruthy();
     fireEvent.press(screen.getByText('Order in 2 parts'));
     await screen.findByText(/: Pick a day or time first\.$/);
@@ -317,7 +317,7 @@ describe('the checkout', () => {
     fireEvent.press(screen.getByText('Place the order'));
     // Once at the field, once beside the button.
     await waitFor(() =>
-      expect(screen.getAllByText('“B2G” is no postal code of this country.')).toHaveLength(2),
+      expect(screen.getAllByText('“B2G” is not a valid postal code for this country.')).toHaveLength(2),
     );
     expect(screen.getAllByText('Full name is needed.')).toHaveLength(2);
     expect(screen.getAllByText('An e-mail address or a phone number is needed.')).toHaveLength(2);

@@ -56,7 +56,7 @@ const Conditions = ({
   const style = useStyles(styles);
   return (
     <Part title="When all of these hold">
-      {when.length === 0 ? <Text style={style.note}>No condition: it holds always.</Text> : null}
+      {when.length === 0 ? <Text style={style.note}>No condition: it always applies.</Text> : null}
       {when.map((condition, at) => (
         <View style={style.condition} key={`${condition.test}-${at}`}>
           <View style={{ flex: 1, gap: 4 }}>

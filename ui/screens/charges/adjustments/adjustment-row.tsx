@@ -40,11 +40,11 @@ const Touched = ({ id }: { id: string }) => {
   const orders = useAppSelector((state) => selectPastOrders(state).length);
   const touches = check?.touches?.[id];
   // The line is there from the first, so that rows keep their height while they are counted and dragged.
-  if (!touches) return <Text style={style.note}>Counting the orders it touches …</Text>;
+  if (!touches) return <Text style={style.note}>Counting the orders it affects …</Text>;
   const past = orders === 0 ? '' : `, ${touches.orders} of ${countFigure(orders, 'past order')}`;
   return (
     <Text style={style.note}>
-      Touches {touches.testOrders} of {countFigure(testOrders, 'test order')}
+      Affects {touches.testOrders} of {countFigure(testOrders, 'test order')}
       {past}
     </Text>
   );

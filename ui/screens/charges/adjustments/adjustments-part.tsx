@@ -53,7 +53,7 @@ const AdjustmentsPart = () => {
       <Text style={style.note}>
         {adjustments.length === 0
           ? 'A change to a charge under conditions: free for some customers from an amount, a surcharge for heavy products, nothing that freezes sent in winter.'
-          : 'Each acts on the charge that those above it left, after handling and before a free threshold.'}
+          : 'Applied from top to bottom: each changes the charge left by those above it, after handling and before free delivery is decided.'}
       </Text>
       <SortableList
         label="Adjustments"

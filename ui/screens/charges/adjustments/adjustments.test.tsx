@@ -48,7 +48,7 @@ describe('the adjustments', () => {
       'trade-free': { testOrders: 1, orders: 0 },
       'prepaid-us': { testOrders: 0, orders: 0 },
     });
-    expect(screen.getByText('Touches 2 of 20 test orders')).toBeTruthy();
+    expect(screen.getByText('Affects 2 of 20 test orders')).toBeTruthy();
   });
 
   test('are made switched off, given an effect, and then change the preview', () => {
@@ -84,7 +84,7 @@ describe('the adjustments', () => {
     fireEvent.press(screen.getByText('Weight'));
     type('From', '5 kg');
     type('Below', '5 kg');
-    expect(screen.getByText('Its minimum is not below its maximum, so it can never act.')).toBeTruthy();
+    expect(screen.getByText('Its minimum is not below its maximum, so it never applies.')).toBeTruthy();
     type('Below', '');
     expect(rule(store, 'heavy-pots')?.when).toEqual([{ test: 'measure', of: 'weight', min: 5_000 }]);
     add('Days of the week');
@@ -106,7 +106,7 @@ describe('the adjustments', () => {
   test('are for some services and zones, for some goods, and may be the last', () => {
     const store = open('heavy-pots');
     fireEvent.press(screen.getAllByText('some')[0] as never);
-    expect(screen.getByText('Its list of services is empty, so it can never act.')).toBeTruthy();
+    expect(screen.getByText('Its list of services is empty, so it never applies.')).toBeTruthy();
     fireEvent.press(screen.getByLabelText('Express'));
     expect(rule(store, 'heavy-pots')?.to.serviceIds).toEqual(['express']);
     fireEvent.press(screen.getByLabelText('Remove Glazed pot, 34 cm'));

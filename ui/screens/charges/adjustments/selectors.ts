@@ -33,7 +33,10 @@ export const selectAdjustmentLines = createSelector(
       book.adjustments.map((adjustment) => {
         const idle = neverActs(adjustment, book, on);
         const line = {
-          sentence: adjustmentSentence(adjustment, { ...naming, places }),
+          sentence: adjustmentSentence(adjustment, {
+            ...naming,
+            display: { ...naming.display, regionName: places },
+          }),
           idle: idle && { why: idle.why, text: idleSentence(idle) },
         };
         return [adjustment.id, line];

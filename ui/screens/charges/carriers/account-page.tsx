@@ -63,7 +63,7 @@ const PackingAndBooking = ({ account, set }: PartProps) => {
         <OptionalMeasureField
           right
           style={style.field}
-          label="Least parcel weight"
+          label="Minimum parcel weight"
           placeholder="no minimum"
           value={account.leastParcelWeight}
           measure="weight"

@@ -88,7 +88,7 @@ export const FallbackFields = ({ title, fallback, onChange }: Props) => {
         </View>
       ) : null}
       {charged?.amount === 0 ? (
-        <Text style={style.note}>An amount of 0 lets the order go free: write what it should cost.</Text>
+        <Text style={style.note}>With 0 the order ships free: write what it should cost.</Text>
       ) : null}
     </View>
   );

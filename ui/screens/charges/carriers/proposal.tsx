@@ -104,11 +104,11 @@ const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Want
           .join(' · ')}
       </Text>
       <Text style={style.note}>
-        {summary(proposed, display)} The thin line is what the carrier takes on average.
+        {summary(proposed, display)} The thin line is what the carrier charges on average.
       </Text>
       <TextAction
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
-        label={`Take into the draft: ${service} to ${zone}`}
+        label={`Put into the draft: ${service} to ${zone}`}
         onPress={onTake}
       />
     </View>

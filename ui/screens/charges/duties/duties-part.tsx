@@ -27,12 +27,12 @@ const styles = (inks: Inks) => ({
 const TERMS: Record<DutyRules['terms'], string> = {
   DAP: 'Delivered at place: the customer pays the import charges to the carrier on arrival.',
   DDP: 'Delivered duty paid: the import charges are part of what is paid at checkout.',
-  both: 'Each way stands beside the other at checkout, and the customer chooses.',
+  both: 'Both are offered at checkout, and the customer chooses.',
 };
 const SHOWN: Record<DutyRules['show'], string> = {
-  amount: 'The customer is told about how much it will be.',
-  mention: 'The customer is told that charges may fall due, not how much.',
-  nothing: 'The customer is told nothing: they may be surprised, and refuse the parcel.',
+  amount: 'Customers see roughly how much it will be.',
+  mention: 'Customers read that charges may fall due, not how much.',
+  nothing: 'Customers are told nothing: they may be surprised, and refuse the parcel.',
 };
 
 /** Import charges: who pays them, what the customer is told, and the rates by country and code of goods. */

@@ -44,7 +44,7 @@ const readPrefix = (text: string): Read<string | undefined> => {
   if (digits === '') return { ok: true, value: undefined };
   return /^\d{1,12}$/.test(digits)
     ? { ok: true, value: digits }
-    : { ok: false, text: 'Write the beginning of an HS code, as 6912.' };
+    : { ok: false, text: 'Write the beginning of an HS code, such as 6912.' };
 };
 
 const phrase = (rate: DutyRate, { decimals }: DisplayFormat): string =>
@@ -53,7 +53,7 @@ const phrase = (rate: DutyRate, { decimals }: DisplayFormat): string =>
     `duty ${percentFigure(rate.duty)}`,
     `import tax ${percentFigure(rate.importTax)}`,
     ...(rate.freeBelow > 0 ? [`no charges below ${moneyFigure(rate.freeBelow, decimals)}`] : []),
-    rate.valueBasis === 'goods' ? 'products' : 'on products and shipping',
+    rate.valueBasis === 'goods' ? 'on products' : 'on products and shipping',
   ].join(' · ');
 
 const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
@@ -110,7 +110,7 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
         value={rate.valueBasis}
         onChange={(valueBasis) => set({ valueBasis })}
         options={[
-          { value: 'goods', label: 'on the products' },
+          { value: 'goods', label: 'products' },
           { value: 'goods-and-shipping', label: 'products and shipping' },
         ]}
       />

@@ -120,7 +120,7 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
         />
         <DraftField
           style={style.place}
-          label="Subdivision"
+          label="Region"
           placeholder="any"
           text={row.subdivision === undefined ? '' : subdivisionName(row.subdivision)}
           read={optional<string>(readSubdivision)}

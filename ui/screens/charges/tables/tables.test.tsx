@@ -106,7 +106,7 @@ describe('the rate tables', () => {
     const [name, parts] = mockSaved.mock.calls.at(-1) ?? ['', []];
     expect(name).toMatch(/^pallets-in-the-west-rates-.*\.csv$/);
     expect(parts.join('').split('\r\n').slice(0, 2)).toEqual([
-      'From (g),"To, less than (g)",Amount,Each (g),Amount for each,Counted,Country,Subdivision,Postal code',
+      'From (g),"To, less than (g)",Amount,Each (g),Amount for each,Counted,Country,Region,Postal code',
       '0,50000,142.00,,,,CA,CA-MB,',
     ]);
   });
@@ -115,7 +115,7 @@ describe('the rate tables', () => {
     const store = await take('Province;Min (kg);Max;Price\nCA-MB;0;10;100\nCA-MB;8;20;x\nCA-MB;5;;150\n');
     expect(screen.getByText(/^row 3, Amount: /)).toBeTruthy();
     expect(
-      screen.getByText('Rows 2 and 4 both hold from 5 kg to less than 10 kg; row 2 stands.'),
+      screen.getByText('Rows 2 and 4 overlap from 5 kg to less than 10 kg; row 2 applies.'),
     ).toBeTruthy();
     expect(tableOf(store).rows).toHaveLength(30);
     fireEvent.press(screen.getByText('Import 2 rows without faults'));
@@ -133,11 +133,11 @@ describe('the rate tables', () => {
 
   test('are read again when the meaning is another, and left as they are when told to', async () => {
     const store = await take('From,To,Price\n0,10,1\n11,20,2\n');
-    expect(screen.getByText(/holds from 10 kg to less than 11 kg: withheld there/)).toBeTruthy();
+    expect(screen.getByText(/from 10 kg to less than 11 kg: not offered there/)).toBeTruthy();
     fireEvent.press(screen.getByText('g'));
     fireEvent.press(screen.getByLabelText('“To” is still within the row: up to and including'));
     await settle();
-    expect(screen.queryByText(/withheld there/)).not.toBeNull();
+    expect(screen.queryByText(/not offered there/)).not.toBeNull();
     expect(screen.queryByText(/from 10 g/)).toBeNull();
     fireEvent.press(screen.getByText('Cancel'));
     expect(tableOf(store).rows).toHaveLength(30);

@@ -181,7 +181,7 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
       <WordsField
         prose
         multiline
-        label="Told to the customer at checkout"
+        label="Note to customers at checkout"
         placeholder="nothing"
         value={area.instructions ?? ''}
         most={2_000}
@@ -190,7 +190,7 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
         }
       />
       <Check
-        label="Taxed as the destination’s charges are"
+        label="Taxed like other charges at the destination"
         on={area.taxable}
         onPress={() => set({ taxable: !area.taxable }, 'tax')}
       />

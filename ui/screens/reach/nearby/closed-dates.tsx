@@ -12,7 +12,7 @@ interface Props {
 /** The dates on which an area or a pickup point is closed besides its location. */
 export const ClosedDates = ({ dates = [], location, onChange }: Props) => (
   <DraftField
-    label={`Closed on, besides when ${location} is: dates as 2026-12-25, stretches as 2026-12-24 to 2026-12-26`}
+    label={`Closed on, besides when ${location} is: dates such as 2026-12-25, ranges such as 2026-12-24 to 2026-12-26`}
     placeholder="no other dates"
     text={datesText(dates)}
     read={readDates}

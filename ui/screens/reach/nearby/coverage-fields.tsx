@@ -67,7 +67,7 @@ const PostalFields = ({
         <DraftField
           multiline
           style={{ flexGrow: 1, flexBasis: 220 }}
-          label="Postal codes: B3H*, B3H 4R2, 90200 to 90299; paste a list of any shape"
+          label="Postal codes: B3H*, B3H 4R2, 90200 to 90299; paste a list in any form"
           placeholder="no code yet"
           text={patterns.join(', ')}
           read={(text) => ({ ok: true, value: pastedPatterns(country, text, codeForm(country)) })}
@@ -105,7 +105,7 @@ const CutCodes = ({ area, location, onChange }: Props) => {
   return (
     <View>
       <Text style={style.note}>
-        {whole.length === 0 ? 'Holds no postal area as a whole.' : `Holds ${codesText(whole)}.`}
+        {whole.length === 0 ? 'Contains no whole postal area.' : `Holds ${codesText(whole)}.`}
       </Text>
       {cut.length === 0 ? null : <Text style={style.note}>Its edge cuts through {codesText(cut)}.</Text>}
       <View style={style.actions}>

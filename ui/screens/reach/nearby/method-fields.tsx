@@ -44,7 +44,7 @@ const timeSummary = ({ timing, withinDays }: DeliveryMethod): string =>
   ].join(', ');
 
 const priceSummary = ({ add, addStays }: DeliveryMethod, { decimals }: DisplayFormat): string =>
-  add === 0 ? 'nothing on top' : `${moneyFigure(add, decimals)} on top${addStays ? ', always' : ''}`;
+  add === 0 ? 'nothing added' : `${moneyFigure(add, decimals)} added${addStays ? ', always' : ''}`;
 
 const MethodFields = ({ area, method, hours }: Props) => {
   const style = useStyles(styles);
@@ -90,13 +90,13 @@ const MethodFields = ({ area, method, hours }: Props) => {
           <MoneyField
             right
             style={style.field}
-            label="On top of the price"
+            label="Added to the price"
             value={method.add}
             onChange={(add, visit) => set({ add }, 'addition', visit)}
           />
           {method.add > 0 ? (
             <Check
-              label="Due even when the delivery is free"
+              label="Charged even when delivery is free"
               on={method.addStays === true}
               onPress={() => set({ addStays: method.addStays ? undefined : true }, 'addition when free')}
             />
@@ -108,7 +108,7 @@ const MethodFields = ({ area, method, hours }: Props) => {
           summary={limitPhrases(method.limits, display).join(', ') || 'none'}
         >
           <LimitFields
-            name={`By ${method.name} only baskets of`}
+            name={`Offer ${method.name} only for baskets of`}
             limits={method.limits}
             onChange={(limits, visit) => set({ limits }, 'limits', visit)}
           />

@@ -154,7 +154,7 @@ describe('an area', () => {
     type('From The Nursery, up to', '6 km');
     expect(areaOf(store, 'harbour-ring')?.covers).toEqual({ kind: 'radius', metres: 6_000 });
     type('From The Nursery, up to', 'far');
-    expect(screen.getByText(/^Write a distance, as 3 km\. Kept: 6 km/)).toBeTruthy();
+    expect(screen.getByText(/^Write a distance, such as 3 km\. Kept: 6 km/)).toBeTruthy();
     await screen.findByText(/^Holds B2/);
     fireEvent.press(screen.getByText(/^Turn into the \d+ codes it holds$/));
     const covers = areaOf(store, 'harbour-ring')?.covers;
@@ -168,7 +168,7 @@ describe('an area', () => {
     expect(before?.kind).toBe('shape');
     const take = (text: string): Promise<void> => pickFile('Take the shape from a GeoJSON file', text);
     await take('not json');
-    expect(screen.getByText('area.geojson is no JSON.')).toBeTruthy();
+    expect(screen.getByText('area.geojson is not JSON.')).toBeTruthy();
     await take('{"type":"Point","coordinates":[0,0]}');
     expect(areaOf(store, 'peninsula')?.covers).toBe(before);
     await take('{"type":"Polygon","coordinates":[[[0,0],[1,0],[1,1],[0,0]]]}');
@@ -268,11 +268,11 @@ describe('an area', () => {
       horizonDays: 7,
     });
     way.getByLabelText('Time, New method: a slot of 60 minutes in the next 7 days');
-    fireEvent.press(way.getByLabelText('Price, New method: nothing on top'));
-    type('On top of the price', '2.5', 0);
-    way.getByLabelText('Price, New method: 2.50 on top');
-    fireEvent.press(way.getByLabelText('Due even when the delivery is free'));
-    way.getByLabelText('Price, New method: 2.50 on top, always');
+    fireEvent.press(way.getByLabelText('Price, New method: nothing added'));
+    type('Added to the price', '2.5', 0);
+    way.getByLabelText('Price, New method: 2.50 added');
+    fireEvent.press(way.getByLabelText('Charged even when delivery is free'));
+    way.getByLabelText('Price, New method: 2.50 added, always');
     fireEvent.press(way.getByText('Remove New method'));
     expect(areaOf(store, 'peninsula')?.methods).toHaveLength(2);
     expect(store.getState().session.message).toEqual({

@@ -20,7 +20,7 @@ export const openShapes = async (): Promise<OpenedShapes | null> => {
   const { name, text } = file;
   if (text === null) return { ok: false, reason: `${name} is too large to be read.` };
   const value = parsed(text);
-  if (value === undefined) return { ok: false, reason: `${name} is no JSON.` };
+  if (value === undefined) return { ok: false, reason: `${name} is not JSON.` };
   const read = readShapes(value);
   if (read.ok) return { ok: true, name, shapes: read.value };
   const [first] = read.faults;

@@ -79,7 +79,7 @@ const Instructions = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
       <WordsField
         prose
         multiline
-        label="How to collect; *leaning*, **strong**, lists and links as in CommonMark"
+        label="How to collect; *italic*, **bold**, lists and links (Markdown)"
         placeholder="nothing"
         value={instructions}
         most={2_000}
@@ -182,7 +182,7 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
           onPress={() => set({ kerbside: !point.kerbside }, 'kerbside')}
         />
         <Check
-          label="The charge is taxed as charges here are"
+          label="Taxed like other charges here"
           on={point.taxable}
           onPress={() => set({ taxable: !point.taxable }, 'tax')}
         />

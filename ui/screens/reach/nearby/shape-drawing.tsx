@@ -177,7 +177,7 @@ export const DrawingActions = ({ shape }: { shape: ShapeInHand }) => {
       <View style={style.actions}>
         <TextAction label="Close the shape" disabled={!isWhole} onPress={close} />
         <TextAction label="Take the last corner back" disabled={corners.length === 0} onPress={back} />
-        <TextAction label="Give up" onPress={giveUp} />
+        <TextAction label="Cancel drawing" onPress={giveUp} />
       </View>
     </View>
   );

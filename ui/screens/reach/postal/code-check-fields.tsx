@@ -20,9 +20,9 @@ const styles = (inks: Inks) => ({
 
 const TEXTS = [
   ['label', 'Title of the check', 'Does it reach you?', 120],
-  ['served', 'Said first where it is delivered', 'nothing more than when and for how much', 2_000],
-  ['notServed', 'Said where it is not delivered', 'our own explanation', 2_000],
-  ['noCash', 'Said where nothing can be paid at the door', 'You cannot pay at the door there.', 2_000],
+  ['served', 'Message where you deliver', 'only the date and the charge', 2_000],
+  ['notServed', 'Message where you do not deliver', 'our own explanation', 2_000],
+  ['noCash', 'Message where cash on delivery is not possible', 'You cannot pay at the door there.', 2_000],
 ] as const;
 
 /** What the product page's postal code check says, in the merchant's words. */
@@ -39,7 +39,7 @@ export const CodeCheckFields = () => {
     <View style={style.all} role="group" aria-label="Postal code check">
       <Text style={style.title}>The check on each product’s page</Text>
       <Text style={style.note}>
-        Customers type their postal code there and read when it is delivered and for how much.
+        Customers type their postal code there and read when you deliver there and for how much.
       </Text>
       <Check
         label="Show the check"

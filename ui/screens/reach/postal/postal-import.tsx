@@ -103,7 +103,7 @@ const PostalImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
           lines={postalList.length}
         />
       }
-      waits={namesNone && country === null ? 'Say first which country the codes are of.' : null}
+      waits={namesNone && country === null ? 'First choose the country of the codes.' : null}
       oddWords={() => []}
       effect={effectOf(how, postalList.length)}
       onTake={(items, { faulty }) => take(items as readonly PostalRule[], faulty)}

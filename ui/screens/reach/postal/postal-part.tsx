@@ -53,7 +53,7 @@ const Beside = () => {
   return (
     <View style={style.row}>
       <Segments
-        label="Codes not listed, in countries with lines"
+        label="Codes not listed, in countries on the list"
         width={260}
         value={store.unlistedPostalCodes}
         onChange={(unlistedPostalCodes) =>
@@ -67,7 +67,7 @@ const Beside = () => {
       <CountField
         right
         style={style.field}
-        label="Days on top of a line’s days"
+        label="Days added to those of each line"
         value={store.postalSpareDays}
         least={0}
         most={365}
@@ -96,7 +96,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
     <View>
       <Text style={style.note}>
         {postalList.length === 0
-          ? 'Where couriers reach only some codes, list them here: which are served, where the customer can pay at the door, in how many days. The most specific line decides, before any zone.'
+          ? 'Where couriers reach only some codes, list them here: which are served, where customers can pay on delivery, in how many days. The most specific line decides, before any zone.'
           : 'The most specific line decides, before any zone.'}
       </Text>
       {postalList.length > 0 ? <Beside /> : null}
