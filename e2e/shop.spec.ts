@@ -225,3 +225,13 @@ test(
     await expect(lacking.first()).toBeVisible();
   },
 );
+
+test('the list of products is whole in a browser that is never idle', async ({ page }) => {
+  await openProgram(page, '/shop');
+  const busy = await page.context().newPage();
+  await busy.addInitScript(() => Object.assign(window, { requestIdleCallback: () => 0 }));
+  await busy.goto('/shop');
+  await expect(busy.getByRole('link', { name: 'Lupin seeds' })).toBeVisible();
+  await expect(busy.getByRole('link', { name: 'Planting plan, PDF' })).toBeAttached();
+  await busy.close();
+});
