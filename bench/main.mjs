@@ -44,7 +44,7 @@ const against = async (commit) => {
   const other = join(OUT, 'other');
   rmSync(other, { recursive: true, force: true });
   mkdirSync(other, { recursive: true });
-  const archive = execFileSync('git', ['archive', sha, 'core', 'demo', 'carriers'], {
+  const archive = execFileSync('git', ['archive', sha, 'core', 'demo', 'carriers', 'gazetteer'], {
     cwd: ROOT,
     maxBuffer: 2 ** 28,
   });

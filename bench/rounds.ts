@@ -8,11 +8,14 @@ export interface Ratio {
   high: number;
 }
 
+/** Rounds before those that count, while the engine still makes its code. */
+const WARM_UP = 3;
+
 const quantile = (sorted: readonly number[], share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? Number.NaN;
 
 /**
- * Runs pieces of work in turns, round by round after one to warm up, so that what else the machine does slows all of
+ * Runs pieces of work in turns, round by round after three to warm up, so that what else the machine does slows all of
  * them alike; in every second round in the reverse order, so that none always follows the same one.
  */
 export const inRounds = <N extends string>(
@@ -22,7 +25,7 @@ export const inRounds = <N extends string>(
 ): Record<N, Rounds> => {
   const names = Object.keys(works) as N[];
   const times = Object.fromEntries(names.map((name) => [name, [] as number[]])) as Record<N, number[]>;
-  for (const name of names) works[name]();
+  for (let warm = 0; warm < WARM_UP; warm += 1) for (const name of names) works[name]();
   for (let round = 0; round < rounds; round += 1)
     for (const name of round % 2 === 0 ? names : [...names].reverse()) {
       const from = now();

@@ -248,7 +248,10 @@ const REST: Json = {
   '/api/places/{country}/{code}': {
     get: {
       ...{ operationId: 'place', tags: ['Places'], summary: 'Where a postal code lies' },
-      parameters: [inPath('country', 'Two letters, such as CA.'), inPath('code', 'A postal code, such as B3H2Y9.')],
+      parameters: [
+        inPath('country', 'Two letters, such as CA.'),
+        inPath('code', 'A postal code, such as B3H2Y9.'),
+      ],
       responses: answers('The part of the code that is known, and its point.', content('Place')),
     },
   },
