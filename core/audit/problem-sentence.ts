@@ -155,11 +155,11 @@ const WORDS: Words = {
     `The ${told.detail.measure} limits of ${methodOf(told)} contradict each other: no basket meets them.`,
   'weight-missing': (told) =>
     told.detail.places
-      ? `${stopped(told)}: the weight is not known. Enter it.`
+      ? `${stopped(told)}: the weight is not known.`
       : `${told.a} has no weight, and some rate needs it.`,
   'size-missing': (told) =>
     told.detail.places
-      ? `${stopped(told)}: the size is not known. Enter it.`
+      ? `${stopped(told)}: the size is not known.`
       : `${told.a} has no size, and some rate needs it.`,
   'figures-improbable': ({ a }) =>
     `The weight of ${a} does not go with its size: was a kilogram typed as a gram?`,

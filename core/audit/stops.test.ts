@@ -44,7 +44,7 @@ describe('one cause is one entry', () => {
     const found = stopsOf(book, makeCatalogue(pot, makeGood('gloves', { name: 'Gloves', size: undefined })));
     expect(found.map((one) => `${one.code} ${causeKey(one)}`)).toEqual(['size-missing good:gloves']);
     expect(found[0]).toMatchObject({
-      text: 'Gloves cannot be bought in a, b and c: the size is not known. Enter it.',
+      text: 'Gloves cannot be bought in a, b and c: the size is not known.',
       reach: '3 zones · 1 product',
       goods: ['gloves'],
     });

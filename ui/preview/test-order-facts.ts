@@ -2,6 +2,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import { measureBasket } from '../../core/basket/basket.ts';
 import { localMoment } from '../../core/time/local-moment.ts';
 import { countFigure, moneyFigure, weightFigure, type DisplayFormat } from '../../core/words/figure.ts';
+import { placeNames } from '../../core/words/place-phrase.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Destination } from '../../core/model/place.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
@@ -17,11 +18,13 @@ export interface TestOrderFacts {
   brief: string;
 }
 
-const placeText = (destination: Destination | null): string => {
+const placeText = (destination: Destination | null, display: DisplayFormat): string => {
+  const names = placeNames(display);
   if (!destination) return 'no address yet';
   const { postalCode, city, subdivision, country } = destination;
-  const area = postalCode || city ? [postalCode, city].filter(Boolean).join(' ') : (subdivision ?? '');
-  return [area, country].filter(Boolean).join(', ');
+  const area =
+    postalCode || city ? [postalCode, city].filter(Boolean).join(' ') : subdivision ? names(subdivision) : '';
+  return [area, names(country)].filter(Boolean).join(', ');
 };
 
 /** Who orders, with what code and through which channel, where that is said. */
@@ -46,14 +49,14 @@ const factsOf = (
       : [weight.unknown.length > 0 ? 'weight not known' : weightFigure(weight.value, display.units)];
   const { date, time } = localMoment(testOrder.request.placedAt, book.store.timeZone);
   return {
-    place: placeText(testOrder.request.destination),
+    place: placeText(testOrder.request.destination, display),
     basket:
       faults.length > 0
         ? 'a basket that cannot be used'
         : [countFigure(units, 'item'), ...heavy, moneyFigure(basket.subtotal, display.decimals)].join(' · '),
     moment: [momentText(date, time), ...whoOf(testOrder.request)].join(' · '),
     brief: [
-      testOrder.request.destination?.postalCode || placeText(testOrder.request.destination),
+      testOrder.request.destination?.postalCode || placeText(testOrder.request.destination, display),
       [countFigure(units, 'item'), ...heavy].join(', '),
     ].join(' · '),
   };

@@ -174,10 +174,10 @@ export const TestOrderHead = () => {
           <Text variant="titleMedium" role="heading" aria-level={2}>
             {testOrder.name}
           </Text>
-          <Text style={style.facts}>
-            {facts.place} · {facts.basket}
+          <Text style={style.facts}>{facts.place}</Text>
+          <Text style={style.note}>
+            {facts.basket} · {facts.moment}
           </Text>
-          <Text style={style.note}>{facts.moment}</Text>
         </>
       )}
       <Actions />

@@ -36,8 +36,7 @@ export const TableFields = ({ price, onChange }: Props) => {
         />
       </View>
       <Text style={quiet}>
-        By {table?.basis ?? 'weight'}. A place or a range that the table has no row for is withheld, never
-        free.
+        By {table?.basis ?? 'weight'}. A place or a range without a row is not offered, never free.
       </Text>
       <TextAction
         label="Go to the table"

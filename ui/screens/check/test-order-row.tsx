@@ -20,7 +20,13 @@ interface Props {
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
-  row: { flexDirection: 'row', gap: 12, paddingVertical: 10, minHeight: TOUCH } as const,
+  row: {
+    flexDirection: 'row',
+    alignItems: 'baseline',
+    gap: 12,
+    paddingVertical: 10,
+    minHeight: TOUCH,
+  } as const,
   words: { flex: 1, minWidth: 0 },
   name: { fontFamily: SANS_STRONG },
   note: note(inks),

@@ -198,9 +198,9 @@ describe('the zones', () => {
 
   test('that name one place are told apart by who has it', async () => {
     const store = await open();
-    expect(screen.getByText('CA: J0M* goes to North')).toBeTruthy();
+    expect(screen.getByText('Canada: J0M* goes to North')).toBeTruthy();
     act(() => void store.dispatch(edit('setZone', { id: 'north', changes: { active: false } }, 'North')));
-    expect(screen.queryByText('CA: J0M* goes to North')).toBeNull();
+    expect(screen.queryByText('Canada: J0M* goes to North')).toBeNull();
   });
 
   test('have letters of their own, whatever their names', () => {

@@ -74,6 +74,7 @@ export const ZoneList = () => {
 /** What more than one zone names, and which has it. */
 export const ContestList = () => {
   const style = useStyles(styles);
+  const names = usePlaceNames();
   const contests = useAppSelector(selectContests);
   if (contests.length === 0) return null;
   return (
@@ -85,8 +86,10 @@ export const ContestList = () => {
         {contests.map(({ country, entry, winner, losers }) => (
           <View role="listitem" key={`${country}:${entry}`} style={style.contest}>
             <Text>
-              {entry === country || entry.startsWith(`${country}-`) ? entry : `${country}: ${entry}`} goes to{' '}
-              {winner.name}
+              {entry === country || entry.startsWith(`${country}-`)
+                ? names(entry)
+                : `${names(country)}: ${entry}`}{' '}
+              goes to {winner.name}
             </Text>
             <Text style={style.note}>not to {losers.map((zone) => zone.name).join(', ')}</Text>
           </View>

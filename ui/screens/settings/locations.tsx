@@ -21,6 +21,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
 import { Opened } from '../../parts/opened.tsx';
+import { countryName } from '../../places/places.ts';
 
 type Point = NonNullable<Location['address']['point']>;
 
@@ -34,7 +35,7 @@ const styles = (inks: Inks) => ({
 });
 
 const whereText = ({ address: { lines = [], city, postalCode, country } }: Location): string =>
-  [...lines, [postalCode, city].filter(Boolean).join(' '), country].filter(Boolean).join(', ');
+  [...lines, [postalCode, city].filter(Boolean).join(' '), countryName(country)].filter(Boolean).join(', ');
 
 const openText = ({ hours }: Location): string => {
   const days = new Set(hours.map(({ day }) => day)).size;
@@ -129,8 +130,8 @@ export const Locations = () => {
     <View>
       {locations.length === 0 ? (
         <Text style={[style.note, { paddingVertical: 16 }]}>
-          A location is a place of yours: where orders are made ready. Without one, no day of arrival can be
-          told.
+          A location is a place of yours: where orders are prepared. Without one, no day of arrival can be
+          given.
         </Text>
       ) : null}
       <View role="list" aria-label="Locations">

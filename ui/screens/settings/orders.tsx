@@ -10,6 +10,7 @@ import { momentText } from '../../parts/dates.ts';
 import { OrderDetails } from '../../parts/order-details.tsx';
 import { useKeepAsTestOrder } from '../../parts/keep-as-test-order.ts';
 import { TextAction } from '../../parts/text-action.tsx';
+import { countryName } from '../../places/places.ts';
 import { selectBook, selectDisplayFormat, selectOrdersInTime } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useOrderActions } from '../today/use-order-actions.ts';
@@ -42,7 +43,8 @@ const Row = ({ order }: { order: PastOrder }) => {
   const { timeZone } = useAppSelector(selectBook).store;
   const { number, request, chosen, recipient, status } = order;
   const { date, time } = localMoment(request.placedAt, timeZone);
-  const place = [request.destination?.city, request.destination?.country].filter(Boolean).join(', ');
+  const { city, country } = request.destination ?? {};
+  const place = [city, country && countryName(country)].filter(Boolean).join(', ');
   return (
     <View style={style.item} role="listitem" aria-label={`Order ${number}`}>
       <View style={style.row}>

@@ -80,10 +80,7 @@ const Place = ({ store }: { store: Store }) => {
           ]}
         />
       </View>
-      <Text style={style.note}>
-        Another currency keeps the digits of every amount: it changes what they are called, not what they are
-        worth.
-      </Text>
+      <Text style={style.note}>Another currency converts nothing: 9.50 stays 9.50.</Text>
     </>
   );
 };

@@ -167,8 +167,7 @@ const Proposal = ({ account }: { account: CarrierAccount }) => {
   return (
     <View style={style.all}>
       <Text style={style.note}>
-        Weight steps of your own that cover what the carrier takes for most past orders, and charge as little
-        above it as can be.
+        Weight steps of your own that cover what the carrier charges for most past orders, and little more.
       </Text>
       <View style={style.row}>
         <View style={style.choice}>

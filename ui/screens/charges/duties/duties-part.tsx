@@ -3,6 +3,7 @@ import { Text } from 'react-native-paper';
 import type { DutyRules } from '../../../../core/model/tax.ts';
 import { MoneyField } from '../../../fields/kind-fields.tsx';
 import { DraftField } from '../../../fields/draft-field.tsx';
+import { countryName } from '../../../places/places.ts';
 import { readCountries } from '../../../fields/readers.ts';
 import { Section } from '../../../parts/section.tsx';
 import { Segments } from '../../../parts/segments.tsx';
@@ -45,8 +46,8 @@ const DutiesPart = () => {
   return (
     <View>
       <Text style={style.note}>
-        What falls due when an order crosses a border: duty on the products, import tax on both. It counts for
-        orders to every country but the home ones; orders that are collected have none.
+        What falls due when an order crosses a border: duty on the products, import tax on both. It applies to
+        orders to every country except the home countries; collected orders have none.
       </Text>
       <View style={style.rows}>
         <Segments
@@ -76,7 +77,7 @@ const DutiesPart = () => {
             style={style.wide}
             label="Home countries: no border is crossed"
             placeholder="none"
-            text={duties.homeCountries.join(', ')}
+            text={duties.homeCountries.map(countryName).join(', ')}
             read={readCountries}
             onChange={(homeCountries, visit) => set({ homeCountries }, visit)}
           />

@@ -60,13 +60,13 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const set = (changes: Partial<DutyRate>, visit: string | null = null): void =>
-    void dispatch(edit('setDutyRate', { at, changes }, `Duty, ${rate.country}`, visit));
+    void dispatch(edit('setDutyRate', { at, changes }, `Duty, ${countryName(rate.country)}`, visit));
   const remove = (): void => {
-    dispatch(edit('removeDutyRate', { at }, `Remove a duty of ${rate.country}`));
-    dispatch(messageShown({ text: 'Removed a rate of duty.', undo: true }));
+    dispatch(edit('removeDutyRate', { at }, `Remove a duty rate of ${countryName(rate.country)}`));
+    dispatch(messageShown({ text: 'Removed a duty rate.', undo: true }));
   };
   return (
-    <View style={style.fields} role="group" aria-label={`Duty, ${rate.country}`}>
+    <View style={style.fields} role="group" aria-label={`Duty, ${countryName(rate.country)}`}>
       <CountryField
         style={style.place}
         label="Country"
@@ -145,8 +145,8 @@ export const DutyRates = ({ rates }: { rates: readonly DutyRate[] }) => {
         </Text>
       ) : (
         <Text style={[style.note, { paddingVertical: 8 }]}>
-          {countFigure(rates.length, 'rate')}. Of a country’s, the longest beginning of the product’s HS code
-          counts.
+          {countFigure(rates.length, 'rate')}. Within a country, the rate whose HS code matches most of the
+          product’s code applies.
         </Text>
       )}
       <View role="list" aria-label="Rates of duty">
