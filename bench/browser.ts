@@ -1,62 +1,33 @@
-import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { chromium, type Browser, type BrowserContext } from '@playwright/test';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import type { Book } from '../core/model/book.ts';
-import type { Catalogue } from '../core/model/good.ts';
 import type { PastOrder } from '../core/model/order.ts';
-import { compile } from '../core/quote/compile.ts';
-import { quote } from '../core/quote/quote.ts';
 import { demoCatalogue } from '../demo/goods.ts';
 import { exportApp } from '../scripts/export.mjs';
 import { findChromium } from '../scripts/chromium.mjs';
 import { makeServer } from '../server/app.ts';
-import { largeBook, randomRequests } from './large-book.ts';
+import {
+  draftDocument,
+  GOODS,
+  goodsDocument,
+  keep,
+  keyToPreview,
+  largeWorkbook,
+  manyGoods,
+  median,
+  missed,
+  newContext,
+  opened,
+  percentile,
+  report,
+} from './in-browser.ts';
+import { randomRequests } from './large-book.ts';
+import { benchSlowPhone } from './slow-phone.ts';
 
 /** What is measured in the browser itself, on the exported app: opening, scrolling, a keystroke, undo. */
 
-const GOODS = 5_000;
 const ORDERS = 90_000;
 const KEYSTROKES = 24;
-const WIDE = { width: 1280, height: 800 };
-
-const median = (values: number[]): number => values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-const percentile = (values: number[], share: number): number =>
-  values.sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))] ?? 0;
-
-let misses = 0;
-const report = (name: string, value: number, most: number, unit: string, more = ''): void => {
-  const reached = value <= most;
-  if (!reached) misses += 1;
-  const figure = `${value.toFixed(unit === 'ms' ? 1 : 2)} ${unit}${more}`;
-  console.log(
-    `${name.padEnd(58)} ${figure.padStart(22)}  ${reached ? 'reached' : 'MISSED'}: ${most} ${unit}`,
-  );
-};
-
-const manyGoods = (): Catalogue => ({
-  ...demoCatalogue,
-  goods: Array.from({ length: GOODS }, (_, at) => {
-    const good = demoCatalogue.goods[at % demoCatalogue.goods.length]!;
-    return at < demoCatalogue.goods.length
-      ? good
-      : { ...good, sku: `${good.sku}-${at}`, name: `${good.name}, ${at}` };
-  }),
-});
-
-/** The large book with a test order whose first choice can be edited, and the address of that rate. */
-const largeWorkbook = (): { book: Book; testOrders: unknown[]; path: string } => {
-  const book = largeBook(200, 6, 20, 20_000);
-  const compiled = compile(book, demoCatalogue);
-  const skus = demoCatalogue.goods.filter((good) => good.weight).map((good) => good.sku);
-  for (const request of randomRequests(200, skus)) {
-    const [choice] = quote(compiled, request).choices;
-    const rate = book.rates.find(({ id }) => id === choice?.id);
-    if (!rate || !choice || choice.charge === 0) continue;
-    const testOrders = [{ id: 'bench', name: 'Bench', request, expects: [] }];
-    return { book, testOrders, path: `/charges?zone=${rate.zoneId}&service=${rate.serviceId}` };
-  }
-  throw new Error('no order of the bench has a choice');
-};
 
 /** About so many bytes of past orders, by month. */
 const manyOrders = (): Map<string, PastOrder[]> => {
@@ -84,30 +55,6 @@ const manyOrders = (): Map<string, PastOrder[]> => {
   return months;
 };
 
-/** Puts documents on the device as the program keeps them. */
-const keep = async (page: Page, documents: [key: string, text: string][]): Promise<void> => {
-  for (const entry of documents) {
-    await page.evaluate(async ([key, text]) => {
-      const opening = indexedDB.open('emporos');
-      await new Promise((resolve) => opening.addEventListener('success', resolve));
-      const written = opening.result.transaction('entries', 'readwrite');
-      written.objectStore('entries').put(text, key);
-      await new Promise((resolve) => written.addEventListener('complete', resolve));
-      opening.result.close();
-    }, entry);
-  }
-};
-
-const draftDocument = (book: Book, testOrders: unknown[]): string =>
-  JSON.stringify({ version: 3, goodsStamp: 1, changedAt: null, book, testOrders, past: [], future: [] });
-const goodsDocument = (catalogue: Catalogue, { rateTables, postalList }: Book): string =>
-  JSON.stringify({ version: 2, goodsStamp: 1, catalogue, rateTables, postalList });
-
-const opened = async (page: Page, path: string): Promise<void> => {
-  await page.goto(path);
-  await page.getByTestId('preview').getByRole('list', { name: 'Shipped' }).waitFor();
-};
-
 /** The time until a page shows its preview, in a browser that has the program's files. */
 const openingTime = async (context: BrowserContext, rounds = 7): Promise<number> => {
   const times: number[] = [];
@@ -120,9 +67,6 @@ const openingTime = async (context: BrowserContext, rounds = 7): Promise<number>
   }
   return median(times);
 };
-
-const newContext = (browser: Browser, origin: string): Promise<BrowserContext> =>
-  browser.newContext({ viewport: WIDE, baseURL: origin, reducedMotion: 'reduce', serviceWorkers: 'block' });
 
 const benchOpening = async (browser: Browser, origin: string): Promise<void> => {
   const plain = await newContext(browser, origin);
@@ -195,32 +139,6 @@ const benchScroll = async (browser: Browser, origin: string): Promise<void> => {
   await context.close();
 };
 
-/** From the key that is pressed to the preview that has changed, in the page's own clock. */
-const keyToPreview = async (page: Page, press: () => Promise<void>): Promise<number> => {
-  await page.evaluate(
-    () =>
-      void Object.assign(window, {
-        isChanged: new Promise<number>((resolve) => {
-          let from = 0;
-          window.addEventListener('keydown', () => (from ||= performance.now()), {
-            capture: true,
-            once: true,
-          });
-          const preview = document.querySelector('[data-testid=preview]');
-          const watch = new MutationObserver(() => {
-            if (from === 0) return;
-            watch.disconnect();
-            resolve(performance.now() - from);
-          });
-          if (preview) watch.observe(preview, { subtree: true, childList: true, characterData: true });
-          setTimeout(() => resolve(Number.NaN), 5_000);
-        }),
-      }),
-  );
-  await press();
-  return page.evaluate(() => (window as unknown as { isChanged: Promise<number> }).isChanged);
-};
-
 const benchKeystroke = async (browser: Browser, origin: string): Promise<void> => {
   const context = await newContext(browser, origin);
   const page = await context.newPage();
@@ -269,9 +187,10 @@ const main = async (): Promise<void> => {
   await benchOpening(browser, origin);
   await benchScroll(browser, origin);
   await benchKeystroke(browser, origin);
+  await benchSlowPhone(browser, origin);
   await browser.close();
   server.close();
-  if (misses > 0) process.exitCode = 1;
+  if (missed() > 0) process.exitCode = 1;
 };
 
 void main();

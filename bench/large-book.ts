@@ -28,7 +28,7 @@ const pattern = (random: () => number): string => {
   if (form < 0.5) return code;
   if (form < 0.8) return `${code.slice(0, 3 + Math.floor(random() * 3))}*`;
   if (form < 0.9) return `${code.slice(0, 4)}?${code.slice(5)}`;
-  return `${code.slice(0, 5)}0..${code.slice(0, 5)}9`;
+  return `${code.slice(0, 5)}0 to ${code.slice(0, 5)}9`;
 };
 
 /** A book of so many zones, services and steps, with so many postal patterns shared out among the zones. */

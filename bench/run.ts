@@ -97,7 +97,7 @@ const placesTaken = (book: Book, count: number): Place[] => {
   const patterns = book.zones.flatMap((zone) => zone.includes.flatMap((region) => region.postal ?? []));
   return Array.from({ length: count }, () => {
     const pattern = patterns[Math.floor(random() * patterns.length)] ?? '';
-    const code = (pattern.split('..')[0] ?? '').replace('*', '').replace('?', '5').padEnd(6, '1');
+    const code = (pattern.split(' to ')[0] ?? '').replace('*', '').replace('?', '5').padEnd(6, '1');
     return { country: 'CA', subdivision: 'CA-NS', code };
   });
 };

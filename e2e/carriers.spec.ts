@@ -105,7 +105,7 @@ test('a carrier that is down falls back to the shop’s own price at checkout', 
   await expect(page.getByRole('radio', { name: /two days/ })).toHaveCount(0);
 });
 
-test('without a fallback a carrier that is down is withheld, never free', async ({ page }) => {
+test('without a fallback a carrier that is down is not offered, never free', async ({ page }) => {
   await failing(page, 'cairn');
   await toCheckout(page, 'Bamboo canes, 1.8 m, 20');
   await sendTo(page, 'M5V 1J1', 'Ontario');

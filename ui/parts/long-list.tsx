@@ -1,10 +1,11 @@
-import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { FlatList, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { countFigure, wholeFigure } from '../../core/words/figure.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import { TOUCH, type Inks } from '../theme/tokens.ts';
+import { FEW_AT_A_TIME } from './list-pace.ts';
 import { Press } from './press.tsx';
 import { TextLine } from './text-line.tsx';
 
@@ -55,6 +56,25 @@ const found = <T,>(items: readonly T[], sought: string, textOf: Props<T>['textOf
   return places;
 };
 
+interface RowProps<T> extends Pick<Props<T>, 'textOf' | 'children' | 'onOpen'> {
+  item: T;
+  at: number;
+  isOpen: boolean;
+}
+
+const Row = <T,>({ item, at, isOpen, textOf, children, onOpen }: RowProps<T>) => {
+  const style = useStyles(styles);
+  return (
+    <View role="listitem">
+      <Press role="button" aria-expanded={isOpen} aria-label={textOf(item, at)} onPress={() => onOpen(at)}>
+        <View style={[style.row, isOpen ? style.open : null]}>{children(item, at)}</View>
+      </Press>
+    </View>
+  );
+};
+/** Scrolling draws the list anew and again; a row that is the same is not. */
+const SteadyRow = memo(Row) as typeof Row;
+
 /** A list of any length that is searched, and draws only what is in sight. */
 export const LongList = <T,>({ label, one, items, textOf, children, findLabel, open, onOpen }: Props<T>) => {
   const style = useStyles(styles);
@@ -82,21 +102,13 @@ export const LongList = <T,>({ label, one, items, textOf, children, findLabel, o
           keyExtractor={String}
           getItemLayout={(_, index) => ({ index, length: TOUCH, offset: index * TOUCH })}
           initialNumToRender={20}
-          maxToRenderPerBatch={24}
-          windowSize={7}
+          {...FEW_AT_A_TIME}
           renderItem={({ item: at }) => {
             const item = items[at];
             return item === undefined ? null : (
-              <View role="listitem">
-                <Press
-                  role="button"
-                  aria-expanded={open === at}
-                  aria-label={textOf(item, at)}
-                  onPress={() => onOpen(at)}
-                >
-                  <View style={[style.row, open === at ? style.open : null]}>{children(item, at)}</View>
-                </Press>
-              </View>
+              <SteadyRow item={item} at={at} isOpen={open === at} textOf={textOf} onOpen={onOpen}>
+                {children}
+              </SteadyRow>
             );
           }}
         />

@@ -7,6 +7,7 @@ import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
 import { useHasRoomBeside } from '../../parts/use-room-beside.ts';
 import { useWidth } from '../../parts/use-width.ts';
+import { FEW_AT_A_TIME } from '../../parts/list-pace.ts';
 import { messageShown } from '../../state/session.ts';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -198,8 +199,7 @@ export const GoodsTable = ({ goods, open, onOpen }: Props) => {
         keyExtractor={keyOf}
         getItemLayout={(_, index) => rowPlace(index, isPhone ? PHONE_ROW_HEIGHT : ROW_HEIGHT, openAt)}
         initialNumToRender={24}
-        maxToRenderPerBatch={24}
-        windowSize={7}
+        {...FEW_AT_A_TIME}
         role="none"
       />
     </View>

@@ -148,7 +148,7 @@ test('a rate is priced by a table and leads to it', async () => {
   goTo({ pathname: '/charges', params: { zone: 'west', service: 'pallet' } });
   const store = demoStore();
   renderOver(store, <ChargesScreen />);
-  await screen.findByText(/withheld, never free/);
+  await screen.findByText(/not offered, never free/);
   fireEvent.press(screen.getByText('Flat'));
   const priceOf = () => selectBook(store.getState()).rates.find(({ id }) => id === 'pallet-west')?.price;
   expect(priceOf()?.kind).toBe('flat');
