@@ -65,7 +65,7 @@ const VIEWS = {
     sizes: ['wide'],
     act: (page) =>
       page
-        .getByText(/^Touches /)
+        .getByText(/^Affects /)
         .nth(4)
         .waitFor({ timeout: 60_000 }),
   },
@@ -98,7 +98,10 @@ const VIEWS = {
     act: async (page) => {
       await previewOf(page);
       await page.keyboard.press('w');
-      await page.getByRole('button', { name: /^1 parcel/ }).click();
+      await page
+        .getByRole('button', { name: /^1 parcel/ })
+        .last()
+        .click();
       await page.getByRole('list', { name: 'Parcels' }).scrollIntoViewIfNeeded();
     },
   },
@@ -119,7 +122,8 @@ const shoot = async (name, size) => {
   const context = await browser.newContext({ viewport: SIZES[size], reducedMotion: 'reduce' });
   const page = await context.newPage();
   await page.goto(`http://127.0.0.1:${PORT}${VIEWS[name].path}`);
-  await page.getByRole('heading', { level: 1 }).waitFor();
+  // The page that is served has its heading before the program runs.
+  await page.locator('h1:not([aria-busy] *)').first().waitFor();
   await VIEWS[name].act?.(page);
   // A part that is loaded when it is first opened has arrived.
   await page.waitForFunction(() => !document.querySelector('[aria-busy="true"]'));

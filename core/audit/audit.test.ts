@@ -394,14 +394,3 @@ describe('the audit finds, with the rules to open', () => {
     expect(codes(WORLD, makeGood('odd', { weight: 150_000, size: sized }))).toContain('figures-improbable');
   });
 });
-
-test('of a country that zones take in part, the rest is named; countries that no rule names come last, together', () => {
-  const part = zones(
-    makeZone('home', { includes: [{ country: 'CA', subdivision: 'CA-NS' }] }),
-    makeZone('over', { includes: [{ country: 'US' }], excludes: [{ country: 'US', subdivision: 'US-AK' }] }),
-  );
-  const [first] = auditOf(part, POT);
-  expect(first?.text).toBe(
-    'No zone takes the rest of Canada, US-AK in the United States and all other countries, although the shop sells there: nothing can be bought.',
-  );
-});
