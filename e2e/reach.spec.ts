@@ -128,3 +128,18 @@ test('the places of the program are reached by the navigation and by keys', asyn
   expect(over).toBe(0);
   expect(isPhone(page) ? await page.getByRole('navigation').count() : 1).toBe(1);
 });
+
+test('after the world was dragged, long lists are whole as before', async ({ page }) => {
+  await openProgram(page, '/reach');
+  const map = page.getByRole('img', { name: /^The world by zones/ });
+  await expect(map).toBeVisible();
+  await page.getByRole('button', { name: 'Larger' }).first().click();
+  const box = await map.boundingBox();
+  const [x, y] = [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let step = 1; step <= 6; step += 1) await page.mouse.move(x - step * 12, y - step * 4);
+  await page.mouse.up();
+  await reopenProgram(page, '/shop');
+  await expect(page.getByRole('link', { name: 'Planting plan, PDF' })).toBeAttached();
+});

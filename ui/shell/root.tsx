@@ -4,7 +4,7 @@ import { PaperProvider } from 'react-native-paper';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
 import { useAppSelector } from '../state/store.ts';
-import { animatePlainly } from './animations.ts';
+import { animatePlainly, neverHoldListsUp } from './animations.ts';
 import { Later } from './later.tsx';
 import { closePage, openingNow, openPage, openPageWithoutStorage, watchOpening } from './program-of-page.ts';
 import { useShippedFonts } from '../theme/fonts.ts';
@@ -13,6 +13,7 @@ import { lampTheme, paperTheme } from '../theme/theme.ts';
 import { useIsPrinting, usePrefersDark } from '../theme/use-media.ts';
 
 animatePlainly();
+neverHoldListsUp();
 
 const StartFault = lazy(() => import('./start-fault.tsx'));
 const UnreadShop = lazy(() => import('./unread-shop.tsx'));
