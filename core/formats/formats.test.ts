@@ -180,7 +180,7 @@ describe('a book that is read', () => {
         ...book,
         zones: [makeZone('country', { includes: [{ country: 'CA', subdivision: 'US-NY' }] })],
       }),
-      'zones[0].includes[0].subdivision: The region must belong to the country, such as CA-NS to CA.',
+      'zones[0].includes[0].subdivision: The region must belong to the country: CA-NS belongs to CA.',
     ],
     [
       'a subdivision with patterns',
@@ -188,7 +188,7 @@ describe('a book that is read', () => {
         ...book,
         zones: [makeZone('country', { includes: [{ country: 'CA', subdivision: 'CA-NS', postal: ['B*'] }] })],
       }),
-      'zones[0].includes[0]: A place has a region or postal patterns, not both.',
+      'zones[0].includes[0]: A place is given by a region or by postal patterns, not by both.',
     ],
     [
       'a pattern that is none',

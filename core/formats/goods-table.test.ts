@@ -1,11 +1,10 @@
 import fc from 'fast-check';
 import { goodsDifference, sizeFigure } from '../goods/difference.ts';
-import { guessColumns } from '../goods/columns.ts';
+import { COLUMN_NAMES, GOODS_COLUMNS, guessColumns } from '../goods/columns.ts';
 import type { Good } from '../model/good.ts';
 import { makeGood } from '../testing/book.ts';
 import { faultSentence } from '../words/fault-sentence.ts';
 import type { CellReading } from './goods-cell.ts';
-import { COLUMN_NAMES } from '../goods/columns.ts';
 import { goodCells, readGoodsTable, WRITTEN_COLUMNS, type TableTaking } from './goods-table.ts';
 import { typedSize } from './size-typed.ts';
 
@@ -61,6 +60,12 @@ describe('the columns of a table', () => {
       { column: 'height', unit: 'in' },
       { column: null },
     ]);
+  });
+
+  test('knows each column by the heading it is saved under, and by former ones', () => {
+    const columnsOf = (headings: string[]) => guessColumns(headings, 'metric').map(({ column }) => column);
+    expect(columnsOf(GOODS_COLUMNS.map((column) => COLUMN_NAMES[column]))).toEqual([...GOODS_COLUMNS]);
+    expect(columnsOf(['Travels free', 'Its own shipping price'])).toEqual(['chargeFree', 'shippingPrice']);
   });
 
   test('bare figures are in the shop’s own units where the heading names none', () => {

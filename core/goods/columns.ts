@@ -125,7 +125,9 @@ const withoutUnit = (text: string): string =>
 const columnOf = (heading: string): GoodsColumn | null => {
   const text = plain(heading);
   const named = (wanted: string): GoodsColumn | undefined =>
-    GOODS_COLUMNS.find((column) => ALIASES[column].includes(wanted));
+    GOODS_COLUMNS.find(
+      (column) => plain(COLUMN_NAMES[column]) === wanted || ALIASES[column].includes(wanted),
+    );
   return named(text) ?? named(text.replaceAll(' ', '')) ?? named(withoutUnit(text)) ?? null;
 };
 

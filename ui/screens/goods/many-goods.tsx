@@ -40,7 +40,7 @@ const KINDS: readonly [label: string, changes: Changes][] = [
   ['they pack together', { packsAlone: undefined }],
   ['kept upright', { keepUpright: true }],
   ['any way up', { keepUpright: undefined }],
-  ['they travel free', { chargeFree: true }],
+  ['they ship free', { chargeFree: true }],
   ['they are charged for', { chargeFree: undefined }],
   ['they travel', { fulfilment: 'physical' }],
   ['they are digital', { fulfilment: 'digital' }],
