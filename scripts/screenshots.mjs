@@ -35,7 +35,15 @@ const VIEWS = {
     },
   },
   charges: { path: '/charges' },
-  goods: { path: '/goods', sizes: ['wide'] },
+  goods: {
+    path: '/goods',
+    sizes: ['wide'],
+    act: (page) =>
+      page
+        .getByRole('row', { name: /Lupin seeds/ })
+        .first()
+        .waitFor(),
+  },
   delivery: {
     path: '/shop/delivery',
     sizes: ['wide'],
