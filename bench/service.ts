@@ -37,7 +37,7 @@ const started = async (
   args: string[],
   env: Record<string, string>,
 ): Promise<{ child: ChildProcess; origin: string }> => {
-  const child = spawn(process.execPath, ['--import', 'tsx', ...args], {
+  const child = spawn(process.execPath, ['--max-semi-space-size=64', '--import', 'tsx', ...args], {
     env: { ...process.env, PORT: '0', LOG_LEVEL: 'silent', ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
@@ -65,6 +65,7 @@ const say = (name: string, figure: string, goal: string, isReached: boolean): vo
 };
 
 const single = async (service: string, floor: string): Promise<void> => {
+  for (const url of [service, floor]) await load(url, { duration: WARM_UP * ROUND_SECONDS });
   const rates: { service: number; floor: number }[] = [];
   for (let round = 0; round < ROUNDS; round += 1)
     rates.push({

@@ -170,16 +170,18 @@ export const makeServer = ({
   troubles.set(first);
   const asker = metrics.counting(askingWith(askerHere(troubles, shared), secrets));
   const app = express();
-  app.disable('x-powered-by');
+  // Answers are of one order each: a digest of one would be worked out for nothing. Files have theirs.
+  app.disable('x-powered-by').disable('etag');
   app.use(security, knownHosts(hosts), compression());
-  addHealthRoutes(app, editions, isStopping);
   app.use('/api', noteRequests(note));
   app.use(['/api/editions', '/api/places', '/openapi.json'], allowOrigins(origins));
-  addDescription(app, version);
+  const folder = editions instanceof Editions ? { folder: editions } : {};
+  // First, for it is asked most: every route before it would be compared with each request.
+  app.use('/api/editions', editionRoutes({ editions, ...folder, asker, keys, metrics, problemsOf, now }));
   app.use('/api/carriers', carrierRoutes(new Visits(troubles), now));
   app.use('/api/places', placeRoutes());
-  const folder = editions instanceof Editions ? { folder: editions } : {};
-  app.use('/api/editions', editionRoutes({ editions, ...folder, asker, keys, metrics, problemsOf, now }));
+  addDescription(app, version);
+  addHealthRoutes(app, editions, isStopping);
   addMetrics(app, { keys, metricsOfAll, lastHour, now });
   app.use('/api', notFound);
   addWebApp(app, webRoot);

@@ -22,7 +22,9 @@ const bearerOf = ({ headers }: Request): string =>
 
 /** Whether a request brings one of some keys; each comparison takes the same time, and all are made. */
 const isKnown = (request: Request, response: Response, keys: readonly string[]): boolean => {
-  const digest = digestOf(bearerOf(request));
+  const bearer = bearerOf(request);
+  if (bearer === '') return false;
+  const digest = digestOf(bearer);
   const known = keys.map((one) => timingSafeEqual(digestOf(one), digest)).includes(true);
   if (known) response.locals[ASKED_BY] = digest.toString('hex');
   return known;
