@@ -1,6 +1,7 @@
 import { useId, useRef, useState } from 'react';
 import { View, type TextStyle, type ViewStyle } from 'react-native';
 import { HelperText, Text, TextInput } from 'react-native-paper';
+import { memoizedByLooks } from '../parts/memoized-by-looks.tsx';
 import { visitBegan } from '../state/draft.ts';
 import { useAppDispatch } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -56,12 +57,7 @@ const linesOf = (text: string): number =>
     ),
   );
 
-/**
- * A field of the draft. What is typed goes into the draft as soon as it is sound; while the field is
- * visited its old value stands struck beside it, and one visit is one step of undo. Left half-typed,
- * it keeps the last sound value and says so.
- */
-export const DraftField = <T,>(props: DraftFieldProps<T>) => {
+const Field = <T,>(props: DraftFieldProps<T>) => {
   const {
     label,
     text,
@@ -136,3 +132,10 @@ export const DraftField = <T,>(props: DraftFieldProps<T>) => {
     </View>
   );
 };
+
+/**
+ * A field of the draft. What is typed goes into the draft as soon as it is sound; while the field is
+ * visited its old value stands struck beside it, and one visit is one step of undo. Left half-typed,
+ * it keeps the last sound value and says so.
+ */
+export const DraftField = memoizedByLooks(Field) as typeof Field;

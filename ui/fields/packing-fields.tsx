@@ -7,8 +7,9 @@ import { CountField } from './kind-fields.tsx';
 import { DraftField, type Read } from './draft-field.tsx';
 import { readMeasure } from './readers.ts';
 import { Segments } from '../parts/segments.tsx';
-import { selectBook, selectDisplayFormat } from '../state/selectors.ts';
+import { selectDisplayFormat } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
+import { useBookParts } from '../state/use-book-parts.ts';
 import { useKeptKinds } from '../parts/use-kept-kinds.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -54,7 +55,7 @@ const styles = (inks: Inks) => ({
 /** Which boxes the plan packs into. */
 const PlanBoxes = ({ packing, onChange, carrier }: Props) => {
   const style = useStyles(styles);
-  const { boxes } = useAppSelector(selectBook);
+  const { boxes } = useBookParts('boxes');
   if (packing.kind !== 'boxes') return null;
   const usable = boxes.filter(
     ({ carrierBox }) => carrier === undefined || !carrierBox || carrierBox.carrier === carrier,
@@ -91,7 +92,7 @@ const PlanBoxes = ({ packing, onChange, carrier }: Props) => {
 
 /** How a basket becomes parcels: what prices and handling per parcel count. */
 export const PackingFields = ({ packing, onChange, carrier }: Props) => {
-  const { boxes } = useAppSelector(selectBook);
+  const { boxes } = useBookParts('boxes');
   const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
   const kept = useKeptKinds<PackPlan>(packing);

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
 import { useStyles } from '../theme/styles.ts';
 import { TOUCH, type Inks } from '../theme/tokens.ts';
+import { memoizedByLooks } from './memoized-by-looks.tsx';
 import { Press } from './press.tsx';
 
 interface Props {
@@ -21,7 +22,7 @@ export const TickBox = ({ on }: { on: boolean }) => (
 );
 
 /** Something that holds or does not. */
-export const Check = ({ label, on, onPress }: Props) => {
+export const Check = memoizedByLooks(function Check({ label, on, onPress }: Props) {
   const style = useStyles(styles);
   return (
     <Press onPress={onPress} role="checkbox" aria-checked={on} aria-label={label}>
@@ -31,4 +32,4 @@ export const Check = ({ label, on, onPress }: Props) => {
       </View>
     </Press>
   );
-};
+});

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { SegmentedButtons, Text } from 'react-native-paper';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
+import { memoizedByLooks } from './memoized-by-looks.tsx';
 import { textWidth } from '../theme/text-width.ts';
 import { SANS_STRONG, type Inks } from '../theme/tokens.ts';
 
@@ -54,15 +55,7 @@ const markPressed = <V extends string>(
   });
 };
 
-/** One of a few, side by side; in several rows where there is no room for all labels in one. */
-export const Segments = <V extends string>({
-  label,
-  hideLabel = false,
-  value,
-  options,
-  onChange,
-  width,
-}: Props<V>) => {
+const Drawn = <V extends string>({ label, hideLabel = false, value, options, onChange, width }: Props<V>) => {
   const style = useStyles(styles);
   const [room, setRoom] = useState(Number.POSITIVE_INFINITY);
   const all = useRef<View>(null);
@@ -92,3 +85,6 @@ export const Segments = <V extends string>({
     </View>
   );
 };
+
+/** One of a few, side by side; in several rows where there is no room for all labels in one. */
+export const Segments = memoizedByLooks(Drawn) as typeof Drawn;

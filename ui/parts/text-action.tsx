@@ -1,6 +1,7 @@
 import { Button, type ButtonProps } from 'react-native-paper';
 import { useInks } from '../theme/theme.ts';
 import { FINGER } from '../theme/tokens.ts';
+import { memoizedByLooks } from './memoized-by-looks.tsx';
 
 interface Props extends Omit<ButtonProps, 'mode' | 'compact' | 'children'> {
   label: string;
@@ -9,7 +10,13 @@ interface Props extends Omit<ButtonProps, 'mode' | 'compact' | 'children'> {
 }
 
 /** An action as a word. */
-export const TextAction = ({ label, main = false, labelStyle, style, ...props }: Props) => {
+export const TextAction = memoizedByLooks(function TextAction({
+  label,
+  main = false,
+  labelStyle,
+  style,
+  ...props
+}: Props) {
   const inks = useInks();
   return (
     <Button
@@ -34,4 +41,4 @@ export const TextAction = ({ label, main = false, labelStyle, style, ...props }:
       {label}
     </Button>
   );
-};
+});

@@ -14,8 +14,9 @@ import {
 import { ParcelDrawing } from '../parts/parcel-drawing.tsx';
 import { Press } from '../parts/press.tsx';
 import { ZoneSwatch } from '../parts/zone-swatch.tsx';
-import { selectBook, selectGoods, selectDisplayFormat } from '../state/selectors.ts';
+import { selectGoods, selectDisplayFormat } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
+import { useBookParts } from '../state/use-book-parts.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import { SORT_INKS } from '../theme/zone-marks.ts';
@@ -62,7 +63,7 @@ const ParcelItem = ({ parcel, scale }: ItemProps) => {
   const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
   const goods = useAppSelector(selectGoods) as ReadonlyMap<string, Good>;
-  const box = useAppSelector(selectBook).boxes.find(({ id }) => id === parcel.boxId);
+  const box = useBookParts('boxes').boxes.find(({ id }) => id === parcel.boxId);
   const { contents, placed, size } = parcel;
   const sorts = contents.map(({ sku }) => sku);
   const head =

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { lazy } from 'react';
+import { lazy, memo } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { NameField } from '../fields/kind-fields.tsx';
@@ -7,8 +7,9 @@ import { TextAction } from '../parts/text-action.tsx';
 import { Later } from '../shell/later.tsx';
 import { edit } from '../state/draft.ts';
 import { previewOpened, messageShown, testOrderChosen, testOrderEditing } from '../state/session.ts';
-import { selectBook, selectCatalogue, selectTestOrder, selectTestOrders } from '../state/selectors.ts';
+import { selectCatalogue, selectTestOrder, selectTestOrders } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { useBookParts } from '../state/use-book-parts.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note, smallFigure } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
@@ -100,7 +101,7 @@ const FirstTestOrder = () => {
   const dispatch = useAppDispatch();
   const router = useRouter();
   const [good] = useAppSelector(selectCatalogue).goods;
-  const { locations, store } = useAppSelector(selectBook);
+  const { locations, store } = useBookParts('locations', 'store');
   const country = locations[0]?.address.country ?? store.sellsTo.countries[0] ?? 'CA';
   const begin = (sku: string): void => {
     const request = {
@@ -145,7 +146,7 @@ const FirstTestOrder = () => {
 };
 
 /** The test order whose preview this is: its place, basket and moment, edited in place. */
-export const TestOrderHead = () => {
+export const TestOrderHead = memo(function TestOrderHead() {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { testOrder } = useAppSelector(selectTestOrder);
@@ -183,4 +184,4 @@ export const TestOrderHead = () => {
       <Actions />
     </View>
   );
-};
+});

@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { saveFile } from '../files/files.ts';
 import { edit } from '../state/draft.ts';
 import { selectBook } from '../state/selectors.ts';
-import { useAppSelector } from '../state/store.ts';
+import { useBookParts } from '../state/use-book-parts.ts';
 import { demoStore, renderOver } from '../testing/store.tsx';
 import { PageBoundary } from './page-boundary.tsx';
 
@@ -15,7 +15,7 @@ jest.mock('../files/files.ts', () => ({
 
 /** A page that cannot be drawn for a shop of one name. */
 const Page = () => {
-  const { name } = useAppSelector(selectBook).store;
+  const { name } = useBookParts('store').store;
   if (name === 'Breaks') throw new Error('the name is not drawn');
   return <Text>{name}</Text>;
 };

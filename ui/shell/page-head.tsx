@@ -39,6 +39,13 @@ const keptWords = {
   off: 'Draft not saved',
 } as const;
 
+/** How the draft stands on this device. */
+const Kept = () => {
+  const style = useStyles(styles);
+  const state = useAppSelector((all) => all.storage.state);
+  return <Text style={style.note}>{keptWords[state]}</Text>;
+};
+
 const UndoRedo = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
@@ -112,7 +119,6 @@ export const PageHead = ({ title, back }: Props) => {
   const about = back ? undefined : aboutOf(title);
   const router = useRouter();
   const dispatch = useAppDispatch();
-  const state = useAppSelector((all) => all.storage.state);
   return (
     <View style={style.head}>
       {back ? (
@@ -137,7 +143,7 @@ export const PageHead = ({ title, back }: Props) => {
           {title}
         </Text>
         <View style={style.tools}>
-          {width === 'phone' ? null : <Text style={style.note}>{keptWords[state]}</Text>}
+          {width === 'phone' ? null : <Kept />}
           {width === 'phone' ? (
             <IconAction
               icon="magnify"

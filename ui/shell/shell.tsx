@@ -69,7 +69,8 @@ export const Shell = ({ children }: { children: ReactNode }) => {
   useKeys();
   useMarks();
   useSteadyPress();
-  const { keysShown, finding } = useAppSelector((state) => state.session);
+  const keysShown = useAppSelector((state) => state.session.keysShown);
+  const finding = useAppSelector((state) => state.session.finding);
   return (
     <View style={style.all}>
       {width === 'phone' ? null : <Rail />}

@@ -49,14 +49,14 @@ const NewVersion = () => {
 export const StorageBar = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { state, reason, news } = useAppSelector((all) => all.storage);
+  const isOff = useAppSelector(({ storage }) => storage.state === 'off');
+  const failed = useAppSelector(({ storage }) => (storage.state === 'failed' ? storage.reason : null));
+  const news = useAppSelector(({ storage }) => storage.news);
   const lines = [
-    ...(state === 'off'
-      ? ['Nothing is kept on this device: save a file under Settings, Data, before you close.']
-      : []),
-    ...(state === 'failed'
-      ? [`Your changes are not being kept on this device (${reason}). It is being tried again.`]
-      : []),
+    ...(isOff ? ['Nothing is kept on this device: save a file under Settings, Data, before you close.'] : []),
+    ...(failed === null
+      ? []
+      : [`Your changes are not being kept on this device (${failed}). It is being tried again.`]),
     ...told('unreadable', news, 'What was kept could not be read and was set aside, not overwritten'),
     ...told('other-tab', news, 'Another tab changed the shop at the same time; what it kept was set aside'),
   ];

@@ -10,7 +10,8 @@ import {
 } from '../state/session.ts';
 import { redone, undone } from '../state/draft.ts';
 import { selectPreview, selectTestOrders, selectTestOrder } from '../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { useSteady } from '../parts/use-steady.ts';
+import { useAppStore, type AppStore } from '../state/store.ts';
 import { PLACES } from './places.ts';
 
 /** The keys, as the list of keys shows them. */
@@ -65,69 +66,67 @@ const onKey = (event: KeyboardEvent, letters: boolean, { undo, redo, close, lett
 };
 
 /** Moves to the next or the last test order, round at the ends. */
-const useWalk = (): ((by: number) => void) => {
-  const dispatch = useAppDispatch();
-  const testOrders = useAppSelector(selectTestOrders);
-  const { at, count } = useAppSelector(selectTestOrder);
-  return (by) => {
-    const next = testOrders[(at + by + count) % count];
-    if (next) dispatch(testOrderChosen(next.id));
-  };
+const walk = ({ getState, dispatch }: AppStore, by: number): void => {
+  const testOrders = selectTestOrders(getState());
+  const { at, count } = selectTestOrder(getState());
+  const next = testOrders[(at + by + count) % count];
+  if (next) dispatch(testOrderChosen(next.id));
+};
+
+/** Opens how every charge adds up, or closes what is open of it. */
+const toggleWorkings = ({ getState, dispatch }: AppStore): void => {
+  const preview = selectPreview(getState());
+  const ids = preview?.ok ? preview.quote.choices.map(({ id }) => id) : [];
+  dispatch(choicesOpened(getState().session.openChoices.length > 0 ? [] : ids));
+};
+
+/** What each letter does. The store is asked when a key is pressed, so that the frame is not drawn for every edit. */
+const BY_LETTER: Readonly<Record<string, (store: AppStore) => void>> = {
+  t: ({ getState, dispatch }) => {
+    dispatch(previewOpened(true));
+    dispatch(testOrderEditing(!getState().session.editingTestOrder));
+  },
+  '[': (store) => walk(store, -1),
+  ']': (store) => walk(store, 1),
+  w: toggleWorkings,
+  '?': ({ dispatch }) => dispatch(keysToggled(true)),
+  '/': ({ dispatch }) => dispatch(findToggled(true)),
+};
+
+/** Closes what was opened last. */
+const closeOpened = ({ getState, dispatch }: AppStore): void => {
+  const { finding, keysShown, editingTestOrder, previewOpen } = getState().session;
+  if (finding) dispatch(findToggled(false));
+  else if (keysShown) dispatch(keysToggled(false));
+  else if (editingTestOrder) dispatch(testOrderEditing(false));
+  else if (previewOpen) dispatch(previewOpened(false));
 };
 
 /** What the keys do, as long as the program is open. */
 export const useKeys = (): void => {
-  const dispatch = useAppDispatch();
+  const store = useAppStore();
   const router = useRouter();
-  const walk = useWalk();
-  const preview = useAppSelector(selectPreview);
-  const session = useAppSelector((state) => state.session);
   const going = useRef(false);
-  const latest = useRef<Actions>(null);
-
-  const byLetter: Record<string, () => void> = {
-    t: () => {
-      dispatch(previewOpened(true));
-      dispatch(testOrderEditing(!session.editingTestOrder));
-    },
-    '[': () => walk(-1),
-    ']': () => walk(1),
-    w: () => {
-      const ids = preview?.ok ? preview.quote.choices.map((choice) => choice.id) : [];
-      dispatch(choicesOpened(session.openChoices.length > 0 ? [] : ids));
-    },
-    '?': () => dispatch(keysToggled(true)),
-    '/': () => dispatch(findToggled(true)),
-  };
-  const letter = (key: string): boolean => {
+  const letter = useSteady((key: string): boolean => {
     const place = going.current ? PLACES.find((one) => one.key === key) : undefined;
     going.current = key === 'g' && !place;
     if (place) {
-      dispatch(previewOpened(false));
+      store.dispatch(previewOpened(false));
       router.navigate(place.path);
-    } else byLetter[key]?.();
-    return place !== undefined || key === 'g' || key in byLetter;
-  };
-  latest.current = {
-    undo: () => dispatch(undone()),
-    redo: () => dispatch(redone()),
-    close: () => {
-      if (session.finding) dispatch(findToggled(false));
-      else if (session.keysShown) dispatch(keysToggled(false));
-      else if (session.editingTestOrder) dispatch(testOrderEditing(false));
-      else if (session.previewOpen) dispatch(previewOpened(false));
-    },
-    letter,
-  };
-
-  const letters = session.letterKeys;
+    } else BY_LETTER[key]?.(store);
+    return place !== undefined || key === 'g' || key in BY_LETTER;
+  });
   // Before the page is seen: a key pressed at once counts.
   useLayoutEffect(() => {
-    const listen = (event: KeyboardEvent): void => {
-      if (latest.current) onKey(event, letters, latest.current);
+    const actions: Actions = {
+      undo: () => store.dispatch(undone()),
+      redo: () => store.dispatch(redone()),
+      close: () => closeOpened(store),
+      letter,
     };
+    const listen = (event: KeyboardEvent): void => onKey(event, store.getState().session.letterKeys, actions);
     // On the way down: a text field lets no key past it on the way up.
     window.addEventListener('keydown', listen, true);
     return () => window.removeEventListener('keydown', listen, true);
-  }, [letters]);
+  }, [store, letter]);
 };

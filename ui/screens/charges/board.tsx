@@ -4,13 +4,9 @@ import { Text } from 'react-native-paper';
 import type { Zone } from '../../../core/model/place.ts';
 import { InSight } from '../../parts/in-sight.tsx';
 import { Press } from '../../parts/press.tsx';
-import {
-  selectBook,
-  selectClosedZones,
-  selectRatesByCell,
-  selectDisplayFormat,
-} from '../../state/selectors.ts';
+import { selectClosedZones, selectRatesByCell, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { BoardRow } from './board-row.tsx';
 import { boardStyles, LEAST_CELL, ZONE_COLUMN } from './board-styles.ts';
@@ -45,7 +41,7 @@ const chunked = (zones: readonly Zone[]): Zone[][] =>
 /** Zones down, services across, a short phrase in each cell. Rows far out of sight are not drawn. */
 export const Board = ({ opening, selection, under, underHead }: Props) => {
   const style = useStyles(boardStyles);
-  const { zones, services } = useAppSelector(selectBook);
+  const { zones, services } = useBookParts('zones', 'services');
   const closed = useAppSelector(selectClosedZones);
   const rates = useAppSelector(selectRatesByCell);
   const display = useAppSelector(selectDisplayFormat);

@@ -60,7 +60,7 @@ const EmptyCell = ({ zone, service }: Props) => {
 
 /** One service in one zone: its rate, or why there is none. */
 const CellPanel = ({ zone, service }: Props) => {
-  const rate = useAppSelector(selectRatesByCell).get(`${service.id}/${zone.id}`);
+  const rate = useAppSelector((state) => selectRatesByCell(state).get(`${service.id}/${zone.id}`));
   return rate ? (
     <RateEditor key={rate.id} rate={rate} zone={zone} service={service} />
   ) : (

@@ -13,8 +13,6 @@ import { useWidth } from '../../parts/use-width.ts';
 import { Later } from '../../shell/later.tsx';
 import { AddForm } from '../../shell/later-forms.ts';
 import { PageHead } from '../../shell/page-head.tsx';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
 import { useInks } from '../../theme/theme.ts';
 import { note } from '../../theme/text.ts';
 import { DemoNote } from './demo-note.tsx';
@@ -27,6 +25,7 @@ import { SelectionBar } from './selection-bar.tsx';
 import { SmallBoard } from './small-board.tsx';
 import { useSelection, type Selection } from './use-selection.ts';
 import { Opened } from '../../parts/opened.tsx';
+import { useBookParts } from '../../state/use-book-parts.ts';
 
 const CellPanel = lazy(() => import('./cell-panel.tsx'));
 const AdjustmentsPart = lazy(() => import('./adjustments/adjustments-part.tsx'));
@@ -50,7 +49,7 @@ interface OpenPanel {
 
 /** What the address says is open; null where nothing is, or what was is gone. */
 const useOpenPanel = (opening: Opening): OpenPanel | null => {
-  const { zones, services } = useAppSelector(selectBook);
+  const { zones, services } = useBookParts('zones', 'services');
   const zone = zones.find((one) => one.id === opening.zone);
   const service = services.find((one) => one.id === opening.service);
   if (opening.panel === 'zone' && zone) {
@@ -86,7 +85,7 @@ const useOpenPanel = (opening: Opening): OpenPanel | null => {
 
 /** What belongs on a board that is still empty. */
 const EmptyBoard = () => {
-  const { zones, services } = useAppSelector(selectBook);
+  const { zones, services } = useBookParts('zones', 'services');
   const quiet = { ...note(useInks()), paddingTop: 16 };
   if (zones.length > 0 && services.length > 0) return null;
   const lacking = [
@@ -145,7 +144,7 @@ const AsFile = ({ onFile }: { onFile: (file: RatesFile) => void }) => (
 );
 
 const PhoneBoard = ({ opening, foot }: { opening: Opening; foot: ReactNode }) => {
-  const { zones } = useAppSelector(selectBook);
+  const { zones } = useBookParts('zones');
   const selection = useSelection(opening, opening.showZone);
   const zone = zones.find((one) => one.id === opening.zone) ?? zones[0];
   return (
@@ -283,7 +282,7 @@ export const ChargesScreen = () => {
   const isPhone = useWidth() === 'phone';
   const router = useRouter();
   const { part, ...named } = useLocalSearchParams<{ part?: string; table?: string; account?: string }>();
-  const { rateTables, carriers } = useAppSelector(selectBook);
+  const { rateTables, carriers } = useBookParts('rateTables', 'carriers');
   const table = rateTables.find(({ id }) => id === named.table);
   const account = carriers.find(({ id }) => id === named.account);
   const back = (to: PartName) => () => router.navigate({ pathname: '/charges', params: { part: to } });

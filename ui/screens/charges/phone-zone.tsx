@@ -4,13 +4,9 @@ import type { Zone } from '../../../core/model/place.ts';
 import { Press } from '../../parts/press.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import {
-  selectBook,
-  selectClosedZones,
-  selectRatesByCell,
-  selectDisplayFormat,
-} from '../../state/selectors.ts';
+import { selectClosedZones, selectRatesByCell, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { TOUCH, type Inks } from '../../theme/tokens.ts';
@@ -48,7 +44,7 @@ const SWIPE = 50;
 export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) => {
   const style = useStyles(styles);
   const names = usePlaceNames();
-  const { zones, services } = useAppSelector(selectBook);
+  const { zones, services } = useBookParts('zones', 'services');
   const closed = useAppSelector(selectClosedZones);
   const rates = useAppSelector(selectRatesByCell);
   const display = useAppSelector(selectDisplayFormat);

@@ -12,8 +12,7 @@ import { Later } from '../../shell/later.tsx';
 import { FlatFields } from './flat-fields.tsx';
 import { PercentFields } from './percent-fields.tsx';
 import { TableFields } from './table-fields.tsx';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { StepsEnd, type LimitsBeside } from './steps-end.tsx';
 import { StepsTable } from './steps-table.tsx';
 
@@ -55,7 +54,7 @@ const CarrierPart = ({ price, onChange }: FieldsProps<CarrierPrice>) => (
 interface PricePart<P> {
   label: string;
   Fields: ComponentType<FieldsProps<P>>;
-  first?: (book: Book) => P | null;
+  first?: (book: Pick<Book, 'rateTables' | 'carriers'>) => P | null;
 }
 
 /** The parts of every kind of price, in the order in which they are offered. */
@@ -92,10 +91,10 @@ const KINDS = Object.entries(PRICES).map(([value, { label }]) => ({ value: value
 export const PriceKind = memo(function PriceKind({ price, onChange, nearby = false }: Props) {
   const isPhone = useWidth() === 'phone';
   const kept = useKeptKinds<Price>(price);
-  const book = useAppSelector(selectBook);
+  const lists = useBookParts('rateTables', 'carriers');
   const firstOf = (kind: Price['kind']): Price | null => {
     const { first } = PRICES[kind];
-    return first ? first(book) : asKind(price, kind, book.rateTables);
+    return first ? first(lists) : asKind(price, kind, lists.rateTables);
   };
   const choose = (kind: Price['kind']): void => {
     const first = kind === price.kind ? null : firstOf(kind);
@@ -106,7 +105,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
       );
   };
   const can = ({ value }: { value: Price['kind'] }): boolean =>
-    value === price.kind || (PRICES[value].first?.(book) !== null && !(nearby && value === 'carrier'));
+    value === price.kind || (PRICES[value].first?.(lists) !== null && !(nearby && value === 'carrier'));
   return (
     <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
       <Segments
@@ -142,7 +141,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
 });
 
 /** A price's figures. */
-export const PriceEditor = (props: FieldsProps<Price>) => {
+export const PriceEditor = memo(function PriceEditor(props: FieldsProps<Price>) {
   const Fields = PRICES[props.price.kind].Fields as unknown as ComponentType<FieldsProps<Price>>;
   return <Fields {...props} />;
-};
+});

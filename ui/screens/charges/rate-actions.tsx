@@ -9,8 +9,9 @@ import { Check } from '../../parts/check.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook, selectRatesByCell } from '../../state/selectors.ts';
+import { selectRatesByCell } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { RaiseRates } from './raise-rates.tsx';
@@ -30,7 +31,7 @@ const styles = (inks: Inks) => ({
 /** The whole rate into other zones of the same service, over what is there. */
 const CopyForm = ({ rateId, zone, service, onDone }: Omit<Props, 'active'> & { onDone: () => void }) => {
   const dispatch = useAppDispatch();
-  const { zones } = useAppSelector(selectBook);
+  const { zones } = useBookParts('zones');
   const rates = useAppSelector(selectRatesByCell);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const toggle = (id: string): void => {

@@ -28,6 +28,7 @@ type Change = (changes: Partial<Rate>, what: string, visit?: string | null) => v
 
 interface Props {
   rate: Rate;
+  /** The same function at each drawing: the parts are drawn again when it is another. */
   onChange: Change;
 }
 
@@ -149,53 +150,76 @@ const TransitFields = memo(function TransitFields({ transit, onChange }: PartPro
   );
 });
 
+const ChannelsField = memo(function ChannelsField({ channels: current, onChange }: PartProps<'channels'>) {
+  return (
+    <TokensField
+      prose
+      label="Only for orders from these channels, separated by commas"
+      placeholder="every channel"
+      value={current ?? []}
+      onChange={(channels, visit) =>
+        onChange({ channels: channels.length > 0 ? channels : undefined }, 'channels', visit)
+      }
+    />
+  );
+});
+
+const TaxField = memo(function TaxField({ taxable, onChange }: PartProps<'taxable'>) {
+  return (
+    <Check
+      label="Taxed like other charges at the destination"
+      on={taxable}
+      onPress={() => onChange({ taxable: !taxable }, 'tax')}
+    />
+  );
+});
+
+const ToldFields = memo(function ToldFields({
+  whenWithheld,
+  message: current = '',
+  onChange,
+}: PartProps<'whenWithheld' | 'message'>) {
+  const tells = whenWithheld === 'tell';
+  return (
+    <>
+      <Check
+        label="Tell the customer why, where it is not offered"
+        on={tells}
+        onPress={() => onChange({ whenWithheld: tells ? 'hide' : 'tell' }, 'what is told')}
+      />
+      {tells ? (
+        <WordsField
+          label="Message to the customer"
+          prose
+          placeholder="our own explanation"
+          value={current}
+          most={2_000}
+          onChange={(message, visit) =>
+            onChange({ message: message === '' ? undefined : message }, 'what is told', visit)
+          }
+        />
+      ) : null}
+    </>
+  );
+});
+
 /** Everything about a rate besides its price: limits, handling, thresholds, bounds, transit, and what customers are told. */
 export const RateConditions = ({ rate, onChange }: Props) => {
   const style = useStyles(styles);
-  const tells = rate.whenWithheld === 'tell';
-  const change = useSteady(onChange);
+  const { limits, handling, freeFrom, bounds, transit, channels, taxable, whenWithheld, message } = rate;
+  const setLimits = useSteady((next: Rate['limits'], visit: string) =>
+    onChange({ limits: next }, 'limits', visit),
+  );
   return (
     <View style={style.all}>
-      <LimitFields
-        but={limitOf(rate.price)}
-        limits={rate.limits}
-        onChange={(limits, visit) => change({ limits }, 'limits', visit)}
-      />
-      <HandlingFields handling={rate.handling} onChange={change} />
-      <ChargeFields freeFrom={rate.freeFrom} bounds={rate.bounds} onChange={change} />
-      <TransitFields transit={rate.transit} onChange={change} />
-      <TokensField
-        prose
-        label="Only for orders from these channels, separated by commas"
-        placeholder="every channel"
-        value={rate.channels ?? []}
-        onChange={(channels, visit) =>
-          onChange({ channels: channels.length > 0 ? channels : undefined }, 'channels', visit)
-        }
-      />
+      <LimitFields but={limitOf(rate.price)} limits={limits} onChange={setLimits} />
+      <HandlingFields handling={handling} onChange={onChange} />
+      <ChargeFields freeFrom={freeFrom} bounds={bounds} onChange={onChange} />
+      <TransitFields transit={transit} onChange={onChange} />
+      <ChannelsField channels={channels} onChange={onChange} />
       <View>
-        <Check
-          label="Taxed like other charges at the destination"
-          on={rate.taxable}
-          onPress={() => onChange({ taxable: !rate.taxable }, 'tax')}
-        />
-        <Check
-          label="Tell the customer why, where it is not offered"
-          on={tells}
-          onPress={() => onChange({ whenWithheld: tells ? 'hide' : 'tell' }, 'what is told')}
-        />
-        {tells ? (
-          <WordsField
-            label="Message to the customer"
-            prose
-            placeholder="our own explanation"
-            value={rate.message ?? ''}
-            most={2_000}
-            onChange={(message, visit) =>
-              onChange({ message: message === '' ? undefined : message }, 'what is told', visit)
-            }
-          />
-        ) : null}
+        <TaxField taxable={taxable} onChange={onChange} />
+        <ToldFields whenWithheld={whenWithheld} message={message} onChange={onChange} />
       </View>
     </View>
   );

@@ -50,7 +50,9 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
   const set = (changes: Partial<Rate>, what: string, visit: string | null = null): void => {
     dispatch(edit('setRate', { id: rate.id, changes }, `${label}: ${what}`, visit));
   };
+  const change = useSteady(set);
   const setPrice = useSteady((price: Price, visit: string | null) => set({ price }, 'price', visit));
+  const setLimits = useSteady((limits: Rate['limits'], visit: string) => set({ limits }, 'limits', visit));
   const mark = useAppSelector((state) =>
     selectTestOrderMark(state, kindOf(rate.price).curveBasis(rate.price)),
   );
@@ -73,12 +75,7 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
       <View style={isPhone ? style.rows : style.columns}>
         {isPhone ? picture : null}
         <View style={isPhone ? null : style.price}>
-          <PriceEditor
-            price={rate.price}
-            onChange={setPrice}
-            limits={rate.limits}
-            onLimits={(limits, visit) => set({ limits }, 'limits', visit)}
-          />
+          <PriceEditor price={rate.price} onChange={setPrice} limits={rate.limits} onLimits={setLimits} />
         </View>
         {isPhone || !picture ? null : <View style={style.curve}>{picture}</View>}
       </View>
@@ -94,7 +91,7 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
       </View>
       {conditions ? (
         <Opened>
-          <RateConditions rate={rate} onChange={set} />
+          <RateConditions rate={rate} onChange={change} />
         </Opened>
       ) : null}
       <RateActions rateId={rate.id} active={rate.active} zone={zone} service={service} />

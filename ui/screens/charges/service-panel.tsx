@@ -7,14 +7,14 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { edit, visitBegan } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { RaiseRates } from './raise-rates.tsx';
 
 /** A service's name and note, where it stands, and what can be done with all its rates. */
 const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => void }) => {
   const dispatch = useAppDispatch();
-  const { services, rates } = useAppSelector(selectBook);
+  const { services, rates } = useBookParts('services', 'rates');
   const isPhone = useWidth() === 'phone';
   const [raising, setRaising] = useState(false);
   const own = rates.filter((rate) => rate.serviceId === service.id);

@@ -2,8 +2,9 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
-import { selectBook, selectRatesByCell, selectDisplayFormat } from '../../state/selectors.ts';
+import { selectRatesByCell, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
@@ -40,7 +41,7 @@ const MARKS: Record<CellWords['kind'], string> = { rate: '●', off: '○', miss
 /** The whole board small, to pick a cell from: ● a rate, ○ switched off, × no rate, – not offered on purpose. */
 export const SmallBoard = ({ selection }: { selection: Selection & BoardPresses }) => {
   const style = useStyles(styles);
-  const { zones, services } = useAppSelector(selectBook);
+  const { zones, services } = useBookParts('zones', 'services');
   const rates = useAppSelector(selectRatesByCell);
   const display = useAppSelector(selectDisplayFormat);
   return (

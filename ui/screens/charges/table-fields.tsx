@@ -5,10 +5,9 @@ import type { Price } from '../../../core/model/price.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
 import { useInks } from '../../theme/theme.ts';
 import { note } from '../../theme/text.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 
 interface Props {
   price: Extract<Price, { kind: 'table' }>;
@@ -19,7 +18,7 @@ interface Props {
 export const TableFields = ({ price, onChange }: Props) => {
   const router = useRouter();
   const quiet = note(useInks());
-  const { rateTables } = useAppSelector(selectBook);
+  const { rateTables } = useBookParts('rateTables');
   const table = rateTables.find(({ id }) => id === price.tableId);
   return (
     <View style={{ gap: 8 }}>

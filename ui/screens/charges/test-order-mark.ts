@@ -6,9 +6,9 @@ import { selectBook, selectGoods, selectDisplayFormat, selectTestOrder } from '.
 import type { RootState } from '../../state/store.ts';
 
 const selectBasket = createSelector(
-  [selectTestOrder, selectGoods, selectBook],
-  ({ testOrder }, goods, book) =>
-    testOrder ? measureBasket(goods, book.store.defaultWeight, testOrder.request).basket : null,
+  [selectTestOrder, selectGoods, (state: RootState) => selectBook(state).store.defaultWeight],
+  ({ testOrder }, goods, defaultWeight) =>
+    testOrder ? measureBasket(goods, defaultWeight, testOrder.request).basket : null,
 );
 
 /** Where the test order's basket stands on a measure of prices, with the words for it; null where it is not known. */

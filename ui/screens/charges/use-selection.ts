@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Rate } from '../../../core/model/rate.ts';
-import { selectRatesByCell } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
+import { selectBook } from '../../state/selectors.ts';
+import { useAppStore } from '../../state/store.ts';
 import type { Opening } from './open-cell.ts';
 
 /** The rates that are selected on the board; null while cells are opened instead. */
@@ -23,7 +23,7 @@ export const useSelection = (
   opening: Opening,
   openZone: (zone: string) => void,
 ): Selection & BoardPresses => {
-  const rates = useAppSelector(selectRatesByCell);
+  const { getState } = useAppStore();
   const [ids, setIds] = useState<ReadonlySet<string> | null>(null);
   const toggle = (changed: readonly string[]): void => {
     const next = new Set(ids);
@@ -35,7 +35,9 @@ export const useSelection = (
     setIds(next);
   };
   const idsWhere = (test: (rate: Rate) => boolean): string[] =>
-    [...rates.values()].filter(test).map((rate) => rate.id);
+    selectBook(getState())
+      .rates.filter(test)
+      .map((rate) => rate.id);
   return {
     ids,
     begin: () => {

@@ -9,15 +9,15 @@ import { RegionList } from '../../fields/region-list.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { RaiseRates } from './raise-rates.tsx';
 
 /** A zone's name, its places, where it stands, and what can be done with all its rates. */
 const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
   const router = useRouter();
   const dispatch = useAppDispatch();
-  const { zones, rates } = useAppSelector(selectBook);
+  const { zones, rates } = useBookParts('zones', 'rates');
   const [raising, setRaising] = useState(false);
   const ids = rates.filter((rate) => rate.zoneId === zone.id).map((rate) => rate.id);
   const at = zones.findIndex((one) => one.id === zone.id);

@@ -10,8 +10,9 @@ import { useToday } from '../../parts/use-today.ts';
 import { usePlaceNames } from '../../places/use-place-names.ts';
 import { askedQuote } from '../../state/answers.ts';
 import { previewOpened, testOrderChosen } from '../../state/session.ts';
-import { selectBook, selectCompiled } from '../../state/selectors.ts';
+import { selectCompiled } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
@@ -98,7 +99,7 @@ const GRAVITY_WORDS: Record<Gravity, (count: number) => string> = {
 const Problems = () => {
   const style = useStyles(styles);
   const router = useRouter();
-  const { timeZone } = useAppSelector(selectBook).store;
+  const { timeZone } = useBookParts('store').store;
   const audit = useAudit(useToday(timeZone));
   const problems = useAppSelector(selectProblems).filter(({ accepted }) => accepted === null);
   const isDone = useAppSelector(({ check }) => check.audit !== null);

@@ -9,10 +9,11 @@ import { Section } from '../../parts/section.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { usePlaceNames } from '../../places/use-place-names.ts';
 import { edit } from '../../state/draft.ts';
-import { selectBook, selectTestOrders } from '../../state/selectors.ts';
+import { selectTestOrders } from '../../state/selectors.ts';
 import { selectEditions } from '../../state/served.ts';
 import { messageShown } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
@@ -76,7 +77,7 @@ export const EditionList = () => {
   const editions = useAppSelector(selectEditions);
   const testOrders = useAppSelector(selectTestOrders);
   const accepted = useAppSelector((state) => state.draft.workbook.accepted);
-  const { timeZone } = useAppSelector(selectBook).store;
+  const { timeZone } = useBookParts('store').store;
   const [open, setOpen] = useState<number | null>(null);
   if (editions.length === 0) return null;
   const when = ({ publishedAt }: Edition): string => {

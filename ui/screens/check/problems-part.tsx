@@ -4,8 +4,8 @@ import { Text } from 'react-native-paper';
 import { Progress } from '../../parts/progress.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useToday } from '../../parts/use-today.ts';
-import { selectBook } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
@@ -113,7 +113,7 @@ const Group = ({
 /** Every fault that the audit finds in the draft, the gravest first; those that are accepted come last. */
 export const ProblemsPart = () => {
   const style = useStyles(styles);
-  const today = useToday(useAppSelector(selectBook).store.timeZone);
+  const today = useToday(useBookParts('store').store.timeZone);
   const run = useAudit(today);
   useLiveAudit(today);
   const lines = useAppSelector(selectProblems);

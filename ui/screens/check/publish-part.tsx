@@ -9,9 +9,10 @@ import { Section } from '../../parts/section.tsx';
 import { useToday } from '../../parts/use-today.ts';
 import { usePlaceNames } from '../../places/use-place-names.ts';
 import { testOrderChosen } from '../../state/session.ts';
-import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { selectLive } from '../../state/served.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SERIF, type Inks } from '../../theme/tokens.ts';
@@ -90,7 +91,7 @@ export const PublishPart = () => {
   const names = usePlaceNames();
   const changes = useAppSelector((state) => selectDraftChanges(state, names));
   const { compared, share, older, priceAll } = useComparison(live);
-  const today = useToday(useAppSelector(selectBook).store.timeZone);
+  const today = useToday(useBookParts('store').store.timeZone);
   useAudit(today);
   useLiveAudit(today);
   return (

@@ -8,8 +8,9 @@ import { fileName, openFile, saveFile } from '../../files/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown, testOrderChosen } from '../../state/session.ts';
-import { selectBook, selectTestOrders } from '../../state/selectors.ts';
+import { selectTestOrders } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
@@ -39,7 +40,7 @@ const TestOrderFiles = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const testOrders = useAppSelector(selectTestOrders);
-  const { store } = useAppSelector(selectBook);
+  const { store } = useBookParts('store');
   const [faults, setFaults] = useState<string[]>([]);
   const open = async (): Promise<void> => {
     const file = await openFile('json');

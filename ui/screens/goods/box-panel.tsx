@@ -5,8 +5,8 @@ import { MeasureField, NameField, OptionalMoneyField, SizeField } from '../../fi
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -24,7 +24,7 @@ const styles = (inks: Inks) => ({
 export const BoxPanel = ({ box }: { box: Box }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { store, carriers } = useAppSelector(selectBook);
+  const { store, carriers } = useBookParts('store', 'carriers');
   const { id, name } = box;
   const set = (changes: Partial<Omit<Box, 'id'>>, visit: string): void =>
     void dispatch(edit('setBox', { id, changes }, `Box, ${name}`, visit));

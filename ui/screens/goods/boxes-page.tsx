@@ -16,8 +16,9 @@ import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { edit } from '../../state/draft.ts';
-import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
@@ -62,7 +63,7 @@ const phraseOf = ({ inside, maxWeight, tare, cost, carrierBox }: Box, display: D
 const AddBoxes = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { boxes } = useAppSelector(selectBook);
+  const { boxes } = useBookParts('boxes');
   const add = (): void =>
     void dispatch(
       edit(
@@ -111,7 +112,7 @@ const BoxesPage = ({ open }: { open: string | null }) => {
   const style = useStyles(styles);
   const router = useRouter();
   const display = useAppSelector(selectDisplayFormat);
-  const { boxes } = useAppSelector(selectBook);
+  const { boxes } = useBookParts('boxes');
   const scale = scaleOf(boxes);
   const go = (box: string | null): void =>
     router.navigate({ pathname: '/goods', params: { panel: 'boxes', ...(box ? { box } : {}) } });

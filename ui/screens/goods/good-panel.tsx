@@ -9,8 +9,9 @@ import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook, selectGoods, selectDisplayFormat, selectTestOrders } from '../../state/selectors.ts';
+import { selectGoods, selectDisplayFormat, selectTestOrders } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -44,7 +45,7 @@ const useChange = (good: Good): Change => {
 const GroupField = ({ good }: { good: Good }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { groups } = useAppSelector(selectBook);
+  const { groups } = useBookParts('groups');
   if (groups.length === 0) return null;
   return (
     <View style={style.flags} role="group" aria-label="Handling groups">

@@ -15,8 +15,9 @@ import { useWidth } from '../../parts/use-width.ts';
 import { Later } from '../../shell/later.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { messageShown } from '../../state/session.ts';
-import { selectBook, selectGoods } from '../../state/selectors.ts';
+import { selectGoods } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { raisedPanel } from '../../theme/text.ts';
 import { BESIDE_WIDTH, PAGE_WIDTH, SPACE, type Inks } from '../../theme/tokens.ts';
@@ -88,7 +89,7 @@ const GoodBeside = ({ good, onOpen }: { good: Good; onOpen: (sku: string) => voi
 const GroupShown = ({ id }: { id: string | null }) => {
   const style = useStyles(styles);
   const router = useRouter();
-  const group = useAppSelector(selectBook).groups.find((one) => one.id === id);
+  const group = useBookParts('groups').groups.find((one) => one.id === id);
   if (!group) return null;
   return (
     <View style={style.group} role="status">

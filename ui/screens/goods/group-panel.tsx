@@ -9,8 +9,8 @@ import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 
 type Changes = Partial<Omit<HandlingGroup, 'id'>>;
 type Carried = 'any' | 'some' | 'none';
@@ -63,7 +63,7 @@ const Allowed = ({ title, labels, allowed, all, onChange }: AllowedProps) => (
 
 /** Which services carry the group, which areas deliver it, and where it is collected. */
 const GoesBy = ({ group, onChange }: PartProps) => {
-  const { services, areas, pickups } = useAppSelector(selectBook);
+  const { services, areas, pickups } = useBookParts('services', 'areas', 'pickups');
   return (
     <>
       <Allowed
@@ -92,7 +92,7 @@ const GoesBy = ({ group, onChange }: PartProps) => {
 };
 
 const GoesTo = ({ group: { onlyZones, neverZones }, onChange }: PartProps) => {
-  const { zones } = useAppSelector(selectBook);
+  const { zones } = useBookParts('zones');
   const goes: Goes = onlyZones ? 'only' : neverZones ? 'never' : 'every';
   const chosen = onlyZones ?? neverZones ?? [];
   const choose = (next: Goes, ids: string[]): void =>

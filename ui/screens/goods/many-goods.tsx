@@ -9,8 +9,9 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { raisedPanel } from '../../theme/text.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -80,7 +81,7 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const [doing, setDoing] = useState<Doing>(null);
-  const { groups } = useAppSelector(selectBook);
+  const { groups } = useBookParts('groups');
   const goods = countFigure(skus.length, 'product');
   const set = (changes: Changes, what: string): void => {
     dispatch(visitBegan());

@@ -5,8 +5,9 @@ import { regionsPhrase } from '../../../core/place/region-phrase.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Press } from '../../parts/press.tsx';
 import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
-import { selectBook, selectRatesByCell } from '../../state/selectors.ts';
+import { selectRatesByCell } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { usePlaceNames } from '../../places/use-place-names.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { figure, note } from '../../theme/text.ts';
@@ -34,7 +35,7 @@ const styles = (inks: Inks) => ({
 export const ZoneList = () => {
   const style = useStyles(styles);
   const router = useRouter();
-  const { zones, services } = useAppSelector(selectBook);
+  const { zones, services } = useBookParts('zones', 'services');
   const rates = useAppSelector(selectRatesByCell);
   const marks = useAppSelector(selectZoneMarks);
   const names = usePlaceNames();

@@ -12,8 +12,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { dayNow } from '../../parts/day-now.ts';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 
 const MOST_SHOWN = 6;
 const YEARS_AHEAD_DAYS = 3 * 366;
@@ -32,7 +31,7 @@ export const CalendarImport = ({
   onTaken: (dates: string[]) => void;
 }) => {
   const style = useStyles(styles);
-  const { store } = useAppSelector(selectBook);
+  const { store } = useBookParts('store');
   const [said, setSaid] = useState<{ text: string; isFault: boolean } | null>(null);
   const [left, setLeft] = useState<readonly Fault[]>([]);
   const open = async (): Promise<void> => {

@@ -17,6 +17,7 @@ import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
@@ -120,7 +121,7 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
 export const Locations = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { locations, store } = useAppSelector(selectBook);
+  const { locations, store } = useBookParts('locations', 'store');
   const [open, setOpen] = useState<string | null>(null);
   const add = (): void => {
     const country = locations[0]?.address.country ?? store.sellsTo.countries[0] ?? 'CA';

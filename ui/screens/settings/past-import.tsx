@@ -15,8 +15,9 @@ import { Segments } from '../../parts/segments.tsx';
 import { useWorldPlaces } from '../../places/places.ts';
 import { ordersTaken } from '../../state/orders.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook, selectCompiled, selectDisplayFormat, selectPastOrders } from '../../state/selectors.ts';
+import { selectCompiled, selectDisplayFormat, selectPastOrders } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 
 const UNITS = ['kg', 'g', 'lb', 'oz'] as const;
 const ASK_NONE = { id: '', name: 'None', note: '' };
@@ -27,7 +28,7 @@ const row = { flexDirection: 'row' } as const;
 /** How the file is meant, and the function that reads it so. */
 const useMeaning = () => {
   const { decimals, units } = useAppSelector(selectDisplayFormat);
-  const { locations } = useAppSelector(selectBook);
+  const { locations } = useBookParts('locations');
   const [unit, setUnit] = useState<string>(units === 'metric' ? 'kg' : 'lb');
   const [dates, setDates] = useState<PastMeaning['dates']>('day-first');
   const places = useWorldPlaces();
@@ -47,7 +48,7 @@ const useMeaning = () => {
 const PastImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
   const dispatch = useAppDispatch();
   const compiled = useAppSelector(selectCompiled);
-  const { services } = useAppSelector(selectBook);
+  const { services } = useBookParts('services');
   const here = useAppSelector(selectPastOrders);
   const [service, setService] = useState('');
   const meaning = useMeaning();

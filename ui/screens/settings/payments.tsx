@@ -11,8 +11,8 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { countryName } from '../../places/places.ts';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -144,7 +144,7 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
 export const Payments = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { payments } = useAppSelector(selectBook);
+  const { payments } = useBookParts('payments');
   const add = (): void => {
     const payment = { name: 'Card', kind: 'online' as const, for: FOR.map(({ kind }) => kind) };
     dispatch(edit('addPayment', { payment }, 'New payment method'));

@@ -20,8 +20,9 @@ import { useToday } from '../../parts/use-today.ts';
 import { CURRENCIES, currencyName, TIME_ZONES } from '../../places/money-and-time.ts';
 import { PackingFields } from '../../fields/packing-fields.tsx';
 import { edit } from '../../state/draft.ts';
-import { selectBook, selectDisplayFormat } from '../../state/selectors.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -240,7 +241,7 @@ const Pause = ({ store }: { store: Store }) => {
 export const StoreSettings = () => {
   const style = useStyles(styles);
   const set = useSetStore();
-  const { store } = useAppSelector(selectBook);
+  const { store } = useBookParts('store');
   return (
     <View style={style.all}>
       <Place store={store} />

@@ -13,8 +13,8 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
-import { selectBook } from '../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useAppDispatch } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -107,7 +107,7 @@ export const Taxes = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const isPhone = useWidth() === 'phone';
-  const { taxes, store, locations } = useAppSelector(selectBook);
+  const { taxes, store, locations } = useBookParts('taxes', 'store', 'locations');
   const add = (): void => {
     const country = locations[0]?.address.country ?? 'CA';
     const tax = { name: 'Tax', region: { country }, points: 0, on: 'both' as const };

@@ -9,6 +9,7 @@ import { edit } from '../../../state/draft.ts';
 import { touchesShown } from '../../../state/check.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector, useAppStore } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -31,7 +32,7 @@ const AdjustmentsPart = () => {
   const dispatch = useAppDispatch();
   const store = useAppStore();
   const { adjustment: open } = useLocalSearchParams<{ adjustment?: string }>();
-  const { adjustments, store: shop } = useAppSelector(selectBook);
+  const { adjustments, store: shop } = useBookParts('adjustments', 'store');
   const today = useToday(shop.timeZone);
   const places = usePlaceNames();
   const lines = useAppSelector((state) => selectAdjustmentLines(state, today, places));

@@ -2,8 +2,9 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { namesOf } from '../../../../core/words/names.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
-import { selectBook, selectCatalogue, selectGoods } from '../../../state/selectors.ts';
+import { selectCatalogue, selectGoods } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { IconAction } from '../../../parts/icon-action.tsx';
 
 /** Goods as a rule names them: by their handling group, or one by one. */
@@ -22,7 +23,7 @@ const row = { flexDirection: 'row', alignItems: 'center' } as const;
 
 /** Which products a rule is about; groups and goods are found by name and taken out by their cross. */
 export const NamedGoods = ({ label, named, onChange }: Props) => {
-  const { groups } = useAppSelector(selectBook);
+  const { groups } = useBookParts('groups');
   const { goods: all } = useAppSelector(selectCatalogue);
   const goods = useAppSelector(selectGoods);
   const { groupIds = [], skus = [] } = named;

@@ -6,6 +6,7 @@ import { Check } from '../../../parts/check.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 
 type To = Adjustment['to'];
 
@@ -59,7 +60,7 @@ const selectCarrierServices = createSelector([selectBook], ({ rates }) => {
 
 /** The delivery methods an adjustment aims at: every one, or some by their area. */
 const SomeMethods = ({ to, onChange }: Props) => {
-  const { areas } = useAppSelector(selectBook);
+  const { areas } = useBookParts('areas');
   const { methods: chosen, ...rest } = to;
   const isChosen = (areaId: string, methodId: string): boolean =>
     chosen?.some((one) => one.areaId === areaId && one.methodId === methodId) === true;
@@ -101,7 +102,7 @@ const SomeMethods = ({ to, onChange }: Props) => {
 
 /** Which choices an adjustment is for: services, zones and carriers' services, each of them or some. */
 export const SubjectFields = ({ to, onChange }: Props) => {
-  const { services, zones, areas, pickups } = useAppSelector(selectBook);
+  const { services, zones, areas, pickups } = useBookParts('services', 'zones', 'areas', 'pickups');
   const carried = useAppSelector(selectCarrierServices);
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 20 }}>

@@ -20,8 +20,8 @@ import { Later } from '../../../shell/later.tsx';
 import { PageHead } from '../../../shell/page-head.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
-import { selectBook } from '../../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -124,7 +124,7 @@ const Contract = ({ account, set }: PartProps) => {
 /** Where parcels leave from and how, to what kind of address, and what they are declared to be worth. */
 const Origin = ({ account, set }: PartProps) => {
   const style = useStyles(styles);
-  const { locations } = useAppSelector(selectBook);
+  const { locations } = useBookParts('locations');
   return (
     <View style={style.rows}>
       <View style={style.row}>
@@ -173,7 +173,7 @@ const Origin = ({ account, set }: PartProps) => {
 const Remove = ({ account, onBack }: { account: CarrierAccount; onBack: () => void }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { rates } = useAppSelector(selectBook);
+  const { rates } = useBookParts('rates');
   const { id, name } = account;
   const used = rates.filter(({ price }) => price.kind === 'carrier' && price.accountId === id).length;
   const remove = (): void => {

@@ -6,12 +6,11 @@ import type { CarrierPrice, CarrierService } from '../../../../core/model/price.
 import { Chooser } from '../../../parts/chooser.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { selectBook } from '../../../state/selectors.ts';
-import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { SANS_STRONG } from '../../../theme/tokens.ts';
 import { FallbackFields } from './fallback-fields.tsx';
 import { ServiceOffer } from './service-offer.tsx';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 
 interface Props {
   price: CarrierPrice;
@@ -35,7 +34,7 @@ const listed = (carrier: string, services: readonly CarrierService[]): { code: s
 const CarrierFields = ({ price, onChange }: Props) => {
   const style = useStyles(styles);
   const router = useRouter();
-  const { carriers } = useAppSelector(selectBook);
+  const { carriers } = useBookParts('carriers');
   const account = carriers.find(({ id }) => id === price.accountId);
   const setServices = (services: CarrierService[], visit: string | null): void =>
     onChange({ ...price, services }, visit);

@@ -8,8 +8,8 @@ import { readTroublesSet } from '../../../carriers/reach-carriers.ts';
 import { Press } from '../../../parts/press.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectBook } from '../../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../../theme/tokens.ts';
@@ -29,7 +29,7 @@ const styles = (inks: Inks) => ({
 
 const AccountRow = ({ account, onOpen }: { account: CarrierAccount; onOpen: () => void }) => {
   const style = useStyles(styles);
-  const { rates, locations } = useAppSelector(selectBook);
+  const { rates, locations } = useBookParts('rates', 'locations');
   const priced = rates.filter(
     ({ price }) => price.kind === 'carrier' && price.accountId === account.id,
   ).length;
@@ -54,7 +54,7 @@ const AccountRow = ({ account, onOpen }: { account: CarrierAccount; onOpen: () =
 const CarriersPart = ({ onOpen }: { onOpen: (id: string) => void }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { carriers, locations } = useAppSelector(selectBook);
+  const { carriers, locations } = useBookParts('carriers', 'locations');
   const [troubles, setTroubles] = useState(false);
   useEffect(() => {
     void readTroublesSet().then((set) => set.length > 0 && setTroubles(true));

@@ -15,8 +15,9 @@ import { StepCurve } from '../../../parts/step-curve.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -77,7 +78,7 @@ const summary = (
 const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Wanted; onTake: () => void }) => {
   const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
-  const { zones, services } = useAppSelector(selectBook);
+  const { zones, services } = useBookParts('zones', 'services');
   const zone = zones.find(({ id }) => id === wanted.zoneId)?.name ?? '';
   const service = services.find(({ id }) => id === wanted.serviceId)?.name ?? '';
   const { steps } = proposed.steps;
@@ -117,7 +118,7 @@ const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Want
 
 /** Asks the carrier for every place of the zone and every weight of the grid, and works out the best steps. */
 const usePropose = (account: CarrierAccount, wanted: Wanted) => {
-  const { locations, store } = useAppSelector(selectBook);
+  const { locations, store } = useBookParts('locations', 'store');
   const places = useAppSelector(selectSamplePlaces);
   const orders = useAppSelector(selectOrderGrid);
   const [proposed, setProposed] = useState<Proposed | 'asking' | null>(null);
@@ -141,7 +142,7 @@ const usePropose = (account: CarrierAccount, wanted: Wanted) => {
 const Proposal = ({ account }: { account: CarrierAccount }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { zones, services } = useAppSelector(selectBook);
+  const { zones, services } = useBookParts('zones', 'services');
   const own = listedCarrier(account.carrier)?.services ?? [];
   const [wanted, setWanted] = useState<Wanted>({
     zoneId: zones[0]?.id ?? '',

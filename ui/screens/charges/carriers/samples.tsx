@@ -8,8 +8,9 @@ import { sampleQuestion } from '../../../carriers/sample-question.ts';
 import { MeasureField } from '../../../fields/kind-fields.tsx';
 import { countryName } from '../../../places/places.ts';
 import { selectSamplePlaces, type SamplePlace } from './sample-places.ts';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { figure, note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -39,7 +40,7 @@ const useSamples = (
   places: readonly SamplePlace[],
   weight: number,
 ): CarrierAnswer[] | null => {
-  const { locations, store } = useAppSelector(selectBook);
+  const { locations, store } = useBookParts('locations', 'store');
   const [answers, setAnswers] = useState<CarrierAnswer[] | null>(null);
   const location = locations.find(({ id }) => id === account.locationId);
   const asked = useMemo(

@@ -7,8 +7,9 @@ import { moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
 import { fileName } from '../../../files/files.ts';
 import { dayNow } from '../../../parts/day-now.ts';
 import { SaveList } from '../../../parts/save-list.tsx';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import { SERIF_STRONG, type Inks } from '../../../theme/tokens.ts';
@@ -55,7 +56,7 @@ export const AccountsTable = ({
 }) => {
   const style = useStyles(styles);
   const { decimals, units } = useAppSelector(selectDisplayFormat);
-  const { zones, store } = useAppSelector(selectBook);
+  const { zones, store } = useBookParts('zones', 'store');
   const zoneName = (row: string): string =>
     zones.find(({ id }) => `zone:${id}` === row)?.name ?? 'Not in the book';
   const upTo = ({ upTo: most }: ComparedCell): string =>

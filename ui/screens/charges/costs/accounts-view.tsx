@@ -9,8 +9,9 @@ import { countFigure, moneyFigure, percentFigure, wholeFigure } from '../../../.
 import { Fold } from '../../../parts/fold.tsx';
 import { Section } from '../../../parts/section.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { figure, note } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
@@ -92,7 +93,7 @@ const Account = ({
 /** The carriers' accounts over the shop's own past parcels: what each asks, where it is the cheapest. */
 const AccountsView = (props: Props) => {
   const style = useStyles(styles);
-  const { carriers } = useAppSelector(selectBook);
+  const { carriers } = useBookParts('carriers');
   const { coster, filter } = props;
   const work = useCallback(
     (tell: (progress: CostProgress) => void) => coster.accounts(filter, EDGES, tell),

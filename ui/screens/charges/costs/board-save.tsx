@@ -3,9 +3,8 @@ import type { Margin } from '../../../../core/costs/margin-board.ts';
 import { fileName } from '../../../files/files.ts';
 import { dayNow } from '../../../parts/day-now.ts';
 import { SaveList } from '../../../parts/save-list.tsx';
-import { selectBook } from '../../../state/selectors.ts';
-import { useAppSelector } from '../../../state/store.ts';
 import type { BoardLines } from './board-lines.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 
 const COLUMNS: SheetColumn[] = [
   { heading: 'place', ...words('The zone, delivery area or pickup point.') },
@@ -49,7 +48,7 @@ const cellsOf = ({ place, service, margin }: Row): string[] => [
 
 /** The board by margin saved, a row for each of its cells. */
 export const BoardSave = ({ lines }: { lines: BoardLines }) => {
-  const { store } = useAppSelector(selectBook);
+  const { store } = useBookParts('store');
   return (
     <SaveList
       name={(kind) => fileName(store.name, 'margin', dayNow(store), kind)}

@@ -11,8 +11,9 @@ import { fileName } from '../../../files/files.ts';
 import { dayNow } from '../../../parts/day-now.ts';
 import { Press } from '../../../parts/press.tsx';
 import { SaveList } from '../../../parts/save-list.tsx';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { useInks } from '../../../theme/theme.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
@@ -129,7 +130,7 @@ const BoxRow = ({ use, coster, filter, accountId }: Omit<Props, 'uses'> & { use:
 /** The boxes of an account: how often each was used for past orders, and how full; each leads to its orders. */
 export const BoxUses = ({ uses, ...shared }: Props) => {
   const style = useStyles(styles);
-  const { store } = useAppSelector(selectBook);
+  const { store } = useBookParts('store');
   return (
     <>
       <View role="list" aria-label="How full the boxes are" style={style.rows}>

@@ -2,9 +2,8 @@ import { View } from 'react-native';
 import { fileName, saveBytes, saveFile } from '../../../files/files.ts';
 import { dayNow } from '../../../parts/day-now.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { selectBook } from '../../../state/selectors.ts';
-import { useAppSelector } from '../../../state/store.ts';
 import { useInks } from '../../../theme/theme.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 
 /** Twice as many pixels as on the page, so that it can be printed. */
 const SCALE = 2;
@@ -50,7 +49,7 @@ const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } a
 /** A chart saved as a drawing or a picture. */
 export const ChartSave = ({ id, name }: { id: string; name: string }) => {
   const inks = useInks();
-  const { store } = useAppSelector(selectBook);
+  const { store } = useBookParts('store');
   const named = (kind: 'svg' | 'png'): string => fileName(store.name, name, dayNow(store), kind);
   const save = async (kind: 'svg' | 'png'): Promise<void> => {
     const chart = drawn(id, inks.ground);

@@ -3,8 +3,7 @@ import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { OptionalMeasureField } from '../../../fields/kind-fields.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { Segments } from '../../../parts/segments.tsx';
-import { selectBook } from '../../../state/selectors.ts';
-import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 
 /** What is chosen above the figures; days are counted back from now. */
 export interface CostFilters {
@@ -44,7 +43,7 @@ export const CostFiltersRow = ({
   value: CostFilters;
   onChange: (value: CostFilters) => void;
 }) => {
-  const { groups } = useAppSelector(selectBook);
+  const { groups } = useBookParts('groups');
   const options = [ANY, ...groups.map(({ id, name }) => ({ id, name, note: '' }))];
   return (
     <View style={row} role="group" aria-label="Which orders are counted">

@@ -11,8 +11,9 @@ import { TextAction } from '../../../parts/text-action.tsx';
 import { useWidth } from '../../../parts/use-width.ts';
 import { useNow } from '../../../parts/use-now.ts';
 import { Later } from '../../../shell/later.tsx';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, strongFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -54,7 +55,7 @@ const styles = (inks: Inks) => ({
 const Sums = ({ board, isWhole }: { board: BoardOfPeriod; isWhole: boolean }) => {
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectDisplayFormat);
-  const { timeZone } = useAppSelector(selectBook).store;
+  const { timeZone } = useBookParts('store').store;
   const { total, first, last } = board;
   if (!first || !last)
     return (

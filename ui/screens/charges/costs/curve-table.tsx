@@ -9,8 +9,9 @@ import { fileName } from '../../../files/files.ts';
 import { dayNow } from '../../../parts/day-now.ts';
 import { Fold } from '../../../parts/fold.tsx';
 import { SaveList } from '../../../parts/save-list.tsx';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -53,7 +54,7 @@ export const CurveTable = ({
 }) => {
   const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
-  const { store } = useAppSelector(selectBook);
+  const { store } = useBookParts('store');
   const money = (amount: number): string => moneyFigure(amount, display.decimals);
   const cellsOf = (point: WhatIf): string[] =>
     [

@@ -9,8 +9,9 @@ import { dayNow } from '../../../parts/day-now.ts';
 import { dayText } from '../../../parts/dates.ts';
 import { LongList } from '../../../parts/long-list.tsx';
 import { SaveList } from '../../../parts/save-list.tsx';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -52,7 +53,7 @@ const marginText = ({ charged, cost }: ListedOrder, decimals: number): string =>
 /** When an order was placed, what it weighed, and how its margin comes about. */
 const useDetails = (): ((order: ListedOrder) => string) => {
   const { decimals, units } = useAppSelector(selectDisplayFormat);
-  const { timeZone } = useAppSelector(selectBook).store;
+  const { timeZone } = useBookParts('store').store;
   return ({ number, placedAt, town, weight, subtotal, charged, cost, origin }) =>
     [
       `Order ${number}, ${dayText(localMoment(placedAt, timeZone).date)}${town === '' ? '' : `, to ${town}`}`,
@@ -82,7 +83,7 @@ export const OrderList = <T extends ListedOrder>({
   figureOf,
 }: Props<T>) => {
   const style = useStyles(styles);
-  const { store } = useAppSelector(selectBook);
+  const { store } = useBookParts('store');
   const { decimals } = useAppSelector(selectDisplayFormat);
   const text = figureOf ?? ((order: T) => marginText(order, decimals));
   const details = useDetails();

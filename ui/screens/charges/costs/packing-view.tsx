@@ -7,8 +7,6 @@ import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { Section } from '../../../parts/section.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { selectBook } from '../../../state/selectors.ts';
-import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -20,6 +18,7 @@ import { OneMoreBox } from './one-more-box.tsx';
 import { PlanList } from './plan-list.tsx';
 import { ordersDone, UnderWay } from './under-way.tsx';
 import { useLongAnswer } from './use-long-answer.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 
 interface Props {
   coster: Remote<Coster>;
@@ -64,7 +63,7 @@ const Found = ({ found, ...shared }: Props & { found: PackingCompared } & Limits
 /** The shop's own past orders packed again: how full the boxes are, and which other box would save most. */
 const PackingView = ({ coster, filter }: Props) => {
   const style = useStyles(styles);
-  const { carriers } = useAppSelector(selectBook);
+  const { carriers } = useBookParts('carriers');
   const [chosen, setChosen] = useState<string | null>(null);
   const account = carriers.find(({ id }) => id === chosen) ?? carriers[0];
   const accountId = account?.id ?? '';

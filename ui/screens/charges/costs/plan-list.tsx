@@ -7,8 +7,9 @@ import { packingPhrase } from '../../../../core/words/plan-phrase.ts';
 import { fileName } from '../../../files/files.ts';
 import { dayNow } from '../../../parts/day-now.ts';
 import { SaveList } from '../../../parts/save-list.tsx';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
@@ -39,7 +40,7 @@ const styles = (inks: Inks) => ({
 /** The ways of packing that the book has over past orders, each beside the account's own. */
 export const PlanList = ({ plans, accountId }: { plans: readonly ComparedPlan[]; accountId: string }) => {
   const style = useStyles(styles);
-  const { boxes, carriers, store } = useAppSelector(selectBook);
+  const { boxes, carriers, store } = useBookParts('boxes', 'carriers', 'store');
   const display = useAppSelector(selectDisplayFormat);
   const money = (amount: number): string => moneyFigure(amount, display.decimals);
   const besideOwn = ({ sums, own }: ComparedPlan): string =>

@@ -16,8 +16,9 @@ import { Press } from '../../../parts/press.tsx';
 import { SaveList } from '../../../parts/save-list.tsx';
 import { Section } from '../../../parts/section.tsx';
 import { useWidth } from '../../../parts/use-width.ts';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import { TOUCH, type Inks } from '../../../theme/tokens.ts';
@@ -188,7 +189,7 @@ const spokenOf = (name: string, steps: readonly ChartedStep[], decimals: number)
 /** One rate: its steps beside the costs of the orders in them, and steps that would follow the costs. */
 const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate }) => {
   const style = useStyles(styles);
-  const { store } = useAppSelector(selectBook);
+  const { store } = useBookParts('store');
   const display = useAppSelector(selectDisplayFormat);
   const { rate, price, name } = stepped;
   const ask = useCallback((at: Remote<Coster>) => at.steps(filter, rate.id), [filter, rate.id]);
@@ -246,7 +247,7 @@ const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate })
 /** Prices in steps beside what the orders in each step cost. */
 const StepsView = ({ coster, filter }: Props) => {
   const style = useStyles(styles);
-  const { rates, services, zones } = useAppSelector(selectBook);
+  const { rates, services, zones } = useBookParts('rates', 'services', 'zones');
   const [chosen, setChosen] = useState<string | null>(null);
   const nameIn = (list: readonly { id: string; name: string }[], wanted: string): string =>
     list.find(({ id }) => id === wanted)?.name ?? '';

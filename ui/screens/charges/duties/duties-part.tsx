@@ -8,8 +8,8 @@ import { readCountries } from '../../../fields/readers.ts';
 import { Section } from '../../../parts/section.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectBook } from '../../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -40,7 +40,7 @@ const SHOWN: Record<DutyRules['show'], string> = {
 const DutiesPart = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { duties } = useAppSelector(selectBook);
+  const { duties } = useBookParts('duties');
   const set = (changes: Changes, visit: string | null = null): void =>
     void dispatch(edit('setDuties', { changes }, 'Import charges', visit));
   return (

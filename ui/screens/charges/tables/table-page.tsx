@@ -17,8 +17,9 @@ import { TextAction } from '../../../parts/text-action.tsx';
 import { PageHead } from '../../../shell/page-head.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -55,7 +56,7 @@ interface User {
 
 /** The rates that are priced by a table, by their cells. */
 const useUsers = (id: string): User[] => {
-  const { rates, services, zones } = useAppSelector(selectBook);
+  const { rates, services, zones } = useBookParts('rates', 'services', 'zones');
   const nameOf = (list: readonly { id: string; name: string }[], wanted: string): string =>
     list.find((one) => one.id === wanted)?.name ?? wanted;
   return rates
@@ -80,7 +81,7 @@ const Actions = ({
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { decimals } = useAppSelector(selectDisplayFormat);
-  const { store } = useAppSelector(selectBook);
+  const { store } = useBookParts('store');
   const users = useUsers(table.id);
   const { id, name, basis, rows } = table;
   const choose = useChosenList(onFile);

@@ -5,7 +5,8 @@ import { Press } from '../../../parts/press.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
 import { selectBook } from '../../../state/selectors.ts';
-import { useAppDispatch, useAppSelector, useAppStore } from '../../../state/store.ts';
+import { useAppDispatch, useAppStore } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../../theme/tokens.ts';
@@ -23,7 +24,7 @@ const TablesPart = ({ onOpen }: { onOpen: (id: string) => void }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const store = useAppStore();
-  const { rateTables, rates } = useAppSelector(selectBook);
+  const { rateTables, rates } = useBookParts('rateTables', 'rates');
   const add = (): void => {
     dispatch(edit('addTable', { name: 'New table', basis: 'weight' }, 'New rate table'));
     const made = selectBook(store.getState()).rateTables.at(-1);

@@ -3,7 +3,8 @@ import type { RateTable } from '../../../../core/model/price.ts';
 import { makeListReader as mockMakeReader, type ListItem } from '../../../workers/list-reader.ts';
 import { undone } from '../../../state/draft.ts';
 import { selectBook } from '../../../state/selectors.ts';
-import { useAppSelector, type AppStore } from '../../../state/store.ts';
+import { type AppStore } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { goTo } from '../../../testing/router.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
 import { ChargesScreen } from '../charges-screen.tsx';
@@ -47,7 +48,7 @@ const fileOf = (text: string): File =>
 const settle = (): Promise<void> => act(() => jest.advanceTimersByTimeAsync(100));
 
 const FirstTable = () => {
-  const [table] = useAppSelector(selectBook).rateTables;
+  const [table] = useBookParts('rateTables').rateTables;
   return table ? <TablePage table={table} onBack={() => undefined} /> : null;
 };
 

@@ -11,9 +11,9 @@ import { PreparationFields } from '../../../fields/preparation-fields.tsx';
 import { SwitchedOff } from '../../../parts/switched-off.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectBook } from '../../../state/selectors.ts';
 import { messageShown } from '../../../state/session.ts';
-import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { SANS_STRONG } from '../../../theme/tokens.ts';
 import { PriceEditor, PriceKind } from '../../charges/price-editor.tsx';
@@ -82,7 +82,7 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) =>
 const Actions = ({ area }: { area: DeliveryArea }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { areas } = useAppSelector(selectBook);
+  const { areas } = useBookParts('areas');
   const at = areas.findIndex(({ id }) => id === area.id);
   const move = (by: number) => () => dispatch(edit('moveArea', { id: area.id, by }, `Move ${area.name}`));
   const copy = (): void => {
@@ -107,7 +107,7 @@ const Actions = ({ area }: { area: DeliveryArea }) => {
 export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { locations } = useAppSelector(selectBook);
+  const { locations } = useBookParts('locations');
   const location = locations.find(({ id }) => id === area.locationId) ?? locations[0];
   const set: ChangeArea = (changes, what, visit = null) =>
     void dispatch(edit('setArea', { id: area.id, changes }, `${area.name}: ${what}`, visit));

@@ -11,8 +11,9 @@ import { TextAction } from '../../../parts/text-action.tsx';
 import { ZoneSwatch } from '../../../parts/zone-swatch.tsx';
 import { freeId } from '../../../../core/model/ids.ts';
 import { edit } from '../../../state/draft.ts';
-import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
+import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../../theme/tokens.ts';
@@ -85,7 +86,7 @@ const areaLines = (area: DeliveryArea, display: Parameters<typeof coveragePhrase
 export const AreaList = ({ open, setOpen }: ListProps) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { areas, locations, store } = useAppSelector(selectBook);
+  const { areas, locations, store } = useBookParts('areas', 'locations', 'store');
   const display = useAppSelector(selectDisplayFormat);
   const marks = useAppSelector(selectAreaMarks);
   const [said, setSaid] = useState<string | null>(null);
@@ -167,7 +168,7 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
 export const PickupList = ({ open, setOpen }: ListProps) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { pickups, locations } = useAppSelector(selectBook);
+  const { pickups, locations } = useBookParts('pickups', 'locations');
   const display = useAppSelector(selectDisplayFormat);
   const [location] = locations;
   const whereOf = ({ locationId }: PickupPoint): string =>

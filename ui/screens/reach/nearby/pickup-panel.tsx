@@ -17,9 +17,9 @@ import { PreparationFields } from '../../../fields/preparation-fields.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { TimingFields } from '../../../fields/timing-fields.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectBook } from '../../../state/selectors.ts';
 import { messageShown } from '../../../state/session.ts';
-import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { aside } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -99,7 +99,7 @@ const Instructions = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
 const Actions = ({ point }: { point: PickupPoint }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { pickups } = useAppSelector(selectBook);
+  const { pickups } = useBookParts('pickups');
   const at = pickups.findIndex(({ id }) => id === point.id);
   const move = (by: number) => () => dispatch(edit('movePickup', { id: point.id, by }, `Move ${point.name}`));
   const copy = (): void => {
@@ -124,7 +124,7 @@ const Actions = ({ point }: { point: PickupPoint }) => {
 export const PickupPanel = ({ point }: { point: PickupPoint }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { locations } = useAppSelector(selectBook);
+  const { locations } = useBookParts('locations');
   const location = locations.find(({ id }) => id === point.locationId) ?? locations[0];
   const set: ChangePoint = (changes, what, visit = null) =>
     void dispatch(edit('setPickup', { id: point.id, changes }, `${point.name}: ${what}`, visit));

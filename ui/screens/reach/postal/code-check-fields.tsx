@@ -4,8 +4,8 @@ import type { Store } from '../../../../core/model/store.ts';
 import { Check } from '../../../parts/check.tsx';
 import { WordsField } from '../../../fields/kind-fields.tsx';
 import { edit } from '../../../state/draft.ts';
-import { selectBook } from '../../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
@@ -29,7 +29,7 @@ const TEXTS = [
 export const CodeCheckFields = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { codeCheck = { active: true } } = useAppSelector(selectBook).store;
+  const { codeCheck = { active: true } } = useBookParts('store').store;
   const set = (changes: Partial<CodeCheck>, visit: string | null = null): void => {
     const merged = Object.entries({ ...codeCheck, ...changes }).filter(([, value]) => value !== undefined);
     const next = Object.fromEntries(merged) as CodeCheck;

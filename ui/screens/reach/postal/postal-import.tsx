@@ -10,8 +10,8 @@ import { Segments } from '../../../parts/segments.tsx';
 import { countryName, useWorldPlaces } from '../../../places/places.ts';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
-import { selectBook } from '../../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 
 type Column = (typeof POSTAL_COLUMNS)[number]['column'];
 type How = 'add' | 'replace';
@@ -65,7 +65,7 @@ const effectOf = (how: How, lines: number): string => {
 /** The postal list out of a CSV, in place of the lines that are there or beside them. */
 const PostalImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
   const dispatch = useAppDispatch();
-  const { postalList, locations } = useAppSelector(selectBook);
+  const { postalList, locations } = useBookParts('postalList', 'locations');
   const homes = [...new Set(locations.map(({ address }) => address.country))];
   const [chosen, setChosen] = useState<string | null>(null);
   const [how, setHow] = useState<How>('replace');

@@ -14,8 +14,8 @@ import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
-import { selectBook } from '../../../state/selectors.ts';
-import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -49,7 +49,7 @@ const textOf = (line: PostalRule): string => `${line.country} ${line.pattern}: $
 const Beside = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { store } = useAppSelector(selectBook);
+  const { store } = useBookParts('store');
   return (
     <View style={style.row}>
       <Segments
@@ -83,7 +83,7 @@ const Beside = () => {
 const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { postalList, store, locations } = useAppSelector(selectBook);
+  const { postalList, store, locations } = useBookParts('postalList', 'store', 'locations');
   const [open, setOpen] = useState<number | null>(null);
   const choose = useChosenList(onFile);
   const add = (): void => {
