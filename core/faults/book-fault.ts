@@ -175,12 +175,18 @@ const remainderFaults = (book: Book): Fault[] => {
   );
 };
 
+/** The parts of a book in which places are written. */
+type RegionsOf = Pick<
+  Book,
+  'store' | 'zones' | 'taxes' | 'postalList' | 'areas' | 'rateTables' | 'adjustments'
+>;
+
 const patternFaults = (path: Path, region: Region): Fault[] =>
   (region.postal ?? []).flatMap((pattern, at) =>
     parsePattern(region.country, pattern) ? [] : [fault('bad-pattern', [...path, 'postal', at], { pattern })],
   );
 
-const coverageFaults = ({ areas }: Book): Fault[] =>
+const coverageFaults = ({ areas }: Pick<Book, 'areas'>): Fault[] =>
   areas.flatMap(({ covers }, at) =>
     covers.kind === 'postal'
       ? covers.patterns.flatMap((pattern, p) =>
@@ -191,7 +197,8 @@ const coverageFaults = ({ areas }: Book): Fault[] =>
       : [],
   );
 
-const regionFaults = (book: Book): Fault[] => {
+/** The postal patterns that are none, wherever a book has some. */
+export const regionFaults = (book: RegionsOf): Fault[] => {
   const listed = (path: Path, regions: readonly Region[]): Fault[] =>
     regions.flatMap((region, at) => patternFaults([...path, at], region));
   return [
@@ -223,8 +230,8 @@ const regionFaults = (book: Book): Fault[] => {
   ];
 };
 
-/** What a book of the right shape still has wrong with it: ids used twice, references to nothing, patterns that are none. */
-export const bookFaults = (book: Book): Fault[] => [
+/** What of a book does not belong together: ids used twice, references to nothing, two rates of a cell. */
+export const linkFaults = (book: Book): Fault[] => [
   ...duplicateIds(book),
   ...book.areas.flatMap(({ methods }, at) =>
     duplicates(
@@ -235,8 +242,10 @@ export const bookFaults = (book: Book): Fault[] => [
   ...referenceFaults(book),
   ...rateFaults(book),
   ...remainderFaults(book),
-  ...regionFaults(book),
 ];
+
+/** What a book of the right shape still has wrong with it: ids used twice, references to nothing, patterns that are none. */
+export const bookFaults = (book: Book): Fault[] => [...linkFaults(book), ...regionFaults(book)];
 
 /** What a catalogue has wrong with it beyond its shape, or against the book it goes with. */
 export const catalogueFaults = (catalogue: Catalogue, book?: Book): Fault[] => {

@@ -50,6 +50,15 @@ describe('what a change made unsound', () => {
     expect(changedFaults(was, { ...was, book: { ...was.book, zones } })).toEqual([]);
   });
 
+  test('a pattern that was there before is not read again, and one in a changed zone is', () => {
+    const odd = makeZone('odd', { includes: [{ country: 'CA', postal: ['B3*H'] }] });
+    const was = { ...before, book: { ...makeBook(), zones: [odd] } };
+    const after = { ...was.book, zones: [odd, makeZone('new', { includes: [{ country: 'NO' }] })] };
+    expect(changedFaults(was, { ...was, book: after }).map(({ code }) => code)).not.toContain('bad-pattern');
+    const renamed = { ...after, zones: [{ ...odd, name: 'Odder' }] };
+    expect(changedFaults(was, { ...was, book: renamed }).map(({ code }) => code)).toContain('bad-pattern');
+  });
+
   test('is found in goods, test orders and rows of long lists', () => {
     const heavy = makeCatalogue(makeGood('pot', { weight: 2e8 }));
     expect(changedFaults(before, { ...before, catalogue: heavy }).map(({ path }) => path)).toEqual([

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { bookFaults, catalogueFaults } from './book-fault.ts';
+import { catalogueFaults, linkFaults, regionFaults } from './book-fault.ts';
 import { bookSchema, type Book } from '../model/book.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import { catalogueSchema, type Catalogue } from '../model/good.ts';
@@ -34,6 +34,15 @@ const lean = (before: Book, after: Book): Book => {
     postalList: fresh(before.postalList, after.postalList),
   };
 };
+
+/** The same with only those zones, taxes, areas and adjustments that are new or changed. */
+const regionsNew = (before: Book, after: Book): Book => ({
+  ...after,
+  zones: fresh(before.zones, after.zones),
+  taxes: fresh(before.taxes, after.taxes),
+  areas: fresh(before.areas, after.areas),
+  adjustments: fresh(before.adjustments, after.adjustments),
+});
 
 const lengthFault = (path: string, length: number, limit: number): Fault[] =>
   length > limit ? [fault('too-long', path, { limit, of: 'array' })] : [];
@@ -81,7 +90,8 @@ export const changedFaults = (before: Parts, after: Parts): Fault[] => {
           ...after.book.rateTables.flatMap(({ rows }) =>
             lengthFault('rateTables.rows', rows.length, MOST_ROWS),
           ),
-          ...bookFaults(book),
+          ...linkFaults(book),
+          ...regionFaults(regionsNew(before.book, book)),
         ]),
     ...(goods.before === goods.after && before.book.groups === after.book.groups
       ? []

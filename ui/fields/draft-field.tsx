@@ -47,6 +47,9 @@ const contentStyle = (right: boolean, prose: boolean, multiline: boolean): TextS
   ...(multiline ? { paddingVertical: 8 } : {}),
 });
 
+/** The label stands above the field: Paper's own, which none has, need not be moved when the field empties. */
+const STILL = { animation: { scale: 0 } };
+
 /** About how many lines a text takes, between two and twelve. */
 const linesOf = (text: string): number =>
   Math.min(
@@ -122,6 +125,7 @@ const Field = <T,>(props: DraftFieldProps<T>) => {
           outlineStyle={style.outline}
           contentStyle={contentStyle(right, prose, multiline)}
           autoComplete="off"
+          theme={STILL}
         />
       </View>
       {fault === null ? null : (

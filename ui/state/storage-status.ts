@@ -1,4 +1,4 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, prepareAutoBatched, type PayloadAction } from '@reduxjs/toolkit';
 
 /** A document that was copied aside instead of being lost, under a key of its own. */
 export interface SetAsideDocument {
@@ -39,16 +39,23 @@ export const initialStorage: StorageStatus = {
   version: null,
 };
 
+/** How keeping goes on. What comes with each edit is told a frame later, so that the edit itself is drawn first. */
 const status = createSlice({
   name: 'storage',
   initialState: initialStorage,
   reducers: {
-    keeping: (state) => {
-      if (state.state === 'kept') state.state = 'keeping';
+    keeping: {
+      reducer: (state) => {
+        if (state.state === 'kept') state.state = 'keeping';
+      },
+      prepare: prepareAutoBatched<void>(),
     },
-    kept: (state) => {
-      state.state = 'kept';
-      state.reason = null;
+    kept: {
+      reducer: (state) => {
+        state.state = 'kept';
+        state.reason = null;
+      },
+      prepare: prepareAutoBatched<void>(),
     },
     keepingFailed: (state, { payload }: PayloadAction<string>) => {
       state.state = 'failed';
@@ -57,8 +64,11 @@ const status = createSlice({
     readingOrders: (state, { payload }: PayloadAction<boolean>) => {
       state.ordersRead = !payload;
     },
-    changedNow: (state, { payload }: PayloadAction<string | null>) => {
-      state.changedAt = payload;
+    changedNow: {
+      reducer: (state, { payload }: PayloadAction<string | null>) => {
+        state.changedAt = payload;
+      },
+      prepare: prepareAutoBatched<string | null>(),
     },
     newVersion: (state, { payload }: PayloadAction<'waiting' | 'taken'>) => {
       state.version = payload;
