@@ -8,6 +8,7 @@ import type { DraftState, HistoryStep } from '../draft.ts';
 import { listText } from '../lists-text.ts';
 import type { BasketLine } from '../basket.ts';
 import { MOST_FOUND, type SessionState } from '../session.ts';
+import { keptText } from './kept-text.ts';
 import { upToDate, VERSIONS, type DocumentKind } from './versions.ts';
 
 /** The documents kept on this device: one key each, each with the version of its schema. */
@@ -171,16 +172,15 @@ export const writeDraft = (
   { workbook: { book, testOrders, accepted }, past, future, goodsStamp }: DraftState,
   notes: DraftNotes,
 ): string =>
-  JSON.stringify({
+  `${keptText({
     version: VERSIONS.draft,
     goodsStamp,
     ...notes,
-    book: { ...book, rateTables: [], postalList: [] },
     testOrders,
     accepted,
     past: shortSteps(past),
     future: shortSteps(future),
-  });
+  }).slice(0, -1)},"book":${keptText({ ...book, rateTables: [], postalList: [] })}}`;
 
 export const readGoods = (text: string): KeptGoods | null => {
   const document = parsed('catalogue', catalogueSchema, text);
