@@ -40,11 +40,21 @@ const styles = (inks: Inks) => ({
   helper: { paddingHorizontal: 0, paddingVertical: 2 },
 });
 
+/** The text of a field of one line is laid out by itself: a key pressed in it does not lay the page out anew. */
+const ALONE = {
+  position: 'absolute',
+  top: 0,
+  left: 0,
+  width: '100%',
+  height: '100%',
+  contain: 'strict',
+} as unknown as TextStyle;
+
 const contentStyle = (right: boolean, prose: boolean, multiline: boolean): TextStyle => ({
   ...(prose ? { fontFamily: SANS, fontSize: 15 } : { ...figure, lineHeight: 22 }),
   paddingHorizontal: 8,
   textAlign: right ? 'right' : 'left',
-  ...(multiline ? { paddingVertical: 8 } : {}),
+  ...(multiline ? { paddingVertical: 8 } : ALONE),
 });
 
 /** The label stands above the field: Paper's own, which none has, need not be moved when the field empties. */

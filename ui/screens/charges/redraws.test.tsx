@@ -1,0 +1,69 @@
+import { act, fireEvent, screen } from '@testing-library/react-native';
+import { Profiler } from 'react';
+import type * as Paper from 'react-native-paper';
+import { PageHead } from '../../shell/page-head.tsx';
+import { edit } from '../../state/draft.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
+import { goTo } from '../../testing/router.ts';
+import { demoStore, renderOver } from '../../testing/store.tsx';
+import { ChargesScreen } from './charges-screen.tsx';
+
+/** The fields that were drawn, by their labels. */
+const mockDrawn: string[] = [];
+
+jest.mock('react-native-paper', () => {
+  const paper = jest.requireActual<typeof Paper>('react-native-paper');
+  const { TextInput } = paper;
+  const Counted = (props: React.ComponentProps<typeof TextInput>) => {
+    mockDrawn.push(props['aria-label'] ?? '');
+    return <TextInput {...props} />;
+  };
+  return { ...paper, TextInput: Object.assign(Counted, { Icon: TextInput.Icon, Affix: TextInput.Affix }) };
+});
+
+const setParcel = (freeFrom: number, visit: string | null) =>
+  edit('setRate', { id: 'parcel-west', changes: { freeFrom } }, 'Parcel to West: free from', visit);
+
+test('what is typed into a field of a rate draws that field anew, and no other', async () => {
+  goTo({ params: { zone: 'west', service: 'parcel' } });
+  renderOver(demoStore(), <ChargesScreen />);
+  fireEvent.press(await screen.findByText('Limits, handling and more'));
+  const field = await screen.findByLabelText('Free from a subtotal of');
+  fireEvent(field, 'focus');
+  expect(new Set(mockDrawn).size).toBeGreaterThan(10);
+  mockDrawn.splice(0);
+  fireEvent.changeText(field, '120');
+  expect(new Set(mockDrawn)).toEqual(new Set(['Free from a subtotal of']));
+});
+
+test('the head of a page is not drawn for each edit of one visit', () => {
+  const store = demoStore();
+  let drawn = 0;
+  renderOver(
+    store,
+    <Profiler id="head" onRender={() => (drawn += 1)}>
+      <PageHead title="Charges" />
+    </Profiler>,
+  );
+  act(() => void store.dispatch(setParcel(9_000, 'visit')));
+  const afterFirst = drawn;
+  act(() => void store.dispatch(setParcel(9_100, 'visit')));
+  act(() => void store.dispatch(setParcel(9_200, 'visit')));
+  expect(drawn).toBe(afterFirst);
+});
+
+test('who shows some parts of the book is drawn anew for these alone', () => {
+  const store = demoStore();
+  const seen: number[] = [];
+  const Zones = () => {
+    seen.push(useBookParts('zones', 'services').zones.length);
+    return null;
+  };
+  renderOver(store, <Zones />);
+  act(() => void store.dispatch(setParcel(9_000, null)));
+  expect(seen).toHaveLength(1);
+  act(
+    () => void store.dispatch(edit('setZone', { id: 'west', changes: { name: 'Far west' } }, 'West: name')),
+  );
+  expect(seen).toHaveLength(2);
+});
