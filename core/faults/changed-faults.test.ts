@@ -50,6 +50,23 @@ describe('what a change made unsound', () => {
     expect(changedFaults(was, { ...was, book: { ...was.book, zones } })).toEqual([]);
   });
 
+  test('a rate is told whose cell another has, whose zone is gone, or whose table is none', () => {
+    const two = ['country', 'far'].map((id) => makeZone(id, { includes: [{ country: 'NO' }] }));
+    const rates = [makeRate({ id: 'near' }), makeRate({ id: 'far', zoneId: 'far' })];
+    const book = makeBook({ zones: [makeZone('country'), makeZone('far', { includes: [] })], rates });
+    const was = { ...before, book };
+    const told = (changes: Partial<Book>): string[] =>
+      changedFaults(was, { ...was, book: { ...book, ...changes } }).map(({ code }) => code);
+    const [near, far] = rates;
+    expect(told({ rates: [near!, { ...far!, zoneId: 'country' }] })).toEqual(['duplicate-rate']);
+    expect(told({ rates: [near!, { ...far!, id: 'near' }] })).toEqual(['duplicate-id']);
+    expect(told({ zones: two.slice(0, 1) })).toEqual(['dangling']);
+    expect(told({ rates: [near!, { ...far!, price: { kind: 'table', tableId: 'none' } }] })).toEqual([
+      'dangling',
+    ]);
+    expect(told({ rates: [near!, { ...far!, freeFrom: 4_000 }] })).toEqual([]);
+  });
+
   test('a pattern that was there before is not read again, and one in a changed zone is', () => {
     const odd = makeZone('odd', { includes: [{ country: 'CA', postal: ['B3*H'] }] });
     const was = { ...before, book: { ...makeBook(), zones: [odd] } };

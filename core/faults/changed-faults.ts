@@ -22,11 +22,26 @@ const fresh = <T>(before: Lists<T>, after: Lists<T>): T[] => {
   return after.filter((entry) => !known.has(entry));
 };
 
+/**
+ * Whether each rate is in the cell in which one of the same id was, and all that rates name is as before: then only a
+ * rate that is new can be wrong.
+ */
+const keepsCells = (before: Book, after: Book): boolean =>
+  (['zones', 'services', 'rateTables', 'carriers'] as const).every((name) => before[name] === after[name]) &&
+  before.rates.length === after.rates.length &&
+  after.rates.every((rate, at) => {
+    const was = before.rates[at];
+    return (
+      was === rate || (was?.id === rate.id && was.serviceId === rate.serviceId && was.zoneId === rate.zoneId)
+    );
+  });
+
 /** A book that holds of its long lists only what is new in them. */
 const lean = (before: Book, after: Book): Book => {
   const tables = new Map(before.rateTables.map((table) => [table.id, table.rows]));
   return {
     ...after,
+    rates: keepsCells(before, after) ? fresh(before.rates, after.rates) : after.rates,
     rateTables: after.rateTables.map((table) => ({
       ...table,
       rows: fresh(tables.get(table.id) ?? [], table.rows),

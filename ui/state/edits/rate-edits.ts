@@ -1,3 +1,4 @@
+import { isDraft, original } from 'immer';
 import type { Price } from '../../../core/model/price.ts';
 import type { Rate } from '../../../core/model/rate.ts';
 import { kindOf } from '../../../core/price/kinds.ts';
@@ -27,6 +28,10 @@ const dropRate = ({ book }: Workbook, { serviceId, zoneId }: Cell): void => {
 const isCell = ({ book }: Workbook, { serviceId, zoneId }: Cell): boolean =>
   book.services.some((service) => service.id === serviceId) && book.zones.some((zone) => zone.id === zoneId);
 
+/** Where a rate stands; looked for in the state itself, for a draft makes a stand-in of each rate that is looked at. */
+const placeOf = (rates: Rate[], id: string): number =>
+  (isDraft(rates) ? (original(rates) ?? rates) : rates).findIndex((one) => one.id === id);
+
 /** Changes to rates. Each changes the workbook it is given, which is a draft of the state. */
 export const rateEdits = {
   /** A first rate in an empty cell: it is switched off until its price has been looked at. */
@@ -55,7 +60,7 @@ export const rateEdits = {
 
   /** Some fields of a rate; a field given as undefined is taken out. */
   setRate: ({ book }: Workbook, { id, changes }: { id: string; changes: Partial<Rate> }): void => {
-    const rate = book.rates.find((one) => one.id === id);
+    const rate = book.rates[placeOf(book.rates, id)];
     if (!rate) return;
     for (const [field, value] of Object.entries(changes)) {
       if (value === undefined) delete rate[field as keyof Rate];
