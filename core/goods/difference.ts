@@ -49,7 +49,8 @@ export const goodFigure = (good: Good, field: Field, { decimals, units }: Displa
   return Array.isArray(value) ? value.join(', ') : (value as string);
 };
 
-const fieldsOf = (from: Good, to: Good, display: DisplayFormat): ChangedGood['fields'] =>
+/** The fields of a product that differ, with both figures as people read them. */
+export const goodFieldChanges = (from: Good, to: Good, display: DisplayFormat): ChangedGood['fields'] =>
   FIELDS.filter((field) => JSON.stringify(from[field]) !== JSON.stringify(to[field])).map((field) => ({
     name: COLUMN_NAMES[field as GoodsColumn].toLowerCase(),
     from: goodFigure(from, field, display) || 'none',
@@ -66,7 +67,7 @@ export const goodsDifference = (
   const after = new Set(to.map(({ sku }) => sku));
   const changed = to.flatMap((good) => {
     const old = before.get(good.sku);
-    const fields = old && old !== good ? fieldsOf(old, good, display) : [];
+    const fields = old && old !== good ? goodFieldChanges(old, good, display) : [];
     return fields.length > 0 ? [{ sku: good.sku, name: good.name, fields }] : [];
   });
   return {

@@ -37,13 +37,21 @@ const from =
 const fallback: Figure = (value: 'withhold' | { amount: number; name?: string }, { display }) =>
   value === 'withhold' ? 'nothing offered' : moneyFigure(value.amount, display.decimals);
 
+interface FieldWords {
+  name?: string;
+  figure?: Figure;
+  /** Whether its words leave something out: where both values are of one kind, each of their fields is told. */
+  inParts?: true;
+}
+
 /** What a field is called where its own name does not say it, and how its value reads. */
-const FIELDS: Record<string, { name?: string; figure?: Figure }> = {
+const FIELDS: Record<string, FieldWords> = {
   accountId: { name: 'account', figure: from('carriers') },
   add: { name: 'addition', figure: money },
   addStays: { name: 'addition stays when delivery is free' },
   address: { name: 'address' },
   amount: { figure: money },
+  capacity: { name: 'orders at each time' },
   boxIds: {
     name: 'boxes',
     figure: (ids: string[], { book }) => namesOf(ids, book.boxes).join(', ') || 'none',
@@ -57,6 +65,7 @@ const FIELDS: Record<string, { name?: string; figure?: Figure }> = {
   handling: {
     figure: (value: Handling, { display }) => handlingWords(value, display).join(' and ') || 'none',
   },
+  horizonDays: { name: 'days ahead at most' },
   hours: { figure: (hours: OpeningHours[]) => hoursPhrase(hours) },
   insure: { name: 'insurance', figure: points },
   leastParcelWeight: { name: 'least weight of a parcel', figure: weight },
@@ -65,6 +74,7 @@ const FIELDS: Record<string, { name?: string; figure?: Figure }> = {
   maxDistance: { name: 'greatest distance', figure: distance },
   maxTotal: { name: 'greatest total', figure: money },
   minSubtotal: { name: 'minimum order', figure: money },
+  minutes: { name: 'minutes per slot' },
   note: { name: 'note to customers' },
   on: { name: 'charged on' },
   onError: { name: 'when the carrier does not answer', figure: fallback },
@@ -87,7 +97,7 @@ const FIELDS: Record<string, { name?: string; figure?: Figure }> = {
   taxable: { name: 'taxed' },
   tare: { name: 'empty weight', figure: weight },
   timeoutMs: { name: 'time for an answer', figure: (value: number) => `${value} ms` },
-  timing: { figure: (timing: Timing) => timingPhrase(timing) },
+  timing: { figure: (timing: Timing) => timingPhrase(timing), inParts: true },
   transit: { name: 'days', figure: transitPhrase },
   withinDays: { name: 'offered within days' },
 };
@@ -112,6 +122,8 @@ const figureOf = (field: string, value: unknown, context: FieldContext): string 
 
 const isPlain = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const isOneKind = (a: unknown, b: unknown): boolean => isPlain(a) && isPlain(b) && a.kind === b.kind;
 
 type Item = Record<string, unknown>;
 const keyOf = (item: Item): string => String(item.id ?? item.code ?? '');
@@ -146,7 +158,8 @@ const ofField = (field: string, was: unknown, is: unknown, context: FieldContext
   const name = nameOf(field);
   if (field === 'credentials') return ['has other credentials'];
   const [old, now] = [figureOf(field, was, context), figureOf(field, is, context)];
-  if (FIELDS[field]?.figure && old !== now) return [`${name}: ${old} becomes ${now}`];
+  const told = FIELDS[field]?.inParts && isOneKind(was, is) ? undefined : FIELDS[field]?.figure;
+  if (told && old !== now) return [`${name}: ${old} becomes ${now}`];
   if ((isItems(was) || same(was, [])) && (isItems(is) || same(is, [])))
     return ofItems(was as Item[], is as Item[], context);
   if (Array.isArray(was) && Array.isArray(is) && [...was, ...is].every((one) => !isPlain(one)))

@@ -99,6 +99,24 @@ describe('what changed, in sentences', () => {
       ['“Moss week”: is switched off; Always: every choice costs 5.00; ends the list.'],
     ],
     [
+      'what an adjustment is called, and what it tells customers',
+      { adjustments: [{ ...rule, effect: { do: 'withhold', message: 'Too cold.' } }] },
+      { adjustments: [{ ...rule, name: 'Frost', effect: { do: 'withhold', message: 'Too wet.' } }] },
+      ['“Frost”: was named Moss week; message to the customer: “Too cold.” becomes “Too wet.”.'],
+    ],
+    [
+      'a rate that is moved to another zone',
+      { zones: [makeZone('country'), makeZone('far')] },
+      { zones: [makeZone('country'), makeZone('far')], rates: [makeRate({ zoneId: 'far' })] },
+      ['Parcel to far: was for Parcel to country.'],
+    ],
+    [
+      'a step’s amount and what is added above it',
+      rates({ price: tiers('weight', [{ from: 0, amount: 500, percent: 100 }]) }),
+      rates({ price: tiers('weight', [{ from: 0, amount: 600, percent: 200 }]) }),
+      ['Parcel to country: from 0 kg: 5.00 becomes 6.00, 1 % more becomes 2 % more.'],
+    ],
+    [
       'the order of adjustments',
       { adjustments: [rule, { ...rule, id: 'b' }] },
       { adjustments: [{ ...rule, id: 'b' }, rule] },

@@ -2,6 +2,7 @@ import type { Price, Step } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { fieldChanges, type FieldContext } from './field-changes.ts';
 import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../words/figure.ts';
+import { kindOf } from '../price/kinds.ts';
 import { ratePhrase } from '../price/rate-phrase.ts';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -26,9 +27,11 @@ const stepChanges = (before: Tiers, after: Tiers, display: DisplayFormat): strin
     const was: Step | undefined = old.get(step.from);
     if (!was) return [`${at(step.from)}: ${money(step.amount)} is new`];
     if (same(was, step)) return [];
-    return was.amount === step.amount
-      ? [`${at(step.from)}: ${above(was)} becomes ${above(step)}`]
-      : [`${at(step.from)}: ${money(was.amount)} becomes ${money(step.amount)}`];
+    const told = [
+      ...(was.amount === step.amount ? [] : [`${money(was.amount)} becomes ${money(step.amount)}`]),
+      ...(above(was) === above(step) ? [] : [`${above(was)} becomes ${above(step)}`]),
+    ];
+    return [`${at(step.from)}: ${told.join(', ')}`];
   });
   const gone = before.steps
     .filter(({ from }) => !now.has(from))
@@ -44,25 +47,27 @@ const stepChanges = (before: Tiers, after: Tiers, display: DisplayFormat): strin
   return [...changed, ...gone, ...until];
 };
 
-const priceChanges = (before: Rate, after: Rate, context: FieldContext): string[] => {
+/** A price in a few words: '8.50 to 24.00 by weight'. */
+const priceWords = (price: Price, display: DisplayFormat): string => {
+  const { price: figure, by } = kindOf(price).phrase(price, display);
+  return by !== null && /^(by|a|then) /.test(by) ? `${figure} ${by}` : figure;
+};
+
+/** The kinds whose words say all that there is to say. */
+const SAID_WHOLE: readonly Price['kind'][] = ['flat', 'percent', 'per-product'];
+
+/** What changed about a price, a few words each. */
+export const priceChanges = (was: Price, is: Price, context: FieldContext): string[] => {
   const { display } = context;
-  if (same(before.price, after.price)) return [];
-  const [was, is] = [before.price, after.price];
-  if (was.kind === 'steps' && is.kind === 'steps' && was.basis === is.basis && was.per === is.per)
-    return stepChanges(was, is, display);
-  const words = (rate: Rate): string => {
-    const { price, notes } = ratePhrase(rate, display);
-    const by = notes[0] !== undefined && /^(by|a|then) /.test(notes[0]) ? ` ${notes[0]}` : '';
-    return `${price}${by}`;
-  };
-  return words(before) === words(after)
-    ? fieldChanges(was, is, context)
-    : [
-        `${words(before)} becomes ${words(after)}`,
-        ...(was.kind === 'carrier' && is.kind === 'carrier'
-          ? fieldChanges({ services: was.services }, { services: is.services }, context)
-          : []),
-      ];
+  if (same(was, is)) return [];
+  if (was.kind === 'steps' && is.kind === 'steps' && was.basis === is.basis)
+    return [
+      ...fieldChanges({ measuredFor: was.per }, { measuredFor: is.per }, context),
+      ...stepChanges(was, is, display),
+    ];
+  const [before, after] = [priceWords(was, display), priceWords(is, display)];
+  const isSaid = was.kind !== is.kind || SAID_WHOLE.includes(is.kind) || is.kind === 'steps';
+  return isSaid && before !== after ? [`${before} becomes ${after}`] : fieldChanges(was, is, context);
 };
 
 /** What else a rate says in its phrase: what is no longer so, and what is now. */
@@ -80,7 +85,7 @@ const noteChanges = (before: Rate, after: Rate, display: DisplayFormat): string[
 /** What changed about a rate, a few words each. */
 export const rateChanges = (before: Rate, after: Rate, context: FieldContext): string[] => [
   ...(before.active === after.active ? [] : [after.active ? 'is switched on' : 'is switched off']),
-  ...priceChanges(before, after, context),
+  ...priceChanges(before.price, after.price, context),
   ...noteChanges(before, after, context.display),
   ...(same(before.channels, after.channels)
     ? []

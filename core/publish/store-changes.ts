@@ -1,6 +1,7 @@
 import { IN_ENGLISH, type Language } from '../model/language.ts';
 import type { Region } from '../model/place.ts';
 import type { Store } from '../model/store.ts';
+import type { BookChange } from './changes.ts';
 import { fieldChanges, type FieldContext } from './field-changes.ts';
 import { moneyFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
 import { placeNames, placesListed } from '../words/place-phrase.ts';
@@ -77,17 +78,16 @@ const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo'], display: Di
   ];
 };
 
-/** What changed about the store, a sentence for each field. */
-export const storeChanges = (before: Store, after: Store, context: FieldContext): string[] =>
-  (Object.keys(NAMES) as (keyof Store)[]).flatMap((field) => {
-    const [was, is] = [before[field], after[field]];
-    if (JSON.stringify(was) === JSON.stringify(is)) return [];
-    if (field === 'sellsTo')
-      return sellsToChanges(before.sellsTo, after.sellsTo, context.display).map(
-        (words) => `The store, where it sells: ${words}.`,
-      );
-    const [old, now] = [wordsOf(field, was, context.display), wordsOf(field, is, context.display)];
-    return old === null || now === null
-      ? fieldChanges({ [field]: was }, { [field]: is }, context).map((words) => `The store, ${words}.`)
-      : [`The store, ${NAMES[field]}: ${old} becomes ${now}.`];
-  });
+type StoreChange = Extract<BookChange, { of: 'store' }>;
+
+/** What changed about a field of the store, a sentence for each part of it. */
+export const storeSentences = ({ field, was, is }: StoreChange, context: FieldContext): string[] => {
+  if (field === 'sellsTo')
+    return sellsToChanges(was as Store['sellsTo'], is as Store['sellsTo'], context.display).map(
+      (words) => `The store, where it sells: ${words}.`,
+    );
+  const [old, now] = [wordsOf(field, was, context.display), wordsOf(field, is, context.display)];
+  return old === null || now === null
+    ? fieldChanges({ [field]: was }, { [field]: is }, context).map((words) => `The store, ${words}.`)
+    : [`The store, ${NAMES[field]}: ${old} becomes ${now}.`];
+};
