@@ -1,5 +1,10 @@
 import { makeBook, makeCatalogue, makeGood, makeRate, makeZone } from '../testing/book.ts';
 import type { Book } from '../model/book.ts';
+import { demoBook } from '../../demo/book.ts';
+import { demoCatalogue } from '../../demo/goods.ts';
+import { readBook } from '../formats/read.ts';
+import { oneChange } from '../testing/one-change.ts';
+import { catalogueFaults } from './book-fault.ts';
 import { changedFaults } from './changed-faults.ts';
 
 const before = { book: makeBook(), catalogue: makeCatalogue(), testOrders: [] };
@@ -94,5 +99,25 @@ describe('what a change made unsound', () => {
     expect(codes(makeBook({ rateTables: [{ id: 't', name: 'T', basis: 'weight', rows }] }))).toEqual([
       'rateTables.rows[0].amount: too-small',
     ]);
+  });
+
+  test('is what reading the whole book would find: nothing more, nothing less, after any change of the demo', () => {
+    const was = { book: demoBook, catalogue: demoCatalogue, testOrders: [] };
+    // What no edit can make, as a kind that there is not, may end the look at it: that counts as a fault.
+    const isSound = (book: Book): boolean => {
+      try {
+        return changedFaults(was, { ...was, book }).length === 0;
+      } catch {
+        return false;
+      }
+    };
+    const isRead = (book: Book): boolean =>
+      readBook(book).ok && catalogueFaults(demoCatalogue, book).length === 0;
+    const changes = oneChange<Book>(demoBook).filter(
+      ({ path: [part] }) => part !== 'format' && part !== 'version',
+    );
+    const unlike = changes.filter(({ value }) => isSound(value) !== isRead(value));
+    expect(changes.length).toBeGreaterThan(700);
+    expect(unlike.map(({ path }) => path.join('.'))).toEqual([]);
   });
 });

@@ -21,6 +21,9 @@ const STORE: RuleRef = { kind: 'store', id: 'store' };
 /** What is told where nothing else is: something differs, and nobody is left to think that nothing does. */
 const OTHERWISE = 'changes in something that has no words';
 
+/** A sentence with its full stop, unless it ends with one that is quoted. */
+const ended = (text: string): string => (/[.!?]”$/.test(text) ? text : `${text}.`);
+
 const entrySentence = <L extends ListName>(
   { of, was, is }: EntryChange<L>,
   context: ChangeContext,
@@ -34,7 +37,7 @@ const entrySentence = <L extends ListName>(
   if (!was) return [{ where, text: `${name} is new${words.isNew ? `: ${words.isNew(is, context)}` : ''}.` }];
   const told = words.changed(was, is, context);
   const all = told.length > 0 ? told : fieldChanges(was, is, context);
-  return [{ where, text: `${name}: ${all.join('; ') || OTHERWISE}.` }];
+  return [{ where, text: ended(`${name}: ${all.join('; ') || OTHERWISE}`) }];
 };
 
 const lineChange = (was: PostalRule, is: PostalRule): string => {

@@ -84,7 +84,7 @@ const zoneWords = (was: Zone, is: Zone, { book, display }: ChangeContext): strin
 const ruleOf = ({ when, to, effect }: Adjustment): object => ({ when, to, effect });
 
 const messageOf = ({ effect }: Adjustment): object =>
-  effect.do === 'withhold' ? { messageToTheCustomer: effect.message } : {};
+  effect.do === 'withhold' ? { whatTheCustomerIsTold: effect.message } : {};
 
 /** What an adjustment says now; of a part that its sentence does not tell, the fields. */
 const adjustmentWords = (was: Adjustment, is: Adjustment, context: ChangeContext): string[] => {

@@ -102,7 +102,7 @@ describe('what changed, in sentences', () => {
       'what an adjustment is called, and what it tells customers',
       { adjustments: [{ ...rule, effect: { do: 'withhold', message: 'Too cold.' } }] },
       { adjustments: [{ ...rule, name: 'Frost', effect: { do: 'withhold', message: 'Too wet.' } }] },
-      ['“Frost”: was named Moss week; message to the customer: “Too cold.” becomes “Too wet.”.'],
+      ['“Frost”: was named Moss week; what the customer is told: “Too cold.” becomes “Too wet.”'],
     ],
     [
       'a rate that is moved to another zone',

@@ -36,8 +36,10 @@ const changedFields = (book: Book, held: Book | null): Pick<ShopParts, 'book' | 
   const whole: Partial<Record<string, unknown>> = {};
   const entries: ShopParts['entries'] = {};
   const lists: ShopParts['lists'] = {};
-  for (const [name, value] of Object.entries(book)) {
+  // A part that the book no longer has goes over as undefined.
+  for (const name of new Set([...Object.keys(book), ...Object.keys(held ?? {})])) {
     const field = name as keyof Book;
+    const value: unknown = book[field];
     const before = held?.[field];
     if (value === before) continue;
     const isFew = field !== 'rateTables' && Array.isArray(value) && Array.isArray(before);

@@ -1,15 +1,17 @@
 import type { Book } from '../../core/model/book.ts';
 import type { Good } from '../../core/model/good.ts';
 import { makeBook, makeCatalogue, makeGood, makeRate } from '../../core/testing/book.ts';
+import { oneChange } from '../../core/testing/one-change.ts';
+import { demoBook } from '../../demo/book.ts';
 import type { RootState } from '../state/store.ts';
 import { changedParts, heldOf, NOTHING_HELD } from './changed-parts.ts';
 import { withCatalogue, withParts } from './shop-parts.ts';
 
 const stateOf = (book: Book): RootState =>
   ({
-    draft: { workbook: { book, catalogue: { goods: [] }, testOrders: [] }, bookId: 'own' },
-    orders: { list: [] },
-    demoOrders: { list: [] },
+    draft: { workbook: { book, catalogue: { goods: [] }, testOrders: [] } },
+    orders: [],
+    demoOrders: [],
   }) as unknown as RootState;
 
 const catalogueState = (goods: Good[]): RootState => {
@@ -17,6 +19,13 @@ const catalogueState = (goods: Good[]): RootState => {
   const workbook = { ...state.draft.workbook, catalogue: makeCatalogue(...goods) };
   return { ...state, draft: { ...state.draft, workbook } };
 };
+
+const sorted = (shop: Partial<Book>): object =>
+  Object.fromEntries(
+    Object.entries(shop)
+      .filter(([, part]) => part !== undefined)
+      .sort(([a], [b]) => (a < b ? -1 : 1)),
+  );
 
 const rates = Array.from({ length: 8 }, (_, at) => makeRate({ id: `r${at}`, zoneId: `z${at}` }));
 const book = makeBook({ rates });
@@ -75,6 +84,18 @@ describe('what is handed to a worker', () => {
     expect(parts.entries).toEqual({});
     expect(parts.lists?.rateTables).toBe(JSON.stringify(after.rateTables));
     expect(withParts(before, parts)).toEqual(after);
+  });
+
+  test('makes of what is there what the shop is now, after any change of the demo', () => {
+    const held = heldOf(stateOf(demoBook));
+    // Of the parts of a book, one alone may be missing.
+    const isOne = (path: readonly unknown[]): boolean => path.length > 1 || path[0] === 'translations';
+    const changes = oneChange<Book>(demoBook).filter(({ path }) => isOne(path));
+    const unlike = changes.filter(({ value }) => {
+      const there = withParts(demoBook, structuredClone(changedParts(stateOf(value), held)));
+      return JSON.stringify(sorted(there)) !== JSON.stringify(sorted(value));
+    });
+    expect(unlike.map(({ path }) => path.join('.'))).toEqual([]);
   });
 
   test('is of one changed product that product alone, and the others stay what they were', () => {
