@@ -40,14 +40,18 @@ export const postalAreasIn = (
 const isHeld = (covers: Coverage, beyond: number, centre: Point | undefined, point: Point): boolean =>
   covers.kind === 'shape' ? ringHolds(covers.ring, point) : centre !== undefined && beyond <= 0;
 
-/** A postal area near a location, and the areas of it that cover it. */
+type Named = Pick<DeliveryArea, 'id' | 'name'>;
+
+/** A postal area near a location, and the delivery areas that cover it, by id and name. */
 export interface NearbyCode {
   postal: PostalArea;
   /** The areas that take it, one a location. */
-  takes: DeliveryArea[];
+  takes: Named[];
   /** Others that cover it too. */
-  also: DeliveryArea[];
+  also: Named[];
 }
+
+const named = ({ id, name }: Named): Named => ({ id, name });
 
 /** Every postal area with what covers it: those that are covered twice, and those that nothing covers. */
 export const nearbyCodes = (index: AreaIndex, country: string, postal: readonly PostalArea[]): NearbyCode[] =>
@@ -55,7 +59,7 @@ export const nearbyCodes = (index: AreaIndex, country: string, postal: readonly 
     const found = areasAt(index, placeOf({ country, postalCode: wholeCode(country, one.code) }), one.point);
     const best = [...bestAreas(found).values()].map(({ area }) => area);
     const also = found.map(({ area }) => area).filter((area) => !best.includes(area));
-    return { postal: one, takes: best, also: [...new Set(also)] };
+    return { postal: one, takes: best.map(named), also: [...new Set(also)].map(named) };
   });
 
 /** A code of a postal area that stands for its codes: a Canadian one is filled up. */

@@ -44,3 +44,16 @@ test('calls the function it was given last, though it was not drawn again for it
   fireEvent.press(screen.getByText('Add'));
   expect([pressed, drawn]).toEqual([['second'], 2]);
 });
+
+test('a set or a map that holds other things looks other', () => {
+  let times = 0;
+  const Chosen = memoizedByLooks(function Chosen({ ids }: { ids: ReadonlySet<string> }) {
+    times += 1;
+    return <Text>{[...ids].join()}</Text>;
+  });
+  const { rerender } = render(<Chosen ids={new Set(['a'])} />);
+  rerender(<Chosen ids={new Set(['a'])} />);
+  expect(times).toBe(1);
+  rerender(<Chosen ids={new Set(['b'])} />);
+  expect(screen.getByText('b')).toBeTruthy();
+});

@@ -1,4 +1,4 @@
-import isEqual from 'fast-deep-equal';
+import isEqual from 'fast-deep-equal/es6';
 import { memo, useRef, type ComponentType } from 'react';
 
 type Handler = (...args: unknown[]) => unknown;

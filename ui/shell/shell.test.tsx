@@ -1,4 +1,4 @@
-import { act, fireEvent, screen } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { edit } from '../state/draft.ts';
 import { keysToggled, messageShown } from '../state/session.ts';
 import { keeping, keepingFailed, kept, type SetAsideDocument } from '../state/storage-status.ts';
@@ -29,12 +29,12 @@ describe('the head of a page', () => {
     expect(west(store)).toBe('Prairies');
   });
 
-  test('says whether the draft is kept', () => {
+  test('says whether the draft is kept', async () => {
     const store = demoStore();
     renderOver(store, <PageHead title="Charges" />);
     expect(screen.getByText('Draft saved')).toBeTruthy();
     act(() => void store.dispatch(keeping()));
-    expect(screen.getByText('Saving draft')).toBeTruthy();
+    expect(await screen.findByText('Saving draft')).toBeTruthy();
     act(() => void store.dispatch(keepingFailed('the disk is full')));
     expect(screen.getByText('Draft not saved')).toBeTruthy();
   });
@@ -48,14 +48,14 @@ describe('the head of a page', () => {
 });
 
 describe('the bar about storage', () => {
-  test('is there only when something is wrong', () => {
+  test('is there only when something is wrong', async () => {
     const store = demoStore();
     renderOver(store, <StorageBar />);
     expect(screen.queryByRole('alert')).toBeNull();
     act(() => void store.dispatch(keepingFailed('the disk is full')));
     expect(screen.getByText(/not being kept on this device \(the disk is full\)/)).toBeTruthy();
     act(() => void store.dispatch(kept()));
-    expect(screen.queryByRole('alert')).toBeNull();
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
   });
 
   test('names what was set aside', () => {

@@ -3,9 +3,11 @@ import { Profiler } from 'react';
 import type * as Paper from 'react-native-paper';
 import { PageHead } from '../../shell/page-head.tsx';
 import { edit } from '../../state/draft.ts';
+import { selectBook } from '../../state/selectors.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
 import { goTo } from '../../testing/router.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
+import { selectAreaMarks, selectMapBook, selectNearbyCodes } from '../reach/nearby/nearby-selectors.ts';
 import { ChargesScreen } from './charges-screen.tsx';
 
 /** The fields that were drawn, by their labels. */
@@ -66,4 +68,23 @@ test('who shows some parts of the book is drawn anew for these alone', () => {
     () => void store.dispatch(edit('setZone', { id: 'west', changes: { name: 'Far west' } }, 'West: name')),
   );
   expect(seen).toHaveLength(2);
+});
+
+test('the map of the neighbourhood is what it was after an edit of what is not on it', () => {
+  const store = demoStore();
+  const { getState, dispatch } = store;
+  const postal: never[] = [];
+  const shown = () => [
+    selectMapBook(getState()),
+    selectAreaMarks(getState()),
+    selectNearbyCodes(getState(), postal),
+  ];
+  const before = shown();
+  const [area] = selectBook(getState()).areas;
+  const set = (changes: object) => dispatch(edit('setArea', { id: area!.id, changes }, 'area'));
+  set({ minSubtotal: 4_200 });
+  shown().forEach((part, at) => expect(part).toBe(before[at]));
+  set({ name: 'Isthmus' });
+  expect(selectMapBook(getState())).not.toBe(before[0]);
+  expect(selectAreaMarks(getState()).get(area!.id)?.letter).toBe('I');
 });

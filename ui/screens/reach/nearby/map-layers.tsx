@@ -1,6 +1,5 @@
 import { memo } from 'react';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import type { Book } from '../../../../core/model/book.ts';
 import type { NearbyCode } from '../../../../core/coverage/neighbourhood.ts';
 import { distanceFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
@@ -9,11 +8,12 @@ import { useInks } from '../../../theme/theme.ts';
 import { SANS_STRONG } from '../../../theme/tokens.ts';
 import type { ZoneMark } from '../../../theme/zone-marks.ts';
 import { placedLabels, type Label } from './map-labels.ts';
+import type { MapBook } from './nearby-selectors.ts';
 import { at, circlePath, type Plane, type Point } from './map-plane.ts';
 
 /** What the layers of the map are drawn from. */
 export interface Drawing {
-  book: Book;
+  book: MapBook;
   codes: readonly NearbyCode[];
   marks: ReadonlyMap<string, ZoneMark>;
   /** The area that is open. */
@@ -31,7 +31,7 @@ const isSeen = ({ width, height }: Plane, x: number, y: number): boolean =>
 const ringsOf = ({
   areas,
   locations,
-}: Book): { key: string; centre: Point; metres: number; amount: number }[] =>
+}: MapBook): { key: string; centre: Point; metres: number; amount: number }[] =>
   areas.flatMap(({ id, price, locationId, covers }) => {
     const centre = locations.find((one) => one.id === locationId)?.address.point;
     if (!centre || price.kind !== 'steps' || price.basis !== 'distance') return [];

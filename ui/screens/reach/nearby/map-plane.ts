@@ -1,6 +1,6 @@
 import { geoCircle, geoMercator, geoPath, type GeoProjection } from 'd3-geo';
 import type { Destination } from '../../../../core/model/place.ts';
-import type { Book } from '../../../../core/model/book.ts';
+import type { MapBook } from './nearby-selectors.ts';
 import { METRES_A_DEGREE } from '../../../../core/place/ring.ts';
 
 export type Point = NonNullable<Destination['point']>;
@@ -76,7 +76,7 @@ export const viewOfPoints = (points: readonly Point[], width: number, height: nu
 };
 
 /** The view that holds all that the book draws nearby, with room about it. */
-export const wholeView = ({ locations, areas }: Book, width: number, height: number): NearView => {
+export const wholeView = ({ locations, areas }: MapBook, width: number, height: number): NearView => {
   const points = locations.flatMap(({ address }) => address.point ?? []);
   const rings = areas.flatMap(({ covers }) =>
     covers.kind === 'shape' ? covers.ring.map(([lng, lat]) => ({ lat, lng })) : [],

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Position } from '../../../../core/model/delivery.ts';
@@ -62,7 +62,7 @@ const Zooms = ({
 };
 
 /** The neighbourhood to scale: coast, postal areas, locations, and what is delivered to. */
-const NearbyMap = ({ title, draws, onDrawn, ...stands }: Props) => {
+const NearbyMap = memo(function NearbyMap({ title, draws, onDrawn, ...stands }: Props) {
   const style = useStyles(styles);
   const [width, setWidth] = useState(0);
   const height = Math.min(TALLEST, Math.round(width * MAP_RATIO));
@@ -132,5 +132,5 @@ const NearbyMap = ({ title, draws, onDrawn, ...stands }: Props) => {
       </View>
     </View>
   );
-};
+});
 export default NearbyMap;

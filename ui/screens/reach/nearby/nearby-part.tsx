@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { lazy, Suspense } from 'react';
+import { lazy, memo, Suspense } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Position } from '../../../../core/model/delivery.ts';
@@ -7,17 +7,18 @@ import type { NearbyCode } from '../../../../core/coverage/neighbourhood.ts';
 import { Beside } from '../../../parts/beside.tsx';
 import { ColumnWidth } from '../../../parts/column-width.ts';
 import { Section } from '../../../parts/section.tsx';
+import { useSteady } from '../../../parts/use-steady.ts';
 import { usePostalAreas } from '../../../places/use-gazetteer.ts';
 import { edit } from '../../../state/draft.ts';
-import { selectBook } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { Panel } from '../../charges/panel.tsx';
 import { AreaPanel } from './area-panel.tsx';
 import { AreaList, PickupList } from './nearby-lists.tsx';
-import { selectAreaMarks, selectNearbyCodes } from './nearby-selectors.ts';
+import { selectAreaMarks, selectMapBook, selectNearbyCodes } from './nearby-selectors.ts';
 import { PickupPanel } from './pickup-panel.tsx';
 
 const NearbyMap = lazy(async () => ({ default: (await import('../maps.ts')).NearbyMap }));
@@ -28,7 +29,7 @@ const styles = (inks: Inks) => ({
 });
 
 /** Codes that two areas cover, and codes between them that none does. */
-const CodeFacts = ({ codes }: { codes: readonly NearbyCode[] }) => {
+const CodeFacts = memo(function CodeFacts({ codes }: { codes: readonly NearbyCode[] }) {
   const style = useStyles(styles);
   const twice = codes.filter(({ also }) => also.length > 0);
   const farthest = codes.findLastIndex(({ takes }) => takes.length > 0);
@@ -56,13 +57,14 @@ const CodeFacts = ({ codes }: { codes: readonly NearbyCode[] }) => {
       )}
     </View>
   );
-};
+});
 
 /** The neighbourhood: where the shop delivers by itself, and where customers collect. */
 const NearbyPart = () => {
   const style = useStyles(styles);
   const router = useRouter();
-  const book = useAppSelector(selectBook);
+  const book = useAppSelector(selectMapBook);
+  const { areas, pickups } = useBookParts('areas', 'pickups');
   const dispatch = useAppDispatch();
   const { area, pickup, draw } = useLocalSearchParams<{ area?: string; pickup?: string; draw?: string }>();
   const postal = usePostalAreas(book.locations[0]?.address.country ?? '');
@@ -72,16 +74,16 @@ const NearbyPart = () => {
     router.navigate({ pathname: '/reach', params: { part: 'nearby', ...params } });
   };
   const openArea = area ?? null;
-  const opened = book.areas.find(({ id }) => id === openArea);
-  const point = book.pickups.find(({ id }) => id === pickup);
+  const opened = areas.find(({ id }) => id === openArea);
+  const point = pickups.find(({ id }) => id === pickup);
   const shown = opened ?? point;
-  const onDrawn = (ring: Position[] | null): void => {
+  const onDrawn = useSteady((ring: Position[] | null): void => {
     if (ring && opened) {
       const changes = { covers: { kind: 'shape' as const, ring } };
       dispatch(edit('setArea', { id: opened.id, changes }, `${opened.name}: shape`));
     }
     if (opened) show({ area: opened.id });
-  };
+  });
   const served = codes.filter(({ takes }) => takes.length > 0).length;
   const title = `The neighbourhood: ${served} of ${codes.length} postal areas nearby are delivered to`;
   const panel = shown ? (

@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import { View } from 'react-native';
 import type { DeliveryArea, Position } from '../../../../core/model/delivery.ts';
+import type { MapBook } from './nearby-selectors.ts';
 import { edit } from '../../../state/draft.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -9,7 +10,7 @@ import { at, pointAt, type Plane } from './map-plane.ts';
 import { useDrag } from './use-drag.ts';
 
 interface Props {
-  areas: readonly DeliveryArea[];
+  areas: MapBook['areas'];
   open: string | null;
   plane: Plane;
 }
