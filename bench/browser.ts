@@ -20,6 +20,7 @@ import {
   opened,
   percentile,
   report,
+  scrolled,
 } from './in-browser.ts';
 import { randomRequests } from './large-book.ts';
 import { benchSlowPhone } from './slow-phone.ts';
@@ -112,26 +113,11 @@ const benchScroll = async (browser: Browser, origin: string): Promise<void> => {
     .first()
     .waitFor();
   await page.waitForTimeout(1_000);
-  const frames = await page.evaluate(async () => {
-    const list = [...document.querySelectorAll<HTMLElement>('[role=grid] div')].find(
-      (one) => one.scrollHeight > 20_000 && getComputedStyle(one).overflowY !== 'visible',
-    );
-    if (!list) throw new Error('the list of goods does not scroll');
-    const times: number[] = [];
-    let last = performance.now();
-    for (let frame = 0; frame < 400; frame += 1) {
-      list.scrollTop += 90;
-      const now = await new Promise<number>((resolve) => requestAnimationFrame(resolve));
-      times.push(now - last);
-      last = now;
-    }
-    return { times: times.slice(1), moved: list.scrollTop };
-  });
-  if (frames.moved < 30_000) throw new Error('the goods did not scroll');
-  const worst = Math.max(...frames.times).toFixed(0);
+  const frames = await scrolled(page, 400, 90);
+  const worst = Math.max(...frames).toFixed(0);
   report(
     `${GOODS} goods scrolled, frame at the 95th percentile`,
-    percentile(frames.times, 0.95),
+    percentile(frames, 0.95),
     50,
     'ms',
     `, worst ${worst}`,

@@ -121,3 +121,28 @@ export const keyToPreview = async (
   await press();
   return page.evaluate(() => (window as unknown as { isChanged: Promise<number> }).isChanged);
 };
+
+/** The milliseconds of each frame while the tallest list of a page is scrolled by so many pixels a frame. */
+export const scrolled = (page: Page, frames: number, step: number): Promise<number[]> =>
+  page.evaluate(
+    async ([count, pixels]) => {
+      const list = [...document.querySelectorAll<HTMLElement>('div')]
+        .filter(
+          (one) =>
+            one.scrollHeight > one.clientHeight + 5_000 && getComputedStyle(one).overflowY !== 'visible',
+        )
+        .sort((a, b) => b.scrollHeight - a.scrollHeight)[0];
+      if (!list) throw new Error('nothing on the page scrolls');
+      const times: number[] = [];
+      let last = performance.now();
+      for (let frame = 0; frame < count; frame += 1) {
+        list.scrollTop += pixels;
+        const now = await new Promise<number>((resolve) => requestAnimationFrame(resolve));
+        times.push(now - last);
+        last = now;
+      }
+      if (list.scrollTop < count * pixels * 0.5) throw new Error('the list did not scroll');
+      return times.slice(1);
+    },
+    [frames, step] as const,
+  );

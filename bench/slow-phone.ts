@@ -15,6 +15,7 @@ import {
   newContext,
   percentile,
   report,
+  scrolled,
 } from './in-browser.ts';
 import { postalCode } from './large-book.ts';
 
@@ -101,27 +102,6 @@ const benchKeys = async (
   await page.context().close();
 };
 
-/** The frames while the tallest list of a page is scrolled, in milliseconds. */
-const scrolled = (page: Page): Promise<number[]> =>
-  page.evaluate(async () => {
-    const list = [...document.querySelectorAll<HTMLElement>('div')]
-      .filter(
-        (one) => one.scrollHeight > one.clientHeight + 5_000 && getComputedStyle(one).overflowY !== 'visible',
-      )
-      .sort((a, b) => b.scrollHeight - a.scrollHeight)[0];
-    if (!list) throw new Error('nothing on the page scrolls');
-    const times: number[] = [];
-    let last = performance.now();
-    for (let frame = 0; frame < 300; frame += 1) {
-      list.scrollTop += 60;
-      const now = await new Promise<number>((resolve) => requestAnimationFrame(resolve));
-      times.push(now - last);
-      last = now;
-    }
-    if (list.scrollTop < 10_000) throw new Error('the list did not scroll');
-    return times.slice(1);
-  });
-
 const manyCodes = (): PostalRule[] => {
   const random = seeded(5);
   return Array.from({ length: CODES }, () => ({
@@ -146,7 +126,7 @@ const benchScrolls = async (browser: Browser, origin: string): Promise<void> => 
     await page.getByText(ready).first().waitFor();
     await page.waitForTimeout(2_500);
     await slowed(page);
-    const frames = await scrolled(page);
+    const frames = await scrolled(page, 300, 60);
     const middle = percentile([...frames], 0.95).toFixed(0);
     report(
       `${name} scrolled at ${SLOWED} x, the longest frame`,

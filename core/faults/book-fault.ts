@@ -175,18 +175,12 @@ const remainderFaults = (book: Book): Fault[] => {
   );
 };
 
-/** The parts of a book in which places are written. */
-type RegionsOf = Pick<
-  Book,
-  'store' | 'zones' | 'taxes' | 'postalList' | 'areas' | 'rateTables' | 'adjustments'
->;
-
 const patternFaults = (path: Path, region: Region): Fault[] =>
   (region.postal ?? []).flatMap((pattern, at) =>
     parsePattern(region.country, pattern) ? [] : [fault('bad-pattern', [...path, 'postal', at], { pattern })],
   );
 
-const coverageFaults = ({ areas }: Pick<Book, 'areas'>): Fault[] =>
+const coverageFaults = ({ areas }: Book): Fault[] =>
   areas.flatMap(({ covers }, at) =>
     covers.kind === 'postal'
       ? covers.patterns.flatMap((pattern, p) =>
@@ -198,7 +192,7 @@ const coverageFaults = ({ areas }: Pick<Book, 'areas'>): Fault[] =>
   );
 
 /** The postal patterns that are none, wherever a book has some. */
-export const regionFaults = (book: RegionsOf): Fault[] => {
+export const regionFaults = (book: Book): Fault[] => {
   const listed = (path: Path, regions: readonly Region[]): Fault[] =>
     regions.flatMap((region, at) => patternFaults([...path, at], region));
   return [

@@ -27,11 +27,15 @@ const LISTS = [
 ] as const;
 export type ListName = (typeof LISTS)[number] | 'rateTables';
 
+/** One entry of a list before and after: null where it was not there yet, or is there no more. */
+interface Pair<T> {
+  was: T | null;
+  is: T | null;
+}
+
 /** An entry of one list that came (`was` is null), went (`is` is null) or changed. */
-export interface EntryChange<L extends ListName> {
+export interface EntryChange<L extends ListName> extends Pair<Book[L][number]> {
   of: L;
-  was: Book[L][number] | null;
-  is: Book[L][number] | null;
 }
 
 const ORDERED = ['zones', 'services', 'adjustments'] as const;
@@ -43,28 +47,29 @@ export type BookChange =
   | { of: 'duties'; was: Book['duties']; is: Book['duties'] }
   /** The texts that read otherwise in a language. */
   | { of: 'translations'; language: Language; texts: string[] }
-  | { of: 'postalList'; what: 'new' | 'gone' | 'changed'; lines: { was: PostalRule; is: PostalRule }[] }
+  | { of: 'postalList'; what: 'new' | 'gone' | 'changed'; lines: Pair<PostalRule>[] }
   | { of: 'order'; list: (typeof ORDERED)[number] }
-  | { of: 'goods'; was: Good | null; is: Good | null };
+  | ({ of: 'goods' } & Pair<Good>);
 
 /** Whether two values hold the same; most are the same object. */
 export const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 
 /** The entries of a list that came, then those that went, then those that changed. */
-const entryChanges = <L extends ListName>(of: L, before: Book, after: Book): EntryChange<L>[] => {
-  type Entry = Book[L][number];
-  const [was, is] = [before[of] as readonly Entry[], after[of] as readonly Entry[]];
-  const old = new Map(was.map((entry) => [entry.id, entry]));
-  const now = new Set(is.map(({ id }) => id));
+const compared = <T>(before: readonly T[], after: readonly T[], keyOf: (entry: T) => string): Pair<T>[] => {
+  const old = new Map(before.map((entry) => [keyOf(entry), entry]));
+  const now = new Set(after.map(keyOf));
   return [
-    ...is.filter(({ id }) => !old.has(id)).map((entry) => ({ of, was: null, is: entry })),
-    ...was.filter(({ id }) => !now.has(id)).map((entry) => ({ of, was: entry, is: null })),
-    ...is.flatMap((entry) => {
-      const before = old.get(entry.id);
-      return before && !same(before, entry) ? [{ of, was: before, is: entry }] : [];
+    ...after.filter((entry) => !old.has(keyOf(entry))).map((is) => ({ was: null, is })),
+    ...before.filter((entry) => !now.has(keyOf(entry))).map((was) => ({ was, is: null })),
+    ...after.flatMap((is) => {
+      const was = old.get(keyOf(is));
+      return was !== undefined && !same(was, is) ? [{ was, is }] : [];
     }),
   ];
 };
+
+const entryChanges = <L extends ListName>(of: L, before: Book, after: Book): EntryChange<L>[] =>
+  compared<Book[L][number]>(before[of], after[of], ({ id }) => id).map((pair) => ({ of, ...pair }));
 
 const storeChanges = (before: Store, after: Store): BookChange[] =>
   (Object.keys(storeSchema.shape) as (keyof Store)[])
@@ -84,21 +89,15 @@ const translationChanges = (before: Book, after: Book): BookChange[] =>
   });
 
 const postalChanges = (before: readonly PostalRule[], after: readonly PostalRule[]): BookChange[] => {
-  const keyOf = ({ country, pattern }: PostalRule): string => `${country} ${pattern}`;
-  const old = new Map(before.map((line) => [keyOf(line), line]));
-  const now = new Set(after.map(keyOf));
-  const alike = (line: PostalRule) => ({ was: line, is: line });
-  const lines = {
-    new: after.filter((line) => !old.has(keyOf(line))).map(alike),
-    gone: before.filter((line) => !now.has(keyOf(line))).map(alike),
-    changed: after.flatMap((is) => {
-      const was = old.get(keyOf(is));
-      return was && !same(was, is) ? [{ was, is }] : [];
-    }),
-  };
+  const lines = compared(before, after, ({ country, pattern }) => `${country} ${pattern}`);
+  const whatOf = ({ was, is }: Pair<PostalRule>) => (!was ? 'new' : is ? 'changed' : 'gone');
   return (['new', 'gone', 'changed'] as const)
-    .filter((what) => lines[what].length > 0)
-    .map((what) => ({ of: 'postalList', what, lines: lines[what] }));
+    .map((what) => ({
+      of: 'postalList' as const,
+      what,
+      lines: lines.filter((line) => whatOf(line) === what),
+    }))
+    .filter((change) => change.lines.length > 0);
 };
 
 /** The lists in which what stayed stands in another order. */
@@ -112,20 +111,8 @@ const orderChanges = (before: Book, after: Book): BookChange[] => {
   ).map((list) => ({ of: 'order', list }));
 };
 
-/** The products that came, went and changed, by their sku. */
-const goodsChanges = (before: readonly Good[], after: readonly Good[]): BookChange[] => {
-  const old = new Map(before.map((good) => [good.sku, good]));
-  const now = new Set(after.map(({ sku }) => sku));
-  const of = 'goods' as const;
-  return [
-    ...after.filter(({ sku }) => !old.has(sku)).map((is) => ({ of, was: null, is })),
-    ...before.filter(({ sku }) => !now.has(sku)).map((was) => ({ of, was, is: null })),
-    ...after.flatMap((is) => {
-      const was = old.get(is.sku);
-      return was && !same(was, is) ? [{ of, was, is }] : [];
-    }),
-  ];
-};
+const goodsChanges = (before: readonly Good[], after: readonly Good[]): BookChange[] =>
+  compared(before, after, ({ sku }) => sku).map((pair) => ({ of: 'goods', ...pair }));
 
 /** What changed between two states of the shop, as data: nothing that differs is left out. */
 export const bookChanges = (before: Side, after: Side): BookChange[] => {

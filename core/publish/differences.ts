@@ -4,11 +4,11 @@ import type { PostalRule } from '../model/delivery.ts';
 import { IN_ENGLISH } from '../model/language.ts';
 import { countFigure, currencyDecimals, type DisplayFormat } from '../words/figure.ts';
 import { bookChanges, type BookChange, type EntryChange, type ListName, type Side } from './changes.ts';
-import { dutyChanges } from './duty-changes.ts';
+import { dutySentences } from './duty-words.ts';
 import { ENTRY_WORDS, type ChangeContext, type EntryWords } from './entry-words.ts';
-import { fieldChanges } from './field-changes.ts';
+import { fieldChanges } from './field-words.ts';
 import { firstFew } from './first-few.ts';
-import { storeSentences } from './store-changes.ts';
+import { storeSentences } from './store-words.ts';
 
 /** One change of a rule, in a sentence, with the rule. */
 export interface Change {
@@ -18,8 +18,8 @@ export interface Change {
 
 const STORE: RuleRef = { kind: 'store', id: 'store' };
 
-/** What is told where nothing else is: something differs, and nobody is left to think that nothing does. */
-const OTHERWISE = 'changes in something that has no words';
+/** What is said of a change that no words are made for: it is not passed over. */
+const OTHERWISE = 'another detail changes';
 
 /** A sentence with its full stop, unless it ends with one that is quoted. */
 const ended = (text: string): string => (/[.!?]”$/.test(text) ? text : `${text}.`);
@@ -52,9 +52,10 @@ const lineChange = (was: PostalRule, is: PostalRule): string => {
 };
 
 const postalSentence = ({ what, lines }: Extract<BookChange, { of: 'postalList' }>): Change => {
-  const words = lines.map(({ was, is }) =>
-    what === 'changed' ? lineChange(was, is) : `${is.country} ${is.pattern}`,
-  );
+  const words = lines.map(({ was, is }) => {
+    const line = is ?? was;
+    return was && is ? lineChange(was, is) : `${line?.country} ${line?.pattern}`;
+  });
   return { where: { kind: 'postal', id: 'list' }, text: `The postal list, ${what}: ${firstFew(words)}.` };
 };
 
@@ -84,7 +85,7 @@ const sentencesFor = (change: BookChange, context: ChangeContext): Change[] => {
   if (change.of === 'store') return storeSentences(change, context).map((text) => ({ where: STORE, text }));
   if (change.of === 'translations') return [translationSentence(change)];
   if (change.of === 'duties')
-    return dutyChanges(change.was, change.is, display).map((text) => ({
+    return dutySentences(change.was, change.is, display).map((text) => ({
       where: { kind: 'duty', id: 'rules' },
       text,
     }));

@@ -15,9 +15,9 @@ import { groupPhrase } from '../words/group-phrase.ts';
 import { namesOf } from '../words/names.ts';
 import { placesListed } from '../words/place-phrase.ts';
 import { same, type ListName } from './changes.ts';
-import { fieldChanges, type FieldContext } from './field-changes.ts';
+import { fieldChanges, type FieldContext } from './field-words.ts';
 import { firstFew } from './first-few.ts';
-import { priceChanges, rateChanges } from './rate-changes.ts';
+import { priceChanges, rateChanges } from './rate-words.ts';
 
 /** What the words of a change are made from: both books, the goods, and how figures are written. */
 export interface ChangeContext extends FieldContext {

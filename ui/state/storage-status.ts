@@ -39,7 +39,7 @@ export const initialStorage: StorageStatus = {
   version: null,
 };
 
-/** How keeping goes on. What comes with each edit is told a frame later, so that the edit itself is drawn first. */
+/** Whether the draft is saved. Actions that come with each edit tell of it a frame later, so that the edit is drawn first. */
 const status = createSlice({
   name: 'storage',
   initialState: initialStorage,

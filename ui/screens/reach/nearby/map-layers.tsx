@@ -8,7 +8,7 @@ import { useInks } from '../../../theme/theme.ts';
 import { SANS_STRONG } from '../../../theme/tokens.ts';
 import type { ZoneMark } from '../../../theme/zone-marks.ts';
 import { placedLabels, type Label } from './map-labels.ts';
-import type { MapBook } from './nearby-selectors.ts';
+import type { MapBook } from './map-book.ts';
 import { at, circlePath, type Plane, type Point } from './map-plane.ts';
 
 /** What the layers of the map are drawn from. */

@@ -1,6 +1,6 @@
 import { geoCircle, geoMercator, geoPath, type GeoProjection } from 'd3-geo';
 import type { Destination } from '../../../../core/model/place.ts';
-import type { MapBook } from './nearby-selectors.ts';
+import type { MapBook } from './map-book.ts';
 import { METRES_A_DEGREE } from '../../../../core/place/ring.ts';
 
 export type Point = NonNullable<Destination['point']>;

@@ -1,12 +1,11 @@
 import { createSelector } from '@reduxjs/toolkit';
 import isEqual from 'fast-deep-equal/es6';
-import type { Book } from '../../../../core/model/book.ts';
-import type { DeliveryArea } from '../../../../core/model/delivery.ts';
 import { nearbyCodes, postalAreasNear, type NearbyCode } from '../../../../core/coverage/neighbourhood.ts';
 import type { Located } from '../../../../gazetteer/locate.ts';
 import { selectBook, selectCompiled } from '../../../state/selectors.ts';
 import type { RootState } from '../../../state/store.ts';
 import { zoneMarks } from '../../../theme/zone-marks.ts';
+import type { MapBook } from './map-book.ts';
 
 /** How far from the locations postal areas are looked at, in metres. */
 const NEAR = 60_000;
@@ -30,11 +29,6 @@ export const selectNearbyCodes = createSelector(
   },
   UNLESS_ALIKE,
 );
-
-/** What of the book the map of the neighbourhood shows. */
-export interface MapBook extends Pick<Book, 'locations' | 'pickups'> {
-  areas: Pick<DeliveryArea, 'id' | 'name' | 'active' | 'locationId' | 'covers' | 'price'>[];
-}
 
 /** The same for as long as an edit changes nothing that is on the map. */
 export const selectMapBook = createSelector(

@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import { View } from 'react-native';
 import type { DeliveryArea, Position } from '../../../../core/model/delivery.ts';
-import type { MapBook } from './nearby-selectors.ts';
+import type { MapBook } from './map-book.ts';
 import { edit } from '../../../state/draft.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';

@@ -36,7 +36,7 @@ const SHOWN: Record<DutyRules['show'], string> = {
 };
 
 /** What changed in the rules of import charges, a sentence each. */
-export const dutyChanges = (was: DutyRules, is: DutyRules, display: DisplayFormat): string[] => {
+export const dutySentences = (was: DutyRules, is: DutyRules, display: DisplayFormat): string[] => {
   const { decimals } = display;
   const named = (countries: readonly string[]): string =>
     countries.map(placeNames(display)).join(', ') || 'none';

@@ -1,11 +1,10 @@
+import { same } from './changes.ts';
 import type { Price, Step } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
-import { fieldChanges, type FieldContext } from './field-changes.ts';
+import { fieldChanges, type FieldContext } from './field-words.ts';
 import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../words/figure.ts';
 import { kindOf } from '../price/kinds.ts';
 import { ratePhrase } from '../price/rate-phrase.ts';
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 type Tiers = Extract<Price, { kind: 'steps' }>;
 

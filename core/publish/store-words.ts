@@ -2,7 +2,7 @@ import { IN_ENGLISH, type Language } from '../model/language.ts';
 import type { Region } from '../model/place.ts';
 import type { Store } from '../model/store.ts';
 import type { BookChange } from './changes.ts';
-import { fieldChanges, type FieldContext } from './field-changes.ts';
+import { fieldChanges, type FieldContext } from './field-words.ts';
 import { moneyFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
 import { placeNames, placesListed } from '../words/place-phrase.ts';
 

@@ -1,3 +1,4 @@
+import { same } from './changes.ts';
 import type { Handling, Limits, Price } from '../model/price.ts';
 import type { Book } from '../model/book.ts';
 import type { Region } from '../model/place.ts';
@@ -101,8 +102,6 @@ const FIELDS: Record<string, FieldWords> = {
   transit: { name: 'days', figure: transitPhrase },
   withinDays: { name: 'offered within days' },
 };
-
-const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 
 const nameOf = (field: string): string =>
   FIELDS[field]?.name ?? field.replace(/([A-Z])/g, ' $1').toLowerCase();
