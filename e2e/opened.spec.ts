@@ -1,5 +1,5 @@
 import { expect, test } from './browser.ts';
-import { isPhone, openCell, openProgram, openPreview, fill } from './program.ts';
+import { fill, isPhone, ONCE, openCell, openPreview, openProgram } from './program.ts';
 
 test('what is opened comes into view with its first field focused; an address alone moves nothing', async ({
   page,
@@ -14,6 +14,26 @@ test('what is opened comes into view with its first field focused; an address al
   await page.getByRole('button', { name: 'Limits, handling and more' }).click();
   await expect(page.getByLabel('Subtotal, at least')).toBeFocused();
 });
+
+test(
+  'what takes long to be drawn after its press has its first field focused as well',
+  ONCE,
+  async ({ page }) => {
+    await openProgram(page);
+    await page.evaluate(() => {
+      const hold = (): void => {
+        const end = performance.now() + 2_000;
+        while (performance.now() < end);
+      };
+      window.addEventListener('click', hold, { capture: true, once: true });
+    });
+    await page
+      .getByRole('button', { name: /^Parcel to / })
+      .first()
+      .click();
+    await expect(page.getByLabel('Weight from, step 1')).toBeFocused();
+  },
+);
 
 test('the preview as a sheet holds the focus, gives it back, and closes on what leads elsewhere', async ({
   page,

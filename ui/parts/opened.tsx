@@ -1,8 +1,9 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { View, type ViewStyle } from 'react-native';
+import { isByPerson } from './acts.ts';
 
-/** How long what is opened may take to be drawn. */
-const PATIENCE_MS = 3_000;
+/** How long what is opened may take to be drawn, as one whose part of the program must arrive first. */
+const PATIENCE_MS = 20_000;
 
 /** Whether the person is in a field elsewhere, as in Find: a form that comes late leaves the focus there. */
 const isTypingElsewhere = (box: HTMLElement): boolean => {
@@ -20,33 +21,26 @@ const focusFirst = (box: HTMLElement): boolean => {
   return field !== null;
 };
 
-/** A form that opens this long after a press or a key is opened by it, and not by the address of the page. */
-const AFTER_MS = 1_500;
-let lastPress = Number.NEGATIVE_INFINITY;
-
-const noteAct = (): void => {
-  lastPress = performance.now();
-};
-if (typeof window !== 'undefined' && typeof window.addEventListener === 'function')
-  for (const kind of ['pointerdown', 'keydown'] as const) window.addEventListener(kind, noteAct, true);
-
-const isByPerson = (): boolean => performance.now() - lastPress < AFTER_MS;
-
 /** Brings a box into view and its first field into focus once there is one; gives how to stop waiting for it. */
 const bringUp = (box: HTMLElement): (() => void) => {
-  const show = (): void => box.scrollIntoView({ block: 'nearest' });
+  const show = (): void => box.scrollIntoView?.({ block: 'nearest' });
   show();
   if (focusFirst(box)) return () => undefined;
+  const waiting = new AbortController();
   const watch = new MutationObserver(() => {
     show();
-    if (focusFirst(box)) watch.disconnect();
+    if (focusFirst(box)) waiting.abort();
   });
   watch.observe(box, { childList: true, subtree: true });
-  const timer = setTimeout(() => watch.disconnect(), PATIENCE_MS);
-  return () => {
+  const timer = setTimeout(() => waiting.abort(), PATIENCE_MS);
+  waiting.signal.addEventListener('abort', () => {
     clearTimeout(timer);
     watch.disconnect();
-  };
+  });
+  // Whoever has gone on is not taken back.
+  for (const kind of ['pointerdown', 'keydown', 'wheel'] as const)
+    window.addEventListener(kind, () => waiting.abort(), { capture: true, signal: waiting.signal });
+  return () => waiting.abort();
 };
 
 /** A form that somebody opens: it comes into view, and its first field has the focus. */

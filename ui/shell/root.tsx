@@ -5,6 +5,7 @@ import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
 import { useAppSelector } from '../state/store.ts';
 import { animatePlainly, neverHoldListsUp } from './animations.ts';
+import { forgetActs } from '../parts/acts.ts';
 import { Later } from './later.tsx';
 import { closePage, openingNow, openPage, openPageWithoutStorage, watchOpening } from './program-of-page.ts';
 import { useShippedFonts } from '../theme/fonts.ts';
@@ -54,6 +55,7 @@ const useReopening = (): void => {
     const open = async (event: Event): Promise<void> => {
       const { detail } = event as CustomEvent<string>;
       await openPage();
+      forgetActs();
       router.replace(detail as Href);
     };
     window.addEventListener(CLOSE, close);
