@@ -5,7 +5,7 @@ import type { Fault, Result } from '../core/model/fault.ts';
 import { compile, type CompiledBook } from '../core/quote/compile.ts';
 import { makeParts } from '../core/quote/compiled-parts.ts';
 import { locatedSentence } from '../core/words/fault-sentence.ts';
-import { regionName } from '../gazetteer/region-name.ts';
+import { regionName } from '../core/words/region-name.ts';
 
 /** The command could not run: what is wrong, line by line, for standard error. */
 export class CannotRun extends Error {

@@ -23,6 +23,7 @@ export type { Line, QuoteRequest } from './model/request.ts';
 export type { TestOrder } from './model/test-order.ts';
 export { withSubdivision } from './place/subdivision-of-code.ts';
 export { compile, type Ask, type CompiledBook } from './quote/compile.ts';
+export { makeParts, type CompiledParts, type PartsOptions } from './quote/compiled-parts.ts';
 export { carrierQuestions } from './quote/questions.ts';
 export { measureOrder, quote, requestFaults, type MeasuredOrder } from './quote/quote.ts';
 export { replay, type Replay } from './replay/replay.ts';

@@ -50,7 +50,7 @@ test('a phone picks a cell from the whole board, and a swipe goes to the next zo
     .getByRole('table', { name: 'The whole board' })
     .getByRole('button', { name: 'Parcel, West: 12.50 to 51.50' })
     .click();
-  await expect(page.getByRole('img', { name: /falls by 2.50 at 10 kg/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /2.50 less from 10 kg/ })).toBeVisible();
   await page.getByRole('button', { name: 'Back to Charges' }).click();
   await expect(page.getByRole('tab', { name: 'West', exact: true })).toHaveAttribute('aria-selected', 'true');
   const touch = await page.context().newCDPSession(page);

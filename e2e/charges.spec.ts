@@ -22,7 +22,7 @@ test('a step changed moves the preview, with the old figure struck', async ({ pa
   await expect(choiceOf(preview, 'Parcel')).toHaveAccessibleName('Parcel, 12.30, was 17.30: how it adds up');
   await expect(preview.getByText('17.30', { exact: true })).toHaveCSS('text-decoration-line', 'line-through');
   await closePreview(page);
-  await expect(page.getByRole('img', { name: /falls by 0.50 at 5 kg/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /0.50 less from 5 kg/ })).toBeVisible();
 });
 
 test('a line of the working leads to its rule', async ({ page }) => {

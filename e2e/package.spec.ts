@@ -16,16 +16,18 @@ const ROOT = join(__dirname, '..');
 /** A program of somebody else's that quotes the demo with the package, as one that only quotes would. */
 const QUOTING = `
 import { compile, quote } from 'emporos-core';
-export const quotesOf = (book, catalogue, requests) => {
-  const shop = compile(book, catalogue);
+export const quotesOf = (book, catalogue, requests, parts) => {
+  const shop = compile(book, catalogue, null, parts);
   return requests.map((request) => JSON.stringify(quote(shop, request)));
 };
 `;
 const IN_NODE = `
 import { readFileSync } from 'node:fs';
+import { makeParts } from 'emporos-core';
+import { regionName } from 'emporos-core/regions';
 import { quotesOf } from './quoting.mjs';
 const [book, catalogue, requests] = ['book', 'catalogue', 'requests'].map((name) => JSON.parse(readFileSync(name + '.json', 'utf8')));
-process.stdout.write(JSON.stringify(quotesOf(book, catalogue, requests)));
+process.stdout.write(JSON.stringify(quotesOf(book, catalogue, requests, makeParts({ regionName }))));
 `;
 
 /** An empty project with the package in it, packed and installed as anyone would. */

@@ -43,7 +43,10 @@ const writeManifest = () => {
     description: own.description,
     type: 'module',
     sideEffects: false,
-    exports: { '.': { types: './index.d.ts', default: './core/index.js' } },
+    exports: {
+      '.': { types: './index.d.ts', default: './core/index.js' },
+      './regions': { types: './core/words/region-name.d.ts', default: './core/words/region-name.js' },
+    },
     types: './index.d.ts',
     engines: own.engines,
     dependencies: dependenciesOf(own),

@@ -34,6 +34,8 @@ const TURNS: readonly [turn: RegExp, instead: string][] = [
   [/\bthe gazetteer\b/i, 'the built-in map'],
   [/\bways? to pay\b/i, 'payment method'],
   [/\bnot to be had\b|can be had\b/i, 'available, can be bought'],
+  [/\bends the list\b/i, 'skips later adjustments'],
+  [/\bfalls by\b/i, 'costs less from'],
   [/\bgood that\b|\bgoods that\b|\ball goods\b/i, 'product'],
 ];
 

@@ -101,6 +101,14 @@ describe('a quote', () => {
     expect(Object.keys(english.reasons)).toEqual(Object.keys(quoted.reasons));
   });
 
+  test('calls a closed region by its name', async () => {
+    const url = `${await serving({ editions: demoEditions() })}/api/editions/demo/quotes`;
+    const { withheld } = await quoteOf(
+      send(url, { ...EXAMPLE_ORDER, destination: { country: 'NO', subdivision: 'NO-21' } }),
+    );
+    expect(withheld.map(({ text }) => text)).toContain('The shop does not sell to Svalbard in Norway.');
+  });
+
   test('asks the carriers unless their answers are handed in, and says so where one is down', async () => {
     const account = makeAccount({ timeoutMs: 300 });
     const plain = makeBook();

@@ -1,15 +1,21 @@
 import type { Edition } from '../core/formats/edition.ts';
 import type { Language } from '../core/model/language.ts';
+import { makeParts } from '../core/quote/compiled-parts.ts';
 import { compile, type CompiledBook } from '../core/quote/compile.ts';
 import { currencyDecimals } from '../core/words/figure.ts';
 import { customerWords, type CustomerWords } from '../core/words/customer/customer-words.ts';
 import { customerLanguages, inLanguage, ownLanguage } from '../core/words/customer/own-texts.ts';
+import { regionName } from '../core/words/region-name.ts';
 
 /** An edition as it speaks one language: its book with the merchant's texts in it, and the words around them. */
 export interface Speaking {
   compiled: CompiledBook;
   words: CustomerWords;
 }
+
+/** A book with its catalogue, ready for quotes that call regions by name. */
+const compiled = ({ book, catalogue }: Pick<Edition, 'book' | 'catalogue'>): CompiledBook =>
+  compile(book, catalogue, null, makeParts({ regionName }));
 
 /** An edition that quotes are made from. */
 export class ServedEdition {
@@ -21,7 +27,7 @@ export class ServedEdition {
   constructor(edition: Edition, digest: string) {
     this.edition = edition;
     this.digest = digest;
-    this.compiled = compile(edition.book, edition.catalogue);
+    this.compiled = compiled(edition);
   }
 
   get number(): number {
@@ -41,7 +47,7 @@ export class ServedEdition {
     const { currency, units } = book.store;
     const own = inLanguage(book, catalogue, language);
     const made = {
-      compiled: language === ownLanguage(book) ? this.compiled : compile(own.book, own.catalogue),
+      compiled: language === ownLanguage(book) ? this.compiled : compiled(own),
       words: customerWords(language, { currency, units, decimals: currencyDecimals(currency) }),
     };
     this.#spoken.set(language, made);

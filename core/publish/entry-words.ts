@@ -182,7 +182,7 @@ export const ENTRY_WORDS: { readonly [L in ListName]: EntryWords<Book[L][number]
       ...adjustmentWords(was, is, context),
       ...((was.last ?? false) === (is.last ?? false)
         ? []
-        : [is.last ? 'ends the list' : 'no longer ends the list']),
+        : [is.last ? 'skips later adjustments' : 'no longer skips later adjustments']),
     ],
   },
   groups: {

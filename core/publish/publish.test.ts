@@ -96,7 +96,7 @@ describe('what changed, in sentences', () => {
       'an adjustment that changed',
       { adjustments: [rule] },
       { adjustments: [{ ...rule, effect: { do: 'set', amount: 500 }, active: false, last: true }] },
-      ['“Moss week”: is switched off; Always: every choice costs 5.00; ends the list.'],
+      ['“Moss week”: is switched off; Always: every choice costs 5.00; skips later adjustments.'],
     ],
     [
       'what an adjustment is called, and what it tells customers',

@@ -20,16 +20,17 @@ interface Props {
 
 const HEIGHT = 200;
 
+/** What a problem about it says as well: the larger order costs less. */
+const fallWords = ({ at, by }: Curve['falls'][number], { basis }: Curve, display: DisplayFormat): string =>
+  `${moneyFigure(by, display.decimals)} less from ${measureFigure(basis, at, display)}`;
+
 /** In words, what the picture shows, for those who do not see it. */
 const spoken = ({ curve, display, title, costs }: Props): string => {
   const dots = curve.dots.map(
     ({ at, amount }) =>
       `from ${measureFigure(curve.basis, at, display)} ${moneyFigure(amount, display.decimals)}`,
   );
-  const falls = curve.falls.map(
-    ({ at, by }) =>
-      `falls by ${moneyFigure(by, display.decimals)} at ${measureFigure(curve.basis, at, display)}`,
-  );
+  const falls = curve.falls.map((fall) => fallWords(fall, curve, display));
   const taken = (costs ?? []).map(
     ({ at, amount }) =>
       `the carrier takes ${moneyFigure(amount, display.decimals)} at ${measureFigure(curve.basis, at, display)}`,
@@ -44,7 +45,6 @@ const Falls = ({ frame, curve, display }: { frame: CurveFrame; curve: Curve; dis
       {curve.falls.map((fall) => {
         const x = frame.x(fall.at);
         const onRight = x < (frame.left + frame.right) / 2;
-        const words = `falls by ${moneyFigure(fall.by, display.decimals)} at ${measureFigure(curve.basis, fall.at, display)}`;
         return (
           <G key={fall.at}>
             <Path d={fallPath(frame, curve, fall.step)} stroke={inks.rubric} strokeWidth={2} fill="none" />
@@ -57,7 +57,7 @@ const Falls = ({ frame, curve, display }: { frame: CurveFrame; curve: Curve; dis
               fontSize={14}
               fill={inks.rubric}
             >
-              {words}
+              {fallWords(fall, curve, display)}
             </SvgText>
           </G>
         );

@@ -42,7 +42,7 @@ const mockProblems = ({ book }: Pick<ShopParts, 'book'>): Problem[] => {
     {
       code: 'price-falls',
       gravity: 'odd',
-      text: 'Parcel to West falls by 2.50 at 10 kg, where more is sent.',
+      text: 'Parcel to West costs 2.50 less from 10 kg, although the order is larger.',
       where: [{ kind: 'rate', id: 'parcel-west:10000' }],
     },
     ...(hasExpress
@@ -182,7 +182,7 @@ describe('the problems', () => {
 
   test('show an order in the preview, and lead to their rules', async () => {
     const store = await open('problems');
-    fireEvent.press(screen.getByText('Parcel to West falls by 2.50 at 10 kg, where more is sent.'));
+    fireEvent.press(screen.getByText('Parcel to West costs 2.50 less from 10 kg, although the order is larger.'));
     expect(screen.getByText('To Parcel to West')).toBeTruthy();
     fireEvent.press(
       screen.getByText(
