@@ -28,7 +28,14 @@ const WALLS = [
   wall('demo', ['server', 'cli', 'ui', 'app', 'bench', 'fuzz'], 'The demo is data for the core.'),
 ];
 
-const CORE_LIBRARIES = ['zod', 'temporal-polyfill', 'flatbush', 'jsonrepair', 'intl-messageformat'];
+const CORE_LIBRARIES = [
+  'zod',
+  'temporal-polyfill',
+  'flatbush',
+  'jsonrepair',
+  'intl-messageformat',
+  'iso-3166',
+];
 
 export default tseslint.config(
   {

@@ -1,5 +1,6 @@
 import axe from 'axe-core';
 import { expect, test, type Page } from './browser.ts';
+import { cutWhenLonger } from './longer.ts';
 import { isPhone, openProgram, openPreview } from './program.ts';
 
 const STATES: Record<string, (page: Page) => Promise<unknown>> = {
@@ -277,12 +278,18 @@ const tooSmall = (page: Page): Promise<string[]> =>
     }),
   );
 
+/** What the merchant or a file calls something, where there is room for one short line: it may end in dots. */
+const SHORTENED = ['Two pots to Antigonish', 'Seed mail · Nothing'];
+
 for (const [name, open] of Object.entries(STATES)) {
-  test(`${name}: axe finds nothing in either theme, and a finger hits all`, async ({ page }) => {
+  test(`${name}: axe finds nothing in either theme, a finger hits all, and longer words are not cut`, async ({
+    page,
+  }) => {
     await open(page);
     await settled(page, 'light');
     if (isPhone(page)) expect.soft(await tooSmall(page), 'a finger hits all').toEqual([]);
     expect.soft(await violationsOf(page, 'html', { type: 'tag', values: LEVELS }), 'light').toEqual([]);
+    expect.soft(await cutWhenLonger(page, SHORTENED), 'words of a longer language').toEqual([]);
     // The themes differ in their colours alone, and the frame around a page is the same on all.
     await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
     await settled(page, 'dark');

@@ -12,6 +12,7 @@ interface Props {
 }
 
 const styles = (_: Inks) => ({
+  press: { maxWidth: '100%' } as const,
   row: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: TOUCH } as const,
   label: { flexShrink: 1 },
 });
@@ -25,7 +26,7 @@ export const TickBox = ({ on }: { on: boolean }) => (
 export const Check = memoizedByLooks(function Check({ label, on, onPress }: Props) {
   const style = useStyles(styles);
   return (
-    <Press onPress={onPress} role="checkbox" aria-checked={on} aria-label={label}>
+    <Press onPress={onPress} role="checkbox" aria-checked={on} aria-label={label} style={style.press}>
       <View style={style.row}>
         <TickBox on={on} />
         <Text style={style.label}>{label}</Text>

@@ -182,7 +182,9 @@ describe('the problems', () => {
 
   test('show an order in the preview, and lead to their rules', async () => {
     const store = await open('problems');
-    fireEvent.press(screen.getByText('Parcel to West costs 2.50 less from 10 kg, although the order is larger.'));
+    fireEvent.press(
+      screen.getByText('Parcel to West costs 2.50 less from 10 kg, although the order is larger.'),
+    );
     expect(screen.getByText('To Parcel to West')).toBeTruthy();
     fireEvent.press(
       screen.getByText(

@@ -31,6 +31,7 @@ const styles = (inks: Inks) => ({
   sku: { width: 240 },
   field: { minWidth: 120, flex: 1 },
   note: note(inks),
+  over: { ...note(inks), width: '100%' } as const,
 });
 
 type Change = (changes: Partial<Omit<Good, 'sku'>>, what: string, visit?: string | null) => void;
@@ -49,7 +50,7 @@ const GroupField = ({ good }: { good: Good }) => {
   if (groups.length === 0) return null;
   return (
     <View style={style.flags} role="group" aria-label="Handling groups">
-      <Text style={style.note}>Handling groups</Text>
+      <Text style={style.over}>Handling groups</Text>
       {groups.map(({ id, name }) => {
         const isIn = good.groupIds?.includes(id) ?? false;
         return (

@@ -8,7 +8,7 @@ export const COLUMN_WIDTHS = {
   tick: 36,
   name: null,
   price: 88,
-  weight: 92,
+  weight: 100,
   size: 156,
   more: 48,
 } as const;

@@ -136,7 +136,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
             <>
               <Text style={style.country}>{one.country}</Text>
               <Text style={style.pattern}>{one.pattern}</Text>
-              <Text style={[style.words, one.served ? null : style.not]} numberOfLines={1}>
+              <Text style={[style.words, one.served ? null : style.not]} numberOfLines={2}>
                 {wordsOf(one)}
               </Text>
             </>
