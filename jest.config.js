@@ -20,6 +20,9 @@ const OURS = `^(?!.*/node_modules/).*/(core|carriers|gazetteer|demo|ui)/.*\\.tsx
 /** Packages that ship without Flow and without anything that Expo's preset has to replace: Babel takes ten times as long. */
 const PLAIN_PACKAGES = `/node_modules/(${MODERN}|react-native-paper|react-native-svg|@react-native-async-storage)[^/]*/.*\\.m?js$`;
 
+/** Copies of the project, as mutation testing and the bench make. */
+const COPIES = ['<rootDir>/.emporos/'];
+
 const preset = require('jest-expo/jest-preset');
 
 /** The core and the shells without an interface run in plain Node; the interface runs with jest-expo. */
@@ -32,10 +35,12 @@ module.exports = {
       testEnvironment: 'node',
       testMatch: ['<rootDir>/{core,carriers,gazetteer,server,cli,demo,scripts,bench}/**/*.test.ts'],
       transform: { '\\.m?[jt]sx?$': plain },
+      modulePathIgnorePatterns: COPIES,
       transformIgnorePatterns: [`/node_modules/(?!(${MODERN}))`],
     },
     {
       displayName: 'ui',
+      modulePathIgnorePatterns: COPIES,
       preset: 'jest-expo',
       transform: { [OURS]: plain, [PLAIN_PACKAGES]: plain, ...preset.transform },
       transformIgnorePatterns: [

@@ -9,7 +9,6 @@ import { dueOf, isLate, toHandOver } from './due.ts';
 import { movedTo, nextStatuses, steppedBack } from './hand-over.ts';
 import { pickingList } from './picking.ts';
 import { sensibleRound } from './round.ts';
-import { slotsTaken } from '../time/slots-taken.ts';
 
 const clock = makeClock('America/Halifax');
 const SLOT = { start: '2026-11-27T15:00:00-04:00', end: '2026-11-27T16:00:00-04:00' };
@@ -113,16 +112,6 @@ describe('what was promised', () => {
       ['1001', '2026-11-27', false],
     ]);
   });
-});
-
-test('slots are taken by orders that are not cancelled, import terms aside', () => {
-  const of = { areaId: 'ring', methodId: 'van' };
-  const plain = { ...timed('delivery'), chosen: { ...timed('delivery').chosen, of } };
-  const dap = { ...plain, chosen: { ...plain.chosen, of: { ...of, terms: 'DAP' as const } } };
-  const cancelled = { ...plain, status: 'cancelled' as const };
-  expect(slotsTaken([plain, dap, cancelled, makeOrder('pickup')])).toEqual([
-    { id: 'ring:van', start: SLOT.start, count: 2 },
-  ]);
 });
 
 test('the picking list adds up what several orders need, without what needs no sending', () => {

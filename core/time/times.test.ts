@@ -123,6 +123,52 @@ describe('days', () => {
   });
 });
 
+describe('times that are only said', () => {
+  const placedAt = '2026-11-24T10:00:00-04:00';
+  const ready = '2026-11-24T10:00:00-04:00';
+  const said = (min: number, max: number): Timing => ({ kind: 'days', min, max });
+
+  test('come with when the order is ready', () => {
+    expect(timesOf({ kind: 'words', text: 'on Tuesdays' }, placedAt)).toEqual({
+      ok: true,
+      ready,
+      arrives: { words: 'on Tuesdays' },
+    });
+    expect(timesOf(said(1, 3), placedAt)).toEqual({
+      ok: true,
+      ready,
+      arrives: { earliest: '2026-11-25', latest: '2026-11-27' },
+    });
+  });
+
+  test('may fall on the last day that is allowed, and not after it', () => {
+    expect(timesOf(said(2, 5), placedAt, { withinDays: 2 })).toMatchObject({ ok: true });
+    expect(timesOf(said(3, 5), placedAt, { withinDays: 2 })).toEqual({ ok: false, next: '2026-11-27' });
+  });
+
+  test('are none to choose from', () => {
+    const plan = timePlan(makeYard({ hours: everyDay('08:00', '18:00') }), AT_ONCE, said(0, 1), clock);
+    expect([plan.all(placedAt, null), plan.ready(placedAt)]).toEqual([[], ready]);
+    const never = timePlan(makeYard({ hours: [] }), AT_ONCE, slots(), clock);
+    expect([never.all(placedAt, null), never.ready(placedAt)]).toEqual([[], null]);
+  });
+});
+
+test('a day that ends when the order is ready is not offered any more', () => {
+  const day: Timing = { kind: 'day', hours: everyDay('09:00', '17:00'), horizonDays: 1 };
+  expect(starts(timesOf(day, '2026-11-24T16:59:00-04:00'))).toEqual(['11-24T16:59', '11-25T09:00']);
+  expect(starts(timesOf(day, '2026-11-24T17:00:00-04:00'))).toEqual(['11-25T09:00']);
+});
+
+test('the next time past those that can be chosen is the first with room', () => {
+  const taken = ['24', '25', '26'].map((day) => ({ start: `2026-11-${day}T10:00:00-04:00`, count: 1 }));
+  const one = slots({ hours: everyDay('10:00', '11:00'), capacity: 1 });
+  expect(timesOf(one, '2026-11-24T09:00:00-04:00', { taken })).toEqual({
+    ok: false,
+    next: '2026-11-27T10:00:00-04:00',
+  });
+});
+
 test('words need no ready time; what is chosen or counted does', () => {
   const never = { hours: [] };
   expect(timesOf({ kind: 'words', text: 'by arrangement' }, '2026-11-24T10:00:00-04:00', never)).toEqual({
