@@ -21,6 +21,7 @@ const SOURCES = [
   'babel.config.js',
   'metro.config.js',
   'scripts/minify.cjs',
+  'scripts/paper-parts.cjs',
   'package-lock.json',
   'tsconfig.json',
   'tsconfig.base.json',
@@ -28,7 +29,7 @@ const SOURCES = [
 const DIST = join(ROOT, 'dist');
 const STAMP = join(DIST, '.sources');
 /** The most JavaScript that the first page may load, gzipped. */
-const MOST_FIRST_LOAD = 650_000;
+const MOST_FIRST_LOAD = 600_000;
 
 const filesOf = (path) => {
   if (!existsSync(path)) return [];
