@@ -1,4 +1,4 @@
-import { loadDemoShop } from '../state/demo.ts';
+import { isDemoBook, loadDemoShop } from '../state/demo.ts';
 import { initialDraft } from '../state/draft.ts';
 import { demoEditionCame } from '../state/editions.ts';
 import { demoOrdersCame } from '../state/orders.ts';
@@ -8,6 +8,7 @@ import { carryOver, deviceStore, smallStore } from '../state/storage/device-stor
 import { readStart } from '../state/storage/start.ts';
 import { browserTabs } from '../state/storage/tabs.ts';
 import type { Writer } from '../state/storage/writer.ts';
+import { selectBook } from '../state/selectors.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
 import { keepChecked } from '../workers/keep-checked.ts';
 import { keepOffline } from './offline.ts';
@@ -40,8 +41,22 @@ const markStorage = (store: AppStore, closed: AbortSignal): void => {
   closed.addEventListener('abort', store.subscribe(mark));
 };
 
-/** The demo's past orders and its edition, which come after the page. */
-const addDemoOrders = async (store: AppStore): Promise<void> => {
+/** Waits until the shop is the demo; never over where it is another. */
+const untilDemo = (store: AppStore, closed: AbortSignal): Promise<void> =>
+  new Promise((resolve) => {
+    const isDemo = (): boolean => isDemoBook(selectBook(store.getState()));
+    if (isDemo()) return resolve();
+    const stop = store.subscribe(() => {
+      if (!isDemo()) return;
+      stop();
+      resolve();
+    });
+    closed.addEventListener('abort', stop);
+  });
+
+/** The demo's past orders and its edition, which come after the page, and not to a shop of somebody's own. */
+const addDemoOrders = async (store: AppStore, closed: AbortSignal): Promise<void> => {
+  await untilDemo(store, closed);
   const [{ demoOrders, demoEdition }, demo] = await Promise.all([
     import('../state/demo-orders.ts'),
     loadDemoShop(),
@@ -107,7 +122,7 @@ export const openProgram = async (): Promise<OpenProgram> => {
   askToPersist(store);
   keepOffline(store, closing.signal);
   markStorage(store, closing.signal);
-  void addDemoOrders(store);
+  void addDemoOrders(store, closing.signal);
   void checkBeside(store, closing.signal);
   void holdTimes(store, tabs.id, closing.signal);
   const close = async (): Promise<void> => {
