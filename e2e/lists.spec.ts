@@ -175,3 +175,30 @@ test('a list goes out as a spreadsheet and comes back: products, a table and the
   await page.getByRole('button', { name: 'Import into the draft' }).click();
   await expect(lines).toHaveCount(before);
 });
+
+test('the shop’s texts go out as a list, come back translated, and customers read them', async ({ page }) => {
+  await openProgram(page, '/settings?part=languages');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  const csv = readFileSync(await (await saved).path(), 'utf8');
+  expect(csv).toContain('Used for,Text,French');
+  expect(csv).toContain('Ways to get an order,Parcel,Colis');
+  expect(csv).toContain('Products,"Planting plan, PDF",\r\n');
+  const back = csv.replace('"Planting plan, PDF",', '"Planting plan, PDF",Plan de plantation');
+  await giveFile(
+    page,
+    'Import translations',
+    'french.csv',
+    `${back}Products,Garden gnome,Nain de jardin\r\n`,
+  );
+  await expect(page.getByRole('alert')).toContainText('“Garden gnome” is not one of your texts');
+  await expect(page.getByText(/^Importing: it replaces the French of the texts in the file/)).toBeVisible();
+  await page.getByRole('button', { name: 'Import 64 rows without faults' }).click();
+  await expect(page.getByText('Imported 61 translations from french.csv. 1 row not imported.')).toBeVisible();
+  await expect(page.getByText('French: 61 of 64 texts translated')).toBeVisible();
+  await waitUntilKept(page);
+  await reopenProgram(page, '/shop');
+  await page.getByRole('button', { name: 'Serve the draft' }).click();
+  await page.getByRole('button', { name: 'Français' }).click();
+  await expect(page.getByText('Plan de plantation', { exact: true })).toBeVisible();
+});

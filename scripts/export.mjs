@@ -29,7 +29,7 @@ const SOURCES = [
 const DIST = join(ROOT, 'dist');
 const STAMP = join(DIST, '.sources');
 /** The most JavaScript that the first page may load, gzipped. */
-const MOST_FIRST_LOAD = 600_000;
+const MOST_FIRST_LOAD = 605_000;
 
 const filesOf = (path) => {
   if (!existsSync(path)) return [];

@@ -29,7 +29,7 @@ const mutate = async (folder) => {
     // What is worked out when a file is loaded would need all tests for each change.
     ignoreStatic: true,
     concurrency: 2,
-    reporters: ['clear-text', 'html'],
+    reporters: ['progress-append-only', 'clear-text', 'html'],
     clearTextReporter: { logTests: false, reportTests: false, allowColor: false },
     htmlReporter: { fileName: `.emporos/mutate/${folder}.html` },
     tempDirName: '.emporos/mutating',

@@ -29,8 +29,11 @@ const UNIT_WORDS: Record<string, RegExp> = {
   mi: /\b(mi|miles?)\b/,
 };
 
+/** A heading without marks, accents and capitals. */
 const plain = (heading: string): string =>
   heading
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
     .replace(/([a-z])([A-Z])/g, '$1 $2')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, ' ')
@@ -43,7 +46,7 @@ const withoutUnits = (text: string): string =>
     .trim();
 
 const isNamed = ({ name, aliases }: ListColumn<string>, wanted: string): boolean =>
-  [plain(name), ...aliases].some((alias) => alias === wanted || alias.replaceAll(' ', '') === wanted);
+  [name, ...aliases].map(plain).some((alias) => alias === wanted || alias.replaceAll(' ', '') === wanted);
 
 /** What the columns of a file most likely hold, by their headings; each column once. */
 export const guessMapping = <C extends string>(

@@ -33,6 +33,7 @@ export type FaultCode =
   | 'cell-unread'
   | 'cell-duplicate'
   | 'row-too-long'
+  | 'text-unknown'
   | 'rate-rows'
   | 'rate-kind-chosen'
   | 'quotes-open'

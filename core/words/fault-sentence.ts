@@ -77,6 +77,8 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'rate-rows': ({ kind }) => RATE_ROWS[kind as Price['kind']],
   'rate-kind-chosen': ({ kind }) =>
     `The board has no “${kind}” price here: choose it on the board first, then import its figures.`,
+  'text-unknown': ({ text }) =>
+    `“${text}” is not one of your texts: it may have been changed since the list was saved.`,
   'row-too-long': ({ cells, columns }) => `This row has ${cells} cells for ${columns} columns.`,
   'quotes-open': () => 'A quoted cell is not closed.',
   'order-without-goods': () => 'This order has no products, no weight and no subtotal.',

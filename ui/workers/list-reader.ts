@@ -8,6 +8,7 @@ import { readPastOrders, type PastMeaning } from '../../core/formats/past-orders
 import type { PostalRule } from '../../core/model/delivery.ts';
 import type { Fault } from '../../core/model/fault.ts';
 import type { TableRow } from '../../core/model/price.ts';
+import { readTexts, type TextColumn, type TextRow } from '../../core/formats/texts-table.ts';
 import { tableOddities, type TableOddity } from '../../core/price/table-report.ts';
 import { regionsNamed } from '../places/named-regions.ts';
 import type { WorldPlaces } from '../places/places.ts';
@@ -35,7 +36,7 @@ export interface ListSummary {
   oddRows: Record<number, number>;
 }
 
-export type ListItem = TableRow | PostalRule | PastOrder;
+export type ListItem = TableRow | PostalRule | PastOrder | TextRow;
 
 /** A country by its code or name. */
 const countryOf = (text: string): string | null =>
@@ -71,6 +72,8 @@ export interface ListReader {
       subdivisions: WorldPlaces['subdivisions'] | null;
     },
   ) => ListSummary;
+  /** `own` are the texts that the shop has. */
+  readTexts: (mapping: ListMapping<TextColumn>, own: readonly string[]) => ListSummary;
   items: (from: number, count: number) => ListItem[];
   /** The rows as they stand in the file, headings first, and where its quotes do not close. */
   rows: (from: number, count: number) => string[][];
@@ -129,6 +132,7 @@ export const makeListReader = (): ListReader => {
       const regionOf = regionReader(subdivisions);
       return keep(readPastOrders(rows, mapping, { ...meaning, mark, countryOf, regionOf }), []);
     },
+    readTexts: (mapping, own) => keep(readTexts(rows, mapping, own), []),
     items: (from, count) => items.slice(from, from + count),
     rows: (from, count) => rows.slice(from, from + count),
     broken: () => broken,

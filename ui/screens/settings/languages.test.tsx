@@ -16,7 +16,7 @@ const write = (label: string, text: string): void => {
 describe('the languages of the shop', () => {
   test('say how much is translated, and take a translation, which undo takes back', () => {
     const store = demoStore();
-    renderOver(store, <Languages />);
+    renderOver(store, <Languages onTexts={() => undefined} />);
     screen.getByText('French: 60 of 64 texts translated');
     expect(screen.queryByLabelText('“Parcel” in French')).toBeNull();
     write('“Planting plan, PDF” in French', 'Plan de plantation, PDF');
@@ -37,7 +37,7 @@ describe('the languages of the shop', () => {
 
   test('a translation that is emptied is taken out; every text is there to be looked at', () => {
     const store = demoStore();
-    renderOver(store, <Languages />);
+    renderOver(store, <Languages onTexts={() => undefined} />);
     fireEvent.press(screen.getByText('All texts'));
     within(screen.getByLabelText('Ways to get an order')).getByLabelText('“Parcel” in French');
     write('“Parcel” in French', '');
@@ -46,7 +46,7 @@ describe('the languages of the shop', () => {
 
   test('a language is offered or not; which one the texts are in is said', () => {
     const store = demoStore();
-    renderOver(store, <Languages />);
+    renderOver(store, <Languages onTexts={() => undefined} />);
     const languages = () => selectBook(store.getState()).store.languages;
     fireEvent.press(screen.getByLabelText('Customers can also read the shop in French'));
     expect(languages()).toEqual(['en']);

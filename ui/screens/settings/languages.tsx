@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { TEXT_PARTS, textCells, textsSheet } from '../../../core/formats/texts-table.ts';
 import { IN_ENGLISH, LANGUAGES, type Language } from '../../../core/model/language.ts';
 import {
   customerLanguages,
@@ -9,22 +10,29 @@ import {
   type TextPart,
 } from '../../../core/words/customer/own-texts.ts';
 import { wholeFigure } from '../../../core/words/figure.ts';
+import { fileName } from '../../files/files.ts';
 import { WordsField } from '../../fields/kind-fields.tsx';
+import { useChosenList } from '../../list-import/use-chosen-list.ts';
 import { Check } from '../../parts/check.tsx';
+import { dayNow } from '../../parts/day-now.ts';
+import { SaveList } from '../../parts/save-list.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+import type { PartProps } from './part-props.ts';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 8 },
   choice: { maxWidth: 360, marginTop: 16 },
   title: { fontFamily: SANS_STRONG, fontSize: 16, lineHeight: 24, marginTop: 24 },
   part: { ...note(inks), marginTop: 16, marginBottom: 4 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   show: { maxWidth: 360, marginTop: 8 },
   row: {
     flexDirection: 'row',
@@ -39,12 +47,7 @@ const styles = (inks: Inks) => ({
   half: { flexGrow: 1, flexShrink: 1, flexBasis: 260, minWidth: 0 } as const,
 });
 
-const PARTS: readonly [part: TextPart, title: string][] = [
-  ['ways', 'Ways to get an order'],
-  ['messages', 'Messages'],
-  ['payments', 'Payments and taxes'],
-  ['goods', 'Products'],
-];
+const PARTS = Object.entries(TEXT_PARTS) as [part: TextPart, title: string][];
 const MOST_DRAWN = 50;
 
 interface RowProps {
@@ -108,8 +111,36 @@ const Part = ({ title, rows }: { title: string; rows: readonly RowProps[] }) => 
   );
 };
 
+/** The texts as a file for whoever translates, and a file of translations back. */
+const TextsAsList = ({
+  language,
+  texts,
+  onTexts,
+}: {
+  language: Language;
+  texts: readonly Parameters<typeof textCells>[0][];
+} & Pick<PartProps, 'onTexts'>) => {
+  const style = useStyles(styles);
+  const { store } = useBookParts('store');
+  const choose = useChosenList((file) => onTexts(file, language));
+  return (
+    <View style={style.actions} role="group" aria-label={`The texts in ${IN_ENGLISH[language]} as a list`}>
+      <SaveList
+        name={(kind) =>
+          fileName(store.name, `texts-${IN_ENGLISH[language].toLowerCase()}`, dayNow(store), kind)
+        }
+        sheet="Texts"
+        columns={() => textsSheet(language)}
+        items={texts}
+        cells={textCells}
+      />
+      <TextAction label="Import translations" onPress={choose} />
+    </View>
+  );
+};
+
 /** What customers read in another language: each of the book's texts beside its translation. */
-const Translations = ({ language }: { language: Language }) => {
+const Translations = ({ language, onTexts }: { language: Language } & Pick<PartProps, 'onTexts'>) => {
   const style = useStyles(styles);
   const book = useAppSelector(selectBook);
   const texts = ownTexts(book, useAppSelector(selectCatalogue));
@@ -130,6 +161,11 @@ const Translations = ({ language }: { language: Language }) => {
         Customers read what is not translated in {IN_ENGLISH[ownLanguage(book)]}. If you change a text,
         translate it again.
       </Text>
+      <TextsAsList
+        language={language}
+        texts={texts.map((one) => ({ ...one, as: known.get(one.text) ?? '' }))}
+        onTexts={onTexts}
+      />
       <View style={style.show}>
         <Segments
           hideLabel
@@ -160,7 +196,7 @@ const Translations = ({ language }: { language: Language }) => {
 };
 
 /** The languages that customers can read the shop in, and the merchant's own texts in each. */
-export const Languages = () => {
+export const Languages = ({ onTexts }: Pick<PartProps, 'onTexts'>) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const book = useAppSelector(selectBook);
@@ -208,7 +244,7 @@ export const Languages = () => {
       {languages
         .filter((one) => one !== own)
         .map((one) => (
-          <Translations key={one} language={one} />
+          <Translations key={one} language={one} onTexts={onTexts} />
         ))}
     </View>
   );

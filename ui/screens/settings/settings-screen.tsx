@@ -1,5 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { lazy, useState, type ComponentType } from 'react';
+import type { Language } from '../../../core/model/language.ts';
 import { Page } from '../../parts/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { useWidth } from '../../parts/use-width.ts';
@@ -14,6 +15,7 @@ import { StoreSettings } from './store-settings.tsx';
 import { Taxes } from './taxes.tsx';
 
 const PastImport = lazy(() => import('./past-import.tsx'));
+const TextsImport = lazy(() => import('./texts-import.tsx'));
 /** It is what a page that fails saves the shop with, too. */
 const DataSettings = lazy(() => import('./data-settings.tsx'));
 
@@ -37,13 +39,20 @@ const SettingsScreen = () => {
   const { part } = useLocalSearchParams<{ part?: string }>();
   const name: PartName = part !== undefined && part in PARTS ? (part as PartName) : 'store';
   const { Part } = PARTS[name];
-  const [file, setFile] = useState<File | null>(null);
-  if (file)
+  const [opened, setOpened] = useState<{ file: File; language: Language | null } | null>(null);
+  if (opened) {
+    const { file, language } = opened;
+    const done = (): void => setOpened(null);
     return (
       <Later>
-        <PastImport file={file} onDone={() => setFile(null)} />
+        {language === null ? (
+          <PastImport file={file} onDone={done} />
+        ) : (
+          <TextsImport file={file} language={language} onDone={done} />
+        )}
       </Later>
     );
+  }
   return (
     <Page>
       <PageHead title="Settings" />
@@ -55,7 +64,10 @@ const SettingsScreen = () => {
         onChange={(next) => router.navigate({ pathname: '/settings', params: { part: next } })}
       />
       <Later>
-        <Part onFile={setFile} />
+        <Part
+          onFile={(file) => setOpened({ file, language: null })}
+          onTexts={(file, language) => setOpened({ file, language })}
+        />
       </Later>
     </Page>
   );

@@ -15,4 +15,18 @@ export const languageEdits = {
     if (next.length > 0) book.translations = next;
     else delete book.translations;
   },
+
+  /** What texts are in another language, each as `setTranslation` would; those without a translation stay as they are. */
+  setTranslations: (
+    workbook: Workbook,
+    { language, texts }: { language: Language; texts: readonly Pick<Translation, 'text' | 'as'>[] },
+  ): void => {
+    const { book } = workbook;
+    const next = new Map(texts.filter(({ as }) => as !== '').map(({ text, as }) => [text, as]));
+    if (next.size === 0) return;
+    book.translations = [
+      ...(book.translations ?? []).filter((one) => one.language !== language || !next.has(one.text)),
+      ...[...next].map(([text, as]) => ({ language, text, as })),
+    ];
+  },
 };
