@@ -17,20 +17,30 @@ export const coveragePhrase = (covers: Coverage, { units }: DisplayFormat): stri
   return patterns.length > COVERS_SHOWN ? `${shown} and ${patterns.length - COVERS_SHOWN} more` : shown;
 };
 
-/** '1 to 2 open days after it is ready', 'a day of the next 14', 'a slot of 60 minutes in the next 7 days'. */
+/** Of how many days after the order's own something can be chosen. */
+const ahead = (days: number): string => {
+  if (days === 0) return 'on the same day';
+  return days === 1 ? 'on the same day or the next' : `in the next ${countFigure(days, 'day')}`;
+};
+
+/** '1 to 2 open days', 'up to 2 open days'. */
+const openDays = (min: number, max: number): string => {
+  if (min === max) return countFigure(min, 'open day');
+  return min === 0 ? `up to ${countFigure(max, 'open day')}` : `${min} to ${max} open days`;
+};
+
+/** '1 to 2 open days after it is ready', 'a day in the next 14 days', 'a slot of 60 minutes on the same day'. */
 export const timingPhrase = (timing: Timing): string => {
-  const ahead = (days: number): string =>
-    days === 0 ? 'of the same day' : `in the next ${countFigure(days, 'day')}`;
   switch (timing.kind) {
     case 'words':
       return timing.text;
     case 'days': {
       const { min, max } = timing;
       if (max === 0) return 'on the day it is ready';
-      return `${min === max ? countFigure(min, 'open day') : `${min} to ${max} open days`} after it is ready`;
+      return `${openDays(min, max)} after it is ready`;
     }
     case 'day':
-      return `a day ${ahead(timing.horizonDays)}`;
+      return timing.horizonDays === 0 ? 'the same day' : `a day ${ahead(timing.horizonDays)}`;
     case 'slot':
       return `a slot of ${timing.minutes} minutes ${ahead(timing.horizonDays)}`;
   }
