@@ -1,9 +1,9 @@
-import type { CarrierAnswer } from '../model/carrier.ts';
+import type { CarrierAnswer, CarrierQuestion } from '../model/carrier.ts';
 import type { Quote } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { carrierQuestions } from '../quote/questions.ts';
-import { quote, requestFaults } from '../quote/quote.ts';
+import { measureOrder, quote, type MeasuredOrder } from '../quote/quote.ts';
 import { leaksIn } from './causes.ts';
 import { Findings } from './findings.ts';
 import type { AuditContext, KeyedBasket, KeyedContext } from './audit-context.ts';
@@ -77,9 +77,10 @@ export class Judge {
   /** What an order tells, with the quote that says so; null for one that cannot be placed. */
   #verdictOf(request: QuoteRequest, asksCarriers: boolean): { verdict: Verdict; quoted: Quote } | null {
     const { compiled, memory } = this.shop;
-    if (requestFaults(compiled, request).length > 0) return null;
+    const order = measureOrder(compiled, request);
+    if (!order.ok) return null;
     memory.judged += 1;
-    const quoted = this.#quoted(request, asksCarriers);
+    const quoted = this.#quoted(request, order.value, asksCarriers);
     const isTaken = this.#isTaken(quoted);
     const leaks = quoted.choices.flatMap((choice) =>
       leaksIn(choice, isCharged(compiled, request)).map((leak) => ({
@@ -97,25 +98,32 @@ export class Judge {
   }
 
   /** Carriers are asked about orders that nothing else takes; for the rest only where `asksCarriers` says so. */
-  #quoted(request: QuoteRequest, asksCarriers: boolean): Quote {
-    if (asksCarriers || !this.hasCarriers) return this.#quotedWhole(request);
-    const quoted = quote(this.shop.unasked, request);
-    return this.#isTaken(quoted) ? quoted : this.#quotedWhole(request);
+  #quoted(request: QuoteRequest, order: MeasuredOrder, asksCarriers: boolean): Quote {
+    if (!asksCarriers && this.hasCarriers) {
+      const quoted = quote(this.shop.unasked, request);
+      if (this.#isTaken(quoted)) return quoted;
+    }
+    return order.quote(this.#answersTo(request, order.questions));
   }
 
   #quotedWhole(request: QuoteRequest): Quote {
-    return quote(this.shop.compiled, request, this.#answersTo(request));
+    const { compiled } = this.shop;
+    return quote(
+      compiled,
+      request,
+      this.#answersTo(request, () => carrierQuestions(compiled, request)),
+    );
   }
 
   /** What carriers say of the same goods at the same time is the same, whoever orders them with whatever code. */
-  #answersTo(request: QuoteRequest): readonly CarrierAnswer[] {
+  #answersTo(request: QuoteRequest, questions: () => CarrierQuestion[]): readonly CarrierAnswer[] {
     const { compiled } = this.shop;
     if (!compiled.ask) return [];
     const { lines, discount = 0, placedAt } = request;
     const key = `${placedAt} ${discount} ${lines.map(({ sku, quantity }) => `${sku} ${quantity}`).join()}`;
     const known = this.#answers.get(key);
     if (known) return known;
-    const answers = compiled.ask(carrierQuestions(compiled, request));
+    const answers = compiled.ask(questions());
     this.#answers.set(key, answers);
     return answers;
   }

@@ -7,7 +7,7 @@ import type { Destination } from '../model/place.ts';
 import type { Choice, Quote } from '../model/quote.ts';
 import type { Line, QuoteRequest } from '../model/request.ts';
 import { compile, type CompiledBook } from '../quote/compile.ts';
-import { quote, requestFaults } from '../quote/quote.ts';
+import { measureOrder } from '../quote/quote.ts';
 import { priceKey, type PriceSpan } from './price-key.ts';
 
 /** Quantities that are tried where one of a product does not reach what a service takes. */
@@ -82,9 +82,10 @@ export const pricesOf = (
   let left = MOST_QUOTES;
   const look = (destination: Destination, lines: Line[]): void => {
     const request: QuoteRequest = { destination, lines, ...order };
-    if (left <= 0 || requestFaults(compiled, request).length > 0) return;
+    const measured = left > 0 ? measureOrder(compiled, request) : null;
+    if (!measured?.ok) return;
     left -= 1;
-    noted(prices, compiled, quote(compiled, request, []));
+    noted(prices, compiled, measured.value.quote([]));
   };
   const lookAll = (quantity: number): void => {
     for (const destination of destinations)

@@ -65,6 +65,10 @@ export const loadWorldPlaces = async (): Promise<WorldPlaces> => {
 export const useWorldPlaces = (): WorldPlaces | null => {
   const [places, setPlaces] = useState<WorldPlaces | null>(loaded);
   useEffect(() => {
+    if (loaded) {
+      setPlaces(loaded);
+      return undefined;
+    }
     let wanted = true;
     void loadWorldPlaces().then((found) => {
       if (wanted) setPlaces(found);
