@@ -4,37 +4,12 @@ import { tiers } from '../testing/book.ts';
 import { kindOf } from './kinds.ts';
 import { raisedAmount, type Raise } from './raise.ts';
 import { rebased } from './rebase.ts';
-import { multiplyDivide, pointsOf, toMultiple } from './rounding.ts';
 import { priceByTiers, sortTiers } from './tiers.ts';
 
 const curveOf = (price: Price, reach: number) => kindOf(price).curve(price, reach);
 const raisedPrice = (price: Price, raise: Raise) => kindOf(price).raised(price, raise);
 
 const step: fc.Arbitrary<Step> = fc.record({ from: fc.nat(20), amount: fc.nat(5_000) });
-
-describe('rounding', () => {
-  test('agrees with exact arithmetic, half away from zero', () => {
-    const whole = fc.integer({ min: -1_000_000_000, max: 1_000_000_000 });
-    fc.assert(
-      fc.property(whole, fc.nat(9_000_000_000), fc.integer({ min: 1, max: 1_000_000 }), (a, b, c) => {
-        const product = BigInt(a) * BigInt(b);
-        const size = product < 0n ? -product : product;
-        const half = (2n * size + BigInt(c)) / (2n * BigInt(c));
-        expect(multiplyDivide(a, b, c) + 0).toBe(Number(product < 0n ? -half : half) + 0);
-      }),
-    );
-    expect([pointsOf(1_150, 1_400), pointsOf(-25, 5_000), pointsOf(25, 5_000)]).toEqual([161, -13, 13]);
-  });
-
-  test('to a multiple, nearest or up', () => {
-    expect([
-      toMultiple(1_232, 5, 'nearest'),
-      toMultiple(1_233, 5, 'nearest'),
-      toMultiple(1_231, 5, 'up'),
-      toMultiple(1_230, 5, 'up'),
-    ]).toEqual([1_230, 1_235, 1_235, 1_230]);
-  });
-});
 
 describe('steps', () => {
   test('agree with a plain scan of the steps', () => {
