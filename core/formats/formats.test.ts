@@ -5,7 +5,6 @@ import { locatedSentence } from '../words/fault-sentence.ts';
 import { pastedSteps } from './pasted-steps.ts';
 import { readBook, readCatalogue, readJson, readRequest } from './read.ts';
 import { typedLength, typedMoney, typedNumber, typedPercent, typedVolume, typedWeight } from './typed.ts';
-import { regionsFromText, regionsPhrase, regionsText } from '../place/region-phrase.ts';
 
 const METRIC = { decimals: 2, units: 'metric' as const };
 const sentences = (value: unknown): string[] => {
@@ -107,28 +106,6 @@ describe('rows that are pasted', () => {
       steps: [],
       unread: [{ line: 1 }, { line: 2 }],
     });
-  });
-});
-
-describe('regions as text', () => {
-  test('go there and back', () => {
-    const regions = [
-      { country: 'US' },
-      { country: 'CA', subdivision: 'CA-NS' },
-      { country: 'CA', postal: ['B3H*', '90200 to 90299'] },
-    ];
-    expect(regionsText(regions)).toBe('US\nCA-NS\nCA: B3H*, 90200 to 90299');
-    expect(regionsFromText(regionsText(regions))).toEqual({ ok: true, value: regions });
-    expect(regionsPhrase(regions, (code) => `[${code}]`)).toBe('[US], [CA-NS], 2 codes in [CA]');
-  });
-
-  test('name the entry that is none', () => {
-    expect(regionsFromText('ca, us-ny\nCA: B3*H')).toMatchObject({
-      ok: false,
-      faults: [{ code: 'bad-pattern', path: 'line 2', detail: { pattern: 'B3*H' } }],
-    });
-    expect(regionsFromText('Canada')).toMatchObject({ ok: false, faults: [{ code: 'bad-region' }] });
-    expect(regionsFromText(' ')).toEqual({ ok: true, value: [] });
   });
 });
 

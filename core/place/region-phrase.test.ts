@@ -1,0 +1,86 @@
+import type { Region } from '../model/place.ts';
+import {
+  entryName,
+  fewRegionsPhrase,
+  regionsFromText,
+  regionsPhrase,
+  regionsText,
+  type PlaceNaming,
+} from './region-phrase.ts';
+
+const names = (code: string): string => `[${code}]`;
+const country = (code: string): Region => ({ country: code });
+const NOVA_SCOTIA: Region = { country: 'CA', subdivision: 'CA-NS' };
+const CODES: Region = { country: 'CA', postal: ['B3H*', '90200 to 90299'] };
+
+const NAMING: PlaceNaming = {
+  named: (text) => {
+    if (/^canada$/i.test(text)) return [country('CA')];
+    return /^benelux$/i.test(text) ? ['BE', 'NL', 'LU'].map(country) : null;
+  },
+  isWhole: () => (code) => code.length === 6,
+  isBeginning: () => (text) => !text.startsWith('Z'),
+};
+const read = (text: string, naming?: PlaceNaming): readonly Region[] | string => {
+  const regions = regionsFromText(text, naming);
+  if (regions.ok) return regions.value;
+  return regions.faults.map(({ code, path, detail }) => `${path}: ${code} ${JSON.stringify(detail)}`).join();
+};
+
+describe('regions in a few words', () => {
+  test('are named, their codes counted by country', () => {
+    const more: Region = { country: 'CA', postal: ['B2G2L2'] };
+    expect(regionsPhrase([country('US'), NOVA_SCOTIA, CODES], names)).toBe('[US], [CA-NS], 2 codes in [CA]');
+    expect(regionsPhrase([CODES, more, { country: 'US', postal: ['04101'] }], names)).toBe(
+      '3 codes in [CA], 1 code in [US]',
+    );
+    expect(regionsPhrase([], names)).toBe('');
+  });
+
+  test('past the first few are counted', () => {
+    const many = ['AT', 'BE', 'DE', 'FR', 'LU'].map(country);
+    expect(fewRegionsPhrase(many.slice(0, 4), names)).toBe('[AT], [BE], [DE], [FR]');
+    expect(fewRegionsPhrase(many, names)).toBe('[AT], [BE], [DE] and 2 more');
+  });
+
+  test.each([
+    ['CA', '[CA]'],
+    ['CA-NS', '[CA-NS]'],
+    ['US-1', '[US-1]'],
+    ['B3H*', 'B3H*'],
+    ['CA-', 'CA-'],
+    ['CA-NSXX', 'CA-NSXX'],
+    ['XCA', 'XCA'],
+  ])('the entry %s is called %s', (entry, name) => expect(entryName(entry, names)).toBe(name));
+});
+
+describe('regions as text', () => {
+  test('are read again the same', () => {
+    const regions = [country('US'), NOVA_SCOTIA, CODES];
+    expect(regionsText(regions)).toBe('US\nCA-NS\nCA: B3H*, 90200 to 90299');
+    expect(read(regionsText(regions))).toEqual(regions);
+  });
+
+  test('may be small, on one line, with commas, semicolons or tabs, and names where they are known', () => {
+    const places = [country('CA'), { country: 'US', subdivision: 'US-NY' }];
+    for (const text of ['ca, us-ny', 'ca;us-ny', 'ca\tus-ny', ' ca ,, us-ny ', 'CA\nUS-NY', 'ca\n\nus-ny'])
+      expect(read(text)).toEqual(places);
+    expect(read('Canada, benelux', NAMING)).toEqual(['CA', 'BE', 'NL', 'LU'].map(country));
+    expect([read(''), read(' '), read('CA:')]).toEqual([[], [], []]);
+  });
+
+  test('codes belong to the country before the colon, by its name too', () => {
+    const codes = [{ country: 'CA', postal: ['B3H*', 'B2G2L2'] }];
+    expect(read('ca: B3H, b2g 2l2', NAMING)).toEqual(codes);
+    expect(read('Canada: B3H* B2G2L2', NAMING)).toEqual(codes);
+  });
+
+  test('name the first entry that is none, and its line', () => {
+    expect(read('ca, us-ny\nCA: B3*H')).toBe('line 2: bad-pattern {"pattern":"B3*H"}');
+    expect(read('Canada')).toBe('line 1: bad-region {"text":"Canada"}');
+    expect(read('CA\n\nUS, CAN, XX-1234')).toBe('line 3: bad-region {"text":"CAN"}');
+    expect(read('Ruritania: B3H*', NAMING)).toBe('line 1: bad-region {"text":"Ruritania"}');
+    expect(read('CA: Z9', NAMING)).toBe('line 1: bad-pattern {"pattern":"Z9"}');
+    expect(read(': B3H*')).toBe('line 1: bad-region {"text":": B3H*"}');
+  });
+});
