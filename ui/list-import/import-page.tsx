@@ -35,6 +35,7 @@ interface Props<C extends string> {
 
 const styles = (inks: Inks) => ({
   note: note(inks),
+  effect: { ...note(inks), paddingTop: 12 },
   fault: { color: inks.rubric, paddingVertical: 12 },
   wait: { paddingVertical: 24, gap: 12 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 16 } as const,
@@ -100,7 +101,7 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
           ) : (
             <Text style={style.note}>Reading {countFigure(opened.rows, 'row')} …</Text>
           )}
-          <Text style={style.note}>{waits ?? `Importing: it ${effect}.`}</Text>
+          <Text style={style.effect}>{waits ?? `Importing: it ${effect}.`}</Text>
           <View style={style.buttons}>
             <Button
               mode="contained"
