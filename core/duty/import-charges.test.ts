@@ -8,6 +8,8 @@ import { quote } from '../quote/quote.ts';
 import {
   makeBook,
   makeCatalogue,
+  makeDuties,
+  makeDutyRate,
   makeGood,
   makeRate,
   makeRequest,
@@ -16,24 +18,6 @@ import {
 } from '../testing/book.ts';
 import { valuedLines } from './import-charges.ts';
 
-type Rate = DutyRules['rates'][number];
-
-const rate = (part: Partial<Rate> = {}): Rate => ({
-  country: 'US',
-  duty: 500,
-  importTax: 1_000,
-  freeBelow: 0,
-  valueBasis: 'goods',
-  ...part,
-});
-const rules = (part: Partial<DutyRules> = {}): DutyRules => ({
-  show: 'amount',
-  terms: 'DAP',
-  homeCountries: ['CA'],
-  clearanceFee: 0,
-  rates: [rate()],
-  ...part,
-});
 const toUs = makeRequest({ destination: { country: 'US', postalCode: '04401' } });
 const quoted = (
   duties: DutyRules,
@@ -56,7 +40,7 @@ const quoted = (
 
 describe('import charges', () => {
   test('are duty on the value and import tax on both, shown and not charged under DAP', () => {
-    const found = quoted(rules());
+    const found = quoted(makeDuties());
     expect(onlyChoice(found)).toMatchObject({
       id: 'parcel-country',
       total: 1_000,
@@ -66,19 +50,21 @@ describe('import charges', () => {
   });
 
   test('join the total under DDP, with the clearance fee where anything is due', () => {
-    const prepaid = rules({ terms: 'DDP', clearanceFee: 700 });
+    const prepaid = makeDuties({ terms: 'DDP', clearanceFee: 700 });
     expect(onlyChoice(quoted(prepaid))).toMatchObject({
       charge: 1_000,
       total: 1_000 + 500 + 1_050 + 700,
       duties: { terms: 'DDP', clearance: 700 },
     });
-    const free = { ...prepaid, rates: [rate({ freeBelow: 10_001 })] };
+    const free = { ...prepaid, rates: [makeDutyRate({ freeBelow: 10_001 })] };
     expect(onlyChoice(quoted(free))).toMatchObject({ total: 1_000, duties: { duty: 0, clearance: 0 } });
-    expect(onlyChoice(quoted({ ...prepaid, rates: [rate({ freeBelow: 10_000 })] })).total).toBe(3_250);
+    expect(onlyChoice(quoted({ ...prepaid, rates: [makeDutyRate({ freeBelow: 10_000 })] })).total).toBe(
+      3_250,
+    );
   });
 
   test('are offered both ways side by side, each under an id of its own', () => {
-    const { choices } = quoted(rules({ terms: 'both' }));
+    const { choices } = quoted(makeDuties({ terms: 'both' }));
     expect(choices.map(({ id, total }) => [id, total])).toEqual([
       ['parcel-country:DAP', 1_000],
       ['parcel-country:DDP', 2_550],
@@ -86,18 +72,24 @@ describe('import charges', () => {
   });
 
   test('count the charge in where the country does', () => {
-    const found = quoted(rules({ rates: [rate({ valueBasis: 'goods-and-shipping' })] }));
+    const found = quoted(makeDuties({ rates: [makeDutyRate({ valueBasis: 'goods-and-shipping' })] }));
     expect(onlyChoice(found).duties).toMatchObject({ duty: 550, importTax: 1_155 });
   });
 
   test('are those of the longest prefix of the code', () => {
-    const rates = [rate(), rate({ hsPrefix: '69', duty: 200 }), rate({ hsPrefix: '6912', duty: 0 })];
-    const duty = (hsCode?: string) => onlyChoice(quoted(rules({ rates }), { hsCode })).duties?.duty;
+    const rates = [
+      makeDutyRate(),
+      makeDutyRate({ hsPrefix: '69', duty: 200 }),
+      makeDutyRate({ hsPrefix: '6912', duty: 0 }),
+    ];
+    const duty = (hsCode?: string) => onlyChoice(quoted(makeDuties({ rates }), { hsCode })).duties?.duty;
     expect([duty('6912.00'), duty('69-01'), duty('44'), duty(undefined)]).toEqual([0, 200, 500, 500]);
   });
 
   test('that no rate covers withhold DDP, and make of the estimate a notice', () => {
-    const { choices, withheld } = quoted(rules({ terms: 'both', rates: [rate({ hsPrefix: '44' })] }));
+    const { choices, withheld } = quoted(
+      makeDuties({ terms: 'both', rates: [makeDutyRate({ hsPrefix: '44' })] }),
+    );
     expect(choices).toMatchObject([{ id: 'parcel-country:DAP', duties: { show: 'mention', duty: 0 } }]);
     expect(withheld).toMatchObject([
       { id: 'parcel-country:DDP', code: 'duty-unknown', from: { kind: 'duty', id: 'US' } },
@@ -105,8 +97,8 @@ describe('import charges', () => {
   });
 
   test('are none at home, nor where the rules are silent', () => {
-    expect(onlyChoice(quoted(rules(), {}, makeRequest())).duties).toBeUndefined();
-    expect(onlyChoice(quoted(rules({ rates: [], show: 'nothing' }))).duties).toBeUndefined();
+    expect(onlyChoice(quoted(makeDuties(), {}, makeRequest())).duties).toBeUndefined();
+    expect(onlyChoice(quoted(makeDuties({ rates: [], show: 'nothing' }))).duties).toBeUndefined();
   });
 
   test('are paid by whom an adjustment says', () => {
@@ -118,15 +110,15 @@ describe('import charges', () => {
       to: {},
       effect: { do: 'terms', terms },
     });
-    const choice = onlyChoice(quoted(rules(), {}, toUs, [prepay('DDP')]));
+    const choice = onlyChoice(quoted(makeDuties(), {}, toUs, [prepay('DDP')]));
     expect(choice).toMatchObject({ total: 2_550, duties: { terms: 'DDP' } });
     expect(choice.working.at(-1)).toMatchObject({ step: 'adjustment', change: 0 });
-    const ids = quoted(rules(), {}, toUs, [prepay('both')]).choices.map(({ id }) => id);
+    const ids = quoted(makeDuties(), {}, toUs, [prepay('both')]).choices.map(({ id }) => id);
     expect(ids).toEqual(['parcel-country:DAP', 'parcel-country:DDP']);
   });
 
   test('leave the choice free to be bought, with what the goods are worth less the discount', () => {
-    const found = quoted(rules(), {}, { ...toUs, discount: 2_500 });
+    const found = quoted(makeDuties(), {}, { ...toUs, discount: 2_500 });
     expect(onlyChoice(found).duties).toMatchObject({ duty: 375 });
   });
 });

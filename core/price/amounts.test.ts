@@ -43,17 +43,9 @@ test.each<[Extract<Price, { kind: 'flat' }>['per'], number, number]>([
   expect(chargeOf({ kind: 'flat', amount: 430, per, first: 1_150 })).toBe(withFirst);
 });
 
-test('a share of the subtotal between its least and its greatest', () => {
-  expect(chargeOf({ kind: 'percent', points: 1_000 })).toBe(500);
-  expect(chargeOf({ kind: 'percent', points: 1_000, min: 700 })).toBe(700);
-  expect(chargeOf({ kind: 'percent', points: 1_000, max: 300 })).toBe(300);
-});
-
 test('each product by its own price, else that of the others, by unit or by line', () => {
   expect(chargeOf({ kind: 'per-product', otherwise: 200, per: 'unit' })).toBe(2 * 200 + 3 * 700);
   expect(chargeOf({ kind: 'per-product', otherwise: 200, per: 'line' })).toBe(200 + 700);
-  const { code, detail } = onlyWithheld(quoteOf({ kind: 'per-product', otherwise: null, per: 'unit' }));
-  expect([code, detail]).toMatchObject(['price-unknown', { goods: ['Pot'] }]);
 });
 
 describe('steps', () => {

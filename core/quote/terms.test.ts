@@ -6,23 +6,14 @@ import type { DutyRules } from '../model/tax.ts';
 import {
   makeBook,
   makeCatalogue,
+  makeDuties,
+  makeDutyRate,
   makeGood,
   makeRate,
   makeRequest,
   makeZone,
   quoted,
 } from '../testing/book.ts';
-
-type DutyRate = DutyRules['rates'][number];
-
-const rate = (part: Partial<DutyRate> = {}): DutyRate => ({
-  country: 'US',
-  duty: 500,
-  importTax: 1_000,
-  freeBelow: 0,
-  valueBasis: 'goods',
-  ...part,
-});
 
 interface Sent {
   rules?: Partial<DutyRules>;
@@ -37,14 +28,7 @@ const sent = ({ rules = {}, goods = {}, country = 'US', adjustments = [] }: Sent
     makeBook({
       zones: [makeZone('country', { includes: [{ country: 'CA' }, { country: 'US' }] })],
       rates: [makeRate({ price: { kind: 'flat', amount: 1_000, per: 'order' } })],
-      duties: {
-        show: 'amount',
-        terms: 'both',
-        homeCountries: ['CA'],
-        clearanceFee: 250,
-        rates: [rate()],
-        ...rules,
-      },
+      duties: makeDuties({ terms: 'both', clearanceFee: 250, ...rules }),
       adjustments,
     }),
     makeRequest({ destination: { country } }),
@@ -80,16 +64,16 @@ test('at home, and where no rule speaks of it, nothing is said', () => {
 });
 
 test('the fee for clearance is charged where something is due', () => {
-  expect(shown(sent({ rules: { terms: 'DDP', rates: [rate({ duty: 0, importTax: 0 })] } }))).toEqual([
+  expect(shown(sent({ rules: { terms: 'DDP', rates: [makeDutyRate({ duty: 0, importTax: 0 })] } }))).toEqual([
     ['parcel-country', 1_000, 'DDP', 'amount'],
   ]);
-  expect(shown(sent({ rules: { terms: 'DDP', rates: [rate({ duty: 0, importTax: 1 })] } }))).toEqual([
+  expect(shown(sent({ rules: { terms: 'DDP', rates: [makeDutyRate({ duty: 0, importTax: 1 })] } }))).toEqual([
     ['parcel-country', 1_000 + 1 + 250, 'DDP', 'amount'],
   ]);
 });
 
 test('a product that no rate covers keeps it from being prepaid, and makes an amount a mention', () => {
-  const rates = [rate({ hsPrefix: '99' })];
+  const rates = [makeDutyRate({ hsPrefix: '99' })];
   const uncovered = sent({ rules: { rates } });
   expect(shown(uncovered)).toEqual([
     ['parcel-country:DAP', 1_000, 'DAP', 'mention'],
@@ -121,7 +105,7 @@ test('prepaid costs as much more as the two charges and the fee, whatever they a
   });
   fc.assert(
     fc.property(rates, fc.nat(900), (part, clearanceFee) => {
-      const [dap, ddp] = sent({ rules: { clearanceFee, rates: [rate(part)] } }).choices;
+      const [dap, ddp] = sent({ rules: { clearanceFee, rates: [makeDutyRate(part)] } }).choices;
       const { duty = 0, importTax = 0, clearance = 0 } = ddp?.duties ?? {};
       expect(dap?.duties).toMatchObject({ duty, importTax, clearance: 0 });
       expect(clearance).toBe(duty + importTax > 0 ? clearanceFee : 0);

@@ -8,6 +8,7 @@ import type { Zone } from '../model/place.ts';
 import type { CarrierPrice, Step, StepsPrice } from '../model/price.ts';
 import type { Choice, Quote, Withheld } from '../model/quote.ts';
 import type { Rate } from '../model/rate.ts';
+import type { DutyRate, DutyRules } from '../model/tax.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { CarrierShipment } from '../model/shipment.ts';
 import { compile } from '../quote/compile.ts';
@@ -185,6 +186,26 @@ export const onlyWithheld = ({ choices, withheld }: Quote): Withheld => {
     throw new Error(`expected one withheld: ${JSON.stringify({ choices, withheld })}`);
   return one;
 };
+
+/** Import charges of the United States: 5 % duty, and 10 % tax on both. */
+export const makeDutyRate = (part: Partial<DutyRate> = {}): DutyRate => ({
+  country: 'US',
+  duty: 500,
+  importTax: 1_000,
+  freeBelow: 0,
+  valueBasis: 'goods',
+  ...part,
+});
+
+/** Duties of a shop at home in Canada, which says how much falls due on arrival. */
+export const makeDuties = (part: Partial<DutyRules> = {}): DutyRules => ({
+  show: 'amount',
+  terms: 'DAP',
+  homeCountries: ['CA'],
+  clearanceFee: 0,
+  rates: [makeDutyRate()],
+  ...part,
+});
 
 /** A shipment of one parcel that a carrier booked. */
 export const makeShipment = (part: Partial<CarrierShipment> = {}): CarrierShipment => ({
