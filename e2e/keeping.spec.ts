@@ -322,3 +322,24 @@ freshTest(
     }
   },
 );
+
+freshTest('a menu that was opened stays open when the rest of its page arrives', async ({ page }) => {
+  freshTest.skip(!isPhone(page), 'a wide screen has a rail in place of the menu');
+  await openProgram(page, '/settings');
+  let letIn = (): void => undefined;
+  const isLetIn = new Promise<void>((resolve) => {
+    letIn = resolve;
+  });
+  await page.route(/reach-screen/, async (route) => {
+    await isLetIn;
+    await route.continue();
+  });
+  await page.getByRole('navigation').getByRole('link', { name: 'Reach' }).click();
+  await page.getByRole('button', { name: 'Menu', exact: true }).click();
+  const shopfront = page.getByRole('menuitem', { name: 'Shopfront' });
+  await expect(shopfront).toBeVisible();
+  letIn();
+  await expect(page.getByRole('tab', { name: 'Neighbourhood' })).toBeVisible();
+  await shopfront.click();
+  await expect(page).toHaveURL(/\/shop$/);
+});

@@ -1,17 +1,16 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
-import { Menu, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import { useWidth } from '../parts/use-width.ts';
 import { redone, undone } from '../state/draft.ts';
-import { coloursChosen, findToggled, keysToggled } from '../state/session.ts';
+import { findToggled } from '../state/session.ts';
 import { selectRedo, selectUndo } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
 import { aboutOf } from './places.ts';
-import { useIsDark } from './use-is-dark.ts';
+import { PhoneMenu } from './phone-menu.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { IconAction } from '../parts/icon-action.tsx';
 
@@ -70,45 +69,6 @@ const UndoRedo = () => {
         onPress={() => dispatch(redone())}
       />
     </>
-  );
-};
-
-/** On a phone, what the rail holds elsewhere. */
-const PhoneMenu = () => {
-  const style = useStyles(styles);
-  const dispatch = useAppDispatch();
-  const isDark = useIsDark();
-  const router = useRouter();
-  const [open, setOpen] = useState(false);
-  const act = (action: Parameters<typeof dispatch>[0]) => () => {
-    setOpen(false);
-    dispatch(action);
-  };
-  const go = (path: '/shop' | '/settings' | '/guide') => () => {
-    setOpen(false);
-    router.navigate(path);
-  };
-  const button = (
-    <IconAction
-      icon="menu"
-      size={22}
-      style={style.button}
-      accessibilityLabel="Menu"
-      onPress={() => setOpen(true)}
-    />
-  );
-  if (!open) return button;
-  return (
-    <Menu visible onDismiss={() => setOpen(false)} anchor={button}>
-      <Menu.Item
-        title={isDark ? 'Light colours' : 'Dark colours'}
-        onPress={act(coloursChosen(isDark ? 'light' : 'dark'))}
-      />
-      <Menu.Item title="Shopfront" onPress={go('/shop')} />
-      <Menu.Item title="Settings" onPress={go('/settings')} />
-      <Menu.Item title="Guide" onPress={go('/guide')} />
-      <Menu.Item title="Keyboard" onPress={act(keysToggled(true))} />
-    </Menu>
   );
 };
 

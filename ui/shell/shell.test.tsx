@@ -10,6 +10,7 @@ import { BottomBar } from './bottom-bar.tsx';
 import KeysDialog from './keys-dialog.tsx';
 import { Message } from './message.tsx';
 import { PageHead } from './page-head.tsx';
+import { PhoneMenu } from './phone-menu.tsx';
 import { Rail } from './rail.tsx';
 import StartFault from './start-fault.tsx';
 import { StorageBar } from './storage-bar.tsx';
@@ -44,6 +45,30 @@ describe('the head of a page', () => {
     renderOver(demoStore(), <PageHead title="Parcel to West" back={{ name: 'Charges', onPress: back }} />);
     fireEvent.press(screen.getByLabelText('Back to Charges'));
     expect(back).toHaveBeenCalled();
+  });
+});
+
+describe('the menu of a phone', () => {
+  test('stays open when the head of its page is drawn anew, and is closed on another page', () => {
+    const store = demoStore();
+    const { unmount } = renderOver(store, <PhoneMenu />);
+    fireEvent.press(screen.getByLabelText('Menu'));
+    expect(screen.getByText('Shopfront')).toBeTruthy();
+    unmount();
+    renderOver(store, <PhoneMenu />);
+    expect(screen.getByText('Shopfront')).toBeTruthy();
+    act(() => goTo('/goods'));
+    expect(screen.queryByText('Shopfront')).toBeNull();
+  });
+
+  test('closes on what is chosen in it', () => {
+    goTo('/charges');
+    const store = demoStore();
+    renderOver(store, <PhoneMenu />);
+    fireEvent.press(screen.getByLabelText('Menu'));
+    fireEvent.press(screen.getByText('Settings'));
+    expect(currentAddress().pathname).toBe('/settings');
+    expect(store.getState().session.menuOn).toBeNull();
   });
 });
 

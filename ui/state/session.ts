@@ -12,6 +12,8 @@ export interface SessionState {
   withheldOpen: boolean;
   message: { text: string; undo: boolean } | null;
   keysShown: boolean;
+  /** The address of the page whose menu is open. */
+  menuOn: string | null;
   finding: boolean;
   /** What was found last, the newest first: ids of entries. */
   found: string[];
@@ -33,6 +35,7 @@ export const initialSession: SessionState = {
   withheldOpen: false,
   message: null,
   keysShown: false,
+  menuOn: null,
   finding: false,
   found: [],
   seenAs: null,
@@ -88,6 +91,9 @@ const session = createSlice({
     keysToggled: (state, { payload }: PayloadAction<boolean>) => {
       state.keysShown = payload;
     },
+    menuShown: (state, { payload }: PayloadAction<string | null>) => {
+      state.menuOn = payload;
+    },
     findToggled: (state, { payload }: PayloadAction<boolean>) => {
       state.finding = payload;
     },
@@ -109,6 +115,7 @@ export const {
   withheldToggled,
   messageShown,
   keysToggled,
+  menuShown,
   findToggled,
   entryFound,
   shopLanguageChosen,
