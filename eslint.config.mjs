@@ -37,6 +37,9 @@ const CORE_LIBRARIES = [
   'iso-3166',
 ];
 
+/** Days are those of the shop's time zone; one file reads the device's clock. */
+const ONE_CLOCK = 'The moment and the day now come from ui/time/now.ts.';
+
 export default tseslint.config(
   {
     ignores: [
@@ -129,6 +132,17 @@ export default tseslint.config(
           selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
           message: 'The core reads no clock.',
         },
+      ],
+    },
+  },
+  {
+    files: ['ui/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*', 'ui/testing/**', 'ui/time/now.ts'],
+    rules: {
+      'no-restricted-properties': ['error', { object: 'Date', property: 'now', message: ONE_CLOCK }],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: ONE_CLOCK },
       ],
     },
   },

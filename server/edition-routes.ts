@@ -3,6 +3,7 @@ import type { Asker } from '../carriers/asking.ts';
 import type { Problem as BookProblem } from '../core/model/problem.ts';
 import { readJson } from '../core/formats/read.ts';
 import type { Language } from '../core/model/language.ts';
+import { localMoment } from '../core/time/local-moment.ts';
 import { asksAMinute } from './asks-a-minute.ts';
 import { jsonBody } from './body.ts';
 import { addWritingRoutes } from './edition-writing.ts';
@@ -133,7 +134,8 @@ const addQuoteRoutes = (routes: Router, service: EditionService): void => {
   routes.get('/:shop/problems', async (request, response) => {
     const asked = askedOf(editions, request, response);
     if (!asked) return;
-    const on = service.now().toISOString().slice(0, 10);
+    const { timeZone } = asked.edition.edition.book.store;
+    const on = localMoment(service.now().toISOString(), timeZone).date;
     response.json({ on, problems: await service.problemsOf(asked.edition, on) });
   });
 };

@@ -262,14 +262,14 @@ describe('what the service says of itself', () => {
     expect(stopping.status).toBe(503);
   });
 
-  test('the problems of an edition', async () => {
+  test('the problems of an edition, from the day that it is where the shop is', async () => {
     const problem = { code: 'stops', gravity: 'stops' as const, text: 'Nothing ships.', where: [] };
     const origin = await serving({
       problemsOf: () => Promise.resolve([problem]),
-      now: () => new Date('2026-11-25T14:00:00Z'),
+      now: () => new Date('2026-11-25T02:00:00Z'),
     });
     expect(await (await fetch(`${origin}/api/editions/yard/problems`)).json()).toEqual({
-      on: '2026-11-25',
+      on: '2026-11-24',
       problems: [problem],
     });
   });

@@ -2,7 +2,7 @@ import type { CarrierAccount, CarrierQuestion } from '../../core/model/carrier.t
 import type { Location } from '../../core/model/location.ts';
 import type { Destination } from '../../core/model/place.ts';
 import type { Store } from '../../core/model/store.ts';
-import { dayNow } from '../parts/day-now.ts';
+import { dayNow } from '../time/now.ts';
 
 /** One parcel of a weight in grams, asked about as an order of the account's would be, to leave today. */
 export const sampleQuestion = (

@@ -1,4 +1,5 @@
 import { saveFile } from './files.ts';
+import { momentNow } from '../time/now.ts';
 
 /** What stands in a calendar: from when to when, what, and where. */
 export interface CalendarEntry {
@@ -31,4 +32,4 @@ export const calendarText = async (entry: CalendarEntry, made: string): Promise<
 
 /** Hands an entry to the person as a calendar file. */
 export const saveCalendar = async (name: string, entry: CalendarEntry): Promise<void> =>
-  saveFile(name, await calendarText(entry, new Date().toISOString()));
+  saveFile(name, await calendarText(entry, momentNow()));

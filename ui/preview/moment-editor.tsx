@@ -6,6 +6,7 @@ import { TextAction } from '../parts/text-action.tsx';
 import { edit } from '../state/draft.ts';
 import { selectBook } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import { momentNow } from '../time/now.ts';
 
 /** When the test order's order is placed, in the store's time zone. */
 export const MomentEditor = ({ testOrder }: { testOrder: TestOrder }) => {
@@ -31,7 +32,7 @@ export const MomentEditor = ({ testOrder }: { testOrder: TestOrder }) => {
         value={local.time}
         onChange={(time, visit) => set(instantOf({ ...local, time }, zone), visit)}
       />
-      <TextAction label="Now" onPress={() => set(new Date().toISOString())} />
+      <TextAction label="Now" onPress={() => set(momentNow())} />
     </View>
   );
 };

@@ -16,6 +16,7 @@ import type { Inks } from '../theme/tokens.ts';
 import { selectTestOrderFacts } from './test-order-facts.ts';
 import { IconAction } from '../parts/icon-action.tsx';
 import { Opened } from '../parts/opened.tsx';
+import { momentNow } from '../time/now.ts';
 
 const TestOrderEditors = lazy(() => import('./test-order-editors.tsx'));
 
@@ -107,7 +108,7 @@ const FirstTestOrder = () => {
     const request = {
       destination: { country },
       lines: [{ sku, quantity: 1 }],
-      placedAt: new Date().toISOString(),
+      placedAt: momentNow(),
     };
     dispatch(
       edit(

@@ -12,6 +12,7 @@ import { selectBook } from '../state/selectors.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
 import { keepChecked } from '../workers/keep-checked.ts';
 import { keepOffline } from './offline.ts';
+import { momentNow } from '../time/now.ts';
 
 /** The program as it is open in a page: its store, with all that keeps it and listens for it. */
 export interface OpenProgram {
@@ -61,7 +62,7 @@ const addDemoOrders = async (store: AppStore, closed: AbortSignal): Promise<void
     import('../state/demo-orders.ts'),
     loadDemoShop(),
   ]);
-  const now = new Date().toISOString();
+  const now = momentNow();
   store.dispatch(demoOrdersCame(demoOrders(now, demo)));
   store.dispatch(demoEditionCame(demoEdition(now, demo)));
 };

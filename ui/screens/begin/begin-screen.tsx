@@ -28,6 +28,7 @@ import { StepGoods } from './step-goods.tsx';
 import { StepHours } from './step-hours.tsx';
 import { StepNear } from './step-near.tsx';
 import { StepReach } from './step-reach.tsx';
+import { momentNow } from '../../time/now.ts';
 
 const STEPS: readonly ComponentType<StepProps>[] = [StepFrom, StepReach, StepGoods, StepHours, StepNear];
 
@@ -80,7 +81,7 @@ const BeginScreen = () => {
     );
   const use = (): void => {
     const answers = answersOf(values);
-    const testOrders = firstTestOrders(answers, new Date().toISOString());
+    const testOrders = firstTestOrders(answers, momentNow());
     take(
       { book: firstBook(answers), catalogue: firstCatalogue(answers), testOrders },
       values.ships ? '/charges' : '/reach',

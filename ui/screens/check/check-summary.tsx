@@ -6,7 +6,7 @@ import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
 import { Press } from '../../parts/press.tsx';
 import { Section } from '../../parts/section.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { useToday } from '../../parts/use-today.ts';
+import { useToday } from '../../time/use-today.ts';
 import { usePlaceNames } from '../../places/use-place-names.ts';
 import { askedQuote } from '../../state/answers.ts';
 import { previewOpened, testOrderChosen } from '../../state/session.ts';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Progress } from '../../parts/progress.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { useToday } from '../../parts/use-today.ts';
+import { useToday } from '../../time/use-today.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';

@@ -14,6 +14,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { selectIsChecked, selectObstacles } from './publish-selectors.ts';
+import { momentNow } from '../../time/now.ts';
 
 const styles = (inks: Inks) => ({
   all: { gap: 12, paddingTop: 12, maxWidth: 520 },
@@ -66,7 +67,7 @@ export const PublishForm = ({ changes }: { changes: number }) => {
   });
   const publish = (): void => {
     const edition = nextEdition(editions, book, catalogue, {
-      publishedAt: new Date().toISOString(),
+      publishedAt: momentNow(),
       note: words.trim(),
       ...(obstacles.length > 0 ? { despite: why.trim() } : {}),
     });

@@ -6,7 +6,7 @@ import { countFigure } from '../../../core/words/figure.ts';
 import { Press } from '../../parts/press.tsx';
 import { Progress } from '../../parts/progress.tsx';
 import { Section } from '../../parts/section.tsx';
-import { useToday } from '../../parts/use-today.ts';
+import { useToday } from '../../time/use-today.ts';
 import { usePlaceNames } from '../../places/use-place-names.ts';
 import { testOrderChosen } from '../../state/session.ts';
 import { selectDisplayFormat } from '../../state/selectors.ts';

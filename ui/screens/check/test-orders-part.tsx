@@ -16,6 +16,7 @@ import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
 import { TestOrderRow } from './test-order-row.tsx';
 import { selectTestOrderCounts, selectTestOrderGroups } from './test-orders-selectors.ts';
+import { dayNow } from '../../time/now.ts';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 12 },
@@ -66,10 +67,7 @@ const TestOrderFiles = () => {
           label="Save the test orders"
           disabled={testOrders.length === 0}
           onPress={() =>
-            saveFile(
-              fileName(store.name, 'test-orders', new Date().toISOString().slice(0, 10)),
-              writeTestOrdersFile(testOrders),
-            )
+            saveFile(fileName(store.name, 'test-orders', dayNow(store)), writeTestOrdersFile(testOrders))
           }
         />
         <TextAction label="Open test orders" onPress={() => void open()} />

@@ -17,7 +17,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import type { Goods } from './use-goods.ts';
-import { dayNow } from '../../parts/day-now.ts';
+import { dayNow } from '../../time/now.ts';
 
 interface Props {
   goods: Goods;

@@ -11,7 +11,7 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { dayNow } from '../../parts/day-now.ts';
+import { dayNow } from '../../time/now.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
 
 const MOST_SHOWN = 6;

@@ -20,7 +20,7 @@ import { Later } from '../../shell/later.tsx';
 import { AsideList } from './aside-list.tsx';
 import type { Opened } from './opened-file.tsx';
 import { usePersistence } from './use-persistence.ts';
-import { dayNow } from '../../parts/day-now.ts';
+import { dayNow, epochNow, momentNow } from '../../time/now.ts';
 
 const styles = (inks: Inks) => ({
   all: { gap: 12, paddingTop: 16 },
@@ -35,7 +35,7 @@ const OpenedFile = lazy(opening);
 /** Hands the whole shop to the person as a file, and notes that it was saved. */
 export const saveShop = ({ getState, dispatch }: Pick<AppStore, 'getState' | 'dispatch'>): void => {
   const { draft, orders, editions } = getState();
-  const now = new Date().toISOString();
+  const now = momentNow();
   const { store } = draft.workbook.book;
   saveFile(fileName(store.name, 'shop', dayNow(store)), writeShopFile(draft.workbook, orders, now, editions));
   dispatch(savedNow(now));
@@ -76,7 +76,7 @@ const DataSettings = () => {
   const shop: Shop = useAppSelector((state) => state.draft.workbook);
   const ordersRead = useAppSelector((state) => state.storage.ordersRead);
   const [opened, setOpened] = useState<{ at: number; what: Opened } | null>(null);
-  const show = (what: Opened): void => setOpened({ at: Date.now(), what });
+  const show = (what: Opened): void => setOpened({ at: epochNow(), what });
   const save = (what: string, text: string): void => {
     saveFile(fileName(shop.book.store.name, what, dayNow(shop.book.store)), text);
   };

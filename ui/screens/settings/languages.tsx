@@ -14,7 +14,7 @@ import { fileName } from '../../files/files.ts';
 import { WordsField } from '../../fields/kind-fields.tsx';
 import { useChosenList } from '../../list-import/use-chosen-list.ts';
 import { Check } from '../../parts/check.tsx';
-import { dayNow } from '../../parts/day-now.ts';
+import { dayNow } from '../../time/now.ts';
 import { SaveList } from '../../parts/save-list.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';

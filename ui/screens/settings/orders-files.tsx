@@ -20,7 +20,7 @@ import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { dayNow } from '../../parts/day-now.ts';
+import { dayNow, momentNow } from '../../time/now.ts';
 
 const MOST_SHOWN = 6;
 
@@ -108,7 +108,7 @@ export const OrdersFiles = ({
       setFaults([`${file} was not read: ${read}`]);
       return;
     }
-    const taken = takeOrders(orders, read.orders, new Date().toISOString(), read.stateless);
+    const taken = takeOrders(orders, read.orders, momentNow(), read.stateless);
     if (taken.orders.length > 0) dispatch(ordersTaken(taken.orders));
     setSaid(read.orders.length > 0 ? takenWords(taken, file) : null);
     setFaults(read.faults.map(locatedSentence));

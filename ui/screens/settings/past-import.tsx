@@ -18,6 +18,7 @@ import { messageShown } from '../../state/session.ts';
 import { selectCompiled, selectDisplayFormat, selectPastOrders } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
+import { momentNow } from '../../time/now.ts';
 
 const UNITS = ['kg', 'g', 'lb', 'oz'] as const;
 const ASK_NONE = { id: '', name: 'None', note: '' };
@@ -64,7 +65,7 @@ const PastImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
   const options = [ASK_NONE, ...services.map(({ id, name }) => ({ id, name, note: '' }))];
   const take = (orders: readonly PastOrder[], faulty: number): void => {
     const chosen = orders.map((order) => withPastChoice(compiled, order, service === '' ? null : service));
-    const taken = takeOrders(here, chosen, new Date().toISOString());
+    const taken = takeOrders(here, chosen, momentNow());
     if (taken.orders.length > 0) dispatch(ordersTaken(taken.orders));
     const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} not imported.` : '';
     const text = `Imported ${countFigure(taken.orders.length, 'order')} from ${file.name}.${left}`;

@@ -16,7 +16,7 @@ import {
 import { DraftField } from '../../fields/draft-field.tsx';
 import { optional, readDate, readMoney } from '../../fields/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
-import { useToday } from '../../parts/use-today.ts';
+import { useToday } from '../../time/use-today.ts';
 import { CURRENCIES, currencyName, TIME_ZONES } from '../../places/money-and-time.ts';
 import { PackingFields } from '../../fields/packing-fields.tsx';
 import { edit } from '../../state/draft.ts';

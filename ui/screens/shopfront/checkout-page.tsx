@@ -6,7 +6,7 @@ import { FormField } from '../../fields/form-field.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
-import { useToday } from '../../parts/use-today.ts';
+import { useToday } from '../../time/use-today.ts';
 import { useWidth } from '../../parts/use-width.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import type { Sums } from '../../state/customer-view.ts';

@@ -3,6 +3,7 @@ import type { SlotDay } from '../../../core/quote/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
 import { HELD_MS, holdsLapsed, nextLapse, slotHeld, type HoldsState } from '../../state/holds.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { epochNow } from '../../time/now.ts';
 
 export interface HeldSlot {
   slot: TimeSlot | null;
@@ -45,8 +46,8 @@ export const useHeldSlots = (): HeldSlots => {
   const lapse = nextLapse(holds);
   useEffect(() => {
     if (lapse === null) return undefined;
-    const wait = Math.max(0, lapse - Date.now());
-    const timer = setTimeout(() => dispatch(holdsLapsed(Date.now())), wait);
+    const wait = Math.max(0, lapse - epochNow());
+    const timer = setTimeout(() => dispatch(holdsLapsed(epochNow())), wait);
     return () => clearTimeout(timer);
   }, [lapse, dispatch]);
   return {

@@ -8,7 +8,7 @@ import { useCarriers } from '../../carriers/use-carriers.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
-import { useToday } from '../../parts/use-today.ts';
+import { useToday } from '../../time/use-today.ts';
 import { useWorldPlaces } from '../../places/places.ts';
 import { located, useGazetteer } from '../../places/use-gazetteer.ts';
 import { isWholeCode } from '../../places/whole-code.ts';
@@ -21,6 +21,7 @@ import type { Inks } from '../../theme/tokens.ts';
 import { countryOptions } from './country-options.ts';
 import { shopStyles } from './shop-styles.ts';
 import { shopperOf } from './shopper.ts';
+import { momentNow } from '../../time/now.ts';
 
 const styles = (inks: Inks) => ({
   ...shopStyles(inks),
@@ -32,7 +33,7 @@ const styles = (inks: Inks) => ({
 
 /** The request of some lines to a place that was typed; null until its code is a whole one and it is known where it lies. */
 const useCheck = (lines: readonly Line[], { country, postalCode }: CustomerPlace): QuoteRequest | null => {
-  const [now] = useState(() => new Date().toISOString());
+  const [now] = useState(momentNow);
   const customer = useAppSelector((state) => state.session.seenAs);
   const gazetteer = useGazetteer(country);
   return useMemo(() => {

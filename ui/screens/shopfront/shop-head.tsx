@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { LANGUAGE_NAMES } from '../../../core/model/language.ts';
 import { customerLanguages } from '../../../core/words/customer/own-texts.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
-import { useToday } from '../../parts/use-today.ts';
+import { useToday } from '../../time/use-today.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';

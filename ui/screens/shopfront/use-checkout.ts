@@ -18,7 +18,7 @@ import { timedId } from '../../../core/time/slots-taken.ts';
 import { slotDays, type SlotDay } from '../../../core/quote/slot-days.ts';
 import type { TimeSlot } from '../../../core/time/times.ts';
 import { useCarriers } from '../../carriers/use-carriers.ts';
-import { useNow } from '../../parts/use-now.ts';
+import { useNow } from '../../time/use-now.ts';
 import { isWholeCode } from '../../places/whole-code.ts';
 import { located, useGazetteer } from '../../places/use-gazetteer.ts';
 import { emptied } from '../../state/basket.ts';
@@ -46,6 +46,7 @@ import {
   type Asked,
   type CheckoutValues,
 } from './address-form.ts';
+import { momentNow } from '../../time/now.ts';
 
 const NO_DAYS: readonly SlotDay[] = [];
 const NONE_MISSING: readonly string[] = [];
@@ -246,8 +247,8 @@ export const useCheckout = (): Checkout => {
   const place = form.handleSubmit((typed) => {
     if (!request || !chosen) return;
     const placed = placeOrder(ownCompiled, {
-      request: { ...request, placedAt: asOf ?? new Date().toISOString(), slotsTaken: taken },
-      at: new Date().toISOString(),
+      request: { ...request, placedAt: asOf ?? momentNow(), slotsTaken: taken },
+      at: momentNow(),
       choiceId: chosen.id,
       shown: chosen.charge,
       number: nextNumber(orders),

@@ -24,6 +24,7 @@ import { billingOf, contactOf, type CheckoutValues } from './address-form.ts';
 import type { HeldSlot, HeldSlots } from './held-slots.ts';
 import { orderFault } from './order-fault.ts';
 import { customerLanguage } from './shopper.ts';
+import { momentNow } from '../../time/now.ts';
 
 /** A part of the basket as it is shown, with the times it can be had at. */
 export interface PartShown extends SplitPart, HeldSlot {
@@ -105,7 +106,7 @@ export const useParts = (
   const paying = usePartsPayment(split);
   const place = form.handleSubmit((values) => {
     const placed: PastOrder[] = [];
-    const at = new Date().toISOString();
+    const at = momentNow();
     for (const { request, choice, slot, asOf } of parts) {
       const payment = paying.payment?.id ?? choice.payments[0];
       const made = placeOrder(compiled, {

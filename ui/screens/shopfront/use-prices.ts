@@ -4,6 +4,7 @@ import { selectServedBook, selectServedCatalogue } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { startPricing } from '../../workers/start-audit.ts';
 import { SHOP_CHANNEL } from './shopper.ts';
+import { momentNow } from '../../time/now.ts';
 
 /** What each way to get an order costs, worked out beside the page; null until it is. */
 export const usePrices = (today: string): ReadonlyMap<string, PriceSpan> | null => {
@@ -12,7 +13,7 @@ export const usePrices = (today: string): ReadonlyMap<string, PriceSpan> | null 
   const [prices, setPrices] = useState<ReadonlyMap<string, PriceSpan> | null>(null);
   const [failure, setFailure] = useState<Error | null>(null);
   useEffect(() => {
-    const order = { placedAt: new Date().toISOString(), channel: SHOP_CHANNEL };
+    const order = { placedAt: momentNow(), channel: SHOP_CHANNEL };
     const pricing = startPricing({ book, catalogue }, order);
     let wanted = true;
     pricing.prices.then(

@@ -9,7 +9,7 @@ import { Page } from '../../parts/page.tsx';
 import { Section } from '../../parts/section.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { useNow } from '../../parts/use-now.ts';
+import { useNow } from '../../time/use-now.ts';
 import { Later } from '../../shell/later.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { selectServedBook, selectServedGoods } from '../../state/served.ts';

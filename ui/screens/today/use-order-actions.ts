@@ -9,6 +9,7 @@ import { orderPlaced } from '../../state/orders.ts';
 import { selectServedBook, selectServedCompiled } from '../../state/served.ts';
 import { messageShown } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { momentNow } from '../../time/now.ts';
 
 export interface OrderActions {
   /** The states it can go to next, the one to be expected first. */
@@ -41,7 +42,7 @@ export const useOrderActions = (order: PastOrder): OrderActions => {
   const by = bookedBy(book, order);
   const say = (text: string): void => void dispatch(messageShown({ text, undo: false }));
   const move = (from: PastOrder, status: OrderStatus): void => {
-    const moved = movedTo(from, status, new Date().toISOString());
+    const moved = movedTo(from, status, momentNow());
     if (moved.ok) {
       dispatch(orderPlaced(moved.value));
       say(`Order ${order.number} is ${STATUS_WORDS[status]}.`);
@@ -53,13 +54,13 @@ export const useOrderActions = (order: PastOrder): OrderActions => {
       say(`Order ${order.number} cannot be booked: its parcels cannot be stated.`);
       return;
     }
-    const bookedAt = new Date().toISOString();
+    const bookedAt = momentNow();
     const booked = await bookShipment({ question, service: by.service, reference: order.number, bookedAt });
     if (booked.ok) move({ ...order, shipment: booked.shipment, cost: booked.shipment.amount }, 'booked');
     else say(`Order ${order.number} was not booked: ${booked.text}.`);
   };
   const stepBack = (from: PastOrder): void => {
-    const back = steppedBack(from, new Date().toISOString());
+    const back = steppedBack(from, momentNow());
     if (!back) return;
     dispatch(orderPlaced(back));
     say(`Order ${order.number} is ${STATUS_WORDS[back.status]} again.`);

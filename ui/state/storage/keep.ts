@@ -38,6 +38,7 @@ import { loadMonth, loadOrders, type OrdersFound } from './load-orders.ts';
 import { readStart, type Demo } from './start.ts';
 import type { Tabs } from './tabs.ts';
 import { makeWriter, type KeyValueStore, type Writer } from './writer.ts';
+import { momentNow } from '../../time/now.ts';
 
 interface Keeper {
   store: AppStore;
@@ -60,7 +61,7 @@ const WORKBOOK = 'workbook';
 const yieldNothing = async ({ store, shelf, tabs, stamp }: Keeper): Promise<void> => {
   const there = await shelf.getItem(KEYS.stamp);
   if (there === stamp || there?.startsWith(`${tabs.id}:`)) return;
-  const at = new Date().toISOString();
+  const at = momentNow();
   const made: (SetAsideDocument | null)[] = [];
   for (const key of [KEYS.draft, ...(await shelf.getAllKeys()).filter(isGoodsKey)])
     made.push(await setAside(shelf, key, 'other-tab', at));
@@ -204,7 +205,7 @@ const watch = (keeper: Keeper, writer: Writer): void => {
     last = now;
     if (now.draft.revision !== before.draft.revision) {
       writer.ask(WORKBOOK, () => keepWorkbook(keeper));
-      store.dispatch(changedNow(new Date().toISOString()));
+      store.dispatch(changedNow(momentNow()));
     }
     if (now.orders !== before.orders) {
       const months = new Set(now.orders.filter((order) => !keeper.keptOrders.has(order)).map(ordersKey));

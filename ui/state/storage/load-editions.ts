@@ -2,6 +2,7 @@ import { readEditions, type Edition } from '../../../core/formats/edition.ts';
 import type { SetAsideDocument } from '../storage-status.ts';
 import { setAside } from './aside.ts';
 import type { KeyValueStore } from './writer.ts';
+import { momentNow } from '../../time/now.ts';
 
 const EDITION = 'emporos/edition/';
 const DIGITS = 6;
@@ -37,7 +38,7 @@ export const loadEdition = async (shelf: KeyValueStore, key: string, found: Edit
     found.editions(editions);
     return;
   }
-  const made = await setAside(shelf, key, 'unreadable', new Date().toISOString());
+  const made = await setAside(shelf, key, 'unreadable', momentNow());
   if (made) found.aside(made);
 };
 

@@ -3,6 +3,7 @@ import type { SetAsideDocument } from '../storage-status.ts';
 import { setAside } from './aside.ts';
 import { isOrdersKey, readMonth } from './documents.ts';
 import type { KeyValueStore } from './writer.ts';
+import { momentNow } from '../../time/now.ts';
 
 export interface OrdersFound {
   orders: (found: PastOrder[]) => void;
@@ -20,7 +21,7 @@ export const loadMonth = async (shelf: KeyValueStore, key: string, found: Orders
     found.orders(orders);
     return;
   }
-  const made = await setAside(shelf, key, 'unreadable', new Date().toISOString());
+  const made = await setAside(shelf, key, 'unreadable', momentNow());
   if (made) found.aside(made);
 };
 

@@ -15,6 +15,7 @@ import {
   type KeptSession,
 } from './documents.ts';
 import type { KeyValueStore } from './writer.ts';
+import { momentNow } from '../../time/now.ts';
 
 /** The shop shown where nothing is kept yet. */
 export type Demo = () => Promise<Workbook>;
@@ -58,7 +59,7 @@ const asideAll = async (
  * The orders, of which there may be many, are read after the page is there.
  */
 export const readStart = async (shelf: KeyValueStore, demo: Demo): Promise<Start> => {
-  const at = new Date().toISOString();
+  const at = momentNow();
   const keys = await shelf.getAllKeys();
   const stamp = await shelf.getItem(KEYS.stamp);
   const draftText = await shelf.getItem(KEYS.draft);

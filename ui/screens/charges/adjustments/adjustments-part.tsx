@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { SortableList } from '../../../parts/sortable-list.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { useToday } from '../../../parts/use-today.ts';
+import { useToday } from '../../../time/use-today.ts';
 import { edit } from '../../../state/draft.ts';
 import { touchesShown } from '../../../state/check.ts';
 import { selectBook } from '../../../state/selectors.ts';

@@ -10,11 +10,17 @@ import { trackShipment } from '../../../carriers/reach-carriers.ts';
 import { bookShipment, cancelShipment, openLabel } from '../../../carriers/shipments.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { questionKey } from '../../../state/answers.ts';
-import { selectCompiled, selectDisplayFormat, selectTestOrder } from '../../../state/selectors.ts';
+import {
+  selectBook,
+  selectCompiled,
+  selectDisplayFormat,
+  selectTestOrder,
+} from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { figure, note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
+import { dayNow, momentNow } from '../../../time/now.ts';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingTop: 8 },
@@ -48,11 +54,12 @@ const Booked = ({
 }) => {
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectDisplayFormat);
+  const { timeZone } = useAppSelector((state) => selectBook(state).store);
   const { tracking, service, amount, parcels, sandbox, cancelledAt } = shipment;
   const [steps, setSteps] = useState<readonly TrackedStep[]>([]);
   useEffect(() => {
-    void trackShipment(shipment, new Date().toISOString().slice(0, 10)).then(setSteps);
-  }, [shipment]);
+    void trackShipment(shipment, dayNow({ timeZone })).then(setSteps);
+  }, [shipment, timeZone]);
   const cancel = async (): Promise<void> => {
     const cancelled = await cancelShipment(shipment);
     if (cancelled.ok) onChange(cancelled.shipment);
@@ -96,7 +103,7 @@ const BookTestOrder = ({ account }: { account: CarrierAccount }) => {
       question: shipped,
       service,
       reference: testOrder.id,
-      bookedAt: new Date().toISOString(),
+      bookedAt: momentNow(),
     });
     setFault(booked.ok ? null : `It was not booked: ${booked.text}`);
     if (booked.ok) setShipment(booked.shipment);

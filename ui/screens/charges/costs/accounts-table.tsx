@@ -5,7 +5,7 @@ import { numbers, words, type SheetColumn } from '../../../../core/formats/sheet
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
 import { moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
 import { fileName } from '../../../files/files.ts';
-import { dayNow } from '../../../parts/day-now.ts';
+import { dayNow } from '../../../time/now.ts';
 import { SaveList } from '../../../parts/save-list.tsx';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';

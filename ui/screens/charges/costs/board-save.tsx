@@ -1,7 +1,7 @@
 import { numbers, words, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
 import type { Margin } from '../../../../core/costs/margin-board.ts';
 import { fileName } from '../../../files/files.ts';
-import { dayNow } from '../../../parts/day-now.ts';
+import { dayNow } from '../../../time/now.ts';
 import { SaveList } from '../../../parts/save-list.tsx';
 import type { BoardLines } from './board-lines.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';

@@ -8,7 +8,7 @@ import type { BoxUse } from '../../../../core/costs/packing-compared.ts';
 import { numbers, words, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
 import { countFigure, percentFigure, sizeFigure } from '../../../../core/words/figure.ts';
 import { fileName } from '../../../files/files.ts';
-import { dayNow } from '../../../parts/day-now.ts';
+import { dayNow } from '../../../time/now.ts';
 import { Press } from '../../../parts/press.tsx';
 import { SaveList } from '../../../parts/save-list.tsx';
 import { selectDisplayFormat } from '../../../state/selectors.ts';

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { fileName, saveBytes, saveFile } from '../../../files/files.ts';
-import { dayNow } from '../../../parts/day-now.ts';
+import { dayNow } from '../../../time/now.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useInks } from '../../../theme/theme.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';

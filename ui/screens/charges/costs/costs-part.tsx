@@ -9,7 +9,7 @@ import { dayText } from '../../../parts/dates.ts';
 import { Tabs } from '../../../parts/tabs.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useWidth } from '../../../parts/use-width.ts';
-import { useNow } from '../../../parts/use-now.ts';
+import { useNow } from '../../../time/use-now.ts';
 import { Later } from '../../../shell/later.tsx';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';

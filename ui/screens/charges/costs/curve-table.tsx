@@ -6,7 +6,7 @@ import { chargedWithCost, type WhatIf } from '../../../../core/costs/what-if.ts'
 import { numbers, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
 import { moneyFigure } from '../../../../core/words/figure.ts';
 import { fileName } from '../../../files/files.ts';
-import { dayNow } from '../../../parts/day-now.ts';
+import { dayNow } from '../../../time/now.ts';
 import { Fold } from '../../../parts/fold.tsx';
 import { SaveList } from '../../../parts/save-list.tsx';
 import { selectDisplayFormat } from '../../../state/selectors.ts';

@@ -5,7 +5,7 @@ import { words, numbers, type SheetColumn } from '../../../../core/formats/sheet
 import { localMoment } from '../../../../core/time/local-moment.ts';
 import { moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
 import { fileName } from '../../../files/files.ts';
-import { dayNow } from '../../../parts/day-now.ts';
+import { dayNow } from '../../../time/now.ts';
 import { dayText } from '../../../parts/dates.ts';
 import { LongList } from '../../../parts/long-list.tsx';
 import { SaveList } from '../../../parts/save-list.tsx';

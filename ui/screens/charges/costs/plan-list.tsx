@@ -5,7 +5,7 @@ import { takenBy } from '../../../../core/costs/packing-compared.ts';
 import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { packingPhrase } from '../../../../core/words/plan-phrase.ts';
 import { fileName } from '../../../files/files.ts';
-import { dayNow } from '../../../parts/day-now.ts';
+import { dayNow } from '../../../time/now.ts';
 import { SaveList } from '../../../parts/save-list.tsx';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';

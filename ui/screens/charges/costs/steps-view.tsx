@@ -10,7 +10,7 @@ import type { Rate } from '../../../../core/model/rate.ts';
 import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { fileName } from '../../../files/files.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
-import { dayNow } from '../../../parts/day-now.ts';
+import { dayNow } from '../../../time/now.ts';
 import { Fold } from '../../../parts/fold.tsx';
 import { Press } from '../../../parts/press.tsx';
 import { SaveList } from '../../../parts/save-list.tsx';

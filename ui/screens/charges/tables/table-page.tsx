@@ -25,7 +25,7 @@ import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { RowFields } from './row-fields.tsx';
 import { MEASURES, TableImport } from './table-import.tsx';
-import { dayNow } from '../../../parts/day-now.ts';
+import { dayNow } from '../../../time/now.ts';
 
 /** What an empty table is filled in like. */
 const EXAMPLE: readonly TableRow[] = [

@@ -24,7 +24,7 @@ import { holesNote, openShapes, shapeName } from './open-shapes.ts';
 import { PickupPanel } from './pickup-panel.tsx';
 import { Opened } from '../../../parts/opened.tsx';
 import { useHasRoomBeside } from '../../../parts/use-room-beside.ts';
-import { dayNow } from '../../../parts/day-now.ts';
+import { dayNow } from '../../../time/now.ts';
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },

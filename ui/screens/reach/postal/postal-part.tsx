@@ -21,7 +21,7 @@ import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { CodeCheckFields } from './code-check-fields.tsx';
 import { LineFields } from './line-fields.tsx';
-import { dayNow } from '../../../parts/day-now.ts';
+import { dayNow } from '../../../time/now.ts';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 12 },

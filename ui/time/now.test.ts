@@ -1,4 +1,4 @@
-import { dayNow } from './day-now.ts';
+import { dayNow } from './now.ts';
 
 test('the day is the shop’s own, whatever day it is in UTC', () => {
   jest.setSystemTime(new Date('2026-11-30T02:30:00Z'));
