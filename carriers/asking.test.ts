@@ -187,7 +187,7 @@ describe('the stand-ins in this process', () => {
 });
 
 describe('answers that are shared', () => {
-  const shelf = (): SharedAnswers & { kept: Map<string, unknown> } => {
+  const store = (): SharedAnswers & { kept: Map<string, unknown> } => {
     const kept = new Map<string, unknown>();
     return {
       kept,
@@ -197,7 +197,7 @@ describe('answers that are shared', () => {
   };
 
   test('are used by another asker without asking, and no longer than they are kept there', async () => {
-    const shared = shelf();
+    const shared = store();
     const [one, other] = [world(async (question) => sound(question), shared), world(forever, shared)];
     await one.asker.ask(asked());
     expect(await other.asker.ask(asked())).toEqual([sound(makeQuestion())]);
@@ -210,7 +210,7 @@ describe('answers that are shared', () => {
   });
 
   test('do not hold what may pass, such as a carrier that cannot be reached', async () => {
-    const shared = shelf();
+    const shared = store();
     const answers = world(() => Promise.reject(new Error('down')), shared).asker.ask(asked());
     await settle(1_000);
     expect(await failure(answers)).toBe('unreachable');

@@ -1,8 +1,8 @@
 import type { Tabs } from '../state/storage/tabs.ts';
 import type { KeyValueStore } from '../state/storage/writer.ts';
 
-/** A shelf for tests: what it keeps, every write in order, and a write that may be made to fail. */
-export interface TestShelf extends KeyValueStore {
+/** A store for tests: what it keeps, every write in order, and a write that may be made to fail. */
+export interface MemoryStore extends KeyValueStore {
   kept: Map<string, string>;
   /** A removal is a write of null. */
   writes: { key: string; text: string | null }[];
@@ -10,36 +10,36 @@ export interface TestShelf extends KeyValueStore {
   refuse: (at: number) => Error | null;
 }
 
-export const makeShelf = (kept = new Map<string, string>()): TestShelf => {
+export const makeMemoryStore = (kept = new Map<string, string>()): MemoryStore => {
   let asked = 0;
-  const shelf: TestShelf = {
+  const device: MemoryStore = {
     kept,
     writes: [],
     refuse: () => null,
-    getItem: async (key) => shelf.kept.get(key) ?? null,
-    getAllKeys: async () => [...shelf.kept.keys()],
+    getItem: async (key) => device.kept.get(key) ?? null,
+    getAllKeys: async () => [...device.kept.keys()],
     removeItem: async (key) => {
-      if (shelf.kept.delete(key)) shelf.writes.push({ key, text: null });
+      if (device.kept.delete(key)) device.writes.push({ key, text: null });
     },
     setItem: async (key, text) => {
       asked += 1;
-      const error = shelf.refuse(asked);
+      const error = device.refuse(asked);
       if (error) throw error;
-      shelf.writes.push({ key, text });
-      shelf.kept.set(key, text);
+      device.writes.push({ key, text });
+      device.kept.set(key, text);
     },
   };
-  return shelf;
+  return device;
 };
 
-/** A shelf as it was after so many of another's writes: where a page was gone at that moment. */
-export const shelfAfter = ({ writes }: TestShelf, count: number): TestShelf => {
+/** A store as it was after so many of another's writes: where a page was gone at that moment. */
+export const memoryStoreAfter = ({ writes }: MemoryStore, count: number): MemoryStore => {
   const kept = new Map<string, string>();
   for (const { key, text } of writes.slice(0, count)) {
     if (text === null) kept.delete(key);
     else kept.set(key, text);
   }
-  return makeShelf(kept);
+  return makeMemoryStore(kept);
 };
 
 /** Tabs for tests that hear of each other at once and wait for each other as the browser's do. */

@@ -11,18 +11,18 @@ import type { Tabs } from '../state/storage/tabs.ts';
 import type { Writer } from '../state/storage/writer.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
 import type { Workbook } from '../state/workbook.ts';
-import { makeTabs, type TestShelf } from './memory-store.ts';
+import { makeTabs, type MemoryStore } from './memory-store.ts';
 
 export interface Opened {
   store: AppStore;
   writer: Writer;
 }
 
-/** Opens the program over a shelf, as a page does. */
-export const open = async (shelf: TestShelf, tabs: Tabs = makeTabs()('one')): Promise<Opened> => {
-  const start = await readStart(shelf, loadDemoShop);
+/** Opens the program over a device, as a page does. */
+export const open = async (device: MemoryStore, tabs: Tabs = makeTabs()('one')): Promise<Opened> => {
+  const start = await readStart(device, loadDemoShop);
   const store = makeStore(start);
-  const writer = keepStore(store, shelf, tabs, loadDemoShop, start);
+  const writer = keepStore(store, device, tabs, loadDemoShop, start);
   await jest.advanceTimersByTimeAsync(20);
   return { store, writer };
 };

@@ -11,7 +11,7 @@ import { shopServed } from '../../state/session.ts';
 import { editionKey, loadEditions, writeEdition } from '../../state/storage/load-editions.ts';
 import type { AppStore, RootState } from '../../state/store.ts';
 import { goTo } from '../../testing/router.ts';
-import { makeShelf } from '../../testing/memory-store.ts';
+import { makeMemoryStore } from '../../testing/memory-store.ts';
 import { demoStore, renderOver } from '../../testing/store.tsx';
 import { makeAuditor as mockAuditor, type Comparison } from '../../workers/auditor.ts';
 import { keepChecked } from '../../workers/keep-checked.ts';
@@ -212,13 +212,13 @@ test('the shopfront serves the live edition, or the draft when it is told to', (
 });
 
 test('an edition is kept as it was, and one that cannot be read is set aside', async () => {
-  const shelf = makeShelf();
+  const device = makeMemoryStore();
   const edition = demoEdition(NOW, demoShop());
-  await shelf.setItem(editionKey(edition), writeEdition(edition));
-  await shelf.setItem(editionKey({ number: 2 }), '[{}]');
+  await device.setItem(editionKey(edition), writeEdition(edition));
+  await device.setItem(editionKey({ number: 2 }), '[{}]');
   const store = demoStore();
   const aside: string[] = [];
-  const reading = loadEditions(shelf, {
+  const reading = loadEditions(device, {
     editions: ([found]) => void (found && store.dispatch(editionPublished(found))),
     aside: ({ key }) => void aside.push(key),
   });

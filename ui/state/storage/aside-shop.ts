@@ -19,8 +19,8 @@ interface Read {
   isLater: boolean;
 }
 
-const readDocument = async (shelf: KeyValueStore, key: string, kind: DocumentKind): Promise<Read> => {
-  const text = await shelf.getItem(key);
+const readDocument = async (device: KeyValueStore, key: string, kind: DocumentKind): Promise<Read> => {
+  const text = await device.getItem(key);
   if (text === null) return { fields: {}, broken: [], isLater: false };
   const { value, broken } = looseJson(text);
   const fields = asFields(upToDate(kind, value));
@@ -58,14 +58,14 @@ const goodsOf = (
 };
 
 const asideRules = async (
-  shelf: KeyValueStore,
+  device: KeyValueStore,
   aside: SetAsideDocument,
   all: readonly SetAsideDocument[],
   here: Shop,
 ): Promise<AsideShop> => {
-  const draft = await readDocument(shelf, aside.key, 'draft');
+  const draft = await readDocument(device, aside.key, 'draft');
   const named = goodsOf(draft.fields, aside, all);
-  const goods = named && (await readDocument(shelf, named.key, 'catalogue'));
+  const goods = named && (await readDocument(device, named.key, 'catalogue'));
   const { book, testOrders, accepted } = draft.fields;
   const { catalogue, rateTables, postalList } = goods?.fields ?? {};
   const lists = goods ? { rateTables, postalList } : {};
@@ -86,15 +86,15 @@ const asideRules = async (
  * edition alone beside what is here.
  */
 export const asideShop = async (
-  shelf: KeyValueStore,
+  device: KeyValueStore,
   aside: SetAsideDocument,
   all: readonly SetAsideDocument[],
   here: Shop,
 ): Promise<AsideShop> => {
   const kind = kindOf(aside);
-  if (kind === 'draft') return asideRules(shelf, aside, all, here);
+  if (kind === 'draft') return asideRules(device, aside, all, here);
   if (kind === 'edition') {
-    const { value, broken } = looseJson((await shelf.getItem(aside.key)) ?? '');
+    const { value, broken } = looseJson((await device.getItem(aside.key)) ?? '');
     return {
       value: shopValue(aside.at, { ...here, editions: value }),
       broken: broken ? [broken] : [],
@@ -102,7 +102,7 @@ export const asideShop = async (
     };
   }
   const { fields, broken, isLater } = await readDocument(
-    shelf,
+    device,
     aside.key,
     kind === 'orders' ? 'orders' : 'catalogue',
   );

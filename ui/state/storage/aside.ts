@@ -5,16 +5,16 @@ const ASIDE = 'emporos/aside/';
 
 /** Copies a document to a key of its own, where nothing writes over it; null where there is none. */
 export const setAside = async (
-  shelf: KeyValueStore,
+  device: KeyValueStore,
   source: string,
   why: SetAsideDocument['why'],
   at: string,
 ): Promise<SetAsideDocument | null> => {
-  const text = await shelf.getItem(source);
+  const text = await device.getItem(source);
   if (text === null) return null;
   const document = source.replace('emporos/', '');
   const key = `${ASIDE}${why}/${at}/${document}`;
-  await shelf.setItem(key, text);
+  await device.setItem(key, text);
   return { key, document, why, at };
 };
 

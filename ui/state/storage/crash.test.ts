@@ -1,19 +1,19 @@
 import { day, open, rename, west } from '../../testing/opened-shop.ts';
-import { makeShelf, makeTabs, shelfAfter } from '../../testing/memory-store.ts';
+import { makeMemoryStore, makeTabs, memoryStoreAfter } from '../../testing/memory-store.ts';
 import { demoShop } from '../demo-shop.ts';
 import { edit, undone } from '../draft.ts';
 import { isGoodsKey, KEYS } from './documents.ts';
 
 describe('a crash', () => {
   test('between any two writes leaves a whole shop that was on the screen, and the next edit is kept', async () => {
-    const shelf = makeShelf();
-    const opened = await open(shelf);
+    const device = makeMemoryStore();
+    const opened = await open(device);
     const seen = [opened.store.getState().draft.workbook];
     opened.store.subscribe(() => seen.push(opened.store.getState().draft.workbook));
     await day(opened);
-    expect(shelf.writes.length).toBeGreaterThan(15);
-    for (let count = 0; count <= shelf.writes.length; count += 1) {
-      const left = shelfAfter(shelf, count);
+    expect(device.writes.length).toBeGreaterThan(15);
+    for (let count = 0; count <= device.writes.length; count += 1) {
+      const left = memoryStoreAfter(device, count);
       const { store, writer } = await open(left);
       const { draft, storage } = store.getState();
       expect(storage.news).toEqual([]);
@@ -28,17 +28,17 @@ describe('a crash', () => {
   }, 60_000);
 
   test('between the goods and the draft, and then another tab writes: neither loses the goods it names', async () => {
-    const shelf = makeShelf();
+    const device = makeMemoryStore();
     const tab = makeTabs();
-    const first = await open(shelf, tab('first'));
+    const first = await open(device, tab('first'));
     first.store.dispatch(edit('setGood', { sku: 'seed-lupin', changes: { price: 999 } }, 'price'));
-    shelf.refuse = (at) => (at === 3 ? new Error('blocked') : null);
+    device.refuse = (at) => (at === 3 ? new Error('blocked') : null);
     await first.writer.flush();
-    const second = await open(shelf, tab('second'));
+    const second = await open(device, tab('second'));
     second.store.dispatch(rename('Plains'));
     await second.writer.flush();
     await jest.advanceTimersByTimeAsync(5_000);
-    const again = (await open(shelf)).store.getState();
+    const again = (await open(device)).store.getState();
     expect(again.storage.news).toEqual([]);
     expect(again.draft.workbook).toEqual(first.store.getState().draft.workbook);
     expect(again.storage.aside.map(({ document, why }) => `${document.split('/')[0]} ${why}`)).toContain(
@@ -49,29 +49,29 @@ describe('a crash', () => {
 
 describe('a shop whose goods cannot be read', () => {
   test('is set aside with its rules, and neither goes with another shop’s', async () => {
-    const shelf = makeShelf();
-    const { store, writer } = await open(shelf);
+    const device = makeMemoryStore();
+    const { store, writer } = await open(device);
     store.dispatch(rename('Prairies'));
     await writer.flush();
-    const key = [...shelf.kept.keys()].find(isGoodsKey) ?? '';
-    shelf.kept.set(key, '{"version": 3');
-    const again = (await open(shelf)).store.getState();
+    const key = [...device.kept.keys()].find(isGoodsKey) ?? '';
+    device.kept.set(key, '{"version": 3');
+    const again = (await open(device)).store.getState();
     expect(again.storage.news.map(({ document }) => document)).toEqual(['draft', 'catalogue/one:1']);
     expect(again.draft.workbook).toEqual(demoShop());
   });
 
   test('and one whose rules cannot: the goods are set aside with them before they are written over', async () => {
-    const shelf = makeShelf();
-    const { store, writer } = await open(shelf);
+    const device = makeMemoryStore();
+    const { store, writer } = await open(device);
     store.dispatch(edit('setGood', { sku: 'seed-lupin', changes: { price: 999 } }, 'price'));
     await writer.flush();
-    shelf.kept.set(KEYS.draft, '{"version": 1');
-    const again = await open(shelf);
+    device.kept.set(KEYS.draft, '{"version": 1');
+    const again = await open(device);
     again.store.dispatch(rename('Plains'));
     await again.writer.flush();
     const aside = again.store
       .getState()
       .storage.aside.find(({ document }) => document.startsWith('catalogue'));
-    expect(shelf.kept.get(aside?.key ?? '')).toContain('"price":999');
+    expect(device.kept.get(aside?.key ?? '')).toContain('"price":999');
   });
 });

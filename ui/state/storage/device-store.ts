@@ -1,11 +1,11 @@
-import legacyShelf, { createAsyncStorage } from '@react-native-async-storage/async-storage';
+import legacyStore, { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import type { KeyValueStore } from './writer.ts';
 
 /** The browser's database (IndexedDB), which holds as much as the disk allows. */
 export const deviceStore: KeyValueStore = createAsyncStorage('emporos');
 
 /** The browser's small storage, of 5 MB, in which documents were kept before. */
-export const smallStore: KeyValueStore = legacyShelf;
+export const smallStore: KeyValueStore = legacyStore;
 
 const OURS = 'emporos/';
 

@@ -1,4 +1,4 @@
-import { makeShelf, makeTabs, type TestShelf } from '../../testing/memory-store.ts';
+import { makeMemoryStore, makeTabs, type MemoryStore } from '../../testing/memory-store.ts';
 import { loadDemoShop } from '../demo.ts';
 import { edit, undone } from '../draft.ts';
 import { makeStore, type AppStore } from '../store.ts';
@@ -16,15 +16,20 @@ interface Opened {
 
 const ALL_GONE = async (_: string): Promise<boolean> => true;
 
-/** Opens the program over two shelves, as the page does. */
-const open = async (shelf: TestShelf, small: TestShelf, id: string, isGone = ALL_GONE): Promise<Opened> => {
+/** Opens the program over two stores, as the page does. */
+const open = async (
+  device: MemoryStore,
+  small: MemoryStore,
+  id: string,
+  isGone = ALL_GONE,
+): Promise<Opened> => {
   const tabs = makeTabs()(id);
   const left = await tabsLeft(small, isGone);
-  const start = await readStart(shelf, loadDemoShop);
+  const start = await readStart(device, loadDemoShop);
   const over = start.draftStamp ?? null;
   const journal = makeJournal(small, id, over);
   const store = makeStore(start, [journal.middleware]);
-  const writer = keepStore(store, shelf, tabs, loadDemoShop, start, journal);
+  const writer = keepStore(store, device, tabs, loadDemoShop, start, journal);
   const taken = await takeUpJournals(store, small, over, left);
   return { store, writer, journal, taken };
 };
@@ -34,20 +39,20 @@ const west = ({ store }: Opened): string | undefined =>
   store.getState().draft.workbook.book.zones.find((zone) => zone.id === 'west')?.name;
 
 test('an edit is there at the next start, however soon the page is left', async () => {
-  const [shelf, small] = [makeShelf(), makeShelf()];
-  const one = await open(shelf, small, 'one');
+  const [device, small] = [makeMemoryStore(), makeMemoryStore()];
+  const one = await open(device, small, 'one');
   one.store.dispatch(rename('Far West'));
   // The page is gone before anything was written to the draft.
-  const two = await open(shelf, small, 'two');
+  const two = await open(device, small, 'two');
   expect([west(two), two.taken]).toEqual(['Far West', 1]);
   two.store.dispatch(undone());
-  const three = await open(shelf, small, 'three');
+  const three = await open(device, small, 'three');
   expect(west(three)).toBe('West');
 });
 
 test('an edit that an earlier program noted is made by its name of today', async () => {
-  const [shelf, small] = [makeShelf(), makeShelf()];
-  const { store } = await open(shelf, small, 'one');
+  const [device, small] = [makeMemoryStore(), makeMemoryStore()];
+  const { store } = await open(device, small, 'one');
   const [first] = store.getState().draft.workbook.testOrders;
   const trial = { ...first, name: 'Two pots to Truro' };
   const entries = [
@@ -55,52 +60,52 @@ test('an edit that an earlier program noted is made by its name of today', async
     { revision: 2, kind: 'edit', name: 'renameTrial', payload: { id: first?.id, name: 'Renamed' } },
   ];
   await small.setItem('emporos-journal/old', JSON.stringify({ base: null, entries }));
-  const two = await open(shelf, small, 'two');
+  const two = await open(device, small, 'two');
   const { testOrders } = two.store.getState().draft.workbook;
   expect([testOrders[0]?.name, testOrders.at(-1)?.name]).toEqual(['Renamed', 'Two pots to Truro']);
 });
 
 test.each([1, 2, 3])('an edit survives the page being gone after write %i of keeping it', async (at) => {
-  const [shelf, small] = [makeShelf(), makeShelf()];
-  const one = await open(shelf, small, 'one');
+  const [device, small] = [makeMemoryStore(), makeMemoryStore()];
+  const one = await open(device, small, 'one');
   one.store.dispatch(rename('Far West'));
-  shelf.refuse = (asked) => (asked > at ? new Error('gone') : null);
+  device.refuse = (asked) => (asked > at ? new Error('gone') : null);
   await one.writer.flush();
-  shelf.refuse = () => null;
-  const two = await open(shelf, small, 'two');
+  device.refuse = () => null;
+  const two = await open(device, small, 'two');
   expect(west(two)).toBe('Far West');
 });
 
 test('what the draft already holds is not made again', async () => {
-  const [shelf, small] = [makeShelf(), makeShelf()];
-  const one = await open(shelf, small, 'one');
+  const [device, small] = [makeMemoryStore(), makeMemoryStore()];
+  const one = await open(device, small, 'one');
   one.store.dispatch(rename('Far West'));
   await one.writer.flush();
   expect(small.kept.size).toBe(0);
   one.store.dispatch(rename('Farther West'));
-  const two = await open(shelf, small, 'two');
+  const two = await open(device, small, 'two');
   expect([west(two), two.taken]).toEqual(['Farther West', 1]);
   await two.writer.flush();
-  const three = await open(shelf, small, 'three');
+  const three = await open(device, small, 'three');
   expect([west(three), three.taken]).toEqual(['Farther West', 0]);
 });
 
 test('a tab that is open keeps its own edits, and what another has gone on from is left', async () => {
-  const [shelf, small] = [makeShelf(), makeShelf()];
-  const one = await open(shelf, small, 'one');
+  const [device, small] = [makeMemoryStore(), makeMemoryStore()];
+  const one = await open(device, small, 'one');
   one.store.dispatch(rename('Far West'));
-  const two = await open(shelf, small, 'two', async (id) => id !== 'one');
+  const two = await open(device, small, 'two', async (id) => id !== 'one');
   expect([west(two), two.taken]).toEqual(['West', 0]);
   two.store.dispatch(rename('Wild West'));
   await two.writer.flush();
-  const three = await open(shelf, small, 'three');
+  const three = await open(device, small, 'three');
   expect(west(three)).toBe('Wild West');
 });
 
 test('a journal that cannot be written or read is told, and harms nothing', async () => {
-  const [shelf, small] = [makeShelf(), makeShelf()];
+  const [device, small] = [makeMemoryStore(), makeMemoryStore()];
   small.refuse = () => new Error('full');
-  const one = await open(shelf, small, 'one');
+  const one = await open(device, small, 'one');
   one.store.dispatch(rename('Far West'));
   await Promise.resolve();
   await Promise.resolve();
@@ -110,6 +115,6 @@ test('a journal that cannot be written or read is told, and harms nothing', asyn
   expect([one.journal.isSafe(), one.writer.waiting()]).toEqual([true, []]);
   small.refuse = () => null;
   await small.setItem('emporos-journal/gone', '{"base": 3');
-  const two = await open(shelf, small, 'two');
+  const two = await open(device, small, 'two');
   expect([west(two), two.taken, small.kept.size]).toEqual(['Far West', 0, 0]);
 });

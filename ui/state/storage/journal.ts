@@ -44,7 +44,7 @@ const entryOf = (action: unknown, revision: number): Entry => {
 };
 
 /** The journal of one tab; `base` is the stamp of the draft that its edits are made over. */
-export const makeJournal = (shelf: KeyValueStore, tab: string, base: string | null): Journal => {
+export const makeJournal = (device: KeyValueStore, tab: string, base: string | null): Journal => {
   const key = PREFIX + tab;
   let entries: Entry[] = [];
   let over = base;
@@ -52,8 +52,8 @@ export const makeJournal = (shelf: KeyValueStore, tab: string, base: string | nu
   const write = (): void => {
     const wish =
       entries.length === 0
-        ? shelf.removeItem(key)
-        : shelf.setItem(key, JSON.stringify({ base: over, entries }));
+        ? device.removeItem(key)
+        : device.setItem(key, JSON.stringify({ base: over, entries }));
     wish.then(
       () => void (isSafe = true),
       () => void (isSafe = entries.length === 0),
@@ -124,10 +124,10 @@ const missing = (text: string, tab: string, stamp: string | null): Entry[] => {
 
 /** The tabs that noted edits and are gone: what they noted is to be taken up. Asked before the draft is read. */
 export const tabsLeft = async (
-  shelf: KeyValueStore,
+  device: KeyValueStore,
   isGone: (tab: string) => Promise<boolean>,
 ): Promise<string[]> => {
-  const keys = (await shelf.getAllKeys()).filter((key) => key.startsWith(PREFIX));
+  const keys = (await device.getAllKeys()).filter((key) => key.startsWith(PREFIX));
   const tabs = keys.map((key) => key.slice(PREFIX.length));
   const gone = await Promise.all(tabs.map(isGone));
   return tabs.filter((_, at) => gone[at]);
@@ -138,14 +138,14 @@ export const tabsLeft = async (
  */
 export const takeUpJournals = async (
   store: AppStore,
-  shelf: KeyValueStore,
+  device: KeyValueStore,
   stamp: string | null,
   tabs: readonly string[],
 ): Promise<number> => {
   let taken = 0;
   for (const tab of tabs) {
     const key = PREFIX + tab;
-    const text = await shelf.getItem(key);
+    const text = await device.getItem(key);
     if (text === null) continue;
     const before = store.getState().draft.revision;
     try {
@@ -154,7 +154,7 @@ export const takeUpJournals = async (
       // What cannot be made again is left; the draft is as it was kept.
     }
     taken += store.getState().draft.revision - before;
-    await shelf.removeItem(key);
+    await device.removeItem(key);
   }
   return taken;
 };

@@ -42,15 +42,15 @@ import { momentNow } from '../../time/now.ts';
 
 interface Keeper {
   store: AppStore;
-  shelf: KeyValueStore;
+  device: KeyValueStore;
   tabs: Tabs;
   /** The stamp under which this tab last read or wrote the draft. */
   stamp: string | null;
   /** The products as last written and their key, so that they are written only when they change. */
   goods: { stamp: number; key: string } | null;
-  /** The orders that are on the shelf as they are here. */
+  /** The orders that are on the device as they are here. */
   keptOrders: WeakSet<PastOrder>;
-  /** The editions that are on the shelf. */
+  /** The editions that are on the device. */
   keptEditions: WeakSet<Edition>;
   journal: Journal | undefined;
 }
@@ -58,31 +58,31 @@ interface Keeper {
 const WORKBOOK = 'workbook';
 
 /** What another tab kept since this one last looked is copied aside before it is written over. */
-const yieldNothing = async ({ store, shelf, tabs, stamp }: Keeper): Promise<void> => {
-  const there = await shelf.getItem(KEYS.stamp);
+const yieldNothing = async ({ store, device, tabs, stamp }: Keeper): Promise<void> => {
+  const there = await device.getItem(KEYS.stamp);
   if (there === stamp || there?.startsWith(`${tabs.id}:`)) return;
   const at = momentNow();
   const made: (SetAsideDocument | null)[] = [];
-  for (const key of [KEYS.draft, ...(await shelf.getAllKeys()).filter(isGoodsKey)])
-    made.push(await setAside(shelf, key, 'other-tab', at));
+  for (const key of [KEYS.draft, ...(await device.getAllKeys()).filter(isGoodsKey)])
+    made.push(await setAside(device, key, 'other-tab', at));
   store.dispatch(asideMade(made.filter((aside) => aside !== null)));
 };
 
 /** The key under which the goods are as they are here; they are written first where they are not. */
 const keepGoods = async (keeper: Keeper, draft: DraftState, stamp: string): Promise<string> => {
-  const { shelf, goods } = keeper;
-  const isThere = goods?.stamp === draft.goodsStamp && (await shelf.getAllKeys()).includes(goods.key);
+  const { device, goods } = keeper;
+  const isThere = goods?.stamp === draft.goodsStamp && (await device.getAllKeys()).includes(goods.key);
   if (isThere) return goods.key;
   const key = goodsKey(stamp);
-  await shelf.setItem(key, writeGoods(draft));
+  await device.setItem(key, writeGoods(draft));
   keeper.goods = { stamp: draft.goodsStamp, key };
   return key;
 };
 
 /** Goods that no draft names any more. */
-const clearGoods = async (shelf: KeyValueStore, named: string): Promise<void> => {
-  const old = (await shelf.getAllKeys()).filter((key) => isGoodsKey(key) && key !== named);
-  for (const key of old) await shelf.removeItem(key);
+const clearGoods = async (device: KeyValueStore, named: string): Promise<void> => {
+  const old = (await device.getAllKeys()).filter((key) => isGoodsKey(key) && key !== named);
+  for (const key of old) await device.removeItem(key);
 };
 
 /**
@@ -90,17 +90,17 @@ const clearGoods = async (shelf: KeyValueStore, named: string): Promise<void> =>
  * goods, goes last: until it is written all is as it was.
  */
 const keepWorkbook = async (keeper: Keeper): Promise<void> => {
-  const { store, shelf, tabs } = keeper;
+  const { store, device, tabs } = keeper;
   await tabs.alone(async () => {
     await yieldNothing(keeper);
     const { draft, storage } = store.getState();
     const mine = `${tabs.id}:${draft.revision}`;
-    await shelf.setItem(KEYS.stamp, mine);
+    await device.setItem(KEYS.stamp, mine);
     keeper.stamp = mine;
     const goods = await keepGoods(keeper, draft, mine);
-    await shelf.setItem(KEYS.draft, writeDraft(draft, { changedAt: storage.changedAt, stamp: mine, goods }));
+    await device.setItem(KEYS.draft, writeDraft(draft, { changedAt: storage.changedAt, stamp: mine, goods }));
     keeper.journal?.keptUpTo(draft.revision, mine);
-    await clearGoods(shelf, goods);
+    await clearGoods(device, goods);
   });
   tabs.announce(WORKBOOK);
 };
@@ -115,11 +115,11 @@ const found = ({ store, keptOrders }: Keeper): OrdersFound => ({
 
 /** The orders of a month beside those that another tab kept there. */
 const keepMonth = async (keeper: Keeper, key: string): Promise<void> => {
-  const { store, shelf, tabs, keptOrders } = keeper;
+  const { store, device, tabs, keptOrders } = keeper;
   await tabs.alone(async () => {
-    await loadMonth(shelf, key, found(keeper));
+    await loadMonth(device, key, found(keeper));
     const orders = store.getState().orders.filter((order) => ordersKey(order) === key);
-    await shelf.setItem(key, writeMonth(orders));
+    await device.setItem(key, writeMonth(orders));
     for (const order of orders) keptOrders.add(order);
   });
   tabs.announce(key);
@@ -135,28 +135,28 @@ const editionsFound = ({ store, keptEditions }: Keeper): EditionsFound => ({
 
 /**
  * An edition is written once. Where another tab has published under its number meanwhile, it is written
- * under the next that is free, and both are taken as they are on the shelf.
+ * under the next that is free, and both are taken as they are on the device.
  */
 const keepEdition = async (keeper: Keeper, edition: Edition): Promise<void> => {
-  const { store, shelf, tabs, keptEditions } = keeper;
+  const { store, device, tabs, keptEditions } = keeper;
   const text = writeEdition(edition);
   let kept = edition;
   await tabs.alone(async () => {
-    for (let there = await shelf.getItem(editionKey(kept)); there !== null && there !== text;) {
+    for (let there = await device.getItem(editionKey(kept)); there !== null && there !== text;) {
       kept = { ...kept, number: kept.number + 1 };
-      there = await shelf.getItem(editionKey(kept));
+      there = await device.getItem(editionKey(kept));
     }
-    await shelf.setItem(editionKey(kept), writeEdition(kept));
+    await device.setItem(editionKey(kept), writeEdition(kept));
     keptEditions.add(kept);
     if (kept !== edition) store.dispatch(editionRenumbered({ from: edition, to: kept }));
-    if (kept !== edition) await loadEdition(shelf, editionKey(edition), editionsFound(keeper));
+    if (kept !== edition) await loadEdition(device, editionKey(edition), editionsFound(keeper));
   });
   tabs.announce(editionKey(kept));
 };
 
-const keepSession = async ({ store, shelf }: Keeper): Promise<void> => {
+const keepSession = async ({ store, device }: Keeper): Promise<void> => {
   const { session, basket, storage } = store.getState();
-  await shelf.setItem(KEYS.session, writeSession({ session, basket, savedAt: storage.savedAt }));
+  await device.setItem(KEYS.session, writeSession({ session, basket, savedAt: storage.savedAt }));
 };
 
 const isSessionNew = (now: RootState, before: RootState): boolean =>
@@ -171,9 +171,9 @@ const goodsOf = ({ draft, goods }: Start): Keeper['goods'] =>
 
 /** Another tab kept something: an idle tab shows it; a tab with changes of its own finds out when it writes. */
 const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
-  const { store, shelf, tabs } = keeper;
+  const { store, device, tabs } = keeper;
   const followWorkbook = async (): Promise<void> => {
-    const start = await readStart(shelf, demo);
+    const start = await readStart(device, demo);
     if (writer.isBusy() || start.stamp === keeper.stamp) return;
     keeper.stamp = start.stamp ?? null;
     keeper.goods = goodsOf(start);
@@ -189,8 +189,8 @@ const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
       what === WORKBOOK
         ? followWorkbook
         : isEditionKey(what)
-          ? () => loadEdition(shelf, what, editionsFound(keeper))
-          : () => loadMonth(shelf, what, found(keeper));
+          ? () => loadEdition(device, what, editionsFound(keeper))
+          : () => loadMonth(device, what, found(keeper));
     tabs.alone(follow).catch((error: unknown) => store.dispatch(keepingFailed(String(error))));
   });
 };
@@ -220,10 +220,10 @@ const watch = (keeper: Keeper, writer: Writer): void => {
   });
 };
 
-/** Keeps the store's documents on a shelf as they change, says in the store whether that works, and follows other tabs. */
+/** Keeps the store's documents on a device as they change, says in the store whether that works, and follows other tabs. */
 export const keepStore = (
   store: AppStore,
-  shelf: KeyValueStore,
+  device: KeyValueStore,
   tabs: Tabs,
   demo: Demo,
   start: Start,
@@ -236,7 +236,7 @@ export const keepStore = (
   });
   const keeper: Keeper = {
     store,
-    shelf,
+    device,
     tabs,
     stamp: start.stamp ?? null,
     goods: goodsOf(start),
@@ -247,8 +247,8 @@ export const keepStore = (
   watch(keeper, writer);
   followOthers(keeper, writer, demo);
   store.dispatch(readingOrders(true));
-  loadEditions(shelf, editionsFound(keeper))
-    .then(() => loadOrders(shelf, found(keeper)))
+  loadEditions(device, editionsFound(keeper))
+    .then(() => loadOrders(device, found(keeper)))
     .then(() => store.dispatch(readingOrders(false)))
     .catch((error: unknown) => store.dispatch(keepingFailed(String(error))));
   return writer;

@@ -30,20 +30,24 @@ export interface EditionsFound {
 }
 
 /** Reads one edition; what cannot be read is set aside. */
-export const loadEdition = async (shelf: KeyValueStore, key: string, found: EditionsFound): Promise<void> => {
-  const text = await shelf.getItem(key);
+export const loadEdition = async (
+  device: KeyValueStore,
+  key: string,
+  found: EditionsFound,
+): Promise<void> => {
+  const text = await device.getItem(key);
   if (text === null) return;
   const editions = parsed(text);
   if (editions) {
     found.editions(editions);
     return;
   }
-  const made = await setAside(shelf, key, 'unreadable', momentNow());
+  const made = await setAside(device, key, 'unreadable', momentNow());
   if (made) found.aside(made);
 };
 
 /** Reads the editions that are kept, the newest first: it is the one that customers are served by. */
-export const loadEditions = async (shelf: KeyValueStore, found: EditionsFound): Promise<void> => {
-  const keys = (await shelf.getAllKeys()).filter(isEditionKey).sort().reverse();
-  for (const key of keys) await loadEdition(shelf, key, found);
+export const loadEditions = async (device: KeyValueStore, found: EditionsFound): Promise<void> => {
+  const keys = (await device.getAllKeys()).filter(isEditionKey).sort().reverse();
+  for (const key of keys) await loadEdition(device, key, found);
 };

@@ -13,15 +13,15 @@ export interface OrdersFound {
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
 /** Reads one month; what cannot be read is set aside. */
-export const loadMonth = async (shelf: KeyValueStore, key: string, found: OrdersFound): Promise<void> => {
-  const text = await shelf.getItem(key);
+export const loadMonth = async (device: KeyValueStore, key: string, found: OrdersFound): Promise<void> => {
+  const text = await device.getItem(key);
   if (text === null) return;
   const orders = readMonth(text);
   if (orders) {
     found.orders(orders);
     return;
   }
-  const made = await setAside(shelf, key, 'unreadable', momentNow());
+  const made = await setAside(device, key, 'unreadable', momentNow());
   if (made) found.aside(made);
 };
 
@@ -29,10 +29,10 @@ export const loadMonth = async (shelf: KeyValueStore, key: string, found: Orders
  * Reads the orders that are kept, the newest month first and one after another, so that a page is there
  * before many years of orders are and answers meanwhile.
  */
-export const loadOrders = async (shelf: KeyValueStore, found: OrdersFound): Promise<void> => {
-  const months = (await shelf.getAllKeys()).filter(isOrdersKey).sort().reverse();
+export const loadOrders = async (device: KeyValueStore, found: OrdersFound): Promise<void> => {
+  const months = (await device.getAllKeys()).filter(isOrdersKey).sort().reverse();
   for (const key of months) {
     await breath();
-    await loadMonth(shelf, key, found);
+    await loadMonth(device, key, found);
   }
 };

@@ -26,29 +26,29 @@ interface FoundShop extends KeptDraft {
 }
 
 /** The products under a key; a draft from before there were goods on the device goes with the demo's. */
-const goodsAt = async (shelf: KeyValueStore, key: string, demo: Demo): Promise<KeptGoods | null> => {
-  const text = await shelf.getItem(key);
+const goodsAt = async (device: KeyValueStore, key: string, demo: Demo): Promise<KeptGoods | null> => {
+  const text = await device.getItem(key);
   if (text !== null) return readGoods(text);
   return key === KEYS.catalogue ? { catalogue: (await demo()).catalogue, goodsStamp: 0 } : null;
 };
 
 /** The shop that is kept: its rules and the goods they name; null where the two cannot be read together. */
-const readShop = async (shelf: KeyValueStore, text: string, demo: Demo): Promise<FoundShop | null> => {
+const readShop = async (device: KeyValueStore, text: string, demo: Demo): Promise<FoundShop | null> => {
   const document = readDraftDocument(text);
-  const goods = document && (await goodsAt(shelf, document.goods, demo));
+  const goods = document && (await goodsAt(device, document.goods, demo));
   const kept = document && goods && readDraft(document, goods);
   return kept ? { ...kept, goods: document.goods } : null;
 };
 
 /** Copies aside what no longer parses, before anything is written over it: a shop with all goods that are there. */
 const asideAll = async (
-  shelf: KeyValueStore,
+  device: KeyValueStore,
   keys: readonly string[],
   at: string,
 ): Promise<SetAsideDocument[]> => {
   const made: SetAsideDocument[] = [];
   for (const key of keys) {
-    const aside = await setAside(shelf, key, 'unreadable', at);
+    const aside = await setAside(device, key, 'unreadable', at);
     if (aside) made.push(aside);
   }
   return made;
@@ -58,20 +58,20 @@ const asideAll = async (
  * What the program starts from: what is kept on this device, or the demo; what had to be set aside is named.
  * The orders, of which there may be many, are read after the page is there.
  */
-export const readStart = async (shelf: KeyValueStore, demo: Demo): Promise<Start> => {
+export const readStart = async (device: KeyValueStore, demo: Demo): Promise<Start> => {
   const at = momentNow();
-  const keys = await shelf.getAllKeys();
-  const stamp = await shelf.getItem(KEYS.stamp);
-  const draftText = await shelf.getItem(KEYS.draft);
-  const shop = draftText === null ? null : await readShop(shelf, draftText, demo);
+  const keys = await device.getAllKeys();
+  const stamp = await device.getItem(KEYS.stamp);
+  const draftText = await device.getItem(KEYS.draft);
+  const shop = draftText === null ? null : await readShop(device, draftText, demo);
   const isUnread = draftText !== null && shop === null;
-  const deviceText = await shelf.getItem(KEYS.session);
-  const device: KeptSession | null = deviceText === null ? null : readSession(deviceText);
+  const sessionText = await device.getItem(KEYS.session);
+  const session: KeptSession | null = sessionText === null ? null : readSession(sessionText);
   const news = await asideAll(
-    shelf,
+    device,
     [
       ...(isUnread ? [KEYS.draft, ...keys.filter(isGoodsKey)] : []),
-      ...(deviceText !== null && device === null ? [KEYS.session] : []),
+      ...(sessionText !== null && session === null ? [KEYS.session] : []),
     ],
     at,
   );
@@ -79,13 +79,13 @@ export const readStart = async (shelf: KeyValueStore, demo: Demo): Promise<Start
     draft: shop?.draft ?? initialDraft(await demo()),
     storage: {
       changedAt: shop?.changedAt ?? null,
-      savedAt: device?.savedAt ?? null,
+      savedAt: session?.savedAt ?? null,
       aside: [...asideList(keys), ...news],
       news,
     },
     stamp,
     draftStamp: shop?.stamp ?? null,
     goods: shop?.goods ?? null,
-    ...(device ? { session: device.session, basket: device.basket } : {}),
+    ...(session ? { session: session.session, basket: session.basket } : {}),
   };
 };

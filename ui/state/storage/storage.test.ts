@@ -1,5 +1,5 @@
 import { day, DECEMBER, NOVEMBER, open, rename, west } from '../../testing/opened-shop.ts';
-import { makeShelf, makeTabs, type TestShelf } from '../../testing/memory-store.ts';
+import { makeMemoryStore, makeTabs, type MemoryStore } from '../../testing/memory-store.ts';
 import { nextEdition } from '../../../core/formats/edition.ts';
 import { added } from '../basket.ts';
 import { isDemoBook } from '../demo.ts';
@@ -37,8 +37,8 @@ test('the demo shop’s book is told from others by its name and its first locat
 
 describe('what is kept', () => {
   test('comes back with its history, the test orders, orders, basket and colours with it', async () => {
-    const shelf = makeShelf();
-    const { store, writer } = await open(shelf);
+    const device = makeMemoryStore();
+    const { store, writer } = await open(device);
     store.dispatch(rename('Prairies'));
     store.dispatch(edit('copyTestOrder', { id: 'two-pots', name: 'Again' }, 'new test order'));
     store.dispatch(coloursChosen('dark'));
@@ -46,7 +46,7 @@ describe('what is kept', () => {
     store.dispatch(savedNow('2026-11-26T09:00:00.000Z'));
     for (const one of [DECEMBER, NOVEMBER]) store.dispatch(orderPlaced(one));
     await writer.flush();
-    const again = (await open(shelf)).store;
+    const again = (await open(device)).store;
     const { draft, orders, basket, session, storage } = again.getState();
     expect(draft.workbook).toEqual(store.getState().draft.workbook);
     expect([orders, basket]).toEqual([[NOVEMBER, DECEMBER], [{ sku: 'seed-lupin', quantity: 1 }]]);
@@ -58,9 +58,9 @@ describe('what is kept', () => {
   });
 
   test('is written a moment after the change, once for many, with the goods it names', async () => {
-    const shelf = makeShelf();
-    const { store } = await open(shelf);
-    const keys = () => shelf.writes.map(({ key }) => key);
+    const device = makeMemoryStore();
+    const { store } = await open(device);
+    const keys = () => device.writes.map(({ key }) => key);
     for (const name of ['P', 'Pr', 'Pra']) store.dispatch(rename(name));
     expect([keys(), store.getState().storage.state]).toEqual([[], 'keeping']);
     await jest.advanceTimersByTimeAsync(400);
@@ -72,31 +72,31 @@ describe('what is kept', () => {
   });
 
   test('keeps the orders of each month apart', async () => {
-    const shelf = makeShelf();
-    const { store, writer } = await open(shelf);
+    const device = makeMemoryStore();
+    const { store, writer } = await open(device);
     for (const one of [NOVEMBER, DECEMBER]) store.dispatch(orderPlaced(one));
     await writer.flush();
-    expect([...shelf.kept.keys()].sort()).toEqual(['emporos/orders/2026-11', 'emporos/orders/2026-12']);
+    expect([...device.kept.keys()].sort()).toEqual(['emporos/orders/2026-11', 'emporos/orders/2026-12']);
   });
 
   test('that no longer parses is set aside and not written over', async () => {
     const broken = '{"version": 1, "book": {}';
-    const shelf = makeShelf(
+    const device = makeMemoryStore(
       new Map([
         [KEYS.draft, broken],
         ['emporos/orders/2026-11', '{"version": 9}'],
       ]),
     );
-    const { store } = await open(shelf);
+    const { store } = await open(device);
     const { aside, news } = store.getState().storage;
     expect(news.map(({ document, why }) => `${document} ${why}`)).toEqual([
       'draft unreadable',
       'orders/2026-11 unreadable',
     ]);
     expect(store.getState().draft.workbook).toEqual(demoShop());
-    expect(aside.map(({ key }) => shelf.kept.get(key))).toEqual([broken, '{"version": 9}']);
-    shelf.kept.delete(KEYS.draft);
-    const again = (await open(shelf)).store.getState().storage;
+    expect(aside.map(({ key }) => device.kept.get(key))).toEqual([broken, '{"version": 9}']);
+    device.kept.delete(KEYS.draft);
+    const again = (await open(device)).store.getState().storage;
     expect(again.aside.map(({ document }) => document)).toContain('draft');
   });
 
@@ -119,25 +119,25 @@ describe('an edition', () => {
   };
 
   test('is kept once published, and is there when the program is opened again', async () => {
-    const shelf = makeShelf();
-    const { store, writer } = await open(shelf);
+    const device = makeMemoryStore();
+    const { store, writer } = await open(device);
     store.dispatch(editionPublished(published('First')));
     await writer.flush();
-    const again = await open(shelf);
+    const again = await open(device);
     expect(again.store.getState().editions.map(({ note }) => note)).toEqual(['First']);
   });
 
   test('of another tab under the same number is kept beside it', async () => {
-    const shelf = makeShelf();
-    const { store, writer } = await open(shelf);
+    const device = makeMemoryStore();
+    const { store, writer } = await open(device);
     const other = published('From the other tab');
-    await shelf.setItem(editionKey(other), writeEdition(other));
+    await device.setItem(editionKey(other), writeEdition(other));
     store.dispatch(editionPublished(published('Mine')));
     await writer.flush();
     await jest.advanceTimersByTimeAsync(50);
     const kept = (of: AppStore) => of.getState().editions.map(({ number, note }) => `${number} ${note}`);
     expect(kept(store)).toEqual(['1 From the other tab', '2 Mine']);
-    expect(kept((await open(shelf)).store)).toEqual(['1 From the other tab', '2 Mine']);
+    expect(kept((await open(device)).store)).toEqual(['1 From the other tab', '2 Mine']);
   });
 });
 
@@ -175,45 +175,45 @@ describe('a long list of the book', () => {
 
 describe('a write that fails', () => {
   test('is told, and tried again until it succeeds, with the newest text', async () => {
-    const shelf = makeShelf();
-    shelf.refuse = () => new Error('the disk is full');
-    const { store } = await open(shelf);
+    const device = makeMemoryStore();
+    device.refuse = () => new Error('the disk is full');
+    const { store } = await open(device);
     store.dispatch(rename('Prairies'));
     await jest.advanceTimersByTimeAsync(400);
     expect(store.getState().storage).toMatchObject({ state: 'failed', reason: 'the disk is full' });
     store.dispatch(rename('Plains'));
-    shelf.refuse = () => null;
+    device.refuse = () => null;
     await jest.advanceTimersByTimeAsync(1_500);
     expect(store.getState().storage).toMatchObject({ state: 'kept', reason: null });
-    expect(shelf.kept.get(KEYS.draft)).toContain('Plains');
+    expect(device.kept.get(KEYS.draft)).toContain('Plains');
   });
 
   test('whichever it is, loses nothing: each write of a day failed in turn', async () => {
-    const whole = makeShelf();
+    const whole = makeMemoryStore();
     await day(await open(whole));
-    const plain = (shelf: TestShelf) =>
+    const plain = (device: MemoryStore) =>
       Object.fromEntries(
-        [...shelf.kept].map(([key, text]) => [key, text.replace(/"changedAt":"[^"]*"/, '')]),
+        [...device.kept].map(([key, text]) => [key, text.replace(/"changedAt":"[^"]*"/, '')]),
       );
     for (let fails = 1; fails <= whole.writes.length; fails += 1) {
-      const shelf = makeShelf();
-      shelf.refuse = (at) => (at === fails ? new Error('blocked') : null);
-      await day(await open(shelf));
-      expect(plain(shelf)).toEqual(plain(whole));
+      const device = makeMemoryStore();
+      device.refuse = (at) => (at === fails ? new Error('blocked') : null);
+      await day(await open(device));
+      expect(plain(device)).toEqual(plain(whole));
     }
   }, 60_000);
 });
 
 describe('documents that were kept in the small storage before', () => {
   test('are carried over once, each copied before it is taken away', async () => {
-    const from = makeShelf(
+    const from = makeMemoryStore(
       new Map([
         ['emporos/draft', 'old'],
         ['emporos/session', 'old'],
         ['other', 'not ours'],
       ]),
     );
-    const to = makeShelf(new Map([['emporos/session', 'new']]));
+    const to = makeMemoryStore(new Map([['emporos/session', 'new']]));
     to.refuse = () => new Error('blocked');
     await expect(carryOver(from, to)).rejects.toThrow('blocked');
     expect(from.kept.get('emporos/draft')).toBe('old');
@@ -229,11 +229,11 @@ describe('documents that were kept in the small storage before', () => {
 
 describe('two tabs', () => {
   const two = async () => {
-    const shelf = makeShelf();
+    const device = makeMemoryStore();
     const tab = makeTabs();
-    const first = await open(shelf, tab('first'));
-    const second = await open(shelf, tab('second'));
-    return { shelf, first, second };
+    const first = await open(device, tab('first'));
+    const second = await open(device, tab('second'));
+    return { device, first, second };
   };
   const settled = () => jest.advanceTimersByTimeAsync(2_000);
 
@@ -250,7 +250,7 @@ describe('two tabs', () => {
   });
 
   test('that change it at the same moment lose neither: one stands, the other is set aside and told', async () => {
-    const { shelf, first, second } = await two();
+    const { device, first, second } = await two();
     first.store.dispatch(rename('Prairies'));
     second.store.dispatch(rename('Plains'));
     await Promise.all([first.writer.flush(), second.writer.flush()]);
@@ -261,11 +261,11 @@ describe('two tabs', () => {
       'draft other-tab',
       'catalogue/first:1 other-tab',
     ]);
-    expect(shelf.kept.get(news[0]?.key ?? '')).toContain('Prairies');
+    expect(device.kept.get(news[0]?.key ?? '')).toContain('Prairies');
   });
 
   test('place orders side by side, each once in both, and then fall silent', async () => {
-    const { shelf, first, second } = await two();
+    const { device, first, second } = await two();
     first.store.dispatch(orderPlaced(NOVEMBER));
     second.store.dispatch(orderPlaced({ ...NOVEMBER, number: '1003', recipient: 'Ada Quill' }));
     await settled();
@@ -274,8 +274,8 @@ describe('two tabs', () => {
       ['1001', '1003'],
       ['1001', '1003'],
     ]);
-    const writes = shelf.writes.length;
+    const writes = device.writes.length;
     await settled();
-    expect(shelf.writes.length).toBe(writes);
+    expect(device.writes.length).toBe(writes);
   });
 });
