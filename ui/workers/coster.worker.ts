@@ -1,4 +1,4 @@
 import { expose } from 'comlink';
-import { makeCoster } from './coster.ts';
+import { makeCoster } from './costs/coster.ts';
 
 expose(makeCoster());

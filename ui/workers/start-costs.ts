@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { RootState } from '../state/store.ts';
-import type { OnCostProgress } from './cost-progress.ts';
-import type { Coster } from './coster.ts';
+import type { OnCostProgress } from './costs/cost-progress.ts';
+import type { Coster } from './costs/coster.ts';
 import { changedParts, heldOf, NOTHING_HELD, type Held } from './changed-parts.ts';
 
 /** The worker that works out costs, and the shop it was given. */

@@ -13,7 +13,7 @@ import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import { SERIF_STRONG, type Inks } from '../../../theme/tokens.ts';
-import type { AccountsCompared } from '../../../workers/coster.ts';
+import type { AccountsCompared } from '../../../workers/costs/account-costs.ts';
 
 const styles = (inks: Inks) => ({
   row: {

@@ -18,7 +18,7 @@ import { useStyles } from '../../../theme/styles.ts';
 import { useInks } from '../../../theme/theme.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import { TOUCH, type Inks } from '../../../theme/tokens.ts';
-import type { Coster } from '../../../workers/coster.ts';
+import type { Coster } from '../../../workers/costs/coster.ts';
 import { OrdersBehind } from './orders-behind.tsx';
 
 interface Props {

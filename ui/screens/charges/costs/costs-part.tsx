@@ -17,7 +17,7 @@ import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, strongFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
-import type { BoardOfPeriod, Coster } from '../../../workers/coster.ts';
+import type { BoardOfPeriod, Coster } from '../../../workers/costs/coster.ts';
 import { CostFiltersRow, filterOf, type CostFilters } from './cost-filters.tsx';
 import { lackingWords } from './margin-words.ts';
 import { MarginView } from './margin-view.tsx';

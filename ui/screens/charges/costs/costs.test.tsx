@@ -6,8 +6,8 @@ import { selectBook } from '../../../state/selectors.ts';
 import type { AppStore } from '../../../state/store.ts';
 import { currentAddress, goTo } from '../../../testing/router.ts';
 import { demoStore, renderOver } from '../../../testing/store.tsx';
-import type * as CosterModule from '../../../workers/coster.ts';
-import type { OnCostProgress } from '../../../workers/cost-progress.ts';
+import type * as CosterModule from '../../../workers/costs/coster.ts';
+import type { OnCostProgress } from '../../../workers/costs/cost-progress.ts';
 import type * as ChangedParts from '../../../workers/changed-parts.ts';
 import CostsPart from './costs-part.tsx';
 import { chargedWithCost } from '../../../../core/costs/what-if.ts';
@@ -19,7 +19,7 @@ import { switchEdit, switchesOf } from './switches.ts';
 import { lineFrame, linePath } from './line-frame.ts';
 
 jest.mock('../../../workers/start-costs.ts', () => {
-  const { makeCoster } = jest.requireActual<typeof CosterModule>('../../../workers/coster.ts');
+  const { makeCoster } = jest.requireActual<typeof CosterModule>('../../../workers/costs/coster.ts');
   const { changedParts, NOTHING_HELD } = jest.requireActual<typeof ChangedParts>(
     '../../../workers/changed-parts.ts',
   );

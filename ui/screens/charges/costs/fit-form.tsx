@@ -14,7 +14,7 @@ import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
-import type { Coster } from '../../../workers/coster.ts';
+import type { Coster } from '../../../workers/costs/coster.ts';
 import { signedMoney } from './signed-money.ts';
 import type { SteppedRate } from './steps-view.tsx';
 

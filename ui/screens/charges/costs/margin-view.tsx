@@ -11,7 +11,7 @@ import { useHasRoomBeside } from '../../../parts/use-room-beside.ts';
 import { useWidth } from '../../../parts/use-width.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
-import type { BoardOfPeriod, Coster } from '../../../workers/coster.ts';
+import type { BoardOfPeriod, Coster } from '../../../workers/costs/coster.ts';
 import { Panel } from '../panel.tsx';
 import {
   boardLines,

@@ -7,8 +7,8 @@ import { TextAction } from '../../../parts/text-action.tsx';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
-import type { CostProgress } from '../../../workers/cost-progress.ts';
-import type { Coster } from '../../../workers/coster.ts';
+import type { CostProgress } from '../../../workers/costs/cost-progress.ts';
+import type { Coster } from '../../../workers/costs/coster.ts';
 import { ordersDone, UnderWay } from './under-way.tsx';
 
 /** Who measured which orders, and how many of them cannot be. */

@@ -5,7 +5,8 @@ import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { moneyFigure } from '../../../../core/words/figure.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
-import type { Coster, ListedMove } from '../../../workers/coster.ts';
+import type { Coster } from '../../../workers/costs/coster.ts';
+import type { ListedMove } from '../../../workers/costs/lever-costs.ts';
 import { OrdersBehind } from './orders-behind.tsx';
 
 /** '8.50 becomes 0.00', 'not offered any more'. */

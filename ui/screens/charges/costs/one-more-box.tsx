@@ -24,8 +24,8 @@ import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
-import type { Coster } from '../../../workers/coster.ts';
-import type { BoxFound } from '../../../workers/packing-costs.ts';
+import type { Coster } from '../../../workers/costs/coster.ts';
+import type { BoxFound } from '../../../workers/costs/box-search.ts';
 import { UnderWay } from './under-way.tsx';
 import { useLongAnswer } from './use-long-answer.ts';
 

@@ -15,7 +15,7 @@ import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
-import type { ListedOrder } from '../../../workers/listed-order.ts';
+import type { ListedOrder } from '../../../workers/costs/listed-order.ts';
 import { signedMoney } from './signed-money.ts';
 
 const COLUMNS: SheetColumn[] = [

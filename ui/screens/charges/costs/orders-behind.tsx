@@ -3,8 +3,8 @@ import { Text } from 'react-native-paper';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
-import type { Coster } from '../../../workers/coster.ts';
-import type { ListedOrder } from '../../../workers/listed-order.ts';
+import type { Coster } from '../../../workers/costs/coster.ts';
+import type { ListedOrder } from '../../../workers/costs/listed-order.ts';
 import { OrderList } from './order-list.tsx';
 import { useAnswer } from './use-costs.ts';
 

@@ -13,7 +13,7 @@ import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
-import type { ComparedPlan } from '../../../workers/packing-costs.ts';
+import type { ComparedPlan } from '../../../workers/costs/packing-costs.ts';
 import { signedMoney } from './signed-money.ts';
 
 const COLUMNS: SheetColumn[] = [

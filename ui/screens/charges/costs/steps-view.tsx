@@ -22,7 +22,7 @@ import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import { TOUCH, type Inks } from '../../../theme/tokens.ts';
-import type { Coster } from '../../../workers/coster.ts';
+import type { Coster } from '../../../workers/costs/coster.ts';
 import { ChartSave } from './chart-save.tsx';
 import { CostBox } from './cost-box.tsx';
 import { Measured } from './measured.tsx';

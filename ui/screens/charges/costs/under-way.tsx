@@ -5,7 +5,7 @@ import { TextAction } from '../../../parts/text-action.tsx';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
-import type { CostProgress } from '../../../workers/cost-progress.ts';
+import type { CostProgress } from '../../../workers/costs/cost-progress.ts';
 
 interface Props {
   /** What is under way, for those who hear it. */

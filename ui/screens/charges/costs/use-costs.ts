@@ -2,8 +2,8 @@ import { useEffect, useState } from 'react';
 import type { Remote } from 'comlink';
 import { selectBook, selectCatalogue, selectPastOrders } from '../../../state/selectors.ts';
 import { useAppSelector, useAppStore } from '../../../state/store.ts';
-import type { CostProgress } from '../../../workers/cost-progress.ts';
-import type { Coster } from '../../../workers/coster.ts';
+import type { CostProgress } from '../../../workers/costs/cost-progress.ts';
+import type { Coster } from '../../../workers/costs/coster.ts';
 import { openCosts, stopCosts } from '../../../workers/start-costs.ts';
 
 /** The costs of past orders: how far they are worked out, then who answers questions about them. */

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Lever, LeverValue } from '../../../../core/costs/lever.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import type { WhatIf } from '../../../../core/costs/what-if.ts';
-import type { Coster } from '../../../workers/coster.ts';
+import type { Coster } from '../../../workers/costs/coster.ts';
 
 /** The curve of a lever over its range, as far as it is drawn. */
 export const useCurve = (coster: Remote<Coster>, filter: OrderFilter, lever: Lever): readonly WhatIf[] => {

@@ -20,7 +20,7 @@ import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
-import type { Coster } from '../../../workers/coster.ts';
+import type { Coster } from '../../../workers/costs/coster.ts';
 import { ChartSave } from './chart-save.tsx';
 import { CurveTable } from './curve-table.tsx';
 import { leverEdit } from './lever-edit.ts';

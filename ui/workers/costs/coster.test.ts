@@ -1,7 +1,7 @@
-import { demoBook } from '../../demo/book.ts';
-import { demoCatalogue } from '../../demo/goods.ts';
-import pastFile from '../../demo/data/past-orders.json';
-import { pastOrdersOf, type OrdersFile } from '../../demo/past-orders.ts';
+import { demoBook } from '../../../demo/book.ts';
+import { demoCatalogue } from '../../../demo/goods.ts';
+import pastFile from '../../../demo/data/past-orders.json';
+import { pastOrdersOf, type OrdersFile } from '../../../demo/past-orders.ts';
 import { makeCoster } from './coster.ts';
 
 const orders = pastOrdersOf(pastFile as unknown as OrdersFile).slice(0, 120);

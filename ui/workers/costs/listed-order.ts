@@ -1,4 +1,4 @@
-import type { CostedOrder } from '../../core/costs/costed-order.ts';
+import type { CostedOrder } from '../../../core/costs/costed-order.ts';
 
 /** An order behind a figure, as a list shows it. */
 export type ListedOrder = Pick<CostedOrder, 'charged' | 'cost' | 'origin' | 'weight' | 'subtotal'> & {
