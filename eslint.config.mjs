@@ -139,16 +139,12 @@ export default tseslint.config(
     files: ['ui/**/*.{ts,tsx}'],
     ignores: ['**/*.test.*', 'ui/testing/**', 'ui/time/now.ts'],
     rules: {
+      'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
       'no-restricted-properties': ['error', { object: 'Date', property: 'now', message: ONE_CLOCK }],
       'no-restricted-syntax': [
         'error',
         { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: ONE_CLOCK },
       ],
     },
-  },
-  {
-    files: ['ui/**/*.tsx'],
-    ignores: ['**/*.test.tsx'],
-    rules: { 'max-lines-per-function': ['error', { max: 120, skipBlankLines: true, skipComments: true }] },
   },
 );

@@ -45,16 +45,15 @@ const UNUSED_ROUTER = [
   [/expo-router\/build\/index\.js$/, /^\.\/(stack|color)$/],
   [/expo-router\/build\/exports\.js$/, /^\.\/(layouts\/(Tabs|experimental-stack)|standard-navigation)$/],
   [/expo-router\/build\/layouts\/StackClient\.js$/, /^\.\/stack-utils$/],
-  [/expo-router\/build\/layouts\/withLayoutContext\.js$/, /NativeTabTrigger$/],
   [/expo-router\/build\/(exports|ExpoRoot|getRoutes)\.js$/, /^\.\/views\/Sitemap$/],
 ];
 const isUnusedRouter = (from, name) =>
   UNUSED_ROUTER.some(([origin, module]) => origin.test(from) && module.test(name));
 
-/** Of stacks, the router's slots use the history alone: the views that native programs slide are never drawn. */
-const isNativeStack = (from, name) =>
-  /expo-router\/build\/layouts\/StackClient\.js$/.test(from) && /createNativeStackNavigator$/.test(name);
-const NO_NATIVE_STACK = join(__dirname, 'ui', 'shell', 'no-native-stack.ts');
+/** The router's slots use the history of a stack alone: the views and tabs of native programs are never drawn. */
+const isNativeNavigator = (from, name) =>
+  /expo-router\/build\/layouts\//.test(from) && /(createNativeStackNavigator|NativeTabTrigger)$/.test(name);
+const NO_NATIVE_NAVIGATORS = join(__dirname, 'ui', 'shell', 'no-native-navigators.ts');
 
 /** Of the bar of tabs, the router's own pages ask only how high it is. */
 const isTabBar = (from, name) =>
@@ -78,7 +77,8 @@ config.resolver.resolveRequest = (context, name, platform) => {
     return context.resolveRequest({ ...context, originModulePath: HERE }, name, platform);
   if (isFormerPalette(context.originModulePath, name))
     return { type: 'sourceFile', filePath: FORMER_COLOURS };
-  if (isNativeStack(context.originModulePath, name)) return { type: 'sourceFile', filePath: NO_NATIVE_STACK };
+  if (isNativeNavigator(context.originModulePath, name))
+    return { type: 'sourceFile', filePath: NO_NATIVE_NAVIGATORS };
   if (isTabBar(context.originModulePath, name)) return { type: 'sourceFile', filePath: TAB_BAR_HEIGHT };
   if (name === 'tslib') return { type: 'sourceFile', filePath: TSLIB };
   if (name === ICON_FONT) return { type: 'sourceFile', filePath: ICON_SET };

@@ -1,4 +1,5 @@
-import { Slot } from 'expo-router';
+import { Navigator, Slot } from 'expo-router';
+import { pageRouter } from '../ui/shell/page-router.ts';
 import { Root } from '../ui/shell/root.tsx';
 import { Shell } from '../ui/shell/shell.tsx';
 
@@ -6,7 +7,9 @@ export default function Layout() {
   return (
     <Root>
       <Shell>
-        <Slot />
+        <Navigator router={pageRouter}>
+          <Slot />
+        </Navigator>
       </Shell>
     </Root>
   );

@@ -110,3 +110,34 @@ test('a message at the foot covers no control', async ({ page }) => {
   });
   expect(covered).toEqual([]);
 });
+
+test('the browser’s way back closes what was opened, and leaves the page only then', async ({ page }) => {
+  await openProgram(page, '/today');
+  await page.getByRole('navigation').getByRole('link', { name: 'Charges' }).click();
+  await openCell(page, 'Parcel', 'West');
+  const first = page.getByLabel('Weight from, step 1');
+  await expect(first).toBeVisible();
+  await page.goBack();
+  await expect(first).toBeHidden();
+  await expect(page.getByRole('heading', { name: 'Charges', level: 1 })).toBeVisible();
+  await page.goForward();
+  await expect(first).toBeVisible();
+  await page.goBack();
+  await page.getByRole('tab', { name: 'Tables' }).click();
+  await expect(page).toHaveURL(/part=tables/);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/charges(\?zone=west)?$/);
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
+});
+
+test('what was closed by its own control is not opened again on the way back', async ({ page }) => {
+  await openProgram(page, '/today');
+  await page.getByRole('navigation').getByRole('link', { name: 'Products' }).click();
+  await page.getByRole('button', { name: 'Boxes', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Boxes', level: 1 })).toBeVisible();
+  await page.getByRole('button', { name: 'Back to Products' }).click();
+  await expect(page.getByRole('heading', { name: 'Products', level: 1 })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
+});

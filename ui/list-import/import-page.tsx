@@ -24,7 +24,7 @@ interface Props<C extends string> {
   /** What else says how the file is meant, under its columns. */
   settings: ReactNode;
   oddWords: (summary: ListSummary) => string[];
-  /** What taking it does: 'replaces the 12 rows that are there'. */
+  /** What the import does: 'replaces the 12 rows that are there'. */
   effect: string;
   /** What the button says where the list does not go into the draft. */
   button?: string;
@@ -101,7 +101,7 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
           ) : (
             <Text style={style.note}>Reading {countFigure(opened.rows, 'row')} …</Text>
           )}
-          <Text style={style.effect}>{waits ?? `Importing: it ${effect}.`}</Text>
+          <Text style={style.effect}>{waits ?? `The import ${effect}.`}</Text>
           <View style={style.buttons}>
             <Button
               mode="contained"

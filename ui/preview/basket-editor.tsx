@@ -28,97 +28,109 @@ const styles = (inks: Inks) => ({
   last: { flexDirection: 'row', gap: 12 } as const,
 });
 
+/** One product of the basket: how many, and taking it out. */
+const BasketLine = ({
+  line,
+  isOnly,
+  onCount,
+  onRemove,
+}: {
+  line: Line;
+  isOnly: boolean;
+  onCount: (quantity: number, visit: string | null) => void;
+  onRemove: () => void;
+}) => {
+  const style = useStyles(styles);
+  const display = useAppSelector(selectDisplayFormat);
+  const good = useAppSelector(selectGoods).get(line.sku);
+  const name = line.name ?? good?.name ?? line.sku;
+  const weight = line.weight ?? good?.weight;
+  return (
+    <View style={style.line} role="listitem">
+      <View style={style.words}>
+        <Text numberOfLines={1}>{name}</Text>
+        <Text style={style.note}>
+          {moneyFigure(line.price ?? good?.price ?? 0, display.decimals)} ·{' '}
+          {weight === undefined ? 'weight not known' : weightFigure(weight, display.units)}
+        </Text>
+      </View>
+      <CountField
+        hideLabel
+        right
+        style={{ width: 64 }}
+        label={`How many: ${name}`}
+        value={line.quantity}
+        least={1}
+        most={99_999}
+        onChange={onCount}
+      />
+      <IconAction
+        icon="close"
+        size={18}
+        style={style.button}
+        disabled={isOnly}
+        accessibilityLabel={`Remove ${name}`}
+        onPress={onRemove}
+      />
+    </View>
+  );
+};
+
+/** A product added to the basket, by name or stock number. */
+const AddProduct = ({ onAdd }: { onAdd: (sku: string) => void }) => {
+  const { decimals } = useAppSelector(selectDisplayFormat);
+  const { goods } = useAppSelector(selectCatalogue);
+  return (
+    <Chooser
+      label="Add a product"
+      chosen=""
+      placeholder="Name or stock number"
+      options={goods.map(({ sku, name, price }) => ({ id: sku, name, note: moneyFigure(price, decimals) }))}
+      onChoose={onAdd}
+    />
+  );
+};
+
 /** The products of the test order's order: quantities, what is added and taken out, and the discount. */
-export const BasketEditor = ({ testOrder }: { testOrder: TestOrder }) => {
+export const BasketEditor = ({ testOrder: { id, name, request } }: { testOrder: TestOrder }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const display = useAppSelector(selectDisplayFormat);
-  const goods = useAppSelector(selectGoods);
-  const { goods: listed } = useAppSelector(selectCatalogue);
-  const { lines, discount } = testOrder.request;
-  const set = (next: Line[], visit: string | null = null): void => {
-    dispatch(
-      edit('setRequest', { id: testOrder.id, changes: { lines: next } }, `${testOrder.name}: basket`, visit),
-    );
-  };
-  const add = (sku: string): void => {
-    const known = lines.some((line) => line.sku === sku);
+  const { lines, discount } = request;
+  const change = (changes: Partial<TestOrder['request']>, what: string, visit: string | null): void =>
+    void dispatch(edit('setRequest', { id, changes }, `${name}: ${what}`, visit));
+  const set = (next: Line[], visit: string | null = null): void => change({ lines: next }, 'basket', visit);
+  const count = (at: number, quantity: number, visit: string | null = null): void =>
     set(
-      known
-        ? lines.map((line) => (line.sku === sku ? { ...line, quantity: line.quantity + 1 } : line))
-        : [...lines, { sku, quantity: 1 }],
+      lines.map((line, which) => (which === at ? { ...line, quantity } : line)),
+      visit,
     );
+  const add = (sku: string): void => {
+    const at = lines.findIndex((line) => line.sku === sku);
+    const known = lines[at];
+    if (known) count(at, known.quantity + 1);
+    else set([...lines, { sku, quantity: 1 }]);
   };
   return (
     <View style={{ gap: 8 }}>
       <View role="list" aria-label="Basket">
-        {lines.map((line, at) => {
-          const good = goods.get(line.sku);
-          const name = line.name ?? good?.name ?? line.sku;
-          const weight = line.weight ?? good?.weight;
-          return (
-            <View style={style.line} role="listitem" key={`${line.sku}-${at}`}>
-              <View style={style.words}>
-                <Text numberOfLines={1}>{name}</Text>
-                <Text style={style.note}>
-                  {moneyFigure(line.price ?? good?.price ?? 0, display.decimals)} ·{' '}
-                  {weight === undefined ? 'weight not known' : weightFigure(weight, display.units)}
-                </Text>
-              </View>
-              <CountField
-                hideLabel
-                right
-                style={{ width: 64 }}
-                label={`How many: ${name}`}
-                value={line.quantity}
-                least={1}
-                most={99_999}
-                onChange={(quantity, visit) =>
-                  set(
-                    lines.map((one, i) => (i === at ? { ...one, quantity } : one)),
-                    visit,
-                  )
-                }
-              />
-              <IconAction
-                icon="close"
-                size={18}
-                style={style.button}
-                disabled={lines.length === 1}
-                accessibilityLabel={`Remove ${name}`}
-                onPress={() => set(lines.filter((_, i) => i !== at))}
-              />
-            </View>
-          );
-        })}
+        {lines.map((line, at) => (
+          <BasketLine
+            key={`${line.sku}-${at}`}
+            line={line}
+            isOnly={lines.length === 1}
+            onCount={(quantity, visit) => count(at, quantity, visit)}
+            onRemove={() => set(lines.filter((_, which) => which !== at))}
+          />
+        ))}
       </View>
       <View style={style.last}>
-        <Chooser
-          label="Add a product"
-          chosen=""
-          placeholder="Name or stock number"
-          options={listed.map(({ sku, name, price }) => ({
-            id: sku,
-            name,
-            note: moneyFigure(price, display.decimals),
-          }))}
-          onChoose={add}
-        />
+        <AddProduct onAdd={add} />
         <OptionalMoneyField
           style={style.discount}
           label="Discount"
           right
           value={discount}
-          onChange={(amount, visit) =>
-            dispatch(
-              edit(
-                'setRequest',
-                { id: testOrder.id, changes: { discount: amount } },
-                `${testOrder.name}: discount`,
-                visit,
-              ),
-            )
-          }
+          onChange={(amount, visit) => change({ discount: amount }, 'discount', visit)}
         />
       </View>
     </View>

@@ -24,7 +24,11 @@ export const goTo = (next: Partial<Address> | string): void => {
   for (const listener of listeners) listener();
 };
 
-export const useRouter = () => ({ navigate: goTo });
+/** Changes some of what the address says, in its place. */
+const setParams = (params: Address['params']): void =>
+  goTo({ ...address, params: { ...address.params, ...params } });
+
+export const useRouter = () => ({ navigate: goTo, setParams });
 export const useLocalSearchParams = () => useSyncExternalStore(subscribe, currentAddress).params;
 export const useGlobalSearchParams = () => useSyncExternalStore(subscribe, currentAddress).params;
 export const usePathname = () => useSyncExternalStore(subscribe, currentAddress).pathname;

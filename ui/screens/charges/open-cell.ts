@@ -38,7 +38,8 @@ export const useOpening = (): Opening => {
     openCell: (z, s) => set({ zone: z, service: s }),
     openZone: (z) => set({ zone: z, panel: 'zone' }),
     openService: (s) => set({ service: s, panel: 'service' }),
-    showZone: (z) => go({ zone: z }),
+    // Looking through the zones is no way that one would go back.
+    showZone: (z) => router.setParams({ zone: z }),
     close: () => go(zone && (service || panel) ? { zone } : {}),
   };
 };

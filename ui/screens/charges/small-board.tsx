@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import type { Zone } from '../../../core/model/place.ts';
 import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
 import { selectRatesByCell, selectDisplayFormat } from '../../state/selectors.ts';
@@ -38,34 +39,72 @@ const styles = (inks: Inks) => ({
 
 const MARKS: Record<CellWords['kind'], string> = { rate: '●', off: '○', missing: '×', 'left-out': '–' };
 
+interface CellProps {
+  zone: Zone;
+  serviceId: string;
+  selection: Selection & BoardPresses;
+}
+
+/** One cell: its mark, or its tick while rates are being ticked. */
+const SmallCell = ({ zone, serviceId, selection }: CellProps) => {
+  const style = useStyles(styles);
+  const rate = useAppSelector(selectRatesByCell).get(`${serviceId}/${zone.id}`);
+  const display = useAppSelector(selectDisplayFormat);
+  const service = useBookParts('services').services.find(({ id }) => id === serviceId);
+  const { kind, main } = cellWords(zone, serviceId, rate, display);
+  const isTicked = rate && selection.ids ? selection.ids.has(rate.id) : null;
+  const mark = [
+    style.mark,
+    kind === 'missing' ? style.missing : null,
+    kind === 'left-out' ? style.quiet : null,
+  ];
+  return (
+    <View role="cell">
+      <Press
+        role={isTicked === null ? 'button' : 'checkbox'}
+        aria-checked={isTicked ?? undefined}
+        aria-label={`${service?.name ?? ''}, ${zone.name}: ${main}`}
+        onPress={() => selection.onCell(zone.id, serviceId, rate)}
+      >
+        <View style={style.press}>
+          {isTicked === null ? <Text style={mark}>{MARKS[kind]}</Text> : <TickBox on={isTicked} />}
+        </View>
+      </Press>
+    </View>
+  );
+};
+
+/** The names of the services, each leading to its settings. */
+const SmallHead = ({ onService }: Pick<BoardPresses, 'onService'>) => {
+  const style = useStyles(styles);
+  const { services } = useBookParts('services');
+  return (
+    <View style={style.row} role="row">
+      <Text style={[style.name, style.zone]} role="columnheader">
+        The whole board
+      </Text>
+      {services.map(({ id, name }) => (
+        <View role="columnheader" key={id}>
+          <Press role="button" aria-label={`Service ${name}`} onPress={() => onService(id)}>
+            <View style={style.press}>
+              <Text style={style.head} numberOfLines={2}>
+                {name}
+              </Text>
+            </View>
+          </Press>
+        </View>
+      ))}
+    </View>
+  );
+};
+
 /** The whole board small, to pick a cell from: ● a rate, ○ switched off, × no rate, – not offered on purpose. */
-export const SmallBoard = ({ selection }: { selection: Selection & BoardPresses }) => {
+export const SmallBoard = ({ selection }: Pick<CellProps, 'selection'>) => {
   const style = useStyles(styles);
   const { zones, services } = useBookParts('zones', 'services');
-  const rates = useAppSelector(selectRatesByCell);
-  const display = useAppSelector(selectDisplayFormat);
   return (
     <View style={style.all} role="table" aria-label="The whole board">
-      <View style={style.row} role="row">
-        <Text style={[style.name, style.zone]} role="columnheader">
-          The whole board
-        </Text>
-        {services.map((service) => (
-          <View role="columnheader" key={service.id}>
-            <Press
-              role="button"
-              aria-label={`Service ${service.name}`}
-              onPress={() => selection.onService(service.id)}
-            >
-              <View style={style.press}>
-                <Text style={style.head} numberOfLines={2}>
-                  {service.name}
-                </Text>
-              </View>
-            </Press>
-          </View>
-        ))}
-      </View>
+      <SmallHead onService={selection.onService} />
       {zones.map((zone) => (
         <View key={zone.id} style={style.row} role="row">
           <View role="rowheader" style={style.zone}>
@@ -81,37 +120,9 @@ export const SmallBoard = ({ selection }: { selection: Selection & BoardPresses 
               </View>
             </Press>
           </View>
-          {services.map((service) => {
-            const rate = rates.get(`${service.id}/${zone.id}`);
-            const { kind, main } = cellWords(zone, service.id, rate, display);
-            const isTicked = rate && selection.ids ? selection.ids.has(rate.id) : null;
-            return (
-              <View role="cell" key={service.id}>
-                <Press
-                  role={isTicked === null ? 'button' : 'checkbox'}
-                  aria-checked={isTicked ?? undefined}
-                  aria-label={`${service.name}, ${zone.name}: ${main}`}
-                  onPress={() => selection.onCell(zone.id, service.id, rate)}
-                >
-                  <View style={style.press}>
-                    {isTicked === null ? (
-                      <Text
-                        style={[
-                          style.mark,
-                          kind === 'missing' ? style.missing : null,
-                          kind === 'left-out' ? style.quiet : null,
-                        ]}
-                      >
-                        {MARKS[kind]}
-                      </Text>
-                    ) : (
-                      <TickBox on={isTicked} />
-                    )}
-                  </View>
-                </Press>
-              </View>
-            );
-          })}
+          {services.map(({ id }) => (
+            <SmallCell key={id} zone={zone} serviceId={id} selection={selection} />
+          ))}
         </View>
       ))}
       <Text style={[style.note, { paddingTop: 8 }]}>

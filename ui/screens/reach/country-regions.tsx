@@ -39,88 +39,115 @@ const standing = ({ sold, zone, withoutRate }: SubdivisionReach): string => {
   return withoutRate ? `${zone.name}, nothing ships there` : zone.name;
 };
 
-/** The regions of a country: each with its zone, opened and closed inside the country. */
-export const CountryRegions = ({ country, regions }: Props) => {
-  const style = useStyles(styles);
+/** Whether a region that nobody named is open. */
+const RegionMode = ({ country, regions }: Props) => {
   const dispatch = useAppDispatch();
-  const reach = useAppSelector((state) => selectSubdivisionReach(state, regions));
   const isOnly = useAppSelector((state) =>
     (selectBook(state).store.sellsTo.onlyRegions ?? []).some((region) => region.country === country.code),
   );
-  const set = ({ code, name }: NamedPlace, open: boolean): void => {
-    dispatch(visitBegan());
-    dispatch(edit('openSubdivision', { subdivision: code, open }, `${name}: ${open ? 'opened' : 'closed'}`));
+  const set = (mode: 'but' | 'only'): void => {
+    const all = regions.map(({ code }) => code);
+    const label = `${country.name}: how its regions are listed`;
+    dispatch(edit('setRegionMode', { country: country.code, only: mode === 'only', all }, label));
   };
-  const codes = regions.map(({ code }) => code);
-  const isOpen = (code: string): boolean => reach.get(code)?.sold === true;
-  const opened = codes.filter(isOpen);
-  const closed = codes.filter((code) => !isOpen(code));
+  return (
+    <Segments<'but' | 'only'>
+      label={`Regions of ${country.name} you sell to`}
+      value={isOnly ? 'only' : 'but'}
+      onChange={set}
+      options={[
+        { value: 'but', label: 'All except closed regions' },
+        { value: 'only', label: 'Only open regions' },
+      ]}
+    />
+  );
+};
+
+/** All regions of a country opened, closed or swapped at once. */
+const AllRegions = ({
+  country,
+  opened,
+  closed,
+}: Pick<Props, 'country'> & Record<'opened' | 'closed', string[]>) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
   const setAll = (open: string[], close: string[], what: string) => (): void => {
     dispatch(visitBegan());
     dispatch(edit('setRegions', { open, close }, `${country.name}: ${what}`));
   };
   return (
-    <View style={style.all}>
-      <Segments<'but' | 'only'>
-        label={`Regions of ${country.name} you sell to`}
-        value={isOnly ? 'only' : 'but'}
-        onChange={(mode) =>
-          dispatch(
-            edit(
-              'setRegionMode',
-              { country: country.code, only: mode === 'only', all: regions.map(({ code }) => code) },
-              `${country.name}: how its regions are listed`,
-            ),
-          )
-        }
-        options={[
-          { value: 'but', label: 'All except closed regions' },
-          { value: 'only', label: 'Only open regions' },
-        ]}
+    <View style={style.actions}>
+      <Text style={style.note}>
+        {opened.length} of {opened.length + closed.length} open
+      </Text>
+      <TextAction
+        label="All"
+        accessibilityLabel={`Open all regions of ${country.name}`}
+        disabled={closed.length === 0}
+        onPress={setAll(closed, [], 'all regions opened')}
       />
-      <View style={style.actions}>
-        <Text style={style.note}>
-          {opened.length} of {codes.length} open
-        </Text>
-        <TextAction
-          label="All"
-          accessibilityLabel={`Open all regions of ${country.name}`}
-          disabled={closed.length === 0}
-          onPress={setAll(closed, [], 'all regions opened')}
-        />
-        <TextAction
-          label="None"
-          accessibilityLabel={`Close all regions of ${country.name}`}
-          disabled={opened.length === 0}
-          onPress={setAll([], opened, 'all regions closed')}
-        />
-        <TextAction
-          label="Invert"
-          accessibilityLabel={`Open the closed regions of ${country.name} and close the open`}
-          onPress={setAll(closed, opened, 'open and closed regions swapped')}
-        />
-      </View>
+      <TextAction
+        label="None"
+        accessibilityLabel={`Close all regions of ${country.name}`}
+        disabled={opened.length === 0}
+        onPress={setAll([], opened, 'all regions closed')}
+      />
+      <TextAction
+        label="Invert"
+        accessibilityLabel={`Open the closed regions of ${country.name} and close the open`}
+        onPress={setAll(closed, opened, 'open and closed regions swapped')}
+      />
+    </View>
+  );
+};
+
+/** A region: open or closed, and the zone it is in. */
+const RegionItem = ({ region, reach }: { region: NamedPlace; reach: SubdivisionReach | undefined }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { code, name } = region;
+  const isOpen = reach?.sold === true;
+  const toggle = (): void => {
+    dispatch(visitBegan());
+    dispatch(
+      edit(
+        'openSubdivision',
+        { subdivision: code, open: !isOpen },
+        `${name}: ${isOpen ? 'closed' : 'opened'}`,
+      ),
+    );
+  };
+  return (
+    <View role="listitem">
+      <Press role="checkbox" aria-checked={isOpen} aria-label={name} onPress={toggle}>
+        <View style={style.row}>
+          <TickBox on={isOpen} />
+          <Text style={style.name}>{name}</Text>
+          <Text style={style.note}>{reach ? standing(reach) : ''}</Text>
+        </View>
+      </Press>
+    </View>
+  );
+};
+
+/** The regions of a country: each with its zone, opened and closed inside the country. */
+export const CountryRegions = ({ country, regions }: Props) => {
+  const style = useStyles(styles);
+  const reach = useAppSelector((state) => selectSubdivisionReach(state, regions));
+  const codes = regions.map(({ code }) => code);
+  const isOpen = (code: string): boolean => reach.get(code)?.sold === true;
+  return (
+    <View style={style.all}>
+      <RegionMode country={country} regions={regions} />
+      <AllRegions
+        country={country}
+        opened={codes.filter(isOpen)}
+        closed={codes.filter((code) => !isOpen(code))}
+      />
       <View role="list" aria-label={`Regions of ${country.name}`}>
-        {regions.map((region) => {
-          const stands = reach.get(region.code);
-          const open = stands?.sold === true;
-          return (
-            <View role="listitem" key={region.code}>
-              <Press
-                role="checkbox"
-                aria-checked={open}
-                aria-label={region.name}
-                onPress={() => set(region, !open)}
-              >
-                <View style={style.row}>
-                  <TickBox on={open} />
-                  <Text style={style.name}>{region.name}</Text>
-                  <Text style={style.note}>{stands ? standing(stands) : ''}</Text>
-                </View>
-              </Press>
-            </View>
-          );
-        })}
+        {regions.map((region) => (
+          <RegionItem key={region.code} region={region} reach={reach.get(region.code)} />
+        ))}
       </View>
     </View>
   );

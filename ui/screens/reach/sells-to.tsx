@@ -81,34 +81,31 @@ const standingOf = (countries: readonly NamedPlace[], reach: Props['reach']): st
   }.`;
 };
 
-/** Where the shop sells at all: countries opened and closed by name, many at once, and regions closed in open ones. */
-export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) => {
+type OpenCountries = (list: readonly NamedPlace[], isOpen: boolean) => void;
+
+/** Opens or closes countries, as one change. */
+const useOpenCountries = (): OpenCountries => {
+  const dispatch = useAppDispatch();
+  return (list, isOpen) => {
+    const label = list.length === 1 ? (list[0]?.name ?? '') : `${list.length} countries`;
+    const countries = list.map(({ code }) => code);
+    dispatch(visitBegan());
+    dispatch(edit('openCountries', { countries, open: isOpen }, `${label}: ${isOpen ? 'opened' : 'closed'}`));
+  };
+};
+
+/** Whether a country that nobody named is open. */
+const SellsMode = ({ countries, reach }: Pick<Props, 'countries' | 'reach'>) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { sellsTo } = useAppSelector((state) => selectBook(state).store);
-  const [typed, setTyped] = useState(asked);
-  const [unfolded, setUnfolded] = useState<string | null>(null);
-  const { countries: found, unknown } = countriesFound(countries, typed, regionsNamed);
-  const open = (list: readonly NamedPlace[], isOpen: boolean): void => {
-    const label = list.length === 1 ? (list[0]?.name ?? '') : `${list.length} countries`;
-    dispatch(visitBegan());
-    dispatch(
-      edit(
-        'openCountries',
-        { countries: list.map(({ code }) => code), open: isOpen },
-        `${label}: ${isOpen ? 'opened' : 'closed'}`,
-      ),
-    );
-  };
-  const closed = found.filter(({ code }) => !reach.get(code)?.sold);
-  const opened = found.filter(({ code }) => reach.get(code)?.sold);
+  const { mode } = useAppSelector((state) => selectBook(state).store.sellsTo);
   return (
-    <View style={style.all}>
+    <>
       <Segments
         label="Where you sell"
-        value={sellsTo.mode}
-        onChange={(mode) =>
-          dispatch(edit('setSellsMode', { mode, all: countries.map(({ code }) => code) }, 'Sells to'))
+        value={mode}
+        onChange={(next) =>
+          dispatch(edit('setSellsMode', { mode: next, all: countries.map(({ code }) => code) }, 'Sells to'))
         }
         options={[
           { value: 'everywhere', label: 'Everywhere except closed countries' },
@@ -116,9 +113,74 @@ export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) 
         ]}
       />
       <Text style={style.note}>
-        {sellsTo.mode === 'everywhere' ? 'New countries start open.' : 'New countries start closed.'}{' '}
+        {mode === 'everywhere' ? 'New countries start open.' : 'New countries start closed.'}{' '}
         {standingOf(countries, reach)}
       </Text>
+    </>
+  );
+};
+
+interface CountryItemProps {
+  country: NamedPlace;
+  reach: CountryReach | undefined;
+  regions: readonly NamedPlace[];
+  isUnfolded: boolean;
+  onUnfold: () => void;
+  onOpen: OpenCountries;
+}
+
+/** A country: open or closed, what it comes to, and its regions. */
+const CountryItem = ({ country, reach, regions, isUnfolded, onUnfold, onOpen }: CountryItemProps) => {
+  const style = useStyles(styles);
+  const isOpen = reach?.sold === true;
+  return (
+    <View role="listitem">
+      <View style={style.line}>
+        <Press
+          role="checkbox"
+          aria-checked={isOpen}
+          aria-label={country.name}
+          style={style.name}
+          onPress={() => onOpen([country], !isOpen)}
+        >
+          <View style={style.row}>
+            <TickBox on={isOpen} />
+            <Text style={style.name}>{country.name}</Text>
+            <Text style={style.note}>{standing(reach)}</Text>
+          </View>
+        </Press>
+        {regions.length > 0 ? (
+          <TextAction
+            label={isUnfolded ? 'hide' : 'regions'}
+            accessibilityLabel={`Regions of ${country.name}`}
+            onPress={onUnfold}
+          />
+        ) : null}
+      </View>
+      {isUnfolded ? <CountryRegions country={country} regions={regions} /> : null}
+    </View>
+  );
+};
+
+/** The countries by what was typed, each opened and closed, or all that are shown. */
+const CountryFinder = ({ countries, subdivisions, reach, asked }: Props) => {
+  const style = useStyles(styles);
+  const [typed, setTyped] = useState(asked);
+  const [unfolded, setUnfolded] = useState<string | null>(null);
+  const open = useOpenCountries();
+  const { countries: found, unknown } = countriesFound(countries, typed, regionsNamed);
+  const isOpen = ({ code }: NamedPlace): boolean => reach.get(code)?.sold === true;
+  const opened = found.filter(isOpen);
+  const closed = found.filter((country) => !isOpen(country));
+  const all = (word: 'Open' | 'Close', changed: readonly NamedPlace[]) => (
+    <TextAction
+      label={`${word} all ${found.length} shown`}
+      disabled={changed.length === 0}
+      onPress={() => open(changed, word === 'Open')}
+    />
+  );
+  return (
+    <>
       <Searchbar
         value={typed}
         onChangeText={setTyped}
@@ -128,49 +190,21 @@ export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) 
         inputStyle={{ fontFamily: SANS, fontSize: 15, minHeight: 0 }}
       />
       <View style={style.actions}>
-        <TextAction
-          label={`Open all ${found.length} shown`}
-          disabled={closed.length === 0}
-          onPress={() => open(closed, true)}
-        />
-        <TextAction
-          label={`Close all ${found.length} shown`}
-          disabled={opened.length === 0}
-          onPress={() => open(opened, false)}
-        />
+        {all('Open', closed)}
+        {all('Close', opened)}
       </View>
       <View role="list" aria-label="Countries">
-        {found.slice(0, MOST_SHOWN).map((country) => {
-          const isOpen = reach.get(country.code)?.sold === true;
-          const regions = subdivisions.get(country.code) ?? NO_REGIONS;
-          return (
-            <View role="listitem" key={country.code}>
-              <View style={style.line}>
-                <Press
-                  role="checkbox"
-                  aria-checked={isOpen}
-                  aria-label={country.name}
-                  style={style.name}
-                  onPress={() => open([country], !isOpen)}
-                >
-                  <View style={style.row}>
-                    <TickBox on={isOpen} />
-                    <Text style={style.name}>{country.name}</Text>
-                    <Text style={style.note}>{standing(reach.get(country.code))}</Text>
-                  </View>
-                </Press>
-                {regions.length > 0 ? (
-                  <TextAction
-                    label={unfolded === country.code ? 'hide' : 'regions'}
-                    accessibilityLabel={`Regions of ${country.name}`}
-                    onPress={() => setUnfolded(unfolded === country.code ? null : country.code)}
-                  />
-                ) : null}
-              </View>
-              {unfolded === country.code ? <CountryRegions country={country} regions={regions} /> : null}
-            </View>
-          );
-        })}
+        {found.slice(0, MOST_SHOWN).map((country) => (
+          <CountryItem
+            key={country.code}
+            country={country}
+            reach={reach.get(country.code)}
+            regions={subdivisions.get(country.code) ?? NO_REGIONS}
+            isUnfolded={unfolded === country.code}
+            onUnfold={() => setUnfolded(unfolded === country.code ? null : country.code)}
+            onOpen={open}
+          />
+        ))}
       </View>
       {found.length > MOST_SHOWN ? (
         <Text style={style.note}>{found.length - MOST_SHOWN} more: find them by name.</Text>
@@ -180,6 +214,19 @@ export const SellsToEditor = ({ countries, subdivisions, reach, asked }: Props) 
           No country has that name: {unknown.map((part) => `“${part}”`).join(', ')}.
         </Text>
       ) : null}
+    </>
+  );
+};
+
+/** Where the shop sells at all: countries opened and closed by name, many at once, and regions closed in open ones. */
+export const SellsToEditor = (props: Props) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { sellsTo } = useAppSelector((state) => selectBook(state).store);
+  return (
+    <View style={style.all}>
+      <SellsMode countries={props.countries} reach={props.reach} />
+      <CountryFinder {...props} />
       <Check
         label="Products that are not shipped (downloads, gift cards) are sold to every country"
         on={sellsTo.digitalEverywhere === true}

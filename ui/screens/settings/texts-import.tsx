@@ -45,7 +45,7 @@ const TextsImport = ({ file, language, onDone }: { file: File; language: Languag
       work={work}
       settings={null}
       oddWords={() => []}
-      effect={`replaces the ${IN_ENGLISH[language]} of the texts in the file; a text without a translation there keeps what it has`}
+      effect={`replaces the ${IN_ENGLISH[language]} of each text that the file translates, and keeps the others as they are`}
       onTake={(items, { faulty }) => take(items as readonly TextRow[], faulty)}
     />
   );

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { listedCarrier } from '../../../../carriers/directory.ts';
@@ -138,63 +138,46 @@ const usePropose = (account: CarrierAccount, wanted: Wanted) => {
   return { proposed, propose, forget: () => setProposed(null) };
 };
 
-/** Weight steps for a zone out of what the carrier takes there: chosen, looked at, and taken into the draft. */
-const Proposal = ({ account }: { account: CarrierAccount }) => {
+const nameIn = (list: readonly { id: string; name: string }[], wanted: string): string =>
+  list.find(({ id }) => id === wanted)?.name ?? '';
+
+/** What the steps are for, and how close they are to be. */
+const WantedFields = ({
+  wanted,
+  own,
+  set,
+  children,
+}: {
+  wanted: Wanted;
+  own: readonly { code: string; name: string }[];
+  set: (changes: Partial<Wanted>) => void;
+  /** What follows the fields. */
+  children: ReactNode;
+}) => {
   const style = useStyles(styles);
-  const dispatch = useAppDispatch();
   const { zones, services } = useBookParts('zones', 'services');
-  const own = listedCarrier(account.carrier)?.services ?? [];
-  const [wanted, setWanted] = useState<Wanted>({
-    zoneId: zones[0]?.id ?? '',
-    code: own[0]?.code ?? '',
-    serviceId: services[0]?.id ?? '',
-    steps: 5,
-    share: 9_500,
-  });
-  const { proposed, propose, forget } = usePropose(account, wanted);
-  const set = (changes: Partial<Wanted>): void => {
-    setWanted({ ...wanted, ...changes });
-    forget();
-  };
-  const nameIn = (list: readonly { id: string; name: string }[], id: string): string =>
-    list.find((one) => one.id === id)?.name ?? '';
-  const take = (): void => {
-    if (proposed === null || proposed === 'asking') return;
-    const cell = { serviceId: wanted.serviceId, zoneId: wanted.zoneId };
-    const label = `${nameIn(services, cell.serviceId)} to ${nameIn(zones, cell.zoneId)}`;
-    dispatch(edit('takePrice', { cell, price: priceOf(proposed.steps) }, `${label}: steps from the carrier`));
-    dispatch(messageShown({ text: `${label} has the proposed steps.`, undo: true }));
-  };
+  const choice = (
+    label: string,
+    list: readonly { id: string; name: string }[],
+    chosen: string,
+    onChoose: (id: string) => void,
+  ) => (
+    <View style={style.choice}>
+      <Chooser
+        label={label}
+        chosen={nameIn(list, chosen)}
+        options={list.map(({ id, name }) => ({ id, name }))}
+        onChoose={onChoose}
+      />
+    </View>
+  );
+  const carried = own.map(({ code, name }) => ({ id: code, name }));
   return (
-    <View style={style.all}>
-      <Text style={style.note}>
-        Weight steps of your own that cover what the carrier charges for most past orders, and little more.
-      </Text>
+    <>
       <View style={style.row}>
-        <View style={style.choice}>
-          <Chooser
-            label="Zone"
-            chosen={nameIn(zones, wanted.zoneId)}
-            options={zones.map(({ id, name }) => ({ id, name }))}
-            onChoose={(zoneId) => set({ zoneId })}
-          />
-        </View>
-        <View style={style.choice}>
-          <Chooser
-            label="The carrier’s service"
-            chosen={own.find(({ code }) => code === wanted.code)?.name ?? ''}
-            options={own.map(({ code, name }) => ({ id: code, name }))}
-            onChoose={(code) => set({ code })}
-          />
-        </View>
-        <View style={style.choice}>
-          <Chooser
-            label="For your service"
-            chosen={nameIn(services, wanted.serviceId)}
-            options={services.map(({ id, name }) => ({ id, name }))}
-            onChoose={(serviceId) => set({ serviceId })}
-          />
-        </View>
+        {choice('Zone', zones, wanted.zoneId, (zoneId) => set({ zoneId }))}
+        {choice('The carrier’s service', carried, wanted.code, (code) => set({ code }))}
+        {choice('For your service', services, wanted.serviceId, (serviceId) => set({ serviceId }))}
       </View>
       <View style={style.row}>
         <CountField
@@ -214,8 +197,45 @@ const Proposal = ({ account }: { account: CarrierAccount }) => {
           sign
           onChange={(share) => set({ share: Math.min(10_000, share) })}
         />
-        <TextAction label="Ask the carrier" disabled={proposed === 'asking'} onPress={() => void propose()} />
+        {children}
       </View>
+    </>
+  );
+};
+
+/** Weight steps for a zone out of what the carrier takes there: chosen, looked at, and taken into the draft. */
+const Proposal = ({ account }: { account: CarrierAccount }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { zones, services } = useBookParts('zones', 'services');
+  const own = listedCarrier(account.carrier)?.services ?? [];
+  const [wanted, setWanted] = useState<Wanted>({
+    zoneId: zones[0]?.id ?? '',
+    code: own[0]?.code ?? '',
+    serviceId: services[0]?.id ?? '',
+    steps: 5,
+    share: 9_500,
+  });
+  const { proposed, propose, forget } = usePropose(account, wanted);
+  const set = (changes: Partial<Wanted>): void => {
+    setWanted({ ...wanted, ...changes });
+    forget();
+  };
+  const take = (): void => {
+    if (proposed === null || proposed === 'asking') return;
+    const cell = { serviceId: wanted.serviceId, zoneId: wanted.zoneId };
+    const label = `${nameIn(services, cell.serviceId)} to ${nameIn(zones, cell.zoneId)}`;
+    dispatch(edit('takePrice', { cell, price: priceOf(proposed.steps) }, `${label}: steps from the carrier`));
+    dispatch(messageShown({ text: `${label} has the proposed steps.`, undo: true }));
+  };
+  return (
+    <View style={style.all}>
+      <Text style={style.note}>
+        Weight steps of your own that cover what the carrier charges for most past orders, and little more.
+      </Text>
+      <WantedFields wanted={wanted} own={own} set={set}>
+        <TextAction label="Ask the carrier" disabled={proposed === 'asking'} onPress={() => void propose()} />
+      </WantedFields>
       {proposed === 'asking' ? (
         <Text style={style.note}>Asking {account.name} about every place and weight …</Text>
       ) : null}

@@ -18,6 +18,12 @@ import type { Coster } from '../../../workers/costs/coster.ts';
 import { signedMoney } from './signed-money.ts';
 import type { SteppedRate } from './steps-view.tsx';
 
+interface Props {
+  coster: Remote<Coster>;
+  filter: OrderFilter;
+  stepped: SteppedRate;
+}
+
 const styles = (inks: Inks) => ({
   all: { gap: 12 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
@@ -37,28 +43,16 @@ const GRAINS: Record<string, number> = {
 };
 const FIRST: Omit<StepsBound, 'grain' | 'unit'> = { covered: 0.8, apart: 400, most: 6 };
 
-/** The fewest steps that follow what a rate's orders cost, found in the worker and put into the draft. */
-export const FitForm = ({
-  coster,
-  filter,
-  stepped,
-}: {
-  coster: Remote<Coster>;
-  filter: OrderFilter;
-  stepped: SteppedRate;
-}) => {
-  const style = useStyles(styles);
-  const dispatch = useAppDispatch();
-  const display = useAppSelector(selectDisplayFormat);
-  const { rate, price, name } = stepped;
+/** What is sought, and what was found for it: an answer to what was asked before a field was changed is none any more. */
+const useFit = ({ coster, filter, stepped: { rate, price } }: Props) => {
+  const { decimals } = useAppSelector(selectDisplayFormat);
   const [bound, setBound] = useState<StepsBound>({
     ...FIRST,
     grain: GRAINS[price.basis] ?? 1,
-    unit: Math.max(1, 50 * 10 ** (display.decimals - 2)),
+    unit: Math.max(1, 50 * 10 ** (decimals - 2)),
   });
   const [fitted, setFitted] = useState<FittedSteps | 'looking' | 'too-fine' | null>(null);
   const asked = useRef(bound);
-  const found = typeof fitted === 'object' ? fitted : null;
   const set = (changes: Partial<StepsBound>): void => {
     const next = { ...bound, ...changes };
     asked.current = next;
@@ -69,60 +63,110 @@ export const FitForm = ({
     asked.current = bound;
     setFitted('looking');
     const steps = await coster.fit(filter, rate.id, bound).catch(() => null);
-    // What was asked before a field was changed is no answer any more.
     if (asked.current === bound) setFitted(steps ?? 'too-fine');
   };
+  return { bound, set, fitted, find };
+};
+
+/** How close the steps are to follow the costs, and what they may look like. */
+const BoundFields = ({
+  bound,
+  basis,
+  set,
+}: {
+  bound: StepsBound;
+  basis: SteppedRate['price']['basis'];
+  set: (changes: Partial<StepsBound>) => void;
+}) => {
+  const style = useStyles(styles);
+  const field = { right: true, style: style.field };
+  return (
+    <View style={style.row}>
+      <PercentField
+        {...field}
+        label="Orders covered in each, %"
+        value={Math.round(bound.covered * 10_000)}
+        onChange={(share) => set({ covered: Math.min(share, 10_000) / 10_000 })}
+      />
+      <MoneyField
+        {...field}
+        label="Off by at most, on average"
+        value={bound.apart}
+        onChange={(apart) => set({ apart })}
+      />
+      <MeasureField
+        {...field}
+        label="Steps begin at every"
+        measure={basis}
+        value={bound.grain}
+        onChange={(grain) => set({ grain })}
+      />
+      <MoneyField
+        {...field}
+        label="Charges rounded to"
+        value={bound.unit}
+        onChange={(unit) => set({ unit })}
+      />
+      <CountField
+        {...field}
+        label="Steps, at most"
+        value={bound.most}
+        least={1}
+        most={20}
+        onChange={(most) => set({ most })}
+      />
+    </View>
+  );
+};
+
+/** The steps that were found, how close they are, and the way into the draft. */
+const FoundSteps = ({
+  found,
+  bound,
+  stepped: { rate, price, name },
+}: {
+  found: FittedSteps;
+  bound: StepsBound;
+  stepped: SteppedRate;
+}) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const display = useAppSelector(selectDisplayFormat);
+  const money = (amount: number): string => moneyFigure(amount, display.decimals);
   const take = (): void => {
-    if (!found) return;
-    const next = { ...price, steps: found.steps };
-    dispatch(
-      edit('setRate', { id: rate.id, changes: { price: next } }, `${name}: steps that follow the costs`),
-    );
+    const changes = { price: { ...price, steps: found.steps } };
+    dispatch(edit('setRate', { id: rate.id, changes }, `${name}: steps that follow the costs`));
     dispatch(messageShown({ text: `${name} has the new steps in the draft.`, undo: true }));
   };
-  const money = (amount: number): string => moneyFigure(amount, display.decimals);
+  return (
+    <View style={style.all} aria-live="polite">
+      <Text>
+        {countFigure(found.steps.length, 'step')}:{' '}
+        {found.steps
+          .map(({ from, amount }) => `from ${measureFigure(price.basis, from, display)} ${money(amount)}`)
+          .join(' · ')}
+      </Text>
+      <Text style={style.note}>
+        {money(found.apart)} off on average
+        {found.apart > bound.apart
+          ? `, more than you allowed: no better with at most ${countFigure(bound.most, 'step')}`
+          : ''}
+        . If no delivery were free, the orders would leave {signedMoney(found.margin, display.decimals)} over
+        their cost{rate.handling ? ', handling included' : ''}.
+      </Text>
+      <TextAction main style={style.action} label={`Put into the draft: ${name}`} onPress={take} />
+    </View>
+  );
+};
+
+/** The fewest steps that follow what a rate's orders cost, found in the worker and put into the draft. */
+export const FitForm = (props: Props) => {
+  const style = useStyles(styles);
+  const { stepped } = props;
+  const { bound, set, fitted, find } = useFit(props);
   return (
     <View style={style.all}>
-      <View style={style.row}>
-        <PercentField
-          right
-          style={style.field}
-          label="Orders covered in each, %"
-          value={Math.round(bound.covered * 10_000)}
-          onChange={(share) => set({ covered: Math.min(share, 10_000) / 10_000 })}
-        />
-        <MoneyField
-          right
-          style={style.field}
-          label="Off by at most, on average"
-          value={bound.apart}
-          onChange={(apart) => set({ apart })}
-        />
-        <MeasureField
-          right
-          style={style.field}
-          label="Steps begin at every"
-          measure={price.basis}
-          value={bound.grain}
-          onChange={(grain) => set({ grain })}
-        />
-        <MoneyField
-          right
-          style={style.field}
-          label="Charges rounded to"
-          value={bound.unit}
-          onChange={(unit) => set({ unit })}
-        />
-        <CountField
-          right
-          style={style.field}
-          label="Steps, at most"
-          value={bound.most}
-          least={1}
-          most={20}
-          onChange={(most) => set({ most })}
-        />
-      </View>
+      <BoundFields bound={bound} basis={stepped.price.basis} set={set} />
       <TextAction
         style={style.action}
         label={fitted === 'looking' ? 'Looking …' : 'Find the fewest steps'}
@@ -135,24 +179,8 @@ export const FitForm = ({
           charges be in larger ones.
         </Text>
       ) : null}
-      {found ? (
-        <View style={style.all} aria-live="polite">
-          <Text>
-            {countFigure(found.steps.length, 'step')}:{' '}
-            {found.steps
-              .map(({ from, amount }) => `from ${measureFigure(price.basis, from, display)} ${money(amount)}`)
-              .join(' · ')}
-          </Text>
-          <Text style={style.note}>
-            {money(found.apart)} off on average
-            {found.apart > bound.apart
-              ? `, more than you allowed: no better with at most ${countFigure(bound.most, 'step')}`
-              : ''}
-            . If no delivery were free, the orders would leave {signedMoney(found.margin, display.decimals)}{' '}
-            over their cost{rate.handling ? ', handling included' : ''}.
-          </Text>
-          <TextAction main style={style.action} label={`Put into the draft: ${name}`} onPress={take} />
-        </View>
+      {fitted !== null && typeof fitted === 'object' ? (
+        <FoundSteps found={fitted} bound={bound} stepped={stepped} />
       ) : null}
     </View>
   );

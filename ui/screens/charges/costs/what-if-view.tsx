@@ -148,11 +148,124 @@ const marksOf = (
   return marks;
 };
 
+/** The value of a lever, typed or moved, and how it goes into the draft. */
+const LeverValuePart = ({
+  named: { lever, name },
+  today,
+  value,
+  stops,
+  onMove,
+}: {
+  named: NamedLever;
+  today: LeverValue;
+  value: LeverValue;
+  stops: readonly number[];
+  onMove: (value: LeverValue) => void;
+}) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const book = useAppSelector(selectBook);
+  const display = useAppSelector(selectDisplayFormat);
+  const text = valueText(lever, value, display);
+  const label = `${name}: ${valueName(lever)} ${text}`;
+  const change = value === today ? null : leverEdit(book, lever, value, label);
+  const take = (): void => {
+    if (!change) return;
+    dispatch(change);
+    dispatch(messageShown({ text: `In the draft: ${label}.`, undo: true }));
+  };
+  return (
+    <>
+      <View style={style.row}>
+        <ValueField lever={lever} value={value} onChange={onMove} />
+        {change ? <TextAction main label="Put into the draft" onPress={take} /> : null}
+        {value === today ? null : <TextAction label="Move back" onPress={() => onMove(today)} />}
+      </View>
+      <LeverSlider
+        label={`${valueLabel(lever)}, along its range`}
+        stops={stops}
+        value={value}
+        text={text}
+        onChange={onMove}
+      />
+    </>
+  );
+};
+
+/** How many may pay more, and how many more orders a threshold would bring. */
+const JudgedBy = ({
+  lever,
+  most,
+  onMost,
+  moreOrders,
+  onMoreOrders,
+}: {
+  lever: Lever;
+  most: number;
+  onMost: (share: number) => void;
+  moreOrders: number;
+  onMoreOrders: (orders: number) => void;
+}) => {
+  const style = useStyles(styles);
+  return (
+    <View style={style.row}>
+      <PercentField
+        right
+        style={style.small}
+        label="Most who pay more, %"
+        value={most}
+        onChange={(share) => onMost(Math.min(share, 10_000))}
+      />
+      {isThreshold(lever) ? (
+        <CountField
+          right
+          style={style.small}
+          label="More orders it would bring"
+          value={moreOrders}
+          least={0}
+          most={100_000}
+          onChange={onMoreOrders}
+        />
+      ) : null}
+    </View>
+  );
+};
+
+/** The margin along all values of a lever, with today's, the one that is tried and the best. */
+const MarginChart = ({
+  named: { lever, name },
+  points,
+  marks,
+}: {
+  named: NamedLever;
+  points: readonly { at: number; amount: number }[];
+  marks: readonly ChartMark[];
+}) => {
+  const style = useStyles(styles);
+  const display = useAppSelector(selectDisplayFormat);
+  const text = (one: LeverValue): string => valueText(lever, one, display);
+  return (
+    <View style={style.half}>
+      <Text style={style.note}>Margin, by {valueName(lever)}</Text>
+      <LeverChart
+        id={CHART}
+        points={points}
+        marks={marks}
+        across={(one) => withoutCents(text(one))}
+        upward={(amount) => withoutCents(moneyFigure(amount, display.decimals))}
+        spoken={`Margin along ${valueName(lever)} for ${name}. ${points
+          .map(({ at, amount }) => `${text(at)}: ${signedMoney(amount, display.decimals)}`)
+          .join('; ')}`}
+      />
+      <ChartSave id={CHART} name="what-if" />
+    </View>
+  );
+};
+
 /** One lever: its value moved, what that does, and the whole line of what it could be. */
 const LeverPart = ({ coster, filter, named }: Props & { named: NamedLever }) => {
   const { lever, name } = named;
   const style = useStyles(styles);
-  const dispatch = useAppDispatch();
   const book = useAppSelector(selectBook);
   const display = useAppSelector(selectDisplayFormat);
   const today = leverValue(book, lever);
@@ -161,72 +274,28 @@ const LeverPart = ({ coster, filter, named }: Props & { named: NamedLever }) => 
   const [moreOrders, setMoreOrders] = useState(0);
   const curve = useCurve(coster, filter, lever);
   const found = useAtValue(coster, filter, lever, value);
-  const text = (one: LeverValue): string => valueText(lever, one, display);
-  const across = (one: number): string => withoutCents(text(one));
   const points = curve.flatMap((point) =>
     point.value === null ? [] : [{ at: point.value, amount: marginWithMore(point, moreOrders) }],
   );
   const best = bestUnder(curve, most, moreOrders);
-  const label = `${name}: ${valueName(lever)} ${text(value)}`;
-  const change = value === today ? null : leverEdit(book, lever, value, label);
-  const take = (): void => {
-    if (!change) return;
-    dispatch(change);
-    dispatch(messageShown({ text: `In the draft: ${label}.`, undo: true }));
-  };
+  const marks = marksOf(today, value, best, (one) => valueText(lever, one, display));
+  const stops = points.map(({ at }) => at);
   return (
     <View style={style.all}>
       <View style={style.halves}>
         <View style={style.half}>
-          <View style={style.row}>
-            <ValueField lever={lever} value={value} onChange={setValue} />
-            {change ? <TextAction main label="Put into the draft" onPress={take} /> : null}
-            {value === today ? null : <TextAction label="Move back" onPress={() => setValue(today)} />}
-          </View>
-          <LeverSlider
-            label={`${valueLabel(lever)}, along its range`}
-            stops={points.map(({ at }) => at)}
-            value={value}
-            text={text(value)}
-            onChange={setValue}
-          />
+          <LeverValuePart named={named} today={today} value={value} stops={stops} onMove={setValue} />
           {found ? <WhatIfFigures found={found} moreOrders={moreOrders} /> : null}
-          <View style={style.row}>
-            <PercentField
-              right
-              style={style.small}
-              label="Most who pay more, %"
-              value={most}
-              onChange={(share) => setMost(Math.min(share, 10_000))}
-            />
-            {isThreshold(lever) ? (
-              <CountField
-                right
-                style={style.small}
-                label="More orders it would bring"
-                value={moreOrders}
-                least={0}
-                most={100_000}
-                onChange={setMoreOrders}
-              />
-            ) : null}
-          </View>
+          <JudgedBy
+            lever={lever}
+            most={most}
+            onMost={setMost}
+            moreOrders={moreOrders}
+            onMoreOrders={setMoreOrders}
+          />
           <Findings curve={curve} lever={lever} most={most} moreOrders={moreOrders} onMove={setValue} />
         </View>
-        <View style={style.half}>
-          <Text style={style.note}>Margin, by {valueName(lever)}</Text>
-          <LeverChart
-            id={CHART}
-            points={points}
-            marks={marksOf(today, value, best, text)}
-            across={across}
-            upward={(amount) => withoutCents(moneyFigure(amount, display.decimals))}
-            spoken={`Margin along ${valueName(lever)} for ${name}. ${points
-              .map(({ at, amount }) => `${text(at)}: ${signedMoney(amount, display.decimals)}`)
-              .join('; ')}`}
-          />
-          <ChartSave id={CHART} name="what-if" />
-        </View>
+        <MarginChart named={named} points={points} marks={marks} />
       </View>
       {value === today ? null : (
         <Fold title="Orders" of={name} summary="those that would be charged otherwise">

@@ -55,30 +55,11 @@ const useMeaning = (table: RateTable) => {
   return { display, basis, chooseBasis, unit, setUnit, includesTo, setIncludesTo, read };
 };
 
-/** A rate table out of a CSV: its columns and units, what is wrong with it, and then in place of the rows there. */
-export const TableImport = ({
-  table,
-  file,
-  onDone,
-}: {
-  table: RateTable;
-  file: File;
-  onDone: () => void;
-}) => {
-  const dispatch = useAppDispatch();
-  const meaning = useMeaning(table);
-  const { basis, unit, display } = meaning;
+/** What the rows of the file go by, in which unit, and where they end. */
+const MeaningFields = ({ meaning }: { meaning: ReturnType<typeof useMeaning> }) => {
+  const { basis, unit } = meaning;
   const units = Object.keys(TABLE_UNITS[basis]);
-  const work = useListImport<Column>({
-    file,
-    columns: TABLE_COLUMNS,
-    read: meaning.read,
-    onOpened: (headings, mapping) => {
-      const named = guessUnit(headings, mapping, TABLE_COLUMNS, units);
-      if (named !== null) meaning.setUnit(named);
-    },
-  });
-  const settings = (
+  return (
     <View>
       <View style={row}>
         <Segments
@@ -107,13 +88,44 @@ export const TableImport = ({
       />
     </View>
   );
+};
+
+/** A rate table out of a CSV: its columns and units, what is wrong with it, and then in place of the rows there. */
+export const TableImport = ({
+  table,
+  file,
+  onDone,
+}: {
+  table: RateTable;
+  file: File;
+  onDone: () => void;
+}) => {
+  const dispatch = useAppDispatch();
+  const meaning = useMeaning(table);
+  const { basis, display } = meaning;
+  const work = useListImport<Column>({
+    file,
+    columns: TABLE_COLUMNS,
+    read: meaning.read,
+    onOpened: (headings, mapping) => {
+      const named = guessUnit(headings, mapping, TABLE_COLUMNS, Object.keys(TABLE_UNITS[basis]));
+      if (named !== null) meaning.setUnit(named);
+    },
+  });
+  const take = (rows: readonly TableRow[], faulty: number): void => {
+    dispatch(edit('replaceRows', { id: table.id, basis, rows }, `${table.name}: imported ${file.name}`));
+    const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} not imported.` : '';
+    const text = `Imported ${countFigure(rows.length, 'row')} from ${file.name}.${left}`;
+    dispatch(messageShown({ text, undo: true }));
+    onDone();
+  };
   return (
     <ImportPage
       name={file.name}
       back={{ name: table.name, onPress: onDone }}
       columns={TABLE_COLUMNS}
       work={work}
-      settings={settings}
+      settings={<MeaningFields meaning={meaning} />}
       effect={
         table.rows.length === 0
           ? 'fills the empty table'
@@ -122,18 +134,7 @@ export const TableImport = ({
       oddWords={({ odd, oddRows }) =>
         odd.map((one) => odditySentence(one, basis, display, (at) => oddRows[at] ?? at + 1))
       }
-      onTake={(items, { faulty }) => {
-        const rows = items as readonly TableRow[];
-        dispatch(edit('replaceRows', { id: table.id, basis, rows }, `${table.name}: imported ${file.name}`));
-        const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} not imported.` : '';
-        dispatch(
-          messageShown({
-            text: `Imported ${countFigure(rows.length, 'row')} from ${file.name}.${left}`,
-            undo: true,
-          }),
-        );
-        onDone();
-      }}
+      onTake={(items, { faulty }) => take(items as readonly TableRow[], faulty)}
     />
   );
 };

@@ -129,14 +129,47 @@ const Actions = ({
   );
 };
 
-/** A rate table: its rows, searched and edited, out of a file and into one. */
-const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) => {
+/** What a table is called, and what its rows go by. */
+const TableHead = ({ table: { id, name, basis, rows } }: { table: RateTable }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
+  const set = (changes: Partial<RateTable>, what: string, visit: string | null = null): void =>
+    void dispatch(edit('setTable', { id, changes }, `${name}: ${what}`, visit));
+  return (
+    <View style={style.head}>
+      <NameField
+        label="Table"
+        prose
+        value={name}
+        onChange={(next, visit) => set({ name: next }, 'name', visit)}
+      />
+      {rows.length === 0 ? (
+        <Segments
+          label="Goes by"
+          width={320}
+          value={basis}
+          options={MEASURES}
+          onChange={(next) => set({ basis: next }, 'measure')}
+        />
+      ) : (
+        <Text style={style.note}>
+          By {basis}, {countFigure(rows.length, 'row')}. The most specific place decides, then the range.
+        </Text>
+      )}
+    </View>
+  );
+};
+
+interface RowListProps {
+  table: RateTable;
+  open: number | null;
+  onOpen: (at: number) => void;
+}
+
+/** The rows of a table in their order, found by a place or an amount. */
+const RowList = ({ table: { name, basis, rows }, open, onOpen }: RowListProps) => {
+  const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
-  const [file, setFile] = useState<File | null>(null);
-  const [open, setOpen] = useState<number | null>(null);
-  const { id, name, basis, rows } = table;
   const rangeWords = useCallback(
     ({ from, to }: TableRow): string => {
       const start = measureFigure(basis, from, display);
@@ -149,36 +182,47 @@ const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) 
       `${at + 1}: ${placeWords(row)}, ${rangeWords(row)}: ${moneyFigure(row.amount, display.decimals)}`,
     [rangeWords, display],
   );
+  return (
+    <LongList
+      label={`Rows of ${name}`}
+      one="row"
+      items={rows}
+      textOf={textOf}
+      findLabel="Find a place or an amount"
+      open={open}
+      onOpen={onOpen}
+    >
+      {(one, at) => (
+        <>
+          <Text style={style.number}>{at + 1}</Text>
+          <Text style={style.place} numberOfLines={1}>
+            {placeWords(one)}
+          </Text>
+          <Text style={style.range} numberOfLines={1}>
+            {rangeWords(one)}
+          </Text>
+          <Text style={style.amount}>
+            {moneyFigure(one.amount, display.decimals)}
+            {one.each ? ' +' : ''}
+          </Text>
+        </>
+      )}
+    </LongList>
+  );
+};
+
+/** A rate table: its rows, searched and edited, out of a file and into one. */
+const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) => {
+  const style = useStyles(styles);
+  const [file, setFile] = useState<File | null>(null);
+  const [open, setOpen] = useState<number | null>(null);
+  const { name, rows } = table;
   const row = open === null ? undefined : rows[open];
   if (file) return <TableImport table={table} file={file} onDone={() => setFile(null)} />;
   return (
     <Page>
       <PageHead title={name} back={{ name: 'Tables', onPress: onBack }} />
-      <View style={style.head}>
-        <NameField
-          label="Table"
-          prose
-          value={name}
-          onChange={(next, visit) =>
-            dispatch(edit('setTable', { id, changes: { name: next } }, `${name}: name`, visit))
-          }
-        />
-        {rows.length === 0 ? (
-          <Segments
-            label="Goes by"
-            width={320}
-            value={basis}
-            options={MEASURES}
-            onChange={(next) =>
-              dispatch(edit('setTable', { id, changes: { basis: next } }, `${name}: measure`))
-            }
-          />
-        ) : (
-          <Text style={style.note}>
-            By {basis}, {countFigure(rows.length, 'row')}. The most specific place decides, then the range.
-          </Text>
-        )}
-      </View>
+      <TableHead table={table} />
       <Actions table={table} onFile={setFile} onGone={onBack} />
       {row && open !== null ? (
         <RowFields key={open} table={table} row={row} at={open} onGone={() => setOpen(null)} />
@@ -188,31 +232,7 @@ const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) 
           Rows of a place, a range and an amount belong here: out of a carrier’s list, say.
         </Text>
       ) : (
-        <LongList
-          label={`Rows of ${name}`}
-          one="row"
-          items={rows}
-          textOf={textOf}
-          findLabel="Find a place or an amount"
-          open={open}
-          onOpen={(at) => setOpen(open === at ? null : at)}
-        >
-          {(one, at) => (
-            <>
-              <Text style={style.number}>{at + 1}</Text>
-              <Text style={style.place} numberOfLines={1}>
-                {placeWords(one)}
-              </Text>
-              <Text style={style.range} numberOfLines={1}>
-                {rangeWords(one)}
-              </Text>
-              <Text style={style.amount}>
-                {moneyFigure(one.amount, display.decimals)}
-                {one.each ? ' +' : ''}
-              </Text>
-            </>
-          )}
-        </LongList>
+        <RowList table={table} open={open} onOpen={(at) => setOpen(open === at ? null : at)} />
       )}
     </Page>
   );

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { DeliveryArea } from '../../../../core/model/delivery.ts';
+import type { Location } from '../../../../core/model/location.ts';
 import { areaIsFree } from '../../../../core/price/free-area.ts';
 import { Check } from '../../../parts/check.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
@@ -103,17 +104,12 @@ const Actions = ({ area }: { area: DeliveryArea }) => {
   );
 };
 
-/** Everything about a delivery area: where, what it costs, when it is ready, how it comes. */
-export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
+/** Whether an area is offered, what it is called, and where its orders leave from. */
+const AreaHead = ({ area, location, set }: { area: DeliveryArea; location: Location; set: ChangeArea }) => {
   const style = useStyles(styles);
-  const dispatch = useAppDispatch();
   const { locations } = useBookParts('locations');
-  const location = locations.find(({ id }) => id === area.locationId) ?? locations[0];
-  const set: ChangeArea = (changes, what, visit = null) =>
-    void dispatch(edit('setArea', { id: area.id, changes }, `${area.name}: ${what}`, visit));
-  if (!location) return null;
   return (
-    <View style={style.panel} role="group" aria-label={area.name}>
+    <>
       {area.active ? (
         <TextAction
           style={style.switch}
@@ -144,6 +140,22 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
           />
         </View>
       </View>
+    </>
+  );
+};
+
+/** Everything about a delivery area: where, what it costs, when it is ready, how it comes. */
+export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { locations } = useBookParts('locations');
+  const location = locations.find(({ id }) => id === area.locationId) ?? locations[0];
+  const set: ChangeArea = (changes, what, visit = null) =>
+    void dispatch(edit('setArea', { id: area.id, changes }, `${area.name}: ${what}`, visit));
+  if (!location) return null;
+  return (
+    <View style={style.panel} role="group" aria-label={area.name}>
+      <AreaHead area={area} location={location} set={set} />
       <CoverageFields
         area={area}
         location={location}
