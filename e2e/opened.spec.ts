@@ -141,3 +141,16 @@ test('what was closed by its own control is not opened again on the way back', a
   await page.goBack();
   await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
 });
+
+test('a page that is gone back to stands where it was left', async ({ page }) => {
+  await openProgram(page, '/shop');
+  const product = page.getByRole('link', { name: 'Slate labels, 12' });
+  await product.scrollIntoViewIfNeeded();
+  const top = async (): Promise<number> => (await product.boundingBox())?.y ?? Number.NaN;
+  const before = await top();
+  await product.click();
+  await expect(page).toHaveURL(/\/shop\/product\?sku=/);
+  await page.goBack();
+  await expect(product).toBeInViewport();
+  await expect.poll(top).toBeCloseTo(before, 0);
+});

@@ -6,6 +6,7 @@ import { Provider } from 'react-redux';
 import { useAppSelector } from '../state/store.ts';
 import { animatePlainly, neverHoldListsUp } from './animations.ts';
 import { forgetActs } from '../parts/acts.ts';
+import { keepScroll } from './kept-scroll.ts';
 import { Later } from './later.tsx';
 import { closePage, openingNow, openPage, openPageWithoutStorage, watchOpening } from './program-of-page.ts';
 import { useShippedFonts } from '../theme/fonts.ts';
@@ -15,6 +16,7 @@ import { useIsPrinting, usePrefersDark } from '../theme/use-media.ts';
 
 animatePlainly();
 neverHoldListsUp();
+keepScroll();
 
 const StartFault = lazy(() => import('./start-fault.tsx'));
 const UnreadShop = lazy(() => import('./unread-shop.tsx'));

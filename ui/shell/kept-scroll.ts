@@ -1,0 +1,79 @@
+/** How long a page that is gone back to may take to be drawn as far down as it was. */
+const PATIENCE_MS = 20_000;
+/** How long it is held there: a page may be drawn twice. */
+const HOLD_MS = 1_000;
+
+const MAIN = ':is(main, [role="main"])';
+
+/** The element of the page that is scrolled: the largest that can be. */
+const scrolledElement = (): Element | null => {
+  let found: Element | null = null;
+  let largest = 0;
+  for (const one of document.querySelectorAll(`${MAIN} *`)) {
+    const size = one.clientHeight * one.clientWidth;
+    if (size <= largest || !/auto|scroll/.test(getComputedStyle(one).overflowY)) continue;
+    found = one;
+    largest = size;
+  }
+  return found;
+};
+
+/** The step of the browser's history that is shown; the router names each. */
+const stepNow = (): string | undefined => (history.state as { id?: string } | null)?.id;
+
+/** Scrolls a page as far as it was, as soon as it is as long; ends when somebody goes on, or after a while. */
+const scrollBack = (top: number): (() => void) => {
+  const waiting = new AbortController();
+  let hold: ReturnType<typeof setTimeout> | undefined;
+  const scroll = (): void => {
+    const scrolled = scrolledElement();
+    if (!scrolled) return;
+    scrolled.scrollTop = top;
+    if (Math.abs(scrolled.scrollTop - top) <= 1) hold ??= setTimeout(() => waiting.abort(), HOLD_MS);
+    for (const content of scrolled.children) growth.observe(content);
+  };
+  const growth = new ResizeObserver(scroll);
+  const drawing = new MutationObserver(scroll);
+  drawing.observe(document.body, { childList: true, subtree: true });
+  const timer = setTimeout(() => waiting.abort(), PATIENCE_MS);
+  waiting.signal.addEventListener('abort', () => {
+    clearTimeout(timer);
+    clearTimeout(hold);
+    drawing.disconnect();
+    growth.disconnect();
+  });
+  for (const kind of ['pointerdown', 'keydown', 'wheel', 'touchmove'] as const)
+    window.addEventListener(kind, () => waiting.abort(), { capture: true, signal: waiting.signal });
+  return () => waiting.abort();
+};
+
+/** How far the page of each step was scrolled when it was left, by a press. */
+const tops = new Map<string, number>();
+let stop = (): void => undefined;
+
+const note = (): void => {
+  const step = stepNow();
+  const scrolled = step === undefined ? null : scrolledElement();
+  if (step !== undefined && scrolled) tops.set(step, scrolled.scrollTop);
+};
+
+const noteKey = ({ key }: KeyboardEvent): void => {
+  if (key === 'Enter' || key === ' ') note();
+};
+
+const goBack = (): void => {
+  stop();
+  const top = tops.get(stepNow() ?? '');
+  if (top !== undefined) stop = scrollBack(top);
+};
+
+/**
+ * A page that is gone back to stands where it was left. It is asked for once: the frame itself may be drawn anew on the
+ * way back.
+ */
+export const keepScroll = (): void => {
+  if (typeof window === 'undefined' || typeof window.addEventListener !== 'function') return;
+  window.addEventListener('click', note, true);
+  window.addEventListener('keydown', noteKey, true);
+  window.addEventListener('popstate', goBack);
+};
