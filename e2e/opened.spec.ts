@@ -154,3 +154,17 @@ test('a page that is gone back to stands where it was left', async ({ page }) =>
   await expect(product).toBeInViewport();
   await expect.poll(top).toBeCloseTo(before, 0);
 });
+
+test('on a phone on its side no link of the rail covers another', ONCE, async ({ page }) => {
+  await page.setViewportSize({ width: 844, height: 390 });
+  await openProgram(page, '/today');
+  const names = ['Check', 'Shopfront', 'Settings', 'Guide'];
+  const rail = page.getByRole('navigation', { name: 'Places' });
+  const boxes = await Promise.all(
+    names.map((name) => rail.getByRole('link', { name, exact: true }).boundingBox()),
+  );
+  for (const [at, box] of boxes.slice(1).entries())
+    expect(box?.y ?? 0).toBeGreaterThanOrEqual((boxes[at]?.y ?? 0) + (boxes[at]?.height ?? 0));
+  await rail.getByRole('link', { name: 'Guide', exact: true }).click();
+  await expect(page).toHaveURL(/\/guide/);
+});

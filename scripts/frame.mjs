@@ -38,10 +38,10 @@ ${faces.join('\n')}
 #frame nav a{box-sizing:border-box;height:50px;min-width:68px;justify-content:center;border-top:3px solid transparent}
 #frame header{box-sizing:border-box;margin:12px 20px;padding-top:4px;height:50px;border-bottom:2px solid var(--ink)}
 @media (min-width:${MEDIUM_FROM}px){
-#frame nav{box-sizing:border-box;top:0;right:auto;width:${RAIL_WIDTH}px;padding-top:20px;display:block;background:none;border:0;border-right:1px solid var(--hairline)}
-#frame .mark{display:block;padding-left:22px;margin-bottom:${20 + TOUCH}px}
-#frame nav a{height:${TOUCH}px;padding-left:19px;justify-content:flex-start;border-top:0;border-left:3px solid transparent}
-#frame .foot{display:block;position:absolute;left:0;bottom:${20 + 2 * TOUCH}px}
+#frame nav{box-sizing:border-box;top:0;right:auto;width:${RAIL_WIDTH}px;padding:20px 0 ${20 + 2 * TOUCH}px;flex-direction:column;justify-content:flex-start;overflow:auto;background:none;border:0;border-right:1px solid var(--hairline)}
+#frame .mark{display:block;flex:none;padding-left:22px;margin-bottom:${20 + TOUCH}px}
+#frame nav a{flex:none;height:${TOUCH}px;padding-left:19px;justify-content:flex-start;border-top:0;border-left:3px solid transparent}
+#frame .foot{display:block;flex:none;margin-top:auto}
 #frame header{margin:24px ${SPACE.page}px 0 ${RAIL_WIDTH + SPACE.page}px;border:0}
 }
 @media (prefers-color-scheme:dark){#frame{${inks(LAMP)}}}

@@ -1,5 +1,5 @@
 import { usePathname, useRouter } from 'expo-router';
-import { View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Press } from '../parts/press.tsx';
 import { coloursChosen, findToggled, keysToggled } from '../state/session.ts';
@@ -10,7 +10,8 @@ import { PLACES, type Place } from './places.ts';
 import { useIsDark } from './use-is-dark.ts';
 
 const styles = (inks: Inks) => ({
-  rail: { width: RAIL_WIDTH, borderRightWidth: 1, borderRightColor: inks.hairline, paddingVertical: 20 },
+  rail: { width: RAIL_WIDTH, borderRightWidth: 1, borderRightColor: inks.hairline },
+  inside: { flexGrow: 1, paddingVertical: 20 } as const,
   mark: { fontFamily: SERIF_STRONG, fontSize: 22, lineHeight: 28, paddingLeft: 22, marginBottom: 20 },
   dot: { color: inks.rubric, fontFamily: SERIF_STRONG, fontSize: 22 },
   item: {
@@ -23,7 +24,7 @@ const styles = (inks: Inks) => ({
   here: { borderLeftColor: inks.ink },
   name: { fontSize: 13, lineHeight: 18, color: inks.quiet },
   hereName: { color: inks.ink, fontFamily: SANS_STRONG },
-  foot: { flex: 1, justifyContent: 'flex-end' } as const,
+  foot: { flexGrow: 1, justifyContent: 'flex-end' } as const,
 });
 
 const RailLink = ({ name, path }: { name: string; path: Place | '/settings' | '/shop' | '/guide' }) => {
@@ -39,39 +40,50 @@ const RailLink = ({ name, path }: { name: string; path: Place | '/settings' | '/
   );
 };
 
-/** The places of the program, and at its foot what is about the program itself. */
-export const Rail = () => {
+/** What is about the program itself. */
+const Foot = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const isDark = useIsDark();
   return (
-    <View style={style.rail} role="navigation" aria-label="Places">
-      <Text style={style.mark} aria-label="Emporos">
-        E<Text style={style.dot}>.</Text>
-      </Text>
-      <Press role="button" aria-label="Find anything" onPress={() => dispatch(findToggled(true))}>
+    <View style={style.foot}>
+      <RailLink name="Shopfront" path="/shop" />
+      <RailLink name="Settings" path="/settings" />
+      <RailLink name="Guide" path="/guide" />
+      <Press role="button" onPress={() => dispatch(coloursChosen(isDark ? 'light' : 'dark'))}>
         <View style={style.item}>
-          <Text style={style.name}>Find</Text>
+          <Text style={style.name}>{isDark ? 'Light' : 'Dark'}</Text>
         </View>
       </Press>
-      {PLACES.map((place) => (
-        <RailLink key={place.path} name={place.name} path={place.path} />
-      ))}
-      <View style={style.foot}>
-        <RailLink name="Shopfront" path="/shop" />
-        <RailLink name="Settings" path="/settings" />
-        <RailLink name="Guide" path="/guide" />
-        <Press role="button" onPress={() => dispatch(coloursChosen(isDark ? 'light' : 'dark'))}>
+      <Press role="button" onPress={() => dispatch(keysToggled(true))}>
+        <View style={style.item}>
+          <Text style={style.name}>Keyboard</Text>
+        </View>
+      </Press>
+    </View>
+  );
+};
+
+/** The places of the program, and what is about it at the foot; in a low window, as on a phone on its side, it scrolls. */
+export const Rail = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  return (
+    <View style={style.rail} role="navigation" aria-label="Places">
+      <ScrollView contentContainerStyle={style.inside}>
+        <Text style={style.mark} aria-label="Emporos">
+          E<Text style={style.dot}>.</Text>
+        </Text>
+        <Press role="button" aria-label="Find anything" onPress={() => dispatch(findToggled(true))}>
           <View style={style.item}>
-            <Text style={style.name}>{isDark ? 'Light' : 'Dark'}</Text>
+            <Text style={style.name}>Find</Text>
           </View>
         </Press>
-        <Press role="button" onPress={() => dispatch(keysToggled(true))}>
-          <View style={style.item}>
-            <Text style={style.name}>Keyboard</Text>
-          </View>
-        </Press>
-      </View>
+        {PLACES.map((place) => (
+          <RailLink key={place.path} name={place.name} path={place.path} />
+        ))}
+        <Foot />
+      </ScrollView>
     </View>
   );
 };
