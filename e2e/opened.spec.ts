@@ -168,3 +168,14 @@ test('on a phone on its side no link of the rail covers another', ONCE, async ({
   await rail.getByRole('link', { name: 'Guide', exact: true }).click();
   await expect(page).toHaveURL(/\/guide/);
 });
+
+test('on the narrowest phones no page is wider than the window', ONCE, async ({ page }) => {
+  await page.setViewportSize({ width: 320, height: 640 });
+  await openProgram(page, '/today');
+  const places = page.getByRole('navigation', { name: 'Places' });
+  for (const name of ['Today', 'Reach', 'Charges', 'Products', 'Check']) {
+    await places.getByRole('link', { name, exact: true }).click();
+    await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(320);
+  }
+});

@@ -35,7 +35,7 @@ ${faces.join('\n')}
 #frame .mark span{color:var(--rubric)}
 #frame .foot{display:none}
 #frame nav{position:absolute;left:0;right:0;bottom:0;display:flex;justify-content:space-around;background:var(--raised);border-top:1px solid var(--hairline)}
-#frame nav a{box-sizing:border-box;height:50px;min-width:68px;justify-content:center;border-top:3px solid transparent}
+#frame nav a{box-sizing:border-box;height:50px;min-width:60px;justify-content:center;border-top:3px solid transparent}
 #frame header{box-sizing:border-box;margin:12px 20px;padding-top:4px;height:50px;border-bottom:2px solid var(--ink)}
 @media (min-width:${MEDIUM_FROM}px){
 #frame nav{box-sizing:border-box;top:0;right:auto;width:${RAIL_WIDTH}px;padding:20px 0 ${20 + 2 * TOUCH}px;flex-direction:column;justify-content:flex-start;overflow:auto;background:none;border:0;border-right:1px solid var(--hairline)}

@@ -16,7 +16,7 @@ const styles = (inks: Inks) => ({
   } as const,
   item: {
     height: 50,
-    minWidth: 68,
+    minWidth: 60,
     alignItems: 'center',
     justifyContent: 'center',
     borderTopWidth: 3,
