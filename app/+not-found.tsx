@@ -1,7 +1,2 @@
-import { Redirect } from 'expo-router';
-
 export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
-
-export default function NotFound() {
-  return <Redirect href="/charges" />;
-}
+export { NoPage as default } from '../ui/shell/no-page.tsx';

@@ -179,3 +179,18 @@ test('on the narrowest phones no page is wider than the window', ONCE, async ({ 
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(320);
   }
 });
+
+test('each page has a title of its own, and an address without a page says so', ONCE, async ({ page }) => {
+  await openProgram(page, '/today');
+  await expect(page).toHaveTitle('Today · Emporos');
+  await page.getByRole('navigation').getByRole('link', { name: 'Charges' }).click();
+  await expect(page).toHaveTitle('Charges · Emporos');
+  await openCell(page, 'Parcel', 'West');
+  await expect(page).toHaveTitle('Parcel to West · Emporos');
+  await openProgram(page, '/shop/product?sku=pot-26');
+  await expect(page).toHaveTitle('Glazed pot, 26 cm · Wrack & Thistle');
+  await openProgram(page, '/charge');
+  await expect(page.getByText('There is no page at “/charge”.')).toBeVisible();
+  await page.getByRole('button', { name: 'Go to Today' }).click();
+  await expect(page).toHaveTitle('Today · Emporos');
+});

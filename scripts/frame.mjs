@@ -83,7 +83,8 @@ export const writeFrames = async (dist) => {
   return framed.map((page) => {
     const name = `${page.path.slice(1)}.html`;
     const inside = `<style>${style}</style>${frameOf(page, PLACES, ABOUT)}`;
-    writeFileSync(join(dist, name), html.replace(PLACE, `<div id="root">${inside}</div>`));
+    const titled = html.replace(/<title>[^<]*/, `<title>${page.name} · Emporos`);
+    writeFileSync(join(dist, name), titled.replace(PLACE, `<div id="root">${inside}</div>`));
     return name;
   });
 };

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { usePageTitle } from '../parts/page-title.ts';
 import { useWidth } from '../parts/use-width.ts';
 import { redone, undone } from '../state/draft.ts';
 import { findToggled } from '../state/session.ts';
@@ -77,6 +78,7 @@ export const PageHead = ({ title, back }: Props) => {
   const style = useStyles(styles);
   const width = useWidth();
   const about = back ? undefined : aboutOf(title);
+  usePageTitle(title, 'Emporos');
   const router = useRouter();
   const dispatch = useAppDispatch();
   return (

@@ -3,12 +3,13 @@ import { useState } from 'react';
 import { FlatList, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
+import { usePageTitle } from '../../parts/page-title.ts';
 import { Press } from '../../parts/press.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { added } from '../../state/basket.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
-import { selectShopCatalogue } from '../../state/shop-language.ts';
+import { selectShopBook, selectShopCatalogue } from '../../state/shop-language.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
@@ -74,6 +75,7 @@ export const GoodsPage = () => {
   const { goods } = useAppSelector(selectShopCatalogue);
   const columns = useWidth() === 'phone' ? 1 : 2;
   const { say, language } = useCustomerWords();
+  usePageTitle(say('shop.all-products'), useAppSelector(selectShopBook).store.name);
   const [sought, setSought] = useState('');
   const shown = goods.filter(({ name }) => name.toLowerCase().includes(sought.trim().toLowerCase()));
   return (

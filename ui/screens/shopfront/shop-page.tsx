@@ -3,6 +3,9 @@ import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
+import { usePageTitle } from '../../parts/page-title.ts';
+import { selectShopBook } from '../../state/shop-language.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { ShopHead } from './shop-head.tsx';
 import { shopStyles } from './shop-styles.ts';
@@ -11,6 +14,7 @@ import { shopStyles } from './shop-styles.ts';
 export const ShopPage = ({ title, children }: { title: string; children: ReactNode }) => {
   const style = useStyles(shopStyles);
   const { language } = useCustomerWords();
+  usePageTitle(title, useAppSelector(selectShopBook).store.name);
   return (
     <ScrollView style={style.page} contentContainerStyle={{ flexGrow: 1 }} {...{ lang: language }}>
       <ShopHead />

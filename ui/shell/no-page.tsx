@@ -1,0 +1,21 @@
+import { usePathname, useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { Page } from '../parts/page.tsx';
+import { TextAction } from '../parts/text-action.tsx';
+import { PageHead } from './page-head.tsx';
+
+/** What stands at an address that no page has. */
+export const NoPage = () => {
+  const router = useRouter();
+  return (
+    <Page>
+      <PageHead title="No page here" />
+      <View style={{ gap: 8, paddingTop: 16, alignItems: 'flex-start' }}>
+        <Text>There is no page at “{usePathname()}”. The link may be old, or mistyped.</Text>
+        <TextAction main label="Go to Today" onPress={() => router.navigate('/today')} />
+        <TextAction label="Go to the shopfront" onPress={() => router.navigate('/shop')} />
+      </View>
+    </Page>
+  );
+};
