@@ -58,8 +58,15 @@ test('the preview as a sheet holds the focus, gives it back, and closes on what 
     .click();
   await expect(preview).toBeHidden();
   await openPreview(page);
+  const here = page.url();
   await page.goBack();
   await expect(preview).toBeHidden();
+  expect(page.url()).toBe(here);
+  await openPreview(page);
+  await close.click();
+  await expect(preview).toBeHidden();
+  await page.goBack();
+  await expect(page).not.toHaveURL(here);
 });
 
 test('segments say which one is chosen', async ({ page }) => {

@@ -9,6 +9,7 @@ import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
 import { PageBoundary } from './page-boundary.tsx';
+import { beginSheetStep, closePreview } from './sheet-step.ts';
 
 const styles = (inks: Inks) => ({
   sheet: {
@@ -60,13 +61,14 @@ export const PreviewSheet = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const sheet = useRef<View>(null);
-  const close = (): void => void dispatch(previewOpened(false));
+  const close = (): void => closePreview(dispatch);
   useEffect(() => {
     const element = sheet.current as unknown as HTMLElement | null;
     return element instanceof HTMLElement ? holdFocus(element) : undefined;
   }, []);
   useEffect(() => {
     const leave = (): void => void dispatch(previewOpened(false));
+    beginSheetStep();
     window.addEventListener('popstate', leave);
     return () => window.removeEventListener('popstate', leave);
   }, [dispatch]);

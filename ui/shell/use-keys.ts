@@ -13,6 +13,7 @@ import { selectPreview, selectTestOrders, selectTestOrder } from '../state/selec
 import { useSteady } from '../parts/use-steady.ts';
 import { useAppStore, type AppStore } from '../state/store.ts';
 import { PLACES } from './places.ts';
+import { closePreview } from './sheet-step.ts';
 
 /** The keys, as the list of keys shows them. */
 export const KEYS: readonly [keys: string, does: string][] = [
@@ -99,7 +100,7 @@ const closeOpened = ({ getState, dispatch }: AppStore): void => {
   if (finding) dispatch(findToggled(false));
   else if (keysShown) dispatch(keysToggled(false));
   else if (editingTestOrder) dispatch(testOrderEditing(false));
-  else if (previewOpen) dispatch(previewOpened(false));
+  else if (previewOpen) closePreview(dispatch);
 };
 
 /** What the keys do, as long as the program is open. */
