@@ -235,3 +235,23 @@ test('the list of products is whole in a browser that is never idle', async ({ p
   await expect(busy.getByRole('link', { name: 'Planting plan, PDF' })).toBeAttached();
   await busy.close();
 });
+
+test('a browser can fill in the checkout, and a phone shows keys for figures', ONCE, async ({ page }) => {
+  await openProgram(page, '/shop');
+  await put(page, 'Slate labels, 12');
+  await toCheckout(page);
+  const tokens = {
+    'E-mail': 'email',
+    Phone: 'tel',
+    'Full name': 'shipping name',
+    'Street and number': 'shipping address-line1',
+    Town: 'shipping address-level2',
+    'Postal code': 'shipping postal-code',
+  };
+  for (const [label, token] of Object.entries(tokens))
+    await expect(page.getByLabel(label, { exact: true })).toHaveAttribute('autocomplete', token);
+  await expect(page.getByLabel('Phone', { exact: true })).toHaveAttribute('inputmode', 'tel');
+  await openProgram(page, '/charges?zone=west&service=parcel');
+  await expect(page.getByLabel('Charge from 0 kg', { exact: true })).toHaveAttribute('inputmode', 'decimal');
+  await expect(page.getByLabel('Weight from, step 1')).not.toHaveAttribute('inputmode', /./);
+});

@@ -23,6 +23,8 @@ export interface DraftFieldProps<T> {
   placeholder?: string;
   style?: ViewStyle;
   autoFocus?: boolean;
+  /** The keys that a phone shows: those of figures where nothing else is written in the field. */
+  inputMode?: 'decimal' | 'numeric';
   /** The person is done with the field by its Enter key. */
   onSubmit?: () => void;
   /** The field is left; where what was typed could not be read, with what to say. */
@@ -127,6 +129,7 @@ const Field = <T,>(props: DraftFieldProps<T>) => {
           onChangeText={type}
           onSubmitEditing={props.onSubmit}
           autoFocus={props.autoFocus}
+          inputMode={props.inputMode}
           error={fault !== null}
           aria-label={label}
           accessibilityLabel={label}

@@ -1,5 +1,5 @@
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
-import { View, type TextStyle, type ViewStyle } from 'react-native';
+import { View, type TextInputProps, type TextStyle, type ViewStyle } from 'react-native';
 import { HelperText, Text, TextInput } from 'react-native-paper';
 import { FIELD_OUTLINE } from '../theme/text.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -14,6 +14,9 @@ interface Props<V extends FieldValues> {
   placeholder?: string;
   multiline?: boolean;
   autoFocus?: boolean;
+  /** What a browser may fill in, as HTML names it: 'shipping postal-code'. */
+  autoComplete?: string;
+  inputMode?: TextInputProps['inputMode'];
   style?: ViewStyle;
   contentStyle: TextStyle;
 }
@@ -25,7 +28,7 @@ const styles = (inks: Inks) => ({
 
 /** A field of a form that is filled in and then sent: its label, its text and what is wrong with it. */
 export const FormField = <V extends FieldValues>(props: Props<V>) => {
-  const { control, name, label, onSubmit, style: size, ...input } = props;
+  const { control, name, label, onSubmit, style: size, autoComplete, ...input } = props;
   const style = useStyles(styles);
   return (
     <Controller
@@ -47,6 +50,8 @@ export const FormField = <V extends FieldValues>(props: Props<V>) => {
             aria-label={label}
             accessibilityLabel={label}
             style={[style.input, size]}
+            // The library's type knows the tokens of native programs alone.
+            autoComplete={autoComplete as TextInputProps['autoComplete']}
             {...input}
           />
           {error ? (

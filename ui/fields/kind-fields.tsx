@@ -43,16 +43,19 @@ interface ValueProps<T> {
 /** How a value is written in a field and read again; `more` is what the field is told about it. */
 interface FieldKind<T, More> {
   write: (value: T, display: DisplayFormat, more: More) => string;
+  /** The keys that a phone shows for it; all of them where a unit or words may be written. */
+  keys?: Shown['inputMode'];
   read: (display: DisplayFormat, more: More) => (text: string) => Read<T>;
 }
 
 const fieldOf =
-  <T, More = unknown>({ write, read }: FieldKind<T, More>): FieldOf<T, More> =>
+  <T, More = unknown>({ write, read, keys }: FieldKind<T, More>): FieldOf<T, More> =>
   ({ value, onChange, ...more }) => {
     const display = useAppSelector(selectDisplayFormat);
     const told = more as Shown & More;
     return (
       <DraftField
+        {...(keys ? { inputMode: keys } : {})}
         {...told}
         text={write(value, display, told)}
         read={read(display, told)}
@@ -65,8 +68,10 @@ const fieldOf =
 const optionalFieldOf = <T, More = unknown>({
   write,
   read,
+  ...kind
 }: FieldKind<T, More>): FieldOf<T | undefined, More> =>
   fieldOf<T | undefined, More>({
+    ...kind,
     write: (value, display, more) => (value === undefined ? '' : write(value, display, more)),
     read: (display, more) => optional<T>(read(display, more)),
   });
@@ -74,6 +79,7 @@ const optionalFieldOf = <T, More = unknown>({
 const MONEY: FieldKind<number, unknown> = {
   write: (value, { decimals }) => moneyFigure(value, decimals),
   read: readMoney,
+  keys: 'decimal',
 };
 /** An amount in minor units. */
 export const MoneyField = fieldOf(MONEY);
@@ -103,6 +109,7 @@ interface Signed {
 const PERCENT: FieldKind<number, Signed> = {
   write: (value, _, { sign = false }) => (sign ? percentFigure(value) : String(value / 100)),
   read: () => readPercent,
+  keys: 'decimal',
 };
 /** A percentage in hundredths of a percent. */
 export const PercentField = fieldOf(PERCENT);
@@ -115,6 +122,7 @@ interface Within {
 const COUNT: FieldKind<number, Within> = {
   write: (value) => String(value),
   read: (_, { least, most }) => readCountWithin(least, most),
+  keys: 'numeric',
 };
 /** A whole number between two others. */
 export const CountField = fieldOf(COUNT);
@@ -124,6 +132,7 @@ export const OptionalCountField = optionalFieldOf(COUNT);
 export const SecondsField = fieldOf<number, Within>({
   write: (value) => String(value / 1_000),
   read: (_, { least, most }) => readSeconds(least, most),
+  keys: 'decimal',
 });
 
 const NAME: FieldKind<string, unknown> = { write: (value) => value, read: () => readName };

@@ -13,6 +13,8 @@ interface Props {
   placeholder?: string;
   hideLabel?: boolean;
   autoFocus?: boolean;
+  /** What a browser may fill in, as HTML names it. */
+  autoComplete?: 'off' | 'postal-code';
 }
 
 const styles = (inks: Inks) => ({
@@ -21,7 +23,16 @@ const styles = (inks: Inks) => ({
 });
 
 /** A line of text that is not part of the draft: what is looked for, or what is about to be set. */
-export const TextLine = ({ label, value, onChange, onSubmit, placeholder, hideLabel, autoFocus }: Props) => {
+export const TextLine = ({
+  label,
+  value,
+  onChange,
+  onSubmit,
+  placeholder,
+  hideLabel,
+  autoFocus,
+  autoComplete = 'off',
+}: Props) => {
   const style = useStyles(styles);
   return (
     <View>
@@ -39,7 +50,7 @@ export const TextLine = ({ label, value, onChange, onSubmit, placeholder, hideLa
         accessibilityLabel={label}
         style={style.input}
         contentStyle={{ fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 }}
-        autoComplete="off"
+        autoComplete={autoComplete}
       />
     </View>
   );

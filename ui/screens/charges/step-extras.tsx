@@ -73,6 +73,7 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
           label="Plus"
           placeholder="nothing"
           text={each ? money(each.amount) : ''}
+          inputMode="decimal"
           read={optional<number>(readMoney(display))}
           onChange={(amount, visit) =>
             amount === undefined ? onChange(withoutEach(step), visit) : setEach({ amount }, visit)

@@ -7,7 +7,13 @@ import { useWorldPlaces } from '../../places/places.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { SANS } from '../../theme/tokens.ts';
 import { countryOptions } from './country-options.ts';
-import { askedLines, type Asked, type CheckoutValues, type FieldSpec } from './address-form.ts';
+import {
+  askedLines,
+  type AddressField,
+  type Asked,
+  type CheckoutValues,
+  type FieldSpec,
+} from './address-form.ts';
 
 interface Props {
   control: Control<CheckoutValues>;
@@ -20,6 +26,17 @@ interface Props {
   /** The countries that may be chosen; undefined for all. */
   sellsTo?: (country: string) => boolean;
 }
+
+/** What a browser fills in, as HTML names it. */
+const FILLED_BY: Record<AddressField, string> = {
+  country: 'country',
+  name: 'name',
+  line1: 'address-line1',
+  line2: 'address-line2',
+  city: 'address-level2',
+  subdivision: 'address-level1',
+  postalCode: 'postal-code',
+};
 
 const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-start' } as const;
 /** As many beside each other as there is room for. */
@@ -101,6 +118,7 @@ export const AddressFields = ({
           name={`${part}.${spec.field}`}
           label={spec.required ? say(spec.label) : say('address.optional', { label: say(spec.label) })}
           onSubmit={onSubmit}
+          autoComplete={`${part === 'ship' ? 'shipping' : 'billing'} ${FILLED_BY[spec.field]}`}
           style={{ height: HEIGHT }}
           contentStyle={content}
         />

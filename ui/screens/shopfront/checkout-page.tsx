@@ -70,6 +70,12 @@ const PlaceFaults = ({ checkout: { form, values, closed } }: { checkout: Checkou
 
 const CONTENT = { fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 };
 
+/** What a browser fills in, and the keys that a phone shows. */
+const REACHED_BY = {
+  email: { autoComplete: 'email', inputMode: 'email' },
+  phone: { autoComplete: 'tel', inputMode: 'tel' },
+} as const;
+
 /** How the customer is reached: an e-mail address or a phone number. */
 const Contact = ({ checkout: { form, place } }: { checkout: Checkout }) => {
   const style = useStyles(styles);
@@ -87,6 +93,7 @@ const Contact = ({ checkout: { form, place } }: { checkout: Checkout }) => {
               control={form.control}
               name={name}
               label={say(`checkout.${name}`)}
+              {...REACHED_BY[name]}
               onSubmit={place}
               style={{ height: 44 }}
               contentStyle={CONTENT}

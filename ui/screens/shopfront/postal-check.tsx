@@ -89,6 +89,7 @@ export const PostalCheck = ({ lines, title }: { lines: readonly Line[]; title: s
         <View style={style.code}>
           <TextLine
             label={say('product.code')}
+            autoComplete="postal-code"
             value={place.postalCode}
             onChange={(postalCode) => dispatch(placeTyped({ ...place, postalCode }))}
           />
