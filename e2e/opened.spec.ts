@@ -201,3 +201,17 @@ test('each page has a title of its own, and an address without a page says so', 
   await page.getByRole('button', { name: 'Go to Today' }).click();
   await expect(page).toHaveTitle('Today · Emporos');
 });
+
+test('links have addresses, and open in a tab of their own where that is asked', async ({ page }) => {
+  await openProgram(page, '/shop');
+  const product = page.getByRole('link', { name: 'Slate labels, 12' });
+  await expect(product).toHaveAttribute('href', '/shop/product?sku=labels');
+  const other = page.context().waitForEvent('page');
+  await product.click({ modifiers: ['ControlOrMeta'] });
+  const tab = await other;
+  await expect(tab.getByRole('heading', { name: 'Slate labels, 12', level: 1 })).toBeVisible();
+  await tab.close();
+  await expect(page).toHaveURL(/\/shop$/);
+  await product.press('Enter');
+  await expect(page).toHaveURL(/\/shop\/product\?sku=labels$/);
+});

@@ -1,7 +1,6 @@
-import { useRouter } from 'expo-router';
 import type { ReactElement } from 'react';
 import { View } from 'react-native';
-import { Press } from '../parts/press.tsx';
+import { LinkPress } from '../parts/link-press.tsx';
 import { useWidth } from '../parts/use-width.ts';
 import { previewOpened } from '../state/session.ts';
 import { useAppDispatch } from '../state/store.ts';
@@ -19,20 +18,19 @@ interface Props {
 
 /** A row of a list that leads to its rule, where the rule has a page; the preview makes way for it. */
 export const RuleRow = ({ link, label, inItem = false, children }: Props) => {
-  const router = useRouter();
   const dispatch = useAppDispatch();
   const isWide = useWidth() === 'wide';
   const role = inItem ? undefined : 'listitem';
   if (!link) return <View role={role}>{children}</View>;
-  const go = (): void => {
-    dispatch(previewOpened(false));
-    router.navigate(link);
-  };
   return (
     <View role={role}>
-      <Press onPress={go} role="link" aria-label={`${label} Go to its rule`}>
+      <LinkPress
+        to={link}
+        onGo={() => void dispatch(previewOpened(false))}
+        aria-label={`${label} Go to its rule`}
+      >
         <View style={isWide ? null : { minHeight: FINGER, justifyContent: 'center' }}>{children}</View>
-      </Press>
+      </LinkPress>
     </View>
   );
 };

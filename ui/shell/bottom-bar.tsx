@@ -1,7 +1,7 @@
-import { usePathname, useRouter } from 'expo-router';
+import { usePathname } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { Press } from '../parts/press.tsx';
+import { LinkPress } from '../parts/link-press.tsx';
 import { useStyles } from '../theme/styles.ts';
 import { SANS_STRONG, type Inks } from '../theme/tokens.ts';
 import { PLACES } from './places.ts';
@@ -30,23 +30,17 @@ const styles = (inks: Inks) => ({
 /** The places of the program along the bottom of a phone. */
 export const BottomBar = () => {
   const style = useStyles(styles);
-  const router = useRouter();
   const path = usePathname();
   return (
     <View style={style.bar} role="navigation" aria-label="Places">
       {PLACES.map((place) => {
         const isHere = path.startsWith(place.path);
         return (
-          <Press
-            key={place.path}
-            role="link"
-            aria-current={isHere ? 'page' : undefined}
-            onPress={() => router.navigate(place.path)}
-          >
+          <LinkPress key={place.path} to={place.path} aria-current={isHere ? 'page' : undefined}>
             <View style={[style.item, isHere ? style.here : null]}>
               <Text style={[style.name, isHere ? style.hereName : null]}>{place.name}</Text>
             </View>
-          </Press>
+          </LinkPress>
         );
       })}
     </View>

@@ -1,6 +1,7 @@
-import { usePathname, useRouter } from 'expo-router';
+import { usePathname } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { LinkPress } from '../parts/link-press.tsx';
 import { Press } from '../parts/press.tsx';
 import { coloursChosen, findToggled, keysToggled } from '../state/session.ts';
 import { useAppDispatch } from '../state/store.ts';
@@ -29,14 +30,13 @@ const styles = (inks: Inks) => ({
 
 const RailLink = ({ name, path }: { name: string; path: Place | '/settings' | '/shop' | '/guide' }) => {
   const style = useStyles(styles);
-  const router = useRouter();
   const isHere = usePathname().startsWith(path);
   return (
-    <Press role="link" aria-current={isHere ? 'page' : undefined} onPress={() => router.navigate(path)}>
+    <LinkPress to={path} aria-current={isHere ? 'page' : undefined}>
       <View style={[style.item, isHere ? style.here : null]}>
         <Text style={[style.name, isHere ? style.hereName : null]}>{name}</Text>
       </View>
-    </Press>
+    </LinkPress>
   );
 };
 

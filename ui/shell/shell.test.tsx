@@ -5,6 +5,7 @@ import { keeping, keepingFailed, kept, type SetAsideDocument } from '../state/st
 import { selectBook } from '../state/selectors.ts';
 import { makeStore, type AppStore } from '../state/store.ts';
 import { currentAddress, goTo } from '../testing/router.ts';
+import { pressLink } from '../testing/press-link.ts';
 import { demoStore, renderOver } from '../testing/store.tsx';
 import { BottomBar } from './bottom-bar.tsx';
 import KeysDialog from './keys-dialog.tsx';
@@ -134,9 +135,9 @@ describe('the bar along the bottom', () => {
   test('goes to each place of the program', () => {
     goTo('/charges');
     renderOver(demoStore(), <BottomBar />);
-    fireEvent.press(screen.getByText('Reach'));
+    pressLink(screen.getByText('Reach'));
     expect(currentAddress().pathname).toBe('/reach');
-    fireEvent.press(screen.getByText('Charges'));
+    pressLink(screen.getByText('Charges'));
     expect(currentAddress().pathname).toBe('/charges');
   });
 });

@@ -1,8 +1,8 @@
-import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { TestOrderChange } from '../../../core/publish/test-order-changes.ts';
 import { countFigure } from '../../../core/words/figure.ts';
+import { LinkPress } from '../../parts/link-press.tsx';
 import { Press } from '../../parts/press.tsx';
 import { Progress } from '../../parts/progress.tsx';
 import { Section } from '../../parts/section.tsx';
@@ -43,15 +43,14 @@ const styles = (inks: Inks) => ({
 
 const Changes = ({ lines }: { lines: readonly ChangeLine[] }) => {
   const style = useStyles(styles);
-  const router = useRouter();
   return (
     <View role="list" aria-label="What the draft changes">
       {lines.slice(0, MOST_SHOWN).map(({ text, link }, at) => (
         <View role="listitem" key={at}>
           {link ? (
-            <Press role="link" onPress={() => router.navigate(link)}>
+            <LinkPress to={link}>
               <Text style={[style.change, style.linked]}>{text}</Text>
-            </Press>
+            </LinkPress>
           ) : (
             <Text style={style.change}>{text}</Text>
           )}

@@ -6,6 +6,7 @@ import { selectBook, selectPreview } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
 import { zoneMarks } from '../../theme/zone-marks.ts';
 import { currentAddress } from '../../testing/router.ts';
+import { pressLink } from '../../testing/press-link.ts';
 import { demoStore, renderOver, placesAtHand } from '../../testing/store.tsx';
 import { MAP_WIDTH } from './map-plane.ts';
 import { subdivisionShapes, worldShapes } from './map-shapes.ts';
@@ -190,7 +191,7 @@ describe('the zones', () => {
   test('are listed with their services, and lead to their places', async () => {
     await open();
     expect(screen.getAllByText('4 services')).toHaveLength(4);
-    fireEvent.press(
+    pressLink(
       screen.getByLabelText('North: Yukon, Northwest Territories, Nunavut, 8 codes in Canada. To its places'),
     );
     expect(currentAddress()).toEqual({ pathname: '/charges', params: { zone: 'north', panel: 'zone' } });

@@ -1,9 +1,8 @@
-import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { regionsPhrase } from '../../../core/place/region-phrase.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import { Press } from '../../parts/press.tsx';
+import { LinkPress } from '../../parts/link-press.tsx';
 import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
 import { selectRatesByCell } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -34,7 +33,6 @@ const styles = (inks: Inks) => ({
 /** The zones with their marks, places and services; each leads to where its places are edited. */
 export const ZoneList = () => {
   const style = useStyles(styles);
-  const router = useRouter();
   const { zones, services } = useBookParts('zones', 'services');
   const rates = useAppSelector(selectRatesByCell);
   const marks = useAppSelector(selectZoneMarks);
@@ -47,12 +45,9 @@ export const ZoneList = () => {
         const words = zone.remainder ? 'places in no other zone' : places === '' ? 'no places yet' : places;
         return (
           <View role="listitem" key={zone.id}>
-            <Press
-              role="link"
+            <LinkPress
+              to={{ pathname: '/charges', params: { zone: zone.id, panel: 'zone' } }}
               aria-label={`${zone.name}: ${words}. To its places`}
-              onPress={() =>
-                router.navigate({ pathname: '/charges', params: { zone: zone.id, panel: 'zone' } })
-              }
             >
               <View style={style.item}>
                 <ZoneSwatch mark={marks.get(zone.id)} />
@@ -64,7 +59,7 @@ export const ZoneList = () => {
                   {countFigure(count, 'service')}
                 </Text>
               </View>
-            </Press>
+            </LinkPress>
           </View>
         );
       })}

@@ -1,10 +1,9 @@
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { FlatList, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
 import { usePageTitle } from '../../parts/page-title.ts';
-import { Press } from '../../parts/press.tsx';
+import { LinkPress } from '../../parts/link-press.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { added } from '../../state/basket.ts';
@@ -40,15 +39,13 @@ const Product = ({ good }: { good: Good }) => {
   const { say, price } = useCustomerWords();
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const router = useRouter();
   const count = useAppSelector((state) => state.basket.find(({ sku }) => sku === good.sku)?.quantity ?? 0);
   return (
     <View style={style.cell}>
-      <Press
-        role="link"
+      <LinkPress
+        to={{ pathname: '/shop/product', params: { sku: good.sku } }}
         aria-label={good.name}
         style={style.words}
-        onPress={() => router.navigate({ pathname: '/shop/product', params: { sku: good.sku } })}
       >
         <View>
           <Text style={[style.name, style.linked]}>{good.name}</Text>
@@ -57,7 +54,7 @@ const Product = ({ good }: { good: Good }) => {
             {good.fulfilment === 'digital' ? ` · ${say('shop.by-email')}` : ''}
           </Text>
         </View>
-      </Press>
+      </LinkPress>
       <Button
         mode="outlined"
         accessibilityLabel={say('shop.add-named', { good: good.name })}

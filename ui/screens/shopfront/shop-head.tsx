@@ -6,7 +6,7 @@ import { customerLanguages } from '../../../core/words/customer/own-texts.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { useToday } from '../../time/use-today.ts';
 import { Chooser } from '../../parts/chooser.tsx';
-import { Press } from '../../parts/press.tsx';
+import { LinkPress } from '../../parts/link-press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectBasket } from '../../state/customer-view.ts';
 import { selectCustomerGroups } from '../../state/selectors.ts';
@@ -163,29 +163,25 @@ export const ShopHead = () => {
       </View>
       <Paused />
       <View style={style.head}>
-        <Press
-          role="link"
-          aria-label={say('shop.home', { shop: name })}
-          onPress={() => router.navigate('/shop')}
-        >
+        <LinkPress to="/shop" aria-label={say('shop.home', { shop: name })}>
           <View style={style.link}>
             <Text style={style.shop}>{name}</Text>
           </View>
-        </Press>
+        </LinkPress>
         <View style={style.links}>
-          <Press role="link" onPress={() => router.navigate('/shop/delivery')}>
+          <LinkPress to="/shop/delivery">
             <View style={style.link}>
               <Text style={style.basket}>{say('page.title')}</Text>
             </View>
-          </Press>
+          </LinkPress>
           <Languages />
-          <Press role="link" onPress={() => router.navigate('/shop/basket')}>
+          <LinkPress to="/shop/basket">
             <View style={style.link}>
               <Text style={style.basket}>
                 {units === 0 ? say('shop.basket') : say('shop.basket-with', { count: units })}
               </Text>
             </View>
-          </Press>
+          </LinkPress>
         </View>
       </View>
     </>

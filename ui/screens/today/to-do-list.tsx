@@ -1,9 +1,9 @@
-import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { ToDo } from '../../../core/begin/still-to-do.ts';
 import { toDoSentence } from '../../../core/begin/to-do-sentence.ts';
-import { Press } from '../../parts/press.tsx';
+import type { Address } from '../../parts/address-text.ts';
+import { LinkPress } from '../../parts/link-press.tsx';
 import { Section } from '../../parts/section.tsx';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -22,14 +22,12 @@ const styles = (inks: Inks) => ({
   why: note(inks),
 });
 
-type Page = Parameters<ReturnType<typeof useRouter>['navigate']>[0];
-
-const locations: Page = { pathname: '/settings', params: { part: 'locations' } };
-const missing: Page = { pathname: '/goods', params: { only: 'missing' } };
-const testOrders: Page = { pathname: '/check', params: { part: 'testOrders' } };
+const locations: Address = { pathname: '/settings', params: { part: 'locations' } };
+const missing: Address = { pathname: '/goods', params: { only: 'missing' } };
+const testOrders: Address = { pathname: '/check', params: { part: 'testOrders' } };
 
 /** Where each thing is done. */
-const PAGES: Record<ToDo['code'], Page> = {
+const PAGES: Record<ToDo['code'], Address> = {
   'no-products': '/goods',
   'no-weight': missing,
   'no-size': missing,
@@ -43,7 +41,6 @@ const PAGES: Record<ToDo['code'], Page> = {
 /** What the shop still needs, each leading to where it is done; nothing once all is done. */
 export const ToDoList = () => {
   const style = useStyles(styles);
-  const router = useRouter();
   const todos = useAppSelector(selectToDos);
   if (todos.length === 0) return null;
   return (
@@ -54,12 +51,12 @@ export const ToDoList = () => {
           const { what, why } = toDoSentence(todo);
           return (
             <View role="listitem" key={what}>
-              <Press role="link" aria-label={what} onPress={() => router.navigate(PAGES[todo.code])}>
+              <LinkPress to={PAGES[todo.code]} aria-label={what}>
                 <View style={style.row}>
                   <Text style={style.what}>{what}</Text>
                   <Text style={style.why}>{why}</Text>
                 </View>
-              </Press>
+              </LinkPress>
             </View>
           );
         })}
