@@ -255,3 +255,15 @@ test('a browser can fill in the checkout, and a phone shows keys for figures', O
   await expect(page.getByLabel('Charge from 0 kg', { exact: true })).toHaveAttribute('inputmode', 'decimal');
   await expect(page.getByLabel('Weight from, step 1')).not.toHaveAttribute('inputmode', /./);
 });
+
+test('letters in a field are large enough for a phone not to zoom in on it', ONCE, async ({ page }) => {
+  for (const path of ['/charges?zone=west&service=parcel', '/goods?good=pot-26', '/shop', '/settings']) {
+    await openProgram(page, path);
+    const field = page.locator('input:not([type="hidden"]), textarea');
+    await expect(field.first()).toBeVisible();
+    const sizes = await field.evaluateAll((all) =>
+      all.map((one) => parseFloat(getComputedStyle(one).fontSize)),
+    );
+    expect(Math.min(...sizes)).toBeGreaterThanOrEqual(16);
+  }
+});

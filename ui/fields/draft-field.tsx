@@ -5,8 +5,8 @@ import { memoizedByLooks } from '../parts/memoized-by-looks.tsx';
 import { visitBegan } from '../state/draft.ts';
 import { useAppDispatch } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
-import { figure, note, smallFigure } from '../theme/text.ts';
-import { FINGER, SANS, type Inks } from '../theme/tokens.ts';
+import { fieldText, figure, note, smallFigure } from '../theme/text.ts';
+import { FINGER, type Inks } from '../theme/tokens.ts';
 
 export type Read<T> = { ok: true; value: T } | { ok: false; text: string };
 
@@ -53,8 +53,7 @@ const ALONE = {
 } as unknown as TextStyle;
 
 const contentStyle = (right: boolean, prose: boolean, multiline: boolean): TextStyle => ({
-  ...(prose ? { fontFamily: SANS, fontSize: 15 } : { ...figure, lineHeight: 22 }),
-  paddingHorizontal: 8,
+  ...(prose ? fieldText : { ...figure, lineHeight: 22, paddingHorizontal: 8 }),
   textAlign: right ? 'right' : 'left',
   ...(multiline ? { paddingVertical: 8 } : ALONE),
 });

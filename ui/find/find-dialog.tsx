@@ -7,8 +7,8 @@ import { useWidth } from '../parts/use-width.ts';
 import { entryFound, findToggled, previewOpened, testOrderChosen } from '../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
-import { FIELD_OUTLINE, note } from '../theme/text.ts';
-import { FINGER, SANS, TOUCH, type Inks } from '../theme/tokens.ts';
+import { FIELD_OUTLINE, fieldText, note } from '../theme/text.ts';
+import { FINGER, TOUCH, type Inks } from '../theme/tokens.ts';
 import type { Entry } from './entry.ts';
 import { matchesOf, recentOf } from './matches.ts';
 import { TOPICS } from './topics.ts';
@@ -152,7 +152,7 @@ const FindDialog = () => {
           submitBehavior="submit"
           outlineStyle={FIELD_OUTLINE}
           style={style.input}
-          contentStyle={{ fontFamily: SANS, fontSize: 16, paddingHorizontal: 8 }}
+          contentStyle={fieldText}
           placeholder="Maritimes, free shipping, B3H 4R2 …"
           accessibilityLabel="Find anything"
           aria-label="Find anything"

@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
-import { FIELD_OUTLINE } from '../theme/text.ts';
+import { FIELD_OUTLINE, fieldText } from '../theme/text.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
-import { FINGER, SANS, TOUCH, type Inks } from '../theme/tokens.ts';
+import { FINGER, TOUCH, type Inks } from '../theme/tokens.ts';
 import { Press } from './press.tsx';
 
 export interface Option {
@@ -110,7 +110,7 @@ export const Chooser = ({
         aria-label={label}
         accessibilityLabel={label}
         style={[style.input, height === undefined ? null : { height }]}
-        contentStyle={{ fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 }}
+        contentStyle={fieldText}
         autoComplete="off"
       />
       {typed === null ? null : (

@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
-import { FIELD_OUTLINE } from '../theme/text.ts';
+import { FIELD_OUTLINE, fieldText } from '../theme/text.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
-import { FINGER, SANS, type Inks } from '../theme/tokens.ts';
+import { FINGER, type Inks } from '../theme/tokens.ts';
 
 interface Props {
   label: string;
@@ -49,7 +49,7 @@ export const TextLine = ({
         aria-label={label}
         accessibilityLabel={label}
         style={style.input}
-        contentStyle={{ fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 }}
+        contentStyle={fieldText}
         autoComplete={autoComplete}
       />
     </View>

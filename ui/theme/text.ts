@@ -1,5 +1,5 @@
 import type { TextStyle, ViewStyle } from 'react-native';
-import { SERIF, SERIF_ITALIC, SERIF_STRONG, type Inks } from './tokens.ts';
+import { SANS, SERIF, SERIF_ITALIC, SERIF_STRONG, type Inks } from './tokens.ts';
 
 /** Figures stand in columns: tabular numerals, to the right. */
 export const figure: TextStyle = {
@@ -8,6 +8,8 @@ export const figure: TextStyle = {
   lineHeight: 24,
   fontVariant: ['tabular-nums'],
 };
+/** What is typed in a field: phones zoom in on a field with smaller letters when it is entered. */
+export const fieldText = { fontFamily: SANS, fontSize: 16, paddingHorizontal: 8 } as const;
 export const smallFigure: TextStyle = { ...figure, fontSize: 15, lineHeight: 20 };
 export const strongFigure: TextStyle = { ...figure, fontFamily: SERIF_STRONG };
 export const note = (inks: Inks): TextStyle => ({ color: inks.quiet, fontSize: 13, lineHeight: 18 });

@@ -4,8 +4,8 @@ import { HelperText, Text } from 'react-native-paper';
 import { Chooser, type Option } from '../../parts/chooser.tsx';
 import { FormField } from '../../fields/form-field.tsx';
 import { useStyles } from '../../theme/styles.ts';
-import { note } from '../../theme/text.ts';
-import { SANS, type Inks } from '../../theme/tokens.ts';
+import { fieldText, note } from '../../theme/text.ts';
+import { type Inks } from '../../theme/tokens.ts';
 import type { BeginValues } from './begin-form.ts';
 
 export interface StepProps {
@@ -21,7 +21,6 @@ export const beginStyles = (inks: Inks) => ({
 });
 
 const HEIGHT = 40;
-const content = { fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 };
 
 type TextName =
   | 'shop'
@@ -62,7 +61,7 @@ export const Answer = ({
         {...(placeholder === undefined ? {} : { placeholder })}
         onSubmit={onSubmit}
         style={{ height: HEIGHT }}
-        contentStyle={content}
+        contentStyle={fieldText}
       />
     </View>
   );

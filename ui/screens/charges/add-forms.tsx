@@ -75,7 +75,7 @@ const AddForm = ({ what, onDone }: FieldsProps) => {
       autoFocus={name === 'name'}
       multiline={name === 'places'}
       onSubmit={() => void submit()}
-      contentStyle={{ fontFamily: SANS, fontSize: 15 }}
+      contentStyle={{ fontFamily: SANS, fontSize: 16 }}
     />
   );
   return (

@@ -11,7 +11,8 @@ import { optional, readMeasure, readMoney, readSize } from '../../fields/readers
 import { edit } from '../../state/draft.ts';
 import { selectGoods, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-import { FINGER, SANS } from '../../theme/tokens.ts';
+import { fieldText } from '../../theme/text.ts';
+import { FINGER } from '../../theme/tokens.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 
 interface Values {
@@ -95,7 +96,7 @@ export const AddGood = ({ onDone }: { onDone: () => void }) => {
             autoFocus={name === 'name'}
             onSubmit={() => void submit()}
             style={{ width, height: FINGER }}
-            contentStyle={{ fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 }}
+            contentStyle={fieldText}
           />
         ))}
       </View>

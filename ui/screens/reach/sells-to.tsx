@@ -187,7 +187,7 @@ const CountryFinder = ({ countries, subdivisions, reach, asked }: Props) => {
         placeholder="Find a country: France, Peru, EU"
         accessibilityLabel="Find a country"
         style={style.search}
-        inputStyle={{ fontFamily: SANS, fontSize: 15, minHeight: 0 }}
+        inputStyle={{ fontFamily: SANS, fontSize: 16, minHeight: 0 }}
       />
       <View style={style.actions}>
         {all('Open', closed)}

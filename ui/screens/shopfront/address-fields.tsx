@@ -5,7 +5,7 @@ import { Chooser } from '../../parts/chooser.tsx';
 import { FormField } from '../../fields/form-field.tsx';
 import { useWorldPlaces } from '../../places/places.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
-import { SANS } from '../../theme/tokens.ts';
+import { fieldText } from '../../theme/text.ts';
 import { countryOptions } from './country-options.ts';
 import {
   askedLines,
@@ -42,7 +42,6 @@ const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex
 /** As many beside each other as there is room for. */
 const cell = { flexGrow: 1, flexShrink: 1, flexBasis: 150, minWidth: 0 } as const;
 const HEIGHT = 44;
-const content = { fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 };
 
 const Chosen = (
   props: Pick<Props, 'control' | 'part'> & {
@@ -120,7 +119,7 @@ export const AddressFields = ({
           onSubmit={onSubmit}
           autoComplete={`${part === 'ship' ? 'shipping' : 'billing'} ${FILLED_BY[spec.field]}`}
           style={{ height: HEIGHT }}
-          contentStyle={content}
+          contentStyle={fieldText}
         />
       </View>
     );

@@ -13,8 +13,8 @@ import type { Sums } from '../../state/customer-view.ts';
 import { selectShopBook } from '../../state/shop-language.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
+import { fieldText } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { SANS } from '../../theme/tokens.ts';
 import { subdivisionName } from '../../places/places.ts';
 import { AddressFields } from './address-fields.tsx';
 import { codesSubdivision } from './address-form.ts';
@@ -68,8 +68,6 @@ const PlaceFaults = ({ checkout: { form, values, closed } }: { checkout: Checkou
   );
 };
 
-const CONTENT = { fontFamily: SANS, fontSize: 15, paddingHorizontal: 8 };
-
 /** What a browser fills in, and the keys that a phone shows. */
 const REACHED_BY = {
   email: { autoComplete: 'email', inputMode: 'email' },
@@ -96,7 +94,7 @@ const Contact = ({ checkout: { form, place } }: { checkout: Checkout }) => {
               {...REACHED_BY[name]}
               onSubmit={place}
               style={{ height: 44 }}
-              contentStyle={CONTENT}
+              contentStyle={fieldText}
             />
           </View>
         ))}

@@ -27,7 +27,7 @@ const styles = (inks: Inks) => ({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
   field: { flexGrow: 1, flexBasis: 168 },
   label: { ...note(inks), marginBottom: 2 },
-  input: { backgroundColor: inks.raised, height: FINGER, fontFamily: SANS, fontSize: 15 },
+  input: { backgroundColor: inks.raised, height: FINGER, fontFamily: SANS, fontSize: 16 },
   note: note(inks),
   sound: { ...note(inks), color: inks.sound },
   fault: { ...note(inks), color: inks.rubric },
