@@ -56,6 +56,11 @@ const Falls = ({ frame, curve, display }: { frame: CurveFrame; curve: Curve; dis
               fontFamily={SERIF_ITALIC}
               fontSize={14}
               fill={inks.rubric}
+              // Over the line of the test order, which may run through it.
+              stroke={inks.raised}
+              strokeWidth={4}
+              strokeLinejoin="round"
+              {...({ paintOrder: 'stroke' } as object)}
             >
               {fallWords(fall, curve, display)}
             </SvgText>
@@ -110,8 +115,8 @@ export const StepCurve = memo(function StepCurve(props: Props) {
             {curve.dots.map(({ at, amount }) => (
               <Circle key={at} cx={frame.x(at)} cy={frame.y(amount)} r={3.5} fill={inks.ink} />
             ))}
-            <Falls frame={frame} curve={curve} display={display} />
             <Mark frame={frame} mark={mark} />
+            <Falls frame={frame} curve={curve} display={display} />
           </>
         );
       }}
