@@ -138,6 +138,24 @@ test('the browser’s way back closes what was opened, and leaves the page only 
   await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
 });
 
+test('the way back closes Find, and Escape pressed twice takes one step', async ({ page }) => {
+  await openProgram(page, '/today');
+  await page.getByRole('navigation').getByRole('link', { name: 'Check' }).click();
+  const here = page.url();
+  const find = page.getByTestId('find');
+  await page.getByRole('button', { name: 'Find anything' }).click();
+  await expect(find).toBeFocused();
+  await page.goBack();
+  await expect(find).toBeHidden();
+  expect(page.url()).toBe(here);
+  await page.getByRole('button', { name: 'Find anything' }).click();
+  await expect(find).toBeFocused();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(find).toBeHidden();
+  expect(page.url()).toBe(here);
+});
+
 test('what was closed by its own control is not opened again on the way back', async ({ page }) => {
   await openProgram(page, '/today');
   await page.getByRole('navigation').getByRole('link', { name: 'Products' }).click();

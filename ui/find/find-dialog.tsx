@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, View, type TextInputProps, type ViewProps } from 'react-native';
 import { Modal, Portal, Text, TextInput } from 'react-native-paper';
+import { closeOver, useOverStep } from '../parts/over-step.ts';
 import { Press } from '../parts/press.tsx';
 import { useWidth } from '../parts/use-width.ts';
 import { entryFound, findToggled, previewOpened, testOrderChosen } from '../state/session.ts';
@@ -121,6 +122,8 @@ const FindDialog = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const open = useOpen();
+  const leave = (): void => void dispatch(findToggled(false));
+  useOverStep(leave);
   const [typed, setTyped] = useState('');
   const [at, setAt] = useState(0);
   const { shown, recent } = useShown(typed);
@@ -141,7 +144,7 @@ const FindDialog = () => {
   };
   return (
     <Portal>
-      <Modal visible onDismiss={() => dispatch(findToggled(false))} contentContainerStyle={style.panel}>
+      <Modal visible onDismiss={() => closeOver(leave)} contentContainerStyle={style.panel}>
         <TextInput
           {...(combobox as object)}
           testID="find"

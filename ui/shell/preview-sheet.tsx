@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react';
 import { PanResponder, ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { IconAction } from '../parts/icon-action.tsx';
+import { closeOver, useOverStep } from '../parts/over-step.ts';
 import { Preview } from '../preview/preview.tsx';
 import { previewOpened } from '../state/session.ts';
 import { useAppDispatch } from '../state/store.ts';
@@ -9,7 +10,6 @@ import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
 import { PageBoundary } from './page-boundary.tsx';
-import { beginSheetStep, closePreview } from './sheet-step.ts';
 
 const styles = (inks: Inks) => ({
   sheet: {
@@ -61,17 +61,13 @@ export const PreviewSheet = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const sheet = useRef<View>(null);
-  const close = (): void => closePreview(dispatch);
+  const leave = (): void => void dispatch(previewOpened(false));
+  const close = (): void => closeOver(leave);
+  useOverStep(leave);
   useEffect(() => {
     const element = sheet.current as unknown as HTMLElement | null;
     return element instanceof HTMLElement ? holdFocus(element) : undefined;
   }, []);
-  useEffect(() => {
-    const leave = (): void => void dispatch(previewOpened(false));
-    beginSheetStep();
-    window.addEventListener('popstate', leave);
-    return () => window.removeEventListener('popstate', leave);
-  }, [dispatch]);
   const swipe = PanResponder.create({
     onMoveShouldSetPanResponder: (_, { dy, dx }) => dy > 12 && dy > Math.abs(dx),
     onPanResponderRelease: (_, { dy }) => {

@@ -10,10 +10,10 @@ import {
 } from '../state/session.ts';
 import { redone, undone } from '../state/draft.ts';
 import { selectPreview, selectTestOrders, selectTestOrder } from '../state/selectors.ts';
+import { closeOver } from '../parts/over-step.ts';
 import { useSteady } from '../parts/use-steady.ts';
 import { useAppStore, type AppStore } from '../state/store.ts';
 import { PLACES } from './places.ts';
-import { closePreview } from './sheet-step.ts';
 
 /** The keys, as the list of keys shows them. */
 export const KEYS: readonly [keys: string, does: string][] = [
@@ -97,10 +97,10 @@ const BY_LETTER: Readonly<Record<string, (store: AppStore) => void>> = {
 /** Closes what was opened last. */
 const closeOpened = ({ getState, dispatch }: AppStore): void => {
   const { finding, keysShown, editingTestOrder, previewOpen } = getState().session;
-  if (finding) dispatch(findToggled(false));
+  if (finding) closeOver(() => dispatch(findToggled(false)));
   else if (keysShown) dispatch(keysToggled(false));
   else if (editingTestOrder) dispatch(testOrderEditing(false));
-  else if (previewOpen) closePreview(dispatch);
+  else if (previewOpen) closeOver(() => dispatch(previewOpened(false)));
 };
 
 /** What the keys do, as long as the program is open. */
