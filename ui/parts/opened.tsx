@@ -1,9 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { View, type ViewStyle } from 'react-native';
 import { isByPerson } from './acts.ts';
-
-/** How long what is opened may take to be drawn, as one whose part of the program must arrive first. */
-const PATIENCE_MS = 20_000;
+import { waitForDrawing } from './waiting.ts';
 
 /** Whether the person is in a field elsewhere, as in Find: a form that comes late leaves the focus there. */
 const isTypingElsewhere = (box: HTMLElement): boolean => {
@@ -26,20 +24,13 @@ const bringUp = (box: HTMLElement): (() => void) => {
   const show = (): void => box.scrollIntoView?.({ block: 'nearest' });
   show();
   if (focusFirst(box)) return () => undefined;
-  const waiting = new AbortController();
+  const waiting = waitForDrawing();
   const watch = new MutationObserver(() => {
     show();
     if (focusFirst(box)) waiting.abort();
   });
   watch.observe(box, { childList: true, subtree: true });
-  const timer = setTimeout(() => waiting.abort(), PATIENCE_MS);
-  waiting.signal.addEventListener('abort', () => {
-    clearTimeout(timer);
-    watch.disconnect();
-  });
-  // Whoever has gone on is not taken back.
-  for (const kind of ['pointerdown', 'keydown', 'wheel'] as const)
-    window.addEventListener(kind, () => waiting.abort(), { capture: true, signal: waiting.signal });
+  waiting.signal.addEventListener('abort', () => watch.disconnect());
   return () => waiting.abort();
 };
 

@@ -1,5 +1,5 @@
-/** How long a page that is gone back to may take to be drawn as far down as it was. */
-const PATIENCE_MS = 20_000;
+import { waitForDrawing } from '../parts/waiting.ts';
+
 /** How long it is held there: a page may be drawn twice. */
 const HOLD_MS = 1_000;
 
@@ -23,7 +23,7 @@ const stepNow = (): string | undefined => (history.state as { id?: string } | nu
 
 /** Scrolls a page as far as it was, as soon as it is as long; ends when somebody goes on, or after a while. */
 const scrollBack = (top: number): (() => void) => {
-  const waiting = new AbortController();
+  const waiting = waitForDrawing();
   let hold: ReturnType<typeof setTimeout> | undefined;
   const scroll = (): void => {
     const scrolled = scrolledElement();
@@ -35,15 +35,11 @@ const scrollBack = (top: number): (() => void) => {
   const growth = new ResizeObserver(scroll);
   const drawing = new MutationObserver(scroll);
   drawing.observe(document.body, { childList: true, subtree: true });
-  const timer = setTimeout(() => waiting.abort(), PATIENCE_MS);
   waiting.signal.addEventListener('abort', () => {
-    clearTimeout(timer);
     clearTimeout(hold);
     drawing.disconnect();
     growth.disconnect();
   });
-  for (const kind of ['pointerdown', 'keydown', 'wheel', 'touchmove'] as const)
-    window.addEventListener(kind, () => waiting.abort(), { capture: true, signal: waiting.signal });
   return () => waiting.abort();
 };
 
@@ -57,8 +53,10 @@ const note = (): void => {
   if (step !== undefined && scrolled) tops.set(step, scrolled.scrollTop);
 };
 
-const noteKey = ({ key }: KeyboardEvent): void => {
-  if (key === 'Enter' || key === ' ') note();
+/** Keys open things as well; those that are typed into a field do not. */
+const noteKey = ({ key, target }: KeyboardEvent): void => {
+  const isTyped = target instanceof Element && target.matches('input, textarea');
+  if (!isTyped || key === 'Enter') note();
 };
 
 const goBack = (): void => {
