@@ -5,16 +5,18 @@ import { Page } from '../parts/page.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { PageHead } from './page-head.tsx';
 
-/** What stands at an address that no page has. */
+const action = { marginLeft: -4 } as const;
+
+/** What is shown at an address that no page has. */
 export const NoPage = () => {
   const router = useRouter();
   return (
     <Page>
-      <PageHead title="No page here" />
+      <PageHead title="Not found" />
       <View style={{ gap: 8, paddingTop: 16, alignItems: 'flex-start' }}>
         <Text>There is no page at “{usePathname()}”. The link may be old, or mistyped.</Text>
-        <TextAction main label="Go to Today" onPress={() => router.navigate('/today')} />
-        <TextAction label="Go to the shopfront" onPress={() => router.navigate('/shop')} />
+        <TextAction main style={action} label="Go to Today" onPress={() => router.navigate('/today')} />
+        <TextAction style={action} label="Go to the shopfront" onPress={() => router.navigate('/shop')} />
       </View>
     </Page>
   );

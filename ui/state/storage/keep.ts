@@ -135,7 +135,7 @@ const editionsFound = ({ store, keptEditions }: Keeper): EditionsFound => ({
 
 /**
  * An edition is written once. Where another tab has published under its number meanwhile, it is written
- * under the next that is free, and both are taken as they are on the device.
+ * under the next that is free, and both are read from the device.
  */
 const keepEdition = async (keeper: Keeper, edition: Edition): Promise<void> => {
   const { store, device, tabs, keptEditions } = keeper;
