@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { tableRowCells } from '../core/formats/rate-table-csv.ts';
+import { tableRowCells } from '../core/formats/rate-table.ts';
 import type { RateTable } from '../core/model/price.ts';
 import { findTableRow, indexTable } from '../core/price/table.ts';
 import { compile, type CompiledBook } from '../core/quote/compile.ts';

@@ -2,21 +2,12 @@ import { answersAtOnce } from '../carriers/stand-ins.ts';
 import { readShapes } from '../core/formats/area-geojson.ts';
 import { guessMapping } from '../core/formats/list-columns.ts';
 import { readOrders } from '../core/formats/orders.ts';
-import { orderCells, ORDER_HEADINGS, readOrderRows } from '../core/formats/orders-csv.ts';
+import { orderCells, ordersSheet, readOrderRows } from '../core/formats/orders-csv.ts';
 import { pastedSteps } from '../core/formats/pasted-steps.ts';
-import {
-  postalHeadings,
-  postalLineCells,
-  POSTAL_COLUMNS,
-  readPostalLines,
-} from '../core/formats/postal-list-csv.ts';
-import {
-  ownMeaning,
-  readTableRows,
-  TABLE_COLUMNS,
-  tableHeadings,
-  tableRowCells,
-} from '../core/formats/rate-table-csv.ts';
+import { placeless, readList, sheetOf } from '../core/formats/list-format.ts';
+import { POSTAL_LIST, postalLineCells } from '../core/formats/postal-list.ts';
+import { ownMeaning, RATE_TABLE, tableRowCells, tableSheet } from '../core/formats/rate-table.ts';
+import type { SheetColumn } from '../core/formats/sheet-column.ts';
 import { readBook, readRequest, readTestOrders } from '../core/formats/read.ts';
 import { repaired } from '../core/formats/repair.ts';
 import {
@@ -131,11 +122,13 @@ const ordersCase = ({ orders }: Seeds, draw: Draw): Outcome => {
   };
 };
 
+const headingsOf = (columns: readonly SheetColumn[]): string[] => columns.map(({ heading }) => heading);
+
 const ordersCsvCase = ({ orders }: Seeds, draw: Draw): Outcome => {
-  const text = csvText([[...ORDER_HEADINGS], ...orders.slice(0, 4).map(orderCells)]);
-  const read = readOrderRows(parseCsv(mutatedText(text, draw)).rows);
-  const written = csvText([[...ORDER_HEADINGS], ...read.orders.map(orderCells)]);
-  const again = readOrderRows(parseCsv(written).rows).orders;
+  const text = csvText([headingsOf(ordersSheet()), ...orders.slice(0, 4).map(orderCells)]);
+  const read = readOrderRows(parseCsv(mutatedText(text, draw)).rows, placeless('.'));
+  const written = csvText([headingsOf(ordersSheet()), ...read.orders.map(orderCells)]);
+  const again = readOrderRows(parseCsv(written).rows, placeless('.')).orders;
   const isSame = same(again.map(orderCells), read.orders.map(orderCells));
   return { taken: read.orders.length > 0, wrongs: isSame ? [] : ['a table of orders is not read again'] };
 };
@@ -144,11 +137,14 @@ const tableCase = ({ demo }: Seeds, draw: Draw): Outcome => {
   const { basis, rows } = draw.of(demo.book.rateTables);
   const { decimals } = ownMeaning(basis, 2);
   const write = (items: typeof rows): string =>
-    csvText([tableHeadings(basis), ...items.slice(0, 20).map((row) => tableRowCells(row, basis, decimals))]);
+    csvText([
+      headingsOf(tableSheet(basis)),
+      ...items.slice(0, 20).map((row) => tableRowCells(row, basis, decimals)),
+    ]);
   const readAgain = (text: string) => {
     const { rows: cells } = parseCsv(text);
-    return readTableRows(cells, guessMapping(cells[0] ?? [], TABLE_COLUMNS), ownMeaning(basis, decimals))
-      .items;
+    const mapping = guessMapping(cells[0] ?? [], RATE_TABLE.columns);
+    return readList(RATE_TABLE, cells, mapping, ownMeaning(basis, decimals), placeless('.')).items;
   };
   const items = readAgain(mutatedText(write(rows), draw)).slice(0, 20);
   return {
@@ -158,14 +154,22 @@ const tableCase = ({ demo }: Seeds, draw: Draw): Outcome => {
 };
 
 const postalCase = ({ demo }: Seeds, draw: Draw): Outcome => {
-  const text = csvText([postalHeadings(), ...demo.book.postalList.slice(0, 20).map(postalLineCells)]);
+  const text = csvText([
+    headingsOf(sheetOf(POSTAL_LIST.columns)),
+    ...demo.book.postalList.slice(0, 20).map(postalLineCells),
+  ]);
   const { rows } = parseCsv(mutatedText(text, draw));
-  const { items } = readPostalLines(rows, guessMapping(rows[0] ?? [], POSTAL_COLUMNS), {
-    home: 'CA',
-    countryOf: (name) => (/^[a-z]{2}$/i.test(name) ? name.toUpperCase() : null),
-    isWhole: () => () => true,
-    isBeginning: () => () => true,
-  });
+  const mapping = guessMapping(rows[0] ?? [], POSTAL_LIST.columns);
+  const { items } = readList(
+    POSTAL_LIST,
+    rows,
+    mapping,
+    { home: 'CA' },
+    {
+      ...placeless('.'),
+      countryOf: (name) => (/^[a-z]{2}$/i.test(name) ? name.toUpperCase() : null),
+    },
+  );
   return { taken: items.length > 0, wrongs: [] };
 };
 

@@ -3,7 +3,7 @@ import type { Position } from '../model/delivery.ts';
 import { makeArea } from '../testing/book.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
 import { readShapes, shapesText } from './area-geojson.ts';
-import { roundCells, roundGeoJson, ROUND_HEADINGS, type RoundStop } from './round-files.ts';
+import { roundCells, roundGeoJson, roundSheet, type RoundStop } from './round-files.ts';
 import { makeRequest, YARD_POINT, northOfYard } from '../testing/book.ts';
 
 const SQUARE: Position[] = [
@@ -112,7 +112,7 @@ describe('a delivery round in files', () => {
 
   test('is a line of the table for each stop', () => {
     const cells = roundCells(stops)(stops[1] as RoundStop);
-    expect(cells).toHaveLength(ROUND_HEADINGS.length);
+    expect(cells).toHaveLength(roundSheet().length);
     expect(cells.slice(0, 6)).toEqual(['2', '8', 'Ines Varga', '4 Tide Lane', 'B3H', 'Halifax']);
     expect(cells.at(-1)).toBe('250');
   });

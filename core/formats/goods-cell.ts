@@ -1,13 +1,8 @@
-import {
-  COLUMN_NAMES,
-  type GoodsColumn,
-  type LengthUnit,
-  type Mapped,
-  type WeightUnit,
-} from '../goods/columns.ts';
-import { fault, type Fault } from '../model/fault.ts';
+import type { Fault } from '../model/fault.ts';
 import { goodSchema, type Good } from '../model/good.ts';
 import type { DisplayFormat } from '../words/figure.ts';
+import { COLUMN_NAMES, usualUnit, type GoodsColumn } from './goods-columns.ts';
+import { unread } from './list-format.ts';
 import { typedSize } from './size-typed.ts';
 import { typedLength, typedMoney, typedNumber, typedWeight, type Typed, type Mark } from './typed.ts';
 
@@ -116,21 +111,14 @@ const READERS: Record<GoodsColumn, Reader> = {
   madeIn: words('madeIn', 60),
 };
 
-const DEFAULT_UNIT: Partial<Record<GoodsColumn, WeightUnit | LengthUnit>> = { weight: 'kg' };
-
-/** Where a cell is, as a fault names it: 'row 12, Weight'. Rows count from 1, the headings being row 1. */
-export const cellPlace = (row: number, column: GoodsColumn | null): string =>
-  column === null ? `row ${row}` : `row ${row}, ${COLUMN_NAMES[column]}`;
-
-/** What one filled cell holds, or the fault of it, located by row and column. */
+/** What one filled cell holds, or the fault of it, located by row and column; a bare figure is in `unit`. */
 export const readCell = (
   text: string,
-  { column, unit }: Mapped & { column: GoodsColumn },
+  column: GoodsColumn,
+  unit: string | undefined,
   row: number,
   reading: CellReading,
 ): { value: CellValue } | { fault: Fault } => {
-  const cell = READERS[column](text.trim(), unit ?? DEFAULT_UNIT[column] ?? 'cm', reading);
-  if (cell.ok) return { value: cell.value };
-  const shown = text.length > 40 ? `${text.slice(0, 40)}…` : text;
-  return { fault: fault('cell-unread', cellPlace(row, column), { text: shown, expected: cell.expected }) };
+  const cell = READERS[column](text, unit ?? usualUnit(column, 'metric') ?? '', reading);
+  return cell.ok ? { value: cell.value } : { fault: unread(row, COLUMN_NAMES[column], text, cell.expected) };
 };

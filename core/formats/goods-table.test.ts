@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { goodsDifference, sizeFigure } from '../goods/difference.ts';
-import { COLUMN_NAMES, GOODS_COLUMNS, guessColumns } from '../goods/columns.ts';
 import type { Good } from '../model/good.ts';
 import { makeGood } from '../testing/book.ts';
 import { faultSentence } from '../words/fault-sentence.ts';
 import type { CellReading } from './goods-cell.ts';
-import { goodCells, readGoodsTable, WRITTEN_COLUMNS, type TableTaking } from './goods-table.ts';
+import { GOODS_COLUMNS, guessColumns } from './goods-columns.ts';
+import { goodCells, goodsSheet, readGoodsTable, type TableTaking } from './goods-table.ts';
+import { placeless } from './list-format.ts';
 import { typedSize } from './size-typed.ts';
 
 const READING: CellReading = {
@@ -17,7 +18,12 @@ const KEEP: TableTaking = { empty: 'leaves', others: 'kept' };
 const CLEAR: TableTaking = { empty: 'clears', others: 'removed' };
 
 const take = (rows: string[][], here: Good[] = [], taking = KEEP, reading = READING) =>
-  readGoodsTable(rows, guessColumns(rows[0] ?? [], reading.display.units), here, reading, taking);
+  readGoodsTable(
+    rows,
+    guessColumns(rows[0] ?? [], reading.display.units),
+    { ...reading, here, taking },
+    placeless(reading.mark),
+  );
 
 describe('a size as people write it', () => {
   test.each([
@@ -64,7 +70,9 @@ describe('the columns of a table', () => {
 
   test('knows each column by the heading it is saved under, and by former ones', () => {
     const columnsOf = (headings: string[]) => guessColumns(headings, 'metric').map(({ column }) => column);
-    expect(columnsOf(GOODS_COLUMNS.map((column) => COLUMN_NAMES[column]))).toEqual([...GOODS_COLUMNS]);
+    expect(columnsOf(GOODS_COLUMNS.map(({ name }) => name))).toEqual(
+      GOODS_COLUMNS.map(({ column }) => column),
+    );
     expect(columnsOf(['Travels free', 'Its own shipping price'])).toEqual(['chargeFree', 'shippingPrice']);
   });
 
@@ -268,7 +276,7 @@ test('written and read back, any goods are the same goods', () => {
         const reading: CellReading = { ...READING, display: { decimals: 2, units } };
         const read = take(
           [
-            WRITTEN_COLUMNS.map((column) => COLUMN_NAMES[column]),
+            goodsSheet().map(({ heading }) => heading),
             ...goods.map((good) => goodCells(good, reading.display)),
           ],
           [],

@@ -1,8 +1,20 @@
-import { COLUMN_NAMES, GOODS_COLUMNS, type GoodsColumn, type Mapped } from '../goods/columns.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import type { Good, Size } from '../model/good.ts';
 import { exactFigure, plainMoney, type DisplayFormat } from '../words/figure.ts';
-import { cellPlace, readCell, type CellReading, type CellValue } from './goods-cell.ts';
+import { readCell, type CellReading, type CellValue } from './goods-cell.ts';
+import { COLUMN_NAMES, GOODS_COLUMNS, SIDES, type GoodsColumn, type Mapped } from './goods-columns.ts';
+import {
+  cellAt,
+  mappingFaults,
+  readList,
+  sheetOf,
+  type ListFormat,
+  type ListMapping,
+  type ReadingContext,
+  type RowCells,
+  type RowResult,
+} from './list-format.ts';
+import type { SheetColumn } from './sheet-column.ts';
 
 /** What to do with the goods that are here, as the person chose it. */
 export interface TableTaking {
@@ -21,25 +33,26 @@ export interface GoodsTable {
   faults: Fault[];
 }
 
-type PlacedColumn = Mapped & { column: GoodsColumn; at: number };
+/** How a file of products is meant: the shop's currency, units and groups, what is here, and the unit of each column. */
+interface GoodsMeaning extends Omit<CellReading, 'mark'> {
+  here: readonly Good[];
+  taking: TableTaking;
+  units: Partial<Record<GoodsColumn, string>>;
+}
 
 const NEEDED: readonly GoodsColumn[] = ['sku', 'name', 'price'];
 const NEVER_CLEARED: readonly GoodsColumn[] = ['sku', 'name', 'price', 'fulfilment'];
 
-/** What is wrong with the columns before any row is read. */
-export const columnFaults = (mapped: readonly Mapped[], here: readonly Good[]): Fault[] => {
-  const columns = mapped.flatMap(({ column }) => (column === null ? [] : [column]));
-  const twice = columns.filter((column, at) => columns.indexOf(column) < at);
-  const needed = here.length > 0 ? (['sku'] as const) : NEEDED;
-  const named = (column: GoodsColumn): Fault['detail'] => ({ column: COLUMN_NAMES[column] });
+/** What is wrong with the columns: new products need a name and a price, and a size is one column or three. */
+const wrongColumns = (mapping: ListMapping<GoodsColumn>, { here }: GoodsMeaning): Fault[] => {
+  const needed = here.length > 0 ? ['sku'] : NEEDED;
+  const isTwofold = mapping.includes('size') && SIDES.some((side) => mapping.includes(side));
   return [
-    ...needed
-      .filter((column) => !columns.includes(column))
-      .map((column) => fault('column-missing', 'row 1', named(column))),
-    ...[...new Set(twice)].map((column) => fault('column-twice', 'row 1', named(column))),
-    ...(columns.includes('size') && columns.some((column) => ['length', 'width', 'height'].includes(column))
-      ? [fault('column-twice', 'row 1', named('size'))]
-      : []),
+    ...mappingFaults(
+      mapping,
+      GOODS_COLUMNS.map((one) => ({ ...one, needed: needed.includes(one.column) })),
+    ),
+    ...(isTwofold ? [fault('column-twice', 'row 1', { column: COLUMN_NAMES.size })] : []),
   ];
 };
 
@@ -50,21 +63,22 @@ interface RowReading {
 }
 
 const readRow = (
-  cells: readonly string[],
+  cell: RowCells<GoodsColumn>,
   row: number,
-  taken: readonly PlacedColumn[],
+  columns: readonly GoodsColumn[],
+  units: GoodsMeaning['units'],
   reading: CellReading,
 ): RowReading => {
   const read: RowReading = { cells: [], empty: [], faults: [] };
-  for (const one of taken) {
-    const text = (cells[one.at] ?? '').trim();
+  for (const column of columns) {
+    const text = cell(column);
     if (text === '') {
-      read.empty.push(one.column);
+      read.empty.push(column);
       continue;
     }
-    const cell = readCell(text, one, row, reading);
-    if ('fault' in cell) read.faults.push(cell.fault);
-    else read.cells.push(cell.value);
+    const found = readCell(text, column, units[column], row, reading);
+    if ('fault' in found) read.faults.push(found.fault);
+    else read.cells.push(found.value);
   }
   return read;
 };
@@ -79,11 +93,9 @@ const sizeOf = (
   if (Object.keys(sides).length === 0) return {};
   const { length, width, height } = { ...before?.size, ...sides };
   if (length === undefined || width === undefined || height === undefined)
-    return fault('sides-incomplete', cellPlace(row, 'size'));
+    return fault('sides-incomplete', cellAt(row, COLUMN_NAMES.size));
   return { size: { length, width, height } };
 };
-
-const SIDES: readonly GoodsColumn[] = ['length', 'width', 'height'];
 
 /** A good without the optional fields that the row leaves empty. */
 const cleared = (good: Good, empty: readonly GoodsColumn[]): Good => {
@@ -104,85 +116,73 @@ const goodOf = (
   before: Good | undefined,
   row: number,
   taking: TableTaking,
-): { good: Good } | { faults: Fault[] } => {
+): RowResult<Good> => {
   const size = sizeOf(read.cells, before, row);
   const fields: Partial<Good> = Object.assign({}, ...read.cells.map(({ side: _, ...field }) => field));
   const missing = before
     ? []
     : NEEDED.filter((column) => read.empty.includes(column) || !(column in fields))
-        .filter((column) => !read.faults.some(({ path }) => path === cellPlace(row, column)))
-        .map((column) => fault('cell-missing', cellPlace(row, column)));
+        .filter((column) => !read.faults.some(({ path }) => path === cellAt(row, COLUMN_NAMES[column])))
+        .map((column) => fault('cell-missing', cellAt(row, COLUMN_NAMES[column])));
   const faults = [...read.faults, ...missing, ...('code' in size ? [size] : [])];
   if (faults.length > 0 || 'code' in size) return { faults };
   const start = before ?? ({ fulfilment: 'physical' } as Good);
   const kept = taking.empty === 'clears' ? cleared(start, read.empty) : start;
-  return { good: without({ ...kept, ...fields, ...size }) };
+  return { item: without({ ...kept, ...fields, ...size }) };
 };
 
-const takenOf = (mapped: readonly Mapped[]): PlacedColumn[] =>
-  mapped.flatMap(({ column, unit }, at) =>
-    column === null ? [] : [{ column, at, ...(unit === undefined ? {} : { unit }) }],
-  );
+const rowReader = (
+  { here, taking, units, ...shop }: GoodsMeaning,
+  { mark }: ReadingContext,
+  mapping: ListMapping<GoodsColumn>,
+): ((cell: RowCells<GoodsColumn>, row: number) => RowResult<Good>) => {
+  const columns = mapping.filter((column) => column !== null);
+  const known = new Map(here.map((good) => [good.sku, good]));
+  return (cell, row) => {
+    const sku = cell('sku');
+    if (sku === '') return { faults: [fault('cell-missing', cellAt(row, COLUMN_NAMES.sku))] };
+    const read = readRow(cell, row, columns, units, { ...shop, mark });
+    return goodOf(read, known.get(sku), row, taking);
+  };
+};
 
-const isBlank = (cells: readonly string[]): boolean => cells.every((cell) => cell.trim() === '');
-
-/** One row over what is here: its good, or its faults. */
-const takeRow = (
-  cells: readonly string[],
-  row: number,
-  taken: readonly PlacedColumn[],
-  here: ReadonlyMap<string, Good>,
-  seen: ReadonlyMap<string, number>,
-  reading: CellReading,
-  taking: TableTaking,
-  width: number,
-): { good: Good } | { faults: Fault[] } => {
-  if (cells.slice(width).some((cell) => cell.trim() !== ''))
-    return { faults: [fault('row-too-long', cellPlace(row, null), { cells: cells.length, columns: width })] };
-  const sku = (cells[taken.find(({ column }) => column === 'sku')?.at ?? -1] ?? '').trim();
-  if (sku === '') return { faults: [fault('cell-missing', cellPlace(row, 'sku'))] };
-  const first = seen.get(sku);
-  if (first !== undefined)
-    return { faults: [fault('cell-duplicate', cellPlace(row, 'sku'), { text: sku, row: first })] };
-  return goodOf(readRow(cells, row, taken, reading), here.get(sku), row, taking);
+/** Products: a row names its product by stock number, and fills in what it says of it. */
+const GOODS: ListFormat<GoodsColumn, Good, GoodsMeaning> = {
+  columns: GOODS_COLUMNS,
+  wrongColumns,
+  rowReader,
+  unique: { column: 'sku', key: ({ sku }) => sku },
 };
 
 /**
- * A table of goods over the goods that are here. `rows` begin with the headings; a row names its good by
- * stock number. Figures may carry their units; bare ones are in the unit of their column. Rows with a
- * fault are left out and each fault says its row and column.
+ * A table of products over those that are here. `rows` begin with the headings. Figures may carry their units; bare ones
+ * are in the unit of their column.
  */
 export const readGoodsTable = (
   rows: readonly (readonly string[])[],
   mapped: readonly Mapped[],
-  here: readonly Good[],
-  reading: CellReading,
-  taking: TableTaking,
+  meaning: Omit<GoodsMeaning, 'units'>,
+  context: ReadingContext,
 ): GoodsTable => {
-  const faults = columnFaults(mapped, here);
-  if (faults.length > 0) return { goods: [...here], sound: 0, faulty: Math.max(rows.length - 1, 0), faults };
-  const taken = takenOf(mapped);
-  const known = new Map(here.map((good) => [good.sku, good]));
-  const seen = new Map<string, number>();
-  const table = new Map<string, Good>();
-  let faulty = 0;
-  rows.slice(1).forEach((cells, at) => {
-    if (isBlank(cells)) return;
-    const result = takeRow(cells, at + 2, taken, known, seen, reading, taking, mapped.length);
-    if ('faults' in result) {
-      faults.push(...result.faults);
-      faulty += 1;
-      return;
-    }
-    seen.set(result.good.sku, at + 2);
-    table.set(result.good.sku, result.good);
-  });
-  const goods = taking.others === 'kept' ? [...new Map([...known, ...table]).values()] : [...table.values()];
-  return { goods, sound: table.size, faulty, faults };
+  const { here, taking } = meaning;
+  const units = Object.fromEntries(
+    mapped.flatMap(({ column, unit }) => (column === null ? [] : [[column, unit]])),
+  );
+  const mapping = mapped.map(({ column }) => column);
+  const { items, faults, faulty } = readList(GOODS, rows, mapping, { ...meaning, units }, context);
+  const isWrong = wrongColumns(mapping, { ...meaning, units }).length > 0;
+  const keepsOthers = isWrong || taking.others === 'kept';
+  const goods = keepsOthers
+    ? [...new Map([...here, ...items].map((good) => [good.sku, good])).values()]
+    : items;
+  return { goods, sound: items.length, faulty, faults };
 };
 
 /** The columns that are written: a size is one, not three sides. */
-export const WRITTEN_COLUMNS = GOODS_COLUMNS.filter((column) => !SIDES.includes(column));
+const WRITTEN = GOODS_COLUMNS.filter(({ column }) => !SIDES.includes(column));
+
+export const goodsSheet = (): SheetColumn[] => sheetOf(WRITTEN);
+
 const yes = (value: boolean | undefined): string => (value ? 'yes' : '');
 
 const sizeCell = ({ length, width, height }: Size): string =>
@@ -219,4 +219,4 @@ const cellText = (good: Good, column: GoodsColumn, { decimals }: DisplayFormat):
 
 /** A product as the cells of its row: read back, it is the same product to the gram and the millimetre. */
 export const goodCells = (good: Good, display: DisplayFormat): string[] =>
-  WRITTEN_COLUMNS.map((column) => cellText(good, column, display));
+  WRITTEN.map(({ column }) => cellText(good, column, display));

@@ -1,43 +1,65 @@
-import { fault, type Fault } from '../model/fault.ts';
+import type { Fault } from '../model/fault.ts';
 import { pastOrderSchema, type PastOrder } from '../model/order.ts';
 import { parseWith } from '../model/schema-fault.ts';
+import { guessMapping } from './list-columns.ts';
+import {
+  cellAt,
+  listColumn,
+  readList,
+  sheetOf,
+  type ListFormat,
+  type ReadingContext,
+  type RowCells,
+} from './list-format.ts';
+import { numbers, words, type ColumnAbout, type SheetColumn } from './sheet-column.ts';
 import { orderUpToDate } from './version-1.ts';
 
 /** Orders in and out as a table: one row an order, its goods as '2 x pot-26; 1 x trowel', amounts in minor units. */
 
-export const ORDER_HEADINGS = [
-  'number',
-  'placed_at',
-  'status',
-  'recipient',
-  'email',
-  'phone',
-  'billing_name',
-  'billing_address',
-  'kind',
-  'choice',
-  'choice_name',
-  'charge',
-  'choice_total',
-  'fallback_charged',
-  'total',
-  'slot_start',
-  'slot_end',
-  'country',
-  'subdivision',
-  'postal_code',
-  'town',
-  'address',
-  'goods',
-  'discount',
-  'customer',
-  'channel',
-  'cost',
-  'payment',
-  'language',
-  'choice_shown_as',
-] as const;
-export type OrderHeading = (typeof ORDER_HEADINGS)[number];
+const MINOR = 'in minor units: 1250 is 12.50.';
+
+const ABOUT = {
+  number: words('Tells the orders apart.'),
+  placed_at: words('When it was placed, with the offset from UTC.'),
+  status: words('How far it is: placed, packed, booked, on its way, handed over, cancelled.'),
+  recipient: words('Who gets it.'),
+  email: words('How the customer is reached.'),
+  phone: words('How the customer is reached.'),
+  billing_name: words('Whom the bill goes to, where that is another.'),
+  billing_address: words('Where the bill goes to, where that is elsewhere.'),
+  kind: words('shipping, delivery, pickup or nothing-to-ship.'),
+  choice: words('The way that was chosen, by its id.'),
+  choice_name: words('What the way is called.'),
+  charge: numbers(`The charge for it, ${MINOR}`),
+  choice_total: numbers(`The charge with its tax, ${MINOR}`),
+  fallback_charged: words('yes where a fallback stood in for the carrier.'),
+  total: numbers(`The whole order, ${MINOR}`),
+  slot_start: words('The time that was chosen: from.'),
+  slot_end: words('The time that was chosen: to.'),
+  country: words('Two letters, such as CA.'),
+  subdivision: words('As CA-NS.'),
+  postal_code: words('The postal code.'),
+  town: words('The town.'),
+  address: words('The lines of the address.'),
+  goods: words('As “2 x pot-26; 1 x trowel”.'),
+  discount: numbers(`What was taken off, ${MINOR}`),
+  customer: words('The customer’s group.'),
+  channel: words('Where it was ordered.'),
+  cost: numbers(`What the carrier took, ${MINOR}`),
+  payment: words('How it is paid.'),
+  language: words('The language it was ordered in.'),
+  choice_shown_as: words('What the way was called in that language.'),
+} satisfies Record<string, ColumnAbout>;
+export type OrderHeading = keyof typeof ABOUT;
+
+const NEEDED: readonly OrderHeading[] = ['number', 'placed_at', 'kind', 'choice', 'charge', 'goods'];
+
+const ORDER_COLUMNS = (Object.keys(ABOUT) as OrderHeading[]).map((heading) =>
+  listColumn(heading, heading, ABOUT[heading], [], { needed: NEEDED.includes(heading) }),
+);
+
+/** The columns of the orders. */
+export const ordersSheet = (): SheetColumn[] => sheetOf(ORDER_COLUMNS);
 
 const text = (value: string | number | undefined): string => (value === undefined ? '' : String(value));
 
@@ -98,10 +120,10 @@ export const orderCells = (order: PastOrder): string[] => {
     language: text(order.language),
     choice_shown_as: text(chosen.shownAs),
   };
-  return ORDER_HEADINGS.map((heading) => cells[heading]);
+  return ORDER_COLUMNS.map(({ column }) => cells[column]);
 };
 
-type Cell = (heading: OrderHeading) => string;
+type Cell = RowCells<OrderHeading>;
 
 /** Fields that are there; an empty cell is none. */
 const given = (fields: Record<string, string>): Record<string, string> =>
@@ -194,8 +216,6 @@ export interface OrdersRead {
   faults: Fault[];
 }
 
-const NEEDED: readonly OrderHeading[] = ['number', 'placed_at', 'kind', 'choice', 'charge', 'goods'];
-
 /** The columns by what they fill in an order. */
 const COLUMNS: Record<string, OrderHeading> = {
   'request.placedAt': 'placed_at',
@@ -222,55 +242,39 @@ const COLUMNS: Record<string, OrderHeading> = {
 };
 
 /** The faults of a row by its columns, each told once. */
-const rowFaults = (faults: readonly Fault[], row: string): Fault[] => {
+const rowFaults = (faults: readonly Fault[], row: number): Fault[] => {
   const told = new Set<string>();
   return faults.flatMap((one) => {
     const column = COLUMNS[one.path] ?? (one.path.startsWith('request.lines') ? 'goods' : one.path);
-    const path = `${row}, ${column}`;
+    const path = cellAt(row, column);
     if (told.has(`${path} ${one.code}`)) return [];
     told.add(`${path} ${one.code}`);
     return [{ ...one, path }];
   });
 };
 
-const plain = (heading: string): string =>
-  heading
-    .trim()
-    .toLowerCase()
-    .replace(/[\s-]+/g, '_');
+/** Orders as this program writes them. */
+const ORDERS: ListFormat<OrderHeading, PastOrder & { isStateless: boolean }, null> = {
+  columns: ORDER_COLUMNS,
+  rowReader: () => (cell, row) => {
+    const order = parseWith(pastOrderSchema, orderUpToDate(asOrder(cell)));
+    return order.ok
+      ? { item: { ...order.value, isStateless: cell('status') === '' } }
+      : { faults: rowFaults(order.faults, row) };
+  },
+  unique: { column: 'number', key: ({ number }) => number },
+};
 
 /**
  * The orders of a table whose first row has the headings. Faults: a heading is missing; a row that is no sound order is
  * left out, and named with what is wrong.
  */
-export const readOrderRows = ([headings = [], ...rows]: readonly string[][]): OrdersRead => {
-  const at = new Map(headings.map((heading, index) => [plain(heading), index]));
-  const missing = NEEDED.filter((heading) => !at.has(heading));
-  if (missing.length > 0)
-    return {
-      orders: [],
-      stateless: new Set(),
-      faults: [fault('orders-columns', 'row 1', { columns: missing.join(', ') })],
-    };
-  const stateless = new Set<string>();
-  const read: OrdersRead = { orders: [], stateless, faults: [] };
-  const seen = new Set<string>();
-  rows.forEach((cells, index) => {
-    if (cells.every((cell) => cell.trim() === '')) return;
-    const row = `row ${index + 2}`;
-    const cell: Cell = (heading) => (cells[at.get(heading) ?? -1] ?? '').trim();
-    const order = parseWith(pastOrderSchema, orderUpToDate(asOrder(cell)));
-    if (!order.ok) {
-      read.faults.push(...rowFaults(order.faults, row));
-    } else if (seen.has(order.value.number)) {
-      read.faults.push(
-        fault('duplicate-number', row, { number: order.value.number, first: 'a row before it' }),
-      );
-    } else {
-      seen.add(order.value.number);
-      read.orders.push(order.value);
-      if (cell('status') === '') stateless.add(order.value.number);
-    }
-  });
-  return read;
+export const readOrderRows = (rows: readonly string[][], context: ReadingContext): OrdersRead => {
+  const mapping = guessMapping(rows[0] ?? [], ORDER_COLUMNS);
+  const { items, faults } = readList(ORDERS, rows, mapping, null, context);
+  return {
+    orders: items.map(({ isStateless: _, ...order }) => order),
+    stateless: new Set(items.filter(({ isStateless }) => isStateless).map(({ number }) => number)),
+    faults,
+  };
 };

@@ -1,16 +1,18 @@
 import { guessMapping } from './list-columns.ts';
-import { PAST_COLUMNS } from './past-order-columns.ts';
-import { readPastOrders, type PastMeaning } from './past-orders-table.ts';
+import { placeless, readList, type ReadingContext } from './list-format.ts';
+import { PAST_ORDERS, type PastMeaning } from './past-orders-table.ts';
 
 const MEANING: PastMeaning = {
   decimals: 2,
-  mark: '.',
   unit: 'kg',
   units: 'metric',
   dates: 'day-first',
   home: 'CA',
+  subdivisions: new Map([['CA', [{ code: 'CA-NS', name: 'Nova Scotia' }]]]),
+};
+const CONTEXT: ReadingContext = {
+  ...placeless('.'),
   countryOf: (text) => ({ canada: 'CA', us: 'US' })[text.toLowerCase()] ?? null,
-  regionOf: (_, text) => (text === 'Nova Scotia' ? 'CA-NS' : null),
 };
 const HEADINGS = [
   'Order no',
@@ -24,7 +26,13 @@ const HEADINGS = [
   'Province',
 ];
 const read = (rows: string[][], meaning: Partial<PastMeaning> = {}, headings = HEADINGS) =>
-  readPastOrders([headings, ...rows], guessMapping(headings, PAST_COLUMNS), { ...MEANING, ...meaning });
+  readList(
+    PAST_ORDERS,
+    [headings, ...rows],
+    guessMapping(headings, PAST_ORDERS.columns),
+    { ...MEANING, ...meaning },
+    CONTEXT,
+  );
 const ROW = ['A-7', '03/04/2026 15:30', 'Parcel', '$12.50', '9.80', '1.2', '48', 'B3H 2Y9', ''];
 const over = (changes: Record<number, string>): string[] => ROW.map((cell, at) => changes[at] ?? cell);
 

@@ -7,18 +7,86 @@ import type { Line } from '../model/request.ts';
 import { localDateSchema } from '../model/unit.ts';
 import {
   cellAt,
-  cellsBy,
-  mappingFaults,
-  readList,
+  listColumn,
   unread,
-  type ListMapping,
-  type ListReading,
-} from './list-columns.ts';
+  type ListColumn,
+  type ListFormat,
+  type ReadingContext,
+  type RowCells,
+  type RowResult,
+} from './list-format.ts';
 import { goodsOf } from './orders-csv.ts';
-import { PAST_COLUMNS, type PastColumn } from './past-order-columns.ts';
-import { typedMoney, typedWeight, type Mark } from './typed.ts';
+import { numbers, words } from './sheet-column.ts';
+import { typedMoney, typedWeight } from './typed.ts';
 
-const NAMES = Object.fromEntries(PAST_COLUMNS.map(({ column: key, name }) => [key, name])) as Record<
+/** The columns of past orders from anywhere. */
+export type PastColumn =
+  | 'number'
+  | 'placed'
+  | 'service'
+  | 'charged'
+  | 'cost'
+  | 'goods'
+  | 'weight'
+  | 'subtotal'
+  | 'country'
+  | 'region'
+  | 'postalCode'
+  | 'town';
+
+const COLUMNS: readonly ListColumn<PastColumn>[] = [
+  listColumn(
+    'number',
+    'Number',
+    words('Tells the orders apart.'),
+    ['order', 'order number', 'order no', 'order id', 'id', 'no', 'reference'],
+    { needed: true },
+  ),
+  listColumn(
+    'placed',
+    'Date',
+    words('The day or the moment it was placed.'),
+    ['placed', 'placed at', 'order date', 'created', 'created at', 'ordered', 'when'],
+    { needed: true },
+  ),
+  listColumn('service', 'Service', words('What the way was called.'), [
+    ...['shipping method', 'delivery', 'method', 'shipping', 'choice', 'choice name'],
+  ]),
+  listColumn(
+    'charged',
+    'Charged',
+    numbers('What the customer paid for getting it.'),
+    ['charge', 'shipping charged', 'shipping price', 'postage', 'delivery charge'],
+    { needed: true },
+  ),
+  listColumn('cost', 'Cost', numbers('What the carrier took.'), [
+    ...['shipping cost', 'carrier cost', 'label cost', 'paid', 'freight'],
+  ]),
+  listColumn('goods', 'Products', words('As “2 x pot-26; 1 x trowel”.'), [
+    'goods',
+    'items',
+    'lines',
+    'contents',
+  ]),
+  listColumn('weight', 'Weight', words('Of the whole order.'), ['total weight', 'gross weight', 'mass'], {
+    measured: true,
+  }),
+  listColumn('subtotal', 'Subtotal', numbers('The products together.'), [
+    ...['goods total', 'items total', 'products total', 'net', 'value', 'merchandise'],
+  ]),
+  listColumn('country', 'Country', words('By name, or two letters such as CA.'), [
+    ...['country code', 'ship country', 'shipping country', 'land'],
+  ]),
+  listColumn('region', 'Region', words('A province or state, by name or code.'), [
+    ...['province', 'state', 'subdivision', 'shipping province', 'county'],
+  ]),
+  listColumn('postalCode', 'Postal code', words('The postal code.'), [
+    ...['postcode', 'zip', 'zip code', 'postal', 'shipping zip'],
+  ]),
+  listColumn('town', 'Town', words('The town.'), ['city', 'place', 'shipping city']),
+];
+
+const NAMES = Object.fromEntries(COLUMNS.map(({ column, name }) => [column, name])) as Record<
   PastColumn,
   string
 >;
@@ -26,7 +94,6 @@ const NAMES = Object.fromEntries(PAST_COLUMNS.map(({ column: key, name }) => [ke
 /** How a file of past orders is meant. */
 export interface PastMeaning {
   decimals: number;
-  mark: Mark;
   /** The unit of weights that have none: 'kg', 'g', 'lb', 'oz'. */
   unit: string;
   units: 'metric' | 'imperial';
@@ -34,12 +101,26 @@ export interface PastMeaning {
   dates: 'day-first' | 'month-first';
   /** The country of orders that name none. */
   home: string;
-  /** The country, and the subdivision, of a name or code; null where it is none. */
-  countryOf: (text: string) => string | null;
-  regionOf: (country: string, text: string) => string | null;
+  /** The subdivisions of countries, by code and name; null where they are not at hand. */
+  subdivisions: ReadonlyMap<string, readonly { code: string; name: string }[]> | null;
 }
 
-type Cell = (column: PastColumn) => string;
+type Cell = RowCells<PastColumn>;
+
+/** A subdivision of a country by its code, the end of its code, or its name; null where it is none. */
+const regionOf = (
+  subdivisions: PastMeaning['subdivisions'],
+  country: string,
+  text: string,
+): string | null => {
+  const wanted = text.toLowerCase();
+  const found = subdivisions
+    ?.get(country)
+    ?.find(({ code, name }) =>
+      [code, code.slice(code.indexOf('-') + 1), name].some((one) => one.toLowerCase() === wanted),
+    );
+  return found?.code ?? null;
+};
 
 const SHORT_DATE = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4})\b(.*)$/;
 const TIME = /(\d{1,2}):(\d{2})/;
@@ -68,6 +149,7 @@ class RowReader {
     private readonly cell: Cell,
     private readonly row: number,
     private readonly meaning: PastMeaning,
+    private readonly context: ReadingContext,
   ) {}
 
   private unread(column: PastColumn, expected: string): void {
@@ -77,7 +159,7 @@ class RowReader {
   money(column: 'charged' | 'cost' | 'subtotal'): number | undefined {
     const text = this.cell(column);
     if (text === '') return undefined;
-    const typed = typedMoney(text, this.meaning.decimals, this.meaning.mark);
+    const typed = typedMoney(text, this.meaning.decimals, this.context.mark);
     if (typed.ok) return typed.value;
     this.unread(column, AMOUNT);
     return undefined;
@@ -92,8 +174,8 @@ class RowReader {
   weight(): number | undefined {
     const text = this.cell('weight');
     if (text === '') return undefined;
-    const { unit, units, mark } = this.meaning;
-    const typed = typedWeight(/[a-z]/i.test(text) ? text : `${text} ${unit}`, units, mark);
+    const { unit, units } = this.meaning;
+    const typed = typedWeight(/[a-z]/i.test(text) ? text : `${text} ${unit}`, units, this.context.mark);
     if (typed.ok) return typed.value;
     this.unread('weight', 'a weight, such as 1.2 kg');
     return undefined;
@@ -106,15 +188,15 @@ class RowReader {
   }
 
   destination(): Destination {
-    const { home, countryOf, regionOf } = this.meaning;
+    const { home, subdivisions } = this.meaning;
     const named = this.cell('country');
-    const country = named === '' ? home : countryOf(named);
+    const country = named === '' ? home : this.context.countryOf(named);
     if (country === null) this.unread('country', 'a country by name or in two letters, such as CA');
     const [region, code] = [this.cell('region'), this.cell('postalCode')];
     const subdivision =
       country === null
         ? null
-        : ((region === '' ? null : regionOf(country, region)) ??
+        : ((region === '' ? null : regionOf(subdivisions, country, region)) ??
           subdivisionOfCode(country, normaliseCode(country, code)) ??
           null);
     const [postalCode, city] = [this.cell('postalCode'), this.cell('town')];
@@ -147,52 +229,35 @@ class RowReader {
   }
 }
 
-const orderOf = (
-  cell: Cell,
-  row: number,
-  meaning: PastMeaning,
-): { item: PastOrder } | { faults: Fault[] } => {
-  const reader = new RowReader(cell, row, meaning);
-  const placedAt = reader.placed();
-  const [charge, cost] = [reader.charged(), reader.money('cost')];
-  const destination = reader.destination();
-  const lines = reader.lines();
-  if (reader.faults.length > 0) return { faults: reader.faults };
-  const name = cell('service') || 'Past order';
-  const order = pastOrderSchema.safeParse({
-    number: cell('number'),
-    request: { destination, lines, placedAt },
-    chosen: { id: 'past-order', kind: 'shipping', name, charge, total: charge },
-    ...(cost === undefined ? {} : { cost }),
-    status: 'handed-over',
-    history: [{ status: 'handed-over', at: placedAt }],
-  });
-  return order.success
-    ? { item: order.data }
-    : { faults: [unread(row, NAMES.number, cell('number'), 'an order number')] };
-};
+const rowReader =
+  (meaning: PastMeaning, context: ReadingContext) =>
+  (cell: Cell, row: number): RowResult<PastOrder> => {
+    const reader = new RowReader(cell, row, meaning, context);
+    const placedAt = reader.placed();
+    const [charge, cost] = [reader.charged(), reader.money('cost')];
+    const destination = reader.destination();
+    const lines = reader.lines();
+    if (reader.faults.length > 0) return { faults: reader.faults };
+    const name = cell('service') || 'Past order';
+    const order = pastOrderSchema.safeParse({
+      number: cell('number'),
+      request: { destination, lines, placedAt },
+      chosen: { id: 'past-order', kind: 'shipping', name, charge, total: charge },
+      ...(cost === undefined ? {} : { cost }),
+      status: 'handed-over',
+      history: [{ status: 'handed-over', at: placedAt }],
+    });
+    return order.success
+      ? { item: order.data }
+      : { faults: [unread(row, NAMES.number, cell('number'), 'an order number')] };
+  };
 
 /**
- * Past orders out of a file whose columns have any names. A row has its products, or a weight and a subtotal, which then
- * stand for them; it is taken as handed over. A number that is there twice is taken once.
+ * Past orders from anywhere, under columns of any names. A row has its products, or a weight and a subtotal, which then
+ * stand for them; it is taken as handed over.
  */
-export const readPastOrders = (
-  rows: readonly (readonly string[])[],
-  mapping: ListMapping<PastColumn>,
-  meaning: PastMeaning,
-): ListReading<PastOrder> => {
-  const faults = mappingFaults(mapping, PAST_COLUMNS);
-  if (faults.length > 0) return { items: [], rows: [], faults, faulty: Math.max(0, rows.length - 1) };
-  const cells = cellsBy(mapping);
-  const seen = new Map<string, number>();
-  return readList(rows, (row, at) => {
-    const cell = cells(row);
-    const first = seen.get(cell('number'));
-    if (first !== undefined)
-      return {
-        faults: [fault('cell-duplicate', cellAt(at, NAMES.number), { text: cell('number'), row: first })],
-      };
-    seen.set(cell('number'), at);
-    return orderOf(cell, at, meaning);
-  });
+export const PAST_ORDERS: ListFormat<PastColumn, PastOrder, PastMeaning> = {
+  columns: COLUMNS,
+  rowReader,
+  unique: { column: 'number', key: ({ number }) => number },
 };

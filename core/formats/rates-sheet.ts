@@ -4,7 +4,7 @@ import type { Rate } from '../model/rate.ts';
 import { kindOf } from '../price/kinds.ts';
 import type { FigureRow } from '../price/price-kind.ts';
 import { exactFigure, plainMoney, type DisplayFormat } from '../words/figure.ts';
-import type { ListColumn } from './list-columns.ts';
+import { listColumn, sheetOf, type ListColumn } from './list-format.ts';
 import { numbers, words, type ColumnAbout, type SheetColumn } from './sheet-column.ts';
 
 /** The columns of the rates of a board in a file. */
@@ -76,19 +76,15 @@ const COLUMNS: Record<RateColumn, { name: string; aliases: string[]; needed?: bo
 const NAMES = Object.keys(COLUMNS) as RateColumn[];
 
 export const RATE_COLUMNS: readonly ListColumn<RateColumn>[] = NAMES.map((column) => {
-  const { name, aliases, needed = false } = COLUMNS[column];
-  return { column, name, aliases, needed, measured: false };
+  const { name, aliases, needed, ...about } = COLUMNS[column];
+  return listColumn(column, name, about, aliases, needed === undefined ? {} : { needed });
 });
 
 /** What a column is called. */
 export const rateColumnName = (column: RateColumn): string => COLUMNS[column].name;
 
 /** The columns of the rates of a board. */
-export const ratesSheet = (): SheetColumn[] =>
-  NAMES.map((column) => {
-    const { name: heading, about, isNumber } = COLUMNS[column];
-    return { heading, about, isNumber };
-  });
+export const ratesSheet = (): SheetColumn[] => sheetOf(RATE_COLUMNS);
 
 /** A value of a measure as a file keeps it, to be read again to the last decimal. */
 const valueCell = (measure: Measure, value: number, { decimals }: DisplayFormat): string => {

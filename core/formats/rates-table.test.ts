@@ -5,6 +5,7 @@ import type { Rate } from '../model/rate.ts';
 import { currencyDecimals, type DisplayFormat } from '../words/figure.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
 import { guessMapping } from './list-columns.ts';
+import { placeless } from './list-format.ts';
 import { rateRowChanges } from './rates-changes.ts';
 import { RATE_COLUMNS, rateRowCells, rateRows, ratesSheet } from './rates-sheet.ts';
 import { readRates, type RatesRead } from './rates-table.ts';
@@ -17,7 +18,7 @@ const written = (book: Book): string[][] => [
   ...rateRows(book).map((row) => rateRowCells(row, book, display)),
 ];
 const read = (rows: string[][], empty: 'leaves' | 'clears' = 'clears', book = demoBook): RatesRead =>
-  readRates(rows, guessMapping(rows[0] ?? [], RATE_COLUMNS), book, { display, mark: '.', empty });
+  readRates(rows, guessMapping(rows[0] ?? [], RATE_COLUMNS), book, { display, empty }, placeless('.'));
 const rateOf = ({ rates }: { rates: readonly Rate[] }, id: string): Rate | undefined =>
   rates.find((rate) => rate.id === id);
 /** The steps of Parcel to the Maritimes, of which the second adds a share. */
@@ -207,6 +208,6 @@ describe('the rates of a board in a list', () => {
       ['Maritimes', '5'],
     ]);
     expect(sentences(found)).toEqual(['row 1: No column is “Service”, and each row needs one.']);
-    expect(found.rates).toBe(demoBook.rates);
+    expect(found.rates).toEqual(demoBook.rates);
   });
 });

@@ -7,7 +7,15 @@ import { kindOf } from '../price/kinds.ts';
 import type { FigureRow } from '../price/price-kind.ts';
 import { withCharge, withFreeFrom, withSubtotal } from '../price/rate-edges.ts';
 import type { DisplayFormat } from '../words/figure.ts';
-import { cellAt, cellsBy, mappingFaults, unread, type ListMapping } from './list-columns.ts';
+import {
+  cellAt,
+  readList,
+  unread,
+  type ListFormat,
+  type ListMapping,
+  type ReadingContext,
+  type RowCells,
+} from './list-format.ts';
 import { typedMeasure } from './measure-typed.ts';
 import { RATE_COLUMNS, rateColumnName, type RateColumn } from './rates-sheet.ts';
 import { typedMoney, typedPercent, type Mark } from './typed.ts';
@@ -15,7 +23,6 @@ import { typedMoney, typedPercent, type Mark } from './typed.ts';
 /** How the cells of a file are meant. */
 export interface RatesMeaning {
   display: DisplayFormat;
-  mark: Mark;
   /** Whether an empty cell of a column that the file has takes out what was there, or leaves it. */
   empty: 'leaves' | 'clears';
 }
@@ -32,19 +39,13 @@ export interface RatesRead {
 
 interface Row {
   at: number;
-  cell: (column: RateColumn) => string;
-}
-
-interface Cell {
+  cell: RowCells<RateColumn>;
   zoneId: string;
   serviceId: string;
 }
 
 /** The rows of one rate. */
-interface RateLines {
-  where: Cell;
-  rows: Row[];
-}
+type RateLines = readonly [first: Row, ...rest: Row[]];
 
 const plain = (text: string): string => text.trim().toLowerCase();
 
@@ -70,6 +71,7 @@ class RateReader {
   constructor(
     private readonly columns: ReadonlySet<RateColumn>,
     private readonly meaning: RatesMeaning,
+    private readonly mark: Mark,
   ) {}
 
   /** A figure of a column: null where its cell is empty; undefined where the file has no such column, or it is unread. */
@@ -89,20 +91,19 @@ class RateReader {
   }
 
   money(row: Row, column: RateColumn): number | null | undefined {
-    const { display, mark } = this.meaning;
     return this.figure(row, column, 'an amount, such as 12.50', (text) =>
-      typedMoney(text, display.decimals, mark),
+      typedMoney(text, this.meaning.display.decimals, this.mark),
     );
   }
 
   figures(row: Row, basis: Measure): FigureRow {
-    const { display, mark } = this.meaning;
+    const { display } = this.meaning;
     const from = this.figure(row, 'from', 'where the step begins, such as 2 kg', (text) =>
-      typedMeasure(basis, text, display, mark),
+      typedMeasure(basis, text, display, this.mark),
     );
     const amount = this.money(row, 'amount');
     const percent = this.figure(row, 'percent', 'a percentage, such as 12.5', (text) =>
-      typedPercent(text, mark),
+      typedPercent(text, this.mark),
     );
     return {
       ...(from === undefined ? {} : { from }),
@@ -183,10 +184,10 @@ const startOf = (
 
 const priceOf = (
   reader: RateReader,
-  { rows }: RateLines,
+  rows: RateLines,
   before: Rate | undefined,
 ): { price: Price } | { faults: Fault[] } => {
-  const first = rows[0] as Row;
+  const [first] = rows;
   const kind = reader.kind(first);
   const start = startOf(before, kind, reader.basis(first));
   if (reader.faults.length > 0) return { faults: reader.faults };
@@ -207,8 +208,8 @@ const rateOf = (
   lines: RateLines,
   rates: readonly Rate[],
 ): { rate: Rate } | { faults: Fault[] } => {
-  const { zoneId, serviceId } = lines.where;
-  const first = lines.rows[0] as Row;
+  const [first] = lines;
+  const { zoneId, serviceId } = first;
   const before = rates.find((one) => one.zoneId === zoneId && one.serviceId === serviceId);
   const found = priceOf(reader, lines, before);
   if ('faults' in found) return found;
@@ -223,35 +224,31 @@ const rateOf = (
   return reader.faults.length > 0 ? { faults: reader.faults } : { rate };
 };
 
-const isBlank = (cells: readonly string[]): boolean => cells.every((cell) => cell.trim() === '');
+/** Rows of rates, each with the zone and service that it names. */
+const RATE_ROWS: ListFormat<RateColumn, Row, Pick<Book, 'zones' | 'services'>> = {
+  columns: RATE_COLUMNS,
+  rowReader:
+    ({ zones, services }) =>
+    (cell, at) => {
+      const [zoneId, serviceId] = [named(zones, cell('zone')), named(services, cell('service'))];
+      if (zoneId !== null && serviceId !== null) return { item: { at, cell, zoneId, serviceId } };
+      const faults: Fault[] = [];
+      if (zoneId === null) faults.push(unread(at, 'Zone', cell('zone'), 'the name of a zone'));
+      if (serviceId === null) faults.push(unread(at, 'Service', cell('service'), 'the name of a service'));
+      return { faults };
+    },
+};
 
-/** The rows by the rates they are of, and the faults of those that name none. */
-const linesOf = (
-  rows: readonly (readonly string[])[],
-  mapping: ListMapping<RateColumn>,
-  { zones, services }: Book,
-): { lines: RateLines[]; faults: Fault[]; faulty: number } => {
-  const cellsOf = cellsBy(mapping);
-  const lines = new Map<string, RateLines>();
-  const faults: Fault[] = [];
-  let faulty = 0;
-  rows.slice(1).forEach((cells, index) => {
-    if (isBlank(cells)) return;
-    const row: Row = { at: index + 2, cell: cellsOf(cells) };
-    const [zoneId, serviceId] = [named(zones, row.cell('zone')), named(services, row.cell('service'))];
-    if (zoneId === null) faults.push(unread(row.at, 'Zone', row.cell('zone'), 'the name of a zone'));
-    if (serviceId === null)
-      faults.push(unread(row.at, 'Service', row.cell('service'), 'the name of a service'));
-    if (zoneId === null || serviceId === null) {
-      faulty += 1;
-      return;
-    }
-    const key = `${zoneId} ${serviceId}`;
-    const found = lines.get(key) ?? { where: { zoneId, serviceId }, rows: [] };
-    found.rows.push(row);
-    lines.set(key, found);
-  });
-  return { lines: [...lines.values()], faults, faulty };
+/** The rows by the rates they are of. */
+const byRate = (rows: readonly Row[]): RateLines[] => {
+  const lines = new Map<string, [Row, ...Row[]]>();
+  for (const row of rows) {
+    const key = `${row.zoneId} ${row.serviceId}`;
+    const found = lines.get(key);
+    if (found) found.push(row);
+    else lines.set(key, [row]);
+  }
+  return [...lines.values()];
 };
 
 /**
@@ -264,21 +261,19 @@ export const readRates = (
   mapping: ListMapping<RateColumn>,
   book: Book,
   meaning: RatesMeaning,
+  context: ReadingContext,
 ): RatesRead => {
-  const wrong = mappingFaults(mapping, RATE_COLUMNS);
-  if (wrong.length > 0)
-    return { rates: book.rates, sound: 0, faulty: Math.max(rows.length - 1, 0), faults: wrong };
-  const columns = new Set(mapping.flatMap((column) => (column === null ? [] : [column])));
-  const { lines, faults, faulty } = linesOf(rows, mapping, book);
+  const { items, faults, faulty } = readList(RATE_ROWS, rows, mapping, book, context);
+  const columns = new Set(mapping.filter((column) => column !== null));
   const read: RatesRead = { rates: [...book.rates], sound: 0, faulty, faults };
-  for (const one of lines) {
-    const found = rateOf(new RateReader(columns, meaning), one, read.rates);
+  for (const lines of byRate(items)) {
+    const found = rateOf(new RateReader(columns, meaning, context.mark), lines, read.rates);
     if ('faults' in found) {
       read.faults.push(...found.faults);
-      read.faulty += one.rows.length;
+      read.faulty += lines.length;
       continue;
     }
-    read.sound += one.rows.length;
+    read.sound += lines.length;
     const at = read.rates.findIndex(({ id }) => id === found.rate.id);
     if (at < 0) read.rates.push(found.rate);
     else read.rates[at] = found.rate;

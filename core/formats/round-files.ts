@@ -1,5 +1,6 @@
 import type { PastOrder } from '../model/order.ts';
 import type { Destination } from '../model/place.ts';
+import { numbers, words, type ColumnAbout, type SheetColumn } from './sheet-column.ts';
 
 type Point = NonNullable<Destination['point']>;
 
@@ -10,20 +11,23 @@ export interface RoundStop {
   metres: number;
 }
 
-export const ROUND_HEADINGS = [
-  'stop',
-  'order',
-  'recipient',
-  'address',
-  'postal code',
-  'town',
-  'from',
-  'to',
-  'latitude',
-  'longitude',
-  'metres from the last',
-] as const;
-export type RoundHeading = (typeof ROUND_HEADINGS)[number];
+const ABOUT: Record<string, ColumnAbout> = {
+  stop: numbers('The place in the round.'),
+  order: words('The order’s number.'),
+  recipient: words('Who gets it.'),
+  address: words('The lines of the address.'),
+  'postal code': words('The postal code.'),
+  town: words('The town.'),
+  from: words('The time that was chosen: from.'),
+  to: words('The time that was chosen: to.'),
+  latitude: numbers('In degrees.'),
+  longitude: numbers('In degrees.'),
+  'metres from the last': numbers('As the crow flies, from the stop before.'),
+};
+
+/** The columns of a delivery round. */
+export const roundSheet = (): SheetColumn[] =>
+  Object.entries(ABOUT).map(([heading, about]) => ({ heading, ...about }));
 
 /** The cells of a stop as a line of a CSV file. */
 export const roundCells =

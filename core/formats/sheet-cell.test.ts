@@ -1,9 +1,10 @@
 import fc from 'fast-check';
-import { goodsSheet } from './goods-sheet.ts';
-import { ordersSheet } from './orders-sheet.ts';
-import { postalSheet } from './postal-sheet.ts';
-import { roundSheet } from './round-sheet.ts';
-import { tableSheet } from './table-sheet.ts';
+import { goodsSheet } from './goods-table.ts';
+import { sheetOf } from './list-format.ts';
+import { LISTS } from './lists.ts';
+import { ordersSheet } from './orders-csv.ts';
+import { ratesSheet } from './rates-sheet.ts';
+import { roundSheet } from './round-files.ts';
 import { sheetText, sheetValue } from './sheet-cell.ts';
 
 test('a plain number in a column of numbers is one, and anything else stays the text that it is', () => {
@@ -35,11 +36,14 @@ test('days, moments, yes and no are read as the lists write them', () => {
   ]);
 });
 
-test.each([tableSheet('weight'), postalSheet(), goodsSheet(), ordersSheet(), roundSheet()])(
-  'every column has a heading of its own and says what it holds',
-  (...columns) => {
-    const headings = columns.map(({ heading }) => heading);
-    expect(new Set(headings).size).toBe(headings.length);
-    for (const { about } of columns) expect(about).toMatch(/^\S.{5,}\.$/);
-  },
-);
+test.each([
+  ...Object.values(LISTS).map(({ columns }) => sheetOf(columns)),
+  goodsSheet(),
+  ordersSheet(),
+  ratesSheet(),
+  roundSheet(),
+])('every column has a heading of its own and says what it holds', (...columns) => {
+  const headings = columns.map(({ heading }) => heading);
+  expect(new Set(headings).size).toBe(headings.length);
+  for (const { about } of columns) expect(about).toMatch(/^\S.{5,}\.$/);
+});

@@ -1,13 +1,20 @@
 import { locatedSentence } from '../words/fault-sentence.ts';
 import { guessMapping } from './list-columns.ts';
-import { readTexts, textCells, TEXT_COLUMNS, textsSheet } from './texts-table.ts';
+import { placeless, readList } from './list-format.ts';
+import { SHOP_TEXTS, textCells, textsSheet } from './texts-table.ts';
 
 const OWN = ['Parcel', 'By appointment.\nRing twice.', 'Seeds'];
 const HEADINGS = textsSheet('fr').map(({ heading }) => heading);
 
 const read = (...rows: string[][]) => {
   const [headings = []] = rows;
-  const { faults, ...rest } = readTexts(rows, guessMapping(headings, TEXT_COLUMNS), OWN);
+  const { faults, ...rest } = readList(
+    SHOP_TEXTS,
+    rows,
+    guessMapping(headings, SHOP_TEXTS.columns),
+    { own: OWN },
+    placeless('.'),
+  );
   return { ...rest, faults: faults.map(locatedSentence) };
 };
 

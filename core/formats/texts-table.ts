@@ -2,16 +2,7 @@ import { fault } from '../model/fault.ts';
 import { IN_ENGLISH, LANGUAGES, LANGUAGE_NAMES, type Language } from '../model/language.ts';
 import { noteSchema } from '../model/unit.ts';
 import type { TextPart } from '../words/customer/own-texts.ts';
-import {
-  cellAt,
-  cellsBy,
-  mappingFaults,
-  readList,
-  unread,
-  type ListColumn,
-  type ListMapping,
-  type ListReading,
-} from './list-columns.ts';
+import { cellAt, listColumn, unread, type ListFormat } from './list-format.ts';
 import { words, type SheetColumn } from './sheet-column.ts';
 
 /** The columns of a shop's own texts in a file. */
@@ -21,6 +12,11 @@ export type TextColumn = 'part' | 'text' | 'as';
 export interface TextRow {
   text: string;
   as: string;
+}
+
+/** How a list of texts is meant: the texts that the shop has. */
+export interface TextMeaning {
+  own: readonly string[];
 }
 
 /** What the parts of a shop's texts are called. */
@@ -33,25 +29,37 @@ export const TEXT_PARTS: Record<TextPart, string> = {
 
 const ANY_LANGUAGE = LANGUAGES.flatMap((one) => [IN_ENGLISH[one], LANGUAGE_NAMES[one], one]);
 
-/** The columns by which a file is read: the translation may stand under the name of any language. */
-export const TEXT_COLUMNS: readonly ListColumn<TextColumn>[] = [
-  { column: 'part', name: 'Used for', aliases: ['for', 'part', 'context'], needed: false, measured: false },
-  { column: 'text', name: 'Text', aliases: ['source', 'original'], needed: true, measured: false },
-  {
-    column: 'as',
-    name: 'Translation',
-    aliases: ['target', 'translated', ...ANY_LANGUAGE],
-    needed: true,
-    measured: false,
-  },
+/** The translation may stand under the name of any language. */
+const COLUMNS = [
+  listColumn<TextColumn>(
+    'part',
+    'Used for',
+    words('Where customers read it. Only to help whoever translates.'),
+    ['for', 'part', 'context'],
+  ),
+  listColumn<TextColumn>(
+    'text',
+    'Text',
+    words('As you wrote it; leave it as it is, so that its translation finds it.'),
+    ['source', 'original'],
+    { needed: true },
+  ),
+  listColumn<TextColumn>(
+    'as',
+    'Translation',
+    words('What customers read instead; empty for nothing yet.'),
+    ['target', 'translated', ...ANY_LANGUAGE],
+    { needed: true },
+  ),
 ];
 
 /** The columns as they are written for a language. */
-export const textsSheet = (language: Language): SheetColumn[] => [
-  { heading: 'Used for', ...words('Where customers read it. Only to help whoever translates.') },
-  { heading: 'Text', ...words('As you wrote it; leave it as it is, so that its translation finds it.') },
-  { heading: IN_ENGLISH[language], ...words('What customers read instead; empty for nothing yet.') },
-];
+export const textsSheet = (language: Language): SheetColumn[] =>
+  COLUMNS.map(({ column, name, about, isNumber }) => ({
+    heading: column === 'as' ? IN_ENGLISH[language] : name,
+    about,
+    isNumber,
+  }));
 
 /** The cells of a text, in the order of the columns; read back it is the same text. */
 export const textCells = ({ part, text, as }: TextRow & { part: TextPart }): string[] => [
@@ -64,30 +72,21 @@ export const textCells = ({ part, text, as }: TextRow & { part: TextPart }): str
 const settled = (text: string): string => text.replaceAll(/\s+/g, ' ').trim();
 
 /**
- * The texts of a file whose first row has the headings, each as the shop has it, with what it is in another language. A
- * text that the shop does not have, one that is there twice, and one that is too long are faults.
+ * Texts of the shop, each as the shop has it, with what it is in another language. A text that the shop does not have
+ * and one that is too long are faults.
  */
-export const readTexts = (
-  rows: readonly (readonly string[])[],
-  mapping: ListMapping<TextColumn>,
-  own: readonly string[],
-): ListReading<TextRow> => {
-  const faults = mappingFaults(mapping, TEXT_COLUMNS);
-  if (faults.length > 0) return { items: [], rows: [], faults, faulty: Math.max(0, rows.length - 1) };
-  const cells = cellsBy(mapping);
-  const known = new Map(own.map((text) => [settled(text), text]));
-  const seen = new Map<string, number>();
-  return readList<TextRow>(rows, (row, at) => {
-    const cell = cells(row);
-    const text = known.get(settled(cell('text')));
-    if (text === undefined)
-      return { faults: [fault('text-unknown', cellAt(at, 'Text'), { text: cell('text') })] };
-    const first = seen.get(text);
-    if (first !== undefined)
-      return { faults: [fault('cell-duplicate', cellAt(at, 'Text'), { text, row: first })] };
-    if (!noteSchema.safeParse(cell('as')).success)
-      return { faults: [unread(at, 'Translation', cell('as'), 'at most 2,000 characters')] };
-    seen.set(text, at);
-    return { item: { text, as: cell('as') } };
-  });
+export const SHOP_TEXTS: ListFormat<TextColumn, TextRow, TextMeaning> = {
+  columns: COLUMNS,
+  rowReader: ({ own }) => {
+    const known = new Map(own.map((text) => [settled(text), text]));
+    return (cell, row) => {
+      const text = known.get(settled(cell('text')));
+      if (text === undefined)
+        return { faults: [fault('text-unknown', cellAt(row, 'Text'), { text: cell('text') })] };
+      return noteSchema.safeParse(cell('as')).success
+        ? { item: { text, as: cell('as') } }
+        : { faults: [unread(row, 'Translation', cell('as'), 'at most 2,000 characters')] };
+    };
+  },
+  unique: { column: 'text', key: ({ text }) => text },
 };

@@ -1,4 +1,12 @@
 import { GREATEST_MONEY } from '../model/bounds.ts';
+import {
+  GRAMS_A_POUND,
+  METRES_A_MILE,
+  MM3_A_CUBIC_INCH,
+  MM_AN_INCH,
+  unitFactor,
+  type UnitKind,
+} from '../model/written-units.ts';
 
 /** Figures as people type them, into what the book keeps: whole numbers, but exact where imperial units were typed. */
 
@@ -64,8 +72,6 @@ export const typedMoney = (
   return Math.abs(minor - value * 10 ** decimals) < 1e-6 && minor <= most ? yes(minor) : NO;
 };
 
-type Unit = readonly [names: RegExp, factor: number];
-
 /** No imperial unit has more decimals than these in grams, millimetres or metres. */
 const DECIMALS = 9;
 
@@ -73,29 +79,8 @@ const DECIMALS = 9;
 const kept = (total: number, factors: readonly number[]): number =>
   factors.every((factor) => Number.isInteger(factor)) ? Math.round(total) : Number(total.toFixed(DECIMALS));
 
-const WEIGHTS: readonly Unit[] = [
-  [/^(kg|kilos?|kilograms?)$/, 1_000],
-  [/^(g|grams?)$/, 1],
-  [/^(lbs?|pounds?)$/, 453.59237],
-  [/^(oz|ounces?)$/, 28.349523125],
-];
-const LENGTHS: readonly Unit[] = [
-  [/^(m|metres?|meters?)$/, 1_000],
-  [/^cm$/, 10],
-  [/^mm$/, 1],
-  [/^(in|inch|inches|")$/, 25.4],
-  [/^(ft|feet|foot|')$/, 304.8],
-];
-const VOLUMES: readonly Unit[] = [
-  [/^(l|litres?|liters?)$/, 1_000_000],
-  [/^ml$/, 1_000],
-  [/^(cm3|cm³|cc)$/, 1_000],
-  [/^(m3|m³)$/, 1_000_000_000],
-  [/^(cuin|in3|in³)$/, 16_387.064],
-];
-
 /** A sum of figures with units, '7 lb 4 oz'; one figure alone has the unit `bare`. */
-const withUnits = (text: string, units: readonly Unit[], bare: number, mark: Mark): Typed => {
+const withUnits = (text: string, kind: UnitKind, bare: number, mark: Mark): Typed => {
   if (text.length > LONGEST) return NO;
   const parts = [
     ...text
@@ -113,12 +98,7 @@ const withUnits = (text: string, units: readonly Unit[], bare: number, mark: Mar
   const factors: number[] = [];
   for (const [, figure = '', name] of parts) {
     const value = typedNumber(figure, mark);
-    const factor =
-      name === undefined
-        ? parts.length === 1
-          ? bare
-          : undefined
-        : units.find(([names]) => names.test(name))?.[1];
+    const factor = name === undefined ? (parts.length === 1 ? bare : undefined) : unitFactor(kind, name);
     if (value === null || factor === undefined) return NO;
     total += value * factor;
     factors.push(factor);
@@ -130,28 +110,21 @@ type System = 'metric' | 'imperial';
 
 /** '3.2kg', '600 g', '7 lb 4 oz' in grams, pounds and ounces to the last decimal; a bare figure is kilograms, or pounds. */
 export const typedWeight = (text: string, system: System, mark: Mark = '.'): Typed =>
-  withUnits(text, WEIGHTS, system === 'metric' ? 1_000 : 453.59237, mark);
+  withUnits(text, 'weight', system === 'metric' ? 1_000 : GRAMS_A_POUND, mark);
 
 /** '30 cm', '1.8 m', '12 in' in millimetres; a bare figure is centimetres, or inches. */
 export const typedLength = (text: string, system: System, mark: Mark = '.'): Typed =>
-  withUnits(text, LENGTHS, system === 'metric' ? 10 : 25.4, mark);
+  withUnits(text, 'length', system === 'metric' ? 10 : MM_AN_INCH, mark);
 
 /** '12.5 L', '800 ml' in cubic millimetres; a bare figure is litres, or cubic inches. */
 export const typedVolume = (text: string, system: System, mark: Mark = '.'): Typed => {
-  const typed = withUnits(text, VOLUMES, system === 'metric' ? 1_000_000 : 16_387.064, mark);
+  const typed = withUnits(text, 'volume', system === 'metric' ? 1_000_000 : MM3_A_CUBIC_INCH, mark);
   return typed.ok ? yes(Math.round(typed.value)) : typed;
 };
 
-const DISTANCES: readonly Unit[] = [
-  [/^(m|metres?|meters?)$/, 1],
-  [/^(km|kilometres?|kilometers?)$/, 1_000],
-  [/^(mi|miles?)$/, 1_609.344],
-  [/^(ft|feet)$/, 0.3048],
-];
-
 /** '3 km', '800 m', '2.5 mi' in metres; a bare figure is kilometres, or miles. */
 export const typedDistance = (text: string, system: System, mark: Mark = '.'): Typed =>
-  withUnits(text, DISTANCES, system === 'metric' ? 1_000 : 1_609.344, mark);
+  withUnits(text, 'distance', system === 'metric' ? 1_000 : METRES_A_MILE, mark);
 
 /** A whole number not below 0, with or without the word 'units' or 'days'. */
 export const typedCount = (text: string): Typed => {

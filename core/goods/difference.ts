@@ -1,8 +1,8 @@
 import type { Good } from '../model/good.ts';
 import { lengthFigure, moneyFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
-import { COLUMN_NAMES, type GoodsColumn } from './columns.ts';
+import { FIELD_NAMES } from './field-names.ts';
 
-type Field = Exclude<keyof Good, 'sku'>;
+type Field = Exclude<keyof typeof FIELD_NAMES, 'sku'>;
 const FIELDS: readonly Field[] = [
   'name',
   'price',
@@ -52,7 +52,7 @@ export const goodFigure = (good: Good, field: Field, { decimals, units }: Displa
 /** The fields of a product that differ, with both figures as people read them. */
 export const goodFieldChanges = (from: Good, to: Good, display: DisplayFormat): ChangedGood['fields'] =>
   FIELDS.filter((field) => JSON.stringify(from[field]) !== JSON.stringify(to[field])).map((field) => ({
-    name: COLUMN_NAMES[field as GoodsColumn].toLowerCase(),
+    name: FIELD_NAMES[field].toLowerCase(),
     from: goodFigure(from, field, display) || 'none',
     to: goodFigure(to, field, display) || 'none',
   }));

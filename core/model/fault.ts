@@ -46,7 +46,6 @@ export type FaultCode =
   | 'no-shape'
   | 'slot-needed'
   | 'slot-gone'
-  | 'orders-columns'
   | 'status-not-next'
   | 'digest-differs'
   | 'no-calendar'

@@ -96,7 +96,6 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
     `“${entry}” was left out in part: its repeat rule never ends, or never matches a day.`,
   'no-calendar-dates': () => 'The calendar has no entry from today on.',
   'status-not-next': () => 'The order has changed since: look at it again.',
-  'orders-columns': ({ columns }) => `The first row lacks the columns ${columns}.`,
   'no-shape': () => 'The file has no polygon, which an area needs.',
   'duplicate-number': ({ number, first }) => `The order number “${number}” is already used by ${first}.`,
   'basket-too-big': () => 'The basket’s weight or volume is too large to be added up exactly.',

@@ -1,3 +1,5 @@
+import { GRAMS_A_POUND, METRES_A_MILE, MM_AN_INCH } from '../model/written-units.ts';
+
 /** Figures as people read them, in the store's currency and units. */
 
 export interface DisplayFormat {
@@ -43,10 +45,7 @@ export const priceFigure = (amount: number, decimals: number, currency: string):
 
 const trimmed = (value: number, places: number): string => String(Number(value.toFixed(places)));
 
-const GRAMS_A_POUND = 453.59237;
 const GRAMS_AN_OUNCE = GRAMS_A_POUND / 16;
-const MM_AN_INCH = 25.4;
-const METRES_A_MILE = 1_609.344;
 
 const imperialWeight = (grams: number): string => {
   const pounds = Math.floor(grams / GRAMS_A_POUND + 1e-9);

@@ -11,7 +11,7 @@ let rowsOfWorkbook: (typeof Workbook)['rowsOfWorkbook'];
 let workbookOf: (typeof Workbook)['workbookOf'];
 let makeListReader: typeof ListReaderMaker;
 
-const KILOS = { basis: 'weight', unit: 'kg', includesTo: false, decimals: 3, mark: ',' } as const;
+const KILOS = { basis: 'weight', unit: 'kg', includesTo: false, decimals: 3 } as const;
 const nothing = (): void => undefined;
 
 // What unpacks keeps the timers that it finds when it is loaded.
@@ -62,7 +62,7 @@ describe('a spreadsheet', () => {
       rows: 2,
       headings: ['From', 'Amount', 'Postal code'],
     });
-    reader.readTable(['from', 'amount', null], KILOS);
+    reader.read('rate-table', ['from', 'amount', null], KILOS, ',');
     expect(reader.items(0, 2)).toEqual([
       { from: 0, amount: 1_234 },
       { from: 1_000, amount: 5_000 },

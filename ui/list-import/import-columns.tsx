@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { ListColumn, ListMapping } from '../../core/formats/list-columns.ts';
+import type { ListColumn, ListMapping } from '../../core/formats/list-format.ts';
 import type { Opened } from '../workers/list-reader.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';

@@ -1,9 +1,10 @@
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import type { ListColumn } from '../../core/formats/list-columns.ts';
+import type { ListColumn } from '../../core/formats/list-format.ts';
+import type { ListName, Lists } from '../../core/formats/lists.ts';
 import { countFigure } from '../../core/words/figure.ts';
-import type { ListItem, ListSummary } from '../workers/list-reader.ts';
+import type { ListSummary } from '../workers/list-reader.ts';
 import { PageHead } from '../shell/page-head.tsx';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -16,21 +17,21 @@ import { ImportReview } from './import-review.tsx';
 import type { ListImport } from './use-list-import.ts';
 import { TextAction } from '../parts/text-action.tsx';
 
-interface Props<C extends string> {
+interface Props<K extends ListName> {
   name: string;
   back: { name: string; onPress: () => void };
-  columns: readonly ListColumn<C>[];
-  work: ListImport<C>;
+  columns: readonly ListColumn<Lists[K]['column']>[];
+  work: ListImport<K>;
   /** What else says how the file is meant, under its columns. */
-  settings: ReactNode;
-  oddWords: (summary: ListSummary) => string[];
+  settings?: ReactNode;
+  oddWords?: (summary: ListSummary) => string[];
   /** What the import does: 'replaces the 12 rows that are there'. */
   effect: string;
   /** What the button says where the list does not go into the draft. */
   button?: string;
   /** What has to be said before it can be taken, or null. */
   waits?: string | null;
-  onTake: (items: readonly ListItem[], summary: ListSummary) => void;
+  onTake: (items: readonly Lists[K]['item'][], faulty: number) => void;
 }
 
 const styles = (inks: Inks) => ({
@@ -58,7 +59,7 @@ const Reading = ({ share, onStop }: { share: number; onStop: () => void }) => {
 const MOST_ROWS = 200_000;
 
 /** A list from a file: what its columns are, what is wrong with it, and only then what it replaces. */
-export const ImportPage = <C extends string>(props: Props<C>) => {
+export const ImportPage = <K extends ListName>(props: Props<K>) => {
   const { name, back, columns, work, settings, effect } = props;
   const style = useStyles(styles);
   const [taking, setTaking] = useState(false);
@@ -72,7 +73,7 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
   const take = async (): Promise<void> => {
     if (!summary) return;
     setTaking(true);
-    props.onTake(await work.take(), summary);
+    props.onTake(await work.take(), summary.faulty);
   };
   return (
     <Page>
@@ -97,7 +98,7 @@ export const ImportPage = <C extends string>(props: Props<C>) => {
           {settings}
           <Section title="What it holds" />
           {summary ? (
-            <ImportReview summary={summary} odd={props.oddWords(summary)} />
+            <ImportReview summary={summary} odd={props.oddWords?.(summary) ?? []} />
           ) : (
             <Text style={style.note}>Reading {countFigure(opened.rows, 'row')} …</Text>
           )}

@@ -1,27 +1,28 @@
 import { useEffect, useRef, useState } from 'react';
-import { guessMapping, type ListColumn, type ListMapping } from '../../core/formats/list-columns.ts';
-import type { ListItem, ListSummary, Opened } from '../workers/list-reader.ts';
+import { guessMapping } from '../../core/formats/list-columns.ts';
+import type { ListColumn, ListMapping } from '../../core/formats/list-format.ts';
+import type { ListName, Lists } from '../../core/formats/lists.ts';
+import { decimalMark } from '../fields/readers.ts';
+import type { ListSummary, Opened } from '../workers/list-reader.ts';
 import { startListReader, type ListWork } from '../workers/start-list-reader.ts';
 
-export type ReadList<C extends string> = (
-  reader: ListWork['reader'],
-  mapping: ListMapping<C>,
-) => Promise<ListSummary>;
+type Column<K extends ListName> = Lists[K]['column'];
 
-interface Options<C extends string> {
+interface Options<K extends ListName> {
   file: File;
-  columns: readonly ListColumn<C>[];
-  /** How the file is read; another function reads it again. */
-  read: ReadList<C>;
-  onOpened: (headings: readonly string[], mapping: ListMapping<C>) => void;
+  list: K;
+  columns: readonly ListColumn<Column<K>>[];
+  /** How the file is meant; another value has it read again. */
+  meaning: Lists[K]['meaning'];
+  onOpened?: (headings: readonly string[], mapping: ListMapping<Column<K>>) => void;
 }
 
-export interface ListImport<C extends string> {
+export interface ListImport<K extends ListName> {
   /** How much of the file is read, from 0 to 1. */
   progress: number;
   opened: Opened | null;
-  mapping: ListMapping<C>;
-  setMapping: (mapping: ListMapping<C>) => void;
+  mapping: ListMapping<Column<K>>;
+  setMapping: (mapping: ListMapping<Column<K>>) => void;
   /** The columns of which nobody has said yet what they hold, by their places. */
   undecided: ReadonlySet<number>;
   decide: (places: readonly number[]) => void;
@@ -29,7 +30,7 @@ export interface ListImport<C extends string> {
   summary: ListSummary | null;
   /** Why the file could not be read, or null. */
   fault: string | null;
-  take: <T extends ListItem>() => Promise<readonly T[]>;
+  take: () => Promise<readonly Lists[K]['item'][]>;
 }
 
 const wordsOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
@@ -44,48 +45,49 @@ const unknownColumns = ({ headings, samples }: Opened, mapping: ListMapping<stri
   );
 
 /** A list being read from a file in a worker: opened, its columns guessed, read again as they are changed. */
-export const useListImport = <C extends string>({
+export const useListImport = <K extends ListName>({
   file,
+  list,
   columns,
-  read,
+  meaning,
   onOpened,
-}: Options<C>): ListImport<C> => {
-  const work = useRef<ListWork | null>(null);
+}: Options<K>): ListImport<K> => {
+  const work = useRef<ListWork<K> | null>(null);
   const [progress, setProgress] = useState(0);
   const [opened, setOpened] = useState<Opened | null>(null);
-  const [mapping, setMapping] = useState<ListMapping<C>>([]);
+  const [mapping, setMapping] = useState<ListMapping<Column<K>>>([]);
   const [undecided, setUndecided] = useState<ReadonlySet<number>>(new Set());
   const [summary, setSummary] = useState<ListSummary | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const told = useRef(onOpened);
   told.current = onOpened;
   useEffect(() => {
-    const started = startListReader();
+    const started = startListReader(list);
     work.current = started;
     const open = async (): Promise<void> => {
       const found = await started.open(await file.arrayBuffer(), setProgress);
       const guessed = guessMapping(found.headings, columns);
       setMapping(guessed);
       setUndecided(unknownColumns(found, guessed));
-      told.current(found.headings, guessed);
+      told.current?.(found.headings, guessed);
       setOpened(found);
     };
     open().catch((error: unknown) => setFault(wordsOf(error)));
     return () => started.stop();
-  }, [file, columns]);
+  }, [file, list, columns]);
   useEffect(() => {
     const started = work.current;
     if (!opened || !started) return undefined;
     let isLatest = true;
     setSummary(null);
-    read(started.reader, mapping).then(
+    started.read(mapping, meaning, decimalMark).then(
       (found) => void (isLatest && setSummary(found)),
       (error: unknown) => void (isLatest && setFault(wordsOf(error))),
     );
     return () => {
       isLatest = false;
     };
-  }, [opened, mapping, read]);
+  }, [opened, mapping, meaning]);
   return {
     progress,
     opened,

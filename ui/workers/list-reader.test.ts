@@ -2,7 +2,7 @@ import { TextDecoder as NodeDecoder } from 'node:util';
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { guessMapping } from '../../core/formats/list-columns.ts';
-import { TABLE_COLUMNS } from '../../core/formats/rate-table-csv.ts';
+import { RATE_TABLE } from '../../core/formats/rate-table.ts';
 import { csvText, parseCsvInParts } from '../files/csv.ts';
 import { decoded } from '../files/files.ts';
 import { makeListReader } from './list-reader.ts';
@@ -10,7 +10,7 @@ import { makeListReader } from './list-reader.ts';
 // The test's own decoder knows one encoding only; a browser's knows those of older spreadsheets.
 globalThis.TextDecoder = NodeDecoder as typeof TextDecoder;
 
-const KILOS = { basis: 'weight', unit: 'kg', includesTo: false, decimals: 2, mark: '.' } as const;
+const KILOS = { basis: 'weight', unit: 'kg', includesTo: false, decimals: 2 } as const;
 const bytesOf = (text: string): ArrayBuffer => new TextEncoder().encode(text).buffer as ArrayBuffer;
 const nothing = (): void => undefined;
 
@@ -25,7 +25,7 @@ describe('a list out of a file', () => {
       rows: 2,
     });
     expect(shares.at(-1)).toBe(1);
-    const summary = reader.readTable(['from', 'amount'], KILOS);
+    const summary = reader.read('rate-table', ['from', 'amount'], KILOS, '.');
     expect(summary).toMatchObject({ sound: 2, faulty: 0, oddCount: 1 });
     expect(reader.items(1, 5)).toEqual([{ from: 1_000, amount: 600 }]);
   });
@@ -34,7 +34,7 @@ describe('a list out of a file', () => {
     const reader = makeListReader();
     const rows = Array.from({ length: 300 }, (_, at) => `${at * 10},${at % 2 === 0 ? 'x' : at * 10 + 5},1`);
     await reader.open(bytesOf(['From,To,Amount', ...rows].join('\n')), nothing);
-    const summary = reader.readTable(['from', 'to', 'amount'], KILOS);
+    const summary = reader.read('rate-table', ['from', 'to', 'amount'], KILOS, '.');
     expect([summary.faults.length, summary.faultCount, summary.odd.length]).toEqual([100, 150, 100]);
     expect(summary.oddCount).toBeGreaterThan(100);
     expect(summary.oddRows[0]).toBe(3);
@@ -55,10 +55,12 @@ describe('a list out of a file', () => {
       fc.asyncProperty(fc.uint8Array({ maxLength: 400 }), async (bytes) => {
         const reader = makeListReader();
         const { headings, rows } = await reader.open(bytes.slice().buffer as ArrayBuffer, nothing);
-        const table = reader.readTable(guessMapping(headings, TABLE_COLUMNS), KILOS);
-        const postal = reader.readPostal(
+        const table = reader.read('rate-table', guessMapping(headings, RATE_TABLE.columns), KILOS, '.');
+        const postal = reader.read(
+          'postal-list',
           headings.map((_, at) => (at === 0 ? 'pattern' : null)),
-          'CA',
+          { home: 'CA' },
+          '.',
         );
         for (const { sound, faulty } of [table, postal])
           expect(sound + faulty).toBeLessThanOrEqual(Math.max(rows, faulty));

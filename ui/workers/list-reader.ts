@@ -1,21 +1,12 @@
-import type { ListMapping, ListReading } from '../../core/formats/list-columns.ts';
+import { readList, type ListMapping, type ListReading } from '../../core/formats/list-format.ts';
+import { LISTS, type ListName, type Lists } from '../../core/formats/lists.ts';
 import { markOfCells } from '../../core/formats/mark-of-cells.ts';
-import { readPostalLines, type PostalColumn } from '../../core/formats/postal-list-csv.ts';
-import { readTableRows, type TableColumn, type TableMeaning } from '../../core/formats/rate-table-csv.ts';
-import type { PastOrder } from '../../core/model/order.ts';
-import type { PastColumn } from '../../core/formats/past-order-columns.ts';
-import { readPastOrders, type PastMeaning } from '../../core/formats/past-orders-table.ts';
-import type { PostalRule } from '../../core/model/delivery.ts';
 import type { Fault } from '../../core/model/fault.ts';
-import type { TableRow } from '../../core/model/price.ts';
-import { readTexts, type TextColumn, type TextRow } from '../../core/formats/texts-table.ts';
-import { tableOddities, type TableOddity } from '../../core/price/table-report.ts';
-import { regionsNamed } from '../places/named-regions.ts';
-import type { WorldPlaces } from '../places/places.ts';
-import { KNOWN_CODES } from '../places/whole-code.ts';
+import type { TableOddity } from '../../core/price/table-report.ts';
 import { parseCsvInParts } from '../files/csv.ts';
 import { decoded } from '../files/files.ts';
 import { isWorkbook, rowsOfWorkbook } from '../files/workbook.ts';
+import { readingContext } from '../places/reading-context.ts';
 
 /** What stands in a file before its columns are known. */
 export interface Opened {
@@ -36,24 +27,7 @@ export interface ListSummary {
   oddRows: Record<number, number>;
 }
 
-export type ListItem = TableRow | PostalRule | PastOrder | TextRow;
-
-/** A country by its code or name. */
-const countryOf = (text: string): string | null =>
-  /^[a-z]{2}$/i.test(text) ? text.toUpperCase() : (regionsNamed(text)?.[0]?.country ?? null);
-
-/** A subdivision of a country by its code, the end of its code, or its name. */
-const regionReader =
-  (subdivisions: WorldPlaces['subdivisions'] | null) =>
-  (country: string, text: string): string | null => {
-    const wanted = text.toLowerCase();
-    const found = subdivisions
-      ?.get(country)
-      ?.find(({ code, name }) =>
-        [code, code.slice(code.indexOf('-') + 1), name].some((one) => one.toLowerCase() === wanted),
-      );
-    return found?.code ?? null;
-  };
+type ListItem = Lists[ListName]['item'];
 
 const SAMPLES = 4;
 const MOST_SAID = 100;
@@ -61,33 +35,31 @@ const MOST_SAID = 100;
 /** Reads a list out of a file's bytes, beside the page; the items are then fetched in parts. */
 export interface ListReader {
   open: (bytes: ArrayBuffer, onProgress: (share: number) => void) => Promise<Opened>;
-  /** `meaning.mark` marks decimals where the file's own cells do not show what does. */
-  readTable: (mapping: ListMapping<TableColumn>, meaning: TableMeaning & { mark: '.' | ',' }) => ListSummary;
-  readPostal: (mapping: ListMapping<PostalColumn>, home: string) => ListSummary;
-  readPastOrders: (
-    mapping: ListMapping<PastColumn>,
-    meaning: Omit<PastMeaning, 'countryOf' | 'regionOf'> & {
-      mark: '.' | ',';
-      /** Of every country, which the worker has no list of. */
-      subdivisions: WorldPlaces['subdivisions'] | null;
-    },
+  /** `mark` marks decimals where the file's own cells do not show what does. */
+  read: <K extends ListName>(
+    list: K,
+    mapping: ListMapping<Lists[K]['column']>,
+    meaning: Lists[K]['meaning'],
+    mark: '.' | ',',
   ) => ListSummary;
-  /** `own` are the texts that the shop has. */
-  readTexts: (mapping: ListMapping<TextColumn>, own: readonly string[]) => ListSummary;
   items: (from: number, count: number) => ListItem[];
   /** The rows as they stand in the file, headings first, and where its quotes do not close. */
   rows: (from: number, count: number) => string[][];
   broken: () => Fault[];
 }
 
-const summary = ({ items, faults, faulty, rows }: ListReading<ListItem>, odd: TableOddity[]): ListSummary => {
+const summary = (
+  { items, faults, faulty, rows }: ListReading<ListItem>,
+  broken: readonly Fault[],
+  odd: readonly TableOddity[],
+): ListSummary => {
   const told = odd.slice(0, MOST_SAID);
   const named = told.flatMap((one) => ('with' in one ? [one.row, one.with] : [one.row]));
   return {
     sound: items.length,
     faulty,
-    faults: faults.slice(0, MOST_SAID),
-    faultCount: faults.length,
+    faults: [...broken, ...faults].slice(0, MOST_SAID),
+    faultCount: broken.length + faults.length,
     odd: told,
     oddCount: odd.length,
     oddRows: Object.fromEntries(named.map((at) => [at, rows[at] ?? at])),
@@ -101,10 +73,6 @@ export const makeListReader = (): ListReader => {
   /** A spreadsheet's numbers have a dot, whatever the place; of a text the cells have to show it. */
   let isSheet = false;
   let items: ListItem[] = [];
-  const keep = <T extends ListItem>(reading: ListReading<T>, odd: TableOddity[]): ListSummary => {
-    items = reading.items;
-    return summary({ ...reading, faults: [...broken, ...reading.faults] }, odd);
-  };
   return {
     open: async (bytes, onProgress) => {
       isSheet = isWorkbook(bytes);
@@ -112,27 +80,14 @@ export const makeListReader = (): ListReader => {
         ? { rows: await rowsOfWorkbook(bytes), faults: [] }
         : parseCsvInParts(decoded(bytes), onProgress));
       const filled = rows.slice(1).filter((cells) => cells.some((cell) => cell.trim() !== '')).length;
-      return {
-        headings: rows[0] ?? [],
-        samples: rows.slice(1, 1 + SAMPLES),
-        rows: filled,
-      };
+      return { headings: rows[0] ?? [], samples: rows.slice(1, 1 + SAMPLES), rows: filled };
     },
-    readTable: (mapping, meaning) => {
-      const reading = readTableRows(rows, mapping, {
-        ...meaning,
-        mark: isSheet ? '.' : markOfCells(rows, meaning.mark),
-      });
-      return keep(reading, tableOddities(reading.items));
+    read: (list, mapping, meaning, mark) => {
+      const context = readingContext(isSheet ? '.' : markOfCells(rows, mark));
+      const reading = readList(LISTS[list], rows, mapping, meaning, context);
+      ({ items } = reading);
+      return summary(reading, broken, LISTS[list].odd?.(reading.items) ?? []);
     },
-    readPostal: (mapping, home) =>
-      keep(readPostalLines(rows, mapping, { home, countryOf, ...KNOWN_CODES }), []),
-    readPastOrders: (mapping, { subdivisions, ...meaning }) => {
-      const mark = isSheet ? '.' : markOfCells(rows, meaning.mark);
-      const regionOf = regionReader(subdivisions);
-      return keep(readPastOrders(rows, mapping, { ...meaning, mark, countryOf, regionOf }), []);
-    },
-    readTexts: (mapping, own) => keep(readTexts(rows, mapping, own), []),
     items: (from, count) => items.slice(from, from + count),
     rows: (from, count) => rows.slice(from, from + count),
     broken: () => broken,

@@ -1,30 +1,40 @@
 import { proxy, transfer, wrap, type Remote } from 'comlink';
 import type { Fault } from '../../core/model/fault.ts';
+import type { ListMapping } from '../../core/formats/list-format.ts';
+import type { ListName, Lists } from '../../core/formats/lists.ts';
 import type { ListSheet } from '../files/workbook.ts';
-import type { ListItem, ListReader, Opened } from './list-reader.ts';
+import type { ListReader, ListSummary, Opened } from './list-reader.ts';
 
 const PART = 10_000;
 
 /** A list being read from a file in a worker of its own; to stop is to end the worker. */
-export interface ListWork {
-  reader: Remote<ListReader>;
+export interface ListWork<K extends ListName> {
   open: (bytes: ArrayBuffer, onProgress: (share: number) => void) => Promise<Opened>;
+  /** `mark` marks decimals where the file's own cells do not show what does. */
+  read: (
+    mapping: ListMapping<Lists[K]['column']>,
+    meaning: Lists[K]['meaning'],
+    mark: '.' | ',',
+  ) => Promise<ListSummary>;
   /** All items, fetched in parts and frozen, so that the page answers meanwhile. */
-  take: <T extends ListItem>(count: number) => Promise<readonly T[]>;
+  take: (count: number) => Promise<readonly Lists[K]['item'][]>;
   stop: () => void;
 }
 
 /** Lets the page draw and answer before the next part. */
 const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
-const takeAll = async <T extends ListItem>(
+const takeAll = async <K extends ListName>(
   reader: Remote<ListReader>,
   count: number,
-): Promise<readonly T[]> => {
-  const all: T[] = [];
+): Promise<readonly Lists[K]['item'][]> => {
+  const all: Lists[K]['item'][] = [];
   for (let from = 0; from < count; from += PART) {
-    const part = (await reader.items(from, PART)) as T[];
-    for (const item of part) all.push(Object.freeze(item));
+    const part = (await reader.items(from, PART)) as Lists[K]['item'][];
+    for (const item of part) {
+      Object.freeze(item);
+      all.push(item);
+    }
     await pause();
   }
   return Object.freeze(all);
@@ -73,10 +83,11 @@ export const rowsBeside = async (bytes: ArrayBuffer): Promise<{ rows: string[][]
   }
 };
 
-export const startListReader = (): ListWork => {
+/** A worker that reads one list of a kind. */
+export const startListReader = <K extends ListName>(list: K): ListWork<K> => {
   const { worker, remote: reader } = startWorker();
   return {
-    reader,
+    read: (mapping, meaning, mark) => reader.read(list, mapping, meaning, mark),
     open: (bytes, onProgress) => reader.open(transfer(bytes, [bytes]), proxy(onProgress)),
     take: (count) => takeAll(reader, count),
     stop: () => worker.terminate(),

@@ -4,9 +4,12 @@ import {
   COLUMN_NAMES,
   GOODS_COLUMNS,
   unitsOf,
+  usualUnit,
   type GoodsColumn,
   type Mapped,
-} from '../../../core/goods/columns.ts';
+} from '../../../core/formats/goods-columns.ts';
+import { selectDisplayFormat } from '../../state/selectors.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { useWidth } from '../../parts/use-width.ts';
@@ -39,7 +42,7 @@ const styles = (inks: Inks) => ({
 const NOTHING = 'nothing';
 const OPTIONS = [
   { id: NOTHING, name: 'Do not import', note: '' },
-  ...GOODS_COLUMNS.map((column) => ({ id: column, name: COLUMN_NAMES[column], note: '' })),
+  ...GOODS_COLUMNS.map(({ column, name }) => ({ id: column, name, note: '' })),
 ];
 const SAMPLES = 3;
 
@@ -55,11 +58,12 @@ const samplesOf = (rows: Props['rows'], at: number): string =>
 export const CsvColumns = ({ rows, mapped, onChange }: Props) => {
   const style = useStyles(styles);
   const isPhone = useWidth() === 'phone';
+  const { units: system } = useAppSelector(selectDisplayFormat);
   const set = (at: number, changes: Mapped): void =>
     onChange(mapped.map((one, i) => (i === at ? changes : one)));
   const choose = (at: number, id: string): void => {
     const column = id === NOTHING ? null : (id as GoodsColumn);
-    const unit = unitsOf(column)[0];
+    const unit = usualUnit(column, system);
     set(at, { column, ...(unit ? { unit } : {}) });
   };
   return (

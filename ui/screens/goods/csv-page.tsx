@@ -1,10 +1,11 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { placeless } from '../../../core/formats/list-format.ts';
 import { markOfCells } from '../../../core/formats/mark-of-cells.ts';
 import { readGoodsTable, type TableTaking } from '../../../core/formats/goods-table.ts';
 import type { Fault } from '../../../core/model/fault.ts';
-import { guessColumns } from '../../../core/goods/columns.ts';
+import { guessColumns } from '../../../core/formats/goods-columns.ts';
 import { goodsDifference } from '../../../core/goods/difference.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { Page } from '../../parts/page.tsx';
@@ -48,9 +49,8 @@ const useTable = ({ rows, faults, isSheet }: Props['parsed']) => {
     const read = readGoodsTable(
       rows,
       later,
-      here,
-      { display, mark: isSheet ? '.' : markOfCells(rows, decimalMark), groups: book.groups },
-      taking,
+      { display, groups: book.groups, here, taking },
+      placeless(isSheet ? '.' : markOfCells(rows, decimalMark)),
     );
     return { ...read, faults: [...faults, ...read.faults] };
   }, [rows, faults, isSheet, later, here, display, book.groups, taking]);

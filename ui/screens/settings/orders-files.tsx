@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { placeless } from '../../../core/formats/list-format.ts';
 import { readOrders } from '../../../core/formats/orders.ts';
-import { ordersSheet } from '../../../core/formats/orders-sheet.ts';
-import { orderCells, readOrderRows } from '../../../core/formats/orders-csv.ts';
+import { orderCells, ordersSheet, readOrderRows } from '../../../core/formats/orders-csv.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { takeOrders, type OrdersTaken } from '../../../core/order/take-orders.ts';
@@ -74,7 +74,7 @@ interface Chosen {
 const chosenRows = async (): Promise<Chosen | null> => {
   const chosen = await chooseRows();
   if (!chosen?.ok) return chosen && { name: chosen.name, read: chosen.why };
-  const read = readOrderRows(chosen.rows);
+  const read = readOrderRows(chosen.rows, placeless('.'));
   return { name: chosen.name, read: { ...read, faults: [...chosen.faults, ...read.faults] } };
 };
 

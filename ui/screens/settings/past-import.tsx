@@ -1,15 +1,13 @@
-import { useCallback, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { withPastChoice } from '../../../core/order/past-choice.ts';
 import { guessUnit } from '../../../core/formats/list-columns.ts';
-import { PAST_COLUMNS, type PastColumn } from '../../../core/formats/past-order-columns.ts';
-import type { PastMeaning } from '../../../core/formats/past-orders-table.ts';
+import { PAST_ORDERS, type PastMeaning } from '../../../core/formats/past-orders-table.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { takeOrders } from '../../../core/order/take-orders.ts';
 import { countFigure } from '../../../core/words/figure.ts';
-import { decimalMark } from '../../fields/readers.ts';
 import { ImportPage } from '../../list-import/import-page.tsx';
-import { useListImport, type ReadList } from '../../list-import/use-list-import.ts';
+import { useListImport } from '../../list-import/use-list-import.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { useWorldPlaces } from '../../places/places.ts';
@@ -26,7 +24,7 @@ const ASK_NONE = { id: '', name: 'None', note: '' };
 const settings = { gap: 12, paddingTop: 12, maxWidth: 420 } as const;
 const row = { flexDirection: 'row' } as const;
 
-/** How the file is meant, and the function that reads it so. */
+/** How the file is meant, and what changes that. */
 const useMeaning = () => {
   const { decimals, units } = useAppSelector(selectDisplayFormat);
   const { locations } = useBookParts('locations');
@@ -34,15 +32,14 @@ const useMeaning = () => {
   const [dates, setDates] = useState<PastMeaning['dates']>('day-first');
   const places = useWorldPlaces();
   const home = locations[0]?.address.country ?? '';
-  const read: ReadList<PastColumn> = useCallback(
-    (reader, mapping) =>
-      reader.readPastOrders(mapping, {
-        ...{ decimals, units, unit, dates, home, mark: decimalMark },
-        subdivisions: places?.subdivisions ?? null,
-      }),
+  const value = useMemo(
+    (): PastMeaning => ({
+      ...{ decimals, units, unit, dates, home },
+      subdivisions: places?.subdivisions ?? null,
+    }),
     [decimals, units, unit, dates, home, places],
   );
-  return { read, unit, setUnit, dates, setDates };
+  return { value, unit, setUnit, dates, setDates };
 };
 
 /** Past orders out of a file from elsewhere, beside those that are here. */
@@ -53,12 +50,13 @@ const PastImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
   const here = useAppSelector(selectPastOrders);
   const [service, setService] = useState('');
   const meaning = useMeaning();
-  const work = useListImport<PastColumn>({
+  const work = useListImport({
     file,
-    columns: PAST_COLUMNS,
-    read: meaning.read,
+    list: 'past-orders',
+    columns: PAST_ORDERS.columns,
+    meaning: meaning.value,
     onOpened: (headings, mapping) => {
-      const named = guessUnit(headings, mapping, PAST_COLUMNS, UNITS);
+      const named = guessUnit(headings, mapping, PAST_ORDERS.columns, UNITS);
       if (named !== null) meaning.setUnit(named);
     },
   });
@@ -76,7 +74,7 @@ const PastImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
     <ImportPage
       name={file.name}
       back={{ name: 'Orders', onPress: onDone }}
-      columns={PAST_COLUMNS}
+      columns={PAST_ORDERS.columns}
       work={work}
       settings={
         <View style={settings}>
@@ -105,10 +103,9 @@ const PastImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
           </View>
         </View>
       }
-      oddWords={() => []}
       button="Import the orders"
       effect={`adds to the ${countFigure(here.length, 'order')} that are there; none is overwritten`}
-      onTake={(items, { faulty }) => take(items as readonly PastOrder[], faulty)}
+      onTake={take}
     />
   );
 };

@@ -1,31 +1,25 @@
-import { useCallback } from 'react';
-import { TEXT_COLUMNS, type TextColumn, type TextRow } from '../../../core/formats/texts-table.ts';
+import { useMemo } from 'react';
+import { SHOP_TEXTS, type TextMeaning, type TextRow } from '../../../core/formats/texts-table.ts';
 import { IN_ENGLISH, type Language } from '../../../core/model/language.ts';
 import { ownTexts } from '../../../core/words/customer/own-texts.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { ImportPage } from '../../list-import/import-page.tsx';
-import { useListImport, type ReadList } from '../../list-import/use-list-import.ts';
+import { useListImport } from '../../list-import/use-list-import.ts';
 import { edit } from '../../state/draft.ts';
 import { selectBook, selectCatalogue } from '../../state/selectors.ts';
 import { messageShown } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
-
-const nothing = (): void => undefined;
 
 /** Translations out of a list, for the texts that the shop has. */
 const TextsImport = ({ file, language, onDone }: { file: File; language: Language; onDone: () => void }) => {
   const dispatch = useAppDispatch();
   const book = useAppSelector(selectBook);
   const catalogue = useAppSelector(selectCatalogue);
-  const read: ReadList<TextColumn> = useCallback(
-    (reader, mapping) =>
-      reader.readTexts(
-        mapping,
-        ownTexts(book, catalogue).map(({ text }) => text),
-      ),
+  const meaning = useMemo(
+    (): TextMeaning => ({ own: ownTexts(book, catalogue).map(({ text }) => text) }),
     [book, catalogue],
   );
-  const work = useListImport<TextColumn>({ file, columns: TEXT_COLUMNS, read, onOpened: nothing });
+  const work = useListImport({ file, list: 'texts', columns: SHOP_TEXTS.columns, meaning });
   const take = (rows: readonly TextRow[], faulty: number): void => {
     const texts = rows.filter(({ as }) => as !== '');
     if (texts.length > 0)
@@ -41,12 +35,10 @@ const TextsImport = ({ file, language, onDone }: { file: File; language: Languag
     <ImportPage
       name={file.name}
       back={{ name: 'Languages', onPress: onDone }}
-      columns={TEXT_COLUMNS}
+      columns={SHOP_TEXTS.columns}
       work={work}
-      settings={null}
-      oddWords={() => []}
       effect={`replaces the ${IN_ENGLISH[language]} of each text that the file translates, and keeps the others as they are`}
-      onTake={(items, { faulty }) => take(items as readonly TextRow[], faulty)}
+      onTake={take}
     />
   );
 };

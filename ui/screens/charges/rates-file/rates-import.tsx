@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
-import { guessMapping, type ListMapping } from '../../../../core/formats/list-columns.ts';
+import { guessMapping } from '../../../../core/formats/list-columns.ts';
+import { placeless, type ListMapping } from '../../../../core/formats/list-format.ts';
 import { markOfCells } from '../../../../core/formats/mark-of-cells.ts';
 import { rateRowChanges } from '../../../../core/formats/rates-changes.ts';
 import { RATE_COLUMNS, type RateColumn } from '../../../../core/formats/rates-sheet.ts';
@@ -53,7 +54,7 @@ const useRates = ({ rows, faults, isSheet }: RatesFile) => {
   const [empty, setEmpty] = useState<RatesMeaning['empty']>('leaves');
   const read = useMemo(() => {
     const mark = isSheet ? '.' : markOfCells(rows, decimalMark);
-    const found = readRates(rows, mapping, book, { display, mark, empty });
+    const found = readRates(rows, mapping, book, { display, empty }, placeless(mark));
     return { ...found, faults: [...faults, ...found.faults] };
   }, [rows, faults, isSheet, mapping, book, display, empty]);
   const changes = useMemo(() => rateRowChanges(book, read.rates, display), [book, read, display]);

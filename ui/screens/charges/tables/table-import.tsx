@@ -1,21 +1,18 @@
-import { useCallback, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { guessUnit } from '../../../../core/formats/list-columns.ts';
-import { TABLE_COLUMNS, TABLE_UNITS } from '../../../../core/formats/rate-table-csv.ts';
+import { RATE_TABLE, TABLE_UNITS, type TableMeaning } from '../../../../core/formats/rate-table.ts';
 import type { Measure, RateTable, TableRow } from '../../../../core/model/price.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
 import { odditySentence } from '../../../../core/audit/oddity-sentence.ts';
 import { Check } from '../../../parts/check.tsx';
 import { ImportPage } from '../../../list-import/import-page.tsx';
-import { useListImport, type ReadList } from '../../../list-import/use-list-import.ts';
-import { decimalMark } from '../../../fields/readers.ts';
+import { useListImport } from '../../../list-import/use-list-import.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
-
-type Column = (typeof TABLE_COLUMNS)[number]['column'];
 
 export const MEASURES: { value: Measure; label: string }[] = [
   { value: 'weight', label: 'Weight' },
@@ -37,28 +34,28 @@ const row = {
   paddingTop: 12,
 } as const;
 
-/** How the file is meant, and the function that reads it so. */
+/** How the file is meant, and what changes that. */
 const useMeaning = (table: RateTable) => {
   const display = useAppSelector(selectDisplayFormat);
   const [basis, setBasis] = useState<Measure>(table.basis);
   const [unit, setUnit] = useState<string | null>(USUAL[display.units][table.basis] ?? null);
   const [includesTo, setIncludesTo] = useState(false);
   const { decimals } = display;
-  const read: ReadList<Column> = useCallback(
-    (reader, mapping) => reader.readTable(mapping, { basis, unit, includesTo, decimals, mark: decimalMark }),
+  const value = useMemo(
+    (): TableMeaning => ({ basis, unit, includesTo, decimals }),
     [basis, unit, includesTo, decimals],
   );
   const chooseBasis = (next: Measure): void => {
     setBasis(next);
     setUnit(USUAL[display.units][next] ?? null);
   };
-  return { display, basis, chooseBasis, unit, setUnit, includesTo, setIncludesTo, read };
+  return { display, basis, chooseBasis, unit, setUnit, includesTo, setIncludesTo, value };
 };
 
 /** What the rows of the file go by, in which unit, and where they end. */
 const MeaningFields = ({ meaning }: { meaning: ReturnType<typeof useMeaning> }) => {
   const { basis, unit } = meaning;
-  const units = Object.keys(TABLE_UNITS[basis]);
+  const units = TABLE_UNITS[basis];
   return (
     <View>
       <View style={row}>
@@ -103,12 +100,13 @@ export const TableImport = ({
   const dispatch = useAppDispatch();
   const meaning = useMeaning(table);
   const { basis, display } = meaning;
-  const work = useListImport<Column>({
+  const work = useListImport({
     file,
-    columns: TABLE_COLUMNS,
-    read: meaning.read,
+    list: 'rate-table',
+    columns: RATE_TABLE.columns,
+    meaning: meaning.value,
     onOpened: (headings, mapping) => {
-      const named = guessUnit(headings, mapping, TABLE_COLUMNS, Object.keys(TABLE_UNITS[basis]));
+      const named = guessUnit(headings, mapping, RATE_TABLE.columns, TABLE_UNITS[basis]);
       if (named !== null) meaning.setUnit(named);
     },
   });
@@ -123,7 +121,7 @@ export const TableImport = ({
     <ImportPage
       name={file.name}
       back={{ name: table.name, onPress: onDone }}
-      columns={TABLE_COLUMNS}
+      columns={RATE_TABLE.columns}
       work={work}
       settings={<MeaningFields meaning={meaning} />}
       effect={
@@ -134,7 +132,7 @@ export const TableImport = ({
       oddWords={({ odd, oddRows }) =>
         odd.map((one) => odditySentence(one, basis, display, (at) => oddRows[at] ?? at + 1))
       }
-      onTake={(items, { faulty }) => take(items as readonly TableRow[], faulty)}
+      onTake={take}
     />
   );
 };

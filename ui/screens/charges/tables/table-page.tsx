@@ -2,8 +2,7 @@ import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { tableSheet } from '../../../../core/formats/table-sheet.ts';
-import { tableHeadings, tableRowCells } from '../../../../core/formats/rate-table-csv.ts';
+import { tableRowCells, tableSheet } from '../../../../core/formats/rate-table.ts';
 import type { RateTable, TableRow } from '../../../../core/model/price.ts';
 import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { NameField } from '../../../fields/kind-fields.tsx';
@@ -90,7 +89,7 @@ const Actions = ({
     const { csvText } = await import('../../../files/csv.ts');
     saveFile(
       fileName(name, 'example', dayNow(store), 'csv'),
-      csvText([tableHeadings(basis), ...EXAMPLE.map(cells)]),
+      csvText([tableSheet(basis).map(({ heading }) => heading), ...EXAMPLE.map(cells)]),
     );
   };
   const remove = (): void => {

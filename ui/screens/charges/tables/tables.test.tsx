@@ -1,6 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
-import type { RateTable } from '../../../../core/model/price.ts';
-import { makeListReader as mockMakeReader, type ListItem } from '../../../workers/list-reader.ts';
+import type { RateTable, TableRow } from '../../../../core/model/price.ts';
+import { makeListReader as mockMakeReader } from '../../../workers/list-reader.ts';
+import type { ListWork } from '../../../workers/start-list-reader.ts';
 import { undone } from '../../../state/draft.ts';
 import { selectBook } from '../../../state/selectors.ts';
 import { type AppStore } from '../../../state/store.ts';
@@ -23,16 +24,12 @@ jest.mock('../../../files/files.ts', () => ({
 
 /** The reader where the test is, in place of the worker. */
 jest.mock('../../../workers/start-list-reader.ts', () => ({
-  startListReader: () => {
+  startListReader: (list: 'rate-table'): ListWork<'rate-table'> => {
     const reader = mockMakeReader();
-    const later =
-      <A extends unknown[], R>(work: (...args: A) => R) =>
-      async (...args: A): Promise<R> =>
-        work(...args);
     return {
-      reader: { readTable: later(reader.readTable), readPostal: later(reader.readPostal) },
-      open: later(reader.open),
-      take: async (count: number): Promise<readonly ListItem[]> => reader.items(0, count),
+      read: async (...args) => reader.read(list, ...args),
+      open: reader.open,
+      take: async (count) => reader.items(0, count) as TableRow[],
       stop: () => undefined,
     };
   },

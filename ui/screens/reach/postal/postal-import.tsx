@@ -1,11 +1,11 @@
-import { useCallback, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { POSTAL_COLUMNS } from '../../../../core/formats/postal-list-csv.ts';
+import { POSTAL_LIST } from '../../../../core/formats/postal-list.ts';
 import type { PostalRule } from '../../../../core/model/delivery.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { ImportPage } from '../../../list-import/import-page.tsx';
-import { useListImport, type ReadList } from '../../../list-import/use-list-import.ts';
+import { useListImport } from '../../../list-import/use-list-import.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { countryName, useWorldPlaces } from '../../../places/places.ts';
 import { edit } from '../../../state/draft.ts';
@@ -13,10 +13,7 @@ import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';
 
-type Column = (typeof POSTAL_COLUMNS)[number]['column'];
 type How = 'add' | 'replace';
-
-const nothing = (): void => undefined;
 
 interface SettingsProps {
   country: string | null;
@@ -70,11 +67,8 @@ const PostalImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
   const [chosen, setChosen] = useState<string | null>(null);
   const [how, setHow] = useState<How>('replace');
   const country = chosen ?? (homes.length === 1 ? (homes[0] ?? null) : null);
-  const read: ReadList<Column> = useCallback(
-    (reader, mapping) => reader.readPostal(mapping, country ?? ''),
-    [country],
-  );
-  const work = useListImport<Column>({ file, columns: POSTAL_COLUMNS, read, onOpened: nothing });
+  const meaning = useMemo(() => ({ home: country ?? '' }), [country]);
+  const work = useListImport({ file, list: 'postal-list', columns: POSTAL_LIST.columns, meaning });
   const namesNone = !work.mapping.includes('country');
   const take = (lines: readonly PostalRule[], faulty: number): void => {
     const kind = how === 'add' && postalList.length > 0 ? 'mergePostalLines' : 'replacePostalList';
@@ -92,7 +86,7 @@ const PostalImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
     <ImportPage
       name={file.name}
       back={{ name: 'Postal list', onPress: onDone }}
-      columns={POSTAL_COLUMNS}
+      columns={POSTAL_LIST.columns}
       work={work}
       settings={
         <Settings
@@ -104,9 +98,8 @@ const PostalImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
         />
       }
       waits={namesNone && country === null ? 'First choose the country of the codes.' : null}
-      oddWords={() => []}
       effect={effectOf(how, postalList.length)}
-      onTake={(items, { faulty }) => take(items as readonly PostalRule[], faulty)}
+      onTake={take}
     />
   );
 };

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { postalSheet } from '../../../../core/formats/postal-sheet.ts';
-import { postalLineCells } from '../../../../core/formats/postal-list-csv.ts';
+import { sheetOf } from '../../../../core/formats/list-format.ts';
+import { POSTAL_LIST, postalLineCells } from '../../../../core/formats/postal-list.ts';
 import type { PostalRule } from '../../../../core/model/delivery.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
 import { CountField } from '../../../fields/kind-fields.tsx';
@@ -105,7 +105,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
         <SaveList
           name={(kind) => fileName(store.name, 'postal-list', dayNow(store), kind)}
           sheet="Postal list"
-          columns={postalSheet}
+          columns={() => sheetOf(POSTAL_LIST.columns)}
           items={postalList}
           cells={postalLineCells}
         />

@@ -3,70 +3,85 @@ import { toThousandth } from '../model/measured.ts';
 import { countrySchema, subdivisionSchema } from '../model/place.ts';
 import type { Each, Measure, RateTable, TableRow } from '../model/price.ts';
 import { GREATEST_SUM } from '../model/bounds.ts';
+import { unitFactor } from '../model/written-units.ts';
 import { parsePattern, writtenPattern } from '../place/postal.ts';
+import { tableOddities } from '../price/table-report.ts';
 import { exactFigure, plainMoney } from '../words/figure.ts';
 import {
-  cellsBy,
-  mappingFaults,
-  readList,
+  listColumn,
   unread,
   type ListColumn,
-  type ListMapping,
-  type ListReading,
-} from './list-columns.ts';
+  type ListFormat,
+  type ReadingContext,
+  type RowCells,
+  type RowResult,
+} from './list-format.ts';
 import { typedMeasure } from './measure-typed.ts';
+import { numbers, words, type SheetColumn } from './sheet-column.ts';
 import { typedMoney, typedNumber, type Mark } from './typed.ts';
 
 /** The columns of a rate table in a file. */
 export type TableColumn =
   'country' | 'subdivision' | 'postal' | 'from' | 'to' | 'amount' | 'eachSize' | 'eachAmount' | 'eachCount';
 
-const column = (
-  name: TableColumn,
-  heading: string,
-  aliases: string[],
-  { needed = false, measured = false } = {},
-): ListColumn<TableColumn> => ({ column: name, name: heading, aliases, needed, measured });
-
-export const TABLE_COLUMNS: readonly ListColumn<TableColumn>[] = [
-  column('from', 'From', ['min', 'minimum', 'above', 'weight from', 'from weight', 'lower', 'min weight'], {
-    needed: true,
-    measured: true,
-  }),
-  column(
+const COLUMNS: readonly ListColumn<TableColumn>[] = [
+  listColumn(
+    'from',
+    'From',
+    numbers('The least that the row is for.'),
+    ['min', 'minimum', 'above', 'weight from', 'from weight', 'lower', 'min weight'],
+    { needed: true, measured: true },
+  ),
+  listColumn(
     'to',
     'To, less than',
+    numbers('It ends before this; empty for no end.'),
     ['to', 'max', 'maximum', 'below', 'weight to', 'to weight', 'upper', 'max weight'],
-    {
-      measured: true,
-    },
+    { measured: true },
   ),
-  column('amount', 'Amount', ['price', 'charge', 'rate', 'cost', 'fee'], { needed: true }),
-  column('eachSize', 'Each', ['each size', 'per', 'step', 'increment'], { measured: true }),
-  column('eachAmount', 'Amount for each', ['each amount', 'per amount', 'increment price']),
-  column('eachCount', 'Counted', ['each count', 'count', 'rounding']),
-  column('country', 'Country', ['country code', 'destination country', 'land']),
-  column('subdivision', 'Region', ['subdivision', 'state', 'province', 'state code', 'province code']),
-  column('postal', 'Postal code', [
-    'postal',
-    'postal pattern',
-    'postcode',
-    'zip',
-    'zip code',
-    'code',
-    'pattern',
+  listColumn(
+    'amount',
+    'Amount',
+    numbers('The charge, in the shop’s currency.'),
+    ['price', 'charge', 'rate', 'cost', 'fee'],
+    { needed: true },
+  ),
+  listColumn(
+    'eachSize',
+    'Each',
+    numbers('Adds an amount for each of this much above “From”; empty for none.'),
+    ['each size', 'per', 'step', 'increment'],
+    { measured: true },
+  ),
+  listColumn('eachAmount', 'Amount for each', numbers('What is added for each.'), [
+    ...['each amount', 'per amount', 'increment price'],
+  ]),
+  listColumn(
+    'eachCount',
+    'Counted',
+    words('started: a part of one counts as a whole; exact: in proportion.'),
+    ['each count', 'count', 'rounding'],
+  ),
+  listColumn('country', 'Country', words('Two letters, such as CA; empty for any.'), [
+    ...['country code', 'destination country', 'land'],
+  ]),
+  listColumn('subdivision', 'Region', words('As CA-NS; empty for the whole country.'), [
+    ...['subdivision', 'state', 'province', 'state code', 'province code'],
+  ]),
+  listColumn('postal', 'Postal code', words('A postal code or its beginning, such as B3H*; empty for all.'), [
+    ...['postal', 'postal pattern', 'postcode', 'zip', 'zip code', 'code', 'pattern'],
   ]),
 ];
 
-const NAMES = new Map(TABLE_COLUMNS.map(({ column: key, name }) => [key, name]));
+const NAMES = new Map(COLUMNS.map(({ column: key, name }) => [key, name]));
 
-/** The units in which a measure may be written, and how many of the book's units each is; the first is the book's own. */
-export const TABLE_UNITS: Record<Measure, Record<string, number>> = {
-  weight: { g: 1, kg: 1_000, lb: 453.59237, oz: 28.349523125 },
-  volume: { mm3: 1, cm3: 1_000, L: 1_000_000, 'cu in': 16_387.064 },
-  distance: { m: 1, km: 1_000, mi: 1_609.344 },
-  units: {},
-  subtotal: {},
+/** The units that the figures of a file may be in, by what its rows go by. */
+export const TABLE_UNITS: Record<Measure, readonly string[]> = {
+  weight: ['g', 'kg', 'lb', 'oz'],
+  volume: ['mm3', 'cm3', 'L', 'cu in'],
+  distance: ['m', 'km', 'mi'],
+  units: [],
+  subtotal: [],
 };
 
 /** How the figures of a file are meant. */
@@ -77,7 +92,6 @@ export interface TableMeaning {
   /** Whether `to` is the last value that the row holds, 'up to and including'. */
   includesTo: boolean;
   decimals: number;
-  mark: Mark;
 }
 
 const EXPECTED = {
@@ -94,12 +108,12 @@ const EXPECTED = {
  * A measured figure of the file in the book's unit, bare or with a unit of its own; whole unless the unit is an
  * imperial one. Null where it is none.
  */
-const valueOf = (text: string, { basis, unit, decimals, mark }: TableMeaning): number | null => {
+const valueOf = (text: string, { basis, unit, decimals }: TableMeaning, mark: Mark): number | null => {
   if (basis === 'subtotal') {
     const typed = typedMoney(text, decimals, mark);
     return typed.ok ? typed.value : null;
   }
-  const factor = unit === null ? 1 : (TABLE_UNITS[basis][unit] ?? 1);
+  const factor = unit === null || basis === 'units' ? 1 : (unitFactor(basis, unit) ?? 1);
   const number = typedNumber(text, mark);
   if (number === null) {
     const typed = typedMeasure(basis, text, { decimals, units: 'metric' }, mark);
@@ -109,16 +123,15 @@ const valueOf = (text: string, { basis, unit, decimals, mark }: TableMeaning): n
   return value >= 0 && value <= GREATEST_SUM ? value : null;
 };
 
-type Cell = (column: TableColumn) => string;
-
 /** Reads one cell after another into a row, and keeps what could not be read. */
 class RowReader {
   readonly faults: Fault[] = [];
 
   constructor(
-    private readonly cell: Cell,
+    private readonly cell: RowCells<TableColumn>,
     private readonly row: number,
     private readonly meaning: TableMeaning,
+    private readonly mark: Mark,
   ) {}
 
   private miss(name: TableColumn, expected: string): undefined {
@@ -138,10 +151,10 @@ class RowReader {
     return this.cell(name) === '' ? this.miss(name, expected) : this.read(name, expected, read);
   }
 
-  value = (text: string): number | null => valueOf(text, this.meaning);
+  value = (text: string): number | null => valueOf(text, this.meaning, this.mark);
 
   money = (text: string): number | null => {
-    const typed = typedMoney(text, this.meaning.decimals, this.meaning.mark);
+    const typed = typedMoney(text, this.meaning.decimals, this.mark);
     return typed.ok ? typed.value : null;
   };
 }
@@ -183,46 +196,39 @@ const eachOf = (reader: RowReader): Each | undefined => {
 /** What lies above 'up to and including': the next whole unit, or the next that is told apart. */
 const justAbove = (end: number): number => (Number.isInteger(end) ? end + 1 : toThousandth(end + 0.001));
 
-const readRow = (
-  cell: Cell,
-  row: number,
-  meaning: TableMeaning,
-): { item: TableRow } | { faults: Fault[] } => {
-  const reader = new RowReader(cell, row, meaning);
-  const place = placeOf(reader);
-  const from = reader.need('from', EXPECTED.value, reader.value);
-  const end = reader.read('to', EXPECTED.value, reader.value);
-  const amount = reader.need('amount', EXPECTED.amount, reader.money);
-  const each = eachOf(reader);
-  if (reader.faults.length > 0 || from === undefined || amount === undefined)
-    return { faults: reader.faults };
-  const to = end === undefined ? undefined : meaning.includesTo ? justAbove(end) : end;
-  return { item: { ...place, from, ...(to === undefined ? {} : { to }), amount, ...(each ? { each } : {}) } };
-};
+const rowReader =
+  (meaning: TableMeaning, { mark }: ReadingContext) =>
+  (cell: RowCells<TableColumn>, row: number): RowResult<TableRow> => {
+    const reader = new RowReader(cell, row, meaning, mark);
+    const place = placeOf(reader);
+    const from = reader.need('from', EXPECTED.value, reader.value);
+    const end = reader.read('to', EXPECTED.value, reader.value);
+    const amount = reader.need('amount', EXPECTED.amount, reader.money);
+    const each = eachOf(reader);
+    if (reader.faults.length > 0 || from === undefined || amount === undefined)
+      return { faults: reader.faults };
+    const to = end === undefined ? undefined : meaning.includesTo ? justAbove(end) : end;
+    return {
+      item: { ...place, from, ...(to === undefined ? {} : { to }), amount, ...(each ? { each } : {}) },
+    };
+  };
 
-/**
- * The rows of a rate table out of a file whose first row has the headings. Places are ISO 3166 codes and
- * postal patterns; figures are in the unit that was said. Rows with a fault are left out and each fault says
- * its row and column.
- */
-export const readTableRows = (
-  rows: readonly (readonly string[])[],
-  mapping: ListMapping<TableColumn>,
-  meaning: TableMeaning,
-): ListReading<TableRow> => {
-  const faults = mappingFaults(mapping, TABLE_COLUMNS);
-  if (faults.length > 0) return { items: [], rows: [], faults, faulty: Math.max(0, rows.length - 1) };
-  const cells = cellsBy(mapping);
-  return readList(rows, (row, at) => readRow(cells(row), at, meaning));
+/** The rows of a rate table: places are ISO 3166 codes and postal patterns, figures in the unit that was said. */
+export const RATE_TABLE: ListFormat<TableColumn, TableRow, TableMeaning> = {
+  columns: COLUMNS,
+  rowReader,
+  odd: tableOddities,
 };
 
 const OWN_UNIT: Partial<Record<Measure, string>> = { weight: 'g', volume: 'mm3', distance: 'm' };
 
-/** The headings of a table that is written, with the unit of its figures. */
-export const tableHeadings = (basis: Measure): string[] =>
-  TABLE_COLUMNS.map(({ name, measured }) =>
-    measured && OWN_UNIT[basis] ? `${name} (${OWN_UNIT[basis]})` : name,
-  );
+/** The columns of a table that is written, with the unit of its figures. */
+export const tableSheet = (basis: Measure): SheetColumn[] =>
+  COLUMNS.map(({ name, measured, about, isNumber }) => ({
+    heading: measured && OWN_UNIT[basis] ? `${name} (${OWN_UNIT[basis]})` : name,
+    about,
+    isNumber,
+  }));
 
 /** A row of a table as cells; read back with the book's own unit it is the same row. */
 export const tableRowCells = (row: TableRow, basis: Measure, decimals: number): string[] => {
@@ -245,11 +251,10 @@ export const tableRowCells = (row: TableRow, basis: Measure, decimals: number): 
   ];
 };
 
-/** How a file that was written by `tableRowCells` is to be read. */
+/** How a file that was written by `tableRowCells` is to be read, with a dot before its decimals. */
 export const ownMeaning = (basis: RateTable['basis'], decimals: number): TableMeaning => ({
   basis,
   unit: OWN_UNIT[basis] ?? null,
   includesTo: false,
   decimals,
-  mark: '.',
 });

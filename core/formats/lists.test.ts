@@ -4,20 +4,38 @@ import type { Measure, TableRow } from '../model/price.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
 import { guessMapping, guessUnit } from './list-columns.ts';
 import { beginningsOf } from '../place/code-shapes.ts';
-import { POSTAL_COLUMNS, postalHeadings, postalLineCells, readPostalLines } from './postal-list-csv.ts';
+import { placeless, readList, sheetOf, type ListFormat, type ListMapping } from './list-format.ts';
+import { LISTS, type ListName, type Lists } from './lists.ts';
+import { POSTAL_LIST, postalLineCells } from './postal-list.ts';
 import {
   ownMeaning,
-  readTableRows,
-  TABLE_COLUMNS,
+  RATE_TABLE,
   TABLE_UNITS,
-  tableHeadings,
   tableRowCells,
+  tableSheet,
+  type TableColumn,
   type TableMeaning,
-} from './rate-table-csv.ts';
+} from './rate-table.ts';
+import type { Mark } from './typed.ts';
 
-const KILOS: TableMeaning = { basis: 'weight', unit: 'kg', includesTo: false, decimals: 2, mark: '.' };
-const read = (rows: string[][], meaning: TableMeaning = KILOS) =>
-  readTableRows(rows, guessMapping(rows[0] ?? [], TABLE_COLUMNS), meaning);
+const KILOS: TableMeaning = { basis: 'weight', unit: 'kg', includesTo: false, decimals: 2 };
+const MEANINGS: { [K in ListName]: Lists[K]['meaning'] } = {
+  'rate-table': KILOS,
+  'postal-list': { home: 'CA' },
+  'past-orders': {
+    ...{ decimals: 2, unit: 'kg', units: 'metric', dates: 'day-first', home: 'CA', subdivisions: null },
+  },
+  texts: { own: [] },
+};
+const TABLE_COLUMNS = RATE_TABLE.columns;
+const readRows = (
+  rows: string[][],
+  mapping: ListMapping<TableColumn>,
+  meaning: TableMeaning,
+  mark: Mark = '.',
+) => readList(RATE_TABLE, rows, mapping, meaning, placeless(mark));
+const read = (rows: string[][], meaning: TableMeaning = KILOS, mark: Mark = '.') =>
+  readRows(rows, guessMapping(rows[0] ?? [], TABLE_COLUMNS), meaning, mark);
 const HEAD = ['Country', 'Region', 'Postcode', 'Min weight', 'Max weight', 'Price'];
 
 describe('the columns of a list', () => {
@@ -25,19 +43,19 @@ describe('the columns of a list', () => {
     const headings = ['country_code', 'ZIP Code', 'From (lb)', 'Max', 'Charge', 'Remarks', 'Amount'];
     const mapping = guessMapping(headings, TABLE_COLUMNS);
     expect(mapping).toEqual(['country', 'postal', 'from', 'to', 'amount', null, null]);
-    const units = Object.keys(TABLE_UNITS.weight);
+    const units = TABLE_UNITS.weight;
     expect(guessUnit(headings, mapping, TABLE_COLUMNS, units)).toBe('lb');
     expect(guessUnit(['From'], ['from'], TABLE_COLUMNS, units)).toBeNull();
   });
 
   test('that are needed and missing, or there twice, are said before any row is read', () => {
-    const missing = readTableRows([['From'], ['1']], ['from'], KILOS);
+    const missing = readRows([['From'], ['1']], ['from'], KILOS);
     expect([missing.items, missing.faulty, missing.faults.map(locatedSentence)]).toEqual([
       [],
       1,
       ['row 1: No column is “Amount”, and each row needs one.'],
     ]);
-    const twice = readTableRows(
+    const twice = readRows(
       [
         ['A', 'B', 'C'],
         ['1', '2', '3'],
@@ -94,7 +112,7 @@ describe('a rate table in a file', () => {
       ['3', '', '6', '1', '', ''],
       ['4', '', '6', '0', '1', ''],
     ];
-    const { items, faults } = read(rows, { ...KILOS, unit: 'lb', includesTo: true, mark: ',' });
+    const { items, faults } = read(rows, { ...KILOS, unit: 'lb', includesTo: true }, ',');
     expect(items).toEqual([
       { from: 0, to: 907.186, amount: 400 },
       { from: 907.18474, amount: 600, each: { size: 453.59237, amount: 50, count: 'exact' } },
@@ -137,11 +155,11 @@ describe('a rate table in a file', () => {
     fc.assert(
       fc.property(rows, basis, fc.constantFrom(0, 2, 3), (drawn, measure, decimals) => {
         const written = [
-          tableHeadings(measure),
+          tableSheet(measure).map(({ heading }) => heading),
           ...drawn.map((row) => tableRowCells(row as TableRow, measure, decimals)),
         ];
         const mapping = guessMapping(written[0] ?? [], TABLE_COLUMNS);
-        const again = readTableRows(written, mapping, ownMeaning(measure, decimals));
+        const again = readRows(written, mapping, ownMeaning(measure, decimals));
         expect(again.items).toEqual(drawn);
         expect(again.items.map((row) => tableRowCells(row, measure, decimals))).toEqual(written.slice(1));
       }),
@@ -151,7 +169,13 @@ describe('a rate table in a file', () => {
 
 describe('a postal list in a file', () => {
   const lines = (rows: string[][]) =>
-    readPostalLines(rows, guessMapping(rows[0] ?? [], POSTAL_COLUMNS), { home: 'CA' });
+    readList(
+      POSTAL_LIST,
+      rows,
+      guessMapping(rows[0] ?? [], POSTAL_LIST.columns),
+      { home: 'CA' },
+      placeless('.'),
+    );
 
   test('is read with what is usual where a cell is empty', () => {
     expect(
@@ -192,12 +216,19 @@ describe('a postal list in a file', () => {
       ['', '97201'],
       ['Nowhere', 'B3H*'],
     ];
-    const { items, faults } = readPostalLines(rows, guessMapping(rows[0] ?? [], POSTAL_COLUMNS), {
-      home: 'CA',
-      countryOf: (text) => (text === 'Canada' ? 'CA' : null),
-      isBeginning: () => beginningsOf(isWhole),
-      isWhole: () => isWhole,
-    });
+    const mapping = guessMapping(rows[0] ?? [], POSTAL_LIST.columns);
+    const { items, faults } = readList(
+      POSTAL_LIST,
+      rows,
+      mapping,
+      { home: 'CA' },
+      {
+        ...placeless('.'),
+        countryOf: (text) => (text === 'Canada' ? 'CA' : null),
+        isBeginning: () => beginningsOf(isWhole),
+        isWhole: () => isWhole,
+      },
+    );
     expect(items.map(({ country, pattern }) => `${country} ${pattern}`)).toEqual(['CA B3H*']);
     expect(faults.map(({ path, detail }) => `${path}: ${String(detail?.text)}`)).toEqual([
       'row 3, Code: 97201*',
@@ -210,6 +241,23 @@ describe('a postal list in a file', () => {
       { country: 'US', pattern: '90200 to 90299', served: true, cashOnDelivery: true, days: 0 },
       { country: 'CA', pattern: 'B3H*', served: false, cashOnDelivery: false },
     ];
-    expect(lines([postalHeadings(), ...list.map(postalLineCells)]).items).toEqual(list);
+    expect(
+      lines([sheetOf(POSTAL_LIST.columns).map(({ heading }) => heading), ...list.map(postalLineCells)]).items,
+    ).toEqual(list);
   });
 });
+
+test.each(Object.entries(LISTS))(
+  'of a list of %s, no row has more in it than there are headings',
+  (name, format) => {
+    const headings = format.columns.map((one) => one.name);
+    const { faults, faulty } = readList(
+      format as ListFormat<string, unknown, unknown>,
+      [headings, [...headings.map(() => '1'), '', 'more'], headings.map(() => '')],
+      format.columns.map(({ column }) => column),
+      MEANINGS[name as ListName],
+      placeless('.'),
+    );
+    expect([faulty, faults.map(({ code, path }) => [code, path])]).toEqual([1, [['row-too-long', 'row 2']]]);
+  },
+);

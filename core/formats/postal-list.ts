@@ -1,0 +1,126 @@
+import { countryName } from '../words/country-name.ts';
+import type { Fault } from '../model/fault.ts';
+import type { PostalRule } from '../model/delivery.ts';
+import { countrySchema } from '../model/place.ts';
+import { canTakeCodes } from '../place/code-shapes.ts';
+import { normaliseCode, parsePattern, writtenPattern } from '../place/postal.ts';
+import {
+  listColumn,
+  unread,
+  type ListColumn,
+  type ListFormat,
+  type ReadingContext,
+  type RowCells,
+  type RowResult,
+} from './list-format.ts';
+import { numbers, words } from './sheet-column.ts';
+
+/** The columns of a postal list in a file. */
+export type PostalColumn = 'country' | 'pattern' | 'served' | 'cashOnDelivery' | 'days';
+
+/** How a postal list is meant: whose codes those rows have that name no country. */
+export interface PostalMeaning {
+  home: string;
+}
+
+const COLUMNS: readonly ListColumn<PostalColumn>[] = [
+  listColumn(
+    'pattern',
+    'Code',
+    words('A postal code or its beginning, such as B3H*; the most specific line decides.'),
+    ['postal code', 'postal', 'postcode', 'zip', 'zip code', 'pin', 'pin code', 'pattern'],
+    { needed: true },
+  ),
+  listColumn('days', 'Days', numbers('Working days on the way; empty where they are not known.'), [
+    ...['delivery days', 'transit days', 'transit'],
+  ]),
+  listColumn('served', 'Served', words('yes or no.'), ['serviceable', 'delivered', 'active', 'available']),
+  listColumn('cashOnDelivery', 'Payable at the door', words('yes where the customer can pay at the door.'), [
+    ...['cod', 'cash on delivery', 'cashondelivery', 'pay at the door'],
+  ]),
+  listColumn('country', 'Country', words('Two letters, such as CA.'), ['country code', 'land']),
+];
+
+const NAMES = Object.fromEntries(COLUMNS.map(({ column, name }) => [column, name])) as Record<
+  PostalColumn,
+  string
+>;
+
+const YES = ['yes', 'y', 'true', '1', 'x', 'served'];
+const NO = ['no', 'n', 'false', '0', '-', 'not served'];
+const MOST_DAYS = 365;
+
+type Cell = RowCells<PostalColumn>;
+
+const yesNo = (
+  cell: Cell,
+  name: 'served' | 'cashOnDelivery',
+  empty: boolean,
+  row: number,
+  faults: Fault[],
+): boolean => {
+  const text = cell(name).toLowerCase();
+  if (text === '') return empty;
+  if (YES.includes(text)) return true;
+  if (!NO.includes(text)) faults.push(unread(row, NAMES[name], cell(name), 'yes or no'));
+  return false;
+};
+
+const daysOf = (cell: Cell, row: number, faults: Fault[]): number | undefined => {
+  const text = cell('days');
+  if (text === '') return undefined;
+  if (/^\d{1,3}$/.test(text) && Number(text) <= MOST_DAYS) return Number(text);
+  faults.push(unread(row, NAMES.days, text, `a whole number of days, up to ${MOST_DAYS}`));
+  return undefined;
+};
+
+/** What is wrong with a pattern: none of the forms, or no code of the country begins so. */
+const patternFault = (
+  row: number,
+  country: string,
+  pattern: string,
+  { isBeginning }: ReadingContext,
+): Fault | null => {
+  if (pattern.length > 40 || !parsePattern(country, pattern))
+    return unread(row, NAMES.pattern, pattern, 'a postal code or pattern: B3H4R2, B3H*, 90200 to 90299');
+  return canTakeCodes(country, pattern, isBeginning(country))
+    ? null
+    : unread(row, NAMES.pattern, pattern, `a postal code of ${countryName(country)}`);
+};
+
+const rowReader =
+  ({ home }: PostalMeaning, context: ReadingContext) =>
+  (cell: Cell, row: number): RowResult<PostalRule> => {
+    const faults: Fault[] = [];
+    const country = (cell('country') === '' ? home : context.countryOf(cell('country'))) ?? '';
+    const written = writtenPattern(cell('pattern'));
+    const isShort = /^[A-Z0-9]+$/.test(written) && !context.isWhole(country)(written);
+    const pattern = isShort ? `${written}*` : written;
+    if (!countrySchema.safeParse(country).success)
+      faults.push(
+        unread(row, NAMES.country, cell('country'), 'a country by name or in two letters, such as CA'),
+      );
+    const odd = patternFault(row, country, pattern, context);
+    if (odd) faults.push(odd);
+    const served = yesNo(cell, 'served', true, row, faults);
+    const cashOnDelivery = yesNo(cell, 'cashOnDelivery', false, row, faults);
+    const days = daysOf(cell, row, faults);
+    if (faults.length > 0) return { faults };
+    return { item: { country, pattern, served, cashOnDelivery, ...(days === undefined ? {} : { days }) } };
+  };
+
+/** The lines of a postal list. An empty “served” is yes, an empty “payable at the door” no. */
+export const POSTAL_LIST: ListFormat<PostalColumn, PostalRule, PostalMeaning> = {
+  columns: COLUMNS,
+  rowReader,
+  unique: { column: 'pattern', key: ({ country, pattern }) => `${country}:${normaliseCode('', pattern)}` },
+};
+
+/** A line of the postal list as cells; read back it is the same line. */
+export const postalLineCells = ({ country, pattern, served, cashOnDelivery, days }: PostalRule): string[] => [
+  pattern,
+  days === undefined ? '' : String(days),
+  served ? 'yes' : 'no',
+  cashOnDelivery ? 'yes' : 'no',
+  country,
+];
