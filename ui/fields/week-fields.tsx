@@ -6,6 +6,7 @@ import { DayStrip } from '../parts/day-strip.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { DraftField } from './draft-field.tsx';
 import { readSpans } from './readers.ts';
+import { Actions } from '../parts/actions.tsx';
 
 /** The days of the week, Monday first. */
 export const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
@@ -18,7 +19,6 @@ interface Props {
   verb?: 'Open on' | 'Offered on';
 }
 
-const actions = { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const;
 const row = { flexDirection: 'row', alignItems: 'center', gap: 12 } as const;
 
 /** The hours of Monday on the days up to another. */
@@ -51,7 +51,7 @@ export const WeekFields = ({ hours, cutoff, onChange, verb = 'Open on' }: Props)
         </View>
       );
     })}
-    <View style={actions}>
+    <Actions>
       {(
         [
           ['Monday’s hours to Friday', 5],
@@ -65,6 +65,6 @@ export const WeekFields = ({ hours, cutoff, onChange, verb = 'Open on' }: Props)
           onPress={() => onChange(mondayThrough(hours, last), label)}
         />
       ))}
-    </View>
+    </Actions>
   </View>
 );

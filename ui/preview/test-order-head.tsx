@@ -17,6 +17,7 @@ import { selectTestOrderFacts } from './test-order-facts.ts';
 import { IconAction } from '../parts/icon-action.tsx';
 import { Opened } from '../parts/opened.tsx';
 import { momentNow } from '../time/now.ts';
+import { Actions } from '../parts/actions.tsx';
 
 const TestOrderEditors = lazy(() => import('./test-order-editors.tsx'));
 
@@ -26,7 +27,7 @@ const styles = (inks: Inks) => ({
   arrow: { margin: 0 },
   note: note(inks),
   facts: { ...smallFigure, color: inks.ink },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, marginTop: 2 } as const,
+  actions: { marginTop: 2 },
   begin: { alignSelf: 'flex-start' } as const,
   editor: { gap: 16, paddingTop: 8, paddingBottom: 12 },
 });
@@ -64,7 +65,7 @@ const Walk = () => {
   );
 };
 
-const Actions = () => {
+const TestOrderActions = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const editing = useAppSelector((state) => state.session.editingTestOrder);
@@ -85,14 +86,14 @@ const Actions = () => {
     dispatch(messageShown({ text: `Removed the test order “${testOrder.name}”.`, undo: true }));
   };
   return (
-    <View style={style.actions}>
+    <Actions style={style.actions}>
       <TextAction
         label={editing ? 'Done' : 'Change the test order'}
         onPress={() => dispatch(testOrderEditing(!editing))}
       />
       <TextAction label="Keep as a new test order" onPress={keep} />
       {editing ? <TextAction label="Remove" onPress={remove} /> : null}
-    </View>
+    </Actions>
   );
 };
 
@@ -182,7 +183,7 @@ export const TestOrderHead = memo(function TestOrderHead() {
           </Text>
         </>
       )}
-      <Actions />
+      <TestOrderActions />
     </View>
   );
 });

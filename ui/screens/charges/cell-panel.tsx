@@ -10,6 +10,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { aside } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { RateEditor } from './rate-editor.tsx';
+import { Actions } from '../../parts/actions.tsx';
 
 interface Props {
   zone: Zone;
@@ -19,7 +20,6 @@ interface Props {
 const styles = (inks: Inks) => ({
   fault: { ...aside, color: inks.rubric },
   quiet: { ...aside, color: inks.quiet },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 /** A cell without a rate: whether that is meant, and what can be done. */
@@ -36,7 +36,7 @@ const EmptyCell = ({ zone, service }: Props) => {
           ? `${service.name} is deliberately not offered in ${zone.name}.`
           : `${service.name} has no rate here: customers in ${zone.name} cannot choose it, and nobody has marked this as intended.`}
       </Text>
-      <View style={style.actions}>
+      <Actions>
         <TextAction
           main
           label="Add a rate"
@@ -53,7 +53,7 @@ const EmptyCell = ({ zone, service }: Props) => {
             onPress={() => dispatch(edit('leaveOut', { cell }, `${label}: not offered`))}
           />
         )}
-      </View>
+      </Actions>
     </View>
   );
 };

@@ -15,6 +15,7 @@ import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { RaiseRates } from './raise-rates.tsx';
+import { Actions } from '../../parts/actions.tsx';
 
 interface Props {
   rateId: Rate['id'];
@@ -24,7 +25,6 @@ interface Props {
 }
 
 const styles = (inks: Inks) => ({
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   rule: { borderTopWidth: 1, borderTopColor: inks.hairline, paddingTop: 4, gap: 8 },
 });
 
@@ -91,7 +91,7 @@ export const RateActions = memo(function RateActions({ rateId, active, zone, ser
   };
   return (
     <View style={style.rule}>
-      <View style={style.actions}>
+      <Actions>
         {active ? (
           <TextAction
             label="Switch off"
@@ -116,7 +116,7 @@ export const RateActions = memo(function RateActions({ rateId, active, zone, ser
           onPress={() => leave('leaveOut', 'not offered, on purpose')}
         />
         <TextAction label="Remove the rate" onPress={() => leave('removeRate', 'rate removed')} />
-      </View>
+      </Actions>
       {doing === 'raise' ? <RaiseRates ids={[rateId]} onDone={() => setDoing(null)} /> : null}
       {doing === 'copy' ? (
         <CopyForm rateId={rateId} zone={zone} service={service} onDone={() => setDoing(null)} />

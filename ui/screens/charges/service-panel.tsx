@@ -10,6 +10,8 @@ import { messageShown } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
 import { RaiseRates } from './raise-rates.tsx';
+import { Actions } from '../../parts/actions.tsx';
+import { MoveActions } from '../../parts/move-actions.tsx';
 
 /** A service's name and note, where it stands, and what can be done with all its rates. */
 const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => void }) => {
@@ -41,8 +43,8 @@ const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => voi
     );
     onGone();
   };
-  const move = (by: number) => () =>
-    dispatch(edit('moveService', { id: service.id, by }, `Move ${service.name}`));
+  const move = (by: number): void =>
+    void dispatch(edit('moveService', { id: service.id, by }, `Move ${service.name}`));
   return (
     <View style={{ gap: 12 }}>
       <NameField
@@ -59,13 +61,8 @@ const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => voi
         most={2_000}
         onChange={(note, visit) => set({ note }, 'note', visit)}
       />
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>
-        <TextAction label={isPhone ? 'Move up' : 'Move left'} disabled={at === 0} onPress={move(-1)} />
-        <TextAction
-          label={isPhone ? 'Move down' : 'Move right'}
-          disabled={at === services.length - 1}
-          onPress={move(1)}
-        />
+      <Actions>
+        <MoveActions isSideways={!isPhone} at={at} count={services.length} onMove={move} />
         <TextAction
           label="Raise or lower all"
           disabled={ids.length === 0}
@@ -77,7 +74,7 @@ const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => voi
           onPress={switchAll}
         />
         <TextAction label="Remove the service" onPress={remove} />
-      </View>
+      </Actions>
       {raising ? <RaiseRates ids={ids} onDone={() => setRaising(false)} /> : null}
     </View>
   );

@@ -18,6 +18,7 @@ import { StepExtras } from './step-extras.tsx';
 import { Later } from '../../shell/later.tsx';
 import { inOrder, isInOrder, nextStep } from './steps.ts';
 import { IconAction } from '../../parts/icon-action.tsx';
+import { Actions } from '../../parts/actions.tsx';
 
 const PasteSteps = lazy(() => import('./paste-steps.tsx'));
 
@@ -48,7 +49,6 @@ const styles = (inks: Inks) => ({
   note: note(inks),
   right: { textAlign: 'right' } as const,
   gap: { width: 2 * FINGER + 8 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   doubt: { ...aside, color: inks.doubt },
 });
 
@@ -143,7 +143,7 @@ export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
       {isInOrder(price.steps) ? null : (
         <Text style={style.doubt}>The steps are not in order; charges are worked out correctly anyway.</Text>
       )}
-      <View style={style.actions}>
+      <Actions>
         <TextAction
           label="Add a step"
           onPress={() =>
@@ -157,7 +157,7 @@ export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
             onPress={() => onChange({ ...price, steps: inOrder(price.steps) }, null)}
           />
         )}
-      </View>
+      </Actions>
       {pasting ? (
         <Opened>
           <Later>

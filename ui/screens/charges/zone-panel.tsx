@@ -12,6 +12,8 @@ import { messageShown } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
 import { RaiseRates } from './raise-rates.tsx';
+import { Actions } from '../../parts/actions.tsx';
+import { MoveActions } from '../../parts/move-actions.tsx';
 
 /** A zone's name, its places, where it stands, and what can be done with all its rates. */
 const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
@@ -43,7 +45,8 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
       }),
     );
   };
-  const move = (by: number) => () => dispatch(edit('moveZone', { id: zone.id, by }, `Move ${zone.name}`));
+  const move = (by: number): void =>
+    void dispatch(edit('moveZone', { id: zone.id, by }, `Move ${zone.name}`));
   return (
     <View style={{ gap: 12 }}>
       <NameField
@@ -76,9 +79,8 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
           onPress={() => set({ remainder: !zone.remainder }, 'everywhere else')}
         />
       </View>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>
-        <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
-        <TextAction label="Move down" disabled={at === zones.length - 1} onPress={move(1)} />
+      <Actions>
+        <MoveActions at={at} count={zones.length} onMove={move} />
         <TextAction
           label="Raise or lower all"
           disabled={ids.length === 0}
@@ -87,7 +89,7 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
         <TextAction label="Copy the zone" onPress={copy} />
         <TextAction label="Where the shop sells" onPress={() => router.navigate('/reach')} />
         <TextAction label="Remove the zone" onPress={remove} />
-      </View>
+      </Actions>
       {raising ? <RaiseRates ids={ids} onDone={() => setRaising(false)} /> : null}
     </View>
   );

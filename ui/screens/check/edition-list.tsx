@@ -19,6 +19,7 @@ import { note } from '../../theme/text.ts';
 import { SANS_STRONG, SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
 import { changesBetween } from './publish-selectors.ts';
 import { saveEdition } from './save-edition.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 const MOST_SHOWN = 40;
 
@@ -29,7 +30,6 @@ const styles = (inks: Inks) => ({
   note: note(inks),
   change: { fontFamily: SERIF, fontSize: 15, lineHeight: 22, paddingVertical: 2 },
   panel: { paddingBottom: 12, gap: 4 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 /** What one edition changed against another, chosen from those that are there. */
@@ -44,7 +44,7 @@ const Compared = ({ edition, others }: { edition: Edition; others: readonly Edit
   const changes = changesBetween(before, after, names);
   return (
     <View>
-      <View style={style.actions}>
+      <Actions>
         {others.map(({ number }) => (
           <TextAction
             key={number}
@@ -53,7 +53,7 @@ const Compared = ({ edition, others }: { edition: Edition; others: readonly Edit
             onPress={() => setAgainst(number)}
           />
         ))}
-      </View>
+      </Actions>
       <Text style={style.note}>
         From edition {before.number} to edition {after.number}:{' '}
         {changes.length === 0 ? 'nothing changed.' : ''}
@@ -119,13 +119,13 @@ export const EditionList = () => {
                   edition={edition}
                   others={editions.filter(({ number }) => number !== edition.number)}
                 />
-                <View style={style.actions}>
+                <Actions>
                   <TextAction label="Make it the draft again" onPress={() => goBack(edition)} />
                   <TextAction
                     label="Save for a quote service"
                     onPress={() => void saveEdition(edition, testOrders)}
                   />
-                </View>
+                </Actions>
               </View>
             ) : null}
           </View>

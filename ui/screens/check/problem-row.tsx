@@ -18,6 +18,7 @@ import type { ProblemLine } from './problem-selectors.ts';
 import { MendField } from './mend-field.tsx';
 import { RepairList } from './repair-list.tsx';
 import { useRepairs } from './use-repairs.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 interface Props {
   line: ProblemLine;
@@ -33,7 +34,6 @@ const styles = (inks: Inks) => ({
   note: note(inks),
   fresh: { ...note(inks), fontFamily: SANS_STRONG, color: inks.doubt },
   panel: { gap: 8, paddingBottom: 12 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 /** Asks why the problem is meant; without a note it is not accepted. */
@@ -68,8 +68,7 @@ const AcceptForm = ({ line, onDone }: { line: ProblemLine; onDone: () => void })
   );
 };
 
-const Actions = ({ line, onAccept }: { line: ProblemLine; onAccept: () => void }) => {
-  const style = useStyles(styles);
+const ProblemActions = ({ line, onAccept }: { line: ProblemLine; onAccept: () => void }) => {
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { problem, rules, accepted, acceptance } = line;
@@ -85,7 +84,7 @@ const Actions = ({ line, onAccept }: { line: ProblemLine; onAccept: () => void }
     });
   };
   return (
-    <View style={style.actions}>
+    <Actions>
       {example ? <TextAction label="Show an order" onPress={show} /> : null}
       {rules.map(({ name, link }, at) =>
         link ? (
@@ -100,7 +99,7 @@ const Actions = ({ line, onAccept }: { line: ProblemLine; onAccept: () => void }
       ) : (
         <TextAction label="This is intended: accept it" onPress={onAccept} />
       )}
-    </View>
+    </Actions>
   );
 };
 
@@ -139,7 +138,7 @@ export const ProblemRow = ({ line, isOpen, onPress }: Props) => {
           ) : (
             <>
               {accepted ? null : <Repairs problem={problem} />}
-              <Actions line={line} onAccept={() => setAccepting(true)} />
+              <ProblemActions line={line} onAccept={() => setAccepting(true)} />
             </>
           )}
         </View>

@@ -10,10 +10,12 @@ import { useAppDispatch } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, SERIF, TOUCH, type Inks } from '../../theme/tokens.ts';
-import type { TestOrderLine } from './test-orders-selectors.ts';
+import type { PlacedLine, TestOrderLine } from './test-orders-selectors.ts';
+import { Actions } from '../../parts/actions.tsx';
+import { MoveActions } from '../../parts/move-actions.tsx';
 
 interface Props {
-  line: TestOrderLine;
+  line: PlacedLine;
   isOpen: boolean;
   onPress: () => void;
 }
@@ -41,7 +43,6 @@ const styles = (inks: Inks) => ({
   quiet: { ...note(inks), minWidth: 76, textAlign: 'right' } as const,
   fault: { fontFamily: SERIF, fontSize: 15, lineHeight: 22, color: inks.rubric },
   panel: { gap: 8, paddingBottom: 16 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 const WORDS: Record<TestOrderLine['state'], string> = {
@@ -51,7 +52,7 @@ const WORDS: Record<TestOrderLine['state'], string> = {
   unchecked: 'not run yet',
 };
 
-const Panel = ({ line: { testOrder, expects } }: { line: TestOrderLine }) => {
+const Panel = ({ line: { testOrder, expects, at, count } }: { line: PlacedLine }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { id, name, pinned = false, group = '' } = testOrder;
@@ -59,7 +60,7 @@ const Panel = ({ line: { testOrder, expects } }: { line: TestOrderLine }) => {
     dispatch(edit('removeTestOrder', { id }, `Remove test order ${name}`));
     dispatch(messageShown({ text: `Removed the test order “${name}”.`, undo: true }));
   };
-  const move = (by: number) => () => dispatch(edit('moveTestOrder', { id, by }, `Move ${name}`));
+  const move = (by: number): void => void dispatch(edit('moveTestOrder', { id, by }, `Move ${name}`));
   return (
     <View style={style.panel}>
       <NameField
@@ -90,12 +91,11 @@ const Panel = ({ line: { testOrder, expects } }: { line: TestOrderLine }) => {
           ? 'It expects nothing yet. In its preview, point at what is right.'
           : `Expects: ${expects.join('; ')}.`}
       </Text>
-      <View style={style.actions}>
+      <Actions>
         <TextAction label="Show its preview" onPress={() => dispatch(previewOpened(true))} />
-        <TextAction label="Move up" onPress={move(-1)} />
-        <TextAction label="Move down" onPress={move(1)} />
+        <MoveActions at={at} count={count} onMove={move} />
         <TextAction label="Remove the test order" onPress={remove} />
-      </View>
+      </Actions>
     </View>
   );
 };

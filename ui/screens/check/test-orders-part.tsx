@@ -17,11 +17,11 @@ import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
 import { TestOrderRow } from './test-order-row.tsx';
 import { selectTestOrderCounts, selectTestOrderGroups } from './test-orders-selectors.ts';
 import { dayNow } from '../../time/now.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 12 },
   heading: { fontFamily: SANS_STRONG, fontSize: 13, lineHeight: 18, paddingTop: 16, paddingBottom: 4 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   fault: { color: inks.rubric, paddingVertical: 2 },
 });
 
@@ -62,7 +62,7 @@ const TestOrderFiles = () => {
   };
   return (
     <>
-      <View style={style.actions}>
+      <Actions>
         <TextAction
           label="Save the test orders"
           disabled={testOrders.length === 0}
@@ -71,7 +71,7 @@ const TestOrderFiles = () => {
           }
         />
         <TextAction label="Open test orders" onPress={() => void open()} />
-      </View>
+      </Actions>
       {faults.length > 0 ? (
         <View role="alert">
           {faults.slice(0, 10).map((fault) => (

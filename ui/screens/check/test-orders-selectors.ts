@@ -9,17 +9,26 @@ import type { RootState } from '../../state/store.ts';
 /** A test order among the others: whether it is kept, and what was expected and came where it is not. */
 export interface TestOrderLine {
   testOrder: TestOrder;
-  /** 'unproved' until it has been run, 'empty' where it expects nothing. */
+  /** 'unchecked' until it has been run, 'empty' where it expects nothing. */
   state: 'kept' | 'broken' | 'empty' | 'unchecked';
   broken: string[];
   expects: string[];
 }
 
+/** A line with its place among those that it can change places with: under its heading, pinned or not as it is. */
+export interface PlacedLine extends TestOrderLine {
+  at: number;
+  count: number;
+}
+
 /** Test orders under one heading; those without one come first, under ''. */
 export interface TestOrderGroup {
   name: string;
-  lines: TestOrderLine[];
+  lines: PlacedLine[];
 }
+
+const placed = (lines: readonly TestOrderLine[]): PlacedLine[] =>
+  lines.map((line, at) => ({ ...line, at, count: lines.length }));
 
 const stateOf = (testOrder: TestOrder, result: TestOrderResult | undefined): TestOrderLine['state'] => {
   if (!result) return 'unchecked';
@@ -58,11 +67,15 @@ export const selectTestOrderGroups = createSelector([selectTestOrderLines], (lin
     const name = line.testOrder.group ?? '';
     groups.set(name, [...(groups.get(name) ?? []), line]);
   }
-  const pinnedFirst = (a: TestOrderLine, b: TestOrderLine): number =>
-    Number(b.testOrder.pinned ?? false) - Number(a.testOrder.pinned ?? false);
   return [...groups]
     .sort(([a], [b]) => Number(a !== '') - Number(b !== ''))
-    .map(([name, inGroup]) => ({ name, lines: [...inGroup].sort(pinnedFirst) }));
+    .map(([name, inGroup]) => ({
+      name,
+      lines: [
+        ...placed(inGroup.filter(({ testOrder }) => testOrder.pinned)),
+        ...placed(inGroup.filter(({ testOrder }) => !testOrder.pinned)),
+      ],
+    }));
 });
 
 /** How many test orders there are, and how many are broken or expect nothing. */

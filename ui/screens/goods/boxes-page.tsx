@@ -24,6 +24,7 @@ import { note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
 import { BoxPanel } from './box-panel.tsx';
 import { Opened } from '../../parts/opened.tsx';
+import { Actions } from '../../parts/actions.tsx';
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
@@ -39,7 +40,7 @@ const styles = (inks: Inks) => ({
   name: { fontFamily: SANS_STRONG },
   note: note(inks),
   none: { ...note(inks), paddingVertical: 16 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, marginTop: 4 } as const,
+  actions: { marginTop: 4 },
 });
 
 /** The widest picture, in pixels; all are of one scale. */
@@ -86,7 +87,7 @@ const AddBoxes = () => {
       !boxes.some(({ carrierBox }) => carrierBox?.carrier === carrier && carrierBox.code === code),
   );
   return (
-    <View style={style.actions}>
+    <Actions style={style.actions}>
       <TextAction label="Add a box" onPress={add} />
       {offered.map(({ carrier, code, name, inside, maxWeight }) => (
         <TextAction
@@ -103,7 +104,7 @@ const AddBoxes = () => {
           }
         />
       ))}
-    </View>
+    </Actions>
   );
 };
 

@@ -17,6 +17,7 @@ import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import type { Goods } from './use-goods.ts';
 import { dayNow } from '../../time/now.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 interface Props {
   goods: Goods;
@@ -29,7 +30,6 @@ const styles = (inks: Inks) => ({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'center' } as const,
   across: { width: '100%' } as const,
   find: { flexGrow: 1, minWidth: 180, maxWidth: 300 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   note: note(inks),
 });
 
@@ -69,7 +69,7 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
           <Text style={style.note}>{countFigure(shown.length, 'product')} shown</Text>
         )}
       </View>
-      <View style={style.actions}>
+      <Actions>
         <TextAction label="Add a product" onPress={onAdd} />
         <TextAction label="Open a CSV or spreadsheet" onPress={onOpenCsv} />
         <SaveList
@@ -88,7 +88,7 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
           label="Boxes"
           onPress={() => router.navigate({ pathname: '/goods', params: { panel: 'boxes' } })}
         />
-      </View>
+      </Actions>
     </View>
   );
 };

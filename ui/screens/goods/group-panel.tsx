@@ -11,6 +11,7 @@ import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 type Changes = Partial<Omit<HandlingGroup, 'id'>>;
 type Carried = 'any' | 'some' | 'none';
@@ -152,13 +153,13 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
       />
       <GoesBy group={group} onChange={set} />
       <GoesTo group={group} onChange={set} />
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 }}>
+      <Actions>
         <TextAction
           label={goods === 0 ? 'Choose its products' : `See its ${countFigure(goods, 'product')}`}
           onPress={() => router.navigate({ pathname: '/goods', params: goods === 0 ? {} : { in: id } })}
         />
         <TextAction label="Remove the group" onPress={remove} />
-      </View>
+      </Actions>
     </View>
   );
 };

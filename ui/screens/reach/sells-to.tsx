@@ -18,6 +18,7 @@ import { RegionList } from '../../fields/region-list.tsx';
 import { regionsNamed } from '../../places/named-regions.ts';
 import { CountryRegions } from './country-regions.tsx';
 import { countriesFound } from './countries-found.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 interface Props {
   countries: readonly NamedPlace[];
@@ -54,7 +55,6 @@ const styles = (inks: Inks) => ({
     borderBottomColor: inks.hairline,
   } as const,
   name: { flex: 1 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 const standing = (one: CountryReach | undefined): string => {
@@ -189,10 +189,10 @@ const CountryFinder = ({ countries, subdivisions, reach, asked }: Props) => {
         style={style.search}
         inputStyle={{ fontFamily: SANS, fontSize: 16, minHeight: 0 }}
       />
-      <View style={style.actions}>
+      <Actions>
         {all('Open', closed)}
         {all('Close', opened)}
-      </View>
+      </Actions>
       <View role="list" aria-label="Countries">
         {found.slice(0, MOST_SHOWN).map((country) => (
           <CountryItem

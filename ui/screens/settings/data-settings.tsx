@@ -21,10 +21,10 @@ import { AsideList } from './aside-list.tsx';
 import type { Opened } from './opened-file.tsx';
 import { usePersistence } from './use-persistence.ts';
 import { dayNow, epochNow, momentNow } from '../../time/now.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 const styles = (inks: Inks) => ({
   all: { gap: 12, paddingTop: 16 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   note: note(inks),
 });
 
@@ -100,12 +100,12 @@ const DataSettings = () => {
   return (
     <View style={style.all}>
       <Kept />
-      <View style={style.actions}>
+      <Actions>
         <TextAction label="Save the whole shop" disabled={!ordersRead} onPress={() => saveShop(store)} />
         <TextAction label="Save the book" onPress={() => save('book', writeBookFile(shop.book))} />
         <TextAction label="Save the products" onPress={() => save('goods', writeGoodsFile(shop.catalogue))} />
         <TextAction label="Open a file" disabled={!ordersRead} onPress={() => void open()} />
-      </View>
+      </Actions>
       {ordersRead ? null : <Text style={style.note}>The orders are still being read from this device.</Text>}
       {opened ? (
         <Later>
@@ -122,13 +122,13 @@ const DataSettings = () => {
         </Later>
       ) : null}
       <AsideList onOpen={(aside) => void openAside(aside)} />
-      <View style={style.actions}>
+      <Actions>
         <TextAction label="Start a shop of your own" onPress={() => router.navigate('/begin')} />
         <TextAction
           label="Back to the demo"
           onPress={() => void loadDemoShop().then((demo) => take(demo, 'Back to the demo shop'))}
         />
-      </View>
+      </Actions>
     </View>
   );
 };

@@ -26,13 +26,13 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
 import type { PartProps } from './part-props.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 8 },
   choice: { maxWidth: 360, marginTop: 16 },
   title: { fontFamily: SANS_STRONG, fontSize: 16, lineHeight: 24, marginTop: 24 },
   part: { ...note(inks), marginTop: 16, marginBottom: 4 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   show: { maxWidth: 360, marginTop: 8 },
   row: {
     flexDirection: 'row',
@@ -120,11 +120,10 @@ const TextsAsList = ({
   language: Language;
   texts: readonly Parameters<typeof textCells>[0][];
 } & Pick<PartProps, 'onTexts'>) => {
-  const style = useStyles(styles);
   const { store } = useBookParts('store');
   const choose = useChosenList((file) => onTexts(file, language));
   return (
-    <View style={style.actions} role="group" aria-label={`The texts in ${IN_ENGLISH[language]} as a list`}>
+    <Actions role="group" aria-label={`The texts in ${IN_ENGLISH[language]} as a list`}>
       <SaveList
         name={(kind) =>
           fileName(store.name, `texts-${IN_ENGLISH[language].toLowerCase()}`, dayNow(store), kind)
@@ -135,7 +134,7 @@ const TextsAsList = ({
         cells={textCells}
       />
       <TextAction label="Import translations" onPress={choose} />
-    </View>
+    </Actions>
   );
 };
 

@@ -23,6 +23,7 @@ import { note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
 import { Opened } from '../../parts/opened.tsx';
 import { countryName } from '../../places/places.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 type Point = NonNullable<Location['address']['point']>;
 
@@ -32,7 +33,6 @@ const styles = (inks: Inks) => ({
   name: { fontFamily: SANS_STRONG },
   note: note(inks),
   panel: { gap: 16, paddingTop: 4, paddingBottom: 20 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 const whereText = ({ address: { lines = [], city, postalCode, country } }: Location): string =>
@@ -101,7 +101,7 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
         preparation={preparation}
         onChange={(next, visit) => set({ preparation: next }, 'preparation', visit)}
       />
-      <View style={style.actions}>
+      <Actions>
         {first ? null : (
           <TextAction
             label="Send orders from here"
@@ -109,7 +109,7 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
           />
         )}
         <TextAction label="Remove the location" disabled={isNeeded} onPress={remove} />
-      </View>
+      </Actions>
       {isNeeded ? (
         <Text style={style.note}>Carriers, delivery areas or pickup points need it, so it stays.</Text>
       ) : null}

@@ -21,11 +21,12 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { dayNow, momentNow } from '../../time/now.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 const MOST_SHOWN = 6;
 
 const styles = (inks: Inks) => ({
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, paddingTop: 8 } as const,
+  actions: { paddingTop: 8 },
   said: note(inks),
   fault: { ...note(inks), color: inks.rubric },
 });
@@ -115,7 +116,7 @@ export const OrdersFiles = ({
   };
   return (
     <View>
-      <View style={style.actions}>
+      <Actions style={style.actions}>
         <SaveList name={name} sheet="Orders" columns={ordersSheet} items={orders} cells={orderCells} />
         <TextAction
           label="Save as JSON"
@@ -128,7 +129,7 @@ export const OrdersFiles = ({
         />
         <TextAction label="Import past orders from elsewhere" onPress={choosePast} />
         <TextAction label="Import orders from JSON" onPress={() => void chosenJson().then(take)} />
-      </View>
+      </Actions>
       {said === null ? null : (
         <Text style={style.said} role="status">
           {said}

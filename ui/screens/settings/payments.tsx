@@ -16,6 +16,9 @@ import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { Actions } from '../../parts/actions.tsx';
+import { MoveActions } from '../../parts/move-actions.tsx';
+import { SwitchAction } from '../../parts/switch-action.tsx';
 
 type Changes = Partial<Omit<PaymentOption, 'id'>>;
 
@@ -26,7 +29,6 @@ const styles = (inks: Inks) => ({
   checks: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 } as const,
   name: { flexGrow: 1, flexBasis: 180 },
   field: { width: 148 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 const FOR: { kind: ChoiceKind; label: string }[] = [
@@ -94,7 +96,7 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
     dispatch(edit('removePayment', { id }, `Remove ${name}`));
     dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
   };
-  const move = (by: number) => () => dispatch(edit('movePayment', { id, by }, `Move ${name}`));
+  const move = (by: number): void => void dispatch(edit('movePayment', { id, by }, `Move ${name}`));
   return (
     <View style={style.item} role="listitem" aria-label={name}>
       <View style={style.row}>
@@ -127,15 +129,11 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
         onChange={(text, visit) => set({ instructions: text === '' ? undefined : text }, visit)}
       />
       {active ? null : <Text style={style.note}>Switched off: customers are not offered it.</Text>}
-      <View style={style.actions}>
-        <TextAction
-          label={active ? 'Switch off' : 'Switch on'}
-          onPress={() => set({ active: active ? false : undefined })}
-        />
-        <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
-        <TextAction label="Move down" disabled={at === count - 1} onPress={move(1)} />
+      <Actions>
+        <SwitchAction on={active} onSwitch={(on) => set({ active: on ? undefined : false })} />
+        <MoveActions at={at} count={count} onMove={move} />
         <TextAction label={`Remove ${name}`} onPress={remove} />
-      </View>
+      </Actions>
     </View>
   );
 };

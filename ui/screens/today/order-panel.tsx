@@ -14,13 +14,13 @@ import { useStyles } from '../../theme/styles.ts';
 import { note, smallFigure } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import type { OrderActions } from './use-order-actions.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 const styles = (inks: Inks) => ({
   panel: { gap: 8, paddingLeft: 60, paddingBottom: 16 },
   line: { flexDirection: 'row', gap: 12 } as const,
   count: { ...smallFigure, width: 36, textAlign: 'right' } as const,
   note: note(inks),
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 const PackList = ({ order }: { order: PastOrder }) => {
@@ -69,7 +69,7 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
       {promise === '' ? null : <Text style={style.note}>Promised: {promise}.</Text>}
       {order.shipment ? <Text style={style.note}>Tracking number {order.shipment.tracking}.</Text> : null}
       <OrderDetails order={order} />
-      <View style={style.actions}>
+      <Actions>
         {actions.next
           .slice(1)
           .map((status) =>
@@ -87,7 +87,7 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
           </>
         ) : null}
         <TextAction label="Copy the message to the customer" onPress={() => void copy()} />
-      </View>
+      </Actions>
     </View>
   );
 };

@@ -16,6 +16,7 @@ import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note, smallFigure } from '../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../theme/tokens.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 const RoundMap = lazy(async () => ({ default: (await import('../reach/maps.ts')).RoundMap }));
 
@@ -32,7 +33,6 @@ const styles = (inks: Inks) => ({
   at: { ...smallFigure, width: 24, textAlign: 'right' } as const,
   words: { flex: 1, minWidth: 0 },
   name: { fontFamily: SANS_STRONG },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 /** The stops of a round in its order, with how far each is from the one before, and how long all of it is. */
@@ -111,7 +111,7 @@ export const RoundPart = ({
           </View>
         ))}
       </View>
-      <View style={style.actions}>
+      <Actions>
         <TextAction label={isOnMap ? 'Hide the map' : 'On the map'} onPress={() => setOnMap(!isOnMap)} />
         <SaveList name={name} sheet="Round" columns={roundSheet} items={stops} cells={roundCells(stops)} />
         <TextAction
@@ -119,7 +119,7 @@ export const RoundPart = ({
           disabled={stops.length === 0 || !start}
           onPress={() => (start ? saveFile(name('geojson'), roundGeoJson(start, stops)) : undefined)}
         />
-      </View>
+      </Actions>
       {isOnMap && start ? (
         <Suspense fallback={<Text style={style.note}>Drawing the map …</Text>}>
           <RoundMap

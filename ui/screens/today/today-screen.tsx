@@ -22,6 +22,7 @@ import { printPacking, printPicking } from './print-lists.ts';
 import { RoundPart } from './round-part.tsx';
 import { ToDoList } from './to-do-list.tsx';
 import { byDay, selectOpenOrders, type DayOfOrders, type OpenOrder } from './today-selectors.ts';
+import { Actions } from '../../parts/actions.tsx';
 
 const CheckSummary = lazy(async () => ({ default: (await import('../check/check-parts.ts')).CheckSummary }));
 
@@ -30,7 +31,6 @@ const styles = (inks: Inks) => ({
   late: { color: inks.rubric },
   none: { ...note(inks), paddingVertical: 16 },
   filter: { paddingTop: 12, maxWidth: 480 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 const ALL = 'all';
@@ -48,18 +48,17 @@ const Day = ({ day: { title, orders } }: { day: DayOfOrders }) => (
 
 /** The lists that are printed for the orders that are not packed yet. */
 const Papers = ({ orders, today }: { orders: readonly OpenOrder[]; today: string }) => {
-  const style = useStyles(styles);
   const goods = useAppSelector(selectServedGoods);
   const unpacked = orders.filter(({ order }) => order.status === 'placed').map(({ order }) => order);
   if (unpacked.length === 0) return null;
   return (
-    <View style={style.actions}>
+    <Actions>
       <TextAction
         label={`Picking list for ${countFigure(unpacked.length, 'order')}`}
         onPress={() => void printPicking(unpacked, goods, today)}
       />
       <TextAction label="Pack lists" onPress={() => void printPacking(unpacked, goods, today)} />
-    </View>
+    </Actions>
   );
 };
 

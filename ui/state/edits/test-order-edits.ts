@@ -5,6 +5,13 @@ import type { Workbook } from '../workbook.ts';
 import { freeId, moveItem } from '../../../core/model/ids.ts';
 import { setFields } from './set-fields.ts';
 
+/** Those that stand with a test order in the list: under its heading, pinned or not as it is. */
+const standingWith = (testOrders: readonly TestOrder[], id: string): TestOrder[] => {
+  const own = testOrders.find((one) => one.id === id);
+  const placed = ({ group = '', pinned = false }: TestOrder): string => `${String(pinned)} ${group}`;
+  return own ? testOrders.filter((one) => placed(one) === placed(own)) : [];
+};
+
 /** Changes to the test orders. Each changes the workbook it is given, which is a draft of the state. */
 export const testOrderEdits = {
   /** Some fields of a test order's order; a field given as undefined is taken out. Answers that were kept are to another order. */
@@ -50,8 +57,13 @@ export const testOrderEdits = {
     if (testOrder.group === '') delete testOrder.group;
   },
 
-  moveTestOrder: ({ testOrders }: Workbook, { id, by }: { id: string; by: number }): void =>
-    moveItem(testOrders, id, by),
+  /** Up or down by one of those that stand with it: under its heading, pinned or not as it is. */
+  moveTestOrder: ({ testOrders }: Workbook, { id, by }: { id: string; by: number }): void => {
+    const beside = standingWith(testOrders, id);
+    const other = beside[beside.findIndex((one) => one.id === id) + Math.sign(by)];
+    const placeOf = (wanted: string): number => testOrders.findIndex((one) => one.id === wanted);
+    if (other) moveItem(testOrders, id, placeOf(other.id) - placeOf(id));
+  },
 
   /** Test orders out of a file beside those that are here; one with an id that is here takes its place. */
   takeTestOrders: (workbook: Workbook, { testOrders }: { testOrders: readonly TestOrder[] }): void => {

@@ -17,6 +17,8 @@ import { ConditionFields, CONDITIONS } from './condition-fields.tsx';
 import { EffectFields } from './effect-fields.tsx';
 import { SubjectFields } from './subject-fields.tsx';
 import { IconAction } from '../../../parts/icon-action.tsx';
+import { Actions } from '../../../parts/actions.tsx';
+import { MoveActions } from '../../../parts/move-actions.tsx';
 
 type Changes = Partial<Omit<Adjustment, 'id'>>;
 
@@ -33,7 +35,6 @@ const styles = (inks: Inks) => ({
     borderLeftColor: inks.hairline,
     paddingLeft: 12,
   } as const,
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 const Part = ({ title, children }: { title: string; children: ReactNode }) => {
@@ -115,7 +116,7 @@ export const AdjustmentPanel = ({
   const set = (changes: Changes, what: string, visit: string | null = null): void => {
     dispatch(edit('setAdjustment', { id, changes }, `${name}: ${what}`, visit));
   };
-  const move = (by: number) => () => dispatch(edit('moveAdjustment', { id, by }, `Move ${name}`));
+  const move = (by: number): void => void dispatch(edit('moveAdjustment', { id, by }, `Move ${name}`));
   const remove = (): void => {
     dispatch(edit('removeAdjustment', { id }, `Remove ${name}`));
     dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
@@ -147,12 +148,11 @@ export const AdjustmentPanel = ({
           onPress={() => set({ last: last ? undefined : true }, 'last')}
         />
       </View>
-      <View style={style.actions}>
-        <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
-        <TextAction label="Move down" disabled={at === count - 1} onPress={move(1)} />
+      <Actions>
+        <MoveActions at={at} count={count} onMove={move} />
         <TextAction label="Copy" onPress={() => dispatch(edit('copyAdjustment', { id }, `Copy ${name}`))} />
         <TextAction label="Remove the adjustment" onPress={remove} />
-      </View>
+      </Actions>
     </View>
   );
 };

@@ -14,6 +14,7 @@ import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../../theme/tokens.ts';
 import { Later } from '../../../shell/later.tsx';
+import { Actions } from '../../../parts/actions.tsx';
 
 const Troubles = lazy(() => import('./troubles.tsx'));
 
@@ -24,7 +25,7 @@ const styles = (inks: Inks) => ({
   name: { fontFamily: SANS_STRONG },
   about: note(inks),
   sandbox: { ...note(inks), color: inks.doubt },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, marginTop: 8 } as const,
+  actions: { marginTop: 8 },
 });
 
 const AccountRow = ({ account, onOpen }: { account: CarrierAccount; onOpen: () => void }) => {
@@ -76,7 +77,7 @@ const CarriersPart = ({ onOpen }: { onOpen: (id: string) => void }) => {
           An account ships from a location, and there is none yet: add one under Settings first.
         </Text>
       ) : (
-        <View style={style.actions}>
+        <Actions style={style.actions}>
           {CARRIERS.map(({ id, name }) => (
             <TextAction
               key={id}
@@ -84,7 +85,7 @@ const CarriersPart = ({ onOpen }: { onOpen: (id: string) => void }) => {
               onPress={() => dispatch(edit('addAccount', { name, carrier: id }, `New account with ${name}`))}
             />
           ))}
-        </View>
+        </Actions>
       )}
       <TextAction
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}

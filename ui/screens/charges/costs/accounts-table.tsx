@@ -14,6 +14,7 @@ import { useStyles } from '../../../theme/styles.ts';
 import { note, smallFigure } from '../../../theme/text.ts';
 import { SERIF_STRONG, type Inks } from '../../../theme/tokens.ts';
 import type { AccountsCompared } from '../../../workers/costs/account-costs.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 const styles = (inks: Inks) => ({
   row: {
@@ -28,7 +29,6 @@ const styles = (inks: Inks) => ({
   cell: { ...smallFigure, width: 124, textAlign: 'right', color: inks.ink } as const,
   least: { fontFamily: SERIF_STRONG, textDecorationLine: 'underline' } as const,
   note: note(inks),
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 const columnsOf = (accounts: readonly CarrierAccount[]): SheetColumn[] => [
@@ -106,7 +106,7 @@ export const AccountsTable = ({
           })}
         </View>
       </ScrollView>
-      <View style={style.actions}>
+      <Actions>
         <SaveList
           name={(kind) => fileName(store.name, 'carriers-compared', dayNow(store), kind)}
           sheet="Carriers"
@@ -121,7 +121,7 @@ export const AccountsTable = ({
             ].map(String)
           }
         />
-      </View>
+      </Actions>
     </View>
   );
 };

@@ -20,6 +20,7 @@ import { note, smallFigure } from '../../../theme/text.ts';
 import { TOUCH, type Inks } from '../../../theme/tokens.ts';
 import type { Coster } from '../../../workers/costs/coster.ts';
 import { OrdersBehind } from './orders-behind.tsx';
+import { Actions } from '../../../parts/actions.tsx';
 
 interface Props {
   coster: Remote<Coster>;
@@ -53,7 +54,6 @@ const styles = (inks: Inks) => ({
   note: note(inks),
   figure: { ...smallFigure, color: inks.ink },
   orders: { paddingBottom: 12 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 const BAR = 150;
@@ -138,7 +138,7 @@ export const BoxUses = ({ uses, ...shared }: Props) => {
           <BoxRow key={use.box.id} use={use} {...shared} />
         ))}
       </View>
-      <View style={style.actions}>
+      <Actions>
         <SaveList
           name={(kind) => fileName(store.name, 'box-use', dayNow(store), kind)}
           sheet="Boxes"
@@ -154,7 +154,7 @@ export const BoxUses = ({ uses, ...shared }: Props) => {
             ].map(String)
           }
         />
-      </View>
+      </Actions>
     </>
   );
 };

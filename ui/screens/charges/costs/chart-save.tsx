@@ -1,9 +1,9 @@
-import { View } from 'react-native';
 import { fileName, saveBytes, saveFile } from '../../../files/files.ts';
 import { dayNow } from '../../../time/now.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useInks } from '../../../theme/theme.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 /** Twice as many pixels as on the page, so that it can be printed. */
 const SCALE = 2;
@@ -44,8 +44,6 @@ const asPng = async ({ text, width, height }: Drawn): Promise<ArrayBuffer> => {
   return blob.arrayBuffer();
 };
 
-const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const;
-
 /** A chart saved as a drawing or a picture. */
 export const ChartSave = ({ id, name }: { id: string; name: string }) => {
   const inks = useInks();
@@ -58,9 +56,9 @@ export const ChartSave = ({ id, name }: { id: string; name: string }) => {
     else saveBytes(named('png'), await asPng(chart), 'image/png');
   };
   return (
-    <View style={row}>
+    <Actions>
       <TextAction label="Save the chart as SVG" onPress={() => void save('svg')} />
       <TextAction label="Save as PNG" onPress={() => void save('png')} />
-    </View>
+    </Actions>
   );
 };

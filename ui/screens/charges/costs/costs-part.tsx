@@ -24,6 +24,7 @@ import { MarginView } from './margin-view.tsx';
 import { signedMoney } from './signed-money.ts';
 import { ordersDone, UnderWay } from './under-way.tsx';
 import { useAnswer, useCosts, type Costs } from './use-costs.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 const WhatIfView = lazy(() => import('./what-if-view.tsx'));
 const StepsView = lazy(() => import('./steps-view.tsx'));
@@ -47,7 +48,6 @@ const styles = (inks: Inks) => ({
   sums: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 32, rowGap: 8, paddingVertical: 12 } as const,
   figure: { ...strongFigure, color: inks.ink },
   loss: { ...strongFigure, color: inks.rubric },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   action: { alignSelf: 'flex-start', marginLeft: -4 } as const,
 });
 
@@ -170,7 +170,7 @@ const CostsPart = ({ room }: { room: Room }) => {
       <Text style={style.note}>
         What customers were charged for getting past orders to them, beside what that cost you.
       </Text>
-      <View style={style.actions}>
+      <Actions>
         <TextAction
           label="Import past orders"
           onPress={() => router.navigate({ pathname: '/settings', params: { part: 'orders' } })}
@@ -179,7 +179,7 @@ const CostsPart = ({ room }: { room: Room }) => {
           <TextAction label="Across the whole page" onPress={() => go(here, 'whole')} />
         ) : null}
         {room === 'whole' ? <TextAction label="Beside the board" onPress={() => go(here, 'beside')} /> : null}
-      </View>
+      </Actions>
       <CostFiltersRow value={filters} onChange={setFilters} />
       <Tabs
         bleed={isPhone ? 20 : 0}

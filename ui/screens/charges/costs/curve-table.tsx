@@ -17,6 +17,7 @@ import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { valueLabel, valueText } from './lever-words.ts';
 import { signedMoney } from './signed-money.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 const COLUMNS: SheetColumn[] = [
   { heading: 'value', ...numbers('Of the figure that is changed: minor units, or hundredths of a percent.') },
@@ -37,7 +38,6 @@ const styles = (inks: Inks) => ({
   } as const,
   head: { ...note(inks), flex: 1, textAlign: 'right' } as const,
   cell: { ...smallFigure, flex: 1, textAlign: 'right', color: inks.ink } as const,
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 /** The line of a lever as a table, and saved as one. */
@@ -92,7 +92,7 @@ export const CurveTable = ({
           </View>
         ))}
       </View>
-      <View style={style.actions}>
+      <Actions>
         <SaveList
           name={(kind) => fileName(store.name, 'what-if', dayNow(store), kind)}
           sheet="What if"
@@ -100,7 +100,7 @@ export const CurveTable = ({
           items={curve}
           cells={cellsOf}
         />
-      </View>
+      </Actions>
     </Fold>
   );
 };

@@ -25,6 +25,7 @@ import { BoardSave } from './board-save.tsx';
 import { MarginLines, type MarginLine } from './margin-lines.tsx';
 import { MarginTable, type Cell } from './margin-table.tsx';
 import { OrdersBehind } from './orders-behind.tsx';
+import { Actions } from '../../../parts/actions.tsx';
 
 interface Props {
   coster: Remote<Coster>;
@@ -40,7 +41,7 @@ const ORDERS = [
 ] as const satisfies readonly { value: LineOrder; label: string }[];
 
 const order = { maxWidth: 640, paddingTop: 12 } as const;
-const actions = { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, paddingTop: 8 } as const;
+const actions = { paddingTop: 8 };
 
 const whole = (line: BoardLine): MarginLine => ({
   cell: { row: line.id, column: null, name: line.name },
@@ -142,9 +143,9 @@ export const MarginView = ({ coster, filter, board }: Props) => {
           />
         </>
       )}
-      <View style={actions}>
+      <Actions style={actions}>
         <BoardSave lines={lines} />
-      </View>
+      </Actions>
       {isBeside ? null : panel}
     </Beside>
   );

@@ -17,6 +17,7 @@ import { note, smallFigure } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import type { ListedOrder } from '../../../workers/costs/listed-order.ts';
 import { signedMoney } from './signed-money.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 const COLUMNS: SheetColumn[] = [
   { heading: 'number', ...words('The order’s number.') },
@@ -42,7 +43,6 @@ const styles = (inks: Inks) => ({
   note: note(inks),
   figure: { ...smallFigure, color: inks.ink },
   loss: { ...smallFigure, color: inks.rubric },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   details: { ...note(inks), paddingTop: 8 },
 });
 
@@ -121,7 +121,7 @@ export const OrderList = <T extends ListedOrder>({
       <Text style={style.details} aria-live="polite">
         {opened ? `${details(opened)}.` : `${hint} Press an order for its figures.`}
       </Text>
-      <View style={style.actions}>
+      <Actions>
         <SaveList
           name={(kind) => fileName(store.name, 'costs', dayNow(store), kind)}
           sheet="Costs"
@@ -129,7 +129,7 @@ export const OrderList = <T extends ListedOrder>({
           items={orders}
           cells={cellsOf}
         />
-      </View>
+      </Actions>
     </View>
   );
 };

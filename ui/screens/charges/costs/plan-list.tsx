@@ -15,6 +15,7 @@ import { note, smallFigure } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import type { ComparedPlan } from '../../../workers/costs/packing-costs.ts';
 import { signedMoney } from './signed-money.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 const COLUMNS: SheetColumn[] = [
   { heading: 'packed_by', ...words('Who packs so.') },
@@ -34,7 +35,6 @@ const styles = (inks: Inks) => ({
   name: { fontFamily: SANS_STRONG, flexShrink: 1 },
   figure: { ...smallFigure, color: inks.ink },
   note: note(inks),
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 /** The ways of packing that the book has over past orders, each beside the account's own. */
@@ -68,7 +68,7 @@ export const PlanList = ({ plans, accountId }: { plans: readonly ComparedPlan[];
           </View>
         ))}
       </View>
-      <View style={style.actions}>
+      <Actions>
         <SaveList
           name={(kind) => fileName(store.name, 'packing-compared', dayNow(store), kind)}
           sheet="Packing"
@@ -82,7 +82,7 @@ export const PlanList = ({ plans, accountId }: { plans: readonly ComparedPlan[];
             );
           }}
         />
-      </View>
+      </Actions>
     </>
   );
 };

@@ -31,6 +31,7 @@ import { FitForm } from './fit-form.tsx';
 import { StepsChart, type ChartedStep } from './steps-chart.tsx';
 import { signedMoney } from './signed-money.ts';
 import { useAnswer } from './use-costs.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 interface Props {
   coster: Remote<Coster>;
@@ -74,7 +75,6 @@ const styles = (inks: Inks) => ({
   end: { width: 96, marginLeft: 'auto', alignItems: 'flex-end' } as const,
   figure: { ...smallFigure, color: inks.ink },
   loss: { ...smallFigure, color: inks.rubric },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 /** The rates whose steps can be set beside costs, named. */
@@ -229,7 +229,7 @@ const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate })
         />
         <ChartSave id={CHART} name="step-costs" />
       </Fold>
-      <View style={style.actions}>
+      <Actions>
         <SaveList
           name={(kind) => fileName(store.name, 'step-costs', dayNow(store), kind)}
           sheet="Steps"
@@ -237,7 +237,7 @@ const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate })
           items={found.steps}
           cells={cellsOf(price)}
         />
-      </View>
+      </Actions>
       <Section title="Steps that follow the costs" />
       <FitForm key={rate.id} coster={coster} filter={filter} stepped={stepped} />
     </View>

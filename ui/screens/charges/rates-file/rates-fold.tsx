@@ -1,4 +1,3 @@
-import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { rateRowCells, rateRows, ratesSheet } from '../../../../core/formats/rates-sheet.ts';
 import { fileName } from '../../../files/files.ts';
@@ -12,13 +11,13 @@ import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 /** A file of rates whose rows were read. */
 export type RatesFile = Extract<ChosenRows, { ok: true }>;
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), maxWidth: 640 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 /** The rates of the whole board as a list: saved, and read again from what was changed in it. */
@@ -39,7 +38,7 @@ const RatesFold = ({ onFile }: { onFile: (file: RatesFile) => void }) => {
         A row for each rate, and for each of its steps, with amounts, free delivery, minimum and maximum.
         Change it in a spreadsheet and import it: you see every change before it goes into the draft.
       </Text>
-      <View style={style.actions}>
+      <Actions>
         <SaveList
           name={(kind) => fileName(book.store.name, 'rates', dayNow(book.store), kind)}
           sheet="Rates"
@@ -48,7 +47,7 @@ const RatesFold = ({ onFile }: { onFile: (file: RatesFile) => void }) => {
           cells={(row) => rateRowCells(row, book, display)}
         />
         <TextAction label="Import rates" onPress={() => void open()} />
-      </View>
+      </Actions>
     </>
   );
 };

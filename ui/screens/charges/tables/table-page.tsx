@@ -25,6 +25,7 @@ import type { Inks } from '../../../theme/tokens.ts';
 import { RowFields } from './row-fields.tsx';
 import { MEASURES, TableImport } from './table-import.tsx';
 import { dayNow } from '../../../time/now.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 /** What an empty table is filled in like. */
 const EXAMPLE: readonly TableRow[] = [
@@ -35,7 +36,6 @@ const EXAMPLE: readonly TableRow[] = [
 
 const styles = (inks: Inks) => ({
   head: { gap: 8, paddingTop: 12 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   users: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8 } as const,
   note: note(inks),
   number: { ...smallFigure, color: inks.quiet, width: 48 } as const,
@@ -67,7 +67,7 @@ const useUsers = (id: string): User[] => {
     }));
 };
 
-const Actions = ({
+const TableActions = ({
   table,
   onFile,
   onGone,
@@ -111,7 +111,7 @@ const Actions = ({
           />
         ))}
       </View>
-      <View style={style.actions}>
+      <Actions>
         <TextAction main label="Open a CSV or spreadsheet" onPress={choose} />
         <SaveList
           name={(kind) => fileName(name, 'rates', dayNow(store), kind)}
@@ -123,7 +123,7 @@ const Actions = ({
         <TextAction label="Save an example" onPress={() => void saveExample()} />
         <TextAction label="Add a row" onPress={() => dispatch(edit('addRow', { id }, `${name}: new row`))} />
         <TextAction label="Remove the table" disabled={users.length > 0} onPress={remove} />
-      </View>
+      </Actions>
     </View>
   );
 };
@@ -222,7 +222,7 @@ const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) 
     <Page>
       <PageHead title={name} back={{ name: 'Tables', onPress: onBack }} />
       <TableHead table={table} />
-      <Actions table={table} onFile={setFile} onGone={onBack} />
+      <TableActions table={table} onFile={setFile} onGone={onBack} />
       {row && open !== null ? (
         <RowFields key={open} table={table} row={row} at={open} onGone={() => setOpen(null)} />
       ) : null}

@@ -22,6 +22,8 @@ import { limitOf } from '../../charges/steps-end.tsx';
 import { ClosedDates } from './closed-dates.tsx';
 import { CoverageFields } from './coverage-fields.tsx';
 import { MethodsFields } from './method-fields.tsx';
+import { Actions } from '../../../parts/actions.tsx';
+import { MoveActions } from '../../../parts/move-actions.tsx';
 
 const styles = () => ({
   panel: { gap: 20, paddingTop: 4, paddingBottom: 24 },
@@ -30,7 +32,6 @@ const styles = () => ({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
   half: { flexGrow: 1, flexBasis: 180 },
   field: { width: 148 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 type ChangeArea = (changes: Partial<DeliveryArea>, what: string, visit?: string | null) => void;
@@ -80,12 +81,12 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) =>
   );
 };
 
-const Actions = ({ area }: { area: DeliveryArea }) => {
-  const style = useStyles(styles);
+const AreaActions = ({ area }: { area: DeliveryArea }) => {
   const dispatch = useAppDispatch();
   const { areas } = useBookParts('areas');
   const at = areas.findIndex(({ id }) => id === area.id);
-  const move = (by: number) => () => dispatch(edit('moveArea', { id: area.id, by }, `Move ${area.name}`));
+  const move = (by: number): void =>
+    void dispatch(edit('moveArea', { id: area.id, by }, `Move ${area.name}`));
   const copy = (): void => {
     dispatch(edit('copyArea', { id: area.id }, `Copy ${area.name}`));
     dispatch(messageShown({ text: `${area.name} is copied below it, switched off.`, undo: true }));
@@ -95,12 +96,11 @@ const Actions = ({ area }: { area: DeliveryArea }) => {
     dispatch(messageShown({ text: `Removed ${area.name}.`, undo: true }));
   };
   return (
-    <View style={style.actions}>
-      <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
-      <TextAction label="Move down" disabled={at === areas.length - 1} onPress={move(1)} />
+    <Actions>
+      <MoveActions at={at} count={areas.length} onMove={move} />
       <TextAction label="Copy the area" onPress={copy} />
       <TextAction label="Remove the area" onPress={remove} />
-    </View>
+    </Actions>
   );
 };
 
@@ -206,7 +206,7 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
         on={area.taxable}
         onPress={() => set({ taxable: !area.taxable }, 'tax')}
       />
-      <Actions area={area} />
+      <AreaActions area={area} />
     </View>
   );
 };

@@ -23,6 +23,7 @@ import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { firstCoverage, patternsOf } from './coverage.ts';
 import { holesNote, openShapes, shapeName } from './open-shapes.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 interface Props {
   area: DeliveryArea;
@@ -34,7 +35,6 @@ const styles = (inks: Inks) => ({
   note: note(inks),
   fault: { ...note(inks), color: inks.rubric },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const,
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 const LISTED = 14;
@@ -108,7 +108,7 @@ const CutCodes = ({ area, location, onChange }: Props) => {
         {whole.length === 0 ? 'Contains no whole postal area.' : `Holds ${codesText(whole)}.`}
       </Text>
       {cut.length === 0 ? null : <Text style={style.note}>Its edge cuts through {codesText(cut)}.</Text>}
-      <View style={style.actions}>
+      <Actions>
         <TextAction
           label={`Turn into the ${countFigure(whole.length, 'code')} it holds`}
           disabled={whole.length === 0}
@@ -120,7 +120,7 @@ const CutCodes = ({ area, location, onChange }: Props) => {
             onPress={turn([...whole, ...cut])}
           />
         )}
-      </View>
+      </Actions>
     </View>
   );
 };
@@ -159,18 +159,18 @@ const ShapeFields = ({ areaId, covers, onChange }: ShapeProps) => {
         {countFigure(covers.ring.length, 'corner')}. Move them on the map by mouse, or by the arrow keys; a
         press on a small mark between two of them makes one more, Delete takes one out.
       </Text>
-      <View style={style.actions}>
+      <Actions>
         <TextAction label="Draw it again on the map" onPress={draw} />
         <TextAction label="Take the shape from a GeoJSON file" onPress={() => void open()} />
-      </View>
+      </Actions>
       {several.length === 0 ? null : (
         <View role="group" aria-label="Shapes of the file">
           <Text style={style.note}>The file has {several.length} shapes. Which is it?</Text>
-          <View style={style.actions}>
+          <Actions>
             {several.map((shape, n) => (
               <TextAction key={n} label={shapeName(shape, n)} onPress={() => take(shape)} />
             ))}
-          </View>
+          </Actions>
         </View>
       )}
       {fault === null ? null : (

@@ -25,6 +25,7 @@ import { PickupPanel } from './pickup-panel.tsx';
 import { Opened } from '../../../parts/opened.tsx';
 import { useHasRoomBeside } from '../../../parts/use-room-beside.ts';
 import { dayNow } from '../../../time/now.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
@@ -34,7 +35,7 @@ const styles = (inks: Inks) => ({
   note: note(inks),
   fault: { ...note(inks), color: inks.rubric },
   none: { ...note(inks), paddingVertical: 16 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4, marginTop: 4 } as const,
+  actions: { marginTop: 4 },
 });
 
 interface ListProps {
@@ -140,7 +141,7 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
         ))}
       </View>
       {location ? (
-        <View style={style.actions}>
+        <Actions style={style.actions}>
           <TextAction label="Add an area by codes" onPress={add('postal', 'New area')} />
           <TextAction label="Add an area by radius" onPress={add('radius', 'New radius')} />
           <TextAction label="Add an area by shape" onPress={add('shape', 'New shape')} />
@@ -151,7 +152,7 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
               onPress={() => saveFile(fileName(store.name, 'areas', day, 'geojson'), shapesText(areas))}
             />
           ) : null}
-        </View>
+        </Actions>
       ) : (
         <Text style={style.none}>First write where you are, under Settings, Locations.</Text>
       )}

@@ -25,6 +25,9 @@ import { aside } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { ClosedDates } from './closed-dates.tsx';
 import { WeekStrip } from './week-strip.tsx';
+import { Actions } from '../../../parts/actions.tsx';
+import { MoveActions } from '../../../parts/move-actions.tsx';
+import { SwitchAction } from '../../../parts/switch-action.tsx';
 
 const styles = (inks: Inks) => ({
   panel: { gap: 20, paddingTop: 4, paddingBottom: 24 },
@@ -34,7 +37,6 @@ const styles = (inks: Inks) => ({
   half: { flexGrow: 1, flexBasis: 180 },
   field: { width: 160 },
   seen: { borderLeftWidth: 3, borderLeftColor: inks.hairline, paddingLeft: 12 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
 });
 
 type ChangePoint = (changes: Partial<PickupPoint>, what: string, visit?: string | null) => void;
@@ -96,12 +98,12 @@ const Instructions = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
   );
 };
 
-const Actions = ({ point }: { point: PickupPoint }) => {
-  const style = useStyles(styles);
+const PointActions = ({ point }: { point: PickupPoint }) => {
   const dispatch = useAppDispatch();
   const { pickups } = useBookParts('pickups');
   const at = pickups.findIndex(({ id }) => id === point.id);
-  const move = (by: number) => () => dispatch(edit('movePickup', { id: point.id, by }, `Move ${point.name}`));
+  const move = (by: number): void =>
+    void dispatch(edit('movePickup', { id: point.id, by }, `Move ${point.name}`));
   const copy = (): void => {
     dispatch(edit('copyPickup', { id: point.id }, `Copy ${point.name}`));
     dispatch(messageShown({ text: `${point.name} is copied below it, switched off.`, undo: true }));
@@ -111,12 +113,11 @@ const Actions = ({ point }: { point: PickupPoint }) => {
     dispatch(messageShown({ text: `Removed ${point.name}.`, undo: true }));
   };
   return (
-    <View style={style.actions}>
-      <TextAction label="Move up" disabled={at === 0} onPress={move(-1)} />
-      <TextAction label="Move down" disabled={at === pickups.length - 1} onPress={move(1)} />
+    <Actions>
+      <MoveActions at={at} count={pickups.length} onMove={move} />
       <TextAction label="Copy the pickup point" onPress={copy} />
       <TextAction label="Remove the pickup point" onPress={remove} />
-    </View>
+    </Actions>
   );
 };
 
@@ -132,9 +133,9 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
     <View style={style.panel} role="group" aria-label={point.name}>
       <View style={style.offRow}>
         {point.active ? null : <Text style={style.off}>Switched off: customers do not see it.</Text>}
-        <TextAction
-          label={point.active ? 'Switch off' : 'Switch on'}
-          onPress={() => set({ active: !point.active }, point.active ? 'switched off' : 'switched on')}
+        <SwitchAction
+          on={point.active}
+          onSwitch={(active) => set({ active }, active ? 'switched on' : 'switched off')}
         />
       </View>
       <View style={style.row}>
@@ -187,7 +188,7 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
           onPress={() => set({ taxable: !point.taxable }, 'tax')}
         />
       </View>
-      <Actions point={point} />
+      <PointActions point={point} />
     </View>
   );
 };

@@ -11,6 +11,7 @@ import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { at, pointAt, type Plane } from './map-plane.ts';
 import { LEAST_CORNERS } from './shape-handles.tsx';
+import { Actions } from '../../../parts/actions.tsx';
 
 type Pixel = readonly [x: number, y: number];
 
@@ -26,7 +27,6 @@ const STEPS: Record<string, Pixel> = {
 
 const styles = (inks: Inks) => ({
   sheet: { position: 'absolute', top: 0, left: 0, right: 0, bottom: 0, cursor: 'pointer' } as const,
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   note: note(inks),
 });
 
@@ -174,11 +174,11 @@ export const DrawingActions = ({ shape }: { shape: ShapeInHand }) => {
         {countFigure(corners.length, 'corner')}. Press where the corners are, and on the first again to close
         the shape.
       </Text>
-      <View style={style.actions}>
+      <Actions>
         <TextAction label="Close the shape" disabled={!isWhole} onPress={close} />
         <TextAction label="Take the last corner back" disabled={corners.length === 0} onPress={back} />
         <TextAction label="Cancel drawing" onPress={giveUp} />
-      </View>
+      </Actions>
     </View>
   );
 };

@@ -22,12 +22,12 @@ import type { Inks } from '../../../theme/tokens.ts';
 import { CodeCheckFields } from './code-check-fields.tsx';
 import { LineFields } from './line-fields.tsx';
 import { dayNow } from '../../../time/now.ts';
+import { Actions } from '../../../parts/actions.tsx';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 12 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end', paddingBottom: 8 } as const,
   field: { width: 190 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, marginLeft: -4 } as const,
   country: { ...smallFigure, width: 44, color: inks.quiet } as const,
   pattern: { ...smallFigure, flex: 1, color: inks.ink } as const,
   words: { ...note(inks), flex: 2, textAlign: 'right' } as const,
@@ -100,7 +100,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
           : 'The most specific line decides, before any zone.'}
       </Text>
       {postalList.length > 0 ? <Beside /> : null}
-      <View style={style.actions}>
+      <Actions>
         <TextAction main={postalList.length === 0} label="Open a CSV or spreadsheet" onPress={choose} />
         <SaveList
           name={(kind) => fileName(store.name, 'postal-list', dayNow(store), kind)}
@@ -118,7 +118,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
             dispatch(messageShown({ text: 'Cleared the postal list.', undo: true }));
           }}
         />
-      </View>
+      </Actions>
       {line && open !== null ? (
         <LineFields key={open} line={line} at={open} onGone={() => setOpen(null)} />
       ) : null}

@@ -1,0 +1,6 @@
+import { TextAction } from './text-action.tsx';
+
+/** What is on is switched off, and the other way round. */
+export const SwitchAction = ({ on, onSwitch }: { on: boolean; onSwitch: (on: boolean) => void }) => (
+  <TextAction label={on ? 'Switch off' : 'Switch on'} onPress={() => onSwitch(!on)} />
+);
