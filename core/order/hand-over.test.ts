@@ -2,13 +2,14 @@ import fc from 'fast-check';
 import type { OrderStatus, PastOrder } from '../model/order.ts';
 import { metresBetween } from '../place/distance.ts';
 import { makeClock } from '../time/clock.ts';
-import { makeGood, makeRequest, makeYard, YARD_POINT, makeShipment } from '../testing/book.ts';
+import { makeGood, makeRequest, makeShipment, makeYard, northOfYard, YARD_POINT } from '../testing/book.ts';
 import { ENGLISH_WORDS, FRENCH_WORDS } from '../testing/words.ts';
 import { orderMessage } from '../words/customer/order-message.ts';
 import { dueOf, isLate, toHandOver } from './due.ts';
 import { movedTo, nextStatuses, steppedBack } from './hand-over.ts';
 import { pickingList } from './picking.ts';
 import { sensibleRound } from './round.ts';
+import { roundStops } from './round-stops.ts';
 
 const clock = makeClock('America/Halifax');
 const SLOT = { start: '2026-11-27T15:00:00-04:00', end: '2026-11-27T16:00:00-04:00' };
@@ -222,6 +223,22 @@ describe('a delivery round', () => {
       }),
       { numRuns: 40 },
     );
+  });
+
+  test('has each stop with its metres from the one before, and leaves out orders without a point', () => {
+    const at = (number: string, metres: number | null): PastOrder => {
+      const order = timed('delivery', 'ready');
+      const destination = { country: 'CA', ...(metres === null ? {} : { point: northOfYard(metres) }) };
+      return { ...order, number, request: { ...order.request, destination } };
+    };
+    const orders = [at('far', 900), at('nowhere', null), at('near', 200)];
+    const { stops, metres, missing } = roundStops(orders, YARD_POINT);
+    expect(stops.map((stop) => stop.order.number).sort()).toEqual(['far', 'near']);
+    expect(missing).toBe(1);
+    const [first, second] = stops.map((stop) => stop.metres) as [number, number];
+    expect(Math.abs(second - 700)).toBeLessThanOrEqual(1);
+    expect(metres - first - second).toBeGreaterThan(0);
+    expect(roundStops(orders, undefined)).toEqual({ stops: [], metres: 0, missing: 3 });
   });
 
   test('of no stop is no way at all', () => {

@@ -44,14 +44,58 @@ const withCode = (destination: Destination, postalCode: string): Destination => 
 const row = { flexDirection: 'row', gap: 12 } as const;
 const half = { flex: 1 } as const;
 
+/** The country, and its province or state where it has any. */
+const CountryAndRegion = ({ destination, onChange }: Omit<Props, 'street'>) => {
+  const places = useWorldPlaces();
+  const { country, subdivision, postalCode = '', city = '' } = destination;
+  const subdivisions = places?.subdivisions.get(country) ?? [];
+  return (
+    <View style={row}>
+      <Chooser
+        label="Country"
+        chosen={countryName(country)}
+        options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
+        onChoose={(code) => onChange(located({ country: code, postalCode, city }), null)}
+      />
+      {subdivisions.length > 0 ? (
+        <Chooser
+          label="Province or state"
+          chosen={subdivisions.find((one) => one.code === subdivision)?.name ?? subdivision ?? ''}
+          options={[
+            { id: '', name: 'Not given', note: '' },
+            ...subdivisions.map(({ code, name }) => ({ id: code, name })),
+          ]}
+          onChoose={(code) => onChange({ ...destination, subdivision: code === '' ? undefined : code }, null)}
+        />
+      ) : null}
+    </View>
+  );
+};
+
+/** A postal code that lies in another region than the one that is given. */
+const Contradicted = ({ destination, onChange }: Omit<Props, 'street'>) => {
+  const style = useStyles(styles);
+  const { postalCode, subdivision = '' } = destination;
+  const contradicted = contradictedBy(destination);
+  if (contradicted === null) return null;
+  return (
+    <View style={style.fault} role="alert">
+      <Text style={style.faultText}>
+        {postalCode} is in {subdivisionName(contradicted)}, not in {subdivisionName(subdivision)}.
+      </Text>
+      <TextAction
+        label={`Use ${subdivisionName(contradicted)}`}
+        onPress={() => onChange({ ...destination, subdivision: contradicted }, null)}
+      />
+    </View>
+  );
+};
+
 /** A place in the draft, edited where it stands: code, town, country, region and, where wanted, street. */
 export const PlaceFields = ({ destination, onChange, street = false }: Props) => {
-  const places = useWorldPlaces();
   const style = useStyles(styles);
-  const { country, subdivision, postalCode = '', city = '', lines = [] } = destination;
+  const { country, postalCode = '', city = '', lines = [] } = destination;
   const gazetteer = useGazetteer(country);
-  const subdivisions = places?.subdivisions.get(country) ?? [];
-  const contradicted = contradictedBy(destination);
   return (
     <View style={{ gap: 8 }}>
       {street ? (
@@ -82,38 +126,8 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
           onChange={(town, visit) => onChange({ ...destination, city: town }, visit)}
         />
       </View>
-      <View style={row}>
-        <Chooser
-          label="Country"
-          chosen={countryName(country)}
-          options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
-          onChoose={(code) => onChange(located({ country: code, postalCode, city }), null)}
-        />
-        {subdivisions.length > 0 ? (
-          <Chooser
-            label="Province or state"
-            chosen={subdivisions.find((one) => one.code === subdivision)?.name ?? subdivision ?? ''}
-            options={[
-              { id: '', name: 'Not given', note: '' },
-              ...subdivisions.map(({ code, name }) => ({ id: code, name })),
-            ]}
-            onChoose={(code) =>
-              onChange({ ...destination, subdivision: code === '' ? undefined : code }, null)
-            }
-          />
-        ) : null}
-      </View>
-      {contradicted === null ? null : (
-        <View style={style.fault} role="alert">
-          <Text style={style.faultText}>
-            {postalCode} is in {subdivisionName(contradicted)}, not in {subdivisionName(subdivision ?? '')}.
-          </Text>
-          <TextAction
-            label={`Use ${subdivisionName(contradicted)}`}
-            onPress={() => onChange({ ...destination, subdivision: contradicted }, null)}
-          />
-        </View>
-      )}
+      <CountryAndRegion destination={destination} onChange={onChange} />
+      <Contradicted destination={destination} onChange={onChange} />
       {gazetteer === null || postalCode === '' ? null : (
         <Text style={style.note}>{knownText(gazetteer, destination)}</Text>
       )}

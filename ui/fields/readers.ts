@@ -88,6 +88,14 @@ export const readMeasure =
       words: measureFigure(measure, MOST[measure], display),
     });
 
+/** A value of a measure that is more than 0. */
+export const readSizeOf =
+  (measure: Measure, display: DisplayFormat) =>
+  (text: string): Read<number> => {
+    const size = readMeasure(measure, display)(text);
+    return size.ok && size.value === 0 ? { ok: false, text: 'This must be more than 0.' } : size;
+  };
+
 /** Three sides, in the shop's units where they have none of their own. */
 export const readSize =
   ({ units }: DisplayFormat) =>

@@ -77,6 +77,23 @@ const schemaOf = (display: DisplayFormat) =>
       error: 'Write what to round to, such as 0.05.',
     });
 
+const KINDS = [
+  { value: 'percent', label: 'a percentage' },
+  { value: 'amount', label: 'an amount' },
+];
+const ROUNDINGS = [
+  { value: 'nearest', label: 'nearest' },
+  { value: 'up', label: 'upwards' },
+];
+
+/** What the form begins with. */
+const startOf = ({ decimals }: DisplayFormat): Values => ({
+  kind: 'percent',
+  by: '',
+  to: moneyFigure(decimals > 0 ? 5 : 1, decimals),
+  mode: 'nearest',
+});
+
 /** Raises or lowers many amounts at once, with a rounding. */
 const RaiseForm = ({ what, disabled, onRaise }: Props) => {
   const style = useStyles(styles);
@@ -84,12 +101,7 @@ const RaiseForm = ({ what, disabled, onRaise }: Props) => {
   const display = useAppSelector(selectDisplayFormat);
   const { control, handleSubmit, watch } = useForm<Values>({
     resolver: zodResolver(schemaOf(display)),
-    defaultValues: {
-      kind: 'percent',
-      by: '',
-      to: moneyFigure(display.decimals > 0 ? 5 : 1, display.decimals),
-      mode: 'nearest',
-    },
+    defaultValues: startOf(display),
   });
   const submit = handleSubmit((values) => {
     const raise = raiseOf(values, display);
@@ -122,17 +134,11 @@ const RaiseForm = ({ what, disabled, onRaise }: Props) => {
     <View style={style.all} role="group" aria-label="Raise or lower">
       <View style={style.row}>
         {field('by', watch('kind') === 'percent' ? 'By how many %' : 'By how much')}
-        {choice('kind', 'Change by', [
-          { value: 'percent', label: 'a percentage' },
-          { value: 'amount', label: 'an amount' },
-        ])}
+        {choice('kind', 'Change by', KINDS)}
       </View>
       <View style={style.row}>
         {field('to', 'Rounded to')}
-        {choice('mode', 'Rounding', [
-          { value: 'nearest', label: 'nearest' },
-          { value: 'up', label: 'upwards' },
-        ])}
+        {choice('mode', 'Rounding', ROUNDINGS)}
       </View>
       <Text style={style.note}>A minus lowers. A price of 0 stays 0, and no other becomes 0.</Text>
       <Button

@@ -55,6 +55,28 @@ const compiledOf = (shop: ShopParts, parts: CompiledParts): CompiledBook =>
 const STINT_MS = 30;
 const breath = (): Promise<void> => new Promise((done) => void setTimeout(done));
 
+/** Work in steps, done a stint at a time: how far it is told, and what it gives; null where it is to stop on the way. */
+const inStints = async <P, R>(
+  steps: Generator<P, R>,
+  onProgress: (progress: P) => void,
+  isToStop: () => boolean,
+): Promise<R | null> => {
+  let rested = performance.now();
+  let step = steps.next();
+  while (!step.done) {
+    if (performance.now() - rested > STINT_MS) {
+      onProgress(step.value);
+      await breath();
+      if (isToStop()) return null;
+      rested = performance.now();
+    }
+    step = steps.next();
+  }
+  return step.value;
+};
+
+const never = (): boolean => false;
+
 /** It runs in a worker; tests run it where they are. */
 export const makeAuditor = (): Auditor => {
   const memory = new AuditMemory();
@@ -74,20 +96,9 @@ export const makeAuditor = (): Auditor => {
       if (!catalogue) throw new Error('there is no shop to audit yet');
       const shop = { book: book as Book, catalogue };
       const compiled = compile(shop.book, catalogue, answersAtOnce, kept);
-      const steps = auditInSteps(compiled, on, memory);
-      let rested = performance.now();
-      let step = steps.next();
-      while (!step.done) {
-        if (performance.now() - rested > STINT_MS) {
-          onProgress(step.value);
-          await breath();
-          if (run !== mine) return null;
-          rested = performance.now();
-        }
-        step = steps.next();
-      }
-      audited = { ...shop, compiled, problems: step.value, on };
-      return step.value;
+      const problems = await inStints(auditInSteps(compiled, on, memory), onProgress, () => run !== mine);
+      if (problems) audited = { ...shop, compiled, problems, on };
+      return problems;
     },
     stop: () => {
       run += 1;
@@ -105,19 +116,11 @@ export const makeAuditor = (): Auditor => {
     },
     compare: async (shop, live, onProgress) => {
       const [now, before] = [compiledOf(shop, kept), compiledOf(live, kept)];
-      const { orders = [] } = shop;
+      const { orders = [], testOrders = [] } = shop;
       const steps = replayInSteps(now, before, orders);
-      let rested = performance.now();
-      let step = steps.next();
-      while (!step.done) {
-        if (performance.now() - rested > STINT_MS) {
-          onProgress(step.value, orders.length);
-          await breath();
-          rested = performance.now();
-        }
-        step = steps.next();
-      }
-      return { testOrders: testOrderChanges(before, now, shop.testOrders ?? []), replay: step.value };
+      const replay = await inStints(steps, (done) => onProgress(done, orders.length), never);
+      if (!replay) throw new Error('a comparison is never stopped');
+      return { testOrders: testOrderChanges(before, now, testOrders), replay };
     },
     prices: (shop, order) => pricesOf(withParts({}, shop) as Book, shop.catalogue as Catalogue, order),
     keptTestOrders: (shop) =>

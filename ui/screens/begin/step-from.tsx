@@ -14,13 +14,67 @@ const WAYS = [
   { name: 'collect', label: 'Collected at your place, free of charge' },
 ] as const;
 
+/** How customers get their orders; what does not apply is not asked later. */
+const Ways = ({ form, values }: Omit<StepProps, 'onSubmit'>) => {
+  const { ways } = form.formState.errors as { ways?: { message?: string } };
+  return (
+    <View role="group" aria-label="How customers get their orders">
+      <Text>How customers get their orders</Text>
+      {WAYS.map(({ name, label }) => (
+        <Check
+          key={name}
+          label={label}
+          on={values[name]}
+          onPress={() => form.setValue(name, !values[name])}
+        />
+      ))}
+      <FaultText text={ways?.message} />
+    </View>
+  );
+};
+
+/** What the country proposes, to be changed: currency, time zone, tax at home, units. */
+const MoneyAndUnits = ({ form, values, onSubmit }: StepProps) => {
+  const style = useStyles(beginStyles);
+  const text = { form, onSubmit };
+  return (
+    <>
+      <View style={style.row}>
+        <Choice form={form} name="currency" label="Currency" nameOf={currencyName} options={CURRENCIES} />
+        <Choice
+          form={form}
+          name="timeZone"
+          label="Time zone"
+          nameOf={(id) => id.replaceAll('_', ' ')}
+          options={TIME_ZONES}
+        />
+      </View>
+      <View style={style.row}>
+        <Answer {...text} name="taxName" label="Tax on sales at home (optional)" placeholder="VAT" />
+        <Answer {...text} name="taxPercent" label="its percentage" placeholder="none" />
+      </View>
+      <View style={style.row}>
+        <Segments
+          label="Weights and sizes"
+          width={240}
+          value={values.units}
+          onChange={(units) => form.setValue('units', units)}
+          options={[
+            { value: 'metric', label: 'kg and cm' },
+            { value: 'imperial', label: 'lb and in' },
+          ]}
+        />
+      </View>
+    </>
+  );
+};
+
 /** The first question: the shop, the place it sends from, its currency and the tax at home. */
 export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
   const style = useStyles(beginStyles);
   const places = useWorldPlaces();
   const regions = places?.subdivisions.get(values.country) ?? [];
   const text = { form, onSubmit };
-  const { ways } = form.formState.errors as { ways?: { message?: string } };
   return (
     <View style={{ gap: 12 }}>
       <Why text="Your own place decides what is home and what is abroad, and on which days orders leave." />
@@ -51,44 +105,8 @@ export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
         <Answer {...text} name="postalCode" label="Postal code (optional)" />
         <Answer {...text} name="city" label="Town (optional)" />
       </View>
-      <View role="group" aria-label="How customers get their orders">
-        <Text>How customers get their orders</Text>
-        {WAYS.map(({ name, label }) => (
-          <Check
-            key={name}
-            label={label}
-            on={values[name]}
-            onPress={() => form.setValue(name, !values[name])}
-          />
-        ))}
-        <FaultText text={ways?.message} />
-      </View>
-      <View style={style.row}>
-        <Choice form={form} name="currency" label="Currency" nameOf={currencyName} options={CURRENCIES} />
-        <Choice
-          form={form}
-          name="timeZone"
-          label="Time zone"
-          nameOf={(id) => id.replaceAll('_', ' ')}
-          options={TIME_ZONES}
-        />
-      </View>
-      <View style={style.row}>
-        <Answer {...text} name="taxName" label="Tax on sales at home (optional)" placeholder="VAT" />
-        <Answer {...text} name="taxPercent" label="its percentage" placeholder="none" />
-      </View>
-      <View style={style.row}>
-        <Segments
-          label="Weights and sizes"
-          width={240}
-          value={values.units}
-          onChange={(units) => form.setValue('units', units)}
-          options={[
-            { value: 'metric', label: 'kg and cm' },
-            { value: 'imperial', label: 'lb and in' },
-          ]}
-        />
-      </View>
+      <Ways form={form} values={values} />
+      <MoneyAndUnits form={form} values={values} onSubmit={onSubmit} />
     </View>
   );
 };

@@ -38,9 +38,44 @@ const Under = ({ width, children }: { width: number; children: ReactNode }) => (
 const chunked = (zones: readonly Zone[]): Zone[][] =>
   Array.from({ length: Math.ceil(zones.length / LOT) }, (_, at) => zones.slice(at * LOT, (at + 1) * LOT));
 
+/** The services, each to be opened. */
+const BoardHead = ({
+  opening,
+  isFlexed,
+  onService,
+}: {
+  opening: Opening;
+  isFlexed: boolean;
+  onService: BoardPresses['onService'];
+}) => {
+  const style = useStyles(boardStyles);
+  const { services } = useBookParts('services');
+  return (
+    <View role="row" style={style.head}>
+      <View role="columnheader" style={[style.corner, { width: ZONE_COLUMN }]}>
+        <Text style={[style.headName, { paddingLeft: 0 }]}>Zone</Text>
+      </View>
+      {services.map((service) => {
+        const isOpen = opening.panel === 'service' && opening.service === service.id;
+        return (
+          <View role="columnheader" key={service.id} style={isFlexed ? style.flexed : style.fixed}>
+            <Press
+              role="button"
+              aria-expanded={isOpen}
+              aria-label={`Service ${service.name}`}
+              onPress={() => onService(service.id)}
+            >
+              <Text style={[style.headName, isOpen ? style.headOpen : null]}>{service.name}</Text>
+            </Press>
+          </View>
+        );
+      })}
+    </View>
+  );
+};
+
 /** Zones down, services across, a short phrase in each cell. Rows far out of sight are not drawn. */
 export const Board = ({ opening, selection, under, underHead }: Props) => {
-  const style = useStyles(boardStyles);
   const { zones, services } = useBookParts('zones', 'services');
   const closed = useAppSelector(selectClosedZones);
   const rates = useAppSelector(selectRatesByCell);
@@ -78,26 +113,7 @@ export const Board = ({ opening, selection, under, underHead }: Props) => {
           {...({ 'aria-rowcount': zones.length + 1 } as ViewProps)}
           style={{ width: flex ? width : needed }}
         >
-          <View role="row" style={style.head}>
-            <View role="columnheader" style={[style.corner, { width: ZONE_COLUMN }]}>
-              <Text style={[style.headName, { paddingLeft: 0 }]}>Zone</Text>
-            </View>
-            {services.map((service) => {
-              const isOpen = opening.panel === 'service' && opening.service === service.id;
-              return (
-                <View role="columnheader" key={service.id} style={flex ? style.flexed : style.fixed}>
-                  <Press
-                    role="button"
-                    aria-expanded={isOpen}
-                    aria-label={`Service ${service.name}`}
-                    onPress={() => selection.onService(service.id)}
-                  >
-                    <Text style={[style.headName, isOpen ? style.headOpen : null]}>{service.name}</Text>
-                  </Press>
-                </View>
-              );
-            })}
-          </View>
+          <BoardHead opening={opening} isFlexed={flex} onService={selection.onService} />
           {underHead ? <Under width={width}>{underHead}</Under> : null}
           {chunked(zones).map((some) => (
             <InSight

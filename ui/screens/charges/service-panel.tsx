@@ -12,6 +12,7 @@ import { useBookParts } from '../../state/use-book-parts.ts';
 import { RaiseRates } from './raise-rates.tsx';
 import { Actions } from '../../parts/actions.tsx';
 import { MoveActions } from '../../parts/move-actions.tsx';
+import { fieldsOf } from '../../fields/fields-of.ts';
 
 /** A service's name and note, where it stands, and what can be done with all its rates. */
 const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => void }) => {
@@ -26,6 +27,7 @@ const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => voi
   const set = (changes: Partial<Service>, what: string, visit: string): void => {
     dispatch(edit('setService', { id: service.id, changes }, `${service.name}: ${what}`, visit));
   };
+  const field = fieldsOf(service, set);
   const switchAll = (): void => {
     dispatch(visitBegan());
     dispatch(
@@ -47,12 +49,7 @@ const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => voi
     void dispatch(edit('moveService', { id: service.id, by }, `Move ${service.name}`));
   return (
     <View style={{ gap: 12 }}>
-      <NameField
-        label="Service, as customers see it"
-        prose
-        value={service.name}
-        onChange={(name, visit) => set({ name }, 'name', visit)}
-      />
+      <NameField label="Service, as customers see it" prose {...field('name')} />
       <WordsField
         label="A note under it"
         prose

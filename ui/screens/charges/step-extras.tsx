@@ -1,10 +1,11 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Each, Measure, Step } from '../../../core/model/price.ts';
-import { measureFigure, moneyFigure, percentFigure } from '../../../core/words/figure.ts';
+import { ROUND_FIGURE } from '../../../core/price/next-step.ts';
+import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../../../core/words/figure.ts';
 import { OptionalPercentField } from '../../fields/kind-fields.tsx';
-import { DraftField, type Read } from '../../fields/draft-field.tsx';
-import { optional, readMeasure, readMoney } from '../../fields/readers.ts';
+import { DraftField } from '../../fields/draft-field.tsx';
+import { optional, readMoney, readSizeOf } from '../../fields/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -27,43 +28,29 @@ const styles = (inks: Inks) => ({
   note: note(inks),
 });
 
-const ONE: Record<Measure, number> = {
-  weight: 1_000,
-  subtotal: 1_000,
-  units: 1,
-  volume: 1_000_000,
-  distance: 1_000,
-};
-
 const withoutEach = ({ each: _, ...rest }: Step): Step => rest;
 const withoutPercent = ({ percent: _, ...rest }: Step): Step => rest;
 
-/** What a step adds for what lies above it, and its share of the subtotal: a line when folded, fields when open. */
-export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
+/** What a step adds for what lies above it, and its share of the subtotal, in words. */
+const extrasWords = ({ each, percent }: Step, basis: Measure, display: DisplayFormat): string => {
+  const started = each?.count === 'started' ? 'started ' : '';
+  return [
+    ...(each
+      ? [
+          `plus ${moneyFigure(each.amount, display.decimals)} for each ${started}${measureFigure(basis, each.size, display)} above`,
+        ]
+      : []),
+    ...(percent === undefined ? [] : [`plus ${percentFigure(percent)} of the subtotal`]),
+  ].join(', ');
+};
+
+const ExtrasFields = ({ step, basis, name, onChange }: Omit<Props, 'open'>) => {
   const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
   const { each, percent } = step;
-  const money = (amount: number): string => moneyFigure(amount, display.decimals);
-  if (!open) {
-    const words = [
-      ...(each
-        ? [
-            `plus ${money(each.amount)} for each ${each.count === 'started' ? 'started ' : ''}${measureFigure(basis, each.size, display)} above`,
-          ]
-        : []),
-      ...(percent === undefined ? [] : [`plus ${percentFigure(percent)} of the subtotal`]),
-    ];
-    return <Text style={style.note}>{words.join(', ')}</Text>;
-  }
+  const size = each?.size ?? ROUND_FIGURE[display.units][basis];
   const setEach = (changes: Partial<Each>, visit: string | null): void =>
-    onChange(
-      { ...step, each: { size: ONE[basis], amount: 0, count: 'started', ...each, ...changes } },
-      visit,
-    );
-  const readSize = (text: string): Read<number> => {
-    const size = readMeasure(basis, display)(text);
-    return size.ok && size.value === 0 ? { ok: false, text: 'This must be more than 0.' } : size;
-  };
+    onChange({ ...step, each: { size, amount: 0, count: 'started', ...each, ...changes } }, visit);
   return (
     <View style={style.fields}>
       <View style={style.row}>
@@ -72,7 +59,7 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
           style={style.field}
           label="Plus"
           placeholder="nothing"
-          text={each ? money(each.amount) : ''}
+          text={each ? moneyFigure(each.amount, display.decimals) : ''}
           inputMode="decimal"
           read={optional<number>(readMoney(display))}
           onChange={(amount, visit) =>
@@ -82,9 +69,9 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
         <DraftField
           style={style.field}
           label={`for each, above ${name}`}
-          text={measureFigure(basis, each?.size ?? ONE[basis], display)}
-          read={readSize}
-          onChange={(size, visit) => setEach({ size }, visit)}
+          text={measureFigure(basis, size, display)}
+          read={readSizeOf(basis, display)}
+          onChange={(next, visit) => setEach({ size: next }, visit)}
         />
         <OptionalPercentField
           right
@@ -109,5 +96,16 @@ export const StepExtras = ({ step, basis, name, open, onChange }: Props) => {
         />
       ) : null}
     </View>
+  );
+};
+
+/** What a step adds for what lies above it, and its share of the subtotal: a line when folded, fields when open. */
+export const StepExtras = ({ open, ...props }: Props) => {
+  const style = useStyles(styles);
+  const display = useAppSelector(selectDisplayFormat);
+  return open ? (
+    <ExtrasFields {...props} />
+  ) : (
+    <Text style={style.note}>{extrasWords(props.step, props.basis, display)}</Text>
   );
 };

@@ -14,18 +14,16 @@ import { useBookParts } from '../../state/use-book-parts.ts';
 import { RaiseRates } from './raise-rates.tsx';
 import { Actions } from '../../parts/actions.tsx';
 import { MoveActions } from '../../parts/move-actions.tsx';
+import { fieldsOf } from '../../fields/fields-of.ts';
 
-/** A zone's name, its places, where it stands, and what can be done with all its rates. */
-const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
+/** Where a zone stands, and what can be done with it and with all its rates. */
+const ZoneActions = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { zones, rates } = useBookParts('zones', 'rates');
   const [raising, setRaising] = useState(false);
   const ids = rates.filter((rate) => rate.zoneId === zone.id).map((rate) => rate.id);
   const at = zones.findIndex((one) => one.id === zone.id);
-  const set = (changes: Partial<Zone>, what: string, visit: string | null = null): void => {
-    dispatch(edit('setZone', { id: zone.id, changes }, `${zone.name}: ${what}`, visit));
-  };
   const remove = (): void => {
     dispatch(edit('removeZone', { id: zone.id }, `Remove ${zone.name}`));
     dispatch(
@@ -48,13 +46,33 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
   const move = (by: number): void =>
     void dispatch(edit('moveZone', { id: zone.id, by }, `Move ${zone.name}`));
   return (
+    <>
+      <Actions>
+        <MoveActions at={at} count={zones.length} onMove={move} />
+        <TextAction
+          label="Raise or lower all"
+          disabled={ids.length === 0}
+          onPress={() => setRaising(!raising)}
+        />
+        <TextAction label="Copy the zone" onPress={copy} />
+        <TextAction label="Where the shop sells" onPress={() => router.navigate('/reach')} />
+        <TextAction label="Remove the zone" onPress={remove} />
+      </Actions>
+      {raising ? <RaiseRates ids={ids} onDone={() => setRaising(false)} /> : null}
+    </>
+  );
+};
+
+/** A zone: its name, its places, and what can be done with it. */
+const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
+  const dispatch = useAppDispatch();
+  const set = (changes: Partial<Zone>, what: string, visit: string | null = null): void => {
+    dispatch(edit('setZone', { id: zone.id, changes }, `${zone.name}: ${what}`, visit));
+  };
+  const field = fieldsOf(zone, set);
+  return (
     <View style={{ gap: 12 }}>
-      <NameField
-        label="Zone"
-        prose
-        value={zone.name}
-        onChange={(name, visit) => set({ name }, 'name', visit)}
-      />
+      <NameField label="Zone" prose {...field('name')} />
       <RegionList
         label="Takes"
         none={zone.remainder ? 'nothing by name: places in no other zone' : 'no places yet'}
@@ -79,18 +97,7 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
           onPress={() => set({ remainder: !zone.remainder }, 'everywhere else')}
         />
       </View>
-      <Actions>
-        <MoveActions at={at} count={zones.length} onMove={move} />
-        <TextAction
-          label="Raise or lower all"
-          disabled={ids.length === 0}
-          onPress={() => setRaising(!raising)}
-        />
-        <TextAction label="Copy the zone" onPress={copy} />
-        <TextAction label="Where the shop sells" onPress={() => router.navigate('/reach')} />
-        <TextAction label="Remove the zone" onPress={remove} />
-      </Actions>
-      {raising ? <RaiseRates ids={ids} onDone={() => setRaising(false)} /> : null}
+      <ZoneActions zone={zone} onGone={onGone} />
     </View>
   );
 };

@@ -10,6 +10,7 @@ import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { fieldsOf } from '../../fields/fields-of.ts';
 
 const styles = (inks: Inks) => ({
   all: { gap: 12, paddingBottom: 12 },
@@ -28,6 +29,7 @@ export const BoxPanel = ({ box }: { box: Box }) => {
   const { id, name } = box;
   const set = (changes: Partial<Omit<Box, 'id'>>, visit: string): void =>
     void dispatch(edit('setBox', { id, changes }, `Box, ${name}`, visit));
+  const field = fieldsOf(box, (changes, _, visit) => set(changes, visit));
   const remove = (): void => {
     dispatch(edit('removeBox', { id }, `Remove ${name}`));
     dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
@@ -41,44 +43,24 @@ export const BoxPanel = ({ box }: { box: Box }) => {
   return (
     <View style={style.all} role="group" aria-label={name}>
       <View style={style.row}>
-        <NameField
-          prose
-          style={style.name}
-          label="Name"
-          value={name}
-          onChange={(next, visit) => set({ name: next }, visit)}
-        />
-        <SizeField
-          style={style.size}
-          label="Inside: length, width, height"
-          value={box.inside}
-          onChange={(inside, visit) => set({ inside }, visit)}
-        />
+        <NameField prose style={style.name} label="Name" {...field('name')} />
+        <SizeField style={style.size} label="Inside: length, width, height" {...field('inside')} />
       </View>
       <View style={style.row}>
         <MeasureField
           right
           style={style.field}
           label="Holds at most"
-          value={box.maxWeight}
+          {...field('maxWeight')}
           measure="weight"
-          onChange={(maxWeight, visit) => set({ maxWeight }, visit)}
         />
-        <MeasureField
-          right
-          style={style.field}
-          label="Empty weight"
-          value={box.tare}
-          measure="weight"
-          onChange={(tare, visit) => set({ tare }, visit)}
-        />
+        <MeasureField right style={style.field} label="Empty weight" {...field('tare')} measure="weight" />
         <OptionalMoneyField
           right
           style={style.field}
           label="Costs"
           placeholder="nothing"
-          value={box.cost}
-          onChange={(cost, visit) => set({ cost }, visit)}
+          {...field('cost')}
         />
       </View>
       <Text style={style.note}>

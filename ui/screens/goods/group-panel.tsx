@@ -12,6 +12,7 @@ import { messageShown } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
 import { Actions } from '../../parts/actions.tsx';
+import { fieldsOf } from '../../fields/fields-of.ts';
 
 type Changes = Partial<Omit<HandlingGroup, 'id'>>;
 type Carried = 'any' | 'some' | 'none';
@@ -137,6 +138,7 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
   const set = (changes: Changes, what: string, visit: string | null = null): void => {
     dispatch(edit('setGroup', { id, changes }, `${name}: ${what}`, visit));
   };
+  const field = fieldsOf(group, set);
   const remove = (): void => {
     dispatch(edit('removeGroup', { id }, `Remove ${name}`));
     dispatch(
@@ -145,12 +147,7 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
   };
   return (
     <View style={{ gap: 16, paddingTop: 4, paddingBottom: 20 }}>
-      <NameField
-        label="Handling group"
-        prose
-        value={name}
-        onChange={(next, visit) => set({ name: next }, 'name', visit)}
-      />
+      <NameField label="Handling group" prose {...field('name')} />
       <GoesBy group={group} onChange={set} />
       <GoesTo group={group} onChange={set} />
       <Actions>

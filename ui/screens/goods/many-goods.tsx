@@ -76,6 +76,63 @@ const SetFigure = ({ column, onSet }: { column: 'weight' | 'size'; onSet: (chang
   );
 };
 
+/** What is asked before it is done with the chosen products. */
+const Form = ({ doing, skus, onDone }: Props & { doing: NonNullable<Doing> }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { groups } = useBookParts('groups');
+  const goods = countFigure(skus.length, 'product');
+  const set = (changes: Changes, what: string): void => {
+    dispatch(visitBegan());
+    dispatch(edit('setGoods', { skus: [...skus], changes }, `${goods}: ${what}`));
+    dispatch(messageShown({ text: `${goods}: ${what}.`, undo: true }));
+    onDone();
+  };
+  const group = (id: string, isIn: boolean, what: string): void => {
+    dispatch(edit('setInGroup', { skus: [...skus], id, isIn }, `${goods}: ${what}`));
+    dispatch(messageShown({ text: `${goods}: ${what}.`, undo: true }));
+    onDone();
+  };
+  switch (doing) {
+    case 'price':
+      return (
+        <Later>
+          <RaiseForm
+            what={goods}
+            disabled={false}
+            onRaise={(raise, label) => {
+              dispatch(edit('raisePrices', { skus: [...skus], raise }, label));
+              onDone();
+            }}
+          />
+        </Later>
+      );
+    case 'weight':
+    case 'size':
+      return <SetFigure key={doing} column={doing} onSet={(changes) => set(changes, `${doing} set`)} />;
+    case 'group':
+      return (
+        <View style={style.row}>
+          {groups.map(({ id, name }) => (
+            <TextAction key={id} label={name} onPress={() => group(id, true, `put into ${name}`)} />
+          ))}
+          <TextAction
+            label="no group"
+            onPress={() => set({ groupIds: undefined }, 'taken out of every group')}
+          />
+        </View>
+      );
+    case 'kind':
+      return (
+        <View style={style.row}>
+          {KINDS.map(([label, changes]) => (
+            <TextAction key={label} label={label} onPress={() => set(changes, label)} />
+          ))}
+        </View>
+      );
+  }
+};
+
 /** What can be done with the goods that are chosen. */
 export const ManyGoods = ({ skus, onDone }: Props) => {
   const style = useStyles(styles);
@@ -83,17 +140,6 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
   const [doing, setDoing] = useState<Doing>(null);
   const { groups } = useBookParts('groups');
   const goods = countFigure(skus.length, 'product');
-  const set = (changes: Changes, what: string): void => {
-    dispatch(visitBegan());
-    dispatch(edit('setGoods', { skus: [...skus], changes }, `${goods}: ${what}`));
-    dispatch(messageShown({ text: `${goods}: ${what}.`, undo: true }));
-    setDoing(null);
-  };
-  const group = (id: string, isIn: boolean, what: string): void => {
-    dispatch(edit('setInGroup', { skus: [...skus], id, isIn }, `${goods}: ${what}`));
-    dispatch(messageShown({ text: `${goods}: ${what}.`, undo: true }));
-    setDoing(null);
-  };
   const remove = (): void => {
     dispatch(edit('removeGoods', { skus: [...skus] }, `Remove ${goods}`));
     dispatch(
@@ -116,39 +162,7 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
         <TextAction label="Remove" onPress={remove} />
         <TextAction label="Deselect all" onPress={onDone} />
       </View>
-      {doing === 'price' ? (
-        <Later>
-          <RaiseForm
-            what={goods}
-            disabled={false}
-            onRaise={(raise, label) => {
-              dispatch(edit('raisePrices', { skus: [...skus], raise }, label));
-              setDoing(null);
-            }}
-          />
-        </Later>
-      ) : null}
-      {doing === 'weight' || doing === 'size' ? (
-        <SetFigure key={doing} column={doing} onSet={(changes) => set(changes, `${doing} set`)} />
-      ) : null}
-      {doing === 'group' ? (
-        <View style={style.row}>
-          {groups.map(({ id, name }) => (
-            <TextAction key={id} label={name} onPress={() => group(id, true, `put into ${name}`)} />
-          ))}
-          <TextAction
-            label="no group"
-            onPress={() => set({ groupIds: undefined }, 'taken out of every group')}
-          />
-        </View>
-      ) : null}
-      {doing === 'kind' ? (
-        <View style={style.row}>
-          {KINDS.map(([label, changes]) => (
-            <TextAction key={label} label={label} onPress={() => set(changes, label)} />
-          ))}
-        </View>
-      ) : null}
+      {doing === null ? null : <Form doing={doing} skus={skus} onDone={() => setDoing(null)} />}
     </View>
   );
 };

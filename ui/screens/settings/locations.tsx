@@ -24,6 +24,7 @@ import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
 import { Opened } from '../../parts/opened.tsx';
 import { countryName } from '../../places/places.ts';
 import { Actions } from '../../parts/actions.tsx';
+import { fieldsOf } from '../../fields/fields-of.ts';
 
 type Point = NonNullable<Location['address']['point']>;
 
@@ -50,6 +51,7 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
   const set = (changes: Partial<Location>, what: string, visit: string | null = null): void => {
     dispatch(edit('setLocation', { id, changes }, `${name}: ${what}`, visit));
   };
+  const field = fieldsOf(location, set);
   const isNeeded = useAppSelector((state) => {
     const { locations, carriers, areas, pickups } = selectBook(state);
     return locations.length === 1 && [carriers, areas, pickups].some(({ length }) => length > 0);
@@ -61,12 +63,7 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
   };
   return (
     <View style={style.panel} role="group" aria-label={name}>
-      <NameField
-        label="Location"
-        prose
-        value={name}
-        onChange={(next, visit) => set({ name: next }, 'name', visit)}
-      />
+      <NameField label="Location" prose {...field('name')} />
       <PlaceFields
         street
         destination={address}

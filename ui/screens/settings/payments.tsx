@@ -19,6 +19,7 @@ import type { Inks } from '../../theme/tokens.ts';
 import { Actions } from '../../parts/actions.tsx';
 import { MoveActions } from '../../parts/move-actions.tsx';
 import { SwitchAction } from '../../parts/switch-action.tsx';
+import { fieldsOf } from '../../fields/fields-of.ts';
 
 type Changes = Partial<Omit<PaymentOption, 'id'>>;
 
@@ -46,7 +47,8 @@ const Conditions = ({
   set: (changes: Changes, visit?: string) => void;
 }) => {
   const style = useStyles(styles);
-  const { maxTotal, countries } = payment;
+  const field = fieldsOf(payment, (changes, _, visit) => set(changes, visit));
+  const { countries } = payment;
   const toggled = (kind: ChoiceKind): ChoiceKind[] =>
     payment.for.includes(kind) ? payment.for.filter((one) => one !== kind) : [...payment.for, kind];
   return (
@@ -69,8 +71,7 @@ const Conditions = ({
           style={style.field}
           label="Up to a total of"
           placeholder="any"
-          value={maxTotal}
-          onChange={(value, visit) => set({ maxTotal: value }, visit)}
+          {...field('maxTotal')}
         />
         <DraftField
           style={style.name}
@@ -92,6 +93,7 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
   const set = (changes: Changes, visit: string | null = null): void => {
     dispatch(edit('setPayment', { id, changes }, `Payment, ${name}`, visit));
   };
+  const field = fieldsOf(payment, (changes, _, visit) => set(changes, visit));
   const remove = (): void => {
     dispatch(edit('removePayment', { id }, `Remove ${name}`));
     dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
@@ -100,13 +102,7 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
   return (
     <View style={style.item} role="listitem" aria-label={name}>
       <View style={style.row}>
-        <NameField
-          style={style.name}
-          label="Payment method"
-          prose
-          value={name}
-          onChange={(next, visit) => set({ name: next }, visit)}
-        />
+        <NameField style={style.name} label="Payment method" prose {...field('name')} />
         <Segments
           label="When it is paid"
           width={340}

@@ -26,6 +26,7 @@ import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
+import { fieldsOf } from '../../fields/fields-of.ts';
 
 const styles = (inks: Inks) => ({
   all: { gap: 14, paddingTop: 12 },
@@ -45,14 +46,10 @@ const useSetStore = (): SetStore => {
 const Place = ({ store }: { store: Store }) => {
   const style = useStyles(styles);
   const set = useSetStore();
+  const field = fieldsOf(store, set);
   return (
     <>
-      <NameField
-        label="Name of the shop"
-        prose
-        value={store.name}
-        onChange={(name, visit) => set({ name }, 'name', visit)}
-      />
+      <NameField label="Name of the shop" prose {...field('name')} />
       <View style={style.row}>
         <View style={style.chooser}>
           <Chooser
@@ -133,6 +130,7 @@ const StoreHandling = ({ store }: { store: Store }) => {
 const Figures = ({ store }: { store: Store }) => {
   const style = useStyles(styles);
   const set = useSetStore();
+  const field = fieldsOf(store, set);
   const display = useAppSelector(selectDisplayFormat);
   const { rounding } = store;
   const mode = rounding === 'none' ? 'nearest' : rounding.mode;
@@ -168,9 +166,8 @@ const Figures = ({ store }: { store: Store }) => {
         style={style.field}
         label="Weight where unknown"
         placeholder="not assumed"
-        value={store.defaultWeight}
+        {...field('defaultWeight', 'assumed weight')}
         measure="weight"
-        onChange={(defaultWeight, visit) => set({ defaultWeight }, 'assumed weight', visit)}
       />
     </View>
   );

@@ -19,6 +19,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { IconAction } from '../../parts/icon-action.tsx';
+import { fieldsOf } from '../../fields/fields-of.ts';
 
 const styles = (inks: Inks) => ({
   note: { ...note(inks), paddingVertical: 8 },
@@ -55,6 +56,7 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
   const set = (changes: Partial<TaxRate>, what: string, visit: string | null = null): void => {
     dispatch(edit('setTax', { id, changes }, `${name}: ${what}`, visit));
   };
+  const field = fieldsOf(tax, set);
   const place = regionsText([tax.region]);
   const remove = (): void => {
     dispatch(edit('removeTax', { id }, `Remove ${name}`));
@@ -62,14 +64,7 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
   };
   return (
     <View style={style.row} role="listitem" aria-label={`${name}, ${place}`}>
-      <NameField
-        hideLabel={!headed}
-        style={style.name}
-        label="Tax"
-        prose
-        value={name}
-        onChange={(next, visit) => set({ name: next }, 'name', visit)}
-      />
+      <NameField hideLabel={!headed} style={style.name} label="Tax" prose {...field('name')} />
       <DraftField
         hideLabel={!headed}
         style={style.region}
@@ -83,8 +78,7 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
         hideLabel={!headed}
         style={style.points}
         label="%"
-        value={tax.points}
-        onChange={(points, visit) => set({ points }, 'percentage', visit)}
+        {...field('points', 'percentage')}
       />
       <Segments
         label="Charged on"

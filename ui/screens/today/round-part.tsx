@@ -3,9 +3,8 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Location } from '../../../core/model/location.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
-import { sensibleRound } from '../../../core/order/round.ts';
-import { metresBetween } from '../../../core/place/distance.ts';
-import { countFigure, distanceFigure } from '../../../core/words/figure.ts';
+import { roundStops, type RoundStops } from '../../../core/order/round-stops.ts';
+import { countFigure, distanceFigure, type DisplayFormat } from '../../../core/words/figure.ts';
 import { roundCells, roundGeoJson, roundSheet, type RoundStop } from '../../../core/formats/round-files.ts';
 import { fileName, saveFile, type FileKind } from '../../files/files.ts';
 import { SaveList } from '../../parts/save-list.tsx';
@@ -35,29 +34,39 @@ const styles = (inks: Inks) => ({
   name: { fontFamily: SANS_STRONG },
 });
 
-/** The stops of a round in its order, with how far each is from the one before, and how long all of it is. */
-const useRound = (orders: readonly PastOrder[], location: Location): { stops: RoundStop[]; metres: number } =>
-  useMemo(() => {
-    const start = location.address.point;
-    const known = orders.flatMap((order) => {
-      const point = order.request.destination?.point;
-      return point ? [{ order, point }] : [];
-    });
-    if (!start) return { stops: [], metres: 0 };
-    const round = sensibleRound(
-      start,
-      known.map(({ point }) => point),
-    );
-    let here = start;
-    const stops = round.order.flatMap((at): RoundStop[] => {
-      const stop = known[at];
-      if (!stop) return [];
-      const metres = metresBetween(here, stop.point);
-      here = stop.point;
-      return [{ ...stop, metres }];
-    });
-    return { stops, metres: round.metres };
-  }, [orders, location]);
+/** Where the round goes: each stop, and how far it is from the one before. */
+const Stops = ({ from, stops }: { from: string; stops: readonly RoundStop[] }) => {
+  const style = useStyles(styles);
+  const { units } = useAppSelector(selectServedDisplayFormat);
+  return (
+    <View role="list" aria-label={`Stops of the round from ${from}`}>
+      {stops.map(({ order, metres: away }, at) => (
+        <View key={order.number} role="listitem" style={style.row}>
+          <Text style={style.at}>{at + 1}</Text>
+          <View style={style.words}>
+            <Text style={style.name}>
+              {order.number} {order.recipient ?? ''}
+            </Text>
+            <Text style={style.plain}>
+              {[...(order.request.destination?.lines ?? []), order.request.destination?.city]
+                .filter(Boolean)
+                .join(', ')}
+            </Text>
+          </View>
+          <Text style={style.plain}>{distanceFigure(Math.round(away / 100) * 100, units)}</Text>
+        </View>
+      ))}
+    </View>
+  );
+};
+
+/** How long the round is, and what is missing from it. */
+const lengthWords = ({ stops, metres, missing }: RoundStops, units: DisplayFormat['units']): string => {
+  const length = distanceFigure(Math.round(metres / 100) * 100, units);
+  const left =
+    missing > 0 ? ` ${countFigure(missing, 'address', 'addresses')} without a point are left out.` : '';
+  return `${countFigure(stops.length, 'stop')}, ${length} there and back as the crow flies.${left}`;
+};
 
 /** The deliveries of a day in a sensible order, as a list, on the map and as files. */
 export const RoundPart = ({
@@ -72,45 +81,20 @@ export const RoundPart = ({
   const style = useStyles(styles);
   const { units } = useAppSelector(selectServedDisplayFormat);
   const { store } = useAppSelector(selectServedBook);
-  const { stops, metres } = useRound(orders, location);
-  const [isOnMap, setOnMap] = useState(false);
-  const missing = orders.length - stops.length;
-  const name = (kind: FileKind): string => fileName(store.name, 'round', date, kind);
   const start = location.address.point;
+  const round = useMemo(() => roundStops(orders, start), [orders, start]);
+  const { stops } = round;
+  const [isOnMap, setOnMap] = useState(false);
+  const name = (kind: FileKind): string => fileName(store.name, 'round', date, kind);
   return (
     <View>
       <Section title={`The round from ${location.name}`} />
-      {start ? (
-        <Text style={style.note}>
-          {countFigure(stops.length, 'stop')}, {distanceFigure(Math.round(metres / 100) * 100, units)} there
-          and back as the crow flies.
-          {missing > 0
-            ? ` ${countFigure(missing, 'address', 'addresses')} without a point are left out.`
-            : ''}
-        </Text>
-      ) : (
-        <Text style={style.note}>
-          The point of {location.name} is not known: write it under Settings, Locations.
-        </Text>
-      )}
-      <View role="list" aria-label={`Stops of the round from ${location.name}`}>
-        {stops.map(({ order, metres: away }, at) => (
-          <View key={order.number} role="listitem" style={style.row}>
-            <Text style={style.at}>{at + 1}</Text>
-            <View style={style.words}>
-              <Text style={style.name}>
-                {order.number} {order.recipient ?? ''}
-              </Text>
-              <Text style={style.plain}>
-                {[...(order.request.destination?.lines ?? []), order.request.destination?.city]
-                  .filter(Boolean)
-                  .join(', ')}
-              </Text>
-            </View>
-            <Text style={style.plain}>{distanceFigure(Math.round(away / 100) * 100, units)}</Text>
-          </View>
-        ))}
-      </View>
+      <Text style={style.note}>
+        {start
+          ? lengthWords(round, units)
+          : `The point of ${location.name} is not known: write it under Settings, Locations.`}
+      </Text>
+      <Stops from={location.name} stops={stops} />
       <Actions>
         <TextAction label={isOnMap ? 'Hide the map' : 'On the map'} onPress={() => setOnMap(!isOnMap)} />
         <SaveList name={name} sheet="Round" columns={roundSheet} items={stops} cells={roundCells(stops)} />

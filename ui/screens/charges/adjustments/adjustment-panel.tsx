@@ -19,6 +19,7 @@ import { SubjectFields } from './subject-fields.tsx';
 import { IconAction } from '../../../parts/icon-action.tsx';
 import { Actions } from '../../../parts/actions.tsx';
 import { MoveActions } from '../../../parts/move-actions.tsx';
+import { fieldsOf } from '../../../fields/fields-of.ts';
 
 type Changes = Partial<Omit<Adjustment, 'id'>>;
 
@@ -116,6 +117,7 @@ export const AdjustmentPanel = ({
   const set = (changes: Changes, what: string, visit: string | null = null): void => {
     dispatch(edit('setAdjustment', { id, changes }, `${name}: ${what}`, visit));
   };
+  const field = fieldsOf(adjustment, set);
   const move = (by: number): void => void dispatch(edit('moveAdjustment', { id, by }, `Move ${name}`));
   const remove = (): void => {
     dispatch(edit('removeAdjustment', { id }, `Remove ${name}`));
@@ -123,12 +125,7 @@ export const AdjustmentPanel = ({
   };
   return (
     <View style={style.all} ref={shown}>
-      <NameField
-        label="Adjustment"
-        prose
-        value={name}
-        onChange={(next, visit) => set({ name: next }, 'name', visit)}
-      />
+      <NameField label="Adjustment" prose {...field('name')} />
       <Part title="What it does">
         <EffectFields effect={effect} onChange={(next, visit) => set({ effect: next }, 'effect', visit)} />
       </Part>

@@ -26,6 +26,7 @@ import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { Credentials } from './credentials.tsx';
+import { fieldsOf } from '../../../fields/fields-of.ts';
 
 const Samples = lazy(() => import('./samples.tsx'));
 const Proposal = lazy(() => import('./proposal.tsx'));
@@ -51,6 +52,7 @@ interface PartProps {
 
 /** What orders are packed into for this carrier, and whether shipments are booked with it. */
 const PackingAndBooking = ({ account, set }: PartProps) => {
+  const field = fieldsOf(account, (changes, _, visit) => set(changes, visit));
   const style = useStyles(styles);
   return (
     <View style={style.rows}>
@@ -65,9 +67,8 @@ const PackingAndBooking = ({ account, set }: PartProps) => {
           style={style.field}
           label="Minimum parcel weight"
           placeholder="no minimum"
-          value={account.leastParcelWeight}
+          {...field('leastParcelWeight')}
           measure="weight"
-          onChange={(leastParcelWeight, visit) => set({ leastParcelWeight }, visit)}
         />
         <Segments
           label="Used for"
@@ -86,6 +87,7 @@ const PackingAndBooking = ({ account, set }: PartProps) => {
 
 /** Under which contract the carrier is asked, in earnest or not, and how long its answer is waited for. */
 const Contract = ({ account, set }: PartProps) => {
+  const field = fieldsOf(account, (changes, _, visit) => set(changes, visit));
   const style = useStyles(styles);
   return (
     <View style={style.rows}>
@@ -105,10 +107,9 @@ const Contract = ({ account, set }: PartProps) => {
           right
           style={style.field}
           label="Time-out, seconds"
-          value={account.timeoutMs}
+          {...field('timeoutMs')}
           least={100}
           most={60_000}
-          onChange={(timeoutMs, visit) => set({ timeoutMs }, visit)}
         />
       </View>
       {account.mode === 'sandbox' ? (
@@ -123,6 +124,7 @@ const Contract = ({ account, set }: PartProps) => {
 
 /** Where parcels leave from and how, to what kind of address, and what they are declared to be worth. */
 const Origin = ({ account, set }: PartProps) => {
+  const field = fieldsOf(account, (changes, _, visit) => set(changes, visit));
   const style = useStyles(styles);
   const { locations } = useBookParts('locations');
   return (
@@ -141,9 +143,8 @@ const Origin = ({ account, set }: PartProps) => {
           style={style.field}
           label="Declared value"
           placeholder="of the products, %"
-          value={account.insure}
+          {...field('insure')}
           sign
-          onChange={(insure, visit) => set({ insure }, visit)}
         />
         <Segments
           label="Parcels are"
@@ -203,18 +204,13 @@ const AccountPage = ({ account, onBack }: { account: CarrierAccount; onBack: () 
   const { id, name } = account;
   const set: SetAccount = (changes, visit = null) =>
     void dispatch(edit('setAccount', { id, changes }, `Account, ${name}`, visit));
+  const field = fieldsOf(account, (changes, _, visit) => set(changes, visit));
   return (
     <Page key={id}>
       <PageHead title={name} back={{ name: 'Carriers', onPress: onBack }} />
       <Text style={style.note}>{listedCarrier(account.carrier)?.about ?? account.carrier}</Text>
       <View style={style.rows}>
-        <NameField
-          prose
-          style={style.name}
-          label="Name"
-          value={name}
-          onChange={(next, visit) => set({ name: next }, visit)}
-        />
+        <NameField prose style={style.name} label="Name" {...field('name')} />
       </View>
       <Section title="Packing and booking" />
       <PackingAndBooking account={account} set={set} />

@@ -30,14 +30,53 @@ const listed = (carrier: string, services: readonly CarrierService[]): { code: s
   return [...own, ...more.map(({ code, label }) => ({ code, name: label ?? code }))];
 };
 
+/** The services of a carrier, each offered or not. */
+const ServicesOffered = ({
+  carrier,
+  services,
+  onChange,
+}: {
+  carrier: string;
+  services: CarrierService[];
+  onChange: (services: CarrierService[], visit: string | null) => void;
+}) => {
+  const style = useStyles(styles);
+  return (
+    <>
+      <Text style={style.head}>Services offered</Text>
+      <View role="group" aria-label="Services offered">
+        {listed(carrier, services).map(({ code, name }) => (
+          <ServiceOffer
+            key={code}
+            name={name}
+            offered={services.find((one) => one.code === code)}
+            onToggle={() =>
+              onChange(
+                services.some((one) => one.code === code)
+                  ? services.filter((one) => one.code !== code)
+                  : [...services, { code }],
+                null,
+              )
+            }
+            onChange={(next, visit) =>
+              onChange(
+                services.map((one) => (one.code === code ? next : one)),
+                visit,
+              )
+            }
+          />
+        ))}
+      </View>
+    </>
+  );
+};
+
 /** A price that a carrier works out: which of its services are offered, how their prices are changed, and what if it does not answer. */
 const CarrierFields = ({ price, onChange }: Props) => {
   const style = useStyles(styles);
   const router = useRouter();
   const { carriers } = useBookParts('carriers');
   const account = carriers.find(({ id }) => id === price.accountId);
-  const setServices = (services: CarrierService[], visit: string | null): void =>
-    onChange({ ...price, services }, visit);
   return (
     <View style={style.all}>
       <View style={{ flexDirection: 'row', maxWidth: 300 }}>
@@ -55,31 +94,11 @@ const CarrierFields = ({ price, onChange }: Props) => {
           router.navigate({ pathname: '/charges', params: { part: 'carriers', account: price.accountId } })
         }
       />
-      <Text style={style.head}>Services offered</Text>
-      <View role="group" aria-label="Services offered">
-        {listed(account?.carrier ?? '', price.services).map(({ code, name }) => (
-          <ServiceOffer
-            key={code}
-            code={code}
-            name={name}
-            offered={price.services.find((one) => one.code === code)}
-            onToggle={() =>
-              setServices(
-                price.services.some((one) => one.code === code)
-                  ? price.services.filter((one) => one.code !== code)
-                  : [...price.services, { code }],
-                null,
-              )
-            }
-            onChange={(next, visit) =>
-              setServices(
-                price.services.map((one) => (one.code === code ? next : one)),
-                visit,
-              )
-            }
-          />
-        ))}
-      </View>
+      <ServicesOffered
+        carrier={account?.carrier ?? ''}
+        services={price.services}
+        onChange={(services, visit) => onChange({ ...price, services }, visit)}
+      />
       <Segments
         label="Shown at checkout"
         value={price.show}

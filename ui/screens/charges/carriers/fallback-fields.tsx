@@ -8,6 +8,7 @@ import { Segments } from '../../../parts/segments.tsx';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+import { fieldsOf } from '../../../fields/fields-of.ts';
 
 interface Props {
   title: string;
@@ -24,16 +25,52 @@ const styles = (inks: Inks) => ({
   name: { flexGrow: 1, flexBasis: 160 },
 });
 
-/** What is charged where the carrier's price cannot be had: an amount of the merchant's own, or the choice is withheld. */
-export const FallbackFields = ({ title, fallback, onChange }: Props) => {
+/** What stands in for the carrier's price, under which name and with which note. */
+const ChargedFields = ({ charged, onChange }: { charged: Fallback; onChange: Props['onChange'] }) => {
   const style = useStyles(styles);
-  const charged = fallback === 'withhold' ? null : fallback;
-  const set = (changes: Partial<Fallback>, visit: string | null): void => {
-    if (!charged) return;
+  const set = (changes: Partial<Fallback>, _: string, visit: string | null): void => {
     const { amount, per, label, note: words } = { ...charged, ...changes };
     const said = words === undefined ? {} : { note: words };
     onChange({ amount, per, ...(label === undefined ? {} : { label }), ...said }, visit);
   };
+  const field = fieldsOf(charged, set);
+  return (
+    <View style={style.row}>
+      <MoneyField right style={style.field} label="Amount" {...field('amount')} />
+      <Segments
+        label="For each"
+        width={200}
+        value={charged.per}
+        onChange={(per) => set({ per }, 'per', null)}
+        options={[
+          { value: 'order', label: 'order' },
+          { value: 'parcel', label: 'parcel' },
+        ]}
+      />
+      <OptionalNameField
+        prose
+        style={style.name}
+        label="Under the name"
+        placeholder="the service’s"
+        {...field('label')}
+      />
+      <DraftField
+        prose
+        style={style.name}
+        label="Note to customers"
+        placeholder={charged.label === undefined ? 'the service’s' : ''}
+        text={charged.note ?? ''}
+        read={optional<string>(readWords(2_000))}
+        onChange={field('note').onChange}
+      />
+    </View>
+  );
+};
+
+/** What is charged where the carrier's price cannot be had: an amount of the merchant's own, or the choice is withheld. */
+export const FallbackFields = ({ title, fallback, onChange }: Props) => {
+  const style = useStyles(styles);
+  const charged = fallback === 'withhold' ? null : fallback;
   return (
     <View style={style.all} role="group" aria-label={title}>
       <Text style={style.head}>{title}</Text>
@@ -49,44 +86,7 @@ export const FallbackFields = ({ title, fallback, onChange }: Props) => {
           { value: 'charge', label: 'Charge an amount' },
         ]}
       />
-      {charged ? (
-        <View style={style.row}>
-          <MoneyField
-            right
-            style={style.field}
-            label="Amount"
-            value={charged.amount}
-            onChange={(amount, visit) => set({ amount }, visit)}
-          />
-          <Segments
-            label="For each"
-            width={200}
-            value={charged.per}
-            onChange={(per) => set({ per }, null)}
-            options={[
-              { value: 'order', label: 'order' },
-              { value: 'parcel', label: 'parcel' },
-            ]}
-          />
-          <OptionalNameField
-            prose
-            style={style.name}
-            label="Under the name"
-            placeholder="the service’s"
-            value={charged.label}
-            onChange={(label, visit) => set({ label }, visit)}
-          />
-          <DraftField
-            prose
-            style={style.name}
-            label="Note to customers"
-            placeholder={charged.label === undefined ? 'the service’s' : ''}
-            text={charged.note ?? ''}
-            read={optional<string>(readWords(2_000))}
-            onChange={(words, visit) => set({ note: words }, visit)}
-          />
-        </View>
-      ) : null}
+      {charged ? <ChargedFields charged={charged} onChange={onChange} /> : null}
       {charged?.amount === 0 ? (
         <Text style={style.note}>With 0 the order ships free: write what it should cost.</Text>
       ) : null}

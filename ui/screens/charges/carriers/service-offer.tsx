@@ -10,9 +10,9 @@ import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import type { Inks } from '../../../theme/tokens.ts';
+import { fieldsOf } from '../../../fields/fields-of.ts';
 
 interface Props {
-  code: string;
   name: string;
   offered: CarrierService | undefined;
   onToggle: () => void;
@@ -34,76 +34,84 @@ const tidied = ({ code, ...fields }: CarrierService): CarrierService => {
   return { code, ...kept, ...(Object.keys(set).length > 0 ? { change: set } : {}) };
 };
 
-/** One of a carrier's services: offered or not, under which name, and how its price is changed. */
-export const ServiceOffer = ({ code, name, offered, onToggle, onChange }: Props) => {
+/** Under which name a service is offered, how its price is changed, and how long it takes. */
+const OfferFields = ({
+  name,
+  offered,
+  onChange,
+}: Pick<Props, 'name' | 'onChange'> & { offered: CarrierService }) => {
   const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
   const set = (changes: Partial<CarrierService>, visit: string): void =>
-    onChange(tidied({ ...offered, ...changes, code }), visit);
+    onChange(tidied({ ...offered, ...changes }), visit);
+  const field = fieldsOf(offered, (changes, _, visit) => set(changes, visit));
   const money = (amount: number | undefined): string =>
     amount === undefined ? '' : moneyFigure(amount, display.decimals);
   return (
+    <View style={style.row} role="group" aria-label={name}>
+      <OptionalNameField
+        prose
+        style={style.name}
+        label="Under the name"
+        placeholder={name}
+        {...field('label')}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="Change by %"
+        placeholder="as asked"
+        text={offered.change?.points === undefined ? '' : percentFigure(offered.change.points)}
+        read={optional<number>(signed(readPercent))}
+        onChange={(points, visit) => set({ change: { ...offered.change, points } }, visit)}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="plus amount"
+        placeholder="nothing"
+        text={money(offered.change?.amount)}
+        read={optional<number>(signed(readMoney(display)))}
+        onChange={(amount, visit) => set({ change: { ...offered.change, amount } }, visit)}
+      />
+      <OptionalMoneyField
+        right
+        style={style.field}
+        label="or fixed price"
+        placeholder="not set"
+        {...field('override')}
+      />
+      <OptionalMoneyField
+        right
+        style={style.field}
+        label="Free from"
+        placeholder="never"
+        {...field('freeFrom')}
+      />
+      {(['min', 'max'] as const).map((end) => (
+        <OptionalCountField
+          key={end}
+          right
+          style={style.field}
+          label={end === 'min' ? 'Days, at least' : 'Days, at most'}
+          placeholder="carrier’s own"
+          value={offered.transit?.[end]}
+          least={0}
+          most={365}
+          onChange={(days, visit) => set({ transit: withDays(offered.transit, end, days) }, visit)}
+        />
+      ))}
+    </View>
+  );
+};
+
+/** One of a carrier's services: offered or not, under which name, and how its price is changed. */
+export const ServiceOffer = ({ name, offered, onToggle, onChange }: Props) => {
+  const style = useStyles(styles);
+  return (
     <View style={style.item}>
       <Check label={name} on={offered !== undefined} onPress={onToggle} />
-      {offered ? (
-        <View style={style.row} role="group" aria-label={name}>
-          <OptionalNameField
-            prose
-            style={style.name}
-            label="Under the name"
-            placeholder={name}
-            value={offered.label}
-            onChange={(label, visit) => set({ label }, visit)}
-          />
-          <DraftField
-            right
-            style={style.field}
-            label="Change by %"
-            placeholder="as asked"
-            text={offered.change?.points === undefined ? '' : percentFigure(offered.change.points)}
-            read={optional<number>(signed(readPercent))}
-            onChange={(points, visit) => set({ change: { ...offered.change, points } }, visit)}
-          />
-          <DraftField
-            right
-            style={style.field}
-            label="plus amount"
-            placeholder="nothing"
-            text={money(offered.change?.amount)}
-            read={optional<number>(signed(readMoney(display)))}
-            onChange={(amount, visit) => set({ change: { ...offered.change, amount } }, visit)}
-          />
-          <OptionalMoneyField
-            right
-            style={style.field}
-            label="or fixed price"
-            placeholder="not set"
-            value={offered.override}
-            onChange={(override, visit) => set({ override }, visit)}
-          />
-          <OptionalMoneyField
-            right
-            style={style.field}
-            label="Free from"
-            placeholder="never"
-            value={offered.freeFrom}
-            onChange={(freeFrom, visit) => set({ freeFrom }, visit)}
-          />
-          {(['min', 'max'] as const).map((end) => (
-            <OptionalCountField
-              key={end}
-              right
-              style={style.field}
-              label={end === 'min' ? 'Days, at least' : 'Days, at most'}
-              placeholder="carrier’s own"
-              value={offered.transit?.[end]}
-              least={0}
-              most={365}
-              onChange={(days, visit) => set({ transit: withDays(offered.transit, end, days) }, visit)}
-            />
-          ))}
-        </View>
-      ) : null}
+      {offered ? <OfferFields name={name} offered={offered} onChange={onChange} /> : null}
     </View>
   );
 };

@@ -46,6 +46,45 @@ const meanOf = ({ shares }: ComparedCell, id: string): number | null => {
   return share ? Math.round(share.cost / share.orders) : null;
 };
 
+/** What each account asks for the orders of one zone and weight. */
+const CellRow = ({
+  cell,
+  accounts,
+  zone,
+}: {
+  cell: ComparedCell;
+  accounts: readonly CarrierAccount[];
+  /** Its zone, where the row before is of another. */
+  zone: string;
+}) => {
+  const style = useStyles(styles);
+  const { decimals, units } = useAppSelector(selectDisplayFormat);
+  const means = accounts.map(({ id }) => meanOf(cell, id));
+  const least = Math.min(...means.flatMap((mean) => mean ?? []));
+  return (
+    <View role="row" style={style.row}>
+      <Text role="rowheader" style={style.zone}>
+        {zone}
+      </Text>
+      <Text role="cell" style={style.weight}>
+        {cell.upTo === null ? 'heavier' : `to ${weightFigure(cell.upTo, units)}`}
+      </Text>
+      <Text role="cell" style={style.cell}>
+        {cell.orders}
+      </Text>
+      {means.map((mean, account) => (
+        <Text
+          role="cell"
+          key={accounts[account]?.id}
+          style={[style.cell, mean === least ? style.least : null]}
+        >
+          {mean === null ? 'no price' : moneyFigure(mean, decimals)}
+        </Text>
+      ))}
+    </View>
+  );
+};
+
 /** What each account asks on average, by zone and weight; the least of a row is underlined. */
 export const AccountsTable = ({
   compared: { cells },
@@ -55,12 +94,9 @@ export const AccountsTable = ({
   accounts: readonly CarrierAccount[];
 }) => {
   const style = useStyles(styles);
-  const { decimals, units } = useAppSelector(selectDisplayFormat);
   const { zones, store } = useBookParts('zones', 'store');
   const zoneName = (row: string): string =>
     zones.find(({ id }) => `zone:${id}` === row)?.name ?? 'Not in the book';
-  const upTo = ({ upTo: most }: ComparedCell): string =>
-    most === null ? 'heavier' : `to ${weightFigure(most, units)}`;
   return (
     <View>
       <ScrollView horizontal>
@@ -78,32 +114,14 @@ export const AccountsTable = ({
               </Text>
             ))}
           </View>
-          {cells.map((cell, at) => {
-            const means = accounts.map(({ id }) => meanOf(cell, id));
-            const least = Math.min(...means.flatMap((mean) => mean ?? []));
-            return (
-              <View role="row" key={`${cell.row} ${cell.upTo}`} style={style.row}>
-                <Text role="rowheader" style={style.zone}>
-                  {cell.row === cells[at - 1]?.row ? '' : zoneName(cell.row)}
-                </Text>
-                <Text role="cell" style={style.weight}>
-                  {upTo(cell)}
-                </Text>
-                <Text role="cell" style={style.cell}>
-                  {cell.orders}
-                </Text>
-                {means.map((mean, account) => (
-                  <Text
-                    role="cell"
-                    key={accounts[account]?.id}
-                    style={[style.cell, mean === least ? style.least : null]}
-                  >
-                    {mean === null ? 'no price' : moneyFigure(mean, decimals)}
-                  </Text>
-                ))}
-              </View>
-            );
-          })}
+          {cells.map((cell, at) => (
+            <CellRow
+              key={`${cell.row} ${cell.upTo}`}
+              cell={cell}
+              accounts={accounts}
+              zone={cell.row === cells[at - 1]?.row ? '' : zoneName(cell.row)}
+            />
+          ))}
         </View>
       </ScrollView>
       <Actions>

@@ -14,6 +14,7 @@ import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
 import { DutyRates } from './duty-rates.tsx';
+import { fieldsOf } from '../../../fields/fields-of.ts';
 
 type Changes = Partial<Omit<DutyRules, 'rates'>>;
 
@@ -43,6 +44,7 @@ const DutiesPart = () => {
   const { duties } = useBookParts('duties');
   const set = (changes: Changes, visit: string | null = null): void =>
     void dispatch(edit('setDuties', { changes }, 'Import charges', visit));
+  const field = fieldsOf(duties, (changes, _, visit) => set(changes, visit));
   return (
     <View>
       <Text style={style.note}>
@@ -81,13 +83,7 @@ const DutiesPart = () => {
             read={readCountries}
             onChange={(homeCountries, visit) => set({ homeCountries }, visit)}
           />
-          <MoneyField
-            right
-            style={style.field}
-            label="Clearance fee"
-            value={duties.clearanceFee}
-            onChange={(clearanceFee, visit) => set({ clearanceFee }, visit)}
-          />
+          <MoneyField right style={style.field} label="Clearance fee" {...field('clearanceFee')} />
         </View>
       </View>
       <Section title="Rates by country" />

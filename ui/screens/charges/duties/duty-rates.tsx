@@ -21,6 +21,7 @@ import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../../theme/tokens.ts';
+import { fieldsOf } from '../../../fields/fields-of.ts';
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
@@ -61,18 +62,14 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
   const dispatch = useAppDispatch();
   const set = (changes: Partial<DutyRate>, visit: string | null = null): void =>
     void dispatch(edit('setDutyRate', { at, changes }, `Duty, ${countryName(rate.country)}`, visit));
+  const field = fieldsOf(rate, (changes, _, visit) => set(changes, visit));
   const remove = (): void => {
     dispatch(edit('removeDutyRate', { at }, `Remove a duty rate of ${countryName(rate.country)}`));
     dispatch(messageShown({ text: 'Removed a duty rate.', undo: true }));
   };
   return (
     <View style={style.fields} role="group" aria-label={`Duty, ${countryName(rate.country)}`}>
-      <CountryField
-        style={style.place}
-        label="Country"
-        value={rate.country}
-        onChange={(country, visit) => set({ country }, visit)}
-      />
+      <CountryField style={style.place} label="Country" {...field('country')} />
       <DraftField
         style={style.field}
         label="HS code begins"
@@ -81,29 +78,9 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
         read={readPrefix}
         onChange={(hsPrefix, visit) => set({ hsPrefix }, visit)}
       />
-      <PercentField
-        right
-        style={style.field}
-        label="Duty"
-        value={rate.duty}
-        sign
-        onChange={(duty, visit) => set({ duty }, visit)}
-      />
-      <PercentField
-        right
-        style={style.field}
-        label="Import tax"
-        value={rate.importTax}
-        sign
-        onChange={(importTax, visit) => set({ importTax }, visit)}
-      />
-      <MoneyField
-        right
-        style={style.field}
-        label="No charges below"
-        value={rate.freeBelow}
-        onChange={(freeBelow, visit) => set({ freeBelow }, visit)}
-      />
+      <PercentField right style={style.field} label="Duty" {...field('duty')} sign />
+      <PercentField right style={style.field} label="Import tax" {...field('importTax')} sign />
+      <MoneyField right style={style.field} label="No charges below" {...field('freeBelow')} />
       <Segments
         label="Charged on"
         width={320}

@@ -10,7 +10,7 @@ import {
 } from '../../../fields/kind-fields.tsx';
 import { DraftField } from '../../../fields/draft-field.tsx';
 import { subdivisionName } from '../../../places/places.ts';
-import { optional, readMeasure, readPattern, readSubdivision } from '../../../fields/readers.ts';
+import { optional, readSizeOf, readPattern, readSubdivision } from '../../../fields/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
@@ -20,6 +20,7 @@ import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { raisedPanel } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+import { fieldsOf } from '../../../fields/fields-of.ts';
 
 interface Props {
   table: RateTable;
@@ -49,10 +50,6 @@ const EachFields = ({
   const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
   const start = { size: 1, amount: 0, count: 'started' as const };
-  const readSize = (text: string): ReturnType<ReturnType<typeof readMeasure>> => {
-    const size = readMeasure(basis, display)(text);
-    return size.ok && size.value === 0 ? { ok: false, text: 'This must be more than 0.' } : size;
-  };
   return (
     <View style={style.row}>
       <DraftField
@@ -61,7 +58,7 @@ const EachFields = ({
         label="And for each"
         placeholder="nothing"
         text={each ? measureFigure(basis, each.size, display) : ''}
-        read={optional<number>(readSize)}
+        read={optional<number>(readSizeOf(basis, display))}
         onChange={(size, visit) =>
           onChange(size === undefined ? undefined : { ...start, ...each, size }, visit)
         }
@@ -102,6 +99,7 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
     ) as unknown as TableRow;
     dispatch(edit('setRow', { id, at, row: next }, `${table.name}: row ${at + 1}`, visit));
   };
+  const field = fieldsOf(row, (changes, _, visit) => set(changes, visit));
   const remove = (): void => {
     dispatch(edit('removeRow', { id, at }, `${table.name}: remove row ${at + 1}`));
     dispatch(messageShown({ text: `Removed row ${at + 1} of ${table.name}.`, undo: true }));
@@ -111,13 +109,7 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
     <View style={style.panel} role="group" aria-label={`Row ${at + 1}`}>
       <Text style={style.title}>Row {at + 1}</Text>
       <View style={style.row}>
-        <OptionalCountryField
-          style={style.place}
-          label="Country"
-          placeholder="any"
-          value={row.country}
-          onChange={(country, visit) => set({ country }, visit)}
-        />
+        <OptionalCountryField style={style.place} label="Country" placeholder="any" {...field('country')} />
         <DraftField
           style={style.place}
           label="Region"
@@ -136,30 +128,16 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
         />
       </View>
       <View style={style.row}>
-        <MeasureField
-          right
-          style={style.field}
-          label="From"
-          value={row.from}
-          measure={basis}
-          onChange={(from, visit) => set({ from }, visit)}
-        />
+        <MeasureField right style={style.field} label="From" {...field('from')} measure={basis} />
         <OptionalMeasureField
           right
           style={style.field}
           label="Below"
           placeholder="any"
-          value={row.to}
+          {...field('to')}
           measure={basis}
-          onChange={(to, visit) => set({ to }, visit)}
         />
-        <MoneyField
-          right
-          style={style.field}
-          label="Amount"
-          value={row.amount}
-          onChange={(amount, visit) => set({ amount }, visit)}
-        />
+        <MoneyField right style={style.field} label="Amount" {...field('amount')} />
       </View>
       <EachFields row={row} basis={basis} onChange={(each, visit) => set({ each }, visit)} />
       <TextAction

@@ -24,6 +24,7 @@ import { CoverageFields } from './coverage-fields.tsx';
 import { MethodsFields } from './method-fields.tsx';
 import { Actions } from '../../../parts/actions.tsx';
 import { MoveActions } from '../../../parts/move-actions.tsx';
+import { fieldsOf } from '../../../fields/fields-of.ts';
 
 const styles = () => ({
   panel: { gap: 20, paddingTop: 4, paddingBottom: 24 },
@@ -106,6 +107,7 @@ const AreaActions = ({ area }: { area: DeliveryArea }) => {
 
 /** Whether an area is offered, what it is called, and where its orders leave from. */
 const AreaHead = ({ area, location, set }: { area: DeliveryArea; location: Location; set: ChangeArea }) => {
+  const field = fieldsOf(area, set);
   const style = useStyles(styles);
   const { locations } = useBookParts('locations');
   return (
@@ -124,13 +126,7 @@ const AreaHead = ({ area, location, set }: { area: DeliveryArea; location: Locat
         />
       )}
       <View style={style.row}>
-        <NameField
-          prose
-          style={style.half}
-          label="Delivery area"
-          value={area.name}
-          onChange={(name, visit) => set({ name }, 'name', visit)}
-        />
+        <NameField prose style={style.half} label="Delivery area" {...field('name')} />
         <View style={[style.half, { flexDirection: 'row' }]}>
           <Chooser
             label="Leaves from"

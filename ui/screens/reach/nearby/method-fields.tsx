@@ -18,6 +18,7 @@ import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 import { WeekStrip } from './week-strip.tsx';
+import { fieldsOf } from '../../../fields/fields-of.ts';
 
 const styles = (inks: Inks) => ({
   method: { gap: 12, borderLeftWidth: 3, borderLeftColor: inks.hairline, paddingLeft: 12 },
@@ -54,19 +55,14 @@ const MethodFields = ({ area, method, hours }: Props) => {
     const label = `${area.name}, ${method.name}: ${what}`;
     dispatch(edit('setMethod', { areaId: area.id, id: method.id, changes }, label, visit));
   };
+  const field = fieldsOf(method, set);
   const remove = (): void => {
     dispatch(edit('removeMethod', { areaId: area.id, id: method.id }, `${area.name}: remove ${method.name}`));
     dispatch(messageShown({ text: `Removed ${method.name} from ${area.name}.`, undo: true }));
   };
   return (
     <View style={style.method} role="group" aria-label={`Delivery method ${method.name}`}>
-      <NameField
-        prose
-        style={style.name}
-        label="Delivery method, as customers see it"
-        value={method.name}
-        onChange={(name, visit) => set({ name }, 'name', visit)}
-      />
+      <NameField prose style={style.name} label="Delivery method, as customers see it" {...field('name')} />
       <View>
         <Fold title="Time" of={method.name} summary={timeSummary(method)}>
           <TimingFields
@@ -80,20 +76,13 @@ const MethodFields = ({ area, method, hours }: Props) => {
             style={style.within}
             label="Offer only if it arrives within (days)"
             placeholder="any time"
-            value={method.withinDays}
+            {...field('withinDays', 'within days')}
             least={0}
             most={366}
-            onChange={(withinDays, visit) => set({ withinDays }, 'within days', visit)}
           />
         </Fold>
         <Fold title="Price" of={method.name} summary={priceSummary(method, display)}>
-          <MoneyField
-            right
-            style={style.field}
-            label="Added to the price"
-            value={method.add}
-            onChange={(add, visit) => set({ add }, 'addition', visit)}
-          />
+          <MoneyField right style={style.field} label="Added to the price" {...field('add', 'addition')} />
           {method.add > 0 ? (
             <Check
               label="Charged even when delivery is free"

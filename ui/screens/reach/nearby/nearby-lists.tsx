@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { shapesText } from '../../../../core/formats/area-geojson.ts';
+import type { Location } from '../../../../core/model/location.ts';
 import type { DeliveryArea, PickupPoint } from '../../../../core/model/delivery.ts';
 import { countFigure } from '../../../../core/words/figure.ts';
 import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../../../../core/price/nearby-phrase.ts';
@@ -83,40 +84,59 @@ const areaLines = (area: DeliveryArea, display: Parameters<typeof coveragePhrase
   areaPricePhrase(area, display),
 ];
 
-/** The delivery areas, to be opened, added, read from a file and saved as one. */
-export const AreaList = ({ open, setOpen }: ListProps) => {
+/** Areas added by hand, out of a GeoJSON file, and saved as one. */
+const AreaActions = ({ location, setOpen }: { location: Location; setOpen: ListProps['setOpen'] }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { areas, locations, store } = useBookParts('areas', 'locations', 'store');
-  const display = useAppSelector(selectDisplayFormat);
-  const marks = useAppSelector(selectAreaMarks);
+  const { areas, store } = useBookParts('areas', 'store');
+  const { units } = useAppSelector(selectDisplayFormat);
   const [said, setSaid] = useState<string | null>(null);
-  const [location] = locations;
   const add = (kind: 'postal' | 'radius' | 'shape', name: string) => () => {
-    if (!location) return;
     setOpen(freeId(name, areas));
-    dispatch(
-      edit(
-        'addArea',
-        { name, locationId: location.id, covers: firstCoverage(kind, location, display.units) },
-        `New area: ${name}`,
-      ),
-    );
+    const area = { name, locationId: location.id, covers: firstCoverage(kind, location, units) };
+    dispatch(edit('addArea', area, `New area: ${name}`));
   };
-  const take = async (locationId: string): Promise<void> => {
+  const take = async (): Promise<void> => {
     const opened = await openShapes();
     if (!opened) return;
     setSaid(opened.ok ? holesNote(opened.shapes) || null : opened.reason);
     if (!opened.ok) return;
     const taken = opened.shapes.map((shape, n) => ({
       name: shapeName(shape, n),
-      locationId,
+      locationId: location.id,
       covers: { kind: 'shape' as const, ring: shape.ring },
     }));
     dispatch(edit('addAreas', { areas: taken }, `${countFigure(taken.length, 'area')} of ${opened.name}`));
   };
-  const day = dayNow(store);
-  const hasShapes = areas.some(({ covers }) => covers.kind === 'shape');
+  const save = (): void =>
+    saveFile(fileName(store.name, 'areas', dayNow(store), 'geojson'), shapesText(areas));
+  return (
+    <>
+      <Actions style={style.actions}>
+        <TextAction label="Add an area by codes" onPress={add('postal', 'New area')} />
+        <TextAction label="Add an area by radius" onPress={add('radius', 'New radius')} />
+        <TextAction label="Add an area by shape" onPress={add('shape', 'New shape')} />
+        <TextAction label="Areas from a GeoJSON file" onPress={() => void take()} />
+        {areas.some(({ covers }) => covers.kind === 'shape') ? (
+          <TextAction label="Save the shapes as GeoJSON" onPress={save} />
+        ) : null}
+      </Actions>
+      {said === null ? null : (
+        <Text style={style.fault} role="alert">
+          {said}
+        </Text>
+      )}
+    </>
+  );
+};
+
+/** The delivery areas, to be opened, added, read from a file and saved as one. */
+export const AreaList = ({ open, setOpen }: ListProps) => {
+  const style = useStyles(styles);
+  const { areas, locations } = useBookParts('areas', 'locations');
+  const display = useAppSelector(selectDisplayFormat);
+  const marks = useAppSelector(selectAreaMarks);
+  const [location] = locations;
   return (
     <View>
       {areas.length === 0 ? (
@@ -141,25 +161,9 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
         ))}
       </View>
       {location ? (
-        <Actions style={style.actions}>
-          <TextAction label="Add an area by codes" onPress={add('postal', 'New area')} />
-          <TextAction label="Add an area by radius" onPress={add('radius', 'New radius')} />
-          <TextAction label="Add an area by shape" onPress={add('shape', 'New shape')} />
-          <TextAction label="Areas from a GeoJSON file" onPress={() => void take(location.id)} />
-          {hasShapes ? (
-            <TextAction
-              label="Save the shapes as GeoJSON"
-              onPress={() => saveFile(fileName(store.name, 'areas', day, 'geojson'), shapesText(areas))}
-            />
-          ) : null}
-        </Actions>
+        <AreaActions location={location} setOpen={setOpen} />
       ) : (
         <Text style={style.none}>First write where you are, under Settings, Locations.</Text>
-      )}
-      {said === null ? null : (
-        <Text style={style.fault} role="alert">
-          {said}
-        </Text>
       )}
     </View>
   );

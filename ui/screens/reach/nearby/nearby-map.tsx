@@ -61,21 +61,17 @@ const Zooms = ({
   );
 };
 
-/** The neighbourhood to scale: coast, postal areas, locations, and what is delivered to. */
-const NearbyMap = memo(function NearbyMap({ title, draws, onDrawn, ...stands }: Props) {
-  const style = useStyles(styles);
-  const [width, setWidth] = useState(0);
-  const height = Math.min(TALLEST, Math.round(width * MAP_RATIO));
-  const whole = useMemo(
-    () => wholeView(stands.book, Math.max(width, 1), Math.max(height, 1)),
-    [stands.book, width, height],
-  );
+/** What of the neighbourhood is in view: what the map opened with, then what the person chose. */
+const useMapView = (
+  { open, book }: Pick<Props, 'open' | 'book'>,
+  whole: NearView,
+  width: number,
+  height: number,
+): [view: NearView, setView: (view: NearView) => void] => {
   const [chosen, setView] = useState<NearView | null>(null);
   // What the map opened with stays, however areas are moved on it.
   const first = useRef<NearView | null>(null);
   if (width > 0) first.current ??= whole;
-  const view = chosen ?? first.current ?? whole;
-  const { open, book } = stands;
   useEffect(() => {
     const covers = book.areas.find(({ id }) => id === open)?.covers;
     if (covers?.kind !== 'shape' || width === 0) return;
@@ -89,10 +85,11 @@ const NearbyMap = memo(function NearbyMap({ title, draws, onDrawn, ...stands }: 
     // Brought into view when it is opened or becomes a shape, not while it is moved.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [open, width, book.areas.find(({ id }) => id === open)?.covers.kind]);
-  const plane = useMemo(() => planeOf(view, width, height), [view, width, height]);
-  const shape = useShapeInHand(plane, onDrawn);
-  const land = useLand();
-  const coast = useMemo(() => (width > 0 ? landPath(land, plane) : ''), [land, plane, width]);
+  return [chosen ?? first.current ?? whole, setView];
+};
+
+/** The map is moved by dragging it and by keys. */
+const useMapMoves = (plane: Plane, setView: (view: NearView) => void): object => {
   const from = useRef(plane);
   const pan = useDrag({
     from: 6,
@@ -112,11 +109,28 @@ const NearbyMap = memo(function NearbyMap({ title, draws, onDrawn, ...stands }: 
     event.preventDefault();
     setView(move(plane));
   };
-  const keys = { onKeyDown, tabIndex: 0 } as object;
+  return { onKeyDown, tabIndex: 0, ...pan };
+};
+
+/** The neighbourhood to scale: coast, postal areas, locations, and what is delivered to. */
+const NearbyMap = memo(function NearbyMap({ title, draws, onDrawn, ...stands }: Props) {
+  const style = useStyles(styles);
+  const [width, setWidth] = useState(0);
+  const height = Math.min(TALLEST, Math.round(width * MAP_RATIO));
+  const whole = useMemo(
+    () => wholeView(stands.book, Math.max(width, 1), Math.max(height, 1)),
+    [stands.book, width, height],
+  );
+  const [view, setView] = useMapView(stands, whole, width, height);
+  const plane = useMemo(() => planeOf(view, width, height), [view, width, height]);
+  const shape = useShapeInHand(plane, onDrawn);
+  const land = useLand();
+  const coast = useMemo(() => (width > 0 ? landPath(land, plane) : ''), [land, plane, width]);
+  const moves = useMapMoves(plane, setView);
   return (
     <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width - 2)}>
       <View style={[style.map, { height: height + 2 }]}>
-        <View role="img" aria-label={title} {...keys} {...pan}>
+        <View role="img" aria-label={title} {...moves}>
           <MapLayers {...stands} plane={plane} coast={coast} />
         </View>
         {draws ? (

@@ -28,6 +28,7 @@ import { WeekStrip } from './week-strip.tsx';
 import { Actions } from '../../../parts/actions.tsx';
 import { MoveActions } from '../../../parts/move-actions.tsx';
 import { SwitchAction } from '../../../parts/switch-action.tsx';
+import { fieldsOf } from '../../../fields/fields-of.ts';
 
 const styles = (inks: Inks) => ({
   panel: { gap: 20, paddingTop: 4, paddingBottom: 24 },
@@ -42,32 +43,25 @@ const styles = (inks: Inks) => ({
 type ChangePoint = (changes: Partial<PickupPoint>, what: string, visit?: string | null) => void;
 
 const ChargeFields = ({ point, set }: { point: PickupPoint; set: ChangePoint }) => {
+  const field = fieldsOf(point, set);
   const style = useStyles(styles);
   return (
     <FieldGroup name="What it costs, and for whom">
-      <MoneyField
-        right
-        style={style.field}
-        label="Charge for collecting"
-        value={point.charge}
-        onChange={(charge, visit) => set({ charge }, 'charge', visit)}
-      />
+      <MoneyField right style={style.field} label="Charge for collecting" {...field('charge')} />
       <OptionalMoneyField
         right
         style={style.field}
         label="Minimum order"
         placeholder="no minimum"
-        value={point.minSubtotal}
-        onChange={(minSubtotal, visit) => set({ minSubtotal }, 'least order', visit)}
+        {...field('minSubtotal', 'least order')}
       />
       <OptionalMeasureField
         right
         style={style.field}
         label="Customers up to"
         placeholder="any distance"
-        value={point.maxDistance}
+        {...field('maxDistance', 'greatest distance')}
         measure="distance"
-        onChange={(maxDistance, visit) => set({ maxDistance }, 'greatest distance', visit)}
       />
     </FieldGroup>
   );
@@ -129,6 +123,7 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
   const location = locations.find(({ id }) => id === point.locationId) ?? locations[0];
   const set: ChangePoint = (changes, what, visit = null) =>
     void dispatch(edit('setPickup', { id: point.id, changes }, `${point.name}: ${what}`, visit));
+  const field = fieldsOf(point, set);
   return (
     <View style={style.panel} role="group" aria-label={point.name}>
       <View style={style.offRow}>
@@ -139,13 +134,7 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
         />
       </View>
       <View style={style.row}>
-        <NameField
-          prose
-          style={style.half}
-          label="Pickup point, as customers see it"
-          value={point.name}
-          onChange={(name, visit) => set({ name }, 'name', visit)}
-        />
+        <NameField prose style={style.half} label="Pickup point, as customers see it" {...field('name')} />
         <View style={[style.half, { flexDirection: 'row' }]}>
           <Chooser
             label="Is at"

@@ -104,15 +104,10 @@ export const ShapeHandles = ({ areas, open, plane }: Props) => {
   const area = areas.find(({ id }) => id === open);
   if (area?.covers.kind !== 'shape') return null;
   const { ring } = area.covers;
-  const set = (next: Shape['ring'], visit: string | null): void =>
-    void dispatch(
-      edit(
-        'setArea',
-        { id: area.id, changes: { covers: { kind: 'shape', ring: next } } },
-        `${area.name}: shape`,
-        visit,
-      ),
-    );
+  const set = (next: Shape['ring'], visit: string | null): void => {
+    const changes = { covers: { kind: 'shape' as const, ring: next } };
+    dispatch(edit('setArea', { id: area.id, changes }, `${area.name}: shape`, visit));
+  };
   const place = (corner: number) => (x: number, y: number) => {
     const { lat, lng } = pointAt(plane, x, y);
     set(
@@ -121,6 +116,11 @@ export const ShapeHandles = ({ areas, open, plane }: Props) => {
     );
   };
   const pixel = ([lng, lat]: Position): [number, number] => at(plane, { lat, lng });
+  const remove = (corner: number): void =>
+    set(
+      ring.filter((_, other) => other !== corner),
+      null,
+    );
   const put = (after: number, x: number, y: number): void => {
     const { lat, lng } = pointAt(plane, x, y);
     set([...ring.slice(0, after + 1), [lng, lat], ...ring.slice(after + 1)], null);
@@ -153,15 +153,7 @@ export const ShapeHandles = ({ areas, open, plane }: Props) => {
             y={y}
             isCorner
             onMove={place(n)}
-            {...(ring.length > LEAST_CORNERS
-              ? {
-                  onDelete: () =>
-                    set(
-                      ring.filter((_, other) => other !== n),
-                      null,
-                    ),
-                }
-              : {})}
+            {...(ring.length > LEAST_CORNERS ? { onDelete: () => remove(n) } : {})}
           />
         );
       })}

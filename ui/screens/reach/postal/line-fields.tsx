@@ -12,6 +12,7 @@ import { useAppDispatch } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { raisedPanel } from '../../../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
+import { fieldsOf } from '../../../fields/fields-of.ts';
 
 interface Props {
   line: PostalRule;
@@ -31,10 +32,11 @@ const styles = (inks: Inks) => ({
 export const LineFields = ({ line, at, onGone }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { country, pattern, served, cashOnDelivery, days } = line;
+  const { country, pattern, served, cashOnDelivery } = line;
   const set = (changes: Partial<PostalRule>, visit: string | null = null): void => {
     dispatch(edit('setPostalLine', { at, changes }, `Postal list, ${pattern}`, visit));
   };
+  const field = fieldsOf(line, (changes, _, visit) => set(changes, visit));
   const remove = (): void => {
     dispatch(edit('removePostalLine', { at }, `Postal list: remove ${pattern}`));
     dispatch(messageShown({ text: `Removed ${pattern} from the postal list.`, undo: true }));
@@ -44,12 +46,7 @@ export const LineFields = ({ line, at, onGone }: Props) => {
     <View style={style.panel} role="group" aria-label={`Line ${at + 1}`}>
       <Text style={style.title}>Line {at + 1}</Text>
       <View style={style.row}>
-        <CountryField
-          style={style.place}
-          label="Country"
-          value={country}
-          onChange={(next, visit) => set({ country: next }, visit)}
-        />
+        <CountryField style={style.place} label="Country" {...field('country')} />
         <DraftField
           style={style.field}
           label="Postal code"
@@ -62,10 +59,9 @@ export const LineFields = ({ line, at, onGone }: Props) => {
           style={style.field}
           label="Days"
           placeholder="as the rate"
-          value={days}
+          {...field('days')}
           least={0}
           most={365}
-          onChange={(next, visit) => set({ days: next }, visit)}
         />
       </View>
       <View style={style.row}>
