@@ -1,12 +1,6 @@
 import { GREATEST_MONEY } from '../model/bounds.ts';
-import {
-  GRAMS_A_POUND,
-  METRES_A_MILE,
-  MM3_A_CUBIC_INCH,
-  MM_AN_INCH,
-  unitFactor,
-  type UnitKind,
-} from '../model/written-units.ts';
+import { GRAMS_A_POUND, METRES_A_MILE, MM3_A_CUBIC_INCH, MM_AN_INCH } from '../model/imperial.ts';
+import { unitFactor, type UnitKind } from '../model/written-units.ts';
 
 /** Figures as people type them, into what the book keeps: whole numbers, but exact where imperial units were typed. */
 

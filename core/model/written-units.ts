@@ -1,3 +1,5 @@
+import { GRAMS_A_POUND, METRES_A_MILE, MM3_A_CUBIC_INCH, MM_AN_INCH } from './imperial.ts';
+
 /** A unit in which a figure may be written, the words that name it, and how many of the book's units it is. */
 export interface WrittenUnit {
   name: string;
@@ -8,12 +10,7 @@ export interface WrittenUnit {
 /** What is measured in units. */
 export type UnitKind = 'weight' | 'length' | 'volume' | 'distance';
 
-/** The international yard and pound (1959): 0.45359237 kg and 25.4 mm an inch, without remainder. */
-export const GRAMS_A_POUND = 453.59237;
-export const MM_AN_INCH = 25.4;
 const MM_A_FOOT = 304.8;
-export const METRES_A_MILE = 1_609.344;
-export const MM3_A_CUBIC_INCH = 16_387.064;
 
 const unit = (name: string, factor: number, words: string): WrittenUnit => ({
   name,

@@ -1,4 +1,4 @@
-import { GRAMS_A_POUND, METRES_A_MILE, MM3_A_CUBIC_INCH } from '../model/written-units.ts';
+import { GRAMS_A_POUND, METRES_A_MILE, MM3_A_CUBIC_INCH } from '../model/imperial.ts';
 import type { Measure, Step, StepsPrice } from '../model/price.ts';
 import type { DisplayFormat } from '../words/figure.ts';
 

@@ -1,4 +1,4 @@
-import { GRAMS_A_POUND, METRES_A_MILE, MM_AN_INCH } from '../model/written-units.ts';
+import { GRAMS_A_POUND, METRES_A_MILE, MM_AN_INCH } from '../model/imperial.ts';
 
 /** Figures as people read them, in the store's currency and units. */
 
