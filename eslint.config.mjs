@@ -139,7 +139,7 @@ export default tseslint.config(
     files: ['ui/**/*.{ts,tsx}'],
     ignores: ['**/*.test.*', 'ui/testing/**', 'ui/time/now.ts'],
     rules: {
-      'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
+      'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
       'no-restricted-properties': ['error', { object: 'Date', property: 'now', message: ONE_CLOCK }],
       'no-restricted-syntax': [
         'error',

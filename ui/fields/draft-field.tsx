@@ -71,19 +71,9 @@ const linesOf = (text: string): number =>
     ),
   );
 
-const Field = <T,>(props: DraftFieldProps<T>) => {
-  const {
-    label,
-    text,
-    read,
-    onChange,
-    hideLabel = false,
-    right = false,
-    prose = false,
-    multiline = false,
-  } = props;
+/** One visit to a field: what is typed, what stood there before it, and what is wrong with it. */
+const useVisit = <T,>({ text, read, onChange, onLeave }: DraftFieldProps<T>) => {
   const dispatch = useAppDispatch();
-  const style = useStyles(styles);
   const id = useId();
   const visits = useRef(0);
   const [typed, setTyped] = useState<string | null>(null);
@@ -107,9 +97,15 @@ const Field = <T,>(props: DraftFieldProps<T>) => {
     setTyped(null);
     const said = fault === null ? null : `${fault} Kept: ${text === '' ? 'nothing' : text}`;
     setFault(said);
-    props.onLeave?.(said);
+    onLeave?.(said);
   };
+  return { typed, before, fault, enter, type, leave };
+};
 
+const Field = <T,>(props: DraftFieldProps<T>) => {
+  const { label, text, hideLabel = false, right = false, prose = false, multiline = false } = props;
+  const style = useStyles(styles);
+  const { typed, before, fault, enter, type, leave } = useVisit(props);
   const isChanged = typed !== null && before !== text && before !== '' && !prose;
   return (
     <View style={props.style}>

@@ -3,9 +3,12 @@
  * with what that is called in the list of changes.
  */
 export const fieldsOf =
-  <T extends object>(thing: T, set: (changes: Partial<T>, what: string, visit: string) => void) =>
+  <T extends object, Visit extends string | null | undefined>(
+    thing: T,
+    set: (changes: Partial<T>, what: string, visit: Visit) => void,
+  ) =>
   <K extends keyof T & string>(part: K, what: string = part) => ({
     value: thing[part],
-    onChange: (value: T[K], visit: string): void =>
+    onChange: (value: T[K], visit: Visit): void =>
       set({ [part]: value } as unknown as Partial<T>, what, visit),
   });

@@ -111,6 +111,19 @@ const onlyCountry = (
   return country !== undefined && more.length === 0 ? country : null;
 };
 
+/** What was pasted and is no code, left in the field. */
+const Unread = ({ codes, country }: { codes: readonly string[]; country: string | null }) => {
+  const style = useStyles(styles);
+  if (codes.length === 0) return null;
+  return (
+    <Text style={style.fault} role="alert">
+      No codes{country === null ? '' : ` of ${countryName(country)}`}, and left above:{' '}
+      {codes.slice(0, 8).join(', ')}
+      {codes.length > 8 ? ` and ${codes.length - 8} more` : ''}.
+    </Text>
+  );
+};
+
 /** Postal codes pasted in any shape; what they gave is told, what was not understood stays to be mended. */
 const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | 'onChange'>) => {
   const style = useStyles(styles);
@@ -168,13 +181,7 @@ const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | '
         ) : null}
         {said === null ? null : <Text style={style.note}>{said}.</Text>}
       </View>
-      {unread.length > 0 ? (
-        <Text style={style.fault} role="alert">
-          No codes{country === null ? '' : ` of ${countryName(country)}`}, and left above:{' '}
-          {unread.slice(0, 8).join(', ')}
-          {unread.length > 8 ? ` and ${unread.length - 8} more` : ''}.
-        </Text>
-      ) : null}
+      <Unread codes={unread} country={country} />
     </View>
   );
 };

@@ -117,6 +117,21 @@ const useShown = (typed: string): { shown: readonly Entry[]; recent: number } =>
 
 const STEPS: Record<string, number> = { ArrowDown: 1, ArrowUp: -1 };
 
+/** Which of what is shown Enter opens, moved by the arrow keys. */
+const useHere = (count: number) => {
+  const [at, setAt] = useState(0);
+  const here = Math.min(at, Math.max(0, count - 1));
+  const onKeyPress = ((event: KeyboardEvent) => {
+    const step = STEPS[event.key];
+    if (step === undefined || count === 0) return;
+    event.preventDefault();
+    const next = (here + step + count) % count;
+    setAt(next);
+    document.getElementById(optionId(next))?.scrollIntoView({ block: 'nearest' });
+  }) as unknown as TextInputProps['onKeyPress'];
+  return { here, setAt, onKeyPress };
+};
+
 /** One field that finds anything by name: rules, products, places, test orders, pages. */
 const FindDialog = () => {
   const style = useStyles(styles);
@@ -125,17 +140,8 @@ const FindDialog = () => {
   const leave = (): void => void dispatch(findToggled(false));
   useOverStep(leave);
   const [typed, setTyped] = useState('');
-  const [at, setAt] = useState(0);
   const { shown, recent } = useShown(typed);
-  const here = Math.min(at, Math.max(0, shown.length - 1));
-  const onKeyPress = ((event: KeyboardEvent) => {
-    const step = STEPS[event.key];
-    if (step === undefined || shown.length === 0) return;
-    event.preventDefault();
-    const next = (here + step + shown.length) % shown.length;
-    setAt(next);
-    document.getElementById(optionId(next))?.scrollIntoView({ block: 'nearest' });
-  }) as unknown as TextInputProps['onKeyPress'];
+  const { here, setAt, onKeyPress } = useHere(shown.length);
   const combobox = {
     role: 'combobox',
     'aria-expanded': true,

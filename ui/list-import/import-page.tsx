@@ -58,18 +58,20 @@ const Reading = ({ share, onStop }: { share: number; onStop: () => void }) => {
 
 const MOST_ROWS = 200_000;
 
+/** What has to be said or mended before the list can be imported, or null. */
+const waitsFor = <K extends ListName>({ summary, undecided }: ListImport<K>): string | null => {
+  if (summary && summary.sound > MOST_ROWS)
+    return `A list holds at most ${MOST_ROWS} rows; these are ${summary.sound}.`;
+  return undecided.size > 0 ? 'Some columns are not recognised: say what they hold.' : null;
+};
+
 /** A list from a file: what its columns are, what is wrong with it, and only then what it replaces. */
 export const ImportPage = <K extends ListName>(props: Props<K>) => {
   const { name, back, columns, work, settings, effect } = props;
   const style = useStyles(styles);
   const [taking, setTaking] = useState(false);
   const { opened, summary, fault } = work;
-  const waits =
-    props.waits ??
-    (summary && summary.sound > MOST_ROWS
-      ? `A list holds at most ${MOST_ROWS} rows; these are ${summary.sound}.`
-      : null) ??
-    (work.undecided.size > 0 ? 'Some columns are not recognised: say what they hold.' : null);
+  const waits = props.waits ?? waitsFor(work);
   const take = async (): Promise<void> => {
     if (!summary) return;
     setTaking(true);

@@ -1,5 +1,6 @@
+import { createSelector } from '@reduxjs/toolkit';
 import type { Choice } from '../../core/model/quote.ts';
-import type { PreviewQuote } from '../state/selectors.ts';
+import { selectPreview, selectPreviewBefore, type PreviewQuote } from '../state/selectors.ts';
 
 /** What a change did to the choices of a preview. */
 export interface PreviewChanges {
@@ -22,3 +23,6 @@ export const previewChanges = (before: PreviewQuote | null, now: PreviewQuote | 
     lost: before.quote.choices.filter((choice) => !has.has(choice.id)),
   };
 };
+
+/** What the edit under way changes of the preview. */
+export const selectPreviewChanges = createSelector([selectPreviewBefore, selectPreview], previewChanges);

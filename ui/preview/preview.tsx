@@ -8,13 +8,7 @@ import { locatedSentence } from '../../core/words/fault-sentence.ts';
 import { countFigure, moneyFigure } from '../../core/words/figure.ts';
 import { Later } from '../shell/later.tsx';
 import type { AskedQuote } from '../state/answers.ts';
-import {
-  selectBook,
-  selectPreview,
-  selectPreviewBefore,
-  selectDisplayFormat,
-  selectSplit,
-} from '../state/selectors.ts';
+import { selectBook, selectPreview, selectDisplayFormat, selectSplit } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { usePlaceNames } from '../places/use-place-names.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -23,7 +17,7 @@ import type { Inks } from '../theme/tokens.ts';
 import { AnswersLine, PendingRows } from './carrier-lines.tsx';
 import { ChoiceRow, LostRow } from './choice-row.tsx';
 import { AllRight } from './expect-actions.tsx';
-import { previewChanges } from './preview-changes.ts';
+import { selectPreviewChanges } from './preview-changes.ts';
 import { TestOrderHead } from './test-order-head.tsx';
 import { WithheldList } from './withheld-list.tsx';
 
@@ -93,50 +87,56 @@ const InParts = () => {
 
 const ParcelList = lazy(() => import('./parcel-list.tsx'));
 
-const Choices = ({ asked }: { asked: AskedQuote }) => {
+/** The choices of a kind, with those that are waited for and those that an edit took away. */
+const Group = ({ asked, kind, title }: { asked: AskedQuote; kind: Choice['kind']; title: string }) => {
   const { quote, pending } = asked;
   const style = useStyles(styles);
   const { decimals } = useAppSelector(selectDisplayFormat);
   const book = useAppSelector(selectBook);
   const open = useAppSelector((state) => state.session.openChoices);
-  const now = useAppSelector(selectPreview);
+  const changes = useAppSelector(selectPreviewChanges);
   const names = usePlaceNames();
-  const changes = previewChanges(useAppSelector(selectPreviewBefore), now);
+  const choices = quote.choices.filter((choice) => choice.kind === kind);
+  const lost = changes.lost.filter((choice) => choice.kind === kind);
+  const waiting = kind === 'shipping' ? pending : [];
+  const isBare = choices.length + lost.length + waiting.length === 0;
+  if (isBare && (kind !== 'shipping' || quote.choices[0]?.kind === 'nothing-to-ship')) return null;
   const zone = quote.zone ? `zone ${quote.zone.name}, ${entryPhrase(quote.zone, names)}` : '';
   return (
     <View>
-      {GROUPS.map(([kind, title]) => {
-        const choices = quote.choices.filter((choice) => choice.kind === kind);
-        const lost = changes.lost.filter((choice) => choice.kind === kind);
-        const waiting = kind === 'shipping' ? pending : [];
-        const isBare = choices.length + lost.length + waiting.length === 0;
-        if (isBare && (kind !== 'shipping' || quote.choices[0]?.kind === 'nothing-to-ship')) return null;
-        return (
-          <View key={kind}>
-            <View style={style.section}>
-              <Text style={style.note}>{title}</Text>
-              <Text style={style.note}>{kind === 'shipping' ? zone : ''}</Text>
-            </View>
-            <View role="list" aria-label={title}>
-              {choices.map((choice) => (
-                <ChoiceRow
-                  key={choice.id}
-                  choice={choice}
-                  free={freeHint(choice, book, decimals)}
-                  decimals={decimals}
-                  before={changes.before.get(choice.id)}
-                  gained={changes.gained.has(choice.id)}
-                  open={open.includes(choice.id)}
-                />
-              ))}
-              <PendingRows pending={waiting} />
-              {lost.map((choice) => (
-                <LostRow key={choice.id} choice={choice} decimals={decimals} />
-              ))}
-            </View>
-          </View>
-        );
-      })}
+      <View style={style.section}>
+        <Text style={style.note}>{title}</Text>
+        <Text style={style.note}>{kind === 'shipping' ? zone : ''}</Text>
+      </View>
+      <View role="list" aria-label={title}>
+        {choices.map((choice) => (
+          <ChoiceRow
+            key={choice.id}
+            choice={choice}
+            free={freeHint(choice, book, decimals)}
+            decimals={decimals}
+            before={changes.before.get(choice.id)}
+            gained={changes.gained.has(choice.id)}
+            open={open.includes(choice.id)}
+          />
+        ))}
+        <PendingRows pending={waiting} />
+        {lost.map((choice) => (
+          <LostRow key={choice.id} choice={choice} decimals={decimals} />
+        ))}
+      </View>
+    </View>
+  );
+};
+
+const Choices = ({ asked }: { asked: AskedQuote }) => {
+  const { quote, pending } = asked;
+  const style = useStyles(styles);
+  return (
+    <View>
+      {GROUPS.map(([kind, title]) => (
+        <Group key={kind} asked={asked} kind={kind} title={title} />
+      ))}
       {quote.choices.length === 0 && pending.length === 0 ? (
         <>
           <Nothing quote={quote} />

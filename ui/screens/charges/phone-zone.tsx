@@ -1,6 +1,7 @@
 import { PanResponder, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Zone } from '../../../core/model/place.ts';
+import type { Service } from '../../../core/model/rate.ts';
 import { Press } from '../../parts/press.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -40,14 +41,45 @@ const styles = (inks: Inks) => ({
 
 const SWIPE = 50;
 
+/** What a service charges in a zone, to be opened. */
+const PhoneCell = ({
+  zone,
+  service,
+  onOpen,
+}: {
+  zone: Zone;
+  service: Service;
+  onOpen: Opening['openCell'];
+}) => {
+  const style = useStyles(styles);
+  const rates = useAppSelector(selectRatesByCell);
+  const display = useAppSelector(selectDisplayFormat);
+  const words = cellWords(zone, service.id, rates.get(`${service.id}/${zone.id}`), display);
+  return (
+    <View role="listitem">
+      <Press
+        role="button"
+        onPress={() => onOpen(zone.id, service.id)}
+        aria-label={`${service.name} to ${zone.name}: ${words.main}${words.note ? `, ${words.note}` : ''}`}
+      >
+        <View style={style.item}>
+          <View style={style.left}>
+            <Text>{service.name}</Text>
+            {words.note === '' ? null : <Text style={style.quiet}>{words.note}</Text>}
+          </View>
+          <Text style={[style.figure, style[words.kind]]}>{words.main}</Text>
+        </View>
+      </Press>
+    </View>
+  );
+};
+
 /** One zone of the board on a phone: its services, each with its rate; the next zone is a swipe away. */
 export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) => {
   const style = useStyles(styles);
   const names = usePlaceNames();
   const { zones, services } = useBookParts('zones', 'services');
   const closed = useAppSelector(selectClosedZones);
-  const rates = useAppSelector(selectRatesByCell);
-  const display = useAppSelector(selectDisplayFormat);
   const at = zones.findIndex((one) => one.id === zone.id);
   const swipe = PanResponder.create({
     onMoveShouldSetPanResponder: (_, { dx, dy }) => Math.abs(dx) > 20 && Math.abs(dx) > 2 * Math.abs(dy),
@@ -80,26 +112,9 @@ export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) =
         aria-label={`Rates in ${zone.name}`}
         style={{ borderTopWidth: 1, borderTopColor: style.item.borderBottomColor }}
       >
-        {services.map((service) => {
-          const words = cellWords(zone, service.id, rates.get(`${service.id}/${zone.id}`), display);
-          return (
-            <View role="listitem" key={service.id}>
-              <Press
-                role="button"
-                onPress={() => opening.openCell(zone.id, service.id)}
-                aria-label={`${service.name} to ${zone.name}: ${words.main}${words.note ? `, ${words.note}` : ''}`}
-              >
-                <View style={style.item}>
-                  <View style={style.left}>
-                    <Text>{service.name}</Text>
-                    {words.note === '' ? null : <Text style={style.quiet}>{words.note}</Text>}
-                  </View>
-                  <Text style={[style.figure, style[words.kind]]}>{words.main}</Text>
-                </View>
-              </Press>
-            </View>
-          );
-        })}
+        {services.map((service) => (
+          <PhoneCell key={service.id} zone={zone} service={service} onOpen={opening.openCell} />
+        ))}
       </View>
     </View>
   );

@@ -30,13 +30,8 @@ const ServicePanel = ({ service, onGone }: { service: Service; onGone: () => voi
   const field = fieldsOf(service, set);
   const switchAll = (): void => {
     dispatch(visitBegan());
-    dispatch(
-      edit(
-        'switchRates',
-        { ids, active: !isOn },
-        `${service.name}: switched ${isOn ? 'off' : 'on'} everywhere`,
-      ),
-    );
+    const label = `${service.name}: switched ${isOn ? 'off' : 'on'} everywhere`;
+    dispatch(edit('switchRates', { ids, active: !isOn }, label));
   };
   const remove = (): void => {
     dispatch(edit('removeService', { id: service.id }, `Remove ${service.name}`));

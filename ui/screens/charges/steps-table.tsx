@@ -110,36 +110,13 @@ const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProp
   );
 });
 
-/** The steps of a price, edited in place: values and charges, and what is added above each. */
-export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
+/** Steps added by hand, pasted, and put in order. */
+const StepsActions = ({ price, onChange }: Props) => {
   const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
   const [pasting, setPasting] = useState(false);
-  const onStep = useSteady((at: number, next: Step | null, visit: string | null) => {
-    const steps = price.steps.flatMap((one, i) => (i === at ? (next ?? []) : one));
-    onChange({ ...price, steps }, visit);
-  });
   return (
-    <View style={{ gap: 8 }}>
-      <View>
-        <View style={style.head}>
-          <Text style={[style.note, style.field]}>{HEADS[price.basis]}</Text>
-          <Text style={[style.note, style.field, style.right]}>Charge</Text>
-          <View style={style.gap} />
-        </View>
-        <View role="list" aria-label="Steps">
-          {price.steps.map((step, at) => (
-            <StepRow
-              key={at}
-              at={at}
-              step={step}
-              basis={price.basis}
-              only={price.steps.length === 1}
-              onStep={onStep}
-            />
-          ))}
-        </View>
-      </View>
+    <>
       {isInOrder(price.steps) ? null : (
         <Text style={style.doubt}>The steps are not in order; charges are worked out correctly anyway.</Text>
       )}
@@ -171,6 +148,39 @@ export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
           </Later>
         </Opened>
       ) : null}
+    </>
+  );
+};
+
+/** The steps of a price, edited in place: values and charges, and what is added above each. */
+export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
+  const style = useStyles(styles);
+  const onStep = useSteady((at: number, next: Step | null, visit: string | null) => {
+    const steps = price.steps.flatMap((one, i) => (i === at ? (next ?? []) : one));
+    onChange({ ...price, steps }, visit);
+  });
+  return (
+    <View style={{ gap: 8 }}>
+      <View>
+        <View style={style.head}>
+          <Text style={[style.note, style.field]}>{HEADS[price.basis]}</Text>
+          <Text style={[style.note, style.field, style.right]}>Charge</Text>
+          <View style={style.gap} />
+        </View>
+        <View role="list" aria-label="Steps">
+          {price.steps.map((step, at) => (
+            <StepRow
+              key={at}
+              at={at}
+              step={step}
+              basis={price.basis}
+              only={price.steps.length === 1}
+              onStep={onStep}
+            />
+          ))}
+        </View>
+      </View>
+      <StepsActions price={price} onChange={onChange} />
     </View>
   );
 });

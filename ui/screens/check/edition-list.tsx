@@ -70,65 +70,75 @@ const Compared = ({ edition, others }: { edition: Edition; others: readonly Edit
   );
 };
 
-/** Every edition, the newest first: compared with any other, and made the draft again. */
-export const EditionList = () => {
+interface ItemProps {
+  edition: Edition;
+  isOpen: boolean;
+  onPress: () => void;
+}
+
+/** An edition: when it was published and why, compared with any other, and made the draft again. */
+const EditionItem = ({ edition, isOpen, onPress }: ItemProps) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const editions = useAppSelector(selectEditions);
   const testOrders = useAppSelector(selectTestOrders);
   const accepted = useAppSelector((state) => state.draft.workbook.accepted);
   const { timeZone } = useBookParts('store').store;
-  const [open, setOpen] = useState<number | null>(null);
-  if (editions.length === 0) return null;
-  const when = ({ publishedAt }: Edition): string => {
-    const { date, time } = localMoment(publishedAt, timeZone);
-    return momentText(date, time);
-  };
-  const goBack = ({ number, book, catalogue }: Edition): void => {
+  const { date, time } = localMoment(edition.publishedAt, timeZone);
+  const newest = editions.at(-1)?.number;
+  const goBack = (): void => {
+    const { number, book, catalogue } = edition;
     const shop = { book, catalogue, testOrders, ...(accepted ? { accepted } : {}) };
     dispatch(edit('replaceShop', shop, `Back to edition ${number}`));
     dispatch(messageShown({ text: `The draft is edition ${number} again.`, undo: true }));
   };
-  const newest = editions.at(-1)?.number;
+  return (
+    <View style={style.item} role="listitem">
+      <Press role="button" aria-expanded={isOpen} onPress={onPress}>
+        <View style={style.row}>
+          <Text style={style.name}>
+            Edition {edition.number}
+            {edition.number === newest ? ', live' : ''}
+          </Text>
+          <Text>{edition.note}</Text>
+          <Text style={style.note}>
+            {momentText(date, time)}
+            {edition.despite === undefined ? '' : ` · published anyway: ${edition.despite}`}
+          </Text>
+        </View>
+      </Press>
+      {isOpen ? (
+        <View style={style.panel}>
+          <Compared edition={edition} others={editions.filter(({ number }) => number !== edition.number)} />
+          <Actions>
+            <TextAction label="Make it the draft again" onPress={() => goBack()} />
+            <TextAction
+              label="Save for a quote service"
+              onPress={() => void saveEdition(edition, testOrders)}
+            />
+          </Actions>
+        </View>
+      ) : null}
+    </View>
+  );
+};
+
+/** Every edition, the newest first: compared with any other, and made the draft again. */
+export const EditionList = () => {
+  const editions = useAppSelector(selectEditions);
+  const [open, setOpen] = useState<number | null>(null);
+  if (editions.length === 0) return null;
   return (
     <View>
       <Section title="Editions" />
       <View role="list" aria-label="Editions">
         {[...editions].reverse().map((edition) => (
-          <View style={style.item} role="listitem" key={edition.number}>
-            <Press
-              role="button"
-              aria-expanded={open === edition.number}
-              onPress={() => setOpen(open === edition.number ? null : edition.number)}
-            >
-              <View style={style.row}>
-                <Text style={style.name}>
-                  Edition {edition.number}
-                  {edition.number === newest ? ', live' : ''}
-                </Text>
-                <Text>{edition.note}</Text>
-                <Text style={style.note}>
-                  {when(edition)}
-                  {edition.despite === undefined ? '' : ` · published anyway: ${edition.despite}`}
-                </Text>
-              </View>
-            </Press>
-            {open === edition.number ? (
-              <View style={style.panel}>
-                <Compared
-                  edition={edition}
-                  others={editions.filter(({ number }) => number !== edition.number)}
-                />
-                <Actions>
-                  <TextAction label="Make it the draft again" onPress={() => goBack(edition)} />
-                  <TextAction
-                    label="Save for a quote service"
-                    onPress={() => void saveEdition(edition, testOrders)}
-                  />
-                </Actions>
-              </View>
-            ) : null}
-          </View>
+          <EditionItem
+            key={edition.number}
+            edition={edition}
+            isOpen={open === edition.number}
+            onPress={() => setOpen(open === edition.number ? null : edition.number)}
+          />
         ))}
       </View>
     </View>

@@ -44,10 +44,31 @@ const waitsFor = ({ isRead, isChecked, changes, isNoted, isReasoned }: Standing)
   return lacking.length === 0 ? null : `To publish, write ${lacking.join(' and ')}.`;
 };
 
+/** What stands against publishing, each with the way to it. */
+const Obstacles = () => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  const obstacles = useAppSelector(selectObstacles);
+  return (
+    <>
+      {obstacles.map(({ text, part }) => (
+        <View style={style.obstacle} key={part} role="alert">
+          <Text style={style.fault}>{text}</Text>
+          <TextAction
+            label={part === 'testOrders' ? 'Go to test orders' : 'Go to problems'}
+            onPress={() =>
+              router.navigate({ pathname: '/check', params: part === 'testOrders' ? {} : { part } })
+            }
+          />
+        </View>
+      ))}
+    </>
+  );
+};
+
 /** The note of the next edition, and where something stands against it, a reason for publishing anyway. */
 export const PublishForm = ({ changes }: { changes: number }) => {
   const style = useStyles(styles);
-  const router = useRouter();
   const dispatch = useAppDispatch();
   const editions = useAppSelector(selectEditions);
   const book = useAppSelector(selectBook);
@@ -78,17 +99,7 @@ export const PublishForm = ({ changes }: { changes: number }) => {
   };
   return (
     <View style={style.all}>
-      {obstacles.map(({ text, part }) => (
-        <View style={style.obstacle} key={part} role="alert">
-          <Text style={style.fault}>{text}</Text>
-          <TextAction
-            label={part === 'testOrders' ? 'Go to test orders' : 'Go to problems'}
-            onPress={() =>
-              router.navigate({ pathname: '/check', params: part === 'testOrders' ? {} : { part } })
-            }
-          />
-        </View>
-      ))}
+      <Obstacles />
       <TextLine
         label="A note for this edition"
         placeholder="What changes, and why"

@@ -29,7 +29,7 @@ export const BoxPanel = ({ box }: { box: Box }) => {
   const { id, name } = box;
   const set = (changes: Partial<Omit<Box, 'id'>>, visit: string): void =>
     void dispatch(edit('setBox', { id, changes }, `Box, ${name}`, visit));
-  const field = fieldsOf(box, (changes, _, visit) => set(changes, visit));
+  const field = fieldsOf(box, (changes, _, visit: string) => set(changes, visit));
   const remove = (): void => {
     dispatch(edit('removeBox', { id }, `Remove ${name}`));
     dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));

@@ -141,28 +141,29 @@ const AllGoods = ({ only, groupId, open, onOpen, onCsv }: AllProps) => {
   );
 };
 
+/** What stands in the address of the page. */
+type Address = Partial<Record<'good' | 'only' | 'in' | 'panel' | 'group' | 'box', string>>;
+
+/** A file of products that was chosen, to be looked through before it is imported. */
+const useGoodsFile = () => {
+  const dispatch = useAppDispatch();
+  const [file, setFile] = useState<OpenFile | null>(null);
+  const open = async (): Promise<void> => {
+    const chosen = await chooseRows();
+    if (!chosen) return;
+    if (chosen.ok) setFile({ name: chosen.name, parsed: chosen });
+    else dispatch(messageShown({ text: `${chosen.name} was not read: ${chosen.why}`, undo: false }));
+  };
+  return { file, openCsv: () => void open(), closeCsv: () => setFile(null) };
+};
+
 /** What is sent: the catalogue as a dense table; one good's page on a phone; a CSV that is being taken in. */
 export default function GoodsScreen() {
   const router = useRouter();
-  const dispatch = useAppDispatch();
   const isPhone = useWidth() === 'phone';
-  const {
-    good: open,
-    only,
-    in: inGroup,
-    panel,
-    group,
-    box,
-  } = useLocalSearchParams<{
-    good?: string;
-    only?: string;
-    in?: string;
-    panel?: string;
-    group?: string;
-    box?: string;
-  }>();
+  const { good: open, only, in: inGroup, panel, group, box } = useLocalSearchParams<Address>();
   const good = useAppSelector(selectGoods).get(open ?? '');
-  const [file, setFile] = useState<OpenFile | null>(null);
+  const { file, openCsv, closeCsv } = useGoodsFile();
   const go = useCallback(
     (sku: string | null) =>
       router.navigate({
@@ -175,12 +176,6 @@ export default function GoodsScreen() {
       }),
     [router, only, inGroup],
   );
-  const openCsv = async (): Promise<void> => {
-    const chosen = await chooseRows();
-    if (!chosen) return;
-    if (chosen.ok) setFile({ name: chosen.name, parsed: chosen });
-    else dispatch(messageShown({ text: `${chosen.name} was not read: ${chosen.why}`, undo: false }));
-  };
   if (panel === 'boxes')
     return (
       <Later>
@@ -188,7 +183,7 @@ export default function GoodsScreen() {
       </Later>
     );
   if (panel === 'groups') return <GroupsPage open={group ?? null} />;
-  if (file) return <CsvPage {...file} onDone={() => setFile(null)} />;
+  if (file) return <CsvPage {...file} onDone={closeCsv} />;
   if (isPhone && good) {
     return (
       <Page>
@@ -204,7 +199,7 @@ export default function GoodsScreen() {
       groupId={inGroup ?? null}
       open={open ?? null}
       onOpen={(sku) => go(sku === open ? null : sku)}
-      onCsv={() => void openCsv()}
+      onCsv={openCsv}
     />
   );
 }

@@ -136,6 +136,18 @@ const usePresses = (grid: Grid, goods: Goods, onOpen: (sku: string) => void): Ro
   );
 };
 
+/** What opens under the row of a product. */
+const OpenGood = ({ good, onOpen }: { good: Good; onOpen: (sku: string) => void }) => {
+  const style = useStyles(styles);
+  return (
+    <View style={style.open} role="row">
+      <View role={GRIDCELL}>
+        <GoodPanel good={good} onGone={() => onOpen(good.sku)} onRenumbered={onOpen} />
+      </View>
+    </View>
+  );
+};
+
 /** The products as a table that draws only the rows in sight; on a phone, as a list of two lines each. */
 export const GoodsTable = ({ goods, open, onOpen }: Props) => {
   const style = useStyles(styles);
@@ -167,26 +179,18 @@ export const GoodsTable = ({ goods, open, onOpen }: Props) => {
             first={isElsewhere && index === 0}
             presses={presses}
           />
-          {index === openAt ? (
-            <View style={style.open} role="row">
-              <View role={GRIDCELL}>
-                <GoodPanel good={item} onGone={() => onOpen(item.sku)} onRenumbered={onOpen} />
-              </View>
-            </View>
-          ) : null}
+          {index === openAt ? <OpenGood good={item} onOpen={onOpen} /> : null}
         </>
       ),
-    [isPhone, display, goods.chosen, presses, cursor, openIndex, openAt, isElsewhere, onOpen, style],
+    [isPhone, display, goods.chosen, presses, cursor, openIndex, openAt, isElsewhere, onOpen],
   );
-  const keys = { onKeyDownCapture: grid.onKey } as unknown as ViewProps;
-  const role = isPhone ? 'list' : 'grid';
+  const asGrid = { 'aria-rowcount': goods.shown.length + 1, onKeyDownCapture: grid.onKey } as ViewProps;
   return (
     <View
       style={style.all}
-      role={role as 'grid'}
+      role={isPhone ? 'list' : 'grid'}
       aria-label="Products"
-      {...(isPhone ? {} : ({ 'aria-rowcount': goods.shown.length + 1 } as ViewProps))}
-      {...(isPhone ? {} : keys)}
+      {...(isPhone ? {} : asGrid)}
     >
       {isPhone ? null : <Heading goods={goods} />}
       {goods.shown.length === 0 ? <Text style={style.none}>No product matches.</Text> : null}

@@ -1,4 +1,4 @@
-import { useLayoutEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import type { Good } from '../../../core/model/good.ts';
 import { COLUMNS, type Column } from './goods-columns.ts';
 
@@ -55,12 +55,8 @@ export const cellAfter = (
 /** How long a row is waited for, in frames. */
 const MOST_FRAMES = 120;
 
-/**
- * The cursor of the table: arrows move it, Enter or F2 edits the cell under it, Enter goes on to the cell
- * below, Tab to the one beside, Escape leaves the cell. `show` brings a row into view.
- */
-export const useGrid = (goods: readonly Good[], show: (index: number) => void): Grid => {
-  const [cursor, setCursor] = useState<Cursor | null>(null);
+/** Focuses the cell under the cursor once it is drawn, where that is wanted: set what is given to ask for it. */
+const useFocusOf = (cursor: Cursor | null): RefObject<boolean> => {
   const wantsFocus = useRef(false);
   useLayoutEffect(() => {
     if (!wantsFocus.current || !cursor || cursor.editing) return undefined;
@@ -75,7 +71,16 @@ export const useGrid = (goods: readonly Good[], show: (index: number) => void): 
     focus(MOST_FRAMES);
     return () => cancelAnimationFrame(frame);
   }, [cursor]);
+  return wantsFocus;
+};
 
+/**
+ * The cursor of the table: arrows move it, Enter or F2 edits the cell under it, Enter goes on to the cell
+ * below, Tab to the one beside, Escape leaves the cell. `show` brings a row into view.
+ */
+export const useGrid = (goods: readonly Good[], show: (index: number) => void): Grid => {
+  const [cursor, setCursor] = useState<Cursor | null>(null);
+  const wantsFocus = useFocusOf(cursor);
   const go = (to: Pick<Cursor, 'sku' | 'column'>, editing: boolean): void => {
     if (to.sku !== cursor?.sku) show(goods.findIndex(({ sku }) => sku === to.sku));
     wantsFocus.current = true;

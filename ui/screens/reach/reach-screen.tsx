@@ -8,7 +8,7 @@ import { Section } from '../../parts/section.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { useHasRoomBeside } from '../../parts/use-room-beside.ts';
 import { useWidth } from '../../parts/use-width.ts';
-import { useWorldPlaces } from '../../places/places.ts';
+import { useWorldPlaces, type WorldPlaces } from '../../places/places.ts';
 import { Later } from '../../shell/later.tsx';
 import { PageHead } from '../../shell/page-head.tsx';
 import { useAppSelector } from '../../state/store.ts';
@@ -43,13 +43,15 @@ const styles = (inks: Inks) => ({
 const AskedFor = ({ text, children }: { text: string; children: ReactNode }) =>
   text === '' ? children : <Opened key={text}>{children}</Opened>;
 
-/** The world by zones, where a code falls, the zones, and what is closed. */
-const World = () => {
+/** The map of the world by zones, and what its marks mean. */
+const Map = ({
+  places,
+  reach,
+}: {
+  places: WorldPlaces | null;
+  reach: ReturnType<typeof selectCountryReach>;
+}) => {
   const style = useStyles(styles);
-  const { code = '', find = '' } = useLocalSearchParams<{ code?: string; find?: string }>();
-  const places = useWorldPlaces();
-  const codes = useMemo(() => places?.countries.map(({ code }) => code) ?? NONE, [places]);
-  const reach = useAppSelector((state) => selectCountryReach(state, codes));
   const marks = useAppSelector(selectZoneMarks);
   const split = useAppSelector(selectSplitCountries);
   const regions = useMemo(
@@ -66,7 +68,7 @@ const World = () => {
     </View>
   );
   return (
-    <View>
+    <>
       <View style={style.map}>
         <Suspense fallback={room}>
           {places ? (
@@ -86,6 +88,19 @@ const World = () => {
       <Text style={style.legend}>
         Hatched: closed. Crossed out: open, but no rate. Striped: shared by several zones, by postal code.
       </Text>
+    </>
+  );
+};
+
+/** The world by zones, where a code falls, the zones, and what is closed. */
+const World = () => {
+  const { code = '', find = '' } = useLocalSearchParams<{ code?: string; find?: string }>();
+  const places = useWorldPlaces();
+  const codes = useMemo(() => places?.countries.map(({ code }) => code) ?? NONE, [places]);
+  const reach = useAppSelector((state) => selectCountryReach(state, codes));
+  return (
+    <View>
+      <Map places={places} reach={reach} />
       <AskedFor text={code}>
         <CodeBox places={places} asked={code} />
       </AskedFor>

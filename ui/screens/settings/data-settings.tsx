@@ -67,19 +67,12 @@ const Kept = () => {
   );
 };
 
-/** The shop's data out of the browser and into it: as a whole or in parts, reviewed before it is taken. */
-const DataSettings = () => {
-  const style = useStyles(styles);
+/** A file that was opened, or a document that was set aside, to be looked through before it is imported. */
+const useOpenedFile = () => {
   const dispatch = useAppDispatch();
   const store = useAppStore();
-  const router = useRouter();
-  const shop: Shop = useAppSelector((state) => state.draft.workbook);
-  const ordersRead = useAppSelector((state) => state.storage.ordersRead);
   const [opened, setOpened] = useState<{ at: number; what: Opened } | null>(null);
   const show = (what: Opened): void => setOpened({ at: epochNow(), what });
-  const save = (what: string, text: string): void => {
-    saveFile(fileName(shop.book.store.name, what, dayNow(shop.book.store)), text);
-  };
   const open = async (): Promise<void> => {
     const chosen = await openFile('json');
     if (!chosen) return;
@@ -92,10 +85,25 @@ const DataSettings = () => {
   };
   const openAside = async (aside: SetAsideDocument): Promise<void> =>
     show(await (await opening()).openedAside(store.getState(), aside));
+  return { opened, open, openAside, close: () => setOpened(null) };
+};
+
+/** The shop's data out of the browser and into it: as a whole or in parts, reviewed before it is taken. */
+const DataSettings = () => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const store = useAppStore();
+  const router = useRouter();
+  const shop: Shop = useAppSelector((state) => state.draft.workbook);
+  const ordersRead = useAppSelector((state) => state.storage.ordersRead);
+  const { opened, open, openAside, close } = useOpenedFile();
+  const save = (what: string, text: string): void => {
+    saveFile(fileName(shop.book.store.name, what, dayNow(shop.book.store)), text);
+  };
   const take = (next: Shop, label: string): void => {
     dispatch(edit('replaceShop', next, label));
     dispatch(messageShown({ text: `${label}.`, undo: true }));
-    setOpened(null);
+    close();
   };
   return (
     <View style={style.all}>
@@ -117,7 +125,7 @@ const DataSettings = () => {
               dispatch(editionsTaken(editions));
               take(next, `Imported ${name}`);
             }}
-            onClose={() => setOpened(null)}
+            onClose={close}
           />
         </Later>
       ) : null}

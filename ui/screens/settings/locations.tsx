@@ -44,14 +44,15 @@ const openText = ({ hours }: Location): string => {
   return days === 0 ? 'never open' : `open ${countFigure(days, 'day')} a week`;
 };
 
-const LocationPanel = ({ location, first }: { location: Location; first: boolean }) => {
+interface PanelProps {
+  location: Location;
+  /** Orders are sent from the first. */
+  first: boolean;
+}
+
+const LocationActions = ({ location: { id, name }, first }: PanelProps) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { id, name, address, hours, closedDates, preparation } = location;
-  const set = (changes: Partial<Location>, what: string, visit: string | null = null): void => {
-    dispatch(edit('setLocation', { id, changes }, `${name}: ${what}`, visit));
-  };
-  const field = fieldsOf(location, set);
   const isNeeded = useAppSelector((state) => {
     const { locations, carriers, areas, pickups } = selectBook(state);
     return locations.length === 1 && [carriers, areas, pickups].some(({ length }) => length > 0);
@@ -62,42 +63,7 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
     dispatch(messageShown({ text: `Removed ${name}.${then}`, undo: true }));
   };
   return (
-    <View style={style.panel} role="group" aria-label={name}>
-      <NameField label="Location" prose {...field('name')} />
-      <PlaceFields
-        street
-        destination={address}
-        onChange={(next, visit) => set({ address: next }, 'address', visit)}
-      />
-      <DraftField
-        style={{ maxWidth: 260 }}
-        label="Point: latitude, longitude"
-        placeholder="not known"
-        text={address.point ? `${address.point.lat}, ${address.point.lng}` : ''}
-        read={optional<Point>(readPoint)}
-        onChange={(point, visit) => set({ address: { ...address, point } }, 'point', visit)}
-      />
-      <WeekFields
-        hours={hours}
-        cutoff={preparation?.kind === 'cut-off' ? preparation.cutoff : undefined}
-        onChange={(next, visit) => set({ hours: next }, 'hours', visit)}
-      />
-      <DraftField
-        label="Closed on: dates such as 2026-12-25, ranges such as 2026-12-24 to 2026-12-26"
-        multiline
-        placeholder="no closed dates"
-        text={datesText(closedDates)}
-        read={readDates}
-        onChange={(next, visit) => set({ closedDates: next }, 'closed dates', visit)}
-      />
-      <CalendarImport
-        closed={closedDates}
-        onTaken={(next) => set({ closedDates: next }, 'closed dates from a calendar')}
-      />
-      <PreparationFields
-        preparation={preparation}
-        onChange={(next, visit) => set({ preparation: next }, 'preparation', visit)}
-      />
+    <>
       <Actions>
         {first ? null : (
           <TextAction
@@ -110,6 +76,49 @@ const LocationPanel = ({ location, first }: { location: Location; first: boolean
       {isNeeded ? (
         <Text style={style.note}>Carriers, delivery areas or pickup points need it, so it stays.</Text>
       ) : null}
+    </>
+  );
+};
+
+const LocationPanel = ({ location, first }: PanelProps) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { id, name, address, hours, closedDates, preparation } = location;
+  const set = (changes: Partial<Location>, what: string, visit: string | null = null): void => {
+    dispatch(edit('setLocation', { id, changes }, `${name}: ${what}`, visit));
+  };
+  const field = fieldsOf(location, set);
+  return (
+    <View style={style.panel} role="group" aria-label={name}>
+      <NameField label="Location" prose {...field('name')} />
+      <PlaceFields street destination={address} onChange={field('address').onChange} />
+      <DraftField
+        style={{ maxWidth: 260 }}
+        label="Point: latitude, longitude"
+        placeholder="not known"
+        text={address.point ? `${address.point.lat}, ${address.point.lng}` : ''}
+        read={optional<Point>(readPoint)}
+        onChange={(point, visit) => set({ address: { ...address, point } }, 'point', visit)}
+      />
+      <WeekFields
+        hours={hours}
+        cutoff={preparation?.kind === 'cut-off' ? preparation.cutoff : undefined}
+        onChange={field('hours').onChange}
+      />
+      <DraftField
+        label="Closed on: dates such as 2026-12-25, ranges such as 2026-12-24 to 2026-12-26"
+        multiline
+        placeholder="no closed dates"
+        text={datesText(closedDates)}
+        read={readDates}
+        onChange={field('closedDates', 'closed dates').onChange}
+      />
+      <CalendarImport
+        closed={closedDates}
+        onTaken={(next) => set({ closedDates: next }, 'closed dates from a calendar')}
+      />
+      <PreparationFields preparation={preparation} onChange={field('preparation').onChange} />
+      <LocationActions location={location} first={first} />
     </View>
   );
 };

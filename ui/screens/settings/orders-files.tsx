@@ -84,6 +84,23 @@ const chosenJson = async (): Promise<Chosen | null> => {
   return file && { name: file.name, read: file.text === null ? 'it is too large.' : readJson(file.text) };
 };
 
+/** What was wrong with a file, the first of it. */
+const Faults = ({ faults }: { faults: readonly string[] }) => {
+  const style = useStyles(styles);
+  return (
+    <>
+      {faults.slice(0, MOST_SHOWN).map((text) => (
+        <Text key={text} style={style.fault} role="alert">
+          {text}
+        </Text>
+      ))}
+      {faults.length > MOST_SHOWN ? (
+        <Text style={style.fault}>{faults.length - MOST_SHOWN} more are not shown.</Text>
+      ) : null}
+    </>
+  );
+};
+
 /** The orders out as a file, and orders of a file beside those that are there. */
 export const OrdersFiles = ({
   orders,
@@ -135,14 +152,7 @@ export const OrdersFiles = ({
           {said}
         </Text>
       )}
-      {faults.slice(0, MOST_SHOWN).map((text) => (
-        <Text key={text} style={style.fault} role="alert">
-          {text}
-        </Text>
-      ))}
-      {faults.length > MOST_SHOWN ? (
-        <Text style={style.fault}>{faults.length - MOST_SHOWN} more are not shown.</Text>
-      ) : null}
+      <Faults faults={faults} />
     </View>
   );
 };

@@ -42,11 +42,51 @@ const useMeaning = () => {
   return { value, unit, setUnit, dates, setDates };
 };
 
+/** How weights and dates are meant, and which service rows have that name none. */
+const MeaningFields = ({
+  meaning,
+  service,
+  onService,
+}: {
+  meaning: ReturnType<typeof useMeaning>;
+  service: string;
+  onService: (id: string) => void;
+}) => {
+  const { services } = useBookParts('services');
+  const options = [ASK_NONE, ...services.map(({ id, name }) => ({ id, name, note: '' }))];
+  return (
+    <View style={settings}>
+      <Segments
+        label="Weights without a unit are in"
+        value={meaning.unit}
+        options={UNITS.map((one) => ({ value: one, label: one }))}
+        onChange={meaning.setUnit}
+      />
+      <Segments
+        label="Dates such as 03/04/2026 have"
+        value={meaning.dates}
+        options={[
+          { value: 'day-first', label: 'The day first' },
+          { value: 'month-first', label: 'The month first' },
+        ]}
+        onChange={meaning.setDates}
+      />
+      <View style={row}>
+        <Chooser
+          label="Service of rows that name none of yours"
+          chosen={options.find(({ id }) => id === service)?.name ?? ''}
+          options={options}
+          onChoose={onService}
+        />
+      </View>
+    </View>
+  );
+};
+
 /** Past orders out of a file from elsewhere, beside those that are here. */
 const PastImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
   const dispatch = useAppDispatch();
   const compiled = useAppSelector(selectCompiled);
-  const { services } = useBookParts('services');
   const here = useAppSelector(selectPastOrders);
   const [service, setService] = useState('');
   const meaning = useMeaning();
@@ -60,7 +100,6 @@ const PastImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
       if (named !== null) meaning.setUnit(named);
     },
   });
-  const options = [ASK_NONE, ...services.map(({ id, name }) => ({ id, name, note: '' }))];
   const take = (orders: readonly PastOrder[], faulty: number): void => {
     const chosen = orders.map((order) => withPastChoice(compiled, order, service === '' ? null : service));
     const taken = takeOrders(here, chosen, momentNow());
@@ -76,33 +115,7 @@ const PastImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
       back={{ name: 'Orders', onPress: onDone }}
       columns={PAST_ORDERS.columns}
       work={work}
-      settings={
-        <View style={settings}>
-          <Segments
-            label="Weights without a unit are in"
-            value={meaning.unit}
-            options={UNITS.map((one) => ({ value: one, label: one }))}
-            onChange={meaning.setUnit}
-          />
-          <Segments
-            label="Dates such as 03/04/2026 have"
-            value={meaning.dates}
-            options={[
-              { value: 'day-first', label: 'The day first' },
-              { value: 'month-first', label: 'The month first' },
-            ]}
-            onChange={meaning.setDates}
-          />
-          <View style={row}>
-            <Chooser
-              label="Service of rows that name none of yours"
-              chosen={options.find(({ id }) => id === service)?.name ?? ''}
-              options={options}
-              onChoose={setService}
-            />
-          </View>
-        </View>
-      }
+      settings={<MeaningFields meaning={meaning} service={service} onService={setService} />}
       button="Import the orders"
       effect={`adds to the ${countFigure(here.length, 'order')} that are there; none is overwritten`}
       onTake={take}

@@ -47,7 +47,7 @@ const Conditions = ({
   set: (changes: Changes, visit?: string) => void;
 }) => {
   const style = useStyles(styles);
-  const field = fieldsOf(payment, (changes, _, visit) => set(changes, visit));
+  const field = fieldsOf(payment, (changes, _, visit: string) => set(changes, visit));
   const { countries } = payment;
   const toggled = (kind: ChoiceKind): ChoiceKind[] =>
     payment.for.includes(kind) ? payment.for.filter((one) => one !== kind) : [...payment.for, kind];
@@ -93,7 +93,7 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
   const set = (changes: Changes, visit: string | null = null): void => {
     dispatch(edit('setPayment', { id, changes }, `Payment, ${name}`, visit));
   };
-  const field = fieldsOf(payment, (changes, _, visit) => set(changes, visit));
+  const field = fieldsOf(payment, (changes, _, visit: string) => set(changes, visit));
   const remove = (): void => {
     dispatch(edit('removePayment', { id }, `Remove ${name}`));
     dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));

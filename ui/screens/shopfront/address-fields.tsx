@@ -79,6 +79,51 @@ const Chosen = (
   />
 );
 
+/** One field of an address: a region is chosen where the country's are known, and not asked for elsewhere. */
+const AddressLineField = ({
+  spec,
+  control,
+  part,
+  country,
+  onPlace,
+  onSubmit,
+}: Omit<Props, 'asked' | 'sellsTo'> & { spec: FieldSpec }) => {
+  const places = useWorldPlaces();
+  const words = useCustomerWords();
+  const { say } = words;
+  const regions = (places?.subdivisions.get(country) ?? [])
+    .map(({ code, name }) => ({ code, name: words.region(code, name) }))
+    .sort((a, b) => a.name.localeCompare(b.name, words.language));
+  if (spec.field !== 'subdivision')
+    return (
+      <View style={cell}>
+        <FormField
+          control={control}
+          name={`${part}.${spec.field}`}
+          label={spec.required ? say(spec.label) : say('address.optional', { label: say(spec.label) })}
+          onSubmit={onSubmit}
+          autoComplete={`${part === 'ship' ? 'shipping' : 'billing'} ${FILLED_BY[spec.field]}`}
+          style={{ height: HEIGHT }}
+          contentStyle={fieldText}
+        />
+      </View>
+    );
+  return regions.length === 0 ? null : (
+    <Chosen
+      control={control}
+      part={part}
+      field="subdivision"
+      label={say(spec.label)}
+      onChosen={() => onPlace('subdivision')}
+      nameOf={(code) => regions.find((one) => one.code === code)?.name ?? ''}
+      options={[
+        ...(spec.required ? [] : [{ id: '', name: say('address.not-given'), note: '' }]),
+        ...regions.map(({ code, name }) => ({ id: code, name, note: code.slice(3) })),
+      ]}
+    />
+  );
+};
+
 /** An address with the fields that its country's post asks for, in the order it writes them. */
 export const AddressFields = ({
   control,
@@ -92,37 +137,6 @@ export const AddressFields = ({
   const places = useWorldPlaces();
   const words = useCustomerWords();
   const { say } = words;
-  const regions = (places?.subdivisions.get(country) ?? [])
-    .map(({ code, name }) => ({ code, name: words.region(code, name) }))
-    .sort((a, b) => a.name.localeCompare(b.name, words.language));
-  const field = (spec: FieldSpec) =>
-    spec.field === 'subdivision' && regions.length > 0 ? (
-      <Chosen
-        key={spec.field}
-        control={control}
-        part={part}
-        field="subdivision"
-        label={say(spec.label)}
-        onChosen={() => onPlace('subdivision')}
-        nameOf={(code) => regions.find((one) => one.code === code)?.name ?? ''}
-        options={[
-          ...(spec.required ? [] : [{ id: '', name: say('address.not-given'), note: '' }]),
-          ...regions.map(({ code, name }) => ({ id: code, name, note: code.slice(3) })),
-        ]}
-      />
-    ) : spec.field === 'subdivision' ? null : (
-      <View style={cell} key={spec.field}>
-        <FormField
-          control={control}
-          name={`${part}.${spec.field}`}
-          label={spec.required ? say(spec.label) : say('address.optional', { label: say(spec.label) })}
-          onSubmit={onSubmit}
-          autoComplete={`${part === 'ship' ? 'shipping' : 'billing'} ${FILLED_BY[spec.field]}`}
-          style={{ height: HEIGHT }}
-          contentStyle={fieldText}
-        />
-      </View>
-    );
   return (
     <View style={{ gap: 12 }}>
       {asked === 'name' ? null : (
@@ -140,7 +154,13 @@ export const AddressFields = ({
       )}
       {askedLines(country, asked).map((line) => (
         <View style={row} key={line.map((spec) => spec.field).join()}>
-          {line.map(field)}
+          {line.map((spec) => (
+            <AddressLineField
+              key={spec.field}
+              spec={spec}
+              {...{ control, part, country, onPlace, onSubmit }}
+            />
+          ))}
         </View>
       ))}
     </View>

@@ -90,29 +90,50 @@ const Time = ({ order }: { order: PastOrder }) => {
 
 const NONE: string[] = [];
 
+/** The other orders that the basket was split into. */
+const Others = ({ numbers }: { numbers: readonly string[] }) => {
+  const style = useStyles(shopStyles);
+  const router = useRouter();
+  const { say } = useCustomerWords();
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8, marginBottom: 12 }}>
+      <Text style={style.quiet}>{say('order.rest')}</Text>
+      {numbers.map((other) => (
+        <TextAction
+          key={other}
+          label={say('order.other', { number: other })}
+          onPress={() => router.navigate({ pathname: '/shop/order', params: { number: other } })}
+        />
+      ))}
+    </View>
+  );
+};
+
+/** How the order is paid, and what there is to know of it. */
+const PaidBy = ({ id }: { id: string | undefined }) => {
+  const style = useStyles(shopStyles);
+  const { say } = useCustomerWords();
+  const payment = useAppSelector(selectShopBook).payments.find((one) => one.id === id);
+  return payment ? (
+    <>
+      <Text style={style.heading} role="heading" aria-level={2}>
+        {say('pay.title')}
+      </Text>
+      <Text style={style.name}>{payment.name}</Text>
+      {payment.instructions ? <Text style={style.quiet}>{payment.instructions}</Text> : null}
+    </>
+  ) : null;
+};
+
 const Placed = ({ order, others }: { order: PastOrder; others: string[] }) => {
   const style = useStyles(shopStyles);
   const router = useRouter();
   const keep = useKeepAsTestOrder();
   const { say, country } = useCustomerWords();
   const { destination, lines } = order.request;
-  const payment = useAppSelector(selectShopBook).payments.find(({ id }) => id === order.payment);
   return (
     <ShopPage title={say('order.thanks', { number: order.number })}>
-      {others.length > 0 ? (
-        <View
-          style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: 8, marginBottom: 12 }}
-        >
-          <Text style={style.quiet}>{say('order.rest')}</Text>
-          {others.map((other) => (
-            <TextAction
-              key={other}
-              label={say('order.other', { number: other })}
-              onPress={() => router.navigate({ pathname: '/shop/order', params: { number: other } })}
-            />
-          ))}
-        </View>
-      ) : null}
+      {others.length > 0 ? <Others numbers={others} /> : null}
       {lines.map(({ sku, name, quantity }) => (
         <Text key={sku} style={style.name}>
           {say('order.line', { count: quantity, good: name ?? sku })}
@@ -135,15 +156,7 @@ const Placed = ({ order, others }: { order: PastOrder; others: string[] }) => {
         {say('checkout.total')}
       </Text>
       <Sums order={order} />
-      {payment ? (
-        <>
-          <Text style={style.heading} role="heading" aria-level={2}>
-            {say('pay.title')}
-          </Text>
-          <Text style={style.name}>{payment.name}</Text>
-          {payment.instructions ? <Text style={style.quiet}>{payment.instructions}</Text> : null}
-        </>
-      ) : null}
+      <PaidBy id={order.payment} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12, marginTop: 20 }}>
         <Button mode="contained" onPress={() => router.navigate('/shop')}>
           {say('product.back')}

@@ -28,43 +28,53 @@ const RETRY_MS = [1_000, 3_000, 10_000, 30_000];
 
 const reasonOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
+/** What is asked for and not yet written, by name, in the order it was asked. */
+const makeAsked = () => {
+  const asked = new Map<string, () => Promise<void>>();
+  let writing: string | null = null;
+  return {
+    put: (name: string, write: () => Promise<void>): void => void asked.set(name, write),
+    size: (): number => asked.size,
+    waiting: (): string[] => [...asked.keys(), ...(writing === null ? [] : [writing])],
+    /** Writes what was asked for first, and says whether there was any; what fails is asked for again. */
+    writeNext: async (): Promise<boolean> => {
+      const [next] = asked;
+      if (!next) return false;
+      const [name, write] = next;
+      asked.delete(name);
+      writing = name;
+      try {
+        await write();
+      } catch (error) {
+        if (!asked.has(name)) asked.set(name, write);
+        throw error;
+      } finally {
+        writing = null;
+      }
+      return true;
+    },
+  };
+};
+
 /**
  * Does the writing a moment after it is asked for, one piece after another in the order they were asked.
  * A piece that fails is told and tried again, after longer and longer waits, until it succeeds.
  */
 export const makeWriter = (events: WriterEvents): Writer => {
-  const asked = new Map<string, () => Promise<void>>();
+  const asked = makeAsked();
   let timer: ReturnType<typeof setTimeout> | null = null;
   let running: Promise<void> | null = null;
   let failures = 0;
-  let writing: string | null = null;
 
   const wait = (ms: number): void => {
     if (timer !== null) clearTimeout(timer);
     timer = setTimeout(() => void flush(), ms);
   };
 
-  const writeNext = async (): Promise<boolean> => {
-    const [next] = asked;
-    if (!next) return false;
-    const [name, write] = next;
-    asked.delete(name);
-    writing = name;
-    try {
-      await write();
-    } catch (error) {
-      if (!asked.has(name)) asked.set(name, write);
-      throw error;
-    } finally {
-      writing = null;
-    }
-    return true;
-  };
-
   const run = async (): Promise<void> => {
     try {
       let more = true;
-      while (more) more = await writeNext();
+      while (more) more = await asked.writeNext();
       failures = 0;
       events.kept();
     } catch (error) {
@@ -78,7 +88,7 @@ export const makeWriter = (events: WriterEvents): Writer => {
     if (timer !== null) clearTimeout(timer);
     timer = null;
     while (running) await running;
-    if (asked.size === 0) return;
+    if (asked.size() === 0) return;
     running = run().finally(() => {
       running = null;
     });
@@ -87,12 +97,12 @@ export const makeWriter = (events: WriterEvents): Writer => {
 
   return {
     ask: (name, write) => {
-      asked.set(name, write);
+      asked.put(name, write);
       events.began();
       if (failures === 0) wait(DELAY_MS);
     },
-    isBusy: () => asked.size > 0 || running !== null,
-    waiting: () => [...asked.keys(), ...(writing === null ? [] : [writing])],
+    isBusy: () => asked.size() > 0 || running !== null,
+    waiting: asked.waiting,
     flush,
   };
 };

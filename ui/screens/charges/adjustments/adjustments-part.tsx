@@ -1,5 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useEffect } from 'react';
+import { useEffect, type ReactNode } from 'react';
+import type { Adjustment } from '../../../../core/model/adjustment.ts';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { SortableList } from '../../../parts/sortable-list.tsx';
@@ -25,6 +26,11 @@ const styles = (inks: Inks) => ({
   panel: { paddingLeft: 32 },
 });
 
+const NONE_YET =
+  'A change to a charge under conditions: free for some customers from an amount, a surcharge for heavy products, nothing that freezes sent in winter.';
+const ORDER =
+  'Applied from top to bottom: each changes the charge left by those above it, after handling and before free delivery is decided.';
+
 /** The adjustments in the order in which they act on a charge. */
 const AdjustmentsPart = () => {
   const style = useStyles(styles);
@@ -49,40 +55,34 @@ const AdjustmentsPart = () => {
     dispatch(edit('addAdjustment', { name: 'New adjustment' }, 'New adjustment'));
     go(selectBook(store.getState()).adjustments.at(-1)?.id ?? null);
   };
+  const item = (adjustment: Adjustment, handle: ReactNode): ReactNode => {
+    const at = adjustments.indexOf(adjustment);
+    const line = lines.get(adjustment.id);
+    const isOpen = open === adjustment.id;
+    if (!line) return null;
+    return (
+      <View style={style.item}>
+        <AdjustmentRow
+          {...{ adjustment, at, line, isOpen, handle }}
+          onPress={() => go(isOpen ? null : adjustment.id)}
+        />
+        {isOpen ? (
+          <Opened style={style.panel}>
+            <AdjustmentPanel adjustment={adjustment} at={at} count={adjustments.length} />
+          </Opened>
+        ) : null}
+      </View>
+    );
+  };
   return (
     <View>
-      <Text style={style.note}>
-        {adjustments.length === 0
-          ? 'A change to a charge under conditions: free for some customers from an amount, a surcharge for heavy products, nothing that freezes sent in winter.'
-          : 'Applied from top to bottom: each changes the charge left by those above it, after handling and before free delivery is decided.'}
-      </Text>
+      <Text style={style.note}>{adjustments.length === 0 ? NONE_YET : ORDER}</Text>
       <SortableList
         label="Adjustments"
         items={adjustments}
         onMove={(id, by) => dispatch(edit('moveAdjustment', { id, by }, 'Move an adjustment'))}
       >
-        {(adjustment, handle) => {
-          const at = adjustments.indexOf(adjustment);
-          const line = lines.get(adjustment.id);
-          const isOpen = open === adjustment.id;
-          return line ? (
-            <View style={style.item}>
-              <AdjustmentRow
-                adjustment={adjustment}
-                at={at}
-                line={line}
-                isOpen={isOpen}
-                handle={handle}
-                onPress={() => go(isOpen ? null : adjustment.id)}
-              />
-              {isOpen ? (
-                <Opened style={style.panel}>
-                  <AdjustmentPanel adjustment={adjustment} at={at} count={adjustments.length} />
-                </Opened>
-              ) : null}
-            </View>
-          ) : null;
-        }}
+        {item}
       </SortableList>
       <TextAction
         label="Add an adjustment"

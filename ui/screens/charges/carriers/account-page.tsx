@@ -52,7 +52,7 @@ interface PartProps {
 
 /** What orders are packed into for this carrier, and whether shipments are booked with it. */
 const PackingAndBooking = ({ account, set }: PartProps) => {
-  const field = fieldsOf(account, (changes, _, visit) => set(changes, visit));
+  const field = fieldsOf(account, (changes, _, visit: string) => set(changes, visit));
   const style = useStyles(styles);
   return (
     <View style={style.rows}>
@@ -87,7 +87,7 @@ const PackingAndBooking = ({ account, set }: PartProps) => {
 
 /** Under which contract the carrier is asked, in earnest or not, and how long its answer is waited for. */
 const Contract = ({ account, set }: PartProps) => {
-  const field = fieldsOf(account, (changes, _, visit) => set(changes, visit));
+  const field = fieldsOf(account, (changes, _, visit: string) => set(changes, visit));
   const style = useStyles(styles);
   return (
     <View style={style.rows}>
@@ -124,7 +124,7 @@ const Contract = ({ account, set }: PartProps) => {
 
 /** Where parcels leave from and how, to what kind of address, and what they are declared to be worth. */
 const Origin = ({ account, set }: PartProps) => {
-  const field = fieldsOf(account, (changes, _, visit) => set(changes, visit));
+  const field = fieldsOf(account, (changes, _, visit: string) => set(changes, visit));
   const style = useStyles(styles);
   const { locations } = useBookParts('locations');
   return (
@@ -204,7 +204,7 @@ const AccountPage = ({ account, onBack }: { account: CarrierAccount; onBack: () 
   const { id, name } = account;
   const set: SetAccount = (changes, visit = null) =>
     void dispatch(edit('setAccount', { id, changes }, `Account, ${name}`, visit));
-  const field = fieldsOf(account, (changes, _, visit) => set(changes, visit));
+  const field = fieldsOf(account, (changes, _, visit: string) => set(changes, visit));
   return (
     <Page key={id}>
       <PageHead title={name} back={{ name: 'Carriers', onPress: onBack }} />

@@ -34,6 +34,42 @@ const tidied = ({ code, ...fields }: CarrierService): CarrierService => {
   return { code, ...kept, ...(Object.keys(set).length > 0 ? { change: set } : {}) };
 };
 
+/** How the carrier's price is changed: by a share, then by an amount, each up or down. */
+const ChangeFields = ({
+  change,
+  onChange,
+}: {
+  change: CarrierService['change'];
+  onChange: (change: NonNullable<CarrierService['change']>, visit: string) => void;
+}) => {
+  const style = useStyles(styles);
+  const display = useAppSelector(selectDisplayFormat);
+  const money = (amount: number | undefined): string =>
+    amount === undefined ? '' : moneyFigure(amount, display.decimals);
+  return (
+    <>
+      <DraftField
+        right
+        style={style.field}
+        label="Change by %"
+        placeholder="as asked"
+        text={change?.points === undefined ? '' : percentFigure(change.points)}
+        read={optional<number>(signed(readPercent))}
+        onChange={(points, visit) => onChange({ ...change, points }, visit)}
+      />
+      <DraftField
+        right
+        style={style.field}
+        label="plus amount"
+        placeholder="nothing"
+        text={money(change?.amount)}
+        read={optional<number>(signed(readMoney(display)))}
+        onChange={(amount, visit) => onChange({ ...change, amount }, visit)}
+      />
+    </>
+  );
+};
+
 /** Under which name a service is offered, how its price is changed, and how long it takes. */
 const OfferFields = ({
   name,
@@ -41,12 +77,9 @@ const OfferFields = ({
   onChange,
 }: Pick<Props, 'name' | 'onChange'> & { offered: CarrierService }) => {
   const style = useStyles(styles);
-  const display = useAppSelector(selectDisplayFormat);
   const set = (changes: Partial<CarrierService>, visit: string): void =>
     onChange(tidied({ ...offered, ...changes }), visit);
-  const field = fieldsOf(offered, (changes, _, visit) => set(changes, visit));
-  const money = (amount: number | undefined): string =>
-    amount === undefined ? '' : moneyFigure(amount, display.decimals);
+  const field = fieldsOf(offered, (changes, _, visit: string) => set(changes, visit));
   return (
     <View style={style.row} role="group" aria-label={name}>
       <OptionalNameField
@@ -56,24 +89,7 @@ const OfferFields = ({
         placeholder={name}
         {...field('label')}
       />
-      <DraftField
-        right
-        style={style.field}
-        label="Change by %"
-        placeholder="as asked"
-        text={offered.change?.points === undefined ? '' : percentFigure(offered.change.points)}
-        read={optional<number>(signed(readPercent))}
-        onChange={(points, visit) => set({ change: { ...offered.change, points } }, visit)}
-      />
-      <DraftField
-        right
-        style={style.field}
-        label="plus amount"
-        placeholder="nothing"
-        text={money(offered.change?.amount)}
-        read={optional<number>(signed(readMoney(display)))}
-        onChange={(amount, visit) => set({ change: { ...offered.change, amount } }, visit)}
-      />
+      <ChangeFields change={offered.change} onChange={(change, visit) => set({ change }, visit)} />
       <OptionalMoneyField
         right
         style={style.field}

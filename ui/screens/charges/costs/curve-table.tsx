@@ -4,7 +4,7 @@ import { marginWithMore } from '../../../../core/costs/lever-curve.ts';
 import type { Lever } from '../../../../core/costs/lever.ts';
 import { chargedWithCost, type WhatIf } from '../../../../core/costs/what-if.ts';
 import { numbers, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
-import { moneyFigure } from '../../../../core/words/figure.ts';
+import { moneyFigure, type DisplayFormat } from '../../../../core/words/figure.ts';
 import { fileName } from '../../../files/files.ts';
 import { dayNow } from '../../../time/now.ts';
 import { Fold } from '../../../parts/fold.tsx';
@@ -40,6 +40,27 @@ const styles = (inks: Inks) => ({
   cell: { ...smallFigure, flex: 1, textAlign: 'right', color: inks.ink } as const,
 });
 
+/** A point of the line as the columns of a file have it. */
+const savedCells = (point: WhatIf, moreOrders: number): string[] =>
+  [
+    point.value ?? '',
+    chargedWithCost(point.now),
+    point.now.cost,
+    marginWithMore(point, moreOrders),
+    point.more.orders,
+    point.less.orders,
+    point.lost,
+  ].map(String);
+
+/** A point of the line as the table shows it. */
+const shownCells = (point: WhatIf, lever: Lever, moreOrders: number, display: DisplayFormat): string[] => [
+  valueText(lever, point.value, display),
+  moneyFigure(chargedWithCost(point.now), display.decimals),
+  signedMoney(marginWithMore(point, moreOrders), display.decimals),
+  String(point.more.orders),
+  String(point.less.orders),
+];
+
 /** The line of a lever as a table, and saved as one. */
 export const CurveTable = ({
   curve,
@@ -55,17 +76,6 @@ export const CurveTable = ({
   const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
   const { store } = useBookParts('store');
-  const money = (amount: number): string => moneyFigure(amount, display.decimals);
-  const cellsOf = (point: WhatIf): string[] =>
-    [
-      point.value ?? '',
-      chargedWithCost(point.now),
-      point.now.cost,
-      marginWithMore(point, moreOrders),
-      point.more.orders,
-      point.less.orders,
-      point.lost,
-    ].map(String);
   return (
     <Fold title="Table" of={name} summary="the same line in figures, to read or to save">
       <View role="table" aria-label={`${valueLabel(lever)}, ${name}`}>
@@ -78,13 +88,7 @@ export const CurveTable = ({
         </View>
         {curve.map((point) => (
           <View role="row" key={String(point.value)} style={style.row}>
-            {[
-              valueText(lever, point.value, display),
-              money(chargedWithCost(point.now)),
-              signedMoney(marginWithMore(point, moreOrders), display.decimals),
-              String(point.more.orders),
-              String(point.less.orders),
-            ].map((cell, at) => (
+            {shownCells(point, lever, moreOrders, display).map((cell, at) => (
               <Text key={COLUMNS[at]?.heading} role="cell" style={style.cell}>
                 {cell}
               </Text>
@@ -98,7 +102,7 @@ export const CurveTable = ({
           sheet="What if"
           columns={() => COLUMNS}
           items={curve}
-          cells={cellsOf}
+          cells={(point) => savedCells(point, moreOrders)}
         />
       </Actions>
     </Fold>

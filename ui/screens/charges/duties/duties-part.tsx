@@ -44,7 +44,7 @@ const DutiesPart = () => {
   const { duties } = useBookParts('duties');
   const set = (changes: Changes, visit: string | null = null): void =>
     void dispatch(edit('setDuties', { changes }, 'Import charges', visit));
-  const field = fieldsOf(duties, (changes, _, visit) => set(changes, visit));
+  const field = fieldsOf(duties, (changes, _, visit: string) => set(changes, visit));
   return (
     <View>
       <Text style={style.note}>

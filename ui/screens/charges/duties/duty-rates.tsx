@@ -62,7 +62,7 @@ const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
   const dispatch = useAppDispatch();
   const set = (changes: Partial<DutyRate>, visit: string | null = null): void =>
     void dispatch(edit('setDutyRate', { at, changes }, `Duty, ${countryName(rate.country)}`, visit));
-  const field = fieldsOf(rate, (changes, _, visit) => set(changes, visit));
+  const field = fieldsOf(rate, (changes, _, visit: string) => set(changes, visit));
   const remove = (): void => {
     dispatch(edit('removeDutyRate', { at }, `Remove a duty rate of ${countryName(rate.country)}`));
     dispatch(messageShown({ text: 'Removed a duty rate.', undo: true }));

@@ -99,7 +99,7 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
     ) as unknown as TableRow;
     dispatch(edit('setRow', { id, at, row: next }, `${table.name}: row ${at + 1}`, visit));
   };
-  const field = fieldsOf(row, (changes, _, visit) => set(changes, visit));
+  const field = fieldsOf(row, (changes, _, visit: string) => set(changes, visit));
   const remove = (): void => {
     dispatch(edit('removeRow', { id, at }, `${table.name}: remove row ${at + 1}`));
     dispatch(messageShown({ text: `Removed row ${at + 1} of ${table.name}.`, undo: true }));

@@ -140,6 +140,23 @@ const AreaHead = ({ area, location, set }: { area: DeliveryArea; location: Locat
   );
 };
 
+/** What an area charges before its methods add to it. */
+const PriceFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) => {
+  const style = useStyles(styles);
+  return (
+    <View style={{ gap: 12 }} role="group" aria-label="Price">
+      <Text style={style.title}>Price</Text>
+      <PriceKind nearby price={area.price} onChange={(price, visit) => set({ price }, 'price', visit)} />
+      <PriceEditor
+        price={area.price}
+        onChange={(price, visit) => set({ price }, 'price', visit)}
+        limits={area.limits}
+        onLimits={(limits, visit) => set({ limits }, 'limits', visit)}
+      />
+    </View>
+  );
+};
+
 /** Everything about a delivery area: where, what it costs, when it is ready, how it comes. */
 export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
   const style = useStyles(styles);
@@ -157,16 +174,7 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
         location={location}
         onChange={(covers, visit) => set({ covers }, 'where', visit)}
       />
-      <View style={{ gap: 12 }} role="group" aria-label="Price">
-        <Text style={style.title}>Price</Text>
-        <PriceKind nearby price={area.price} onChange={(price, visit) => set({ price }, 'price', visit)} />
-        <PriceEditor
-          price={area.price}
-          onChange={(price, visit) => set({ price }, 'price', visit)}
-          limits={area.limits}
-          onLimits={(limits, visit) => set({ limits }, 'limits', visit)}
-        />
-      </View>
+      <PriceFields area={area} set={set} />
       <ChargeFields area={area} set={set} />
       <PreparationFields
         needed

@@ -47,11 +47,37 @@ const timeSummary = ({ timing, withinDays }: DeliveryMethod): string =>
 const priceSummary = ({ add, addStays }: DeliveryMethod, { decimals }: DisplayFormat): string =>
   add === 0 ? 'nothing added' : `${moneyFigure(add, decimals)} added${addStays ? ', always' : ''}`;
 
+type ChangeMethod = (changes: Partial<DeliveryMethod>, what: string, visit?: string | null) => void;
+
+/** What a method adds to the area's charge. */
+const PriceFold = ({ method, set }: { method: DeliveryMethod; set: ChangeMethod }) => {
+  const style = useStyles(styles);
+  const display = useAppSelector(selectDisplayFormat);
+  return (
+    <Fold title="Price" of={method.name} summary={priceSummary(method, display)}>
+      <MoneyField
+        right
+        style={style.field}
+        label="Added to the price"
+        value={method.add}
+        onChange={(add, visit) => set({ add }, 'addition', visit)}
+      />
+      {method.add > 0 ? (
+        <Check
+          label="Charged even when delivery is free"
+          on={method.addStays === true}
+          onPress={() => set({ addStays: method.addStays ? undefined : true }, 'addition when free')}
+        />
+      ) : null}
+    </Fold>
+  );
+};
+
 const MethodFields = ({ area, method, hours }: Props) => {
   const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
   const dispatch = useAppDispatch();
-  const set = (changes: Partial<DeliveryMethod>, what: string, visit: string | null = null): void => {
+  const set: ChangeMethod = (changes, what, visit = null) => {
     const label = `${area.name}, ${method.name}: ${what}`;
     dispatch(edit('setMethod', { areaId: area.id, id: method.id, changes }, label, visit));
   };
@@ -81,16 +107,7 @@ const MethodFields = ({ area, method, hours }: Props) => {
             most={366}
           />
         </Fold>
-        <Fold title="Price" of={method.name} summary={priceSummary(method, display)}>
-          <MoneyField right style={style.field} label="Added to the price" {...field('add', 'addition')} />
-          {method.add > 0 ? (
-            <Check
-              label="Charged even when delivery is free"
-              on={method.addStays === true}
-              onPress={() => set({ addStays: method.addStays ? undefined : true }, 'addition when free')}
-            />
-          ) : null}
-        </Fold>
+        <PriceFold method={method} set={set} />
         <Fold
           title="Limits"
           of={method.name}

@@ -115,17 +115,14 @@ const PointActions = ({ point }: { point: PickupPoint }) => {
   );
 };
 
-/** Everything about a pickup point: where, what it costs, when it is ready, how it is collected. */
-export const PickupPanel = ({ point }: { point: PickupPoint }) => {
+/** Whether a pickup point is offered, what it is called, and where it is. */
+const PointHead = ({ point, set }: { point: PickupPoint; set: ChangePoint }) => {
   const style = useStyles(styles);
-  const dispatch = useAppDispatch();
   const { locations } = useBookParts('locations');
-  const location = locations.find(({ id }) => id === point.locationId) ?? locations[0];
-  const set: ChangePoint = (changes, what, visit = null) =>
-    void dispatch(edit('setPickup', { id: point.id, changes }, `${point.name}: ${what}`, visit));
+  const location = locations.find(({ id }) => id === point.locationId);
   const field = fieldsOf(point, set);
   return (
-    <View style={style.panel} role="group" aria-label={point.name}>
+    <>
       <View style={style.offRow}>
         {point.active ? null : <Text style={style.off}>Switched off: customers do not see it.</Text>}
         <SwitchAction
@@ -144,6 +141,21 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
           />
         </View>
       </View>
+    </>
+  );
+};
+
+/** Everything about a pickup point: where, what it costs, when it is ready, how it is collected. */
+export const PickupPanel = ({ point }: { point: PickupPoint }) => {
+  const style = useStyles(styles);
+  const dispatch = useAppDispatch();
+  const { locations } = useBookParts('locations');
+  const location = locations.find(({ id }) => id === point.locationId) ?? locations[0];
+  const set: ChangePoint = (changes, what, visit = null) =>
+    void dispatch(edit('setPickup', { id: point.id, changes }, `${point.name}: ${what}`, visit));
+  return (
+    <View style={style.panel} role="group" aria-label={point.name}>
+      <PointHead point={point} set={set} />
       <ChargeFields point={point} set={set} />
       <PreparationFields
         needed

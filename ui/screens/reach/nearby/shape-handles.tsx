@@ -116,11 +116,7 @@ export const ShapeHandles = ({ areas, open, plane }: Props) => {
     );
   };
   const pixel = ([lng, lat]: Position): [number, number] => at(plane, { lat, lng });
-  const remove = (corner: number): void =>
-    set(
-      ring.filter((_, other) => other !== corner),
-      null,
-    );
+  const remove = (corner: number): void => set([...ring.slice(0, corner), ...ring.slice(corner + 1)], null);
   const put = (after: number, x: number, y: number): void => {
     const { lat, lng } = pointAt(plane, x, y);
     set([...ring.slice(0, after + 1), [lng, lat], ...ring.slice(after + 1)], null);

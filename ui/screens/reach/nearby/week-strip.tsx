@@ -48,7 +48,6 @@ const saidOf = (day: DayView, view: WeekView): string => {
 
 const minuteOf = (instant: string): number => minutesOf(instant.slice(11, 16));
 
-/** A day from midnight to midnight: hours as a thin bar, what can be chosen as boxes, what is full as empty ones. */
 interface StripProps {
   day: DayView;
   /** Whether an order may be there that day. */
@@ -57,6 +56,20 @@ interface StripProps {
   marks: readonly number[];
 }
 
+/** A moment of the day, as a line across it. */
+const Moment = ({ at, ink }: { at: number; ink: string }) => (
+  <Line x1={at} x2={at} y1={0} y2={HEIGHT} stroke={ink} strokeWidth={2} vectorEffect="non-scaling-stroke" />
+);
+
+/** Where a box stands that is from one minute to another. */
+const boxOf = (from: number, to: number) => ({
+  x: from + 3,
+  y: 3,
+  width: Math.max(4, to - from - 6),
+  height: 9,
+});
+
+/** A day from midnight to midnight: hours as a thin bar, what can be chosen as boxes, what is full as empty ones. */
 const Strip = ({ day, told, cutoff, marks }: StripProps) => {
   const inks = useInks();
   return (
@@ -65,28 +78,14 @@ const Strip = ({ day, told, cutoff, marks }: StripProps) => {
       {day.open.map(({ from, to }) => (
         <Rect key={from} x={from} y={14} width={to - from} height={4} fill={inks.control} />
       ))}
-      {told
-        ? day.open.map(({ from, to }) => (
-            <Rect
-              key={from}
-              x={from + 3}
-              y={3}
-              width={Math.max(4, to - from - 6)}
-              height={9}
-              fill={inks.ink}
-            />
-          ))
-        : null}
+      {told ? day.open.map(({ from, to }) => <Rect key={from} {...boxOf(from, to)} fill={inks.ink} />) : null}
       {day.slots.map((slot) => {
         const from = minuteOf(slot.start);
         const to = minuteOf(slot.end) || DAY;
         return (
           <Rect
             key={slot.start}
-            x={from + 3}
-            y={3}
-            width={Math.max(4, to - from - 6)}
-            height={9}
+            {...boxOf(from, to)}
             fill={isFull(slot) ? 'none' : inks.ink}
             stroke={inks.ink}
             strokeWidth={1}
@@ -94,28 +93,9 @@ const Strip = ({ day, told, cutoff, marks }: StripProps) => {
           />
         );
       })}
-      {cutoff === null || day.open.length === 0 ? null : (
-        <Line
-          x1={minutesOf(cutoff)}
-          x2={minutesOf(cutoff)}
-          y1={0}
-          y2={HEIGHT}
-          stroke={inks.doubt}
-          strokeWidth={2}
-          vectorEffect="non-scaling-stroke"
-        />
-      )}
+      {cutoff === null || day.open.length === 0 ? null : <Moment at={minutesOf(cutoff)} ink={inks.doubt} />}
       {marks.map((at) => (
-        <Line
-          key={at}
-          x1={at}
-          x2={at}
-          y1={0}
-          y2={HEIGHT}
-          stroke={inks.sound}
-          strokeWidth={2}
-          vectorEffect="non-scaling-stroke"
-        />
+        <Moment key={at} at={at} ink={inks.sound} />
       ))}
     </Svg>
   );

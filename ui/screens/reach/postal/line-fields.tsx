@@ -36,7 +36,7 @@ export const LineFields = ({ line, at, onGone }: Props) => {
   const set = (changes: Partial<PostalRule>, visit: string | null = null): void => {
     dispatch(edit('setPostalLine', { at, changes }, `Postal list, ${pattern}`, visit));
   };
-  const field = fieldsOf(line, (changes, _, visit) => set(changes, visit));
+  const field = fieldsOf(line, (changes, _, visit: string) => set(changes, visit));
   const remove = (): void => {
     dispatch(edit('removePostalLine', { at }, `Postal list: remove ${pattern}`));
     dispatch(messageShown({ text: `Removed ${pattern} from the postal list.`, undo: true }));

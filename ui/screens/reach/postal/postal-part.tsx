@@ -79,6 +79,33 @@ const Beside = () => {
   );
 };
 
+/** The lines, each to be opened. */
+const Lines = ({ open, onOpen }: { open: number | null; onOpen: (at: number | null) => void }) => {
+  const style = useStyles(styles);
+  const { postalList } = useBookParts('postalList');
+  return (
+    <LongList
+      label="Postal list"
+      one="line"
+      items={postalList}
+      textOf={textOf}
+      findLabel="Find a code"
+      open={open}
+      onOpen={(at) => onOpen(open === at ? null : at)}
+    >
+      {(one) => (
+        <>
+          <Text style={style.country}>{one.country}</Text>
+          <Text style={style.pattern}>{one.pattern}</Text>
+          <Text style={[style.words, one.served ? null : style.not]} numberOfLines={2}>
+            {wordsOf(one)}
+          </Text>
+        </>
+      )}
+    </LongList>
+  );
+};
+
 /** The postal list: which codes are served, with cash on delivery or not, in how many days. */
 const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
   const style = useStyles(styles);
@@ -122,27 +149,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
       {line && open !== null ? (
         <LineFields key={open} line={line} at={open} onGone={() => setOpen(null)} />
       ) : null}
-      {postalList.length > 0 ? (
-        <LongList
-          label="Postal list"
-          one="line"
-          items={postalList}
-          textOf={textOf}
-          findLabel="Find a code"
-          open={open}
-          onOpen={(at) => setOpen(open === at ? null : at)}
-        >
-          {(one) => (
-            <>
-              <Text style={style.country}>{one.country}</Text>
-              <Text style={style.pattern}>{one.pattern}</Text>
-              <Text style={[style.words, one.served ? null : style.not]} numberOfLines={2}>
-                {wordsOf(one)}
-              </Text>
-            </>
-          )}
-        </LongList>
-      ) : null}
+      {postalList.length > 0 ? <Lines open={open} onOpen={setOpen} /> : null}
       <CodeCheckFields />
     </View>
   );
