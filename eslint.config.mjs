@@ -1,7 +1,7 @@
 import reactHooks from 'eslint-plugin-react-hooks';
 import { importX } from 'eslint-plugin-import-x';
 import tseslint from 'typescript-eslint';
-import { FLOOR_WALLS } from './eslint.floors.mjs';
+import { FLOOR_WALLS, UI_FLOOR_WALLS } from './eslint.floors.mjs';
 
 /** Which folder may import which: the core nothing of ours, the shells the core, the routes the interface. */
 const wall = (target, from, message) => ({
@@ -67,7 +67,7 @@ export default tseslint.config(
         { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
       ],
       '@typescript-eslint/explicit-module-boundary-types': 'off',
-      'import-x/no-restricted-paths': ['error', { zones: [...WALLS, ...FLOOR_WALLS] }],
+      'import-x/no-restricted-paths': ['error', { zones: [...WALLS, ...FLOOR_WALLS, ...UI_FLOOR_WALLS] }],
       'import-x/no-cycle': ['error', { ignoreExternal: true }],
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',

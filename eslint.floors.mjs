@@ -35,3 +35,29 @@ export const FLOOR_WALLS = FLOORS.slice(0, -1).map((folder, at) => ({
   from: FLOORS.slice(at + 1).map((above) => `./core/${above}`),
   message: `core/${folder} is below that folder: it imports from the floors under it (eslint.floors.mjs).`,
 }));
+
+/** The floors of the interface, from the ground up; CONTRIBUTING says what each holds. */
+export const UI_FLOORS = [
+  'time',
+  'theme',
+  'places',
+  'state',
+  'customer-words',
+  'files',
+  'carriers',
+  'workers',
+  'parts',
+  'fields',
+  'page',
+  'list-import',
+  'preview',
+  'find',
+  'screens',
+  'shell',
+];
+
+export const UI_FLOOR_WALLS = UI_FLOORS.slice(0, -1).map((folder, at) => ({
+  target: `./ui/${folder}`,
+  from: UI_FLOORS.slice(at + 1).map((above) => `./ui/${above}`),
+  message: `ui/${folder} is below that folder: it imports from the floors under it (eslint.floors.mjs).`,
+}));

@@ -1,5 +1,5 @@
 import { Navigator, Slot } from 'expo-router';
-import { pageRouter } from '../ui/shell/page-router.ts';
+import { pageRouter } from '../ui/page/page-router.ts';
 import { Root } from '../ui/shell/root.tsx';
 import { Shell } from '../ui/shell/shell.tsx';
 

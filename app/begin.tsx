@@ -1,5 +1,5 @@
-import { Later } from '../ui/shell/later.tsx';
-import { BeginScreen } from '../ui/shell/later-forms.ts';
+import { Later } from '../ui/parts/later.tsx';
+import { BeginScreen } from '../ui/page/later-forms.ts';
 
 export { PageFault as ErrorBoundary } from '../ui/shell/page-fault.tsx';
 

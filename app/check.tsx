@@ -1,5 +1,5 @@
 import { lazy } from 'react';
-import { LaterPage } from '../ui/shell/later.tsx';
+import { LaterPage } from '../ui/page/later-page.tsx';
 
 const CheckScreen = lazy(async () => ({
   default: (await import('../ui/screens/check/check-parts.ts')).CheckScreen,

@@ -1,5 +1,5 @@
 import { lazy } from 'react';
-import { LaterPage } from '../ui/shell/later.tsx';
+import { LaterPage } from '../ui/page/later-page.tsx';
 
 const GoodsScreen = lazy(() => import('../ui/screens/goods/goods-screen.tsx'));
 

@@ -1,5 +1,5 @@
 import { lazy } from 'react';
-import { LaterPage } from '../ui/shell/later.tsx';
+import { LaterPage } from '../ui/page/later-page.tsx';
 
 const TodayScreen = lazy(() => import('../ui/screens/today/today-screen.tsx'));
 

@@ -24,7 +24,10 @@ describe('the browser tests that a change touches', () => {
   });
 
   test('are there, for every screen', () => {
-    for (const screen of readdirSync(join(ROOT, 'ui/screens'))) {
+    const folders = readdirSync(join(ROOT, 'ui/screens'), { withFileTypes: true }).filter((one) =>
+      one.isDirectory(),
+    );
+    for (const { name: screen } of folders) {
       const tests = browserTestsFor([`ui/screens/${screen}/x.tsx`]) ?? [];
       expect(tests.length).toBeGreaterThan(0);
       for (const file of tests) expect(existsSync(join(ROOT, file))).toBe(true);

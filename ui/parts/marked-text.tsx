@@ -1,5 +1,5 @@
 import { lazy } from 'react';
-import { Later } from '../shell/later.tsx';
+import { Later } from './later.tsx';
 
 const Marked = lazy(() => import('./marked.tsx'));
 

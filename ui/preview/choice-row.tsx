@@ -7,7 +7,7 @@ import { slotsPhrase } from '../../core/words/slot-phrase.ts';
 import { dateSpan } from '../parts/dates.ts';
 import { Money } from '../parts/money.tsx';
 import { Press } from '../parts/press.tsx';
-import { Later } from '../shell/later.tsx';
+import { Later } from '../parts/later.tsx';
 import { choiceToggled } from '../state/session.ts';
 import { useAppDispatch } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';

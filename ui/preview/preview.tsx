@@ -6,7 +6,7 @@ import { Text } from 'react-native-paper';
 import type { Choice, Quote } from '../../core/model/quote.ts';
 import { locatedSentence } from '../../core/words/fault-sentence.ts';
 import { countFigure, moneyFigure } from '../../core/words/figure.ts';
-import { Later } from '../shell/later.tsx';
+import { Later } from '../parts/later.tsx';
 import type { AskedQuote } from '../state/answers.ts';
 import { selectBook, selectPreview, selectDisplayFormat, selectSplit } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { NameField } from '../fields/kind-fields.tsx';
 import { TextAction } from '../parts/text-action.tsx';
-import { Later } from '../shell/later.tsx';
+import { Later } from '../parts/later.tsx';
 import { edit } from '../state/draft.ts';
 import { previewOpened, messageShown, testOrderChosen, testOrderEditing } from '../state/session.ts';
 import { selectCatalogue, selectTestOrder, selectTestOrders } from '../state/selectors.ts';

@@ -1,9 +1,9 @@
 import { usePathname, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { Page } from '../parts/page.tsx';
+import { Page } from '../page/page.tsx';
 import { TextAction } from '../parts/text-action.tsx';
-import { PageHead } from './page-head.tsx';
+import { PageHead } from '../page/page-head.tsx';
 
 const action = { marginLeft: -4 } as const;
 

@@ -7,7 +7,7 @@ import { useAppSelector } from '../state/store.ts';
 import { animatePlainly, neverHoldListsUp } from './animations.ts';
 import { forgetActs } from '../parts/acts.ts';
 import { keepScroll } from './kept-scroll.ts';
-import { Later } from './later.tsx';
+import { Later } from '../parts/later.tsx';
 import { closePage, openingNow, openPage, openPageWithoutStorage, watchOpening } from './program-of-page.ts';
 import { useShippedFonts } from '../theme/fonts.ts';
 import { Icon } from '../theme/icon.tsx';

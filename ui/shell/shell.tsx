@@ -11,7 +11,7 @@ import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { SLIP_WIDTH, SPACE, type Inks } from '../theme/tokens.ts';
 import { BottomBar } from './bottom-bar.tsx';
-import { Later } from './later.tsx';
+import { Later } from '../parts/later.tsx';
 import { Message } from './message.tsx';
 import { PageBoundary } from './page-boundary.tsx';
 import { Rail } from './rail.tsx';

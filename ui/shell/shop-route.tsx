@@ -1,5 +1,5 @@
 import { lazy, type ComponentProps } from 'react';
-import { Later } from './later.tsx';
+import { Later } from '../parts/later.tsx';
 
 const Shopfront = lazy(() => import('../screens/shopfront/shopfront.tsx'));
 

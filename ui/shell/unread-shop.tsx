@@ -4,7 +4,7 @@ import { Button, Text } from 'react-native-paper';
 import type { ShopFile } from '../../core/formats/shop-file.ts';
 import { AsideList } from '../screens/settings/aside-list.tsx';
 import type { Opened } from '../screens/settings/opened-file.tsx';
-import { Later } from './later.tsx';
+import { Later } from '../parts/later.tsx';
 import { edit } from '../state/draft.ts';
 import { newsRead, type SetAsideDocument } from '../state/storage-status.ts';
 import { useAppDispatch, useAppStore } from '../state/store.ts';

@@ -8,7 +8,7 @@ import { useKeptKinds } from '../../parts/use-kept-kinds.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { PerProductFields } from './per-product-fields.tsx';
-import { Later } from '../../shell/later.tsx';
+import { Later } from '../../parts/later.tsx';
 import { FlatFields } from './flat-fields.tsx';
 import { PercentFields } from './percent-fields.tsx';
 import { TableFields } from './table-fields.tsx';

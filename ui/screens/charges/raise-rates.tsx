@@ -1,6 +1,6 @@
 import { countFigure } from '../../../core/words/figure.ts';
-import { Later } from '../../shell/later.tsx';
-import { RaiseForm } from '../../shell/later-forms.ts';
+import { Later } from '../../parts/later.tsx';
+import { RaiseForm } from '../../page/later-forms.ts';
 import { edit } from '../../state/draft.ts';
 import { useAppDispatch } from '../../state/store.ts';
 

@@ -1,7 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import { Profiler } from 'react';
 import type * as Paper from 'react-native-paper';
-import { PageHead } from '../../shell/page-head.tsx';
+import { PageHead } from '../../page/page-head.tsx';
 import { edit } from '../../state/draft.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';

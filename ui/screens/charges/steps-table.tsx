@@ -15,7 +15,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { aside, note } from '../../theme/text.ts';
 import { FINGER, type Inks } from '../../theme/tokens.ts';
 import { StepExtras } from './step-extras.tsx';
-import { Later } from '../../shell/later.tsx';
+import { Later } from '../../parts/later.tsx';
 import { inOrder, isInOrder, nextStep } from '../../../core/price/next-step.ts';
 import { IconAction } from '../../parts/icon-action.tsx';
 import { Actions } from '../../parts/actions.tsx';

@@ -1,8 +1,8 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { Page } from '../../parts/page.tsx';
+import { Page } from '../../page/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { useWidth } from '../../parts/use-width.ts';
-import { PageHead } from '../../shell/page-head.tsx';
+import { PageHead } from '../../page/page-head.tsx';
 import { ProblemsPart } from './problems-part.tsx';
 import { PublishPart } from './publish-part.tsx';
 import { TestOrdersPart } from './test-orders-part.tsx';

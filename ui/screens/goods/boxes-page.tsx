@@ -10,11 +10,11 @@ import {
   weightFigure,
   type DisplayFormat,
 } from '../../../core/words/figure.ts';
-import { Page } from '../../parts/page.tsx';
+import { Page } from '../../page/page.tsx';
 import { ParcelDrawing } from '../../parts/parcel-drawing.tsx';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { PageHead } from '../../shell/page-head.tsx';
+import { PageHead } from '../../page/page-head.tsx';
 import { edit } from '../../state/draft.ts';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';

@@ -3,7 +3,7 @@ import { gapsOf } from '../../../core/goods/gaps.ts';
 import type { Good } from '../../../core/model/good.ts';
 import { parseCsv } from '../../files/csv.ts';
 import { saveParts } from '../../files/files.ts';
-import { chooseRows } from '../../files/read-rows.ts';
+import { chooseRows } from '../../list-import/read-rows.ts';
 import { undone } from '../../state/draft.ts';
 import { selectCatalogue, selectTestOrders } from '../../state/selectors.ts';
 import type { AppStore } from '../../state/store.ts';
@@ -18,7 +18,7 @@ jest.mock('../../files/files.ts', () => ({
   ...jest.requireActual<object>('../../files/files.ts'),
   saveParts: jest.fn(),
 }));
-jest.mock('../../files/read-rows.ts', () => ({ chooseRows: jest.fn() }));
+jest.mock('../../list-import/read-rows.ts', () => ({ chooseRows: jest.fn() }));
 let mockWidth: 'phone' | 'wide' = 'wide';
 jest.mock('../../parts/use-width.ts', () => ({ useWidth: () => mockWidth }));
 

@@ -3,15 +3,15 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { MarkedText } from '../../parts/marked-text.tsx';
-import { Page } from '../../parts/page.tsx';
+import { Page } from '../../page/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
-import { PageHead } from '../../shell/page-head.tsx';
+import { PageHead } from '../../page/page-head.tsx';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { GUIDE_PAGES, isGuidePage, type GuidePage } from './guide-pages.ts';
+import { GUIDE_PAGES, isGuidePage, type GuidePage } from '../../page/guide-pages.ts';
 
 const styles = (inks: Inks) => ({
   text: { maxWidth: 640, paddingTop: 16, paddingBottom: 32 },

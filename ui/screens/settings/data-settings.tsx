@@ -16,7 +16,7 @@ import { useAppDispatch, useAppSelector, useAppStore, type AppStore } from '../.
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
-import { Later } from '../../shell/later.tsx';
+import { Later } from '../../parts/later.tsx';
 import { AsideList } from './aside-list.tsx';
 import type { Opened } from './opened-file.tsx';
 import { usePersistence } from './use-persistence.ts';

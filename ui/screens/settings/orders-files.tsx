@@ -10,7 +10,7 @@ import { takeOrders, type OrdersTaken } from '../../../core/order/take-orders.ts
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { fileName, openFile, saveFile, type FileKind } from '../../files/files.ts';
-import { chooseRows } from '../../files/read-rows.ts';
+import { chooseRows } from '../../list-import/read-rows.ts';
 import { useChosenList } from '../../list-import/use-chosen-list.ts';
 import { SaveList } from '../../parts/save-list.tsx';
 import { TextAction } from '../../parts/text-action.tsx';

@@ -1,11 +1,11 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { lazy, useState, type ComponentType } from 'react';
 import type { Language } from '../../../core/model/language.ts';
-import { Page } from '../../parts/page.tsx';
+import { Page } from '../../page/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { useWidth } from '../../parts/use-width.ts';
-import { Later } from '../../shell/later.tsx';
-import { PageHead } from '../../shell/page-head.tsx';
+import { Later } from '../../parts/later.tsx';
+import { PageHead } from '../../page/page-head.tsx';
 import { Languages } from './languages.tsx';
 import { Locations } from './locations.tsx';
 import { Orders } from './orders.tsx';

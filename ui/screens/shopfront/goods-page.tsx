@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { FlatList, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import type { Good } from '../../../core/model/good.ts';
-import { usePageTitle } from '../../parts/page-title.ts';
+import { usePageTitle } from '../../page/page-title.ts';
 import { LinkPress } from '../../parts/link-press.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { useWidth } from '../../parts/use-width.ts';

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
-import { usePageTitle } from '../../parts/page-title.ts';
+import { usePageTitle } from '../../page/page-title.ts';
 import { selectShopBook } from '../../state/shop-language.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';

@@ -1,7 +1,7 @@
 import { lazy } from 'react';
 import { BasketPage } from './basket-page.tsx';
-import { Later } from '../../shell/later.tsx';
-import { CheckoutPage } from '../../shell/later-forms.ts';
+import { Later } from '../../parts/later.tsx';
+import { CheckoutPage } from '../../page/later-forms.ts';
 import { GoodsPage } from './goods-page.tsx';
 import { OrderPage } from './order-page.tsx';
 import { ProductPage } from './product-page.tsx';

@@ -12,12 +12,12 @@ import {
   SecondsField,
 } from '../../../fields/kind-fields.tsx';
 import { PackingFields } from '../../../fields/packing-fields.tsx';
-import { Page } from '../../../parts/page.tsx';
+import { Page } from '../../../page/page.tsx';
 import { Section } from '../../../parts/section.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { Later } from '../../../shell/later.tsx';
-import { PageHead } from '../../../shell/page-head.tsx';
+import { Later } from '../../../parts/later.tsx';
+import { PageHead } from '../../../page/page-head.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
 import { useAppDispatch } from '../../../state/store.ts';

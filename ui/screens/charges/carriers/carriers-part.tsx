@@ -13,7 +13,7 @@ import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../../theme/tokens.ts';
-import { Later } from '../../../shell/later.tsx';
+import { Later } from '../../../parts/later.tsx';
 import { Actions } from '../../../parts/actions.tsx';
 
 const Troubles = lazy(() => import('./troubles.tsx'));

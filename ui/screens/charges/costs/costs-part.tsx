@@ -10,7 +10,7 @@ import { Tabs } from '../../../parts/tabs.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useWidth } from '../../../parts/use-width.ts';
 import { useNow } from '../../../time/use-now.ts';
-import { Later } from '../../../shell/later.tsx';
+import { Later } from '../../../parts/later.tsx';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';

@@ -1,7 +1,7 @@
 import { Text } from 'react-native-paper';
 import { rateRowCells, rateRows, ratesSheet } from '../../../../core/formats/rates-sheet.ts';
 import { fileName } from '../../../files/files.ts';
-import { chooseRows, type ChosenRows } from '../../../files/read-rows.ts';
+import { chooseRows, type ChosenRows } from '../../../list-import/read-rows.ts';
 import { dayNow } from '../../../time/now.ts';
 import { SaveList } from '../../../parts/save-list.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';

@@ -10,11 +10,11 @@ import { readRates, type RatesMeaning } from '../../../../core/formats/rates-tab
 import { countFigure } from '../../../../core/words/figure.ts';
 import { decimalMark } from '../../../fields/readers.ts';
 import { ImportColumns } from '../../../list-import/import-columns.tsx';
-import { Page } from '../../../parts/page.tsx';
+import { Page } from '../../../page/page.tsx';
 import { Section } from '../../../parts/section.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { PageHead } from '../../../shell/page-head.tsx';
+import { PageHead } from '../../../page/page-head.tsx';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
 import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';

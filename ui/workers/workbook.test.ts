@@ -1,7 +1,7 @@
 import { Blob as NodeBlob } from 'node:buffer';
-import type { makeListReader as ListReaderMaker } from '../workers/list-reader.ts';
+import type { makeListReader as ListReaderMaker } from './list-reader.ts';
 import type ReadWorkbook from 'read-excel-file/universal';
-import type * as Workbook from './workbook.ts';
+import type * as Workbook from '../files/workbook.ts';
 
 // A browser's: the one that stands in for a phone's has no bytes.
 globalThis.Blob = NodeBlob as never;
@@ -18,8 +18,8 @@ const nothing = (): void => undefined;
 beforeAll(async () => {
   jest.useRealTimers();
   ({ default: readWorkbook } = await import('read-excel-file/universal'));
-  ({ rowsOfWorkbook, workbookOf } = await import('./workbook.ts'));
-  ({ makeListReader } = await import('../workers/list-reader.ts'));
+  ({ rowsOfWorkbook, workbookOf } = await import('../files/workbook.ts'));
+  ({ makeListReader } = await import('./list-reader.ts'));
 });
 
 describe('a spreadsheet', () => {

@@ -1,5 +1,5 @@
-import { readRegions } from '../fields/readers.ts';
-import { loadWorldPlaces } from './places.ts';
+import { readRegions } from './readers.ts';
+import { loadWorldPlaces } from '../places/places.ts';
 
 beforeAll(async () => {
   await loadWorldPlaces();

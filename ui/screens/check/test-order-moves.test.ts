@@ -1,8 +1,8 @@
-import { edit } from '../draft.ts';
-import { selectTestOrders } from '../selectors.ts';
-import type { AppStore } from '../store.ts';
+import { edit } from '../../state/draft.ts';
+import { selectTestOrders } from '../../state/selectors.ts';
+import type { AppStore } from '../../state/store.ts';
 import { demoStore } from '../../testing/store.tsx';
-import { selectTestOrderGroups, type PlacedLine } from '../../screens/check/test-orders-selectors.ts';
+import { selectTestOrderGroups, type PlacedLine } from './test-orders-selectors.ts';
 
 /** The demo's test orders: all without a heading and unpinned but those that are named. */
 const storeWith = (placed: Record<number, { group?: string; pinned?: boolean }>): AppStore => {

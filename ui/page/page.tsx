@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { ScrollView } from 'react-native';
 import { PAGE_WIDTH, SPACE } from '../theme/tokens.ts';
-import { useWidth } from './use-width.ts';
+import { useWidth } from '../parts/use-width.ts';
 
 const wide = {
   width: '100%',

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { usePageTitle } from '../parts/page-title.ts';
+import { usePageTitle } from './page-title.ts';
 import { useWidth } from '../parts/use-width.ts';
 import { redone, undone } from '../state/draft.ts';
 import { findToggled } from '../state/session.ts';

@@ -1,5 +1,5 @@
 import type { Fault } from '../../core/model/fault.ts';
-import { chooseFile, decoded, isTooLarge } from './files.ts';
+import { chooseFile, decoded, isTooLarge } from '../files/files.ts';
 
 /** The rows of a file that was chosen, or why it was not read, in words that follow its name. */
 export type ChosenRows =
@@ -16,7 +16,7 @@ export const chooseRows = async (): Promise<ChosenRows | null> => {
   if (isTooLarge(file)) return { ok: false, name, why: 'it is larger than 200 MB.' };
   const bytes = await file.arrayBuffer();
   if (!ENDING.test(name)) {
-    const { parseCsv } = await import('./csv.ts');
+    const { parseCsv } = await import('../files/csv.ts');
     return { ok: true, name, ...parseCsv(decoded(bytes)), isSheet: false };
   }
   const { rowsBeside } = await import('../workers/start-list-reader.ts');

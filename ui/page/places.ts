@@ -1,4 +1,4 @@
-import type { GuidePage } from '../screens/guide/guide-pages.ts';
+import type { GuidePage } from './guide-pages.ts';
 
 /** The places of the program that work, in the order of the navigation; `key` follows `g`. */
 export const PLACES = [

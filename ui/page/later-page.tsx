@@ -1,12 +1,7 @@
 import { Suspense, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { Page } from '../parts/page.tsx';
+import { Page } from './page.tsx';
 import { PageHead } from './page-head.tsx';
-
-/** A part that is loaded when it is first opened. */
-export const Later = ({ children }: { children: ReactNode }) => (
-  <Suspense fallback={<View aria-busy />}>{children}</Suspense>
-);
 
 /** A page that is loaded when it is first opened; its heading stands at once. */
 export const LaterPage = ({ title, children }: { title: string; children: ReactNode }) => (

@@ -5,13 +5,13 @@ import { carrierQuestions } from '../../core/quote/questions.ts';
 import { answersForgotten, questionKey, askedQuote } from '../state/answers.ts';
 import { edit } from '../state/draft.ts';
 import { selectCompiled, selectPreview, selectTestOrders } from '../state/selectors.ts';
-import { AskForPreview } from '../preview/ask-for-preview.tsx';
+import { AskForPreview } from './ask-for-preview.tsx';
 import { demoStore, renderOver } from '../testing/store.tsx';
 import type { AppStore } from '../state/store.ts';
 
 const mockTalk = { asked: [] as CarrierQuestion[], aborted: 0, fails: false };
 
-jest.mock('./reach-carriers.ts', () => {
+jest.mock('../carriers/reach-carriers.ts', () => {
   const { answersAtOnce } = jest.requireActual('../../carriers/stand-ins.ts');
   return {
     askCarriers: (questions: { question: CarrierQuestion }[], signal: AbortSignal) => {
