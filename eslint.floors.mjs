@@ -54,6 +54,7 @@ export const UI_FLOORS = [
   'find',
   'screens',
   'shell',
+  'gallery',
 ];
 
 export const UI_FLOOR_WALLS = UI_FLOORS.slice(0, -1).map((folder, at) => ({

@@ -66,7 +66,13 @@ const TAB_BAR_HEIGHT = join(
 /** The plain module of tslib: its wrapper takes a default that Metro does not make. */
 const TSLIB = join(__dirname, 'node_modules', 'tslib', 'tslib.es6.js');
 
+/** The gallery of parts is for development, and for its own test (GALLERY=1): it would come into every first load. */
+const isGallery = (name) => /\/gallery\/gallery\.tsx$/.test(name);
+const NO_GALLERY = join(__dirname, 'ui', 'gallery', 'no-gallery.ts');
+
 config.resolver.resolveRequest = (context, name, platform) => {
+  if (isGallery(name) && !context.dev && process.env.GALLERY !== '1')
+    return { type: 'sourceFile', filePath: NO_GALLERY };
   const isUnused = [isUnusedZod, isUnusedRouter, isUnusedSvg].some((is) =>
     is(context.originModulePath, name),
   );

@@ -1,12 +1,19 @@
 import { defineConfig } from '@playwright/test';
+import { EXAMPLE, GALLERY_PORT, PORT } from './e2e/ports.ts';
 
-const PORT = Number(process.env.E2E_PORT ?? 4311);
-/** Where the example's checkout is served, which asks the server from a page of its own. */
-const EXAMPLE = `http://127.0.0.1:${PORT + 1}`;
+/** A program of ours that serves at a port once its health says so. */
+const served = (program: string, port: number, env: Record<string, string> = {}) => ({
+  command: `node --import tsx ${program}`,
+  env: { PORT: String(port), ...env },
+  url: `http://127.0.0.1:${port}/health`,
+  reuseExistingServer: false,
+  timeout: 180_000,
+});
 
 export default defineConfig({
   testDir: 'e2e',
   outputDir: '.emporos/test-results',
+  snapshotPathTemplate: 'e2e/pictures/gallery-{arg}{ext}',
   timeout: 120_000,
   expect: { timeout: 20_000 },
   fullyParallel: true,
@@ -36,11 +43,8 @@ export default defineConfig({
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
     { name: 'wide', grepInvert: /@once/, use: { viewport: { width: 1280, height: 800 } } },
   ],
-  webServer: {
-    command: 'node --import tsx server/main.ts',
-    env: { PORT: String(PORT), ORIGINS: EXAMPLE },
-    url: `http://127.0.0.1:${PORT}/health`,
-    reuseExistingServer: false,
-    timeout: 180_000,
-  },
+  webServer: [
+    served('server/main.ts', PORT, { ORIGINS: EXAMPLE }),
+    served('scripts/serve-gallery.ts', GALLERY_PORT),
+  ],
 });

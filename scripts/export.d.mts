@@ -1,1 +1,2 @@
 export function exportApp(): Promise<void>;
+export function exportGallery(): Promise<void>;

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { browserTestsFor, changedFiles } from './changed.mjs';
 import { findChromium } from './chromium.mjs';
 import { findProgram } from './debian.mjs';
-import { exportApp } from './export.mjs';
+import { exportApp, exportGallery } from './export.mjs';
 import { installPackages } from './install.mjs';
 import { must, phase, ROOT, run } from './phases.mjs';
 import { browserTimes, processorSeconds, slowestLines, unitTimes, withinBudget } from './test-times.mjs';
@@ -71,7 +71,10 @@ const checkTypes = async () => {
   if (!changed) await check('Data that went wrong', 'fuzz');
 };
 const checkStyle = async () => {
-  if (browserTests?.length !== 0) await exportApp();
+  if (browserTests?.length !== 0) {
+    await exportApp();
+    await exportGallery();
+  }
   await check('Lint', 'lint');
   await check('Unused code and dependencies', 'unused');
   await check('Licences', 'licences');
