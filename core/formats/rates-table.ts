@@ -3,7 +3,7 @@ import { fault, type Fault } from '../model/fault.ts';
 import { freeId } from '../model/ids.ts';
 import { measureSchema, type Measure, type Price } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
-import { kindOf } from '../price/kinds.ts';
+import { kindOf, PRICE_KINDS } from '../price/kinds.ts';
 import type { FigureRow } from '../price/price-kind.ts';
 import { withCharge, withFreeFrom, withSubtotal } from '../price/rate-edges.ts';
 import type { DisplayFormat } from '../words/figure.ts';
@@ -52,17 +52,7 @@ const plain = (text: string): string => text.trim().toLowerCase();
 const named = (list: readonly { id: string; name: string }[], text: string): string | null =>
   list.find(({ id, name }) => plain(name) === plain(text) || id === text)?.id ?? null;
 
-/** What a price of a kind begins from where the board has none of that kind; null where more has to be chosen. */
-const FRESH: Record<Price['kind'], ((basis: Measure) => Price) | null> = {
-  flat: () => ({ kind: 'flat', amount: 0, per: 'order' }),
-  steps: (basis) => ({ kind: 'steps', basis, per: 'order', steps: [{ from: 0, amount: 0 }] }),
-  percent: () => ({ kind: 'percent', points: 0 }),
-  'per-product': null,
-  table: null,
-  carrier: null,
-};
-
-const isKind = (text: string): text is Price['kind'] => text in FRESH;
+const isKind = (text: string): text is Price['kind'] => Object.hasOwn(PRICE_KINDS, text);
 
 /** Reads the cells of one rate, and keeps what is wrong with them. */
 class RateReader {
@@ -179,7 +169,7 @@ const startOf = (
   const wanted = kind ?? own?.kind ?? (basis === null ? 'flat' : 'steps');
   if (own && own.kind === wanted && (own.kind !== 'steps' || basis === null || own.basis === basis))
     return own;
-  return FRESH[wanted]?.(basis ?? 'weight') ?? null;
+  return PRICE_KINDS[wanted].beginsByRows?.(basis ?? 'weight') ?? null;
 };
 
 const priceOf = (
@@ -199,7 +189,9 @@ const priceOf = (
   const figures = rows.map((row) => reader.filled(reader.figures(row, basis), own));
   if (reader.faults.length > 0) return { faults: reader.faults };
   const price = kindOf(start).withRows(start, figures);
-  return price ? { price } : { faults: [fault('rate-rows', cellAt(first.at, null), { kind: start.kind })] };
+  return price
+    ? { price }
+    : { faults: [fault('rate-rows', cellAt(first.at, null), { expected: kindOf(start).rowsExpected })] };
 };
 
 /** The rate that its rows make, over the one that is there; or what is wrong with them. */

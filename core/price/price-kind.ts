@@ -106,6 +106,10 @@ export interface PriceKind<P extends Price = Price> {
   rows: (price: P) => readonly FigureRow[];
   /** The price with the figures of such rows; null where they do not fit its kind. */
   withRows: (price: P, rows: readonly FigureRow[]) => P | null;
+  /** In a sentence, how the rows of such a rate have to be. */
+  rowsExpected: string;
+  /** What a price begins from where rows make the first of its kind; null where more has to be chosen than figures. */
+  beginsByRows: ((basis: Measure) => P) | null;
 }
 
 /** The price of one kind. */

@@ -1,5 +1,4 @@
 import type { Fault, FaultCode } from '../model/fault.ts';
-import type { Price } from '../model/price.ts';
 
 type Detail = Fault['detail'];
 
@@ -26,18 +25,6 @@ const expectedName = (detail: Detail): string => {
 };
 
 const sizeUnit = (detail: Detail): string => (detail.of === 'array' ? 'entries' : 'characters');
-
-/** How the rows of a rate in a list have to be, by the kind of its price. */
-const RATE_ROWS: Record<Price['kind'], string> = {
-  flat: 'A flat rate takes one row with an amount, and nothing under “From”.',
-  steps:
-    'Each step takes a row with an amount and where it begins, no two of them the same, all before the steps end.',
-  percent: 'A percentage takes one row with a percent, and no amount.',
-  'per-product':
-    'A rate priced per product takes one row; its amount is for products without a price of their own.',
-  table: 'A rate priced by a table takes one row without figures: the table has them.',
-  carrier: 'A rate that a carrier prices takes one row; its amount is the fallback, where it has one.',
-};
 
 const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'not-json': ({ reason }) => `This is not JSON: ${reason}`,
@@ -74,7 +61,7 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'cell-missing': () => 'This is empty, and a product that is not here yet needs it.',
   'cell-unread': ({ text, expected }) => `“${text}” was not understood: write ${expected}.`,
   'cell-duplicate': ({ text, row }) => `“${text}” is already in row ${row}.`,
-  'rate-rows': ({ kind }) => RATE_ROWS[kind as Price['kind']],
+  'rate-rows': ({ expected }) => String(expected),
   'rate-kind-chosen': ({ kind }) =>
     `The board has no “${kind}” price here: choose it on the board first, then import its figures.`,
   'text-unknown': ({ text }) =>

@@ -75,6 +75,8 @@ export const CARRIER: PriceKind<CarrierPrice> = {
   extent: () => null,
   names: ({ accountId }) => ({ accountId }),
   rows: (price) => [{ amount: fallbackAmount(price) }],
+  rowsExpected: 'A rate that a carrier prices takes one row; its amount is the fallback, where it has one.',
+  beginsByRows: null,
   withRows: (price, rows) => {
     const row = onlyRow(rows);
     if (!row || isFilled(row.percent)) return null;

@@ -70,6 +70,8 @@ export const FLAT: PriceKind<Flat> = {
   },
   names: () => ({}),
   rows: (price) => [{ amount: charged(price) }],
+  rowsExpected: 'A flat rate takes one row with an amount, and nothing under “From”.',
+  beginsByRows: () => ({ kind: 'flat', amount: 0, per: 'order' }),
   withRows: (price, rows) => {
     const amount = onlyRow(rows)?.amount;
     if (amount === undefined || amount === null) return null;

@@ -51,6 +51,9 @@ export const PER_PRODUCT: PriceKind<PerProduct> = {
   extent: () => null,
   names: () => ({}),
   rows: ({ otherwise }) => [{ amount: otherwise }],
+  rowsExpected:
+    'A rate priced per product takes one row; its amount is for products without a price of their own.',
+  beginsByRows: null,
   withRows: (price, rows) => {
     const row = onlyRow(rows);
     if (!row || isFilled(row.percent)) return null;

@@ -68,6 +68,8 @@ export const PERCENT: PriceKind<Percent> = {
   extent: () => null,
   names: () => ({}),
   rows: ({ points }) => [{ percent: points }],
+  rowsExpected: 'A percentage takes one row with a percent, and no amount.',
+  beginsByRows: () => ({ kind: 'percent', points: 0 }),
   withRows: (price, rows) => {
     const row = onlyRow(rows);
     if (!row || row.percent === null || isFilled(row.amount)) return null;

@@ -149,4 +149,7 @@ export const STEPS: PriceKind<StepsPrice> = {
   names: () => ({}),
   rows: ({ steps }) => steps.map(({ from, amount, percent }) => ({ from, amount, percent: percent ?? null })),
   withRows,
+  rowsExpected:
+    'Each step takes a row with an amount and where it begins, no two of them the same, all before the steps end.',
+  beginsByRows: (basis) => ({ kind: 'steps', basis, per: 'order', steps: [{ from: 0, amount: 0 }] }),
 };

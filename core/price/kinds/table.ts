@@ -73,6 +73,8 @@ export const TABLE: PriceKind<Table> = {
   extent: () => null,
   names: ({ tableId }) => ({ tableId }),
   rows: () => [{}],
+  rowsExpected: 'A rate priced by a table takes one row without figures: the table has them.',
+  beginsByRows: null,
   withRows: (price, rows) => {
     const row = onlyRow(rows);
     return row && hasNoFigure(row) ? price : null;
