@@ -46,7 +46,12 @@ describe('import charges', () => {
       total: 1_000,
       duties: { terms: 'DAP', show: 'amount', duty: 500, importTax: 1_050, clearance: 0 },
     });
-    expect(found.notices.map(({ code }) => code)).toEqual(['prices-exclude-duty']);
+    expect(found.notices).toMatchObject([
+      {
+        code: 'prices-exclude-duty',
+        text: 'Import charges in the United States are not part of these charges; they are paid on arrival.',
+      },
+    ]);
   });
 
   test('join the total under DDP, with the clearance fee where anything is due', () => {

@@ -151,12 +151,12 @@ const WORDS: Words = {
   'carrier-error': ({ account, error, text }) =>
     `${account} ${FAILURES[error]}${text === '' ? '.' : `: ${text}`}`,
   'carrier-none': ({ account, services }) => `${account} does not offer ${list(services)} for this order.`,
-  'duty-unknown': ({ country, goods }) =>
-    `The import charges in ${country} are not known for ${list(goods)}, so they cannot be prepaid.`,
+  'duty-unknown': ({ country, goods }, display) =>
+    `The import charges in ${placePhrase(country, display)} are not known for ${list(goods)}, so they cannot be prepaid.`,
   'fallback-used': ({ services }) => `Charged by the fallback, not by the carrier: ${list(services)}.`,
   'sandbox-rates': ({ accounts }) => `Sandbox prices, for trying out only: ${list(accounts)}.`,
-  'prices-exclude-duty': ({ country }) =>
-    `Import charges in ${country} are not part of these charges; they are paid on arrival.`,
+  'prices-exclude-duty': ({ country }, display) =>
+    `Import charges in ${placePhrase(country, display)} are not part of these charges; they are paid on arrival.`,
   'distance-unknown': () =>
     'The distance is not known: the location and the address both need a point on the map.',
   'not-below-zero': () => 'A charge is never below 0',

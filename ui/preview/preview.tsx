@@ -32,6 +32,7 @@ const styles = (inks: Inks) => ({
     borderBottomColor: inks.ink,
   } as const,
   note: note(inks),
+  notice: { ...note(inks), paddingTop: 8 },
   fault: { ...aside, color: inks.rubric, paddingVertical: 12 },
   unseen: { position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 } as const,
 });
@@ -144,7 +145,7 @@ const Choices = ({ asked }: { asked: AskedQuote }) => {
         </>
       ) : null}
       {quote.notices.map((notice) => (
-        <Text key={notice.code} style={style.note}>
+        <Text key={notice.code} style={style.notice}>
           {notice.text}
         </Text>
       ))}
