@@ -43,6 +43,7 @@ const ONE_CLOCK = 'The moment and the day now come from ui/time/now.ts.';
 export default tseslint.config(
   {
     ignores: [
+      'export',
       'dist',
       'node_modules',
       '.emporos',
