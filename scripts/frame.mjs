@@ -75,7 +75,7 @@ export const writeFrames = async (dist) => {
   // Loaded here, for this file is read before the packages are installed.
   const { tsImport } = await import('tsx/esm/api');
   const tokens = await tsImport('../ui/theme/tokens.ts', import.meta.url);
-  const { PLACES } = await tsImport('../ui/page/places.ts', import.meta.url);
+  const { PLACES } = await tsImport('../ui/page/program-pages.ts', import.meta.url);
   const html = readFileSync(join(dist, 'index.html'), 'utf8');
   if (!html.includes(PLACE)) throw new Error('index.html has no place for the frame');
   const style = styleOf(tokens, facesOf(dist));

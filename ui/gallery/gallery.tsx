@@ -1,8 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Text, ThemeProvider } from 'react-native-paper';
-import type { Language } from '../../core/model/language.ts';
-import { LANGUAGE_NAMES, LANGUAGES } from '../../core/model/language.ts';
+import { LANGUAGE_NAMES, LANGUAGES, type Language } from '../../core/model/language.ts';
 import { ColumnWidth } from '../parts/column-width.ts';
 import { Later } from '../parts/later.tsx';
 import { Segments } from '../parts/segments.tsx';

@@ -10,7 +10,7 @@ import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
-import { aboutOf } from './places.ts';
+import { aboutOf } from './program-pages.ts';
 import { PhoneMenu } from './phone-menu.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { IconAction } from '../parts/icon-action.tsx';

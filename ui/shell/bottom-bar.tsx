@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { LinkPress } from '../parts/link-press.tsx';
 import { useStyles } from '../theme/styles.ts';
 import { SANS_STRONG, type Inks } from '../theme/tokens.ts';
-import { PLACES } from '../page/places.ts';
+import { PLACES } from '../page/program-pages.ts';
 
 const styles = (inks: Inks) => ({
   bar: {

@@ -7,7 +7,7 @@ import { coloursChosen, findToggled, keysToggled } from '../state/session.ts';
 import { useAppDispatch } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
 import { SANS_STRONG, SERIF_STRONG, RAIL_WIDTH, TOUCH, type Inks } from '../theme/tokens.ts';
-import { PLACES, type Place } from '../page/places.ts';
+import { PLACES, type Place } from '../page/program-pages.ts';
 import { useIsDark } from '../page/use-is-dark.ts';
 
 const styles = (inks: Inks) => ({

@@ -13,7 +13,7 @@ import { selectPreview, selectTestOrders, selectTestOrder } from '../state/selec
 import { closeOver } from '../parts/over-step.ts';
 import { useSteady } from '../parts/use-steady.ts';
 import { useAppStore, type AppStore } from '../state/store.ts';
-import { PLACES } from '../page/places.ts';
+import { PLACES } from '../page/program-pages.ts';
 
 /** The keys, as the list of keys shows them. */
 export const KEYS: readonly [keys: string, does: string][] = [
