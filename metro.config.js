@@ -9,10 +9,15 @@ config.transformer.minifierConfig = {};
 // One worker a processor: by itself Metro would use one of two.
 config.maxWorkers = availableParallelism();
 
-/** Zod's own messages in fifty languages are never shown, for every fault is worded by the core; nor are JSON schemas made. */
+/**
+ * Zod's own messages in fifty languages are never shown, for every fault is worded by the core; nor are JSON schemas
+ * made, nor schemas compiled.
+ */
 const isUnusedZod = (from, name) =>
   /node_modules\/zod\//.test(from) &&
-  /(locales\/index|json-schema-processors|json-schema-generator|from-json-schema)\.js$/.test(name);
+  /(locales\/index|json-schema-processors|json-schema-generator|from-json-schema|core\/compile|^\.\/compile)\.js$/.test(
+    name,
+  );
 
 /** The methods for JSON schemas that every Zod schema is given, without what they would do. */
 const isJsonSchemaMaker = (from, name) =>
@@ -46,14 +51,22 @@ const UNUSED_ROUTER = [
   [/expo-router\/build\/exports\.js$/, /^\.\/(layouts\/(Tabs|experimental-stack)|standard-navigation)$/],
   [/expo-router\/build\/layouts\/StackClient\.js$/, /^\.\/stack-utils$/],
   [/expo-router\/build\/(exports|ExpoRoot|getRoutes)\.js$/, /^\.\/views\/Sitemap$/],
+  [/expo-router\/build\/link\/ExpoLink\.js$/, /^\.\/LinkWithPreview$/],
+  [/expo-router\/build\/react-navigation\/core\/index\.js$/, /^\.\/(StaticNavigation|getStateFromPath)$/],
+  [
+    /expo-router\/build\/react-navigation\/native\/index\.js$/,
+    /^\.\/(createStaticNavigation|NavigationContainer|useLinkProps|Link)$/,
+  ],
+  [/expo-router\/build\/react-navigation\/routers\/index\.js$/, /^\.\/(Tab|Drawer)Router$/],
 ];
 const isUnusedRouter = (from, name) =>
   UNUSED_ROUTER.some(([origin, module]) => origin.test(from) && module.test(name));
 
-/** The router's slots use the history of a stack alone: the views and tabs of native programs are never drawn. */
-const isNativeNavigator = (from, name) =>
-  /expo-router\/build\/layouts\//.test(from) && /(createNativeStackNavigator|NativeTabTrigger)$/.test(name);
-const NO_NATIVE_NAVIGATORS = join(__dirname, 'ui', 'shell', 'no-native-navigators.ts');
+/** The router's slots use the history of a stack alone: views and tabs of native programs are never drawn, nor its heads. */
+const isReplacedInRouter = (from, name) =>
+  /expo-router\/build\//.test(from) &&
+  /(createNativeStackNavigator|NativeTabTrigger|screensFeatureFlags|^\.\/head)$/.test(name);
+const ROUTER_STAND_INS = join(__dirname, 'ui', 'shell', 'router-stand-ins.ts');
 
 /** Of the bar of tabs, the router's own pages ask only how high it is. */
 const isTabBar = (from, name) =>
@@ -62,6 +75,16 @@ const TAB_BAR_HEIGHT = join(
   __dirname,
   'node_modules/expo-router/build/react-navigation/bottom-tabs/utils/BottomTabBarHeightContext.js',
 );
+
+/** The router asks for all of React Native at once, lists and switches that it never shows with it: it gets what it uses. */
+const isAllOfNative = (from, name) =>
+  /expo-router\/build\//.test(from) && name === 'react-native-web/dist/index';
+const NATIVE_PARTS = join(__dirname, 'ui', 'shell', 'native-parts.ts');
+
+/** Lists whose style moves: nothing here does that to a list. */
+const isMovingList = (from, name) =>
+  /react-native-web\/dist\/vendor\/react-native\/Animated\/Animated\.js$/.test(from) &&
+  /Animated(Flat|Section)List$/.test(name);
 
 /** The plain module of tslib: its wrapper takes a default that Metro does not make. */
 const TSLIB = join(__dirname, 'node_modules', 'tslib', 'tslib.es6.js');
@@ -73,7 +96,7 @@ const NO_GALLERY = join(__dirname, 'ui', 'gallery', 'no-gallery.ts');
 config.resolver.resolveRequest = (context, name, platform) => {
   if (isGallery(name) && !context.dev && process.env.GALLERY !== '1')
     return { type: 'sourceFile', filePath: NO_GALLERY };
-  const isUnused = [isUnusedZod, isUnusedRouter, isUnusedSvg].some((is) =>
+  const isUnused = [isUnusedZod, isUnusedRouter, isUnusedSvg, isMovingList].some((is) =>
     is(context.originModulePath, name),
   );
   if (isUnused) return { type: 'empty' };
@@ -83,9 +106,10 @@ config.resolver.resolveRequest = (context, name, platform) => {
     return context.resolveRequest({ ...context, originModulePath: HERE }, name, platform);
   if (isFormerPalette(context.originModulePath, name))
     return { type: 'sourceFile', filePath: FORMER_COLOURS };
-  if (isNativeNavigator(context.originModulePath, name))
-    return { type: 'sourceFile', filePath: NO_NATIVE_NAVIGATORS };
+  if (isReplacedInRouter(context.originModulePath, name))
+    return { type: 'sourceFile', filePath: ROUTER_STAND_INS };
   if (isTabBar(context.originModulePath, name)) return { type: 'sourceFile', filePath: TAB_BAR_HEIGHT };
+  if (isAllOfNative(context.originModulePath, name)) return { type: 'sourceFile', filePath: NATIVE_PARTS };
   if (name === 'tslib') return { type: 'sourceFile', filePath: TSLIB };
   if (name === ICON_FONT) return { type: 'sourceFile', filePath: ICON_SET };
   return context.resolveRequest(context, name, platform);

@@ -47,6 +47,29 @@ ${faces.join('\n')}
 @media (prefers-color-scheme:dark){#frame{${inks(LAMP)}}}
 `;
 
+/** The parts of the program that a place asks for once its first scripts have run. */
+const PARTS = {
+  '/today': ['today-screen'],
+  '/reach': ['reach-screen'],
+  '/goods': ['goods-screen'],
+  '/check': ['check-parts'],
+  '/settings': ['settings-screen'],
+  '/guide': ['guide-screen'],
+};
+
+/** Has the browser fetch the parts of a place, and the shop it opens with, beside the scripts that ask for them. */
+const partsOf = (dist, path) => {
+  const scripts = join('_expo', 'static', 'js', 'web');
+  const files = readdirSync(join(dist, scripts));
+  return [...(PARTS[path] ?? []), 'demo-shop'].map((part) => {
+    const file = files.find(
+      (one) => one.startsWith(`${part}-`) && /^[0-9a-f]{32}\.js$/.test(one.slice(part.length + 1)),
+    );
+    if (!file) throw new Error(`there is no file of the part ${part}`);
+    return `<link rel="prefetch" as="script" href="/${scripts}/${file}">`;
+  });
+};
+
 const link = (here, { name, path }) =>
   `<a href="${path}"${here === path ? ' aria-current="page"' : ''}>${name}</a>`;
 
@@ -84,7 +107,8 @@ export const writeFrames = async (dist) => {
     const name = `${page.path.slice(1)}.html`;
     const inside = `<style>${style}</style>${frameOf(page, PLACES, ABOUT)}`;
     const titled = html.replace(/<title>[^<]*/, `<title>${page.name} · Emporos`);
-    writeFileSync(join(dist, name), titled.replace(PLACE, `<div id="root">${inside}</div>`));
+    const ahead = titled.replace('</head>', `${partsOf(dist, page.path).join('')}</head>`);
+    writeFileSync(join(dist, name), ahead.replace(PLACE, `<div id="root">${inside}</div>`));
     return name;
   });
 };

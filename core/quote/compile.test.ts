@@ -11,13 +11,7 @@ import {
   makeYard,
   makeZone,
 } from '../testing/book.ts';
-import { answersAtOnce } from '../../carriers/stand-ins.ts';
-import { demoBook } from '../../demo/book.ts';
-import { demoCatalogue } from '../../demo/goods.ts';
-import { demoTestOrders } from '../../demo/test-orders.ts';
-import { readBook } from '../formats/read.ts';
-import { oneChange } from '../testing/one-change.ts';
-import { compile, type CompiledBook } from './compile.ts';
+import { compile } from './compile.ts';
 import { makeParts, type PartName } from './compiled-parts.ts';
 import { quote } from './quote.ts';
 
@@ -41,24 +35,6 @@ describe('compiling again', () => {
     expect(edited.zones).not.toBe(first.zones);
     expect(edited.services[0]?.byZone.get('country')).toBe(first.services[0]?.byZone.get('country'));
     expect(quote(edited, makeRequest()).withheld[0]?.code).toBe('no-zone');
-  });
-
-  test('after changes all over the demo gives what compiling all anew gives, and the demo again after it', () => {
-    const parts = makeParts();
-    const requests = demoTestOrders.slice(0, 3).map(({ request }) => request);
-    const quotesOf = (compiled: CompiledBook): string =>
-      JSON.stringify(requests.map((request) => quote(compiled, request)));
-    const before = quotesOf(compile(demoBook, demoCatalogue, answersAtOnce, parts));
-    const unlike = oneChange<Book>(demoBook)
-      .filter((_, at) => at % 6 === 0)
-      .filter(({ value }) => readBook(value).ok)
-      .filter(
-        ({ value }) =>
-          quotesOf(compile(value, demoCatalogue, answersAtOnce, parts)) !==
-          quotesOf(compile(value, demoCatalogue, answersAtOnce)),
-      );
-    expect(unlike.map(({ path }) => path.join('.'))).toEqual([]);
-    expect(quotesOf(compile(demoBook, demoCatalogue, answersAtOnce, parts))).toBe(before);
   });
 
   test('without the parts of before makes all anew', () => {

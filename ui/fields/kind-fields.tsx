@@ -7,7 +7,7 @@ import {
   sizeFigure,
   type DisplayFormat,
 } from '../../core/words/figure.ts';
-import { countryName } from '../places/places.ts';
+import { countryName } from '../../core/words/country-name.ts';
 import { selectDisplayFormat } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { DraftField, type DraftFieldProps, type Read } from './draft-field.tsx';

@@ -1,5 +1,6 @@
 import { iso31661 } from 'iso-3166';
-import { countryName, loadWorldPlaces } from '../places/places.ts';
+import { countryName } from '../../core/words/country-name.ts';
+import { loadWorldPlaces } from '../places/places.ts';
 import { readCountries, readCountry, readSubdivision } from './readers.ts';
 
 beforeAll(loadWorldPlaces);

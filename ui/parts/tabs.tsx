@@ -39,7 +39,12 @@ const bringIntoRow = (tab: HTMLElement | null): void => {
 export const Tabs = <V extends string>({ label, value, options, onChange, bleed = 0 }: Props<V>) => {
   const style = useStyles(styles);
   const here = useRef<View>(null);
-  useEffect(() => bringIntoRow(here.current as unknown as HTMLElement | null), [value]);
+  const shown = useRef(options[0]?.value);
+  useEffect(() => {
+    // The first is in sight by itself: the page is not measured before it is drawn.
+    if (value !== shown.current) bringIntoRow(here.current as unknown as HTMLElement | null);
+    shown.current = value;
+  }, [value]);
   return (
     <View style={[style.rule, { marginHorizontal: -bleed }]}>
       <ScrollView

@@ -1,6 +1,7 @@
 import type { Region } from '../../core/model/place.ts';
 import { groupNamed } from './country-groups.ts';
-import { countryName, loadedPlaces } from './places.ts';
+import { countryName } from '../../core/words/country-name.ts';
+import { loadedPlaces } from './places.ts';
 
 /** Codes that the platform names although they are no countries. */
 const NO_COUNTRIES = new Set(['EU', 'EZ', 'UN', 'QO', 'XA', 'XB', 'ZZ']);

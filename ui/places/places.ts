@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { countryName } from '../../core/words/country-name.ts';
 import { countryGroups, type CountryGroup } from './country-groups.ts';
 
 export interface NamedPlace {
@@ -17,10 +18,6 @@ export interface WorldPlaces {
 }
 
 const byName = (a: NamedPlace, b: NamedPlace): number => a.name.localeCompare(b.name, 'en');
-const countryNames = new Intl.DisplayNames(['en'], { type: 'region' });
-
-/** A country's name in English, or its code where it has none. */
-export const countryName = (code: string): string => countryNames.of(code) ?? code;
 
 let loading: Promise<WorldPlaces> | null = null;
 let loaded: WorldPlaces | null = null;

@@ -1,5 +1,6 @@
 import type { PlaceNames } from '../../core/place/region-phrase.ts';
-import { countryName, subdivisionName, useWorldPlaces } from './places.ts';
+import { countryName } from '../../core/words/country-name.ts';
+import { subdivisionName, useWorldPlaces } from './places.ts';
 
 const byName: PlaceNames = (code) => (code.includes('-') ? subdivisionName(code) : countryName(code));
 const regionsByCode: PlaceNames = (code) => (code.includes('-') ? code : countryName(code));

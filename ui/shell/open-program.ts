@@ -55,16 +55,22 @@ const untilDemo = (store: AppStore, closed: AbortSignal): Promise<void> =>
     closed.addEventListener('abort', stop);
   });
 
-/** The demo's past orders and its edition, which come after the page, and not to a shop of somebody's own. */
+/** Lets the page be drawn, and a press be answered, before work that nobody waits for goes on. */
+const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+
+/** The demo's orders and its edition, which come after the page, and not to a shop of somebody's own. */
 const addDemoOrders = async (store: AppStore, closed: AbortSignal): Promise<void> => {
   await untilDemo(store, closed);
-  const [{ demoOrders, demoEdition }, demo] = await Promise.all([
+  const [{ demoOpenOrders, demoPastOrders, demoEdition }, demo] = await Promise.all([
     import('../state/demo-orders.ts'),
     loadDemoShop(),
   ]);
   const now = momentNow();
-  store.dispatch(demoOrdersCame(demoOrders(now, demo)));
+  const open = demoOpenOrders(now, demo);
+  store.dispatch(demoOrdersCame(open));
   store.dispatch(demoEditionCame(demoEdition(now, demo)));
+  const past = await demoPastOrders(now, nextTask);
+  if (!closed.aborted) store.dispatch(demoOrdersCame([...past, ...open]));
 };
 
 /** Has the test orders run beside the page after every change, until the program is closed. */

@@ -5,11 +5,31 @@ import { movedUpTo, pastOrdersOf, type OrdersFile } from '../../demo/past-orders
 import type { Edition } from '../../core/formats/edition.ts';
 import type { Workbook } from './workbook.ts';
 
-/** The made-up orders of the demo shop: a year of them, and those that have to be handed over from today on. */
-export const demoOrders = (now: string, { book, catalogue }: Workbook): PastOrder[] => {
-  const past = pastOrdersOf(movedUpTo(file as unknown as OrdersFile, now));
-  return [...past, ...openDemoOrders(book, catalogue, now)];
+/** How many orders are made in one go: some milliseconds of a slow phone. */
+const AT_ONCE = 400;
+
+const goOn = (): Promise<void> => Promise.resolve();
+
+/**
+ * The made-up orders of the demo shop in the year before, oldest first. `pause` is waited for between one lot and the
+ * next, so that others can go first.
+ */
+export const demoPastOrders = async (
+  now: string,
+  pause: () => Promise<void> = goOn,
+): Promise<PastOrder[]> => {
+  const { rows, ...alike } = movedUpTo(file as unknown as OrdersFile, now);
+  const made: PastOrder[] = [];
+  for (let from = 0; from < rows.length; from += AT_ONCE) {
+    await pause();
+    made.push(...pastOrdersOf({ ...alike, rows: rows.slice(from, from + AT_ONCE) }));
+  }
+  return made;
 };
+
+/** The orders of the demo shop that have to be handed over from today on. */
+export const demoOpenOrders = (now: string, { book, catalogue }: Workbook): PastOrder[] =>
+  openDemoOrders(book, catalogue, now);
 
 const LIVE_SINCE_DAYS = 31;
 const DAY_MS = 86_400_000;

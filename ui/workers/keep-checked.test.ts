@@ -1,6 +1,6 @@
 import { touchesShown } from '../state/check.ts';
 import { edit } from '../state/draft.ts';
-import { demoOrders } from '../state/demo-orders.ts';
+import { demoPastOrders } from '../state/demo-orders.ts';
 import { demoOrdersCame } from '../state/orders.ts';
 import { demoStore } from '../testing/store.tsx';
 import { makeChecker } from './checker.ts';
@@ -21,7 +21,7 @@ test('the checker is handed what changed, and past orders only where what adjust
   await settle();
   expect(taken).toEqual([['book', 'catalogue', 'entries', 'lists', 'testOrders']]);
 
-  const orders = demoOrders(new Date().toISOString(), store.getState().draft.workbook);
+  const orders = await demoPastOrders(new Date().toISOString());
   store.dispatch(demoOrdersCame(orders.slice(-200)));
   await settle();
   expect(taken).toHaveLength(1);

@@ -13,7 +13,7 @@ import { currencyDecimals, type DisplayFormat } from '../../../core/words/figure
 import { optional, readMeasure, readMoney, readName, readPercent, readSpans } from '../../fields/readers.ts';
 import { located } from '../../places/use-gazetteer.ts';
 import { codeForm, isWholeCode } from '../../places/whole-code.ts';
-import { countryName } from '../../places/places.ts';
+import { countryName } from '../../../core/words/country-name.ts';
 
 /** The answers to the five questions as they are typed. */
 export interface BeginValues {

@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Segments } from '../../parts/segments.tsx';
-import { countryName, useWorldPlaces } from '../../places/places.ts';
+import { countryName } from '../../../core/words/country-name.ts';
+import { useWorldPlaces } from '../../places/places.ts';
 import { CURRENCIES, currencyName, TIME_ZONES } from '../../places/money-and-time.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { Check } from '../../parts/check.tsx';

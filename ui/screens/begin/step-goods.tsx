@@ -8,7 +8,7 @@ import {
   type GoodsKind,
 } from '../../../core/begin/first-book.ts';
 import { Check } from '../../parts/check.tsx';
-import { countryName } from '../../places/places.ts';
+import { countryName } from '../../../core/words/country-name.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { Answer, beginStyles, FaultText, Why, type StepProps } from './begin-parts.tsx';
 

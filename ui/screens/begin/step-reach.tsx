@@ -2,7 +2,8 @@ import { View } from 'react-native';
 import { Chooser } from '../../parts/chooser.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { countryName, useWorldPlaces } from '../../places/places.ts';
+import { countryName } from '../../../core/words/country-name.ts';
+import { useWorldPlaces } from '../../places/places.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { beginStyles, FaultText, Why, type StepProps } from './begin-parts.tsx';
 

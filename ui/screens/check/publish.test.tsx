@@ -1,6 +1,6 @@
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import type { Problem } from '../../../core/model/problem.ts';
-import { demoEdition, demoOrders } from '../../state/demo-orders.ts';
+import { demoEdition, demoOpenOrders, demoPastOrders } from '../../state/demo-orders.ts';
 import { demoShop } from '../../state/demo-shop.ts';
 import { edit } from '../../state/draft.ts';
 import { demoEditionCame, editionPublished } from '../../state/editions.ts';
@@ -85,7 +85,9 @@ const settle = (): Promise<void> => act(() => jest.advanceTimersByTimeAsync(2_00
 const open = async (part: string): Promise<AppStore> => {
   goTo({ pathname: '/check', params: { part } });
   const store = demoStore();
-  store.dispatch(demoOrdersCame(demoOrders(NOW, demoShop()).slice(-213)));
+  store.dispatch(
+    demoOrdersCame([...(await demoPastOrders(NOW)).slice(-200), ...demoOpenOrders(NOW, demoShop())]),
+  );
   store.dispatch(demoEditionCame(demoEdition(NOW, demoShop())));
   stop = keepChecked(store, makeChecker());
   renderOver(store, <CheckScreen />);

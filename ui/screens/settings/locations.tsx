@@ -22,7 +22,7 @@ import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
 import { Opened } from '../../parts/opened.tsx';
-import { countryName } from '../../places/places.ts';
+import { countryName } from '../../../core/words/country-name.ts';
 import { Actions } from '../../parts/actions.tsx';
 import { fieldsOf } from '../../fields/fields-of.ts';
 

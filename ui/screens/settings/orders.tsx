@@ -10,7 +10,7 @@ import { momentText } from '../../parts/dates.ts';
 import { OrderDetails } from '../../parts/order-details.tsx';
 import { useKeepAsTestOrder } from '../../parts/keep-as-test-order.ts';
 import { TextAction } from '../../parts/text-action.tsx';
-import { countryName } from '../../places/places.ts';
+import { countryName } from '../../../core/words/country-name.ts';
 import { selectDisplayFormat, selectOrdersInTime } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';

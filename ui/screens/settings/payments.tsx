@@ -8,7 +8,7 @@ import { DraftField } from '../../fields/draft-field.tsx';
 import { readCountries } from '../../fields/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { countryName } from '../../places/places.ts';
+import { countryName } from '../../../core/words/country-name.ts';
 import { edit } from '../../state/draft.ts';
 import { messageShown } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';

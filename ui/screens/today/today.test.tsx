@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import { demoEditionCame } from '../../state/editions.ts';
-import { demoEdition, demoOrders } from '../../state/demo-orders.ts';
+import { demoEdition, demoOpenOrders, demoPastOrders } from '../../state/demo-orders.ts';
 import { demoShop } from '../../state/demo-shop.ts';
 import { demoOrdersCame } from '../../state/orders.ts';
 import { selectPastOrders } from '../../state/selectors.ts';
@@ -25,7 +25,7 @@ const open = async (): Promise<AppStore> => {
   jest.setSystemTime(new Date(NOW));
   goTo('/today');
   const store = demoStore();
-  store.dispatch(demoOrdersCame(demoOrders(NOW, demoShop())));
+  store.dispatch(demoOrdersCame([...(await demoPastOrders(NOW)), ...demoOpenOrders(NOW, demoShop())]));
   store.dispatch(demoEditionCame(demoEdition(NOW, demoShop())));
   renderOver(store, <TodayScreen />);
   await act(async () => {

@@ -6,7 +6,7 @@ import { countFigure, moneyFigure, weightFigure } from '../../../../core/words/f
 import { askCarriers } from '../../../carriers/reach-carriers.ts';
 import { sampleQuestion } from '../../../carriers/sample-question.ts';
 import { MeasureField } from '../../../fields/kind-fields.tsx';
-import { countryName } from '../../../places/places.ts';
+import { countryName } from '../../../../core/words/country-name.ts';
 import { selectSamplePlaces, type SamplePlace } from './sample-places.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';

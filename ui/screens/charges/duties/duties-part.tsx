@@ -3,7 +3,7 @@ import { Text } from 'react-native-paper';
 import type { DutyRules } from '../../../../core/model/tax.ts';
 import { MoneyField } from '../../../fields/kind-fields.tsx';
 import { DraftField } from '../../../fields/draft-field.tsx';
-import { countryName } from '../../../places/places.ts';
+import { countryName } from '../../../../core/words/country-name.ts';
 import { readCountries } from '../../../fields/readers.ts';
 import { Section } from '../../../parts/section.tsx';
 import { Segments } from '../../../parts/segments.tsx';

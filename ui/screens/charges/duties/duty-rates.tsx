@@ -13,7 +13,7 @@ import { CountryField, MoneyField, PercentField } from '../../../fields/kind-fie
 import { DraftField, type Read } from '../../../fields/draft-field.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { countryName } from '../../../places/places.ts';
+import { countryName } from '../../../../core/words/country-name.ts';
 import { edit } from '../../../state/draft.ts';
 import { messageShown } from '../../../state/session.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';

@@ -1,0 +1,17 @@
+/** What the router uses of React Native, in the place of all of it (see metro.config.js). */
+export {
+  ActivityIndicator,
+  Animated,
+  AppRegistry,
+  I18nManager,
+  Image,
+  Linking,
+  Platform,
+  Pressable,
+  ScrollView,
+  StyleSheet,
+  Text,
+  TextInput,
+  useColorScheme,
+  View,
+} from 'react-native';
