@@ -1,27 +1,32 @@
 /** Dates and moments as the preview writes them, in English. */
 
-const format = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>
-  new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...options });
+/** Writes moments in one way; its rules are read at the first of them, which takes longer than all that follow. */
+const writer = (options: Intl.DateTimeFormatOptions): ((moment: Date) => string) => {
+  let format: Intl.DateTimeFormat | undefined;
+  return (moment) => (format ??= new Intl.DateTimeFormat('en-GB', options)).format(moment);
+};
 
-const WEEKDAY_DAY = format({ weekday: 'short', day: 'numeric' });
-const WEEKDAY_DAY_MONTH = format({ weekday: 'short', day: 'numeric', month: 'short' });
+/** The same for local dates, which are no moments. */
+const dateWriter = (options: Intl.DateTimeFormatOptions): ((date: string) => string) => {
+  const write = writer({ timeZone: 'UTC', ...options });
+  return (date) => write(new Date(`${date}T00:00:00Z`)).replace(',', '');
+};
 
-const dateAt = (date: string): Date => new Date(`${date}T00:00:00Z`);
-const plain = (text: string): string => text.replace(',', '');
+const weekdayDay = dateWriter({ weekday: 'short', day: 'numeric' });
+const weekdayDayMonth = dateWriter({ weekday: 'short', day: 'numeric', month: 'short' });
 
 /** 'Thu 26 to Mon 30 Nov', or 'Thu 26 Nov' where both ends are one day. */
 export const dateSpan = (earliest: string, latest: string): string => {
-  const last = plain(WEEKDAY_DAY_MONTH.format(dateAt(latest)));
+  const last = weekdayDayMonth(latest);
   if (earliest === latest) return last;
   const sameMonth = earliest.slice(0, 7) === latest.slice(0, 7);
-  return `${plain((sameMonth ? WEEKDAY_DAY : WEEKDAY_DAY_MONTH).format(dateAt(earliest)))} to ${last}`;
+  return `${(sameMonth ? weekdayDay : weekdayDayMonth)(earliest)} to ${last}`;
 };
 
 /** 'Tue 24 Nov, 10:15', from a local date and time. */
-export const momentText = (date: string, time: string): string =>
-  `${plain(WEEKDAY_DAY_MONTH.format(dateAt(date)))}, ${time}`;
+export const momentText = (date: string, time: string): string => `${weekdayDayMonth(date)}, ${time}`;
 
-const DAY_TIME = new Intl.DateTimeFormat('en-GB', {
+const dayTime = writer({
   day: 'numeric',
   month: 'short',
   year: 'numeric',
@@ -30,14 +35,12 @@ const DAY_TIME = new Intl.DateTimeFormat('en-GB', {
 });
 
 /** '25 Nov 2026, 09:00': a moment as this device's clock has it. */
-export const dayTimeText = (instant: string): string => DAY_TIME.format(new Date(instant));
-
-const DAY_MONTH_YEAR = format({ day: 'numeric', month: 'short', year: 'numeric' });
+export const dayTimeText = (instant: string): string => dayTime(new Date(instant));
 
 /** '26 Nov 2026', from a local date. */
-export const dayText = (date: string): string => DAY_MONTH_YEAR.format(dateAt(date));
+export const dayText = dateWriter({ day: 'numeric', month: 'short', year: 'numeric' });
 
-const MONTH_YEAR = format({ month: 'long', year: 'numeric' });
+const monthYear = dateWriter({ month: 'long', year: 'numeric' });
 
 /** 'November 2026' of '2026-11'. */
-export const monthText = (month: string): string => MONTH_YEAR.format(dateAt(`${month}-01`));
+export const monthText = (month: string): string => monthYear(`${month}-01`);

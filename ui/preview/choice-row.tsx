@@ -10,6 +10,7 @@ import { Press } from '../parts/press.tsx';
 import { Later } from '../parts/later.tsx';
 import { choiceToggled } from '../state/session.ts';
 import { useAppDispatch } from '../state/store.ts';
+import { keptTogether } from '../theme/kept-together.ts';
 import { useStyles } from '../theme/styles.ts';
 import { figure, note } from '../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../theme/tokens.ts';
@@ -91,7 +92,7 @@ const Row = (props: Props) => {
               {choice.name}
               {gained ? <Text style={style.note}> now offered</Text> : null}
             </Text>
-            <Text style={style.note}>{notesOf(props)}</Text>
+            <Text style={style.note}>{keptTogether(notesOf(props))}</Text>
             <StandingMark one={choice} />
           </View>
           <Money amount={choice.charge} decimals={decimals} before={before} />

@@ -6,6 +6,7 @@ import type { Rate, Service } from '../../../core/model/rate.ts';
 import type { DisplayFormat } from '../../../core/words/figure.ts';
 import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
+import { keptTogether } from '../../theme/kept-together.ts';
 import { useStyles } from '../../theme/styles.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { usePlaceNames } from '../../places/use-place-names.ts';
@@ -44,7 +45,7 @@ const BoardCell = ({ words, label, open, selected, onPress, flex }: CellProps) =
           {isChecking ? <TickBox on={selected} /> : null}
           <View style={style.words}>
             <Text style={[style.figure, style[words.kind]]}>{words.main}</Text>
-            {words.note === '' ? null : <Text style={style.note}>{words.note}</Text>}
+            {words.note === '' ? null : <Text style={style.note}>{keptTogether(words.note)}</Text>}
           </View>
         </View>
       </Press>

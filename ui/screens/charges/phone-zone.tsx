@@ -8,6 +8,7 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { selectClosedZones, selectRatesByCell, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
+import { keptTogether } from '../../theme/kept-together.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
 import { TOUCH, type Inks } from '../../theme/tokens.ts';
@@ -65,7 +66,7 @@ const PhoneCell = ({
         <View style={style.item}>
           <View style={style.left}>
             <Text>{service.name}</Text>
-            {words.note === '' ? null : <Text style={style.quiet}>{words.note}</Text>}
+            {words.note === '' ? null : <Text style={style.quiet}>{keptTogether(words.note)}</Text>}
           </View>
           <Text style={[style.figure, style[words.kind]]}>{words.main}</Text>
         </View>

@@ -7,6 +7,7 @@ import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectServedCompiled } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { keptTogether } from '../../theme/kept-together.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note, smallFigure } from '../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../theme/tokens.ts';
@@ -50,7 +51,7 @@ export const OrderRow = ({ open: { order, due, late } }: { open: OpenOrder }) =>
               <Text style={style.name} numberOfLines={1}>
                 {number} {recipient}
               </Text>
-              <Text style={style.note}>{facts}</Text>
+              <Text style={style.note}>{keptTogether(facts)}</Text>
               <Text style={late ? style.late : style.note}>
                 {late ? 'late: ' : ''}
                 {STATUS_WORDS[status]}
