@@ -9,7 +9,7 @@ import { amountOf, type ChargeStep } from './charge.ts';
 import { carrierOutcome, type CarrierOffer, type CarrierOutcome } from './carrier-offers.ts';
 import type { CompiledRate } from './compile.ts';
 import { distanceFrom, type OrderContext } from './order-context.ts';
-import { remarking, withhold, type Outcome, type Way } from './outcome.ts';
+import { isPriced, remarking, withhold, type Outcome, type Way } from './outcome.ts';
 import { settle } from './settle.ts';
 import { freeFromOf, shippingSteps, shippingTimes, taxesOf } from './shipping.ts';
 
@@ -110,10 +110,6 @@ const byFallback = ({ order, rate, account }: CarrierRun, found: FallbackOutcome
   const outcome = settle(order, { way, steps, taxes }, () => shippingTimes(order, rate.rate.transit));
   return isPriced(outcome) ? remarking(outcome, { fallback: way.name }) : outcome;
 };
-
-/** Whether a way had a charge, though its import charges may withhold it. */
-const isPriced = ({ choices, withheld }: Outcome): boolean =>
-  choices.length > 0 || withheld.every(({ code }) => code === 'duty-unknown');
 
 const offerSteps = ({ order, rate, account }: CarrierRun, offer: CarrierOffer): ChargeStep[] => {
   const { code, freeFrom } = offer.service;

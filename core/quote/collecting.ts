@@ -22,7 +22,7 @@ const farRefusal = (
 };
 
 const pointRefusal = (
-  { compiled, place, reach: { stop, closed }, basket }: OrderContext,
+  { compiled, place, reach: { stop, closed }, basket, groups }: OrderContext,
   { point, limits }: CompiledPickup,
   distance: number | null,
 ): Refusal | null => {
@@ -31,7 +31,7 @@ const pointRefusal = (
   if (!point.active) return { code: 'rate-off', say: { code: 'pickup-off', point: point.name } };
   if (place && closed) return notSoldThere(place);
   return (
-    nearbyRefusal(compiled.groups, basket.physical, 'pickup', point) ??
+    nearbyRefusal(groups, basket.physical, 'pickup', point) ??
     limitRefusal(limits, basket.travels, basket.subtotal) ??
     minimumRefusal(point.minSubtotal, basket.subtotal) ??
     farRefusal(point.maxDistance, distance, place !== null)

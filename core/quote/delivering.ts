@@ -38,7 +38,7 @@ const areaRefusal = (
   if (!area.active) return { code: 'rate-off', say: { code: 'area-off', area: area.name } };
   return (
     outsideRefusal(order, compiled, found.get(area.locationId)) ??
-    nearbyRefusal(order.compiled.groups, basket.physical, 'delivery', area) ??
+    nearbyRefusal(order.groups, basket.physical, 'delivery', area) ??
     limitRefusal(limits, basket.travels, basket.subtotal)
   );
 };

@@ -26,20 +26,19 @@ const barrier = (
   return isKept || neverZones?.includes(zone.id) ? 'zone' : null;
 };
 
-/** The first group, of the first good that has one, for which something is found to be in its way. */
-const firstBarred = <T>(
-  groups: GroupIndex,
-  lines: readonly BasketLine[],
-  inTheWay: (group: HandlingGroup) => T | null,
-): { group: HandlingGroup; found: T } | null => {
+const NO_GROUPS: readonly HandlingGroup[] = [];
+
+/** The groups that goods are in, each once, in the order of the goods. */
+export const groupsOf = (index: GroupIndex, lines: readonly BasketLine[]): readonly HandlingGroup[] => {
+  let found: HandlingGroup[] | null = null;
   for (const { good } of lines) {
-    for (const id of good.groupIds ?? []) {
-      const group = groups.get(id);
-      const found = group ? inTheWay(group) : null;
-      if (group && found !== null) return { group, found };
+    if (!good.groupIds) continue;
+    for (const id of good.groupIds) {
+      const group = index.get(id);
+      if (group && !found?.includes(group)) (found ??= []).push(group);
     }
   }
-  return null;
+  return found ?? NO_GROUPS;
 };
 
 type NotAllowed = Extract<Message, { code: 'goods-not-allowed' }>;
@@ -63,27 +62,25 @@ const notAllowed = (
  * first group at fault is the one that is told. Goods without a group travel by anything.
  */
 export const groupRefusal = (
-  groups: GroupIndex,
+  groups: readonly HandlingGroup[],
   lines: readonly BasketLine[],
   service: Service,
   zone: Zone,
 ): Refusal | null => {
-  if (groups.size === 0) return null;
-  const barred = firstBarred(groups, lines, (group) => barrier(group, service, zone));
-  if (!barred) return null;
-  const { group, found } = barred;
-  return notAllowed(group, lines, found, found === 'service' ? service.name : zone.name);
+  for (const group of groups) {
+    const found = barrier(group, service, zone);
+    if (found) return notAllowed(group, lines, found, found === 'service' ? service.name : zone.name);
+  }
+  return null;
 };
 
 /** The refusal for goods of which some handling group may not be delivered in an area, or collected at a point, naming them. */
 export const nearbyRefusal = (
-  groups: GroupIndex,
+  groups: readonly HandlingGroup[],
   lines: readonly BasketLine[],
   by: 'delivery' | 'pickup',
   { id, name }: { id: string; name: string },
 ): Refusal | null => {
-  if (groups.size === 0) return null;
-  const barred = firstBarred(groups, lines, (group) => (lets(group[by], id) ? null : group[by]));
-  if (!barred) return null;
-  return notAllowed(barred.group, lines, by, barred.found === 'none' ? '' : name);
+  const barred = groups.find((group) => !lets(group[by], id));
+  return barred ? notAllowed(barred, lines, by, barred[by] === 'none' ? '' : name) : null;
 };

@@ -6,7 +6,7 @@ import { amountOf } from './charge.ts';
 import { collectAt } from './collecting.ts';
 import { deliverBy } from './delivering.ts';
 import type { OrderContext } from './order-context.ts';
-import type { Outcome } from './outcome.ts';
+import { isPriced, type Outcome } from './outcome.ts';
 import { shipBy } from './services.ts';
 import { taxesOf } from './shipping.ts';
 import type { CompiledRate, CompiledService } from './compile.ts';
@@ -80,6 +80,5 @@ export const choicesOfOneWay = (
         : pickupId !== undefined
           ? byPickup(order, pickupId)
           : [];
-  const [first] = outcomes;
-  return first && outcomes.length === 1 ? first.choices : outcomes.flatMap(({ choices }) => choices);
+  return outcomes.flatMap((outcome) => (isPriced(outcome) ? outcome.choices : []));
 };

@@ -3,6 +3,7 @@ import { measureBasket } from '../basket/basket.ts';
 import { taxesAt, taxOn } from '../duty/tax.ts';
 import type { CarrierAnswer } from '../model/carrier.ts';
 import type { Result } from '../model/fault.ts';
+import type { HandlingGroup } from '../model/good.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { TaxRate } from '../model/tax.ts';
 import type { Packing } from '../pack/packing.ts';
@@ -13,6 +14,7 @@ import type { BookedCount } from '../time/booked.ts';
 import type { CompiledAccount } from './account.ts';
 import type { CompiledBook } from './compile.ts';
 import { reachOf, type Reach } from './destination.ts';
+import { groupsOf } from './groups.ts';
 import { placedDay } from './placed-day.ts';
 
 /** All that one order is asked and measures, worked out once; rules look at nothing else. */
@@ -24,6 +26,8 @@ export interface OrderContext extends AdjustedOrder {
   goodsTax: number;
   /** The taxes on charges at the destination. */
   taxes: readonly TaxRate[];
+  /** The handling groups that its goods are in. */
+  groups: readonly HandlingGroup[];
   /** Where the order leaves from, and when it does. */
   departures: Departure | null;
   handOver: HandOver | null;
@@ -87,6 +91,7 @@ export const checkedContext = (compiled: CompiledBook, request: QuoteRequest): R
     distance: distanceFrom(compiled.book.locations[0], request),
     goodsTax: taxOn(basket.subtotal, taxesAt(compiled.taxes.goods, place), pricesIncludeTax),
     taxes: taxesAt(compiled.taxes.charges, place),
+    groups: groupsOf(compiled.groups, basket.physical),
     departures: compiled.departures,
     handOver: compiled.departures?.handOver(request.placedAt) ?? null,
     answers: NO_ANSWERS,

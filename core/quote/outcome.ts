@@ -40,35 +40,36 @@ export interface Remarks {
   dutiable?: string;
 }
 
-/** What becomes of one way: a choice, one for each of two terms, or why there is none. */
-export interface Outcome {
+/** A way that has a charge: a choice, or one for each of two terms of import, of which DDP may be withheld. */
+export interface Priced {
   choices: readonly Choice[];
-  withheld: readonly WithheldChoice[];
-  remarks?: Remarks;
+  withheld: WithheldChoice | null;
+  remarks: Remarks | null;
 }
 
-const NONE: readonly never[] = [];
+/** What becomes of one way: its charge, or why it is not offered. */
+export type Outcome = Priced | WithheldChoice;
+
+/** Whether a way has a charge. */
+export const isPriced = (outcome: Outcome): outcome is Priced => !(outcome instanceof WithheldChoice);
 
 /** A way that is not offered, and why. */
 export const withhold = (
   { id, kind, name, source, told }: Omit<Way, 'of'>,
   { code, say, from = source, message }: Refusal,
   display: DisplayFormat,
-): Outcome => {
+): WithheldChoice => {
   const tell = told.which === 'every' || told.codes.includes(code);
   const words = told.which === 'every' ? (message ?? told.message) : undefined;
-  return {
-    choices: NONE,
-    withheld: [new WithheldChoice(id, kind, name, code, from, say, display, tell, words)],
-  };
+  return new WithheldChoice(id, kind, name, code, from, say, display, tell, words);
 };
 
 /** A way that is offered as one choice. */
-export const offerAs = (choice: Choice): Outcome => ({ choices: [choice], withheld: NONE });
+export const offerAs = (choice: Choice): Priced => ({ choices: [choice], withheld: null, remarks: null });
 
-/** An outcome with more to remark on. */
-export const remarking = ({ choices, withheld, remarks }: Outcome, more: Remarks): Outcome => ({
-  choices,
-  withheld,
-  remarks: remarks ? { ...remarks, ...more } : more,
+/** The same with more to remark on. */
+export const remarking = (priced: Priced, more: Remarks): Priced => ({
+  choices: priced.choices,
+  withheld: priced.withheld,
+  remarks: { ...priced.remarks, ...more },
 });

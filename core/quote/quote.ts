@@ -14,7 +14,7 @@ import { collectAt } from './collecting.ts';
 import type { CompiledBook } from './compile.ts';
 import { deliverBy } from './delivering.ts';
 import { checkedContext, orderContext, withAnswers, type OrderContext } from './order-context.ts';
-import { NONE_TOLD, offerAs, withhold, type Outcome, type Way } from './outcome.ts';
+import { isPriced, NONE_TOLD, offerAs, withhold, type Outcome, type Way } from './outcome.ts';
 import { questionsOf } from './questions.ts';
 import { Quoted } from './quoted.ts';
 import { shipBy } from './services.ts';
@@ -52,8 +52,9 @@ const noticesOf = ({ compiled, basket }: OrderContext, outcomes: readonly Outcom
   const accounts = new Set<string>();
   const found: NoticeMessage[] = [];
   let country: string | undefined;
-  for (const { remarks } of outcomes) {
-    if (!remarks) continue;
+  for (const outcome of outcomes) {
+    if (!isPriced(outcome) || !outcome.remarks) continue;
+    const { remarks } = outcome;
     if (remarks.fallback !== undefined) services.push(remarks.fallback);
     if (remarks.sandbox !== undefined) accounts.add(remarks.sandbox);
     country ??= remarks.dutiable;
@@ -118,8 +119,11 @@ const quoteOrder = (order: OrderContext): Quote => {
   const choices: Choice[] = [];
   const withheld: Withheld[] = [];
   for (const outcome of outcomes) {
-    for (const choice of outcome.choices) choices.push(choice);
-    for (const one of outcome.withheld) withheld.push(one);
+    if (!isPriced(outcome)) withheld.push(outcome);
+    else {
+      for (const choice of outcome.choices) choices.push(choice);
+      if (outcome.withheld) withheld.push(outcome.withheld);
+    }
   }
   return new Quoted(compiled, basket, {
     currency: store.currency,

@@ -7,7 +7,7 @@ import { groupRefusal } from './groups.ts';
 
 /** Why a rate does not stand for an order before its price is looked at: off, channel, goods, limits; or null. */
 export const rateRefusal = (
-  { compiled, request, basket }: Pick<OrderContext, 'compiled' | 'request' | 'basket'>,
+  { request, basket, groups }: Pick<OrderContext, 'request' | 'basket' | 'groups'>,
   { rate, limits }: CompiledRate,
   service: Service,
   zone: Zone,
@@ -19,7 +19,7 @@ export const rateRefusal = (
     return { code: 'channel', say: { code: 'channel', channel: request.channel ?? null, channels } };
   }
   return (
-    groupRefusal(compiled.groups, basket.physical, service, zone) ??
+    groupRefusal(groups, basket.physical, service, zone) ??
     limitRefusal(limits, basket.travels, basket.subtotal)
   );
 };

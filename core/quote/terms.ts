@@ -79,13 +79,12 @@ export const offerByTerms = (
     of: terms === 'both' ? { ...choice.of, terms: of } : choice.of,
   });
   const dap = terms === 'DDP' ? [] : [{ ...withDap(choice, duties.rules, charges), ...named('DAP') }];
-  const remarks =
-    terms !== 'DDP' && duties.rules.show !== 'nothing' ? { remarks: { dutiable: country } } : {};
-  if (terms === 'DAP') return { choices: dap, withheld: [], ...remarks };
+  const remarks = terms !== 'DDP' && duties.rules.show !== 'nothing' ? { dutiable: country } : null;
+  if (terms === 'DAP') return { choices: dap, withheld: null, remarks };
   if (charges.ok) {
     const ddp = { ...withDdp(order, way, choice, charges), ...named('DDP') };
-    return { choices: [...dap, ddp], withheld: [], ...remarks };
+    return { choices: [...dap, ddp], withheld: null, remarks };
   }
-  const { withheld } = withhold({ ...way, id: idOf('DDP') }, unknownDuty(country, charges), display);
-  return { choices: dap, withheld, ...remarks };
+  const withheld = withhold({ ...way, id: idOf('DDP') }, unknownDuty(country, charges), display);
+  return { choices: dap, withheld, remarks };
 };
