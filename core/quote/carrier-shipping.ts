@@ -11,6 +11,7 @@ import type { CompiledRate } from './compile.ts';
 import { distanceFrom, type OrderContext } from './order-context.ts';
 import { isPriced, remarking, withhold, type Outcome, type Way } from './outcome.ts';
 import { settle } from './settle.ts';
+import { priceStep } from './charge-steps.ts';
 import { freeFromOf, shippingSteps, shippingTimes, taxesOf } from './shipping.ts';
 
 type FallbackOutcome = Extract<CarrierOutcome, { kind: 'fallback' }>;
@@ -92,20 +93,17 @@ const parcelRefusal = ({ basket }: OrderContext, parcels: Parcels): Refusal | nu
 const refusedBy = ({ order, rate, account }: CarrierRun, refusal: Refusal): Outcome =>
   withhold(rate.way, { ...refusal, from: refusal.from ?? account.source }, order.compiled.display);
 
-/** The fallback in place of the carrier's services; one with a name of its own has its own note only. */
+/** The way of a fallback: one with a name of its own has its own note only. */
+const fallbackWay = (way: Way, { label, note }: FallbackOutcome['fallback']): Way => {
+  if (label === undefined && note === undefined) return way;
+  return label === undefined ? { ...way, note } : { ...way, name: label, note };
+};
+
+/** The fallback in place of the carrier's services. */
 const byFallback = ({ order, rate, account }: CarrierRun, found: FallbackOutcome): Outcome => {
-  const { label, note } = found.fallback;
-  const way: Way = {
-    ...rate.way,
-    ...(label === undefined ? {} : { name: label, note: undefined }),
-    ...(note === undefined ? {} : { note }),
-  };
-  const steps = shippingSteps(
-    order.compiled.book.store,
-    rate.rate,
-    rate.source,
-    fallbackPrice(found, account),
-  );
+  const way = fallbackWay(rate.way, found.fallback);
+  // All but the price itself are those of the rate.
+  const steps = rate.steps.with(0, priceStep(fallbackPrice(found, account), rate.source));
   const taxes = taxesOf(order, rate.rate);
   const outcome = settle(order, { way, steps, taxes }, () => shippingTimes(order, rate.rate.transit));
   return isPriced(outcome) ? remarking(outcome, { fallback: way.name }) : outcome;

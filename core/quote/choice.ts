@@ -6,8 +6,12 @@ import type { OrderContext } from './order-context.ts';
 import type { Way } from './outcome.ts';
 import { paymentsFor } from './payments.ts';
 
-/** When an order is ready and there. */
-export type ChoiceTimes = Pick<Choice, 'ready' | 'arrives' | 'slots'>;
+/** When an order is ready and there, as far as that is known. */
+export interface ChoiceTimes {
+  ready?: Choice['ready'] | undefined;
+  arrives?: Choice['arrives'] | undefined;
+  slots?: Choice['slots'] | undefined;
+}
 
 /** How much more in the basket would make a charge free, where it is not; 0 where nothing would. Minor units. */
 const shortOf = (freeFrom: number | undefined, charge: number, subtotal: number): number =>

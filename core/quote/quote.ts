@@ -14,7 +14,7 @@ import { collectAt } from './collecting.ts';
 import type { CompiledBook } from './compile.ts';
 import { deliverBy } from './delivering.ts';
 import { checkedContext, orderContext, withAnswers, type OrderContext } from './order-context.ts';
-import { isPriced, NONE_TOLD, offerAs, withhold, type Outcome, type Way } from './outcome.ts';
+import { isPriced, NONE_TOLD, offerAs, withhold, type Outcome, type Remarks, type Way } from './outcome.ts';
 import { questionsOf } from './questions.ts';
 import { Quoted } from './quoted.ts';
 import { shipBy } from './services.ts';
@@ -45,20 +45,23 @@ class WordedNotice implements Notice {
   }
 }
 
+const NO_REMARKS: readonly Remarks[] = [];
+
+const remarksOf = (outcomes: readonly Outcome[]): readonly Remarks[] => {
+  let found: Remarks[] | null = null;
+  for (const one of outcomes) if (isPriced(one) && one.remarks) (found ??= []).push(one.remarks);
+  return found ?? NO_REMARKS;
+};
+
 /** What the whole quote remarks on, each thing once but for the services. */
 const noticesOf = ({ compiled, basket }: OrderContext, outcomes: readonly Outcome[]): Notice[] => {
   const { book, display } = compiled;
-  const services: string[] = [];
-  const accounts = new Set<string>();
+  const remarks = remarksOf(outcomes);
+  if (remarks.length === 0 && basket.assumed.length === 0) return [];
+  const services = remarks.flatMap(({ fallback }) => fallback ?? []);
+  const accounts = new Set(remarks.flatMap(({ sandbox }) => sandbox ?? []));
+  const country = remarks.find(({ dutiable }) => dutiable !== undefined)?.dutiable;
   const found: NoticeMessage[] = [];
-  let country: string | undefined;
-  for (const outcome of outcomes) {
-    if (!isPriced(outcome) || !outcome.remarks) continue;
-    const { remarks } = outcome;
-    if (remarks.fallback !== undefined) services.push(remarks.fallback);
-    if (remarks.sandbox !== undefined) accounts.add(remarks.sandbox);
-    country ??= remarks.dutiable;
-  }
   if (basket.assumed.length > 0) {
     const goods = basket.assumed.map(({ good }) => good.name);
     found.push({ code: 'weight-assumed', weight: book.store.defaultWeight ?? 0, goods });

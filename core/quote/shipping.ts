@@ -95,11 +95,8 @@ export const shippingTimes = (order: OrderContext, days: Rate['transit']): { ok:
   const { departures, handOver } = order;
   if (!handOver) return { ok: true };
   const transit = transitOf(order, days);
-  return {
-    ok: true,
-    ...(handOver.ready === undefined ? {} : { ready: handOver.ready }),
-    ...(transit && departures ? { arrives: departures.arrival(handOver.day, transit) } : {}),
-  };
+  const arrives = transit && departures ? departures.arrival(handOver.day, transit) : undefined;
+  return { ok: true, ready: handOver.ready, arrives };
 };
 
 /** A rate that prices by itself, for one order. */
