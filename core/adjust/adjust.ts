@@ -54,8 +54,14 @@ export type Adjusted =
   | { ok: true; entries: readonly Entry[]; isFree: boolean; terms?: DutyRules['terms'] | undefined }
   | { ok: false; refusal: Refusal };
 
+/** Those of the adjustments that are for a choice, in their order. */
+export const adjustmentsFor = (
+  adjustments: readonly CompiledAdjustment[],
+  subject: Subject,
+): readonly CompiledAdjustment[] => adjustments.filter(({ adjustment }) => isFor(adjustment, subject));
+
 /**
- * The adjustments in list order, on a charge of so many minor units, a line of the working each; one that adds
+ * The adjustments of a choice in list order, on a charge of so many minor units, a line of the working each; one that adds
  * for goods of which there are none has no line, unless it ends the list. One whose conditions
  * turn on an unknown weight or size, all others holding, withholds the choice: a surcharge that is
  * skipped would be money lost. `last` ends the list for a choice it touched.
@@ -63,7 +69,6 @@ export type Adjusted =
 export const adjust = (
   charge: number,
   adjustments: readonly CompiledAdjustment[],
-  subject: Subject,
   order: AdjustedOrder,
 ): Adjusted => {
   const entries: Entry[] = [];
@@ -72,7 +77,6 @@ export const adjust = (
   let terms: DutyRules['terms'] | undefined;
   for (const one of adjustments) {
     const { adjustment, tests } = one;
-    if (!isFor(adjustment, subject)) continue;
     const held = allHold(tests, order);
     if (held === false) continue;
     if (held !== true) return { ok: false, refusal: { ...held, from: one.source } };

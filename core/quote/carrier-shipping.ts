@@ -32,7 +32,9 @@ const measuredFrom = (
 
 /** The same order as it leaves from there. */
 const leavingFrom = (order: OrderContext, account: CompiledAccount, parcels: Parcels): OrderContext => ({
-  ...measuredFrom(order, account, parcels),
+  ...order,
+  parcels,
+  distance: distanceFrom(account.location, order.request),
   departures: account.departures,
   handOver: account.departures.handOver(order.request.placedAt),
 });

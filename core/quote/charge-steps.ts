@@ -6,7 +6,7 @@ import { NO_ENTRIES, oneEntry, refused } from '../price/entries.ts';
 import { countOf } from '../price/measure-order.ts';
 import type { Entry, PriceOf } from '../price/price-kind.ts';
 import { pointsOf, toMultiple } from '../price/rounding.ts';
-import { adjust, type Subject } from '../adjust/adjust.ts';
+import { adjust, adjustmentsFor, type CompiledAdjustment, type Subject } from '../adjust/adjust.ts';
 import type { ChargeStep } from './charge.ts';
 
 /** The steps that a charge is made of. Each kind of choice has its own list of them (docs/rating.md). */
@@ -57,11 +57,19 @@ export const rateHandlingStep = (handling: Handling, from: Source): ChargeStep =
 export const storeHandlingSteps = ({ handling }: Store): ChargeStep[] =>
   handling ? [handlingStep('store', handling, STORE)] : [];
 
-/** The adjustments that are for a choice, in their order. */
-export const adjustmentsStep = (subject: Subject): ChargeStep => ({
-  step: 'adjustment',
-  work: ({ running }, order) => adjust(running, order.compiled.adjustments, subject, order),
-});
+/** The adjustments that are for a choice, in their order; which they are is found once for each compiled book. */
+export const adjustmentsStep = (subject: Subject): ChargeStep => {
+  let all: readonly CompiledAdjustment[] = [];
+  let own = all;
+  return {
+    step: 'adjustment',
+    work: ({ running }, order) => {
+      const { adjustments } = order.compiled;
+      if (all !== adjustments) [all, own] = [adjustments, adjustmentsFor(adjustments, subject)];
+      return own.length === 0 ? NO_ENTRIES : adjust(running, own, order);
+    },
+  };
+};
 
 /** A subtotal that reaches the threshold makes the whole charge 0. */
 export const freeFromStep = (freeFrom: number, from: Source): ChargeStep => ({

@@ -45,18 +45,9 @@ class WordedNotice implements Notice {
   }
 }
 
-const NO_REMARKS: readonly Remarks[] = [];
-
-const remarksOf = (outcomes: readonly Outcome[]): readonly Remarks[] => {
-  let found: Remarks[] | null = null;
-  for (const one of outcomes) if (isPriced(one) && one.remarks) (found ??= []).push(one.remarks);
-  return found ?? NO_REMARKS;
-};
-
 /** What the whole quote remarks on, each thing once but for the services. */
-const noticesOf = ({ compiled, basket }: OrderContext, outcomes: readonly Outcome[]): Notice[] => {
+const noticesOf = ({ compiled, basket }: OrderContext, remarks: readonly Remarks[]): Notice[] => {
   const { book, display } = compiled;
-  const remarks = remarksOf(outcomes);
   if (remarks.length === 0 && basket.assumed.length === 0) return [];
   const services = remarks.flatMap(({ fallback }) => fallback ?? []);
   const accounts = new Set(remarks.flatMap(({ sandbox }) => sandbox ?? []));
@@ -121,12 +112,15 @@ const quoteOrder = (order: OrderContext): Quote => {
   const outcomes = outcomesOf(order);
   const choices: Choice[] = [];
   const withheld: Withheld[] = [];
+  const remarks: Remarks[] = [];
   for (const outcome of outcomes) {
-    if (!isPriced(outcome)) withheld.push(outcome);
-    else {
-      for (const choice of outcome.choices) choices.push(choice);
-      if (outcome.withheld) withheld.push(outcome.withheld);
+    if (!isPriced(outcome)) {
+      withheld.push(outcome);
+      continue;
     }
+    for (const choice of outcome.choices) choices.push(choice);
+    if (outcome.withheld) withheld.push(outcome.withheld);
+    if (outcome.remarks) remarks.push(outcome.remarks);
   }
   return new Quoted(compiled, basket, {
     currency: store.currency,
@@ -135,7 +129,7 @@ const quoteOrder = (order: OrderContext): Quote => {
     zone: reach.zone && { id: reach.zone.zone.id, name: reach.zone.zone.name, because: reach.zone.because },
     choices: sorted(choices, store.choiceOrder),
     withheld,
-    notices: noticesOf(order, outcomes),
+    notices: noticesOf(order, remarks),
   });
 };
 
