@@ -22,18 +22,7 @@ export const priceStep = (price: PriceOf, from: Source): ChargeStep => ({
 });
 
 /** The fees of products that have one, once for their line. */
-export const goodsFeesStep: ChargeStep = {
-  step: 'goods-fee',
-  work: (_, { basket }) => {
-    const entries: Entry[] = [];
-    for (const { good } of basket.physical) {
-      if (!good.onceFee) continue;
-      const say = { code: 'once-fee', good: good.name, amount: good.onceFee } as const;
-      entries.push({ change: good.onceFee, from: { kind: 'good', id: good.sku }, say });
-    }
-    return entries.length === 0 ? NO_ENTRIES : { ok: true, entries };
-  },
-};
+export const goodsFeesStep: ChargeStep = { step: 'goods-fee', work: (_, { goodsFees }) => goodsFees };
 
 const handlingStep = (whose: 'rate' | 'store', handling: Handling, from: Source): ChargeStep => ({
   step: whose === 'rate' ? 'handling' : 'store-handling',

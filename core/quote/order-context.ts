@@ -8,12 +8,14 @@ import type { QuoteRequest } from '../model/request.ts';
 import type { TaxRate } from '../model/tax.ts';
 import type { Packing } from '../pack/packing.ts';
 import { Parcels } from '../pack/parcels.ts';
+import type { Entries } from '../price/price-kind.ts';
 import { metresBetween } from '../place/distance.ts';
 import type { Departure, HandOver } from '../time/arrival.ts';
 import type { BookedCount } from '../time/booked.ts';
 import type { CompiledAccount } from './account.ts';
 import type { CompiledBook } from './compile.ts';
 import { reachOf, type Reach } from './destination.ts';
+import { goodsFeesOf } from './goods-fees.ts';
 import { groupsOf } from './groups.ts';
 import { placedDay } from './placed-day.ts';
 
@@ -28,6 +30,8 @@ export interface OrderContext extends AdjustedOrder {
   taxes: readonly TaxRate[];
   /** The handling groups that its goods are in. */
   groups: readonly HandlingGroup[];
+  /** What its products add to every charge. */
+  goodsFees: Entries;
   /** Where the order leaves from, and when it does. */
   departures: Departure | null;
   handOver: HandOver | null;
@@ -91,6 +95,7 @@ export const checkedContext = (compiled: CompiledBook, request: QuoteRequest): R
     distance: distanceFrom(compiled.book.locations[0], request),
     goodsTax: taxOn(basket.subtotal, taxesAt(compiled.taxes.goods, place), pricesIncludeTax),
     taxes: taxesAt(compiled.taxes.charges, place),
+    goodsFees: goodsFeesOf(basket.physical),
     groups: groupsOf(compiled.groups, basket.physical),
     departures: compiled.departures,
     handOver: compiled.departures?.handOver(request.placedAt) ?? null,
