@@ -114,3 +114,29 @@ test('prepaid costs as much more as the two charges and the fee, whatever they a
     }),
   );
 });
+
+test('what falls due on arrival is remarked on where it is said and not paid before', () => {
+  const noted = (rules: Partial<DutyRules>, country = 'US') =>
+    sent({ rules, country }).notices.map(({ say }) => say);
+  const onArrival = [{ code: 'prices-exclude-duty', country: 'US' }];
+  expect(noted({ terms: 'DAP' })).toEqual(onArrival);
+  expect(noted({ terms: 'both' })).toEqual(onArrival);
+  expect(noted({ terms: 'DAP', show: 'mention' })).toEqual(onArrival);
+  expect(noted({ terms: 'DAP', show: 'nothing' })).toEqual([]);
+  expect(noted({ terms: 'DDP' })).toEqual([]);
+  expect(noted({ terms: 'both' }, 'CA')).toEqual([]);
+});
+
+test('a product that no rate covers is named where it keeps a way from being prepaid, with the country', () => {
+  const { withheld } = sent({ rules: { terms: 'DDP', rates: [makeDutyRate({ country: 'FR' })] } });
+  expect(withheld.map(({ say, from }) => [say, from])).toEqual([
+    [
+      { code: 'duty-unknown', country: 'US', goods: ['pot'] },
+      { kind: 'duty', id: 'US' },
+    ],
+  ]);
+});
+
+test('one of the terms is no part of the choice, for there is no other to tell it from', () => {
+  expect(sent({ rules: { terms: 'DAP' } }).choices[0]?.of).toEqual({ rateId: 'parcel-country' });
+});
