@@ -54,12 +54,6 @@ export type Adjusted =
   | { ok: true; entries: readonly Entry[]; isFree: boolean; terms?: DutyRules['terms'] | undefined }
   | { ok: false; refusal: Refusal };
 
-/** Those of the adjustments that are for a choice, in their order. */
-export const adjustmentsFor = (
-  adjustments: readonly CompiledAdjustment[],
-  subject: Subject,
-): readonly CompiledAdjustment[] => adjustments.filter(({ adjustment }) => isFor(adjustment, subject));
-
 /**
  * The adjustments of a choice in list order, on a charge of so many minor units, a line of the working each; one that adds
  * for goods of which there are none has no line, unless it ends the list. One whose conditions

@@ -97,8 +97,8 @@ const refusedBy = ({ order, rate, account }: CarrierRun, refusal: Refusal): Outc
 
 /** The way of a fallback: one with a name of its own has its own note only. */
 const fallbackWay = (way: Way, { label, note }: FallbackOutcome['fallback']): Way => {
-  if (label === undefined && note === undefined) return way;
-  return label === undefined ? { ...way, note } : { ...way, name: label, note };
+  if (label !== undefined) return { ...way, name: label, note };
+  return note === undefined ? way : { ...way, note };
 };
 
 /** The fallback in place of the carrier's services. */

@@ -6,7 +6,7 @@ import { NO_ENTRIES, oneEntry, refused } from '../price/entries.ts';
 import { countOf } from '../price/measure-order.ts';
 import type { Entry, PriceOf } from '../price/price-kind.ts';
 import { pointsOf, toMultiple } from '../price/rounding.ts';
-import { adjust, adjustmentsFor, type CompiledAdjustment, type Subject } from '../adjust/adjust.ts';
+import { adjust, isFor, type CompiledAdjustment, type Subject } from '../adjust/adjust.ts';
 import type { ChargeStep } from './charge.ts';
 
 /** The steps that a charge is made of. Each kind of choice has its own list of them (docs/rating.md). */
@@ -53,8 +53,10 @@ export const adjustmentsStep = (subject: Subject): ChargeStep => {
   return {
     step: 'adjustment',
     work: ({ running }, order) => {
-      const { adjustments } = order.compiled;
-      if (all !== adjustments) [all, own] = [adjustments, adjustmentsFor(adjustments, subject)];
+      if (all !== order.compiled.adjustments) {
+        all = order.compiled.adjustments;
+        own = all.filter(({ adjustment }) => isFor(adjustment, subject));
+      }
       return own.length === 0 ? NO_ENTRIES : adjust(running, own, order);
     },
   };

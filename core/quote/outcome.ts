@@ -69,7 +69,6 @@ export const offerAs = (choice: Choice): Priced => ({ choices: [choice], withhel
 
 /** The same with more to remark on. */
 export const remarking = (priced: Priced, more: Remarks): Priced => ({
-  choices: priced.choices,
-  withheld: priced.withheld,
+  ...priced,
   remarks: { ...priced.remarks, ...more },
 });

@@ -51,7 +51,7 @@ const noticesOf = ({ compiled, basket }: OrderContext, remarks: readonly Remarks
   if (remarks.length === 0 && basket.assumed.length === 0) return [];
   const services = remarks.flatMap(({ fallback }) => fallback ?? []);
   const accounts = new Set(remarks.flatMap(({ sandbox }) => sandbox ?? []));
-  const country = remarks.find(({ dutiable }) => dutiable !== undefined)?.dutiable;
+  const country = remarks.find(({ dutiable }) => dutiable)?.dutiable;
   const found: NoticeMessage[] = [];
   if (basket.assumed.length > 0) {
     const goods = basket.assumed.map(({ good }) => good.name);
