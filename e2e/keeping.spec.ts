@@ -323,6 +323,13 @@ freshTest(
   },
 );
 
+freshTest('a font that does not come does not hold the program up', async ({ page }) => {
+  await page.route(/\.woff2$/, () => new Promise<void>(() => undefined));
+  await page.goto('/charges', { waitUntil: 'commit' });
+  await expect(page.locator('h1:not([aria-busy] *)')).toHaveText('Charges');
+  await page.unrouteAll({ behavior: 'ignoreErrors' });
+});
+
 freshTest('a menu that was opened stays open when the rest of its page arrives', async ({ page }) => {
   freshTest.skip(!isPhone(page), 'a wide screen has a rail in place of the menu');
   await openProgram(page, '/settings');

@@ -2,10 +2,8 @@
 export {
   ActivityIndicator,
   Animated,
-  AppRegistry,
   I18nManager,
   Image,
-  Linking,
   Platform,
   Pressable,
   ScrollView,

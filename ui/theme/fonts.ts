@@ -10,11 +10,15 @@ const FONTS: Record<string, string> = {
   [SANS_STRONG]: require('@fontsource/public-sans/files/public-sans-latin-600-normal.woff2'),
 };
 
-/** Hands the shipped fonts to the browser; settled when each has come or cannot be had. */
+/** A font that has not come by then does not hold the program up: it is drawn with it as soon as it comes. */
+const LONGEST_WAIT_MS = 3_000;
+
+/** Hands the shipped fonts to the browser; settled when each has come or cannot be had, or has been waited for. */
 const fetchFonts = async (): Promise<void> => {
   const faces = Object.entries(FONTS).map(([family, file]) => new FontFace(family, `url("${file}")`));
   for (const face of faces) document.fonts.add(face);
-  await Promise.allSettled(faces.map((face) => face.load()));
+  const waited = new Promise((resolve) => setTimeout(resolve, LONGEST_WAIT_MS));
+  await Promise.race([Promise.allSettled(faces.map((face) => face.load())), waited]);
 };
 
 /** Fetched while the rest of the program is still read. */
