@@ -76,7 +76,7 @@ const TAB_BAR_HEIGHT = join(
   'node_modules/expo-router/build/react-navigation/bottom-tabs/utils/BottomTabBarHeightContext.js',
 );
 
-/** The router asks for all of React Native at once, lists and switches that it never shows with it: it gets what it uses. */
+/** The router asks for all of React Native at once, with lists and switches that it never shows: it gets what it uses. */
 const isAllOfNative = (from, name) =>
   /expo-router\/build\//.test(from) && name === 'react-native-web/dist/index';
 const NATIVE_PARTS = join(__dirname, 'ui', 'shell', 'native-parts.ts');

@@ -47,6 +47,9 @@ ${faces.join('\n')}
 @media (prefers-color-scheme:dark){#frame{${inks(LAMP)}}}
 `;
 
+/** Where the exported scripts are, under the folder of the program and in its addresses. */
+const SCRIPTS = '_expo/static/js/web';
+
 /** The parts of the program that a place asks for once its first scripts have run. */
 const PARTS = {
   '/today': ['today-screen'],
@@ -59,14 +62,13 @@ const PARTS = {
 
 /** Has the browser fetch the parts of a place, and the shop it opens with, beside the scripts that ask for them. */
 const partsOf = (dist, path) => {
-  const scripts = join('_expo', 'static', 'js', 'web');
-  const files = readdirSync(join(dist, scripts));
+  const files = readdirSync(join(dist, SCRIPTS));
   return [...(PARTS[path] ?? []), 'demo-shop'].map((part) => {
     const file = files.find(
       (one) => one.startsWith(`${part}-`) && /^[0-9a-f]{32}\.js$/.test(one.slice(part.length + 1)),
     );
     if (!file) throw new Error(`there is no file of the part ${part}`);
-    return `<link rel="prefetch" as="script" href="/${scripts}/${file}">`;
+    return `<link rel="prefetch" as="script" href="/${SCRIPTS}/${file}">`;
   });
 };
 

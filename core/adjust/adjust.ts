@@ -55,10 +55,10 @@ export type Adjusted =
   | { ok: false; refusal: Refusal };
 
 /**
- * The adjustments of a choice in list order, on a charge of so many minor units, a line of the working each; one that adds
- * for goods of which there are none has no line, unless it ends the list. One whose conditions
- * turn on an unknown weight or size, all others holding, withholds the choice: a surcharge that is
- * skipped would be money lost. `last` ends the list for a choice it touched.
+ * The adjustments of a choice in list order, on a charge of so many minor units, a line of the working each; one that
+ * adds for goods of which there are none has no line, unless it ends the list. One whose conditions turn on an unknown
+ * weight or size, all others holding, withholds the choice: a surcharge that is skipped would be money lost. `last` ends
+ * the list for a choice it touched.
  */
 export const adjust = (
   charge: number,

@@ -104,7 +104,7 @@ const fallbackWay = (way: Way, { label, note }: FallbackOutcome['fallback']): Wa
 /** The fallback in place of the carrier's services. */
 const byFallback = ({ order, rate, account }: CarrierRun, found: FallbackOutcome): Outcome => {
   const way = fallbackWay(rate.way, found.fallback);
-  // All but the price itself are those of the rate.
+  // The price comes first; all steps after it are those of the rate.
   const steps = rate.steps.with(0, priceStep(fallbackPrice(found, account), rate.source));
   const taxes = taxesOf(order, rate.rate);
   const outcome = settle(order, { way, steps, taxes }, () => shippingTimes(order, rate.rate.transit));

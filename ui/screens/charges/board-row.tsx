@@ -97,7 +97,7 @@ const Row = ({
           <View style={style.zoneInside}>
             <Text style={[style.name, zone.active ? null : style.off]}>{zone.name}</Text>
             <Text style={style.note} numberOfLines={4}>
-              {zoneWords(zone, closed, names)}
+              {keptTogether(zoneWords(zone, closed, names))}
             </Text>
           </View>
         </Press>

@@ -100,7 +100,7 @@ export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) =
       />
       <View style={style.places}>
         <Text style={[style.quiet, style.left]} numberOfLines={2}>
-          {zoneWords(zone, closed.has(zone.id), names)}
+          {keptTogether(zoneWords(zone, closed.has(zone.id), names))}
         </Text>
         <TextAction
           label="Zone"
