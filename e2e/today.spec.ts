@@ -76,7 +76,7 @@ test('lists for picking and packing are made as PDF', async ({ page }) => {
   await openProgram(page, '/today');
   for (const [label, name] of [
     [/^Picking list for/, /^picking-/],
-    ['Pack lists', /^packing-/],
+    ['Packing lists', /^packing-/],
   ] as const) {
     const saved = page.waitForEvent('download');
     await page.getByRole('button', { name: label }).click();

@@ -1,6 +1,13 @@
 import type { Good } from '../model/good.ts';
 import type { PastOrder } from '../model/order.ts';
 
+/** The lines of an order that are fetched and packed: those of physical products. */
+export const packedLines = (
+  { request }: PastOrder,
+  goods: ReadonlyMap<string, Good>,
+): PastOrder['request']['lines'] =>
+  request.lines.filter(({ sku, fulfilment }) => (fulfilment ?? goods.get(sku)?.fulfilment) !== 'digital');
+
 /** A good and how many of it some orders need. */
 export interface Picked {
   sku: string;
@@ -12,16 +19,19 @@ export interface Picked {
 /** What has to be fetched for some orders, by the goods' names, each with the orders it is for. */
 export const pickingList = (orders: readonly PastOrder[], goods: ReadonlyMap<string, Good>): Picked[] => {
   const picked = new Map<string, Picked>();
-  for (const { number, request } of orders)
-    for (const { sku, name, quantity, fulfilment } of request.lines) {
-      if ((fulfilment ?? goods.get(sku)?.fulfilment) === 'digital') continue;
+  for (const order of orders)
+    for (const { sku, name, quantity } of packedLines(order, goods)) {
       const known = picked.get(sku) ?? {
         sku,
         name: name ?? goods.get(sku)?.name ?? sku,
         quantity: 0,
         orders: [],
       };
-      picked.set(sku, { ...known, quantity: known.quantity + quantity, orders: [...known.orders, number] });
+      picked.set(sku, {
+        ...known,
+        quantity: known.quantity + quantity,
+        orders: [...known.orders, order.number],
+      });
     }
   return [...picked.values()].sort((a, b) => (a.name < b.name ? -1 : 1));
 };

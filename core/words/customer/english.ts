@@ -174,6 +174,8 @@ export const ENGLISH = {
   'order.calendar-title': '{shop}: order {number}, {name}',
   'order.to': 'To',
   'order.for': 'For',
+  'order.packed': 'Order {number}',
+  'order.packed-line': '{count, number} ×',
 
   // Why an order cannot be placed as it is
   'fault.choice-gone': 'This delivery option is no longer offered: choose another.',

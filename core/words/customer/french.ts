@@ -178,6 +178,8 @@ export const FRENCH: Record<MessageId, string> = {
   'order.calendar-title': '{shop} : commande {number}, {name}',
   'order.to': 'Adresse',
   'order.for': 'Pour',
+  'order.packed': 'Commande {number}',
+  'order.packed-line': '{count, number} ×',
 
   // Why an order cannot be placed as it is
   'fault.choice-gone': 'Ce mode de livraison n’est plus proposé : choisissez-en un autre.',

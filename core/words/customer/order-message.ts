@@ -4,7 +4,7 @@ import type { CustomerWords } from './customer-words.ts';
 import { weekText } from './week-text.ts';
 
 /** What was promised to the customer, in a few words; '' where nothing was. */
-const promised = ({ chosen, promise }: PastOrder, words: CustomerWords): string => {
+export const promised = ({ chosen, promise }: PastOrder, words: CustomerWords): string => {
   if (chosen.slot) return words.slot(chosen.slot);
   if (promise?.words) return promise.words;
   if (promise?.latest) return words.say('news.by', { day: words.day(promise.latest) });
@@ -32,7 +32,7 @@ const open = ({ hours }: Counter, words: CustomerWords): string =>
 
 const isCollected = ({ chosen }: PastOrder): boolean => chosen.kind === 'pickup';
 /** What the customer knows the choice by. */
-const nameOf = ({ chosen }: PastOrder): string => chosen.shownAs ?? chosen.name;
+export const nameOf = ({ chosen }: PastOrder): string => chosen.shownAs ?? chosen.name;
 
 type News = (order: PastOrder, words: CustomerWords, counter: Counter) => string;
 

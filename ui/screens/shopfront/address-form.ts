@@ -274,20 +274,3 @@ export const checkoutSchema = (travels: boolean, words: CustomerWords) =>
       if (values.billSame) return;
       for (const [field, found] of Object.entries(addressFaults(values.bill))) add(['bill', field], found);
     });
-
-/** An address as its country's post writes it, for the customer to read again. */
-export const writtenAddress = (
-  name: string,
-  { country, subdivision, city, postalCode, lines }: Destination,
-): string[] =>
-  formatAddress(
-    {
-      name,
-      postalCountry: country,
-      ...(subdivision ? { administrativeArea: subdivision.slice(3) } : {}),
-      ...(city ? { locality: city } : {}),
-      ...(postalCode ? { postalCode } : {}),
-      addressLines: lines ?? [],
-    },
-    'latin',
-  );

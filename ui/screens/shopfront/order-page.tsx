@@ -6,12 +6,12 @@ import { nearbyOf } from '../../../core/order/nearby-of.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { saveCalendar } from '../../files/calendar-file.ts';
 import { MarkedText } from '../../parts/marked-text.tsx';
+import { writtenAddress } from '../../places/written-address.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useKeepAsTestOrder } from '../../parts/keep-as-test-order.ts';
 import { selectShopBook } from '../../state/shop-language.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
-import { writtenAddress } from './address-form.ts';
 import { ShopPage } from './shop-page.tsx';
 import { shopStyles } from './shop-styles.ts';
 

@@ -7,6 +7,7 @@ import { loadCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { edit } from '../../state/draft.ts';
 import { selectPreview, selectTestOrder } from '../../state/selectors.ts';
 import { currentAddress, goTo } from '../../testing/router.ts';
+import { writtenAddress } from '../../places/written-address.ts';
 import { choose, fill, openCheckout, typeAddress } from '../../testing/checkout.tsx';
 import { demoStore, renderOver } from '../../testing/store.tsx';
 import {
@@ -15,7 +16,6 @@ import {
   destinationOf,
   EMPTY_ADDRESS,
   fieldFaultText,
-  writtenAddress,
   type AddressValues,
 } from './address-form.ts';
 import Shopfront from './shopfront.tsx';

@@ -12,7 +12,7 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { useNow } from '../../time/use-now.ts';
 import { Later } from '../../parts/later.tsx';
 import { PageHead } from '../../page/page-head.tsx';
-import { selectServedBook, selectServedGoods } from '../../state/served.ts';
+import { selectServedBook, selectServedCatalogue } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -48,16 +48,17 @@ const Day = ({ day: { title, orders } }: { day: DayOfOrders }) => (
 
 /** The lists that are printed for the orders that are not packed yet. */
 const Papers = ({ orders, today }: { orders: readonly OpenOrder[]; today: string }) => {
-  const goods = useAppSelector(selectServedGoods);
+  const book = useAppSelector(selectServedBook);
+  const catalogue = useAppSelector(selectServedCatalogue);
   const unpacked = orders.filter(({ order }) => order.status === 'placed').map(({ order }) => order);
   if (unpacked.length === 0) return null;
   return (
     <Actions>
       <TextAction
         label={`Picking list for ${countFigure(unpacked.length, 'order')}`}
-        onPress={() => void printPicking(unpacked, goods, today)}
+        onPress={() => void printPicking(unpacked, catalogue, today)}
       />
-      <TextAction label="Pack lists" onPress={() => void printPacking(unpacked, goods, today)} />
+      <TextAction label="Packing lists" onPress={() => void printPacking(unpacked, book, catalogue, today)} />
     </Actions>
   );
 };
