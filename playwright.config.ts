@@ -3,7 +3,7 @@ import { EXAMPLE, GALLERY_PORT, PORT } from './e2e/ports.ts';
 
 /** A program of ours that serves at a port once its health says so. */
 const served = (program: string, port: number, env: Record<string, string> = {}) => ({
-  command: `node --import tsx ${program}`,
+  command: `node ${program}`,
   env: { PORT: String(port), ...env },
   url: `http://127.0.0.1:${port}/health`,
   reuseExistingServer: false,
@@ -44,7 +44,7 @@ export default defineConfig({
     { name: 'wide', grepInvert: /@once/, use: { viewport: { width: 1280, height: 800 } } },
   ],
   webServer: [
-    served('server/main.ts', PORT, { ORIGINS: EXAMPLE }),
-    served('scripts/serve-gallery.ts', GALLERY_PORT),
+    served('scripts/serve.mjs', PORT, { ORIGINS: EXAMPLE }),
+    served('--import tsx scripts/serve-gallery.ts', GALLERY_PORT),
   ],
 });

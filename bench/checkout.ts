@@ -13,7 +13,7 @@ const DOWN = 'fulmar';
 const patience = Math.max(...demoCarriers.map(({ timeoutMs }) => timeoutMs));
 
 const startServer = async (): Promise<ChildProcess> => {
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  const server = spawn(process.execPath, ['scripts/serve.mjs'], {
     env: { ...process.env, PORT: String(PORT), CARRIER_TROUBLES: `${DOWN}=slow` },
   });
   await new Promise((resolve) => server.stdout?.once('data', resolve));

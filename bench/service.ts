@@ -37,7 +37,7 @@ const started = async (
   args: string[],
   env: Record<string, string>,
 ): Promise<{ child: ChildProcess; origin: string }> => {
-  const child = spawn(process.execPath, ['--max-semi-space-size=64', '--import', 'tsx', ...args], {
+  const child = spawn(process.execPath, ['--max-semi-space-size=64', ...args], {
     env: { ...process.env, PORT: '0', LOG_LEVEL: 'silent', ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
@@ -134,7 +134,7 @@ const soak = async (): Promise<void> => {
   const put = async (number: number): Promise<void> =>
     writeFileSync(join(folder, `demo.edition-${number}.json`), await edition(number));
   await put(1);
-  const { child, origin } = await started(['server/main.ts'], {
+  const { child, origin } = await started(['scripts/serve.mjs'], {
     ...{ EDITIONS: folder, WORKERS: '2', CARRIER_TROUBLES: 'fulmar=slow' },
   });
   const children = (): string[] =>
@@ -165,14 +165,14 @@ const soak = async (): Promise<void> => {
 
 const main = async (): Promise<void> => {
   console.log('\nThe quote service over HTTP');
-  const service = await started(['server/main.ts'], {});
+  const service = await started(['scripts/serve.mjs'], {});
   const url = `${service.origin}/api/editions/demo/quotes`;
   const answers = await Promise.all(
     bodies.map(async (body) => (await fetch(url, { method: 'POST', headers: JSON_HEADERS, body })).text()),
   );
   const file = join(tmpdir(), `emporos-floor-${process.pid}.json`);
   writeFileSync(file, JSON.stringify(answers));
-  const floor = await started(['bench/floor-server.ts'], { ANSWERS: file });
+  const floor = await started(['--import', 'tsx', 'bench/floor-server.ts'], { ANSWERS: file });
   await single(url, floor.origin);
   await lines(url);
   service.child.kill();

@@ -116,7 +116,7 @@ const VIEWS = {
 };
 
 await exportApp();
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+const server = spawn(process.execPath, ['scripts/serve.mjs'], {
   cwd: ROOT,
   env: { ...process.env, PORT: String(PORT) },
 });

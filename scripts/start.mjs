@@ -7,7 +7,7 @@ await installPackages();
 await exportApp();
 
 // A quote makes thousands of short-lived objects: with room for them, fewer are taken for lasting ones.
-const server = spawn(process.execPath, ['--max-semi-space-size=64', '--import', 'tsx', 'server/main.ts'], {
+const server = spawn(process.execPath, ['--max-semi-space-size=64', 'scripts/serve.mjs'], {
   cwd: ROOT,
   stdio: 'inherit',
 });

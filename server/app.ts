@@ -1,6 +1,6 @@
 import compression from 'compression';
 import cors from 'cors';
-import express, { type Express } from 'express';
+import express, { Router, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import { askingWith, type CarrierSecrets } from './carrier-secrets.ts';
@@ -80,6 +80,25 @@ const security = helmet({
   },
   strictTransportSecurity: false,
 });
+
+/** What data needs: it is no page, and is read as what it says it is. */
+const securityOfData = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: { defaultSrc: ["'none'"], frameAncestors: ["'none'"] },
+  },
+  ...{ crossOriginOpenerPolicy: false, originAgentCluster: false, referrerPolicy: false },
+  ...{ strictTransportSecurity: false, xDnsPrefetchControl: false, xDownloadOptions: false },
+  ...{ xFrameOptions: false, xPermittedCrossDomainPolicies: false, xPoweredBy: false, xXssProtection: false },
+});
+
+const compress = compression();
+/** Compresses answers to those who can read that. */
+const compressed: RequestHandler = (request, response, next) =>
+  request.headers['accept-encoding'] === undefined ? next() : compress(request, response, next);
+
+/** Some steps one after the other, the address compared once for all of them. */
+const throughAll = (...steps: RequestHandler[]): Router => Router().use(...steps);
 
 const EXPOSED = ['Emporos-Edition', 'Emporos-Digest', 'RateLimit', 'RateLimit-Policy', 'Retry-After'];
 
@@ -172,12 +191,18 @@ export const makeServer = ({
   const app = express();
   // Answers are of one order each: a digest of one would be worked out for nothing. Files have theirs.
   app.disable('x-powered-by').disable('etag');
-  app.use(security, knownHosts(hosts), compression());
-  app.use('/api', noteRequests(note));
-  app.use(['/api/editions', '/api/places', '/openapi.json'], allowOrigins(origins));
   const folder = editions instanceof Editions ? { folder: editions } : {};
   // First, for it is asked most: every route before it would be compared with each request.
-  app.use('/api/editions', editionRoutes({ editions, ...folder, asker, keys, metrics, problemsOf, now }));
+  app.use(
+    '/api/editions',
+    throughAll(
+      ...[securityOfData, knownHosts(hosts), compressed, noteRequests(note), allowOrigins(origins)],
+      editionRoutes({ editions, ...folder, asker, keys, metrics, problemsOf, now }),
+    ),
+  );
+  app.use(security, knownHosts(hosts), compressed);
+  app.use('/api', noteRequests(note));
+  app.use(['/api/places', '/openapi.json'], allowOrigins(origins));
   app.use('/api/carriers', carrierRoutes(new Visits(troubles), now));
   app.use('/api/places', placeRoutes());
   addDescription(app, version);

@@ -12,6 +12,7 @@ export const asksAMinute = (limit: number): RateLimitRequestHandler =>
     limit,
     standardHeaders: true,
     legacyHeaders: false,
+    validate: false,
     keyGenerator: (request, response) => askedBy(response) ?? ipKeyGenerator(request.ip ?? ''),
     handler: (_request, response) => refuse(response, 'too-often', String(limit)),
   });

@@ -1,9 +1,13 @@
-import { join } from 'node:path';
+import { extname, join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 
-/** A thread begins as plain JavaScript: it has to load what reads TypeScript first. */
-const programOf = (name: string): string =>
-  `require('tsx/cjs'); require(${JSON.stringify(join(__dirname, `${name}.worker.ts`))});`;
+const ENDING = extname(__filename);
+
+/** A thread begins as plain JavaScript: where this file is TypeScript, it has to load what reads that first. */
+const programOf = (name: string): string => {
+  const load = `require(${JSON.stringify(join(__dirname, `${name}.worker${ENDING}`))});`;
+  return ENDING === '.ts' ? `require('tsx/cjs'); ${load}` : load;
+};
 
 /**
  * What a worker of this folder posts about some data, in a thread of its own, so that no request waits for it.

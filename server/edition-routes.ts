@@ -1,4 +1,4 @@
-import express, { Router, type Request, type Response } from 'express';
+import express, { Router, type Request, type RequestHandler, type Response } from 'express';
 import type { Asker } from '../carriers/asking.ts';
 import type { Problem as BookProblem } from '../core/model/problem.ts';
 import { readJson } from '../core/formats/read.ts';
@@ -111,10 +111,13 @@ const slotsOf = ({ choices, edition, language }: QuoteAnswer) => ({
   choices: choices.flatMap(({ id, kind, name, slots }) => (slots ? [{ id, kind, name, slots }] : [])),
 });
 
+const lines = express.text({ limit: '20mb', type: NDJSON });
+const oneOrLines: RequestHandler = (request, response, next) =>
+  (request.is(NDJSON) ? lines : jsonBody)(request, response, next);
+
 const addQuoteRoutes = (routes: Router, service: EditionService): void => {
   const { editions } = service;
-  const lines = express.text({ limit: '20mb', type: NDJSON });
-  routes.post('/:shop/quotes', lines, jsonBody, async (request, response) => {
+  routes.post('/:shop/quotes', oneOrLines, async (request, response) => {
     const asked = askedOf(editions, request, response);
     if (!asked) return;
     if (typeof request.body === 'string') return answerLines(service, asked, request.body, response);
@@ -146,9 +149,9 @@ export const editionRoutes = (service: EditionService): Router => {
   const routes = Router();
   if (folder) addWritingRoutes(routes, folder, keys);
   routes.use(readingKey(keys), asksAMinute(REQUESTS_A_MINUTE));
+  addQuoteRoutes(routes, service);
   routes.get('/', (_request, response) => {
     response.json(listOf(editions));
   });
-  addQuoteRoutes(routes, service);
   return routes;
 };

@@ -7,7 +7,7 @@ const ROOT = join(__dirname, '..');
 
 /** The server as its own program. */
 const start = (env: Record<string, string>): ChildProcess =>
-  spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  spawn(process.execPath, ['scripts/serve.mjs'], {
     cwd: ROOT,
     env: { ...process.env, NODE_OPTIONS: '', ...env },
   });

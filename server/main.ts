@@ -11,5 +11,8 @@ if (!read.ok) {
 const tell = (address: string): void => console.log(`Emporos is at ${address}`);
 const { settings } = read;
 if (settings.workers === 1) void serve(settings, { onListening: tell });
-else if (cluster.isPrimary) void keepProcesses(settings, tell);
-else void serve(settings, amongOthers());
+else if (cluster.isPrimary) {
+  // Not what this process was started with, which may be what made this file.
+  cluster.setupPrimary({ exec: __filename });
+  void keepProcesses(settings, tell);
+} else void serve(settings, amongOthers());

@@ -65,11 +65,18 @@ test('only its own scripts run, and nothing frames it', async () => {
   expect(policy).not.toContain('unsafe-eval');
 });
 
+test('data runs nothing and is framed by nothing, wherever it is read', async () => {
+  const { headers } = await fetch(`${origin}/api/editions`);
+  expect(headers.get('content-security-policy')).toBe("default-src 'none';frame-ancestors 'none'");
+  expect(headers.get('x-content-type-options')).toBe('nosniff');
+  expect(headers.get('cross-origin-resource-policy')).toBe('same-origin');
+});
+
 /** What a request with a Host header of its own is answered. */
-const askAs = (host: string, path = '/health'): Promise<IncomingMessage> =>
+const askAs = (host: string, path = '/health', more: Record<string, string> = {}): Promise<IncomingMessage> =>
   new Promise((resolve, reject) => {
     const { port } = server.address() as AddressInfo;
-    get({ host: '127.0.0.1', port, path, headers: { host } }, (response) => {
+    get({ host: '127.0.0.1', port, path, headers: { host, ...more } }, (response) => {
       response.resume();
       resolve(response);
     }).on('error', reject);
@@ -87,6 +94,17 @@ test.each([
   ['foreign.example:80:80', 421],
 ])('a request that names the host %j is answered with %i', async (host, status) => {
   expect((await askAs(host)).statusCode).toBe(status);
+});
+
+test('data that names a foreign host is refused before it is looked for', async () => {
+  expect((await askAs('foreign.example', '/api/editions')).statusCode).toBe(421);
+});
+
+test('data is compressed for who can read that, and for nobody else', async () => {
+  const path = '/api/problems';
+  expect((await askAs('127.0.0.1', path)).headers['content-encoding']).toBeUndefined();
+  const small = await askAs('127.0.0.1', path, { 'accept-encoding': 'gzip' });
+  expect([small.headers['content-encoding'], small.headers.vary]).toEqual(['gzip', 'Accept-Encoding']);
 });
 
 describe('what goes wrong is told in JSON, without a trace, a path or what was sent', () => {
