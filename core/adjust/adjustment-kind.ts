@@ -13,8 +13,8 @@ import type { DisplayFormat } from '../words/figure.ts';
 /** What an adjustment may look at of an order. */
 export interface AdjustedOrder extends PricedOrder {
   request: Pick<QuoteRequest, 'code' | 'customer' | 'channel'>;
-  /** The day on which it was placed, in the store's time zone. */
-  placedOn: DayNumber;
+  /** The day on which it was placed, in the store's time zone; worked out when it is first asked for. */
+  placedOn: () => DayNumber;
 }
 
 /** Whether a condition holds; a refusal where it turns on a weight or size that is not known. */

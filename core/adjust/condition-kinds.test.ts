@@ -88,7 +88,7 @@ const orders: fc.Arbitrary<AdjustedOrder> = fc
       distance: null,
       place: placeOf({ country }),
       tables: () => undefined,
-      placedOn: FIRST + after,
+      placedOn: () => FIRST + after,
       request: token === undefined ? {} : { code: token, customer: token, channel: token },
     };
   });

@@ -149,7 +149,7 @@ const DATES: ConditionKind<Of<'dates'>> = {
   prepare:
     (condition) =>
     ({ placedOn }) =>
-      isInDates(condition, placedOn),
+      isInDates(condition, placedOn()),
   words: ({ from, to, everyYear = false }) => {
     const year = everyYear ? ' of any year' : '';
     const date = (one: string): string => dateWords(one, everyYear);
@@ -182,7 +182,7 @@ const WEEKDAY: ConditionKind<Of<'weekday'>> = {
   prepare:
     ({ days }) =>
     ({ placedOn }) =>
-      days.includes(weekdayOf(placedOn)),
+      days.includes(weekdayOf(placedOn())),
   words: ({ days }) => `the order is placed on ${weekdayWords(days)}`,
   empty: ({ days }) => (days.length === 0 ? nothingNamed('days') : null),
   about: () => 'weekday',

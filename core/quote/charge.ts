@@ -1,6 +1,7 @@
 import type { Refusal } from '../basket/limits.ts';
 import type { WorkingLine } from '../model/quote.ts';
 import type { DutyRules } from '../model/tax.ts';
+import { NO_ENTRIES } from '../price/entries.ts';
 import type { Entries } from '../price/price-kind.ts';
 import { LedgerLine } from './ledger-line.ts';
 import type { OrderContext } from './order-context.ts';
@@ -47,6 +48,8 @@ const workThrough = (
   const soFar = { running: 0, price: 0, isFree: false, terms: undefined as ChargeSoFar['terms'] };
   for (const { step, isPrice, work } of steps) {
     const found = work(soFar, order);
+    // Most steps add nothing to most charges.
+    if (found === NO_ENTRIES && !isPrice) continue;
     if (!found.ok) return found;
     for (const { change, from, say } of found.entries) {
       soFar.running += change;

@@ -74,6 +74,12 @@ const packedByAccount = (packed: (packing: Packing) => Parcels): OrderContext['c
   };
 };
 
+/** A number that is worked out when it is first asked for. */
+const onceAsked = (work: () => number): (() => number) => {
+  let known: number | null = null;
+  return () => (known ??= work());
+};
+
 /** An order measured once, or what makes it unusable with this book. */
 export const checkedContext = (compiled: CompiledBook, request: QuoteRequest): Result<OrderContext> => {
   const { defaultWeight, pricesIncludeTax } = compiled.book.store;
@@ -91,7 +97,7 @@ export const checkedContext = (compiled: CompiledBook, request: QuoteRequest): R
     tables: compiled.tables,
     parcels: packed(compiled.packing),
     carrierParcels: packedByAccount(packed),
-    placedOn: placedDay({ compiled, request }),
+    placedOn: onceAsked(() => placedDay({ compiled, request })),
     distance: distanceFrom(compiled.book.locations[0], request),
     goodsTax: taxOn(basket.subtotal, taxesAt(compiled.taxes.goods, place), pricesIncludeTax),
     taxes: taxesAt(compiled.taxes.charges, place),
