@@ -105,7 +105,7 @@ const fallbackWay = (way: Way, { label, note }: FallbackOutcome['fallback']): Wa
 const byFallback = ({ order, rate, account }: CarrierRun, found: FallbackOutcome): Outcome => {
   const way = fallbackWay(rate.way, found.fallback);
   // The price comes first; all steps after it are those of the rate.
-  const steps = rate.steps.with(0, priceStep(fallbackPrice(found, account), rate.source));
+  const steps = rate.steps.with(0, priceStep(fallbackPrice(found, account)));
   const taxes = taxesOf(order, rate.rate);
   const outcome = settle(order, { way, steps, taxes }, () => shippingTimes(order, rate.rate.transit));
   return isPriced(outcome) ? remarking(outcome, { fallback: way.name }) : outcome;
@@ -114,7 +114,7 @@ const byFallback = ({ order, rate, account }: CarrierRun, found: FallbackOutcome
 const offerSteps = ({ order, rate, account }: CarrierRun, offer: CarrierOffer): ChargeStep[] => {
   const { code, freeFrom } = offer.service;
   const { store } = order.compiled.book;
-  return shippingSteps(store, rate.rate, rate.source, offeredPrice(offer, account), { code, freeFrom });
+  return shippingSteps(store, rate.rate, offeredPrice(offer, account), { code, freeFrom });
 };
 
 const byOffer = (run: CarrierRun, offer: CarrierOffer): Outcome => {
@@ -172,7 +172,7 @@ export const carrierCharge = (
   const found = outcomeOf(run, price);
   const offer =
     found.kind === 'offers' ? found.offers.find(({ service }) => service.code === serviceCode) : undefined;
-  return offer ? amountOf(offerSteps(run, offer), run.order) : null;
+  return offer ? amountOf(offerSteps(run, offer), run.order, rate.source) : null;
 };
 
 /** A rate that a carrier prices: an outcome for each service offered, the fallback's, or why nothing is. */

@@ -7,44 +7,60 @@ import { countOf } from '../price/measure-order.ts';
 import type { Entry, PriceOf } from '../price/price-kind.ts';
 import { pointsOf, toMultiple } from '../price/rounding.ts';
 import { adjust, isFor, type CompiledAdjustment, type Subject } from '../adjust/adjust.ts';
-import type { ChargeStep } from './charge.ts';
+import type { ChargeSoFar, ChargeStep, StepResult } from './charge.ts';
+import type { OrderContext } from './order-context.ts';
 
-/** The steps that a charge is made of. Each kind of choice has its own list of them (docs/rating.md). */
+/**
+ * The steps that a charge is made of. Each kind of choice has its own list of them (docs/rating.md). A step says that its
+ * line is from the rule that is charged, unless another rule adds it.
+ */
 
 const STORE: Source = { kind: 'store', id: 'store' };
 
 /** The price itself; 0 where nothing in the basket is charged for. */
-export const priceStep = (price: PriceOf, from: Source): ChargeStep => ({
+export const priceStep = (price: PriceOf): ChargeStep => ({
   step: 'price',
   isPrice: true,
-  work: (_, order) =>
+  work: (_, order, from) =>
     order.basket.chargeable.length === 0 ? oneEntry(0, from, { code: 'goes-free' }) : price(order, from),
 });
 
 /** The fees of products that have one, once for their line. */
 export const goodsFeesStep: ChargeStep = { step: 'goods-fee', work: (_, { goodsFees }) => goodsFees };
 
-const handlingStep = (whose: 'rate' | 'store', handling: Handling, from: Source): ChargeStep => ({
-  step: whose === 'rate' ? 'handling' : 'store-handling',
-  work: ({ running: of }, order) => {
-    const { points = 0, amount = 0, per } = handling;
-    const count = amount === 0 ? 0 : countOf(per, order);
-    if (typeof count !== 'number') return refused(count);
-    const share = pointsOf(of, points);
-    const change = share + amount * count;
-    return change === 0
-      ? NO_ENTRIES
-      : oneEntry(change, from, { code: 'handling', whose, points, of, share, amount, count, per });
-  },
-});
+const handled = (
+  whose: 'rate' | 'store',
+  { points = 0, amount = 0, per }: Handling,
+  { running: of }: ChargeSoFar,
+  order: OrderContext,
+  from: Source,
+): StepResult => {
+  const count = amount === 0 ? 0 : countOf(per, order);
+  if (typeof count !== 'number') return refused(count);
+  const share = pointsOf(of, points);
+  const change = share + amount * count;
+  return change === 0
+    ? NO_ENTRIES
+    : oneEntry(change, from, { code: 'handling', whose, points, of, share, amount, count, per });
+};
 
 /** A rate's handling: points of the charge so far, and an amount for each of what it counts. */
-export const rateHandlingStep = (handling: Handling, from: Source): ChargeStep =>
-  handlingStep('rate', handling, from);
+export const rateHandlingStep = (handling: Handling): ChargeStep => ({
+  step: 'handling',
+  work: (soFar, order, from) => handled('rate', handling, soFar, order, from),
+});
+
+const storeHandlingStep: ChargeStep = {
+  step: 'store-handling',
+  work: (soFar, order) => {
+    const { handling } = order.compiled.book.store;
+    return handling ? handled('store', handling, soFar, order, STORE) : NO_ENTRIES;
+  },
+};
 
 /** The store's handling, on top of a rate's; none where it has none. */
-export const storeHandlingSteps = ({ handling }: Store): ChargeStep[] =>
-  handling ? [handlingStep('store', handling, STORE)] : [];
+export const storeHandlingSteps = ({ handling }: Store): readonly ChargeStep[] =>
+  handling ? [storeHandlingStep] : [];
 
 /** The adjustments that are for a choice, in their order; which they are is found once for each compiled book. */
 export const adjustmentsStep = (subject: Subject): ChargeStep => {
@@ -63,18 +79,18 @@ export const adjustmentsStep = (subject: Subject): ChargeStep => {
 };
 
 /** A subtotal that reaches the threshold makes the whole charge 0. */
-export const freeFromStep = (freeFrom: number, from: Source): ChargeStep => ({
+export const freeFromStep = (freeFrom: number): ChargeStep => ({
   step: 'free-from',
-  work: ({ running }, { basket: { subtotal } }) =>
+  work: ({ running }, { basket: { subtotal } }, from) =>
     subtotal < freeFrom
       ? NO_ENTRIES
       : oneEntry(0 - running, from, { code: 'free-reached', subtotal, from: freeFrom }),
 });
 
 /** A subtotal that reaches the threshold takes what the price itself is off the charge, not below 0. */
-export const priceFreeFromStep = (freeFrom: number, from: Source): ChargeStep => ({
+export const priceFreeFromStep = (freeFrom: number): ChargeStep => ({
   step: 'free-from',
-  work: ({ running, price }, { basket: { subtotal } }) => {
+  work: ({ running, price }, { basket: { subtotal } }, from) => {
     if (subtotal < freeFrom) return NO_ENTRIES;
     const taken = Math.min(price, Math.max(0, running));
     const left = running - taken;
@@ -82,24 +98,28 @@ export const priceFreeFromStep = (freeFrom: number, from: Source): ChargeStep =>
   },
 });
 
-/** The store's rounding; none where it does not round. */
-export const roundingSteps = ({ rounding }: Store): ChargeStep[] => {
-  if (rounding === 'none') return [];
-  const { to, mode } = rounding;
-  const work: ChargeStep['work'] = ({ running }) => {
+const roundingStep: ChargeStep = {
+  step: 'rounding',
+  work: ({ running }, { compiled }) => {
+    const { rounding } = compiled.book.store;
+    if (rounding === 'none') return NO_ENTRIES;
+    const { to, mode } = rounding;
     const change = toMultiple(running, to, mode) - running;
     return change === 0 ? NO_ENTRIES : oneEntry(change, STORE, { code: 'rounded', to, mode });
-  };
-  return [{ step: 'rounding', work }];
+  },
 };
+
+/** The store's rounding; none where it does not round. */
+export const roundingSteps = ({ rounding }: Store): readonly ChargeStep[] =>
+  rounding === 'none' ? [] : [roundingStep];
 
 /**
  * The rate's bounds: raised to the least, then cut to the greatest, so that where they contradict the greatest
  * stands. A charge that was made free stays so.
  */
-export const boundsStep = ({ min, max }: NonNullable<Rate['bounds']>, from: Source): ChargeStep => ({
+export const boundsStep = ({ min, max }: NonNullable<Rate['bounds']>): ChargeStep => ({
   step: 'bounds',
-  work: ({ running, isFree }) => {
+  work: ({ running, isFree }, _, from) => {
     if (isFree) return NO_ENTRIES;
     const entries: Entry[] = [];
     const raised = min === undefined ? running : Math.max(running, min);
@@ -112,7 +132,8 @@ export const boundsStep = ({ min, max }: NonNullable<Rate['bounds']>, from: Sour
 });
 
 /** A charge that went below 0 is 0. */
-export const notBelowZeroStep = (from: Source): ChargeStep => ({
+export const notBelowZeroStep: ChargeStep = {
   step: 'not-below-zero',
-  work: ({ running }) => (running < 0 ? oneEntry(-running, from, { code: 'not-below-zero' }) : NO_ENTRIES),
-});
+  work: ({ running }, _, from) =>
+    running < 0 ? oneEntry(-running, from, { code: 'not-below-zero' }) : NO_ENTRIES,
+};

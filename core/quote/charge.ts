@@ -1,5 +1,5 @@
 import type { Refusal } from '../basket/limits.ts';
-import type { WorkingLine } from '../model/quote.ts';
+import type { Source, WorkingLine } from '../model/quote.ts';
 import type { DutyRules } from '../model/tax.ts';
 import { NO_ENTRIES } from '../price/entries.ts';
 import type { Entries } from '../price/price-kind.ts';
@@ -26,8 +26,8 @@ export interface ChargeStep {
   step: WorkingLine['step'];
   /** Its lines are part of the price itself. */
   isPrice?: boolean;
-  /** What it adds to the charge so far; or why there is no charge. */
-  work: (soFar: ChargeSoFar, order: OrderContext) => StepResult;
+  /** What it adds to the charge so far; or why there is no charge. `from` is the rule that is charged. */
+  work: (soFar: ChargeSoFar, order: OrderContext, from: Source) => StepResult;
 }
 
 /** A charge in minor units, or why there is none. */
@@ -42,12 +42,13 @@ export type Charged =
 const workThrough = (
   steps: readonly ChargeStep[],
   order: OrderContext,
+  rule: Source,
   working: LedgerLine[] | null,
 ): Amount => {
   const { display } = order.compiled;
   const soFar = { running: 0, price: 0, isFree: false, terms: undefined as ChargeSoFar['terms'] };
   for (const { step, isPrice, work } of steps) {
-    const found = work(soFar, order);
+    const found = work(soFar, order, rule);
     // Most steps add nothing to most charges.
     if (found === NO_ENTRIES && !isPrice) continue;
     if (!found.ok) return found;
@@ -65,15 +66,15 @@ const workThrough = (
   return { ok: true, charge: soFar.running, terms: soFar.terms };
 };
 
-/** The charge of an order by some steps in their order. */
-export const chargeOf = (steps: readonly ChargeStep[], order: OrderContext): Charged => {
+/** The charge of an order by some steps of a rule in their order. */
+export const chargeOf = (steps: readonly ChargeStep[], order: OrderContext, rule: Source): Charged => {
   const working: LedgerLine[] = [];
-  const found = workThrough(steps, order, working);
+  const found = workThrough(steps, order, rule, working);
   return found.ok ? { ok: true, charge: found.charge, working, terms: found.terms } : found;
 };
 
 /** The same charge without its working, in minor units; null where there is none. */
-export const amountOf = (steps: readonly ChargeStep[], order: OrderContext): number | null => {
-  const found = workThrough(steps, order, null);
+export const amountOf = (steps: readonly ChargeStep[], order: OrderContext, rule: Source): number | null => {
+  const found = workThrough(steps, order, rule, null);
   return found.ok ? found.charge : null;
 };

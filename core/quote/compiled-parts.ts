@@ -67,7 +67,7 @@ const compileRate = (store: Store, service: Service, rate: Rate): CompiledRate =
     source,
     limits: activeLimits(rate.limits),
     way: rateWay(service, rate, source),
-    steps: shippingSteps(store, rate, source, prepared),
+    steps: shippingSteps(store, rate, prepared),
   };
 };
 

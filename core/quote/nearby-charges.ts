@@ -21,18 +21,17 @@ import type { Told, Way } from './outcome.ts';
 const sourceOf = ({ id }: DeliveryArea): Source => ({ kind: 'area', id });
 
 /** What a method adds to the area's price; an addition that stays is no part of what a free threshold takes off. */
-const methodStep = ({ name, add, addStays = false }: DeliveryMethod, source: Source): ChargeStep => ({
+const methodStep = ({ name, add, addStays = false }: DeliveryMethod): ChargeStep => ({
   step: 'method',
   isPrice: !addStays,
-  work: () => (add > 0 ? oneEntry(add, source, { code: 'method', method: name, amount: add }) : NO_ENTRIES),
+  work: (_, _order, from) =>
+    add > 0 ? oneEntry(add, from, { code: 'method', method: name, amount: add }) : NO_ENTRIES,
 });
 
-const serviceFeeStep = (
-  { name, amount }: NonNullable<DeliveryArea['serviceFee']>,
-  source: Source,
-): ChargeStep => ({
+const serviceFeeStep = ({ name, amount }: NonNullable<DeliveryArea['serviceFee']>): ChargeStep => ({
   step: 'service-fee',
-  work: () => (amount > 0 ? oneEntry(amount, source, { code: 'service-fee', name, amount }) : NO_ENTRIES),
+  work: (_, _order, from) =>
+    amount > 0 ? oneEntry(amount, from, { code: 'service-fee', name, amount }) : NO_ENTRIES,
 });
 
 const pricedByCarrier =
@@ -43,15 +42,14 @@ const pricedByCarrier =
 /** The steps of what a method of an area costs. */
 export const deliverySteps = (store: Store, area: DeliveryArea, method: DeliveryMethod): ChargeStep[] => {
   const { price, freeFrom, serviceFee } = area;
-  const source = sourceOf(area);
   return [
-    priceStep(kindOf(price).prepare?.(price) ?? pricedByCarrier(area), source),
-    methodStep(method, source),
+    priceStep(kindOf(price).prepare?.(price) ?? pricedByCarrier(area)),
+    methodStep(method),
     goodsFeesStep,
     adjustmentsStep({ kind: 'delivery', areaId: area.id, methodId: method.id }),
-    ...(freeFrom === undefined ? [] : [priceFreeFromStep(freeFrom, source)]),
-    notBelowZeroStep(source),
-    ...(serviceFee ? [serviceFeeStep(serviceFee, source)] : []),
+    ...(freeFrom === undefined ? [] : [priceFreeFromStep(freeFrom)]),
+    notBelowZeroStep,
+    ...(serviceFee ? [serviceFeeStep(serviceFee)] : []),
     ...roundingSteps(store),
   ];
 };
@@ -93,12 +91,9 @@ const pickupPrice =
     oneEntry(amount, from, { code: 'pickup-charge', amount });
 
 /** The steps of what collecting costs. */
-export const pickupSteps = (store: Store, point: PickupPoint): ChargeStep[] => {
-  const source: Source = { kind: 'pickup', id: point.id };
-  return [
-    priceStep(pickupPrice(point.charge), source),
-    adjustmentsStep({ kind: 'pickup', pickupId: point.id }),
-    notBelowZeroStep(source),
-    ...roundingSteps(store),
-  ];
-};
+export const pickupSteps = (store: Store, { id, charge }: PickupPoint): ChargeStep[] => [
+  priceStep(pickupPrice(charge)),
+  adjustmentsStep({ kind: 'pickup', pickupId: id }),
+  notBelowZeroStep,
+  ...roundingSteps(store),
+];

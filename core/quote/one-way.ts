@@ -30,7 +30,8 @@ const grossCharge = (
   serviceCode: string | undefined,
 ): number | null => {
   const { price } = rate.rate;
-  if (price.kind !== 'carrier' || order.basket.chargeable.length === 0) return amountOf(rate.steps, order);
+  if (price.kind !== 'carrier' || order.basket.chargeable.length === 0)
+    return amountOf(rate.steps, order, rate.source);
   return serviceCode === undefined ? null : carrierCharge(order, rate, price, serviceCode);
 };
 

@@ -49,9 +49,14 @@ class WordedNotice implements Notice {
 const noticesOf = ({ compiled, basket }: OrderContext, remarks: readonly Remarks[]): Notice[] => {
   const { book, display } = compiled;
   if (remarks.length === 0 && basket.assumed.length === 0) return [];
-  const services = remarks.flatMap(({ fallback }) => fallback ?? []);
-  const accounts = new Set(remarks.flatMap(({ sandbox }) => sandbox ?? []));
-  const country = remarks.find(({ dutiable }) => dutiable)?.dutiable;
+  const services: string[] = [];
+  const accounts = new Set<string>();
+  let country: string | undefined;
+  for (const { fallback, sandbox, dutiable } of remarks) {
+    if (fallback !== undefined) services.push(fallback);
+    if (sandbox !== undefined) accounts.add(sandbox);
+    country ??= dutiable;
+  }
   const found: NoticeMessage[] = [];
   if (basket.assumed.length > 0) {
     const goods = basket.assumed.map(({ good }) => good.name);
@@ -78,7 +83,7 @@ const nothingToShip = (order: OrderContext): Outcome => {
     step: 'price',
     work: () => oneEntry(0, STORE, { code: 'nothing-travels' }),
   };
-  const charged = chargeOf([price], order);
+  const charged = chargeOf([price], order, STORE);
   if (!charged.ok) throw new Error('nothing to ship always has a charge');
   return offerAs(choiceOf(order, way, charged, [], {}));
 };

@@ -26,7 +26,7 @@ export const settle = (
   timesOf: () => TimesFound,
 ): Outcome => {
   const { display } = order.compiled;
-  const charged = chargeOf(steps, order);
+  const charged = chargeOf(steps, order, way.source);
   if (!charged.ok) return withhold(way, charged.refusal, display);
   const times = timesOf();
   if (!times.ok) return withhold(way, times.refusal, display);

@@ -41,24 +41,18 @@ export const freeFromOf = (rate: Rate, own: OwnTerms = {}): number | undefined =
   lower(rate.freeFrom, own.freeFrom);
 
 /** The steps of a shipping charge: a charge that is made free beats a minimum, and none is below 0. */
-export const shippingSteps = (
-  store: Store,
-  rate: Rate,
-  source: Source,
-  price: PriceOf,
-  own: OwnTerms = {},
-): ChargeStep[] => {
+export const shippingSteps = (store: Store, rate: Rate, price: PriceOf, own: OwnTerms = {}): ChargeStep[] => {
   const freeFrom = freeFromOf(rate, own);
   return [
-    priceStep(price, source),
+    priceStep(price),
     goodsFeesStep,
-    ...(rate.handling ? [rateHandlingStep(rate.handling, source)] : []),
+    ...(rate.handling ? [rateHandlingStep(rate.handling)] : []),
     ...storeHandlingSteps(store),
     adjustmentsStep(subjectOf(rate, own)),
-    ...(freeFrom === undefined ? [] : [freeFromStep(freeFrom, source)]),
+    ...(freeFrom === undefined ? [] : [freeFromStep(freeFrom)]),
     ...roundingSteps(store),
-    ...(rate.bounds ? [boundsStep(rate.bounds, source)] : []),
-    notBelowZeroStep(source),
+    ...(rate.bounds ? [boundsStep(rate.bounds)] : []),
+    notBelowZeroStep,
   ];
 };
 
