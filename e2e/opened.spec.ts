@@ -156,6 +156,29 @@ test('the way back closes Find, and Escape pressed twice takes one step', async 
   expect(page.url()).toBe(here);
 });
 
+test('what lay over a page and led elsewhere takes no step of its own on the way back and forward', async ({
+  page,
+}) => {
+  await openProgram(page, '/today');
+  await page.getByRole('navigation').getByRole('link', { name: 'Check' }).click();
+  const heading = (name: string) => page.getByRole('heading', { name, level: 1 });
+  await expect(heading('Check')).toBeVisible();
+  await page.getByRole('button', { name: 'Find anything' }).click();
+  await page.getByTestId('find').fill('saucer');
+  await expect(page.getByRole('option').first()).toHaveAccessibleName('Saucer, 26 cm, Product');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/good=saucer/);
+  const there = page.url();
+  await page.goBack();
+  await expect(heading('Check')).toBeVisible();
+  await page.evaluate(() => window.history.back());
+  await expect(heading('Today')).toBeVisible();
+  await page.goForward();
+  await expect(heading('Check')).toBeVisible();
+  await page.evaluate(() => window.history.forward());
+  await expect(page).toHaveURL(there);
+});
+
 test('what was closed by its own control is not opened again on the way back', async ({ page }) => {
   await openProgram(page, '/today');
   await page.getByRole('navigation').getByRole('link', { name: 'Products' }).click();

@@ -169,9 +169,8 @@ export const readGoodsTable = (
     mapped.flatMap(({ column, unit }) => (column === null ? [] : [[column, unit]])),
   );
   const mapping = mapped.map(({ column }) => column);
-  const { items, faults, faulty } = readList(GOODS, rows, mapping, { ...meaning, units }, context);
-  const isWrong = wrongColumns(mapping, { ...meaning, units }).length > 0;
-  const keepsOthers = isWrong || taking.others === 'kept';
+  const { isRead, items, faults, faulty } = readList(GOODS, rows, mapping, { ...meaning, units }, context);
+  const keepsOthers = !isRead || taking.others === 'kept';
   const goods = keepsOthers
     ? [...new Map([...here, ...items].map((good) => [good.sku, good])).values()]
     : items;

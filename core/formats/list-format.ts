@@ -53,6 +53,8 @@ export interface ListFormat<C extends string, Item, Meaning> {
 
 /** A list read from the rows of a file: what could be taken, and what is wrong with the rest. */
 export interface ListReading<Item> {
+  /** Whether its rows were read: they are not where the columns are wrong. */
+  isRead: boolean;
   items: Item[];
   /** The row of the file that each item is from. */
   rows: number[];
@@ -151,8 +153,11 @@ export const readList = <C extends string, Item, Meaning>(
   context: ReadingContext,
 ): ListReading<Item> => {
   const wrong = format.wrongColumns?.(mapping, meaning) ?? mappingFaults(mapping, format.columns);
-  if (wrong.length > 0) return { items: [], rows: [], faults: wrong, faulty: Math.max(0, rows.length - 1) };
-  const reading: ListReading<Item> = { items: [], rows: [], faults: [], faulty: 0 };
+  if (wrong.length > 0) {
+    const faulty = Math.max(0, rows.length - 1);
+    return { isRead: false, items: [], rows: [], faults: wrong, faulty };
+  }
+  const reading: ListReading<Item> = { isRead: true, items: [], rows: [], faults: [], faulty: 0 };
   const [cellsOf, repeats] = [cellsBy(mapping), repeated(format)];
   const read = format.rowReader(meaning, context, mapping);
   const take = (cells: readonly string[], row: number): RowResult<Item> => {

@@ -33,6 +33,7 @@ test('what is written is read again the same, empty translations too', () => {
     rows: [2, 3],
     faults: [],
     faulty: 0,
+    isRead: true,
   });
 });
 

@@ -7,6 +7,36 @@ interface StepState {
 
 const overNow = (): number => (globalThis.history?.state as StepState | null | undefined)?.over ?? 0;
 
+/** How many things lie over the page now. */
+let open = 0;
+
+/** What of the browser's Navigation API is used; browsers of before 2026 may lack it. */
+interface Navigation {
+  readonly currentEntry: { readonly index: number } | null;
+  readonly canGoForward: boolean;
+  addEventListener: (type: 'currententrychange', listener: (change: EntryChange) => void) => void;
+}
+interface EntryChange {
+  readonly navigationType: string | null;
+  readonly from: { readonly index: number };
+}
+
+const navigationHere = (): Navigation | undefined => (globalThis as { navigation?: Navigation }).navigation;
+
+/**
+ * Passes over a step of something that lay over a page and was left by a link: nothing is open there any more, so going
+ * back or forward to it would show nothing new. Where the browser does not say which way was gone, it is not passed over.
+ */
+const passOverLeft = (navigation: Navigation): void =>
+  navigation.addEventListener('currententrychange', ({ navigationType, from }) => {
+    if (navigationType !== 'traverse' || overNow() <= open) return;
+    const isForward = (navigation.currentEntry?.index ?? 0) > from.index;
+    if (isForward && navigation.canGoForward) window.history.forward();
+    else window.history.back();
+  });
+
+let isPassing = false;
+
 /**
  * What lies over a page, as the preview on a phone, is a step of its own in the browser's history, at the address it was
  * opened on: the way back closes it before it leaves the page.
@@ -15,13 +45,20 @@ export const useOverStep = (close: () => void): void => {
   const closes = useRef(close);
   closes.current = close;
   useEffect(() => {
+    const navigation = navigationHere();
+    if (navigation && !isPassing) passOverLeft(navigation);
+    isPassing = true;
     const level = overNow() + 1;
+    open = level;
     window.history.pushState({ ...(window.history.state as StepState | null), over: level }, '');
     const leave = (): void => {
       if (overNow() < level) closes.current();
     };
     window.addEventListener('popstate', leave);
-    return () => window.removeEventListener('popstate', leave);
+    return () => {
+      open = level - 1;
+      window.removeEventListener('popstate', leave);
+    };
   }, []);
 };
 
