@@ -1,3 +1,4 @@
+import compat from 'eslint-plugin-compat';
 import reactHooks from 'eslint-plugin-react-hooks';
 import { importX } from 'eslint-plugin-import-x';
 import tseslint from 'typescript-eslint';
@@ -135,6 +136,13 @@ export default tseslint.config(
         },
       ],
     },
+  },
+  {
+    // What runs in browsers asks for nothing that those of .browserslistrc lack.
+    files: ['{ui,app,core,carriers,gazetteer}/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*', '**/testing/**'],
+    plugins: { compat },
+    rules: { 'compat/compat': 'error' },
   },
   {
     files: ['ui/**/*.{ts,tsx}'],

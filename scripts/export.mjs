@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { parse } from 'acorn';
 import { writeFrames } from './frame.mjs';
 import { writeWorker } from './offline/write-worker.mjs';
 import { must, phase, ROOT } from './phases.mjs';
@@ -31,6 +32,9 @@ const DIST = join(ROOT, 'dist');
 const GALLERY = join(ROOT, 'export', 'gallery');
 /** The most JavaScript that the first page may load, gzipped. */
 const MOST_FIRST_LOAD = 563_000;
+
+/** The edition of ECMAScript that every browser of .browserslistrc reads whole. */
+const SYNTAX = 2022;
 
 const filesOf = (path) => {
   if (!existsSync(path)) return [];
@@ -65,6 +69,17 @@ const checkFirstLoad = () => {
   process.exit(1);
 };
 
+/** A script in newer syntax than browsers read fails the export. */
+const checkSyntax = () => {
+  for (const file of filesOf(join(DIST, '_expo')).filter((name) => name.endsWith('.js')))
+    try {
+      parse(readFileSync(file, 'utf8'), { ecmaVersion: SYNTAX });
+    } catch (error) {
+      console.error(`${relative(ROOT, file)} is not ECMAScript ${SYNTAX}: ${error.message}`);
+      process.exit(1);
+    }
+};
+
 /** Exports into a folder unless an export of the same sources is there. */
 const exportInto = async (folder, name, environment) => {
   const stamp = join(folder, '.sources');
@@ -76,6 +91,8 @@ const exportInto = async (folder, name, environment) => {
       env: { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production', ...environment },
     }),
   );
+  // The gallery is of the same files.
+  if (folder === DIST) checkSyntax();
   await writeFrames(folder);
   console.log(`  Kept for use without a network: ${await writeWorker(folder)} files`);
   writeFileSync(stamp, hash);
