@@ -12,7 +12,7 @@ let open = 0;
 
 /** What of the browser's Navigation API is used; browsers of before 2026 may lack it. */
 interface Navigation {
-  readonly currentEntry: { readonly index: number } | null;
+  readonly currentEntry: { readonly index: number; readonly key: string } | null;
   readonly canGoForward: boolean;
   addEventListener: (type: 'currententrychange', listener: (change: EntryChange) => void) => void;
 }
@@ -23,15 +23,18 @@ interface EntryChange {
 
 const navigationHere = (): Navigation | undefined => (globalThis as { navigation?: Navigation }).navigation;
 
+/** The steps that were made for what lies over a page, by their keys, with how many things lay over it there. */
+const overSteps = new Map<string, number>();
+
 /**
  * Passes over a step of something that lay over a page and was left by a link: nothing is open there any more, so going
  * back or forward to it would show nothing new. Where the browser does not say which way was gone, it is not passed over.
  */
 const passOverLeft = (navigation: Navigation): void =>
   navigation.addEventListener('currententrychange', ({ navigationType, from }) => {
-    if (navigationType !== 'traverse' || overNow() <= open) return;
-    const isForward = (navigation.currentEntry?.index ?? 0) > from.index;
-    if (isForward && navigation.canGoForward) window.history.forward();
+    const here = navigation.currentEntry;
+    if (navigationType !== 'traverse' || !here || (overSteps.get(here.key) ?? 0) <= open) return;
+    if (here.index > from.index && navigation.canGoForward) window.history.forward();
     else window.history.back();
   });
 
@@ -51,6 +54,7 @@ export const useOverStep = (close: () => void): void => {
     const level = overNow() + 1;
     open = level;
     window.history.pushState({ ...(window.history.state as StepState | null), over: level }, '');
+    if (navigation?.currentEntry) overSteps.set(navigation.currentEntry.key, level);
     const leave = (): void => {
       if (overNow() < level) closes.current();
     };
