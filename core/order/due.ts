@@ -47,14 +47,21 @@ export interface ToHandOver {
   date: string;
 }
 
-/** Open orders by when they are due; those without a promise by when they were placed. */
+/**
+ * Open orders as a day goes: by the beginning of the time that was chosen, those without one by when they are due, those
+ * without a promise by when they were placed.
+ */
 export const toHandOver = (orders: readonly PastOrder[], clock: Clock, now: string): ToHandOver[] =>
   orders
     .filter(({ status }) => status !== 'handed-over' && status !== 'cancelled')
     .map((order) => {
       const due = dueOf(order, clock);
-      const at = clock.text(Date.parse(due?.at ?? order.request.placedAt));
-      return { order, due, late: isLate(order, due, now), date: at.slice(0, 10), at: Date.parse(at) };
+      const at = due?.at ?? order.request.placedAt;
+      return {
+        ...{ order, due, late: isLate(order, due, now) },
+        date: clock.text(Date.parse(at)).slice(0, 10),
+        from: Date.parse(order.chosen.slot?.start ?? at),
+      };
     })
-    .sort((a, b) => a.at - b.at || (a.order.number < b.order.number ? -1 : 1))
+    .sort((a, b) => a.from - b.from || (a.order.number < b.order.number ? -1 : 1))
     .map(({ order, due, late, date }) => ({ order, due, late, date }));

@@ -113,6 +113,26 @@ describe('what was promised', () => {
       ['1001', '2026-11-27', false],
     ]);
   });
+
+  test('puts a time that begins earlier first, though it may end later', () => {
+    const at = (number: string, kind: PastOrder['chosen']['kind'], from: string, to: string): PastOrder => ({
+      ...makeOrder(kind, { number }),
+      chosen: {
+        ...makeOrder(kind).chosen,
+        slot: { start: `2026-11-27T${from}:00-04:00`, end: `2026-11-27T${to}:00-04:00` },
+      },
+    });
+    const list = toHandOver(
+      [
+        at('1', 'delivery', '16:00', '17:00'),
+        at('2', 'pickup', '13:00', '13:30'),
+        at('3', 'delivery', '12:30', '17:30'),
+      ],
+      clock,
+      '2026-11-27T12:00:00Z',
+    );
+    expect(list.map(({ order }) => order.number)).toEqual(['3', '2', '1']);
+  });
 });
 
 test('the picking list adds up what several orders need, without what needs no sending', () => {

@@ -35,8 +35,10 @@ export const OrderRow = ({ open: { order, due, late } }: { open: OpenOrder }) =>
   const actions = useOrderActions(order);
   const { number, recipient = '', chosen, request, status } = order;
   const units = request.lines.reduce((sum, { quantity }) => sum + quantity, 0);
-  const time = due && order.chosen.slot ? clock.text(Date.parse(order.chosen.slot.start)).slice(11, 16) : '–';
-  const facts = [chosen.name, request.destination?.city, countFigure(units, 'item')]
+  const { slot } = chosen;
+  const clockTime = (moment: string): string => clock.text(Date.parse(moment)).slice(11, 16);
+  const until = slot && chosen.kind === 'delivery' ? `until ${clockTime(slot.end)}` : '';
+  const facts = [chosen.name, until, request.destination?.city, countFigure(units, 'item')]
     .concat(chosen.fallback ? 'fallback charged' : [])
     .filter(Boolean)
     .join(' · ');
@@ -46,7 +48,7 @@ export const OrderRow = ({ open: { order, due, late } }: { open: OpenOrder }) =>
       <View style={style.row}>
         <Press style={style.press} role="button" aria-expanded={isOpen} onPress={() => setOpen(!isOpen)}>
           <View style={style.facts}>
-            <Text style={style.time}>{time}</Text>
+            <Text style={style.time}>{due && slot ? clockTime(slot.start) : '–'}</Text>
             <View style={style.words}>
               <Text style={style.name} numberOfLines={1}>
                 {number} {recipient}
