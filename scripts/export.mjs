@@ -2,7 +2,6 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { parse } from 'acorn';
 import { writeFrames } from './frame.mjs';
 import { writeWorker } from './offline/write-worker.mjs';
 import { must, phase, ROOT } from './phases.mjs';
@@ -70,7 +69,9 @@ const checkFirstLoad = () => {
 };
 
 /** A script in newer syntax than browsers read fails the export. */
-const checkSyntax = () => {
+const checkSyntax = async () => {
+  // Not at the top: this file is loaded before packages are installed.
+  const { parse } = await import('acorn');
   for (const file of filesOf(join(DIST, '_expo')).filter((name) => name.endsWith('.js')))
     try {
       parse(readFileSync(file, 'utf8'), { ecmaVersion: SYNTAX });
@@ -92,7 +93,7 @@ const exportInto = async (folder, name, environment) => {
     }),
   );
   // The gallery is of the same files.
-  if (folder === DIST) checkSyntax();
+  if (folder === DIST) await checkSyntax();
   await writeFrames(folder);
   console.log(`  Kept for use without a network: ${await writeWorker(folder)} files`);
   writeFileSync(stamp, hash);

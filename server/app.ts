@@ -198,6 +198,7 @@ export const makeServer = ({
     throughAll(
       ...[securityOfData, knownHosts(hosts), compressed, noteRequests(note), allowOrigins(origins)],
       editionRoutes({ editions, ...folder, asker, keys, metrics, problemsOf, now }),
+      notFound,
     ),
   );
   app.use(security, knownHosts(hosts), compressed);

@@ -112,6 +112,7 @@ const slotsOf = ({ choices, edition, language }: QuoteAnswer) => ({
 });
 
 const lines = express.text({ limit: '20mb', type: NDJSON });
+/** Reads a body of many orders, a line each, as text; any other as one order. */
 const oneOrLines: RequestHandler = (request, response, next) =>
   (request.is(NDJSON) ? lines : jsonBody)(request, response, next);
 

@@ -299,10 +299,12 @@ describe('what the service says of itself', () => {
     ).text();
     await (await fetch(`${origin}/api/places/CA/B3H2Y9`)).text();
     await (await fetch(`${origin}/api/nowhere`)).text();
+    await (await fetch(`${origin}/api/editions/yard/nowhere`)).text();
     expect(lines.map(({ ms: _, ...line }) => line)).toEqual([
       { method: 'POST', route: '/api/editions/:shop/quotes', shop: 'yard', status: 200 },
       { method: 'GET', route: '/api/places/:country/:code', status: 200 },
       { method: 'GET', route: '/api', status: 404 },
+      { method: 'GET', route: '/api/editions', status: 404 },
     ]);
     expect(lines.every(({ ms }) => ms >= 0)).toBe(true);
   });
