@@ -121,7 +121,7 @@ class Packer {
       const filling = this.filling(counts, box);
       if (filling.blocks.length > 0) return { box, filling };
     }
-    throw new Error('a unit that goes into no box was let through');
+    throw new Error('a unit that fits no box');
   }
 
   /** One way of sharing the units out, box after box; null where it takes more boxes than `most`. */

@@ -150,7 +150,7 @@ const missing = (
 
 const accountOf = ({ compiled }: OrderContext, { accountId }: CarrierPrice): CompiledAccount => {
   const account = compiled.accounts.get(accountId);
-  if (!account) throw new Error(`the account ${accountId} was not missed by the reader`);
+  if (!account) throw new Error(`the account ${accountId} is not there`);
   return account;
 };
 

@@ -7,8 +7,7 @@ import { countOf } from '../price/measure-order.ts';
 import type { Entry, PriceOf } from '../price/price-kind.ts';
 import { pointsOf, toMultiple } from '../price/rounding.ts';
 import { adjust, isFor, type CompiledAdjustment, type Subject } from '../adjust/adjust.ts';
-import type { ChargeSoFar, ChargeStep, StepResult } from './charge.ts';
-import type { OrderContext } from './order-context.ts';
+import type { ChargeStep } from './charge.ts';
 
 /**
  * The steps that a charge is made of. Each kind of choice has its own list of them (docs/rating.md). A step says that its
@@ -28,39 +27,26 @@ export const priceStep = (price: PriceOf): ChargeStep => ({
 /** The fees of products that have one, once for their line. */
 export const goodsFeesStep: ChargeStep = { step: 'goods-fee', work: (_, { goodsFees }) => goodsFees };
 
-const handled = (
-  whose: 'rate' | 'store',
-  { points = 0, amount = 0, per }: Handling,
-  { running: of }: ChargeSoFar,
-  order: OrderContext,
-  from: Source,
-): StepResult => {
-  const count = amount === 0 ? 0 : countOf(per, order);
-  if (typeof count !== 'number') return refused(count);
-  const share = pointsOf(of, points);
-  const change = share + amount * count;
-  return change === 0
-    ? NO_ENTRIES
-    : oneEntry(change, from, { code: 'handling', whose, points, of, share, amount, count, per });
-};
-
-/** A rate's handling: points of the charge so far, and an amount for each of what it counts. */
-export const rateHandlingStep = (handling: Handling): ChargeStep => ({
-  step: 'handling',
-  work: (soFar, order, from) => handled('rate', handling, soFar, order, from),
+const handlingStep = (whose: 'rate' | 'store', handling: Handling, own?: Source): ChargeStep => ({
+  step: whose === 'rate' ? 'handling' : 'store-handling',
+  work: ({ running: of }, order, rule) => {
+    const { points = 0, amount = 0, per } = handling;
+    const count = amount === 0 ? 0 : countOf(per, order);
+    if (typeof count !== 'number') return refused(count);
+    const share = pointsOf(of, points);
+    const change = share + amount * count;
+    return change === 0
+      ? NO_ENTRIES
+      : oneEntry(change, own ?? rule, { code: 'handling', whose, points, of, share, amount, count, per });
+  },
 });
 
-const storeHandlingStep: ChargeStep = {
-  step: 'store-handling',
-  work: (soFar, order) => {
-    const { handling } = order.compiled.book.store;
-    return handling ? handled('store', handling, soFar, order, STORE) : NO_ENTRIES;
-  },
-};
+/** A rate's handling: points of the charge so far, and an amount for each of what it counts. */
+export const rateHandlingStep = (handling: Handling): ChargeStep => handlingStep('rate', handling);
 
 /** The store's handling, on top of a rate's; none where it has none. */
 export const storeHandlingSteps = ({ handling }: Store): readonly ChargeStep[] =>
-  handling ? [storeHandlingStep] : [];
+  handling ? [handlingStep('store', handling, STORE)] : [];
 
 /** The adjustments that are for a choice, in their order; which they are is found once for each compiled book. */
 export const adjustmentsStep = (subject: Subject): ChargeStep => {

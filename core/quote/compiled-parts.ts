@@ -54,7 +54,7 @@ export type PartName =
 const pricedByAnswers =
   (id: string): PriceOf =>
   () => {
-    throw new Error(`${id} is priced by what a carrier answers`);
+    throw new Error(`${id} is priced by a carrier`);
   };
 
 /** A rate of a service under a store's settings. */

@@ -12,6 +12,7 @@ import type { Entries } from '../price/price-kind.ts';
 import { metresBetween } from '../place/distance.ts';
 import type { Departure, HandOver } from '../time/arrival.ts';
 import type { BookedCount } from '../time/booked.ts';
+import type { DayNumber } from '../time/calendar.ts';
 import type { CompiledAccount } from './account.ts';
 import type { CompiledBook } from './compile.ts';
 import { reachOf, type Reach } from './destination.ts';
@@ -74,12 +75,6 @@ const packedByAccount = (packed: (packing: Packing) => Parcels): OrderContext['c
   };
 };
 
-/** A number that is worked out when it is first asked for. */
-const onceAsked = (work: () => number): (() => number) => {
-  let known: number | null = null;
-  return () => (known ??= work());
-};
-
 /** An order measured once, or what makes it unusable with this book. */
 export const checkedContext = (compiled: CompiledBook, request: QuoteRequest): Result<OrderContext> => {
   const { defaultWeight, pricesIncludeTax } = compiled.book.store;
@@ -88,6 +83,7 @@ export const checkedContext = (compiled: CompiledBook, request: QuoteRequest): R
   const reach = reachOf(compiled, request);
   const { place } = reach;
   const packed = (packing: Packing): Parcels => new Parcels(packing, basket.chargeable, defaultWeight);
+  let placedOn: DayNumber | null = null;
   const order: OrderContext = {
     compiled,
     request,
@@ -97,7 +93,7 @@ export const checkedContext = (compiled: CompiledBook, request: QuoteRequest): R
     tables: compiled.tables,
     parcels: packed(compiled.packing),
     carrierParcels: packedByAccount(packed),
-    placedOn: onceAsked(() => placedDay({ compiled, request })),
+    placedOn: () => (placedOn ??= placedDay({ compiled, request })),
     distance: distanceFrom(compiled.book.locations[0], request),
     goodsTax: taxOn(basket.subtotal, taxesAt(compiled.taxes.goods, place), pricesIncludeTax),
     taxes: taxesAt(compiled.taxes.charges, place),
@@ -115,5 +111,5 @@ export const checkedContext = (compiled: CompiledBook, request: QuoteRequest): R
 export const orderContext = (compiled: CompiledBook, request: QuoteRequest): OrderContext => {
   const order = checkedContext(compiled, request);
   if (order.ok) return order.value;
-  throw new Error(`the request was not checked: ${order.faults.map((found) => found.code).join(', ')}`);
+  throw new Error(`the request was not checked: ${order.faults.map(({ code }) => code).join()}`);
 };

@@ -53,8 +53,8 @@ const noticesOf = ({ compiled, basket }: OrderContext, remarks: readonly Remarks
   const accounts = new Set<string>();
   let country: string | undefined;
   for (const { fallback, sandbox, dutiable } of remarks) {
-    if (fallback !== undefined) services.push(fallback);
-    if (sandbox !== undefined) accounts.add(sandbox);
+    if (fallback) services.push(fallback);
+    if (sandbox) accounts.add(sandbox);
     country ??= dutiable;
   }
   const found: NoticeMessage[] = [];
@@ -84,7 +84,7 @@ const nothingToShip = (order: OrderContext): Outcome => {
     work: () => oneEntry(0, STORE, { code: 'nothing-travels' }),
   };
   const charged = chargeOf([price], order, STORE);
-  if (!charged.ok) throw new Error('nothing to ship always has a charge');
+  if (!charged.ok) throw new Error('nothing to ship has a charge');
   return offerAs(choiceOf(order, way, charged, [], {}));
 };
 

@@ -11,7 +11,7 @@ const withoutRate = ({ compiled, reach }: OrderContext, { service, source }: Com
   const way = { id, kind: 'shipping', name, source, told: NONE_TOLD } as const;
   const { stop, zone: found } = reach;
   if (stop) return withhold(way, stop, compiled.display);
-  if (!found) throw new Error('a reach without a zone has a stop');
+  if (!found) throw new Error('no zone, and no stop');
   const { zone } = found;
   const meant = zone.without?.includes(id) === true;
   const say = { code: 'no-rate', service: name, zone: zone.name, meant } as const;

@@ -15,7 +15,7 @@ const prepare = ({ tableId }: Table): PriceOf => {
   const from: Source = { kind: 'table', id: tableId };
   return (order) => {
     const index = order.tables(tableId);
-    if (!index) throw new Error(`the table ${tableId} was not missed by the reader`);
+    if (!index) throw new Error(`the table ${tableId} is not there`);
     const { table } = index;
     const value = measureOf(table.basis, order);
     if (typeof value !== 'number') return refused(value);
