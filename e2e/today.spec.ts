@@ -4,7 +4,7 @@ import { openProgram, reopenProgram, waitUntilKept } from './program.ts';
 const orderOf = (page: Page, number: string): Locator =>
   page.getByRole('listitem', { name: `Order ${number}` });
 
-test('is what the program opens with: orders by when they are due, test orders, problems, what the draft changes', async ({
+test('is what the program opens with: orders as the day goes, test orders, problems, what the draft changes', async ({
   page,
 }) => {
   await openProgram(page, '/');

@@ -87,9 +87,16 @@ const securityOfData = helmet({
     useDefaults: false,
     directives: { defaultSrc: ["'none'"], frameAncestors: ["'none'"] },
   },
-  ...{ crossOriginOpenerPolicy: false, originAgentCluster: false, referrerPolicy: false },
-  ...{ strictTransportSecurity: false, xDnsPrefetchControl: false, xDownloadOptions: false },
-  ...{ xFrameOptions: false, xPermittedCrossDomainPolicies: false, xPoweredBy: false, xXssProtection: false },
+  crossOriginOpenerPolicy: false,
+  originAgentCluster: false,
+  referrerPolicy: false,
+  strictTransportSecurity: false,
+  xDnsPrefetchControl: false,
+  xDownloadOptions: false,
+  xFrameOptions: false,
+  xPermittedCrossDomainPolicies: false,
+  xPoweredBy: false,
+  xXssProtection: false,
 });
 
 const compress = compression();

@@ -7,7 +7,7 @@ import { ENGLISH_WORDS, FRENCH_WORDS } from '../testing/words.ts';
 import { orderMessage } from '../words/customer/order-message.ts';
 import { dueOf, isLate, toHandOver } from './due.ts';
 import { movedTo, nextStatuses, steppedBack } from './hand-over.ts';
-import { pickingList } from './picking.ts';
+import { ordersToPack, pickingList } from './picking.ts';
 import { sensibleRound } from './round.ts';
 import { roundStops } from './round-stops.ts';
 
@@ -155,6 +155,16 @@ test('the picking list adds up what several orders need, without what needs no s
   expect(pickingList([order('1', 2), order('2', 3)], goods)).toEqual([
     { sku: 'pot', name: 'Pot', quantity: 5, orders: ['1', '2'] },
   ]);
+});
+
+test('still to be packed is what was placed and has something to pack', () => {
+  const goods = new Map(
+    [makeGood('pot'), makeGood('card', { fulfilment: 'digital' })].map((good) => [good.sku, good]),
+  );
+  const of = (number: string, sku: string, status: OrderStatus = 'placed'): PastOrder =>
+    makeOrder('pickup', { number, status, request: makeRequest({ lines: [{ sku, quantity: 1 }] }) });
+  const orders = [of('1', 'pot'), of('2', 'card'), of('3', 'pot', 'packed')];
+  expect(ordersToPack(orders, goods).map(({ number }) => number)).toEqual(['1']);
 });
 
 test('the message says where the order stands, to whom and from whom', () => {

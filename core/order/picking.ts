@@ -8,6 +8,13 @@ export const packedLines = (
 ): PastOrder['request']['lines'] =>
   request.lines.filter(({ sku, fulfilment }) => (fulfilment ?? goods.get(sku)?.fulfilment) !== 'digital');
 
+/** The orders that are still to be packed: placed, and with something to pack. */
+export const ordersToPack = (
+  orders: readonly PastOrder[],
+  goods: ReadonlyMap<string, Good>,
+): readonly PastOrder[] =>
+  orders.filter((order) => order.status === 'placed' && packedLines(order, goods).length > 0);
+
 /** A good and how many of it some orders need. */
 export interface Picked {
   sku: string;

@@ -3,9 +3,8 @@ import type { Catalogue } from '../../core/model/good.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import { nearbyOf } from '../../core/order/nearby-of.ts';
 import { orderMessage } from '../../core/words/customer/order-message.ts';
-import { inLanguage, ownLanguage } from '../../core/words/customer/own-texts.ts';
-import { currencyDecimals } from '../../core/words/figure.ts';
-import { loadCustomerWords } from './use-customer-words.ts';
+import { inLanguage } from '../../core/words/customer/own-texts.ts';
+import { loadOrderWords } from './order-words.ts';
 
 /** The message to a customer about where their order stands, in the language they ordered in. */
 export const customerMessage = async (
@@ -13,10 +12,8 @@ export const customerMessage = async (
   book: Book,
   catalogue: Catalogue,
 ): Promise<string> => {
-  const { currency, units, name: shop } = book.store;
-  const language = order.language ?? ownLanguage(book);
-  const speakerOf = await loadCustomerWords();
-  const words = speakerOf(language, { decimals: currencyDecimals(currency), units, currency });
+  const { language, words } = (await loadOrderWords(book))(order);
   const { location, pickup } = nearbyOf(inLanguage(book, catalogue, language).book, order);
+  const { name: shop } = book.store;
   return orderMessage(order, { shop, location, instructions: pickup?.instructions }, words);
 };

@@ -1,14 +1,16 @@
 import type { PastOrder } from '../../core/model/order.ts';
-import { makeBook, makeCatalogue, makeGood, makeRequest } from '../../core/testing/book.ts';
+import { makeBook, makeGood, makeRequest } from '../../core/testing/book.ts';
 import { packingLists } from './packing-lists.ts';
 
 const book = makeBook({
   store: { languages: ['en', 'fr'] },
   translations: [{ language: 'fr', text: 'Glazed pot', as: 'Pot émaillé' }],
 });
-const catalogue = makeCatalogue(
-  makeGood('pot', { name: 'Glazed pot' }),
-  makeGood('card', { name: 'Gift card', fulfilment: 'digital' }),
+const goods = new Map(
+  [
+    makeGood('pot', { name: 'Glazed pot' }),
+    makeGood('card', { name: 'Gift card', fulfilment: 'digital' }),
+  ].map((good) => [good.sku, good]),
 );
 const SLOT = { start: '2026-11-30T09:00:00-04:00', end: '2026-11-30T10:00:00-04:00' };
 
@@ -33,7 +35,7 @@ const order = (skus: readonly string[], part: Partial<PastOrder> = {}): PastOrde
 
 describe('packing lists', () => {
   test('say to whom, how and when, with what is packed alone', async () => {
-    expect(await packingLists([order(['pot', 'card'])], book, catalogue)).toEqual([
+    expect(await packingLists([order(['pot', 'card'])], book, goods)).toEqual([
       {
         title: 'Order 1001',
         notes: [
@@ -53,17 +55,23 @@ describe('packing lists', () => {
       language: 'fr',
       chosen: { ...order([]).chosen, shownAs: 'Camionnette' },
     });
-    const [list] = await packingLists([french], book, catalogue);
+    const [list] = await packingLists([french], book, goods);
     expect(list?.title).toBe('Commande 1001');
     expect(list?.notes.at(-1)).toBe('Camionnette, lun. 30 nov., 09:00 à 10:00');
     expect(list?.rows).toEqual([['2 ×', 'Pot émaillé']]);
   });
 
-  test('are not made of an order in which nothing is packed, and need no address', async () => {
+  test('call a product as it was called when it was ordered', async () => {
+    const lines = [{ sku: 'pot', quantity: 1, name: 'Old pot' }];
+    const [list] = await packingLists([order([], { request: makeRequest({ lines }) })], book, goods);
+    expect(list?.rows).toEqual([['1 ×', 'Old pot']]);
+  });
+
+  test('need no address', async () => {
     const collected = order(['pot'], {
       request: makeRequest({ lines: [{ sku: 'pot', quantity: 1 }], destination: null }),
     });
-    const lists = await packingLists([order(['card']), collected], book, catalogue);
+    const lists = await packingLists([collected], book, goods);
     expect(lists.map(({ notes }) => notes)).toEqual([['Ines Varga', 'Van, Mon 30 Nov, 09:00 to 10:00']]);
   });
 });

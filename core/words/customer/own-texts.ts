@@ -88,6 +88,20 @@ export const ownLanguage = ({ store }: Pick<Book, 'store'>): Language => store.l
 export const customerLanguages = ({ store }: Pick<Book, 'store'>): readonly Language[] =>
   store.languages ?? ['en'];
 
+/** The merchant's own texts in a language, by the text; null where there is nothing to translate. */
+const translationsIn = (book: Book, language: Language): ReadonlyMap<string, string> | null => {
+  const known = new Map(
+    (book.translations ?? []).filter((one) => one.language === language).map(({ text, as }) => [text, as]),
+  );
+  return language === ownLanguage(book) || known.size === 0 ? null : known;
+};
+
+/** How a text of the merchant's reads in a language: as it stands where it has no translation. */
+export const textIn = (book: Book, language: Language): ((text: string) => string) => {
+  const known = translationsIn(book, language);
+  return (text) => known?.get(text) ?? text;
+};
+
 /**
  * A shop with the texts that customers read in a language: those without a translation stay as they are. The very
  * same book and catalogue where there is nothing to translate.
@@ -97,11 +111,8 @@ export const inLanguage = (
   catalogue: Catalogue,
   language: Language,
 ): { book: Book; catalogue: Catalogue } => {
-  const known = new Map(
-    (book.translations ?? []).filter((one) => one.language === language).map(({ text, as }) => [text, as]),
-  );
-  if (language === ownLanguage(book) || known.size === 0) return { book, catalogue };
-  const turn: Turn = (text) => known.get(text) ?? text;
+  if (translationsIn(book, language) === null) return { book, catalogue };
+  const turn = textIn(book, language);
   return { book: turnedBook(book, turn), catalogue: turnedGoods(catalogue, turn) };
 };
 

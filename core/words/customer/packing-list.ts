@@ -12,19 +12,11 @@ export interface PackingList {
 
 /**
  * The packing list of an order in its customer's language. `address` is the address as its post writes it, with the name;
- * `lines` are what is packed, and `nameBySku` has the products' names in that language.
+ * `lines` are what is packed, and how many of it.
  */
 export const packingList = (
   order: PastOrder,
-  {
-    address,
-    lines,
-    nameBySku,
-  }: {
-    address: readonly string[];
-    lines: PastOrder['request']['lines'];
-    nameBySku: ReadonlyMap<string, string>;
-  },
+  { address, lines }: { address: readonly string[]; lines: readonly { name: string; quantity: number }[] },
   words: CustomerWords,
 ): PackingList => {
   const { destination } = order.request;
@@ -34,9 +26,6 @@ export const packingList = (
     notes: [...address, country, [nameOf(order), promised(order, words)].filter(Boolean).join(', ')].filter(
       Boolean,
     ),
-    rows: lines.map(({ sku, name, quantity }) => [
-      words.say('order.packed-line', { count: quantity }),
-      nameBySku.get(sku) ?? name ?? sku,
-    ]),
+    rows: lines.map(({ name, quantity }) => [words.say('order.packed-line', { count: quantity }), name]),
   };
 };

@@ -1,5 +1,5 @@
 import type { Book } from '../../../core/model/book.ts';
-import type { Catalogue } from '../../../core/model/good.ts';
+import type { Good } from '../../../core/model/good.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { pickingList } from '../../../core/order/picking.ts';
 import { countFigure } from '../../../core/words/figure.ts';
@@ -12,13 +12,15 @@ const PACKING_COLUMNS = [0, 40];
 /** What has to be fetched for some orders, as one paper. */
 export const printPicking = async (
   orders: readonly PastOrder[],
-  { goods }: Catalogue,
+  goods: ReadonlyMap<string, Good>,
   day: string,
 ): Promise<void> => {
   const { papersPdf } = await import('../../carriers/papers.ts');
-  const rows = pickingList(orders, new Map(goods.map((good) => [good.sku, good]))).map(
-    ({ quantity, name, orders: numbers }) => [`${quantity} ×`, name, numbers.join(', ')],
-  );
+  const rows = pickingList(orders, goods).map(({ quantity, name, orders: numbers }) => [
+    `${quantity} ×`,
+    name,
+    numbers.join(', '),
+  ]);
   const notes = [`${day}, ${countFigure(orders.length, 'order')}`];
   saveBytes(
     `picking-${day}.pdf`,
@@ -30,11 +32,11 @@ export const printPicking = async (
 export const printPacking = async (
   orders: readonly PastOrder[],
   book: Book,
-  catalogue: Catalogue,
+  goods: ReadonlyMap<string, Good>,
   day: string,
 ): Promise<void> => {
   const { papersPdf } = await import('../../carriers/papers.ts');
-  const lists = await packingLists(orders, book, catalogue);
+  const lists = await packingLists(orders, book, goods);
   saveBytes(
     `packing-${day}.pdf`,
     await papersPdf(lists.map((list) => ({ ...list, columns: PACKING_COLUMNS }))),

@@ -2,6 +2,7 @@ import { lazy, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Location } from '../../../core/model/location.ts';
+import { ordersToPack } from '../../../core/order/picking.ts';
 import { localMoment } from '../../../core/time/local-moment.ts';
 import { countFigure } from '../../../core/words/figure.ts';
 import { dayFigure } from '../../../core/words/moment-figure.ts';
@@ -12,7 +13,7 @@ import { TextAction } from '../../parts/text-action.tsx';
 import { useNow } from '../../time/use-now.ts';
 import { Later } from '../../parts/later.tsx';
 import { PageHead } from '../../page/page-head.tsx';
-import { selectServedBook, selectServedCatalogue } from '../../state/served.ts';
+import { selectServedBook, selectServedGoods } from '../../state/served.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -46,19 +47,22 @@ const Day = ({ day: { title, orders } }: { day: DayOfOrders }) => (
   </View>
 );
 
-/** The lists that are printed for the orders that are not packed yet. */
+/** The lists that are printed for the orders that have something to pack and are not packed yet. */
 const Papers = ({ orders, today }: { orders: readonly OpenOrder[]; today: string }) => {
   const book = useAppSelector(selectServedBook);
-  const catalogue = useAppSelector(selectServedCatalogue);
-  const unpacked = orders.filter(({ order }) => order.status === 'placed').map(({ order }) => order);
+  const goods = useAppSelector(selectServedGoods);
+  const unpacked = ordersToPack(
+    orders.map(({ order }) => order),
+    goods,
+  );
   if (unpacked.length === 0) return null;
   return (
     <Actions>
       <TextAction
         label={`Picking list for ${countFigure(unpacked.length, 'order')}`}
-        onPress={() => void printPicking(unpacked, catalogue, today)}
+        onPress={() => void printPicking(unpacked, goods, today)}
       />
-      <TextAction label="Packing lists" onPress={() => void printPacking(unpacked, book, catalogue, today)} />
+      <TextAction label="Packing lists" onPress={() => void printPacking(unpacked, book, goods, today)} />
     </Actions>
   );
 };
