@@ -5,7 +5,7 @@ import { walkOf, writtenSteps, type Walk } from './walk.ts';
 /** Each job of docs/jobs.md, begun on the page the program opens with, in as many steps as are written there. */
 const job = (name: string, walk: (page: Page, walk: Walk) => Promise<void>): void =>
   test(name, async ({ page }) => {
-    await openProgram(page, '/');
+    await openProgram(page, '/today');
     const walked = walkOf(page);
     await walk(page, walked);
     expect(walked.steps(), 'the steps in docs/jobs.md').toBe(writtenSteps(page, name));
