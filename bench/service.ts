@@ -10,9 +10,10 @@ import { demoTestOrders } from '../demo/test-orders.ts';
 import { sha256 } from '../server/read-edition.ts';
 
 /**
- * The quote service over HTTP, beside a floor: a bare Express route that parses the same orders and answers the same
- * bytes, asked in the same rounds. Then many orders a line each, and a minute of trouble: a carrier down, the edition
- * changed, a process killed; SOAK_SECONDS says how long.
+ * The quote service over HTTP, beside a floor asked in the same rounds: a bare Express route that parses the same
+ * orders and answers the same bytes, made from data as any answer has to be; beside it, for who wants to know what
+ * making them costs, the same with the text ready. Then many orders a line each, and a minute of trouble: a carrier
+ * down, the edition changed, a process killed; SOAK_SECONDS says how long.
  */
 const ROUNDS = 3;
 const ROUND_SECONDS = 6;
@@ -26,6 +27,8 @@ const SOAK_SECONDS = Number(process.env['SOAK_SECONDS'] ?? 60);
 const SOAK_RATE = 200;
 const CHANGE_EVERY_MS = 20_000;
 const KILL_EVERY_MS = 30_000;
+/** An edition is read by each process, tried against its test orders, and used for what is asked after that. */
+const MOST_TAKING_OVER_MS = 8_000;
 
 const requests = demoTestOrders
   .map(({ request }) => request)
@@ -64,15 +67,20 @@ const say = (name: string, figure: string, goal: string, isReached: boolean): vo
   if (!isReached) process.exitCode = 1;
 };
 
+const perSecond = async (url: string): Promise<number> => (await load(url)).requests.average;
+
 const single = async (service: string, floor: string): Promise<void> => {
-  for (const url of [service, floor]) await load(url, { duration: WARM_UP * ROUND_SECONDS });
-  const rates: { service: number; floor: number }[] = [];
+  const [data, text] = [`${floor}data`, `${floor}text`];
+  for (const url of [service, data, text]) await load(url, { duration: WARM_UP * ROUND_SECONDS });
+  const rates: { service: number; data: number; text: number }[] = [];
   for (let round = 0; round < ROUNDS; round += 1)
     rates.push({
-      service: (await load(service)).requests.average,
-      floor: (await load(floor)).requests.average,
+      service: await perSecond(service),
+      data: await perSecond(data),
+      text: await perSecond(text),
     });
-  const share = median(rates.map((one) => one.service / one.floor));
+  const share = median(rates.map((one) => one.service / one.data));
+  const ofText = median(rates.map((one) => one.service / one.text));
   const rate = median(rates.map((one) => one.service));
   say(
     'Single quotes, of a bare route with the same bytes',
@@ -80,6 +88,7 @@ const single = async (service: string, floor: string): Promise<void> => {
     `${LEAST_SHARE * 100} %`,
     share >= LEAST_SHARE,
   );
+  console.log(`  of one whose answers are ready text: ${(ofText * 100).toFixed(0)} %`);
   const steady = await load(service, { overallRate: Math.floor(rate * 0.7) });
   say(
     'The same at 70 % of that load, 99th percentile',
@@ -140,13 +149,24 @@ const soak = async (): Promise<void> => {
   const children = (): string[] =>
     readFileSync(`/proc/${child.pid}/task/${child.pid}/children`, 'utf8').trim().split(' ');
   let number = 1;
-  const changing = setInterval(() => void put((number += 1)), CHANGE_EVERY_MS);
+  const putAt = [0, performance.now()];
+  const changing = setInterval(() => {
+    putAt[(number += 1)] = performance.now();
+    void put(number);
+  }, CHANGE_EVERY_MS);
+  let wrong = 0;
+  /** Counts an answer of an edition that is not there yet, or that another has replaced for longer than it may take. */
+  const watch = (_status: number, _body: string, _context: object, headers?: object): void => {
+    const answered = Number(Object(headers)['emporos-edition'] ?? Object(headers)['Emporos-Edition']);
+    const replaced = putAt[answered + 1] ?? Infinity;
+    if (!(answered <= number) || performance.now() - replaced > MOST_TAKING_OVER_MS) wrong += 1;
+  };
   const killing = setInterval(() => process.kill(Number(children()[0]), 'SIGTERM'), KILL_EVERY_MS);
   const before = memoryOf(children());
   const made = await autocannon({
     url: `${origin}/api/editions/demo/quotes`,
     ...{ connections: 50, duration: SOAK_SECONDS, overallRate: SOAK_RATE, timeout: 30 },
-    requests: bodies.map((body) => ({ method: 'POST', headers: JSON_HEADERS, body })),
+    requests: bodies.map((body) => ({ method: 'POST', headers: JSON_HEADERS, body, onResponse: watch })),
   });
   clearInterval(changing);
   clearInterval(killing);
@@ -154,9 +174,9 @@ const soak = async (): Promise<void> => {
   const failed = made.errors + made.timeouts + made.non2xx;
   say(
     `${SOAK_RATE} a second for ${SOAK_SECONDS} s, a carrier down, ${number} editions`,
-    `${made.requests.total} asked, ${failed} failed`,
-    'none failed',
-    failed === 0,
+    `${made.requests.total} asked, ${failed} failed, ${wrong} wrong`,
+    'none failed, none of a wrong edition',
+    failed + wrong === 0,
   );
   console.log(`  memory of the processes: ${before.toFixed(0)} MB, then ${after.toFixed(0)} MB`);
   child.kill();

@@ -10,10 +10,12 @@ import { smallShops } from './small-shops.ts';
 
 /**
  * Tries every reader with data that went wrong in some way, and quotes and audits what was taken:
- * `npm run fuzz -- <cases> <seed>`. A case that throws, takes more than a second, gives an amount that is no whole
- * number, or is not read again as it was written is shown with the seed that makes it again alone.
+ * `npm run fuzz -- <cases> <seed>`. A case that throws, takes more than a second each time it is tried, gives an amount
+ * that is no whole number, or is not read again as it was written is shown with the seed that makes it again alone.
  */
 const LONGEST_MS = 1_000;
+/** A machine that others use may slow down one try, not several. */
+const MOST_TRIES = 4;
 const MOST_SHOWN = 20;
 
 const count = Number(process.argv[2] ?? 2_000);
@@ -48,14 +50,35 @@ const attempt = (run: (typeof CASES)[number][2], draw: Draw): Outcome => {
   }
 };
 
-const tally = new Map<string, { tried: number; taken: number; slowest: number }>();
-let wrong = 0;
-for (let seed = first; seed < first + count; seed += 1) {
+interface Tried {
+  name: string;
+  ms: number;
+  outcome: Outcome;
+}
+
+const tryOnce = (seed: number): Tried => {
   const draw = drawFrom(seeded(seed));
   const [name, , run] = drawn(draw);
   const from = cpuMs();
-  const { taken, wrongs } = attempt(run, draw);
-  const ms = cpuMs() - from;
+  const outcome = attempt(run, draw);
+  return { name, ms: cpuMs() - from, outcome };
+};
+
+/** A case, tried again while it is too slow; the quickest try counts. */
+const tryCase = (seed: number): Tried => {
+  let quickest = tryOnce(seed);
+  for (let tries = 1; quickest.ms > LONGEST_MS && tries < MOST_TRIES; tries += 1) {
+    const again = tryOnce(seed);
+    if (again.ms < quickest.ms) quickest = again;
+  }
+  return quickest;
+};
+
+const tally = new Map<string, { tried: number; taken: number; slowest: number }>();
+let wrong = 0;
+for (let seed = first; seed < first + count; seed += 1) {
+  const { name, ms, outcome } = tryCase(seed);
+  const { taken, wrongs } = outcome;
   if (ms > LONGEST_MS) wrongs.push(`it took ${ms.toFixed(0)} ms`);
   const known = tally.get(name) ?? { tried: 0, taken: 0, slowest: 0 };
   tally.set(name, {
