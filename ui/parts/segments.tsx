@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { SegmentedButtons, Text } from 'react-native-paper';
 import { useStyles } from '../theme/styles.ts';
@@ -59,7 +59,8 @@ const Drawn = <V extends string>({ label, hideLabel = false, value, options, onC
   const style = useStyles(styles);
   const [room, setRoom] = useState(Number.POSITIVE_INFINITY);
   const all = useRef<View>(null);
-  useEffect(() => markPressed(all.current as unknown as Element | null, options, value));
+  // With the buttons, not after them: a reader never meets one that does not say it.
+  useLayoutEffect(() => markPressed(all.current as unknown as Element | null, options, value));
   return (
     <View
       ref={all}
