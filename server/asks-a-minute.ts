@@ -10,7 +10,8 @@ export const asksAMinute = (limit: number): RateLimitRequestHandler =>
   rateLimit({
     windowMs: 60_000,
     limit,
-    standardHeaders: true,
+    // RateLimit and RateLimit-Policy, as pages of other origins may read them.
+    standardHeaders: 'draft-7',
     legacyHeaders: false,
     validate: false,
     keyGenerator: (request, response) => askedBy(response) ?? ipKeyGenerator(request.ip ?? ''),
