@@ -1,5 +1,5 @@
 import { expect, test } from './browser.ts';
-import { fill, isPhone, ONCE, openCell, openPreview, openProgram } from './program.ts';
+import { fill, isPhone, ONCE, openCell, openPreview, openProgram, reopenProgram } from './program.ts';
 
 test('what is opened comes into view with its first field focused; an address alone moves nothing', async ({
   page,
@@ -188,6 +188,18 @@ test('what was closed by its own control is not opened again on the way back', a
   await expect(page.getByRole('heading', { name: 'Products', level: 1 })).toBeVisible();
   await page.goBack();
   await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
+});
+
+test('a page that came in place of what lay over another is not passed over', ONCE, async ({ page }) => {
+  await openProgram(page, '/goods?sku=pot-26');
+  await page.getByRole('navigation').getByRole('link', { name: 'Charges' }).click();
+  await openPreview(page);
+  await reopenProgram(page, '/goods?panel=groups&group=live-plants');
+  await page.getByRole('button', { name: /^See its \d+ products$/ }).click();
+  await page.getByRole('button', { name: 'To the group' }).click();
+  await expect(page.getByText('Only products in Live plants')).toBeHidden();
+  await expect(page).toHaveURL(/panel=groups/);
+  await expect(page.getByRole('heading', { name: 'Handling groups' })).toBeVisible();
 });
 
 test('a page that is gone back to stands where it was left', async ({ page }) => {

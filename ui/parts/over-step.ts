@@ -12,7 +12,7 @@ let open = 0;
 
 /** What of the browser's Navigation API is used; browsers of before 2026 may lack it. */
 interface Navigation {
-  readonly currentEntry: { readonly index: number; readonly key: string } | null;
+  readonly currentEntry: { readonly index: number; readonly key: string; readonly url: string | null } | null;
   readonly canGoForward: boolean;
   addEventListener: (type: 'currententrychange', listener: (change: EntryChange) => void) => void;
 }
@@ -23,8 +23,20 @@ interface EntryChange {
 
 const navigationHere = (): Navigation | undefined => (globalThis as { navigation?: Navigation }).navigation;
 
-/** The steps that were made for what lies over a page, by their keys, with how many things lay over it there. */
-const overSteps = new Map<string, number>();
+/** A step that was made for what lies over a page: how many things lay over it there, and the address they lay at. */
+interface OverStep {
+  level: number;
+  url: string | null;
+}
+
+/** The steps that were made for what lies over a page, by their keys in the browser's history. */
+const overSteps = new Map<string, OverStep>();
+
+/** Whether a step is one of something that lay over a page and no longer does; another page may have taken its place. */
+const isLeft = ({ key, url }: { key: string; url: string | null }): boolean => {
+  const step = overSteps.get(key);
+  return step !== undefined && step.level > open && step.url === url;
+};
 
 /**
  * Passes over a step of something that lay over a page and was left by a link: nothing is open there any more, so going
@@ -33,7 +45,7 @@ const overSteps = new Map<string, number>();
 const passOverLeft = (navigation: Navigation): void =>
   navigation.addEventListener('currententrychange', ({ navigationType, from }) => {
     const here = navigation.currentEntry;
-    if (navigationType !== 'traverse' || !here || (overSteps.get(here.key) ?? 0) <= open) return;
+    if (navigationType !== 'traverse' || !here || !isLeft(here)) return;
     if (here.index > from.index && navigation.canGoForward) window.history.forward();
     else window.history.back();
   });
@@ -54,7 +66,8 @@ export const useOverStep = (close: () => void): void => {
     const level = overNow() + 1;
     open = level;
     window.history.pushState({ ...(window.history.state as StepState | null), over: level }, '');
-    if (navigation?.currentEntry) overSteps.set(navigation.currentEntry.key, level);
+    const here = navigation?.currentEntry;
+    if (here) overSteps.set(here.key, { level, url: here.url });
     const leave = (): void => {
       if (overNow() < level) closes.current();
     };
