@@ -21,6 +21,7 @@ beforeAll(async () => {
   ({ server, origin } = await listen({
     webRoot: folder,
     editions: heldEditions({ yard: [makeEdition()] }),
+    origins: ['https://shop.example'],
     hosts: ['shop.example'],
     log: (error) => void logged.push(error),
   }));
@@ -63,6 +64,14 @@ test('only its own scripts run, and nothing frames it', async () => {
   expect(policy).toContain("script-src 'self'");
   expect(policy).toContain("frame-ancestors 'none'");
   expect(policy).not.toContain('unsafe-eval');
+});
+
+test('a page of an origin that is listed may read how many requests are left', async () => {
+  const { headers } = await fetch(`${origin}/api/editions`, { headers: { origin: 'https://shop.example' } });
+  const limits = [...headers.keys()].filter((name) => name.startsWith('ratelimit'));
+  expect(limits).toEqual(['ratelimit', 'ratelimit-policy']);
+  const readable = headers.get('access-control-expose-headers')?.toLowerCase().split(',') ?? [];
+  expect(limits.filter((name) => !readable.includes(name))).toEqual([]);
 });
 
 test('data runs nothing and is framed by nothing, wherever it is read', async () => {
