@@ -165,7 +165,7 @@ const soak = async (): Promise<void> => {
   const before = memoryOf(children());
   const made = await autocannon({
     url: `${origin}/api/editions/demo/quotes`,
-    ...{ connections: 50, duration: SOAK_SECONDS, overallRate: SOAK_RATE, timeout: 30 },
+    ...{ connections: 200, duration: SOAK_SECONDS, overallRate: SOAK_RATE, timeout: 30 },
     requests: bodies.map((body) => ({ method: 'POST', headers: JSON_HEADERS, body, onResponse: watch })),
   });
   clearInterval(changing);
