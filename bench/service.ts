@@ -11,9 +11,9 @@ import { sha256 } from '../server/read-edition.ts';
 
 /**
  * The quote service over HTTP, beside a floor asked in the same rounds: a bare Express route that parses the same
- * orders and answers the same bytes, made from data as any answer has to be; beside it, for who wants to know what
- * making them costs, the same with the text ready. Then many orders a line each, and a minute of trouble: a carrier
- * down, the edition changed, a process killed; SOAK_SECONDS says how long.
+ * orders and answers the same bytes, made from data as every answer is. The share of a route that has its text ready
+ * is printed too. Then many orders a line each, and a minute of trouble: a carrier down, the edition changed, a
+ * process killed; SOAK_SECONDS says how long.
  */
 const ROUNDS = 3;
 const ROUND_SECONDS = 6;
@@ -156,8 +156,8 @@ const soak = async (): Promise<void> => {
   }, CHANGE_EVERY_MS);
   let wrong = 0;
   /** Counts an answer of an edition that is not there yet, or that another has replaced for longer than it may take. */
-  const watch = (_status: number, _body: string, _context: object, headers?: object): void => {
-    const answered = Number(Object(headers)['emporos-edition'] ?? Object(headers)['Emporos-Edition']);
+  const watch: autocannon.Request['onResponse'] = (_status, _body, _context, headers) => {
+    const answered = Number(headers?.['Emporos-Edition']);
     const replaced = putAt[answered + 1] ?? Infinity;
     if (!(answered <= number) || performance.now() - replaced > MOST_TAKING_OVER_MS) wrong += 1;
   };

@@ -10,15 +10,22 @@ const overNow = (): number => (globalThis.history?.state as StepState | null | u
 /** How many things lie over the page now. */
 let open = 0;
 
+/** A step of the browser's history. */
+interface Entry {
+  readonly index: number;
+  readonly key: string;
+  readonly url: string | null;
+}
+
 /** What of the browser's Navigation API is used; browsers of before 2026 may lack it. */
 interface Navigation {
-  readonly currentEntry: { readonly index: number; readonly key: string; readonly url: string | null } | null;
+  readonly currentEntry: Entry | null;
   readonly canGoForward: boolean;
   addEventListener: (type: 'currententrychange', listener: (change: EntryChange) => void) => void;
 }
 interface EntryChange {
   readonly navigationType: string | null;
-  readonly from: { readonly index: number };
+  readonly from: Entry;
 }
 
 const navigationHere = (): Navigation | undefined => (globalThis as { navigation?: Navigation }).navigation;
@@ -33,7 +40,7 @@ interface OverStep {
 const overSteps = new Map<string, OverStep>();
 
 /** Whether a step is one of something that lay over a page and no longer does; another page may have taken its place. */
-const isLeft = ({ key, url }: { key: string; url: string | null }): boolean => {
+const isLeft = ({ key, url }: Entry): boolean => {
   const step = overSteps.get(key);
   return step !== undefined && step.level > open && step.url === url;
 };
