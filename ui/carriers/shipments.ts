@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { t } from '../../core/translate/translate.ts';
 import { carrierIdOf, listedCarrier } from '../../carriers/directory.ts';
 import { saveBytes } from '../files/files.ts';
 import type { Booking } from '../../carriers/shipment.ts';
@@ -25,10 +26,10 @@ const answered = async (carrier: string, response: Response): Promise<BookedHere
     : UNREAD;
 };
 
-const UNREAD: BookedHere = { ok: false, text: 'its answer cannot be read' };
+const UNREAD: BookedHere = { ok: false, text: t('its answer cannot be read') };
 const FAILED: BookedHere = {
   ok: false,
-  text: 'the carrier could not be reached, or its answer cannot be read',
+  text: t('the carrier could not be reached, or its answer cannot be read'),
 };
 
 /** Books a shipment with its carrier. */

@@ -1,6 +1,7 @@
 import { useId, useRef, useState } from 'react';
 import { View, type TextStyle, type ViewStyle } from 'react-native';
 import { HelperText, Text, TextInput } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { memoizedByLooks } from '../parts/memoized-by-looks.tsx';
 import { visitBegan } from '../state/draft.ts';
 import { useAppDispatch } from '../state/store.ts';
@@ -95,7 +96,8 @@ const useVisit = <T,>({ text, read, onChange, onLeave }: DraftFieldProps<T>) => 
   };
   const leave = (): void => {
     setTyped(null);
-    const said = fault === null ? null : `${fault} Kept: ${text === '' ? 'nothing' : text}`;
+    const said =
+      fault === null ? null : t('{fault} Kept: {kept}', { fault, kept: text === '' ? t('nothing') : text });
     setFault(said);
     onLeave?.(said);
   };

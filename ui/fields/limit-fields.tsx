@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { t } from '../../core/translate/translate.ts';
 import type { LimitMeasure, Limits } from '../../core/model/price.ts';
 import { OptionalMeasureField } from './kind-fields.tsx';
 import { FieldGroup } from './field-group.tsx';
@@ -15,11 +16,11 @@ interface Props {
 const FIELD = { flexGrow: 1, flexBasis: 120, maxWidth: 148 };
 
 const LIMITS: readonly [LimitMeasure, string, ('min' | 'max')[]][] = [
-  ['weight', 'Weight', ['min', 'max']],
-  ['subtotal', 'Subtotal', ['min', 'max']],
-  ['units', 'Units', ['min', 'max']],
-  ['volume', 'Volume', ['min', 'max']],
-  ['longestSide', 'Longest side', ['max']],
+  ['weight', t('Weight'), ['min', 'max']],
+  ['subtotal', t('Subtotal'), ['min', 'max']],
+  ['units', t('Units'), ['min', 'max']],
+  ['volume', t('Volume'), ['min', 'max']],
+  ['longestSide', t('Longest side'), ['max']],
 ];
 
 /** The limits of what takes a basket: both ends included. */
@@ -48,8 +49,8 @@ export const LimitEnds = ({ limits: current, onChange, only, but }: Omit<Props, 
               <OptionalMeasureField
                 key={`${measure}-${end}`}
                 style={FIELD}
-                label={`${what}, ${end === 'min' ? 'at least' : 'at most'}`}
-                placeholder="any"
+                label={`${what}, ${end === 'min' ? t('at least') : t('at most')}`}
+                placeholder={t('any')}
                 value={value}
                 measure={measure}
                 onChange={(next, visit) => set(measure, end, next, visit)}

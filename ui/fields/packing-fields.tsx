@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { Box, PackPlan } from '../../core/model/pack.ts';
 import { weightFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import { Check } from '../parts/check.tsx';
@@ -34,11 +35,11 @@ const firstPlans = (units: DisplayFormat['units']): Record<Exclude<Kind, 'boxes'
   'by-count': { kind: 'by-count', maxUnits: 10 },
 });
 const MEANING: Record<PackPlan['kind'], string> = {
-  single: 'All in one parcel; products that pack alone are parcels of their own.',
-  'by-weight': 'The heaviest units first, each into the first parcel with room for it.',
-  even: 'The fewest parcels under the weight, all of about one weight.',
-  'by-count': 'Units in the order of the basket, so many to a parcel.',
-  boxes: 'Fitted in 3D: the fewest boxes, then the smallest, then the cheapest.',
+  single: t('All in one parcel; products that pack alone are parcels of their own.'),
+  'by-weight': t('The heaviest units first, each into the first parcel with room for it.'),
+  even: t('The fewest parcels under the weight, all of about one weight.'),
+  'by-count': t('Units in the order of the basket, so many to a parcel.'),
+  boxes: t('Fitted in 3D: the fewest boxes, then the smallest, then the cheapest.'),
 };
 
 /** The shop's own boxes: a carrier's are used where the merchant ticks them. */
@@ -62,10 +63,10 @@ const PlanBoxes = ({ packing, onChange, carrier }: Props) => {
   );
   const { boxIds } = packing;
   if (usable.length === 0)
-    return <Text style={style.note}>There are no boxes yet: add them under Products, Boxes.</Text>;
+    return <Text style={style.note}>{t('There are no boxes yet: add them under Products, Boxes.')}</Text>;
   return (
     <>
-      <View style={style.wrap} role="group" aria-label="Boxes packed into">
+      <View style={style.wrap} role="group" aria-label={t('Boxes packed into')}>
         {usable.map(({ id, name }) => (
           <Check
             key={id}
@@ -84,7 +85,7 @@ const PlanBoxes = ({ packing, onChange, carrier }: Props) => {
         ))}
       </View>
       {boxIds.length === 0 ? (
-        <Text style={style.note}>No box is ticked, so nothing can be packed.</Text>
+        <Text style={style.note}>{t('No box is ticked, so nothing can be packed.')}</Text>
       ) : null}
     </>
   );
@@ -100,12 +101,12 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
     kind === 'boxes' ? { kind, boxIds: ownBoxes(boxes) } : firstPlans(display.units)[kind];
   const readMost = (text: string): Read<number> => {
     const weight = readMeasure('weight', display)(text);
-    return weight.ok && weight.value === 0 ? { ok: false, text: 'This must be more than 0.' } : weight;
+    return weight.ok && weight.value === 0 ? { ok: false, text: t('This must be more than 0.') } : weight;
   };
   return (
-    <View style={style.all} role="group" aria-label="Parcels">
+    <View style={style.all} role="group" aria-label={t('Parcels')}>
       <Segments
-        label="Pack each order into"
+        label={t('Pack each order into')}
         value={packing.kind}
         onChange={(kind) =>
           kind === packing.kind
@@ -116,11 +117,11 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
               )
         }
         options={[
-          { value: 'single', label: 'one parcel' },
-          { value: 'by-weight', label: 'by weight' },
-          { value: 'even', label: 'equal parcels' },
-          { value: 'by-count', label: 'by count' },
-          { value: 'boxes', label: 'boxes' },
+          { value: 'single', label: t('one parcel') },
+          { value: 'by-weight', label: t('by weight') },
+          { value: 'even', label: t('equal parcels') },
+          { value: 'by-count', label: t('by count') },
+          { value: 'boxes', label: t('boxes') },
         ]}
       />
       <Text style={style.note}>{MEANING[packing.kind]}</Text>
@@ -128,7 +129,7 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
         <DraftField
           right
           style={style.field}
-          label="A parcel weighs at most"
+          label={t('A parcel weighs at most')}
           text={weightFigure(packing.maxWeight, display.units)}
           read={readMost}
           onChange={(maxWeight, visit) => onChange({ ...packing, maxWeight }, visit)}
@@ -139,7 +140,7 @@ export const PackingFields = ({ packing, onChange, carrier }: Props) => {
         <CountField
           right
           style={style.field}
-          label="Units to a parcel"
+          label={t('Units to a parcel')}
           value={packing.maxUnits}
           least={1}
           most={99_999}

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { Destination } from '../../core/model/place.ts';
 import { locate, type Gazetteer } from '../../gazetteer/locate.ts';
 import { contradictedBy, withSubdivision } from '../../core/place/subdivision-of-code.ts';
@@ -29,10 +30,12 @@ const styles = (inks: Inks) => ({
 /** What the gazetteer knows of an address, and what is told by where it is on the map. */
 const knownText = (gazetteer: Gazetteer, destination: Destination): string => {
   const found = locate(gazetteer, destination);
-  if (found) return `On the map at ${found.name} (${found.code}).`;
+  if (found) return t('On the map at {found} ({found2}).', { found: found.name, found2: found.code });
   return destination.point
-    ? 'This code is not on the built-in map; its point was entered by hand.'
-    : 'This code is not on the built-in map: no distance can be worked out, and no area drawn on the map includes it.';
+    ? t('This code is not on the built-in map; its point was entered by hand.')
+    : t(
+        'This code is not on the built-in map: no distance can be worked out, and no area drawn on the map includes it.',
+      );
 };
 
 /** An address with another postal code: a region that only followed from the code goes with it. */
@@ -53,17 +56,17 @@ const CountryAndRegion = ({ destination, onChange }: Omit<Props, 'street'>) => {
   return (
     <View style={row}>
       <Chooser
-        label="Country"
+        label={t('Country')}
         chosen={countryName(country)}
         options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
         onChoose={(code) => onChange(located({ country: code, postalCode, city }), null)}
       />
       {subdivisions.length > 0 ? (
         <Chooser
-          label="Province or state"
+          label={t('Province or state')}
           chosen={subdivisions.find((one) => one.code === subdivision)?.name ?? subdivision ?? ''}
           options={[
-            { id: '', name: 'Not given', note: '' },
+            { id: '', name: t('Not given'), note: '' },
             ...subdivisions.map(({ code, name }) => ({ id: code, name })),
           ]}
           onChoose={(code) => onChange({ ...destination, subdivision: code === '' ? undefined : code }, null)}
@@ -82,10 +85,14 @@ const Contradicted = ({ destination, onChange }: Omit<Props, 'street'>) => {
   return (
     <View style={style.fault} role="alert">
       <Text style={style.faultText}>
-        {postalCode} is in {subdivisionName(contradicted)}, not in {subdivisionName(subdivision)}.
+        {t('{postalCode} is in {region}, not in {chosen}.', {
+          postalCode: postalCode ?? '',
+          region: subdivisionName(contradicted) ?? contradicted,
+          chosen: subdivisionName(subdivision) ?? subdivision,
+        })}
       </Text>
       <TextAction
-        label={`Use ${subdivisionName(contradicted)}`}
+        label={t('Use {subdivisionName}', { subdivisionName: subdivisionName(contradicted) })}
         onPress={() => onChange({ ...destination, subdivision: contradicted }, null)}
       />
     </View>
@@ -101,7 +108,7 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
     <View style={{ gap: 8 }}>
       {street ? (
         <WordsField
-          label="Street and number"
+          label={t('Street and number')}
           prose
           value={lines.join(', ')}
           most={200}
@@ -113,14 +120,14 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
       <View style={row}>
         <WordsField
           style={half}
-          label="Postal code"
+          label={t('Postal code')}
           value={postalCode}
           most={20}
           onChange={(code, visit) => onChange(located(withCode(destination, code)), visit)}
         />
         <WordsField
           style={half}
-          label="Town"
+          label={t('Town')}
           prose
           value={city}
           most={120}

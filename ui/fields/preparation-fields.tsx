@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { Preparation } from '../../core/model/time.ts';
 import { CountField, TimeField } from './kind-fields.tsx';
 import { Segments } from '../parts/segments.tsx';
@@ -22,10 +23,10 @@ const FIRST: Record<Preparation['kind'], Preparation> = {
   'cut-off': { kind: 'cut-off', cutoff: '13:00', readyAt: '15:00', days: 0 },
 };
 const MEANING: Record<Kind, string> = {
-  none: 'Ready the same day if ordered in opening hours, otherwise on the next open day.',
-  'open-minutes': 'The minutes are counted only while it is open.',
-  'working-days': 'Ready at opening, that many open days later.',
-  'cut-off': 'Orders are prepared together after the cut-off; later ones wait for the next open day.',
+  none: t('Ready the same day if ordered in opening hours, otherwise on the next open day.'),
+  'open-minutes': t('The minutes are counted only while it is open.'),
+  'working-days': t('Ready at opening, that many open days later.'),
+  'cut-off': t('Orders are prepared together after the cut-off; later ones wait for the next open day.'),
 };
 
 const styles = (inks: Inks) => ({
@@ -57,16 +58,16 @@ const Figures = ({ preparation, onChange }: { preparation: Preparation; onChange
     />
   );
   if (preparation.kind === 'open-minutes') {
-    return count('Minutes', 100_000, preparation.minutes, (minutes) => ({ ...preparation, minutes }));
+    return count(t('Minutes'), 100_000, preparation.minutes, (minutes) => ({ ...preparation, minutes }));
   }
   if (preparation.kind === 'working-days') {
-    return count('Open days', 365, preparation.days, (days) => ({ ...preparation, days }));
+    return count(t('Open days'), 365, preparation.days, (days) => ({ ...preparation, days }));
   }
   return (
     <View style={style.row}>
-      {time('Cut-off', preparation.cutoff, (cutoff) => ({ ...preparation, cutoff }))}
-      {time('Ready at', preparation.readyAt, (readyAt) => ({ ...preparation, readyAt }))}
-      {count('Open days later', 365, preparation.days, (days) => ({ ...preparation, days }))}
+      {time(t('Cut-off'), preparation.cutoff, (cutoff) => ({ ...preparation, cutoff }))}
+      {time(t('Ready at'), preparation.readyAt, (readyAt) => ({ ...preparation, readyAt }))}
+      {count(t('Open days later'), 365, preparation.days, (days) => ({ ...preparation, days }))}
     </View>
   );
 };
@@ -76,16 +77,16 @@ export const PreparationFields = ({ preparation, onChange, needed = false }: Pro
   const kind: Kind = preparation?.kind ?? 'none';
   const style = useStyles(styles);
   return (
-    <View style={{ gap: 8 }} role="group" aria-label="When orders are ready">
+    <View style={{ gap: 8 }} role="group" aria-label={t('When orders are ready')}>
       <Segments<Kind>
-        label="Orders are ready"
+        label={t('Orders are ready')}
         value={kind}
         onChange={(next) => onChange(next === 'none' ? undefined : FIRST[next], null)}
         options={[
-          ...(needed ? [] : [{ value: 'none' as const, label: 'the same day' }]),
-          { value: 'open-minutes', label: 'after minutes' },
-          { value: 'working-days', label: 'after days' },
-          { value: 'cut-off', label: 'by a cut-off' },
+          ...(needed ? [] : [{ value: 'none' as const, label: t('the same day') }]),
+          { value: 'open-minutes', label: t('after minutes') },
+          { value: 'working-days', label: t('after days') },
+          { value: 'cut-off', label: t('by a cut-off') },
         ]}
       />
       <Text style={style.note}>{MEANING[kind]}</Text>

@@ -3,6 +3,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { z } from 'zod';
+import { t } from '../../core/translate/translate.ts';
 import { typedMoney, typedPercent } from '../../core/formats/typed.ts';
 import type { Raise } from '../../core/price/raise.ts';
 import { moneyFigure, type DisplayFormat } from '../../core/words/figure.ts';
@@ -10,7 +11,7 @@ import { fieldMark } from './readers.ts';
 import { FormField } from './form-field.tsx';
 import { Segments } from '../parts/segments.tsx';
 import { visitBegan } from '../state/draft.ts';
-import { messageShown } from '../state/session.ts';
+import { undoMessage } from '../state/session.ts';
 import { selectDisplayFormat } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -70,20 +71,20 @@ const schemaOf = (display: DisplayFormat) =>
     })
     .refine((values) => raiseOf({ ...values, to: '' }, display) !== null, {
       path: ['by'],
-      error: 'Write by how much, such as 5 or -2.5.',
+      error: t('Write by how much, such as 5 or -2.5.'),
     })
     .refine((values) => raiseOf({ ...values, by: '1' }, display) !== null, {
       path: ['to'],
-      error: 'Write what to round to, such as 0.05.',
+      error: t('Write what to round to, such as 0.05.'),
     });
 
 const KINDS = [
-  { value: 'percent', label: 'a percentage' },
-  { value: 'amount', label: 'an amount' },
+  { value: 'percent', label: t('a percentage') },
+  { value: 'amount', label: t('an amount') },
 ];
 const ROUNDINGS = [
-  { value: 'nearest', label: 'nearest' },
-  { value: 'up', label: 'upwards' },
+  { value: 'nearest', label: t('nearest') },
+  { value: 'up', label: t('upwards') },
 ];
 
 /** What the form begins with. */
@@ -106,10 +107,11 @@ const RaiseForm = ({ what, disabled, onRaise }: Props) => {
   const submit = handleSubmit((values) => {
     const raise = raiseOf(values, display);
     if (!raise) return;
-    const label = `${what} changed by ${values.by.trim()}${values.kind === 'percent' ? ' %' : ''}`;
+    const by = values.kind === 'percent' ? `${values.by.trim()} %` : values.by.trim();
+    const label = t('{what} changed by {by}', { what, by });
     dispatch(visitBegan());
     onRaise(raise, label);
-    dispatch(messageShown({ text: `${label}.`, undo: true }));
+    dispatch(undoMessage(`${label}.`));
   });
   const field = (name: 'by' | 'to', label: string) => (
     <FormField
@@ -131,23 +133,23 @@ const RaiseForm = ({ what, disabled, onRaise }: Props) => {
     />
   );
   return (
-    <View style={style.all} role="group" aria-label="Raise or lower">
+    <View style={style.all} role="group" aria-label={t('Raise or lower')}>
       <View style={style.row}>
-        {field('by', watch('kind') === 'percent' ? 'By how many %' : 'By how much')}
-        {choice('kind', 'Change by', KINDS)}
+        {field('by', watch('kind') === 'percent' ? t('By how many %') : t('By how much'))}
+        {choice('kind', t('Change by'), KINDS)}
       </View>
       <View style={style.row}>
-        {field('to', 'Rounded to')}
-        {choice('mode', 'Rounding', ROUNDINGS)}
+        {field('to', t('Rounded to'))}
+        {choice('mode', t('Rounding'), ROUNDINGS)}
       </View>
-      <Text style={style.note}>A minus lowers. A price of 0 stays 0, and no other becomes 0.</Text>
+      <Text style={style.note}>{t('A minus lowers. A price of 0 stays 0, and no other becomes 0.')}</Text>
       <Button
         mode="outlined"
         disabled={disabled}
         onPress={() => void submit()}
         style={{ alignSelf: 'flex-start', borderRadius: 2 }}
       >
-        {`Change ${what}`}
+        {t('Change {what}', { what })}
       </Button>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../core/translate/translate.ts';
 import { typedMeasure } from '../../core/formats/measure-typed.ts';
 import { typedDates } from '../../core/formats/dates-typed.ts';
 import { typedSpans, type Span } from '../../core/formats/hours-typed.ts';
@@ -48,7 +49,7 @@ export const fieldMark = fieldMarkIn();
 const said = (typed: Typed, text: string, most?: { value: number; words: string }): Read<number> => {
   if (!typed.ok) return { ok: false, text };
   return most && typed.value > most.value
-    ? { ok: false, text: `This may be at most ${most.words}.` }
+    ? { ok: false, text: t('This may be at most {words}.', { words: most.words }) }
     : { ok: true, value: typed.value };
 };
 
@@ -57,17 +58,17 @@ export const readMoney =
   (text: string): Read<number> =>
     said(
       typedMoney(text, display.decimals, fieldMark, Number.MAX_SAFE_INTEGER),
-      `Write an amount, such as ${display.decimals > 0 ? '12.50' : '1250'}.`,
+      t('Write an amount, such as {example}.', { example: display.decimals > 0 ? '12.50' : '1250' }),
       { value: GREATEST_MONEY, words: moneyFigure(GREATEST_MONEY, display.decimals) },
     );
 
 const EXAMPLES: Record<Measure | LimitMeasure, { metric: string; imperial: string }> = {
-  weight: { metric: 'a weight, such as 3.2 kg', imperial: 'a weight, such as 7 lb 4 oz' },
-  subtotal: { metric: 'an amount, such as 12.50', imperial: 'an amount, such as 12.50' },
-  units: { metric: 'a whole number', imperial: 'a whole number' },
-  volume: { metric: 'a volume, such as 12.5 L', imperial: 'a volume, such as 700 cu in' },
-  longestSide: { metric: 'a length, such as 120 cm', imperial: 'a length, such as 48 in' },
-  distance: { metric: 'a distance, such as 3 km', imperial: 'a distance, such as 2 mi' },
+  weight: { metric: t('a weight, such as 3.2 kg'), imperial: t('a weight, such as 7 lb 4 oz') },
+  subtotal: { metric: t('an amount, such as 12.50'), imperial: t('an amount, such as 12.50') },
+  units: { metric: t('a whole number'), imperial: t('a whole number') },
+  volume: { metric: t('a volume, such as 12.5 L'), imperial: t('a volume, such as 700 cu in') },
+  longestSide: { metric: t('a length, such as 120 cm'), imperial: t('a length, such as 48 in') },
+  distance: { metric: t('a distance, such as 3 km'), imperial: t('a distance, such as 2 mi') },
 };
 
 /** The most of each measure that a book holds. */
@@ -83,17 +84,21 @@ const MOST: Record<Measure | LimitMeasure, number> = {
 export const readMeasure =
   (measure: Measure | LimitMeasure, display: DisplayFormat) =>
   (text: string): Read<number> =>
-    said(typedMeasure(measure, text, display, fieldMark), `Write ${EXAMPLES[measure][display.units]}.`, {
-      value: MOST[measure],
-      words: measureFigure(measure, MOST[measure], display),
-    });
+    said(
+      typedMeasure(measure, text, display, fieldMark),
+      t('Write {example}.', { example: EXAMPLES[measure][display.units] }),
+      {
+        value: MOST[measure],
+        words: measureFigure(measure, MOST[measure], display),
+      },
+    );
 
 /** A value of a measure that is more than 0. */
 export const readSizeOf =
   (measure: Measure, display: DisplayFormat) =>
   (text: string): Read<number> => {
     const size = readMeasure(measure, display)(text);
-    return size.ok && size.value === 0 ? { ok: false, text: 'This must be more than 0.' } : size;
+    return size.ok && size.value === 0 ? { ok: false, text: t('This must be more than 0.') } : size;
   };
 
 /** Three sides, in the shop's units where they have none of their own. */
@@ -102,8 +107,10 @@ export const readSize =
   (text: string): Read<Size> => {
     const metric = units === 'metric';
     const size = typedSize(text, metric ? 'cm' : 'in', fieldMark);
-    const example = metric ? '30 x 20 x 15 cm' : '12 x 8 x 6 in';
-    return size ? { ok: true, value: size } : { ok: false, text: `Write three sides, such as ${example}.` };
+    const example = metric ? t('30 x 20 x 15 cm') : t('12 x 8 x 6 in');
+    return size
+      ? { ok: true, value: size }
+      : { ok: false, text: t('Write three sides, such as {example}.', { example }) };
   };
 
 /** The inside of a box: three sides, none of them 0. */
@@ -112,12 +119,12 @@ export const readRoom =
   (text: string): Read<Size> => {
     const size = readSize(display)(text);
     return size.ok && Math.min(size.value.length, size.value.width, size.value.height) === 0
-      ? { ok: false, text: 'Each side must be more than 0.' }
+      ? { ok: false, text: t('Each side must be more than 0.') }
       : size;
   };
 
 export const readPercent = (text: string): Read<number> =>
-  said(typedPercent(text, fieldMark), 'Write a percentage, such as 4.5.', {
+  said(typedPercent(text, fieldMark), t('Write a percentage, such as 4.5.'), {
     value: GREATEST_POINTS,
     words: percentFigure(GREATEST_POINTS),
   });
@@ -139,7 +146,10 @@ export const readSeconds =
     const value = seconds === null ? null : Math.round(seconds * 1_000);
     return value !== null && value >= least && value <= most
       ? { ok: true, value }
-      : { ok: false, text: `Write seconds, from ${least / 1_000} to ${most / 1_000}.` };
+      : {
+          ok: false,
+          text: t('Write seconds, from {least} to {most}.', { least: least / 1_000, most: most / 1_000 }),
+        };
   };
 
 /** A whole number between two others. */
@@ -148,7 +158,9 @@ export const readCountWithin =
   (text: string): Read<number> => {
     const typed = typedCount(text);
     const within = typed.ok && typed.value >= least && typed.value <= most;
-    return within ? typed : { ok: false, text: `Write a whole number from ${least} to ${most}.` };
+    return within
+      ? typed
+      : { ok: false, text: t('Write a whole number from {least} to {most}.', { least, most }) };
   };
 
 /** A field that may be left empty. */
@@ -160,32 +172,34 @@ export const optional =
 /** A name people read: not empty, not longer than 120 characters. */
 export const readName = (text: string): Read<string> => {
   const name = text.trim();
-  if (name === '') return { ok: false, text: 'A name is needed.' };
+  if (name === '') return { ok: false, text: t('A name is needed.') };
   return name.length <= 120
     ? { ok: true, value: name }
-    : { ok: false, text: 'A name has at most 120 characters.' };
+    : { ok: false, text: t('A name has at most 120 characters.') };
 };
 
 /** Words of at most so many characters; they may be empty. */
 export const readWords =
   (most: number) =>
   (text: string): Read<string> =>
-    text.length <= most ? { ok: true, value: text } : { ok: false, text: `At most ${most} characters.` };
+    text.length <= most
+      ? { ok: true, value: text }
+      : { ok: false, text: t('At most {most} characters.', { most }) };
 
 export const readDate = (text: string): Read<string> =>
   localDateSchema.safeParse(text.trim()).success
     ? { ok: true, value: text.trim() }
-    : { ok: false, text: 'Write a date, such as 2026-11-24.' };
+    : { ok: false, text: t('Write a date, such as 2026-11-24.') };
 
 export const readTime = (text: string): Read<string> =>
   localTimeSchema.safeParse(text.trim()).success && text.trim() !== '24:00'
     ? { ok: true, value: text.trim() }
-    : { ok: false, text: 'Write a time, such as 10:15.' };
+    : { ok: false, text: t('Write a time, such as 10:15.') };
 
 const SPAN_FAULTS = {
-  unread: 'is not understood: write hours as 09:00–12:00, 13:00–17:30, or nothing where it is closed.',
-  reversed: 'ends before it begins.',
-  overlap: 'overlaps the hours before it.',
+  unread: t('is not understood: write hours as 09:00–12:00, 13:00–17:30, or nothing where it is closed.'),
+  reversed: t('ends before it begins.'),
+  overlap: t('overlaps the hours before it.'),
 } as const;
 
 /** The opening hours of one day. */
@@ -201,7 +215,12 @@ export const readDates = (text: string): Read<string[]> => {
   const typed = typedDates(text);
   return typed.ok
     ? { ok: true, value: typed.dates }
-    : { ok: false, text: `“${typed.text}” is not a date: write 2026-12-25 or 2026-12-24 to 2026-12-26.` };
+    : {
+        ok: false,
+        text: t('“{typed}” is not a date: write 2026-12-25 or 2026-12-24 to 2026-12-26.', {
+          typed: typed.text,
+        }),
+      };
 };
 
 /** Regions as a line of text: 'CA-NS', 'US', 'Nova Scotia', 'Luxembourg', 'EU', 'CA: B3H* B3J'. */
@@ -226,7 +245,13 @@ export const readTokens = (text: string): Read<string[]> => {
   const long = tokens.find((token) => token.length > LONGEST_TOKEN);
   return long === undefined
     ? { ok: true, value: tokens }
-    : { ok: false, text: `“${long.slice(0, 20)}…” is longer than ${LONGEST_TOKEN} characters.` };
+    : {
+        ok: false,
+        text: t('“{text}…” is longer than {most} characters.', {
+          text: long.slice(0, 20),
+          most: LONGEST_TOKEN,
+        }),
+      };
 };
 
 /** The countries that a text names: one by its name or its two letters, several by the name of a group; else none. */
@@ -239,7 +264,7 @@ const countriesOf = (text: string): string[] => {
 
 const noCountry = (text: string): Read<never> => ({
   ok: false,
-  text: `“${text.trim()}” is not a country: write its name, or two letters as CA.`,
+  text: t('“{text}” is not a country: write its name, or two letters as CA.', { text: text.trim() }),
 });
 
 /** A country by its name or its two letters. */
@@ -254,7 +279,7 @@ export const readSubdivision = (text: string): Read<string> => {
   const code = (more.length === 0 ? named?.subdivision : undefined) ?? text.trim().toUpperCase();
   return subdivisionSchema.safeParse(code).success
     ? { ok: true, value: code }
-    : { ok: false, text: 'Write a region by its name or code, such as Nova Scotia or CA-NS.' };
+    : { ok: false, text: t('Write a region by its name or code, such as Nova Scotia or CA-NS.') };
 };
 
 /** A postal code or a pattern of codes of a country; '' stands for any country. */
@@ -264,7 +289,7 @@ export const readPattern =
     const pattern = writtenPattern(text);
     return pattern.length <= 40 && parsePattern(country, pattern) !== null
       ? { ok: true, value: pattern }
-      : { ok: false, text: 'Write B3H4R2, B3H*, B3?1* or 90200 to 90299.' };
+      : { ok: false, text: t('Write B3H4R2, B3H*, B3?1* or 90200 to 90299.') };
   };
 
 /** Countries by name or by their two letters, in any order. */
@@ -284,5 +309,5 @@ export const readPoint = (text: string): Read<{ lat: number; lng: number }> => {
   const [lat, lng] = [Number(north), Number(east)];
   return north !== '' && Math.abs(lat) <= 90 && Math.abs(lng) <= 180
     ? { ok: true, value: { lat, lng } }
-    : { ok: false, text: 'Write latitude and longitude, such as 44.6592, -63.5987.' };
+    : { ok: false, text: t('Write latitude and longitude, such as 44.6592, -63.5987.') };
 };

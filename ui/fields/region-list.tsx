@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text, TextInput } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { Region } from '../../core/model/place.ts';
 import { pastedPatterns } from '../../core/place/pasted-patterns.ts';
 import { withoutRegion, withPatterns, withRegion } from '../../core/place/region-list.ts';
 import { regionsText } from '../../core/place/region-phrase.ts';
-import { countFigure } from '../../core/words/figure.ts';
 import { countryName } from '../../core/words/country-name.ts';
 import { useWorldPlaces, type WorldPlaces } from '../places/places.ts';
 import { codeForm } from '../places/whole-code.ts';
@@ -61,7 +61,7 @@ const optionsOf = (places: WorldPlaces | null): Option[] => [
   ...(places?.groups ?? []).map(({ id, name, countries }) => ({
     id,
     name,
-    note: countFigure(countries.length, 'country', 'countries'),
+    note: t('{count, plural, one {# country} other {# countries}}', { count: countries.length }),
   })),
   ...(places?.countries ?? []).flatMap(({ code, name }) => [
     { id: code, name },
@@ -78,7 +78,10 @@ const Entries = ({ regions, onChange }: Pick<Props, 'regions' | 'onChange'>) => 
   return regions.map((region, at) => {
     const { postal } = region;
     const name = postal
-      ? `${countFigure(postal.length, 'code')} in ${countryName(region.country)}`
+      ? t('{count, plural, one {# code} other {# codes}} in {country}', {
+          count: postal.length,
+          country: countryName(region.country),
+        })
       : nameOf(places, region);
     return (
       <View style={style.entry} key={`${region.country}-${region.subdivision ?? ''}-${at}`} role="listitem">
@@ -87,14 +90,16 @@ const Entries = ({ regions, onChange }: Pick<Props, 'regions' | 'onChange'>) => 
           {postal ? (
             <Text style={style.codes}>
               {postal.slice(0, MOST_CODES).join('  ')}
-              {postal.length > MOST_CODES ? `  and ${postal.length - MOST_CODES} more` : ''}
+              {postal.length > MOST_CODES
+                ? t('  and {count} more', { count: postal.length - MOST_CODES })
+                : ''}
             </Text>
           ) : null}
         </View>
         <IconAction
           icon="close"
           size={18}
-          accessibilityLabel={`Remove ${name}`}
+          accessibilityLabel={t('Remove {name}', { name })}
           onPress={() => onChange(withoutRegion(regions, at), null)}
         />
       </View>
@@ -118,12 +123,22 @@ const Unread = ({ codes, country }: { codes: readonly string[]; country: string 
   if (codes.length === 0) return null;
   return (
     <Text style={style.fault} role="alert">
-      No codes{country === null ? '' : ` of ${countryName(country)}`}, and left above:{' '}
-      {codes.slice(0, 8).join(', ')}
-      {codes.length > 8 ? ` and ${codes.length - 8} more` : ''}.
+      {t('No codes{country}, and left above: {list}{more}.', {
+        country: country === null ? '' : t(' of {country}', { country: countryName(country) }),
+        list: codes.slice(0, 8).join(', '),
+        more: codes.length > 8 ? t(' and {count} more', { count: codes.length - 8 }) : '',
+      })}
     </Text>
   );
 };
+
+/** What came of pasted codes: how many are new, were there before, and are beginnings of codes. */
+const pastedWords = (added: number, again: number, beginnings: number): string =>
+  [
+    t('{added, plural, one {# pattern} other {# patterns}} added', { added }),
+    ...(again > 0 ? [t('{again} there already', { again })] : []),
+    ...(beginnings > 0 ? [t('{beginnings} shorter than a code taken as beginnings', { beginnings })] : []),
+  ].join(', ');
 
 /** Postal codes pasted in any shape; what they gave is told, what was not understood stays to be mended. */
 const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | 'onChange'>) => {
@@ -140,24 +155,17 @@ const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | '
     const pasted = pastedPatterns(country, text, codeForm(country));
     const { regions: next, added } = withPatterns(regions, country, pasted.patterns);
     if (added > 0) onChange(next, null);
-    const again = pasted.repeated + pasted.patterns.length - added;
-    setSaid(
-      [
-        `${countFigure(added, 'pattern')} added`,
-        ...(again > 0 ? [`${again} there already`] : []),
-        ...(pasted.beginnings > 0 ? [`${pasted.beginnings} shorter than a code taken as beginnings`] : []),
-      ].join(', '),
-    );
+    setSaid(pastedWords(added, pasted.repeated + pasted.patterns.length - added, pasted.beginnings));
     setUnread(pasted.unread);
     setText(pasted.unread.join('\n'));
   };
   return (
-    <View style={style.paste} role="group" aria-label={`${label}: paste postal codes`}>
+    <View style={style.paste} role="group" aria-label={t('{label}: paste postal codes', { label })}>
       <View style={{ flexDirection: 'row', maxWidth: 260 }}>
         <Chooser
-          label="Codes of"
+          label={t('Codes of')}
           chosen={country === null ? '' : countryName(country)}
-          placeholder="Which country?"
+          placeholder={t('Which country?')}
           options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
           onChoose={setCountry}
         />
@@ -170,15 +178,15 @@ const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | '
         value={text}
         onChangeText={setText}
         style={style.input}
-        placeholder="Any form: B3H 4R2, B3J*, 90200-90299, one per line"
-        accessibilityLabel="Postal codes to add"
+        placeholder={t('Any form: B3H 4R2, B3J*, 90200-90299, one per line')}
+        accessibilityLabel={t('Postal codes to add')}
       />
       <View style={style.head}>
         <Button mode="outlined" disabled={text.trim() === '' || country === null} onPress={add}>
-          Add the codes
+          {t('Add the codes')}
         </Button>
         {country === null && text.trim() !== '' ? (
-          <Text style={style.note}>First choose the country of the codes.</Text>
+          <Text style={style.note}>{t('First choose the country of the codes.')}</Text>
         ) : null}
         {said === null ? null : <Text style={style.note}>{said}.</Text>}
       </View>
@@ -217,21 +225,21 @@ export const RegionList = ({ label, none, regions, onChange }: Props) => {
         <View style={{ flexDirection: 'row', flexGrow: 1, maxWidth: 320 }}>
           <Chooser
             hideLabel
-            label={`${label}: add a country or region`}
-            placeholder="Add a place by name"
+            label={t('{label}: add a country or region', { label })}
+            placeholder={t('Add a place by name')}
             chosen=""
             options={options}
             onChoose={add}
           />
         </View>
-        <TextAction label="Paste codes" onPress={toggle('paste')} />
-        <TextAction label="As text" onPress={toggle('text')} />
+        <TextAction label={t('Paste codes')} onPress={toggle('paste')} />
+        <TextAction label={t('As text')} onPress={toggle('text')} />
       </View>
       {way === 'paste' ? <Paste label={label} regions={regions} onChange={onChange} /> : null}
       {way === 'text' ? (
         <DraftField
           multiline
-          label={`${label}: CA, CA-NS, or codes such as CA: B3H*, B3J*`}
+          label={t('{label}: CA, CA-NS, or codes such as CA: B3H*, B3J*', { label })}
           text={regionsText(regions)}
           read={readRegions}
           onChange={onChange}

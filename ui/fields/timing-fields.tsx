@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { OpeningHours, Timing } from '../../core/model/time.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -18,10 +19,10 @@ interface Props {
 type Chosen = Extract<Timing, { kind: 'day' | 'slot' }>;
 
 const MEANING: Record<Timing['kind'], string> = {
-  words: 'Customers read this message.',
-  days: 'Customers see an estimated date: open days after the order is ready; 0 is the same day.',
-  day: 'The customer chooses a day, within its hours.',
-  slot: 'The customer chooses a time: the hours are cut into slots.',
+  words: t('Customers read this message.'),
+  days: t('Customers see an estimated date: open days after the order is ready; 0 is the same day.'),
+  day: t('The customer chooses a day, within its hours.'),
+  slot: t('The customer chooses a time: the hours are cut into slots.'),
 };
 
 const styles = (inks: Inks) => ({
@@ -38,7 +39,7 @@ const asKind = (kind: Timing['kind'], timing: Timing, hours: readonly OpeningHou
   const capacity = 'capacity' in timing && timing.capacity !== undefined ? { capacity: timing.capacity } : {};
   switch (kind) {
     case 'words':
-      return { kind, text: 'We write as soon as it is ready.' };
+      return { kind, text: t('We write as soon as it is ready.') };
     case 'days':
       return { kind, min: 0, max: 1 };
     case 'day':
@@ -83,7 +84,7 @@ const ChosenFields = ({ timing, onChange }: { timing: Chosen; onChange: Props['o
       <View style={style.row}>
         {timing.kind === 'slot' ? (
           <Count
-            label="Minutes per slot"
+            label={t('Minutes per slot')}
             value={timing.minutes}
             least={5}
             most={1_440}
@@ -91,7 +92,7 @@ const ChosenFields = ({ timing, onChange }: { timing: Chosen; onChange: Props['o
           />
         ) : null}
         <Count
-          label="Days ahead at most"
+          label={t('Days ahead at most')}
           value={horizonDays}
           most={366}
           onChange={(next, visit) => onChange({ ...timing, horizonDays: next }, visit)}
@@ -99,8 +100,8 @@ const ChosenFields = ({ timing, onChange }: { timing: Chosen; onChange: Props['o
         <OptionalCountField
           right
           style={style.field}
-          label={timing.kind === 'slot' ? 'Orders per slot' : 'Orders per day'}
-          placeholder="any number"
+          label={timing.kind === 'slot' ? t('Orders per slot') : t('Orders per day')}
+          placeholder={t('any number')}
           value={capacity}
           least={0}
           most={100_000}
@@ -112,7 +113,7 @@ const ChosenFields = ({ timing, onChange }: { timing: Chosen; onChange: Props['o
       </View>
       <WeekFields
         hours={timing.hours}
-        verb="Offered on"
+        hold="offered"
         onChange={(hours, visit) => onChange({ ...timing, hours }, visit)}
       />
     </View>
@@ -123,23 +124,23 @@ const ChosenFields = ({ timing, onChange }: { timing: Chosen; onChange: Props['o
 export const TimingFields = ({ timing, onChange, hours }: Props) => {
   const style = useStyles(styles);
   return (
-    <View style={{ gap: 8 }} role="group" aria-label="Time">
+    <View style={{ gap: 8 }} role="group" aria-label={t('Time')}>
       <Segments<Timing['kind']>
-        label="What customers see or pick"
+        label={t('What customers see or pick')}
         value={timing.kind}
         onChange={(kind) => (kind === timing.kind ? undefined : onChange(asKind(kind, timing, hours), null))}
         options={[
-          { value: 'words', label: 'Message' },
-          { value: 'days', label: 'Date estimate' },
-          { value: 'day', label: 'Customer picks a day' },
-          { value: 'slot', label: 'Customer picks a slot' },
+          { value: 'words', label: t('Message') },
+          { value: 'days', label: t('Date estimate') },
+          { value: 'day', label: t('Customer picks a day') },
+          { value: 'slot', label: t('Customer picks a slot') },
         ]}
       />
       <Text style={style.note}>{MEANING[timing.kind]}</Text>
       {timing.kind === 'words' ? (
         <WordsField
           prose
-          label="Message about the time"
+          label={t('Message about the time')}
           value={timing.text}
           most={300}
           onChange={(text, visit) => onChange({ kind: 'words', text }, visit)}
@@ -148,13 +149,13 @@ export const TimingFields = ({ timing, onChange, hours }: Props) => {
       {timing.kind === 'days' ? (
         <View style={style.row}>
           <Count
-            label="At the earliest"
+            label={t('At the earliest')}
             value={timing.min}
             most={365}
             onChange={(min, visit) => onChange({ ...timing, min, max: Math.max(min, timing.max) }, visit)}
           />
           <Count
-            label="At the latest"
+            label={t('At the latest')}
             value={timing.max}
             most={365}
             onChange={(max, visit) => onChange({ ...timing, max, min: Math.min(max, timing.min) }, visit)}

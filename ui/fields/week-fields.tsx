@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { spansText, withDay } from '../../core/formats/hours-typed.ts';
 import type { OpeningHours } from '../../core/model/time.ts';
 import { DayStrip } from '../parts/day-strip.tsx';
@@ -9,14 +10,22 @@ import { readSpans } from './readers.ts';
 import { Actions } from '../parts/actions.tsx';
 
 /** The days of the week, Monday first. */
-export const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+export const DAYS = [
+  t('Monday'),
+  t('Tuesday'),
+  t('Wednesday'),
+  t('Thursday'),
+  t('Friday'),
+  t('Saturday'),
+  t('Sunday'),
+] as const;
 
 interface Props {
   hours: readonly OpeningHours[];
   cutoff?: string | undefined;
   onChange: (hours: OpeningHours[], visit: string) => void;
-  /** What holds in these hours. */
-  verb?: 'Open on' | 'Offered on';
+  /** Whether these are the hours in which something is open, or offered. */
+  hold?: 'open' | 'offered';
 }
 
 const row = { flexDirection: 'row', alignItems: 'center', gap: 12 } as const;
@@ -29,8 +38,12 @@ const mondayThrough = (hours: readonly OpeningHours[], last: OpeningHours['day']
 };
 
 /** A week of opening hours: each day typed in one line, and drawn beside it. */
-export const WeekFields = ({ hours, cutoff, onChange, verb = 'Open on' }: Props) => (
-  <View style={{ gap: 4 }} role="group" aria-label={verb === 'Open on' ? 'Opening hours' : 'Hours offered'}>
+export const WeekFields = ({ hours, cutoff, onChange, hold = 'open' }: Props) => (
+  <View
+    style={{ gap: 4 }}
+    role="group"
+    aria-label={hold === 'open' ? t('Opening hours') : t('Hours offered')}
+  >
     {DAYS.map((name, at) => {
       const day = (at + 1) as OpeningHours['day'];
       return (
@@ -39,8 +52,8 @@ export const WeekFields = ({ hours, cutoff, onChange, verb = 'Open on' }: Props)
           <DraftField
             hideLabel
             style={{ flex: 3, minWidth: 130 }}
-            label={`${verb} ${name}`}
-            placeholder={verb === 'Open on' ? 'closed' : 'not offered'}
+            label={hold === 'open' ? t('Open on {day}', { day: name }) : t('Offered on {day}', { day: name })}
+            placeholder={hold === 'open' ? t('closed') : t('not offered')}
             text={spansText(hours, day)}
             read={readSpans}
             onChange={(spans, visit) => onChange(withDay(hours, day, spans), visit)}
@@ -54,8 +67,8 @@ export const WeekFields = ({ hours, cutoff, onChange, verb = 'Open on' }: Props)
     <Actions>
       {(
         [
-          ['Monday’s hours to Friday', 5],
-          ['Monday’s hours every day', 7],
+          [t('Monday’s hours to Friday'), 5],
+          [t('Monday’s hours every day'), 7],
         ] as const
       ).map(([label, last]) => (
         <TextAction

@@ -1,4 +1,5 @@
 import type ICAL from 'ical.js';
+import { t } from '../../core/translate/translate.ts';
 import { fault, type Fault, type Result } from '../../core/model/fault.ts';
 import { dateOf, dayOf, type DayNumber } from '../../core/time/calendar.ts';
 
@@ -97,7 +98,7 @@ const readEntry = (ical: Library, text: string): Component =>
 
 /** An entry's title, or the place it stands at. */
 const nameOf = (text: string, at: number): string =>
-  /^SUMMARY(?:;[^:\r\n]*)?:(.{1,80})/im.exec(text)?.[1]?.trim() ?? `entry ${at + 1}`;
+  /^SUMMARY(?:;[^:\r\n]*)?:(.{1,80})/im.exec(text)?.[1]?.trim() ?? t('entry {count}', { count: at + 1 });
 
 /** Puts an entry's days to the others; a fault where it cannot be read, or its rule is followed without an end. */
 const takeEntry = (ical: Library, text: string, at: number, days: Days): Fault[] => {

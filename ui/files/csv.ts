@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { t } from '../../core/translate/translate.ts';
 import { fault, type Fault } from '../../core/model/fault.ts';
 
 /**
@@ -14,7 +15,7 @@ const withoutMark = (cell: string): string => cell.replace(ESCAPED, '');
 const quoteFaults = (errors: readonly Papa.ParseError[], before = 0): Fault[] =>
   errors
     .filter(({ type }) => type === 'Quotes')
-    .map(({ row }) => fault('quotes-open', `row ${before + (row ?? 0) + 1}`));
+    .map(({ row }) => fault('quotes-open', t('row {count}', { count: before + (row ?? 0) + 1 })));
 
 const SAMPLE_LENGTH = 20_000;
 const SAMPLE_ROWS = 50;

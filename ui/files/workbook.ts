@@ -1,5 +1,6 @@
 import readWorkbook from 'read-excel-file/universal';
 import writeWorkbook from 'write-excel-file/universal';
+import { t } from '../../core/translate/translate.ts';
 import type { SheetColumn } from '../../core/formats/sheet-column.ts';
 import { sheetText, sheetValue, type SheetValue } from '../../core/formats/sheet-cell.ts';
 
@@ -10,7 +11,7 @@ export interface ListSheet {
   rows: readonly string[][];
 }
 
-const ABOUT = 'About the columns';
+const ABOUT = t('About the columns');
 const LONGEST_NAME = 31;
 const FORBIDDEN = /[[\]:*?/\\']/g;
 const WIDTH = 18;
@@ -18,7 +19,7 @@ const ABOUT_WIDTHS = [24, 80];
 
 const bold = (value: string) => ({ value, fontWeight: 'bold' as const });
 const sheetName = (name: string): string =>
-  name.replace(FORBIDDEN, ' ').trim().slice(0, LONGEST_NAME) || 'List';
+  name.replace(FORBIDDEN, ' ').trim().slice(0, LONGEST_NAME) || t('List');
 
 /** A list as a workbook (Office Open XML): typed cells under headings, and a second sheet that explains the columns. */
 export const workbookOf = async ({ name, columns, rows }: ListSheet): Promise<ArrayBuffer> => {
@@ -33,7 +34,7 @@ export const workbookOf = async ({ name, columns, rows }: ListSheet): Promise<Ar
     {
       sheet: ABOUT,
       data: [
-        [bold('Column'), bold('What it holds')],
+        [bold(t('Column')), bold(t('What it holds'))],
         ...columns.map(({ heading, about }) => [heading, about]),
       ],
       columns: ABOUT_WIDTHS.map((width) => ({ width })),

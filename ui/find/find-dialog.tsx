@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, View, type TextInputProps, type ViewProps } from 'react-native';
 import { Modal, Portal, Text, TextInput } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { closeOver, useOverStep } from '../parts/over-step.ts';
 import { Press } from '../parts/press.tsx';
 import { useWidth } from '../parts/use-width.ts';
@@ -162,9 +163,9 @@ const FindDialog = () => {
           outlineStyle={FIELD_OUTLINE}
           style={style.input}
           contentStyle={fieldText}
-          placeholder="Maritimes, free shipping, B3H 4R2 …"
-          accessibilityLabel="Find anything"
-          aria-label="Find anything"
+          placeholder={t('Maritimes, free shipping, B3H 4R2 …')}
+          accessibilityLabel={t('Find anything')}
+          aria-label={t('Find anything')}
           value={typed}
           onChangeText={(text) => {
             setTyped(text);
@@ -173,16 +174,18 @@ const FindDialog = () => {
           onKeyPress={onKeyPress}
           onSubmitEditing={() => shown[here] && open(shown[here])}
         />
-        {recent > 0 ? <Text style={style.note}>Opened last, then all pages</Text> : null}
+        {recent > 0 ? <Text style={style.note}>{t('Opened last, then all pages')}</Text> : null}
         <ScrollView style={style.list}>
-          <View role={'listbox' as 'list'} {...({ id: LIST } as ViewProps)} aria-label="What was found">
+          <View role={'listbox' as 'list'} {...({ id: LIST } as ViewProps)} aria-label={t('What was found')}>
             {shown.map((entry, index) => (
               <Row key={entry.id} entry={entry} at={index} isHere={index === here} onOpen={open} />
             ))}
           </View>
         </ScrollView>
         {shown.length === 0 ? (
-          <Text style={style.note}>Nothing has “{typed.trim()}” in its name. Try a shorter word.</Text>
+          <Text style={style.note}>
+            {t('Nothing has “{text}” in its name. Try a shorter word.', { text: typed.trim() })}
+          </Text>
         ) : null}
       </Modal>
     </Portal>

@@ -1,3 +1,4 @@
+import { t } from '../../core/translate/translate.ts';
 import type { WorldPlaces } from '../places/places.ts';
 import type { Entry } from './entry.ts';
 
@@ -21,8 +22,8 @@ export const codeEntry = (typed: string): Entry | null => {
   return {
     id: `Postal code:${code}`,
     kind: 'Postal code',
-    name: `Where ${code} would fall`,
-    note: 'Zone, delivery areas, pickup',
+    name: t('Where {code} would fall', { code }),
+    note: t('Zone, delivery areas, pickup'),
     leadsTo: { link: { pathname: '/reach', params: { code } } },
   };
 };

@@ -1,3 +1,4 @@
+import { t } from '../../core/translate/translate.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Good } from '../../core/model/good.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
@@ -30,7 +31,7 @@ const nearby = (params: Record<string, string>): FoundLink => ({
   pathname: '/reach',
   params: { part: 'nearby', ...params },
 });
-const off = ({ active }: { active: boolean }): string => (active ? '' : 'switched off');
+const off = ({ active }: { active: boolean }): string => (active ? '' : t('switched off'));
 
 /** Each rate by its service and zone, with what it costs. */
 const rateEntries = ({ rates, services, zones }: Book, display: DisplayFormat): Entry[] =>
@@ -43,7 +44,7 @@ const rateEntries = ({ rates, services, zones }: Book, display: DisplayFormat): 
       {
         id: `Rate:${rate.id}`,
         kind: 'Rate',
-        name: `${service.name} to ${zone.name}`,
+        name: t('{service} to {zone}', { service: service.name, zone: zone.name }),
         note: [price, ...notes].join(' · '),
         leadsTo: { link: inCharges({ zone: zone.id, service: service.id }) },
       },
@@ -51,42 +52,45 @@ const rateEntries = ({ rates, services, zones }: Book, display: DisplayFormat): 
   });
 
 const ruleEntries = (book: Book, display: DisplayFormat): Entry[] => [
-  ...entriesOf('Zone', book.zones, ({ id }) => inCharges({ zone: id, panel: 'zone' }), off),
+  ...entriesOf(t('Zone'), book.zones, ({ id }) => inCharges({ zone: id, panel: 'zone' }), off),
   ...entriesOf(
-    'Service',
+    t('Service'),
     book.services,
     ({ id }) => inCharges({ service: id, panel: 'service' }),
     ({ note = '' }) => note,
   ),
   ...rateEntries(book, display),
   ...entriesOf(
-    'Adjustment',
+    t('Adjustment'),
     book.adjustments,
     ({ id }) => inCharges({ part: 'adjustments', adjustment: id }),
     off,
   ),
-  ...entriesOf('Rate table', book.rateTables, ({ id }) => inCharges({ part: 'tables', table: id })),
-  ...entriesOf('Carrier', book.carriers, ({ id }) => inCharges({ part: 'carriers', account: id })),
+  ...entriesOf(t('Rate table'), book.rateTables, ({ id }) => inCharges({ part: 'tables', table: id })),
+  ...entriesOf(t('Carrier'), book.carriers, ({ id }) => inCharges({ part: 'carriers', account: id })),
   ...entriesOf(
-    'Delivery area',
+    t('Delivery area'),
     book.areas,
     ({ id }) => nearby({ area: id }),
     ({ covers, methods }) =>
       [coveragePhrase(covers, display), ...methods.map(({ name }) => name)].join(' · '),
   ),
-  ...entriesOf('Pickup point', book.pickups, ({ id }) => nearby({ pickup: id }), off),
+  ...entriesOf(t('Pickup point'), book.pickups, ({ id }) => nearby({ pickup: id }), off),
   ...entriesOf(
-    'Location',
+    t('Location'),
     book.locations,
     () => ({ pathname: '/settings', params: { part: 'locations' } }),
     ({ address }) => [address.city, address.postalCode].filter(Boolean).join(', '),
   ),
-  ...entriesOf('Handling group', book.groups, ({ id }) => ({
+  ...entriesOf(t('Handling group'), book.groups, ({ id }) => ({
     pathname: '/goods',
     params: { panel: 'groups', group: id },
   })),
-  ...entriesOf('Box', book.boxes, ({ id }) => ({ pathname: '/goods', params: { panel: 'boxes', box: id } })),
-  ...entriesOf('Payment', book.payments, () => ({ pathname: '/settings', params: { part: 'payments' } })),
+  ...entriesOf(t('Box'), book.boxes, ({ id }) => ({
+    pathname: '/goods',
+    params: { panel: 'boxes', box: id },
+  })),
+  ...entriesOf(t('Payment'), book.payments, () => ({ pathname: '/settings', params: { part: 'payments' } })),
 ];
 
 /** All that a merchant has named: rules, products and test orders. */

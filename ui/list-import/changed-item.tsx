@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import { SANS_STRONG, type Inks } from '../theme/tokens.ts';
@@ -36,5 +37,5 @@ export const ChangedItem = ({ name, fields }: Props) => {
 /** How many more there are than are shown. */
 export const MoreItems = ({ count }: { count: number }) => {
   const style = useStyles(styles);
-  return count > 0 ? <Text style={style.note}>and {count} more</Text> : null;
+  return count > 0 ? <Text style={style.note}>{t('and {count} more', { count })}</Text> : null;
 };

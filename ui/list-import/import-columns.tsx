@@ -1,11 +1,11 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { ListColumn, ListMapping } from '../../core/formats/list-format.ts';
 import type { Opened } from '../workers/list-reader.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
-import { countFigure } from '../../core/words/figure.ts';
 import { Chooser } from '../parts/chooser.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 
@@ -20,7 +20,7 @@ interface Props<C extends string> {
 }
 
 const NOTHING = 'nothing';
-const LEFT_OUT = 'Do not import';
+const LEFT_OUT = t('Do not import');
 
 const styles = (inks: Inks) => ({
   item: {
@@ -44,7 +44,7 @@ export const ImportColumns = <C extends string>(props: Props<C>) => {
   const style = useStyles(styles);
   const options = [
     { id: NOTHING, name: LEFT_OUT, note: '' },
-    ...columns.map(({ column, name, needed }) => ({ id: column, name, note: needed ? 'needed' : '' })),
+    ...columns.map(({ column, name, needed }) => ({ id: column, name, note: needed ? t('needed') : '' })),
   ];
   const set = (at: number, id: string): void => {
     onChange(mapping.map((one, i) => (i === at ? (id === NOTHING ? null : (id as C)) : one)));
@@ -52,9 +52,9 @@ export const ImportColumns = <C extends string>(props: Props<C>) => {
   };
   return (
     <View>
-      <View role="list" aria-label="Columns of the file">
+      <View role="list" aria-label={t('Columns of the file')}>
         {opened.headings.map((text, at) => {
-          const heading = text.trim() || `Column ${at + 1}`;
+          const heading = text.trim() || t('Column {count}', { count: at + 1 });
           const samples = opened.samples.map((cells) => (cells[at] ?? '').trim()).filter(Boolean);
           const chosen = columns.find(({ column }) => column === mapping[at]);
           return (
@@ -68,8 +68,8 @@ export const ImportColumns = <C extends string>(props: Props<C>) => {
               <View style={style.chooser}>
                 <Chooser
                   hideLabel
-                  label={`“${heading}” is`}
-                  placeholder="What is it?"
+                  label={t('“{heading}” is', { heading })}
+                  placeholder={t('What is it?')}
                   chosen={chosen?.name ?? (undecided.has(at) ? '' : LEFT_OUT)}
                   options={options}
                   onChoose={(id) => set(at, id)}
@@ -82,10 +82,12 @@ export const ImportColumns = <C extends string>(props: Props<C>) => {
       {undecided.size > 0 ? (
         <View style={style.ask} role="alert">
           <Text style={style.note}>
-            {countFigure(undecided.size, 'column is', 'columns are')} not recognised. Say what each holds, or
-            do not import it.
+            {t(
+              '{count, plural, one {# column is} other {# columns are}} not recognised. Say what each holds, or do not import it.',
+              { count: undecided.size },
+            )}
           </Text>
-          <TextAction label="Do not import them" onPress={() => onDecide([...undecided])} />
+          <TextAction label={t('Do not import them')} onPress={() => onDecide([...undecided])} />
         </View>
       ) : null}
     </View>

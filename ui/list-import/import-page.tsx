@@ -1,9 +1,10 @@
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
+import { importSoundLabel } from './import-words.ts';
 import type { ListColumn } from '../../core/formats/list-format.ts';
 import type { ListName, Lists } from '../../core/formats/lists.ts';
-import { countFigure } from '../../core/words/figure.ts';
 import type { ListSummary } from '../workers/list-reader.ts';
 import { PageHead } from '../page/page-head.tsx';
 import { useStyles } from '../theme/styles.ts';
@@ -47,10 +48,10 @@ const Reading = ({ share, onStop }: { share: number; onStop: () => void }) => {
   const style = useStyles(styles);
   return (
     <View style={style.wait}>
-      <Text style={style.note}>Reading the file, {Math.round(share * 100)} %</Text>
-      <Progress label="How much of the file is read" share={share} />
+      <Text style={style.note}>{t('Reading the file, {count} %', { count: Math.round(share * 100) })}</Text>
+      <Progress label={t('How much of the file is read')} share={share} />
       <Button mode="outlined" style={{ alignSelf: 'flex-start' }} onPress={onStop}>
-        Stop
+        {t('Stop')}
       </Button>
     </View>
   );
@@ -61,8 +62,11 @@ const MOST_ROWS = 200_000;
 /** What has to be said or mended before the list can be imported, or null. */
 const waitsFor = <K extends ListName>({ summary, undecided }: ListImport<K>): string | null => {
   if (summary && summary.sound > MOST_ROWS)
-    return `A list holds at most ${MOST_ROWS} rows; these are ${summary.sound}.`;
-  return undecided.size > 0 ? 'Some columns are not recognised: say what they hold.' : null;
+    return t('A list holds at most {most} rows; these are {count}.', {
+      most: MOST_ROWS,
+      count: summary.sound,
+    });
+  return undecided.size > 0 ? t('Some columns are not recognised: say what they hold.') : null;
 };
 
 /** A list from a file: what its columns are, what is wrong with it, and only then what it replaces. */
@@ -82,13 +86,13 @@ export const ImportPage = <K extends ListName>(props: Props<K>) => {
       <PageHead title={name} back={back} />
       {fault === null ? null : (
         <Text style={style.fault} role="alert">
-          The file could not be read: {fault}. Nothing was changed.
+          {t('The file could not be read: {fault}. Nothing was changed.', { fault })}
         </Text>
       )}
       {!opened && fault === null ? <Reading share={work.progress} onStop={back.onPress} /> : null}
       {opened ? (
         <>
-          <Section title="Its columns" />
+          <Section title={t('Its columns')} />
           <ImportColumns
             columns={columns}
             opened={opened}
@@ -98,13 +102,15 @@ export const ImportPage = <K extends ListName>(props: Props<K>) => {
             onDecide={work.decide}
           />
           {settings}
-          <Section title="What it holds" />
+          <Section title={t('What it holds')} />
           {summary ? (
             <ImportReview summary={summary} odd={props.oddWords?.(summary) ?? []} />
           ) : (
-            <Text style={style.note}>Reading {countFigure(opened.rows, 'row')} …</Text>
+            <Text style={style.note}>
+              {t('Reading {rows, plural, one {# row} other {# rows}} …', { rows: opened.rows })}
+            </Text>
           )}
-          <Text style={style.effect}>{waits ?? `The import ${effect}.`}</Text>
+          <Text style={style.effect}>{waits ?? t('The import {effect}.', { effect })}</Text>
           <View style={style.buttons}>
             <Button
               mode="contained"
@@ -113,10 +119,10 @@ export const ImportPage = <K extends ListName>(props: Props<K>) => {
               onPress={() => void take()}
             >
               {summary && summary.faulty > 0
-                ? `Import ${countFigure(summary.sound, 'row')} without faults`
-                : (props.button ?? 'Import into the draft')}
+                ? importSoundLabel(summary.sound)
+                : (props.button ?? t('Import into the draft'))}
             </Button>
-            <TextAction label="Cancel" onPress={back.onPress} />
+            <TextAction label={t('Cancel')} onPress={back.onPress} />
           </View>
         </>
       ) : null}

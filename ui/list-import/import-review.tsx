@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { locatedSentence } from '../../core/words/fault-sentence.ts';
 import type { ListSummary } from '../workers/list-reader.ts';
 import { Sum } from '../parts/sum.tsx';
@@ -44,7 +45,9 @@ const Lines = ({
           {line}
         </Text>
       ))}
-      {count > shown.length ? <Text style={style.note}>and {count - shown.length} more</Text> : null}
+      {count > shown.length ? (
+        <Text style={style.note}>{t('and {count} more', { count: count - shown.length })}</Text>
+      ) : null}
     </View>
   );
 };
@@ -53,19 +56,24 @@ const Lines = ({
 export const ImportReview = ({ summary, odd }: Props) => {
   const style = useStyles(styles);
   return (
-    <View role="region" aria-label="What it holds">
+    <View role="region" aria-label={t('What it holds')}>
       <View style={style.sums}>
-        <Sum count={summary.sound} what="rows understood" />
-        <Sum count={summary.faulty} what="rows with a fault" />
+        <Sum count={summary.sound} what={t('rows understood')} />
+        <Sum count={summary.faulty} what={t('rows with a fault')} />
         <Sum count={summary.oddCount} what="oddities" />
       </View>
       <Lines
         isFault
-        title="Left out"
+        title={t('Left out')}
         lines={summary.faults.map(locatedSentence)}
         count={summary.faultCount}
       />
-      <Lines isFault={false} title="Unusual, and imported as it is" lines={odd} count={summary.oddCount} />
+      <Lines
+        isFault={false}
+        title={t('Unusual, and imported as it is')}
+        lines={odd}
+        count={summary.oddCount}
+      />
     </View>
   );
 };

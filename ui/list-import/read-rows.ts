@@ -1,3 +1,4 @@
+import { t } from '../../core/translate/translate.ts';
 import type { Fault } from '../../core/model/fault.ts';
 import { chooseFile, decoded, isTooLarge } from '../files/files.ts';
 
@@ -13,7 +14,7 @@ export const chooseRows = async (): Promise<ChosenRows | null> => {
   const file = await chooseFile('csv');
   if (!file) return null;
   const { name } = file;
-  if (isTooLarge(file)) return { ok: false, name, why: 'it is larger than 200 MB.' };
+  if (isTooLarge(file)) return { ok: false, name, why: t('it is larger than 200 MB.') };
   const bytes = await file.arrayBuffer();
   if (!ENDING.test(name)) {
     const { parseCsv } = await import('../files/csv.ts');

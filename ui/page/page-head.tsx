@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { usePageTitle } from './page-title.ts';
 import { useWidth } from '../parts/use-width.ts';
 import { redone, undone } from '../state/draft.ts';
@@ -33,10 +34,10 @@ const styles = (inks: Inks) => ({
 });
 
 const keptWords = {
-  kept: 'Draft saved',
-  keeping: 'Saving draft',
-  failed: 'Draft not saved',
-  off: 'Draft not saved',
+  kept: t('Draft saved'),
+  keeping: t('Saving draft'),
+  failed: t('Draft not saved'),
+  off: t('Draft not saved'),
 } as const;
 
 /** How the draft stands on this device. */
@@ -58,7 +59,7 @@ const UndoRedo = () => {
         size={20}
         style={style.button}
         disabled={undo === null}
-        accessibilityLabel={undo === null ? 'Undo' : `Undo: ${undo}`}
+        accessibilityLabel={undo === null ? t('Undo') : t('Undo: {undo}', { undo })}
         onPress={() => dispatch(undone())}
       />
       <IconAction
@@ -66,7 +67,7 @@ const UndoRedo = () => {
         size={20}
         style={style.button}
         disabled={redo === null}
-        accessibilityLabel={redo === null ? 'Redo' : `Redo: ${redo}`}
+        accessibilityLabel={redo === null ? t('Redo') : t('Redo: {redo}', { redo })}
         onPress={() => dispatch(redone())}
       />
     </>
@@ -89,7 +90,7 @@ export const PageHead = ({ title, back }: Props) => {
             icon="arrow-left"
             size={20}
             style={style.button}
-            accessibilityLabel={`Back to ${back.name}`}
+            accessibilityLabel={t('Back to {back}', { back: back.name })}
             onPress={back.onPress}
           />
           <Text style={style.note}>{back.name}</Text>
@@ -111,7 +112,7 @@ export const PageHead = ({ title, back }: Props) => {
               icon="magnify"
               size={20}
               style={style.button}
-              accessibilityLabel="Find anything"
+              accessibilityLabel={t('Find anything')}
               onPress={() => dispatch(findToggled(true))}
             />
           ) : null}
@@ -123,7 +124,7 @@ export const PageHead = ({ title, back }: Props) => {
         <View style={style.about}>
           <Text style={style.note}>{about.text}</Text>
           <TextAction
-            label="How it works"
+            label={t('How it works')}
             style={{ marginLeft: -4 }}
             onPress={() => router.navigate({ pathname: '/guide', params: { page: about.guide } })}
           />

@@ -1,5 +1,6 @@
 import { usePathname, useRouter } from 'expo-router';
 import { Menu } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { IconAction } from '../parts/icon-action.tsx';
 import { coloursChosen, keysToggled, menuShown } from '../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
@@ -29,7 +30,7 @@ export const PhoneMenu = () => {
       icon="menu"
       size={22}
       style={{ margin: 0 }}
-      accessibilityLabel="Menu"
+      accessibilityLabel={t('Menu')}
       onPress={() => dispatch(menuShown(path))}
     />
   );
@@ -37,13 +38,13 @@ export const PhoneMenu = () => {
   return (
     <Menu visible onDismiss={close} anchor={button}>
       <Menu.Item
-        title={isDark ? 'Light colours' : 'Dark colours'}
+        title={isDark ? t('Light colours') : t('Dark colours')}
         onPress={act(coloursChosen(isDark ? 'light' : 'dark'))}
       />
-      <Menu.Item title="Shopfront" onPress={go('/shop')} />
-      <Menu.Item title="Settings" onPress={go('/settings')} />
-      <Menu.Item title="Guide" onPress={go('/guide')} />
-      <Menu.Item title="Keyboard" onPress={act(keysToggled(true))} />
+      <Menu.Item title={t('Shopfront')} onPress={go('/shop')} />
+      <Menu.Item title={t('Settings')} onPress={go('/settings')} />
+      <Menu.Item title={t('Guide')} onPress={go('/guide')} />
+      <Menu.Item title={t('Keyboard')} onPress={act(keysToggled(true))} />
     </Menu>
   );
 };

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { FIELD_OUTLINE, fieldText } from '../theme/text.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -114,7 +115,7 @@ export const Chooser = ({
         autoComplete="off"
       />
       {typed === null ? null : (
-        <View style={style.list} role="list" aria-label={`${label}: what matches`}>
+        <View style={style.list} role="list" aria-label={t('{label}: what matches', { label })}>
           {shown.map((option) => (
             <View role="listitem" key={option.id}>
               <Press onPress={() => choose(option.id)} role="button" aria-label={option.name}>
@@ -128,7 +129,7 @@ export const Chooser = ({
             </View>
           ))}
           {shown.length === 0 ? (
-            <Text style={[style.note, { padding: 8 }]}>Nothing matches “{typed}”.</Text>
+            <Text style={[style.note, { padding: 8 }]}>{t('Nothing matches “{typed}”.', { typed })}</Text>
           ) : null}
         </View>
       )}

@@ -1,3 +1,4 @@
+import { t } from '../../core/translate/translate.ts';
 /** Dates and moments as the preview writes them, in English. */
 
 /** Writes moments in one way; its rules are read at the first of them, which takes longer than all that follow. */
@@ -20,7 +21,7 @@ export const dateSpan = (earliest: string, latest: string): string => {
   const last = weekdayDayMonth(latest);
   if (earliest === latest) return last;
   const sameMonth = earliest.slice(0, 7) === latest.slice(0, 7);
-  return `${(sameMonth ? weekdayDay : weekdayDayMonth)(earliest)} to ${last}`;
+  return t('{first} to {last}', { first: (sameMonth ? weekdayDay : weekdayDayMonth)(earliest), last });
 };
 
 /** 'Tue 24 Nov, 10:15', from a local date and time. */

@@ -1,6 +1,7 @@
 import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { FlatList, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { countFigure, wholeFigure } from '../../core/words/figure.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
@@ -92,7 +93,10 @@ export const LongList = <T,>({ label, one, items, textOf, children, findLabel, o
         <Text style={style.note}>
           {places.length === items.length
             ? countFigure(items.length, one)
-            : `${wholeFigure(places.length)} of ${countFigure(items.length, one)}`}
+            : t('{count} of {all}', {
+                count: wholeFigure(places.length),
+                all: countFigure(items.length, one),
+              })}
         </Text>
       </View>
       <View style={[style.box, { height: tall }]} role="list" aria-label={label}>

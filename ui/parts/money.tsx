@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { moneyFigure } from '../../core/words/figure.ts';
 import { useStyles } from '../theme/styles.ts';
 import { figure, strongFigure } from '../theme/text.ts';
@@ -26,7 +27,7 @@ export const Money = ({ amount, decimals, before }: Props) => {
   return (
     <View style={style.line}>
       {changed ? (
-        <Text style={style.struck} aria-label={`was ${moneyFigure(before, decimals)}`}>
+        <Text style={style.struck} aria-label={t('was {amount}', { amount: moneyFigure(before, decimals) })}>
           {moneyFigure(before, decimals)}
         </Text>
       ) : null}

@@ -1,3 +1,4 @@
+import { t } from '../../core/translate/translate.ts';
 import { TextAction } from './text-action.tsx';
 
 interface Props {
@@ -12,9 +13,13 @@ interface Props {
 /** An entry moved by one place in its list. */
 export const MoveActions = ({ at, count, onMove, isSideways = false }: Props) => (
   <>
-    <TextAction label={isSideways ? 'Move left' : 'Move up'} disabled={at === 0} onPress={() => onMove(-1)} />
     <TextAction
-      label={isSideways ? 'Move right' : 'Move down'}
+      label={isSideways ? t('Move left') : t('Move up')}
+      disabled={at === 0}
+      onPress={() => onMove(-1)}
+    />
+    <TextAction
+      label={isSideways ? t('Move right') : t('Move down')}
       disabled={at === count - 1}
       onPress={() => onMove(1)}
     />

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { IN_ENGLISH } from '../../core/model/language.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import { nearbyOf } from '../../core/order/nearby-of.ts';
@@ -26,12 +27,23 @@ const factsOf = ({ contact, billing, chosen, language }: PastOrder, isKerbside: 
     : '';
   return [
     ...(chosen.fallback
-      ? [`${chosen.name} was charged by the fallback: the carrier gave no price when it was ordered.`]
+      ? [
+          t('{chosen} was charged by the fallback: the carrier gave no price when it was ordered.', {
+            chosen: chosen.name,
+          }),
+        ]
       : []),
     ...(reached === '' ? [] : [reached]),
-    ...(billed === '' ? [] : [`Bill to ${billed}`]),
-    ...(language ? [`Ordered in ${IN_ENGLISH[language]}, as “${chosen.shownAs ?? chosen.name}”.`] : []),
-    ...(isKerbside ? ['Kerbside: bring it out to the customer’s car.'] : []),
+    ...(billed === '' ? [] : [t('Bill to {billed}', { billed })]),
+    ...(language
+      ? [
+          t('Ordered in {language}, as “{shownAs}”.', {
+            language: IN_ENGLISH[language],
+            shownAs: chosen.shownAs ?? chosen.name,
+          }),
+        ]
+      : []),
+    ...(isKerbside ? [t('Kerbside: bring it out to the customer’s car.')] : []),
   ];
 };
 

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { t } from '../../core/translate/translate.ts';
 import type { SheetColumn } from '../../core/formats/sheet-column.ts';
 import { saveParts, saveWorkbook, type FileKind } from '../files/files.ts';
 import { TextAction } from './text-action.tsx';
@@ -46,9 +47,9 @@ export const SaveList = <T,>(props: Props<T>) => {
   const isEmpty = props.items.length === 0;
   return (
     <>
-      <TextAction label="Save as CSV" disabled={isEmpty} onPress={() => void saveCsv(props)} />
+      <TextAction label={t('Save as CSV')} disabled={isEmpty} onPress={() => void saveCsv(props)} />
       <TextAction
-        label={isWriting ? 'Writing …' : 'Save as a spreadsheet'}
+        label={isWriting ? t('Writing …') : t('Save as a spreadsheet')}
         disabled={isEmpty || isWriting}
         onPress={() => void save()}
       />

@@ -10,6 +10,7 @@ import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-
 import { CSS as Styles } from '@dnd-kit/utilities';
 import { createElement, useEffect, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { Icon, Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { useInks } from '../theme/theme.ts';
 import { FINGER } from '../theme/tokens.ts';
 
@@ -22,7 +23,7 @@ interface Props<T extends { id: string; name: string }> {
 
 /** How the handles are told to those who hear them; where an item went is told by the list itself. */
 const SPOKEN = {
-  screenReaderInstructions: { draggable: 'Press the up or down arrow key to move it by one place.' },
+  screenReaderInstructions: { draggable: t('Press the up or down arrow key to move it by one place.') },
 };
 
 /** Text that is heard and takes no room. */
@@ -47,7 +48,7 @@ const Handle = ({ id, name, onStep }: HandleProps) => {
       ref: setActivatorNodeRef,
       ...attributes,
       ...listeners,
-      'aria-label': `Move ${name}`,
+      'aria-label': t('Move {name}', { name }),
       'data-handle': id,
       onKeyDown: (event: KeyboardEvent<HTMLElement>) => {
         const by = BY_KEY[event.key];
@@ -110,7 +111,10 @@ const useSteps = <T extends { id: string; name: string }>(
     setLast({ id, name });
     onMove(id, by);
   };
-  const moved = last && at >= 0 ? `${last.name} is now ${at + 1} of ${items.length}.` : '';
+  const moved =
+    last && at >= 0
+      ? t('{name} is now {place} of {all}.', { name: last.name, place: at + 1, all: items.length })
+      : '';
   return { moved, step };
 };
 

@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { t } from '../../core/translate/translate.ts';
 import type { Curve } from '../../core/price/curve.ts';
 import { measureFigure, moneyFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import { useInks } from '../theme/theme.ts';
@@ -22,18 +23,25 @@ const HEIGHT = 200;
 
 /** What a problem about it says as well: the larger order costs less. */
 const fallWords = ({ at, by }: Curve['falls'][number], { basis }: Curve, display: DisplayFormat): string =>
-  `${moneyFigure(by, display.decimals)} less from ${measureFigure(basis, at, display)}`;
+  t('{amount} less from {figure}', {
+    amount: moneyFigure(by, display.decimals),
+    figure: measureFigure(basis, at, display),
+  });
 
 /** In words, what the picture shows, for those who do not see it. */
 const spoken = ({ curve, display, title, costs }: Props): string => {
-  const dots = curve.dots.map(
-    ({ at, amount }) =>
-      `from ${measureFigure(curve.basis, at, display)} ${moneyFigure(amount, display.decimals)}`,
+  const dots = curve.dots.map(({ at, amount }) =>
+    t('from {figure} {amount}', {
+      figure: measureFigure(curve.basis, at, display),
+      amount: moneyFigure(amount, display.decimals),
+    }),
   );
   const falls = curve.falls.map((fall) => fallWords(fall, curve, display));
-  const taken = (costs ?? []).map(
-    ({ at, amount }) =>
-      `the carrier takes ${moneyFigure(amount, display.decimals)} at ${measureFigure(curve.basis, at, display)}`,
+  const taken = (costs ?? []).map(({ at, amount }) =>
+    t('the carrier takes {amount} at {figure}', {
+      amount: moneyFigure(amount, display.decimals),
+      figure: measureFigure(curve.basis, at, display),
+    }),
   );
   return [title, ...dots, ...falls, ...taken].join('; ');
 };

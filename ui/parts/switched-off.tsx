@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { moneyFigure } from '../../core/words/figure.ts';
 import { selectDisplayFormat } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
@@ -32,20 +33,20 @@ export const SwitchedOff = ({ what, isFree, onSwitch }: Props) => {
     return (
       <View style={style.row} role="alert">
         <Text style={style.words}>
-          {what} charges {zero}: customers would get it free.
+          {t('{what} charges {amount}: customers would get it free.', { what, amount: zero })}
         </Text>
-        <TextAction label={`Switch on at ${zero}`} onPress={onSwitch} />
-        <TextAction label="Cancel" onPress={() => setAsking(false)} />
+        <TextAction label={t('Switch on at {amount}', { amount: zero })} onPress={onSwitch} />
+        <TextAction label={t('Cancel')} onPress={() => setAsking(false)} />
       </View>
     );
   return (
     <View style={style.row}>
       <Text style={style.words}>
         {isFree
-          ? 'Switched off: give it a price, then switch it on.'
-          : 'Switched off: customers do not see it.'}
+          ? t('Switched off: give it a price, then switch it on.')
+          : t('Switched off: customers do not see it.')}
       </Text>
-      <TextAction label="Switch on" onPress={isFree ? () => setAsking(true) : onSwitch} />
+      <TextAction label={t('Switch on')} onPress={isFree ? () => setAsking(true) : onSwitch} />
     </View>
   );
 };

@@ -1,3 +1,4 @@
+import { t } from '../../core/translate/translate.ts';
 import type { NamedPlace } from './places.ts';
 
 /** Countries under one name: a continent, or a union. */
@@ -8,10 +9,11 @@ export interface CountryGroup {
 }
 
 /** The member states of the European Union. */
-const EUROPEAN_UNION =
-  'AT BE BG HR CY CZ DK EE FI FR DE GR HU IE IT LV LT LU MT NL PL PT RO SK SI ES SE'.split(' ');
+const EUROPEAN_UNION = t(
+  'AT BE BG HR CY CZ DK EE FI FR DE GR HU IE IT LV LT LU MT NL PL PT RO SK SI ES SE',
+).split(' ');
 
-const UNION: CountryGroup = { id: 'group:EU', name: 'European Union', countries: EUROPEAN_UNION };
+const UNION: CountryGroup = { id: 'group:EU', name: t('European Union'), countries: EUROPEAN_UNION };
 
 /** Whether a name is that of a group: its own, or for the union its letters. */
 const isNamed = ({ name }: CountryGroup, wanted: string): boolean =>

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { Line } from '../../core/model/request.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import { moneyFigure, weightFigure } from '../../core/words/figure.ts';
@@ -51,14 +52,14 @@ const BasketLine = ({
         <Text numberOfLines={1}>{name}</Text>
         <Text style={style.note}>
           {moneyFigure(line.price ?? good?.price ?? 0, display.decimals)} ·{' '}
-          {weight === undefined ? 'weight not known' : weightFigure(weight, display.units)}
+          {weight === undefined ? t('weight not known') : weightFigure(weight, display.units)}
         </Text>
       </View>
       <CountField
         hideLabel
         right
         style={{ width: 64 }}
-        label={`How many: ${name}`}
+        label={t('How many: {name}', { name })}
         value={line.quantity}
         least={1}
         most={99_999}
@@ -69,7 +70,7 @@ const BasketLine = ({
         size={18}
         style={style.button}
         disabled={isOnly}
-        accessibilityLabel={`Remove ${name}`}
+        accessibilityLabel={t('Remove {name}', { name })}
         onPress={onRemove}
       />
     </View>
@@ -82,9 +83,9 @@ const AddProduct = ({ onAdd }: { onAdd: (sku: string) => void }) => {
   const { goods } = useAppSelector(selectCatalogue);
   return (
     <Chooser
-      label="Add a product"
+      label={t('Add a product')}
       chosen=""
-      placeholder="Name or stock number"
+      placeholder={t('Name or stock number')}
       options={goods.map(({ sku, name, price }) => ({ id: sku, name, note: moneyFigure(price, decimals) }))}
       onChoose={onAdd}
     />
@@ -112,7 +113,7 @@ export const BasketEditor = ({ testOrder: { id, name, request } }: { testOrder: 
   };
   return (
     <View style={{ gap: 8 }}>
-      <View role="list" aria-label="Basket">
+      <View role="list" aria-label={t('Basket')}>
         {lines.map((line, at) => (
           <BasketLine
             key={`${line.sku}-${at}`}
@@ -127,7 +128,7 @@ export const BasketEditor = ({ testOrder: { id, name, request } }: { testOrder: 
         <AddProduct onAdd={add} />
         <OptionalMoneyField
           style={style.discount}
-          label="Discount"
+          label={t('Discount')}
           right
           value={discount}
           onChange={(amount, visit) => change({ discount: amount }, 'discount', visit)}

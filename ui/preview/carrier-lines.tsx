@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { forgetAnswers } from '../carriers/reach-carriers.ts';
 import { TextAction } from '../parts/text-action.tsx';
 import { answersForgotten, questionKey, type AskedQuote } from '../state/answers.ts';
@@ -22,7 +23,7 @@ export const PendingRows = ({ pending }: Pick<AskedQuote, 'pending'>) => {
   const style = useStyles(styles);
   return pending.map(({ rateId, name, account }) => (
     <Text key={rateId} style={style.pending}>
-      {name}: asking {account} …
+      {t('{name}: asking {account} …', { name, account })}
     </Text>
   ));
 };
@@ -41,11 +42,11 @@ export const AnswersLine = ({ asked }: { asked: AskedQuote }) => {
   if (testOrder.answers)
     return (
       <View style={style.line}>
-        <Text style={style.note}>The carriers’ answers are kept with this test order.</Text>
+        <Text style={style.note}>{t('The carriers’ answers are kept with this test order.')}</Text>
         <TextAction
           style={style.action}
-          label="Ask again"
-          onPress={() => set(undefined, 'carriers asked again')}
+          label={t('Ask again')}
+          onPress={() => set(undefined, t('carriers asked again'))}
         />
       </View>
     );
@@ -53,13 +54,13 @@ export const AnswersLine = ({ asked }: { asked: AskedQuote }) => {
     <View style={style.line}>
       <TextAction
         style={style.action}
-        label="Keep the carriers’ answers"
+        label={t('Keep the carriers’ answers')}
         disabled={answers.length < questions.length}
-        onPress={() => set(answers, 'carriers’ answers kept')}
+        onPress={() => set(answers, t('carriers’ answers kept'))}
       />
       <TextAction
         style={style.action}
-        label="Ask again"
+        label={t('Ask again')}
         onPress={() =>
           void forgetAnswers().then(() => dispatch(answersForgotten(questions.map(questionKey))))
         }

@@ -1,7 +1,8 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { carrierParcels } from '../../core/quote/carrier-parcels.ts';
-import { countFigure, weightFigure } from '../../core/words/figure.ts';
+import { weightFigure } from '../../core/words/figure.ts';
 import { selectCompiled, selectDisplayFormat, selectTestOrder } from '../state/selectors.ts';
 import { useAppSelector, type RootState } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -27,12 +28,18 @@ const ChoiceParcels = ({ rateId }: { rateId: string }) => {
   const asked = useAppSelector((state) => selectParcels(state, rateId));
   if (!asked || asked.parcels.length === 0) return null;
   const { account, leastWeight, parcels } = asked;
-  const least = leastWeight === undefined ? '' : `, each at no less than ${weightFigure(leastWeight, units)}`;
+  const least =
+    leastWeight === undefined
+      ? ''
+      : t(', each at no less than {weight}', { weight: weightFigure(leastWeight, units) });
   return (
     <>
       <Text style={style.note}>
-        {account} is asked about {countFigure(parcels.length, 'parcel')}
-        {least}:
+        {t('{account} is asked about {count, plural, one {# parcel} other {# parcels}}{least}:', {
+          account,
+          count: parcels.length,
+          least,
+        })}
       </Text>
       <ParcelList parcels={parcels} />
     </>

@@ -1,6 +1,7 @@
 import { lazy, memo } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { Choice } from '../../core/model/quote.ts';
 import { moneyFigure } from '../../core/words/figure.ts';
 import { slotsPhrase } from '../../core/words/slot-phrase.ts';
@@ -49,11 +50,11 @@ const styles = (inks: Inks) => ({
 const dutyNotes = ({ duties }: Choice, decimals: number): string[] => {
   if (!duties) return [];
   const due = moneyFigure(duties.duty + duties.importTax + duties.clearance, decimals);
-  if (duties.terms === 'DDP') return [`DDP: import charges of ${due} paid now`];
-  if (duties.show === 'amount') return [`DAP: about ${due} import charges on arrival`];
+  if (duties.terms === 'DDP') return [t('DDP: import charges of {due} paid now', { due })];
+  if (duties.show === 'amount') return [t('DAP: about {due} import charges on arrival', { due })];
   return duties.show === 'mention'
-    ? ['DAP: import charges on arrival']
-    : [`DAP, not told: about ${due} on arrival`];
+    ? [t('DAP: import charges on arrival')]
+    : [t('DAP, not told: about {due} on arrival', { due })];
 };
 
 const notesOf = ({ choice, free, decimals }: Pick<Props, 'choice' | 'free' | 'decimals'>): string => {
@@ -62,7 +63,14 @@ const notesOf = ({ choice, free, decimals }: Pick<Props, 'choice' | 'free' | 'de
   const dates = !arrives
     ? []
     : ['words' in arrives ? arrives.words : dateSpan(arrives.earliest, arrives.latest)];
-  const taxed = tax > 0 ? [`${taxIncluded ? 'with' : 'and'} ${moneyFigure(tax, decimals)} tax`] : [];
+  const taxed =
+    tax > 0
+      ? [
+          taxIncluded
+            ? t('with {amount} tax', { amount: moneyFigure(tax, decimals) })
+            : t('and {amount} tax', { amount: moneyFigure(tax, decimals) }),
+        ]
+      : [];
   return [
     ...dates,
     ...(times === '' ? [] : [times]),
@@ -82,15 +90,21 @@ const Row = (props: Props) => {
         onPress={() => dispatch(choiceToggled(choice.id))}
         role="button"
         aria-expanded={open}
-        aria-label={`${choice.name}, ${choice.duties ? `${choice.duties.terms}, ` : ''}${moneyFigure(choice.charge, decimals)}${
-          before !== undefined && before !== choice.charge ? `, was ${moneyFigure(before, decimals)}` : ''
-        }: how it adds up`}
+        aria-label={t('{choice}, {terms}{amount}{before}: how it adds up', {
+          choice: choice.name,
+          terms: choice.duties ? `${choice.duties.terms}, ` : '',
+          amount: moneyFigure(choice.charge, decimals),
+          before:
+            before !== undefined && before !== choice.charge
+              ? t(', was {amount}', { amount: moneyFigure(before, decimals) })
+              : '',
+        })}
       >
         <View style={style.row}>
           <View style={style.words}>
             <Text style={[style.name, gained ? style.gained : null]}>
               {choice.name}
-              {gained ? <Text style={style.note}> now offered</Text> : null}
+              {gained ? <Text style={style.note}>{t(' now offered')}</Text> : null}
             </Text>
             <Text style={style.note}>{keptTogether(notesOf(props))}</Text>
             <StandingMark one={choice} />
@@ -132,10 +146,14 @@ export const ChoiceRow = memo(Row, looksSame);
 export const LostRow = ({ choice, decimals }: Pick<Props, 'choice' | 'decimals'>) => {
   const style = useStyles(styles);
   return (
-    <View style={[style.item, style.row]} role="listitem" aria-label={`${choice.name} is no longer offered`}>
+    <View
+      style={[style.item, style.row]}
+      role="listitem"
+      aria-label={t('{choice} is no longer offered', { choice: choice.name })}
+    >
       <View style={style.words}>
         <Text style={[style.name, { textDecorationLine: 'line-through' }]}>{choice.name}</Text>
-        <Text style={style.note}>no longer offered</Text>
+        <Text style={style.note}>{t('no longer offered')}</Text>
       </View>
       <Text style={style.struck}>{moneyFigure(choice.charge, decimals)}</Text>
     </View>

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '../../core/translate/translate.ts';
 import type { QuoteRequest } from '../../core/model/request.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import { DraftField, type Read } from '../fields/draft-field.tsx';
@@ -8,15 +9,15 @@ import { useAppDispatch } from '../state/store.ts';
 
 type Field = 'customer' | 'code' | 'channel';
 const FIELDS: { field: Field; label: string }[] = [
-  { field: 'customer', label: 'Customer group' },
-  { field: 'code', label: 'Code' },
-  { field: 'channel', label: 'Channel' },
+  { field: 'customer', label: t('Customer group') },
+  { field: 'code', label: t('Code') },
+  { field: 'channel', label: t('Channel') },
 ];
 
 const readToken = (text: string): Read<string> =>
   text.trim().length <= 120
     ? { ok: true, value: text.trim() }
-    : { ok: false, text: 'At most 120 characters.' };
+    : { ok: false, text: t('At most 120 characters.') };
 
 /** Who places the test order's order, with what code, and through which channel. */
 export const CustomerEditor = ({ testOrder }: { testOrder: TestOrder }) => {
@@ -32,7 +33,7 @@ export const CustomerEditor = ({ testOrder }: { testOrder: TestOrder }) => {
           style={{ flex: 1, minWidth: 0 }}
           label={label}
           prose
-          placeholder="none"
+          placeholder={t('none')}
           text={request[field] ?? ''}
           read={optional<string>(readToken)}
           onChange={(value, visit) => set({ [field]: value }, label.toLowerCase(), visit)}

@@ -1,10 +1,11 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { Choice, Quote, Withheld } from '../../core/model/quote.ts';
 import type { Expectation } from '../../core/check/check-test-order.ts';
 import { TextAction } from '../parts/text-action.tsx';
 import { edit } from '../state/draft.ts';
-import { messageShown } from '../state/session.ts';
+import { undoMessage } from '../state/session.ts';
 import { selectTestOrder } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
@@ -33,8 +34,8 @@ const useExpect = () => {
 };
 
 const WORDS: Record<Exclude<Standing, 'unsaid'>, string> = {
-  kept: 'as expected',
-  broken: 'not as expected',
+  kept: t('as expected'),
+  broken: t('not as expected'),
 };
 
 /** How a choice stands to what the test order expects of it; nothing where nothing is said. */
@@ -54,16 +55,20 @@ export const ExpectActions = ({ one }: { one: Choice | Withheld }) => {
     <View style={style.row}>
       {standing === 'kept' ? null : (
         <TextAction
-          label="Expect this"
-          accessibilityLabel={`${one.name}: expect this`}
-          onPress={() => expect(withExpectation(expects, asItIs(one)), `${one.name} is right`)}
+          label={t('Expect this')}
+          accessibilityLabel={t('{name}: expect this', { name: one.name })}
+          onPress={() =>
+            expect(withExpectation(expects, asItIs(one)), t('{name} is right', { name: one.name }))
+          }
         />
       )}
       {standing === 'unsaid' ? null : (
         <TextAction
-          label="Stop checking this"
-          accessibilityLabel={`${one.name}: stop checking this`}
-          onPress={() => expect(withoutExpectation(expects, one.id), `${one.name}, nothing expected`)}
+          label={t('Stop checking this')}
+          accessibilityLabel={t('{name}: stop checking this', { name: one.name })}
+          onPress={() =>
+            expect(withoutExpectation(expects, one.id), t('{name}, nothing expected', { name: one.name }))
+          }
         />
       )}
     </View>
@@ -82,10 +87,10 @@ export const AllRight = ({ quote }: { quote: Quote }) => {
   return (
     <View style={style.row}>
       <TextAction
-        label="Expect all of this"
+        label={t('Expect all of this')}
         onPress={() => {
-          expect([...others, ...all.map(asItIs)], 'all of it expected');
-          dispatch(messageShown({ text: 'The test order now expects exactly this.', undo: true }));
+          expect([...others, ...all.map(asItIs)], t('all of it expected'));
+          dispatch(undoMessage(t('The test order now expects exactly this.')));
         }}
       />
     </View>

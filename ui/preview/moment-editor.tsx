@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '../../core/translate/translate.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import { instantOf, localMoment } from '../../core/time/local-moment.ts';
 import { DateField, TimeField } from '../fields/kind-fields.tsx';
@@ -15,24 +16,29 @@ export const MomentEditor = ({ testOrder }: { testOrder: TestOrder }) => {
   const local = localMoment(testOrder.request.placedAt, zone);
   const set = (placedAt: string, visit: string | null = null): void => {
     dispatch(
-      edit('setRequest', { id: testOrder.id, changes: { placedAt } }, `${testOrder.name}: moment`, visit),
+      edit(
+        'setRequest',
+        { id: testOrder.id, changes: { placedAt } },
+        t('{testOrder}: moment', { testOrder: testOrder.name }),
+        visit,
+      ),
     );
   };
   return (
     <View style={{ flexDirection: 'row', gap: 12, alignItems: 'flex-end' }}>
       <DateField
         style={{ flex: 3 }}
-        label="Placed on"
+        label={t('Placed on')}
         value={local.date}
         onChange={(date, visit) => set(instantOf({ ...local, date }, zone), visit)}
       />
       <TimeField
         style={{ flex: 2 }}
-        label="at"
+        label={t('at')}
         value={local.time}
         onChange={(time, visit) => set(instantOf({ ...local, time }, zone), visit)}
       />
-      <TextAction label="Now" onPress={() => set(momentNow())} />
+      <TextAction label={t('Now')} onPress={() => set(momentNow())} />
     </View>
   );
 };

@@ -1,16 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { Box } from '../../core/model/pack.ts';
 import type { Good } from '../../core/model/good.ts';
 import type { Parcel } from '../../core/model/quote.ts';
-import {
-  countFigure,
-  percentFigure,
-  sizeFigure,
-  weightFigure,
-  type DisplayFormat,
-} from '../../core/words/figure.ts';
+import { percentFigure, sizeFigure, weightFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import { ParcelDrawing } from '../parts/parcel-drawing.tsx';
 import { Press } from '../parts/press.tsx';
 import { ZoneSwatch } from '../parts/zone-swatch.tsx';
@@ -48,10 +43,12 @@ const letterOf = (at: number): string => String.fromCharCode(65 + (at % 26));
 
 const headOf = ({ weight, fill, size }: Parcel, box: Box | undefined, display: DisplayFormat): string =>
   [
-    box?.name ?? 'Its own carton',
+    box?.name ?? t('Its own carton'),
     ...(size ? [sizeFigure(size, display.units)] : []),
     weightFigure(weight, display.units),
-    ...(fill === undefined ? [] : [`${percentFigure(Math.round(fill * 100) * 100)} full`]),
+    ...(fill === undefined
+      ? []
+      : [t('{percent} full', { percent: percentFigure(Math.round(fill * 100) * 100) })]),
   ].join(', ');
 
 interface ItemProps {
@@ -101,17 +98,19 @@ const ParcelList = ({ parcels }: { parcels: readonly Parcel[] }) => {
     <View>
       <Press onPress={() => setOpen(!isOpen)} role="button" aria-expanded={isOpen}>
         <View style={style.head}>
-          <Text style={style.note}>{countFigure(parcels.length, 'parcel')}</Text>
+          <Text style={style.note}>
+            {t('{count, plural, one {# parcel} other {# parcels}}', { count: parcels.length })}
+          </Text>
           <Text style={style.note}>{isOpen ? 'hide' : 'open'}</Text>
         </View>
       </Press>
       {isOpen ? (
-        <View role="list" aria-label="Parcels">
+        <View role="list" aria-label={t('Parcels')}>
           {parcels.slice(0, MOST_DRAWN).map((parcel, at) => (
             <ParcelItem key={at} parcel={parcel} scale={LONGEST / longest} />
           ))}
           {parcels.length > MOST_DRAWN ? (
-            <Text style={style.note}>and {parcels.length - MOST_DRAWN} more</Text>
+            <Text style={style.note}>{t('and {count} more', { count: parcels.length - MOST_DRAWN })}</Text>
           ) : null}
         </View>
       ) : null}

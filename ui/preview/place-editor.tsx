@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '../../core/translate/translate.ts';
 import type { Destination } from '../../core/model/place.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import { PlaceFields } from '../fields/place-fields.tsx';
@@ -15,7 +16,7 @@ export const PlaceEditor = ({ testOrder }: { testOrder: TestOrder }) => {
       edit(
         'setRequest',
         { id: testOrder.id, changes: { destination: next } },
-        `${testOrder.name}: place`,
+        t('{testOrder}: place', { testOrder: testOrder.name }),
         visit,
       ),
     );
@@ -23,7 +24,7 @@ export const PlaceEditor = ({ testOrder }: { testOrder: TestOrder }) => {
   if (!destination) {
     return (
       <TextAction
-        label="Give it an address"
+        label={t('Give it an address')}
         onPress={() => set({ country: 'CA' })}
         style={{ alignSelf: 'flex-start' }}
       />
@@ -33,7 +34,7 @@ export const PlaceEditor = ({ testOrder }: { testOrder: TestOrder }) => {
     <View style={{ gap: 8 }}>
       <PlaceFields destination={destination} onChange={set} />
       <TextAction
-        label="Without an address"
+        label={t('Without an address')}
         onPress={() => set(null)}
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
       />

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { Money } from '../parts/money.tsx';
 import { Press } from '../parts/press.tsx';
 import { previewOpened } from '../state/session.ts';
@@ -56,8 +57,8 @@ export const PreviewStrip = () => {
   const { before } = useAppSelector(selectPreviewChanges);
   if (!testOrder || !facts) {
     return (
-      <Strip label="Open the preview">
-        <Text style={style.note}>No test order yet: make one to see what a customer would see.</Text>
+      <Strip label={t('Open the preview')}>
+        <Text style={style.note}>{t('No test order yet: make one to see what a customer would see.')}</Text>
       </Strip>
     );
   }
@@ -65,7 +66,7 @@ export const PreviewStrip = () => {
   const shown =
     choices.find((choice) => before.has(choice.id) && before.get(choice.id) !== choice.charge) ?? choices[0];
   return (
-    <Strip label={`Open the preview of ${testOrder.name}`}>
+    <Strip label={t('Open the preview of {testOrder}', { testOrder: testOrder.name })}>
       <View style={style.words}>
         <Text style={style.name} numberOfLines={1}>
           {testOrder.name}
@@ -78,12 +79,12 @@ export const PreviewStrip = () => {
         {shown ? (
           <Money amount={shown.charge} decimals={decimals} before={before.get(shown.id)} />
         ) : (
-          <Text style={style.nothing}>no choice</Text>
+          <Text style={style.nothing}>{t('no choice')}</Text>
         )}
         <Text style={[style.note, style.right]}>
           {shown
             ? `${shown.name} · ${choices.length} ${choices.length === 1 ? 'choice' : 'choices'}`
-            : 'cannot buy'}
+            : t('cannot buy')}
         </Text>
       </View>
     </Strip>

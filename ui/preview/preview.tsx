@@ -1,3 +1,4 @@
+import { t } from '../../core/translate/translate.ts';
 import { freeHint } from '../../core/words/free-hint.ts';
 import { entryPhrase } from '../../core/place/zone-index.ts';
 import { lazy } from 'react';
@@ -5,7 +6,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Choice, Quote } from '../../core/model/quote.ts';
 import { locatedSentence } from '../../core/words/fault-sentence.ts';
-import { countFigure, moneyFigure } from '../../core/words/figure.ts';
+import { moneyFigure } from '../../core/words/figure.ts';
 import { Later } from '../parts/later.tsx';
 import type { AskedQuote } from '../state/answers.ts';
 import { selectBook, selectPreview, selectDisplayFormat, selectSplit } from '../state/selectors.ts';
@@ -42,7 +43,10 @@ const spokenPreview = ({ choices, withheld }: Quote, decimals: number): string =
   const offered = choices
     .map((choice) => `${choice.name} ${moneyFigure(choice.charge, decimals)}`)
     .join(', ');
-  return `${offered === '' ? 'Nothing is offered' : `Offered: ${offered}`}. Not offered: ${withheld.length}.`;
+  return t('{offered}. Not offered: {count}.', {
+    offered: offered === '' ? t('Nothing is offered') : t('Offered: {offered}', { offered }),
+    count: withheld.length,
+  });
 };
 
 const Nothing = ({ quote }: { quote: Quote }) => {
@@ -50,18 +54,20 @@ const Nothing = ({ quote }: { quote: Quote }) => {
   return (
     <Text style={style.fault} role="alert">
       {quote.zone
-        ? `This customer is in ${quote.zone.name} and has no choice: the order cannot be placed.`
-        : 'This customer has no choice: the order cannot be placed.'}
+        ? t('This customer is in {zone} and has no choice: the order cannot be placed.', {
+            zone: quote.zone.name,
+          })
+        : t('This customer has no choice: the order cannot be placed.')}
     </Text>
   );
 };
 
 /** The customer's choices, grouped as the customer thinks of them. */
 const GROUPS: readonly [kind: Choice['kind'], title: string][] = [
-  ['shipping', 'Shipped'],
-  ['delivery', 'Delivered'],
-  ['pickup', 'Collected'],
-  ['nothing-to-ship', 'Nothing travels'],
+  ['shipping', t('Shipped')],
+  ['delivery', t('Delivered')],
+  ['pickup', t('Collected')],
+  ['nothing-to-ship', t('Nothing travels')],
 ];
 
 /** In how many parts the test order's basket could be had, where no one choice takes all of it. */
@@ -69,19 +75,23 @@ const InParts = () => {
   const style = useStyles(styles);
   const asked = useAppSelector(selectSplit);
   const { decimals } = useAppSelector(selectDisplayFormat);
-  if (asked?.waits) return <Text style={style.note}>Carriers are asked what it would cost in parts …</Text>;
+  if (asked?.waits)
+    return <Text style={style.note}>{t('Carriers are asked what it would cost in parts …')}</Text>;
   const split = asked?.split;
   if (!split) return null;
-  const words = split.parts.map(
-    ({ request, choice }) =>
-      `${countFigure(
-        request.lines.reduce((sum, { quantity }) => sum + quantity, 0),
-        'item',
-      )} by ${choice.name}, ${moneyFigure(choice.charge, decimals)}`,
+  const words = split.parts.map(({ request, choice }) =>
+    t('{count, plural, one {# item} other {# items}} by {choice}, {amount}', {
+      count: request.lines.reduce((sum, { quantity }) => sum + quantity, 0),
+      choice: choice.name,
+      amount: moneyFigure(choice.charge, decimals),
+    }),
   );
   return (
     <Text style={style.note}>
-      In {split.parts.length} parts the checkout offers it: {words.join('; ')}.
+      {t('In {count} parts the checkout offers it: {list}.', {
+        count: split.parts.length,
+        list: words.join('; '),
+      })}
     </Text>
   );
 };
@@ -102,7 +112,9 @@ const Group = ({ asked, kind, title }: { asked: AskedQuote; kind: Choice['kind']
   const waiting = kind === 'shipping' ? pending : [];
   const isBare = choices.length + lost.length + waiting.length === 0;
   if (isBare && (kind !== 'shipping' || quote.choices[0]?.kind === 'nothing-to-ship')) return null;
-  const zone = quote.zone ? `zone ${quote.zone.name}, ${entryPhrase(quote.zone, names)}` : '';
+  const zone = quote.zone
+    ? t('zone {zone}, {entry}', { zone: quote.zone.name, entry: entryPhrase(quote.zone, names) })
+    : '';
   return (
     <View>
       <View style={style.section}>

@@ -1,5 +1,6 @@
 import type { ReactElement } from 'react';
 import { View } from 'react-native';
+import { t } from '../../core/translate/translate.ts';
 import { LinkPress } from '../parts/link-press.tsx';
 import { useWidth } from '../parts/use-width.ts';
 import { previewOpened } from '../state/session.ts';
@@ -27,7 +28,7 @@ export const RuleRow = ({ link, label, inItem = false, children }: Props) => {
       <LinkPress
         to={link}
         onGo={() => void dispatch(previewOpened(false))}
-        aria-label={`${label} Go to its rule`}
+        aria-label={t('{label} Go to its rule', { label })}
       >
         <View style={isWide ? null : { minHeight: FINGER, justifyContent: 'center' }}>{children}</View>
       </LinkPress>

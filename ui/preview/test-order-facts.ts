@@ -1,7 +1,8 @@
 import { createSelector } from '@reduxjs/toolkit';
+import { t } from '../../core/translate/translate.ts';
 import { measureBasket } from '../../core/basket/basket.ts';
 import { localMoment } from '../../core/time/local-moment.ts';
-import { countFigure, moneyFigure, weightFigure, type DisplayFormat } from '../../core/words/figure.ts';
+import { moneyFigure, weightFigure, type DisplayFormat } from '../../core/words/figure.ts';
 import { placeNames } from '../../core/words/place-phrase.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Destination } from '../../core/model/place.ts';
@@ -20,7 +21,7 @@ export interface TestOrderFacts {
 
 const placeText = (destination: Destination | null, display: DisplayFormat): string => {
   const names = placeNames(display);
-  if (!destination) return 'no address yet';
+  if (!destination) return t('no address yet');
   const { postalCode, city, subdivision, country } = destination;
   const area =
     postalCode || city ? [postalCode, city].filter(Boolean).join(' ') : subdivision ? names(subdivision) : '';
@@ -29,9 +30,9 @@ const placeText = (destination: Destination | null, display: DisplayFormat): str
 
 /** Who orders, with what code and through which channel, where that is said. */
 const whoOf = ({ customer, code, channel }: TestOrder['request']): string[] => [
-  ...(customer ? [`customer ${customer}`] : []),
-  ...(code ? [`code ${code}`] : []),
-  ...(channel ? [`from ${channel}`] : []),
+  ...(customer ? [t('customer {customer}', { customer })] : []),
+  ...(code ? [t('code {code}', { code })] : []),
+  ...(channel ? [t('from {channel}', { channel })] : []),
 ];
 
 const factsOf = (
@@ -46,18 +47,22 @@ const factsOf = (
   const heavy =
     basket.physical.length === 0
       ? []
-      : [weight.unknown.length > 0 ? 'weight not known' : weightFigure(weight.value, display.units)];
+      : [weight.unknown.length > 0 ? t('weight not known') : weightFigure(weight.value, display.units)];
   const { date, time } = localMoment(testOrder.request.placedAt, book.store.timeZone);
   return {
     place: placeText(testOrder.request.destination, display),
     basket:
       faults.length > 0
-        ? 'a basket that cannot be used'
-        : [countFigure(units, 'item'), ...heavy, moneyFigure(basket.subtotal, display.decimals)].join(' · '),
+        ? t('a basket that cannot be used')
+        : [
+            t('{units, plural, one {# item} other {# items}}', { units }),
+            ...heavy,
+            moneyFigure(basket.subtotal, display.decimals),
+          ].join(' · '),
     moment: [momentText(date, time), ...whoOf(testOrder.request)].join(' · '),
     brief: [
       testOrder.request.destination?.postalCode || placeText(testOrder.request.destination, display),
-      [countFigure(units, 'item'), ...heavy].join(', '),
+      [t('{units, plural, one {# item} other {# items}}', { units }), ...heavy].join(', '),
     ].join(' · '),
   };
 };

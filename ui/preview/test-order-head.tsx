@@ -2,11 +2,12 @@ import { useRouter } from 'expo-router';
 import { lazy, memo } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { NameField } from '../fields/kind-fields.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { Later } from '../parts/later.tsx';
 import { edit } from '../state/draft.ts';
-import { previewOpened, messageShown, testOrderChosen, testOrderEditing } from '../state/session.ts';
+import { previewOpened, undoMessage, testOrderChosen, testOrderEditing } from '../state/session.ts';
 import { selectCatalogue, selectTestOrder, selectTestOrders } from '../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useBookParts } from '../state/use-book-parts.ts';
@@ -42,22 +43,20 @@ const Walk = () => {
     void dispatch(testOrderChosen(testOrders[(at + by + count) % count]?.id ?? null));
   return (
     <View style={style.walk}>
-      <Text style={style.note}>
-        Test order {at + 1} of {count}
-      </Text>
+      <Text style={style.note}>{t('Test order {number} of {all}', { number: at + 1, all: count })}</Text>
       <View style={style.arrows}>
         <IconAction
           icon="chevron-left"
           size={20}
           style={style.arrow}
-          accessibilityLabel="Last test order"
+          accessibilityLabel={t('Last test order')}
           onPress={() => go(-1)}
         />
         <IconAction
           icon="chevron-right"
           size={20}
           style={style.arrow}
-          accessibilityLabel="Next test order"
+          accessibilityLabel={t('Next test order')}
           onPress={() => go(1)}
         />
       </View>
@@ -74,25 +73,37 @@ const TestOrderActions = () => {
   if (!testOrder) return null;
   const keep = (): void => {
     const before = new Set(testOrders.map((one) => one.id));
-    const name = `${testOrder.name}, again`.slice(0, 120);
+    const name = t('{testOrder}, again', { testOrder: testOrder.name }).slice(0, 120);
     dispatch((act, getState) => {
-      act(edit('copyTestOrder', { id: testOrder.id, name }, `New test order from ${testOrder.name}`));
+      act(
+        edit(
+          'copyTestOrder',
+          { id: testOrder.id, name },
+          t('New test order from {testOrder}', { testOrder: testOrder.name }),
+        ),
+      );
       act(testOrderChosen(selectTestOrders(getState()).find((one) => !before.has(one.id))?.id ?? null));
       act(testOrderEditing(true));
     });
   };
   const remove = (): void => {
-    dispatch(edit('removeTestOrder', { id: testOrder.id }, `Remove test order ${testOrder.name}`));
-    dispatch(messageShown({ text: `Removed the test order “${testOrder.name}”.`, undo: true }));
+    dispatch(
+      edit(
+        'removeTestOrder',
+        { id: testOrder.id },
+        t('Remove test order {testOrder}', { testOrder: testOrder.name }),
+      ),
+    );
+    dispatch(undoMessage(t('Removed the test order “{testOrder}”.', { testOrder: testOrder.name })));
   };
   return (
     <Actions style={style.actions}>
       <TextAction
-        label={editing ? 'Done' : 'Change the test order'}
+        label={editing ? t('Done') : t('Change the test order')}
         onPress={() => dispatch(testOrderEditing(!editing))}
       />
-      <TextAction label="Keep as a new test order" onPress={keep} />
-      {editing ? <TextAction label="Remove" onPress={remove} /> : null}
+      <TextAction label={t('Keep as a new test order')} onPress={keep} />
+      {editing ? <TextAction label={t('Remove')} onPress={remove} /> : null}
     </Actions>
   );
 };
@@ -114,22 +125,23 @@ const FirstTestOrder = () => {
     dispatch(
       edit(
         'addTestOrder',
-        { testOrder: { name: 'First test order', request, expects: [] } },
-        'First test order',
+        { testOrder: { name: t('First test order'), request, expects: [] } },
+        t('First test order'),
       ),
     );
     dispatch(testOrderEditing(true));
   };
   return (
     <View style={{ gap: 8, paddingTop: 8 }}>
-      <Text variant="titleMedium">No test order yet</Text>
+      <Text variant="titleMedium">{t('No test order yet')}</Text>
       <Text style={style.note}>
-        A test order is a saved order with what it should give. Here you see what its customer would be
-        offered, and how each charge adds up.
+        {t(
+          'A test order is a saved order with what it should give. Here you see what its customer would be offered, and how each charge adds up.',
+        )}
       </Text>
       {good ? (
         <Button mode="outlined" style={style.begin} onPress={() => begin(good.sku)}>
-          Make a first test order
+          {t('Make a first test order')}
         </Button>
       ) : (
         <Button
@@ -140,7 +152,7 @@ const FirstTestOrder = () => {
             router.navigate('/goods');
           }}
         >
-          Add a product first
+          {t('Add a product first')}
         </Button>
       )}
     </View>
@@ -161,11 +173,18 @@ export const TestOrderHead = memo(function TestOrderHead() {
       {editing ? (
         <Opened style={style.editor}>
           <NameField
-            label="Test order"
+            label={t('Test order')}
             prose
             value={testOrder.name}
             onChange={(name, visit) =>
-              dispatch(edit('renameTestOrder', { id: testOrder.id, name }, `${testOrder.name}: name`, visit))
+              dispatch(
+                edit(
+                  'renameTestOrder',
+                  { id: testOrder.id, name },
+                  t('{testOrder}: name', { testOrder: testOrder.name }),
+                  visit,
+                ),
+              )
             }
           />
           <Later>

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { Withheld } from '../../core/model/quote.ts';
 import { Press } from '../parts/press.tsx';
 import { withheldToggled } from '../state/session.ts';
@@ -51,11 +52,11 @@ export const WithheldList = ({
         disabled={alwaysOpen}
       >
         <View style={style.head}>
-          <Text style={style.note}>Not offered, {withheld.length}</Text>
+          <Text style={style.note}>{t('Not offered, {count}', { count: withheld.length })}</Text>
           {alwaysOpen ? null : <Text style={style.note}>{isOpen ? 'hide' : 'open'}</Text>}
         </View>
       </Press>
-      <View role="list" aria-label="Not offered">
+      <View role="list" aria-label={t('Not offered')}>
         {(isOpen ? withheld : []).map((one) => {
           const link = ruleLink(book, one.from, one);
           return (
@@ -66,7 +67,11 @@ export const WithheldList = ({
                     <Text style={[style.reason, style.name]}>{one.name}: </Text>
                     <Text style={[style.reason, link ? style.linked : null]}>{one.text}</Text>
                   </Text>
-                  {one.message ? <Text style={style.note}>The customer is told: {one.message}</Text> : null}
+                  {one.message ? (
+                    <Text style={style.note}>
+                      {t('The customer is told: {message}', { message: one.message })}
+                    </Text>
+                  ) : null}
                 </View>
               </RuleRow>
               <StandingMark one={one} />

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { WorkingLine } from '../../core/model/quote.ts';
 import { moneyFigure } from '../../core/words/figure.ts';
 import { selectBook } from '../state/selectors.ts';
@@ -35,7 +36,7 @@ export const Working = ({ lines, decimals }: Props) => {
   const style = useStyles(styles);
   const book = useAppSelector(selectBook);
   return (
-    <View style={style.ledger} role="list" aria-label="How it adds up">
+    <View style={style.ledger} role="list" aria-label={t('How it adds up')}>
       {lines.map((line, at) => {
         const link = ruleLink(book, line.from);
         return (

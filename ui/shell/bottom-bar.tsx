@@ -1,6 +1,7 @@
 import { usePathname } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { LinkPress } from '../parts/link-press.tsx';
 import { useStyles } from '../theme/styles.ts';
 import { SANS_STRONG, type Inks } from '../theme/tokens.ts';
@@ -32,7 +33,7 @@ export const BottomBar = () => {
   const style = useStyles(styles);
   const path = usePathname();
   return (
-    <View style={style.bar} role="navigation" aria-label="Places">
+    <View style={style.bar} role="navigation" aria-label={t('Places')}>
       {PLACES.map((place) => {
         const isHere = path.startsWith(place.path);
         return (

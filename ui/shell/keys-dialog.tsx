@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Dialog, Portal, Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { Check } from '../parts/check.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { keysToggled, letterKeysSet } from '../state/session.ts';
@@ -37,7 +38,7 @@ const KeysDialog = () => {
   return (
     <Portal>
       <Dialog visible={keysShown} onDismiss={close} style={style.dialog}>
-        <Dialog.Title>Keyboard</Dialog.Title>
+        <Dialog.Title>{t('Keyboard')}</Dialog.Title>
         <Dialog.Content>
           {KEYS.map(([key, does]) => (
             <View style={style.row} key={key}>
@@ -46,13 +47,13 @@ const KeysDialog = () => {
             </View>
           ))}
           <Check
-            label="Single letters are keys"
+            label={t('Single letters are keys')}
             on={letterKeys}
             onPress={() => void dispatch(letterKeysSet(!letterKeys))}
           />
         </Dialog.Content>
         <Dialog.Actions>
-          <TextAction label="Close" onPress={close} />
+          <TextAction label={t('Close')} onPress={close} />
         </Dialog.Actions>
       </Dialog>
     </Portal>

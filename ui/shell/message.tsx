@@ -1,4 +1,5 @@
 import { Snackbar } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { undone } from '../state/draft.ts';
 import { messageShown } from '../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
@@ -7,7 +8,7 @@ import { useAppDispatch, useAppSelector } from '../state/store.ts';
 export const Message = () => {
   const dispatch = useAppDispatch();
   const message = useAppSelector((state) => state.session.message);
-  const action = message?.undo ? { label: 'Undo', onPress: () => void dispatch(undone()) } : undefined;
+  const action = message?.undo ? { label: t('Undo'), onPress: () => void dispatch(undone()) } : undefined;
   return (
     <Snackbar
       visible={message !== null}

@@ -1,3 +1,4 @@
+import { t } from '../../core/translate/translate.ts';
 import type { AppStore } from '../state/store.ts';
 
 /**
@@ -9,7 +10,7 @@ export const keepOffline = (store: AppStore, closed: AbortSignal): void => {
   if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
   import('./versions.ts')
     .then(({ watchVersions }) => watchVersions(store, closed))
-    .catch((error: unknown) => console.warn('The program is not kept for use without a network:', error));
+    .catch((error: unknown) => console.warn(t('The program is not kept for use without a network:'), error));
 };
 
 /** Takes the new version of the program that waits, or has been taken by another tab. */

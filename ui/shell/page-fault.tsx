@@ -1,5 +1,6 @@
 import { ScrollView, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { undone } from '../state/draft.ts';
 import { selectUndo } from '../state/selectors.ts';
 import { messageShown } from '../state/session.ts';
@@ -20,7 +21,7 @@ const NOT_LOADED = /^Loading (?:module|chunk)|dynamically imported module|Import
 
 const reasonOf = ({ message }: Error): string =>
   NOT_LOADED.test(message)
-    ? 'a file of the program did not arrive. The network or the server may be away for a moment.'
+    ? t('a file of the program did not arrive. The network or the server may be away for a moment.')
     : message.slice(0, MOST_SAID);
 
 const styles = (inks: Inks) => ({
@@ -45,7 +46,10 @@ export const PageFault = ({ error, retry }: Props) => {
       saveShop(store);
     } catch {
       dispatch(
-        messageShown({ text: 'The file could not be made. Reload the program and try again.', undo: false }),
+        messageShown({
+          text: t('The file could not be made. Reload the program and try again.'),
+          undo: false,
+        }),
       );
     }
   };
@@ -53,21 +57,21 @@ export const PageFault = ({ error, retry }: Props) => {
     <ScrollView>
       <View style={style.inside} role="alert">
         <Text variant="titleLarge" role="heading" aria-level={1}>
-          This part cannot be shown
+          {t('This part cannot be shown')}
         </Text>
-        <Text>Your shop is as it was, and every edit is kept. The other pages go on working.</Text>
-        <Text style={style.note}>What went wrong: {reasonOf(error)}</Text>
+        <Text>{t('Your shop is as it was, and every edit is kept. The other pages go on working.')}</Text>
+        <Text style={style.note}>{t('What went wrong: {reason}', { reason: reasonOf(error) })}</Text>
         <View style={style.row}>
           <Button mode="contained" onPress={() => window.location.reload()}>
-            Reload the program
+            {t('Reload the program')}
           </Button>
           {last === null ? null : (
             <Button mode="outlined" onPress={undo}>
-              Undo: {last}
+              {t('Undo: {last}', { last })}
             </Button>
           )}
           <Button mode="outlined" onPress={() => void save()}>
-            Save the whole shop as a file
+            {t('Save the whole shop as a file')}
           </Button>
         </View>
       </View>

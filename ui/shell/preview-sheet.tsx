@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { PanResponder, ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { IconAction } from '../parts/icon-action.tsx';
 import { closeOver, useOverStep } from '../parts/over-step.ts';
 import { Preview } from '../preview/preview.tsx';
@@ -75,10 +76,10 @@ export const PreviewSheet = () => {
     },
   });
   return (
-    <View ref={sheet} style={style.sheet} role="dialog" aria-modal aria-label="What this order gets">
+    <View ref={sheet} style={style.sheet} role="dialog" aria-modal aria-label={t('What this order gets')}>
       <View style={style.head} {...swipe.panHandlers}>
-        <Text style={style.note}>What this order gets</Text>
-        <IconAction icon="close" size={22} accessibilityLabel="Close the preview" onPress={close} />
+        <Text style={style.note}>{t('What this order gets')}</Text>
+        <IconAction icon="close" size={22} accessibilityLabel={t('Close the preview')} onPress={close} />
       </View>
       <ScrollView contentContainerStyle={style.inside}>
         <PageBoundary>

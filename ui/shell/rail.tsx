@@ -1,6 +1,7 @@
 import { usePathname } from 'expo-router';
 import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { LinkPress } from '../parts/link-press.tsx';
 import { Press } from '../parts/press.tsx';
 import { coloursChosen, findToggled, keysToggled } from '../state/session.ts';
@@ -52,12 +53,12 @@ const Foot = () => {
       <RailLink name="Guide" path="/guide" />
       <Press role="button" onPress={() => dispatch(coloursChosen(isDark ? 'light' : 'dark'))}>
         <View style={style.item}>
-          <Text style={style.name}>{isDark ? 'Light' : 'Dark'}</Text>
+          <Text style={style.name}>{isDark ? t('Light') : t('Dark')}</Text>
         </View>
       </Press>
       <Press role="button" onPress={() => dispatch(keysToggled(true))}>
         <View style={style.item}>
-          <Text style={style.name}>Keyboard</Text>
+          <Text style={style.name}>{t('Keyboard')}</Text>
         </View>
       </Press>
     </View>
@@ -69,14 +70,14 @@ export const Rail = () => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   return (
-    <View style={style.rail} role="navigation" aria-label="Places">
+    <View style={style.rail} role="navigation" aria-label={t('Places')}>
       <ScrollView contentContainerStyle={style.inside}>
-        <Text style={style.mark} aria-label="Emporos">
+        <Text style={style.mark} aria-label={'Emporos'}>
           E<Text style={style.dot}>.</Text>
         </Text>
-        <Press role="button" aria-label="Find anything" onPress={() => dispatch(findToggled(true))}>
+        <Press role="button" aria-label={t('Find anything')} onPress={() => dispatch(findToggled(true))}>
           <View style={style.item}>
-            <Text style={style.name}>Find</Text>
+            <Text style={style.name}>{t('Find')}</Text>
           </View>
         </Press>
         {PLACES.map((place) => (

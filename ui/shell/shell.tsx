@@ -1,6 +1,7 @@
 import { useGlobalSearchParams, usePathname } from 'expo-router';
 import { lazy, useEffect, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
+import { t } from '../../core/translate/translate.ts';
 import { useWidth } from '../parts/use-width.ts';
 import { Preview } from '../preview/preview.tsx';
 import { AskForPreview } from '../preview/ask-for-preview.tsx';
@@ -85,7 +86,7 @@ export const Shell = ({ children }: { children: ReactNode }) => {
         {width !== 'wide' && previewOpen && hasPreview ? <PreviewSheet /> : null}
       </View>
       {width === 'wide' && hasPreview ? (
-        <View style={style.preview} role="complementary" aria-label="What this order gets">
+        <View style={style.preview} role="complementary" aria-label={t('What this order gets')}>
           <ScrollView contentContainerStyle={style.previewInside}>
             <PageBoundary key={path}>
               <Preview />

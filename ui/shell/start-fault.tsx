@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { useStyles } from '../theme/styles.ts';
 import type { Inks } from '../theme/tokens.ts';
 
@@ -22,19 +23,20 @@ const StartFault = ({ reason, onAgain, onWithout }: Props) => {
     <View style={style.page} role="alert">
       <View style={style.inside}>
         <Text variant="titleLarge" role="heading" aria-level={1}>
-          What is kept on this device cannot be opened
+          {t('What is kept on this device cannot be opened')}
         </Text>
-        <Text>The browser says: {reason}</Text>
+        <Text>{t('The browser says: {reason}', { reason })}</Text>
         <Text>
-          Close other tabs of this program, or leave private browsing, and try again. You can also go on
-          without what is kept: it is not touched, and nothing new is kept either.
+          {t(
+            'Close other tabs of this program, or leave private browsing, and try again. You can also go on without what is kept: it is not touched, and nothing new is kept either.',
+          )}
         </Text>
         <View style={style.row}>
           <Button mode="contained" onPress={onAgain}>
-            Try again
+            {t('Try again')}
           </Button>
           <Button mode="outlined" onPress={onWithout}>
-            Go on with the demo, keeping nothing
+            {t('Go on with the demo, keeping nothing')}
           </Button>
         </View>
       </View>

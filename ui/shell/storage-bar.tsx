@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import { newsRead, type SetAsideDocument } from '../state/storage-status.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { TextAction } from '../parts/text-action.tsx';
@@ -25,7 +26,9 @@ const styles = (inks: Inks) => ({
 
 const told = (why: SetAsideDocument['why'], news: readonly SetAsideDocument[], what: string): string[] => {
   const names = news.filter((aside) => aside.why === why).map(({ document }) => document);
-  return names.length > 0 ? [`${what}: ${names.join(', ')}. It is under Settings, Data.`] : [];
+  return names.length > 0
+    ? [t('{what}: {list}. It is under Settings, Data.', { what, list: names.join(', ') })]
+    : [];
 };
 
 /** A new version of the program, and the one press that takes it. */
@@ -37,10 +40,10 @@ const NewVersion = () => {
     <View style={style.news} role="status">
       <Text style={style.said}>
         {version === 'waiting'
-          ? 'A new version of the program is here.'
-          : 'Another tab has taken a new version of the program.'}
+          ? t('A new version of the program is here.')
+          : t('Another tab has taken a new version of the program.')}
       </Text>
-      <TextAction label="Load it now" onPress={() => void takeNewVersion(version)} />
+      <TextAction label={t('Load it now')} onPress={() => void takeNewVersion(version)} />
     </View>
   );
 };
@@ -53,12 +56,22 @@ export const StorageBar = () => {
   const failed = useAppSelector(({ storage }) => (storage.state === 'failed' ? storage.reason : null));
   const news = useAppSelector(({ storage }) => storage.news);
   const lines = [
-    ...(isOff ? ['Nothing is kept on this device: save a file under Settings, Data, before you close.'] : []),
+    ...(isOff
+      ? [t('Nothing is kept on this device: save a file under Settings, Data, before you close.')]
+      : []),
     ...(failed === null
       ? []
-      : [`Your changes are not being kept on this device (${failed}). It is being tried again.`]),
-    ...told('unreadable', news, 'What was kept could not be read and was set aside, not overwritten'),
-    ...told('other-tab', news, 'Another tab changed the shop at the same time; what it kept was set aside'),
+      : [
+          t('Your changes are not being kept on this device ({failed}). It is being tried again.', {
+            failed,
+          }),
+        ]),
+    ...told('unreadable', news, t('What was kept could not be read and was set aside, not overwritten')),
+    ...told(
+      'other-tab',
+      news,
+      t('Another tab changed the shop at the same time; what it kept was set aside'),
+    ),
   ];
   if (lines.length === 0) return <NewVersion />;
   return (
@@ -70,7 +83,7 @@ export const StorageBar = () => {
         </Text>
       ))}
       {news.length > 0 ? (
-        <TextAction label="OK" style={style.read} onPress={() => dispatch(newsRead())} />
+        <TextAction label={t('OK')} style={style.read} onPress={() => dispatch(newsRead())} />
       ) : null}
     </View>
   );

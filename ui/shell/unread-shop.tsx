@@ -1,6 +1,7 @@
 import { lazy, useCallback, useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../core/translate/translate.ts';
 import type { ShopFile } from '../../core/formats/shop-file.ts';
 import { AsideList } from '../screens/settings/aside-list.tsx';
 import type { Opened } from '../screens/settings/opened-file.tsx';
@@ -52,17 +53,17 @@ const UnreadShop = ({ onGoOn }: { onGoOn: () => void }) => {
     onGoOn();
   };
   const take = ({ shop }: ShopFile): void => {
-    dispatch(edit('replaceShop', shop, 'The repaired shop'));
+    dispatch(edit('replaceShop', shop, t('The repaired shop')));
     goOn();
   };
   return (
     <ScrollView style={style.page} role="main">
       <View style={style.inside} role="alert">
         <Text variant="titleLarge" role="heading" aria-level={1}>
-          Your shop is kept, and cannot be read
+          {t('Your shop is kept, and cannot be read')}
         </Text>
         <Text>
-          Nothing of it is lost or written over: a copy is set aside on this device. Repair it here.
+          {t('Nothing of it is lost or written over: a copy is set aside on this device. Repair it here.')}
         </Text>
         {opened ? (
           <Later>
@@ -71,12 +72,13 @@ const UnreadShop = ({ onGoOn }: { onGoOn: () => void }) => {
         ) : null}
         <AsideList opens={isRules} onOpen={(aside) => void open(aside)} />
         <Text style={style.note}>
-          Or go on with the made-up demo shop: what was set aside, and shop files you saved earlier, can be
-          opened under Settings, Data. The copy stays there until you throw it away.
+          {t(
+            'Or go on with the made-up demo shop: what was set aside, and shop files you saved earlier, can be opened under Settings, Data. The copy stays there until you throw it away.',
+          )}
         </Text>
         <View style={style.row}>
           <Button mode="outlined" onPress={goOn}>
-            Go on with the demo shop for now
+            {t('Go on with the demo shop for now')}
           </Button>
         </View>
       </View>

@@ -8,6 +8,7 @@ import {
   testOrderChosen,
   testOrderEditing,
 } from '../state/session.ts';
+import { t } from '../../core/translate/translate.ts';
 import { redone, undone } from '../state/draft.ts';
 import { selectPreview, selectTestOrders, selectTestOrder } from '../state/selectors.ts';
 import { closeOver } from '../parts/over-step.ts';
@@ -17,18 +18,18 @@ import { PLACES } from '../page/program-pages.ts';
 
 /** The keys, as the list of keys shows them. */
 export const KEYS: readonly [keys: string, does: string][] = [
-  ['/', 'find a rule, a product, a place or a setting'],
-  ['Ctrl Z', 'undo'],
-  ['Ctrl Shift Z', 'redo'],
-  ['t', 'change the test order'],
-  ['[ and ]', 'walk the test orders'],
-  ['w', 'show or hide how every charge adds up'],
+  ['/', t('find a rule, a product, a place or a setting')],
+  [t('Ctrl Z'), 'undo'],
+  [t('Ctrl Shift Z'), 'redo'],
+  ['t', t('change the test order')],
+  ['[ and ]', t('walk the test orders')],
+  ['w', t('show or hide how every charge adds up')],
   [
-    `g, then ${PLACES.map(({ key }) => key).join(', ')}`,
-    `go to ${PLACES.map(({ name }) => name).join(', ')}`,
+    t('g, then {list}', { list: PLACES.map(({ key }) => key).join(', ') }),
+    t('go to {list}', { list: PLACES.map(({ name }) => name).join(', ') }),
   ],
-  ['?', 'this list'],
-  ['Esc', 'close what is open'],
+  ['?', t('this list')],
+  [t('Esc'), t('close what is open')],
 ];
 
 const isTyping = (target: EventTarget | null): boolean =>

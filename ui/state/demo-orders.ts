@@ -1,3 +1,4 @@
+import { t } from '../../core/translate/translate.ts';
 import file from '../../demo/data/past-orders.json';
 import type { PastOrder } from '../../core/model/order.ts';
 import { openDemoOrders } from '../../demo/open-orders.ts';
@@ -42,7 +43,7 @@ export const demoEdition = (now: string, { book, catalogue }: Workbook): Edition
   return {
     number: 1,
     publishedAt: new Date(Date.parse(now) - LIVE_SINCE_DAYS * DAY_MS).toISOString(),
-    note: 'The book for the autumn.',
+    note: t('The book for the autumn.'),
     book: {
       ...book,
       adjustments: book.adjustments.filter(({ id }) => id !== 'heavy-pots'),

@@ -1,4 +1,5 @@
 import type { Middleware } from '@reduxjs/toolkit';
+import { t } from '../../core/translate/translate.ts';
 import { faultSentence } from '../../core/words/fault-sentence.ts';
 import type { DraftState } from './draft.ts';
 import { messageShown } from './session.ts';
@@ -12,7 +13,12 @@ export const tellRefusals: Middleware = (store) => (next) => (action) => {
   if (refused && refused !== before) {
     const [fault] = refused.faults;
     const why = fault ? faultSentence(fault) : '';
-    store.dispatch(messageShown({ text: `Not changed: ${refused.label}. ${why}`, undo: false }));
+    store.dispatch(
+      messageShown({
+        text: t('Not changed: {refused}. {why}', { refused: refused.label, why }),
+        undo: false,
+      }),
+    );
   }
   return result;
 };

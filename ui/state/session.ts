@@ -122,4 +122,7 @@ export const {
   shopSeenAs,
   shopServed,
 } = session.actions;
+
+/** Says what was done, beside a button that undoes it. */
+export const undoMessage = (text: string) => messageShown({ text, undo: true });
 export const sessionReducer = session.reducer;

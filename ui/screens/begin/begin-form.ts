@@ -5,6 +5,7 @@ import {
   type FirstZone,
   type GoodsKind,
 } from '../../../core/begin/first-book.ts';
+import { t } from '../../../core/translate/translate.ts';
 import { withDay } from '../../../core/formats/hours-typed.ts';
 import type { OpeningHours } from '../../../core/model/time.ts';
 import { normaliseCode } from '../../../core/place/postal.ts';
@@ -90,22 +91,24 @@ const fromFaults = (values: BeginValues): Faults => {
   const faults: Faults = {};
   const name = readName(values.shop);
   if (!name.ok) faults.shop = name.text;
-  if (values.country === '') faults.country = 'Choose the country that you send from.';
-  if (!values.ships && !values.near && !values.collect) faults.ways = 'Choose at least one.';
-  if (values.currency === '') faults.currency = 'Choose the currency of your prices.';
+  if (values.country === '') faults.country = t('Choose the country that you send from.');
+  if (!values.ships && !values.near && !values.collect) faults.ways = t('Choose at least one.');
+  if (values.currency === '') faults.currency = t('Choose the currency of your prices.');
   const code = normaliseCode(values.country, values.postalCode);
   if (code !== '' && !isWholeCode(values.country)(values.postalCode.trim()))
-    faults.postalCode = `“${values.postalCode.trim()}” is not a postal code of this country.`;
+    faults.postalCode = t('“{text}” is not a postal code of this country.', {
+      text: values.postalCode.trim(),
+    });
   const points = optional<number>(readPercent)(values.taxPercent);
   if (!points.ok) faults.taxPercent = points.text;
   else if (points.value !== undefined && values.taxName.trim() === '')
-    faults.taxName = 'Name the tax, as customers know it.';
+    faults.taxName = t('Name the tax, as customers know it.');
   return faults;
 };
 
 const reachFaults = ({ reach, countries }: BeginValues): Faults =>
   reach === 'listed' && countries.length === 0
-    ? { countries: 'Add a country, or choose another answer.' }
+    ? { countries: t('Add a country, or choose another answer.') }
     : {};
 
 const goodsFaults = (values: BeginValues): Faults => {
@@ -119,13 +122,13 @@ const goodsFaults = (values: BeginValues): Faults => {
   if (!price.ok) faults.goodPrice = price.text;
   if (!weight.ok) faults.goodWeight = weight.text;
   if (!values.ships) return faults;
-  if (values.kinds.length === 0) faults.kinds = 'Choose at least one.';
+  if (values.kinds.length === 0) faults.kinds = t('Choose at least one.');
   for (const zone of firstZones(values)) {
     for (const kind of values.kinds) {
       const charge = readMoney(display)(values.charges[zone][kind]);
       const path = `charges.${zone}.${kind}`;
       if (!charge.ok) faults[path] = charge.text;
-      else if (charge.value === 0) faults[path] = 'Nothing would be charged.';
+      else if (charge.value === 0) faults[path] = t('Nothing would be charged.');
     }
   }
   return faults;
@@ -144,11 +147,12 @@ const nearFaults = (values: BeginValues): Faults => {
   const faults: Faults = {};
   const display = displayFormatOf(values);
   const { patterns, unread } = nearPatterns(values);
-  if (unread.length > 0) faults.nearCodes = `Not understood: ${unread.slice(0, 5).join(', ')}.`;
-  else if (patterns.length === 0) faults.nearCodes = 'Paste the postal codes that you bring orders to.';
+  if (unread.length > 0)
+    faults.nearCodes = t('Not understood: {list}.', { list: unread.slice(0, 5).join(', ') });
+  else if (patterns.length === 0) faults.nearCodes = t('Paste the postal codes that you bring orders to.');
   const charge = readMoney(display)(values.nearCharge);
   if (!charge.ok) faults.nearCharge = charge.text;
-  else if (charge.value === 0) faults.nearCharge = 'Nothing would be charged.';
+  else if (charge.value === 0) faults.nearCharge = t('Nothing would be charged.');
   const least = optional<number>(readMoney(display))(values.nearLeast);
   if (!least.ok) faults.nearLeast = least.text;
   return faults;
@@ -156,11 +160,11 @@ const nearFaults = (values: BeginValues): Faults => {
 
 const STEPS = [fromFaults, reachFaults, goodsFaults, hoursFaults, nearFaults];
 export const QUESTIONS = [
-  'Where is your shop?',
-  'Where to?',
-  'What do you sell?',
-  'When are you open?',
-  'Where do you bring orders to?',
+  t('Where is your shop?'),
+  t('Where to?'),
+  t('What do you sell?'),
+  t('When are you open?'),
+  t('Where do you bring orders to?'),
 ] as const;
 
 /** The questions that apply, by their places in the list: a shop that only collects is asked nothing of shipping. */

@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Book } from '../../../core/model/book.ts';
 import { regionsPhrase } from '../../../core/place/region-phrase.ts';
-import { countFigure, currencyDecimals } from '../../../core/words/figure.ts';
+import { currencyDecimals } from '../../../core/words/figure.ts';
 import { areaPricePhrase, coveragePhrase } from '../../../core/price/nearby-phrase.ts';
 import { ratePhrase } from '../../../core/price/rate-phrase.ts';
 import { usePlaceNames } from '../../places/use-place-names.ts';
@@ -20,9 +21,17 @@ const styles = (inks: Inks) => ({
 
 const reachText = ({ store, zones, areas, pickups }: Book): string =>
   store.sellsTo.mode === 'everywhere'
-    ? 'It sells everywhere.'
-    : `It sells to ${countFigure(store.sellsTo.countries.length, 'country', 'countries')}; all others cannot order.` +
-      (zones.length + areas.length + pickups.length === 0 ? ' No zone has a rate yet.' : '');
+    ? t('It sells everywhere.')
+    : t('It sells to {count, plural, one {# country} other {# countries}}; all others cannot order.', {
+        count: store.sellsTo.countries.length,
+      }) + (zones.length + areas.length + pickups.length === 0 ? t(' No zone has a rate yet.') : '');
+
+/** Where the orders leave from, and how often. */
+const leavesText = ({ locations }: Book): string =>
+  t('Orders leave from {location}, open {days, plural, one {# day} other {# days}} a week.', {
+    location: locations[0]?.name ?? t('nowhere yet'),
+    days: new Set(locations.flatMap(({ hours }) => hours.map(({ day }) => day))).size,
+  });
 
 /** The book that the answers make, in the words of the board, before it is used. */
 export const BeginReview = ({ book }: { book: Book }) => {
@@ -30,19 +39,17 @@ export const BeginReview = ({ book }: { book: Book }) => {
   const names = usePlaceNames();
   const display = { decimals: currencyDecimals(book.store.currency), units: book.store.units };
   const nameOf = new Map(book.services.map(({ id, name }) => [id, name]));
-  const days = new Set(book.locations.flatMap(({ hours }) => hours.map(({ day }) => day))).size;
   return (
-    <View role="region" aria-label="The first book">
+    <View role="region" aria-label={t('The first book')}>
       <Text>
-        {reachText(book)} Orders leave from {book.locations[0]?.name ?? 'nowhere yet'}, open{' '}
-        {countFigure(days, 'day')} a week.
+        {reachText(book)} {leavesText(book)}
       </Text>
       {book.zones.map((zone) => (
         <View key={zone.id} style={style.zone}>
           <Text>
             <Text style={style.name}>{zone.name}</Text>{' '}
             <Text style={style.note}>
-              {zone.remainder ? 'places in no other zone' : regionsPhrase(zone.includes, names)}
+              {zone.remainder ? t('places in no other zone') : regionsPhrase(zone.includes, names)}
             </Text>
           </Text>
           {book.rates
@@ -70,12 +77,15 @@ export const BeginReview = ({ book }: { book: Book }) => {
       {book.pickups.map((point) => (
         <View key={point.id} style={[style.zone, style.row]}>
           <Text style={style.name}>{point.name}</Text>
-          <Text style={style.figure}>free</Text>
+          <Text style={style.figure}>{t('free')}</Text>
         </View>
       ))}
       {book.taxes.map((tax) => (
         <Text key={tax.id} style={style.note}>
-          {tax.name}, {tax.points / 100} %, on products and charges at home.
+          {t('{tax}, {count} %, on products and charges at home.', {
+            tax: tax.name,
+            count: tax.points / 100,
+          })}
         </Text>
       ))}
     </View>

@@ -3,12 +3,13 @@ import { useState, type ComponentType } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { emptyBook, firstBook, firstCatalogue, firstTestOrders } from '../../../core/begin/first-book.ts';
 import { Page } from '../../page/page.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { PageHead } from '../../page/page-head.tsx';
 import { edit } from '../../state/draft.ts';
-import { messageShown, testOrderChosen } from '../../state/session.ts';
+import { undoMessage, testOrderChosen } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import type { Workbook } from '../../state/workbook.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -37,9 +38,9 @@ const useTake = () => {
   const dispatch = useAppDispatch();
   const router = useRouter();
   return (shop: Workbook, path: '/charges' | '/reach'): void => {
-    dispatch(edit('replaceShop', shop, `New shop ${shop.book.store.name}`));
+    dispatch(edit('replaceShop', shop, t('New shop {store}', { store: shop.book.store.name })));
     dispatch(testOrderChosen(null));
-    dispatch(messageShown({ text: `The draft is now ${shop.book.store.name}.`, undo: true }));
+    dispatch(undoMessage(t('The draft is now {store}.', { store: shop.book.store.name })));
     router.navigate(path);
   };
 };
@@ -64,6 +65,17 @@ const useSteps = () => {
   return { step, at, count: asked.length, form, values, next, back: () => setAt(at - 1) };
 };
 
+/** Where a person is in the questions, and that nothing is lost by answering. */
+const Progress = ({ at, count }: { at: number; count: number }) => {
+  const style = useStyles(beginStyles);
+  const where =
+    at < count
+      ? t('Question {number} of {all}.', { number: at + 1, all: count })
+      : t('Everything here can be changed later.');
+  const kept = t('What is here now stays until you use the new book, and comes back with undo.');
+  return <Text style={style.note}>{`${where} ${kept}`}</Text>;
+};
+
 /** Up to five questions that make a sound first book, reviewed before it is used. */
 const BeginScreen = () => {
   const style = useStyles(beginStyles);
@@ -73,7 +85,11 @@ const BeginScreen = () => {
   const skip = (): void =>
     take(
       {
-        book: emptyBook({ name: 'New shop', currency: values.currency || 'EUR', timeZone: values.timeZone }),
+        book: emptyBook({
+          name: t('New shop'),
+          currency: values.currency || 'EUR',
+          timeZone: values.timeZone,
+        }),
         catalogue: { format: 'emporos-catalogue', version: 1, goods: [] },
         testOrders: [],
       },
@@ -89,12 +105,9 @@ const BeginScreen = () => {
   };
   return (
     <Page>
-      <PageHead title={QUESTIONS[step] ?? 'Your first book'} />
+      <PageHead title={QUESTIONS[step] ?? t('Your first book')} />
       <View style={{ gap: 16, paddingTop: 12 }}>
-        <Text style={style.note}>
-          {Step ? `Question ${at + 1} of ${count}.` : 'Everything here can be changed later.'} What is here
-          now stays until you use the new book, and comes back with undo.
-        </Text>
+        <Progress at={at} count={count} />
         {Step ? (
           <Step form={form} values={values} onSubmit={next} />
         ) : (
@@ -103,19 +116,19 @@ const BeginScreen = () => {
         <View style={[style.row, { alignItems: 'center' }]}>
           {Step ? (
             <Button mode="contained" onPress={next}>
-              {at + 1 < count ? 'Next' : 'Look at the book'}
+              {at + 1 < count ? t('Next') : t('Look at the book')}
             </Button>
           ) : (
             <Button mode="contained" onPress={use}>
-              Use this book
+              {t('Use this book')}
             </Button>
           )}
           {at > 0 ? (
             <Button mode="text" onPress={back}>
-              Back
+              {t('Back')}
             </Button>
           ) : null}
-          {at === 0 ? <TextAction label="Skip the questions: an empty book" onPress={skip} /> : null}
+          {at === 0 ? <TextAction label={t('Skip the questions: an empty book')} onPress={skip} /> : null}
         </View>
       </View>
     </Page>

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { countryName } from '../../../core/words/country-name.ts';
 import { useWorldPlaces } from '../../places/places.ts';
@@ -10,17 +11,17 @@ import { Answer, beginStyles, Choice, FaultText, Why, type StepProps } from './b
 import { propose } from './country-proposals.ts';
 
 const WAYS = [
-  { name: 'ships', label: 'Shipped to them' },
-  { name: 'near', label: 'Delivered by you, nearby' },
-  { name: 'collect', label: 'Collected at your place, free of charge' },
+  { name: 'ships', label: t('Shipped to them') },
+  { name: 'near', label: t('Delivered by you, nearby') },
+  { name: 'collect', label: t('Collected at your place, free of charge') },
 ] as const;
 
 /** How customers get their orders; what does not apply is not asked later. */
 const Ways = ({ form, values }: Omit<StepProps, 'onSubmit'>) => {
   const { ways } = form.formState.errors as { ways?: { message?: string } };
   return (
-    <View role="group" aria-label="How customers get their orders">
-      <Text>How customers get their orders</Text>
+    <View role="group" aria-label={t('How customers get their orders')}>
+      <Text>{t('How customers get their orders')}</Text>
       {WAYS.map(({ name, label }) => (
         <Check
           key={name}
@@ -41,28 +42,39 @@ const MoneyAndUnits = ({ form, values, onSubmit }: StepProps) => {
   return (
     <>
       <View style={style.row}>
-        <Choice form={form} name="currency" label="Currency" nameOf={currencyName} options={CURRENCIES} />
+        <Choice
+          form={form}
+          name="currency"
+          label={t('Currency')}
+          nameOf={currencyName}
+          options={CURRENCIES}
+        />
         <Choice
           form={form}
           name="timeZone"
-          label="Time zone"
+          label={t('Time zone')}
           nameOf={(id) => id.replaceAll('_', ' ')}
           options={TIME_ZONES}
         />
       </View>
       <View style={style.row}>
-        <Answer {...text} name="taxName" label="Tax on sales at home (optional)" placeholder="VAT" />
-        <Answer {...text} name="taxPercent" label="its percentage" placeholder="none" />
+        <Answer
+          {...text}
+          name="taxName"
+          label={t('Tax on sales at home (optional)')}
+          placeholder={t('VAT')}
+        />
+        <Answer {...text} name="taxPercent" label={t('its percentage')} placeholder={t('none')} />
       </View>
       <View style={style.row}>
         <Segments
-          label="Weights and sizes"
+          label={t('Weights and sizes')}
           width={240}
           value={values.units}
           onChange={(units) => form.setValue('units', units)}
           options={[
-            { value: 'metric', label: 'kg and cm' },
-            { value: 'imperial', label: 'lb and in' },
+            { value: 'metric', label: t('kg and cm') },
+            { value: 'imperial', label: t('lb and in') },
           ]}
         />
       </View>
@@ -78,16 +90,23 @@ export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
   const text = { form, onSubmit };
   return (
     <View style={{ gap: 12 }}>
-      <Why text="Your own place decides what is home and what is abroad, and on which days orders leave." />
+      <Why
+        text={t('Your own place decides what is home and what is abroad, and on which days orders leave.')}
+      />
       <View style={style.row}>
-        <Answer {...text} name="shop" label="Name of the shop" />
-        <Answer {...text} name="place" label="Name of the place you send from" placeholder="Workshop" />
+        <Answer {...text} name="shop" label={t('Name of the shop')} />
+        <Answer
+          {...text}
+          name="place"
+          label={t('Name of the place you send from')}
+          placeholder={t('Workshop')}
+        />
       </View>
       <View style={style.row}>
         <Choice
           form={form}
           name="country"
-          label="Country"
+          label={t('Country')}
           nameOf={countryName}
           options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
           onChosen={(country) => void propose(form, country)}
@@ -96,15 +115,15 @@ export const StepFrom = ({ form, values, onSubmit }: StepProps) => {
           <Choice
             form={form}
             name="subdivision"
-            label="Region (optional)"
+            label={t('Region (optional)')}
             nameOf={(code) => regions.find((one) => one.code === code)?.name ?? ''}
             options={regions.map(({ code, name }) => ({ id: code, name }))}
           />
         ) : null}
       </View>
       <View style={style.row}>
-        <Answer {...text} name="postalCode" label="Postal code (optional)" />
-        <Answer {...text} name="city" label="Town (optional)" />
+        <Answer {...text} name="postalCode" label={t('Postal code (optional)')} />
+        <Answer {...text} name="city" label={t('Town (optional)')} />
       </View>
       <Ways form={form} values={values} />
       <MoneyAndUnits form={form} values={values} onSubmit={onSubmit} />

@@ -7,19 +7,20 @@ import {
   type FirstZone,
   type GoodsKind,
 } from '../../../core/begin/first-book.ts';
+import { t } from '../../../core/translate/translate.ts';
 import { Check } from '../../parts/check.tsx';
 import { countryName } from '../../../core/words/country-name.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { Answer, beginStyles, FaultText, Why, type StepProps } from './begin-parts.tsx';
 
 const KINDS: Record<GoodsKind, string> = {
-  letters: 'Small and flat, to 400 g: sent as a letter',
-  parcels: 'What fits a parcel, to 30 kg',
-  heavy: 'Long or heavy, sent as freight',
+  letters: t('Small and flat, to 400 g: sent as a letter'),
+  parcels: t('What fits a parcel, to 30 kg'),
+  heavy: t('Long or heavy, sent as freight'),
 };
 
 const zoneName = (zone: FirstZone, country: string): string =>
-  ({ home: countryName(country), abroad: 'Abroad', rest: 'Everywhere else' })[zone];
+  ({ home: countryName(country), abroad: t('Abroad'), rest: t('Everywhere else') })[zone];
 
 /** What is charged for sending one order, by what the products are like to send. */
 const Sending = ({ form, values, onSubmit }: StepProps) => {
@@ -31,16 +32,20 @@ const Sending = ({ form, values, onSubmit }: StepProps) => {
   const chosen = GOODS_KINDS.filter((kind) => kinds.includes(kind));
   return (
     <>
-      <View role="group" aria-label="What your products are like to send">
-        <Text>Your products are</Text>
+      <View role="group" aria-label={t('What your products are like to send')}>
+        <Text>{t('Your products are')}</Text>
         {GOODS_KINDS.map((kind) => (
           <Check key={kind} label={KINDS[kind]} on={kinds.includes(kind)} onPress={() => toggle(kind)} />
         ))}
         <FaultText text={form.formState.errors.kinds?.message} />
       </View>
-      <Text>What you charge for sending one order</Text>
+      <Text>{t('What you charge for sending one order')}</Text>
       {firstZones(values).map((zone) => (
-        <View key={zone} role="group" aria-label={`Charges: ${zoneName(zone, country)}`}>
+        <View
+          key={zone}
+          role="group"
+          aria-label={t('Charges: {zoneName}', { zoneName: zoneName(zone, country) })}
+        >
           <Text style={style.note}>{zoneName(zone, country)}</Text>
           <View style={style.row}>
             {chosen.map((kind) => (
@@ -65,15 +70,20 @@ export const StepGoods = ({ form, values, onSubmit }: StepProps) => {
   const text = { form, onSubmit };
   return (
     <View style={{ gap: 12 }}>
-      <Why text="Begin with one product; the others follow by hand or as a CSV." />
+      <Why text={t('Begin with one product; the others follow by hand or as a CSV.')} />
       <View style={style.row}>
-        <Answer {...text} name="goodName" label="A product that you sell" placeholder="Slate board" />
-        <Answer {...text} name="goodPrice" label="Its price" placeholder="32.00" />
+        <Answer
+          {...text}
+          name="goodName"
+          label={t('A product that you sell')}
+          placeholder={t('Slate board')}
+        />
+        <Answer {...text} name="goodPrice" label={t('Its price')} placeholder="32.00" />
         <Answer
           {...text}
           name="goodWeight"
-          label={values.ships ? 'Its weight' : 'Its weight (optional)'}
-          placeholder={values.units === 'metric' ? '1.2 kg' : '2 lb 10 oz'}
+          label={values.ships ? t('Its weight') : t('Its weight (optional)')}
+          placeholder={values.units === 'metric' ? t('1.2 kg') : t('2 lb 10 oz')}
         />
       </View>
       {values.ships ? <Sending form={form} values={values} onSubmit={onSubmit} /> : null}

@@ -1,11 +1,14 @@
 import { View } from 'react-native';
+import { t } from '../../../core/translate/translate.ts';
 import { DAYS } from '../../fields/week-fields.tsx';
 import { Answer, Why, type StepProps } from './begin-parts.tsx';
 
 /** The week in which orders are made ready. */
 export const StepHours = ({ form, onSubmit }: StepProps) => (
   <View style={{ gap: 8 }}>
-    <Why text="Orders are handed over on open days only. Write 9-12, 13-17:30, or nothing for a closed day." />
+    <Why
+      text={t('Orders are handed over on open days only. Write 9-12, 13-17:30, or nothing for a closed day.')}
+    />
     {DAYS.map((day, at) => (
       <Answer
         key={day}
@@ -13,7 +16,7 @@ export const StepHours = ({ form, onSubmit }: StepProps) => (
         onSubmit={onSubmit}
         name={`hours.${at}`}
         label={day}
-        placeholder="closed"
+        placeholder={t('closed')}
         style={{ maxWidth: 320 }}
       />
     ))}

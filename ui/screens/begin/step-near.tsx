@@ -1,7 +1,7 @@
 import { Controller } from 'react-hook-form';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { countFigure } from '../../../core/words/figure.ts';
+import { t } from '../../../core/translate/translate.ts';
 import { FIELD_OUTLINE } from '../../theme/text.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { nearPatterns } from './begin-form.ts';
@@ -13,7 +13,7 @@ export const StepNear = ({ form, values, onSubmit }: StepProps) => {
   const { patterns } = nearPatterns(values);
   return (
     <View style={{ gap: 12 }}>
-      <Why text="The postal codes, pasted in any form: lists, ranges, the beginnings of codes." />
+      <Why text={t('The postal codes, pasted in any form: lists, ranges, the beginnings of codes.')} />
       <Controller
         control={form.control}
         name="nearCodes"
@@ -27,7 +27,7 @@ export const StepNear = ({ form, values, onSubmit }: StepProps) => {
               value={value}
               onChangeText={onChange}
               onBlur={onBlur}
-              accessibilityLabel="Postal codes nearby"
+              accessibilityLabel={t('Postal codes nearby')}
               placeholder="B3H, B3J, B3K 1A1"
             />
             <FaultText text={error?.message} />
@@ -35,16 +35,21 @@ export const StepNear = ({ form, values, onSubmit }: StepProps) => {
         )}
       />
       {patterns.length > 0 ? (
-        <Why text={`${countFigure(patterns.length, 'pattern')}: ${patterns.slice(0, 12).join(', ')}`} />
+        <Why
+          text={t('{count, plural, one {# pattern} other {# patterns}}: {list}', {
+            count: patterns.length,
+            list: patterns.slice(0, 12).join(', '),
+          })}
+        />
       ) : null}
       <View style={style.row}>
-        <Answer form={form} onSubmit={onSubmit} name="nearCharge" label="Charge" placeholder="4.00" />
+        <Answer form={form} onSubmit={onSubmit} name="nearCharge" label={t('Charge')} placeholder="4.00" />
         <Answer
           form={form}
           onSubmit={onSubmit}
           name="nearLeast"
-          label="Minimum order (optional)"
-          placeholder="any"
+          label={t('Minimum order (optional)')}
+          placeholder={t('any')}
         />
       </View>
     </View>

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '../../../core/translate/translate.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -8,9 +9,9 @@ import { useStyles } from '../../theme/styles.ts';
 import { beginStyles, FaultText, Why, type StepProps } from './begin-parts.tsx';
 
 const MEANING = {
-  home: 'Nobody abroad can order.',
-  listed: 'Only your own country and those you add can order.',
-  everywhere: 'Everybody can order. Countries that you add get charges of their own; the rest share one.',
+  home: t('Nobody abroad can order.'),
+  listed: t('Only your own country and those you add can order.'),
+  everywhere: t('Everybody can order. Countries that you add get charges of their own; the rest share one.'),
 } as const;
 
 /** The second question: which countries can order. */
@@ -23,16 +24,16 @@ export const StepReach = ({ form, values }: StepProps) => {
     <View style={{ gap: 12 }}>
       <Segments
         hideLabel
-        label="Where you sell"
+        label={t('Where you sell')}
         value={reach}
         onChange={(next) => {
           form.setValue('reach', next);
           form.clearErrors('countries');
         }}
         options={[
-          { value: 'home', label: 'My country' },
-          { value: 'listed', label: 'Some countries' },
-          { value: 'everywhere', label: 'Everywhere' },
+          { value: 'home', label: t('My country') },
+          { value: 'listed', label: t('Some countries') },
+          { value: 'everywhere', label: t('Everywhere') },
         ]}
       />
       <Why text={MEANING[reach]} />
@@ -40,9 +41,9 @@ export const StepReach = ({ form, values }: StepProps) => {
         <>
           <View style={style.row}>
             <Chooser
-              label="Add a country"
+              label={t('Add a country')}
               chosen=""
-              placeholder="Name of a country"
+              placeholder={t('Name of a country')}
               options={(places?.countries ?? [])
                 .filter(({ code }) => code !== country && !countries.includes(code))
                 .map(({ code, name }) => ({ id: code, name }))}
@@ -55,7 +56,7 @@ export const StepReach = ({ form, values }: StepProps) => {
               <TextAction
                 key={code}
                 label={`${countryName(code)} ×`}
-                accessibilityLabel={`Remove ${countryName(code)}`}
+                accessibilityLabel={t('Remove {country}', { country: countryName(code) })}
                 onPress={() => set(countries.filter((one) => one !== code))}
               />
             ))}

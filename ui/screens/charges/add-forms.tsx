@@ -3,6 +3,7 @@ import { useForm, type Resolver } from 'react-hook-form';
 import { View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { z } from 'zod';
+import { t } from '../../../core/translate/translate.ts';
 import { nameSchema } from '../../../core/model/unit.ts';
 import { FormField } from '../../fields/form-field.tsx';
 import { edit } from '../../state/draft.ts';
@@ -31,7 +32,7 @@ const schema = z
   .object({ name: z.string(), places: z.string() })
   .refine(({ name }) => nameSchema.safeParse(name).success, {
     path: ['name'],
-    error: 'A name is needed, of at most 120 characters.',
+    error: t('A name is needed, of at most 120 characters.'),
   })
   .superRefine(({ places }, context) => {
     const fault = placesFault(places);
@@ -61,9 +62,16 @@ const AddForm = ({ what, onDone }: FieldsProps) => {
   });
   const submit = handleSubmit(({ name, places }) => {
     const regions = readRegions(places);
-    if (what === 'service') dispatch(edit('addService', { name: name.trim() }, `New service ${name.trim()}`));
+    if (what === 'service')
+      dispatch(edit('addService', { name: name.trim() }, t('New service {name}', { name: name.trim() })));
     else if (regions.ok)
-      dispatch(edit('addZone', { name: name.trim(), includes: regions.value }, `New zone ${name.trim()}`));
+      dispatch(
+        edit(
+          'addZone',
+          { name: name.trim(), includes: regions.value },
+          t('New zone {name}', { name: name.trim() }),
+        ),
+      );
     onDone();
   });
   const field = (name: keyof Values, label: string, placeholder: string) => (
@@ -79,14 +87,14 @@ const AddForm = ({ what, onDone }: FieldsProps) => {
     />
   );
   return (
-    <View style={style.form} role="group" aria-label={`New ${what}`}>
-      {field('name', `Name of the new ${what}`, what === 'zone' ? 'Islands' : 'Night mail')}
-      {what === 'zone' ? field('places', 'Its places: CA, CA-NS, or CA: B3H*, B3J*', 'optional') : null}
+    <View style={style.form} role="group" aria-label={t('New {what}', { what })}>
+      {field('name', t('Name of the new {what}', { what }), what === 'zone' ? t('Islands') : t('Night mail'))}
+      {what === 'zone' ? field('places', t('Its places: CA, CA-NS, or CA: B3H*, B3J*'), 'optional') : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Button mode="outlined" onPress={() => void submit()} style={{ borderRadius: 2 }}>
-          {`Add the ${what}`}
+          {t('Add the {what}', { what })}
         </Button>
-        <TextAction label="Cancel" onPress={onDone} />
+        <TextAction label={t('Cancel')} onPress={onDone} />
       </View>
     </View>
   );

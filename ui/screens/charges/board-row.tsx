@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
 import type { DisplayFormat } from '../../../core/words/figure.ts';
@@ -91,7 +92,7 @@ const Row = ({
           onPress={() => onZone(zone.id)}
           role="button"
           aria-expanded={zoneOpen}
-          aria-label={`Zone ${zone.name}`}
+          aria-label={t('Zone {zone}', { zone: zone.name })}
           style={style.cellPress}
         >
           <View style={style.zoneInside}>
@@ -108,7 +109,7 @@ const Row = ({
           <BoardCell
             key={service.id}
             words={cellWords(zone, service.id, rate, display)}
-            label={`${service.name} to ${zone.name}`}
+            label={t('{service} to {zone}', { service: service.name, zone: zone.name })}
             open={openService === service.id}
             selected={selected && rate ? selected.has(rate.id) : selected && false}
             onPress={() => onCell(zone.id, service.id, rate)}

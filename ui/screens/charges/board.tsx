@@ -1,6 +1,7 @@
 import { Fragment, useState, type ReactNode } from 'react';
 import { ScrollView, View, type ViewProps, type ViewStyle } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import { InSight } from '../../parts/in-sight.tsx';
 import { Press } from '../../parts/press.tsx';
@@ -53,7 +54,7 @@ const BoardHead = ({
   return (
     <View role="row" style={style.head}>
       <View role="columnheader" style={[style.corner, { width: ZONE_COLUMN }]}>
-        <Text style={[style.headName, { paddingLeft: 0 }]}>Zone</Text>
+        <Text style={[style.headName, { paddingLeft: 0 }]}>{t('Zone')}</Text>
       </View>
       {services.map((service) => {
         const isOpen = opening.panel === 'service' && opening.service === service.id;
@@ -62,7 +63,7 @@ const BoardHead = ({
             <Press
               role="button"
               aria-expanded={isOpen}
-              aria-label={`Service ${service.name}`}
+              aria-label={t('Service {service}', { service: service.name })}
               onPress={() => onService(service.id)}
             >
               <Text style={[style.headName, isOpen ? style.headOpen : null]}>{service.name}</Text>
@@ -109,7 +110,7 @@ export const Board = ({ opening, selection, under, underHead }: Props) => {
       <ScrollView horizontal scrollEnabled={!flex} contentContainerStyle={{ minWidth: '100%' }}>
         <View
           role="table"
-          aria-label="Board of rates"
+          aria-label={t('Board of rates')}
           {...({ 'aria-rowcount': zones.length + 1 } as ViewProps)}
           style={{ width: flex ? width : needed }}
         >

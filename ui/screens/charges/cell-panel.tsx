@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Service } from '../../../core/model/rate.ts';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -27,30 +28,33 @@ const EmptyCell = ({ zone, service }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const cell = { serviceId: service.id, zoneId: zone.id };
-  const label = `${service.name} to ${zone.name}`;
+  const label = t('{service} to {zone}', { service: service.name, zone: zone.name });
   const isLeftOut = zone.without?.includes(service.id) === true;
   return (
     <View style={{ gap: 8 }}>
       <Text style={isLeftOut ? style.quiet : style.fault}>
         {isLeftOut
-          ? `${service.name} is deliberately not offered in ${zone.name}.`
-          : `${service.name} has no rate here: customers in ${zone.name} cannot choose it, and nobody has marked this as intended.`}
+          ? t('{service} is deliberately not offered in {zone}.', { service: service.name, zone: zone.name })
+          : t(
+              '{service} has no rate here: customers in {zone} cannot choose it, and nobody has marked this as intended.',
+              { service: service.name, zone: zone.name },
+            )}
       </Text>
       <Actions>
         <TextAction
           main
-          label="Add a rate"
-          onPress={() => dispatch(edit('addRate', { cell }, `${label}: new rate`))}
+          label={t('Add a rate')}
+          onPress={() => dispatch(edit('addRate', { cell }, t('{label}: new rate', { label })))}
         />
         {isLeftOut ? (
           <TextAction
-            label="Offer it here after all"
-            onPress={() => dispatch(edit('putBack', { cell }, `${label}: no longer left out`))}
+            label={t('Offer it here after all')}
+            onPress={() => dispatch(edit('putBack', { cell }, t('{label}: no longer left out', { label })))}
           />
         ) : (
           <TextAction
-            label="Not offered here, on purpose"
-            onPress={() => dispatch(edit('leaveOut', { cell }, `${label}: not offered`))}
+            label={t('Not offered here, on purpose')}
+            onPress={() => dispatch(edit('leaveOut', { cell }, t('{label}: not offered', { label })))}
           />
         )}
       </Actions>

@@ -1,3 +1,4 @@
+import { t } from '../../../core/translate/translate.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Rate } from '../../../core/model/rate.ts';
 import type { DisplayFormat } from '../../../core/words/figure.ts';
@@ -21,11 +22,11 @@ export const cellWords = (
 ): CellWords => {
   if (!rate) {
     return zone.without?.includes(serviceId)
-      ? { kind: 'left-out', main: 'not offered', note: '' }
-      : { kind: 'missing', main: 'no rate', note: 'cannot be chosen here' };
+      ? { kind: 'left-out', main: t('not offered'), note: '' }
+      : { kind: 'missing', main: t('no rate'), note: t('cannot be chosen here') };
   }
   const { price, notes } = ratePhrase(rate, display);
-  if (!rate.active) return { kind: 'off', main: price, note: 'switched off' };
+  if (!rate.active) return { kind: 'off', main: price, note: t('switched off') };
   return {
     kind: 'rate',
     main: price,

@@ -2,6 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { lazy, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { Beside } from '../../parts/beside.tsx';
 import { Fold } from '../../parts/fold.tsx';
 import { Page } from '../../page/page.tsx';
@@ -74,7 +75,7 @@ const useOpenPanel = (opening: Opening): OpenPanel | null => {
   }
   if (opening.panel || !zone || !service) return null;
   return {
-    title: `${service.name} to ${zone.name}`,
+    title: t('{service} to {zone}', { service: service.name, zone: zone.name }),
     body: (
       <Later>
         <CellPanel zone={zone} service={service} />
@@ -89,13 +90,15 @@ const EmptyBoard = () => {
   const quiet = { ...note(useInks()), paddingTop: 16 };
   if (zones.length > 0 && services.length > 0) return null;
   const lacking = [
-    ...(zones.length === 0 ? ['a zone'] : []),
-    ...(services.length === 0 ? ['a service'] : []),
+    ...(zones.length === 0 ? [t('a zone')] : []),
+    ...(services.length === 0 ? [t('a service')] : []),
   ];
   return (
     <Text style={quiet}>
-      The board has zones down and services across, and in each cell what the service costs in the zone. It
-      still lacks {lacking.join(' and ')}.
+      {t(
+        'The board has zones down and services across, and in each cell what the service costs in the zone. It still lacks {list}.',
+        { list: lacking.join(' and ') },
+      )}
     </Text>
   );
 };
@@ -112,8 +115,8 @@ const AddActions = () => {
     );
   return (
     <>
-      <TextAction label="Add a zone" onPress={() => setAdding('zone')} />
-      <TextAction label="Add a service" onPress={() => setAdding('service')} />
+      <TextAction label={t('Add a zone')} onPress={() => setAdding('zone')} />
+      <TextAction label={t('Add a service')} onPress={() => setAdding('service')} />
     </>
   );
 };
@@ -127,7 +130,7 @@ const BoardActions = ({ selection }: { selection: Selection }) => {
   return (
     <View style={actionsRow}>
       <AddActions />
-      <TextAction label="Select rates" onPress={selection.begin} />
+      <TextAction label={t('Select rates')} onPress={selection.begin} />
     </View>
   );
 };
@@ -135,7 +138,7 @@ const BoardActions = ({ selection }: { selection: Selection }) => {
 /** The rates as a list, under the board. */
 const AsFile = ({ onFile }: { onFile: (file: RatesFile) => void }) => (
   <View style={fileRow}>
-    <Fold title="As a list" of="rates" summary="saved for a spreadsheet, and imported from one">
+    <Fold title={t('As a list')} of="rates" summary={t('saved for a spreadsheet, and imported from one')}>
       <Later>
         <RatesFold onFile={onFile} />
       </Later>
@@ -165,7 +168,7 @@ const Costs = ({ opening }: { opening: Opening }) => {
   const { whole } = useLocalSearchParams<{ whole?: string }>();
   if (!hasRoom) return <CostsPart room="page" />;
   if (whole === 'yes') return <CostsPart room="whole" />;
-  return <WideBoard opening={opening} beside={{ title: 'Costs', body: <CostsPart room="beside" /> }} />;
+  return <WideBoard opening={opening} beside={{ title: t('Costs'), body: <CostsPart room="beside" /> }} />;
 };
 
 const WideBoard = ({
@@ -204,12 +207,12 @@ const WideBoard = ({
 };
 
 const PARTS = [
-  { value: 'board', label: 'Board' },
-  { value: 'adjustments', label: 'Adjustments' },
-  { value: 'tables', label: 'Tables' },
-  { value: 'carriers', label: 'Carriers' },
-  { value: 'duties', label: 'Duties' },
-  { value: 'costs', label: 'Costs' },
+  { value: 'board', label: t('Board') },
+  { value: 'adjustments', label: t('Adjustments') },
+  { value: 'tables', label: t('Tables') },
+  { value: 'carriers', label: t('Carriers') },
+  { value: 'duties', label: t('Duties') },
+  { value: 'costs', label: t('Costs') },
 ] as const;
 type PartName = (typeof PARTS)[number]['value'];
 
@@ -247,8 +250,8 @@ const Parts = ({ opening, part }: { opening: Opening; part: PartName }) => {
   const foot = <AsFile onFile={setFile} />;
   return (
     <Page key={part} full={part === 'board' || part === 'costs'}>
-      <PageHead title="Charges" />
-      <Tabs label="Charges" bleed={isPhone ? 20 : 0} value={part} options={PARTS} onChange={choose} />
+      <PageHead title={t('Charges')} />
+      <Tabs label={t('Charges')} bleed={isPhone ? 20 : 0} value={part} options={PARTS} onChange={choose} />
       {part !== 'board' ? (
         <Later>
           <LaterPart part={part} opening={opening} />
@@ -268,7 +271,7 @@ const PhonePanel = ({ opening }: { opening: Opening }) => {
   if (!open) return <Parts opening={opening} part="board" />;
   return (
     <Page key={`${opening.zone}/${opening.service}/${opening.panel}`}>
-      <PageHead title={open.title} back={{ name: 'Charges', onPress: opening.close }} />
+      <PageHead title={open.title} back={{ name: t('Charges'), onPress: opening.close }} />
       <Panel title={open.title} onClose={opening.close}>
         {open.body}
       </Panel>

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -22,8 +23,8 @@ export const DemoNote = () => {
   if (!isUntouched) return null;
   return (
     <View style={style.row} role="note">
-      <Text style={style.note}>A made-up shop to try things on.</Text>
-      <TextAction label="Start a shop of your own" onPress={() => router.navigate('/begin')} />
+      <Text style={style.note}>{t('A made-up shop to try things on.')}</Text>
+      <TextAction label={t('Start a shop of your own')} onPress={() => router.navigate('/begin')} />
     </View>
   );
 };

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '../../../core/translate/translate.ts';
 import type { Price } from '../../../core/model/price.ts';
 import { MoneyField, OptionalMoneyField } from '../../fields/kind-fields.tsx';
 import { Segments } from '../../parts/segments.tsx';
@@ -11,10 +12,10 @@ interface Props {
 }
 
 const NAMES: Record<Flat['per'], string> = {
-  order: 'Charge for the order',
-  parcel: 'Charge for a parcel',
+  order: t('Charge for the order'),
+  parcel: t('Charge for a parcel'),
   unit: 'Charge for a unit',
-  line: 'Charge for a line of the basket',
+  line: t('Charge for a line of the basket'),
 };
 
 /** A flat price: what it counts, its amount, and what the first one costs where that differs. */
@@ -31,24 +32,24 @@ export const FlatFields = ({ price, onChange }: Props) => {
         onChange={(next, visit) => onChange({ ...price, amount: next }, visit)}
       />
       <Segments
-        label="Charged for each"
+        label={t('Charged for each')}
         value={per}
         onChange={(next) =>
           onChange(next === 'order' ? { ...single, per: next } : { ...price, per: next }, null)
         }
         options={[
-          { value: 'order', label: 'order' },
-          { value: 'parcel', label: 'parcel' },
-          { value: 'unit', label: 'unit' },
-          { value: 'line', label: 'line' },
+          { value: 'order', label: t('order') },
+          { value: 'parcel', label: t('parcel') },
+          { value: 'unit', label: t('unit') },
+          { value: 'line', label: t('line') },
         ]}
       />
       {per === 'order' ? null : (
         <OptionalMoneyField
-          label={`The first ${per}, where it costs something else`}
+          label={t('The first {per}, where it costs something else', { per })}
           right
           style={{ width: 200 }}
-          placeholder="the same"
+          placeholder={t('the same')}
           value={first}
           onChange={(next, visit) => onChange(next === undefined ? single : { ...price, first: next }, visit)}
         />

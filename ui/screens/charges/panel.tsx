@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { Opened } from '../../parts/opened.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -53,7 +54,7 @@ export const Panel = ({ title, of = title, onClose, children }: Props) => {
           icon="close"
           size={20}
           style={style.close}
-          accessibilityLabel={`Close ${title}`}
+          accessibilityLabel={t('Close {title}', { title })}
           onPress={onClose}
         />
       </View>

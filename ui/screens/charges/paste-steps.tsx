@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text, TextInput } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { pastedSteps, type RangeNaming } from '../../../core/formats/pasted-steps.ts';
 import type { StepsPrice } from '../../../core/model/price.ts';
-import { countFigure, measureFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { measureFigure, moneyFigure, type DisplayFormat } from '../../../core/words/figure.ts';
 import { decimalMark } from '../../fields/readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { selectDisplayFormat } from '../../state/selectors.ts';
@@ -28,6 +29,29 @@ const guess = (text: string): RangeNaming => (/up to|incl|max|≤|bis/i.test(tex
 
 const MOST_STEPS = 2_000;
 
+/** The steps that were read, in one sentence. */
+const readWords = (
+  basis: StepsPrice['basis'],
+  steps: StepsPrice['steps'],
+  until: number | undefined,
+  display: DisplayFormat,
+): string => {
+  const figure = (value: number): string => measureFigure(basis, value, display);
+  const list = steps
+    .map(({ from, amount }) => `${figure(from)}: ${moneyFigure(amount, display.decimals)}`)
+    .join('; ');
+  return until === undefined
+    ? t('From {list}', { list })
+    : t('From {list}; ends before {figure}', { list, figure: figure(until) });
+};
+
+const takeLabel = (count: number, present: number): string => {
+  if (count === 0) return t('Nothing to import yet');
+  return count > MOST_STEPS
+    ? t('A price has at most {most} steps; these are {count}', { most: MOST_STEPS, count })
+    : t('Put {count, plural, one {# step} other {# steps}} in place of the {present}', { count, present });
+};
+
 /** Rows from a spreadsheet or a leaflet into steps: what was read is shown before it takes the place of the steps. */
 const PasteSteps = ({ price, onDone }: Props) => {
   const style = useStyles(styles);
@@ -40,10 +64,6 @@ const PasteSteps = ({ price, onDone }: Props) => {
     const { until: _, ...rest } = price;
     onDone({ ...rest, steps, ...(until === undefined ? {} : { until }) });
   };
-  const words = steps.map(
-    ({ from, amount }) =>
-      `${measureFigure(price.basis, from, display)}: ${moneyFigure(amount, display.decimals)}`,
-  );
   return (
     <View style={style.all}>
       <TextInput
@@ -51,27 +71,27 @@ const PasteSteps = ({ price, onDone }: Props) => {
         multiline
         value={text}
         onChangeText={setText}
-        aria-label="Rows to paste"
-        accessibilityLabel="Rows to paste"
-        placeholder={'A value and a charge on each line:\n2 kg\t8.50\n5 kg\t11.00'}
+        aria-label={t('Rows to paste')}
+        accessibilityLabel={t('Rows to paste')}
+        placeholder={t('A value and a charge on each line:\n2 kg	8.50\n5 kg	11.00')}
         style={style.input}
       />
       <Segments
-        label="A row’s value is"
+        label={t('A row’s value is')}
         value={naming}
         onChange={setChosen}
         options={[
-          { value: 'from', label: 'where the step begins' },
-          { value: 'up-to', label: 'the last value in it' },
+          { value: 'from', label: t('where the step begins') },
+          { value: 'up-to', label: t('the last value in it') },
         ]}
       />
       {steps.length > 0 ? (
-        <Text style={style.figure}>
-          {`From ${words.join('; ')}${until === undefined ? '' : `; ends before ${measureFigure(price.basis, until, display)}`}`}
-        </Text>
+        <Text style={style.figure}>{readWords(price.basis, steps, until, display)}</Text>
       ) : null}
       {unread.map(({ line, text: row }) => (
-        <Text key={line} style={style.doubt}>{`Line ${line} was not understood: ${row}`}</Text>
+        <Text key={line} style={style.doubt}>
+          {t('Line {line} was not understood: {row}', { line, row })}
+        </Text>
       ))}
       <Button
         mode="outlined"
@@ -79,11 +99,7 @@ const PasteSteps = ({ price, onDone }: Props) => {
         onPress={take}
         style={{ alignSelf: 'flex-start', borderRadius: 2 }}
       >
-        {steps.length === 0
-          ? 'Nothing to import yet'
-          : steps.length > MOST_STEPS
-            ? `A price has at most ${MOST_STEPS} steps; these are ${steps.length}`
-            : `Put ${countFigure(steps.length, 'step')} in place of the ${price.steps.length}`}
+        {takeLabel(steps.length, price.steps.length)}
       </Button>
     </View>
   );

@@ -1,8 +1,9 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Price } from '../../../core/model/price.ts';
-import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
 import { OptionalMoneyField } from '../../fields/kind-fields.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -30,32 +31,35 @@ export const PerProductFields = ({ price, onChange }: Props) => {
   const { otherwise } = price;
   const rest =
     otherwise === null
-      ? 'a basket that holds one of them is not offered this service'
-      : `they are charged ${moneyFigure(otherwise, display.decimals)}`;
+      ? t('a basket that holds one of them is not offered this service')
+      : t('they are charged {amount}', { amount: moneyFigure(otherwise, display.decimals) });
   return (
     <View style={style.all}>
       <Segments
-        label="Charged"
+        label={t('Charged')}
         value={price.per}
         onChange={(per) => onChange({ ...price, per }, null)}
         options={[
-          { value: 'unit', label: 'for each unit' },
-          { value: 'line', label: 'once per order line' },
+          { value: 'unit', label: t('for each unit') },
+          { value: 'line', label: t('once per order line') },
         ]}
       />
       <OptionalMoneyField
-        label="Products without a price of their own"
+        label={t('Products without a price of their own')}
         right
         style={{ width: 220 }}
-        placeholder="not offered"
+        placeholder={t('not offered')}
         value={otherwise ?? undefined}
         onChange={(next, visit) => onChange({ ...price, otherwise: next ?? null }, visit)}
       />
       <Text style={style.note}>
-        {countFigure(own, 'product')} with a price of their own, {without} without: {rest}.
+        {t(
+          '{own, plural, one {# product} other {# products}} with a price of their own, {without} without: {price}.',
+          { own, without, price: rest },
+        )}
       </Text>
       <TextAction
-        label="Go to products"
+        label={t('Go to products')}
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={() => router.navigate('/goods')}
       />

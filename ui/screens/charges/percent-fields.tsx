@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '../../../core/translate/translate.ts';
 import type { Price } from '../../../core/model/price.ts';
 import { OptionalMoneyField, PercentField } from '../../fields/kind-fields.tsx';
 import { withEnd } from '../../parts/optional-parts.ts';
@@ -22,7 +23,7 @@ export const PercentFields = ({ price, onChange }: Props) => {
       label={label}
       right
       style={{ width: 150 }}
-      placeholder={end === 'min' ? 'no minimum' : 'no maximum'}
+      placeholder={end === 'min' ? t('no minimum') : t('no maximum')}
       value={value}
       onChange={(next, visit) => set(end, next, visit)}
     />
@@ -30,15 +31,15 @@ export const PercentFields = ({ price, onChange }: Props) => {
   return (
     <View style={{ gap: 12 }}>
       <PercentField
-        label="% of the subtotal"
+        label={t('% of the subtotal')}
         right
         style={{ width: 150 }}
         value={points}
         onChange={(next, visit) => onChange({ ...price, points: next }, visit)}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        {bound('min', 'but at least', min)}
-        {bound('max', 'and at most', max)}
+        {bound('min', t('but at least'), min)}
+        {bound('max', t('and at most'), max)}
       </View>
     </View>
   );

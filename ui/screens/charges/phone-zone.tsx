@@ -1,5 +1,6 @@
 import { PanResponder, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Service } from '../../../core/model/rate.ts';
 import { Press } from '../../parts/press.tsx';
@@ -61,7 +62,12 @@ const PhoneCell = ({
       <Press
         role="button"
         onPress={() => onOpen(zone.id, service.id)}
-        aria-label={`${service.name} to ${zone.name}: ${words.main}${words.note ? `, ${words.note}` : ''}`}
+        aria-label={t('{service} to {zone}: {main}{note}', {
+          service: service.name,
+          zone: zone.name,
+          main: words.main,
+          note: words.note ? `, ${words.note}` : '',
+        })}
       >
         <View style={style.item}>
           <View style={style.left}>
@@ -92,7 +98,7 @@ export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) =
   return (
     <View {...swipe.panHandlers}>
       <Tabs
-        label="Zones"
+        label={t('Zones')}
         bleed={20}
         value={zone.id}
         options={zones.map(({ id, name }) => ({ value: id, label: name }))}
@@ -103,14 +109,14 @@ export const PhoneZone = ({ zone, opening }: { zone: Zone; opening: Opening }) =
           {keptTogether(zoneWords(zone, closed.has(zone.id), names))}
         </Text>
         <TextAction
-          label="Zone"
-          accessibilityLabel={`Zone ${zone.name}`}
+          label={t('Zone')}
+          accessibilityLabel={t('Zone {zone}', { zone: zone.name })}
           onPress={() => opening.openZone(zone.id)}
         />
       </View>
       <View
         role="list"
-        aria-label={`Rates in ${zone.name}`}
+        aria-label={t('Rates in {zone}', { zone: zone.name })}
         style={{ borderTopWidth: 1, borderTopColor: style.item.borderBottomColor }}
       >
         {services.map((service) => (

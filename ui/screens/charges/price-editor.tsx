@@ -1,5 +1,6 @@
 import { lazy, memo, type ComponentType } from 'react';
 import { View } from 'react-native';
+import { t } from '../../../core/translate/translate.ts';
 import { asKind } from '../../../core/price/kinds.ts';
 import type { Book } from '../../../core/model/book.ts';
 import type { CarrierPrice, Measure, Price, StepsPrice } from '../../../core/model/price.ts';
@@ -26,10 +27,10 @@ interface Props {
 }
 
 const BASES: { value: Measure; label: string }[] = [
-  { value: 'weight', label: 'Weight' },
-  { value: 'subtotal', label: 'Subtotal' },
-  { value: 'units', label: 'Units' },
-  { value: 'volume', label: 'Volume' },
+  { value: 'weight', label: t('Weight') },
+  { value: 'subtotal', label: t('Subtotal') },
+  { value: 'units', label: t('Units') },
+  { value: 'volume', label: t('Volume') },
 ];
 
 interface FieldsProps<P> extends LimitsBeside {
@@ -59,17 +60,17 @@ interface PricePart<P> {
 
 /** The parts of every kind of price, in the order in which they are offered. */
 const PRICES: { readonly [K in Price['kind']]: PricePart<Extract<Price, { kind: K }>> } = {
-  flat: { label: 'Flat', Fields: FlatFields },
-  steps: { label: 'Steps', Fields: StepsFields },
-  percent: { label: 'Percent', Fields: PercentFields },
-  'per-product': { label: 'Per product', Fields: PerProductFields },
+  flat: { label: t('Flat'), Fields: FlatFields },
+  steps: { label: t('Steps'), Fields: StepsFields },
+  percent: { label: t('Percent'), Fields: PercentFields },
+  'per-product': { label: t('Per product'), Fields: PerProductFields },
   table: {
-    label: 'Table',
+    label: t('Table'),
     Fields: TableFields,
     first: ({ rateTables: [table] }) => (table ? { kind: 'table', tableId: table.id } : null),
   },
   carrier: {
-    label: 'Carrier',
+    label: t('Carrier'),
     Fields: CarrierPart,
     // Nothing is offered until services are ticked, and nothing is charged by guess.
     first: ({ carriers: [account] }) =>
@@ -109,7 +110,7 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
   return (
     <View style={isPhone ? { gap: 8 } : { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
       <Segments
-        label="Kind of price"
+        label={t('Kind of price')}
         width={isPhone ? undefined : 660}
         value={price.kind}
         onChange={choose}
@@ -118,20 +119,20 @@ export const PriceKind = memo(function PriceKind({ price, onChange, nearby = fal
       {price.kind === 'steps' ? (
         <>
           <Segments
-            label="Steps go by"
+            label={t('Steps go by')}
             width={isPhone ? undefined : nearby ? 460 : 420}
             value={price.basis}
             onChange={(basis) => onChange(rebased(price, basis), null)}
-            options={nearby ? [...BASES, { value: 'distance', label: 'Distance' }] : BASES}
+            options={nearby ? [...BASES, { value: 'distance', label: t('Distance') }] : BASES}
           />
           <Segments
-            label="Measured for"
+            label={t('Measured for')}
             width={isPhone ? undefined : 240}
             value={price.per}
             onChange={(per) => onChange({ ...price, per }, null)}
             options={[
-              { value: 'order', label: 'the order' },
-              { value: 'parcel', label: 'each parcel' },
+              { value: 'order', label: t('the order') },
+              { value: 'parcel', label: t('each parcel') },
             ]}
           />
         </>

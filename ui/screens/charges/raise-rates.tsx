@@ -1,4 +1,4 @@
-import { countFigure } from '../../../core/words/figure.ts';
+import { t } from '../../../core/translate/translate.ts';
 import { Later } from '../../parts/later.tsx';
 import { RaiseForm } from '../../page/later-forms.ts';
 import { edit } from '../../state/draft.ts';
@@ -10,7 +10,7 @@ export const RaiseRates = ({ ids, onDone }: { ids: readonly string[]; onDone: ()
   return (
     <Later>
       <RaiseForm
-        what={countFigure(ids.length, 'rate')}
+        what={t('{count, plural, one {# rate} other {# rates}}', { count: ids.length })}
         disabled={ids.length === 0}
         onRaise={(raise, label) => {
           dispatch(edit('raiseRates', { ids: [...ids], raise }, label));

@@ -2,13 +2,13 @@ import { useRouter } from 'expo-router';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { selectRatesByCell } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
@@ -46,20 +46,26 @@ const CopyForm = ({ rateId, zone, service, onDone }: Omit<Props, 'active'> & { o
       edit(
         'copyRate',
         { id: rateId, cells },
-        `${service.name} to ${zone.name}: copied to ${countFigure(cells.length, 'zone')}`,
+        t('{service} to {zone}: copied to {count, plural, one {# zone} other {# zones}}', {
+          service: service.name,
+          zone: zone.name,
+          count: cells.length,
+        }),
       ),
     );
-    dispatch(messageShown({ text: `Copied to ${countFigure(cells.length, 'zone')}.`, undo: true }));
+    dispatch(
+      undoMessage(t('Copied to {count, plural, one {# zone} other {# zones}}.', { count: cells.length })),
+    );
     onDone();
   };
   return (
-    <View role="group" aria-label="Copy to other zones">
+    <View role="group" aria-label={t('Copy to other zones')}>
       {zones
         .filter((one) => one.id !== zone.id)
         .map((one) => (
           <Check
             key={one.id}
-            label={`${one.name}${rates.has(`${service.id}/${one.id}`) ? ', replacing the rate there' : ''}`}
+            label={`${one.name}${rates.has(`${service.id}/${one.id}`) ? t(', replacing the rate there') : ''}`}
             on={chosen.has(one.id)}
             onPress={() => toggle(one.id)}
           />
@@ -70,7 +76,7 @@ const CopyForm = ({ rateId, zone, service, onDone }: Omit<Props, 'active'> & { o
         onPress={copy}
         style={{ alignSelf: 'flex-start', borderRadius: 2 }}
       >
-        {`Copy to ${countFigure(chosen.size, 'zone')}`}
+        {t('Copy to {count, plural, one {# zone} other {# zones}}', { count: chosen.size })}
       </Button>
     </View>
   );
@@ -83,27 +89,33 @@ export const RateActions = memo(function RateActions({ rateId, active, zone, ser
   const router = useRouter();
   const [doing, setDoing] = useState<'raise' | 'copy' | null>(null);
   const cell = { serviceId: service.id, zoneId: zone.id };
-  const label = `${service.name} to ${zone.name}`;
+  const label = t('{service} to {zone}', { service: service.name, zone: zone.name });
   const toggle = (what: 'raise' | 'copy') => () => setDoing(doing === what ? null : what);
   const leave = (name: 'removeRate' | 'leaveOut', text: string): void => {
     dispatch(edit(name, { cell }, `${label}: ${text}`));
-    dispatch(messageShown({ text: `${label}: ${text}.`, undo: true }));
+    dispatch(undoMessage(`${label}: ${text}.`));
   };
   return (
     <View style={style.rule}>
       <Actions>
         {active ? (
           <TextAction
-            label="Switch off"
+            label={t('Switch off')}
             onPress={() =>
-              dispatch(edit('setRate', { id: rateId, changes: { active: false } }, `${label}: switched off`))
+              dispatch(
+                edit(
+                  'setRate',
+                  { id: rateId, changes: { active: false } },
+                  t('{label}: switched off', { label }),
+                ),
+              )
             }
           />
         ) : null}
-        <TextAction label="Raise or lower" onPress={toggle('raise')} />
-        <TextAction label="Copy to other zones" onPress={toggle('copy')} />
+        <TextAction label={t('Raise or lower')} onPress={toggle('raise')} />
+        <TextAction label={t('Copy to other zones')} onPress={toggle('copy')} />
         <TextAction
-          label="What past orders cost"
+          label={t('What past orders cost')}
           onPress={() =>
             router.navigate({
               pathname: '/charges',
@@ -112,10 +124,10 @@ export const RateActions = memo(function RateActions({ rateId, active, zone, ser
           }
         />
         <TextAction
-          label="Not offered here, on purpose"
-          onPress={() => leave('leaveOut', 'not offered, on purpose')}
+          label={t('Not offered here, on purpose')}
+          onPress={() => leave('leaveOut', t('not offered, on purpose'))}
         />
-        <TextAction label="Remove the rate" onPress={() => leave('removeRate', 'rate removed')} />
+        <TextAction label={t('Remove the rate')} onPress={() => leave('removeRate', t('rate removed'))} />
       </Actions>
       {doing === 'raise' ? <RaiseRates ids={[rateId]} onDone={() => setDoing(null)} /> : null}
       {doing === 'copy' ? (

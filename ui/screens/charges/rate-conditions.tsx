@@ -1,3 +1,4 @@
+import { t } from '../../../core/translate/translate.ts';
 import { withDays } from './transit.ts';
 import { memo } from 'react';
 import { View } from 'react-native';
@@ -53,29 +54,29 @@ const HandlingFields = memo(function HandlingFields({ handling, onChange }: Part
       <OptionalMoneyField
         right
         style={style.field}
-        label="Handling amount"
-        placeholder="none"
+        label={t('Handling amount')}
+        placeholder={t('none')}
         value={handling?.amount}
         onChange={(amount, visit) => set({ amount }, visit)}
       />
       <OptionalPercentField
         right
         style={style.field}
-        label="% of the charge so far"
-        placeholder="none"
+        label={t('% of the charge so far')}
+        placeholder={t('none')}
         value={handling?.points}
         onChange={(points, visit) => set({ points }, visit)}
       />
       {handling?.amount === undefined ? null : (
         <Segments
-          label="Handling for each"
+          label={t('Handling for each')}
           width={280}
           value={handling.per}
           onChange={(per) => set({ per }, null)}
           options={[
-            { value: 'order', label: 'order' },
-            { value: 'parcel', label: 'parcel' },
-            { value: 'unit', label: 'unit' },
+            { value: 'order', label: t('order') },
+            { value: 'parcel', label: t('parcel') },
+            { value: 'unit', label: t('unit') },
           ]}
         />
       )}
@@ -96,24 +97,24 @@ const ChargeFields = memo(function ChargeFields({
       <OptionalMoneyField
         right
         style={style.field}
-        label="Free from a subtotal of"
-        placeholder="never free"
+        label={t('Free from a subtotal of')}
+        placeholder={t('never free')}
         value={current}
-        onChange={(freeFrom, visit) => onChange({ freeFrom }, 'free from', visit)}
+        onChange={(freeFrom, visit) => onChange({ freeFrom }, t('free from'), visit)}
       />
       <OptionalMoneyField
         right
         style={style.field}
-        label="Never less than"
-        placeholder="no minimum"
+        label={t('Never less than')}
+        placeholder={t('no minimum')}
         value={bounds?.min}
         onChange={(value, visit) => bound('min', value, visit)}
       />
       <OptionalMoneyField
         right
         style={style.field}
-        label="Never more than"
-        placeholder="no maximum"
+        label={t('Never more than')}
+        placeholder={t('no maximum')}
         value={bounds?.max}
         onChange={(value, visit) => bound('max', value, visit)}
       />
@@ -132,8 +133,8 @@ const TransitFields = memo(function TransitFields({ transit, onChange }: PartPro
         <OptionalCountField
           key={end}
           style={style.field}
-          label={end === 'min' ? 'At the earliest' : 'At the latest'}
-          placeholder="not set"
+          label={end === 'min' ? t('At the earliest') : t('At the latest')}
+          placeholder={t('not set')}
           value={transit?.[end]}
           least={0}
           most={365}
@@ -142,8 +143,9 @@ const TransitFields = memo(function TransitFields({ transit, onChange }: PartPro
       ))}
       {transit && !hasLocation ? (
         <Text style={style.note}>
-          Without a location nobody knows when an order leaves, so customers see these days, not a date. Add
-          one under Settings, Locations.
+          {t(
+            'Without a location nobody knows when an order leaves, so customers see these days, not a date. Add one under Settings, Locations.',
+          )}
         </Text>
       ) : null}
     </FieldGroup>
@@ -154,8 +156,8 @@ const ChannelsField = memo(function ChannelsField({ channels: current, onChange 
   return (
     <TokensField
       prose
-      label="Only for orders from these channels, separated by commas"
-      placeholder="every channel"
+      label={t('Only for orders from these channels, separated by commas')}
+      placeholder={t('every channel')}
       value={current ?? []}
       onChange={(channels, visit) =>
         onChange({ channels: channels.length > 0 ? channels : undefined }, 'channels', visit)
@@ -167,7 +169,7 @@ const ChannelsField = memo(function ChannelsField({ channels: current, onChange 
 const TaxField = memo(function TaxField({ taxable, onChange }: PartProps<'taxable'>) {
   return (
     <Check
-      label="Taxed like other charges at the destination"
+      label={t('Taxed like other charges at the destination')}
       on={taxable}
       onPress={() => onChange({ taxable: !taxable }, 'tax')}
     />
@@ -183,19 +185,19 @@ const ToldFields = memo(function ToldFields({
   return (
     <>
       <Check
-        label="Tell the customer why, where it is not offered"
+        label={t('Tell the customer why, where it is not offered')}
         on={tells}
-        onPress={() => onChange({ whenWithheld: tells ? 'hide' : 'tell' }, 'what is told')}
+        onPress={() => onChange({ whenWithheld: tells ? 'hide' : 'tell' }, t('what is told'))}
       />
       {tells ? (
         <WordsField
-          label="Message to the customer"
+          label={t('Message to the customer')}
           prose
-          placeholder="our own explanation"
+          placeholder={t('our own explanation')}
           value={current}
           most={2_000}
           onChange={(message, visit) =>
-            onChange({ message: message === '' ? undefined : message }, 'what is told', visit)
+            onChange({ message: message === '' ? undefined : message }, t('what is told'), visit)
           }
         />
       ) : null}

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Price } from '../../../core/model/price.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
@@ -46,7 +47,7 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
   const display = useAppSelector(selectDisplayFormat);
   const isPhone = useWidth() === 'phone';
   const [conditions, setConditions] = useState(false);
-  const label = `${service.name} to ${zone.name}`;
+  const label = t('{service} to {zone}', { service: service.name, zone: zone.name });
   const set = (changes: Partial<Rate>, what: string, visit: string | null = null): void => {
     dispatch(edit('setRate', { id: rate.id, changes }, `${label}: ${what}`, visit));
   };
@@ -59,16 +60,16 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
   const extent = Math.max(mark?.at ?? 0, rate.limits?.weight?.max ?? 0, 1);
   const curve = useMemo(() => kindOf(rate.price).curve(rate.price, extent), [rate.price, extent]);
   const picture = curve ? (
-    <StepCurve curve={curve} display={display} mark={mark} title={`Charge for ${label}`} />
+    <StepCurve curve={curve} display={display} mark={mark} title={t('Charge for {label}', { label })} />
   ) : null;
   const notes = ratePhrase(rate, display).notes.filter((words) => !words.startsWith('by '));
   return (
     <View style={{ gap: 12 }}>
       {rate.active ? null : (
         <SwitchedOff
-          what="This rate"
+          what={t('This rate')}
           isFree={kindOf(rate.price).chargesNothing(rate.price)}
-          onSwitch={() => set({ active: true }, 'switched on')}
+          onSwitch={() => set({ active: true }, t('switched on'))}
         />
       )}
       <PriceKind price={rate.price} onChange={setPrice} />
@@ -81,11 +82,11 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
       </View>
       <View style={style.summary}>
         <Text style={style.words}>
-          {notes.length > 0 ? notes.join(' · ') : 'No limits, no handling, no free threshold.'}
+          {notes.length > 0 ? notes.join(' · ') : t('No limits, no handling, no free threshold.')}
         </Text>
         <TextAction
           style={{ marginLeft: -4 }}
-          label={conditions ? 'Hide' : 'Limits, handling and more'}
+          label={conditions ? t('Hide') : t('Limits, handling and more')}
           onPress={() => setConditions(!conditions)}
         />
       </View>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { countFigure } from '../../../core/words/figure.ts';
+import { t } from '../../../core/translate/translate.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
 import { useAppDispatch } from '../../state/store.ts';
@@ -36,20 +36,28 @@ export const SelectionBar = ({ ids, onDone }: Props) => {
       edit(
         'switchRates',
         { ids: [...ids], active },
-        `${countFigure(ids.length, 'rate')} switched ${active ? 'on' : 'off'}`,
+        active
+          ? t('{count, plural, one {# rate} other {# rates}} switched on', { count: ids.length })
+          : t('{count, plural, one {# rate} other {# rates}} switched off', { count: ids.length }),
       ),
     );
   };
   return (
-    <View style={style.bar} role="region" aria-label="Selected rates">
+    <View style={style.bar} role="region" aria-label={t('Selected rates')}>
       <View style={style.row}>
-        <Text variant="titleSmall">{countFigure(ids.length, 'rate')} selected</Text>
-        <TextAction label="Raise or lower" disabled={ids.length === 0} onPress={() => setRaising(!raising)} />
-        <TextAction label="Switch off" disabled={ids.length === 0} onPress={switchAll(false)} />
-        <TextAction label="Switch on" disabled={ids.length === 0} onPress={switchAll(true)} />
-        <TextAction label="Done selecting" onPress={onDone} />
+        <Text variant="titleSmall">
+          {t('{count, plural, one {# rate} other {# rates}} selected', { count: ids.length })}
+        </Text>
+        <TextAction
+          label={t('Raise or lower')}
+          disabled={ids.length === 0}
+          onPress={() => setRaising(!raising)}
+        />
+        <TextAction label={t('Switch off')} disabled={ids.length === 0} onPress={switchAll(false)} />
+        <TextAction label={t('Switch on')} disabled={ids.length === 0} onPress={switchAll(true)} />
+        <TextAction label={t('Done selecting')} onPress={onDone} />
       </View>
-      <Text variant="bodySmall">Press cells, or a zone or a service for all its rates.</Text>
+      <Text variant="bodySmall">{t('Press cells, or a zone or a service for all its rates.')}</Text>
       {raising ? <RaiseRates ids={ids} onDone={() => setRaising(false)} /> : null}
     </View>
   );

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import { TickBox } from '../../parts/check.tsx';
 import { Press } from '../../parts/press.tsx';
@@ -81,11 +82,11 @@ const SmallHead = ({ onService }: Pick<BoardPresses, 'onService'>) => {
   return (
     <View style={style.row} role="row">
       <Text style={[style.name, style.zone]} role="columnheader">
-        The whole board
+        {t('The whole board')}
       </Text>
       {services.map(({ id, name }) => (
         <View role="columnheader" key={id}>
-          <Press role="button" aria-label={`Service ${name}`} onPress={() => onService(id)}>
+          <Press role="button" aria-label={t('Service {name}', { name })} onPress={() => onService(id)}>
             <View style={style.press}>
               <Text style={style.head} numberOfLines={2}>
                 {name}
@@ -103,14 +104,14 @@ export const SmallBoard = ({ selection }: Pick<CellProps, 'selection'>) => {
   const style = useStyles(styles);
   const { zones, services } = useBookParts('zones', 'services');
   return (
-    <View style={style.all} role="table" aria-label="The whole board">
+    <View style={style.all} role="table" aria-label={t('The whole board')}>
       <SmallHead onService={selection.onService} />
       {zones.map((zone) => (
         <View key={zone.id} style={style.row} role="row">
           <View role="rowheader" style={style.zone}>
             <Press
               role="button"
-              aria-label={`Rates in ${zone.name}`}
+              aria-label={t('Rates in {zone}', { zone: zone.name })}
               onPress={() => selection.onZone(zone.id)}
             >
               <View style={style.zoneName}>
@@ -126,7 +127,7 @@ export const SmallBoard = ({ selection }: Pick<CellProps, 'selection'>) => {
         </View>
       ))}
       <Text style={[style.note, { paddingTop: 8 }]}>
-        ● a rate ○ switched off × no rate – not offered, on purpose
+        {t('● a rate ○ switched off × no rate – not offered, on purpose')}
       </Text>
     </View>
   );

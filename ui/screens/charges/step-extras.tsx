@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Each, Measure, Step } from '../../../core/model/price.ts';
 import { ROUND_FIGURE } from '../../../core/price/next-step.ts';
 import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../../../core/words/figure.ts';
@@ -33,14 +34,20 @@ const withoutPercent = ({ percent: _, ...rest }: Step): Step => rest;
 
 /** What a step adds for what lies above it, and its share of the subtotal, in words. */
 const extrasWords = ({ each, percent }: Step, basis: Measure, display: DisplayFormat): string => {
-  const started = each?.count === 'started' ? 'started ' : '';
+  const started = each?.count === 'started' ? t('started ') : '';
   return [
     ...(each
       ? [
-          `plus ${moneyFigure(each.amount, display.decimals)} for each ${started}${measureFigure(basis, each.size, display)} above`,
+          t('plus {amount} for each {started}{figure} above', {
+            amount: moneyFigure(each.amount, display.decimals),
+            started,
+            figure: measureFigure(basis, each.size, display),
+          }),
         ]
       : []),
-    ...(percent === undefined ? [] : [`plus ${percentFigure(percent)} of the subtotal`]),
+    ...(percent === undefined
+      ? []
+      : [t('plus {percent} of the subtotal', { percent: percentFigure(percent) })]),
   ].join(', ');
 };
 
@@ -57,8 +64,8 @@ const ExtrasFields = ({ step, basis, name, onChange }: Omit<Props, 'open'>) => {
         <DraftField
           right
           style={style.field}
-          label="Plus"
-          placeholder="nothing"
+          label={t('Plus')}
+          placeholder={t('nothing')}
           text={each ? moneyFigure(each.amount, display.decimals) : ''}
           inputMode="decimal"
           read={optional<number>(readMoney(display))}
@@ -68,7 +75,7 @@ const ExtrasFields = ({ step, basis, name, onChange }: Omit<Props, 'open'>) => {
         />
         <DraftField
           style={style.field}
-          label={`for each, above ${name}`}
+          label={t('for each, above {name}', { name })}
           text={measureFigure(basis, size, display)}
           read={readSizeOf(basis, display)}
           onChange={(next, visit) => setEach({ size: next }, visit)}
@@ -76,7 +83,7 @@ const ExtrasFields = ({ step, basis, name, onChange }: Omit<Props, 'open'>) => {
         <OptionalPercentField
           right
           style={style.field}
-          label="% of subtotal"
+          label={t('% of subtotal')}
           placeholder="0"
           value={percent}
           onChange={(points, visit) =>
@@ -86,12 +93,12 @@ const ExtrasFields = ({ step, basis, name, onChange }: Omit<Props, 'open'>) => {
       </View>
       {each ? (
         <Segments
-          label="Part of a unit"
+          label={t('Part of a unit')}
           value={each.count}
           onChange={(count) => setEach({ count }, null)}
           options={[
-            { value: 'started', label: 'Round up to whole units' },
-            { value: 'exact', label: 'In proportion' },
+            { value: 'started', label: t('Round up to whole units') },
+            { value: 'exact', label: t('In proportion') },
           ]}
         />
       ) : null}

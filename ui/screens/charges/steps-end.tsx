@@ -1,3 +1,4 @@
+import { t } from '../../../core/translate/translate.ts';
 import type { LimitMeasure, Limits, StepsPrice } from '../../../core/model/price.ts';
 import { OptionalMeasureField } from '../../fields/kind-fields.tsx';
 import { FieldGroup } from '../../fields/field-group.tsx';
@@ -25,8 +26,8 @@ export const StepsEnd = ({ price, onChange, limits, onLimits }: Props) => {
     <FieldGroup name="Where it is offered">
       <OptionalMeasureField
         style={{ flexGrow: 1, flexBasis: 120, maxWidth: 148 }}
-        label="Not offered at or above"
-        placeholder="no limit"
+        label={t('Not offered at or above')}
+        placeholder={t('no limit')}
         value={price.until}
         measure={price.basis}
         onChange={(until, visit) => {

@@ -1,6 +1,7 @@
 import { lazy, memo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Step, StepsPrice } from '../../../core/model/price.ts';
 import { measureFigure } from '../../../core/words/figure.ts';
 import { MoneyField } from '../../fields/kind-fields.tsx';
@@ -28,11 +29,11 @@ interface Props {
 }
 
 const HEADS: Record<StepsPrice['basis'], string> = {
-  weight: 'Weight from',
-  subtotal: 'Subtotal from',
-  units: 'Units from',
-  volume: 'Volume from',
-  distance: 'Distance from',
+  weight: t('Weight from'),
+  subtotal: t('Subtotal from'),
+  units: t('Units from'),
+  volume: t('Volume from'),
+  distance: t('Distance from'),
 };
 
 const styles = (inks: Inks) => ({
@@ -76,7 +77,7 @@ const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProp
         <DraftField
           hideLabel
           style={style.field}
-          label={`${HEADS[basis]}, step ${at + 1}`}
+          label={t('{heading}, step {count}', { heading: HEADS[basis], count: at + 1 })}
           text={name}
           read={readMeasure(basis, display)}
           onChange={(from, visit) => set({ ...step, from }, visit)}
@@ -85,21 +86,25 @@ const StepRow = memo(function StepRow({ step, at, basis, only, onStep }: RowProp
           hideLabel
           right
           style={style.field}
-          label={`Charge from ${name}`}
+          label={t('Charge from {name}', { name })}
           value={step.amount}
           onChange={(amount, visit) => set({ ...step, amount }, visit)}
         />
         <IconAction
           icon={open ? 'chevron-up' : 'plus'}
           size={18}
-          accessibilityLabel={open ? `Hide what is added from ${name}` : `Add for what lies above ${name}`}
+          accessibilityLabel={
+            open
+              ? t('Hide what is added from {name}', { name })
+              : t('Add for what lies above {name}', { name })
+          }
           onPress={() => setOpen(!open)}
         />
         <IconAction
           icon="close"
           size={18}
           disabled={only}
-          accessibilityLabel={`Remove the step from ${name}`}
+          accessibilityLabel={t('Remove the step from {name}', { name })}
           onPress={() => onStep(at, null, null)}
         />
       </View>
@@ -118,19 +123,24 @@ const StepsActions = ({ price, onChange }: Props) => {
   return (
     <>
       {isInOrder(price.steps) ? null : (
-        <Text style={style.doubt}>The steps are not in order; charges are worked out correctly anyway.</Text>
+        <Text style={style.doubt}>
+          {t('The steps are not in order; charges are worked out correctly anyway.')}
+        </Text>
       )}
       <Actions>
         <TextAction
-          label="Add a step"
+          label={t('Add a step')}
           onPress={() =>
             onChange({ ...price, steps: [...price.steps, nextStep(price, display.units)] }, null)
           }
         />
-        <TextAction label={pasting ? 'Do not paste' : 'Paste rows'} onPress={() => setPasting(!pasting)} />
+        <TextAction
+          label={pasting ? t('Do not paste') : t('Paste rows')}
+          onPress={() => setPasting(!pasting)}
+        />
         {isInOrder(price.steps) ? null : (
           <TextAction
-            label="Put in order"
+            label={t('Put in order')}
             onPress={() => onChange({ ...price, steps: inOrder(price.steps) }, null)}
           />
         )}
@@ -164,10 +174,10 @@ export const StepsTable = memo(function StepsTable({ price, onChange }: Props) {
       <View>
         <View style={style.head}>
           <Text style={[style.note, style.field]}>{HEADS[price.basis]}</Text>
-          <Text style={[style.note, style.field, style.right]}>Charge</Text>
+          <Text style={[style.note, style.field, style.right]}>{t('Charge')}</Text>
           <View style={style.gap} />
         </View>
-        <View role="list" aria-label="Steps">
+        <View role="list" aria-label={t('Steps')}>
           {price.steps.map((step, at) => (
             <StepRow
               key={at}

@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Price } from '../../../core/model/price.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useInks } from '../../theme/theme.ts';
@@ -24,21 +24,23 @@ export const TableFields = ({ price, onChange }: Props) => {
     <View style={{ gap: 8 }}>
       <View style={{ flexDirection: 'row', maxWidth: 300 }}>
         <Chooser
-          label="Priced by the table"
+          label={t('Priced by the table')}
           chosen={table?.name ?? ''}
           options={rateTables.map(({ id, name, rows }) => ({
             id,
             name,
-            note: countFigure(rows.length, 'row'),
+            note: t('{count, plural, one {# row} other {# rows}}', { count: rows.length }),
           }))}
           onChoose={(tableId) => onChange({ kind: 'table', tableId }, null)}
         />
       </View>
       <Text style={quiet}>
-        By {table?.basis ?? 'weight'}. A place or a range without a row is not offered, never free.
+        {t('By {basis}. A place or a range without a row is not offered, never free.', {
+          basis: table?.basis ?? 'weight',
+        })}
       </Text>
       <TextAction
-        label="Go to the table"
+        label={t('Go to the table')}
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={() =>
           router.navigate({ pathname: '/charges', params: { part: 'tables', table: price.tableId } })

@@ -1,4 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
+import { t } from '../../../core/translate/translate.ts';
 import type { Measure } from '../../../core/model/price.ts';
 import { measureBasket } from '../../../core/basket/basket.ts';
 import { measureFigure } from '../../../core/words/figure.ts';
@@ -19,6 +20,6 @@ export const selectTestOrderMark = createSelector(
     const { charged, subtotal } = basket;
     if ((basis === 'weight' || basis === 'volume') && charged[basis].unknown.length > 0) return null;
     const at = basis === 'subtotal' ? subtotal : basis === 'units' ? charged.units : charged[basis].value;
-    return { at, text: `this test order, ${measureFigure(basis, at, display)}` };
+    return { at, text: t('this test order, {figure}', { figure: measureFigure(basis, at, display) }) };
   },
 );

@@ -1,14 +1,14 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { t } from '../../../core/translate/translate.ts';
 import type { Zone } from '../../../core/model/place.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
 import { NameField } from '../../fields/kind-fields.tsx';
 import { RegionList } from '../../fields/region-list.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
 import { RaiseRates } from './raise-rates.tsx';
@@ -25,38 +25,41 @@ const ZoneActions = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
   const ids = rates.filter((rate) => rate.zoneId === zone.id).map((rate) => rate.id);
   const at = zones.findIndex((one) => one.id === zone.id);
   const remove = (): void => {
-    dispatch(edit('removeZone', { id: zone.id }, `Remove ${zone.name}`));
+    dispatch(edit('removeZone', { id: zone.id }, t('Remove {zone}', { zone: zone.name })));
     dispatch(
-      messageShown({
-        text: `Removed ${zone.name} with ${countFigure(ids.length, 'rate')}. Its places go to other zones.`,
-        undo: true,
-      }),
+      undoMessage(
+        t(
+          'Removed {zone} with {count, plural, one {# rate} other {# rates}}. Its places go to other zones.',
+          { zone: zone.name, count: ids.length },
+        ),
+      ),
     );
     onGone();
   };
   const copy = (): void => {
-    dispatch(edit('copyZone', { id: zone.id }, `Copy ${zone.name}`));
+    dispatch(edit('copyZone', { id: zone.id }, t('Copy {zone}', { zone: zone.name })));
     dispatch(
-      messageShown({
-        text: `Copied ${zone.name} with its rates. The copy is switched off and has no places yet.`,
-        undo: true,
-      }),
+      undoMessage(
+        t('Copied {zone} with its rates. The copy is switched off and has no places yet.', {
+          zone: zone.name,
+        }),
+      ),
     );
   };
   const move = (by: number): void =>
-    void dispatch(edit('moveZone', { id: zone.id, by }, `Move ${zone.name}`));
+    void dispatch(edit('moveZone', { id: zone.id, by }, t('Move {zone}', { zone: zone.name })));
   return (
     <>
       <Actions>
         <MoveActions at={at} count={zones.length} onMove={move} />
         <TextAction
-          label="Raise or lower all"
+          label={t('Raise or lower all')}
           disabled={ids.length === 0}
           onPress={() => setRaising(!raising)}
         />
-        <TextAction label="Copy the zone" onPress={copy} />
-        <TextAction label="Where the shop sells" onPress={() => router.navigate('/reach')} />
-        <TextAction label="Remove the zone" onPress={remove} />
+        <TextAction label={t('Copy the zone')} onPress={copy} />
+        <TextAction label={t('Where the shop sells')} onPress={() => router.navigate('/reach')} />
+        <TextAction label={t('Remove the zone')} onPress={remove} />
       </Actions>
       {raising ? <RaiseRates ids={ids} onDone={() => setRaising(false)} /> : null}
     </>
@@ -72,29 +75,29 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
   const field = fieldsOf(zone, set);
   return (
     <View style={{ gap: 12 }}>
-      <NameField label="Zone" prose {...field('name')} />
+      <NameField label={t('Zone')} prose {...field('name')} />
       <RegionList
-        label="Takes"
-        none={zone.remainder ? 'nothing by name: places in no other zone' : 'no places yet'}
+        label={t('Takes')}
+        none={zone.remainder ? t('nothing by name: places in no other zone') : t('no places yet')}
         regions={zone.includes}
         onChange={(includes, visit) => set({ includes }, 'places', visit)}
       />
       <RegionList
-        label="Except"
-        none="nothing left out"
+        label={t('Except')}
+        none={t('nothing left out')}
         regions={zone.excludes}
-        onChange={(excludes, visit) => set({ excludes }, 'places left out', visit)}
+        onChange={(excludes, visit) => set({ excludes }, t('places left out'), visit)}
       />
       <View>
         <Check
-          label="Active"
+          label={t('Active')}
           on={zone.active}
-          onPress={() => set({ active: !zone.active }, zone.active ? 'switched off' : 'switched on')}
+          onPress={() => set({ active: !zone.active }, zone.active ? t('switched off') : t('switched on'))}
         />
         <Check
-          label="Everywhere else: places in no other active zone"
+          label={t('Everywhere else: places in no other active zone')}
           on={zone.remainder}
-          onPress={() => set({ remainder: !zone.remainder }, 'everywhere else')}
+          onPress={() => set({ remainder: !zone.remainder }, t('everywhere else'))}
         />
       </View>
       <ZoneActions zone={zone} onGone={onGone} />

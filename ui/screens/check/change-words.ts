@@ -1,3 +1,4 @@
+import { t } from '../../../core/translate/translate.ts';
 import type { TestOrderChange } from '../../../core/publish/test-order-changes.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
 import { listed } from '../../../core/words/names.ts';
@@ -8,9 +9,13 @@ export const changeWords = (
   decimals: number,
 ): string =>
   [
-    ...charges.map(
-      ({ name, was, now }) => `${name} ${moneyFigure(was, decimals)} becomes ${moneyFigure(now, decimals)}`,
+    ...charges.map(({ name, was, now }) =>
+      t('{name} {amount} becomes {amount2}', {
+        name,
+        amount: moneyFigure(was, decimals),
+        amount2: moneyFigure(now, decimals),
+      }),
     ),
-    ...(lost.length > 0 ? [`loses ${listed(lost, 'and')}`] : []),
-    ...(gained.length > 0 ? [`gains ${listed(gained, 'and')}`] : []),
+    ...(lost.length > 0 ? [t('loses {listed}', { listed: listed(lost, 'and') })] : []),
+    ...(gained.length > 0 ? [t('gains {listed}', { listed: listed(gained, 'and') })] : []),
   ].join('; ');

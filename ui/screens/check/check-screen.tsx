@@ -1,4 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { t } from '../../../core/translate/translate.ts';
 import { Page } from '../../page/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
 import { useWidth } from '../../parts/use-width.ts';
@@ -8,9 +9,9 @@ import { PublishPart } from './publish-part.tsx';
 import { TestOrdersPart } from './test-orders-part.tsx';
 
 const PARTS = [
-  { value: 'testOrders', label: 'Test orders' },
-  { value: 'problems', label: 'Problems' },
-  { value: 'publish', label: 'Publish' },
+  { value: 'testOrders', label: t('Test orders') },
+  { value: 'problems', label: t('Problems') },
+  { value: 'publish', label: t('Publish') },
 ] as const;
 type PartName = (typeof PARTS)[number]['value'];
 
@@ -25,9 +26,9 @@ const CheckScreen = () => {
   const Part = SHOWN[name];
   return (
     <Page key={name}>
-      <PageHead title="Check" />
+      <PageHead title={t('Check')} />
       <Tabs
-        label="Check"
+        label={t('Check')}
         bleed={isPhone ? 20 : 0}
         value={name}
         options={PARTS}

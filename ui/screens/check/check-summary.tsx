@@ -1,8 +1,9 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Quote } from '../../../core/model/quote.ts';
-import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
 import { Press } from '../../parts/press.tsx';
 import { Section } from '../../parts/section.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -42,10 +43,10 @@ const styles = (inks: Inks) => ({
 });
 
 const STATE: Record<TestOrderLine['state'], string> = {
-  kept: 'as expected',
-  broken: 'not as expected',
-  empty: 'expects nothing',
-  unchecked: 'not yet run',
+  kept: t('as expected'),
+  broken: t('not as expected'),
+  empty: t('expects nothing'),
+  unchecked: t('not yet run'),
 };
 
 const cheapestOf = ({ choices }: Quote): Quote['choices'][number] | undefined =>
@@ -68,14 +69,21 @@ const ShortPreview = ({ line: { testOrder, state } }: { line: TestOrderLine }) =
     dispatch(previewOpened(true));
   };
   return (
-    <Press role="button" aria-label={`${testOrder.name}: into the preview`} onPress={open}>
+    <Press
+      role="button"
+      aria-label={t('{testOrder}: into the preview', { testOrder: testOrder.name })}
+      onPress={open}
+    >
       <View style={style.row}>
         <View style={style.words}>
           <Text style={style.name}>{testOrder.name}</Text>
           <Text style={style.note}>
             {cheapest
-              ? `${cheapest.name}, ${countFigure(quoted?.choices.length ?? 0, 'choice')}`
-              : 'no choice: the order cannot be placed'}
+              ? t('{cheapest}, {count, plural, one {# choice} other {# choices}}', {
+                  cheapest: cheapest.name,
+                  count: quoted?.choices.length ?? 0,
+                })
+              : t('no choice: the order cannot be placed')}
           </Text>
           <Text style={state === 'broken' ? style.fault : state === 'kept' ? style.sound : style.note}>
             {STATE[state]}
@@ -90,10 +98,10 @@ const ShortPreview = ({ line: { testOrder, state } }: { line: TestOrderLine }) =
 };
 
 const GRAVITY_WORDS: Record<Gravity, (count: number) => string> = {
-  stops: (count) => `${count} ${count === 1 ? 'keeps' : 'keep'} customers from buying`,
-  leaks: (count) => `${count} ${count === 1 ? 'loses' : 'lose'} money`,
-  odd: (count) => `${count} ${count === 1 ? 'is' : 'are'} odd`,
-  data: (count) => `${count} ${count === 1 ? 'lacks' : 'lack'} product data`,
+  stops: (count) => t('{count} {count, plural, one {keeps} other {keep}} customers from buying', { count }),
+  leaks: (count) => t('{count} {count, plural, one {loses} other {lose}} money', { count }),
+  odd: (count) => t('{count} {count, plural, one {is} other {are}} odd', { count }),
+  data: (count) => t('{count} {count, plural, one {lacks} other {lack}} product data', { count }),
 };
 
 const Problems = () => {
@@ -110,11 +118,11 @@ const Problems = () => {
   const vast = problems.filter(({ problem }) => problem.isVast).length;
   return (
     <View>
-      <Section title="Problems" />
+      <Section title={t('Problems')} />
       {!isDone && !audit.stopped && audit.fault === null ? (
-        <Text style={style.none}>Looking for problems …</Text>
+        <Text style={style.none}>{t('Looking for problems …')}</Text>
       ) : null}
-      {isDone && problems.length === 0 ? <Text style={style.none}>No problems found.</Text> : null}
+      {isDone && problems.length === 0 ? <Text style={style.none}>{t('No problems found.')}</Text> : null}
       {counts.map(({ gravity, count }) => (
         <Text
           key={gravity}
@@ -123,10 +131,10 @@ const Problems = () => {
           {GRAVITY_WORDS[gravity](count)}
         </Text>
       ))}
-      {vast > 0 ? <Text style={style.line}>{`${vast} only in very large orders`}</Text> : null}
+      {vast > 0 ? <Text style={style.line}>{t('{vast} only in very large orders', { vast })}</Text> : null}
       {problems.length > 0 ? (
         <TextAction
-          label="Look at the problems"
+          label={t('Look at the problems')}
           style={{ alignSelf: 'flex-start', marginLeft: -4 }}
           onPress={() => router.navigate({ pathname: '/check', params: { part: 'problems' } })}
         />
@@ -144,10 +152,10 @@ const Changes = () => {
   const changes = useAppSelector((state) => selectDraftChanges(state, names));
   return (
     <View>
-      <Section title="What the draft changes" />
-      {changes === null ? <Text style={style.none}>Nothing is published yet.</Text> : null}
+      <Section title={t('What the draft changes')} />
+      {changes === null ? <Text style={style.none}>{t('Nothing is published yet.')}</Text> : null}
       {changes?.length === 0 ? (
-        <Text style={style.none}>Nothing: the draft matches the live edition.</Text>
+        <Text style={style.none}>{t('Nothing: the draft matches the live edition.')}</Text>
       ) : null}
       {changes?.slice(0, MOST_CHANGES).map(({ text }) => (
         <Text key={text} style={style.line}>
@@ -157,8 +165,8 @@ const Changes = () => {
       <TextAction
         label={
           changes && changes.length > MOST_CHANGES
-            ? `All ${changes.length} changes, and publishing`
-            : 'Go to publishing'
+            ? t('All {count} changes, and publishing', { count: changes.length })
+            : t('Go to publishing')
         }
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={() => router.navigate({ pathname: '/check', params: { part: 'publish' } })}
@@ -173,9 +181,9 @@ export const CheckSummary = () => {
   const lines = useAppSelector(selectTestOrderLines).filter(({ testOrder }) => testOrder.pinned);
   return (
     <View>
-      <Section title="Pinned test orders" />
+      <Section title={t('Pinned test orders')} />
       {lines.length === 0 ? (
-        <Text style={style.none}>Pin a test order under Check to have it in sight here.</Text>
+        <Text style={style.none}>{t('Pin a test order under Check to have it in sight here.')}</Text>
       ) : null}
       {lines.map((line) => (
         <ShortPreview key={line.testOrder.id} line={line} />

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Edition } from '../../../core/formats/edition.ts';
 import { localMoment } from '../../../core/time/local-moment.ts';
 import { momentText } from '../../parts/dates.ts';
@@ -11,7 +12,7 @@ import { usePlaceNames } from '../../places/use-place-names.ts';
 import { edit } from '../../state/draft.ts';
 import { selectTestOrders } from '../../state/selectors.ts';
 import { selectEditions } from '../../state/served.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -39,7 +40,7 @@ const Compared = ({ edition, others }: { edition: Edition; others: readonly Edit
   const earlier = others.filter(({ number }) => number < edition.number).at(-1) ?? others[0];
   const [against, setAgainst] = useState(earlier?.number ?? 0);
   const other = others.find(({ number }) => number === against);
-  if (!other) return <Text style={style.note}>There is no other edition to compare it with.</Text>;
+  if (!other) return <Text style={style.note}>{t('There is no other edition to compare it with.')}</Text>;
   const [before, after] = other.number < edition.number ? [other, edition] : [edition, other];
   const changes = changesBetween(before, after, names);
   return (
@@ -48,15 +49,18 @@ const Compared = ({ edition, others }: { edition: Edition; others: readonly Edit
         {others.map(({ number }) => (
           <TextAction
             key={number}
-            label={`Against ${number}`}
+            label={t('Against {number}', { number })}
             disabled={number === against}
             onPress={() => setAgainst(number)}
           />
         ))}
       </Actions>
       <Text style={style.note}>
-        From edition {before.number} to edition {after.number}:{' '}
-        {changes.length === 0 ? 'nothing changed.' : ''}
+        {t('From edition {from} to edition {to}: {changes}', {
+          from: before.number,
+          to: after.number,
+          changes: changes.length === 0 ? t('nothing changed.') : '',
+        })}
       </Text>
       {changes.slice(0, MOST_SHOWN).map((text, at) => (
         <Text key={at} style={style.change}>
@@ -64,7 +68,7 @@ const Compared = ({ edition, others }: { edition: Edition; others: readonly Edit
         </Text>
       ))}
       {changes.length > MOST_SHOWN ? (
-        <Text style={style.note}>and {changes.length - MOST_SHOWN} more</Text>
+        <Text style={style.note}>{t('and {count} more', { count: changes.length - MOST_SHOWN })}</Text>
       ) : null}
     </View>
   );
@@ -89,21 +93,25 @@ const EditionItem = ({ edition, isOpen, onPress }: ItemProps) => {
   const goBack = (): void => {
     const { number, book, catalogue } = edition;
     const shop = { book, catalogue, testOrders, ...(accepted ? { accepted } : {}) };
-    dispatch(edit('replaceShop', shop, `Back to edition ${number}`));
-    dispatch(messageShown({ text: `The draft is edition ${number} again.`, undo: true }));
+    dispatch(edit('replaceShop', shop, t('Back to edition {number}', { number })));
+    dispatch(undoMessage(t('The draft is edition {number} again.', { number })));
   };
   return (
     <View style={style.item} role="listitem">
       <Press role="button" aria-expanded={isOpen} onPress={onPress}>
         <View style={style.row}>
           <Text style={style.name}>
-            Edition {edition.number}
-            {edition.number === newest ? ', live' : ''}
+            {t('Edition {number}{state}', {
+              number: edition.number,
+              state: edition.number === newest ? t(', live') : '',
+            })}
           </Text>
           <Text>{edition.note}</Text>
           <Text style={style.note}>
             {momentText(date, time)}
-            {edition.despite === undefined ? '' : ` · published anyway: ${edition.despite}`}
+            {edition.despite === undefined
+              ? ''
+              : t(' · published anyway: {despite}', { despite: edition.despite })}
           </Text>
         </View>
       </Press>
@@ -111,9 +119,9 @@ const EditionItem = ({ edition, isOpen, onPress }: ItemProps) => {
         <View style={style.panel}>
           <Compared edition={edition} others={editions.filter(({ number }) => number !== edition.number)} />
           <Actions>
-            <TextAction label="Make it the draft again" onPress={() => goBack()} />
+            <TextAction label={t('Make it the draft again')} onPress={() => goBack()} />
             <TextAction
-              label="Save for a quote service"
+              label={t('Save for a quote service')}
               onPress={() => void saveEdition(edition, testOrders)}
             />
           </Actions>
@@ -130,8 +138,8 @@ export const EditionList = () => {
   if (editions.length === 0) return null;
   return (
     <View>
-      <Section title="Editions" />
-      <View role="list" aria-label="Editions">
+      <Section title={t('Editions')} />
+      <View role="list" aria-label={t('Editions')}>
         {[...editions].reverse().map((edition) => (
           <EditionItem
             key={edition.number}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { HelperText } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { AskedValue } from '../../../core/repair/repair.ts';
 import { askedLabel } from '../../../core/repair/repair-words.ts';
 import { measureFigure, type DisplayFormat } from '../../../core/words/figure.ts';
@@ -9,7 +10,7 @@ import { readMeasure, readMoney, readSize } from '../../fields/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit } from '../../state/draft.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
@@ -19,8 +20,8 @@ const styles = {
 } as const;
 
 const EXAMPLES: Partial<Record<AskedValue['reads'], string>> = {
-  weight: '1.2 kg',
-  size: '30 x 20 x 15 cm',
+  weight: t('1.2 kg'),
+  size: t('30 x 20 x 15 cm'),
   money: '12.50',
 };
 
@@ -32,7 +33,7 @@ const readerOf = (reads: AskedValue['reads'], display: DisplayFormat): ((text: s
 /** The value as it is now: 'now 450 kg'. */
 const nowWords = ({ now, reads }: AskedValue, display: DisplayFormat): string | undefined => {
   if (now === undefined || reads === 'size') return EXAMPLES[reads];
-  return `now ${measureFigure(reads === 'money' ? 'subtotal' : reads, now, display)}`;
+  return t('now {figure}', { figure: measureFigure(reads === 'money' ? 'subtotal' : reads, now, display) });
 };
 
 /** The field for the one value that mends a problem. */
@@ -51,7 +52,7 @@ export const MendField = ({ asked }: { asked: AskedValue }) => {
     setFault(null);
     setText('');
     dispatch(edit('repair', { changes: asked.give(read.value) }, label));
-    dispatch(messageShown({ text: `${label}: saved.`, undo: true }));
+    dispatch(undoMessage(t('{label}: saved.', { label })));
   };
   return (
     <View>
@@ -66,8 +67,8 @@ export const MendField = ({ asked }: { asked: AskedValue }) => {
           />
         </View>
         <TextAction
-          label="Save"
-          accessibilityLabel={`Save: ${label}`}
+          label={t('Save')}
+          accessibilityLabel={t('Save: {label}', { label })}
           disabled={text.trim() === ''}
           onPress={give}
         />

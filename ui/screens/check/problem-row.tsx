@@ -2,13 +2,14 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Problem } from '../../../core/model/problem.ts';
 import { askedValue } from '../../../core/repair/asked-value.ts';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit } from '../../state/draft.ts';
-import { previewOpened, messageShown, testOrderChosen } from '../../state/session.ts';
+import { previewOpened, undoMessage, testOrderChosen } from '../../state/session.ts';
 import { selectCompiled, selectTestOrders } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -42,27 +43,25 @@ const AcceptForm = ({ line, onDone }: { line: ProblemLine; onDone: () => void })
   const [why, setWhy] = useState('');
   const accept = (): void => {
     const accepted = { ...line.acceptance, note: why.trim() };
-    dispatch(edit('acceptProblem', { accepted }, 'Accept a problem'));
-    dispatch(
-      messageShown({ text: 'Accepted. It comes back when its rules change or it reaches more.', undo: true }),
-    );
+    dispatch(edit('acceptProblem', { accepted }, t('Accept a problem')));
+    dispatch(undoMessage(t('Accepted. It comes back when its rules change or it reaches more.')));
     onDone();
   };
   return (
     <View style={{ gap: 8 }}>
       <TextLine
         autoFocus
-        label="Why it is intended"
-        placeholder="Larger orders are asked for by telephone"
+        label={t('Why it is intended')}
+        placeholder={t('Larger orders are asked for by telephone')}
         value={why}
         onChange={setWhy}
         onSubmit={why.trim() === '' ? undefined : accept}
       />
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Button mode="outlined" disabled={why.trim() === ''} onPress={accept}>
-          Accept it
+          {t('Accept it')}
         </Button>
-        <TextAction label="Cancel" onPress={onDone} />
+        <TextAction label={t('Cancel')} onPress={onDone} />
       </View>
     </View>
   );
@@ -75,29 +74,37 @@ const ProblemActions = ({ line, onAccept }: { line: ProblemLine; onAccept: () =>
   const { example } = problem;
   const show = (): void => {
     if (!example) return;
-    const testOrder = { name: `Shows: ${problem.text}`.slice(0, 120), request: example, expects: [] };
+    const testOrder = {
+      name: t('Shows: {problem}', { problem: problem.text }).slice(0, 120),
+      request: example,
+      expects: [],
+    };
     dispatch((act, getState) => {
-      act(edit('addTestOrder', { testOrder }, 'New test order from a problem'));
+      act(edit('addTestOrder', { testOrder }, t('New test order from a problem')));
       act(testOrderChosen(selectTestOrders(getState()).at(-1)?.id ?? null));
       act(previewOpened(true));
-      act(messageShown({ text: 'The order is in the preview, kept as a test order.', undo: true }));
+      act(undoMessage(t('The order is in the preview, kept as a test order.')));
     });
   };
   return (
     <Actions>
-      {example ? <TextAction label="Show an order" onPress={show} /> : null}
+      {example ? <TextAction label={t('Show an order')} onPress={show} /> : null}
       {rules.map(({ name, link }, at) =>
         link ? (
-          <TextAction key={`${name}-${at}`} label={`To ${name}`} onPress={() => router.navigate(link)} />
+          <TextAction
+            key={`${name}-${at}`}
+            label={t('To {name}', { name })}
+            onPress={() => router.navigate(link)}
+          />
         ) : null,
       )}
       {accepted ? (
         <TextAction
-          label="Take the acceptance back"
-          onPress={() => dispatch(edit('takeBackAcceptance', acceptance, 'No longer accepted'))}
+          label={t('Take the acceptance back')}
+          onPress={() => dispatch(edit('takeBackAcceptance', acceptance, t('No longer accepted')))}
         />
       ) : (
-        <TextAction label="This is intended: accept it" onPress={onAccept} />
+        <TextAction label={t('This is intended: accept it')} onPress={onAccept} />
       )}
     </Actions>
   );
@@ -106,7 +113,7 @@ const ProblemActions = ({ line, onAccept }: { line: ProblemLine; onAccept: () =>
 const Repairs = ({ problem }: { problem: Problem }) => {
   const style = useStyles(styles);
   const repairs = useRepairs(problem);
-  if (repairs === null) return <Text style={style.note}>Trying ways to fix it …</Text>;
+  if (repairs === null) return <Text style={style.note}>{t('Trying ways to fix it …')}</Text>;
   return <RepairList repairs={repairs} />;
 };
 
@@ -125,9 +132,11 @@ export const ProblemRow = ({ line, isOpen, onPress }: Props) => {
       <Press role="button" aria-expanded={isOpen} onPress={onPress}>
         <View style={style.row}>
           <Text style={[style.text, accepted ? style.accepted : null]}>{problem.text}</Text>
-          {newSince === null ? null : <Text style={style.fresh}>New since edition {newSince}</Text>}
+          {newSince === null ? null : (
+            <Text style={style.fresh}>{t('New since edition {newSince}', { newSince })}</Text>
+          )}
           {problem.reach ? <Text style={style.note}>{problem.reach}</Text> : null}
-          {accepted ? <Text style={style.note}>Accepted: {accepted.note}</Text> : null}
+          {accepted ? <Text style={style.note}>{t('Accepted: {note}', { note: accepted.note })}</Text> : null}
         </View>
       </Press>
       {asked && (isOpen || asked.now === undefined) ? <MendField asked={asked} /> : null}

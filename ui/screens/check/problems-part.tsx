@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { Progress } from '../../parts/progress.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useToday } from '../../time/use-today.ts';
@@ -34,10 +35,10 @@ const styles = (inks: Inks) => ({
 });
 
 const TITLES: Record<Gravity, { title: string; means: string }> = {
-  stops: { title: 'Stops', means: 'a customer cannot buy' },
-  leaks: { title: 'Leaks', means: 'money is lost' },
-  odd: { title: 'Odd', means: 'probably not meant' },
-  data: { title: 'Data', means: 'something is missing' },
+  stops: { title: t('Stops'), means: t('a customer cannot buy') },
+  leaks: { title: t('Leaks'), means: t('money is lost') },
+  odd: { title: t('Odd'), means: t('probably not meant') },
+  data: { title: t('Data'), means: t('something is missing') },
 };
 
 const Running = ({ run }: { run: AuditRun }) => {
@@ -46,16 +47,16 @@ const Running = ({ run }: { run: AuditRun }) => {
     return (
       <View style={style.run}>
         <Text style={[style.note, style.grave]} role="alert">
-          The search for problems failed: {run.fault}
+          {t('The search for problems failed: {fault}', { fault: run.fault })}
         </Text>
-        <TextAction label="Try again" onPress={run.again} />
+        <TextAction label={t('Try again')} onPress={run.again} />
       </View>
     );
   if (run.stopped) {
     return (
       <View style={style.run}>
-        <Text style={style.aside}>Stopped. The list is as it was before your last change.</Text>
-        <TextAction label="Look again" onPress={run.again} />
+        <Text style={style.aside}>{t('Stopped. The list is as it was before your last change.')}</Text>
+        <TextAction label={t('Look again')} onPress={run.again} />
       </View>
     );
   }
@@ -64,12 +65,12 @@ const Running = ({ run }: { run: AuditRun }) => {
   return (
     <View style={style.run}>
       <Text style={style.aside}>
-        Looking for problems: {place}, {done + 1} of {all}
+        {t('Looking for problems: {place}, {count} of {all}', { place, count: done + 1, all })}
       </Text>
       <View style={style.bar}>
-        <Progress label="How far the search for problems is" share={done / all} />
+        <Progress label={t('How far the search for problems is')} share={done / all} />
       </View>
-      <TextAction label="Stop" onPress={run.stop} />
+      <TextAction label={t('Stop')} onPress={run.stop} />
     </View>
   );
 };
@@ -124,7 +125,7 @@ export const ProblemsPart = () => {
     <View>
       <Running run={run} />
       {isAudited && lines.length === 0 ? (
-        <Text style={style.note}>No problems: every kind of order was checked.</Text>
+        <Text style={style.note}>{t('No problems: every kind of order was checked.')}</Text>
       ) : null}
       {GRAVITY_ORDER.map((gravity) => (
         <Group
@@ -135,14 +136,14 @@ export const ProblemsPart = () => {
         />
       ))}
       <Group
-        title="Very large orders"
-        means="a thousand units and more"
+        title={t('Very large orders')}
+        means={t('a thousand units and more')}
         grave={false}
         lines={open.filter(({ problem }) => problem.isVast)}
       />
       <Group
-        title="Accepted"
-        means="until the rules change"
+        title={t('Accepted')}
+        means={t('until the rules change')}
         grave={false}
         lines={lines.filter(({ accepted }) => accepted)}
       />

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { nextEdition } from '../../../core/formats/edition.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
@@ -33,15 +34,15 @@ interface Standing {
 
 /** Why the draft cannot be published yet, and what would help; null where it can. */
 const waitsFor = ({ isRead, isChecked, changes, isNoted, isReasoned }: Standing): string | null => {
-  if (!isRead) return 'The editions and orders of this shop are still being read.';
+  if (!isRead) return t('The editions and orders of this shop are still being read.');
   if (!isChecked)
-    return 'The draft is being checked: its test orders are run, and it is searched for problems.';
-  if (changes === 0) return 'The draft is the live edition; there is nothing to publish.';
+    return t('The draft is being checked: its test orders are run, and it is searched for problems.');
+  if (changes === 0) return t('The draft is the live edition; there is nothing to publish.');
   const lacking = [
-    ...(isNoted ? [] : ['a note for this edition']),
-    ...(isReasoned ? [] : ['a reason for publishing anyway']),
+    ...(isNoted ? [] : [t('a note for this edition')]),
+    ...(isReasoned ? [] : [t('a reason for publishing anyway')]),
   ];
-  return lacking.length === 0 ? null : `To publish, write ${lacking.join(' and ')}.`;
+  return lacking.length === 0 ? null : t('To publish, write {list}.', { list: lacking.join(' and ') });
 };
 
 /** What stands against publishing, each with the way to it. */
@@ -55,7 +56,7 @@ const Obstacles = () => {
         <View style={style.obstacle} key={part} role="alert">
           <Text style={style.fault}>{text}</Text>
           <TextAction
-            label={part === 'testOrders' ? 'Go to test orders' : 'Go to problems'}
+            label={part === 'testOrders' ? t('Go to test orders') : t('Go to problems')}
             onPress={() =>
               router.navigate({ pathname: '/check', params: part === 'testOrders' ? {} : { part } })
             }
@@ -93,7 +94,7 @@ export const PublishForm = ({ changes }: { changes: number }) => {
       ...(obstacles.length > 0 ? { despite: why.trim() } : {}),
     });
     dispatch(editionPublished(edition));
-    dispatch(messageShown({ text: `Edition ${edition.number} is live.`, undo: false }));
+    dispatch(messageShown({ text: t('Edition {number} is live.', { number: edition.number }), undo: false }));
     setWords('');
     setWhy('');
   };
@@ -101,13 +102,13 @@ export const PublishForm = ({ changes }: { changes: number }) => {
     <View style={style.all}>
       <Obstacles />
       <TextLine
-        label="A note for this edition"
-        placeholder="What changes, and why"
+        label={t('A note for this edition')}
+        placeholder={t('What changes, and why')}
         value={words}
         onChange={setWords}
       />
       {obstacles.length > 0 ? (
-        <TextLine label="Reason for publishing anyway" value={why} onChange={setWhy} />
+        <TextLine label={t('Reason for publishing anyway')} value={why} onChange={setWhy} />
       ) : null}
       <Button
         mode="contained"
@@ -115,10 +116,10 @@ export const PublishForm = ({ changes }: { changes: number }) => {
         disabled={waits !== null}
         onPress={publish}
       >
-        Publish the draft
+        {t('Publish the draft')}
       </Button>
       <Text style={style.note} aria-live="polite">
-        {waits ?? 'Customers get it from then on. You can go back at any time.'}
+        {waits ?? t('Customers get it from then on. You can go back at any time.')}
       </Text>
     </View>
   );

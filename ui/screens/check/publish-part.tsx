@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { TestOrderChange } from '../../../core/publish/test-order-changes.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { LinkPress } from '../../parts/link-press.tsx';
 import { Press } from '../../parts/press.tsx';
 import { Progress } from '../../parts/progress.tsx';
@@ -44,7 +44,7 @@ const styles = (inks: Inks) => ({
 const Changes = ({ lines }: { lines: readonly ChangeLine[] }) => {
   const style = useStyles(styles);
   return (
-    <View role="list" aria-label="What the draft changes">
+    <View role="list" aria-label={t('What the draft changes')}>
       {lines.slice(0, MOST_SHOWN).map(({ text, link }, at) => (
         <View role="listitem" key={at}>
           {link ? (
@@ -57,7 +57,7 @@ const Changes = ({ lines }: { lines: readonly ChangeLine[] }) => {
         </View>
       ))}
       {lines.length > MOST_SHOWN ? (
-        <Text style={style.quiet}>and {lines.length - MOST_SHOWN} more</Text>
+        <Text style={style.quiet}>{t('and {count} more', { count: lines.length - MOST_SHOWN })}</Text>
       ) : null}
     </View>
   );
@@ -67,9 +67,9 @@ const TestOrders = ({ testOrders }: { testOrders: readonly TestOrderChange[] }) 
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const { decimals } = useAppSelector(selectDisplayFormat);
-  if (testOrders.length === 0) return <Text style={style.quiet}>No test order changes.</Text>;
+  if (testOrders.length === 0) return <Text style={style.quiet}>{t('No test order changes.')}</Text>;
   return (
-    <View role="list" aria-label="Test orders that change">
+    <View role="list" aria-label={t('Test orders that change')}>
       {testOrders.map((testOrder) => (
         <View role="listitem" key={testOrder.id}>
           <Press role="button" onPress={() => dispatch(testOrderChosen(testOrder.id))}>
@@ -97,13 +97,18 @@ export const PublishPart = () => {
     <View>
       <Text style={style.note}>
         {live
-          ? `Edition ${live.number} is live: ${live.note} The draft changes ${countFigure(changes?.length ?? 0, 'thing')}.`
-          : 'Nothing is published yet: the shopfront shows the draft. What is published is an edition: numbered, and never changed. The first is edition 1.'}
+          ? t(
+              'Edition {number} is live: {note} The draft changes {count, plural, one {# thing} other {# things}}.',
+              { number: live.number, note: live.note, count: changes?.length ?? 0 },
+            )
+          : t(
+              'Nothing is published yet: the shopfront shows the draft. What is published is an edition: numbered, and never changed. The first is edition 1.',
+            )}
       </Text>
       {changes && changes.length > 0 ? <Changes lines={changes} /> : null}
       {live && changes && changes.length > 0 ? (
         <>
-          <Section title="Who is affected" />
+          <Section title={t('Who is affected')} />
           {compared ? (
             <>
               <TestOrders testOrders={compared.testOrders} />
@@ -113,13 +118,13 @@ export const PublishPart = () => {
             </>
           ) : (
             <View>
-              <Text style={style.quiet}>Pricing the test orders and past orders with both …</Text>
-              <Progress label="Pricing past orders again" share={share} />
+              <Text style={style.quiet}>{t('Pricing the test orders and past orders with both …')}</Text>
+              <Progress label={t('Pricing past orders again')} share={share} />
             </View>
           )}
         </>
       ) : null}
-      <Section title="Publish" />
+      <Section title={t('Publish')} />
       <PublishForm changes={live ? (changes?.length ?? 0) : 1} />
       <EditionList />
     </View>

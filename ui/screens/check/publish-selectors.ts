@@ -1,4 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
+import { t } from '../../../core/translate/translate.ts';
 import { differences, type Change } from '../../../core/publish/differences.ts';
 import type { PlaceNames } from '../../../core/place/region-phrase.ts';
 import type { Edition } from '../../../core/formats/edition.ts';
@@ -39,14 +40,23 @@ export const selectObstacles = createSelector(
     const standing = problems.filter(({ problem, accepted }) => problem.gravity === 'stops' && !accepted);
     const stops = standing.length;
     const vast = standing.filter(({ problem }) => problem.isVast).length;
-    const inLarge = vast === 0 ? '' : `, ${vast} of them only in very large orders`;
+    const inLarge = vast === 0 ? '' : t(', {vast} of them only in very large orders', { vast });
     const since = standing.filter(({ newSince }) => newSince !== null);
-    const fresh = since.length === 0 ? '' : `, ${since.length} new since edition ${since[0]?.newSince ?? ''}`;
+    const fresh =
+      since.length === 0
+        ? ''
+        : t(', {count} new since edition {newSince}', {
+            count: since.length,
+            newSince: since[0]?.newSince ?? '',
+          });
     return [
       ...(broken > 0
         ? [
             {
-              text: `${broken} ${broken === 1 ? 'test order is' : 'test orders are'} not as expected.`,
+              text: t(
+                '{broken} {broken, plural, one {test order is} other {test orders are}} not as expected.',
+                { broken },
+              ),
               part: 'testOrders' as const,
             },
           ]
@@ -54,7 +64,10 @@ export const selectObstacles = createSelector(
       ...(stops > 0
         ? [
             {
-              text: `${stops} ${stops === 1 ? 'problem keeps' : 'problems keep'} customers from buying${inLarge}${fresh}.`,
+              text: t(
+                '{stops} {stops, plural, one {problem keeps} other {problems keep}} customers from buying{inLarge}{fresh}.',
+                { stops, inLarge, fresh },
+              ),
               part: 'problems' as const,
             },
           ]

@@ -1,12 +1,12 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { TestOrderChange } from '../../../core/publish/test-order-changes.ts';
 import type { TriedRepair } from '../../../core/repair/tried-repairs.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { repairLabel } from '../../../core/repair/repair-words.ts';
 import { Press } from '../../parts/press.tsx';
 import { edit } from '../../state/draft.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -32,17 +32,27 @@ const styles = (inks: Inks) => ({
 const MOST_NAMED = 2;
 
 const effectWords = (testOrders: readonly TestOrderChange[], decimals: number): string => {
-  if (testOrders.length === 0) return 'No test order changes.';
+  if (testOrders.length === 0) return t('No test order changes.');
   const named = testOrders
     .slice(0, MOST_NAMED)
     .map((testOrder) => `${testOrder.name}: ${changeWords(testOrder, decimals)}`)
     .join('. ');
   const more = testOrders.length - MOST_NAMED;
-  return more > 0 ? `${named}. And ${countFigure(more, 'more test order')}.` : `${named}.`;
+  return more > 0
+    ? t('{names}. And {more, plural, one {# more test order} other {# more test orders}}.', {
+        names: named,
+        more,
+      })
+    : `${named}.`;
 };
 
 const alsoWords = (count: number): string =>
-  count > 0 ? ` ${countFigure(count, 'other problem')} ${count === 1 ? 'goes' : 'go'} with it.` : '';
+  count > 0
+    ? t(
+        ' {count, plural, one {# other problem} other {# other problems}} {count, plural, one {goes} other {go}} with it.',
+        { count },
+      )
+    : '';
 
 /** The repairs of a problem that were found to work, each with what it would change for the test orders. */
 export const RepairList = ({ repairs }: { repairs: readonly TriedRepair[] }) => {
@@ -51,13 +61,13 @@ export const RepairList = ({ repairs }: { repairs: readonly TriedRepair[] }) => 
   const { decimals } = useAppSelector(selectDisplayFormat);
   if (repairs.length === 0) return null;
   return (
-    <View style={style.list} role="list" aria-label="Ways to fix it">
-      <Text style={style.head}>Ways to fix it</Text>
+    <View style={style.list} role="list" aria-label={t('Ways to fix it')}>
+      <Text style={style.head}>{t('Ways to fix it')}</Text>
       {repairs.map(({ repair, testOrders, alsoGone }) => {
         const label = repairLabel(repair);
         const mend = (): void => {
           dispatch(edit('repair', { changes: repair.changes }, label));
-          dispatch(messageShown({ text: `Done: ${label}.`, undo: true }));
+          dispatch(undoMessage(t('Done: {label}.', { label })));
         };
         return (
           <View key={label} style={style.repair} role="listitem">

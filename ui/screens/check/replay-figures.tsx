@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Rect } from 'react-native-svg';
+import { t } from '../../../core/translate/translate.ts';
 import type { Bucket, Replay } from '../../../core/replay/replay.ts';
-import { countFigure, moneyFigure } from '../../../core/words/figure.ts';
+import { moneyFigure } from '../../../core/words/figure.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -27,10 +28,38 @@ const styles = (inks: Inks) => ({
 /** A span of changes in few words: '+2.00 to +4.99', 'the same'. */
 const bucketWords = ({ from, to }: Bucket, decimals: number): string => {
   const signed = (amount: number): string => `${amount > 0 ? '+' : ''}${moneyFigure(amount, decimals)}`;
-  if (from === 0) return 'the same';
-  if (to === null) return `${signed(from ?? 0)} or more`;
-  return from === null ? `${signed(to - 1)} or less` : `${signed(from)} to ${signed(to - 1)}`;
+  if (from === 0) return t('the same');
+  if (to === null) return t('{amount} or more', { amount: signed(from ?? 0) });
+  return from === null
+    ? t('{amount} or less', { amount: signed(to - 1) })
+    : t('{from} to {to}', { from: signed(from), to: signed(to - 1) });
 };
+
+/** What the orders would be charged in all, beside what they were. */
+const sumsWords = ({ sums, orders }: Replay, isNewest: boolean, decimals: number): string => {
+  const charges = { orders, now: moneyFigure(sums.now, decimals), was: moneyFigure(sums.was, decimals) };
+  const words = isNewest
+    ? t(
+        'Of the newest {orders, plural, one {# past order} other {# past orders}} the charges come to {now} in place of {was}',
+        charges,
+      )
+    : t(
+        'Of {orders, plural, one {# past order} other {# past orders}} the charges come to {now} in place of {was}',
+        charges,
+      );
+  if (sums.costed === 0) return `${words}.`;
+  const cost = { amount: moneyFigure(sums.cost, decimals), costed: sums.costed };
+  return `${words}; ${t('carriers took {amount} for {costed} of them', cost)}.`;
+};
+
+/** How many orders could not be bought as they were, or not at all. */
+const goneWords = ({ gone, stranded }: Replay): string =>
+  stranded === 0
+    ? t('{gone, plural, one {# order} other {# orders}} would lose the choice that was taken.', { gone })
+    : t(
+        '{gone, plural, one {# order} other {# orders}} would lose the choice that was taken, {stranded} would have none at all.',
+        { gone, stranded },
+      );
 
 /** By how much past orders would cost more or less, as bars, with the sums under them. */
 export const ReplayFigures = ({
@@ -46,13 +75,11 @@ export const ReplayFigures = ({
   const style = useStyles(styles);
   const inks = useInks();
   const { decimals } = useAppSelector(selectDisplayFormat);
-  const money = (amount: number): string => moneyFigure(amount, decimals);
   const filled = replay.changes.filter(({ count }) => count > 0);
   const most = Math.max(1, ...filled.map(({ count }) => count));
-  const { sums } = replay;
   return (
-    <View role="group" aria-label="Past orders" style={style.all}>
-      <Text style={style.title}>Past orders, by how much their charge would change</Text>
+    <View role="group" aria-label={t('Past orders')} style={style.all}>
+      <Text style={style.title}>{t('Past orders, by how much their charge would change')}</Text>
       {filled.map((bucket) => (
         <View style={style.row} key={String(bucket.from)}>
           <Text style={style.name}>{bucketWords(bucket, decimals)}</Text>
@@ -68,25 +95,17 @@ export const ReplayFigures = ({
           <Text style={style.count}>{bucket.count}</Text>
         </View>
       ))}
-      <Text style={style.note}>
-        Of {older > 0 ? 'the newest ' : ''}
-        {countFigure(replay.orders, 'past order')} the charges come to {money(sums.now)} in place of{' '}
-        {money(sums.was)}
-        {sums.costed > 0 ? `; carriers took ${money(sums.cost)} for ${sums.costed} of them` : ''}.
-      </Text>
+      <Text style={style.note}>{sumsWords(replay, older > 0, decimals)}</Text>
       {older > 0 ? (
         <TextAction
           style={style.action}
-          label={`Price all ${countFigure(replay.orders + older, 'order')}`}
+          label={t('Price all {count, plural, one {# order} other {# orders}}', {
+            count: replay.orders + older,
+          })}
           onPress={onAll}
         />
       ) : null}
-      {replay.gone > 0 ? (
-        <Text style={[style.note, { color: inks.rubric }]}>
-          {countFigure(replay.gone, 'order')} would lose the choice that was taken
-          {replay.stranded > 0 ? `, ${replay.stranded} would have none at all` : ''}.
-        </Text>
-      ) : null}
+      {replay.gone > 0 ? <Text style={[style.note, { color: inks.rubric }]}>{goneWords(replay)}</Text> : null}
     </View>
   );
 };

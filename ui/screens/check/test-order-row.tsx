@@ -1,11 +1,12 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { Check } from '../../parts/check.tsx';
 import { NameField, WordsField } from '../../fields/kind-fields.tsx';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
-import { previewOpened, messageShown } from '../../state/session.ts';
+import { previewOpened, undoMessage } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note } from '../../theme/text.ts';
@@ -46,10 +47,10 @@ const styles = (inks: Inks) => ({
 });
 
 const WORDS: Record<TestOrderLine['state'], string> = {
-  kept: 'as expected',
-  broken: 'not as expected',
-  empty: 'expects nothing',
-  unchecked: 'not run yet',
+  kept: t('as expected'),
+  broken: t('not as expected'),
+  empty: t('expects nothing'),
+  unchecked: t('not run yet'),
 };
 
 const Panel = ({ line: { testOrder, expects, at, count } }: { line: PlacedLine }) => {
@@ -57,44 +58,47 @@ const Panel = ({ line: { testOrder, expects, at, count } }: { line: PlacedLine }
   const dispatch = useAppDispatch();
   const { id, name, pinned = false, group = '' } = testOrder;
   const remove = (): void => {
-    dispatch(edit('removeTestOrder', { id }, `Remove test order ${name}`));
-    dispatch(messageShown({ text: `Removed the test order “${name}”.`, undo: true }));
+    dispatch(edit('removeTestOrder', { id }, t('Remove test order {name}', { name })));
+    dispatch(undoMessage(t('Removed the test order “{name}”.', { name })));
   };
-  const move = (by: number): void => void dispatch(edit('moveTestOrder', { id, by }, `Move ${name}`));
+  const move = (by: number): void =>
+    void dispatch(edit('moveTestOrder', { id, by }, t('Move {name}', { name })));
   return (
     <View style={style.panel}>
       <NameField
-        label="Test order"
+        label={t('Test order')}
         prose
         value={name}
         onChange={(next, visit) =>
-          dispatch(edit('renameTestOrder', { id, name: next }, `${name}: name`, visit))
+          dispatch(edit('renameTestOrder', { id, name: next }, t('{name}: name', { name }), visit))
         }
       />
       <WordsField
-        label="Stands under the heading"
+        label={t('Stands under the heading')}
         prose
-        placeholder="none"
+        placeholder={t('none')}
         value={group}
         most={120}
         onChange={(next, visit) =>
-          dispatch(edit('placeTestOrder', { id, group: next.trim() }, `${name}: heading`, visit))
+          dispatch(edit('placeTestOrder', { id, group: next.trim() }, t('{name}: heading', { name }), visit))
         }
       />
       <Check
-        label="Pinned: first under its heading"
+        label={t('Pinned: first under its heading')}
         on={pinned}
-        onPress={() => dispatch(edit('placeTestOrder', { id, pinned: !pinned }, `${name}: pinned`))}
+        onPress={() =>
+          dispatch(edit('placeTestOrder', { id, pinned: !pinned }, t('{name}: pinned', { name })))
+        }
       />
       <Text style={style.note}>
         {expects.length === 0
-          ? 'It expects nothing yet. In its preview, point at what is right.'
-          : `Expects: ${expects.join('; ')}.`}
+          ? t('It expects nothing yet. In its preview, point at what is right.')
+          : t('Expects: {list}.', { list: expects.join('; ') })}
       </Text>
       <Actions>
-        <TextAction label="Show its preview" onPress={() => dispatch(previewOpened(true))} />
+        <TextAction label={t('Show its preview')} onPress={() => dispatch(previewOpened(true))} />
         <MoveActions at={at} count={count} onMove={move} />
-        <TextAction label="Remove the test order" onPress={remove} />
+        <TextAction label={t('Remove the test order')} onPress={remove} />
       </Actions>
     </View>
   );
@@ -112,7 +116,7 @@ export const TestOrderRow = ({ line, isOpen, onPress }: Props) => {
           <View style={style.words}>
             <Text style={style.name}>
               {testOrder.name}
-              {testOrder.pinned ? <Text style={style.note}> · pinned</Text> : null}
+              {testOrder.pinned ? <Text style={style.note}>{t(' · pinned')}</Text> : null}
             </Text>
             {broken.map((sentence) => (
               <Text key={sentence} style={style.fault}>

@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { readTestOrdersFile, writeTestOrdersFile } from '../../../core/check/test-orders-file.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { fileName, openFile, saveFile } from '../../files/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
-import { messageShown, testOrderChosen } from '../../state/session.ts';
+import { undoMessage, testOrderChosen } from '../../state/session.ts';
 import { selectTestOrders } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
@@ -27,12 +27,14 @@ const styles = (inks: Inks) => ({
 
 const countsWords = ({ all, broken, empty }: ReturnType<typeof selectTestOrderCounts>): string => {
   if (all === 0)
-    return 'A test order is a saved order with what it should give. Keep one from the preview, then point at what is right.';
+    return t(
+      'A test order is a saved order with what it should give. Keep one from the preview, then point at what is right.',
+    );
   const kept = all - broken - empty;
   return [
-    `${kept} of ${countFigure(all, 'test order')} as expected`,
-    ...(broken > 0 ? [`${broken} not as expected`] : []),
-    ...(empty > 0 ? [`${empty} that expect nothing`] : []),
+    t('{kept} of {all, plural, one {# test order} other {# test orders}} as expected', { kept, all }),
+    ...(broken > 0 ? [t('{broken} not as expected', { broken })] : []),
+    ...(empty > 0 ? [t('{empty} that expect nothing', { empty })] : []),
   ].join(', ');
 };
 
@@ -48,29 +50,39 @@ const TestOrderFiles = () => {
     if (!file) return;
     const read = file.text === null ? null : readTestOrdersFile(file.text);
     if (!read?.ok) {
-      setFaults(read ? read.faults.map(locatedSentence) : [`${file.name} is larger than 200 MB.`]);
+      setFaults(
+        read ? read.faults.map(locatedSentence) : [t('{file} is larger than 200 MB.', { file: file.name })],
+      );
       return;
     }
     setFaults([]);
-    dispatch(edit('takeTestOrders', { testOrders: read.value }, `Test orders: imported ${file.name}`));
     dispatch(
-      messageShown({
-        text: `Imported ${countFigure(read.value.length, 'test order')} from ${file.name}.`,
-        undo: true,
-      }),
+      edit(
+        'takeTestOrders',
+        { testOrders: read.value },
+        t('Test orders: imported {file}', { file: file.name }),
+      ),
+    );
+    dispatch(
+      undoMessage(
+        t('Imported {count, plural, one {# test order} other {# test orders}} from {file}.', {
+          count: read.value.length,
+          file: file.name,
+        }),
+      ),
     );
   };
   return (
     <>
       <Actions>
         <TextAction
-          label="Save the test orders"
+          label={t('Save the test orders')}
           disabled={testOrders.length === 0}
           onPress={() =>
             saveFile(fileName(store.name, 'test-orders', dayNow(store)), writeTestOrdersFile(testOrders))
           }
         />
-        <TextAction label="Open test orders" onPress={() => void open()} />
+        <TextAction label={t('Open test orders')} onPress={() => void open()} />
       </Actions>
       {faults.length > 0 ? (
         <View role="alert">
@@ -79,7 +91,7 @@ const TestOrderFiles = () => {
               {fault}
             </Text>
           ))}
-          <Text style={style.note}>Nothing was imported.</Text>
+          <Text style={style.note}>{t('Nothing was imported.')}</Text>
         </View>
       ) : null}
     </>
@@ -109,7 +121,7 @@ export const TestOrdersPart = () => {
               {name}
             </Text>
           )}
-          <View role="list" aria-label={name === '' ? 'Test orders' : `Test orders: ${name}`}>
+          <View role="list" aria-label={name === '' ? t('Test orders') : t('Test orders: {name}', { name })}>
             {lines.map((line) => (
               <TestOrderRow
                 key={line.testOrder.id}

@@ -3,6 +3,7 @@ import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { z } from 'zod';
+import { t } from '../../../core/translate/translate.ts';
 import type { Good } from '../../../core/model/good.ts';
 import { nameSchema, tokenSchema } from '../../../core/model/unit.ts';
 import type { DisplayFormat } from '../../../core/words/figure.ts';
@@ -38,11 +39,12 @@ const schemaOf = (display: DisplayFormat, taken: ReadonlyMap<string, Good>) =>
       const say = (path: keyof Values, message: string): void =>
         context.addIssue({ code: 'custom', path: [path], message });
       if (!nameSchema.safeParse(values.name).success)
-        say('name', 'A name is needed, of at most 120 characters.');
+        say('name', t('A name is needed, of at most 120 characters.'));
       const sku = values.sku.trim();
       if (!tokenSchema.safeParse(sku).success)
-        say('sku', 'A stock number is needed, of at most 120 characters.');
-      if (taken.has(sku)) say('sku', `${taken.get(sku)?.name} has this number.`);
+        say('sku', t('A stock number is needed, of at most 120 characters.'));
+      const name = taken.get(sku)?.name;
+      if (name !== undefined) say('sku', t('{name} has this number.', { name }));
       for (const [field, read] of Object.entries(readersOf(display))) {
         const result = read(values[field as 'price' | 'weight' | 'size']);
         if (!result.ok) say(field as keyof Values, result.text);
@@ -50,11 +52,11 @@ const schemaOf = (display: DisplayFormat, taken: ReadonlyMap<string, Good>) =>
     });
 
 const FIELDS: readonly [keyof Values, string, string, number][] = [
-  ['name', 'Name of the new product', 'Terracotta saucer', 260],
-  ['sku', 'Its stock number', 'saucer-18', 160],
-  ['price', 'Its price', '12.50', 110],
-  ['weight', 'Its weight', 'optional', 110],
-  ['size', 'Its size', 'optional', 180],
+  ['name', t('Name of the new product'), t('Terracotta saucer'), 260],
+  ['sku', t('Its stock number'), 'saucer-18', 160],
+  ['price', t('Its price'), '12.50', 110],
+  ['weight', t('Its weight'), 'optional', 110],
+  ['size', t('Its size'), 'optional', 180],
 ];
 
 /** A new good; what is not known yet of its weight and size is marked until it is. */
@@ -80,11 +82,11 @@ export const AddGood = ({ onDone }: { onDone: () => void }) => {
       ...(weight.ok && weight.value !== undefined ? { weight: weight.value } : {}),
       ...(size.ok && size.value ? { size: size.value } : {}),
     };
-    dispatch(edit('addGood', { good }, `New product ${name}`));
+    dispatch(edit('addGood', { good }, t('New product {name}', { name })));
     onDone();
   });
   return (
-    <View style={{ gap: 10, paddingVertical: 12 }} role="group" aria-label="New product">
+    <View style={{ gap: 10, paddingVertical: 12 }} role="group" aria-label={t('New product')}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         {FIELDS.map(([name, label, placeholder, width]) => (
           <FormField
@@ -102,9 +104,9 @@ export const AddGood = ({ onDone }: { onDone: () => void }) => {
       </View>
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Button mode="outlined" onPress={() => void submit()}>
-          Add the product
+          {t('Add the product')}
         </Button>
-        <TextAction label="Cancel" onPress={onDone} />
+        <TextAction label={t('Cancel')} onPress={onDone} />
       </View>
     </View>
   );

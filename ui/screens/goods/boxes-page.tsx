@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { CARRIERS } from '../../../carriers/directory.ts';
 import type { Box } from '../../../core/model/pack.ts';
 import {
@@ -53,11 +54,15 @@ const phraseOf = ({ inside, maxWeight, tare, cost, carrierBox }: Box, display: D
   [
     sizeFigure(inside, display.units),
     volumeFigure(inside.length * inside.width * inside.height, display.units),
-    `up to ${weightFigure(maxWeight, display.units)}`,
-    `weighs ${weightFigure(tare, display.units)}`,
-    ...(cost === undefined ? [] : [`costs ${moneyFigure(cost, display.decimals)}`]),
+    t('up to {weight}', { weight: weightFigure(maxWeight, display.units) }),
+    t('weighs {weight}', { weight: weightFigure(tare, display.units) }),
+    ...(cost === undefined ? [] : [t('costs {amount}', { amount: moneyFigure(cost, display.decimals) })]),
     ...(carrierBox
-      ? [`one price at ${CARRIERS.find(({ id }) => id === carrierBox.carrier)?.name ?? carrierBox.carrier}`]
+      ? [
+          t('one price at {carrier}', {
+            carrier: CARRIERS.find(({ id }) => id === carrierBox.carrier)?.name ?? carrierBox.carrier,
+          }),
+        ]
       : []),
   ].join(' · ');
 
@@ -71,13 +76,13 @@ const AddBoxes = () => {
         'addBox',
         {
           box: {
-            name: 'New box',
+            name: t('New box'),
             inside: { length: 300, width: 200, height: 150 },
             maxWeight: 20_000,
             tare: 150,
           },
         },
-        'New box',
+        t('New box'),
       ),
     );
   const offered = CARRIERS.flatMap((carrier) =>
@@ -88,17 +93,17 @@ const AddBoxes = () => {
   );
   return (
     <Actions style={style.actions}>
-      <TextAction label="Add a box" onPress={add} />
+      <TextAction label={t('Add a box')} onPress={add} />
       {offered.map(({ carrier, code, name, inside, maxWeight }) => (
         <TextAction
           key={`${carrier}${code}`}
-          label={`Add ${name}`}
+          label={t('Add {name}', { name })}
           onPress={() =>
             dispatch(
               edit(
                 'addBox',
                 { box: { name, inside, maxWeight, tare: 0, carrierBox: { carrier, code } } },
-                `New box, ${name}`,
+                t('New box, {name}', { name }),
               ),
             )
           }
@@ -119,14 +124,15 @@ const BoxesPage = ({ open }: { open: string | null }) => {
     router.navigate({ pathname: '/goods', params: { panel: 'boxes', ...(box ? { box } : {}) } });
   return (
     <Page>
-      <PageHead title="Boxes" back={{ name: 'Products', onPress: () => router.navigate('/goods') }} />
+      <PageHead title={t('Boxes')} back={{ name: t('Products'), onPress: () => router.navigate('/goods') }} />
       {boxes.length === 0 ? (
         <Text style={style.none}>
-          What products are packed into. With boxes, orders are fitted in 3D, so that carriers are asked about
-          the parcels you will hand them.
+          {t(
+            'What products are packed into. With boxes, orders are fitted in 3D, so that carriers are asked about the parcels you will hand them.',
+          )}
         </Text>
       ) : null}
-      <View role="list" aria-label="Boxes">
+      <View role="list" aria-label={t('Boxes')}>
         {boxes.map((box) => (
           <View style={style.item} role="listitem" key={box.id}>
             <Press
@@ -141,7 +147,7 @@ const BoxesPage = ({ open }: { open: string | null }) => {
                     box={box.inside}
                     cuboids={[]}
                     scale={scale}
-                    label={`${box.name}, to scale`}
+                    label={t('{box}, to scale', { box: box.name })}
                   />
                 </View>
                 <View style={style.words}>

@@ -1,3 +1,4 @@
+import { t } from '../../../core/translate/translate.ts';
 import type { Good } from '../../../core/model/good.ts';
 import { DraftField } from '../../fields/draft-field.tsx';
 import { edit } from '../../state/draft.ts';
@@ -22,7 +23,7 @@ export const CellField = ({ good, column, onNext, onLeave }: Props) => {
       autoFocus
       right={column !== 'name'}
       prose={column === 'name'}
-      label={`${TITLES[column]} of ${good.name}`}
+      label={t('{figure} of {good}', { figure: TITLES[column], good: good.name })}
       text={cellText(good, column, display)}
       read={readCellText(column, display, cellText(good, column, display))}
       onChange={(changes, visit) =>

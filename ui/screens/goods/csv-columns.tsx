@@ -8,6 +8,7 @@ import {
   type GoodsColumn,
   type Mapped,
 } from '../../../core/formats/goods-columns.ts';
+import { t } from '../../../core/translate/translate.ts';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { Chooser } from '../../parts/chooser.tsx';
@@ -41,7 +42,7 @@ const styles = (inks: Inks) => ({
 
 const NOTHING = 'nothing';
 const OPTIONS = [
-  { id: NOTHING, name: 'Do not import', note: '' },
+  { id: NOTHING, name: t('Do not import'), note: '' },
   ...GOODS_COLUMNS.map(({ column, name }) => ({ id: column, name, note: '' })),
 ];
 const SAMPLES = 3;
@@ -67,9 +68,9 @@ export const CsvColumns = ({ rows, mapped, onChange }: Props) => {
     set(at, { column, ...(unit ? { unit } : {}) });
   };
   return (
-    <View role="list" aria-label="Columns of the file">
+    <View role="list" aria-label={t('Columns of the file')}>
       {mapped.map(({ column, unit }, at) => {
-        const heading = (rows[0]?.[at] ?? '').trim() || `Column ${at + 1}`;
+        const heading = (rows[0]?.[at] ?? '').trim() || t('Column {count}', { count: at + 1 });
         const units = unitsOf(column);
         return (
           <View key={at} role="listitem" style={style.item}>
@@ -82,8 +83,8 @@ export const CsvColumns = ({ rows, mapped, onChange }: Props) => {
             <View style={style.chooser}>
               <Chooser
                 hideLabel
-                label={`“${heading}” is`}
-                chosen={column === null ? 'Do not import' : COLUMN_NAMES[column]}
+                label={t('“{heading}” is', { heading })}
+                chosen={column === null ? t('Do not import') : COLUMN_NAMES[column]}
                 options={OPTIONS}
                 onChoose={(id) => choose(at, id)}
               />
@@ -92,7 +93,7 @@ export const CsvColumns = ({ rows, mapped, onChange }: Props) => {
               {units.length > 0 && unit ? (
                 <Segments
                   hideLabel
-                  label={`Unit of “${heading}”`}
+                  label={t('Unit of “{heading}”', { heading })}
                   width={units.length * 58}
                   value={unit}
                   onChange={(next) => set(at, { column, unit: next })}

@@ -1,20 +1,21 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { placeless } from '../../../core/formats/list-format.ts';
 import { markOfCells } from '../../../core/formats/mark-of-cells.ts';
 import { readGoodsTable, type TableTaking } from '../../../core/formats/goods-table.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import { guessColumns } from '../../../core/formats/goods-columns.ts';
 import { goodsDifference } from '../../../core/goods/difference.ts';
-import { countFigure } from '../../../core/words/figure.ts';
+import { importSoundLabel, withLeftOut } from '../../list-import/import-words.ts';
 import { Page } from '../../page/page.tsx';
 import { decimalMark } from '../../fields/readers.ts';
 import { Section } from '../../parts/section.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { PageHead } from '../../page/page-head.tsx';
 import { edit } from '../../state/draft.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { selectBook, selectCatalogue, selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -65,52 +66,51 @@ export const CsvPage = ({ name, parsed, onDone }: Props) => {
   const { rows, mapped, setMapped, taking, setTaking, table, difference } = useTable(parsed);
   const changes = difference.added.length + difference.changed.length + difference.removed.length;
   const take = (): void => {
-    dispatch(edit('replaceGoods', { goods: table.goods }, `Imported ${name}`));
-    const left = table.faulty > 0 ? ` ${countFigure(table.faulty, 'row')} not imported.` : '';
-    dispatch(
-      messageShown({ text: `Imported ${countFigure(table.sound, 'row')} from ${name}.${left}`, undo: true }),
-    );
+    dispatch(edit('replaceGoods', { goods: table.goods }, t('Imported {name}', { name })));
+    const text = t('Imported {sound, plural, one {# row} other {# rows}} from {name}.', {
+      sound: table.sound,
+      name,
+    });
+    dispatch(undoMessage(withLeftOut(text, table.faulty)));
     onDone();
   };
   return (
     <Page>
-      <PageHead title={name} back={{ name: 'Products', onPress: onDone }} />
-      <Section title="Its columns" />
+      <PageHead title={name} back={{ name: t('Products'), onPress: onDone }} />
+      <Section title={t('Its columns')} />
       <CsvColumns rows={rows} mapped={mapped} onChange={setMapped} />
       <View style={style.row}>
         <Segments
-          label="An empty cell"
+          label={t('An empty cell')}
           width={280}
           value={taking.empty}
           onChange={(empty) => setTaking({ ...taking, empty })}
           options={[
-            { value: 'leaves', label: 'changes nothing' },
-            { value: 'clears', label: 'clears the value' },
+            { value: 'leaves', label: t('changes nothing') },
+            { value: 'clears', label: t('clears the value') },
           ]}
         />
       </View>
       <View style={style.row}>
         <Segments
-          label="Products not in the file"
+          label={t('Products not in the file')}
           width={280}
           value={taking.others}
           onChange={(others) => setTaking({ ...taking, others })}
           options={[
-            { value: 'kept', label: 'stay as they are' },
-            { value: 'removed', label: 'are removed' },
+            { value: 'kept', label: t('stay as they are') },
+            { value: 'removed', label: t('are removed') },
           ]}
         />
       </View>
-      <Section title="What would change" />
+      <Section title={t('What would change')} />
       <CsvReview table={table} difference={difference} />
-      {changes === 0 ? <Text style={style.note}>Nothing would change.</Text> : null}
+      {changes === 0 ? <Text style={style.note}>{t('Nothing would change.')}</Text> : null}
       <View style={style.buttons}>
         <Button mode="contained" disabled={changes === 0} onPress={take}>
-          {table.faulty > 0
-            ? `Import ${countFigure(table.sound, 'row')} without faults`
-            : 'Import into the draft'}
+          {table.faulty > 0 ? importSoundLabel(table.sound) : t('Import into the draft')}
         </Button>
-        <TextAction label="Cancel" onPress={onDone} />
+        <TextAction label={t('Cancel')} onPress={onDone} />
       </View>
     </Page>
   );

@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { GoodsTable } from '../../../core/formats/goods-table.ts';
 import type { GoodsDifference } from '../../../core/goods/difference.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
 import { ChangedItem, MoreItems } from '../../list-import/changed-item.tsx';
 import { Sum } from '../../parts/sum.tsx';
@@ -29,7 +29,9 @@ const Faults = ({ table }: { table: GoodsTable }) => {
   return (
     <View role="alert">
       <Text style={style.head}>
-        {table.faulty > 0 ? `${countFigure(table.faulty, 'row')} not imported` : 'What is wrong'}
+        {table.faulty > 0
+          ? t('{faulty, plural, one {# row} other {# rows}} not imported', { faulty: table.faulty })
+          : t('What is wrong')}
       </Text>
       {table.faults.slice(0, MOST_LINES).map((fault, at) => (
         <Text key={`${fault.path}-${at}`} style={style.fault}>
@@ -60,19 +62,19 @@ export const CsvReview = ({ table, difference }: Props) => {
   const style = useStyles(styles);
   const { added, removed, changed } = difference;
   return (
-    <View style={style.all} role="region" aria-label="What would change">
+    <View style={style.all} role="region" aria-label={t('What would change')}>
       <View style={style.sums}>
-        <Sum count={table.sound} what="rows understood" />
-        <Sum count={table.faulty} what="rows with a fault" />
-        <Sum count={added.length} what="new products" />
+        <Sum count={table.sound} what={t('rows understood')} />
+        <Sum count={table.faulty} what={t('rows with a fault')} />
+        <Sum count={added.length} what={t('new products')} />
         <Sum count={changed.length} what="changed" />
         <Sum count={removed.length} what="gone" />
       </View>
       <Faults table={table} />
-      <Named title="New" names={added.map(nameOf)} />
-      <Named title="Gone" names={removed.map(nameOf)} />
-      {changed.length > 0 ? <Text style={style.head}>Changed</Text> : null}
-      <View role="list" aria-label="Changed">
+      <Named title={t('New')} names={added.map(nameOf)} />
+      <Named title={t('Gone')} names={removed.map(nameOf)} />
+      {changed.length > 0 ? <Text style={style.head}>{t('Changed')}</Text> : null}
+      <View role="list" aria-label={t('Changed')}>
         {changed.slice(0, MOST_LINES).map(({ sku, name, fields }) => (
           <ChangedItem key={sku} name={name} fields={fields} />
         ))}

@@ -1,14 +1,14 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Good } from '../../../core/model/good.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
 import { OptionalMoneyField, WordsField } from '../../fields/kind-fields.tsx';
 import { DraftField, type Read } from '../../fields/draft-field.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { selectGoods, selectDisplayFormat, selectTestOrders } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
@@ -49,8 +49,8 @@ const GroupField = ({ good }: { good: Good }) => {
   const { groups } = useBookParts('groups');
   if (groups.length === 0) return null;
   return (
-    <View style={style.flags} role="group" aria-label="Handling groups">
-      <Text style={style.over}>Handling groups</Text>
+    <View style={style.flags} role="group" aria-label={t('Handling groups')}>
+      <Text style={style.over}>{t('Handling groups')}</Text>
       {groups.map(({ id, name }) => {
         const isIn = good.groupIds?.includes(id) ?? false;
         return (
@@ -59,7 +59,13 @@ const GroupField = ({ good }: { good: Good }) => {
             label={name}
             on={isIn}
             onPress={() =>
-              dispatch(edit('setInGroup', { skus: [good.sku], id, isIn: !isIn }, `${good.name}: groups`))
+              dispatch(
+                edit(
+                  'setInGroup',
+                  { skus: [good.sku], id, isIn: !isIn },
+                  t('{good}: groups', { good: good.name }),
+                ),
+              )
             }
           />
         );
@@ -75,19 +81,22 @@ const SkuField = ({ good, onRenumbered }: Pick<Props, 'good' | 'onRenumbered'>) 
   const goods = useAppSelector(selectGoods);
   const read = (text: string): Read<string> => {
     const sku = text.trim();
-    if (sku === '' || sku.length > 120) return { ok: false, text: 'A stock number has 1 to 120 characters.' };
-    if (sku !== good.sku && goods.has(sku))
-      return { ok: false, text: `${goods.get(sku)?.name} has this number.` };
+    if (sku === '' || sku.length > 120)
+      return { ok: false, text: t('A stock number has 1 to 120 characters.') };
+    const name = sku === good.sku ? undefined : goods.get(sku)?.name;
+    if (name !== undefined) return { ok: false, text: t('{name} has this number.', { name }) };
     return { ok: true, value: sku };
   };
   return (
     <DraftField
       style={style.sku}
-      label="Stock number"
+      label={t('Stock number')}
       text={good.sku}
       read={read}
       onChange={(to, visit) => {
-        dispatch(edit('renumberGood', { sku: good.sku, to }, `${good.name}: stock number`, visit));
+        dispatch(
+          edit('renumberGood', { sku: good.sku, to }, t('{good}: stock number', { good: good.name }), visit),
+        );
         onRenumbered(to);
       }}
     />
@@ -95,9 +104,9 @@ const SkuField = ({ good, onRenumbered }: Pick<Props, 'good' | 'onRenumbered'>) 
 };
 
 const FLAGS = [
-  ['chargeFree', 'Ships free; still counts towards limits'],
-  ['packsAlone', 'Packs alone'],
-  ['keepUpright', 'Keep upright'],
+  ['chargeFree', t('Ships free; still counts towards limits')],
+  ['packsAlone', t('Packs alone')],
+  ['keepUpright', t('Keep upright')],
 ] as const;
 
 const Travels = ({ good, change }: { good: Good; change: Change }) => {
@@ -118,38 +127,47 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
         <OptionalMoneyField
           right
           style={style.field}
-          label="Own price for sending"
-          placeholder="none"
+          label={t('Own price for sending')}
+          placeholder={t('none')}
           value={good.shippingPrice}
-          onChange={(shippingPrice, visit) => change({ shippingPrice }, 'price for sending', visit)}
+          onChange={(shippingPrice, visit) => change({ shippingPrice }, t('price for sending'), visit)}
         />
         <OptionalMoneyField
           style={style.field}
-          label="Extra fee per order line"
-          placeholder="none"
+          label={t('Extra fee per order line')}
+          placeholder={t('none')}
           value={good.onceFee}
           onChange={(onceFee, visit) => change({ onceFee }, 'fee', visit)}
         />
         <GroupField good={good} />
         <WordsField
           style={style.field}
-          label="HS code"
+          label={t('HS code')}
           value={good.hsCode ?? ''}
           most={20}
-          onChange={(code, visit) => change({ hsCode: code.trim() || undefined }, 'HS code', visit)}
+          onChange={(code, visit) => change({ hsCode: code.trim() || undefined }, t('HS code'), visit)}
         />
         <WordsField
           style={style.field}
-          label="Made in"
+          label={t('Made in')}
           prose
           value={good.madeIn ?? ''}
           most={60}
-          onChange={(place, visit) => change({ madeIn: place.trim() || undefined }, 'made in', visit)}
+          onChange={(place, visit) => change({ madeIn: place.trim() || undefined }, t('made in'), visit)}
         />
       </View>
     </>
   );
 };
+
+/** That a product is gone, and what cannot be used without it. */
+const removedWords = (good: string, naming: number): string =>
+  naming === 0
+    ? t('Removed {good}.', { good })
+    : t(
+        'Removed {good}. {naming, plural, one {# test order} other {# test orders}} named it and cannot be used now.',
+        { good, naming },
+      );
 
 /** All that is known of one good. */
 export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
@@ -160,9 +178,8 @@ export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
   const change = useChange(good);
   const naming = testOrders.filter(({ request }) => request.lines.some(({ sku }) => sku === good.sku)).length;
   const remove = (): void => {
-    dispatch(edit('removeGoods', { skus: [good.sku] }, `Remove ${good.name}`));
-    const broken = naming > 0 ? ` ${countFigure(naming, 'test order')} named it and cannot be used now.` : '';
-    dispatch(messageShown({ text: `Removed ${good.name}.${broken}`, undo: true }));
+    dispatch(edit('removeGoods', { skus: [good.sku] }, t('Remove {good}', { good: good.name })));
+    dispatch(undoMessage(removedWords(good.name, naming)));
     onGone();
   };
   return (
@@ -177,7 +194,7 @@ export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
             prose={column === 'name'}
             style={column === 'name' ? style.wide : style.field}
             label={TITLES[column]}
-            placeholder={column === 'name' ? undefined : 'not known'}
+            placeholder={column === 'name' ? undefined : t('not known')}
             text={cellText(good, column, display)}
             read={readCellText(column, display, cellText(good, column, display))}
             onChange={(changes, visit) => change(changes, TITLES[column].toLowerCase(), visit)}
@@ -187,22 +204,24 @@ export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
       <View style={style.row}>
         <SkuField good={good} onRenumbered={onRenumbered} />
         <Segments
-          label="Kind of product"
+          label={t('Kind of product')}
           width={220}
           value={good.fulfilment}
           onChange={(fulfilment) => change({ fulfilment }, 'fulfilment')}
           options={[
-            { value: 'physical', label: 'physical' },
-            { value: 'digital', label: 'digital' },
+            { value: 'physical', label: t('physical') },
+            { value: 'digital', label: t('digital') },
           ]}
         />
       </View>
       {good.fulfilment === 'physical' ? <Travels good={good} change={change} /> : null}
       <View style={style.row}>
         <Text style={[style.note, { alignSelf: 'center' }]}>
-          {naming === 0 ? 'In no test order.' : `In ${countFigure(naming, 'test order')}.`}
+          {naming === 0
+            ? t('In no test order.')
+            : t('In {naming, plural, one {# test order} other {# test orders}}.', { naming })}
         </Text>
-        <TextAction label={`Remove ${good.name}`} onPress={remove} />
+        <TextAction label={t('Remove {good}', { good: good.name })} onPress={remove} />
       </View>
     </View>
   );

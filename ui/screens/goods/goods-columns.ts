@@ -1,3 +1,4 @@
+import { t } from '../../../core/translate/translate.ts';
 import { gapsOf } from '../../../core/goods/gaps.ts';
 import { goodFigure, sizeFigure } from '../../../core/goods/difference.ts';
 import type { Good } from '../../../core/model/good.ts';
@@ -10,10 +11,10 @@ export const COLUMNS = ['name', 'price', 'weight', 'size'] as const;
 export type Column = (typeof COLUMNS)[number];
 
 export const TITLES: Record<Column, string> = {
-  name: 'Product',
-  price: 'Price',
-  weight: 'Weight',
-  size: 'Size',
+  name: t('Product'),
+  price: t('Price'),
+  weight: t('Weight'),
+  size: t('Size'),
 };
 
 /** What a cell shows: its figure, or that it is missing. */
@@ -23,7 +24,7 @@ export const cellWords = (
   display: DisplayFormat,
 ): { text: string; missing: boolean } => {
   const isGap = (column === 'weight' || column === 'size') && gapsOf(good).includes(column);
-  if (isGap) return { text: 'missing', missing: true };
+  if (isGap) return { text: t('missing'), missing: true };
   return { text: goodFigure(good, column, display) || '–', missing: false };
 };
 
@@ -39,7 +40,7 @@ const readWeight =
   (display: DisplayFormat) =>
   (text: string): Read<number> => {
     const read = readMeasure('weight', display)(text);
-    return read.ok && read.value > 100_000_000 ? { ok: false, text: 'At most 100,000 kg.' } : read;
+    return read.ok && read.value > 100_000_000 ? { ok: false, text: t('At most 100,000 kg.') } : read;
   };
 
 /** A bare figure typed over one with a unit has that unit: 600 over '12 g' is grams. */

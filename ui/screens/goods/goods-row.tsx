@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Good } from '../../../core/model/good.ts';
 import type { DisplayFormat } from '../../../core/words/figure.ts';
 import { TickBox } from '../../parts/check.tsx';
@@ -98,7 +99,7 @@ const Cell = ({
             <Text style={style.sku}>
               {'   '}
               {good.sku}
-              {good.fulfilment === 'digital' ? ', digital' : ''}
+              {good.fulfilment === 'digital' ? t(', digital') : ''}
             </Text>
           </Text>
         ) : (
@@ -121,7 +122,7 @@ export const GoodsRow = memo(function GoodsRow(props: Props) {
         <Press
           role="checkbox"
           aria-checked={chosen}
-          aria-label={`Choose ${good.name}`}
+          aria-label={t('Choose {good}', { good: good.name })}
           onPress={(event) =>
             presses.onToggle(
               good.sku,
@@ -141,7 +142,7 @@ export const GoodsRow = memo(function GoodsRow(props: Props) {
         <Press
           role="button"
           aria-expanded={open}
-          aria-label={`All of ${good.name}`}
+          aria-label={t('All of {good}', { good: good.name })}
           onPress={() => presses.onOpen(good.sku)}
         >
           <View style={style.more}>

@@ -2,6 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { lazy, useCallback, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Good } from '../../../core/model/good.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import type { GoodsView } from '../../../core/goods/sort.ts';
@@ -74,7 +75,7 @@ const GoodBeside = ({ good, onOpen }: { good: Good; onOpen: (sku: string) => voi
           icon="close"
           size={20}
           style={style.close}
-          accessibilityLabel={`Close ${good.name}`}
+          accessibilityLabel={t('Close {good}', { good: good.name })}
           onPress={() => onOpen(good.sku)}
         />
         <ColumnWidth value="phone">
@@ -93,12 +94,12 @@ const GroupShown = ({ id }: { id: string | null }) => {
   if (!group) return null;
   return (
     <View style={style.group} role="status">
-      <Text>Only products in {group.name}</Text>
+      <Text>{t('Only products in {group}', { group: group.name })}</Text>
       <TextAction
-        label="To the group"
+        label={t('To the group')}
         onPress={() => router.navigate({ pathname: '/goods', params: { panel: 'groups', group: group.id } })}
       />
-      <TextAction label="Show all products" onPress={() => router.navigate('/goods')} />
+      <TextAction label={t('Show all products')} onPress={() => router.navigate('/goods')} />
     </View>
   );
 };
@@ -114,12 +115,12 @@ const AllGoods = ({ only, groupId, open, onOpen, onCsv }: AllProps) => {
   const { chosen } = goods;
   return (
     <View style={isPhone ? style.phone : [style.wide, isBeside && opened ? style.full : null]}>
-      <PageHead title="Products" />
+      <PageHead title={t('Products')} />
       {goods.all.length === 0 && !adding ? (
         <View style={style.empty}>
-          <Text>Your products, with their weights and sizes.</Text>
-          <TextAction main label="Open a CSV or spreadsheet of products" onPress={onCsv} />
-          <TextAction label="Add a product" onPress={() => setAdding(true)} />
+          <Text>{t('Your products, with their weights and sizes.')}</Text>
+          <TextAction main label={t('Open a CSV or spreadsheet of products')} onPress={onCsv} />
+          <TextAction label={t('Add a product')} onPress={() => setAdding(true)} />
         </View>
       ) : (
         <GoodsTools goods={goods} onAdd={() => setAdding(true)} onOpenCsv={onCsv} />
@@ -152,7 +153,13 @@ const useGoodsFile = () => {
     const chosen = await chooseRows();
     if (!chosen) return;
     if (chosen.ok) setFile({ name: chosen.name, parsed: chosen });
-    else dispatch(messageShown({ text: `${chosen.name} was not read: ${chosen.why}`, undo: false }));
+    else
+      dispatch(
+        messageShown({
+          text: t('{chosen} was not read: {why}', { chosen: chosen.name, why: chosen.why }),
+          undo: false,
+        }),
+      );
   };
   return { file, openCsv: () => void open(), closeCsv: () => setFile(null) };
 };
@@ -187,7 +194,7 @@ export default function GoodsScreen() {
   if (isPhone && good) {
     return (
       <Page>
-        <PageHead title={good.name} back={{ name: 'Products', onPress: () => go(null) }} />
+        <PageHead title={good.name} back={{ name: t('Products'), onPress: () => go(null) }} />
         <GoodPanel good={good} onGone={() => go(null)} onRenumbered={go} />
       </Page>
     );

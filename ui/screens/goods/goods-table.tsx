@@ -1,6 +1,7 @@
 import { useCallback, useMemo, useRef } from 'react';
 import { FlatList, View, type ListRenderItem, type ViewProps } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Good } from '../../../core/model/good.ts';
 import type { GoodsOrder } from '../../../core/goods/sort.ts';
 import { TickBox } from '../../parts/check.tsx';
@@ -70,7 +71,7 @@ const Heading = ({ goods }: { goods: Goods }) => {
         <Press
           role="checkbox"
           aria-checked={isAll}
-          aria-label="Choose all that are shown"
+          aria-label={t('Choose all that are shown')}
           onPress={goods.toggleAll}
         >
           <View style={style.tick}>
@@ -91,7 +92,7 @@ const Heading = ({ goods }: { goods: Goods }) => {
           >
             <Press
               role="button"
-              aria-label={`Sort by ${TITLES[column].toLowerCase()}`}
+              aria-label={t('Sort by {name}', { name: TITLES[column].toLowerCase() })}
               onPress={() => goods.sortBy(ORDERS[column])}
             >
               <Text
@@ -108,7 +109,7 @@ const Heading = ({ goods }: { goods: Goods }) => {
           </View>
         );
       })}
-      <View style={style.more} role="columnheader" aria-label="More" />
+      <View style={style.more} role="columnheader" aria-label={t('More')} />
     </View>
   );
 };
@@ -189,11 +190,11 @@ export const GoodsTable = ({ goods, open, onOpen }: Props) => {
     <View
       style={style.all}
       role={isPhone ? 'list' : 'grid'}
-      aria-label="Products"
+      aria-label={t('Products')}
       {...(isPhone ? {} : asGrid)}
     >
       {isPhone ? null : <Heading goods={goods} />}
-      {goods.shown.length === 0 ? <Text style={style.none}>No product matches.</Text> : null}
+      {goods.shown.length === 0 ? <Text style={style.none}>{t('No product matches.')}</Text> : null}
       <FlatList
         ref={list}
         style={style.list}

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { countFigure } from '../../../core/words/figure.ts';
+import { t } from '../../../core/translate/translate.ts';
 import { fileName } from '../../files/files.ts';
 import { SaveList } from '../../parts/save-list.tsx';
 import { Segments } from '../../parts/segments.tsx';
@@ -48,44 +48,46 @@ export const GoodsTools = ({ goods, onAdd, onOpenCsv }: Props) => {
         <View style={isPhone ? style.across : style.find}>
           <TextLine
             hideLabel
-            label="Find products"
-            placeholder="Name or stock number"
+            label={t('Find products')}
+            placeholder={t('Name or stock number')}
             value={view.find}
             onChange={(find) => setView({ find })}
           />
         </View>
         <Segments
           hideLabel
-          label="Which products are listed"
+          label={t('Which products are listed')}
           width={isPhone ? 350 : 240}
           value={view.only}
           onChange={(only) => setView({ only })}
           options={[
-            { value: 'all', label: `all ${all.length}` },
-            { value: 'missing', label: `${missing} incomplete` },
+            { value: 'all', label: t('all {count}', { count: all.length }) },
+            { value: 'missing', label: t('{missing} incomplete', { missing }) },
           ]}
         />
         {shown.length === all.length ? null : (
-          <Text style={style.note}>{countFigure(shown.length, 'product')} shown</Text>
+          <Text style={style.note}>
+            {t('{count, plural, one {# product} other {# products}} shown', { count: shown.length })}
+          </Text>
         )}
       </View>
       <Actions>
-        <TextAction label="Add a product" onPress={onAdd} />
-        <TextAction label="Open a CSV or spreadsheet" onPress={onOpenCsv} />
+        <TextAction label={t('Add a product')} onPress={onAdd} />
+        <TextAction label={t('Open a CSV or spreadsheet')} onPress={onOpenCsv} />
         <SaveList
           name={(kind) => fileName(store.name, 'goods', dayNow(store), kind)}
-          sheet="Products"
+          sheet={t('Products')}
           columns={goodsSheet}
           items={catalogue.goods}
           cells={(good) => goodCells(good, display)}
         />
         <TextAction
-          label="Groups"
-          accessibilityLabel="Handling groups"
+          label={t('Groups')}
+          accessibilityLabel={t('Handling groups')}
           onPress={() => router.navigate({ pathname: '/goods', params: { panel: 'groups' } })}
         />
         <TextAction
-          label="Boxes"
+          label={t('Boxes')}
           onPress={() => router.navigate({ pathname: '/goods', params: { panel: 'boxes' } })}
         />
       </Actions>

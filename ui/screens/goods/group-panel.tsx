@@ -1,14 +1,14 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { AnyNoneSome, HandlingGroup } from '../../../core/model/good.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { Check } from '../../parts/check.tsx';
 import { NameField } from '../../fields/kind-fields.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { edit } from '../../state/draft.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
 import { Actions } from '../../parts/actions.tsx';
@@ -41,7 +41,7 @@ const Allowed = ({ title, labels, allowed, all, onChange }: AllowedProps) => (
     <Text>{title}</Text>
     <Segments<Carried>
       hideLabel
-      label={`${title}: all or some`}
+      label={t('{title}: all or some', { title })}
       value={typeof allowed === 'string' ? allowed : 'some'}
       onChange={(next) => onChange(next === 'some' ? all.map(({ id }) => id) : next)}
       options={[
@@ -69,22 +69,22 @@ const GoesBy = ({ group, onChange }: PartProps) => {
   return (
     <>
       <Allowed
-        title="Carried by"
-        labels={{ any: 'any service', some: 'some services', none: 'no service' }}
+        title={t('Carried by')}
+        labels={{ any: t('any service'), some: t('some services'), none: t('no service') }}
         allowed={group.shipping}
         all={services}
-        onChange={(shipping) => onChange({ shipping }, 'what carries it')}
+        onChange={(shipping) => onChange({ shipping }, t('what carries it'))}
       />
       <Allowed
-        title="Delivered in"
-        labels={{ any: 'every area', some: 'some areas', none: 'no area' }}
+        title={t('Delivered in')}
+        labels={{ any: t('every area'), some: t('some areas'), none: t('no area') }}
         allowed={group.delivery}
         all={areas}
-        onChange={(delivery) => onChange({ delivery }, 'local delivery')}
+        onChange={(delivery) => onChange({ delivery }, t('local delivery'))}
       />
       <Allowed
-        title="Collected at"
-        labels={{ any: 'every point', some: 'some points', none: 'no point' }}
+        title={t('Collected at')}
+        labels={{ any: t('every point'), some: t('some points'), none: t('no point') }}
         allowed={group.pickup}
         all={pickups}
         onChange={(pickup) => onChange({ pickup }, 'collecting')}
@@ -100,20 +100,20 @@ const GoesTo = ({ group: { onlyZones, neverZones }, onChange }: PartProps) => {
   const choose = (next: Goes, ids: string[]): void =>
     onChange(
       { onlyZones: next === 'only' ? ids : undefined, neverZones: next === 'never' ? ids : undefined },
-      'where it goes',
+      t('where it goes'),
     );
   return (
-    <View style={{ gap: 6 }} role="group" aria-label="Goes to">
-      <Text>Goes to</Text>
+    <View style={{ gap: 6 }} role="group" aria-label={t('Goes to')}>
+      <Text>{t('Goes to')}</Text>
       <Segments<Goes>
         hideLabel
-        label="Which zones it goes to"
+        label={t('Which zones it goes to')}
         value={goes}
         onChange={(next) => choose(next, next === 'only' ? zones.map(({ id }) => id) : [])}
         options={[
-          { value: 'every', label: 'every zone' },
-          { value: 'only', label: 'only some' },
-          { value: 'never', label: 'all except some' },
+          { value: 'every', label: t('every zone') },
+          { value: 'only', label: t('only some') },
+          { value: 'never', label: t('all except some') },
         ]}
       />
       {goes === 'every'
@@ -140,22 +140,26 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
   };
   const field = fieldsOf(group, set);
   const remove = (): void => {
-    dispatch(edit('removeGroup', { id }, `Remove ${name}`));
+    dispatch(edit('removeGroup', { id }, t('Remove {name}', { name })));
     dispatch(
-      messageShown({ text: `Removed ${name}. Its products, ${goods}, travel by anything now.`, undo: true }),
+      undoMessage(t('Removed {name}. Its products, {goods}, travel by anything now.', { name, goods })),
     );
   };
   return (
     <View style={{ gap: 16, paddingTop: 4, paddingBottom: 20 }}>
-      <NameField label="Handling group" prose {...field('name')} />
+      <NameField label={t('Handling group')} prose {...field('name')} />
       <GoesBy group={group} onChange={set} />
       <GoesTo group={group} onChange={set} />
       <Actions>
         <TextAction
-          label={goods === 0 ? 'Choose its products' : `See its ${countFigure(goods, 'product')}`}
+          label={
+            goods === 0
+              ? t('Choose its products')
+              : t('See its {goods, plural, one {# product} other {# products}}', { goods })
+          }
           onPress={() => router.navigate({ pathname: '/goods', params: goods === 0 ? {} : { in: id } })}
         />
-        <TextAction label="Remove the group" onPress={remove} />
+        <TextAction label={t('Remove the group')} onPress={remove} />
       </Actions>
     </View>
   );

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { countFigure } from '../../../core/words/figure.ts';
+import { t } from '../../../core/translate/translate.ts';
 import { groupPhrase } from '../../../core/words/group-phrase.ts';
 import { Page } from '../../page/page.tsx';
 import { Press } from '../../parts/press.tsx';
@@ -36,16 +36,17 @@ export const GroupsPage = ({ open }: { open: string | null }) => {
   return (
     <Page>
       <PageHead
-        title="Handling groups"
-        back={{ name: 'Products', onPress: () => router.navigate('/goods') }}
+        title={t('Handling groups')}
+        back={{ name: t('Products'), onPress: () => router.navigate('/goods') }}
       />
       {book.groups.length === 0 ? (
         <Text style={style.none}>
-          Products that travel alike: live plants that go to some zones only, long products that one service
-          carries.
+          {t(
+            'Products that travel alike: live plants that go to some zones only, long products that one service carries.',
+          )}
         </Text>
       ) : null}
-      <View role="list" aria-label="Handling groups">
+      <View role="list" aria-label={t('Handling groups')}>
         {book.groups.map((group) => (
           <View style={style.item} role="listitem" key={group.id}>
             <Press
@@ -56,7 +57,10 @@ export const GroupsPage = ({ open }: { open: string | null }) => {
               <View style={style.row}>
                 <Text style={style.name}>{group.name}</Text>
                 <Text style={style.note}>
-                  {countFigure(sizes.get(group.id) ?? 0, 'product')} · {groupPhrase(group, book)}
+                  {t('{count, plural, one {# product} other {# products}}', {
+                    count: sizes.get(group.id) ?? 0,
+                  })}{' '}
+                  · {groupPhrase(group, book)}
                 </Text>
               </View>
             </Press>
@@ -69,9 +73,9 @@ export const GroupsPage = ({ open }: { open: string | null }) => {
         ))}
       </View>
       <TextAction
-        label="Add a group"
+        label={t('Add a group')}
         style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
-        onPress={() => dispatch(edit('addGroup', { name: 'New group' }, 'New handling group'))}
+        onPress={() => dispatch(edit('addGroup', { name: t('New group') }, t('New handling group')))}
       />
     </Page>
   );

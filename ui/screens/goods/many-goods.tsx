@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, HelperText, Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Good } from '../../../core/model/good.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { Later } from '../../parts/later.tsx';
 import { RaiseForm } from '../../page/later-forms.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
 import { edit, visitBegan } from '../../state/draft.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { selectDisplayFormat } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
@@ -37,14 +37,14 @@ type Doing = 'price' | 'weight' | 'size' | 'kind' | 'group' | null;
 type Changes = Partial<Omit<Good, 'sku'>>;
 
 const KINDS: readonly [label: string, changes: Changes][] = [
-  ['they pack alone', { packsAlone: true }],
-  ['they pack together', { packsAlone: undefined }],
-  ['kept upright', { keepUpright: true }],
-  ['any way up', { keepUpright: undefined }],
-  ['they ship free', { chargeFree: true }],
-  ['they are charged for', { chargeFree: undefined }],
-  ['they travel', { fulfilment: 'physical' }],
-  ['they are digital', { fulfilment: 'digital' }],
+  [t('they pack alone'), { packsAlone: true }],
+  [t('they pack together'), { packsAlone: undefined }],
+  [t('kept upright'), { keepUpright: true }],
+  [t('any way up'), { keepUpright: undefined }],
+  [t('they ship free'), { chargeFree: true }],
+  [t('they are charged for'), { chargeFree: undefined }],
+  [t('they travel'), { fulfilment: 'physical' }],
+  [t('they are digital'), { fulfilment: 'digital' }],
 ];
 
 /** Weight or size of many goods, typed once. */
@@ -56,13 +56,18 @@ const SetFigure = ({ column, onSet }: { column: 'weight' | 'size'; onSet: (chang
   const set = (): void => {
     const read = readCellText(column, display)(text);
     if (!read.ok) setFault(read.text);
-    else if (text.trim() === '') setFault(`Write the ${column} that each of them has.`);
+    else if (text.trim() === '') setFault(t('Write the {column} that each of them has.', { column }));
     else onSet(read.value);
   };
   return (
     <View style={[style.row, { alignItems: 'flex-end' }]}>
       <View style={style.field}>
-        <TextLine label={`${TITLES[column]} of each`} value={text} onChange={setText} onSubmit={set} />
+        <TextLine
+          label={t('{figure} of each', { figure: TITLES[column] })}
+          value={text}
+          onChange={setText}
+          onSubmit={set}
+        />
         {fault ? (
           <HelperText type="error" padding="none" role="alert">
             {fault}
@@ -70,8 +75,28 @@ const SetFigure = ({ column, onSet }: { column: 'weight' | 'size'; onSet: (chang
         ) : null}
       </View>
       <Button mode="outlined" onPress={set}>
-        Set it
+        {t('Set it')}
       </Button>
+    </View>
+  );
+};
+
+/** The groups that products can be put into. */
+const GroupChoice = ({
+  onGroup,
+  onNone,
+}: {
+  onGroup: (id: string, name: string) => void;
+  onNone: () => void;
+}) => {
+  const style = useStyles(styles);
+  const { groups } = useBookParts('groups');
+  return (
+    <View style={style.row}>
+      {groups.map(({ id, name }) => (
+        <TextAction key={id} label={name} onPress={() => onGroup(id, name)} />
+      ))}
+      <TextAction label={t('no group')} onPress={onNone} />
     </View>
   );
 };
@@ -80,17 +105,16 @@ const SetFigure = ({ column, onSet }: { column: 'weight' | 'size'; onSet: (chang
 const Form = ({ doing, skus, onDone }: Props & { doing: NonNullable<Doing> }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { groups } = useBookParts('groups');
-  const goods = countFigure(skus.length, 'product');
+  const goods = t('{count, plural, one {# product} other {# products}}', { count: skus.length });
   const set = (changes: Changes, what: string): void => {
     dispatch(visitBegan());
     dispatch(edit('setGoods', { skus: [...skus], changes }, `${goods}: ${what}`));
-    dispatch(messageShown({ text: `${goods}: ${what}.`, undo: true }));
+    dispatch(undoMessage(`${goods}: ${what}.`));
     onDone();
   };
   const group = (id: string, isIn: boolean, what: string): void => {
     dispatch(edit('setInGroup', { skus: [...skus], id, isIn }, `${goods}: ${what}`));
-    dispatch(messageShown({ text: `${goods}: ${what}.`, undo: true }));
+    dispatch(undoMessage(`${goods}: ${what}.`));
     onDone();
   };
   switch (doing) {
@@ -109,18 +133,19 @@ const Form = ({ doing, skus, onDone }: Props & { doing: NonNullable<Doing> }) =>
       );
     case 'weight':
     case 'size':
-      return <SetFigure key={doing} column={doing} onSet={(changes) => set(changes, `${doing} set`)} />;
+      return (
+        <SetFigure
+          key={doing}
+          column={doing}
+          onSet={(changes) => set(changes, t('{doing} set', { doing }))}
+        />
+      );
     case 'group':
       return (
-        <View style={style.row}>
-          {groups.map(({ id, name }) => (
-            <TextAction key={id} label={name} onPress={() => group(id, true, `put into ${name}`)} />
-          ))}
-          <TextAction
-            label="no group"
-            onPress={() => set({ groupIds: undefined }, 'taken out of every group')}
-          />
-        </View>
+        <GroupChoice
+          onGroup={(id, name) => group(id, true, t('put into {name}', { name }))}
+          onNone={() => set({ groupIds: undefined }, t('taken out of every group'))}
+        />
       );
     case 'kind':
       return (
@@ -139,28 +164,26 @@ export const ManyGoods = ({ skus, onDone }: Props) => {
   const dispatch = useAppDispatch();
   const [doing, setDoing] = useState<Doing>(null);
   const { groups } = useBookParts('groups');
-  const goods = countFigure(skus.length, 'product');
+  const goods = t('{count, plural, one {# product} other {# products}}', { count: skus.length });
   const remove = (): void => {
-    dispatch(edit('removeGoods', { skus: [...skus] }, `Remove ${goods}`));
-    dispatch(
-      messageShown({ text: `Removed ${goods}. Test orders that name them cannot be used now.`, undo: true }),
-    );
+    dispatch(edit('removeGoods', { skus: [...skus] }, t('Remove {goods}', { goods })));
+    dispatch(undoMessage(t('Removed {goods}. Test orders that name them cannot be used now.', { goods })));
     onDone();
   };
   const action = (name: Doing, label: string) => (
     <TextAction label={label} onPress={() => setDoing(doing === name ? null : name)} />
   );
   return (
-    <View style={style.bar} role="region" aria-label="Chosen products">
+    <View style={style.bar} role="region" aria-label={t('Chosen products')}>
       <View style={style.row}>
-        <Text variant="titleSmall">{goods} chosen</Text>
-        {action('price', 'Prices')}
-        {action('weight', 'Weight')}
-        {action('size', 'Size')}
-        {action('kind', 'How they travel')}
-        {groups.length > 0 ? action('group', 'Group') : null}
-        <TextAction label="Remove" onPress={remove} />
-        <TextAction label="Deselect all" onPress={onDone} />
+        <Text variant="titleSmall">{t('{goods} chosen', { goods })}</Text>
+        {action('price', t('Prices'))}
+        {action('weight', t('Weight'))}
+        {action('size', t('Size'))}
+        {action('kind', t('How they travel'))}
+        {groups.length > 0 ? action('group', t('Group')) : null}
+        <TextAction label={t('Remove')} onPress={remove} />
+        <TextAction label={t('Deselect all')} onPress={onDone} />
       </View>
       {doing === null ? null : <Form doing={doing} skus={skus} onDone={() => setDoing(null)} />}
     </View>

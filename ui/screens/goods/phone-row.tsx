@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { gapsOf } from '../../../core/goods/gaps.ts';
 import { goodFigure } from '../../../core/goods/difference.ts';
 import type { Good } from '../../../core/model/good.ts';
@@ -45,13 +46,13 @@ export const PhoneRow = memo(function PhoneRow({ good, display, chosen, presses 
     gaps.includes(field) ? [] : [goodFigure(good, field, display)],
   );
   const known = [good.fulfilment === 'digital' ? 'digital' : '', ...facts].filter(Boolean).join(' · ');
-  const lacking = gaps.length > 0 ? `${gaps.join(' and ')} missing` : '';
+  const lacking = gaps.length > 0 ? t('{list} missing', { list: gaps.join(' and ') }) : '';
   return (
     <View style={style.row} role="listitem">
       <Press
         role="checkbox"
         aria-checked={chosen}
-        aria-label={`Choose ${good.name}`}
+        aria-label={t('Choose {good}', { good: good.name })}
         onPress={() => presses.onToggle(good.sku, false)}
       >
         <View style={style.tick}>

@@ -2,6 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { MarkedText } from '../../parts/marked-text.tsx';
 import { Page } from '../../page/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
@@ -47,8 +48,8 @@ const GuideText = ({ page }: { page: GuidePage }) => {
   if (read.text !== null) return <MarkedText text={read.text} />;
   return (
     <View role="alert">
-      <Text style={style.note}>This page could not be read.</Text>
-      <TextAction label="Try again" onPress={() => setTries(tries + 1)} />
+      <Text style={style.note}>{t('This page could not be read.')}</Text>
+      <TextAction label={t('Try again')} onPress={() => setTries(tries + 1)} />
     </View>
   );
 };
@@ -62,9 +63,9 @@ const GuideScreen = () => {
   const chosen = isGuidePage(page) ? page : 'start';
   return (
     <Page>
-      <PageHead title="Guide" />
+      <PageHead title={t('Guide')} />
       <Tabs
-        label="Guide"
+        label={t('Guide')}
         bleed={isPhone ? 20 : 0}
         value={chosen}
         options={OPTIONS}

@@ -1,10 +1,10 @@
+import { t } from '../../../core/translate/translate.ts';
 import { entryName, type PlaceNames } from '../../../core/place/region-phrase.ts';
 import { entryPhrase } from '../../../core/place/zone-index.ts';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
 import type { Whereabouts } from '../../../core/coverage/whereabouts.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { countryName } from '../../../core/words/country-name.ts';
 import { type WorldPlaces } from '../../places/places.ts';
@@ -42,10 +42,16 @@ const styles = (inks: Inks) => ({
 /** What the postal list says, where it has lines for the country. */
 const postalText = ({ served, rule, isListed }: Whereabouts['postal']): string | null => {
   if (!isListed) return null;
-  if (!rule) return served ? 'Not on the postal list, and served.' : 'Not on the postal list: not served.';
-  if (!served) return `Not served, by ${rule.pattern} of the postal list.`;
-  const days = rule.days === undefined ? '' : `, ${countFigure(rule.days, 'day')}`;
-  return `Served by ${rule.pattern} of the postal list${days}${rule.cashOnDelivery ? ', cash on delivery' : ''}.`;
+  if (!rule)
+    return served ? t('Not on the postal list, and served.') : t('Not on the postal list: not served.');
+  if (!served) return t('Not served, by {pattern} of the postal list.', { pattern: rule.pattern });
+  const days =
+    rule.days === undefined ? '' : t(', {days, plural, one {# day} other {# days}}', { days: rule.days });
+  return t('Served by {pattern} of the postal list{days}{payment}.', {
+    pattern: rule.pattern,
+    days,
+    payment: rule.cashOnDelivery ? t(', cash on delivery') : '',
+  });
 };
 
 /** The answer in the order in which a quote asks: sold to or not, the zone and why, who else names it, what ships. */
@@ -53,30 +59,42 @@ export const answerText = (
   { sold, zone, alsoIn, services, place, assumedSubdivision, postal, areas, pickups }: Whereabouts,
   names: PlaceNames,
 ): string[] => {
-  const collected = pickups.length > 0 ? [`Collected: ${pickups.map(({ name }) => name).join(', ')}.`] : [];
-  const brought = areas.map(
-    ({ area, because }) =>
-      `Delivered by ${area.name}, by ${because === 'shape' ? 'its shape' : because === 'radius' ? 'its radius' : because}.`,
+  const collected =
+    pickups.length > 0 ? [t('Collected: {list}.', { list: pickups.map(({ name }) => name).join(', ') })] : [];
+  const brought = areas.map(({ area, because }) =>
+    t('Delivered by {area}, by {coverage}.', {
+      area: area.name,
+      coverage: because === 'shape' ? t('its shape') : because === 'radius' ? t('its radius') : because,
+    }),
   );
-  if (!sold) return ['You do not sell here.'];
+  if (!sold) return [t('You do not sell here.')];
   const listed = postalText(postal);
   if (!postal.served) return [listed ?? '', ...collected];
   const nearby = [...brought, ...collected];
   if (!zone)
     return nearby.length > 0
-      ? ['You sell here, but no zone includes it.', ...nearby]
-      : ['You sell here, but no zone includes it: the customer cannot buy.'];
-  const taken = assumedSubdivision ? `, in ${names(place.subdivision ?? '')}` : '';
-  const named = alsoIn.map((one) => `${one.zone.name} (by ${entryName(one.entry, names)})`).join(', ');
+      ? [t('You sell here, but no zone includes it.'), ...nearby]
+      : [t('You sell here, but no zone includes it: the customer cannot buy.')];
+  const taken = assumedSubdivision ? t(', in {name}', { name: names(place.subdivision ?? '') }) : '';
+  const named = alsoIn
+    .map((one) =>
+      t('{zone} (by {entryName})', { zone: one.zone.name, entryName: entryName(one.entry, names) }),
+    )
+    .join(', ');
   return [
-    `You sell here${taken}.${listed === null ? '' : ` ${listed}`} Zone ${zone.zone.name}, ${entryPhrase(zone, names)}.`,
-    ...(named === '' ? [] : [`Also listed in ${named}.`]),
+    t('You sell here{taken}.{listed} Zone {zone}, {entry}.', {
+      taken,
+      listed: listed === null ? '' : ` ${listed}`,
+      zone: zone.zone.name,
+      entry: entryPhrase(zone, names),
+    }),
+    ...(named === '' ? [] : [t('Also listed in {zones}.', { zones: named })]),
     ...nearby,
     services.length > 0
-      ? `Ships by ${services.map((service) => service.name).join(', ')}.`
+      ? t('Ships by {list}.', { list: services.map((service) => service.name).join(', ') })
       : nearby.length > 0
-        ? 'Nothing ships there.'
-        : 'Nothing ships there: the customer cannot buy.',
+        ? t('Nothing ships there.')
+        : t('Nothing ships there: the customer cannot buy.'),
   ];
 };
 
@@ -113,7 +131,7 @@ export const CodeBox = ({ places, asked }: { places: WorldPlaces | null; asked: 
     <View style={style.all}>
       <View style={style.row}>
         <View style={style.codes}>
-          <Text style={style.label}>Where would this code fall? One, or many pasted</Text>
+          <Text style={style.label}>{t('Where would this code fall? One, or many pasted')}</Text>
           <TextInput
             mode="outlined"
             dense
@@ -122,15 +140,15 @@ export const CodeBox = ({ places, asked }: { places: WorldPlaces | null; asked: 
             value={text}
             onChangeText={setText}
             placeholder="X0A 0H0"
-            aria-label="Where would this code fall?"
-            accessibilityLabel="Where would this code fall?"
+            aria-label={t('Where would this code fall?')}
+            accessibilityLabel={t('Where would this code fall?')}
             style={style.input}
             contentStyle={{ ...figure, paddingVertical: 8 }}
           />
         </View>
         <View style={style.country}>
           <Chooser
-            label="Country of the codes"
+            label={t('Country of the codes')}
             height={48}
             chosen={countryName(country)}
             options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
@@ -138,13 +156,15 @@ export const CodeBox = ({ places, asked }: { places: WorldPlaces | null; asked: 
           />
         </View>
       </View>
-      <View role="list" aria-label="Where the codes fall">
+      <View role="list" aria-label={t('Where the codes fall')}>
         {found.slice(0, MOST_SHOWN).map(({ code, where }) => (
           <Answer key={code} code={code} found={where} />
         ))}
       </View>
       {found.length > MOST_SHOWN ? (
-        <Text style={style.note}>{found.length - MOST_SHOWN} more are not shown.</Text>
+        <Text style={style.note}>
+          {t('{count} more are not shown.', { count: found.length - MOST_SHOWN })}
+        </Text>
       ) : null}
     </View>
   );

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { SubdivisionReach } from '../../../core/coverage/subdivision-reach.ts';
 import { TickBox } from '../../parts/check.tsx';
 import { Segments } from '../../parts/segments.tsx';
@@ -35,8 +36,8 @@ const styles = (inks: Inks) => ({
 
 const standing = ({ sold, zone, withoutRate }: SubdivisionReach): string => {
   if (!sold) return 'closed';
-  if (!zone) return 'no zone';
-  return withoutRate ? `${zone.name}, nothing ships there` : zone.name;
+  if (!zone) return t('no zone');
+  return withoutRate ? t('{zone}, nothing ships there', { zone: zone.name }) : zone.name;
 };
 
 /** Whether a region that nobody named is open. */
@@ -47,17 +48,17 @@ const RegionMode = ({ country, regions }: Props) => {
   );
   const set = (mode: 'but' | 'only'): void => {
     const all = regions.map(({ code }) => code);
-    const label = `${country.name}: how its regions are listed`;
+    const label = t('{country}: how its regions are listed', { country: country.name });
     dispatch(edit('setRegionMode', { country: country.code, only: mode === 'only', all }, label));
   };
   return (
     <Segments<'but' | 'only'>
-      label={`Regions of ${country.name} you sell to`}
+      label={t('Regions of {country} you sell to', { country: country.name })}
       value={isOnly ? 'only' : 'but'}
       onChange={set}
       options={[
-        { value: 'but', label: 'All except closed regions' },
-        { value: 'only', label: 'Only open regions' },
+        { value: 'but', label: t('All except closed regions') },
+        { value: 'only', label: t('Only open regions') },
       ]}
     />
   );
@@ -78,24 +79,26 @@ const AllRegions = ({
   return (
     <View style={style.actions}>
       <Text style={style.note}>
-        {opened.length} of {opened.length + closed.length} open
+        {t('{opened} of {all} open', { opened: opened.length, all: opened.length + closed.length })}
       </Text>
       <TextAction
-        label="All"
-        accessibilityLabel={`Open all regions of ${country.name}`}
+        label={t('All')}
+        accessibilityLabel={t('Open all regions of {country}', { country: country.name })}
         disabled={closed.length === 0}
-        onPress={setAll(closed, [], 'all regions opened')}
+        onPress={setAll(closed, [], t('all regions opened'))}
       />
       <TextAction
-        label="None"
-        accessibilityLabel={`Close all regions of ${country.name}`}
+        label={t('None')}
+        accessibilityLabel={t('Close all regions of {country}', { country: country.name })}
         disabled={opened.length === 0}
-        onPress={setAll([], opened, 'all regions closed')}
+        onPress={setAll([], opened, t('all regions closed'))}
       />
       <TextAction
-        label="Invert"
-        accessibilityLabel={`Open the closed regions of ${country.name} and close the open`}
-        onPress={setAll(closed, opened, 'open and closed regions swapped')}
+        label={t('Invert')}
+        accessibilityLabel={t('Open the closed regions of {country} and close the open', {
+          country: country.name,
+        })}
+        onPress={setAll(closed, opened, t('open and closed regions swapped'))}
       />
     </View>
   );
@@ -144,7 +147,7 @@ export const CountryRegions = ({ country, regions }: Props) => {
         opened={codes.filter(isOpen)}
         closed={codes.filter((code) => !isOpen(code))}
       />
-      <View role="list" aria-label={`Regions of ${country.name}`}>
+      <View role="list" aria-label={t('Regions of {country}', { country: country.name })}>
         {regions.map((region) => (
           <RegionItem key={region.code} region={region} reach={reach.get(region.code)} />
         ))}

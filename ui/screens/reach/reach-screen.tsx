@@ -2,6 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { Opened } from '../../parts/opened.tsx';
 import { Page } from '../../page/page.tsx';
 import { Section } from '../../parts/section.tsx';
@@ -61,10 +62,13 @@ const Map = ({
   const subdivisions = useAppSelector((state) => selectSubdivisionReach(state, regions));
   const closed = [...reach.values()].filter((one) => !one.sold).length;
   const bare = [...reach.values()].filter((one) => one.sold && one.withoutRate).length;
-  const title = `The world by zones: ${closed} countries closed, ${bare} sold to without any rate`;
+  const title = t('The world by zones: {closed} countries closed, {bare} sold to without any rate', {
+    closed,
+    bare,
+  });
   const room = (
     <View style={style.room}>
-      <Text style={style.legend}>Drawing the map …</Text>
+      <Text style={style.legend}>{t('Drawing the map …')}</Text>
     </View>
   );
   return (
@@ -86,7 +90,9 @@ const Map = ({
         </Suspense>
       </View>
       <Text style={style.legend}>
-        Hatched: closed. Crossed out: open, but no rate. Striped: shared by several zones, by postal code.
+        {t(
+          'Hatched: closed. Crossed out: open, but no rate. Striped: shared by several zones, by postal code.',
+        )}
       </Text>
     </>
   );
@@ -104,10 +110,10 @@ const World = () => {
       <AskedFor text={code}>
         <CodeBox places={places} asked={code} />
       </AskedFor>
-      <Section title="Zones" />
+      <Section title={t('Zones')} />
       <ZoneList />
       <ContestList />
-      <Section title="Sells to" />
+      <Section title={t('Sells to')} />
       {places ? (
         <AskedFor text={find}>
           <SellsToEditor
@@ -123,9 +129,9 @@ const World = () => {
 };
 
 const PARTS = [
-  { value: 'world', label: 'Zones' },
-  { value: 'nearby', label: 'Neighbourhood' },
-  { value: 'postal', label: 'Postal list' },
+  { value: 'world', label: t('Zones') },
+  { value: 'nearby', label: t('Neighbourhood') },
+  { value: 'postal', label: t('Postal list') },
 ] as const;
 type PartName = (typeof PARTS)[number]['value'];
 
@@ -147,9 +153,9 @@ const ReachScreen = () => {
   }
   return (
     <Page key={name} full={name === 'nearby' && isOpen && hasRoom}>
-      <PageHead title="Reach" />
+      <PageHead title={t('Reach')} />
       <Tabs
-        label="Reach"
+        label={t('Reach')}
         bleed={isPhone ? 20 : 0}
         value={name}
         options={PARTS}

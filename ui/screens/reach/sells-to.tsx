@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Searchbar, Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { CountryReach } from '../../../core/coverage/country-reach.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { Press } from '../../parts/press.tsx';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -60,9 +60,18 @@ const styles = (inks: Inks) => ({
 const standing = (one: CountryReach | undefined): string => {
   if (!one?.sold) return 'closed';
   const zones =
-    one.parts.length > 0 ? one.parts.map((zone) => zone.name).join(', ') : (one.zone?.name ?? 'no zone');
-  if (one.onlyRegions > 0) return `${zones} · only ${countFigure(one.onlyRegions, 'region')}`;
-  return one.closedRegions > 0 ? `${zones} · ${countFigure(one.closedRegions, 'region')} closed` : zones;
+    one.parts.length > 0 ? one.parts.map((zone) => zone.name).join(', ') : (one.zone?.name ?? t('no zone'));
+  if (one.onlyRegions > 0)
+    return t('{zones} · only {onlyRegions, plural, one {# region} other {# regions}}', {
+      zones,
+      onlyRegions: one.onlyRegions,
+    });
+  return one.closedRegions > 0
+    ? t('{zones} · {closedRegions, plural, one {# region} other {# regions}} closed', {
+        zones,
+        closedRegions: one.closedRegions,
+      })
+    : zones;
 };
 
 const MOST_NAMED = 12;
@@ -73,12 +82,15 @@ const standingOf = (countries: readonly NamedPlace[], reach: Props['reach']): st
   const open = countries.filter(isOpen);
   const closed = countries.filter((country) => !isOpen(country));
   const [few, what] = closed.length <= open.length ? [closed, 'closed'] : [open, 'open'];
-  if (few.length === 0) return `No country is ${what}.`;
+  if (few.length === 0) return t('No country is {what}.', { what });
   const names = few.slice(0, MOST_NAMED).map(({ name }) => name);
   const more = few.length - names.length;
-  return `${countFigure(few.length, 'country', 'countries')} ${what}: ${names.join(', ')}${
-    more > 0 ? ` and ${more} more` : ''
-  }.`;
+  return t('{count, plural, one {# country} other {# countries}} {what}: {list}{more}.', {
+    count: few.length,
+    what,
+    list: names.join(', '),
+    more: more > 0 ? t(' and {more} more', { more }) : '',
+  });
 };
 
 type OpenCountries = (list: readonly NamedPlace[], isOpen: boolean) => void;
@@ -87,7 +99,7 @@ type OpenCountries = (list: readonly NamedPlace[], isOpen: boolean) => void;
 const useOpenCountries = (): OpenCountries => {
   const dispatch = useAppDispatch();
   return (list, isOpen) => {
-    const label = list.length === 1 ? (list[0]?.name ?? '') : `${list.length} countries`;
+    const label = list.length === 1 ? (list[0]?.name ?? '') : t('{count} countries', { count: list.length });
     const countries = list.map(({ code }) => code);
     dispatch(visitBegan());
     dispatch(edit('openCountries', { countries, open: isOpen }, `${label}: ${isOpen ? 'opened' : 'closed'}`));
@@ -102,18 +114,20 @@ const SellsMode = ({ countries, reach }: Pick<Props, 'countries' | 'reach'>) => 
   return (
     <>
       <Segments
-        label="Where you sell"
+        label={t('Where you sell')}
         value={mode}
         onChange={(next) =>
-          dispatch(edit('setSellsMode', { mode: next, all: countries.map(({ code }) => code) }, 'Sells to'))
+          dispatch(
+            edit('setSellsMode', { mode: next, all: countries.map(({ code }) => code) }, t('Sells to')),
+          )
         }
         options={[
-          { value: 'everywhere', label: 'Everywhere except closed countries' },
-          { value: 'listed', label: 'Only open countries' },
+          { value: 'everywhere', label: t('Everywhere except closed countries') },
+          { value: 'listed', label: t('Only open countries') },
         ]}
       />
       <Text style={style.note}>
-        {mode === 'everywhere' ? 'New countries start open.' : 'New countries start closed.'}{' '}
+        {mode === 'everywhere' ? t('New countries start open.') : t('New countries start closed.')}{' '}
         {standingOf(countries, reach)}
       </Text>
     </>
@@ -151,8 +165,8 @@ const CountryItem = ({ country, reach, regions, isUnfolded, onUnfold, onOpen }: 
         </Press>
         {regions.length > 0 ? (
           <TextAction
-            label={isUnfolded ? 'hide' : 'regions'}
-            accessibilityLabel={`Regions of ${country.name}`}
+            label={isUnfolded ? t('hide') : t('regions')}
+            accessibilityLabel={t('Regions of {country}', { country: country.name })}
             onPress={onUnfold}
           />
         ) : null}
@@ -172,11 +186,15 @@ const CountryFinder = ({ countries, subdivisions, reach, asked }: Props) => {
   const isOpen = ({ code }: NamedPlace): boolean => reach.get(code)?.sold === true;
   const opened = found.filter(isOpen);
   const closed = found.filter((country) => !isOpen(country));
-  const all = (word: 'Open' | 'Close', changed: readonly NamedPlace[]) => (
+  const all = (opens: boolean, changed: readonly NamedPlace[]) => (
     <TextAction
-      label={`${word} all ${found.length} shown`}
+      label={
+        opens
+          ? t('Open all {count} shown', { count: found.length })
+          : t('Close all {count} shown', { count: found.length })
+      }
       disabled={changed.length === 0}
-      onPress={() => open(changed, word === 'Open')}
+      onPress={() => open(changed, opens)}
     />
   );
   return (
@@ -184,16 +202,16 @@ const CountryFinder = ({ countries, subdivisions, reach, asked }: Props) => {
       <Searchbar
         value={typed}
         onChangeText={setTyped}
-        placeholder="Find a country: France, Peru, EU"
-        accessibilityLabel="Find a country"
+        placeholder={t('Find a country: France, Peru, EU')}
+        accessibilityLabel={t('Find a country')}
         style={style.search}
         inputStyle={{ fontFamily: SANS, fontSize: 16, minHeight: 0 }}
       />
       <Actions>
-        {all('Open', closed)}
-        {all('Close', opened)}
+        {all(true, closed)}
+        {all(false, opened)}
       </Actions>
-      <View role="list" aria-label="Countries">
+      <View role="list" aria-label={t('Countries')}>
         {found.slice(0, MOST_SHOWN).map((country) => (
           <CountryItem
             key={country.code}
@@ -207,11 +225,13 @@ const CountryFinder = ({ countries, subdivisions, reach, asked }: Props) => {
         ))}
       </View>
       {found.length > MOST_SHOWN ? (
-        <Text style={style.note}>{found.length - MOST_SHOWN} more: find them by name.</Text>
+        <Text style={style.note}>
+          {t('{count} more: find them by name.', { count: found.length - MOST_SHOWN })}
+        </Text>
       ) : null}
       {unknown.length > 0 ? (
         <Text style={style.note} role="alert">
-          No country has that name: {unknown.map((part) => `“${part}”`).join(', ')}.
+          {t('No country has that name: {list}.', { list: unknown.map((part) => `“${part}”`).join(', ') })}
         </Text>
       ) : null}
     </>
@@ -228,20 +248,24 @@ export const SellsToEditor = (props: Props) => {
       <SellsMode countries={props.countries} reach={props.reach} />
       <CountryFinder {...props} />
       <Check
-        label="Products that are not shipped (downloads, gift cards) are sold to every country"
+        label={t('Products that are not shipped (downloads, gift cards) are sold to every country')}
         on={sellsTo.digitalEverywhere === true}
         onPress={() =>
           dispatch(
-            edit('setDigitalEverywhere', { on: !sellsTo.digitalEverywhere }, 'Digital products everywhere'),
+            edit(
+              'setDigitalEverywhere',
+              { on: !sellsTo.digitalEverywhere },
+              t('Digital products everywhere'),
+            ),
           )
         }
       />
       <RegionList
-        label="Closed inside open countries"
-        none="nothing closed"
+        label={t('Closed inside open countries')}
+        none={t('nothing closed')}
         regions={sellsTo.closedRegions}
         onChange={(closedRegions, visit) =>
-          dispatch(edit('setClosedRegions', { closedRegions }, 'Closed regions', visit))
+          dispatch(edit('setClosedRegions', { closedRegions }, t('Closed regions'), visit))
         }
       />
     </View>

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { PanResponder, View } from 'react-native';
 
 import Svg, { Defs, G, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
+import { t } from '../../../core/translate/translate.ts';
 import type { CountryReach } from '../../../core/coverage/country-reach.ts';
 import type { SubdivisionReach } from '../../../core/coverage/subdivision-reach.ts';
 import { useInks } from '../../theme/theme.ts';
@@ -232,9 +233,9 @@ const Zooms = ({ view, setView }: { view: MapView; setView: (view: MapView) => v
   );
   return (
     <View style={{ flexDirection: 'row', justifyContent: 'flex-end' }}>
-      {button('minus', 'Smaller', zoomedView(view, 1 / 1.5, WIDTH, HEIGHT))}
-      {button('plus', 'Larger', zoomedView(view, 1.5, WIDTH, HEIGHT))}
-      {button('close', 'The whole world', WHOLE_WORLD, view.zoom === 1)}
+      {button('minus', t('Smaller'), zoomedView(view, 1 / 1.5, WIDTH, HEIGHT))}
+      {button('plus', t('Larger'), zoomedView(view, 1.5, WIDTH, HEIGHT))}
+      {button('close', t('The whole world'), WHOLE_WORLD, view.zoom === 1)}
     </View>
   );
 };

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { regionsPhrase } from '../../../core/place/region-phrase.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { LinkPress } from '../../parts/link-press.tsx';
 import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
 import { selectRatesByCell } from '../../state/selectors.ts';
@@ -38,25 +38,31 @@ export const ZoneList = () => {
   const marks = useAppSelector(selectZoneMarks);
   const names = usePlaceNames();
   return (
-    <View role="list" aria-label="Zones">
+    <View role="list" aria-label={t('Zones')}>
       {zones.map((zone) => {
         const count = services.filter(({ id }) => rates.get(`${id}/${zone.id}`)?.active).length;
         const places = regionsPhrase(zone.includes, names);
-        const words = zone.remainder ? 'places in no other zone' : places === '' ? 'no places yet' : places;
+        const words = zone.remainder
+          ? t('places in no other zone')
+          : places === ''
+            ? t('no places yet')
+            : places;
         return (
           <View role="listitem" key={zone.id}>
             <LinkPress
               to={{ pathname: '/charges', params: { zone: zone.id, panel: 'zone' } }}
-              aria-label={`${zone.name}: ${words}. To its places`}
+              aria-label={t('{zone}: {words}. To its places', { zone: zone.name, words })}
             >
               <View style={style.item}>
                 <ZoneSwatch mark={marks.get(zone.id)} />
                 <View style={style.words}>
                   <Text>{zone.name}</Text>
-                  <Text style={style.note}>{zone.active ? words : `switched off · ${words}`}</Text>
+                  <Text style={style.note}>
+                    {zone.active ? words : t('switched off · {words}', { words })}
+                  </Text>
                 </View>
                 <Text style={[style.figure, count === 0 ? style.none : null]}>
-                  {countFigure(count, 'service')}
+                  {t('{count, plural, one {# service} other {# services}}', { count })}
                 </Text>
               </View>
             </LinkPress>
@@ -76,18 +82,25 @@ export const ContestList = () => {
   return (
     <View>
       <View style={style.head}>
-        <Text style={style.note}>Listed in more than one zone, {contests.length}</Text>
+        <Text style={style.note}>
+          {t('Listed in more than one zone, {count}', { count: contests.length })}
+        </Text>
       </View>
-      <View role="list" aria-label="Listed in more than one zone">
+      <View role="list" aria-label={t('Listed in more than one zone')}>
         {contests.map(({ country, entry, winner, losers }) => (
           <View role="listitem" key={`${country}:${entry}`} style={style.contest}>
             <Text>
-              {entry === country || entry.startsWith(`${country}-`)
-                ? names(entry)
-                : `${names(country)}: ${entry}`}{' '}
-              goes to {winner.name}
+              {t('{place} goes to {winner}', {
+                place:
+                  entry === country || entry.startsWith(`${country}-`)
+                    ? names(entry)
+                    : `${names(country)}: ${entry}`,
+                winner: winner.name,
+              })}
             </Text>
-            <Text style={style.note}>not to {losers.map((zone) => zone.name).join(', ')}</Text>
+            <Text style={style.note}>
+              {t('not to {list}', { list: losers.map((zone) => zone.name).join(', ') })}
+            </Text>
           </View>
         ))}
       </View>

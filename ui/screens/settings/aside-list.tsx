@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { dayTimeText, monthText } from '../../parts/dates.ts';
 import { saveFile } from '../../files/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -27,17 +28,20 @@ const styles = (inks: Inks) => ({
 });
 
 const WHY: Record<SetAsideDocument['why'], string> = {
-  unreadable: 'it could not be read',
-  'other-tab': 'another tab kept it while this one had changes',
+  unreadable: t('it could not be read'),
+  'other-tab': t('another tab kept it while this one had changes'),
 };
 
 /** What a document that was set aside holds. */
 const asideName = ({ document }: SetAsideDocument): string => {
   const [kind = '', part = ''] = document.split('/');
-  if (kind === 'orders') return `Orders of ${monthText(part)}`;
-  if (kind === 'edition') return `Edition ${Number(part)}`;
-  const names: Record<string, string> = { draft: 'Rules and test orders', catalogue: 'Products and tables' };
-  return names[kind] ?? 'Settings of this device';
+  if (kind === 'orders') return t('Orders of {monthText}', { monthText: monthText(part) });
+  if (kind === 'edition') return t('Edition {number}', { number: Number(part) });
+  const names: Record<string, string> = {
+    draft: t('Rules and test orders'),
+    catalogue: t('Products and tables'),
+  };
+  return names[kind] ?? t('Settings of this device');
 };
 
 /** A carrier account's secret in a document that may no longer be read: it leaves the device in no file. */
@@ -67,11 +71,16 @@ export const AsideList = ({
   const drop = async (one: SetAsideDocument): Promise<void> => {
     await deviceStore.removeItem(one.key);
     dispatch(asideGone(one.key));
-    dispatch(messageShown({ text: `Deleted what was set aside: ${asideName(one)}.`, undo: false }));
+    dispatch(
+      messageShown({
+        text: t('Deleted what was set aside: {name}.', { name: asideName(one) }),
+        undo: false,
+      }),
+    );
   };
   return (
-    <View role="list" aria-label="Set aside">
-      <Text variant="titleSmall">Set aside</Text>
+    <View role="list" aria-label={t('Set aside')}>
+      <Text variant="titleSmall">{t('Set aside')}</Text>
       {aside.map((one) => (
         <View style={style.row} role="listitem" key={one.key}>
           <Text>
@@ -79,10 +88,10 @@ export const AsideList = ({
           </Text>
           <View style={style.actions}>
             {canOpen(one, aside) && opens(one) ? (
-              <TextAction label="Open" onPress={() => onOpen(one)} />
+              <TextAction label={t('Open')} onPress={() => onOpen(one)} />
             ) : null}
-            <TextAction label="Save as a file" onPress={() => void save(one)} />
-            <TextAction label="Delete" onPress={() => void drop(one)} />
+            <TextAction label={t('Save as a file')} onPress={() => void save(one)} />
+            <TextAction label={t('Delete')} onPress={() => void drop(one)} />
           </View>
         </View>
       ))}

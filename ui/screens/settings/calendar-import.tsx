@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { dateOf, dayOf } from '../../../core/time/calendar.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { datesOfCalendar } from '../../files/calendar-dates.ts';
 import { openFile } from '../../files/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -39,27 +39,29 @@ export const CalendarImport = ({
     if (!file) return;
     setLeft([]);
     if (file.text === null) {
-      setSaid({ text: `${file.name} is too large to be read.`, isFault: true });
+      setSaid({ text: t('{file} is too large to be read.', { file: file.name }), isFault: true });
       return;
     }
     const today = dayNow(store);
     const read = await datesOfCalendar(file.text, today, dateOf(dayOf(today) + YEARS_AHEAD_DAYS));
     setLeft(read.ok ? read.value.faults : read.faults);
     if (!read.ok) {
-      setSaid({ text: `Nothing was imported from ${file.name}.`, isFault: true });
+      setSaid({ text: t('Nothing was imported from {file}.', { file: file.name }), isFault: true });
       return;
     }
     const fresh = read.value.dates.filter((date) => !closed.includes(date));
     if (fresh.length > 0) onTaken([...closed, ...fresh].sort());
-    setSaid({
-      text: `${countFigure(fresh.length, 'closed date')} more, out of ${file.name}.`,
-      isFault: false,
-    });
+    const counted = { count: fresh.length, file: file.name };
+    const text = t(
+      '{count, plural, one {# closed date} other {# closed dates}} more, out of {file}.',
+      counted,
+    );
+    setSaid({ text, isFault: false });
   };
   return (
     <View>
       <TextAction
-        label="Import closed dates from a calendar file"
+        label={t('Import closed dates from a calendar file')}
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={() => void open()}
       />
@@ -74,7 +76,9 @@ export const CalendarImport = ({
         </Text>
       ))}
       {left.length > MOST_SHOWN ? (
-        <Text style={style.fault}>{left.length - MOST_SHOWN} more were left out.</Text>
+        <Text style={style.fault}>
+          {t('{count} more were left out.', { count: left.length - MOST_SHOWN })}
+        </Text>
       ) : null}
     </View>
   );

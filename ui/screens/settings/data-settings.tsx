@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { lazy, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { writeBookFile, writeGoodsFile, writeShopFile, type Shop } from '../../../core/formats/shop-file.ts';
 import { dayTimeText } from '../../parts/dates.ts';
 import { fileName, openFile, saveFile } from '../../files/files.ts';
@@ -10,7 +11,7 @@ import { loadDemoShop } from '../../state/demo.ts';
 import { edit } from '../../state/draft.ts';
 import { editionsTaken } from '../../state/editions.ts';
 import { ordersTaken } from '../../state/orders.ts';
-import { messageShown } from '../../state/session.ts';
+import { messageShown, undoMessage } from '../../state/session.ts';
 import { savedNow, type SetAsideDocument } from '../../state/storage-status.ts';
 import { useAppDispatch, useAppSelector, useAppStore, type AppStore } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -49,18 +50,20 @@ const Kept = () => {
   return (
     <View>
       <Text style={style.note}>
-        Everything is kept in this browser alone. A file carries it elsewhere, and is your copy.
+        {t('Everything is kept in this browser alone. A file carries it elsewhere, and is your copy.')}
       </Text>
       <Text style={style.note}>
         {savedAt === null
-          ? 'The whole shop was not saved as a file yet.'
-          : `The whole shop was last saved as a file on ${dayTimeText(savedAt)}.`}
+          ? t('The whole shop was not saved as a file yet.')
+          : t('The whole shop was last saved as a file on {dayTimeText}.', {
+              dayTimeText: dayTimeText(savedAt),
+            })}
       </Text>
       {persistence === null ? null : (
         <Text style={style.note}>
           {persistence
-            ? 'The browser has promised not to clear it by itself.'
-            : 'The browser may clear it by itself when the disk is nearly full: save a file now and then.'}
+            ? t('The browser has promised not to clear it by itself.')
+            : t('The browser may clear it by itself when the disk is nearly full: save a file now and then.')}
         </Text>
       )}
     </View>
@@ -78,7 +81,9 @@ const useOpenedFile = () => {
     if (!chosen) return;
     const { name, text } = chosen;
     if (text === null) {
-      dispatch(messageShown({ text: `${name} is larger than 200 MB and was not read.`, undo: false }));
+      dispatch(
+        messageShown({ text: t('{name} is larger than 200 MB and was not read.', { name }), undo: false }),
+      );
       return;
     }
     show((await opening()).openedText(store.getState(), name, text));
@@ -102,19 +107,24 @@ const DataSettings = () => {
   };
   const take = (next: Shop, label: string): void => {
     dispatch(edit('replaceShop', next, label));
-    dispatch(messageShown({ text: `${label}.`, undo: true }));
+    dispatch(undoMessage(`${label}.`));
     close();
   };
   return (
     <View style={style.all}>
       <Kept />
       <Actions>
-        <TextAction label="Save the whole shop" disabled={!ordersRead} onPress={() => saveShop(store)} />
-        <TextAction label="Save the book" onPress={() => save('book', writeBookFile(shop.book))} />
-        <TextAction label="Save the products" onPress={() => save('goods', writeGoodsFile(shop.catalogue))} />
-        <TextAction label="Open a file" disabled={!ordersRead} onPress={() => void open()} />
+        <TextAction label={t('Save the whole shop')} disabled={!ordersRead} onPress={() => saveShop(store)} />
+        <TextAction label={t('Save the book')} onPress={() => save('book', writeBookFile(shop.book))} />
+        <TextAction
+          label={t('Save the products')}
+          onPress={() => save('goods', writeGoodsFile(shop.catalogue))}
+        />
+        <TextAction label={t('Open a file')} disabled={!ordersRead} onPress={() => void open()} />
       </Actions>
-      {ordersRead ? null : <Text style={style.note}>The orders are still being read from this device.</Text>}
+      {ordersRead ? null : (
+        <Text style={style.note}>{t('The orders are still being read from this device.')}</Text>
+      )}
       {opened ? (
         <Later>
           <OpenedFile
@@ -123,7 +133,7 @@ const DataSettings = () => {
             onTake={({ orders, editions, shop: next }, name) => {
               dispatch(ordersTaken(orders));
               dispatch(editionsTaken(editions));
-              take(next, `Imported ${name}`);
+              take(next, t('Imported {name}', { name }));
             }}
             onClose={close}
           />
@@ -131,10 +141,10 @@ const DataSettings = () => {
       ) : null}
       <AsideList onOpen={(aside) => void openAside(aside)} />
       <Actions>
-        <TextAction label="Start a shop of your own" onPress={() => router.navigate('/begin')} />
+        <TextAction label={t('Start a shop of your own')} onPress={() => router.navigate('/begin')} />
         <TextAction
-          label="Back to the demo"
-          onPress={() => void loadDemoShop().then((demo) => take(demo, 'Back to the demo shop'))}
+          label={t('Back to the demo')}
+          onPress={() => void loadDemoShop().then((demo) => take(demo, t('Back to the demo shop')))}
         />
       </Actions>
     </View>

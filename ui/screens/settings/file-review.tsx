@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Difference } from '../../../core/formats/shop-difference.ts';
 import type { ShopFile } from '../../../core/formats/shop-file.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { dayTimeText } from '../../parts/dates.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { note, raisedPanel } from '../../theme/text.ts';
@@ -32,35 +32,46 @@ const styles = (inks: Inks) => ({
 });
 
 const HOLDS: Record<ShopFile['holds'], string> = {
-  shop: 'a whole shop',
-  book: 'a book; the products and test orders here stay',
-  goods: 'products; the book and test orders here stay',
+  shop: t('a whole shop'),
+  book: t('a book; the products and test orders here stay'),
+  goods: t('products; the book and test orders here stay'),
 };
 const MOST_NAMED = 6;
 
 const namesText = (names: readonly string[]): string =>
   names.length > MOST_NAMED
-    ? `${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more`
+    ? t('{list} and {count} more', {
+        list: names.slice(0, MOST_NAMED).join(', '),
+        count: names.length - MOST_NAMED,
+      })
     : names.join(', ');
 
 /** Which of the two is newer, in a sentence. */
 const ageText = ({ file: { savedAt }, changedAt }: SoundFile): string | null => {
   if (savedAt === null) return null;
-  const saved = `Saved ${dayTimeText(savedAt)}.`;
-  if (changedAt === null) return `${saved} What is here was never changed on this device.`;
+  const saved = t('Saved {dayTimeText}.', { dayTimeText: dayTimeText(savedAt) });
+  if (changedAt === null) return t('{saved} What is here was never changed on this device.', { saved });
   const isNewer = Date.parse(savedAt) > Date.parse(changedAt);
-  return `${saved} What is here was last changed ${dayTimeText(changedAt)}: ${
-    isNewer ? 'the file is newer' : 'what is here is newer'
-  }.`;
+  return t('{saved} What is here was last changed {dayTimeText}: {newer}.', {
+    saved,
+    dayTimeText: dayTimeText(changedAt),
+    newer: isNewer ? t('the file is newer') : t('what is here is newer'),
+  });
 };
 
 const DifferenceLine = ({ difference }: { difference: Difference }) => {
   const style = useStyles(styles);
   const { what, added, removed, changed } = difference;
   const parts = [
-    ...(added.length > 0 ? [`${added.length} new: ${namesText(added)}`] : []),
-    ...(removed.length > 0 ? [`${removed.length} gone: ${namesText(removed)}`] : []),
-    ...(changed.length > 0 ? [`${changed.length} changed: ${namesText(changed)}`] : []),
+    ...(added.length > 0
+      ? [t('{count} new: {names}', { count: added.length, names: namesText(added) })]
+      : []),
+    ...(removed.length > 0
+      ? [t('{count} gone: {names}', { count: removed.length, names: namesText(removed) })]
+      : []),
+    ...(changed.length > 0
+      ? [t('{count} changed: {names}', { count: changed.length, names: namesText(changed) })]
+      : []),
   ];
   return (
     <Text>
@@ -84,25 +95,25 @@ export const Review = ({
   const age = ageText(opened);
   const isSame = differences.length === 0 && newOrders === 0;
   return (
-    <View style={style.review} role="region" aria-label="Review of the file">
-      <Text variant="titleMedium">
-        {name} holds {HOLDS[file.holds]}
-      </Text>
+    <View style={style.review} role="region" aria-label={t('Review of the file')}>
+      <Text variant="titleMedium">{t('{name} holds {content}', { name, content: HOLDS[file.holds] })}</Text>
       {age === null ? null : <Text style={style.note}>{age}</Text>}
-      {isSame ? <Text>It is the same as what is here.</Text> : null}
+      {isSame ? <Text>{t('It is the same as what is here.')}</Text> : null}
       {differences.map((difference) => (
         <DifferenceLine key={difference.what} difference={difference} />
       ))}
       {newOrders > 0 ? (
         <Text>
-          <Text style={style.what}>orders</Text> {countFigure(newOrders, 'order')} beside those that are here
+          <Text style={style.what}>{t('orders')}</Text>{' '}
+          {t('{newOrders, plural, one {# order} other {# orders}}', { newOrders })}{' '}
+          {t('beside those that are here')}
         </Text>
       ) : null}
       <View style={style.buttons}>
         <Button mode="outlined" disabled={isSame} onPress={onTake}>
-          Import into the draft
+          {t('Import into the draft')}
         </Button>
-        <TextAction label="Cancel" onPress={onLeave} />
+        <TextAction label={t('Cancel')} onPress={onLeave} />
       </View>
     </View>
   );

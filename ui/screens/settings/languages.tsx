@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { TEXT_PARTS, textCells, textsSheet } from '../../../core/formats/texts-table.ts';
 import { IN_ENGLISH, LANGUAGES, type Language } from '../../../core/model/language.ts';
 import {
@@ -67,7 +68,7 @@ const Row = ({ text, as, language }: RowProps) => {
         <WordsField
           prose
           hideLabel
-          label={`“${text}” in ${IN_ENGLISH[language]}`}
+          label={t('“{text}” in {language}', { text, language: IN_ENGLISH[language] })}
           value={as}
           most={2_000}
           onChange={(next, visit) =>
@@ -75,7 +76,7 @@ const Row = ({ text, as, language }: RowProps) => {
               edit(
                 'setTranslation',
                 { language, text, as: next.trim() },
-                `${IN_ENGLISH[language]} text`,
+                t('{language} text', { language: IN_ENGLISH[language] }),
                 visit,
               ),
             )
@@ -103,7 +104,10 @@ const Part = ({ title, rows }: { title: string; rows: readonly RowProps[] }) => 
       </View>
       {rows.length > drawn ? (
         <TextAction
-          label={`Show ${Math.min(MOST_DRAWN, rows.length - drawn)} more of ${wholeFigure(rows.length)}`}
+          label={t('Show {more} more of {count}', {
+            more: Math.min(MOST_DRAWN, rows.length - drawn),
+            count: wholeFigure(rows.length),
+          })}
           onPress={() => setDrawn(drawn + MOST_DRAWN)}
         />
       ) : null}
@@ -123,18 +127,52 @@ const TextsAsList = ({
   const { store } = useBookParts('store');
   const choose = useChosenList((file) => onTexts(file, language));
   return (
-    <Actions role="group" aria-label={`The texts in ${IN_ENGLISH[language]} as a list`}>
+    <Actions
+      role="group"
+      aria-label={t('The texts in {language} as a list', { language: IN_ENGLISH[language] })}
+    >
       <SaveList
         name={(kind) =>
           fileName(store.name, `texts-${IN_ENGLISH[language].toLowerCase()}`, dayNow(store), kind)
         }
-        sheet="Texts"
+        sheet={t('Texts')}
         columns={() => textsSheet(language)}
         items={texts}
         cells={textCells}
       />
-      <TextAction label="Import translations" onPress={choose} />
+      <TextAction label={t('Import translations')} onPress={choose} />
     </Actions>
+  );
+};
+
+/** How much of the shop is translated, and what customers read of the rest. */
+const Translated = ({
+  language,
+  own,
+  done,
+  all,
+}: {
+  language: Language;
+  own: Language;
+  done: number;
+  all: number;
+}) => {
+  const style = useStyles(styles);
+  return (
+    <>
+      <Text style={style.title} role="heading" aria-level={2}>
+        {t('{language}: {done} of {all} texts translated', {
+          language: IN_ENGLISH[language],
+          done: wholeFigure(done),
+          all: wholeFigure(all),
+        })}
+      </Text>
+      <Text style={style.note}>
+        {t('Customers read what is not translated in {language}. If you change a text, translate it again.', {
+          language: IN_ENGLISH[own],
+        })}
+      </Text>
+    </>
   );
 };
 
@@ -152,14 +190,8 @@ const Translations = ({ language, onTexts }: { language: Language } & Pick<PartP
   const [atFirst, setAtFirst] = useState(() => new Set(known.keys()));
   const shown = texts.filter(({ text }) => show === 'all' || !known.has(text) || !atFirst.has(text));
   return (
-    <View role="region" aria-label={`In ${IN_ENGLISH[language]}`}>
-      <Text style={style.title} role="heading" aria-level={2}>
-        {IN_ENGLISH[language]}: {wholeFigure(done)} of {wholeFigure(texts.length)} texts translated
-      </Text>
-      <Text style={style.note}>
-        Customers read what is not translated in {IN_ENGLISH[ownLanguage(book)]}. If you change a text,
-        translate it again.
-      </Text>
+    <View role="region" aria-label={t('In {language}', { language: IN_ENGLISH[language] })}>
+      <Translated language={language} own={ownLanguage(book)} done={done} all={texts.length} />
       <TextsAsList
         language={language}
         texts={texts.map((one) => ({ ...one, as: known.get(one.text) ?? '' }))}
@@ -168,19 +200,22 @@ const Translations = ({ language, onTexts }: { language: Language } & Pick<PartP
       <View style={style.show}>
         <Segments
           hideLabel
-          label="Texts shown"
+          label={t('Texts shown')}
           value={show}
           onChange={(next) => {
             setShow(next);
             setAtFirst(new Set(known.keys()));
           }}
           options={[
-            { value: 'missing', label: `Not translated, ${wholeFigure(texts.length - done)}` },
-            { value: 'all', label: 'All texts' },
+            {
+              value: 'missing',
+              label: t('Not translated, {count}', { count: wholeFigure(texts.length - done) }),
+            },
+            { value: 'all', label: t('All texts') },
           ]}
         />
       </View>
-      {shown.length === 0 ? <Text style={style.note}>Every text is translated.</Text> : null}
+      {shown.length === 0 ? <Text style={style.note}>{t('Every text is translated.')}</Text> : null}
       {PARTS.map(([part, title]) => (
         <Part
           key={part}
@@ -207,13 +242,13 @@ export const Languages = ({ onTexts }: Pick<PartProps, 'onTexts'>) => {
   const toggle = (one: Language): void =>
     set(
       languages.includes(one) ? languages.filter((kept) => kept !== one) : [...languages, one],
-      `The shop in ${IN_ENGLISH[one]}`,
+      t('The shop in {language}', { language: IN_ENGLISH[one] }),
     );
   return (
     <View>
       <View style={style.choice}>
         <Segments
-          label="Your texts are written in"
+          label={t('Your texts are written in')}
           value={own}
           onChange={(next) =>
             set(
@@ -222,7 +257,7 @@ export const Languages = ({ onTexts }: Pick<PartProps, 'onTexts'>) => {
                 ...languages.filter((one) => one !== next && one !== own),
                 ...(languages.includes(next) ? [own] : []),
               ],
-              `Texts in ${IN_ENGLISH[next]}`,
+              t('Texts in {language}', { language: IN_ENGLISH[next] }),
             )
           }
           options={LANGUAGES.map((value) => ({ value, label: IN_ENGLISH[value] }))}
@@ -231,14 +266,15 @@ export const Languages = ({ onTexts }: Pick<PartProps, 'onTexts'>) => {
       {others.map((one) => (
         <Check
           key={one}
-          label={`Customers can also read the shop in ${IN_ENGLISH[one]}`}
+          label={t('Customers can also read the shop in {language}', { language: IN_ENGLISH[one] })}
           on={languages.includes(one)}
           onPress={() => toggle(one)}
         />
       ))}
       <Text style={style.note}>
-        The shopfront, the checkout and the messages to customers come in each language. What you wrote
-        yourself is translated below.
+        {t(
+          'The shopfront, the checkout and the messages to customers come in each language. What you wrote yourself is translated below.',
+        )}
       </Text>
       {languages
         .filter((one) => one !== own)

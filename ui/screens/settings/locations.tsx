@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { datesText } from '../../../core/formats/dates-typed.ts';
 import type { Location } from '../../../core/model/location.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { CalendarImport } from './calendar-import.tsx';
 import { NameField } from '../../fields/kind-fields.tsx';
 import { DraftField } from '../../fields/draft-field.tsx';
@@ -14,7 +14,7 @@ import { optional, readDates, readPoint } from '../../fields/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { WeekFields } from '../../fields/week-fields.tsx';
 import { edit } from '../../state/draft.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { selectBook } from '../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
@@ -41,7 +41,7 @@ const whereText = ({ address: { lines = [], city, postalCode, country } }: Locat
 
 const openText = ({ hours }: Location): string => {
   const days = new Set(hours.map(({ day }) => day)).size;
-  return days === 0 ? 'never open' : `open ${countFigure(days, 'day')} a week`;
+  return days === 0 ? t('never open') : t('open {days, plural, one {# day} other {# days}} a week', { days });
 };
 
 interface PanelProps {
@@ -58,23 +58,23 @@ const LocationActions = ({ location: { id, name }, first }: PanelProps) => {
     return locations.length === 1 && [carriers, areas, pickups].some(({ length }) => length > 0);
   });
   const remove = (): void => {
-    dispatch(edit('removeLocation', { id }, `Remove ${name}`));
-    const then = first ? ' Orders are sent from the next one, if there is one.' : '';
-    dispatch(messageShown({ text: `Removed ${name}.${then}`, undo: true }));
+    dispatch(edit('removeLocation', { id }, t('Remove {name}', { name })));
+    const then = first ? t(' Orders are sent from the next one, if there is one.') : '';
+    dispatch(undoMessage(t('Removed {name}.{then}', { name, then })));
   };
   return (
     <>
       <Actions>
         {first ? null : (
           <TextAction
-            label="Send orders from here"
-            onPress={() => dispatch(edit('sendFrom', { id }, `Send from ${name}`))}
+            label={t('Send orders from here')}
+            onPress={() => dispatch(edit('sendFrom', { id }, t('Send from {name}', { name })))}
           />
         )}
-        <TextAction label="Remove the location" disabled={isNeeded} onPress={remove} />
+        <TextAction label={t('Remove the location')} disabled={isNeeded} onPress={remove} />
       </Actions>
       {isNeeded ? (
-        <Text style={style.note}>Carriers, delivery areas or pickup points need it, so it stays.</Text>
+        <Text style={style.note}>{t('Carriers, delivery areas or pickup points need it, so it stays.')}</Text>
       ) : null}
     </>
   );
@@ -90,12 +90,12 @@ const LocationPanel = ({ location, first }: PanelProps) => {
   const field = fieldsOf(location, set);
   return (
     <View style={style.panel} role="group" aria-label={name}>
-      <NameField label="Location" prose {...field('name')} />
+      <NameField label={t('Location')} prose {...field('name')} />
       <PlaceFields street destination={address} onChange={field('address').onChange} />
       <DraftField
         style={{ maxWidth: 260 }}
-        label="Point: latitude, longitude"
-        placeholder="not known"
+        label={t('Point: latitude, longitude')}
+        placeholder={t('not known')}
         text={address.point ? `${address.point.lat}, ${address.point.lng}` : ''}
         read={optional<Point>(readPoint)}
         onChange={(point, visit) => set({ address: { ...address, point } }, 'point', visit)}
@@ -106,16 +106,16 @@ const LocationPanel = ({ location, first }: PanelProps) => {
         onChange={field('hours').onChange}
       />
       <DraftField
-        label="Closed on: dates such as 2026-12-25, ranges such as 2026-12-24 to 2026-12-26"
+        label={t('Closed on: dates such as 2026-12-25, ranges such as 2026-12-24 to 2026-12-26')}
         multiline
-        placeholder="no closed dates"
+        placeholder={t('no closed dates')}
         text={datesText(closedDates)}
         read={readDates}
-        onChange={field('closedDates', 'closed dates').onChange}
+        onChange={field('closedDates', t('closed dates')).onChange}
       />
       <CalendarImport
         closed={closedDates}
-        onTaken={(next) => set({ closedDates: next }, 'closed dates from a calendar')}
+        onTaken={(next) => set({ closedDates: next }, t('closed dates from a calendar'))}
       />
       <PreparationFields preparation={preparation} onChange={field('preparation').onChange} />
       <LocationActions location={location} first={first} />
@@ -131,17 +131,18 @@ export const Locations = () => {
   const [open, setOpen] = useState<string | null>(null);
   const add = (): void => {
     const country = locations[0]?.address.country ?? store.sellsTo.countries[0] ?? 'CA';
-    dispatch(edit('addLocation', { name: 'New location', country }, 'New location'));
+    dispatch(edit('addLocation', { name: t('New location'), country }, t('New location')));
   };
   return (
     <View>
       {locations.length === 0 ? (
         <Text style={[style.note, { paddingVertical: 16 }]}>
-          A location is a place of yours: where orders are prepared. Without one, no day of arrival can be
-          given.
+          {t(
+            'A location is a place of yours: where orders are prepared. Without one, no day of arrival can be given.',
+          )}
         </Text>
       ) : null}
-      <View role="list" aria-label="Locations">
+      <View role="list" aria-label={t('Locations')}>
         {locations.map((location, at) => (
           <View style={style.item} role="listitem" key={location.id}>
             <Press
@@ -153,7 +154,7 @@ export const Locations = () => {
                 <Text style={style.name}>{location.name}</Text>
                 <Text style={style.note}>{whereText(location)}</Text>
                 <Text style={style.note}>
-                  {at === 0 ? 'orders are sent from here · ' : ''}
+                  {at === 0 ? t('orders are sent from here · ') : ''}
                   {openText(location)}
                 </Text>
               </View>
@@ -167,7 +168,7 @@ export const Locations = () => {
         ))}
       </View>
       <TextAction
-        label="Add a location"
+        label={t('Add a location')}
         style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
         onPress={add}
       />

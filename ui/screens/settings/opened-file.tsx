@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { looseJson } from '../../../core/formats/loose-json.ts';
 import { shopDifference } from '../../../core/formats/shop-difference.ts';
 import {
@@ -67,7 +68,7 @@ export const openedAside = async (
   { storage, draft }: ReturnType<AppStore['getState']>,
   aside: SetAsideDocument,
 ): Promise<Opened> => {
-  const name = 'The shop set aside';
+  const name = t('The shop set aside');
   const { value, broken, isLater } = await asideShop(deviceStore, aside, storage.aside, draft.workbook);
   if (isLater) return { name, faults: [{ code: 'later-version', path: '', detail: {} }] };
   return { name, value, broken };
@@ -85,7 +86,7 @@ const Refused = ({
   const style = useStyles(styles);
   return (
     <View style={style.panel} role="alert">
-      <Text variant="titleMedium">{name} was not imported; nothing here has changed</Text>
+      <Text variant="titleMedium">{t('{name} was not imported; nothing here has changed', { name })}</Text>
       {faults.map((fault, at) => (
         <Text key={`${fault.path}-${at}`} style={style.fault}>
           {locatedSentence(fault)}
@@ -93,7 +94,7 @@ const Refused = ({
       ))}
       <View style={style.buttons}>
         <Button mode="outlined" onPress={onClose}>
-          Close
+          {t('Close')}
         </Button>
       </View>
     </View>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { placeless } from '../../../core/formats/list-format.ts';
 import { readOrders } from '../../../core/formats/orders.ts';
 import { orderCells, ordersSheet, readOrderRows } from '../../../core/formats/orders-csv.ts';
@@ -8,7 +9,6 @@ import type { Fault } from '../../../core/model/fault.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { takeOrders, type OrdersTaken } from '../../../core/order/take-orders.ts';
 import { locatedSentence } from '../../../core/words/fault-sentence.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { fileName, openFile, saveFile, type FileKind } from '../../files/files.ts';
 import { chooseRows } from '../../list-import/read-rows.ts';
 import { useChosenList } from '../../list-import/use-chosen-list.ts';
@@ -41,15 +41,22 @@ interface Read {
 const takenWords = ({ added, updated, renumbered, same }: OrdersTaken, name: string): string => {
   const some = (numbers: readonly string[]): string =>
     numbers.length > MOST_SHOWN
-      ? `${numbers.slice(0, MOST_SHOWN).join(', ')} and ${numbers.length - MOST_SHOWN} more`
+      ? t('{list} and {count} more', {
+          list: numbers.slice(0, MOST_SHOWN).join(', '),
+          count: numbers.length - MOST_SHOWN,
+        })
       : numbers.join(', ');
   return [
-    added > 0 ? `Imported ${countFigure(added, 'order')} from ${name}.` : '',
-    updated.length > 0 ? `Updated: ${some(updated)}.` : '',
-    renumbered.length > 0
-      ? `Other orders already have these numbers, so the imported ones got new numbers: ${some(renumbered)}.`
+    added > 0
+      ? t('Imported {added, plural, one {# order} other {# orders}} from {name}.', { added, name })
       : '',
-    same > 0 ? `${countFigure(same, 'order')} already here, unchanged.` : '',
+    updated.length > 0 ? t('Updated: {numbers}.', { numbers: some(updated) }) : '',
+    renumbered.length > 0
+      ? t('Other orders already have these numbers, so the imported ones got new numbers: {numbers}.', {
+          numbers: some(renumbered),
+        })
+      : '',
+    same > 0 ? t('{same, plural, one {# order} other {# orders}} already here, unchanged.', { same }) : '',
   ]
     .filter(Boolean)
     .join(' ');
@@ -60,7 +67,7 @@ const readJson = (text: string): Read | string => {
   try {
     value = JSON.parse(text);
   } catch {
-    return 'it is not JSON.';
+    return t('it is not JSON.');
   }
   const read = readOrders(value);
   return read.ok ? { orders: read.value, faults: [] } : { orders: [], faults: read.faults };
@@ -81,7 +88,7 @@ const chosenRows = async (): Promise<Chosen | null> => {
 
 const chosenJson = async (): Promise<Chosen | null> => {
   const file = await openFile('json');
-  return file && { name: file.name, read: file.text === null ? 'it is too large.' : readJson(file.text) };
+  return file && { name: file.name, read: file.text === null ? t('it is too large.') : readJson(file.text) };
 };
 
 /** What was wrong with a file, the first of it. */
@@ -95,7 +102,9 @@ const Faults = ({ faults }: { faults: readonly string[] }) => {
         </Text>
       ))}
       {faults.length > MOST_SHOWN ? (
-        <Text style={style.fault}>{faults.length - MOST_SHOWN} more are not shown.</Text>
+        <Text style={style.fault}>
+          {t('{count} more are not shown.', { count: faults.length - MOST_SHOWN })}
+        </Text>
       ) : null}
     </>
   );
@@ -123,7 +132,7 @@ export const OrdersFiles = ({
     const { name: file, read } = chosen;
     if (typeof read === 'string') {
       setSaid(null);
-      setFaults([`${file} was not read: ${read}`]);
+      setFaults([t('{file} was not read: {why}', { file, why: read })]);
       return;
     }
     const taken = takeOrders(orders, read.orders, momentNow(), read.stateless);
@@ -134,18 +143,18 @@ export const OrdersFiles = ({
   return (
     <View>
       <Actions style={style.actions}>
-        <SaveList name={name} sheet="Orders" columns={ordersSheet} items={orders} cells={orderCells} />
+        <SaveList name={name} sheet={t('Orders')} columns={ordersSheet} items={orders} cells={orderCells} />
         <TextAction
-          label="Save as JSON"
+          label={t('Save as JSON')}
           disabled={orders.length === 0}
           onPress={() => saveFile(name('json'), `${JSON.stringify(orders, null, 1)}\n`)}
         />
         <TextAction
-          label="Import orders from a CSV or spreadsheet"
+          label={t('Import orders from a CSV or spreadsheet')}
           onPress={() => void chosenRows().then(take)}
         />
-        <TextAction label="Import past orders from elsewhere" onPress={choosePast} />
-        <TextAction label="Import orders from JSON" onPress={() => void chosenJson().then(take)} />
+        <TextAction label={t('Import past orders from elsewhere')} onPress={choosePast} />
+        <TextAction label={t('Import orders from JSON')} onPress={() => void chosenJson().then(take)} />
       </Actions>
       {said === null ? null : (
         <Text style={style.said} role="status">

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { localMoment } from '../../../core/time/local-moment.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
@@ -47,7 +48,7 @@ const Row = ({ order }: { order: PastOrder }) => {
   const { city, country } = request.destination ?? {};
   const place = [city, country && countryName(country)].filter(Boolean).join(', ');
   return (
-    <View style={style.item} role="listitem" aria-label={`Order ${number}`}>
+    <View style={style.item} role="listitem" aria-label={t('Order {number}', { number })}>
       <View style={style.row}>
         <View style={style.words}>
           <Text style={style.name}>
@@ -59,8 +60,10 @@ const Row = ({ order }: { order: PastOrder }) => {
         </View>
         <Text style={style.figure}>{moneyFigure(chosen.charge, decimals)}</Text>
         <TextAction
-          label={open ? 'Hide' : 'More'}
-          accessibilityLabel={`${open ? 'Hide' : 'More about'} order ${number}`}
+          label={open ? t('Hide') : t('More')}
+          accessibilityLabel={
+            open ? t('Hide order {number}', { number }) : t('More about order {number}', { number })
+          }
           onPress={() => setOpen(!open)}
         />
       </View>
@@ -68,11 +71,11 @@ const Row = ({ order }: { order: PastOrder }) => {
         <View style={{ gap: 8 }}>
           <OrderDetails order={order} />
           <View style={style.actions}>
-            {actions.back ? <TextAction label="Undo the last step" onPress={actions.back} /> : null}
+            {actions.back ? <TextAction label={t('Undo the last step')} onPress={actions.back} /> : null}
             {actions.next.includes('cancelled') ? (
               <CancelOrder number={number} onCancel={() => actions.go('cancelled')} />
             ) : null}
-            <TextAction label="Keep as a test order" onPress={() => keep(order)} />
+            <TextAction label={t('Keep as a test order')} onPress={() => keep(order)} />
           </View>
         </View>
       ) : null}
@@ -89,9 +92,11 @@ export const Orders = ({ onFile }: PartProps) => {
     <View>
       <OrdersFiles orders={orders} onFile={onFile} />
       {orders.length === 0 ? (
-        <Text style={style.none}>Orders placed in the shopfront are listed here with what was charged.</Text>
+        <Text style={style.none}>
+          {t('Orders placed in the shopfront are listed here with what was charged.')}
+        </Text>
       ) : null}
-      <View role="list" aria-label="Orders">
+      <View role="list" aria-label={t('Orders')}>
         {orders
           .slice(-shown)
           .reverse()
@@ -101,7 +106,7 @@ export const Orders = ({ onFile }: PartProps) => {
       </View>
       {orders.length > shown ? (
         <TextAction
-          label={`Show ${PAGE} more of ${orders.length}`}
+          label={t('Show {more} more of {count}', { more: PAGE, count: orders.length })}
           style={{ alignSelf: 'flex-start', marginLeft: -4 }}
           onPress={() => setShown(shown + PAGE)}
         />

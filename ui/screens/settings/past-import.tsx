@@ -1,11 +1,12 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { t } from '../../../core/translate/translate.ts';
+import { withLeftOut } from '../../list-import/import-words.ts';
 import { withPastChoice } from '../../../core/order/past-choice.ts';
 import { guessUnit } from '../../../core/formats/list-columns.ts';
 import { PAST_ORDERS, type PastMeaning } from '../../../core/formats/past-orders-table.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { takeOrders } from '../../../core/order/take-orders.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { ImportPage } from '../../list-import/import-page.tsx';
 import { useListImport } from '../../list-import/use-list-import.ts';
 import { Chooser } from '../../parts/chooser.tsx';
@@ -19,7 +20,7 @@ import { useBookParts } from '../../state/use-book-parts.ts';
 import { momentNow } from '../../time/now.ts';
 
 const UNITS = ['kg', 'g', 'lb', 'oz'] as const;
-const ASK_NONE = { id: '', name: 'None', note: '' };
+const ASK_NONE = { id: '', name: t('None'), note: '' };
 
 const settings = { gap: 12, paddingTop: 12, maxWidth: 420 } as const;
 const row = { flexDirection: 'row' } as const;
@@ -57,23 +58,23 @@ const MeaningFields = ({
   return (
     <View style={settings}>
       <Segments
-        label="Weights without a unit are in"
+        label={t('Weights without a unit are in')}
         value={meaning.unit}
         options={UNITS.map((one) => ({ value: one, label: one }))}
         onChange={meaning.setUnit}
       />
       <Segments
-        label="Dates such as 03/04/2026 have"
+        label={t('Dates such as 03/04/2026 have')}
         value={meaning.dates}
         options={[
-          { value: 'day-first', label: 'The day first' },
-          { value: 'month-first', label: 'The month first' },
+          { value: 'day-first', label: t('The day first') },
+          { value: 'month-first', label: t('The month first') },
         ]}
         onChange={meaning.setDates}
       />
       <View style={row}>
         <Chooser
-          label="Service of rows that name none of yours"
+          label={t('Service of rows that name none of yours')}
           chosen={options.find(({ id }) => id === service)?.name ?? ''}
           options={options}
           onChoose={onService}
@@ -104,20 +105,25 @@ const PastImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
     const chosen = orders.map((order) => withPastChoice(compiled, order, service === '' ? null : service));
     const taken = takeOrders(here, chosen, momentNow());
     if (taken.orders.length > 0) dispatch(ordersTaken(taken.orders));
-    const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} not imported.` : '';
-    const text = `Imported ${countFigure(taken.orders.length, 'order')} from ${file.name}.${left}`;
-    dispatch(messageShown({ text, undo: false }));
+    const text = t('Imported {count, plural, one {# order} other {# orders}} from {file}.', {
+      count: taken.orders.length,
+      file: file.name,
+    });
+    dispatch(messageShown({ text: withLeftOut(text, faulty), undo: false }));
     onDone();
   };
   return (
     <ImportPage
       name={file.name}
-      back={{ name: 'Orders', onPress: onDone }}
+      back={{ name: t('Orders'), onPress: onDone }}
       columns={PAST_ORDERS.columns}
       work={work}
       settings={<MeaningFields meaning={meaning} service={service} onService={setService} />}
-      button="Import the orders"
-      effect={`adds to the ${countFigure(here.length, 'order')} that are there; none is overwritten`}
+      button={t('Import the orders')}
+      effect={t(
+        'adds to the {count, plural, one {# order} other {# orders}} that are there; none is overwritten',
+        { count: here.length },
+      )}
       onTake={take}
     />
   );

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { ChoiceKind } from '../../../core/model/adjustment.ts';
 import type { PaymentOption } from '../../../core/model/tax.ts';
 import { Check } from '../../parts/check.tsx';
@@ -10,7 +11,7 @@ import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { countryName } from '../../../core/words/country-name.ts';
 import { edit } from '../../state/draft.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -33,10 +34,10 @@ const styles = (inks: Inks) => ({
 });
 
 const FOR: { kind: ChoiceKind; label: string }[] = [
-  { kind: 'shipping', label: 'shipped' },
-  { kind: 'delivery', label: 'delivered' },
-  { kind: 'pickup', label: 'collected' },
-  { kind: 'nothing-to-ship', label: 'nothing to send' },
+  { kind: 'shipping', label: t('shipped') },
+  { kind: 'delivery', label: t('delivered') },
+  { kind: 'pickup', label: t('collected') },
+  { kind: 'nothing-to-ship', label: t('nothing to send') },
 ];
 
 const Conditions = ({
@@ -53,7 +54,11 @@ const Conditions = ({
     payment.for.includes(kind) ? payment.for.filter((one) => one !== kind) : [...payment.for, kind];
   return (
     <>
-      <View style={style.checks} role="group" aria-label={`${payment.name}: for orders that are`}>
+      <View
+        style={style.checks}
+        role="group"
+        aria-label={t('{payment}: for orders that are', { payment: payment.name })}
+      >
         {FOR.filter(({ kind }) => payment.kind !== 'at-pickup' || kind === 'pickup').map(
           ({ kind, label }) => (
             <Check
@@ -69,14 +74,14 @@ const Conditions = ({
         <OptionalMoneyField
           right
           style={style.field}
-          label="Up to a total of"
-          placeholder="any"
+          label={t('Up to a total of')}
+          placeholder={t('any')}
           {...field('maxTotal')}
         />
         <DraftField
           style={style.name}
-          label="Only in these countries"
-          placeholder="every country"
+          label={t('Only in these countries')}
+          placeholder={t('every country')}
           text={countries?.map(countryName).join(', ') ?? ''}
           read={readCountries}
           onChange={(list, visit) => set({ countries: list.length > 0 ? list : undefined }, visit)}
@@ -91,44 +96,45 @@ const Payment = ({ payment, at, count }: { payment: PaymentOption; at: number; c
   const dispatch = useAppDispatch();
   const { id, name, active = true } = payment;
   const set = (changes: Changes, visit: string | null = null): void => {
-    dispatch(edit('setPayment', { id, changes }, `Payment, ${name}`, visit));
+    dispatch(edit('setPayment', { id, changes }, t('Payment, {name}', { name }), visit));
   };
   const field = fieldsOf(payment, (changes, _, visit: string) => set(changes, visit));
   const remove = (): void => {
-    dispatch(edit('removePayment', { id }, `Remove ${name}`));
-    dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
+    dispatch(edit('removePayment', { id }, t('Remove {name}', { name })));
+    dispatch(undoMessage(t('Removed {name}.', { name })));
   };
-  const move = (by: number): void => void dispatch(edit('movePayment', { id, by }, `Move ${name}`));
+  const move = (by: number): void =>
+    void dispatch(edit('movePayment', { id, by }, t('Move {name}', { name })));
   return (
     <View style={style.item} role="listitem" aria-label={name}>
       <View style={style.row}>
-        <NameField style={style.name} label="Payment method" prose {...field('name')} />
+        <NameField style={style.name} label={t('Payment method')} prose {...field('name')} />
         <Segments
-          label="When it is paid"
+          label={t('When it is paid')}
           width={340}
           value={payment.kind}
           onChange={(kind) => set(kind === 'at-pickup' ? { kind, for: ['pickup'] } : { kind })}
           options={[
-            { value: 'online', label: 'with the order' },
-            { value: 'on-delivery', label: 'at the door' },
-            { value: 'at-pickup', label: 'on collection' },
+            { value: 'online', label: t('with the order') },
+            { value: 'on-delivery', label: t('at the door') },
+            { value: 'at-pickup', label: t('on collection') },
           ]}
         />
       </View>
       <Conditions payment={payment} set={set} />
       <WordsField
         prose
-        label="What the customer is told"
-        placeholder="nothing"
+        label={t('What the customer is told')}
+        placeholder={t('nothing')}
         value={payment.instructions ?? ''}
         most={2_000}
         onChange={(text, visit) => set({ instructions: text === '' ? undefined : text }, visit)}
       />
-      {active ? null : <Text style={style.note}>Switched off: customers are not offered it.</Text>}
+      {active ? null : <Text style={style.note}>{t('Switched off: customers are not offered it.')}</Text>}
       <Actions>
         <SwitchAction on={active} onSwitch={(on) => set({ active: on ? undefined : false })} />
         <MoveActions at={at} count={count} onMove={move} />
-        <TextAction label={`Remove ${name}`} onPress={remove} />
+        <TextAction label={t('Remove {name}', { name })} onPress={remove} />
       </Actions>
     </View>
   );
@@ -140,23 +146,27 @@ export const Payments = () => {
   const dispatch = useAppDispatch();
   const { payments } = useBookParts('payments');
   const add = (): void => {
-    const payment = { name: 'Card', kind: 'online' as const, for: FOR.map(({ kind }) => kind) };
-    dispatch(edit('addPayment', { payment }, 'New payment method'));
+    const payment = { name: t('Card'), kind: 'online' as const, for: FOR.map(({ kind }) => kind) };
+    dispatch(edit('addPayment', { payment }, t('New payment method')));
   };
   return (
     <View>
       <Text style={style.note}>
         {payments.length === 0
-          ? 'There is no payment method yet, so the shopfront asks for none. Each can be limited to some choices, countries and totals.'
-          : 'In places on the postal list, payment at the door is offered only where the list allows cash on delivery.'}
+          ? t(
+              'There is no payment method yet, so the shopfront asks for none. Each can be limited to some choices, countries and totals.',
+            )
+          : t(
+              'In places on the postal list, payment at the door is offered only where the list allows cash on delivery.',
+            )}
       </Text>
-      <View role="list" aria-label="Payment methods">
+      <View role="list" aria-label={t('Payment methods')}>
         {payments.map((payment, at) => (
           <Payment key={payment.id} payment={payment} at={at} count={payments.length} />
         ))}
       </View>
       <TextAction
-        label="Add a payment method"
+        label={t('Add a payment method')}
         style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
         onPress={add}
       />

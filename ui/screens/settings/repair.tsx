@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Fault } from '../../../core/model/fault.ts';
 import { canBeGiven, placeOf, valueAt, type Repair as Done } from '../../../core/formats/repair.ts';
 import type { Shop, ShopFile } from '../../../core/formats/shop-file.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { faultSentence } from '../../../core/words/fault-sentence.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { TextLine } from '../../parts/text-line.tsx';
@@ -37,7 +37,11 @@ const styles = (inks: Inks) => ({
 
 const MOST_SHOWN = 20;
 
-const DID: Record<Done['did'], string> = { set: 'Changed', cut: 'Cut short', 'left-out': 'Left out' };
+const DID: Record<Done['did'], string> = {
+  set: t('Changed'),
+  cut: t('Cut short'),
+  'left-out': t('Left out'),
+};
 
 interface RowProps {
   place: string;
@@ -56,15 +60,15 @@ const FaultRow = ({ place, fault, present, isStuck, onGive, onLeaveOut }: RowPro
   const isField = canBeGiven(present, fault);
   return (
     <View style={style.row} role="listitem">
-      <Text style={style.place}>{place === '' ? 'The file' : place}</Text>
+      <Text style={style.place}>{place === '' ? t('The file') : place}</Text>
       <Text style={style.fault}>{faultSentence(fault)}</Text>
-      {isStuck ? <Text style={style.fault}>The shop needs this: it cannot be left out.</Text> : null}
+      {isStuck ? <Text style={style.fault}>{t('The shop needs this: it cannot be left out.')}</Text> : null}
       <View style={style.fields}>
         {isField ? (
           <View style={style.field}>
             <TextLine
               hideLabel
-              label={`Right value of ${place}`}
+              label={t('Right value of {place}', { place })}
               value={text}
               onChange={setText}
               onSubmit={() => onGive(text)}
@@ -73,15 +77,15 @@ const FaultRow = ({ place, fault, present, isStuck, onGive, onLeaveOut }: RowPro
         ) : null}
         {isField ? (
           <TextAction
-            label="Set"
-            accessibilityLabel={`Set ${place}`}
+            label={t('Set')}
+            accessibilityLabel={t('Set {place}', { place })}
             disabled={text === former}
             onPress={() => onGive(text)}
           />
         ) : null}
         <TextAction
-          label="Leave out"
-          accessibilityLabel={`Leave out ${place}`}
+          label={t('Leave out')}
+          accessibilityLabel={t('Leave out {place}', { place })}
           disabled={isStuck}
           onPress={onLeaveOut}
         />
@@ -95,19 +99,44 @@ const DoneList = ({ repairs, onUndo }: { repairs: readonly Done[]; onUndo: () =>
   const style = useStyles(styles);
   if (repairs.length === 0) return null;
   return (
-    <View role="list" aria-label="Repaired so far">
+    <View role="list" aria-label={t('Repaired so far')}>
       {repairs.slice(-MOST_SHOWN).map(({ did, place }, at) => (
         <Text key={`${place}-${at}`} role="listitem" style={style.note}>
           {DID[did]}: {place}
         </Text>
       ))}
       {repairs.length > MOST_SHOWN ? (
-        <Text style={style.note}>and {countFigure(repairs.length - MOST_SHOWN, 'repair')} before</Text>
+        <Text style={style.note}>
+          {t('and {count, plural, one {# repair} other {# repairs}} before', {
+            count: repairs.length - MOST_SHOWN,
+          })}
+        </Text>
       ) : null}
       <View style={style.buttons}>
-        <TextAction label="Take the last repair back" onPress={onUndo} />
+        <TextAction label={t('Take the last repair back')} onPress={onUndo} />
       </View>
     </View>
+  );
+};
+
+/** What state the text was in, and what is to be done about it. */
+const Explanation = ({ isBroken, isMended }: { isBroken: boolean; isMended: boolean }) => {
+  const style = useStyles(styles);
+  return (
+    <>
+      {isBroken ? (
+        <Text style={style.fault}>
+          {t('Its text broke off or was changed by hand. This is what could be read of it.')}
+        </Text>
+      ) : null}
+      {isMended ? null : (
+        <Text style={style.note}>
+          {t(
+            'Correct a value, or leave out what is faulty. Nothing here changes until you open the repaired shop.',
+          )}
+        </Text>
+      )}
+    </>
   );
 };
 
@@ -118,21 +147,17 @@ export const Repair = ({ name, value, here, broken, onOpen, onClose }: Props) =>
   const { faults, file, repairs, isBusy, stuck } = mending;
   const shown = faults.slice(0, MOST_SHOWN);
   return (
-    <View style={style.panel} role="region" aria-label={`Repair ${name}`}>
+    <View style={style.panel} role="region" aria-label={t('Repair {name}', { name })}>
       <Text variant="titleMedium">
-        {file ? `${name} can be read now` : `${name}: ${countFigure(faults.length, 'fault')} to repair`}
+        {file
+          ? t('{name} can be read now', { name })
+          : t('{name}: {count, plural, one {# fault} other {# faults}} to repair', {
+              name,
+              count: faults.length,
+            })}
       </Text>
-      {broken.length > 0 ? (
-        <Text style={style.fault}>
-          Its text broke off or was changed by hand. This is what could be read of it.
-        </Text>
-      ) : null}
-      {file ? null : (
-        <Text style={style.note}>
-          Correct a value, or leave out what is faulty. Nothing here changes until you open the repaired shop.
-        </Text>
-      )}
-      <View role="list" aria-label="What is wrong">
+      <Explanation isBroken={broken.length > 0} isMended={file !== null} />
+      <View role="list" aria-label={t('What is wrong')}>
         {shown.map((fault, at) => (
           <FaultRow
             key={`${fault.path} ${repairs.length} ${at}`}
@@ -146,20 +171,24 @@ export const Repair = ({ name, value, here, broken, onOpen, onClose }: Props) =>
         ))}
       </View>
       {faults.length > MOST_SHOWN ? (
-        <Text style={style.note}>and {countFigure(faults.length - MOST_SHOWN, 'more fault')}</Text>
+        <Text style={style.note}>
+          {t('and {count, plural, one {# more fault} other {# more faults}}', {
+            count: faults.length - MOST_SHOWN,
+          })}
+        </Text>
       ) : null}
       <DoneList repairs={repairs} onUndo={mending.undo} />
       <View style={style.buttons}>
         {file ? (
           <Button mode="contained" onPress={() => onOpen(file)}>
-            Open the repaired shop
+            {t('Open the repaired shop')}
           </Button>
         ) : (
           <Button mode="outlined" onPress={isBusy ? mending.stop : mending.leaveOutAll}>
-            {isBusy ? 'Stop' : 'Leave out all that is faulty'}
+            {isBusy ? t('Stop') : t('Leave out all that is faulty')}
           </Button>
         )}
-        <TextAction label="Cancel" onPress={onClose} />
+        <TextAction label={t('Cancel')} onPress={onClose} />
       </View>
     </View>
   );

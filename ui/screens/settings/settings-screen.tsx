@@ -1,5 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { lazy, useState, type ComponentType } from 'react';
+import { t } from '../../../core/translate/translate.ts';
 import type { Language } from '../../../core/model/language.ts';
 import { Page } from '../../page/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
@@ -20,13 +21,13 @@ const TextsImport = lazy(() => import('./texts-import.tsx'));
 const DataSettings = lazy(() => import('./data-settings.tsx'));
 
 const PARTS = {
-  store: { label: 'Store', Part: StoreSettings },
-  locations: { label: 'Locations', Part: Locations },
-  languages: { label: 'Languages', Part: Languages },
-  taxes: { label: 'Taxes', Part: Taxes },
-  payments: { label: 'Payments', Part: Payments },
-  orders: { label: 'Orders', Part: Orders },
-  data: { label: 'Data', Part: DataSettings },
+  store: { label: t('Store'), Part: StoreSettings },
+  locations: { label: t('Locations'), Part: Locations },
+  languages: { label: t('Languages'), Part: Languages },
+  taxes: { label: t('Taxes'), Part: Taxes },
+  payments: { label: t('Payments'), Part: Payments },
+  orders: { label: t('Orders'), Part: Orders },
+  data: { label: t('Data'), Part: DataSettings },
 } satisfies Record<string, { label: string; Part: ComponentType<PartProps> }>;
 type PartName = keyof typeof PARTS;
 
@@ -55,9 +56,9 @@ const SettingsScreen = () => {
   }
   return (
     <Page>
-      <PageHead title="Settings" />
+      <PageHead title={t('Settings')} />
       <Tabs
-        label="Settings"
+        label={t('Settings')}
         bleed={isPhone ? 20 : 0}
         value={name}
         options={OPTIONS}

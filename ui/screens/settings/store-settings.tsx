@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Handling } from '../../../core/model/price.ts';
 import type { Store } from '../../../core/model/store.ts';
 import { moneyFigure } from '../../../core/words/figure.ts';
@@ -40,7 +41,8 @@ type SetStore = (changes: Partial<Store>, what: string, visit?: string | null) =
 
 const useSetStore = (): SetStore => {
   const dispatch = useAppDispatch();
-  return (changes, what, visit = null) => dispatch(edit('setStore', { changes }, `Store: ${what}`, visit));
+  return (changes, what, visit = null) =>
+    dispatch(edit('setStore', { changes }, t('Store: {what}', { what }), visit));
 };
 
 const Place = ({ store }: { store: Store }) => {
@@ -49,11 +51,11 @@ const Place = ({ store }: { store: Store }) => {
   const field = fieldsOf(store, set);
   return (
     <>
-      <NameField label="Name of the shop" prose {...field('name')} />
+      <NameField label={t('Name of the shop')} prose {...field('name')} />
       <View style={style.row}>
         <View style={style.chooser}>
           <Chooser
-            label="Currency"
+            label={t('Currency')}
             chosen={`${currencyName(store.currency)}, ${store.currency}`}
             options={CURRENCIES}
             onChoose={(currency) => set({ currency }, 'currency')}
@@ -61,24 +63,24 @@ const Place = ({ store }: { store: Store }) => {
         </View>
         <View style={style.chooser}>
           <Chooser
-            label="Time zone"
+            label={t('Time zone')}
             chosen={store.timeZone}
             options={TIME_ZONES}
-            onChoose={(timeZone) => set({ timeZone }, 'time zone')}
+            onChoose={(timeZone) => set({ timeZone }, t('time zone'))}
           />
         </View>
         <Segments
-          label="Weights and sizes"
+          label={t('Weights and sizes')}
           width={220}
           value={store.units}
           onChange={(units) => set({ units }, 'units')}
           options={[
-            { value: 'metric', label: 'kg and cm' },
-            { value: 'imperial', label: 'lb and in' },
+            { value: 'metric', label: t('kg and cm') },
+            { value: 'imperial', label: t('lb and in') },
           ]}
         />
       </View>
-      <Text style={style.note}>Another currency converts nothing: 9.50 stays 9.50.</Text>
+      <Text style={style.note}>{t('Another currency converts nothing: 9.50 stays 9.50.')}</Text>
     </>
   );
 };
@@ -93,33 +95,33 @@ const StoreHandling = ({ store }: { store: Store }) => {
     set({ handling: nothing ? undefined : next }, 'handling', visit);
   };
   return (
-    <View style={style.row} role="group" aria-label="Handling on every shipping charge">
+    <View style={style.row} role="group" aria-label={t('Handling on every shipping charge')}>
       <OptionalMoneyField
         right
         style={style.field}
-        label="Handling on every charge"
-        placeholder="none"
+        label={t('Handling on every charge')}
+        placeholder={t('none')}
         value={handling?.amount}
         onChange={(amount, visit) => change({ amount }, visit)}
       />
       <OptionalPercentField
         right
         style={style.field}
-        label="and % of the charge"
-        placeholder="none"
+        label={t('and % of the charge')}
+        placeholder={t('none')}
         value={handling?.points}
         onChange={(points, visit) => change({ points }, visit)}
       />
       {handling?.amount === undefined ? null : (
         <Segments
-          label="Handling for each"
+          label={t('Handling for each')}
           width={280}
           value={handling.per}
           onChange={(per) => change({ per }, null)}
           options={[
-            { value: 'order', label: 'order' },
-            { value: 'parcel', label: 'parcel' },
-            { value: 'unit', label: 'unit' },
+            { value: 'order', label: t('order') },
+            { value: 'parcel', label: t('parcel') },
+            { value: 'unit', label: t('unit') },
           ]}
         />
       )}
@@ -139,12 +141,12 @@ const Figures = ({ store }: { store: Store }) => {
       <DraftField
         right
         style={style.field}
-        label="Round charges to"
-        placeholder="no rounding"
+        label={t('Round charges to')}
+        placeholder={t('no rounding')}
         text={rounding === 'none' ? '' : moneyFigure(rounding.to, display.decimals)}
         read={optional<number>((text) => {
           const to = readMoney(display)(text);
-          return to.ok && to.value === 0 ? { ok: false, text: 'This must be more than 0.' } : to;
+          return to.ok && to.value === 0 ? { ok: false, text: t('This must be more than 0.') } : to;
         })}
         onChange={(to, visit) =>
           set({ rounding: to === undefined ? 'none' : { to, mode } }, 'rounding', visit)
@@ -152,21 +154,21 @@ const Figures = ({ store }: { store: Store }) => {
       />
       {rounding === 'none' ? null : (
         <Segments
-          label="Rounding"
+          label={t('Rounding')}
           width={200}
           value={mode}
           onChange={(next) => set({ rounding: { ...rounding, mode: next } }, 'rounding')}
           options={[
-            { value: 'nearest', label: 'nearest' },
-            { value: 'up', label: 'upwards' },
+            { value: 'nearest', label: t('nearest') },
+            { value: 'up', label: t('upwards') },
           ]}
         />
       )}
       <OptionalMeasureField
         style={style.field}
-        label="Weight where unknown"
-        placeholder="not assumed"
-        {...field('defaultWeight', 'assumed weight')}
+        label={t('Weight where unknown')}
+        placeholder={t('not assumed')}
+        {...field('defaultWeight', t('assumed weight'))}
         measure="weight"
       />
     </View>
@@ -184,34 +186,34 @@ const Pause = ({ store }: { store: Store }) => {
   if (!pause) {
     return (
       <View style={style.row}>
-        <Check label="Paused for some days" on={false} onPress={begin} />
+        <Check label={t('Paused for some days')} on={false} onPress={begin} />
       </View>
     );
   }
   const change = (changes: Partial<typeof pause>, visit: string | null): void =>
     set({ pause: { ...pause, ...changes } }, 'pause', visit);
   return (
-    <View style={{ gap: 8 }} role="group" aria-label="Pause">
+    <View style={{ gap: 8 }} role="group" aria-label={t('Pause')}>
       <Check
-        label="Paused for some days: nothing is shipped or delivered"
+        label={t('Paused for some days: nothing is shipped or delivered')}
         on
-        onPress={() => set({ pause: undefined }, 'no pause')}
+        onPress={() => set({ pause: undefined }, t('no pause'))}
       />
       <View style={style.row}>
         <DateField
           style={style.field}
-          label="First day of the pause"
+          label={t('First day of the pause')}
           value={pause.from}
           onChange={(from, visit) => change({ from, to: pause.to < from ? from : pause.to }, visit)}
         />
         <DraftField
           style={style.field}
-          label="Last day of the pause"
+          label={t('Last day of the pause')}
           text={pause.to}
           read={(text) => {
             const to = readDate(text);
             return to.ok && to.value < pause.from
-              ? { ok: false, text: 'The last day is not before the first.' }
+              ? { ok: false, text: t('The last day is not before the first.') }
               : to;
           }}
           onChange={(to, visit) => change({ to }, visit)}
@@ -219,14 +221,14 @@ const Pause = ({ store }: { store: Store }) => {
       </View>
       <WordsField
         prose
-        label="What customers are told"
-        placeholder="We are taking no orders at present."
+        label={t('What customers are told')}
+        placeholder={t('We are taking no orders at present.')}
         value={pause.message}
         most={2_000}
         onChange={(message, visit) => change({ message }, visit)}
       />
       <Check
-        label="Orders can still be collected"
+        label={t('Orders can still be collected')}
         on={pause.keepPickup}
         onPress={() => change({ keepPickup: !pause.keepPickup }, null)}
       />
@@ -250,13 +252,13 @@ export const StoreSettings = () => {
       />
       <View style={style.row}>
         <Segments
-          label="Order of the choices"
+          label={t('Order of the choices')}
           width={260}
           value={store.choiceOrder}
-          onChange={(choiceOrder) => set({ choiceOrder }, 'order of choices')}
+          onChange={(choiceOrder) => set({ choiceOrder }, t('order of choices'))}
           options={[
-            { value: 'listed', label: 'as listed' },
-            { value: 'cheapest', label: 'cheapest first' },
+            { value: 'listed', label: t('as listed') },
+            { value: 'cheapest', label: t('cheapest first') },
           ]}
         />
       </View>

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { regionsText } from '../../../core/place/region-phrase.ts';
 import type { Region } from '../../../core/model/place.ts';
 import type { TaxRate } from '../../../core/model/tax.ts';
@@ -12,7 +13,7 @@ import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { useWidth } from '../../parts/use-width.ts';
 import { edit } from '../../state/draft.ts';
-import { messageShown } from '../../state/session.ts';
+import { undoMessage } from '../../state/session.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -43,7 +44,7 @@ const readRegion = (text: string): Read<Region> => {
   if (!read.ok) return read;
   return region && more.length === 0
     ? { ok: true, value: region }
-    : { ok: false, text: 'Write one place: CA, CA-NS, or codes as CA: X0A*.' };
+    : { ok: false, text: t('Write one place: CA, CA-NS, or codes as CA: X0A*.') };
 };
 
 /** On a wide page the labels stand over the first row only, as the headings of columns. */
@@ -59,16 +60,16 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
   const field = fieldsOf(tax, set);
   const place = regionsText([tax.region]);
   const remove = (): void => {
-    dispatch(edit('removeTax', { id }, `Remove ${name}`));
-    dispatch(messageShown({ text: `Removed ${name}, ${place}.`, undo: true }));
+    dispatch(edit('removeTax', { id }, t('Remove {name}', { name })));
+    dispatch(undoMessage(t('Removed {name}, {place}.', { name, place })));
   };
   return (
     <View style={style.row} role="listitem" aria-label={`${name}, ${place}`}>
-      <NameField hideLabel={!headed} style={style.name} label="Tax" prose {...field('name')} />
+      <NameField hideLabel={!headed} style={style.name} label={t('Tax')} prose {...field('name')} />
       <DraftField
         hideLabel={!headed}
         style={style.region}
-        label="Where"
+        label={t('Where')}
         text={place}
         read={readRegion}
         onChange={(region, visit) => set({ region }, 'place', visit)}
@@ -81,17 +82,22 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
         {...field('points', 'percentage')}
       />
       <Segments
-        label="Charged on"
+        label={t('Charged on')}
         width={264}
         value={tax.on}
-        onChange={(on) => set({ on }, 'what it is on')}
+        onChange={(on) => set({ on }, t('what it is on'))}
         options={[
-          { value: 'goods', label: 'products' },
-          { value: 'charges', label: 'charges' },
-          { value: 'both', label: 'both' },
+          { value: 'goods', label: t('products') },
+          { value: 'charges', label: t('charges') },
+          { value: 'both', label: t('both') },
         ]}
       />
-      <IconAction icon="close" size={18} accessibilityLabel={`Remove ${name}, ${place}`} onPress={remove} />
+      <IconAction
+        icon="close"
+        size={18}
+        accessibilityLabel={t('Remove {name}, {place}', { name, place })}
+        onPress={remove}
+      />
     </View>
   );
 };
@@ -104,28 +110,30 @@ export const Taxes = () => {
   const { taxes, store, locations } = useBookParts('taxes', 'store', 'locations');
   const add = (): void => {
     const country = locations[0]?.address.country ?? 'CA';
-    const tax = { name: 'Tax', region: { country }, points: 0, on: 'both' as const };
-    dispatch(edit('addTax', { tax }, 'New tax'));
+    const tax = { name: t('Tax'), region: { country }, points: 0, on: 'both' as const };
+    dispatch(edit('addTax', { tax }, t('New tax')));
   };
   return (
     <View>
       <Text style={style.note}>
-        Every tax whose place includes the address applies; each is rounded, then they are added up.
+        {t('Every tax whose place includes the address applies; each is rounded, then they are added up.')}
       </Text>
       <Check
-        label="Prices and charges include tax"
+        label={t('Prices and charges include tax')}
         on={store.pricesIncludeTax}
         onPress={() =>
-          dispatch(edit('setStore', { changes: { pricesIncludeTax: !store.pricesIncludeTax } }, 'Store: tax'))
+          dispatch(
+            edit('setStore', { changes: { pricesIncludeTax: !store.pricesIncludeTax } }, t('Store: tax')),
+          )
         }
       />
-      <View role="list" aria-label="Taxes">
+      <View role="list" aria-label={t('Taxes')}>
         {taxes.map((tax, at) => (
           <Tax key={tax.id} tax={tax} headed={at === 0 || isPhone} />
         ))}
       </View>
       <TextAction
-        label="Add a tax"
+        label={t('Add a tax')}
         style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
         onPress={add}
       />

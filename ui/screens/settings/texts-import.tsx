@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
+import { t } from '../../../core/translate/translate.ts';
+import { withLeftOut } from '../../list-import/import-words.ts';
 import { SHOP_TEXTS, type TextMeaning, type TextRow } from '../../../core/formats/texts-table.ts';
 import { IN_ENGLISH, type Language } from '../../../core/model/language.ts';
 import { ownTexts } from '../../../core/words/customer/own-texts.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { ImportPage } from '../../list-import/import-page.tsx';
 import { useListImport } from '../../list-import/use-list-import.ts';
 import { edit } from '../../state/draft.ts';
@@ -24,20 +25,29 @@ const TextsImport = ({ file, language, onDone }: { file: File; language: Languag
     const texts = rows.filter(({ as }) => as !== '');
     if (texts.length > 0)
       dispatch(
-        edit('setTranslations', { language, texts }, `${IN_ENGLISH[language]} texts: imported ${file.name}`),
+        edit(
+          'setTranslations',
+          { language, texts },
+          t('{language} texts: imported {file}', { language: IN_ENGLISH[language], file: file.name }),
+        ),
       );
-    const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} not imported.` : '';
-    const text = `Imported ${countFigure(texts.length, 'translation')} from ${file.name}.${left}`;
-    dispatch(messageShown({ text, undo: texts.length > 0 }));
+    const text = t('Imported {count, plural, one {# translation} other {# translations}} from {file}.', {
+      count: texts.length,
+      file: file.name,
+    });
+    dispatch(messageShown({ text: withLeftOut(text, faulty), undo: texts.length > 0 }));
     onDone();
   };
   return (
     <ImportPage
       name={file.name}
-      back={{ name: 'Languages', onPress: onDone }}
+      back={{ name: t('Languages'), onPress: onDone }}
       columns={SHOP_TEXTS.columns}
       work={work}
-      effect={`replaces the ${IN_ENGLISH[language]} of each text that the file translates, and keeps the others as they are`}
+      effect={t(
+        'replaces the {language} of each text that the file translates, and keeps the others as they are',
+        { language: IN_ENGLISH[language] },
+      )}
       onTake={take}
     />
   );

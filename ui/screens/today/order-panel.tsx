@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { promiseWords, STATUS_ACTIONS } from '../../../core/words/order-status-words.ts';
 import { openLabel } from '../../carriers/shipments.ts';
@@ -27,7 +28,7 @@ const PackList = ({ order }: { order: PastOrder }) => {
   const style = useStyles(styles);
   const goods = useAppSelector(selectServedGoods);
   return (
-    <View role="list" aria-label="What is packed">
+    <View role="list" aria-label={t('What is packed')}>
       {order.request.lines.map(({ sku, name, quantity }) => (
         <View key={sku} role="listitem" style={style.line}>
           <Text style={style.count}>{quantity} ×</Text>
@@ -56,18 +57,23 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
         () => true,
         () => false,
       );
-    const said = isCopied ? 'is copied: put it where you write to customers.' : 'could not be copied.';
-    dispatch(
-      messageShown({ text: `The message to ${order.recipient ?? 'the customer'} ${said}`, undo: false }),
-    );
+    const recipient = order.recipient ?? t('the customer');
+    const text = isCopied
+      ? t('The message to {recipient} is copied: put it where you write to customers.', { recipient })
+      : t('The message to {recipient} could not be copied.', { recipient });
+    dispatch(messageShown({ text, undo: false }));
   };
   const { shipment } = order;
   return (
-    <View style={style.panel} role="group" aria-label={`Order ${order.number}, more`}>
+    <View style={style.panel} role="group" aria-label={t('Order {number}, more', { number: order.number })}>
       <PackList order={order} />
       <Text style={style.note}>{address}</Text>
-      {promise === '' ? null : <Text style={style.note}>Promised: {promise}.</Text>}
-      {order.shipment ? <Text style={style.note}>Tracking number {order.shipment.tracking}.</Text> : null}
+      {promise === '' ? null : <Text style={style.note}>{t('Promised: {promise}.', { promise })}</Text>}
+      {order.shipment ? (
+        <Text style={style.note}>
+          {t('Tracking number {tracking}.', { tracking: order.shipment.tracking })}
+        </Text>
+      ) : null}
       <OrderDetails order={order} />
       <Actions>
         {actions.next
@@ -79,14 +85,14 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
               <TextAction key={status} label={STATUS_ACTIONS[status]} onPress={() => actions.go(status)} />
             ),
           )}
-        {actions.back ? <TextAction label="Undo the last step" onPress={actions.back} /> : null}
+        {actions.back ? <TextAction label={t('Undo the last step')} onPress={actions.back} /> : null}
         {shipment ? (
           <>
-            <TextAction label="Open the label" onPress={() => void openLabel(shipment)} />
-            <TextAction label="Cancel the shipment" onPress={actions.cancelBooking} />
+            <TextAction label={t('Open the label')} onPress={() => void openLabel(shipment)} />
+            <TextAction label={t('Cancel the shipment')} onPress={actions.cancelBooking} />
           </>
         ) : null}
-        <TextAction label="Copy the message to the customer" onPress={() => void copy()} />
+        <TextAction label={t('Copy the message to the customer')} onPress={() => void copy()} />
       </Actions>
     </View>
   );

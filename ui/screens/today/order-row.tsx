@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { countFigure } from '../../../core/words/figure.ts';
+import { t } from '../../../core/translate/translate.ts';
 import { STATUS_ACTIONS, STATUS_WORDS } from '../../../core/words/order-status-words.ts';
 import { Press } from '../../parts/press.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -37,14 +37,20 @@ export const OrderRow = ({ open: { order, due, late } }: { open: OpenOrder }) =>
   const units = request.lines.reduce((sum, { quantity }) => sum + quantity, 0);
   const { slot } = chosen;
   const clockTime = (moment: string): string => clock.text(Date.parse(moment)).slice(11, 16);
-  const until = slot && chosen.kind === 'delivery' ? `until ${clockTime(slot.end)}` : '';
-  const facts = [chosen.name, until, request.destination?.city, countFigure(units, 'item')]
-    .concat(chosen.fallback ? 'fallback charged' : [])
+  const until =
+    slot && chosen.kind === 'delivery' ? t('until {clockTime}', { clockTime: clockTime(slot.end) }) : '';
+  const facts = [
+    chosen.name,
+    until,
+    request.destination?.city,
+    t('{units, plural, one {# item} other {# items}}', { units }),
+  ]
+    .concat(chosen.fallback ? t('fallback charged') : [])
     .filter(Boolean)
     .join(' · ');
   const [next] = actions.next;
   return (
-    <View style={style.item} role="listitem" aria-label={`Order ${number}`}>
+    <View style={style.item} role="listitem" aria-label={t('Order {number}', { number })}>
       <View style={style.row}>
         <Press style={style.press} role="button" aria-expanded={isOpen} onPress={() => setOpen(!isOpen)}>
           <View style={style.facts}>
@@ -64,7 +70,7 @@ export const OrderRow = ({ open: { order, due, late } }: { open: OpenOrder }) =>
         {next && next !== 'cancelled' ? (
           <TextAction
             label={STATUS_ACTIONS[next]}
-            accessibilityLabel={`${STATUS_ACTIONS[next]}: order ${number}`}
+            accessibilityLabel={t('{action}: order {number}', { action: STATUS_ACTIONS[next], number })}
             onPress={() => actions.go(next)}
           />
         ) : null}

@@ -1,8 +1,8 @@
+import { t } from '../../../core/translate/translate.ts';
 import type { Book } from '../../../core/model/book.ts';
 import type { Good } from '../../../core/model/good.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { pickingList } from '../../../core/order/picking.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { packingLists } from '../../customer-words/packing-lists.ts';
 import { saveBytes } from '../../files/files.ts';
 
@@ -21,10 +21,10 @@ export const printPicking = async (
     name,
     numbers.join(', '),
   ]);
-  const notes = [`${day}, ${countFigure(orders.length, 'order')}`];
+  const notes = [t('{day}, {count, plural, one {# order} other {# orders}}', { day, count: orders.length })];
   saveBytes(
     `picking-${day}.pdf`,
-    await papersPdf([{ title: 'Picking list', notes, columns: PICKING_COLUMNS, rows }]),
+    await papersPdf([{ title: t('Picking list'), notes, columns: PICKING_COLUMNS, rows }]),
   );
 };
 

@@ -1,10 +1,11 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Location } from '../../../core/model/location.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { roundStops, type RoundStops } from '../../../core/order/round-stops.ts';
-import { countFigure, distanceFigure, type DisplayFormat } from '../../../core/words/figure.ts';
+import { distanceFigure, type DisplayFormat } from '../../../core/words/figure.ts';
 import { roundCells, roundGeoJson, roundSheet, type RoundStop } from '../../../core/formats/round-files.ts';
 import { fileName, saveFile, type FileKind } from '../../files/files.ts';
 import { SaveList } from '../../parts/save-list.tsx';
@@ -39,7 +40,7 @@ const Stops = ({ from, stops }: { from: string; stops: readonly RoundStop[] }) =
   const style = useStyles(styles);
   const { units } = useAppSelector(selectServedDisplayFormat);
   return (
-    <View role="list" aria-label={`Stops of the round from ${from}`}>
+    <View role="list" aria-label={t('Stops of the round from {from}', { from })}>
       {stops.map(({ order, metres: away }, at) => (
         <View key={order.number} role="listitem" style={style.row}>
           <Text style={style.at}>{at + 1}</Text>
@@ -64,8 +65,15 @@ const Stops = ({ from, stops }: { from: string; stops: readonly RoundStop[] }) =
 const lengthWords = ({ stops, metres, missing }: RoundStops, units: DisplayFormat['units']): string => {
   const length = distanceFigure(Math.round(metres / 100) * 100, units);
   const left =
-    missing > 0 ? ` ${countFigure(missing, 'address', 'addresses')} without a point are left out.` : '';
-  return `${countFigure(stops.length, 'stop')}, ${length} there and back as the crow flies.${left}`;
+    missing > 0
+      ? t(' {missing, plural, one {# address} other {# addresses}} without a point are left out.', {
+          missing,
+        })
+      : '';
+  return t(
+    '{count, plural, one {# stop} other {# stops}}, {length} there and back as the crow flies.{left}',
+    { count: stops.length, length, left },
+  );
 };
 
 /** The deliveries of a day in a sensible order, as a list, on the map and as files. */
@@ -88,28 +96,39 @@ export const RoundPart = ({
   const name = (kind: FileKind): string => fileName(store.name, 'round', date, kind);
   return (
     <View>
-      <Section title={`The round from ${location.name}`} />
+      <Section title={t('The round from {location}', { location: location.name })} />
       <Text style={style.note}>
         {start
           ? lengthWords(round, units)
-          : `The point of ${location.name} is not known: write it under Settings, Locations.`}
+          : t('The point of {location} is not known: write it under Settings, Locations.', {
+              location: location.name,
+            })}
       </Text>
       <Stops from={location.name} stops={stops} />
       <Actions>
-        <TextAction label={isOnMap ? 'Hide the map' : 'On the map'} onPress={() => setOnMap(!isOnMap)} />
-        <SaveList name={name} sheet="Round" columns={roundSheet} items={stops} cells={roundCells(stops)} />
         <TextAction
-          label="Save as GeoJSON"
+          label={isOnMap ? t('Hide the map') : t('On the map')}
+          onPress={() => setOnMap(!isOnMap)}
+        />
+        <SaveList
+          name={name}
+          sheet={t('Round')}
+          columns={roundSheet}
+          items={stops}
+          cells={roundCells(stops)}
+        />
+        <TextAction
+          label={t('Save as GeoJSON')}
           disabled={stops.length === 0 || !start}
           onPress={() => (start ? saveFile(name('geojson'), roundGeoJson(start, stops)) : undefined)}
         />
       </Actions>
       {isOnMap && start ? (
-        <Suspense fallback={<Text style={style.note}>Drawing the map …</Text>}>
+        <Suspense fallback={<Text style={style.note}>{t('Drawing the map …')}</Text>}>
           <RoundMap
             start={start}
             stops={stops.map(({ point }) => point)}
-            title={`The round: ${countFigure(stops.length, 'stop')}`}
+            title={t('The round: {count, plural, one {# stop} other {# stops}}', { count: stops.length })}
           />
         </Suspense>
       ) : null}

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { ToDo } from '../../../core/begin/still-to-do.ts';
 import { toDoSentence } from '../../../core/begin/to-do-sentence.ts';
 import type { Address } from '../../parts/address-text.ts';
@@ -45,8 +46,8 @@ export const ToDoList = () => {
   if (todos.length === 0) return null;
   return (
     <View>
-      <Section title="Still to do" />
-      <View role="list" aria-label="Still to do">
+      <Section title={t('Still to do')} />
+      <View role="list" aria-label={t('Still to do')}>
         {todos.map((todo) => {
           const { what, why } = toDoSentence(todo);
           return (

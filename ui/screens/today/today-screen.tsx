@@ -1,10 +1,10 @@
 import { lazy, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { Location } from '../../../core/model/location.ts';
 import { ordersToPack } from '../../../core/order/picking.ts';
 import { localMoment } from '../../../core/time/local-moment.ts';
-import { countFigure } from '../../../core/words/figure.ts';
 import { dayFigure } from '../../../core/words/moment-figure.ts';
 import { Page } from '../../page/page.tsx';
 import { Section } from '../../parts/section.tsx';
@@ -39,7 +39,7 @@ const ALL = 'all';
 const Day = ({ day: { title, orders } }: { day: DayOfOrders }) => (
   <View>
     <Section title={title} />
-    <View role="list" aria-label={`To hand over: ${title}`}>
+    <View role="list" aria-label={t('To hand over: {title}', { title })}>
       {orders.map((open) => (
         <OrderRow key={open.order.number} open={open} />
       ))}
@@ -59,10 +59,15 @@ const Papers = ({ orders, today }: { orders: readonly OpenOrder[]; today: string
   return (
     <Actions>
       <TextAction
-        label={`Picking list for ${countFigure(unpacked.length, 'order')}`}
+        label={t('Picking list for {count, plural, one {# order} other {# orders}}', {
+          count: unpacked.length,
+        })}
         onPress={() => void printPicking(unpacked, goods, today)}
       />
-      <TextAction label="Packing lists" onPress={() => void printPacking(unpacked, book, goods, today)} />
+      <TextAction
+        label={t('Packing lists')}
+        onPress={() => void printPacking(unpacked, book, goods, today)}
+      />
     </Actions>
   );
 };
@@ -102,21 +107,24 @@ const TodayScreen = () => {
   const used = locations.filter(({ id }) => open.some(({ locationId }) => locationId === id));
   return (
     <Page>
-      <PageHead title="Today" />
+      <PageHead title={t('Today')} />
       <Text style={style.head}>
-        {dayFigure(today)}, {time}. {open.length === 0 ? 'Nothing' : countFigure(open.length, 'order')} to
-        hand over
-        {late > 0 ? <Text style={[style.head, style.late]}>, {late} late</Text> : null}.
+        {dayFigure(today)}, {time}.{' '}
+        {open.length === 0
+          ? t('Nothing')
+          : t('{count, plural, one {# order} other {# orders}}', { count: open.length })}{' '}
+        {t('to hand over')}
+        {late > 0 ? <Text style={[style.head, style.late]}>{t(', {late} late', { late })}</Text> : null}.
       </Text>
       {used.length > 1 ? (
         <View style={style.filter}>
           <Segments
             hideLabel
-            label="Location"
+            label={t('Location')}
             value={where}
             onChange={setWhere}
             options={[
-              { value: ALL, label: 'All' },
+              { value: ALL, label: t('All') },
               ...used.map(({ id, name }) => ({ value: id, label: name })),
             ]}
           />
@@ -124,7 +132,7 @@ const TodayScreen = () => {
       ) : null}
       {open.length === 0 ? (
         <Text style={style.none}>
-          Orders placed in the shopfront are listed here until they are handed over.
+          {t('Orders placed in the shopfront are listed here until they are handed over.')}
         </Text>
       ) : null}
       {open.length === 0 ? <ToDoList /> : null}

@@ -1,4 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
+import { t } from '../../../core/translate/translate.ts';
 import { toHandOver, type ToHandOver } from '../../../core/order/due.ts';
 import { nearbyOf } from '../../../core/order/nearby-of.ts';
 import { dateOf, dayOf } from '../../../core/time/calendar.ts';
@@ -30,9 +31,9 @@ export const selectOpenOrders = createSelector(
 );
 
 const titleOf = (date: string, today: string): string => {
-  if (date < today) return `Since ${dayFigure(date)}`;
-  if (date === today) return 'Today';
-  return date === dateOf(dayOf(today) + 1) ? 'Tomorrow' : dayFigure(date);
+  if (date < today) return t('Since {day}', { day: dayFigure(date) });
+  if (date === today) return t('Today');
+  return date === dateOf(dayOf(today) + 1) ? t('Tomorrow') : dayFigure(date);
 };
 
 /** Those of one location, or of all, day by day. */

@@ -1,3 +1,4 @@
+import { t } from '../../../core/translate/translate.ts';
 import type { OrderStatus, PastOrder } from '../../../core/model/order.ts';
 import type { CarrierAccount } from '../../../core/model/carrier.ts';
 import { movedTo, nextStatuses, steppedBack } from '../../../core/order/hand-over.ts';
@@ -45,31 +46,31 @@ export const useOrderActions = (order: PastOrder): OrderActions => {
     const moved = movedTo(from, status, momentNow());
     if (moved.ok) {
       dispatch(orderPlaced(moved.value));
-      say(`Order ${order.number} is ${STATUS_WORDS[status]}.`);
+      say(t('Order {number} is {state}.', { number: order.number, state: STATUS_WORDS[status] }));
     } else for (const fault of moved.faults) say(faultSentence(fault));
   };
   const bookIt = async (): Promise<void> => {
     const question = by && shipmentQuestion(compiled, order.request, by.account.id);
     if (!by || !question) {
-      say(`Order ${order.number} cannot be booked: its parcels cannot be stated.`);
+      say(t('Order {number} cannot be booked: its parcels cannot be stated.', { number: order.number }));
       return;
     }
     const bookedAt = momentNow();
     const booked = await bookShipment({ question, service: by.service, reference: order.number, bookedAt });
     if (booked.ok) move({ ...order, shipment: booked.shipment, cost: booked.shipment.amount }, 'booked');
-    else say(`Order ${order.number} was not booked: ${booked.text}.`);
+    else say(t('Order {number} was not booked: {booked}.', { number: order.number, booked: booked.text }));
   };
   const stepBack = (from: PastOrder): void => {
     const back = steppedBack(from, momentNow());
     if (!back) return;
     dispatch(orderPlaced(back));
-    say(`Order ${order.number} is ${STATUS_WORDS[back.status]} again.`);
+    say(t('Order {number} is {state} again.', { number: order.number, state: STATUS_WORDS[back.status] }));
   };
   const cancelBooking = async (): Promise<void> => {
     if (!order.shipment) return;
     const cancelled = await cancelShipment(order.shipment);
     if (!cancelled.ok) {
-      say(`The shipment was not cancelled: ${cancelled.text}.`);
+      say(t('The shipment was not cancelled: {cancelled}.', { cancelled: cancelled.text }));
       return;
     }
     const { shipment: _, ...rest } = order;

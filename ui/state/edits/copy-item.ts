@@ -1,3 +1,4 @@
+import { t } from '../../../core/translate/translate.ts';
 import { freeId } from '../../../core/model/ids.ts';
 
 const LONGEST_NAME = 120;
@@ -10,7 +11,7 @@ export const copyItem = <T extends { id: string; name: string; active: boolean }
   const at = list.findIndex((one) => one.id === id);
   const source = list[at];
   if (!source) return;
-  const name = `${source.name}, copy`.slice(0, LONGEST_NAME);
+  const name = t('{source}, copy', { source: source.name }).slice(0, LONGEST_NAME);
   const copy = JSON.parse(JSON.stringify(source)) as T;
   list.splice(at + 1, 0, { ...copy, id: freeId(name, list), name, active: false });
 };

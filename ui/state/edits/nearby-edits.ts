@@ -1,3 +1,4 @@
+import { t } from '../../../core/translate/translate.ts';
 import type { DeliveryArea, DeliveryMethod, PickupPoint } from '../../../core/model/delivery.ts';
 import type { Timing } from '../../../core/model/time.ts';
 import type { Workbook } from '../workbook.ts';
@@ -21,7 +22,7 @@ const addArea = (book: Workbook['book'], { name, locationId, covers }: NewArea):
     locationId,
     covers,
     price: { kind: 'flat', amount: 0, per: 'order' },
-    methods: [{ id: 'van', name: 'Van', add: 0, timing: FIRST_TIMING }],
+    methods: [{ id: 'van', name: t('Van'), add: 0, timing: FIRST_TIMING }],
     preparation: { kind: 'working-days', days: 1 },
     taxable: true,
   });
@@ -89,7 +90,7 @@ export const nearbyEdits = {
       locationId,
       charge: 0,
       preparation: { kind: 'open-minutes', minutes: 60 },
-      timing: { kind: 'words', text: 'We write as soon as it is ready.' },
+      timing: { kind: 'words', text: t('We write as soon as it is ready.') },
       kerbside: false,
       taxable: true,
     });

@@ -1,3 +1,4 @@
+import { t } from '../../../core/translate/translate.ts';
 import type { Region, Zone } from '../../../core/model/place.ts';
 import type { Rate } from '../../../core/model/rate.ts';
 import type { Workbook } from '../workbook.ts';
@@ -35,7 +36,7 @@ export const zoneEdits = {
     const at = book.zones.findIndex((zone) => zone.id === id);
     const source = book.zones[at];
     if (!source) return;
-    const name = `${source.name}, copy`.slice(0, 120);
+    const name = t('{source}, copy', { source: source.name }).slice(0, 120);
     const copy: Zone = {
       ...source,
       id: freeId(name, book.zones),

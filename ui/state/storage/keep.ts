@@ -1,3 +1,4 @@
+import { t } from '../../../core/translate/translate.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import type { Edition } from '../../../core/formats/edition.ts';
 import { draftTaken, type DraftState } from '../draft.ts';
@@ -181,7 +182,7 @@ const followOthers = (keeper: Keeper, writer: Writer, demo: Demo): void => {
     store.dispatch(draftTaken(start.draft));
     store.dispatch(changedNow(start.storage?.changedAt ?? null));
     store.dispatch(
-      messageShown({ text: 'The draft was changed in another tab, and is shown here.', undo: false }),
+      messageShown({ text: t('The draft was changed in another tab, and is shown here.'), undo: false }),
     );
   };
   tabs.onNews((what) => {

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Adjustment, Condition } from '../../../../core/model/adjustment.ts';
 import { Check } from '../../../parts/check.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
@@ -8,7 +9,7 @@ import { NameField } from '../../../fields/kind-fields.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useShown } from '../../../parts/use-shown.ts';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -57,8 +58,8 @@ const Conditions = ({
 }) => {
   const style = useStyles(styles);
   return (
-    <Part title="When all of these hold">
-      {when.length === 0 ? <Text style={style.note}>No condition: it always applies.</Text> : null}
+    <Part title={t('When all of these hold')}>
+      {when.length === 0 ? <Text style={style.note}>{t('No condition: it always applies.')}</Text> : null}
       {when.map((condition, at) => (
         <View style={style.condition} key={`${condition.test}-${at}`}>
           <View style={{ flex: 1, gap: 4 }}>
@@ -76,7 +77,9 @@ const Conditions = ({
           <IconAction
             icon="close"
             size={18}
-            accessibilityLabel={`Remove the condition: ${CONDITIONS[condition.test].name}`}
+            accessibilityLabel={t('Remove the condition: {condition}', {
+              condition: CONDITIONS[condition.test].name,
+            })}
             onPress={() =>
               onChange(
                 when.filter((_, i) => i !== at),
@@ -89,8 +92,8 @@ const Conditions = ({
       <View style={{ flexDirection: 'row', maxWidth: 320 }}>
         <Chooser
           hideLabel
-          label="Add a condition"
-          placeholder="Add a condition"
+          label={t('Add a condition')}
+          placeholder={t('Add a condition')}
           chosen=""
           options={Object.entries(CONDITIONS).map(([id, { name }]) => ({ id, name, note: '' }))}
           onChoose={(id) => onChange([...when, CONDITIONS[id as Condition['test']].first], null)}
@@ -118,37 +121,41 @@ export const AdjustmentPanel = ({
     dispatch(edit('setAdjustment', { id, changes }, `${name}: ${what}`, visit));
   };
   const field = fieldsOf(adjustment, set);
-  const move = (by: number): void => void dispatch(edit('moveAdjustment', { id, by }, `Move ${name}`));
+  const move = (by: number): void =>
+    void dispatch(edit('moveAdjustment', { id, by }, t('Move {name}', { name })));
   const remove = (): void => {
-    dispatch(edit('removeAdjustment', { id }, `Remove ${name}`));
-    dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
+    dispatch(edit('removeAdjustment', { id }, t('Remove {name}', { name })));
+    dispatch(undoMessage(t('Removed {name}.', { name })));
   };
   return (
     <View style={style.all} ref={shown}>
-      <NameField label="Adjustment" prose {...field('name')} />
-      <Part title="What it does">
+      <NameField label={t('Adjustment')} prose {...field('name')} />
+      <Part title={t('What it does')}>
         <EffectFields effect={effect} onChange={(next, visit) => set({ effect: next }, 'effect', visit)} />
       </Part>
       <Conditions when={when} onChange={(next, visit) => set({ when: next }, 'conditions', visit)} />
-      <Part title="To these choices">
-        <SubjectFields to={to} onChange={(next) => set({ to: next }, 'what it is for')} />
+      <Part title={t('To these choices')}>
+        <SubjectFields to={to} onChange={(next) => set({ to: next }, t('what it is for'))} />
       </Part>
       <View>
         <Check
-          label="Active"
+          label={t('Active')}
           on={active}
-          onPress={() => set({ active: !active }, active ? 'switched off' : 'switched on')}
+          onPress={() => set({ active: !active }, active ? t('switched off') : t('switched on'))}
         />
         <Check
-          label="Skip later adjustments"
+          label={t('Skip later adjustments')}
           on={last === true}
           onPress={() => set({ last: last ? undefined : true }, 'last')}
         />
       </View>
       <Actions>
         <MoveActions at={at} count={count} onMove={move} />
-        <TextAction label="Copy" onPress={() => dispatch(edit('copyAdjustment', { id }, `Copy ${name}`))} />
-        <TextAction label="Remove the adjustment" onPress={remove} />
+        <TextAction
+          label={t('Copy')}
+          onPress={() => dispatch(edit('copyAdjustment', { id }, t('Copy {name}', { name })))}
+        />
+        <TextAction label={t('Remove the adjustment')} onPress={remove} />
       </Actions>
     </View>
   );

@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Adjustment } from '../../../../core/model/adjustment.ts';
-import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { moneyFigure } from '../../../../core/words/figure.ts';
 import { Press } from '../../../parts/press.tsx';
 import { selectPastOrders, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
@@ -40,12 +41,21 @@ const Touched = ({ id }: { id: string }) => {
   const orders = useAppSelector((state) => selectPastOrders(state).length);
   const touches = check?.touches?.[id];
   // The line is there from the first, so that rows keep their height while they are counted and dragged.
-  if (!touches) return <Text style={style.note}>Counting the orders it affects …</Text>;
-  const past = orders === 0 ? '' : `, ${touches.orders} of ${countFigure(orders, 'past order')}`;
+  if (!touches) return <Text style={style.note}>{t('Counting the orders it affects …')}</Text>;
+  const past =
+    orders === 0
+      ? ''
+      : t(', {orders} of {orders2, plural, one {# past order} other {# past orders}}', {
+          orders: touches.orders,
+          orders2: orders,
+        });
   return (
     <Text style={style.note}>
-      Affects {touches.testOrders} of {countFigure(testOrders, 'test order')}
-      {past}
+      {t('Affects {testOrders} of {testOrders2, plural, one {# test order} other {# test orders}}{past}', {
+        testOrders: touches.testOrders,
+        testOrders2: testOrders,
+        past,
+      })}
     </Text>
   );
 };
@@ -59,9 +69,9 @@ const OnPreview = ({ id }: { id: string }) => {
   const signed = (by: number): string => `${by > 0 ? '+' : ''}${moneyFigure(by, decimals)}`;
   const parts = [
     ...witness.changed.map(({ name, by }) => `${name} ${signed(by)}`),
-    ...witness.withheld.map((name) => `${name} withheld`),
+    ...witness.withheld.map((name) => t('{name} withheld', { name })),
   ];
-  return <Text style={style.note}>In the preview: {parts.join(', ')}</Text>;
+  return <Text style={style.note}>{t('In the preview: {list}', { list: parts.join(', ') })}</Text>;
 };
 
 /** One adjustment in the order: its sentence, what it touches, and why it can never act where that is so. */
@@ -82,7 +92,7 @@ export const AdjustmentRow = ({ adjustment, at, line, isOpen, handle, onPress }:
           <View style={style.head}>
             <Text style={style.number}>{at + 1}</Text>
             <Text style={[style.name, active ? null : style.off]}>{name}</Text>
-            {active ? null : <Text style={style.note}>off</Text>}
+            {active ? null : <Text style={style.note}>{t('off')}</Text>}
           </View>
           <Text style={style.sentence}>{line.sentence}</Text>
           {line.idle && line.idle.why !== 'off' ? (

@@ -1,5 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, type ReactNode } from 'react';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Adjustment } from '../../../../core/model/adjustment.ts';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -26,10 +27,12 @@ const styles = (inks: Inks) => ({
   panel: { paddingLeft: 32 },
 });
 
-const NONE_YET =
-  'A change to a charge under conditions: free for some customers from an amount, a surcharge for heavy products, nothing that freezes sent in winter.';
-const ORDER =
-  'Applied from top to bottom: each changes the charge left by those above it, after handling and before free delivery is decided.';
+const NONE_YET = t(
+  'A change to a charge under conditions: free for some customers from an amount, a surcharge for heavy products, nothing that freezes sent in winter.',
+);
+const ORDER = t(
+  'Applied from top to bottom: each changes the charge left by those above it, after handling and before free delivery is decided.',
+);
 
 /** The adjustments in the order in which they act on a charge. */
 const AdjustmentsPart = () => {
@@ -52,7 +55,7 @@ const AdjustmentsPart = () => {
       params: { part: 'adjustments', ...(id === null ? {} : { adjustment: id }) },
     });
   const add = (): void => {
-    dispatch(edit('addAdjustment', { name: 'New adjustment' }, 'New adjustment'));
+    dispatch(edit('addAdjustment', { name: t('New adjustment') }, t('New adjustment')));
     go(selectBook(store.getState()).adjustments.at(-1)?.id ?? null);
   };
   const item = (adjustment: Adjustment, handle: ReactNode): ReactNode => {
@@ -78,14 +81,14 @@ const AdjustmentsPart = () => {
     <View>
       <Text style={style.note}>{adjustments.length === 0 ? NONE_YET : ORDER}</Text>
       <SortableList
-        label="Adjustments"
+        label={t('Adjustments')}
         items={adjustments}
-        onMove={(id, by) => dispatch(edit('moveAdjustment', { id, by }, 'Move an adjustment'))}
+        onMove={(id, by) => dispatch(edit('moveAdjustment', { id, by }, t('Move an adjustment')))}
       >
         {item}
       </SortableList>
       <TextAction
-        label="Add an adjustment"
+        label={t('Add an adjustment')}
         style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
         onPress={add}
       />

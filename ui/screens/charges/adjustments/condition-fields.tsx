@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
 import { View } from 'react-native';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Condition } from '../../../../core/model/adjustment.ts';
 import type { Measure } from '../../../../core/model/price.ts';
 import type { Weekday } from '../../../../core/model/unit.ts';
@@ -17,13 +18,13 @@ type Of<T extends Condition['test']> = Extract<Condition, { test: T }>;
 type PartProps<T extends Condition['test']> = Omit<Props, 'condition'> & { condition: Of<T> };
 
 const MEASURES: { value: Measure; label: string }[] = [
-  { value: 'subtotal', label: 'Subtotal' },
-  { value: 'weight', label: 'Weight' },
-  { value: 'units', label: 'Units' },
-  { value: 'volume', label: 'Volume' },
-  { value: 'distance', label: 'Distance' },
+  { value: 'subtotal', label: t('Subtotal') },
+  { value: 'weight', label: t('Weight') },
+  { value: 'units', label: t('Units') },
+  { value: 'volume', label: t('Volume') },
+  { value: 'distance', label: t('Distance') },
 ];
-const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const DAYS = [t('Mon'), t('Tue'), t('Wed'), t('Thu'), t('Fri'), t('Sat'), t('Sun')];
 const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } as const;
 const field = { width: 148 } as const;
 
@@ -38,7 +39,7 @@ const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
   return (
     <View style={{ gap: 8 }}>
       <Segments
-        label="Measure of the basket"
+        label={t('Measure of the basket')}
         value={of}
         options={MEASURES}
         onChange={(next) => onChange({ test: 'measure', of: next }, null)}
@@ -49,8 +50,8 @@ const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
             key={`${of}-${end}`}
             right
             style={field}
-            label={end === 'min' ? 'From' : 'Below'}
-            placeholder="any"
+            label={end === 'min' ? t('From') : t('Below')}
+            placeholder={t('any')}
             value={condition[end]}
             measure={of}
             onChange={(value, visit) => onChange(put(condition, end, value), visit)}
@@ -64,17 +65,17 @@ const MeasureFields = ({ condition, onChange }: PartProps<'measure'>) => {
 const GoodsFields = ({ condition, onChange }: PartProps<'goods'>) => (
   <View style={{ gap: 8 }}>
     <Segments
-      label="The basket contains"
+      label={t('The basket contains')}
       value={condition.match}
       options={[
-        { value: 'any', label: 'some of these' },
-        { value: 'every', label: 'only these' },
-        { value: 'none', label: 'none of these' },
+        { value: 'any', label: t('some of these') },
+        { value: 'every', label: t('only these') },
+        { value: 'none', label: t('none of these') },
       ]}
       onChange={(match) => onChange({ ...condition, match }, null)}
     />
     <NamedGoods
-      label="These products"
+      label={t('These products')}
       named={condition}
       onChange={(named) => onChange({ test: 'goods', match: condition.match, ...named }, null)}
     />
@@ -84,13 +85,13 @@ const GoodsFields = ({ condition, onChange }: PartProps<'goods'>) => (
 const DestinationFields = ({ condition, onChange }: PartProps<'destination'>) => (
   <View>
     <RegionList
-      label={condition.not ? 'Not in' : 'In'}
-      none="no place yet"
+      label={condition.not ? t('Not in') : t('In')}
+      none={t('no place yet')}
       regions={condition.in}
       onChange={(regions, visit) => onChange({ ...condition, in: regions }, visit)}
     />
     <Check
-      label="Everywhere except these places"
+      label={t('Everywhere except these places')}
       on={condition.not === true}
       onPress={() => onChange(put(condition, 'not', condition.not ? undefined : true), null)}
     />
@@ -104,15 +105,15 @@ const DatesFields = ({ condition, onChange }: PartProps<'dates'>) => (
         <OptionalDateField
           key={end}
           style={field}
-          label={end === 'from' ? 'First day' : 'Last day'}
-          placeholder="any"
+          label={end === 'from' ? t('First day') : t('Last day')}
+          placeholder={t('any')}
           value={condition[end]}
           onChange={(value, visit) => onChange(put(condition, end, value), visit)}
         />
       ))}
     </View>
     <Check
-      label="Every year: only month and day count"
+      label={t('Every year: only month and day count')}
       on={condition.everyYear === true}
       onPress={() => onChange(put(condition, 'everyYear', condition.everyYear ? undefined : true), null)}
     />
@@ -161,28 +162,32 @@ interface ConditionPart<T extends Condition['test']> {
 /** The parts of every kind of condition, in the order in which they are offered. */
 export const CONDITIONS: { readonly [T in Condition['test']]: ConditionPart<T> } = {
   measure: {
-    name: 'What the basket measures',
+    name: t('What the basket measures'),
     first: { test: 'measure', of: 'subtotal' },
     Fields: MeasureFields,
   },
-  goods: { name: 'Which products', first: { test: 'goods', match: 'any' }, Fields: GoodsFields },
-  destination: { name: 'Where it goes', first: { test: 'destination', in: [] }, Fields: DestinationFields },
-  dates: { name: 'Dates', first: { test: 'dates' }, Fields: DatesFields },
-  weekday: { name: 'Days of the week', first: { test: 'weekday', days: [] }, Fields: WeekdayFields },
+  goods: { name: t('Which products'), first: { test: 'goods', match: 'any' }, Fields: GoodsFields },
+  destination: {
+    name: t('Where it goes'),
+    first: { test: 'destination', in: [] },
+    Fields: DestinationFields,
+  },
+  dates: { name: t('Dates'), first: { test: 'dates' }, Fields: DatesFields },
+  weekday: { name: t('Days of the week'), first: { test: 'weekday', days: [] }, Fields: WeekdayFields },
   customer: {
-    name: 'Who orders',
+    name: t('Who orders'),
     first: { test: 'customer', in: [] },
-    Fields: listFields('Customer groups, separated by commas'),
+    Fields: listFields(t('Customer groups, separated by commas')),
   },
   code: {
-    name: 'A code typed at checkout',
+    name: t('A code typed at checkout'),
     first: { test: 'code', in: [] },
-    Fields: listFields('Codes typed at checkout, separated by commas'),
+    Fields: listFields(t('Codes typed at checkout, separated by commas')),
   },
   channel: {
-    name: 'The channel',
+    name: t('The channel'),
     first: { test: 'channel', in: [] },
-    Fields: listFields('Channels, separated by commas'),
+    Fields: listFields(t('Channels, separated by commas')),
   },
 };
 

@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
 import { View } from 'react-native';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Effect } from '../../../../core/model/adjustment.ts';
 import { Check } from '../../../parts/check.tsx';
 import { MoneyField, OptionalMoneyField, PercentField, WordsField } from '../../../fields/kind-fields.tsx';
@@ -17,8 +18,8 @@ type PartProps<K extends Kind> = Omit<Props, 'effect'> & { effect: Extract<Effec
 const row = { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-end' } as const;
 const field = { width: 132 } as const;
 const MORE_OR_LESS = [
-  { value: 'more', label: 'more' },
-  { value: 'less', label: 'less' },
+  { value: 'more', label: t('more') },
+  { value: 'less', label: t('less') },
 ] as const;
 
 const AddFields = ({ effect, onChange }: PartProps<'add'>) => {
@@ -30,12 +31,12 @@ const AddFields = ({ effect, onChange }: PartProps<'add'>) => {
         <MoneyField
           right
           style={field}
-          label="Amount"
+          label={t('Amount')}
           value={Math.abs(amount)}
           onChange={(value, visit) => onChange({ ...effect, amount: sign * value }, visit)}
         />
         <Segments
-          label="More or less"
+          label={t('More or less')}
           width={140}
           value={sign < 0 ? 'less' : 'more'}
           options={MORE_OR_LESS}
@@ -45,24 +46,24 @@ const AddFields = ({ effect, onChange }: PartProps<'add'>) => {
         />
       </View>
       <Segments
-        label="For each"
+        label={t('For each')}
         value={per}
         options={[
-          { value: 'order', label: 'order' },
-          { value: 'parcel', label: 'parcel' },
-          { value: 'unit', label: 'unit' },
-          { value: 'line', label: 'order line' },
+          { value: 'order', label: t('order') },
+          { value: 'parcel', label: t('parcel') },
+          { value: 'unit', label: t('unit') },
+          { value: 'line', label: t('order line') },
         ]}
         onChange={(next) => onChange({ ...effect, per: next }, null)}
       />
       <Check
-        label="Only for some products"
+        label={t('Only for some products')}
         on={goods !== undefined}
         onPress={() => onChange(goods ? { do: 'add', amount, per } : { ...effect, goods: {} }, null)}
       />
       {goods ? (
         <NamedGoods
-          label="Products that count"
+          label={t('Products that count')}
           named={goods}
           onChange={(next) => onChange({ ...effect, goods: next }, null)}
         />
@@ -84,7 +85,7 @@ const PercentFields = ({ effect, onChange }: PartProps<'percent'>) => {
         onChange={(value, visit) => onChange({ ...effect, points: sign * value }, visit)}
       />
       <Segments
-        label="More or less"
+        label={t('More or less')}
         width={140}
         value={sign < 0 ? 'less' : 'more'}
         options={MORE_OR_LESS}
@@ -93,12 +94,12 @@ const PercentFields = ({ effect, onChange }: PartProps<'percent'>) => {
         }
       />
       <Segments
-        label="Percentage of"
+        label={t('Percentage of')}
         width={220}
         value={of}
         options={[
-          { value: 'charge', label: 'the charge' },
-          { value: 'subtotal', label: 'the products' },
+          { value: 'charge', label: t('the charge') },
+          { value: 'subtotal', label: t('the products') },
         ]}
         onChange={(next) => onChange({ ...effect, of: next }, null)}
       />
@@ -114,8 +115,8 @@ const BoundsFields = ({ effect, onChange }: PartProps<'bounds'>) => {
           key={end}
           right
           style={field}
-          label={end === 'min' ? 'At least' : 'At most'}
-          placeholder="none"
+          label={end === 'min' ? t('At least') : t('At most')}
+          placeholder={t('none')}
           value={effect[end]}
           onChange={(value, visit) => {
             const { [end]: _, ...rest } = effect;
@@ -131,7 +132,7 @@ const SetFields = ({ effect, onChange }: PartProps<'set'>) => (
   <MoneyField
     right
     style={field}
-    label="The charge becomes"
+    label={t('The charge becomes')}
     value={effect.amount}
     onChange={(amount, visit) => onChange({ do: 'set', amount }, visit)}
   />
@@ -140,8 +141,8 @@ const SetFields = ({ effect, onChange }: PartProps<'set'>) => (
 const WithholdFields = ({ effect, onChange }: PartProps<'withhold'>) => (
   <WordsField
     prose
-    label="What the customer is told"
-    placeholder="nothing"
+    label={t('What the customer is told')}
+    placeholder={t('nothing')}
     value={effect.message ?? ''}
     most={2_000}
     onChange={(message, visit) =>
@@ -152,12 +153,12 @@ const WithholdFields = ({ effect, onChange }: PartProps<'withhold'>) => (
 
 const TermsFields = ({ effect, onChange }: PartProps<'terms'>) => (
   <Segments
-    label="Who pays import charges"
+    label={t('Who pays import charges')}
     value={effect.terms}
     options={[
-      { value: 'DAP', label: 'DAP, on arrival' },
-      { value: 'DDP', label: 'DDP, prepaid' },
-      { value: 'both', label: 'customer chooses' },
+      { value: 'DAP', label: t('DAP, on arrival') },
+      { value: 'DDP', label: t('DDP, prepaid') },
+      { value: 'both', label: t('customer chooses') },
     ]}
     onChange={(terms) => onChange({ do: 'terms', terms }, null)}
   />
@@ -172,13 +173,13 @@ interface EffectPart<K extends Kind> {
 
 /** The parts of every kind of effect; none of them changes a charge until it is given a figure. */
 const EFFECTS: { readonly [K in Kind]: EffectPart<K> } = {
-  add: { label: 'Add', first: { do: 'add', amount: 0, per: 'order' }, Fields: AddFields },
-  percent: { label: 'Percent', first: { do: 'percent', points: 0, of: 'charge' }, Fields: PercentFields },
-  set: { label: 'Set', first: { do: 'set', amount: 0 }, Fields: SetFields },
-  free: { label: 'Free', first: { do: 'free' }, Fields: null },
-  bounds: { label: 'Min and max', first: { do: 'bounds' }, Fields: BoundsFields },
-  withhold: { label: 'Do not offer', first: { do: 'withhold' }, Fields: WithholdFields },
-  terms: { label: 'Duties', first: { do: 'terms', terms: 'DAP' }, Fields: TermsFields },
+  add: { label: t('Add'), first: { do: 'add', amount: 0, per: 'order' }, Fields: AddFields },
+  percent: { label: t('Percent'), first: { do: 'percent', points: 0, of: 'charge' }, Fields: PercentFields },
+  set: { label: t('Set'), first: { do: 'set', amount: 0 }, Fields: SetFields },
+  free: { label: t('Free'), first: { do: 'free' }, Fields: null },
+  bounds: { label: t('Min and max'), first: { do: 'bounds' }, Fields: BoundsFields },
+  withhold: { label: t('Do not offer'), first: { do: 'withhold' }, Fields: WithholdFields },
+  terms: { label: t('Duties'), first: { do: 'terms', terms: 'DAP' }, Fields: TermsFields },
 };
 const KINDS = Object.entries(EFFECTS).map(([value, { label }]) => ({ value: value as Kind, label }));
 
@@ -189,7 +190,7 @@ export const EffectFields = ({ effect, onChange }: Props) => {
     <View style={{ gap: 8 }}>
       <Segments
         hideLabel
-        label="What the adjustment does"
+        label={t('What the adjustment does')}
         value={effect.do}
         options={KINDS}
         onChange={(kind) => onChange(EFFECTS[kind].first, null)}

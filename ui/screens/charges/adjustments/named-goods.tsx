@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { namesOf } from '../../../../core/words/names.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { selectCatalogue, selectGoods } from '../../../state/selectors.ts';
@@ -52,17 +53,22 @@ export const NamedGoods = ({ label, named, onChange }: Props) => {
       {entries.map(({ name, drop }) => (
         <View style={row} key={name}>
           <Text style={{ flex: 1 }}>{name}</Text>
-          <IconAction icon="close" size={18} accessibilityLabel={`Remove ${name}`} onPress={drop} />
+          <IconAction
+            icon="close"
+            size={18}
+            accessibilityLabel={t('Remove {name}', { name })}
+            onPress={drop}
+          />
         </View>
       ))}
       <View style={{ flexDirection: 'row', maxWidth: 320 }}>
         <Chooser
           hideLabel
-          label={`${label}: add`}
+          label={t('{label}: add', { label })}
           chosen=""
-          placeholder="Add a group or a product"
+          placeholder={t('Add a group or a product')}
           options={[
-            ...groups.map(({ id, name }) => ({ id: `g:${id}`, name, note: 'group' })),
+            ...groups.map(({ id, name }) => ({ id: `g:${id}`, name, note: t('group') })),
             ...all.map(({ sku, name }) => ({ id: `s:${sku}`, name, note: sku })),
           ]}
           onChoose={add}

@@ -1,6 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Adjustment } from '../../../../core/model/adjustment.ts';
 import { Check } from '../../../parts/check.tsx';
 import { Segments } from '../../../parts/segments.tsx';
@@ -35,12 +36,12 @@ const Some = ({ name, field, all, to, onChange }: PartProps) => {
       <Text>{name}</Text>
       <Segments<'every' | 'some'>
         hideLabel
-        label={`${name}: all or some`}
+        label={t('{name}: all or some', { name })}
         value={chosen ? 'some' : 'every'}
         onChange={(next) => put(next === 'some' ? [] : undefined)}
         options={[
-          { value: 'every', label: 'all' },
-          { value: 'some', label: 'some' },
+          { value: 'every', label: t('all') },
+          { value: 'some', label: t('some') },
         ]}
       />
       {chosen
@@ -72,16 +73,16 @@ const SomeMethods = ({ to, onChange }: Props) => {
     });
   };
   return (
-    <View style={{ gap: 4, flexGrow: 1, flexBasis: 200 }} role="group" aria-label="Delivery methods">
-      <Text>Delivery methods</Text>
+    <View style={{ gap: 4, flexGrow: 1, flexBasis: 200 }} role="group" aria-label={t('Delivery methods')}>
+      <Text>{t('Delivery methods')}</Text>
       <Segments<'every' | 'some'>
         hideLabel
-        label="Delivery methods: all or some"
+        label={t('Delivery methods: all or some')}
         value={chosen ? 'some' : 'every'}
         onChange={(next) => onChange(next === 'some' ? { ...rest, methods: [] } : rest)}
         options={[
-          { value: 'every', label: 'all' },
-          { value: 'some', label: 'some' },
+          { value: 'every', label: t('all') },
+          { value: 'some', label: t('some') },
         ]}
       />
       {chosen

@@ -1,9 +1,9 @@
 import { lazy } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { listedCarrier } from '../../../../carriers/directory.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
 import {
   NameField,
@@ -19,7 +19,7 @@ import { TextAction } from '../../../parts/text-action.tsx';
 import { Later } from '../../../parts/later.tsx';
 import { PageHead } from '../../../page/page-head.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -65,19 +65,19 @@ const PackingAndBooking = ({ account, set }: PartProps) => {
         <OptionalMeasureField
           right
           style={style.field}
-          label="Minimum parcel weight"
-          placeholder="no minimum"
+          label={t('Minimum parcel weight')}
+          placeholder={t('no minimum')}
           {...field('leastParcelWeight')}
           measure="weight"
         />
         <Segments
-          label="Used for"
+          label={t('Used for')}
           width={340}
           value={account.books ? 'books' : 'prices'}
           onChange={(books) => set({ books: books === 'books' })}
           options={[
-            { value: 'prices', label: 'prices only' },
-            { value: 'books', label: 'prices and booking' },
+            { value: 'prices', label: t('prices only') },
+            { value: 'books', label: t('prices and booking') },
           ]}
         />
       </View>
@@ -94,19 +94,19 @@ const Contract = ({ account, set }: PartProps) => {
       <Credentials account={account} set={set} />
       <View style={style.row}>
         <Segments
-          label="Its answers are"
+          label={t('Its answers are')}
           width={340}
           value={account.mode}
           onChange={(mode) => set({ mode })}
           options={[
-            { value: 'sandbox', label: 'sandbox, for trying' },
-            { value: 'live', label: 'live' },
+            { value: 'sandbox', label: t('sandbox, for trying') },
+            { value: 'live', label: t('live') },
           ]}
         />
         <SecondsField
           right
           style={style.field}
-          label="Time-out, seconds"
+          label={t('Time-out, seconds')}
           {...field('timeoutMs')}
           least={100}
           most={60_000}
@@ -114,8 +114,9 @@ const Contract = ({ account, set }: PartProps) => {
       </View>
       {account.mode === 'sandbox' ? (
         <Text style={style.sandbox}>
-          Sandbox prices are for trying out: the preview and the shopfront mark them, and labels are not for
-          shipping.
+          {t(
+            'Sandbox prices are for trying out: the preview and the shopfront mark them, and labels are not for shipping.',
+          )}
         </Text>
       ) : null}
     </View>
@@ -132,7 +133,7 @@ const Origin = ({ account, set }: PartProps) => {
       <View style={style.row}>
         <View style={style.choice}>
           <Chooser
-            label="Ships from"
+            label={t('Ships from')}
             chosen={locations.find(({ id }) => id === account.locationId)?.name ?? ''}
             options={locations.map(({ id, name, address }) => ({ id, name, note: address.postalCode ?? '' }))}
             onChoose={(locationId) => set({ locationId })}
@@ -141,30 +142,30 @@ const Origin = ({ account, set }: PartProps) => {
         <OptionalPercentField
           right
           style={style.field}
-          label="Declared value"
-          placeholder="of the products, %"
+          label={t('Declared value')}
+          placeholder={t('of the products, %')}
           {...field('insure')}
           sign
         />
         <Segments
-          label="Parcels are"
+          label={t('Parcels are')}
           width={260}
           value={account.handover}
           onChange={(handover) => set({ handover })}
           options={[
-            { value: 'collected', label: 'collected' },
-            { value: 'dropped-off', label: 'dropped off' },
+            { value: 'collected', label: t('collected') },
+            { value: 'dropped-off', label: t('dropped off') },
           ]}
         />
       </View>
       <Segments
-        label="Addresses count as"
+        label={t('Addresses count as')}
         value={account.address}
         onChange={(address) => set({ address })}
         options={[
-          { value: 'residential', label: 'homes' },
-          { value: 'business', label: 'businesses' },
-          { value: 'as-given', label: 'as each order says' },
+          { value: 'residential', label: t('homes') },
+          { value: 'business', label: t('businesses') },
+          { value: 'as-given', label: t('as each order says') },
         ]}
       />
     </View>
@@ -178,20 +179,23 @@ const Remove = ({ account, onBack }: { account: CarrierAccount; onBack: () => vo
   const { id, name } = account;
   const used = rates.filter(({ price }) => price.kind === 'carrier' && price.accountId === id).length;
   const remove = (): void => {
-    dispatch(edit('removeAccount', { id }, `Remove ${name}`));
-    dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
+    dispatch(edit('removeAccount', { id }, t('Remove {name}', { name })));
+    dispatch(undoMessage(t('Removed {name}.', { name })));
     onBack();
   };
   if (used > 0)
     return (
       <Text style={style.note}>
-        It prices {countFigure(used, 'rate')}: give those another price before it can be removed.
+        {t(
+          'It prices {used, plural, one {# rate} other {# rates}}: give those another price before it can be removed.',
+          { used },
+        )}
       </Text>
     );
   return (
     <TextAction
       style={{ alignSelf: 'flex-start', marginLeft: -4 }}
-      label="Remove the account"
+      label={t('Remove the account')}
       onPress={remove}
     />
   );
@@ -203,38 +207,38 @@ const AccountPage = ({ account, onBack }: { account: CarrierAccount; onBack: () 
   const dispatch = useAppDispatch();
   const { id, name } = account;
   const set: SetAccount = (changes, visit = null) =>
-    void dispatch(edit('setAccount', { id, changes }, `Account, ${name}`, visit));
+    void dispatch(edit('setAccount', { id, changes }, t('Account, {name}', { name }), visit));
   const field = fieldsOf(account, (changes, _, visit: string) => set(changes, visit));
   return (
     <Page key={id}>
-      <PageHead title={name} back={{ name: 'Carriers', onPress: onBack }} />
+      <PageHead title={name} back={{ name: t('Carriers'), onPress: onBack }} />
       <Text style={style.note}>{listedCarrier(account.carrier)?.about ?? account.carrier}</Text>
       <View style={style.rows}>
-        <NameField prose style={style.name} label="Name" {...field('name')} />
+        <NameField prose style={style.name} label={t('Name')} {...field('name')} />
       </View>
-      <Section title="Packing and booking" />
+      <Section title={t('Packing and booking')} />
       <PackingAndBooking account={account} set={set} />
-      <Section title="Contract" />
+      <Section title={t('Contract')} />
       <Contract account={account} set={set} />
-      <Section title="Origin and hand-over" />
+      <Section title={t('Origin and hand-over')} />
       <Origin account={account} set={set} />
-      <Section title="What it would cost" />
+      <Section title={t('What it would cost')} />
       <Later>
         <Samples account={account} />
       </Later>
-      <Section title="A table from the carrier" />
+      <Section title={t('A table from the carrier')} />
       <Later>
         <Proposal account={account} />
       </Later>
       {account.books ? (
         <>
-          <Section title="Book a shipment" />
+          <Section title={t('Book a shipment')} />
           <Later>
             <BookTestOrder account={account} />
           </Later>
         </>
       ) : null}
-      <Section title="Remove" />
+      <Section title={t('Remove')} />
       <Remove account={account} onBack={onBack} />
     </Page>
   );

@@ -1,11 +1,12 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { TrackedStep } from '../../../../carriers/shipment.ts';
 import type { CarrierShipment } from '../../../../core/model/shipment.ts';
 import type { AnsweredService, CarrierAccount, CarrierQuestion } from '../../../../core/model/carrier.ts';
 import { carrierQuestions, shipmentQuestion } from '../../../../core/quote/questions.ts';
-import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { moneyFigure } from '../../../../core/words/figure.ts';
 import { trackShipment } from '../../../carriers/reach-carriers.ts';
 import { bookShipment, cancelShipment, openLabel } from '../../../carriers/shipments.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -63,14 +64,15 @@ const Booked = ({
   const cancel = async (): Promise<void> => {
     const cancelled = await cancelShipment(shipment);
     if (cancelled.ok) onChange(cancelled.shipment);
-    else onFault(`It was not cancelled: ${cancelled.text}`);
+    else onFault(t('It was not cancelled: {cancelled}', { cancelled: cancelled.text }));
   };
   return (
-    <View role="group" aria-label="The shipment">
+    <View role="group" aria-label={t('The shipment')}>
       <Text style={style.number}>{tracking}</Text>
       <Text style={style.note}>
-        {service.name}, {countFigure(parcels.length, 'parcel')}, {moneyFigure(amount, decimals)}
-        {sandbox ? ', sandbox: not for shipping' : ''}
+        {service.name}, {t('{count, plural, one {# parcel} other {# parcels}}', { count: parcels.length })},{' '}
+        {moneyFigure(amount, decimals)}
+        {sandbox ? t(', sandbox: not for shipping') : ''}
       </Text>
       {steps.map(({ date, text }) => (
         <Text key={`${date}${text}`} style={style.note}>
@@ -79,8 +81,8 @@ const Booked = ({
       ))}
       {cancelledAt === undefined ? (
         <View style={style.row}>
-          <TextAction label="Open the label" onPress={() => void openLabel(shipment)} />
-          <TextAction label="Cancel the shipment" onPress={() => void cancel()} />
+          <TextAction label={t('Open the label')} onPress={() => void openLabel(shipment)} />
+          <TextAction label={t('Cancel the shipment')} onPress={() => void cancel()} />
         </View>
       ) : null}
     </View>
@@ -105,21 +107,25 @@ const BookTestOrder = ({ account }: { account: CarrierAccount }) => {
       reference: testOrder.id,
       bookedAt: momentNow(),
     });
-    setFault(booked.ok ? null : `It was not booked: ${booked.text}`);
+    setFault(booked.ok ? null : t('It was not booked: {booked}', { booked: booked.text }));
     if (booked.ok) setShipment(booked.shipment);
   };
   return (
     <View>
       <Text style={style.note}>
         {question
-          ? `The parcels of the test order “${testOrder?.name ?? ''}”, as they would be booked for an order.`
-          : 'The test order in the preview asks nothing of this account: choose one whose zone is priced by it.'}
+          ? t('The parcels of the test order “{testOrder}”, as they would be booked for an order.', {
+              testOrder: testOrder?.name ?? '',
+            })
+          : t(
+              'The test order in the preview asks nothing of this account: choose one whose zone is priced by it.',
+            )}
       </Text>
       <View style={style.row}>
         {services.map(({ code, name, amount }) => (
           <TextAction
             key={code}
-            label={`Book ${name}, ${moneyFigure(amount, decimals)}`}
+            label={t('Book {name}, {amount}', { name, amount: moneyFigure(amount, decimals) })}
             onPress={() => void book(code)}
           />
         ))}

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { listedCarrier } from '../../../../carriers/directory.ts';
 import type { CarrierPrice, CarrierService } from '../../../../core/model/price.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
@@ -43,8 +44,8 @@ const ServicesOffered = ({
   const style = useStyles(styles);
   return (
     <>
-      <Text style={style.head}>Services offered</Text>
-      <View role="group" aria-label="Services offered">
+      <Text style={style.head}>{t('Services offered')}</Text>
+      <View role="group" aria-label={t('Services offered')}>
         {listed(carrier, services).map(({ code, name }) => (
           <ServiceOffer
             key={code}
@@ -81,7 +82,7 @@ const CarrierFields = ({ price, onChange }: Props) => {
     <View style={style.all}>
       <View style={{ flexDirection: 'row', maxWidth: 300 }}>
         <Chooser
-          label="Priced by the account"
+          label={t('Priced by the account')}
           chosen={account?.name ?? ''}
           options={carriers.map(({ id, name, mode }) => ({ id, name, note: mode }))}
           onChoose={(accountId) => onChange({ ...price, accountId, services: [] }, null)}
@@ -89,7 +90,7 @@ const CarrierFields = ({ price, onChange }: Props) => {
       </View>
       <TextAction
         style={style.link}
-        label="Go to the account"
+        label={t('Go to the account')}
         onPress={() =>
           router.navigate({ pathname: '/charges', params: { part: 'carriers', account: price.accountId } })
         }
@@ -100,22 +101,22 @@ const CarrierFields = ({ price, onChange }: Props) => {
         onChange={(services, visit) => onChange({ ...price, services }, visit)}
       />
       <Segments
-        label="Shown at checkout"
+        label={t('Shown at checkout')}
         value={price.show}
         onChange={(show) => onChange({ ...price, show }, null)}
         options={[
-          { value: 'all', label: 'all of them' },
-          { value: 'cheapest', label: 'only the cheapest' },
-          { value: 'fastest', label: 'only the fastest' },
+          { value: 'all', label: t('all of them') },
+          { value: 'cheapest', label: t('only the cheapest') },
+          { value: 'fastest', label: t('only the fastest') },
         ]}
       />
       <FallbackFields
-        title="If the carrier does not answer"
+        title={t('If the carrier does not answer')}
         fallback={price.onError}
         onChange={(onError, visit) => onChange({ ...price, onError }, visit)}
       />
       <FallbackFields
-        title="If it offers none of these services"
+        title={t('If it offers none of these services')}
         fallback={price.onNone}
         onChange={(onNone, visit) => onChange({ ...price, onNone }, visit)}
       />

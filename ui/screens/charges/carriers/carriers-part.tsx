@@ -1,9 +1,9 @@
 import { lazy, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { listedCarrier, CARRIERS } from '../../../../carriers/directory.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { readTroublesSet } from '../../../carriers/reach-carriers.ts';
 import { Press } from '../../../parts/press.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -41,9 +41,11 @@ const AccountRow = ({ account, onOpen }: { account: CarrierAccount; onOpen: () =
         <View style={style.row}>
           <Text style={style.name}>{account.name}</Text>
           <Text style={style.about}>
-            {listedCarrier(account.carrier)?.about ?? account.carrier} · from {from} ·{' '}
-            {priced === 0 ? 'prices no rate' : `prices ${countFigure(priced, 'rate')}`}
-            {account.mode === 'sandbox' ? <Text style={style.sandbox}> · sandbox</Text> : ' · live'}
+            {listedCarrier(account.carrier)?.about ?? account.carrier} {t('· from')} {from} ·{' '}
+            {priced === 0
+              ? t('prices no rate')
+              : t('prices {priced, plural, one {# rate} other {# rates}}', { priced })}
+            {account.mode === 'sandbox' ? <Text style={style.sandbox}>{t(' · sandbox')}</Text> : t(' · live')}
           </Text>
         </View>
       </Press>
@@ -64,32 +66,38 @@ const CarriersPart = ({ onOpen }: { onOpen: (id: string) => void }) => {
     <View>
       <Text style={style.note}>
         {carriers.length === 0
-          ? 'A carrier prices each order by itself: what is in it, how it is packed and where it goes. Add an account, then price a rate of the board by it.'
-          : 'Each account is one contract with a carrier: where parcels leave from, how they are packed, and whether its prices are for trying out or real.'}
+          ? t(
+              'A carrier prices each order by itself: what is in it, how it is packed and where it goes. Add an account, then price a rate of the board by it.',
+            )
+          : t(
+              'Each account is one contract with a carrier: where parcels leave from, how they are packed, and whether its prices are for trying out or real.',
+            )}
       </Text>
-      <View role="list" aria-label="Carrier accounts">
+      <View role="list" aria-label={t('Carrier accounts')}>
         {carriers.map((account) => (
           <AccountRow key={account.id} account={account} onOpen={() => onOpen(account.id)} />
         ))}
       </View>
       {locations.length === 0 ? (
         <Text style={style.note}>
-          An account ships from a location, and there is none yet: add one under Settings first.
+          {t('An account ships from a location, and there is none yet: add one under Settings first.')}
         </Text>
       ) : (
         <Actions style={style.actions}>
           {CARRIERS.map(({ id, name }) => (
             <TextAction
               key={id}
-              label={`Add ${name}`}
-              onPress={() => dispatch(edit('addAccount', { name, carrier: id }, `New account with ${name}`))}
+              label={t('Add {name}', { name })}
+              onPress={() =>
+                dispatch(edit('addAccount', { name, carrier: id }, t('New account with {name}', { name })))
+              }
             />
           ))}
         </Actions>
       )}
       <TextAction
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
-        label={troubles ? 'Hide' : 'Let a carrier fail, to see what happens'}
+        label={troubles ? t('Hide') : t('Let a carrier fail, to see what happens')}
         onPress={() => setTroubles(!troubles)}
       />
       {troubles ? (

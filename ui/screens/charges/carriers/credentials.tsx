@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { CarrierAccount, CarrierAnswer } from '../../../../core/model/carrier.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { sentence } from '../../../../core/words/sentence.ts';
 import { askCarriers, forgetAnswers } from '../../../carriers/reach-carriers.ts';
 import { sampleQuestion } from '../../../carriers/sample-question.ts';
@@ -46,13 +46,13 @@ const Secret = ({ account, set }: Props) => {
   };
   return (
     <View style={style.field}>
-      <Text style={style.label}>Secret</Text>
+      <Text style={style.label}>{t('Secret')}</Text>
       <TextInput
         mode="outlined"
         dense
         secureTextEntry
-        accessibilityLabel="Secret"
-        placeholder={credentials.secret === undefined ? 'to be entered' : 'kept; write a new one'}
+        accessibilityLabel={t('Secret')}
+        placeholder={credentials.secret === undefined ? t('to be entered') : t('kept; write a new one')}
         value={typed}
         style={style.input}
         outlineStyle={FIELD_OUTLINE}
@@ -76,7 +76,10 @@ const testedWords = (
   if (answer.ok)
     return {
       ok: true,
-      text: `It answered: ${countFigure(answer.services.length, 'service')} for a kilogram within ${from}.`,
+      text: t(
+        'It answered: {count, plural, one {# service} other {# services}} for a kilogram within {from}.',
+        { count: answer.services.length, from },
+      ),
     };
   const { error, text } = answer;
   return { ok: false, text: sentence({ code: 'carrier-error', account, error, text }, display) };
@@ -104,8 +107,14 @@ const TestConnection = ({ account }: { account: CarrierAccount }) => {
   };
   return (
     <View style={style.test} aria-live="polite">
-      <TextAction label="Test the connection" disabled={tested === 'asking'} onPress={() => void test()} />
-      {tested === 'asking' ? <Text style={style.note}>Asking {account.name} …</Text> : null}
+      <TextAction
+        label={t('Test the connection')}
+        disabled={tested === 'asking'}
+        onPress={() => void test()}
+      />
+      {tested === 'asking' ? (
+        <Text style={style.note}>{t('Asking {account} …', { account: account.name })}</Text>
+      ) : null}
       {tested && tested !== 'asking' ? (
         <Text style={tested.ok ? style.sound : style.fault}>{tested.text}</Text>
       ) : null}
@@ -118,16 +127,16 @@ export const Credentials = ({ account, set }: Props) => {
   const style = useStyles(styles);
   const { credentials } = account;
   return (
-    <View style={style.all} role="group" aria-label="Credentials">
+    <View style={style.all} role="group" aria-label={t('Credentials')}>
       <Segments
-        label="Prices come from"
+        label={t('Prices come from')}
         value={credentials.kind}
         onChange={(kind) =>
           set({ credentials: kind === 'shared' ? { kind } : { kind: 'own', accountNumber: 'number' } })
         }
         options={[
-          { value: 'shared', label: 'its public prices' },
-          { value: 'own', label: 'your own account' },
+          { value: 'shared', label: t('its public prices') },
+          { value: 'own', label: t('your own account') },
         ]}
       />
       {credentials.kind === 'own' ? (
@@ -135,7 +144,7 @@ export const Credentials = ({ account, set }: Props) => {
           <NameField
             prose
             style={style.field}
-            label="Account number"
+            label={t('Account number')}
             value={credentials.accountNumber}
             onChange={(accountNumber, visit) =>
               set({ credentials: { ...credentials, accountNumber } }, visit)
@@ -146,8 +155,8 @@ export const Credentials = ({ account, set }: Props) => {
       ) : null}
       <Text style={style.note}>
         {credentials.kind === 'own'
-          ? 'The secret stays on this device: it is in no file that is saved and in no message.'
-          : 'The carrier’s public prices, without an account of your own.'}
+          ? t('The secret stays on this device: it is in no file that is saved and in no message.')
+          : t('The carrier’s public prices, without an account of your own.')}
       </Text>
       <TestConnection account={account} />
     </View>

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { CarrierPrice, Fallback } from '../../../../core/model/price.ts';
 import { MoneyField, OptionalNameField } from '../../../fields/kind-fields.tsx';
 import { DraftField } from '../../../fields/draft-field.tsx';
@@ -36,29 +37,29 @@ const ChargedFields = ({ charged, onChange }: { charged: Fallback; onChange: Pro
   const field = fieldsOf(charged, set);
   return (
     <View style={style.row}>
-      <MoneyField right style={style.field} label="Amount" {...field('amount')} />
+      <MoneyField right style={style.field} label={t('Amount')} {...field('amount')} />
       <Segments
-        label="For each"
+        label={t('For each')}
         width={200}
         value={charged.per}
         onChange={(per) => set({ per }, 'per', null)}
         options={[
-          { value: 'order', label: 'order' },
-          { value: 'parcel', label: 'parcel' },
+          { value: 'order', label: t('order') },
+          { value: 'parcel', label: t('parcel') },
         ]}
       />
       <OptionalNameField
         prose
         style={style.name}
-        label="Under the name"
-        placeholder="the service’s"
+        label={t('Under the name')}
+        placeholder={t('the service’s')}
         {...field('label')}
       />
       <DraftField
         prose
         style={style.name}
-        label="Note to customers"
-        placeholder={charged.label === undefined ? 'the service’s' : ''}
+        label={t('Note to customers')}
+        placeholder={charged.label === undefined ? t('the service’s') : ''}
         text={charged.note ?? ''}
         read={optional<string>(readWords(2_000))}
         onChange={field('note').onChange}
@@ -76,19 +77,19 @@ export const FallbackFields = ({ title, fallback, onChange }: Props) => {
       <Text style={style.head}>{title}</Text>
       <Segments
         hideLabel
-        label={`${title}: then`}
+        label={t('{title}: then', { title })}
         value={charged ? 'charge' : 'withhold'}
         onChange={(kind) =>
           onChange(kind === 'withhold' ? 'withhold' : (charged ?? { amount: 0, per: 'order' }), null)
         }
         options={[
-          { value: 'withhold', label: 'Do not offer it' },
-          { value: 'charge', label: 'Charge an amount' },
+          { value: 'withhold', label: t('Do not offer it') },
+          { value: 'charge', label: t('Charge an amount') },
         ]}
       />
       {charged ? <ChargedFields charged={charged} onChange={onChange} /> : null}
       {charged?.amount === 0 ? (
-        <Text style={style.note}>With 0 the order ships free: write what it should cost.</Text>
+        <Text style={style.note}>{t('With 0 the order ships free: write what it should cost.')}</Text>
       ) : null}
     </View>
   );

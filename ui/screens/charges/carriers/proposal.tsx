@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { listedCarrier } from '../../../../carriers/directory.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
 import { tiersCurve } from '../../../../core/price/curve.ts';
@@ -14,7 +15,7 @@ import { CountField, PercentField } from '../../../fields/kind-fields.tsx';
 import { StepCurve } from '../../../parts/step-curve.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';
@@ -71,8 +72,11 @@ const summary = (
   { decimals }: DisplayFormat,
 ): string => {
   const money = (amount: number): string => moneyFigure(amount, decimals);
-  const what = assumed ? 'weights and places, for no past order went there' : 'past orders';
-  return `Covers ${covered} of ${orders} ${what}: ${money(over)} above the carrier’s cost in all, ${money(under)} below it.`;
+  const what = assumed ? t('weights and places, for no past order went there') : t('past orders');
+  return t(
+    'Covers {covered} of {orders} {what}: {amount} above the carrier’s cost in all, {amount2} below it.',
+    { covered, orders, what, amount: money(over), amount2: money(under) },
+  );
 };
 
 const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Wanted; onTake: () => void }) => {
@@ -83,7 +87,7 @@ const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Want
   const service = services.find(({ id }) => id === wanted.serviceId)?.name ?? '';
   const { steps } = proposed.steps;
   if (steps.length === 0)
-    return <Text style={style.fault}>The carrier has no such service to any place of this zone.</Text>;
+    return <Text style={style.fault}>{t('The carrier has no such service to any place of this zone.')}</Text>;
   const curve = tiersCurve(priceOf(proposed.steps), 30_000);
   return (
     <View style={{ gap: 8 }}>
@@ -93,23 +97,30 @@ const Result = ({ proposed, wanted, onTake }: { proposed: Proposed; wanted: Want
           display={display}
           mark={null}
           costs={meanCosts(proposed.points)}
-          title={`Proposed charge for ${service} to ${zone}, against the carrier’s mean cost`}
+          title={t('Proposed charge for {service} to {zone}, against the carrier’s mean cost', {
+            service,
+            zone,
+          })}
         />
       ) : null}
       <Text>
         {steps
-          .map(
-            ({ from, amount }) =>
-              `from ${weightFigure(from, display.units)} ${moneyFigure(amount, display.decimals)}`,
+          .map(({ from, amount }) =>
+            t('from {weight} {amount}', {
+              weight: weightFigure(from, display.units),
+              amount: moneyFigure(amount, display.decimals),
+            }),
           )
           .join(' · ')}
       </Text>
       <Text style={style.note}>
-        {summary(proposed, display)} The thin line is what the carrier charges on average.
+        {t('{summary} The thin line is what the carrier charges on average.', {
+          summary: summary(proposed, display),
+        })}
       </Text>
       <TextAction
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
-        label={`Put into the draft: ${service} to ${zone}`}
+        label={t('Put into the draft: {service} to {zone}', { service, zone })}
         onPress={onTake}
       />
     </View>
@@ -175,15 +186,15 @@ const WantedFields = ({
   return (
     <>
       <View style={style.row}>
-        {choice('Zone', zones, wanted.zoneId, (zoneId) => set({ zoneId }))}
-        {choice('The carrier’s service', carried, wanted.code, (code) => set({ code }))}
-        {choice('For your service', services, wanted.serviceId, (serviceId) => set({ serviceId }))}
+        {choice(t('Zone'), zones, wanted.zoneId, (zoneId) => set({ zoneId }))}
+        {choice(t('The carrier’s service'), carried, wanted.code, (code) => set({ code }))}
+        {choice(t('For your service'), services, wanted.serviceId, (serviceId) => set({ serviceId }))}
       </View>
       <View style={style.row}>
         <CountField
           right
           style={style.field}
-          label="Steps, at most"
+          label={t('Steps, at most')}
           value={wanted.steps}
           least={1}
           most={10}
@@ -192,7 +203,7 @@ const WantedFields = ({
         <PercentField
           right
           style={style.field}
-          label="Share of orders covered"
+          label={t('Share of orders covered')}
           value={wanted.share}
           sign
           onChange={(share) => set({ share: Math.min(10_000, share) })}
@@ -224,20 +235,37 @@ const Proposal = ({ account }: { account: CarrierAccount }) => {
   const take = (): void => {
     if (proposed === null || proposed === 'asking') return;
     const cell = { serviceId: wanted.serviceId, zoneId: wanted.zoneId };
-    const label = `${nameIn(services, cell.serviceId)} to ${nameIn(zones, cell.zoneId)}`;
-    dispatch(edit('takePrice', { cell, price: priceOf(proposed.steps) }, `${label}: steps from the carrier`));
-    dispatch(messageShown({ text: `${label} has the proposed steps.`, undo: true }));
+    const label = t('{service} to {zone}', {
+      service: nameIn(services, cell.serviceId),
+      zone: nameIn(zones, cell.zoneId),
+    });
+    dispatch(
+      edit(
+        'takePrice',
+        { cell, price: priceOf(proposed.steps) },
+        t('{label}: steps from the carrier', { label }),
+      ),
+    );
+    dispatch(undoMessage(t('{label} has the proposed steps.', { label })));
   };
   return (
     <View style={style.all}>
       <Text style={style.note}>
-        Weight steps of your own that cover what the carrier charges for most past orders, and little more.
+        {t(
+          'Weight steps of your own that cover what the carrier charges for most past orders, and little more.',
+        )}
       </Text>
       <WantedFields wanted={wanted} own={own} set={set}>
-        <TextAction label="Ask the carrier" disabled={proposed === 'asking'} onPress={() => void propose()} />
+        <TextAction
+          label={t('Ask the carrier')}
+          disabled={proposed === 'asking'}
+          onPress={() => void propose()}
+        />
       </WantedFields>
       {proposed === 'asking' ? (
-        <Text style={style.note}>Asking {account.name} about every place and weight …</Text>
+        <Text style={style.note}>
+          {t('Asking {account} about every place and weight …', { account: account.name })}
+        </Text>
       ) : null}
       {proposed && proposed !== 'asking' ? (
         <Result proposed={proposed} wanted={wanted} onTake={take} />

@@ -1,8 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { CarrierAccount, CarrierAnswer } from '../../../../core/model/carrier.ts';
-import { countFigure, moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
+import { moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
 import { askCarriers } from '../../../carriers/reach-carriers.ts';
 import { sampleQuestion } from '../../../carriers/sample-question.ts';
 import { MeasureField } from '../../../fields/kind-fields.tsx';
@@ -69,7 +70,9 @@ const useSamples = (
 };
 
 const daysWords = ({ min, max }: { min: number; max: number }): string =>
-  min === max ? countFigure(max, 'day') : `${min} to ${max} days`;
+  min === max
+    ? t('{max, plural, one {# day} other {# days}}', { max })
+    : t('{min} to {max} days', { min, max });
 
 const SampleRow = ({
   place,
@@ -91,7 +94,7 @@ const SampleRow = ({
     <View style={style.row} role="row">
       <View style={style.place} role="rowheader">
         <Text>{where}</Text>
-        <Text style={style.small}>{zone ?? 'in no zone'}</Text>
+        <Text style={style.small}>{zone ?? t('in no zone')}</Text>
       </View>
       {failed === null ? (
         codes.map((code) => {
@@ -99,7 +102,7 @@ const SampleRow = ({
           return (
             <View key={code} role="cell" style={style.cell}>
               <Text style={[service ? style.figure : style.none, { textAlign: 'right' }]}>
-                {service ? moneyFigure(service.amount, decimals) : 'no service'}
+                {service ? moneyFigure(service.amount, decimals) : t('no service')}
               </Text>
               <Text style={[style.small, { textAlign: 'right' }]}>
                 {service?.days ? daysWords(service.days) : ''}
@@ -131,25 +134,26 @@ const Samples = ({ account }: { account: CarrierAccount }) => {
   return (
     <View>
       <Text style={style.note}>
-        One parcel of {weightFigure(weight, display.units)}, today, to places of every zone: those of your
-        past orders first.
+        {t('One parcel of {weight}, today, to places of every zone: those of your past orders first.', {
+          weight: weightFigure(weight, display.units),
+        })}
       </Text>
       <MeasureField
         right
         style={style.field}
-        label="Weight of the parcel"
+        label={t('Weight of the parcel')}
         value={weight}
         measure="weight"
         onChange={setWeight}
       />
       {answers === null ? (
-        <Text style={style.note}>Asking {account.name} …</Text>
+        <Text style={style.note}>{t('Asking {account} …', { account: account.name })}</Text>
       ) : (
-        <View style={style.scroll} tabIndex={0} role="region" aria-label="Sample prices">
-          <View role="table" aria-label="What each service would cost">
+        <View style={style.scroll} tabIndex={0} role="region" aria-label={t('Sample prices')}>
+          <View role="table" aria-label={t('What each service would cost')}>
             <View style={[style.row, style.head]} role="row">
               <Text style={[style.place, style.small]} role="columnheader">
-                Place
+                {t('Place')}
               </Text>
               {services.map(([code, name]) => (
                 <Text key={code} style={[style.cell, style.small]} role="columnheader">

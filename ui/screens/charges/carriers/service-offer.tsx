@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '../../../../core/translate/translate.ts';
 import type { CarrierService } from '../../../../core/model/price.ts';
 import { moneyFigure, percentFigure } from '../../../../core/words/figure.ts';
 import { Check } from '../../../parts/check.tsx';
@@ -51,8 +52,8 @@ const ChangeFields = ({
       <DraftField
         right
         style={style.field}
-        label="Change by %"
-        placeholder="as asked"
+        label={t('Change by %')}
+        placeholder={t('as asked')}
         text={change?.points === undefined ? '' : percentFigure(change.points)}
         read={optional<number>(signed(readPercent))}
         onChange={(points, visit) => onChange({ ...change, points }, visit)}
@@ -60,8 +61,8 @@ const ChangeFields = ({
       <DraftField
         right
         style={style.field}
-        label="plus amount"
-        placeholder="nothing"
+        label={t('plus amount')}
+        placeholder={t('nothing')}
         text={money(change?.amount)}
         read={optional<number>(signed(readMoney(display)))}
         onChange={(amount, visit) => onChange({ ...change, amount }, visit)}
@@ -85,7 +86,7 @@ const OfferFields = ({
       <OptionalNameField
         prose
         style={style.name}
-        label="Under the name"
+        label={t('Under the name')}
         placeholder={name}
         {...field('label')}
       />
@@ -93,15 +94,15 @@ const OfferFields = ({
       <OptionalMoneyField
         right
         style={style.field}
-        label="or fixed price"
-        placeholder="not set"
+        label={t('or fixed price')}
+        placeholder={t('not set')}
         {...field('override')}
       />
       <OptionalMoneyField
         right
         style={style.field}
-        label="Free from"
-        placeholder="never"
+        label={t('Free from')}
+        placeholder={t('never')}
         {...field('freeFrom')}
       />
       {(['min', 'max'] as const).map((end) => (
@@ -109,8 +110,8 @@ const OfferFields = ({
           key={end}
           right
           style={style.field}
-          label={end === 'min' ? 'Days, at least' : 'Days, at most'}
-          placeholder="carrier’s own"
+          label={end === 'min' ? t('Days, at least') : t('Days, at most')}
+          placeholder={t('carrier’s own')}
           value={offered.transit?.[end]}
           least={0}
           most={365}

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Misbehaviour } from '../../../../carriers/misbehaviour.ts';
 import { CARRIERS } from '../../../../carriers/directory.ts';
 import {
@@ -20,11 +21,11 @@ import { SANS_STRONG, type Inks } from '../../../theme/tokens.ts';
 type Trouble = Misbehaviour['trouble'] | 'none';
 
 const OPTIONS: { value: Trouble; label: string }[] = [
-  { value: 'none', label: 'normal' },
-  { value: 'slow', label: 'slow' },
-  { value: 'unreachable', label: 'offline' },
-  { value: 'refusing', label: 'refuses' },
-  { value: 'rubbish', label: 'unreadable' },
+  { value: 'none', label: t('normal') },
+  { value: 'slow', label: t('slow') },
+  { value: 'unreachable', label: t('offline') },
+  { value: 'refusing', label: t('refuses') },
+  { value: 'rubbish', label: t('unreadable') },
 ];
 
 const styles = (inks: Inks) => ({
@@ -57,11 +58,11 @@ const Troubles = () => {
       .then(() => dispatch(answersForgotten(null)));
   };
   return (
-    <View style={style.all} role="group" aria-label="What carriers get wrong">
+    <View style={style.all} role="group" aria-label={t('What carriers get wrong')}>
       <Text style={style.note}>
-        The carriers here are stand-ins. Let one fail and look at the preview and the checkout: a fallback is
-        charged, or the choice is withheld. It is never free. What you set here ends when you close the
-        browser.
+        {t(
+          'The carriers here are stand-ins. Let one fail and look at the preview and the checkout: a fallback is charged, or the choice is withheld. It is never free. What you set here ends when you close the browser.',
+        )}
       </Text>
       {CARRIERS.map(({ id, name }) => {
         const known = set.find((one) => one.carrier === id);
@@ -69,18 +70,18 @@ const Troubles = () => {
           <View key={id} style={style.row} role="group" aria-label={name}>
             <Text style={style.name}>
               {name}
-              {resting.includes(id) ? ', left alone for a while after failing again and again' : ''}
+              {resting.includes(id) ? t(', left alone for a while after failing again and again') : ''}
             </Text>
             <Segments
               hideLabel
-              label={`How ${name} behaves`}
+              label={t('How {name} behaves', { name })}
               value={known?.trouble ?? 'none'}
               options={OPTIONS}
               onChange={(trouble) => change(id, trouble === 'none' ? null : { trouble })}
             />
             {known ? (
               <Check
-                label="for the next request only"
+                label={t('for the next request only')}
                 on={known.lasts === 'once'}
                 onPress={() => change(id, { lasts: known.lasts === 'once' ? 'always' : 'once' })}
               />

@@ -1,5 +1,6 @@
 import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { ComparedCell } from '../../../../core/costs/accounts-compared.ts';
 import { numbers, words, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
@@ -32,12 +33,15 @@ const styles = (inks: Inks) => ({
 });
 
 const columnsOf = (accounts: readonly CarrierAccount[]): SheetColumn[] => [
-  { heading: 'zone', ...words('Where the orders went.') },
-  { heading: 'up_to', ...numbers('Grams, to this and above the row before; empty is all that is heavier.') },
-  { heading: 'orders', ...numbers('Past orders of that zone and weight.') },
+  { heading: 'zone', ...words(t('Where the orders went.')) },
+  {
+    heading: 'up_to',
+    ...numbers(t('Grams, to this and above the row before; empty is all that is heavier.')),
+  },
+  { heading: 'orders', ...numbers(t('Past orders of that zone and weight.')) },
   ...accounts.map(({ id, name }) => ({
     heading: id,
-    ...numbers(`What ${name} asks on average for the orders it prices, minor units.`),
+    ...numbers(t('What {name} asks on average for the orders it prices, minor units.', { name })),
   })),
 ];
 
@@ -67,7 +71,7 @@ const CellRow = ({
         {zone}
       </Text>
       <Text role="cell" style={style.weight}>
-        {cell.upTo === null ? 'heavier' : `to ${weightFigure(cell.upTo, units)}`}
+        {cell.upTo === null ? 'heavier' : t('to {weight}', { weight: weightFigure(cell.upTo, units) })}
       </Text>
       <Text role="cell" style={style.cell}>
         {cell.orders}
@@ -78,7 +82,7 @@ const CellRow = ({
           key={accounts[account]?.id}
           style={[style.cell, mean === least ? style.least : null]}
         >
-          {mean === null ? 'no price' : moneyFigure(mean, decimals)}
+          {mean === null ? t('no price') : moneyFigure(mean, decimals)}
         </Text>
       ))}
     </View>
@@ -96,19 +100,19 @@ export const AccountsTable = ({
   const style = useStyles(styles);
   const { zones, store } = useBookParts('zones', 'store');
   const zoneName = (row: string): string =>
-    zones.find(({ id }) => `zone:${id}` === row)?.name ?? 'Not in the book';
+    zones.find(({ id }) => `zone:${id}` === row)?.name ?? t('Not in the book');
   return (
     <View>
       <ScrollView horizontal>
-        <View role="table" aria-label="Prices by zone and weight">
+        <View role="table" aria-label={t('Prices by zone and weight')}>
           <View role="row" style={style.row}>
             <Text role="columnheader" style={[style.note, style.zone]}>
-              Zone
+              {t('Zone')}
             </Text>
             <Text role="columnheader" style={[style.note, style.weight]}>
-              Weight
+              {t('Weight')}
             </Text>
-            {['Orders', ...accounts.map(({ name }) => name)].map((name) => (
+            {[t('Orders'), ...accounts.map(({ name }) => name)].map((name) => (
               <Text key={name} role="columnheader" style={style.head}>
                 {name}
               </Text>
@@ -127,7 +131,7 @@ export const AccountsTable = ({
       <Actions>
         <SaveList
           name={(kind) => fileName(store.name, 'carriers-compared', dayNow(store), kind)}
-          sheet="Carriers"
+          sheet={t('Carriers')}
           columns={() => columnsOf(accounts)}
           items={cells}
           cells={(cell) =>

@@ -2,10 +2,11 @@ import type { Remote } from 'comlink';
 import { useCallback } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { AccountShare } from '../../../../core/costs/accounts-compared.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import type { CarrierAccount } from '../../../../core/model/carrier.ts';
-import { countFigure, moneyFigure, percentFigure, wholeFigure } from '../../../../core/words/figure.ts';
+import { moneyFigure, percentFigure, wholeFigure } from '../../../../core/words/figure.ts';
 import { Fold } from '../../../parts/fold.tsx';
 import { Section } from '../../../parts/section.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -46,14 +47,25 @@ const styles = (inks: Inks) => ({
 /** What sending every order by one account would change, in a sentence. */
 const switchWords = ({ withCost, costAsSent, costInstead }: AccountShare, decimals: number): string =>
   withCost === 0
-    ? 'No order it can take has a cost on record to compare with.'
-    : `The ${countFigure(withCost, 'order')} with a cost on record took ${moneyFigure(costAsSent, decimals)}; at its prices they would take ${moneyFigure(costInstead, decimals)} (${signedMoney(costInstead - costAsSent, decimals)}).`;
+    ? t('No order it can take has a cost on record to compare with.')
+    : t(
+        'The {withCost, plural, one {# order} other {# orders}} with a cost on record took {amount}; at its prices they would take {amount2} ({signedMoney}).',
+        {
+          withCost,
+          amount: moneyFigure(costAsSent, decimals),
+          amount2: moneyFigure(costInstead, decimals),
+          signedMoney: signedMoney(costInstead - costAsSent, decimals),
+        },
+      );
 
 /** '9.80, the cheapest', '12.40, 2.60 above the cheapest'. */
 const pricedText = ({ price, least }: PricedOrder, decimals: number): string =>
   price === least
-    ? `${moneyFigure(price, decimals)}, the cheapest`
-    : `${moneyFigure(price, decimals)}, ${moneyFigure(price - least, decimals)} above the cheapest`;
+    ? t('{amount}, the cheapest', { amount: moneyFigure(price, decimals) })
+    : t('{amount}, {amount2} above the cheapest', {
+        amount: moneyFigure(price, decimals),
+        amount2: moneyFigure(price - least, decimals),
+      });
 
 const Account = ({
   account,
@@ -70,20 +82,31 @@ const Account = ({
       <View style={style.line}>
         <Text style={style.name}>{account.name}</Text>
         <Text style={style.figure}>
-          {moneyFigure(Math.round(share.cost / share.orders), decimals)} on average
+          {t('{amount} on average', { amount: moneyFigure(Math.round(share.cost / share.orders), decimals) })}
         </Text>
       </View>
       <Text style={style.note}>
-        Prices {wholeFigure(share.orders)} of {countFigure(all, 'order')}; cheapest for{' '}
-        {wholeFigure(share.cheapest)} of them (
-        {percentFigure(Math.round((share.cheapest * 1_000) / all) * 10)}). {switchWords(share, decimals)}
+        {t(
+          'Prices {priced} of {all, plural, one {# order} other {# orders}}; cheapest for {cheapest} of them ({percent}). {switch}',
+          {
+            priced: wholeFigure(share.orders),
+            all,
+            cheapest: wholeFigure(share.cheapest),
+            percent: percentFigure(Math.round((share.cheapest * 1_000) / all) * 10),
+            switch: switchWords(share, decimals),
+          },
+        )}
       </Text>
-      <Fold title="Orders" of={account.name} summary="those for which another is cheaper by most come first">
+      <Fold
+        title={t('Orders')}
+        of={account.name}
+        summary={t('those for which another is cheaper by most come first')}
+      >
         <OrdersBehind
           coster={coster}
           ask={ask}
-          label={`Orders at the prices of ${account.name}`}
-          hint="Those for which another carrier is cheaper by most come first."
+          label={t('Orders at the prices of {account}', { account: account.name })}
+          hint={t('Those for which another carrier is cheaper by most come first.')}
           figureOf={(order: PricedOrder) => pricedText(order, decimals)}
         />
       </Fold>
@@ -108,7 +131,7 @@ const AccountsView = (props: Props) => {
     stop,
   } = useLongAnswer<AccountsCompared, CostProgress>(work, coster.stop);
   if (carriers.length === 0)
-    return <Text style={style.note}>The book has no carrier accounts. Add one under Carriers.</Text>;
+    return <Text style={style.note}>{t('The book has no carrier accounts. Add one under Carriers.')}</Text>;
   const shares = carriers.flatMap((account) => {
     const share = compared?.shares.get(account.id);
     return share ? [{ account, share }] : [];
@@ -116,31 +139,32 @@ const AccountsView = (props: Props) => {
   return (
     <View style={style.all}>
       <Text style={style.note}>
-        Each account’s carrier is asked for its cheapest service for every parcel that was shipped in the
-        period, at its present prices.
+        {t(
+          'Each account’s carrier is asked for its cheapest service for every parcel that was shipped in the period, at its present prices.',
+        )}
       </Text>
       {isAsked ? null : (
-        <TextAction main style={style.action} label="Ask the carriers about past orders" onPress={ask} />
+        <TextAction main style={style.action} label={t('Ask the carriers about past orders')} onPress={ask} />
       )}
       {isAsked && !compared ? (
         <UnderWay
-          label="Asking the carriers"
-          {...ordersDone(progress, 'Asking …')}
-          stopLabel="Stop asking"
+          label={t('Asking the carriers')}
+          {...ordersDone(progress, t('Asking …'))}
+          stopLabel={t('Stop asking')}
           onStop={stop}
         />
       ) : null}
       {compared?.orders === 0 ? (
-        <Text>No order of the period was shipped, or no carrier gave a price.</Text>
+        <Text>{t('No order of the period was shipped, or no carrier gave a price.')}</Text>
       ) : null}
       {compared && compared.orders > 0 ? (
         <>
-          <View role="list" aria-label="Accounts" style={style.rows}>
+          <View role="list" aria-label={t('Accounts')} style={style.rows}>
             {shares.map((one) => (
               <Account key={one.account.id} {...props} {...one} all={compared.orders} />
             ))}
           </View>
-          <Section title="By zone and weight" />
+          <Section title={t('By zone and weight')} />
           <AccountsTable compared={compared} accounts={shares.map(({ account }) => account)} />
         </>
       ) : null}

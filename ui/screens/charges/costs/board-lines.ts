@@ -1,3 +1,4 @@
+import { t } from '../../../../core/translate/translate.ts';
 import { cellKey, NO_MARGIN, type Margin, type MarginBoard } from '../../../../core/costs/margin-board.ts';
 import type { Book } from '../../../../core/model/book.ts';
 
@@ -19,7 +20,7 @@ export interface BoardLines {
 const named = (list: readonly { id: string; name: string }[], kind: string): { id: string; name: string }[] =>
   list.map(({ id, name }) => ({ id: `${kind}:${id}`, name }));
 
-const GONE = { id: 'gone', name: 'Not in the book' };
+const GONE = { id: 'gone', name: t('Not in the book') };
 
 /** The rows and columns that have orders, in the order of the book. */
 export const boardLines = ({ rows, columns, cells }: MarginBoard, book: Book): BoardLines => {

@@ -1,3 +1,4 @@
+import { t } from '../../../../core/translate/translate.ts';
 import { numbers, words, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
 import type { Margin } from '../../../../core/costs/margin-board.ts';
 import { fileName } from '../../../files/files.ts';
@@ -7,14 +8,14 @@ import type { BoardLines } from './board-lines.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';
 
 const COLUMNS: SheetColumn[] = [
-  { heading: 'place', ...words('The zone, delivery area or pickup point.') },
-  { heading: 'service', ...words('Empty for local delivery and pickup.') },
-  { heading: 'orders', ...numbers('Past orders.') },
-  { heading: 'charged', ...numbers('What all of them were charged without tax, minor units.') },
-  { heading: 'with_cost', ...numbers('Orders whose cost is on record or estimated.') },
-  { heading: 'estimated', ...numbers('Of those, orders whose cost is estimated.') },
-  { heading: 'cost', ...numbers('What they cost, minor units.') },
-  { heading: 'margin', ...numbers('What they were charged, less that; minor units.') },
+  { heading: 'place', ...words(t('The zone, delivery area or pickup point.')) },
+  { heading: 'service', ...words(t('Empty for local delivery and pickup.')) },
+  { heading: 'orders', ...numbers(t('Past orders.')) },
+  { heading: 'charged', ...numbers(t('What all of them were charged without tax, minor units.')) },
+  { heading: 'with_cost', ...numbers(t('Orders whose cost is on record or estimated.')) },
+  { heading: 'estimated', ...numbers(t('Of those, orders whose cost is estimated.')) },
+  { heading: 'cost', ...numbers(t('What they cost, minor units.')) },
+  { heading: 'margin', ...numbers(t('What they were charged, less that; minor units.')) },
 ];
 
 interface Row {
@@ -52,7 +53,7 @@ export const BoardSave = ({ lines }: { lines: BoardLines }) => {
   return (
     <SaveList
       name={(kind) => fileName(store.name, 'margin', dayNow(store), kind)}
-      sheet="Margin"
+      sheet={t('Margin')}
       columns={() => COLUMNS}
       items={rowsOf(lines)}
       cells={cellsOf}

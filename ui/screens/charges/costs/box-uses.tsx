@@ -3,10 +3,11 @@ import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Rect } from 'react-native-svg';
+import { t } from '../../../../core/translate/translate.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import type { BoxUse } from '../../../../core/costs/packing-compared.ts';
 import { numbers, words, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
-import { countFigure, percentFigure, sizeFigure } from '../../../../core/words/figure.ts';
+import { percentFigure, sizeFigure } from '../../../../core/words/figure.ts';
 import { fileName } from '../../../files/files.ts';
 import { dayNow } from '../../../time/now.ts';
 import { Press } from '../../../parts/press.tsx';
@@ -30,11 +31,11 @@ interface Props {
 }
 
 const COLUMNS: SheetColumn[] = [
-  { heading: 'box', ...words('Its name.') },
-  { heading: 'inside', ...words('Length, width and height, millimetres.') },
-  { heading: 'orders', ...numbers('Past orders with a parcel in it.') },
-  { heading: 'parcels', ...numbers('Parcels packed into it.') },
-  { heading: 'filled', ...numbers('The share of its room that products took up, in percent.') },
+  { heading: 'box', ...words(t('Its name.')) },
+  { heading: 'inside', ...words(t('Length, width and height, millimetres.')) },
+  { heading: 'orders', ...numbers(t('Past orders with a parcel in it.')) },
+  { heading: 'parcels', ...numbers(t('Parcels packed into it.')) },
+  { heading: 'filled', ...numbers(t('The share of its room that products took up, in percent.')) },
 ];
 
 const styles = (inks: Inks) => ({
@@ -77,9 +78,12 @@ const filledText = (share: number): string => percentFigure(Math.round(share * 1
 
 const useText = ({ box: { inside }, parcels, orders }: BoxUse): string => {
   const { units } = useAppSelector(selectDisplayFormat);
-  const size = `${sizeFigure(inside, units)} inside`;
-  if (parcels === 0) return `${size}; not used`;
-  return `${size}; ${countFigure(parcels, 'parcel')} of ${countFigure(orders, 'order')}`;
+  const size = t('{size} inside', { size: sizeFigure(inside, units) });
+  if (parcels === 0) return t('{size}; not used', { size });
+  return t(
+    '{size}; {parcels, plural, one {# parcel} other {# parcels}} of {orders, plural, one {# order} other {# orders}}',
+    { size, parcels, orders },
+  );
 };
 
 const BoxRow = ({ use, coster, filter, accountId }: Omit<Props, 'uses'> & { use: BoxUse }) => {
@@ -87,7 +91,7 @@ const BoxRow = ({ use, coster, filter, accountId }: Omit<Props, 'uses'> & { use:
   const [open, setOpen] = useState(false);
   const { box, filled } = use;
   const text = useText(use);
-  const share = filled === null ? '' : `${filledText(filled)} full`;
+  const share = filled === null ? '' : t('{share} full', { share: filledText(filled) });
   const ask = useCallback(
     (at: Remote<Coster>) => at.ordersInBox(filter, accountId, box.id),
     [filter, accountId, box.id],
@@ -133,7 +137,7 @@ export const BoxUses = ({ uses, ...shared }: Props) => {
   const { store } = useBookParts('store');
   return (
     <>
-      <View role="list" aria-label="How full the boxes are" style={style.rows}>
+      <View role="list" aria-label={t('How full the boxes are')} style={style.rows}>
         {uses.map((use) => (
           <BoxRow key={use.box.id} use={use} {...shared} />
         ))}
@@ -141,7 +145,7 @@ export const BoxUses = ({ uses, ...shared }: Props) => {
       <Actions>
         <SaveList
           name={(kind) => fileName(store.name, 'box-use', dayNow(store), kind)}
-          sheet="Boxes"
+          sheet={t('Boxes')}
           columns={() => COLUMNS}
           items={uses}
           cells={({ box: { name, inside }, orders, parcels, filled }) =>

@@ -1,3 +1,4 @@
+import { t } from '../../../../core/translate/translate.ts';
 import { fileName, saveBytes, saveFile } from '../../../files/files.ts';
 import { dayNow } from '../../../time/now.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -57,8 +58,8 @@ export const ChartSave = ({ id, name }: { id: string; name: string }) => {
   };
   return (
     <Actions>
-      <TextAction label="Save the chart as SVG" onPress={() => void save('svg')} />
-      <TextAction label="Save as PNG" onPress={() => void save('png')} />
+      <TextAction label={t('Save the chart as SVG')} onPress={() => void save('svg')} />
+      <TextAction label={t('Save as PNG')} onPress={() => void save('png')} />
     </Actions>
   );
 };

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { t } from '../../../../core/translate/translate.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { OptionalMeasureField } from '../../../fields/kind-fields.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
@@ -33,7 +34,7 @@ const row = {
 const weights = { flexDirection: 'row', gap: 12, flexGrow: 1, flexBasis: 200, maxWidth: 260 } as const;
 const period = { flexGrow: 1, flexBasis: 270, maxWidth: 360 } as const;
 const half = { flex: 1 } as const;
-const ANY = { id: '', name: 'Any product', note: '' };
+const ANY = { id: '', name: t('Any product'), note: '' };
 
 /** Which orders are counted: how far back, of what weight, with products of which handling group. */
 export const CostFiltersRow = ({
@@ -46,15 +47,15 @@ export const CostFiltersRow = ({
   const { groups } = useBookParts('groups');
   const options = [ANY, ...groups.map(({ id, name }) => ({ id, name, note: '' }))];
   return (
-    <View style={row} role="group" aria-label="Which orders are counted">
+    <View style={row} role="group" aria-label={t('Which orders are counted')}>
       <View style={period}>
         <Segments
-          label="Placed in the last"
+          label={t('Placed in the last')}
           value={value.days}
           options={[
-            { value: '365', label: '12 months' },
-            { value: '90', label: '90 days' },
-            { value: '30', label: '30 days' },
+            { value: '365', label: t('12 months') },
+            { value: '90', label: t('90 days') },
+            { value: '30', label: t('30 days') },
           ]}
           onChange={(days) => onChange({ ...value, days })}
         />
@@ -63,18 +64,18 @@ export const CostFiltersRow = ({
         <OptionalMeasureField
           right
           style={half}
-          label="Weight from"
+          label={t('Weight from')}
           measure="weight"
-          placeholder="any"
+          placeholder={t('any')}
           value={value.minWeight}
           onChange={(minWeight) => onChange({ ...value, minWeight })}
         />
         <OptionalMeasureField
           right
           style={half}
-          label="Weight to"
+          label={t('Weight to')}
           measure="weight"
-          placeholder="any"
+          placeholder={t('any')}
           value={value.maxWeight}
           onChange={(maxWeight) => onChange({ ...value, maxWeight })}
         />
@@ -82,7 +83,7 @@ export const CostFiltersRow = ({
       {groups.length === 0 ? null : (
         <View style={{ flexDirection: 'row', flexGrow: 1, flexBasis: 160, maxWidth: 240 }}>
           <Chooser
-            label="With products of"
+            label={t('With products of')}
             chosen={options.find(({ id }) => id === (value.groupId ?? ''))?.name ?? ''}
             options={options}
             onChoose={(id) => onChange({ ...value, groupId: id === '' ? undefined : id })}

@@ -3,7 +3,8 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { lazy, useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { t } from '../../../../core/translate/translate.ts';
+import { moneyFigure } from '../../../../core/words/figure.ts';
 import { localMoment } from '../../../../core/time/local-moment.ts';
 import { dayText } from '../../../parts/dates.ts';
 import { Tabs } from '../../../parts/tabs.tsx';
@@ -32,11 +33,11 @@ const AccountsView = lazy(() => import('./accounts-view.tsx'));
 const PackingView = lazy(() => import('./packing-view.tsx'));
 
 const VIEWS = [
-  { value: 'margin', label: 'Margin' },
-  { value: 'what-if', label: 'What if' },
-  { value: 'steps', label: 'Steps and costs' },
-  { value: 'carriers', label: 'Carriers compared' },
-  { value: 'packing', label: 'Packing compared' },
+  { value: 'margin', label: t('Margin') },
+  { value: 'what-if', label: t('What if') },
+  { value: 'steps', label: t('Steps and costs') },
+  { value: 'carriers', label: t('Carriers compared') },
+  { value: 'packing', label: t('Packing compared') },
 ] as const;
 type CostView = (typeof VIEWS)[number]['value'];
 
@@ -60,14 +61,14 @@ const Sums = ({ board, isWhole }: { board: BoardOfPeriod; isWhole: boolean }) =>
   if (!first || !last)
     return (
       <Text style={style.note}>
-        No past orders are counted here. Choose a longer period or other weights, or import some.
+        {t('No past orders are counted here. Choose a longer period or other weights, or import some.')}
       </Text>
     );
   const day = (instant: string): string => dayText(localMoment(instant, timeZone).date);
   const figures = [
-    { name: 'Charged', text: moneyFigure(total.chargedWithCost, decimals), isLoss: false },
-    { name: 'Cost', text: moneyFigure(total.cost, decimals), isLoss: false },
-    { name: 'Margin', text: signedMoney(total.margin, decimals), isLoss: total.margin < 0 },
+    { name: t('Charged'), text: moneyFigure(total.chargedWithCost, decimals), isLoss: false },
+    { name: t('Cost'), text: moneyFigure(total.cost, decimals), isLoss: false },
+    { name: t('Margin'), text: signedMoney(total.margin, decimals), isLoss: total.margin < 0 },
   ];
   return (
     <>
@@ -82,11 +83,15 @@ const Sums = ({ board, isWhole }: { board: BoardOfPeriod; isWhole: boolean }) =>
         </View>
       ) : null}
       <Text style={isWhole ? style.quiet : style.note}>
-        {countFigure(total.orders, 'order')} from {day(first)} to {day(last)}
-        {lackingWords(total, decimals)}.{' '}
-        {isWhole
-          ? 'Margin is what was charged at the time, without tax, less what the order cost to send.'
-          : ''}
+        {t('{orders, plural, one {# order} other {# orders}} from {day} to {day2}{lacking}. {explanation}', {
+          orders: total.orders,
+          day: day(first),
+          day2: day(last),
+          lacking: lackingWords(total, decimals),
+          explanation: isWhole
+            ? t('Margin is what was charged at the time, without tax, less what the order cost to send.')
+            : '',
+        })}
       </Text>
     </>
   );
@@ -134,14 +139,15 @@ const ViewOf = ({
 /** While the costs are found, or where they were not. */
 const Waiting = ({ costs: { progress, fault, stopped, stop, again } }: { costs: Costs }) => {
   const style = useStyles(styles);
-  if (fault !== null) return <Text style={style.fault}>The costs could not be worked out: {fault}</Text>;
-  if (stopped) return <TextAction style={style.action} label="Work out the costs" onPress={again} />;
+  if (fault !== null)
+    return <Text style={style.fault}>{t('The costs could not be worked out: {fault}', { fault })}</Text>;
+  if (stopped) return <TextAction style={style.action} label={t('Work out the costs')} onPress={again} />;
   return (
     <View style={style.waiting}>
       <UnderWay
-        label="Finding what past orders cost"
-        {...ordersDone(progress, 'Reading past orders …')}
-        stopLabel="Stop"
+        label={t('Finding what past orders cost')}
+        {...ordersDone(progress, t('Reading past orders …'))}
+        stopLabel={t('Stop')}
         onStop={stop}
       />
     </View>
@@ -168,30 +174,34 @@ const CostsPart = ({ room }: { room: Room }) => {
   return (
     <View>
       <Text style={style.note}>
-        What customers were charged for getting past orders to them, beside what that cost you.
+        {t('What customers were charged for getting past orders to them, beside what that cost you.')}
       </Text>
       <Actions>
         <TextAction
-          label="Import past orders"
+          label={t('Import past orders')}
           onPress={() => router.navigate({ pathname: '/settings', params: { part: 'orders' } })}
         />
         {room === 'beside' ? (
-          <TextAction label="Across the whole page" onPress={() => go(here, 'whole')} />
+          <TextAction label={t('Across the whole page')} onPress={() => go(here, 'whole')} />
         ) : null}
-        {room === 'whole' ? <TextAction label="Beside the board" onPress={() => go(here, 'beside')} /> : null}
+        {room === 'whole' ? (
+          <TextAction label={t('Beside the board')} onPress={() => go(here, 'beside')} />
+        ) : null}
       </Actions>
       <CostFiltersRow value={filters} onChange={setFilters} />
       <Tabs
         bleed={isPhone ? 20 : 0}
-        label="Costs"
+        label={t('Costs')}
         value={here}
         options={VIEWS}
         onChange={(next) => go(next)}
       />
       {costs.coster && costs.progress ? (
         <Text style={style.note}>
-          Working out the costs after the change: {costs.progress.done} of{' '}
-          {countFigure(costs.progress.of, 'order')}. The figures below are from before it.
+          {t(
+            'Working out the costs after the change: {done} of {all, plural, one {# order} other {# orders}}. The figures below are from before it.',
+            { done: costs.progress.done, all: costs.progress.of },
+          )}
         </Text>
       ) : null}
       {costs.coster ? (

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { marginWithMore } from '../../../../core/costs/lever-curve.ts';
 import type { Lever } from '../../../../core/costs/lever.ts';
 import { chargedWithCost, type WhatIf } from '../../../../core/costs/what-if.ts';
@@ -20,13 +21,16 @@ import { signedMoney } from './signed-money.ts';
 import { Actions } from '../../../parts/actions.tsx';
 
 const COLUMNS: SheetColumn[] = [
-  { heading: 'value', ...numbers('Of the figure that is changed: minor units, or hundredths of a percent.') },
-  { heading: 'charged', ...numbers('What the orders with a cost would be charged, minor units.') },
-  { heading: 'cost', ...numbers('What those with a cost take, minor units.') },
-  { heading: 'margin', ...numbers('Charged less cost, of those with a cost; minor units.') },
-  { heading: 'pay_more', ...numbers('Orders charged more than now.') },
-  { heading: 'pay_less', ...numbers('Orders charged less than now.') },
-  { heading: 'lost', ...numbers('Orders that could not be bought this way any more.') },
+  {
+    heading: 'value',
+    ...numbers(t('Of the figure that is changed: minor units, or hundredths of a percent.')),
+  },
+  { heading: 'charged', ...numbers(t('What the orders with a cost would be charged, minor units.')) },
+  { heading: 'cost', ...numbers(t('What those with a cost take, minor units.')) },
+  { heading: 'margin', ...numbers(t('Charged less cost, of those with a cost; minor units.')) },
+  { heading: 'pay_more', ...numbers(t('Orders charged more than now.')) },
+  { heading: 'pay_less', ...numbers(t('Orders charged less than now.')) },
+  { heading: 'lost', ...numbers(t('Orders that could not be bought this way any more.')) },
 ];
 
 const styles = (inks: Inks) => ({
@@ -77,10 +81,10 @@ export const CurveTable = ({
   const display = useAppSelector(selectDisplayFormat);
   const { store } = useBookParts('store');
   return (
-    <Fold title="Table" of={name} summary="the same line in figures, to read or to save">
+    <Fold title={t('Table')} of={name} summary={t('the same line in figures, to read or to save')}>
       <View role="table" aria-label={`${valueLabel(lever)}, ${name}`}>
         <View role="row" style={style.row}>
-          {['Value', 'Charged', 'Margin', 'Pay more', 'Pay less'].map((heading) => (
+          {[t('Value'), t('Charged'), t('Margin'), t('Pay more'), t('Pay less')].map((heading) => (
             <Text key={heading} role="columnheader" style={style.head}>
               {heading}
             </Text>
@@ -99,7 +103,7 @@ export const CurveTable = ({
       <Actions>
         <SaveList
           name={(kind) => fileName(store.name, 'what-if', dayNow(store), kind)}
-          sheet="What if"
+          sheet={t('What if')}
           columns={() => COLUMNS}
           items={curve}
           cells={(point) => savedCells(point, moreOrders)}

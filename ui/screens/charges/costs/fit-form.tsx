@@ -2,13 +2,14 @@ import type { Remote } from 'comlink';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { FittedSteps, StepsBound } from '../../../../core/costs/fewest-steps.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
-import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { CountField, MeasureField, MoneyField, PercentField } from '../../../fields/kind-fields.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -84,32 +85,32 @@ const BoundFields = ({
     <View style={style.row}>
       <PercentField
         {...field}
-        label="Orders covered in each, %"
+        label={t('Orders covered in each, %')}
         value={Math.round(bound.covered * 10_000)}
         onChange={(share) => set({ covered: Math.min(share, 10_000) / 10_000 })}
       />
       <MoneyField
         {...field}
-        label="Off by at most, on average"
+        label={t('Off by at most, on average')}
         value={bound.apart}
         onChange={(apart) => set({ apart })}
       />
       <MeasureField
         {...field}
-        label="Steps begin at every"
+        label={t('Steps begin at every')}
         measure={basis}
         value={bound.grain}
         onChange={(grain) => set({ grain })}
       />
       <MoneyField
         {...field}
-        label="Charges rounded to"
+        label={t('Charges rounded to')}
         value={bound.unit}
         onChange={(unit) => set({ unit })}
       />
       <CountField
         {...field}
-        label="Steps, at most"
+        label={t('Steps, at most')}
         value={bound.most}
         least={1}
         most={20}
@@ -135,26 +136,45 @@ const FoundSteps = ({
   const money = (amount: number): string => moneyFigure(amount, display.decimals);
   const take = (): void => {
     const changes = { price: { ...price, steps: found.steps } };
-    dispatch(edit('setRate', { id: rate.id, changes }, `${name}: steps that follow the costs`));
-    dispatch(messageShown({ text: `${name} has the new steps in the draft.`, undo: true }));
+    dispatch(edit('setRate', { id: rate.id, changes }, t('{name}: steps that follow the costs', { name })));
+    dispatch(undoMessage(t('{name} has the new steps in the draft.', { name })));
   };
   return (
     <View style={style.all} aria-live="polite">
       <Text>
-        {countFigure(found.steps.length, 'step')}:{' '}
+        {t('{count, plural, one {# step} other {# steps}}', { count: found.steps.length })}:{' '}
         {found.steps
-          .map(({ from, amount }) => `from ${measureFigure(price.basis, from, display)} ${money(amount)}`)
+          .map(({ from, amount }) =>
+            t('from {figure} {amount}', {
+              figure: measureFigure(price.basis, from, display),
+              amount: money(amount),
+            }),
+          )
           .join(' · ')}
       </Text>
       <Text style={style.note}>
-        {money(found.apart)} off on average
-        {found.apart > bound.apart
-          ? `, more than you allowed: no better with at most ${countFigure(bound.most, 'step')}`
-          : ''}
-        . If no delivery were free, the orders would leave {signedMoney(found.margin, display.decimals)} over
-        their cost{rate.handling ? ', handling included' : ''}.
+        {t(
+          '{amount} off on average{most}. If no delivery were free, the orders would leave {signedMoney} over their cost{handling}.',
+          {
+            amount: money(found.apart),
+            most:
+              found.apart > bound.apart
+                ? t(
+                    ', more than you allowed: no better with at most {most, plural, one {# step} other {# steps}}',
+                    { most: bound.most },
+                  )
+                : '',
+            signedMoney: signedMoney(found.margin, display.decimals),
+            handling: rate.handling ? t(', handling included') : '',
+          },
+        )}
       </Text>
-      <TextAction main style={style.action} label={`Put into the draft: ${name}`} onPress={take} />
+      <TextAction
+        main
+        style={style.action}
+        label={t('Put into the draft: {name}', { name })}
+        onPress={take}
+      />
     </View>
   );
 };
@@ -169,14 +189,15 @@ export const FitForm = (props: Props) => {
       <BoundFields bound={bound} basis={stepped.price.basis} set={set} />
       <TextAction
         style={style.action}
-        label={fitted === 'looking' ? 'Looking …' : 'Find the fewest steps'}
+        label={fitted === 'looking' ? t('Looking …') : t('Find the fewest steps')}
         disabled={fitted === 'looking' || bound.grain <= 0 || bound.unit <= 0}
         onPress={() => void find()}
       />
       {fitted === 'too-fine' ? (
         <Text style={style.fault} role="alert">
-          There are too many places and charges to look through. Let steps begin at larger multiples, or
-          charges be in larger ones.
+          {t(
+            'There are too many places and charges to look through. Let steps begin at larger multiples, or charges be in larger ones.',
+          )}
         </Text>
       ) : null}
       {fitted !== null && typeof fitted === 'object' ? (

@@ -1,3 +1,4 @@
+import { t } from '../../../../core/translate/translate.ts';
 import { isInPercent, leverValue, type Lever, type LeverValue } from '../../../../core/costs/lever.ts';
 import { leversOf } from '../../../../core/costs/levers.ts';
 import type { Book } from '../../../../core/model/book.ts';
@@ -10,14 +11,14 @@ import {
 
 /** The kinds of change a merchant can try, each with the levers it is made of. */
 export const LEVER_FAMILIES = [
-  { value: 'free', label: 'Free from' },
-  { value: 'raise', label: 'Raise prices' },
-  { value: 'step', label: 'One step' },
-  { value: 'least', label: 'Lowest charge' },
-  { value: 'minimum', label: 'Minimum order' },
-  { value: 'fallback', label: 'Fallback' },
-  { value: 'carrier', label: 'Carriers ask more' },
-  { value: 'switch', label: 'Carrier, packing' },
+  { value: 'free', label: t('Free from') },
+  { value: 'raise', label: t('Raise prices') },
+  { value: 'step', label: t('One step') },
+  { value: 'least', label: t('Lowest charge') },
+  { value: 'minimum', label: t('Minimum order') },
+  { value: 'fallback', label: t('Fallback') },
+  { value: 'carrier', label: t('Carriers ask more') },
+  { value: 'switch', label: t('Carrier, packing') },
 ] as const;
 export type WhatIfFamily = (typeof LEVER_FAMILIES)[number]['value'];
 /** The families of levers that move a figure. */
@@ -47,14 +48,17 @@ export const rateName = ({ rates, services, zones }: Book, rateId: string): stri
   const rate = rates.find(({ id }) => id === rateId);
   const service = services.find(({ id }) => id === rate?.serviceId)?.name ?? '';
   const zone = zones.find(({ id }) => id === rate?.zoneId)?.name ?? '';
-  return `${service} to ${zone}`;
+  return t('{service} to {zone}', { service, zone });
 };
 
 const stepName = (book: Book, lever: Extract<Lever, { kind: 'step' }>, display: DisplayFormat): string => {
   const price = book.rates.find(({ id }) => id === lever.rateId)?.price;
   const from = price?.kind === 'steps' ? (price.steps[lever.at]?.from ?? 0) : 0;
   const basis = price?.kind === 'steps' ? price.basis : 'weight';
-  return `${rateName(book, lever.rateId)}, from ${measureFigure(basis, from, display)}`;
+  return t('{rateName}, from {figure}', {
+    rateName: rateName(book, lever.rateId),
+    figure: measureFigure(basis, from, display),
+  });
 };
 
 const nameOf = (book: Book, lever: Lever, display: DisplayFormat): string => {
@@ -65,7 +69,7 @@ const nameOf = (book: Book, lever: Lever, display: DisplayFormat): string => {
       return book.adjustments.find(({ id }) => id === lever.adjustmentId)?.name ?? '';
     case 'carrier-increase':
       return lever.accountId === null
-        ? 'Every carrier'
+        ? t('Every carrier')
         : (book.carriers.find(({ id }) => id === lever.accountId)?.name ?? '');
     case 'raise-percent':
     case 'raise-amount':
@@ -78,25 +82,25 @@ const nameOf = (book: Book, lever: Lever, display: DisplayFormat): string => {
 /** The raises a merchant thinks of: every rate, one service, one zone, by percent or by amount. */
 const raises = ({ rates, services, zones }: Book): NamedLever[] => {
   const sets = [
-    { id: 'all', name: 'Every rate', rateIds: rates.map(({ id }) => id) },
+    { id: 'all', name: t('Every rate'), rateIds: rates.map(({ id }) => id) },
     ...services.map(({ id, name }) => ({
       ...{ id: `service-${id}`, name },
       rateIds: rates.filter(({ serviceId }) => serviceId === id).map((rate) => rate.id),
     })),
     ...zones.map(({ id, name }) => ({
-      ...{ id: `zone-${id}`, name: `To ${name}` },
+      ...{ id: `zone-${id}`, name: t('To {name}', { name }) },
       rateIds: rates.filter(({ zoneId }) => zoneId === id).map((rate) => rate.id),
     })),
   ].filter(({ rateIds }) => rateIds.length > 0);
   return [
     ...sets.map(({ id, name, rateIds }) => ({
       id: `raise-percent ${id}`,
-      name: `${name}, by percent`,
+      name: t('{name}, by percent', { name }),
       lever: { kind: 'raise-percent', rateIds } as const,
     })),
     ...sets.map(({ id, name, rateIds }) => ({
       id: `raise-amount ${id}`,
-      name: `${name}, by amount`,
+      name: t('{name}, by amount', { name }),
       lever: { kind: 'raise-amount', rateIds } as const,
     })),
   ];
@@ -122,13 +126,13 @@ export const valueText = (lever: Lever, value: LeverValue, { decimals }: Display
   value === null ? 'none' : isInPercent(lever) ? percentFigure(value) : moneyFigure(value, decimals);
 
 const LABELS: Record<LeverFamily, string> = {
-  free: 'Free delivery from',
-  raise: 'Raise by',
-  step: 'Charge of the step',
-  least: 'Lowest charge',
-  minimum: 'Minimum order',
-  fallback: 'Fallback charge',
-  carrier: 'Carriers ask more by',
+  free: t('Free delivery from'),
+  raise: t('Raise by'),
+  step: t('Charge of the step'),
+  least: t('Lowest charge'),
+  minimum: t('Minimum order'),
+  fallback: t('Fallback charge'),
+  carrier: t('Carriers ask more by'),
 };
 
 /** What the value of a lever is called in a sentence. */

@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Margin } from '../../../../core/costs/margin-board.ts';
-import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { moneyFigure } from '../../../../core/words/figure.ts';
 import { Press } from '../../../parts/press.tsx';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
@@ -67,8 +68,10 @@ export const MarginLines = ({
               <View style={style.words}>
                 <Text>{name}</Text>
                 <Text style={style.note}>
-                  {countFigure(margin.orders, 'order')}, {moneyFigure(margin.chargedWithCost, decimals)}{' '}
-                  charged
+                  {t('{orders, plural, one {# order} other {# orders}}, {amount} charged', {
+                    orders: margin.orders,
+                    amount: moneyFigure(margin.chargedWithCost, decimals),
+                  })}
                 </Text>
               </View>
               <View style={style.end}>

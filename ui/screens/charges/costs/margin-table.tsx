@@ -1,7 +1,7 @@
 import { ScrollView, View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Margin } from '../../../../core/costs/margin-board.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { Press } from '../../../parts/press.tsx';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
@@ -74,7 +74,9 @@ const MarginCell = ({
             {signedMoney(margin.margin, decimals)}
           </Text>
           {greatest === null ? null : <MarginBar margin={margin.margin} greatest={greatest} width={BAR} />}
-          <Text style={style.note}>{countFigure(margin.orders, 'order')}</Text>
+          <Text style={style.note}>
+            {t('{orders, plural, one {# order} other {# orders}}', { orders: margin.orders })}
+          </Text>
         </View>
       </Press>
     </View>
@@ -95,13 +97,13 @@ const Line = ({
       {lines.columns.map(({ id, name }, at) => (
         <MarginCell
           key={id}
-          cell={{ row: line.id, column: id, name: `${name} to ${line.name}` }}
+          cell={{ row: line.id, column: id, name: t('{name} to {line}', { name, line: line.name }) }}
           margin={line.cells[at] as Margin}
           {...shared}
         />
       ))}
       <MarginCell
-        cell={{ row: line.id, column: null, name: `${line.name}, all services` }}
+        cell={{ row: line.id, column: null, name: t('{line}, all services', { line: line.name }) }}
         margin={line.total}
         {...shared}
         greatest={null}
@@ -117,10 +119,10 @@ export const MarginTable = ({ lines, open, onOpen }: Props) => {
   const greatest = greatestMargin(lines);
   return (
     <ScrollView horizontal>
-      <View role="table" aria-label="Margin by zone and service">
+      <View role="table" aria-label={t('Margin by zone and service')}>
         <View role="row" style={style.head}>
           <View role="columnheader" style={style.name} />
-          {[...lines.columns.map(({ name }) => name), 'All services'].map((name) => (
+          {[...lines.columns.map(({ name }) => name), t('All services')].map((name) => (
             <View role="columnheader" key={name} style={style.cell}>
               <Text style={style.headText}>{name}</Text>
             </View>
@@ -131,12 +133,12 @@ export const MarginTable = ({ lines, open, onOpen }: Props) => {
         ))}
         <View role="row" style={style.sums}>
           <View role="rowheader" style={style.name}>
-            <Text style={style.nameText}>All zones</Text>
+            <Text style={style.nameText}>{t('All zones')}</Text>
           </View>
           {lines.columns.map((column) => (
             <MarginCell
               key={column.id}
-              cell={{ row: null, column: column.id, name: `${column.name}, all zones` }}
+              cell={{ row: null, column: column.id, name: t('{column}, all zones', { column: column.name }) }}
               margin={column.total}
               greatest={null}
               {...shared}

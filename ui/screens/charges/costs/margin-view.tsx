@@ -1,6 +1,7 @@
 import type { Remote } from 'comlink';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Margin } from '../../../../core/costs/margin-board.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { Beside } from '../../../parts/beside.tsx';
@@ -34,10 +35,10 @@ interface Props {
 }
 
 const ORDERS = [
-  { value: 'board', label: 'As on the board' },
-  { value: 'loss', label: 'Most lost first' },
-  { value: 'margin', label: 'Most earned first' },
-  { value: 'orders', label: 'Most orders first' },
+  { value: 'board', label: t('As on the board') },
+  { value: 'loss', label: t('Most lost first') },
+  { value: 'margin', label: t('Most earned first') },
+  { value: 'orders', label: t('Most orders first') },
 ] as const satisfies readonly { value: LineOrder; label: string }[];
 
 const order = { maxWidth: 640, paddingTop: 12 } as const;
@@ -54,7 +55,13 @@ const inside = (line: BoardLine, { columns }: BoardLines): MarginLine[] =>
   columns.flatMap(({ id, name }, at) => {
     const margin = line.cells[at];
     return margin && margin.orders > 0
-      ? [{ cell: { row: line.id, column: id, name: `${name} to ${line.name}` }, name, margin }]
+      ? [
+          {
+            cell: { row: line.id, column: id, name: t('{name} to {line}', { name, line: line.name }) },
+            name,
+            margin,
+          },
+        ]
       : [];
   });
 
@@ -66,13 +73,13 @@ const Orders = ({
 }: Omit<Props, 'board'> & { cell: Cell; onClose: () => void }) => {
   const { row, column } = cell;
   const ask = useCallback((at: Remote<Coster>) => at.ordersOf(filter, row, column), [filter, row, column]);
-  const title = `Orders: ${cell.name}`;
+  const title = t('Orders: {cell}', { cell: cell.name });
   const isPhone = useWidth() === 'phone';
   return (
     <Panel title={title} onClose={onClose}>
       {isPhone ? <Section title={title} /> : null}
       <OrdersBehind key={cell.name} coster={coster} ask={ask} />
-      {isPhone ? <TextAction label="Close the orders" onPress={onClose} /> : null}
+      {isPhone ? <TextAction label={t('Close the orders')} onPress={onClose} /> : null}
     </Panel>
   );
 };
@@ -125,7 +132,7 @@ export const MarginView = ({ coster, filter, board }: Props) => {
   return (
     <Beside panel={panel}>
       <View style={order}>
-        <Segments label="Order of rows" value={by} options={ORDERS} onChange={setBy} />
+        <Segments label={t('Order of rows')} value={by} options={ORDERS} onChange={setBy} />
       </View>
       {isPhone ? (
         <PhoneLines lines={lines} greatest={greatest} by={by} {...shared} />
@@ -134,9 +141,9 @@ export const MarginView = ({ coster, filter, board }: Props) => {
       )}
       {lines.nearby.length === 0 ? null : (
         <>
-          <Section title="Local delivery and pickup" />
+          <Section title={t('Local delivery and pickup')} />
           <MarginLines
-            label="Local delivery and pickup"
+            label={t('Local delivery and pickup')}
             lines={lines.nearby.map(whole)}
             greatest={greatest}
             {...shared}

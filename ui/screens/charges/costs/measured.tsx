@@ -1,8 +1,8 @@
 import { proxy, type Remote } from 'comlink';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -63,25 +63,28 @@ const useMeasured = ({ coster, filter }: Asked) => {
 export const Measured = ({ children, ...asked }: Asked & { children: (measured: Asked) => ReactNode }) => {
   const style = useStyles(styles);
   const { progress, ready, isStopped, stop, again } = useMeasured(asked);
-  const { share, words } = ordersDone(progress, 'Measuring past orders …');
+  const { share, words } = ordersDone(progress, t('Measuring past orders …'));
   const isCurrent = ready?.coster === asked.coster && ready.filter === asked.filter;
   return (
     <>
       {isStopped ? (
-        <TextAction style={style.action} label="Measure past orders" onPress={again} />
+        <TextAction style={style.action} label={t('Measure past orders')} onPress={again} />
       ) : isCurrent ? null : (
         <UnderWay
-          label="Measuring past orders"
+          label={t('Measuring past orders')}
           share={share}
-          words={ready ? `${words}. The figures below are from before the change.` : words}
-          stopLabel="Stop measuring"
+          words={ready ? t('{words}. The figures below are from before the change.', { words }) : words}
+          stopLabel={t('Stop measuring')}
           onStop={stop}
         />
       )}
       {ready ? children({ coster: ready.coster, filter: ready.filter }) : null}
       {ready && ready.unusable > 0 ? (
         <Text style={style.note}>
-          {countFigure(ready.unusable, 'past order')} not counted here: products in them are gone.
+          {t(
+            '{unusable, plural, one {# past order} other {# past orders}} not counted here: products in them are gone.',
+            { unusable: ready.unusable },
+          )}
         </Text>
       ) : null}
     </>

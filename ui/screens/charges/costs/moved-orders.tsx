@@ -1,5 +1,6 @@
 import type { Remote } from 'comlink';
 import { useCallback } from 'react';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Lever, LeverValue } from '../../../../core/costs/lever.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { moneyFigure } from '../../../../core/words/figure.ts';
@@ -11,9 +12,12 @@ import { OrdersBehind } from './orders-behind.tsx';
 
 /** '8.50 becomes 0.00', 'not offered any more'. */
 export const changeText = ({ was, now }: ListedMove, decimals: number): string => {
-  if (now === null) return 'not offered any more';
-  if (was === null) return `offered again, ${moneyFigure(now, decimals)}`;
-  return `${moneyFigure(was, decimals)} becomes ${moneyFigure(now, decimals)}`;
+  if (now === null) return t('not offered any more');
+  if (was === null) return t('offered again, {amount}', { amount: moneyFigure(now, decimals) });
+  return t('{amount} becomes {amount2}', {
+    amount: moneyFigure(was, decimals),
+    amount2: moneyFigure(now, decimals),
+  });
 };
 
 /** The orders that one change would touch, those by most first. */
@@ -37,9 +41,9 @@ export const MovedOrders = ({
     <OrdersBehind
       coster={coster}
       ask={ask}
-      none="No order is charged otherwise."
-      label="Orders that would change"
-      hint="Those that would change by most come first."
+      none={t('No order is charged otherwise.')}
+      label={t('Orders that would change')}
+      hint={t('Those that would change by most come first.')}
       figureOf={(order: ListedMove) => changeText(order, decimals)}
     />
   );

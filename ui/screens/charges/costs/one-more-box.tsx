@@ -2,11 +2,11 @@ import type { Remote } from 'comlink';
 import { useCallback, useMemo } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { limitsFrom, type BoxLimits } from '../../../../core/costs/best-box.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { takenBy, type BoxUse } from '../../../../core/costs/packing-compared.ts';
 import {
-  countFigure,
   moneyFigure,
   percentFigure,
   sizeFigure,
@@ -17,7 +17,7 @@ import { MeasureField, SizeField } from '../../../fields/kind-fields.tsx';
 import { ParcelDrawing } from '../../../parts/parcel-drawing.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';
@@ -57,44 +57,78 @@ const ABOUT_TRIED = 900;
 const PICTURE = 110;
 const scaleOf = ({ length, width }: BoxFound['box']['inside']): number => PICTURE / ((length + width) * 0.87);
 
+/** What the box would save, and what it is assumed to weigh and cost. */
+const Savings = ({ found }: { found: BoxFound }) => {
+  const style = useStyles(styles);
+  const { decimals, units } = useAppSelector(selectDisplayFormat);
+  const { box, was, now, orders } = found;
+  const money = (amount: number): string => moneyFigure(amount, decimals);
+  const saved = takenBy(was) - takenBy(now);
+  return (
+    <View style={style.words}>
+      <Text>
+        {t(
+          '{size} inside saves {saved} over the period, {percent} of {all}: {orders, plural, one {# order} other {# orders}} would have a parcel in it.',
+          {
+            size: sizeFigure(box.inside, units),
+            saved: money(saved),
+            percent: percentFigure(Math.round((saved / takenBy(was)) * 1_000) * 10),
+            all: money(takenBy(was)),
+            orders,
+          },
+        )}
+      </Text>
+      <Text style={style.note}>
+        {t(
+          'Assumed to weigh {weight} and cost {cost}, in proportion to your other boxes. With it the {orders, plural, one {# order} other {# orders}} make {parcels, plural, one {# parcel} other {# parcels}} instead of {parcelsBefore}; the carrier asks {carrier} instead of {carrierBefore}, boxes cost {boxes} instead of {boxesBefore}.',
+          {
+            weight: weightFigure(box.tare, units),
+            cost: money(box.cost ?? 0),
+            orders: was.orders,
+            parcels: now.parcels,
+            parcelsBefore: wholeFigure(was.parcels),
+            carrier: money(now.carrier),
+            carrierBefore: money(was.carrier),
+            boxes: money(now.boxes),
+            boxesBefore: money(was.boxes),
+          },
+        )}
+      </Text>
+    </View>
+  );
+};
+
 /** What was found, in sentences, and the way into the draft. */
 const Finding = ({ found, accountId }: { found: BoxFound; accountId: string }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { decimals, units } = useAppSelector(selectDisplayFormat);
+  const { units } = useAppSelector(selectDisplayFormat);
   const { carriers } = useBookParts('carriers');
-  const { box, was, now, orders } = found;
+  const { box } = found;
   const account = carriers.find(({ id }) => id === accountId)?.name ?? '';
   const size = sizeFigure(box.inside, units);
-  const saved = takenBy(was) - takenBy(now);
-  const name = `Carton ${size}`;
+  const name = t('Carton {size}', { size });
   const take = (): void => {
-    dispatch(edit('addBox', { box: { ...box, name }, accountIds: [accountId] }, `New box, ${name}`));
-    dispatch(messageShown({ text: `${account} packs into ${name} too, in the draft.`, undo: true }));
+    dispatch(
+      edit('addBox', { box: { ...box, name }, accountIds: [accountId] }, t('New box, {name}', { name })),
+    );
+    dispatch(undoMessage(t('{account} packs into {name} too, in the draft.', { account, name })));
   };
   return (
     <View style={style.all} aria-live="polite">
       <View style={style.finding}>
-        <ParcelDrawing box={box.inside} cuboids={[]} scale={scaleOf(box.inside)} label={`A box of ${size}`} />
-        <View style={style.words}>
-          <Text>
-            {size} inside saves {moneyFigure(saved, decimals)} over the period,{' '}
-            {percentFigure(Math.round((saved / takenBy(was)) * 1_000) * 10)} of{' '}
-            {moneyFigure(takenBy(was), decimals)}: {countFigure(orders, 'order')} would have a parcel in it.
-          </Text>
-          <Text style={style.note}>
-            Assumed to weigh {weightFigure(box.tare, units)} and cost {moneyFigure(box.cost ?? 0, decimals)},
-            in proportion to your other boxes. With it the {countFigure(was.orders, 'order')} make{' '}
-            {countFigure(now.parcels, 'parcel')} instead of {wholeFigure(was.parcels)}; the carrier asks{' '}
-            {moneyFigure(now.carrier, decimals)} instead of {moneyFigure(was.carrier, decimals)}, boxes cost{' '}
-            {moneyFigure(now.boxes, decimals)} instead of {moneyFigure(was.boxes, decimals)}.
-          </Text>
-        </View>
+        <ParcelDrawing
+          box={box.inside}
+          cuboids={[]}
+          scale={scaleOf(box.inside)}
+          label={t('A box of {size}', { size })}
+        />
+        <Savings found={found} />
       </View>
       <TextAction
         main
         style={style.action}
-        label={`Put into the draft: ${account} packs into it`}
+        label={t('Put into the draft: {account} packs into it', { account })}
         onPress={take}
       />
     </View>
@@ -118,38 +152,38 @@ export const OneMoreBox = ({ coster, filter, accountId, uses, limits: set, onLim
   return (
     <View style={style.all}>
       <Text style={style.note}>
-        Of all sizes up to this one, the box with which the same orders would cost least to send.
+        {t('Of all sizes up to this one, the box with which the same orders would cost least to send.')}
       </Text>
       <View style={style.row}>
         <SizeField
           style={style.size}
-          label="Inside at most"
+          label={t('Inside at most')}
           value={limits.most}
           onChange={(most) => change({ most })}
         />
         <MeasureField
           right
           style={style.field}
-          label="Holds at most"
+          label={t('Holds at most')}
           measure="weight"
           value={limits.maxWeight}
           onChange={(maxWeight) => change({ maxWeight })}
         />
       </View>
       {isAsked ? null : (
-        <TextAction main style={style.action} label="Find the box that saves most" onPress={ask} />
+        <TextAction main style={style.action} label={t('Find the box that saves most')} onPress={ask} />
       )}
       {isAsked && !found ? (
         <UnderWay
-          label="Trying sizes"
+          label={t('Trying sizes')}
           share={Math.min(1, tried / ABOUT_TRIED)}
-          words={`${countFigure(tried, 'size')} tried`}
-          stopLabel="Stop trying"
+          words={t('{tried, plural, one {# size} other {# sizes}} tried', { tried })}
+          stopLabel={t('Stop trying')}
           onStop={stop}
         />
       ) : null}
       {found === 'none' ? (
-        <Text aria-live="polite">No box of any size up to this one would save anything.</Text>
+        <Text aria-live="polite">{t('No box of any size up to this one would save anything.')}</Text>
       ) : null}
       {found && found !== 'none' ? <Finding found={found} accountId={accountId} /> : null}
     </View>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { words, numbers, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
 import { localMoment } from '../../../../core/time/local-moment.ts';
 import { moneyFigure, weightFigure } from '../../../../core/words/figure.ts';
@@ -20,15 +21,15 @@ import { signedMoney } from './signed-money.ts';
 import { Actions } from '../../../parts/actions.tsx';
 
 const COLUMNS: SheetColumn[] = [
-  { heading: 'number', ...words('The order’s number.') },
-  { heading: 'placed_at', ...words('When it was placed, ISO 8601.') },
-  { heading: 'town', ...words('Where it went.') },
-  { heading: 'choice', ...words('What was chosen at checkout.') },
-  { heading: 'weight', ...numbers('Grams of what travels; empty where it is not known.') },
-  { heading: 'subtotal', ...numbers('Of the products, minor units.') },
-  { heading: 'charged', ...numbers('For getting it there, without the tax in it; minor units.') },
-  { heading: 'cost', ...numbers('What it took, minor units; empty where it is not known.') },
-  { heading: 'cost_is', ...words('recorded, estimated or unknown.') },
+  { heading: 'number', ...words(t('The order’s number.')) },
+  { heading: 'placed_at', ...words(t('When it was placed, ISO 8601.')) },
+  { heading: 'town', ...words(t('Where it went.')) },
+  { heading: 'choice', ...words(t('What was chosen at checkout.')) },
+  { heading: 'weight', ...numbers(t('Grams of what travels; empty where it is not known.')) },
+  { heading: 'subtotal', ...numbers(t('Of the products, minor units.')) },
+  { heading: 'charged', ...numbers(t('For getting it there, without the tax in it; minor units.')) },
+  { heading: 'cost', ...numbers(t('What it took, minor units; empty where it is not known.')) },
+  { heading: 'cost_is', ...words(t('recorded, estimated or unknown.')) },
 ];
 
 const cellsOf = (order: ListedOrder): string[] => {
@@ -48,7 +49,7 @@ const styles = (inks: Inks) => ({
 
 /** What an order earned or lost in words: '−3.10', 'no cost'. */
 const marginText = ({ charged, cost }: ListedOrder, decimals: number): string =>
-  cost === null ? 'no cost' : signedMoney(charged - cost, decimals);
+  cost === null ? t('no cost') : signedMoney(charged - cost, decimals);
 
 /** When an order was placed, what it weighed, and how its margin comes about. */
 const useDetails = (): ((order: ListedOrder) => string) => {
@@ -56,13 +57,17 @@ const useDetails = (): ((order: ListedOrder) => string) => {
   const { timeZone } = useBookParts('store').store;
   return ({ number, placedAt, town, weight, subtotal, charged, cost, origin }) =>
     [
-      `Order ${number}, ${dayText(localMoment(placedAt, timeZone).date)}${town === '' ? '' : `, to ${town}`}`,
+      t('Order {number}, {day}{town}', {
+        number,
+        day: dayText(localMoment(placedAt, timeZone).date),
+        town: town === '' ? '' : t(', to {town}', { town }),
+      }),
       ...(weight === null ? [] : [weightFigure(weight, units)]),
-      ...(subtotal === null ? [] : [`products ${moneyFigure(subtotal, decimals)}`]),
-      `charged ${moneyFigure(charged, decimals)}`,
+      ...(subtotal === null ? [] : [t('products {amount}', { amount: moneyFigure(subtotal, decimals) })]),
+      t('charged {amount}', { amount: moneyFigure(charged, decimals) }),
       cost === null
-        ? 'its cost is not known'
-        : `${origin === 'estimated' ? 'would cost about' : 'cost'} ${moneyFigure(cost, decimals)}`,
+        ? t('its cost is not known')
+        : `${origin === 'estimated' ? t('would cost about') : 'cost'} ${moneyFigure(cost, decimals)}`,
     ].join('; ');
 };
 
@@ -78,8 +83,8 @@ interface Props<T extends ListedOrder> {
 /** The orders behind a figure; each is opened for when it was placed and how its margin comes about. */
 export const OrderList = <T extends ListedOrder>({
   orders,
-  label = 'Orders, the greatest losses first',
-  hint = 'The greatest losses come first.',
+  label = t('Orders, the greatest losses first'),
+  hint = t('The greatest losses come first.'),
   figureOf,
 }: Props<T>) => {
   const style = useStyles(styles);
@@ -98,7 +103,7 @@ export const OrderList = <T extends ListedOrder>({
         textOf={(order) =>
           `${[order.number, order.name, order.town].filter(Boolean).join(', ')}: ${text(order)}`
         }
-        findLabel="Find an order"
+        findLabel={t('Find an order')}
         open={open}
         onOpen={(at) => setOpen(at === open ? null : at)}
       >
@@ -119,12 +124,12 @@ export const OrderList = <T extends ListedOrder>({
         )}
       </LongList>
       <Text style={style.details} aria-live="polite">
-        {opened ? `${details(opened)}.` : `${hint} Press an order for its figures.`}
+        {opened ? `${details(opened)}.` : t('{hint} Press an order for its figures.', { hint })}
       </Text>
       <Actions>
         <SaveList
           name={(kind) => fileName(store.name, 'costs', dayNow(store), kind)}
-          sheet="Costs"
+          sheet={t('Costs')}
           columns={() => COLUMNS}
           items={orders}
           cells={cellsOf}

@@ -1,5 +1,6 @@
 import type { Remote } from 'comlink';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
@@ -14,7 +15,7 @@ const styles = (inks: Inks) => ({ note: note(inks) });
 export const OrdersBehind = <T extends ListedOrder>({
   coster,
   ask,
-  none = 'There are none.',
+  none = t('There are none.'),
   ...shown
 }: {
   coster: Remote<Coster>;
@@ -26,7 +27,7 @@ export const OrdersBehind = <T extends ListedOrder>({
 }) => {
   const style = useStyles(styles);
   const orders = useAnswer(coster, ask);
-  if (!orders) return <Text style={style.note}>Looking them up …</Text>;
+  if (!orders) return <Text style={style.note}>{t('Looking them up …')}</Text>;
   if (orders.length === 0) return <Text style={style.note}>{none}</Text>;
   return <OrderList orders={orders} {...shown} />;
 };

@@ -2,6 +2,7 @@ import type { Remote } from 'comlink';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { BoxLimits } from '../../../../core/costs/best-box.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
@@ -44,15 +45,19 @@ const Found = ({ found, ...shared }: Props & { found: PackingCompared } & Limits
   const { accountId, coster, filter } = shared;
   const [first] = found.plans;
   if (!first || first.sums.orders === 0)
-    return <Text>No order of the period was shipped that can be packed so and that the carrier prices.</Text>;
+    return (
+      <Text>
+        {t('No order of the period was shipped that can be packed so and that the carrier prices.')}
+      </Text>
+    );
   return (
     <>
       <PlanList plans={found.plans} accountId={accountId} />
       {found.uses.length === 0 ? null : (
         <>
-          <Section title="Boxes" />
+          <Section title={t('Boxes')} />
           <BoxUses {...{ coster, filter, accountId }} uses={found.uses} />
-          <Section title="One more box" />
+          <Section title={t('One more box')} />
           <OneMoreBox {...shared} key={accountId} uses={found.uses} />
         </>
       )}
@@ -79,28 +84,30 @@ const PackingView = ({ coster, filter }: Props) => {
   if (!account)
     return (
       <Text style={style.note}>
-        Parcels are compared by what a carrier asks for them. Add an account under Carriers.
+        {t('Parcels are compared by what a carrier asks for them. Add an account under Carriers.')}
       </Text>
     );
   return (
     <View style={style.all}>
       <Text style={style.note}>
-        The same orders, packed again in each way that you pack, at the present prices of one carrier.
+        {t('The same orders, packed again in each way that you pack, at the present prices of one carrier.')}
       </Text>
       <View style={style.choice}>
         <Chooser
-          label="At the prices of"
+          label={t('At the prices of')}
           chosen={account.name}
           options={carriers.map(({ id, name }) => ({ id, name, note: '' }))}
           onChoose={setChosen}
         />
       </View>
-      {isAsked ? null : <TextAction main style={style.action} label="Pack past orders again" onPress={ask} />}
+      {isAsked ? null : (
+        <TextAction main style={style.action} label={t('Pack past orders again')} onPress={ask} />
+      )}
       {isAsked && !found ? (
         <UnderWay
-          label="Packing past orders"
-          {...ordersDone(progress, 'Packing …')}
-          stopLabel="Stop packing"
+          label={t('Packing past orders')}
+          {...ordersDone(progress, t('Packing …'))}
+          stopLabel={t('Stop packing')}
           onStop={stop}
         />
       ) : null}

@@ -2,12 +2,13 @@ import type { Remote } from 'comlink';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { StepCosts } from '../../../../core/costs/step-costs.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { numbers, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
 import type { StepsPrice } from '../../../../core/model/price.ts';
 import type { Rate } from '../../../../core/model/rate.ts';
-import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { fileName } from '../../../files/files.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { dayNow } from '../../../time/now.ts';
@@ -48,13 +49,16 @@ export interface SteppedRate {
 const CHART = 'steps-chart';
 
 const COLUMNS: SheetColumn[] = [
-  { heading: 'from', ...numbers('Of the measure: grams, minor units, units, cubic millimetres or metres.') },
-  { heading: 'amount', ...numbers('The charge of the step, minor units.') },
-  { heading: 'orders', ...numbers('Past orders in it.') },
-  { heading: 'cost_lower', ...numbers('A quarter of them cost no more than this, minor units.') },
-  { heading: 'cost_middle', ...numbers('Half of them cost no more than this, minor units.') },
-  { heading: 'cost_upper', ...numbers('Three quarters cost no more than this, minor units.') },
-  { heading: 'margin', ...numbers('Charged less cost, of those with a cost; minor units.') },
+  {
+    heading: 'from',
+    ...numbers(t('Of the measure: grams, minor units, units, cubic millimetres or metres.')),
+  },
+  { heading: 'amount', ...numbers(t('The charge of the step, minor units.')) },
+  { heading: 'orders', ...numbers(t('Past orders in it.')) },
+  { heading: 'cost_lower', ...numbers(t('A quarter of them cost no more than this, minor units.')) },
+  { heading: 'cost_middle', ...numbers(t('Half of them cost no more than this, minor units.')) },
+  { heading: 'cost_upper', ...numbers(t('Three quarters cost no more than this, minor units.')) },
+  { heading: 'margin', ...numbers(t('Charged less cost, of those with a cost; minor units.')) },
 ];
 
 const styles = (inks: Inks) => ({
@@ -118,7 +122,10 @@ const StepRow = (props: StepProps) => {
       <Press
         role="button"
         aria-expanded={open}
-        aria-label={`The step from ${from}: ${countFigure(step.orders, 'order')}`}
+        aria-label={t('The step from {from}: {orders, plural, one {# order} other {# orders}}', {
+          from,
+          orders: step.orders,
+        })}
         onPress={() => setOpen(!open)}
       >
         <StepFigures {...props} />
@@ -139,13 +146,20 @@ const StepFigures = ({ step, stepped, most }: Omit<StepProps, keyof Props>) => {
     <View style={style.row}>
       <View style={style.words}>
         <Text>
-          from {measureFigure(price.basis, from, display)}: {money(price.steps[step.at]?.amount ?? 0)}
+          {t('from {figure}: {amount}', {
+            figure: measureFigure(price.basis, from, display),
+            amount: money(price.steps[step.at]?.amount ?? 0),
+          })}
         </Text>
         <Text style={style.note}>
-          {countFigure(orders, 'order')}
+          {t('{orders, plural, one {# order} other {# orders}}', { orders })}
           {costs
-            ? `; half cost ${money(costs.lower)} to ${money(costs.upper)}, the middle one ${money(costs.median)}`
-            : '; no cost is known'}
+            ? t('; half cost {amount} to {amount2}, the middle one {amount3}', {
+                amount: money(costs.lower),
+                amount2: money(costs.upper),
+                amount3: money(costs.median),
+              })
+            : t('; no cost is known')}
         </Text>
       </View>
       {costs ? (
@@ -179,11 +193,15 @@ const cellsOf =
     ].map(String);
 
 const spokenOf = (name: string, steps: readonly ChartedStep[], decimals: number): string => {
-  const each = steps.map(
-    (step) =>
-      `${step.name}: half cost ${moneyFigure(step.costs.lower, decimals)} to ${moneyFigure(step.costs.upper, decimals)}, charged ${moneyFigure(step.charge, decimals)}`,
+  const each = steps.map((step) =>
+    t('{step}: half cost {amount} to {amount2}, charged {amount3}', {
+      step: step.name,
+      amount: moneyFigure(step.costs.lower, decimals),
+      amount2: moneyFigure(step.costs.upper, decimals),
+      amount3: moneyFigure(step.charge, decimals),
+    }),
   );
-  return `Costs and charges by step of ${name}. ${each.join('; ')}`;
+  return t('Costs and charges by step of {name}. {list}', { name, list: each.join('; ') });
 };
 
 /** One rate: its steps beside the costs of the orders in them, and steps that would follow the costs. */
@@ -195,14 +213,14 @@ const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate })
   const ask = useCallback((at: Remote<Coster>) => at.steps(filter, rate.id), [filter, rate.id]);
   const found = useAnswer(coster, ask);
   if (!found) return null;
-  if (found.orders === 0) return <Text>No past order in this period took it.</Text>;
+  if (found.orders === 0) return <Text>{t('No past order in this period took it.')}</Text>;
   const most =
     Math.max(...found.steps.flatMap(({ costs, charges }) => [costs?.upper ?? 0, charges?.most ?? 0])) * 1.3;
   const charted = found.steps.flatMap((step): ChartedStep[] =>
     step.costs
       ? [
           {
-            name: `from ${measureFigure(price.basis, step.from, display)}`,
+            name: t('from {figure}', { figure: measureFigure(price.basis, step.from, display) }),
             costs: step.costs,
             charge: chargeOf(step, price, step.at),
           },
@@ -212,15 +230,16 @@ const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate })
   return (
     <View style={style.all}>
       <Text style={style.note}>
-        Each box holds the middle half of what the orders cost, the line in it the one in the middle; the
-        heavy mark is what half of them are charged at most, handling and free delivery included.
+        {t(
+          'Each box holds the middle half of what the orders cost, the line in it the one in the middle; the heavy mark is what half of them are charged at most, handling and free delivery included.',
+        )}
       </Text>
-      <View role="list" aria-label={`Steps of ${name} beside costs`} style={style.rows}>
+      <View role="list" aria-label={t('Steps of {name} beside costs', { name })} style={style.rows}>
         {found.steps.map((step) => (
           <StepRow key={step.at} coster={coster} filter={filter} step={step} stepped={stepped} most={most} />
         ))}
       </View>
-      <Fold title="Chart" of={name} summary="all steps along one line of amounts">
+      <Fold title={t('Chart')} of={name} summary={t('all steps along one line of amounts')}>
         <StepsChart
           id={CHART}
           steps={charted}
@@ -232,13 +251,13 @@ const RatePart = ({ coster, filter, stepped }: Props & { stepped: SteppedRate })
       <Actions>
         <SaveList
           name={(kind) => fileName(store.name, 'step-costs', dayNow(store), kind)}
-          sheet="Steps"
+          sheet={t('Steps')}
           columns={() => COLUMNS}
           items={found.steps}
           cells={cellsOf(price)}
         />
       </Actions>
-      <Section title="Steps that follow the costs" />
+      <Section title={t('Steps that follow the costs')} />
       <FitForm key={rate.id} coster={coster} filter={filter} stepped={stepped} />
     </View>
   );
@@ -251,17 +270,16 @@ const StepsView = ({ coster, filter }: Props) => {
   const [chosen, setChosen] = useState<string | null>(null);
   const nameIn = (list: readonly { id: string; name: string }[], wanted: string): string =>
     list.find(({ id }) => id === wanted)?.name ?? '';
-  const stepped = steppedRates(
-    rates,
-    ({ serviceId, zoneId }) => `${nameIn(services, serviceId)} to ${nameIn(zones, zoneId)}`,
+  const stepped = steppedRates(rates, ({ serviceId, zoneId }) =>
+    t('{service} to {zone}', { service: nameIn(services, serviceId), zone: nameIn(zones, zoneId) }),
   );
   const here = stepped.find(({ rate }) => rate.id === chosen) ?? stepped[0];
-  if (!here) return <Text style={style.note}>No rate of the book is priced in steps.</Text>;
+  if (!here) return <Text style={style.note}>{t('No rate of the book is priced in steps.')}</Text>;
   return (
     <View style={style.all}>
       <View style={style.choice}>
         <Chooser
-          label="Rate"
+          label={t('Rate')}
           chosen={here.name}
           options={stepped.map(({ rate, name }) => ({ id: rate.id, name, note: '' }))}
           onChoose={setChosen}

@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 import { Line, Rect, Text as SvgText } from 'react-native-svg';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { NearThreshold } from '../../../../core/costs/near-threshold.ts';
-import { countFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { moneyFigure } from '../../../../core/words/figure.ts';
 import { Chart } from '../../../parts/chart.tsx';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
@@ -52,7 +53,7 @@ const Bars = ({ near: { bins }, threshold, width }: Props & { width: number }) =
       <Line x1={0} x2={width} y1={ground} y2={ground} stroke={inks.ink} />
       <Line x1={x(threshold)} x2={x(threshold)} y1={0} y2={ground} stroke={inks.ink} strokeDasharray="2 3" />
       <SvgText {...label} x={x(threshold) + 5} y={11}>
-        free
+        {t('free')}
       </SvgText>
       <SvgText {...label} x={0} y={HEIGHT - 5}>
         0
@@ -61,7 +62,7 @@ const Bars = ({ near: { bins }, threshold, width }: Props & { width: number }) =
         {money(threshold)}
       </SvgText>
       <SvgText {...label} x={width} y={HEIGHT - 5} textAnchor="end">
-        {`${money(bins.at(-1)?.from ?? 0)} and more`}
+        {t('{amount} and more', { amount: money(bins.at(-1)?.from ?? 0) })}
       </SvgText>
     </>
   );
@@ -73,11 +74,24 @@ export const SubtotalBars = ({ near, threshold }: Props) => {
   const { decimals } = useAppSelector(selectDisplayFormat);
   const { bins, reached, justShort, short, orders } = near;
   const money = (amount: number): string => moneyFigure(amount, decimals);
-  const words = `Of ${countFigure(orders, 'order')}, ${reached} reach ${money(threshold)}, and ${justShort} stop short of it by no more than ${money(short)}.`;
-  const each = bins.map((bin) => `${money(bin.from)} to ${money(bin.to)}: ${bin.orders}`).join('; ');
+  const words = t(
+    'Of {orders, plural, one {# order} other {# orders}}, {reached} reach {amount}, and {justShort} stop short of it by no more than {amount2}.',
+    { orders, reached, amount: money(threshold), justShort, amount2: money(short) },
+  );
+  const each = bins
+    .map((bin) =>
+      t('{amount} to {amount2}: {orders}', {
+        amount: money(bin.from),
+        amount2: money(bin.to),
+        orders: bin.orders,
+      }),
+    )
+    .join('; ');
   return (
     <View>
-      <Text style={style.note}>{words} Each bar counts the orders by the sum of their products.</Text>
+      <Text style={style.note}>
+        {t('{words} Each bar counts the orders by the sum of their products.', { words })}
+      </Text>
       <Chart id={ID} spoken={`${words} ${each}`} height={HEIGHT}>
         {(width) => <Bars near={near} threshold={threshold} width={width} />}
       </Chart>

@@ -2,10 +2,11 @@ import type { Remote } from 'comlink';
 import { useCallback } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import { Fold } from '../../../parts/fold.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -42,22 +43,24 @@ const Found = ({ found, named }: { found: Switched; named: NamedSwitch }) => {
   const take = (): void => {
     if (!change) return;
     dispatch(change);
-    dispatch(messageShown({ text: `In the draft: ${named.name}.`, undo: true }));
+    dispatch(undoMessage(t('In the draft: {name}.', { name: named.name })));
   };
   return (
     <>
       <WhatIfFigures found={found.result} moreOrders={0} />
       {found.moved.length === 0 ? null : (
-        <Fold title="Orders" of={named.name} summary="those that would be charged otherwise">
+        <Fold title={t('Orders')} of={named.name} summary={t('those that would be charged otherwise')}>
           <OrderList
             orders={found.moved}
-            label="Orders that would change"
-            hint="Those that would change by most come first."
+            label={t('Orders that would change')}
+            hint={t('Those that would change by most come first.')}
             figureOf={(order) => changeText(order, decimals)}
           />
         </Fold>
       )}
-      {change ? <TextAction main style={style.action} label="Put into the draft" onPress={take} /> : null}
+      {change ? (
+        <TextAction main style={style.action} label={t('Put into the draft')} onPress={take} />
+      ) : null}
     </>
   );
 };
@@ -75,15 +78,19 @@ export const SwitchPart = ({ coster, filter, named }: Props) => {
     <View style={style.all}>
       <Text style={style.note}>
         {switched.kind === 'account'
-          ? 'An order is taken to cost what the other account’s cheapest service asks for its parcels.'
-          : 'An order is taken to cost as much more or less as its carrier asks for parcels packed this way.'}
+          ? t('An order is taken to cost what the other account’s cheapest service asks for its parcels.')
+          : t(
+              'An order is taken to cost as much more or less as its carrier asks for parcels packed this way.',
+            )}
       </Text>
-      {isAsked ? null : <TextAction main style={style.action} label="See what it would do" onPress={ask} />}
+      {isAsked ? null : (
+        <TextAction main style={style.action} label={t('See what it would do')} onPress={ask} />
+      )}
       {isAsked && !found ? (
         <UnderWay
-          label="Pricing past orders again"
-          {...ordersDone(progress, 'Pricing …')}
-          stopLabel="Stop pricing"
+          label={t('Pricing past orders again')}
+          {...ordersDone(progress, t('Pricing …'))}
+          stopLabel={t('Stop pricing')}
           onStop={stop}
         />
       ) : null}

@@ -1,3 +1,4 @@
+import { t } from '../../../../core/translate/translate.ts';
 import { listedCarrier } from '../../../../carriers/directory.ts';
 import { priceOfAccount, switchedRates, type Switch } from '../../../../core/costs/switch.ts';
 import type { Book } from '../../../../core/model/book.ts';
@@ -24,7 +25,7 @@ const otherAccounts = (book: Book): NamedSwitch[] =>
       ? book.carriers
           .filter(({ id }) => id !== price.accountId)
           .map(({ id, name, carrier }) =>
-            named(`${rateName(book, rateId)}, by the cheapest of ${name}`, {
+            named(t('{rateName}, by the cheapest of {name}', { rateName: rateName(book, rateId), name }), {
               kind: 'account',
               rateId,
               accountId: id,
@@ -37,9 +38,9 @@ const otherAccounts = (book: Book): NamedSwitch[] =>
 /** Every account that prices some rate, packing as the shop or another account does, or into one parcel. */
 const otherPackings = (book: Book): NamedSwitch[] => {
   const ways = [
-    { name: 'the shop', plan: book.store.packing },
+    { name: t('the shop'), plan: book.store.packing },
     ...book.carriers.map(({ name, packing }) => ({ name, plan: packing })),
-    { name: 'one parcel', plan: { kind: 'single' } as const },
+    { name: t('one parcel'), plan: { kind: 'single' } as const },
   ];
   return book.carriers.flatMap(({ id, name, packing }) => {
     const seen = new Set([JSON.stringify(packing)]);
@@ -49,7 +50,12 @@ const otherPackings = (book: Book): NamedSwitch[] => {
       if (seen.has(key) || switchedRates(book, switched).length === 0) return [];
       seen.add(key);
       return [
-        named(way === 'one parcel' ? `${name} in one parcel` : `${name} packs as ${way} does`, switched),
+        named(
+          way === 'one parcel'
+            ? t('{name} in one parcel', { name })
+            : t('{name} packs as {way} does', { name, way }),
+          switched,
+        ),
       ];
     });
   });

@@ -1,5 +1,5 @@
 import { Text } from 'react-native-paper';
-import { countFigure } from '../../../../core/words/figure.ts';
+import { t } from '../../../../core/translate/translate.ts';
 import { Progress } from '../../../parts/progress.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useStyles } from '../../../theme/styles.ts';
@@ -28,7 +28,10 @@ export const ordersDone = (progress: CostProgress | null, begun: string): Pick<P
   progress
     ? {
         share: progress.done / progress.of,
-        words: `${progress.done} of ${countFigure(progress.of, 'order')}`,
+        words: t('{done} of {all, plural, one {# order} other {# orders}}', {
+          done: progress.done,
+          all: progress.of,
+        }),
       }
     : { share: 0, words: begun };
 

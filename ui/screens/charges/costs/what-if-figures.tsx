@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { marginWithMore } from '../../../../core/costs/lever-curve.ts';
 import { chargedWithCost, type Moved, type WhatIf } from '../../../../core/costs/what-if.ts';
-import { countFigure, moneyFigure, wholeFigure } from '../../../../core/words/figure.ts';
+import { moneyFigure, wholeFigure } from '../../../../core/words/figure.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -28,23 +29,38 @@ const Pair = ({ name, was, now, signed }: { name: string; was: number; now: numb
     <View>
       <Text style={style.note}>{name}</Text>
       <Text style={signed && now < 0 ? style.loss : style.now}>{text(now)}</Text>
-      <Text style={style.note}>{now === was ? 'unchanged' : `in place of ${text(was)}`}</Text>
+      <Text style={style.note}>
+        {now === was ? 'unchanged' : t('in place of {text}', { text: text(was) })}
+      </Text>
     </View>
   );
 };
 
 const movedWords = (word: string, { orders, by }: Moved, all: number, decimals: number): string =>
   orders === 0
-    ? `No order pays ${word}.`
-    : `${wholeFigure(orders)} of ${countFigure(all, 'order')} ${orders === 1 ? 'pays' : 'pay'} ${word}, by ${moneyFigure(Math.round(by / orders), decimals)} on average.`;
+    ? t('No order pays {word}.', { word })
+    : t(
+        '{count} of {all, plural, one {# order} other {# orders}} {orders, plural, one {pays} other {pay}} {word}, by {amount} on average.',
+        {
+          count: wholeFigure(orders),
+          all,
+          orders,
+          word,
+          amount: moneyFigure(Math.round(by / orders), decimals),
+        },
+      );
 
 /** Who pays more or less, and who would lose or gain the choice, in sentences. */
 const whoWords = ({ was, more, less, lost, gained }: WhatIf, decimals: number): string =>
   [
     movedWords('more', more, was.orders, decimals),
     movedWords('less', less, was.orders, decimals),
-    lost > 0 ? `${countFigure(lost, 'order')} could not be bought this way any more.` : '',
-    gained > 0 ? `${countFigure(gained, 'order')} could be bought this way again.` : '',
+    lost > 0
+      ? t('{lost, plural, one {# order} other {# orders}} could not be bought this way any more.', { lost })
+      : '',
+    gained > 0
+      ? t('{gained, plural, one {# order} other {# orders}} could be bought this way again.', { gained })
+      : '',
   ]
     .filter(Boolean)
     .join(' ');
@@ -64,7 +80,9 @@ export const WhatIfFigures = ({ found, moreOrders }: { found: WhatIf; moreOrders
       </View>
       {now.withCost < now.orders ? (
         <Text style={style.note}>
-          Of the {countFigure(now.withCost, 'order')} whose cost is known or estimated.
+          {t('Of the {withCost, plural, one {# order} other {# orders}} whose cost is known or estimated.', {
+            withCost: now.withCost,
+          })}
         </Text>
       ) : null}
       <Text style={style.said}>{whoWords(found, decimals)}</Text>

@@ -3,18 +3,19 @@ import { useLocalSearchParams } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { bestUnder, breakEvens, marginWithMore, shareOfMore } from '../../../../core/costs/lever-curve.ts';
-import { isInPercent, leverValue, type Lever, type LeverValue } from '../../../../core/costs/lever.ts';
+import { leverValue, type Lever, type LeverValue } from '../../../../core/costs/lever.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import type { WhatIf } from '../../../../core/costs/what-if.ts';
 import { moneyFigure, percentFigure } from '../../../../core/words/figure.ts';
-import { CountField, MoneyField, OptionalMoneyField, PercentField } from '../../../fields/kind-fields.tsx';
+import { CountField, PercentField } from '../../../fields/kind-fields.tsx';
 import { withoutCents } from '../../../parts/chart-axes.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { Fold } from '../../../parts/fold.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -26,19 +27,8 @@ import { CurveTable } from './curve-table.tsx';
 import { leverEdit } from './lever-edit.ts';
 import { LeverChart, type ChartMark } from './lever-chart.tsx';
 import { LeverSlider } from './lever-slider.tsx';
-import {
-  isThreshold,
-  LEVER_FAMILIES,
-  leverId,
-  leversOfFamily,
-  maybeNone,
-  valueLabel,
-  valueName,
-  valueText,
-  type LeverFamily,
-  type WhatIfFamily,
-  type NamedLever,
-} from './lever-words.ts';
+import { ValueField } from './lever-value-field.tsx';
+import { isThreshold, LEVER_FAMILIES, leverId, leversOfFamily, valueLabel, valueName, valueText, type LeverFamily, type WhatIfFamily, type NamedLever } from './lever-words.ts';
 import { MovedOrders } from './moved-orders.tsx';
 import { signedMoney } from './signed-money.ts';
 import { SubtotalBars } from './subtotal-bars.tsx';
@@ -67,30 +57,6 @@ const styles = (inks: Inks) => ({
   note: note(inks),
 });
 
-/** The field of a lever's value, in money or percent. */
-const ValueField = ({
-  lever,
-  value,
-  onChange,
-}: {
-  lever: Lever;
-  value: LeverValue;
-  onChange: (value: LeverValue) => void;
-}) => {
-  const style = useStyles(styles);
-  const shown = { right: true, style: style.field, label: valueLabel(lever) };
-  if (isInPercent(lever)) return <PercentField {...shown} value={value ?? 0} onChange={onChange} />;
-  if (!maybeNone(lever)) return <MoneyField {...shown} value={value ?? 0} onChange={onChange} />;
-  return (
-    <OptionalMoneyField
-      {...shown}
-      placeholder="none"
-      value={value ?? undefined}
-      onChange={(next) => onChange(next ?? null)}
-    />
-  );
-};
-
 /** What the curve says in sentences: where it breaks even, and the best value under the merchant's bound. */
 const Findings = ({
   curve,
@@ -114,20 +80,29 @@ const Findings = ({
     <View>
       <Text>
         {even.length > 0
-          ? `Charges cover costs at ${even.map(text).join(' and ')}.`
-          : 'No value along this line makes the charges just cover the costs.'}
+          ? t('Charges cover costs at {list}.', { list: even.map(text).join(' and ') })
+          : t('No value along this line makes the charges just cover the costs.')}
       </Text>
       {best ? (
         <View style={style.row}>
           <Text style={{ flexShrink: 1 }}>
-            Best while at most {percentFigure(most)} of orders pay more: {text(best.value)}, with a margin of{' '}
-            {signedMoney(marginWithMore(best, moreOrders), display.decimals)} (
-            {percentFigure(shareOfMore(best))} pay more).
+            {t(
+              'Best while at most {percent} of orders pay more: {text}, with a margin of {signedMoney} ({percent2} pay more).',
+              {
+                percent: percentFigure(most),
+                text: text(best.value),
+                signedMoney: signedMoney(marginWithMore(best, moreOrders), display.decimals),
+                percent2: percentFigure(shareOfMore(best)),
+              },
+            )}
           </Text>
-          <TextAction label={`Move to ${text(best.value)}`} onPress={() => onMove(best.value)} />
+          <TextAction
+            label={t('Move to {text}', { text: text(best.value) })}
+            onPress={() => onMove(best.value)}
+          />
         </View>
       ) : (
-        <Text>No value keeps that bound.</Text>
+        <Text>{t('No value keeps that bound.')}</Text>
       )}
     </View>
   );
@@ -141,10 +116,10 @@ const marksOf = (
 ): ChartMark[] => {
   const marks: ChartMark[] = [];
   if (value !== null && value !== today)
-    marks.push({ at: value, text: `tried ${text(value)}`, strong: true });
-  if (today !== null) marks.push({ at: today, text: `now ${text(today)}` });
+    marks.push({ at: value, text: t('tried {text}', { text: text(value) }), strong: true });
+  if (today !== null) marks.push({ at: today, text: t('now {text}', { text: text(today) }) });
   if (best?.value != null && best.value !== value && best.value !== today)
-    marks.push({ at: best.value, text: `best ${text(best.value)}` });
+    marks.push({ at: best.value, text: t('best {text}', { text: text(best.value) }) });
   return marks;
 };
 
@@ -172,17 +147,17 @@ const LeverValuePart = ({
   const take = (): void => {
     if (!change) return;
     dispatch(change);
-    dispatch(messageShown({ text: `In the draft: ${label}.`, undo: true }));
+    dispatch(undoMessage(t('In the draft: {label}.', { label })));
   };
   return (
     <>
       <View style={style.row}>
         <ValueField lever={lever} value={value} onChange={onMove} />
-        {change ? <TextAction main label="Put into the draft" onPress={take} /> : null}
-        {value === today ? null : <TextAction label="Move back" onPress={() => onMove(today)} />}
+        {change ? <TextAction main label={t('Put into the draft')} onPress={take} /> : null}
+        {value === today ? null : <TextAction label={t('Move back')} onPress={() => onMove(today)} />}
       </View>
       <LeverSlider
-        label={`${valueLabel(lever)}, along its range`}
+        label={t('{valueLabel}, along its range', { valueLabel: valueLabel(lever) })}
         stops={stops}
         value={value}
         text={text}
@@ -212,7 +187,7 @@ const JudgedBy = ({
       <PercentField
         right
         style={style.small}
-        label="Most who pay more, %"
+        label={t('Most who pay more, %')}
         value={most}
         onChange={(share) => onMost(Math.min(share, 10_000))}
       />
@@ -220,7 +195,7 @@ const JudgedBy = ({
         <CountField
           right
           style={style.small}
-          label="More orders it would bring"
+          label={t('More orders it would bring')}
           value={moreOrders}
           least={0}
           most={100_000}
@@ -246,16 +221,20 @@ const MarginChart = ({
   const text = (one: LeverValue): string => valueText(lever, one, display);
   return (
     <View style={style.half}>
-      <Text style={style.note}>Margin, by {valueName(lever)}</Text>
+      <Text style={style.note}>{t('Margin, by {valueName}', { valueName: valueName(lever) })}</Text>
       <LeverChart
         id={CHART}
         points={points}
         marks={marks}
         across={(one) => withoutCents(text(one))}
         upward={(amount) => withoutCents(moneyFigure(amount, display.decimals))}
-        spoken={`Margin along ${valueName(lever)} for ${name}. ${points
-          .map(({ at, amount }) => `${text(at)}: ${signedMoney(amount, display.decimals)}`)
-          .join('; ')}`}
+        spoken={t('Margin along {valueName} for {name}. {list}', {
+          valueName: valueName(lever),
+          name,
+          list: points
+            .map(({ at, amount }) => `${text(at)}: ${signedMoney(amount, display.decimals)}`)
+            .join('; '),
+        })}
       />
       <ChartSave id={CHART} name="what-if" />
     </View>
@@ -298,7 +277,7 @@ const LeverPart = ({ coster, filter, named }: Props & { named: NamedLever }) => 
         <MarginChart named={named} points={points} marks={marks} />
       </View>
       {value === today ? null : (
-        <Fold title="Orders" of={name} summary="those that would be charged otherwise">
+        <Fold title={t('Orders')} of={name} summary={t('those that would be charged otherwise')}>
           <MovedOrders coster={coster} filter={filter} lever={lever} value={value} />
         </Fold>
       )}
@@ -327,7 +306,7 @@ const Levers = ({ coster, filter, family, first }: Props & { family: LeverFamily
   const [chosen, setChosen] = useState<string | null>(first);
   const levers = useMemo(() => leversOfFamily(book, family, display), [book, family, display]);
   const named = levers.find(({ id }) => id === chosen) ?? levers[0];
-  if (!named) return <Text>The book has none to change.</Text>;
+  if (!named) return <Text>{t('The book has none to change.')}</Text>;
   const options = levers.map(({ id, name, lever }) => ({
     ...{ id, name },
     note: valueText(lever, leverValue(book, lever), display),
@@ -335,7 +314,7 @@ const Levers = ({ coster, filter, family, first }: Props & { family: LeverFamily
   return (
     <>
       <View style={style.choice}>
-        <Chooser label="Where" chosen={named.name} options={options} onChoose={setChosen} />
+        <Chooser label={t('Where')} chosen={named.name} options={options} onChoose={setChosen} />
       </View>
       <Measured coster={coster} filter={filter}>
         {(measured) => <LeverPart key={named.id} {...measured} named={named} />}
@@ -353,19 +332,19 @@ const Switches = ({ coster, filter }: Props) => {
   const open = switches.find(({ id }) => id === chosen?.id);
   const named = open ?? chosen ?? switches[0];
   const isDone = chosen !== null && !open;
-  if (!named) return <Text>No rate of the book is priced by a carrier.</Text>;
+  if (!named) return <Text>{t('No rate of the book is priced by a carrier.')}</Text>;
   return (
     <>
       <View style={style.choice}>
         <Chooser
-          label="What instead"
+          label={t('What instead')}
           chosen={named.name}
           options={switches.map(({ id, name }) => ({ id, name, note: '' }))}
           onChoose={(id) => setChosen(switches.find((one) => one.id === id) ?? null)}
         />
       </View>
       {isDone ? (
-        <Text style={style.note}>The draft has this now. Choose another to compare with it.</Text>
+        <Text style={style.note}>{t('The draft has this now. Choose another to compare with it.')}</Text>
       ) : null}
       <Measured coster={coster} filter={filter}>
         {(measured) => (isDone ? null : <SwitchPart key={named.id} {...measured} named={named} />)}
@@ -383,10 +362,11 @@ const WhatIfView = (props: Props) => {
   return (
     <View style={style.all}>
       <Text style={style.note}>
-        The same orders, priced with the draft as it is, and with one thing changed. Nobody is taken to buy
-        more or less because of it.
+        {t(
+          'The same orders, priced with the draft as it is, and with one thing changed. Nobody is taken to buy more or less because of it.',
+        )}
       </Text>
-      <Segments label="What to change" value={family} options={LEVER_FAMILIES} onChange={setFamily} />
+      <Segments label={t('What to change')} value={family} options={LEVER_FAMILIES} onChange={setFamily} />
       {family === 'switch' ? (
         <Switches {...props} />
       ) : (

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { DutyRules } from '../../../../core/model/tax.ts';
 import { MoneyField } from '../../../fields/kind-fields.tsx';
 import { DraftField } from '../../../fields/draft-field.tsx';
@@ -27,14 +28,14 @@ const styles = (inks: Inks) => ({
 });
 
 const TERMS: Record<DutyRules['terms'], string> = {
-  DAP: 'Delivered at place: the customer pays the import charges to the carrier on arrival.',
-  DDP: 'Delivered duty paid: the import charges are part of what is paid at checkout.',
-  both: 'Both are offered at checkout, and the customer chooses.',
+  DAP: t('Delivered at place: the customer pays the import charges to the carrier on arrival.'),
+  DDP: t('Delivered duty paid: the import charges are part of what is paid at checkout.'),
+  both: t('Both are offered at checkout, and the customer chooses.'),
 };
 const SHOWN: Record<DutyRules['show'], string> = {
-  amount: 'Customers see roughly how much it will be.',
-  mention: 'Customers read that charges may fall due, not how much.',
-  nothing: 'Customers are told nothing: they may be surprised, and refuse the parcel.',
+  amount: t('Customers see roughly how much it will be.'),
+  mention: t('Customers read that charges may fall due, not how much.'),
+  nothing: t('Customers are told nothing: they may be surprised, and refuse the parcel.'),
 };
 
 /** Import charges: who pays them, what the customer is told, and the rates by country and code of goods. */
@@ -43,50 +44,51 @@ const DutiesPart = () => {
   const dispatch = useAppDispatch();
   const { duties } = useBookParts('duties');
   const set = (changes: Changes, visit: string | null = null): void =>
-    void dispatch(edit('setDuties', { changes }, 'Import charges', visit));
+    void dispatch(edit('setDuties', { changes }, t('Import charges'), visit));
   const field = fieldsOf(duties, (changes, _, visit: string) => set(changes, visit));
   return (
     <View>
       <Text style={style.note}>
-        What falls due when an order crosses a border: duty on the products, import tax on both. It applies to
-        orders to every country except the home countries; collected orders have none.
+        {t(
+          'What falls due when an order crosses a border: duty on the products, import tax on both. It applies to orders to every country except the home countries; collected orders have none.',
+        )}
       </Text>
       <View style={style.rows}>
         <Segments
-          label="Who pays import charges"
+          label={t('Who pays import charges')}
           value={duties.terms}
           onChange={(terms) => set({ terms })}
           options={[
-            { value: 'DAP', label: 'DAP, on arrival' },
-            { value: 'DDP', label: 'DDP, prepaid' },
-            { value: 'both', label: 'customer chooses' },
+            { value: 'DAP', label: t('DAP, on arrival') },
+            { value: 'DDP', label: t('DDP, prepaid') },
+            { value: 'both', label: t('customer chooses') },
           ]}
         />
         <Text>{TERMS[duties.terms]}</Text>
         <Segments
-          label="What the customer is told"
+          label={t('What the customer is told')}
           value={duties.show}
           onChange={(show) => set({ show })}
           options={[
-            { value: 'amount', label: 'Say about how much' },
-            { value: 'mention', label: 'Say that some may fall due' },
-            { value: 'nothing', label: 'Say nothing' },
+            { value: 'amount', label: t('Say about how much') },
+            { value: 'mention', label: t('Say that some may fall due') },
+            { value: 'nothing', label: t('Say nothing') },
           ]}
         />
         <Text>{SHOWN[duties.show]}</Text>
         <View style={style.row}>
           <DraftField
             style={style.wide}
-            label="Home countries: no border is crossed"
-            placeholder="none"
+            label={t('Home countries: no border is crossed')}
+            placeholder={t('none')}
             text={duties.homeCountries.map(countryName).join(', ')}
             read={readCountries}
             onChange={(homeCountries, visit) => set({ homeCountries }, visit)}
           />
-          <MoneyField right style={style.field} label="Clearance fee" {...field('clearanceFee')} />
+          <MoneyField right style={style.field} label={t('Clearance fee')} {...field('clearanceFee')} />
         </View>
       </View>
-      <Section title="Rates by country" />
+      <Section title={t('Rates by country')} />
       <DutyRates rates={duties.rates} />
     </View>
   );

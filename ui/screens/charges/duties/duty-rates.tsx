@@ -1,13 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { DutyRate } from '../../../../core/model/tax.ts';
-import {
-  countFigure,
-  moneyFigure,
-  percentFigure,
-  type DisplayFormat,
-} from '../../../../core/words/figure.ts';
+import { moneyFigure, percentFigure, type DisplayFormat } from '../../../../core/words/figure.ts';
 import { Press } from '../../../parts/press.tsx';
 import { CountryField, MoneyField, PercentField } from '../../../fields/kind-fields.tsx';
 import { DraftField, type Read } from '../../../fields/draft-field.tsx';
@@ -15,7 +11,7 @@ import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { countryName } from '../../../../core/words/country-name.ts';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -45,53 +41,74 @@ const readPrefix = (text: string): Read<string | undefined> => {
   if (digits === '') return { ok: true, value: undefined };
   return /^\d{1,12}$/.test(digits)
     ? { ok: true, value: digits }
-    : { ok: false, text: 'Write the beginning of an HS code, such as 6912.' };
+    : { ok: false, text: t('Write the beginning of an HS code, such as 6912.') };
 };
 
 const phrase = (rate: DutyRate, { decimals }: DisplayFormat): string =>
   [
-    rate.hsPrefix === undefined ? 'all other products' : `HS codes that begin with ${rate.hsPrefix}`,
-    `duty ${percentFigure(rate.duty)}`,
-    `import tax ${percentFigure(rate.importTax)}`,
-    ...(rate.freeBelow > 0 ? [`no charges below ${moneyFigure(rate.freeBelow, decimals)}`] : []),
-    rate.valueBasis === 'goods' ? 'on products' : 'on products and shipping',
+    rate.hsPrefix === undefined
+      ? t('all other products')
+      : t('HS codes that begin with {hsPrefix}', { hsPrefix: rate.hsPrefix }),
+    t('duty {percent}', { percent: percentFigure(rate.duty) }),
+    t('import tax {percent}', { percent: percentFigure(rate.importTax) }),
+    ...(rate.freeBelow > 0
+      ? [t('no charges below {amount}', { amount: moneyFigure(rate.freeBelow, decimals) })]
+      : []),
+    rate.valueBasis === 'goods' ? t('on products') : t('on products and shipping'),
   ].join(' · ');
 
 const RateFields = ({ rate, at }: { rate: DutyRate; at: number }) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const set = (changes: Partial<DutyRate>, visit: string | null = null): void =>
-    void dispatch(edit('setDutyRate', { at, changes }, `Duty, ${countryName(rate.country)}`, visit));
+    void dispatch(
+      edit(
+        'setDutyRate',
+        { at, changes },
+        t('Duty, {country}', { country: countryName(rate.country) }),
+        visit,
+      ),
+    );
   const field = fieldsOf(rate, (changes, _, visit: string) => set(changes, visit));
   const remove = (): void => {
-    dispatch(edit('removeDutyRate', { at }, `Remove a duty rate of ${countryName(rate.country)}`));
-    dispatch(messageShown({ text: 'Removed a duty rate.', undo: true }));
+    dispatch(
+      edit(
+        'removeDutyRate',
+        { at },
+        t('Remove a duty rate of {country}', { country: countryName(rate.country) }),
+      ),
+    );
+    dispatch(undoMessage(t('Removed a duty rate.')));
   };
   return (
-    <View style={style.fields} role="group" aria-label={`Duty, ${countryName(rate.country)}`}>
-      <CountryField style={style.place} label="Country" {...field('country')} />
+    <View
+      style={style.fields}
+      role="group"
+      aria-label={t('Duty, {country}', { country: countryName(rate.country) })}
+    >
+      <CountryField style={style.place} label={t('Country')} {...field('country')} />
       <DraftField
         style={style.field}
-        label="HS code begins"
-        placeholder="any"
+        label={t('HS code begins')}
+        placeholder={t('any')}
         text={rate.hsPrefix ?? ''}
         read={readPrefix}
         onChange={(hsPrefix, visit) => set({ hsPrefix }, visit)}
       />
-      <PercentField right style={style.field} label="Duty" {...field('duty')} sign />
-      <PercentField right style={style.field} label="Import tax" {...field('importTax')} sign />
-      <MoneyField right style={style.field} label="No charges below" {...field('freeBelow')} />
+      <PercentField right style={style.field} label={t('Duty')} {...field('duty')} sign />
+      <PercentField right style={style.field} label={t('Import tax')} {...field('importTax')} sign />
+      <MoneyField right style={style.field} label={t('No charges below')} {...field('freeBelow')} />
       <Segments
-        label="Charged on"
+        label={t('Charged on')}
         width={320}
         value={rate.valueBasis}
         onChange={(valueBasis) => set({ valueBasis })}
         options={[
-          { value: 'goods', label: 'products' },
-          { value: 'goods-and-shipping', label: 'products and shipping' },
+          { value: 'goods', label: t('products') },
+          { value: 'goods-and-shipping', label: t('products and shipping') },
         ]}
       />
-      <TextAction label="Remove this rate" onPress={remove} />
+      <TextAction label={t('Remove this rate')} onPress={remove} />
     </View>
   );
 };
@@ -110,23 +127,26 @@ export const DutyRates = ({ rates }: { rates: readonly DutyRate[] }) => {
       freeBelow: 0,
       valueBasis: 'goods-and-shipping',
     };
-    dispatch(edit('addDutyRate', { rate }, 'New rate of duty'));
+    dispatch(edit('addDutyRate', { rate }, t('New rate of duty')));
     setOpen(rates.length);
   };
   return (
     <View>
       {rates.length === 0 ? (
         <Text style={[style.note, { paddingVertical: 12 }]}>
-          No rates yet. Without one for the country and the code of the products, import charges cannot be
-          prepaid, and an estimate becomes a notice.
+          {t(
+            'No rates yet. Without one for the country and the code of the products, import charges cannot be prepaid, and an estimate becomes a notice.',
+          )}
         </Text>
       ) : (
         <Text style={[style.note, { paddingVertical: 8 }]}>
-          {countFigure(rates.length, 'rate')}. Within a country, the rate whose HS code matches most of the
-          product’s code applies.
+          {t(
+            '{count, plural, one {# rate} other {# rates}}. Within a country, the rate whose HS code matches most of the product’s code applies.',
+            { count: rates.length },
+          )}
         </Text>
       )}
-      <View role="list" aria-label="Rates of duty">
+      <View role="list" aria-label={t('Rates of duty')}>
         {rates.map((rate, at) => (
           <View key={at} style={style.item} role="listitem">
             <Press role="button" aria-expanded={open === at} onPress={() => setOpen(open === at ? null : at)}>
@@ -139,7 +159,7 @@ export const DutyRates = ({ rates }: { rates: readonly DutyRate[] }) => {
           </View>
         ))}
       </View>
-      <TextAction style={style.link} label="Add a rate" onPress={add} />
+      <TextAction style={style.link} label={t('Add a rate')} onPress={add} />
     </View>
   );
 };

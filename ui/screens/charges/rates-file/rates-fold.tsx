@@ -1,4 +1,5 @@
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { rateRowCells, rateRows, ratesSheet } from '../../../../core/formats/rates-sheet.ts';
 import { fileName } from '../../../files/files.ts';
 import { chooseRows, type ChosenRows } from '../../../list-import/read-rows.ts';
@@ -30,23 +31,29 @@ const RatesFold = ({ onFile }: { onFile: (file: RatesFile) => void }) => {
     const chosen = await chooseRows();
     if (chosen?.ok) onFile(chosen);
     else if (chosen)
-      dispatch(messageShown({ text: `${chosen.name} was not read: ${chosen.why}`, undo: false }));
+      dispatch(
+        messageShown({
+          text: t('{chosen} was not read: {why}', { chosen: chosen.name, why: chosen.why }),
+          undo: false,
+        }),
+      );
   };
   return (
     <>
       <Text style={style.note}>
-        A row for each rate, and for each of its steps, with amounts, free delivery, minimum and maximum.
-        Change it in a spreadsheet and import it: you see every change before it goes into the draft.
+        {t(
+          'A row for each rate, and for each of its steps, with amounts, free delivery, minimum and maximum. Change it in a spreadsheet and import it: you see every change before it goes into the draft.',
+        )}
       </Text>
       <Actions>
         <SaveList
           name={(kind) => fileName(book.store.name, 'rates', dayNow(book.store), kind)}
-          sheet="Rates"
+          sheet={t('Rates')}
           columns={ratesSheet}
           items={rateRows(book)}
           cells={(row) => rateRowCells(row, book, display)}
         />
-        <TextAction label="Import rates" onPress={() => void open()} />
+        <TextAction label={t('Import rates')} onPress={() => void open()} />
       </Actions>
     </>
   );

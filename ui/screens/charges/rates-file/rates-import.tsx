@@ -1,13 +1,14 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
+import { withLeftOut } from '../../../list-import/import-words.ts';
 import { guessMapping } from '../../../../core/formats/list-columns.ts';
 import { placeless, type ListMapping } from '../../../../core/formats/list-format.ts';
 import { markOfCells } from '../../../../core/formats/mark-of-cells.ts';
 import { rateRowChanges } from '../../../../core/formats/rates-changes.ts';
 import { RATE_COLUMNS, type RateColumn } from '../../../../core/formats/rates-sheet.ts';
 import { readRates, type RatesMeaning } from '../../../../core/formats/rates-table.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { decimalMark } from '../../../fields/readers.ts';
 import { ImportColumns } from '../../../list-import/import-columns.tsx';
 import { Page } from '../../../page/page.tsx';
@@ -16,7 +17,7 @@ import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { PageHead } from '../../../page/page-head.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { selectBook, selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -70,16 +71,18 @@ const RatesImport = ({ file, onDone }: Props) => {
   const { mapping, setMapping, undecided, decide, empty, setEmpty, read, changes } = useRates(file);
   const [headings = [], ...rows] = file.rows;
   const take = (): void => {
-    dispatch(edit('takeRates', { rates: read.rates }, `Imported ${file.name}`));
-    const left = read.faulty > 0 ? ` ${countFigure(read.faulty, 'row')} not imported.` : '';
-    const text = `${countFigure(changes.length, 'change')} imported from ${file.name}.${left}`;
-    dispatch(messageShown({ text, undo: true }));
+    dispatch(edit('takeRates', { rates: read.rates }, t('Imported {file}', { file: file.name })));
+    const text = t('{count, plural, one {# change} other {# changes}} imported from {file}.', {
+      count: changes.length,
+      file: file.name,
+    });
+    dispatch(undoMessage(withLeftOut(text, read.faulty)));
     onDone();
   };
   return (
     <Page>
-      <PageHead title={file.name} back={{ name: 'Charges', onPress: onDone }} />
-      <Section title="Its columns" />
+      <PageHead title={file.name} back={{ name: t('Charges'), onPress: onDone }} />
+      <Section title={t('Its columns')} />
       <ImportColumns
         columns={RATE_COLUMNS}
         opened={{ headings, samples: rows.slice(0, SAMPLES), rows: rows.length }}
@@ -90,27 +93,27 @@ const RatesImport = ({ file, onDone }: Props) => {
       />
       <View style={style.choice}>
         <Segments
-          label="An empty cell"
+          label={t('An empty cell')}
           value={empty}
           onChange={setEmpty}
           options={[
-            { value: 'leaves', label: 'changes nothing' },
-            { value: 'clears', label: 'clears the value' },
+            { value: 'leaves', label: t('changes nothing') },
+            { value: 'clears', label: t('clears the value') },
           ]}
         />
       </View>
-      <Section title="What would change" />
+      <Section title={t('What would change')} />
       <RatesReview read={read} changes={changes} />
       {undecided.size > 0 ? (
-        <Text style={style.note}>Some columns are not recognised: say what they hold.</Text>
+        <Text style={style.note}>{t('Some columns are not recognised: say what they hold.')}</Text>
       ) : null}
       <View style={style.buttons}>
         <Button mode="contained" disabled={changes.length === 0 || undecided.size > 0} onPress={take}>
           {read.faulty > 0
-            ? `Import ${countFigure(read.sound, 'row')} without faults`
-            : 'Import into the draft'}
+            ? t('Import {sound, plural, one {# row} other {# rows}} without faults', { sound: read.sound })
+            : t('Import into the draft')}
         </Button>
-        <TextAction label="Cancel" onPress={onDone} />
+        <TextAction label={t('Cancel')} onPress={onDone} />
       </View>
     </Page>
   );

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { RateTable, TableRow } from '../../../../core/model/price.ts';
 import { measureFigure } from '../../../../core/words/figure.ts';
 import {
@@ -14,7 +15,7 @@ import { optional, readSizeOf, readPattern, readSubdivision } from '../../../fie
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -55,8 +56,8 @@ const EachFields = ({
       <DraftField
         right
         style={style.field}
-        label="And for each"
-        placeholder="nothing"
+        label={t('And for each')}
+        placeholder={t('nothing')}
         text={each ? measureFigure(basis, each.size, display) : ''}
         read={optional<number>(readSizeOf(basis, display))}
         onChange={(size, visit) =>
@@ -68,22 +69,60 @@ const EachFields = ({
           <MoneyField
             right
             style={style.field}
-            label="above it"
+            label={t('above it')}
             value={each.amount}
             onChange={(amount, visit) => onChange({ ...each, amount }, visit)}
           />
           <Segments
-            label="Part of a unit"
+            label={t('Part of a unit')}
             width={360}
             value={each.count}
             onChange={(count) => onChange({ ...each, count }, null)}
             options={[
-              { value: 'started', label: 'Round up to whole units' },
-              { value: 'exact', label: 'In proportion' },
+              { value: 'started', label: t('Round up to whole units') },
+              { value: 'exact', label: t('In proportion') },
             ]}
           />
         </>
       ) : null}
+    </View>
+  );
+};
+
+/** Where a row holds: any place, a country, a region or postal codes. */
+const PlaceOfRow = ({
+  row,
+  onChange,
+}: {
+  row: TableRow;
+  onChange: (changes: Partial<TableRow>, visit: string | null) => void;
+}) => {
+  const style = useStyles(styles);
+  return (
+    <View style={style.row}>
+      <OptionalCountryField
+        style={style.place}
+        label={t('Country')}
+        placeholder={t('any')}
+        value={row.country}
+        onChange={(country, visit) => onChange({ country }, visit)}
+      />
+      <DraftField
+        style={style.place}
+        label={t('Region')}
+        placeholder={t('any')}
+        text={row.subdivision === undefined ? '' : subdivisionName(row.subdivision)}
+        read={optional<string>(readSubdivision)}
+        onChange={(subdivision, visit) => onChange({ subdivision }, visit)}
+      />
+      <DraftField
+        style={style.field}
+        label={t('Postal code')}
+        placeholder={t('any')}
+        text={row.postal ?? ''}
+        read={optional<string>(readPattern(row.country ?? ''))}
+        onChange={(postal, visit) => onChange({ postal }, visit)}
+      />
     </View>
   );
 };
@@ -97,51 +136,42 @@ export const RowFields = ({ table, row, at, onGone }: Props) => {
     const next = Object.fromEntries(
       Object.entries({ ...row, ...changes }).filter(([, value]) => value !== undefined),
     ) as unknown as TableRow;
-    dispatch(edit('setRow', { id, at, row: next }, `${table.name}: row ${at + 1}`, visit));
+    dispatch(
+      edit(
+        'setRow',
+        { id, at, row: next },
+        t('{table}: row {count}', { table: table.name, count: at + 1 }),
+        visit,
+      ),
+    );
   };
   const field = fieldsOf(row, (changes, _, visit: string) => set(changes, visit));
   const remove = (): void => {
-    dispatch(edit('removeRow', { id, at }, `${table.name}: remove row ${at + 1}`));
-    dispatch(messageShown({ text: `Removed row ${at + 1} of ${table.name}.`, undo: true }));
+    dispatch(
+      edit('removeRow', { id, at }, t('{table}: remove row {count}', { table: table.name, count: at + 1 })),
+    );
+    dispatch(undoMessage(t('Removed row {count} of {table}.', { count: at + 1, table: table.name })));
     onGone();
   };
   return (
-    <View style={style.panel} role="group" aria-label={`Row ${at + 1}`}>
-      <Text style={style.title}>Row {at + 1}</Text>
+    <View style={style.panel} role="group" aria-label={t('Row {count}', { count: at + 1 })}>
+      <Text style={style.title}>{t('Row {count}', { count: at + 1 })}</Text>
+      <PlaceOfRow row={row} onChange={set} />
       <View style={style.row}>
-        <OptionalCountryField style={style.place} label="Country" placeholder="any" {...field('country')} />
-        <DraftField
-          style={style.place}
-          label="Region"
-          placeholder="any"
-          text={row.subdivision === undefined ? '' : subdivisionName(row.subdivision)}
-          read={optional<string>(readSubdivision)}
-          onChange={(subdivision, visit) => set({ subdivision }, visit)}
-        />
-        <DraftField
-          style={style.field}
-          label="Postal code"
-          placeholder="any"
-          text={row.postal ?? ''}
-          read={optional<string>(readPattern(row.country ?? ''))}
-          onChange={(postal, visit) => set({ postal }, visit)}
-        />
-      </View>
-      <View style={style.row}>
-        <MeasureField right style={style.field} label="From" {...field('from')} measure={basis} />
+        <MeasureField right style={style.field} label={t('From')} {...field('from')} measure={basis} />
         <OptionalMeasureField
           right
           style={style.field}
-          label="Below"
-          placeholder="any"
+          label={t('Below')}
+          placeholder={t('any')}
           {...field('to')}
           measure={basis}
         />
-        <MoneyField right style={style.field} label="Amount" {...field('amount')} />
+        <MoneyField right style={style.field} label={t('Amount')} {...field('amount')} />
       </View>
       <EachFields row={row} basis={basis} onChange={(each, visit) => set({ each }, visit)} />
       <TextAction
-        label="Remove the row"
+        label={t('Remove the row')}
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={remove}
       />

@@ -1,29 +1,30 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { t } from '../../../../core/translate/translate.ts';
+import { withLeftOut } from '../../../list-import/import-words.ts';
 import { guessUnit } from '../../../../core/formats/list-columns.ts';
 import { RATE_TABLE, TABLE_UNITS, type TableMeaning } from '../../../../core/formats/rate-table.ts';
 import type { Measure, RateTable, TableRow } from '../../../../core/model/price.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { odditySentence } from '../../../../core/audit/oddity-sentence.ts';
 import { Check } from '../../../parts/check.tsx';
 import { ImportPage } from '../../../list-import/import-page.tsx';
 import { useListImport } from '../../../list-import/use-list-import.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 
 export const MEASURES: { value: Measure; label: string }[] = [
-  { value: 'weight', label: 'Weight' },
-  { value: 'subtotal', label: 'Subtotal' },
-  { value: 'units', label: 'Units' },
-  { value: 'volume', label: 'Volume' },
+  { value: 'weight', label: t('Weight') },
+  { value: 'subtotal', label: t('Subtotal') },
+  { value: 'units', label: t('Units') },
+  { value: 'volume', label: t('Volume') },
 ];
 
 const USUAL: Record<'metric' | 'imperial', Partial<Record<Measure, string>>> = {
   metric: { weight: 'kg', volume: 'L', distance: 'km' },
-  imperial: { weight: 'lb', volume: 'cu in', distance: 'mi' },
+  imperial: { weight: 'lb', volume: t('cu in'), distance: 'mi' },
 };
 
 const row = {
@@ -60,7 +61,7 @@ const MeaningFields = ({ meaning }: { meaning: ReturnType<typeof useMeaning> }) 
     <View>
       <View style={row}>
         <Segments
-          label="The table goes by"
+          label={t('The table goes by')}
           width={320}
           value={basis}
           options={MEASURES}
@@ -70,7 +71,7 @@ const MeaningFields = ({ meaning }: { meaning: ReturnType<typeof useMeaning> }) 
       {units.length > 0 && unit !== null ? (
         <View style={row}>
           <Segments
-            label="Its figures are in"
+            label={t('Its figures are in')}
             width={units.length * 64}
             value={unit}
             options={units.map((one) => ({ value: one, label: one }))}
@@ -79,7 +80,7 @@ const MeaningFields = ({ meaning }: { meaning: ReturnType<typeof useMeaning> }) 
         </View>
       ) : null}
       <Check
-        label="“To” is still within the row: up to and including"
+        label={t('“To” is still within the row: up to and including')}
         on={meaning.includesTo}
         onPress={() => meaning.setIncludesTo(!meaning.includesTo)}
       />
@@ -111,10 +112,18 @@ export const TableImport = ({
     },
   });
   const take = (rows: readonly TableRow[], faulty: number): void => {
-    dispatch(edit('replaceRows', { id: table.id, basis, rows }, `${table.name}: imported ${file.name}`));
-    const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} not imported.` : '';
-    const text = `Imported ${countFigure(rows.length, 'row')} from ${file.name}.${left}`;
-    dispatch(messageShown({ text, undo: true }));
+    dispatch(
+      edit(
+        'replaceRows',
+        { id: table.id, basis, rows },
+        t('{table}: imported {file}', { table: table.name, file: file.name }),
+      ),
+    );
+    const text = t('Imported {count, plural, one {# row} other {# rows}} from {file}.', {
+      count: rows.length,
+      file: file.name,
+    });
+    dispatch(undoMessage(withLeftOut(text, faulty)));
     onDone();
   };
   return (
@@ -126,8 +135,10 @@ export const TableImport = ({
       settings={<MeaningFields meaning={meaning} />}
       effect={
         table.rows.length === 0
-          ? 'fills the empty table'
-          : `replaces the ${countFigure(table.rows.length, 'row')} that are there`
+          ? t('fills the empty table')
+          : t('replaces the {count, plural, one {# row} other {# rows}} that are there', {
+              count: table.rows.length,
+            })
       }
       oddWords={({ odd, oddRows }) =>
         odd.map((one) => odditySentence(one, basis, display, (at) => oddRows[at] ?? at + 1))

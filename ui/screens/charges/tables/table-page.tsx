@@ -2,9 +2,10 @@ import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { tableRowCells, tableSheet } from '../../../../core/formats/rate-table.ts';
 import type { RateTable, TableRow } from '../../../../core/model/price.ts';
-import { countFigure, measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
+import { measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
 import { NameField } from '../../../fields/kind-fields.tsx';
 import { fileName, saveFile } from '../../../files/files.ts';
 import { useChosenList } from '../../../list-import/use-chosen-list.ts';
@@ -15,7 +16,7 @@ import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { PageHead } from '../../../page/page-head.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';
@@ -61,10 +62,32 @@ const useUsers = (id: string): User[] => {
   return rates
     .filter(({ price }) => price.kind === 'table' && price.tableId === id)
     .map(({ serviceId, zoneId }) => ({
-      name: `${nameOf(services, serviceId)} to ${nameOf(zones, zoneId)}`,
+      name: t('{service} to {zone}', { service: nameOf(services, serviceId), zone: nameOf(zones, zoneId) }),
       zone: zoneId,
       service: serviceId,
     }));
+};
+
+/** The cells of the board that a table prices, each a way there. */
+const UsersOfTable = ({ users }: { users: readonly User[] }) => {
+  const style = useStyles(styles);
+  const router = useRouter();
+  return (
+    <View style={style.users}>
+      <Text style={style.note}>
+        {users.length === 0
+          ? t('No rate is priced by it yet: choose it in a rate on the board.')
+          : t('Prices')}
+      </Text>
+      {users.map(({ name, zone, service }) => (
+        <TextAction
+          key={name}
+          label={name}
+          onPress={() => router.navigate({ pathname: '/charges', params: { zone, service } })}
+        />
+      ))}
+    </View>
+  );
 };
 
 const TableActions = ({
@@ -77,7 +100,6 @@ const TableActions = ({
   onGone: () => void;
 }) => {
   const style = useStyles(styles);
-  const router = useRouter();
   const dispatch = useAppDispatch();
   const { decimals } = useAppSelector(selectDisplayFormat);
   const { store } = useBookParts('store');
@@ -93,26 +115,15 @@ const TableActions = ({
     );
   };
   const remove = (): void => {
-    dispatch(edit('removeTable', { id }, `Remove ${name}`));
-    dispatch(messageShown({ text: `Removed ${name}.`, undo: true }));
+    dispatch(edit('removeTable', { id }, t('Remove {name}', { name })));
+    dispatch(undoMessage(t('Removed {name}.', { name })));
     onGone();
   };
   return (
     <View style={style.head}>
-      <View style={style.users}>
-        <Text style={style.note}>
-          {users.length === 0 ? 'No rate is priced by it yet: choose it in a rate on the board.' : 'Prices'}
-        </Text>
-        {users.map(({ name: user, zone, service }) => (
-          <TextAction
-            key={user}
-            label={user}
-            onPress={() => router.navigate({ pathname: '/charges', params: { zone, service } })}
-          />
-        ))}
-      </View>
+      <UsersOfTable users={users} />
       <Actions>
-        <TextAction main label="Open a CSV or spreadsheet" onPress={choose} />
+        <TextAction main label={t('Open a CSV or spreadsheet')} onPress={choose} />
         <SaveList
           name={(kind) => fileName(name, 'rates', dayNow(store), kind)}
           sheet={name}
@@ -120,9 +131,12 @@ const TableActions = ({
           items={rows}
           cells={cells}
         />
-        <TextAction label="Save an example" onPress={() => void saveExample()} />
-        <TextAction label="Add a row" onPress={() => dispatch(edit('addRow', { id }, `${name}: new row`))} />
-        <TextAction label="Remove the table" disabled={users.length > 0} onPress={remove} />
+        <TextAction label={t('Save an example')} onPress={() => void saveExample()} />
+        <TextAction
+          label={t('Add a row')}
+          onPress={() => dispatch(edit('addRow', { id }, t('{name}: new row', { name })))}
+        />
+        <TextAction label={t('Remove the table')} disabled={users.length > 0} onPress={remove} />
       </Actions>
     </View>
   );
@@ -137,14 +151,14 @@ const TableHead = ({ table: { id, name, basis, rows } }: { table: RateTable }) =
   return (
     <View style={style.head}>
       <NameField
-        label="Table"
+        label={t('Table')}
         prose
         value={name}
         onChange={(next, visit) => set({ name: next }, 'name', visit)}
       />
       {rows.length === 0 ? (
         <Segments
-          label="Goes by"
+          label={t('Goes by')}
           width={320}
           value={basis}
           options={MEASURES}
@@ -152,7 +166,10 @@ const TableHead = ({ table: { id, name, basis, rows } }: { table: RateTable }) =
         />
       ) : (
         <Text style={style.note}>
-          By {basis}, {countFigure(rows.length, 'row')}. The most specific place decides, then the range.
+          {t(
+            'By {basis}, {count, plural, one {# row} other {# rows}}. The most specific place decides, then the range.',
+            { basis, count: rows.length },
+          )}
         </Text>
       )}
     </View>
@@ -172,7 +189,9 @@ const RowList = ({ table: { name, basis, rows }, open, onOpen }: RowListProps) =
   const rangeWords = useCallback(
     ({ from, to }: TableRow): string => {
       const start = measureFigure(basis, from, display);
-      return to === undefined ? `from ${start}` : `${start} to ${measureFigure(basis, to, display)}`;
+      return to === undefined
+        ? t('from {start}', { start })
+        : t('{start} to {figure}', { start, figure: measureFigure(basis, to, display) });
     },
     [basis, display],
   );
@@ -183,11 +202,11 @@ const RowList = ({ table: { name, basis, rows }, open, onOpen }: RowListProps) =
   );
   return (
     <LongList
-      label={`Rows of ${name}`}
+      label={t('Rows of {name}', { name })}
       one="row"
       items={rows}
       textOf={textOf}
-      findLabel="Find a place or an amount"
+      findLabel={t('Find a place or an amount')}
       open={open}
       onOpen={onOpen}
     >
@@ -220,7 +239,7 @@ const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) 
   if (file) return <TableImport table={table} file={file} onDone={() => setFile(null)} />;
   return (
     <Page>
-      <PageHead title={name} back={{ name: 'Tables', onPress: onBack }} />
+      <PageHead title={name} back={{ name: t('Tables'), onPress: onBack }} />
       <TableHead table={table} />
       <TableActions table={table} onFile={setFile} onGone={onBack} />
       {row && open !== null ? (
@@ -228,7 +247,7 @@ const TablePage = ({ table, onBack }: { table: RateTable; onBack: () => void }) 
       ) : null}
       {rows.length === 0 ? (
         <Text style={style.note}>
-          Rows of a place, a range and an amount belong here: out of a carrier’s list, say.
+          {t('Rows of a place, a range and an amount belong here: out of a carrier’s list, say.')}
         </Text>
       ) : (
         <RowList table={table} open={open} onOpen={(at) => setOpen(open === at ? null : at)} />

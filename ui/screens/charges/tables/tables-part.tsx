@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { countFigure } from '../../../../core/words/figure.ts';
+import { t } from '../../../../core/translate/translate.ts';
 import { Press } from '../../../parts/press.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
@@ -26,7 +26,7 @@ const TablesPart = ({ onOpen }: { onOpen: (id: string) => void }) => {
   const store = useAppStore();
   const { rateTables, rates } = useBookParts('rateTables', 'rates');
   const add = (): void => {
-    dispatch(edit('addTable', { name: 'New table', basis: 'weight' }, 'New rate table'));
+    dispatch(edit('addTable', { name: t('New table'), basis: 'weight' }, t('New rate table')));
     const made = selectBook(store.getState()).rateTables.at(-1);
     if (made) onOpen(made.id);
   };
@@ -36,17 +36,22 @@ const TablesPart = ({ onOpen }: { onOpen: (id: string) => void }) => {
     <View>
       <Text style={style.note}>
         {rateTables.length === 0
-          ? 'A table has a row for each place and range: a carrier’s list of codes and weights, up to 200,000 rows, out of a CSV. A rate can then be priced by it.'
-          : 'Each row is a place, a range and an amount. A rate is priced by a table on the board.'}
+          ? t(
+              'A table has a row for each place and range: a carrier’s list of codes and weights, up to 200,000 rows, out of a CSV. A rate can then be priced by it.',
+            )
+          : t('Each row is a place, a range and an amount. A rate is priced by a table on the board.')}
       </Text>
-      <View role="list" aria-label="Rate tables">
+      <View role="list" aria-label={t('Rate tables')}>
         {rateTables.map(({ id, name, basis, rows }) => (
           <View style={style.item} role="listitem" key={id}>
             <Press role="button" onPress={() => onOpen(id)}>
               <View style={style.row}>
                 <Text style={style.name}>{name}</Text>
                 <Text style={style.facts}>
-                  By {basis} · {countFigure(rows.length, 'row')} · prices {countFigure(pricedBy(id), 'rate')}
+                  {t(
+                    'By {basis} · {count, plural, one {# row} other {# rows}} · prices {pricedBy, plural, one {# rate} other {# rates}}',
+                    { basis, count: rows.length, pricedBy: pricedBy(id) },
+                  )}
                 </Text>
               </View>
             </Press>
@@ -54,7 +59,7 @@ const TablesPart = ({ onOpen }: { onOpen: (id: string) => void }) => {
         ))}
       </View>
       <TextAction
-        label="Add a table"
+        label={t('Add a table')}
         style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
         onPress={add}
       />

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { DeliveryArea } from '../../../../core/model/delivery.ts';
 import type { Location } from '../../../../core/model/location.ts';
 import { areaIsFree } from '../../../../core/price/free-area.ts';
@@ -12,7 +13,7 @@ import { PreparationFields } from '../../../fields/preparation-fields.tsx';
 import { SwitchedOff } from '../../../parts/switched-off.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -53,18 +54,20 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) =>
   );
   return (
     <FieldGroup name="The charge">
-      {field('Free from a subtotal of', area.freeFrom, 'never free', 'freeFrom')}
-      {field('Minimum order', area.minSubtotal, 'no minimum', 'minSubtotal')}
+      {field(t('Free from a subtotal of'), area.freeFrom, t('never free'), 'freeFrom')}
+      {field(t('Minimum order'), area.minSubtotal, t('no minimum'), 'minSubtotal')}
       <OptionalMoneyField
         right
         style={style.field}
-        label="Service fee, always"
-        placeholder="none"
+        label={t('Service fee, always')}
+        placeholder={t('none')}
         value={fee?.amount}
         onChange={(amount, visit) =>
           set(
-            { serviceFee: amount === undefined ? undefined : { name: fee?.name ?? 'Service fee', amount } },
-            'service fee',
+            {
+              serviceFee: amount === undefined ? undefined : { name: fee?.name ?? t('Service fee'), amount },
+            },
+            t('service fee'),
             visit,
           )
         }
@@ -73,9 +76,9 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) =>
         <NameField
           prose
           style={style.half}
-          label="The fee is called"
+          label={t('The fee is called')}
           value={fee.name}
-          onChange={(name, visit) => set({ serviceFee: { ...fee, name } }, 'service fee', visit)}
+          onChange={(name, visit) => set({ serviceFee: { ...fee, name } }, t('service fee'), visit)}
         />
       ) : null}
     </FieldGroup>
@@ -87,20 +90,20 @@ const AreaActions = ({ area }: { area: DeliveryArea }) => {
   const { areas } = useBookParts('areas');
   const at = areas.findIndex(({ id }) => id === area.id);
   const move = (by: number): void =>
-    void dispatch(edit('moveArea', { id: area.id, by }, `Move ${area.name}`));
+    void dispatch(edit('moveArea', { id: area.id, by }, t('Move {area}', { area: area.name })));
   const copy = (): void => {
-    dispatch(edit('copyArea', { id: area.id }, `Copy ${area.name}`));
-    dispatch(messageShown({ text: `${area.name} is copied below it, switched off.`, undo: true }));
+    dispatch(edit('copyArea', { id: area.id }, t('Copy {area}', { area: area.name })));
+    dispatch(undoMessage(t('{area} is copied below it, switched off.', { area: area.name })));
   };
   const remove = (): void => {
-    dispatch(edit('removeArea', { id: area.id }, `Remove ${area.name}`));
-    dispatch(messageShown({ text: `Removed ${area.name}.`, undo: true }));
+    dispatch(edit('removeArea', { id: area.id }, t('Remove {area}', { area: area.name })));
+    dispatch(undoMessage(t('Removed {area}.', { area: area.name })));
   };
   return (
     <Actions>
       <MoveActions at={at} count={areas.length} onMove={move} />
-      <TextAction label="Copy the area" onPress={copy} />
-      <TextAction label="Remove the area" onPress={remove} />
+      <TextAction label={t('Copy the area')} onPress={copy} />
+      <TextAction label={t('Remove the area')} onPress={remove} />
     </Actions>
   );
 };
@@ -115,21 +118,21 @@ const AreaHead = ({ area, location, set }: { area: DeliveryArea; location: Locat
       {area.active ? (
         <TextAction
           style={style.switch}
-          label="Switch off"
-          onPress={() => set({ active: false }, 'switched off')}
+          label={t('Switch off')}
+          onPress={() => set({ active: false }, t('switched off'))}
         />
       ) : (
         <SwitchedOff
-          what="This area"
+          what={t('This area')}
           isFree={areaIsFree(area)}
-          onSwitch={() => set({ active: true }, 'switched on')}
+          onSwitch={() => set({ active: true }, t('switched on'))}
         />
       )}
       <View style={style.row}>
-        <NameField prose style={style.half} label="Delivery area" {...field('name')} />
+        <NameField prose style={style.half} label={t('Delivery area')} {...field('name')} />
         <View style={[style.half, { flexDirection: 'row' }]}>
           <Chooser
-            label="Leaves from"
+            label={t('Leaves from')}
             chosen={location.name}
             options={locations.map(({ id, name }) => ({ id, name, note: '' }))}
             onChoose={(locationId) => set({ locationId }, 'location')}
@@ -144,8 +147,8 @@ const AreaHead = ({ area, location, set }: { area: DeliveryArea; location: Locat
 const PriceFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) => {
   const style = useStyles(styles);
   return (
-    <View style={{ gap: 12 }} role="group" aria-label="Price">
-      <Text style={style.title}>Price</Text>
+    <View style={{ gap: 12 }} role="group" aria-label={t('Price')}>
+      <Text style={style.title}>{t('Price')}</Text>
       <PriceKind nearby price={area.price} onChange={(price, visit) => set({ price }, 'price', visit)} />
       <PriceEditor
         price={area.price}
@@ -186,7 +189,7 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
       <ClosedDates
         dates={area.closedDates}
         location={location.name}
-        onChange={(closedDates, visit) => set({ closedDates }, 'closed dates', visit)}
+        onChange={(closedDates, visit) => set({ closedDates }, t('closed dates'), visit)}
       />
       <MethodsFields area={area} hours={location.hours} />
       <LimitFields
@@ -197,8 +200,8 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
       <WordsField
         prose
         multiline
-        label="Note to customers at checkout"
-        placeholder="nothing"
+        label={t('Note to customers at checkout')}
+        placeholder={t('nothing')}
         value={area.instructions ?? ''}
         most={2_000}
         onChange={(text, visit) =>
@@ -206,7 +209,7 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
         }
       />
       <Check
-        label="Taxed like other charges at the destination"
+        label={t('Taxed like other charges at the destination')}
         on={area.taxable}
         onPress={() => set({ taxable: !area.taxable }, 'tax')}
       />

@@ -2,13 +2,13 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { ReadShape } from '../../../../core/formats/area-geojson.ts';
 import type { Coverage, DeliveryArea } from '../../../../core/model/delivery.ts';
 import type { Location } from '../../../../core/model/location.ts';
 import { postalAreasIn } from '../../../../core/coverage/neighbourhood.ts';
 import type { PostalArea } from '../../../../core/coverage/postal-reach.ts';
 import { pastedPatterns } from '../../../../core/place/pasted-patterns.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { CountryField, MeasureField } from '../../../fields/kind-fields.tsx';
 import { DraftField } from '../../../fields/draft-field.tsx';
 import { useKeptKinds } from '../../../parts/use-kept-kinds.ts';
@@ -41,7 +41,7 @@ const LISTED = 14;
 const codesText = (areas: readonly PostalArea[]): string => {
   const codes = areas.map(({ code }) => code).sort();
   return codes.length > LISTED
-    ? `${codes.slice(0, LISTED).join(', ')} and ${codes.length - LISTED} more`
+    ? t('{list} and {count} more', { list: codes.slice(0, LISTED).join(', '), count: codes.length - LISTED })
     : codes.join(', ');
 };
 
@@ -60,15 +60,15 @@ const PostalFields = ({
       <View style={style.row}>
         <CountryField
           style={{ width: 168 }}
-          label="Country"
+          label={t('Country')}
           value={country}
           onChange={(next, visit) => onChange({ ...covers, country: next }, visit)}
         />
         <DraftField
           multiline
           style={{ flexGrow: 1, flexBasis: 220 }}
-          label="Postal codes: B3H*, B3H 4R2, 90200 to 90299; paste a list in any form"
-          placeholder="no code yet"
+          label={t('Postal codes: B3H*, B3H 4R2, 90200 to 90299; paste a list in any form')}
+          placeholder={t('no code yet')}
           text={patterns.join(', ')}
           read={(text) => ({ ok: true, value: pastedPatterns(country, text, codeForm(country)) })}
           onChange={(pasted, visit) => {
@@ -79,8 +79,10 @@ const PostalFields = ({
       </View>
       {unread.length > 0 ? (
         <Text style={style.fault} role="alert">
-          Not understood: {unread.slice(0, 8).join(', ')}
-          {unread.length > 8 ? ` and ${unread.length - 8} more` : ''}.
+          {t('Not understood: {list}{more}.', {
+            list: unread.slice(0, 8).join(', '),
+            more: unread.length > 8 ? t(' and {count} more', { count: unread.length - 8 }) : '',
+          })}
         </Text>
       ) : null}
     </View>
@@ -98,25 +100,37 @@ const CutCodes = ({ area, location, onChange }: Props) => {
   if (area.covers.kind === 'radius' && !point)
     return (
       <Text style={style.fault} role="alert">
-        The point of {location.name} is not known, so a radius covers nothing: write its postal code or its
-        point under Settings, Locations.
+        {t(
+          'The point of {location} is not known, so a radius covers nothing: write its postal code or its point under Settings, Locations.',
+          { location: location.name },
+        )}
       </Text>
     );
   return (
     <View>
       <Text style={style.note}>
-        {whole.length === 0 ? 'Contains no whole postal area.' : `Holds ${codesText(whole)}.`}
+        {whole.length === 0
+          ? t('Contains no whole postal area.')
+          : t('Holds {codesText}.', { codesText: codesText(whole) })}
       </Text>
-      {cut.length === 0 ? null : <Text style={style.note}>Its edge cuts through {codesText(cut)}.</Text>}
+      {cut.length === 0 ? null : (
+        <Text style={style.note}>
+          {t('Its edge cuts through {codesText}.', { codesText: codesText(cut) })}
+        </Text>
+      )}
       <Actions>
         <TextAction
-          label={`Turn into the ${countFigure(whole.length, 'code')} it holds`}
+          label={t('Turn into the {count, plural, one {# code} other {# codes}} it holds', {
+            count: whole.length,
+          })}
           disabled={whole.length === 0}
           onPress={turn(whole)}
         />
         {cut.length === 0 ? null : (
           <TextAction
-            label={`Turn into ${countFigure(whole.length + cut.length, 'code')}, those it cuts too`}
+            label={t('Turn into {count, plural, one {# code} other {# codes}}, those it cuts too', {
+              count: whole.length + cut.length,
+            })}
             onPress={turn([...whole, ...cut])}
           />
         )}
@@ -156,16 +170,20 @@ const ShapeFields = ({ areaId, covers, onChange }: ShapeProps) => {
   return (
     <View>
       <Text style={style.note}>
-        {countFigure(covers.ring.length, 'corner')}. Move them on the map by mouse, or by the arrow keys; a
-        press on a small mark between two of them makes one more, Delete takes one out.
+        {t(
+          '{count, plural, one {# corner} other {# corners}}. Move them on the map by mouse, or by the arrow keys; a press on a small mark between two of them makes one more, Delete takes one out.',
+          { count: covers.ring.length },
+        )}
       </Text>
       <Actions>
-        <TextAction label="Draw it again on the map" onPress={draw} />
-        <TextAction label="Take the shape from a GeoJSON file" onPress={() => void open()} />
+        <TextAction label={t('Draw it again on the map')} onPress={draw} />
+        <TextAction label={t('Take the shape from a GeoJSON file')} onPress={() => void open()} />
       </Actions>
       {several.length === 0 ? null : (
-        <View role="group" aria-label="Shapes of the file">
-          <Text style={style.note}>The file has {several.length} shapes. Which is it?</Text>
+        <View role="group" aria-label={t('Shapes of the file')}>
+          <Text style={style.note}>
+            {t('The file has {count} shapes. Which is it?', { count: several.length })}
+          </Text>
           <Actions>
             {several.map((shape, n) => (
               <TextAction key={n} label={shapeName(shape, n)} onPress={() => take(shape)} />
@@ -189,9 +207,9 @@ export const CoverageFields = (props: Props) => {
   const kept = useKeptKinds<Coverage>(covers);
   const display = useAppSelector(selectDisplayFormat);
   return (
-    <View style={{ gap: 8 }} role="group" aria-label="Where it delivers">
+    <View style={{ gap: 8 }} role="group" aria-label={t('Where it delivers')}>
       <Segments<Coverage['kind']>
-        label="The area is given by"
+        label={t('The area is given by')}
         value={covers.kind}
         onChange={(kind) =>
           kind === covers.kind
@@ -202,9 +220,9 @@ export const CoverageFields = (props: Props) => {
               )
         }
         options={[
-          { value: 'postal', label: 'postal codes' },
-          { value: 'radius', label: 'a radius' },
-          { value: 'shape', label: 'a shape' },
+          { value: 'postal', label: t('postal codes') },
+          { value: 'radius', label: t('a radius') },
+          { value: 'shape', label: t('a shape') },
         ]}
       />
       {covers.kind === 'postal' ? <PostalFields covers={covers} onChange={onChange} /> : null}
@@ -212,7 +230,7 @@ export const CoverageFields = (props: Props) => {
         <MeasureField
           right
           style={{ width: 160 }}
-          label={`From ${location.name}, up to`}
+          label={t('From {location}, up to', { location: location.name })}
           value={covers.metres}
           measure="distance"
           onChange={(metres, visit) => onChange({ kind: 'radius', metres }, visit)}

@@ -1,10 +1,11 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { DeliveryArea, DeliveryMethod } from '../../../../core/model/delivery.ts';
 import type { OpeningHours } from '../../../../core/model/time.ts';
 import { timingPhrase } from '../../../../core/price/nearby-phrase.ts';
 import { limitPhrases } from '../../../../core/price/rate-phrase.ts';
-import { countFigure, moneyFigure, type DisplayFormat } from '../../../../core/words/figure.ts';
+import { moneyFigure, type DisplayFormat } from '../../../../core/words/figure.ts';
 import { Check } from '../../../parts/check.tsx';
 import { MoneyField, NameField, OptionalCountField } from '../../../fields/kind-fields.tsx';
 import { LimitFields } from '../../../fields/limit-fields.tsx';
@@ -12,7 +13,7 @@ import { Fold } from '../../../parts/fold.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { TimingFields } from '../../../fields/timing-fields.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -40,12 +41,22 @@ const timeSummary = ({ timing, withinDays }: DeliveryMethod): string =>
     ...(withinDays === undefined
       ? []
       : [
-          `only if it arrives ${withinDays === 0 ? 'the same day' : `within ${countFigure(withinDays, 'day')}`}`,
+          t('only if it arrives {when}', {
+            when:
+              withinDays === 0
+                ? t('the same day')
+                : t('within {withinDays, plural, one {# day} other {# days}}', { withinDays }),
+          }),
         ]),
   ].join(', ');
 
 const priceSummary = ({ add, addStays }: DeliveryMethod, { decimals }: DisplayFormat): string =>
-  add === 0 ? 'nothing added' : `${moneyFigure(add, decimals)} added${addStays ? ', always' : ''}`;
+  add === 0
+    ? t('nothing added')
+    : t('{amount} added{always}', {
+        amount: moneyFigure(add, decimals),
+        always: addStays ? t(', always') : '',
+      });
 
 type ChangeMethod = (changes: Partial<DeliveryMethod>, what: string, visit?: string | null) => void;
 
@@ -54,21 +65,45 @@ const PriceFold = ({ method, set }: { method: DeliveryMethod; set: ChangeMethod 
   const style = useStyles(styles);
   const display = useAppSelector(selectDisplayFormat);
   return (
-    <Fold title="Price" of={method.name} summary={priceSummary(method, display)}>
+    <Fold title={t('Price')} of={method.name} summary={priceSummary(method, display)}>
       <MoneyField
         right
         style={style.field}
-        label="Added to the price"
+        label={t('Added to the price')}
         value={method.add}
         onChange={(add, visit) => set({ add }, 'addition', visit)}
       />
       {method.add > 0 ? (
         <Check
-          label="Charged even when delivery is free"
+          label={t('Charged even when delivery is free')}
           on={method.addStays === true}
-          onPress={() => set({ addStays: method.addStays ? undefined : true }, 'addition when free')}
+          onPress={() => set({ addStays: method.addStays ? undefined : true }, t('addition when free'))}
         />
       ) : null}
+    </Fold>
+  );
+};
+
+/** When a method brings orders, and what its week looks like. */
+const TimeFold = ({ area, method, hours, set }: Props & { set: ChangeMethod }) => {
+  const style = useStyles(styles);
+  return (
+    <Fold title={t('Time')} of={method.name} summary={timeSummary(method)}>
+      <TimingFields
+        timing={method.timing}
+        hours={hours}
+        onChange={(timing, visit) => set({ timing }, t('time'), visit)}
+      />
+      <WeekStrip id={`${area.id}:${method.id}`} />
+      <OptionalCountField
+        right
+        style={style.within}
+        label={t('Offer only if it arrives within (days)')}
+        placeholder={t('any time')}
+        {...fieldsOf(method, set)('withinDays', t('within days'))}
+        least={0}
+        most={366}
+      />
     </Fold>
   );
 };
@@ -83,38 +118,37 @@ const MethodFields = ({ area, method, hours }: Props) => {
   };
   const field = fieldsOf(method, set);
   const remove = (): void => {
-    dispatch(edit('removeMethod', { areaId: area.id, id: method.id }, `${area.name}: remove ${method.name}`));
-    dispatch(messageShown({ text: `Removed ${method.name} from ${area.name}.`, undo: true }));
+    dispatch(
+      edit(
+        'removeMethod',
+        { areaId: area.id, id: method.id },
+        t('{area}: remove {method}', { area: area.name, method: method.name }),
+      ),
+    );
+    dispatch(undoMessage(t('Removed {method} from {area}.', { method: method.name, area: area.name })));
   };
   return (
-    <View style={style.method} role="group" aria-label={`Delivery method ${method.name}`}>
-      <NameField prose style={style.name} label="Delivery method, as customers see it" {...field('name')} />
+    <View
+      style={style.method}
+      role="group"
+      aria-label={t('Delivery method {method}', { method: method.name })}
+    >
+      <NameField
+        prose
+        style={style.name}
+        label={t('Delivery method, as customers see it')}
+        {...field('name')}
+      />
       <View>
-        <Fold title="Time" of={method.name} summary={timeSummary(method)}>
-          <TimingFields
-            timing={method.timing}
-            hours={hours}
-            onChange={(timing, visit) => set({ timing }, 'time', visit)}
-          />
-          <WeekStrip id={`${area.id}:${method.id}`} />
-          <OptionalCountField
-            right
-            style={style.within}
-            label="Offer only if it arrives within (days)"
-            placeholder="any time"
-            {...field('withinDays', 'within days')}
-            least={0}
-            most={366}
-          />
-        </Fold>
+        <TimeFold area={area} method={method} hours={hours} set={set} />
         <PriceFold method={method} set={set} />
         <Fold
-          title="Limits"
+          title={t('Limits')}
           of={method.name}
-          summary={limitPhrases(method.limits, display).join(', ') || 'none'}
+          summary={limitPhrases(method.limits, display).join(', ') || t('none')}
         >
           <LimitFields
-            name={`Offer ${method.name} only for baskets of`}
+            name={t('Offer {method} only for baskets of', { method: method.name })}
             limits={method.limits}
             onChange={(limits, visit) => set({ limits }, 'limits', visit)}
           />
@@ -122,7 +156,7 @@ const MethodFields = ({ area, method, hours }: Props) => {
       </View>
       {area.methods.length > 1 ? (
         <TextAction
-          label={`Remove ${method.name}`}
+          label={t('Remove {method}', { method: method.name })}
           style={{ alignSelf: 'flex-start', marginLeft: -4 }}
           onPress={remove}
         />
@@ -137,15 +171,21 @@ export const MethodsFields = ({ area, hours }: Pick<Props, 'area' | 'hours'>) =>
   const dispatch = useAppDispatch();
   return (
     <View style={{ gap: 16 }}>
-      <Text style={style.title}>Delivery methods</Text>
+      <Text style={style.title}>{t('Delivery methods')}</Text>
       {area.methods.map((method) => (
         <MethodFields key={method.id} area={area} method={method} hours={hours} />
       ))}
       <TextAction
-        label="Add a delivery method"
+        label={t('Add a delivery method')}
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={() =>
-          dispatch(edit('addMethod', { areaId: area.id, name: 'New method' }, `${area.name}: new method`))
+          dispatch(
+            edit(
+              'addMethod',
+              { areaId: area.id, name: t('New method') },
+              t('{area}: new method', { area: area.name }),
+            ),
+          )
         }
       />
     </View>

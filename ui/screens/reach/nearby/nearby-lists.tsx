@@ -1,10 +1,10 @@
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { shapesText } from '../../../../core/formats/area-geojson.ts';
 import type { Location } from '../../../../core/model/location.ts';
 import type { DeliveryArea, PickupPoint } from '../../../../core/model/delivery.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../../../../core/price/nearby-phrase.ts';
 import { fileName, saveFile } from '../../../files/files.ts';
 import { Press } from '../../../parts/press.tsx';
@@ -65,7 +65,7 @@ const Item = ({ name, active, lines, mark, isOpen, onPress, children }: ItemProp
           {mark}
           <View style={style.words}>
             <Text style={style.name}>{name}</Text>
-            {active ? null : <Text style={style.note}>switched off</Text>}
+            {active ? null : <Text style={style.note}>{t('switched off')}</Text>}
             {lines.map((line) => (
               <Text key={line} style={style.note}>
                 {line}
@@ -94,7 +94,7 @@ const AreaActions = ({ location, setOpen }: { location: Location; setOpen: ListP
   const add = (kind: 'postal' | 'radius' | 'shape', name: string) => () => {
     setOpen(freeId(name, areas));
     const area = { name, locationId: location.id, covers: firstCoverage(kind, location, units) };
-    dispatch(edit('addArea', area, `New area: ${name}`));
+    dispatch(edit('addArea', area, t('New area: {name}', { name })));
   };
   const take = async (): Promise<void> => {
     const opened = await openShapes();
@@ -106,19 +106,28 @@ const AreaActions = ({ location, setOpen }: { location: Location; setOpen: ListP
       locationId: location.id,
       covers: { kind: 'shape' as const, ring: shape.ring },
     }));
-    dispatch(edit('addAreas', { areas: taken }, `${countFigure(taken.length, 'area')} of ${opened.name}`));
+    dispatch(
+      edit(
+        'addAreas',
+        { areas: taken },
+        t('{count, plural, one {# area} other {# areas}} of {opened}', {
+          count: taken.length,
+          opened: opened.name,
+        }),
+      ),
+    );
   };
   const save = (): void =>
     saveFile(fileName(store.name, 'areas', dayNow(store), 'geojson'), shapesText(areas));
   return (
     <>
       <Actions style={style.actions}>
-        <TextAction label="Add an area by codes" onPress={add('postal', 'New area')} />
-        <TextAction label="Add an area by radius" onPress={add('radius', 'New radius')} />
-        <TextAction label="Add an area by shape" onPress={add('shape', 'New shape')} />
-        <TextAction label="Areas from a GeoJSON file" onPress={() => void take()} />
+        <TextAction label={t('Add an area by codes')} onPress={add('postal', t('New area'))} />
+        <TextAction label={t('Add an area by radius')} onPress={add('radius', t('New radius'))} />
+        <TextAction label={t('Add an area by shape')} onPress={add('shape', t('New shape'))} />
+        <TextAction label={t('Areas from a GeoJSON file')} onPress={() => void take()} />
         {areas.some(({ covers }) => covers.kind === 'shape') ? (
-          <TextAction label="Save the shapes as GeoJSON" onPress={save} />
+          <TextAction label={t('Save the shapes as GeoJSON')} onPress={save} />
         ) : null}
       </Actions>
       {said === null ? null : (
@@ -141,11 +150,12 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
     <View>
       {areas.length === 0 ? (
         <Text style={style.none}>
-          A delivery area is where you bring orders yourself: a list of postal codes, a radius, or a shape on
-          the map.
+          {t(
+            'A delivery area is where you bring orders yourself: a list of postal codes, a radius, or a shape on the map.',
+          )}
         </Text>
       ) : null}
-      <View role="list" aria-label="Delivery areas">
+      <View role="list" aria-label={t('Delivery areas')}>
         {areas.map((area) => (
           <Item
             key={area.id}
@@ -163,7 +173,7 @@ export const AreaList = ({ open, setOpen }: ListProps) => {
       {location ? (
         <AreaActions location={location} setOpen={setOpen} />
       ) : (
-        <Text style={style.none}>First write where you are, under Settings, Locations.</Text>
+        <Text style={style.none}>{t('First write where you are, under Settings, Locations.')}</Text>
       )}
     </View>
   );
@@ -182,16 +192,16 @@ export const PickupList = ({ open, setOpen }: ListProps) => {
     <View>
       {pickups.length === 0 ? (
         <Text style={style.none}>
-          A pickup point is where customers collect their orders: free, or for a charge.
+          {t('A pickup point is where customers collect their orders: free, or for a charge.')}
         </Text>
       ) : null}
-      <View role="list" aria-label="Pickup points">
+      <View role="list" aria-label={t('Pickup points')}>
         {pickups.map((point) => (
           <Item
             key={point.id}
             name={point.name}
             active={point.active}
-            lines={[`at ${whereOf(point)}`, pickupPhrase(point, display)]}
+            lines={[t('at {where}', { where: whereOf(point) }), pickupPhrase(point, display)]}
             isOpen={open === point.id}
             onPress={() => setOpen(open === point.id ? null : point.id)}
           >
@@ -201,12 +211,12 @@ export const PickupList = ({ open, setOpen }: ListProps) => {
       </View>
       {location ? (
         <TextAction
-          label="Add a pickup point"
+          label={t('Add a pickup point')}
           style={{ alignSelf: 'flex-start', marginLeft: -4, marginTop: 4 }}
           onPress={() => {
-            const name = `Collect at ${location.name}`;
+            const name = t('Collect at {location}', { location: location.name });
             setOpen(freeId(name, pickups));
-            dispatch(edit('addPickup', { name, locationId: location.id }, 'New pickup point'));
+            dispatch(edit('addPickup', { name, locationId: location.id }, t('New pickup point')));
           }}
         />
       ) : null}

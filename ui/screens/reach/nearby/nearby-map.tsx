@@ -1,6 +1,7 @@
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Position } from '../../../../core/model/delivery.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -54,9 +55,9 @@ const Zooms = ({
   );
   return (
     <View style={{ flexDirection: 'row' }}>
-      {button('minus', 'Smaller', zoomed(view, 1 / 1.5))}
-      {button('plus', 'Larger', zoomed(view, 1.5))}
-      {button('close', 'The whole neighbourhood', whole)}
+      {button('minus', t('Smaller'), zoomed(view, 1 / 1.5))}
+      {button('plus', t('Larger'), zoomed(view, 1.5))}
+      {button('close', t('The whole neighbourhood'), whole)}
     </View>
   );
 };
@@ -141,7 +142,9 @@ const NearbyMap = memo(function NearbyMap({ title, draws, onDrawn, ...stands }: 
       </View>
       {draws ? <DrawingActions shape={shape} /> : null}
       <View style={style.foot}>
-        <Text style={style.note}>Marks are the middles of postal areas; a filled one is delivered to.</Text>
+        <Text style={style.note}>
+          {t('Marks are the middles of postal areas; a filled one is delivered to.')}
+        </Text>
         <Zooms view={view} whole={whole} setView={setView} />
       </View>
     </View>

@@ -2,6 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { lazy, memo, Suspense } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Position } from '../../../../core/model/delivery.ts';
 import type { NearbyCode } from '../../../../core/coverage/neighbourhood.ts';
 import { Beside } from '../../../parts/beside.tsx';
@@ -35,24 +36,28 @@ const CodeFacts = memo(function CodeFacts({ codes }: { codes: readonly NearbyCod
   const farthest = codes.findLastIndex(({ takes }) => takes.length > 0);
   const between = codes.slice(0, Math.max(farthest, 0)).filter(({ takes }) => takes.length === 0);
   const named = (list: readonly NearbyCode[], words: (one: NearbyCode) => string): string =>
-    list.slice(0, 12).map(words).join(', ') + (list.length > 12 ? ` and ${list.length - 12} more` : '');
+    list.slice(0, 12).map(words).join(', ') +
+    (list.length > 12 ? t(' and {count} more', { count: list.length - 12 }) : '');
   return (
     <View style={{ gap: 4, paddingVertical: 8 }}>
       {twice.length === 0 ? null : (
         <Text style={style.note}>
-          Covered twice:{' '}
-          {named(
-            twice,
-            ({ postal, takes, also }) =>
-              `${postal.code} (${takes[0]?.name ?? ''}, before ${also.map(({ name }) => name).join(' and ')})`,
-          )}
-          .
+          {t('Covered twice: {codes}.', {
+            codes: named(twice, ({ postal, takes, also }) =>
+              t('{postal} ({area}, before {list})', {
+                postal: postal.code,
+                area: takes[0]?.name ?? '',
+                list: also.map(({ name }) => name).join(' and '),
+              }),
+            ),
+          })}
         </Text>
       )}
       {between.length === 0 ? null : (
         <Text style={style.note}>
-          Within range, but in no delivery area:{' '}
-          {named(between, ({ postal }) => `${postal.code} ${postal.name}`)}.
+          {t('Within range, but in no delivery area: {codes}.', {
+            codes: named(between, ({ postal }) => `${postal.code} ${postal.name}`),
+          })}
         </Text>
       )}
     </View>
@@ -80,12 +85,15 @@ const NearbyPart = () => {
   const onDrawn = useSteady((ring: Position[] | null): void => {
     if (ring && opened) {
       const changes = { covers: { kind: 'shape' as const, ring } };
-      dispatch(edit('setArea', { id: opened.id, changes }, `${opened.name}: shape`));
+      dispatch(edit('setArea', { id: opened.id, changes }, t('{opened}: shape', { opened: opened.name })));
     }
     if (opened) show({ area: opened.id });
   });
   const served = codes.filter(({ takes }) => takes.length > 0).length;
-  const title = `The neighbourhood: ${served} of ${codes.length} postal areas nearby are delivered to`;
+  const title = t('The neighbourhood: {served} of {count} postal areas nearby are delivered to', {
+    served,
+    count: codes.length,
+  });
   const panel = shown ? (
     <Panel title={shown.name} of={shown.id} onClose={() => show({})}>
       <ColumnWidth value="phone">
@@ -96,7 +104,7 @@ const NearbyPart = () => {
   return (
     <Beside panel={panel}>
       <View style={style.map}>
-        <Suspense fallback={<Text style={style.note}>Drawing the map …</Text>}>
+        <Suspense fallback={<Text style={style.note}>{t('Drawing the map …')}</Text>}>
           <NearbyMap
             book={book}
             codes={codes}
@@ -109,9 +117,9 @@ const NearbyPart = () => {
         </Suspense>
       </View>
       <CodeFacts codes={codes} />
-      <Section title="Delivery areas" />
+      <Section title={t('Delivery areas')} />
       <AreaList open={openArea} setOpen={(id) => show(id === null ? {} : { area: id })} />
-      <Section title="Pickup points" />
+      <Section title={t('Pickup points')} />
       <PickupList open={pickup ?? null} setOpen={(id) => show(id === null ? {} : { pickup: id })} />
     </Beside>
   );

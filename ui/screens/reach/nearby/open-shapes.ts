@@ -1,3 +1,4 @@
+import { t } from '../../../../core/translate/translate.ts';
 import { readShapes, type ReadShape } from '../../../../core/formats/area-geojson.ts';
 import { faultSentence } from '../../../../core/words/fault-sentence.ts';
 import { openFile } from '../../../files/files.ts';
@@ -18,9 +19,9 @@ export const openShapes = async (): Promise<OpenedShapes | null> => {
   const file = await openFile('geojson');
   if (!file) return null;
   const { name, text } = file;
-  if (text === null) return { ok: false, reason: `${name} is too large to be read.` };
+  if (text === null) return { ok: false, reason: t('{name} is too large to be read.', { name }) };
   const value = parsed(text);
-  if (value === undefined) return { ok: false, reason: `${name} is not JSON.` };
+  if (value === undefined) return { ok: false, reason: t('{name} is not JSON.', { name }) };
   const read = readShapes(value);
   if (read.ok) return { ok: true, name, shapes: read.value };
   const [first] = read.faults;
@@ -28,8 +29,9 @@ export const openShapes = async (): Promise<OpenedShapes | null> => {
 };
 
 /** What a shape is called where its file does not say. */
-export const shapeName = ({ name }: ReadShape, at: number): string => name ?? `Shape ${at + 1}`;
+export const shapeName = ({ name }: ReadShape, at: number): string =>
+  name ?? t('Shape {count}', { count: at + 1 });
 
 /** What is said of shapes whose holes are left out; empty where there are no holes. */
 export const holesNote = (shapes: readonly ReadShape[]): string =>
-  shapes.some(({ hasHoles }) => hasHoles) ? 'Holes were left out: an area has none.' : '';
+  shapes.some(({ hasHoles }) => hasHoles) ? t('Holes were left out: an area has none.') : '';

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { PickupPoint } from '../../../../core/model/delivery.ts';
 import { Check } from '../../../parts/check.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
@@ -17,7 +18,7 @@ import { PreparationFields } from '../../../fields/preparation-fields.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { TimingFields } from '../../../fields/timing-fields.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -47,20 +48,20 @@ const ChargeFields = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
   const style = useStyles(styles);
   return (
     <FieldGroup name="What it costs, and for whom">
-      <MoneyField right style={style.field} label="Charge for collecting" {...field('charge')} />
+      <MoneyField right style={style.field} label={t('Charge for collecting')} {...field('charge')} />
       <OptionalMoneyField
         right
         style={style.field}
-        label="Minimum order"
-        placeholder="no minimum"
-        {...field('minSubtotal', 'least order')}
+        label={t('Minimum order')}
+        placeholder={t('no minimum')}
+        {...field('minSubtotal', t('least order'))}
       />
       <OptionalMeasureField
         right
         style={style.field}
-        label="Customers up to"
-        placeholder="any distance"
-        {...field('maxDistance', 'greatest distance')}
+        label={t('Customers up to')}
+        placeholder={t('any distance')}
+        {...field('maxDistance', t('greatest distance'))}
         measure="distance"
       />
     </FieldGroup>
@@ -75,8 +76,8 @@ const Instructions = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
       <WordsField
         prose
         multiline
-        label="How to collect; *italic*, **bold**, lists and links (Markdown)"
-        placeholder="nothing"
+        label={t('How to collect; *italic*, **bold**, lists and links (Markdown)')}
+        placeholder={t('nothing')}
         value={instructions}
         most={2_000}
         onChange={(text, visit) =>
@@ -84,7 +85,7 @@ const Instructions = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
         }
       />
       {instructions === '' ? null : (
-        <View style={style.seen} role="group" aria-label="As customers see it">
+        <View style={style.seen} role="group" aria-label={t('As customers see it')}>
           <MarkedText text={instructions} />
         </View>
       )}
@@ -97,20 +98,20 @@ const PointActions = ({ point }: { point: PickupPoint }) => {
   const { pickups } = useBookParts('pickups');
   const at = pickups.findIndex(({ id }) => id === point.id);
   const move = (by: number): void =>
-    void dispatch(edit('movePickup', { id: point.id, by }, `Move ${point.name}`));
+    void dispatch(edit('movePickup', { id: point.id, by }, t('Move {point}', { point: point.name })));
   const copy = (): void => {
-    dispatch(edit('copyPickup', { id: point.id }, `Copy ${point.name}`));
-    dispatch(messageShown({ text: `${point.name} is copied below it, switched off.`, undo: true }));
+    dispatch(edit('copyPickup', { id: point.id }, t('Copy {point}', { point: point.name })));
+    dispatch(undoMessage(t('{point} is copied below it, switched off.', { point: point.name })));
   };
   const remove = (): void => {
-    dispatch(edit('removePickup', { id: point.id }, `Remove ${point.name}`));
-    dispatch(messageShown({ text: `Removed ${point.name}.`, undo: true }));
+    dispatch(edit('removePickup', { id: point.id }, t('Remove {point}', { point: point.name })));
+    dispatch(undoMessage(t('Removed {point}.', { point: point.name })));
   };
   return (
     <Actions>
       <MoveActions at={at} count={pickups.length} onMove={move} />
-      <TextAction label="Copy the pickup point" onPress={copy} />
-      <TextAction label="Remove the pickup point" onPress={remove} />
+      <TextAction label={t('Copy the pickup point')} onPress={copy} />
+      <TextAction label={t('Remove the pickup point')} onPress={remove} />
     </Actions>
   );
 };
@@ -124,17 +125,22 @@ const PointHead = ({ point, set }: { point: PickupPoint; set: ChangePoint }) => 
   return (
     <>
       <View style={style.offRow}>
-        {point.active ? null : <Text style={style.off}>Switched off: customers do not see it.</Text>}
+        {point.active ? null : <Text style={style.off}>{t('Switched off: customers do not see it.')}</Text>}
         <SwitchAction
           on={point.active}
-          onSwitch={(active) => set({ active }, active ? 'switched on' : 'switched off')}
+          onSwitch={(active) => set({ active }, active ? t('switched on') : t('switched off'))}
         />
       </View>
       <View style={style.row}>
-        <NameField prose style={style.half} label="Pickup point, as customers see it" {...field('name')} />
+        <NameField
+          prose
+          style={style.half}
+          label={t('Pickup point, as customers see it')}
+          {...field('name')}
+        />
         <View style={[style.half, { flexDirection: 'row' }]}>
           <Chooser
-            label="Is at"
+            label={t('Is at')}
             chosen={location?.name ?? ''}
             options={locations.map(({ id, name }) => ({ id, name, note: '' }))}
             onChoose={(locationId) => set({ locationId }, 'location')}
@@ -172,19 +178,19 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
       <ClosedDates
         dates={point.closedDates}
         location={location?.name ?? ''}
-        onChange={(closedDates, visit) => set({ closedDates }, 'closed dates', visit)}
+        onChange={(closedDates, visit) => set({ closedDates }, t('closed dates'), visit)}
       />
       <WeekStrip id={point.id} />
       <LimitFields limits={point.limits} onChange={(limits, visit) => set({ limits }, 'limits', visit)} />
       <Instructions point={point} set={set} />
       <View>
         <Check
-          label="Kerbside: the order is brought out to the customer’s car"
+          label={t('Kerbside: the order is brought out to the customer’s car')}
           on={point.kerbside}
           onPress={() => set({ kerbside: !point.kerbside }, 'kerbside')}
         />
         <Check
-          label="Taxed like other charges here"
+          label={t('Taxed like other charges here')}
           on={point.taxable}
           onPress={() => set({ taxable: !point.taxable }, 'tax')}
         />

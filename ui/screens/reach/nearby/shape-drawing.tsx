@@ -2,8 +2,8 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Circle, Line, Polyline } from 'react-native-svg';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Position } from '../../../../core/model/delivery.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { useInks } from '../../../theme/theme.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -155,7 +155,7 @@ export const DrawingSheet = ({ shape }: { shape: ShapeInHand }) => {
     <View
       ref={sheet}
       role="application"
-      aria-label="Drawing a shape: arrow keys move the cross, Enter puts a corner"
+      aria-label={t('Drawing a shape: arrow keys move the cross, Enter puts a corner')}
       style={style.sheet}
       {...handlers}
     >
@@ -171,13 +171,15 @@ export const DrawingActions = ({ shape }: { shape: ShapeInHand }) => {
   return (
     <View style={{ paddingTop: 8 }}>
       <Text style={style.note} aria-live="polite">
-        {countFigure(corners.length, 'corner')}. Press where the corners are, and on the first again to close
-        the shape.
+        {t(
+          '{count, plural, one {# corner} other {# corners}}. Press where the corners are, and on the first again to close the shape.',
+          { count: corners.length },
+        )}
       </Text>
       <Actions>
-        <TextAction label="Close the shape" disabled={!isWhole} onPress={close} />
-        <TextAction label="Take the last corner back" disabled={corners.length === 0} onPress={back} />
-        <TextAction label="Cancel drawing" onPress={giveUp} />
+        <TextAction label={t('Close the shape')} disabled={!isWhole} onPress={close} />
+        <TextAction label={t('Take the last corner back')} disabled={corners.length === 0} onPress={back} />
+        <TextAction label={t('Cancel drawing')} onPress={giveUp} />
       </Actions>
     </View>
   );

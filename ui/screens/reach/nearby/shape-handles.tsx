@@ -1,5 +1,6 @@
 import { useRef } from 'react';
 import { View } from 'react-native';
+import { t } from '../../../../core/translate/translate.ts';
 import type { DeliveryArea, Position } from '../../../../core/model/delivery.ts';
 import type { MapBook } from './map-book.ts';
 import { edit } from '../../../state/draft.ts';
@@ -106,7 +107,7 @@ export const ShapeHandles = ({ areas, open, plane }: Props) => {
   const { ring } = area.covers;
   const set = (next: Shape['ring'], visit: string | null): void => {
     const changes = { covers: { kind: 'shape' as const, ring: next } };
-    dispatch(edit('setArea', { id: area.id, changes }, `${area.name}: shape`, visit));
+    dispatch(edit('setArea', { id: area.id, changes }, t('{area}: shape', { area: area.name }), visit));
   };
   const place = (corner: number) => (x: number, y: number) => {
     const { lat, lng } = pointAt(plane, x, y);
@@ -130,7 +131,7 @@ export const ShapeHandles = ({ areas, open, plane }: Props) => {
         return (
           <Handle
             key={`between-${n}`}
-            name={`Between corner ${n + 1} and the next: one more`}
+            name={t('Between corner {corner} and the next: one more', { corner: n + 1 })}
             x={middle[0]}
             y={middle[1]}
             isCorner={false}
@@ -144,7 +145,7 @@ export const ShapeHandles = ({ areas, open, plane }: Props) => {
         return (
           <Handle
             key={n}
-            name={`Corner ${n + 1} of ${area.name}`}
+            name={t('Corner {corner} of {area}', { corner: n + 1, area: area.name })}
             x={x}
             y={y}
             isCorner

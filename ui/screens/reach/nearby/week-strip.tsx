@@ -1,10 +1,10 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Line, Rect } from 'react-native-svg';
+import { t } from '../../../../core/translate/translate.ts';
 import { minutesOf } from '../../../../core/time/calendar.ts';
 import { instantOf, localMoment } from '../../../../core/time/local-moment.ts';
 import { weekView, type DayView, type WeekView } from '../../../../core/quote/week-view.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { dayFigure, momentFigure } from '../../../../core/words/moment-figure.ts';
 import { dateSpan } from '../../../parts/dates.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
@@ -38,12 +38,12 @@ const isTold = ({ date, open }: DayView, { arrives }: Pick<WeekView, 'arrives'>)
 
 const saidOf = (day: DayView, view: WeekView): string => {
   const { slots, isClosedDate, open, date } = day;
-  if (isTold(day, view)) return date === view.arrives?.latest ? 'there by now' : 'may be there';
+  if (isTold(day, view)) return date === view.arrives?.latest ? t('there by now') : t('may be there');
   if (slots.length > 0) {
     const free = slots.filter((slot) => !isFull(slot)).length;
-    return free === 0 ? 'full' : `${free} of ${slots.length}`;
+    return free === 0 ? 'full' : t('{free} of {count}', { free, count: slots.length });
   }
-  return isClosedDate ? 'closed date' : open.length === 0 ? 'closed' : '–';
+  return isClosedDate ? t('closed date') : open.length === 0 ? 'closed' : '–';
 };
 
 const minuteOf = (instant: string): number => minutesOf(instant.slice(11, 16));
@@ -103,10 +103,18 @@ const Strip = ({ day, told, cutoff, marks }: StripProps) => {
 
 const headOf = (placedAt: string, { ready, days, cutoff, arrives }: WeekView): string => {
   const free = days.flatMap(({ slots }) => slots).filter((slot) => !isFull(slot)).length;
-  const when = ready === null ? 'never ready' : `ready ${momentFigure(ready)}`;
-  const choice = free > 0 ? `; ${countFigure(free, 'time')} to choose from` : '';
-  const told = arrives ? `; there ${dateSpan(arrives.earliest, arrives.latest)}` : '';
-  return `Ordered ${momentFigure(placedAt)}: ${when}${choice}${told}${cutoff === null ? '' : `; cut-off ${cutoff}`}.`;
+  const when = ready === null ? t('never ready') : t('ready {moment}', { moment: momentFigure(ready) });
+  const choice = free > 0 ? t('; {free, plural, one {# time} other {# times}} to choose from', { free }) : '';
+  const told = arrives
+    ? t('; there {dateSpan}', { dateSpan: dateSpan(arrives.earliest, arrives.latest) })
+    : '';
+  return t('Ordered {moment}: {when}{choice}{told}{cutoff}.', {
+    moment: momentFigure(placedAt),
+    when,
+    choice,
+    told,
+    cutoff: cutoff === null ? '' : t('; cut-off {cutoff}', { cutoff }),
+  });
 };
 
 /** Moves the test order's moment along the strip. */
@@ -123,17 +131,17 @@ const Moves = () => {
       edit(
         'setRequest',
         { id: testOrder.id, changes: { placedAt } },
-        `${testOrder.name}: moment`,
+        t('{testOrder}: moment', { testOrder: testOrder.name }),
         'moment moved',
       ),
     );
   };
   return (
-    <View style={style.actions} role="group" aria-label="Move the test order’s moment">
-      <TextAction label="A day earlier" onPress={move(-24)} />
-      <TextAction label="An hour earlier" onPress={move(-1)} />
-      <TextAction label="An hour later" onPress={move(1)} />
-      <TextAction label="A day later" onPress={move(24)} />
+    <View style={style.actions} role="group" aria-label={t('Move the test order’s moment')}>
+      <TextAction label={t('A day earlier')} onPress={move(-24)} />
+      <TextAction label={t('An hour earlier')} onPress={move(-1)} />
+      <TextAction label={t('An hour later')} onPress={move(1)} />
+      <TextAction label={t('A day later')} onPress={move(24)} />
     </View>
   );
 };
@@ -148,7 +156,7 @@ export const WeekStrip = ({ id }: { id: string }) => {
   const placedAt = instantOf(localMoment(request.placedAt, compiled.clock.zone), compiled.clock.zone);
   const readyDay = view.ready?.slice(0, 10);
   return (
-    <View style={style.all} role="group" aria-label="The week">
+    <View style={style.all} role="group" aria-label={t('The week')}>
       <Text style={style.note} aria-live="polite">
         {headOf(placedAt, view)}
       </Text>

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { Store } from '../../../../core/model/store.ts';
 import { Check } from '../../../parts/check.tsx';
 import { WordsField } from '../../../fields/kind-fields.tsx';
@@ -19,10 +20,15 @@ const styles = (inks: Inks) => ({
 });
 
 const TEXTS = [
-  ['label', 'Title of the check', 'Does it reach you?', 120],
-  ['served', 'Message where you deliver', 'only the date and the charge', 2_000],
-  ['notServed', 'Message where you do not deliver', 'our own explanation', 2_000],
-  ['noCash', 'Message where cash on delivery is not possible', 'You cannot pay at the door there.', 2_000],
+  ['label', t('Title of the check'), t('Does it reach you?'), 120],
+  ['served', t('Message where you deliver'), t('only the date and the charge'), 2_000],
+  ['notServed', t('Message where you do not deliver'), t('our own explanation'), 2_000],
+  [
+    'noCash',
+    t('Message where cash on delivery is not possible'),
+    t('You cannot pay at the door there.'),
+    2_000,
+  ],
 ] as const;
 
 /** What the product page's postal code check says, in the merchant's words. */
@@ -33,16 +39,16 @@ export const CodeCheckFields = () => {
   const set = (changes: Partial<CodeCheck>, visit: string | null = null): void => {
     const merged = Object.entries({ ...codeCheck, ...changes }).filter(([, value]) => value !== undefined);
     const next = Object.fromEntries(merged) as CodeCheck;
-    dispatch(edit('setStore', { changes: { codeCheck: next } }, 'Postal code check', visit));
+    dispatch(edit('setStore', { changes: { codeCheck: next } }, t('Postal code check'), visit));
   };
   return (
-    <View style={style.all} role="group" aria-label="Postal code check">
-      <Text style={style.title}>The check on each product’s page</Text>
+    <View style={style.all} role="group" aria-label={t('Postal code check')}>
+      <Text style={style.title}>{t('The check on each product’s page')}</Text>
       <Text style={style.note}>
-        Customers type their postal code there and read when you deliver there and for how much.
+        {t('Customers type their postal code there and read when you deliver there and for how much.')}
       </Text>
       <Check
-        label="Show the check"
+        label={t('Show the check')}
         on={codeCheck.active}
         onPress={() => set({ active: !codeCheck.active })}
       />

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import type { PostalRule } from '../../../../core/model/delivery.ts';
 import { Check } from '../../../parts/check.tsx';
 import { CountryField, OptionalCountField } from '../../../fields/kind-fields.tsx';
@@ -7,7 +8,7 @@ import { DraftField } from '../../../fields/draft-field.tsx';
 import { readPattern } from '../../../fields/readers.ts';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { raisedPanel } from '../../../theme/text.ts';
@@ -34,22 +35,22 @@ export const LineFields = ({ line, at, onGone }: Props) => {
   const dispatch = useAppDispatch();
   const { country, pattern, served, cashOnDelivery } = line;
   const set = (changes: Partial<PostalRule>, visit: string | null = null): void => {
-    dispatch(edit('setPostalLine', { at, changes }, `Postal list, ${pattern}`, visit));
+    dispatch(edit('setPostalLine', { at, changes }, t('Postal list, {pattern}', { pattern }), visit));
   };
   const field = fieldsOf(line, (changes, _, visit: string) => set(changes, visit));
   const remove = (): void => {
-    dispatch(edit('removePostalLine', { at }, `Postal list: remove ${pattern}`));
-    dispatch(messageShown({ text: `Removed ${pattern} from the postal list.`, undo: true }));
+    dispatch(edit('removePostalLine', { at }, t('Postal list: remove {pattern}', { pattern })));
+    dispatch(undoMessage(t('Removed {pattern} from the postal list.', { pattern })));
     onGone();
   };
   return (
-    <View style={style.panel} role="group" aria-label={`Line ${at + 1}`}>
-      <Text style={style.title}>Line {at + 1}</Text>
+    <View style={style.panel} role="group" aria-label={t('Line {count}', { count: at + 1 })}>
+      <Text style={style.title}>{t('Line {count}', { count: at + 1 })}</Text>
       <View style={style.row}>
-        <CountryField style={style.place} label="Country" {...field('country')} />
+        <CountryField style={style.place} label={t('Country')} {...field('country')} />
         <DraftField
           style={style.field}
-          label="Postal code"
+          label={t('Postal code')}
           text={pattern}
           read={readPattern(country)}
           onChange={(next, visit) => set({ pattern: next }, visit)}
@@ -57,23 +58,23 @@ export const LineFields = ({ line, at, onGone }: Props) => {
         <OptionalCountField
           right
           style={style.field}
-          label="Days"
-          placeholder="as the rate"
+          label={t('Days')}
+          placeholder={t('as the rate')}
           {...field('days')}
           least={0}
           most={365}
         />
       </View>
       <View style={style.row}>
-        <Check label="Served" on={served} onPress={() => set({ served: !served })} />
+        <Check label={t('Served')} on={served} onPress={() => set({ served: !served })} />
         <Check
-          label="Cash on delivery"
+          label={t('Cash on delivery')}
           on={cashOnDelivery}
           onPress={() => set({ cashOnDelivery: !cashOnDelivery })}
         />
       </View>
       <TextAction
-        label="Remove the line"
+        label={t('Remove the line')}
         style={{ alignSelf: 'flex-start', marginLeft: -4 }}
         onPress={remove}
       />

@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { t } from '../../../../core/translate/translate.ts';
+import { withLeftOut } from '../../../list-import/import-words.ts';
 import { POSTAL_LIST } from '../../../../core/formats/postal-list.ts';
 import type { PostalRule } from '../../../../core/model/delivery.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { Chooser } from '../../../parts/chooser.tsx';
 import { ImportPage } from '../../../list-import/import-page.tsx';
 import { useListImport } from '../../../list-import/use-list-import.ts';
@@ -10,7 +11,7 @@ import { Segments } from '../../../parts/segments.tsx';
 import { countryName } from '../../../../core/words/country-name.ts';
 import { useWorldPlaces } from '../../../places/places.ts';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';
 
@@ -31,8 +32,8 @@ const Settings = ({ country, onCountry, how, onHow, lines }: SettingsProps) => {
     <View style={{ gap: 12, paddingTop: 12, maxWidth: 420 }}>
       <View style={{ flexDirection: 'row' }}>
         <Chooser
-          label="Country of the codes, where a row names none"
-          placeholder="Which country?"
+          label={t('Country of the codes, where a row names none')}
+          placeholder={t('Which country?')}
           chosen={country === null ? '' : countryName(country)}
           options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
           onChoose={onCountry}
@@ -40,12 +41,12 @@ const Settings = ({ country, onCountry, how, onHow, lines }: SettingsProps) => {
       </View>
       {lines === 0 ? null : (
         <Segments<How>
-          label="What the file does"
+          label={t('What the file does')}
           value={how}
           onChange={onHow}
           options={[
-            { value: 'replace', label: 'Replace the list' },
-            { value: 'add', label: 'Add to the list' },
+            { value: 'replace', label: t('Replace the list') },
+            { value: 'add', label: t('Add to the list') },
           ]}
         />
       )}
@@ -54,10 +55,13 @@ const Settings = ({ country, onCountry, how, onHow, lines }: SettingsProps) => {
 };
 
 const effectOf = (how: How, lines: number): string => {
-  if (lines === 0) return 'makes the postal list';
+  if (lines === 0) return t('makes the postal list');
   return how === 'add'
-    ? `adds to the ${countFigure(lines, 'line')} that are there; a line of the same codes is replaced`
-    : `replaces the ${countFigure(lines, 'line')} that are there`;
+    ? t(
+        'adds to the {lines, plural, one {# line} other {# lines}} that are there; a line of the same codes is replaced',
+        { lines },
+      )
+    : t('replaces the {lines, plural, one {# line} other {# lines}} that are there', { lines });
 };
 
 /** The postal list out of a CSV, in place of the lines that are there or beside them. */
@@ -73,20 +77,18 @@ const PostalImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
   const namesNone = !work.mapping.includes('country');
   const take = (lines: readonly PostalRule[], faulty: number): void => {
     const kind = how === 'add' && postalList.length > 0 ? 'mergePostalLines' : 'replacePostalList';
-    dispatch(edit(kind, { lines }, `Postal list: imported ${file.name}`));
-    const left = faulty > 0 ? ` ${countFigure(faulty, 'row')} not imported.` : '';
-    dispatch(
-      messageShown({
-        text: `Imported ${countFigure(lines.length, 'line')} from ${file.name}.${left}`,
-        undo: true,
-      }),
-    );
+    dispatch(edit(kind, { lines }, t('Postal list: imported {file}', { file: file.name })));
+    const text = t('Imported {count, plural, one {# line} other {# lines}} from {file}.', {
+      count: lines.length,
+      file: file.name,
+    });
+    dispatch(undoMessage(withLeftOut(text, faulty)));
     onDone();
   };
   return (
     <ImportPage
       name={file.name}
-      back={{ name: 'Postal list', onPress: onDone }}
+      back={{ name: t('Postal list'), onPress: onDone }}
       columns={POSTAL_LIST.columns}
       work={work}
       settings={
@@ -98,7 +100,7 @@ const PostalImport = ({ file, onDone }: { file: File; onDone: () => void }) => {
           lines={postalList.length}
         />
       }
-      waits={namesNone && country === null ? 'First choose the country of the codes.' : null}
+      waits={namesNone && country === null ? t('First choose the country of the codes.') : null}
       effect={effectOf(how, postalList.length)}
       onTake={take}
     />

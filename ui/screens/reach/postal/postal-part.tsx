@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../../core/translate/translate.ts';
 import { sheetOf } from '../../../../core/formats/list-format.ts';
 import { POSTAL_LIST, postalLineCells } from '../../../../core/formats/postal-list.ts';
 import type { PostalRule } from '../../../../core/model/delivery.ts';
-import { countFigure } from '../../../../core/words/figure.ts';
 import { CountField } from '../../../fields/kind-fields.tsx';
 import { fileName } from '../../../files/files.ts';
 import { useChosenList } from '../../../list-import/use-chosen-list.ts';
@@ -13,7 +13,7 @@ import { SaveList } from '../../../parts/save-list.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
-import { messageShown } from '../../../state/session.ts';
+import { undoMessage } from '../../../state/session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { useBookParts } from '../../../state/use-book-parts.ts';
 import { useStyles } from '../../../theme/styles.ts';
@@ -38,10 +38,10 @@ const wordsOf = ({ served, cashOnDelivery, days }: PostalRule): string =>
   served
     ? [
         'served',
-        ...(cashOnDelivery ? ['cash on delivery'] : []),
-        ...(days === undefined ? [] : [countFigure(days, 'day')]),
+        ...(cashOnDelivery ? [t('cash on delivery')] : []),
+        ...(days === undefined ? [] : [t('{days, plural, one {# day} other {# days}}', { days })]),
       ].join(' · ')
-    : 'not served';
+    : t('not served');
 
 const textOf = (line: PostalRule): string => `${line.country} ${line.pattern}: ${wordsOf(line)}`;
 
@@ -53,26 +53,26 @@ const Beside = () => {
   return (
     <View style={style.row}>
       <Segments
-        label="Codes not listed, in countries on the list"
+        label={t('Codes not listed, in countries on the list')}
         width={260}
         value={store.unlistedPostalCodes}
         onChange={(unlistedPostalCodes) =>
-          dispatch(edit('setStore', { changes: { unlistedPostalCodes } }, 'Postal list: codes not listed'))
+          dispatch(edit('setStore', { changes: { unlistedPostalCodes } }, t('Postal list: codes not listed')))
         }
         options={[
-          { value: 'served', label: 'served' },
-          { value: 'not-served', label: 'not served' },
+          { value: 'served', label: t('served') },
+          { value: 'not-served', label: t('not served') },
         ]}
       />
       <CountField
         right
         style={style.field}
-        label="Days added to those of each line"
+        label={t('Days added to those of each line')}
         value={store.postalSpareDays}
         least={0}
         most={365}
         onChange={(postalSpareDays, visit) =>
-          dispatch(edit('setStore', { changes: { postalSpareDays } }, 'Postal list: margin', visit))
+          dispatch(edit('setStore', { changes: { postalSpareDays } }, t('Postal list: margin'), visit))
         }
       />
     </View>
@@ -85,11 +85,11 @@ const Lines = ({ open, onOpen }: { open: number | null; onOpen: (at: number | nu
   const { postalList } = useBookParts('postalList');
   return (
     <LongList
-      label="Postal list"
+      label={t('Postal list')}
       one="line"
       items={postalList}
       textOf={textOf}
-      findLabel="Find a code"
+      findLabel={t('Find a code')}
       open={open}
       onOpen={(at) => onOpen(open === at ? null : at)}
     >
@@ -115,7 +115,7 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
   const choose = useChosenList(onFile);
   const add = (): void => {
     const country = postalList.at(-1)?.country ?? locations[0]?.address.country ?? 'CA';
-    dispatch(edit('addPostalLine', { country, pattern: 'A*' }, 'Postal list: new line'));
+    dispatch(edit('addPostalLine', { country, pattern: 'A*' }, t('Postal list: new line')));
     setOpen(postalList.length);
   };
   const line = open === null ? undefined : postalList[open];
@@ -123,26 +123,28 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
     <View>
       <Text style={style.note}>
         {postalList.length === 0
-          ? 'Where couriers reach only some codes, list them here: which are served, where customers can pay on delivery, in how many days. The most specific line decides, before any zone.'
-          : 'The most specific line decides, before any zone.'}
+          ? t(
+              'Where couriers reach only some codes, list them here: which are served, where customers can pay on delivery, in how many days. The most specific line decides, before any zone.',
+            )
+          : t('The most specific line decides, before any zone.')}
       </Text>
       {postalList.length > 0 ? <Beside /> : null}
       <Actions>
-        <TextAction main={postalList.length === 0} label="Open a CSV or spreadsheet" onPress={choose} />
+        <TextAction main={postalList.length === 0} label={t('Open a CSV or spreadsheet')} onPress={choose} />
         <SaveList
           name={(kind) => fileName(store.name, 'postal-list', dayNow(store), kind)}
-          sheet="Postal list"
+          sheet={t('Postal list')}
           columns={() => sheetOf(POSTAL_LIST.columns)}
           items={postalList}
           cells={postalLineCells}
         />
-        <TextAction label="Add a line" onPress={add} />
+        <TextAction label={t('Add a line')} onPress={add} />
         <TextAction
-          label="Clear the list"
+          label={t('Clear the list')}
           disabled={postalList.length === 0}
           onPress={() => {
-            dispatch(edit('replacePostalList', { lines: [] }, 'Clear the postal list'));
-            dispatch(messageShown({ text: 'Cleared the postal list.', undo: true }));
+            dispatch(edit('replacePostalList', { lines: [] }, t('Clear the postal list')));
+            dispatch(undoMessage(t('Cleared the postal list.')));
           }}
         />
       </Actions>

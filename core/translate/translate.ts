@@ -1,0 +1,71 @@
+/** What is put into a text: figures already written, names, and counts for its plurals. */
+export type Values = Readonly<Record<string, string | number>>;
+
+/**
+ * Gives a text in the program's language. `source` is the English text, as an ICU message; `context` tells two texts
+ * apart that are one word in English: 'Open', the button, and 'Open', the state.
+ */
+export type Translate = (source: string, values?: Values, context?: string) => string;
+
+/** Where the brace that opens at `from` is closed. */
+const closing = (text: string, from: number): number => {
+  let depth = 0;
+  for (let at = from; at < text.length; at++) {
+    if (text[at] === '{') depth++;
+    if (text[at] === '}' && --depth === 0) return at;
+  }
+  throw new Error(`A brace is not closed: ${text}`);
+};
+
+/** The forms of a plural or a selection by name: 'one {a row} other {# rows}'. */
+const formsOf = (text: string): Map<string, string> => {
+  const forms = new Map<string, string>();
+  for (let at = text.indexOf('{'), from = 0; at >= 0; at = text.indexOf('{', from)) {
+    const end = closing(text, at);
+    forms.set(text.slice(from, at).trim(), text.slice(at + 1, end));
+    from = end + 1;
+  }
+  return forms;
+};
+
+const argument = (inside: string, values: Values, count?: number): string => {
+  const [name = '', kind, ...rest] = inside.split(', ');
+  const value = values[name];
+  if (value === undefined) throw new Error(`A text lacks its value: ${name}`);
+  if (kind === undefined) return String(value);
+  const forms = formsOf(rest.join(', '));
+  const plural = kind === 'plural';
+  const form = forms.get(plural && value === 1 ? 'one' : String(value)) ?? forms.get('other');
+  return filled(form ?? '', values, plural ? Number(value) : count);
+};
+
+const filled = (text: string, values: Values, count?: number): string => {
+  let out = '';
+  for (let at = 0; at < text.length; at++) {
+    const char = text[at];
+    if (char === '{') {
+      const end = closing(text, at);
+      out += argument(text.slice(at + 1, end), values, count);
+      at = end;
+    } else out += char === '#' && count !== undefined ? count.toLocaleString('en') : char;
+  }
+  return out;
+};
+
+/**
+ * The English text itself. It reads the part of ICU that the sources keep to ({name}, plural with one and other,
+ * select), so that a page in English needs neither a catalogue nor a library of messages; a test compares it with
+ * that library for every source.
+ */
+export const inEnglish: Translate = (source, values = {}) =>
+  source.includes('{') ? filled(source, values) : source;
+
+let spoken: Translate = inEnglish;
+
+/** A text of the merchant's side in the language that the program speaks. */
+export const t: Translate = (source, values, context) => spoken(source, values, context);
+
+/** Says in which language the program speaks from now on; done once, before the first text is read. */
+export const speakBy = (translate: Translate): void => {
+  spoken = translate;
+};
