@@ -4,6 +4,7 @@
  */
 export const FLOORS = [
   'memo',
+  'translate',
   'model',
   'place',
   'time',

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Adjustment, ChoiceKind } from '../model/adjustment.ts';
 import type { Book } from '../model/book.ts';
 import { listed, namesOf } from '../words/names.ts';
@@ -7,16 +8,19 @@ import { effectKind } from './effect-kinds.ts';
 
 const KINDS: Record<ChoiceKind, string> = {
   shipping: 'shipping',
-  delivery: 'local delivery',
+  delivery: t('local delivery'),
   pickup: 'pickup',
-  'nothing-to-ship': 'orders with nothing to ship',
+  'nothing-to-ship': t('orders with nothing to ship'),
 };
 
 /** 'Van in Harbour ring' for each delivery method. */
 const methodNames = (methods: NonNullable<Adjustment['to']['methods']>, areas: Book['areas']): string[] =>
   methods.map(({ areaId, methodId }) => {
     const area = areas.find(({ id }) => id === areaId);
-    return `${area?.methods.find(({ id }) => id === methodId)?.name ?? methodId} in ${area?.name ?? areaId}`;
+    return t('{method} in {area}', {
+      method: area?.methods.find(({ id }) => id === methodId)?.name ?? methodId,
+      area: area?.name ?? areaId,
+    });
   });
 
 /** What an adjustment is for, in a few words: 'Parcel', 'local delivery', 'every choice'. */
@@ -27,14 +31,14 @@ export const subjectWords = ({ to }: Pick<Adjustment, 'to'>, { book }: Naming): 
     ...(to.methods ? [listed(methodNames(to.methods, book.areas), 'or')] : []),
     ...(to.pickupIds ? [listed(namesOf(to.pickupIds, book.pickups), 'or')] : []),
   ];
-  const codes = to.carrierCodes ? ` by ${listed(to.carrierCodes, 'or')}` : '';
-  if (named.length > 0) return `${named.join(' and ')}${codes}`;
+  const codes = to.carrierCodes ? t(' by {codes}', { codes: listed(to.carrierCodes, 'or') }) : '';
+  if (named.length > 0) return `${named.join(t(' and '))}${codes}`;
   const kinds = to.kinds
     ? listed(
         to.kinds.map((kind) => KINDS[kind]),
         'or',
       )
-    : 'every choice';
+    : t('every choice');
   return `${kinds}${codes}`;
 };
 
@@ -48,8 +52,11 @@ export const adjustmentSentence = (
 ): string => {
   const conditions = [
     ...when.map((condition) => conditionKind(condition).words(condition, naming)),
-    ...(to.zoneIds ? [`the zone is ${listed(namesOf(to.zoneIds, naming.book.zones), 'or')}`] : []),
+    ...(to.zoneIds
+      ? [t('the zone is {zones}', { zones: listed(namesOf(to.zoneIds, naming.book.zones), 'or') })]
+      : []),
   ];
-  const start = conditions.length === 0 ? 'Always' : `When ${conditions.join(' and ')}`;
+  const start =
+    conditions.length === 0 ? t('Always') : t('When {list}', { list: conditions.join(t(' and ')) });
   return `${start}: ${subjectWords({ to }, naming)} ${effectKind(effect).words(effect, naming)}.`;
 };

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { unknownRefusal, type Refusal } from '../basket/limits.ts';
 import type { Condition } from '../model/adjustment.ts';
 import type { Good } from '../model/good.ts';
@@ -51,12 +52,20 @@ const nothingNamed = (what: Extract<EmptyCondition, { what: unknown }>['what']):
   what,
 });
 
-const MEASURED: Record<Measure, [subject: string, verb: string]> = {
-  weight: ['the products', 'weigh'],
-  subtotal: ['the order value', 'is'],
-  units: ['the basket', 'has'],
-  volume: ['the products', 'take up'],
-  distance: ['the address', 'is away by'],
+const MEASURED: Record<Measure, (range: string) => string> = {
+  weight: (range) => t('the products weigh {range}', { range }),
+  subtotal: (range) => t('the order value is {range}', { range }),
+  units: (range) => t('the basket has {range}', { range }),
+  volume: (range) => t('the products take up {range}', { range }),
+  distance: (range) => t('the address is away by {range}', { range }),
+};
+
+/** '2 kg or more', 'less than 5 kg', '2 kg or more, less than 5 kg'. */
+const rangeWords = (least: string | null, end: string | null): string => {
+  if (end === null) return least === null ? t('anything') : t('{least} or more', { least });
+  return least === null
+    ? t('less than {end}', { end })
+    : t('{least} or more, less than {end}', { least, end });
 };
 
 const measureTest = ({ of, ...bounds }: Of<'measure'>): Test => {
@@ -76,13 +85,9 @@ const MEASURE: ConditionKind<Of<'measure'>> = {
   ...PLAIN,
   prepare: measureTest,
   words: ({ of, min, max }, { display }) => {
-    const [subject, verb] = MEASURED[of];
-    const figure = (value: number): string => measureFigure(of, value, display);
-    if (min === undefined && max === undefined) return `${subject} ${verb} anything`;
-    if (max === undefined) return `${subject} ${verb} ${figure(min ?? 0)} or more`;
-    return min === undefined
-      ? `${subject} ${verb} less than ${figure(max)}`
-      : `${subject} ${verb} ${figure(min)} or more, less than ${figure(max)}`;
+    const figure = (value: number | undefined): string | null =>
+      value === undefined ? null : measureFigure(of, value, display);
+    return MEASURED[of](rangeWords(figure(min), figure(max)));
   },
   empty: ({ min = 0, max }) => (max !== undefined && min >= max ? { why: 'range-empty' } : null),
   excludes: (a, b) => {
@@ -105,8 +110,10 @@ const GOODS: ConditionKind<Of<'goods'>> = {
     },
   words: (condition, naming) => {
     const names = listed(namedGoods(condition, naming), 'or');
-    if (condition.match === 'every') return `every product is ${names}`;
-    return condition.match === 'any' ? `the basket contains ${names}` : `the basket contains no ${names}`;
+    if (condition.match === 'every') return t('every product is {names}', { names });
+    return condition.match === 'any'
+      ? t('the basket contains {names}', { names })
+      : t('the basket contains no {names}', { names });
   },
   empty: (condition) =>
     countNamed(condition) === 0 && condition.match !== 'none' ? nothingNamed('goods') : null,
@@ -121,7 +128,10 @@ const DESTINATION: ConditionKind<Of<'destination'>> = {
     return ({ place }) => place !== null && holdsPlace(index, place) !== not;
   },
   words: ({ in: regions, not }, { display }) =>
-    `the address is ${not ? 'not ' : ''}in ${regionsPhrase(regions, namesInSentence(display)) || 'no place'}`,
+    t('the address is {not, select, yes {not in} other {in}} {places}', {
+      not: not ? 'yes' : 'no',
+      places: regionsPhrase(regions, namesInSentence(display)) || t('no place'),
+    }),
   empty: ({ in: regions, not }) => (regions.length === 0 && !not ? nothingNamed('places') : null),
   about: () => 'destination',
   regions: ({ in: regions }) => regions,
@@ -151,13 +161,25 @@ const DATES: ConditionKind<Of<'dates'>> = {
     ({ placedOn }) =>
       isInDates(condition, placedOn()),
   words: ({ from, to, everyYear = false }) => {
-    const year = everyYear ? ' of any year' : '';
+    const yearly = everyYear ? 'yes' : 'no';
     const date = (one: string): string => dateWords(one, everyYear);
-    if (from && to) return `the order is placed from ${date(from)} to ${date(to)}${year}`;
-    if (from) return `the order is placed on ${date(from)} or later${everyYear ? ' in the year' : ''}`;
+    if (from && to)
+      return t('the order is placed from {from} to {to}{yearly, select, yes { of any year} other {}}', {
+        from: date(from),
+        to: date(to),
+        yearly,
+      });
+    if (from)
+      return t('the order is placed on {from} or later{yearly, select, yes { in the year} other {}}', {
+        from: date(from),
+        yearly,
+      });
     return to
-      ? `the order is placed on ${date(to)} or earlier${everyYear ? ' in the year' : ''}`
-      : 'the order is placed on any day';
+      ? t('the order is placed on {to} or earlier{yearly, select, yes { in the year} other {}}', {
+          to: date(to),
+          yearly,
+        })
+      : t('the order is placed on any day');
   },
   empty: ({ from, to, everyYear }, on) => {
     if (everyYear) return null;
@@ -183,7 +205,7 @@ const WEEKDAY: ConditionKind<Of<'weekday'>> = {
     ({ days }) =>
     ({ placedOn }) =>
       days.includes(weekdayOf(placedOn())),
-  words: ({ days }) => `the order is placed on ${weekdayWords(days)}`,
+  words: ({ days }) => t('the order is placed on {weekday}', { weekday: weekdayWords(days) }),
   empty: ({ days }) => (days.length === 0 ? nothingNamed('days') : null),
   about: () => 'weekday',
   days: { holds: ({ days }, day) => days.includes(weekdayOf(day)), changes: () => [] },
@@ -221,10 +243,10 @@ export const CONDITION_KINDS: { readonly [T in Condition['test']]: ConditionKind
   destination: DESTINATION,
   dates: DATES,
   weekday: WEEKDAY,
-  customer: listKind('customer', 'the customer is', asIs),
+  customer: listKind('customer', t('the customer is'), asIs),
   // Codes are compared whatever their case.
-  code: listKind('code', 'the code is', (text) => text.trim().toUpperCase()),
-  channel: listKind('channel', 'the order comes from', asIs),
+  code: listKind('code', t('the code is'), (text) => text.trim().toUpperCase()),
+  channel: listKind('channel', t('the order comes from'), asIs),
 };
 
 /** All that is known of a condition's kind, to be asked about conditions of that kind. */

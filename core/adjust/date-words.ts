@@ -1,21 +1,30 @@
+import { t } from '../translate/translate.ts';
 import type { Weekday } from '../model/unit.ts';
 import { listed } from '../words/names.ts';
 
 const MONTHS = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
+  t('January'),
+  t('February'),
+  t('March'),
+  t('April'),
+  t('May'),
+  t('June'),
+  t('July'),
+  t('August'),
+  t('September'),
+  t('October'),
+  t('November'),
+  t('December'),
 ];
-const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const DAYS = [
+  t('Monday'),
+  t('Tuesday'),
+  t('Wednesday'),
+  t('Thursday'),
+  t('Friday'),
+  t('Saturday'),
+  t('Sunday'),
+];
 
 /** A date in a sentence: '24 December 2026', without its year where it comes round. */
 export const dateWords = (date: string, everyYear: boolean): string => {

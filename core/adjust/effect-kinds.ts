@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Refusal } from '../basket/limits.ts';
 import type { Effect } from '../model/adjustment.ts';
 import { NO_ENTRIES, oneEntry, refused } from '../price/entries.ts';
@@ -33,14 +34,14 @@ const money = (amount: number, { display }: Naming): string => moneyFigure(amoun
 const FREE: EffectKind<Of<'free'>> = {
   ...PLAIN,
   change: (effect, running, _, of) => changed(effect, of, 0 - running),
-  words: () => 'is free',
+  words: () => t('is free'),
   replaces: true,
 };
 
 const SET: EffectKind<Of<'set'>> = {
   ...PLAIN,
   change: (effect, running, _, of) => changed(effect, of, effect.amount - running),
-  words: ({ amount }, naming) => `costs ${money(amount, naming)}`,
+  words: ({ amount }, naming) => t('costs {amount}', { amount: money(amount, naming) }),
   isOverruled: true,
   replaces: true,
 };
@@ -60,15 +61,23 @@ const countAdded = ({ per, goods }: Of<'add'>, { basket, parcels }: AdjustedOrde
     .reduce((sum, { count }) => sum + count, 0);
 };
 
+const directionOf = (change: number): 'less' | 'more' => (change < 0 ? 'less' : 'more');
+
 const addedWords = ({ amount, per, goods }: Of<'add'>, naming: Naming): string => {
-  const names = goods ? listed(namedGoods(goods, naming), 'or') : '';
-  const each = per === 'order' ? (goods ? ' where there is any' : '') : ` for each ${per}`;
-  const of = goods
-    ? per === 'parcel'
-      ? ` with ${names}`
-      : ` ${per === 'order' ? names : `of ${names}`}`
-    : '';
-  return `costs ${money(Math.abs(amount), naming)} ${amount < 0 ? 'less' : 'more'}${each}${of}`;
+  const cost = t('costs {amount} {direction, select, less {less} other {more}}', {
+    amount: money(Math.abs(amount), naming),
+    direction: directionOf(amount),
+  });
+  const names = goods ? listed(namedGoods(goods, naming), 'or') : null;
+  if (per === 'order') return names === null ? cost : t('{cost} where there is any {names}', { cost, names });
+  const each = t('{cost} for each {per, select, parcel {parcel} unit {unit} line {line} other {{per}}}', {
+    cost,
+    per,
+  });
+  if (names === null) return each;
+  return per === 'parcel'
+    ? t('{each} with {names}', { each, names })
+    : t('{each} of {names}', { each, names });
 };
 
 const ADD: EffectKind<Of<'add'>> = {
@@ -92,7 +101,10 @@ const PERCENT: EffectKind<Of<'percent'>> = {
     return changed(effect, adjustment, pointsOf(of, effect.points), { of });
   },
   words: ({ points, of }) =>
-    `costs ${percentFigure(Math.abs(points))}${of === 'subtotal' ? ' of the subtotal' : ''} ${points < 0 ? 'less' : 'more'}`,
+    t(
+      'costs {percent}{of, select, subtotal { of the subtotal} other {}} {direction, select, less {less} other {more}}',
+      { percent: percentFigure(Math.abs(points)), of, direction: directionOf(points) },
+    ),
   isIdle: ({ points }) => points === 0,
   isOverruled: true,
 };
@@ -105,10 +117,10 @@ const BOUNDS: EffectKind<Of<'bounds'>> = {
   change: (effect, running, _, of) => changed(effect, of, within(running, effect) - running),
   words: ({ min, max }, naming) => {
     const ends = [
-      ...(min === undefined ? [] : [`at least ${money(min, naming)}`]),
-      ...(max === undefined ? [] : [`at most ${money(max, naming)}`]),
+      ...(min === undefined ? [] : [t('at least {amount}', { amount: money(min, naming) })]),
+      ...(max === undefined ? [] : [t('at most {amount}', { amount: money(max, naming) })]),
     ];
-    return ends.length > 0 ? `costs ${ends.join(' and ')}` : 'costs what it does';
+    return ends.length > 0 ? t('costs {list}', { list: ends.join(t(' and ')) }) : t('costs what it does');
   },
   isIdle: ({ min, max }) => min === undefined && max === undefined,
 };
@@ -121,14 +133,14 @@ const WITHHOLD: EffectKind<Of<'withhold'>> = {
       say: { code: 'adjustment', name, message },
       ...(message === '' ? {} : { message }),
     }),
-  words: () => 'is not offered',
+  words: () => t('is not offered'),
   mayWithhold: () => true,
 };
 
 const TERMS: EffectKind<Of<'terms'>> = {
   ...PLAIN,
   change: (effect, _running, _order, of) => changed(effect, of, 0),
-  words: ({ terms }) => (terms === 'both' ? 'is sent DAP or DDP' : `is sent ${terms}`),
+  words: ({ terms }) => (terms === 'both' ? t('is sent DAP or DDP') : t('is sent {terms}', { terms })),
 };
 
 /** Every kind of effect; one that is not here, or lacks a part, does not compile. */

@@ -1,21 +1,24 @@
+import { t } from '../translate/translate.ts';
 import type { Idle } from './never-acts.ts';
 
 type Words = { [W in Idle['why']]: (idle: Extract<Idle, { why: W }>) => string };
 
 const WORDS: Words = {
-  off: () => 'It is switched off.',
+  off: () => t('It is switched off.'),
   'names-nothing': ({ what }) =>
-    `Its list of ${what === 'goods' ? 'products' : what} is empty, so it never applies.`,
-  'no-rate': () => 'No rate that is switched on is among those it is for, so it never applies.',
-  'no-such-kind': () => 'The book has no choice of the kind it is for, so it never applies.',
-  'range-empty': () => 'Its minimum is not below its maximum, so it never applies.',
-  'dates-empty': () => 'It ends before it begins, so it never applies.',
-  'dates-over': ({ to }) => `It ended on ${to}, so it never applies again.`,
-  'no-effect': () => 'It changes nothing: give it an amount.',
-  'after-last': ({ name }) => `“${name}” above it skips it for everything it is for, so it never applies.`,
-  excludes: ({ of }) => `Two of its conditions on the ${of} exclude each other, so it never applies.`,
+    t('Its list of {list} is empty, so it never applies.', { list: what === 'goods' ? t('products') : what }),
+  'no-rate': () => t('No rate that is switched on is among those it is for, so it never applies.'),
+  'no-such-kind': () => t('The book has no choice of the kind it is for, so it never applies.'),
+  'range-empty': () => t('Its minimum is not below its maximum, so it never applies.'),
+  'dates-empty': () => t('It ends before it begins, so it never applies.'),
+  'dates-over': ({ to }) => t('It ended on {to}, so it never applies again.', { to }),
+  'no-effect': () => t('It changes nothing: give it an amount.'),
+  'after-last': ({ name }) =>
+    t('“{name}” above it skips it for everything it is for, so it never applies.', { name }),
+  excludes: ({ of }) =>
+    t('Two of its conditions on the {subject} exclude each other, so it never applies.', { subject: of }),
   overruled: ({ name }) =>
-    `“${name}” below it sets the charge wherever this one applies, so it changes nothing.`,
+    t('“{name}” below it sets the charge wherever this one applies, so it changes nothing.', { name }),
 };
 
 /** Why an adjustment can never act, in a sentence. */

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { offeredUnasked, splitBasket, type SplitPart } from '../quote/split.ts';
@@ -7,7 +8,7 @@ const MOST_NAMED = 3;
 
 const tell = ({ goods }: CompiledBook, { request, choice }: SplitPart): string => {
   const names = request.lines.slice(0, MOST_NAMED).map(({ sku }) => goods.get(sku)?.name ?? sku);
-  return `${names.join(', ')} by “${choice.name}”`;
+  return t('{list} by “{choice}”', { list: names.join(', '), choice: choice.name });
 };
 
 /**

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Good } from '../model/good.ts';
 import { goesInto, makeKind } from '../pack/cuboid.ts';
 import type { Packing } from '../pack/packing.ts';
@@ -15,7 +16,7 @@ const fits = ({ boxes }: Packing, { size, weight = 0, keepUpright, packsAlone }:
 /** Goods that fit none of the boxes they are to be packed into, and boxes that no plan uses. */
 export const oddBoxes = ({ book, goods, packing, accounts }: CompiledBook): Finding[] => {
   const plans = [
-    { name: 'the store', packing },
+    { name: t('the store'), packing },
     ...[...accounts.values()].map(({ account, packing: own }) => ({ name: account.name, packing: own })),
   ].filter((one) => one.packing.plan.kind === 'boxes');
   const used = new Set(plans.flatMap((one) => one.packing.boxes.map(({ id }) => id)));

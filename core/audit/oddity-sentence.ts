@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Measure } from '../model/price.ts';
 import type { TableOddity } from '../price/table-report.ts';
 import { measureFigure, type DisplayFormat } from '../words/figure.ts';
@@ -11,15 +12,27 @@ export const odditySentence = (
 ): string => {
   const figure = (value: number): string => measureFigure(basis, value, display);
   const range = (from: number, to: number | undefined): string =>
-    to === undefined ? `from ${figure(from)} on` : `from ${figure(from)} to less than ${figure(to)}`;
+    to === undefined
+      ? t('from {figure} on', { figure: figure(from) })
+      : t('from {figure} to less than {figure2}', { figure: figure(from), figure2: figure(to) });
   switch (odd.kind) {
     case 'duplicate':
-      return `Row ${rowOf(odd.row)} is for the same place and range as row ${rowOf(odd.with)}, which applies.`;
+      return t('Row {row} is for the same place and range as row {row2}, which applies.', {
+        row: rowOf(odd.row),
+        row2: rowOf(odd.with),
+      });
     case 'overlap':
-      return `Rows ${rowOf(odd.with)} and ${rowOf(odd.row)} overlap ${range(odd.from, odd.to)}; row ${rowOf(odd.with)} applies.`;
+      return t('Rows {row} and {row2} overlap {range}; row {row} applies.', {
+        row: rowOf(odd.with),
+        row2: rowOf(odd.row),
+        range: range(odd.from, odd.to),
+      });
     case 'hole':
-      return `No row covers the place of row ${rowOf(odd.row)} ${range(odd.from, odd.to)}: not offered there.`;
+      return t('No row covers the place of row {row} {range}: not offered there.', {
+        row: rowOf(odd.row),
+        range: range(odd.from, odd.to),
+      });
     case 'empty':
-      return `Row ${rowOf(odd.row)} ends at or before its start, so it is never used.`;
+      return t('Row {row} ends at or before its start, so it is never used.', { row: rowOf(odd.row) });
   }
 };

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Book } from '../model/book.ts';
 import type { Region } from '../model/place.ts';
 import type { RateTable } from '../model/price.ts';
@@ -226,15 +227,15 @@ export const placeWords = (
   { destination: { country, subdivision, postalCode }, restOf: rest }: PlaceClass,
   display: DisplayFormat,
 ): string => {
-  if (rest === 'world') return 'all other countries';
+  if (rest === 'world') return t('all other countries');
   const area = subdivision ?? country;
   const words = placePhrase(postalCode === undefined ? area : `${area}, ${postalCode}`, display);
-  return rest === 'country' ? `the rest of ${words}` : words;
+  return rest === 'country' ? t('the rest of {place}', { place: words }) : words;
 };
 
 /** A class of places by the entry that decides and the zone: what accepted problems are known by, so that it never changes. */
 export const placeKey = ({ zone, destination }: PlaceClass): string => {
   const place = destination.postalCode ?? destination.subdivision ?? destination.country;
   if (!zone || zone.because === place) return place;
-  return `${place} (${zone.because === REMAINDER ? 'everywhere else' : zone.because})`;
+  return `${place} (${zone.because === REMAINDER ? t('everywhere else') : zone.because})`;
 };

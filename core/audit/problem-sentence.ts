@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Finding, FindingCode, RuleRef } from './finding.ts';
 import type { Book } from '../model/book.ts';
 import type { Measure } from '../model/price.ts';
@@ -21,15 +22,16 @@ interface Told {
 type Words = Record<FindingCode, (told: Told) => string>;
 
 const STEP_WHY: Record<string, string> = {
-  again: 'another step begins there',
-  until: 'the steps end before it',
-  limit: 'the rate’s limit ends before it',
-  least: 'the rate’s limit begins after it',
-  free: 'the rate is free from there',
+  again: t('another step begins there'),
+  until: t('the steps end before it'),
+  limit: t('the rate’s limit ends before it'),
+  least: t('the rate’s limit begins after it'),
+  free: t('the rate is free from there'),
 };
 
 /** When and for whom it holds, where that is not always. */
-const when = ({ detail }: Told): string => (detail.when ? ` when ${String(detail.when)}` : '');
+const when = ({ detail }: Told): string =>
+  detail.when ? t(' when {circumstances}', { circumstances: String(detail.when) }) : '';
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
@@ -37,134 +39,242 @@ const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slic
 /** Who cannot be bought where, as far as it holds for each good in each place. */
 const stopped = (told: Told): string => {
   const { goods, places, each, one } = told.detail;
-  const who = `${goods ? goods : told.a}${one ? ', one alone,' : ''}`;
+  const who = `${goods ? goods : told.a}${one ? t(', one alone,') : ''}`;
   return each
-    ? `${who} cannot be bought in ${places}${when(told)}`
-    : `${who} cannot be bought in some places of ${places}${when(told)}`;
+    ? t('{who} cannot be bought in {places}{when}', { who, places, when: when(told) })
+    : t('{who} cannot be bought in some places of {places}{when}', { who, places, when: when(told) });
 };
 
 const groupRule = ({ a, detail: { rule, goods } }: Told): string => {
-  if (!rule) return `products in ${a} may not go there`;
-  return goods === a ? `they are ${rule}` : `products in ${a} are ${rule}`;
+  if (!rule) return t('products in {a} may not go there', { a });
+  return goods === a ? t('they are {rule}', { rule }) : t('products in {a} are {rule}', { a, rule });
 };
 
 /** A rule, or the method of it that is meant. */
-const methodOf = ({ a, detail: { method } }: Told): string => (method ? `${method} of ${a}` : a);
+const methodOf = ({ a, detail: { method } }: Told): string =>
+  method ? t('{method} of {a}', { method, a }) : a;
 
 const WORDS: Words = {
   'no-zone': ({ detail: { places } }) =>
-    `No zone takes ${places}, although the shop sells there: nothing can be bought.`,
+    t('No zone takes {places}, although the shop sells there: nothing can be bought.', { places }),
   'postal-not-served': ({ detail: { places } }) =>
-    `The postal list does not serve ${places}, although the shop sells there.`,
-  'zone-without-rate': ({ a }) => `${a} has no rate that is switched on: nothing can be bought there.`,
-  'goods-not-sent': (told) => `${stopped(told)}: more than one rule keeps them out.`,
+    t('The postal list does not serve {places}, although the shop sells there.', { places }),
+  'zone-without-rate': ({ a }) =>
+    t('{a} has no rate that is switched on: nothing can be bought there.', { a }),
+  'goods-not-sent': (told) => t('{stopped}: more than one rule keeps them out.', { stopped: stopped(told) }),
   'group-not-sent': (told) =>
     told.detail.goods
       ? `${stopped(told)}: ${groupRule(told)}.`
-      : `Some orders with products in ${told.a} cannot be bought in ${told.detail.places}: ${groupRule(told)}.`,
+      : t('Some orders with products in {a} cannot be bought in {places}: {groupRule}.', {
+          a: told.a,
+          places: told.detail.places,
+          groupRule: groupRule(told),
+        }),
   'service-without-rate': ({ a, detail: { zones } }) =>
-    `${a} has no rate in ${zones}: it is not offered there. Set a rate, or leave it out on purpose.`,
-  'zone-not-sold': ({ a }) => `The shop sells to no place of ${a}: its rates are never used.`,
+    t('{a} has no rate in {zones}: it is not offered there. Set a rate, or leave it out on purpose.', {
+      a,
+      zones,
+    }),
+  'zone-not-sold': ({ a }) => t('The shop sells to no place of {a}: its rates are never used.', { a }),
   'rows-elsewhere': ({ a, detail: { rows, of } }) =>
-    `${rows} of the ${of} rows of ${a} are for places that no zone using it takes.`,
+    t('{rows} of the {all} rows of {a} are for places that no zone using it takes.', {
+      rows,
+      all: of,
+      a,
+    }),
   'free-out-of-reach': ({ a, detail: { freeFrom, max }, money }) =>
-    `${a} is never free: it takes orders up to ${money(max)}, and is free from ${money(freeFrom)}.`,
+    t('{a} is never free: it takes orders up to {amount}, and is free from {amount2}.', {
+      a,
+      amount: money(max),
+      amount2: money(freeFrom),
+    }),
   'takes-no-good': (told) =>
-    `${methodOf(told)} takes no product: each one alone is above its limit of ${told.detail.limit}.`,
+    t('{method} takes no product: each one alone is above its limit of {limit}.', {
+      method: methodOf(told),
+      limit: told.detail.limit,
+    }),
   'measure-gap': (told) =>
     told.detail.goods
-      ? `${stopped(told)}: ${told.a} has no price for that.`
-      : `${told.a} has a gap in its price that no other choice in ${told.detail.places} covers.`,
+      ? t('{stopped}: {a} has no price for that.', { stopped: stopped(told), a: told.a })
+      : t('{a} has a gap in its price that no other choice in {places} covers.', {
+          a: told.a,
+          places: told.detail.places,
+        }),
   'withheld-by-adjustment': (told) =>
     told.detail.goods
       ? `“${told.a}”: ${stopped(told)}.`
-      : `“${told.a}” leaves some orders of ${told.detail.places} without any choice${when(told)}.`,
+      : t('“{a}” leaves some orders of {places} without any choice{when}.', {
+          a: told.a,
+          places: told.detail.places,
+          when: when(told),
+        }),
   'no-choice': (told) => {
     const { goods, limit, limited, places, delivered } = told.detail;
     if (goods)
-      return `${stopped(told)}: ${told.a} ${limit ? `takes nothing ${limit}` : 'does not take that'}.`;
+      return `${stopped(told)}: ${told.a} ${limit ? t('takes nothing {limit}', { limit }) : t('does not take that')}.`;
     return limited
-      ? `${capital(String(limit))}, nothing can be bought in ${places}${when(told)}: ${told.a} ends there.`
+      ? t('{capital}, nothing can be bought in {places}{when}: {a} ends there.', {
+          capital: capital(String(limit)),
+          places,
+          when: when(told),
+          a: told.a,
+        })
       : limit
         ? delivered
-          ? `Some orders ${limit} cannot be delivered in ${places}, and nothing else takes them.`
-          : `Some orders ${limit} cannot be bought in ${places}${when(told)}: ${told.a} ends there.`
-        : `Some orders cannot be bought in ${places}${when(told)}: ${told.a} does not take them.`;
+          ? t('Some orders {limit} cannot be delivered in {places}, and nothing else takes them.', {
+              limit,
+              places,
+            })
+          : t('Some orders {limit} cannot be bought in {places}{when}: {a} ends there.', {
+              limit,
+              places,
+              when: when(told),
+              a: told.a,
+            })
+        : t('Some orders cannot be bought in {places}{when}: {a} does not take them.', {
+            places,
+            when: when(told),
+            a: told.a,
+          });
   },
   'only-in-parts': ({ a, detail: { parts, places } }) =>
-    `Some baskets of ${a} to ${places} fit no single choice: they can only be bought in parts, as ${parts}.`,
+    t('Some baskets of {a} to {places} fit no single choice: they can only be bought in parts, as {parts}.', {
+      a,
+      places,
+      parts,
+    }),
   'carrier-serves-nothing': (told) =>
-    `${told.detail.goods ? stopped(told) : `Some orders to ${told.detail.places} have no choice${when(told)}`}: ${told.a} offers nothing there or does not answer, and there is no fallback.`,
-  'free-fallback': ({ a }) => `${a} charges nothing where its carrier does not answer.`,
+    t('{orders}: {a} offers nothing there or does not answer, and there is no fallback.', {
+      orders: told.detail.goods
+        ? stopped(told)
+        : t('Some orders to {places} have no choice{when}', { places: told.detail.places, when: when(told) }),
+      a: told.a,
+    }),
+  'free-fallback': ({ a }) => t('{a} charges nothing where its carrier does not answer.', { a }),
   'no-fallback': ({ a, b, detail: { account } }) =>
-    `If ${account} does not answer, nothing is offered in ${a}: ${b} has no fallback.`,
+    t('If {account} does not answer, nothing is offered in {a}: {b} has no fallback.', { account, a, b }),
   'fallback-below-usual': ({ a, detail: { fallback, usual }, money }) =>
-    `The fallback of ${a}, ${money(fallback)}, is below what its carrier usually asks, ${money(usual)}.`,
-  'sandbox-account': ({ a }) => `${a} prices rates from its sandbox: what customers are charged is made up.`,
+    t('The fallback of {a}, {amount}, is below what its carrier usually asks, {amount2}.', {
+      a,
+      amount: money(fallback),
+      amount2: money(usual),
+    }),
+  'sandbox-account': ({ a }) =>
+    t('{a} prices rates from its sandbox: what customers are charged is made up.', { a }),
   'room-above-weight': ({ a, detail: { dearer, asked } }) =>
-    `${a} charges by volume rather than by weight for ${dearer} of ${asked} products: smaller boxes would cost less.`,
-  'fits-no-box': ({ a, detail: { plans } }) => `${a} goes into none of the boxes of ${plans}.`,
-  'box-unused': ({ a }) => `No plan packs into ${a}.`,
-  'free-price': ({ a }) => `${a} charges nothing, although no rule makes it free.`,
-  'free-by-adjustment': ({ a, b }) => `“${a}” brings the charge of ${b} down to 0 without making it free.`,
-  'free-by-rounding': ({ b }) => `Rounding brings a small charge of ${b} down to 0.`,
-  'below-handling': ({ a }) => `${a} can charge less than its handling costs.`,
+    t(
+      '{a} charges by volume rather than by weight for {dearer} of {asked} products: smaller boxes would cost less.',
+      { a, dearer, asked },
+    ),
+  'fits-no-box': ({ a, detail: { plans } }) => t('{a} goes into none of the boxes of {plans}.', { a, plans }),
+  'box-unused': ({ a }) => t('No plan packs into {a}.', { a }),
+  'free-price': ({ a }) => t('{a} charges nothing, although no rule makes it free.', { a }),
+  'free-by-adjustment': ({ a, b }) =>
+    t('“{a}” brings the charge of {b} down to 0 without making it free.', { a, b }),
+  'free-by-rounding': ({ b }) => t('Rounding brings a small charge of {b} down to 0.', { b }),
+  'below-handling': ({ a }) => t('{a} can charge less than its handling costs.', { a }),
   'always-free': ({ a, detail: { price }, money }) =>
-    `${a} is free for every order: its free threshold is not above the cheapest order, ${money(price)}.`,
-  'discount-meets-free': ({ a, b }) => `“${a}” takes money off ${b}, which can be free as well.`,
+    t('{a} is free for every order: its free threshold is not above the cheapest order, {amount}.', {
+      a,
+      amount: money(price),
+    }),
+  'discount-meets-free': ({ a, b }) => t('“{a}” takes money off {b}, which can be free as well.', { a, b }),
   'not-settled': ({ a }) =>
-    `It is not certain that every order of ${a} has a choice: no order without one was found, but it could not be proved.`,
+    t(
+      'It is not certain that every order of {a} has a choice: no order without one was found, but it could not be proved.',
+      { a },
+    ),
   'never-in-time': (told) =>
-    `${methodOf(told)} is never offered: no time can be chosen, whenever an order is placed.`,
+    t('{method} is never offered: no time can be chosen, whenever an order is placed.', {
+      method: methodOf(told),
+    }),
   'areas-contest': ({ detail: { entry, winner, loser } }) =>
-    `${winner} and ${loser} both list ${entry}; ${winner} gets it, because it comes first.`,
-  'area-covers-nothing': ({ a }) => `${a} has no postal codes, so it covers nothing.`,
+    t('{winner} and {loser} both list {entry}; {winner} gets it, because it comes first.', {
+      winner,
+      loser,
+      entry,
+    }),
+  'area-covers-nothing': ({ a }) => t('{a} has no postal codes, so it covers nothing.', { a }),
   'location-without-point': ({ a, b }) =>
-    `${a} goes by distance, but ${b} has no point on the map: the distance is never known.`,
+    t('{a} goes by distance, but {b} has no point on the map: the distance is never known.', { a, b }),
   'price-falls': ({ a, detail: { at, by, row, more }, money, figure }) =>
-    `${a} costs ${money(by)} less from ${figure(at)}${row ? ` in row ${row}` : ''}, although the order is larger${
-      more ? `, and in ${more} more ${more === 1 ? 'row' : 'rows'}` : ''
-    }.`,
+    t('{a} costs {amount} less from {figure}{row}, although the order is larger{rows}.', {
+      a,
+      amount: money(by),
+      figure: figure(at),
+      row: row ? t(' in row {row}', { row }) : '',
+      rows: more ? t(', and in {more} more {more, plural, one {row} other {rows}}', { more }) : '',
+    }),
   'step-never-acts': ({ a, detail: { from, why, more }, figure }) =>
     more
-      ? `The step of ${a} from ${figure(from)} and ${more} more are never used: ${STEP_WHY[String(why)] ?? ''}.`
-      : `The step of ${a} from ${figure(from)} is never used: ${STEP_WHY[String(why)] ?? ''}.`,
-  'row-never-acts': ({ detail: { table, row } }) => `Row ${row} of ${table} is never used.`,
+      ? t('The step of {a} from {figure} and {more} more are never used: {why}.', {
+          a,
+          figure: figure(from),
+          more,
+          why: STEP_WHY[String(why)] ?? '',
+        })
+      : t('The step of {a} from {figure} is never used: {why}.', {
+          a,
+          figure: figure(from),
+          why: STEP_WHY[String(why)] ?? '',
+        }),
+  'row-never-acts': ({ detail: { table, row } }) => t('Row {row} of {table} is never used.', { row, table }),
   'rows-overlap': ({ detail: { table, row, with: other } }) =>
-    `Rows ${other} and ${row} of ${table} overlap; the first applies.`,
+    t('Rows {other} and {row} of {table} overlap; the first applies.', { other, row, table }),
   'table-gap': ({ detail: { table, row, from, to: end }, figure }) =>
-    `${table} has no row from ${figure(from)} to ${figure(end)} for the place of row ${row}.`,
-  'zone-never-decides': ({ a }) => `${a} gets no orders: other zones take all its places.`,
+    t('{table} has no row from {figure} to {figure2} for the place of row {row}.', {
+      table,
+      figure: figure(from),
+      figure2: figure(end),
+      row,
+    }),
+  'zone-never-decides': ({ a }) => t('{a} gets no orders: other zones take all its places.', { a }),
   'entry-never-decides': ({ detail: { entry, zone } }) =>
-    `${entry} in ${zone} is never used: other entries take all its places.`,
+    t('{entry} in {zone} is never used: other entries take all its places.', { entry, zone }),
   'zones-contest': ({ detail: { entry, winner, loser } }) =>
-    `${winner} and ${loser} both list ${entry}; ${winner} gets it, because it comes first.`,
-  'zone-off': ({ detail: { zone, rest } }) => `${zone} is switched off, and its customers go to ${rest}.`,
+    t('{winner} and {loser} both list {entry}; {winner} gets it, because it comes first.', {
+      winner,
+      loser,
+      entry,
+    }),
+  'zone-off': ({ detail: { zone, rest } }) =>
+    t('{zone} is switched off, and its customers go to {rest}.', { zone, rest }),
   'wide-pattern': ({ detail: { entry, zone, other } }) =>
-    `${entry} in ${zone} takes precedence over the provinces or states of ${other}.`,
+    t('{entry} in {zone} takes precedence over the provinces or states of {other}.', { entry, zone, other }),
   'adjustment-never-acts': ({ a, detail: { why } }) => `“${a}”: ${lower(String(why))}`,
   'minimum-above-free': ({ a, detail: { min, freeFrom }, money }) =>
-    `${a} never costs less than ${money(min)}, more than the ${money(freeFrom)} from which it is free.`,
+    t('{a} never costs less than {amount}, more than the {amount2} from which it is free.', {
+      a,
+      amount: money(min),
+      amount2: money(freeFrom),
+    }),
   'minimum-decides': ({ a, detail: { min }, money }) =>
-    `${a} always costs its minimum, ${money(min)}: no price of it is higher.`,
+    t('{a} always costs its minimum, {amount}: no price of it is higher.', { a, amount: money(min) }),
   'maximum-below-first': ({ a, detail: { max }, money }) =>
-    `${a} always costs its maximum, ${money(max)}: every price of it is higher.`,
+    t('{a} always costs its maximum, {amount}: every price of it is higher.', { a, amount: money(max) }),
   'bounds-contradict': ({ a, detail: { min, max }, money }) =>
-    `${a} has a minimum of ${money(min)} and a maximum of ${money(max)}: the maximum applies.`,
+    t('{a} has a minimum of {amount} and a maximum of {amount2}: the maximum applies.', {
+      a,
+      amount: money(min),
+      amount2: money(max),
+    }),
   'limits-contradict': (told) =>
-    `The ${told.detail.measure} limits of ${methodOf(told)} contradict each other: no basket meets them.`,
+    t('The {measure} limits of {method} contradict each other: no basket meets them.', {
+      measure: told.detail.measure,
+      method: methodOf(told),
+    }),
   'weight-missing': (told) =>
     told.detail.places
-      ? `${stopped(told)}: the weight is not known.`
-      : `${told.a} has no weight, and some rate needs it.`,
+      ? t('{stopped}: the weight is not known.', { stopped: stopped(told) })
+      : t('{a} has no weight, and some rate needs it.', { a: told.a }),
   'size-missing': (told) =>
     told.detail.places
-      ? `${stopped(told)}: the size is not known.`
-      : `${told.a} has no size, and some rate needs it.`,
+      ? t('{stopped}: the size is not known.', { stopped: stopped(told) })
+      : t('{a} has no size, and some rate needs it.', { a: told.a }),
   'figures-improbable': ({ a }) =>
-    `The weight of ${a} does not go with its size: was a kilogram typed as a gram?`,
-  'group-unused': ({ a }) => `No product is in the group ${a}.`,
-  'location-unused': ({ a }) => `Nothing leaves from ${a}.`,
+    t('The weight of {a} does not go with its size: was a kilogram typed as a gram?', { a }),
+  'group-unused': ({ a }) => t('No product is in the group {a}.', { a }),
+  'location-unused': ({ a }) => t('Nothing leaves from {a}.', { a }),
 };
 
 const nameIn = (list: readonly { id: string; name: string }[], id: string): string =>
@@ -173,12 +283,18 @@ const nameIn = (list: readonly { id: string; name: string }[], id: string): stri
 /** What a rule is called: a rate by its service and zone. */
 export const ruleName = ({ kind, id: whole }: RuleRef, book: Book, goods: CompiledBook['goods']): string => {
   if (kind === 'good') return goods.get(whole)?.name ?? whole;
-  if (kind === 'store') return 'the store';
-  if (kind === 'postal') return `the line ${whole.slice(whole.indexOf(':') + 1)} of the postal list`;
+  if (kind === 'store') return t('the store');
+  if (kind === 'postal')
+    return t('the line {line} of the postal list', { line: whole.slice(whole.indexOf(':') + 1) });
   const [id = ''] = whole.split(':');
   if (kind === 'rate') {
     const rate = book.rates.find((one) => one.id === id);
-    return rate ? `${nameIn(book.services, rate.serviceId)} to ${nameIn(book.zones, rate.zoneId)}` : id;
+    return rate
+      ? t('{service} to {zone}', {
+          service: nameIn(book.services, rate.serviceId),
+          zone: nameIn(book.zones, rate.zoneId),
+        })
+      : id;
   }
   const lists: Partial<Record<RuleRef['kind'], readonly { id: string; name: string }[]>> = {
     zone: book.zones,

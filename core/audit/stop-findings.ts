@@ -1,6 +1,7 @@
+import { t } from '../translate/translate.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import { conditionKind } from '../adjust/condition-kinds.ts';
-import { countFigure, measureFigure, type DisplayFormat } from '../words/figure.ts';
+import { measureFigure, type DisplayFormat } from '../words/figure.ts';
 import { listed, namesOf } from '../words/names.ts';
 import { widestLimit } from './causes.ts';
 import type { Finding, RuleRef } from './finding.ts';
@@ -27,7 +28,7 @@ const goodsWords = ({ goods, book }: CompiledBook, skus: readonly string[]): str
     const members = [...goods.values()].filter(({ groupIds }) => groupIds?.includes(id));
     return members.length === here.size && members.every(({ sku }) => here.has(sku));
   });
-  return group ? group.name : `${skus.length} products`;
+  return group ? group.name : t('{count} products', { count: skus.length });
 };
 
 type Zones = Map<string, PlaceClass[]>;
@@ -46,7 +47,10 @@ const placesWords = (places: readonly PlaceClass[], display: DisplayFormat): str
   const rest = places.filter(({ restOf }) => restOf === 'world');
   const words = [...named, ...rest].map((place) => placeWords(place, display));
   return words.length > MOST_LISTED
-    ? `${words.slice(0, MOST_LISTED - 1).join(', ')} and ${words.length - MOST_LISTED + 1} more places`
+    ? t('{list} and {count} more places', {
+        list: words.slice(0, MOST_LISTED - 1).join(', '),
+        count: words.length - MOST_LISTED + 1,
+      })
     : listed(words, 'and');
 };
 
@@ -74,9 +78,14 @@ const reachOf = ({ alone, places }: Stop, all: Zones, display: DisplayFormat): R
     sets.every((set) => (all.get(zone) ?? []).every((place) => set.has(place)));
   const isEach = sets.every((set) => [...seen.keys()].every((zone) => isIn(set, zone)));
   const names = [...seen].map(([zone, list]) =>
-    zone === '' || !isEach || isWhole(zone) ? nameOf(list, display) : `parts of ${nameOf(list, display)}`,
+    zone === '' || !isEach || isWhole(zone)
+      ? nameOf(list, display)
+      : t('parts of {places}', { places: nameOf(list, display) }),
   );
-  const counted = `${names.length} zones${isEach && ![...seen.keys()].every(isWhole) ? ' or parts of them' : ''}`;
+  const counted = t('{count} zones{parts}', {
+    count: names.length,
+    parts: isEach && ![...seen.keys()].every(isWhole) ? t(' or parts of them') : '',
+  });
   return {
     places: names.length > MOST_NAMED ? counted : listed(names, 'and'),
     isEach,
@@ -92,18 +101,20 @@ const adjustmentWhen = (compiled: CompiledBook, id: string): string => {
     ({ test }) => test !== 'goods' && test !== 'destination',
   );
   const naming = { book, goods, display };
-  return conditions.map((one) => conditionKind(one).words(one, naming)).join(' and ');
+  return conditions.map((one) => conditionKind(one).words(one, naming)).join(t(' and '));
 };
 
 /** Who orders and when, where a cause was never seen without. */
 const contextWords = ({ isPlain, example: { customer, code, channel, placedAt } }: Stop): string => {
   if (isPlain) return '';
   const parts = [
-    ...(customer === undefined ? [] : [`the customer is ${customer}`]),
-    ...(code === undefined ? [] : [`the code is ${code}`]),
-    ...(channel === undefined ? [] : [`the order comes from ${channel}`]),
+    ...(customer === undefined ? [] : [t('the customer is {customer}', { customer })]),
+    ...(code === undefined ? [] : [t('the code is {code}', { code })]),
+    ...(channel === undefined ? [] : [t('the order comes from {channel}', { channel })]),
   ];
-  return parts.length > 0 ? parts.join(' and ') : `the order is placed on ${placedAt.slice(0, 10)}`;
+  return parts.length > 0
+    ? parts.join(t(' and '))
+    : t('the order is placed on {date}', { date: placedAt.slice(0, 10) });
 };
 
 /** The limit of the cause itself: 'above 450 kg'; where limits alone keep orders out, the widest of them. */
@@ -119,7 +130,9 @@ const limitWords = (
     return `${limit.code === 'above-limit' ? 'above' : 'below'} ${figure}`;
   }
   const least = own.find(({ code }) => code === 'below-minimum')?.detail.least;
-  return least === undefined ? '' : `below ${measureFigure('subtotal', Number(least), display)}`;
+  return least === undefined
+    ? ''
+    : t('below {figure}', { figure: measureFigure('subtotal', Number(least), display) });
 };
 
 const LIMITS = ['above-limit', 'below-limit', 'above-last-step'];
@@ -152,8 +165,13 @@ const reachFigure = (
   places: ReadonlySet<PlaceClass>,
   display: DisplayFormat,
 ): string => {
-  const where = zones.length > 0 ? countFigure(zones.length, 'zone') : nameOf([...places], display);
-  return skus.length > 0 ? `${where} · ${countFigure(skus.length, 'product')}` : where;
+  const where =
+    zones.length > 0
+      ? t('{count, plural, one {# zone} other {# zones}}', { count: zones.length })
+      : nameOf([...places], display);
+  return skus.length > 0
+    ? t('{where} · {count, plural, one {# product} other {# products}}', { where, count: skus.length })
+    : where;
 };
 
 /** What keeps all goods from a place: it says nothing of the one that was tried. */
@@ -166,10 +184,14 @@ const groupWords = ({ book }: CompiledBook, id: string): string => {
   const { shipping, onlyZones, neverZones } = group;
   const zones = (ids: readonly string[]): string => listed(namesOf(ids, book.zones), 'and');
   return [
-    ...(shipping === 'none' ? ['shipped by no service'] : []),
-    ...(Array.isArray(shipping) ? [`shipped only by ${listed(namesOf(shipping, book.services), 'or')}`] : []),
-    ...(onlyZones && shipping !== 'none' ? [`shipped only to ${zones(onlyZones)}`] : []),
-    ...(neverZones && shipping !== 'none' ? [`never shipped to ${zones(neverZones)}`] : []),
+    ...(shipping === 'none' ? [t('shipped by no service')] : []),
+    ...(Array.isArray(shipping)
+      ? [t('shipped only by {services}', { services: listed(namesOf(shipping, book.services), 'or') })]
+      : []),
+    ...(onlyZones && shipping !== 'none' ? [t('shipped only to {zones}', { zones: zones(onlyZones) })] : []),
+    ...(neverZones && shipping !== 'none'
+      ? [t('never shipped to {zones}', { zones: zones(neverZones) })]
+      : []),
   ].join(', ');
 };
 

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Quote } from '../model/quote.ts';
 import type { CompiledBook } from '../quote/compile.ts';
 import type { Cause } from './causes.ts';
@@ -22,7 +23,9 @@ const MOST_NAMED = 2;
 const keepers = ({ withheld }: Quote): RuleRef[] => {
   const ids = withheld
     .filter(({ kind, code }) => kind !== 'shipping' && !ELSEWHERE.includes(code))
-    .map(({ kind, id }) => (kind === 'delivery' ? `area ${id.split(':')[0] ?? id}` : `pickup ${id}`));
+    .map(({ kind, id }) =>
+      kind === 'delivery' ? t('area {area}', { area: id.split(':')[0] ?? id }) : t('pickup {id}', { id }),
+    );
   return [...new Set(ids)].slice(0, MOST_NAMED).map((one) => {
     const [kind, id = ''] = one.split(' ');
     return { kind: kind as 'area' | 'pickup', id };

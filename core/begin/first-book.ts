@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Book } from '../model/book.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { Destination, Zone } from '../model/place.ts';
@@ -39,9 +40,9 @@ export interface FirstAnswers {
 }
 
 export const SERVICE_NAMES: Record<GoodsKind, string> = {
-  letters: 'Letter',
-  parcels: 'Parcel',
-  heavy: 'Freight',
+  letters: t('Letter'),
+  parcels: t('Parcel'),
+  heavy: t('Freight'),
 };
 const MOST_WEIGHT: Record<GoodsKind, number> = { letters: 400, parcels: 30_000, heavy: 0 };
 
@@ -66,8 +67,8 @@ const zonesOf = (answers: FirstAnswers): Zone[] => {
   const { from, homeName, countries } = answers;
   const made: Record<FirstZone, Zone> = {
     home: zone('home', homeName, { includes: [{ country: from.country }] }),
-    abroad: zone('abroad', 'Abroad', { includes: countries.map((country) => ({ country })) }),
-    rest: zone('rest', 'Everywhere else', { remainder: true }),
+    abroad: zone('abroad', t('Abroad'), { includes: countries.map((country) => ({ country })) }),
+    rest: zone('rest', t('Everywhere else'), { remainder: true }),
   };
   return firstZones(answers).map((id) => made[id]);
 };
@@ -103,12 +104,14 @@ const areasOf = ({ nearby, from }: FirstAnswers): DeliveryArea[] =>
     ? [
         {
           id: 'nearby',
-          name: 'Nearby',
+          name: t('Nearby'),
           active: true,
           locationId: 'home',
           covers: { kind: 'postal', country: from.country, patterns: nearby.patterns },
           price: { kind: 'flat', amount: nearby.charge, per: 'order' },
-          methods: [{ id: 'own', name: 'Brought by us', add: 0, timing: { kind: 'days', min: 0, max: 2 } }],
+          methods: [
+            { id: 'own', name: t('Brought by us'), add: 0, timing: { kind: 'days', min: 0, max: 2 } },
+          ],
           preparation: { kind: 'working-days', days: 0 },
           ...(nearby.minSubtotal === undefined ? {} : { minSubtotal: nearby.minSubtotal }),
           taxable: true,
@@ -124,12 +127,12 @@ const pickupsOf = ({ collect, fromName }: FirstAnswers): PickupPoint[] =>
     ? [
         {
           id: 'home',
-          name: `Collect at ${fromName}`.slice(0, 120),
+          name: t('Collect at {fromName}', { fromName }).slice(0, 120),
           active: true,
           locationId: 'home',
           charge: 0,
           preparation: { kind: 'open-minutes', minutes: OPEN_MINUTES },
-          timing: { kind: 'words', text: 'We write as soon as it is ready.' },
+          timing: { kind: 'words', text: t('We write as soon as it is ready.') },
           kerbside: false,
           taxable: true,
         },
@@ -224,6 +227,15 @@ export const firstTestOrders = (answers: FirstAnswers, placedAt: string): TestOr
   const [first] = reach === 'home' ? [] : countries;
   return [
     testOrder('home', `${good.name}, ${homeName}`.slice(0, 120), home, true),
-    ...(first ? [testOrder('abroad', `${good.name}, abroad`.slice(0, 120), { country: first }, false)] : []),
+    ...(first
+      ? [
+          testOrder(
+            'abroad',
+            t('{good}, abroad', { good: good.name }).slice(0, 120),
+            { country: first },
+            false,
+          ),
+        ]
+      : []),
   ];
 };

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Book } from '../model/book.ts';
 import type { Came, Expectation, Outcome } from './check-test-order.ts';
 import { moneyFigure, type DisplayFormat } from '../words/figure.ts';
@@ -13,8 +14,11 @@ export const choiceNames = ({ rates, services, zones, areas, pickups }: Book): C
     const zone = nameOf(zones, zoneId);
     const offers = price.kind === 'carrier' ? price.services : [];
     return [
-      [id, `${nameOf(services, serviceId)} to ${zone}`],
-      ...offers.map(({ code, label }): [string, string] => [`${id}:${code}`, `${label ?? code} to ${zone}`]),
+      [id, t('{service} to {zone}', { service: nameOf(services, serviceId), zone })],
+      ...offers.map(({ code, label }): [string, string] => [
+        `${id}:${code}`,
+        t('{label} to {zone}', { label: label ?? code, zone }),
+      ]),
     ];
   });
   return new Map([
@@ -27,23 +31,23 @@ export const choiceNames = ({ rates, services, zones, areas, pickups }: Book): C
       area.methods.map((way) => [`${area.id}:${way.id}`, `${area.name}, ${way.name}`] as const),
     ),
     ...pickups.map(({ id, name }) => [id, name] as const),
-    ['nothing-to-ship', 'Nothing to ship'] as const,
+    ['nothing-to-ship', t('Nothing to ship')] as const,
   ]);
 };
 
 const KINDS = {
-  shipping: 'shipped choices',
-  delivery: 'delivered choices',
-  pickup: 'pickup points',
-  'nothing-to-ship': 'choices with nothing to ship',
+  shipping: t('shipped choices'),
+  delivery: t('delivered choices'),
+  pickup: t('pickup points'),
+  'nothing-to-ship': t('choices with nothing to ship'),
 } as const;
 
 const countWords = ({ min, max }: Extract<Expectation, { kind: 'how-many' }>): string => {
   if (max === 0) return 'no';
   if (min !== undefined && min === max) return String(min);
-  if (min !== undefined && max !== undefined) return `${min} to ${max}`;
-  if (max !== undefined) return `at most ${max}`;
-  return min === undefined ? 'any number of' : `at least ${min}`;
+  if (min !== undefined && max !== undefined) return t('{least} to {most}', { least: min, most: max });
+  if (max !== undefined) return t('at most {most}', { most: max });
+  return min === undefined ? t('any number of') : t('at least {least}', { least: min });
 };
 
 /** What a test order expects, in a sentence without its full stop. */
@@ -57,36 +61,46 @@ export const expectationWords = (
   switch (expects.kind) {
     case 'offered': {
       const { charge, choiceId } = expects;
-      if (charge === undefined) return `${name(choiceId)} is offered`;
+      if (charge === undefined) return t('{choice} is offered', { choice: name(choiceId) });
       return typeof charge === 'number'
-        ? `${name(choiceId)} costs ${money(charge)}`
-        : `${name(choiceId)} costs ${money(charge.min)} to ${money(charge.max)}`;
+        ? t('{choice} costs {amount}', { choice: name(choiceId), amount: money(charge) })
+        : t('{choice} costs {least} to {most}', {
+            choice: name(choiceId),
+            least: money(charge.min),
+            most: money(charge.max),
+          });
     }
     case 'withheld':
-      return `${name(expects.id)} is withheld${expects.code === undefined ? '' : ` (${expects.code})`}`;
+      return t('{choice} is withheld{reason}', {
+        choice: name(expects.id),
+        reason: expects.code === undefined ? '' : ` (${expects.code})`,
+      });
     case 'how-many':
       return `${countWords(expects)} ${KINDS[expects.of]}`;
     case 'cheapest':
-      return `${name(expects.choiceId)} is the cheapest`;
+      return t('{choice} is the cheapest', { choice: name(expects.choiceId) });
   }
 };
 
 const cameWords = (came: Came, { decimals }: DisplayFormat): string => {
   switch (came.kind) {
     case 'charge':
-      return `costs ${moneyFigure(came.charge, decimals)}`;
+      return t('costs {amount}', { amount: moneyFigure(came.charge, decimals) });
     case 'offered':
-      return `offered for ${moneyFigure(came.charge, decimals)}`;
+      return t('offered for {amount}', { amount: moneyFigure(came.charge, decimals) });
     case 'withheld':
-      return `withheld: ${came.text}`;
+      return t('withheld: {reason}', { reason: came.text });
     case 'absent':
-      return 'the book has no such choice here';
+      return t('the book has no such choice here');
     case 'count':
-      return `${came.count} came`;
+      return t('{count} came', { count: came.count });
     case 'cheapest':
-      return `${came.name} is cheaper, ${moneyFigure(came.charge, decimals)}`;
+      return t('{choice} is cheaper, {amount}', {
+        choice: came.name,
+        amount: moneyFigure(came.charge, decimals),
+      });
     case 'no-choice':
-      return 'no choice at all';
+      return t('no choice at all');
   }
 };
 
@@ -99,5 +113,8 @@ export const outcomeSentence = (
   const wanted = expectationWords(expects, names, display);
   return came === null
     ? `${wanted}.`
-    : `Expected: ${wanted}. Got: ${cameWords(came, display).replace(/\.$/, '')}.`;
+    : t('Expected: {wanted}. Got: {came}.', {
+        wanted,
+        came: cameWords(came, display).replace(/\.$/, ''),
+      });
 };

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Fault } from '../model/fault.ts';
 import { goodSchema, type Good } from '../model/good.ts';
 import type { DisplayFormat } from '../words/figure.ts';
@@ -35,7 +36,10 @@ const money =
   (text, _, { display, mark }) => {
     const typed = typedMoney(text, display.decimals, mark);
     if (typed.ok) return { ok: true, value: { [field]: typed.value } };
-    return { ok: false, expected: `an amount, such as ${display.decimals > 0 ? '12.50' : '1250'}` };
+    return {
+      ok: false,
+      expected: t('an amount, such as {example}', { example: display.decimals > 0 ? '12.50' : '1250' }),
+    };
   };
 
 const side =
@@ -43,7 +47,7 @@ const side =
   (text, unit, { mark }) => {
     const typed = measured(text, unit, mark, typedLength);
     if (typed.ok && typed.value <= 100_000) return { ok: true, value: { side: { of, value: typed.value } } };
-    return { ok: false, expected: 'a length up to 100 m, such as 30 cm or 12 in' };
+    return { ok: false, expected: t('a length up to 100 m, such as 30 cm or 12 in') };
   };
 
 const yesNo =
@@ -52,7 +56,7 @@ const yesNo =
     const word = text.toLowerCase();
     if (YES.includes(word)) return { ok: true, value: { [field]: true } };
     if (NO.includes(word)) return { ok: true, value: { [field]: undefined } };
-    return { ok: false, expected: 'yes or no' };
+    return { ok: false, expected: t('yes or no') };
   };
 
 const words =
@@ -60,7 +64,7 @@ const words =
   (text) =>
     goodSchema.shape[field].safeParse(text).success
       ? { ok: true, value: { [field]: text } }
-      : { ok: false, expected: `at most ${most} characters` };
+      : { ok: false, expected: t('at most {most} characters', { most }) };
 
 const fulfilment: Reader = (text) => {
   const word = text.toLowerCase();
@@ -68,7 +72,7 @@ const fulfilment: Reader = (text) => {
     return { ok: true, value: { fulfilment: 'physical' } };
   if (['digital', 'no', 'false', 'download', 'virtual', 'service'].includes(word))
     return { ok: true, value: { fulfilment: 'digital' } };
-  return { ok: false, expected: 'physical or digital' };
+  return { ok: false, expected: t('physical or digital') };
 };
 
 const READERS: Record<GoodsColumn, Reader> = {
@@ -79,11 +83,13 @@ const READERS: Record<GoodsColumn, Reader> = {
   weight: (text, unit, { mark }) => {
     const typed = measured(text, unit, mark, typedWeight);
     if (typed.ok && typed.value <= 100_000_000) return { ok: true, value: { weight: typed.value } };
-    return { ok: false, expected: 'a weight, such as 2.5 kg or 7 lb 4 oz' };
+    return { ok: false, expected: t('a weight, such as 2.5 kg or 7 lb 4 oz') };
   },
   size: (text, unit, { mark }) => {
     const size = typedSize(text, unit, mark);
-    return size ? { ok: true, value: { size } } : { ok: false, expected: 'three sides, such as 30x20x15 cm' };
+    return size
+      ? { ok: true, value: { size } }
+      : { ok: false, expected: t('three sides, such as 30x20x15 cm') };
   },
   length: side('length'),
   width: side('width'),
@@ -99,7 +105,7 @@ const READERS: Record<GoodsColumn, Reader> = {
     return {
       ok: false,
       expected:
-        groups.length > 0 ? groups.map(({ name }) => name).join('; ') : 'nothing: there are no groups',
+        groups.length > 0 ? groups.map(({ name }) => name).join('; ') : t('nothing: there are no groups'),
     };
   },
   chargeFree: yesNo('chargeFree'),

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { FIELD_NAMES } from '../goods/field-names.ts';
 import { WRITTEN_UNITS } from '../model/written-units.ts';
 import { guessMapping, unitInHeading } from './list-columns.ts';
@@ -35,7 +36,7 @@ export const GOODS_COLUMNS: readonly ListColumn<GoodsColumn>[] = [
   listColumn(
     'sku',
     FIELD_NAMES.sku,
-    words('Tells the products apart; a row with a new one adds a product.'),
+    words(t('Tells the products apart; a row with a new one adds a product.')),
     [
       ...[
         'sku',
@@ -50,52 +51,52 @@ export const GOODS_COLUMNS: readonly ListColumn<GoodsColumn>[] = [
       ],
     ],
   ),
-  listColumn('name', FIELD_NAMES.name, words('As customers read it.'), [
+  listColumn('name', FIELD_NAMES.name, words(t('As customers read it.')), [
     ...['title', 'good', 'goods', 'item', 'product', 'description', 'product name', 'item name'],
   ]),
-  listColumn('price', FIELD_NAMES.price, numbers('In the shop’s currency.'), [
+  listColumn('price', FIELD_NAMES.price, numbers(t('In the shop’s currency.')), [
     ...['unit price', 'sale price', 'retail price', 'amount'],
   ]),
-  listColumn('fulfilment', FIELD_NAMES.fulfilment, words('physical or digital.'), [
+  listColumn('fulfilment', FIELD_NAMES.fulfilment, words(t('physical or digital.')), [
     ...['fulfillment', 'kind', 'type', 'physical or digital'],
   ]),
-  listColumn('weight', FIELD_NAMES.weight, words('With its unit, such as 120 g.'), [
+  listColumn('weight', FIELD_NAMES.weight, words(t('With its unit, such as 120 g.')), [
     ...['mass', 'gross weight', 'shipping weight', 'item weight', 'grams'],
   ]),
-  listColumn('size', FIELD_NAMES.size, words('Three sides with their unit, such as 300x200x150 mm.'), [
+  listColumn('size', FIELD_NAMES.size, words(t('Three sides with their unit, such as 300x200x150 mm.')), [
     ...['size', 'dimensions', 'dimension', 'measurements', 'l x w x h', 'lxwxh'],
   ]),
-  listColumn('length', 'Length', words('With its unit, such as 300 mm.'), ['long', 'depth', 'l']),
-  listColumn('width', 'Width', words('With its unit, such as 200 mm.'), ['wide', 'w']),
-  listColumn('height', 'Height', words('With its unit, such as 150 mm.'), ['high', 'h']),
-  listColumn('groupIds', FIELD_NAMES.groupIds, words('Handling groups, separated by semicolons.'), [
+  listColumn('length', 'Length', words(t('With its unit, such as 300 mm.')), ['long', 'depth', 'l']),
+  listColumn('width', 'Width', words(t('With its unit, such as 200 mm.')), ['wide', 'w']),
+  listColumn('height', 'Height', words(t('With its unit, such as 150 mm.')), ['high', 'h']),
+  listColumn('groupIds', FIELD_NAMES.groupIds, words(t('Handling groups, separated by semicolons.')), [
     ...['handling group', 'group', 'groups', 'group id'],
   ]),
   listColumn(
     'chargeFree',
     FIELD_NAMES.chargeFree,
-    words('yes where it ships free; it still counts towards limits.'),
+    words(t('yes where it ships free; it still counts towards limits.')),
     [...['travels free', 'charge free', 'free shipping']],
   ),
   listColumn(
     'shippingPrice',
     FIELD_NAMES.shippingPrice,
-    numbers('What shipping one costs where a rate is priced per product.'),
+    numbers(t('What shipping one costs where a rate is priced per product.')),
     ['its own shipping price', 'shipping price', 'postage'],
   ),
-  listColumn('onceFee', FIELD_NAMES.onceFee, numbers('Charged once for each order line.'), [
+  listColumn('onceFee', FIELD_NAMES.onceFee, numbers(t('Charged once for each order line.')), [
     ...['fee once a line', 'once fee', 'fee'],
   ]),
-  listColumn('packsAlone', FIELD_NAMES.packsAlone, words('yes where nothing else goes into its parcel.'), [
+  listColumn('packsAlone', FIELD_NAMES.packsAlone, words(t('yes where nothing else goes into its parcel.')), [
     ...['own carton', 'own box'],
   ]),
-  listColumn('keepUpright', FIELD_NAMES.keepUpright, words('yes where it must not be tipped.'), [
+  listColumn('keepUpright', FIELD_NAMES.keepUpright, words(t('yes where it must not be tipped.')), [
     ...['this way up', 'upright'],
   ]),
-  listColumn('hsCode', FIELD_NAMES.hsCode, words('The customs tariff number.'), [
+  listColumn('hsCode', FIELD_NAMES.hsCode, words(t('The customs tariff number.')), [
     ...['hs', 'tariff code', 'customs code', 'commodity code', 'harmonised system code'],
   ]),
-  listColumn('madeIn', FIELD_NAMES.madeIn, words('The country it was made in.'), [
+  listColumn('madeIn', FIELD_NAMES.madeIn, words(t('The country it was made in.')), [
     'origin',
     'country of origin',
   ]),

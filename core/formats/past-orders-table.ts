@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import { pastOrderSchema, type PastOrder } from '../model/order.ts';
 import type { Destination } from '../model/place.ts';
@@ -38,52 +39,52 @@ const COLUMNS: readonly ListColumn<PastColumn>[] = [
   listColumn(
     'number',
     'Number',
-    words('Tells the orders apart.'),
+    words(t('Tells the orders apart.')),
     ['order', 'order number', 'order no', 'order id', 'id', 'no', 'reference'],
     { needed: true },
   ),
   listColumn(
     'placed',
     'Date',
-    words('The day or the moment it was placed.'),
+    words(t('The day or the moment it was placed.')),
     ['placed', 'placed at', 'order date', 'created', 'created at', 'ordered', 'when'],
     { needed: true },
   ),
-  listColumn('service', 'Service', words('What the way was called.'), [
+  listColumn('service', 'Service', words(t('What the way was called.')), [
     ...['shipping method', 'delivery', 'method', 'shipping', 'choice', 'choice name'],
   ]),
   listColumn(
     'charged',
     'Charged',
-    numbers('What the customer paid for getting it.'),
+    numbers(t('What the customer paid for getting it.')),
     ['charge', 'shipping charged', 'shipping price', 'postage', 'delivery charge'],
     { needed: true },
   ),
-  listColumn('cost', 'Cost', numbers('What the carrier took.'), [
+  listColumn('cost', 'Cost', numbers(t('What the carrier took.')), [
     ...['shipping cost', 'carrier cost', 'label cost', 'paid', 'freight'],
   ]),
-  listColumn('goods', 'Products', words('As “2 x pot-26; 1 x trowel”.'), [
+  listColumn('goods', 'Products', words(t('As “2 x pot-26; 1 x trowel”.')), [
     'goods',
     'items',
     'lines',
     'contents',
   ]),
-  listColumn('weight', 'Weight', words('Of the whole order.'), ['total weight', 'gross weight', 'mass'], {
+  listColumn('weight', 'Weight', words(t('Of the whole order.')), ['total weight', 'gross weight', 'mass'], {
     measured: true,
   }),
-  listColumn('subtotal', 'Subtotal', numbers('The products together.'), [
+  listColumn('subtotal', 'Subtotal', numbers(t('The products together.')), [
     ...['goods total', 'items total', 'products total', 'net', 'value', 'merchandise'],
   ]),
-  listColumn('country', 'Country', words('By name, or two letters such as CA.'), [
+  listColumn('country', 'Country', words(t('By name, or two letters such as CA.')), [
     ...['country code', 'ship country', 'shipping country', 'land'],
   ]),
-  listColumn('region', 'Region', words('A province or state, by name or code.'), [
+  listColumn('region', 'Region', words(t('A province or state, by name or code.')), [
     ...['province', 'state', 'subdivision', 'shipping province', 'county'],
   ]),
-  listColumn('postalCode', 'Postal code', words('The postal code.'), [
+  listColumn('postalCode', 'Postal code', words(t('The postal code.')), [
     ...['postcode', 'zip', 'zip code', 'postal', 'shipping zip'],
   ]),
-  listColumn('town', 'Town', words('The town.'), ['city', 'place', 'shipping city']),
+  listColumn('town', 'Town', words(t('The town.')), ['city', 'place', 'shipping city']),
 ];
 
 const NAMES = Object.fromEntries(COLUMNS.map(({ column, name }) => [column, name])) as Record<
@@ -177,13 +178,13 @@ class RowReader {
     const { unit, units } = this.meaning;
     const typed = typedWeight(/[a-z]/i.test(text) ? text : `${text} ${unit}`, units, this.context.mark);
     if (typed.ok) return typed.value;
-    this.unread('weight', 'a weight, such as 1.2 kg');
+    this.unread('weight', t('a weight, such as 1.2 kg'));
     return undefined;
   }
 
   placed(): string {
     const moment = momentOf(this.cell('placed'), this.meaning.dates);
-    if (moment === null) this.unread('placed', 'a date, such as 2026-11-24 or 24/11/2026');
+    if (moment === null) this.unread('placed', t('a date, such as 2026-11-24 or 24/11/2026'));
     return moment ?? '';
   }
 
@@ -191,7 +192,7 @@ class RowReader {
     const { home, subdivisions } = this.meaning;
     const named = this.cell('country');
     const country = named === '' ? home : this.context.countryOf(named);
-    if (country === null) this.unread('country', 'a country by name or in two letters, such as CA');
+    if (country === null) this.unread('country', t('a country by name or in two letters, such as CA'));
     const [region, code] = [this.cell('region'), this.cell('postalCode')];
     const subdivision =
       country === null
@@ -249,7 +250,7 @@ const rowReader =
     });
     return order.success
       ? { item: order.data }
-      : { faults: [unread(row, NAMES.number, cell('number'), 'an order number')] };
+      : { faults: [unread(row, NAMES.number, cell('number'), t('an order number'))] };
   };
 
 /**

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { countryName } from '../words/country-name.ts';
 import type { Fault } from '../model/fault.ts';
 import type { PostalRule } from '../model/delivery.ts';
@@ -27,18 +28,21 @@ const COLUMNS: readonly ListColumn<PostalColumn>[] = [
   listColumn(
     'pattern',
     'Code',
-    words('A postal code or its beginning, such as B3H*; the most specific line decides.'),
+    words(t('A postal code or its beginning, such as B3H*; the most specific line decides.')),
     ['postal code', 'postal', 'postcode', 'zip', 'zip code', 'pin', 'pin code', 'pattern'],
     { needed: true },
   ),
-  listColumn('days', 'Days', numbers('Working days on the way; empty where they are not known.'), [
+  listColumn('days', 'Days', numbers(t('Working days on the way; empty where they are not known.')), [
     ...['delivery days', 'transit days', 'transit'],
   ]),
-  listColumn('served', 'Served', words('yes or no.'), ['serviceable', 'delivered', 'active', 'available']),
-  listColumn('cashOnDelivery', 'Payable at the door', words('yes where the customer can pay at the door.'), [
-    ...['cod', 'cash on delivery', 'cashondelivery', 'pay at the door'],
-  ]),
-  listColumn('country', 'Country', words('Two letters, such as CA.'), ['country code', 'land']),
+  listColumn('served', 'Served', words(t('yes or no.')), ['serviceable', 'delivered', 'active', 'available']),
+  listColumn(
+    'cashOnDelivery',
+    'Payable at the door',
+    words(t('yes where the customer can pay at the door.')),
+    [...['cod', 'cash on delivery', 'cashondelivery', 'pay at the door']],
+  ),
+  listColumn('country', 'Country', words(t('Two letters, such as CA.')), ['country code', 'land']),
 ];
 
 const NAMES = Object.fromEntries(COLUMNS.map(({ column, name }) => [column, name])) as Record<
@@ -62,7 +66,7 @@ const yesNo = (
   const text = cell(name).toLowerCase();
   if (text === '') return empty;
   if (YES.includes(text)) return true;
-  if (!NO.includes(text)) faults.push(unread(row, NAMES[name], cell(name), 'yes or no'));
+  if (!NO.includes(text)) faults.push(unread(row, NAMES[name], cell(name), t('yes or no')));
   return false;
 };
 
@@ -70,7 +74,7 @@ const daysOf = (cell: Cell, row: number, faults: Fault[]): number | undefined =>
   const text = cell('days');
   if (text === '') return undefined;
   if (/^\d{1,3}$/.test(text) && Number(text) <= MOST_DAYS) return Number(text);
-  faults.push(unread(row, NAMES.days, text, `a whole number of days, up to ${MOST_DAYS}`));
+  faults.push(unread(row, NAMES.days, text, t('a whole number of days, up to {most}', { most: MOST_DAYS })));
   return undefined;
 };
 
@@ -82,10 +86,10 @@ const patternFault = (
   { isBeginning }: ReadingContext,
 ): Fault | null => {
   if (pattern.length > 40 || !parsePattern(country, pattern))
-    return unread(row, NAMES.pattern, pattern, 'a postal code or pattern: B3H4R2, B3H*, 90200 to 90299');
+    return unread(row, NAMES.pattern, pattern, t('a postal code or pattern: B3H4R2, B3H*, 90200 to 90299'));
   return canTakeCodes(country, pattern, isBeginning(country))
     ? null
-    : unread(row, NAMES.pattern, pattern, `a postal code of ${countryName(country)}`);
+    : unread(row, NAMES.pattern, pattern, t('a postal code of {country}', { country: countryName(country) }));
 };
 
 const rowReader =
@@ -98,7 +102,7 @@ const rowReader =
     const pattern = isShort ? `${written}*` : written;
     if (!countrySchema.safeParse(country).success)
       faults.push(
-        unread(row, NAMES.country, cell('country'), 'a country by name or in two letters, such as CA'),
+        unread(row, NAMES.country, cell('country'), t('a country by name or in two letters, such as CA')),
       );
     const odd = patternFault(row, country, pattern, context);
     if (odd) faults.push(odd);

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Book } from '../model/book.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import { freeId } from '../model/ids.ts';
@@ -81,18 +82,18 @@ class RateReader {
   }
 
   money(row: Row, column: RateColumn): number | null | undefined {
-    return this.figure(row, column, 'an amount, such as 12.50', (text) =>
+    return this.figure(row, column, t('an amount, such as 12.50'), (text) =>
       typedMoney(text, this.meaning.display.decimals, this.mark),
     );
   }
 
   figures(row: Row, basis: Measure): FigureRow {
     const { display } = this.meaning;
-    const from = this.figure(row, 'from', 'where the step begins, such as 2 kg', (text) =>
+    const from = this.figure(row, 'from', t('where the step begins, such as 2 kg'), (text) =>
       typedMeasure(basis, text, display, this.mark),
     );
     const amount = this.money(row, 'amount');
-    const percent = this.figure(row, 'percent', 'a percentage, such as 12.5', (text) =>
+    const percent = this.figure(row, 'percent', t('a percentage, such as 12.5'), (text) =>
       typedPercent(text, this.mark),
     );
     return {
@@ -122,7 +123,7 @@ class RateReader {
     const text = plain(cell('price')).replace(' ', '-');
     if (text === '') return null;
     if (isKind(text)) return text;
-    this.faults.push(unread(at, rateColumnName('price'), cell('price'), 'flat, steps or percent'));
+    this.faults.push(unread(at, rateColumnName('price'), cell('price'), t('flat, steps or percent')));
     return null;
   }
 
@@ -140,7 +141,7 @@ class RateReader {
     if (text === '') return before;
     if (/^(yes|y|true|1|on)$/.test(text)) return true;
     if (!/^(no|n|false|0|off)$/.test(text))
-      this.faults.push(unread(at, rateColumnName('offered'), cell('offered'), 'yes or no'));
+      this.faults.push(unread(at, rateColumnName('offered'), cell('offered'), t('yes or no')));
     return false;
   }
 
@@ -225,8 +226,8 @@ const RATE_ROWS: ListFormat<RateColumn, Row, Pick<Book, 'zones' | 'services'>> =
       const [zoneId, serviceId] = [named(zones, cell('zone')), named(services, cell('service'))];
       if (zoneId !== null && serviceId !== null) return { item: { at, cell, zoneId, serviceId } };
       const faults: Fault[] = [];
-      if (zoneId === null) faults.push(unread(at, 'Zone', cell('zone'), 'the name of a zone'));
-      if (serviceId === null) faults.push(unread(at, 'Service', cell('service'), 'the name of a service'));
+      if (zoneId === null) faults.push(unread(at, 'Zone', cell('zone'), t('the name of a zone')));
+      if (serviceId === null) faults.push(unread(at, 'Service', cell('service'), t('the name of a service')));
       return { faults };
     },
 };

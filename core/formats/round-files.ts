@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { PastOrder } from '../model/order.ts';
 import type { Destination } from '../model/place.ts';
 import { numbers, words, type ColumnAbout, type SheetColumn } from './sheet-column.ts';
@@ -12,17 +13,17 @@ export interface RoundStop {
 }
 
 const ABOUT: Record<string, ColumnAbout> = {
-  stop: numbers('The place in the round.'),
-  order: words('The order’s number.'),
-  recipient: words('Who gets it.'),
-  address: words('The lines of the address.'),
-  'postal code': words('The postal code.'),
-  town: words('The town.'),
-  from: words('The time that was chosen: from.'),
-  to: words('The time that was chosen: to.'),
-  latitude: numbers('In degrees.'),
-  longitude: numbers('In degrees.'),
-  'metres from the last': numbers('As the crow flies, from the stop before.'),
+  stop: numbers(t('The place in the round.')),
+  order: words(t('The order’s number.')),
+  recipient: words(t('Who gets it.')),
+  address: words(t('The lines of the address.')),
+  'postal code': words(t('The postal code.')),
+  town: words(t('The town.')),
+  from: words(t('The time that was chosen: from.')),
+  to: words(t('The time that was chosen: to.')),
+  latitude: numbers(t('In degrees.')),
+  longitude: numbers(t('In degrees.')),
+  'metres from the last': numbers(t('As the crow flies, from the stop before.')),
 };
 
 /** The columns of a delivery round. */

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { fault } from '../model/fault.ts';
 import { IN_ENGLISH, LANGUAGES, LANGUAGE_NAMES, type Language } from '../model/language.ts';
 import { noteSchema } from '../model/unit.ts';
@@ -34,20 +35,20 @@ const COLUMNS = [
   listColumn<TextColumn>(
     'part',
     'Used for',
-    words('Where customers read it. Only to help whoever translates.'),
+    words(t('Where customers read it. Only to help whoever translates.')),
     ['for', 'part', 'context'],
   ),
   listColumn<TextColumn>(
     'text',
     'Text',
-    words('As you wrote it; leave it as it is, so that its translation finds it.'),
+    words(t('As you wrote it; leave it as it is, so that its translation finds it.')),
     ['source', 'original'],
     { needed: true },
   ),
   listColumn<TextColumn>(
     'as',
     'Translation',
-    words('What customers read instead; empty for nothing yet.'),
+    words(t('What customers read instead; empty for nothing yet.')),
     ['target', 'translated', ...ANY_LANGUAGE],
     { needed: true },
   ),
@@ -85,7 +86,7 @@ export const SHOP_TEXTS: ListFormat<TextColumn, TextRow, TextMeaning> = {
         return { faults: [fault('text-unknown', cellAt(row, 'Text'), { text: cell('text') })] };
       return noteSchema.safeParse(cell('as')).success
         ? { item: { text, as: cell('as') } }
-        : { faults: [unread(row, 'Translation', cell('as'), 'at most 2,000 characters')] };
+        : { faults: [unread(row, 'Translation', cell('as'), t('at most 2,000 characters'))] };
     };
   },
   unique: { column: 'text', key: ({ text }) => text },

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Good } from '../model/good.ts';
 import { lengthFigure, moneyFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
 import { FIELD_NAMES } from './field-names.ts';
@@ -34,8 +35,8 @@ export interface GoodsDifference {
 /** Three sides as people read them, in one unit: '30 × 20 × 15 cm'. */
 export const sizeFigure = (size: NonNullable<Good['size']>, units: DisplayFormat['units']): string => {
   const sides = [size.length, size.width, size.height];
-  if (units === 'metric') return `${sides.map((side) => side / 10).join(' × ')} cm`;
-  return `${sides.map((side) => lengthFigure(side, units).split(' ')[0]).join(' × ')} in`;
+  if (units === 'metric') return t('{list} cm', { list: sides.map((side) => side / 10).join(' × ') });
+  return t('{list} in', { list: sides.map((side) => lengthFigure(side, units).split(' ')[0]).join(' × ') });
 };
 
 /** A field of a good as people read it; empty where the good has none. */

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Region } from '../model/place.ts';
 import { fault, type Result } from '../model/fault.ts';
 import { pastedPatterns } from './pasted-patterns.ts';
@@ -18,8 +19,8 @@ export const regionsPhrase = (regions: readonly Region[], names: PlaceNames): st
     if (postal) codes.set(country, (codes.get(country) ?? 0) + postal.length);
     else named.push(names(subdivision ?? country));
   }
-  const counted = [...codes].map(
-    ([country, count]) => `${count} ${count === 1 ? 'code' : 'codes'} in ${names(country)}`,
+  const counted = [...codes].map(([country, count]) =>
+    t('{count} {count, plural, one {code} other {codes}} in {name}', { count, name: names(country) }),
   );
   return [...named, ...counted].join(', ');
 };
@@ -30,7 +31,10 @@ const FEW = 4;
 export const fewRegionsPhrase = (regions: readonly Region[], names: PlaceNames): string =>
   regions.length <= FEW
     ? regionsPhrase(regions, names)
-    : `${regionsPhrase(regions.slice(0, FEW - 1), names)} and ${regions.length - FEW + 1} more`;
+    : t('{regions} and {count} more', {
+        regions: regionsPhrase(regions.slice(0, FEW - 1), names),
+        count: regions.length - FEW + 1,
+      });
 
 const PLACE_CODE = /^[A-Z]{2}(?:-[A-Z0-9]{1,3})?$/;
 
@@ -74,7 +78,10 @@ const postalRegions = (
   });
   const [bad] = unread;
   if (bad !== undefined)
-    return { ok: false, faults: [fault('bad-pattern', `line ${at + 1}`, { pattern: bad })] };
+    return {
+      ok: false,
+      faults: [fault('bad-pattern', t('line {count}', { count: at + 1 }), { pattern: bad })],
+    };
   return { ok: true, value: patterns.length > 0 ? [{ country, postal: patterns }] : [] };
 };
 
@@ -88,7 +95,7 @@ const lineRegions = (line: string, at: number, naming: PlaceNaming): Result<Regi
       : (naming.named(head) ?? []);
     return country
       ? postalRegions(country.country, list, at, naming)
-      : { ok: false, faults: [fault('bad-region', `line ${at + 1}`, { text: head })] };
+      : { ok: false, faults: [fault('bad-region', t('line {count}', { count: at + 1 }), { text: head })] };
   }
   const entries = line
     .split(/[,;\t]/)
@@ -100,7 +107,10 @@ const lineRegions = (line: string, at: number, naming: PlaceNaming): Result<Regi
   });
   const bad = regions.indexOf(null);
   if (bad >= 0)
-    return { ok: false, faults: [fault('bad-region', `line ${at + 1}`, { text: entries[bad] ?? '' })] };
+    return {
+      ok: false,
+      faults: [fault('bad-region', t('line {count}', { count: at + 1 }), { text: entries[bad] ?? '' })],
+    };
   return { ok: true, value: regions.flatMap((found) => found ?? []) };
 };
 

@@ -1,6 +1,7 @@
+import { t } from '../translate/translate.ts';
 import type { Coverage, DeliveryArea, PickupPoint } from '../model/delivery.ts';
 import type { Timing } from '../model/time.ts';
-import { countFigure, distanceFigure, moneyFigure, type DisplayFormat } from '../words/figure.ts';
+import { distanceFigure, moneyFigure, type DisplayFormat } from '../words/figure.ts';
 import { kindOf } from './kinds.ts';
 
 /** Delivery areas and pickup points in a few words, as their lists show them. */
@@ -9,24 +10,31 @@ const COVERS_SHOWN = 4;
 
 /** 'B3H*, B3J* and 2 more', 'within 18 km', 'a shape of 6 corners'. */
 export const coveragePhrase = (covers: Coverage, { units }: DisplayFormat): string => {
-  if (covers.kind === 'radius') return `within ${distanceFigure(covers.metres, units)}`;
-  if (covers.kind === 'shape') return `a shape of ${covers.ring.length} corners`;
+  if (covers.kind === 'radius')
+    return t('within {distance}', { distance: distanceFigure(covers.metres, units) });
+  if (covers.kind === 'shape') return t('a shape of {count} corners', { count: covers.ring.length });
   const { patterns } = covers;
-  if (patterns.length === 0) return 'no postal code';
+  if (patterns.length === 0) return t('no postal code');
   const shown = patterns.slice(0, COVERS_SHOWN).join(', ');
-  return patterns.length > COVERS_SHOWN ? `${shown} and ${patterns.length - COVERS_SHOWN} more` : shown;
+  return patterns.length > COVERS_SHOWN
+    ? t('{shown} and {count} more', { shown, count: patterns.length - COVERS_SHOWN })
+    : shown;
 };
 
 /** Of how many days after the order's own something can be chosen. */
 const ahead = (days: number): string => {
-  if (days === 0) return 'on the same day';
-  return days === 1 ? 'on the same day or the next' : `in the next ${countFigure(days, 'day')}`;
+  if (days === 0) return t('on the same day');
+  return days === 1
+    ? t('on the same day or the next')
+    : t('in the next {days, plural, one {# day} other {# days}}', { days });
 };
 
 /** '1 to 2 open days', 'up to 2 open days'. */
 const openDays = (min: number, max: number): string => {
-  if (min === max) return countFigure(min, 'open day');
-  return min === 0 ? `up to ${countFigure(max, 'open day')}` : `${min} to ${max} open days`;
+  if (min === max) return t('{min, plural, one {# open day} other {# open days}}', { min });
+  return min === 0
+    ? t('up to {max, plural, one {# open day} other {# open days}}', { max })
+    : t('{min} to {max} open days', { min, max });
 };
 
 /** '1 to 2 open days after it is ready', 'a day in the next 14 days', 'a slot of 60 minutes on the same day'. */
@@ -36,13 +44,18 @@ export const timingPhrase = (timing: Timing): string => {
       return timing.text;
     case 'days': {
       const { min, max } = timing;
-      if (max === 0) return 'on the day it is ready';
-      return `${openDays(min, max)} after it is ready`;
+      if (max === 0) return t('on the day it is ready');
+      return t('{openDays} after it is ready', { openDays: openDays(min, max) });
     }
     case 'day':
-      return timing.horizonDays === 0 ? 'the same day' : `a day ${ahead(timing.horizonDays)}`;
+      return timing.horizonDays === 0
+        ? t('the same day')
+        : t('a day {ahead}', { ahead: ahead(timing.horizonDays) });
     case 'slot':
-      return `a slot of ${timing.minutes} minutes ${ahead(timing.horizonDays)}`;
+      return t('a slot of {minutes} minutes {ahead}', {
+        minutes: timing.minutes,
+        ahead: ahead(timing.horizonDays),
+      });
   }
 };
 
@@ -55,9 +68,9 @@ export const areaPricePhrase = (
   const { price: figure, by } = kindOf(price).phrase(price, display);
   return [
     by === null ? figure : `${figure} ${by}`,
-    ...(freeFrom === undefined ? [] : [`free from ${money(freeFrom)}`]),
+    ...(freeFrom === undefined ? [] : [t('free from {amount}', { amount: money(freeFrom) })]),
     ...(serviceFee ? [`${serviceFee.name} ${money(serviceFee.amount)}`] : []),
-    ...(minSubtotal === undefined ? [] : [`minimum order ${money(minSubtotal)}`]),
+    ...(minSubtotal === undefined ? [] : [t('minimum order {amount}', { amount: money(minSubtotal) })]),
   ].join(' · ');
 };
 
@@ -70,6 +83,10 @@ export const pickupPhrase = (
     charge === 0 ? 'free' : moneyFigure(charge, decimals),
     timingPhrase(timing),
     ...(kerbside ? ['kerbside'] : []),
-    ...(minSubtotal === undefined ? [] : [`minimum order ${moneyFigure(minSubtotal, decimals)}`]),
-    ...(maxDistance === undefined ? [] : [`up to ${distanceFigure(maxDistance, units)} away`]),
+    ...(minSubtotal === undefined
+      ? []
+      : [t('minimum order {amount}', { amount: moneyFigure(minSubtotal, decimals) })]),
+    ...(maxDistance === undefined
+      ? []
+      : [t('up to {distance} away', { distance: distanceFigure(maxDistance, units) })]),
   ].join(' · ');

@@ -1,7 +1,7 @@
+import { t } from '../translate/translate.ts';
 import type { Handling, Limits } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import {
-  countFigure,
   measureFigure,
   moneyFigure,
   percentFigure,
@@ -16,7 +16,7 @@ export interface RatePhrase {
   notes: string[];
 }
 
-const LIMIT_WORDS: Partial<Record<MeasureName, string>> = { longestSide: 'longest side ' };
+const LIMIT_WORDS: Partial<Record<MeasureName, string>> = { longestSide: t('longest side ') };
 
 /** Limits in a few words: 'up to 30 kg', '5 kg to 450 kg'. */
 export const limitPhrases = (limits: Limits | undefined, display: DisplayFormat): string[] =>
@@ -25,9 +25,10 @@ export const limitPhrases = (limits: Limits | undefined, display: DisplayFormat)
     const { min, max } = (limit ?? {}) as { min?: number; max?: number };
     const figure = (value: number): string => measureFigure(measure, value, display);
     const word = LIMIT_WORDS[measure] ?? '';
-    if (min !== undefined && max !== undefined) return [`${word}${figure(min)} to ${figure(max)}`];
-    if (max !== undefined) return [`${word}up to ${figure(max)}`];
-    return min === undefined ? [] : [`${word}from ${figure(min)}`];
+    if (min !== undefined && max !== undefined)
+      return [t('{word}{figure} to {figure2}', { word, figure: figure(min), figure2: figure(max) })];
+    if (max !== undefined) return [t('{word}up to {figure}', { word, figure: figure(max) })];
+    return min === undefined ? [] : [t('{word}from {figure}', { word, figure: figure(min) })];
   });
 
 /** '5 %' and '1.30 an order': what handling is made of. */
@@ -40,12 +41,14 @@ export const handlingWords = (handling: Handling, { decimals }: DisplayFormat): 
 
 const handlingPhrase = ({ handling }: Rate, display: DisplayFormat): string[] => {
   const parts = handling ? handlingWords(handling, display) : [];
-  return parts.length > 0 ? [`handling ${parts.join(' and ')}`] : [];
+  return parts.length > 0 ? [t('handling {list}', { list: parts.join(t(' and ')) })] : [];
 };
 
 /** '2 to 4 working days'. */
 export const transitPhrase = ({ min, max }: { min: number; max: number }): string =>
-  min === max ? countFigure(min, 'working day') : `${min} to ${countFigure(max, 'working day')}`;
+  min === max
+    ? t('{min, plural, one {# working day} other {# working days}}', { min })
+    : t('{min} to {max, plural, one {# working day} other {# working days}}', { min, max });
 
 /** What a rate costs, in a few words, and what else holds for it: what tells most first. */
 export const ratePhrase = (rate: Rate, display: DisplayFormat): RatePhrase => {
@@ -56,11 +59,11 @@ export const ratePhrase = (rate: Rate, display: DisplayFormat): RatePhrase => {
     price,
     notes: [
       ...(by ? [by] : []),
-      ...(freeFrom === undefined ? [] : [`free from ${money(freeFrom)}`]),
+      ...(freeFrom === undefined ? [] : [t('free from {amount}', { amount: money(freeFrom) })]),
       ...limitPhrases(rate.limits, display),
       ...handlingPhrase(rate, display),
-      ...(bounds?.min === undefined ? [] : [`at least ${money(bounds.min)}`]),
-      ...(bounds?.max === undefined ? [] : [`at most ${money(bounds.max)}`]),
+      ...(bounds?.min === undefined ? [] : [t('at least {amount}', { amount: money(bounds.min) })]),
+      ...(bounds?.max === undefined ? [] : [t('at most {amount}', { amount: money(bounds.max) })]),
       ...(rate.transit ? [transitPhrase(rate.transit)] : []),
     ],
   };

@@ -1,8 +1,9 @@
+import { t } from '../translate/translate.ts';
 import type { RuleRef } from '../audit/finding.ts';
 import { goodFieldChanges } from '../goods/difference.ts';
 import type { PostalRule } from '../model/delivery.ts';
 import { IN_ENGLISH } from '../model/language.ts';
-import { countFigure, currencyDecimals, type DisplayFormat } from '../words/figure.ts';
+import { currencyDecimals, type DisplayFormat } from '../words/figure.ts';
 import { bookChanges, type BookChange, type EntryChange, type ListName, type Side } from './changes.ts';
 import { dutySentences } from './duty-words.ts';
 import { ENTRY_WORDS, type ChangeContext, type EntryWords } from './entry-words.ts';
@@ -19,7 +20,7 @@ export interface Change {
 const STORE: RuleRef = { kind: 'store', id: 'store' };
 
 /** What is said of a change that no words are made for: it is not passed over. */
-const OTHERWISE = 'another detail changes';
+const OTHERWISE = t('another detail changes');
 
 /** A sentence with its full stop, unless it ends with one that is quoted. */
 const ended = (text: string): string => (/[.!?]”$/.test(text) ? text : `${text}.`);
@@ -33,8 +34,17 @@ const entrySentence = <L extends ListName>(
   if (!entry) return [];
   const where: RuleRef = { kind: words.kind, id: entry.id };
   const name = words.name?.(entry, context) ?? (entry as { name: string }).name;
-  if (!is) return [{ where, text: `${name} is removed.` }];
-  if (!was) return [{ where, text: `${name} is new${words.isNew ? `: ${words.isNew(is, context)}` : ''}.` }];
+  if (!is) return [{ where, text: t('{name} is removed.', { name }) }];
+  if (!was)
+    return [
+      {
+        where,
+        text: t('{name} is new{content}.', {
+          name,
+          content: words.isNew ? `: ${words.isNew(is, context)}` : '',
+        }),
+      },
+    ];
   const told = words.changed(was, is, context);
   const all = told.length > 0 ? told : fieldChanges(was, is, context);
   return [{ where, text: ended(`${name}: ${all.join('; ') || OTHERWISE}`) }];
@@ -42,11 +52,13 @@ const entrySentence = <L extends ListName>(
 
 const lineChange = (was: PostalRule, is: PostalRule): string => {
   const words = [
-    ...(was.served === is.served ? [] : [is.served ? 'served' : 'no longer served']),
+    ...(was.served === is.served ? [] : [is.served ? 'served' : t('no longer served')]),
     ...(was.cashOnDelivery === is.cashOnDelivery
       ? []
-      : [is.cashOnDelivery ? 'cash on delivery' : 'no cash on delivery']),
-    ...(was.days === is.days ? [] : [`${was.days ?? 'no'} days become ${is.days ?? 'none'}`]),
+      : [is.cashOnDelivery ? t('cash on delivery') : t('no cash on delivery')]),
+    ...(was.days === is.days
+      ? []
+      : [t('{days} days become {days2}', { days: was.days ?? 'no', days2: is.days ?? 'none' })]),
   ];
   return `${is.country} ${is.pattern} (${words.join(', ')})`;
 };
@@ -56,12 +68,22 @@ const postalSentence = ({ what, lines }: Extract<BookChange, { of: 'postalList' 
     const line = is ?? was;
     return was && is ? lineChange(was, is) : `${line?.country} ${line?.pattern}`;
   });
-  return { where: { kind: 'postal', id: 'list' }, text: `The postal list, ${what}: ${firstFew(words)}.` };
+  return {
+    where: { kind: 'postal', id: 'list' },
+    text: t('The postal list, {what}: {firstFew}.', { what, firstFew: firstFew(words) }),
+  };
 };
 
 const translationSentence = ({ language, texts }: Extract<BookChange, { of: 'translations' }>): Change => ({
   where: STORE,
-  text: `${countFigure(texts.length, 'text')} in ${IN_ENGLISH[language]} ${texts.length === 1 ? 'changes' : 'change'}: ${firstFew(texts.map((one) => `“${one.slice(0, 40)}”`))}.`,
+  text: t(
+    '{count, plural, one {# text} other {# texts}} in {language} {count, plural, one {changes} other {change}}: {list}.',
+    {
+      count: texts.length,
+      language: IN_ENGLISH[language],
+      list: firstFew(texts.map((one) => `“${one.slice(0, 40)}”`)),
+    },
+  ),
 });
 
 const goodSentence = (
@@ -71,10 +93,10 @@ const goodSentence = (
   const good = is ?? was;
   if (!good) return [];
   const where: RuleRef = { kind: 'good', id: good.sku };
-  if (!was) return [{ where, text: `${good.name} is a new product.` }];
-  if (!is) return [{ where, text: `${good.name} is no longer sold.` }];
-  const words = goodFieldChanges(was, is, display).map(
-    ({ name, from, to }) => `${name} ${from || 'none'} becomes ${to || 'none'}`,
+  if (!was) return [{ where, text: t('{good} is a new product.', { good: good.name }) }];
+  if (!is) return [{ where, text: t('{good} is no longer sold.', { good: good.name }) }];
+  const words = goodFieldChanges(was, is, display).map(({ name, from, to }) =>
+    t('{name} {was} becomes {is}', { name, was: from || 'none', is: to || 'none' }),
   );
   return [{ where, text: `${good.name}: ${words.join('; ') || OTHERWISE}.` }];
 };
@@ -90,7 +112,8 @@ const sentencesFor = (change: BookChange, context: ChangeContext): Change[] => {
       text,
     }));
   if (change.of === 'postalList') return [postalSentence(change)];
-  if (change.of === 'order') return [{ where: STORE, text: `The order of the ${change.list} changes.` }];
+  if (change.of === 'order')
+    return [{ where: STORE, text: t('The order of the {list} changes.', { list: change.list }) }];
   return change.of === 'goods' ? goodSentence(change, display) : entrySentence(change, context);
 };
 

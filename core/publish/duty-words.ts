@@ -1,10 +1,16 @@
+import { t } from '../translate/translate.ts';
 import type { DutyRate, DutyRules } from '../model/tax.ts';
 import { moneyFigure, percentFigure, type DisplayFormat } from '../words/figure.ts';
 import { placeNames } from '../words/place-phrase.ts';
 import { firstFew } from './first-few.ts';
 
 const dutyRatePhrase = (rate: DutyRate, decimals: number): string =>
-  `duty ${percentFigure(rate.duty)}, tax ${percentFigure(rate.importTax)}, free below ${moneyFigure(rate.freeBelow, decimals)}, on ${rate.valueBasis === 'goods' ? 'products' : 'products and shipping'}`;
+  t('duty {percent}, tax {percent2}, free below {amount}, on {basis}', {
+    percent: percentFigure(rate.duty),
+    percent2: percentFigure(rate.importTax),
+    amount: moneyFigure(rate.freeBelow, decimals),
+    basis: rate.valueBasis === 'goods' ? t('products') : t('products and shipping'),
+  });
 
 const dutyRateChanges = (
   was: readonly DutyRate[],
@@ -21,18 +27,22 @@ const dutyRateChanges = (
     ...[...now].flatMap(([key, words]) => {
       const before = old.get(key);
       if (before === words) return [];
-      return [before === undefined ? `${key}: ${words}` : `${key}: ${before} becomes ${words}`];
+      return [
+        before === undefined
+          ? `${key}: ${words}`
+          : t('{key}: {before} becomes {words}', { key, before, words }),
+      ];
     }),
-    ...[...old.keys()].filter((key) => !now.has(key)).map((key) => `${key} is removed`),
+    ...[...old.keys()].filter((key) => !now.has(key)).map((key) => t('{key} is removed', { key })),
   ];
-  return lines.length === 0 ? [] : [`Duty rates: ${firstFew(lines)}.`];
+  return lines.length === 0 ? [] : [t('Duty rates: {firstFew}.', { firstFew: firstFew(lines) })];
 };
 
 /** What customers are told of import charges. */
 const SHOWN: Record<DutyRules['show'], string> = {
   nothing: 'nothing',
-  mention: 'that some may fall due',
-  amount: 'about how much',
+  mention: t('that some may fall due'),
+  amount: t('about how much'),
 };
 
 /** What changed in the rules of import charges, a sentence each. */
@@ -41,18 +51,33 @@ export const dutySentences = (was: DutyRules, is: DutyRules, display: DisplayFor
   const named = (countries: readonly string[]): string =>
     countries.map(placeNames(display)).join(', ') || 'none';
   return [
-    ...(was.terms === is.terms ? [] : [`Terms of delivery: ${was.terms} becomes ${is.terms}.`]),
+    ...(was.terms === is.terms
+      ? []
+      : [t('Terms of delivery: {terms} becomes {terms2}.', { terms: was.terms, terms2: is.terms })]),
     ...(was.show === is.show
       ? []
-      : [`Customers are told of import charges: ${SHOWN[was.show]} becomes ${SHOWN[is.show]}.`]),
+      : [
+          t('Customers are told of import charges: {was} becomes {is}.', {
+            was: SHOWN[was.show],
+            is: SHOWN[is.show],
+          }),
+        ]),
     ...(was.clearanceFee === is.clearanceFee
       ? []
       : [
-          `Clearance fee: ${moneyFigure(was.clearanceFee, decimals)} becomes ${moneyFigure(is.clearanceFee, decimals)}.`,
+          t('Clearance fee: {amount} becomes {amount2}.', {
+            amount: moneyFigure(was.clearanceFee, decimals),
+            amount2: moneyFigure(is.clearanceFee, decimals),
+          }),
         ]),
     ...(was.homeCountries.join() === is.homeCountries.join()
       ? []
-      : [`Home countries: ${named(was.homeCountries)} becomes ${named(is.homeCountries)}.`]),
+      : [
+          t('Home countries: {was} becomes {is}.', {
+            was: named(was.homeCountries),
+            is: named(is.homeCountries),
+          }),
+        ]),
     ...dutyRateChanges(was.rates, is.rates, display),
   ];
 };

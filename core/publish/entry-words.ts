@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { adjustmentSentence } from '../adjust/adjustment-phrase.ts';
 import type { Naming } from '../adjust/adjustment-kind.ts';
 import type { RuleRef } from '../audit/finding.ts';
@@ -10,7 +11,7 @@ import type { RateTable } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
 import { areaPricePhrase, coveragePhrase, pickupPhrase } from '../price/nearby-phrase.ts';
 import { ratePhrase } from '../price/rate-phrase.ts';
-import { countFigure, sizeFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
+import { sizeFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
 import { groupPhrase } from '../words/group-phrase.ts';
 import { namesOf } from '../words/names.ts';
 import { placesListed } from '../words/place-phrase.ts';
@@ -36,11 +37,11 @@ export interface EntryWords<T> {
 }
 
 const switched = (was: { active: boolean }, is: { active: boolean }): string[] =>
-  was.active === is.active ? [] : [is.active ? 'is switched on' : 'is switched off'];
+  was.active === is.active ? [] : [is.active ? t('is switched on') : t('is switched off')];
 const renamed = (was: { name: string }, is: { name: string }): string[] =>
-  was.name === is.name ? [] : [`was named ${was.name}`];
+  was.name === is.name ? [] : [t('was named {was}', { was: was.name })];
 
-const TAKES = ['takes', 'no longer takes'] as const;
+const TAKES = ['takes', t('no longer takes')] as const;
 
 const regionWords = (
   before: readonly Region[],
@@ -65,8 +66,8 @@ const leftOutWords = (was: readonly string[], is: readonly string[], book: Book)
     ).join(', ');
   const [come, gone] = [names(is, was), names(was, is)];
   return [
-    ...(come ? [`${come} left out on purpose`] : []),
-    ...(gone ? [`${gone} no longer left out on purpose`] : []),
+    ...(come ? [t('{come} left out on purpose', { come })] : []),
+    ...(gone ? [t('{gone} no longer left out on purpose', { gone })] : []),
   ];
 };
 
@@ -75,9 +76,9 @@ const zoneWords = (was: Zone, is: Zone, { book, display }: ChangeContext): strin
   ...switched(was, is),
   ...(was.remainder === is.remainder
     ? []
-    : [is.remainder ? 'takes everywhere else' : 'no longer takes everywhere else']),
+    : [is.remainder ? t('takes everywhere else') : t('no longer takes everywhere else')]),
   ...regionWords(was.includes, is.includes, TAKES, display),
-  ...regionWords(was.excludes, is.excludes, ['leaves out', 'no longer leaves out'], display),
+  ...regionWords(was.excludes, is.excludes, [t('leaves out'), t('no longer leaves out')], display),
   ...leftOutWords(was.without ?? [], is.without ?? [], book),
 ];
 
@@ -104,8 +105,13 @@ const coverageWords = (was: Coverage, is: Coverage, display: DisplayFormat): str
   }
   if (same(was, is)) return [];
   return is.kind === 'shape' && was.kind === 'shape'
-    ? ['its shape changes']
-    : [`delivers ${coveragePhrase(is, display)}, not ${coveragePhrase(was, display)}`];
+    ? [t('its shape changes')]
+    : [
+        t('delivers {coverage}, not {coverage2}', {
+          coverage: coveragePhrase(is, display),
+          coverage2: coveragePhrase(was, display),
+        }),
+      ];
 };
 
 const areaWords = (was: DeliveryArea, is: DeliveryArea, context: ChangeContext): string[] => {
@@ -114,7 +120,7 @@ const areaWords = (was: DeliveryArea, is: DeliveryArea, context: ChangeContext):
   return [
     ...switched(was, is),
     ...coverageWords(wasCovers, covers, context.display),
-    ...priceChanges(wasPrice, price, context).map((words) => `price, ${words}`),
+    ...priceChanges(wasPrice, price, context).map((words) => t('price, {words}', { words })),
     ...fieldChanges(old, now, context),
   ];
 };
@@ -126,7 +132,7 @@ const pickupWords = (was: PickupPoint, is: PickupPoint, context: ChangeContext):
 };
 
 const boxPhrase = ({ inside, maxWeight }: Box, { display: { units } }: ChangeContext): string =>
-  `${sizeFigure(inside, units)}, up to ${weightFigure(maxWeight, units)}`;
+  t('{size}, up to {weight}', { size: sizeFigure(inside, units), weight: weightFigure(maxWeight, units) });
 
 const boxWords = (was: Box, is: Box, context: ChangeContext): string[] => {
   const { inside: _, maxWeight: __, ...old } = was;
@@ -134,7 +140,7 @@ const boxWords = (was: Box, is: Box, context: ChangeContext): string[] => {
   return [
     ...(same([was.inside, was.maxWeight], [inside, maxWeight])
       ? []
-      : [`${boxPhrase(was, context)} becomes ${boxPhrase(is, context)}`]),
+      : [t('{box} becomes {box2}', { box: boxPhrase(was, context), box2: boxPhrase(is, context) })]),
     ...fieldChanges(old, now, context),
   ];
 };
@@ -144,20 +150,25 @@ const tableWords = (was: RateTable, is: RateTable): string[] => {
   const changed = is.rows.filter((row) => !kept.has(JSON.stringify(row))).length;
   return [
     ...renamed(was, is),
-    ...(was.rows.length === is.rows.length ? [] : [`${was.rows.length} rows become ${is.rows.length}`]),
-    ...(changed > 0 ? [`${countFigure(changed, 'row')} changed or new`] : []),
+    ...(was.rows.length === is.rows.length
+      ? []
+      : [t('{was} rows become {is}', { was: was.rows.length, is: is.rows.length })]),
+    ...(changed > 0 ? [t('{changed, plural, one {# row} other {# rows}} changed or new', { changed })] : []),
   ];
 };
 
 const nameOfRate = ({ id, serviceId, zoneId }: Rate, { book, old }: ChangeContext): string => {
   const { services, zones } = book.rates.some((rate) => rate.id === id) ? book : old;
-  return `${namesOf([serviceId], services).join('')} to ${namesOf([zoneId], zones).join('')}`;
+  return t('{list} to {list2}', {
+    list: namesOf([serviceId], services).join(''),
+    list2: namesOf([zoneId], zones).join(''),
+  });
 };
 
 const cellWords = (was: Rate, is: Rate, context: ChangeContext): string[] =>
   was.serviceId === is.serviceId && was.zoneId === is.zoneId
     ? []
-    : [`was for ${nameOfRate(was, { ...context, book: context.old })}`];
+    : [t('was for {ofRate}', { ofRate: nameOfRate(was, { ...context, book: context.old }) })];
 
 /** How each list's entries are told of. */
 export const ENTRY_WORDS: { readonly [L in ListName]: EntryWords<Book[L][number]> } = {
@@ -182,7 +193,7 @@ export const ENTRY_WORDS: { readonly [L in ListName]: EntryWords<Book[L][number]
       ...adjustmentWords(was, is, context),
       ...((was.last ?? false) === (is.last ?? false)
         ? []
-        : [is.last ? 'skips later adjustments' : 'no longer skips later adjustments']),
+        : [is.last ? t('skips later adjustments') : t('no longer skips later adjustments')]),
     ],
   },
   groups: {
@@ -208,5 +219,9 @@ export const ENTRY_WORDS: { readonly [L in ListName]: EntryWords<Book[L][number]
   payments: { kind: 'store', changed: fieldChanges },
   carriers: { kind: 'carrier', changed: fieldChanges },
   boxes: { kind: 'box', isNew: boxPhrase, changed: boxWords },
-  rateTables: { kind: 'table', isNew: ({ rows }) => countFigure(rows.length, 'row'), changed: tableWords },
+  rateTables: {
+    kind: 'table',
+    isNew: ({ rows }) => t('{count, plural, one {# row} other {# rows}}', { count: rows.length }),
+    changed: tableWords,
+  },
 };

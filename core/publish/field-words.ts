@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { same } from './changes.ts';
 import type { Handling, Limits, Price } from '../model/price.ts';
 import type { Book } from '../model/book.ts';
@@ -36,7 +37,7 @@ const from =
     namesOf([id], book[list]).join();
 
 const fallback: Figure = (value: 'withhold' | { amount: number; name?: string }, { display }) =>
-  value === 'withhold' ? 'nothing offered' : moneyFigure(value.amount, display.decimals);
+  value === 'withhold' ? t('nothing offered') : moneyFigure(value.amount, display.decimals);
 
 interface FieldWords {
   name?: string;
@@ -49,38 +50,38 @@ interface FieldWords {
 const FIELDS: Record<string, FieldWords> = {
   accountId: { name: 'account', figure: from('carriers') },
   add: { name: 'addition', figure: money },
-  addStays: { name: 'addition stays when delivery is free' },
+  addStays: { name: t('addition stays when delivery is free') },
   address: { name: 'address' },
   amount: { figure: money },
-  capacity: { name: 'orders at each time' },
+  capacity: { name: t('orders at each time') },
   boxIds: {
     name: 'boxes',
     figure: (ids: string[], { book }) => namesOf(ids, book.boxes).join(', ') || 'none',
   },
   charge: { figure: money },
-  closedDates: { name: 'closed dates' },
+  closedDates: { name: t('closed dates') },
   covers: { name: 'covers', figure: (covers: never, { display }) => coveragePhrase(covers, display) },
   credentials: { name: 'credentials' },
   cost: { figure: money },
-  freeFrom: { name: 'free from', figure: money },
+  freeFrom: { name: t('free from'), figure: money },
   handling: {
-    figure: (value: Handling, { display }) => handlingWords(value, display).join(' and ') || 'none',
+    figure: (value: Handling, { display }) => handlingWords(value, display).join(t(' and ')) || 'none',
   },
-  horizonDays: { name: 'days ahead at most' },
+  horizonDays: { name: t('days ahead at most') },
   hours: { figure: (hours: OpeningHours[]) => hoursPhrase(hours) },
   insure: { name: 'insurance', figure: points },
-  leastParcelWeight: { name: 'least weight of a parcel', figure: weight },
+  leastParcelWeight: { name: t('least weight of a parcel'), figure: weight },
   limits: { figure: (limits: Limits, { display }) => limitPhrases(limits, display).join(', ') || 'none' },
   locationId: { name: 'location', figure: from('locations') },
-  maxDistance: { name: 'greatest distance', figure: distance },
-  maxTotal: { name: 'greatest total', figure: money },
-  minSubtotal: { name: 'minimum order', figure: money },
-  minutes: { name: 'minutes per slot' },
-  note: { name: 'note to customers' },
-  on: { name: 'charged on' },
-  onError: { name: 'when the carrier does not answer', figure: fallback },
-  onNone: { name: 'when no service is offered', figure: fallback },
-  override: { name: 'price in place of the carrier’s', figure: money },
+  maxDistance: { name: t('greatest distance'), figure: distance },
+  maxTotal: { name: t('greatest total'), figure: money },
+  minSubtotal: { name: t('minimum order'), figure: money },
+  minutes: { name: t('minutes per slot') },
+  note: { name: t('note to customers') },
+  on: { name: t('charged on') },
+  onError: { name: t('when the carrier does not answer'), figure: fallback },
+  onNone: { name: t('when no service is offered'), figure: fallback },
+  override: { name: t('price in place of the carrier’s'), figure: money },
   packing: { figure: (plan: PackPlan, { display, book }) => packingPhrase(plan, book.boxes, display) },
   points: { name: 'percentage', figure: points },
   preparation: { figure: (preparation: Preparation) => preparationPhrase(preparation) },
@@ -96,11 +97,11 @@ const FIELDS: Record<string, FieldWords> = {
   },
   tableId: { name: 'table', figure: from('rateTables') },
   taxable: { name: 'taxed' },
-  tare: { name: 'empty weight', figure: weight },
-  timeoutMs: { name: 'time for an answer', figure: (value: number) => `${value} ms` },
+  tare: { name: t('empty weight'), figure: weight },
+  timeoutMs: { name: t('time for an answer'), figure: (value: number) => t('{value} ms', { value }) },
   timing: { figure: (timing: Timing) => timingPhrase(timing), inParts: true },
   transit: { name: 'days', figure: transitPhrase },
-  withinDays: { name: 'offered within days' },
+  withinDays: { name: t('offered within days') },
 };
 
 const nameOf = (field: string): string =>
@@ -136,10 +137,12 @@ const ofItems = (was: Item[], is: Item[], context: FieldContext): string[] => {
   return [
     ...is.flatMap((item) => {
       const before = old.get(keyOf(item));
-      if (!before) return [`“${titleOf(item)}” is new`];
+      if (!before) return [t('“{title}” is new', { title: titleOf(item) })];
       return fieldChanges(before, item, context).map((words) => `“${titleOf(item)}”, ${words}`);
     }),
-    ...was.filter((item) => !now.has(keyOf(item))).map((item) => `“${titleOf(item)}” is removed`),
+    ...was
+      .filter((item) => !now.has(keyOf(item)))
+      .map((item) => t('“{title}” is removed', { title: titleOf(item) })),
   ];
 };
 
@@ -147,25 +150,27 @@ const ofList = (name: string, was: unknown[], is: unknown[]): string[] => {
   const come = is.filter((one) => !was.includes(one));
   const gone = was.filter((one) => !is.includes(one));
   const parts = [
-    ...(come.length > 0 ? [`${come.join(', ')} added`] : []),
-    ...(gone.length > 0 ? [`${gone.join(', ')} removed`] : []),
+    ...(come.length > 0 ? [t('{list} added', { list: come.join(', ') })] : []),
+    ...(gone.length > 0 ? [t('{list} removed', { list: gone.join(', ') })] : []),
   ];
-  return [`${name}: ${parts.join(', ') || 'in another order'}`];
+  return [`${name}: ${parts.join(', ') || t('in another order')}`];
 };
 
 const ofField = (field: string, was: unknown, is: unknown, context: FieldContext): string[] => {
   const name = nameOf(field);
-  if (field === 'credentials') return ['has other credentials'];
+  if (field === 'credentials') return [t('has other credentials')];
   const [old, now] = [figureOf(field, was, context), figureOf(field, is, context)];
   const told = FIELDS[field]?.inParts && isOneKind(was, is) ? undefined : FIELDS[field]?.figure;
-  if (told && old !== now) return [`${name}: ${old} becomes ${now}`];
+  if (told && old !== now) return [t('{name}: {old} becomes {now}', { name, old, now })];
   if ((isItems(was) || same(was, [])) && (isItems(is) || same(is, [])))
     return ofItems(was as Item[], is as Item[], context);
   if (Array.isArray(was) && Array.isArray(is) && [...was, ...is].every((one) => !isPlain(one)))
     return ofList(name, was, is);
   if (isPlain(was) || isPlain(is))
     return fieldChanges(was ?? {}, is ?? {}, context).map((words) => `${name}, ${words}`);
-  return old === now ? [`${name} changes`] : [`${name}: ${old} becomes ${now}`];
+  return old === now
+    ? [t('{name} changes', { name })]
+    : [t('{name}: {old} becomes {now}', { name, old, now })];
 };
 
 /**

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { IN_ENGLISH, type Language } from '../model/language.ts';
 import type { Region } from '../model/place.ts';
 import type { Store } from '../model/store.ts';
@@ -8,22 +9,22 @@ import { placeNames, placesListed } from '../words/place-phrase.ts';
 
 /** What each field of the store is called. */
 const NAMES: Record<keyof Store, string> = {
-  name: 'its name',
-  currency: 'the currency',
+  name: t('its name'),
+  currency: t('the currency'),
   timeZone: 'the time zone',
-  units: 'the units',
-  pricesIncludeTax: 'whether prices include tax',
-  sellsTo: 'where it sells',
-  unlistedPostalCodes: 'codes that are not on the postal list',
-  postalSpareDays: 'the days on top of the postal list',
-  languages: 'the languages of the shop',
-  codeCheck: 'the postal check on the product page',
-  defaultWeight: 'the weight where none is known',
-  packing: 'how products are packed',
-  handling: 'handling on every charge',
-  rounding: 'the rounding of charges',
-  pause: 'the pause',
-  choiceOrder: 'the order of choices',
+  units: t('the units'),
+  pricesIncludeTax: t('whether prices include tax'),
+  sellsTo: t('where it sells'),
+  unlistedPostalCodes: t('codes that are not on the postal list'),
+  postalSpareDays: t('the days on top of the postal list'),
+  languages: t('the languages of the shop'),
+  codeCheck: t('the postal check on the product page'),
+  defaultWeight: t('the weight where none is known'),
+  packing: t('how products are packed'),
+  handling: t('handling on every charge'),
+  rounding: t('the rounding of charges'),
+  pause: t('the pause'),
+  choiceOrder: t('the order of choices'),
 };
 
 const wordsOf = (field: keyof Store, value: unknown, display: DisplayFormat): string | null => {
@@ -34,7 +35,7 @@ const wordsOf = (field: keyof Store, value: unknown, display: DisplayFormat): st
     const rounding = value as Store['rounding'];
     return rounding === 'none'
       ? 'none'
-      : `to ${moneyFigure(rounding.to, display.decimals)}, ${rounding.mode}`;
+      : t('to {amount}, {mode}', { amount: moneyFigure(rounding.to, display.decimals), mode: rounding.mode });
   }
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   return typeof value === 'string' || typeof value === 'number' ? String(value) : null;
@@ -49,7 +50,9 @@ const regionChanges = (
 ): string[] => {
   const words = (regions: readonly Region[] = []): string => placesListed(regions, display).join(', ');
   const [old, now] = [words(was[field]), words(is[field])];
-  return old === now ? [] : [`${name}: ${old || 'none'} becomes ${now || 'none'}`];
+  return old === now
+    ? []
+    : [t('{name}: {was} becomes {is}', { name, was: old || 'none', is: now || 'none' })];
 };
 
 const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo'], display: DisplayFormat): string[] => {
@@ -58,22 +61,22 @@ const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo'], display: Di
   if (was.mode !== is.mode)
     return [
       is.mode === 'listed'
-        ? `only to ${named(is.countries) || 'no country'}`
-        : `everywhere except ${named(is.countries) || 'nowhere'}`,
+        ? t('only to {count}', { count: named(is.countries) || t('no country') })
+        : t('everywhere except {count}', { count: named(is.countries) || 'nowhere' }),
     ];
   const added = is.countries.filter((country) => !was.countries.includes(country));
   const taken = was.countries.filter((country) => !is.countries.includes(country));
   return [
     ...(added.length > 0 ? [`${named(added)} ${come}`] : []),
     ...(taken.length > 0 ? [`${named(taken)} ${gone}`] : []),
-    ...regionChanges(was, is, 'closedRegions', 'closed regions', display),
-    ...regionChanges(was, is, 'onlyRegions', 'open regions of closed countries', display),
+    ...regionChanges(was, is, 'closedRegions', t('closed regions'), display),
+    ...regionChanges(was, is, 'onlyRegions', t('open regions of closed countries'), display),
     ...((was.digitalEverywhere ?? false) === (is.digitalEverywhere ?? false)
       ? []
       : [
           is.digitalEverywhere
-            ? 'products that are not shipped are sold everywhere'
-            : 'products that are not shipped are sold only where the shop sells',
+            ? t('products that are not shipped are sold everywhere')
+            : t('products that are not shipped are sold only where the shop sells'),
         ]),
   ];
 };
@@ -83,11 +86,13 @@ type StoreChange = Extract<BookChange, { of: 'store' }>;
 /** What changed about a field of the store, a sentence for each part of it. */
 export const storeSentences = ({ field, was, is }: StoreChange, context: FieldContext): string[] => {
   if (field === 'sellsTo')
-    return sellsToChanges(was as Store['sellsTo'], is as Store['sellsTo'], context.display).map(
-      (words) => `The store, where it sells: ${words}.`,
+    return sellsToChanges(was as Store['sellsTo'], is as Store['sellsTo'], context.display).map((words) =>
+      t('The store, where it sells: {words}.', { words }),
     );
   const [old, now] = [wordsOf(field, was, context.display), wordsOf(field, is, context.display)];
   return old === null || now === null
-    ? fieldChanges({ [field]: was }, { [field]: is }, context).map((words) => `The store, ${words}.`)
-    : [`The store, ${NAMES[field]}: ${old} becomes ${now}.`];
+    ? fieldChanges({ [field]: was }, { [field]: is }, context).map((words) =>
+        t('The store, {words}.', { words }),
+      )
+    : [t('The store, {what}: {was} becomes {is}.', { what: NAMES[field], was: old, is: now })];
 };

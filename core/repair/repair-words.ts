@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { countryName } from '../words/country-name.ts';
 import type { AskedCode, AskedValue, Repair, RepairCode } from './repair.ts';
 
@@ -5,39 +6,42 @@ type Named = Pick<Repair, 'a' | 'b'>;
 
 const MEASURES: Record<string, string> = {
   weight: 'weight',
-  subtotal: 'order value',
-  units: 'number of items',
+  subtotal: t('order value'),
+  units: t('number of items'),
   volume: 'volume',
-  longestSide: 'longest side',
+  longestSide: t('longest side'),
 };
 
 /** 'limit on weight'; 'minimum weight' where one of two ends is meant. */
 const limitWords = (measure = ''): string => {
   const [first = '', of] = measure.split(' ');
-  return of === undefined ? `limit on ${MEASURES[first] ?? first}` : `${first} ${MEASURES[of] ?? of}`;
+  return of === undefined
+    ? t('limit on {measure}', { measure: MEASURES[first] ?? first })
+    : `${first} ${MEASURES[of] ?? of}`;
 };
 
 const REPAIRS: Record<RepairCode, (named: Named) => string> = {
-  'switch-off': ({ a }) => `Switch off ${a}`,
-  'switch-on': ({ a }) => `Switch on ${a}`,
-  'spare-zones': ({ a, b }) => `Keep ${a} out of ${b}`,
-  'let-group': ({ a, b }) => `Allow ${a} to be shipped to ${b}`,
-  'no-limit': ({ a, b }) => `Remove the ${limitWords(b)} of ${a}`,
-  'no-limits': ({ a }) => `Remove all limits of ${a}`,
-  'no-minimum': ({ a }) => `Remove the minimum order of ${a}`,
-  'no-end': ({ a }) => `Let the last step of ${a} have no end`,
-  'from-zero': ({ a }) => `Let the first step of ${a} begin at 0`,
-  'serve-code': ({ a }) => (a ? `Serve ${a}` : 'Serve codes that are not on the list'),
-  'add-country': ({ a, b }) => `Add ${countryName(a)} to ${b}`,
-  'stop-selling': ({ a }) => `Stop selling to ${countryName(a)}`,
-  'never-free': ({ a }) => `Never make ${a} free`,
-  'no-least': ({ a }) => `Remove the minimum charge of ${a}`,
-  'no-greatest': ({ a }) => `Remove the maximum charge of ${a}`,
-  'remove-step': ({ a, b }) => (b === '1' ? `Remove that step of ${a}` : `Remove those ${b} steps of ${a}`),
-  'remove-row': ({ a, b }) => `Remove row ${b} of ${a}`,
-  'remove-entry': ({ a, b }) => `Remove ${b} from ${a}`,
-  'remove-adjustment': ({ a }) => `Remove ${a}`,
-  'leave-out': ({ a, b }) => `Leave ${a} out of ${b} on purpose`,
+  'switch-off': ({ a }) => t('Switch off {a}', { a }),
+  'switch-on': ({ a }) => t('Switch on {a}', { a }),
+  'spare-zones': ({ a, b }) => t('Keep {a} out of {b}', { a, b }),
+  'let-group': ({ a, b }) => t('Allow {a} to be shipped to {b}', { a, b }),
+  'no-limit': ({ a, b }) => t('Remove the {limit} of {a}', { limit: limitWords(b), a }),
+  'no-limits': ({ a }) => t('Remove all limits of {a}', { a }),
+  'no-minimum': ({ a }) => t('Remove the minimum order of {a}', { a }),
+  'no-end': ({ a }) => t('Let the last step of {a} have no end', { a }),
+  'from-zero': ({ a }) => t('Let the first step of {a} begin at 0', { a }),
+  'serve-code': ({ a }) => (a ? t('Serve {a}', { a }) : t('Serve codes that are not on the list')),
+  'add-country': ({ a, b }) => t('Add {country} to {b}', { country: countryName(a), b }),
+  'stop-selling': ({ a }) => t('Stop selling to {country}', { country: countryName(a) }),
+  'never-free': ({ a }) => t('Never make {a} free', { a }),
+  'no-least': ({ a }) => t('Remove the minimum charge of {a}', { a }),
+  'no-greatest': ({ a }) => t('Remove the maximum charge of {a}', { a }),
+  'remove-step': ({ a, b }) =>
+    b === '1' ? t('Remove that step of {a}', { a }) : t('Remove those {b} steps of {a}', { b, a }),
+  'remove-row': ({ a, b }) => t('Remove row {b} of {a}', { b, a }),
+  'remove-entry': ({ a, b }) => t('Remove {b} from {a}', { b, a }),
+  'remove-adjustment': ({ a }) => t('Remove {a}', { a }),
+  'leave-out': ({ a, b }) => t('Leave {a} out of {b} on purpose', { a, b }),
 };
 
 /** What a repair does, as the label of its button. */
@@ -45,16 +49,16 @@ export const repairLabel = ({ code, ...named }: Pick<Repair, 'code' | 'a' | 'b'>
   REPAIRS[code](named);
 
 const ASKED: Record<AskedCode, (named: Named) => string> = {
-  weight: ({ a }) => `Weight of ${a}`,
-  size: ({ a }) => `Size of ${a}`,
-  price: ({ a }) => `Price of ${a}`,
-  'new-rate': ({ a, b }) => `Price of ${a} to ${b}`,
-  'limit-above': ({ a }) => `${a} takes up to`,
-  'limit-below': ({ a }) => `${a} takes from`,
-  minimum: ({ a }) => `Minimum order of ${a}`,
-  fallback: ({ a }) => `Fallback charge of ${a}`,
-  otherwise: ({ a }) => `${a}, for products without a price of their own`,
-  'free-from': ({ a }) => `${a} is free from`,
+  weight: ({ a }) => t('Weight of {a}', { a }),
+  size: ({ a }) => t('Size of {a}', { a }),
+  price: ({ a }) => t('Price of {a}', { a }),
+  'new-rate': ({ a, b }) => t('Price of {a} to {b}', { a, b }),
+  'limit-above': ({ a }) => t('{a} takes up to', { a }),
+  'limit-below': ({ a }) => t('{a} takes from', { a }),
+  minimum: ({ a }) => t('Minimum order of {a}', { a }),
+  fallback: ({ a }) => t('Fallback charge of {a}', { a }),
+  otherwise: ({ a }) => t('{a}, for products without a price of their own', { a }),
+  'free-from': ({ a }) => t('{a} is free from', { a }),
 };
 
 /** What the field for a value that mends a fault is called. */

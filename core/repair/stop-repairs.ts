@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Book } from '../model/book.ts';
 import type { StepsPrice } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
@@ -9,7 +10,7 @@ import { byId, causeName, namedBy, rateOf, rateTo, type Broken, type Repair } fr
 
 const MOST_NAMED = 3;
 const zoneNames = ({ zones }: Book, ids: readonly string[]): string =>
-  ids.length > MOST_NAMED ? `${ids.length} zones` : listed(namesOf(ids, zones), 'and');
+  ids.length > MOST_NAMED ? t('{count} zones', { count: ids.length }) : listed(namesOf(ids, zones), 'and');
 
 /** A rate whose steps end no more where its limit does. */
 const endless = (rate: Rate, { measure, end }: BrokenLimit): Rate => {

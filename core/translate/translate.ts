@@ -1,5 +1,5 @@
-/** What is put into a text: figures already written, names, and counts for its plurals. */
-export type Values = Readonly<Record<string, string | number>>;
+/** What is put into a text: figures already written, names, and counts for its plurals; null is written as nothing. */
+export type Values = Readonly<Record<string, string | number | null | undefined>>;
 
 /**
  * Gives a text in the program's language. `source` is the English text, as an ICU message; `context` tells two texts
@@ -30,8 +30,8 @@ const formsOf = (text: string): Map<string, string> => {
 
 const argument = (inside: string, values: Values, count?: number): string => {
   const [name = '', kind, ...rest] = inside.split(', ');
-  const value = values[name];
-  if (value === undefined) throw new Error(`A text lacks its value: ${name}`);
+  if (!(name in values)) throw new Error(`A text lacks its value: ${name}`);
+  const value = values[name] ?? '';
   if (kind === undefined) return String(value);
   const forms = formsOf(rest.join(', '));
   const plural = kind === 'plural';

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Book } from '../model/book.ts';
 import type { Choice } from '../model/quote.ts';
 import { moneyFigure } from './figure.ts';
@@ -21,6 +22,6 @@ export const freeHint = (choice: Choice, book: Pick<Book, 'areas'>, decimals: nu
   if (!free) return '';
   const more = moneyFigure(free.short, decimals);
   return free.feesStay
-    ? `Spend ${more} more for free delivery; fees stay`
-    : `Spend ${more} more for free ${choice.name}`;
+    ? t('Spend {more} more for free delivery; fees stay', { more })
+    : t('Spend {more} more for free {choice}', { more, choice: choice.name });
 };

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Book } from '../model/book.ts';
 import type { AnyNoneSome, HandlingGroup } from '../model/good.ts';
 import { namesOf } from './names.ts';
@@ -21,21 +22,25 @@ export const groupPhrase = (
 ): string => {
   const isNone = shipping === 'none' || shipping.length === 0;
   const carried = isNone
-    ? 'not shipped'
+    ? t('not shipped')
     : shipping === 'any'
-      ? 'by any service'
-      : `by ${namesOf(shipping, services).join(', ')}`;
+      ? t('by any service')
+      : t('by {list}', { list: namesOf(shipping, services).join(', ') });
   const only =
     onlyZones === undefined
       ? []
-      : [onlyZones.length === 0 ? 'to no zone' : `only to ${namesOf(onlyZones, zones).join(', ')}`];
+      : [
+          onlyZones.length === 0
+            ? t('to no zone')
+            : t('only to {list}', { list: namesOf(onlyZones, zones).join(', ') }),
+        ];
   const never =
     neverZones === undefined || neverZones.length === 0
       ? []
-      : [`never to ${namesOf(neverZones, zones).join(', ')}`];
+      : [t('never to {list}', { list: namesOf(neverZones, zones).join(', ') })];
   const nearby = [
-    ...nearbyPhrase(delivery, { none: 'not delivered', some: 'delivered in' }, areas),
-    ...nearbyPhrase(pickup, { none: 'not collected', some: 'collected at' }, pickups),
+    ...nearbyPhrase(delivery, { none: t('not delivered'), some: t('delivered in') }, areas),
+    ...nearbyPhrase(pickup, { none: t('not collected'), some: t('collected at') }, pickups),
   ];
   return [carried, ...only, ...never, ...nearby].join('; ');
 };

@@ -1,7 +1,8 @@
+import { t } from '../translate/translate.ts';
 import { dayOf, weekdayOf } from '../time/calendar.ts';
 
-const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ');
+const DAYS = [t('Mon'), t('Tue'), t('Wed'), t('Thu'), t('Fri'), t('Sat'), t('Sun')];
+const MONTHS = t('Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec').split(' ');
 
 /** A date as 'Mon 30 Nov'. */
 export const dayFigure = (date: string): string => {

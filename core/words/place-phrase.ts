@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Region } from '../model/place.ts';
 import type { PlaceNames } from '../place/region-phrase.ts';
 import { countryName } from './country-name.ts';
@@ -31,7 +32,7 @@ const THE = new Set(['AE', 'BS', 'CF', 'DO', 'GB', 'GM', 'KM', 'MH', 'MV', 'NL',
 
 /** A country as it stands in a sentence: 'Canada', 'the United States'. */
 const inSentence = (country: string): string =>
-  THE.has(country) ? `the ${countryName(country)}` : countryName(country);
+  THE.has(country) ? t('the {country}', { country: countryName(country) }) : countryName(country);
 
 /** What countries and regions are called where figures are shown so: a region by its code where names are not at hand. */
 export const placeNames =
@@ -50,8 +51,11 @@ export const placePhrase = (place: string, display: DisplayFormat): string => {
   const [area = '', code] = place.split(', ');
   const [country = ''] = area.split('-');
   const name = inSentence(country);
-  if (code !== undefined) return `${writtenCode(country, code)} in ${name}`;
-  return area === country ? name : `${placeNames(display)(area)} in ${name}`;
+  if (code !== undefined)
+    return t('{writtenCode} in {name}', { writtenCode: writtenCode(country, code), name });
+  return area === country
+    ? name
+    : t('{place} in {country}', { place: placeNames(display)(area), country: name });
 };
 
 /** Places of a list by name, patterns of codes as they are: 'Nova Scotia', 'B3H*, B3J*'. */

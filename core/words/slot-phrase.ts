@@ -1,17 +1,20 @@
+import { t } from '../translate/translate.ts';
 import type { Choice } from '../model/quote.ts';
-import { countFigure } from './figure.ts';
 import { momentFigure } from './moment-figure.ts';
 
 type Slot = NonNullable<Choice['slots']>[number];
 
 /** 'Tue 24 Nov, 14:30 to 15:30', as the clocks of the shop show it. */
 export const slotFigure = ({ start, end }: Pick<Slot, 'start' | 'end'>): string =>
-  `${momentFigure(start)} to ${end.slice(11, 16)}`;
+  t('{moment} to {end}', { moment: momentFigure(start), end: end.slice(11, 16) });
 
 /** The first time that can be chosen, and how many there are; '' where there is nothing to choose. */
 export const slotsPhrase = (slots: Choice['slots']): string => {
   const [first, ...more] = slots ?? [];
   if (!first) return '';
-  const others = more.length > 0 ? `, ${countFigure(more.length, 'more time')}` : '';
-  return `first ${slotFigure(first)}${others}`;
+  const others =
+    more.length > 0
+      ? t(', {count, plural, one {# more time} other {# more times}}', { count: more.length })
+      : '';
+  return t('first {slot}{others}', { slot: slotFigure(first), others });
 };

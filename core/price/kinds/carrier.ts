@@ -1,6 +1,7 @@
+import { t } from '../../translate/translate.ts';
 import type { CarrierPrice, CarrierService, Fallback } from '../../model/price.ts';
 import { GREATEST_MONEY } from '../../model/bounds.ts';
-import { countFigure, moneyFigure } from '../../words/figure.ts';
+import { moneyFigure } from '../../words/figure.ts';
 import { isFilled, onlyRow } from '../figure-rows.ts';
 import type { PriceKind } from '../price-kind.ts';
 import { raisedAmount, type Raise } from '../raise.ts';
@@ -47,10 +48,17 @@ export const withFallback = (price: CarrierPrice, amount: number): CarrierPrice 
 
 /** What a customer sees of a carrier's services, and what is charged where it does not answer. */
 const phrase: PriceKind<CarrierPrice>['phrase'] = ({ services, show, onError }, { decimals }) => {
-  const shown = show === 'all' ? [] : [`the ${show}`];
+  const shown = show === 'all' ? [] : [t('the {show}', { show })];
   const fallback =
-    onError === 'withhold' ? 'no fallback' : `${moneyFigure(onError.amount, decimals)} if no answer`;
-  return { price: countFigure(services.length, 'carrier service'), by: [...shown, fallback].join(', ') };
+    onError === 'withhold'
+      ? t('no fallback')
+      : t('{amount} if no answer', { amount: moneyFigure(onError.amount, decimals) });
+  return {
+    price: t('{count, plural, one {# carrier service} other {# carrier services}}', {
+      count: services.length,
+    }),
+    by: [...shown, fallback].join(', '),
+  };
 };
 
 /** What a carrier answers for its services, with the merchant's changes to it. */
@@ -75,7 +83,9 @@ export const CARRIER: PriceKind<CarrierPrice> = {
   extent: () => null,
   names: ({ accountId }) => ({ accountId }),
   rows: (price) => [{ amount: fallbackAmount(price) }],
-  rowsExpected: 'A rate that a carrier prices takes one row; its amount is the fallback, where it has one.',
+  rowsExpected: t(
+    'A rate that a carrier prices takes one row; its amount is the fallback, where it has one.',
+  ),
   beginsByRows: null,
   withRows: (price, rows) => {
     const row = onlyRow(rows);

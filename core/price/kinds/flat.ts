@@ -1,3 +1,4 @@
+import { t } from '../../translate/translate.ts';
 import { moneyFigure } from '../../words/figure.ts';
 import { levelCurve, linearCurve, type Curve } from '../curve.ts';
 import { oneEntry, refused } from '../entries.ts';
@@ -37,7 +38,7 @@ const phrase: PriceKind<Flat>['phrase'] = ({ amount, per, first }, { decimals })
   if (per === 'order') return { price: money(first ?? amount), by: null };
   return first === undefined
     ? { price: money(amount), by: `a ${per}` }
-    : { price: money(first), by: `then ${money(amount)} a ${per}` };
+    : { price: money(first), by: t('then {amount} a {per}', { amount: money(amount), per }) };
 };
 
 /** The amount that a merchant knows it by. */
@@ -70,7 +71,7 @@ export const FLAT: PriceKind<Flat> = {
   },
   names: () => ({}),
   rows: (price) => [{ amount: charged(price) }],
-  rowsExpected: 'A flat rate takes one row with an amount, and nothing under “From”.',
+  rowsExpected: t('A flat rate takes one row with an amount, and nothing under “From”.'),
   beginsByRows: () => ({ kind: 'flat', amount: 0, per: 'order' }),
   withRows: (price, rows) => {
     const amount = onlyRow(rows)?.amount;

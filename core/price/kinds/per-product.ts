@@ -1,3 +1,4 @@
+import { t } from '../../translate/translate.ts';
 import type { Source } from '../../model/quote.ts';
 import { moneyFigure } from '../../words/figure.ts';
 import { refused } from '../entries.ts';
@@ -41,8 +42,8 @@ export const PER_PRODUCT: PriceKind<PerProduct> = {
   curve: () => null,
   curveBasis: () => 'weight',
   phrase: ({ otherwise, per }, { decimals }) => ({
-    price: otherwise === null ? 'each its own' : moneyFigure(otherwise, decimals),
-    by: `per product, a ${per}`,
+    price: otherwise === null ? t('each its own') : moneyFigure(otherwise, decimals),
+    by: t('per product, a {per}', { per }),
   }),
   withAmount: (price, _part, amount) => ({ ...price, otherwise: amount }),
   basis: () => null,
@@ -51,8 +52,9 @@ export const PER_PRODUCT: PriceKind<PerProduct> = {
   extent: () => null,
   names: () => ({}),
   rows: ({ otherwise }) => [{ amount: otherwise }],
-  rowsExpected:
+  rowsExpected: t(
     'A rate priced per product takes one row; its amount is for products without a price of their own.',
+  ),
   beginsByRows: null,
   withRows: (price, rows) => {
     const row = onlyRow(rows);

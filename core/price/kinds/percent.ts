@@ -1,3 +1,4 @@
+import { t } from '../../translate/translate.ts';
 import { moneyFigure, percentFigure } from '../../words/figure.ts';
 import { linearCurve, type Curve } from '../curve.ts';
 import { oneEntry } from '../entries.ts';
@@ -39,10 +40,10 @@ const curve = ({ points, min, max }: Percent): Curve => {
 
 const phrase: PriceKind<Percent>['phrase'] = ({ points, min, max }, { decimals }) => {
   const ends = [
-    ...(min === undefined ? [] : [`at least ${moneyFigure(min, decimals)}`]),
-    ...(max === undefined ? [] : [`at most ${moneyFigure(max, decimals)}`]),
+    ...(min === undefined ? [] : [t('at least {amount}', { amount: moneyFigure(min, decimals) })]),
+    ...(max === undefined ? [] : [t('at most {amount}', { amount: moneyFigure(max, decimals) })]),
   ];
-  return { price: percentFigure(points), by: ['by subtotal', ...ends].join(', ') };
+  return { price: percentFigure(points), by: [t('by subtotal'), ...ends].join(', ') };
 };
 
 const TENTH = 1_000;
@@ -68,7 +69,7 @@ export const PERCENT: PriceKind<Percent> = {
   extent: () => null,
   names: () => ({}),
   rows: ({ points }) => [{ percent: points }],
-  rowsExpected: 'A percentage takes one row with a percent, and no amount.',
+  rowsExpected: t('A percentage takes one row with a percent, and no amount.'),
   beginsByRows: () => ({ kind: 'percent', points: 0 }),
   withRows: (price, rows) => {
     const row = onlyRow(rows);

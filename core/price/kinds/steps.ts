@@ -1,3 +1,4 @@
+import { t } from '../../translate/translate.ts';
 import { toThousandth } from '../../model/measured.ts';
 import type { Measure, Step, StepsPrice } from '../../model/price.ts';
 import type { BasketLine } from '../../basket/basket.ts';
@@ -72,11 +73,11 @@ const raised = (price: StepsPrice, raise: Raise): StepsPrice => ({
 });
 
 const BY: Record<Measure, string> = {
-  weight: 'by weight',
-  subtotal: 'by subtotal',
-  units: 'by units',
-  volume: 'by volume',
-  distance: 'by distance',
+  weight: t('by weight'),
+  subtotal: t('by subtotal'),
+  units: t('by units'),
+  volume: t('by volume'),
+  distance: t('by distance'),
 };
 
 /** Whether a step adds to its amount, so that there is no maximum charge. */
@@ -88,8 +89,12 @@ const phrase: PriceKind<StepsPrice>['phrase'] = (price, { decimals }) => {
   const least = moneyFigure(Math.min(...amounts), decimals);
   const most = moneyFigure(Math.max(...amounts), decimals);
   const open = price.steps.some((step) => step.each || step.percent);
-  const range = open ? `from ${least}` : least === most ? least : `${least} to ${most}`;
-  return { price: range, by: `${BY[price.basis]}${price.per === 'parcel' ? ', each parcel' : ''}` };
+  const range = open
+    ? t('from {least}', { least })
+    : least === most
+      ? least
+      : t('{least} to {most}', { least, most });
+  return { price: range, by: `${BY[price.basis]}${price.per === 'parcel' ? t(', each parcel') : ''}` };
 };
 
 const isForAll = ({ basis, steps, until, per }: StepsPrice, { allKnown }: ShopFacts): boolean => {
@@ -149,7 +154,8 @@ export const STEPS: PriceKind<StepsPrice> = {
   names: () => ({}),
   rows: ({ steps }) => steps.map(({ from, amount, percent }) => ({ from, amount, percent: percent ?? null })),
   withRows,
-  rowsExpected:
+  rowsExpected: t(
     'Each step takes a row with an amount and where it begins, no two of them the same, all before the steps end.',
+  ),
   beginsByRows: (basis) => ({ kind: 'steps', basis, per: 'order', steps: [{ from: 0, amount: 0 }] }),
 };

@@ -1,3 +1,4 @@
+import { t } from '../../translate/translate.ts';
 import type { TableRow } from '../../model/price.ts';
 import type { Source } from '../../model/quote.ts';
 import { oneEntry, refused } from '../entries.ts';
@@ -73,7 +74,7 @@ export const TABLE: PriceKind<Table> = {
   extent: () => null,
   names: ({ tableId }) => ({ tableId }),
   rows: () => [{}],
-  rowsExpected: 'A rate priced by a table takes one row without figures: the table has them.',
+  rowsExpected: t('A rate priced by a table takes one row without figures: the table has them.'),
   beginsByRows: null,
   withRows: (price, rows) => {
     const row = onlyRow(rows);

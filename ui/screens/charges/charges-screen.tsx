@@ -97,7 +97,7 @@ const EmptyBoard = () => {
     <Text style={quiet}>
       {t(
         'The board has zones down and services across, and in each cell what the service costs in the zone. It still lacks {list}.',
-        { list: lacking.join(' and ') },
+        { list: lacking.join(t(' and ')) },
       )}
     </Text>
   );

@@ -42,7 +42,7 @@ const waitsFor = ({ isRead, isChecked, changes, isNoted, isReasoned }: Standing)
     ...(isNoted ? [] : [t('a note for this edition')]),
     ...(isReasoned ? [] : [t('a reason for publishing anyway')]),
   ];
-  return lacking.length === 0 ? null : t('To publish, write {list}.', { list: lacking.join(' and ') });
+  return lacking.length === 0 ? null : t('To publish, write {list}.', { list: lacking.join(t(' and ')) });
 };
 
 /** What stands against publishing, each with the way to it. */

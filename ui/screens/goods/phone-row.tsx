@@ -46,7 +46,7 @@ export const PhoneRow = memo(function PhoneRow({ good, display, chosen, presses 
     gaps.includes(field) ? [] : [goodFigure(good, field, display)],
   );
   const known = [good.fulfilment === 'digital' ? 'digital' : '', ...facts].filter(Boolean).join(' · ');
-  const lacking = gaps.length > 0 ? t('{list} missing', { list: gaps.join(' and ') }) : '';
+  const lacking = gaps.length > 0 ? t('{list} missing', { list: gaps.join(t(' and ')) }) : '';
   return (
     <View style={style.row} role="listitem">
       <Press

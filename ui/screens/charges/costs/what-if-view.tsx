@@ -28,7 +28,18 @@ import { leverEdit } from './lever-edit.ts';
 import { LeverChart, type ChartMark } from './lever-chart.tsx';
 import { LeverSlider } from './lever-slider.tsx';
 import { ValueField } from './lever-value-field.tsx';
-import { isThreshold, LEVER_FAMILIES, leverId, leversOfFamily, valueLabel, valueName, valueText, type LeverFamily, type WhatIfFamily, type NamedLever } from './lever-words.ts';
+import {
+  isThreshold,
+  LEVER_FAMILIES,
+  leverId,
+  leversOfFamily,
+  valueLabel,
+  valueName,
+  valueText,
+  type LeverFamily,
+  type WhatIfFamily,
+  type NamedLever,
+} from './lever-words.ts';
 import { MovedOrders } from './moved-orders.tsx';
 import { signedMoney } from './signed-money.ts';
 import { SubtotalBars } from './subtotal-bars.tsx';
@@ -80,7 +91,7 @@ const Findings = ({
     <View>
       <Text>
         {even.length > 0
-          ? t('Charges cover costs at {list}.', { list: even.map(text).join(' and ') })
+          ? t('Charges cover costs at {list}.', { list: even.map(text).join(t(' and ')) })
           : t('No value along this line makes the charges just cover the costs.')}
       </Text>
       {best ? (

@@ -47,7 +47,7 @@ const CodeFacts = memo(function CodeFacts({ codes }: { codes: readonly NearbyCod
               t('{postal} ({area}, before {list})', {
                 postal: postal.code,
                 area: takes[0]?.name ?? '',
-                list: also.map(({ name }) => name).join(' and '),
+                list: also.map(({ name }) => name).join(t(' and ')),
               }),
             ),
           })}
