@@ -1,5 +1,6 @@
 const { availableParallelism } = require('node:os');
 const { join } = require('node:path');
+const { buildSync } = require('esbuild');
 const { getDefaultConfig } = require('expo/metro-config');
 
 const config = getDefaultConfig(__dirname);
@@ -89,6 +90,17 @@ const isMovingList = (from, name) =>
 /** The plain module of tslib: its wrapper takes a default that Metro does not make. */
 const TSLIB = join(__dirname, 'node_modules', 'tslib', 'tslib.es6.js');
 
+/** Temporal without what is not used of it, which Metro cannot leave out of a module. */
+const isTemporal = (name) => /\/temporal\.ts$/.test(name);
+const TEMPORAL = join(__dirname, '.emporos', 'temporal.js');
+buildSync({
+  entryPoints: [join(__dirname, 'core', 'time', 'temporal.ts')],
+  bundle: true,
+  format: 'esm',
+  target: 'es2022',
+  outfile: TEMPORAL,
+});
+
 /** The gallery of parts is for development, and for its own test (GALLERY=1): it would come into every first load. */
 const isGallery = (name) => /\/gallery\/gallery\.tsx$/.test(name);
 const NO_GALLERY = join(__dirname, 'ui', 'gallery', 'no-gallery.ts');
@@ -110,6 +122,7 @@ config.resolver.resolveRequest = (context, name, platform) => {
     return { type: 'sourceFile', filePath: ROUTER_STAND_INS };
   if (isTabBar(context.originModulePath, name)) return { type: 'sourceFile', filePath: TAB_BAR_HEIGHT };
   if (isAllOfNative(context.originModulePath, name)) return { type: 'sourceFile', filePath: NATIVE_PARTS };
+  if (isTemporal(name)) return { type: 'sourceFile', filePath: TEMPORAL };
   if (name === 'tslib') return { type: 'sourceFile', filePath: TSLIB };
   if (name === ICON_FONT) return { type: 'sourceFile', filePath: ICON_SET };
   return context.resolveRequest(context, name, platform);

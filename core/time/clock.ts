@@ -1,4 +1,4 @@
-import { Temporal } from 'temporal-polyfill';
+import { instantOfMs, inZone, offsetNanoseconds } from './temporal.ts';
 import { dayOfLocalMs, MS_A_DAY, type DayNumber } from './calendar.ts';
 
 /** A time zone: between moments (milliseconds since 1970, UTC) and what its clocks show. */
@@ -33,8 +33,7 @@ const offsetsOf = (zone: string): ((epochMs: number) => number) => {
   const offsetOfQuarter = (quarter: number): number => {
     const known = quarters.get(quarter);
     if (known !== undefined) return known;
-    const there = Temporal.Instant.fromEpochMilliseconds(quarter * QUARTER_HOUR).toZonedDateTimeISO(zone);
-    const offset = there.offsetNanoseconds / 1e6;
+    const offset = offsetNanoseconds(inZone(instantOfMs(quarter * QUARTER_HOUR), zone)) / 1e6;
     if (quarters.size >= MOST_KEPT) quarters.clear();
     quarters.set(quarter, offset);
     return offset;
