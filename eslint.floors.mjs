@@ -39,6 +39,7 @@ export const FLOOR_WALLS = FLOORS.slice(0, -1).map((folder, at) => ({
 
 /** The floors of the interface, from the ground up; CONTRIBUTING says what each holds. */
 export const UI_FLOORS = [
+  'language',
   'time',
   'theme',
   'places',

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { t } from '../translate/translate.ts';
 import { noteSchema } from './unit.ts';
 
 /** Languages of the customer's side, by their codes (ISO 639-1). */
@@ -10,6 +11,9 @@ export type Language = z.infer<typeof languageSchema>;
 export const LANGUAGE_NAMES: Record<Language, string> = { en: 'English', fr: 'Français' };
 
 /** What the merchant calls a language. */
+export const LANGUAGE_WORDS: Record<Language, string> = { en: t('English'), fr: t('French') };
+
+/** What a language is called in names of files. */
 export const IN_ENGLISH: Record<Language, string> = { en: 'English', fr: 'French' };
 
 /**

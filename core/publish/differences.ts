@@ -2,7 +2,7 @@ import { t } from '../translate/translate.ts';
 import type { RuleRef } from '../audit/finding.ts';
 import { goodFieldChanges } from '../goods/difference.ts';
 import type { PostalRule } from '../model/delivery.ts';
-import { IN_ENGLISH } from '../model/language.ts';
+import { LANGUAGE_WORDS } from '../model/language.ts';
 import { currencyDecimals, type DisplayFormat } from '../words/figure.ts';
 import { bookChanges, type BookChange, type EntryChange, type ListName, type Side } from './changes.ts';
 import { dutySentences } from './duty-words.ts';
@@ -80,7 +80,7 @@ const translationSentence = ({ language, texts }: Extract<BookChange, { of: 'tra
     '{count, plural, one {# text} other {# texts}} in {language} {count, plural, one {changes} other {change}}: {list}.',
     {
       count: texts.length,
-      language: IN_ENGLISH[language],
+      language: LANGUAGE_WORDS[language],
       list: firstFew(texts.map((one) => `“${one.slice(0, 40)}”`)),
     },
   ),

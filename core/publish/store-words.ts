@@ -1,5 +1,5 @@
 import { t } from '../translate/translate.ts';
-import { IN_ENGLISH, type Language } from '../model/language.ts';
+import { LANGUAGE_WORDS, type Language } from '../model/language.ts';
 import type { Region } from '../model/place.ts';
 import type { Store } from '../model/store.ts';
 import type { BookChange } from './changes.ts';
@@ -30,7 +30,7 @@ const NAMES: Record<keyof Store, string> = {
 const wordsOf = (field: keyof Store, value: unknown, display: DisplayFormat): string | null => {
   if (value === undefined) return 'none';
   if (field === 'defaultWeight') return weightFigure(value as number, display.units);
-  if (field === 'languages') return (value as Language[]).map((one) => IN_ENGLISH[one]).join(', ');
+  if (field === 'languages') return (value as Language[]).map((one) => LANGUAGE_WORDS[one]).join(', ');
   if (field === 'rounding') {
     const rounding = value as Store['rounding'];
     return rounding === 'none'

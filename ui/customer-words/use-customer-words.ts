@@ -11,7 +11,7 @@ type Format = DisplayFormat & { currency: string };
 export type SpeakerOf = (language: Language, format: Format) => CustomerWords;
 
 const load = async (): Promise<SpeakerOf> => {
-  const { customerWords } = await import('../../core/words/customer/customer-words.ts');
+  const { customerWords } = await import('../language/speakers.ts');
   const made = new Map<string, CustomerWords>();
   return (language, format) => {
     const key = [language, format.currency, format.units].join(' ');

@@ -1,10 +1,14 @@
-import { t } from '../../core/translate/translate.ts';
-/** Dates and moments as the preview writes them, in English. */
+import { spokenLocale, t } from '../../core/translate/translate.ts';
+
+/** Dates and moments as the preview writes them. */
+
+/** English is written with the day before the month. */
+const dateLocale = (): string => (spokenLocale() === 'en' ? 'en-GB' : spokenLocale());
 
 /** Writes moments in one way; its rules are read at the first of them, which takes longer than all that follow. */
 const writer = (options: Intl.DateTimeFormatOptions): ((moment: Date) => string) => {
   let format: Intl.DateTimeFormat | undefined;
-  return (moment) => (format ??= new Intl.DateTimeFormat('en-GB', options)).format(moment);
+  return (moment) => (format ??= new Intl.DateTimeFormat(dateLocale(), options)).format(moment);
 };
 
 /** The same for local dates, which are no moments. */

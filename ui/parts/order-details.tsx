@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../core/translate/translate.ts';
-import { IN_ENGLISH } from '../../core/model/language.ts';
+import { LANGUAGE_WORDS } from '../../core/model/language.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import { nearbyOf } from '../../core/order/nearby-of.ts';
 import { localMoment } from '../../core/time/local-moment.ts';
@@ -38,7 +38,7 @@ const factsOf = ({ contact, billing, chosen, language }: PastOrder, isKerbside: 
     ...(language
       ? [
           t('Ordered in {language}, as “{shownAs}”.', {
-            language: IN_ENGLISH[language],
+            language: LANGUAGE_WORDS[language],
             shownAs: chosen.shownAs ?? chosen.name,
           }),
         ]

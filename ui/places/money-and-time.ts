@@ -1,6 +1,8 @@
-const currencyNames = new Intl.DisplayNames(['en'], { type: 'currency' });
+import { spokenLocale } from '../../core/translate/translate.ts';
 
-/** A currency's name in English, or its code where it has none. */
+const currencyNames = new Intl.DisplayNames([spokenLocale()], { type: 'currency' });
+
+/** A currency's name in the program's language, or its code where it has none. */
 export const currencyName = (code: string): string => currencyNames.of(code) ?? code;
 
 /** The currencies of ISO 4217, by name. */

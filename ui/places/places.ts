@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { spokenLocale } from '../../core/translate/translate.ts';
 import { countryName } from '../../core/words/country-name.ts';
 import { countryGroups, type CountryGroup } from './country-groups.ts';
 
@@ -17,7 +18,7 @@ export interface WorldPlaces {
   byNumber: Record<string, string>;
 }
 
-const byName = (a: NamedPlace, b: NamedPlace): number => a.name.localeCompare(b.name, 'en');
+const byName = (a: NamedPlace, b: NamedPlace): number => a.name.localeCompare(b.name, spokenLocale());
 
 let loading: Promise<WorldPlaces> | null = null;
 let loaded: WorldPlaces | null = null;

@@ -1,3 +1,4 @@
+import '../language/speak-in-worker.ts';
 import { expose } from 'comlink';
 import { makeChecker } from './checker.ts';
 

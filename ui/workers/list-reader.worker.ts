@@ -1,3 +1,4 @@
+import '../language/speak-in-worker.ts';
 import { expose, transfer } from 'comlink';
 import { workbookOf, type ListSheet } from '../files/workbook.ts';
 import { makeListReader } from './list-reader.ts';

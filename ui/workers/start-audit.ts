@@ -1,4 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
+import { workerLanguage } from '../language/chosen-language.ts';
 import type { AuditProgress } from '../../core/audit/audit.ts';
 import type { PriceSpan } from '../../core/delivery-page/price-key.ts';
 import type { Problem } from '../../core/model/problem.ts';
@@ -17,7 +18,8 @@ export interface AuditWork {
   stop: () => void;
 }
 
-const newWorker = (): Worker => new Worker(new URL('./auditor.worker.ts', window.location.href));
+const newWorker = (): Worker =>
+  new Worker(new URL('./auditor.worker.ts', window.location.href), { name: workerLanguage() });
 
 type OnProgress = (progress: AuditProgress) => void;
 

@@ -1,4 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
+import { workerLanguage } from '../language/chosen-language.ts';
 import type { RootState } from '../state/store.ts';
 import type { OnCostProgress } from './costs/cost-progress.ts';
 import type { Coster } from './costs/coster.ts';
@@ -22,7 +23,7 @@ const isOf = ({ held }: Desk, state: RootState): boolean => {
 
 const openDesk = (state: RootState): Desk => {
   desk?.worker.terminate();
-  const worker = new Worker(new URL('./coster.worker.ts', window.location.href));
+  const worker = new Worker(new URL('./coster.worker.ts', window.location.href), { name: workerLanguage() });
   const coster = wrap<Coster>(worker);
   const waiting = new Set<OnCostProgress>();
   const tell: OnCostProgress = (progress) => waiting.forEach((one) => one(progress));

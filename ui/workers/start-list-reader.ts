@@ -1,4 +1,5 @@
 import { proxy, transfer, wrap, type Remote } from 'comlink';
+import { workerLanguage } from '../language/chosen-language.ts';
 import type { Fault } from '../../core/model/fault.ts';
 import type { ListMapping } from '../../core/formats/list-format.ts';
 import type { ListName, Lists } from '../../core/formats/lists.ts';
@@ -46,7 +47,9 @@ interface ListWorker extends ListReader {
 }
 
 const startWorker = (): { worker: Worker; remote: Remote<ListWorker> } => {
-  const worker = new Worker(new URL('./list-reader.worker.ts', window.location.href));
+  const worker = new Worker(new URL('./list-reader.worker.ts', window.location.href), {
+    name: workerLanguage(),
+  });
   return { worker, remote: wrap<ListWorker>(worker) };
 };
 

@@ -1,9 +1,9 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
 import { TEXT_PARTS, textCells, textsSheet } from '../../../core/formats/texts-table.ts';
-import { IN_ENGLISH, LANGUAGES, type Language } from '../../../core/model/language.ts';
+import { IN_ENGLISH, LANGUAGE_WORDS, LANGUAGES, type Language } from '../../../core/model/language.ts';
 import {
   customerLanguages,
   ownLanguage,
@@ -14,6 +14,8 @@ import { wholeFigure } from '../../../core/words/figure.ts';
 import { fileName } from '../../files/files.ts';
 import { WordsField } from '../../fields/kind-fields.tsx';
 import { useChosenList } from '../../list-import/use-chosen-list.ts';
+import { chooseLanguage, chosenLanguage } from '../../language/chosen-language.ts';
+import { programLanguages, type ProgramLanguage } from '../../language/languages.ts';
 import { Check } from '../../parts/check.tsx';
 import { dayNow } from '../../time/now.ts';
 import { SaveList } from '../../parts/save-list.tsx';
@@ -68,7 +70,7 @@ const Row = ({ text, as, language }: RowProps) => {
         <WordsField
           prose
           hideLabel
-          label={t('“{text}” in {language}', { text, language: IN_ENGLISH[language] })}
+          label={t('“{text}” in {language}', { text, language: LANGUAGE_WORDS[language] })}
           value={as}
           most={2_000}
           onChange={(next, visit) =>
@@ -76,7 +78,7 @@ const Row = ({ text, as, language }: RowProps) => {
               edit(
                 'setTranslation',
                 { language, text, as: next.trim() },
-                t('{language} text', { language: IN_ENGLISH[language] }),
+                t('{language} text', { language: LANGUAGE_WORDS[language] }),
                 visit,
               ),
             )
@@ -129,7 +131,7 @@ const TextsAsList = ({
   return (
     <Actions
       role="group"
-      aria-label={t('The texts in {language} as a list', { language: IN_ENGLISH[language] })}
+      aria-label={t('The texts in {language} as a list', { language: LANGUAGE_WORDS[language] })}
     >
       <SaveList
         name={(kind) =>
@@ -162,14 +164,14 @@ const Translated = ({
     <>
       <Text style={style.title} role="heading" aria-level={2}>
         {t('{language}: {done} of {all} texts translated', {
-          language: IN_ENGLISH[language],
+          language: LANGUAGE_WORDS[language],
           done: wholeFigure(done),
           all: wholeFigure(all),
         })}
       </Text>
       <Text style={style.note}>
         {t('Customers read what is not translated in {language}. If you change a text, translate it again.', {
-          language: IN_ENGLISH[own],
+          language: LANGUAGE_WORDS[own],
         })}
       </Text>
     </>
@@ -190,7 +192,7 @@ const Translations = ({ language, onTexts }: { language: Language } & Pick<PartP
   const [atFirst, setAtFirst] = useState(() => new Set(known.keys()));
   const shown = texts.filter(({ text }) => show === 'all' || !known.has(text) || !atFirst.has(text));
   return (
-    <View role="region" aria-label={t('In {language}', { language: IN_ENGLISH[language] })}>
+    <View role="region" aria-label={t('In {language}', { language: LANGUAGE_WORDS[language] })}>
       <Translated language={language} own={ownLanguage(book)} done={done} all={texts.length} />
       <TextsAsList
         language={language}
@@ -229,6 +231,26 @@ const Translations = ({ language, onTexts }: { language: Language } & Pick<PartP
   );
 };
 
+/** The language of the program itself, where it can speak more than one. */
+const OwnLanguage = () => {
+  const style = useStyles(styles);
+  const [languages, setLanguages] = useState<readonly ProgramLanguage[]>([]);
+  useEffect(() => {
+    void programLanguages().then(setLanguages, () => undefined);
+  }, []);
+  if (languages.length < 2) return null;
+  return (
+    <View style={style.choice}>
+      <Segments
+        label={t('The program speaks')}
+        value={chosenLanguage()}
+        onChange={chooseLanguage}
+        options={languages.map(({ language, name }) => ({ value: language, label: name }))}
+      />
+    </View>
+  );
+};
+
 /** The languages that customers can read the shop in, and the merchant's own texts in each. */
 export const Languages = ({ onTexts }: Pick<PartProps, 'onTexts'>) => {
   const style = useStyles(styles);
@@ -242,10 +264,11 @@ export const Languages = ({ onTexts }: Pick<PartProps, 'onTexts'>) => {
   const toggle = (one: Language): void =>
     set(
       languages.includes(one) ? languages.filter((kept) => kept !== one) : [...languages, one],
-      t('The shop in {language}', { language: IN_ENGLISH[one] }),
+      t('The shop in {language}', { language: LANGUAGE_WORDS[one] }),
     );
   return (
     <View>
+      <OwnLanguage />
       <View style={style.choice}>
         <Segments
           label={t('Your texts are written in')}
@@ -257,16 +280,16 @@ export const Languages = ({ onTexts }: Pick<PartProps, 'onTexts'>) => {
                 ...languages.filter((one) => one !== next && one !== own),
                 ...(languages.includes(next) ? [own] : []),
               ],
-              t('Texts in {language}', { language: IN_ENGLISH[next] }),
+              t('Texts in {language}', { language: LANGUAGE_WORDS[next] }),
             )
           }
-          options={LANGUAGES.map((value) => ({ value, label: IN_ENGLISH[value] }))}
+          options={LANGUAGES.map((value) => ({ value, label: LANGUAGE_WORDS[value] }))}
         />
       </View>
       {others.map((one) => (
         <Check
           key={one}
-          label={t('Customers can also read the shop in {language}', { language: IN_ENGLISH[one] })}
+          label={t('Customers can also read the shop in {language}', { language: LANGUAGE_WORDS[one] })}
           on={languages.includes(one)}
           onPress={() => toggle(one)}
         />

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { t } from '../../../core/translate/translate.ts';
 import { withLeftOut } from '../../list-import/import-words.ts';
 import { SHOP_TEXTS, type TextMeaning, type TextRow } from '../../../core/formats/texts-table.ts';
-import { IN_ENGLISH, type Language } from '../../../core/model/language.ts';
+import { LANGUAGE_WORDS, type Language } from '../../../core/model/language.ts';
 import { ownTexts } from '../../../core/words/customer/own-texts.ts';
 import { ImportPage } from '../../list-import/import-page.tsx';
 import { useListImport } from '../../list-import/use-list-import.ts';
@@ -28,7 +28,7 @@ const TextsImport = ({ file, language, onDone }: { file: File; language: Languag
         edit(
           'setTranslations',
           { language, texts },
-          t('{language} texts: imported {file}', { language: IN_ENGLISH[language], file: file.name }),
+          t('{language} texts: imported {file}', { language: LANGUAGE_WORDS[language], file: file.name }),
         ),
       );
     const text = t('Imported {count, plural, one {# translation} other {# translations}} from {file}.', {
@@ -46,7 +46,7 @@ const TextsImport = ({ file, language, onDone }: { file: File; language: Languag
       work={work}
       effect={t(
         'replaces the {language} of each text that the file translates, and keeps the others as they are',
-        { language: IN_ENGLISH[language] },
+        { language: LANGUAGE_WORDS[language] },
       )}
       onTake={take}
     />
