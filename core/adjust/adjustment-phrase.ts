@@ -7,9 +7,9 @@ import { conditionKind } from './condition-kinds.ts';
 import { effectKind } from './effect-kinds.ts';
 
 const KINDS: Record<ChoiceKind, string> = {
-  shipping: 'shipping',
+  shipping: t('shipping'),
   delivery: t('local delivery'),
-  pickup: 'pickup',
+  pickup: t('pickup'),
   'nothing-to-ship': t('orders with nothing to ship'),
 };
 

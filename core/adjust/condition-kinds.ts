@@ -117,7 +117,7 @@ const GOODS: ConditionKind<Of<'goods'>> = {
   },
   empty: (condition) =>
     countNamed(condition) === 0 && condition.match !== 'none' ? nothingNamed('goods') : null,
-  about: () => 'goods',
+  about: () => t('goods'),
   goods: ({ groupIds, skus }) => ({ groupIds, skus }),
 };
 
@@ -133,7 +133,7 @@ const DESTINATION: ConditionKind<Of<'destination'>> = {
       places: regionsPhrase(regions, namesInSentence(display)) || t('no place'),
     }),
   empty: ({ in: regions, not }) => (regions.length === 0 && !not ? nothingNamed('places') : null),
-  about: () => 'destination',
+  about: () => t('destination'),
   regions: ({ in: regions }) => regions,
 };
 
@@ -192,7 +192,7 @@ const DATES: ConditionKind<Of<'dates'>> = {
     const [to = '9'] = [a.to ?? '9', b.to ?? '9'].sort();
     return from > to;
   },
-  about: () => 'dates',
+  about: () => t('dates'),
   days: {
     holds: isInDates,
     changes: ({ from, to }) => [from, to].flatMap((date) => (date ? [dayOf(date), dayOf(date) + 1] : [])),
@@ -207,7 +207,7 @@ const WEEKDAY: ConditionKind<Of<'weekday'>> = {
       days.includes(weekdayOf(placedOn())),
   words: ({ days }) => t('the order is placed on {weekday}', { weekday: weekdayWords(days) }),
   empty: ({ days }) => (days.length === 0 ? nothingNamed('days') : null),
-  about: () => 'weekday',
+  about: () => t('weekday'),
   days: { holds: ({ days }, day) => days.includes(weekdayOf(day)), changes: () => [] },
 };
 

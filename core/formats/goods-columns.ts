@@ -1,4 +1,4 @@
-import { t } from '../translate/translate.ts';
+import { marked, t } from '../translate/translate.ts';
 import { FIELD_NAMES } from '../goods/field-names.ts';
 import { WRITTEN_UNITS } from '../model/written-units.ts';
 import { guessMapping, unitInHeading } from './list-columns.ts';
@@ -66,9 +66,9 @@ export const GOODS_COLUMNS: readonly ListColumn<GoodsColumn>[] = [
   listColumn('size', FIELD_NAMES.size, words(t('Three sides with their unit, such as 300x200x150 mm.')), [
     ...['size', 'dimensions', 'dimension', 'measurements', 'l x w x h', 'lxwxh'],
   ]),
-  listColumn('length', 'Length', words(t('With its unit, such as 300 mm.')), ['long', 'depth', 'l']),
-  listColumn('width', 'Width', words(t('With its unit, such as 200 mm.')), ['wide', 'w']),
-  listColumn('height', 'Height', words(t('With its unit, such as 150 mm.')), ['high', 'h']),
+  listColumn('length', marked('Length'), words(t('With its unit, such as 300 mm.')), ['long', 'depth', 'l']),
+  listColumn('width', marked('Width'), words(t('With its unit, such as 200 mm.')), ['wide', 'w']),
+  listColumn('height', marked('Height'), words(t('With its unit, such as 150 mm.')), ['high', 'h']),
   listColumn('groupIds', FIELD_NAMES.groupIds, words(t('Handling groups, separated by semicolons.')), [
     ...['handling group', 'group', 'groups', 'group id'],
   ]),

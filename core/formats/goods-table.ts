@@ -52,7 +52,7 @@ const wrongColumns = (mapping: ListMapping<GoodsColumn>, { here }: GoodsMeaning)
       mapping,
       GOODS_COLUMNS.map((one) => ({ ...one, needed: needed.includes(one.column) })),
     ),
-    ...(isTwofold ? [fault('column-twice', 'row 1', { column: COLUMN_NAMES.size })] : []),
+    ...(isTwofold ? [fault('column-twice', cellAt(1, null), { column: COLUMN_NAMES.size })] : []),
   ];
 };
 

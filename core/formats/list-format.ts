@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import type { TableOddity } from '../price/table-report.ts';
 import type { ColumnAbout, SheetColumn } from './sheet-column.ts';
@@ -91,13 +92,13 @@ export const mappingFaults = <C extends string>(
 ): Fault[] =>
   columns.flatMap(({ column, name, needed }) => {
     const times = mapping.filter((one) => one === column).length;
-    if (times > 1) return [fault('column-twice', 'row 1', { column: name })];
-    return needed && times === 0 ? [fault('column-missing', 'row 1', { column: name })] : [];
+    if (times > 1) return [fault('column-twice', cellAt(1, null), { column: name })];
+    return needed && times === 0 ? [fault('column-missing', cellAt(1, null), { column: name })] : [];
   });
 
 /** Where a cell is: 'row 12, From'. Rows count from 1, the headings being row 1. */
 export const cellAt = (row: number, name: string | null): string =>
-  name === null ? `row ${row}` : `row ${row}, ${name}`;
+  name === null ? t('row {row}', { row }) : t('row {row}, {name}', { row, name: t(name) });
 
 const LONGEST_SHOWN = 40;
 

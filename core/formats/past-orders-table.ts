@@ -1,4 +1,4 @@
-import { t } from '../translate/translate.ts';
+import { marked, t } from '../translate/translate.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import { pastOrderSchema, type PastOrder } from '../model/order.ts';
 import type { Destination } from '../model/place.ts';
@@ -38,53 +38,59 @@ export type PastColumn =
 const COLUMNS: readonly ListColumn<PastColumn>[] = [
   listColumn(
     'number',
-    'Number',
+    marked('Number'),
     words(t('Tells the orders apart.')),
     ['order', 'order number', 'order no', 'order id', 'id', 'no', 'reference'],
     { needed: true },
   ),
   listColumn(
     'placed',
-    'Date',
+    marked('Date'),
     words(t('The day or the moment it was placed.')),
     ['placed', 'placed at', 'order date', 'created', 'created at', 'ordered', 'when'],
     { needed: true },
   ),
-  listColumn('service', 'Service', words(t('What the way was called.')), [
+  listColumn('service', marked('Service'), words(t('What the way was called.')), [
     ...['shipping method', 'delivery', 'method', 'shipping', 'choice', 'choice name'],
   ]),
   listColumn(
     'charged',
-    'Charged',
+    marked('Charged'),
     numbers(t('What the customer paid for getting it.')),
     ['charge', 'shipping charged', 'shipping price', 'postage', 'delivery charge'],
     { needed: true },
   ),
-  listColumn('cost', 'Cost', numbers(t('What the carrier took.')), [
+  listColumn('cost', marked('Cost'), numbers(t('What the carrier took.')), [
     ...['shipping cost', 'carrier cost', 'label cost', 'paid', 'freight'],
   ]),
-  listColumn('goods', 'Products', words(t('As “2 x pot-26; 1 x trowel”.')), [
+  listColumn('goods', marked('Products'), words(t('As “2 x pot-26; 1 x trowel”.')), [
     'goods',
     'items',
     'lines',
     'contents',
   ]),
-  listColumn('weight', 'Weight', words(t('Of the whole order.')), ['total weight', 'gross weight', 'mass'], {
-    measured: true,
-  }),
-  listColumn('subtotal', 'Subtotal', numbers(t('The products together.')), [
+  listColumn(
+    'weight',
+    marked('Weight'),
+    words(t('Of the whole order.')),
+    ['total weight', 'gross weight', 'mass'],
+    {
+      measured: true,
+    },
+  ),
+  listColumn('subtotal', marked('Subtotal'), numbers(t('The products together.')), [
     ...['goods total', 'items total', 'products total', 'net', 'value', 'merchandise'],
   ]),
-  listColumn('country', 'Country', words(t('By name, or two letters such as CA.')), [
+  listColumn('country', marked('Country'), words(t('By name, or two letters such as CA.')), [
     ...['country code', 'ship country', 'shipping country', 'land'],
   ]),
-  listColumn('region', 'Region', words(t('A province or state, by name or code.')), [
+  listColumn('region', marked('Region'), words(t('A province or state, by name or code.')), [
     ...['province', 'state', 'subdivision', 'shipping province', 'county'],
   ]),
-  listColumn('postalCode', 'Postal code', words(t('The postal code.')), [
+  listColumn('postalCode', marked('Postal code'), words(t('The postal code.')), [
     ...['postcode', 'zip', 'zip code', 'postal', 'shipping zip'],
   ]),
-  listColumn('town', 'Town', words(t('The town.')), ['city', 'place', 'shipping city']),
+  listColumn('town', marked('Town'), words(t('The town.')), ['city', 'place', 'shipping city']),
 ];
 
 const NAMES = Object.fromEntries(COLUMNS.map(({ column, name }) => [column, name])) as Record<

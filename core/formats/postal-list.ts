@@ -1,4 +1,4 @@
-import { t } from '../translate/translate.ts';
+import { marked, t } from '../translate/translate.ts';
 import { countryName } from '../words/country-name.ts';
 import type { Fault } from '../model/fault.ts';
 import type { PostalRule } from '../model/delivery.ts';
@@ -27,22 +27,27 @@ export interface PostalMeaning {
 const COLUMNS: readonly ListColumn<PostalColumn>[] = [
   listColumn(
     'pattern',
-    'Code',
+    marked('Code'),
     words(t('A postal code or its beginning, such as B3H*; the most specific line decides.')),
     ['postal code', 'postal', 'postcode', 'zip', 'zip code', 'pin', 'pin code', 'pattern'],
     { needed: true },
   ),
-  listColumn('days', 'Days', numbers(t('Working days on the way; empty where they are not known.')), [
+  listColumn('days', marked('Days'), numbers(t('Working days on the way; empty where they are not known.')), [
     ...['delivery days', 'transit days', 'transit'],
   ]),
-  listColumn('served', 'Served', words(t('yes or no.')), ['serviceable', 'delivered', 'active', 'available']),
+  listColumn('served', marked('Served'), words(t('yes or no.')), [
+    'serviceable',
+    'delivered',
+    'active',
+    'available',
+  ]),
   listColumn(
     'cashOnDelivery',
-    'Payable at the door',
+    marked('Payable at the door'),
     words(t('yes where the customer can pay at the door.')),
     [...['cod', 'cash on delivery', 'cashondelivery', 'pay at the door']],
   ),
-  listColumn('country', 'Country', words(t('Two letters, such as CA.')), ['country code', 'land']),
+  listColumn('country', marked('Country'), words(t('Two letters, such as CA.')), ['country code', 'land']),
 ];
 
 const NAMES = Object.fromEntries(COLUMNS.map(({ column, name }) => [column, name])) as Record<

@@ -1,4 +1,4 @@
-import { t } from '../translate/translate.ts';
+import { marked, t } from '../translate/translate.ts';
 import type { Fault } from '../model/fault.ts';
 import { toThousandth } from '../model/measured.ts';
 import { countrySchema, subdivisionSchema } from '../model/place.ts';
@@ -28,50 +28,50 @@ export type TableColumn =
 const COLUMNS: readonly ListColumn<TableColumn>[] = [
   listColumn(
     'from',
-    'From',
+    marked('From'),
     numbers(t('The least that the row is for.')),
     ['min', 'minimum', 'above', 'weight from', 'from weight', 'lower', 'min weight'],
     { needed: true, measured: true },
   ),
   listColumn(
     'to',
-    'To, less than',
+    marked('To, less than'),
     numbers(t('It ends before this; empty for no end.')),
     ['to', 'max', 'maximum', 'below', 'weight to', 'to weight', 'upper', 'max weight'],
     { measured: true },
   ),
   listColumn(
     'amount',
-    'Amount',
+    marked('Amount'),
     numbers(t('The charge, in the shop’s currency.')),
     ['price', 'charge', 'rate', 'cost', 'fee'],
     { needed: true },
   ),
   listColumn(
     'eachSize',
-    'Each',
+    marked('Each'),
     numbers(t('Adds an amount for each of this much above “From”; empty for none.')),
     ['each size', 'per', 'step', 'increment'],
     { measured: true },
   ),
-  listColumn('eachAmount', 'Amount for each', numbers(t('What is added for each.')), [
+  listColumn('eachAmount', marked('Amount for each'), numbers(t('What is added for each.')), [
     ...['each amount', 'per amount', 'increment price'],
   ]),
   listColumn(
     'eachCount',
-    'Counted',
+    marked('Counted'),
     words(t('started: a part of one counts as a whole; exact: in proportion.')),
     ['each count', 'count', 'rounding'],
   ),
-  listColumn('country', 'Country', words(t('Two letters, such as CA; empty for any.')), [
+  listColumn('country', marked('Country'), words(t('Two letters, such as CA; empty for any.')), [
     ...['country code', 'destination country', 'land'],
   ]),
-  listColumn('subdivision', 'Region', words(t('As CA-NS; empty for the whole country.')), [
+  listColumn('subdivision', marked('Region'), words(t('As CA-NS; empty for the whole country.')), [
     ...['subdivision', 'state', 'province', 'state code', 'province code'],
   ]),
   listColumn(
     'postal',
-    'Postal code',
+    marked('Postal code'),
     words(t('A postal code or its beginning, such as B3H*; empty for all.')),
     [...['postal', 'postal pattern', 'postcode', 'zip', 'zip code', 'code', 'pattern']],
   ),

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Book } from '../model/book.ts';
 import type { Rate } from '../model/rate.ts';
 import type { DisplayFormat } from '../words/figure.ts';
@@ -41,7 +42,7 @@ const nameOf = (cells: readonly string[]): string => {
 const fieldsOf = (was: readonly string[] | null, is: readonly string[] | null): RateRowChange['fields'] =>
   FIGURES.flatMap((column, at) => {
     const [from, to] = [was?.[NAMING + at] ?? '', is?.[NAMING + at] ?? ''];
-    return from === to || column === 'from' ? [] : [{ name: rateColumnName(column), from, to }];
+    return from === to || column === 'from' ? [] : [{ name: t(rateColumnName(column)), from, to }];
   });
 
 /** What other rates change in the list of rates, row by row in the order of the board. */

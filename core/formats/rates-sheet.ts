@@ -1,4 +1,4 @@
-import { t } from '../translate/translate.ts';
+import { marked, t } from '../translate/translate.ts';
 import type { Book } from '../model/book.ts';
 import type { Measure } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
@@ -25,50 +25,55 @@ export type RateColumn =
   | 'offered';
 
 const COLUMNS: Record<RateColumn, { name: string; aliases: string[]; needed?: boolean } & ColumnAbout> = {
-  zone: { name: 'Zone', aliases: ['region'], needed: true, ...words(t('A zone of the board, by its name.')) },
+  zone: {
+    name: marked('Zone'),
+    aliases: ['region'],
+    needed: true,
+    ...words(t('A zone of the board, by its name.')),
+  },
   service: {
-    ...{ name: 'Service', aliases: ['method'], needed: true },
+    ...{ name: marked('Service'), aliases: ['method'], needed: true },
     ...words(t('A service of the board, by its name. The rows of one zone and service are one rate.')),
   },
   price: {
-    ...{ name: 'Price', aliases: ['kind', 'price kind', 'type'] },
+    ...{ name: marked('Price'), aliases: ['kind', 'price kind', 'type'] },
     ...words(t('flat, steps or percent; per product, table and carrier for rates that are so already.')),
   },
   basis: {
-    ...{ name: 'Goes by', aliases: ['by', 'basis', 'measure'] },
+    ...{ name: marked('Goes by'), aliases: ['by', 'basis', 'measure'] },
     ...words(t('What steps go by: weight, subtotal, units, volume or distance.')),
   },
   from: {
-    ...{ name: 'From', aliases: ['min', 'step from', 'weight from'] },
+    ...{ name: marked('From'), aliases: ['min', 'step from', 'weight from'] },
     ...words(t('Where a step begins, with its unit, such as 2000 g. A step takes a row.')),
   },
   amount: {
-    ...{ name: 'Amount', aliases: ['charge', 'cost', 'fee', 'rate'] },
+    ...{ name: marked('Amount'), aliases: ['charge', 'cost', 'fee', 'rate'] },
     ...numbers(t('In the shop’s currency; of a rate that a carrier prices, its fallback.')),
   },
   percent: {
-    ...{ name: 'Percent', aliases: ['percentage', 'share'] },
+    ...{ name: marked('Percent'), aliases: ['percentage', 'share'] },
     ...numbers(t('Of the subtotal: the price, or what a step adds.')),
   },
   freeFrom: {
-    name: 'Free from',
+    name: marked('Free from'),
     aliases: ['free above'],
     ...numbers(t('Free from this subtotal; empty for never.')),
   },
-  leastCharge: { name: 'Minimum charge', aliases: ['min charge'], ...numbers(t('Empty for none.')) },
-  mostCharge: { name: 'Maximum charge', aliases: ['max charge'], ...numbers(t('Empty for none.')) },
+  leastCharge: { name: marked('Minimum charge'), aliases: ['min charge'], ...numbers(t('Empty for none.')) },
+  mostCharge: { name: marked('Maximum charge'), aliases: ['max charge'], ...numbers(t('Empty for none.')) },
   leastOrder: {
-    name: 'Minimum order',
+    name: marked('Minimum order'),
     aliases: ['min order'],
     ...numbers(t('The least subtotal; empty for none.')),
   },
   mostOrder: {
-    name: 'Maximum order',
+    name: marked('Maximum order'),
     aliases: ['max order'],
     ...numbers(t('The greatest subtotal; empty for none.')),
   },
   offered: {
-    name: 'Offered',
+    name: marked('Offered'),
     aliases: ['on', 'active'],
     ...words(t('yes, or no where the rate is switched off.')),
   },

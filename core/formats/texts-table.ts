@@ -1,4 +1,4 @@
-import { t } from '../translate/translate.ts';
+import { marked, t } from '../translate/translate.ts';
 import { fault } from '../model/fault.ts';
 import { IN_ENGLISH, LANGUAGES, LANGUAGE_NAMES, type Language } from '../model/language.ts';
 import { noteSchema } from '../model/unit.ts';
@@ -22,10 +22,10 @@ export interface TextMeaning {
 
 /** What the parts of a shop's texts are called. */
 export const TEXT_PARTS: Record<TextPart, string> = {
-  ways: 'Ways to get an order',
-  messages: 'Messages',
-  payments: 'Payments and taxes',
-  goods: 'Products',
+  ways: marked('Ways to get an order'),
+  messages: marked('Messages'),
+  payments: marked('Payments and taxes'),
+  goods: marked('Products'),
 };
 
 const ANY_LANGUAGE = LANGUAGES.flatMap((one) => [IN_ENGLISH[one], LANGUAGE_NAMES[one], one]);
@@ -34,20 +34,20 @@ const ANY_LANGUAGE = LANGUAGES.flatMap((one) => [IN_ENGLISH[one], LANGUAGE_NAMES
 const COLUMNS = [
   listColumn<TextColumn>(
     'part',
-    'Used for',
+    marked('Used for'),
     words(t('Where customers read it. Only to help whoever translates.')),
     ['for', 'part', 'context'],
   ),
   listColumn<TextColumn>(
     'text',
-    'Text',
+    marked('Text'),
     words(t('As you wrote it; leave it as it is, so that its translation finds it.')),
     ['source', 'original'],
     { needed: true },
   ),
   listColumn<TextColumn>(
     'as',
-    'Translation',
+    marked('Translation'),
     words(t('What customers read instead; empty for nothing yet.')),
     ['target', 'translated', ...ANY_LANGUAGE],
     { needed: true },

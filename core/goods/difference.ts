@@ -53,7 +53,7 @@ export const goodFigure = (good: Good, field: Field, { decimals, units }: Displa
 /** The fields of a product that differ, with both figures as people read them. */
 export const goodFieldChanges = (from: Good, to: Good, display: DisplayFormat): ChangedGood['fields'] =>
   FIELDS.filter((field) => JSON.stringify(from[field]) !== JSON.stringify(to[field])).map((field) => ({
-    name: FIELD_NAMES[field].toLowerCase(),
+    name: t(FIELD_NAMES[field]).toLowerCase(),
     from: goodFigure(from, field, display) || 'none',
     to: goodFigure(to, field, display) || 'none',
   }));

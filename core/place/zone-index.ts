@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { entryName, type PlaceNames } from './region-phrase.ts';
 import type { SellsTo, Zone } from '../model/place.ts';
 import type { Place } from './place.ts';
@@ -31,7 +32,9 @@ export const REMAINDER = 'all remaining places';
 
 /** By which entry a zone has a place, as the end of a sentence: 'by B0C*'. */
 export const entryPhrase = ({ because }: Pick<ZoneFound, 'because'>, names: PlaceNames): string =>
-  because === REMAINDER ? 'as no other zone includes it' : `by ${entryName(because, names)}`;
+  because === REMAINDER
+    ? t('as no other zone includes it')
+    : t('by {entry}', { entry: entryName(because, names) });
 
 /** An index of where the shop sells. */
 export const indexSellsTo = (sellsTo: SellsTo): SellsToIndex => ({

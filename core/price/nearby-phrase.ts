@@ -80,7 +80,7 @@ export const pickupPhrase = (
   { decimals, units }: DisplayFormat,
 ): string =>
   [
-    charge === 0 ? 'free' : moneyFigure(charge, decimals),
+    charge === 0 ? t('free') : moneyFigure(charge, decimals),
     timingPhrase(timing),
     ...(kerbside ? ['kerbside'] : []),
     ...(minSubtotal === undefined

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { roundedMeasure } from '../model/measured.ts';
 import type { RateTable, TableRow } from '../model/price.ts';
 import type { Region } from '../model/place.ts';
@@ -226,7 +227,7 @@ export interface TableFound {
 /** A place of a table in the fewest words that name it; null for no place. */
 export const tablePlaceName = ({ placeList }: TableIndex, at: number): string | null => {
   const place = placeList[at];
-  return place ? (place.postal ?? place.subdivision ?? place.country ?? 'anywhere') : null;
+  return place ? (place.postal ?? place.subdivision ?? place.country ?? t('anywhere')) : null;
 };
 
 /**

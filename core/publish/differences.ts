@@ -52,7 +52,7 @@ const entrySentence = <L extends ListName>(
 
 const lineChange = (was: PostalRule, is: PostalRule): string => {
   const words = [
-    ...(was.served === is.served ? [] : [is.served ? 'served' : t('no longer served')]),
+    ...(was.served === is.served ? [] : [is.served ? t('served') : t('no longer served')]),
     ...(was.cashOnDelivery === is.cashOnDelivery
       ? []
       : [is.cashOnDelivery ? t('cash on delivery') : t('no cash on delivery')]),

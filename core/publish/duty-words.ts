@@ -40,7 +40,7 @@ const dutyRateChanges = (
 
 /** What customers are told of import charges. */
 const SHOWN: Record<DutyRules['show'], string> = {
-  nothing: 'nothing',
+  nothing: t('nothing'),
   mention: t('that some may fall due'),
   amount: t('about how much'),
 };

@@ -108,7 +108,7 @@ const nameOf = (field: string): string =>
   FIELDS[field]?.name ?? field.replace(/([A-Z])/g, ' $1').toLowerCase();
 
 const plainFigure = (value: unknown): string => {
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'boolean') return value ? t('yes') : t('no');
   if (Array.isArray(value)) return value.join(', ') || 'none';
   if (typeof value !== 'string') return String(value);
   return /^[a-z-]+$/.test(value) ? value.replaceAll('-', ' ') : `“${value}”`;

@@ -11,7 +11,7 @@ import { placeNames, placesListed } from '../words/place-phrase.ts';
 const NAMES: Record<keyof Store, string> = {
   name: t('its name'),
   currency: t('the currency'),
-  timeZone: 'the time zone',
+  timeZone: t('the time zone'),
   units: t('the units'),
   pricesIncludeTax: t('whether prices include tax'),
   sellsTo: t('where it sells'),
@@ -37,7 +37,7 @@ const wordsOf = (field: keyof Store, value: unknown, display: DisplayFormat): st
       ? 'none'
       : t('to {amount}, {mode}', { amount: moneyFigure(rounding.to, display.decimals), mode: rounding.mode });
   }
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'boolean') return value ? t('yes') : t('no');
   return typeof value === 'string' || typeof value === 'number' ? String(value) : null;
 };
 
@@ -62,7 +62,7 @@ const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo'], display: Di
     return [
       is.mode === 'listed'
         ? t('only to {count}', { count: named(is.countries) || t('no country') })
-        : t('everywhere except {count}', { count: named(is.countries) || 'nowhere' }),
+        : t('everywhere except {count}', { count: named(is.countries) || t('nowhere') }),
     ];
   const added = is.countries.filter((country) => !was.countries.includes(country));
   const taken = was.countries.filter((country) => !is.countries.includes(country));

@@ -5,10 +5,10 @@ import type { AskedCode, AskedValue, Repair, RepairCode } from './repair.ts';
 type Named = Pick<Repair, 'a' | 'b'>;
 
 const MEASURES: Record<string, string> = {
-  weight: 'weight',
+  weight: t('weight'),
   subtotal: t('order value'),
   units: t('number of items'),
-  volume: 'volume',
+  volume: t('volume'),
   longestSide: t('longest side'),
 };
 

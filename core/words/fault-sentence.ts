@@ -19,13 +19,13 @@ const expectedName = (detail: Detail): string => {
     int: t('a whole number'),
     object: t('an object'),
     array: t('a list'),
-    string: 'text',
+    string: t('text'),
   };
   const expected = String(detail.expected);
-  return names[expected] ?? `a ${expected}`;
+  return names[expected] ?? t('a {expected}', { expected });
 };
 
-const sizeUnit = (detail: Detail): string => (detail.of === 'array' ? 'entries' : 'characters');
+const sizeUnit = (detail: Detail): string => (detail.of === 'array' ? t('entries') : t('characters'));
 
 const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'not-json': ({ reason }) => t('This is not JSON: {reason}', { reason }),
@@ -63,8 +63,8 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'good-unknown': ({ sku }) =>
     t('The catalogue has no “{sku}”; a line of its own must bring a price and a fulfilment.', { sku }),
   'subtotal-too-big': ({ limit }) => t('The products come to more than {limit} minor units.', { limit }),
-  'column-missing': ({ column }) => t('No column is “{column}”, and each row needs one.', { column }),
-  'column-twice': ({ column }) => t('Two columns are both “{column}”.', { column }),
+  'column-missing': ({ column }) => t('No column is “{column}”, and each row needs one.', { column: t(String(column)) }),
+  'column-twice': ({ column }) => t('Two columns are both “{column}”.', { column: t(String(column)) }),
   'cell-missing': () => t('This is empty, and a product that is not here yet needs it.'),
   'cell-unread': ({ text, expected }) =>
     t('“{text}” was not understood: write {expected}.', { text, expected }),

@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import { GRAMS_A_POUND, METRES_A_MILE, MM_AN_INCH } from '../model/imperial.ts';
 
 /** Figures as people read them, in the store's currency and units. */
@@ -121,7 +122,7 @@ export const measureFigure = (measure: MeasureName, value: number, display: Disp
     case 'subtotal':
       return moneyFigure(value, display.decimals);
     case 'units':
-      return countFigure(value, 'unit');
+      return t('{count, plural, one {# unit} other {# units}}', { count: value });
     case 'volume':
       return volumeFigure(value, display.units);
     case 'distance':

@@ -5,13 +5,13 @@ import { slotFigure } from './slot-phrase.ts';
 
 /** What each state is called. */
 export const STATUS_WORDS: Record<OrderStatus, string> = {
-  placed: 'placed',
-  packed: 'packed',
-  booked: 'booked',
+  placed: t('placed'),
+  packed: t('packed'),
+  booked: t('booked'),
   'on-its-way': t('on its way'),
   ready: t('ready to collect'),
   'handed-over': t('handed over'),
-  cancelled: 'cancelled',
+  cancelled: t('cancelled'),
 };
 
 /** What is done to bring an order to a state. */

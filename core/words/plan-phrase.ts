@@ -13,7 +13,7 @@ export const hoursPhrase = (hours: readonly OpeningHours[]): string =>
   [...hours]
     .sort((a, b) => a.day - b.day || (a.from < b.from ? -1 : 1))
     .map(({ day, from, to }) => `${DAYS[day - 1] ?? ''} ${from}–${to}`)
-    .join(', ') || 'closed';
+    .join(', ') || t('closed');
 
 /** '90 open minutes', '2 working days', 'orders before 13:00 ready the same day at 15:30'. */
 export const preparationPhrase = (preparation: Preparation): string => {

@@ -26,7 +26,7 @@ const LIMITS: readonly [LimitMeasure, string, ('min' | 'max')[]][] = [
 /** The limits of what takes a basket: both ends included. */
 export const LimitFields = memo(function LimitFields(props: Props) {
   return (
-    <FieldGroup name={props.name ?? 'Only for baskets of'}>
+    <FieldGroup name={props.name ?? t('Only for baskets of')}>
       <LimitEnds {...props} />
     </FieldGroup>
   );

@@ -112,7 +112,7 @@ const ListsSeen = () => {
       </SortableList>
       <LongList
         label="A long list"
-        one="line"
+        counted={(count) => `${count} lines`}
         items={NAMES}
         textOf={(name) => name}
         findLabel="Find a line"

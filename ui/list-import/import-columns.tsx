@@ -44,7 +44,11 @@ export const ImportColumns = <C extends string>(props: Props<C>) => {
   const style = useStyles(styles);
   const options = [
     { id: NOTHING, name: LEFT_OUT, note: '' },
-    ...columns.map(({ column, name, needed }) => ({ id: column, name, note: needed ? t('needed') : '' })),
+    ...columns.map(({ column, name, needed }) => ({
+      id: column,
+      name: t(name),
+      note: needed ? t('needed') : '',
+    })),
   ];
   const set = (at: number, id: string): void => {
     onChange(mapping.map((one, i) => (i === at ? (id === NOTHING ? null : (id as C)) : one)));
@@ -62,7 +66,7 @@ export const ImportColumns = <C extends string>(props: Props<C>) => {
               <View style={style.words}>
                 <Text>{heading}</Text>
                 <Text style={style.note} numberOfLines={1}>
-                  {samples.join(' · ') || 'empty'}
+                  {samples.join(' · ') || t('empty')}
                 </Text>
               </View>
               <View style={style.chooser}>
@@ -70,7 +74,7 @@ export const ImportColumns = <C extends string>(props: Props<C>) => {
                   hideLabel
                   label={t('“{heading}” is', { heading })}
                   placeholder={t('What is it?')}
-                  chosen={chosen?.name ?? (undecided.has(at) ? '' : LEFT_OUT)}
+                  chosen={chosen ? t(chosen.name) : undecided.has(at) ? '' : LEFT_OUT}
                   options={options}
                   onChoose={(id) => set(at, id)}
                 />

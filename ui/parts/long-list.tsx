@@ -2,7 +2,7 @@ import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react
 import { FlatList, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../core/translate/translate.ts';
-import { countFigure, wholeFigure } from '../../core/words/figure.ts';
+import { wholeFigure } from '../../core/words/figure.ts';
 import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import { TOUCH, type Inks } from '../theme/tokens.ts';
@@ -12,8 +12,8 @@ import { TextLine } from './text-line.tsx';
 
 interface Props<T> {
   label: string;
-  /** What one item is called: 'row', 'line'. */
-  one: string;
+  /** How many items there are, in words: '3 rows'. */
+  counted: (count: number) => string;
   items: readonly T[];
   /** An item as text: it is found by any part of it, and read out as it. */
   textOf: (item: T, at: number) => string;
@@ -77,7 +77,16 @@ const Row = <T,>({ item, at, isOpen, textOf, children, onOpen }: RowProps<T>) =>
 const SteadyRow = memo(Row) as typeof Row;
 
 /** A list of any length that is searched, and draws only what is in sight. */
-export const LongList = <T,>({ label, one, items, textOf, children, findLabel, open, onOpen }: Props<T>) => {
+export const LongList = <T,>({
+  label,
+  counted,
+  items,
+  textOf,
+  children,
+  findLabel,
+  open,
+  onOpen,
+}: Props<T>) => {
   const style = useStyles(styles);
   const { height } = useWindowDimensions();
   const [typed, setTyped] = useState('');
@@ -92,10 +101,10 @@ export const LongList = <T,>({ label, one, items, textOf, children, findLabel, o
         </View>
         <Text style={style.note}>
           {places.length === items.length
-            ? countFigure(items.length, one)
+            ? counted(items.length)
             : t('{count} of {all}', {
                 count: wholeFigure(places.length),
-                all: countFigure(items.length, one),
+                all: counted(items.length),
               })}
         </Text>
       </View>

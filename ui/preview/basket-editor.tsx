@@ -99,7 +99,8 @@ export const BasketEditor = ({ testOrder: { id, name, request } }: { testOrder: 
   const { lines, discount } = request;
   const change = (changes: Partial<TestOrder['request']>, what: string, visit: string | null): void =>
     void dispatch(edit('setRequest', { id, changes }, `${name}: ${what}`, visit));
-  const set = (next: Line[], visit: string | null = null): void => change({ lines: next }, 'basket', visit);
+  const set = (next: Line[], visit: string | null = null): void =>
+    change({ lines: next }, t('basket'), visit);
   const count = (at: number, quantity: number, visit: string | null = null): void =>
     set(
       lines.map((line, which) => (which === at ? { ...line, quantity } : line)),
@@ -131,7 +132,7 @@ export const BasketEditor = ({ testOrder: { id, name, request } }: { testOrder: 
           label={t('Discount')}
           right
           value={discount}
-          onChange={(amount, visit) => change({ discount: amount }, 'discount', visit)}
+          onChange={(amount, visit) => change({ discount: amount }, t('discount'), visit)}
         />
       </View>
     </View>

@@ -101,7 +101,7 @@ const ParcelList = ({ parcels }: { parcels: readonly Parcel[] }) => {
           <Text style={style.note}>
             {t('{count, plural, one {# parcel} other {# parcels}}', { count: parcels.length })}
           </Text>
-          <Text style={style.note}>{isOpen ? 'hide' : 'open'}</Text>
+          <Text style={style.note}>{isOpen ? t('hide') : t('open')}</Text>
         </View>
       </Press>
       {isOpen ? (

@@ -83,7 +83,7 @@ export const PreviewStrip = () => {
         )}
         <Text style={[style.note, style.right]}>
           {shown
-            ? `${shown.name} · ${choices.length} ${choices.length === 1 ? 'choice' : 'choices'}`
+            ? `${shown.name} · ${choices.length} ${choices.length === 1 ? t('choice') : t('choices')}`
             : t('cannot buy')}
         </Text>
       </View>

@@ -53,7 +53,7 @@ export const WithheldList = ({
       >
         <View style={style.head}>
           <Text style={style.note}>{t('Not offered, {count}', { count: withheld.length })}</Text>
-          {alwaysOpen ? null : <Text style={style.note}>{isOpen ? 'hide' : 'open'}</Text>}
+          {alwaysOpen ? null : <Text style={style.note}>{isOpen ? t('hide') : t('open')}</Text>}
         </View>
       </Press>
       <View role="list" aria-label={t('Not offered')}>

@@ -1,3 +1,5 @@
+// Before all else: what loads parts of the program.
+import 'expo';
 import { chosenLanguage, ENGLISH } from '../language/chosen-language.ts';
 
 /** Texts are read as modules load, so the language is known before the first of them. */

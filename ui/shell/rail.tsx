@@ -48,9 +48,9 @@ const Foot = () => {
   const isDark = useIsDark();
   return (
     <View style={style.foot}>
-      <RailLink name="Shopfront" path="/shop" />
-      <RailLink name="Settings" path="/settings" />
-      <RailLink name="Guide" path="/guide" />
+      <RailLink name={t('Shopfront')} path="/shop" />
+      <RailLink name={t('Settings')} path="/settings" />
+      <RailLink name={t('Guide')} path="/guide" />
       <Press role="button" onPress={() => dispatch(coloursChosen(isDark ? 'light' : 'dark'))}>
         <View style={style.item}>
           <Text style={style.name}>{isDark ? t('Light') : t('Dark')}</Text>

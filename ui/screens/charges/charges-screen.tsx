@@ -138,7 +138,11 @@ const BoardActions = ({ selection }: { selection: Selection }) => {
 /** The rates as a list, under the board. */
 const AsFile = ({ onFile }: { onFile: (file: RatesFile) => void }) => (
   <View style={fileRow}>
-    <Fold title={t('As a list')} of="rates" summary={t('saved for a spreadsheet, and imported from one')}>
+    <Fold
+      title={t('As a list')}
+      of={t('rates')}
+      summary={t('saved for a spreadsheet, and imported from one')}
+    >
       <Later>
         <RatesFold onFile={onFile} />
       </Later>

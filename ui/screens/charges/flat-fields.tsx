@@ -14,7 +14,7 @@ interface Props {
 const NAMES: Record<Flat['per'], string> = {
   order: t('Charge for the order'),
   parcel: t('Charge for a parcel'),
-  unit: 'Charge for a unit',
+  unit: t('Charge for a unit'),
   line: t('Charge for a line of the basket'),
 };
 

@@ -47,10 +47,10 @@ const HandlingFields = memo(function HandlingFields({ handling, onChange }: Part
   const set = (changes: Partial<Handling>, visit: string | null): void => {
     const next: Handling = { per: 'order', ...handling, ...changes };
     const nothing = next.amount === undefined && next.points === undefined;
-    onChange({ handling: nothing ? undefined : next }, 'handling', visit);
+    onChange({ handling: nothing ? undefined : next }, t('handling'), visit);
   };
   return (
-    <FieldGroup name="Handling, on top of the price">
+    <FieldGroup name={t('Handling, on top of the price')}>
       <OptionalMoneyField
         right
         style={style.field}
@@ -91,9 +91,9 @@ const ChargeFields = memo(function ChargeFields({
 }: PartProps<'freeFrom' | 'bounds'>) {
   const style = useStyles(styles);
   const bound = (end: 'min' | 'max', value: number | undefined, visit: string): void =>
-    onChange({ bounds: withEnd(bounds, end, value) }, 'bounds', visit);
+    onChange({ bounds: withEnd(bounds, end, value) }, t('bounds'), visit);
   return (
-    <FieldGroup name="The charge">
+    <FieldGroup name={t('The charge')}>
       <OptionalMoneyField
         right
         style={style.field}
@@ -126,9 +126,9 @@ const TransitFields = memo(function TransitFields({ transit, onChange }: PartPro
   const style = useStyles(styles);
   const hasLocation = useAppSelector((state) => selectBook(state).locations.length > 0);
   const set = (end: 'min' | 'max', days: number | undefined, visit: string): void =>
-    onChange({ transit: withDays(transit, end, days) }, 'transit', visit);
+    onChange({ transit: withDays(transit, end, days) }, t('transit'), visit);
   return (
-    <FieldGroup name="Working days on the way">
+    <FieldGroup name={t('Working days on the way')}>
       {(['min', 'max'] as const).map((end) => (
         <OptionalCountField
           key={end}
@@ -160,7 +160,7 @@ const ChannelsField = memo(function ChannelsField({ channels: current, onChange 
       placeholder={t('every channel')}
       value={current ?? []}
       onChange={(channels, visit) =>
-        onChange({ channels: channels.length > 0 ? channels : undefined }, 'channels', visit)
+        onChange({ channels: channels.length > 0 ? channels : undefined }, t('channels'), visit)
       }
     />
   );
@@ -171,7 +171,7 @@ const TaxField = memo(function TaxField({ taxable, onChange }: PartProps<'taxabl
     <Check
       label={t('Taxed like other charges at the destination')}
       on={taxable}
-      onPress={() => onChange({ taxable: !taxable }, 'tax')}
+      onPress={() => onChange({ taxable: !taxable }, t('tax'))}
     />
   );
 });
@@ -210,7 +210,7 @@ export const RateConditions = ({ rate, onChange }: Props) => {
   const style = useStyles(styles);
   const { limits, handling, freeFrom, bounds, transit, channels, taxable, whenWithheld, message } = rate;
   const setLimits = useSteady((next: Rate['limits'], visit: string) =>
-    onChange({ limits: next }, 'limits', visit),
+    onChange({ limits: next }, t('limits'), visit),
   );
   return (
     <View style={style.all}>

@@ -52,8 +52,8 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
     dispatch(edit('setRate', { id: rate.id, changes }, `${label}: ${what}`, visit));
   };
   const change = useSteady(set);
-  const setPrice = useSteady((price: Price, visit: string | null) => set({ price }, 'price', visit));
-  const setLimits = useSteady((limits: Rate['limits'], visit: string) => set({ limits }, 'limits', visit));
+  const setPrice = useSteady((price: Price, visit: string | null) => set({ price }, t('price'), visit));
+  const setLimits = useSteady((limits: Rate['limits'], visit: string) => set({ limits }, t('limits'), visit));
   const mark = useAppSelector((state) =>
     selectTestOrderMark(state, kindOf(rate.price).curveBasis(rate.price)),
   );

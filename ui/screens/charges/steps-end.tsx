@@ -23,7 +23,7 @@ export const limitOf = ({ kind, ...price }: { kind: string; basis?: string }): L
 export const StepsEnd = ({ price, onChange, limits, onLimits }: Props) => {
   const measure = limitOf(price);
   return (
-    <FieldGroup name="Where it is offered">
+    <FieldGroup name={t('Where it is offered')}>
       <OptionalMeasureField
         style={{ flexGrow: 1, flexBasis: 120, maxWidth: 148 }}
         label={t('Not offered at or above')}

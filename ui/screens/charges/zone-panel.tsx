@@ -80,7 +80,7 @@ const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
         label={t('Takes')}
         none={zone.remainder ? t('nothing by name: places in no other zone') : t('no places yet')}
         regions={zone.includes}
-        onChange={(includes, visit) => set({ includes }, 'places', visit)}
+        onChange={(includes, visit) => set({ includes }, t('places'), visit)}
       />
       <RegionList
         label={t('Except')}

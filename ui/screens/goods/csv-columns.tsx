@@ -43,7 +43,7 @@ const styles = (inks: Inks) => ({
 const NOTHING = 'nothing';
 const OPTIONS = [
   { id: NOTHING, name: t('Do not import'), note: '' },
-  ...GOODS_COLUMNS.map(({ column, name }) => ({ id: column, name, note: '' })),
+  ...GOODS_COLUMNS.map(({ column, name }) => ({ id: column, name: t(name), note: '' })),
 ];
 const SAMPLES = 3;
 
@@ -77,14 +77,14 @@ export const CsvColumns = ({ rows, mapped, onChange }: Props) => {
             <View style={style.words}>
               <Text>{heading}</Text>
               <Text style={style.note} numberOfLines={1}>
-                {samplesOf(rows, at) || 'empty'}
+                {samplesOf(rows, at) || t('empty')}
               </Text>
             </View>
             <View style={style.chooser}>
               <Chooser
                 hideLabel
                 label={t('“{heading}” is', { heading })}
-                chosen={column === null ? t('Do not import') : COLUMN_NAMES[column]}
+                chosen={column === null ? t('Do not import') : t(COLUMN_NAMES[column])}
                 options={OPTIONS}
                 onChoose={(id) => choose(at, id)}
               />

@@ -67,8 +67,8 @@ export const CsvReview = ({ table, difference }: Props) => {
         <Sum count={table.sound} what={t('rows understood')} />
         <Sum count={table.faulty} what={t('rows with a fault')} />
         <Sum count={added.length} what={t('new products')} />
-        <Sum count={changed.length} what="changed" />
-        <Sum count={removed.length} what="gone" />
+        <Sum count={changed.length} what={t('changed')} />
+        <Sum count={removed.length} what={t('gone')} />
       </View>
       <Faults table={table} />
       <Named title={t('New')} names={added.map(nameOf)} />

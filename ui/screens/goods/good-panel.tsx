@@ -137,7 +137,7 @@ const Travels = ({ good, change }: { good: Good; change: Change }) => {
           label={t('Extra fee per order line')}
           placeholder={t('none')}
           value={good.onceFee}
-          onChange={(onceFee, visit) => change({ onceFee }, 'fee', visit)}
+          onChange={(onceFee, visit) => change({ onceFee }, t('fee'), visit)}
         />
         <GroupField good={good} />
         <WordsField
@@ -207,7 +207,7 @@ export const GoodPanel = ({ good, onGone, onRenumbered }: Props) => {
           label={t('Kind of product')}
           width={220}
           value={good.fulfilment}
-          onChange={(fulfilment) => change({ fulfilment }, 'fulfilment')}
+          onChange={(fulfilment) => change({ fulfilment }, t('fulfilment'))}
           options={[
             { value: 'physical', label: t('physical') },
             { value: 'digital', label: t('digital') },

@@ -146,7 +146,7 @@ export const GoodsRow = memo(function GoodsRow(props: Props) {
           onPress={() => presses.onOpen(good.sku)}
         >
           <View style={style.more}>
-            <Text style={[style.sku, style.under]}>{open ? 'hide' : 'more'}</Text>
+            <Text style={[style.sku, style.under]}>{open ? t('hide') : t('more')}</Text>
           </View>
         </Press>
       </View>

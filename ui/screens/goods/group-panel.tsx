@@ -87,7 +87,7 @@ const GoesBy = ({ group, onChange }: PartProps) => {
         labels={{ any: t('every point'), some: t('some points'), none: t('no point') }}
         allowed={group.pickup}
         all={pickups}
-        onChange={(pickup) => onChange({ pickup }, 'collecting')}
+        onChange={(pickup) => onChange({ pickup }, t('collecting'))}
       />
     </>
   );

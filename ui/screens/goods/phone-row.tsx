@@ -45,7 +45,7 @@ export const PhoneRow = memo(function PhoneRow({ good, display, chosen, presses 
   const facts = (['weight', 'size'] as const).flatMap((field) =>
     gaps.includes(field) ? [] : [goodFigure(good, field, display)],
   );
-  const known = [good.fulfilment === 'digital' ? 'digital' : '', ...facts].filter(Boolean).join(' · ');
+  const known = [good.fulfilment === t('digital') ? t('digital') : '', ...facts].filter(Boolean).join(' · ');
   const lacking = gaps.length > 0 ? t('{list} missing', { list: gaps.join(t(' and ')) }) : '';
   return (
     <View style={style.row} role="listitem">

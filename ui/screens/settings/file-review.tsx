@@ -75,7 +75,7 @@ const DifferenceLine = ({ difference }: { difference: Difference }) => {
   ];
   return (
     <Text>
-      <Text style={style.what}>{what === 'goods' ? 'products' : what}</Text> {parts.join('; ')}
+      <Text style={style.what}>{what === 'goods' ? t('products') : what}</Text> {parts.join('; ')}
     </Text>
   );
 };

@@ -221,7 +221,7 @@ const Translations = ({ language, onTexts }: { language: Language } & Pick<PartP
       {PARTS.map(([part, title]) => (
         <Part
           key={part}
-          title={title}
+          title={t(title)}
           rows={shown
             .filter((one) => one.part === part)
             .map(({ text }) => ({ text, language, as: known.get(text) ?? '' }))}

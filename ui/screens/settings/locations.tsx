@@ -98,7 +98,7 @@ const LocationPanel = ({ location, first }: PanelProps) => {
         placeholder={t('not known')}
         text={address.point ? `${address.point.lat}, ${address.point.lng}` : ''}
         read={optional<Point>(readPoint)}
-        onChange={(point, visit) => set({ address: { ...address, point } }, 'point', visit)}
+        onChange={(point, visit) => set({ address: { ...address, point } }, t('point'), visit)}
       />
       <WeekFields
         hours={hours}

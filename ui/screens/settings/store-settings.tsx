@@ -58,7 +58,7 @@ const Place = ({ store }: { store: Store }) => {
             label={t('Currency')}
             chosen={`${currencyName(store.currency)}, ${store.currency}`}
             options={CURRENCIES}
-            onChoose={(currency) => set({ currency }, 'currency')}
+            onChoose={(currency) => set({ currency }, t('currency'))}
           />
         </View>
         <View style={style.chooser}>
@@ -73,7 +73,7 @@ const Place = ({ store }: { store: Store }) => {
           label={t('Weights and sizes')}
           width={220}
           value={store.units}
-          onChange={(units) => set({ units }, 'units')}
+          onChange={(units) => set({ units }, t('units'))}
           options={[
             { value: 'metric', label: t('kg and cm') },
             { value: 'imperial', label: t('lb and in') },
@@ -92,7 +92,7 @@ const StoreHandling = ({ store }: { store: Store }) => {
   const change = (changes: Partial<Handling>, visit: string | null): void => {
     const next: Handling = { per: 'order', ...handling, ...changes };
     const nothing = next.amount === undefined && next.points === undefined;
-    set({ handling: nothing ? undefined : next }, 'handling', visit);
+    set({ handling: nothing ? undefined : next }, t('handling'), visit);
   };
   return (
     <View style={style.row} role="group" aria-label={t('Handling on every shipping charge')}>
@@ -149,7 +149,7 @@ const Figures = ({ store }: { store: Store }) => {
           return to.ok && to.value === 0 ? { ok: false, text: t('This must be more than 0.') } : to;
         })}
         onChange={(to, visit) =>
-          set({ rounding: to === undefined ? 'none' : { to, mode } }, 'rounding', visit)
+          set({ rounding: to === undefined ? 'none' : { to, mode } }, t('rounding'), visit)
         }
       />
       {rounding === 'none' ? null : (
@@ -157,7 +157,7 @@ const Figures = ({ store }: { store: Store }) => {
           label={t('Rounding')}
           width={200}
           value={mode}
-          onChange={(next) => set({ rounding: { ...rounding, mode: next } }, 'rounding')}
+          onChange={(next) => set({ rounding: { ...rounding, mode: next } }, t('rounding'))}
           options={[
             { value: 'nearest', label: t('nearest') },
             { value: 'up', label: t('upwards') },
@@ -182,7 +182,7 @@ const Pause = ({ store }: { store: Store }) => {
   const { pause } = store;
   const today = useToday(store.timeZone);
   const begin = (): void =>
-    set({ pause: { from: today, to: today, message: '', keepPickup: true } }, 'pause');
+    set({ pause: { from: today, to: today, message: '', keepPickup: true } }, t('pause'));
   if (!pause) {
     return (
       <View style={style.row}>
@@ -191,7 +191,7 @@ const Pause = ({ store }: { store: Store }) => {
     );
   }
   const change = (changes: Partial<typeof pause>, visit: string | null): void =>
-    set({ pause: { ...pause, ...changes } }, 'pause', visit);
+    set({ pause: { ...pause, ...changes } }, t('pause'), visit);
   return (
     <View style={{ gap: 8 }} role="group" aria-label={t('Pause')}>
       <Check
@@ -248,7 +248,7 @@ export const StoreSettings = () => {
       <Figures store={store} />
       <PackingFields
         packing={store.packing}
-        onChange={(packing, visit) => set({ packing }, 'parcels', visit)}
+        onChange={(packing, visit) => set({ packing }, t('parcels'), visit)}
       />
       <View style={style.row}>
         <Segments

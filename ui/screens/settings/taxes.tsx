@@ -72,7 +72,7 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
         label={t('Where')}
         text={place}
         read={readRegion}
-        onChange={(region, visit) => set({ region }, 'place', visit)}
+        onChange={(region, visit) => set({ region }, t('place'), visit)}
       />
       <PercentField
         right

@@ -131,9 +131,9 @@ export const AdjustmentPanel = ({
     <View style={style.all} ref={shown}>
       <NameField label={t('Adjustment')} prose {...field('name')} />
       <Part title={t('What it does')}>
-        <EffectFields effect={effect} onChange={(next, visit) => set({ effect: next }, 'effect', visit)} />
+        <EffectFields effect={effect} onChange={(next, visit) => set({ effect: next }, t('effect'), visit)} />
       </Part>
-      <Conditions when={when} onChange={(next, visit) => set({ when: next }, 'conditions', visit)} />
+      <Conditions when={when} onChange={(next, visit) => set({ when: next }, t('conditions'), visit)} />
       <Part title={t('To these choices')}>
         <SubjectFields to={to} onChange={(next) => set({ to: next }, t('what it is for'))} />
       </Part>
@@ -146,7 +146,7 @@ export const AdjustmentPanel = ({
         <Check
           label={t('Skip later adjustments')}
           on={last === true}
-          onPress={() => set({ last: last ? undefined : true }, 'last')}
+          onPress={() => set({ last: last ? undefined : true }, t('last'))}
         />
       </View>
       <Actions>

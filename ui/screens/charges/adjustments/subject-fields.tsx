@@ -107,17 +107,17 @@ export const SubjectFields = ({ to, onChange }: Props) => {
   const carried = useAppSelector(selectCarrierServices);
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 20 }}>
-      <Some name="Services" field="serviceIds" all={services} to={to} onChange={onChange} />
-      <Some name="Zones" field="zoneIds" all={zones} to={to} onChange={onChange} />
+      <Some name={t('Services')} field="serviceIds" all={services} to={to} onChange={onChange} />
+      <Some name={t('Zones')} field="zoneIds" all={zones} to={to} onChange={onChange} />
       {areas.length > 0 || to.areaIds ? (
-        <Some name="Delivery areas" field="areaIds" all={areas} to={to} onChange={onChange} />
+        <Some name={t('Delivery areas')} field="areaIds" all={areas} to={to} onChange={onChange} />
       ) : null}
       {areas.length > 0 || to.methods ? <SomeMethods to={to} onChange={onChange} /> : null}
       {pickups.length > 0 || to.pickupIds ? (
-        <Some name="Pickup points" field="pickupIds" all={pickups} to={to} onChange={onChange} />
+        <Some name={t('Pickup points')} field="pickupIds" all={pickups} to={to} onChange={onChange} />
       ) : null}
       {carried.length > 0 || to.carrierCodes ? (
-        <Some name="Carriers’ services" field="carrierCodes" all={carried} to={to} onChange={onChange} />
+        <Some name={t('Carriers’ services')} field="carrierCodes" all={carried} to={to} onChange={onChange} />
       ) : null}
     </View>
   );

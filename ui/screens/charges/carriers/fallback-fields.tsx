@@ -42,7 +42,7 @@ const ChargedFields = ({ charged, onChange }: { charged: Fallback; onChange: Pro
         label={t('For each')}
         width={200}
         value={charged.per}
-        onChange={(per) => set({ per }, 'per', null)}
+        onChange={(per) => set({ per }, t('per'), null)}
         options={[
           { value: 'order', label: t('order') },
           { value: 'parcel', label: t('parcel') },

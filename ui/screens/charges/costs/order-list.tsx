@@ -98,7 +98,7 @@ export const OrderList = <T extends ListedOrder>({
     <View>
       <LongList
         label={label}
-        one="order"
+        counted={(count) => t('{count, plural, one {# order} other {# orders}}', { count })}
         items={orders}
         textOf={(order) =>
           `${[order.number, order.name, order.town].filter(Boolean).join(', ')}: ${text(order)}`

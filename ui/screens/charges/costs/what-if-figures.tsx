@@ -30,7 +30,7 @@ const Pair = ({ name, was, now, signed }: { name: string; was: number; now: numb
       <Text style={style.note}>{name}</Text>
       <Text style={signed && now < 0 ? style.loss : style.now}>{text(now)}</Text>
       <Text style={style.note}>
-        {now === was ? 'unchanged' : t('in place of {text}', { text: text(was) })}
+        {now === was ? t('unchanged') : t('in place of {text}', { text: text(was) })}
       </Text>
     </View>
   );
@@ -74,9 +74,9 @@ export const WhatIfFigures = ({ found, moreOrders }: { found: WhatIf; moreOrders
   return (
     <View aria-live="polite">
       <View style={style.figures}>
-        <Pair name="Charged" was={chargedWithCost(was)} now={chargedWithCost(now)} />
-        <Pair name="Cost" was={was.cost} now={now.cost + now.margin - margin} />
-        <Pair name="Margin" was={was.margin} now={margin} signed />
+        <Pair name={t('Charged')} was={chargedWithCost(was)} now={chargedWithCost(now)} />
+        <Pair name={t('Cost')} was={was.cost} now={now.cost + now.margin - margin} />
+        <Pair name={t('Margin')} was={was.margin} now={margin} signed />
       </View>
       {now.withCost < now.orders ? (
         <Text style={style.note}>

@@ -46,7 +46,7 @@ const styles = (inks: Inks) => ({
 });
 
 const placeWords = ({ country, subdivision, postal }: TableRow): string =>
-  [subdivision ?? country, postal].filter(Boolean).join(' ') || 'anywhere';
+  [subdivision ?? country, postal].filter(Boolean).join(' ') || t('anywhere');
 
 interface User {
   name: string;
@@ -154,7 +154,7 @@ const TableHead = ({ table: { id, name, basis, rows } }: { table: RateTable }) =
         label={t('Table')}
         prose
         value={name}
-        onChange={(next, visit) => set({ name: next }, 'name', visit)}
+        onChange={(next, visit) => set({ name: next }, t('name'), visit)}
       />
       {rows.length === 0 ? (
         <Segments
@@ -162,7 +162,7 @@ const TableHead = ({ table: { id, name, basis, rows } }: { table: RateTable }) =
           width={320}
           value={basis}
           options={MEASURES}
-          onChange={(next) => set({ basis: next }, 'measure')}
+          onChange={(next) => set({ basis: next }, t('measure'))}
         />
       ) : (
         <Text style={style.note}>
@@ -203,7 +203,7 @@ const RowList = ({ table: { name, basis, rows }, open, onOpen }: RowListProps) =
   return (
     <LongList
       label={t('Rows of {name}', { name })}
-      one="row"
+      counted={(count) => t('{count, plural, one {# row} other {# rows}}', { count })}
       items={rows}
       textOf={textOf}
       findLabel={t('Find a place or an amount')}

@@ -53,7 +53,7 @@ const ChargeFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) =>
     />
   );
   return (
-    <FieldGroup name="The charge">
+    <FieldGroup name={t('The charge')}>
       {field(t('Free from a subtotal of'), area.freeFrom, t('never free'), 'freeFrom')}
       {field(t('Minimum order'), area.minSubtotal, t('no minimum'), 'minSubtotal')}
       <OptionalMoneyField
@@ -135,7 +135,7 @@ const AreaHead = ({ area, location, set }: { area: DeliveryArea; location: Locat
             label={t('Leaves from')}
             chosen={location.name}
             options={locations.map(({ id, name }) => ({ id, name, note: '' }))}
-            onChoose={(locationId) => set({ locationId }, 'location')}
+            onChoose={(locationId) => set({ locationId }, t('location'))}
           />
         </View>
       </View>
@@ -149,12 +149,12 @@ const PriceFields = ({ area, set }: { area: DeliveryArea; set: ChangeArea }) => 
   return (
     <View style={{ gap: 12 }} role="group" aria-label={t('Price')}>
       <Text style={style.title}>{t('Price')}</Text>
-      <PriceKind nearby price={area.price} onChange={(price, visit) => set({ price }, 'price', visit)} />
+      <PriceKind nearby price={area.price} onChange={(price, visit) => set({ price }, t('price'), visit)} />
       <PriceEditor
         price={area.price}
-        onChange={(price, visit) => set({ price }, 'price', visit)}
+        onChange={(price, visit) => set({ price }, t('price'), visit)}
         limits={area.limits}
-        onLimits={(limits, visit) => set({ limits }, 'limits', visit)}
+        onLimits={(limits, visit) => set({ limits }, t('limits'), visit)}
       />
     </View>
   );
@@ -175,7 +175,7 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
       <CoverageFields
         area={area}
         location={location}
-        onChange={(covers, visit) => set({ covers }, 'where', visit)}
+        onChange={(covers, visit) => set({ covers }, t('where'), visit)}
       />
       <PriceFields area={area} set={set} />
       <ChargeFields area={area} set={set} />
@@ -183,7 +183,7 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
         needed
         preparation={area.preparation}
         onChange={(preparation, visit) =>
-          preparation ? set({ preparation }, 'preparation', visit) : undefined
+          preparation ? set({ preparation }, t('preparation'), visit) : undefined
         }
       />
       <ClosedDates
@@ -195,7 +195,7 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
       <LimitFields
         but={limitOf(area.price)}
         limits={area.limits}
-        onChange={(limits, visit) => set({ limits }, 'limits', visit)}
+        onChange={(limits, visit) => set({ limits }, t('limits'), visit)}
       />
       <WordsField
         prose
@@ -205,13 +205,13 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
         value={area.instructions ?? ''}
         most={2_000}
         onChange={(text, visit) =>
-          set({ instructions: text === '' ? undefined : text }, 'instructions', visit)
+          set({ instructions: text === '' ? undefined : text }, t('instructions'), visit)
         }
       />
       <Check
         label={t('Taxed like other charges at the destination')}
         on={area.taxable}
-        onPress={() => set({ taxable: !area.taxable }, 'tax')}
+        onPress={() => set({ taxable: !area.taxable }, t('tax'))}
       />
       <AreaActions area={area} />
     </View>

@@ -71,7 +71,7 @@ const PriceFold = ({ method, set }: { method: DeliveryMethod; set: ChangeMethod 
         style={style.field}
         label={t('Added to the price')}
         value={method.add}
-        onChange={(add, visit) => set({ add }, 'addition', visit)}
+        onChange={(add, visit) => set({ add }, t('addition'), visit)}
       />
       {method.add > 0 ? (
         <Check
@@ -150,7 +150,7 @@ const MethodFields = ({ area, method, hours }: Props) => {
           <LimitFields
             name={t('Offer {method} only for baskets of', { method: method.name })}
             limits={method.limits}
-            onChange={(limits, visit) => set({ limits }, 'limits', visit)}
+            onChange={(limits, visit) => set({ limits }, t('limits'), visit)}
           />
         </Fold>
       </View>

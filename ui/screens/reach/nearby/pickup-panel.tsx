@@ -47,7 +47,7 @@ const ChargeFields = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
   const field = fieldsOf(point, set);
   const style = useStyles(styles);
   return (
-    <FieldGroup name="What it costs, and for whom">
+    <FieldGroup name={t('What it costs, and for whom')}>
       <MoneyField right style={style.field} label={t('Charge for collecting')} {...field('charge')} />
       <OptionalMoneyField
         right
@@ -81,7 +81,7 @@ const Instructions = ({ point, set }: { point: PickupPoint; set: ChangePoint }) 
         value={instructions}
         most={2_000}
         onChange={(text, visit) =>
-          set({ instructions: text === '' ? undefined : text }, 'instructions', visit)
+          set({ instructions: text === '' ? undefined : text }, t('instructions'), visit)
         }
       />
       {instructions === '' ? null : (
@@ -143,7 +143,7 @@ const PointHead = ({ point, set }: { point: PickupPoint; set: ChangePoint }) => 
             label={t('Is at')}
             chosen={location?.name ?? ''}
             options={locations.map(({ id, name }) => ({ id, name, note: '' }))}
-            onChoose={(locationId) => set({ locationId }, 'location')}
+            onChoose={(locationId) => set({ locationId }, t('location'))}
           />
         </View>
       </View>
@@ -167,13 +167,13 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
         needed
         preparation={point.preparation}
         onChange={(preparation, visit) =>
-          preparation ? set({ preparation }, 'preparation', visit) : undefined
+          preparation ? set({ preparation }, t('preparation'), visit) : undefined
         }
       />
       <TimingFields
         timing={point.timing}
         hours={location?.hours ?? []}
-        onChange={(timing, visit) => set({ timing }, 'time', visit)}
+        onChange={(timing, visit) => set({ timing }, t('time'), visit)}
       />
       <ClosedDates
         dates={point.closedDates}
@@ -181,18 +181,18 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
         onChange={(closedDates, visit) => set({ closedDates }, t('closed dates'), visit)}
       />
       <WeekStrip id={point.id} />
-      <LimitFields limits={point.limits} onChange={(limits, visit) => set({ limits }, 'limits', visit)} />
+      <LimitFields limits={point.limits} onChange={(limits, visit) => set({ limits }, t('limits'), visit)} />
       <Instructions point={point} set={set} />
       <View>
         <Check
           label={t('Kerbside: the order is brought out to the customer’s car')}
           on={point.kerbside}
-          onPress={() => set({ kerbside: !point.kerbside }, 'kerbside')}
+          onPress={() => set({ kerbside: !point.kerbside }, t('kerbside'))}
         />
         <Check
           label={t('Taxed like other charges here')}
           on={point.taxable}
-          onPress={() => set({ taxable: !point.taxable }, 'tax')}
+          onPress={() => set({ taxable: !point.taxable }, t('tax'))}
         />
       </View>
       <PointActions point={point} />

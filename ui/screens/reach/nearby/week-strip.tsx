@@ -41,9 +41,9 @@ const saidOf = (day: DayView, view: WeekView): string => {
   if (isTold(day, view)) return date === view.arrives?.latest ? t('there by now') : t('may be there');
   if (slots.length > 0) {
     const free = slots.filter((slot) => !isFull(slot)).length;
-    return free === 0 ? 'full' : t('{free} of {count}', { free, count: slots.length });
+    return free === 0 ? t('full') : t('{free} of {count}', { free, count: slots.length });
   }
-  return isClosedDate ? t('closed date') : open.length === 0 ? 'closed' : '–';
+  return isClosedDate ? t('closed date') : open.length === 0 ? t('closed') : '–';
 };
 
 const minuteOf = (instant: string): number => minutesOf(instant.slice(11, 16));

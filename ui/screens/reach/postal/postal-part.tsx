@@ -37,7 +37,7 @@ const styles = (inks: Inks) => ({
 const wordsOf = ({ served, cashOnDelivery, days }: PostalRule): string =>
   served
     ? [
-        'served',
+        t('served'),
         ...(cashOnDelivery ? [t('cash on delivery')] : []),
         ...(days === undefined ? [] : [t('{days, plural, one {# day} other {# days}}', { days })]),
       ].join(' · ')
@@ -86,7 +86,7 @@ const Lines = ({ open, onOpen }: { open: number | null; onOpen: (at: number | nu
   return (
     <LongList
       label={t('Postal list')}
-      one="line"
+      counted={(count) => t('{count, plural, one {# line} other {# lines}}', { count })}
       items={postalList}
       textOf={textOf}
       findLabel={t('Find a code')}
