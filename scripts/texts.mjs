@@ -15,7 +15,7 @@ const SERVED = join(ROOT, 'public', 'languages');
 const TEMPLATE = 'merchant.pot';
 
 /** The folders that speak to the merchant, from the page down. */
-const SPEAKING = ['ui', 'core'];
+const SPEAKING = ['ui', 'core', 'carriers'];
 const isSource = (name) => /\.tsx?$/.test(name) && !/\.test\.tsx?$|(^|\/)(testing|gallery)\//.test(name);
 
 const sourcesIn = (folder) =>
@@ -35,7 +35,10 @@ const textsIn = (file) => {
     if (ts.isCallExpression(node) && ts.isIdentifier(node.expression) && SAYING.has(node.expression.text)) {
       const [text, , context] = node.arguments;
       if (text && ts.isStringLiteralLike(text))
-        found.push({ text: text.text, context: context && ts.isStringLiteralLike(context) ? context.text : null });
+        found.push({
+          text: text.text,
+          context: context && ts.isStringLiteralLike(context) ? context.text : null,
+        });
     }
     ts.forEachChild(node, visit);
   };

@@ -1,10 +1,11 @@
+import { marked } from '../../core/translate/translate.ts';
 import type { Tariff } from '../tariff.ts';
 
 /** Pallets by road: all that leaves together is one price, by weight or by the room it takes. */
 export const cairnFreight: Tariff = {
   id: 'cairn',
   name: 'Cairn Freight',
-  about: 'Pallets and long goods, by road only',
+  about: marked('Pallets and long goods, by road only'),
   currency: 'CAD',
   collectsIn: 'CA',
   zones: [

@@ -1,3 +1,4 @@
+import { marked } from '../../core/translate/translate.ts';
 import type { Tariff } from '../tariff.ts';
 
 const REMOTE = [
@@ -19,7 +20,7 @@ const REMOTE = [
 export const fulmarParcel: Tariff = {
   id: 'fulmar',
   name: 'Fulmar Parcel',
-  about: 'Parcels by road and air, in Canada and the United States',
+  about: marked('Parcels by road and air, in Canada and the United States'),
   currency: 'CAD',
   collectsIn: 'CA',
   zones: [

@@ -1,3 +1,4 @@
+import { marked } from '../../core/translate/translate.ts';
 import type { Tariff } from '../tariff.ts';
 
 const REST_OF_EUROPE = ['AT', 'BE', 'BG', 'CH', 'CY', 'CZ', 'DE', 'DK', 'EE', 'ES', 'FI', 'FR', 'GB', 'GR'];
@@ -22,7 +23,7 @@ const EUROPE = [
 export const gannetPost: Tariff = {
   id: 'gannet',
   name: 'Gannet Post',
-  about: 'Letters and parcels, everywhere, at its own pace',
+  about: marked('Letters and parcels, everywhere, at its own pace'),
   currency: 'CAD',
   collectsIn: 'CA',
   zones: [

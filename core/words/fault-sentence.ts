@@ -63,7 +63,8 @@ const WORDS: Record<FaultCode, (detail: Detail) => string> = {
   'good-unknown': ({ sku }) =>
     t('The catalogue has no “{sku}”; a line of its own must bring a price and a fulfilment.', { sku }),
   'subtotal-too-big': ({ limit }) => t('The products come to more than {limit} minor units.', { limit }),
-  'column-missing': ({ column }) => t('No column is “{column}”, and each row needs one.', { column: t(String(column)) }),
+  'column-missing': ({ column }) =>
+    t('No column is “{column}”, and each row needs one.', { column: t(String(column)) }),
   'column-twice': ({ column }) => t('Two columns are both “{column}”.', { column: t(String(column)) }),
   'cell-missing': () => t('This is empty, and a product that is not here yet needs it.'),
   'cell-unread': ({ text, expected }) =>

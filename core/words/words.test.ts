@@ -3,7 +3,6 @@ import { join } from 'node:path';
 import type { HandlingGroup } from '../model/good.ts';
 import { makeArea, makePickup, makeRate, makeZone, tiers } from '../testing/book.ts';
 import {
-  countFigure,
   distanceFigure,
   lengthFigure,
   measureFigure,
@@ -129,9 +128,9 @@ describe('figures', () => {
       '22640.66',
       '-1234567.89',
     ]);
-    expect([priceFigure(2_264_066, 2, 'CAD'), countFigure(4_000, 'order')]).toEqual([
+    expect([priceFigure(2_264_066, 2, 'CAD'), measureFigure('units', 4_000, { decimals: 2, units: 'metric' })]).toEqual([
       'CAD\u00A022,640.66',
-      '4,000 orders',
+      '4,000 units',
     ]);
   });
 

@@ -1,4 +1,4 @@
-import { t } from '../../core/translate/translate.ts';
+import { spokenLocale, t } from '../../core/translate/translate.ts';
 import { typedMeasure } from '../../core/formats/measure-typed.ts';
 import { typedDates } from '../../core/formats/dates-typed.ts';
 import { typedSpans, type Span } from '../../core/formats/hours-typed.ts';
@@ -39,11 +39,11 @@ const markIn = (locale?: string): string =>
 export const decimalMark: '.' | ',' = markIn() === ',' ? ',' : '.';
 
 /**
- * The mark of decimals in the fields of a locale. The program itself writes a dot, so a dot is read as it is written;
- * where people write a comma, that too.
+ * The mark of decimals in the fields of a locale. A dot is read as it is written, for the
+ * program writes one in English; where people write a comma, that too.
  */
 export const fieldMarkIn = (locale?: string): Mark => (markIn(locale) === ',' ? 'either' : '.');
-export const fieldMark = fieldMarkIn();
+export const fieldMark = fieldMarkIn(spokenLocale() === 'en' ? undefined : spokenLocale());
 
 /** A figure, if it is understood and no greater than a book holds. */
 const said = (typed: Typed, text: string, most?: { value: number; words: string }): Read<number> => {

@@ -2,15 +2,15 @@ import { IntlMessageFormat } from 'intl-messageformat';
 import type { Language } from '../../model/language.ts';
 import { dayOf } from '../../time/calendar.ts';
 import {
-  distanceFigure,
-  lengthFigure,
-  measureFigure,
-  moneyFigure,
-  percentFigure,
-  weightFigure,
+  englishDistance,
+  englishLength,
+  englishMeasure,
+  englishMoney,
+  englishPercent,
+  englishWeight,
   type DisplayFormat,
   type MeasureName,
-} from '../figure.ts';
+} from '../english-figure.ts';
 import { ENGLISH, type MessageId } from './english.ts';
 import { FRENCH } from './french.ts';
 import { REGION_NAMES } from './region-names.ts';
@@ -138,7 +138,7 @@ export const customerWords = (
   const say = speakerOf(catalogue, LOCALES[language]);
   const figure = figureIn(language);
   const countries = new Intl.DisplayNames([language], { type: 'region' });
-  const money = (amount: number): string => figure(moneyFigure(amount, display.decimals));
+  const money = (amount: number): string => figure(englishMoney(amount, display.decimals));
   return {
     language,
     display,
@@ -146,14 +146,14 @@ export const customerWords = (
     money,
     price: (amount) =>
       language === 'fr' ? `${money(amount)}\u00A0${currency}` : `${currency}\u00A0${money(amount)}`,
-    percent: (points) => figure(percentFigure(points)),
-    weight: (grams) => figure(weightFigure(grams, display.units)),
-    length: (millimetres) => figure(lengthFigure(millimetres, display.units)),
-    distance: (metres) => figure(distanceFigure(metres, display.units)),
+    percent: (points) => figure(englishPercent(points)),
+    weight: (grams) => figure(englishWeight(grams, display.units)),
+    length: (millimetres) => figure(englishLength(millimetres, display.units)),
+    distance: (metres) => figure(englishDistance(metres, display.units)),
     measure: (measure, value) =>
       measure === 'units'
         ? say('measure.units', { count: value })
-        : figure(measureFigure(measure, value, display)),
+        : figure(englishMeasure(measure, value, display)),
     country: (code) => countries.of(code) ?? code,
     region: (code, name) => REGION_NAMES[language]?.[code] ?? name,
     ...calendarOf(language, say),

@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { t } from '../../../core/translate/translate.ts';
+import { spokenLocale, t } from '../../../core/translate/translate.ts';
 import { MarkedText } from '../../parts/marked-text.tsx';
 import { Page } from '../../page/page.tsx';
 import { Tabs } from '../../parts/tabs.tsx';
@@ -21,8 +21,16 @@ const styles = (inks: Inks) => ({
 
 const OPTIONS = GUIDE_PAGES.map(({ id, title }) => ({ value: id, label: title }));
 
+/** A page in the program's language where it has one, else in English. */
+const fetchPage = async (page: GuidePage): Promise<Response> => {
+  const english = `/guide/${page}.md`;
+  if (spokenLocale() === 'en') return fetch(english);
+  const own = await fetch(`/guide/${spokenLocale()}/${page}.md`);
+  return own.ok ? own : fetch(english);
+};
+
 const load = async (page: GuidePage): Promise<string> => {
-  const answer = await fetch(`/guide/${page}.md`);
+  const answer = await fetchPage(page);
   if (!answer.ok) throw new Error(`the guide page ${page} is not there: ${answer.status}`);
   return answer.text();
 };

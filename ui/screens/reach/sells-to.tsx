@@ -176,6 +176,22 @@ const CountryItem = ({ country, reach, regions, isUnfolded, onUnfold, onOpen }: 
   );
 };
 
+const CountrySearch = ({ typed, onTyped }: { typed: string; onTyped: (text: string) => void }) => {
+  const style = useStyles(styles);
+  return (
+    <Searchbar
+      value={typed}
+      onChangeText={onTyped}
+      placeholder={t('Find a country: France, Peru, EU')}
+      accessibilityLabel={t('Find a country')}
+      searchAccessibilityLabel={t('Find')}
+      clearAccessibilityLabel={t('Clear')}
+      style={style.search}
+      inputStyle={{ fontFamily: SANS, fontSize: 16, minHeight: 0 }}
+    />
+  );
+};
+
 /** The countries by what was typed, each opened and closed, or all that are shown. */
 const CountryFinder = ({ countries, subdivisions, reach, asked }: Props) => {
   const style = useStyles(styles);
@@ -199,14 +215,7 @@ const CountryFinder = ({ countries, subdivisions, reach, asked }: Props) => {
   );
   return (
     <>
-      <Searchbar
-        value={typed}
-        onChangeText={setTyped}
-        placeholder={t('Find a country: France, Peru, EU')}
-        accessibilityLabel={t('Find a country')}
-        style={style.search}
-        inputStyle={{ fontFamily: SANS, fontSize: 16, minHeight: 0 }}
-      />
+      <CountrySearch typed={typed} onTyped={setTyped} />
       <Actions>
         {all(true, closed)}
         {all(false, opened)}

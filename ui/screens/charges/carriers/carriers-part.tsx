@@ -34,6 +34,7 @@ const AccountRow = ({ account, onOpen }: { account: CarrierAccount; onOpen: () =
   const priced = rates.filter(
     ({ price }) => price.kind === 'carrier' && price.accountId === account.id,
   ).length;
+  const about = listedCarrier(account.carrier)?.about;
   const from = locations.find(({ id }) => id === account.locationId)?.name ?? '';
   return (
     <View style={style.item} role="listitem">
@@ -41,7 +42,7 @@ const AccountRow = ({ account, onOpen }: { account: CarrierAccount; onOpen: () =
         <View style={style.row}>
           <Text style={style.name}>{account.name}</Text>
           <Text style={style.about}>
-            {listedCarrier(account.carrier)?.about ?? account.carrier} {t('· from')} {from} ·{' '}
+            {t('{carrier} · from {from}', { carrier: about ? t(about) : account.carrier, from })} ·{' '}
             {priced === 0
               ? t('prices no rate')
               : t('prices {priced, plural, one {# rate} other {# rates}}', { priced })}

@@ -1,0 +1,147 @@
+import { iso31661, iso31662 } from 'iso-3166';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import PO from 'pofile';
+import { expect, test, type Page } from './browser.ts';
+import { ONCE, openProgram, reopenProgram } from './program.ts';
+
+test.use({ loadsItself: true });
+
+/** Serves a language beside the program, as a file put there would be. */
+const serveLanguage = async (page: Page, language: string, texts: Record<string, string>): Promise<void> => {
+  await page.route('**/languages/index.json', (route) =>
+    route.fulfill({ json: [{ language, name: 'Another' }] }),
+  );
+  await page.route(`**/languages/${language}.json`, (route) => route.fulfill({ json: texts }));
+};
+
+const PLACES = [
+  '/today',
+  '/charges',
+  '/charges?zone=west&service=parcel',
+  '/charges?zone=north&panel=zone',
+  '/charges?service=parcel&panel=service',
+  '/charges?part=adjustments',
+  '/charges?part=carriers',
+  '/charges?part=tables',
+  '/charges?part=duties',
+  '/charges?part=costs',
+  '/charges?part=costs&view=what-if',
+  '/reach',
+  '/reach?part=nearby&area=peninsula',
+  '/reach?part=nearby&pickup=nursery-yard',
+  '/reach?part=postal',
+  '/goods',
+  '/goods?good=seed-lupin',
+  '/goods?panel=groups&group=live-plants',
+  '/goods?panel=boxes',
+  '/check',
+  '/check?part=testOrders',
+  '/check?part=publish',
+  '/settings',
+  '/settings?part=locations',
+  '/settings?part=taxes',
+  '/settings?part=payments',
+  '/settings?part=orders',
+  '/settings?part=data',
+  '/begin',
+];
+
+const WORD = /[\p{L}’]{3,}/gu;
+const wordsOf = (text: string): string[] => (text.match(WORD) ?? []).map((word) => word.toLowerCase());
+
+/** Words that no catalogue has: of the demo's own names and notes, places, dates, units, and signs of the trade. */
+const ownWords = (): Set<string> => {
+  const folder = join(__dirname, '../demo/data');
+  const demo = readdirSync(folder).map((name) =>
+    readFileSync(join(folder, name), 'utf8').replaceAll('\\n', ' '),
+  );
+  const countries = new Intl.DisplayNames(['en'], { type: 'region' });
+  const places = [
+    ...iso31661.map(({ alpha2 }) => countries.of(alpha2) ?? ''),
+    ...iso31662.map(({ name }) => name),
+  ];
+  const dates = Array.from({ length: 12 }, (_, month) =>
+    new Date(Date.UTC(2026, month, month + 1)).toLocaleDateString('en', {
+      ...{ timeZone: 'UTC', weekday: 'short', month: 'short', day: 'numeric' },
+    }),
+  );
+  return new Set([...demo, ...places, ...dates, 'Emporos English Another'].flatMap(wordsOf));
+};
+
+/** All that is written on the page or read out of it. */
+const textsOfPage = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const texts: string[] = [];
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let node = walker.nextNode(); node; node = walker.nextNode())
+      if (!node.parentElement?.closest('script, style, noscript')) texts.push(node.textContent ?? '');
+    for (const name of ['aria-label', 'placeholder', 'title', 'alt'])
+      for (const element of document.querySelectorAll(`[${name}]`))
+        texts.push(element.getAttribute(name) ?? '');
+    return texts;
+  });
+
+/** A text without what stands between the marks of the made-up language. */
+const outside = (text: string): string => {
+  let depth = 0;
+  return [...text]
+    .filter((char) => {
+      if (char === '⟦') depth++;
+      if (char === '⟧') depth--;
+      return depth === 0 && char !== '⟧';
+    })
+    .join('');
+};
+
+test('no text of the merchant’s pages is outside the catalogue', async ({ page }) => {
+  test.slow();
+  const { items } = PO.parse(readFileSync(join(__dirname, '../languages/merchant.pot'), 'utf8'));
+  const marked = items.map(({ msgid, msgctxt }) => [
+    msgctxt ? `${msgctxt}\u0004${msgid}` : msgid,
+    `⟦${msgid}⟧`,
+  ]);
+  await serveLanguage(page, 'en-XA', Object.fromEntries(marked) as Record<string, string>);
+  await page.addInitScript(() => localStorage.setItem('emporos-language', 'en-XA'));
+  const own = ownWords();
+  await openProgram(page, '/today');
+  for (const place of PLACES) {
+    await reopenProgram(page, place);
+    await page.waitForLoadState('networkidle');
+    await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
+    const foreign = (await textsOfPage(page)).filter((text) =>
+      wordsOf(outside(text)).some((word) => !own.has(word)),
+    );
+    expect([place, ...new Set(foreign)]).toEqual([place]);
+  }
+});
+
+test(
+  'a language beside the program is chosen under Settings, spoken everywhere, and left again',
+  ONCE,
+  async ({ page }) => {
+    await serveLanguage(page, 'fr', {
+      Languages: 'Langues',
+      Charges: 'Frais',
+      'The program speaks': 'Le programme parle',
+      '{service} to {zone}: {main}{note}': '{service} vers {zone} : {main}{note}',
+    });
+    await openProgram(page, '/settings?part=languages');
+    await page
+      .getByRole('group', { name: 'The program speaks' })
+      .getByRole('button', { name: 'Another' })
+      .click();
+    await expect(page.getByRole('tab', { name: 'Langues' })).toBeVisible();
+    await expect(page.locator('html')).toHaveAttribute('lang', 'fr');
+    await page.goto('/charges');
+    await expect(page.getByRole('heading', { name: 'Frais' })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Parcel vers Maritimes : \d+,\d\d/ })).toBeVisible();
+    await page.goto('/settings?part=languages');
+    await page
+      .getByRole('group', { name: 'Le programme parle' })
+      .getByRole('button', { name: 'English' })
+      .click();
+    await expect(page.getByRole('tab', { name: 'Languages' })).toBeVisible();
+    await expect(page.locator('html')).toHaveAttribute('lang', 'en');
+  },
+);
