@@ -128,10 +128,10 @@ describe('figures', () => {
       '22640.66',
       '-1234567.89',
     ]);
-    expect([priceFigure(2_264_066, 2, 'CAD'), measureFigure('units', 4_000, { decimals: 2, units: 'metric' })]).toEqual([
-      'CAD\u00A022,640.66',
-      '4,000 units',
-    ]);
+    expect([
+      priceFigure(2_264_066, 2, 'CAD'),
+      measureFigure('units', 4_000, { decimals: 2, units: 'metric' }),
+    ]).toEqual(['CAD\u00A022,640.66', '4,000 units']);
   });
 
   test('measures in the shop’s units', () => {
