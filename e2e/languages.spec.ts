@@ -82,6 +82,19 @@ const textsOfPage = (page: Page): Promise<string[]> =>
     return texts;
   });
 
+/** The same once all of the page has come: nothing is loading, and what is written stays. */
+const settledTexts = async (page: Page): Promise<string[]> => {
+  await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
+  let texts: string[] = [];
+  const isSettled = async (): Promise<boolean> => {
+    const before = texts.join('\n');
+    texts = await textsOfPage(page);
+    return texts.join('\n') === before;
+  };
+  await expect.poll(isSettled, { intervals: [250] }).toBe(true);
+  return texts;
+};
+
 /** A text without what stands between the marks of the made-up language. */
 const outside = (text: string): string => {
   let depth = 0;
@@ -107,9 +120,7 @@ test('no text of the merchant’s pages is outside the catalogue', async ({ page
   await openProgram(page, '/today');
   for (const place of PLACES) {
     await reopenProgram(page, place);
-    await page.waitForLoadState('networkidle');
-    await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
-    const foreign = (await textsOfPage(page)).filter((text) =>
+    const foreign = (await settledTexts(page)).filter((text) =>
       wordsOf(outside(text)).some((word) => !own.has(word)),
     );
     expect([place, ...new Set(foreign)]).toEqual([place]);
@@ -117,30 +128,23 @@ test('no text of the merchant’s pages is outside the catalogue', async ({ page
 });
 
 test(
-  'a language beside the program is chosen under Settings, spoken everywhere, and left again',
+  'French is chosen under Settings, spoken on every page and in every problem, and left again',
   ONCE,
   async ({ page }) => {
-    await serveLanguage(page, 'fr', {
-      Languages: 'Langues',
-      Charges: 'Frais',
-      'The program speaks': 'Le programme parle',
-      '{service} to {zone}: {main}{note}': '{service} vers {zone} : {main}{note}',
-    });
     await openProgram(page, '/settings?part=languages');
-    await page
-      .getByRole('group', { name: 'The program speaks' })
-      .getByRole('button', { name: 'Another' })
-      .click();
+    const language = (name: string) => page.getByRole('group', { name });
+    await language('The program speaks').getByRole('button', { name: 'Français' }).click();
     await expect(page.getByRole('tab', { name: 'Langues' })).toBeVisible();
     await expect(page.locator('html')).toHaveAttribute('lang', 'fr');
     await page.goto('/charges');
     await expect(page.getByRole('heading', { name: 'Frais' })).toBeVisible();
     await expect(page.getByRole('button', { name: /^Parcel vers Maritimes : \d+,\d\d/ })).toBeVisible();
+    await page.goto('/check?part=problems');
+    await expect(
+      page.getByText(/est désactivée, et ses clients vont à|ne peuvent pas être achetées/).first(),
+    ).toBeVisible();
     await page.goto('/settings?part=languages');
-    await page
-      .getByRole('group', { name: 'Le programme parle' })
-      .getByRole('button', { name: 'English' })
-      .click();
+    await language('Langue du programme').getByRole('button', { name: 'English' }).click();
     await expect(page.getByRole('tab', { name: 'Languages' })).toBeVisible();
     await expect(page.locator('html')).toHaveAttribute('lang', 'en');
   },

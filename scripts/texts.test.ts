@@ -1,5 +1,6 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import { existsSync, readFileSync } from 'node:fs';
+import PO from 'pofile';
 import { inEnglish } from '../core/translate/translate.ts';
 import { languageFiles, textsOfProgram } from './texts.mjs';
 
@@ -13,6 +14,18 @@ const valuesFor = (source: string, count: number): Record<string, string | numbe
         : 'yes',
     ]),
   );
+
+type Elements = ReturnType<IntlMessageFormat['getAst']>;
+
+/** The names of what is put into a message, in any of its forms. */
+const askedOf = (elements: Elements): string[] =>
+  elements.flatMap((element) => [
+    ...('value' in element && element.type !== 0 ? [String(element.value)] : []),
+    ...('options' in element ? Object.values(element.options).flatMap(({ value }) => askedOf(value)) : []),
+  ]);
+
+const messageOf = (text: string, locale: string): IntlMessageFormat =>
+  new IntlMessageFormat(text, locale, undefined, { ignoreTag: true });
 
 describe('the texts of the program', () => {
   test('are in the catalogue, and each language has its file: else run npm run texts', () => {
@@ -28,8 +41,24 @@ describe('the texts of the program', () => {
     for (const { msgid } of texts)
       for (const count of [0, 1, 2, 12_345]) {
         const values = valuesFor(msgid, count);
-        const format = new IntlMessageFormat(msgid, 'en', undefined, { ignoreTag: true });
-        expect([msgid, inEnglish(msgid, values)]).toEqual([msgid, format.format(values)]);
+        expect([msgid, inEnglish(msgid, values)]).toEqual([msgid, messageOf(msgid, 'en').format(values)]);
       }
+  });
+
+  test('are translated by messages that ask for nothing but what the text is given', () => {
+    const catalogues = [...languageFiles()].filter(([path]) => path.endsWith('.po'));
+    expect(catalogues.length).toBeGreaterThan(0);
+    for (const [path, text] of catalogues) {
+      const { items, headers } = PO.parse(text);
+      const wrong = items
+        .map(({ msgid, msgstr }) => ({ msgid, as: msgstr.join('') }))
+        .filter(({ msgid, as }) => {
+          const given = askedOf(messageOf(msgid, 'en').getAst());
+          return askedOf(messageOf(as, headers['Language'] ?? 'en').getAst()).some(
+            (name) => !given.includes(name),
+          );
+        });
+      expect([path, ...wrong]).toEqual([path]);
+    }
   });
 });

@@ -9,9 +9,8 @@ export interface CountryGroup {
 }
 
 /** The member states of the European Union. */
-const EUROPEAN_UNION = t(
-  'AT BE BG HR CY CZ DK EE FI FR DE GR HU IE IT LV LT LU MT NL PL PT RO SK SI ES SE',
-).split(' ');
+const EUROPEAN_UNION =
+  'AT BE BG HR CY CZ DK EE FI FR DE GR HU IE IT LV LT LU MT NL PL PT RO SK SI ES SE'.split(' ');
 
 const UNION: CountryGroup = { id: 'group:EU', name: t('European Union'), countries: EUROPEAN_UNION };
 

@@ -1,9 +1,7 @@
-import { t } from '../../core/translate/translate.ts';
 import { useEffect } from 'react';
 
-const PRESSABLE = t(
-  'button, a, [role="button"], [role="link"], [role="radio"], [role="tab"], [role="checkbox"]',
-);
+const PRESSABLE =
+  'button, a, [role="button"], [role="link"], [role="radio"], [role="tab"], [role="checkbox"]';
 /** A mouse that moves further than this while it is down, in pixels, is no longer pressing. */
 const STILL = 8;
 

@@ -1,14 +1,13 @@
 import type { UseFormReturn } from 'react-hook-form';
-import { t } from '../../../core/translate/translate.ts';
 import type { BeginValues } from './begin-form.ts';
 
 /** Countries that weigh in pounds and measure in inches. */
 const IMPERIAL = ['US', 'LR', 'MM'];
 /** What the tax on sales is called, where it is called the same in the whole country. */
 const TAX_NAMES: Record<string, readonly string[]> = {
-  VAT: t(
-    'AT BE BG HR CY CZ DK EE FI FR DE GR HU IE IT LV LT LU MT NL PL PT RO SK SI ES SE GB NO CH ZA AE',
-  ).split(' '),
+  VAT: 'AT BE BG HR CY CZ DK EE FI FR DE GR HU IE IT LV LT LU MT NL PL PT RO SK SI ES SE GB NO CH ZA AE'.split(
+    ' ',
+  ),
   GST: ['CA', 'AU', 'NZ', 'IN', 'SG'],
 };
 
