@@ -41,7 +41,7 @@ const styles = (inks: Inks) => ({
   inside: { paddingVertical: 6, paddingHorizontal: 8, alignItems: 'flex-end', gap: 1 } as const,
   figure: { ...smallFigure, color: inks.ink },
   loss: { ...smallFigure, fontFamily: SERIF_STRONG, color: inks.rubric },
-  note: note(inks),
+  note: { ...note(inks), textAlign: 'right' } as const,
   headText: { ...note(inks), textAlign: 'right', paddingHorizontal: 8, paddingVertical: 8 } as const,
 });
 
