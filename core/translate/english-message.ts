@@ -31,10 +31,15 @@ const formsOf = (text: string): Map<string, Writer> => {
 const argument = (inside: string): Writer => {
   const [name = '', kind, ...rest] = inside.split(', ');
   const valueOf = (values: Values): string | number => {
-    if (!(name in values)) throw new Error(`A text lacks its value: ${name}`);
-    return values[name] ?? '';
+    const value = values[name];
+    if (value === undefined && !(name in values)) throw new Error(`A text lacks its value: ${name}`);
+    return value ?? '';
   };
-  if (kind === undefined) return (values) => String(valueOf(values));
+  if (kind === undefined)
+    return (values) => {
+      const value = valueOf(values);
+      return typeof value === 'string' ? value : String(value);
+    };
   const forms = formsOf(rest.join(', '));
   const other = forms.get('other') ?? (() => '');
   if (kind === 'plural')
@@ -64,6 +69,8 @@ const writerOf = (text: string): Writer => {
     );
     rest = rest.slice(end + 1);
   }
+  const [only = ''] = parts;
+  if (parts.length < 2) return typeof only === 'string' ? () => only : only;
   return (values, count) => {
     let out = '';
     for (const part of parts) out += typeof part === 'string' ? part : part(values, count);
@@ -78,5 +85,4 @@ const messageOf = memoizeByText(writerOf);
  * An English text with its values put in. It reads the part of ICU that the sources keep to: {name}, plural with one and
  * other, select. A page in English so needs no library of messages; a test compares it with that library for every text.
  */
-export const englishText = (source: string, values: Values): string =>
-  source.includes('{') ? messageOf(source)(values, undefined) : source;
+export const englishText = (source: string, values: Values): string => messageOf(source)(values, undefined);
