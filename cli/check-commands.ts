@@ -1,3 +1,4 @@
+import { t } from '../core/translate/translate.ts';
 import { audit } from '../core/audit/audit.ts';
 import { readOrders } from '../core/formats/orders.ts';
 import { readCatalogue, readBook, readTestOrders } from '../core/formats/read.ts';
@@ -75,7 +76,7 @@ export const auditCommand = (options: AuditOptions, write: Write): number => {
   const { book, catalogue, on } = options;
   const shop = readShop(book, catalogue, options['stand-ins']);
   const day = on ?? localMoment(new Date().toISOString(), shop.book.store.timeZone).date;
-  if (!localDateSchema.safeParse(day).success) throw new CannotRun('--on is a date, such as 2026-03-31.');
+  if (!localDateSchema.safeParse(day).success) throw new CannotRun(t('--on is a date, such as 2026-03-31.'));
   const problems = audit(shop, day);
   write(`${JSON.stringify(problems, null, 2)}\n`);
   return problems.some(({ gravity }) => gravity === 'stops' || gravity === 'leaks') ? 1 : 0;

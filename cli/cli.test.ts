@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -35,6 +36,20 @@ const ask = async (...args: string[]): Promise<{ code: number; out: string; err:
 
 const SHOP = ['--book', join(DATA, 'book.json'), '--catalogue', join(DATA, 'catalogue.json')];
 const request = JSON.stringify(demoTestOrders[0]?.request);
+
+describe('another language', () => {
+  const said = (language: string): string =>
+    spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', 'replay'], {
+      cwd: join(__dirname, '..'),
+      encoding: 'utf8',
+      env: { ...process.env, EMPOROS_LANGUAGE: language },
+    }).stderr;
+
+  test('is spoken where the program has it, and English else', () => {
+    expect(said('fr')).toMatch(/^replay a besoin de --book/);
+    expect(said('xx')).toMatch(/^replay needs --book/);
+  });
+});
 
 describe('quote', () => {
   test('answers one request with one quote', async () => {

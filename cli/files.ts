@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { t } from '../core/translate/translate.ts';
 import { answersAtOnce } from '../carriers/stand-ins.ts';
 import { readBook, readCatalogue, readJson } from '../core/formats/read.ts';
 import type { Fault, Result } from '../core/model/fault.ts';
@@ -25,7 +26,10 @@ const textOf = (file: string): string => {
     return readFileSync(file, 'utf8');
   } catch (error) {
     throw new CannotRun(
-      `${file}: cannot be read (${(error as NodeJS.ErrnoException).code ?? String(error)}).`,
+      t('{file}: cannot be read ({error}).', {
+        file,
+        error: (error as NodeJS.ErrnoException).code ?? String(error),
+      }),
     );
   }
 };

@@ -1,3 +1,4 @@
+import './speak.ts';
 import { run } from './run.ts';
 
 process.stdout.on('error', (error: NodeJS.ErrnoException) => {

@@ -1,6 +1,7 @@
 import { createReadStream, existsSync } from 'node:fs';
 import { createInterface } from 'node:readline';
 import { z } from 'zod';
+import { t } from '../core/translate/translate.ts';
 import { readJson, readRequest } from '../core/formats/read.ts';
 import { carrierAnswerSchema, type CarrierAnswer } from '../core/model/carrier.ts';
 import type { Fault, Result } from '../core/model/fault.ts';
@@ -89,7 +90,7 @@ const answerLine = async (desk: Desk, text: string, line: number): Promise<{ ok:
 
 /** One answer a line, in the order of the lines; blank lines at the end of the file are no lines. */
 const manyQuotes = async (desk: Desk, file: string, write: Write): Promise<number> => {
-  if (!existsSync(file)) throw new CannotRun(`${file}: cannot be read (ENOENT).`);
+  if (!existsSync(file)) throw new CannotRun(t('{file}: cannot be read (ENOENT).', { file }));
   const lines = createInterface({ input: createReadStream(file, 'utf8'), crlfDelay: Infinity });
   let number = 0;
   let blank = 0;

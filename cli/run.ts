@@ -1,18 +1,25 @@
 import { parseArgs } from 'node:util';
+import { t } from '../core/translate/translate.ts';
 import { CannotRun } from './files.ts';
 import { auditCommand, checkCommand, replayCommand } from './check-commands.ts';
 import { quoteCommand, type QuoteOptions, type Write } from './quote-command.ts';
 
 const USAGE = [
-  'Usage:',
+  t('Usage:'),
   '  emporos quote --book FILE --catalogue FILE --request FILE [--answers FILE]',
   '  emporos quote --book FILE --catalogue FILE --requests FILE.jsonl',
   '  emporos check --book FILE --catalogue FILE --test-orders FILE',
   '  emporos replay --book FILE [--against FILE] --catalogue FILE --orders FILE',
   '  emporos audit --book FILE --catalogue FILE [--on YYYY-MM-DD]',
-  'With --complete, quote gives an address without its region or point those of its postal code, as checkout does.',
-  'With --stand-ins, the made-up carriers answer where no answers are handed in; without, a carrier counts as not reached.',
-  'Exit: 0 well; 1 it found something wrong, such as a failed test order or an unusable line; 2 it could not run.',
+  t(
+    'With --complete, quote gives an address without its region or point those of its postal code, as checkout does.',
+  ),
+  t(
+    'With --stand-ins, the made-up carriers answer where no answers are handed in; without, a carrier counts as not reached.',
+  ),
+  t(
+    'Exit: 0 well; 1 it found something wrong, such as a failed test order or an unusable line; 2 it could not run.',
+  ),
 ].join('\n');
 
 const OPTIONS = {
@@ -53,10 +60,13 @@ const taken = <N extends Option, M extends Option = never>(
 ): Taken<N, M> => {
   const missing = needed.filter((name) => values[name] === undefined);
   if (missing.length > 0)
-    throw new CannotRun(`${command} needs ${missing.map((name) => `--${name}`).join(' and ')}.`, USAGE);
+    throw new CannotRun(
+      t('{command} needs {list}.', { command, list: missing.map((name) => `--${name}`).join(' and ') }),
+      USAGE,
+    );
   const allowed: readonly Option[] = [...needed, ...may, 'stand-ins'];
   const other = (Object.keys(values) as Option[]).find((name) => !allowed.includes(name));
-  if (other !== undefined) throw new CannotRun(`${command} takes no --${other}.`, USAGE);
+  if (other !== undefined) throw new CannotRun(t('{command} takes no --{other}.', { command, other }), USAGE);
   return values as Taken<N, M>;
 };
 
@@ -71,10 +81,10 @@ const quoteOptions = (values: Values): QuoteOptions => {
     'stand-ins': standIns,
   } = taken('quote', values, ['book', 'catalogue'], ['request', 'requests', 'answers', 'complete']);
   if ((request === undefined) === (requests === undefined)) {
-    throw new CannotRun('quote needs either --request or --requests.', USAGE);
+    throw new CannotRun(t('quote needs either --request or --requests.'), USAGE);
   }
   if (answers !== undefined && request === undefined) {
-    throw new CannotRun('--answers goes with --request; a line of --requests carries its own.', USAGE);
+    throw new CannotRun(t('--answers goes with --request; a line of --requests carries its own.'), USAGE);
   }
   return {
     book,
@@ -105,7 +115,9 @@ const dispatch = async (argv: readonly string[], out: Write): Promise<number> =>
   const work = rest.length === 0 ? COMMANDS[command ?? ''] : undefined;
   if (!work) {
     throw new CannotRun(
-      command === undefined ? 'No command given.' : `Unknown command: ${positionals.join(' ')}`,
+      command === undefined
+        ? t('No command given.')
+        : t('Unknown command: {list}', { list: positionals.join(' ') }),
       USAGE,
     );
   }

@@ -15,7 +15,7 @@ const SERVED = join(ROOT, 'public', 'languages');
 const TEMPLATE = 'merchant.pot';
 
 /** The folders that speak to the merchant, from the page down. */
-const SPEAKING = ['ui', 'core', 'carriers'];
+const SPEAKING = ['ui', 'core', 'carriers', 'cli'];
 const isSource = (name) => /\.tsx?$/.test(name) && !/\.test\.tsx?$|(^|\/)(testing|gallery)\//.test(name);
 
 const sourcesIn = (folder) =>

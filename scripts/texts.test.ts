@@ -38,11 +38,13 @@ describe('the texts of the program', () => {
   test('are messages that the library of messages says as the program says them in English', () => {
     const texts = textsOfProgram();
     expect(texts.length).toBeGreaterThan(2_000);
-    for (const { msgid } of texts)
+    for (const { msgid } of texts) {
+      const message = messageOf(msgid, 'en');
       for (const count of [0, 1, 2, 12_345]) {
         const values = valuesFor(msgid, count);
-        expect([msgid, inEnglish(msgid, values)]).toEqual([msgid, messageOf(msgid, 'en').format(values)]);
+        expect([msgid, inEnglish(msgid, values)]).toEqual([msgid, message.format(values)]);
       }
+    }
   });
 
   test('are translated by messages that ask for nothing but what the text is given', () => {

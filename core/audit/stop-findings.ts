@@ -127,7 +127,7 @@ const limitWords = (
   const limit = widestLimit(isLimited ? quoted : { ...quoted, withheld: own });
   if (limit) {
     const figure = measureFigure(limit.measure, limit.limit, display);
-    return `${limit.code === 'above-limit' ? 'above' : 'below'} ${figure}`;
+    return limit.code === 'above-limit' ? t('above {figure}', { figure }) : t('below {figure}', { figure });
   }
   const least = own.find(({ code }) => code === 'below-minimum')?.detail.least;
   return least === undefined
