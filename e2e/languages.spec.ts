@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import PO from 'pofile';
 import { expect, test, type Page } from './browser.ts';
-import { ONCE, openProgram, reopenProgram } from './program.ts';
+import { ONCE, openPreview, openProgram, reopenProgram } from './program.ts';
 
 test.use({ loadsItself: true });
 
@@ -21,9 +21,11 @@ const PLACES = [
   '/charges?zone=west&service=parcel',
   '/charges?zone=north&panel=zone',
   '/charges?service=parcel&panel=service',
-  '/charges?part=adjustments',
+  '/charges?part=adjustments&adjustment=winter',
   '/charges?part=carriers',
+  '/charges?part=carriers&account=fulmar',
   '/charges?part=tables',
+  '/charges?part=tables&table=pallets-west',
   '/charges?part=duties',
   '/charges?part=costs',
   '/charges?part=costs&view=what-if',
@@ -34,7 +36,7 @@ const PLACES = [
   '/goods',
   '/goods?good=seed-lupin',
   '/goods?panel=groups&group=live-plants',
-  '/goods?panel=boxes',
+  '/goods?panel=boxes&box=small',
   '/check',
   '/check?part=testOrders',
   '/check?part=publish',
@@ -66,7 +68,13 @@ const ownWords = (): Set<string> => {
       ...{ timeZone: 'UTC', weekday: 'short', month: 'short', day: 'numeric' },
     }),
   );
-  return new Set([...demo, ...places, ...dates, 'Emporos English Another'].flatMap(wordsOf));
+  const carriers = readdirSync(join(__dirname, '../carriers/tariffs')).map(
+    (name) =>
+      readFileSync(join(__dirname, '../carriers/tariffs', name), 'utf8').match(/(?<=name: ')[^']+/g) ?? [],
+  );
+  return new Set(
+    [...demo, ...places, ...dates, ...carriers.flat(), 'Emporos English Another'].flatMap(wordsOf),
+  );
 };
 
 /** All that is written on the page or read out of it. */
@@ -107,6 +115,23 @@ const outside = (text: string): string => {
     .join('');
 };
 
+/** What opens over a page: all that is found by a word, the keys, and how every charge adds up. */
+const OPENED: Record<string, (page: Page) => Promise<void>> = {
+  find: async (page) => {
+    await page.keyboard.press('/');
+    await page.keyboard.type('pa');
+    await expect(page.getByRole('option').first()).toBeVisible();
+  },
+  keys: async (page) => {
+    await page.keyboard.press('?');
+    await expect(page.getByText('⟦this list⟧')).toBeVisible();
+  },
+  preview: async (page) => {
+    await openPreview(page);
+    await page.keyboard.press('w');
+  },
+};
+
 test('no text of the merchant’s pages is outside the catalogue', async ({ page }) => {
   test.slow();
   const { items } = PO.parse(readFileSync(join(__dirname, '../languages/merchant.pot'), 'utf8'));
@@ -118,12 +143,17 @@ test('no text of the merchant’s pages is outside the catalogue', async ({ page
   await page.addInitScript(() => localStorage.setItem('emporos-language', 'en-XA'));
   const own = ownWords();
   await openProgram(page, '/today');
-  for (const place of PLACES) {
+  const visits: [string, string, ((page: Page) => Promise<void>)?][] = [
+    ...PLACES.map((place): [string, string] => [place, place]),
+    ...Object.entries(OPENED).map(([name, open]): (typeof visits)[number] => [name, '/charges', open]),
+  ];
+  for (const [name, place, open] of visits) {
     await reopenProgram(page, place);
+    await open?.(page);
     const foreign = (await settledTexts(page)).filter((text) =>
       wordsOf(outside(text)).some((word) => !own.has(word)),
     );
-    expect([place, ...new Set(foreign)]).toEqual([place]);
+    expect([name, ...new Set(foreign)]).toEqual([name]);
   }
 });
 

@@ -133,6 +133,9 @@ const useHere = (count: number) => {
   return { here, setAt, onKeyPress };
 };
 
+const nothingFound = (typed: string): string =>
+  t('Nothing has “{text}” in its name. Try a shorter word.', { text: typed.trim() });
+
 /** One field that finds anything by name: rules, products, places, test orders, pages. */
 const FindDialog = () => {
   const style = useStyles(styles);
@@ -151,7 +154,12 @@ const FindDialog = () => {
   };
   return (
     <Portal>
-      <Modal visible onDismiss={() => closeOver(leave)} contentContainerStyle={style.panel}>
+      <Modal
+        visible
+        onDismiss={() => closeOver(leave)}
+        overlayAccessibilityLabel={t('Close')}
+        contentContainerStyle={style.panel}
+      >
         <TextInput
           {...(combobox as object)}
           testID="find"
@@ -182,11 +190,7 @@ const FindDialog = () => {
             ))}
           </View>
         </ScrollView>
-        {shown.length === 0 ? (
-          <Text style={style.note}>
-            {t('Nothing has “{text}” in its name. Try a shorter word.', { text: typed.trim() })}
-          </Text>
-        ) : null}
+        {shown.length === 0 ? <Text style={style.note}>{nothingFound(typed)}</Text> : null}
       </Modal>
     </Portal>
   );

@@ -6,7 +6,7 @@ import type { Entry } from './entry.ts';
 export const countryEntries = ({ countries }: WorldPlaces): Entry[] =>
   countries.map(({ code, name }) => ({
     id: `Country:${code}`,
-    kind: 'Country',
+    kind: t('Country'),
     name,
     note: code,
     leadsTo: { link: { pathname: '/reach', params: { find: name } } },
@@ -21,7 +21,7 @@ export const codeEntry = (typed: string): Entry | null => {
   if (!looksLikeCode(code)) return null;
   return {
     id: `Postal code:${code}`,
-    kind: 'Postal code',
+    kind: t('Postal code'),
     name: t('Where {code} would fall', { code }),
     note: t('Zone, delivery areas, pickup'),
     leadsTo: { link: { pathname: '/reach', params: { code } } },

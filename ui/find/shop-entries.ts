@@ -43,7 +43,7 @@ const rateEntries = ({ rates, services, zones }: Book, display: DisplayFormat): 
     return [
       {
         id: `Rate:${rate.id}`,
-        kind: 'Rate',
+        kind: t('Rate'),
         name: t('{service} to {zone}', { service: service.name, zone: zone.name }),
         note: [price, ...notes].join(' · '),
         leadsTo: { link: inCharges({ zone: zone.id, service: service.id }) },
@@ -103,14 +103,14 @@ export const shopEntries = (
   ...ruleEntries(book, display),
   ...goods.map(({ sku, name, price }): Entry => ({
     id: `Product:${sku}`,
-    kind: 'Product',
+    kind: t('Product'),
     name,
     note: `${sku} · ${moneyFigure(price, display.decimals)}`,
     leadsTo: { link: { pathname: '/goods', params: { good: sku } } },
   })),
   ...testOrders.map(({ id, name, group }): Entry => ({
     id: `Test order:${id}`,
-    kind: 'Test order',
+    kind: t('Test order'),
     name,
     ...(group === undefined ? {} : { note: group }),
     leadsTo: { testOrderId: id },

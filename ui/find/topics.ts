@@ -4,7 +4,7 @@ import type { Entry, FoundLink } from './entry.ts';
 /** Pages and settings, each with the words that people look for it by. */
 const topic = (name: string, where: string, link: FoundLink, words: readonly string[] = []): Entry => ({
   id: `topic:${name}`,
-  kind: 'Page',
+  kind: t('Page'),
   name,
   note: where,
   words,

@@ -36,7 +36,7 @@ export const PhoneMenu = () => {
   );
   if (!isOpen) return button;
   return (
-    <Menu visible onDismiss={close} anchor={button}>
+    <Menu visible onDismiss={close} anchor={button} overlayAccessibilityLabel={t('Close')}>
       <Menu.Item
         title={isDark ? t('Light colours') : t('Dark colours')}
         onPress={act(coloursChosen(isDark ? 'light' : 'dark'))}

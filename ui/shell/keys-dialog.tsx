@@ -1,12 +1,12 @@
 import { View } from 'react-native';
-import { Dialog, Portal, Text } from 'react-native-paper';
+import { Dialog, Modal, Portal, Text } from 'react-native-paper';
 import { t } from '../../core/translate/translate.ts';
 import { Check } from '../parts/check.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { keysToggled, letterKeysSet } from '../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { useStyles } from '../theme/styles.ts';
-import { SANS_STRONG, type Inks } from '../theme/tokens.ts';
+import { SANS_STRONG, SERIF_STRONG, type Inks } from '../theme/tokens.ts';
 import { KEYS } from './use-keys.ts';
 
 const styles = (inks: Inks) => ({
@@ -14,11 +14,13 @@ const styles = (inks: Inks) => ({
     maxWidth: 420,
     width: '90%',
     alignSelf: 'center',
+    justifyContent: 'flex-start',
     borderRadius: 2,
     backgroundColor: inks.raised,
     borderWidth: 1,
     borderColor: inks.ink,
   } as const,
+  title: { marginTop: 24, fontFamily: SERIF_STRONG },
   row: {
     flexDirection: 'row',
     paddingVertical: 6,
@@ -37,8 +39,13 @@ const KeysDialog = () => {
   const close = (): void => void dispatch(keysToggled(false));
   return (
     <Portal>
-      <Dialog visible={keysShown} onDismiss={close} style={style.dialog}>
-        <Dialog.Title>{t('Keyboard')}</Dialog.Title>
+      <Modal
+        visible={keysShown}
+        onDismiss={close}
+        overlayAccessibilityLabel={t('Close')}
+        contentContainerStyle={style.dialog}
+      >
+        <Dialog.Title style={style.title}>{t('Keyboard')}</Dialog.Title>
         <Dialog.Content>
           {KEYS.map(([key, does]) => (
             <View style={style.row} key={key}>
@@ -55,7 +62,7 @@ const KeysDialog = () => {
         <Dialog.Actions>
           <TextAction label={t('Close')} onPress={close} />
         </Dialog.Actions>
-      </Dialog>
+      </Modal>
     </Portal>
   );
 };

@@ -19,10 +19,10 @@ import { PLACES } from '../page/program-pages.ts';
 /** The keys, as the list of keys shows them. */
 export const KEYS: readonly [keys: string, does: string][] = [
   ['/', t('find a rule, a product, a place or a setting')],
-  [t('Ctrl Z'), 'undo'],
-  [t('Ctrl Shift Z'), 'redo'],
+  [t('Ctrl Z'), t('undo')],
+  [t('Ctrl Shift Z'), t('redo')],
   ['t', t('change the test order')],
-  ['[ and ]', t('walk the test orders')],
+  [t('[ and ]'), t('walk the test orders')],
   ['w', t('show or hide how every charge adds up')],
   [
     t('g, then {list}', { list: PLACES.map(({ key }) => key).join(', ') }),

@@ -209,10 +209,11 @@ const AccountPage = ({ account, onBack }: { account: CarrierAccount; onBack: () 
   const set: SetAccount = (changes, visit = null) =>
     void dispatch(edit('setAccount', { id, changes }, t('Account, {name}', { name }), visit));
   const field = fieldsOf(account, (changes, _, visit: string) => set(changes, visit));
+  const about = listedCarrier(account.carrier)?.about;
   return (
     <Page key={id}>
       <PageHead title={name} back={{ name: t('Carriers'), onPress: onBack }} />
-      <Text style={style.note}>{listedCarrier(account.carrier)?.about ?? account.carrier}</Text>
+      <Text style={style.note}>{about ? t(about) : account.carrier}</Text>
       <View style={style.rows}>
         <NameField prose style={style.name} label={t('Name')} {...field('name')} />
       </View>
