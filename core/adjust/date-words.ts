@@ -1,6 +1,7 @@
 import { t } from '../translate/translate.ts';
 import type { Weekday } from '../model/unit.ts';
 import { listed } from '../words/names.ts';
+import { WEEKDAYS } from '../words/weekdays.ts';
 
 const MONTHS = [
   t('January'),
@@ -16,15 +17,6 @@ const MONTHS = [
   t('November'),
   t('December'),
 ];
-const DAYS = [
-  t('Monday'),
-  t('Tuesday'),
-  t('Wednesday'),
-  t('Thursday'),
-  t('Friday'),
-  t('Saturday'),
-  t('Sunday'),
-];
 
 /** A date in a sentence: '24 December 2026', without its year where it comes round. */
 export const dateWords = (date: string, everyYear: boolean): string => {
@@ -35,6 +27,6 @@ export const dateWords = (date: string, everyYear: boolean): string => {
 /** 'Monday or Friday'. */
 export const weekdayWords = (days: readonly Weekday[]): string =>
   listed(
-    [...days].sort().map((day) => DAYS[day - 1] ?? ''),
+    [...days].sort().map((day) => WEEKDAYS[day - 1] ?? ''),
     'or',
   );

@@ -2,23 +2,13 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../core/translate/translate.ts';
 import { spansText, withDay } from '../../core/formats/hours-typed.ts';
+import { WEEKDAYS } from '../../core/words/weekdays.ts';
 import type { OpeningHours } from '../../core/model/time.ts';
 import { DayStrip } from '../parts/day-strip.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { DraftField } from './draft-field.tsx';
 import { readSpans } from './readers.ts';
 import { Actions } from '../parts/actions.tsx';
-
-/** The days of the week, Monday first. */
-export const DAYS = [
-  t('Monday'),
-  t('Tuesday'),
-  t('Wednesday'),
-  t('Thursday'),
-  t('Friday'),
-  t('Saturday'),
-  t('Sunday'),
-] as const;
 
 interface Props {
   hours: readonly OpeningHours[];
@@ -33,7 +23,9 @@ const row = { flexDirection: 'row', alignItems: 'center', gap: 12 } as const;
 /** The hours of Monday on the days up to another. */
 const mondayThrough = (hours: readonly OpeningHours[], last: OpeningHours['day']): OpeningHours[] => {
   const monday = hours.filter(({ day }) => day === 1).map(({ from, to }) => ({ from, to }));
-  const days = DAYS.map((_, at) => (at + 1) as OpeningHours['day']).filter((day) => day > 1 && day <= last);
+  const days = WEEKDAYS.map((_, at) => (at + 1) as OpeningHours['day']).filter(
+    (day) => day > 1 && day <= last,
+  );
   return days.reduce<OpeningHours[]>((week, day) => withDay(week, day, monday), [...hours]);
 };
 
@@ -44,7 +36,7 @@ export const WeekFields = ({ hours, cutoff, onChange, hold = 'open' }: Props) =>
     role="group"
     aria-label={hold === 'open' ? t('Opening hours') : t('Hours offered')}
   >
-    {DAYS.map((name, at) => {
+    {WEEKDAYS.map((name, at) => {
       const day = (at + 1) as OpeningHours['day'];
       return (
         <View style={row} key={name}>

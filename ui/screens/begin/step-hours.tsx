@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { t } from '../../../core/translate/translate.ts';
-import { DAYS } from '../../fields/week-fields.tsx';
+import { WEEKDAYS } from '../../../core/words/weekdays.ts';
 import { Answer, Why, type StepProps } from './begin-parts.tsx';
 
 /** The week in which orders are made ready. */
@@ -9,7 +9,7 @@ export const StepHours = ({ form, onSubmit }: StepProps) => (
     <Why
       text={t('Orders are handed over on open days only. Write 9-12, 13-17:30, or nothing for a closed day.')}
     />
-    {DAYS.map((day, at) => (
+    {WEEKDAYS.map((day, at) => (
       <Answer
         key={day}
         form={form}
