@@ -30,7 +30,7 @@ const styles = (inks: Inks) => ({
 /** What the gazetteer knows of an address, and what is told by where it is on the map. */
 const knownText = (gazetteer: Gazetteer, destination: Destination): string => {
   const found = locate(gazetteer, destination);
-  if (found) return t('On the map at {found} ({found2}).', { found: found.name, found2: found.code });
+  if (found) return t('On the map at {place} ({code}).', { place: found.name, code: found.code });
   return destination.point
     ? t('This code is not on the built-in map; its point was entered by hand.')
     : t(
@@ -92,7 +92,7 @@ const Contradicted = ({ destination, onChange }: Omit<Props, 'street'>) => {
         })}
       </Text>
       <TextAction
-        label={t('Use {subdivisionName}', { subdivisionName: subdivisionName(contradicted) })}
+        label={t('Use {region}', { region: subdivisionName(contradicted) })}
         onPress={() => onChange({ ...destination, subdivision: contradicted }, null)}
       />
     </View>

@@ -137,7 +137,9 @@ const pastedWords = (added: number, again: number, beginnings: number): string =
   [
     t('{added, plural, one {# pattern} other {# patterns}} added', { added }),
     ...(again > 0 ? [t('{again} there already', { again })] : []),
-    ...(beginnings > 0 ? [t('{beginnings} shorter than a code taken as beginnings', { beginnings })] : []),
+    ...(beginnings > 0
+      ? [t('{beginnings} shorter than a code, read as the beginning of codes', { beginnings })]
+      : []),
   ].join(', ');
 
 /** Postal codes pasted in any shape; what they gave is told, what was not understood stays to be mended. */

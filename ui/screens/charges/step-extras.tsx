@@ -34,13 +34,12 @@ const withoutPercent = ({ percent: _, ...rest }: Step): Step => rest;
 
 /** What a step adds for what lies above it, and its share of the subtotal, in words. */
 const extrasWords = ({ each, percent }: Step, basis: Measure, display: DisplayFormat): string => {
-  const started = each?.count === 'started' ? t('started ') : '';
   return [
     ...(each
       ? [
-          t('plus {amount} for each {started}{figure} above', {
+          t('plus {amount} for each {count, select, started {started } other {}}{figure} above', {
             amount: moneyFigure(each.amount, display.decimals),
-            started,
+            count: each.count,
             figure: measureFigure(basis, each.size, display),
           }),
         ]
