@@ -63,7 +63,9 @@ test('postal codes of every shape are pasted into a zone and decide at once', as
     .fill('B2G\nb2h 1a1; B2J-B2K\t"B2L*"\nAntigonish Landing, a0p');
   await takes.getByRole('button', { name: 'Add the codes' }).click();
   await expect(
-    takes.getByText('4 patterns added, 1 there already, 2 shorter than a code, read as the beginning of codes.'),
+    takes.getByText(
+      '4 patterns added, 1 there already, 2 shorter than a code, read as the beginning of codes.',
+    ),
   ).toBeVisible();
   await expect(takes.getByText('No codes of Canada, and left above: Antigonish Landing.')).toBeVisible();
   await expect(takes.getByText('12 codes in Canada')).toBeVisible();

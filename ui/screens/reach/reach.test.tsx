@@ -156,7 +156,9 @@ describe('the regions of a country', () => {
     fireEvent.press(screen.getAllByLabelText('Canada').at(-1) as never);
     fireEvent.press(screen.getByText('Add the codes'));
     expect(
-      screen.getByText('2 patterns added, 1 there already, 1 shorter than a code, read as the beginning of codes.'),
+      screen.getByText(
+        '2 patterns added, 1 there already, 1 shorter than a code, read as the beginning of codes.',
+      ),
     ).toBeTruthy();
     expect(screen.getByText('No codes of Canada, and left above: the harbour.')).toBeTruthy();
     expect(screen.getByLabelText('Postal codes to add').props.value).toBe('the harbour');
