@@ -61,15 +61,12 @@ const PARTS = {
 };
 
 /** Has the browser fetch the parts of a place, and the shop it opens with, beside the scripts that ask for them. */
-const partsOf = (dist, path) => {
-  const files = readdirSync(join(dist, SCRIPTS));
-  return [...(PARTS[path] ?? []), 'demo-shop'].map((part) => {
-    const file = files.find(
-      (one) => one.startsWith(`${part}-`) && /^[0-9a-f]{32}\.js$/.test(one.slice(part.length + 1)),
-    );
-    if (!file) throw new Error(`there is no file of the part ${part}`);
-    return `<link rel="prefetch" as="script" href="/${SCRIPTS}/${file}">`;
+const partsOf = (files, path) => {
+  const named = [...(PARTS[path] ?? []), 'demo-shop'].flatMap((part) => {
+    if (!files.has(part)) throw new Error(`there is no file of the part ${part}`);
+    return files.get(part);
   });
+  return [...new Set(named)].map((file) => `<link rel="prefetch" as="script" href="/${SCRIPTS}/${file}">`);
 };
 
 const link = (here, { name, path }) =>
@@ -94,9 +91,9 @@ const ABOUT = [
 
 /**
  * Writes a page for each place of the program beside index.html, with its frame and its heading in it, so that they are
- * seen while the program is still being fetched. Returns their names.
+ * seen while the program is still being fetched; `files` are those of each part. Returns their names.
  */
-export const writeFrames = async (dist) => {
+export const writeFrames = async (dist, files) => {
   // Loaded here, for this file is read before the packages are installed.
   const { tsImport } = await import('tsx/esm/api');
   const tokens = await tsImport('../ui/theme/tokens.ts', import.meta.url);
@@ -109,7 +106,7 @@ export const writeFrames = async (dist) => {
     const name = `${page.path.slice(1)}.html`;
     const inside = `<style>${style}</style>${frameOf(page, PLACES, ABOUT)}`;
     const titled = html.replace(/<title>[^<]*/, `<title>${page.name} · Emporos`);
-    const ahead = titled.replace('</head>', `${partsOf(dist, page.path).join('')}</head>`);
+    const ahead = titled.replace('</head>', `${partsOf(files, page.path).join('')}</head>`);
     writeFileSync(join(dist, name), ahead.replace(PLACE, `<div id="root">${inside}</div>`));
     return name;
   });

@@ -18,18 +18,20 @@ export interface WorldPlaces {
   byNumber: Record<string, string>;
 }
 
-const byName = (a: NamedPlace, b: NamedPlace): number => a.name.localeCompare(b.name, spokenLocale());
-
 let loading: Promise<WorldPlaces> | null = null;
 let loaded: WorldPlaces | null = null;
 
 const load = async (): Promise<WorldPlaces> => {
   const { iso31661, iso31661NumericToAlpha2, iso31662 } = await import('iso-3166');
+  const { compare } = new Intl.Collator(spokenLocale());
+  const byName = (a: NamedPlace, b: NamedPlace): number => compare(a.name, b.name);
   const subdivisions = new Map<string, NamedPlace[]>();
   for (const { code, name, parent } of iso31662) {
     const country = code.slice(0, 2);
     if (parent !== country) continue;
-    subdivisions.set(country, [...(subdivisions.get(country) ?? []), { code, name }]);
+    const list = subdivisions.get(country);
+    if (list) list.push({ code, name });
+    else subdivisions.set(country, [{ code, name }]);
   }
   for (const list of subdivisions.values()) list.sort(byName);
   const countries = iso31661

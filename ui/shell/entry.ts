@@ -1,5 +1,6 @@
 // Before all else: what loads parts of the program.
 import 'expo';
+import './load-parts.ts';
 import { chosenLanguage, ENGLISH } from '../language/chosen-language.ts';
 
 /** Texts are read as modules load, so the language is known before the first of them. */
