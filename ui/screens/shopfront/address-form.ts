@@ -87,14 +87,17 @@ const specOf = (country: string, field: AddressField): FieldSpec => {
   return { field, label: labels[field], required: required[field] ?? true };
 };
 
-/** The fields of an address in a country, line by line in the order its post writes them. */
+/** The fields of an address in a country, line by line in the order its post writes them; a street has a line to itself. */
 export const addressLines = (country: string): FieldSpec[][] =>
   formatAddress({ postalCountry: country, ...MARKS }, 'latin').flatMap((line) => {
     const fields = [...line.matchAll(/\{(\w+)\}/g)].map(([, field]) =>
       specOf(country, field as AddressField),
     );
-    const after = fields.some(({ field }) => field === 'line1') ? [[specOf(country, 'line2')]] : [];
-    return [fields, ...after];
+    const street = fields.filter(({ field }) => field === 'line1');
+    const second = street.map(() => specOf(country, 'line2'));
+    const others = fields.filter(({ field }) => field !== 'line1');
+    // A line may hold nothing to fill in: the name of an island.
+    return [street, second, others].filter(({ length }) => length > 0);
   });
 
 /** What is wrong with a field, as a text of the catalogue with its figures and the field's own label. */

@@ -42,6 +42,8 @@ describe('an address', () => {
     expect(fields('CA')).toEqual(['name', 'line1', 'line2', 'city subdivision postalCode']);
     expect(fields('DE')).toEqual(['name', 'line1', 'line2', 'postalCode city']);
     expect(fields('GB')).toEqual(['name', 'line1', 'line2', 'city', 'postalCode']);
+    expect(fields('JP')).toEqual(['name', 'line1', 'line2', 'subdivision', 'postalCode']);
+    expect(fields('JE')).toEqual(['name', 'line1', 'line2', 'city', 'postalCode']);
     const label = (country: string, field: string) =>
       addressLines(country)
         .flat()
