@@ -1,3 +1,4 @@
+import { t } from '../core/translate/translate.ts';
 import { carrierAnswerSchema, type CarrierAnswer, type CarrierQuestion } from '../core/model/carrier.ts';
 
 /** Answers that several askers share, by their question; both may fail or be slow, and nothing is then shared. */
@@ -61,9 +62,9 @@ const cacheKey = (question: CarrierQuestion): string => JSON.stringify(question)
 const readAnswer = (question: CarrierQuestion, raw: unknown): CarrierAnswer => {
   const read = carrierAnswerSchema.safeParse(raw);
   if (!read.success || read.data.key !== question.key)
-    return failed(question, 'malformed', 'the answer cannot be read');
+    return failed(question, 'malformed', t('the answer cannot be read'));
   if (read.data.ok && read.data.services.some(({ amount }) => amount === 0))
-    return failed(question, 'malformed', 'a service was priced at nothing');
+    return failed(question, 'malformed', t('a service was priced at nothing'));
   return read.data;
 };
 
@@ -106,7 +107,7 @@ class Conversation {
     const until = this.restingUntil.get(question.carrier) ?? 0;
     if (until > this.world.now())
       return Promise.resolve(
-        failed(question, 'unreachable', 'it failed again and again and is left alone for a while'),
+        failed(question, 'unreachable', t('it failed again and again and is left alone for a while')),
       );
     return this.join(asked, signal);
   }

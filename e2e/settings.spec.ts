@@ -99,3 +99,26 @@ test('a sound file is reviewed before it is taken, and one undo takes it back', 
   await page.getByRole('button', { name: 'Undo: Imported other.json' }).click();
   await expect((await openPreview(page)).getByText('zone Maritimes, by Nova Scotia')).toBeVisible();
 });
+
+test('a file in which one pickup point alone is otherwise says so, change by change', async ({
+  page,
+}, info) => {
+  await openProgram(page, '/settings?part=data');
+  const shop = JSON.parse(readFileSync(await saveShop(page), 'utf8')) as {
+    book: { pickups: { name: string; instructions?: string }[] };
+  };
+  const other = info.outputPath('pickup.json');
+  const pickups = shop.book.pickups.map((point, at) =>
+    at === 0 ? { ...point, instructions: 'Ring at the blue gate.' } : point,
+  );
+  writeFileSync(other, JSON.stringify({ ...shop, book: { ...shop.book, pickups } }));
+  await openFile(page, other);
+  const review = page.getByRole('region', { name: 'Review of the file' });
+  await expect(review).toContainText(`pickup points 1 changed: ${pickups[0]?.name ?? ''}`);
+  await review.getByRole('button', { name: 'Show each change' }).click();
+  await expect(review.getByRole('list', { name: 'What changes, one by one' })).toContainText(
+    'Ring at the blue gate.',
+  );
+  await review.getByRole('button', { name: 'Import into the draft' }).click();
+  await expect(review).toHaveCount(0);
+});

@@ -8,5 +8,8 @@ export interface ProgramText {
 /** Every text that the program says to the merchant, with the files that say it. */
 export const textsOfProgram: () => ProgramText[];
 
+/** The texts of the interface that are in no catalogue, as 'file: text'. */
+export const textsOutside: () => string[];
+
 /** The catalogue, the translations and what the program reads of them, as they should be: their texts by path. */
 export const languageFiles: () => Map<string, string>;

@@ -46,6 +46,53 @@ const textsIn = (file) => {
   return found;
 };
 
+/** Attributes that a person reads or hears. */
+const SPOKEN = /^(label|title|summary|placeholder|aria-label|accessibilityLabel)$/;
+const isPhrase = (text) => /[a-z]{2,} [a-z]{2,}/.test(text);
+const hasWord = (text) => /\p{L}{2}/u.test(text);
+
+/** What a node says outside of the catalogue, or null: words between tags, in an attribute that is read, or a phrase. */
+const saidBy = (node, parent) => {
+  if (ts.isJsxText(node)) return hasWord(node.text) ? node.text.trim() : null;
+  if (ts.isTemplateExpression(node)) {
+    const text = [node.head, ...node.templateSpans.map(({ literal }) => literal)]
+      .map((part) => part.text)
+      .join('…');
+    return isPhrase(text) ? text : null;
+  }
+  if (!ts.isStringLiteralLike(node)) return null;
+  const isRead = parent && ts.isJsxAttribute(parent) && SPOKEN.test(parent.name.getText());
+  return isPhrase(node.text) || (isRead && hasWord(node.text)) ? node.text : null;
+};
+
+const isSilent = (node) =>
+  ts.isImportDeclaration(node) ||
+  ts.isExportDeclaration(node) ||
+  ts.isTypeNode(node) ||
+  (ts.isNewExpression(node) && /Error$/.test(node.expression.getText()));
+
+/** The texts of the interface that are in no catalogue, as 'file: text'; the customers' own words are elsewhere. */
+export const textsOutside = () =>
+  sourcesIn('ui').flatMap((file) => {
+    const source = ts.createSourceFile(
+      file,
+      readFileSync(join(ROOT, file), 'utf8'),
+      ts.ScriptTarget.Latest,
+      true,
+    );
+    const found = [];
+    const visit = (node, parent) => {
+      if (isSilent(node)) return;
+      const isSaid = ts.isCallExpression(node) && SAYING.has(node.expression.getText());
+      const said = saidBy(node, parent);
+      if (said !== null) found.push(`${file}: ${said}`);
+      const inside = isSaid ? node.arguments.slice(1, 2) : node.getChildren();
+      for (const child of inside) visit(child, node.kind === ts.SyntaxKind.SyntaxList ? parent : node);
+    };
+    visit(source, null);
+    return found;
+  });
+
 /** What the program looks a text up by: as gettext does, the context before it. */
 const keyOf = ({ msgctxt, msgid }) => (msgctxt ? `${msgctxt}\u0004${msgid}` : msgid);
 

@@ -2,7 +2,7 @@ import { IntlMessageFormat } from 'intl-messageformat';
 import { existsSync, readFileSync } from 'node:fs';
 import PO from 'pofile';
 import { inEnglish } from '../core/translate/translate.ts';
-import { languageFiles, textsOfProgram } from './texts.mjs';
+import { languageFiles, textsOfProgram, textsOutside } from './texts.mjs';
 
 /** A value for each name of a message: a count where it decides a plural, else a word. */
 const valuesFor = (source: string, count: number): Record<string, string | number> =>
@@ -33,6 +33,10 @@ describe('the texts of the program', () => {
       ([path, text]) => !existsSync(path) || readFileSync(path, 'utf8') !== text,
     );
     expect(stale.map(([path]) => path)).toEqual([]);
+  });
+
+  test('leave nothing that the interface says outside of the catalogue', () => {
+    expect(textsOutside()).toEqual([]);
   });
 
   test('are messages that the library of messages says as the program says them in English', () => {

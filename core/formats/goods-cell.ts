@@ -1,7 +1,7 @@
 import { t } from '../translate/translate.ts';
 import type { Fault } from '../model/fault.ts';
 import { goodSchema, type Good } from '../model/good.ts';
-import type { DisplayFormat } from '../words/figure.ts';
+import { exampleAmount, type DisplayFormat } from '../words/figure.ts';
 import { COLUMN_NAMES, usualUnit, type GoodsColumn } from './goods-columns.ts';
 import { unread } from './list-format.ts';
 import { typedSize } from './size-typed.ts';
@@ -38,7 +38,7 @@ const money =
     if (typed.ok) return { ok: true, value: { [field]: typed.value } };
     return {
       ok: false,
-      expected: t('an amount, such as {example}', { example: display.decimals > 0 ? '12.50' : '1250' }),
+      expected: t('an amount, such as {example}', { example: exampleAmount(display.decimals) }),
     };
   };
 

@@ -17,7 +17,7 @@ import { orderUpToDate } from './version-1.ts';
 
 /** Orders in and out as a table: one row an order, its goods as '2 x pot-26; 1 x trowel', amounts in minor units. */
 
-const MINOR = 'in minor units: 1250 is 12.50.';
+const MINOR = t('in minor units: 1250 is 12.50.');
 
 const ABOUT = {
   number: words(t('Tells the orders apart.')),

@@ -146,7 +146,7 @@ const momentOf = (text: string, dates: PastMeaning['dates']): string | null => {
     : `${date}T${two(hour)}:${minute}:00Z`;
 };
 
-const AMOUNT = 'an amount, such as 12.50';
+const AMOUNT = t('an amount, such as 12.50');
 
 /** Reads the cells of a row, and notes what could not be read. */
 class RowReader {

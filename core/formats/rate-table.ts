@@ -99,13 +99,13 @@ export interface TableMeaning {
 }
 
 const EXPECTED = {
-  country: 'a country of two letters, such as CA',
-  subdivision: 'a region, such as CA-NS',
-  postal: 'a postal pattern: B3H4R2, B3H*, B3?1* or 90200 to 90299',
-  value: 'a figure that is not below 0',
-  amount: 'an amount, such as 12.50',
-  size: 'a figure above 0',
-  count: 'started or exact',
+  country: t('a country of two letters, such as CA'),
+  subdivision: t('a region, such as CA-NS'),
+  postal: t('a postal pattern: B3H4R2, B3H*, B3?1* or 90200 to 90299'),
+  value: t('a figure that is not below 0'),
+  amount: t('an amount, such as 12.50'),
+  size: t('a figure above 0'),
+  count: t('started or exact'),
 };
 
 /**

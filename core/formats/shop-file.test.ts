@@ -3,10 +3,9 @@ import { demoCatalogue } from '../../demo/goods.ts';
 import { demoTestOrders } from '../../demo/test-orders.ts';
 import type { Book } from '../model/book.ts';
 import type { PastOrder } from '../model/order.ts';
-import { makeBook, makeCatalogue, makeGood, makeRequest, makeZone } from '../testing/book.ts';
+import { makeBook, makeCatalogue, makeGood, makeRequest } from '../testing/book.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
 import { nextEdition } from './edition.ts';
-import { shopDifference } from './shop-difference.ts';
 import { readShopFile, writeBookFile, writeGoodsFile, writeShopFile, type Shop } from './shop-file.ts';
 
 const DEMO: Shop = { book: demoBook, catalogue: demoCatalogue, testOrders: demoTestOrders };
@@ -142,25 +141,6 @@ describe('a file of the book or of the goods alone', () => {
     const catalogue = makeCatalogue(makeGood('pot', { groupIds: ['vases'] }));
     expect(sentences(writeGoodsFile(catalogue))).toEqual([
       'goods[0].groupIds[0]: There is no “vases” in groups.',
-    ]);
-  });
-});
-
-describe('what differs between two shops', () => {
-  test('is nothing for a shop and its copy', () => {
-    expect(shopDifference(DEMO, structuredClone(DEMO))).toEqual([]);
-  });
-
-  test('is told kind by kind and by name', () => {
-    const zones = [...demoBook.zones.slice(1), makeZone('islands', { name: 'Islands' })];
-    const rates = demoBook.rates.map((rate, at) => (at === 9 ? { ...rate, active: false } : rate));
-    const book = { ...demoBook, zones, rates, store: { ...demoBook.store, pricesIncludeTax: true } };
-    const catalogue = { ...demoCatalogue, goods: demoCatalogue.goods.slice(1) };
-    expect(shopDifference(DEMO, { ...DEMO, book, catalogue })).toEqual([
-      { what: 'store', added: [], removed: [], changed: ['Wrack & Thistle'] },
-      { what: 'zones', added: ['Islands'], removed: ['Maritimes'], changed: [] },
-      { what: 'rates', added: [], removed: [], changed: ['Parcel to Newfoundland and Labrador'] },
-      { what: 'goods', added: [], removed: ['Lupin seeds'], changed: [] },
     ]);
   });
 });

@@ -157,7 +157,11 @@ const tableWords = (was: RateTable, is: RateTable): string[] => {
   ];
 };
 
-const nameOfRate = ({ id, serviceId, zoneId }: Rate, { book, old }: ChangeContext): string => {
+/** A rate by its service and zone, as the book says them, or the one before for a rate that is gone: 'Parcel to West'. */
+export const nameOfRate = (
+  { id, serviceId, zoneId }: Rate,
+  { book, old }: Pick<ChangeContext, 'book' | 'old'>,
+): string => {
   const { services, zones } = book.rates.some((rate) => rate.id === id) ? book : old;
   return t('{list} to {list2}', {
     list: namesOf([serviceId], services).join(''),

@@ -41,6 +41,10 @@ export const wholeFigure = (count: number): string => spoken(englishWhole(count)
 export const moneyFigure = (amount: number, decimals: number): string =>
   spoken(englishMoney(amount, decimals));
 
+/** What an amount may look like where one is asked for: '12.50', or '1,250' in a currency without smaller units. */
+export const exampleAmount = (decimals: number): string =>
+  moneyFigure(decimals === 0 ? 1_250 : 125 * 10 ** (decimals - 1), decimals);
+
 /** An amount that stands alone, with its currency: 1250 is 'CAD 12.50'. */
 export const priceFigure = (amount: number, decimals: number, currency: string): string =>
   `${currency}\u00A0${moneyFigure(amount, decimals)}`;

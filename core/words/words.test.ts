@@ -6,6 +6,7 @@ import {
   distanceFigure,
   lengthFigure,
   measureFigure,
+  exampleAmount,
   moneyFigure,
   plainMoney,
   priceFigure,
@@ -111,6 +112,10 @@ describe('figures', () => {
       [7, 3],
     ];
     expect(figures.map((figure) => moneyFigure(...figure))).toEqual(['12.50', '-0.05', '1,250', '0.007']);
+  });
+
+  test('an amount to write is shown by the decimals of the currency', () => {
+    expect([2, 0, 3].map(exampleAmount)).toEqual(['12.50', '1,250', '12.500']);
   });
 
   test('thousands are separated, in files they are not', () => {

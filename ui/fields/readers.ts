@@ -25,7 +25,13 @@ import {
   GREATEST_WEIGHT,
 } from '../../core/model/bounds.ts';
 import { localDateSchema, localTimeSchema } from '../../core/model/unit.ts';
-import { measureFigure, moneyFigure, percentFigure, type DisplayFormat } from '../../core/words/figure.ts';
+import {
+  exampleAmount,
+  measureFigure,
+  moneyFigure,
+  percentFigure,
+  type DisplayFormat,
+} from '../../core/words/figure.ts';
 import type { Read } from './draft-field.tsx';
 import { regionsNamed } from '../places/named-regions.ts';
 import { KNOWN_CODES } from '../places/whole-code.ts';
@@ -58,7 +64,7 @@ export const readMoney =
   (text: string): Read<number> =>
     said(
       typedMoney(text, display.decimals, fieldMark, Number.MAX_SAFE_INTEGER),
-      t('Write an amount, such as {example}.', { example: display.decimals > 0 ? '12.50' : '1250' }),
+      t('Write an amount, such as {example}.', { example: exampleAmount(display.decimals) }),
       { value: GREATEST_MONEY, words: moneyFigure(GREATEST_MONEY, display.decimals) },
     );
 

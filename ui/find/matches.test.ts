@@ -67,7 +67,7 @@ test('nothing typed finds nothing, and a long list ends', () => {
 });
 
 test('what was opened last comes in that order, without what is gone', () => {
-  const ids = ['Zone:inland', 'Zone:gone', 'Postal code:B3H', 'Product:pot', 'Postal code:B3H 4R2'];
+  const ids = ['zone:inland', 'zone:gone', 'postal-code:B3H', 'product:pot', 'postal-code:B3H 4R2'];
   expect(recentOf(entries, ids).map(({ name }) => name)).toEqual([
     'Inland',
     'Where B3H would fall',

@@ -44,5 +44,5 @@ export const matchesOf = (entries: readonly Entry[], typed: string): Entry[] => 
 /** The entries that were opened last, the newest first, as far as they are still there. */
 export const recentOf = (entries: readonly Entry[], ids: readonly string[]): Entry[] => {
   const byId = new Map(entries.map((entry) => [entry.id, entry]));
-  return ids.flatMap((id) => byId.get(id) ?? codeEntry(id.replace(/^Postal code:/, '')) ?? []);
+  return ids.flatMap((id) => byId.get(id) ?? codeEntry(id.replace(/^postal-code:/, '')) ?? []);
 };

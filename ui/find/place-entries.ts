@@ -5,7 +5,7 @@ import type { Entry } from './entry.ts';
 /** Countries by name: each leads to whether it is sold to, with its regions. */
 export const countryEntries = ({ countries }: WorldPlaces): Entry[] =>
   countries.map(({ code, name }) => ({
-    id: `Country:${code}`,
+    id: `country:${code}`,
     kind: t('Country'),
     name,
     note: code,
@@ -20,7 +20,7 @@ export const codeEntry = (typed: string): Entry | null => {
   const code = typed.trim().toUpperCase();
   if (!looksLikeCode(code)) return null;
   return {
-    id: `Postal code:${code}`,
+    id: `postal-code:${code}`,
     kind: t('Postal code'),
     name: t('Where {code} would fall', { code }),
     note: t('Zone, delivery areas, pickup'),

@@ -12,14 +12,16 @@ interface Named {
   name: string;
 }
 
+/** What is found under a kind: `key` makes the ids, which are kept with what was opened last, in any language. */
 const entriesOf = <T extends Named>(
+  key: string,
   kind: string,
   all: readonly T[],
   linkOf: (one: T) => FoundLink,
   noteOf?: (one: T) => string,
 ): Entry[] =>
   all.map((one) => ({
-    id: `${kind}:${one.id}`,
+    id: `${key}:${one.id}`,
     kind,
     name: one.name,
     ...(noteOf ? { note: noteOf(one) } : {}),
@@ -42,7 +44,7 @@ const rateEntries = ({ rates, services, zones }: Book, display: DisplayFormat): 
     const { price, notes } = ratePhrase(rate, display);
     return [
       {
-        id: `Rate:${rate.id}`,
+        id: `rate:${rate.id}`,
         kind: t('Rate'),
         name: t('{service} to {zone}', { service: service.name, zone: zone.name }),
         note: [price, ...notes].join(' · '),
@@ -52,8 +54,9 @@ const rateEntries = ({ rates, services, zones }: Book, display: DisplayFormat): 
   });
 
 const ruleEntries = (book: Book, display: DisplayFormat): Entry[] => [
-  ...entriesOf(t('Zone'), book.zones, ({ id }) => inCharges({ zone: id, panel: 'zone' }), off),
+  ...entriesOf('zone', t('Zone'), book.zones, ({ id }) => inCharges({ zone: id, panel: 'zone' }), off),
   ...entriesOf(
+    'service',
     t('Service'),
     book.services,
     ({ id }) => inCharges({ service: id, panel: 'service' }),
@@ -61,36 +64,46 @@ const ruleEntries = (book: Book, display: DisplayFormat): Entry[] => [
   ),
   ...rateEntries(book, display),
   ...entriesOf(
+    'adjustment',
     t('Adjustment'),
     book.adjustments,
     ({ id }) => inCharges({ part: 'adjustments', adjustment: id }),
     off,
   ),
-  ...entriesOf(t('Rate table'), book.rateTables, ({ id }) => inCharges({ part: 'tables', table: id })),
-  ...entriesOf(t('Carrier'), book.carriers, ({ id }) => inCharges({ part: 'carriers', account: id })),
+  ...entriesOf('table', t('Rate table'), book.rateTables, ({ id }) =>
+    inCharges({ part: 'tables', table: id }),
+  ),
+  ...entriesOf('carrier', t('Carrier'), book.carriers, ({ id }) =>
+    inCharges({ part: 'carriers', account: id }),
+  ),
   ...entriesOf(
+    'area',
     t('Delivery area'),
     book.areas,
     ({ id }) => nearby({ area: id }),
     ({ covers, methods }) =>
       [coveragePhrase(covers, display), ...methods.map(({ name }) => name)].join(' · '),
   ),
-  ...entriesOf(t('Pickup point'), book.pickups, ({ id }) => nearby({ pickup: id }), off),
+  ...entriesOf('pickup', t('Pickup point'), book.pickups, ({ id }) => nearby({ pickup: id }), off),
   ...entriesOf(
+    'location',
     t('Location'),
     book.locations,
     () => ({ pathname: '/settings', params: { part: 'locations' } }),
     ({ address }) => [address.city, address.postalCode].filter(Boolean).join(', '),
   ),
-  ...entriesOf(t('Handling group'), book.groups, ({ id }) => ({
+  ...entriesOf('group', t('Handling group'), book.groups, ({ id }) => ({
     pathname: '/goods',
     params: { panel: 'groups', group: id },
   })),
-  ...entriesOf(t('Box'), book.boxes, ({ id }) => ({
+  ...entriesOf('box', t('Box'), book.boxes, ({ id }) => ({
     pathname: '/goods',
     params: { panel: 'boxes', box: id },
   })),
-  ...entriesOf(t('Payment'), book.payments, () => ({ pathname: '/settings', params: { part: 'payments' } })),
+  ...entriesOf('payment', t('Payment'), book.payments, () => ({
+    pathname: '/settings',
+    params: { part: 'payments' },
+  })),
 ];
 
 /** All that a merchant has named: rules, products and test orders. */
@@ -102,14 +115,14 @@ export const shopEntries = (
 ): Entry[] => [
   ...ruleEntries(book, display),
   ...goods.map(({ sku, name, price }): Entry => ({
-    id: `Product:${sku}`,
+    id: `product:${sku}`,
     kind: t('Product'),
     name,
     note: `${sku} · ${moneyFigure(price, display.decimals)}`,
     leadsTo: { link: { pathname: '/goods', params: { good: sku } } },
   })),
   ...testOrders.map(({ id, name, group }): Entry => ({
-    id: `Test order:${id}`,
+    id: `test-order:${id}`,
     kind: t('Test order'),
     name,
     ...(group === undefined ? {} : { note: group }),

@@ -4,7 +4,7 @@ import { HelperText } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
 import type { AskedValue } from '../../../core/repair/repair.ts';
 import { askedLabel } from '../../../core/repair/repair-words.ts';
-import { measureFigure, type DisplayFormat } from '../../../core/words/figure.ts';
+import { exampleAmount, measureFigure, type DisplayFormat } from '../../../core/words/figure.ts';
 import type { Read } from '../../fields/draft-field.tsx';
 import { readMeasure, readMoney, readSize } from '../../fields/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -22,7 +22,6 @@ const styles = {
 const EXAMPLES: Partial<Record<AskedValue['reads'], string>> = {
   weight: t('1.2 kg'),
   size: t('30 x 20 x 15 cm'),
-  money: '12.50',
 };
 
 const readerOf = (reads: AskedValue['reads'], display: DisplayFormat): ((text: string) => Read<unknown>) => {
@@ -32,7 +31,8 @@ const readerOf = (reads: AskedValue['reads'], display: DisplayFormat): ((text: s
 
 /** The value as it is now: 'now 450 kg'. */
 const nowWords = ({ now, reads }: AskedValue, display: DisplayFormat): string | undefined => {
-  if (now === undefined || reads === 'size') return EXAMPLES[reads];
+  if (now === undefined || reads === 'size')
+    return reads === 'money' ? exampleAmount(display.decimals) : EXAMPLES[reads];
   return t('now {figure}', { figure: measureFigure(reads === 'money' ? 'subtotal' : reads, now, display) });
 };
 

@@ -3,7 +3,8 @@ import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
 import { looseJson } from '../../../core/formats/loose-json.ts';
-import { shopDifference } from '../../../core/formats/shop-difference.ts';
+import { mergeEditions } from '../../../core/formats/edition.ts';
+import { shopDifference } from '../../../core/publish/shop-difference.ts';
 import {
   readShopFile,
   shopValueUpToDate,
@@ -40,7 +41,7 @@ interface FaultyFile {
 export type Opened = SoundFile | FaultyFile | { name: string; faults: readonly Fault[] };
 
 const sound = (
-  { draft, orders, storage }: ReturnType<AppStore['getState']>,
+  { draft, orders, editions, storage }: ReturnType<AppStore['getState']>,
   name: string,
   file: ShopFile,
 ): Opened => ({
@@ -48,6 +49,7 @@ const sound = (
   file,
   differences: shopDifference(draft.workbook, file.shop),
   newOrders: mergeOrders(orders, file.orders).length - orders.length,
+  newEditions: mergeEditions(editions, file.editions).length - editions.length,
   changedAt: storage.changedAt,
 });
 
@@ -117,7 +119,7 @@ const OpenedFile = ({ opened, takesAtOnce = false, onTake, onClose }: Props) => 
   const now = repaired ?? opened;
   if ('faults' in now) return <Refused name={now.name} faults={now.faults} onClose={onClose} />;
   if ('file' in now)
-    return <Review opened={now} onTake={() => onTake(now.file, now.name)} onLeave={onClose} />;
+    return <Review opened={now} here={here} onTake={() => onTake(now.file, now.name)} onLeave={onClose} />;
   return (
     <Repair
       {...now}

@@ -169,6 +169,22 @@ describe('the data of the shop', () => {
     expect(store.getState().draft.past).toEqual([]);
   });
 
+  test('that differs in one adjustment alone can be looked at and taken', async () => {
+    const store = open('data');
+    const shop = demoShop();
+    const [first, ...others] = shop.book.adjustments;
+    const adjustments = [{ ...first!, active: !first!.active }, ...others];
+    await openText(
+      writeShopFile({ ...shop, book: { ...shop.book, adjustments } }, [], '2026-11-25T09:00:00-04:00'),
+    );
+    expect(screen.queryByText('It is the same as what is here.')).toBeNull();
+    expect(screen.getByText(`adjustments 1 changed: ${first!.name}`)).toBeTruthy();
+    fireEvent.press(screen.getByText('Show each change'));
+    expect(screen.getByText(`“${first!.name}”: is switched off.`)).toBeTruthy();
+    fireEvent.press(screen.getByText('Import into the draft'));
+    expect(selectBook(store.getState()).adjustments[0]?.active).toBe(!first!.active);
+  });
+
   test('that is faulty is refused with its places, and one too large is told', async () => {
     const store = open('data');
     await openText('{"format": "emporos-book", "version": 1}');

@@ -1,6 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
 import { nearbyOf } from '../../../core/order/nearby-of.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
@@ -161,7 +162,10 @@ const Placed = ({ order, others }: { order: PastOrder; others: string[] }) => {
         <Button mode="contained" onPress={() => router.navigate('/shop')}>
           {say('product.back')}
         </Button>
-        <TextAction label="For you, the merchant: look at it in the preview" onPress={() => keep(order)} />
+        <TextAction
+          label={t('For you, the merchant: look at it in the preview')}
+          onPress={() => keep(order)}
+        />
       </View>
     </ShopPage>
   );

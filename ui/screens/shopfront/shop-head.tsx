@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { t } from '../../../core/translate/translate.ts';
 import { LANGUAGE_NAMES } from '../../../core/model/language.ts';
 import { customerLanguages } from '../../../core/words/customer/own-texts.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
@@ -93,11 +94,13 @@ const Served = () => {
   return (
     <>
       <Text style={style.note}>
-        {isLive ? `The shopfront, edition ${live?.number ?? ''}` : 'The shopfront, from the draft'}
+        {isLive && live
+          ? t('The shopfront, edition {number}', { number: live.number })
+          : t('The shopfront, from the draft')}
       </Text>
       {live ? (
         <TextAction
-          label={isLive ? 'Serve the draft' : 'Serve the live edition'}
+          label={isLive ? t('Serve the draft') : t('Serve the live edition')}
           onPress={() => dispatch(shopServed(isLive ? 'draft' : 'live'))}
         />
       ) : null}
@@ -117,11 +120,11 @@ const SeenAs = () => {
     <View style={{ flexDirection: 'row', width: 220 }}>
       <Chooser
         hideLabel
-        label="Seen as"
-        chosen={seenAs === null ? 'Seen as anyone' : `Seen as ${seenAs}`}
+        label={t('Seen as')}
+        chosen={seenAs === null ? t('Seen as anyone') : t('Seen as {seenAs}', { seenAs })}
         options={[
-          { id: ANYONE, name: 'anyone', note: '' },
-          ...groups.map((name) => ({ id: name, name, note: 'customer group' })),
+          { id: ANYONE, name: t('anyone'), note: '' },
+          ...groups.map((name) => ({ id: name, name, note: t('customer group') })),
         ]}
         onChoose={(id) => dispatch(shopSeenAs(id === ANYONE ? null : id))}
       />
@@ -156,7 +159,7 @@ export const ShopHead = () => {
         <Served />
         <SeenAs />
         <TextAction
-          label="Back to the book"
+          label={t('Back to the book')}
           style={{ marginLeft: 'auto' }}
           onPress={() => router.navigate('/charges')}
         />

@@ -51,7 +51,7 @@ const otherPackings = (book: Book): NamedSwitch[] => {
       seen.add(key);
       return [
         named(
-          way === 'one parcel'
+          plan.kind === 'single'
             ? t('{name} in one parcel', { name })
             : t('{name} packs as {way} does', { name, way }),
           switched,

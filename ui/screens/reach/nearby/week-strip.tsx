@@ -132,7 +132,7 @@ const Moves = () => {
         'setRequest',
         { id: testOrder.id, changes: { placedAt } },
         t('{testOrder}: moment', { testOrder: testOrder.name }),
-        'moment moved',
+        'moment-moved',
       ),
     );
   };
