@@ -34,6 +34,7 @@ const styles = (inks: Inks) => ({
   },
   what: { fontFamily: SANS_STRONG },
   told: { ...note(inks), paddingVertical: 4 },
+  tell: { alignSelf: 'flex-start', marginHorizontal: -4 } as const,
   buttons: { flexDirection: 'row', gap: 8, flexWrap: 'wrap' } as const,
 });
 
@@ -189,6 +190,7 @@ export const Review = ({
       {differences.some(({ what }) => !OF_THE_SHOP.includes(what)) ? (
         <TextAction
           label={isTold ? t('Hide the changes') : t('Show each change')}
+          style={style.tell}
           onPress={() => setTold(!isTold)}
         />
       ) : null}
