@@ -226,7 +226,7 @@ class RowReader {
     return [
       {
         sku: 'past-order',
-        name: 'Past order',
+        name: t('Past order'),
         quantity: 1,
         fulfilment: 'physical',
         price: price ?? 0,
@@ -245,7 +245,7 @@ const rowReader =
     const destination = reader.destination();
     const lines = reader.lines();
     if (reader.faults.length > 0) return { faults: reader.faults };
-    const name = cell('service') || 'Past order';
+    const name = cell('service') || t('Past order');
     const order = pastOrderSchema.safeParse({
       number: cell('number'),
       request: { destination, lines, placedAt },

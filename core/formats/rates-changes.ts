@@ -36,7 +36,9 @@ const cellsByRow = (book: Book, display: DisplayFormat): Map<string, string[]> =
 const nameOf = (cells: readonly string[]): string => {
   const [zone = '', service = ''] = cells;
   const from = cells[FROM] ?? '';
-  return `${service} to ${zone}${from === '' ? '' : `, from ${from}`}`;
+  return from === ''
+    ? t('{service} to {zone}', { service, zone })
+    : t('{service} to {zone}, from {from}', { service, zone, from });
 };
 
 const fieldsOf = (was: readonly string[] | null, is: readonly string[] | null): RateRowChange['fields'] =>

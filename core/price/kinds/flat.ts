@@ -37,7 +37,7 @@ const phrase: PriceKind<Flat>['phrase'] = ({ amount, per, first }, { decimals })
   const money = (sum: number): string => moneyFigure(sum, decimals);
   if (per === 'order') return { price: money(first ?? amount), by: null };
   return first === undefined
-    ? { price: money(amount), by: `a ${per}` }
+    ? { price: money(amount), by: t('a {per}', { per }, 'what a flat price is for: unit, parcel') }
     : { price: money(first), by: t('then {amount} a {per}', { amount: money(amount), per }) };
 };
 
