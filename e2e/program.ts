@@ -31,14 +31,19 @@ export const openProgram = async (page: Page, path = '/charges'): Promise<void> 
   await expect(page.locator('h1:not([aria-busy] *)').first()).toBeVisible();
 };
 
+/** Closes the program in its page, so that it can be opened there again. */
+export const closeProgram = async (page: Page): Promise<void> => {
+  await page.evaluate(() => window.dispatchEvent(new Event('emporos-close')));
+  await expect(page.locator('html')).toHaveAttribute('data-storage', 'closed');
+};
+
 /**
  * Closes the program and opens it again, here or at another address, from what it stored: what loading the page anew
  * would show, without loading its files.
  */
 export const reopenProgram = async (page: Page, path?: string): Promise<void> => {
   const address = path ?? addressOf(page);
-  await page.evaluate(() => window.dispatchEvent(new Event('emporos-close')));
-  await expect(page.locator('html')).toHaveAttribute('data-storage', 'closed');
+  await closeProgram(page);
   await openProgram(page, address);
 };
 

@@ -47,7 +47,7 @@ const textsIn = (file) => {
 };
 
 /** Attributes that a person reads or hears. */
-const SPOKEN = /^(label|title|summary|placeholder|aria-label|accessibilityLabel)$/;
+const SPOKEN = /^(label|title|summary|what|placeholder|aria-label|accessibilityLabel)$/;
 const isPhrase = (text) => /[a-z]{2,} [a-z]{2,}/.test(text);
 const hasWord = (text) => /\p{L}{2}/u.test(text);
 

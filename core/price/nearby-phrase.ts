@@ -82,7 +82,7 @@ export const pickupPhrase = (
   [
     charge === 0 ? t('free') : moneyFigure(charge, decimals),
     timingPhrase(timing),
-    ...(kerbside ? ['kerbside'] : []),
+    ...(kerbside ? [t('kerbside')] : []),
     ...(minSubtotal === undefined
       ? []
       : [t('minimum order {amount}', { amount: moneyFigure(minSubtotal, decimals) })]),

@@ -58,7 +58,13 @@ const lineChange = (was: PostalRule, is: PostalRule): string => {
       : [is.cashOnDelivery ? t('cash on delivery') : t('no cash on delivery')]),
     ...(was.days === is.days
       ? []
-      : [t('{days} days become {days2}', { days: was.days ?? 'no', days2: is.days ?? 'none' })]),
+      : [
+          t('{name}: {was} becomes {is}', {
+            name: t('days'),
+            was: was.days ?? t('none'),
+            is: is.days ?? t('none'),
+          }),
+        ]),
   ];
   return `${is.country} ${is.pattern} (${words.join(', ')})`;
 };
@@ -96,7 +102,7 @@ const goodSentence = (
   if (!was) return [{ where, text: t('{good} is a new product.', { good: good.name }) }];
   if (!is) return [{ where, text: t('{good} is no longer sold.', { good: good.name }) }];
   const words = goodFieldChanges(was, is, display).map(({ name, from, to }) =>
-    t('{name} {was} becomes {is}', { name, was: from || 'none', is: to || 'none' }),
+    t('{name} {was} becomes {is}', { name, was: from || t('none'), is: to || t('none') }),
   );
   return [{ where, text: `${good.name}: ${words.join('; ') || OTHERWISE}.` }];
 };

@@ -49,7 +49,7 @@ const SHOWN: Record<DutyRules['show'], string> = {
 export const dutySentences = (was: DutyRules, is: DutyRules, display: DisplayFormat): string[] => {
   const { decimals } = display;
   const named = (countries: readonly string[]): string =>
-    countries.map(placeNames(display)).join(', ') || 'none';
+    countries.map(placeNames(display)).join(', ') || t('none');
   return [
     ...(was.terms === is.terms
       ? []

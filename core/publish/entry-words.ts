@@ -41,7 +41,7 @@ const switched = (was: { active: boolean }, is: { active: boolean }): string[] =
 const renamed = (was: { name: string }, is: { name: string }): string[] =>
   was.name === is.name ? [] : [t('was named {was}', { was: was.name })];
 
-const TAKES = ['takes', t('no longer takes')] as const;
+const TAKES = [t('takes'), t('no longer takes')] as const;
 
 const regionWords = (
   before: readonly Region[],

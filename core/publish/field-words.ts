@@ -56,7 +56,7 @@ const FIELDS: Record<string, FieldWords> = {
   capacity: { name: t('orders at each time') },
   boxIds: {
     name: 'boxes',
-    figure: (ids: string[], { book }) => namesOf(ids, book.boxes).join(', ') || 'none',
+    figure: (ids: string[], { book }) => namesOf(ids, book.boxes).join(', ') || t('none'),
   },
   charge: { figure: money },
   closedDates: { name: t('closed dates') },
@@ -65,13 +65,13 @@ const FIELDS: Record<string, FieldWords> = {
   cost: { figure: money },
   freeFrom: { name: t('free from'), figure: money },
   handling: {
-    figure: (value: Handling, { display }) => handlingWords(value, display).join(t(' and ')) || 'none',
+    figure: (value: Handling, { display }) => handlingWords(value, display).join(t(' and ')) || t('none'),
   },
   horizonDays: { name: t('days ahead at most') },
   hours: { figure: (hours: OpeningHours[]) => hoursPhrase(hours) },
   insure: { name: 'insurance', figure: points },
   leastParcelWeight: { name: t('least weight of a parcel'), figure: weight },
-  limits: { figure: (limits: Limits, { display }) => limitPhrases(limits, display).join(', ') || 'none' },
+  limits: { figure: (limits: Limits, { display }) => limitPhrases(limits, display).join(', ') || t('none') },
   locationId: { name: 'location', figure: from('locations') },
   maxDistance: { name: t('greatest distance'), figure: distance },
   maxTotal: { name: t('greatest total'), figure: money },
@@ -109,13 +109,13 @@ const nameOf = (field: string): string =>
 
 const plainFigure = (value: unknown): string => {
   if (typeof value === 'boolean') return value ? t('yes') : t('no');
-  if (Array.isArray(value)) return value.join(', ') || 'none';
+  if (Array.isArray(value)) return value.join(', ') || t('none');
   if (typeof value !== 'string') return String(value);
   return /^[a-z-]+$/.test(value) ? value.replaceAll('-', ' ') : `“${value}”`;
 };
 
 const figureOf = (field: string, value: unknown, context: FieldContext): string => {
-  if (value === undefined || value === null) return 'none';
+  if (value === undefined || value === null) return t('none');
   const figure = FIELDS[field]?.figure;
   return figure ? figure(value as never, context) : plainFigure(value);
 };

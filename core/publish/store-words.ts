@@ -28,13 +28,13 @@ const NAMES: Record<keyof Store, string> = {
 };
 
 const wordsOf = (field: keyof Store, value: unknown, display: DisplayFormat): string | null => {
-  if (value === undefined) return 'none';
+  if (value === undefined) return t('none');
   if (field === 'defaultWeight') return weightFigure(value as number, display.units);
   if (field === 'languages') return (value as Language[]).map((one) => LANGUAGE_WORDS[one]).join(', ');
   if (field === 'rounding') {
     const rounding = value as Store['rounding'];
     return rounding === 'none'
-      ? 'none'
+      ? t('none')
       : t('to {amount}, {mode}', { amount: moneyFigure(rounding.to, display.decimals), mode: rounding.mode });
   }
   if (typeof value === 'boolean') return value ? t('yes') : t('no');
@@ -52,12 +52,14 @@ const regionChanges = (
   const [old, now] = [words(was[field]), words(is[field])];
   return old === now
     ? []
-    : [t('{name}: {was} becomes {is}', { name, was: old || 'none', is: now || 'none' })];
+    : [t('{name}: {was} becomes {is}', { name, was: old || t('none'), is: now || t('none') })];
 };
 
 const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo'], display: DisplayFormat): string[] => {
   const named = (countries: readonly string[]): string => countries.map(placeNames(display)).join(', ');
-  const [come, gone] = is.mode === 'listed' ? ['opened', 'closed'] : ['closed', 'opened'];
+  const opened = (countries: string): string => t('{countries} opened', { countries });
+  const closed = (countries: string): string => t('{countries} closed', { countries });
+  const [come, gone] = is.mode === 'listed' ? [opened, closed] : [closed, opened];
   if (was.mode !== is.mode)
     return [
       is.mode === 'listed'
@@ -67,8 +69,8 @@ const sellsToChanges = (was: Store['sellsTo'], is: Store['sellsTo'], display: Di
   const added = is.countries.filter((country) => !was.countries.includes(country));
   const taken = was.countries.filter((country) => !is.countries.includes(country));
   return [
-    ...(added.length > 0 ? [`${named(added)} ${come}`] : []),
-    ...(taken.length > 0 ? [`${named(taken)} ${gone}`] : []),
+    ...(added.length > 0 ? [come(named(added))] : []),
+    ...(taken.length > 0 ? [gone(named(taken))] : []),
     ...regionChanges(was, is, 'closedRegions', t('closed regions'), display),
     ...regionChanges(was, is, 'onlyRegions', t('open regions of closed countries'), display),
     ...((was.digitalEverywhere ?? false) === (is.digitalEverywhere ?? false)

@@ -60,7 +60,7 @@ export const ImportReview = ({ summary, odd }: Props) => {
       <View style={style.sums}>
         <Sum count={summary.sound} what={t('rows understood')} />
         <Sum count={summary.faulty} what={t('rows with a fault')} />
-        <Sum count={summary.oddCount} what="oddities" />
+        <Sum count={summary.oddCount} what={t('oddities')} />
       </View>
       <Lines
         isFault

@@ -1,9 +1,8 @@
-import { t } from '../../core/translate/translate.ts';
 import type { Book } from '../../core/model/book.ts';
 import type { Workbook } from './workbook.ts';
 
 /** What tells the demo shop's book from others. */
-export const DEMO = { shop: t('Wrack & Thistle'), location: 'nursery' } as const;
+export const DEMO = { shop: 'Wrack & Thistle', location: 'nursery' } as const;
 
 /** Whether a book is still the demo shop's, changed or not: its made-up orders belong to it and to no other. */
 export const isDemoBook = ({ store, locations }: Book): boolean =>

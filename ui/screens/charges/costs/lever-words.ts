@@ -123,7 +123,7 @@ export const leversOfFamily = (book: Book, family: LeverFamily, display: Display
 
 /** A lever's value as it is written: '85.00', '6 %', 'none'. */
 export const valueText = (lever: Lever, value: LeverValue, { decimals }: DisplayFormat): string =>
-  value === null ? 'none' : isInPercent(lever) ? percentFigure(value) : moneyFigure(value, decimals);
+  value === null ? t('none') : isInPercent(lever) ? percentFigure(value) : moneyFigure(value, decimals);
 
 const LABELS: Record<LeverFamily, string> = {
   free: t('Free delivery from'),

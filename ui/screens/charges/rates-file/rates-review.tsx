@@ -29,7 +29,7 @@ export const RatesReview = ({ read, changes }: { read: RatesRead; changes: reado
       <View style={style.sums}>
         <Sum count={read.sound} what={t('rows understood')} />
         <Sum count={read.faulty} what={t('rows not imported')} />
-        <Sum count={changes.length} what="changes" />
+        <Sum count={changes.length} what={t('changes')} />
       </View>
       {read.faults.length > 0 ? (
         <View role="alert">
