@@ -72,7 +72,7 @@ const ownWords = (): Set<string> => {
 /** What the files say that some states open. */
 const OF_FILES: Record<string, string> = {
   'a CSV before it is taken': 'stock.csv Article Title Price urn bad Garden urn Broken twelve',
-  'a rate table before it is taken': 'leaflet.csv',
+  'a rate table before it is taken': 'leaflet.csv Price',
   'rates before they are imported': 'rates.csv Service Amount Colour Seed mail Nothing',
   'a file to repair': 'savedAt',
 };
