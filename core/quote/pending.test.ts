@@ -4,8 +4,10 @@ import {
   makeBook,
   makeCarrierPrice,
   makeCatalogue,
+  makeDuties,
   makeRate,
   makeRequest,
+  makeZone,
 } from '../testing/book.ts';
 import { compile } from './compile.ts';
 import { withoutPending } from './pending.ts';
@@ -45,9 +47,41 @@ describe('a quote while a carrier is being asked', () => {
     expect(shown.parcels).toEqual(whole.parcels);
   });
 
+  test('says once of a service on two terms that it waits, and nothing of accounts that have answered', () => {
+    const duties = makeDuties({ terms: 'both' });
+    const compiled = compile(
+      makeBook({
+        duties,
+        zones: [makeZone('country', { includes: [{ country: 'US' }] })],
+        locations: [yard],
+        carriers: [makeAccount(), makeAccount({ id: 'gannet', name: 'Gannet' })],
+        services: ['parcel', 'express', 'post'].map((id) => ({ id, name: id })),
+        rates: [
+          makeRate(),
+          makeRate({
+            id: 'quick',
+            serviceId: 'express',
+            price: makeCarrierPrice({ onError: { amount: 900, per: 'order' } }),
+          }),
+          makeRate({ id: 'slow', serviceId: 'post', price: makeCarrierPrice({ accountId: 'gannet' }) }),
+        ],
+      }),
+      makeCatalogue(),
+    );
+    const whole = quote(compiled, makeRequest({ destination: { country: 'US' } }));
+    expect(whole.choices.map(({ id }) => id)).toEqual(expect.arrayContaining(['quick:DAP', 'quick:DDP']));
+    const { quote: shown, pending } = withoutPending(compiled, whole, waiting);
+    expect(pending).toEqual([{ rateId: 'quick', name: 'express', account: 'Fulmar' }]);
+    expect(shown.choices.map(({ id }) => id)).toEqual(['parcel-country:DAP', 'parcel-country:DDP']);
+    expect(shown.withheld.map(({ id, code }) => [id, code])).toEqual([['slow', 'carrier-error']]);
+    expect(whole.notices.map(({ code }) => code)).toContain('fallback-used');
+    expect(shown.notices).toEqual(whole.notices.filter(({ code }) => code !== 'fallback-used'));
+  });
+
   test('is the quote itself where nothing is waited for, and keeps other reasons', () => {
     const compiled = compiledWith({});
     const whole = quote(compiled, makeRequest());
+    expect(withoutPending(compiled, whole, new Set())).toEqual({ quote: whole, pending: [] });
     expect(withoutPending(compiled, whole, new Set()).quote).toBe(whole);
     const abroad = quote(compiled, makeRequest({ destination: { country: 'FR' } }));
     expect(withoutPending(compiled, abroad, waiting).quote.withheld).toHaveLength(2);

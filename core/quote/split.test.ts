@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import type { Book } from '../model/book.ts';
 import {
+  makeAccount,
   makeArea,
   makeBook,
+  makeCarrierPrice,
   makeCatalogue,
   makeGood,
   makeGroup,
@@ -68,6 +70,91 @@ test('nothing is parted that one choice takes, that cannot be had at all, or tha
   expect(split('pots')).toBeNull();
   const never = shop({ groups: [...groups.slice(1), makeGroup('pots', {})] });
   expect(splitBasket(compile(never, catalogue), order('pots', 'plants'))).toBeNull();
+});
+
+test('a part’s share of the discount goes by what its lines cost, and is nothing where all cost nothing', () => {
+  const shares = (pots: object, plants: object, discount: number) =>
+    splitBasket(
+      compile(shop({ groups }), catalogue),
+      makeRequest({
+        lines: [
+          { sku: 'pots', quantity: 1, ...pots },
+          { sku: 'plants', quantity: 1, ...plants },
+        ],
+        discount,
+      }),
+    )?.parts.map(({ request: { lines, discount: share } }) => [lines[0]?.sku, share]);
+  expect(shares({ quantity: 3 }, {}, 400)).toEqual(
+    expect.arrayContaining([
+      ['pots', 300],
+      ['plants', 100],
+    ]),
+  );
+  expect(shares({}, { price: 3_000 }, 400)).toEqual(
+    expect.arrayContaining([
+      ['pots', 100],
+      ['plants', 300],
+    ]),
+  );
+  expect(shares({ price: 0 }, { price: 0 }, 0)?.map(([, share]) => share)).toEqual([0, 0]);
+});
+
+test('a line says by itself what the catalogue does not know', () => {
+  const own = { fulfilment: 'physical', name: 'Gone', price: 500, weight: 300 } as const;
+  const found = splitBasket(
+    compile(shop({ groups }), catalogue),
+    makeRequest({
+      lines: [
+        { sku: 'gone', quantity: 1, ...own, groupIds: ['plants'] },
+        { sku: 'pots', quantity: 1 },
+        { sku: 'plain', quantity: 1, ...own },
+      ],
+    }),
+  );
+  expect(partsOf(found)).toEqual(
+    expect.arrayContaining([
+      ['gone,plain', 'ring:van'],
+      ['pots', 'parcel-country'],
+    ]),
+  );
+});
+
+test('of equally cheap choices a part takes the one that is listed first', () => {
+  const twice = shop({
+    groups,
+    services: [
+      { id: 'parcel', name: 'Parcel' },
+      { id: 'letter', name: 'Letter' },
+    ],
+    rates: [makeRate(), makeRate({ id: 'letter-country', serviceId: 'letter' })],
+  });
+  expect(partsOf(splitBasket(compile(twice, catalogue), order('plants', 'pots')))).toContainEqual([
+    'pots',
+    'parcel-country',
+  ]);
+});
+
+test('what a carrier would charge is no choice of a part before the carrier is asked', () => {
+  const byCarrier = shop({
+    groups,
+    carriers: [makeAccount()],
+    rates: [makeRate({ price: makeCarrierPrice({ onError: { amount: 900, per: 'order' } }) })],
+  });
+  const asked = order('pots', 'plants');
+  expect(splitBasket(compile(byCarrier, catalogue), asked)).toBeNull();
+  const failing = compile(byCarrier, catalogue, () => []);
+  expect(partsOf(splitBasket(failing, asked))).toContainEqual(['pots', 'parcel-country']);
+});
+
+test('eleven sets are parted, twelve are more than can be searched', () => {
+  const many = Array.from({ length: 12 }, (_, at) =>
+    makeGroup(`g${at}`, at === 0 ? { pickup: 'any' } : { shipping: 'any' }),
+  );
+  const goods = makeCatalogue(...many.map(({ id }) => makeGood(id, { groupIds: [id] })));
+  const parted = (count: number) =>
+    splitBasket(compile(shop({ groups: many }), goods), order(...many.slice(0, count).map(({ id }) => id)));
+  expect(parted(11)?.parts).toHaveLength(2);
+  expect(parted(12)).toBeNull();
 });
 
 describe('against trying every way to part the goods', () => {
