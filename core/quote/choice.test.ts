@@ -27,6 +27,7 @@ describe('a choice', () => {
 });
 
 test('what is withheld by no rule of ours for customers says so in JSON, and has no message', () => {
+  expect(onlyWithheld(quoted(makeBook({ rates: [] }))).text).not.toContain('deliberately');
   const json = JSON.parse(JSON.stringify(onlyWithheld(quoted(makeBook({ rates: [] }))))) as object;
   expect(json).toMatchObject({ code: 'no-rate', tell: false });
   expect(Object.keys(json)).not.toContain('message');
