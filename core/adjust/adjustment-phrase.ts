@@ -1,4 +1,5 @@
 import { t } from '../translate/translate.ts';
+import { labelled } from '../words/labelled.ts';
 import type { Adjustment, ChoiceKind } from '../model/adjustment.ts';
 import type { Book } from '../model/book.ts';
 import { listed, namesOf } from '../words/names.ts';
@@ -58,5 +59,5 @@ export const adjustmentSentence = (
   ];
   const start =
     conditions.length === 0 ? t('Always') : t('When {list}', { list: conditions.join(t(' and ')) });
-  return `${start}: ${subjectWords({ to }, naming)} ${effectKind(effect).words(effect, naming)}.`;
+  return `${labelled(start, `${subjectWords({ to }, naming)} ${effectKind(effect).words(effect, naming)}`)}.`;
 };

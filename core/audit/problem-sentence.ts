@@ -1,4 +1,5 @@
 import { t } from '../translate/translate.ts';
+import { labelled } from '../words/labelled.ts';
 import type { Finding, FindingCode, RuleRef } from './finding.ts';
 import type { Book } from '../model/book.ts';
 import type { Measure } from '../model/price.ts';
@@ -64,7 +65,7 @@ const WORDS: Words = {
   'goods-not-sent': (told) => t('{stopped}: more than one rule keeps them out.', { stopped: stopped(told) }),
   'group-not-sent': (told) =>
     told.detail.goods
-      ? `${stopped(told)}: ${groupRule(told)}.`
+      ? `${labelled(stopped(told), groupRule(told))}.`
       : t('Some orders with products in {a} cannot be bought in {places}: {groupRule}.', {
           a: told.a,
           places: told.detail.places,
@@ -102,7 +103,7 @@ const WORDS: Words = {
         }),
   'withheld-by-adjustment': (told) =>
     told.detail.goods
-      ? `“${told.a}”: ${stopped(told)}.`
+      ? `${labelled(`“${told.a}”`, stopped(told))}.`
       : t('“{a}” leaves some orders of {places} without any choice{when}.', {
           a: told.a,
           places: told.detail.places,
@@ -111,7 +112,7 @@ const WORDS: Words = {
   'no-choice': (told) => {
     const { goods, limit, limited, places, delivered } = told.detail;
     if (goods)
-      return `${stopped(told)}: ${told.a} ${limit ? t('takes nothing {limit}', { limit }) : t('does not take that')}.`;
+      return `${labelled(stopped(told), `${told.a} ${limit ? t('takes nothing {limit}', { limit }) : t('does not take that')}`)}.`;
     return limited
       ? t('{capital}, nothing can be bought in {places}{when}: {a} ends there.', {
           capital: capital(String(limit)),

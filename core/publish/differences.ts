@@ -1,4 +1,5 @@
 import { t } from '../translate/translate.ts';
+import { labelled } from '../words/labelled.ts';
 import type { RuleRef } from '../audit/finding.ts';
 import { goodFieldChanges } from '../goods/difference.ts';
 import type { PostalRule } from '../model/delivery.ts';
@@ -47,7 +48,7 @@ const entrySentence = <L extends ListName>(
     ];
   const told = words.changed(was, is, context);
   const all = told.length > 0 ? told : fieldChanges(was, is, context);
-  return [{ where, text: ended(`${name}: ${all.join('; ') || OTHERWISE}`) }];
+  return [{ where, text: ended(labelled(name, all.join('; ') || OTHERWISE)) }];
 };
 
 const lineChange = (was: PostalRule, is: PostalRule): string => {
@@ -104,7 +105,7 @@ const goodSentence = (
   const words = goodFieldChanges(was, is, display).map(({ name, from, to }) =>
     t('{name} {was} becomes {is}', { name, was: from || t('none'), is: to || t('none') }),
   );
-  return [{ where, text: `${good.name}: ${words.join('; ') || OTHERWISE}.` }];
+  return [{ where, text: `${labelled(good.name, words.join('; ') || OTHERWISE)}.` }];
 };
 
 /** The sentences for one change; several where it has several parts. */

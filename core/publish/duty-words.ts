@@ -1,4 +1,5 @@
 import { t } from '../translate/translate.ts';
+import { labelled } from '../words/labelled.ts';
 import type { DutyRate, DutyRules } from '../model/tax.ts';
 import { moneyFigure, percentFigure, type DisplayFormat } from '../words/figure.ts';
 import { placeNames } from '../words/place-phrase.ts';
@@ -29,7 +30,7 @@ const dutyRateChanges = (
       if (before === words) return [];
       return [
         before === undefined
-          ? `${key}: ${words}`
+          ? labelled(key, words)
           : t('{key}: {before} becomes {words}', { key, before, words }),
       ];
     }),

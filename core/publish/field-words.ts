@@ -1,4 +1,5 @@
 import { t } from '../translate/translate.ts';
+import { labelled } from '../words/labelled.ts';
 import { same } from './changes.ts';
 import type { Handling, Limits, Price } from '../model/price.ts';
 import type { Book } from '../model/book.ts';
@@ -153,7 +154,7 @@ const ofList = (name: string, was: unknown[], is: unknown[]): string[] => {
     ...(come.length > 0 ? [t('{list} added', { list: come.join(', ') })] : []),
     ...(gone.length > 0 ? [t('{list} removed', { list: gone.join(', ') })] : []),
   ];
-  return [`${name}: ${parts.join(', ') || t('in another order')}`];
+  return [labelled(name, parts.join(', ') || t('in another order'))];
 };
 
 const ofField = (field: string, was: unknown, is: unknown, context: FieldContext): string[] => {

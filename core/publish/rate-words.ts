@@ -1,4 +1,5 @@
 import { t } from '../translate/translate.ts';
+import { labelled } from '../words/labelled.ts';
 import { same } from './changes.ts';
 import type { Price, Step } from '../model/price.ts';
 import type { Rate } from '../model/rate.ts';
@@ -42,7 +43,7 @@ const stepChanges = (before: Tiers, after: Tiers, display: DisplayFormat): strin
         : [t('{was} becomes {is}', { was: money(was.amount), is: money(step.amount) })]),
       ...(above(was) === above(step) ? [] : [t('{was} becomes {is}', { was: above(was), is: above(step) })]),
     ];
-    return [`${at(step.from)}: ${told.join(', ')}`];
+    return [labelled(at(step.from), told.join(', '))];
   });
   const gone = before.steps
     .filter(({ from }) => !now.has(from))

@@ -1,4 +1,5 @@
 import { t } from '../translate/translate.ts';
+import { labelled } from './labelled.ts';
 import { moneyFigure, percentFigure, type DisplayFormat } from './figure.ts';
 import type { Message } from './message.ts';
 
@@ -51,7 +52,7 @@ export const adjustedWords = (
       );
     case 'add':
       return effect.per === 'order'
-        ? `${name}: ${changeFigure(change, decimals)}`
+        ? labelled(name, changeFigure(change, decimals))
         : t('{name}: {counted} at {amount}{way, select, off { off} other {}}', {
             name,
             counted: countOf(count, effect.per),

@@ -1,4 +1,5 @@
 import { t } from '../translate/translate.ts';
+import { labelled } from './labelled.ts';
 import type { Fault, FaultCode } from '../model/fault.ts';
 
 type Detail = Fault['detail'];
@@ -109,4 +110,4 @@ export const faultSentence = ({ code, detail }: Fault): string => WORDS[code](de
 
 /** A fault with its place in front: 'rates[3].price: This is missing.' */
 export const locatedSentence = (fault: Fault): string =>
-  fault.path === '' ? faultSentence(fault) : `${fault.path}: ${faultSentence(fault)}`;
+  fault.path === '' ? faultSentence(fault) : labelled(fault.path, faultSentence(fault));

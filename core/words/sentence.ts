@@ -1,4 +1,5 @@
 import { t } from '../translate/translate.ts';
+import { labelled } from './labelled.ts';
 import type { CarrierFailure } from '../model/carrier.ts';
 import {
   distanceFigure,
@@ -242,7 +243,7 @@ const WORDS: Words = {
       : `${good}, ${whose}: ${amount}`;
   },
   'parcels-tier': ({ count, tier: each }, display) =>
-    `${count === 1 ? t('A parcel') : t('{count} parcels alike, each', { count })}: ${tier(each, display)}`,
+    labelled(count === 1 ? t('A parcel') : t('{count} parcels alike, each', { count }), tier(each, display)),
   'goes-free': () => t('All products shipped here ship free'),
   'nothing-travels': () => t('Nothing in the basket is shipped, so nothing is charged'),
   tier,
@@ -304,7 +305,7 @@ const WORDS: Words = {
   'goods-not-allowed': (say) => `${say.group} ${BARRIERS[say.by](say.to)}: ${list(say.goods)}.`,
   method: ({ method, amount }, { decimals }) =>
     t('By {method}: {amount} more', { method, amount: moneyFigure(amount, decimals) }),
-  'service-fee': ({ name, amount }, { decimals }) => `${name}: ${moneyFigure(amount, decimals)}`,
+  'service-fee': ({ name, amount }, { decimals }) => labelled(name, moneyFigure(amount, decimals)),
   'area-free': ({ subtotal, from, taken, left }, { decimals }) => {
     const figures = { amount: moneyFigure(subtotal, decimals), threshold: moneyFigure(from, decimals) };
     return left === 0

@@ -1,3 +1,4 @@
+import { labelled } from '../../core/words/labelled.ts';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Icon, Text } from 'react-native-paper';
@@ -33,7 +34,7 @@ export const Fold = ({ title, summary, of, children }: Props) => {
       <Press
         role="button"
         aria-expanded={open}
-        aria-label={`${name}: ${summary}`}
+        aria-label={labelled(name, summary)}
         onPress={() => setOpen(!open)}
       >
         <View style={style.head}>

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../core/translate/translate.ts';
+import { labelled } from '../../core/words/labelled.ts';
 import type { Line } from '../../core/model/request.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import { moneyFigure, weightFigure } from '../../core/words/figure.ts';
@@ -98,7 +99,7 @@ export const BasketEditor = ({ testOrder: { id, name, request } }: { testOrder: 
   const dispatch = useAppDispatch();
   const { lines, discount } = request;
   const change = (changes: Partial<TestOrder['request']>, what: string, visit: string | null): void =>
-    void dispatch(edit('setRequest', { id, changes }, `${name}: ${what}`, visit));
+    void dispatch(edit('setRequest', { id, changes }, labelled(name, what), visit));
   const set = (next: Line[], visit: string | null = null): void =>
     change({ lines: next }, t('basket'), visit);
   const count = (at: number, quantity: number, visit: string | null = null): void =>

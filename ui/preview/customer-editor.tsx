@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { t } from '../../core/translate/translate.ts';
+import { labelled } from '../../core/words/labelled.ts';
 import type { QuoteRequest } from '../../core/model/request.ts';
 import type { TestOrder } from '../../core/model/test-order.ts';
 import { DraftField, type Read } from '../fields/draft-field.tsx';
@@ -24,7 +25,7 @@ export const CustomerEditor = ({ testOrder }: { testOrder: TestOrder }) => {
   const dispatch = useAppDispatch();
   const { id, name, request } = testOrder;
   const set = (changes: Partial<QuoteRequest>, what: string, visit: string): void =>
-    void dispatch(edit('setRequest', { id, changes }, `${name}: ${what}`, visit));
+    void dispatch(edit('setRequest', { id, changes }, labelled(name, what), visit));
   return (
     <View style={{ flexDirection: 'row', gap: 12 }}>
       {FIELDS.map(({ field, label }) => (

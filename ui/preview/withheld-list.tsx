@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../core/translate/translate.ts';
+import { labelled } from '../../core/words/labelled.ts';
 import type { Withheld } from '../../core/model/quote.ts';
 import { Press } from '../parts/press.tsx';
 import { withheldToggled } from '../state/session.ts';
@@ -61,7 +62,7 @@ export const WithheldList = ({
           const link = ruleLink(book, one.from, one);
           return (
             <View key={one.id} style={style.item} role="listitem">
-              <RuleRow inItem link={link} label={`${one.name}: ${one.text}`}>
+              <RuleRow inItem link={link} label={labelled(one.name, one.text)}>
                 <View>
                   <Text style={style.reason}>
                     <Text style={[style.reason, style.name]}>{one.name}: </Text>

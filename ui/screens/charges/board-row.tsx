@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
 import type { DisplayFormat } from '../../../core/words/figure.ts';
@@ -39,7 +40,7 @@ const BoardCell = ({ words, label, open, selected, onPress, flex }: CellProps) =
         role={isChecking ? 'checkbox' : 'button'}
         aria-checked={isChecking ? selected : undefined}
         aria-expanded={isChecking ? undefined : open}
-        aria-label={`${label}: ${words.main}${words.note ? `, ${words.note}` : ''}`}
+        aria-label={labelled(label, `${words.main}${words.note ? `, ${words.note}` : ''}`)}
         style={style.cellPress}
       >
         <View style={style.cellInside}>

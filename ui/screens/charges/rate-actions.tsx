@@ -3,6 +3,7 @@ import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
 import { Check } from '../../parts/check.tsx';
@@ -92,8 +93,8 @@ export const RateActions = memo(function RateActions({ rateId, active, zone, ser
   const label = t('{service} to {zone}', { service: service.name, zone: zone.name });
   const toggle = (what: 'raise' | 'copy') => () => setDoing(doing === what ? null : what);
   const leave = (name: 'removeRate' | 'leaveOut', text: string): void => {
-    dispatch(edit(name, { cell }, `${label}: ${text}`));
-    dispatch(undoMessage(`${label}: ${text}.`));
+    dispatch(edit(name, { cell }, labelled(label, text)));
+    dispatch(undoMessage(`${labelled(label, text)}.`));
   };
   return (
     <View style={style.rule}>

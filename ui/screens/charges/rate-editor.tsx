@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import type { Price } from '../../../core/model/price.ts';
 import type { Rate, Service } from '../../../core/model/rate.ts';
@@ -49,7 +50,7 @@ export const RateEditor = ({ rate, zone, service }: Props) => {
   const [conditions, setConditions] = useState(false);
   const label = t('{service} to {zone}', { service: service.name, zone: zone.name });
   const set = (changes: Partial<Rate>, what: string, visit: string | null = null): void => {
-    dispatch(edit('setRate', { id: rate.id, changes }, `${label}: ${what}`, visit));
+    dispatch(edit('setRate', { id: rate.id, changes }, labelled(label, what), visit));
   };
   const change = useSteady(set);
   const setPrice = useSteady((price: Price, visit: string | null) => set({ price }, t('price'), visit));

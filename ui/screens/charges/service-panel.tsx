@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import type { Service } from '../../../core/model/rate.ts';
 import { NameField, WordsField } from '../../fields/kind-fields.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -18,7 +19,7 @@ import { fieldsOf } from '../../fields/fields-of.ts';
 const ServiceNames = ({ service }: { service: Service }) => {
   const dispatch = useAppDispatch();
   const set = (changes: Partial<Service>, what: string, visit: string): void => {
-    dispatch(edit('setService', { id: service.id, changes }, `${service.name}: ${what}`, visit));
+    dispatch(edit('setService', { id: service.id, changes }, labelled(service.name, what), visit));
   };
   return (
     <>

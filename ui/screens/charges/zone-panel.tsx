@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import { Check } from '../../parts/check.tsx';
 import { NameField } from '../../fields/kind-fields.tsx';
@@ -70,7 +71,7 @@ const ZoneActions = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
 const ZonePanel = ({ zone, onGone }: { zone: Zone; onGone: () => void }) => {
   const dispatch = useAppDispatch();
   const set = (changes: Partial<Zone>, what: string, visit: string | null = null): void => {
-    dispatch(edit('setZone', { id: zone.id, changes }, `${zone.name}: ${what}`, visit));
+    dispatch(edit('setZone', { id: zone.id, changes }, labelled(zone.name, what), visit));
   };
   const field = fieldsOf(zone, set);
   return (

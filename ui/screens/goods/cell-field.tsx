@@ -1,4 +1,5 @@
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import type { Good } from '../../../core/model/good.ts';
 import { DraftField } from '../../fields/draft-field.tsx';
 import { edit } from '../../state/draft.ts';
@@ -28,7 +29,12 @@ export const CellField = ({ good, column, onNext, onLeave }: Props) => {
       read={readCellText(column, display, cellText(good, column, display))}
       onChange={(changes, visit) =>
         dispatch(
-          edit('setGood', { sku: good.sku, changes }, `${good.name}: ${TITLES[column].toLowerCase()}`, visit),
+          edit(
+            'setGood',
+            { sku: good.sku, changes },
+            labelled(good.name, TITLES[column].toLowerCase()),
+            visit,
+          ),
         )
       }
       onSubmit={onNext}

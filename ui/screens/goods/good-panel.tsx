@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import type { Good } from '../../../core/model/good.ts';
 import { Check } from '../../parts/check.tsx';
 import { OptionalMoneyField, WordsField } from '../../fields/kind-fields.tsx';
@@ -39,7 +40,7 @@ type Change = (changes: Partial<Omit<Good, 'sku'>>, what: string, visit?: string
 const useChange = (good: Good): Change => {
   const dispatch = useAppDispatch();
   return (changes, what, visit = null) =>
-    dispatch(edit('setGood', { sku: good.sku, changes }, `${good.name}: ${what}`, visit));
+    dispatch(edit('setGood', { sku: good.sku, changes }, labelled(good.name, what), visit));
 };
 
 /** The handling groups that the good travels with. */

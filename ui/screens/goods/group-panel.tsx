@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import type { AnyNoneSome, HandlingGroup } from '../../../core/model/good.ts';
 import { Check } from '../../parts/check.tsx';
 import { NameField } from '../../fields/kind-fields.tsx';
@@ -136,7 +137,7 @@ export const GroupPanel = ({ group, goods }: { group: HandlingGroup; goods: numb
   const dispatch = useAppDispatch();
   const { id, name } = group;
   const set = (changes: Changes, what: string, visit: string | null = null): void => {
-    dispatch(edit('setGroup', { id, changes }, `${name}: ${what}`, visit));
+    dispatch(edit('setGroup', { id, changes }, labelled(name, what), visit));
   };
   const field = fieldsOf(group, set);
   const remove = (): void => {

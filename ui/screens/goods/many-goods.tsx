@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Button, HelperText, Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import type { Good } from '../../../core/model/good.ts';
 import { Later } from '../../parts/later.tsx';
 import { RaiseForm } from '../../page/later-forms.ts';
@@ -108,13 +109,13 @@ const Form = ({ doing, skus, onDone }: Props & { doing: NonNullable<Doing> }) =>
   const goods = t('{count, plural, one {# product} other {# products}}', { count: skus.length });
   const set = (changes: Changes, what: string): void => {
     dispatch(visitBegan());
-    dispatch(edit('setGoods', { skus: [...skus], changes }, `${goods}: ${what}`));
-    dispatch(undoMessage(`${goods}: ${what}.`));
+    dispatch(edit('setGoods', { skus: [...skus], changes }, labelled(goods, what)));
+    dispatch(undoMessage(`${labelled(goods, what)}.`));
     onDone();
   };
   const group = (id: string, isIn: boolean, what: string): void => {
-    dispatch(edit('setInGroup', { skus: [...skus], id, isIn }, `${goods}: ${what}`));
-    dispatch(undoMessage(`${goods}: ${what}.`));
+    dispatch(edit('setInGroup', { skus: [...skus], id, isIn }, labelled(goods, what)));
+    dispatch(undoMessage(`${labelled(goods, what)}.`));
     onDone();
   };
   switch (doing) {

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import type { SubdivisionReach } from '../../../core/coverage/subdivision-reach.ts';
 import { TickBox } from '../../parts/check.tsx';
 import { Segments } from '../../parts/segments.tsx';
@@ -74,7 +75,7 @@ const AllRegions = ({
   const dispatch = useAppDispatch();
   const setAll = (open: string[], close: string[], what: string) => (): void => {
     dispatch(visitBegan());
-    dispatch(edit('setRegions', { open, close }, `${country.name}: ${what}`));
+    dispatch(edit('setRegions', { open, close }, labelled(country.name, what)));
   };
   return (
     <View style={style.actions}>
@@ -116,7 +117,7 @@ const RegionItem = ({ region, reach }: { region: NamedPlace; reach: SubdivisionR
       edit(
         'openSubdivision',
         { subdivision: code, open: !isOpen },
-        `${name}: ${isOpen ? 'closed' : 'opened'}`,
+        isOpen ? t('{name}: closed', { name }) : t('{name}: opened', { name }),
       ),
     );
   };

@@ -102,7 +102,13 @@ const useOpenCountries = (): OpenCountries => {
     const label = list.length === 1 ? (list[0]?.name ?? '') : t('{count} countries', { count: list.length });
     const countries = list.map(({ code }) => code);
     dispatch(visitBegan());
-    dispatch(edit('openCountries', { countries, open: isOpen }, `${label}: ${isOpen ? 'opened' : 'closed'}`));
+    dispatch(
+      edit(
+        'openCountries',
+        { countries, open: isOpen },
+        isOpen ? t('{name}: opened', { name: label }) : t('{name}: closed', { name: label }),
+      ),
+    );
   };
 };
 

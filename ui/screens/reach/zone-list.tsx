@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import { regionsPhrase } from '../../../core/place/region-phrase.ts';
 import { LinkPress } from '../../parts/link-press.tsx';
 import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
@@ -94,7 +95,7 @@ export const ContestList = () => {
                 place:
                   entry === country || entry.startsWith(`${country}-`)
                     ? names(entry)
-                    : `${names(country)}: ${entry}`,
+                    : labelled(names(country), entry),
                 winner: winner.name,
               })}
             </Text>

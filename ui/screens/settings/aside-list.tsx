@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import { dayTimeText, monthText } from '../../parts/dates.ts';
 import { saveFile } from '../../files/files.ts';
 import { TextAction } from '../../parts/text-action.tsx';
@@ -84,7 +85,7 @@ export const AsideList = ({
       {aside.map((one) => (
         <View style={style.row} role="listitem" key={one.key}>
           <Text>
-            {asideName(one)} <Text style={style.note}>{`${dayTimeText(one.at)}: ${WHY[one.why]}`}</Text>
+            {asideName(one)} <Text style={style.note}>{labelled(dayTimeText(one.at), WHY[one.why])}</Text>
           </Text>
           <View style={style.actions}>
             {canOpen(one, aside) && opens(one) ? (

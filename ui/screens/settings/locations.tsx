@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import { datesText } from '../../../core/formats/dates-typed.ts';
 import type { Location } from '../../../core/model/location.ts';
 import { CalendarImport } from './calendar-import.tsx';
@@ -85,7 +86,7 @@ const LocationPanel = ({ location, first }: PanelProps) => {
   const dispatch = useAppDispatch();
   const { id, name, address, hours, closedDates, preparation } = location;
   const set = (changes: Partial<Location>, what: string, visit: string | null = null): void => {
-    dispatch(edit('setLocation', { id, changes }, `${name}: ${what}`, visit));
+    dispatch(edit('setLocation', { id, changes }, labelled(name, what), visit));
   };
   const field = fieldsOf(location, set);
   return (

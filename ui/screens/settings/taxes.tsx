@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
+import { labelled } from '../../../core/words/labelled.ts';
 import { regionsText } from '../../../core/place/region-phrase.ts';
 import type { Region } from '../../../core/model/place.ts';
 import type { TaxRate } from '../../../core/model/tax.ts';
@@ -55,7 +56,7 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
   useWorldPlaces();
   const { id, name } = tax;
   const set = (changes: Partial<TaxRate>, what: string, visit: string | null = null): void => {
-    dispatch(edit('setTax', { id, changes }, `${name}: ${what}`, visit));
+    dispatch(edit('setTax', { id, changes }, labelled(name, what), visit));
   };
   const field = fieldsOf(tax, set);
   const place = regionsText([tax.region]);

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../../core/translate/translate.ts';
+import { labelled } from '../../../../core/words/labelled.ts';
 import type { Adjustment, Condition } from '../../../../core/model/adjustment.ts';
 import { Check } from '../../../parts/check.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
@@ -118,7 +119,7 @@ export const AdjustmentPanel = ({
   const dispatch = useAppDispatch();
   const { id, name, active, when, to, effect, last } = adjustment;
   const set = (changes: Changes, what: string, visit: string | null = null): void => {
-    dispatch(edit('setAdjustment', { id, changes }, `${name}: ${what}`, visit));
+    dispatch(edit('setAdjustment', { id, changes }, labelled(name, what), visit));
   };
   const field = fieldsOf(adjustment, set);
   const move = (by: number): void =>

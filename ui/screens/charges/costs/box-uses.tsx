@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Rect } from 'react-native-svg';
 import { t } from '../../../../core/translate/translate.ts';
+import { labelled } from '../../../../core/words/labelled.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
 import type { BoxUse } from '../../../../core/costs/packing-compared.ts';
 import { numbers, words, type SheetColumn } from '../../../../core/formats/sheet-column.ts';
@@ -116,7 +117,7 @@ const BoxRow = ({ use, coster, filter, accountId }: Omit<Props, 'uses'> & { use:
         <Press
           role="button"
           aria-expanded={open}
-          aria-label={`${box.name}: ${text}, ${share}`}
+          aria-label={`${labelled(box.name, text)}, ${share}`}
           onPress={() => setOpen(!open)}
         >
           {row}

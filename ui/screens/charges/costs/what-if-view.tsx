@@ -4,6 +4,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../../core/translate/translate.ts';
+import { labelled } from '../../../../core/words/labelled.ts';
 import { bestUnder, breakEvens, marginWithMore, shareOfMore } from '../../../../core/costs/lever-curve.ts';
 import { leverValue, type Lever, type LeverValue } from '../../../../core/costs/lever.ts';
 import type { OrderFilter } from '../../../../core/costs/order-filter.ts';
@@ -153,7 +154,7 @@ const LeverValuePart = ({
   const book = useAppSelector(selectBook);
   const display = useAppSelector(selectDisplayFormat);
   const text = valueText(lever, value, display);
-  const label = `${name}: ${valueName(lever)} ${text}`;
+  const label = labelled(name, `${valueName(lever)} ${text}`);
   const change = value === today ? null : leverEdit(book, lever, value, label);
   const take = (): void => {
     if (!change) return;
@@ -243,7 +244,7 @@ const MarginChart = ({
           valueName: valueName(lever),
           name,
           list: points
-            .map(({ at, amount }) => `${text(at)}: ${signedMoney(amount, display.decimals)}`)
+            .map(({ at, amount }) => labelled(text(at), signedMoney(amount, display.decimals)))
             .join('; '),
         })}
       />

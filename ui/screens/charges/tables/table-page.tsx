@@ -3,6 +3,7 @@ import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../../core/translate/translate.ts';
+import { labelled } from '../../../../core/words/labelled.ts';
 import { tableRowCells, tableSheet } from '../../../../core/formats/rate-table.ts';
 import type { RateTable, TableRow } from '../../../../core/model/price.ts';
 import { measureFigure, moneyFigure } from '../../../../core/words/figure.ts';
@@ -147,7 +148,7 @@ const TableHead = ({ table: { id, name, basis, rows } }: { table: RateTable }) =
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
   const set = (changes: Partial<RateTable>, what: string, visit: string | null = null): void =>
-    void dispatch(edit('setTable', { id, changes }, `${name}: ${what}`, visit));
+    void dispatch(edit('setTable', { id, changes }, labelled(name, what), visit));
   return (
     <View style={style.head}>
       <NameField
@@ -197,7 +198,7 @@ const RowList = ({ table: { name, basis, rows }, open, onOpen }: RowListProps) =
   );
   const textOf = useCallback(
     (row: TableRow, at: number): string =>
-      `${at + 1}: ${placeWords(row)}, ${rangeWords(row)}: ${moneyFigure(row.amount, display.decimals)}`,
+      `${labelled(String(at + 1), placeWords(row))}, ${rangeWords(row)}: ${moneyFigure(row.amount, display.decimals)}`,
     [rangeWords, display],
   );
   return (

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../../core/translate/translate.ts';
+import { labelled } from '../../../../core/words/labelled.ts';
 import type { DeliveryArea } from '../../../../core/model/delivery.ts';
 import type { Location } from '../../../../core/model/location.ts';
 import { areaIsFree } from '../../../../core/price/free-area.ts';
@@ -167,7 +168,7 @@ export const AreaPanel = ({ area }: { area: DeliveryArea }) => {
   const { locations } = useBookParts('locations');
   const location = locations.find(({ id }) => id === area.locationId) ?? locations[0];
   const set: ChangeArea = (changes, what, visit = null) =>
-    void dispatch(edit('setArea', { id: area.id, changes }, `${area.name}: ${what}`, visit));
+    void dispatch(edit('setArea', { id: area.id, changes }, labelled(area.name, what), visit));
   if (!location) return null;
   return (
     <View style={style.panel} role="group" aria-label={area.name}>

@@ -1,4 +1,5 @@
 import { t } from '../../../../core/translate/translate.ts';
+import { labelled } from '../../../../core/words/labelled.ts';
 import { readShapes, type ReadShape } from '../../../../core/formats/area-geojson.ts';
 import { faultSentence } from '../../../../core/words/fault-sentence.ts';
 import { openFile } from '../../../files/files.ts';
@@ -25,7 +26,7 @@ export const openShapes = async (): Promise<OpenedShapes | null> => {
   const read = readShapes(value);
   if (read.ok) return { ok: true, name, shapes: read.value };
   const [first] = read.faults;
-  return { ok: false, reason: `${name}: ${first ? faultSentence(first) : ''}` };
+  return { ok: false, reason: labelled(name, first ? faultSentence(first) : '') };
 };
 
 /** What a shape is called where its file does not say. */

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../../core/translate/translate.ts';
+import { labelled } from '../../../../core/words/labelled.ts';
 import type { PickupPoint } from '../../../../core/model/delivery.ts';
 import { Check } from '../../../parts/check.tsx';
 import { Chooser } from '../../../parts/chooser.tsx';
@@ -158,7 +159,7 @@ export const PickupPanel = ({ point }: { point: PickupPoint }) => {
   const { locations } = useBookParts('locations');
   const location = locations.find(({ id }) => id === point.locationId) ?? locations[0];
   const set: ChangePoint = (changes, what, visit = null) =>
-    void dispatch(edit('setPickup', { id: point.id, changes }, `${point.name}: ${what}`, visit));
+    void dispatch(edit('setPickup', { id: point.id, changes }, labelled(point.name, what), visit));
   return (
     <View style={style.panel} role="group" aria-label={point.name}>
       <PointHead point={point} set={set} />
