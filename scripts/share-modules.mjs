@@ -40,7 +40,7 @@ const askedBy = (node) => {
 };
 
 /** The modules that a script defines: `{ id, asks, text }`, in their order. */
-export const modulesOf = (script, parse) =>
+const modulesOf = (script, parse) =>
   parse(script, { ecmaVersion: 2022 })
     .body.filter(({ expression }) => expression?.callee?.name === '__d')
     .map(({ expression, start, end }) => ({
@@ -80,7 +80,8 @@ export const planOf = (common, parts, entry) => {
   for (const [key, modules] of alike) {
     const names = key === '' ? [] : key.split(' ');
     const size = modules.reduce((sum, { text }) => sum + text.length, 0);
-    if (names.includes(entry)) plan.first.push(...modules);
+    // What nobody is seen to use is kept where it was, for it was put there for some reason.
+    if (names.length === 0 || names.includes(entry)) plan.first.push(...modules);
     else if (names.length <= MOST_COPIES)
       for (const name of names) plan.copies.set(name, [...(plan.copies.get(name) ?? []), ...modules]);
     else if (size >= LEAST_SHARED) plan.shared.push({ names, modules });

@@ -129,6 +129,11 @@ test('modules of many parts that are not worth a file stay with the first script
   expect(planOf([small], parts, 'entry')).toEqual({ first: [small], copies: new Map(), shared: [] });
 });
 
+test('a module that nobody is seen to use stays where it was', () => {
+  const lone = moduleOf(10, [], 'lone');
+  expect(planOf([lone], [['entry', [moduleOf(1)]]], 'entry').first).toEqual([lone]);
+});
+
 test('a part runs with the files that its path names, and the first scripts no longer hold what parts share', async () => {
   const { page, files } = await shared();
   expect(page.run(1)).toEqual({ says: 'entry', uses: ['of all'] });

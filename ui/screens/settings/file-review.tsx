@@ -94,7 +94,7 @@ const ageText = ({ file: { savedAt }, changedAt }: SoundFile): string | null => 
 };
 
 /** What is no part of the book or its products: named, and not told one by one. */
-const OF_THE_SHOP: readonly DifferenceKind[] = ['testOrders', 'accepted'];
+const BESIDE_THE_BOOK: readonly DifferenceKind[] = ['testOrders', 'accepted'];
 
 const isKind = (name: string): name is DifferenceKind => name in KINDS;
 
@@ -187,7 +187,7 @@ export const Review = ({
           count={t('{newEditions, plural, one {# edition} other {# editions}}', { newEditions })}
         />
       ) : null}
-      {differences.some(({ what }) => !OF_THE_SHOP.includes(what)) ? (
+      {differences.some(({ what }) => !BESIDE_THE_BOOK.includes(what)) ? (
         <TextAction
           label={isTold ? t('Hide the changes') : t('Show each change')}
           style={style.tell}
