@@ -47,10 +47,20 @@ const scrollBack = (top: number): (() => void) => {
 const tops = new Map<string, number>();
 let stop = (): void => undefined;
 
+/** The step that was noted last, until something is scrolled: looking for what scrolls asks for the whole page's layout. */
+let notedStep: string | undefined;
+
+const forget = (): void => {
+  notedStep = undefined;
+};
+
 const note = (): void => {
   const step = stepNow();
-  const scrolled = step === undefined ? null : scrolledElement();
-  if (step !== undefined && scrolled) tops.set(step, scrolled.scrollTop);
+  if (step === undefined || step === notedStep) return;
+  const scrolled = scrolledElement();
+  if (!scrolled) return;
+  tops.set(step, scrolled.scrollTop);
+  notedStep = step;
 };
 
 /** Keys open things as well; those that are typed into a field do not. */
@@ -71,6 +81,7 @@ const goBack = (): void => {
  */
 export const keepScroll = (): void => {
   if (typeof window === 'undefined' || typeof window.addEventListener !== 'function') return;
+  window.addEventListener('scroll', forget, { capture: true, passive: true });
   window.addEventListener('click', note, true);
   window.addEventListener('keydown', noteKey, true);
   window.addEventListener('popstate', goBack);
