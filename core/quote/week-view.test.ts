@@ -90,3 +90,50 @@ test('the days of a choice are those with times, whatever its import terms', () 
   ]);
   expect(slotDays(compiled, { rateId: 'counter' }, { placedAt: TUESDAY })).toEqual([]);
 });
+
+test('of several areas, methods and points each has its own times and preparation', () => {
+  const byHour = (from: string, to: string): Timing => ({
+    kind: 'slot',
+    hours: [{ day: 3, from, to }],
+    minutes: 60,
+    horizonDays: 3,
+  });
+  const method = (id: string, from: string, to: string) => ({
+    id,
+    name: id,
+    add: 0,
+    timing: byHour(from, to),
+  });
+  const several = compile(
+    makeBook({
+      locations: [makeYard()],
+      areas: [
+        makeArea({ id: 'far', methods: [method('van', '08:00', '09:00'), method('bike', '09:00', '10:00')] }),
+        makeArea({
+          preparation: { kind: 'cut-off', cutoff: '11:00', readyAt: '12:00', days: 0 },
+          methods: [method('van', '13:00', '14:00'), method('bike', '14:00', '15:00')],
+        }),
+      ],
+      pickups: [
+        makePickup({ id: 'gate', timing: byHour('10:00', '11:00') }),
+        makePickup({ timing: byHour('16:00', '17:00') }),
+      ],
+    }),
+    makeCatalogue(),
+  );
+  const order = { placedAt: TUESDAY };
+  const startsOf = (slotted: readonly { slots: readonly { start: string }[] }[] = []): string[] =>
+    slotted.flatMap((day) => day.slots.map(({ start }) => start.slice(0, 16)));
+  const weekOf = (id: string) => weekView(several, id, order);
+  expect(
+    ['far:van', 'far:bike', 'ring:van', 'ring:bike', 'gate', 'counter'].map((id) =>
+      startsOf(weekOf(id)?.days),
+    ),
+  ).toEqual(['08', '09', '13', '14', '10', '16'].map((hour) => [`2026-11-25T${hour}:00`]));
+  expect(weekOf('far:van')?.cutoff).toBeNull();
+  expect(weekOf('ring:bike')?.cutoff).toBe('11:00');
+  expect(startsOf(slotDays(several, { pickupId: 'counter' }, order))).toEqual(['2026-11-25T16:00']);
+  expect(startsOf(slotDays(several, { areaId: 'ring', methodId: 'bike' }, order))).toEqual([
+    '2026-11-25T14:00',
+  ]);
+});
