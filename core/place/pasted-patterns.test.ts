@@ -8,6 +8,9 @@ const wholeOf: Record<string, RegExp> = {
   US: /^\d{5}$/,
   JP: /^\d{7}$/,
   IE: /^[A-Z]\d\d[A-Z0-9]{4}$/,
+  BR: /^\d{8}$/,
+  FR: /^\d{5}$/,
+  PL: /^\d{5}$/,
 };
 const formOf = (country: string): CodeForm => {
   const isWhole = (code: string): boolean => wholeOf[country]?.test(code) ?? true;
@@ -45,6 +48,15 @@ describe('postal codes pasted in any shape', () => {
     ['CA', 'B3H B3J B3K*', ['B3H*', 'B3J*', 'B3K*']],
     ['CA', 'B3H 4R2 B3J 1S9 B3K*', ['B3H4R2', 'B3J1S9', 'B3K*']],
     ['CA', 'B3H to B3K\nB4A', ['B3H to B3K', 'B4A*']],
+    ['BR', '01311-000 to 01319-999; 01310-100, 04*', ['01311000 to 01319999', '01310100', '04*']],
+    ['BR', '01311-000 a 01319-999 04001-000', ['01311000 to 01319999', '04001000']],
+    ['BR', '01311-000 – 01319-999', ['01311000 to 01319999']],
+    ['BR', '01310–100', ['01310100']],
+    ['JP', '100-0001 - 108-9999', ['1000001 to 1089999']],
+    ['PL', '00-001..00-999', ['00001 to 00999']],
+    ['FR', '75001 à 75020, 92000', ['75001 to 75020', '92000']],
+    ['CA', 'B3H-1A1 to B3K-9Z9', ['B3H1A1 to B3K9Z9']],
+    ['US', '92101-0001 to 92115-9999', ['92101 to 92115']],
   ])('%s: %j', (country, text, patterns) => {
     expect(pasted(country, text)).toMatchObject({ patterns, unread: [] });
   });

@@ -27,12 +27,22 @@ const shapeOf = (text: string): string => text.replace(/[a-z]/gi, 'L').replace(/
 const isAlike = (parts: readonly string[]): boolean =>
   parts.every((part) => part !== '' && shapeOf(part) === shapeOf(parts[0] ?? ''));
 
-/** '90200-90299' and 'B3H to B3K' are ranges, for both ends have one shape; 'B3H-4R2' is a code. */
-const rangeEnds = (text: string): [string, string] | null => {
-  const [from = '', to = '', ...more] = text.split(/\s*(?:\.\.+|–|—|\bto\b|-)\s*/i).map((end) => end.trim());
-  const ends: [string, string] = [from.replace(/\s/g, ''), to.replace(/\s/g, '')];
-  return more.length === 0 && isAlike(ends) ? ends : null;
+/** What stands between the ends of a range and in no code: dots, a long dash, a word or a dash between blanks. */
+const BETWEEN = String.raw`\s*(?:\.\.+|–|—)\s*|\s(?:to|à|a|bis|-)\s`;
+const BETWEEN_ENDS = new RegExp(BETWEEN, 'i');
+const BETWEEN_WORDS = new RegExp(String.raw`(?<=\S)(?:${BETWEEN})(?=\S)`, 'gi');
+
+const pairOf = (parts: readonly string[]): [string, string] | null => {
+  const [from = '', to = '', ...more] = parts.map((end) => end.replace(/[\s-]/g, ''));
+  return more.length === 0 && isAlike([from, to]) ? [from, to] : null;
 };
+
+/**
+ * '90200-90299', 'B3H to B3K' and '01311-000 to 01319-999' are ranges, for both ends have one shape; 'B3H-4R2' is a
+ * code.
+ */
+const rangeEnds = (text: string): [string, string] | null =>
+  pairOf(text.split(BETWEEN_ENDS)) ?? pairOf(text.split('-'));
 
 /** Four letters and more without a figure are a word, not a code. */
 const isWord = (pattern: string): boolean => /^[A-Z]{4,}\*?$/.test(pattern);
@@ -45,7 +55,7 @@ const patternOf = (country: string, text: string): string | null => {
   const ends = rangeEnds(text);
   const pattern = ends
     ? rangeText(normaliseCode(country, ends[0]), normaliseCode(country, ends[1]))
-    : normaliseCode(country, text.replace(/[%…*]+$/, '*'));
+    : normaliseCode(country, text.replace(/[–—]/g, '-').replace(/[%…*]+$/, '*'));
   return parsePattern(country, pattern) && !isWord(pattern) ? pattern : null;
 };
 
@@ -59,9 +69,8 @@ interface Part {
   readable: boolean;
 }
 
-/** The blanks about a dash or a 'to' between two codes, so that a range is one word. */
-const withRangesJoined = (entry: string): string =>
-  entry.replace(/(?<=\S)\s*(?:\.\.+|–|—|\bto\b|(?<=\s)-(?=\s))\s*(?=\S)/gi, '–');
+/** A range without the blanks and the word between its ends, so that it is one word. */
+const withRangesJoined = (entry: string): string => entry.replace(BETWEEN_WORDS, '–');
 
 /**
  * The codes of an entry whose words are parted by blanks: two words that make a whole code are one, 'B3H 4R2'; each
