@@ -19,6 +19,9 @@ describe('figures as they are typed', () => {
     ['1,250', '.', 1_250],
     ['1,250', ',', 1.25],
     ['1.250,75', '.', 1_250.75],
+    ['1,25,000', '.', 125_000],
+    ['12,34,56,789.50', '.', 123_456_789.5],
+    ['1,25,00', '.', null],
     ['1,250.75', ',', 1_250.75],
     ['1 250', '.', 1_250],
     ['1.250.000', '.', 1_250_000],
@@ -34,7 +37,10 @@ describe('figures as they are typed', () => {
   test('money has no more decimals than its currency', () => {
     expect(typedMoney('$ 12.5', 2)).toEqual({ ok: true, value: 1_250 });
     expect(typedMoney('CAD 12,05', 2)).toEqual({ ok: true, value: 1_205 });
-    expect(typedMoney('12.505', 2)).toEqual({ ok: false });
+    for (const text of ['R$ 1.250,50', '₹1,250.50', 'Rs.1250.50', '1 250,50 kr', 'CA$1,250.50', '1250,50 zł'])
+      expect([text, typedMoney(text, 2)]).toEqual([text, { ok: true, value: 125_050 }]);
+    for (const text of ['12.505', '12 kg', '12 krone', 'Rs', '1e5', '1CAD2'])
+      expect([text, typedMoney(text, 2)]).toEqual([text, { ok: false }]);
     expect(typedMoney('12.5', 0)).toEqual({ ok: false });
     expect(typedMoney('10000000.01', 2)).toEqual({ ok: false });
   });

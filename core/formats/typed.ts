@@ -16,6 +16,9 @@ const NO: Typed = { ok: false };
 const yes = (value: number): Typed =>
   value >= 0 && value <= Number.MAX_SAFE_INTEGER ? { ok: true, value } : NO;
 
+/** '1,25,000': hundreds of thousands grouped by two, as in India. */
+const BY_LAKHS = /^\d{1,2}(,\d{2})+,\d{3}$/;
+
 /**
  * A plain decimal number. Of '.' and ',' the one that comes last marks the decimals; a single comma
  * or dot before exactly three digits groups thousands unless `mark` says that it marks decimals.
@@ -25,7 +28,7 @@ export const typedNumber = (text: string, mark: Mark = '.'): number | null => {
   if (!/^\d[\d.,]*$/.test(bare) && !/^[.,]\d+$/.test(bare)) return null;
   const dots = bare.split('.').length - 1;
   const commas = bare.split(',').length - 1;
-  const grouped = /^\d{1,3}([.,]\d{3})+$/.test(bare);
+  const grouped = /^\d{1,3}([.,]\d{3})+$/.test(bare) || BY_LAKHS.test(bare);
   const decimal =
     dots > 0 && commas > 0
       ? bare.lastIndexOf('.') > bare.lastIndexOf(',')
@@ -51,6 +54,10 @@ export const typedNumber = (text: string, mark: Mark = '.'): number | null => {
 const ungrouped = (text: string): string =>
   /^\s*[1-9]\d{0,2}([.,]\d{3})+(?![\d.,])/.test(text) ? text.replace(/[.,](?=\d{3})/g, '') : text;
 
+/** A currency's sign or code, or what is written for it in a few countries. */
+const CURRENCY =
+  /\p{Sc}|(?<![\p{L}\d])(?:[A-Za-z]{3}(?![\p{L}\d])|[A-Z]{1,2}(?=\$)|(?:Rs|kr|zł|Kč|Ft)(?:\.|(?![\p{L}\d])))/gu;
+
 /** '12.50' or '12,50' in minor units, up to `most`; a currency sign or code around it is passed over. */
 export const typedMoney = (
   text: string,
@@ -59,7 +66,7 @@ export const typedMoney = (
   most = GREATEST_MONEY,
 ): Typed => {
   if (text.length > LONGEST) return NO;
-  const bare = text.replace(/[$€£¥]|\b[A-Za-z]{3}\b/g, '');
+  const bare = text.replace(CURRENCY, '');
   const value = typedNumber(decimals === 0 ? ungrouped(bare) : bare, mark);
   if (value === null) return NO;
   const minor = Math.round(value * 10 ** decimals);

@@ -60,6 +60,7 @@ export const FRENCH: Record<MessageId, string> = {
   'checkout.options': 'Modes de livraison',
   'checkout.where-collected': 'Où vous venez la chercher',
   'checkout.address-first': 'Affichés dès que l’adresse est connue.',
+  'checkout.address-lacks': 'Affichés dès que ceci est rempli : {fields}.',
   'checkout.asked-in-parts':
     'Nous demandons aux transporteurs ce que coûterait un envoi en plusieurs parties …',
   'checkout.why-not-whole': 'Pourquoi tout ne peut pas partir ensemble',
@@ -150,6 +151,9 @@ export const FRENCH: Record<MessageId, string> = {
   'address.region-GB': 'Comté',
   'address.region-IE': 'Comté',
   'address.region-JP': 'Préfecture',
+  'address.region-IT': 'Province',
+  'address.region-AE': 'Émirat',
+  'address.region-CO': 'Département',
   'address.code': 'Code postal',
   'address.code-US': 'Code ZIP',
   'address.code-GB': 'Code postal',

@@ -43,6 +43,7 @@ const POSTAL_LABELS: Record<string, MessageId> = {
   IE: 'address.code-IE',
   IN: 'address.code-IN',
 };
+/** What the post of a country calls its subdivisions (the same table, field “state_name_type”). */
 const SUBDIVISION_LABELS: Record<string, MessageId> = {
   CA: 'address.region-CA',
   US: 'address.region-US',
@@ -50,6 +51,10 @@ const SUBDIVISION_LABELS: Record<string, MessageId> = {
   GB: 'address.region-GB',
   IE: 'address.region-IE',
   JP: 'address.region-JP',
+  AE: 'address.region-AE',
+  CO: 'address.region-CO',
+  ...Object.fromEntries(['BR', 'IN', 'MX', 'MY', 'NG', 'VE'].map((code) => [code, 'address.region-US'])),
+  ...Object.fromEntries(['AR', 'CN', 'ES', 'ID', 'IT', 'TH'].map((code) => [code, 'address.region-IT'])),
 };
 const LENGTHS: Record<AddressField, number> = {
   country: 2,
@@ -155,6 +160,9 @@ const ASKED: Record<Asked, readonly AddressField[] | null> = {
   name: ['name'],
 };
 
+/** What a place is known by. */
+const PLACE: ReadonlySet<AddressField> = new Set(['country', 'subdivision', 'postalCode']);
+
 /** The lines of an address that are asked for. */
 export const askedLines = (country: string, asked: Asked): FieldSpec[][] => {
   const fields = ASKED[asked];
@@ -189,6 +197,13 @@ export const addressFaults = (
   if (elsewhere) faults.postalCode = elsewhere;
   return faults;
 };
+
+/** The labels of what is still empty of the country, region and code, without which nothing can be offered. */
+export const lackingPlace = (values: AddressValues, asked: Asked): MessageId[] =>
+  askedLines(values.country, asked)
+    .flat()
+    .filter(({ field, required }) => required && PLACE.has(field) && values[field].trim() === '')
+    .map(({ label }) => label);
 
 /** Where the order goes, from what is typed so far; null until the country, region and code can be trusted. */
 export const destinationOf = (values: AddressValues, asked: Asked = 'whole'): Destination | null => {

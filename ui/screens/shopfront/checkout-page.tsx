@@ -17,7 +17,7 @@ import { fieldText } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import { subdivisionName } from '../../places/places.ts';
 import { AddressFields } from './address-fields.tsx';
-import { codesSubdivision } from './address-form.ts';
+import { codesSubdivision, lackingPlace } from './address-form.ts';
 import { ChoiceList, NothingOffered } from './choice-list.tsx';
 import { orderFault } from './order-fault.ts';
 import { Paying } from './paying.tsx';
@@ -164,7 +164,8 @@ const Addresses = ({ checkout }: { checkout: Checkout }) => {
 };
 
 const Ways = ({ checkout }: { checkout: Checkout }) => {
-  const { view, chosen, choose, code, setCode, days, slot, pick, released, choices, asked } = checkout;
+  const { view, chosen, choose, code, setCode, days, slot, pick, released, choices, asked, values } =
+    checkout;
   const collects = asked === 'name';
   const parts = collects ? null : checkout.parts;
   const style = useStyles(styles);
@@ -172,6 +173,7 @@ const Ways = ({ checkout }: { checkout: Checkout }) => {
   const { say } = words;
   const book = useAppSelector(selectShopBook);
   const today = useToday(book.store.timeZone);
+  const lacking = view === null ? lackingPlace(values.ship, asked) : [];
   const promise = view && !collects ? promiseSentence(view.quote, book, today, words) : '';
   return (
     <View>
@@ -179,7 +181,11 @@ const Ways = ({ checkout }: { checkout: Checkout }) => {
         {say(collects ? 'checkout.where-collected' : 'checkout.options')}
       </Text>
       {view === null ? (
-        <Text style={style.quiet}>{say('checkout.address-first')}</Text>
+        <Text style={style.quiet} aria-live="polite">
+          {lacking.length === 0
+            ? say('checkout.address-first')
+            : say('checkout.address-lacks', { fields: lacking.map((label) => say(label)).join(', ') })}
+        </Text>
       ) : choices.length === 0 && (collects || view.asked.pending.length === 0) ? (
         <>
           {view.partsWait && !collects ? (
