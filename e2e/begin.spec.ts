@@ -119,4 +119,44 @@ test('a shop that only collects is asked nothing of shipping, and its customer c
   await page.getByRole('button', { name: 'Use this book' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Reach' })).toBeVisible();
   await expect(choiceOf(await openPreview(page), 'Collect at Sedge & Slate')).toContainText('0.00');
+  await closePreview(page);
+  await waitUntilKept(page);
+
+  await reopenProgram(page, '/shop');
+  await page.getByRole('button', { name: 'Add Slate board to the basket' }).click();
+  await page.getByRole('link', { name: /^Basket/ }).click();
+  await page.getByRole('button', { name: 'Go to checkout' }).click();
+  await expect(page.getByText('We write as soon as it is ready.', { exact: true })).toBeVisible();
+});
+
+test('a code with a dash of its own is pasted, in lists and ranges, and reaches checkout', async ({
+  page,
+}) => {
+  await openProgram(page, '/begin');
+  await page.getByLabel('Name of the shop').fill('Sedge & Slate');
+  await choose(page, 'Country', 'pola', 'Poland');
+  await page.getByRole('checkbox', { name: 'Delivered by you, nearby' }).click();
+  await on(page, 'Where to?');
+  await on(page, 'What do you sell?');
+  await page.getByLabel('A product that you sell').fill('Slate board');
+  await page.getByLabel('Its price').fill('120 zł');
+  await page.getByLabel('Its weight').fill('1,2 kg');
+  await page.getByLabel('Parcel, Poland').fill('14,50');
+  await on(page, 'When are you open?');
+  await on(page, 'Where do you bring orders to?');
+  await page.getByLabel('Postal codes nearby').fill('00-950, 00-001 - 00-099 01*');
+  await expect(page.getByText('3 patterns: 00950, 00001 to 00099, 01*')).toBeVisible();
+  await page.getByLabel('Charge', { exact: true }).fill('9');
+  await on(page, 'Your first book');
+  await page.getByRole('button', { name: 'Use this book' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Charges' })).toBeVisible();
+  await waitUntilKept(page);
+
+  await reopenProgram(page, '/shop');
+  await page.getByRole('button', { name: 'Add Slate board to the basket' }).click();
+  await page.getByRole('link', { name: /^Basket/ }).click();
+  await page.getByRole('button', { name: 'Go to checkout' }).click();
+  await expect(page.getByText('Shown once this is filled in: Postal code.')).toBeVisible();
+  await page.getByLabel('Postal code').fill('00-042');
+  await expect(page.getByRole('radio', { name: 'Brought by us, 9.00' })).toBeVisible();
 });

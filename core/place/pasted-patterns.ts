@@ -107,9 +107,9 @@ const partsOf = (
 
 const AFTER = ` "'.`;
 
-/** An entry without the bullets and quotes before it, and the quotes and dots after it. */
+/** An entry without the bullets, quotes and Japan's mark of codes before it, and the quotes and dots after it. */
 const withoutEnds = (entry: string): string => {
-  const bare = entry.replace(/^[\s"'•·>]+|^-\s+/, '');
+  const bare = entry.replace(/^[\s"'•·>〒]+|^-\s+/, '');
   let end = bare.length;
   while (end > 0 && AFTER.includes(bare.charAt(end - 1))) end -= 1;
   return bare.slice(0, end);

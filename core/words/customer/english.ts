@@ -98,6 +98,7 @@ export const ENGLISH = {
   'choice.nothing-to-ship': 'Nothing to send',
   'choice.by-email': 'By email, at once',
   'choice.arrives': 'arrives {when}',
+  'choice.collect-when': 'to collect {when}',
   'choice.from': 'from {slot}',
   'choice.days': '{min, plural, one {# working day} other {# working days}}',
   'choice.days-between': '{min, number} to {max, number} working days',

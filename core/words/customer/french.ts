@@ -99,6 +99,7 @@ export const FRENCH: Record<MessageId, string> = {
   'choice.nothing-to-ship': 'Rien à envoyer',
   'choice.by-email': 'Par courriel, tout de suite',
   'choice.arrives': 'arrivée : {when}',
+  'choice.collect-when': 'à retirer : {when}',
   'choice.from': 'dès {slot}',
   'choice.days': '{min, plural, one {# jour ouvrable} other {# jours ouvrables}}',
   'choice.days-between': '{min, number} à {max, number} jours ouvrables',

@@ -66,14 +66,21 @@ const freeWords = (choice: Choice, book: Book, { say, money }: CustomerWords): s
   ];
 };
 
+/** The merchant's own words as they are; days with what happens on them. */
+const whenWords = (
+  arrives: NonNullable<Choice['arrives']>,
+  kind: Choice['kind'],
+  { say, span }: CustomerWords,
+): string => {
+  if ('words' in arrives) return arrives.words;
+  const when = span(arrives.earliest, arrives.latest);
+  return say(kind === 'pickup' ? 'choice.collect-when' : 'choice.arrives', { when });
+};
+
 const notesOf = (choice: Choice, book: Book, words: CustomerWords): string => {
   const { arrives, note, kind, slots } = choice;
   const { say } = words;
-  const when =
-    arrives &&
-    say('choice.arrives', {
-      when: 'words' in arrives ? arrives.words : words.span(arrives.earliest, arrives.latest),
-    });
+  const when = arrives && whenWords(arrives, kind, words);
   return [
     ...(note && kind === 'shipping' ? [note] : []),
     ...(when ? [when] : daysWords(choice, book, words)),

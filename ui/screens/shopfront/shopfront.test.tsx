@@ -146,7 +146,9 @@ describe('the goods and the basket', () => {
 describe('the checkout', () => {
   test('places an order with the charge of the preview, every tax on its line', async () => {
     const store = await openCheckout(['pot-26', 'pot-26']);
-    expect(screen.getByText('Shown once this is filled in: Province or territory, Postal code.')).toBeTruthy();
+    expect(
+      screen.getByText('Shown once this is filled in: Province or territory, Postal code.'),
+    ).toBeTruthy();
     await typeAddress();
     await screen.findByLabelText('Parcel, 17.30');
     for (const text of ['GST, 5 %', 'HST, provincial part, 9 %', '4.42', '7.95', 'CAD\u00A0100.67'])
