@@ -20,6 +20,7 @@ import {
 } from '../core/formats/shop-file.ts';
 import { carrierAnswerSchema } from '../core/model/carrier.ts';
 import type { PastOrder } from '../core/model/order.ts';
+import { codeFormOf } from '../core/place/code-shapes.ts';
 import { pastedPatterns } from '../core/place/pasted-patterns.ts';
 import { regionsFromText } from '../core/place/region-phrase.ts';
 import { compile } from '../core/quote/compile.ts';
@@ -213,7 +214,11 @@ const typedCase = (_: Seeds, draw: Draw): Outcome => {
   typedSize(text, 'cm', mark);
   typedDates(text);
   typedSpans(text);
-  const patterns = pastedPatterns('CA', text, { isWhole: (code) => code.length === 6 });
+  const patterns = pastedPatterns(
+    'CA',
+    text,
+    codeFormOf((code) => code.length === 6),
+  );
   const regions = regionsFromText(text);
   pastedSteps(text, 'weight', 'from', display, mark);
   const wrongs = figures.flatMap((typed) =>

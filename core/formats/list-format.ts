@@ -1,3 +1,4 @@
+import { ANY_CODE, type CodeForm } from '../place/code-shapes.ts';
 import { t } from '../translate/translate.ts';
 import { fault, type Fault } from '../model/fault.ts';
 import type { TableOddity } from '../price/table-report.ts';
@@ -29,10 +30,8 @@ export interface ReadingContext {
   mark: Mark;
   /** The country of a name or code, or null. */
   countryOf: (text: string) => string | null;
-  /** Whether some postal code of a country begins as a text does. */
-  isBeginning: (country: string) => (text: string) => boolean;
-  /** Whether a text is a whole postal code of a country; a shorter one is taken as the beginning of codes. */
-  isWhole: (country: string) => (code: string) => boolean;
+  /** What is known of the postal codes of a country. */
+  codes: (country: string) => CodeForm;
 }
 
 /** A kind of list that is read from a file: what its columns are, and how a row is read. */
@@ -68,8 +67,7 @@ export interface ListReading<Item> {
 export const placeless = (mark: Mark): ReadingContext => ({
   mark,
   countryOf: (text) => text.toUpperCase(),
-  isBeginning: () => () => true,
-  isWhole: () => () => true,
+  codes: () => ANY_CODE,
 });
 
 /** A column of a list; other headings for it, and what else is to be known of it, where there is any. */

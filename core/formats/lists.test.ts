@@ -3,7 +3,7 @@ import type { PostalRule } from '../model/delivery.ts';
 import type { Measure, TableRow } from '../model/price.ts';
 import { locatedSentence } from '../words/fault-sentence.ts';
 import { guessMapping, guessUnit } from './list-columns.ts';
-import { beginningsOf } from '../place/code-shapes.ts';
+import { codeFormOf } from '../place/code-shapes.ts';
 import { placeless, readList, sheetOf, type ListFormat, type ListMapping } from './list-format.ts';
 import { LISTS, type ListName, type Lists } from './lists.ts';
 import { POSTAL_LIST, postalLineCells } from './postal-list.ts';
@@ -225,8 +225,7 @@ describe('a postal list in a file', () => {
       {
         ...placeless('.'),
         countryOf: (text) => (text === 'Canada' ? 'CA' : null),
-        isBeginning: () => beginningsOf(isWhole),
-        isWhole: () => isWhole,
+        codes: () => codeFormOf(isWhole),
       },
     );
     expect(items.map(({ country, pattern }) => `${country} ${pattern}`)).toEqual(['CA B3H*']);

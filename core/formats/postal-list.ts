@@ -1,3 +1,4 @@
+import { isBeginningOnly } from '../place/code-shapes.ts';
 import { marked, t } from '../translate/translate.ts';
 import { countryName } from '../words/country-name.ts';
 import type { Fault } from '../model/fault.ts';
@@ -88,11 +89,11 @@ const patternFault = (
   row: number,
   country: string,
   pattern: string,
-  { isBeginning }: ReadingContext,
+  { codes }: ReadingContext,
 ): Fault | null => {
   if (pattern.length > 40 || !parsePattern(country, pattern))
     return unread(row, NAMES.pattern, pattern, t('a postal code or pattern: B3H4R2, B3H*, 90200 to 90299'));
-  return canTakeCodes(country, pattern, isBeginning(country))
+  return canTakeCodes(country, pattern, codes(country).isBeginning)
     ? null
     : unread(row, NAMES.pattern, pattern, t('a postal code of {country}', { country: countryName(country) }));
 };
@@ -103,8 +104,7 @@ const rowReader =
     const faults: Fault[] = [];
     const country = (cell('country') === '' ? home : context.countryOf(cell('country'))) ?? '';
     const written = writtenPattern(cell('pattern'));
-    const isShort = /^[A-Z0-9]+$/.test(written) && !context.isWhole(country)(written);
-    const pattern = isShort ? `${written}*` : written;
+    const pattern = isBeginningOnly(written, context.codes(country)) ? `${written}*` : written;
     if (!countrySchema.safeParse(country).success)
       faults.push(
         unread(row, NAMES.country, cell('country'), t('a country by name or in two letters, such as CA')),

@@ -3,6 +3,26 @@ import { parsePattern } from './postal.ts';
 /** Whether a text is a whole postal code of a country. */
 export type IsWhole = (code: string) => boolean;
 
+/** What is known of a country's postal codes. */
+export interface CodeForm {
+  /** Whether a text is a whole code; a shorter one is taken as the beginning of codes. */
+  isWhole: IsWhole;
+  /** Whether some code begins as a text does; what none does is not understood. */
+  isBeginning: (text: string) => boolean;
+  /**
+   * Whether a longer code begins as a text does. In Portugal '1100' and '1100-200' are codes: the whole one stands for
+   * those that begin with it too.
+   */
+  goesOn: (text: string) => boolean;
+}
+
+/** The codes of a country of which nothing is known: any text is one. */
+export const ANY_CODE: CodeForm = { isWhole: () => true, isBeginning: () => true, goesOn: () => false };
+
+/** Whether a pattern is a plain text that is taken as the beginning of codes. */
+export const isBeginningOnly = (pattern: string, { isWhole, goesOn }: CodeForm): boolean =>
+  /^[A-Z0-9]+$/.test(pattern) && (!isWhole(pattern) || goesOn(pattern));
+
 const LEAST = 3;
 const MOST = 9;
 
@@ -21,19 +41,24 @@ const shapesOf = (isWhole: IsWhole): string[] => {
 };
 
 /**
- * Whether some whole code of a country begins as a text does. It completes the text by each shape of the country's
- * codes; `isWhole` knows what the country's codes are, and takes any text where that is not known.
+ * Whether some longer code of a country begins as a text does. It completes the text by each shape of the country's
+ * codes.
  */
-export const beginningsOf = (isWhole: IsWhole): ((text: string) => boolean) => {
+const longerCodesOf = (isWhole: IsWhole): ((text: string) => boolean) => {
   let shapes: string[] | null = null;
   return (text) => {
-    if (isWhole(text)) return true;
     shapes ??= shapesOf(isWhole);
     const shape = shapeOf(text);
     return shapes.some(
       (one) => one.length > shape.length && one.startsWith(shape) && isWhole(text + one.slice(shape.length)),
     );
   };
+};
+
+/** What is known of the codes of a country where it is known which are whole: how they begin, and which go on. */
+export const codeFormOf = (isWhole: IsWhole): CodeForm => {
+  const goesOn = longerCodesOf(isWhole);
+  return { isWhole, isBeginning: (text) => isWhole(text) || goesOn(text), goesOn };
 };
 
 /** Whether a pattern can take any code of a country; what begins with a wildcard can. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { beginningsOf } from './code-shapes.ts';
-import { pastedPatterns, type CodeForm } from './pasted-patterns.ts';
+import { codeFormOf, type CodeForm } from './code-shapes.ts';
+import { pastedPatterns } from './pasted-patterns.ts';
 import { parsePattern } from './postal.ts';
 
 const wholeOf: Record<string, RegExp> = {
@@ -11,10 +11,11 @@ const wholeOf: Record<string, RegExp> = {
   BR: /^\d{8}$/,
   FR: /^\d{5}$/,
   PL: /^\d{5}$/,
+  PT: /^\d{4}(\d{3})?$/,
 };
 const formOf = (country: string): CodeForm => {
   const isWhole = (code: string): boolean => wholeOf[country]?.test(code) ?? true;
-  return { isWhole, isBeginning: beginningsOf(isWhole) };
+  return codeFormOf(isWhole);
 };
 const pasted = (country: string, text: string) => pastedPatterns(country, text, formOf(country));
 
@@ -54,6 +55,7 @@ describe('postal codes pasted in any shape', () => {
     ['BR', '01310–100', ['01310100']],
     ['JP', '100-0001 - 108-9999', ['1000001 to 1089999']],
     ['PL', '00-001..00-999', ['00001 to 00999']],
+    ['PT', '1100, 1150-001', ['1100*', '1150001']],
     ['FR', '75001 à 75020, 92000', ['75001 to 75020', '92000']],
     ['CA', 'B3H-1A1 to B3K-9Z9', ['B3H1A1 to B3K9Z9']],
     ['US', '92101-0001 to 92115-9999', ['92101 to 92115']],

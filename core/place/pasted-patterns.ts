@@ -1,6 +1,6 @@
 import { withSingleBlanks } from '../model/blanks.ts';
 import { memoizeByText } from '../memo/memoize-by-text.ts';
-import { canTakeCodes } from './code-shapes.ts';
+import { canTakeCodes, isBeginningOnly, type CodeForm } from './code-shapes.ts';
 import { normaliseCode, parsePattern, rangeText } from './postal.ts';
 
 /** What a pasted list of codes gave: sound patterns, each once, and what was not understood. */
@@ -11,14 +11,6 @@ export interface PastedPatterns {
   /** How many were shorter than a whole code and are taken as beginnings. */
   beginnings: number;
   unread: string[];
-}
-
-/** What is known of a country's postal codes. */
-export interface CodeForm {
-  /** Whether a text is a whole code; a shorter one is taken as the beginning of codes. */
-  isWhole: (code: string) => boolean;
-  /** Whether some code begins as a text does; what none does is not understood. */
-  isBeginning?: (text: string) => boolean;
 }
 
 /** Letters as L, digits as D: codes of one country have few shapes. */
@@ -120,20 +112,16 @@ const withoutEnds = (entry: string): string => {
  * wildcards, quotes and bullets. Nothing is dropped silently: what cannot be read, or no code of the country begins
  * with, is listed.
  */
-export const pastedPatterns = (
-  country: string,
-  text: string,
-  { isWhole, isBeginning = () => true }: CodeForm,
-): PastedPatterns => {
+export const pastedPatterns = (country: string, text: string, form: CodeForm): PastedPatterns => {
   const found = new Set<string>();
   const unread: string[] = [];
   const patternAs = memoizeByText((part) => patternOf(country, part));
   const readAs = memoizeByText((part) => {
     const pattern = patternAs(part);
-    return pattern !== null && canTakeCodes(country, pattern, isBeginning) ? pattern : null;
+    return pattern !== null && canTakeCodes(country, pattern, form.isBeginning) ? pattern : null;
   });
   const split = memoizeByText((entry) =>
-    partsOf(country, entry, isWhole, (part) => patternAs(part) !== null),
+    partsOf(country, entry, form.isWhole, (part) => patternAs(part) !== null),
   );
   let repeated = 0;
   let beginnings = 0;
@@ -147,7 +135,7 @@ export const pastedPatterns = (
       unread.push(part);
       continue;
     }
-    const isShort = /^[A-Z0-9]+$/.test(pattern) && !isWhole(pattern);
+    const isShort = isBeginningOnly(pattern, form);
     const taken = isShort ? `${pattern}*` : pattern;
     if (found.has(taken)) repeated += 1;
     else if (isShort) beginnings += 1;

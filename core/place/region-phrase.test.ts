@@ -18,8 +18,11 @@ const NAMING: PlaceNaming = {
     if (/^canada$/i.test(text)) return [country('CA')];
     return /^benelux$/i.test(text) ? ['BE', 'NL', 'LU'].map(country) : null;
   },
-  isWhole: () => (code) => code.length === 6,
-  isBeginning: () => (text) => !text.startsWith('Z'),
+  codes: () => ({
+    isWhole: (code) => code.length === 6,
+    isBeginning: (text) => !text.startsWith('Z'),
+    goesOn: () => false,
+  }),
 };
 const read = (text: string, naming?: PlaceNaming): readonly Region[] | string => {
   const regions = regionsFromText(text, naming);

@@ -1,6 +1,7 @@
 import { t } from '../translate/translate.ts';
 import type { Region } from '../model/place.ts';
 import { fault, type Result } from '../model/fault.ts';
+import { ANY_CODE, type CodeForm } from './code-shapes.ts';
 import { pastedPatterns } from './pasted-patterns.ts';
 
 /**
@@ -56,26 +57,22 @@ const entryRegion = (entry: string): Region | null => {
   return /^[A-Z]{2}-[A-Z0-9]{1,3}$/.test(text) ? { country: text.slice(0, 2), subdivision: text } : null;
 };
 
-/** How places are named beside their codes, and which codes of a country are whole. */
+/** How places are named beside their codes, and what is known of a country's postal codes. */
 export interface PlaceNaming {
   /** The regions of a name: a country's, a group's of countries; null where it names none. */
   named: (text: string) => Region[] | null;
-  isWhole: (country: string) => (code: string) => boolean;
-  isBeginning?: (country: string) => (text: string) => boolean;
+  codes: (country: string) => CodeForm;
 }
 
-const CODES_ONLY: PlaceNaming = { named: () => null, isWhole: () => () => true };
+const CODES_ONLY: PlaceNaming = { named: () => null, codes: () => ANY_CODE };
 
 const postalRegions = (
   country: string,
   list: string,
   at: number,
-  { isWhole, isBeginning }: PlaceNaming,
+  { codes }: PlaceNaming,
 ): Result<Region[]> => {
-  const { patterns, unread } = pastedPatterns(country, list, {
-    isWhole: isWhole(country),
-    ...(isBeginning ? { isBeginning: isBeginning(country) } : {}),
-  });
+  const { patterns, unread } = pastedPatterns(country, list, codes(country));
   const [bad] = unread;
   if (bad !== undefined)
     return {

@@ -3,7 +3,7 @@ import { typedMoney } from '../../core/formats/typed.ts';
 import { pastedPatterns } from '../../core/place/pasted-patterns.ts';
 import { normaliseCode, parsePattern, writtenPattern } from '../../core/place/postal.ts';
 import { regionsFromText } from '../../core/place/region-phrase.ts';
-import { KNOWN_CODES } from '../places/whole-code.ts';
+import { codeForm } from '../places/whole-code.ts';
 import { parseCsv } from '../files/csv.ts';
 import { datesOfCalendar } from '../files/calendar-dates.ts';
 import { fileName } from '../files/files.ts';
@@ -59,11 +59,7 @@ const READERS: Record<string, (text: string) => unknown> = {
   point: readPoint,
   regions: readRegions,
   'regions by code': (text) => regionsFromText(text),
-  patterns: (text) =>
-    pastedPatterns('CA', text, {
-      isWhole: KNOWN_CODES.isWhole('CA'),
-      isBeginning: KNOWN_CODES.isBeginning('CA'),
-    }),
+  patterns: (text) => pastedPatterns('CA', text, codeForm('CA')),
   steps: (text) => pastedSteps(text, 'weight', 'from', SPEECH),
   csv: (text) => parseCsv(text),
   'file name': (text) => fileName(text, 'shop', '2026-11-29'),

@@ -34,7 +34,7 @@ import {
 } from '../../core/words/figure.ts';
 import type { Read } from './draft-field.tsx';
 import { regionsNamed } from '../places/named-regions.ts';
-import { KNOWN_CODES } from '../places/whole-code.ts';
+import { codeForm } from '../places/whole-code.ts';
 
 /** How fields read what is typed, with what to say where it cannot be read. */
 
@@ -231,7 +231,7 @@ export const readDates = (text: string): Read<string[]> => {
 
 /** Regions as a line of text: 'CA-NS', 'US', 'Nova Scotia', 'Luxembourg', 'EU', 'CA: B3H* B3J'. */
 export const readRegions = (text: string): Read<Region[]> => {
-  const read = regionsFromText(text, { named: regionsNamed, ...KNOWN_CODES });
+  const read = regionsFromText(text, { named: regionsNamed, codes: codeForm });
   const [fault] = read.ok ? [] : read.faults;
   return read.ok ? read : { ok: false, text: fault ? faultSentence(fault) : '' };
 };

@@ -1,6 +1,6 @@
 import { postcodeValidator, postcodeValidatorExistsForCountry } from 'postcode-validator';
-import { beginningsOf } from '../../core/place/code-shapes.ts';
-import type { CodeForm } from '../../core/place/pasted-patterns.ts';
+import { memoizeByText } from '../../core/memo/memoize-by-text.ts';
+import { ANY_CODE, codeFormOf, type CodeForm } from '../../core/place/code-shapes.ts';
 
 /** Whether the form of a country's postal codes is known. */
 export const hasCodeForm = (country: string): boolean => postcodeValidatorExistsForCountry(country);
@@ -9,7 +9,7 @@ export const hasCodeForm = (country: string): boolean => postcodeValidatorExists
 const LONGEST = 20;
 
 /** Countries whose known form asks for a dash, and after how many characters. */
-const DASH_AFTER: Readonly<Record<string, number>> = { JP: 3, NI: 3, PL: 2, PT: 4, US: 5 };
+const DASH_AFTER: Readonly<Record<string, number>> = { JP: 3, NI: 3, PL: 2, PT: 4 };
 
 /** A code as the known form of its country has it: nothing between its characters but that dash. */
 const asKnown = (country: string, code: string): string => {
@@ -28,20 +28,7 @@ export const isWholeCode =
     return postcodeValidator(text, country) || postcodeValidator(asKnown(country, text), country);
   };
 
-const beginnings = new Map<string, (text: string) => boolean>();
-
-/** Whether some postal code of a country begins as a text does; where no form is known, any text may. */
-const isCodeBeginning = (country: string): ((text: string) => boolean) => {
-  const known = beginnings.get(country) ?? beginningsOf(isWholeCode(country));
-  beginnings.set(country, known);
-  return known;
-};
-
-/** What is known of the postal codes of a country. */
-export const codeForm = (country: string): CodeForm => ({
-  isWhole: isWholeCode(country),
-  isBeginning: isCodeBeginning(country),
-});
-
-/** The same for every country. */
-export const KNOWN_CODES = { isWhole: isWholeCode, isBeginning: isCodeBeginning };
+/** What is known of the postal codes of a country; where no form is known, any text is one. */
+export const codeForm = memoizeByText((country): CodeForm =>
+  hasCodeForm(country) ? codeFormOf(isWholeCode(country)) : ANY_CODE,
+);
