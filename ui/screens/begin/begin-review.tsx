@@ -2,7 +2,8 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
 import type { Book } from '../../../core/model/book.ts';
-import { regionsPhrase } from '../../../core/place/region-phrase.ts';
+import type { Zone } from '../../../core/model/place.ts';
+import { regionsPhrase, type PlaceNames } from '../../../core/place/region-phrase.ts';
 import { currencyDecimals } from '../../../core/words/figure.ts';
 import { areaPricePhrase, coveragePhrase } from '../../../core/price/nearby-phrase.ts';
 import { ratePhrase } from '../../../core/price/rate-phrase.ts';
@@ -33,6 +34,13 @@ const leavesText = ({ locations }: Book): string =>
     days: new Set(locations.flatMap(({ hours }) => hours.map(({ day }) => day))).size,
   });
 
+/** The places of a zone, unless its name says the same. */
+const placesText = ({ name, remainder, includes }: Zone, names: PlaceNames): string => {
+  if (remainder) return t('places in no other zone');
+  const phrase = regionsPhrase(includes, names);
+  return phrase === name ? '' : phrase;
+};
+
 /** The book that the answers make, in the words of the board, before it is used. */
 export const BeginReview = ({ book }: { book: Book }) => {
   const style = useStyles(styles);
@@ -48,9 +56,7 @@ export const BeginReview = ({ book }: { book: Book }) => {
         <View key={zone.id} style={style.zone}>
           <Text>
             <Text style={style.name}>{zone.name}</Text>{' '}
-            <Text style={style.note}>
-              {zone.remainder ? t('places in no other zone') : regionsPhrase(zone.includes, names)}
-            </Text>
+            <Text style={style.note}>{placesText(zone, names)}</Text>
           </Text>
           {book.rates
             .filter((rate) => rate.zoneId === zone.id)

@@ -142,6 +142,9 @@ describe('the five questions', () => {
       ),
     ).toBeTruthy();
     expect(screen.getByText('14.00')).toBeTruthy();
+    // A zone that is called as its place is not said twice.
+    expect(screen.getAllByText('Ireland')).toHaveLength(1);
+    expect(screen.getByText('France')).toBeTruthy();
     expect(selectBook(store.getState()).store.name).toBe('Wrack & Thistle');
     fireEvent.press(screen.getByText('Use this book'));
     expect(selectBook(store.getState()).store.name).toBe('Sedge & Slate');
