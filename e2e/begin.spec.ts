@@ -18,6 +18,14 @@ const on = async (page: Page, then: string): Promise<void> => {
   await expect(page.getByRole('heading', { level: 1, name: then })).toBeVisible();
 };
 
+/** Puts the product of the new shop into the basket and goes to checkout. */
+const buyTheBoard = async (page: Page): Promise<void> => {
+  await reopenProgram(page, '/shop');
+  await page.getByRole('button', { name: 'Add Slate board to the basket' }).click();
+  await page.getByRole('link', { name: /^Basket/ }).click();
+  await page.getByRole('button', { name: 'Go to checkout' }).click();
+};
+
 /** What a new shop still lacks is listed on Today; publishing it takes the line away. */
 const toDosGoAway = async (page: Page): Promise<void> => {
   await page.getByRole('link', { name: 'Today' }).click();
@@ -63,10 +71,7 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await waitUntilKept(page);
   await toDosGoAway(page);
 
-  await reopenProgram(page, '/shop');
-  await page.getByRole('button', { name: 'Add Slate board to the basket' }).click();
-  await page.getByRole('link', { name: /^Basket/ }).click();
-  await page.getByRole('button', { name: 'Go to checkout' }).click();
+  await buyTheBoard(page);
   await page.getByLabel('Full name').fill('Orla Finch');
   await page.getByLabel('E-mail').fill('orla@example.org');
   await page.getByLabel('Street and number').fill('9 Weir Row');
@@ -122,10 +127,7 @@ test('a shop that only collects is asked nothing of shipping, and its customer c
   await closePreview(page);
   await waitUntilKept(page);
 
-  await reopenProgram(page, '/shop');
-  await page.getByRole('button', { name: 'Add Slate board to the basket' }).click();
-  await page.getByRole('link', { name: /^Basket/ }).click();
-  await page.getByRole('button', { name: 'Go to checkout' }).click();
+  await buyTheBoard(page);
   await expect(page.getByText('We write as soon as it is ready.', { exact: true })).toBeVisible();
 });
 
@@ -152,10 +154,7 @@ test('a code with a dash of its own is pasted, in lists and ranges, and reaches 
   await expect(page.getByRole('heading', { level: 1, name: 'Charges' })).toBeVisible();
   await waitUntilKept(page);
 
-  await reopenProgram(page, '/shop');
-  await page.getByRole('button', { name: 'Add Slate board to the basket' }).click();
-  await page.getByRole('link', { name: /^Basket/ }).click();
-  await page.getByRole('button', { name: 'Go to checkout' }).click();
+  await buyTheBoard(page);
   await expect(page.getByText('Shown once this is filled in: Postal code.')).toBeVisible();
   await page.getByLabel('Postal code').fill('00-042');
   await expect(page.getByRole('radio', { name: 'Brought by us, 9.00' })).toBeVisible();
