@@ -78,6 +78,31 @@ describe('a quote while a carrier is being asked', () => {
     expect(shown.notices).toEqual(whole.notices.filter(({ code }) => code !== 'fallback-used'));
   });
 
+  test('tells of the fallback of a carrier that has failed, while others are waited for', () => {
+    const onError = { amount: 900, per: 'order' } as const;
+    const byCarrier = (id: string, accountId: string) =>
+      makeRate({ id, serviceId: id, price: makeCarrierPrice({ accountId, onError }) });
+    const compiled = compile(
+      makeBook({
+        locations: [yard],
+        carriers: ['fulmar', 'gannet', 'petrel'].map((id) => makeAccount({ id, name: id })),
+        services: ['quick', 'slow', 'late'].map((id) => ({ id, name: `By ${id}` })),
+        rates: [byCarrier('quick', 'fulmar'), byCarrier('slow', 'gannet'), byCarrier('late', 'petrel')],
+      }),
+      makeCatalogue(),
+    );
+    const whole = quote(compiled, makeRequest());
+    const shown = withoutPending(compiled, whole, new Set(['fulmar', 'petrel']));
+    expect(shown.pending.map(({ rateId, account }) => [rateId, account])).toEqual([
+      ['quick', 'fulmar'],
+      ['late', 'petrel'],
+    ]);
+    expect(shown.quote.choices.map(({ id }) => id)).toEqual(['slow']);
+    expect(shown.quote.notices.map(({ text }) => text)).toEqual([
+      'Charged by the fallback, not by the carrier: By slow.',
+    ]);
+  });
+
   test('is the quote itself where nothing is waited for, and keeps other reasons', () => {
     const compiled = compiledWith({});
     const whole = quote(compiled, makeRequest());

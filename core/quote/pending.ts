@@ -1,5 +1,8 @@
-import type { Quote } from '../model/quote.ts';
+import type { Choice, Notice, Quote } from '../model/quote.ts';
+import type { DisplayFormat } from '../words/figure.ts';
+import { messageOf } from '../words/message-of.ts';
 import type { CompiledBook } from './compile.ts';
+import { noticeOf } from './notice.ts';
 
 /** A service that waits for its carrier. */
 export interface Pending {
@@ -8,12 +11,24 @@ export interface Pending {
   account: string;
 }
 
+/** A notice that tells of fallbacks, of the others than these alone; nothing where there are none. */
+const withoutFallbacks = (
+  notice: Notice,
+  fallbacks: readonly Choice[],
+  display: DisplayFormat,
+): readonly Notice[] => {
+  const say = messageOf(notice);
+  if (say?.code !== 'fallback-used') return [notice];
+  const services = say.services.filter((service) => fallbacks.every(({ name }) => name !== service));
+  return services.length === 0 ? [] : [noticeOf({ code: say.code, services }, display)];
+};
+
 /**
  * A quote without what it says of carriers that have not answered yet: neither their fallbacks nor that they
  * failed; and the services that wait for them. `waiting` are accounts.
  */
 export const withoutPending = (
-  { book, accounts }: CompiledBook,
+  { book, accounts, display }: CompiledBook,
   quoted: Quote,
   waiting: ReadonlySet<string>,
 ): { quote: Quote; pending: Pending[] } => {
@@ -41,7 +56,7 @@ export const withoutPending = (
       parcels: quoted.parcels,
       choices: quoted.choices.filter((choice) => !fallbacks.includes(choice)),
       withheld: quoted.withheld.filter((one) => !failed.includes(one)),
-      notices: quoted.notices.filter(({ code }) => code !== 'fallback-used'),
+      notices: quoted.notices.flatMap((notice) => withoutFallbacks(notice, fallbacks, display)),
     },
     pending: pending.filter(({ rateId }, at) => pending.findIndex((one) => one.rateId === rateId) === at),
   };

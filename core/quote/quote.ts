@@ -5,9 +5,6 @@ import type { Choice, Notice, Quote, Withheld } from '../model/quote.ts';
 import type { QuoteRequest } from '../model/request.ts';
 import { areasAt, bestAreas } from '../place/area-index.ts';
 import { oneEntry } from '../price/entries.ts';
-import type { DisplayFormat } from '../words/figure.ts';
-import type { Message } from '../words/message.ts';
-import { sentence } from '../words/sentence.ts';
 import { chargeOf, type ChargeStep } from './charge.ts';
 import { choiceOf } from './choice.ts';
 import { collectAt } from './collecting.ts';
@@ -15,6 +12,7 @@ import type { CompiledBook } from './compile.ts';
 import { deliverBy } from './delivering.ts';
 import { checkedContext, orderContext, withAnswers, type OrderContext } from './order-context.ts';
 import { isPriced, NONE_TOLD, offerAs, withhold, type Outcome, type Remarks, type Way } from './outcome.ts';
+import { noticeOf, type NoticeMessage } from './notice.ts';
 import { questionsOf } from './questions.ts';
 import { Quoted } from './quoted.ts';
 import { shipBy } from './services.ts';
@@ -22,28 +20,6 @@ import { shipBy } from './services.ts';
 /** What makes a request of the right shape unusable with this book: goods that are not known, sums too large. */
 export const requestFaults = (compiled: CompiledBook, request: QuoteRequest): readonly Fault[] =>
   measureBasket(compiled.goods, compiled.book.store.defaultWeight, request).faults;
-
-type NoticeMessage = Extract<Message, { code: Notice['code'] }>;
-
-/** A notice, worded when read. */
-class WordedNotice implements Notice {
-  constructor(
-    readonly say: NoticeMessage,
-    private readonly display: DisplayFormat,
-  ) {}
-
-  get code(): Notice['code'] {
-    return this.say.code;
-  }
-
-  get text(): string {
-    return sentence(this.say, this.display);
-  }
-
-  toJSON(): Notice {
-    return { code: this.code, text: this.text, say: this.say };
-  }
-}
 
 /** What the whole quote remarks on, each thing once but for the services. */
 const noticesOf = ({ compiled, basket }: OrderContext, remarks: readonly Remarks[]): Notice[] => {
@@ -65,7 +41,7 @@ const noticesOf = ({ compiled, basket }: OrderContext, remarks: readonly Remarks
   if (services.length > 0) found.push({ code: 'fallback-used', services });
   if (accounts.size > 0) found.push({ code: 'sandbox-rates', accounts: [...accounts] });
   if (country !== undefined) found.push({ code: 'prices-exclude-duty', country });
-  return found.map((say) => new WordedNotice(say, display));
+  return found.map((say) => noticeOf(say, display));
 };
 
 const STORE = { kind: 'store', id: 'store' } as const;
