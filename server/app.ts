@@ -1,6 +1,6 @@
 import compression from 'compression';
 import cors from 'cors';
-import express, { Router, type Express, type RequestHandler } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import { askingWith, type CarrierSecrets } from './carrier-secrets.ts';
@@ -104,14 +104,25 @@ const compress = compression();
 const compressed: RequestHandler = (request, response, next) =>
   request.headers['accept-encoding'] === undefined ? next() : compress(request, response, next);
 
-/** Some steps one after the other, the address compared once for all of them. */
-const throughAll = (...steps: RequestHandler[]): Router => Router().use(...steps);
+/** Some steps one after the other, without comparing the address before each of them. */
+const throughAll =
+  (...steps: RequestHandler[]): RequestHandler =>
+  (request, response, next) => {
+    const through = (at: number): void => {
+      const step = steps[at];
+      if (!step) return next();
+      void step(request, response, (error?: unknown) =>
+        error === undefined ? through(at + 1) : next(error),
+      );
+    };
+    through(0);
+  };
 
 const EXPOSED = ['Emporos-Edition', 'Emporos-Digest', 'RateLimit', 'RateLimit-Policy', 'Retry-After'];
 
-/** Lets pages of some origins ask from a browser, and no others. */
-const allowOrigins = (origins: readonly string[]) =>
-  cors({ origin: [...origins], exposedHeaders: EXPOSED, maxAge: 600 });
+/** Lets pages of some origins ask from a browser, and no others; without any, nothing is said of origins. */
+const allowOrigins = (origins: readonly string[]): RequestHandler[] =>
+  origins.length === 0 ? [] : [cors({ origin: [...origins], exposedHeaders: EXPOSED, maxAge: 600 })];
 
 /** Whether it runs, and whether it should be asked. */
 const addHealthRoutes = (app: Express, editions: EditionSource, isStopping: () => boolean): void => {
@@ -203,14 +214,14 @@ export const makeServer = ({
   app.use(
     '/api/editions',
     throughAll(
-      ...[securityOfData, knownHosts(hosts), compressed, noteRequests(note), allowOrigins(origins)],
+      ...[securityOfData, knownHosts(hosts), compressed, noteRequests(note), ...allowOrigins(origins)],
       editionRoutes({ editions, ...folder, asker, keys, metrics, problemsOf, now }),
       notFound,
     ),
   );
   app.use(security, knownHosts(hosts), compressed);
   app.use('/api', noteRequests(note));
-  app.use(['/api/places', '/openapi.json'], allowOrigins(origins));
+  app.use(['/api/places', '/openapi.json'], throughAll(...allowOrigins(origins)));
   app.use('/api/carriers', carrierRoutes(new Visits(troubles), now));
   app.use('/api/places', placeRoutes());
   addDescription(app, version);

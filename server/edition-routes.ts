@@ -17,6 +17,7 @@ import { findEdition, type EditionSource, type ServedEdition } from './served-ed
 
 const REQUESTS_A_MINUTE = 60_000;
 const MOST_LINES = 1_000;
+const JSON_TYPE = 'application/json; charset=utf-8';
 export const NDJSON = 'application/x-ndjson';
 
 /** What the routes of editions work with. */
@@ -125,7 +126,7 @@ const addQuoteRoutes = (routes: Router, service: EditionService): void => {
     if (request.body === undefined) return refuse(response, 'not-said-to-be-json');
     const answer = await counted(service, asked, request.body);
     if (isProblem(answer)) sendProblem(response, answer);
-    else response.json(answer);
+    else response.setHeader('Content-Type', JSON_TYPE).end(JSON.stringify(answer));
   });
   routes.post('/:shop/slots', jsonBody, async (request, response) => {
     const asked = askedOf(editions, request, response);

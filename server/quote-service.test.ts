@@ -289,6 +289,23 @@ describe('what the service says of itself', () => {
     expect(await allowed('https://foreign.example')).toBeNull();
   });
 
+  test('where no origins are listed, no page may ask from a browser', async () => {
+    const url = `${await serving()}/api/editions/yard/quotes`;
+    for (const method of ['POST', 'OPTIONS']) {
+      const { headers } = await fetch(url, { method, headers: { origin: 'https://foreign.example' } });
+      expect(headers.get('access-control-allow-origin')).toBeNull();
+      expect(headers.get('access-control-allow-methods')).toBeNull();
+    }
+  });
+
+  test('a quote is said to be JSON, and how long it is', async () => {
+    const url = `${await serving()}/api/editions/yard/quotes`;
+    const answer = await send(url, makeRequest(), { 'accept-encoding': 'identity' });
+    const text = await answer.text();
+    expect(answer.headers.get('content-type')).toBe('application/json; charset=utf-8');
+    expect(answer.headers.get('content-length')).toBe(String(Buffer.byteLength(text)));
+  });
+
   test('requests are noted without who asked, what for, or the key', async () => {
     const lines: RequestLine[] = [];
     const origin = await serving({ note: (line) => void lines.push(line) });
