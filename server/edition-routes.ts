@@ -17,7 +17,6 @@ import { findEdition, type EditionSource, type ServedEdition } from './served-ed
 
 const REQUESTS_A_MINUTE = 60_000;
 const MOST_LINES = 1_000;
-const JSON_TYPE = 'application/json; charset=utf-8';
 export const NDJSON = 'application/x-ndjson';
 
 /** What the routes of editions work with. */
@@ -71,6 +70,13 @@ const listOf = ({ shops, refused }: EditionSource) => ({
   })),
   refused,
 });
+
+/** Sends JSON without what Express looks for in each answer: other types, ranges, and answers that the reader has. */
+const sendJson = (response: Response, text: string): void => {
+  response.setHeader('Content-Type', 'application/json; charset=utf-8');
+  response.setHeader('Content-Length', Buffer.byteLength(text));
+  response.end(text);
+};
 
 /** What one order is answered; it is counted, and how long it took. */
 const counted = async (
@@ -126,7 +132,7 @@ const addQuoteRoutes = (routes: Router, service: EditionService): void => {
     if (request.body === undefined) return refuse(response, 'not-said-to-be-json');
     const answer = await counted(service, asked, request.body);
     if (isProblem(answer)) sendProblem(response, answer);
-    else response.setHeader('Content-Type', JSON_TYPE).end(JSON.stringify(answer));
+    else sendJson(response, JSON.stringify(answer));
   });
   routes.post('/:shop/slots', jsonBody, async (request, response) => {
     const asked = askedOf(editions, request, response);
