@@ -274,38 +274,6 @@ describe('what the service says of itself', () => {
     });
   });
 
-  test('pages of the origins that are listed may ask from a browser, and no others', async () => {
-    const origin = await serving({ origins: ['https://shop.example'] });
-    const allowed = async (page: string, method = 'POST'): Promise<string | null> => {
-      const response = await fetch(`${origin}/api/editions/yard/quotes`, {
-        method,
-        headers: { origin: page, 'content-type': 'application/json' },
-        ...(method === 'POST' ? { body: JSON.stringify(makeRequest()) } : {}),
-      });
-      return response.headers.get('access-control-allow-origin');
-    };
-    expect(await allowed('https://shop.example')).toBe('https://shop.example');
-    expect(await allowed('https://shop.example', 'OPTIONS')).toBe('https://shop.example');
-    expect(await allowed('https://foreign.example')).toBeNull();
-  });
-
-  test('where no origins are listed, no page may ask from a browser', async () => {
-    const url = `${await serving()}/api/editions/yard/quotes`;
-    for (const method of ['POST', 'OPTIONS']) {
-      const { headers } = await fetch(url, { method, headers: { origin: 'https://foreign.example' } });
-      expect(headers.get('access-control-allow-origin')).toBeNull();
-      expect(headers.get('access-control-allow-methods')).toBeNull();
-    }
-  });
-
-  test('a quote is said to be JSON, and how long it is', async () => {
-    const url = `${await serving()}/api/editions/yard/quotes`;
-    const answer = await send(url, makeRequest(), { 'accept-encoding': 'identity' });
-    const text = await answer.text();
-    expect(answer.headers.get('content-type')).toBe('application/json; charset=utf-8');
-    expect(answer.headers.get('content-length')).toBe(String(Buffer.byteLength(text)));
-  });
-
   test('requests are noted without who asked, what for, or the key', async () => {
     const lines: RequestLine[] = [];
     const origin = await serving({ note: (line) => void lines.push(line) });
