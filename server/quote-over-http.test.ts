@@ -45,9 +45,3 @@ test('a quote is said to be JSON, and how long it is', async () => {
   expect(answer.headers.get('content-type')).toBe('application/json; charset=utf-8');
   expect(answer.headers.get('content-length')).toBe(String(Buffer.byteLength(text)));
 });
-
-test('a quote is compressed for who can read that', async () => {
-  const answer = await asked([], { 'accept-encoding': 'gzip' });
-  expect(answer.headers.get('content-encoding')).toBe('gzip');
-  expect(await answer.json()).toMatchObject({ choices: [{ charge: 845 }] });
-});
