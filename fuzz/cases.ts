@@ -22,7 +22,7 @@ import { carrierAnswerSchema } from '../core/model/carrier.ts';
 import type { PastOrder } from '../core/model/order.ts';
 import { codeFormOf } from '../core/place/code-shapes.ts';
 import { pastedPatterns } from '../core/place/pasted-patterns.ts';
-import { regionsFromText } from '../core/place/region-phrase.ts';
+import { regionsFromText } from '../core/place/region-text.ts';
 import { compile } from '../core/quote/compile.ts';
 import { carrierQuestions } from '../core/quote/questions.ts';
 import { quote } from '../core/quote/quote.ts';

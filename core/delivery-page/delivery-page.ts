@@ -5,6 +5,7 @@ import type { Location } from '../model/location.ts';
 import type { Destination, Region, Zone } from '../model/place.ts';
 import type { Rate } from '../model/rate.ts';
 import type { OpeningHours, Timing, Transit } from '../model/time.ts';
+import { patternNames } from '../place/british-districts.ts';
 import type { PlaceNames } from '../place/region-phrase.ts';
 import { dateOf, dayOf } from '../time/calendar.ts';
 import type { CustomerWords } from '../words/customer/customer-words.ts';
@@ -165,8 +166,9 @@ const whereText = ({ covers, locationId }: DeliveryArea, { book, words }: Contex
   if (covers.kind === 'radius')
     return words.say('page.within', { distance: words.distance(covers.metres), location });
   if (covers.kind === 'shape') return words.say('page.around', { location });
-  const codes = covers.patterns.slice(0, SHOWN_CODES).map((pattern) => pattern.replace(/\*$/, ''));
-  const more = covers.patterns.length - codes.length;
+  const names = patternNames(covers.country, covers.patterns);
+  const codes = names.slice(0, SHOWN_CODES).map((name) => name.replace(/\*$/, ''));
+  const more = names.length - codes.length;
   const said = codes.join(', ');
   return more > 0
     ? words.say('page.codes-and-more', { codes: said, count: more })

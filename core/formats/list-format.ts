@@ -22,8 +22,8 @@ export type ListMapping<C extends string> = (C | null)[];
 /** The trimmed cells of a row by their columns; a column that the file lacks is ''. */
 export type RowCells<C extends string> = (column: C) => string;
 
-/** What a row gave. */
-export type RowResult<Item> = { item: Item } | { faults: Fault[] };
+/** What a row gave: an item, with `more` where it stands for several. */
+export type RowResult<Item> = { item: Item; more?: readonly Item[] } | { faults: Fault[] };
 
 /** What readers are told besides the file and its meaning: what marks decimals in it, and what is known of places. */
 export interface ReadingContext {
@@ -140,6 +140,11 @@ const repeated = <C extends string, Item, Meaning>({ columns, unique }: ListForm
   };
 };
 
+const itemsOf = <Item>({ item, more = [] }: { item: Item; more?: readonly Item[] }): Item[] => [
+  item,
+  ...more,
+];
+
 /**
  * The items of a list in a file whose first row has the headings. A row with a fault is left out, and each fault says
  * its row and column; where the columns are wrong, nothing is read.
@@ -165,15 +170,17 @@ export const readList = <C extends string, Item, Meaning>(
     const cell = cellsOf(cells);
     const result = read(cell, row);
     if ('faults' in result) return result;
-    const twice = repeats(result.item, cell, row);
+    const twice = itemsOf(result).flatMap((item) => repeats(item, cell, row));
     return twice.length > 0 ? { faults: twice } : result;
   };
   rows.slice(1).forEach((cells, at) => {
     if (isBlank(cells)) return;
     const result = take(cells, at + 2);
     if ('item' in result) {
-      reading.items.push(result.item);
-      reading.rows.push(at + 2);
+      for (const item of itemsOf(result)) {
+        reading.items.push(item);
+        reading.rows.push(at + 2);
+      }
       return;
     }
     reading.faults.push(...result.faults);

@@ -86,7 +86,7 @@ describe('a rate table in a file', () => {
     const { items, faults, faulty } = read([
       HEAD,
       ['Canada', '', '', '0', '1', '7'],
-      ['CA', 'US-NY', 'B3**', '-1', 'x', 'free'],
+      ['CA', 'US-NY', 'B3*4', '-1', 'x', 'free'],
       ['CA', '', '', '', '', ''],
       ['CA', '', '', '0', '', '5'],
     ]);
@@ -167,6 +167,44 @@ describe('a rate table in a file', () => {
   });
 });
 
+const BRITISH = codeFormOf((code) => /^[A-Z]{1,2}\d[A-Z0-9]?\d[A-Z]{2}$/.test(code.replace(/\s/g, '')));
+const CANADIAN = codeFormOf((code) => /^[A-Z]\d[A-Z]\d[A-Z]\d$/.test(code.replace(/\s/g, '')));
+
+describe('places of a rate table in a file', () => {
+  const placesOf = (...rows: string[][]) => {
+    const { items, faults } = readList(
+      RATE_TABLE,
+      [['Country', 'Postal code', 'From', 'Amount'], ...rows.map((row) => [...row, '0', '7'])],
+      ['country', 'postal', 'from', 'amount'],
+      { basis: 'weight', unit: null, includesTo: false, decimals: 2 },
+      {
+        ...placeless('.'),
+        countryOf: (text) => ({ Canada: 'CA', 'United Kingdom': 'GB' })[text] ?? null,
+        codes: (country) => (country === 'GB' ? BRITISH : CANADIAN),
+      },
+    );
+    return [items.map(({ country, postal }) => `${country} ${postal}`), faults.map(({ path }) => path)];
+  };
+
+  test('a code that is shorter than a whole one is the beginning of codes', () => {
+    expect(placesOf(['Canada', 'b3h'], ['CA', 'B3H 4R2'])).toEqual([['CA B3H*', 'CA B3H 4R2'], []]);
+  });
+
+  test('a row with British districts, or with several codes, is a row for each', () => {
+    expect(placesOf(['United Kingdom', 'HS1-HS3'], ['CA', 'B3H B3J*'])).toEqual([
+      ['GB HS1???', 'GB HS2???', 'GB HS3???', 'CA B3H*', 'CA B3J*'],
+      [],
+    ]);
+  });
+
+  test('what no code of the country begins with is named', () => {
+    expect(placesOf(['Canada', '97201'], ['Nowhere', 'B3H'])).toEqual([
+      [],
+      ['row 2, Postal code', 'row 3, Country'],
+    ]);
+  });
+});
+
 describe('a postal list in a file', () => {
   const lines = (rows: string[][]) =>
     readList(
@@ -230,9 +268,32 @@ describe('a postal list in a file', () => {
     );
     expect(items.map(({ country, pattern }) => `${country} ${pattern}`)).toEqual(['CA B3H*']);
     expect(faults.map(({ path, detail }) => `${path}: ${String(detail?.text)}`)).toEqual([
-      'row 3, Code: 97201*',
+      'row 3, Code: 97201',
       'row 4, Country: Nowhere',
     ]);
+  });
+
+  test('a row with British districts is a line for each, and a code that is there twice is named', () => {
+    const { items, rows, faults } = readList(
+      POSTAL_LIST,
+      [
+        ['Country', 'Postal code', 'Days'],
+        ['GB', 'ZE1-ZE3', '4'],
+        ['GB', 'AB31 5', '2'],
+        ['GB', 'ZE2', '3'],
+      ],
+      ['country', 'pattern', 'days'],
+      { home: 'GB' },
+      { ...placeless('.'), codes: () => BRITISH },
+    );
+    expect(items.map(({ pattern, days }) => `${pattern} ${days}`)).toEqual([
+      'ZE1??? 4',
+      'ZE2??? 4',
+      'ZE3??? 4',
+      'AB315?? 2',
+    ]);
+    expect(rows).toEqual([2, 2, 2, 3]);
+    expect(faults.map(({ code, path }) => `${path}: ${code}`)).toEqual(['row 4, Code: cell-duplicate']);
   });
 
   test('that is written and read again is the same', () => {

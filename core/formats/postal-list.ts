@@ -1,11 +1,10 @@
-import { isBeginningOnly } from '../place/code-shapes.ts';
 import { marked, t } from '../translate/translate.ts';
 import { countryName } from '../words/country-name.ts';
 import type { Fault } from '../model/fault.ts';
 import type { PostalRule } from '../model/delivery.ts';
 import { countrySchema } from '../model/place.ts';
-import { canTakeCodes } from '../place/code-shapes.ts';
-import { normaliseCode, parsePattern, writtenPattern } from '../place/postal.ts';
+import { cellPatterns } from '../place/cell-patterns.ts';
+import { normaliseCode, parsePattern } from '../place/postal.ts';
 import {
   listColumn,
   unread,
@@ -84,38 +83,30 @@ const daysOf = (cell: Cell, row: number, faults: Fault[]): number | undefined =>
   return undefined;
 };
 
-/** What is wrong with a pattern: none of the forms, or no code of the country begins so. */
-const patternFault = (
-  row: number,
-  country: string,
-  pattern: string,
-  { codes }: ReadingContext,
-): Fault | null => {
-  if (pattern.length > 40 || !parsePattern(country, pattern))
-    return unread(row, NAMES.pattern, pattern, t('a postal code or pattern: B3H4R2, B3H*, 90200 to 90299'));
-  return canTakeCodes(country, pattern, codes(country).isBeginning)
-    ? null
-    : unread(row, NAMES.pattern, pattern, t('a postal code of {country}', { country: countryName(country) }));
-};
+/** What is wrong with a cell that is no pattern: none of the forms, or no code of the country begins so. */
+const patternFault = (row: number, country: string, text: string): Fault =>
+  parsePattern(country, text)
+    ? unread(row, NAMES.pattern, text, t('a postal code of {country}', { country: countryName(country) }))
+    : unread(row, NAMES.pattern, text, t('a postal code or pattern: B3H4R2, B3H*, 90200 to 90299'));
 
 const rowReader =
   ({ home }: PostalMeaning, context: ReadingContext) =>
   (cell: Cell, row: number): RowResult<PostalRule> => {
     const faults: Fault[] = [];
     const country = (cell('country') === '' ? home : context.countryOf(cell('country'))) ?? '';
-    const written = writtenPattern(cell('pattern'));
-    const pattern = isBeginningOnly(written, context.codes(country)) ? `${written}*` : written;
+    const patterns = cellPatterns(country, cell('pattern'), context.codes(country));
+    const [pattern = '', ...others] = patterns ?? [];
     if (!countrySchema.safeParse(country).success)
       faults.push(
         unread(row, NAMES.country, cell('country'), t('a country by name or in two letters, such as CA')),
       );
-    const odd = patternFault(row, country, pattern, context);
-    if (odd) faults.push(odd);
+    if (!patterns) faults.push(patternFault(row, country, cell('pattern')));
     const served = yesNo(cell, 'served', true, row, faults);
     const cashOnDelivery = yesNo(cell, 'cashOnDelivery', false, row, faults);
     const days = daysOf(cell, row, faults);
     if (faults.length > 0) return { faults };
-    return { item: { country, pattern, served, cashOnDelivery, ...(days === undefined ? {} : { days }) } };
+    const rule = { country, served, cashOnDelivery, ...(days === undefined ? {} : { days }) };
+    return { item: { ...rule, pattern }, more: others.map((other) => ({ ...rule, pattern: other })) };
   };
 
 /** The lines of a postal list. An empty “served” is yes, an empty “payable at the door” no. */

@@ -5,7 +5,7 @@ import { countrySchema, subdivisionSchema } from '../model/place.ts';
 import type { Each, Measure, RateTable, TableRow } from '../model/price.ts';
 import { GREATEST_SUM } from '../model/bounds.ts';
 import { unitFactor } from '../model/written-units.ts';
-import { parsePattern, writtenPattern } from '../place/postal.ts';
+import { cellPatterns } from '../place/cell-patterns.ts';
 import { tableOddities } from '../price/table-report.ts';
 import { exactFigure, plainMoney } from '../words/figure.ts';
 import {
@@ -99,7 +99,7 @@ export interface TableMeaning {
 }
 
 const EXPECTED = {
-  country: t('a country of two letters, such as CA'),
+  country: t('a country by name or in two letters, such as CA'),
   subdivision: t('a region, such as CA-NS'),
   postal: t('a postal pattern: B3H4R2, B3H*, B3?1* or 90200 to 90299'),
   value: t('a figure that is not below 0'),
@@ -163,24 +163,30 @@ class RowReader {
   };
 }
 
-const placeOf = (reader: RowReader): Pick<TableRow, 'country' | 'subdivision' | 'postal'> => {
-  const country = reader.read('country', EXPECTED.country, (text) =>
-    countrySchema.safeParse(text.toUpperCase()).success ? text.toUpperCase() : null,
-  );
+type Place = Pick<TableRow, 'country' | 'subdivision' | 'postal'>;
+
+/** The places of a row: one, or one for each pattern that its codes stand for. */
+const placesOf = (reader: RowReader, { countryOf, codes }: ReadingContext): [Place, ...Place[]] => {
+  const country = reader.read('country', EXPECTED.country, (text) => {
+    const code = countryOf(text) ?? text.toUpperCase();
+    return countrySchema.safeParse(code).success ? code : null;
+  });
   const subdivision = reader.read('subdivision', EXPECTED.subdivision, (text) => {
     const upper = text.toUpperCase();
     const whole = upper.includes('-') || country === undefined ? upper : `${country}-${upper}`;
     const isWithin = country === undefined || whole.startsWith(`${country}-`);
     return isWithin && subdivisionSchema.safeParse(whole).success ? whole : null;
   });
-  const postal = reader.read('postal', EXPECTED.postal, (text) =>
-    text.length <= 40 && parsePattern(country ?? '', text) ? writtenPattern(text) : null,
+  const patterns = reader.read('postal', EXPECTED.postal, (text) =>
+    cellPatterns(country ?? '', text, codes(country ?? '')),
   );
-  return {
+  const within = {
     ...(country === undefined ? {} : { country }),
     ...(subdivision === undefined ? {} : { subdivision }),
-    ...(postal === undefined ? {} : { postal }),
   };
+  const [first, ...more] = patterns ?? [];
+  if (first === undefined) return [within];
+  return [{ ...within, postal: first }, ...more.map((postal) => ({ ...within, postal }))];
 };
 
 const eachOf = (reader: RowReader): Each | undefined => {
@@ -201,10 +207,10 @@ const eachOf = (reader: RowReader): Each | undefined => {
 const justAbove = (end: number): number => (Number.isInteger(end) ? end + 1 : toThousandth(end + 0.001));
 
 const rowReader =
-  (meaning: TableMeaning, { mark }: ReadingContext) =>
+  (meaning: TableMeaning, context: ReadingContext) =>
   (cell: RowCells<TableColumn>, row: number): RowResult<TableRow> => {
-    const reader = new RowReader(cell, row, meaning, mark);
-    const place = placeOf(reader);
+    const reader = new RowReader(cell, row, meaning, context.mark);
+    const [place, ...others] = placesOf(reader, context);
     const from = reader.need('from', EXPECTED.value, reader.value);
     const end = reader.read('to', EXPECTED.value, reader.value);
     const amount = reader.need('amount', EXPECTED.amount, reader.money);
@@ -212,9 +218,8 @@ const rowReader =
     if (reader.faults.length > 0 || from === undefined || amount === undefined)
       return { faults: reader.faults };
     const to = end === undefined ? undefined : meaning.includesTo ? justAbove(end) : end;
-    return {
-      item: { ...place, from, ...(to === undefined ? {} : { to }), amount, ...(each ? { each } : {}) },
-    };
+    const charge = { from, ...(to === undefined ? {} : { to }), amount, ...(each ? { each } : {}) };
+    return { item: { ...place, ...charge }, more: others.map((other) => ({ ...other, ...charge })) };
   };
 
 /** The rows of a rate table: places are ISO 3166 codes and postal patterns, figures in the unit that was said. */

@@ -1,5 +1,6 @@
 import { withSingleBlanks } from '../model/blanks.ts';
 import { memoizeByText } from '../memo/memoize-by-text.ts';
+import { districtPatterns } from './british-districts.ts';
 import { canTakeCodes, isBeginningOnly, type CodeForm } from './code-shapes.ts';
 import { normaliseCode, parsePattern, rangeText } from './postal.ts';
 
@@ -36,11 +37,21 @@ const pairOf = (parts: readonly string[]): [string, string] | null => {
 const rangeEnds = (text: string): [string, string] | null =>
   pairOf(text.split(BETWEEN_ENDS)) ?? pairOf(text.split('-'));
 
-/** Four letters and more without a figure are a word, not a code. */
-const isWord = (pattern: string): boolean => /^[A-Z]{4,}\*?$/.test(pattern);
-
 /** A longer word is no code and no range. */
 const LONGEST_WORD = 80;
+
+/** The patterns of a British district, or of what is named like one; null for all else. */
+export const namedDistricts = (country: string, text: string): string[] | null => {
+  if (text.length > LONGEST_WORD) return null;
+  const ends = text.split(BETWEEN_ENDS);
+  return districtPatterns(country, ends.length > 1 ? ends : text.split('-'));
+};
+
+/** Whether a text is a range of codes, in any of the forms that people write. */
+export const isRange = (text: string): boolean => text.length <= LONGEST_WORD && rangeEnds(text) !== null;
+
+/** Four letters and more without a figure are a word, not a code. */
+const isWord = (pattern: string): boolean => /^[A-Z]{4,}\*?$/.test(pattern);
 
 const patternOf = (country: string, text: string): string | null => {
   if (text.length > LONGEST_WORD) return null;
@@ -107,6 +118,33 @@ const withoutEnds = (entry: string): string => {
   return bare.slice(0, end);
 };
 
+/** What a part of what was pasted stands for: its patterns, and whether it is shorter than a code. */
+interface Meaning {
+  patterns: readonly string[];
+  isShort: boolean;
+}
+
+/** What parts stand for in a country; null for what is no code there. */
+const meaningIn = (country: string, form: CodeForm): ((part: string) => Meaning | null) =>
+  memoizeByText((part) => {
+    const districts = namedDistricts(country, part);
+    if (districts) return { patterns: districts, isShort: true };
+    const pattern = patternOf(country, part);
+    if (pattern === null || !canTakeCodes(country, pattern, form.isBeginning)) return null;
+    const isShort = isBeginningOnly(pattern, form);
+    return { patterns: [isShort ? `${pattern}*` : pattern], isShort };
+  });
+
+/** The parts of entries. */
+const splitIn = (country: string, form: CodeForm): ((entry: string) => Part[]) => {
+  const isPattern = memoizeByText((part) => patternOf(country, part) !== null);
+  return memoizeByText((entry) =>
+    namedDistricts(country, entry)
+      ? [{ text: entry, readable: true }]
+      : partsOf(country, entry, form.isWhole, isPattern),
+  );
+};
+
 /**
  * Postal codes pasted in any shape: separated by commas, semicolons, tabs, lines or blanks; with ranges,
  * wildcards, quotes and bullets. Nothing is dropped silently: what cannot be read, or no code of the country begins
@@ -115,14 +153,7 @@ const withoutEnds = (entry: string): string => {
 export const pastedPatterns = (country: string, text: string, form: CodeForm): PastedPatterns => {
   const found = new Set<string>();
   const unread: string[] = [];
-  const patternAs = memoizeByText((part) => patternOf(country, part));
-  const readAs = memoizeByText((part) => {
-    const pattern = patternAs(part);
-    return pattern !== null && canTakeCodes(country, pattern, form.isBeginning) ? pattern : null;
-  });
-  const split = memoizeByText((entry) =>
-    partsOf(country, entry, form.isWhole, (part) => patternAs(part) !== null),
-  );
+  const [meaningOf, split] = [meaningIn(country, form), splitIn(country, form)];
   let repeated = 0;
   let beginnings = 0;
   const entries = text
@@ -130,16 +161,15 @@ export const pastedPatterns = (country: string, text: string, form: CodeForm): P
     .map((entry) => withoutEnds(withSingleBlanks(entry)))
     .filter(Boolean);
   for (const { text: part, readable } of entries.flatMap(split)) {
-    const pattern = readable ? readAs(part) : null;
-    if (pattern === null) {
+    const meaning = readable ? meaningOf(part) : null;
+    if (!meaning) {
       unread.push(part);
       continue;
     }
-    const isShort = isBeginningOnly(pattern, form);
-    const taken = isShort ? `${pattern}*` : pattern;
-    if (found.has(taken)) repeated += 1;
-    else if (isShort) beginnings += 1;
-    found.add(taken);
+    const fresh = meaning.patterns.filter((pattern) => !found.has(pattern));
+    repeated += meaning.patterns.length - fresh.length;
+    if (meaning.isShort && fresh.length > 0) beginnings += 1;
+    for (const pattern of fresh) found.add(pattern);
   }
   return { patterns: [...found], repeated, beginnings, unread };
 };

@@ -1,12 +1,6 @@
 import type { Region } from '../model/place.ts';
-import {
-  entryName,
-  fewRegionsPhrase,
-  regionsFromText,
-  regionsPhrase,
-  regionsText,
-  type PlaceNaming,
-} from './region-phrase.ts';
+import { entryName, fewRegionsPhrase, regionsPhrase } from './region-phrase.ts';
+import { regionsFromText, regionsText, type PlaceNaming } from './region-text.ts';
 
 const names = (code: string): string => `[${code}]`;
 const country = (code: string): Region => ({ country: code });

@@ -1,6 +1,7 @@
 import { t } from '../translate/translate.ts';
 import type { Coverage, DeliveryArea, PickupPoint } from '../model/delivery.ts';
 import type { Timing } from '../model/time.ts';
+import { patternNames } from '../place/british-districts.ts';
 import { distanceFigure, moneyFigure, type DisplayFormat } from '../words/figure.ts';
 import { kindOf } from './kinds.ts';
 
@@ -13,7 +14,7 @@ export const coveragePhrase = (covers: Coverage, { units }: DisplayFormat): stri
   if (covers.kind === 'radius')
     return t('within {distance}', { distance: distanceFigure(covers.metres, units) });
   if (covers.kind === 'shape') return t('a shape of {count} corners', { count: covers.ring.length });
-  const { patterns } = covers;
+  const patterns = patternNames(covers.country, covers.patterns);
   if (patterns.length === 0) return t('no postal code');
   const shown = patterns.slice(0, COVERS_SHOWN).join(', ');
   return patterns.length > COVERS_SHOWN

@@ -7,14 +7,12 @@ import {
   sizeFigure,
   type DisplayFormat,
 } from '../../core/words/figure.ts';
-import { countryName } from '../../core/words/country-name.ts';
 import { selectDisplayFormat } from '../state/selectors.ts';
 import { useAppSelector } from '../state/store.ts';
 import { DraftField, type DraftFieldProps, type Read } from './draft-field.tsx';
 import {
   optional,
   readCountWithin,
-  readCountry,
   readDate,
   readMeasure,
   readMoney,
@@ -41,14 +39,14 @@ interface ValueProps<T> {
 }
 
 /** How a value is written in a field and read again; `more` is what the field is told about it. */
-interface FieldKind<T, More> {
+export interface FieldKind<T, More> {
   write: (value: T, display: DisplayFormat, more: More) => string;
   /** The keys that a phone shows for it; all of them where a unit or words may be written. */
   keys?: Shown['inputMode'];
   read: (display: DisplayFormat, more: More) => (text: string) => Read<T>;
 }
 
-const fieldOf =
+export const fieldOf =
   <T, More = unknown>({ write, read, keys }: FieldKind<T, More>): FieldOf<T, More> =>
   ({ value, onChange, ...more }) => {
     const display = useAppSelector(selectDisplayFormat);
@@ -65,7 +63,7 @@ const fieldOf =
   };
 
 /** The same for an optional value: an empty field is no value. */
-const optionalFieldOf = <T, More = unknown>({
+export const optionalFieldOf = <T, More = unknown>({
   write,
   read,
   ...kind
@@ -162,8 +160,3 @@ export const TokensField = fieldOf<string[]>({
   write: (value) => value.join(', '),
   read: () => readTokens,
 });
-
-const COUNTRY: FieldKind<string, unknown> = { write: countryName, read: () => readCountry };
-/** A country, by its name; its two letters are read too. */
-export const CountryField = fieldOf(COUNTRY);
-export const OptionalCountryField = optionalFieldOf(COUNTRY);

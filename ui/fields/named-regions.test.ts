@@ -1,4 +1,4 @@
-import { readRegions } from './readers.ts';
+import { readRegions } from './place-readers.ts';
 import { loadWorldPlaces } from '../places/places.ts';
 
 beforeAll(async () => {

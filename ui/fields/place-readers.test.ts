@@ -1,7 +1,7 @@
 import { iso31661 } from 'iso-3166';
 import { countryName } from '../../core/words/country-name.ts';
 import { loadWorldPlaces } from '../places/places.ts';
-import { readCountries, readCountry, readSubdivision } from './readers.ts';
+import { readCountries, readCountry, readPattern, readSubdivision } from './place-readers.ts';
 
 beforeAll(loadWorldPlaces);
 
@@ -32,3 +32,14 @@ test('a subdivision is read by its name or its code, and a country is none', () 
   for (const text of ['Canada', 'Atlantis', ''])
     expect(readSubdivision(text)).toMatchObject({ ok: false, text: expect.stringContaining('CA-NS') });
 });
+
+test.each([
+  ['CA', 'b3h', { ok: true, value: 'B3H*' }],
+  ['CA', 'B3H 4R2', { ok: true, value: 'B3H 4R2' }],
+  ['US', '90200-90299', { ok: true, value: '90200 to 90299' }],
+  ['GB', 'IV1', { ok: true, value: 'IV1???' }],
+  ['GB', 'IV1-IV28', { ok: false, text: 'These are 28 (IV1 to IV28): one fits here.' }],
+  ['CA', '97201', { ok: false, text: 'Write B3H4R2, B3H*, B3?1* or 90200 to 90299.' }],
+])('a field for one code of %s reads %s', (country, text, read) =>
+  expect(readPattern(country)(text)).toEqual(read),
+);

@@ -1,29 +1,25 @@
+import { readRegions, readCountries, readCountry, readSubdivision, readPattern } from './place-readers.ts';
 import { pastedSteps } from '../../core/formats/pasted-steps.ts';
 import { typedMoney } from '../../core/formats/typed.ts';
 import { pastedPatterns } from '../../core/place/pasted-patterns.ts';
 import { normaliseCode, parsePattern, writtenPattern } from '../../core/place/postal.ts';
-import { regionsFromText } from '../../core/place/region-phrase.ts';
+import { regionsFromText } from '../../core/place/region-text.ts';
 import { codeForm } from '../places/whole-code.ts';
 import { parseCsv } from '../files/csv.ts';
 import { datesOfCalendar } from '../files/calendar-dates.ts';
 import { fileName } from '../files/files.ts';
 import {
   optional,
-  readCountries,
-  readCountry,
   readCountWithin,
   readDate,
   readDates,
   readMeasure,
   readMoney,
   readName,
-  readPattern,
   readPercent,
   readPoint,
-  readRegions,
   readSize,
   readSpans,
-  readSubdivision,
   readTime,
   readTokens,
   signed,

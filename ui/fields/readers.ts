@@ -11,10 +11,6 @@ import {
   type Mark,
   type Typed,
 } from '../../core/formats/typed.ts';
-import { countrySchema, subdivisionSchema, type Region } from '../../core/model/place.ts';
-import { parsePattern, writtenPattern } from '../../core/place/postal.ts';
-import { regionsFromText } from '../../core/place/region-phrase.ts';
-import { faultSentence } from '../../core/words/fault-sentence.ts';
 import type { Size } from '../../core/model/good.ts';
 import type { LimitMeasure, Measure } from '../../core/model/price.ts';
 import {
@@ -33,8 +29,6 @@ import {
   type DisplayFormat,
 } from '../../core/words/figure.ts';
 import type { Read } from './draft-field.tsx';
-import { regionsNamed } from '../places/named-regions.ts';
-import { codeForm } from '../places/whole-code.ts';
 
 /** How fields read what is typed, with what to say where it cannot be read. */
 
@@ -229,13 +223,6 @@ export const readDates = (text: string): Read<string[]> => {
       };
 };
 
-/** Regions as a line of text: 'CA-NS', 'US', 'Nova Scotia', 'Luxembourg', 'EU', 'CA: B3H* B3J'. */
-export const readRegions = (text: string): Read<Region[]> => {
-  const read = regionsFromText(text, { named: regionsNamed, codes: codeForm });
-  const [fault] = read.ok ? [] : read.faults;
-  return read.ok ? read : { ok: false, text: fault ? faultSentence(fault) : '' };
-};
-
 const LONGEST_TOKEN = 120;
 
 /** Words separated by commas or lines, each once: customer groups, codes, channels. */
@@ -258,54 +245,6 @@ export const readTokens = (text: string): Read<string[]> => {
           most: LONGEST_TOKEN,
         }),
       };
-};
-
-/** The countries that a text names: one by its name or its two letters, several by the name of a group; else none. */
-const countriesOf = (text: string): string[] => {
-  const named = regionsNamed(text)?.filter(({ subdivision }) => subdivision === undefined) ?? [];
-  if (named.length > 0) return named.map(({ country }) => country);
-  const code = text.trim().toUpperCase();
-  return countrySchema.safeParse(code).success ? [code] : [];
-};
-
-const noCountry = (text: string): Read<never> => ({
-  ok: false,
-  text: t('“{text}” is not a country: write its name, or two letters as CA.', { text: text.trim() }),
-});
-
-/** A country by its name or its two letters. */
-export const readCountry = (text: string): Read<string> => {
-  const [country, ...more] = countriesOf(text);
-  return country === undefined || more.length > 0 ? noCountry(text) : { ok: true, value: country };
-};
-
-/** A subdivision by its name or its code. */
-export const readSubdivision = (text: string): Read<string> => {
-  const [named, ...more] = regionsNamed(text) ?? [];
-  const code = (more.length === 0 ? named?.subdivision : undefined) ?? text.trim().toUpperCase();
-  return subdivisionSchema.safeParse(code).success
-    ? { ok: true, value: code }
-    : { ok: false, text: t('Write a region by its name or code, such as Nova Scotia or CA-NS.') };
-};
-
-/** A postal code or a pattern of codes of a country; '' stands for any country. */
-export const readPattern =
-  (country: string) =>
-  (text: string): Read<string> => {
-    const pattern = writtenPattern(text);
-    return pattern.length <= 40 && parsePattern(country, pattern) !== null
-      ? { ok: true, value: pattern }
-      : { ok: false, text: t('Write B3H4R2, B3H*, B3?1* or 90200 to 90299.') };
-  };
-
-/** Countries by name or by their two letters, in any order. */
-export const readCountries = (text: string): Read<string[]> => {
-  const tokens = readTokens(text);
-  if (!tokens.ok) return tokens;
-  const each = tokens.value.map(countriesOf);
-  const unknown = tokens.value.find((_, at) => each[at]?.length === 0);
-  if (unknown !== undefined) return noCountry(unknown);
-  return { ok: true, value: [...new Set(each.flat())] };
 };
 
 /** A point of the earth: latitude and longitude in degrees. */

@@ -5,7 +5,7 @@ import { t } from '../../core/translate/translate.ts';
 import type { Region } from '../../core/model/place.ts';
 import { pastedPatterns } from '../../core/place/pasted-patterns.ts';
 import { withoutRegion, withPatterns, withRegion } from '../../core/place/region-list.ts';
-import { regionsText } from '../../core/place/region-phrase.ts';
+import { regionsText } from '../../core/place/region-text.ts';
 import { countryName } from '../../core/words/country-name.ts';
 import { useWorldPlaces, type WorldPlaces } from '../places/places.ts';
 import { codeForm } from '../places/whole-code.ts';
@@ -16,7 +16,7 @@ import { FIELD_OUTLINE, note } from '../theme/text.ts';
 import { FINGER, SANS_STRONG, SERIF, type Inks } from '../theme/tokens.ts';
 import { Chooser, type Option } from '../parts/chooser.tsx';
 import { DraftField } from './draft-field.tsx';
-import { readRegions } from './readers.ts';
+import { readRegions } from './place-readers.ts';
 import { TextAction } from '../parts/text-action.tsx';
 import { IconAction } from '../parts/icon-action.tsx';
 

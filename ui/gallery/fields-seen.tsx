@@ -3,8 +3,8 @@ import { View } from 'react-native';
 import type { Preparation, OpeningHours, Timing } from '../../core/model/time.ts';
 import type { Destination, Region } from '../../core/model/place.ts';
 import type { Limits } from '../../core/model/price.ts';
+import { CountryField } from '../fields/country-field.tsx';
 import {
-  CountryField,
   CountField,
   MeasureField,
   MoneyField,

@@ -14,6 +14,7 @@ import { currencyDecimals, type DisplayFormat } from '../../../core/words/figure
 import { optional, readMeasure, readMoney, readName, readPercent, readSpans } from '../../fields/readers.ts';
 import { located } from '../../places/use-gazetteer.ts';
 import { codeForm, isWholeCode } from '../../places/whole-code.ts';
+import { hasPostalCode } from '../shopfront/address-form.ts';
 import { countryName } from '../../../core/words/country-name.ts';
 
 /** The answers to the five questions as they are typed. */
@@ -93,6 +94,11 @@ const fromFaults = (values: BeginValues): Faults => {
   if (!name.ok) faults.shop = name.text;
   if (values.country === '') faults.country = t('Choose the country that you send from.');
   if (!values.ships && !values.near && !values.collect) faults.ways = t('Choose at least one.');
+  else if (values.near && values.country !== '' && !hasPostalCode(values.country))
+    faults.ways = t(
+      'Addresses in {country} have no postal codes, and delivery nearby goes by them. Untick it to go on.',
+      { country: countryName(values.country) },
+    );
   if (values.currency === '') faults.currency = t('Choose the currency of your prices.');
   const code = normaliseCode(values.country, values.postalCode);
   if (code !== '' && !isWholeCode(values.country)(values.postalCode.trim()))

@@ -52,6 +52,9 @@ describe('the answers as they are typed', () => {
     expect(faults(0, { postalCode: 'ZZ' }).postalCode).toMatch(/not a postal code of this country/);
     expect(faults(0, { taxPercent: '23' })).toEqual({ taxName: 'Name the tax, as customers know it.' });
     expect(faults(1, { reach: 'listed' })).toHaveProperty('countries');
+    expect(faults(0, { country: 'HK', near: true })).toEqual({
+      ways: 'Addresses in Hong Kong SAR China have no postal codes, and delivery nearby goes by them. Untick it to go on.',
+    });
     expect(faults(2, { goodWeight: 'heavy', kinds: [] })).toEqual({
       goodWeight: 'Write a weight, such as 3.2 kg.',
       kinds: 'Choose at least one.',

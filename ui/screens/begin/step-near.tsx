@@ -1,6 +1,7 @@
 import { Controller } from 'react-hook-form';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
+import { patternNames } from '../../../core/place/british-districts.ts';
 import { t } from '../../../core/translate/translate.ts';
 import { FIELD_OUTLINE } from '../../theme/text.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -10,7 +11,7 @@ import { Answer, beginStyles, FaultText, Why, type StepProps } from './begin-par
 /** Of a shop that brings orders itself: to which codes, and for what charge. */
 export const StepNear = ({ form, values, onSubmit }: StepProps) => {
   const style = useStyles(beginStyles);
-  const { patterns } = nearPatterns(values);
+  const names = patternNames(values.country, nearPatterns(values).patterns);
   return (
     <View style={{ gap: 12 }}>
       <Why text={t('The postal codes, pasted in any form: lists, ranges, the beginnings of codes.')} />
@@ -34,11 +35,11 @@ export const StepNear = ({ form, values, onSubmit }: StepProps) => {
           </View>
         )}
       />
-      {patterns.length > 0 ? (
+      {names.length > 0 ? (
         <Why
           text={t('{count, plural, one {# pattern} other {# patterns}}: {list}', {
-            count: patterns.length,
-            list: patterns.slice(0, 12).join(', '),
+            count: names.length,
+            list: names.slice(0, 12).join(', '),
           })}
         />
       ) : null}

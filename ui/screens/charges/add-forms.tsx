@@ -7,7 +7,7 @@ import { t } from '../../../core/translate/translate.ts';
 import { nameSchema } from '../../../core/model/unit.ts';
 import { FormField } from '../../fields/form-field.tsx';
 import { edit } from '../../state/draft.ts';
-import { readRegions } from '../../fields/readers.ts';
+import { readRegions } from '../../fields/place-readers.ts';
 import { useAppDispatch } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { SANS, type Inks } from '../../theme/tokens.ts';

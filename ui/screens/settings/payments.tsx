@@ -6,7 +6,7 @@ import type { PaymentOption } from '../../../core/model/tax.ts';
 import { Check } from '../../parts/check.tsx';
 import { NameField, OptionalMoneyField, WordsField } from '../../fields/kind-fields.tsx';
 import { DraftField } from '../../fields/draft-field.tsx';
-import { readCountries } from '../../fields/readers.ts';
+import { readCountries } from '../../fields/place-readers.ts';
 import { Segments } from '../../parts/segments.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
 import { countryName } from '../../../core/words/country-name.ts';

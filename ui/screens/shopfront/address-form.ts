@@ -105,6 +105,12 @@ export const addressLines = (country: string): FieldSpec[][] =>
     return [street, second, others].filter(({ length }) => length > 0);
   });
 
+/** Whether the addresses of a country have a postal code. */
+export const hasPostalCode = (country: string): boolean =>
+  addressLines(country)
+    .flat()
+    .some(({ field }) => field === 'postalCode');
+
 /** What is wrong with a field, as a text of the catalogue with its figures and the field's own label. */
 export interface FieldFault {
   id: MessageId;

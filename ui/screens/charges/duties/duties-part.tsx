@@ -5,7 +5,7 @@ import type { DutyRules } from '../../../../core/model/tax.ts';
 import { MoneyField } from '../../../fields/kind-fields.tsx';
 import { DraftField } from '../../../fields/draft-field.tsx';
 import { countryName } from '../../../../core/words/country-name.ts';
-import { readCountries } from '../../../fields/readers.ts';
+import { readCountries } from '../../../fields/place-readers.ts';
 import { Section } from '../../../parts/section.tsx';
 import { Segments } from '../../../parts/segments.tsx';
 import { edit } from '../../../state/draft.ts';

@@ -3,15 +3,12 @@ import { Text } from 'react-native-paper';
 import { t } from '../../../../core/translate/translate.ts';
 import type { RateTable, TableRow } from '../../../../core/model/price.ts';
 import { measureFigure } from '../../../../core/words/figure.ts';
-import {
-  MeasureField,
-  MoneyField,
-  OptionalCountryField,
-  OptionalMeasureField,
-} from '../../../fields/kind-fields.tsx';
+import { OptionalCountryField } from '../../../fields/country-field.tsx';
+import { MeasureField, MoneyField, OptionalMeasureField } from '../../../fields/kind-fields.tsx';
 import { DraftField } from '../../../fields/draft-field.tsx';
 import { subdivisionName } from '../../../places/places.ts';
-import { optional, readSizeOf, readPattern, readSubdivision } from '../../../fields/readers.ts';
+import { readPattern, readSubdivision } from '../../../fields/place-readers.ts';
+import { optional, readSizeOf } from '../../../fields/readers.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
 import { edit } from '../../../state/draft.ts';
