@@ -52,9 +52,9 @@ test('codes of other countries are not districts', () => {
   expect(districtPatterns('IM', ['IM1'])).toEqual(['IM1???']);
 });
 
-test('districts are called by their names again, three in a row by their ends', () => {
-  const { patterns } = pasted('IV1-IV28, PA20, PA21, AB31 5, BT*, E1 6AN');
-  const names = ['IV1 to IV28', 'PA20', 'PA21', 'AB31 5', 'BT*', 'E16AN'];
+test('districts are called by their names again, three in a row by their ends, an area whole', () => {
+  const { patterns } = pasted('IV1-IV28, PA20, PA21, AB31 5, E, BT*, E1 6AN');
+  const names = ['IV1 to IV28', 'PA20', 'PA21', 'AB31 5', 'E', 'BT*', 'E16AN'];
   expect(patternNames('GB', patterns)).toEqual(names);
   expect(patternNames('CA', ['B3H???'])).toEqual(['B3H???']);
 });

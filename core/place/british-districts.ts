@@ -28,6 +28,9 @@ const district = (name: string): string[] => [
   ...[...(LETTERED[name] ?? '')].map((letter) => name + letter + INWARD),
 ];
 
+/** The districts of an area of one letter by their first figure. */
+const areaOf = (letter: string): string[] => Array.from({ length: 9 }, (_, at) => `${letter}${at + 1}*`);
+
 /** The districts from one to another of an area; null where they are no run of one area. */
 const run = (from: string, to: string): string[] | null => {
   const [, area = '', first = ''] = /^([A-Z]{1,2})(\d{1,2})$/.exec(from) ?? [];
@@ -39,8 +42,7 @@ const run = (from: string, to: string): string[] | null => {
 
 /** What is named by one text: an area of one letter, a district, or a sector of one. */
 const single = (text: string): string[] | null => {
-  if (text.length === 1 && ONE_LETTER_AREAS.includes(text))
-    return Array.from({ length: 9 }, (_, at) => `${text}${at + 1}*`);
+  if (text.length === 1 && ONE_LETTER_AREAS.includes(text)) return areaOf(text);
   if (/^[A-Z]{1,2}\d{1,2}$/.test(text)) return district(text);
   const [, outward, sector] = /^([A-Z]{1,2}\d[A-Z0-9]?) (\d)$/.exec(text) ?? [];
   return outward === undefined || sector === undefined ? null : [`${outward}${sector}??`];
@@ -74,18 +76,34 @@ const lengthOfRun = (patterns: readonly string[], at: number): number => {
   return length;
 };
 
+/** The area of one letter that is named whole from a place in a list on; null where none is. */
+const areaAt = (patterns: readonly string[], at: number): string | null => {
+  const letter = (patterns[at] ?? '').slice(0, 1);
+  const isWhole =
+    letter !== '' && areaOf(letter).every((pattern, further) => patterns[at + further] === pattern);
+  return isWhole ? letter : null;
+};
+
 /** Three districts in a row and more are named by their ends. */
 const LEAST_RUN = 3;
+
+/** What the patterns from a place in a list on are called together, and how many they are. */
+const namedAt = (patterns: readonly string[], at: number): { name: string; count: number } => {
+  const area = areaAt(patterns, at);
+  if (area !== null) return { name: area, count: areaOf(area).length };
+  const length = lengthOfRun(patterns, at);
+  const first = nameOf(patterns[at] ?? '');
+  if (length < LEAST_RUN) return { name: first, count: 1 };
+  return { name: rangeText(first, nameOf(patterns[at + length - 1] ?? '')), count: length };
+};
 
 /** What the patterns of a country are called in a list: British districts as such, a run of them as 'IV1 to IV28'. */
 export const patternNames = (country: string, patterns: readonly string[]): string[] => {
   if (!COUNTRIES.includes(country)) return [...patterns];
   const names: string[] = [];
   for (let at = 0; at < patterns.length;) {
-    const length = lengthOfRun(patterns, at);
-    const count = length >= LEAST_RUN ? length : 1;
-    const [first, last] = [nameOf(patterns[at] ?? ''), nameOf(patterns[at + count - 1] ?? '')];
-    names.push(count === 1 ? first : rangeText(first, last));
+    const { name, count } = namedAt(patterns, at);
+    names.push(name);
     at += count;
   }
   return names;
