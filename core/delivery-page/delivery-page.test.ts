@@ -123,6 +123,8 @@ describe('the delivery page', () => {
     expect(spans(pages[1])).toEqual(spans(pages[0]));
     expect(pages[1].zones[0]?.places).toBe('Nouvelle-Écosse, Nouveau-Brunswick, Île-du-Prince-Édouard');
     expect(pages[1].zones[0]?.lines.map(({ name }) => name)).toContain('Colis');
+    expect(pages[0].zones.at(-1)?.places).toBe('Everywhere else we sell');
+    expect(pages[1].zones.at(-1)?.places).toBe('Partout ailleurs où nous vendons');
   });
 
   test('as HTML and Markdown takes no text for code', () => {

@@ -112,7 +112,8 @@ const placesText = (zone: Zone, context: Context): string => {
       ? say('page.codes', { count: postal.length, country: context.words.country(country) })
       : regionName(subdivision ?? country, context),
   );
-  return [...named, ...(zone.remainder ? [say('page.everywhere-else')] : [])].join(', ');
+  const text = [...named, ...(zone.remainder ? [say('page.everywhere-else')] : [])].join(', ');
+  return text.charAt(0).toUpperCase() + text.slice(1);
 };
 
 const serviceLines = (zone: Zone, context: Context): PageLine[] =>

@@ -75,7 +75,9 @@ const Instructions = ({ text }: { text: string }) => (text === '' ? null : <Mark
 const Area = ({ area: { name, where, lines, notes, instructions } }: { area: PageArea }) => (
   <View>
     <Heading level={3} title={name} />
-    <Quiet text={where} />
+    <View style={{ paddingBottom: 6 }}>
+      <Quiet text={where} />
+    </View>
     <Ways label={name} lines={lines} />
     <Quiet text={notes.join(' · ')} />
     <Instructions text={instructions} />
