@@ -1,5 +1,5 @@
 import { canTakeCodes, isBeginningOnly, type CodeForm } from './code-shapes.ts';
-import { isRange, namedDistricts, pastedPatterns } from './pasted-patterns.ts';
+import { namedDistricts, pastedPatterns } from './pasted-patterns.ts';
 import { parsePattern, writtenPattern } from './postal.ts';
 
 const LONGEST = 40;
@@ -19,8 +19,9 @@ const onePattern = (country: string, text: string, form: CodeForm): string | nul
 export const cellPatterns = (country: string, text: string, form: CodeForm): string[] | null => {
   const districts = namedDistricts(country, text);
   if (districts) return districts;
-  // '90200-90299' is no code of nine figures.
-  const one = isRange(text) && !form.isWhole(text) ? null : onePattern(country, text, form);
+  // Neither '90200-90299' nor '90210 10001' is one code of ten figures.
+  const isOne = /[*?]/.test(text) || form.isWhole(writtenPattern(text));
+  const one = isOne ? onePattern(country, text, form) : null;
   if (one !== null) return [one];
   const { patterns, unread } = pastedPatterns(country, text, form);
   return unread.length === 0 && patterns.length > 0 ? patterns : null;

@@ -47,9 +47,6 @@ export const namedDistricts = (country: string, text: string): string[] | null =
   return districtPatterns(country, ends.length > 1 ? ends : text.split('-'));
 };
 
-/** Whether a text is a range of codes, in any of the forms that people write. */
-export const isRange = (text: string): boolean => text.length <= LONGEST_WORD && rangeEnds(text) !== null;
-
 /** Four letters and more without a figure are a word, not a code. */
 const isWord = (pattern: string): boolean => /^[A-Z]{4,}\*?$/.test(pattern);
 
