@@ -61,7 +61,7 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await on(page, 'When are you open?');
   await on(page, 'Where do you bring orders to?');
   await page.getByLabel('Postal codes nearby').fill('F91, F92 A1C2');
-  await expect(page.getByText('2 patterns: F91*, F92A1C2')).toBeVisible();
+  await expect(page.getByText('2 patterns: F91*, F92 A1C2')).toBeVisible();
   await page.getByLabel('Charge', { exact: true }).fill('4');
   await on(page, 'Your first book');
   await expect(page.getByRole('region', { name: 'The first book' })).toContainText('Brought by us');
@@ -131,31 +131,72 @@ test('a shop that only collects is asked nothing of shipping, and its customer c
   await expect(page.getByText('We write as soon as it is ready.', { exact: true })).toBeVisible();
 });
 
-test('a code with a dash of its own is pasted, in lists and ranges, and reaches checkout', async ({
-  page,
-}) => {
+/** A shop of one product that brings orders to what was pasted, begun question by question. */
+const beginNearby = async (
+  page: Page,
+  {
+    country: [typed, name],
+    price,
+    weight,
+    post,
+    codes,
+    read,
+  }: Record<'price' | 'weight' | 'post' | 'codes' | 'read', string> & { country: [string, string] },
+): Promise<void> => {
   await openProgram(page, '/begin');
   await page.getByLabel('Name of the shop').fill('Sedge & Slate');
-  await choose(page, 'Country', 'pola', 'Poland');
+  await choose(page, 'Country', typed, name);
   await page.getByRole('checkbox', { name: 'Delivered by you, nearby' }).click();
   await on(page, 'Where to?');
   await on(page, 'What do you sell?');
   await page.getByLabel('A product that you sell').fill('Slate board');
-  await page.getByLabel('Its price').fill('120 zł');
-  await page.getByLabel('Its weight').fill('1,2 kg');
-  await page.getByLabel('Parcel, Poland').fill('14,50');
+  await page.getByLabel('Its price').fill(price);
+  await page.getByLabel('Its weight').fill(weight);
+  await page.getByLabel(`Parcel, ${name}`).fill(post);
   await on(page, 'When are you open?');
   await on(page, 'Where do you bring orders to?');
-  await page.getByLabel('Postal codes nearby').fill('00-950, 00-001 - 00-099 01*');
-  await expect(page.getByText('3 patterns: 00950, 00001 to 00099, 01*')).toBeVisible();
+  await page.getByLabel('Postal codes nearby').fill(codes);
+  await expect(page.getByText(read)).toBeVisible();
   await page.getByLabel('Charge', { exact: true }).fill('9');
   await on(page, 'Your first book');
   await page.getByRole('button', { name: 'Use this book' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Charges' })).toBeVisible();
   await waitUntilKept(page);
+};
+
+test('a code with a dash of its own is pasted, in lists and ranges, and reaches checkout', async ({
+  page,
+}) => {
+  await beginNearby(page, {
+    country: ['pola', 'Poland'],
+    ...{ price: '120 zł', weight: '1,2 kg', post: '14,50' },
+    codes: '00-950, 00-001 - 00-099 01*',
+    read: '3 patterns: 00-950, 00-001 to 00-099, 01*',
+  });
 
   await buyTheBoard(page);
   await expect(page.getByText('Shown once this is filled in: Postal code.')).toBeVisible();
   await page.getByLabel('Postal code').fill('00-042');
   await expect(page.getByRole('radio', { name: 'Brought by us, 9.00' })).toBeVisible();
+});
+
+test('British districts are pasted by name, called so wherever they stand, and take no other district', async ({
+  page,
+}) => {
+  await beginNearby(page, {
+    country: ['united k', 'United Kingdom'],
+    ...{ price: '£32', weight: '1.2 kg', post: '4.50' },
+    codes: 'e1, IV1-IV28; AB31 5',
+    read: 'E1, E1W, IV1 to IV28, AB31 5',
+  });
+  await reopenProgram(page, '/reach?part=nearby');
+  await expect(page.getByText('E1, E1W, IV1 to IV28, AB31 5').first()).toBeVisible();
+
+  await buyTheBoard(page);
+  const brought = page.getByRole('radio', { name: 'Brought by us, 9.00' });
+  await page.getByLabel('Postcode').fill('E1 6AN');
+  await expect(brought).toBeVisible();
+  await page.getByLabel('Postcode').fill('E10 7QL');
+  await expect(page.getByRole('radio', { name: 'Parcel, 4.50' })).toBeVisible();
+  await expect(brought).toHaveCount(0);
 });

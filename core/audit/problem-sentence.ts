@@ -4,7 +4,7 @@ import type { Finding, FindingCode, RuleRef } from './finding.ts';
 import type { Book } from '../model/book.ts';
 import type { Measure } from '../model/price.ts';
 import type { CompiledBook } from '../quote/compile.ts';
-import { entryName } from '../place/region-phrase.ts';
+import { countryOfPattern, entryName, type PlaceNames } from '../place/region-phrase.ts';
 import { measureFigure, moneyFigure } from '../words/figure.ts';
 import { listed } from '../words/names.ts';
 import { placeNames } from '../words/place-phrase.ts';
@@ -312,6 +312,15 @@ export const ruleName = ({ kind, id: whole }: RuleRef, book: Book, goods: Compil
   return nameIn(lists[kind] ?? [], id);
 };
 
+/** The entry of a zone's or an area's list, as it is read. */
+const entryOf = (entry: string, { id }: RuleRef, { zones, areas }: Book, names: PlaceNames): string => {
+  const [owner] = id.split(':');
+  const listed = zones.find((zone) => zone.id === owner)?.includes ?? [];
+  const covers = areas.find((area) => area.id === owner)?.covers;
+  const country = covers?.kind === 'postal' ? covers.country : countryOfPattern(listed, entry);
+  return entryName(entry, names, country);
+};
+
 /** A finding in a plain sentence. */
 export const problemSentence = (
   { code, where, detail, reach = '' }: Finding,
@@ -329,7 +338,7 @@ export const problemSentence = (
     detail:
       detail.entry === undefined
         ? detail
-        : { ...detail, entry: entryName(String(detail.entry), placeNames(display)) },
+        : { ...detail, entry: entryOf(String(detail.entry), first, book, placeNames(display)) },
     money: (amount) => moneyFigure(Number(amount ?? 0), display.decimals),
     figure: (value) => measureFigure((detail.basis ?? 'weight') as Measure, Number(value ?? 0), display),
   });

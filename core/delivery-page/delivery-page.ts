@@ -5,7 +5,7 @@ import type { Location } from '../model/location.ts';
 import type { Destination, Region, Zone } from '../model/place.ts';
 import type { Rate } from '../model/rate.ts';
 import type { OpeningHours, Timing, Transit } from '../model/time.ts';
-import { patternNames } from '../place/british-districts.ts';
+import { patternNames } from '../place/written-code.ts';
 import type { PlaceNames } from '../place/region-phrase.ts';
 import { dateOf, dayOf } from '../time/calendar.ts';
 import type { CustomerWords } from '../words/customer/customer-words.ts';

@@ -9,6 +9,13 @@ import { rangeText } from './postal.ts';
 /** Countries whose codes are built so: the United Kingdom, Guernsey, the Isle of Man, Jersey. */
 const COUNTRIES = ['GB', 'GG', 'IM', 'JE'];
 
+/** Whether the codes of a country are built so. */
+export const hasDistricts = (country: string): boolean => COUNTRIES.includes(country);
+
+/** Whether a text is a whole code of such a country: 'SW1A1AA'. */
+export const isBritishCode = (country: string, code: string): boolean =>
+  hasDistricts(country) && /^[A-Z]{1,2}\d[A-Z0-9]?\d[A-Z]{2}$/.test(code);
+
 /** Areas of one letter; others begin with the same letter, as EC, EH and EN do with that of E. */
 const ONE_LETTER_AREAS = 'BEGLMNSW';
 
@@ -53,7 +60,7 @@ const single = (text: string): string[] | null => {
  * else. `ends` are the two ends where the text is a run: 'PA20' and 'PA49', or 'KA27' and '28'.
  */
 export const districtPatterns = (country: string, ends: readonly string[]): string[] | null => {
-  if (!COUNTRIES.includes(country)) return null;
+  if (!hasDistricts(country)) return null;
   const [from = '', to, ...more] = ends.map((end) => end.trim().toUpperCase().replace(/\s+/g, ' '));
   if (more.length > 0) return null;
   return to === undefined ? single(from) : run(from, to);
@@ -97,9 +104,8 @@ const namedAt = (patterns: readonly string[], at: number): { name: string; count
   return { name: rangeText(first, nameOf(patterns[at + length - 1] ?? '')), count: length };
 };
 
-/** What the patterns of a country are called in a list: British districts as such, a run of them as 'IV1 to IV28'. */
-export const patternNames = (country: string, patterns: readonly string[]): string[] => {
-  if (!COUNTRIES.includes(country)) return [...patterns];
+/** Patterns of such codes with districts and sectors by their names, a run of districts as 'IV1 to IV28'. */
+export const districtNames = (patterns: readonly string[]): string[] => {
   const names: string[] = [];
   for (let at = 0; at < patterns.length;) {
     const { name, count } = namedAt(patterns, at);

@@ -3,6 +3,7 @@ import { memoizeByText } from '../memo/memoize-by-text.ts';
 import { districtPatterns } from './british-districts.ts';
 import { canTakeCodes, isBeginningOnly, type CodeForm } from './code-shapes.ts';
 import { normaliseCode, parsePattern, rangeText } from './postal.ts';
+import { blankSplit } from './written-code.ts';
 
 /** What a pasted list of codes gave: sound patterns, each once, and what was not understood. */
 export interface PastedPatterns {
@@ -63,6 +64,16 @@ const isName = (word: string): boolean => /^[a-z]{4,}$/i.test(word);
 
 const isPlain = (word: string): boolean => /^[a-z0-9]+$/i.test(word);
 
+/** Two words that are one pattern of a country whose codes have a blank: 'B3H 4*', '111 2*', 'B3? 1*'. */
+const isSplitPattern = (country: string, word: string, next: string, form: CodeForm): boolean => {
+  const split = blankSplit(country);
+  if (!split || word.length !== split.at || form.isWhole(word)) return false;
+  const body = next.replace(/\*$/, '');
+  if (body === '' || body.length > split.rest || !/[*?]/.test(word + next) || /[*]/.test(word + body))
+    return false;
+  return canTakeCodes(country, normaliseCode(country, word + next), form.isBeginning);
+};
+
 /** A part of a pasted entry, and whether it may be read at all. */
 interface Part {
   text: string;
@@ -79,9 +90,10 @@ const withRangesJoined = (entry: string): string => entry.replace(BETWEEN_WORDS,
 const partsOf = (
   country: string,
   entry: string,
-  isWhole: (code: string) => boolean,
+  form: CodeForm,
   isPattern: (text: string) => boolean,
 ): Part[] => {
+  const { isWhole } = form;
   const words = withRangesJoined(entry).split(/\s+/);
   if (words.length === 1 || rangeEnds(entry)) return [{ text: entry, readable: true }];
   const isOneCode =
@@ -96,7 +108,8 @@ const partsOf = (
     const word = words[at] as string;
     const next = words[at + 1];
     const joined = normaliseCode(country, `${word}${next ?? ''}`);
-    const isOne = next !== undefined && !isWhole(word) && [word, next].every(isPlain) && isWhole(joined);
+    const isCode = !isWhole(word) && [word, next ?? ''].every(isPlain) && isWhole(joined);
+    const isOne = next !== undefined && (isCode || isSplitPattern(country, word, next, form));
     parts.push(isOne ? joined : word);
     if (isOne) at += 1;
   }
@@ -138,7 +151,7 @@ const splitIn = (country: string, form: CodeForm): ((entry: string) => Part[]) =
   return memoizeByText((entry) =>
     namedDistricts(country, entry)
       ? [{ text: entry, readable: true }]
-      : partsOf(country, entry, form.isWhole, isPattern),
+      : partsOf(country, entry, form, isPattern),
   );
 };
 

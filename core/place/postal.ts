@@ -38,6 +38,12 @@ const TO = /\sto\s+/i;
 const rangeEnds = (pattern: string): string[] | null =>
   TO.test(pattern) ? pattern.split(TO).map(squeeze) : null;
 
+/** The two ends of a range, or null for a pattern that is none. */
+export const rangeEndsOf = (pattern: string): [string, string] | null => {
+  const [from = '', to, ...more] = rangeEnds(pattern) ?? [];
+  return to === undefined || more.length > 0 ? null : [from, to];
+};
+
 /** A pattern as it is written everywhere: upper case, the ends of a range joined by 'to'. */
 export const writtenPattern = (text: string): string =>
   withSingleBlanks(text).toUpperCase().replace(TO, ' to ');

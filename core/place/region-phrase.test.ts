@@ -1,5 +1,5 @@
 import type { Region } from '../model/place.ts';
-import { entryName, fewRegionsPhrase, regionsPhrase } from './region-phrase.ts';
+import { countryOfPattern, entryName, fewRegionsPhrase, regionsPhrase } from './region-phrase.ts';
 import { regionsFromText, regionsText, type PlaceNaming } from './region-text.ts';
 
 const names = (code: string): string => `[${code}]`;
@@ -48,7 +48,17 @@ describe('regions in a few words', () => {
     ['CA-', 'CA-'],
     ['CA-NSXX', 'CA-NSXX'],
     ['XCA', 'XCA'],
-  ])('the entry %s is called %s', (entry, name) => expect(entryName(entry, names)).toBe(name));
+  ])('the entry %s is called %s', (entry, name) => expect(entryName(entry, names, null)).toBe(name));
+
+  test('a pattern is written as the country whose list has it writes its codes', () => {
+    const regions = [
+      { country: 'CA', postal: ['B3H4*'] },
+      { country: 'PL', postal: ['001*'] },
+      { country: 'DE' },
+    ];
+    expect(entryName('001*', names, countryOfPattern(regions, '001*'))).toBe('00-1*');
+    expect(countryOfPattern(regions, '002*')).toBeNull();
+  });
 });
 
 describe('regions as text', () => {

@@ -1,5 +1,6 @@
 import { t } from '../translate/translate.ts';
 import type { Region } from '../model/place.ts';
+import { patternName } from './written-code.ts';
 
 /** What a country or a subdivision is called, by its code of ISO 3166. */
 export type PlaceNames = (code: string) => string;
@@ -31,6 +32,15 @@ export const fewRegionsPhrase = (regions: readonly Region[], names: PlaceNames):
 
 const PLACE_CODE = /^[A-Z]{2}(?:-[A-Z0-9]{1,3})?$/;
 
-/** An entry of a zone or list as it is read: a country or subdivision by its name, a pattern of codes as it is. */
-export const entryName = (entry: string, names: PlaceNames): string =>
-  PLACE_CODE.test(entry) ? names(entry) : entry;
+/** The country of a pattern of codes that stands in a list of regions; null where none of them has it. */
+export const countryOfPattern = (regions: readonly Region[], pattern: string): string | null =>
+  regions.find(({ postal }) => postal?.includes(pattern))?.country ?? null;
+
+/**
+ * An entry of a zone or list as it is read: a country or subdivision by its name, a pattern of codes of a country as its
+ * people write it.
+ */
+export const entryName = (entry: string, names: PlaceNames, country: string | null): string => {
+  if (PLACE_CODE.test(entry)) return names(entry);
+  return country === null ? entry : patternName(country, entry);
+};

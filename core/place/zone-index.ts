@@ -30,11 +30,15 @@ export interface ZoneFound {
 /** The entry of the zone that takes what no other does. */
 export const REMAINDER = 'all remaining places';
 
-/** By which entry a zone has a place, as the end of a sentence: 'by B0C*'. */
-export const entryPhrase = ({ because }: Pick<ZoneFound, 'because'>, names: PlaceNames): string =>
+/** By which entry a zone has a place of a country, as the end of a sentence: 'by B0C*'. */
+export const entryPhrase = (
+  { because }: Pick<ZoneFound, 'because'>,
+  names: PlaceNames,
+  country: string | null,
+): string =>
   because === REMAINDER
     ? t('as no other zone includes it')
-    : t('by {entry}', { entry: entryName(because, names) });
+    : t('by {entry}', { entry: entryName(because, names, country) });
 
 /** An index of where the shop sells. */
 export const indexSellsTo = (sellsTo: SellsTo): SellsToIndex => ({

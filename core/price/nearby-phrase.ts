@@ -1,7 +1,7 @@
 import { t } from '../translate/translate.ts';
 import type { Coverage, DeliveryArea, PickupPoint } from '../model/delivery.ts';
 import type { Timing } from '../model/time.ts';
-import { patternNames } from '../place/british-districts.ts';
+import { patternNames } from '../place/written-code.ts';
 import { distanceFigure, moneyFigure, type DisplayFormat } from '../words/figure.ts';
 import { kindOf } from './kinds.ts';
 

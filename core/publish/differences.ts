@@ -4,6 +4,7 @@ import type { RuleRef } from '../audit/finding.ts';
 import { goodFieldChanges } from '../goods/difference.ts';
 import type { PostalRule } from '../model/delivery.ts';
 import { LANGUAGE_WORDS } from '../model/language.ts';
+import { patternName } from '../place/written-code.ts';
 import { currencyDecimals, type DisplayFormat } from '../words/figure.ts';
 import { bookChanges, type BookChange, type EntryChange, type ListName, type Side } from './changes.ts';
 import { dutySentences } from './duty-words.ts';
@@ -51,6 +52,8 @@ const entrySentence = <L extends ListName>(
   return [{ where, text: ended(labelled(name, all.join('; ') || OTHERWISE)) }];
 };
 
+const lineName = ({ country, pattern }: PostalRule): string => `${country} ${patternName(country, pattern)}`;
+
 const lineChange = (was: PostalRule, is: PostalRule): string => {
   const words = [
     ...(was.served === is.served ? [] : [is.served ? t('served') : t('no longer served')]),
@@ -67,13 +70,14 @@ const lineChange = (was: PostalRule, is: PostalRule): string => {
           }),
         ]),
   ];
-  return `${is.country} ${is.pattern} (${words.join(', ')})`;
+  return `${lineName(is)} (${words.join(', ')})`;
 };
 
 const postalSentence = ({ what, lines }: Extract<BookChange, { of: 'postalList' }>): Change => {
   const words = lines.map(({ was, is }) => {
     const line = is ?? was;
-    return was && is ? lineChange(was, is) : `${line?.country} ${line?.pattern}`;
+    if (was && is) return lineChange(was, is);
+    return line ? lineName(line) : '';
   });
   return {
     where: { kind: 'postal', id: 'list' },

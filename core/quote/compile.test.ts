@@ -62,6 +62,19 @@ describe('compiling again', () => {
   });
 });
 
+test('an area and a pickup point whose location is gone are left out', () => {
+  const compiled = compile(
+    makeBook({
+      locations: [makeYard()],
+      areas: [makeArea(), makeArea({ id: 'lost', locationId: 'gone' })],
+      pickups: [makePickup(), makePickup({ id: 'lost', locationId: 'gone' })],
+    }),
+    makeCatalogue(),
+  );
+  expect(compiled.areas.map(({ area }) => area.id)).toEqual([makeArea().id]);
+  expect(compiled.pickups.map(({ point }) => point.id)).toEqual([makePickup().id]);
+});
+
 describe('what an edit makes anew', () => {
   const catalogue = makeCatalogue(makeGood('pot'), makeGood('seed'));
   const box = {

@@ -1,31 +1,9 @@
 import { t } from '../translate/translate.ts';
 import type { Region } from '../model/place.ts';
 import type { PlaceNames } from '../place/region-phrase.ts';
+import { patternNames, writtenCode } from '../place/written-code.ts';
 import { countryName } from './country-name.ts';
 import type { DisplayFormat } from './figure.ts';
-
-/** Where a postal code is split, and by what, as people write it: from the end where the figure is negative. */
-const SPLITS: Record<string, readonly [at: number, mark: string]> = {
-  CA: [3, ' '],
-  GB: [-3, ' '],
-  IE: [3, ' '],
-  NL: [4, ' '],
-  SE: [3, ' '],
-  CZ: [3, ' '],
-  SK: [3, ' '],
-  GR: [3, ' '],
-  PL: [2, '-'],
-  PT: [4, '-'],
-  JP: [3, '-'],
-  BR: [5, '-'],
-};
-
-/** A postal code as people of its country write it: 'B2G2L2' is 'B2G 2L2'. */
-export const writtenCode = (country: string, code: string): string => {
-  const [at, mark] = SPLITS[country] ?? [code.length, ''];
-  const [front, back] = [code.slice(0, at), code.slice(at)];
-  return front === '' || back === '' ? code : `${front}${mark}${back}`;
-};
 
 /** Countries whose names are said with an article. */
 const THE = new Set(['AE', 'BS', 'CF', 'DO', 'GB', 'GM', 'KM', 'MH', 'MV', 'NL', 'PH', 'SB', 'SC', 'US']);
@@ -58,10 +36,10 @@ export const placePhrase = (place: string, display: DisplayFormat): string => {
     : t('{place} in {country}', { place: placeNames(display)(area), country: name });
 };
 
-/** Places of a list by name, patterns of codes as they are: 'Nova Scotia', 'B3H*, B3J*'. */
+/** Places of a list by name, patterns of codes as people write them: 'Nova Scotia', 'B3H*, B3J*'. */
 export const placesListed = (regions: readonly Region[], display: DisplayFormat): string[] => {
   const names = placeNames(display);
-  return regions.flatMap(
-    ({ country, subdivision, postal }): string[] => postal ?? [names(subdivision ?? country)],
+  return regions.flatMap(({ country, subdivision, postal }): string[] =>
+    postal ? patternNames(country, postal) : [names(subdivision ?? country)],
   );
 };

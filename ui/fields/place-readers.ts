@@ -1,5 +1,5 @@
 import { countrySchema, subdivisionSchema, type Region } from '../../core/model/place.ts';
-import { patternNames } from '../../core/place/british-districts.ts';
+import { patternNames } from '../../core/place/written-code.ts';
 import { cellPatterns } from '../../core/place/cell-patterns.ts';
 import { regionsFromText } from '../../core/place/region-text.ts';
 import { t } from '../../core/translate/translate.ts';

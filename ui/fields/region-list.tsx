@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { Button, Text, TextInput } from 'react-native-paper';
 import { t } from '../../core/translate/translate.ts';
 import type { Region } from '../../core/model/place.ts';
+import { patternNames } from '../../core/place/written-code.ts';
 import { pastedPatterns } from '../../core/place/pasted-patterns.ts';
 import { withoutRegion, withPatterns, withRegion } from '../../core/place/region-list.ts';
 import { regionsText } from '../../core/place/region-text.ts';
@@ -77,6 +78,7 @@ const Entries = ({ regions, onChange }: Pick<Props, 'regions' | 'onChange'>) => 
   const places = useWorldPlaces();
   return regions.map((region, at) => {
     const { postal } = region;
+    const codes = patternNames(region.country, postal ?? []);
     const name = postal
       ? t('{count, plural, one {# code} other {# codes}} in {country}', {
           count: postal.length,
@@ -89,10 +91,8 @@ const Entries = ({ regions, onChange }: Pick<Props, 'regions' | 'onChange'>) => 
           <Text>{name}</Text>
           {postal ? (
             <Text style={style.codes}>
-              {postal.slice(0, MOST_CODES).join('  ')}
-              {postal.length > MOST_CODES
-                ? t('  and {count} more', { count: postal.length - MOST_CODES })
-                : ''}
+              {codes.slice(0, MOST_CODES).join('  ')}
+              {codes.length > MOST_CODES ? t('  and {count} more', { count: codes.length - MOST_CODES }) : ''}
             </Text>
           ) : null}
         </View>

@@ -47,12 +47,15 @@ const styles = (inks: Inks) => ({
 
 const SHARE_OF_WINDOW = 0.55;
 
+/** A text as it is compared: codes with and without their blank or dash are the same. */
+const compared = (text: string): string => text.toLowerCase().replace(/[\s-]/g, '');
+
 /** The places of the items that hold what is looked for. */
 const found = <T,>(items: readonly T[], sought: string, textOf: Props<T>['textOf']): number[] => {
-  const wanted = sought.trim().toLowerCase();
+  const wanted = compared(sought);
   const places: number[] = [];
   items.forEach((item, at) => {
-    if (wanted === '' || textOf(item, at).toLowerCase().includes(wanted)) places.push(at);
+    if (wanted === '' || compared(textOf(item, at)).includes(wanted)) places.push(at);
   });
   return places;
 };

@@ -1,5 +1,6 @@
 import { t } from '../../core/translate/translate.ts';
 import { freeHint } from '../../core/words/free-hint.ts';
+import { countryOfPattern } from '../../core/place/region-phrase.ts';
 import { entryPhrase } from '../../core/place/zone-index.ts';
 import { lazy } from 'react';
 import { View } from 'react-native';
@@ -112,8 +113,12 @@ const Group = ({ asked, kind, title }: { asked: AskedQuote; kind: Choice['kind']
   const waiting = kind === 'shipping' ? pending : [];
   const isBare = choices.length + lost.length + waiting.length === 0;
   if (isBare && (kind !== 'shipping' || quote.choices[0]?.kind === 'nothing-to-ship')) return null;
+  const listed = book.zones.find(({ id }) => id === quote.zone?.id)?.includes ?? [];
   const zone = quote.zone
-    ? t('zone {zone}, {entry}', { zone: quote.zone.name, entry: entryPhrase(quote.zone, names) })
+    ? t('zone {zone}, {entry}', {
+        zone: quote.zone.name,
+        entry: entryPhrase(quote.zone, names, countryOfPattern(listed, quote.zone.because)),
+      })
     : '';
   return (
     <View>

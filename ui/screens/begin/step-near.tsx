@@ -1,7 +1,7 @@
 import { Controller } from 'react-hook-form';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { patternNames } from '../../../core/place/british-districts.ts';
+import { patternNames } from '../../../core/place/written-code.ts';
 import { t } from '../../../core/translate/translate.ts';
 import { FIELD_OUTLINE } from '../../theme/text.ts';
 import { useStyles } from '../../theme/styles.ts';

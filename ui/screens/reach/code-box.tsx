@@ -1,4 +1,5 @@
 import { t } from '../../../core/translate/translate.ts';
+import { patternName } from '../../../core/place/written-code.ts';
 import { entryName, type PlaceNames } from '../../../core/place/region-phrase.ts';
 import { entryPhrase } from '../../../core/place/zone-index.ts';
 import { useState } from 'react';
@@ -40,15 +41,16 @@ const styles = (inks: Inks) => ({
 });
 
 /** What the postal list says, where it has lines for the country. */
-const postalText = ({ served, rule, isListed }: Whereabouts['postal']): string | null => {
+const postalText = ({ served, rule, isListed }: Whereabouts['postal'], country: string): string | null => {
   if (!isListed) return null;
   if (!rule)
     return served ? t('Not on the postal list, and served.') : t('Not on the postal list: not served.');
-  if (!served) return t('Not served, by {pattern} of the postal list.', { pattern: rule.pattern });
+  const pattern = patternName(country, rule.pattern);
+  if (!served) return t('Not served, by {pattern} of the postal list.', { pattern });
   const days =
     rule.days === undefined ? '' : t(', {days, plural, one {# day} other {# days}}', { days: rule.days });
   return t('Served by {pattern} of the postal list{days}{payment}.', {
-    pattern: rule.pattern,
+    pattern,
     days,
     payment: rule.cashOnDelivery ? t(', cash on delivery') : '',
   });
@@ -59,16 +61,22 @@ export const answerText = (
   { sold, zone, alsoIn, services, place, assumedSubdivision, postal, areas, pickups }: Whereabouts,
   names: PlaceNames,
 ): string[] => {
+  const { country } = place;
   const collected =
     pickups.length > 0 ? [t('Collected: {list}.', { list: pickups.map(({ name }) => name).join(', ') })] : [];
   const brought = areas.map(({ area, because }) =>
     t('Delivered by {area}, by {coverage}.', {
       area: area.name,
-      coverage: because === 'shape' ? t('its shape') : because === 'radius' ? t('its radius') : because,
+      coverage:
+        because === 'shape'
+          ? t('its shape')
+          : because === 'radius'
+            ? t('its radius')
+            : patternName(country, because),
     }),
   );
   if (!sold) return [t('You do not sell here.')];
-  const listed = postalText(postal);
+  const listed = postalText(postal, country);
   if (!postal.served) return [listed ?? '', ...collected];
   const nearby = [...brought, ...collected];
   if (!zone)
@@ -78,7 +86,7 @@ export const answerText = (
   const taken = assumedSubdivision ? t(', in {name}', { name: names(place.subdivision ?? '') }) : '';
   const named = alsoIn
     .map((one) =>
-      t('{zone} (by {entryName})', { zone: one.zone.name, entryName: entryName(one.entry, names) }),
+      t('{zone} (by {entryName})', { zone: one.zone.name, entryName: entryName(one.entry, names, country) }),
     )
     .join(', ');
   return [
@@ -86,7 +94,7 @@ export const answerText = (
       taken,
       listed: listed === null ? '' : ` ${listed}`,
       zone: zone.zone.name,
-      entry: entryPhrase(zone, names),
+      entry: entryPhrase(zone, names, country),
     }),
     ...(named === '' ? [] : [t('Also listed in {zones}.', { zones: named })]),
     ...nearby,

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { patternName } from '../../../../core/place/written-code.ts';
 import { t } from '../../../../core/translate/translate.ts';
 import type { RateTable, TableRow } from '../../../../core/model/price.ts';
 import { measureFigure } from '../../../../core/words/figure.ts';
@@ -116,7 +117,7 @@ const PlaceOfRow = ({
         style={style.field}
         label={t('Postal code')}
         placeholder={t('any')}
-        text={row.postal ?? ''}
+        text={row.postal === undefined ? '' : patternName(row.country ?? '', row.postal)}
         read={optional<string>(readPattern(row.country ?? ''))}
         onChange={(postal, visit) => onChange({ postal }, visit)}
       />

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { patternName } from '../../../../core/place/written-code.ts';
 import { t } from '../../../../core/translate/translate.ts';
 import { labelled } from '../../../../core/words/labelled.ts';
 import { tableRowCells, tableSheet } from '../../../../core/formats/rate-table.ts';
@@ -47,7 +48,8 @@ const styles = (inks: Inks) => ({
 });
 
 const placeWords = ({ country, subdivision, postal }: TableRow): string =>
-  [subdivision ?? country, postal].filter(Boolean).join(' ') || t('anywhere');
+  [subdivision ?? country, postal && patternName(country ?? '', postal)].filter(Boolean).join(' ') ||
+  t('anywhere');
 
 interface User {
   name: string;

@@ -9,6 +9,7 @@ import type { Location } from '../../../../core/model/location.ts';
 import { postalAreasIn } from '../../../../core/coverage/neighbourhood.ts';
 import type { PostalArea } from '../../../../core/coverage/postal-reach.ts';
 import { pastedPatterns } from '../../../../core/place/pasted-patterns.ts';
+import { patternNames } from '../../../../core/place/written-code.ts';
 import { CountryField } from '../../../fields/country-field.tsx';
 import { MeasureField } from '../../../fields/kind-fields.tsx';
 import { DraftField } from '../../../fields/draft-field.tsx';
@@ -70,7 +71,7 @@ const PostalFields = ({
           style={{ flexGrow: 1, flexBasis: 220 }}
           label={t('Postal codes: B3H*, B3H 4R2, 90200 to 90299; paste a list in any form')}
           placeholder={t('no code yet')}
-          text={patterns.join(', ')}
+          text={patternNames(country, patterns).join(', ')}
           read={(text) => ({ ok: true, value: pastedPatterns(country, text, codeForm(country)) })}
           onChange={(pasted, visit) => {
             setUnread(pasted.unread);

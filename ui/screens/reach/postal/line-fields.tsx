@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { patternName } from '../../../../core/place/written-code.ts';
 import { t } from '../../../../core/translate/translate.ts';
 import type { PostalRule } from '../../../../core/model/delivery.ts';
 import { Check } from '../../../parts/check.tsx';
@@ -34,7 +35,8 @@ const styles = (inks: Inks) => ({
 export const LineFields = ({ line, at, onGone }: Props) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
-  const { country, pattern, served, cashOnDelivery } = line;
+  const { country, served, cashOnDelivery } = line;
+  const pattern = patternName(country, line.pattern);
   const set = (changes: Partial<PostalRule>, visit: string | null = null): void => {
     dispatch(edit('setPostalLine', { at, changes }, t('Postal list, {pattern}', { pattern }), visit));
   };

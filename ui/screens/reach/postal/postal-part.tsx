@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { patternName } from '../../../../core/place/written-code.ts';
 import { t } from '../../../../core/translate/translate.ts';
 import { sheetOf } from '../../../../core/formats/list-format.ts';
 import { POSTAL_LIST, postalLineCells } from '../../../../core/formats/postal-list.ts';
@@ -43,7 +44,9 @@ const wordsOf = ({ served, cashOnDelivery, days }: PostalRule): string =>
       ].join(' · ')
     : t('not served');
 
-const textOf = (line: PostalRule): string => `${line.country} ${line.pattern}: ${wordsOf(line)}`;
+const codeOf = ({ country, pattern }: PostalRule): string => patternName(country, pattern);
+
+const textOf = (line: PostalRule): string => `${line.country} ${codeOf(line)}: ${wordsOf(line)}`;
 
 /** What holds beside the lines: codes that are not listed, and days put on top of those that are. */
 const Beside = () => {
@@ -96,7 +99,7 @@ const Lines = ({ open, onOpen }: { open: number | null; onOpen: (at: number | nu
       {(one) => (
         <>
           <Text style={style.country}>{one.country}</Text>
-          <Text style={style.pattern}>{one.pattern}</Text>
+          <Text style={style.pattern}>{codeOf(one)}</Text>
           <Text style={[style.words, one.served ? null : style.not]} numberOfLines={2}>
             {wordsOf(one)}
           </Text>
