@@ -48,6 +48,7 @@ test('five questions lead to a book, and the book to a first order', async ({ pa
   await expect(page.getByLabel('Currency', { exact: true })).toHaveValue('Euro');
   await page.getByLabel('Tax on sales at home (optional)').fill('VAT');
   await page.getByLabel('its percentage').fill('23');
+  await page.getByRole('button', { name: 'are without it' }).click();
   await on(page, 'Where to?');
   await page.getByRole('button', { name: 'Everywhere' }).click();
   await on(page, 'What do you sell?');
@@ -141,12 +142,17 @@ const beginNearby = async (
     post,
     codes,
     read,
-  }: Record<'price' | 'weight' | 'post' | 'codes' | 'read', string> & { country: [string, string] },
+    tax = '',
+  }: Record<'price' | 'weight' | 'post' | 'codes' | 'read', string> & {
+    country: [string, string];
+    tax?: string;
+  },
 ): Promise<void> => {
   await openProgram(page, '/begin');
   await page.getByLabel('Name of the shop').fill('Sedge & Slate');
   await choose(page, 'Country', typed, name);
   await page.getByRole('checkbox', { name: 'Delivered by you, nearby' }).click();
+  if (tax !== '') await page.getByLabel('its percentage').fill(tax);
   await on(page, 'Where to?');
   await on(page, 'What do you sell?');
   await page.getByLabel('A product that you sell').fill('Slate board');
@@ -180,13 +186,14 @@ test('a code with a dash of its own is pasted, in lists and ranges, and reaches 
   await expect(page.getByRole('radio', { name: 'Brought by us, 9.00' })).toBeVisible();
 });
 
-test('British districts are pasted by name, called so wherever they stand, and take no other district', async ({
+test('British districts are pasted by name and take no other; prices there contain the tax, as checkout says', async ({
   page,
 }) => {
   await beginNearby(page, {
     country: ['united k', 'United Kingdom'],
     ...{ price: '£32', weight: '1.2 kg', post: '4.50' },
     codes: 'e1, IV1-IV28; AB31 5',
+    tax: '20',
     read: 'E1, E1W, IV1 to IV28, AB31 5',
   });
   await reopenProgram(page, '/reach?part=nearby');
@@ -195,7 +202,10 @@ test('British districts are pasted by name, called so wherever they stand, and t
   await buyTheBoard(page);
   const brought = page.getByRole('radio', { name: 'Brought by us, 9.00' });
   await page.getByLabel('Postcode').fill('E1 6AN');
-  await expect(brought).toBeVisible();
+  await brought.click();
+  await expect(page.getByRole('region', { name: 'Order total' })).toContainText(
+    /GBP.41\.00.*of which VAT, 20 %/,
+  );
   await page.getByLabel('Postcode').fill('E10 7QL');
   await expect(page.getByRole('radio', { name: 'Parcel, 4.50' })).toBeVisible();
   await expect(brought).toHaveCount(0);

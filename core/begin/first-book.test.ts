@@ -44,7 +44,10 @@ const someAnswers = fc
         nil: undefined,
       },
     ),
-    tax: fc.option(fc.constant({ name: 'VAT', points: 2_300 }), { nil: undefined }),
+    tax: fc.option(
+      fc.record({ name: fc.constant('VAT'), points: fc.constant(2_300), included: fc.boolean() }),
+      { nil: undefined },
+    ),
   })
   .map(({ nearby, tax, ...rest }) =>
     answersOf({ ...rest, ...(nearby ? { nearby } : {}), ...(tax ? { tax } : {}) }),
@@ -60,6 +63,20 @@ describe('the book of the five questions', () => {
         expect(readTestOrders(firstTestOrders(answers, '2026-11-26T10:00:00Z')).ok).toBe(true);
       }),
     );
+  });
+
+  test('a tax is within the prices and charges where they contain it, and else added to them', () => {
+    const totalWith = (included: boolean) => {
+      const answers = answersOf({ tax: { name: 'VAT', points: 2_300, included } });
+      const { choices } = quote(compile(firstBook(answers), firstCatalogue(answers)), {
+        destination: { country: 'IE' },
+        lines: [{ sku: answers.good.sku, quantity: 1 }],
+        placedAt: '2026-11-26T10:00:00Z',
+      });
+      return choices.map(({ charge, tax, total }) => ({ charge, tax, total }))[0];
+    };
+    expect(totalWith(true)).toEqual({ charge: 750, tax: 140, total: 750 });
+    expect(totalWith(false)).toEqual({ charge: 750, tax: 173, total: 923 });
   });
 
   test('offers every place it sells to a choice that is not free, whatever the weight', () => {

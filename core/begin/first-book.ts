@@ -24,7 +24,8 @@ export interface FirstAnswers {
   from: Destination;
   fromName: string;
   homeName: string;
-  tax?: { name: string; points: number };
+  /** The tax at home; `included` where the prices and charges contain it. */
+  tax?: { name: string; points: number; included: boolean };
   reach: 'home' | 'listed' | 'everywhere';
   /** Further countries where `reach` is 'listed', or that have charges of their own where it is 'everywhere'. */
   countries: string[];
@@ -183,7 +184,14 @@ const sellsToOf = ({ reach, from, countries }: FirstAnswers): Book['store']['sel
 export const firstBook = (answers: FirstAnswers): Book => {
   const { name, currency, timeZone, units, from, fromName, hours, tax } = answers;
   const kinds = GOODS_KINDS.filter((kind) => answers.kinds.includes(kind));
-  const empty = emptyBook({ name, currency, timeZone, units, sellsTo: sellsToOf(answers) });
+  const empty = emptyBook({
+    name,
+    currency,
+    timeZone,
+    units,
+    sellsTo: sellsToOf(answers),
+    pricesIncludeTax: tax?.included ?? false,
+  });
   return {
     ...empty,
     locations: [{ id: 'home', name: fromName, address: from, hours, closedDates: [] }],

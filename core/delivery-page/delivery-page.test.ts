@@ -110,7 +110,15 @@ describe('the delivery page', () => {
     });
     expect(page.points[0]?.notes).toContain('we bring it out to your car');
     expect(page.closed).toEqual([{ name: makeYard().name, days: ['Fri 25 Dec'] }]);
-    expect(page.amounts).toBe('Amounts in CAD; taxes are added at checkout.');
+  });
+
+  test('says of taxes what is true of the shop', () => {
+    const { taxes } = demoBook;
+    const amounts = (pricesIncludeTax: boolean, some = taxes) =>
+      pageOf({ taxes: some, store: { pricesIncludeTax } }).amounts;
+    expect(amounts(false)).toBe('Amounts in CAD; taxes are added at checkout.');
+    expect(amounts(true)).toBe('Amounts in CAD, taxes included.');
+    expect([amounts(false, []), amounts(true, [])]).toEqual(['Amounts in CAD.', 'Amounts in CAD.']);
   });
 
   test('is in the customer’s language, with the same charges', () => {

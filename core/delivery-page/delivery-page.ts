@@ -9,6 +9,7 @@ import { patternNames } from '../place/written-code.ts';
 import type { PlaceNames } from '../place/region-phrase.ts';
 import { dateOf, dayOf } from '../time/calendar.ts';
 import type { CustomerWords } from '../words/customer/customer-words.ts';
+import type { MessageId } from '../words/customer/english.ts';
 import { weekText } from '../words/customer/week-text.ts';
 import { priceKey, type PriceSpan } from './price-key.ts';
 
@@ -275,6 +276,12 @@ const closedOf = (
     .filter(({ days }) => days.length > 0);
 };
 
+/** What is said of taxes beside the amounts: nothing where there are none. */
+const amountsText = ({ store, taxes }: Book): MessageId => {
+  if (taxes.length === 0) return 'page.amounts-untaxed';
+  return store.pricesIncludeTax ? 'page.amounts-with-tax' : 'page.amounts';
+};
+
 /**
  * The page “Delivery and pickup” of a shop as it stands on a day (a date of its own time zone), in the language of the
  * words: the book is the one that `inLanguage` gave, the prices are those that `pricesOf` found.
@@ -286,14 +293,14 @@ export const deliveryPage = (
   words: CustomerWords,
   names: PlaceNames,
 ): DeliveryPage => {
-  const { name, currency, pricesIncludeTax } = book.store;
+  const { name, currency } = book.store;
   const context = { book, prices, words, names };
   return {
     language: words.language,
     shop: name,
     currency,
     decimals: words.display.decimals,
-    amounts: words.say(pricesIncludeTax ? 'page.amounts-with-tax' : 'page.amounts', { currency }),
+    amounts: words.say(amountsText(book), { currency }),
     zones: zonesOf(context),
     areas: areasOf(context),
     points: pointsOf(context),

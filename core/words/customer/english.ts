@@ -233,6 +233,7 @@ export const ENGLISH = {
   // Delivery and pickup, before anything is ordered
   'page.title': 'Delivery and pickup',
   'page.amounts': 'Amounts in {currency}; taxes are added at checkout.',
+  'page.amounts-untaxed': 'Amounts in {currency}.',
   'page.amounts-with-tax': 'Amounts in {currency}, taxes included.',
   'page.working-out': 'Working out the prices …',
   'page.shipped': 'Sent to you',

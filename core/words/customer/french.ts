@@ -237,6 +237,7 @@ export const FRENCH: Record<MessageId, string> = {
   // Delivery and pickup, before anything is ordered
   'page.title': 'Livraison et retrait',
   'page.amounts': 'Montants en {currency} ; les taxes s’ajoutent à la commande.',
+  'page.amounts-untaxed': 'Montants en {currency}.',
   'page.amounts-with-tax': 'Montants en {currency}, taxes comprises.',
   'page.working-out': 'Calcul des prix en cours …',
   'page.shipped': 'Envoyé chez vous',

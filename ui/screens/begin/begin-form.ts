@@ -30,6 +30,8 @@ export interface BeginValues {
   units: 'metric' | 'imperial';
   taxName: string;
   taxPercent: string;
+  /** Whether the prices and charges contain the tax at home. */
+  taxIncluded: boolean;
   /** How customers get their orders: shipped, brought by the shop (`near`), collected (`collect`). */
   ships: boolean;
   reach: FirstAnswers['reach'];
@@ -61,6 +63,7 @@ export const emptyValues = (timeZone: string): BeginValues => ({
   units: 'metric',
   taxName: '',
   taxPercent: '',
+  taxIncluded: true,
   ships: true,
   reach: 'home',
   countries: [],
@@ -223,7 +226,7 @@ const skuOf = (name: string): string =>
 /** The answers, once nothing is wrong with any of them. */
 export const answersOf = (values: BeginValues): FirstAnswers => {
   const display = displayFormatOf(values);
-  const { country, subdivision, postalCode, city, taxName, taxPercent, kinds } = values;
+  const { country, subdivision, postalCode, city, taxName, taxPercent, taxIncluded, kinds } = values;
   const nearby = nearbyOf(values, display);
   const points = figure(readPercent(taxPercent));
   const weight = optional<number>(readMeasure('weight', display))(values.goodWeight);
@@ -240,7 +243,7 @@ export const answersOf = (values: BeginValues): FirstAnswers => {
     }),
     fromName: values.place.trim() || values.shop.trim(),
     homeName: countryName(country),
-    ...(points > 0 ? { tax: { name: taxName.trim(), points } } : {}),
+    ...(points > 0 ? { tax: { name: taxName.trim(), points, included: taxIncluded } } : {}),
     reach: values.ships ? values.reach : 'home',
     countries: values.ships ? values.countries.filter((one) => one !== country) : [],
     kinds: values.ships ? GOODS_KINDS.filter((kind) => kinds.includes(kind)) : [],

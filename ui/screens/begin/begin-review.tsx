@@ -88,10 +88,10 @@ export const BeginReview = ({ book }: { book: Book }) => {
       ))}
       {book.taxes.map((tax) => (
         <Text key={tax.id} style={style.note}>
-          {t('{tax}, {count} %, on products and charges at home.', {
-            tax: tax.name,
-            count: tax.points / 100,
-          })}
+          {t(
+            '{tax}, {count} %, {included, select, true {within the prices and charges at home} other {added at checkout to prices and charges at home}}.',
+            { tax: tax.name, count: tax.points / 100, included: String(book.store.pricesIncludeTax) },
+          )}
         </Text>
       ))}
     </View>

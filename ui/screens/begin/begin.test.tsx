@@ -87,7 +87,9 @@ describe('the answers as they are typed', () => {
       timeZone: 'Europe/Dublin',
       units: 'metric',
       taxName: 'VAT',
+      taxIncluded: true,
     });
+    expect(await proposalsFor('CA')).toMatchObject({ taxName: 'GST', taxIncluded: false });
     expect(await proposalsFor('CA')).not.toHaveProperty('timeZone');
   });
 
@@ -128,6 +130,9 @@ describe('the five questions', () => {
     // The country proposes what is usual there.
     await waitFor(() => expect(screen.getByLabelText('Currency').props.value).toBe('Euro'));
     expect(screen.getByLabelText('Tax on sales at home (optional)').props.value).toBe('VAT');
+    expect(screen.queryByText('contain the tax')).toBeNull();
+    fill('its percentage', '23');
+    await screen.findByText('contain the tax');
     await on('Where to?');
     fireEvent.press(screen.getByText('Some countries'));
     await choose('Add a country', 'fra', 'France');

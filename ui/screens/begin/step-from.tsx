@@ -66,6 +66,20 @@ const MoneyAndUnits = ({ form, values, onSubmit }: StepProps) => {
         />
         <Answer {...text} name="taxPercent" label={t('its percentage')} placeholder={t('none')} />
       </View>
+      {values.taxPercent.trim() === '' ? null : (
+        <View style={style.row}>
+          <Segments
+            label={t('The prices and charges that you write')}
+            width={320}
+            value={values.taxIncluded ? 'included' : 'added'}
+            onChange={(way) => form.setValue('taxIncluded', way === 'included', { shouldDirty: true })}
+            options={[
+              { value: 'included', label: t('contain the tax') },
+              { value: 'added', label: t('are without it') },
+            ]}
+          />
+        </View>
+      )}
       <View style={style.row}>
         <Segments
           label={t('Weights and sizes')}
