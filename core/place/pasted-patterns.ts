@@ -101,13 +101,15 @@ const partsOf = (
     words.every(isPlain) &&
     !isAlike(words) &&
     !words.some(isWhole) &&
-    !words.some(isName);
+    !words.some(isName) &&
+    (form.isBeginning(words.join('')) || !words.some(form.isBeginning));
   if (isOneCode) return [{ text: words.join(''), readable: true }];
   const parts: string[] = [];
   for (let at = 0; at < words.length; at += 1) {
     const word = words[at] as string;
     const next = words[at + 1];
-    const joined = normaliseCode(country, `${word}${next ?? ''}`);
+    // As it stands: cut to five figures, '041' and '042' would be one American code.
+    const joined = `${word}${next ?? ''}`;
     const isCode = !isWhole(word) && [word, next ?? ''].every(isPlain) && isWhole(joined);
     const isOne = next !== undefined && (isCode || isSplitPattern(country, word, next, form));
     parts.push(isOne ? joined : word);

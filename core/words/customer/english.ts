@@ -141,6 +141,8 @@ export const ENGLISH = {
   'address.line1': 'Street and number',
   'address.line2': 'Flat, floor, care of',
   'address.city': 'Town',
+  'address.city-US': 'City',
+  'address.city-AU': 'Suburb',
   'address.region': 'Region',
   'address.region-CA': 'Province or territory',
   'address.region-US': 'State',

@@ -145,6 +145,8 @@ export const FRENCH: Record<MessageId, string> = {
   'address.line1': 'Numéro et rue',
   'address.line2': 'Appartement, étage, aux soins de',
   'address.city': 'Ville',
+  'address.city-US': 'Ville',
+  'address.city-AU': 'Localité',
   'address.region': 'Région',
   'address.region-CA': 'Province ou territoire',
   'address.region-US': 'État',

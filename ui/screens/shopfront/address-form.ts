@@ -43,6 +43,8 @@ const POSTAL_LABELS: Record<string, MessageId> = {
   IE: 'address.code-IE',
   IN: 'address.code-IN',
 };
+/** What the post of a country calls its towns (the same table, field “locality_name_type”). */
+const CITY_LABELS: Record<string, MessageId> = { US: 'address.city-US', AU: 'address.city-AU' };
 /** What the post of a country calls its subdivisions (the same table, field “state_name_type”). */
 const SUBDIVISION_LABELS: Record<string, MessageId> = {
   CA: 'address.region-CA',
@@ -80,7 +82,7 @@ const specOf = (country: string, field: AddressField): FieldSpec => {
     name: 'address.name',
     line1: 'address.line1',
     line2: 'address.line2',
-    city: 'address.city',
+    city: CITY_LABELS[country] ?? 'address.city',
     subdivision: SUBDIVISION_LABELS[country] ?? 'address.region',
     postalCode: POSTAL_LABELS[country] ?? 'address.code',
   };
