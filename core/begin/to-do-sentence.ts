@@ -28,7 +28,7 @@ const WORDS: Words = {
   }),
   'no-point': ({ name }) => ({
     what: t('Put {name} on the map', { name }),
-    why: t('Distances are measured from it. A postal code or coordinates put it there.'),
+    why: t('Distances are measured from it. Its coordinates put it there.'),
   }),
   'nothing-expected': () => ({
     what: t('Say what a test order should get'),

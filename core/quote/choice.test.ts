@@ -32,3 +32,9 @@ test('what is withheld by no rule of ours for customers says so in JSON, and has
   expect(json).toMatchObject({ code: 'no-rate', tell: false });
   expect(Object.keys(json)).not.toContain('message');
 });
+
+test('what is withheld in the merchant’s own words has them in JSON too', () => {
+  const rates = [makeRate({ limits: { weight: { max: 1 } }, whenWithheld: 'tell', message: 'Ask us.' })];
+  const json = JSON.parse(JSON.stringify(onlyWithheld(quoted(makeBook({ rates }))))) as object;
+  expect(json).toMatchObject({ tell: true, message: 'Ask us.' });
+});

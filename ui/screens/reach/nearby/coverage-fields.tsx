@@ -23,7 +23,7 @@ import { useAppSelector } from '../../../state/store.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import type { Inks } from '../../../theme/tokens.ts';
-import { firstCoverage, patternsOf } from './coverage.ts';
+import { firstCoverage, noShapeText, patternsOf } from './coverage.ts';
 import { holesNote, openShapes, shapeName } from './open-shapes.ts';
 import { Actions } from '../../../parts/actions.tsx';
 
@@ -103,7 +103,7 @@ const CutCodes = ({ area, location, onChange }: Props) => {
     return (
       <Text style={style.fault} role="alert">
         {t(
-          'The point of {location} is not known, so a radius covers nothing: write its postal code or its point under Settings, Locations.',
+          'The point of {location} is not known, so a radius covers nothing: write its coordinates under Settings, Locations.',
           { location: location.name },
         )}
       </Text>
@@ -206,27 +206,33 @@ const ShapeFields = ({ areaId, covers, onChange }: ShapeProps) => {
 export const CoverageFields = (props: Props) => {
   const { area, location, onChange } = props;
   const { covers } = area;
+  const style = useStyles(styles);
   const kept = useKeptKinds<Coverage>(covers);
   const display = useAppSelector(selectDisplayFormat);
+  const [lacksPoint, setLacksPoint] = useState(false);
+  const turn = (kind: Coverage['kind']): void => {
+    if (kind === covers.kind) return;
+    const next: Coverage | null = kept(kind, () => firstCoverage(kind, location, display.units) as never);
+    setLacksPoint(next === null);
+    if (next) onChange(next, null);
+  };
   return (
     <View style={{ gap: 8 }} role="group" aria-label={t('Where it delivers')}>
       <Segments<Coverage['kind']>
         label={t('The area is given by')}
         value={covers.kind}
-        onChange={(kind) =>
-          kind === covers.kind
-            ? undefined
-            : onChange(
-                kept(kind, () => firstCoverage(kind, location, display.units) as never),
-                null,
-              )
-        }
+        onChange={turn}
         options={[
           { value: 'postal', label: t('postal codes') },
           { value: 'radius', label: t('a radius') },
           { value: 'shape', label: t('a shape') },
         ]}
       />
+      {lacksPoint ? (
+        <Text style={style.fault} role="alert">
+          {noShapeText(location)}
+        </Text>
+      ) : null}
       {covers.kind === 'postal' ? <PostalFields covers={covers} onChange={onChange} /> : null}
       {covers.kind === 'radius' ? (
         <MeasureField

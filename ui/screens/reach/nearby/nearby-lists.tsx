@@ -19,7 +19,7 @@ import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
 import { SANS_STRONG, TOUCH, type Inks } from '../../../theme/tokens.ts';
 import { AreaPanel } from './area-panel.tsx';
-import { firstCoverage } from './coverage.ts';
+import { firstCoverage, noShapeText } from './coverage.ts';
 import { selectAreaMarks } from './nearby-selectors.ts';
 import { holesNote, openShapes, shapeName } from './open-shapes.ts';
 import { PickupPanel } from './pickup-panel.tsx';
@@ -92,8 +92,11 @@ const AreaActions = ({ location, setOpen }: { location: Location; setOpen: ListP
   const { units } = useAppSelector(selectDisplayFormat);
   const [said, setSaid] = useState<string | null>(null);
   const add = (kind: 'postal' | 'radius' | 'shape', name: string) => () => {
+    const covers = firstCoverage(kind, location, units);
+    setSaid(covers ? null : noShapeText(location));
+    if (!covers) return;
     setOpen(freeId(name, areas));
-    const area = { name, locationId: location.id, covers: firstCoverage(kind, location, units) };
+    const area = { name, locationId: location.id, covers };
     dispatch(edit('addArea', area, t('New area: {name}', { name })));
   };
   const take = async (): Promise<void> => {

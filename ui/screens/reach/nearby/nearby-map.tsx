@@ -2,6 +2,7 @@ import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../../core/translate/translate.ts';
+import { hasGazetteer } from '../../../../gazetteer/read-gazetteer.ts';
 import type { Position } from '../../../../core/model/delivery.ts';
 import { useStyles } from '../../../theme/styles.ts';
 import { note } from '../../../theme/text.ts';
@@ -143,7 +144,9 @@ const NearbyMap = memo(function NearbyMap({ title, draws, onDrawn, ...stands }: 
       {draws ? <DrawingActions shape={shape} /> : null}
       <View style={style.foot}>
         <Text style={style.note}>
-          {t('Marks are the middles of postal areas; a filled one is delivered to.')}
+          {hasGazetteer(stands.book.locations[0]?.address.country ?? '')
+            ? t('Marks are the middles of postal areas; a filled one is delivered to.')
+            : t('The postal areas of this country are not known to the program, so the map shows none.')}
         </Text>
         <Zooms view={view} whole={whole} setView={setView} />
       </View>

@@ -7,6 +7,7 @@ import type { Position } from '../../../../core/model/delivery.ts';
 import type { NearbyCode } from '../../../../core/coverage/neighbourhood.ts';
 import { Beside } from '../../../parts/beside.tsx';
 import { ColumnWidth } from '../../../parts/column-width.ts';
+import { LinkPress } from '../../../parts/link-press.tsx';
 import { Section } from '../../../parts/section.tsx';
 import { useSteady } from '../../../parts/use-steady.ts';
 import { usePostalAreas } from '../../../places/use-gazetteer.ts';
@@ -20,14 +21,31 @@ import { Panel } from '../../charges/panel.tsx';
 import { AreaPanel } from './area-panel.tsx';
 import { AreaList, PickupList } from './nearby-lists.tsx';
 import { selectAreaMarks, selectMapBook, selectNearbyCodes } from './nearby-selectors.ts';
+import { hasPlaces } from './map-book.ts';
 import { PickupPanel } from './pickup-panel.tsx';
 
 const NearbyMap = lazy(async () => ({ default: (await import('../maps.ts')).NearbyMap }));
 
 const styles = (inks: Inks) => ({
   map: { paddingTop: 12, minHeight: 240 },
+  without: { paddingTop: 12 },
+  link: { ...note(inks), textDecorationLine: 'underline' } as const,
   note: note(inks),
 });
+
+/** In place of a map that would have nothing on it: what it needs. */
+const NoMap = () => {
+  const style = useStyles(styles);
+  return (
+    <LinkPress to={{ pathname: '/settings', params: { part: 'locations' } }}>
+      <Text style={[style.note, style.without]}>
+        {t('The map is drawn once the point of a location is known: write its coordinates under ')}
+        <Text style={style.link}>{t('Settings, Locations')}</Text>
+        {t('. Areas by postal codes do without.')}
+      </Text>
+    </LinkPress>
+  );
+};
 
 /** Codes that two areas cover, and codes between them that none does. */
 const CodeFacts = memo(function CodeFacts({ codes }: { codes: readonly NearbyCode[] }) {
@@ -90,10 +108,13 @@ const NearbyPart = () => {
     if (opened) show({ area: opened.id });
   });
   const served = codes.filter(({ takes }) => takes.length > 0).length;
-  const title = t('The neighbourhood: {served} of {count} postal areas nearby are delivered to', {
-    served,
-    count: codes.length,
-  });
+  const title =
+    codes.length === 0
+      ? t('The neighbourhood')
+      : t('The neighbourhood: {served} of {count} postal areas nearby are delivered to', {
+          served,
+          count: codes.length,
+        });
   const panel = shown ? (
     <Panel title={shown.name} of={shown.id} onClose={() => show({})}>
       <ColumnWidth value="phone">
@@ -103,19 +124,23 @@ const NearbyPart = () => {
   ) : null;
   return (
     <Beside panel={panel}>
-      <View style={style.map}>
-        <Suspense fallback={<Text style={style.note}>{t('Drawing the map …')}</Text>}>
-          <NearbyMap
-            book={book}
-            codes={codes}
-            marks={marks}
-            open={openArea}
-            title={title}
-            draws={draw === '1' && opened?.covers.kind === 'shape'}
-            onDrawn={onDrawn}
-          />
-        </Suspense>
-      </View>
+      {hasPlaces(book) ? (
+        <View style={style.map}>
+          <Suspense fallback={<Text style={style.note}>{t('Drawing the map …')}</Text>}>
+            <NearbyMap
+              book={book}
+              codes={codes}
+              marks={marks}
+              open={openArea}
+              title={title}
+              draws={draw === '1' && opened?.covers.kind === 'shape'}
+              onDrawn={onDrawn}
+            />
+          </Suspense>
+        </View>
+      ) : (
+        <NoMap />
+      )}
       <CodeFacts codes={codes} />
       <Section title={t('Delivery areas')} />
       <AreaList open={openArea} setOpen={(id) => show(id === null ? {} : { area: id })} />
