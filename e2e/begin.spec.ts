@@ -170,6 +170,22 @@ const beginNearby = async (
   await waitUntilKept(page);
 };
 
+/** A place whose codes are on no map has none drawn, until its coordinates are written. */
+const putOnTheMap = async (page: Page, coordinates: string): Promise<void> => {
+  await reopenProgram(page, '/reach?part=nearby');
+  await page.getByRole('button', { name: 'Add an area by shape' }).click();
+  await expect(page.getByText(/so there is no map to draw on/)).toBeVisible();
+  await expect(page.getByRole('img', { name: 'The neighbourhood' })).toHaveCount(0);
+  await page.getByRole('link', { name: /Settings, Locations/ }).click();
+  await page.getByRole('button', { name: /^Sedge & Slate/ }).click();
+  await fill(page, 'Coordinates (optional)', 'in town');
+  await expect(page.getByText('Write latitude and longitude in degrees', { exact: false })).toBeVisible();
+  await fill(page, 'Coordinates (optional)', coordinates);
+  await waitUntilKept(page);
+  await reopenProgram(page, '/reach?part=nearby');
+  await expect(page.getByRole('img', { name: 'The neighbourhood' })).toBeVisible();
+};
+
 test('a code with a dash of its own is pasted, in lists and ranges, and reaches checkout', async ({
   page,
 }) => {
@@ -179,6 +195,7 @@ test('a code with a dash of its own is pasted, in lists and ranges, and reaches 
     codes: '00-950, 00-001 - 00-099 01*',
     read: '3 patterns: 00-950, 00-001 to 00-099, 01*',
   });
+  await putOnTheMap(page, '52.2297° N, 21.0122° E');
 
   await buyTheBoard(page);
   await expect(page.getByText('Shown once this is filled in: Postal code.')).toBeVisible();

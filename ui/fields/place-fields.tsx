@@ -11,7 +11,10 @@ import { useStyles } from '../theme/styles.ts';
 import { note } from '../theme/text.ts';
 import type { Inks } from '../theme/tokens.ts';
 import { Chooser } from '../parts/chooser.tsx';
+import { DraftField } from './draft-field.tsx';
 import { WordsField } from './kind-fields.tsx';
+import { pointText, readPoint, type Point } from './point-reader.ts';
+import { optional } from './readers.ts';
 import { TextAction } from '../parts/text-action.tsx';
 
 interface Props {
@@ -32,11 +35,22 @@ const knownText = (gazetteer: Gazetteer, destination: Destination): string => {
   const found = locate(gazetteer, destination);
   if (found) return t('On the map at {place} ({code}).', { place: found.name, code: found.code });
   return destination.point
-    ? t('This code is not on the built-in map; its point was entered by hand.')
+    ? t('This code is not on the built-in map; its point is the one written here.')
     : t(
-        'This code is not on the built-in map: no distance can be worked out, and no area drawn on the map includes it.',
+        'This code is not on the built-in map: until its coordinates are written, no distance can be worked out, and no area drawn on the map includes it.',
       );
 };
+
+/** The point of an address whose code the gazetteer does not know, written by hand. */
+const Coordinates = ({ destination, onChange }: Omit<Props, 'street'>) => (
+  <DraftField
+    label={t('Coordinates (optional)')}
+    placeholder="59.3293, 18.0686"
+    text={pointText(destination.point)}
+    read={optional<Point>(readPoint)}
+    onChange={(point, visit) => onChange({ ...destination, point }, visit)}
+  />
+);
 
 /** An address with another postal code: a region that only followed from the code goes with it. */
 const withCode = (destination: Destination, postalCode: string): Destination => {
@@ -51,7 +65,8 @@ const half = { flex: 1 } as const;
 /** The country, and its province or state where it has any. */
 const CountryAndRegion = ({ destination, onChange }: Omit<Props, 'street'>) => {
   const places = useWorldPlaces();
-  const { country, subdivision, postalCode = '', city = '' } = destination;
+  const { subdivision, point: _, ...lasting } = destination;
+  const { country } = destination;
   const subdivisions = places?.subdivisions.get(country) ?? [];
   return (
     <View style={row}>
@@ -59,7 +74,7 @@ const CountryAndRegion = ({ destination, onChange }: Omit<Props, 'street'>) => {
         label={t('Country')}
         chosen={countryName(country)}
         options={(places?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
-        onChoose={(code) => onChange(located({ country: code, postalCode, city }), null)}
+        onChoose={(code) => onChange(located({ ...lasting, country: code }), null)}
       />
       {subdivisions.length > 0 ? (
         <Chooser
@@ -104,6 +119,13 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
   const style = useStyles(styles);
   const { country, postalCode = '', city = '', lines = [] } = destination;
   const gazetteer = useGazetteer(country);
+  const isKnown = gazetteer !== null && locate(gazetteer, destination) !== null;
+  const setCode = (code: string, visit: string): void => {
+    const next = located(withCode(destination, code));
+    // A point that no code gave is the person's own, and stays until a code gives one.
+    const own = isKnown || !destination.point ? {} : { point: destination.point };
+    onChange({ ...own, ...next }, visit);
+  };
   return (
     <View style={{ gap: 8 }}>
       {street ? (
@@ -118,13 +140,7 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
         />
       ) : null}
       <View style={row}>
-        <WordsField
-          style={half}
-          label={t('Postal code')}
-          value={postalCode}
-          most={20}
-          onChange={(code, visit) => onChange(located(withCode(destination, code)), visit)}
-        />
+        <WordsField style={half} label={t('Postal code')} value={postalCode} most={20} onChange={setCode} />
         <WordsField
           style={half}
           label={t('Town')}
@@ -139,6 +155,7 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
       {gazetteer === null || postalCode === '' ? null : (
         <Text style={style.note}>{knownText(gazetteer, destination)}</Text>
       )}
+      {gazetteer === null || isKnown ? null : <Coordinates destination={destination} onChange={onChange} />}
     </View>
   );
 };

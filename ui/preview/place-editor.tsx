@@ -6,10 +6,13 @@ import { PlaceFields } from '../fields/place-fields.tsx';
 import { TextAction } from '../parts/text-action.tsx';
 import { edit } from '../state/draft.ts';
 import { useAppDispatch } from '../state/store.ts';
+import { useBookParts } from '../state/use-book-parts.ts';
 
 /** Where the test order's order goes, edited in place. */
 export const PlaceEditor = ({ testOrder }: { testOrder: TestOrder }) => {
   const dispatch = useAppDispatch();
+  const { locations } = useBookParts('locations');
+  const home = locations[0]?.address.country ?? 'CA';
   const { destination } = testOrder.request;
   const set = (next: Destination | null, visit: string | null = null): void => {
     dispatch(
@@ -25,7 +28,7 @@ export const PlaceEditor = ({ testOrder }: { testOrder: TestOrder }) => {
     return (
       <TextAction
         label={t('Give it an address')}
-        onPress={() => set({ country: 'CA' })}
+        onPress={() => set({ country: home })}
         style={{ alignSelf: 'flex-start' }}
       />
     );

@@ -6,6 +6,8 @@ import { t } from '../../../../core/translate/translate.ts';
 import type { ReadShape } from '../../../../core/formats/area-geojson.ts';
 import type { Coverage, DeliveryArea } from '../../../../core/model/delivery.ts';
 import type { Location } from '../../../../core/model/location.ts';
+import { hasGazetteer } from '../../../../gazetteer/read-gazetteer.ts';
+import { countryName } from '../../../../core/words/country-name.ts';
 import { postalAreasIn } from '../../../../core/coverage/neighbourhood.ts';
 import type { PostalArea } from '../../../../core/coverage/postal-reach.ts';
 import { pastedPatterns } from '../../../../core/place/pasted-patterns.ts';
@@ -105,6 +107,15 @@ const CutCodes = ({ area, location, onChange }: Props) => {
         {t(
           'The point of {location} is not known, so a radius covers nothing: write its coordinates under Settings, Locations.',
           { location: location.name },
+        )}
+      </Text>
+    );
+  if (!hasGazetteer(country))
+    return (
+      <Text style={style.fault} role="alert">
+        {t(
+          'Postal codes of {country} are not on the built-in map, so the shopfront cannot tell who lives in this area and offers it to nobody. Give it by postal codes instead.',
+          { country: countryName(country) },
         )}
       </Text>
     );

@@ -3,7 +3,7 @@ import { lazy, memo, Suspense } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../../core/translate/translate.ts';
-import type { Position } from '../../../../core/model/delivery.ts';
+import type { DeliveryArea, Position } from '../../../../core/model/delivery.ts';
 import type { NearbyCode } from '../../../../core/coverage/neighbourhood.ts';
 import { Beside } from '../../../parts/beside.tsx';
 import { ColumnWidth } from '../../../parts/column-width.ts';
@@ -82,17 +82,53 @@ const CodeFacts = memo(function CodeFacts({ codes }: { codes: readonly NearbyCod
   );
 });
 
+interface NeighbourhoodProps {
+  codes: readonly NearbyCode[];
+  opened: DeliveryArea | undefined;
+  /** Whether the opened area's shape is drawn anew. */
+  draws: boolean;
+  onDrawn: (ring: Position[] | null) => void;
+}
+
+/** The map with all that lies on it, or what it needs to be drawn. */
+const Neighbourhood = ({ codes, opened, draws, onDrawn }: NeighbourhoodProps) => {
+  const style = useStyles(styles);
+  const book = useAppSelector(selectMapBook);
+  const marks = useAppSelector(selectAreaMarks);
+  if (!hasPlaces(book)) return <NoMap />;
+  const served = codes.filter(({ takes }) => takes.length > 0).length;
+  const title =
+    codes.length === 0
+      ? t('The neighbourhood')
+      : t('The neighbourhood: {served} of {count} postal areas nearby are delivered to', {
+          served,
+          count: codes.length,
+        });
+  return (
+    <View style={style.map}>
+      <Suspense fallback={<Text style={style.note}>{t('Drawing the map …')}</Text>}>
+        <NearbyMap
+          book={book}
+          codes={codes}
+          marks={marks}
+          open={opened?.id ?? null}
+          title={title}
+          draws={draws && opened?.covers.kind === 'shape'}
+          onDrawn={onDrawn}
+        />
+      </Suspense>
+    </View>
+  );
+};
+
 /** The neighbourhood: where the shop delivers by itself, and where customers collect. */
 const NearbyPart = () => {
-  const style = useStyles(styles);
   const router = useRouter();
-  const book = useAppSelector(selectMapBook);
-  const { areas, pickups } = useBookParts('areas', 'pickups');
+  const { areas, pickups, locations } = useBookParts('areas', 'pickups', 'locations');
   const dispatch = useAppDispatch();
   const { area, pickup, draw } = useLocalSearchParams<{ area?: string; pickup?: string; draw?: string }>();
-  const postal = usePostalAreas(book.locations[0]?.address.country ?? '');
+  const postal = usePostalAreas(locations[0]?.address.country ?? '');
   const codes = useAppSelector((state) => selectNearbyCodes(state, postal));
-  const marks = useAppSelector(selectAreaMarks);
   const show = (params: { area?: string; pickup?: string }): void => {
     router.navigate({ pathname: '/reach', params: { part: 'nearby', ...params } });
   };
@@ -107,14 +143,6 @@ const NearbyPart = () => {
     }
     if (opened) show({ area: opened.id });
   });
-  const served = codes.filter(({ takes }) => takes.length > 0).length;
-  const title =
-    codes.length === 0
-      ? t('The neighbourhood')
-      : t('The neighbourhood: {served} of {count} postal areas nearby are delivered to', {
-          served,
-          count: codes.length,
-        });
   const panel = shown ? (
     <Panel title={shown.name} of={shown.id} onClose={() => show({})}>
       <ColumnWidth value="phone">
@@ -124,23 +152,7 @@ const NearbyPart = () => {
   ) : null;
   return (
     <Beside panel={panel}>
-      {hasPlaces(book) ? (
-        <View style={style.map}>
-          <Suspense fallback={<Text style={style.note}>{t('Drawing the map …')}</Text>}>
-            <NearbyMap
-              book={book}
-              codes={codes}
-              marks={marks}
-              open={openArea}
-              title={title}
-              draws={draw === '1' && opened?.covers.kind === 'shape'}
-              onDrawn={onDrawn}
-            />
-          </Suspense>
-        </View>
-      ) : (
-        <NoMap />
-      )}
+      <Neighbourhood codes={codes} opened={opened} draws={draw === '1'} onDrawn={onDrawn} />
       <CodeFacts codes={codes} />
       <Section title={t('Delivery areas')} />
       <AreaList open={openArea} setOpen={(id) => show(id === null ? {} : { area: id })} />

@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, within } from '@testing-library/react-native';
 import type { DeliveryArea, PickupPoint, Position } from '../../../../core/model/delivery.ts';
-import { edit, undone } from '../../../state/draft.ts';
+import { undone } from '../../../state/draft.ts';
 import { selectBook, selectPreview } from '../../../state/selectors.ts';
 import { testOrderChosen } from '../../../state/session.ts';
 import type { AppStore } from '../../../state/store.ts';
@@ -312,41 +312,6 @@ describe('an area', () => {
     fireEvent.press(week().getByText('An hour later'));
     expect(week().getByText(/^Ordered Tue 24 Nov, 11:15: ready Wed 25 Nov, 14:00; cut-off/)).toBeTruthy();
     expect(offered(store)).not.toContain('peninsula:today');
-  });
-});
-
-describe('a shop whose place is on no map', () => {
-  const openSomewhere = async (params: Record<string, string> = {}): Promise<AppStore> => {
-    goTo({ pathname: '/reach', params: { part: 'nearby', ...params } });
-    const store = demoStore();
-    const { locations, areas } = selectBook(store.getState());
-    const address = { country: 'SE', postalCode: '111 22' };
-    for (const { id } of locations)
-      store.dispatch(edit('setLocation', { id, changes: { address } }, 'Moved'));
-    for (const { id, covers } of areas)
-      if (covers.kind === 'shape')
-        store.dispatch(edit('setArea', { id, changes: { covers: { kind: 'radius', metres: 2_000 } } }, 'R'));
-    renderOver(store, <NearbyPart />);
-    await act(async () => {
-      await jest.advanceTimersByTimeAsync(50);
-    });
-    return store;
-  };
-
-  test('has no empty map, and says what one needs', async () => {
-    await openSomewhere();
-    expect(screen.queryByLabelText(/^The neighbourhood/)).toBeNull();
-    expect(screen.getByRole('link')).toHaveTextContent(/under Settings, Locations/);
-  });
-
-  test('begins no shape far away from it, in the list nor in an area', async () => {
-    const store = await openSomewhere({ area: 'peninsula' });
-    const before = selectBook(store.getState()).areas;
-    fireEvent.press(screen.getByText('Add an area by shape'));
-    expect(screen.getByRole('alert')).toHaveTextContent(/so there is no map to draw on/);
-    fireEvent.press(screen.getByText('a shape'));
-    expect(screen.getAllByText(/so there is no map to draw on/)).toHaveLength(2);
-    expect(selectBook(store.getState()).areas).toBe(before);
   });
 });
 

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { normaliseCode } from '../../../../core/place/postal.ts';
 import { patternName } from '../../../../core/place/written-code.ts';
 import { t } from '../../../../core/translate/translate.ts';
 import { sheetOf } from '../../../../core/formats/list-format.ts';
@@ -117,8 +118,11 @@ const PostalPart = ({ onFile }: { onFile: (file: File) => void }) => {
   const [open, setOpen] = useState<number | null>(null);
   const choose = useChosenList(onFile);
   const add = (): void => {
-    const country = postalList.at(-1)?.country ?? locations[0]?.address.country ?? 'CA';
-    dispatch(edit('addPostalLine', { country, pattern: 'A*' }, t('Postal list: new line')));
+    const { country: home = 'CA', postalCode = '' } = locations[0]?.address ?? {};
+    const country = postalList.at(-1)?.country ?? home;
+    const own = country === home ? normaliseCode(home, postalCode) : '';
+    // A code to be written over; the shop's own is one that customers have.
+    dispatch(edit('addPostalLine', { country, pattern: own || 'A*' }, t('Postal list: new line')));
     setOpen(postalList.length);
   };
   const line = open === null ? undefined : postalList[open];
