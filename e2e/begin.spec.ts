@@ -178,9 +178,9 @@ const putOnTheMap = async (page: Page, coordinates: string): Promise<void> => {
   await expect(page.getByRole('img', { name: 'The neighbourhood' })).toHaveCount(0);
   await page.getByRole('link', { name: /Settings, Locations/ }).click();
   await page.getByRole('button', { name: /^Sedge & Slate/ }).click();
-  await fill(page, 'Coordinates (optional)', 'in town');
-  await expect(page.getByText('Write latitude and longitude in degrees', { exact: false })).toBeVisible();
-  await fill(page, 'Coordinates (optional)', coordinates);
+  await fill(page, 'Coordinates: latitude, longitude', 'in town');
+  await expect(page.getByText('Write latitude and longitude', { exact: false })).toBeVisible();
+  await fill(page, 'Coordinates: latitude, longitude', coordinates);
   await waitUntilKept(page);
   await reopenProgram(page, '/reach?part=nearby');
   await expect(page.getByRole('img', { name: 'The neighbourhood' })).toBeVisible();

@@ -10,7 +10,7 @@ let place: Destination;
 const Fields = ({ first }: { first: Destination }) => {
   const [value, setValue] = useState(first);
   place = value;
-  return <PlaceFields street destination={value} onChange={setValue} />;
+  return <PlaceFields street={first.lines !== undefined} destination={value} onChange={setValue} />;
 };
 const open = async (first: Destination): Promise<void> => {
   await placesAtHand();
@@ -29,14 +29,14 @@ const STOCKHOLM = { country: 'SE', postalCode: '111 22', city: 'Stockholm', line
 
 test('where the codes of a country are not known, the point is written, and stays when the code changes', async () => {
   await open(STOCKHOLM);
-  type('Coordinates (optional)', 'Gamla stan');
-  expect(screen.getByText(/Write latitude and longitude in degrees/)).toBeTruthy();
-  type('Coordinates (optional)', '59.3293° N, 18.0686° E');
+  type('Coordinates: latitude, longitude', 'Gamla stan');
+  expect(screen.getByText(/Write latitude and longitude/)).toBeTruthy();
+  type('Coordinates: latitude, longitude', '59.3293° N, 18.0686° E');
   expect(place.point).toEqual({ lat: 59.3293, lng: 18.0686 });
   expect(screen.getByText(/its point is the one written here/)).toBeTruthy();
   type('Postal code', '111 29');
   expect(place).toMatchObject({ postalCode: '111 29', point: { lat: 59.3293, lng: 18.0686 } });
-  type('Coordinates (optional)', '');
+  type('Coordinates: latitude, longitude', '');
   expect(place.point).toBeUndefined();
 });
 
@@ -44,7 +44,7 @@ test('a code that is known gives the point, over one that was written', async ()
   await open({ country: 'CA', postalCode: 'X9X 9X9', point: { lat: 1, lng: 2 } });
   type('Postal code', 'B3K 2T5');
   expect(place.point?.lat).toBeCloseTo(44.66, 1);
-  expect(screen.queryByLabelText('Coordinates (optional)')).toBeNull();
+  expect(screen.queryByLabelText('Coordinates: latitude, longitude')).toBeNull();
   type('Postal code', 'X9X 9X9');
   expect(place.point).toBeUndefined();
 });

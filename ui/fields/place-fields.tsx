@@ -41,11 +41,12 @@ const knownText = (gazetteer: Gazetteer, destination: Destination): string => {
       );
 };
 
-/** The point of an address whose code the gazetteer does not know, written by hand. */
+/** The point of an address, written by hand. */
 const Coordinates = ({ destination, onChange }: Omit<Props, 'street'>) => (
   <DraftField
-    label={t('Coordinates (optional)')}
-    placeholder="59.3293, 18.0686"
+    style={{ maxWidth: 260 }}
+    label={t('Coordinates: latitude, longitude')}
+    placeholder={t('not known')}
     text={pointText(destination.point)}
     read={optional<Point>(readPoint)}
     onChange={(point, visit) => onChange({ ...destination, point }, visit)}
@@ -155,7 +156,9 @@ export const PlaceFields = ({ destination, onChange, street = false }: Props) =>
       {gazetteer === null || postalCode === '' ? null : (
         <Text style={style.note}>{knownText(gazetteer, destination)}</Text>
       )}
-      {gazetteer === null || isKnown ? null : <Coordinates destination={destination} onChange={onChange} />}
+      {!street && (gazetteer === null || isKnown) ? null : (
+        <Coordinates destination={destination} onChange={onChange} />
+      )}
     </View>
   );
 };

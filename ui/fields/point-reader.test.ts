@@ -31,7 +31,7 @@ test.each([
 ])('“%s” is no point, and an example is given', (text) =>
   expect(readPoint(text)).toEqual({
     ok: false,
-    text: 'Write latitude and longitude in degrees, such as 59.3293, 18.0686.',
+    text: 'Write latitude and longitude, such as 44.6592, -63.5987.',
   }),
 );
 

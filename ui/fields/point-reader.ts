@@ -41,5 +41,5 @@ export const readPoint = (text: string): Read<Point> => {
   const point = pointSchema.safeParse({ lat: lat?.degrees, lng: lng?.degrees });
   return point.success && !isMixed
     ? { ok: true, value: point.data }
-    : { ok: false, text: t('Write latitude and longitude in degrees, such as 59.3293, 18.0686.') };
+    : { ok: false, text: t('Write latitude and longitude, such as 44.6592, -63.5987.') };
 };

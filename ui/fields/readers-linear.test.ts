@@ -17,13 +17,13 @@ import {
   readMoney,
   readName,
   readPercent,
-  readPoint,
   readSize,
   readSpans,
   readTime,
   readTokens,
   signed,
 } from './readers.ts';
+import { readPoint } from './point-reader.ts';
 
 const LENGTH = 40_000;
 const MOST_MS = 100;

@@ -246,13 +246,3 @@ export const readTokens = (text: string): Read<string[]> => {
         }),
       };
 };
-
-/** A point of the earth: latitude and longitude in degrees. */
-export const readPoint = (text: string): Read<{ lat: number; lng: number }> => {
-  const [, north = '', east = ''] =
-    /^\s*(-?\d{1,3}(?:\.\d+)?)\s*[,;\s]\s*(-?\d{1,3}(?:\.\d+)?)\s*$/.exec(text) ?? [];
-  const [lat, lng] = [Number(north), Number(east)];
-  return north !== '' && Math.abs(lat) <= 90 && Math.abs(lng) <= 180
-    ? { ok: true, value: { lat, lng } }
-    : { ok: false, text: t('Write latitude and longitude, such as 44.6592, -63.5987.') };
-};

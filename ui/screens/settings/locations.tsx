@@ -11,7 +11,7 @@ import { DraftField } from '../../fields/draft-field.tsx';
 import { PlaceFields } from '../../fields/place-fields.tsx';
 import { PreparationFields } from '../../fields/preparation-fields.tsx';
 import { Press } from '../../parts/press.tsx';
-import { optional, readDates, readPoint } from '../../fields/readers.ts';
+import { readDates } from '../../fields/readers.ts';
 import { TextAction } from '../../parts/text-action.tsx';
 import { WeekFields } from '../../fields/week-fields.tsx';
 import { edit } from '../../state/draft.ts';
@@ -26,8 +26,6 @@ import { Opened } from '../../parts/opened.tsx';
 import { countryName } from '../../../core/words/country-name.ts';
 import { Actions } from '../../parts/actions.tsx';
 import { fieldsOf } from '../../fields/fields-of.ts';
-
-type Point = NonNullable<Location['address']['point']>;
 
 const styles = (inks: Inks) => ({
   item: { borderBottomWidth: 1, borderBottomColor: inks.hairline },
@@ -93,14 +91,6 @@ const LocationPanel = ({ location, first }: PanelProps) => {
     <View style={style.panel} role="group" aria-label={name}>
       <NameField label={t('Location')} prose {...field('name')} />
       <PlaceFields street destination={address} onChange={field('address').onChange} />
-      <DraftField
-        style={{ maxWidth: 260 }}
-        label={t('Point: latitude, longitude')}
-        placeholder={t('not known')}
-        text={address.point ? `${address.point.lat}, ${address.point.lng}` : ''}
-        read={optional<Point>(readPoint)}
-        onChange={(point, visit) => set({ address: { ...address, point } }, t('point'), visit)}
-      />
       <WeekFields
         hours={hours}
         cutoff={preparation?.kind === 'cut-off' ? preparation.cutoff : undefined}
