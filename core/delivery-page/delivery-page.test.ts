@@ -112,6 +112,18 @@ describe('the delivery page', () => {
     expect(page.closed).toEqual([{ name: makeYard().name, days: ['Fri 25 Dec'] }]);
   });
 
+  test.each([
+    ['CA', ['B3H*', 'B3J4R2'], 'Postal codes B3H, B3J 4R2'],
+    ['SE', ['1112*', '113 to 115', '116*'], 'Postal codes 111 2…, 113 to 115, 116…'],
+    ['GB', ['BT*', 'IV1???'], 'Postal codes BT, IV1'],
+  ])('names the codes of an area in %s as its customers write them', (country, patterns, where) => {
+    const { areas } = pageOf({
+      ...near,
+      areas: [makeArea({ covers: { kind: 'postal', country, patterns } })],
+    });
+    expect(areas[0]?.where).toBe(where);
+  });
+
   test('says of taxes what is true of the shop', () => {
     const { taxes } = demoBook;
     const amounts = (pricesIncludeTax: boolean, some = taxes) =>

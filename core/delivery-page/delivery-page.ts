@@ -163,13 +163,17 @@ const timingText = (timing: Timing, words: CustomerWords): string => {
 
 const SHOWN_CODES = 12;
 
+/** The beginning of codes as customers read it: 'B3H' is known by itself, of figures it is said that more follow. */
+const beginningText = (name: string): string =>
+  name.endsWith('*') ? name.slice(0, -1) + (/[A-Z]/.test(name) ? '' : '…') : name;
+
 const whereText = ({ covers, locationId }: DeliveryArea, { book, words }: Context): string => {
   const location = book.locations.find(({ id }) => id === locationId)?.name ?? '';
   if (covers.kind === 'radius')
     return words.say('page.within', { distance: words.distance(covers.metres), location });
   if (covers.kind === 'shape') return words.say('page.around', { location });
   const names = patternNames(covers.country, covers.patterns);
-  const codes = names.slice(0, SHOWN_CODES).map((name) => name.replace(/\*$/, ''));
+  const codes = names.slice(0, SHOWN_CODES).map(beginningText);
   const more = names.length - codes.length;
   const said = codes.join(', ');
   return more > 0
