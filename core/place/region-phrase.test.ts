@@ -82,6 +82,17 @@ describe('regions as text', () => {
     expect(read('Canada: B3H* B2G2L2', NAMING)).toEqual(codes);
   });
 
+  test('without a country are the shop’s own, together; a word is none', () => {
+    const atHome = { ...NAMING, home: 'CA' };
+    const codes = (...postal: string[]): Region[] => [{ country: 'CA', postal }];
+    expect(read('B3H, b2g 2l2\nB3J*', atHome)).toEqual(codes('B3H*', 'B2G2L2', 'B3J*'));
+    expect(read('benelux, B3H', atHome)).toEqual([...['BE', 'NL', 'LU'].map(country), ...codes('B3H*')]);
+    expect(read('US: 90210\nB3H', atHome)).toHaveLength(2);
+    expect(read('B3H')).toBe('line 1: bad-region {"text":"B3H"}');
+    expect(read('B3H, Ruritania', atHome)).toBe('line 1: bad-region {"text":"Ruritania"}');
+    expect(read('B3H, Z9', atHome)).toBe('line 1: bad-region {"text":"Z9"}');
+  });
+
   test('name the first entry that is none, and its line', () => {
     expect(read('ca, us-ny\nCA: B3*H')).toBe('line 2: bad-pattern {"pattern":"B3*H"}');
     expect(read('Canada')).toBe('line 1: bad-region {"text":"Canada"}');

@@ -71,9 +71,12 @@ export const readCountries = (text: string): Read<string[]> => {
   return { ok: true, value: [...new Set(each.flat())] };
 };
 
-/** Regions as a line of text: 'CA-NS', 'US', 'Nova Scotia', 'Luxembourg', 'EU', 'CA: B3H* B3J'. */
-export const readRegions = (text: string): Read<Region[]> => {
-  const read = regionsFromText(text, { named: regionsNamed, codes: codeForm });
+/**
+ * Regions as a line of text: 'CA-NS', 'US', 'Nova Scotia', 'Luxembourg', 'EU', 'CA: B3H* B3J'. `home` is the country of
+ * codes that stand without one.
+ */
+export const readRegions = (text: string, home?: string): Read<Region[]> => {
+  const read = regionsFromText(text, { named: regionsNamed, codes: codeForm, home });
   const [fault] = read.ok ? [] : read.faults;
   return read.ok ? read : { ok: false, text: fault ? faultSentence(fault) : '' };
 };

@@ -53,7 +53,7 @@ const READERS: Record<string, (text: string) => unknown> = {
   'pattern of a code': (text) => parsePattern('US', writtenPattern(text)),
   code: (text) => normaliseCode('GB', text),
   point: readPoint,
-  regions: readRegions,
+  regions: (text) => readRegions(text, 'CA'),
   'regions by code': (text) => regionsFromText(text),
   patterns: (text) => pastedPatterns('CA', text, codeForm('CA')),
   steps: (text) => pastedSteps(text, 'weight', 'from', SPEECH),

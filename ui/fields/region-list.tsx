@@ -202,6 +202,7 @@ export const RegionList = ({ label, none, regions, onChange }: Props) => {
   const style = useStyles(styles);
   const places = useWorldPlaces();
   const options = useMemo(() => optionsOf(places), [places]);
+  const home = useAppSelector((state) => onlyCountry(regions, selectBook(state).locations)) ?? undefined;
   const [way, setWay] = useState<'paste' | 'text' | null>(null);
   const toggle = (next: 'paste' | 'text') => () => setWay(way === next ? null : next);
   const add = (id: string): void => {
@@ -243,7 +244,7 @@ export const RegionList = ({ label, none, regions, onChange }: Props) => {
           multiline
           label={t('{label}: CA, CA-NS, or codes such as CA: B3H*, B3J*', { label })}
           text={regionsText(regions)}
-          read={readRegions}
+          read={(text) => readRegions(text, home)}
           onChange={onChange}
         />
       ) : null}

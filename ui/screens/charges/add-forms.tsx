@@ -9,6 +9,7 @@ import { FormField } from '../../fields/form-field.tsx';
 import { edit } from '../../state/draft.ts';
 import { readRegions } from '../../fields/place-readers.ts';
 import { useAppDispatch } from '../../state/store.ts';
+import { useBookParts } from '../../state/use-book-parts.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { SANS, type Inks } from '../../theme/tokens.ts';
 import { loadWorldPlaces } from '../../places/places.ts';
@@ -23,28 +24,30 @@ interface Values {
   places: string;
 }
 
-const placesFault = (places: string): string | null => {
-  const read = readRegions(places);
+const placesFault = (places: string, home: string | undefined): string | null => {
+  const read = readRegions(places, home);
   return read.ok ? null : read.text;
 };
 
-const schema = z
-  .object({ name: z.string(), places: z.string() })
-  .refine(({ name }) => nameSchema.safeParse(name).success, {
-    path: ['name'],
-    error: t('A name is needed, of at most 120 characters.'),
-  })
-  .superRefine(({ places }, context) => {
-    const fault = placesFault(places);
-    if (fault !== null) context.addIssue({ code: 'custom', path: ['places'], message: fault });
-  });
-
-const check = zodResolver(schema);
+const schemaFor = (home: string | undefined) =>
+  z
+    .object({ name: z.string(), places: z.string() })
+    .refine(({ name }) => nameSchema.safeParse(name).success, {
+      path: ['name'],
+      error: t('A name is needed, of at most 120 characters.'),
+    })
+    .superRefine(({ places }, context) => {
+      const fault = placesFault(places, home);
+      if (fault !== null) context.addIssue({ code: 'custom', path: ['places'], message: fault });
+    });
 
 /** Places may be written by name: the names are there before what was typed is read. */
-const resolver: Resolver<Values> = async (values, context, options) => {
-  await loadWorldPlaces();
-  return check(values, context, options);
+const resolverFor = (home: string | undefined): Resolver<Values> => {
+  const check = zodResolver(schemaFor(home));
+  return async (values, context, options) => {
+    await loadWorldPlaces();
+    return check(values, context, options);
+  };
 };
 
 interface FieldsProps {
@@ -56,12 +59,14 @@ interface FieldsProps {
 const AddForm = ({ what, onDone }: FieldsProps) => {
   const style = useStyles(styles);
   const dispatch = useAppDispatch();
+  const { locations } = useBookParts('locations');
+  const home = locations[0]?.address.country;
   const { control, handleSubmit } = useForm<Values>({
-    resolver,
+    resolver: resolverFor(home),
     defaultValues: { name: '', places: '' },
   });
   const submit = handleSubmit(({ name, places }) => {
-    const regions = readRegions(places);
+    const regions = readRegions(places, home);
     if (what === 'service')
       dispatch(edit('addService', { name: name.trim() }, t('New service {name}', { name: name.trim() })));
     else if (regions.ok)

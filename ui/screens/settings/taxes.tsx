@@ -39,8 +39,8 @@ const styles = (inks: Inks) => ({
   points: { width: 76 },
 });
 
-const readRegion = (text: string): Read<Region> => {
-  const read = readRegions(text);
+const readRegion = (text: string, home: string | undefined): Read<Region> => {
+  const read = readRegions(text, home);
   const [region, ...more] = read.ok ? read.value : [];
   if (!read.ok) return read;
   return region && more.length === 0
@@ -55,6 +55,7 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
   // Regions may be written by name.
   useWorldPlaces();
   const { id, name } = tax;
+  const home = useBookParts('locations').locations[0]?.address.country;
   const set = (changes: Partial<TaxRate>, what: string, visit: string | null = null): void => {
     dispatch(edit('setTax', { id, changes }, labelled(name, what), visit));
   };
@@ -72,7 +73,7 @@ const Tax = ({ tax, headed }: { tax: TaxRate; headed: boolean }) => {
         style={style.region}
         label={t('Where')}
         text={place}
-        read={readRegion}
+        read={(written) => readRegion(written, home)}
         onChange={(region, visit) => set({ region }, t('place'), visit)}
       />
       <PercentField
