@@ -210,7 +210,7 @@ const CASES: [FindingCode, Part, string, string][] = [
       }),
     ),
     'zone:other:B3H1*',
-    'B3H1* in other is never used: other entries take all its places.',
+    'B3H 1* in other is never used: other entries take all its places.',
   ],
   [
     'zones-contest',
