@@ -172,7 +172,9 @@ const whereText = ({ covers, locationId }: DeliveryArea, { book, words }: Contex
   if (covers.kind === 'radius')
     return words.say('page.within', { distance: words.distance(covers.metres), location });
   if (covers.kind === 'shape') return words.say('page.around', { location });
-  const names = patternNames(covers.country, covers.patterns);
+  const names = patternNames(covers.country, covers.patterns, (from, to) =>
+    words.say('page.code-range', { from, to }),
+  );
   const codes = names.slice(0, SHOWN_CODES).map(beginningText);
   const more = names.length - codes.length;
   const said = codes.join(', ');

@@ -1,13 +1,14 @@
 import { dateOf, dayOf } from '../time/calendar.ts';
 import { withSingleBlanks } from '../model/blanks.ts';
 import { localDateSchema } from '../model/unit.ts';
+import { t } from '../translate/translate.ts';
 
 export type TypedDates = { ok: true; dates: string[] } | { ok: false; text: string };
 
 const LONGEST = 366;
 
 const rangeOf = (text: string): string[] | null => {
-  const ends = text.split(/\s*(?:\.\.|–|—|\bto\b)\s*/);
+  const ends = text.split(/\s*(?:\.\.|–|—|\bto\b|\bau?\b|à)\s*/i);
   const [from = '', to = from] = ends;
   if (ends.length > 2 || !localDateSchema.safeParse(from).success || !localDateSchema.safeParse(to).success)
     return null;
@@ -36,5 +37,7 @@ export const datesText = (dates: readonly string[]): string => {
     if (last && dayOf(date) === dayOf(last.to) + 1) last.to = date;
     else runs.push({ from: date, to: date });
   }
-  return runs.map(({ from, to }) => (from === to ? from : `${from} to ${to}`)).join(', ');
+  return runs
+    .map(({ from, to }) => (from === to ? from : t('{from} to {to}', { from, to }, 'dates')))
+    .join(', ');
 };

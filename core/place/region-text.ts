@@ -4,6 +4,7 @@ import { t } from '../translate/translate.ts';
 import { ANY_CODE, type CodeForm } from './code-shapes.ts';
 import { pastedPatterns } from './pasted-patterns.ts';
 import { withPatterns } from './region-list.ts';
+import { patternNames } from './written-code.ts';
 
 /**
  * Regions as a line of text and back: 'CA-NS', 'US', 'CA: B3H*, B3J*'. Entries are separated by commas
@@ -14,7 +15,7 @@ import { withPatterns } from './region-list.ts';
 export const regionsText = (regions: readonly Region[]): string =>
   regions
     .map(({ country, subdivision, postal }) =>
-      postal ? `${country}: ${postal.join(', ')}` : (subdivision ?? country),
+      postal ? `${country}: ${patternNames(country, postal).join(', ')}` : (subdivision ?? country),
     )
     .join('\n');
 

@@ -1,5 +1,6 @@
 import { districtNames, hasDistricts, isBritishCode } from './british-districts.ts';
-import { rangeEndsOf, rangeText } from './postal.ts';
+import { t } from '../translate/translate.ts';
+import { rangeEndsOf } from './postal.ts';
 
 /**
  * Postal codes as people of a country write them. Patterns are kept and compared without blanks and dashes: 'B2G2L2',
@@ -47,19 +48,27 @@ export const writtenCode = (country: string, code: string): string => {
   return back === '' || back === '*' ? bare : `${front}${split.mark}${back}`;
 };
 
-const written = (country: string, pattern: string): string => {
-  const ends = rangeEndsOf(pattern);
-  if (!ends) return writtenCode(country, pattern);
-  return rangeText(writtenCode(country, ends[0]), writtenCode(country, ends[1]));
-};
+/** What stands between the two ends of a range. */
+export type RangeName = (from: string, to: string) => string;
+
+const spokenRange: RangeName = (from, to) => t('{from} to {to}', { from, to }, 'codes');
 
 /**
  * What the patterns of a country are called in a list: each as its codes are written, British districts by their names
- * and a run of them as 'IV1 to IV28'. Read again by `pastedPatterns` they are the same patterns.
+ * and a run of them as 'IV1 to IV28', in the program's language unless `rangeName` says otherwise. Read again by
+ * `pastedPatterns` they are the same patterns.
  */
-export const patternNames = (country: string, patterns: readonly string[]): string[] => {
+export const patternNames = (
+  country: string,
+  patterns: readonly string[],
+  rangeName: RangeName = spokenRange,
+): string[] => {
   const names = hasDistricts(country) ? districtNames(patterns) : patterns;
-  return names.map((name) => written(country, name));
+  return names.map((name) => {
+    const ends = rangeEndsOf(name);
+    if (!ends) return writtenCode(country, name);
+    return rangeName(writtenCode(country, ends[0]), writtenCode(country, ends[1]));
+  });
 };
 
 /** What one pattern of a country is called. */

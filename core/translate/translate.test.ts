@@ -1,3 +1,7 @@
+import { datesText, typedDates } from '../formats/dates-typed.ts';
+import { ANY_CODE } from '../place/code-shapes.ts';
+import { pastedPatterns } from '../place/pasted-patterns.ts';
+import { patternNames } from '../place/written-code.ts';
 import { inEnglish, speakBy, spokenLocale, t, type Translate } from './translate.ts';
 import { translatorOf } from './translator.ts';
 import { moneyFigure, weightFigure, wholeFigure } from '../words/figure.ts';
@@ -65,5 +69,35 @@ describe('another language', () => {
       '1,25 kg',
       '999',
     ]);
+  });
+});
+
+describe('ranges in another language', () => {
+  beforeEach(() =>
+    speakBy(
+      translatorOf(
+        {
+          'codes\u0004{from} to {to}': '{from} à {to}',
+          'dates\u0004{from} to {to}': '{from} au {to}',
+        },
+        'fr',
+      ),
+      'fr',
+    ),
+  );
+
+  test('of codes are named by its word, and read again the same', () => {
+    expect(patternNames('CH', ['1000 to 1018', '1020'])).toEqual(['1000 à 1018', '1020']);
+    expect(patternNames('GB', ['IV1???', 'IV2???', 'IV3???'])).toEqual(['IV1 à IV3']);
+    expect(pastedPatterns('CH', '1000 à 1018, 1020', ANY_CODE).patterns).toEqual(['1000 to 1018', '1020']);
+    expect(pastedPatterns('GB', 'IV1 à IV3', ANY_CODE).patterns).toEqual(['IV1???', 'IV2???', 'IV3???']);
+  });
+
+  test('of dates are too', () => {
+    expect(datesText(['2026-12-24', '2026-12-25', '2027-01-01'])).toBe(
+      '2026-12-24 au 2026-12-25, 2027-01-01',
+    );
+    expect(typedDates('2026-12-24 au 2026-12-25')).toEqual(typedDates('2026-12-24 to 2026-12-25'));
+    expect(typedDates('2026-12-24 à 2026-12-25')).toEqual(typedDates('2026-12-24 to 2026-12-25'));
   });
 });

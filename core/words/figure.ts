@@ -41,9 +41,12 @@ export const wholeFigure = (count: number): string => spoken(englishWhole(count)
 export const moneyFigure = (amount: number, decimals: number): string =>
   spoken(englishMoney(amount, decimals));
 
-/** What an amount may look like where one is asked for: '12.50', or '1,250' in a currency without smaller units. */
-export const exampleAmount = (decimals: number): string =>
-  moneyFigure(decimals === 0 ? 1_250 : 125 * 10 ** (decimals - 1), decimals);
+/**
+ * What an amount may look like where one is asked for, of `about` hundredths: '12.50', or '1,250' in a currency without
+ * smaller units, where a figure of one unit would be next to nothing.
+ */
+export const exampleAmount = (decimals: number, about = 1_250): string =>
+  moneyFigure(decimals === 0 ? about : about * 10 ** (decimals - 2), decimals);
 
 /** An amount that stands alone, with its currency: 1250 is 'CAD 12.50'. */
 export const priceFigure = (amount: number, decimals: number, currency: string): string =>
@@ -67,6 +70,9 @@ export const volumeFigure = (cubicMm: number, units: DisplayFormat['units']): st
 /** Metres as '25 km', '800 m' or '15.5 mi'. */
 export const distanceFigure = (metres: number, units: DisplayFormat['units']): string =>
   spoken(englishDistance(metres, units));
+
+/** A number of any kind with its decimals: 4.5 is '4.5'. */
+export const numberFigure = (value: number): string => spoken(String(value));
 
 /** Basis points as '12.5 %'. */
 export const percentFigure = (points: number): string => spoken(englishPercent(points));

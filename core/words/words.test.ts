@@ -115,7 +115,7 @@ describe('figures', () => {
   });
 
   test('an amount to write is shown by the decimals of the currency', () => {
-    expect([2, 0, 3].map(exampleAmount)).toEqual(['12.50', '1,250', '12.500']);
+    expect([2, 0, 3].map((decimals) => exampleAmount(decimals))).toEqual(['12.50', '1,250', '12.500']);
   });
 
   test('thousands are separated, in files they are not', () => {

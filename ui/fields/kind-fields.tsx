@@ -3,6 +3,7 @@ import type { LimitMeasure, Measure } from '../../core/model/price.ts';
 import {
   measureFigure,
   moneyFigure,
+  numberFigure,
   percentFigure,
   sizeFigure,
   type DisplayFormat,
@@ -105,7 +106,7 @@ interface Signed {
   sign?: boolean;
 }
 const PERCENT: FieldKind<number, Signed> = {
-  write: (value, _, { sign = false }) => (sign ? percentFigure(value) : String(value / 100)),
+  write: (value, _, { sign = false }) => (sign ? percentFigure(value) : numberFigure(value / 100)),
   read: () => readPercent,
   keys: 'decimal',
 };
@@ -128,7 +129,7 @@ export const OptionalCountField = optionalFieldOf(COUNT);
 
 /** A time of milliseconds, written in seconds. */
 export const SecondsField = fieldOf<number, Within>({
-  write: (value) => String(value / 1_000),
+  write: (value) => numberFigure(value / 1_000),
   read: (_, { least, most }) => readSeconds(least, most),
   keys: 'decimal',
 });

@@ -4,6 +4,7 @@ import { cellPatterns } from '../../core/place/cell-patterns.ts';
 import { regionsFromText } from '../../core/place/region-text.ts';
 import { t } from '../../core/translate/translate.ts';
 import { faultSentence } from '../../core/words/fault-sentence.ts';
+import { codeExamplesText } from '../places/code-examples.ts';
 import { regionsNamed } from '../places/named-regions.ts';
 import { codeForm } from '../places/whole-code.ts';
 import type { Read } from './draft-field.tsx';
@@ -39,6 +40,17 @@ export const readSubdivision = (text: string): Read<string> => {
     : { ok: false, text: t('Write a region by its name or code, such as Nova Scotia or CA-NS.') };
 };
 
+const noPattern = (country: string): Read<string> => {
+  const examples = codeExamplesText(country);
+  return {
+    ok: false,
+    text:
+      examples === ''
+        ? t('Write a postal code, or the beginning of one, such as 12*.')
+        : t('Write a postal code, a beginning or a range: {examples}.', { examples }),
+  };
+};
+
 /**
  * A postal code or a pattern of codes of a country; '' stands for any country. What is shorter than a code is the
  * beginning of codes, as wherever codes are read.
@@ -47,7 +59,7 @@ export const readPattern =
   (country: string) =>
   (text: string): Read<string> => {
     const [pattern, ...more] = cellPatterns(country, text, codeForm(country)) ?? [];
-    if (pattern === undefined) return { ok: false, text: t('Write B3H4R2, B3H*, B3?1* or 90200 to 90299.') };
+    if (pattern === undefined) return noPattern(country);
     return more.length === 0
       ? { ok: true, value: pattern }
       : {

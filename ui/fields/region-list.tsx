@@ -8,6 +8,7 @@ import { pastedPatterns } from '../../core/place/pasted-patterns.ts';
 import { withoutRegion, withPatterns, withRegion } from '../../core/place/region-list.ts';
 import { regionsText } from '../../core/place/region-text.ts';
 import { countryName } from '../../core/words/country-name.ts';
+import { codeExamples, codeExamplesText } from '../places/code-examples.ts';
 import { useWorldPlaces, type WorldPlaces } from '../places/places.ts';
 import { codeForm } from '../places/whole-code.ts';
 import { selectBook } from '../state/selectors.ts';
@@ -180,7 +181,7 @@ const Paste = ({ label, regions, onChange }: Pick<Props, 'label' | 'regions' | '
         value={text}
         onChangeText={setText}
         style={style.input}
-        placeholder={t('Any form: B3H 4R2, B3J*, 90200-90299, one per line')}
+        placeholder={t('Any form, such as {examples}', { examples: codeExamplesText(country ?? 'CA') })}
         accessibilityLabel={t('Postal codes to add')}
       />
       <View style={style.head}>
@@ -242,7 +243,11 @@ export const RegionList = ({ label, none, regions, onChange }: Props) => {
       {way === 'text' ? (
         <DraftField
           multiline
-          label={t('{label}: CA, CA-NS, or codes such as CA: B3H*, B3J*', { label })}
+          label={t('{label}: countries and regions by name, codes such as {country}: {code}', {
+            label,
+            country: home ?? 'CA',
+            code: codeExamples(home ?? 'CA')?.beginning ?? '12*',
+          })}
           text={regionsText(regions)}
           read={(text) => readRegions(text, home)}
           onChange={onChange}

@@ -251,6 +251,7 @@ export const ENGLISH = {
   'page.fee': '{name} {amount}',
   'page.codes': '{count, plural, one {# postal area} other {# postal areas}} in {country}',
   'page.everywhere-else': 'everywhere else we sell',
+  'page.code-range': '{from} to {to}',
   'page.in-codes': 'Postal codes {codes}',
   'page.codes-and-more': 'Postal codes {codes} and {count, number} more',
   'page.within': 'Up to {distance} from {location}',

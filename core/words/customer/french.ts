@@ -255,6 +255,7 @@ export const FRENCH: Record<MessageId, string> = {
   'page.fee': '{name} : {amount}',
   'page.codes': '{count, plural, one {# secteur postal} other {# secteurs postaux}}, {country}',
   'page.everywhere-else': 'partout ailleurs où nous vendons',
+  'page.code-range': '{from} à {to}',
   'page.in-codes': 'Codes postaux {codes}',
   'page.codes-and-more': 'Codes postaux {codes} et {count, number} autres',
   'page.within': 'Jusqu’à {distance} de {location}',

@@ -49,6 +49,10 @@ export interface BeginValues {
   nearLeast: string;
 }
 
+/** The hours of a week, Monday first, that is open on all but the days of rest; Monday is 1. */
+export const usualHours = (weekend: readonly number[]): string[] =>
+  [1, 2, 3, 4, 5, 6, 7].map((day) => (weekend.includes(day) ? '' : '9-17'));
+
 const NO_CHARGES = { letters: '', parcels: '', heavy: '' };
 
 export const emptyValues = (timeZone: string): BeginValues => ({
@@ -72,7 +76,7 @@ export const emptyValues = (timeZone: string): BeginValues => ({
   goodWeight: '',
   kinds: ['parcels'],
   charges: { home: NO_CHARGES, abroad: NO_CHARGES, rest: NO_CHARGES },
-  hours: ['9-17', '9-17', '9-17', '9-17', '9-17', '', ''],
+  hours: usualHours([6, 7]),
   collect: false,
   near: false,
   nearCodes: '',

@@ -4,7 +4,7 @@ import { t } from '../../../core/translate/translate.ts';
 import type { Book } from '../../../core/model/book.ts';
 import type { Zone } from '../../../core/model/place.ts';
 import { regionsPhrase, type PlaceNames } from '../../../core/place/region-phrase.ts';
-import { currencyDecimals } from '../../../core/words/figure.ts';
+import { currencyDecimals, percentFigure } from '../../../core/words/figure.ts';
 import { areaPricePhrase, coveragePhrase } from '../../../core/price/nearby-phrase.ts';
 import { ratePhrase } from '../../../core/price/rate-phrase.ts';
 import { usePlaceNames } from '../../places/use-place-names.ts';
@@ -89,8 +89,12 @@ export const BeginReview = ({ book }: { book: Book }) => {
       {book.taxes.map((tax) => (
         <Text key={tax.id} style={style.note}>
           {t(
-            '{tax}, {count} %, {included, select, true {within the prices and charges at home} other {added at checkout to prices and charges at home}}.',
-            { tax: tax.name, count: tax.points / 100, included: String(book.store.pricesIncludeTax) },
+            '{tax}, {percent}, {included, select, true {within the prices and charges at home} other {added at checkout to prices and charges at home}}.',
+            {
+              tax: tax.name,
+              percent: percentFigure(tax.points),
+              included: String(book.store.pricesIncludeTax),
+            },
           )}
         </Text>
       ))}

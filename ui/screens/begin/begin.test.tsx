@@ -11,6 +11,7 @@ import {
   faultsOfStep,
   nearPatterns,
   QUESTIONS,
+  usualHours,
   type BeginValues,
 } from './begin-form.ts';
 import { proposalsFor } from './country-proposals.ts';
@@ -86,10 +87,15 @@ describe('the answers as they are typed', () => {
       currency: 'EUR',
       timeZone: 'Europe/Dublin',
       units: 'metric',
+      hours: usualHours([6, 7]),
       taxName: 'VAT',
       taxIncluded: true,
     });
     expect(await proposalsFor('CA')).toMatchObject({ taxName: 'GST', taxIncluded: false });
+    expect(await proposalsFor('KW')).toMatchObject({
+      currency: 'KWD',
+      hours: ['9-17', '9-17', '9-17', '9-17', '', '', '9-17'],
+    });
     expect(await proposalsFor('CA')).not.toHaveProperty('timeZone');
   });
 

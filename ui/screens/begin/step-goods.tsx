@@ -10,6 +10,7 @@ import {
 import { t } from '../../../core/translate/translate.ts';
 import { Check } from '../../parts/check.tsx';
 import { countryName } from '../../../core/words/country-name.ts';
+import { currencyDecimals, exampleAmount } from '../../../core/words/figure.ts';
 import { useStyles } from '../../theme/styles.ts';
 import { Answer, beginStyles, FaultText, Why, type StepProps } from './begin-parts.tsx';
 
@@ -54,7 +55,7 @@ const Sending = ({ form, values, onSubmit }: StepProps) => {
                 key={kind}
                 name={`charges.${zone}.${kind}`}
                 label={`${SERVICE_NAMES[kind]}, ${zoneName(zone, country)}`}
-                placeholder="7.50"
+                placeholder={exampleAmount(currencyDecimals(values.currency), 750)}
               />
             ))}
           </View>
@@ -78,7 +79,12 @@ export const StepGoods = ({ form, values, onSubmit }: StepProps) => {
           label={t('A product that you sell')}
           placeholder={t('Slate board')}
         />
-        <Answer {...text} name="goodPrice" label={t('Its price')} placeholder="32.00" />
+        <Answer
+          {...text}
+          name="goodPrice"
+          label={t('Its price')}
+          placeholder={exampleAmount(currencyDecimals(values.currency), 3_200)}
+        />
         <Answer
           {...text}
           name="goodWeight"

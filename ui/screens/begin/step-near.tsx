@@ -2,6 +2,8 @@ import { Controller } from 'react-hook-form';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { patternNames } from '../../../core/place/written-code.ts';
+import { currencyDecimals, exampleAmount } from '../../../core/words/figure.ts';
+import { codeExamplesText } from '../../places/code-examples.ts';
 import { t } from '../../../core/translate/translate.ts';
 import { FIELD_OUTLINE } from '../../theme/text.ts';
 import { useStyles } from '../../theme/styles.ts';
@@ -29,7 +31,7 @@ export const StepNear = ({ form, values, onSubmit }: StepProps) => {
               onChangeText={onChange}
               onBlur={onBlur}
               accessibilityLabel={t('Postal codes nearby')}
-              placeholder="B3H, B3J, B3K 1A1"
+              placeholder={codeExamplesText(values.country)}
             />
             <FaultText text={error?.message} />
           </View>
@@ -44,7 +46,13 @@ export const StepNear = ({ form, values, onSubmit }: StepProps) => {
         />
       ) : null}
       <View style={style.row}>
-        <Answer form={form} onSubmit={onSubmit} name="nearCharge" label={t('Charge')} placeholder="4.00" />
+        <Answer
+          form={form}
+          onSubmit={onSubmit}
+          name="nearCharge"
+          label={t('Charge')}
+          placeholder={exampleAmount(currencyDecimals(values.currency), 400)}
+        />
         <Answer
           form={form}
           onSubmit={onSubmit}

@@ -250,7 +250,7 @@ describe('a zone', () => {
     const store = open({ zone: 'west', panel: 'zone' });
     const zoneAt = () => selectBook(store.getState()).zones.findIndex((zone) => zone.id === 'west');
     type('Zone', 'Prairies and coast');
-    const label = 'Except: CA, CA-NS, or codes such as CA: B3H*, B3J*';
+    const label = 'Except: countries and regions by name, codes such as CA: B3J*';
     fireEvent.press(screen.getAllByText('As text')[1] as never);
     type(label, 'CA-BC');
     type(label, 'Atlantis');

@@ -8,6 +8,7 @@ import { Text, TextInput } from 'react-native-paper';
 import type { Whereabouts } from '../../../core/coverage/whereabouts.ts';
 import { Chooser } from '../../parts/chooser.tsx';
 import { countryName } from '../../../core/words/country-name.ts';
+import { codeExamples } from '../../places/code-examples.ts';
 import { type WorldPlaces } from '../../places/places.ts';
 import { useGazetteer } from '../../places/use-gazetteer.ts';
 import { ZoneSwatch } from '../../parts/zone-swatch.tsx';
@@ -147,7 +148,7 @@ export const CodeBox = ({ places, asked }: { places: WorldPlaces | null; asked: 
             numberOfLines={Math.min(6, Math.max(1, text.split('\n').length))}
             value={text}
             onChangeText={setText}
-            placeholder="X0A 0H0"
+            placeholder={codeExamples(country)?.whole}
             aria-label={t('Where would this code fall?')}
             accessibilityLabel={t('Where would this code fall?')}
             style={style.input}

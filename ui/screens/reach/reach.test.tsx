@@ -116,7 +116,7 @@ describe('where the shop sells', () => {
   test('regions are closed inside open countries, and what is none is named', async () => {
     const store = await open();
     fireEvent.press(screen.getByText('As text'));
-    const label = 'Closed inside open countries: CA, CA-NS, or codes such as CA: B3H*, B3J*';
+    const label = 'Closed inside open countries: countries and regions by name, codes such as CA: B3J*';
     type(label, 'NO-21\nCA: X0A*');
     expect(sellsTo(store).closedRegions).toHaveLength(2);
     type(label, 'Atlantis');

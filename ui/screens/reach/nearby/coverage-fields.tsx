@@ -18,6 +18,7 @@ import { DraftField } from '../../../fields/draft-field.tsx';
 import { useKeptKinds } from '../../../parts/use-kept-kinds.ts';
 import { Segments } from '../../../parts/segments.tsx';
 import { TextAction } from '../../../parts/text-action.tsx';
+import { codeExamplesText } from '../../../places/code-examples.ts';
 import { usePostalAreas } from '../../../places/use-gazetteer.ts';
 import { codeForm } from '../../../places/whole-code.ts';
 import { selectDisplayFormat } from '../../../state/selectors.ts';
@@ -71,8 +72,8 @@ const PostalFields = ({
         <DraftField
           multiline
           style={{ flexGrow: 1, flexBasis: 220 }}
-          label={t('Postal codes: B3H*, B3H 4R2, 90200 to 90299; paste a list in any form')}
-          placeholder={t('no code yet')}
+          label={t('Postal codes, pasted in any form')}
+          placeholder={codeExamplesText(country)}
           text={patternNames(country, patterns).join(', ')}
           read={(text) => ({ ok: true, value: pastedPatterns(country, text, codeForm(country)) })}
           onChange={(pasted, visit) => {

@@ -121,7 +121,7 @@ describe('the lists', () => {
 describe('an area', () => {
   test('takes a pasted list of codes, and says what it did not understand', async () => {
     const store = await open({ area: 'peninsula' });
-    type(/^Postal codes: /, 'b3h, B3J 1S9; nonsense here');
+    type(/^Postal codes, pasted/, 'b3h, B3J 1S9; nonsense here');
     expect(areaOf(store, 'peninsula')?.covers).toEqual({
       kind: 'postal',
       country: 'CA',
