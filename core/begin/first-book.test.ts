@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { readBook, readCatalogue, readTestOrders } from '../formats/read.ts';
 import { compile } from '../quote/compile.ts';
 import { quote } from '../quote/quote.ts';
+import { inEnglish, speakBy } from '../translate/translate.ts';
 import {
   emptyBook,
   firstBook,
@@ -153,4 +154,14 @@ test('an empty book is sound and offers nothing, saying that no zone takes the p
     placedAt: '2026-11-26T10:00:00Z',
   });
   expect(choices).toEqual([]);
+});
+
+test('a book begun in French is written in French, and its customers read French', () => {
+  speakBy(inEnglish, 'fr');
+  const { store } = emptyBook({ name: 'Ardoise', currency: 'CHF', timeZone: 'Europe/Zurich' });
+  speakBy(inEnglish, 'en');
+  expect(store.languages).toEqual(['fr']);
+  expect(emptyBook({ name: 'Slate', currency: 'CHF', timeZone: 'Europe/Zurich' }).store.languages).toBe(
+    undefined,
+  );
 });

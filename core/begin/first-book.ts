@@ -1,5 +1,6 @@
-import { t } from '../translate/translate.ts';
+import { spokenLocale, t } from '../translate/translate.ts';
 import type { Book } from '../model/book.ts';
+import { languageSchema } from '../model/language.ts';
 import type { Catalogue, Good } from '../model/good.ts';
 import type { Destination, Zone } from '../model/place.ts';
 import type { Limits } from '../model/price.ts';
@@ -140,6 +141,12 @@ const pickupsOf = ({ collect, fromName }: FirstAnswers): PickupPoint[] =>
       ]
     : [];
 
+/** A book begun in another language than English is written in it, and so read by customers. */
+const languageSpoken = (): Pick<Book['store'], 'languages'> => {
+  const { data = 'en' } = languageSchema.safeParse(spokenLocale());
+  return data === 'en' ? {} : { languages: [data] };
+};
+
 /** A book without any rule yet: it sells everywhere and has no zone, no service and no rate. */
 export const emptyBook = (
   store: Pick<Book['store'], 'name' | 'currency' | 'timeZone'> & Partial<Book['store']>,
@@ -155,6 +162,7 @@ export const emptyBook = (
     packing: { kind: 'single' },
     rounding: 'none',
     choiceOrder: 'listed',
+    ...languageSpoken(),
     ...store,
   },
   locations: [],

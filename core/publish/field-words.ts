@@ -1,6 +1,7 @@
 import { t } from '../translate/translate.ts';
 import { labelled } from '../words/labelled.ts';
 import { same } from './changes.ts';
+import { FIELD_NAMES, VALUE_NAMES } from './field-names.ts';
 import type { Handling, Limits, Price } from '../model/price.ts';
 import type { Book } from '../model/book.ts';
 import type { Region } from '../model/place.ts';
@@ -9,12 +10,13 @@ import type { PackPlan } from '../model/pack.ts';
 import {
   distanceFigure,
   moneyFigure,
+  numberFigure,
   percentFigure,
   weightFigure,
   type DisplayFormat,
 } from '../words/figure.ts';
 import { namesOf } from '../words/names.ts';
-import { placesListed } from '../words/place-phrase.ts';
+import { placeNames, placesListed } from '../words/place-phrase.ts';
 import { coveragePhrase, timingPhrase } from '../price/nearby-phrase.ts';
 import { hoursPhrase, packingPhrase, preparationPhrase } from '../words/plan-phrase.ts';
 import { kindOf } from '../price/kinds.ts';
@@ -40,85 +42,72 @@ const from =
 const fallback: Figure = (value: 'withhold' | { amount: number; name?: string }, { display }) =>
   value === 'withhold' ? t('nothing offered') : moneyFigure(value.amount, display.decimals);
 
-interface FieldWords {
-  name?: string;
-  figure?: Figure;
-  /** Whether its words leave something out: where both values are of one kind, each of their fields is told. */
-  inParts?: true;
-}
+/** Fields whose words leave something out: where both values are of one kind, each of their fields is told. */
+const IN_PARTS: readonly string[] = ['timing'];
 
-/** What a field is called where its own name does not say it, and how its value reads. */
-const FIELDS: Record<string, FieldWords> = {
-  accountId: { name: 'account', figure: from('carriers') },
-  add: { name: 'addition', figure: money },
-  addStays: { name: t('addition stays when delivery is free') },
-  address: { name: 'address' },
-  amount: { figure: money },
-  capacity: { name: t('orders at each time') },
-  boxIds: {
-    name: 'boxes',
-    figure: (ids: string[], { book }) => namesOf(ids, book.boxes).join(', ') || t('none'),
+const placeFigure: Figure = (code: string, { display }) => placeNames(display)(code);
+const linesFigure: Figure = (lines: string[]) => lines.join(', ') || t('none');
+
+/** How the values of a field read that are more than a word or a plain number. */
+const FIGURES: Record<string, Figure> = {
+  accountId: from('carriers'),
+  add: money,
+  amount: money,
+  boxIds: (ids: string[], { book }) => namesOf(ids, book.boxes).join(', ') || t('none'),
+  charge: money,
+  covers: (covers: never, { display }) => coveragePhrase(covers, display),
+  cost: money,
+  country: placeFigure,
+  freeFrom: money,
+  handling: (value: Handling, { display }) => handlingWords(value, display).join(t(' and ')) || t('none'),
+  hours: (hours: OpeningHours[]) => hoursPhrase(hours),
+  insure: points,
+  leastParcelWeight: weight,
+  limits: (limits: Limits, { display }) => limitPhrases(limits, display).join(', ') || t('none'),
+  lines: linesFigure,
+  locationId: from('locations'),
+  maxDistance: distance,
+  maxTotal: money,
+  minSubtotal: money,
+  onError: fallback,
+  onNone: fallback,
+  override: money,
+  packing: (plan: PackPlan, { display, book }) => packingPhrase(plan, book.boxes, display),
+  points: points,
+  preparation: (preparation: Preparation) => preparationPhrase(preparation),
+  price: (price: Price, { display }) => {
+    const { price: figure, by } = kindOf(price).phrase(price, display);
+    return by === null ? figure : `${figure} ${by}`;
   },
-  charge: { figure: money },
-  closedDates: { name: t('closed dates') },
-  covers: { name: 'covers', figure: (covers: never, { display }) => coveragePhrase(covers, display) },
-  credentials: { name: 'credentials' },
-  cost: { figure: money },
-  freeFrom: { name: t('free from'), figure: money },
-  handling: {
-    figure: (value: Handling, { display }) => handlingWords(value, display).join(t(' and ')) || t('none'),
-  },
-  horizonDays: { name: t('days ahead at most') },
-  hours: { figure: (hours: OpeningHours[]) => hoursPhrase(hours) },
-  insure: { name: 'insurance', figure: points },
-  leastParcelWeight: { name: t('least weight of a parcel'), figure: weight },
-  limits: { figure: (limits: Limits, { display }) => limitPhrases(limits, display).join(', ') || t('none') },
-  locationId: { name: 'location', figure: from('locations') },
-  maxDistance: { name: t('greatest distance'), figure: distance },
-  maxTotal: { name: t('greatest total'), figure: money },
-  minSubtotal: { name: t('minimum order'), figure: money },
-  minutes: { name: t('minutes per slot') },
-  note: { name: t('note to customers') },
-  on: { name: t('charged on') },
-  onError: { name: t('when the carrier does not answer'), figure: fallback },
-  onNone: { name: t('when no service is offered'), figure: fallback },
-  override: { name: t('price in place of the carrier’s'), figure: money },
-  packing: { figure: (plan: PackPlan, { display, book }) => packingPhrase(plan, book.boxes, display) },
-  points: { name: 'percentage', figure: points },
-  preparation: { figure: (preparation: Preparation) => preparationPhrase(preparation) },
-  price: {
-    figure: (price: Price, { display }) => {
-      const { price: figure, by } = kindOf(price).phrase(price, display);
-      return by === null ? figure : `${figure} ${by}`;
-    },
-  },
-  region: {
-    name: 'place',
-    figure: (region: Region, { display }) => placesListed([region], display).join(', '),
-  },
-  tableId: { name: 'table', figure: from('rateTables') },
-  taxable: { name: 'taxed' },
-  tare: { name: t('empty weight'), figure: weight },
-  timeoutMs: { name: t('time for an answer'), figure: (value: number) => t('{value} ms', { value }) },
-  timing: { figure: (timing: Timing) => timingPhrase(timing), inParts: true },
-  transit: { name: 'days', figure: transitPhrase },
-  withinDays: { name: t('offered within days') },
+  region: (region: Region, { display }) => placesListed([region], display).join(', '),
+  subdivision: placeFigure,
+  tableId: from('rateTables'),
+  tare: weight,
+  timeoutMs: (value: number) => t('{value} ms', { value }),
+  timing: (timing: Timing) => timingPhrase(timing),
+  transit: transitPhrase,
 };
 
-const nameOf = (field: string): string =>
-  FIELDS[field]?.name ?? field.replace(/([A-Z])/g, ' $1').toLowerCase();
+const nameOf = (field: string): string => FIELD_NAMES[field] ?? field;
 
-const plainFigure = (value: unknown): string => {
+const plainFigure = (field: string, value: unknown): string => {
   if (typeof value === 'boolean') return value ? t('yes') : t('no');
-  if (Array.isArray(value)) return value.join(', ') || t('none');
-  if (typeof value !== 'string') return String(value);
-  return /^[a-z-]+$/.test(value) ? value.replaceAll('-', ' ') : `“${value}”`;
+  if (typeof value === 'number') return numberFigure(value);
+  return VALUE_NAMES[field]?.[String(value)] ?? `“${String(value)}”`;
 };
+
+/** One of a list of plain values: a country by its name, a word of a few, a code or date as it is. */
+const itemFigure = (field: string, value: unknown, { display }: FieldContext): string =>
+  field === 'countries'
+    ? placeNames(display)(String(value))
+    : (VALUE_NAMES[field]?.[String(value)] ?? String(value));
 
 const figureOf = (field: string, value: unknown, context: FieldContext): string => {
   if (value === undefined || value === null) return t('none');
-  const figure = FIELDS[field]?.figure;
-  return figure ? figure(value as never, context) : plainFigure(value);
+  const figure = FIGURES[field];
+  if (!figure && Array.isArray(value))
+    return value.map((one) => itemFigure(field, one, context)).join(', ') || t('none');
+  return figure ? figure(value as never, context) : plainFigure(field, value);
 };
 
 const isPlain = (value: unknown): value is Record<string, unknown> =>
@@ -147,26 +136,27 @@ const ofItems = (was: Item[], is: Item[], context: FieldContext): string[] => {
   ];
 };
 
-const ofList = (name: string, was: unknown[], is: unknown[]): string[] => {
+const ofList = (field: string, was: unknown[], is: unknown[], context: FieldContext): string[] => {
+  const words = (list: unknown[]): string => list.map((one) => itemFigure(field, one, context)).join(', ');
   const come = is.filter((one) => !was.includes(one));
   const gone = was.filter((one) => !is.includes(one));
   const parts = [
-    ...(come.length > 0 ? [t('{list} added', { list: come.join(', ') })] : []),
-    ...(gone.length > 0 ? [t('{list} removed', { list: gone.join(', ') })] : []),
+    ...(come.length > 0 ? [t('{list} added', { list: words(come) })] : []),
+    ...(gone.length > 0 ? [t('{list} removed', { list: words(gone) })] : []),
   ];
-  return [labelled(name, parts.join(', ') || t('in another order'))];
+  return [labelled(nameOf(field), parts.join(', ') || t('in another order'))];
 };
 
 const ofField = (field: string, was: unknown, is: unknown, context: FieldContext): string[] => {
   const name = nameOf(field);
   if (field === 'credentials') return [t('has other credentials')];
   const [old, now] = [figureOf(field, was, context), figureOf(field, is, context)];
-  const told = FIELDS[field]?.inParts && isOneKind(was, is) ? undefined : FIELDS[field]?.figure;
+  const told = IN_PARTS.includes(field) && isOneKind(was, is) ? undefined : FIGURES[field];
   if (told && old !== now) return [t('{name}: {old} becomes {now}', { name, old, now })];
   if ((isItems(was) || same(was, [])) && (isItems(is) || same(is, [])))
     return ofItems(was as Item[], is as Item[], context);
   if (Array.isArray(was) && Array.isArray(is) && [...was, ...is].every((one) => !isPlain(one)))
-    return ofList(name, was, is);
+    return ofList(field, was, is, context);
   if (isPlain(was) || isPlain(is))
     return fieldChanges(was ?? {}, is ?? {}, context).map((words) => `${name}, ${words}`);
   return old === now

@@ -130,7 +130,7 @@ describe('what changed, in sentences', () => {
         'The store, its name: Test yard becomes Other yard.',
         'The store, the weight where none is known: none becomes 500 g.',
         'The store, handling: 1.00 an order becomes none.',
-        'The store, the rounding of charges: none becomes to 0.05, up.',
+        'The store, the rounding of charges: none becomes to 0.05, upwards.',
       ],
     ],
     [

@@ -3,6 +3,7 @@ import { LANGUAGE_WORDS, type Language } from '../model/language.ts';
 import type { Region } from '../model/place.ts';
 import type { Store } from '../model/store.ts';
 import type { BookChange } from './changes.ts';
+import { VALUE_NAMES } from './field-names.ts';
 import { fieldChanges, type FieldContext } from './field-words.ts';
 import { moneyFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
 import { placeNames, placesListed } from '../words/place-phrase.ts';
@@ -35,10 +36,14 @@ const wordsOf = (field: keyof Store, value: unknown, display: DisplayFormat): st
     const rounding = value as Store['rounding'];
     return rounding === 'none'
       ? t('none')
-      : t('to {amount}, {mode}', { amount: moneyFigure(rounding.to, display.decimals), mode: rounding.mode });
+      : t('to {amount}, {mode}', {
+          amount: moneyFigure(rounding.to, display.decimals),
+          mode: VALUE_NAMES.mode?.[rounding.mode],
+        });
   }
   if (typeof value === 'boolean') return value ? t('yes') : t('no');
-  return typeof value === 'string' || typeof value === 'number' ? String(value) : null;
+  if (typeof value === 'string') return VALUE_NAMES[field]?.[value] ?? value;
+  return typeof value === 'number' ? String(value) : null;
 };
 
 const regionChanges = (

@@ -1,0 +1,79 @@
+import { bookSchema } from '../model/book.ts';
+import { makeBook, makeCatalogue, makeYard } from '../testing/book.ts';
+import { differences } from './differences.ts';
+import { FIELD_NAMES, VALUE_NAMES } from './field-names.ts';
+
+/** What of a Zod schema is needed to go through its fields. */
+interface Definition {
+  type: string;
+  shape?: Record<string, Schema>;
+  options?: Schema[];
+  entries?: Record<string, string>;
+  element?: Schema;
+  innerType?: Schema;
+  in?: Schema;
+}
+interface Schema {
+  def: Definition;
+}
+
+/** Every field of a schema with the words that it may hold, by name. */
+const fieldsOf = (schema: Schema, field: string, found: Map<string, Set<string>>): void => {
+  const { shape, options = [], entries, element, innerType, in: inner } = schema.def;
+  for (const [name, one] of Object.entries(shape ?? {})) {
+    found.set(name, found.get(name) ?? new Set());
+    fieldsOf(one, name, found);
+  }
+  for (const word of Object.values(entries ?? {})) found.get(field)?.add(word);
+  for (const one of [...options, element, innerType, inner]) if (one) fieldsOf(one, field, found);
+};
+
+/** The lists of the book whose entries are told of field by field. */
+const LISTS = [
+  'services',
+  'locations',
+  'areas',
+  'pickups',
+  'taxes',
+  'payments',
+  'carriers',
+  'boxes',
+] as const;
+const FIELDS = new Map<string, Set<string>>();
+for (const list of LISTS) fieldsOf(bookSchema.shape[list] as unknown as Schema, list, FIELDS);
+
+/** Fields whose values have sentences of their own, and the name that nobody reads. */
+const TOLD_OTHERWISE = ['id', 'packing', 'preparation', 'covers', 'timing', 'price', 'hours', 'limits'];
+
+test('every field of an entry has a name, so that no change is told in the words of the file', () => {
+  expect(FIELDS.size).toBeGreaterThan(60);
+  const nameless = [...FIELDS.keys()].filter((field) => !(field in FIELD_NAMES) && field !== 'id');
+  expect(nameless).toEqual([]);
+});
+
+test('every word that such a field may hold has one too', () => {
+  const words = [...FIELDS].filter(([field, held]) => held.size > 0 && !TOLD_OTHERWISE.includes(field));
+  expect(words.length).toBeGreaterThan(5);
+  const nameless = words.flatMap(([field, held]) =>
+    [...held].filter((word) => !VALUE_NAMES[field]?.[word]).map((word) => `${field}: ${word}`),
+  );
+  expect(nameless).toEqual([]);
+});
+
+const said = (before: Parameters<typeof makeBook>[0], after: Parameters<typeof makeBook>[0]): string => {
+  const catalogue = makeCatalogue();
+  return differences({ book: makeBook(before), catalogue }, { book: makeBook(after), catalogue })
+    .map(({ text }) => text)
+    .join(' ');
+};
+
+test('countries are told by name, and a name of small letters is a name', () => {
+  expect(
+    said(
+      { locations: [makeYard({ name: 'yard', address: { country: 'KW' } })] },
+      { locations: [makeYard({ name: 'barn', address: { country: 'CH', postalCode: '1003' } })] },
+    ),
+  ).toBe(
+    'barn: name: “yard” becomes “barn”; address, country: Kuwait becomes Switzerland; address, postal code: none becomes “1003”.',
+  );
+});
