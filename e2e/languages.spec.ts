@@ -74,7 +74,7 @@ const OF_FILES: Record<string, string> = {
   'a CSV before it is taken': 'stock.csv Article Title Price urn bad Garden urn Broken twelve',
   'a rate table before it is taken': 'leaflet.csv Price',
   'rates before they are imported': 'rates.csv Service Amount Colour Seed mail Nothing',
-  'a file to repair': 'savedAt',
+  'a file to repair': 'savedAt torn.json',
 };
 
 /** All that is written on the page or read out of it. */
@@ -106,14 +106,21 @@ const settledTexts = async (page: Page): Promise<string[]> => {
 /** Around each text of the made-up language stand marks that nobody sees, and that a test which names a button passes over. */
 const [OPENS, CLOSES] = ['\u200b', '\u00ad'];
 
+/** Whether a text chooses between others, so that braces in it are not only around names of values. */
+const CHOOSES = /\{\w+, (?:plural|select),/;
+
+/** A text of the made-up language: what is put into it stands outside its marks, and needs its own. */
+const inMarks = (text: string): string =>
+  `${OPENS}${CHOOSES.test(text) ? text : text.replace(/\{\w+\}/g, `${CLOSES}$&${OPENS}`)}${CLOSES}`;
+
 /** A text without what stands between the marks of the made-up language. */
 const outside = (text: string): string => {
   let depth = 0;
   return [...text]
-    .filter((char) => {
+    .map((char) => {
       if (char === OPENS) depth++;
       if (char === CLOSES) depth--;
-      return depth === 0 && char !== CLOSES;
+      return depth === 0 && char !== CLOSES ? char : ' ';
     })
     .join('');
 };
@@ -131,7 +138,7 @@ test('no text of the merchant’s pages is outside the catalogue', ONCE, async (
   const { items } = PO.parse(readFileSync(join(__dirname, '../languages/merchant.pot'), 'utf8'));
   const marked = items.map(({ msgid, msgctxt }) => [
     msgctxt ? `${msgctxt}\u0004${msgid}` : msgid,
-    `${OPENS}${msgid}${CLOSES}`,
+    inMarks(msgid),
   ]);
   await serveLanguage(page, 'en-XA', Object.fromEntries(marked) as Record<string, string>);
   await page.addInitScript(() => localStorage.setItem('emporos-language', 'en-XA'));

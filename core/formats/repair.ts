@@ -1,3 +1,4 @@
+import { t } from '../translate/translate.ts';
 import type { Fault, Result } from '../model/fault.ts';
 import { isFields } from './fields.ts';
 
@@ -34,7 +35,7 @@ const NAMES = ['name', 'sku', 'number', 'id'];
 
 const nameOf = (entry: unknown, at: number): string => {
   const named = NAMES.map((field) => child(entry, field)).find((name) => typeof name === 'string');
-  return typeof named === 'string' && named !== '' ? named : `entry ${at + 1}`;
+  return typeof named === 'string' && named !== '' ? named : t('entry {count}', { count: at + 1 });
 };
 
 const namesOf = (value: unknown, steps: readonly Step[]): string =>

@@ -45,8 +45,9 @@ export const goodFigure = (good: Good, field: Field, { decimals, units }: Displa
   if (value === undefined) return '';
   if (field === 'weight') return weightFigure(value as number, units);
   if (field === 'size') return sizeFigure(value as NonNullable<Good['size']>, units);
+  if (field === 'fulfilment') return value === 'digital' ? t('digital') : t('physical');
   if (typeof value === 'number') return moneyFigure(value, decimals);
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'boolean') return value ? t('yes') : t('no');
   return Array.isArray(value) ? value.join(', ') : (value as string);
 };
 
@@ -54,8 +55,8 @@ export const goodFigure = (good: Good, field: Field, { decimals, units }: Displa
 export const goodFieldChanges = (from: Good, to: Good, display: DisplayFormat): ChangedGood['fields'] =>
   FIELDS.filter((field) => JSON.stringify(from[field]) !== JSON.stringify(to[field])).map((field) => ({
     name: t(FIELD_NAMES[field]).toLowerCase(),
-    from: goodFigure(from, field, display) || 'none',
-    to: goodFigure(to, field, display) || 'none',
+    from: goodFigure(from, field, display) || t('none'),
+    to: goodFigure(to, field, display) || t('none'),
   }));
 
 /** What taking other goods in place of these would change, good by good and field by field. */

@@ -35,7 +35,12 @@ export const limitPhrases = (limits: Limits | undefined, display: DisplayFormat)
 export const handlingWords = (handling: Handling, { decimals }: DisplayFormat): string[] => [
   ...(handling.points ? [percentFigure(handling.points)] : []),
   ...(handling.amount
-    ? [`${moneyFigure(handling.amount, decimals)} ${handling.per === 'order' ? 'an' : 'a'} ${handling.per}`]
+    ? [
+        t('{amount} {per, select, order {an order} parcel {a parcel} other {a unit}}', {
+          amount: moneyFigure(handling.amount, decimals),
+          per: handling.per,
+        }),
+      ]
     : []),
 ];
 

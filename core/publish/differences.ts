@@ -107,9 +107,15 @@ const goodSentence = (
   if (!was) return [{ where, text: t('{good} is a new product.', { good: good.name }) }];
   if (!is) return [{ where, text: t('{good} is no longer sold.', { good: good.name }) }];
   const words = goodFieldChanges(was, is, display).map(({ name, from, to }) =>
-    t('{name} {was} becomes {is}', { name, was: from || t('none'), is: to || t('none') }),
+    t('{name} {was} becomes {is}', { name, was: from, is: to }),
   );
   return [{ where, text: `${labelled(good.name, words.join('; ') || OTHERWISE)}.` }];
+};
+
+const ORDERED_NAMES: Record<Extract<BookChange, { of: 'order' }>['list'], string> = {
+  zones: t('zones'),
+  services: t('services'),
+  adjustments: t('adjustments'),
 };
 
 /** The sentences for one change; several where it has several parts. */
@@ -124,7 +130,9 @@ const sentencesFor = (change: BookChange, context: ChangeContext): Change[] => {
     }));
   if (change.of === 'postalList') return [postalSentence(change)];
   if (change.of === 'order')
-    return [{ where: STORE, text: t('The order of the {list} changes.', { list: change.list }) }];
+    return [
+      { where: STORE, text: t('The order of the {list} changes.', { list: ORDERED_NAMES[change.list] }) },
+    ];
   return change.of === 'goods' ? goodSentence(change, display) : entrySentence(change, context);
 };
 

@@ -2,7 +2,7 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
-import { gapsOf } from '../../../core/goods/gaps.ts';
+import { GAP_NAMES, gapsOf } from '../../../core/goods/gaps.ts';
 import { goodFigure } from '../../../core/goods/difference.ts';
 import type { Good } from '../../../core/model/good.ts';
 import { moneyFigure, type DisplayFormat } from '../../../core/words/figure.ts';
@@ -45,8 +45,9 @@ export const PhoneRow = memo(function PhoneRow({ good, display, chosen, presses 
   const facts = (['weight', 'size'] as const).flatMap((field) =>
     gaps.includes(field) ? [] : [goodFigure(good, field, display)],
   );
-  const known = [good.fulfilment === t('digital') ? t('digital') : '', ...facts].filter(Boolean).join(' · ');
-  const lacking = gaps.length > 0 ? t('{list} missing', { list: gaps.join(t(' and ')) }) : '';
+  const known = [good.fulfilment === 'digital' ? t('digital') : '', ...facts].filter(Boolean).join(' · ');
+  const lacking =
+    gaps.length > 0 ? t('{list} missing', { list: gaps.map((gap) => GAP_NAMES[gap]).join(t(' and ')) }) : '';
   return (
     <View style={style.row} role="listitem">
       <Press

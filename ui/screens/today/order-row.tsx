@@ -61,7 +61,7 @@ export const OrderRow = ({ open: { order, due, late } }: { open: OpenOrder }) =>
               </Text>
               <Text style={style.note}>{keptTogether(facts)}</Text>
               <Text style={late ? style.late : style.note}>
-                {late ? 'late: ' : ''}
+                {late ? t('late: ') : ''}
                 {STATUS_WORDS[status]}
               </Text>
             </View>

@@ -36,11 +36,11 @@ const Pair = ({ name, was, now, signed }: { name: string; was: number; now: numb
   );
 };
 
-const movedWords = (word: string, { orders, by }: Moved, all: number, decimals: number): string =>
+const movedWords = (word: 'more' | 'less', { orders, by }: Moved, all: number, decimals: number): string =>
   orders === 0
-    ? t('No order pays {word}.', { word })
+    ? t('No order pays {word, select, more {more} other {less}}.', { word })
     : t(
-        '{count} of {all, plural, one {# order} other {# orders}} {orders, plural, one {pays} other {pay}} {word}, by {amount} on average.',
+        '{count} of {all, plural, one {# order} other {# orders}} {orders, plural, one {pays} other {pay}} {word, select, more {more} other {less}}, by {amount} on average.',
         {
           count: wholeFigure(orders),
           all,
