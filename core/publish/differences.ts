@@ -41,10 +41,9 @@ const entrySentence = <L extends ListName>(
     return [
       {
         where,
-        text: t('{name} is new{content}.', {
-          name,
-          content: words.isNew ? `: ${words.isNew(is, context)}` : '',
-        }),
+        text: words.isNew
+          ? t('{name} is new: {content}.', { name, content: words.isNew(is, context) })
+          : t('{name} is new.', { name }),
       },
     ];
   const told = words.changed(was, is, context);
@@ -81,7 +80,10 @@ const postalSentence = ({ what, lines }: Extract<BookChange, { of: 'postalList' 
   });
   return {
     where: { kind: 'postal', id: 'list' },
-    text: t('The postal list, {what}: {firstFew}.', { what, firstFew: firstFew(words) }),
+    text: t('The postal list, {what, select, new {new} gone {gone} other {changed}}: {firstFew}.', {
+      what,
+      firstFew: firstFew(words),
+    }),
   };
 };
 

@@ -230,6 +230,20 @@ test('test orders whose charges or choices differ say by how much, what is lost 
   expect(testOrderChanges(before, before, [testOrder])).toEqual([]);
 });
 
+test('a rate that was put in place of another of the same service is no choice lost and gained', () => {
+  const [testOrder] = [{ id: 't', name: 'T', request: makeRequest(), expects: [] }];
+  const withRate = (id: string, amount: number) =>
+    compile(
+      makeBook({ rates: [makeRate({ id, price: { kind: 'flat', amount, per: 'order' } })] }),
+      makeCatalogue(),
+    );
+  const name = expect.any(String) as string;
+  expect(testOrderChanges(withRate('rest', 1_200), withRate('abroad', 1_200), [testOrder])).toEqual([]);
+  expect(testOrderChanges(withRate('rest', 1_200), withRate('abroad', 900), [testOrder])).toEqual([
+    { id: 't', name: 'T', charges: [{ name, was: 1_200, now: 900 }], lost: [], gained: [] },
+  ]);
+});
+
 test('changes of carriers, boxes and import charges are told, and never a secret', () => {
   const box = {
     id: 'crate',

@@ -29,6 +29,7 @@ const NAMES: Record<keyof Store, string> = {
 };
 
 const wordsOf = (field: keyof Store, value: unknown, display: DisplayFormat): string | null => {
+  if (field === 'languages' && value === undefined) return LANGUAGE_WORDS.en;
   if (value === undefined) return t('none');
   if (field === 'defaultWeight') return weightFigure(value as number, display.units);
   if (field === 'languages') return (value as Language[]).map((one) => LANGUAGE_WORDS[one]).join(', ');

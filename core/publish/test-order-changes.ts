@@ -17,6 +17,20 @@ const choicesOf = (compiled: CompiledBook, { request, answers }: TestOrder): rea
   return order.ok ? order.value.quote(answers).choices : null;
 };
 
+/**
+ * What a choice was before, or is now: the choice of the same id, or, where its rule was put in place of another, the one
+ * that a customer reads as the same.
+ */
+const counterpart = (
+  { id, kind, name }: Choice,
+  others: readonly Choice[],
+  own: readonly Choice[],
+): Choice | undefined =>
+  others.find((other) => other.id === id) ??
+  others.find(
+    (other) => other.kind === kind && other.name === name && !own.some((one) => one.id === other.id),
+  );
+
 /** The test orders whose charges or choices differ between two books; one that cannot be used by both is left out. */
 export const testOrderChanges = (
   before: CompiledBook,
@@ -26,12 +40,14 @@ export const testOrderChanges = (
   testOrders.flatMap((testOrder) => {
     const [was, is] = [choicesOf(before, testOrder), choicesOf(after, testOrder)];
     if (!was || !is) return [];
-    const charges = is.flatMap(({ id, name, charge }) => {
-      const old = was.find((choice) => choice.id === id);
-      return old && old.charge !== charge ? [{ name, was: old.charge, now: charge }] : [];
+    const charges = is.flatMap((choice) => {
+      const old = counterpart(choice, was, is);
+      return old && old.charge !== choice.charge
+        ? [{ name: choice.name, was: old.charge, now: choice.charge }]
+        : [];
     });
-    const missing = (from: readonly Choice[], other: readonly Choice[]): string[] =>
-      from.filter(({ id }) => !other.some((choice) => choice.id === id)).map(({ name }) => name);
+    const missing = (of: readonly Choice[], others: readonly Choice[]): string[] =>
+      of.filter((choice) => !counterpart(choice, others, of)).map(({ name }) => name);
     const [lost, gained] = [missing(was, is), missing(is, was)];
     return charges.length + lost.length + gained.length === 0
       ? []

@@ -94,7 +94,7 @@ export const FRENCH: Record<MessageId, string> = {
 
   // Choices
   'choice.shipping': 'Envoyé chez vous',
-  'choice.delivery': 'Apporté par nous',
+  'choice.delivery': 'Apporté chez vous',
   'choice.pickup': 'Retrait sur place',
   'choice.nothing-to-ship': 'Rien à envoyer',
   'choice.by-email': 'Par courriel, tout de suite',
@@ -243,7 +243,7 @@ export const FRENCH: Record<MessageId, string> = {
   'page.amounts-with-tax': 'Montants en {currency}, taxes comprises.',
   'page.working-out': 'Calcul des prix en cours …',
   'page.shipped': 'Envoyé chez vous',
-  'page.delivered': 'Apporté par nous',
+  'page.delivered': 'Apporté chez vous',
   'page.collected': 'Retrait sur place',
   'page.abroad': 'Droits d’importation',
   'page.closed': 'Jours de fermeture',
@@ -261,7 +261,7 @@ export const FRENCH: Record<MessageId, string> = {
   'page.within': 'Jusqu’à {distance} de {location}',
   'page.around': 'Autour de {location}',
   'page.days':
-    '{max, plural, =0 {le jour où elle est prête} one {au plus # jour d’ouverture après} other {au plus # jours d’ouverture après}}',
+    '{max, plural, =0 {le jour où elle est prête} one {au plus # jour d’ouverture une fois prête} other {au plus # jours d’ouverture une fois prête}}',
   'page.choose-day': 'vous choisissez le jour : {hours}',
   'page.choose-time': 'vous choisissez l’heure : {hours}',
   'page.customers-within': 'pour les clients à {distance} au plus',

@@ -1,3 +1,4 @@
+import { labelled } from '../../../core/words/labelled.ts';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
@@ -73,9 +74,7 @@ const TestOrders = ({ testOrders }: { testOrders: readonly TestOrderChange[] }) 
       {testOrders.map((testOrder) => (
         <View role="listitem" key={testOrder.id}>
           <Press role="button" onPress={() => dispatch(testOrderChosen(testOrder.id))}>
-            <Text style={style.change}>
-              {testOrder.name}: {changeWords(testOrder, decimals)}.
-            </Text>
+            <Text style={style.change}>{labelled(testOrder.name, changeWords(testOrder, decimals))}.</Text>
           </Press>
         </View>
       ))}

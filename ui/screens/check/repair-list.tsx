@@ -1,3 +1,4 @@
+import { labelled } from '../../../core/words/labelled.ts';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
@@ -35,7 +36,7 @@ const effectWords = (testOrders: readonly TestOrderChange[], decimals: number): 
   if (testOrders.length === 0) return t('No test order changes.');
   const named = testOrders
     .slice(0, MOST_NAMED)
-    .map((testOrder) => `${testOrder.name}: ${changeWords(testOrder, decimals)}`)
+    .map((testOrder) => labelled(testOrder.name, changeWords(testOrder, decimals)))
     .join('. ');
   const more = testOrders.length - MOST_NAMED;
   return more > 0
