@@ -224,6 +224,16 @@ test('British districts are pasted by name and take no other; prices there conta
     /GBP.41\.00.*of which VAT, 20 %/,
   );
   await page.getByLabel('Postcode').fill('E10 7QL');
-  await expect(page.getByRole('radio', { name: 'Parcel, 4.50' })).toBeVisible();
+  const parcel = page.getByRole('radio', { name: 'Parcel, 4.50' });
+  await expect(parcel).toBeVisible();
   await expect(brought).toHaveCount(0);
+
+  await parcel.click();
+  await page.getByLabel('Full name').fill('Ivo Larch');
+  await page.getByLabel('E-mail').fill('ivo@example.org');
+  await page.getByLabel('Street and number').fill('3 Weir Row');
+  await page.getByLabel('Town').fill('London');
+  await page.getByRole('button', { name: 'Place the order' }).click();
+  await expect(page.getByRole('heading', { name: /^Thank you/ })).toBeVisible();
+  await expect(page.getByRole('main')).toContainText(/Total.*GBP.36\.50.*of which taxes.*6\.08/);
 });

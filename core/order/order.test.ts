@@ -1,3 +1,4 @@
+import { isTaxWithin } from './tax-within.ts';
 import { quoteSchema } from '../model/quote.ts';
 import fc from 'fast-check';
 import { demoBook } from '../../demo/book.ts';
@@ -103,6 +104,17 @@ describe('placing an order', () => {
     });
     const dearer = compile(makeBook({ taxes: TAXES }), makeCatalogue(makeGood('pot', { price: 9_000 })));
     expect(placed.ok && quote(dearer, placed.value.request).subtotal).toBe(1_000);
+  });
+
+  test('says whether its taxes are added to what makes its total, or are within', () => {
+    const withTax = (pricesIncludeTax: boolean, taxes = TAXES) => {
+      const book = makeBook({ store: { pricesIncludeTax }, rates: [makeRate()], taxes });
+      const placed = placeOrder(compile(book, makeCatalogue(makeGood('pot', { price: 1_000 }))), ordering());
+      if (!placed.ok) throw new Error('the order was not placed');
+      return placed.value;
+    };
+    expect(withTax(true).sums).toMatchObject({ goods: 1_000, total: 1_845 });
+    expect([withTax(true), withTax(false), withTax(true, [])].map(isTaxWithin)).toEqual([true, false, false]);
   });
 
   test('remembers that a fallback was charged', () => {

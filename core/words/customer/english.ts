@@ -88,6 +88,7 @@ export const ENGLISH = {
   'sums.tax': '{name}, {percent}',
   'sums.tax-within': 'of which {name}, {percent}',
   'sums.taxes': 'Taxes',
+  'sums.taxes-within': 'of which taxes',
   'sums.prepaid': 'Import charges, paid now',
   'sums.total': 'Total',
 

@@ -89,6 +89,7 @@ export const FRENCH: Record<MessageId, string> = {
   'sums.tax': '{name}, {percent}',
   'sums.tax-within': 'dont {name}, {percent}',
   'sums.taxes': 'Taxes',
+  'sums.taxes-within': 'dont taxes',
   'sums.prepaid': 'Droits et taxes d’importation, payés maintenant',
   'sums.total': 'Total',
 

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { Button, Text } from 'react-native-paper';
 import { t } from '../../../core/translate/translate.ts';
 import type { PastOrder } from '../../../core/model/order.ts';
+import { isTaxWithin } from '../../../core/order/tax-within.ts';
 import { nearbyOf } from '../../../core/order/nearby-of.ts';
 import { useCustomerWords } from '../../customer-words/use-customer-words.ts';
 import { saveCalendar } from '../../files/calendar-file.ts';
@@ -20,11 +21,14 @@ const Sums = ({ order }: { order: PastOrder }) => {
   const style = useStyles(shopStyles);
   const { say, money, price } = useCustomerWords();
   const { chosen, sums } = order;
+  const isWithin = isTaxWithin(order);
+  const line = (label: string, amount: number | undefined): [string, number][] =>
+    amount === undefined || amount === 0 ? [] : [[label, amount]];
   const lines: [string, number][] = [
     [say('sums.products'), sums?.goods ?? 0],
     [chosen.shownAs ?? chosen.name, chosen.charge],
-    [say('sums.taxes'), sums?.taxes ?? 0],
-    ...(sums?.prepaid ? [[say('sums.prepaid'), sums.prepaid] as [string, number]] : []),
+    ...(isWithin ? [] : line(say('sums.taxes'), sums?.taxes)),
+    ...line(say('sums.prepaid'), sums?.prepaid),
   ];
   return (
     <View style={{ maxWidth: 400 }}>
@@ -38,6 +42,12 @@ const Sums = ({ order }: { order: PastOrder }) => {
         <Text style={style.strong}>{say('sums.total')}</Text>
         <Text style={style.strong}>{price(sums?.total ?? chosen.total)}</Text>
       </View>
+      {isWithin && sums ? (
+        <View style={style.row}>
+          <Text style={style.quiet}>{say('sums.taxes-within')}</Text>
+          <Text style={style.quiet}>{money(sums.taxes)}</Text>
+        </View>
+      ) : null}
     </View>
   );
 };
