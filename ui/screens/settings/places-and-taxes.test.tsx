@@ -146,6 +146,7 @@ test('the orders stand newest first, and each can be kept as a test order', () =
     status: 'placed',
     history: [{ status: 'placed', at }],
     recipient: 'Ines Varga',
+    sums: { goods: 6_400, taxes: 1_139, total: 9_269 },
   });
   open('orders', store);
   expect(screen.getByText(/Orders placed in the shopfront are listed here/)).toBeTruthy();
@@ -156,6 +157,9 @@ test('the orders stand newest first, and each can be kept as a test order', () =
     'Order 1001',
   ]);
   fireEvent.press(screen.getByLabelText('More about order 1002'));
+  expect(screen.getByText('products 64.00 · Parcel 17.30 · taxes 11.39 · total 92.69')).toBeTruthy();
+  expect(screen.getByText('B2G 2L2, Antigonish')).toBeTruthy();
+  expect(screen.getByText('2 ×')).toBeTruthy();
   fireEvent.press(screen.getByText('Keep as a test order'));
   expect(selectTestOrder(store.getState()).testOrder?.name).toBe('Order 1002');
 });

@@ -8,36 +8,19 @@ import { customerMessage } from '../../customer-words/customer-message.ts';
 import { CancelOrder } from '../../parts/cancel-order.tsx';
 import { OrderDetails } from '../../parts/order-details.tsx';
 import { TextAction } from '../../parts/text-action.tsx';
-import { selectServedBook, selectServedCatalogue, selectServedGoods } from '../../state/served.ts';
+import { selectServedBook, selectServedCatalogue } from '../../state/served.ts';
 import { messageShown } from '../../state/session.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useStyles } from '../../theme/styles.ts';
-import { note, smallFigure } from '../../theme/text.ts';
+import { note } from '../../theme/text.ts';
 import type { Inks } from '../../theme/tokens.ts';
 import type { OrderActions } from './use-order-actions.ts';
 import { Actions } from '../../parts/actions.tsx';
 
 const styles = (inks: Inks) => ({
   panel: { gap: 8, paddingLeft: 60, paddingBottom: 16 },
-  line: { flexDirection: 'row', gap: 12 } as const,
-  count: { ...smallFigure, width: 36, textAlign: 'right' } as const,
   note: note(inks),
 });
-
-const PackList = ({ order }: { order: PastOrder }) => {
-  const style = useStyles(styles);
-  const goods = useAppSelector(selectServedGoods);
-  return (
-    <View role="list" aria-label={t('What is packed')}>
-      {order.request.lines.map(({ sku, name, quantity }) => (
-        <View key={sku} role="listitem" style={style.line}>
-          <Text style={style.count}>{quantity} ×</Text>
-          <Text>{name ?? goods.get(sku)?.name ?? sku}</Text>
-        </View>
-      ))}
-    </View>
-  );
-};
 
 /** All about an order that has to be handed over, and what can be done with it. */
 export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: OrderActions }) => {
@@ -45,10 +28,6 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
   const dispatch = useAppDispatch();
   const book = useAppSelector(selectServedBook);
   const catalogue = useAppSelector(selectServedCatalogue);
-  const { destination } = order.request;
-  const address = [...(destination?.lines ?? []), destination?.postalCode, destination?.city]
-    .filter(Boolean)
-    .join(', ');
   const promise = promiseWords(order);
   const copy = async (): Promise<void> => {
     const isCopied = await customerMessage(order, book, catalogue)
@@ -66,15 +45,13 @@ export const OrderPanel = ({ order, actions }: { order: PastOrder; actions: Orde
   const { shipment } = order;
   return (
     <View style={style.panel} role="group" aria-label={t('Order {number}, more', { number: order.number })}>
-      <PackList order={order} />
-      <Text style={style.note}>{address}</Text>
+      <OrderDetails order={order} />
       {promise === '' ? null : <Text style={style.note}>{t('Promised: {promise}.', { promise })}</Text>}
       {order.shipment ? (
         <Text style={style.note}>
           {t('Tracking number {tracking}.', { tracking: order.shipment.tracking })}
         </Text>
       ) : null}
-      <OrderDetails order={order} />
       <Actions>
         {actions.next
           .slice(1)
