@@ -5,7 +5,7 @@ import { LANGUAGE_WORDS } from '../../core/model/language.ts';
 import type { PastOrder } from '../../core/model/order.ts';
 import { nearbyOf } from '../../core/order/nearby-of.ts';
 import { localMoment } from '../../core/time/local-moment.ts';
-import { orderSumsPhrase } from '../../core/words/order-sums-phrase.ts';
+import { orderSumsPhrase } from '../../core/order/order-sums-phrase.ts';
 import { STATUS_WORDS } from '../../core/words/order-status-words.ts';
 import { selectDisplayFormat } from '../state/selectors.ts';
 import { selectServedBook, selectServedGoods } from '../state/served.ts';

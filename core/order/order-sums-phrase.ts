@@ -1,7 +1,7 @@
 import type { PastOrder } from '../model/order.ts';
-import { isTaxWithin } from '../order/tax-within.ts';
+import { isTaxWithin } from './tax-within.ts';
 import { t } from '../translate/translate.ts';
-import { moneyFigure } from './figure.ts';
+import { moneyFigure } from '../words/figure.ts';
 
 /**
  * What an order came to, for the merchant: 'products 79.90 · Van 5.00 · total 84.90, of which taxes 6.36'; of an order
