@@ -1,3 +1,4 @@
+import { inQuotes } from '../words/in-quotes.ts';
 import { t } from '../translate/translate.ts';
 import { labelled } from '../words/labelled.ts';
 import type { Finding, FindingCode, RuleRef } from './finding.ts';
@@ -103,7 +104,7 @@ const WORDS: Words = {
         }),
   'withheld-by-adjustment': (told) =>
     told.detail.goods
-      ? `${labelled(`“${told.a}”`, stopped(told))}.`
+      ? `${labelled(inQuotes(String(told.a)), stopped(told))}.`
       : t('“{a}” leaves some orders of {places} without any choice{when}.', {
           a: told.a,
           places: told.detail.places,
@@ -242,7 +243,7 @@ const WORDS: Words = {
     t('{zone} is switched off, and its customers go to {rest}.', { zone, rest }),
   'wide-pattern': ({ detail: { entry, zone, other } }) =>
     t('{entry} in {zone} takes precedence over the provinces or states of {other}.', { entry, zone, other }),
-  'adjustment-never-acts': ({ a, detail: { why } }) => `“${a}”: ${lower(String(why))}`,
+  'adjustment-never-acts': ({ a, detail: { why } }) => labelled(inQuotes(String(a)), lower(String(why))),
   'minimum-above-free': ({ a, detail: { min, freeFrom }, money }) =>
     t('{a} never costs less than {amount}, more than the {amount2} from which it is free.', {
       a,

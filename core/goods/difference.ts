@@ -1,6 +1,12 @@
 import { t } from '../translate/translate.ts';
 import type { Good } from '../model/good.ts';
-import { lengthFigure, moneyFigure, weightFigure, type DisplayFormat } from '../words/figure.ts';
+import {
+  lengthFigure,
+  moneyFigure,
+  numberFigure,
+  weightFigure,
+  type DisplayFormat,
+} from '../words/figure.ts';
 import { FIELD_NAMES } from './field-names.ts';
 
 type Field = Exclude<keyof typeof FIELD_NAMES, 'sku'>;
@@ -35,7 +41,8 @@ export interface GoodsDifference {
 /** Three sides as people read them, in one unit: '30 × 20 × 15 cm'. */
 export const sizeFigure = (size: NonNullable<Good['size']>, units: DisplayFormat['units']): string => {
   const sides = [size.length, size.width, size.height];
-  if (units === 'metric') return t('{list} cm', { list: sides.map((side) => side / 10).join(' × ') });
+  if (units === 'metric')
+    return t('{list} cm', { list: sides.map((side) => numberFigure(side / 10)).join(' × ') });
   return t('{list} in', { list: sides.map((side) => lengthFigure(side, units).split(' ')[0]).join(' × ') });
 };
 

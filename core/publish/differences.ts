@@ -1,3 +1,4 @@
+import { inQuotes } from '../words/in-quotes.ts';
 import { t } from '../translate/translate.ts';
 import { labelled } from '../words/labelled.ts';
 import type { RuleRef } from '../audit/finding.ts';
@@ -94,7 +95,7 @@ const translationSentence = ({ language, texts }: Extract<BookChange, { of: 'tra
     {
       count: texts.length,
       language: LANGUAGE_WORDS[language],
-      list: firstFew(texts.map((one) => `“${one.slice(0, 40)}”`)),
+      list: firstFew(texts.map((one) => inQuotes(one.slice(0, 40)))),
     },
   ),
 });

@@ -1,3 +1,4 @@
+import { inQuotes } from '../words/in-quotes.ts';
 import { t } from '../translate/translate.ts';
 import { adjustmentSentence } from '../adjust/adjustment-phrase.ts';
 import type { Naming } from '../adjust/adjustment-kind.ts';
@@ -189,7 +190,7 @@ export const ENTRY_WORDS: { readonly [L in ListName]: EntryWords<Book[L][number]
   },
   adjustments: {
     kind: 'adjustment',
-    name: ({ name }) => `“${name}”`,
+    name: ({ name }) => inQuotes(name),
     isNew: (one, context) => adjustmentSentence(one, context).replace(/\.$/, ''),
     changed: (was, is, context) => [
       ...renamed(was, is),

@@ -1,3 +1,4 @@
+import { inQuotes } from '../words/in-quotes.ts';
 import { t } from '../translate/translate.ts';
 import { labelled } from '../words/labelled.ts';
 import { same } from './changes.ts';
@@ -93,7 +94,7 @@ const nameOf = (field: string): string => FIELD_NAMES[field] ?? field;
 const plainFigure = (field: string, value: unknown): string => {
   if (typeof value === 'boolean') return value ? t('yes') : t('no');
   if (typeof value === 'number') return numberFigure(value);
-  return VALUE_NAMES[field]?.[String(value)] ?? `“${String(value)}”`;
+  return VALUE_NAMES[field]?.[String(value)] ?? inQuotes(String(value));
 };
 
 /** One of a list of plain values: a country by its name, a word of a few, a code or date as it is. */
@@ -128,7 +129,7 @@ const ofItems = (was: Item[], is: Item[], context: FieldContext): string[] => {
     ...is.flatMap((item) => {
       const before = old.get(keyOf(item));
       if (!before) return [t('“{title}” is new', { title: titleOf(item) })];
-      return fieldChanges(before, item, context).map((words) => `“${titleOf(item)}”, ${words}`);
+      return fieldChanges(before, item, context).map((words) => `${inQuotes(titleOf(item))}, ${words}`);
     }),
     ...was
       .filter((item) => !now.has(keyOf(item)))

@@ -1,3 +1,4 @@
+import { inQuotes } from '../words/in-quotes.ts';
 import { idleStepsOf } from '../audit/odd-rates.ts';
 import type { Rate } from '../model/rate.ts';
 import type { RateTable } from '../model/price.ts';
@@ -153,7 +154,11 @@ export const adjustmentGone =
     if (!adjustment) return [];
     const entry = how === 'switch-off' ? { ...adjustment, active: false } : null;
     return [
-      { code: how, a: `“${adjustment.name}”`, changes: [{ list: 'adjustments', at: adjustment.id, entry }] },
+      {
+        code: how,
+        a: inQuotes(adjustment.name),
+        changes: [{ list: 'adjustments', at: adjustment.id, entry }],
+      },
     ];
   };
 

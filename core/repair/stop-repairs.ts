@@ -1,3 +1,4 @@
+import { inQuotes } from '../words/in-quotes.ts';
 import { t } from '../translate/translate.ts';
 import type { Book } from '../model/book.ts';
 import type { StepsPrice } from '../model/price.ts';
@@ -106,14 +107,14 @@ export const tamedAdjustment = (broken: Broken): Repair[] => {
   return [
     {
       code: 'switch-off',
-      a: `“${name}”`,
+      a: inQuotes(name),
       changes: [{ list: 'adjustments', at: id, entry: { ...adjustment, active: false } }],
     },
     ...(isOfZones && spared.length > 0 && left.length > 0
       ? [
           {
             code: 'spare-zones' as const,
-            a: `“${name}”`,
+            a: inQuotes(name),
             b: zoneNames(compiled.book, spared),
             changes: [{ list: 'adjustments' as const, at: id, entry: sparing }],
           },

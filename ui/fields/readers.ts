@@ -1,3 +1,4 @@
+import { inQuotes } from '../../core/words/in-quotes.ts';
 import { spokenLocale, t } from '../../core/translate/translate.ts';
 import { typedMeasure } from '../../core/formats/measure-typed.ts';
 import { typedDates } from '../../core/formats/dates-typed.ts';
@@ -207,7 +208,7 @@ export const readSpans = (text: string): Read<Span[]> => {
   const typed = typedSpans(text);
   return typed.ok
     ? { ok: true, value: typed.spans }
-    : { ok: false, text: `“${typed.text}” ${SPAN_FAULTS[typed.why]}` };
+    : { ok: false, text: `${inQuotes(typed.text)} ${SPAN_FAULTS[typed.why]}` };
 };
 
 /** Dates and ranges of dates. */

@@ -1,3 +1,4 @@
+import { inQuotes } from '../../../core/words/in-quotes.ts';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Searchbar, Text } from 'react-native-paper';
@@ -246,7 +247,7 @@ const CountryFinder = ({ countries, subdivisions, reach, asked }: Props) => {
       ) : null}
       {unknown.length > 0 ? (
         <Text style={style.note} role="alert">
-          {t('No country has that name: {list}.', { list: unknown.map((part) => `“${part}”`).join(', ') })}
+          {t('No country has that name: {list}.', { list: unknown.map((part) => inQuotes(part)).join(', ') })}
         </Text>
       ) : null}
     </>
