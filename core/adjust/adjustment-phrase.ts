@@ -8,10 +8,10 @@ import { conditionKind } from './condition-kinds.ts';
 import { effectKind } from './effect-kinds.ts';
 
 const KINDS: Record<ChoiceKind, string> = {
-  shipping: t('shipping'),
-  delivery: t('local delivery'),
-  pickup: t('pickup'),
-  'nothing-to-ship': t('orders with nothing to ship'),
+  shipping: t('shipping', {}, 'subject'),
+  delivery: t('local delivery', {}, 'subject'),
+  pickup: t('pickup', {}, 'subject'),
+  'nothing-to-ship': t('orders with nothing to ship', {}, 'subject'),
 };
 
 /** 'Van in Harbour ring' for each delivery method. */
