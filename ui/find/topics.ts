@@ -177,7 +177,7 @@ export const TOPICS: readonly Entry[] = [
     t('translate'),
     t('bilingual'),
   ]),
-  topic(t('Taxes'), t('Settings'), settings('taxes'), ['VAT', 'GST', 'HST', t('sales tax')]),
+  topic(t('Taxes'), t('Settings'), settings('taxes'), [t('VAT'), 'GST', 'HST', t('sales tax')]),
   topic(t('Payments'), t('Settings'), settings('payments'), [t('cash on delivery'), t('pay on collection')]),
   topic(t('Orders'), t('Settings'), settings('orders'), [
     t('past orders'),

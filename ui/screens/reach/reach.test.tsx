@@ -25,7 +25,7 @@ const open = async (): Promise<AppStore> => {
 };
 const sellsTo = (store: AppStore) => selectBook(store.getState()).store.sellsTo;
 const find = (text: string): void => fireEvent.changeText(screen.getByLabelText('Find a country'), text);
-const type = (label: string, text: string): void => {
+const type = (label: string | RegExp, text: string): void => {
   const field = screen.getByLabelText(label);
   fireEvent(field, 'focus');
   fireEvent.changeText(field, text);
@@ -116,7 +116,7 @@ describe('where the shop sells', () => {
   test('regions are closed inside open countries, and what is none is named', async () => {
     const store = await open();
     fireEvent.press(screen.getByText('As text'));
-    const label = 'Closed inside open countries: countries and regions by name, codes such as CA: B3J*';
+    const label = /^Closed inside open countries: countries and regions by name/;
     type(label, 'NO-21\nCA: X0A*');
     expect(sellsTo(store).closedRegions).toHaveLength(2);
     type(label, 'Atlantis');
