@@ -1,6 +1,8 @@
 import { bookSchema } from '../model/book.ts';
 import { makeBook, makeCatalogue, makeYard } from '../testing/book.ts';
+import type { ListName } from './changes.ts';
 import { differences } from './differences.ts';
+import { ENTRY_WORDS } from './entry-words.ts';
 import { FIELD_NAMES, VALUE_NAMES } from './field-names.ts';
 
 /** What of a Zod schema is needed to go through its fields. */
@@ -28,17 +30,7 @@ const fieldsOf = (schema: Schema, field: string, found: Map<string, Set<string>>
   for (const one of [...options, element, innerType, inner]) if (one) fieldsOf(one, field, found);
 };
 
-/** The lists of the book whose entries are told of field by field. */
-const LISTS = [
-  'services',
-  'locations',
-  'areas',
-  'pickups',
-  'taxes',
-  'payments',
-  'carriers',
-  'boxes',
-] as const;
+const LISTS = Object.keys(ENTRY_WORDS) as ListName[];
 const FIELDS = new Map<string, Set<string>>();
 for (const list of LISTS) fieldsOf(bookSchema.shape[list] as unknown as Schema, list, FIELDS);
 
