@@ -32,6 +32,12 @@ const fieldsOf = (schema: Schema, field: string, found: Map<string, Set<string>>
 
 const LISTS = Object.keys(ENTRY_WORDS) as ListName[];
 const FIELDS = new Map<string, Set<string>>();
+/** What of the store is told field by field; the rest has sentences of its own. */
+const OF_STORE = ['codeCheck', 'pause', 'packing', 'handling'] as const;
+for (const field of OF_STORE) {
+  FIELDS.set(field, new Set());
+  fieldsOf(bookSchema.shape.store.shape[field] as unknown as Schema, field, FIELDS);
+}
 for (const list of LISTS) fieldsOf(bookSchema.shape[list] as unknown as Schema, list, FIELDS);
 
 /** Fields whose values have sentences of their own, and the name that nobody reads. */
@@ -58,6 +64,15 @@ const said = (before: Parameters<typeof makeBook>[0], after: Parameters<typeof m
     .map(({ text }) => text)
     .join(' ');
 };
+
+test('the texts of the postal check are told by what they are', () => {
+  const check = { active: true, label: '', served: 'Yes', notServed: 'No', noCash: '' };
+  expect(
+    said({ store: { codeCheck: check } }, { store: { codeCheck: { ...check, notServed: 'Sorry' } } }),
+  ).toBe(
+    'The store, postal check on the product page, message where you do not deliver: “No” becomes “Sorry”.',
+  );
+});
 
 test('countries are told by name, and a name of small letters is a name', () => {
   expect(

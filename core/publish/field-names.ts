@@ -25,6 +25,7 @@ export const FIELD_NAMES: Readonly<Record<string, string>> = {
   city: t('town'),
   closedDates: t('closed dates'),
   code: t('code'),
+  codeCheck: t('postal check on the product page'),
   cost: t('cost'),
   count: t('counted'),
   countries: t('countries'),
@@ -37,9 +38,9 @@ export const FIELD_NAMES: Readonly<Record<string, string>> = {
   delivery: t('delivery'),
   do: t('effect'),
   each: t('for each'),
-  excludes: t('places left out'),
   effect: t('effect'),
   everyYear: t('every year'),
+  excludes: t('places left out'),
   first: t('to begin with'),
   for: t('offered for'),
   freeFrom: t('free from'),
@@ -56,6 +57,7 @@ export const FIELD_NAMES: Readonly<Record<string, string>> = {
   inside: t('inside'),
   instructions: t('instructions'),
   insure: t('insurance'),
+  keepPickup: t('pickup goes on'),
   kerbside: t('kerbside'),
   kind: t('kind'),
   kinds: t('ways to get the order'),
@@ -86,7 +88,9 @@ export const FIELD_NAMES: Readonly<Record<string, string>> = {
   mode: t('mode'),
   name: t('name'),
   neverZones: t('zones never shipped to'),
+  noCash: t('message where cash on delivery is not possible'),
   not: t('except'),
+  notServed: t('message where you do not deliver'),
   note: t('note to customers'),
   of: t('of what'),
   on: t('charged on'),
@@ -97,6 +101,7 @@ export const FIELD_NAMES: Readonly<Record<string, string>> = {
   override: t('price in place of the carrier’s'),
   packing: t('packing'),
   patterns: t('postal codes'),
+  pause: t('pause'),
   per: t('charged for each'),
   percent: t('percentage'),
   pickup: t('pickup'),
@@ -114,6 +119,7 @@ export const FIELD_NAMES: Readonly<Record<string, string>> = {
   ring: t('shape'),
   rows: t('rows'),
   secret: t('secret'),
+  served: t('message where you deliver'),
   serviceFee: t('service fee'),
   serviceId: t('service'),
   serviceIds: t('services'),
@@ -156,6 +162,8 @@ const WAYS = {
   'nothing-to-ship': t('what is not shipped'),
 };
 
+const PER = { order: t('order'), parcel: t('parcel'), unit: t('unit'), line: t('line of the order') };
+
 const MEASURES = {
   weight: t('weight'),
   subtotal: t('subtotal'),
@@ -168,8 +176,8 @@ const MEASURES = {
 export const VALUE_NAMES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   basis: MEASURES,
   of: { ...MEASURES, charge: t('the charge') },
-  per: { order: t('order'), parcel: t('parcel'), unit: t('unit'), line: t('line of the order') },
-  measuredFor: { order: t('order'), parcel: t('parcel'), unit: t('unit'), line: t('line of the order') },
+  per: PER,
+  measuredFor: PER,
   count: { started: t('each one begun'), exact: t('exactly') },
   show: { all: t('all'), cheapest: t('the cheapest'), fastest: t('the fastest') },
   mode: { sandbox: t('sandbox'), live: t('live'), nearest: t('nearest'), up: t('upwards') },
